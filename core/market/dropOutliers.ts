@@ -1,0 +1,39 @@
+import { medianOf } from './quantile'
+
+/** Fewest records among which "far from the rest" means anything. */
+const fewest = 6
+const passes = 3
+const limit = 3.5
+/** People round prices, so that the MAD collapses without a floor. */
+const smallestScale = 0.08
+
+/**
+ * Marks prices far from the rest, on x = ln(price): m = median, s = max(1.4826 · MAD, 0.08), far where
+ * |x − m| / s > 3.5; repeated on what is left until nothing is dropped, at most three passes, each only with six or
+ * more left. Protected records count towards median and MAD and are never dropped. O(n log n) a pass.
+ *
+ * @param prices positive prices in any order
+ * @param isProtected records the builder keeps
+ * @returns for each price dropped its index and how many scales it is away
+ * @example dropOutliers([100, 101, 99, 100, 102, 98, 500]) // Map { 6 → 20.1 }
+ */
+export function dropOutliers(prices: ArrayLike<number>, isProtected: (index: number) => boolean = () => false): Map<number, number> {
+  const dropped = new Map<number, number>()
+  const logs = Float64Array.from({ length: prices.length }, (_, i) => Math.log(prices[i]!))
+  let left = Int32Array.from({ length: prices.length }, (_, i) => i)
+  for (let pass = 0; pass < passes && left.length >= fewest; pass += 1) {
+    const sorted = Float64Array.from(left, (i) => logs[i]!).sort()
+    const median = medianOf(sorted)
+    const deviations = Float64Array.from(left, (i) => Math.abs(logs[i]! - median)).sort()
+    const scale = Math.max(1.4826 * medianOf(deviations), smallestScale)
+    const before = left.length
+    left = left.filter((i) => {
+      const far = Math.abs(logs[i]! - median) / scale
+      if (far <= limit || isProtected(i)) return true
+      dropped.set(i, far)
+      return false
+    })
+    if (left.length === before) break
+  }
+  return dropped
+}

@@ -1,0 +1,152 @@
+import { minorDigits } from '../money/currencies'
+import { dayNumber } from '../time/calendarDate'
+import type { DropReason } from './dropReasons'
+import type { PriceQuery } from './priceQuery'
+import type { SoldRecord } from './soldRecord'
+import { saysAccessory, saysDamaged, saysLot, statedQuantity, TitleClasses, type WantedClasses } from './title/contents'
+import { classesOf, WordClass } from './title/lexicon'
+import { normaliseTitle } from './title/normaliseTitle'
+import { findPhrase, phrase, phraseLengthAt, type Phrase } from './title/phrase'
+import { StatedVariant, variantClash } from './title/statedVariant'
+import { hashText, TitleScanner } from './title/titleScanner'
+
+/** Why a single record is left out, before it is compared with other records. */
+export interface Verdict {
+  readonly reason: DropReason
+  readonly detail: string
+}
+
+/**
+ * A price query prepared for many records. `judge` answers what one record's own fields and title say against it, in
+ * the order of `dropReasons` from `outside-window` to `make`; null where nothing does. Duplicates, prices and
+ * outliers need the other records and are not judged here.
+ *
+ * Words are matched on normalised tokens, never on substrings. What a title leaves out is not held against it,
+ * except the words that must appear.
+ */
+export class Sieve {
+  private readonly scanner = new TitleScanner()
+  private readonly classes = new TitleClasses()
+  private readonly stated = new StatedVariant()
+  private readonly must: readonly Phrase[]
+  private readonly mustNot: readonly Phrase[]
+  private readonly siblings: readonly Phrase[]
+  private readonly makes: readonly Phrase[]
+  private readonly conditions: ReadonlySet<string>
+  private readonly manners: ReadonlySet<string>
+  private readonly wanted: WantedClasses
+  private readonly asOfDay: number
+  private readonly dayMemo = new Map<string, number>()
+
+  constructor(private readonly query: PriceQuery) {
+    minorDigits(query.currency)
+    this.must = query.must.map(phrase)
+    this.mustNot = query.mustNot.map(phrase)
+    this.siblings = (query.variant?.siblings ?? []).map(phrase)
+    this.makes = (query.makes ?? []).map(phrase)
+    this.conditions = new Set(query.conditions)
+    this.manners = new Set(query.manners)
+    this.asOfDay = dayNumber(query.asOf, 'query.asOf')
+    const hashes = new Set(query.must.flatMap(normaliseTitle).map(hashText))
+    const { capacityGb, kitCount, memoryGeneration, module } = query.variant ?? {}
+    let mask = 0
+    for (const hash of hashes) mask |= classesOf(hash)
+    this.wanted = {
+      mask,
+      hashes,
+      countsModules: (kitCount ?? memoryGeneration ?? module) !== undefined || (mask & WordClass.kindMemory) !== 0,
+      ...(capacityGb === undefined ? {} : { capacityGb }),
+    }
+  }
+
+  /** Day number of a sale; memoised, since a file has few different dates. Throws `not-a-date`. */
+  day(date: string): number {
+    let day = this.dayMemo.get(date)
+    if (day === undefined) {
+      day = dayNumber(date, 'soldOn')
+      this.dayMemo.set(date, day)
+    }
+    return day
+  }
+
+  /** Whole days from the sale to the as-of date; negative for a sale in its future. */
+  age(record: SoldRecord): number {
+    return this.asOfDay - this.day(record.soldOn)
+  }
+
+  /** Hash of the title last scanned, and scan of one that `judge` has not seen. */
+  titleHash(title: string): number {
+    this.scanner.scan(title)
+    return this.scanner.titleHash()
+  }
+
+  judge(record: SoldRecord): Verdict | null {
+    const { scanner, classes, query } = this
+    const age = this.age(record)
+    if (age < 0) return drop('outside-window', `sold ${-age} days after the date of this reading`)
+    if (age >= query.windowDays) return drop('outside-window', `${age} days old, the window is ${query.windowDays}`)
+    scanner.scan(record.title)
+    classes.read(scanner)
+    if (!this.conditions.has(record.condition)) return drop('condition', `${record.condition} is not accepted`)
+    if (!this.conditions.has('damaged')) {
+      const damage = saysDamaged(scanner, classes)
+      if (damage !== '') return drop('condition', `the title says "${damage}"`)
+    }
+    if (!this.manners.has(record.manner)) return drop('manner', `sold by ${record.manner}`)
+    for (const word of this.must) {
+      if (findPhrase(scanner, word) < 0) return drop('missing-word', `"${word.text}" is not in the title`)
+    }
+    for (const word of this.mustNot) {
+      if (findPhrase(scanner, word) >= 0) return drop('unwanted-word', `"${word.text}" is in the title`)
+    }
+    return this.judgeContents(record)
+  }
+
+  private judgeContents(record: SoldRecord): Verdict | null {
+    const { scanner, classes, query, wanted } = this
+    for (const sibling of this.siblings) {
+      if (this.means(sibling)) return drop('wrong-variant', `the title says "${sibling.text}"`)
+    }
+    if (query.variant) {
+      this.stated.read(scanner, wanted.countsModules)
+      const clash = variantClash(this.stated, scanner, query.variant)
+      if (clash !== '') return drop('wrong-variant', clash)
+    }
+    const lot = saysLot(scanner, classes, wanted)
+    if (lot !== '') return drop('lot', lot)
+    const accessory = saysAccessory(scanner, classes, wanted)
+    if (accessory !== '') return drop('accessory', accessory)
+    const said = statedQuantity(scanner, classes, wanted)
+    if (said === -1) return drop('quantity', 'the title does not say how many for the price')
+    if (said > 1 && record.quantity !== said) {
+      return drop('quantity', `the title says ${said}, the record ${record.quantity ?? 'nothing'}`)
+    }
+    if (this.makes.length > 0 && !this.makes.some((make) => findPhrase(scanner, make) >= 0)) {
+      return drop('make', 'none of the known makes is in the title')
+    }
+    return null
+  }
+
+  /** Whether the title means the sister model; not where its name is the start of the longer name wanted. */
+  private means(sibling: Phrase): boolean {
+    for (let at = findPhrase(this.scanner, sibling); at >= 0; at = findPhrase(this.scanner, sibling, at + 1)) {
+      const length = phraseLengthAt(this.scanner, sibling, at)
+      const partOfWanted = this.must.some((word) => {
+        for (let start = Math.max(0, at - 3); start <= at; start += 1) {
+          const wantedLength = phraseLengthAt(this.scanner, word, start)
+          if (wantedLength > length && start + wantedLength >= at + length) return true
+        }
+        return false
+      })
+      const next = at + length < this.scanner.count ? this.scanner.hash[at + length]! : -1
+      const siblingHashes = sibling.forms[0] ?? []
+      const continuesWanted = this.wanted.hashes.has(next) && !siblingHashes.includes(next) && siblingHashes.every((hash) => this.wanted.hashes.has(hash))
+      if (!partOfWanted && !continuesWanted) return true
+    }
+    return false
+  }
+}
+
+function drop(reason: DropReason, detail: string): Verdict {
+  return { reason, detail }
+}

@@ -1,0 +1,228 @@
+import { convertAmount, rateTable, type ExchangeRate } from '../money/rates'
+import { roundHalfAway } from '../money/decimal'
+import { CoreError } from '../coreError'
+import { compareText } from '../text'
+import type { Dropped, DropReason } from './dropReasons'
+import { dropOutliers } from './dropOutliers'
+import { findDuplicates } from './findDuplicates'
+import { gradeOf, type Grade } from './grade'
+import { priceQueryDefaults, type PriceQuery } from './priceQuery'
+import { weightedQuantileSorted } from './quantile'
+import type { PriceFlow } from './patience'
+import { Sieve } from './sieve'
+import { manners as allManners, type Manner, type SoldRecord } from './soldRecord'
+import { normaliseTitle } from './title/normaliseTitle'
+import { hashText } from './title/titleScanner'
+import { priceTrend, type Trend } from './trend'
+
+/** The builder's word on a record: kept whatever the sieve says, or dropped. */
+export type Override = 'keep' | 'drop'
+
+/** A record that counts. */
+export interface Kept {
+  readonly id: string
+  /** Minor units of the query's currency. */
+  readonly unitPrice: number
+  /** 0.5^(age / half-life); 1 for a sale of today. */
+  readonly weight: number
+}
+
+/** What a part realistically sells for. Amounts in minor units of the query's currency. */
+export interface StreetPrice {
+  readonly kept: readonly Kept[]
+  readonly dropped: readonly Dropped[]
+  readonly marks: { readonly patient: number; readonly typical: number; readonly hurried: number } | null
+  /** 90 % confidence interval of the typical mark. */
+  readonly interval: { readonly low: number; readonly high: number } | null
+  readonly effectiveCount: number
+  readonly grade: Grade
+  readonly trend: Trend | null
+  /** Kept records a day. */
+  readonly perDay: number
+  /** Manners with three or more comps. */
+  readonly byManner: readonly { readonly manner: Manner; readonly count: number; readonly typical: number }[]
+  /** The comps as `patience.ts` wants them. */
+  readonly flow: PriceFlow
+}
+
+export interface StreetPriceOptions {
+  readonly rates?: readonly ExchangeRate[]
+  /** By record id; an override applies to every record of that id. */
+  readonly overrides?: Readonly<Record<string, Override>>
+}
+
+const z90 = 1.645
+const fewestPerManner = 3
+
+/**
+ * The street price of `calculations.md` 2: unit prices → sieve → far from the rest → weights → marks, interval,
+ * grade, trend, gap between manners. The result does not depend on the order of the records (except the order in
+ * which kept and dropped are listed, which follows the input). About 2 µs a record.
+ *
+ * `marks` and `interval` are null where no record is kept. Throws `no-rate` where a record that counts cannot be
+ * converted, `not-a-date`, `unknown-currency`, `bad-query` for a window or half-life that is not positive.
+ *
+ * @example three sales of 100.00, 110.00 and 120.00 today: typical 110.00, effective count 3, grade thin
+ */
+export function streetPrice(query: PriceQuery, records: readonly SoldRecord[], options: StreetPriceOptions = {}): StreetPrice {
+  checkQuery(query)
+  const sifted = sift(query, records, options)
+  return readComps(query, records, sifted)
+}
+
+/** The sieve's outcome, as columns: one entry a comp. */
+interface Sifted {
+  /** Index into the records. */
+  readonly comps: Int32Array
+  /** Unit price of each comp. */
+  readonly unitPrices: Float64Array
+  readonly dropped: Dropped[]
+  readonly sieve: Sieve
+}
+
+function checkQuery(query: PriceQuery): void {
+  for (const key of ['windowDays', 'halfLifeDays'] as const) {
+    if (!(query[key] > 0)) throw new CoreError('bad-query', `${key} must be more than 0, not ${query[key]}`, `query.${key}`)
+  }
+}
+
+function sift(query: PriceQuery, records: readonly SoldRecord[], options: StreetPriceOptions): Sifted {
+  const sieve = new Sieve(query)
+  const overrides = new Map(Object.entries(options.overrides ?? {}))
+  const verdicts = new Map<number, { reason: DropReason; detail: string }>()
+  const forced = new Set<number>()
+  const passed: number[] = []
+  for (let i = 0; i < records.length; i += 1) {
+    const record = records[i]!
+    const override = overrides.size > 0 ? overrides.get(record.id) : undefined
+    if (override === 'drop') verdicts.set(i, { reason: 'builder', detail: 'dropped by the builder' })
+    else if (override === 'keep') {
+      sieve.day(record.soldOn)
+      forced.add(i)
+    } else {
+      const verdict = sieve.judge(record)
+      if (verdict) verdicts.set(i, verdict)
+      else passed.push(i)
+    }
+  }
+  dropDuplicates(sieve, records, passed, verdicts)
+  const survivors = [...passed.filter((i) => !verdicts.has(i)), ...forced].sort((a, b) => a - b)
+  const priced = priceUnits(query, records, survivors, options.rates ?? [], verdicts)
+  const outliers = dropOutliers(priced.unitPrices, (position) => forced.has(priced.indices[position]!))
+  for (const [position, scales] of outliers) {
+    verdicts.set(priced.indices[position]!, { reason: 'outlier', detail: `${scales.toFixed(1)} scales from the rest; 3.5 is the limit` })
+  }
+  const keptPositions = priced.indices.map((_, position) => position).filter((position) => !outliers.has(position))
+  return {
+    comps: Int32Array.from(keptPositions, (position) => priced.indices[position]!),
+    unitPrices: Float64Array.from(keptPositions, (position) => priced.unitPrices[position]!),
+    dropped: [...verdicts].sort(([a], [b]) => a - b).map(([index, verdict]) => ({ id: records[index]!.id, ...verdict })),
+    sieve,
+  }
+}
+
+function dropDuplicates(
+  sieve: Sieve,
+  records: readonly SoldRecord[],
+  passed: readonly number[],
+  verdicts: Map<number, { reason: DropReason; detail: string }>,
+): void {
+  const identityHash = new Float64Array(passed.length)
+  const lookHash = new Float64Array(passed.length)
+  for (let position = 0; position < passed.length; position += 1) {
+    const record = records[passed[position]!]!
+    identityHash[position] = (hashText(record.source) % 0x3ffffff) * 0x3ffffff + (hashText(record.id) % 0x3ffffff)
+    lookHash[position] = (sieve.titleHash(record.title) + record.price * 0x10001 + sieve.day(record.soldOn) * 0x1000003) % Number.MAX_SAFE_INTEGER
+  }
+  const doubles = findDuplicates({
+    identityHash,
+    lookHash,
+    keys(position) {
+      const { source, id, title, price, currency, soldOn } = records[passed[position]!]!
+      return { day: sieve.day(soldOn), source, id, look: `${normaliseTitle(title).join(' ')} ${price} ${currency}` }
+    },
+  })
+  for (const [position, original] of doubles) {
+    verdicts.set(passed[position]!, { reason: 'duplicate', detail: `the same sale as ${records[passed[original]!]!.id}` })
+  }
+}
+
+function priceUnits(
+  query: PriceQuery,
+  records: readonly SoldRecord[],
+  survivors: readonly number[],
+  rates: readonly ExchangeRate[],
+  verdicts: Map<number, { reason: DropReason; detail: string }>,
+): { indices: number[]; unitPrices: number[] } {
+  const table = rateTable(rates)
+  const indices: number[] = []
+  const unitPrices: number[] = []
+  for (const i of survivors) {
+    const { price, shipping, quantity, currency, soldOn } = records[i]!
+    const whole = price + shipping
+    const sameCurrency = currency === query.currency
+    const unitPrice = sameCurrency && (quantity === undefined || quantity === 1)
+      ? whole
+      : convertAmount(whole, currency, query.currency, table.rateOn(soldOn, currency, query.currency), quantity ?? 1)
+    if (unitPrice > 0) {
+      indices.push(i)
+      unitPrices.push(unitPrice)
+    } else verdicts.set(i, { reason: 'price', detail: 'a unit price of zero or less' })
+  }
+  return { indices, unitPrices }
+}
+
+function readComps(query: PriceQuery, records: readonly SoldRecord[], { comps, unitPrices, dropped, sieve }: Sifted): StreetPrice {
+  const { halfLifeDays, windowDays, coveredDays = windowDays, catchShare = priceQueryDefaults.catchShare, seed = priceQueryDefaults.seed } = query
+  const weights = Float64Array.from(comps, (i) => 0.5 ** (sieve.age(records[i]!) / halfLifeDays))
+  const order = orderByPrice(records, comps, unitPrices, sieve)
+  const sortedPrices = Float64Array.from(order, (position) => unitPrices[position]!)
+  const sortedWeights = Float64Array.from(order, (position) => weights[position]!)
+  let sum = 0
+  let squares = 0
+  for (const weight of sortedWeights) {
+    sum += weight
+    squares += weight * weight
+  }
+  const count = comps.length
+  const effectiveCount = count === 0 ? 0 : (sum * sum) / squares
+  const perDay = coveredDays > 0 ? count / coveredDays : 0
+  const at = (q: number) => weightedQuantileSorted(sortedPrices, sortedWeights, q)
+  const spread = z90 * Math.sqrt(0.25 / effectiveCount)
+  const [low, typical, high] = count === 0 ? [0, 0, 0] : [at(Math.max(0, 0.5 - spread)), at(0.5), at(Math.min(1, 0.5 + spread))]
+  return {
+    kept: Array.from(comps, (i, position) => ({ id: records[i]!.id, unitPrice: unitPrices[position]!, weight: weights[position]! })),
+    dropped,
+    marks: count === 0 ? null : { patient: roundHalfAway(at(0.2)), typical: roundHalfAway(typical), hurried: roundHalfAway(at(0.8)) },
+    interval: count === 0 ? null : { low: roundHalfAway(low), high: roundHalfAway(high) },
+    effectiveCount,
+    grade: gradeOf(count, effectiveCount, typical > 0 ? (high - low) / 2 / typical : Infinity),
+    trend: priceTrend(Array.from(comps, (i, position) => ({ day: sieve.day(records[i]!.soldOn), price: unitPrices[position]!, manner: records[i]!.manner })), seed),
+    perDay,
+    byManner: readManners(records, comps, order, unitPrices, weights),
+    flow: { prices: sortedPrices, weights: sortedWeights, perDay, catchShare },
+  }
+}
+
+/** Positions by price, ties by date, source, id. */
+function orderByPrice(records: readonly SoldRecord[], comps: Int32Array, unitPrices: Float64Array, sieve: Sieve): Int32Array {
+  const days = Float64Array.from(comps, (i) => sieve.day(records[i]!.soldOn))
+  return Int32Array.from(comps, (_, position) => position).sort((a, b) => {
+    const byNumber = unitPrices[a]! - unitPrices[b]! || days[a]! - days[b]!
+    if (byNumber !== 0) return byNumber
+    const left = records[comps[a]!]!
+    const right = records[comps[b]!]!
+    return compareText(left.source, right.source) || compareText(left.id, right.id)
+  })
+}
+
+function readManners(
+  records: readonly SoldRecord[], comps: Int32Array, order: Int32Array, unitPrices: Float64Array, weights: Float64Array,
+): StreetPrice['byManner'] {
+  return allManners.flatMap((manner) => {
+    const own = order.filter((position) => records[comps[position]!]!.manner === manner)
+    if (own.length < fewestPerManner) return []
+    const typical = weightedQuantileSorted(Float64Array.from(own, (p) => unitPrices[p]!), Float64Array.from(own, (p) => weights[p]!), 0.5)
+    return [{ manner, count: own.length, typical: roundHalfAway(typical) }]
+  })
+}

@@ -1,0 +1,210 @@
+import { anyKind, classesOf, WordClass } from './lexicon'
+import { TokenKind, Unit, hashText, type TitleScanner } from './titleScanner'
+
+/** Class masks of the words a query itself asks for: said of the thing wanted, they prove nothing against it. */
+export interface WantedClasses {
+  readonly mask: number
+  /** Hashes of the single words asked for. */
+  readonly hashes: ReadonlySet<number>
+  /** Whether the query is about memory, where `2 sticks` is a kit. */
+  readonly countsModules: boolean
+  readonly capacityGb?: number
+}
+
+/** Class mask of each token, computed once a title and shared by the questions below. */
+export class TitleClasses {
+  readonly mask = new Int32Array(128)
+  all = 0
+  connectors = 0
+
+  read(scanner: TitleScanner): void {
+    this.all = 0
+    this.connectors = 0
+    for (let i = 0; i < scanner.count; i += 1) {
+      const kind = scanner.kind[i]!
+      let mask = 0
+      if (kind === TokenKind.plus || kind === TokenKind.comma) this.connectors += 1
+      else if (kind === TokenKind.word || kind === TokenKind.mixed) mask = classesOf(scanner.hash[i]!)
+      this.mask[i] = mask
+      this.all |= mask
+    }
+  }
+
+  at(i: number): number {
+    return i >= 0 ? this.mask[i]! : 0
+  }
+}
+
+const partsHash = hashText('parts')
+const asHash = hashText('as')
+const isHash = hashText('is')
+const workingHashes = new Set(['working', 'work', 'boot', 'booting', 'post', 'display', 'signal', 'picture', 'output'].map(hashText))
+const notHashes = new Set(['not', 'no', 'doesnt', 'doesn', 'wont', 'isnt', 'never'].map(hashText))
+
+/** The words by which a title says that the thing is damaged or untested; '' where it does not. */
+export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): string {
+  for (let i = 0; i < scanner.count; i += 1) {
+    const hash = scanner.hash[i]!
+    if (classes.mask[i]! & WordClass.damage && !(classes.at(i - 1) & WordClass.negation) && !(classes.at(i - 2) & WordClass.negation)) {
+      return scanner.text(i)
+    }
+    if (hash === partsHash) {
+      if (classes.at(i - 1) & WordClass.forWord || (i + 1 < scanner.count && classes.mask[i + 1]! & WordClass.only)) return 'for parts'
+    }
+    if (workingHashes.has(hash) && i > 0 && (notHashes.has(scanner.hash[i - 1]!) || (i > 1 && notHashes.has(scanner.hash[i - 2]!) && classes.at(i - 1) === 0))) {
+      return `${scanner.text(i - 1)} ${scanner.text(i)}`
+    }
+    if (hash === asHash && scanner.hash[i + 1] === isHash && i + 2 >= scanner.count && scanner.hash[i - 1] === partsHash) return 'parts as is'
+  }
+  return ''
+}
+
+/** Why the title speaks of more than one kind of thing; '' where it does not. */
+export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: WantedClasses): string {
+  const { count } = scanner
+  let kindsBefore = 0
+  let firstKind = -1
+  for (let i = 0; i < count; i += 1) {
+    const mask = classes.mask[i]!
+    if (mask & WordClass.lot && !wanted.hashes.has(scanner.hash[i]!)) return `says "${scanner.text(i)}"`
+    if (mask & WordClass.machine && isMachine(scanner, classes, i, wanted)) return 'a whole machine'
+    const isConnector = scanner.kind[i] === TokenKind.plus || (mask & WordClass.connector) !== 0
+    if (isConnector || scanner.kind[i] === TokenKind.comma) {
+      const second = secondThing(scanner, classes, i, kindsBefore, wanted)
+      if (second !== '') return second
+    }
+    if (mask & anyKind && !isAttribute(scanner, classes, i)) {
+      const kinds = mask & anyKind
+      if (kindsBefore !== 0 && (kindsBefore & kinds) === 0 && countKinds(kindsBefore | kinds) >= 3) return 'three kinds of part'
+      kindsBefore |= kinds
+      if (firstKind < 0) firstKind = i
+    }
+  }
+  return ''
+}
+
+function countKinds(mask: number): number {
+  let count = 0
+  for (let rest = mask & anyKind; rest !== 0; rest &= rest - 1) count += 1
+  return count
+}
+
+function isMachine(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
+  if (wanted.mask & WordClass.machine || wanted.hashes.has(scanner.hash[i]!)) return false
+  if (classes.at(i - 1) & WordClass.forWord || classes.at(i - 2) & WordClass.forWord) return false
+  return (classes.at(i - 1) & WordClass.machineAdjective) !== 0
+}
+
+/** `for the board`, `8gb memory` of a card, `no case`: a kind word that describes, and is not a second thing. */
+function isAttribute(scanner: TitleScanner, classes: TitleClasses, i: number): boolean {
+  if (classes.at(i - 1) & (WordClass.forWord | WordClass.negation) || classes.at(i - 2) & WordClass.forWord) return true
+  return (classes.mask[i]! & WordClass.kindMemory) !== 0 && scanner.kind[i - 1] === TokenKind.measure && (classes.all & WordClass.kindGraphics) !== 0
+}
+
+/**
+ * What follows a connector: another kind of part makes a lot; behind a bare plus so does anything that is not one of
+ * the harmless extras. After a comma only a kind word counts, and only where a kind was named before.
+ */
+function secondThing(scanner: TitleScanner, classes: TitleClasses, at: number, kindsBefore: number, wanted: WantedClasses): string {
+  const bare = scanner.kind[at] === TokenKind.plus
+  const comma = scanner.kind[at] === TokenKind.comma
+  let seen = 0
+  let harmless = false
+  let otherWord = -1
+  for (let i = at + 1; i < scanner.count && seen < 5; i += 1) {
+    const kind = scanner.kind[i]!
+    const mask = classes.mask[i]!
+    if (kind === TokenKind.plus || kind === TokenKind.comma || (mask & WordClass.connector && seen > 0)) break
+    seen += 1
+    if (mask & WordClass.forWord || mask & WordClass.negation) break
+    if (mask & WordClass.harmlessExtra) harmless = true
+    if (mask & anyKind && !isAttribute(scanner, classes, i) && !wanted.hashes.has(scanner.hash[i]!)) {
+      const kinds = mask & anyKind
+      const ownCapacity = (kinds & WordClass.kindMemory) !== 0 && scanner.kind[i - 1] === TokenKind.measure && scanner.first[i - 1] === wanted.capacityGb
+      const differs = kindsBefore === 0 ? !comma : (kindsBefore & kinds) === 0
+      if (differs && !harmless && !ownCapacity && (wanted.mask & kinds) === 0) return `also names "${scanner.text(i)}"`
+    }
+    if (otherWord < 0 && !wanted.hashes.has(scanner.hash[i]!)) otherWord = i
+  }
+  if (bare && !harmless && otherWord >= 0 && !isPlusOfAdjective(scanner, at)) return `also "${scanner.text(otherWord)}"`
+  return ''
+}
+
+const afterPlusHashes = new Set(['bronze', 'gold', 'silver', 'platinum', 'titanium', 'white'].map(hashText))
+function isPlusOfAdjective(scanner: TitleScanner, at: number): boolean {
+  return at + 1 < scanner.count && afterPlusHashes.has(scanner.hash[at + 1]!)
+}
+
+/** Why the title offers only a piece of the thing (its box, bracket, cooler), or says the thing is not there. */
+export function saysAccessory(scanner: TitleScanner, classes: TitleClasses, wanted: WantedClasses): string {
+  if ((classes.all & (WordClass.accessory | WordClass.negation | anyKind)) === 0) return ''
+  for (let i = 0; i < scanner.count; i += 1) {
+    const mask = classes.mask[i]!
+    if (mask === 0) continue
+    const next = i + 1 < scanner.count ? classes.mask[i + 1]! : 0
+    if (mask & WordClass.accessory && !wanted.hashes.has(scanner.hash[i]!)) {
+      const before = classes.at(i - 1)
+      if (before & WordClass.negation) continue
+      const comesAlong = before & WordClass.connector || (i > 0 && scanner.kind[i - 1] === TokenKind.plus)
+      if (next & WordClass.only || before & WordClass.only) return `${scanner.text(i)} only`
+      if (!comesAlong && next & WordClass.forWord) return `${scanner.text(i)} for it`
+      if (!comesAlong && i > 0 && isPieceNoun(scanner.hash[i]!) && wanted.hashes.has(scanner.hash[i - 1]!)) return `its ${scanner.text(i)}`
+      if (i === 0 && isPieceNoun(scanner.hash[i]!)) return scanner.text(i)
+    }
+    if (mask & WordClass.negation && next !== 0 && isNegatedThing(scanner, classes, i + 1)) {
+      return `${scanner.text(i)} ${scanner.text(i + 1)}`
+    }
+    if (scanner.hash[i] === notIncludedHash && i > 1 && scanner.hash[i - 1] === notHash && saysThing(scanner, classes, i - 2)) {
+      return `${scanner.text(i - 2)} not included`
+    }
+  }
+  return ''
+}
+
+const notIncludedHash = hashText('included')
+const notHash = hashText('not')
+const cardHashes = new Set(['card', 'gpu', 'cpu', 'chip', 'processor'].map(hashText))
+const pieceNouns = new Set(['bracket', 'brackets', 'backplate', 'shroud', 'heatsink', 'cooler', 'waterblock', 'manual', 'sticker', 'tray'].map(hashText))
+
+function isPieceNoun(hash: number): boolean {
+  return pieceNouns.has(hash)
+}
+
+function saysThing(scanner: TitleScanner, classes: TitleClasses, i: number): boolean {
+  return cardHashes.has(scanner.hash[i]!) || (classes.mask[i]! & (WordClass.kindGraphics | WordClass.kindCpu)) !== 0
+}
+
+/** `no card`, `without gpu`; but `no cpu` on a board that never had one is told by the kind word before it. */
+function isNegatedThing(scanner: TitleScanner, classes: TitleClasses, i: number): boolean {
+  if (!saysThing(scanner, classes, i)) return false
+  return (classes.all & (WordClass.kindBoard | WordClass.kindCase)) === 0
+}
+
+/** How many things the title says are sold together: 0 not said, −1 said but unclear ("each", "choose"). */
+export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wanted: WantedClasses): number {
+  let stated = 0
+  for (let i = 0; i < scanner.count; i += 1) {
+    const kind = scanner.kind[i]!
+    const mask = classes.mask[i]!
+    const nextKind = i + 1 < scanner.count ? scanner.kind[i + 1]! : -1
+    const beforeKind = i > 0 ? scanner.kind[i - 1]! : -1
+    if (kind === TokenKind.timesAfter && !(wanted.countsModules && beforeKind === TokenKind.measure)) stated = scanner.first[i]!
+    else if (kind === TokenKind.timesBefore && !(wanted.countsModules && nextKind === TokenKind.measure)) {
+      // `2x fan`, `3x outputs`: said of an attribute
+      const next = i + 1 < scanner.count ? classes.mask[i + 1]! : 0
+      if (!(next & WordClass.accessory)) stated = scanner.first[i]!
+    } else if (kind === TokenKind.number && i + 1 < scanner.count && classes.mask[i + 1]! & WordClass.countNoun && scanner.first[i]! <= 100) {
+      if (!wanted.countsModules && !(classes.mask[i + 1]! & WordClass.accessory) && !wanted.hashes.has(scanner.hash[i]!)) stated = scanner.first[i]!
+    } else if (kind === TokenKind.multiple && scanner.unit[i] === Unit.gb && !wanted.countsModules && scanner.second[i] === wanted.capacityGb) {
+      stated = scanner.first[i]!
+    } else if (mask & WordClass.pair && !wanted.countsModules) stated = 2
+    else if (mask & WordClass.quantityVague) stated = -1
+    else if (scanner.hash[i] === setHash && i + 2 < scanner.count && classes.mask[i + 1]! & WordClass.ofWord && scanner.kind[i + 2] === TokenKind.number) {
+      if (!wanted.countsModules) stated = scanner.first[i + 2]!
+    }
+    if (stated === -1) return -1
+  }
+  return stated === 1 ? 0 : stated
+}
+
+const setHash = hashText('set')

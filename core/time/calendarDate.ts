@@ -1,0 +1,39 @@
+import { CoreError } from '../coreError'
+
+/** A calendar date, `YYYY-MM-DD`, without a time of day or zone. Compares correctly as text. */
+export type CalendarDate = string
+
+const pattern = /^(\d{4})-(\d{2})-(\d{2})$/
+const dayInMs = 86_400_000
+
+/** True for a date that exists (2026-02-29 does not). */
+export function isCalendarDate(text: string): boolean {
+  const match = pattern.exec(text)
+  if (!match) return false
+  const [year, month, day] = [Number(match[1]), Number(match[2]), Number(match[3])]
+  const date = new Date(Date.UTC(year, month - 1, day))
+  return date.getUTCFullYear() === year && date.getUTCMonth() === month - 1 && date.getUTCDate() === day
+}
+
+/** Days since 1970-01-01. Throws `not-a-date` for anything but an existing calendar date. */
+export function dayNumber(date: CalendarDate, path = ''): number {
+  if (!isCalendarDate(date)) {
+    throw new CoreError('not-a-date', `"${String(date).slice(0, 40)}" is not a date; write it as 2026-10-31`, path)
+  }
+  return Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / dayInMs
+}
+
+/** The calendar date of a day number, the opposite of `dayNumber`. */
+export function dateOfDay(day: number): CalendarDate {
+  return new Date(day * dayInMs).toISOString().slice(0, 10)
+}
+
+/** Whole days from `earlier` to `later`; negative where they stand the other way round. */
+export function daysBetween(earlier: CalendarDate, later: CalendarDate): number {
+  return dayNumber(later) - dayNumber(earlier)
+}
+
+/** `date` moved by whole days. */
+export function addDays(date: CalendarDate, days: number): CalendarDate {
+  return dateOfDay(dayNumber(date) + days)
+}
