@@ -1,5 +1,5 @@
 import { CoreError } from '../coreError'
-import { quantileSorted } from './quantileSorted'
+import { quantileSorted } from '../statistics/quantileSorted'
 import { countStutters } from './stutters'
 
 /** Both usual definitions of a low, named. In frames a second. */

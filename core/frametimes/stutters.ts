@@ -1,4 +1,4 @@
-import { medianOf } from '../market/quantile'
+import { medianSorted } from '../statistics/medianSorted'
 
 const eachSide = 15
 const factor = 2.5
@@ -27,6 +27,6 @@ export function isStutter(times: ArrayLike<number>, i: number): boolean {
   if (faster * 2 < neighbours - 1 || neighbours === 0) return false
   const around: number[] = []
   for (let j = from; j <= to; j += 1) if (j !== i) around.push(times[j]!)
-  const median = medianOf(around.sort((a, b) => a - b))
+  const median = medianSorted(around.sort((a, b) => a - b))
   return time > factor * median && time - median >= leastMs
 }

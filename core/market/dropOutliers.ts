@@ -1,4 +1,4 @@
-import { medianOf } from './quantile'
+import { medianSorted } from '../statistics/medianSorted'
 
 /** Fewest records among which "far from the rest" means anything. */
 const fewest = 6
@@ -23,9 +23,9 @@ export function dropOutliers(prices: ArrayLike<number>, isProtected: (index: num
   let left = Int32Array.from({ length: prices.length }, (_, i) => i)
   for (let pass = 0; pass < passes && left.length >= fewest; pass += 1) {
     const sorted = Float64Array.from(left, (i) => logs[i]!).sort()
-    const median = medianOf(sorted)
+    const median = medianSorted(sorted)
     const deviations = Float64Array.from(left, (i) => Math.abs(logs[i]! - median)).sort()
-    const scale = Math.max(1.4826 * medianOf(deviations), smallestScale)
+    const scale = Math.max(1.4826 * medianSorted(deviations), smallestScale)
     const before = left.length
     left = left.filter((i) => {
       const far = Math.abs(logs[i]! - median) / scale

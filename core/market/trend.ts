@@ -1,6 +1,6 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { uniformInt } from 'pure-rand/distribution/uniformInt'
-import { medianOf } from './quantile'
+import { medianSorted } from '../statistics/medianSorted'
 
 /** Movement of a price, in percent per 30 days, with its 90 % interval. */
 export interface Trend {
@@ -49,7 +49,7 @@ export function priceTrend(points: readonly TrendPoint[], seed = 1): Trend | nul
   slopes.sort()
   const pairs = sampled ? countDatedPairs(days) : slopes.length
   const halfRank = (z90 * Math.sqrt(varianceOfS(days, residuals))) / pairs
-  const slope = medianOf(slopes)
+  const slope = medianSorted(slopes)
   const [lowSlope, highSlope] = sampled
     ? [atShare(slopes, 0.5 - halfRank / 2), atShare(slopes, 0.5 + halfRank / 2)]
     : intervalByRank(slopes, halfRank * pairs)
@@ -75,7 +75,7 @@ function withoutMannerMedians(points: readonly TrendPoint[]): Float64Array {
     if (list) list.push(Math.log(point.price))
     else byManner.set(point.manner, [Math.log(point.price)])
   }
-  const medians = new Map([...byManner].map(([manner, logs]) => [manner, medianOf(logs.sort((a, b) => a - b))]))
+  const medians = new Map([...byManner].map(([manner, logs]) => [manner, medianSorted(logs.sort((a, b) => a - b))]))
   return Float64Array.from(points, (point) => Math.log(point.price) - medians.get(point.manner)!)
 }
 

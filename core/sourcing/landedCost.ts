@@ -10,6 +10,8 @@ import { rebatesExpected, rebatesInFull, type Rebate } from './rebates'
 /** A thing in an order. */
 export interface OrderItem {
   readonly id: string
+  /** How the waterfall names it; the id where left out. */
+  readonly label?: string
   readonly role: string
   /** Price of one, minor units. */
   readonly price: number
@@ -133,7 +135,7 @@ function priceSteps(order: Order, { remaining, taken }: CodeOutcome): Step[] {
   const feeBase = items + shipping + tax
   const steps: Step[] = [
     ...order.items.map((item) => ({
-      label: item.quantity === 1 ? item.id : `${item.quantity} × ${item.id}`, kind: 'item' as const, amount: item.price * item.quantity,
+      label: item.quantity === 1 ? (item.label ?? item.id) : `${item.quantity} × ${item.label ?? item.id}`, kind: 'item' as const, amount: item.price * item.quantity,
     })),
     ...taken.map(({ id, amount }) => ({ label: `code ${id}`, kind: 'code' as const, amount: -amount })),
     { label: 'shipping', kind: 'shipping', amount: shipping },

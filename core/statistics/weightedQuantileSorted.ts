@@ -1,11 +1,3 @@
-/** Median of values in ascending order: the middle one, or the mean of the two middle ones. NaN for none. */
-export function medianOf(sorted: ArrayLike<number>): number {
-  const { length } = sorted
-  if (length === 0) return Number.NaN
-  const middle = length >> 1
-  return length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
-}
-
 /**
  * Weighted quantile by mid-positions: the position of value i is (S_i − w_i/2)/S with running sum S_i and total S;
  * linear between neighbouring positions, the first and the last value outside them.

@@ -1,0 +1,45 @@
+/** Settings a frame is priced at. */
+export interface FrameSettings {
+  readonly width: number
+  readonly height: number
+  /** Name of one of the workload's presets. */
+  readonly preset: string
+  /** Name of an upscaling mode, or left out for none. */
+  readonly upscaling?: string
+  readonly frameGeneration?: boolean
+}
+
+/** What a preset costs against the reference preset. */
+export interface PresetCost {
+  /** Factor on graphics time. */
+  readonly graphics: number
+  /** Factor on CPU time. */
+  readonly cpu: number
+  /** Video memory it needs at the reference resolution, GB. */
+  readonly videoMemoryGb: number
+}
+
+/**
+ * What is needed to price a frame of a game. `graphicsMs` and `cpuMs` are the times at index 100, one megapixel and
+ * the reference preset; the library's defaults are priors that measured runs will move.
+ */
+export interface Workload {
+  readonly id: string
+  readonly name: string
+  readonly kind: string
+  /** a: ms · index/100 at one megapixel, above 0. */
+  readonly graphicsMs: number
+  /** b: ms · index/100, above 0. */
+  readonly cpuMs: number
+  /** α: exponent of pixels, at least 0.1. */
+  readonly pixelExponent: number
+  readonly threadsWanted: number
+  /** 1 % low as a share of the average where graphics limits, and where the CPU does. */
+  readonly lowShare: { readonly graphics: number; readonly cpu: number }
+  readonly presets: Readonly<Record<string, PresetCost>>
+  /** Factor on graphics time by upscaling mode. */
+  readonly upscaling: Readonly<Record<string, number>>
+  readonly frameGenerationFactor: number
+  /** Prior standard deviation of ln a and ln b: how far off the library's defaults may be. */
+  readonly priorSpread: number
+}
