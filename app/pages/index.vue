@@ -1,0 +1,1 @@
+<template><p>Tarvin</p></template>

@@ -1,0 +1,35 @@
+import { fileURLToPath } from 'node:url'
+import tailwindcss from '@tailwindcss/vite'
+
+const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  // A tool used all evening at one counter: it loads once and then only talks in JSON.
+  ssr: false,
+  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  css: ['~/assets/css/main.css'],
+  alias: { '#core': folder('./core') },
+  devtools: { enabled: false },
+  telemetry: false,
+  components: [{ path: '~/components', pathPrefix: false }],
+  app: {
+    head: {
+      title: 'Tarvin',
+      htmlAttrs: { lang: 'en' },
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+    },
+  },
+  vite: { plugins: [tailwindcss()], worker: { format: 'es' }, build: { chunkSizeWarningLimit: 700 } },
+  nitro: {
+    alias: { '#core': folder('./core') },
+    serverAssets: [{ baseName: 'migrations', dir: folder('./server/db/migrations') }],
+    compressPublicAssets: { gzip: true },
+  },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, include: ['../tests/**/*.ts', '../core/**/*.ts', '../demo/**/*.ts', '../standins/**/*.ts', '../*.config.ts'] },
+  },
+  eslint: { config: { stylistic: false } },
+})

@@ -1,0 +1,259 @@
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import type { Condition, Manner } from '../../core/market/soldRecord'
+import type { Override } from '../../core/market/streetPrice'
+import type { Need, PartFacts, Role } from '../../core/parts/part'
+import type { Scope } from '../../core/receipt/receipt'
+import type { Protection } from '../../core/sourcing/faultRisk'
+import type { RebateState } from '../../core/sourcing/rebates'
+import type { PresetCost } from '../../core/performance/workload'
+import type { HouseRules, NeedEntry, QuerySettings } from '../../shared/types'
+
+// Amounts are integer minor units of the currency beside them, dates are calendar dates as text.
+
+const id = () => text().primaryKey()
+const createdAt = () => text().notNull()
+/** Set instead of deleting, so that deleting can be undone. */
+const deletedAt = () => text()
+
+export const workloads = sqliteTable('workloads', {
+  id: id(),
+  name: text().notNull(),
+  kind: text().notNull(),
+  graphicsMs: real().notNull(),
+  cpuMs: real().notNull(),
+  pixelExponent: real().notNull(),
+  threadsWanted: integer().notNull(),
+  lowShareGraphics: real().notNull(),
+  lowShareCpu: real().notNull(),
+  presets: text({ mode: 'json' }).$type<Record<string, PresetCost>>().notNull(),
+  upscaling: text({ mode: 'json' }).$type<Record<string, number>>().notNull(),
+  frameGenerationFactor: real().notNull(),
+  priorSpread: real().notNull(),
+})
+
+export const sources = sqliteTable('sources', {
+  id: id(),
+  name: text().notNull(),
+  kind: text().$type<'classifieds' | 'auction' | 'refurbisher' | 'shop' | 'counter'>().notNull(),
+  currency: text().notNull(),
+  taxPercent: real().notNull(),
+  taxOnShipping: integer({ mode: 'boolean' }).notNull(),
+  shippingKind: text().$type<'none' | 'per-item' | 'per-order'>().notNull(),
+  shippingAmount: integer().notNull(),
+  shippingFreeFrom: integer(),
+  paymentFeePercent: real().notNull(),
+  sellerFeePercent: real().notNull(),
+  protection: text().$type<Protection>().notNull(),
+  note: text().notNull(),
+})
+
+export const parts = sqliteTable('parts', {
+  id: id(),
+  role: text().$type<Role>().notNull(),
+  make: text().notNull(),
+  name: text().notNull(),
+  facts: text({ mode: 'json' }).$type<PartFacts>().notNull(),
+  /** The builder's price query; null: derived from the facts. */
+  query: text({ mode: 'json' }).$type<QuerySettings>(),
+})
+
+export const imports = sqliteTable('imports', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  kind: text().notNull(),
+  fileName: text().notNull(),
+  createdAt: createdAt(),
+  added: integer().notNull(),
+  alreadyThere: integer().notNull(),
+  rejected: integer().notNull(),
+})
+
+export const soldRecords = sqliteTable('sold_records', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  source: text().notNull(),
+  externalId: text().notNull(),
+  title: text().notNull(),
+  price: integer().notNull(),
+  shipping: integer().notNull(),
+  currency: text().notNull(),
+  soldOn: text().notNull(),
+  manner: text().$type<Manner>().notNull(),
+  condition: text().$type<Condition>().notNull(),
+  quantity: integer(),
+  importId: integer().references(() => imports.id),
+}, (table) => [uniqueIndex('sold_records_identity').on(table.source, table.externalId), index('sold_records_date').on(table.soldOn)])
+
+export const recordOverrides = sqliteTable('record_overrides', {
+  partId: text().notNull().references(() => parts.id),
+  recordId: integer().notNull().references(() => soldRecords.id),
+  decision: text().$type<Override>().notNull(),
+}, (table) => [primaryKey({ columns: [table.partId, table.recordId] })])
+
+export const exchangeRates = sqliteTable('exchange_rates', {
+  date: text().notNull(),
+  from: text().notNull(),
+  to: text().notNull(),
+  rate: text().notNull(),
+}, (table) => [primaryKey({ columns: [table.date, table.from, table.to] })])
+
+export const shopPrices = sqliteTable('shop_prices', {
+  sourceId: text().notNull().references(() => sources.id),
+  partId: text().notNull().references(() => parts.id),
+  date: text().notNull(),
+  price: integer().notNull(),
+  currency: text().notNull(),
+}, (table) => [primaryKey({ columns: [table.sourceId, table.partId, table.date] }), index('shop_prices_part').on(table.partId)])
+
+export const builds = sqliteTable('builds', {
+  id: id(),
+  name: text().notNull(),
+  purpose: text().notNull(),
+  currency: text().notNull(),
+  region: text().notNull(),
+  budget: integer().notNull(),
+  stretch: integer().notNull(),
+  wantedBy: text(),
+  houseRules: text({ mode: 'json' }).$type<HouseRules>().notNull(),
+  needs: text({ mode: 'json' }).$type<NeedEntry[]>().notNull(),
+  createdAt: createdAt(),
+  deletedAt: deletedAt(),
+})
+
+export const targets = sqliteTable('targets', {
+  id: id(),
+  buildId: text().notNull().references(() => builds.id),
+  position: integer().notNull(),
+  workloadId: text().notNull().references(() => workloads.id),
+  width: integer().notNull(),
+  height: integer().notNull(),
+  preset: text().notNull(),
+  averageFps: real().notNull(),
+  lowFps: real(),
+})
+
+export const leads = sqliteTable('leads', {
+  id: id(),
+  sourceId: text().notNull().references(() => sources.id),
+  externalId: text().notNull(),
+  title: text().notNull(),
+  url: text().notNull(),
+  price: integer().notNull(),
+  currency: text().notNull(),
+  condition: text().$type<Condition>().notNull(),
+  manner: text().$type<Manner>().notNull(),
+  listedOn: text().notNull(),
+  endsOn: text(),
+  /** Delivery as the listing states it, minor units; null: by the source's terms. */
+  shipping: integer(),
+  place: text().notNull(),
+  note: text().notNull(),
+  state: text().$type<'open' | 'passed'>().notNull(),
+  deletedAt: deletedAt(),
+}, (table) => [uniqueIndex('leads_identity').on(table.sourceId, table.externalId)])
+
+export const leadThings = sqliteTable('lead_things', {
+  leadId: text().notNull().references(() => leads.id),
+  position: integer().notNull(),
+  partId: text().notNull().references(() => parts.id),
+  quantity: integer().notNull(),
+  plan: text().$type<'keep' | 'resell' | 'discard'>().notNull(),
+}, (table) => [primaryKey({ columns: [table.leadId, table.position] })])
+
+export const codes = sqliteTable('codes', {
+  id: id(),
+  leadId: text().notNull().references(() => leads.id),
+  word: text().notNull(),
+  kind: text().$type<'percent' | 'fixed'>().notNull(),
+  /** Percent, or minor units. */
+  value: real().notNull(),
+  minSpend: integer(),
+  validUntil: text(),
+})
+
+export const rebates = sqliteTable('rebates', {
+  id: id(),
+  leadId: text().notNull().references(() => leads.id),
+  kind: text().$type<'mail-in' | 'online' | 'trade-in'>().notNull(),
+  amount: integer().notNull(),
+  claimBy: text().notNull(),
+  state: text().$type<RebateState>().notNull(),
+  chance: real().notNull(),
+})
+
+export const shelf = sqliteTable('shelf', {
+  id: id(),
+  partId: text().notNull().references(() => parts.id),
+  condition: text().$type<Condition>().notNull(),
+  cost: integer().notNull(),
+  currency: text().notNull(),
+  note: text().notNull(),
+  deletedAt: deletedAt(),
+})
+
+export const choices = sqliteTable('choices', {
+  id: id(),
+  buildId: text().notNull().references(() => builds.id),
+  position: integer().notNull(),
+  kind: text().$type<'lead' | 'hunt' | 'owned'>().notNull(),
+  leadId: text().references(() => leads.id),
+  partId: text().references(() => parts.id),
+  shelfId: text().references(() => shelf.id),
+  /** Pay-up-to price of a hunt, minor units of the build's currency. */
+  limit: integer(),
+  scope: text().$type<Scope>().notNull(),
+  reason: text().notNull(),
+  paidOn: text(),
+  deletedAt: deletedAt(),
+}, (table) => [index('choices_build').on(table.buildId)])
+
+export const runs = sqliteTable('runs', {
+  id: id(),
+  workloadId: text().notNull().references(() => workloads.id),
+  cpuId: text().notNull().references(() => parts.id),
+  graphicsId: text().notNull().references(() => parts.id),
+  memoryChannels: integer().notNull(),
+  width: integer().notNull(),
+  height: integer().notNull(),
+  preset: text().notNull(),
+  averageFps: real().notNull(),
+  lowFps: real(),
+  kind: text().$type<'own-log' | 'own-reading' | 'published'>().notNull(),
+  ranOn: text().notNull(),
+  note: text().notNull(),
+})
+
+export const rivals = sqliteTable('rivals', {
+  id: id(),
+  kind: text().$type<'prebuilt' | 'console' | 'configured' | 'own'>().notNull(),
+  name: text().notNull(),
+  price: integer().notNull(),
+  currency: text().notNull(),
+  taxPercent: real().notNull(),
+  shipping: integer().notNull(),
+  brings: text({ mode: 'json' }).$type<Need[]>().notNull(),
+  /** Parts it is known to hold; an estimate stands in where its seller gives no rates. */
+  cpuId: text().references(() => parts.id),
+  graphicsId: text().references(() => parts.id),
+  notStated: text({ mode: 'json' }).$type<string[]>().notNull(),
+  url: text().notNull(),
+  note: text().notNull(),
+  deletedAt: deletedAt(),
+})
+
+export const rivalRates = sqliteTable('rival_rates', {
+  id: id(),
+  rivalId: text().notNull().references(() => rivals.id),
+  workloadId: text().notNull().references(() => workloads.id),
+  width: integer().notNull(),
+  height: integer().notNull(),
+  /** Null: a mode of its own, whose settings are not known. */
+  preset: text(),
+  averageFps: real().notNull(),
+  lowFps: real(),
+  note: text().notNull(),
+})
+
+export const buildRivals = sqliteTable('build_rivals', {
+  buildId: text().notNull().references(() => builds.id),
+  rivalId: text().notNull().references(() => rivals.id),
+}, (table) => [primaryKey({ columns: [table.buildId, table.rivalId] })])
+

@@ -1,0 +1,162 @@
+import { array, bool, object, string, type InferType } from 'yup'
+import { conditions, manners, type Condition, type Manner } from '../../core/market/soldRecord'
+import { rebateStates } from '../../core/sourcing/rebates'
+import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, recordOf, share, texts, wholeFrom } from './fields'
+
+/** Requests of the four fixed calculation endpoints; see docs/api.md. */
+
+const exchangeRate = object({
+  date: calendarDate().required(),
+  from: currencyCode().required(),
+  to: currencyCode().required(),
+  rate: finite().moreThan(0, '${path} must be more than 0').required(),
+})
+
+const recordConditions = [...conditions, 'untested'] as const
+
+/** A sold record as a request states it. */
+export interface SoldRecordInput {
+  readonly id: string
+  readonly source: string
+  readonly title: string
+  readonly price: string
+  readonly shipping: string
+  readonly currency: string
+  readonly soldOn: string
+  readonly manner: Manner
+  readonly condition: Condition | 'untested'
+  readonly quantity?: number | null
+}
+
+const recordFields = {
+  id: string().strict().required(), source: string().strict().defined(), title: string().strict().defined(), price: decimalText({ min: 'any' }).required(),
+  shipping: decimalText().required(), currency: currencyCode().required(), soldOn: calendarDate().required(), manner: oneOf(manners).required(),
+  condition: oneOf(recordConditions).required(), quantity: wholeFrom(1).nullable(),
+} as const
+const recordFieldNames = Object.keys(recordFields) as (keyof typeof recordFields)[]
+
+/**
+ * Walking thousands of records through an object schema takes half a second; most fields repeat, so each field's
+ * schema is asked only once for each different value.
+ */
+function firstRecordProblem(records: readonly unknown[]): { path: string; message: string } | null {
+  const fine = new Map(recordFieldNames.map((field) => [field, new Set<unknown>()]))
+  for (const [index, record] of records.entries()) {
+    if (typeof record !== 'object' || record === null) return { path: `records[${index}]`, message: `records[${index}] must be an object` }
+    for (const field of recordFieldNames) {
+      const value = (record as Record<string, unknown>)[field]
+      if ((field === 'id' || field === 'title' || field === 'source') && typeof value === 'string' && value !== '') continue
+      if (fine.get(field)!.has(value)) continue
+      try {
+        recordFields[field].validateSync(value, { strict: true })
+        fine.get(field)!.add(value)
+      } catch (error) {
+        const path = `records[${index}].${field}`
+        return { path, message: (error as Error).message.replace(/^this/, path) }
+      }
+    }
+  }
+  return null
+}
+
+export const streetPriceRequest = object({
+  query: object({
+    must: texts().required(),
+    mustNot: texts().required(),
+    variant: object({
+      capacityGb: finite().moreThan(0),
+      kitCount: wholeFrom(1),
+      memoryGeneration: string().strict().max(20),
+      module: oneOf(['desktop', 'laptop']),
+      siblings: texts(),
+    }).default(undefined).optional(),
+    conditions: array().of(oneOf(recordConditions).defined()).required(),
+    manners: array().of(oneOf(manners).defined()).required(),
+    windowDays: finite().moreThan(0, '${path} must be more than 0').max(36_500).required(),
+    halfLifeDays: finite().moreThan(0, '${path} must be more than 0').max(36_500).required(),
+    asOf: calendarDate().required(),
+    currency: currencyCode().required(),
+    makes: texts(),
+    catchShare: share(),
+    coveredDays: finite().moreThan(0, '${path} must be more than 0'),
+    seed: wholeFrom(0).max(2_147_483_647),
+  }).required(),
+  records: array().required().max(2_000_000).test('records', (records, context) => {
+    const problem = firstRecordProblem(records)
+    return problem === null || context.createError(problem)
+  }),
+  rates: array().of(exchangeRate.required()).default([]),
+  overrides: recordOf(oneOf(['keep', 'drop']).required(), '"keep" or "drop" by record id'),
+  limits: array().of(object({ price: decimalText().required(), days: finite().min(0).required() }).required()),
+  wishes: array().of(object({ probability: share().required(), days: finite().min(0).required() }).required()),
+}).required()
+export type StreetPriceRequest = Omit<InferType<typeof streetPriceRequest>, 'records'> & { records: SoldRecordInput[] }
+
+export const landedCostRequest = object({
+  currency: currencyCode().required(),
+  asOf: calendarDate().required(),
+  source: object({
+    taxPercent: percent().required(),
+    taxOnShipping: bool().strict().required(),
+    shipping: object({
+      kind: oneOf(['none', 'per-item', 'per-order']).required(),
+      amount: decimalText().when('kind', { is: 'none', then: (field) => field.optional(), otherwise: (field) => field.required() }),
+      freeFrom: decimalText(),
+    }).required(),
+    paymentFeePercent: percent(),
+  }).required(),
+  items: array().of(object({
+    id: string().strict().required(),
+    role: string().strict().required(),
+    price: decimalText().required(),
+    quantity: wholeFrom(1).max(100_000).required(),
+    faultProbability: share(),
+    recoveredShare: share(),
+  }).required()).required().min(1, 'items must hold at least one item').max(1000),
+  codes: array().of(object({
+    id: string().strict().required(),
+    kind: oneOf(['percent', 'fixed']).required(),
+    value: decimalText().required(),
+    scope: object({ role: string().strict(), itemId: string().strict() }).default({}),
+    minSpend: decimalText(),
+    cap: decimalText(),
+    stackable: bool().strict().required(),
+    validUntil: calendarDate(),
+  }).required()).default([]),
+  rebates: array().of(object({
+    id: string().strict().required(),
+    amount: decimalText().required(),
+    claimBy: calendarDate().required(),
+    state: oneOf([...rebateStates, 'to claim']).required(),
+    chance: share(),
+  }).required()).default([]),
+  extras: array().of(object({ label: string().strict().required(), amount: decimalText({ min: 'any' }).required() }).required()).default([]),
+  import: object({ dutyPercent: finite().min(0).required(), taxPercent: finite().min(0).required(), freeUnder: decimalText().required() }).default(undefined).optional(),
+  exchangeFeePercent: percent(),
+  hassle: decimalText(),
+  pickup: object({
+    km: finite().min(0).required(), perKm: decimalText().required(), fare: decimalText().required(), hours: finite().min(0).required(), perHour: decimalText().required(),
+  }).default(undefined).optional(),
+}).required()
+export type LandedCostRequest = InferType<typeof landedCostRequest>
+
+export const lotRequest = object({
+  currency: currencyCode().required(),
+  landed: decimalText({ min: 'any' }).required(),
+  things: array().of(object({
+    id: string().strict().required(),
+    streetPrice: decimalText().required(),
+    plan: oneOf(['keep', 'resell', 'discard']).required(),
+    sellsProbability: share(),
+    feePercent: percent(),
+    shipping: decimalText(),
+    fixedFee: decimalText(),
+  }).required()).required().max(1000),
+}).required()
+export type LotRequest = InferType<typeof lotRequest>
+
+export const frameTimesRequest = object({
+  frameTimesMs: array().required().min(1, 'frameTimesMs must hold at least one frame'),
+  targetFps: finite().moreThan(0, '${path} must be more than 0').required(),
+  lowMethod: oneOf(['percentile', 'worst-share']),
+}).required()

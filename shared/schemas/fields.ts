@@ -1,0 +1,56 @@
+import { array, mixed, number, string, type Schema } from 'yup'
+import { isCurrency } from '../../core/money/currencies'
+import { isCalendarDate } from '../../core/time/calendarDate'
+
+/** The fields that every schema is made of, with messages that say what to do. */
+
+const decimal = /^[+-]?\d{1,12}(\.\d{1,6})?$/
+
+/** A decimal string such as "129.50"; whether the currency has so many places is asked where the currency is known. */
+export function decimalText(options: { min?: 'zero' | 'any' } = {}) {
+  return string()
+    .strict()
+    .matches(decimal, { message: '${path} is not an amount; write digits with a point, such as 129.50', excludeEmptyString: false })
+    .test('not-negative', '${path} must not be negative', (value) => options.min === 'any' || value === undefined || value === null || !value.startsWith('-'))
+}
+
+export function currencyCode() {
+  return string().strict().test('currency', '${path} is not a known currency code; use three capital letters such as CAD', (value) => value === undefined || isCurrency(value))
+}
+
+export function calendarDate() {
+  return string().strict().test('date', '${path} is not a date; write it as 2026-10-31', (value) => value === undefined || value === null || isCalendarDate(value))
+}
+
+export function finite() {
+  return number().strict().test('finite', '${path} must be a finite number', (value) => value === undefined || value === null || Number.isFinite(value))
+}
+
+export function share() {
+  return finite().min(0, '${path} must be between 0 and 1').max(1, '${path} must be between 0 and 1')
+}
+
+export function percent() {
+  return finite().min(0, '${path} must be between 0 and 100').max(100, '${path} must be between 0 and 100')
+}
+
+export function wholeFrom(min: number) {
+  return finite().integer('${path} must be a whole number').min(min, '${path} must be at least ${min}')
+}
+
+export function oneOf<const T extends string>(values: readonly T[]) {
+  return mixed<T>().oneOf([...values], `\${path} must be one of: ${values.join(', ')}`)
+}
+
+/** A record such as `{ id: "keep" }`. */
+export function recordOf<T>(inner: Schema<T>, what: string) {
+  return mixed<Record<string, T>>().test('record', `\${path} must be an object of ${what}`, (value) => {
+    if (value === undefined) return true
+    return typeof value === 'object' && value !== null && !Array.isArray(value) && Object.values(value).every((each) => inner.isValidSync(each, { strict: true }))
+  })
+}
+
+export function texts() {
+  return array().of(string().strict().defined().max(200)).max(500)
+}
+

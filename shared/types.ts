@@ -1,0 +1,17 @@
+import type { PriceQuery } from '../core/market/priceQuery'
+import type { Need, Role } from '../core/parts/part'
+
+/** The builder's own policies for one build. */
+export interface HouseRules {
+  /** Roles that are never bought used. */
+  readonly neverUsed: readonly Role[]
+}
+
+/** A need of the brief and what it costs where a machine lacks it, minor units of the build's currency. */
+export interface NeedEntry {
+  readonly need: Need
+  readonly price: number
+}
+
+/** The part of a price query that belongs to a part; date and currency come from the reading. */
+export type QuerySettings = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>
