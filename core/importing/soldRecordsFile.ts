@@ -1,0 +1,117 @@
+import { CoreError } from '../coreError'
+import type { Condition, Manner } from '../market/soldRecord'
+import { readCsv } from './readCsv'
+import { proposeColumns, rawLine, type ColumnMap, type HeaderWords, type LineProblem } from './columns'
+import { FieldError, readCurrency, readDate, readPrice, readWhole, readWord } from './readFields'
+
+export const soldRecordFields = ['id', 'source', 'title', 'price', 'shipping', 'currency', 'soldOn', 'manner', 'condition', 'quantity'] as const
+export type SoldRecordField = (typeof soldRecordFields)[number]
+export const neededSoldRecordFields: readonly SoldRecordField[] = ['title', 'price', 'soldOn']
+
+const headerWords: HeaderWords<SoldRecordField> = {
+  id: ['id', 'record', 'item id', 'number', 'reference', 'ref'],
+  source: ['source', 'site', 'market', 'from', 'where'],
+  title: ['title', 'name', 'item', 'description', 'listing'],
+  price: ['price', 'sold price', 'sold for', 'amount', 'cost', 'total'],
+  shipping: ['shipping', 'postage', 'delivery', 'freight'],
+  currency: ['currency', 'cur'],
+  soldOn: ['sold on', 'sold', 'date', 'date sold', 'ended', 'end date', 'day'],
+  manner: ['manner', 'manner of sale', 'kind of sale', 'type', 'format', 'sale'],
+  condition: ['condition', 'state', 'quality'],
+  quantity: ['quantity', 'qty', 'count', 'pieces'],
+}
+
+const mannerSpellings: Readonly<Record<Manner, readonly string[]>> = {
+  auction: ['bid', 'bids', 'auction sale'], fixed: ['fixed price', 'buy now', 'shop', 'offer'], local: ['local hand-over', 'pickup', 'classified', 'hand-over', 'collection'],
+}
+const conditionSpellings: Readonly<Record<Condition, readonly string[]>> = {
+  new: ['brand new', 'sealed'], opened: ['open', 'open box', 'as new', 'like new'], refurbished: ['refurb', 'renewed', 'seller refurbished'],
+  used: ['pre-owned', 'good', 'second hand', 'second-hand', 'working'], damaged: ['untested', 'for parts', 'broken', 'faulty', 'not working', 'damaged or untested'],
+}
+
+/** A sold record as a file states it; amounts in minor units. */
+export interface ImportedRecord {
+  readonly source: string
+  readonly externalId: string
+  readonly title: string
+  readonly price: number
+  readonly shipping: number
+  readonly currency: string
+  readonly soldOn: string
+  readonly manner: Manner
+  readonly condition: Condition
+  readonly quantity: number | null
+}
+
+export interface SoldRecordDefaults {
+  readonly source: string
+  readonly currency: string
+  readonly manner: Manner
+  readonly condition: Condition
+  /** Sales dated after it are refused. */
+  readonly today: string
+}
+
+export interface SoldRecordsRead {
+  readonly header: readonly string[]
+  readonly columns: ColumnMap<SoldRecordField>
+  readonly records: readonly ImportedRecord[]
+  readonly problems: readonly LineProblem[]
+  /** First lines as they are, for the preview. */
+  readonly sample: readonly (readonly string[])[]
+}
+
+/**
+ * Reads a CSV of sold records. Columns are mapped by header unless given; a line that cannot be understood becomes a
+ * problem with its number and reason, the others are read. Amounts with a decimal comma, other delimiters and dates
+ * with points are understood.
+ *
+ * @throws CoreError `no-column` where title, price or date is mapped to no column
+ */
+export function readSoldRecords(text: string, defaults: SoldRecordDefaults, columns?: ColumnMap<SoldRecordField>, onlyPreview = false): SoldRecordsRead {
+  const { header, rows } = readCsv(text)
+  const map = columns ?? proposeColumns(header, headerWords)
+  const sample = rows.slice(0, 5)
+  if (onlyPreview && neededSoldRecordFields.some((field) => map[field] === null)) return { header, columns: map, records: [], problems: [], sample }
+  for (const field of neededSoldRecordFields) {
+    if (map[field] === null) throw new CoreError('no-column', `no column is known to hold the ${field === 'soldOn' ? 'date' : field}; choose it in the preview`, `columns.${field}`)
+  }
+  const records: ImportedRecord[] = []
+  const problems: LineProblem[] = []
+  for (const [index, row] of (onlyPreview ? sample : rows).entries()) {
+    try {
+      records.push(readLine(row, map, defaults))
+    } catch (error) {
+      if (!(error instanceof FieldError)) throw error
+      problems.push({ line: index + 2, code: error.code, reason: error.message, raw: rawLine(row) })
+    }
+  }
+  return { header, columns: map, records, problems, sample }
+}
+
+function readLine(row: readonly string[], map: ColumnMap<SoldRecordField>, defaults: SoldRecordDefaults): ImportedRecord {
+  const cell = (field: SoldRecordField) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
+  const title = cell('title')
+  if (title === '') throw new FieldError('title', 'no title')
+  if (title.length > 500) throw new FieldError('title', 'the title is longer than 500 characters')
+  const currency = readCurrency(cell('currency'), defaults.currency)
+  const price = readPrice(cell('price'), currency)
+  if (price <= 0) throw new FieldError('price', 'a price must be more than zero')
+  const shipping = cell('shipping') === '' ? 0 : readPrice(cell('shipping'), currency)
+  if (shipping < 0) throw new FieldError('shipping', 'shipping must not be negative')
+  const soldOn = readDate(cell('soldOn'))
+  if (soldOn > defaults.today) throw new FieldError('date', `${soldOn} is in the future`)
+  const source = cell('source') || defaults.source
+  return {
+    source,
+    externalId: cell('id') || `${soldOn}/${price}/${title}`.slice(0, 300),
+    title,
+    price,
+    shipping,
+    currency,
+    soldOn,
+    manner: cell('manner') === '' ? defaults.manner : readWord(cell('manner'), mannerSpellings, 'manner'),
+    condition: cell('condition') === '' ? defaults.condition : readWord(cell('condition'), conditionSpellings, 'condition'),
+    quantity: cell('quantity') === '' ? null : readWhole(cell('quantity'), 1, 'quantity'),
+  }
+}

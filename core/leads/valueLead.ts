@@ -1,0 +1,102 @@
+import Big from 'big.js'
+import { splitLot, type LotPlan, type LotSplit } from '../lots/splitLot'
+import type { Condition } from '../market/soldRecord'
+import type { Currency } from '../money/money'
+import { convertAmount, type RateTable } from '../money/rates'
+import type { Role } from '../parts/part'
+import type { Code } from '../sourcing/codes'
+import { faultDefaults, faultProbability, type FaultAssumptions, type Protection } from '../sourcing/faultRisk'
+import { landedCost, type LandedCost, type SourceTerms } from '../sourcing/landedCost'
+import type { Rebate } from '../sourcing/rebates'
+import type { CalendarDate } from '../time/calendarDate'
+
+/** A lead with the terms of its source. Amounts in minor units of its currency. */
+export interface LeadToValue {
+  readonly id: string
+  readonly title: string
+  readonly price: number
+  readonly currency: Currency
+  readonly condition: Condition
+  /** Delivery as the listing states it; null: by the source's terms. */
+  readonly shipping: number | null
+  readonly terms: SourceTerms
+  readonly protection: Protection
+  readonly things: readonly { readonly partId: string; readonly role: Role; readonly quantity: number; readonly plan: LotPlan }[]
+  readonly codes: readonly Code[]
+  readonly rebates: readonly Rebate[]
+}
+
+/** What a lead costs and is worth, in the build's currency (minor units). */
+export interface LeadValue {
+  /** The waterfall in the lead's own currency. */
+  readonly landed: LandedCost
+  readonly payNow: number
+  readonly afterRebates: number
+  readonly expected: number
+  /** Ask in the build's currency. */
+  readonly ask: number
+  /** Probability that the lead's main thing is faulty, over its things weighted by street price. */
+  readonly faultProbability: number
+  readonly recoveredShare: number
+  /** How the cost is shared among its things; resale at the street price. */
+  readonly split: LotSplit
+  /** Street price of what is kept; null where one of the kept things has none. */
+  readonly street: number | null
+  /** Street price less what the kept things effectively cost (expected); null where street is. */
+  readonly saving: number | null
+}
+
+export interface LeadContext {
+  readonly currency: Currency
+  readonly today: CalendarDate
+  readonly rates: RateTable
+  /** Typical street price by part, in the build's currency; null where there are no comps. */
+  readonly streetOf: (partId: string) => number | null
+  readonly assumptions?: FaultAssumptions
+}
+
+/**
+ * Values one lead as an order of its own: landed cost with code and rebate, fault loss from the table, and the split
+ * of a lot. Totals are converted at today's rate, each rounded once. Fault probability of a lead of several things is
+ * their mean weighted by street price (equal weights where none is known).
+ */
+export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
+  const { assumptions = faultDefaults, streetOf } = context
+  const weights = lead.things.map((thing) => (streetOf(thing.partId) ?? 0) * thing.quantity)
+  const totalWeight = weights.reduce((sum, weight) => sum + weight, 0)
+  const probability = lead.things.reduce((sum, thing, index) => {
+    const share = totalWeight > 0 ? weights[index]! / totalWeight : 1 / lead.things.length
+    return sum + share * faultProbability(thing.role, lead.condition, assumptions)
+  }, 0)
+  const recoveredShare = assumptions.recovered[lead.protection]
+  const terms = lead.shipping === null ? lead.terms : { ...lead.terms, shipping: { kind: 'per-order' as const, amount: lead.shipping } }
+  const landed = landedCost({
+    currency: lead.currency,
+    asOf: context.today,
+    source: terms,
+    items: [{ id: lead.id, label: lead.title, role: lead.things[0]?.role ?? 'extra', price: lead.price, quantity: 1, faultProbability: probability, recoveredShare }],
+    codes: lead.codes,
+    rebates: lead.rebates,
+    extras: [],
+    hassle: assumptions.hassle,
+  })
+  const rate = context.rates.rateOn(context.today, lead.currency, context.currency)
+  const inBuild = (amount: number) => (lead.currency === context.currency ? amount : convertAmount(amount, lead.currency, context.currency, rate))
+  const expected = inBuild(landed.expected.amount)
+  const split = splitLot(context.currency, inBuild(landed.payNow.amount), lead.things.map((thing, index) => ({ id: `${index}`, streetPrice: weights[index]!, plan: thing.plan })))
+  const keptKnown = lead.things.every((thing) => thing.plan !== 'keep' || streetOf(thing.partId) !== null)
+  const street = keptKnown ? split.boughtSinglyTotal.amount : null
+  const resale = split.things.reduce((sum, thing) => sum + thing.netResale.amount, 0)
+  return {
+    landed,
+    payNow: inBuild(landed.payNow.amount),
+    afterRebates: inBuild(landed.afterRebates.amount),
+    expected,
+    ask: inBuild(lead.price),
+    faultProbability: new Big(probability).round(6).toNumber(),
+    recoveredShare,
+    split,
+    street,
+    saving: street === null ? null : street - (expected - resale),
+  }
+}

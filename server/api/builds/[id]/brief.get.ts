@@ -1,0 +1,5 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { briefOf } from '~~/server/services/builds'
+
+export default jsonRoute(async (event) => briefOf(await useDatabase(), getRouterParam(event, 'id')!))

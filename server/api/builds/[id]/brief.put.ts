@@ -1,0 +1,13 @@
+import { briefSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { saveBrief } from '~~/server/services/builds'
+import { buildView } from '~~/server/services/buildView'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const id = getRouterParam(event, 'id')!
+  await saveBrief(db, id, await bodyOf(event, briefSchema))
+  return buildView(db, id, today())
+})

@@ -1,0 +1,8 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { setBuildDeleted } from '~~/server/services/builds'
+
+export default jsonRoute(async (event) => {
+  await setBuildDeleted(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())
+  return { done: true }
+})

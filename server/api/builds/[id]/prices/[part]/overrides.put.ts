@@ -1,0 +1,20 @@
+import { array, object } from 'yup'
+import { oneOf, wholeFrom } from '#shared/schemas/fields'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { setOverride } from '~~/server/services/market'
+import { priceView } from '~~/server/services/priceViews'
+
+const schema = object({
+  recordIds: array().of(wholeFrom(1).required()).required().min(1).max(20_000),
+  decision: oneOf(['keep', 'drop']).nullable().defined(),
+})
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const part = getRouterParam(event, 'part')!
+  const { recordIds, decision } = await bodyOf(event, schema)
+  await setOverride(db, part, recordIds, decision)
+  return priceView(db, getRouterParam(event, 'id')!, part, today())
+})

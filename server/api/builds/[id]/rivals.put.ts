@@ -1,0 +1,15 @@
+import { array, object, string } from 'yup'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { setRivals } from '~~/server/services/builds'
+import { buildView } from '~~/server/services/buildView'
+
+const schema = object({ rivals: array().of(string().strict().required()).required().max(20) })
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const id = getRouterParam(event, 'id')!
+  await setRivals(db, id, (await bodyOf(event, schema)).rivals)
+  return buildView(db, id, today())
+})

@@ -1,0 +1,6 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { buildStrips } from '~~/server/services/session'
+
+export default jsonRoute(async () => buildStrips(await useDatabase(), today()))

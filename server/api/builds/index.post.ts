@@ -1,0 +1,10 @@
+import { briefSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { createBuild } from '~~/server/services/builds'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  return { id: await createBuild(db, await bodyOf(event, briefSchema), today()) }
+})

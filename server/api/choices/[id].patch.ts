@@ -1,0 +1,12 @@
+import { choicePatchSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { changeChoice } from '~~/server/services/builds'
+import { buildView } from '~~/server/services/buildView'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const buildId = await changeChoice(db, getRouterParam(event, 'id')!, await bodyOf(event, choicePatchSchema))
+  return buildView(db, buildId, today())
+})

@@ -1,0 +1,7 @@
+import { buildFileSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { importBuild } from '~~/server/services/buildFile'
+
+export default jsonRoute(async (event) => ({ id: await importBuild(await useDatabase(), await bodyOf(event, buildFileSchema), today()) }))

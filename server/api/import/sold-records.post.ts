@@ -1,0 +1,20 @@
+import { decodeText } from '#core/importing/decodeText'
+import { readSoldRecords } from '#core/importing/soldRecordsFile'
+import { useOpenDatabase } from '~~/server/db/useDatabase'
+import { bodyBytes, importOptions, streamProgress } from '~~/server/http/importing'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { importSoldRecords } from '~~/server/services/importRecords'
+
+/**
+ * The file's bytes as the body; `?options=` carries name, mapping and defaults as JSON. Answers a stream of JSON lines:
+ * progress, then the report or the error. A client that goes away cancels the import, which then leaves nothing.
+ */
+export default jsonRoute(async (event) => {
+  const options = importOptions(event)
+  const { text } = decodeText(await bodyBytes(event))
+  const defaults = { ...options.defaults, today: today() }
+  if (options.preview) return readSoldRecords(text, defaults, options.columns, true)
+  const database = await useOpenDatabase()
+  return streamProgress(event, (onProgress) => importSoldRecords(database, { name: options.fileName, text, defaults, ...(options.columns ? { columns: options.columns } : {}) }, onProgress))
+})

@@ -1,0 +1,73 @@
+import type { H3Event } from 'h3'
+import { object, mixed, string } from 'yup'
+import { CoreError } from '#core/coreError'
+import type { ColumnMap } from '#core/importing/columns'
+import type { SoldRecordField } from '#core/importing/soldRecordsFile'
+import { conditions, manners } from '#core/market/soldRecord'
+import { currencyCode, oneOf } from '#shared/schemas/fields'
+import { errorAnswer } from './errors'
+
+const mostBytes = 300 * 1024 * 1024
+
+const optionsSchema = object({
+  fileName: string().strict().max(300).default('pasted lines'),
+  preview: mixed<boolean>().default(false),
+  columns: mixed<ColumnMap<SoldRecordField>>().optional(),
+  defaults: object({
+    source: string().strict().max(120).default('file'),
+    currency: currencyCode().default('CAD'),
+    manner: oneOf(manners).default('fixed'),
+    condition: oneOf(conditions).default('used'),
+  }).default({ source: 'file', currency: 'CAD', manner: 'fixed', condition: 'used' }),
+})
+
+/** The options of an import, from `?options=` as JSON. */
+export function importOptions(event: H3Event) {
+  const text = String(getQuery(event).options ?? '{}')
+  let parsed: unknown
+  try {
+    parsed = JSON.parse(text)
+  } catch (cause) {
+    throw new CoreError('not-json', 'the import options are not JSON', 'options', { cause })
+  }
+  return optionsSchema.validateSync(parsed)
+}
+
+/** The body as bytes. Throws `file-too-large` and `empty-file`. */
+export async function bodyBytes(event: H3Event): Promise<Uint8Array> {
+  const bytes = await readRawBody(event, false)
+  if (!bytes || bytes.length === 0) throw new CoreError('empty-file', 'the file is empty; it needs a header line and one line for each record')
+  if (bytes.length > mostBytes) throw new CoreError('file-too-large', 'the file is larger than 300 MB; split it')
+  return bytes
+}
+
+/** Runs long work and answers JSON lines: `{ done, total }` now and then, at last `{ report }` or `{ error }`. */
+export function streamProgress<T>(event: H3Event, work: (onProgress: (done: number, total: number) => Promise<boolean>) => Promise<T>): ReadableStream<Uint8Array> {
+  setHeader(event, 'content-type', 'application/x-ndjson')
+  const encoder = new TextEncoder()
+  let cancelled = false
+  return new ReadableStream({
+    async start(controller) {
+      const send = (value: unknown) => {
+        if (!cancelled) controller.enqueue(encoder.encode(`${JSON.stringify(value)}\n`))
+      }
+      try {
+        const report = await work(async (done, total) => {
+          send({ done, total })
+          // lets the line leave, and a cancellation arrive, before the next batch
+          await new Promise((resolve) => setImmediate(resolve))
+          return !cancelled
+        })
+        send({ report })
+      } catch (error) {
+        const { status, body } = errorAnswer(error)
+        if (status === 500) console.error(error)
+        send(body)
+      }
+      if (!cancelled) controller.close()
+    },
+    cancel() {
+      cancelled = true
+    },
+  })
+}

@@ -1,0 +1,87 @@
+import { eq, inArray, isNull, and } from 'drizzle-orm'
+import { toDecimal } from '#core/money/decimal'
+import type { BuildFile, LibraryFile, SourceInput } from '#shared/schemas/entities'
+import type { Database } from '../db/client'
+import { buildRivals, choices, exchangeRates, leads, parts, rivalRates, rivals, shelf, sources } from '../db/schema'
+import { briefOf, insertBuild, insertChoice } from './builds'
+import { insertLibrary, leadInput } from './library'
+import { marketChanged } from './market'
+import { loadWorkloads } from './workloads'
+
+/** A build with everything it rests on, so that it can be opened on an empty database. */
+export async function exportBuild(db: Database, buildId: string): Promise<BuildFile> {
+  const brief = await briefOf(db, buildId)
+  const rows = await db.select().from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))).orderBy(choices.position)
+  const rivalIds = (await db.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))).map((row) => row.rivalId)
+  const leadInputs = await Promise.all(rows.flatMap((row) => row.leadId ?? []).map((id) => leadInput(db, id)))
+  const shelfIds = rows.flatMap((row) => row.shelfId ?? [])
+  const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
+  const rivalInputs = await exportRivals(db, rivalIds)
+  const partIds = new Set([
+    ...rows.flatMap((row) => row.partId ?? []), ...leadInputs.flatMap((lead) => lead.things.map((thing) => thing.partId)), ...shelfRows.map((row) => row.partId),
+    ...rivalInputs.flatMap((rival) => [rival.cpuId, rival.graphicsId].filter((id): id is string => id !== null)),
+  ])
+  const workloadIds = new Set([...brief.targets.map((target) => target.workloadId), ...rivalInputs.flatMap((rival) => rival.rates.map((rate) => rate.workloadId))])
+  const sourceIds = [...new Set(leadInputs.map((lead) => lead.sourceId))]
+  const library: LibraryFile = {
+    format: 'tarvin-library', version: '1',
+    sources: sourceIds.length === 0 ? [] : (await db.select().from(sources).where(inArray(sources.id, sourceIds))).map(sourceInput),
+    parts: partIds.size === 0 ? [] : (await db.select().from(parts).where(inArray(parts.id, [...partIds]))).map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts: facts as never })),
+    workloads: (await loadWorkloads(db)).filter((workload) => workloadIds.has(workload.id)) as never,
+    rivals: rivalInputs,
+    rates: await db.select().from(exchangeRates),
+    shelf: shelfRows.map(({ id, partId, condition, cost, currency, note }) => ({ id, partId, condition, cost: toDecimal(cost, currency), currency, note })),
+    runs: [],
+    leads: leadInputs,
+  }
+  return {
+    format: 'tarvin-build', version: '1', brief,
+    choices: rows.map(({ kind, leadId, partId, shelfId, limit, scope, reason, paidOn }) => ({ kind, leadId, partId, shelfId, limit: limit === null ? null : toDecimal(limit, brief.currency), scope, reason, paidOn })) as BuildFile['choices'],
+    rivals: rivalIds,
+    library,
+  }
+}
+
+function sourceInput({ shippingKind, shippingAmount, shippingFreeFrom, ...source }: typeof sources.$inferSelect): SourceInput {
+  return {
+    ...source,
+    shipping: { kind: shippingKind, amount: toDecimal(shippingAmount, source.currency), freeFrom: shippingFreeFrom === null ? null : toDecimal(shippingFreeFrom, source.currency) },
+  }
+}
+
+async function exportRivals(db: Database, ids: readonly string[]): Promise<LibraryFile['rivals']> {
+  if (ids.length === 0) return []
+  const rows = await db.select().from(rivals).where(inArray(rivals.id, [...ids]))
+  const rates = await db.select().from(rivalRates).where(inArray(rivalRates.rivalId, [...ids]))
+  return rows.map(({ deletedAt: _deletedAt, price, shipping, ...rival }) => ({
+    ...rival, price: toDecimal(price, rival.currency), shipping: toDecimal(shipping, rival.currency),
+    rates: rates.filter((rate) => rate.rivalId === rival.id).map(({ workloadId, width, height, preset, averageFps, lowFps, note }) => ({ workloadId, width, height, preset, averageFps, lowFps, note })),
+  }))
+}
+
+/** Opens a build file: its library first (what is there already stays), then the build under a new identity. */
+export async function importBuild(db: Database, file: BuildFile, today: string): Promise<string> {
+  const buildId = await db.transaction(async (tx) => {
+    await insertLibrary(tx, file.library)
+    const id = await insertBuild(tx, file.brief, today)
+    for (const choice of file.choices) {
+      const leadId = choice.leadId === null ? null : await localLead(tx, file, choice.leadId)
+      const choiceId = await insertChoice(tx, id, { ...choice, leadId })
+      if (choice.paidOn) await tx.update(choices).set({ paidOn: choice.paidOn }).where(eq(choices.id, choiceId))
+    }
+    for (const rivalId of new Set(file.rivals)) await tx.insert(buildRivals).values({ buildId: id, rivalId })
+    return id
+  })
+  marketChanged(db)
+  return buildId
+}
+
+/** The lead as it is called here: the file's own, or the one known already under its source and number. */
+async function localLead(tx: Pick<Database, 'select'>, file: BuildFile, leadId: string): Promise<string> {
+  const [same] = await tx.select({ id: leads.id }).from(leads).where(eq(leads.id, leadId))
+  if (same) return same.id
+  const stated = file.library.leads.find((lead) => lead.id === leadId)
+  if (!stated) return leadId
+  const [known] = await tx.select({ id: leads.id }).from(leads).where(and(eq(leads.sourceId, stated.sourceId), eq(leads.externalId, stated.externalId || stated.id)))
+  return known?.id ?? leadId
+}

@@ -1,0 +1,223 @@
+import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
+import { checkFit } from '#core/fit/checkFit'
+import { expectedWait } from '#core/market/patience'
+import { formatAmount } from '#core/money/formatAmount'
+import { coreRoles, partLabel, roleNames, type Need, type Part, type Role } from '#core/parts/part'
+import { estimateFrameRate } from '#core/performance/estimateFrameRate'
+import { judgeTarget } from '#core/performance/judgeTarget'
+import { frameMachineOf } from '#core/performance/machineOf'
+import { receipt, type ReceiptLine } from '#core/receipt/receipt'
+import { compareRates } from '#core/weighing/compareRates'
+import { likeForLike } from '#core/weighing/likeForLike'
+import type { MachineRate, NeedPrices, WeighedMachine } from '#core/weighing/machine'
+import { weighingVerdict } from '#core/weighing/verdict'
+import { convertAmount, rateTable } from '#core/money/rates'
+import type { BuildView, ChoiceView, TargetView } from '#shared/views'
+import type { Database } from '../db/client'
+import { buildRivals, builds, choices, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
+import { NotFoundError } from '../http/errors'
+import { houseRuleBreaches, valuedLeads, type ValuedLead } from './leadViews'
+import { readStreetPrice, useMarket, type Market } from './market'
+import { loadWorkloads } from './workloads'
+
+type BuildRow = typeof builds.$inferSelect
+
+/** Everything the interface shows of a build, computed from what is stored. */
+export async function buildView(db: Database, buildId: string, today: string): Promise<BuildView> {
+  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const [market, workloads, targetRows, choiceRows, removed, runRows] = await Promise.all([
+    useMarket(db), loadWorkloads(db),
+    db.select().from(targets).where(eq(targets.buildId, buildId)).orderBy(targets.position),
+    db.select().from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))).orderBy(choices.position),
+    db.select().from(choices).where(and(eq(choices.buildId, buildId), isNotNull(choices.deletedAt))).orderBy(desc(choices.deletedAt)).limit(5),
+    db.select().from(runs),
+  ])
+  const library = new Map(market.library.map((part) => [part.id, part]))
+  const leads = await valuedLeads(db, market, build, today, [...choiceRows, ...removed].flatMap((choice) => choice.leadId ?? []))
+  const shelfIds = [...choiceRows, ...removed].flatMap((choice) => choice.shelfId ?? [])
+  const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
+  const context: ChoiceContext = { build, market, library, leads, shelfRows, today }
+  const chosen = choiceRows.map((row) => readChoice(row, context))
+  const parts = chosen.flatMap((choice) => choice.machineParts)
+  const lines = chosen.map((choice) => choice.line)
+  const machine = frameMachineOf(parts)
+  const targetViews = targetRows.map((row): TargetView => {
+    const workload = workloads.find((each) => each.id === row.workloadId)!
+    const estimate = machine.machine ? estimateFrameRate(workload, machine.machine, row) : null
+    return {
+      ...row,
+      workload: workload.name,
+      estimate,
+      verdict: estimate ? judgeTarget(estimate, row) : null,
+      missing: machine.missing,
+      measured: runRows.filter((run) => sameSettings(run, row) && parts.some((part) => part.id === run.cpuId) && parts.some((part) => part.id === run.graphicsId))
+        .map(({ averageFps, lowFps, ranOn, note }) => ({ averageFps, lowFps, ranOn, note })),
+    }
+  })
+  const account = receipt(build.currency, lines, build)
+  return {
+    id: build.id, name: build.name, purpose: build.purpose, currency: build.currency, region: build.region, budget: build.budget, stretch: build.stretch,
+    wantedBy: build.wantedBy, houseRules: build.houseRules, needs: build.needs, today,
+    targets: targetViews,
+    choices: chosen.map((choice) => choice.view),
+    receipt: account,
+    fit: checkFit({ parts }),
+    emptyRoles: coreRoles.filter((role) => !parts.some((part) => part.role === role) && !(role === 'graphics' && parts.some((part) => part.role === 'cpu' && part.facts.integratedGraphics)) && !(role === 'cooler' && parts.some((part) => part.facts.coolerIncluded))),
+    breaches: chosen.flatMap((choice) => choice.breaches),
+    machineName: { cpu: nameOf(parts, 'cpu'), graphics: nameOf(parts, 'graphics') },
+    weighing: await weigh(db, build, account.totals.anyoneCanPay, chosen, targetViews, { market, library, workloads, today }),
+    workloads,
+    removedChoices: removed.map((row) => ({ id: row.id, label: readChoice(row, context).view.label })),
+  }
+}
+
+function nameOf(parts: readonly Part[], role: Role): string | null {
+  const part = parts.find((each) => each.role === role)
+  return part ? partLabel(part) : null
+}
+
+interface Settings { workloadId: string; width: number; height: number; preset: string | null }
+function sameSettings(a: Settings, b: Settings): boolean {
+  return a.workloadId === b.workloadId && a.width === b.width && a.height === b.height && a.preset === b.preset
+}
+
+interface ChoiceContext {
+  readonly build: BuildRow
+  readonly market: Market
+  readonly library: ReadonlyMap<string, Part>
+  readonly leads: readonly ValuedLead[]
+  readonly shelfRows: readonly (typeof shelf.$inferSelect)[]
+  readonly today: string
+}
+
+interface ReadChoice {
+  readonly view: ChoiceView
+  readonly line: ReceiptLine
+  readonly machineParts: readonly Part[]
+  readonly breaches: readonly string[]
+}
+
+function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ReadChoice {
+  const read = row.kind === 'lead' ? readLeadChoice(row, context) : row.kind === 'hunt' ? readHunt(row, context) : readOwned(row, context)
+  const { parts, breaches = [], toComeBack = 0, expectedWait: wait = null, ...money } = read
+  const { label, payNow, afterRebates, expected, anyoneCanPay } = money
+  const roles = [...new Set(parts.map((part) => part.role))]
+  return {
+    view: {
+      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit,
+      roles, parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })), expectedWait: wait, source: money.source, label, payNow, afterRebates, expected, anyoneCanPay,
+    },
+    line: {
+      id: row.id, label, role: roles.map((role) => roleNames[role]).join(', '), scope: row.scope,
+      kind: row.kind === 'owned' ? 'owned' : row.paidOn ? 'paid' : row.kind === 'lead' ? 'lead' : 'street', payNow, afterRebates, expected, anyoneCanPay, toComeBack,
+    },
+    machineParts: row.scope === 'test' ? [] : parts,
+    breaches,
+  }
+}
+
+interface ChoiceFigures {
+  readonly label: string
+  readonly parts: readonly Part[]
+  readonly payNow: number
+  readonly afterRebates: number
+  readonly expected: number
+  readonly anyoneCanPay: number | null
+  readonly source: string
+  readonly toComeBack?: number
+  readonly expectedWait?: number | null
+  readonly breaches?: readonly string[]
+}
+
+function readLeadChoice(row: typeof choices.$inferSelect, { build, library, leads }: ChoiceContext): ChoiceFigures {
+  const { lead, value, sourceName } = leads.find((each) => each.lead.id === row.leadId)!
+  const kept = lead.things.filter((thing) => thing.plan === 'keep')
+  const parts = kept.flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
+  const openToAnyone = lead.manner === 'fixed' && lead.condition === 'new'
+  return {
+    label: kept.length === 1 ? partLabel(library.get(kept[0]!.partId)!) : lead.title,
+    parts,
+    payNow: value.payNow,
+    afterRebates: value.afterRebates,
+    expected: value.expected,
+    toComeBack: value.payNow - value.afterRebates,
+    anyoneCanPay: openToAnyone ? value.payNow : value.street,
+    source: sourceName,
+    breaches: houseRuleBreaches(build.houseRules, lead, library),
+  }
+}
+
+function readHunt(row: typeof choices.$inferSelect, { build, market, library, today }: ChoiceContext): ChoiceFigures {
+  const part = library.get(row.partId!)!
+  const reading = readStreetPrice(market, part.id, today, build.currency)
+  const typical = reading.marks?.typical ?? null
+  const limit = row.limit ?? typical ?? 0
+  return {
+    label: partLabel(part), parts: [part], payNow: limit, afterRebates: limit, expected: limit, anyoneCanPay: typical,
+    source: `hunt up to ${formatAmount(limit, build.currency)}`, expectedWait: expectedWait(reading.flow, limit),
+  }
+}
+
+function readOwned(row: typeof choices.$inferSelect, { build, market, library, shelfRows, today }: ChoiceContext): ChoiceFigures {
+  const thing = shelfRows.find((each) => each.id === row.shelfId)!
+  const part = library.get(thing.partId)!
+  const street = readStreetPrice(market, part.id, today, build.currency).marks?.typical ?? null
+  return { label: partLabel(part), parts: [part], payNow: 0, afterRebates: 0, expected: 0, anyoneCanPay: street, source: 'from the shelf' }
+}
+
+interface WeighContext {
+  readonly market: Market
+  readonly library: ReadonlyMap<string, Part>
+  readonly workloads: BuildView['workloads']
+  readonly today: string
+}
+
+async function weigh(db: Database, build: BuildRow, price: number, chosen: readonly ReadChoice[], targetViews: readonly TargetView[], context: WeighContext): Promise<BuildView['weighing']> {
+  const needPrices: NeedPrices = Object.fromEntries(build.needs.map(({ need, price: needPrice }) => [need, needPrice]))
+  const settings = (each: { width: number; height: number; preset: string | null }) => (each.preset === null ? null : `${each.width}x${each.height} ${each.preset}`)
+  const own: WeighedMachine = {
+    id: build.id, name: build.name, kind: 'build', price, taxPercent: 0, shipping: 0,
+    brings: chosen.flatMap((choice) => choice.machineParts.flatMap((part): Need[] => (part.facts.covers ? [part.facts.covers] : []))),
+    rates: targetViews.flatMap((target): MachineRate[] => {
+      const measured = target.measured[0]
+      if (measured) return [{ workloadId: target.workloadId, settings: settings(target), averageFps: measured.averageFps, lowFps: measured.lowFps, kind: 'measured' }]
+      return target.estimate ? [{ workloadId: target.workloadId, settings: settings(target), averageFps: target.estimate.averageFps, lowFps: target.estimate.lowFps, kind: 'estimate' }] : []
+    }),
+    notStated: [],
+  }
+  const chosenRivals = await db.select({ rival: rivals }).from(buildRivals).innerJoin(rivals, eq(rivals.id, buildRivals.rivalId)).where(and(eq(buildRivals.buildId, build.id), isNull(rivals.deletedAt)))
+  const rates = chosenRivals.length === 0 ? [] : await db.select().from(rivalRates).where(inArray(rivalRates.rivalId, chosenRivals.map(({ rival }) => rival.id)))
+  const table = rateTable(context.market.rates)
+  const ownCost = likeForLike(own, needPrices)
+  const others = chosenRivals.map(({ rival }) => {
+    const rate = table.rateOn(context.today, rival.currency, build.currency)
+    const inBuild = (amount: number) => convertAmount(amount, rival.currency, build.currency, rate)
+    const stated = rates.filter((each) => each.rivalId === rival.id)
+    const machine: WeighedMachine = {
+      id: rival.id, name: rival.name, kind: rival.kind, price: inBuild(rival.price), taxPercent: rival.taxPercent, shipping: inBuild(rival.shipping), brings: rival.brings, notStated: rival.notStated,
+      rates: [
+        ...stated.map((each): MachineRate => ({ workloadId: each.workloadId, settings: settings(each), averageFps: each.averageFps, lowFps: each.lowFps, kind: 'stated' })),
+        ...estimatedRates(rival, targetViews.filter((target) => !stated.some((each) => sameSettings(each, target))), context),
+      ],
+    }
+    const cost = likeForLike(machine, needPrices)
+    const comparison = compareRates(own, machine)
+    const verdict = weighingVerdict({
+      ownName: build.name, otherName: rival.name, ownCost: ownCost.total, otherCost: cost.total, comparison, notStated: rival.notStated, formatMoney: (amount) => formatAmount(amount, build.currency),
+    })
+    return { machine, cost, comparison, verdict }
+  })
+  return { own: { machine: own, cost: ownCost, comparison: null, verdict: null }, others, switchedOff: [] }
+}
+
+/** A prebuilt whose CPU and card are known is estimated at the brief's own settings. */
+function estimatedRates(rival: typeof rivals.$inferSelect, targetViews: readonly TargetView[], { library, workloads }: WeighContext): MachineRate[] {
+  const parts = [rival.cpuId, rival.graphicsId].flatMap((id) => (id === null ? [] : (library.get(id) ?? [])))
+  const { machine } = frameMachineOf(parts)
+  if (!machine) return []
+  return targetViews.map((target) => {
+    const estimate = estimateFrameRate(workloads.find((each) => each.id === target.workloadId)!, machine, target)
+    return { workloadId: target.workloadId, settings: `${target.width}x${target.height} ${target.preset}`, averageFps: estimate.averageFps, lowFps: estimate.lowFps, kind: 'estimate' }
+  })
+}

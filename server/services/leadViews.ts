@@ -1,0 +1,103 @@
+import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { valueLead, type LeadValue } from '#core/leads/valueLead'
+import type { LotPlan } from '#core/lots/splitLot'
+import type { Condition } from '#core/market/soldRecord'
+import { rateTable } from '#core/money/rates'
+import { partLabel, roleNames, type Part } from '#core/parts/part'
+import type { HouseRules } from '#shared/types'
+import type { LeadView, PriceBrief } from '#shared/views'
+import type { Database } from '../db/client'
+import { builds, choices, codes, leads, leadThings, rebates, sources } from '../db/schema'
+import { readStreetPrice, useMarket, type Market } from './market'
+
+type BuildRow = Pick<typeof builds.$inferSelect, 'id' | 'currency' | 'houseRules'>
+type LeadRow = typeof leads.$inferSelect & { things: { partId: string; quantity: number; plan: LotPlan }[] }
+
+export interface ValuedLead {
+  readonly lead: LeadRow
+  readonly sourceName: string
+  readonly value: LeadValue
+}
+
+/** Leads with what they cost and are worth to a build: all that are not deleted, or the given ones whatever their state. */
+export async function valuedLeads(db: Database, market: Market, build: BuildRow, today: string, ids?: readonly string[]): Promise<ValuedLead[]> {
+  if (ids && ids.length === 0) return []
+  const rows = await db.select({ lead: leads, source: sources }).from(leads).innerJoin(sources, eq(sources.id, leads.sourceId)).where(ids ? inArray(leads.id, [...ids]) : isNull(leads.deletedAt))
+  const [things, codeRows, rebateRows] = await Promise.all([
+    db.select().from(leadThings).orderBy(leadThings.leadId, leadThings.position), db.select().from(codes), db.select().from(rebates),
+  ])
+  const byLead = <T extends { leadId: string }>(list: readonly T[]) => {
+    const groups = new Map<string, T[]>()
+    for (const each of list) groups.set(each.leadId, [...(groups.get(each.leadId) ?? []), each])
+    return groups
+  }
+  const [thingsOf, codesOf, rebatesOf] = [byLead(things), byLead(codeRows), byLead(rebateRows)]
+  const library = new Map(market.library.map((part) => [part.id, part]))
+  const context = { currency: build.currency, today, rates: rateTable(market.rates), streetOf: (partId: string) => readStreetPrice(market, partId, today, build.currency).marks?.typical ?? null }
+  return rows.map(({ lead, source }) => {
+    const own = thingsOf.get(lead.id) ?? []
+    const value = valueLead({
+      ...lead,
+      terms: {
+        taxPercent: source.taxPercent, taxOnShipping: source.taxOnShipping, paymentFeePercent: source.paymentFeePercent,
+        shipping: { kind: source.shippingKind, amount: source.shippingAmount, ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }) },
+      },
+      protection: source.protection,
+      things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
+      codes: (codesOf.get(lead.id) ?? []).map((code) => ({
+        id: code.word, kind: code.kind, value: code.value, scope: {}, stackable: true,
+        ...(code.minSpend === null ? {} : { minSpend: code.minSpend }), ...(code.validUntil === null ? {} : { validUntil: code.validUntil }),
+      })),
+      rebates: rebatesOf.get(lead.id) ?? [],
+    }, context)
+    return { lead: { ...lead, things: own }, sourceName: source.name, value }
+  })
+}
+
+const boughtUsed: ReadonlySet<Condition> = new Set(['used', 'refurbished', 'opened', 'damaged'])
+
+/** House rules a lead breaks, in words. */
+export function houseRuleBreaches(rules: HouseRules, lead: Pick<LeadRow, 'condition' | 'things'>, library: ReadonlyMap<string, Part>): string[] {
+  if (!boughtUsed.has(lead.condition)) return []
+  const barred = lead.things.filter((thing) => thing.plan === 'keep').map((thing) => library.get(thing.partId)!).filter((part) => rules.neverUsed.includes(part.role))
+  return barred.map((part) => `house rule: a ${roleNames[part.role]} is never bought used (${partLabel(part)})`)
+}
+
+/** The inbox of a build. */
+export async function leadViews(db: Database, buildId: string, today: string): Promise<LeadView[]> {
+  const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
+  if (!build) return []
+  const market = await useMarket(db)
+  const [valued, chosen] = await Promise.all([
+    valuedLeads(db, market, build, today),
+    db.select({ id: choices.id, leadId: choices.leadId }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))),
+  ])
+  const library = new Map(market.library.map((part) => [part.id, part]))
+  return valued.map(({ lead, sourceName, value }) => ({
+    id: lead.id, title: lead.title, sourceId: lead.sourceId, sourceName, url: lead.url, place: lead.place, note: lead.note, condition: lead.condition, manner: lead.manner,
+    listedOn: lead.listedOn, endsOn: lead.endsOn, state: lead.state, currency: lead.currency,
+    things: lead.things.map((thing, index) => {
+      const part = library.get(thing.partId)!
+      const share = value.split.things[index]!
+      return {
+        ...thing, name: partLabel(part), role: part.role, street: readStreetPrice(market, part.id, today, build.currency).marks?.typical ?? null,
+        effectiveCost: share.effectiveCost?.amount ?? null, netResale: share.netResale.amount,
+      }
+    }),
+    value,
+    marks: keptMarks(market, lead, today, build.currency),
+    choiceId: chosen.find((choice) => choice.leadId === lead.id)?.id ?? null,
+    breaches: houseRuleBreaches(build.houseRules, lead, library),
+  }))
+}
+
+/** The three marks of all kept things together; null where one of them has none. */
+function keptMarks(market: Market, lead: LeadRow, today: string, currency: string): PriceBrief['marks'] {
+  const sum = { patient: 0, typical: 0, hurried: 0 }
+  for (const thing of lead.things.filter((each) => each.plan === 'keep')) {
+    const { marks } = readStreetPrice(market, thing.partId, today, currency)
+    if (!marks) return null
+    for (const mark of ['patient', 'typical', 'hurried'] as const) sum[mark] += marks[mark] * thing.quantity
+  }
+  return sum
+}

@@ -1,0 +1,123 @@
+import { and, eq } from 'drizzle-orm'
+import type { ExchangeRate } from '#core/money/rates'
+import { RecordIndex } from '#core/market/recordIndex'
+import { queryForPart, type PartQuery } from '#core/market/queryForPart'
+import type { SoldRecord } from '#core/market/soldRecord'
+import { streetPrice, type Override, type StreetPrice } from '#core/market/streetPrice'
+import type { Part } from '#core/parts/part'
+import type { CalendarDate } from '#core/time/calendarDate'
+import type { Database } from '../db/client'
+import { exchangeRates, parts, recordOverrides, shopPrices, soldRecords } from '../db/schema'
+
+/**
+ * Everything street prices are read from, kept in memory until something of it changes. Readings are cached by part,
+ * date and currency; a write calls `marketChanged`.
+ */
+export interface Market {
+  readonly index: RecordIndex
+  readonly rates: readonly ExchangeRate[]
+  readonly library: readonly Part[]
+  readonly queries: ReadonlyMap<string, PartQuery>
+  readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
+  readonly newPrices: ReadonlyMap<string, { readonly price: number; readonly currency: string; readonly sourceId: string; readonly date: string }>
+  readonly readings: Map<string, StreetPrice>
+}
+
+const markets = new WeakMap<Database, Promise<Market>>()
+
+/** To be called after a write to records, rates, shop prices or the library: the next reading loads them anew. */
+export function marketChanged(db: Database): void {
+  markets.delete(db)
+}
+
+export function useMarket(db: Database): Promise<Market> {
+  let market = markets.get(db)
+  if (!market) {
+    market = loadMarket(db)
+    markets.set(db, market)
+    market.catch(() => markets.delete(db))
+  }
+  return market
+}
+
+async function loadMarket(db: Database): Promise<Market> {
+  const [records, rates, partRows, overrideRows, shopRows] = await Promise.all([
+    db.select().from(soldRecords), db.select().from(exchangeRates), db.select().from(parts), db.select().from(recordOverrides), db.select().from(shopPrices),
+  ])
+  const library: Part[] = partRows.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts }))
+  const overrides = new Map<string, Record<string, Override>>()
+  for (const { partId, recordId, decision } of overrideRows) overrides.set(partId, { ...overrides.get(partId), [String(recordId)]: decision })
+  return {
+    index: new RecordIndex(records.map(toSoldRecord)),
+    rates,
+    library,
+    queries: new Map(partRows.map((row) => [row.id, row.query ?? queryForPart(row, library)])),
+    overrides,
+    newPrices: newestPrices(shopRows),
+    readings: new Map(),
+  }
+}
+
+function toSoldRecord({ id, quantity, source, title, price, shipping, currency, soldOn, manner, condition }: typeof soldRecords.$inferSelect): SoldRecord {
+  return { id: String(id), source, title, price, shipping, currency, soldOn, manner, condition, ...(quantity === null ? {} : { quantity }) }
+}
+
+/** Of each part the cheapest of the shops' newest prices. */
+function newestPrices(rows: readonly (typeof shopPrices.$inferSelect)[]) {
+  const newest = new Map<string, (typeof rows)[number]>()
+  for (const row of rows) {
+    const key = `${row.partId} ${row.sourceId}`
+    if ((newest.get(key)?.date ?? '') < row.date) newest.set(key, row)
+  }
+  const cheapest = new Map<string, (typeof rows)[number]>()
+  for (const row of newest.values()) {
+    const known = cheapest.get(row.partId)
+    if (!known || row.price < known.price) cheapest.set(row.partId, row)
+  }
+  return cheapest
+}
+
+/** The street price of a part as of a date, in a currency. Only records that can have its words are sieved. */
+export function readStreetPrice(market: Market, partId: string, asOf: CalendarDate, currency: string): StreetPrice {
+  const key = `${partId} ${asOf} ${currency}`
+  const cached = market.readings.get(key)
+  if (cached) return cached
+  const query = market.queries.get(partId)!
+  const reading = streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), { rates: market.rates, overrides: market.overrides.get(partId) ?? {} })
+  market.readings.set(key, reading)
+  return reading
+}
+
+/** Sets or takes back the builder's word on a record. */
+export async function setOverride(db: Database, partId: string, recordIds: readonly number[], decision: Override | null): Promise<void> {
+  await db.transaction(async (tx) => {
+    for (const recordId of recordIds) {
+      if (decision === null) await tx.delete(recordOverrides).where(and(eq(recordOverrides.partId, partId), eq(recordOverrides.recordId, recordId)))
+      else await tx.insert(recordOverrides).values({ partId, recordId, decision }).onConflictDoUpdate({ target: [recordOverrides.partId, recordOverrides.recordId], set: { decision } })
+    }
+  })
+  const market = await markets.get(db)
+  if (market) await refreshPart(db, market, partId)
+}
+
+/** After a decision only one part's overrides and readings change; the records need not be read again. */
+async function refreshPart(db: Database, market: Market, partId: string): Promise<void> {
+  const rows = await db.select().from(recordOverrides).where(eq(recordOverrides.partId, partId))
+  const overrides = market.overrides as Map<string, Record<string, Override>>
+  overrides.set(partId, Object.fromEntries(rows.map((row) => [String(row.recordId), row.decision])))
+  forgetReadings(market, partId)
+}
+
+function forgetReadings(market: Market, partId: string): void {
+  for (const key of market.readings.keys()) if (key.startsWith(`${partId} `)) market.readings.delete(key)
+}
+
+/** Saves a part's price query (null: back to the one derived from its facts). */
+export async function setQuery(db: Database, partId: string, query: PartQuery | null): Promise<void> {
+  await db.update(parts).set({ query }).where(eq(parts.id, partId))
+  const market = await markets.get(db)
+  if (!market) return
+  const part = market.library.find((each) => each.id === partId)!
+  ;(market.queries as Map<string, PartQuery>).set(partId, query ?? queryForPart(part, market.library))
+  forgetReadings(market, partId)
+}

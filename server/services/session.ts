@@ -1,0 +1,21 @@
+import { desc, isNull } from 'drizzle-orm'
+import type { BuildStrip, SessionView } from '#shared/views'
+import type { Database } from '../db/client'
+import { builds } from '../db/schema'
+import { buildView } from './buildView'
+import { countSoldRecords } from './priceViews'
+
+/** What the shell needs to know: the date taken for today, and the builds. */
+export async function sessionView(db: Database, today: string): Promise<SessionView> {
+  const rows = await db.select({ id: builds.id, name: builds.name }).from(builds).where(isNull(builds.deletedAt)).orderBy(desc(builds.createdAt), builds.name)
+  return { today, builds: rows, soldRecords: await countSoldRecords(db) }
+}
+
+/** The builds as strips: receipt foot, weakest target, what stops it, what is missing. */
+export async function buildStrips(db: Database, today: string): Promise<BuildStrip[]> {
+  const { builds: list } = await sessionView(db, today)
+  return Promise.all(list.map(async ({ id }) => {
+    const { name, purpose, wantedBy, currency, budget, stretch, receipt, targets, fit, emptyRoles, breaches } = await buildView(db, id, today)
+    return { id, name, purpose, wantedBy, currency, budget, stretch, receipt, targets, findings: fit.findings, emptyRoles, breaches }
+  }))
+}

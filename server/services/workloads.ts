@@ -1,0 +1,9 @@
+import type { Workload } from '#core/performance/workload'
+import type { Database } from '../db/client'
+import { workloads } from '../db/schema'
+
+/** All workloads, in the shape core wants. */
+export async function loadWorkloads(db: Pick<Database, 'select'>): Promise<Workload[]> {
+  const rows = await db.select().from(workloads).orderBy(workloads.name)
+  return rows.map(({ lowShareGraphics, lowShareCpu, ...row }) => ({ ...row, lowShare: { graphics: lowShareGraphics, cpu: lowShareCpu } }))
+}

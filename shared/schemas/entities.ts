@@ -1,0 +1,228 @@
+import { array, bool, number, object, string, type InferType } from 'yup'
+import { conditions, manners } from '../../core/market/soldRecord'
+import { needs, roles } from '../../core/parts/part'
+import { scopes } from '../../core/receipt/receipt'
+import { protections } from '../../core/sourcing/faultRisk'
+import { rebateStates } from '../../core/sourcing/rebates'
+import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, share, texts, wholeFrom } from './fields'
+
+/** The things of the product as forms, routes and files state them: one schema each. Amounts are decimal strings. */
+
+const name = () => string().strict().trim().required('${path} is needed').max(120)
+const line = (max = 300) => string().strict().max(max).default('')
+const idText = () => string().strict().required().max(120)
+const rate = () => finite().moreThan(0, '${path} must be more than 0').max(2000)
+
+export const targetSchema = object({
+  workloadId: idText(),
+  width: wholeFrom(320).max(16_384).required(),
+  height: wholeFrom(200).max(16_384).required(),
+  preset: string().strict().required('a preset is needed'),
+  averageFps: rate().required('an average is needed'),
+  lowFps: rate().nullable().default(null),
+})
+export type TargetInput = InferType<typeof targetSchema>
+
+export const briefSchema = object({
+  name: name(),
+  purpose: line(200),
+  currency: currencyCode().required(),
+  region: line(80),
+  budget: decimalText().required('a budget is needed'),
+  stretch: decimalText().required('a stretch is needed')
+    .test('stretch', 'the stretch must not be below the budget', (value, { parent }) => value === undefined || Number(value) >= Number(parent.budget)),
+  wantedBy: calendarDate().nullable().default(null),
+  houseRules: object({ neverUsed: array().of(oneOf(roles).defined()).default([]) }).default({ neverUsed: [] }),
+  needs: array().of(object({ need: oneOf(needs).required(), price: decimalText().required('a price is needed') })).default([]),
+  targets: array().of(targetSchema).max(20).default([]),
+})
+export type BriefInput = InferType<typeof briefSchema>
+
+export const sourceSchema = object({
+  id: idText(),
+  name: name(),
+  kind: oneOf(['classifieds', 'auction', 'refurbisher', 'shop', 'counter']).required(),
+  currency: currencyCode().required(),
+  taxPercent: percent().required(),
+  taxOnShipping: bool().strict().required(),
+  shipping: object({
+    kind: oneOf(['none', 'per-item', 'per-order']).required(),
+    amount: decimalText().default('0'),
+    freeFrom: decimalText().nullable().default(null),
+  }).required(),
+  paymentFeePercent: percent().default(0),
+  sellerFeePercent: percent().default(0),
+  protection: oneOf(protections).required(),
+  note: line(),
+})
+export type SourceInput = InferType<typeof sourceSchema>
+
+const fact = () => finite().min(0)
+export const partFactsSchema = object({
+  socket: string().strict(), cores: fact(), threads: fact(), cpuIndex: fact(), limitW: fact(), integratedGraphics: bool().strict(), formFactor: string().strict(),
+  memorySlots: fact(), m2Slots: fact(), sataPorts: fact(), memoryGeneration: string().strict(), module: oneOf(['desktop', 'laptop']), capacityGb: fact(),
+  kitCount: wholeFrom(1), speedMts: fact(), graphicsIndex: fact(), vramGb: fact(), boardPowerW: fact(), lengthMm: fact(), slotsThick: fact(),
+  lowProfile: bool().strict(), sixPinLeads: wholeFrom(0), eightPinLeads: wholeFrom(0), ratedW: fact(), supplyShape: string().strict(),
+  boardSizes: texts(), maxCardMm: fact(), maxCoolerMm: fact(), coolerSockets: texts(), coolerW: fact(), heightMm: fact(), fans: wholeFrom(0),
+  interface: oneOf(['sata', 'nvme']), drive: oneOf(['ssd', 'hdd']), coolerIncluded: bool().strict(), year: wholeFrom(1990), covers: oneOf(needs),
+}).noUnknown('${path} has facts that are not known: ${unknown}')
+
+export const partSchema = object({
+  id: idText(),
+  role: oneOf(roles).required(),
+  make: line(80),
+  name: name(),
+  facts: partFactsSchema.default({}),
+})
+export type PartInput = InferType<typeof partSchema>
+
+const presetSchema = object({ graphics: rate().required(), cpu: rate().required(), videoMemoryGb: finite().min(0).required() })
+
+export const workloadSchema = object({
+  id: idText(),
+  name: name(),
+  kind: line(40),
+  graphicsMs: rate().required(),
+  cpuMs: rate().required(),
+  pixelExponent: finite().min(0.1).max(3).required(),
+  threadsWanted: wholeFrom(1).required(),
+  lowShare: object({ graphics: share().required(), cpu: share().required() }).required(),
+  presets: object().required().test('presets', '${path} must hold a cost for each preset', (value) => Object.values(value).length > 0 && Object.values(value).every((each) => presetSchema.isValidSync(each))),
+  upscaling: object().default({}),
+  frameGenerationFactor: rate().default(1.6),
+  priorSpread: share().default(0.12),
+})
+
+export const codeSchema = object({
+  word: string().strict().required('the code is needed').max(60),
+  kind: oneOf(['percent', 'fixed']).required(),
+  value: decimalText().required('a value is needed'),
+  minSpend: decimalText().nullable().default(null),
+  validUntil: calendarDate().nullable().default(null),
+})
+
+export const rebateSchema = object({
+  kind: oneOf(['mail-in', 'online', 'trade-in']).required(),
+  amount: decimalText().required('an amount is needed'),
+  claimBy: calendarDate().required('a claim-by date is needed'),
+  state: oneOf(rebateStates).default('to-claim'),
+  chance: share().default(0.85),
+})
+
+export const leadSchema = object({
+  sourceId: idText(),
+  externalId: line(200),
+  title: name().max(300),
+  url: line(1000).test('url', '${path} must begin with http:// or https://', (value) => value === undefined || value === '' || /^https?:\/\//.test(value)),
+  price: decimalText().required('a price is needed'),
+  currency: currencyCode().required(),
+  condition: oneOf(conditions).required(),
+  manner: oneOf(manners).required(),
+  listedOn: calendarDate().required(),
+  endsOn: calendarDate().nullable().default(null),
+  shipping: decimalText().nullable().default(null),
+  place: line(120),
+  note: line(1000),
+  things: array().of(object({
+    partId: idText(), quantity: wholeFrom(1).max(100).default(1), plan: oneOf(['keep', 'resell', 'discard']).default('keep'),
+  })).required().min(1, 'tie the lead to at least one part').max(30),
+  code: codeSchema.nullable().default(null),
+  rebate: rebateSchema.nullable().default(null),
+})
+export type LeadInput = InferType<typeof leadSchema>
+
+export const choiceSchema = object({
+  kind: oneOf(['lead', 'hunt', 'owned']).required(),
+  leadId: string().strict().nullable().default(null).when('kind', { is: 'lead', then: (field) => field.required('choose a lead') }),
+  partId: string().strict().nullable().default(null).when('kind', { is: 'hunt', then: (field) => field.required('choose a part') }),
+  shelfId: string().strict().nullable().default(null).when('kind', { is: 'owned', then: (field) => field.required('choose a part from the shelf') }),
+  limit: decimalText().nullable().default(null),
+  scope: oneOf(scopes).default('core'),
+  reason: line(300),
+})
+export type ChoiceInput = InferType<typeof choiceSchema>
+
+export const choicePatchSchema = object({
+  scope: oneOf(scopes),
+  reason: string().strict().max(300),
+  limit: decimalText().nullable(),
+  paidOn: calendarDate().nullable(),
+})
+
+export const shelfSchema = object({
+  partId: idText(),
+  condition: oneOf(conditions).required(),
+  cost: decimalText().default('0'),
+  currency: currencyCode().required(),
+  note: line(),
+})
+
+export const rivalSchema = object({
+  kind: oneOf(['prebuilt', 'console', 'configured', 'own']).required(),
+  name: name(),
+  price: decimalText().required('a price is needed'),
+  currency: currencyCode().required(),
+  taxPercent: percent().default(0),
+  shipping: decimalText().default('0'),
+  brings: array().of(oneOf(needs).defined()).default([]),
+  cpuId: string().strict().nullable().default(null),
+  graphicsId: string().strict().nullable().default(null),
+  notStated: texts().default([]),
+  url: line(1000),
+  note: line(1000),
+  rates: array().of(object({
+    workloadId: idText(), width: wholeFrom(1).required(), height: wholeFrom(1).required(), preset: string().strict().nullable().default(null),
+    averageFps: rate().required(), lowFps: rate().nullable().default(null), note: line(),
+  })).default([]),
+})
+export type RivalInput = InferType<typeof rivalSchema>
+
+export const runSchema = object({
+  workloadId: idText(), cpuId: idText(), graphicsId: idText(), memoryChannels: wholeFrom(1).max(8).required(),
+  width: wholeFrom(1).required(), height: wholeFrom(1).required(), preset: string().strict().required(),
+  averageFps: rate().required(), lowFps: rate().nullable().default(null), kind: oneOf(['own-log', 'own-reading', 'published']).required(),
+  ranOn: calendarDate().required(), note: line(),
+})
+
+export const querySchema = object({
+  must: array().of(string().strict().trim().required().max(60)).required().min(1, 'at least one word must appear').max(20),
+  mustNot: array().of(string().strict().trim().required().max(60)).default([]),
+  variant: object({
+    capacityGb: finite().moreThan(0), kitCount: wholeFrom(1), memoryGeneration: string().strict(), module: oneOf(['desktop', 'laptop']), siblings: texts(),
+  }).default(undefined).optional(),
+  conditions: array().of(oneOf(conditions).defined()).required().min(1, 'accept at least one condition'),
+  manners: array().of(oneOf(manners).defined()).required().min(1, 'accept at least one manner of sale'),
+  windowDays: wholeFrom(1).max(3650).required(),
+  halfLifeDays: wholeFrom(1).max(3650).required(),
+  makes: texts(),
+  catchShare: number().min(0).max(1),
+  coveredDays: finite().moreThan(0),
+})
+
+export const exchangeRateSchema = object({
+  date: calendarDate().required(), from: currencyCode().required(), to: currencyCode().required(), rate: string().strict().matches(/^\d{1,6}(\.\d{1,8})?$/, '${path} must be digits with a point').required(),
+})
+
+export const librarySchema = object({
+  format: oneOf(['tarvin-library']).required(),
+  version: oneOf(['1']).required('${path} must be "1"'),
+  sources: array().of(sourceSchema).default([]),
+  parts: array().of(partSchema).default([]),
+  workloads: array().of(workloadSchema).default([]),
+  rivals: array().of(rivalSchema.shape({ id: idText() })).default([]),
+  rates: array().of(exchangeRateSchema).default([]),
+  shelf: array().of(shelfSchema.shape({ id: idText() })).default([]),
+  runs: array().of(runSchema.shape({ id: idText() })).default([]),
+  leads: array().of(leadSchema.shape({ id: idText() })).default([]),
+})
+export type LibraryFile = InferType<typeof librarySchema>
+
+export const buildFileSchema = object({
+  format: oneOf(['tarvin-build']).required('this is not a build file: "format" must be "tarvin-build"'),
+  version: oneOf(['1']).required(),
+  brief: briefSchema.required(),
+  choices: array().of(choiceSchema.shape({ paidOn: calendarDate().nullable().default(null) })).default([]),
+  rivals: array().of(string().strict().required()).default([]),
+  library: librarySchema.required(),
+})
+export type BuildFile = InferType<typeof buildFileSchema>

@@ -1,0 +1,224 @@
+import type { FitReport } from '../core/fit/checkFit'
+import type { LeadValue } from '../core/leads/valueLead'
+import type { Grade } from '../core/market/grade'
+import type { DropReason } from '../core/market/dropReasons'
+import type { Condition, Manner } from '../core/market/soldRecord'
+import type { Trend } from '../core/market/trend'
+import type { PartQuery } from '../core/market/queryForPart'
+import type { Need, Part, Role } from '../core/parts/part'
+import type { FrameEstimate } from '../core/performance/estimateFrameRate'
+import type { TargetVerdict } from '../core/performance/judgeTarget'
+import type { Workload } from '../core/performance/workload'
+import type { Receipt, Scope } from '../core/receipt/receipt'
+import type { LikeForLike } from '../core/weighing/likeForLike'
+import type { RateComparison } from '../core/weighing/compareRates'
+import type { WeighedMachine } from '../core/weighing/machine'
+import type { WeighingVerdict } from '../core/weighing/verdict'
+import type { HouseRules } from './types'
+
+/** What the server answers to the interface. Amounts are minor units of the build's currency unless said. */
+
+export interface SessionView {
+  readonly today: string
+  readonly builds: readonly { readonly id: string; readonly name: string }[]
+  readonly soldRecords: number
+}
+
+/** What is known about one price, small enough for a row. */
+export interface PriceBrief {
+  /** Whether the build has it in a role. */
+  readonly inBuild?: boolean
+  readonly partId: string
+  readonly name: string
+  readonly role: Role
+  readonly grade: Grade
+  readonly kept: number
+  readonly marks: { readonly patient: number; readonly typical: number; readonly hurried: number } | null
+  readonly newPrice: number | null
+}
+
+export interface RecordView {
+  readonly id: number
+  readonly title: string
+  readonly source: string
+  readonly soldOn: string
+  readonly manner: Manner
+  readonly condition: Condition
+  /** As the record states it, in its own currency. */
+  readonly price: number
+  readonly shipping: number
+  readonly currency: string
+  readonly quantity: number | null
+  /** Set where it counts. */
+  readonly unitPrice: number | null
+  readonly weight: number | null
+  readonly reason: DropReason | null
+  readonly detail: string
+  /** The builder's own word on it. */
+  readonly decision: 'keep' | 'drop' | null
+}
+
+export interface PriceView extends PriceBrief {
+  readonly part: Part
+  readonly currency: string
+  readonly asOf: string
+  readonly query: PartQuery
+  readonly queryIsOwn: boolean
+  readonly interval: { readonly low: number; readonly high: number } | null
+  readonly effectiveCount: number
+  readonly trend: Trend | null
+  readonly perDay: number
+  readonly byManner: readonly { readonly manner: Manner; readonly count: number; readonly typical: number }[]
+  readonly records: readonly RecordView[]
+  /** Records that speak of other things altogether: left out of the list, counted here. */
+  readonly unrelated: number
+  readonly newPriceFrom: { readonly source: string; readonly date: string } | null
+  readonly patience: readonly { readonly price: number; readonly chance: number }[]
+  readonly patienceDays: number
+  readonly wishes: readonly { readonly probability: number; readonly days: number; readonly price: number | null }[]
+}
+
+export interface LeadView {
+  readonly id: string
+  readonly title: string
+  readonly sourceId: string
+  readonly sourceName: string
+  readonly url: string
+  readonly place: string
+  readonly note: string
+  readonly condition: Condition
+  readonly manner: Manner
+  readonly listedOn: string
+  readonly endsOn: string | null
+  readonly state: 'open' | 'passed'
+  readonly currency: string
+  readonly things: readonly { readonly partId: string; readonly name: string; readonly role: Role; readonly quantity: number; readonly plan: 'keep' | 'resell' | 'discard'; readonly street: number | null; readonly effectiveCost: number | null; readonly netResale: number }[]
+  readonly value: LeadValue
+  readonly marks: PriceBrief['marks']
+  /** Build this lead is chosen in, if any: choice id. */
+  readonly choiceId: string | null
+  /** House rules it breaks, in words. */
+  readonly breaches: readonly string[]
+}
+
+export interface ChoiceView {
+  readonly id: string
+  readonly kind: 'lead' | 'hunt' | 'owned'
+  readonly label: string
+  readonly scope: Scope
+  readonly reason: string
+  readonly paidOn: string | null
+  readonly leadId: string | null
+  readonly partId: string | null
+  readonly limit: number | null
+  readonly roles: readonly Role[]
+  readonly parts: readonly { readonly id: string; readonly name: string; readonly role: Role }[]
+  readonly payNow: number
+  readonly afterRebates: number
+  readonly expected: number
+  readonly anyoneCanPay: number | null
+  /** Hunts: expected wait in days, null where no comp is that cheap. */
+  readonly expectedWait: number | null
+  readonly source: string
+}
+
+export interface TargetView {
+  readonly id: string
+  readonly workloadId: string
+  readonly workload: string
+  readonly width: number
+  readonly height: number
+  readonly preset: string
+  readonly averageFps: number
+  readonly lowFps: number | null
+  readonly estimate: FrameEstimate | null
+  readonly verdict: TargetVerdict | null
+  readonly missing: readonly string[]
+  /** Measured results of the very same parts at these settings. */
+  readonly measured: readonly { readonly averageFps: number; readonly lowFps: number | null; readonly ranOn: string; readonly note: string }[]
+}
+
+export interface WeighedView {
+  readonly machine: WeighedMachine
+  readonly cost: LikeForLike
+  readonly comparison: RateComparison | null
+  readonly verdict: WeighingVerdict | null
+}
+
+export interface BuildView {
+  readonly id: string
+  readonly name: string
+  readonly purpose: string
+  readonly currency: string
+  readonly region: string
+  readonly budget: number
+  readonly stretch: number
+  readonly wantedBy: string | null
+  readonly houseRules: HouseRules
+  readonly needs: readonly { readonly need: Need; readonly price: number }[]
+  readonly today: string
+  readonly targets: readonly TargetView[]
+  readonly choices: readonly ChoiceView[]
+  readonly receipt: Receipt
+  readonly fit: FitReport
+  readonly emptyRoles: readonly Role[]
+  readonly breaches: readonly string[]
+  readonly machineName: { readonly cpu: string | null; readonly graphics: string | null }
+  readonly weighing: { readonly own: WeighedView; readonly others: readonly WeighedView[]; readonly switchedOff: readonly string[] }
+  readonly workloads: readonly Workload[]
+  /** Undoable: choices taken out in this build, newest first. */
+  readonly removedChoices: readonly { readonly id: string; readonly label: string }[]
+}
+
+/** A build on the first page. */
+export interface BuildStrip extends Pick<BuildView, 'id' | 'name' | 'purpose' | 'wantedBy' | 'currency' | 'budget' | 'stretch' | 'receipt' | 'targets' | 'emptyRoles' | 'breaches'> {
+  readonly findings: FitReport['findings']
+}
+
+export interface LibraryView {
+  readonly parts: readonly Part[]
+  readonly sources: readonly SourceView[]
+  readonly workloads: readonly Workload[]
+  readonly rivals: readonly RivalView[]
+  readonly shelf: readonly ShelfView[]
+}
+
+export interface SourceView {
+  readonly id: string
+  readonly name: string
+  readonly kind: string
+  readonly currency: string
+  readonly taxPercent: number
+  readonly taxOnShipping: boolean
+  readonly shippingKind: string
+  readonly shippingAmount: number
+  readonly shippingFreeFrom: number | null
+  readonly paymentFeePercent: number
+  readonly sellerFeePercent: number
+  readonly protection: string
+  readonly note: string
+}
+
+export interface RivalView {
+  readonly id: string
+  readonly kind: string
+  readonly name: string
+  readonly price: number
+  readonly currency: string
+  readonly taxPercent: number
+  readonly shipping: number
+  readonly brings: readonly Need[]
+  readonly notStated: readonly string[]
+  readonly note: string
+}
+
+export interface ShelfView {
+  readonly id: string
+  readonly partId: string
+  readonly name: string
+  readonly role: Role
+  readonly condition: Condition
+  readonly cost: number
+  readonly currency: string
+  readonly note: string
+}
