@@ -1,1 +1,22 @@
-<template><NuxtPage /></template>
+<script setup lang="ts">
+import { Toaster } from 'vue-sonner'
+import 'vue-sonner/style.css'
+
+const session = useSession()
+const failed = ref('')
+onMounted(() => session.load().catch((error: Error) => (failed.value = error.message)))
+useTheme()
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <TopBar />
+    <p v-if="failed" class="tag-stop p-4" role="alert">{{ failed }}</p>
+    <div class="min-h-0 flex-1">
+      <NuxtPage v-if="session.view" />
+    </div>
+    <WorkingSheet />
+    <SearchPalette v-if="session.view" />
+    <Toaster position="bottom-left" :offset="64" theme="light" />
+  </div>
+</template>

@@ -80,6 +80,8 @@ export interface PriceView extends PriceBrief {
 
 export interface LeadView {
   readonly id: string
+  /** Its number at the source. */
+  readonly externalId: string
   readonly title: string
   readonly sourceId: string
   readonly sourceName: string

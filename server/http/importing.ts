@@ -1,20 +1,20 @@
 import type { H3Event } from 'h3'
-import { object, mixed, string } from 'yup'
+import { object, mixed } from 'yup'
 import { CoreError } from '#core/coreError'
 import type { ColumnMap } from '#core/importing/columns'
 import type { SoldRecordField } from '#core/importing/soldRecordsFile'
 import { conditions, manners } from '#core/market/soldRecord'
-import { currencyCode, oneOf } from '#shared/schemas/fields'
+import { currencyCode, oneOf, text } from '#shared/schemas/fields'
 import { errorAnswer } from './errors'
 
 const mostBytes = 300 * 1024 * 1024
 
 const optionsSchema = object({
-  fileName: string().strict().max(300).default('pasted lines'),
+  fileName: text().max(300).default('pasted lines'),
   preview: mixed<boolean>().default(false),
   columns: mixed<ColumnMap<SoldRecordField>>().optional(),
   defaults: object({
-    source: string().strict().max(120).default('file'),
+    source: text().max(120).default('file'),
     currency: currencyCode().default('CAD'),
     manner: oneOf(manners).default('fixed'),
     condition: oneOf(conditions).default('used'),
@@ -23,10 +23,10 @@ const optionsSchema = object({
 
 /** The options of an import, from `?options=` as JSON. */
 export function importOptions(event: H3Event) {
-  const text = String(getQuery(event).options ?? '{}')
+  const given = String(getQuery(event).options ?? '{}')
   let parsed: unknown
   try {
-    parsed = JSON.parse(text)
+    parsed = JSON.parse(given)
   } catch (cause) {
     throw new CoreError('not-json', 'the import options are not JSON', 'options', { cause })
   }

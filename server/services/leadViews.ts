@@ -74,7 +74,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
   ])
   const library = new Map(market.library.map((part) => [part.id, part]))
   return valued.map(({ lead, sourceName, value }) => ({
-    id: lead.id, title: lead.title, sourceId: lead.sourceId, sourceName, url: lead.url, place: lead.place, note: lead.note, condition: lead.condition, manner: lead.manner,
+    id: lead.id, externalId: lead.externalId, title: lead.title, sourceId: lead.sourceId, sourceName, url: lead.url, place: lead.place, note: lead.note, condition: lead.condition, manner: lead.manner,
     listedOn: lead.listedOn, endsOn: lead.endsOn, state: lead.state, currency: lead.currency,
     things: lead.things.map((thing, index) => {
       const part = library.get(thing.partId)!

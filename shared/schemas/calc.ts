@@ -1,7 +1,7 @@
-import { array, bool, object, string, type InferType } from 'yup'
+import { array, object, type InferType } from 'yup'
 import { conditions, manners, type Condition, type Manner } from '../../core/market/soldRecord'
 import { rebateStates } from '../../core/sourcing/rebates'
-import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, recordOf, share, texts, wholeFrom } from './fields'
+import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, recordOf, share, text, texts, wholeFrom, yesOrNo } from './fields'
 
 /** Requests of the four fixed calculation endpoints; see docs/api.md. */
 
@@ -29,7 +29,7 @@ export interface SoldRecordInput {
 }
 
 const recordFields = {
-  id: string().strict().required(), source: string().strict().defined(), title: string().strict().defined(), price: decimalText({ min: 'any' }).required(),
+  id: text().required(), source: text().defined(), title: text().defined(), price: decimalText({ min: 'any' }).required(),
   shipping: decimalText().required(), currency: currencyCode().required(), soldOn: calendarDate().required(), manner: oneOf(manners).required(),
   condition: oneOf(recordConditions).required(), quantity: wholeFrom(1).nullable(),
 } as const
@@ -66,7 +66,7 @@ export const streetPriceRequest = object({
     variant: object({
       capacityGb: finite().moreThan(0),
       kitCount: wholeFrom(1),
-      memoryGeneration: string().strict().max(20),
+      memoryGeneration: text().max(20),
       module: oneOf(['desktop', 'laptop']),
       siblings: texts(),
     }).default(undefined).optional(),
@@ -97,7 +97,7 @@ export const landedCostRequest = object({
   asOf: calendarDate().required(),
   source: object({
     taxPercent: percent().required(),
-    taxOnShipping: bool().strict().required(),
+    taxOnShipping: yesOrNo().required(),
     shipping: object({
       kind: oneOf(['none', 'per-item', 'per-order']).required(),
       amount: decimalText().when('kind', { is: 'none', then: (field) => field.optional(), otherwise: (field) => field.required() }),
@@ -106,31 +106,31 @@ export const landedCostRequest = object({
     paymentFeePercent: percent(),
   }).required(),
   items: array().of(object({
-    id: string().strict().required(),
-    role: string().strict().required(),
+    id: text().required(),
+    role: text().required(),
     price: decimalText().required(),
     quantity: wholeFrom(1).max(100_000).required(),
     faultProbability: share(),
     recoveredShare: share(),
   }).required()).required().min(1, 'items must hold at least one item').max(1000),
   codes: array().of(object({
-    id: string().strict().required(),
+    id: text().required(),
     kind: oneOf(['percent', 'fixed']).required(),
     value: decimalText().required(),
-    scope: object({ role: string().strict(), itemId: string().strict() }).default({}),
+    scope: object({ role: text(), itemId: text() }).default({}),
     minSpend: decimalText(),
     cap: decimalText(),
-    stackable: bool().strict().required(),
+    stackable: yesOrNo().required(),
     validUntil: calendarDate(),
   }).required()).default([]),
   rebates: array().of(object({
-    id: string().strict().required(),
+    id: text().required(),
     amount: decimalText().required(),
     claimBy: calendarDate().required(),
     state: oneOf([...rebateStates, 'to claim']).required(),
     chance: share(),
   }).required()).default([]),
-  extras: array().of(object({ label: string().strict().required(), amount: decimalText({ min: 'any' }).required() }).required()).default([]),
+  extras: array().of(object({ label: text().required(), amount: decimalText({ min: 'any' }).required() }).required()).default([]),
   import: object({ dutyPercent: finite().min(0).required(), taxPercent: finite().min(0).required(), freeUnder: decimalText().required() }).default(undefined).optional(),
   exchangeFeePercent: percent(),
   hassle: decimalText(),
@@ -144,7 +144,7 @@ export const lotRequest = object({
   currency: currencyCode().required(),
   landed: decimalText({ min: 'any' }).required(),
   things: array().of(object({
-    id: string().strict().required(),
+    id: text().required(),
     streetPrice: decimalText().required(),
     plan: oneOf(['keep', 'resell', 'discard']).required(),
     sellsProbability: share(),

@@ -1,23 +1,23 @@
-import { array, bool, number, object, string, type InferType } from 'yup'
+import { array, object, type InferType } from 'yup'
 import { conditions, manners } from '../../core/market/soldRecord'
 import { needs, roles } from '../../core/parts/part'
 import { scopes } from '../../core/receipt/receipt'
 import { protections } from '../../core/sourcing/faultRisk'
 import { rebateStates } from '../../core/sourcing/rebates'
-import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, share, texts, wholeFrom } from './fields'
+import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, share, text, texts, wholeFrom, yesOrNo } from './fields'
 
 /** The things of the product as forms, routes and files state them: one schema each. Amounts are decimal strings. */
 
-const name = () => string().strict().trim().required('${path} is needed').max(120)
-const line = (max = 300) => string().strict().max(max).default('')
-const idText = () => string().strict().required().max(120)
+const name = () => text().trim().required('${path} is needed').max(120)
+const line = (max = 300) => text().max(max).default('')
+const idText = () => text().required().max(120)
 const rate = () => finite().moreThan(0, '${path} must be more than 0').max(2000)
 
 export const targetSchema = object({
   workloadId: idText(),
   width: wholeFrom(320).max(16_384).required(),
   height: wholeFrom(200).max(16_384).required(),
-  preset: string().strict().required('a preset is needed'),
+  preset: text().required('a preset is needed'),
   averageFps: rate().required('an average is needed'),
   lowFps: rate().nullable().default(null),
 })
@@ -44,7 +44,7 @@ export const sourceSchema = object({
   kind: oneOf(['classifieds', 'auction', 'refurbisher', 'shop', 'counter']).required(),
   currency: currencyCode().required(),
   taxPercent: percent().required(),
-  taxOnShipping: bool().strict().required(),
+  taxOnShipping: yesOrNo().required(),
   shipping: object({
     kind: oneOf(['none', 'per-item', 'per-order']).required(),
     amount: decimalText().default('0'),
@@ -59,12 +59,12 @@ export type SourceInput = InferType<typeof sourceSchema>
 
 const fact = () => finite().min(0)
 export const partFactsSchema = object({
-  socket: string().strict(), cores: fact(), threads: fact(), cpuIndex: fact(), limitW: fact(), integratedGraphics: bool().strict(), formFactor: string().strict(),
-  memorySlots: fact(), m2Slots: fact(), sataPorts: fact(), memoryGeneration: string().strict(), module: oneOf(['desktop', 'laptop']), capacityGb: fact(),
+  socket: text(), cores: fact(), threads: fact(), cpuIndex: fact(), limitW: fact(), integratedGraphics: yesOrNo(), formFactor: text(),
+  memorySlots: fact(), m2Slots: fact(), sataPorts: fact(), memoryGeneration: text(), module: oneOf(['desktop', 'laptop']), capacityGb: fact(),
   kitCount: wholeFrom(1), speedMts: fact(), graphicsIndex: fact(), vramGb: fact(), boardPowerW: fact(), lengthMm: fact(), slotsThick: fact(),
-  lowProfile: bool().strict(), sixPinLeads: wholeFrom(0), eightPinLeads: wholeFrom(0), ratedW: fact(), supplyShape: string().strict(),
+  lowProfile: yesOrNo(), sixPinLeads: wholeFrom(0), eightPinLeads: wholeFrom(0), ratedW: fact(), supplyShape: text(),
   boardSizes: texts(), maxCardMm: fact(), maxCoolerMm: fact(), coolerSockets: texts(), coolerW: fact(), heightMm: fact(), fans: wholeFrom(0),
-  interface: oneOf(['sata', 'nvme']), drive: oneOf(['ssd', 'hdd']), coolerIncluded: bool().strict(), year: wholeFrom(1990), covers: oneOf(needs),
+  interface: oneOf(['sata', 'nvme']), drive: oneOf(['ssd', 'hdd']), coolerIncluded: yesOrNo(), year: wholeFrom(1990), covers: oneOf(needs),
 }).noUnknown('${path} has facts that are not known: ${unknown}')
 
 export const partSchema = object({
@@ -94,7 +94,7 @@ export const workloadSchema = object({
 })
 
 export const codeSchema = object({
-  word: string().strict().required('the code is needed').max(60),
+  word: text().required('the code is needed').max(60),
   kind: oneOf(['percent', 'fixed']).required(),
   value: decimalText().required('a value is needed'),
   minSpend: decimalText().nullable().default(null),
@@ -133,9 +133,9 @@ export type LeadInput = InferType<typeof leadSchema>
 
 export const choiceSchema = object({
   kind: oneOf(['lead', 'hunt', 'owned']).required(),
-  leadId: string().strict().nullable().default(null).when('kind', { is: 'lead', then: (field) => field.required('choose a lead') }),
-  partId: string().strict().nullable().default(null).when('kind', { is: 'hunt', then: (field) => field.required('choose a part') }),
-  shelfId: string().strict().nullable().default(null).when('kind', { is: 'owned', then: (field) => field.required('choose a part from the shelf') }),
+  leadId: text().nullable().default(null).when('kind', { is: 'lead', then: (field) => field.required('choose a lead') }),
+  partId: text().nullable().default(null).when('kind', { is: 'hunt', then: (field) => field.required('choose a part') }),
+  shelfId: text().nullable().default(null).when('kind', { is: 'owned', then: (field) => field.required('choose a part from the shelf') }),
   limit: decimalText().nullable().default(null),
   scope: oneOf(scopes).default('core'),
   reason: line(300),
@@ -144,7 +144,7 @@ export type ChoiceInput = InferType<typeof choiceSchema>
 
 export const choicePatchSchema = object({
   scope: oneOf(scopes),
-  reason: string().strict().max(300),
+  reason: text().max(300),
   limit: decimalText().nullable(),
   paidOn: calendarDate().nullable(),
 })
@@ -165,13 +165,13 @@ export const rivalSchema = object({
   taxPercent: percent().default(0),
   shipping: decimalText().default('0'),
   brings: array().of(oneOf(needs).defined()).default([]),
-  cpuId: string().strict().nullable().default(null),
-  graphicsId: string().strict().nullable().default(null),
+  cpuId: text().nullable().default(null),
+  graphicsId: text().nullable().default(null),
   notStated: texts().default([]),
   url: line(1000),
   note: line(1000),
   rates: array().of(object({
-    workloadId: idText(), width: wholeFrom(1).required(), height: wholeFrom(1).required(), preset: string().strict().nullable().default(null),
+    workloadId: idText(), width: wholeFrom(1).required(), height: wholeFrom(1).required(), preset: text().nullable().default(null),
     averageFps: rate().required(), lowFps: rate().nullable().default(null), note: line(),
   })).default([]),
 })
@@ -179,28 +179,28 @@ export type RivalInput = InferType<typeof rivalSchema>
 
 export const runSchema = object({
   workloadId: idText(), cpuId: idText(), graphicsId: idText(), memoryChannels: wholeFrom(1).max(8).required(),
-  width: wholeFrom(1).required(), height: wholeFrom(1).required(), preset: string().strict().required(),
+  width: wholeFrom(1).required(), height: wholeFrom(1).required(), preset: text().required(),
   averageFps: rate().required(), lowFps: rate().nullable().default(null), kind: oneOf(['own-log', 'own-reading', 'published']).required(),
   ranOn: calendarDate().required(), note: line(),
 })
 
 export const querySchema = object({
-  must: array().of(string().strict().trim().required().max(60)).required().min(1, 'at least one word must appear').max(20),
-  mustNot: array().of(string().strict().trim().required().max(60)).default([]),
+  must: array().of(text().trim().required().max(60)).required().min(1, 'at least one word must appear').max(20),
+  mustNot: array().of(text().trim().required().max(60)).default([]),
   variant: object({
-    capacityGb: finite().moreThan(0), kitCount: wholeFrom(1), memoryGeneration: string().strict(), module: oneOf(['desktop', 'laptop']), siblings: texts(),
+    capacityGb: finite().moreThan(0), kitCount: wholeFrom(1), memoryGeneration: text(), module: oneOf(['desktop', 'laptop']), siblings: texts(),
   }).default(undefined).optional(),
   conditions: array().of(oneOf(conditions).defined()).required().min(1, 'accept at least one condition'),
   manners: array().of(oneOf(manners).defined()).required().min(1, 'accept at least one manner of sale'),
   windowDays: wholeFrom(1).max(3650).required(),
   halfLifeDays: wholeFrom(1).max(3650).required(),
   makes: texts(),
-  catchShare: number().min(0).max(1),
+  catchShare: share(),
   coveredDays: finite().moreThan(0),
 })
 
 export const exchangeRateSchema = object({
-  date: calendarDate().required(), from: currencyCode().required(), to: currencyCode().required(), rate: string().strict().matches(/^\d{1,6}(\.\d{1,8})?$/, '${path} must be digits with a point').required(),
+  date: calendarDate().required(), from: currencyCode().required(), to: currencyCode().required(), rate: text().matches(/^\d{1,6}(\.\d{1,8})?$/, '${path} must be digits with a point').required(),
 })
 
 export const librarySchema = object({
@@ -222,7 +222,7 @@ export const buildFileSchema = object({
   version: oneOf(['1']).required(),
   brief: briefSchema.required(),
   choices: array().of(choiceSchema.shape({ paidOn: calendarDate().nullable().default(null) })).default([]),
-  rivals: array().of(string().strict().required()).default([]),
+  rivals: array().of(text().required()).default([]),
   library: librarySchema.required(),
 })
 export type BuildFile = InferType<typeof buildFileSchema>

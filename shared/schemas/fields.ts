@@ -1,29 +1,47 @@
-import { array, mixed, number, string, type Schema } from 'yup'
+import { array, bool, mixed, number, string, type Schema } from 'yup'
 import { isCurrency } from '../../core/money/currencies'
 import { isCalendarDate } from '../../core/time/calendarDate'
 
 /** The fields that every schema is made of, with messages that say what to do. */
 
+/** A text that must come as a text: yup's own would quietly turn a number into one. */
+export function text() {
+  return withoutCasting(string())
+}
+
+export function numeric() {
+  return withoutCasting(number())
+}
+
+export function yesOrNo() {
+  return withoutCasting(bool())
+}
+
+/** Takes away the casts; defaults stay, which `strict()` would lose. */
+function withoutCasting<S extends Schema>(schema: S): S {
+  schema.transforms = []
+  return schema
+}
+
 const decimal = /^[+-]?\d{1,12}(\.\d{1,6})?$/
 
 /** A decimal string such as "129.50"; whether the currency has so many places is asked where the currency is known. */
 export function decimalText(options: { min?: 'zero' | 'any' } = {}) {
-  return string()
-    .strict()
+  return text()
     .matches(decimal, { message: '${path} is not an amount; write digits with a point, such as 129.50', excludeEmptyString: false })
     .test('not-negative', '${path} must not be negative', (value) => options.min === 'any' || value === undefined || value === null || !value.startsWith('-'))
 }
 
 export function currencyCode() {
-  return string().strict().test('currency', '${path} is not a known currency code; use three capital letters such as CAD', (value) => value === undefined || isCurrency(value))
+  return text().test('currency', '${path} is not a known currency code; use three capital letters such as CAD', (value) => value === undefined || isCurrency(value))
 }
 
 export function calendarDate() {
-  return string().strict().test('date', '${path} is not a date; write it as 2026-10-31', (value) => value === undefined || value === null || isCalendarDate(value))
+  return text().test('date', '${path} is not a date; write it as 2026-10-31', (value) => value === undefined || value === null || isCalendarDate(value))
 }
 
 export function finite() {
-  return number().strict().test('finite', '${path} must be a finite number', (value) => value === undefined || value === null || Number.isFinite(value))
+  return numeric().test('finite', '${path} must be a finite number', (value) => value === undefined || value === null || Number.isFinite(value))
 }
 
 export function share() {
@@ -51,6 +69,6 @@ export function recordOf<T>(inner: Schema<T>, what: string) {
 }
 
 export function texts() {
-  return array().of(string().strict().defined().max(200)).max(500)
+  return array().of(text().defined().max(200)).max(500)
 }
 

@@ -1,10 +1,10 @@
-import { bool, object } from 'yup'
-import { oneOf } from '#shared/schemas/fields'
+import { object } from 'yup'
+import { oneOf, yesOrNo } from '#shared/schemas/fields'
 import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { setLeadState } from '~~/server/services/library'
 
-const schema = object({ state: oneOf(['open', 'passed']), deleted: bool().strict() })
+const schema = object({ state: oneOf(['open', 'passed']), deleted: yesOrNo() })
 
 export default jsonRoute(async (event) => {
   const { state, deleted } = await bodyOf(event, schema)

@@ -1,11 +1,12 @@
-import { array, object, string } from 'yup'
+import { array, object } from 'yup'
+import { text } from '#shared/schemas/fields'
 import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { setRivals } from '~~/server/services/builds'
 import { buildView } from '~~/server/services/buildView'
 
-const schema = object({ rivals: array().of(string().strict().required()).required().max(20) })
+const schema = object({ rivals: array().of(text().required()).required().max(20) })
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

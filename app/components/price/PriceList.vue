@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { roleNames, roles } from '#core/parts/part'
+import type { PriceBrief } from '#shared/views'
+import { amount } from '~/utils/show'
+
+/** Parts with a price, narrow, each with its small price rule; those of the build first. */
+const { briefs, selected, currency } = defineProps<{ briefs: readonly PriceBrief[] | null; selected: string; currency: string }>()
+const emit = defineEmits<{ select: [partId: string]; import: [] }>()
+const role = useRouteState('role')
+const shown = computed(() => [...(briefs ?? [])].filter((brief) => role.value === '' || brief.role === role.value).sort((a, b) => Number(b.inBuild ?? false) - Number(a.inBuild ?? false) || roles.indexOf(a.role) - roles.indexOf(b.role) || (a.marks?.typical ?? 0) - (b.marks?.typical ?? 0)))
+</script>
+
+<template>
+  <section class="flex w-[224px] shrink-0 flex-col border-r border-line max-md:w-[132px]" aria-label="parts">
+    <div class="flex items-center gap-2 border-b border-line px-3 py-1.5">
+      <select v-model="role" class="field !min-h-0 min-w-0 flex-1 !py-0.5" aria-label="role"><option value="">{{ briefs?.length ?? 0 }} parts</option><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select>
+      <button type="button" class="button !py-0.5" @click="emit('import')">Import</button>
+    </div>
+    <ul class="min-h-0 flex-1 overflow-y-auto">
+      <li v-for="brief in shown" :key="brief.partId">
+        <button type="button" class="block w-full border-b border-l-3 border-b-line px-3 py-1.5 text-left" :class="brief.partId === selected ? 'border-l-settled bg-sheet' : 'border-l-transparent'" @click="emit('select', brief.partId)">
+          <span class="block truncate" :class="{ 'font-semibold': brief.inBuild }">{{ brief.name }}</span>
+          <span class="flex justify-between text-xs text-soft"><span>{{ brief.kept > 0 ? brief.grade : 'new only' }}</span><span class="figures text-[13px] text-ink">{{ amount(brief.marks?.typical ?? brief.newPrice, currency) }}</span></span>
+          <PriceRule :points="{ marks: brief.marks, fresh: brief.newPrice }" :currency="currency" />
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>

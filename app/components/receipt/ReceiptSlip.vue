@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { scopeNames, type ReceiptLine } from '#core/receipt/receipt'
+import { roleNames } from '#core/parts/part'
+import { choiceWorking } from '~/workings/receiptWorkings'
+import { amount } from '~/utils/show'
+
+/** The receipt unrolled: a paper slip, one line a thing, grouped paid · to buy · owned · to come back. */
+const build = useBuild()
+const receipt = computed(() => build.view!.receipt)
+const groups = computed(() => [
+  { title: 'paid', lines: receipt.value.groups.paid }, { title: 'to buy', lines: receipt.value.groups.toBuy }, { title: 'owned', lines: receipt.value.groups.owned },
+].filter((group) => group.lines.length > 0))
+const mark: Readonly<Record<ReceiptLine['kind'], string>> = { paid: '■', lead: '◧', street: '◇', assumed: '?', owned: '○' }
+const markWord: Readonly<Record<ReceiptLine['kind'], string>> = { paid: 'paid', lead: 'lead’s price', street: 'hunt at street price', assumed: 'assumed', owned: 'owned' }
+const working = (id: string) => choiceWorking(build.view!, build.view!.choices.find((choice) => choice.id === id)!)
+</script>
+
+<template>
+  <aside class="slip figures flex w-[360px] shrink-0 flex-col overflow-y-auto bg-sheet px-4 pt-3 pb-6 text-[12.5px]" aria-label="receipt slip">
+    <div class="border-b border-dashed border-soft pb-2 text-center">
+      <div class="font-semibold">{{ build.view!.name }}</div>
+      <div class="text-soft">{{ build.view!.today }} · {{ receipt.currency }}</div>
+    </div>
+    <section v-for="group in groups" :key="group.title" class="border-b border-dashed border-soft py-2">
+      <h2 class="text-soft">{{ group.title }}</h2>
+      <div v-for="line in group.lines" :key="line.id" class="flex items-baseline gap-2 py-0.5">
+        <span :title="markWord[line.kind]" :aria-label="markWord[line.kind]">{{ mark[line.kind] }}</span>
+        <span class="min-w-0 flex-1 truncate" :title="line.label">{{ line.label }}</span>
+        <span v-if="line.scope !== 'core'" class="text-[10px] text-soft">{{ line.scope }}</span>
+        <TheFigure :text="amount(line.payNow, receipt.currency)" :working="() => working(line.id)" />
+      </div>
+    </section>
+    <section v-if="build.view!.emptyRoles.length > 0" class="border-b border-dashed border-soft py-2">
+      <h2 class="text-soft">still empty</h2>
+      <NuxtLink v-for="role in build.view!.emptyRoles" :key="role" :to="`/b/${build.view!.id}/leads?role=${role}`" class="block py-0.5 text-waiting underline decoration-dotted underline-offset-2">no {{ roleNames[role] }} yet →</NuxtLink>
+    </section>
+    <section v-if="receipt.groups.toComeBack.length > 0" class="border-b border-dashed border-soft py-2">
+      <h2 class="text-soft">to come back, on a claim</h2>
+      <div v-for="line in receipt.groups.toComeBack" :key="line.id" class="flex justify-between py-0.5"><span class="truncate">{{ line.label }}</span><span>−{{ amount(line.amount, receipt.currency) }}</span></div>
+    </section>
+    <table class="mt-2 w-full">
+      <thead><tr class="text-soft"><th class="text-left font-normal">up to</th><th class="text-right font-normal">pay now</th><th class="text-right font-normal">expected</th></tr></thead>
+      <tbody>
+        <tr v-for="each in receipt.byScope" :key="each.scope">
+          <td>{{ scopeNames[each.scope] }}</td><td class="text-right font-semibold">{{ amount(each.totals.payNow, receipt.currency) }}</td><td class="text-right">{{ amount(each.totals.expected, receipt.currency) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="mt-3 text-[11px] text-soft">■ paid ◧ lead’s price ◇ hunt ○ owned</p>
+  </aside>
+</template>
+
+<style scoped>
+.slip { border-left: 1px solid var(--line); --tooth: 6px; mask: conic-gradient(from -45deg at bottom, #0000, #000 1deg 89deg, #0000 90deg) 50% 100% / calc(2 * var(--tooth)) 100%; }
+</style>

@@ -1,0 +1,48 @@
+import { useDebounceFn } from '@vueuse/core'
+import { ValidationError } from 'yup'
+import { briefSchema, type BriefInput } from '#shared/schemas/entities'
+import { RequestError } from '~/utils/request'
+
+/**
+ * A brief that is saved as typed. What is typed is kept in the browser at once, valid or not, so that a reload loses
+ * nothing; as soon as it is valid it goes to `save`. Problems stand by the path of their field.
+ */
+export function useBriefForm(key: string, initial: BriefInput, save: (brief: BriefInput) => Promise<void>) {
+  const stored = localStorage.getItem(key)
+  const draft = reactive<BriefInput>(stored === null ? structuredClone(initial) : (JSON.parse(stored) as BriefInput))
+  const problems = ref<Record<string, string>>({})
+  const state = ref<'saved' | 'typing' | 'saving' | 'refused'>(stored === null ? 'saved' : 'typing')
+  const refusal = ref('')
+
+  function check(): BriefInput | null {
+    try {
+      const brief = briefSchema.validateSync(toRaw(draft), { abortEarly: false })
+      problems.value = {}
+      return brief as BriefInput
+    } catch (error) {
+      if (!(error instanceof ValidationError)) throw error
+      problems.value = Object.fromEntries(error.inner.map((each) => [each.path ?? '', each.message.replace(each.path ?? '', 'this').replace(/^this /, '')]))
+      return null
+    }
+  }
+
+  async function saveNow(): Promise<boolean> {
+    const brief = check()
+    if (!brief) return false
+    state.value = 'saving'
+    try {
+      await save(brief)
+      localStorage.removeItem(key)
+      state.value = 'saved'
+      refusal.value = ''
+      return true
+    } catch (error) {
+      state.value = 'refused'
+      refusal.value = error instanceof RequestError ? error.message : String(error)
+      return false
+    }
+  }
+  const saveSoon = useDebounceFn(() => void saveNow(), 500)
+
+  return { draft, problems: readonly(problems), state: readonly(state), refusal: readonly(refusal), check, saveNow, saveSoon, keep: () => localStorage.setItem(key, JSON.stringify(toRaw(draft))), markTyping: () => (state.value = 'typing') }
+}

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import type { BriefInput } from '#shared/schemas/entities'
+import type { BuildView } from '#shared/views'
+import { request } from '~/utils/request'
+
+/** Brief: what is it for, what may it cost, what must it reach? */
+const build = useBuild()
+const session = useSession()
+const id = build.view!.id
+const initial = ref<BriefInput | null>(null)
+onMounted(async () => (initial.value = await request<BriefInput>(`/api/builds/${id}/brief`)))
+
+async function save(brief: BriefInput) {
+  const renamed = brief.name !== build.view!.name
+  build.take(await request<BuildView>(`/api/builds/${id}/brief`, { method: 'PUT', body: brief }), 'brief')
+  if (renamed) await session.load()
+}
+</script>
+
+<template>
+  <div class="px-6 py-4">
+    <div class="mb-4 flex items-center">
+      <h1>Brief</h1>
+      <div class="ml-auto flex gap-2">
+        <a v-for="[as, name] in [['json', 'JSON'], ['csv', 'CSV of lines'], ['md', 'Markdown']]" :key="as" class="button" :href="`/api/builds/${id}/export?as=${as}`" download>Export {{ name }}</a>
+      </div>
+    </div>
+    <BriefForm v-if="initial" :storage-key="`tarvin-brief-${id}`" :initial="initial" :workloads="build.view!.workloads" :save="save" />
+  </div>
+</template>

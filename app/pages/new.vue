@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import type { BriefInput } from '#shared/schemas/entities'
+import type { LibraryView } from '#shared/views'
+import { request } from '~/utils/request'
+
+const library = ref<LibraryView | null>(null)
+const session = useSession()
+onMounted(async () => (library.value = await request<LibraryView>('/api/library')))
+const initial: BriefInput = { name: '', purpose: '', currency: 'CAD', region: '', budget: '', stretch: '', wantedBy: null, houseRules: { neverUsed: ['supply'] }, needs: [], targets: [] }
+
+async function create(brief: BriefInput) {
+  const { id } = await request<{ id: string }>('/api/builds', { method: 'POST', body: brief })
+  await session.load()
+  await navigateTo(`/b/${id}/prices`)
+}
+useHead({ title: 'New build · Tarvin' })
+</script>
+
+<template>
+  <main class="mx-auto h-full max-w-[1000px] overflow-y-auto px-6 py-6">
+    <h1 class="mb-4">New build</h1>
+    <BriefForm v-if="library" storage-key="tarvin-new-brief" :initial="initial" :workloads="library.workloads" :save="create" :autosave="false">
+      <template #actions><button type="submit" class="button button-main">Put it on the counter</button></template>
+    </BriefForm>
+  </main>
+</template>

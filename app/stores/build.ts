@@ -1,0 +1,42 @@
+import { defineStore } from 'pinia'
+import type { BuildView, ChoiceView } from '#shared/views'
+import { request } from '~/utils/request'
+
+export interface LastChange {
+  readonly difference: number
+  readonly label: string
+}
+
+/** The build on the counter: what the server reckoned of it, and the deeds that change it. */
+export const useBuild = defineStore('build', {
+  state: () => ({ view: null as BuildView | null, lastChange: null as LastChange | null }),
+  actions: {
+    async load(id: string) {
+      if (this.view?.id !== id) this.view = null
+      this.take(await request<BuildView>(`/api/builds/${id}`), '')
+    },
+    async choose(input: { kind: ChoiceView['kind']; leadId?: string; partId?: string; shelfId?: string; limit?: string | null; scope?: string }, label: string) {
+      this.take(await request<BuildView>(`/api/builds/${this.view!.id}/choices`, { method: 'POST', body: input }), label)
+    },
+    async changeChoice(id: string, change: object, label: string) {
+      this.take(await request<BuildView>(`/api/choices/${id}`, { method: 'PATCH', body: change }), label)
+    },
+    async takeOut(id: string, label: string) {
+      this.take(await request<BuildView>(`/api/choices/${id}`, { method: 'DELETE' }), label)
+    },
+    async putBack(id: string, label: string) {
+      this.take(await request<BuildView>(`/api/choices/${id}/restore`, { method: 'POST' }), label)
+    },
+    async setRivals(rivals: readonly string[]) {
+      this.take(await request<BuildView>(`/api/builds/${this.view!.id}/rivals`, { method: 'PUT', body: { rivals } }), '')
+    },
+    /** Takes a newly reckoned build and remembers by how much it moved. */
+    take(next: BuildView, label: string) {
+      const before = this.view?.id === next.id ? this.view.receipt.totals.payNow : next.receipt.totals.payNow
+      const difference = next.receipt.totals.payNow - before
+      if (difference !== 0) this.lastChange = { difference, label }
+      else if (this.view?.id !== next.id) this.lastChange = null
+      this.view = next
+    },
+  },
+})

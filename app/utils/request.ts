@@ -1,0 +1,47 @@
+/** A refusal of the server, as it words it. */
+export class RequestError extends Error {
+  constructor(message: string, readonly path: string, readonly status: number) {
+    super(message)
+  }
+}
+
+/** Talks JSON to the server; throws `RequestError` with the server's own words. */
+export async function request<T>(path: string, options: { method?: string; body?: unknown } = {}): Promise<T> {
+  const { method = 'GET', body } = options
+  let response: Response
+  try {
+    response = await fetch(path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+  } catch {
+    throw new RequestError('the server does not answer; what you typed is kept', '', 0)
+  }
+  const answer = await response.json().catch(() => null)
+  if (!response.ok) throw new RequestError(answer?.error?.message ?? 'the server refused', answer?.error?.path ?? '', response.status)
+  return answer as T
+}
+
+/** Sends a file's bytes to an import route and reads its stream of JSON lines. */
+export async function sendFile<T>(path: string, bytes: Blob | string, options: unknown, onProgress?: (done: number, total: number) => void, signal?: AbortSignal): Promise<T> {
+  const response = await fetch(`${path}?options=${encodeURIComponent(JSON.stringify(options))}`, { method: 'POST', body: bytes, headers: { 'content-type': 'text/csv' }, ...(signal ? { signal } : {}) })
+  if (response.headers.get('content-type')?.includes('ndjson') !== true) {
+    const answer = await response.json().catch(() => null)
+    if (!response.ok) throw new RequestError(answer?.error?.message ?? 'the server refused', answer?.error?.path ?? '', response.status)
+    return answer as T
+  }
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
+  let rest = ''
+  let report: T | undefined
+  for (;;) {
+    const { done, value } = await reader.read()
+    const lines = (rest + (value ?? '')).split('\n')
+    rest = done ? '' : lines.pop()!
+    for (const line of lines.filter((each) => each !== '')) {
+      const message = JSON.parse(line)
+      if (message.error) throw new RequestError(message.error.message, message.error.path, 400)
+      if (message.report !== undefined) report = message.report
+      else onProgress?.(message.done, message.total)
+    }
+    if (done) break
+  }
+  if (report === undefined) throw new RequestError('the import ended early; nothing was kept', '', 0)
+  return report
+}

@@ -1,0 +1,46 @@
+import type { PriceView } from '#shared/views'
+import { amount, percent, shortDate, signedPercent } from '~/utils/show'
+import type { Working } from './working'
+
+const quantiles = { patient: 0.2, typical: 0.5, hurried: 0.8 } as const
+
+export function markWorking(view: PriceView, mark: keyof typeof quantiles): Working {
+  const kept = view.records.filter((record) => record.unitPrice !== null).sort((a, b) => a.unitPrice! - b.unitPrice!)
+  return {
+    title: `${view.name}: ${mark} mark`,
+    result: amount(view.marks?.[mark], view.currency),
+    formula: `weighted quantile ${quantiles[mark]} of ${kept.length} comps: sorted by price, each weighing 0.5^(age / ${view.query.halfLifeDays} days), linear between neighbouring mid-positions`,
+    lines: kept.map((record) => ({ label: `${shortDate(record.soldOn)} · ${record.title}`, value: amount(record.unitPrice, view.currency), kind: 'record' as const, note: `weight ${record.weight!.toFixed(2)}` })),
+    change: 'Keep or drop records in Sift; change the words in the query.',
+  }
+}
+
+export function gradeWorking(view: PriceView): Working {
+  const { interval, marks } = view
+  const half = interval && marks ? (interval.high - interval.low) / 2 / marks.typical : null
+  return {
+    title: `${view.name}: how far to trust it`,
+    result: view.grade,
+    formula: 'solid: effective count of 12 or more and interval within 10 % of typical; usable: 5 and 20 %; else thin',
+    lines: [
+      { label: 'effective count (Σw)² / Σw²', value: view.effectiveCount.toFixed(1), kind: 'sum' },
+      { label: '90 % interval of typical', value: interval ? `${amount(interval.low, view.currency)} – ${amount(interval.high, view.currency)}` : '—', kind: 'sum' },
+      { label: 'half-width of typical', value: half === null ? '—' : percent(half, 1), kind: 'sum' },
+      { label: 'comps a day', value: view.perDay.toFixed(2), kind: 'sum', note: `${view.kept} in ${view.query.coveredDays ?? view.query.windowDays} days` },
+    ],
+    ...(view.grade === 'thin' || view.grade === 'none' ? { change: 'Widen the window, accept more conditions or import more records.' } : {}),
+  }
+}
+
+export function trendWorking(view: PriceView): Working {
+  const { trend } = view
+  return {
+    title: `${view.name}: movement`,
+    result: trend ? `${signedPercent(trend.percentPer30Days)} a month` : 'not enough records',
+    formula: 'median of the slopes between all pairs of comps (ln of price over days), each manner of sale first reduced by its own median; the interval is Sen’s, by ranks',
+    lines: trend ? [
+      { label: 'low end of 90 %', value: signedPercent(trend.low), kind: 'estimate' }, { label: 'high end of 90 %', value: signedPercent(trend.high), kind: 'estimate' },
+      { label: 'direction', value: trend.direction, kind: 'estimate', note: 'rising or falling only where the interval excludes zero' },
+    ] : [],
+  }
+}

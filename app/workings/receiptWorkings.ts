@@ -1,0 +1,58 @@
+import { scopeNames, type Receipt, type ReceiptLine, type ReceiptTotals } from '#core/receipt/receipt'
+import type { BuildView, ChoiceView } from '#shared/views'
+import { amount } from '~/utils/show'
+import type { FigureKind, Working } from './working'
+
+type TotalName = Exclude<keyof ReceiptTotals, 'unknownStreet'>
+
+const titles: Readonly<Record<TotalName, string>> = { payNow: 'Pay now', afterRebates: 'After rebates', expected: 'Expected', anyoneCanPay: 'Anyone can pay' }
+const formulas: Readonly<Record<TotalName, string>> = {
+  payNow: 'sum of what each thing costs at the till: price, less codes, plus shipping, tax and fees; hunts at their limit, owned things at zero',
+  afterRebates: 'pay now, less every rebate that is paid or still open, in full',
+  expected: 'pay now, less each rebate times its chance, plus the expected loss by faults',
+  anyoneCanPay: 'sum of street prices at your patience; a new thing in a shop at its own landed price',
+}
+
+export function totalWorking(receipt: Receipt, name: TotalName): Working {
+  const lines = [...receipt.groups.paid, ...receipt.groups.toBuy, ...receipt.groups.owned]
+  return {
+    title: titles[name],
+    result: amount(receipt.totals[name], receipt.currency),
+    formula: formulas[name],
+    lines: lines.map((line) => ({ label: line.label, value: amount(line[name], receipt.currency), kind: kindOf(line, name), note: scopeNames[line.scope] })),
+    ...(name === 'anyoneCanPay' && receipt.totals.unknownStreet > 0 ? { change: `${receipt.totals.unknownStreet} without a street price are left out: import sold records for them in Prices.` } : {}),
+  }
+}
+
+function kindOf(line: ReceiptLine, name: TotalName): FigureKind {
+  if (name === 'anyoneCanPay') return 'record'
+  return line.kind === 'street' ? 'own' : line.kind === 'owned' ? 'own' : 'lead'
+}
+
+/** Left = budget − pay now. */
+export function leftWorking(receipt: Receipt): Working {
+  return {
+    title: 'Left of the budget',
+    result: amount(receipt.left, receipt.currency),
+    formula: 'budget less pay now; rebates and luck do not count',
+    lines: [{ label: 'budget', value: amount(receipt.budget, receipt.currency), kind: 'own' }, { label: 'pay now', value: amount(-receipt.totals.payNow, receipt.currency), kind: 'sum' }],
+    change: 'The budget is in Brief.',
+  }
+}
+
+export function choiceWorking(view: BuildView, choice: ChoiceView): Working {
+  const value = (figure: number | null) => amount(figure, view.currency)
+  return {
+    title: choice.label,
+    result: value(choice.payNow),
+    formula: choice.kind === 'lead' ? 'the landed cost of its lead; the whole waterfall is in Leads' : choice.kind === 'hunt' ? 'your pay-up-to price for this hunt' : 'owned: no cash, but it has a street price',
+    lines: [
+      { label: 'pay now', value: value(choice.payNow), kind: choice.kind === 'lead' ? 'lead' : 'own', note: choice.source },
+      { label: 'after rebates', value: value(choice.afterRebates), kind: 'sum' },
+      { label: 'expected', value: value(choice.expected), kind: 'sum' },
+      { label: 'anyone can pay', value: value(choice.anyoneCanPay), kind: 'record' },
+      ...(choice.kind === 'hunt' ? [{ label: 'expected wait', value: choice.expectedWait === null ? 'no sale seen this cheap' : `${Math.ceil(choice.expectedWait)} days`, kind: 'estimate' as const }] : []),
+    ],
+    change: 'Scope, reason and limit are beside it in Machine.',
+  }
+}

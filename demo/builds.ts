@@ -1,0 +1,56 @@
+/** The three builds under way, as briefs with the choices made so far; leads are named by their number at the source. */
+
+const rules = (neverUsed: string[]) => ({ neverUsed })
+const target = (workloadId: string, width: number, height: number, preset: string, averageFps: number, lowFps: number) => ({ workloadId, width, height, preset, averageFps, lowFps })
+
+export interface DemoBuild {
+  readonly brief: Record<string, unknown>
+  readonly leads: readonly { readonly externalId: string; readonly paidOn?: string; readonly reason: string; readonly scope?: string }[]
+  readonly hunts: readonly { readonly partId: string; readonly limit: string | null; readonly reason: string; readonly scope?: string }[]
+  readonly owned: readonly string[]
+  readonly rivals: readonly string[]
+}
+
+export const demoBuilds: readonly DemoBuild[] = [
+  {
+    brief: {
+      name: 'Couch corner', purpose: 'living-room machine for a café: split-screen racing and co-op nights, quiet', currency: 'CAD', region: 'Marrow Quay', budget: '620.00', stretch: '680.00', wantedBy: '2026-11-21',
+      houseRules: rules(['supply']),
+      needs: [{ need: 'licence', price: '24.00' }, { need: 'keyboard-mouse', price: '28.00' }, { need: 'controller', price: '39.00' }, { need: 'screen-cable', price: '9.00' }, { need: 'wireless', price: '17.00' }],
+      targets: [target('lantern-drift', 2560, 1440, 'high', 60, 45), target('kite-arena', 1920, 1080, 'medium', 120, 80), target('moor-and-mire', 1920, 1080, 'medium', 60, 40)],
+    },
+    leads: [
+      { externalId: 'B-1001', reason: 'looks dear, is half price once the old card is sold on' }, { externalId: 'C-3001', paidOn: '2026-10-24', reason: 'new: a used one is barred by the house rule' },
+      { externalId: 'S-4001', reason: '90 days of returns; worn, but far from its limit' }, { externalId: 'B-1005', reason: 'quiet enough for a café' },
+    ],
+    hunts: [{ partId: 'murrowdun-tarn-640-8-gb', limit: '128.00', reason: 'falling; no hurry before 14 November' }, { partId: 'latchkey-desktop-licence', limit: '24.00', reason: '', scope: 'ready' }, { partId: 'tackle-controller', limit: '39.00', reason: 'two, if money is left', scope: 'ready' }],
+    owned: ['shelf-cable'],
+    rivals: ['brindlewick-15', 'ovalis-one', 'last-winter'],
+  },
+  {
+    brief: {
+      name: 'Club edit box', purpose: 'refresh of a robotics club’s tower for cutting video and streaming; keeps case and drives', currency: 'CAD', region: 'Marrow Quay', budget: '480.00', stretch: '480.00', wantedBy: '2026-12-05',
+      houseRules: rules(['supply', 'storage']), needs: [], targets: [target('copper-parish', 1920, 1080, 'high', 60, 40), target('gullmarsh', 1920, 1080, 'medium', 50, 25)],
+    },
+    leads: [{ externalId: 'C-3003', reason: 'cutting needs 32 GB' }],
+    hunts: [{ partId: 'ostrane-threddle-53', limit: '84.00', reason: 'twelve threads for the cuts' }, { partId: 'northpine-n4-full', limit: '78.00', reason: '' }, { partId: 'sundrel-stook-41-6-gb', limit: '80.00', reason: '' }],
+    owned: ['shelf-case', 'shelf-drive', 'shelf-supply'],
+    rivals: ['trestle-configured'],
+  },
+  {
+    brief: {
+      name: 'Small white one', purpose: 'compact, one colour, to be sold on: margin per hour counts', currency: 'CAD', region: 'Marrow Quay', budget: '380.00', stretch: '420.00', wantedBy: null,
+      houseRules: rules([]), needs: [{ need: 'licence', price: '24.00' }], targets: [target('pixel-orchard', 1920, 1080, 'high', 120, 80), target('kite-arena', 1920, 1080, 'low', 100, 60)],
+    },
+    leads: [{ externalId: 'B-1009', paidOn: '2026-10-29', reason: 'white, and the supply comes with it' }],
+    hunts: [{ partId: 'northpine-n2-micro', limit: null, reason: 'gives the small donor’s CPU a home' }, { partId: 'sundrel-stook-31-6-gb', limit: '60.00', reason: '' }],
+    owned: ['shelf-cpu'],
+    rivals: ['ovalis-mini'],
+  },
+]
+
+export const demoShelf = [
+  { id: 'shelf-cable', partId: 'tackle-screen-cable-2-m', condition: 'used', cost: '0', currency: 'CAD', note: 'left over' }, { id: 'shelf-case', partId: 'barrowcase-barrow-six', condition: 'used', cost: '0', currency: 'CAD', note: 'the club’s own' },
+  { id: 'shelf-drive', partId: 'fathomline-eddy-1-tb-sata', condition: 'used', cost: '0', currency: 'CAD', note: 'the club’s own' }, { id: 'shelf-supply', partId: 'steadwell-400-w', condition: 'used', cost: '0', currency: 'CAD', note: 'the club’s own, seven years old' },
+  { id: 'shelf-cpu', partId: 'kaldric-sallowfen-4360', condition: 'used', cost: '34.00', currency: 'CAD', note: 'out of an office tower' },
+]

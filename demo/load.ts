@@ -1,0 +1,43 @@
+import { demoBuilds } from './builds'
+import { demoFiles } from './files'
+
+/** Loads the demo into a running server through the same routes as a user's files. */
+export async function loadDemo(address: string, say: (line: string) => void): Promise<void> {
+  const files = demoFiles()
+  const library = await post(address, '/api/import/library', files['library.json']!)
+  say(`library: ${library.added} entries`)
+  const options = encodeURIComponent(JSON.stringify({ fileName: 'sold-records.csv' }))
+  const stream = await send(address, `/api/import/sold-records?options=${options}`, files['sold-records.csv']!)
+  const last = JSON.parse((await stream.text()).trim().split('\n').at(-1)!)
+  if (!last.report) throw new Error(`sold records: ${JSON.stringify(last)}`)
+  say(`sold records: ${last.report.added} added, ${last.report.rejected} rejected`)
+  const leads = await post(address, '/api/import/leads', files['leads.csv']!)
+  say(`leads: ${leads.added} added, ${leads.rejected} rejected`)
+  const prices = await post(address, '/api/import/shop-prices', files['shop-prices.csv']!)
+  say(`shop prices: ${prices.added} added`)
+  for (const build of demoBuilds) {
+    const { id } = await post(address, '/api/builds', JSON.stringify(build.brief))
+    const inbox = (await (await fetch(`${address}/api/builds/${id}/leads`)).json()) as { id: string; externalId: string }[]
+    for (const { externalId, paidOn, reason, scope = 'core' } of build.leads) {
+      const lead = inbox.find((each) => each.externalId === externalId)
+      if (!lead) throw new Error(`no lead ${externalId}`)
+      const view = await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'lead', leadId: lead.id, reason, scope }))
+      if (paidOn) await send(address, `/api/choices/${view.choices.at(-1).id}`, JSON.stringify({ paidOn }), 'PATCH')
+    }
+    for (const hunt of build.hunts) await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'hunt', scope: 'core', ...hunt }))
+    for (const shelfId of build.owned) await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'owned', shelfId, scope: 'core' }))
+    await send(address, `/api/builds/${id}/rivals`, JSON.stringify({ rivals: build.rivals }), 'PUT')
+    say(`build: ${String(build.brief.name)}`)
+  }
+}
+
+async function send(address: string, path: string, body: string, method = 'POST'): Promise<Response> {
+  const response = await fetch(address + path, { method, body, headers: { 'content-type': path.includes('import/') && !path.includes('library') ? 'text/csv' : 'application/json' } })
+  if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`)
+  return response
+}
+
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- answers of many routes, read field by field
+async function post(address: string, path: string, body: string): Promise<any> {
+  return (await send(address, path, body)).json()
+}
