@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { roleNames } from '#core/parts/part'
+import type { LeadView } from '#shared/views'
+import { faultWorking, landedWorking, savingWorking } from '~/workings/leadWorkings'
+import { amount, percent, shortDate } from '~/utils/show'
+
+/** One lead: what is in it, what it costs landed, its risk, and how it stands against the street. */
+const { lead, currency } = defineProps<{ lead: LeadView; currency: string }>()
+const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !== 'item'))
+const resale = computed(() => lead.value.split.things.reduce((sum, thing) => sum + thing.netResale.amount, 0))
+const shipped = computed(() => lead.manner === 'local' ? 'hand-over in person' : lead.manner === 'auction' ? 'auction' : 'fixed price')
+const rebate = computed(() => lead.value.landed.payNow.amount - lead.value.landed.afterRebates.amount)
+</script>
+
+<template>
+  <div class="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
+    <section class="sheet p-3">
+      <h2>What is in it</h2>
+      <table class="ledger mt-1">
+        <thead><tr><th>thing</th><th>plan</th><th class="!text-right">street</th><th class="!text-right">costs me</th></tr></thead>
+        <tbody>
+          <tr v-for="(thing, index) in lead.things" :key="index">
+            <td>{{ thing.quantity > 1 ? `${thing.quantity} × ` : '' }}{{ thing.name }}<span class="block text-xs text-soft">{{ roleNames[thing.role] }}</span></td>
+            <td><span class="tag" :class="thing.plan === 'keep' ? 'tag-settled' : 'tag-waiting'">{{ thing.plan }}</span></td>
+            <td class="amount">{{ amount(thing.street, currency) }}</td>
+            <td class="amount">{{ thing.plan === 'keep' ? amount(thing.effectiveCost, currency) : thing.plan === 'resell' ? `−${amount(thing.netResale, currency)}` : '—' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="lead.value.street !== null" class="mt-2">Kept things cost <b class="figures">{{ amount(lead.value.split.effectiveTotal.amount, currency) }}</b>; singly, at typical, <b class="figures">{{ amount(lead.value.street, currency) }}</b><template v-if="lead.value.split.saving.percent !== null">: <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'">{{ Math.abs(lead.value.split.saving.percent).toFixed(0) }} % {{ lead.value.split.saving.percent >= 0 ? 'less' : 'more' }}</b></template>.</p>
+      <p v-else class="mt-2 text-waiting">No street price for one of its things: the saving cannot be reckoned.</p>
+      <p v-if="lead.note" class="mt-2 text-soft">{{ lead.note }}</p>
+    </section>
+    <section class="sheet p-3">
+      <h2>Against the street</h2>
+      <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" size="large" class="mt-1" />
+      <p class="mt-1">Saving, risk counted: <TheFigure :text="amount(lead.value.saving, currency)" :working="() => savingWorking(lead, currency)" strong /></p>
+      <p class="text-soft">Fault risk {{ percent(lead.value.faultProbability) }} · {{ percent(lead.value.recoveredShare) }} recovered · {{ lead.condition }} · {{ shipped }}</p>
+    </section>
+    <section class="sheet p-3">
+      <h2>Landed cost <span class="font-normal text-soft">{{ lead.currency }}</span></h2>
+      <table class="ledger mt-1">
+        <tbody>
+          <tr><td>ask</td><td class="amount">{{ amount(lead.value.landed.lines[0]?.amount.amount, lead.currency) }}</td></tr>
+          <tr v-for="line in rest" :key="line.label"><td>{{ line.label }}</td><td class="amount">{{ amount(line.amount.amount, lead.currency) }}</td></tr>
+          <tr class="font-semibold"><td>pay now</td><td class="amount"><TheFigure :text="amount(lead.value.landed.payNow.amount, lead.currency)" :working="() => landedWorking(lead)" data-figure="lead-pay-now" /></td></tr>
+          <tr v-if="rebate > 0"><td>after rebates</td><td class="amount" data-figure="lead-after-rebates">{{ amount(lead.value.landed.afterRebates.amount, lead.currency) }}</td></tr>
+          <tr><td>expected loss by faults</td><td class="amount"><TheFigure :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`" :working="() => faultWorking(lead)" /></td></tr>
+          <tr v-if="resale > 0"><td>sold on, after fees</td><td class="amount">−{{ amount(resale, currency) }}</td></tr>
+          <tr class="font-semibold"><td>expected</td><td class="amount" data-figure="lead-expected">{{ amount(lead.value.landed.expected.amount, lead.currency) }}</td></tr>
+        </tbody>
+      </table>
+    </section>
+    <section class="sheet p-3">
+      <h2>Where it stands</h2>
+      <dl class="mt-1 grid grid-cols-[90px_1fr] gap-y-1">
+        <dt class="text-soft">listed</dt><dd>{{ shortDate(lead.listedOn) }}<template v-if="lead.endsOn"> · ends {{ shortDate(lead.endsOn) }}</template></dd>
+        <dt class="text-soft">source</dt><dd>{{ lead.sourceName }}</dd>
+        <template v-if="lead.place"><dt class="text-soft">place</dt><dd>{{ lead.place }}</dd></template>
+        <template v-if="lead.url"><dt class="text-soft">page</dt><dd class="truncate"><a :href="lead.url" rel="noreferrer noopener" target="_blank" class="underline">{{ lead.url }}</a></dd></template>
+      </dl>
+      <p v-for="breach in lead.breaches" :key="breach" class="mt-2"><span class="tag tag-stop">rule</span> {{ breach }}</p>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { roleNames, roles, type Role } from '#core/parts/part'
+import { isTooCheap } from '#core/leads/tooCheap'
+import type { LeadView } from '#shared/views'
+import { signedAmount } from '~/utils/show'
+import { leadAge, type LeadOrder } from './leadList'
+
+/** The inbox with small price rules. */
+const { leads, selected, currency, today } = defineProps<{ leads: readonly LeadView[]; selected: string; currency: string; today: string }>()
+const emit = defineEmits<{ select: [id: string]; capture: [] }>()
+const role = defineModel<Role | ''>('role', { required: true })
+const order = defineModel<LeadOrder>('order', { required: true })
+const show = defineModel<'open' | 'passed' | 'chosen'>('show', { required: true })
+const list = useTemplateRef<HTMLElement>('list')
+watch(() => selected, (id) => nextTick(() => list.value?.querySelector(`[data-lead="${id}"]`)?.scrollIntoView({ block: 'nearest' })))
+</script>
+
+<template>
+  <section class="flex w-[280px] shrink-0 flex-col border-r border-line max-md:h-52 max-md:w-full max-md:border-b" aria-label="inbox">
+    <div class="flex items-center gap-1.5 border-b border-line px-3 py-1.5">
+      <select v-model="show" class="field !min-h-0 !py-0.5" aria-label="which leads"><option value="open">{{ show === 'open' ? leads.length : '' }} open</option><option value="chosen">chosen</option><option value="passed">passed on</option></select>
+      <select v-model="role" class="field !min-h-0 w-16 flex-1 !py-0.5" aria-label="role"><option value="">any role</option><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select>
+      <select v-model="order" class="field !min-h-0 w-[74px] !py-0.5" aria-label="order"><option value="saving">by saving</option><option value="price">by price</option><option value="age">by age</option><option value="ends">by end</option></select>
+      <button type="button" class="button !px-2 !py-0.5" title="capture a lead" @click="emit('capture')">New <span class="key">N</span></button>
+    </div>
+    <ul ref="list" class="min-h-0 flex-1 overflow-y-auto">
+      <li v-for="lead in leads" :key="lead.id" :data-lead="lead.id">
+        <button type="button" class="block w-full border-b border-l-3 border-b-line px-3 py-1.5 text-left" :class="lead.id === selected ? 'border-l-settled bg-sheet' : 'border-l-transparent'" @click="emit('select', lead.id)">
+          <span class="flex items-baseline gap-2"><span class="min-w-0 flex-1 truncate" :class="{ 'font-semibold': lead.choiceId }">{{ lead.title }}</span><span class="figures" :class="(lead.value.saving ?? 0) > 0 ? 'text-settled' : 'text-soft'">{{ lead.value.saving === null ? '?' : signedAmount(-Math.round(lead.value.saving / 100) * 100, currency).replace(/\.00$/, '') }}</span></span>
+          <span class="flex items-baseline justify-between text-xs text-soft"><span class="truncate">{{ lead.sourceName }} · {{ leadAge(lead, today) }}</span><span v-if="lead.choiceId" class="tag tag-settled">chosen</span><span v-else-if="lead.breaches.length > 0" class="tag tag-stop">house rule</span><span v-else-if="isTooCheap(lead.value.ask, lead.marks?.patient ?? null)" class="tag tag-stop">too cheap</span></span>
+          <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" />
+        </button>
+      </li>
+      <li v-if="leads.length === 0" class="p-4 text-soft">Nothing here. Capture a lead by form, a page's source, or a CSV.</li>
+    </ul>
+  </section>
+</template>

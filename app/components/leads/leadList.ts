@@ -1,0 +1,34 @@
+import { daysBetween } from '#core/time/calendarDate'
+import type { Role } from '#core/parts/part'
+import type { LeadView } from '#shared/views'
+
+export type LeadOrder = 'saving' | 'price' | 'age' | 'ends'
+
+/** The leads an inbox shows: by state and role, in one of four orders. A lead without a known saving stands last. */
+export function arrangeLeads(leads: readonly LeadView[], { show, role, order, today }: { show: 'open' | 'passed' | 'chosen'; role: Role | ''; order: LeadOrder; today: string }): LeadView[] {
+  const keyOf: Readonly<Record<LeadOrder, (lead: LeadView) => number>> = {
+    saving: (lead) => -(lead.value.saving ?? -Infinity),
+    price: (lead) => lead.value.payNow,
+    age: (lead) => daysBetween(lead.listedOn, today),
+    ends: (lead) => (lead.endsOn === null ? Infinity : daysBetween(today, lead.endsOn)),
+  }
+  const key = keyOf[order]
+  return leads
+    .filter((lead) => (show === 'chosen' ? lead.choiceId !== null : lead.state === show))
+    .filter((lead) => role === '' || lead.things.some((thing) => thing.role === role && thing.plan === 'keep'))
+    .sort((a, b) => compare(key(a), key(b)) || (a.title < b.title ? -1 : 1))
+}
+
+function compare(a: number, b: number): number {
+  return a === b ? 0 : a < b ? -1 : 1
+}
+
+/** How long a lead has stood, or when it ends. */
+export function leadAge(lead: Pick<LeadView, 'listedOn' | 'endsOn'>, today: string): string {
+  if (lead.endsOn !== null) {
+    const left = daysBetween(today, lead.endsOn)
+    return left < 0 ? 'ended' : left === 0 ? 'ends today' : `ends in ${left} d`
+  }
+  const age = daysBetween(lead.listedOn, today)
+  return age <= 0 ? 'today' : `${age} d`
+}

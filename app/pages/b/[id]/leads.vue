@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import type { Role } from '#core/parts/part'
+import type { LeadView } from '#shared/views'
+import { arrangeLeads, leadAge, type LeadOrder } from '~/components/leads/leadList'
+import { request } from '~/utils/request'
+
+/** Leads: which of the things on offer is worth it, at what price, with what risk? */
+const build = useBuild()
+const { run } = useDeed()
+const id = build.view!.id
+const today = build.view!.today
+const leads = shallowRef<LeadView[] | null>(null)
+const leadId = useRouteState('lead')
+const roleState = useRouteState('role')
+const orderState = useRouteState('order', 'saving')
+const showState = useRouteState('show', 'open')
+const role = computed({ get: () => roleState.value as Role | '', set: (value) => (roleState.value = value) })
+const order = computed({ get: () => orderState.value as LeadOrder, set: (value) => (orderState.value = value) })
+const show = computed({ get: () => showState.value as 'open' | 'passed' | 'chosen', set: (value) => (showState.value = value) })
+const capturing = ref<'no' | 'new' | 'edit'>('no')
+
+async function load() {
+  leads.value = await request<LeadView[]>(`/api/builds/${id}/leads`)
+}
+onMounted(() => run(load))
+const shown = computed(() => arrangeLeads(leads.value ?? [], { show: show.value, role: role.value, order: order.value, today }))
+const lead = computed(() => leads.value?.find((each) => each.id === leadId.value) ?? shown.value[0] ?? null)
+
+function move(by: number) {
+  const at = shown.value.findIndex((each) => each.id === lead.value?.id)
+  const next = shown.value[Math.min(shown.value.length - 1, Math.max(0, at + by))]
+  if (next) leadId.value = next.id
+}
+/** The last deed and how to take it back, for Z. */
+let lastUndo: (() => Promise<unknown>) | null = null
+async function choose() {
+  const chosen = lead.value
+  if (!chosen) return
+  if (chosen.choiceId) {
+    const choiceId = chosen.choiceId
+    lastUndo = async () => {
+      await build.putBack(choiceId, chosen.title)
+      await load()
+    }
+    await run(async () => {
+      await build.takeOut(choiceId, chosen.title)
+      await load()
+    }, { message: `${chosen.title} taken out`, undo: lastUndo })
+  } else {
+    lastUndo = async () => {
+      const made = build.view!.choices.find((choice) => choice.leadId === chosen.id)
+      if (made) await build.takeOut(made.id, chosen.title)
+      await load()
+    }
+    await run(async () => {
+      await build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title)
+      await load()
+    }, { message: `${chosen.title} put into the build`, undo: lastUndo })
+  }
+}
+async function pass() {
+  const passed = lead.value
+  if (!passed) return
+  const to = passed.state === 'open' ? 'passed' : 'open'
+  const at = shown.value.findIndex((each) => each.id === passed.id)
+  const next = shown.value[at + 1] ?? shown.value[at - 1]
+  lastUndo = async () => {
+    await request(`/api/leads/${passed.id}`, { method: 'PATCH', body: { state: passed.state } })
+    await load()
+    leadId.value = passed.id
+  }
+  await run(async () => {
+    await request(`/api/leads/${passed.id}`, { method: 'PATCH', body: { state: to } })
+    await load()
+    leadId.value = next?.id ?? ''
+  }, { message: to === 'passed' ? `passed on ${passed.title}` : `${passed.title} is open again`, undo: lastUndo })
+}
+async function undo() {
+  const deed = lastUndo
+  lastUndo = null
+  if (deed) await run(deed)
+}
+async function captured(newId: string | null) {
+  capturing.value = 'no'
+  await load()
+  await build.load(id)
+  if (newId) leadId.value = newId
+}
+useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choose(), p: () => void pass(), z: () => void undo(), n: () => (capturing.value = 'new'), e: () => lead.value && (capturing.value = 'edit') })
+</script>
+
+<template>
+  <div class="flex h-full min-h-0 max-md:flex-col">
+    <LeadInbox v-model:role="role" v-model:order="order" v-model:show="show" :leads="shown" :selected="lead?.id ?? ''" :currency="build.view!.currency" :today="today" @select="leadId = $event" @capture="capturing = 'new'" />
+    <div v-if="lead" class="flex min-h-0 min-w-0 flex-1 flex-col">
+      <div class="min-h-0 flex-1 overflow-y-auto px-4 py-3">
+        <div class="mb-3 flex items-start gap-3">
+          <div class="min-w-0"><h1>{{ lead.title }}</h1><p class="text-soft">{{ lead.sourceName }} · {{ lead.condition }}<template v-if="lead.place"> · {{ lead.place }}</template> · {{ leadAge(lead, today) }}</p></div>
+          <div class="ml-auto flex shrink-0 gap-2"><button type="button" class="button" @click="capturing = 'edit'">Change</button><button type="button" class="button" @click="pass">{{ lead.state === 'open' ? 'Pass on' : 'Open again' }}</button><button type="button" class="button button-main" @click="choose">{{ lead.choiceId ? 'Take out' : 'Put into the build' }}</button></div>
+        </div>
+        <LeadDetail :lead="lead" :currency="build.view!.currency" />
+      </div>
+      <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span><span><span class="key">P</span> pass on</span><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span><span><span class="key">Z</span> undo</span></div>
+    </div>
+    <p v-else class="p-6 text-soft" role="status">{{ leads === null ? 'Reading leads…' : 'No lead yet. Capture the first with N: a form, the source of a page, or a CSV.' }}</p>
+    <LeadCapture v-if="capturing !== 'no'" :key="capturing" :today="today" :currency="build.view!.currency" :editing="capturing === 'edit' ? (lead?.id ?? null) : null" @close="capturing = 'no'" @done="captured" />
+  </div>
+</template>

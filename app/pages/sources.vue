@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { ValidationError } from 'yup'
+import { protections } from '#core/sourcing/faultRisk'
+import { sourceSchema } from '#shared/schemas/entities'
+import type { LibraryView } from '#shared/views'
+import { request } from '~/utils/request'
+import { amount } from '~/utils/show'
+
+/** Sources: where leads come from, with their tax, shipping and protection. */
+const { run } = useDeed()
+const library = ref<LibraryView | null>(null)
+const adding = ref(false)
+const problem = ref('')
+const draft = reactive({ name: '', kind: 'classifieds', currency: 'CAD', taxPercent: 0, taxOnShipping: false, shipping: { kind: 'none', amount: '0', freeFrom: null as string | null }, protection: 'none', note: '' })
+const load = async () => (library.value = await request<LibraryView>('/api/library'))
+onMounted(() => run(load))
+useHead({ title: 'Sources · Tarvin' })
+async function add() {
+  problem.value = ''
+  try {
+    const source = sourceSchema.validateSync({ ...draft, id: draft.name.toLowerCase().replace(/[^a-z0-9]+/g, '-') })
+    if (await run(async () => {
+      await request('/api/library/sources', { method: 'PUT', body: source })
+      await load()
+    }, { message: `${draft.name} is among the sources` })) adding.value = false
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error
+    problem.value = error.message
+  }
+}
+</script>
+
+<template>
+  <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-5">
+    <div class="flex items-center"><h1>Sources</h1><button type="button" class="button ml-auto" @click="adding = !adding">Add a source</button></div>
+    <form v-if="adding" class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="add">
+      <FormField label="name"><input v-model="draft.name" class="field w-40" aria-label="name of the source"></FormField>
+      <FormField label="kind"><select v-model="draft.kind" class="field" aria-label="kind of source"><option value="classifieds">classifieds</option><option value="auction">auction</option><option value="refurbisher">refurbisher</option><option value="shop">shop</option><option value="counter">in-shop only</option></select></FormField>
+      <FormField label="currency"><input v-model="draft.currency" class="field figures w-16" aria-label="currency of the source"></FormField>
+      <FormField label="tax %"><input v-model.number="draft.taxPercent" type="number" min="0" step="0.1" class="field figures w-20" aria-label="tax percent"></FormField>
+      <label class="pb-1.5"><input v-model="draft.taxOnShipping" type="checkbox"> tax on shipping</label>
+      <FormField label="shipping"><select v-model="draft.shipping.kind" class="field" aria-label="kind of shipping"><option>none</option><option>per-item</option><option>per-order</option></select></FormField>
+      <FormField label="amount"><input v-model="draft.shipping.amount" class="field figures w-20" aria-label="amount of shipping"></FormField>
+      <FormField label="free from"><input :value="draft.shipping.freeFrom ?? ''" class="field figures w-20" aria-label="free from" @input="draft.shipping.freeFrom = ($event.target as HTMLInputElement).value || null"></FormField>
+      <FormField label="protection"><select v-model="draft.protection" class="field" aria-label="protection"><option v-for="each in protections" :key="each">{{ each }}</option></select></FormField>
+      <button type="submit" class="button button-main">Add</button><p v-if="problem" class="w-full text-stop" role="alert">{{ problem }}</p>
+    </form>
+    <table class="ledger mt-3">
+      <thead><tr><th>source</th><th>kind</th><th class="!text-right">tax</th><th>shipping</th><th>protection</th><th>note</th></tr></thead>
+      <tbody><tr v-for="source in library?.sources" :key="source.id"><td>{{ source.name }}</td><td class="text-soft">{{ source.kind }}</td><td class="amount">{{ source.taxPercent }} %</td><td class="figures">{{ source.shippingKind === 'none' ? '—' : `${amount(source.shippingAmount, source.currency)} ${source.currency} ${source.shippingKind}` }}{{ source.shippingFreeFrom === null ? '' : `, free from ${amount(source.shippingFreeFrom, source.currency)}` }}</td><td>{{ source.protection }}</td><td class="text-soft">{{ source.note }}</td></tr></tbody>
+    </table>
+    <p v-if="library && library.sources.length === 0" class="mt-4 text-soft">No source yet. Leads need one: add it here or open a library file on Builds.</p>
+  </main>
+</template>
