@@ -27,11 +27,11 @@ export function run(command, args, options = {}) {
 /** Installs the packages where they are missing or the lock file has changed since. */
 export function ensureInstalled() {
   const stamp = join(root, 'node_modules', '.tarvin-installed')
-  const lock = digest(['package.json', 'package-lock.json'])
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
+  const lock = () => digest(['package.json', 'package-lock.json'])
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock()) return
   step('installing packages (a minute or two the first time)')
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true })
-  writeFileSync(stamp, lock)
+  run('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true })
+  writeFileSync(stamp, lock())
 }
 
 const sourceFolders = ['app', 'core', 'server', 'shared', 'public']

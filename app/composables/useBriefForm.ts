@@ -9,7 +9,7 @@ import { RequestError } from '~/utils/request'
  */
 export function useBriefForm(key: string, initial: BriefInput, save: (brief: BriefInput) => Promise<void>) {
   const stored = localStorage.getItem(key)
-  const draft = reactive<BriefInput>(stored === null ? structuredClone(initial) : (JSON.parse(stored) as BriefInput))
+  const draft = reactive<BriefInput>(JSON.parse(stored ?? JSON.stringify(initial)) as BriefInput)
   const problems = ref<Record<string, string>>({})
   const state = ref<'saved' | 'typing' | 'saving' | 'refused'>(stored === null ? 'saved' : 'typing')
   const refusal = ref('')

@@ -1,0 +1,56 @@
+import { mkdirSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromiumArguments, chromiumPath, ensureChromium } from './browser.mjs'
+import { ensureBuilt, ensureInstalled, freePort, root, run, startServer, step } from './lib.mjs'
+
+// One current picture of each main view, from the demo data: `npm run screenshots [NAME ...]`.
+ensureInstalled()
+ensureBuilt()
+ensureChromium(run, step)
+const { chromium } = await import('@playwright/test')
+const folder = process.env.SHOTS || join(root, 'docs', 'screenshots')
+mkdirSync(folder, { recursive: true })
+const database = join(tmpdir(), `tarvin-shots-${process.pid}.db`)
+const port = await freePort(3400, '127.0.0.1')
+const url = `http://127.0.0.1:${port}`
+const server = await startServer({ host: '127.0.0.1', port, url }, { TARVIN_DATABASE_URL: `file:${database}`, TARVIN_TODAY: '2026-10-31' })
+run('npx', ['tsx', 'demo/main.ts', url], { quiet: true })
+const { builds } = await (await fetch(`${url}/api/session`)).json()
+const couch = builds.find((build) => build.name === 'Couch corner').id
+const white = builds.find((build) => build.name === 'Small white one').id
+const club = builds.find((build) => build.name === 'Club edit box').id
+const leads = await (await fetch(`${url}/api/builds/${couch}/leads`)).json()
+const lot = leads.find((lead) => lead.externalId === 'B-1001').id
+const views = [
+  ['builds', '/'],
+  ['brief', `/b/${couch}/brief`],
+  ['prices-read', `/b/${couch}/prices?part=murrowdun-tarn-640-8-gb`],
+  ['prices-sift', `/b/${couch}/prices?part=murrowdun-tarn-640-8-gb&mode=sift`],
+  ['leads', `/b/${couch}/leads?lead=${lot}`],
+  ['machine', `/b/${couch}/machine`, async (page) => page.keyboard.press('r')],
+  ['machine-findings', `/b/${white}/machine`],
+  ['bench', `/b/${couch}/bench`],
+  ['scales', `/b/${couch}/scales`],
+  ['working', `/b/${club}/bench`, async (page) => page.locator('[data-target]').first().click()],
+  ['leads-phone', `/b/${couch}/leads?lead=${lot}`, undefined, { width: 390, height: 844 }],
+]
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
+const wanted = process.argv.slice(2)
+for (const [name, path, before, viewport = { width: 1280, height: 800 }] of views) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue
+  const page = await browser.newPage({ viewport, reducedMotion: 'reduce' })
+  page.on('pageerror', (error) => step(`${name}: ${error.message}`))
+  page.on('console', (message) => message.type() === 'error' && step(`${name}: ${message.text()}`))
+  await page.goto(url + path, { waitUntil: 'networkidle' })
+  if (before) await before(page)
+  await page.waitForLoadState('networkidle')
+  await page.screenshot({ path: join(folder, `${name}.png`) })
+  await page.close()
+  step(name)
+}
+await browser.close()
+server.removeAllListeners('exit')
+server.kill()
+for (const ending of ['', '-wal', '-shm']) rmSync(database + ending, { force: true })
+process.exit(0)
