@@ -9,7 +9,7 @@ const days = 120
 
 /** Two real drifts and one sudden drop; the rest moves by chance only. */
 function drift(part: CataloguePart, age: number): number {
-  if (part.name.startsWith('Tarn 640 8')) return 1.05 ** (age / 30)
+  if (part.name.startsWith('Tarn 640 8')) return 1.08 ** (age / 30)
   if (part.role === 'memory' && part.facts.memoryGeneration === 'DDR4') return 0.93 ** (age / 30)
   if (part.name.startsWith('Stook 51 8')) return age > 25 ? 1.14 : 1
   return 1

@@ -4,8 +4,8 @@ import { proposeColumns, rawLine, type HeaderWords, type LineProblem } from './c
 import { readCsv } from './readCsv'
 import { FieldError, readCurrency, readDate, readPrice, readWord } from './readFields'
 
-const fields = ['id', 'source', 'title', 'url', 'price', 'shipping', 'currency', 'condition', 'manner', 'listedOn', 'endsOn', 'place', 'parts', 'note', 'code', 'rebate'] as const
-type LeadField = (typeof fields)[number]
+type LeadField =
+  | 'id' | 'source' | 'title' | 'url' | 'price' | 'shipping' | 'currency' | 'condition' | 'manner' | 'listedOn' | 'endsOn' | 'place' | 'parts' | 'note' | 'code' | 'rebate'
 
 const headerWords: HeaderWords<LeadField> = {
   id: ['id', 'ref', 'reference'], source: ['source', 'site', 'market'], title: ['title', 'name', 'item'], url: ['url', 'link', 'page'],

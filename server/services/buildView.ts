@@ -17,7 +17,7 @@ import type { Database } from '../db/client'
 import { buildRivals, builds, choices, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { houseRuleBreaches, valuedLeads, type ValuedLead } from './leadViews'
-import { readStreetPrice, useMarket, type Market } from './market'
+import { newPriceIn, readStreetPrice, useMarket, type Market } from './market'
 import { loadWorkloads } from './workloads'
 
 type BuildRow = typeof builds.$inferSelect
@@ -151,7 +151,7 @@ function readLeadChoice(row: typeof choices.$inferSelect, { build, library, lead
 function readHunt(row: typeof choices.$inferSelect, { build, market, library, today }: ChoiceContext): ChoiceFigures {
   const part = library.get(row.partId!)!
   const reading = readStreetPrice(market, part.id, today, build.currency)
-  const typical = reading.marks?.typical ?? null
+  const typical = reading.marks?.typical ?? newPriceIn(market, part.id, build.currency, today)
   const limit = row.limit ?? typical ?? 0
   return {
     label: partLabel(part), parts: [part], payNow: limit, afterRebates: limit, expected: limit, anyoneCanPay: typical,
@@ -162,7 +162,7 @@ function readHunt(row: typeof choices.$inferSelect, { build, market, library, to
 function readOwned(row: typeof choices.$inferSelect, { build, market, library, shelfRows, today }: ChoiceContext): ChoiceFigures {
   const thing = shelfRows.find((each) => each.id === row.shelfId)!
   const part = library.get(thing.partId)!
-  const street = readStreetPrice(market, part.id, today, build.currency).marks?.typical ?? null
+  const street = readStreetPrice(market, part.id, today, build.currency).marks?.typical ?? newPriceIn(market, part.id, build.currency, today)
   return { label: partLabel(part), parts: [part], payNow: 0, afterRebates: 0, expected: 0, anyoneCanPay: street, source: 'from the shelf' }
 }
 

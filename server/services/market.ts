@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm'
-import type { ExchangeRate } from '#core/money/rates'
+import { convertAmount, rateTable, type ExchangeRate } from '#core/money/rates'
 import { RecordIndex } from '#core/market/recordIndex'
 import { queryForPart, type PartQuery } from '#core/market/queryForPart'
 import type { SoldRecord } from '#core/market/soldRecord'
@@ -86,6 +86,13 @@ export function readStreetPrice(market: Market, partId: string, asOf: CalendarDa
   const reading = streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), { rates: market.rates, overrides: market.overrides.get(partId) ?? {} })
   market.readings.set(key, reading)
   return reading
+}
+
+/** Cheapest newest shop price of a part in a currency; null where no shop has it. */
+export function newPriceIn(market: Market, partId: string, currency: string, today: CalendarDate): number | null {
+  const offer = market.newPrices.get(partId)
+  if (!offer) return null
+  return offer.currency === currency ? offer.price : convertAmount(offer.price, offer.currency, currency, rateTable(market.rates).rateOn(today, offer.currency, currency))
 }
 
 /** Sets or takes back the builder's word on a record. */

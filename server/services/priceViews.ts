@@ -1,13 +1,12 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { chanceWithin, payUpToPrice } from '#core/market/patience'
-import { convertAmount, rateTable } from '#core/money/rates'
 import { partLabel } from '#core/parts/part'
 import { daysBetween } from '#core/time/calendarDate'
 import type { PriceBrief, PriceView, RecordView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds, choices, leads, leadThings, parts, shelf, soldRecords, sources } from '../db/schema'
 import { NotFoundError } from '../http/errors'
-import { readStreetPrice, useMarket, type Market } from './market'
+import { newPriceIn, readStreetPrice, useMarket, type Market } from './market'
 
 type BuildRow = typeof builds.$inferSelect
 
@@ -42,13 +41,7 @@ async function chosenParts(db: Database, buildId: string): Promise<Set<string>> 
 function priceBrief(market: Market, partId: string, currency: string, today: string): PriceBrief {
   const part = market.library.find((each) => each.id === partId)!
   const reading = readStreetPrice(market, partId, today, currency)
-  return { partId, name: partLabel(part), role: part.role, grade: reading.grade, kept: reading.kept.length, marks: reading.marks, newPrice: newPriceOf(market, partId, currency, today) }
-}
-
-function newPriceOf(market: Market, partId: string, currency: string, today: string): number | null {
-  const offer = market.newPrices.get(partId)
-  if (!offer) return null
-  return offer.currency === currency ? offer.price : convertAmount(offer.price, offer.currency, currency, rateTable(market.rates).rateOn(today, offer.currency, currency))
+  return { partId, name: partLabel(part), role: part.role, grade: reading.grade, kept: reading.kept.length, marks: reading.marks, newPrice: newPriceIn(market, partId, currency, today) }
 }
 
 /** One part's street price with every record behind it. */

@@ -46,8 +46,11 @@ const rebate = computed(() => lead.value.landed.payNow.amount - lead.value.lande
           <tr class="font-semibold"><td>pay now</td><td class="amount"><TheFigure :text="amount(lead.value.landed.payNow.amount, lead.currency)" :working="() => landedWorking(lead)" data-figure="lead-pay-now" /></td></tr>
           <tr v-if="rebate > 0"><td>after rebates</td><td class="amount" data-figure="lead-after-rebates">{{ amount(lead.value.landed.afterRebates.amount, lead.currency) }}</td></tr>
           <tr><td>expected loss by faults</td><td class="amount"><TheFigure :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`" :working="() => faultWorking(lead)" /></td></tr>
-          <tr v-if="resale > 0"><td>sold on, after fees</td><td class="amount">−{{ amount(resale, currency) }}</td></tr>
           <tr class="font-semibold"><td>expected</td><td class="amount" data-figure="lead-expected">{{ amount(lead.value.landed.expected.amount, lead.currency) }}</td></tr>
+          <template v-if="resale > 0">
+            <tr><td>what is sold on, after fees</td><td class="amount">−{{ amount(resale, currency) }}</td></tr>
+            <tr><td>expected, once that is sold</td><td class="amount">{{ amount(lead.value.expected - resale, currency) }}</td></tr>
+          </template>
         </tbody>
       </table>
     </section>

@@ -16,11 +16,11 @@ watch(() => selected, (id) => nextTick(() => list.value?.querySelector(`[data-le
 </script>
 
 <template>
-  <section class="flex w-[280px] shrink-0 flex-col border-r border-line max-md:h-52 max-md:w-full max-md:border-b" aria-label="inbox">
-    <div class="flex items-center gap-1.5 border-b border-line px-3 py-1.5">
-      <select v-model="show" class="field !min-h-0 !py-0.5" aria-label="which leads"><option value="open">{{ show === 'open' ? leads.length : '' }} open</option><option value="chosen">chosen</option><option value="passed">passed on</option></select>
-      <select v-model="role" class="field !min-h-0 w-16 flex-1 !py-0.5" aria-label="role"><option value="">any role</option><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select>
-      <select v-model="order" class="field !min-h-0 w-[74px] !py-0.5" aria-label="order"><option value="saving">by saving</option><option value="price">by price</option><option value="age">by age</option><option value="ends">by end</option></select>
+  <section class="flex w-[286px] shrink-0 flex-col border-r border-line max-md:h-52 max-md:w-full max-md:border-b" aria-label="inbox">
+    <div class="flex items-center gap-1 border-b border-line px-2 py-1.5 text-xs">
+      <select v-model="show" class="field !min-h-0 w-[84px] !px-1 !py-0.5" aria-label="which leads"><option value="open">{{ show === 'open' ? leads.length : '' }} open</option><option value="chosen">chosen</option><option value="passed">passed on</option></select>
+      <select v-model="role" class="field !min-h-0 w-0 min-w-0 flex-1 !px-1 !py-0.5" aria-label="role"><option value="">any role</option><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select>
+      <select v-model="order" class="field !min-h-0 w-[82px] !px-1 !py-0.5" aria-label="order"><option value="saving">by saving</option><option value="price">by price</option><option value="age">by age</option><option value="ends">by end</option></select>
       <button type="button" class="button !px-2 !py-0.5" title="capture a lead" @click="emit('capture')">New <span class="key">N</span></button>
     </div>
     <ul ref="list" class="min-h-0 flex-1 overflow-y-auto">

@@ -14,15 +14,16 @@ watch(() => choice.reason, (next) => (reason.value = next))
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const saveReason = () => reason.value !== choice.reason && run(() => build.changeChoice(choice.id, { reason: reason.value }, choice.label))
 const takeOut = () => run(() => build.takeOut(choice.id, choice.label), { message: `${choice.label} taken out`, undo: () => build.putBack(choice.id, choice.label) })
-const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait === null ? ', never seen this cheap' : `, about ${Math.ceil(choice.expectedWait)} days`))
+const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait === null ? ', no sale seen at that price' : `, about ${Math.ceil(choice.expectedWait)} days`))
 </script>
 
 <template>
   <tr>
-    <td class="text-soft">{{ choice.roles.map((role) => roleNames[role]).join(', ') }}</td>
-    <td class="font-medium">{{ choice.label }}</td>
-    <td class="text-soft"><NuxtLink v-if="choice.leadId" :to="`/b/${view.id}/leads?lead=${choice.leadId}`" class="underline decoration-dotted">{{ choice.source }}</NuxtLink><template v-else>{{ choice.source }}{{ wait }}</template><span v-if="choice.paidOn" class="tag tag-settled ml-1">paid</span></td>
-    <td><select class="field !min-h-0 !py-0.5" :value="choice.scope" :aria-label="`scope of ${choice.label}`" @change="run(() => build.changeChoice(choice.id, { scope: value($event) }, choice.label))"><option v-for="scope in scopes" :key="scope" :value="scope">{{ scopeNames[scope] }}</option></select></td>
+    <td class="min-w-44">
+      <b class="font-medium">{{ choice.label }}</b> <span v-if="choice.paidOn" class="tag tag-settled">paid</span>
+      <span class="block text-xs text-soft">{{ choice.roles.map((role) => roleNames[role]).join(', ') }} · <NuxtLink v-if="choice.leadId" :to="`/b/${view.id}/leads?lead=${choice.leadId}`" class="underline decoration-dotted">{{ choice.source }}</NuxtLink><template v-else>{{ choice.source }}{{ wait }}</template></span>
+    </td>
+    <td><select class="field !min-h-0 w-[124px] !py-0.5" :value="choice.scope" :aria-label="`scope of ${choice.label}`" @change="run(() => build.changeChoice(choice.id, { scope: value($event) }, choice.label))"><option v-for="scope in scopes" :key="scope" :value="scope">{{ scopeNames[scope] }}</option></select></td>
     <td><input v-model="reason" class="field !min-h-0 w-full min-w-32 !py-0.5" placeholder="why this one" :aria-label="`reason for ${choice.label}`" @change="saveReason"></td>
     <td class="amount"><TheFigure :text="amount(choice.payNow, view.currency)" :working="() => choiceWorking(view, choice)" /></td>
     <td class="amount text-soft">{{ amount(choice.anyoneCanPay, view.currency) }}</td>

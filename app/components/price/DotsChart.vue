@@ -17,7 +17,12 @@ const shapes = { auction: 'rectRot', fixed: 'circle', local: 'triangle' } as con
 const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 // Left-out records stand at their own price where it is in this currency; others have no place on the scale.
 const plotted = computed(() => view.records.filter((record) => record.reason !== 'outside-window' && (record.unitPrice !== null || record.currency === view.currency)))
-const ceiling = computed(() => Math.max(view.marks ? view.marks.hurried * 2.2 : 0, (view.newPrice ?? 0) * 1.08) / 100 || undefined)
+/** A round number a little above twice the hurried mark: dearer things are lots and slips. */
+const ceiling = computed(() => {
+  const top = Math.max(view.marks ? view.marks.hurried * 2.2 : 0, (view.newPrice ?? 0) * 1.08) / 100
+  const step = 10 ** Math.floor(Math.log10(Math.max(top, 10))) / 2
+  return Math.ceil(top / step) * step || undefined
+})
 const priceOf = (record: RecordView) => (record.unitPrice ?? record.price + record.shipping) / 100
 
 const data = computed(() => ({

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { chanceWithin, expectedWait } from '#core/market/patience'
+import { priceQueryDefaults } from '#core/market/priceQuery'
 import type { PriceView } from '#shared/views'
 import { trendWorking } from '~/workings/priceWorkings'
 import { amount, percent, signedPercent } from '~/utils/show'
@@ -7,10 +9,15 @@ import { reasonCounts, reasonNames } from './triage'
 /** Read: the picture, how it moves, how long a wait. */
 const { view } = defineProps<{ view: PriceView }>()
 const emit = defineEmits<{ hunt: [price: number] }>()
-const left = computed(() => reasonCounts(view.records).slice(0, 6))
+const left = computed(() => reasonCounts(view.records).slice(0, 5))
 const limit = ref(0)
 watch(() => view.partId, () => (limit.value = view.marks?.typical ?? 0), { immediate: true })
-const chance = computed(() => [...view.patience].reverse().find((point) => point.price <= limit.value)?.chance ?? 0)
+const flow = computed(() => {
+  const comps = view.records.filter((record) => record.unitPrice !== null).sort((a, b) => a.unitPrice! - b.unitPrice!)
+  return { prices: comps.map((record) => record.unitPrice!), weights: comps.map((record) => record.weight!), perDay: view.perDay, catchShare: view.query.catchShare ?? priceQueryDefaults.catchShare }
+})
+const chance = computed(() => chanceWithin(flow.value, limit.value, view.patienceDays))
+const wait = computed(() => expectedWait(flow.value, limit.value))
 const path = computed(() => {
   if (view.patience.length === 0) return ''
   const [low, high] = [view.patience[0]!.price, view.patience.at(-1)!.price]
@@ -22,7 +29,7 @@ const bounds = computed(() => [view.patience[0]?.price ?? 0, view.patience.at(-1
 
 <template>
   <div class="grid min-h-0 flex-1 grid-cols-[1fr_230px] gap-3 overflow-y-auto max-lg:grid-cols-1">
-    <div class="sheet p-3"><DotsChart :view="view" :height="262" /></div>
+    <div class="sheet p-3"><DotsChart :view="view" :height="216" /></div>
     <div class="sheet p-3">
       <h2>Moves</h2>
       <p v-if="view.trend"><b :class="view.trend.direction === 'unclear' ? 'text-soft' : 'text-settled'">{{ view.trend.direction === 'unclear' ? 'no clear direction' : view.trend.direction }}</b> <TheFigure :text="signedPercent(view.trend.percentPer30Days)" :working="() => trendWorking(view)" /> a month<br><span class="text-soft">between {{ signedPercent(view.trend.low) }} and {{ signedPercent(view.trend.high) }}</span></p>
@@ -46,7 +53,7 @@ const bounds = computed(() => [view.patience[0]?.price ?? 0, view.patience.at(-1
       </figure>
       <div v-if="view.patience.length > 0" class="self-center">
         <label class="block">pay up to <b class="figures">{{ amount(limit, view.currency) }}</b><input v-model.number="limit" type="range" class="mt-1 block w-full max-w-80" :min="bounds[0]" :max="bounds[1]" step="50" aria-label="pay up to"></label>
-        <p class="mt-2">The chance is <b class="figures">{{ percent(chance) }}</b> within <b class="figures">{{ view.patienceDays }}</b> days, if you get to one in five suitable sales.</p>
+        <p class="mt-2">The chance is <b class="figures">{{ percent(chance) }}</b> within <b class="figures">{{ view.patienceDays }}</b> days<template v-if="wait !== null">; on average it takes <b class="figures">{{ Math.ceil(wait) }}</b></template>, if you get to {{ percent(flow.catchShare) }} of the suitable sales.</p>
         <p v-for="wish in view.wishes" :key="wish.probability" class="text-soft">For {{ percent(wish.probability) }}: {{ wish.price === null ? 'not likely at any price seen' : `pay up to ${amount(wish.price, view.currency)}` }}.</p>
         <button type="button" class="button mt-2" @click="emit('hunt', limit)">Hunt at {{ amount(limit, view.currency) }}</button>
       </div>

@@ -94,9 +94,9 @@ useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choos
     <LeadInbox v-model:role="role" v-model:order="order" v-model:show="show" :leads="shown" :selected="lead?.id ?? ''" :currency="build.view!.currency" :today="today" @select="leadId = $event" @capture="capturing = 'new'" />
     <div v-if="lead" class="flex min-h-0 min-w-0 flex-1 flex-col">
       <div class="min-h-0 flex-1 overflow-y-auto px-4 py-3">
-        <div class="mb-3 flex items-start gap-3">
+        <div class="mb-3 flex items-start gap-3 max-md:flex-col">
           <div class="min-w-0"><h1>{{ lead.title }}</h1><p class="text-soft">{{ lead.sourceName }} · {{ lead.condition }}<template v-if="lead.place"> · {{ lead.place }}</template> · {{ leadAge(lead, today) }}</p></div>
-          <div class="ml-auto flex shrink-0 gap-2"><button type="button" class="button" @click="capturing = 'edit'">Change</button><button type="button" class="button" @click="pass">{{ lead.state === 'open' ? 'Pass on' : 'Open again' }}</button><button type="button" class="button button-main" @click="choose">{{ lead.choiceId ? 'Take out' : 'Put into the build' }}</button></div>
+          <div class="ml-auto flex shrink-0 gap-2 max-md:ml-0"><button type="button" class="button" @click="capturing = 'edit'">Change</button><button type="button" class="button" @click="pass">{{ lead.state === 'open' ? 'Pass on' : 'Open again' }}</button><button type="button" class="button button-main" @click="choose">{{ lead.choiceId ? 'Take out' : 'Put into the build' }}</button></div>
         </div>
         <LeadDetail :lead="lead" :currency="build.view!.currency" />
       </div>

@@ -18,7 +18,7 @@ useKeys({ n: () => (adding.value = true) })
       <h2>What is chosen</h2>
       <p v-if="rows.length === 0" class="mt-1 text-soft">Nothing yet. Put leads into it from Leads, hunt at a street price from Prices, or add a part you own.</p>
       <table v-else class="ledger mt-1">
-        <thead><tr><th>role</th><th>thing</th><th>how</th><th>scope</th><th>why</th><th class="!text-right">pay now</th><th class="!text-right">anyone can pay</th><th><span class="sr-only">deeds</span></th></tr></thead>
+        <thead><tr><th>thing</th><th>scope</th><th>why</th><th class="!text-right">pay now</th><th class="!text-right">anyone can pay</th><th><span class="sr-only">deeds</span></th></tr></thead>
         <tbody><ChoiceRow v-for="choice in rows" :key="choice.id" :choice="choice" :view="view" /></tbody>
       </table>
       <p v-if="view.removedChoices.length > 0" class="mt-2 text-soft">taken out: <button v-for="each in view.removedChoices" :key="each.id" type="button" class="quiet-button mr-3" @click="build.putBack(each.id, each.label)">put back {{ each.label }}</button></p>
