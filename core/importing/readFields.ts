@@ -14,7 +14,7 @@ export class FieldError extends Error {
  * stands three digits from the end, and no other, is ambiguous only where the currency has three places.
  */
 export function readPrice(cell: string, currency: string): number {
-  const plain = cell.replace(/[^\d.,-]/g, '')
+  const plain = cell.replace(/[^\d.,-]/g, '').replace(/[.,-]+$/, '')
   if (!/\d/.test(plain)) throw new FieldError('price', `"${cell.slice(0, 30)}" is not a price`)
   const lastPoint = plain.lastIndexOf('.')
   const lastComma = plain.lastIndexOf(',')

@@ -1,0 +1,24 @@
+import { defineConfig } from '@playwright/test'
+import { chromiumArguments, chromiumPath } from './scripts/browser.mjs'
+
+const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
+
+export default defineConfig({
+  testDir: './tests/browser',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    launchOptions: { executablePath: chromiumPath() ?? '', args: [...chromiumArguments] },
+    contextOptions: { reducedMotion: 'reduce' },
+  },
+  webServer: {
+    command: 'node .output/server/index.mjs',
+    url: `http://127.0.0.1:${port}/api/session`,
+    env: { HOST: '127.0.0.1', PORT: String(port), TARVIN_TODAY: '2026-10-31', TARVIN_DATABASE_URL: process.env.TARVIN_TEST_DATABASE ?? 'file:test-results/browser.db' },
+  },
+})

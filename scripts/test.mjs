@@ -1,0 +1,47 @@
+import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureChromium } from './browser.mjs'
+import { ensureBuilt, ensureInstalled, freePort, root, run, step } from './lib.mjs'
+
+// Everything: install, browser, lint, types, unit and route tests, build, browser tests. Ends with what passed and failed.
+process.chdir(root)
+ensureInstalled()
+ensureChromium(run, step)
+const results = join(root, 'test-results')
+rmSync(results, { recursive: true, force: true })
+mkdirSync(results, { recursive: true })
+const counts = { passed: 0, failed: 0 }
+const count = (passed, failed) => {
+  counts.passed += passed
+  counts.failed += failed
+}
+function check(name, command, args) {
+  step(name)
+  const { status } = run(command, args, { mayFail: true })
+  count(status === 0 ? 1 : 0, status === 0 ? 0 : 1)
+  return status === 0
+}
+
+check('preparing types', 'npx', ['nuxt', 'prepare'])
+check('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+check('types', 'npx', ['vue-tsc', '-b', '--noEmit'])
+step('unit and route tests')
+run('npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', '--outputFile.json=test-results/unit.json'], { mayFail: true })
+const unit = readJson('unit.json')
+count(unit?.numPassedTests ?? 0, unit ? unit.numFailedTests + unit.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0).length : 1)
+ensureBuilt()
+step('browser tests')
+const port = await freePort(3500, '127.0.0.1')
+run('npx', ['playwright', 'test'], { mayFail: true, env: { TARVIN_TEST_PORT: String(port), TARVIN_TEST_DATABASE: `file:${join(results, 'browser.db')}` } })
+const browser = readJson('browser.json')
+count(browser?.stats.expected ?? 0, browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : 1)
+process.stdout.write(`\n${counts.passed} passed, ${counts.failed} failed\n`)
+process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1)
+
+function readJson(name) {
+  try {
+    return JSON.parse(readFileSync(join(results, name), 'utf8'))
+  } catch {
+    return null
+  }
+}

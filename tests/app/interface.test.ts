@@ -1,0 +1,65 @@
+import { describe, expect, test } from 'vitest'
+import { agenda } from '~/components/builds/agenda'
+import { arrangeLeads, leadAge } from '~/components/leads/leadList'
+import { ruleScale } from '~/components/price/priceRule'
+import { filterRecords, nextDecision, reasonCounts } from '~/components/price/triage'
+import { searchIndex } from '~/components/shell/searchIndex'
+import type { BuildStrip, LeadView, RecordView } from '#shared/views'
+
+const record = (id: number, change: Partial<RecordView> = {}): RecordView => ({
+  id, title: `Tarn ${id}`, source: 's', soldOn: '2026-10-01', manner: 'fixed', condition: 'used', price: 1, shipping: 0, currency: 'CAD', quantity: null, unitPrice: 1, weight: 1, reason: null, detail: '', decision: null, ...change,
+})
+const lead = (id: string, change: Record<string, unknown> = {}) => ({ id, title: id, state: 'open', choiceId: null, listedOn: '2026-10-20', endsOn: null, things: [{ role: 'cpu', plan: 'keep' }], value: { saving: 0, payNow: 0 }, ...change }) as unknown as LeadView
+
+describe('triage', () => {
+  const records = [record(1), record(2, { reason: 'lot' }), record(3, { reason: 'outside-window' }), record(4, { reason: 'builder', decision: 'drop' })]
+  test('filters by state and by a word of the title', () => {
+    expect(filterRecords(records, 'kept', '').map((each) => each.id)).toEqual([1])
+    expect(filterRecords(records, 'left-out', '').map((each) => each.id)).toEqual([2, 4])
+    expect(filterRecords(records, 'yours', '').map((each) => each.id)).toEqual([4])
+    expect(filterRecords(records, 'all', 'TARN 2').map((each) => each.id)).toEqual([2])
+  })
+  test('the same key again takes the word back', () => {
+    expect([nextDecision(records[0]!, 'drop'), nextDecision(records[3]!, 'drop'), nextDecision(records[3]!, 'keep')]).toEqual(['drop', null, 'keep'])
+    expect(reasonCounts([...records, record(5, { reason: 'lot' })])[0]).toEqual({ reason: 'lot', count: 2 })
+  })
+})
+
+describe('the inbox', () => {
+  const leads = [lead('a', { value: { saving: 5, payNow: 30 } }), lead('b', { value: { saving: null, payNow: 10 } }), lead('c', { value: { saving: 9, payNow: 20 }, endsOn: '2026-11-02' }), lead('d', { state: 'passed' })]
+  const arrange = (order: 'saving' | 'price' | 'ends') => arrangeLeads(leads, { show: 'open', role: '', order, today: '2026-10-31' }).map((each) => each.id)
+  test('best saving first, the unknown last; cheapest first; soonest end first', () => {
+    expect(arrange('saving')).toEqual(['c', 'a', 'b'])
+    expect(arrange('price')).toEqual(['b', 'c', 'a'])
+    expect(arrange('ends')[0]).toBe('c')
+  })
+  test('a role shows only leads that keep such a part', () => {
+    expect(arrangeLeads(leads, { show: 'open', role: 'memory', order: 'price', today: '2026-10-31' })).toEqual([])
+  })
+  test('age and end in words', () => {
+    expect([leadAge(leads[0]!, '2026-10-31'), leadAge(leads[2]!, '2026-10-31'), leadAge(leads[2]!, '2026-11-02'), leadAge(leads[2]!, '2026-11-03')]).toEqual(['11 d', 'ends in 2 d', 'ends today', 'ended'])
+  })
+})
+
+describe('the price rule', () => {
+  test('everything known lies inside, in order; nothing known is no scale', () => {
+    const scale = ruleScale({ marks: { patient: 100, typical: 120, hurried: 150 }, ask: 90, fresh: 220 }, 200, 4)!
+    const places = [90, 100, 120, 150, 220].map((value) => scale.at(value))
+    expect(places).toEqual([...places].sort((a, b) => a - b))
+    expect(places[0]).toBeGreaterThan(0)
+    expect(places.at(-1)).toBeLessThan(200)
+    expect(ruleScale({ marks: null }, 200, 4)).toBeNull()
+  })
+})
+
+describe('agenda and search', () => {
+  test('what stops comes before what waits', () => {
+    const strip = { id: 'b', name: 'B', wantedBy: '2026-11-21', findings: [{ severity: 'stops', what: 'socket' }], breaches: [], targets: [], emptyRoles: ['cpu'], receipt: { state: 'within', groups: { toComeBack: [] } } } as unknown as BuildStrip
+    expect(agenda([strip], '2026-10-31').map((entry) => entry.when)).toEqual(['stops', '21 days'])
+  })
+  test('a slip of the pen still finds it', () => {
+    const find = searchIndex([{ id: '1', label: 'Kaldric Sallowfen 5400', kind: 'CPU', to: '/' }, { id: '2', label: 'Murrowdun Tarn 640', kind: 'graphics card', to: '/' }])
+    expect(find('salowfen 5400').map((each) => each.id)).toEqual(['1'])
+    expect(find('graph').map((each) => each.id)).toEqual(['2'])
+  })
+})

@@ -1,0 +1,201 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { openDatabase, type OpenDatabase } from '../../server/db/client'
+import { migrate } from '../../server/db/migrate'
+import { addChoice, briefOf, changeChoice, createBuild, saveBrief, setBuildDeleted, setRivals } from '../../server/services/builds'
+import { exportBuild, importBuild } from '../../server/services/buildFile'
+import { buildView } from '../../server/services/buildView'
+import { importSoldRecords } from '../../server/services/importRecords'
+import { createLead, importLeads, importLibrary, importShopPrices, leadInput, updateLead } from '../../server/services/library'
+import { leadViews } from '../../server/services/leadViews'
+import { setOverride, setQuery } from '../../server/services/market'
+import { priceView } from '../../server/services/priceViews'
+import { buildMarkdown, linesCsv } from '../../server/services/shareBuild'
+import { soldRecords } from '../../server/db/schema'
+import { quantileByDefinition } from '../core/market/secondMethod'
+import { briefSchema, buildFileSchema, leadSchema, librarySchema } from '#shared/schemas/entities'
+
+/** The services against a real database file. */
+const folder = mkdtempSync(join(tmpdir(), 'tarvin-'))
+const migrations = readdirSync('server/db/migrations').filter((name) => name.endsWith('.sql')).map((name) => ({ name: name.replace('.sql', ''), sql: readFileSync(`server/db/migrations/${name}`, 'utf8') }))
+const today = '2026-10-31'
+const open = async (name: string): Promise<OpenDatabase> => {
+  const database = await openDatabase(`file:${join(folder, name)}`)
+  await migrate(database, migrations)
+  return database
+}
+let database: OpenDatabase
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+const library = librarySchema.validateSync({
+  format: 'tarvin-library', version: '1',
+  sources: [{ id: 'pantry', name: 'Pantry', kind: 'shop', currency: 'CAD', taxPercent: 13, taxOnShipping: true, shipping: { kind: 'per-order', amount: '9.99', freeFrom: '150.00' }, protection: 'warranty' }],
+  parts: [
+    { id: 'cpu', role: 'cpu', make: 'Kaldric', name: 'Sallowfen 5400', facts: { socket: 'SF-3', cpuIndex: 100, threads: 12 } }, { id: 'board', role: 'motherboard', make: 'Northpine', name: 'N4 micro', facts: { socket: 'TD-B', memoryGeneration: 'DDR4' } },
+    { id: 'card', role: 'graphics', make: 'Murrowdun', name: 'Tarn 640 8 GB', facts: { graphicsIndex: 100, vramGb: 8, sixPinLeads: 0, eightPinLeads: 1 } }, { id: 'card-s', role: 'graphics', make: 'Murrowdun', name: 'Tarn 640 S 8 GB', facts: {} },
+    { id: 'licence', role: 'extra', make: 'Latchkey', name: 'licence', facts: { covers: 'licence' } },
+  ],
+  workloads: [{ id: 'drift', name: 'Lantern Drift', graphicsMs: 4.6, cpuMs: 7.6, pixelExponent: 0.85, threadsWanted: 8, lowShare: { graphics: 0.8, cpu: 0.7 }, presets: { high: { graphics: 1, cpu: 1, videoMemoryGb: 6 } } }],
+  rivals: [{ id: 'box', kind: 'prebuilt', name: 'Brindlewick', price: '900.00', currency: 'CAD', taxPercent: 13, brings: ['licence'], rates: [{ workloadId: 'drift', width: 2560, height: 1440, preset: 'high', averageFps: 50 }] }],
+  shelf: [{ id: 'shelf-1', partId: 'licence', condition: 'new', currency: 'CAD' }],
+})
+const brief = briefSchema.validateSync({
+  name: 'Couch', currency: 'CAD', budget: '600.00', stretch: '650.00', wantedBy: '2026-11-21', houseRules: { neverUsed: ['supply'] }, needs: [{ need: 'licence', price: '24.00' }],
+  targets: [{ workloadId: 'drift', width: 2560, height: 1440, preset: 'high', averageFps: 60, lowFps: 45 }],
+})
+const recordsCsv = ['id,title,price,date', ...Array.from({ length: 12 }, (_, i) => `r${i},Tarn 640 8GB number ${i},${120 + i}.00,2026-10-${String(i + 10)}`), 'box,Tarn 640 box only,9.00,2026-10-12', 'bad,Tarn 640,free,2026-10-12'].join('\n')
+const recordDefaults = { source: 'Gavelry', currency: 'CAD', manner: 'fixed', condition: 'used', today } as const
+const lead = leadSchema.validateSync({
+  sourceId: 'pantry', title: 'Tarn 640', price: '140.00', currency: 'CAD', condition: 'used', manner: 'fixed', listedOn: '2026-10-30', things: [{ partId: 'card' }],
+  code: { word: 'TEN', kind: 'fixed', value: '10.00' }, rebate: { kind: 'mail-in', amount: '15.00', claimBy: '2026-11-30' },
+})
+
+beforeAll(async () => {
+  database = await open('main.db')
+  await importLibrary(database.db, library)
+  await importSoldRecords(database, { name: 'a.csv', text: recordsCsv, defaults: recordDefaults })
+})
+
+describe('migrate', () => {
+  test('applies what is missing once, and copies the file before an upgrade', async () => {
+    expect(await migrate(database, migrations)).toEqual([])
+    const old = await open('old.db')
+    await migrate(old, [...migrations, { name: '9999_more', sql: 'CREATE TABLE more (id INTEGER)' }])
+    expect(readdirSync(folder)).toContain('old.db.before-9999_more')
+    await expect(migrate(old, [...migrations, { name: '9999_wrong', sql: 'CREATE TABLE fine (id INTEGER);--> statement-breakpoint\nNONSENSE' }])).rejects.toThrow()
+    const { rows } = await old.client.execute('SELECT name FROM sqlite_master WHERE name = \'fine\'')
+    expect(rows).toEqual([]) // nothing of a failed migration stays
+  })
+  test('foreign keys are on', async () => {
+    await expect(database.client.execute('INSERT INTO lead_things VALUES (\'x\', 0, \'y\', 1, \'keep\')')).rejects.toThrow(/FOREIGN KEY/)
+  })
+})
+
+describe('importSoldRecords', () => {
+  test('the same file again adds nothing', async () => {
+    const report = await importSoldRecords(database, { name: 'a.csv', text: recordsCsv, defaults: recordDefaults })
+    expect(report).toMatchObject({ added: 0, alreadyThere: 13, rejected: 1, problems: [{ line: 15, reason: '"free" is not a price' }] })
+  })
+  test('cancelled or broken off half-way, nothing is half there', async () => {
+    const before = await database.db.$count(soldRecords)
+    const text = ['id,title,price,date', ...Array.from({ length: 1500 }, (_, i) => `n${i},Other ${i},5.00,2026-10-01`)].join('\n')
+    expect(await importSoldRecords(database, { name: 'b.csv', text, defaults: recordDefaults }, (done) => done < 1000)).toBe('cancelled')
+    await expect(importSoldRecords(database, { name: 'b.csv', text, defaults: recordDefaults }, () => {
+      throw new Error('switched off')
+    })).rejects.toThrow('switched off')
+    expect(await database.db.$count(soldRecords)).toBe(before)
+  })
+})
+
+describe('prices', () => {
+  test('a part\'s reading, the builder\'s word on a record and its undoing', async () => {
+    const build = await createBuild(database.db, brief, today)
+    const view = await priceView(database.db, build, 'card', today)
+    const comps = Array.from({ length: 12 }, (_, i) => ({ price: 12_000 + 100 * i, weight: 0.5 ** ((21 - i) / 30) }))
+    expect(view).toMatchObject({ kept: 12, marks: { typical: Math.round(quantileByDefinition(comps, 0.5)) } })
+    expect(view.records.find((record) => record.title.includes('box'))).toMatchObject({ reason: 'accessory', detail: 'box only' })
+    const top = view.records.find((record) => record.title.includes('number 11'))!
+    await setOverride(database.db, 'card', [top.id], 'drop')
+    const after = await priceView(database.db, build, 'card', today)
+    expect(after.kept).toBe(11)
+    expect(after.records.find((record) => record.id === top.id)).toMatchObject({ reason: 'builder', decision: 'drop' })
+    // survives new records
+    await importSoldRecords(database, { name: 'c.csv', text: `${recordsCsv}\nlate,Tarn 640 8gb late,125.00,2026-10-30`, defaults: recordDefaults })
+    expect((await priceView(database.db, build, 'card', today)).kept).toBe(12)
+    await setOverride(database.db, 'card', [top.id], null)
+    expect((await priceView(database.db, build, 'card', today)).kept).toBe(13)
+    await setQuery(database.db, 'card', { ...view.query, mustNot: ['late'] })
+    expect((await priceView(database.db, build, 'card', today)).records.find((record) => record.title.includes('late'))!.reason).toBe('unwanted-word')
+    await setQuery(database.db, 'card', null)
+    expect((await priceView(database.db, build, 'card', today)).queryIsOwn).toBe(false)
+  })
+})
+
+describe('a build', () => {
+  test('choices move the receipt; findings, estimate and verdict follow; taking out and putting back', async () => {
+    const id = await createBuild(database.db, brief, today)
+    const leadId = await createLead(database.db, lead)
+    await addChoice(database.db, id, { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: 'why not' })
+    let view = await buildView(database.db, id, today)
+    // 130.00 + 9.99 = 139.99 · 1.13 = 158.19; rebate 15.00
+    expect(view.receipt.totals).toMatchObject({ payNow: 15_819, afterRebates: 14_319 })
+    // 0.08 · ((1 − 0.95) · 130.00 · 1.13 + 8.00) = 1.2276; 158.19 − 12.75 + 1.23
+    expect(view.receipt.totals.expected).toBe(14_667)
+    await addChoice(database.db, id, { kind: 'hunt', partId: 'cpu', leadId: null, shelfId: null, limit: '58.00', scope: 'core', reason: '' })
+    await addChoice(database.db, id, { kind: 'hunt', partId: 'board', leadId: null, shelfId: null, limit: '61.00', scope: 'core', reason: '' })
+    await addChoice(database.db, id, { kind: 'owned', shelfId: 'shelf-1', leadId: null, partId: null, limit: null, scope: 'ready', reason: '' })
+    await setRivals(database.db, id, ['box'])
+    view = await buildView(database.db, id, today)
+    expect(view.receipt.totals.payNow).toBe(15_819 + 5800 + 6100)
+    expect(view.fit.findings.map((finding) => finding.ruleId)).toEqual(['cpu-socket'])
+    expect(view.targets[0]!.estimate!.limit).toBe('graphics')
+    expect(view.weighing.others[0]!.cost.total).toBe(90_000 + 11_700)
+    expect(view.weighing.others[0]!.comparison!.pairs[0]!.likeForLike).toBe(true)
+    const board = view.choices.find((choice) => choice.partId === 'board')!
+    await changeChoice(database.db, board.id, { deletedAt: '2026-10-31T10:00:00Z' })
+    view = await buildView(database.db, id, today)
+    expect(view.fit.findings).toEqual([])
+    expect(view.removedChoices.map((choice) => choice.id)).toEqual([board.id])
+    await changeChoice(database.db, board.id, { deletedAt: null })
+    expect((await buildView(database.db, id, today)).choices).toHaveLength(4)
+  })
+
+  test('opens on an empty database from its own file, to the same figures', async () => {
+    const id = await createBuild(database.db, { ...brief, name: 'Round trip' }, today)
+    const leadId = await createLead(database.db, { ...lead, title: '=HYPERLINK("x")|Tarn 640' })
+    await addChoice(database.db, id, { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: '=cmd' })
+    await addChoice(database.db, id, { kind: 'owned', shelfId: 'shelf-1', leadId: null, partId: null, limit: null, scope: 'ready', reason: '' })
+    await setRivals(database.db, id, ['box'])
+    const file = buildFileSchema.validateSync(JSON.parse(JSON.stringify(await exportBuild(database.db, id))))
+    const other = await open('other.db')
+    const copy = await importBuild(other.db, file, today)
+    const [a, b] = [await buildView(database.db, id, today), await buildView(other.db, copy, today)]
+    expect(b.receipt.totals.payNow).toBe(a.receipt.totals.payNow)
+    expect(b.weighing.others[0]!.cost).toEqual(a.weighing.others[0]!.cost)
+    expect(b.targets.map(({ id: _id, buildId: _build, ...target }: Record<string, unknown> & { id?: string }) => target)).toEqual(a.targets.map(({ id: _id, buildId: _build, ...target }: Record<string, unknown> & { id?: string }) => target))
+    expect(JSON.parse(JSON.stringify(await exportBuild(other.db, copy)))).toEqual(JSON.parse(JSON.stringify(file)))
+    expect(linesCsv(a)).toContain('\'=cmd')
+    expect(buildMarkdown(a)).toContain('| Murrowdun Tarn 640 8 GB | core machine | Pantry | 158.19 |')
+  })
+
+  test('a brief is saved whole or not at all, a build put away and brought back', async () => {
+    const id = await createBuild(database.db, brief, today)
+    await expect(saveBrief(database.db, id, { ...brief, name: 'Other', targets: [{ ...brief.targets[0]!, preset: 'mad' }] })).rejects.toThrow('no preset "mad"')
+    expect((await briefOf(database.db, id)).name).toBe('Couch')
+    await setBuildDeleted(database.db, id, '2026-10-31T10:00:00Z')
+    await expect(buildView(database.db, id, today)).rejects.toThrow('no build')
+    await setBuildDeleted(database.db, id, null)
+    expect((await briefOf(database.db, id)).targets).toEqual(brief.targets)
+  })
+})
+
+describe('leads', () => {
+  test('a CSV: good lines added once, the others told by number', async () => {
+    const text = 'id,source,title,price,parts\n1,pantry,Card,100,card\n2,nowhere,Card,100,card\n3,pantry,Card,100,nothing\n4,pantry,Card,-1,card\n5,pantry,Card,5,\n'
+    const report = await importLeads(database.db, text, { currency: 'CAD', today })
+    expect(report.problems.map((problem) => problem.line)).toEqual([3, 4, 5, 6])
+    expect(report.added).toBe(1)
+    expect((await importLeads(database.db, text, { currency: 'CAD', today })).alreadyThere).toBe(1)
+  })
+  test('changing a lead keeps its identity, code and rebate', async () => {
+    const id = await createLead(database.db, lead)
+    await updateLead(database.db, id, { ...lead, price: '99.00' })
+    expect(await leadInput(database.db, id)).toMatchObject({ price: '99.00', code: { word: 'TEN', value: '10.00' }, rebate: { amount: '15.00' }, things: [{ partId: 'card', quantity: 1, plan: 'keep' }] })
+    await expect(updateLead(database.db, id, { ...lead, things: [{ partId: 'ghost', quantity: 1, plan: 'keep' }] })).rejects.toThrow('"ghost" is not in the parts library')
+    expect((await leadInput(database.db, id)).things).toHaveLength(1)
+  })
+  test('a used part of a barred role breaks the house rule', async () => {
+    await importLibrary(database.db, librarySchema.validateSync({ format: 'tarvin-library', version: '1', parts: [{ id: 'psu', role: 'supply', make: 'Steadwell', name: '550 W', facts: {} }] }))
+    const id = await createLead(database.db, { ...lead, title: 'used supply', things: [{ partId: 'psu', quantity: 1, plan: 'keep' }] })
+    const build = await createBuild(database.db, brief, today)
+    expect((await leadViews(database.db, build, today)).find((each) => each.id === id)!.breaches).toEqual(['house rule: a power supply is never bought used (Steadwell 550 W)'])
+  })
+  test('shop prices: unknown parts and sources are told, the cheapest newest one is the price new', async () => {
+    const report = await importShopPrices(database.db, 'source,part,date,price\npantry,card,2026-10-01,240\npantry,card,2026-10-20,219\npantry,ghost,2026-10-20,1\nx,card,2026-10-20,1\n', { currency: 'CAD', today })
+    expect(report).toMatchObject({ added: 2, rejected: 2 })
+    const build = await createBuild(database.db, brief, today)
+    expect((await priceView(database.db, build, 'card', today)).newPrice).toBe(21_900)
+  })
+})
