@@ -6,6 +6,7 @@ const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 export default defineConfig({
   testDir: './tests/browser',
   timeout: 60_000,
+  
   expect: { timeout: 10_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],

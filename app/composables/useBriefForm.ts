@@ -1,6 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { ValidationError } from 'yup'
 import { briefSchema, type BriefInput } from '#shared/schemas/entities'
+import { problemsByPath } from '~/utils/problems'
 import { RequestError } from '~/utils/request'
 
 /**
@@ -21,7 +22,7 @@ export function useBriefForm(key: string, initial: BriefInput, save: (brief: Bri
       return brief as BriefInput
     } catch (error) {
       if (!(error instanceof ValidationError)) throw error
-      problems.value = Object.fromEntries(error.inner.map((each) => [each.path ?? '', each.message.replace(each.path ?? '', 'this').replace(/^this /, '')]))
+      problems.value = problemsByPath(error)
       return null
     }
   }

@@ -5,6 +5,7 @@ import { jsonLdOffers, type PageOffer } from '#core/importing/jsonLdOffers'
 import { conditions, manners } from '#core/market/soldRecord'
 import { leadSchema, type LeadInput } from '#shared/schemas/entities'
 import type { LibraryView } from '#shared/views'
+import { problemsByPath } from '~/utils/problems'
 import { request, RequestError, sendFile } from '~/utils/request'
 
 /** Capturing a lead: by form, by the source of a page, or many from a CSV. What is typed is kept until it is saved. */
@@ -73,7 +74,7 @@ async function save() {
     localStorage.removeItem(storageKey)
     emit('done', id)
   } catch (error) {
-    if (error instanceof ValidationError) problems.value = Object.fromEntries(error.inner.map((each) => [each.path ?? '', each.message.replace(`${each.path} `, '')]))
+    if (error instanceof ValidationError) problems.value = problemsByPath(error)
     else failure.value = error instanceof RequestError ? error.message : String(error)
   }
 }

@@ -1,0 +1,79 @@
+import { execSync } from 'node:child_process'
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { streetPrice } from '../core/market/streetPrice'
+import type { SoldRecord } from '../core/market/soldRecord'
+import { addDays } from '../core/time/calendarDate'
+import { chance } from '../demo/random'
+import { openDatabase } from '../server/db/client'
+import { migrate } from '../server/db/migrate'
+import { importSoldRecords } from '../server/services/importRecords'
+
+/** `npm run bench`: measures, prints, judges nothing. */
+const say = (name: string, value: string) => process.stdout.write(`${name.padEnd(58)} ${value}\n`)
+const seconds = (from: number) => `${((performance.now() - from) / 1000).toFixed(2)} s`
+
+function records(count: number): SoldRecord[] {
+  const draw = chance(1)
+  const tails = ['works great', 'tested', 'no box', '8GB graphics card', 'dual fan', 'from smoke free home', 'barely used', 'fast shipping']
+  return Array.from({ length: count }, (_, i) => ({
+    id: `G${i}`, source: 'Gavelry', title: `Murrowdun Tarn 640 8 GB ${tails[i % tails.length]} ${i}`, price: Math.round(13_000 * Math.exp(0.1 * draw.normal())), shipping: 500, currency: 'CAD',
+    soldOn: addDays('2026-10-31', -draw.whole(0, 89)), manner: (['auction', 'fixed', 'local'] as const)[i % 3]!, condition: 'used' as const,
+  }))
+}
+const query = { must: ['Tarn', '640'], mustNot: ['broken'], variant: { capacityGb: 8, siblings: ['640 S'] }, conditions: ['used'] as const, manners: ['auction', 'fixed', 'local'] as const, windowDays: 90, halfLifeDays: 30, asOf: '2026-10-31', currency: 'CAD' }
+
+for (const count of [1000, 100_000, 1_000_000]) {
+  const list = records(count)
+  const from = performance.now()
+  const reading = streetPrice(query, list)
+  say(`street price of ${count.toLocaleString('en')} records, ${reading.kept.length.toLocaleString('en')} kept`, `${seconds(from)}, ${Math.round(process.memoryUsage().rss / 1e6)} MB resident`)
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'tarvin-bench-'))
+const database = await openDatabase(`file:${join(folder, 'bench.db')}`)
+await migrate(database, readdirSync('server/db/migrations').filter((name) => name.endsWith('.sql')).map((name) => ({ name, sql: readFileSync(`server/db/migrations/${name}`, 'utf8') })))
+const lines = 60_000
+const csv = ['id,source,title,price,shipping,currency,date,manner,condition', ...records(lines).map((r) => `${r.id},${r.source},${r.title},${(r.price / 100).toFixed(2)},5.00,CAD,${r.soldOn},${r.manner},used`)].join('\n')
+const from = performance.now()
+await importSoldRecords(database, { name: 'bench.csv', text: csv, defaults: { source: 'x', currency: 'CAD', manner: 'fixed', condition: 'used', today: '2026-10-31' } })
+say('CSV import: parsed, checked and stored', `${Math.round(lines / ((performance.now() - from) / 1000)).toLocaleString('en')} lines a second`)
+rmSync(folder, { recursive: true, force: true })
+
+const address = process.argv[2]
+if (address) {
+  const { builds } = (await (await fetch(`${address}/api/session`)).json()) as { builds: { id: string; name: string }[] }
+  const build = builds.find((each) => each.name === 'Couch corner') ?? builds[0]
+  const timed = async (name: string, path: string, body?: string) => {
+    for (const round of ['first', 'again']) {
+      const start = performance.now()
+      await (await fetch(address + path, body ? { method: 'POST', body } : {})).text()
+      say(`${name}, ${round}`, `${(performance.now() - start).toFixed(0)} ms`)
+    }
+  }
+  if (build) {
+    await timed('busiest page (150 leads valued)', `/api/builds/${build.id}/leads`)
+    await timed('all prices of the library', `/api/builds/${build.id}/prices`)
+    await timed('one choice more: the build reckoned anew', `/api/builds/${build.id}`)
+  }
+  const plain = (amount: number) => (amount / 100).toFixed(2)
+  await timed('/api/calc/street-price with 5 000 records', '/api/calc/street-price', JSON.stringify({ query, records: records(5000).map((r) => ({ ...r, price: plain(r.price), shipping: plain(r.shipping) })), rates: [] }))
+} else say('server answers', 'not measured: npm run bench -- http://127.0.0.1:3000')
+
+const html = readFileSync(firstPage(), 'utf8')
+const scripts = [...new Set([...html.matchAll(/\/_nuxt\/[\w-]+\.js/g)].map((match) => match[0]))]
+say('JavaScript of the first page, gzip', `${Math.round(scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join('.output/public', path))).length, 0) / 1024)} kB in ${scripts.length} files`)
+
+function firstPage(): string {
+  const path = join('.output', 'public', 'index.html')
+  try {
+    readFileSync(path)
+    return path
+  } catch {
+    const target = join(tmpdir(), 'tarvin-first-page.html')
+    if (address) execSync(`curl -s ${address}/ -o ${target}`)
+    return target
+  }
+}
