@@ -19,13 +19,12 @@ const smallestScale = 0.08
  */
 export function dropOutliers(prices: ArrayLike<number>, isProtected: (index: number) => boolean = () => false): Map<number, number> {
   const dropped = new Map<number, number>()
-  const logs = Float64Array.from({ length: prices.length }, (_, i) => Math.log(prices[i]!))
-  let left = Int32Array.from({ length: prices.length }, (_, i) => i)
+  const logs = new Float64Array(prices.length)
+  for (let i = 0; i < logs.length; i += 1) logs[i] = Math.log(prices[i]!)
+  let left = new Int32Array(prices.length)
+  for (let i = 0; i < left.length; i += 1) left[i] = i
   for (let pass = 0; pass < passes && left.length >= fewest; pass += 1) {
-    const sorted = Float64Array.from(left, (i) => logs[i]!).sort()
-    const median = medianSorted(sorted)
-    const deviations = Float64Array.from(left, (i) => Math.abs(logs[i]! - median)).sort()
-    const scale = Math.max(1.4826 * medianSorted(deviations), smallestScale)
+    const { median, scale } = spreadOf(logs, left)
     const before = left.length
     left = left.filter((i) => {
       const far = Math.abs(logs[i]! - median) / scale
@@ -36,4 +35,12 @@ export function dropOutliers(prices: ArrayLike<number>, isProtected: (index: num
     if (left.length === before) break
   }
   return dropped
+}
+
+function spreadOf(logs: Float64Array, left: Int32Array): { median: number; scale: number } {
+  const values = new Float64Array(left.length)
+  for (let at = 0; at < left.length; at += 1) values[at] = logs[left[at]!]!
+  const median = medianSorted(values.sort())
+  for (let at = 0; at < left.length; at += 1) values[at] = Math.abs(values[at]! - median)
+  return { median, scale: Math.max(1.4826 * medianSorted(values.sort()), smallestScale) }
 }

@@ -69,9 +69,9 @@ export class Sieve {
     return day
   }
 
-  /** Whole days from the sale to the as-of date; negative for a sale in its future. */
-  age(record: SoldRecord): number {
-    return this.asOfDay - this.day(record.soldOn)
+  /** Whole days from a sale's day to the as-of date; negative for a sale in its future. */
+  age(day: number): number {
+    return this.asOfDay - day
   }
 
   /** Hash of the title last scanned, and scan of one that `judge` has not seen. */
@@ -80,9 +80,9 @@ export class Sieve {
     return this.scanner.titleHash()
   }
 
-  judge(record: SoldRecord): Verdict | null {
+  judge(record: SoldRecord, day = this.day(record.soldOn)): Verdict | null {
     const { scanner, classes, query } = this
-    const age = this.age(record)
+    const age = this.age(day)
     if (age < 0) return drop('outside-window', `sold ${-age} days after the date of this reading`)
     if (age >= query.windowDays) return drop('outside-window', `${age} days old, the window is ${query.windowDays}`)
     scanner.scan(record.title)

@@ -13,7 +13,7 @@ import { Sieve } from './sieve'
 import { manners as allManners, type Manner, type SoldRecord } from './soldRecord'
 import { normaliseTitle } from './title/normaliseTitle'
 import { hashText } from './title/titleScanner'
-import { priceTrend, type Trend } from './trend'
+import { trendOfColumns, type Trend } from './trend'
 
 /** The builder's word on a record: kept whatever the sieve says, or dropped. */
 export type Override = 'keep' | 'drop'
@@ -77,6 +77,8 @@ interface Sifted {
   /** Unit price of each comp. */
   readonly unitPrices: Float64Array
   readonly dropped: Dropped[]
+  /** Day number of each record. */
+  readonly days: Float64Array
   readonly sieve: Sieve
 }
 
@@ -92,31 +94,45 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
   const verdicts = new Map<number, { reason: DropReason; detail: string }>()
   const forced = new Set<number>()
   const passed: number[] = []
+  const days = new Float64Array(records.length)
   for (let i = 0; i < records.length; i += 1) {
     const record = records[i]!
+    const day = sieve.day(record.soldOn)
+    days[i] = day
     const override = overrides.size > 0 ? overrides.get(record.id) : undefined
     if (override === 'drop') verdicts.set(i, { reason: 'builder', detail: 'dropped by the builder' })
-    else if (override === 'keep') {
-      sieve.day(record.soldOn)
-      forced.add(i)
-    } else {
-      const verdict = sieve.judge(record)
+    else if (override === 'keep') forced.add(i)
+    else {
+      const verdict = sieve.judge(record, day)
       if (verdict) verdicts.set(i, verdict)
       else passed.push(i)
     }
   }
-  dropDuplicates(sieve, records, passed, verdicts)
-  const survivors = [...passed.filter((i) => !verdicts.has(i)), ...forced].sort((a, b) => a - b)
+  dropDuplicates(sieve, records, days, passed, verdicts)
+  const survivors = passed.filter((i) => !verdicts.has(i))
+  if (forced.size > 0) {
+    survivors.push(...forced)
+    survivors.sort((a, b) => a - b)
+  }
   const priced = priceUnits(query, records, survivors, options.rates ?? [], verdicts)
   const outliers = dropOutliers(priced.unitPrices, (position) => forced.has(priced.indices[position]!))
   for (const [position, scales] of outliers) {
     verdicts.set(priced.indices[position]!, { reason: 'outlier', detail: `${scales.toFixed(1)} scales from the rest; 3.5 is the limit` })
   }
-  const keptPositions = priced.indices.map((_, position) => position).filter((position) => !outliers.has(position))
+  const comps = new Int32Array(priced.indices.length - outliers.size)
+  const unitPrices = new Float64Array(comps.length)
+  let count = 0
+  for (let position = 0; position < priced.indices.length; position += 1) {
+    if (outliers.has(position)) continue
+    comps[count] = priced.indices[position]!
+    unitPrices[count] = priced.unitPrices[position]!
+    count += 1
+  }
   return {
-    comps: Int32Array.from(keptPositions, (position) => priced.indices[position]!),
-    unitPrices: Float64Array.from(keptPositions, (position) => priced.unitPrices[position]!),
+    comps,
+    unitPrices,
     dropped: [...verdicts].sort(([a], [b]) => a - b).map(([index, verdict]) => ({ id: records[index]!.id, ...verdict })),
+    days,
     sieve,
   }
 }
@@ -124,6 +140,7 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
 function dropDuplicates(
   sieve: Sieve,
   records: readonly SoldRecord[],
+  days: Float64Array,
   passed: readonly number[],
   verdicts: Map<number, { reason: DropReason; detail: string }>,
 ): void {
@@ -132,14 +149,14 @@ function dropDuplicates(
   for (let position = 0; position < passed.length; position += 1) {
     const record = records[passed[position]!]!
     identityHash[position] = (hashText(record.source) % 0x3ffffff) * 0x3ffffff + (hashText(record.id) % 0x3ffffff)
-    lookHash[position] = (sieve.titleHash(record.title) + record.price * 0x10001 + sieve.day(record.soldOn) * 0x1000003) % Number.MAX_SAFE_INTEGER
+    lookHash[position] = (sieve.titleHash(record.title) + record.price * 0x10001 + days[passed[position]!]! * 0x1000003) % Number.MAX_SAFE_INTEGER
   }
   const doubles = findDuplicates({
     identityHash,
     lookHash,
     keys(position) {
-      const { source, id, title, price, currency, soldOn } = records[passed[position]!]!
-      return { day: sieve.day(soldOn), source, id, look: `${normaliseTitle(title).join(' ')} ${price} ${currency}` }
+      const { source, id, title, price, currency } = records[passed[position]!]!
+      return { day: days[passed[position]!]!, source, id, look: `${normaliseTitle(title).join(' ')} ${price} ${currency}` }
     },
   })
   for (const [position, original] of doubles) {
@@ -172,43 +189,61 @@ function priceUnits(
   return { indices, unitPrices }
 }
 
-function readComps(query: PriceQuery, records: readonly SoldRecord[], { comps, unitPrices, dropped, sieve }: Sifted): StreetPrice {
+function readComps(query: PriceQuery, records: readonly SoldRecord[], { comps, unitPrices, dropped, days, sieve }: Sifted): StreetPrice {
   const { halfLifeDays, windowDays, coveredDays = windowDays, catchShare = priceQueryDefaults.catchShare, seed = priceQueryDefaults.seed } = query
-  const weights = Float64Array.from(comps, (i) => 0.5 ** (sieve.age(records[i]!) / halfLifeDays))
-  const order = orderByPrice(records, comps, unitPrices, sieve)
-  const sortedPrices = Float64Array.from(order, (position) => unitPrices[position]!)
-  const sortedWeights = Float64Array.from(order, (position) => weights[position]!)
+  const count = comps.length
+  const weights = floats(comps.length, (position) => 0.5 ** (sieve.age(days[comps[position]!]!) / halfLifeDays))
+  const order = orderByPrice(records, comps, unitPrices, days)
+  const sortedPrices = floats(count, (at) => unitPrices[order[at]!]!)
+  const sortedWeights = floats(count, (at) => weights[order[at]!]!)
   let sum = 0
   let squares = 0
-  for (const weight of sortedWeights) {
-    sum += weight
-    squares += weight * weight
+  for (let at = 0; at < count; at += 1) {
+    sum += sortedWeights[at]!
+    squares += sortedWeights[at]! * sortedWeights[at]!
   }
-  const count = comps.length
   const effectiveCount = count === 0 ? 0 : (sum * sum) / squares
   const perDay = coveredDays > 0 ? count / coveredDays : 0
   const at = (q: number) => weightedQuantileSorted(sortedPrices, sortedWeights, q)
   const spread = z90 * Math.sqrt(0.25 / effectiveCount)
   const [low, typical, high] = count === 0 ? [0, 0, 0] : [at(Math.max(0, 0.5 - spread)), at(0.5), at(Math.min(1, 0.5 + spread))]
   return {
-    kept: Array.from(comps, (i, position) => ({ id: records[i]!.id, unitPrice: unitPrices[position]!, weight: weights[position]! })),
+    kept: listKept(records, comps, unitPrices, weights),
     dropped,
     marks: count === 0 ? null : { patient: roundHalfAway(at(0.2)), typical: roundHalfAway(typical), hurried: roundHalfAway(at(0.8)) },
     interval: count === 0 ? null : { low: roundHalfAway(low), high: roundHalfAway(high) },
     effectiveCount,
     grade: gradeOf(count, effectiveCount, typical > 0 ? (high - low) / 2 / typical : Infinity),
-    trend: priceTrend(Array.from(comps, (i, position) => ({ day: sieve.day(records[i]!.soldOn), price: unitPrices[position]!, manner: records[i]!.manner })), seed),
+    trend: trendOfColumns({
+      days: floats(count, (at) => days[comps[order[at]!]!]!),
+      logs: floats(count, (at) => Math.log(sortedPrices[at]!)),
+      manners: Uint8Array.from(floats(count, (at) => allManners.indexOf(records[comps[order[at]!]!]!.manner))),
+    }, seed),
     perDay,
     byManner: readManners(records, comps, order, unitPrices, weights),
     flow: { prices: sortedPrices, weights: sortedWeights, perDay, catchShare },
   }
 }
 
+/** A column by a function of its row; a plain loop, since `Float64Array.from` is ten times slower. */
+function floats(length: number, at: (row: number) => number): Float64Array {
+  const column = new Float64Array(length)
+  for (let row = 0; row < length; row += 1) column[row] = at(row)
+  return column
+}
+
+function listKept(records: readonly SoldRecord[], comps: Int32Array, unitPrices: Float64Array, weights: Float64Array): Kept[] {
+  const kept: Kept[] = new Array(comps.length)
+  for (let position = 0; position < comps.length; position += 1) {
+    kept[position] = { id: records[comps[position]!]!.id, unitPrice: unitPrices[position]!, weight: weights[position]! }
+  }
+  return kept
+}
+
 /** Positions by price, ties by date, source, id. */
-function orderByPrice(records: readonly SoldRecord[], comps: Int32Array, unitPrices: Float64Array, sieve: Sieve): Int32Array {
-  const days = Float64Array.from(comps, (i) => sieve.day(records[i]!.soldOn))
-  return Int32Array.from(comps, (_, position) => position).sort((a, b) => {
-    const byNumber = unitPrices[a]! - unitPrices[b]! || days[a]! - days[b]!
+function orderByPrice(records: readonly SoldRecord[], comps: Int32Array, unitPrices: Float64Array, days: Float64Array): Int32Array {
+  return Int32Array.from(comps.keys()).sort((a, b) => {
+    const byNumber = unitPrices[a]! - unitPrices[b]! || days[comps[a]!]! - days[comps[b]!]!
     if (byNumber !== 0) return byNumber
     const left = records[comps[a]!]!
     const right = records[comps[b]!]!
@@ -222,7 +257,7 @@ function readManners(
   return allManners.flatMap((manner) => {
     const own = order.filter((position) => records[comps[position]!]!.manner === manner)
     if (own.length < fewestPerManner) return []
-    const typical = weightedQuantileSorted(Float64Array.from(own, (p) => unitPrices[p]!), Float64Array.from(own, (p) => weights[p]!), 0.5)
+    const typical = weightedQuantileSorted(floats(own.length, (at) => unitPrices[own[at]!]!), floats(own.length, (at) => weights[own[at]!]!), 0.5)
     return [{ manner, count: own.length, typical: roundHalfAway(typical) }]
   })
 }

@@ -1,5 +1,6 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { uniformInt } from 'pure-rand/distribution/uniformInt'
+import { compareText } from '../text'
 import { medianSorted } from '../statistics/medianSorted'
 
 /** Movement of a price, in percent per 30 days, with its 90 % interval. */
@@ -26,6 +27,15 @@ const fewestDates = 3
 const exactUpTo = 2000
 const sampleSize = 200_000
 
+/** The comps as columns, in an order that does not depend on how they came (by price and day). */
+export interface TrendColumns {
+  readonly days: Float64Array
+  /** ln of each price. */
+  readonly logs: Float64Array
+  /** Number of each comp's manner of sale, from 0. */
+  readonly manners: Uint8Array
+}
+
 /**
  * Theil–Sen slope of ln(price) over days, with Sen's rank-based interval (variance of Kendall's S corrected for ties
  * in both variables). Unweighted; each manner of sale is first reduced by its own median, so that a change in the mix
@@ -39,16 +49,26 @@ const sampleSize = 200_000
  * @returns null under 5 records or 3 dates
  */
 export function priceTrend(points: readonly TrendPoint[], seed = 1): Trend | null {
-  if (points.length < fewestRecords || new Set(points.map((point) => point.day)).size < fewestDates) return null
-  // an order of their own, so that neither the slope nor the sample depends on the order of the input
-  const ordered = [...points].sort((a, b) => a.day - b.day || a.price - b.price || (a.manner < b.manner ? -1 : a.manner > b.manner ? 1 : 0))
-  const days = Float64Array.from(ordered, (point) => point.day)
-  const residuals = withoutMannerMedians(ordered)
-  const sampled = ordered.length > exactUpTo
+  const ordered = [...points].sort((a, b) => a.price - b.price || a.day - b.day || compareText(a.manner, b.manner))
+  const names = [...new Set(points.map((point) => point.manner))].sort()
+  return trendOfColumns({
+    days: Float64Array.from(ordered, (point) => point.day),
+    logs: Float64Array.from(ordered, (point) => Math.log(point.price)),
+    manners: Uint8Array.from(ordered, (point) => names.indexOf(point.manner)),
+  }, seed)
+}
+
+/** As `priceTrend`, for columns already in an order of their own; a million comps take a second. */
+export function trendOfColumns(columns: TrendColumns, seed = 1): Trend | null {
+  const { days } = columns
+  if (days.length < fewestRecords || new Set(days).size < fewestDates) return null
+  const residuals = withoutMannerMedians(columns)
+  const sampled = days.length > exactUpTo
   const slopes = sampled ? sampledSlopes(days, residuals, seed) : allSlopes(days, residuals)
   slopes.sort()
-  const pairs = sampled ? countDatedPairs(days) : slopes.length
-  const halfRank = (z90 * Math.sqrt(varianceOfS(days, residuals))) / pairs
+  const [dayTies, valueTies] = [tieSizes(days), tieSizes(residuals)]
+  const pairs = sampled ? countDatedPairs(days.length, dayTies) : slopes.length
+  const halfRank = (z90 * Math.sqrt(varianceOfS(days.length, dayTies, valueTies))) / pairs
   const slope = medianSorted(slopes)
   const [lowSlope, highSlope] = sampled
     ? [atShare(slopes, 0.5 - halfRank / 2), atShare(slopes, 0.5 + halfRank / 2)]
@@ -68,15 +88,12 @@ function toPercent(slope: number): number {
   return 100 * Math.expm1(30 * slope)
 }
 
-function withoutMannerMedians(points: readonly TrendPoint[]): Float64Array {
-  const byManner = new Map<string, number[]>()
-  for (const point of points) {
-    const list = byManner.get(point.manner)
-    if (list) list.push(Math.log(point.price))
-    else byManner.set(point.manner, [Math.log(point.price)])
-  }
-  const medians = new Map([...byManner].map(([manner, logs]) => [manner, medianSorted(logs.sort((a, b) => a - b))]))
-  return Float64Array.from(points, (point) => Math.log(point.price) - medians.get(point.manner)!)
+function withoutMannerMedians({ logs, manners }: TrendColumns): Float64Array {
+  const medians = new Float64Array(256)
+  for (const manner of new Set(manners)) medians[manner] = medianSorted(logs.filter((_, i) => manners[i] === manner).sort())
+  const residuals = new Float64Array(logs.length)
+  for (let i = 0; i < logs.length; i += 1) residuals[i] = logs[i]! - medians[manners[i]!]!
+  return residuals
 }
 
 function allSlopes(days: Float64Array, values: Float64Array): Float64Array {
@@ -115,19 +132,24 @@ function atShare(sorted: Float64Array, share: number): number {
   return sorted[index]!
 }
 
-function countDatedPairs(days: Float64Array): number {
-  const n = days.length
-  return (n * (n - 1)) / 2 - tieSizes(days).reduce((sum, t) => sum + (t * (t - 1)) / 2, 0)
+function countDatedPairs(n: number, dayTies: readonly number[]): number {
+  return (n * (n - 1)) / 2 - dayTies.reduce((sum, t) => sum + (t * (t - 1)) / 2, 0)
 }
 
-function varianceOfS(days: Float64Array, values: Float64Array): number {
+function varianceOfS(n: number, dayTies: readonly number[], valueTies: readonly number[]): number {
   const term = (t: number) => t * (t - 1) * (2 * t + 5)
-  const ties = [...tieSizes(days), ...tieSizes(values)].reduce((sum, t) => sum + term(t), 0)
-  return Math.max(0, (term(days.length) - ties) / 18)
+  return Math.max(0, (term(n) - [...dayTies, ...valueTies].reduce((sum, t) => sum + term(t), 0)) / 18)
 }
 
+/** Sizes of the groups of equal values, of two or more. */
 function tieSizes(values: Float64Array): number[] {
-  const counts = new Map<number, number>()
-  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
-  return [...counts.values()].filter((size) => size > 1)
+  const sorted = values.slice().sort()
+  const sizes: number[] = []
+  let start = 0
+  for (let i = 1; i <= sorted.length; i += 1) {
+    if (i < sorted.length && sorted[i] === sorted[start]) continue
+    if (i - start > 1) sizes.push(i - start)
+    start = i
+  }
+  return sizes
 }
