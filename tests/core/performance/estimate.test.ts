@@ -4,7 +4,7 @@ import { estimateFrameRate, type FrameMachine } from '#core/performance/estimate
 import { judgeTarget, targetRatio } from '#core/performance/judgeTarget'
 import { frameMachineOf } from '#core/performance/machineOf'
 import type { Workload } from '#core/performance/workload'
-import { demoWorkloads } from '#demo/trade'
+import { demoWorkloads } from '../../../demo/trade'
 
 const even: Workload = {
   id: 'even', name: 'Even', kind: 'test', graphicsMs: 10, cpuMs: 10, pixelExponent: 1, threadsWanted: 8, lowShare: { graphics: 0.8, cpu: 0.6 },

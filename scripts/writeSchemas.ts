@@ -1,0 +1,8 @@
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { buildFileSchema, librarySchema } from '../shared/schemas/entities'
+import { jsonSchemaOf } from './jsonSchema'
+
+/** `npm run schemas`: writes the JSON Schemas of the files that Tarvin reads and writes. */
+mkdirSync('docs/schemas', { recursive: true })
+writeFileSync('docs/schemas/tarvin-build.schema.json', `${JSON.stringify(jsonSchemaOf(buildFileSchema, 'A Tarvin build, version 1'), null, 2)}\n`)
+writeFileSync('docs/schemas/tarvin-library.schema.json', `${JSON.stringify(jsonSchemaOf(librarySchema, 'A Tarvin library, version 1'), null, 2)}\n`)
