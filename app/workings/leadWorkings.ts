@@ -33,3 +33,37 @@ export function savingWorking(lead: LeadView, currency: string): Working {
     ],
   }
 }
+
+/** What one thing of a lead goes for on its own. */
+export function thingStreetWorking(thing: LeadView['things'][number], currency: string): Working {
+  return {
+    title: `${thing.name}: street price`, result: amount(thing.street, currency), formula: 'typical mark of its comps: the weighted median of what it sold for',
+    lines: [{ label: 'typical', value: amount(thing.street, currency), kind: 'record', note: 'every record behind it is in Prices' }],
+    change: 'Keep or drop records, and change the query, in Prices.',
+  }
+}
+
+/** How the cost of a lead is shared among what is kept. */
+export function splitWorking(lead: LeadView, currency: string): Working {
+  const { payNow, split } = lead.value
+  return {
+    title: 'What the kept things cost', result: amount(split.effectiveTotal.amount, currency), formula: 'landed cost − net resale of what is sold on; shared among the kept things in proportion to street price, odd cents by largest remainder',
+    lines: [
+      { label: 'landed cost', value: amount(payNow, currency), kind: 'sum' },
+      ...lead.things.filter((thing) => thing.plan === 'resell').map((thing) => ({ label: `${thing.name} sold on`, value: amount(-thing.netResale, currency), kind: 'estimate' as const, note: '0.9 × its street price' })),
+      ...lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ label: thing.name, value: amount(thing.effectiveCost, currency), kind: 'sum' as const, note: `street ${amount(thing.street === null ? null : thing.street * thing.quantity, currency)}` })),
+    ],
+  }
+}
+
+/** Expected cost of a lead, before and after its leftovers are sold. */
+export function expectedWorking(lead: LeadView): Working {
+  const { landed } = lead.value
+  return {
+    title: 'Expected', result: `${amount(landed.expected.amount, lead.currency)} ${lead.currency}`, formula: 'pay now − each rebate × its chance + expected loss by faults',
+    lines: [
+      { label: 'pay now', value: amount(landed.payNow.amount, lead.currency), kind: 'sum' }, { label: 'after rebates, in full', value: amount(landed.afterRebates.amount, lead.currency), kind: 'sum', note: 'each open rebate counts here with its chance' },
+      { label: 'expected loss by faults', value: amount(landed.faultLoss.amount, lead.currency), kind: 'assumption' },
+    ],
+  }
+}

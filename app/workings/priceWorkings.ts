@@ -44,3 +44,23 @@ export function trendWorking(view: PriceView): Working {
     ] : [],
   }
 }
+
+/** Typical of one manner of sale. */
+export function mannerWorking(view: PriceView, manner: PriceView['byManner'][number]['manner']): Working {
+  const comps = view.records.filter((record) => record.unitPrice !== null && record.manner === manner).sort((a, b) => a.unitPrice! - b.unitPrice!)
+  return {
+    title: `${view.name}: typical by ${manner}`, result: amount(view.byManner.find((each) => each.manner === manner)?.typical, view.currency), formula: `weighted median of the ${comps.length} comps sold by ${manner}`,
+    lines: comps.map((record) => ({ label: `${shortDate(record.soldOn)} · ${record.title}`, value: amount(record.unitPrice, view.currency), kind: 'record' as const, note: `weight ${record.weight!.toFixed(2)}` })),
+  }
+}
+
+/** The chance of buying at or below a price within some days. */
+export function chanceWorking(view: PriceView, { limit, chance, share, catchShare }: { limit: number; chance: number; share: number; catchShare: number }): Working {
+  return {
+    title: `${view.name}: chance within ${view.patienceDays} days`, result: percent(chance), formula: '1 − e^(−λ · c · F · T): chances come one by one, at random, as often as they did in the window',
+    lines: [
+      { label: 'λ: comps a day', value: view.perDay.toFixed(2), kind: 'record', note: `${view.kept} in ${view.query.coveredDays ?? view.query.windowDays} days` }, { label: 'c: part of them you get to', value: percent(catchShare), kind: 'assumption' },
+      { label: `F: weighted share at or below ${amount(limit, view.currency)}`, value: percent(share), kind: 'record' }, { label: 'T: days', value: String(view.patienceDays), kind: 'own', note: 'to the date wanted by, or 30' },
+    ],
+  }
+}

@@ -1,4 +1,4 @@
-import { scopeNames, type Receipt, type ReceiptLine, type ReceiptTotals } from '#core/receipt/receipt'
+import { scopeNames, scopes, type Receipt, type ReceiptLine, type ReceiptTotals, type Scope } from '#core/receipt/receipt'
 import type { BuildView, ChoiceView } from '#shared/views'
 import { amount } from '~/utils/show'
 import type { FigureKind, Working } from './working'
@@ -54,5 +54,14 @@ export function choiceWorking(view: BuildView, choice: ChoiceView): Working {
       ...(choice.kind === 'hunt' ? [{ label: 'expected wait', value: choice.expectedWait === null ? 'no sale seen this cheap' : `${Math.ceil(choice.expectedWait)} days`, kind: 'estimate' as const }] : []),
     ],
     change: 'Scope, reason and limit are beside it in Machine.',
+  }
+}
+
+/** A cumulative total of the slip: this scope and the ones before it. */
+export function scopeWorking(receipt: Receipt, scope: Scope, name: 'payNow' | 'expected'): Working {
+  const lines = [...receipt.groups.paid, ...receipt.groups.toBuy, ...receipt.groups.owned].filter((line) => scopes.indexOf(line.scope) <= scopes.indexOf(scope))
+  return {
+    title: `${titles[name]}, up to ${scopeNames[scope]}`, result: amount(receipt.byScope.find((each) => each.scope === scope)!.totals[name], receipt.currency), formula: formulas[name],
+    lines: lines.map((line) => ({ label: line.label, value: amount(line[name], receipt.currency), kind: kindOf(line, name), note: scopeNames[line.scope] })),
   }
 }

@@ -2,7 +2,7 @@
 import { roleNames } from '#core/parts/part'
 import { targetRatio } from '#core/performance/judgeTarget'
 import type { BuildStrip } from '#shared/views'
-import { totalWorking } from '~/workings/receiptWorkings'
+import { leftWorking, totalWorking } from '~/workings/receiptWorkings'
 import { amount, longDate } from '~/utils/show'
 
 /** A build as a strip: its receipt foot, its weakest target, its next step. */
@@ -37,7 +37,7 @@ const next = computed(() => {
       <div class="leading-tight"><div class="text-[11px] text-soft">pay now</div><TheFigure :text="amount(strip.receipt.totals.payNow, strip.currency)" :working="() => totalWorking(strip.receipt, 'payNow')" strong /></div>
       <div class="leading-tight"><div class="text-[11px] text-soft">expected</div><TheFigure :text="amount(strip.receipt.totals.expected, strip.currency)" :working="() => totalWorking(strip.receipt, 'expected')" /></div>
       <BudgetBar :receipt="strip.receipt" />
-      <div class="leading-tight"><div class="text-[11px] text-soft">{{ strip.receipt.left < 0 ? 'over' : 'left' }}</div><span class="figures" :class="strip.receipt.left < 0 ? 'text-stop' : 'text-settled'">{{ amount(strip.receipt.left, strip.currency) }}</span></div>
+      <div class="leading-tight"><div class="text-[11px] text-soft">{{ strip.receipt.left < 0 ? 'over' : 'left' }}</div><TheFigure :text="amount(strip.receipt.left, strip.currency)" :working="() => leftWorking(strip.receipt)" :class="strip.receipt.left < 0 ? 'text-stop' : 'text-settled'" /></div>
       <button type="button" class="quiet-button ml-auto" @click="emit('remove')">put away</button>
     </div>
   </article>

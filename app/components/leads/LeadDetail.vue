@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
 import type { LeadView } from '#shared/views'
-import { faultWorking, landedWorking, savingWorking } from '~/workings/leadWorkings'
+import { expectedWorking, faultWorking, landedWorking, savingWorking, splitWorking, thingStreetWorking } from '~/workings/leadWorkings'
 import { amount, percent, shortDate } from '~/utils/show'
 
 /** One lead: what is in it, what it costs landed, its risk, and how it stands against the street. */
@@ -13,7 +13,7 @@ const rebate = computed(() => lead.value.landed.payNow.amount - lead.value.lande
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
+  <div class="columns-2 gap-3 max-lg:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
     <section class="sheet p-3">
       <h2>What is in it</h2>
       <table class="ledger mt-1">
@@ -22,20 +22,14 @@ const rebate = computed(() => lead.value.landed.payNow.amount - lead.value.lande
           <tr v-for="(thing, index) in lead.things" :key="index">
             <td>{{ thing.quantity > 1 ? `${thing.quantity} × ` : '' }}{{ thing.name }}<span class="block text-xs text-soft">{{ roleNames[thing.role] }}</span></td>
             <td><span class="tag" :class="thing.plan === 'keep' ? 'tag-settled' : 'tag-waiting'">{{ thing.plan }}</span></td>
-            <td class="amount">{{ amount(thing.street, currency) }}</td>
-            <td class="amount">{{ thing.plan === 'keep' ? amount(thing.effectiveCost, currency) : thing.plan === 'resell' ? `−${amount(thing.netResale, currency)}` : '—' }}</td>
+            <td class="amount"><TheFigure :text="amount(thing.street, currency)" :working="() => thingStreetWorking(thing, currency)" /></td>
+            <td class="amount"><TheFigure :text="thing.plan === 'keep' ? amount(thing.effectiveCost, currency) : thing.plan === 'resell' ? `−${amount(thing.netResale, currency)}` : '—'" :working="() => splitWorking(lead, currency)" /></td>
           </tr>
         </tbody>
       </table>
-      <p v-if="lead.value.street !== null" class="mt-2">Kept things cost <b class="figures">{{ amount(lead.value.split.effectiveTotal.amount, currency) }}</b>; singly, at typical, <b class="figures">{{ amount(lead.value.street, currency) }}</b><template v-if="lead.value.split.saving.percent !== null">: <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'">{{ Math.abs(lead.value.split.saving.percent).toFixed(0) }} % {{ lead.value.split.saving.percent >= 0 ? 'less' : 'more' }}</b></template>.</p>
+      <p v-if="lead.value.street !== null" class="mt-2">Kept things cost <TheFigure strong :text="amount(lead.value.split.effectiveTotal.amount, currency)" :working="() => splitWorking(lead, currency)" />; singly, at typical, <TheFigure strong :text="amount(lead.value.street, currency)" :working="() => savingWorking(lead, currency)" /><template v-if="lead.value.split.saving.percent !== null">: <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'">{{ Math.abs(lead.value.split.saving.percent).toFixed(0) }} % {{ lead.value.split.saving.percent >= 0 ? 'less' : 'more' }}</b></template>.</p>
       <p v-else class="mt-2 text-waiting">No street price for one of its things: the saving cannot be reckoned.</p>
       <p v-if="lead.note" class="mt-2 text-soft">{{ lead.note }}</p>
-    </section>
-    <section class="sheet p-3">
-      <h2>Against the street</h2>
-      <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" size="large" class="mt-1" />
-      <p class="mt-1">Saving, risk counted: <TheFigure :text="amount(lead.value.saving, currency)" :working="() => savingWorking(lead, currency)" strong /></p>
-      <p class="text-soft">Fault risk {{ percent(lead.value.faultProbability) }} · {{ percent(lead.value.recoveredShare) }} recovered · {{ lead.condition }} · {{ shipped }}</p>
     </section>
     <section class="sheet p-3">
       <h2>Landed cost <span class="font-normal text-soft">{{ lead.currency }}</span></h2>
@@ -44,15 +38,21 @@ const rebate = computed(() => lead.value.landed.payNow.amount - lead.value.lande
           <tr><td>ask</td><td class="amount">{{ amount(lead.value.landed.lines[0]?.amount.amount, lead.currency) }}</td></tr>
           <tr v-for="line in rest" :key="line.label"><td>{{ line.label }}</td><td class="amount">{{ amount(line.amount.amount, lead.currency) }}</td></tr>
           <tr class="font-semibold"><td>pay now</td><td class="amount"><TheFigure :text="amount(lead.value.landed.payNow.amount, lead.currency)" :working="() => landedWorking(lead)" data-figure="lead-pay-now" /></td></tr>
-          <tr v-if="rebate > 0"><td>after rebates</td><td class="amount" data-figure="lead-after-rebates">{{ amount(lead.value.landed.afterRebates.amount, lead.currency) }}</td></tr>
+          <tr v-if="rebate > 0"><td>after rebates</td><td class="amount" data-figure="lead-after-rebates"><TheFigure :text="amount(lead.value.landed.afterRebates.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
           <tr><td>expected loss by faults</td><td class="amount"><TheFigure :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`" :working="() => faultWorking(lead)" /></td></tr>
-          <tr class="font-semibold"><td>expected</td><td class="amount" data-figure="lead-expected">{{ amount(lead.value.landed.expected.amount, lead.currency) }}</td></tr>
+          <tr class="font-semibold"><td>expected</td><td class="amount" data-figure="lead-expected"><TheFigure :text="amount(lead.value.landed.expected.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
           <template v-if="resale > 0">
-            <tr><td>what is sold on, after fees</td><td class="amount">−{{ amount(resale, currency) }}</td></tr>
-            <tr><td>expected, once that is sold</td><td class="amount">{{ amount(lead.value.expected - resale, currency) }}</td></tr>
+            <tr><td>what is sold on, after fees</td><td class="amount"><TheFigure :text="`−${amount(resale, currency)}`" :working="() => splitWorking(lead, currency)" /></td></tr>
+            <tr><td>expected, once that is sold</td><td class="amount"><TheFigure :text="amount(lead.value.expected - resale, currency)" :working="() => savingWorking(lead, currency)" /></td></tr>
           </template>
         </tbody>
       </table>
+    </section>
+    <section class="sheet p-3">
+      <h2>Against the street</h2>
+      <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" size="large" :room="390" class="mt-1" />
+      <p class="mt-1">Saving, risk counted: <TheFigure :text="amount(lead.value.saving, currency)" :working="() => savingWorking(lead, currency)" strong /></p>
+      <p class="text-soft">Fault risk {{ percent(lead.value.faultProbability) }} · {{ percent(lead.value.recoveredShare) }} recovered · {{ lead.condition }} · {{ shipped }}</p>
     </section>
     <section class="sheet p-3">
       <h2>Where it stands</h2>

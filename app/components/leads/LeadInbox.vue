@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Plus } from '@lucide/vue'
 import { roleNames, roles, type Role } from '#core/parts/part'
 import { isTooCheap } from '#core/leads/tooCheap'
 import type { LeadView } from '#shared/views'
@@ -18,10 +19,10 @@ watch(() => selected, (id) => nextTick(() => list.value?.querySelector(`[data-le
 <template>
   <section class="flex w-[286px] shrink-0 flex-col border-r border-line max-md:h-52 max-md:w-full max-md:border-b" aria-label="inbox">
     <div class="flex items-center gap-1 border-b border-line px-2 py-1.5 text-xs">
-      <select v-model="show" class="field !min-h-0 w-[84px] !px-1 !py-0.5" aria-label="which leads"><option value="open">{{ show === 'open' ? leads.length : '' }} open</option><option value="chosen">chosen</option><option value="passed">passed on</option></select>
+      <select v-model="show" class="field !min-h-0 w-[80px] !px-1 !py-0.5" aria-label="which leads"><option value="open">{{ show === 'open' ? leads.length : '' }} open</option><option value="chosen">chosen</option><option value="passed">passed on</option></select>
       <select v-model="role" class="field !min-h-0 w-0 min-w-0 flex-1 !px-1 !py-0.5" aria-label="role"><option value="">any role</option><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select>
-      <select v-model="order" class="field !min-h-0 w-[82px] !px-1 !py-0.5" aria-label="order"><option value="saving">by saving</option><option value="price">by price</option><option value="age">by age</option><option value="ends">by end</option></select>
-      <button type="button" class="button !px-2 !py-0.5" title="capture a lead" @click="emit('capture')">New <span class="key">N</span></button>
+      <select v-model="order" class="field !min-h-0 w-[74px] !px-1 !py-0.5" aria-label="order"><option value="saving">saving</option><option value="price">price</option><option value="age">age</option><option value="ends">end</option></select>
+      <button type="button" class="button !px-2 !py-0.5" aria-label="capture a lead" title="capture a lead (N)" @click="emit('capture')"><Plus :size="14" /></button>
     </div>
     <ul ref="list" class="min-h-0 flex-1 overflow-y-auto">
       <li v-for="lead in leads" :key="lead.id" :data-lead="lead.id">

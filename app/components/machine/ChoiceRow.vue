@@ -26,7 +26,7 @@ const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait =
     <td><select class="field !min-h-0 w-[124px] !py-0.5" :value="choice.scope" :aria-label="`scope of ${choice.label}`" @change="run(() => build.changeChoice(choice.id, { scope: value($event) }, choice.label))"><option v-for="scope in scopes" :key="scope" :value="scope">{{ scopeNames[scope] }}</option></select></td>
     <td><input v-model="reason" class="field !min-h-0 w-full min-w-32 !py-0.5" placeholder="why this one" :aria-label="`reason for ${choice.label}`" @change="saveReason"></td>
     <td class="amount"><TheFigure :text="amount(choice.payNow, view.currency)" :working="() => choiceWorking(view, choice)" /></td>
-    <td class="amount text-soft">{{ amount(choice.anyoneCanPay, view.currency) }}</td>
+    <td class="amount text-soft"><TheFigure :text="amount(choice.anyoneCanPay, view.currency)" :working="() => choiceWorking(view, choice)" /></td>
     <td class="whitespace-nowrap"><button v-if="choice.kind !== 'owned'" type="button" class="quiet-button mr-2" @click="run(() => build.changeChoice(choice.id, { paidOn: choice.paidOn ? null : view.today }, choice.label))">{{ choice.paidOn ? 'not paid' : 'paid' }}</button><button type="button" class="quiet-button" @click="takeOut">take out</button></td>
   </tr>
 </template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { chanceWithin, expectedWait } from '#core/market/patience'
+import { chanceWithin, expectedWait, shareAtOrBelow } from '#core/market/patience'
 import { priceQueryDefaults } from '#core/market/priceQuery'
 import type { PriceView } from '#shared/views'
-import { trendWorking } from '~/workings/priceWorkings'
+import { chanceWorking, mannerWorking, trendWorking } from '~/workings/priceWorkings'
 import { amount, percent, signedPercent } from '~/utils/show'
 import { reasonCounts, reasonNames } from './triage'
 
@@ -35,7 +35,7 @@ const bounds = computed(() => [view.patience[0]?.price ?? 0, view.patience.at(-1
       <p v-if="view.trend"><b :class="view.trend.direction === 'unclear' ? 'text-soft' : 'text-settled'">{{ view.trend.direction === 'unclear' ? 'no clear direction' : view.trend.direction }}</b> <TheFigure :text="signedPercent(view.trend.percentPer30Days)" :working="() => trendWorking(view)" /> a month<br><span class="text-soft">between {{ signedPercent(view.trend.low) }} and {{ signedPercent(view.trend.high) }}</span></p>
       <p v-else class="text-soft">too few records</p>
       <h2 class="mt-3">Manner</h2>
-      <p v-for="each in view.byManner" :key="each.manner" class="flex justify-between"><span>{{ each.manner }} <span class="text-soft">{{ each.count }}</span></span><span class="figures">{{ amount(each.typical, view.currency) }}</span></p>
+      <p v-for="each in view.byManner" :key="each.manner" class="flex justify-between"><span>{{ each.manner }} <span class="text-soft">{{ each.count }}</span></span><TheFigure :text="amount(each.typical, view.currency)" :working="() => mannerWorking(view, each.manner)" /></p>
       <p v-if="view.byManner.length === 0" class="text-soft">none with three comps</p>
       <h2 class="mt-3">Left out</h2>
       <p v-for="each in left" :key="each.reason" class="flex justify-between text-soft"><span>{{ reasonNames[each.reason] }}</span><span class="figures">{{ each.count }}</span></p>
@@ -53,7 +53,7 @@ const bounds = computed(() => [view.patience[0]?.price ?? 0, view.patience.at(-1
       </figure>
       <div v-if="view.patience.length > 0" class="self-center">
         <label class="block">pay up to <b class="figures">{{ amount(limit, view.currency) }}</b><input v-model.number="limit" type="range" class="mt-1 block w-full max-w-80" :min="bounds[0]" :max="bounds[1]" step="50" aria-label="pay up to"></label>
-        <p class="mt-2">The chance is <b class="figures">{{ percent(chance) }}</b> within <b class="figures">{{ view.patienceDays }}</b> days<template v-if="wait !== null">; on average it takes <b class="figures">{{ Math.ceil(wait) }}</b></template>, if you get to {{ percent(flow.catchShare) }} of the suitable sales.</p>
+        <p class="mt-2">The chance is <TheFigure strong :text="percent(chance)" :working="() => chanceWorking(view, { limit, chance, share: shareAtOrBelow(flow, limit), catchShare: flow.catchShare })" /> within <b class="figures">{{ view.patienceDays }}</b> days<template v-if="wait !== null">; on average it takes <b class="figures">{{ Math.ceil(wait) }}</b></template>, if you get to {{ percent(flow.catchShare) }} of the suitable sales.</p>
         <p v-for="wish in view.wishes" :key="wish.probability" class="text-soft">For {{ percent(wish.probability) }}: {{ wish.price === null ? 'not likely at any price seen' : `pay up to ${amount(wish.price, view.currency)}` }}.</p>
         <button type="button" class="button mt-2" @click="emit('hunt', limit)">Hunt at {{ amount(limit, view.currency) }}</button>
       </div>

@@ -6,9 +6,9 @@ import { ruleScale, type RulePoints } from './priceRule'
  * The price rule: what is known about one price on one scale. Shapes carry the meaning: band = street, bar = typical,
  * flag = ask, upward wedge below = landed cost or aim, end bar = new price.
  */
-const { points, currency, size = 'small' } = defineProps<{ points: RulePoints; currency: string; size?: 'small' | 'large' }>()
+const { points, currency, size = 'small', room = 520 } = defineProps<{ points: RulePoints; currency: string; size?: 'small' | 'large'; room?: number }>()
 
-const width = computed(() => (size === 'small' ? 180 : 520))
+const width = computed(() => (size === 'small' ? 180 : room))
 const height = computed(() => (size === 'small' ? 24 : 92))
 const axis = computed(() => (size === 'small' ? 13 : 42))
 const half = computed(() => (size === 'small' ? 5 : 9))

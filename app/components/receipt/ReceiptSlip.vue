@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { scopeNames, type ReceiptLine } from '#core/receipt/receipt'
 import { roleNames } from '#core/parts/part'
-import { choiceWorking } from '~/workings/receiptWorkings'
+import { choiceWorking, scopeWorking } from '~/workings/receiptWorkings'
 import { amount } from '~/utils/show'
 
 /** The receipt unrolled: a paper slip, one line a thing, grouped paid · to buy · owned · to come back. */
@@ -36,13 +36,13 @@ const working = (id: string) => choiceWorking(build.view!, build.view!.choices.f
     </section>
     <section v-if="receipt.groups.toComeBack.length > 0" class="border-b border-dashed border-soft py-2">
       <h2 class="text-soft">to come back, on a claim</h2>
-      <div v-for="line in receipt.groups.toComeBack" :key="line.id" class="flex justify-between py-0.5"><span class="truncate">{{ line.label }}</span><span>−{{ amount(line.amount, receipt.currency) }}</span></div>
+      <div v-for="line in receipt.groups.toComeBack" :key="line.id" class="flex justify-between py-0.5"><span class="truncate">{{ line.label }}</span><TheFigure :text="`−${amount(line.amount, receipt.currency)}`" :working="() => working(line.id)" /></div>
     </section>
     <table class="mt-2 w-full">
       <thead><tr class="text-soft"><th class="text-left font-normal">up to</th><th class="text-right font-normal">pay now</th><th class="text-right font-normal">expected</th></tr></thead>
       <tbody>
         <tr v-for="each in receipt.byScope" :key="each.scope">
-          <td>{{ scopeNames[each.scope] }}</td><td class="text-right font-semibold">{{ amount(each.totals.payNow, receipt.currency) }}</td><td class="text-right">{{ amount(each.totals.expected, receipt.currency) }}</td>
+          <td>{{ scopeNames[each.scope] }}</td><td class="text-right"><TheFigure strong :text="amount(each.totals.payNow, receipt.currency)" :working="() => scopeWorking(receipt, each.scope, 'payNow')" /></td><td class="text-right"><TheFigure :text="amount(each.totals.expected, receipt.currency)" :working="() => scopeWorking(receipt, each.scope, 'expected')" /></td>
         </tr>
       </tbody>
     </table>
