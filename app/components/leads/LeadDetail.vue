@@ -42,7 +42,7 @@ const rebate = computed(() => lead.value.landed.payNow.amount - lead.value.lande
           <tr><td>expected loss by faults</td><td class="amount"><TheFigure :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`" :working="() => faultWorking(lead)" /></td></tr>
           <tr class="font-semibold"><td>expected</td><td class="amount" data-figure="lead-expected"><TheFigure :text="amount(lead.value.landed.expected.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
           <template v-if="resale > 0">
-            <tr><td>what is sold on, after fees</td><td class="amount"><TheFigure :text="`−${amount(resale, currency)}`" :working="() => splitWorking(lead, currency)" /></td></tr>
+            <tr><td>what is sold on, if it sells (0.9)</td><td class="amount"><TheFigure :text="`−${amount(resale, currency)}`" :working="() => splitWorking(lead, currency)" /></td></tr>
             <tr><td>expected, once that is sold</td><td class="amount"><TheFigure :text="amount(lead.value.expected - resale, currency)" :working="() => savingWorking(lead, currency)" /></td></tr>
           </template>
         </tbody>
