@@ -196,6 +196,7 @@ function readComps(query: PriceQuery, records: readonly SoldRecord[], { comps, u
   const order = orderByPrice(records, comps, unitPrices, days)
   const sortedPrices = floats(count, (at) => unitPrices[order[at]!]!)
   const sortedWeights = floats(count, (at) => weights[order[at]!]!)
+  const sortedManners = mannerColumn(records, comps, order)
   let sum = 0
   let squares = 0
   for (let at = 0; at < count; at += 1) {
@@ -217,10 +218,10 @@ function readComps(query: PriceQuery, records: readonly SoldRecord[], { comps, u
     trend: trendOfColumns({
       days: floats(count, (at) => days[comps[order[at]!]!]!),
       logs: floats(count, (at) => Math.log(sortedPrices[at]!)),
-      manners: Uint8Array.from(floats(count, (at) => allManners.indexOf(records[comps[order[at]!]!]!.manner))),
+      manners: sortedManners,
     }, seed),
     perDay,
-    byManner: readManners(records, comps, order, unitPrices, weights),
+    byManner: readManners(sortedManners, sortedPrices, sortedWeights),
     flow: { prices: sortedPrices, weights: sortedWeights, perDay, catchShare },
   }
 }
@@ -251,13 +252,20 @@ function orderByPrice(records: readonly SoldRecord[], comps: Int32Array, unitPri
   })
 }
 
-function readManners(
-  records: readonly SoldRecord[], comps: Int32Array, order: Int32Array, unitPrices: Float64Array, weights: Float64Array,
-): StreetPrice['byManner'] {
-  return allManners.flatMap((manner) => {
-    const own = order.filter((position) => records[comps[position]!]!.manner === manner)
+/** Number of each comp's manner in price order; read in record order first, since jumping about in a million records is slow. */
+function mannerColumn(records: readonly SoldRecord[], comps: Int32Array, order: Int32Array): Uint8Array {
+  const byPosition = new Uint8Array(comps.length)
+  for (let position = 0; position < comps.length; position += 1) byPosition[position] = allManners.indexOf(records[comps[position]!]!.manner)
+  const sorted = new Uint8Array(comps.length)
+  for (let at = 0; at < sorted.length; at += 1) sorted[at] = byPosition[order[at]!]!
+  return sorted
+}
+
+function readManners(manners: Uint8Array, prices: Float64Array, weights: Float64Array): StreetPrice['byManner'] {
+  return allManners.flatMap((manner, number) => {
+    const isOwn = (_: number, at: number) => manners[at] === number
+    const own = prices.filter(isOwn)
     if (own.length < fewestPerManner) return []
-    const typical = weightedQuantileSorted(floats(own.length, (at) => unitPrices[own[at]!]!), floats(own.length, (at) => weights[own[at]!]!), 0.5)
-    return [{ manner, count: own.length, typical: roundHalfAway(typical) }]
+    return [{ manner, count: own.length, typical: roundHalfAway(weightedQuantileSorted(own, weights.filter(isOwn), 0.5)) }]
   })
 }
