@@ -74,9 +74,8 @@ export class Sieve {
     return this.asOfDay - day
   }
 
-  /** Hash of the title last scanned, and scan of one that `judge` has not seen. */
-  titleHash(title: string): number {
-    this.scanner.scan(title)
+  /** Hash of the title that `judge` has just passed, in normal form. */
+  lastTitleHash(): number {
     return this.scanner.titleHash()
   }
 

@@ -95,6 +95,7 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
   const forced = new Set<number>()
   const passed: number[] = []
   const days = new Float64Array(records.length)
+  const titleHashes = new Float64Array(records.length)
   for (let i = 0; i < records.length; i += 1) {
     const record = records[i]!
     const day = sieve.day(record.soldOn)
@@ -105,10 +106,13 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
     else {
       const verdict = sieve.judge(record, day)
       if (verdict) verdicts.set(i, verdict)
-      else passed.push(i)
+      else {
+        titleHashes[i] = sieve.lastTitleHash()
+        passed.push(i)
+      }
     }
   }
-  dropDuplicates(sieve, records, days, passed, verdicts)
+  dropDuplicates(records, days, titleHashes, passed, verdicts)
   const survivors = passed.filter((i) => !verdicts.has(i))
   if (forced.size > 0) {
     survivors.push(...forced)
@@ -138,18 +142,26 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
 }
 
 function dropDuplicates(
-  sieve: Sieve,
   records: readonly SoldRecord[],
   days: Float64Array,
+  titleHashes: Float64Array,
   passed: readonly number[],
   verdicts: Map<number, { reason: DropReason; detail: string }>,
 ): void {
   const identityHash = new Float64Array(passed.length)
   const lookHash = new Float64Array(passed.length)
+  const sourceHashes = new Map<string, number>()
+  const hashOfSource = (source: string) => {
+    const known = sourceHashes.get(source)
+    if (known !== undefined) return known
+    const hash = hashText(source) % 0x3ffffff
+    sourceHashes.set(source, hash)
+    return hash
+  }
   for (let position = 0; position < passed.length; position += 1) {
     const record = records[passed[position]!]!
-    identityHash[position] = (hashText(record.source) % 0x3ffffff) * 0x3ffffff + (hashText(record.id) % 0x3ffffff)
-    lookHash[position] = (sieve.titleHash(record.title) + record.price * 0x10001 + days[passed[position]!]! * 0x1000003) % Number.MAX_SAFE_INTEGER
+    identityHash[position] = hashOfSource(record.source) * 0x3ffffff + (hashText(record.id) % 0x3ffffff)
+    lookHash[position] = (titleHashes[passed[position]!]! + record.price * 0x10001 + days[passed[position]!]! * 0x1000003) % Number.MAX_SAFE_INTEGER
   }
   const doubles = findDuplicates({
     identityHash,
@@ -243,13 +255,38 @@ function listKept(records: readonly SoldRecord[], comps: Int32Array, unitPrices:
 
 /** Positions by price, ties by date, source, id. */
 function orderByPrice(records: readonly SoldRecord[], comps: Int32Array, unitPrices: Float64Array, days: Float64Array): Int32Array {
-  return Int32Array.from(comps.keys()).sort((a, b) => {
-    const byNumber = unitPrices[a]! - unitPrices[b]! || days[comps[a]!]! - days[comps[b]!]!
-    if (byNumber !== 0) return byNumber
-    const left = records[comps[a]!]!
-    const right = records[comps[b]!]!
+  const order = orderByNumbers(comps, unitPrices, days)
+  const bySource = (a: number, b: number) => {
+    const [left, right] = [records[comps[a]!]!, records[comps[b]!]!]
     return compareText(left.source, right.source) || compareText(left.id, right.id)
-  })
+  }
+  let start = 0
+  for (let at = 1; at <= order.length; at += 1) {
+    const same = at < order.length && unitPrices[order[at]!] === unitPrices[order[start]!] && days[comps[order[at]!]!] === days[comps[order[start]!]!]
+    if (same) continue
+    if (at - start > 1) order.subarray(start, at).sort(bySource)
+    start = at
+  }
+  return order
+}
+
+/** Positions by price, then day. Where price, day and position fit into 53 bits together, one plain sort of numbers does it. */
+function orderByNumbers(comps: Int32Array, unitPrices: Float64Array, days: Float64Array): Int32Array {
+  const count = comps.length
+  let [firstDay, lastDay, highest] = [Infinity, -Infinity, 0]
+  for (let position = 0; position < count; position += 1) {
+    firstDay = Math.min(firstDay, days[comps[position]!]!)
+    lastDay = Math.max(lastDay, days[comps[position]!]!)
+    highest = Math.max(highest, unitPrices[position]!)
+  }
+  const span = lastDay - firstDay + 1
+  if (!((highest + 1) * span * count < Number.MAX_SAFE_INTEGER)) {
+    return Int32Array.from(comps.keys()).sort((a, b) => unitPrices[a]! - unitPrices[b]! || days[comps[a]!]! - days[comps[b]!]!)
+  }
+  const keys = floats(count, (position) => (unitPrices[position]! * span + days[comps[position]!]! - firstDay) * count + position).sort()
+  const order = new Int32Array(count)
+  for (let at = 0; at < count; at += 1) order[at] = keys[at]! % count
+  return order
 }
 
 /** Number of each comp's manner in price order; read in record order first, since jumping about in a million records is slow. */

@@ -73,6 +73,16 @@ describe('streetPrice', () => {
     expect(streetPrice(query, []).grade).toBe('none')
   })
 
+  test('prices too large to be packed into one key are ordered all the same', () => {
+    const prices = [900_000_000_000, 900_000_000_100, 900_000_000_050]
+    const records = prices.map((price, i) => sale(`r${i}`, price, { soldOn: addDays('2026-10-31', -i * 30) }))
+    const reading = streetPrice(query, records)
+    expect([...(reading.flow.prices as Float64Array)]).toEqual([...prices].sort((a, b) => a - b))
+    const many = Array.from({ length: 200 }, (_, i) => sale(`m${i}`, 900_000_000_000 + ((i * 37) % 200), { soldOn: addDays('2026-10-31', -(i % 80)) }))
+    const sorted = [...(streetPrice(query, many).flow.prices as Float64Array)]
+    expect(sorted).toEqual([...sorted].sort((a, b) => a - b))
+  })
+
   test('every record is either kept or dropped, and the order of the input changes no figure', () => {
     const record = fc.record({ price: fc.integer({ min: -100, max: 50_000 }), age: fc.integer({ min: -2, max: 100 }), manner: fc.constantFrom('auction', 'fixed', 'local') })
     fc.assert(fc.property(fc.array(record, { maxLength: 40 }), fc.integer({ min: 0, max: 1000 }), (list, seed) => {
