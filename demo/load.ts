@@ -17,9 +17,9 @@ export async function loadDemo(address: string, say: (line: string) => void): Pr
   say(`shop prices: ${prices.added} added`)
   for (const build of demoBuilds) {
     const { id } = await post(address, '/api/builds', JSON.stringify(build.brief))
-    const inbox = (await (await fetch(`${address}/api/builds/${id}/leads`)).json()) as { id: string; externalId: string }[]
+    const inbox = (await (await fetch(`${address}/api/builds/${id}/leads`)).json()) as { leads: { id: string; externalId: string }[] }
     for (const { externalId, paidOn, reason, scope = 'core' } of build.leads) {
-      const lead = inbox.find((each) => each.externalId === externalId)
+      const lead = inbox.leads.find((each) => each.externalId === externalId)
       if (!lead) throw new Error(`no lead ${externalId}`)
       const view = await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'lead', leadId: lead.id, reason, scope }))
       if (paidOn) await send(address, `/api/choices/${view.choices.at(-1).id}`, JSON.stringify({ paidOn }), 'PATCH')

@@ -20,7 +20,7 @@ const { builds } = await (await fetch(`${url}/api/session`)).json()
 const couch = builds.find((build) => build.name === 'Couch corner').id
 const white = builds.find((build) => build.name === 'Small white one').id
 const club = builds.find((build) => build.name === 'Club edit box').id
-const leads = await (await fetch(`${url}/api/builds/${couch}/leads`)).json()
+const { leads } = await (await fetch(`${url}/api/builds/${couch}/leads`)).json()
 const lot = leads.find((lead) => lead.externalId === 'B-1001').id
 const views = [
   ['builds', '/'],

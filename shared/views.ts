@@ -103,6 +103,13 @@ export interface LeadView {
   readonly breaches: readonly string[]
 }
 
+/** The inbox of a build. */
+export interface LeadInboxView {
+  readonly leads: readonly LeadView[]
+  /** Leads whose currency has no rate into the build's. */
+  readonly unvalued: readonly { readonly id: string; readonly title: string; readonly reason: string }[]
+}
+
 export interface ChoiceView {
   readonly id: string
   readonly kind: 'lead' | 'hunt' | 'owned'

@@ -7,7 +7,7 @@ import type { Role } from '../parts/part'
 import type { Code } from '../sourcing/codes'
 import { faultDefaults, faultProbability, type FaultAssumptions, type Protection } from '../sourcing/faultRisk'
 import { landedCost, type LandedCost, type SourceTerms } from '../sourcing/landedCost'
-import type { Rebate } from '../sourcing/rebates'
+import { rebatesOpen, type Rebate } from '../sourcing/rebates'
 import type { CalendarDate } from '../time/calendarDate'
 
 /** A lead with the terms of its source. Amounts in minor units of its currency. */
@@ -40,6 +40,12 @@ export interface LeadValue {
   readonly recoveredShare: number
   /** How the cost is shared among its things; resale at the street price. */
   readonly split: LotSplit
+  /** Expected from selling on what is not kept. */
+  readonly resale: number
+  /** Expected cost once that is sold. */
+  readonly expectedAfterResale: number
+  /** Rebates still to come back, in full. */
+  readonly openRebates: number
   /** Street price of what is kept; null where one of the kept things has none. */
   readonly street: number | null
   /** Street price less what the kept things effectively cost (expected); null where street is. */
@@ -96,6 +102,9 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
     faultProbability: new Big(probability).round(6).toNumber(),
     recoveredShare,
     split,
+    resale,
+    expectedAfterResale: expected - resale,
+    openRebates: inBuild(rebatesOpen(lead.rebates, context.today)),
     street,
     saving: street === null ? null : street - (expected - resale),
   }

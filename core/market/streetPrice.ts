@@ -1,4 +1,4 @@
-import { convertAmount, rateTable, type ExchangeRate } from '../money/rates'
+import { convertAmount, noRate, rateTable, type ExchangeRate } from '../money/rates'
 import { roundHalfAway } from '../money/decimal'
 import { CoreError } from '../coreError'
 import { compareText } from '../text'
@@ -49,6 +49,11 @@ export interface StreetPriceOptions {
   readonly rates?: readonly ExchangeRate[]
   /** By record id; an override applies to every record of that id. */
   readonly overrides?: Readonly<Record<string, Override>>
+  /**
+   * What happens to a record that counts and cannot be converted: `refuse` throws `no-rate` (default), `drop` leaves
+   * it out with reason `price`, so that one stray currency does not take the other records with it.
+   */
+  readonly missingRate?: 'refuse' | 'drop'
 }
 
 const z90 = 1.645
@@ -57,7 +62,7 @@ const fewestPerManner = 3
 /**
  * The street price of `calculations.md` 2: unit prices → sieve → far from the rest → weights → marks, interval,
  * grade, trend, gap between manners. The result does not depend on the order of the records (except the order in
- * which kept and dropped are listed, which follows the input). About 2 µs a record.
+ * which kept and dropped are listed, which follows the input). O(n log n); a few microseconds a record.
  *
  * `marks` and `interval` are null where no record is kept. Throws `no-rate` where a record that counts cannot be
  * converted, `not-a-date`, `unknown-currency`, `bad-query` for a window or half-life that is not positive.
@@ -118,7 +123,7 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
     survivors.push(...forced)
     survivors.sort((a, b) => a - b)
   }
-  const priced = priceUnits(query, records, survivors, options.rates ?? [], verdicts)
+  const priced = priceUnits(query, records, survivors, options, verdicts)
   const outliers = dropOutliers(priced.unitPrices, (position) => forced.has(priced.indices[position]!))
   for (const [position, scales] of outliers) {
     verdicts.set(priced.indices[position]!, { reason: 'outlier', detail: `${scales.toFixed(1)} scales from the rest; 3.5 is the limit` })
@@ -180,7 +185,7 @@ function priceUnits(
   query: PriceQuery,
   records: readonly SoldRecord[],
   survivors: readonly number[],
-  rates: readonly ExchangeRate[],
+  { rates = [], missingRate = 'refuse' }: StreetPriceOptions,
   verdicts: Map<number, { reason: DropReason; detail: string }>,
 ): { indices: number[]; unitPrices: number[] } {
   const table = rateTable(rates)
@@ -189,10 +194,13 @@ function priceUnits(
   for (const i of survivors) {
     const { price, shipping, quantity, currency, soldOn } = records[i]!
     const whole = price + shipping
-    const sameCurrency = currency === query.currency
-    const unitPrice = sameCurrency && (quantity === undefined || quantity === 1)
-      ? whole
-      : convertAmount(whole, currency, query.currency, table.rateOn(soldOn, currency, query.currency), quantity ?? 1)
+    const isPlain = currency === query.currency && (quantity === undefined || quantity === 1)
+    const rate = isPlain ? 1 : missingRate === 'drop' ? table.find(soldOn, currency, query.currency) : table.rateOn(soldOn, currency, query.currency)
+    if (rate === null) {
+      verdicts.set(i, { reason: 'price', detail: noRate(soldOn, currency, query.currency) })
+      continue
+    }
+    const unitPrice = isPlain ? whole : convertAmount(whole, currency, query.currency, rate, quantity ?? 1)
     if (unitPrice > 0) {
       indices.push(i)
       unitPrices.push(unitPrice)

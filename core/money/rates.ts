@@ -17,6 +17,8 @@ export interface ExchangeRate {
 export interface RateTable {
   /** The last rate on or before `date`; throws `no-rate`, naming the pair and the date, where there is none. */
   rateOn(date: CalendarDate, from: Currency, to: Currency): number | string
+  /** As `rateOn`; null where there is none. */
+  find(date: CalendarDate, from: Currency, to: Currency): number | string | null
 }
 
 /** Indexes a list of rates by pair; the order of the list does not matter. O(n log n). */
@@ -29,24 +31,31 @@ export function rateTable(rates: readonly ExchangeRate[]): RateTable {
     else byPair.set(pair, [rate])
   }
   for (const list of byPair.values()) list.sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0))
+  const find = (date: CalendarDate, from: Currency, to: Currency) => {
+    if (from === to) return 1
+    const list = byPair.get(`${from}>${to}`) ?? []
+    let low = 0
+    let high = list.length
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if (list[middle]!.date <= date) low = middle + 1
+      else high = middle
+    }
+    return list[low - 1]?.rate ?? null
+  }
   return {
+    find,
     rateOn(date, from, to) {
-      if (from === to) return 1
-      const list = byPair.get(`${from}>${to}`) ?? []
-      let low = 0
-      let high = list.length
-      while (low < high) {
-        const middle = (low + high) >> 1
-        if (list[middle]!.date <= date) low = middle + 1
-        else high = middle
-      }
-      const found = list[low - 1]
-      if (!found) {
-        throw new CoreError('no-rate', `no exchange rate from ${from} to ${to} on or before ${date}`, 'rates')
-      }
-      return found.rate
+      const rate = find(date, from, to)
+      if (rate === null) throw new CoreError('no-rate', noRate(date, from, to), 'rates')
+      return rate
     },
   }
+}
+
+/** The message where a rate is missing: the pair and the date. */
+export function noRate(date: CalendarDate, from: Currency, to: Currency): string {
+  return `no exchange rate from ${from} to ${to} on or before ${date}`
 }
 
 /**

@@ -24,6 +24,11 @@ export function isRebateOpen(rebate: Rebate, today: CalendarDate): boolean {
   return rebate.state === 'claimed' || (rebate.state === 'to-claim' && today <= rebate.claimBy)
 }
 
+/** Full amount of the rebates still open: what may yet come back, minor units. */
+export function rebatesOpen(rebates: readonly Rebate[], today: CalendarDate): number {
+  return rebates.reduce((sum, rebate) => sum + (isRebateOpen(rebate, today) ? rebate.amount : 0), 0)
+}
+
 /** Full amount of all rebates that are paid or open, minor units. */
 export function rebatesInFull(rebates: readonly Rebate[], today: CalendarDate): number {
   return rebates.reduce((sum, rebate) => sum + (rebate.state === 'paid' || isRebateOpen(rebate, today) ? rebate.amount : 0), 0)

@@ -1,7 +1,14 @@
 import { useOpenDatabase } from '../db/useDatabase'
+import { today } from '../http/today'
 
-/** Opens and migrates at start rather than at the first request, so that a bad setting shows at once. */
+/** Reads the settings, opens and migrates at start rather than at the first request, so that a bad setting shows at once. */
 export default defineNitroPlugin(async () => {
+  try {
+    today()
+  } catch (error) {
+    console.error((error as Error).message)
+    process.exit(1)
+  }
   try {
     await useOpenDatabase()
   } catch (error) {

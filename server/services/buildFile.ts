@@ -4,6 +4,7 @@ import type { BuildFile, LibraryFile, SourceInput } from '#shared/schemas/entiti
 import type { Database } from '../db/client'
 import { buildRivals, choices, exchangeRates, leads, parts, rivalRates, rivals, shelf, sources } from '../db/schema'
 import { briefOf, insertBuild, insertChoice } from './builds'
+import { assertReckonable } from './assertReckonable'
 import { insertLibrary, leadInput } from './library'
 import { marketChanged } from './market'
 import { loadWorkloads } from './workloads'
@@ -70,6 +71,7 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
       if (choice.paidOn) await tx.update(choices).set({ paidOn: choice.paidOn }).where(eq(choices.id, choiceId))
     }
     for (const rivalId of new Set(file.rivals)) await tx.insert(buildRivals).values({ buildId: id, rivalId })
+    await assertReckonable(tx, id, today, 'library.rates')
     return id
   })
   marketChanged(db)

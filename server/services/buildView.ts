@@ -16,7 +16,7 @@ import type { BuildView, ChoiceView, TargetView } from '#shared/views'
 import type { Database } from '../db/client'
 import { buildRivals, builds, choices, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
-import { houseRuleBreaches, valuedLeads, type ValuedLead } from './leadViews'
+import { houseRuleBreaches, titlesOf, valuedLeads, type ValuedLead } from './leadViews'
 import { newPriceIn, readStreetPrice, useMarket, type Market } from './market'
 import { loadWorkloads } from './workloads'
 
@@ -34,10 +34,11 @@ export async function buildView(db: Database, buildId: string, today: string): P
     db.select().from(runs),
   ])
   const library = new Map(market.library.map((part) => [part.id, part]))
-  const leads = await valuedLeads(db, market, build, today, [...choiceRows, ...removed].flatMap((choice) => choice.leadId ?? []))
+  const leads = await valuedLeads(db, market, build, today, choiceRows.flatMap((choice) => choice.leadId ?? []))
+  const leadTitles = await titlesOf(db, removed.flatMap((choice) => choice.leadId ?? []))
   const shelfIds = [...choiceRows, ...removed].flatMap((choice) => choice.shelfId ?? [])
   const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
-  const context: ChoiceContext = { build, market, library, leads, shelfRows, today }
+  const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today }
   const chosen = choiceRows.map((row) => readChoice(row, context))
   const parts = chosen.flatMap((choice) => choice.machineParts)
   const lines = chosen.map((choice) => choice.line)
@@ -68,7 +69,7 @@ export async function buildView(db: Database, buildId: string, today: string): P
     machineName: { cpu: nameOf(parts, 'cpu'), graphics: nameOf(parts, 'graphics') },
     weighing: await weigh(db, build, account.totals.anyoneCanPay, chosen, targetViews, { market, library, workloads, today }),
     workloads,
-    removedChoices: removed.map((row) => ({ id: row.id, label: readChoice(row, context).view.label })),
+    removedChoices: removed.map((row) => ({ id: row.id, label: removedLabel(row, context) })),
   }
 }
 
@@ -88,6 +89,8 @@ interface ChoiceContext {
   readonly library: ReadonlyMap<string, Part>
   readonly leads: readonly ValuedLead[]
   readonly shelfRows: readonly (typeof shelf.$inferSelect)[]
+  /** Titles of the leads of choices taken out. */
+  readonly leadTitles: ReadonlyMap<string, string>
   readonly today: string
 }
 
@@ -117,6 +120,14 @@ function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): R
   }
 }
 
+/** A choice taken out is only named: its lead may no longer be convertible, and need not be. */
+function removedLabel(row: typeof choices.$inferSelect, { library, shelfRows, leadTitles }: ChoiceContext): string {
+  if (row.kind === 'lead') return leadTitles.get(row.leadId!) ?? 'a lead'
+  const partId = row.kind === 'hunt' ? row.partId : shelfRows.find((each) => each.id === row.shelfId)?.partId
+  const part = library.get(partId ?? '')
+  return part ? partLabel(part) : 'a part'
+}
+
 interface ChoiceFigures {
   readonly label: string
   readonly parts: readonly Part[]
@@ -141,7 +152,7 @@ function readLeadChoice(row: typeof choices.$inferSelect, { build, library, lead
     payNow: value.payNow,
     afterRebates: value.afterRebates,
     expected: value.expected,
-    toComeBack: value.payNow - value.afterRebates,
+    toComeBack: value.openRebates,
     anyoneCanPay: openToAnyone ? value.payNow : value.street,
     source: sourceName,
     breaches: houseRuleBreaches(build.houseRules, lead, library),

@@ -5,6 +5,7 @@ import type { BriefInput, ChoiceInput } from '#shared/schemas/entities'
 import type { Database, Queryable } from '../db/client'
 import { buildRivals, builds, choices, leads, leadThings, parts, shelf, targets, workloads } from '../db/schema'
 import { NotFoundError } from '../http/errors'
+import { assertReckonable } from './assertReckonable'
 import { newId } from './ids'
 
 /** Builds, their briefs and their choices: writing them down. */
@@ -20,12 +21,13 @@ export async function insertBuild(tx: Queryable, brief: BriefInput, today: strin
   return id
 }
 
-export async function saveBrief(db: Database, buildId: string, brief: BriefInput): Promise<void> {
+export async function saveBrief(db: Database, buildId: string, brief: BriefInput, today: string): Promise<void> {
   await db.transaction(async (tx) => {
     const { rowsAffected } = await tx.update(builds).set(briefRow(brief)).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
     if (rowsAffected === 0) throw new NotFoundError(`there is no build "${buildId}"`)
     await tx.delete(targets).where(eq(targets.buildId, buildId))
     await replaceTargets(tx, buildId, brief)
+    await assertReckonable(tx, buildId, today, 'currency')
   })
 }
 
@@ -68,8 +70,12 @@ export async function setBuildDeleted(db: Database, buildId: string, deletedAt: 
   if (rowsAffected === 0) throw new NotFoundError(`there is no build "${buildId}"`)
 }
 
-export async function addChoice(db: Database, buildId: string, input: ChoiceInput): Promise<string> {
-  return db.transaction((tx) => insertChoice(tx, buildId, input))
+export async function addChoice(db: Database, buildId: string, input: ChoiceInput, today: string): Promise<string> {
+  return db.transaction(async (tx) => {
+    const id = await insertChoice(tx, buildId, input)
+    await assertReckonable(tx, buildId, today, 'leadId')
+    return id
+  })
 }
 
 export async function insertChoice(tx: Queryable, buildId: string, input: ChoiceInput): Promise<string> {
@@ -98,18 +104,24 @@ async function assertTargetOfChoice(tx: Queryable, { kind, leadId, partId, shelf
 }
 
 /** Changes a choice; returns the build it belongs to. */
-export async function changeChoice(db: Database, choiceId: string, change: { scope?: ChoiceInput['scope']; reason?: string; limit?: string | null; paidOn?: string | null; deletedAt?: string | null }): Promise<string> {
+export async function changeChoice(db: Database, choiceId: string, change: { scope?: ChoiceInput['scope']; reason?: string; limit?: string | null; paidOn?: string | null; deletedAt?: string | null }, today: string): Promise<string> {
   const [row] = await db.select({ buildId: choices.buildId, currency: builds.currency }).from(choices).innerJoin(builds, eq(builds.id, choices.buildId)).where(eq(choices.id, choiceId))
   if (!row) throw new NotFoundError(`there is no choice "${choiceId}"`)
   const { limit, ...rest } = change
   const set = { ...rest, ...(limit === undefined ? {} : { limit: limit === null ? null : parseDecimal(limit, row.currency, 'limit') }) }
-  if (Object.keys(set).length > 0) await db.update(choices).set(set).where(eq(choices.id, choiceId))
+  if (Object.keys(set).length > 0) {
+    await db.transaction(async (tx) => {
+      await tx.update(choices).set(set).where(eq(choices.id, choiceId))
+      await assertReckonable(tx, row.buildId, today, 'leadId')
+    })
+  }
   return row.buildId
 }
 
-export async function setRivals(db: Database, buildId: string, rivalIds: readonly string[]): Promise<void> {
+export async function setRivals(db: Database, buildId: string, rivalIds: readonly string[], today: string): Promise<void> {
   await db.transaction(async (tx) => {
     await tx.delete(buildRivals).where(eq(buildRivals.buildId, buildId))
     for (const rivalId of new Set(rivalIds)) await tx.insert(buildRivals).values({ buildId, rivalId })
+    await assertReckonable(tx, buildId, today, 'rivals')
   })
 }

@@ -1,13 +1,15 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { sumMarks } from '#core/leads/sumMarks'
 import { valueLead, type LeadValue } from '#core/leads/valueLead'
 import type { LotPlan } from '#core/lots/splitLot'
 import type { Condition } from '#core/market/soldRecord'
-import { rateTable } from '#core/money/rates'
+import { noRate, rateTable } from '#core/money/rates'
 import { partLabel, roleNames, type Part } from '#core/parts/part'
 import type { HouseRules } from '#shared/types'
-import type { LeadView, PriceBrief } from '#shared/views'
+import type { LeadInboxView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds, choices, codes, leads, leadThings, rebates, sources } from '../db/schema'
+import { NotFoundError } from '../http/errors'
 import { readStreetPrice, useMarket, type Market } from './market'
 
 type BuildRow = Pick<typeof builds.$inferSelect, 'id' | 'currency' | 'houseRules'>
@@ -19,10 +21,10 @@ export interface ValuedLead {
   readonly value: LeadValue
 }
 
-/** Leads with what they cost and are worth to a build: all that are not deleted, or the given ones whatever their state. */
-export async function valuedLeads(db: Database, market: Market, build: BuildRow, today: string, ids?: readonly string[]): Promise<ValuedLead[]> {
-  if (ids && ids.length === 0) return []
-  const rows = await db.select({ lead: leads, source: sources }).from(leads).innerJoin(sources, eq(sources.id, leads.sourceId)).where(ids ? inArray(leads.id, [...ids]) : isNull(leads.deletedAt))
+/** The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that cannot be converted. */
+export async function valuedLeads(db: Database, market: Market, build: BuildRow, today: string, ids: readonly string[]): Promise<ValuedLead[]> {
+  if (ids.length === 0) return []
+  const rows = await db.select({ lead: leads, source: sources }).from(leads).innerJoin(sources, eq(sources.id, leads.sourceId)).where(inArray(leads.id, [...ids]))
   const [things, codeRows, rebateRows] = await Promise.all([
     db.select().from(leadThings).orderBy(leadThings.leadId, leadThings.position), db.select().from(codes), db.select().from(rebates),
   ])
@@ -63,17 +65,27 @@ export function houseRuleBreaches(rules: HouseRules, lead: Pick<LeadRow, 'condit
   return barred.map((part) => `house rule: a ${roleNames[part.role]} is never bought used (${partLabel(part)})`)
 }
 
-/** The inbox of a build. */
-export async function leadViews(db: Database, buildId: string, today: string): Promise<LeadView[]> {
-  const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
-  if (!build) return []
+/** Titles by id, of leads in any state. */
+export async function titlesOf(db: Database, ids: readonly string[]): Promise<Map<string, string>> {
+  if (ids.length === 0) return new Map()
+  const rows = await db.select({ id: leads.id, title: leads.title }).from(leads).where(inArray(leads.id, [...ids]))
+  return new Map(rows.map((row) => [row.id, row.title]))
+}
+
+/** The inbox of a build; leads whose currency cannot be converted stand apart, with the reason. */
+export async function leadViews(db: Database, buildId: string, today: string): Promise<LeadInboxView> {
+  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   const market = await useMarket(db)
+  const table = rateTable(market.rates)
+  const rows = await db.select({ id: leads.id, title: leads.title, currency: leads.currency }).from(leads).where(isNull(leads.deletedAt))
+  const isConvertible = (row: { currency: string }) => table.find(today, row.currency, build.currency) !== null
   const [valued, chosen] = await Promise.all([
-    valuedLeads(db, market, build, today),
+    valuedLeads(db, market, build, today, rows.filter(isConvertible).map((row) => row.id)),
     db.select({ id: choices.id, leadId: choices.leadId }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))),
   ])
   const library = new Map(market.library.map((part) => [part.id, part]))
-  return valued.map(({ lead, sourceName, value }) => ({
+  const views = valued.map(({ lead, sourceName, value }) => ({
     id: lead.id, externalId: lead.externalId, title: lead.title, sourceId: lead.sourceId, sourceName, url: lead.url, place: lead.place, note: lead.note, condition: lead.condition, manner: lead.manner,
     listedOn: lead.listedOn, endsOn: lead.endsOn, state: lead.state, currency: lead.currency,
     things: lead.things.map((thing, index) => {
@@ -85,19 +97,9 @@ export async function leadViews(db: Database, buildId: string, today: string): P
       }
     }),
     value,
-    marks: keptMarks(market, lead, today, build.currency),
+    marks: sumMarks(lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ marks: readStreetPrice(market, thing.partId, today, build.currency).marks, quantity: thing.quantity }))),
     choiceId: chosen.find((choice) => choice.leadId === lead.id)?.id ?? null,
     breaches: houseRuleBreaches(build.houseRules, lead, library),
   }))
-}
-
-/** The three marks of all kept things together; null where one of them has none. */
-function keptMarks(market: Market, lead: LeadRow, today: string, currency: string): PriceBrief['marks'] {
-  const sum = { patient: 0, typical: 0, hurried: 0 }
-  for (const thing of lead.things.filter((each) => each.plan === 'keep')) {
-    const { marks } = readStreetPrice(market, thing.partId, today, currency)
-    if (!marks) return null
-    for (const mark of ['patient', 'typical', 'hurried'] as const) sum[mark] += marks[mark] * thing.quantity
-  }
-  return sum
+  return { leads: views, unvalued: rows.filter((row) => !isConvertible(row)).map((row) => ({ id: row.id, title: row.title, reason: noRate(today, row.currency, build.currency) })) }
 }

@@ -9,7 +9,8 @@ import type { LineProblem } from '#core/importing/columns'
 import { ValidationError } from 'yup'
 import { NotFoundError } from '../http/errors'
 import type { Database, Queryable } from '../db/client'
-import { codes, exchangeRates, leads, leadThings, parts, rebates, rivalRates, rivals, runs, shelf, shopPrices, sources, workloads } from '../db/schema'
+import { choices, codes, exchangeRates, leads, leadThings, parts, rebates, rivalRates, rivals, runs, shelf, shopPrices, sources, workloads } from '../db/schema'
+import { assertReckonable } from './assertReckonable'
 import { newId } from './ids'
 import { marketChanged } from './market'
 import type { ImportReport } from './importRecords'
@@ -124,7 +125,7 @@ export async function createLead(db: Database, input: LeadInput): Promise<string
 }
 
 /** Replaces what is written about a lead; its choices keep pointing to it. */
-export async function updateLead(db: Database, id: string, input: LeadInput): Promise<void> {
+export async function updateLead(db: Database, id: string, input: LeadInput, today: string): Promise<void> {
   await db.transaction(async (tx) => {
     const [old] = await tx.select({ externalId: leads.externalId }).from(leads).where(and(eq(leads.id, id), isNull(leads.deletedAt)))
     if (!old) throw new NotFoundError(`there is no lead "${id}"`)
@@ -132,6 +133,8 @@ export async function updateLead(db: Database, id: string, input: LeadInput): Pr
     await tx.update(leads).set({ ...leadRow(input), externalId: input.externalId || old.externalId }).where(eq(leads.id, id))
     for (const details of [codes, rebates, leadThings]) await tx.delete(details).where(eq(details.leadId, id))
     await insertLeadDetails(tx, id, input)
+    const used = await tx.select({ buildId: choices.buildId }).from(choices).where(and(eq(choices.leadId, id), isNull(choices.deletedAt)))
+    for (const { buildId } of used) await assertReckonable(tx, buildId, today, 'currency')
   })
 }
 

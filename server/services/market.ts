@@ -83,16 +83,18 @@ export function readStreetPrice(market: Market, partId: string, asOf: CalendarDa
   const cached = market.readings.get(key)
   if (cached) return cached
   const query = market.queries.get(partId)!
-  const reading = streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), { rates: market.rates, overrides: market.overrides.get(partId) ?? {} })
+  const reading = streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), { rates: market.rates, overrides: market.overrides.get(partId) ?? {}, missingRate: 'drop' })
   market.readings.set(key, reading)
   return reading
 }
 
-/** Cheapest newest shop price of a part in a currency; null where no shop has it. */
+/** Cheapest newest shop price of a part in a currency; null where no shop has it or its currency has no rate. */
 export function newPriceIn(market: Market, partId: string, currency: string, today: CalendarDate): number | null {
   const offer = market.newPrices.get(partId)
   if (!offer) return null
-  return offer.currency === currency ? offer.price : convertAmount(offer.price, offer.currency, currency, rateTable(market.rates).rateOn(today, offer.currency, currency))
+  const rate = rateTable(market.rates).find(today, offer.currency, currency)
+  if (rate === null) return null
+  return offer.currency === currency ? offer.price : convertAmount(offer.price, offer.currency, currency, rate)
 }
 
 /** Sets or takes back the builder's word on a record. */

@@ -1,5 +1,6 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm'
-import { chanceWithin, payUpToPrice } from '#core/market/patience'
+import { payUpToPrice } from '#core/market/patience'
+import { patienceCurve } from '#core/market/patienceCurve'
 import { partLabel } from '#core/parts/part'
 import { daysBetween } from '#core/time/calendarDate'
 import type { PriceBrief, PriceView, RecordView } from '#shared/views'
@@ -12,7 +13,6 @@ type BuildRow = typeof builds.$inferSelect
 
 /** Horizon of the patience curve where the build has no date. */
 const defaultPatienceDays = 30
-const curvePoints = 24
 
 /** Parts that have comps, an offer or a place in the build, each with its small price rule. */
 export async function priceBriefs(db: Database, buildId: string, today: string): Promise<PriceBrief[]> {
@@ -80,16 +80,6 @@ export async function priceView(db: Database, buildId: string, partId: string, t
     patience: patienceCurve(reading.flow, patienceDays), patienceDays,
     wishes: [0.5, 0.8, 0.9].map((probability) => ({ probability, days: patienceDays, price: payUpToPrice(reading.flow, probability, patienceDays) })),
   }
-}
-
-function patienceCurve(flow: Parameters<typeof chanceWithin>[0], days: number): { price: number; chance: number }[] {
-  const { prices } = flow
-  if (prices.length === 0) return []
-  const [low, high] = [prices[0]!, prices[prices.length - 1]!]
-  return Array.from({ length: curvePoints + 1 }, (_, step) => {
-    const price = Math.round(low + ((high - low) * step) / curvePoints)
-    return { price, chance: chanceWithin(flow, price, days) }
-  })
 }
 
 /** How many sold records there are; for the first page. */

@@ -117,16 +117,16 @@ describe('a build', () => {
   test('choices move the receipt; findings, estimate and verdict follow; taking out and putting back', async () => {
     const id = await createBuild(database.db, brief, today)
     const leadId = await createLead(database.db, lead)
-    await addChoice(database.db, id, { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: 'why not' })
+    await addChoice(database.db, id, { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: 'why not' }, today)
     let view = await buildView(database.db, id, today)
     // 130.00 + 9.99 = 139.99 · 1.13 = 158.19; rebate 15.00
     expect(view.receipt.totals).toMatchObject({ payNow: 15_819, afterRebates: 14_319 })
     // 0.08 · ((1 − 0.95) · 130.00 · 1.13 + 8.00) = 1.2276; 158.19 − 12.75 + 1.23
     expect(view.receipt.totals.expected).toBe(14_667)
-    await addChoice(database.db, id, { kind: 'hunt', partId: 'cpu', leadId: null, shelfId: null, limit: '58.00', scope: 'core', reason: '' })
-    await addChoice(database.db, id, { kind: 'hunt', partId: 'board', leadId: null, shelfId: null, limit: '61.00', scope: 'core', reason: '' })
-    await addChoice(database.db, id, { kind: 'owned', shelfId: 'shelf-1', leadId: null, partId: null, limit: null, scope: 'ready', reason: '' })
-    await setRivals(database.db, id, ['box'])
+    await addChoice(database.db, id, { kind: 'hunt', partId: 'cpu', leadId: null, shelfId: null, limit: '58.00', scope: 'core', reason: '' }, today)
+    await addChoice(database.db, id, { kind: 'hunt', partId: 'board', leadId: null, shelfId: null, limit: '61.00', scope: 'core', reason: '' }, today)
+    await addChoice(database.db, id, { kind: 'owned', shelfId: 'shelf-1', leadId: null, partId: null, limit: null, scope: 'ready', reason: '' }, today)
+    await setRivals(database.db, id, ['box'], today)
     view = await buildView(database.db, id, today)
     expect(view.receipt.totals.payNow).toBe(15_819 + 5800 + 6100)
     expect(view.fit.findings.map((finding) => finding.ruleId)).toEqual(['cpu-socket'])
@@ -134,20 +134,20 @@ describe('a build', () => {
     expect(view.weighing.others[0]!.cost.total).toBe(90_000 + 11_700)
     expect(view.weighing.others[0]!.comparison!.pairs[0]!.likeForLike).toBe(true)
     const board = view.choices.find((choice) => choice.partId === 'board')!
-    await changeChoice(database.db, board.id, { deletedAt: '2026-10-31T10:00:00Z' })
+    await changeChoice(database.db, board.id, { deletedAt: '2026-10-31T10:00:00Z' }, today)
     view = await buildView(database.db, id, today)
     expect(view.fit.findings).toEqual([])
     expect(view.removedChoices.map((choice) => choice.id)).toEqual([board.id])
-    await changeChoice(database.db, board.id, { deletedAt: null })
+    await changeChoice(database.db, board.id, { deletedAt: null }, today)
     expect((await buildView(database.db, id, today)).choices).toHaveLength(4)
   })
 
   test('opens on an empty database from its own file, to the same figures', async () => {
     const id = await createBuild(database.db, { ...brief, name: 'Round trip' }, today)
     const leadId = await createLead(database.db, { ...lead, title: '=HYPERLINK("x")|Tarn 640' })
-    await addChoice(database.db, id, { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: '=cmd' })
-    await addChoice(database.db, id, { kind: 'owned', shelfId: 'shelf-1', leadId: null, partId: null, limit: null, scope: 'ready', reason: '' })
-    await setRivals(database.db, id, ['box'])
+    await addChoice(database.db, id, { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: '=cmd' }, today)
+    await addChoice(database.db, id, { kind: 'owned', shelfId: 'shelf-1', leadId: null, partId: null, limit: null, scope: 'ready', reason: '' }, today)
+    await setRivals(database.db, id, ['box'], today)
     const file = buildFileSchema.validateSync(JSON.parse(JSON.stringify(await exportBuild(database.db, id))))
     const other = await open('other.db')
     const copy = await importBuild(other.db, file, today)
@@ -162,7 +162,7 @@ describe('a build', () => {
 
   test('a brief is saved whole or not at all, a build put away and brought back', async () => {
     const id = await createBuild(database.db, brief, today)
-    await expect(saveBrief(database.db, id, { ...brief, name: 'Other', targets: [{ ...brief.targets[0]!, preset: 'mad' }] })).rejects.toThrow('no preset "mad"')
+    await expect(saveBrief(database.db, id, { ...brief, name: 'Other', targets: [{ ...brief.targets[0]!, preset: 'mad' }] }, today)).rejects.toThrow('no preset "mad"')
     expect((await briefOf(database.db, id)).name).toBe('Couch')
     await setBuildDeleted(database.db, id, '2026-10-31T10:00:00Z')
     await expect(buildView(database.db, id, today)).rejects.toThrow('no build')
@@ -181,16 +181,16 @@ describe('leads', () => {
   })
   test('changing a lead keeps its identity, code and rebate', async () => {
     const id = await createLead(database.db, lead)
-    await updateLead(database.db, id, { ...lead, price: '99.00' })
+    await updateLead(database.db, id, { ...lead, price: '99.00' }, today)
     expect(await leadInput(database.db, id)).toMatchObject({ price: '99.00', code: { word: 'TEN', value: '10.00' }, rebate: { amount: '15.00' }, things: [{ partId: 'card', quantity: 1, plan: 'keep' }] })
-    await expect(updateLead(database.db, id, { ...lead, things: [{ partId: 'ghost', quantity: 1, plan: 'keep' }] })).rejects.toThrow('"ghost" is not in the parts library')
+    await expect(updateLead(database.db, id, { ...lead, things: [{ partId: 'ghost', quantity: 1, plan: 'keep' }] }, today)).rejects.toThrow('"ghost" is not in the parts library')
     expect((await leadInput(database.db, id)).things).toHaveLength(1)
   })
   test('a used part of a barred role breaks the house rule', async () => {
     await importLibrary(database.db, librarySchema.validateSync({ format: 'tarvin-library', version: '1', parts: [{ id: 'psu', role: 'supply', make: 'Steadwell', name: '550 W', facts: {} }] }))
     const id = await createLead(database.db, { ...lead, title: 'used supply', things: [{ partId: 'psu', quantity: 1, plan: 'keep' }] })
     const build = await createBuild(database.db, brief, today)
-    expect((await leadViews(database.db, build, today)).find((each) => each.id === id)!.breaches).toEqual(['house rule: a power supply is never bought used (Steadwell 550 W)'])
+    expect((await leadViews(database.db, build, today)).leads.find((each) => each.id === id)!.breaches).toEqual(['house rule: a power supply is never bought used (Steadwell 550 W)'])
   })
   test('shop prices: unknown parts and sources are told, the cheapest newest one is the price new', async () => {
     const report = await importShopPrices(database.db, 'source,part,date,price\npantry,card,2026-10-01,240\npantry,card,2026-10-20,219\npantry,ghost,2026-10-20,1\nx,card,2026-10-20,1\n', { currency: 'CAD', today })

@@ -6,6 +6,6 @@ import { buildView } from '~~/server/services/buildView'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
-  const buildId = await changeChoice(db, getRouterParam(event, 'id')!, { deletedAt: new Date().toISOString() })
+  const buildId = await changeChoice(db, getRouterParam(event, 'id')!, { deletedAt: new Date().toISOString() }, today())
   return buildView(db, buildId, today())
 })

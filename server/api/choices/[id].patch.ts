@@ -7,6 +7,6 @@ import { buildView } from '~~/server/services/buildView'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
-  const buildId = await changeChoice(db, getRouterParam(event, 'id')!, await bodyOf(event, choicePatchSchema))
+  const buildId = await changeChoice(db, getRouterParam(event, 'id')!, await bodyOf(event, choicePatchSchema), today())
   return buildView(db, buildId, today())
 })

@@ -1,10 +1,11 @@
 import { leadSchema } from '#shared/schemas/entities'
 import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
 import { updateLead } from '~~/server/services/library'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!
-  await updateLead(await useDatabase(), id, await bodyOf(event, leadSchema))
+  await updateLead(await useDatabase(), id, await bodyOf(event, leadSchema), today())
   return { id }
 })

@@ -8,6 +8,6 @@ import { buildView } from '~~/server/services/buildView'
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
-  await saveBrief(db, id, await bodyOf(event, briefSchema))
+  await saveBrief(db, id, await bodyOf(event, briefSchema), today())
   return buildView(db, id, today())
 })

@@ -8,6 +8,6 @@ import { buildView } from '~~/server/services/buildView'
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
-  await addChoice(db, id, await bodyOf(event, choiceSchema))
+  await addChoice(db, id, await bodyOf(event, choiceSchema), today())
   return buildView(db, id, today())
 })

@@ -11,6 +11,6 @@ const schema = object({ rivals: array().of(text().required()).required().max(20)
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
-  await setRivals(db, id, (await bodyOf(event, schema)).rivals)
+  await setRivals(db, id, (await bodyOf(event, schema)).rivals, today())
   return buildView(db, id, today())
 })

@@ -6,6 +6,6 @@ import { buildView } from '~~/server/services/buildView'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
-  const buildId = await changeChoice(db, getRouterParam(event, 'id')!, { deletedAt: null })
+  const buildId = await changeChoice(db, getRouterParam(event, 'id')!, { deletedAt: null }, today())
   return buildView(db, buildId, today())
 })
