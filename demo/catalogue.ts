@@ -1,4 +1,5 @@
 import type { Part, PartFacts, Role } from '../core/parts/part'
+import { slug } from '../shared/slug'
 
 /** A part of the made-up trade, with what the generator knows of its market. Prices in whole CAD. */
 export interface CataloguePart extends Part {
@@ -8,10 +9,6 @@ export interface CataloguePart extends Part {
   readonly fresh: number
   /** How often it comes up: sold records over the generator's days. */
   readonly sales: number
-}
-
-function slug(text: string): string {
-  return text.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '')
 }
 
 function part(role: Role, make: string, name: string, street: number, fresh: number, sales: number, facts: PartFacts): CataloguePart {

@@ -1,20 +1,13 @@
 <script setup lang="ts">
-import { ValidationError } from 'yup'
 import { partLabel, roleNames, roles, type Role } from '#core/parts/part'
 import { partSchema } from '#shared/schemas/entities'
-import type { LibraryView } from '#shared/views'
-import { request } from '~/utils/request'
+import { slug } from '#shared/slug'
 
 /** Parts: the library behind all builds. */
-const { run } = useDeed()
-const library = ref<LibraryView | null>(null)
+const { library, adding, problem, add } = useAddForm({ path: '/api/library/parts', method: 'PUT' }, partSchema)
 const role = useRouteState('role')
 const search = ref('')
-const adding = ref(false)
 const draft = reactive({ role: 'cpu' as Role, make: '', name: '', facts: '' })
-const problem = ref('')
-const load = async () => (library.value = await request<LibraryView>('/api/library'))
-onMounted(() => run(load))
 useHead({ title: 'Parts · Tarvin' })
 const shown = computed(() => (library.value?.parts ?? []).filter((part) => (role.value === '' || part.role === role.value) && partLabel(part).toLowerCase().includes(search.value.toLowerCase())))
 const factsText = (facts: object) => Object.entries(facts).map(([key, value]) => `${key} ${Array.isArray(value) ? value.join('/') : value}`).join(' · ')
@@ -27,26 +20,16 @@ function readFacts(text: string): Record<string, unknown> {
     return [key, value === 'true' ? true : value === 'false' ? false : value !== '' && !Number.isNaN(Number(value)) ? Number(value) : value]
   }))
 }
-async function add() {
-  problem.value = ''
-  try {
-    const id = `${draft.make} ${draft.name}`.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '')
-    const part = partSchema.validateSync({ id, role: draft.role, make: draft.make, name: draft.name, facts: readFacts(draft.facts) })
-    if (await run(async () => {
-      await request('/api/library/parts', { method: 'PUT', body: part })
-      await load()
-    }, { message: `${draft.name} is in the library` })) Object.assign(draft, { name: '', facts: '' })
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error
-    problem.value = error.message
-  }
+async function submit() {
+  const part = { id: slug(`${draft.make} ${draft.name}`), role: draft.role, make: draft.make, name: draft.name, facts: readFacts(draft.facts) }
+  if (await add(part, `${draft.name} is in the library`)) Object.assign(draft, { name: '', facts: '' })
 }
 </script>
 
 <template>
   <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-5">
     <div class="flex items-center gap-3"><h1>Parts</h1><select v-model="role" class="field" aria-label="role"><option value="">all {{ library?.parts.length ?? 0 }}</option><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select><input v-model="search" class="field" placeholder="name" aria-label="name"><button type="button" class="button ml-auto" @click="adding = !adding">Add a part</button></div>
-    <form v-if="adding" class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="add">
+    <form v-if="adding" class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="submit">
       <FormField label="role"><select v-model="draft.role" class="field" aria-label="role of the part"><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select></FormField>
       <FormField label="make"><input v-model="draft.make" class="field w-32" aria-label="make"></FormField><FormField label="model"><input v-model="draft.name" class="field w-48" aria-label="model"></FormField>
       <FormField label="facts, divided by commas" class="flex-1"><input v-model="draft.facts" class="field w-full" placeholder="socket SF-3, cores 6, threads 12, cpuIndex 100" aria-label="facts"></FormField>

@@ -1,20 +1,12 @@
 <script setup lang="ts">
-import { ValidationError } from 'yup'
 import { needNames, needs, partLabel, type Need } from '#core/parts/part'
 import { rivalSchema } from '#shared/schemas/entities'
-import type { LibraryView } from '#shared/views'
-import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
 /** Rivals: prebuilts, consoles, configured machines and own older ones to weigh against. */
-const { run } = useDeed()
-const library = ref<LibraryView | null>(null)
-const adding = ref(false)
-const problem = ref('')
+const { library, adding, problem, add } = useAddForm({ path: '/api/library/rivals', method: 'POST' }, rivalSchema)
 const blank = () => ({ kind: 'prebuilt', name: '', price: '', currency: 'CAD', taxPercent: 13, shipping: '0', brings: [] as Need[], cpuId: null as string | null, graphicsId: null as string | null, notStated: '', rates: [] as { workloadId: string; width: number; height: number; preset: string | null; averageFps: number; lowFps: number | null }[] })
 const draft = reactive(blank())
-const load = async () => (library.value = await request<LibraryView>('/api/library'))
-onMounted(() => run(load))
 useHead({ title: 'Rivals · Tarvin' })
 const ofRole = (role: string) => (library.value?.parts ?? []).filter((part) => part.role === role)
 const presetsOf = (id: string) => Object.keys(library.value?.workloads.find((each) => each.id === id)?.presets ?? {})
@@ -27,28 +19,18 @@ function setSize(index: number, size: string) {
   Object.assign(draft.rates[index]!, { width, height })
 }
 const toggleNeed = (need: Need) => (draft.brings = draft.brings.includes(need) ? draft.brings.filter((each) => each !== need) : [...draft.brings, need])
-async function add() {
-  problem.value = ''
-  try {
-    const rival = rivalSchema.validateSync({ ...draft, notStated: draft.notStated.split(',').map((each) => each.trim()).filter((each) => each !== '') })
-    if (await run(async () => {
-      await request('/api/library/rivals', { method: 'POST', body: rival })
-      await load()
-    }, { message: `${draft.name} can be weighed now` })) {
-      Object.assign(draft, blank())
-      adding.value = false
-    }
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error
-    problem.value = error.message
-  }
+async function submit() {
+  const rival = { ...draft, notStated: draft.notStated.split(',').map((each) => each.trim()).filter((each) => each !== '') }
+  if (!(await add(rival, `${draft.name} can be weighed now`))) return
+  Object.assign(draft, blank())
+  adding.value = false
 }
 </script>
 
 <template>
   <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-5">
     <div class="flex items-center"><h1>Rivals</h1><button type="button" class="button ml-auto" @click="adding = !adding">Add a rival</button></div>
-    <form v-if="adding" class="sheet mt-3 p-3" @submit.prevent="add">
+    <form v-if="adding" class="sheet mt-3 p-3" @submit.prevent="submit">
       <div class="flex flex-wrap items-end gap-3">
         <FormField label="kind"><select v-model="draft.kind" class="field" aria-label="kind of rival"><option>prebuilt</option><option>console</option><option value="configured">configured by a shop</option><option value="own">own older machine</option></select></FormField>
         <FormField label="name"><input v-model="draft.name" class="field w-56" aria-label="name of the rival"></FormField>

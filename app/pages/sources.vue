@@ -1,39 +1,22 @@
 <script setup lang="ts">
-import { ValidationError } from 'yup'
 import { protections } from '#core/sourcing/faultRisk'
 import { sourceSchema } from '#shared/schemas/entities'
-import type { LibraryView } from '#shared/views'
-import { request } from '~/utils/request'
+import { slug } from '#shared/slug'
 import { amount } from '~/utils/show'
 
 /** Sources: where leads come from, with their tax, shipping and protection. */
-const { run } = useDeed()
-const library = ref<LibraryView | null>(null)
-const adding = ref(false)
-const problem = ref('')
+const { library, adding, problem, add } = useAddForm({ path: '/api/library/sources', method: 'PUT' }, sourceSchema)
 const draft = reactive({ name: '', kind: 'classifieds', currency: 'CAD', taxPercent: 0, taxOnShipping: false, shipping: { kind: 'none', amount: '0', freeFrom: null as string | null }, protection: 'none', note: '' })
-const load = async () => (library.value = await request<LibraryView>('/api/library'))
-onMounted(() => run(load))
 useHead({ title: 'Sources · Tarvin' })
-async function add() {
-  problem.value = ''
-  try {
-    const source = sourceSchema.validateSync({ ...draft, id: draft.name.toLowerCase().replace(/[^a-z0-9]+/g, '-') })
-    if (await run(async () => {
-      await request('/api/library/sources', { method: 'PUT', body: source })
-      await load()
-    }, { message: `${draft.name} is among the sources` })) adding.value = false
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error
-    problem.value = error.message
-  }
+async function submit() {
+  if (await add({ ...draft, id: slug(draft.name) }, `${draft.name} is among the sources`)) adding.value = false
 }
 </script>
 
 <template>
   <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-5">
     <div class="flex items-center"><h1>Sources</h1><button type="button" class="button ml-auto" @click="adding = !adding">Add a source</button></div>
-    <form v-if="adding" class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="add">
+    <form v-if="adding" class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="submit">
       <FormField label="name"><input v-model="draft.name" class="field w-40" aria-label="name of the source"></FormField>
       <FormField label="kind"><select v-model="draft.kind" class="field" aria-label="kind of source"><option value="classifieds">classifieds</option><option value="auction">auction</option><option value="refurbisher">refurbisher</option><option value="shop">shop</option><option value="counter">in-shop only</option></select></FormField>
       <FormField label="currency"><input v-model="draft.currency" class="field figures w-16" aria-label="currency of the source"></FormField>

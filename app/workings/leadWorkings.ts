@@ -17,14 +17,13 @@ export function faultWorking(lead: LeadView): Working {
     title: 'Expected loss by faults', result: amount(landed.faultLoss.amount, lead.currency), formula: 'P(fault) × ((1 − recovered share) × (item after codes + its tax) + hassle)',
     lines: [
       { label: 'P(fault)', value: percent(faultProbability, 1), kind: 'assumption', note: `by role and condition (${lead.condition})` }, { label: 'recovered share', value: percent(recoveredShare), kind: 'assumption', note: 'by what protects the purchase' },
-      { label: 'price', value: amount(lead.value.ask, lead.currency), kind: 'stated' },
+      { label: 'price', value: amount(landed.lines[0]?.amount.amount, lead.currency), kind: 'stated' },
     ],
   }
 }
 
 export function savingWorking(lead: LeadView, currency: string): Working {
-  const { street, expected, saving, split } = lead.value
-  const resale = split.things.reduce((sum, thing) => sum + thing.netResale.amount, 0)
+  const { street, expected, saving, resale } = lead.value
   return {
     title: 'Saving against the street', result: amount(saving, currency), formula: 'street price of what is kept − (expected cost − net resale of what is sold on)',
     lines: [
@@ -50,8 +49,8 @@ export function splitWorking(lead: LeadView, currency: string): Working {
     title: 'What the kept things cost', result: amount(split.effectiveTotal.amount, currency), formula: 'landed cost − net resale of what is sold on; shared among the kept things in proportion to street price, odd cents by largest remainder',
     lines: [
       { label: 'landed cost', value: amount(payNow, currency), kind: 'sum' },
-      ...lead.things.filter((thing) => thing.plan === 'resell').map((thing) => ({ label: `${thing.name} sold on`, value: amount(-thing.netResale, currency), kind: 'estimate' as const, note: '0.9 × its street price' })),
-      ...lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ label: thing.name, value: amount(thing.effectiveCost, currency), kind: 'sum' as const, note: `street ${amount(thing.street === null ? null : thing.street * thing.quantity, currency)}` })),
+      ...lead.things.filter((thing) => thing.plan === 'resell').map((thing) => ({ label: `${thing.name} sold on`, value: `−${amount(thing.netResale, currency)}`, kind: 'estimate' as const, note: '0.9 × its street price' })),
+      ...lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ label: thing.name, value: amount(thing.effectiveCost, currency), kind: 'sum' as const, note: `street ${amount(thing.street, currency)}${thing.quantity > 1 ? ` each, ${thing.quantity} of them` : ''}` })),
     ],
   }
 }

@@ -1,4 +1,5 @@
-import type { PriceView } from '#shared/views'
+import { priceQueryDefaults } from '#core/market/priceQuery'
+import type { PriceBrief, PriceView } from '#shared/views'
 import { amount, percent, shortDate, signedPercent } from '~/utils/show'
 import type { Working } from './working'
 
@@ -62,5 +63,38 @@ export function chanceWorking(view: PriceView, { limit, chance, share, catchShar
       { label: 'λ: comps a day', value: view.perDay.toFixed(2), kind: 'record', note: `${view.kept} in ${view.query.coveredDays ?? view.query.windowDays} days` }, { label: 'c: part of them you get to', value: percent(catchShare), kind: 'assumption' },
       { label: `F: weighted share at or below ${amount(limit, view.currency)}`, value: percent(share), kind: 'record' }, { label: 'T: days', value: String(view.patienceDays), kind: 'own', note: 'to the date wanted by, or 30' },
     ],
+  }
+}
+
+/** The pay-up-to price that reaches a chance in time. */
+export function wishWorking(view: PriceView, wish: PriceView['wishes'][number]): Working {
+  return {
+    title: `${view.name}: pay-up-to price for ${percent(wish.probability)} in ${wish.days} days`, result: amount(wish.price, view.currency), formula: 'the lowest price a comp was sold at whose share F satisfies F ≥ −ln(1 − q) / (λ · c · T)',
+    lines: [
+      { label: 'q: chance wanted', value: percent(wish.probability), kind: 'own' }, { label: 'λ: comps a day', value: view.perDay.toFixed(2), kind: 'record' },
+      { label: 'c: part of them you get to', value: percent(view.query.catchShare ?? priceQueryDefaults.catchShare), kind: 'assumption' }, { label: 'T: days', value: String(wish.days), kind: 'own' },
+    ],
+  }
+}
+
+/** A price in the list of parts. */
+export function briefPriceWorking(brief: PriceBrief, currency: string): Working {
+  return brief.marks
+    ? { title: `${brief.name}: street price`, result: amount(brief.marks.typical, currency), formula: `weighted median of ${brief.kept} comps; open the part to see each of them`, lines: (['patient', 'typical', 'hurried'] as const).map((mark) => ({ label: mark, value: amount(brief.marks![mark], currency), kind: 'record' as const })) }
+    : { title: `${brief.name}: price new`, result: amount(brief.newPrice, currency), formula: 'the cheapest of the newest shop prices; no sold record counts for it', lines: [] }
+}
+
+/** How a record's unit price came about, or why it has none. */
+export function recordWorking(view: PriceView, record: PriceView['records'][number]): Working {
+  const own = (value: number) => `${amount(value, record.currency)} ${record.currency}`
+  return {
+    title: record.title, result: record.unitPrice === null ? `left out: ${record.detail}` : `${amount(record.unitPrice, view.currency)} ${view.currency}`,
+    formula: '(price + shipping) / pieces, converted at the rate of the day of sale, rounded once',
+    lines: [
+      { label: 'price', value: own(record.price), kind: 'record', note: `${record.source}, ${record.manner}, ${record.condition}` }, { label: 'shipping', value: own(record.shipping), kind: 'record' },
+      { label: 'pieces', value: String(record.quantity ?? 1), kind: record.quantity === null ? 'assumption' : 'record' }, { label: 'sold on', value: record.soldOn, kind: 'record' },
+      ...(record.weight === null ? [] : [{ label: 'weight', value: record.weight.toFixed(3), kind: 'sum' as const }]),
+    ],
+    change: 'K keeps it, D drops it; your word stays through later imports.',
   }
 }

@@ -35,7 +35,7 @@ export function leftWorking(receipt: Receipt): Working {
     title: 'Left of the budget',
     result: amount(receipt.left, receipt.currency),
     formula: 'budget less pay now; rebates and luck do not count',
-    lines: [{ label: 'budget', value: amount(receipt.budget, receipt.currency), kind: 'own' }, { label: 'pay now', value: amount(-receipt.totals.payNow, receipt.currency), kind: 'sum' }],
+    lines: [{ label: 'budget', value: amount(receipt.budget, receipt.currency), kind: 'own' }, { label: 'pay now', value: `−${amount(receipt.totals.payNow, receipt.currency)}`, kind: 'sum' }],
     change: 'The budget is in Brief.',
   }
 }

@@ -1,7 +1,8 @@
 import type { Condition, Manner } from '../market/soldRecord'
 import { toDecimal } from '../money/decimal'
-import { proposeColumns, rawLine, type HeaderWords, type LineProblem } from './columns'
+import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
 import { readCsv } from './readCsv'
+import { readRows, type ReadRow } from './readRows'
 import { FieldError, readCurrency, readDate, readPrice, readWord } from './readFields'
 
 type LeadField =
@@ -18,31 +19,17 @@ const mannerSpellings: Readonly<Record<Manner, readonly string[]>> = { auction: 
 const conditionSpellings: Readonly<Record<Condition, readonly string[]>> = { new: ['sealed'], opened: ['open box'], refurbished: ['refurb'], used: ['good'], damaged: ['untested', 'for parts'] }
 
 /** A lead as a file states it; the schema of leads checks the rest. */
-export interface ImportedLead {
-  readonly line: number
-  readonly raw: string
-  readonly lead: Readonly<Record<string, unknown>> & { readonly title: string }
-}
+export type ImportedLead = Readonly<Record<string, unknown>> & { readonly title: string }
 
 /**
  * Reads a CSV of leads. `parts` names library parts by id, divided by `;`, each with `*count` and `:plan` where
  * needed (`tarn-640-8:keep;stook-31*2:resell`); `code` is `WORD percent 10 min 100.00 until 2026-11-30`, `rebate` is
  * `mail-in 15.00 by 2026-11-30`. What cannot be understood is reported by line.
  */
-export function readLeads(text: string, defaults: { readonly currency: string; readonly today: string }): { readonly leads: ImportedLead[]; readonly problems: LineProblem[] } {
+export function readLeads(text: string, defaults: { readonly currency: string; readonly today: string }): { readonly read: ReadRow<ImportedLead>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
-  const leads: ImportedLead[] = []
-  const problems: LineProblem[] = []
-  for (const [index, row] of rows.entries()) {
-    try {
-      leads.push({ line: index + 2, raw: rawLine(row), lead: readLead((field) => (map[field] === null ? '' : (row[map[field]] ?? '').trim()), defaults) })
-    } catch (error) {
-      if (!(error instanceof FieldError)) throw error
-      problems.push({ line: index + 2, code: error.code, reason: error.message, raw: rawLine(row) })
-    }
-  }
-  return { leads, problems }
+  return readRows(rows, (row) => readLead((field) => (map[field] === null ? '' : (row[map[field]] ?? '').trim()), defaults))
 }
 
 function readLead(cell: (field: LeadField) => string, defaults: { currency: string; today: string }) {

@@ -1,5 +1,6 @@
-import { proposeColumns, rawLine, type HeaderWords, type LineProblem } from './columns'
+import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
 import { readCsv } from './readCsv'
+import { readRows, type ReadRow } from './readRows'
 import { FieldError, readCurrency, readDate, readPrice } from './readFields'
 
 const headerWords: HeaderWords<'source' | 'part' | 'date' | 'price' | 'currency'> = {
@@ -7,8 +8,6 @@ const headerWords: HeaderWords<'source' | 'part' | 'date' | 'price' | 'currency'
 }
 
 export interface ImportedShopPrice {
-  readonly line: number
-  readonly raw: string
   readonly sourceId: string
   readonly partId: string
   readonly date: string
@@ -17,24 +16,16 @@ export interface ImportedShopPrice {
 }
 
 /** Reads a CSV of shop prices: source, part, date, price, currency; what cannot be understood is reported by line. */
-export function readShopPrices(text: string, defaults: { readonly currency: string; readonly today: string }): { readonly prices: ImportedShopPrice[]; readonly problems: LineProblem[] } {
+export function readShopPrices(text: string, defaults: { readonly currency: string; readonly today: string }): { readonly read: ReadRow<ImportedShopPrice>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
-  const prices: ImportedShopPrice[] = []
-  const problems: LineProblem[] = []
-  for (const [index, row] of rows.entries()) {
+  return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
-    try {
-      const currency = readCurrency(cell('currency'), defaults.currency)
-      const date = readDate(cell('date'))
-      if (date > defaults.today) throw new FieldError('date', `${date} is in the future`)
-      const price = readPrice(cell('price'), currency)
-      if (price <= 0) throw new FieldError('price', 'a price must be more than zero')
-      prices.push({ line: index + 2, raw: rawLine(row), sourceId: cell('source'), partId: cell('part'), date, price, currency })
-    } catch (error) {
-      if (!(error instanceof FieldError)) throw error
-      problems.push({ line: index + 2, code: error.code, reason: error.message, raw: rawLine(row) })
-    }
-  }
-  return { prices, problems }
+    const currency = readCurrency(cell('currency'), defaults.currency)
+    const date = readDate(cell('date'))
+    if (date > defaults.today) throw new FieldError('date', `${date} is in the future`)
+    const price = readPrice(cell('price'), currency)
+    if (price <= 0) throw new FieldError('price', 'a price must be more than zero')
+    return { sourceId: cell('source'), partId: cell('part'), date, price, currency }
+  })
 }

@@ -1,7 +1,8 @@
 import { CoreError } from '../coreError'
 import type { Condition, Manner } from '../market/soldRecord'
 import { readCsv } from './readCsv'
-import { proposeColumns, rawLine, type ColumnMap, type HeaderWords, type LineProblem } from './columns'
+import { readRows } from './readRows'
+import { proposeColumns, type ColumnMap, type HeaderWords, type LineProblem } from './columns'
 import { FieldError, readCurrency, readDate, readPrice, readWhole, readWord } from './readFields'
 
 export const soldRecordFields = ['id', 'source', 'title', 'price', 'shipping', 'currency', 'soldOn', 'manner', 'condition', 'quantity'] as const
@@ -76,17 +77,8 @@ export function readSoldRecords(text: string, defaults: SoldRecordDefaults, colu
   for (const field of neededSoldRecordFields) {
     if (map[field] === null) throw new CoreError('no-column', `no column is known to hold the ${field === 'soldOn' ? 'date' : field}; choose it in the preview`, `columns.${field}`)
   }
-  const records: ImportedRecord[] = []
-  const problems: LineProblem[] = []
-  for (const [index, row] of (onlyPreview ? sample : rows).entries()) {
-    try {
-      records.push(readLine(row, map, defaults))
-    } catch (error) {
-      if (!(error instanceof FieldError)) throw error
-      problems.push({ line: index + 2, code: error.code, reason: error.message, raw: rawLine(row) })
-    }
-  }
-  return { header, columns: map, records, problems, sample }
+  const { read, problems } = readRows(onlyPreview ? sample : rows, (row) => readLine(row, map, defaults))
+  return { header, columns: map, records: read.map((row) => row.value), problems, sample }
 }
 
 function readLine(row: readonly string[], map: ColumnMap<SoldRecordField>, defaults: SoldRecordDefaults): ImportedRecord {

@@ -148,12 +148,12 @@ export async function setLeadState(db: Database, id: string, change: { state: 'o
 
 /** Imports a CSV of leads in one transaction; lines that do not hold are reported, the others are added once. */
 export async function importLeads(db: Database, text: string, defaults: { currency: string; today: string }): Promise<ImportReport> {
-  const { leads: read, problems } = readLeads(text, defaults)
+  const { read, problems } = readLeads(text, defaults)
   const rejected: LineProblem[] = [...problems]
   let added = 0
   let alreadyThere = 0
   await db.transaction(async (tx) => {
-    for (const { line, raw, lead } of read) {
+    for (const { line, raw, value: lead } of read) {
       try {
         const input = leadSchema.validateSync(lead)
         const id = newId(input.title)
@@ -176,25 +176,25 @@ export async function importLeads(db: Database, text: string, defaults: { curren
 
 /** Imports a CSV of shop prices in one transaction. */
 export async function importShopPrices(db: Database, text: string, defaults: { currency: string; today: string }): Promise<ImportReport> {
-  const { prices, problems } = readShopPrices(text, defaults)
+  const { read, problems } = readShopPrices(text, defaults)
   const rejected: LineProblem[] = [...problems]
   let added = 0
   await db.transaction(async (tx) => {
     const knownSources = new Set((await tx.select({ id: sources.id }).from(sources)).map((row) => row.id))
     const knownParts = new Set((await tx.select({ id: parts.id }).from(parts)).map((row) => row.id))
-    const good = prices.filter(({ line, raw, sourceId, partId }) => {
+    const good = read.filter(({ line, raw, value: { sourceId, partId } }) => {
       if (knownSources.has(sourceId) && knownParts.has(partId)) return true
       rejected.push({ line, code: 'unknown', reason: knownSources.has(sourceId) ? `no part "${partId}"` : `no source "${sourceId}"`, raw })
       return false
     })
     for (let start = 0; start < good.length; start += 500) {
-      const rows = good.slice(start, start + 500).map(({ line: _line, raw: _raw, ...row }) => row)
+      const rows = good.slice(start, start + 500).map((row) => row.value)
       added += (await tx.insert(shopPrices).values(rows).onConflictDoNothing()).rowsAffected
     }
   })
   marketChanged(db)
   rejected.sort((a, b) => a.line - b.line)
-  return { added, alreadyThere: prices.length - (rejected.length - problems.length) - added, rejected: rejected.length, problems: rejected.slice(0, 500) }
+  return { added, alreadyThere: read.length - (rejected.length - problems.length) - added, rejected: rejected.length, problems: rejected.slice(0, 500) }
 }
 
 /** A lead as its form and its files state it. */

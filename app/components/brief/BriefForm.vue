@@ -19,7 +19,9 @@ watch(draft, () => {
   } else if (shown.value) form.check()
 }, { deep: true })
 onMounted(() => {
-  if (state.value === 'typing' && autosave) void form.saveNow()
+  if (state.value !== 'typing' || !autosave) return
+  shown.value = true
+  void form.saveNow()
 })
 
 const sizes = [['1280x720', '720p'], ['1920x1080', '1080p'], ['2560x1440', '1440p'], ['3840x2160', '2160p']] as const

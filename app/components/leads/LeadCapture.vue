@@ -24,9 +24,15 @@ const offers = ref<readonly PageOffer[]>([])
 const leadReport = ref('')
 onMounted(async () => {
   library.value = await request<LibraryView>('/api/library')
-  if (editing && !stored) Object.assign(draft, await request<LeadInput>(`/api/leads/${editing}`))
+  if (editing && !stored) {
+    Object.assign(draft, await request<LeadInput>(`/api/leads/${editing}`))
+    await nextTick()
+    loaded = true
+  }
 })
-watch(draft, () => localStorage.setItem(storageKey, JSON.stringify(draft)), { deep: true })
+watch(draft, () => loaded && localStorage.setItem(storageKey, JSON.stringify(draft)), { deep: true })
+/** What the server sent is no draft; only what is typed after it is kept. */
+let loaded = editing === null || stored !== null
 
 function readPage() {
   failure.value = ''
@@ -78,6 +84,10 @@ async function save() {
     else failure.value = error instanceof RequestError ? error.message : String(error)
   }
 }
+function discard() {
+  localStorage.removeItem(storageKey)
+  emit('close')
+}
 const toggleCode = (on: boolean) => (draft.code = on ? { word: '', kind: 'percent', value: '10', minSpend: null, validUntil: null } : null)
 const toggleRebate = (on: boolean) => (draft.rebate = on ? { kind: 'mail-in', amount: '', claimBy: today, state: 'to-claim', chance: 0.85 } : null)
 const orNull = (event: Event) => (event.target as HTMLInputElement).value || null
@@ -123,7 +133,7 @@ const orNull = (event: Event) => (event.target as HTMLInputElement).value || nul
           <div v-if="draft.rebate" class="mt-1 flex gap-1"><select v-model="draft.rebate.kind" class="field" aria-label="kind of rebate"><option>mail-in</option><option>online</option><option>trade-in</option></select><input v-model="draft.rebate.amount" class="field figures w-20" placeholder="amount" aria-label="amount of the rebate"><input v-model="draft.rebate.claimBy" type="date" class="field" aria-label="claim by"></div>
           <p v-if="problems['rebate.amount'] || problems['rebate.claimBy']" class="text-xs text-stop" role="alert">{{ problems['rebate.amount'] ?? problems['rebate.claimBy'] }}</p>
         </fieldset>
-        <div class="col-span-full flex gap-3 pt-2"><button type="submit" class="button button-main">{{ editing ? 'Save the lead' : 'Add the lead' }}</button><button type="button" class="button" @click="leadReport ? emit('done', null) : emit('close')">Close</button></div>
+        <div class="col-span-full flex gap-3 pt-2"><button type="submit" class="button button-main">{{ editing ? 'Save the lead' : 'Add the lead' }}</button><button type="button" class="button" @click="leadReport ? emit('done', null) : emit('close')">Close</button><button v-if="editing" type="button" class="quiet-button" @click="discard">discard what was typed</button></div>
       </form>
     </DialogPanel>
   </Dialog>

@@ -7,9 +7,9 @@ import { amount, percent, shortDate } from '~/utils/show'
 /** One lead: what is in it, what it costs landed, its risk, and how it stands against the street. */
 const { lead, currency } = defineProps<{ lead: LeadView; currency: string }>()
 const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !== 'item'))
-const resale = computed(() => lead.value.split.things.reduce((sum, thing) => sum + thing.netResale.amount, 0))
 const shipped = computed(() => lead.manner === 'local' ? 'hand-over in person' : lead.manner === 'auction' ? 'auction' : 'fixed price')
-const rebate = computed(() => lead.value.landed.payNow.amount - lead.value.landed.afterRebates.amount)
+const hasRebate = computed(() => lead.value.landed.afterRebates.amount !== lead.value.landed.payNow.amount)
+const isForeign = computed(() => lead.currency !== currency)
 </script>
 
 <template>
@@ -38,12 +38,13 @@ const rebate = computed(() => lead.value.landed.payNow.amount - lead.value.lande
           <tr><td>ask</td><td class="amount">{{ amount(lead.value.landed.lines[0]?.amount.amount, lead.currency) }}</td></tr>
           <tr v-for="line in rest" :key="line.label"><td>{{ line.label }}</td><td class="amount">{{ amount(line.amount.amount, lead.currency) }}</td></tr>
           <tr class="font-semibold"><td>pay now</td><td class="amount"><TheFigure :text="amount(lead.value.landed.payNow.amount, lead.currency)" :working="() => landedWorking(lead)" data-figure="lead-pay-now" /></td></tr>
-          <tr v-if="rebate > 0"><td>after rebates</td><td class="amount" data-figure="lead-after-rebates"><TheFigure :text="amount(lead.value.landed.afterRebates.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
+          <tr v-if="hasRebate"><td>after rebates</td><td class="amount" data-figure="lead-after-rebates"><TheFigure :text="amount(lead.value.landed.afterRebates.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
           <tr><td>expected loss by faults</td><td class="amount"><TheFigure :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`" :working="() => faultWorking(lead)" /></td></tr>
           <tr class="font-semibold"><td>expected</td><td class="amount" data-figure="lead-expected"><TheFigure :text="amount(lead.value.landed.expected.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
-          <template v-if="resale > 0">
-            <tr><td>what is sold on, if it sells (0.9)</td><td class="amount"><TheFigure :text="`−${amount(resale, currency)}`" :working="() => splitWorking(lead, currency)" /></td></tr>
-            <tr><td>expected, once that is sold</td><td class="amount"><TheFigure :text="amount(lead.value.expected - resale, currency)" :working="() => savingWorking(lead, currency)" /></td></tr>
+          <tr v-if="isForeign"><td>expected, in {{ currency }} at today’s rate</td><td class="amount"><TheFigure :text="`${amount(lead.value.expected, currency)} ${currency}`" :working="() => savingWorking(lead, currency)" /></td></tr>
+          <template v-if="lead.value.resale > 0">
+            <tr><td>what is sold on, if it sells (0.9)</td><td class="amount"><TheFigure :text="`−${amount(lead.value.resale, currency)}${isForeign ? ` ${currency}` : ''}`" :working="() => splitWorking(lead, currency)" /></td></tr>
+            <tr><td>expected, once that is sold</td><td class="amount"><TheFigure :text="`${amount(lead.value.expectedAfterResale, currency)}${isForeign ? ` ${currency}` : ''}`" :working="() => savingWorking(lead, currency)" /></td></tr>
           </template>
         </tbody>
       </table>

@@ -2,16 +2,19 @@
 import { Plus } from '@lucide/vue'
 import { roleNames, roles, type Role } from '#core/parts/part'
 import { isTooCheap } from '#core/leads/tooCheap'
-import type { LeadView } from '#shared/views'
-import { signedAmount } from '~/utils/show'
+import type { LeadInboxView, LeadView } from '#shared/views'
+import { formatWhole } from '#core/money/formatAmount'
+import { savingWorking } from '~/workings/leadWorkings'
 import { leadAge, type LeadOrder } from './leadList'
 
 /** The inbox with small price rules. */
-const { leads, selected, currency, today } = defineProps<{ leads: readonly LeadView[]; selected: string; currency: string; today: string }>()
-const emit = defineEmits<{ select: [id: string]; capture: [] }>()
+const { leads, unvalued, selected, currency, today } = defineProps<{ leads: readonly LeadView[]; unvalued: LeadInboxView['unvalued']; selected: string; currency: string; today: string }>()
+const emit = defineEmits<{ select: [id: string]; capture: []; edit: [id: string] }>()
 const role = defineModel<Role | ''>('role', { required: true })
 const order = defineModel<LeadOrder>('order', { required: true })
 const show = defineModel<'open' | 'passed' | 'chosen'>('show', { required: true })
+/** Below the street reads as a minus, above it as a plus. */
+const saved = (saving: number) => `${saving < 0 ? '+' : ''}${formatWhole(-saving, currency)}`
 const list = useTemplateRef<HTMLElement>('list')
 watch(() => selected, (id) => nextTick(() => list.value?.querySelector(`[data-lead="${id}"]`)?.scrollIntoView({ block: 'nearest' })))
 </script>
@@ -25,9 +28,11 @@ watch(() => selected, (id) => nextTick(() => list.value?.querySelector(`[data-le
       <button type="button" class="button !px-2 !py-0.5" aria-label="capture a lead" title="capture a lead (N)" @click="emit('capture')"><Plus :size="14" /></button>
     </div>
     <ul ref="list" class="min-h-0 flex-1 overflow-y-auto">
-      <li v-for="lead in leads" :key="lead.id" :data-lead="lead.id">
+      <li v-for="each in unvalued" :key="each.id" class="border-b border-line px-3 py-1.5 text-xs text-waiting">{{ each.title }}: {{ each.reason }}. <button type="button" class="quiet-button" @click="emit('edit', each.id)">change it</button></li>
+      <li v-for="lead in leads" :key="lead.id" :data-lead="lead.id" class="relative">
+        <TheFigure class="absolute top-1.5 right-3 z-10" :class="(lead.value.saving ?? 0) > 0 ? 'text-settled' : 'text-soft'" :text="lead.value.saving === null ? '?' : saved(lead.value.saving)" :working="() => savingWorking(lead, currency)" />
         <button type="button" class="block w-full border-b border-l-3 border-b-line px-3 py-1.5 text-left" :class="lead.id === selected ? 'border-l-settled bg-sheet' : 'border-l-transparent'" @click="emit('select', lead.id)">
-          <span class="flex items-baseline gap-2"><span class="min-w-0 flex-1 truncate" :class="{ 'font-semibold': lead.choiceId }">{{ lead.title }}</span><span class="figures" :class="(lead.value.saving ?? 0) > 0 ? 'text-settled' : 'text-soft'">{{ lead.value.saving === null ? '?' : signedAmount(-Math.round(lead.value.saving / 100) * 100, currency).replace(/\.00$/, '') }}</span></span>
+          <span class="block truncate pr-14" :class="{ 'font-semibold': lead.choiceId }">{{ lead.title }}</span>
           <span class="flex items-baseline justify-between text-xs text-soft"><span class="truncate">{{ lead.sourceName }} · {{ leadAge(lead, today) }}</span><span v-if="lead.choiceId" class="tag tag-settled">chosen</span><span v-else-if="lead.breaches.length > 0" class="tag tag-stop">house rule</span><span v-else-if="isTooCheap(lead.value.ask, lead.marks?.patient ?? null)" class="tag tag-stop">too cheap</span></span>
           <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" />
         </button>

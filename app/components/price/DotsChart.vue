@@ -2,6 +2,7 @@
 import { Scatter } from 'vue-chartjs'
 import { Chart, LinearScale, PointElement, Tooltip, type ChartOptions, type TooltipItem } from 'chart.js'
 import annotationPlugin from 'chartjs-plugin-annotation'
+import { inUnits } from '#core/money/formatAmount'
 import { dateOfDay, dayNumber } from '#core/time/calendarDate'
 import type { PriceView, RecordView } from '#shared/views'
 import { amount, shortDate } from '~/utils/show'
@@ -19,11 +20,14 @@ const colour = (name: string) => getComputedStyle(document.documentElement).getP
 const plotted = computed(() => view.records.filter((record) => record.reason !== 'outside-window' && (record.unitPrice !== null || record.currency === view.currency)))
 /** A round number a little above twice the hurried mark: dearer things are lots and slips. */
 const ceiling = computed(() => {
-  const top = Math.max(view.marks ? view.marks.hurried * 2.2 : 0, (view.newPrice ?? 0) * 1.08) / 100
-  const step = 10 ** Math.floor(Math.log10(Math.max(top, 10))) / 2
-  return Math.ceil(top / step) * step || undefined
+  const top = Math.max(view.marks ? view.marks.hurried * 2.2 : 0, (view.newPrice ?? 0) * 1.08)
+  const units = inUnits(top, view.currency)
+  const step = 10 ** Math.floor(Math.log10(Math.max(units, 10))) / 2
+  return Math.ceil(units / step) * step || undefined
 })
-const priceOf = (record: RecordView) => (record.unitPrice ?? record.price + record.shipping) / 100
+const units = (value: number) => inUnits(value, view.currency)
+/** A record that counts stands at its unit price, one left out at what was paid for all of it. */
+const priceOf = (record: RecordView) => units(record.unitPrice ?? record.price + record.shipping)
 
 const data = computed(() => ({
   datasets: (['fixed', 'auction', 'local'] as const).flatMap((manner) => [true, false].map((kept) => {
@@ -62,10 +66,10 @@ function tip(record: RecordView): string[] {
 }
 const annotations = computed(() => ({
   ...(view.marks ? {
-    band: { type: 'box' as const, yMin: view.marks.patient / 100, yMax: view.marks.hurried / 100, backgroundColor: `${colour('--series-1')}22`, borderWidth: 0, drawTime: 'beforeDatasetsDraw' as const },
-    typical: { type: 'line' as const, yMin: view.marks.typical / 100, yMax: view.marks.typical / 100, borderColor: colour('--series-1'), borderWidth: 2 },
+    band: { type: 'box' as const, yMin: units(view.marks.patient), yMax: units(view.marks.hurried), backgroundColor: `${colour('--series-1')}22`, borderWidth: 0, drawTime: 'beforeDatasetsDraw' as const },
+    typical: { type: 'line' as const, yMin: units(view.marks.typical), yMax: units(view.marks.typical), borderColor: colour('--series-1'), borderWidth: 2 },
   } : {}),
-  ...(view.newPrice !== null ? { fresh: { type: 'line' as const, yMin: view.newPrice / 100, yMax: view.newPrice / 100, borderColor: colour('--ink'), borderWidth: 1.5, borderDash: [3, 3], label: { display: true, content: `new ${amount(view.newPrice, view.currency)}`, position: 'end' as const, backgroundColor: 'transparent', color: colour('--ink'), yAdjust: -8, font: { size: 11 } } } } : {}),
+  ...(view.newPrice !== null ? { fresh: { type: 'line' as const, yMin: units(view.newPrice), yMax: units(view.newPrice), borderColor: colour('--ink'), borderWidth: 1.5, borderDash: [3, 3], label: { display: true, content: `new ${amount(view.newPrice, view.currency)}`, position: 'end' as const, backgroundColor: 'transparent', color: colour('--ink'), yAdjust: -8, font: { size: 11 } } } } : {}),
 }))
 const summary = computed(() => `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}` : ''}`)
 </script>

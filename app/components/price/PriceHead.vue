@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatWhole } from '#core/money/formatAmount'
 import type { PriceView } from '#shared/views'
 import { gradeWorking, markWorking } from '~/workings/priceWorkings'
 import { amount } from '~/utils/show'
@@ -7,7 +8,6 @@ import { amount } from '~/utils/show'
 const { view } = defineProps<{ view: PriceView }>()
 const gradeTone = { solid: 'tag-settled', usable: 'tag-info', thin: 'tag-waiting', none: 'tag-stop' } as const
 const marks = ['patient', 'typical', 'hurried'] as const
-const half = computed(() => (view.interval ? Math.round((view.interval.high - view.interval.low) / 200) : null))
 </script>
 
 <template>
@@ -21,7 +21,7 @@ const half = computed(() => (view.interval ? Math.round((view.interval.high - vi
     </div>
     <div v-if="view.marks" class="mt-2 flex items-end gap-8">
       <div v-for="mark in marks" :key="mark" class="leading-tight">
-        <div class="text-xs text-soft">{{ mark }}<template v-if="mark === 'typical' && half !== null"> ± {{ half }}</template></div>
+        <div class="text-xs text-soft">{{ mark }}<template v-if="mark === 'typical' && view.interval"> {{ formatWhole(view.interval.low, view.currency) }}–{{ formatWhole(view.interval.high, view.currency) }}</template></div>
         <TheFigure class="text-[21px]" :class="{ 'text-settled': mark === 'typical' }" strong :text="amount(view.marks[mark], view.currency)" :working="() => markWorking(view, mark)" :data-mark="mark" />
       </div>
       <div class="ml-auto w-[520px] max-w-[60%]"><PriceRule :points="{ marks: view.marks, fresh: view.newPrice }" :currency="view.currency" size="large" /></div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { roleNames, roles } from '#core/parts/part'
 import type { PriceBrief } from '#shared/views'
+import { briefPriceWorking } from '~/workings/priceWorkings'
 import { amount } from '~/utils/show'
 
 /** Parts with a price, narrow, each with its small price rule; those of the build first. */
@@ -17,10 +18,11 @@ const shown = computed(() => [...(briefs ?? [])].filter((brief) => role.value ==
       <button type="button" class="button !py-0.5" @click="emit('import')">Import</button>
     </div>
     <ul class="min-h-0 flex-1 overflow-y-auto">
-      <li v-for="brief in shown" :key="brief.partId">
+      <li v-for="brief in shown" :key="brief.partId" class="relative">
+        <TheFigure class="absolute top-[26px] right-3 z-10 text-[13px]" :text="amount(brief.marks?.typical ?? brief.newPrice, currency)" :working="() => briefPriceWorking(brief, currency)" />
         <button type="button" class="block w-full border-b border-l-3 border-b-line px-3 py-1.5 text-left" :class="brief.partId === selected ? 'border-l-settled bg-sheet' : 'border-l-transparent'" @click="emit('select', brief.partId)">
           <span class="block truncate" :class="{ 'font-semibold': brief.inBuild }">{{ brief.name }}</span>
-          <span class="flex justify-between text-xs text-soft"><span>{{ brief.kept > 0 ? brief.grade : 'new only' }}</span><span class="figures text-[13px] text-ink">{{ amount(brief.marks?.typical ?? brief.newPrice, currency) }}</span></span>
+          <span class="block text-xs text-soft">{{ brief.kept > 0 ? brief.grade : 'new only' }}</span>
           <PriceRule :points="{ marks: brief.marks, fresh: brief.newPrice }" :currency="currency" />
         </button>
       </li>

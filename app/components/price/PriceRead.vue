@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { chanceWithin, expectedWait, shareAtOrBelow } from '#core/market/patience'
+import { inUnits } from '#core/money/formatAmount'
 import { priceQueryDefaults } from '#core/market/priceQuery'
 import type { PriceView } from '#shared/views'
-import { chanceWorking, mannerWorking, trendWorking } from '~/workings/priceWorkings'
+import { chanceWorking, mannerWorking, trendWorking, wishWorking } from '~/workings/priceWorkings'
 import { amount, percent, signedPercent } from '~/utils/show'
 import { reasonCounts, reasonNames } from './triage'
 
@@ -24,6 +25,8 @@ const path = computed(() => {
   return view.patience.map(({ price, chance: share }, i) => `${i === 0 ? 'M' : 'L'}${x(price, low, high)},${130 - share * 110}`).join(' ')
 })
 const x = (price: number, low: number, high: number) => 36 + ((price - low) / Math.max(1, high - low)) * 350
+/** Half a unit of the currency at a time. */
+const step = computed(() => Math.max(1, Math.round(0.5 / inUnits(1, view.currency))))
 const bounds = computed(() => [view.patience[0]?.price ?? 0, view.patience.at(-1)?.price ?? 1] as const)
 </script>
 
@@ -52,9 +55,9 @@ const bounds = computed(() => [view.patience[0]?.price ?? 0, view.patience.at(-1
         <p v-else class="text-soft">Without comps nobody can say.</p>
       </figure>
       <div v-if="view.patience.length > 0" class="self-center">
-        <label class="block">pay up to <b class="figures">{{ amount(limit, view.currency) }}</b><input v-model.number="limit" type="range" class="mt-1 block w-full max-w-80" :min="bounds[0]" :max="bounds[1]" step="50" aria-label="pay up to"></label>
+        <label class="block">pay up to <b class="figures">{{ amount(limit, view.currency) }}</b><input v-model.number="limit" type="range" class="mt-1 block w-full max-w-80" :min="bounds[0]" :max="bounds[1]" :step="step" aria-label="pay up to"></label>
         <p class="mt-2">The chance is <TheFigure strong :text="percent(chance)" :working="() => chanceWorking(view, { limit, chance, share: shareAtOrBelow(flow, limit), catchShare: flow.catchShare })" /> within <b class="figures">{{ view.patienceDays }}</b> days<template v-if="wait !== null">; on average it takes <b class="figures">{{ Math.ceil(wait) }}</b></template>, if you get to {{ percent(flow.catchShare) }} of the suitable sales.</p>
-        <p v-for="wish in view.wishes" :key="wish.probability" class="text-soft">For {{ percent(wish.probability) }}: {{ wish.price === null ? 'not likely at any price seen' : `pay up to ${amount(wish.price, view.currency)}` }}.</p>
+        <p v-for="wish in view.wishes" :key="wish.probability" class="text-soft">For {{ percent(wish.probability) }}: <template v-if="wish.price === null">not likely at any price seen</template><template v-else>pay up to <TheFigure :text="amount(wish.price, view.currency)" :working="() => wishWorking(view, wish)" /></template>.</p>
         <button type="button" class="button mt-2" @click="emit('hunt', limit)">Hunt at {{ amount(limit, view.currency) }}</button>
       </div>
     </div>

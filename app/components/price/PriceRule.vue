@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatAmount } from '#core/money/formatAmount'
+import { formatAmount, formatWhole } from '#core/money/formatAmount'
 import { ruleScale, type RulePoints } from './priceRule'
 
 /**
@@ -15,7 +15,7 @@ const half = computed(() => (size === 'small' ? 5 : 9))
 const scale = computed(() => ruleScale(points, width.value, size === 'small' ? 4 : 34))
 const marks = computed(() => points.marks)
 const ticks = computed(() => (size === 'large' ? (scale.value?.ticks ?? []) : []))
-const whole = (value: number) => formatAmount(Math.round(value / 100) * 100, currency).replace(/\.00$/, '')
+const whole = (value: number) => formatWhole(value, currency)
 const summary = computed(() => [
   marks.value ? `street ${formatAmount(marks.value.patient, currency)} to ${formatAmount(marks.value.hurried, currency)}, typical ${formatAmount(marks.value.typical, currency)}` : 'no street price',
   points.ask !== undefined ? `ask ${formatAmount(points.ask, currency)}` : '',

@@ -2,6 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import type { PriceView, RecordView } from '#shared/views'
 import { amount, shortDate } from '~/utils/show'
+import { recordWorking } from '~/workings/priceWorkings'
 import { filterRecords, nextDecision, reasonNames, type TriageFilter } from './triage'
 
 /** The records at full height: arrows move, K keeps, D drops, Z undoes. */
@@ -65,6 +66,6 @@ const statedPrice = (row: RecordView) => `${amount(row.price + row.shipping, row
       </div>
       <p v-if="rows.length === 0" class="p-4 text-soft">No record here. Import sold records, or loosen the query.</p>
     </div>
-    <div class="flex gap-4 border-t border-line px-3 py-1 text-xs text-soft"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> keep</span><span><span class="key">D</span> drop</span><span><span class="key">Z</span> undo</span><span v-if="rows[selected]?.reason" class="ml-auto truncate">{{ rows[selected]!.detail }}</span></div>
+    <div class="flex gap-4 border-t border-line px-3 py-1 text-xs text-soft"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> keep</span><span><span class="key">D</span> drop</span><span><span class="key">Z</span> undo</span><span v-if="rows[selected]" class="ml-auto flex min-w-0 gap-2"><span class="truncate">{{ rows[selected]!.detail }}</span><TheFigure :text="rows[selected]!.unitPrice === null ? statedPrice(rows[selected]!) : amount(rows[selected]!.unitPrice, view.currency)" :working="() => recordWorking(view, rows[selected]!)" /></span></div>
   </section>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { WeighedView } from '#shared/views'
-import { costWorking } from '~/workings/weighingWorkings'
+import { costWorking, stepWorking } from '~/workings/weighingWorkings'
 import { amount } from '~/utils/show'
 
 /** What it takes to own: the same steps held against every machine, side by side. */
@@ -12,7 +12,6 @@ const steps = computed(() => {
   return [...seen].sort(([a], [b]) => (order.indexOf(a) + 1 || 99) - (order.indexOf(b) + 1 || 99))
 })
 const stepOf = (each: WeighedView, id: string) => each.cost.steps.find((step) => step.id === id)
-const whole = (value: number) => amount(Math.round(value / 100) * 100, currency).replace(/\.00$/, '')
 const series = ['text-series-1', 'text-series-2', 'text-series-3', 'text-series-4']
 const longest = computed(() => Math.max(...machines.map((each) => each.cost.total), 1))
 </script>
@@ -23,8 +22,8 @@ const longest = computed(() => Math.max(...machines.map((each) => each.cost.tota
     <table class="ledger mt-1">
       <thead><tr><th /><th v-for="(each, index) in machines" :key="each.machine.id" class="!text-right !font-semibold" :class="series[index]">{{ each.machine.name }}</th></tr></thead>
       <tbody>
-        <tr v-for="[id, label] in steps" :key="id"><td>{{ label }}</td><td v-for="each in machines" :key="each.machine.id" class="amount" :title="stepOf(each, id)?.why ?? 'not needed'">{{ stepOf(each, id) ? whole(stepOf(each, id)!.amount) : '—' }}</td></tr>
-        <tr class="border-t-2 border-ink font-semibold"><td>like for like</td><td v-for="each in machines" :key="each.machine.id" class="amount"><TheFigure :text="whole(each.cost.total)" :working="() => costWorking(each, currency)" :data-cost="each.machine.id" /></td></tr>
+        <tr v-for="[id, label] in steps" :key="id"><td>{{ label }}</td><td v-for="each in machines" :key="each.machine.id" class="amount"><TheFigure v-if="stepOf(each, id)" :text="amount(stepOf(each, id)!.amount, currency)" :working="() => stepWorking(each, stepOf(each, id)!, currency)" /><template v-else>—</template></td></tr>
+        <tr class="border-t-2 border-ink font-semibold"><td>like for like</td><td v-for="each in machines" :key="each.machine.id" class="amount"><TheFigure :text="amount(each.cost.total, currency)" :working="() => costWorking(each, currency)" :data-cost="each.machine.id" /></td></tr>
       </tbody>
     </table>
     <div v-for="(each, index) in machines" :key="each.machine.id" class="mt-1.5 flex items-center gap-2 text-xs"><span class="w-32 truncate text-soft">{{ each.machine.name }}</span><span class="h-2.5" :class="series[index]" :style="{ width: `${(55 * each.cost.total) / longest}%`, background: 'currentColor' }" /></div>

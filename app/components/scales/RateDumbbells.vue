@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { MachineRate } from '#core/weighing/machine'
 import type { BuildView, WeighedView } from '#shared/views'
+import { rateWorking } from '~/workings/weighingWorkings'
 
 /** Frames a second as dumbbells: average and low of each machine; what is not at the same settings is dashed and says so. */
 const { view, machines } = defineProps<{ view: BuildView; machines: readonly WeighedView[] }>()
@@ -19,13 +20,17 @@ const top = computed(() => Math.ceil((Math.max(60, ...machines.flatMap((each) =>
 const x = (fps: number) => 140 + (fps / top.value) * 320
 const ticks = computed(() => Array.from({ length: Math.floor(top.value / (top.value > 180 ? 60 : 30)) + 1 }, (_, index) => index * (top.value > 180 ? 60 : 30)))
 const rowHeight = computed(() => machines.length * 17 + 16)
+const sheet = useWorkingSheet()
+function show(bar: (typeof rows.value)[number]['bars'][number], workload: string) {
+  if (bar.rate) sheet.open(rateWorking(bar.name, workload, bar.rate.rate, bar.rate.same))
+}
 const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
 </script>
 
 <template>
   <section class="sheet p-4" aria-label="frames a second">
     <h2>Frames a second <span class="font-normal text-soft">● average ○ 1 % low │ target · dashed: not like for like</span></h2>
-    <svg :viewBox="`0 0 540 ${rows.length * rowHeight + 24}`" class="mt-2 w-full" role="img" aria-label="frames a second by workload and machine; the same figures stand in the table below">
+    <svg :viewBox="`0 0 540 ${rows.length * rowHeight + 24}`" class="mt-2 w-full" role="group" aria-label="frames a second by workload and machine; the same figures stand in the table below">
       <g class="figures"><template v-for="tick in ticks" :key="tick"><line :x1="x(tick)" :x2="x(tick)" y1="14" :y2="rows.length * rowHeight + 18" stroke="var(--line)" /><text :x="x(tick)" y="10" text-anchor="middle" font-size="10.5" fill="var(--soft)">{{ tick }}</text></template></g>
       <g v-for="(row, index) in rows" :key="row.target.id" :transform="`translate(0, ${20 + index * rowHeight})`">
         <text x="0" y="14" font-size="12.5" font-weight="600" fill="var(--ink)">{{ row.target.workload }}</text><text x="0" y="29" font-size="11" fill="var(--soft)">{{ row.target.height }}p {{ row.target.preset }}</text>
@@ -34,7 +39,7 @@ const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
           <template v-if="bar.rate">
             <line v-if="bar.rate.rate.lowFps" :x1="x(bar.rate.rate.lowFps)" :x2="x(bar.rate.rate.averageFps)" y1="0" y2="0" :stroke="bar.colour" stroke-width="2" :stroke-dasharray="bar.rate.same ? '' : '4 3'" />
             <circle v-if="bar.rate.rate.lowFps" :cx="x(bar.rate.rate.lowFps)" cy="0" r="4" fill="var(--sheet)" :stroke="bar.colour" stroke-width="2" /><circle :cx="x(bar.rate.rate.averageFps)" cy="0" r="4.5" :fill="bar.colour" />
-            <text :x="x(bar.rate.rate.averageFps) + 9" y="4" font-size="11" :fill="bar.colour" class="figures" paint-order="stroke" stroke="var(--sheet)" stroke-width="4">{{ Math.round(bar.rate.rate.averageFps) }}{{ bar.rate.same ? kindWord[bar.rate.rate.kind] : ' own mode' }}</text>
+            <text :x="x(bar.rate.rate.averageFps) + 9" y="4" font-size="11" role="button" tabindex="0" text-decoration="underline" style="cursor: pointer" :fill="bar.colour" class="figures" paint-order="stroke" stroke="var(--sheet)" stroke-width="4" @click="show(bar, row.target.workload)" @keydown.enter="show(bar, row.target.workload)">{{ Math.round(bar.rate.rate.averageFps) }}{{ bar.rate.same ? kindWord[bar.rate.rate.kind] : ' own mode' }}</text>
           </template>
           <text v-else x="144" y="4" font-size="11" fill="var(--soft)">not stated</text>
         </g>

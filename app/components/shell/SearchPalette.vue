@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel } from '@headlessui/vue'
 import { useEventListener } from '@vueuse/core'
-import type { LibraryView, LeadView } from '#shared/views'
+import type { LeadInboxView, LibraryView } from '#shared/views'
 import { roleNames } from '#core/parts/part'
 import { request } from '~/utils/request'
 import { searchIndex, type Found } from './searchIndex'
@@ -28,7 +28,7 @@ async function collect(): Promise<Found[]> {
   const places = id ? ['brief', 'prices', 'leads', 'machine', 'bench', 'scales'].map((place) => ({ id: place, label: place[0]!.toUpperCase() + place.slice(1), kind: 'place', to: `/b/${id}/${place}` })) : []
   const builds = (session.view?.builds ?? []).map((each) => ({ id: each.id, label: each.name, kind: 'build', to: `/b/${each.id}/machine` }))
   if (!id) return builds
-  const [library, leads] = await Promise.all([request<LibraryView>('/api/library'), request<LeadView[]>(`/api/builds/${id}/leads`)])
+  const [library, { leads }] = await Promise.all([request<LibraryView>('/api/library'), request<LeadInboxView>(`/api/builds/${id}/leads`)])
   return [
     ...places, ...builds,
     ...library.parts.map((part) => ({ id: part.id, label: part.name.startsWith(part.make) ? part.name : `${part.make} ${part.name}`, kind: roleNames[part.role], to: `/b/${id}/prices?part=${part.id}` })),

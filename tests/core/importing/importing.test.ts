@@ -76,8 +76,8 @@ describe('jsonLdOffers', () => {
 
 describe('readLeads', () => {
   test('parts with counts and plans, a code and a rebate', () => {
-    const { leads } = readLeads('title,price,source,parts,code,rebate\nLot,128,barnstall,tarn-640*2;old:resell,TEN percent 10 min 50.00 until 2026-11-08,mail-in 10.00 by 2026-11-15', { currency: 'CAD', today: '2026-10-31' })
-    expect(leads[0]!.lead).toMatchObject({
+    const { read: leads } = readLeads('title,price,source,parts,code,rebate\nLot,128,barnstall,tarn-640*2;old:resell,TEN percent 10 min 50.00 until 2026-11-08,mail-in 10.00 by 2026-11-15', { currency: 'CAD', today: '2026-10-31' })
+    expect(leads[0]!.value).toMatchObject({
       price: '128.00', things: [{ partId: 'tarn-640', quantity: 2, plan: 'keep' }, { partId: 'old', quantity: 1, plan: 'resell' }],
       code: { word: 'TEN', kind: 'percent', value: '10', minSpend: '50.00', validUntil: '2026-11-08' }, rebate: { kind: 'mail-in', amount: '10.00', claimBy: '2026-11-15' },
     })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Role } from '#core/parts/part'
-import type { LeadView } from '#shared/views'
+import type { LeadInboxView, LeadView } from '#shared/views'
 import { arrangeLeads, leadAge, type LeadOrder } from '~/components/leads/leadList'
 import { request } from '~/utils/request'
 
@@ -9,7 +9,10 @@ const build = useBuild()
 const { run } = useDeed()
 const id = build.view!.id
 const today = build.view!.today
-const leads = shallowRef<LeadView[] | null>(null)
+const leads = shallowRef<readonly LeadView[] | null>(null)
+const unvalued = shallowRef<LeadInboxView['unvalued']>([])
+/** The lead whose form is open; one that cannot be valued can still be changed. */
+const editingId = ref<string | null>(null)
 const leadId = useRouteState('lead')
 const roleState = useRouteState('role')
 const orderState = useRouteState('order', 'saving')
@@ -20,7 +23,9 @@ const show = computed({ get: () => showState.value as 'open' | 'passed' | 'chose
 const capturing = ref<'no' | 'new' | 'edit'>('no')
 
 async function load() {
-  leads.value = await request<LeadView[]>(`/api/builds/${id}/leads`)
+  const inbox = await request<LeadInboxView>(`/api/builds/${id}/leads`)
+  leads.value = inbox.leads
+  unvalued.value = inbox.unvalued
 }
 onMounted(() => run(load))
 const shown = computed(() => arrangeLeads(leads.value ?? [], { show: show.value, role: role.value, order: order.value, today }))
@@ -86,23 +91,27 @@ async function captured(newId: string | null) {
   await build.load(id)
   if (newId) leadId.value = newId
 }
-useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choose(), p: () => void pass(), z: () => void undo(), n: () => (capturing.value = 'new'), e: () => lead.value && (capturing.value = 'edit') })
+function edit(leadToEdit: string) {
+  editingId.value = leadToEdit
+  capturing.value = 'edit'
+}
+useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choose(), p: () => void pass(), z: () => void undo(), n: () => (capturing.value = 'new'), e: () => lead.value && edit(lead.value.id) })
 </script>
 
 <template>
   <div class="flex h-full min-h-0 max-md:flex-col">
-    <LeadInbox v-model:role="role" v-model:order="order" v-model:show="show" :leads="shown" :selected="lead?.id ?? ''" :currency="build.view!.currency" :today="today" @select="leadId = $event" @capture="capturing = 'new'" />
+    <LeadInbox v-model:role="role" v-model:order="order" v-model:show="show" :leads="shown" :unvalued="unvalued" :selected="lead?.id ?? ''" :currency="build.view!.currency" :today="today" @select="leadId = $event" @capture="capturing = 'new'" @edit="edit" />
     <div v-if="lead" class="flex min-h-0 min-w-0 flex-1 flex-col">
       <div class="min-h-0 flex-1 overflow-y-auto px-4 py-3">
         <div class="mb-3 flex items-start gap-3 max-md:flex-col">
           <div class="min-w-0"><h1>{{ lead.title }}</h1><p class="text-soft">{{ lead.sourceName }} · {{ lead.condition }}<template v-if="lead.place"> · {{ lead.place }}</template> · {{ leadAge(lead, today) }}</p></div>
-          <div class="ml-auto flex shrink-0 gap-2 max-md:ml-0"><button type="button" class="button" @click="capturing = 'edit'">Change</button><button type="button" class="button" @click="pass">{{ lead.state === 'open' ? 'Pass on' : 'Open again' }}</button><button type="button" class="button button-main" @click="choose">{{ lead.choiceId ? 'Take out' : 'Put into the build' }}</button></div>
+          <div class="ml-auto flex shrink-0 gap-2 max-md:ml-0"><button type="button" class="button" @click="edit(lead.id)">Change</button><button type="button" class="button" @click="pass">{{ lead.state === 'open' ? 'Pass on' : 'Open again' }}</button><button type="button" class="button button-main" @click="choose">{{ lead.choiceId ? 'Take out' : 'Put into the build' }}</button></div>
         </div>
         <LeadDetail :lead="lead" :currency="build.view!.currency" />
       </div>
       <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span><span><span class="key">P</span> pass on</span><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span><span><span class="key">Z</span> undo</span></div>
     </div>
     <p v-else class="p-6 text-soft" role="status">{{ leads === null ? 'Reading leads…' : 'No lead yet. Capture the first with N: a form, the source of a page, or a CSV.' }}</p>
-    <LeadCapture v-if="capturing !== 'no'" :key="capturing" :today="today" :currency="build.view!.currency" :editing="capturing === 'edit' ? (lead?.id ?? null) : null" @close="capturing = 'no'" @done="captured" />
+    <LeadCapture v-if="capturing !== 'no'" :key="capturing" :today="today" :currency="build.view!.currency" :editing="capturing === 'edit' ? editingId : null" @close="capturing = 'no'" @done="captured" />
   </div>
 </template>
