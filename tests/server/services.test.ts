@@ -171,6 +171,34 @@ describe('a build', () => {
   })
 })
 
+describe('a currency without a rate', () => {
+  const foreign = { ...lead, title: 'from afar', currency: 'CHF', code: null, rebate: null }
+  test('a sold record in it is left out with its reason, the other records still count', async () => {
+    const build = await createBuild(database.db, brief, today)
+    const before = (await priceView(database.db, build, 'card', today)).kept
+    await importSoldRecords(database, { name: 'd.csv', text: 'id,title,price,date,currency\nchf,Tarn 640 8GB alpine,99,2026-10-20,CHF\n', defaults: recordDefaults })
+    const view = await priceView(database.db, build, 'card', today)
+    expect(view.kept).toBe(before)
+    expect(view.records.find((record) => record.currency === 'CHF')).toMatchObject({ reason: 'price', detail: 'no exchange rate from CHF to CAD on or before 2026-10-20' })
+  })
+  test('a lead in it stands apart in the inbox and cannot be chosen; the build stays as it was', async () => {
+    const build = await createBuild(database.db, brief, today)
+    const id = await createLead(database.db, foreign)
+    expect((await leadViews(database.db, build, today)).unvalued).toMatchObject([{ id, reason: 'no exchange rate from CHF to CAD on or before 2026-10-31' }])
+    await expect(addChoice(database.db, build, { kind: 'lead', leadId: id, partId: null, shelfId: null, limit: null, scope: 'core', reason: '' }, today)).rejects.toThrow('which "from afar" needs')
+    expect((await buildView(database.db, build, today)).choices).toEqual([])
+  })
+  test('neither the brief nor a chosen lead can be moved into it', async () => {
+    const build = await createBuild(database.db, brief, today)
+    const id = await createLead(database.db, { ...lead, title: 'at home' })
+    await addChoice(database.db, build, { kind: 'lead', leadId: id, partId: null, shelfId: null, limit: null, scope: 'core', reason: '' }, today)
+    await expect(saveBrief(database.db, build, { ...brief, currency: 'CHF' }, today)).rejects.toMatchObject({ code: 'no-rate', path: 'currency' })
+    await expect(updateLead(database.db, id, { ...foreign, title: 'at home' }, today)).rejects.toMatchObject({ code: 'no-rate' })
+    expect((await briefOf(database.db, build)).currency).toBe('CAD')
+    expect((await leadInput(database.db, id)).currency).toBe('CAD')
+  })
+})
+
 describe('leads', () => {
   test('a CSV: good lines added once, the others told by number', async () => {
     const text = 'id,source,title,price,parts\n1,pantry,Card,100,card\n2,nowhere,Card,100,card\n3,pantry,Card,100,nothing\n4,pantry,Card,-1,card\n5,pantry,Card,5,\n'

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { dropOutliers } from '#core/market/dropOutliers'
 import { chanceOfAllHunts, chanceWithin, daysForAllHunts, expectedWait, payUpToPrice } from '#core/market/patience'
+import { patienceCurve } from '#core/market/patienceCurve'
 import type { PriceQuery } from '#core/market/priceQuery'
 import { queryForPart } from '#core/market/queryForPart'
 import { RecordIndex } from '#core/market/recordIndex'
@@ -47,6 +48,14 @@ describe('streetPrice', () => {
     const reading = streetPrice(query, [sale('a', 20_001, { shipping: 900, title: '2x Tarn 640', quantity: 2 }), sale('b', 100_000, { currency: 'SEK', title: 'Tarn 640 b' })], { rates })
     expect(reading.kept.map((comp) => comp.unitPrice)).toEqual([10_451, 13_000]) // 10450.5 rounds up
     expect(() => streetPrice(query, [sale('b', 100_000, { currency: 'SEK' })])).toThrow('no exchange rate from SEK to CAD')
+  })
+
+  test('a currency without a rate is refused, or left out with the pair and the date where asked', () => {
+    const records = [sale('a', 10_000), sale('b', 9000, { currency: 'CHF', title: 'Tarn 640 b' })]
+    expect(() => streetPrice(query, records)).toThrow('no exchange rate from CHF to CAD on or before 2026-10-31')
+    const reading = streetPrice(query, records, { missingRate: 'drop' })
+    expect(reading.kept.map((comp) => comp.id)).toEqual(['a'])
+    expect(reading.dropped).toEqual([{ id: 'b', reason: 'price', detail: 'no exchange rate from CHF to CAD on or before 2026-10-31' }])
   })
 
   test('of duplicates the first by date, source, id stays, in whatever order they come', () => {
@@ -197,6 +206,13 @@ describe('patience', () => {
     expect(payUpToPrice(flow, 0.9, 20)).toBeNull() // 1.15
     expect(payUpToPrice(flow, 0.5, 0)).toBeNull()
     expect(payUpToPrice(flow, 1, 1000)).toBeNull()
+  })
+  test('the curve rises from the lowest comp to the highest', () => {
+    const curve = patienceCurve(flow, 20, 3)
+    expect(curve.map((point) => point.price)).toEqual([100, 120, 140, 160])
+    expect(curve.map((point) => point.chance)).toEqual([100, 120, 140, 160].map((price) => chanceWithin(flow, price, 20)))
+    expect(patienceCurve({ ...flow, prices: [5, 5], weights: [1, 1] }, 20)).toHaveLength(1)
+    expect(patienceCurve({ ...flow, prices: [], weights: [] }, 20)).toEqual([])
   })
   test('all hunts together: the day on which the product reaches 0.8', () => {
     const days = daysForAllHunts([0.05, 0.1])!

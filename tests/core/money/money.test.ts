@@ -4,7 +4,7 @@ import { addMoney, money, sumMoney } from '#core/money/money'
 import { parseDecimal, percentOf, scaleAmount, toDecimal } from '#core/money/decimal'
 import { splitByLargestRemainder } from '#core/money/splitByLargestRemainder'
 import { convertAmount, rateTable } from '#core/money/rates'
-import { formatAmount } from '#core/money/formatAmount'
+import { formatAmount, formatWhole, inUnits } from '#core/money/formatAmount'
 import { addDays, dateOfDay, dayNumber, daysBetween, isCalendarDate } from '#core/time/calendarDate'
 
 describe('money', () => {
@@ -45,6 +45,11 @@ describe('rounding', () => {
   test('an amount is written with a real minus and narrow spaces', () => {
     expect(formatAmount(-123456789, 'CAD')).toBe('−1\u202f234\u202f567.89')
     expect(formatAmount(94900, 'CAD')).toBe('949.00')
+    expect(formatAmount(94900, 'JPY')).toBe('94\u202f900')
+  })
+  test('whole units follow the places of the currency', () => {
+    expect([formatWhole(12_950, 'CAD'), formatWhole(-12_950, 'CAD'), formatWhole(12_950, 'JPY'), formatWhole(12_500, 'KWD')]).toEqual(['130', '−130', '12\u202f950', '13'])
+    expect([inUnits(12_950, 'CAD'), inUnits(12_950, 'JPY')]).toEqual([129.5, 12_950])
   })
 })
 
