@@ -22,6 +22,8 @@ export default defineNuxtConfig({
     },
   },
   vite: { plugins: [tailwindcss()], worker: { format: 'es' }, build: { chunkSizeWarningLimit: 700 } },
+  // The development server of this release looks for a server entry that a client-only application has only so.
+  $development: { experimental: { viteEnvironmentApi: true } },
   nitro: {
     alias: { '#core': folder('./core') },
     serverAssets: [{ baseName: 'migrations', dir: folder('./server/db/migrations') }],

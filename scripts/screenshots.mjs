@@ -18,7 +18,6 @@ const server = await startServer({ host: '127.0.0.1', port, url }, { TARVIN_DATA
 run('npx', ['tsx', 'demo/main.ts', url], { quiet: true })
 const { builds } = await (await fetch(`${url}/api/session`)).json()
 const couch = builds.find((build) => build.name === 'Couch corner').id
-const white = builds.find((build) => build.name === 'Small white one').id
 const club = builds.find((build) => build.name === 'Club edit box').id
 const { leads } = await (await fetch(`${url}/api/builds/${couch}/leads`)).json()
 const lot = leads.find((lead) => lead.externalId === 'B-1001').id
@@ -29,7 +28,7 @@ const views = [
   ['prices-sift', `/b/${couch}/prices?part=murrowdun-tarn-640-8-gb&mode=sift`],
   ['leads', `/b/${couch}/leads?lead=${lot}`],
   ['machine', `/b/${couch}/machine`, async (page) => page.keyboard.press('r')],
-  ['machine-findings', `/b/${white}/machine`],
+  ['machine-findings', `/b/${club}/machine`],
   ['bench', `/b/${couch}/bench`],
   ['scales', `/b/${couch}/scales`],
   ['working', `/b/${club}/bench`, async (page) => page.locator('[data-target]').first().click()],

@@ -21,7 +21,7 @@ const marks = ['patient', 'typical', 'hurried'] as const
     </div>
     <div v-if="view.marks" class="mt-2 flex items-end gap-8">
       <div v-for="mark in marks" :key="mark" class="leading-tight">
-        <div class="text-xs text-soft">{{ mark }}<template v-if="mark === 'typical' && view.interval"> {{ formatWhole(view.interval.low, view.currency) }}–{{ formatWhole(view.interval.high, view.currency) }}</template></div>
+        <div class="text-xs text-soft">{{ mark }}<template v-if="mark === 'typical' && view.interval">, {{ formatWhole(view.interval.low, view.currency) }} to {{ formatWhole(view.interval.high, view.currency) }}</template></div>
         <TheFigure class="text-[21px]" :class="{ 'text-settled': mark === 'typical' }" strong :text="amount(view.marks[mark], view.currency)" :working="() => markWorking(view, mark)" :data-mark="mark" />
       </div>
       <div class="ml-auto w-[520px] max-w-[60%]"><PriceRule :points="{ marks: view.marks, fresh: view.newPrice }" :currency="view.currency" size="large" /></div>
