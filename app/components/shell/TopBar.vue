@@ -14,11 +14,11 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
 
 <template>
   <header class="flex h-11 shrink-0 items-center gap-4 border-b border-ink px-4">
-    <NuxtLink to="/" class="flex w-[118px] items-center gap-2 text-[17px] font-semibold max-sm:w-auto"><img src="/mark.svg" alt="" class="size-[18px]">tarvin</NuxtLink>
+    <NuxtLink to="/" class="flex w-[118px] shrink-0 items-center gap-2 text-[17px] font-semibold max-sm:w-auto"><img src="/mark.svg" alt="" class="size-[18px]">tarvin</NuxtLink>
     <Menu as="div" class="relative min-w-0">
-      <MenuButton class="flex items-baseline gap-2 truncate">
-        <span class="text-[15px] font-semibold">{{ current?.name ?? 'All builds' }}</span>
-        <span v-if="current && build.view?.id === current.id" class="truncate text-xs text-soft max-lg:hidden">{{ build.view.purpose }}<template v-if="build.view.wantedBy"> · wanted by {{ longDate(build.view.wantedBy).replace(/^\w+ /, '').replace(/ \d{4}$/, '') }}</template></span>
+      <MenuButton class="flex max-w-full items-baseline gap-2">
+        <span class="text-[15px] font-semibold whitespace-nowrap">{{ current?.name ?? 'All builds' }}</span>
+        <span v-if="current && build.view?.id === current.id" class="min-w-0 truncate text-xs text-soft max-lg:hidden">{{ build.view.purpose }}<template v-if="build.view.wantedBy"> · wanted by {{ longDate(build.view.wantedBy).replace(/^\w+ /, '').replace(/ \d{4}$/, '') }}</template></span>
         <ChevronDown :size="14" class="shrink-0 self-center" />
       </MenuButton>
       <MenuItems class="sheet absolute left-0 z-30 mt-1 w-72 py-1">
@@ -27,7 +27,7 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
         <MenuItem v-slot="{ active }"><NuxtLink to="/new" class="block px-3 py-1.5" :class="{ 'bg-paper': active }">New build…</NuxtLink></MenuItem>
       </MenuItems>
     </Menu>
-    <button type="button" class="field ml-auto flex w-[250px] items-center justify-between !py-0.5 text-soft max-md:w-auto" @click="openSearch"><span class="max-md:hidden">Find a part, lead, place…</span><span class="md:hidden">Find</span><span class="key max-md:hidden">Ctrl K</span></button>
+    <button type="button" class="field ml-auto flex w-[250px] shrink-0 items-center justify-between !py-0.5 text-soft max-md:w-auto" @click="openSearch"><span class="max-md:hidden">Find a part, lead, place…</span><span class="md:hidden">Find</span><span class="key max-md:hidden">Ctrl K</span></button>
     <span class="figures text-[13px] whitespace-nowrap text-soft max-md:hidden" title="the date Tarvin takes for today">{{ session.view ? longDate(session.view.today) : '' }}</span>
     <Menu as="div" class="relative">
       <MenuButton class="flex items-center gap-1">Libraries <ChevronDown :size="14" /></MenuButton>
