@@ -6,6 +6,8 @@ import { gzipSync } from 'node:zlib'
 import { streetPrice } from '../core/market/streetPrice'
 import type { SoldRecord } from '../core/market/soldRecord'
 import { addDays } from '../core/time/calendarDate'
+import { labelledTitles } from '../demo/labelledTitles'
+import { heldBackSeed, measureSieve } from '../demo/measureSieve'
 import { chance } from '../demo/random'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
@@ -32,6 +34,12 @@ for (const count of [1000, 100_000, 1_000_000]) {
   say(`street price of ${count.toLocaleString('en')} records, ${reading.kept.length.toLocaleString('en')} kept`, `${seconds(from)}, ${Math.round(process.memoryUsage().rss / 1e6)} MB resident`)
 }
 
+const heldBack = measureSieve(labelledTitles(heldBackSeed, 5000))
+const share = (part: number, whole: number) => `${((100 * part) / whole).toFixed(2)} % (${part} of ${whole})`
+say('5 000 titles held back: wanted kept', share(heldBack.wantedKept, heldBack.wanted))
+say('5 000 titles held back: unwanted dropped', share(heldBack.unwantedDropped, heldBack.unwanted))
+if (process.argv.includes('--mistakes')) for (const each of heldBack.mistakes) process.stdout.write(`  ${each}\n`)
+
 const folder = mkdtempSync(join(tmpdir(), 'tarvin-bench-'))
 const database = await openDatabase(`file:${join(folder, 'bench.db')}`)
 await migrate(database, readdirSync('server/db/migrations').filter((name) => name.endsWith('.sql')).map((name) => ({ name, sql: readFileSync(`server/db/migrations/${name}`, 'utf8') })))
@@ -42,7 +50,7 @@ await importSoldRecords(database, { name: 'bench.csv', text: csv, defaults: { so
 say('CSV import: parsed, checked and stored', `${Math.round(lines / ((performance.now() - from) / 1000)).toLocaleString('en')} lines a second`)
 rmSync(folder, { recursive: true, force: true })
 
-const address = process.argv[2]
+const address = process.argv.slice(2).find((each) => each.startsWith('http'))
 if (address) {
   const { builds } = (await (await fetch(`${address}/api/session`)).json()) as { builds: { id: string; name: string }[] }
   const build = builds.find((each) => each.name === 'Couch corner') ?? builds[0]

@@ -1,4 +1,5 @@
 import type { Currency } from '../money/money'
+import type { Role } from '../parts/part'
 import type { CalendarDate } from '../time/calendarDate'
 import type { Condition, Manner } from './soldRecord'
 
@@ -17,6 +18,8 @@ export interface VariantFacts {
 
 /** What counts as the same thing, and over which time. */
 export interface PriceQuery {
+  /** What kind of part it is; tells what describes the thing from what is sold along with it. */
+  readonly role?: Role
   readonly must: readonly string[]
   readonly mustNot: readonly string[]
   readonly variant?: VariantFacts

@@ -7,7 +7,7 @@ export type PartQuery = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>
 
 const capacityToken = /^\d+(\.\d+)?(gb|tb)$|^\d+x\d+(gb)?$|^ddr\d$/
 /** Words in a model's name that sellers leave out. */
-const optionalWords = new Set(['kit', 'nvme', 'sata', 'ssd', 'hdd', 'desktop', 'tower', 'gold', 'bronze'])
+const optionalWords = new Set(['kit', 'nvme', 'sata', 'ssd', 'hdd', 'desktop', 'tower', 'gold', 'bronze', 'laptop'])
 
 /**
  * A price query that starts from a part's own specification: the words of its model name, its variant facts, and its
@@ -29,24 +29,51 @@ export function queryForPart(part: Part, library: readonly Part[]): PartQuery {
     ...(siblings.length > 0 ? { siblings } : {}),
   }
   const { windowDays, halfLifeDays, conditions, manners, catchShare } = priceQueryDefaults
-  return { must, mustNot: [], variant, conditions, manners, windowDays, halfLifeDays, catchShare }
+  return { role: part.role, must, mustNot: [], variant, conditions, manners, windowDays, halfLifeDays, catchShare }
 }
 
+/**
+ * The words of a model's name that its titles must have. A number keeps its suffix as one phrase (`640 S`), so that
+ * a stray letter elsewhere in a title is not taken for it.
+ */
 function nameWords(part: Part): string[] {
   const make = new Set(normaliseTitle(part.make))
-  const words = normaliseTitle(part.name).filter((token) => !capacityToken.test(token) && !optionalWords.has(token))
+  const hasSize = part.role === 'graphics' || part.role === 'memory' || part.role === 'storage'
+  const words = normaliseTitle(part.name).filter((token) => !(hasSize && capacityToken.test(token)) && !optionalWords.has(token))
   const withoutMake = words.filter((token) => !make.has(token))
-  return withoutMake.length > 0 ? withoutMake : words
+  return joinSuffixes(withoutMake.length > 0 ? withoutMake : words)
 }
 
+function joinSuffixes(words: readonly string[]): string[] {
+  const joined: string[] = []
+  for (const word of words) {
+    const last = joined.at(-1)
+    if (last !== undefined && /^\d{2,}$/.test(last) && /^[a-z]{1,2}$/.test(word)) joined[joined.length - 1] = `${last} ${word}`
+    else joined.push(word)
+  }
+  return joined
+}
+
+/**
+ * Names by which titles mean another model of the same role: its whole name where it shares a word with this one, the
+ * model number with the suffix that follows where this name ends (`640 S`), and words that stand inside a longer
+ * name (`cube` in one that is otherwise the same).
+ */
 function siblingNames(part: Part, must: readonly string[], library: readonly Part[]): string[] {
+  const own = must.flatMap((word) => word.split(' '))
   const names = new Set<string>()
   for (const other of library) {
     if (other.id === part.id || other.role !== part.role) continue
-    const words = nameWords(other)
-    const goesOn = words.length > must.length && must.every((word, index) => words[index] === word)
+    const words = nameWords(other).flatMap((word) => word.split(' '))
+    if (words.join(' ') === own.join(' ') || !words.some((word) => own.includes(word))) continue
+    const goesOn = words.length > own.length && own.every((word, index) => words[index] === word)
     // the model number with its suffix is what a title says; the line's name is often left out
-    if (goesOn) names.add(words.slice(Math.max(0, must.length - 1)).join(' '))
+    if (goesOn) names.add(words.slice(Math.max(0, own.length - 1)).join(' '))
+    else {
+      const isShorter = words.every((word) => own.includes(word))
+      if (!isShorter || (words.length > 1 && !own.join(' ').includes(words.join(' ')))) names.add(words.join(' '))
+      if (own.every((word) => words.includes(word))) for (const word of words) if (!own.includes(word) && word.length > 2) names.add(word)
+    }
   }
   return [...names].sort()
 }

@@ -1,4 +1,5 @@
-import { phrase } from './title/phrase'
+import { oneSlip } from './title/oneSlip'
+import { phrase, type Phrase } from './title/phrase'
 import { TitleScanner, TokenKind } from './title/titleScanner'
 import type { SoldRecord } from './soldRecord'
 
@@ -8,6 +9,8 @@ import type { SoldRecord } from './soldRecord'
  */
 export class RecordIndex {
   private readonly postings = new Map<number, number[]>()
+  /** Every different word of five letters or more, by first letter and length: where misspelt forms are looked for. */
+  private readonly words = new Map<string, { readonly text: string; readonly hash: number }[]>()
 
   constructor(readonly records: readonly SoldRecord[]) {
     const scanner = new TitleScanner()
@@ -16,23 +19,44 @@ export class RecordIndex {
       for (let token = 0; token < scanner.count; token += 1) {
         if (scanner.kind[token]! >= TokenKind.plus) continue
         const list = this.postings.get(scanner.hash[token]!)
-        if (!list) this.postings.set(scanner.hash[token]!, [i])
+        if (!list) {
+          this.postings.set(scanner.hash[token]!, [i])
+          if (scanner.kind[token] === TokenKind.word && scanner.length(token) >= 4) this.noteWord(scanner.text(token), scanner.hash[token]!)
+        }
         else if (list[list.length - 1] !== i) list.push(i)
       }
     }
   }
 
-  /** Records with at least one token run of the rarest wanted word; all records where nothing is wanted. */
+  private noteWord(text: string, hash: number): void {
+    const key = `${text[0]!}${text.length}`
+    const shelf = this.words.get(key)
+    if (shelf) shelf.push({ text, hash })
+    else this.words.set(key, [{ text, hash }])
+  }
+
+  /** Records that can have the rarest of the wanted words, misspelt ones among them; all records where nothing is wanted. */
   candidates(must: readonly string[]): readonly SoldRecord[] {
-    let best: readonly number[] | undefined
+    let best: Set<number> | undefined
     for (const word of must) {
-      const found = new Set<number>()
-      for (const form of phrase(word).forms) {
-        const rarest = form.map((hash) => this.postings.get(hash) ?? []).sort((a, b) => a.length - b.length)[0] ?? []
-        for (const index of rarest) found.add(index)
-      }
-      if (best === undefined || found.size < best.length) best = [...found].sort((a, b) => a - b)
+      const found = this.holders(phrase(word))
+      if (best === undefined || found.size < best.size) best = found
     }
-    return best === undefined ? this.records : best.map((index) => this.records[index]!)
+    return best === undefined ? this.records : [...best].sort((a, b) => a - b).map((index) => this.records[index]!)
+  }
+
+  private holders(wanted: Phrase): Set<number> {
+    const found = new Set<number>()
+    for (const form of wanted.forms) {
+      const rarest = form.map((hash) => this.postings.get(hash) ?? []).sort((a, b) => a.length - b.length)[0] ?? []
+      for (const index of rarest) found.add(index)
+    }
+    for (const hash of this.misspellings(wanted.forgiving)) for (const index of this.postings.get(hash)!) found.add(index)
+    return found
+  }
+
+  private misspellings(meant: string): number[] {
+    if (meant === '') return []
+    return [-1, 0, 1].flatMap((by) => (this.words.get(`${meant[0]!}${meant.length + by}`) ?? []).filter(({ text }) => oneSlip(meant, text)).map(({ hash }) => hash))
   }
 }

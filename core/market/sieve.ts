@@ -1,14 +1,21 @@
 import { minorDigits } from '../money/currencies'
 import { dayNumber } from '../time/calendarDate'
 import type { DropReason } from './dropReasons'
+import type { Role } from '../parts/part'
 import type { PriceQuery } from './priceQuery'
 import type { SoldRecord } from './soldRecord'
 import { saysAccessory, saysDamaged, saysLot, statedQuantity, TitleClasses, type WantedClasses } from './title/contents'
 import { classesOf, WordClass } from './title/lexicon'
 import { normaliseTitle } from './title/normaliseTitle'
-import { findPhrase, phrase, phraseLengthAt, type Phrase } from './title/phrase'
+import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './title/phrase'
 import { StatedVariant, variantClash } from './title/statedVariant'
 import { hashText, TitleScanner } from './title/titleScanner'
+
+/** The words for a kind of part, said of the thing itself. */
+const roleClass: Readonly<Record<Role, number>> = {
+  cpu: WordClass.kindCpu, motherboard: WordClass.kindBoard, memory: WordClass.kindMemory, graphics: WordClass.kindGraphics, storage: WordClass.kindStorage, supply: WordClass.kindSupply,
+  case: WordClass.kindCase, cooler: WordClass.kindCooler, donor: WordClass.machine, extra: 0,
+}
 
 /** Why a single record is left out, before it is compared with other records. */
 export interface Verdict {
@@ -51,9 +58,11 @@ export class Sieve {
     const { capacityGb, kitCount, memoryGeneration, module } = query.variant ?? {}
     let mask = 0
     for (const hash of hashes) mask |= classesOf(hash)
+    if (query.role) mask |= roleClass[query.role]
     this.wanted = {
       mask,
       hashes,
+      isCooler: query.role === 'cooler',
       countsModules: (kitCount ?? memoryGeneration ?? module) !== undefined || (mask & WordClass.kindMemory) !== 0,
       ...(capacityGb === undefined ? {} : { capacityGb }),
     }
@@ -93,7 +102,7 @@ export class Sieve {
     }
     if (!this.manners.has(record.manner)) return drop('manner', `sold by ${record.manner}`)
     for (const word of this.must) {
-      if (findPhrase(scanner, word) < 0) return drop('missing-word', `"${word.text}" is not in the title`)
+      if (findPhrase(scanner, word) < 0 && findMisspelt(scanner, word) < 0) return drop('missing-word', `"${word.text}" is not in the title`)
     }
     for (const word of this.mustNot) {
       if (findPhrase(scanner, word) >= 0) return drop('unwanted-word', `"${word.text}" is in the title`)

@@ -51,7 +51,7 @@ async function loadMarket(db: Database): Promise<Market> {
     index: new RecordIndex(records.map(toSoldRecord)),
     rates,
     library,
-    queries: new Map(partRows.map((row) => [row.id, row.query ?? queryForPart(row, library)])),
+    queries: new Map(partRows.map((row) => [row.id, row.query ? { role: row.role, ...row.query } : queryForPart(row, library)])),
     overrides,
     newPrices: newestPrices(shopRows),
     readings: new Map(),

@@ -9,6 +9,8 @@ export interface WantedClasses {
   /** Whether the query is about memory, where `2 sticks` is a kit. */
   readonly countsModules: boolean
   readonly capacityGb?: number
+  /** A cooler is sold, so a cooler is no accessory. */
+  readonly isCooler: boolean
 }
 
 /** Class mask of each token, computed once a title and shared by the questions below. */
@@ -36,22 +38,26 @@ export class TitleClasses {
 }
 
 const partsHash = hashText('parts')
+const testedHash = hashText('tested')
+const freeHash = hashText('free')
 const asHash = hashText('as')
 const isHash = hashText('is')
-const workingHashes = new Set(['working', 'work', 'boot', 'booting', 'post', 'display', 'signal', 'picture', 'output'].map(hashText))
-const notHashes = new Set(['not', 'no', 'doesnt', 'doesn', 'wont', 'isnt', 'never'].map(hashText))
+const workingHashes = new Set(['working', 'work', 'boot', 'boots', 'booting', 'post', 'posting', 'display', 'signal', 'picture', 'output', 'tested', 'turn', 'start', 'power'].map(hashText))
+const notHashes = new Set(['not', 'no', 'doesnt', 'wont', 'isnt', 'never', 'stopped', 'cant', 'didnt'].map(hashText))
+/** `no power supply`: what is not there is another thing than the one sold. */
+const supplyHash = hashText('supply')
 
 /** The words by which a title says that the thing is damaged or untested; '' where it does not. */
 export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): string {
   for (let i = 0; i < scanner.count; i += 1) {
     const hash = scanner.hash[i]!
-    if (classes.mask[i]! & WordClass.damage && !(classes.at(i - 1) & WordClass.negation) && !(classes.at(i - 2) & WordClass.negation)) {
+    if (classes.mask[i]! & WordClass.damage && !(classes.at(i - 1) & WordClass.negation) && !(classes.at(i - 2) & WordClass.negation && classes.at(i - 1) === 0) && scanner.hash[i + 1] !== freeHash) {
       return scanner.text(i)
     }
     if (hash === partsHash) {
       if (classes.at(i - 1) & WordClass.forWord || (i + 1 < scanner.count && classes.mask[i + 1]! & WordClass.only)) return 'for parts'
     }
-    if (workingHashes.has(hash) && i > 0 && (notHashes.has(scanner.hash[i - 1]!) || (i > 1 && notHashes.has(scanner.hash[i - 2]!) && classes.at(i - 1) === 0))) {
+    if (workingHashes.has(hash) && i > 0 && scanner.hash[i + 1] !== supplyHash && (notHashes.has(scanner.hash[i - 1]!) || (i > 1 && hash !== testedHash && notHashes.has(scanner.hash[i - 2]!) && classes.at(i - 1) === 0))) {
       return `${scanner.text(i - 1)} ${scanner.text(i)}`
     }
     if (hash === asHash && scanner.hash[i + 1] === isHash && i + 2 >= scanner.count && scanner.hash[i - 1] === partsHash) return 'parts as is'
@@ -62,7 +68,9 @@ export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): strin
 /** Why the title speaks of more than one kind of thing; '' where it does not. */
 export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: WantedClasses): string {
   const { count } = scanner
-  let kindsBefore = 0
+  // a part of a known kind has been named before its first connector, in whatever words
+  let kindsBefore = wanted.mask & anyKind
+  const isMachineWanted = (wanted.mask & WordClass.machine) !== 0
   let firstKind = -1
   for (let i = 0; i < count; i += 1) {
     const mask = classes.mask[i]!
@@ -70,10 +78,10 @@ export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: Wa
     if (mask & WordClass.machine && isMachine(scanner, classes, i, wanted)) return 'a whole machine'
     const isConnector = scanner.kind[i] === TokenKind.plus || (mask & WordClass.connector) !== 0
     if (isConnector || scanner.kind[i] === TokenKind.comma) {
-      const second = secondThing(scanner, classes, i, kindsBefore, wanted)
+      const second = isMachineWanted && scanner.kind[i] !== TokenKind.plus ? '' : secondThing(scanner, classes, i, kindsBefore, wanted)
       if (second !== '') return second
     }
-    if (mask & anyKind && !isAttribute(scanner, classes, i)) {
+    if (mask & anyKind && !isMachineWanted && !isAttribute(scanner, classes, i, wanted)) {
       const kinds = mask & anyKind
       if (kindsBefore !== 0 && (kindsBefore & kinds) === 0 && countKinds(kindsBefore | kinds) >= 3) return 'three kinds of part'
       kindsBefore |= kinds
@@ -91,14 +99,16 @@ function countKinds(mask: number): number {
 
 function isMachine(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
   if (wanted.mask & WordClass.machine || wanted.hashes.has(scanner.hash[i]!)) return false
-  if (classes.at(i - 1) & WordClass.forWord || classes.at(i - 2) & WordClass.forWord) return false
+  for (let back = 1; back <= 3; back += 1) if (classes.at(i - back) & WordClass.forWord) return false
+  // `computer case`, `pc board`: said of the thing behind it
+  if (i + 1 < scanner.count && classes.mask[i + 1]! & anyKind & wanted.mask) return false
   return (classes.at(i - 1) & WordClass.machineAdjective) !== 0
 }
 
 /** `for the board`, `8gb memory` of a card, `no case`: a kind word that describes, and is not a second thing. */
-function isAttribute(scanner: TitleScanner, classes: TitleClasses, i: number): boolean {
+function isAttribute(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
   if (classes.at(i - 1) & (WordClass.forWord | WordClass.negation) || classes.at(i - 2) & WordClass.forWord) return true
-  return (classes.mask[i]! & WordClass.kindMemory) !== 0 && scanner.kind[i - 1] === TokenKind.measure && (classes.all & WordClass.kindGraphics) !== 0
+  return (classes.mask[i]! & WordClass.kindMemory) !== 0 && scanner.kind[i - 1] === TokenKind.measure && ((classes.all | wanted.mask) & WordClass.kindGraphics) !== 0
 }
 
 /**
@@ -110,24 +120,35 @@ function secondThing(scanner: TitleScanner, classes: TitleClasses, at: number, k
   const comma = scanner.kind[at] === TokenKind.comma
   let seen = 0
   let harmless = false
-  let otherWord = -1
+  let modelWord = -1
   for (let i = at + 1; i < scanner.count && seen < 5; i += 1) {
     const kind = scanner.kind[i]!
     const mask = classes.mask[i]!
     if (kind === TokenKind.plus || kind === TokenKind.comma || (mask & WordClass.connector && seen > 0)) break
     seen += 1
     if (mask & WordClass.forWord || mask & WordClass.negation) break
-    if (mask & WordClass.harmlessExtra) harmless = true
-    if (mask & anyKind && !isAttribute(scanner, classes, i) && !wanted.hashes.has(scanner.hash[i]!)) {
+    if (mask & WordClass.harmlessExtra && modelWord < 0) harmless = true
+    if (mask & anyKind && !isAttribute(scanner, classes, i, wanted) && !wanted.hashes.has(scanner.hash[i]!)) {
       const kinds = mask & anyKind
       const ownCapacity = (kinds & WordClass.kindMemory) !== 0 && scanner.kind[i - 1] === TokenKind.measure && scanner.first[i - 1] === wanted.capacityGb
       const differs = kindsBefore === 0 ? !comma : (kindsBefore & kinds) === 0
       if (differs && !harmless && !ownCapacity && (wanted.mask & kinds) === 0) return `also names "${scanner.text(i)}"`
     }
-    if (otherWord < 0 && !wanted.hashes.has(scanner.hash[i]!)) otherWord = i
+    if (modelWord < 0 && namesSomethingElse(scanner, i, wanted)) modelWord = i
   }
-  if (bare && !harmless && otherWord >= 0 && !isPlusOfAdjective(scanner, at)) return `also "${scanner.text(otherWord)}"`
+  const joins = bare || scanner.hash[at] === andHash
+  if (joins && !harmless && modelWord >= 0 && (bare || modelWord === at + 2) && !isPlusOfAdjective(scanner, at)) return `also "${scanner.text(modelWord)}"`
   return ''
+}
+
+const andHash = hashText('and')
+const moreHashes = new Set(['more', 'extras', 'bits', 'stuff', 'others', 'misc'].map(hashText))
+/** A model number, a size, or `more`: what stands behind the plus is a thing and not praise. */
+function namesSomethingElse(scanner: TitleScanner, i: number, wanted: WantedClasses): boolean {
+  if (wanted.hashes.has(scanner.hash[i]!)) return false
+  const kind = scanner.kind[i]!
+  if (moreHashes.has(scanner.hash[i]!)) return true
+  return kind === TokenKind.number || kind === TokenKind.mixed || (kind === TokenKind.measure && scanner.first[i] !== wanted.capacityGb)
 }
 
 const afterPlusHashes = new Set(['bronze', 'gold', 'silver', 'platinum', 'titanium', 'white'].map(hashText))
@@ -142,16 +163,16 @@ export function saysAccessory(scanner: TitleScanner, classes: TitleClasses, want
     const mask = classes.mask[i]!
     if (mask === 0) continue
     const next = i + 1 < scanner.count ? classes.mask[i + 1]! : 0
-    if (mask & WordClass.accessory && !wanted.hashes.has(scanner.hash[i]!)) {
+    if (mask & WordClass.accessory && !wanted.hashes.has(scanner.hash[i]!) && !(wanted.isCooler && coolerHashes.has(scanner.hash[i]!))) {
       const before = classes.at(i - 1)
       if (before & WordClass.negation) continue
-      const comesAlong = before & WordClass.connector || (i > 0 && scanner.kind[i - 1] === TokenKind.plus)
+      const comesAlong = (before | next) & WordClass.connector || (i > 0 && scanner.kind[i - 1] === TokenKind.plus)
       if (next & WordClass.only || before & WordClass.only) return `${scanner.text(i)} only`
-      if (!comesAlong && next & WordClass.forWord) return `${scanner.text(i)} for it`
-      if (!comesAlong && i > 0 && isPieceNoun(scanner.hash[i]!) && wanted.hashes.has(scanner.hash[i - 1]!)) return `its ${scanner.text(i)}`
+      if (!comesAlong && next & WordClass.forWord && namesWanted(scanner, i + 2, wanted)) return `${scanner.text(i)} for it`
+      if (!comesAlong && i > 0 && isPieceNoun(scanner.hash[i]!) && (wanted.hashes.has(scanner.hash[i - 1]!) || (scanner.kind[i - 1] === TokenKind.measure && i + 1 === scanner.count))) return `its ${scanner.text(i)}`
       if (i === 0 && isPieceNoun(scanner.hash[i]!)) return scanner.text(i)
     }
-    if (mask & WordClass.negation && next !== 0 && isNegatedThing(scanner, classes, i + 1)) {
+    if (mask & WordClass.negation && i + 1 < scanner.count && isNegatedThing(scanner, classes, i + 1, wanted)) {
       return `${scanner.text(i)} ${scanner.text(i + 1)}`
     }
     if (scanner.hash[i] === notIncludedHash && i > 1 && scanner.hash[i - 1] === notHash && saysThing(scanner, classes, i - 2)) {
@@ -163,8 +184,15 @@ export function saysAccessory(scanner: TitleScanner, classes: TitleClasses, want
 
 const notIncludedHash = hashText('included')
 const notHash = hashText('not')
-const cardHashes = new Set(['card', 'gpu', 'cpu', 'chip', 'processor'].map(hashText))
-const pieceNouns = new Set(['bracket', 'brackets', 'backplate', 'shroud', 'heatsink', 'cooler', 'waterblock', 'manual', 'sticker', 'tray'].map(hashText))
+const cardHashes = new Set(['card', 'gpu', 'cpu', 'chip', 'processor', 'pcb'].map(hashText))
+const pieceNouns = new Set(['bracket', 'brackets', 'backplate', 'shroud', 'heatsink', 'cooler', 'waterblock', 'block', 'manual', 'sticker'].map(hashText))
+const coolerHashes = new Set(['cooler', 'heatsink', 'fan', 'fans', 'block', 'waterblock'].map(hashText))
+
+/** Whether one of the next words is one that the query asks for. */
+function namesWanted(scanner: TitleScanner, from: number, wanted: WantedClasses): boolean {
+  for (let i = from; i < scanner.count && i < from + 4; i += 1) if (wanted.hashes.has(scanner.hash[i]!)) return true
+  return false
+}
 
 function isPieceNoun(hash: number): boolean {
   return pieceNouns.has(hash)
@@ -175,9 +203,9 @@ function saysThing(scanner: TitleScanner, classes: TitleClasses, i: number): boo
 }
 
 /** `no card`, `without gpu`; but `no cpu` on a board that never had one is told by the kind word before it. */
-function isNegatedThing(scanner: TitleScanner, classes: TitleClasses, i: number): boolean {
+function isNegatedThing(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
   if (!saysThing(scanner, classes, i)) return false
-  return (classes.all & (WordClass.kindBoard | WordClass.kindCase)) === 0
+  return ((classes.all | wanted.mask) & (WordClass.kindBoard | WordClass.kindCase)) === 0
 }
 
 /** How many things the title says are sold together: 0 not said, −1 said but unclear ("each", "choose"). */
@@ -192,7 +220,7 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
     else if (kind === TokenKind.timesBefore && !(wanted.countsModules && nextKind === TokenKind.measure)) {
       // `2x fan`, `3x outputs`: said of an attribute
       const next = i + 1 < scanner.count ? classes.mask[i + 1]! : 0
-      if (!(next & WordClass.accessory)) stated = scanner.first[i]!
+      if (!(next & WordClass.accessory) && !isAttributeNoun(scanner, i + 1)) stated = scanner.first[i]!
     } else if (kind === TokenKind.number && i + 1 < scanner.count && classes.mask[i + 1]! & WordClass.countNoun && scanner.first[i]! <= 100) {
       if (!wanted.countsModules && !(classes.mask[i + 1]! & WordClass.accessory) && !wanted.hashes.has(scanner.hash[i]!)) stated = scanner.first[i]!
     } else if (kind === TokenKind.multiple && scanner.unit[i] === Unit.gb && !wanted.countsModules && scanner.second[i] === wanted.capacityGb) {
@@ -202,9 +230,29 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
     else if (scanner.hash[i] === setHash && i + 2 < scanner.count && classes.mask[i + 1]! & WordClass.ofWord && scanner.kind[i + 2] === TokenKind.number) {
       if (!wanted.countsModules) stated = scanner.first[i + 2]!
     }
+    else if (wanted.countsModules && kind === TokenKind.multiple && opensWithCount(scanner, classes, wanted)) return -1
+    else if (!wanted.countsModules && stated === 0 && saysCount(scanner, classes, i, wanted)) stated = scanner.kind[i] === TokenKind.number ? scanner.first[i]! : numberWords.get(scanner.hash[i]!)!
     if (stated === -1) return -1
   }
   return stated === 1 ? 0 : stated
 }
 
 const setHash = hashText('set')
+const numberWords = new Map([['two', 2], ['three', 3], ['four', 4], ['five', 5]].map(([word, count]) => [hashText(String(word)), Number(count)]))
+const attributeNouns = new Set(['core', 'cores', 'thread', 'threads', 'fan', 'fans', 'pin', 'pins', 'slot', 'slots', 'dp', 'hdmi', 'dvi', 'usb', 'sata', 'm2', 'bay', 'bays', 'port', 'ports', 'phase', 'year', 'years', 'month', 'months', 'day', 'days', 'displayport', 'outputs', 'gen', 'bit', 'layers'].map(hashText))
+
+function isAttributeNoun(scanner: TitleScanner, i: number): boolean {
+  return i < scanner.count && attributeNouns.has(scanner.hash[i]!)
+}
+
+/** `pair of …`, `two …`, `2x …`, before a kit that states its modules: one kit or several, the title leaves open. */
+function opensWithCount(scanner: TitleScanner, classes: TitleClasses, wanted: WantedClasses): boolean {
+  return (classes.mask[0]! & WordClass.pair) !== 0 || scanner.kind[0] === TokenKind.timesBefore || saysCount(scanner, classes, 0, wanted)
+}
+
+/** `two Tarn 640`, `(2) Tarn 640`: a count that opens the title, before a word. */
+function saysCount(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
+  if (i > 0 || wanted.hashes.has(scanner.hash[0]!) || scanner.count < 2) return false
+  const isCount = numberWords.has(scanner.hash[0]!) || (scanner.kind[0] === TokenKind.number && scanner.first[0]! >= 2 && scanner.first[0]! <= 20)
+  return isCount && scanner.kind[1] === TokenKind.word && !isAttributeNoun(scanner, 1) && (classes.mask[1]! & WordClass.accessory) === 0
+}

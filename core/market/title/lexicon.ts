@@ -37,6 +37,8 @@ export const WordClass = {
   kindCase: 1 << 25,
   kindStorage: 1 << 26,
   kindPeripheral: 1 << 27,
+  /** A cooler is an extra or a piece unless it is what is sold; it never makes a lot. */
+  kindCooler: 1 << 28,
 } as const
 
 export const anyKind =
@@ -46,12 +48,12 @@ export const anyKind =
 const words: Readonly<Record<keyof typeof WordClass, string>> = {
   negation: 'no not non without never nothing isnt zero less missing',
   damage:
-    'broken faulty fault defective defect damaged damage dead untested unchecked spares artifacts artefacts cracked bent fried shorted burnt kaputt noisy-dead nonworking',
+    'broken faulty fault defective defect damaged damage dead untested unchecked spares artifacts artefacts cracked bent fried shorted burnt kaputt nonworking repair repairs doa crashes crashing crash leaking leaks rusted corroded corrosion snapped overheats',
   laptop: 'laptop sodimm notebook',
   server: 'rdimm lrdimm registered server',
-  lot: 'lot joblot bundle combo collection assorted mixed bundled joblots',
+  lot: 'lot joblot bundle combo collection assorted mixed bundled joblots clearout',
   connector: 'with and incl including includes plus w',
-  accessory: 'box bracket brackets backplate shroud fan fans heatsink cooler waterblock manual sticker shield riser cable cables packaging carton sleeve screws adapter tray lid',
+  accessory: 'box bracket brackets backplate shroud fan fans heatsink cooler waterblock manual sticker shield riser cable cables block packaging carton sleeve screws adapter tray lid',
   only: 'only empty just spare replacement',
   forWord: 'for fits from suits compatible',
   countNoun: 'pcs pieces piece units unit sticks stick modules cards cpus processors drives boards fans available sets pack off',
@@ -59,18 +61,19 @@ const words: Readonly<Record<keyof typeof WordClass, string>> = {
   quantityVague: 'each several multiple various choose choice quantity qty ea selection per',
   single: 'single',
   desktopModule: 'udimm desktop',
-  machine: 'computer workstation rig pc',
-  machineAdjective: 'gaming full complete whole office home family custom built',
+  machine: 'computer workstation rig pc system',
+  machineAdjective: 'gaming full complete whole office home family custom built budget',
   harmlessExtra:
-    'cooler fan fans box boxed cable cables screws bracket brackets shipping delivery postage manual warranty invoice receipt thermal paste pads backplate adapter free original packaging heatsink tested cleaned working shield software driver tracking guarantee fast quick low good new all accessories works fully clean still very great papers bill proof',
+    'cooler fan fans box boxed cable cables screws bracket brackets shipping delivery postage manual warranty invoice receipt thermal paste pads backplate adapter original packaging heatsink tested cleaned working shield software driver tracking guarantee accessories papers bill proof',
   ofWord: 'of',
   kindCpu: 'cpu processor cpus',
-  kindBoard: 'motherboard mobo mainboard board',
+  kindBoard: 'motherboard mobo mainboard board motherboards',
   kindMemory: 'ram memory',
   kindGraphics: 'gpu graphics videocard graphicscard',
   kindSupply: 'psu powersupply',
   kindCase: 'case chassis',
   kindStorage: 'ssd hdd nvme harddrive harddisk',
+  kindCooler: 'cooler heatsink',
   kindPeripheral: 'monitor keyboard mouse screen headset',
 }
 

@@ -1,3 +1,5 @@
+import { classesOf } from './lexicon'
+import { oneSlip } from './oneSlip'
 import { hashText, TokenKind, type TitleScanner } from './titleScanner'
 import { normaliseTitle } from './normaliseTitle'
 
@@ -7,6 +9,8 @@ export interface Phrase {
   readonly text: string
   /** Ways to find it: each a run of token hashes that must stand side by side. */
   readonly forms: readonly (readonly number[])[]
+  /** The word itself where it is one of letters alone, long enough to be recognised with a slip in it; else ''. */
+  readonly forgiving: string
 }
 
 /** Prepares a phrase; `640 S` is found as `640 s` and as `640s`, and the other way round. Text without a token is never found. */
@@ -19,7 +23,7 @@ export function phrase(text: string): Phrase {
   add(tokens)
   if (tokens.length > 1) add([tokens.join('')])
   add(tokens.flatMap((token) => (/^\d+[a-z]{1,2}$/.test(token) ? [token.replace(/\D/g, ''), token.replace(/\d/g, '')] : [token])))
-  return { text, forms: [...forms.values()].map((form) => form.map(hashText)) }
+  return { text, forms: [...forms.values()].map((form) => form.map(hashText)), forgiving: tokens.length === 1 && /^\p{L}{5,}$/u.test(tokens[0]!) ? tokens[0]! : '' }
 }
 
 /**
@@ -33,6 +37,16 @@ export function findPhrase(scanner: TitleScanner, wanted: Phrase, from = 0): num
     for (const form of wanted.forms) {
       if (matchesAt(hash, count, form, start)) return start
     }
+  }
+  return -1
+}
+
+/** Where a misspelt form of a one-word phrase stands, or −1. Words that the trade knows are never taken for a slip. */
+export function findMisspelt(scanner: TitleScanner, wanted: Phrase): number {
+  if (wanted.forgiving === '') return -1
+  for (let i = 0; i < scanner.count; i += 1) {
+    if (scanner.kind[i] !== TokenKind.word || Math.abs(scanner.length(i) - wanted.forgiving.length) > 1 || classesOf(scanner.hash[i]!) !== 0) continue
+    if (oneSlip(wanted.forgiving, scanner.text(i))) return i
   }
   return -1
 }

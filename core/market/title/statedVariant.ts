@@ -4,6 +4,7 @@ import type { VariantFacts } from '../priceQuery'
 
 const kitWord = hashText('kit')
 const dualWord = hashText('dual')
+const numberWords = new Map([hashText('one'), hashText('two'), hashText('three'), hashText('four')].map((hash, index) => [hash, index + 1]))
 const generationByHash = new Map<number, number>()
 for (const generation of [2, 3, 4, 5]) {
   for (const spelling of [`ddr${generation}`, `pc${generation}`, `ddr${generation}l`, `pc${generation}l`]) {
@@ -59,7 +60,7 @@ export class StatedVariant {
     let noun = i - 1
     if (noun >= 0 && (classesOf(scanner.hash[noun]!) & WordClass.ofWord) !== 0) noun -= 1
     if (noun < 1 || (classesOf(scanner.hash[noun]!) & WordClass.countNoun) === 0) return 0
-    return scanner.kind[noun - 1] === TokenKind.number ? scanner.first[noun - 1]! : 0
+    return scanner.kind[noun - 1] === TokenKind.number ? scanner.first[noun - 1]! : (numberWords.get(scanner.hash[noun - 1]!) ?? 0)
   }
 
   private readMultiple(scanner: TitleScanner, i: number, countsModules: boolean): void {
@@ -72,7 +73,7 @@ export class StatedVariant {
   private addKit(count: number, size: number): void {
     this.kitCount = count
     this.totals.push(count * size)
-    this.moduleSizes.push(size)
+    if (count > 1) this.moduleSizes.push(size)
   }
 
   private readWord(scanner: TitleScanner, i: number): void {
@@ -85,6 +86,11 @@ export class StatedVariant {
     if (classes & WordClass.laptop) this.setLaptop(scanner, i)
     if (classes & WordClass.desktopModule) this.desktop = true
     if (classes & WordClass.server) this.server = true
+    if (classes & WordClass.countNoun && this.kitCount === 0 && i > 0) {
+      const count = scanner.kind[i - 1] === TokenKind.number ? scanner.first[i - 1]! : (numberWords.get(scanner.hash[i - 1]!) ?? 0)
+      const sizeFollows = scanner.kind[i + 1] === TokenKind.measure || (i + 1 < scanner.count && (classesOf(scanner.hash[i + 1]!) & WordClass.ofWord) !== 0)
+      if (count >= 1 && count <= 8 && !sizeFollows) this.kitCount = count
+    }
     if (classes & WordClass.single && this.kitCount === 0 && !isNoise(scanner, i)) this.kitCount = 1
   }
 
@@ -120,7 +126,7 @@ function sameCapacity(stated: number, wanted: number): boolean {
 
 /**
  * What in the title contradicts the wanted variant, in words; '' where nothing does. What a title leaves out does
- * not contradict.
+ * not contradict, except that a laptop module must be called one.
  */
 export function variantClash(stated: StatedVariant, scanner: TitleScanner, wanted: VariantFacts): string {
   const { capacityGb, kitCount, memoryGeneration, module } = wanted
@@ -138,7 +144,8 @@ export function variantClash(stated: StatedVariant, scanner: TitleScanner, wante
   }
   if (module === 'desktop' && stated.laptop && !stated.desktop) return 'a laptop module'
   if (module === 'desktop' && stated.server) return 'a server module'
-  if (module === 'laptop' && stated.desktop && !stated.laptop) return 'a desktop module'
+  // memory that says nothing is desktop memory: a laptop module is always called one
+  if (module === 'laptop' && !stated.laptop) return stated.desktop ? 'a desktop module' : 'does not say that it is a laptop module'
   return ''
 }
 

@@ -9,7 +9,7 @@
  * Normal form: lower case, no accents, punctuation separates; a number and its unit are one token however they were
  * written (`16 GB`, `16gb`, `16 gig` → `16gb`), so is a multiple (`2 x 8 GB`, `2×8gb` → `2x8gb`), so is a memory
  * generation (`DDR 4` → `ddr4`); a name run together with its number is two (`tarn640` → `tarn` `640`), a number
- * with a letter behind it stays one (`640s`).
+ * with a letter behind it stays one (`640s`); an apostrophe inside a word is left out (`won't` → `wont`).
  */
 
 /** What a token is; the figures of a structured token stand in `first`, `second`, `unit`. */
@@ -54,6 +54,8 @@ const CHAR_A = 97
 const CHAR_Z = 122
 const CHAR_X = 120
 const CHAR_POINT = 46
+const APOSTROPHE = 39
+const STAR = 42
 
 function isDigit(code: number): boolean {
   return code >= CHAR_0 && code <= CHAR_9
@@ -108,6 +110,7 @@ export class TitleScanner {
       } else {
         if (code === 43 || code === 38) this.readPlus(i, length)
         else if (code === 44) this.mark(TokenKind.comma)
+        else if (code === 47 && this.standsAlone(i, length)) this.mark(TokenKind.plus)
         i += 1
       }
     }
@@ -119,6 +122,11 @@ export class TitleScanner {
     return String.fromCharCode(...this.out.subarray(this.start[token], this.end[token]))
   }
 
+  /** Characters of the token. */
+  length(token: number): number {
+    return this.end[token]! - this.start[token]!
+  }
+
   /** One number for the whole title in normal form. */
   titleHash(): number {
     return this.hashOut(0, this.outLength)
@@ -126,19 +134,31 @@ export class TitleScanner {
 
   private load(title: string): number {
     const length = Math.min(title.length, maxChars)
+    let stars = false
     for (let i = 0; i < length; i += 1) {
       const code = title.charCodeAt(i)
-      if (code > 127) return this.loadFolded(title)
-      this.source[i] = code >= 65 && code <= 90 ? code + 32 : code === 42 ? CHAR_X : code
+      if (code > 127 || code === APOSTROPHE) return this.loadFolded(title)
+      if (code === STAR) stars = true
+      this.source[i] = code >= 65 && code <= 90 ? code + 32 : code
     }
+    if (stars) this.readStars(length)
     return length
   }
 
   private loadFolded(title: string): number {
-    const folded = title.normalize('NFKD').replace(/\p{M}/gu, '').replace(/[×*]/g, 'x').toLowerCase()
+    const folded = title.normalize('NFKD').replace(/\p{M}/gu, '').replace(/×/g, 'x').replace(/(?<=\p{L})['’](?=\p{L})/gu, '').toLowerCase()
     const length = Math.min(folded.length, maxChars)
     for (let i = 0; i < length; i += 1) this.source[i] = folded.charCodeAt(i)
+    this.readStars(length)
     return length
+  }
+
+  /** A star touching a figure is a times sign (`2*8`, `8gb *2`); one that stands alone parts things. */
+  private readStars(length: number): void {
+    const { source } = this
+    for (let i = 0; i < length; i += 1) {
+      if (source[i] === STAR && ((i > 0 && isDigit(source[i - 1]!)) || (i + 1 < length && isDigit(source[i + 1]!)))) source[i] = CHAR_X
+    }
   }
 
   private isDecimalPoint(i: number, length: number): boolean {
@@ -150,6 +170,11 @@ export class TitleScanner {
     const gluedBefore = i > 0 && isTokenCode(this.source[i - 1]!)
     const gluedAfter = i + 1 < length && isTokenCode(this.source[i + 1]!)
     if (gluedBefore === gluedAfter) this.mark(TokenKind.plus)
+  }
+
+  /** `board / case`: a stroke with room on both sides divides things, `spares/repair` does not. */
+  private standsAlone(i: number, length: number): boolean {
+    return i > 0 && i + 1 < length && this.source[i - 1] === 32 && this.source[i + 1] === 32
   }
 
   private readRun(from: number, to: number): void {
@@ -201,7 +226,7 @@ export class TitleScanner {
     while (lettersEnd < to && !isDigit(source[lettersEnd]!)) lettersEnd += 1
     const whole = unitsBySpelling.get(this.hashSource(digitsEnd, lettersEnd))
     const prefix = unitsBySpelling.get(this.hashSource(digitsEnd, Math.min(digitsEnd + 2, lettersEnd)))
-    if (lettersEnd === to && whole) {
+    if (lettersEnd === to && whole && isPlausible(value, lettersEnd - digitsEnd)) {
       this.emitNumber(from, digitsEnd, value)
       this.attachUnit(whole.unit, whole.canonical)
       return to
@@ -238,7 +263,7 @@ export class TitleScanner {
     const lastKind = last >= 0 ? this.kind[last] : -1
     if (lastKind === TokenKind.number || (lastKind === TokenKind.multiple && this.unit[last] === Unit.none)) {
       const unit = to - from <= 5 ? unitsBySpelling.get(this.hashSource(from, to)) : undefined
-      if (unit) {
+      if (unit && isPlausible(this.first[last]!, to - from)) {
         this.attachUnit(unit.unit, unit.canonical)
         return
       }
@@ -337,6 +362,11 @@ export class TitleScanner {
   private hashOut(from: number, to: number): number {
     return hashCodes(this.out, from, to)
   }
+}
+
+/** `480 G` is a size, `5400 G` a model with its suffix: a unit of one letter is believed up to 1 024. */
+function isPlausible(value: number, unitLength: number): boolean {
+  return unitLength > 1 || value <= 1024
 }
 
 const ddrHash = hashText('ddr')
