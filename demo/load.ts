@@ -1,8 +1,14 @@
 import { demoBuilds } from './builds'
 import { demoFiles } from './files'
 
+/** What the demo asks of the stand-in markets, and how often. */
+export const demoConnectors = [
+  { sourceId: 'barnstall', kind: 'lead-feed', path: '/barnstall/feed.atom', everyMinutes: 30 }, { sourceId: 'gavelry', kind: 'lead-feed', path: '/gavelry/feed.rss', everyMinutes: 60 }, { sourceId: 'gavelry', kind: 'sold-csv', path: '/gavelry/sold.csv', everyMinutes: 360 },
+  { sourceId: 'second-socket', kind: 'lead-feed', path: '/second-socket/feed.json', everyMinutes: 60 }, { sourceId: 'circuit-pantry', kind: 'shop-csv', path: '/circuit-pantry/prices.csv', everyMinutes: 720 }, { sourceId: 'tin-lantern-parts', kind: 'shop-csv', path: '/tin-lantern-parts/prices.csv', everyMinutes: 720 },
+] as const
+
 /** Loads the demo into a running server through the same routes as a user's files. */
-export async function loadDemo(address: string, say: (line: string) => void): Promise<void> {
+export async function loadDemo(address: string, say: (line: string) => void, markets?: string): Promise<void> {
   const files = demoFiles()
   const library = await post(address, '/api/import/library', files['library.json']!)
   say(`library: ${library.added} entries`)
@@ -15,6 +21,10 @@ export async function loadDemo(address: string, say: (line: string) => void): Pr
   say(`leads: ${leads.added} added, ${leads.rejected} rejected`)
   const prices = await post(address, '/api/import/shop-prices', files['shop-prices.csv']!)
   say(`shop prices: ${prices.added} added`)
+  if (markets !== undefined) {
+    for (const { path, ...connector } of demoConnectors) await post(address, '/api/connectors', JSON.stringify({ ...connector, url: markets + path, allowPrivate: true }))
+    say(`connectors: ${demoConnectors.length} addresses at ${markets}`)
+  }
   for (const build of demoBuilds) {
     const { id } = await post(address, '/api/builds', JSON.stringify(build.brief))
     const inbox = (await (await fetch(`${address}/api/builds/${id}/leads`)).json()) as { leads: { id: string; externalId: string }[] }

@@ -21,10 +21,10 @@ const sourceOf = { auction: 'Gavelry', fixed: 'Gavelry', local: 'Barnstall' } as
 const dirtShares: readonly (readonly [Dirt, number])[] = [['clean', 76], ['lot', 6], ['broken', 6], ['accessory', 3], ['pair', 2], ['wrong-size', 5], ['laptop', 2]]
 const copyMakes = ['Zuvo', 'Brantik', 'Quillio']
 
-interface Row { id: string; source: string; title: string; price: string; shipping: string; currency: string; soldOn: string; manner: string; condition: string; quantity: string }
+export interface SoldRow { id: string; source: string; title: string; price: string; shipping: string; currency: string; soldOn: string; manner: string; condition: string; quantity: string }
 
-function oneRecord(part: CataloguePart, number: number, chance: Chance): Row {
-  const age = chance.whole(0, days - 1)
+/** One sale of a part, `age` days before the demo's day (negative: after it). */
+export function oneRecord(part: CataloguePart, number: number, age: number, chance: Chance): SoldRow {
   const manner = chance.weighted(manners)
   let dirt = chance.weighted(dirtShares)
   if (dirt === 'laptop' && part.role !== 'memory') dirt = 'clean'
@@ -57,11 +57,16 @@ function oneRecord(part: CataloguePart, number: number, chance: Chance): Row {
 /** About 7 000 sold records over 120 days, with the dirt of real ones, as CSV. */
 export function soldRecordsCsv(seed: number): string {
   const chance = makeChance(seed)
-  const rows: Row[] = []
-  for (const part of catalogue) for (let i = 0; i < part.sales; i += 1) rows.push(oneRecord(part, rows.length, chance))
+  const rows: SoldRow[] = []
+  for (const part of catalogue) for (let i = 0; i < part.sales; i += 1) rows.push(oneRecord(part, rows.length, chance.whole(0, days - 1), chance))
   const doubles = Array.from({ length: Math.round(rows.length * 0.02) }, (_, index) => ({ ...chance.pick(rows), id: `R${500_000 + index}` }))
   rows.push(...doubles)
   const order = rows.map((row) => [chance.share(), row] as const).sort((a, b) => a[0] - b[0]).map(([, row]) => row)
+  return soldTable(order)
+}
+
+/** Sold records as CSV. */
+export function soldTable(rows: readonly SoldRow[]): string {
   return csvTable(['record id', 'market', 'title', 'sold for', 'postage', 'currency', 'sold on', 'manner of sale', 'condition', 'pieces'],
-    order.map((row) => [row.id, row.source, row.title, row.price, row.shipping, row.currency, row.soldOn, row.manner, row.condition, row.quantity]))
+    rows.map((row) => [row.id, row.source, row.title, row.price, row.shipping, row.currency, row.soldOn, row.manner, row.condition, row.quantity]))
 }

@@ -95,3 +95,16 @@ export async function startServer({ host, port, url }, env = {}) {
   process.stderr.write('the server did not answer within 30 seconds\n')
   process.exit(1)
 }
+
+/** Starts the stand-in markets and waits until they answer; the day they are at stands in the date file. */
+export async function startStandIns(port, dateFile) {
+  const url = `http://127.0.0.1:${port}`
+  const child = spawn(process.execPath, ['--import', 'tsx', 'standins/main.ts', String(port), dateFile], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] })
+  process.on('exit', () => child.kill())
+  for (let tries = 0; tries < 100; tries += 1) {
+    if ((await fetch(url).catch(() => null))?.ok) return url
+    await new Promise((resolve) => setTimeout(resolve, 200))
+  }
+  process.stderr.write('the stand-in markets did not answer within 20 seconds\n')
+  process.exit(1)
+}

@@ -15,3 +15,12 @@ export interface NeedEntry {
 
 /** The part of a price query that belongs to a part; date and currency come from the reading. */
 export type QuerySettings = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>
+
+/** What of a query can be used on other parts: all but its words and facts. */
+export type RecipeSettings = Pick<QuerySettings, 'mustNot' | 'conditions' | 'manners' | 'windowDays' | 'halfLifeDays' | 'makes' | 'forgiveSlips' | 'catchShare'>
+
+/** A line of a file or an entry of a feed that a poll could not take, and why. */
+export interface PollProblem {
+  readonly where: string
+  readonly reason: string
+}

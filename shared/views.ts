@@ -14,7 +14,7 @@ import type { LikeForLike } from '../core/weighing/likeForLike'
 import type { RateComparison } from '../core/weighing/compareRates'
 import type { WeighedMachine } from '../core/weighing/machine'
 import type { WeighingVerdict } from '../core/weighing/verdict'
-import type { HouseRules } from './types'
+import type { HouseRules, PollProblem } from './types'
 
 /** What the server answers to the interface. Amounts are minor units of the build's currency unless said. */
 
@@ -230,4 +230,32 @@ export interface ShelfView {
   readonly cost: number
   readonly currency: string
   readonly note: string
+}
+
+export interface PollView {
+  readonly id: number
+  readonly startedAt: string
+  readonly finishedAt: string | null
+  readonly outcome: 'running' | 'done' | 'failed' | 'cut-short'
+  readonly added: number
+  readonly changed: number
+  readonly alreadyThere: number
+  readonly vanished: number
+  readonly rejected: number
+  readonly problems: readonly PollProblem[]
+  readonly message: string
+}
+
+export interface ConnectorView {
+  readonly id: string
+  readonly sourceId: string
+  readonly sourceName: string
+  readonly kind: 'sold-csv' | 'lead-feed' | 'shop-csv'
+  readonly url: string
+  readonly everyMinutes: number
+  readonly allowPrivate: boolean
+  readonly paused: boolean
+  readonly failures: number
+  readonly dueAt: string
+  readonly polls: readonly PollView[]
 }

@@ -12,6 +12,12 @@ export interface PageOffer {
   readonly seller: string | null
   readonly id: string | null
   readonly validUntil: string | null
+  /** Delivery, decimal text in the offer's currency; null where the page states none. */
+  readonly shipping: string | null
+  /** Town the thing stands in. */
+  readonly place: string | null
+  /** False where the page says that it is sold or no longer offered. */
+  readonly available: boolean
 }
 
 type Node = Readonly<Record<string, unknown>>
@@ -82,8 +88,24 @@ function readOffer(offer: Node, product: Node): PageOffer {
     url: text(offer.url) ?? text(product.url),
     seller: seller && typeof seller === 'object' ? text(seller.name) : null,
     id: text(product.sku) ?? text(product.productID) ?? text(offer.sku) ?? text(product['@id']),
-    validUntil: text(offer.priceValidUntil)?.slice(0, 10) ?? null,
+    validUntil: (text(offer.priceValidUntil) ?? text(offer.availabilityEnds))?.slice(0, 10) ?? null,
+    shipping: text(within(offer, 'shippingDetails', 'shippingRate', 'value')),
+    place: text(within(offer, 'availableAtOrFrom', 'address', 'addressLocality')),
+    available: !goneNames.has((text(offer.availability) ?? '').replace(/^.*[/#]/, '').toLowerCase()),
   }
+}
+
+const goneNames = new Set(['soldout', 'outofstock', 'discontinued'])
+
+/** A value some objects down; of a list its first; undefined where the way ends. */
+function within(node: Node, ...path: readonly string[]): unknown {
+  let value: unknown = node
+  for (const step of path) {
+    const here = Array.isArray(value) ? value[0] : value
+    if (typeof here !== 'object' || here === null) return undefined
+    value = (here as Node)[step]
+  }
+  return value
 }
 
 function text(value: unknown): string | null {

@@ -16,7 +16,7 @@ export interface ImportedShopPrice {
 }
 
 /** Reads a CSV of shop prices: source, part, date, price, currency; what cannot be understood is reported by line. */
-export function readShopPrices(text: string, defaults: { readonly currency: string; readonly today: string }): { readonly read: ReadRow<ImportedShopPrice>[]; readonly problems: LineProblem[] } {
+export function readShopPrices(text: string, defaults: { readonly currency: string; readonly today: string; readonly sourceId?: string }): { readonly read: ReadRow<ImportedShopPrice>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
   return readRows(rows, (row) => {
@@ -26,6 +26,6 @@ export function readShopPrices(text: string, defaults: { readonly currency: stri
     if (date > defaults.today) throw new FieldError('date', `${date} is in the future`)
     const price = readPrice(cell('price'), currency)
     if (price <= 0) throw new FieldError('price', 'a price must be more than zero')
-    return { sourceId: cell('source'), partId: cell('part'), date, price, currency }
+    return { sourceId: cell('source') || (defaults.sourceId ?? ''), partId: cell('part'), date, price, currency }
   })
 }

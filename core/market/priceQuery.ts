@@ -33,6 +33,8 @@ export interface PriceQuery {
   readonly currency: Currency
   /** Only these makes; left out or empty: any make. */
   readonly makes?: readonly string[]
+  /** Whether a wanted word of five letters or more is recognised with one slip of the fingers in it. Default false. */
+  readonly forgiveSlips?: boolean
   /** Part of suitable sales a builder would get to, 0 to 1. Default 0.2. */
   readonly catchShare?: number
   /** Days the records really cover, where shorter than the window. */

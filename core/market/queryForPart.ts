@@ -29,7 +29,7 @@ export function queryForPart(part: Part, library: readonly Part[]): PartQuery {
     ...(siblings.length > 0 ? { siblings } : {}),
   }
   const { windowDays, halfLifeDays, conditions, manners, catchShare } = priceQueryDefaults
-  return { role: part.role, must, mustNot: [], variant, conditions, manners, windowDays, halfLifeDays, catchShare }
+  return { role: part.role, must, mustNot: [], variant, conditions, manners, windowDays, halfLifeDays, catchShare, forgiveSlips: true }
 }
 
 /**

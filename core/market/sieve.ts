@@ -102,7 +102,7 @@ export class Sieve {
     }
     if (!this.manners.has(record.manner)) return drop('manner', `sold by ${record.manner}`)
     for (const word of this.must) {
-      if (findPhrase(scanner, word) < 0 && findMisspelt(scanner, word) < 0) return drop('missing-word', `"${word.text}" is not in the title`)
+      if (findPhrase(scanner, word) < 0 && !(query.forgiveSlips && findMisspelt(scanner, word) >= 0)) return drop('missing-word', `"${word.text}" is not in the title`)
     }
     for (const word of this.mustNot) {
       if (findPhrase(scanner, word) >= 0) return drop('unwanted-word', `"${word.text}" is in the title`)

@@ -1,12 +1,14 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type { Condition, Manner } from '../../core/market/soldRecord'
+import type { Grade } from '../../core/market/grade'
+import type { OpinionVerdict } from '../../core/worth/opinions'
 import type { Override } from '../../core/market/streetPrice'
 import type { Need, PartFacts, Role } from '../../core/parts/part'
 import type { Scope } from '../../core/receipt/receipt'
 import type { Protection } from '../../core/sourcing/faultRisk'
 import type { RebateState } from '../../core/sourcing/rebates'
 import type { PresetCost } from '../../core/performance/workload'
-import type { HouseRules, NeedEntry, QuerySettings } from '../../shared/types'
+import type { HouseRules, NeedEntry, PollProblem, QuerySettings, RecipeSettings } from '../../shared/types'
 
 // Amounts are integer minor units of the currency beside them, dates are calendar dates as text.
 
@@ -147,8 +149,132 @@ export const leads = sqliteTable('leads', {
   place: text().notNull(),
   note: text().notNull(),
   state: text().$type<'open' | 'passed'>().notNull(),
+  /** The connector that brought it; null: written down by the builder. */
+  connectorId: text(),
+  /** Day it was last seen at its source, and the day it was found gone; its price is then its last ask. */
+  lastSeenOn: text(),
+  vanishedOn: text(),
+  /** Whether its parts were read from the title rather than stated by the builder. */
+  tieDeduced: integer({ mode: 'boolean' }).notNull().default(false),
   deletedAt: deletedAt(),
 }, (table) => [uniqueIndex('leads_identity').on(table.sourceId, table.externalId)])
+
+/** What a listing asked, day by day where it changed. */
+export const leadAsks = sqliteTable('lead_asks', {
+  leadId: text().notNull().references(() => leads.id),
+  day: text().notNull(),
+  ask: integer().notNull(),
+}, (table) => [primaryKey({ columns: [table.leadId, table.day] })])
+
+/** A source's address that is asked again and again. */
+export const connectors = sqliteTable('connectors', {
+  id: id(),
+  sourceId: text().notNull().references(() => sources.id),
+  kind: text().$type<'sold-csv' | 'lead-feed' | 'shop-csv'>().notNull(),
+  url: text().notNull(),
+  everyMinutes: integer().notNull(),
+  /** Private and loopback addresses are refused unless this says otherwise. */
+  allowPrivate: integer({ mode: 'boolean' }).notNull(),
+  paused: integer({ mode: 'boolean' }).notNull(),
+  /** Polls that failed one after another; each doubles the wait. */
+  failures: integer().notNull(),
+  /** ISO time from which the next poll may run by the schedule. */
+  dueAt: text().notNull(),
+  createdAt: createdAt(),
+  deletedAt: deletedAt(),
+})
+
+export const polls = sqliteTable('polls', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  connectorId: text().notNull().references(() => connectors.id),
+  startedAt: text().notNull(),
+  finishedAt: text(),
+  outcome: text().$type<'running' | 'done' | 'failed' | 'cut-short'>().notNull(),
+  added: integer().notNull(),
+  changed: integer().notNull(),
+  alreadyThere: integer().notNull(),
+  vanished: integer().notNull(),
+  rejected: integer().notNull(),
+  /** Rejected lines and entries, the first of them, each with where and why. */
+  problems: text({ mode: 'json' }).$type<PollProblem[]>().notNull(),
+  message: text().notNull(),
+}, (table) => [index('polls_connector').on(table.connectorId)])
+
+/** A dated price read, kept so that a later one can be held against it. */
+export const priceReads = sqliteTable('price_reads', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  partId: text().notNull().references(() => parts.id),
+  readOn: text().notNull(),
+  currency: text().notNull(),
+  patient: integer().notNull(),
+  typical: integer().notNull(),
+  hurried: integer().notNull(),
+  low: integer().notNull(),
+  high: integer().notNull(),
+  kept: integer().notNull(),
+  grade: text().$type<Grade>().notNull(),
+  /** The query it was read with. */
+  query: text({ mode: 'json' }).$type<QuerySettings>().notNull(),
+  note: text().notNull(),
+  deletedAt: deletedAt(),
+}, (table) => [index('price_reads_part').on(table.partId)])
+
+/** A query kept under a name, to be used on other parts. */
+export const queryRecipes = sqliteTable('query_recipes', {
+  id: id(),
+  name: text().notNull(),
+  settings: text({ mode: 'json' }).$type<RecipeSettings>().notNull(),
+  deletedAt: deletedAt(),
+})
+
+/** The builder's own idea of a price. */
+export const ownFigures = sqliteTable('own_figures', {
+  partId: text().primaryKey().references(() => parts.id),
+  amount: integer().notNull(),
+  currency: text().notNull(),
+  note: text().notNull(),
+  setOn: text().notNull(),
+})
+
+export const lookouts = sqliteTable('lookouts', {
+  id: id(),
+  buildId: text().notNull().references(() => builds.id),
+  partId: text().notNull().references(() => parts.id),
+  /** Pay-up-to price landed, minor units of the build's currency. */
+  limit: integer().notNull(),
+  createdAt: createdAt(),
+  deletedAt: deletedAt(),
+})
+
+/** Hits the builder has seen to. */
+export const lookoutSeen = sqliteTable('lookout_seen', {
+  lookoutId: text().notNull().references(() => lookouts.id),
+  leadId: text().notNull().references(() => leads.id),
+  seenOn: text().notNull(),
+}, (table) => [primaryKey({ columns: [table.lookoutId, table.leadId] })])
+
+export const guideOpinions = sqliteTable('guide_opinions', {
+  id: id(),
+  partId: text().notNull().references(() => parts.id),
+  guide: text().notNull(),
+  saidOn: text().notNull(),
+  verdict: text().$type<OpinionVerdict>().notNull(),
+  note: text().notNull(),
+  deletedAt: deletedAt(),
+})
+
+/** A launch or a season that may move the prices of a role or a part. */
+export const waitNotes = sqliteTable('wait_notes', {
+  id: id(),
+  role: text().$type<Role>().notNull(),
+  /** Null: every part of the role. */
+  partId: text().references(() => parts.id),
+  what: text().notNull(),
+  expectedOn: text().notNull(),
+  dropPercent: real().notNull(),
+  chance: real().notNull(),
+  deletedAt: deletedAt(),
+})
 
 export const leadThings = sqliteTable('lead_things', {
   leadId: text().notNull().references(() => leads.id),

@@ -1,13 +1,14 @@
 import type { H3Event } from 'h3'
 import type { Schema } from 'yup'
 import { CoreError } from '#core/coreError'
+import { whenFree } from '../db/whenFree'
 import { errorAnswer } from './errors'
 
 /** A route that answers JSON and turns a caller's mistake into 4xx with code, message and path. */
 export function jsonRoute<T>(handle: (event: H3Event) => Promise<T> | T) {
   return defineEventHandler(async (event) => {
     try {
-      return await handle(event)
+      return await whenFree(async () => handle(event))
     } catch (error) {
       const { status, body } = errorAnswer(error)
       if (status === 500) console.error(error)

@@ -1,4 +1,5 @@
 import { array, object, type InferType } from 'yup'
+import { opinionVerdicts } from '../../core/worth/opinions'
 import { conditions, manners } from '../../core/market/soldRecord'
 import { needs, roles } from '../../core/parts/part'
 import { scopes } from '../../core/receipt/receipt'
@@ -194,10 +195,36 @@ export const querySchema = object({
   manners: array().of(oneOf(manners).defined()).required().min(1, 'accept at least one manner of sale'),
   windowDays: wholeFrom(1).max(3650).required(),
   halfLifeDays: wholeFrom(1).max(3650).required(),
+  role: oneOf(roles),
   makes: texts(),
+  forgiveSlips: yesOrNo(),
   catchShare: share(),
   coveredDays: finite().moreThan(0),
 })
+
+const webAddress = () => text().required('an address is needed').max(1000).test('url', '${path} must begin with http:// or https://', (value) => value === undefined || (/^https?:\/\//.test(value) && URL.canParse(value)))
+const everyMinutes = () => wholeFrom(5).max(10_080, '${path} must be a week at most')
+export const connectorKindNames = { 'sold-csv': 'sold records (CSV)', 'lead-feed': 'leads (Atom, RSS or JSON feed)', 'shop-csv': 'shop prices (CSV)' } as const
+export const connectorSchema = object({
+  sourceId: idText(),
+  kind: oneOf(['sold-csv', 'lead-feed', 'shop-csv']).required(),
+  url: webAddress(),
+  everyMinutes: everyMinutes().default(360),
+  allowPrivate: yesOrNo().default(false),
+})
+export type ConnectorInput = InferType<typeof connectorSchema>
+export const connectorPatchSchema = object({ url: webAddress().optional(), everyMinutes: everyMinutes(), allowPrivate: yesOrNo(), paused: yesOrNo() })
+export type ConnectorPatch = InferType<typeof connectorPatchSchema>
+
+export const lookoutSchema = object({ partId: idText(), limit: decimalText().required('a limit is needed') })
+export const ownFigureSchema = object({ amount: decimalText().required('a figure is needed'), note: line(200) })
+export const readSchema = object({ readOn: calendarDate().optional(), note: line(200) })
+export const opinionSchema = object({ partId: idText(), guide: name().max(80), saidOn: calendarDate().required('a date is needed'), verdict: oneOf(opinionVerdicts).required(), note: line(300) })
+export const waitNoteSchema = object({
+  role: oneOf(roles).required(), partId: text().nullable().default(null), what: name(), expectedOn: calendarDate().required('a date is needed'),
+  dropPercent: finite().min(-100).max(100).required('a drop in percent is needed'), chance: share().required('a chance is needed'),
+})
+export const recipeSchema = object({ name: name().max(80), partId: idText() })
 
 export const exchangeRateSchema = object({
   date: calendarDate().required(), from: currencyCode().required(), to: currencyCode().required(), rate: text().matches(/^\d{1,6}(\.\d{1,8})?$/, '${path} must be digits with a point').required(),

@@ -1,31 +1,29 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { openDatabase, type OpenDatabase } from '../../server/db/client'
+import type { OpenDatabase } from '../../server/db/client'
 import { migrate } from '../../server/db/migrate'
 import { addChoice, briefOf, changeChoice, createBuild, saveBrief, setBuildDeleted, setRivals } from '../../server/services/builds'
 import { exportBuild, importBuild } from '../../server/services/buildFile'
 import { buildView } from '../../server/services/buildView'
 import { importSoldRecords } from '../../server/services/importRecords'
-import { createLead, importLeads, importLibrary, importShopPrices, leadInput, updateLead } from '../../server/services/library'
+import { importLeads } from '../../server/services/importLeads'
+import { importShopPrices } from '../../server/services/importShopPrices'
+import { createLead, leadInput, updateLead } from '../../server/services/leads'
+import { importLibrary } from '../../server/services/library'
 import { leadViews } from '../../server/services/leadViews'
 import { setOverride, setQuery } from '../../server/services/market'
 import { priceView } from '../../server/services/priceViews'
 import { buildMarkdown, linesCsv } from '../../server/services/shareBuild'
 import { soldRecords } from '../../server/db/schema'
+import { migrations, openTestDatabase, temporaryFolder } from './testDatabase'
 import { quantileByDefinition } from '../core/market/secondMethod'
 import { briefSchema, buildFileSchema, leadSchema, librarySchema } from '#shared/schemas/entities'
 
 /** The services against a real database file. */
-const folder = mkdtempSync(join(tmpdir(), 'tarvin-'))
-const migrations = readdirSync('server/db/migrations').filter((name) => name.endsWith('.sql')).map((name) => ({ name: name.replace('.sql', ''), sql: readFileSync(`server/db/migrations/${name}`, 'utf8') }))
+const folder = temporaryFolder()
 const today = '2026-10-31'
-const open = async (name: string): Promise<OpenDatabase> => {
-  const database = await openDatabase(`file:${join(folder, name)}`)
-  await migrate(database, migrations)
-  return database
-}
+const open = (name: string) => openTestDatabase(join(folder, name))
 let database: OpenDatabase
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 

@@ -3,7 +3,7 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyBytes, importOptions } from '~~/server/http/importing'
 import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
-import { importLeads } from '~~/server/services/library'
+import { importLeads } from '~~/server/services/importLeads'
 
 export default jsonRoute(async (event) => {
   const { defaults } = importOptions(event)

@@ -3,7 +3,7 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyBytes, importOptions } from '~~/server/http/importing'
 import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
-import { importShopPrices } from '~~/server/services/library'
+import { importShopPrices } from '~~/server/services/importShopPrices'
 
 export default jsonRoute(async (event) => {
   const { defaults } = importOptions(event)

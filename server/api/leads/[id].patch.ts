@@ -2,7 +2,7 @@ import { object } from 'yup'
 import { oneOf, yesOrNo } from '#shared/schemas/fields'
 import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { setLeadState } from '~~/server/services/library'
+import { setLeadState } from '~~/server/services/leads'
 
 const schema = object({ state: oneOf(['open', 'passed']), deleted: yesOrNo() })
 

@@ -2,7 +2,7 @@ import { leadSchema } from '#shared/schemas/entities'
 import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
-import { updateLead } from '~~/server/services/library'
+import { updateLead } from '~~/server/services/leads'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!

@@ -63,7 +63,7 @@ describe('jsonLdOffers', () => {
   const page = (json: string) => `<html><script type="application/ld+json">${json}</script></html>`
   test('a product with its offer', () => {
     const json = JSON.stringify({ '@context': 'https://schema.org', '@type': 'Product', name: 'Tarn 640 <b>', sku: 'X1', offers: { '@type': 'Offer', price: 118.5, priceCurrency: 'CAD', itemCondition: 'https://schema.org/UsedCondition', seller: { name: 'Barnstall' } } })
-    expect(jsonLdOffers(page(json))).toEqual([{ title: 'Tarn 640 <b>', price: '118.5', currency: 'CAD', condition: 'used', url: null, seller: 'Barnstall', id: 'X1', validUntil: null }])
+    expect(jsonLdOffers(page(json))).toEqual([{ title: 'Tarn 640 <b>', price: '118.5', currency: 'CAD', condition: 'used', url: null, seller: 'Barnstall', id: 'X1', shipping: null, place: null, available: true, validUntil: null }])
   })
   test('three products are three offers, wherever they stand in the graph', () => {
     const product = (name: string) => ({ '@type': ['Product'], name, offers: [{ '@type': 'Offer', price: '1' }] })

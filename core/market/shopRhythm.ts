@@ -1,0 +1,120 @@
+import { CoreError } from '../coreError'
+import { dateOfDay, dayNumber, type CalendarDate } from '../time/calendarDate'
+
+/** A price written down on a day; it holds until the next one. Amounts in minor units of one currency. */
+export interface PricePoint {
+  readonly date: CalendarDate
+  readonly price: number
+}
+
+/** A run of days below the usual price. */
+export interface Sale {
+  readonly from: CalendarDate
+  /** Last day of it. */
+  readonly to: CalendarDate
+  readonly lowest: number
+}
+
+/** What a year of shop prices tells about the next weeks. */
+export interface ShopRhythm {
+  readonly today: number
+  /** Mode of the daily price, else its median. */
+  readonly usual: number
+  readonly usualBy: 'mode' | 'median'
+  /** Lowest price that held two days or more; null where none did. */
+  readonly floor: number | null
+  readonly sales: readonly Sale[]
+  /** Mean days from the start of one sale to the start of the next; null under two sales. */
+  readonly everyDays: number | null
+  /** Days since the last sale began; null without one. */
+  readonly sinceLast: number | null
+  /** Whether today is a day of a sale. */
+  readonly onSale: boolean
+  /** Days until the next sale may be expected; null where no rhythm shows. 0 on a sale day. */
+  readonly expectedWait: number | null
+  /** The daily price over the days known, oldest first. */
+  readonly daily: readonly number[]
+  readonly firstDay: CalendarDate
+}
+
+export const shopRhythmDefaults = {
+  /** A day is a sale day where its price is at least this share below what was usual before. */
+  saleDepth: 0.03,
+  /** Days over which "what was usual before" is taken, so that a slow drift is no sale. */
+  usualDays: 90,
+} as const
+
+/**
+ * Shop price history of `calculations.md` 2.12. Each price holds until the next one is written down. The usual price
+ * is the mode of the daily price over all days known (one price held on more days than any other), else the median.
+ * A sale day is one priced at least `saleDepth` below the usual price of the `usualDays` up to it. When a sale is
+ * overdue, a whole gap more is expected: the cautious reading.
+ *
+ * @param points in any order; of two on a day the later in the list stands
+ * @returns null where no point is on or before `today`
+ * @throws CoreError `bad-price` for a price that is not positive; `not-a-date`
+ * @example 30 days at 100, 3 at 80, 27 at 100, 3 at 80, 7 at 100: usual 100, floor 80, every 30 days, last 10 days ago, 20 to wait
+ */
+export function shopRhythm(points: readonly PricePoint[], today: CalendarDate, options: Partial<typeof shopRhythmDefaults> = {}): ShopRhythm | null {
+  const { saleDepth = shopRhythmDefaults.saleDepth, usualDays = shopRhythmDefaults.usualDays } = options
+  const byDay = new Map<number, number>()
+  const last = dayNumber(today, 'today')
+  for (const { date, price } of points) {
+    if (!(price > 0)) throw new CoreError('bad-price', `a shop price must be more than 0, not ${price}`, 'points')
+    const day = dayNumber(date, 'points.date')
+    if (day <= last) byDay.set(day, price)
+  }
+  if (byDay.size === 0) return null
+  const first = Math.min(...byDay.keys())
+  const daily: number[] = []
+  for (let day = first; day <= last; day += 1) daily.push(byDay.get(day) ?? daily[daily.length - 1]!)
+  const { price: usual, by } = usualPrice(daily)
+  const sales = findSales(daily, first, saleDepth, usualDays)
+  const lastSale = sales.at(-1)
+  const starts = sales.map((sale) => dayNumber(sale.from))
+  const everyDays = starts.length < 2 ? null : (starts.at(-1)! - starts[0]!) / (starts.length - 1)
+  const sinceLast = lastSale ? last - starts.at(-1)! : null
+  const onSale = lastSale !== undefined && lastSale.to === today
+  return {
+    today: daily.at(-1)!, usual, usualBy: by, floor: floorOf(daily), sales, everyDays, sinceLast, onSale,
+    expectedWait: onSale ? 0 : everyDays === null || sinceLast === null ? null : sinceLast < everyDays ? everyDays - sinceLast : everyDays,
+    daily, firstDay: dateOfDay(first),
+  }
+}
+
+/** Mode where one price has more days than any other, else the median. */
+function usualPrice(daily: readonly number[]): { price: number; by: 'mode' | 'median' } {
+  const days = new Map<number, number>()
+  for (const price of daily) days.set(price, (days.get(price) ?? 0) + 1)
+  const ranked = [...days].sort((a, b) => b[1] - a[1])
+  if (ranked.length === 1 || ranked[0]![1] > ranked[1]![1]) return { price: ranked[0]![0], by: 'mode' }
+  const sorted = [...daily].sort((a, b) => a - b)
+  const middle = sorted.length / 2
+  return { price: sorted.length % 2 === 1 ? sorted[Math.floor(middle)]! : Math.round((sorted[middle - 1]! + sorted[middle]!) / 2), by: 'median' }
+}
+
+function floorOf(daily: readonly number[]): number | null {
+  let floor: number | null = null
+  for (let day = 1; day < daily.length; day += 1) {
+    if (daily[day] === daily[day - 1] && (floor === null || daily[day]! < floor)) floor = daily[day]!
+  }
+  return floor
+}
+
+function findSales(daily: readonly number[], first: number, depth: number, usualDays: number): Sale[] {
+  const sales: Sale[] = []
+  let from = -1
+  let lowest = Infinity
+  for (let day = 0; day <= daily.length; day += 1) {
+    const isSale = day < daily.length && daily[day]! <= usualPrice(daily.slice(Math.max(0, day - usualDays), day + 1)).price * (1 - depth)
+    if (isSale) {
+      if (from < 0) from = day
+      lowest = Math.min(lowest, daily[day]!)
+    } else if (from >= 0) {
+      sales.push({ from: dateOfDay(first + from), to: dateOfDay(first + day - 1), lowest })
+      from = -1
+      lowest = Infinity
+    }
+  }
+  return sales
+}

@@ -1,0 +1,10 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { changeConnector, connectorViews } from '~~/server/services/connectors/connectors'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  await changeConnector(db, getRouterParam(event, 'id')!, { deletedAt: today() })
+  return connectorViews(db)
+})

@@ -1,0 +1,10 @@
+import { connectorPatchSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { changeConnector, connectorViews } from '~~/server/services/connectors/connectors'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  await changeConnector(db, getRouterParam(event, 'id')!, await bodyOf(event, connectorPatchSchema))
+  return connectorViews(db)
+})

@@ -1,0 +1,9 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { changeConnector, connectorViews } from '~~/server/services/connectors/connectors'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  await changeConnector(db, getRouterParam(event, 'id')!, { deletedAt: null })
+  return connectorViews(db)
+})

@@ -1,0 +1,5 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { connectorViews } from '~~/server/services/connectors/connectors'
+
+export default jsonRoute(async () => connectorViews(await useDatabase()))

@@ -1,0 +1,7 @@
+import type { Manner } from '#core/market/soldRecord'
+import type { sources } from '../../db/schema'
+
+/** How a kind of source sells, where a listing does not say. */
+export function mannerOfSource(kind: (typeof sources.$inferSelect)['kind']): Manner {
+  return kind === 'classifieds' ? 'local' : kind === 'auction' ? 'auction' : 'fixed'
+}

@@ -1,0 +1,96 @@
+import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { CoreError } from '#core/coreError'
+import { parseDecimal, toDecimal } from '#core/money/decimal'
+import type { LeadInput } from '#shared/schemas/entities'
+import { NotFoundError } from '../http/errors'
+import type { Database, Queryable } from '../db/client'
+import { choices, codes, leads, leadThings, parts, rebates, sources } from '../db/schema'
+import { assertReckonable } from './assertReckonable'
+import { newId } from './ids'
+
+/** Leads as forms and files state them: written down, changed, put away. */
+
+/** Writes a lead with what is in it, its code and its rebate. Throws `unknown-part`, `unknown-source`. */
+export async function insertLead(tx: Queryable, id: string, input: LeadInput): Promise<void> {
+  await assertKnown(tx, input)
+  await tx.insert(leads).values({ ...leadRow(input), id, externalId: input.externalId || id, state: 'open' })
+  await insertLeadDetails(tx, id, input)
+}
+
+function leadRow({ things: _things, code: _code, rebate: _rebate, price, shipping, ...lead }: LeadInput) {
+  return {
+    ...lead,
+    price: parseDecimal(price, lead.currency, 'price'),
+    shipping: shipping === null ? null : parseDecimal(shipping, lead.currency, 'shipping'),
+  }
+}
+
+async function insertLeadDetails(tx: Queryable, leadId: string, { things, code, rebate, currency }: LeadInput): Promise<void> {
+  const amount = (text: string, path: string) => parseDecimal(text, currency, path)
+  for (const [position, thing] of things.entries()) await tx.insert(leadThings).values({ ...thing, leadId, position })
+  if (code) {
+    await tx.insert(codes).values({
+      id: newId('code'), leadId, word: code.word, kind: code.kind, validUntil: code.validUntil,
+      value: code.kind === 'percent' ? Number(code.value) : amount(code.value, 'code.value'),
+      minSpend: code.minSpend === null ? null : amount(code.minSpend, 'code.minSpend'),
+    })
+  }
+  if (rebate) await tx.insert(rebates).values({ ...rebate, id: newId('rebate'), leadId, amount: amount(rebate.amount, 'rebate.amount') })
+}
+
+async function assertKnown(tx: Queryable, { sourceId, things }: LeadInput): Promise<void> {
+  const [source] = await tx.select({ id: sources.id }).from(sources).where(eq(sources.id, sourceId))
+  if (!source) throw new CoreError('unknown-source', `"${sourceId}" is not one of the sources`, 'sourceId')
+  const wanted = [...new Set(things.map((thing) => thing.partId))]
+  const found = await tx.select({ id: parts.id }).from(parts).where(inArray(parts.id, wanted))
+  const missing = wanted.find((id) => !found.some((part) => part.id === id))
+  if (missing !== undefined) throw new CoreError('unknown-part', `"${missing}" is not in the parts library`, 'things')
+}
+
+export async function createLead(db: Database, input: LeadInput): Promise<string> {
+  const id = newId(input.title)
+  await db.transaction((tx) => insertLead(tx, id, input))
+  return id
+}
+
+/** Replaces what is written about a lead; its choices keep pointing to it. */
+export async function updateLead(db: Database, id: string, input: LeadInput, today: string): Promise<void> {
+  await db.transaction(async (tx) => {
+    const [old] = await tx.select({ externalId: leads.externalId }).from(leads).where(and(eq(leads.id, id), isNull(leads.deletedAt)))
+    if (!old) throw new NotFoundError(`there is no lead "${id}"`)
+    await assertKnown(tx, input)
+    await tx.update(leads).set({ ...leadRow(input), externalId: input.externalId || old.externalId }).where(eq(leads.id, id))
+    for (const details of [codes, rebates, leadThings]) await tx.delete(details).where(eq(details.leadId, id))
+    await insertLeadDetails(tx, id, input)
+    const used = await tx.select({ buildId: choices.buildId }).from(choices).where(and(eq(choices.leadId, id), isNull(choices.deletedAt)))
+    for (const { buildId } of used) await assertReckonable(tx, buildId, today, 'currency')
+  })
+}
+
+/** Passes on, takes back, deletes or brings back a lead. */
+export async function setLeadState(db: Database, id: string, change: { state: 'open' | 'passed' | undefined; deletedAt: string | null | undefined }): Promise<void> {
+  const set = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined))
+  if (Object.keys(set).length === 0) return
+  const { rowsAffected } = await db.update(leads).set(set).where(eq(leads.id, id))
+  if (rowsAffected === 0) throw new NotFoundError(`there is no lead "${id}"`)
+}
+
+/** A lead as its form and its files state it. */
+export async function leadInput(db: Database, id: string): Promise<LeadInput & { id: string }> {
+  const [lead] = await db.select().from(leads).where(eq(leads.id, id))
+  if (!lead) throw new NotFoundError(`there is no lead "${id}"`)
+  const [things, [code], [rebate]] = await Promise.all([
+    db.select().from(leadThings).where(eq(leadThings.leadId, id)).orderBy(leadThings.position),
+    db.select().from(codes).where(eq(codes.leadId, id)),
+    db.select().from(rebates).where(eq(rebates.leadId, id)),
+  ])
+  const decimal = (amount: number) => toDecimal(amount, lead.currency)
+  return {
+    id, sourceId: lead.sourceId, externalId: lead.externalId, title: lead.title, url: lead.url, price: decimal(lead.price), currency: lead.currency,
+    condition: lead.condition, manner: lead.manner, listedOn: lead.listedOn, endsOn: lead.endsOn, shipping: lead.shipping === null ? null : decimal(lead.shipping),
+    place: lead.place, note: lead.note,
+    things: things.map(({ partId, quantity, plan }) => ({ partId, quantity, plan })),
+    code: code ? { word: code.word, kind: code.kind, value: code.kind === 'percent' ? String(code.value) : decimal(code.value), minSpend: code.minSpend === null ? null : decimal(code.minSpend), validUntil: code.validUntil } : null,
+    rebate: rebate ? { kind: rebate.kind, amount: decimal(rebate.amount), claimBy: rebate.claimBy, state: rebate.state, chance: rebate.chance } : null,
+  }
+}
