@@ -5,6 +5,8 @@ import type { Need, Role } from '../core/parts/part'
 export interface HouseRules {
   /** Roles that are never bought used. */
   readonly neverUsed: readonly Role[]
+  /** The builder's patience: which mark of a street price stands for what they would pay. Left out: typical. */
+  readonly patience?: 'patient' | 'typical' | 'hurried'
 }
 
 /** A need of the brief and what it costs where a machine lacks it, minor units of the build's currency. */

@@ -1,6 +1,17 @@
 import type { FitReport } from '../core/fit/checkFit'
 import type { LeadValue } from '../core/leads/valueLead'
+import type { BuyOrWait } from '../core/market/buyOrWait'
 import type { Grade } from '../core/market/grade'
+import type { LastAsks } from '../core/market/lastAsks'
+import type { PlaceGap } from '../core/market/localAgainstOnline'
+import type { NewOrUsed } from '../core/market/newOrUsed'
+import type { OwnFigureStanding } from '../core/market/ownFigure'
+import type { ReadChange } from '../core/market/readHistory'
+import type { ShopRhythm } from '../core/market/shopRhythm'
+import type { Loosening } from '../core/market/waysToLoosen'
+import type { ExchangeRate } from '../core/money/rates'
+import type { Agreement, OpinionVerdict } from '../core/worth/opinions'
+import type { Step } from '../core/worth/worthBuying'
 import type { DropReason } from '../core/market/dropReasons'
 import type { Condition, Manner } from '../core/market/soldRecord'
 import type { Trend } from '../core/market/trend'
@@ -76,6 +87,142 @@ export interface PriceView extends PriceBrief {
   readonly patience: readonly { readonly price: number; readonly chance: number }[]
   readonly patienceDays: number
   readonly wishes: readonly { readonly probability: number; readonly days: number; readonly price: number | null }[]
+  readonly gap: PlaceGap | null
+  /** What would bring more comps; looked for where the grade is thin or none. */
+  readonly loosen: readonly Loosening[]
+  readonly reads: readonly ReadView[]
+  readonly change: ReadChange | null
+  readonly ownFigure: { readonly amount: number; readonly note: string; readonly setOn: string; readonly standing: OwnFigureStanding } | null
+  readonly offers: readonly OfferView[]
+  readonly newOrUsed: NewOrUsed
+  readonly patienceMark: 'patient' | 'typical' | 'hurried'
+  readonly usedLater: BuyOrWait | null
+  readonly newLater: BuyOrWait | null
+  readonly lastAsks: LastAsks
+  readonly paidToAsked: { readonly ratio: number; readonly count: number } | null
+  readonly waitNotes: readonly WaitNoteView[]
+  readonly lookout: { readonly id: string; readonly limit: number } | null
+  /** Rates in force, so that a reading can be made anew in the browser. */
+  readonly rates: readonly ExchangeRate[]
+}
+
+/** A kept read. */
+export interface ReadView {
+  readonly id: number
+  readonly readOn: string
+  readonly patient: number
+  readonly typical: number
+  readonly hurried: number
+  readonly low: number
+  readonly high: number
+  readonly kept: number
+  readonly grade: Grade
+  readonly note: string
+}
+
+/** A shop's price of a part and its rhythm. */
+export interface OfferView {
+  readonly sourceId: string
+  readonly sourceName: string
+  readonly price: number
+  readonly date: string
+  readonly landed: number
+  readonly rhythm: ShopRhythm | null
+}
+
+export interface WaitNoteView {
+  readonly id: string
+  readonly role: Role
+  readonly partId: string | null
+  readonly what: string
+  readonly expectedOn: string
+  readonly dropPercent: number
+  readonly chance: number
+}
+
+/** A row of the sheet "new or used" of a build. */
+export interface NewOrUsedRow {
+  readonly partId: string
+  readonly name: string
+  readonly role: Role
+  readonly chosenAs: 'used' | 'new' | 'hunt'
+  readonly grade: Grade
+  readonly offer: { readonly source: string; readonly price: number; readonly landed: number } | null
+  readonly figures: NewOrUsed
+  readonly newLater: BuyOrWait | null
+}
+
+/** A candidate of the sheet "worth buying". */
+export interface WorthRow {
+  readonly partId: string
+  readonly name: string
+  readonly index: number
+  readonly grade: Grade
+  readonly kept: number
+  readonly street: number | null
+  readonly fresh: number | null
+  /** What it is weighed at: the street price at the builder's patience, or new where used is barred or not seen. */
+  readonly price: number | null
+  readonly way: 'used' | 'new' | null
+  readonly perPoint: number | null
+  readonly targetRatio: number | null
+  readonly year: number | null
+  readonly platform: string | null
+  /** Whether it goes with what is chosen; null where that cannot be said. */
+  readonly goesWith: boolean | null
+  readonly step: Step | null
+  readonly beatenBy: string | null
+  readonly inBuild: boolean
+  readonly later: BuyOrWait | null
+  readonly agreement: Agreement
+  readonly opinions: readonly { readonly id: string; readonly guide: string; readonly saidOn: string; readonly verdict: OpinionVerdict; readonly note: string }[]
+}
+
+export interface WorthView {
+  readonly role: Role
+  readonly unit: string
+  readonly byTargets: boolean
+  readonly rows: readonly WorthRow[]
+  readonly limits: readonly { readonly limit: number; readonly partId: string | null }[]
+  readonly waitNotes: readonly WaitNoteView[]
+  /** What the targets are reckoned with besides the candidate. */
+  readonly besides: string
+}
+
+/** The Brief's live line. */
+export interface CapView {
+  readonly cap: number
+  readonly currency: string
+  /** Set aside for what the brief needs beyond the machine. */
+  readonly needs: number
+  readonly splits: readonly CapSplitView[]
+  readonly problem: string
+}
+
+export interface CapSplitView {
+  readonly base: { readonly name: string; readonly price: number; readonly parts: readonly { readonly name: string; readonly price: number }[] }
+  readonly card: { readonly name: string; readonly price: number }
+  readonly supply: { readonly name: string; readonly price: number } | null
+  readonly total: number
+  readonly left: number
+  readonly weakest: number
+  readonly weakestTarget: string
+}
+
+/** Something that came in under a lookout. */
+export interface LookoutHit {
+  readonly lookoutId: string
+  readonly leadId: string
+  readonly buildId: string
+  readonly buildName: string
+  readonly partName: string
+  readonly title: string
+  readonly source: string
+  readonly cost: number
+  readonly limit: number
+  readonly currency: string
+  readonly listedOn: string
+  readonly manner: Manner
 }
 
 export interface LeadView {
@@ -93,6 +240,12 @@ export interface LeadView {
   readonly listedOn: string
   readonly endsOn: string | null
   readonly state: 'open' | 'passed'
+  /** Day it was found gone at its source; its price is then its last ask. */
+  readonly vanishedOn: string | null
+  /** Its parts were read from the title and nobody has said yes to them. */
+  readonly tieDeduced: boolean
+  /** First ask of a listing whose ask changed since, in its own currency; null otherwise. */
+  readonly firstAsk: number | null
   readonly currency: string
   readonly things: readonly { readonly partId: string; readonly name: string; readonly role: Role; readonly quantity: number; readonly plan: 'keep' | 'resell' | 'discard'; readonly street: number | null; readonly effectiveCost: number | null; readonly netResale: number }[]
   readonly value: LeadValue
@@ -120,6 +273,10 @@ export interface ChoiceView {
   readonly leadId: string | null
   readonly partId: string | null
   readonly limit: number | null
+  /** Condition of a lead; null for a hunt. */
+  readonly condition: Condition | null
+  /** Day a chosen lead was found gone at its source. */
+  readonly vanishedOn: string | null
   readonly roles: readonly Role[]
   readonly parts: readonly { readonly id: string; readonly name: string; readonly role: Role }[]
   readonly payNow: number
@@ -128,6 +285,8 @@ export interface ChoiceView {
   readonly anyoneCanPay: number | null
   /** Hunts: expected wait in days, null where no comp is that cheap. */
   readonly expectedWait: number | null
+  /** Hunts: chance to come in by the date wanted; null without a date. */
+  readonly chanceByDate: number | null
   readonly source: string
 }
 
@@ -170,6 +329,8 @@ export interface BuildView {
   readonly choices: readonly ChoiceView[]
   readonly receipt: Receipt
   readonly fit: FitReport
+  /** All hunts together; null without one. */
+  readonly hunts: { readonly count: number; readonly days: number | null; readonly chanceByDate: number | null; readonly daysForMost: number | null } | null
   readonly emptyRoles: readonly Role[]
   readonly breaches: readonly string[]
   readonly machineName: { readonly cpu: string | null; readonly graphics: string | null }
@@ -182,6 +343,7 @@ export interface BuildView {
 /** A build on the first page. */
 export interface BuildStrip extends Pick<BuildView, 'id' | 'name' | 'purpose' | 'wantedBy' | 'currency' | 'budget' | 'stretch' | 'receipt' | 'targets' | 'emptyRoles' | 'breaches'> {
   readonly findings: FitReport['findings']
+  readonly hits: readonly LookoutHit[]
 }
 
 export interface LibraryView {

@@ -6,7 +6,7 @@ import { request } from '~/utils/request'
 const library = ref<LibraryView | null>(null)
 const session = useSession()
 onMounted(async () => (library.value = await request<LibraryView>('/api/library')))
-const initial: BriefInput = { name: '', purpose: '', currency: 'CAD', region: '', budget: '', stretch: '', wantedBy: null, houseRules: { neverUsed: ['supply'] }, needs: [], targets: [] }
+const initial: BriefInput = { name: '', purpose: '', currency: 'CAD', region: '', budget: '', stretch: '', wantedBy: null, houseRules: { neverUsed: ['supply'], patience: 'typical' }, needs: [], targets: [] }
 
 async function create(brief: BriefInput) {
   const { id } = await request<{ id: string }>('/api/builds', { method: 'POST', body: brief })

@@ -90,7 +90,7 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
   const inBuild = (amount: number) => (lead.currency === context.currency ? amount : convertAmount(amount, lead.currency, context.currency, rate))
   const expected = inBuild(landed.expected.amount)
   const split = splitLot(context.currency, inBuild(landed.payNow.amount), lead.things.map((thing, index) => ({ id: `${index}`, streetPrice: weights[index]!, plan: thing.plan })))
-  const keptKnown = lead.things.every((thing) => thing.plan !== 'keep' || streetOf(thing.partId) !== null)
+  const keptKnown = lead.things.length > 0 && lead.things.every((thing) => thing.plan !== 'keep' || streetOf(thing.partId) !== null)
   const street = keptKnown ? split.boughtSinglyTotal.amount : null
   const resale = split.things.reduce((sum, thing) => sum + thing.netResale.amount, 0)
   return {

@@ -1,7 +1,9 @@
 import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import { checkFit } from '#core/fit/checkFit'
-import { expectedWait } from '#core/market/patience'
+import { chanceOfAllHunts, chancesPerDay, chanceWithin, daysForAllHunts, expectedWait } from '#core/market/patience'
+import type { Condition } from '#core/market/soldRecord'
 import { formatAmount } from '#core/money/formatAmount'
+import { daysBetween } from '#core/time/calendarDate'
 import { coreRoles, partLabel, roleNames, type Need, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/estimateFrameRate'
 import { judgeTarget } from '#core/performance/judgeTarget'
@@ -17,7 +19,7 @@ import type { Database } from '../db/client'
 import { buildRivals, builds, choices, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { houseRuleBreaches, titlesOf, valuedLeads, type ValuedLead } from './leadViews'
-import { newPriceIn, readStreetPrice, useMarket, type Market } from './market'
+import { newPriceIn, readStreetPrice, streetAt, useMarket, type Market } from './market'
 import { loadWorkloads } from './workloads'
 
 type BuildRow = typeof builds.$inferSelect
@@ -64,6 +66,7 @@ export async function buildView(db: Database, buildId: string, today: string): P
     choices: chosen.map((choice) => choice.view),
     receipt: account,
     fit: checkFit({ parts }),
+    hunts: huntsTogether(chosen, build.wantedBy, today),
     emptyRoles: coreRoles.filter((role) => !parts.some((part) => part.role === role) && !(role === 'graphics' && parts.some((part) => part.role === 'cpu' && part.facts.integratedGraphics)) && !(role === 'cooler' && parts.some((part) => part.facts.coolerIncluded))),
     breaches: chosen.flatMap((choice) => choice.breaches),
     machineName: { cpu: nameOf(parts, 'cpu'), graphics: nameOf(parts, 'graphics') },
@@ -99,17 +102,19 @@ interface ReadChoice {
   readonly line: ReceiptLine
   readonly machineParts: readonly Part[]
   readonly breaches: readonly string[]
+  /** Chances a day of a hunt that has not come in; null for anything else. */
+  readonly huntRate: number | null
 }
 
 function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ReadChoice {
   const read = row.kind === 'lead' ? readLeadChoice(row, context) : row.kind === 'hunt' ? readHunt(row, context) : readOwned(row, context)
-  const { parts, breaches = [], toComeBack = 0, expectedWait: wait = null, ...money } = read
+  const { parts, breaches = [], toComeBack = 0, expectedWait: wait = null, chanceByDate = null, rate = null, condition = null, vanishedOn = null, ...money } = read
   const { label, payNow, afterRebates, expected, anyoneCanPay } = money
   const roles = [...new Set(parts.map((part) => part.role))]
   return {
     view: {
-      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit,
-      roles, parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })), expectedWait: wait, source: money.source, label, payNow, afterRebates, expected, anyoneCanPay,
+      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit, condition, vanishedOn,
+      roles, parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })), expectedWait: wait, chanceByDate, source: money.source, label, payNow, afterRebates, expected, anyoneCanPay,
     },
     line: {
       id: row.id, label, role: roles.map((role) => roleNames[role]).join(', '), scope: row.scope,
@@ -117,7 +122,16 @@ function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): R
     },
     machineParts: row.scope === 'test' ? [] : parts,
     breaches,
+    huntRate: row.paidOn === null ? rate : null,
   }
+}
+
+/** All hunts of a build together: the chance that every one has come in by the date, and the days it takes for 8 of 10. */
+function huntsTogether(chosen: readonly ReadChoice[], wantedBy: string | null, today: string): BuildView['hunts'] {
+  const rates = chosen.flatMap((choice) => choice.huntRate ?? [])
+  if (rates.length === 0) return null
+  const days = wantedBy === null ? null : Math.max(0, daysBetween(today, wantedBy))
+  return { count: rates.length, days, chanceByDate: days === null ? null : chanceOfAllHunts(rates, days), daysForMost: daysForAllHunts(rates) }
 }
 
 /** A choice taken out is only named: its lead may no longer be convertible, and need not be. */
@@ -138,6 +152,10 @@ interface ChoiceFigures {
   readonly source: string
   readonly toComeBack?: number
   readonly expectedWait?: number | null
+  readonly chanceByDate?: number | null
+  readonly rate?: number
+  readonly condition?: Condition
+  readonly vanishedOn?: string | null
   readonly breaches?: readonly string[]
 }
 
@@ -155,6 +173,8 @@ function readLeadChoice(row: typeof choices.$inferSelect, { build, library, lead
     toComeBack: value.openRebates,
     anyoneCanPay: openToAnyone ? value.payNow : value.street,
     source: sourceName,
+    condition: lead.condition,
+    vanishedOn: lead.vanishedOn,
     breaches: houseRuleBreaches(build.houseRules, lead, library),
   }
 }
@@ -162,18 +182,19 @@ function readLeadChoice(row: typeof choices.$inferSelect, { build, library, lead
 function readHunt(row: typeof choices.$inferSelect, { build, market, library, today }: ChoiceContext): ChoiceFigures {
   const part = library.get(row.partId!)!
   const reading = readStreetPrice(market, part.id, today, build.currency)
-  const typical = reading.marks?.typical ?? newPriceIn(market, part.id, build.currency, today)
+  const typical = reading.marks?.[build.houseRules.patience ?? 'typical'] ?? newPriceIn(market, part.id, build.currency, today)
   const limit = row.limit ?? typical ?? 0
   return {
     label: partLabel(part), parts: [part], payNow: limit, afterRebates: limit, expected: limit, anyoneCanPay: typical,
-    source: `hunt up to ${formatAmount(limit, build.currency)}`, expectedWait: expectedWait(reading.flow, limit),
+    source: `hunt up to ${formatAmount(limit, build.currency)}`, expectedWait: expectedWait(reading.flow, limit), rate: chancesPerDay(reading.flow, limit),
+    chanceByDate: build.wantedBy === null ? null : chanceWithin(reading.flow, limit, Math.max(0, daysBetween(today, build.wantedBy))),
   }
 }
 
 function readOwned(row: typeof choices.$inferSelect, { build, market, library, shelfRows, today }: ChoiceContext): ChoiceFigures {
   const thing = shelfRows.find((each) => each.id === row.shelfId)!
   const part = library.get(thing.partId)!
-  const street = readStreetPrice(market, part.id, today, build.currency).marks?.typical ?? newPriceIn(market, part.id, build.currency, today)
+  const street = streetAt(market, part.id, today, build.currency, build.houseRules.patience) ?? newPriceIn(market, part.id, build.currency, today)
   return { label: partLabel(part), parts: [part], payNow: 0, afterRebates: 0, expected: 0, anyoneCanPay: street, source: 'from the shelf' }
 }
 

@@ -58,7 +58,7 @@ export async function briefOf(db: Database, buildId: string): Promise<BriefInput
   const decimal = (amount: number) => toDecimal(amount, build.currency)
   return {
     name: build.name, purpose: build.purpose, currency: build.currency, region: build.region, budget: decimal(build.budget), stretch: decimal(build.stretch), wantedBy: build.wantedBy,
-    houseRules: { neverUsed: [...build.houseRules.neverUsed] },
+    houseRules: { neverUsed: [...build.houseRules.neverUsed], patience: build.houseRules.patience ?? 'typical' },
     needs: build.needs.map(({ need, price }) => ({ need, price: decimal(price) })),
     targets: rows.map(({ workloadId, width, height, preset, averageFps, lowFps }) => ({ workloadId, width, height, preset, averageFps, lowFps })),
   }

@@ -10,7 +10,8 @@ import type { LeadInboxView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds, choices, codes, leads, leadThings, rebates, sources } from '../db/schema'
 import { NotFoundError } from '../http/errors'
-import { readStreetPrice, useMarket, type Market } from './market'
+import { asksOf } from './leadAsks'
+import { readStreetPrice, streetAt, useMarket, type Market } from './market'
 
 type BuildRow = Pick<typeof builds.$inferSelect, 'id' | 'currency' | 'houseRules'>
 type LeadRow = typeof leads.$inferSelect & { things: { partId: string; quantity: number; plan: LotPlan }[] }
@@ -35,7 +36,7 @@ export async function valuedLeads(db: Database, market: Market, build: BuildRow,
   }
   const [thingsOf, codesOf, rebatesOf] = [byLead(things), byLead(codeRows), byLead(rebateRows)]
   const library = new Map(market.library.map((part) => [part.id, part]))
-  const context = { currency: build.currency, today, rates: rateTable(market.rates), streetOf: (partId: string) => readStreetPrice(market, partId, today, build.currency).marks?.typical ?? null }
+  const context = { currency: build.currency, today, rates: rateTable(market.rates), streetOf: (partId: string) => streetAt(market, partId, today, build.currency, build.houseRules.patience) }
   return rows.map(({ lead, source }) => {
     const own = thingsOf.get(lead.id) ?? []
     const value = valueLead({
@@ -65,6 +66,11 @@ export function houseRuleBreaches(rules: HouseRules, lead: Pick<LeadRow, 'condit
   return barred.map((part) => `house rule: a ${roleNames[part.role]} is never bought used (${partLabel(part)})`)
 }
 
+/** First ask where it has changed since. */
+function firstAskOf(asks: readonly { readonly ask: number }[]): number | null {
+  return asks.length > 1 ? asks[0]!.ask : null
+}
+
 /** Titles by id, of leads in any state. */
 export async function titlesOf(db: Database, ids: readonly string[]): Promise<Map<string, string>> {
   if (ids.length === 0) return new Map()
@@ -78,21 +84,22 @@ export async function leadViews(db: Database, buildId: string, today: string): P
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   const market = await useMarket(db)
   const table = rateTable(market.rates)
-  const rows = await db.select({ id: leads.id, title: leads.title, currency: leads.currency }).from(leads).where(isNull(leads.deletedAt))
   const isConvertible = (row: { currency: string }) => table.find(today, row.currency, build.currency) !== null
-  const [valued, chosen] = await Promise.all([
-    valuedLeads(db, market, build, today, rows.filter(isConvertible).map((row) => row.id)),
-    db.select({ id: choices.id, leadId: choices.leadId }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))),
-  ])
+  const chosen = await db.select({ id: choices.id, leadId: choices.leadId }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
+  // a listing that is gone leaves the inbox, unless this build counts on it
+  const rows = (await db.select({ id: leads.id, title: leads.title, currency: leads.currency, vanishedOn: leads.vanishedOn }).from(leads).where(isNull(leads.deletedAt)))
+    .filter((row) => row.vanishedOn === null || chosen.some((choice) => choice.leadId === row.id))
+  const ids = rows.filter(isConvertible).map((row) => row.id)
+  const [valued, asks] = await Promise.all([valuedLeads(db, market, build, today, ids), asksOf(db, ids)])
   const library = new Map(market.library.map((part) => [part.id, part]))
   const views = valued.map(({ lead, sourceName, value }) => ({
     id: lead.id, externalId: lead.externalId, title: lead.title, sourceId: lead.sourceId, sourceName, url: lead.url, place: lead.place, note: lead.note, condition: lead.condition, manner: lead.manner,
-    listedOn: lead.listedOn, endsOn: lead.endsOn, state: lead.state, currency: lead.currency,
+    listedOn: lead.listedOn, endsOn: lead.endsOn, state: lead.state, vanishedOn: lead.vanishedOn, tieDeduced: lead.tieDeduced, firstAsk: firstAskOf(asks.get(lead.id) ?? []), currency: lead.currency,
     things: lead.things.map((thing, index) => {
       const part = library.get(thing.partId)!
       const share = value.split.things[index]!
       return {
-        ...thing, name: partLabel(part), role: part.role, street: readStreetPrice(market, part.id, today, build.currency).marks?.typical ?? null,
+        ...thing, name: partLabel(part), role: part.role, street: streetAt(market, part.id, today, build.currency, build.houseRules.patience),
         effectiveCost: share.effectiveCost?.amount ?? null, netResale: share.netResale.amount,
       }
     }),

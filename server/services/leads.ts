@@ -59,7 +59,7 @@ export async function updateLead(db: Database, id: string, input: LeadInput, tod
     const [old] = await tx.select({ externalId: leads.externalId }).from(leads).where(and(eq(leads.id, id), isNull(leads.deletedAt)))
     if (!old) throw new NotFoundError(`there is no lead "${id}"`)
     await assertKnown(tx, input)
-    await tx.update(leads).set({ ...leadRow(input), externalId: input.externalId || old.externalId }).where(eq(leads.id, id))
+    await tx.update(leads).set({ ...leadRow(input), externalId: input.externalId || old.externalId, tieDeduced: false }).where(eq(leads.id, id))
     for (const details of [codes, rebates, leadThings]) await tx.delete(details).where(eq(details.leadId, id))
     await insertLeadDetails(tx, id, input)
     const used = await tx.select({ buildId: choices.buildId }).from(choices).where(and(eq(choices.leadId, id), isNull(choices.deletedAt)))

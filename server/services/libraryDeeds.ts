@@ -22,6 +22,7 @@ export async function savePart(db: Database, part: PartInput): Promise<{ id: str
 export async function saveSource(db: Database, source: SourceInput): Promise<{ id: string }> {
   const row = sourceRow(source)
   await db.insert(sources).values(row).onConflictDoUpdate({ target: sources.id, set: row })
+  marketChanged(db)
   return { id: source.id }
 }
 

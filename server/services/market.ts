@@ -6,8 +6,9 @@ import type { SoldRecord } from '#core/market/soldRecord'
 import { streetPrice, type Override, type StreetPrice } from '#core/market/streetPrice'
 import type { Part } from '#core/parts/part'
 import type { CalendarDate } from '#core/time/calendarDate'
+import type { HouseRules } from '#shared/types'
 import type { Database } from '../db/client'
-import { exchangeRates, parts, recordOverrides, shopPrices, soldRecords } from '../db/schema'
+import { exchangeRates, parts, recordOverrides, shopPrices, soldRecords, sources } from '../db/schema'
 
 /**
  * Everything street prices are read from, kept in memory until something of it changes. Readings are cached by part,
@@ -20,8 +21,13 @@ export interface Market {
   readonly queries: ReadonlyMap<string, PartQuery>
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
   readonly newPrices: ReadonlyMap<string, { readonly price: number; readonly currency: string; readonly sourceId: string; readonly date: string }>
+  /** Every shop price of a part, by source, oldest first. */
+  readonly shopHistory: ReadonlyMap<string, ReadonlyMap<string, readonly ShopPriceRow[]>>
+  readonly sources: ReadonlyMap<string, typeof sources.$inferSelect>
   readonly readings: Map<string, StreetPrice>
 }
+
+type ShopPriceRow = typeof shopPrices.$inferSelect
 
 const markets = new WeakMap<Database, Promise<Market>>()
 
@@ -41,8 +47,8 @@ export function useMarket(db: Database): Promise<Market> {
 }
 
 async function loadMarket(db: Database): Promise<Market> {
-  const [records, rates, partRows, overrideRows, shopRows] = await Promise.all([
-    db.select().from(soldRecords), db.select().from(exchangeRates), db.select().from(parts), db.select().from(recordOverrides), db.select().from(shopPrices),
+  const [records, rates, partRows, overrideRows, shopRows, sourceRows] = await Promise.all([
+    db.select().from(soldRecords), db.select().from(exchangeRates), db.select().from(parts), db.select().from(recordOverrides), db.select().from(shopPrices).orderBy(shopPrices.date), db.select().from(sources),
   ])
   const library: Part[] = partRows.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts }))
   const overrides = new Map<string, Record<string, Override>>()
@@ -54,12 +60,26 @@ async function loadMarket(db: Database): Promise<Market> {
     queries: new Map(partRows.map((row) => [row.id, row.query ? { role: row.role, ...row.query } : queryForPart(row, library)])),
     overrides,
     newPrices: newestPrices(shopRows),
+    shopHistory: historyByPart(shopRows),
+    sources: new Map(sourceRows.map((row) => [row.id, row])),
     readings: new Map(),
   }
 }
 
 function toSoldRecord({ id, quantity, source, title, price, shipping, currency, soldOn, manner, condition }: typeof soldRecords.$inferSelect): SoldRecord {
   return { id: String(id), source, title, price, shipping, currency, soldOn, manner, condition, ...(quantity === null ? {} : { quantity }) }
+}
+
+function historyByPart(rows: readonly ShopPriceRow[]): Map<string, Map<string, ShopPriceRow[]>> {
+  const history = new Map<string, Map<string, ShopPriceRow[]>>()
+  for (const row of rows) {
+    const shops = history.get(row.partId) ?? new Map<string, ShopPriceRow[]>()
+    history.set(row.partId, shops)
+    const known = shops.get(row.sourceId)
+    if (known) known.push(row)
+    else shops.set(row.sourceId, [row])
+  }
+  return history
 }
 
 /** Of each part the cheapest of the shops' newest prices. */
@@ -88,6 +108,11 @@ export function readStreetPrice(market: Market, partId: string, asOf: CalendarDa
   return reading
 }
 
+/** Street price of a part at the builder's patience; null without comps. */
+export function streetAt(market: Market, partId: string, asOf: CalendarDate, currency: string, patience: HouseRules['patience'] = 'typical'): number | null {
+  return readStreetPrice(market, partId, asOf, currency).marks?.[patience] ?? null
+}
+
 /** Cheapest newest shop price of a part in a currency; null where no shop has it or its currency has no rate. */
 export function newPriceIn(market: Market, partId: string, currency: string, today: CalendarDate): number | null {
   const offer = market.newPrices.get(partId)
@@ -95,6 +120,16 @@ export function newPriceIn(market: Market, partId: string, currency: string, tod
   const rate = rateTable(market.rates).find(today, offer.currency, currency)
   if (rate === null) return null
   return offer.currency === currency ? offer.price : convertAmount(offer.price, offer.currency, currency, rate)
+}
+
+const largestPool = 50_000
+
+/** The newest records that can have the words of a query, and the builder's word on them; for trying a query out. */
+export async function recordPool(db: Database, partId: string, must: readonly string[]): Promise<{ records: SoldRecord[]; overrides: Readonly<Record<string, Override>>; rates: readonly ExchangeRate[] }> {
+  const market = await useMarket(db)
+  const records = [...market.index.candidates(must)]
+  if (records.length > largestPool) records.sort((a, b) => (a.soldOn < b.soldOn ? 1 : -1)).length = largestPool
+  return { records, overrides: market.overrides.get(partId) ?? {}, rates: market.rates }
 }
 
 /** Sets or takes back the builder's word on a record. */

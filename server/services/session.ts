@@ -3,7 +3,8 @@ import type { BuildStrip, SessionView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds } from '../db/schema'
 import { buildView } from './buildView'
-import { countSoldRecords } from './priceViews'
+import { lookoutHits } from './prices/lookouts'
+import { countSoldRecords } from './prices/priceViews'
 
 /** What the shell needs to know: the date taken for today, and the builds. */
 export async function sessionView(db: Database, today: string): Promise<SessionView> {
@@ -14,8 +15,9 @@ export async function sessionView(db: Database, today: string): Promise<SessionV
 /** The builds as strips: receipt foot, weakest target, what stops it, what is missing. */
 export async function buildStrips(db: Database, today: string): Promise<BuildStrip[]> {
   const { builds: list } = await sessionView(db, today)
+  const hits = await lookoutHits(db, today)
   return Promise.all(list.map(async ({ id }) => {
     const { name, purpose, wantedBy, currency, budget, stretch, receipt, targets, fit, emptyRoles, breaches } = await buildView(db, id, today)
-    return { id, name, purpose, wantedBy, currency, budget, stretch, receipt, targets, findings: fit.findings, emptyRoles, breaches }
+    return { id, name, purpose, wantedBy, currency, budget, stretch, receipt, targets, findings: fit.findings, emptyRoles, breaches, hits: hits.filter((hit) => hit.buildId === id) }
   }))
 }

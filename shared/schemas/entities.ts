@@ -33,7 +33,7 @@ export const briefSchema = object({
   stretch: decimalText().required('a stretch is needed')
     .test('stretch', 'the stretch must not be below the budget', (value, { parent }) => value === undefined || Number(value) >= Number(parent.budget)),
   wantedBy: calendarDate().nullable().default(null),
-  houseRules: object({ neverUsed: array().of(oneOf(roles).defined()).default([]) }).default({ neverUsed: [] }),
+  houseRules: object({ neverUsed: array().of(oneOf(roles).defined()).default([]), patience: oneOf(['patient', 'typical', 'hurried']).default('typical') }).default({ neverUsed: [], patience: 'typical' }),
   needs: array().of(object({ need: oneOf(needs).required(), price: decimalText().required('a price is needed') })).default([]),
   targets: array().of(targetSchema).max(20).default([]),
 })

@@ -1,4 +1,4 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/coreError'
 import { decodeText } from '#core/importing/decodeText'
 import { jsonLdOffers, type PageOffer } from '#core/importing/jsonLdOffers'
@@ -9,7 +9,7 @@ import { isCurrency } from '#core/money/currencies'
 import { parseDecimal } from '#core/money/decimal'
 import { isCalendarDate } from '#core/time/calendarDate'
 import type { PollProblem } from '#shared/types'
-import type { Database, Queryable } from '../../db/client'
+import type { Queryable } from '../../db/client'
 import { leadAsks, leads, leadThings } from '../../db/schema'
 import { mustBeOk, type Outside } from '../../outside/guardedFetch'
 import { newId } from '../ids'
@@ -131,13 +131,4 @@ async function followAsk(tx: Queryable, lead: typeof leads.$inferSelect, ask: nu
   if (ask === last) return 'alreadyThere'
   await tx.insert(leadAsks).values({ leadId: lead.id, day: today, ask }).onConflictDoUpdate({ target: [leadAsks.leadId, leadAsks.day], set: { ask } })
   return 'changed'
-}
-
-/** Asks of leads by lead, oldest first. */
-export async function asksOf(db: Pick<Database, 'select'>, leadIds: readonly string[]): Promise<Map<string, { day: string; ask: number }[]>> {
-  if (leadIds.length === 0) return new Map()
-  const rows = await db.select().from(leadAsks).where(inArray(leadAsks.leadId, [...leadIds])).orderBy(leadAsks.leadId, leadAsks.day)
-  const asks = new Map<string, { day: string; ask: number }[]>()
-  for (const { leadId, day, ask } of rows) asks.set(leadId, [...(asks.get(leadId) ?? []), { day, ask }])
-  return asks
 }

@@ -1,6 +1,6 @@
 import { useDatabase } from '~~/server/db/useDatabase'
 import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
-import { priceBriefs } from '~~/server/services/priceViews'
+import { priceBriefs } from '~~/server/services/prices/priceViews'
 
 export default jsonRoute(async (event) => priceBriefs(await useDatabase(), getRouterParam(event, 'id')!, today()))

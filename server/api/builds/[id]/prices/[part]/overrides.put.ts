@@ -4,7 +4,7 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { setOverride } from '~~/server/services/market'
-import { priceView } from '~~/server/services/priceViews'
+import { priceView } from '~~/server/services/prices/priceViews'
 
 const schema = object({
   recordIds: array().of(wholeFrom(1).required()).required().min(1).max(20_000),

@@ -2,7 +2,7 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { setQuery } from '~~/server/services/market'
-import { priceView } from '~~/server/services/priceViews'
+import { priceView } from '~~/server/services/prices/priceViews'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

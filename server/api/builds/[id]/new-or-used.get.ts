@@ -1,0 +1,6 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { newOrUsedSheet } from '~~/server/services/prices/newOrUsedSheet'
+
+export default jsonRoute(async (event) => newOrUsedSheet(await useDatabase(), getRouterParam(event, 'id')!, today()))

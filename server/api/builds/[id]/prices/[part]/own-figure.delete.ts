@@ -1,0 +1,12 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { setOwnFigure } from '~~/server/services/prices/notes'
+import { priceView } from '~~/server/services/prices/priceViews'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const [build, part] = [getRouterParam(event, 'id')!, getRouterParam(event, 'part')!]
+  await setOwnFigure(db, build, part, null, today())
+  return priceView(db, build, part, today())
+})

@@ -1,0 +1,10 @@
+import { array, object } from 'yup'
+import { text } from '#shared/schemas/fields'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { recordPool } from '~~/server/services/market'
+
+const schema = object({ must: array().of(text().trim().required().max(60)).required().max(20) })
+
+/** The records a changed query could count, for trying it out in the browser. */
+export default jsonRoute(async (event) => recordPool(await useDatabase(), getRouterParam(event, 'part')!, (await bodyOf(event, schema)).must))

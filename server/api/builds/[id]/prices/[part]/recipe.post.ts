@@ -1,0 +1,16 @@
+import { object } from 'yup'
+import { text } from '#shared/schemas/fields'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { applyRecipe } from '~~/server/services/prices/notes'
+import { priceView } from '~~/server/services/prices/priceViews'
+
+const schema = object({ recipeId: text().required('choose a recipe') })
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const [build, part] = [getRouterParam(event, 'id')!, getRouterParam(event, 'part')!]
+  await applyRecipe(db, (await bodyOf(event, schema)).recipeId, part)
+  return priceView(db, build, part, today())
+})

@@ -1,0 +1,12 @@
+import { CoreError } from '#core/coreError'
+import { rankedRoles } from '#core/worth/indexOfPart'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { worthView } from '~~/server/services/prices/worthView'
+
+export default jsonRoute(async (event) => {
+  const role = rankedRoles.find((each) => each === getRouterParam(event, 'role'))
+  if (!role) throw new CoreError('unknown-role', `parts are ranked in these roles: ${rankedRoles.join(', ')}`, 'role')
+  return worthView(await useDatabase(), getRouterParam(event, 'id')!, role, today())
+})

@@ -1,0 +1,9 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { setLookoutDeleted } from '~~/server/services/prices/lookouts'
+
+export default jsonRoute(async (event) => {
+  const id = getRouterParam(event, 'id')!
+  await setLookoutDeleted(await useDatabase(), id, null)
+  return { id }
+})

@@ -1,0 +1,9 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { setReadDeleted } from '~~/server/services/prices/notes'
+
+export default jsonRoute(async (event) => {
+  const id = getRouterParam(event, 'id')!
+  await setReadDeleted(await useDatabase(), Number(id), null)
+  return { id }
+})

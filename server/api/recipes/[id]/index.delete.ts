@@ -1,0 +1,10 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { setRecipeDeleted } from '~~/server/services/prices/notes'
+
+export default jsonRoute(async (event) => {
+  const id = getRouterParam(event, 'id')!
+  await setRecipeDeleted(await useDatabase(), id, today())
+  return { id }
+})

@@ -1,0 +1,42 @@
+import { convertAmount, rateTable } from '#core/money/rates'
+import { landedCost } from '#core/sourcing/landedCost'
+import { shopRhythm, type ShopRhythm } from '#core/market/shopRhythm'
+import type { Market } from '../market'
+
+/** A part bought new, landed. Amounts in minor units of the currency asked for. */
+export interface NewOffer {
+  readonly sourceId: string
+  readonly sourceName: string
+  /** Shop's price before tax and shipping. */
+  readonly price: number
+  readonly date: string
+  /** With tax and shipping, bought alone. */
+  readonly landed: number
+  readonly rhythm: ShopRhythm | null
+}
+
+/** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. */
+export function newOffers(market: Market, partId: string, currency: string, today: string): NewOffer[] {
+  const table = rateTable(market.rates)
+  const offers: NewOffer[] = []
+  for (const [sourceId, points] of market.shopHistory.get(partId) ?? []) {
+    const source = market.sources.get(sourceId)
+    const known = points.filter((point) => point.date <= today)
+    const last = known.at(-1)
+    if (!source || !last) continue
+    const rate = table.find(today, last.currency, currency)
+    if (rate === null) continue
+    const inCurrency = (amount: number) => (last.currency === currency ? amount : convertAmount(amount, last.currency, currency, rate))
+    const rhythm = shopRhythm(known.filter((point) => point.currency === last.currency).map(({ date, price }) => ({ date, price: inCurrency(price) })), today)
+    const order = landedCost({
+      currency: last.currency, asOf: today, hassle: 0, codes: [], rebates: [], extras: [],
+      source: {
+        taxPercent: source.taxPercent, taxOnShipping: source.taxOnShipping, paymentFeePercent: source.paymentFeePercent,
+        shipping: { kind: source.shippingKind, amount: source.shippingAmount, ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }) },
+      },
+      items: [{ id: partId, label: partId, role: 'extra', price: last.price, quantity: 1, faultProbability: 0, recoveredShare: 1 }],
+    })
+    offers.push({ sourceId, sourceName: source.name, price: inCurrency(last.price), date: last.date, landed: inCurrency(order.payNow.amount), rhythm })
+  }
+  return offers.sort((a, b) => a.landed - b.landed)
+}
