@@ -9,6 +9,9 @@ export interface DemoBuild {
   readonly hunts: readonly { readonly partId: string; readonly limit: string | null; readonly reason: string; readonly scope?: string }[]
   readonly owned: readonly string[]
   readonly rivals: readonly string[]
+  readonly lookouts: readonly { readonly partId: string; readonly limit: string }[]
+  readonly reads: readonly { readonly partId: string; readonly readOn: string; readonly note: string }[]
+  readonly ownFigures: readonly { readonly partId: string; readonly amount: string; readonly note: string }[]
 }
 
 export const demoBuilds: readonly DemoBuild[] = [
@@ -23,9 +26,12 @@ export const demoBuilds: readonly DemoBuild[] = [
       { externalId: 'B-1001', reason: 'looks dear, is half price once the old card is sold on' }, { externalId: 'C-3001', paidOn: '2026-10-24', reason: 'new: a used one is barred by the house rule' },
       { externalId: 'S-4001', reason: '90 days of returns; worn, but far from its limit' }, { externalId: 'B-1005', reason: 'quiet enough for a café' },
     ],
-    hunts: [{ partId: 'murrowdun-tarn-640-8-gb', limit: '128.00', reason: 'falling; no hurry before 14 November' }, { partId: 'latchkey-desktop-licence', limit: '24.00', reason: '', scope: 'ready' }, { partId: 'tackle-controller', limit: '39.00', reason: 'two, if money is left', scope: 'ready' }],
+    hunts: [{ partId: 'murrowdun-tarn-640-8-gb', limit: '138.00', reason: 'falling; no hurry before 14 November' }, { partId: 'latchkey-desktop-licence', limit: '24.00', reason: '', scope: 'ready' }, { partId: 'tackle-controller', limit: '39.00', reason: 'two, if money is left', scope: 'ready' }],
     owned: ['shelf-cable'],
     rivals: ['brindlewick-15', 'ovalis-one', 'last-winter'],
+    lookouts: [{ partId: 'murrowdun-tarn-640-8-gb', limit: '116.00' }, { partId: 'murrowdun-tarn-640-s-8-gb', limit: '112.00' }],
+    reads: [{ partId: 'murrowdun-tarn-640-8-gb', readOn: '2026-09-19', note: 'first look' }, { partId: 'murrowdun-tarn-640-8-gb', readOn: '2026-10-10', note: '' }, { partId: 'sundrel-stook-51-8-gb', readOn: '2026-09-19', note: 'before the drop' }, { partId: 'palisado-16-gb-ddr4-2-8', readOn: '2026-09-19', note: '' }],
+    ownFigures: [{ partId: 'murrowdun-tarn-640-8-gb', amount: '118.00', note: 'what the last two went for at the quay' }],
   },
   {
     brief: {
@@ -35,7 +41,8 @@ export const demoBuilds: readonly DemoBuild[] = [
     leads: [{ externalId: 'C-3003', reason: 'cutting needs 32 GB' }],
     hunts: [{ partId: 'ostrane-threddle-53', limit: '84.00', reason: 'twelve threads for the cuts' }, { partId: 'northpine-n4-full', limit: '78.00', reason: '' }, { partId: 'sundrel-stook-41-6-gb', limit: '80.00', reason: '' }],
     owned: ['shelf-case', 'shelf-drive', 'shelf-supply'],
-    rivals: ['trestle-configured'],
+    rivals: ['trestle-configured'], reads: [], ownFigures: [],
+    lookouts: [{ partId: 'ostrane-threddle-53', limit: '78.00' }],
   },
   {
     brief: {
@@ -45,7 +52,7 @@ export const demoBuilds: readonly DemoBuild[] = [
     leads: [{ externalId: 'B-1009', paidOn: '2026-10-29', reason: 'white, and the supply comes with it' }],
     hunts: [{ partId: 'northpine-n2-micro', limit: null, reason: 'gives the small donor’s CPU a home' }, { partId: 'sundrel-stook-31-6-gb', limit: '60.00', reason: '' }],
     owned: ['shelf-cpu'],
-    rivals: ['ovalis-mini'],
+    rivals: ['ovalis-mini'], lookouts: [], reads: [], ownFigures: [],
   },
 ]
 
@@ -54,3 +61,13 @@ export const demoShelf = [
   { id: 'shelf-drive', partId: 'fathomline-eddy-1-tb-sata', condition: 'used', cost: '0', currency: 'CAD', note: 'the club’s own' }, { id: 'shelf-supply', partId: 'steadwell-400-w', condition: 'used', cost: '0', currency: 'CAD', note: 'the club’s own, seven years old' },
   { id: 'shelf-cpu', partId: 'kaldric-sallowfen-4360', condition: 'used', cost: '34.00', currency: 'CAD', note: 'out of an office tower' },
 ]
+
+/** What the made-up guides say of a few cards. */
+export const demoOpinions = [
+  { partId: 'murrowdun-tarn-640-8-gb', guide: 'The Quay Gazette', saidOn: '2026-09-28', verdict: 'buy', note: 'the sensible card for 1440p' }, { partId: 'murrowdun-tarn-640-8-gb', guide: 'Bench & Bellows', saidOn: '2026-10-12', verdict: 'buy', note: '' },
+  { partId: 'sundrel-stook-51-8-gb', guide: 'The Quay Gazette', saidOn: '2026-09-28', verdict: 'fine', note: '' }, { partId: 'sundrel-stook-51-8-gb', guide: 'Bench & Bellows', saidOn: '2026-10-12', verdict: 'avoid', note: 'loud coolers on the cheap ones' },
+  { partId: 'murrowdun-tarn-680-12-gb', guide: 'Bench & Bellows', saidOn: '2026-10-12', verdict: 'avoid', note: 'wasted behind six cores' },
+]
+
+/** Things that may move prices before the builds are due. */
+export const demoWaitNotes = [{ role: 'graphics', partId: null, what: 'a new line of cards is expected', expectedOn: '2026-11-18', dropPercent: 5, chance: 0.5 }]

@@ -1,4 +1,4 @@
-import { demoBuilds } from './builds'
+import { demoBuilds, demoOpinions, demoWaitNotes } from './builds'
 import { demoFiles } from './files'
 
 /** What the demo asks of the stand-in markets, and how often. */
@@ -21,6 +21,8 @@ export async function loadDemo(address: string, say: (line: string) => void, mar
   say(`leads: ${leads.added} added, ${leads.rejected} rejected`)
   const prices = await post(address, '/api/import/shop-prices', files['shop-prices.csv']!)
   say(`shop prices: ${prices.added} added`)
+  for (const opinion of demoOpinions) await post(address, '/api/opinions', JSON.stringify(opinion))
+  for (const note of demoWaitNotes) await post(address, '/api/wait-notes', JSON.stringify(note))
   if (markets !== undefined) {
     for (const { path, ...connector } of demoConnectors) await post(address, '/api/connectors', JSON.stringify({ ...connector, url: markets + path, allowPrivate: true }))
     say(`connectors: ${demoConnectors.length} addresses at ${markets}`)
@@ -37,6 +39,9 @@ export async function loadDemo(address: string, say: (line: string) => void, mar
     for (const hunt of build.hunts) await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'hunt', scope: 'core', ...hunt }))
     for (const shelfId of build.owned) await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'owned', shelfId, scope: 'core' }))
     await send(address, `/api/builds/${id}/rivals`, JSON.stringify({ rivals: build.rivals }), 'PUT')
+    for (const { partId, limit } of build.lookouts) await post(address, `/api/builds/${id}/lookouts`, JSON.stringify({ partId, limit }))
+    for (const { partId, readOn, note } of build.reads) await post(address, `/api/builds/${id}/prices/${partId}/reads`, JSON.stringify({ readOn, note }))
+    for (const { partId, ...figure } of build.ownFigures) await send(address, `/api/builds/${id}/prices/${partId}/own-figure`, JSON.stringify(figure), 'PUT')
     say(`build: ${String(build.brief.name)}`)
   }
 }

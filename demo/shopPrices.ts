@@ -32,7 +32,7 @@ export function shopItems(seed: number): ShopItem[] {
       priceAt(age) {
         const isSale = (((age + firstSale) % rhythm) + rhythm) % rhythm < 4
         // usual prices move in steps of a few months, as shops do, not day by day
-        const usual = Math.round(part.fresh * 1.06 ** (Math.ceil(Math.max(0, age) / 120) / 3))
+        const usual = Math.round(part.fresh * 1.06 ** (Math.floor((Math.max(0, age) + 60) / 120) / 3))
         return (isSale ? Math.round(usual * depth) : usual) - 0.01
       },
     }

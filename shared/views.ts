@@ -223,6 +223,8 @@ export interface LookoutHit {
   readonly currency: string
   readonly listedOn: string
   readonly manner: Manner
+  /** So far under the street that something is likely wrong with it. */
+  readonly tooCheap: boolean
 }
 
 export interface LeadView {

@@ -4,7 +4,7 @@ import { sourceSchema } from '#shared/schemas/entities'
 import { slug } from '#shared/slug'
 import { amount } from '~/utils/show'
 
-/** Sources: where leads come from, with their tax, shipping and protection. */
+/** Sources: where leads and records come from, what is asked there on a schedule, and their tax, shipping and protection. */
 const { library, adding, problem, add } = useAddForm({ path: '/api/library/sources', method: 'PUT' }, sourceSchema)
 const draft = reactive({ name: '', kind: 'classifieds', currency: 'CAD', taxPercent: 0, taxOnShipping: false, shipping: { kind: 'none', amount: '0', freeFrom: null as string | null }, protection: 'none', note: '' })
 useHead({ title: 'Sources · Tarvin' })
@@ -28,7 +28,9 @@ async function submit() {
       <FormField label="protection"><select v-model="draft.protection" class="field" aria-label="protection"><option v-for="each in protections" :key="each">{{ each }}</option></select></FormField>
       <button type="submit" class="button button-main">Add</button><p v-if="problem" class="w-full text-stop" role="alert">{{ problem }}</p>
     </form>
-    <table class="ledger mt-3">
+    <ConnectorTable v-if="library && library.sources.length > 0" class="mt-4" :sources="library.sources" />
+    <h2 class="mt-6 !text-base">Terms</h2>
+    <table class="ledger mt-2 bg-sheet">
       <thead><tr><th>source</th><th>kind</th><th class="!text-right">tax</th><th>shipping</th><th>protection</th><th>note</th></tr></thead>
       <tbody><tr v-for="source in library?.sources" :key="source.id"><td>{{ source.name }}</td><td class="text-soft">{{ source.kind }}</td><td class="amount">{{ source.taxPercent }} %</td><td class="figures">{{ source.shippingKind === 'none' ? '—' : `${amount(source.shippingAmount, source.currency)} ${source.currency} ${source.shippingKind}` }}{{ source.shippingFreeFrom === null ? '' : `, free from ${amount(source.shippingFreeFrom, source.currency)}` }}</td><td>{{ source.protection }}</td><td class="text-soft">{{ source.note }}</td></tr></tbody>
     </table>

@@ -15,6 +15,11 @@ export function shortDate(date: string): string {
   return format(parseISO(date), 'd MMM')
 }
 
+/** Month and year, where a scale spans more than one year's days. */
+export function monthOf(date: string): string {
+  return format(parseISO(date), 'MMM yyyy')
+}
+
 export function longDate(date: string): string {
   return format(parseISO(date), 'EEE d MMM yyyy')
 }

@@ -1,6 +1,5 @@
-import { priceQueryDefaults } from '#core/market/priceQuery'
 import type { PriceBrief, PriceView } from '#shared/views'
-import { amount, percent, shortDate, signedPercent } from '~/utils/show'
+import { amount, percent, shortDate, signedAmount, signedPercent } from '~/utils/show'
 import type { Working } from './working'
 
 const quantiles = { patient: 0.2, typical: 0.5, hurried: 0.8 } as const
@@ -56,23 +55,23 @@ export function mannerWorking(view: PriceView, manner: PriceView['byManner'][num
 }
 
 /** The chance of buying at or below a price within some days. */
-export function chanceWorking(view: PriceView, { limit, chance, share, catchShare }: { limit: number; chance: number; share: number; catchShare: number }): Working {
+export function chanceWorking(view: PriceView, { limit, days, chance, share, catchShare }: { limit: number; days: number; chance: number; share: number; catchShare: number }): Working {
   return {
-    title: `${view.name}: chance within ${view.patienceDays} days`, result: percent(chance), formula: '1 − e^(−λ · c · F · T): chances come one by one, at random, as often as they did in the window',
+    title: `${view.name}: chance within ${days} days`, result: percent(chance), formula: '1 − e^(−λ · c · F · T): chances come one by one, at random, as often as they did in the window',
     lines: [
       { label: 'λ: comps a day', value: view.perDay.toFixed(2), kind: 'record', note: `${view.kept} in ${view.query.coveredDays ?? view.query.windowDays} days` }, { label: 'c: part of them you get to', value: percent(catchShare), kind: 'assumption' },
-      { label: `F: weighted share at or below ${amount(limit, view.currency)}`, value: percent(share), kind: 'record' }, { label: 'T: days', value: String(view.patienceDays), kind: 'own', note: 'to the date wanted by, or 30' },
+      { label: `F: weighted share at or below ${amount(limit, view.currency)}`, value: percent(share), kind: 'record' }, { label: 'T: days', value: String(days), kind: 'own', note: `${view.patienceDays} to the date wanted by, or 30 without one` },
     ],
   }
 }
 
 /** The pay-up-to price that reaches a chance in time. */
-export function wishWorking(view: PriceView, wish: PriceView['wishes'][number]): Working {
+export function wishWorking(view: PriceView, wish: PriceView['wishes'][number], catchShare: number): Working {
   return {
     title: `${view.name}: pay-up-to price for ${percent(wish.probability)} in ${wish.days} days`, result: amount(wish.price, view.currency), formula: 'the lowest price a comp was sold at whose share F satisfies F ≥ −ln(1 − q) / (λ · c · T)',
     lines: [
       { label: 'q: chance wanted', value: percent(wish.probability), kind: 'own' }, { label: 'λ: comps a day', value: view.perDay.toFixed(2), kind: 'record' },
-      { label: 'c: part of them you get to', value: percent(view.query.catchShare ?? priceQueryDefaults.catchShare), kind: 'assumption' }, { label: 'T: days', value: String(wish.days), kind: 'own' },
+      { label: 'c: part of them you get to', value: percent(catchShare), kind: 'assumption' }, { label: 'T: days', value: String(wish.days), kind: 'own' },
     ],
   }
 }
@@ -96,5 +95,28 @@ export function recordWorking(view: PriceView, record: PriceView['records'][numb
       ...(record.weight === null ? [] : [{ label: 'weight', value: record.weight.toFixed(3), kind: 'sum' as const }]),
     ],
     change: 'K keeps it, D drops it; your word stays through later imports.',
+  }
+}
+
+/** Local hand-overs against everything bought by post. */
+export function gapWorking(view: PriceView): Working {
+  const gap = view.gap!
+  return {
+    title: `${view.name}: local against online`, result: signedPercent(gap.percent), formula: 'weighted median of local hand-overs over that of auctions and fixed prices together, shown where each has three comps or more',
+    lines: [{ label: 'local', value: amount(gap.local.typical, view.currency), kind: 'record', note: `${gap.local.count} comps` }, { label: 'online', value: amount(gap.online.typical, view.currency), kind: 'record', note: `${gap.online.count} comps` }],
+  }
+}
+
+/** What the price may be expected to be by the date. */
+export function laterWorking(view: PriceView, way: 'used' | 'new'): Working {
+  const later = (way === 'used' ? view.usedLater : view.newLater)!
+  return {
+    title: `${view.name}, ${way}: expected within ${later.days} days`, result: amount(later.later, view.currency),
+    formula: way === 'used' ? 'today’s street price, moved by its trend where one is declared, then by each thing noted to wait for, drop times chance' : 'today’s cheapest shop price; its sale floor where a sale is due before the date; then by each thing noted to wait for, drop times chance',
+    lines: [
+      { label: 'today', value: amount(way === 'used' ? view.marks?.[view.patienceMark] : view.offers[0]?.price, view.currency), kind: way === 'used' ? 'record' : 'lead', note: way === 'used' ? `${view.patienceMark} mark` : (view.offers[0]?.sourceName ?? '') },
+      ...later.reasons.map((reason) => ({ label: reason.what, value: signedAmount(-reason.saving, view.currency), kind: reason.kind === 'note' ? ('own' as const) : ('estimate' as const) })),
+    ],
+    change: 'A difference under 3 % of the price is called no matter. Notes to wait for stand under Reads and notes.',
   }
 }

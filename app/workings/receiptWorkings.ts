@@ -1,6 +1,6 @@
 import { scopeNames, scopes, type Receipt, type ReceiptLine, type ReceiptTotals, type Scope } from '#core/receipt/receipt'
 import type { BuildView, ChoiceView } from '#shared/views'
-import { amount } from '~/utils/show'
+import { amount, percent } from '~/utils/show'
 import type { FigureKind, Working } from './working'
 
 type TotalName = Exclude<keyof ReceiptTotals, 'unknownStreet'>
@@ -63,5 +63,22 @@ export function scopeWorking(receipt: Receipt, scope: Scope, name: 'payNow' | 'e
   return {
     title: `${titles[name]}, up to ${scopeNames[scope]}`, result: amount(receipt.byScope.find((each) => each.scope === scope)!.totals[name], receipt.currency), formula: formulas[name],
     lines: lines.map((line) => ({ label: line.label, value: amount(line[name], receipt.currency), kind: kindOf(line, name), note: scopeNames[line.scope] })),
+  }
+}
+
+/** The chance that every hunt has come in by the date. */
+export function huntsWorking(view: BuildView): Working {
+  const hunts = view.hunts!
+  return {
+    title: 'All hunts together', result: hunts.chanceByDate === null ? 'no date' : percent(hunts.chanceByDate), formula: 'product of the chances of each: 1 − e^(−λ · c · F(limit) · T); they come in one apart from the other',
+    lines: [
+      ...view.choices.filter((choice) => choice.kind === 'hunt' && choice.paidOn === null).map((choice) => ({
+        label: `${choice.label}, up to ${amount(choice.limit ?? choice.payNow, view.currency)}`, value: choice.chanceByDate === null ? '—' : percent(choice.chanceByDate), kind: 'estimate' as const,
+        note: choice.expectedWait === null ? 'never seen so cheap' : `about ${Math.ceil(choice.expectedWait)} days on average`,
+      })),
+      { label: 'days to the date wanted by', value: hunts.days === null ? 'no date in the brief' : String(hunts.days), kind: 'own' as const },
+      { label: 'days until all are in, 8 times of 10', value: hunts.daysForMost === null ? '—' : String(Math.ceil(hunts.daysForMost)), kind: 'estimate' as const },
+    ],
+    change: 'Raise a limit in Prices, or choose a lead instead.',
   }
 }

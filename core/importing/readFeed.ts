@@ -1,4 +1,4 @@
-import { parseFeed } from 'feedsmith'
+import { XMLParser } from 'fast-xml-parser'
 import { CoreError } from '../coreError'
 import { isCalendarDate, type CalendarDate } from '../time/calendarDate'
 
@@ -38,21 +38,44 @@ interface RawEntry {
 }
 
 function rawEntries(text: string): RawEntry[] {
-  const parsed = parse(text)
-  if (parsed.format === 'atom') {
-    return (parsed.feed.entries ?? []).map((entry) => ({
-      id: entry.id, title: plain(entry.title), published: entry.published ?? entry.updated,
-      link: (entry.links?.find((link) => link.rel === undefined || link.rel === 'alternate') ?? entry.links?.[0])?.href,
-    }))
-  }
-  if (parsed.format === 'rss') return (parsed.feed.items ?? []).map((item) => ({ id: plain(item.guid), link: item.link, title: plain(item.title), published: item.pubDate }))
-  if (parsed.format === 'json') return (parsed.feed.items ?? []).map((item) => ({ id: item.id, link: item.url ?? item.external_url, title: item.title, published: item.date_published ?? item.date_modified }))
+  const trimmed = text.trimStart()
+  if (trimmed.startsWith('{')) return jsonEntries(trimmed)
+  const xml = parseXml(trimmed)
+  if (isNode(xml.feed)) return list(xml.feed.entry).map(atomEntry)
+  const rss = isNode(xml.rss) ? xml.rss : undefined
+  if (rss && isNode(rss.channel)) return list(rss.channel.item).map(rssItem)
   throw notAFeed()
 }
 
-function parse(text: string) {
+function jsonEntries(text: string): RawEntry[] {
+  let feed: unknown
   try {
-    return parseFeed(text.trim())
+    feed = JSON.parse(text)
+  } catch (cause) {
+    throw notAFeed(cause)
+  }
+  if (!isNode(feed) || !Array.isArray(feed.items)) throw notAFeed()
+  return list(feed.items).map((item) => ({ id: plain(item.id), link: plain(item.url) ?? plain(item.external_url), title: plain(item.title), published: plain(item.date_published) ?? plain(item.date_modified) }))
+}
+
+function atomEntry(entry: Node): RawEntry {
+  const links = list(entry.link)
+  const link = links.find((each) => each['@rel'] === undefined || each['@rel'] === 'alternate') ?? links[0]
+  return { id: plain(entry.id), title: plain(entry.title), link: plain(link?.['@href']), published: plain(entry.published) ?? plain(entry.updated) }
+}
+
+function rssItem(item: Node): RawEntry {
+  return { id: plain(item.guid), link: plain(item.link), title: plain(item.title), published: plain(item.pubDate) }
+}
+
+const parser = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '@', removeNSPrefix: true, parseTagValue: false, parseAttributeValue: false, trimValues: true, htmlEntities: true })
+
+/** A feed has no need of entities of its own, and a document that declares some may be made to swell. */
+function parseXml(text: string): Node {
+  if (/<!DOCTYPE|<!ENTITY/i.test(text)) throw new CoreError('not-a-feed', 'the feed declares a document type, which is not read', 'url')
+  try {
+    const parsed: unknown = parser.parse(text, true)
+    return isNode(parsed) ? parsed : {}
   } catch (cause) {
     throw notAFeed(cause)
   }
@@ -62,11 +85,22 @@ function notAFeed(cause?: unknown): CoreError {
   return new CoreError('not-a-feed', 'the address answers, but not with an Atom, RSS or JSON feed', 'url', cause === undefined ? {} : { cause })
 }
 
-/** Feeds write a text either plainly or as an object with a value. */
+type Node = Readonly<Record<string, unknown>>
+
+function isNode(value: unknown): value is Node {
+  return typeof value === 'object' && value !== null && !Array.isArray(value)
+}
+
+/** One or several of the same name; those that are mere text are left out. */
+function list(value: unknown): Node[] {
+  return (Array.isArray(value) ? value : [value]).flatMap((each) => (isNode(each) ? [each] : []))
+}
+
+/** A text, written plainly or inside a node with attributes. */
 function plain(value: unknown): string | undefined {
-  if (typeof value === 'string') return value
-  if (typeof value === 'object' && value !== null && 'value' in value && typeof value.value === 'string') return value.value
-  return undefined
+  if (typeof value === 'string') return value.trim() === '' ? undefined : value.trim()
+  if (typeof value === 'number') return String(value)
+  return isNode(value) ? plain(value['#text']) : undefined
 }
 
 function absolute(link: string | undefined, base: string): string | null {

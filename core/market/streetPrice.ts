@@ -54,6 +54,8 @@ export interface StreetPriceOptions {
    * it out with reason `price`, so that one stray currency does not take the other records with it.
    */
   readonly missingRate?: 'refuse' | 'drop'
+  /** Told now and then how many of the records have been sieved; the largest part of the work. */
+  readonly onProgress?: (done: number, total: number) => void
 }
 
 const z90 = 1.645
@@ -102,6 +104,7 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
   const days = new Float64Array(records.length)
   const titleHashes = new Float64Array(records.length)
   for (let i = 0; i < records.length; i += 1) {
+    if (i % 8192 === 0) options.onProgress?.(i, records.length)
     const record = records[i]!
     const day = sieve.day(record.soldOn)
     days[i] = day

@@ -27,14 +27,14 @@ describe('triage', () => {
 
 describe('the inbox', () => {
   const leads = [lead('a', { value: { saving: 5, payNow: 30 } }), lead('b', { value: { saving: null, payNow: 10 } }), lead('c', { value: { saving: 9, payNow: 20 }, endsOn: '2026-11-02' }), lead('d', { state: 'passed' })]
-  const arrange = (order: 'saving' | 'price' | 'ends') => arrangeLeads(leads, { show: 'open', role: '', order, today: '2026-10-31' }).map((each) => each.id)
+  const arrange = (order: 'saving' | 'price' | 'ends') => arrangeLeads(leads, { show: 'open', role: '', order, today: '2026-10-31', hits: new Set() }).map((each) => each.id)
   test('best saving first, the unknown last; cheapest first; soonest end first', () => {
     expect(arrange('saving')).toEqual(['c', 'a', 'b'])
     expect(arrange('price')).toEqual(['b', 'c', 'a'])
     expect(arrange('ends')[0]).toBe('c')
   })
   test('a role shows only leads that keep such a part', () => {
-    expect(arrangeLeads(leads, { show: 'open', role: 'memory', order: 'price', today: '2026-10-31' })).toEqual([])
+    expect(arrangeLeads(leads, { show: 'open', role: 'memory', order: 'price', today: '2026-10-31', hits: new Set() })).toEqual([])
   })
   test('age and end in words', () => {
     expect([leadAge(leads[0]!, '2026-10-31'), leadAge(leads[2]!, '2026-10-31'), leadAge(leads[2]!, '2026-11-02'), leadAge(leads[2]!, '2026-11-03')]).toEqual(['11 d', 'ends in 2 d', 'ends today', 'ended'])

@@ -72,7 +72,7 @@ const optionalNumber = (text: string) => (text === '' ? null : Number(text))
       <p>
         and is wanted by
         <input :value="draft.wantedBy ?? ''" type="date" aria-label="wanted by" class="field" @input="draft.wantedBy = ($event.target as HTMLInputElement).value || null">.
-        Never bought used:
+        I pay the <select v-model="draft.houseRules.patience" class="field" aria-label="patience"><option value="patient">patient</option><option value="typical">typical</option><option value="hurried">hurried</option></select> street price. Never bought used:
         <label v-for="role in coreRoles" :key="role" class="mr-3 inline-flex items-center gap-1 text-sm"><input type="checkbox" :checked="draft.houseRules.neverUsed.includes(role)" @change="toggleRule(role, ($event.target as HTMLInputElement).checked)">{{ roleNames[role] }}</label>
       </p>
     </div>

@@ -1,20 +1,24 @@
 import { daysBetween } from '#core/time/calendarDate'
-import type { BuildStrip } from '#shared/views'
+import { formatAmount } from '#core/money/formatAmount'
+import type { BuildStrip, LookoutHit } from '#shared/views'
 
 export interface AgendaEntry {
-  readonly tone: 'stop' | 'waiting' | 'info'
+  readonly tone: 'stop' | 'settled' | 'waiting' | 'info'
   readonly when: string
   readonly text: string
   readonly to: string
 }
 
-/** What needs the builder today, gravest first: breaches, things that stop, overshoot, dates near. */
+const tones: readonly AgendaEntry['tone'][] = ['stop', 'settled', 'waiting', 'info']
+
+/** What needs the builder today, gravest first: breaches, things that stop, overshoot; then what came in under its limit; dates near. */
 export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntry[] {
   return strips.flatMap((strip): AgendaEntry[] => {
     const at = (place: string) => `/b/${strip.id}/${place}`
     const days = strip.wantedBy ? daysBetween(today, strip.wantedBy) : null
     const empty = strip.emptyRoles.length
     return [
+      ...cameIn(strip).map(({ hits, cheapest }) => ({ tone: 'settled' as const, when: 'came in', text: `${strip.name}: ${hits.length > 1 ? `${hits.length} × ` : ''}${cheapest.partName} at or below ${formatAmount(cheapest.limit, cheapest.currency)}${hits.length > 1 ? ', from' : ', for'} ${formatAmount(cheapest.cost, cheapest.currency)} at ${cheapest.source}${cheapest.manner === 'auction' ? ', as the bid stands' : ''}${cheapest.tooCheap ? ', far under the street' : ''}`, to: `${at('leads')}?show=hits&lead=${cheapest.leadId}` })),
       ...strip.findings.filter((finding) => finding.severity === 'stops').map((finding) => ({ tone: 'stop' as const, when: 'stops', text: `${strip.name}: ${finding.what}`, to: at('machine') })),
       ...strip.breaches.map((text) => ({ tone: 'stop' as const, when: 'rule', text: `${strip.name}: ${text}`, to: at('machine') })),
       ...(strip.receipt.state === 'over' ? [{ tone: 'stop' as const, when: 'money', text: `${strip.name} is past its stretch`, to: at('machine') }] : []),
@@ -22,5 +26,12 @@ export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntr
       ...(days !== null && empty > 0 ? [{ tone: 'waiting' as const, when: days < 0 ? `${-days} d late` : `${days} days`, text: `${strip.name}: ${empty} ${empty === 1 ? 'role' : 'roles'} empty`, to: at('leads') }] : []),
       ...strip.receipt.groups.toComeBack.map((line) => ({ tone: 'info' as const, when: 'claim', text: `${strip.name}: rebate on ${line.label}`, to: at('leads') })),
     ]
-  }).sort((a, b) => ['stop', 'waiting', 'info'].indexOf(a.tone) - ['stop', 'waiting', 'info'].indexOf(b.tone))
+  }).sort((a, b) => tones.indexOf(a.tone) - tones.indexOf(b.tone))
+}
+
+/** The hits of each lookout together, with the cheapest of them; one that is too cheap to be true comes last. */
+function cameIn(strip: BuildStrip): { hits: readonly LookoutHit[]; cheapest: LookoutHit }[] {
+  const byLookout = new Map<string, LookoutHit[]>()
+  for (const hit of strip.hits) byLookout.set(hit.lookoutId, [...(byLookout.get(hit.lookoutId) ?? []), hit])
+  return [...byLookout.values()].map((hits) => ({ hits, cheapest: [...hits].sort((a, b) => Number(a.tooCheap) - Number(b.tooCheap) || a.cost - b.cost)[0]! }))
 }

@@ -2,10 +2,12 @@ import { daysBetween } from '#core/time/calendarDate'
 import type { Role } from '#core/parts/part'
 import type { LeadView } from '#shared/views'
 
+/** Which leads an inbox shows: `hits` came in under a lookout, `untied` name no part of the library yet. */
+export type LeadShow = 'open' | 'passed' | 'chosen' | 'hits' | 'untied'
 export type LeadOrder = 'saving' | 'price' | 'age' | 'ends'
 
 /** The leads an inbox shows: by state and role, in one of four orders. A lead without a known saving stands last. */
-export function arrangeLeads(leads: readonly LeadView[], { show, role, order, today }: { show: 'open' | 'passed' | 'chosen'; role: Role | ''; order: LeadOrder; today: string }): LeadView[] {
+export function arrangeLeads(leads: readonly LeadView[], { show, role, order, today, hits }: { show: LeadShow; role: Role | ''; order: LeadOrder; today: string; hits: ReadonlySet<string> }): LeadView[] {
   const keyOf: Readonly<Record<LeadOrder, (lead: LeadView) => number>> = {
     saving: (lead) => -(lead.value.saving ?? -Infinity),
     price: (lead) => lead.value.payNow,
@@ -14,9 +16,16 @@ export function arrangeLeads(leads: readonly LeadView[], { show, role, order, to
   }
   const key = keyOf[order]
   return leads
-    .filter((lead) => (show === 'chosen' ? lead.choiceId !== null : lead.state === show))
+    .filter((lead) => isShown(lead, show, hits))
     .filter((lead) => role === '' || lead.things.some((thing) => thing.role === role && thing.plan === 'keep'))
     .sort((a, b) => compare(key(a), key(b)) || (a.title < b.title ? -1 : 1))
+}
+
+function isShown(lead: LeadView, show: LeadShow, hits: ReadonlySet<string>): boolean {
+  if (show === 'chosen') return lead.choiceId !== null
+  if (show === 'hits') return hits.has(lead.id)
+  if (show === 'untied') return lead.state === 'open' && lead.things.length === 0
+  return lead.state === show && (show === 'passed' || lead.things.length > 0)
 }
 
 function compare(a: number, b: number): number {

@@ -19,12 +19,12 @@ const marks = ['patient', 'typical', 'hurried'] as const
       </div>
       <div class="ml-auto flex shrink-0 gap-2"><slot /></div>
     </div>
-    <div v-if="view.marks" class="mt-2 flex items-end gap-8">
+    <div v-if="view.marks" class="mt-1 flex items-end gap-8">
       <div v-for="mark in marks" :key="mark" class="leading-tight">
         <div class="text-xs text-soft">{{ mark }}<template v-if="mark === 'typical' && view.interval">, {{ formatWhole(view.interval.low, view.currency) }} to {{ formatWhole(view.interval.high, view.currency) }}</template></div>
         <TheFigure class="text-[21px]" :class="{ 'text-settled': mark === 'typical' }" strong :text="amount(view.marks[mark], view.currency)" :working="() => markWorking(view, mark)" :data-mark="mark" />
       </div>
-      <div class="ml-auto w-[520px] max-w-[60%]"><PriceRule :points="{ marks: view.marks, fresh: view.newPrice }" :currency="view.currency" size="large" /></div>
+      <div class="ml-auto w-[520px] max-w-[60%]"><PriceRule :points="{ marks: view.marks, fresh: view.newPrice, own: view.ownFigure?.amount ?? null }" :currency="view.currency" size="large" /></div>
     </div>
     <p v-else class="mt-2 text-waiting">No comps. {{ view.records.length > 0 ? 'Every record was left out: look at the reasons in Sift and loosen the query.' : 'Import sold records that name it.' }}</p>
   </div>

@@ -9,8 +9,9 @@ import { ruleScale, type RulePoints } from './priceRule'
 const { points, currency, size = 'small', room = 520 } = defineProps<{ points: RulePoints; currency: string; size?: 'small' | 'large'; room?: number }>()
 
 const width = computed(() => (size === 'small' ? 180 : room))
-const height = computed(() => (size === 'small' ? 24 : 92))
-const axis = computed(() => (size === 'small' ? 13 : 42))
+/** Without an ask there is no flag to make room for. */
+const height = computed(() => (size === 'small' ? 24 : points.ask === undefined ? 64 : 92))
+const axis = computed(() => (size === 'small' ? 13 : points.ask === undefined ? 30 : 42))
 const half = computed(() => (size === 'small' ? 5 : 9))
 const scale = computed(() => ruleScale(points, width.value, size === 'small' ? 4 : 34))
 const marks = computed(() => points.marks)
@@ -20,6 +21,7 @@ const summary = computed(() => [
   marks.value ? `street ${formatAmount(marks.value.patient, currency)} to ${formatAmount(marks.value.hurried, currency)}, typical ${formatAmount(marks.value.typical, currency)}` : 'no street price',
   points.ask !== undefined ? `ask ${formatAmount(points.ask, currency)}` : '',
   points.landed !== undefined ? `landed ${formatAmount(points.landed, currency)}` : '',
+  points.own !== undefined && points.own !== null ? `your own figure ${formatAmount(points.own, currency)}` : '',
   points.fresh !== undefined && points.fresh !== null ? `new ${formatAmount(points.fresh, currency)}` : '',
 ].filter((part) => part !== '').join(', '))
 </script>
@@ -48,6 +50,9 @@ const summary = computed(() => [
           <path :d="`M${scale.at(points.ask)},8 h66 l-5,8 5,8 h-66 z`" fill="var(--waiting-ground)" stroke="var(--waiting)" />
           <text :x="scale.at(points.ask) + 5" y="20" font-size="12" fill="var(--waiting)" class="figures">ask {{ whole(points.ask) }}</text>
         </g>
+      </g>
+      <g v-if="size === 'large' && points.own !== undefined && points.own !== null">
+        <path :d="`M${scale.at(points.own)},${axis - half - 1} l-4,-6 h8 z`" fill="var(--info)" /><text :x="scale.at(points.own)" :y="axis - half - 10" text-anchor="middle" font-size="12" fill="var(--info)">yours {{ whole(points.own) }}</text>
       </g>
       <g v-if="points.landed !== undefined">
         <path :d="`M${scale.at(points.landed)},${axis + half + 1} l-4.5,7 h9 z`" fill="var(--info)" />

@@ -3,14 +3,18 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import type { PriceView, RecordView } from '#shared/views'
 import { amount, shortDate } from '~/utils/show'
 import { recordWorking } from '~/workings/priceWorkings'
-import { filterRecords, nextDecision, reasonNames, type TriageFilter } from './triage'
+import type { Brush } from './brush'
+import { filterRecords, nextDecision, reasonCounts, reasonNames, wordsToGatherBy, type TriageFilter } from './triage'
 
 /** The records at full height: arrows move, K keeps, D drops, Z undoes. */
-const { view } = defineProps<{ view: PriceView }>()
-const emit = defineEmits<{ decide: [records: readonly number[], decision: RecordView['decision']]; undo: [] }>()
+const { view, brush } = defineProps<{ view: PriceView; brush: Brush | null }>()
+const emit = defineEmits<{ unbrush: []; decide: [records: readonly number[], decision: RecordView['decision']]; undo: [] }>()
 const filter = useRouteState('show', 'all')
 const word = ref('')
-const rows = computed(() => filterRecords(view.records, filter.value as TriageFilter, word.value))
+const rows = computed(() => filterRecords(view.records, filter.value as TriageFilter, word.value, brush))
+const reasons = computed(() => reasonCounts(view.records))
+const isGathered = computed(() => (word.value.trim() !== '' || brush !== null) && rows.value.length > 0)
+const gatherBy = computed(() => (rows.value[selected.value] ? wordsToGatherBy(rows.value[selected.value]!.title, view.query.must) : []))
 const selectedId = ref<number | null>(null)
 const selected = computed(() => Math.max(0, rows.value.findIndex((row) => row.id === selectedId.value)))
 const scroller = ref<HTMLElement | null>(null)
@@ -44,8 +48,10 @@ const statedPrice = (row: RecordView) => `${amount(row.price + row.shipping, row
       <div class="flex gap-1" role="group" aria-label="which records">
         <button v-for="[key, name] in filters" :key="key" type="button" class="rounded px-2 py-0.5" :class="filter === key ? 'bg-ink text-paper' : 'text-soft'" :aria-pressed="filter === key" @click="filter = key">{{ name }}</button>
       </div>
-      <input v-model="word" class="field !min-h-0 w-44 !py-0.5" placeholder="word in the title" aria-label="word in the title">
-      <button v-if="word.trim() !== '' && rows.length > 0" type="button" class="button !py-0.5" @click="emit('decide', rows.map((row) => row.id), 'drop')">drop these {{ rows.length }}</button>
+      <select :value="filter in reasonNames ? filter : ''" class="field !min-h-0 w-40 !py-0.5" aria-label="left out for" @change="filter = ($event.target as HTMLSelectElement).value || 'all'"><option value="">left out for…</option><option v-for="each in reasons" :key="each.reason" :value="each.reason">{{ reasonNames[each.reason] }} {{ each.count }}</option></select>
+      <input v-model="word" class="field !min-h-0 w-32 !py-0.5" placeholder="word in the title" aria-label="word in the title">
+      <button v-if="brush" type="button" class="tag tag-info" @click="emit('unbrush')">{{ shortDate(brush.from) }} to {{ shortDate(brush.to) }}, {{ amount(brush.low, view.currency) }} to {{ amount(brush.high, view.currency) }} ×</button>
+      <template v-if="isGathered"><button type="button" class="button !py-0.5" @click="emit('decide', rows.map((row) => row.id), 'drop')">drop these {{ rows.length }}</button><button type="button" class="button !py-0.5" @click="emit('decide', rows.map((row) => row.id), 'keep')">keep them</button></template>
       <span class="ml-auto text-xs text-soft">{{ rows.length }} records · {{ view.unrelated.toLocaleString('en') }} speak of other things</span>
     </div>
     <div ref="scroller" class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="listbox" aria-label="records, one to a line">
@@ -66,6 +72,6 @@ const statedPrice = (row: RecordView) => `${amount(row.price + row.shipping, row
       </div>
       <p v-if="rows.length === 0" class="p-4 text-soft">No record here. Import sold records, or loosen the query.</p>
     </div>
-    <div class="flex gap-4 border-t border-line px-3 py-1 text-xs text-soft"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> keep</span><span><span class="key">D</span> drop</span><span><span class="key">Z</span> undo</span><span v-if="rows[selected]" class="ml-auto flex min-w-0 gap-2"><span class="truncate">{{ rows[selected]!.detail }}</span><TheFigure :text="rows[selected]!.unitPrice === null ? statedPrice(rows[selected]!) : amount(rows[selected]!.unitPrice, view.currency)" :working="() => recordWorking(view, rows[selected]!)" /></span></div>
+    <div class="flex gap-4 border-t border-line px-3 py-1 text-xs text-soft"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> keep</span><span><span class="key">D</span> drop</span><span><span class="key">Z</span> undo</span><span v-if="rows[selected]" class="ml-auto flex min-w-0 gap-2"><span class="flex min-w-0 gap-1.5 overflow-hidden"><span v-if="gatherBy.length > 0" class="shrink-0">all with</span><button v-for="each in gatherBy" :key="each" type="button" class="quiet-button shrink-0" @click="word = each">{{ each }}</button></span><span class="truncate">{{ rows[selected]!.detail }}</span><TheFigure :text="rows[selected]!.unitPrice === null ? statedPrice(rows[selected]!) : amount(rows[selected]!.unitPrice, view.currency)" :working="() => recordWorking(view, rows[selected]!)" /></span></div>
   </section>
 </template>

@@ -4,6 +4,8 @@ export interface RulePoints {
   readonly ask?: number
   readonly landed?: number
   readonly fresh?: number | null
+  /** The builder's own figure. */
+  readonly own?: number | null
 }
 
 export interface RuleScale {
@@ -14,7 +16,7 @@ export interface RuleScale {
 
 /** Linear scale over everything known, with margins; null where nothing is known. */
 export function ruleScale(points: RulePoints, width: number, margin: number): RuleScale | null {
-  const values = [points.marks?.patient, points.marks?.hurried, points.ask, points.landed, points.fresh].filter((value): value is number => value !== undefined && value !== null)
+  const values = [points.marks?.patient, points.marks?.hurried, points.ask, points.landed, points.fresh, points.own].filter((value): value is number => value !== undefined && value !== null)
   if (values.length === 0) return null
   const low = Math.min(...values)
   const high = Math.max(...values)

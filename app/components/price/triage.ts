@@ -1,4 +1,7 @@
+import type { DropReason } from '#core/market/dropReasons'
+import { normaliseTitle } from '#core/market/title/normaliseTitle'
 import type { RecordView } from '#shared/views'
+import { isBrushed, type Brush } from './brush'
 
 /** Words for the reasons a record is left out. */
 export const reasonNames: Readonly<Record<NonNullable<RecordView['reason']>, string>> = {
@@ -6,15 +9,18 @@ export const reasonNames: Readonly<Record<NonNullable<RecordView['reason']>, str
   accessory: 'accessory only', quantity: 'quantity unclear', make: 'make not known', duplicate: 'double', price: 'no price', outlier: 'far from the rest', builder: 'dropped by you',
 }
 
-export type TriageFilter = 'all' | 'kept' | 'left-out' | 'yours'
+/** All, those that count, those left out (for any reason in the window, or for one), those the builder decided. */
+export type TriageFilter = 'all' | 'kept' | 'left-out' | 'yours' | DropReason
 
-/** The records a triage list shows, by filter and by a word in the title. */
-export function filterRecords(records: readonly RecordView[], filter: TriageFilter, word: string): RecordView[] {
+/** The records a triage list shows, by filter, by a word in the title, and by a region of the picture. */
+export function filterRecords(records: readonly RecordView[], filter: TriageFilter, word: string, brush: Brush | null = null): RecordView[] {
   const needle = word.trim().toLowerCase()
   return records.filter((record) => {
+    if (brush && !isBrushed(record, brush)) return false
     if (filter === 'kept' && record.reason !== null) return false
     if (filter === 'left-out' && (record.reason === null || record.reason === 'outside-window')) return false
     if (filter === 'yours' && record.decision === null) return false
+    if (filter in reasonNames && record.reason !== filter) return false
     return needle === '' || record.title.toLowerCase().includes(needle)
   })
 }
@@ -29,4 +35,20 @@ export function reasonCounts(records: readonly RecordView[]): { reason: NonNulla
 /** What a key does to the builder's word on a record: pressing the same again takes it back. */
 export function nextDecision(record: RecordView, key: 'keep' | 'drop'): RecordView['decision'] {
   return record.decision === key ? null : key
+}
+
+/** Words of a title by which others like it can be gathered: no figures, none the query asks for, each once. */
+export function wordsToGatherBy(title: string, wanted: readonly string[]): string[] {
+  const own = new Set(wanted.flatMap(normaliseTitle))
+  return [...new Set(normaliseTitle(title).filter((word) => /^\p{L}{3,}$/u.test(word) && !own.has(word)))].slice(0, 8)
+}
+
+/** Decisions grouped, so that taking back many at once is one deed for each kind. */
+export function groupDecisions(records: readonly number[], decisions: readonly RecordView['decision'][]): { decision: RecordView['decision']; records: number[] }[] {
+  const groups = new Map<RecordView['decision'], number[]>()
+  records.forEach((record, index) => {
+    const decision = decisions[index] ?? null
+    groups.set(decision, [...(groups.get(decision) ?? []), record])
+  })
+  return [...groups].map(([decision, own]) => ({ decision, records: own }))
 }

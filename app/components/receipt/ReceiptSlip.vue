@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { scopeNames, type ReceiptLine } from '#core/receipt/receipt'
 import { roleNames } from '#core/parts/part'
-import { choiceWorking, scopeWorking } from '~/workings/receiptWorkings'
-import { amount } from '~/utils/show'
+import { choiceWorking, huntsWorking, scopeWorking } from '~/workings/receiptWorkings'
+import { amount, percent, shortDate } from '~/utils/show'
 
 /** The receipt unrolled: a paper slip, one line a thing, grouped paid · to buy · owned · to come back. */
 const build = useBuild()
@@ -29,6 +29,11 @@ const working = (id: string) => choiceWorking(build.view!, build.view!.choices.f
         <span v-if="line.scope !== 'core'" class="text-[10px] text-soft">{{ line.scope }}</span>
         <TheFigure :text="amount(line.payNow, receipt.currency)" :working="() => working(line.id)" />
       </div>
+    </section>
+    <section v-if="build.view!.hunts" class="border-b border-dashed border-soft py-2">
+      <h2 class="text-soft">{{ build.view!.hunts.count }} {{ build.view!.hunts.count === 1 ? 'hunt' : 'hunts' }} open</h2>
+      <div class="flex justify-between py-0.5"><span>all in{{ build.view!.hunts.days === null ? '' : ` by ${shortDate(build.view!.wantedBy!)}` }}</span><TheFigure :text="build.view!.hunts.chanceByDate === null ? 'no date' : percent(build.view!.hunts.chanceByDate)" :working="() => huntsWorking(build.view!)" data-figure="hunts" /></div>
+      <div class="flex justify-between py-0.5"><span>8 of 10 times within</span><span>{{ build.view!.hunts.daysForMost === null ? 'never seen so cheap' : `${Math.ceil(build.view!.hunts.daysForMost)} days` }}</span></div>
     </section>
     <section v-if="build.view!.emptyRoles.length > 0" class="border-b border-dashed border-soft py-2">
       <h2 class="text-soft">still empty</h2>

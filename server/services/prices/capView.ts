@@ -15,6 +15,13 @@ import { loadWorkloads } from '../workloads'
 import { newOffers } from './newOffers'
 import { findBuild } from './priceViews'
 
+/** The best pair, and the best one that puts the money differently: around another base machine. */
+function bestAndNext<Split extends { readonly base: BaseMachine }>(splits: readonly Split[]): Split[] {
+  const [best] = splits
+  const next = best && (splits.find((each) => each.base.id !== best.base.id) ?? splits[1])
+  return [...(best ? [best] : []), ...(next ? [next] : [])]
+}
+
 interface CardOption extends CapOption {
   readonly part: Part
 }
@@ -49,7 +56,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   })
   return {
     ...empty,
-    splits: splits.slice(0, 3).map(({ base, card, total, left, weakest }): CapSplitView => {
+    splits: bestAndNext(splits).map(({ base, card, total, left, weakest }): CapSplitView => {
       const supply = supplyFor(priced, base.cpu, card.part)
       return {
         base: { name: partLabel(base.cpu), price: base.price, parts: base.parts.map(({ part, price }) => ({ name: partLabel(part), price })) }, card: { name: card.name, price: card.price },

@@ -7,6 +7,7 @@ import { request } from '~/utils/request'
 const build = useBuild()
 const session = useSession()
 const id = build.view!.id
+const cap = useTemplateRef<{ load: () => Promise<void> }>('cap')
 const initial = ref<BriefInput | null>(null)
 onMounted(async () => (initial.value = await request<BriefInput>(`/api/builds/${id}/brief`)))
 
@@ -14,6 +15,7 @@ async function save(brief: BriefInput) {
   const renamed = brief.name !== build.view!.name
   build.take(await request<BuildView>(`/api/builds/${id}/brief`, { method: 'PUT', body: brief }), 'brief')
   if (renamed) await session.load()
+  await cap.value?.load()
 }
 </script>
 
@@ -25,6 +27,7 @@ async function save(brief: BriefInput) {
         <a v-for="[as, name] in [['json', 'JSON'], ['csv', 'CSV of lines'], ['md', 'Markdown']]" :key="as" class="button" :href="`/api/builds/${id}/export?as=${as}`" download>Export {{ name }}</a>
       </div>
     </div>
+    <CapLine ref="cap" class="mb-4" />
     <BriefForm v-if="initial" :storage-key="`tarvin-brief-${id}`" :initial="initial" :workloads="build.view!.workloads" :save="save" />
   </div>
 </template>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { CapView } from '#shared/views'
+import { capWorking } from '~/workings/capWorkings'
+import { request } from '~/utils/request'
+import { amount, percent } from '~/utils/show'
+
+/** What the cap buys at today's street prices: the split by which the weakest target gains most, and the next best. */
+const build = useBuild()
+const cap = ref<CapView | null>(null)
+const failed = ref('')
+async function load() {
+  failed.value = ''
+  cap.value = await request<CapView>(`/api/builds/${build.view!.id}/cap`).catch((error: Error) => {
+    failed.value = error.message
+    return null
+  })
+}
+onMounted(load)
+defineExpose({ load })
+const money = (value: number) => amount(value, cap.value!.currency)
+/** Width of each share of the bar. */
+const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
+</script>
+
+<template>
+  <section class="border-l-4 border-info pl-4" aria-label="what the cap buys">
+    <h2>What {{ cap ? money(cap.cap) : 'the budget' }} buys at today’s street prices</h2>
+    <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
+    <p v-else-if="!cap" class="text-soft" role="status">Reckoning…</p>
+    <p v-else-if="cap.problem" class="text-waiting">{{ cap.problem }}</p>
+    <template v-else>
+      <div v-for="(split, index) in cap.splits" :key="index" class="mt-1 grid grid-cols-[72px_minmax(200px,1fr)_2fr] items-center gap-3">
+        <span class="text-soft">{{ index === 0 ? 'best split' : 'next best' }}</span>
+        <div class="flex h-[14px] overflow-hidden border border-line bg-paper" role="img" :aria-label="`base ${money(split.base.price)}, card ${money(split.card.price)}, supply ${money(split.supply?.price ?? 0)}, left ${money(split.left)}`">
+          <span class="bg-series-1" :style="{ width: share(split.base.price) }" /><span class="bg-series-2" :style="{ width: share(split.card.price) }" /><span class="bg-series-3" :style="{ width: share(split.supply?.price ?? 0) }" /><span class="bg-line" :style="{ width: share(cap.needs) }" />
+        </div>
+        <p><b>{{ split.base.name }}</b> base <TheFigure :text="money(split.base.price)" :working="() => capWorking(cap!, split)" /> + <b>{{ split.card.name }}</b> <span class="figures">{{ money(split.card.price) }}</span><template v-if="split.supply"> + {{ split.supply.name }} <span class="figures">{{ money(split.supply.price) }}</span></template>: <span class="tag" :class="split.weakest >= 1 ? 'tag-settled' : 'tag-waiting'">{{ percent(split.weakest) }} of {{ split.weakestTarget }}</span> <span class="text-soft">{{ money(split.left) }} left</span></p>
+      </div>
+      <p class="mt-1 text-xs text-soft"><span class="text-series-1">■</span> base machine <span class="text-series-2">■</span> graphics card <span class="text-series-3">■</span> supply <span class="text-line">■</span> set aside for what it lacks, {{ money(cap.needs) }}</p>
+    </template>
+  </section>
+</template>

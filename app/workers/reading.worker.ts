@@ -1,0 +1,16 @@
+import { expose } from 'comlink'
+import { streetPrice } from '#core/market/streetPrice'
+import type { ReadingWorker, RecordPool } from './readingProtocol'
+
+let pool: RecordPool = { records: [], overrides: {}, rates: [] }
+
+const worker: ReadingWorker = {
+  load(next) {
+    pool = next
+  },
+  read(query, onProgress) {
+    const { kept, marks, grade } = streetPrice(query, pool.records, { rates: pool.rates, overrides: pool.overrides, missingRate: 'drop', onProgress })
+    return { keptIds: kept.map((comp) => comp.id), marks, grade }
+  },
+}
+expose(worker)
