@@ -2,11 +2,11 @@ import { defineConfig } from '@playwright/test'
 import { chromiumArguments, chromiumPath } from './scripts/browser.mjs'
 
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
+const dateFile = 'test-results/today'
 
 export default defineConfig({
   testDir: './tests/browser',
   timeout: 60_000,
-  
   expect: { timeout: 10_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
@@ -17,9 +17,17 @@ export default defineConfig({
     launchOptions: { executablePath: chromiumPath() ?? '', args: [...chromiumArguments] },
     contextOptions: { reducedMotion: 'reduce' },
   },
-  webServer: {
+  // Started one after the other: the application whose date the stand-in markets move reads the date they have written.
+  webServer: [{
     command: 'node .output/server/index.mjs',
     url: `http://127.0.0.1:${port}/api/session`,
     env: { HOST: '127.0.0.1', PORT: String(port), TARVIN_TODAY: '2026-10-31', TARVIN_DATABASE_URL: process.env.TARVIN_TEST_DATABASE ?? 'file:test-results/browser.db' },
-  },
+  }, {
+    command: `node --import tsx standins/main.ts ${port + 1} ${dateFile}`,
+    url: `http://127.0.0.1:${port + 1}`,
+  }, {
+    command: 'node .output/server/index.mjs',
+    url: `http://127.0.0.1:${port + 2}/api/session`,
+    env: { HOST: '127.0.0.1', PORT: String(port + 2), TARVIN_TODAY_FILE: dateFile, TARVIN_POLLING: 'off', TARVIN_DATABASE_URL: 'file:test-results/markets.db' },
+  }],
 })

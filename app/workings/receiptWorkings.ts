@@ -74,7 +74,7 @@ export function huntsWorking(view: BuildView): Working {
     lines: [
       ...view.choices.filter((choice) => choice.kind === 'hunt' && choice.paidOn === null).map((choice) => ({
         label: `${choice.label}, up to ${amount(choice.limit ?? choice.payNow, view.currency)}`, value: choice.chanceByDate === null ? '—' : percent(choice.chanceByDate), kind: 'estimate' as const,
-        note: choice.expectedWait === null ? 'never seen so cheap' : `about ${Math.ceil(choice.expectedWait)} days on average`,
+        note: choice.expectedWait === 0 ? 'a shop asks no more than the limit' : choice.expectedWait === null ? 'never seen so cheap' : `about ${Math.ceil(choice.expectedWait)} days on average`,
       })),
       { label: 'days to the date wanted by', value: hunts.days === null ? 'no date in the brief' : String(hunts.days), kind: 'own' as const },
       { label: 'days until all are in, 8 times of 10', value: hunts.daysForMost === null ? '—' : String(Math.ceil(hunts.daysForMost)), kind: 'estimate' as const },

@@ -184,10 +184,14 @@ function readHunt(row: typeof choices.$inferSelect, { build, market, library, to
   const reading = readStreetPrice(market, part.id, today, build.currency)
   const typical = reading.marks?.[build.houseRules.patience ?? 'typical'] ?? newPriceIn(market, part.id, build.currency, today)
   const limit = row.limit ?? typical ?? 0
+  const shopPrice = newPriceIn(market, part.id, build.currency, today)
+  const days = build.wantedBy === null ? null : Math.max(0, daysBetween(today, build.wantedBy))
+  // a shop that asks no more than the limit ends the hunt on any day
+  const atHand = shopPrice !== null && shopPrice <= limit
   return {
     label: partLabel(part), parts: [part], payNow: limit, afterRebates: limit, expected: limit, anyoneCanPay: typical,
-    source: `hunt up to ${formatAmount(limit, build.currency)}`, expectedWait: expectedWait(reading.flow, limit), rate: chancesPerDay(reading.flow, limit),
-    chanceByDate: build.wantedBy === null ? null : chanceWithin(reading.flow, limit, Math.max(0, daysBetween(today, build.wantedBy))),
+    source: `hunt up to ${formatAmount(limit, build.currency)}`, expectedWait: atHand ? 0 : expectedWait(reading.flow, limit), ...(atHand ? {} : { rate: chancesPerDay(reading.flow, limit) }),
+    chanceByDate: days === null ? null : atHand ? 1 : chanceWithin(reading.flow, limit, days),
   }
 }
 

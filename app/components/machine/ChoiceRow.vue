@@ -14,7 +14,7 @@ watch(() => choice.reason, (next) => (reason.value = next))
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const saveReason = () => reason.value !== choice.reason && run(() => build.changeChoice(choice.id, { reason: reason.value }, choice.label))
 const takeOut = () => run(() => build.takeOut(choice.id, choice.label), { message: `${choice.label} taken out`, undo: () => build.putBack(choice.id, choice.label) })
-const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait === null ? ', no sale seen at that price' : `, about ${Math.ceil(choice.expectedWait)} days`))
+const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait === null ? ', no sale seen at that price' : choice.expectedWait === 0 ? ', a shop asks no more' : `, about ${Math.ceil(choice.expectedWait)} days`))
 </script>
 
 <template>

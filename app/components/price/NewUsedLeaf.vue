@@ -31,7 +31,7 @@ const saleAdvice = computed(() => {
 </script>
 
 <template>
-  <div class="grid grid-cols-[1fr_500px] gap-3 max-lg:grid-cols-1">
+  <div class="grid grid-cols-[minmax(0,1fr)_500px] gap-3 @max-3xl:grid-cols-[minmax(0,1fr)]">
     <div class="sheet p-3">
       <p class="text-[15px]">{{ verdict }}</p>
       <table class="ledger mt-2">

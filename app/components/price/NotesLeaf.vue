@@ -39,7 +39,7 @@ const standing = computed(() => view.ownFigure?.standing)
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
+  <div class="grid grid-cols-2 gap-3 @max-3xl:grid-cols-1">
     <section class="sheet p-3">
       <h2>Kept reads</h2>
       <table v-if="view.reads.length > 0" class="ledger">

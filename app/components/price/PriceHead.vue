@@ -11,7 +11,7 @@ const marks = ['patient', 'typical', 'hurried'] as const
 </script>
 
 <template>
-  <div>
+  <div class="@container">
     <div class="flex items-start gap-3">
       <div class="min-w-0">
         <h1 class="truncate">{{ view.name }}</h1>
@@ -24,7 +24,7 @@ const marks = ['patient', 'typical', 'hurried'] as const
         <div class="text-xs text-soft">{{ mark }}<template v-if="mark === 'typical' && view.interval">, {{ formatWhole(view.interval.low, view.currency) }} to {{ formatWhole(view.interval.high, view.currency) }}</template></div>
         <TheFigure class="text-[21px]" :class="{ 'text-settled': mark === 'typical' }" strong :text="amount(view.marks[mark], view.currency)" :working="() => markWorking(view, mark)" :data-mark="mark" />
       </div>
-      <div class="ml-auto w-[520px] max-w-[60%]"><PriceRule :points="{ marks: view.marks, fresh: view.newPrice, own: view.ownFigure?.amount ?? null }" :currency="view.currency" size="large" /></div>
+      <div class="ml-auto w-[520px] max-w-[60%] @max-2xl:hidden"><PriceRule :points="{ marks: view.marks, fresh: view.newPrice, own: view.ownFigure?.amount ?? null }" :currency="view.currency" size="large" /></div>
     </div>
     <p v-else class="mt-2 text-waiting">No comps. {{ view.records.length > 0 ? 'Every record was left out: look at the reasons in Sift and loosen the query.' : 'Import sold records that name it.' }}</p>
   </div>

@@ -12,8 +12,8 @@ const leaves = [['wait', 'How long to wait'], ['new', 'New or used'], ['notes', 
 </script>
 
 <template>
-  <div class="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
-    <div class="grid shrink-0 grid-cols-[1fr_240px] gap-3 max-lg:grid-cols-1">
+  <div class="@container flex flex-1 flex-col gap-2">
+    <div class="grid shrink-0 grid-cols-[minmax(0,1fr)_240px] gap-3 @max-3xl:grid-cols-[minmax(0,1fr)]">
       <div class="sheet p-3 pb-1"><DotsChart :view="view" :height="196" @brush="emit('brush', $event)" @pick="emit('pick', $event)" /></div>
       <div class="sheet overflow-y-auto p-3 text-[13px]">
         <h2>Moves</h2>

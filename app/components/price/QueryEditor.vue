@@ -87,20 +87,20 @@ async function dropRecipe(id: string) {
 <template>
   <details class="shrink-0 text-[13px]" :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary class="truncate text-soft">query: <span class="text-ink">{{ view.query.must.join(' ') }}</span><template v-if="variant"> · {{ variant }}</template> · {{ view.query.windowDays }} days · half-life {{ view.query.halfLifeDays }}<span v-if="view.queryIsOwn" class="tag tag-info ml-2">yours</span></summary>
-    <div class="sheet mt-2 grid grid-cols-[auto_1fr_auto_1fr] items-center gap-x-3 gap-y-1.5 p-3">
+    <div class="sheet mt-2 grid grid-cols-[max-content_1fr_max-content_1fr] items-center gap-x-3 gap-y-1.5 p-3">
       <label for="query-must">words wanted</label><input id="query-must" v-model="text.must" class="field" placeholder="divided by commas">
       <label for="query-not">words unwanted</label><input id="query-not" v-model="text.mustNot" class="field" placeholder="divided by commas">
       <label for="query-siblings">not the models</label><input id="query-siblings" v-model="text.siblings" class="field">
       <label for="query-makes">known makes only</label><input id="query-makes" v-model="text.makes" class="field" placeholder="any make">
       <span>facts</span>
       <span class="flex items-center gap-2">
-        <input class="field figures w-20" type="number" min="0" step="any" :value="draft.variant?.capacityGb ?? ''" aria-label="capacity in GB" placeholder="GB" @input="set({ variant: variantOf({ capacityGb: number($event) }) })">GB
-        <input class="field figures w-16" type="number" min="0" :value="draft.variant?.kitCount ?? ''" aria-label="modules in the kit" placeholder="kit" @input="set({ variant: variantOf({ kitCount: number($event) }) })">kit
-        <input class="field w-20" :value="draft.variant?.memoryGeneration ?? ''" aria-label="memory generation" placeholder="DDR…" @input="set({ variant: variantOf({ memoryGeneration: ($event.target as HTMLInputElement).value.trim() || undefined }) })">
-        <select class="field w-24" :value="draft.variant?.module ?? ''" aria-label="kind of module" @change="set({ variant: variantOf({ module: (($event.target as HTMLSelectElement).value || undefined) as 'desktop' | 'laptop' | undefined }) })"><option value="">any module</option><option>desktop</option><option>laptop</option></select>
+        <input class="field figures w-16" type="number" min="0" step="any" :value="draft.variant?.capacityGb ?? ''" aria-label="capacity in GB" placeholder="GB" @input="set({ variant: variantOf({ capacityGb: number($event) }) })">GB
+        <input class="field figures w-12" type="number" min="0" :value="draft.variant?.kitCount ?? ''" aria-label="modules in the kit" placeholder="kit" @input="set({ variant: variantOf({ kitCount: number($event) }) })">kit
+        <input class="field w-16" :value="draft.variant?.memoryGeneration ?? ''" aria-label="memory generation" placeholder="DDR…" @input="set({ variant: variantOf({ memoryGeneration: ($event.target as HTMLInputElement).value.trim() || undefined }) })">
+        <select class="field w-28 min-w-0" :value="draft.variant?.module ?? ''" aria-label="kind of module" @change="set({ variant: variantOf({ module: (($event.target as HTMLSelectElement).value || undefined) as 'desktop' | 'laptop' | undefined }) })"><option value="">any module</option><option>desktop</option><option>laptop</option></select>
       </span>
       <span>window, half-life</span>
-      <span class="flex items-center gap-2"><input class="field figures w-20" type="number" min="1" :value="draft.windowDays" aria-label="window, days" @input="set({ windowDays: number($event) ?? 0 })">days<input class="field figures w-20" type="number" min="1" :value="draft.halfLifeDays" aria-label="half-life, days" @input="set({ halfLifeDays: number($event) ?? 0 })">days</span>
+      <span class="flex items-center gap-2"><input class="field figures w-16" type="number" min="1" :value="draft.windowDays" aria-label="window, days" @input="set({ windowDays: number($event) ?? 0 })">days<input class="field figures w-16" type="number" min="1" :value="draft.halfLifeDays" aria-label="half-life, days" @input="set({ halfLifeDays: number($event) ?? 0 })">days</span>
       <span>conditions</span><span class="flex flex-wrap gap-x-3"><label v-for="each in conditions" :key="each" class="flex gap-1"><input type="checkbox" :checked="draft.conditions.includes(each)" @change="set({ conditions: toggled(draft.conditions, each) })">{{ each === 'damaged' ? 'damaged or untested' : each }}</label></span>
       <span>manners</span><span class="flex flex-wrap gap-x-3"><label v-for="each in manners" :key="each" class="flex gap-1"><input type="checkbox" :checked="draft.manners.includes(each)" @change="set({ manners: toggled(draft.manners, each) })">{{ each }}</label><label class="flex gap-1" title="a wanted word of five letters or more counts with one letter swapped, missing or doubled"><input type="checkbox" :checked="draft.forgiveSlips ?? false" @change="set({ forgiveSlips: !draft.forgiveSlips })">forgive a misspelling</label></span>
 

@@ -43,8 +43,8 @@ const statedPrice = (row: RecordView) => `${amount(row.price + row.shipping, row
 </script>
 
 <template>
-  <section class="sheet flex min-h-0 flex-1 flex-col" aria-label="records">
-    <div class="flex items-center gap-3 border-b border-line px-3 py-1.5">
+  <section class="sheet flex min-h-[260px] flex-1 flex-col" aria-label="records">
+    <div class="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-3 py-1.5 whitespace-nowrap">
       <div class="flex gap-1" role="group" aria-label="which records">
         <button v-for="[key, name] in filters" :key="key" type="button" class="rounded px-2 py-0.5" :class="filter === key ? 'bg-ink text-paper' : 'text-soft'" :aria-pressed="filter === key" @click="filter = key">{{ name }}</button>
       </div>

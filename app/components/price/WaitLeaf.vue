@@ -34,7 +34,7 @@ const endLookout = () => run(async () => {
 </script>
 
 <template>
-  <div class="grid grid-cols-[400px_1fr] gap-3 max-lg:grid-cols-1">
+  <div class="grid grid-cols-[400px_minmax(0,1fr)] gap-3 @max-3xl:grid-cols-[minmax(0,1fr)]">
     <div class="sheet p-3">
       <PatienceCurve v-if="view.patience.length > 0" v-model:limit="limit" v-model:days="days" :flow="flow" :currency="view.currency" :highest-days="Math.max(90, view.patienceDays)" :step="step" />
       <p v-else class="text-soft">Without comps nobody can say how long a wait takes.</p>

@@ -32,12 +32,11 @@ const orders: Readonly<Record<string, (row: WorthRow) => number>> = {
   price: (row) => row.price ?? Infinity, index: (row) => -row.index, point: (row) => row.perPoint ?? Infinity, targets: (row) => -(row.targetRatio ?? -1), 
 }
 const rows = computed(() => [...(worth.value?.rows ?? [])].sort((a, b) => (orders[order.value] ?? orders.price!)(a) - (orders[order.value] ?? orders.price!)(b)))
-const selected = computed(() => rows.value.find((row) => row.partId === selectedId.value) ?? rows.value.find((row) => row.inBuild) ?? rows.value[0])
 const limits = computed(() => (worth.value?.limits ?? []).map(({ limit, partId }) => ({ limit, row: worth.value!.rows.find((row) => row.partId === partId) })))
 const adviceTone = { buy: 'tag-settled', wait: 'tag-waiting', level: 'tag-info' } as const
 const agreementWord = { agree: 'agree', mostly: 'mostly', split: 'split', 'one-voice': 'one voice', none: '' } as const
-const note = () => run(async () => {
-  await request('/api/opinions', { method: 'POST', body: { ...opinion, partId: selected.value!.partId } })
+const note = (row: WorthRow) => run(async () => {
+  await request('/api/opinions', { method: 'POST', body: { ...opinion, partId: row.partId } })
   Object.assign(opinion, { guide: '', note: '' })
   await load()
 }, { message: 'noted' })
@@ -64,40 +63,37 @@ const detail = (row: WorthRow) => [row.platform, row.goesWith === false ? 'not o
     <p v-else-if="!worth" class="mt-3 text-soft" role="status">Reckoning…</p>
     <p v-else-if="rows.length === 0" class="mt-3 text-soft">No part of this role has its figure in the library.</p>
     <template v-else>
-      <div class="sheet mt-2 p-3 pb-1"><WorthStairs :worth="worth" :currency="currency" :selected="selected?.partId ?? ''" @select="selectedId = $event" /></div>
+      <div class="sheet mt-2 p-3 pb-1"><WorthStairs :worth="worth" :currency="currency" :selected="selectedId" @select="selectedId = $event" /></div>
       <p v-if="worth.waitNotes.length > 0" class="mt-1 text-waiting">To wait for: <template v-for="each in worth.waitNotes" :key="each.id">{{ each.what }}, {{ shortDate(each.expectedOn) }} ({{ each.dropPercent }} %, chance {{ percent(each.chance) }}) </template></p>
-      <div class="mt-2 grid grid-cols-[minmax(0,1fr)_214px] gap-3 max-lg:grid-cols-1">
-        <table class="ledger self-start bg-sheet">
-          <thead><tr>
-            <th>candidate</th>
-            <th v-for="[key, name] in ([['price', 'price'], ['index', worth.unit], ['point', `per ${worth.unit === 'index' ? 'pt' : worth.unit}`], ['targets', 'targets']] as const)" :key="key" class="!text-right" :aria-sort="order === key ? 'ascending' : 'none'"><button type="button" :class="{ 'text-ink underline': order === key }" @click="order = key">{{ name }}</button></th>
-            <th>step</th><th>buy</th>
-          </tr></thead>
-          <tbody>
-            <tr v-for="row in rows" :key="row.partId" :class="{ 'bg-paper': row.partId === selected?.partId }" class="cursor-pointer" @click="selectedId = row.partId">
-              <td class="whitespace-nowrap"><span :class="{ 'font-semibold': row.inBuild }">{{ row.name }}</span><span class="block text-xs text-soft">{{ detail(row) }}<template v-if="row.agreement.state !== 'none'"> · guides: {{ row.agreement.verdict ?? '' }} {{ agreementWord[row.agreement.state] }}</template></span></td>
+      <p class="mt-1 flex flex-wrap gap-x-3 text-[13px]"><span class="text-soft">best up to</span><span v-for="each in limits" :key="each.limit"><span class="figures text-soft">{{ amount(each.limit, currency) }}</span> {{ each.row?.name ?? '—' }}</span></p>
+      <table class="ledger mt-2 bg-sheet">
+        <thead><tr>
+          <th>candidate</th>
+          <th v-for="[key, name] in ([['price', 'price'], ['index', worth.unit], ['point', `per ${worth.unit === 'index' ? 'pt' : worth.unit}`], ['targets', 'targets']] as const)" :key="key" class="!text-right" :aria-sort="order === key ? 'ascending' : 'none'"><button type="button" :class="{ 'text-ink underline': order === key }" @click="order = key">{{ name }}</button></th>
+          <th>step</th><th>buy</th><th>guides</th>
+        </tr></thead>
+        <tbody>
+          <template v-for="row in rows" :key="row.partId">
+            <tr class="cursor-pointer" :class="{ 'bg-paper': row.partId === selectedId }" @click="selectedId = selectedId === row.partId ? '' : row.partId">
+              <td class="whitespace-nowrap"><span :class="{ 'font-semibold': row.inBuild }">{{ row.name }}</span><span class="block text-xs text-soft">{{ detail(row) }}</span></td>
               <td class="amount"><TheFigure v-if="row.price !== null" :text="amount(row.price, currency)" :working="() => worthPriceWorking(row, currency)" /><template v-else>—</template></td>
               <td class="amount">{{ row.index }}</td>
               <td class="amount"><TheFigure v-if="row.perPoint !== null" :text="inUnits(row.perPoint, currency).toFixed(2)" :working="() => pricePerPointWorking(row, worth!.unit, currency)" /><template v-else>—</template></td>
               <td class="amount" :class="row.targetRatio === null ? '' : row.targetRatio >= 1 ? 'text-settled' : 'text-stop'">{{ row.targetRatio === null ? '—' : percent(row.targetRatio) }}</td>
-              <td class="text-xs whitespace-nowrap"><template v-if="row.step"><TheFigure v-if="row.step.added" :text="`+${amount(row.step.added.money, currency)} for ${signedPercent(row.step.added.targetPercent ?? row.step.added.indexPercent)}`" :working="() => stepWorking(row, worth!, currency)" /><template v-else>first step</template><span v-if="row.step.surplus" class="tag tag-waiting ml-1 !px-1 !text-[11px]">surplus</span></template><span v-else-if="row.beatenBy" class="block max-w-[150px] truncate text-soft" :title="`beaten by ${row.beatenBy}`">beaten by {{ row.beatenBy }}</span></td>
-              <td><span v-if="row.later" class="tag" :class="adviceTone[row.later.advice]" :title="row.later.reasons.map((reason) => reason.what).join(', ')">{{ row.later.advice === 'level' ? 'no matter' : row.later.advice === 'buy' ? 'buy now' : 'wait' }}</span></td>
+              <td class="text-xs whitespace-nowrap"><template v-if="row.step"><TheFigure v-if="row.step.added" :text="`+${amount(row.step.added.money, currency)} for ${signedPercent(row.step.added.targetPercent ?? row.step.added.indexPercent)}`" :working="() => stepWorking(row, worth!, currency)" /><template v-else>first step</template><span v-if="row.step.surplus" class="tag tag-waiting ml-1 !px-1 !text-[11px]">surplus</span></template><span v-else-if="row.beatenBy" class="block max-w-[180px] truncate text-soft" :title="`beaten by ${row.beatenBy}`">beaten by {{ row.beatenBy }}</span></td>
+              <td><span v-if="row.later" class="tag" :class="adviceTone[row.later.advice]" :title="row.later.reasons.map((reason) => reason.what).join(', ')">{{ row.later.advice === 'level' ? 'no matter' : row.later.advice === 'buy' ? 'now' : 'wait' }}</span></td>
+              <td class="text-xs">{{ row.agreement.verdict ?? '' }} <span class="text-soft">{{ agreementWord[row.agreement.state] }}</span></td>
             </tr>
-          </tbody>
-        </table>
-        <div class="flex flex-col gap-3 self-start">
-          <div class="sheet p-3">
-            <h2>Best at each price</h2>
-            <p v-for="each in limits" :key="each.limit" class="flex justify-between gap-2 text-[13px]"><span class="figures text-soft">{{ amount(each.limit, currency) }}</span><span class="truncate">{{ each.row?.name ?? '—' }}</span></p>
-          </div>
-          <div v-if="selected" class="sheet p-3">
-            <h2 class="truncate">{{ selected.name }}</h2>
-            <button type="button" class="quiet-button" @click="emit('open', selected.partId)">its street price</button>
-            <p v-for="each in selected.opinions" :key="each.id" class="mt-1 text-[13px]"><b>{{ each.verdict }}</b> {{ each.guide }} <span class="text-soft">{{ shortDate(each.saidOn) }}{{ each.note ? `: ${each.note}` : '' }}</span> <button type="button" class="quiet-button text-xs" :aria-label="`put away what ${each.guide} said`" @click="dropOpinion(each.id)">×</button></p>
-            <form class="mt-2 flex flex-wrap gap-1.5" @submit.prevent="note"><input v-model="opinion.guide" class="field w-full" placeholder="which guide" aria-label="which guide"><input v-model="opinion.saidOn" type="date" class="field min-w-0 flex-1" aria-label="said on"><select v-model="opinion.verdict" class="field" aria-label="what it says"><option v-for="each in opinionVerdicts" :key="each">{{ each }}</option></select><input v-model="opinion.note" class="field min-w-0 flex-1" placeholder="note" aria-label="note on the opinion"><button type="submit" class="button" :disabled="opinion.guide.trim() === ''">Note</button></form>
-          </div>
-        </div>
-      </div>
+            <tr v-if="row.partId === selectedId"><td colspan="8" class="bg-paper">
+              <div class="flex flex-wrap items-start gap-x-6 gap-y-2 py-1">
+                <button type="button" class="button !py-0.5" @click="emit('open', row.partId)">Open its street price</button>
+                <p v-for="each in row.opinions" :key="each.id"><b>{{ each.verdict }}</b> {{ each.guide }} <span class="text-soft">{{ shortDate(each.saidOn) }}{{ each.note ? `: ${each.note}` : '' }}</span> <button type="button" class="quiet-button text-xs" :aria-label="`put away what ${each.guide} said`" @click="dropOpinion(each.id)">×</button></p>
+                <form class="flex flex-wrap gap-1.5" @submit.prevent="note(row)"><input v-model="opinion.guide" class="field w-40" placeholder="which guide" aria-label="which guide"><input v-model="opinion.saidOn" type="date" class="field" aria-label="said on"><select v-model="opinion.verdict" class="field" aria-label="what it says"><option v-for="each in opinionVerdicts" :key="each">{{ each }}</option></select><input v-model="opinion.note" class="field w-44" placeholder="note" aria-label="note on the opinion"><button type="submit" class="button" :disabled="opinion.guide.trim() === ''">Note</button></form>
+              </div>
+            </td></tr>
+          </template>
+        </tbody>
+      </table>
     </template>
   </section>
 </template>

@@ -40,8 +40,41 @@ export function outliersByDefinition(prices: readonly number[]): number[] {
 
 /** Theil–Sen on residuals from each manner's median, all pairs of different days. */
 export function slopeByDefinition(points: readonly { day: number; price: number; manner: string }[]): number {
-  const medians = new Map([...new Set(points.map((point) => point.manner))].map((manner) => [manner, medianByDefinition(points.filter((point) => point.manner === manner).map((point) => Math.log(point.price)))]))
-  const residual = points.map((point) => Math.log(point.price) - medians.get(point.manner)!)
-  const slopes = points.flatMap((a, i) => points.slice(i + 1).flatMap((b, k) => (a.day === b.day ? [] : [(residual[i + 1 + k]! - residual[i]!) / (b.day - a.day)])))
-  return medianByDefinition(slopes)
+  return medianByDefinition(slopesByDefinition(points, residualsByDefinition(points)))
+}
+
+type DatedPrice = { day: number; price: number; manner: string }
+
+function slopesByDefinition(points: readonly DatedPrice[], residual: readonly number[]): number[] {
+  return points.flatMap((a, i) => points.slice(i + 1).flatMap((b, k) => (a.day === b.day ? [] : [(residual[i + 1 + k]! - residual[i]!) / (b.day - a.day)])))
+}
+
+function residualsByDefinition(points: readonly DatedPrice[]): number[] {
+  const own = (manner: string) => medianByDefinition(points.filter((point) => point.manner === manner).map((point) => Math.log(point.price)))
+  return points.map((point) => Math.log(point.price) - own(point.manner))
+}
+
+/** Sen's interval of the slope: the M₁-th and the (M₂ + 1)-th of the sorted slopes, the variance of S corrected for ties in both. */
+export function senIntervalByDefinition(points: readonly DatedPrice[]): [number, number] {
+  const residual = residualsByDefinition(points)
+  const slopes = slopesByDefinition(points, residual).sort((a, b) => a - b)
+  const ties = (values: readonly number[]) => values.filter((value, i) => values.indexOf(value) === i).map((value) => values.filter((each) => each === value).length)
+  const term = (t: number) => t * (t - 1) * (2 * t + 5)
+  const n = points.length
+  const variance = (term(n) - [...ties(points.map((point) => point.day)), ...ties(residual)].reduce((sum, t) => sum + term(t), 0)) / 18
+  const c = 1.645 * Math.sqrt(variance)
+  const [m1, m2] = [(slopes.length - c) / 2, (slopes.length + c) / 2]
+  return [slopes[Math.max(0, Math.round(m1) - 1)]!, slopes[Math.min(slopes.length - 1, Math.round(m2))]!]
+}
+
+/** Patience by its three formulas, over a window of days and with a part of the sales caught. */
+export function patienceByDefinition(comps: readonly Comp[], windowDays: number, catchShare: number) {
+  const total = comps.reduce((sum, comp) => sum + comp.weight, 0)
+  const share = (price: number) => comps.filter((comp) => comp.price <= price).reduce((sum, comp) => sum + comp.weight, 0) / total
+  const rate = (price: number) => (comps.length / windowDays) * catchShare * share(price)
+  return {
+    chance: (price: number, days: number) => 1 - Math.exp(-rate(price) * days),
+    wait: (price: number) => 1 / rate(price),
+    limit: (q: number, days: number) => [...comps].sort((a, b) => a.price - b.price).find((comp) => share(comp.price) >= -Math.log(1 - q) / ((comps.length / windowDays) * catchShare * days) - 1e-12)?.price ?? null,
+  }
 }

@@ -16,7 +16,7 @@ import { catalogue } from '../../../demo/catalogue'
 import { chance } from '../../../demo/random'
 import { soldRecordsCsv } from '../../../demo/soldRecords'
 import { demoRates, demoToday } from '../../../demo/trade'
-import { outliersByDefinition, quantileByDefinition, slopeByDefinition } from './secondMethod'
+import { outliersByDefinition, patienceByDefinition, quantileByDefinition, senIntervalByDefinition, slopeByDefinition } from './secondMethod'
 
 const query: PriceQuery = {
   must: ['Tarn', '640'], mustNot: [], conditions: ['used'], manners: ['auction', 'fixed', 'local'], windowDays: 90, halfLifeDays: 30, asOf: '2026-10-31', currency: 'CAD',
@@ -116,7 +116,7 @@ describe('the demo\'s records, by a second method', () => {
 
   test('nothing of the generator\'s file is refused', () => expect(problems).toEqual([]))
 
-  test.each(names)('%s: marks, interval, outliers and trend', (id) => {
+  test.each(names)('%s: marks, intervals, trend and patience', (id) => {
     const part = catalogue.find((each) => each.id === id)!
     const full: PriceQuery = { ...queryForPart(part, catalogue), asOf: demoToday, currency: 'CAD' }
     const reading = streetPrice(full, index.candidates(full.must), { rates: demoRates })
@@ -135,8 +135,16 @@ describe('the demo\'s records, by a second method', () => {
     expect(reading.interval).toEqual({ low: Math.round(quantileByDefinition(comps, 0.5 - half)), high: Math.round(quantileByDefinition(comps, 0.5 + half)) })
     const points = reading.kept.map((comp) => ({ day: dayNumber(byId.get(comp.id)!.soldOn), price: comp.unitPrice, manner: byId.get(comp.id)!.manner }))
     expect(reading.trend!.percentPer30Days).toBeCloseTo(100 * (Math.exp(30 * slopeByDefinition(points)) - 1), 9)
-    expect(reading.trend!.low).toBeLessThanOrEqual(reading.trend!.percentPer30Days)
-    expect(reading.trend!.high).toBeGreaterThanOrEqual(reading.trend!.percentPer30Days)
+    const [low, high] = senIntervalByDefinition(points)
+    expect(reading.trend!.low).toBeCloseTo(100 * (Math.exp(30 * low) - 1), 9)
+    expect(reading.trend!.high).toBeCloseTo(100 * (Math.exp(30 * high) - 1), 9)
+    for (const { id: number, weight } of reading.kept) expect(weight).toBeCloseTo(0.5 ** ((dayNumber(demoToday) - dayNumber(byId.get(number)!.soldOn)) / 30), 12)
+    const patience = patienceByDefinition(comps, 90, 0.2)
+    for (const [price, days] of [[marks[0]!, 7], [marks[1]!, 21], [marks[2]!, 60]] as const) {
+      expect(chanceWithin(reading.flow, price, days)).toBeCloseTo(patience.chance(price, days), 9)
+      expect(expectedWait(reading.flow, price)).toBeCloseTo(patience.wait(price), 6)
+    }
+    for (const [q, days] of [[0.3, 14], [0.5, 21], [0.8, 30], [0.95, 5]] as const) expect(payUpToPrice(reading.flow, q, days)).toBe(patience.limit(q, days))
     // the street price the generator had in mind lies within a sixth of what is read
     expect(Math.abs(reading.marks!.typical / 100 / part.street - 1)).toBeLessThan(0.17)
   })

@@ -48,11 +48,13 @@ async function setDecision(records: readonly number[], decision: RecordView['dec
 }
 async function decide(records: readonly number[], decision: RecordView['decision']) {
   const before = new Map(view.value!.records.map((record) => [record.id, record.decision]))
+  const entry = { records, decisions: records.map((record) => before.get(record) ?? null) }
+  undoStack.push(entry)
   const isDone = await run(async () => {
     await setDecision(records, decision)
     await afterChange()
   }, records.length > 1 ? { message: `${records.length} records ${decision === 'drop' ? 'dropped' : 'kept'}`, undo } : undefined)
-  if (isDone) undoStack.push({ records, decisions: records.map((record) => before.get(record) ?? null) })
+  if (!isDone) undoStack.splice(undoStack.indexOf(entry), 1)
 }
 async function undo() {
   const last = undoStack.pop()
@@ -123,7 +125,7 @@ async function selectPart(part: string) {
     <PriceList :briefs="briefs" :selected="sheet === '' ? partId : ''" :sheet="sheet" :currency="build.view!.currency" @select="selectPart" @sheet="sheet = $event" @import="importing = true" />
     <WorthSheet v-if="sheet === 'worth'" @open="selectPart" />
     <NewOrUsedSheet v-else-if="sheet === 'new-or-used'" @open="selectPart" />
-    <div v-else-if="view" class="flex min-h-0 min-w-0 flex-1 flex-col gap-2 px-4 py-3" :class="{ 'overflow-y-auto': mode === 'read' }">
+    <div v-else-if="view" class="flex min-h-0 min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-4 py-3">
       <PriceHead :view="view" class="shrink-0">
         <div class="flex rounded border border-ink" role="group" aria-label="mode">
           <button v-for="each in ['sift', 'read']" :key="each" type="button" class="px-3 py-1" :class="{ 'bg-ink text-paper': mode === each }" :aria-pressed="mode === each" @click="mode = each">{{ each === 'sift' ? `Sift ${view.records.length}` : 'Read' }}</button>
