@@ -2,7 +2,7 @@ import { mkdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromiumArguments, chromiumPath, ensureChromium } from './browser.mjs'
-import { ensureBuilt, ensureInstalled, freePort, root, run, startServer, step } from './lib.mjs'
+import { ensureBuilt, ensureInstalled, freePort, root, run, startServer, startStandIns, step } from './lib.mjs'
 
 // One current picture of each main view, from the demo data: `npm run screenshots [NAME ...]`.
 ensureInstalled()
@@ -14,18 +14,27 @@ mkdirSync(folder, { recursive: true })
 const database = join(tmpdir(), `tarvin-shots-${process.pid}.db`)
 const port = await freePort(3400, '127.0.0.1')
 const url = `http://127.0.0.1:${port}`
-const server = await startServer({ host: '127.0.0.1', port, url }, { TARVIN_DATABASE_URL: `file:${database}`, TARVIN_TODAY: '2026-10-31' })
-run('npx', ['tsx', 'demo/main.ts', url], { quiet: true })
+const dateFile = `${database}.today`
+const markets = await startStandIns(await freePort(3450, '127.0.0.1'), dateFile)
+const server = await startServer({ host: '127.0.0.1', port, url }, { TARVIN_DATABASE_URL: `file:${database}`, TARVIN_TODAY_FILE: dateFile, TARVIN_POLLING: 'off' })
+run('npx', ['tsx', 'demo/main.ts', url, join(tmpdir(), 'tarvin-shots-files'), markets], { quiet: true })
 const { builds } = await (await fetch(`${url}/api/session`)).json()
 const couch = builds.find((build) => build.name === 'Couch corner').id
 const club = builds.find((build) => build.name === 'Club edit box').id
 const { leads } = await (await fetch(`${url}/api/builds/${couch}/leads`)).json()
 const lot = leads.find((lead) => lead.externalId === 'B-1001').id
+const card = 'murrowdun-tarn-640-8-gb'
+/** Lets the stand-in markets move ten days on and asks every source. */
+async function tenDaysLater() {
+  await fetch(`${markets}/advance?days=10`, { method: 'POST' })
+  for (const { id } of await (await fetch(`${url}/api/connectors`)).json()) await fetch(`${url}/api/connectors/${id}/poll`, { method: 'POST' })
+}
 const views = [
-  ['builds', '/'],
   ['brief', `/b/${couch}/brief`],
-  ['prices-read', `/b/${couch}/prices?part=murrowdun-tarn-640-8-gb`],
-  ['prices-sift', `/b/${couch}/prices?part=murrowdun-tarn-640-8-gb&mode=sift`],
+  ['prices-read', `/b/${couch}/prices?part=${card}`],
+  ['prices-sift', `/b/${couch}/prices?part=${card}&mode=sift`],
+  ['prices-new-or-used', `/b/${couch}/prices?part=${card}&leaf=new`],
+  ['worth-buying', `/b/${couch}/prices?sheet=worth`],
   ['leads', `/b/${couch}/leads?lead=${lot}`],
   ['machine', `/b/${couch}/machine`, async (page) => page.keyboard.press('r')],
   ['machine-findings', `/b/${club}/machine`],
@@ -33,11 +42,15 @@ const views = [
   ['scales', `/b/${couch}/scales`],
   ['working', `/b/${club}/bench`, async (page) => page.locator('[data-target]').first().click()],
   ['leads-phone', `/b/${couch}/leads?lead=${lot}`, undefined, { width: 390, height: 844 }],
+  // ten days later
+  ['sources', '/sources'],
+  ['builds', '/'],
 ]
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
 const wanted = process.argv.slice(2)
 for (const [name, path, before, viewport = { width: 1280, height: 800 }] of views) {
   if (wanted.length > 0 && !wanted.includes(name)) continue
+  if (name === 'sources' || (name === 'builds' && wanted.length > 0 && !wanted.includes('sources'))) await tenDaysLater()
   const page = await browser.newPage({ viewport, reducedMotion: 'reduce' })
   page.on('pageerror', (error) => step(`${name}: ${error.message}`))
   page.on('console', (message) => message.type() === 'error' && step(`${name}: ${message.text()}`))
@@ -51,5 +64,5 @@ for (const [name, path, before, viewport = { width: 1280, height: 800 }] of view
 await browser.close()
 server.removeAllListeners('exit')
 server.kill()
-for (const ending of ['', '-wal', '-shm']) rmSync(database + ending, { force: true })
+for (const ending of ['', '-wal', '-shm', '.today']) rmSync(database + ending, { force: true })
 process.exit(0)

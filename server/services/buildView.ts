@@ -128,10 +128,12 @@ function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): R
 
 /** All hunts of a build together: the chance that every one has come in by the date, and the days it takes for 8 of 10. */
 function huntsTogether(chosen: readonly ReadChoice[], wantedBy: string | null, today: string): BuildView['hunts'] {
-  const rates = chosen.flatMap((choice) => choice.huntRate ?? [])
-  if (rates.length === 0) return null
+  const open = chosen.filter(({ view }) => view.kind === 'hunt' && view.paidOn === null)
+  if (open.length === 0) return null
+  // what a shop has at the limit comes in for certain, and leaves the product as it is
+  const rates = open.flatMap((choice) => choice.huntRate ?? [])
   const days = wantedBy === null ? null : Math.max(0, daysBetween(today, wantedBy))
-  return { count: rates.length, days, chanceByDate: days === null ? null : chanceOfAllHunts(rates, days), daysForMost: daysForAllHunts(rates) }
+  return { count: open.length, days, chanceByDate: days === null ? null : chanceOfAllHunts(rates, days), daysForMost: daysForAllHunts(rates) }
 }
 
 /** A choice taken out is only named: its lead may no longer be convertible, and need not be. */

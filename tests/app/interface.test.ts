@@ -2,8 +2,10 @@ import { describe, expect, test } from 'vitest'
 import { agenda } from '~/components/builds/agenda'
 import { arrangeLeads, leadAge } from '~/components/leads/leadList'
 import { ruleScale } from '~/components/price/priceRule'
-import { filterRecords, nextDecision, reasonCounts } from '~/components/price/triage'
+import { brushBetween, readBrush, writeBrush } from '~/components/price/brush'
+import { filterRecords, groupDecisions, nextDecision, reasonCounts, wordsToGatherBy } from '~/components/price/triage'
 import { searchIndex } from '~/components/shell/searchIndex'
+import { dayNumber } from '#core/time/calendarDate'
 import type { BuildStrip, LeadView, RecordView } from '#shared/views'
 
 const record = (id: number, change: Partial<RecordView> = {}): RecordView => ({
@@ -54,12 +56,37 @@ describe('the price rule', () => {
 
 describe('agenda and search', () => {
   test('what stops comes before what waits', () => {
-    const strip = { id: 'b', name: 'B', wantedBy: '2026-11-21', findings: [{ severity: 'stops', what: 'socket' }], breaches: [], targets: [], emptyRoles: ['cpu'], receipt: { state: 'within', groups: { toComeBack: [] } } } as unknown as BuildStrip
+    const strip = { id: 'b', name: 'B', wantedBy: '2026-11-21', findings: [{ severity: 'stops', what: 'socket' }], breaches: [], targets: [], emptyRoles: ['cpu'], hits: [], receipt: { state: 'within', groups: { toComeBack: [] } } } as unknown as BuildStrip
     expect(agenda([strip], '2026-10-31').map((entry) => entry.when)).toEqual(['stops', '21 days'])
+    const hit = (leadId: string, cost: number, tooCheap = false) => ({ lookoutId: 'l', leadId, cost, limit: 12_000, partName: 'Tarn', source: 'Barnstall', currency: 'CAD', manner: 'local', tooCheap })
+    const came = agenda([{ ...strip, hits: [hit('dear', 11_900), hit('odd', 2000, true), hit('cheap', 11_000)] } as unknown as BuildStrip], '2026-10-31')
+    expect(came.map((entry) => entry.when)).toEqual(['stops', 'came in', '21 days'])
+    expect(came[1]).toMatchObject({ text: 'B: 3 × Tarn at or below 120.00, from 110.00 at Barnstall', to: '/b/b/leads?show=hits&lead=cheap' })
   })
   test('a slip of the pen still finds it', () => {
     const find = searchIndex([{ id: '1', label: 'Kaldric Sallowfen 5400', kind: 'CPU', to: '/' }, { id: '2', label: 'Murrowdun Tarn 640', kind: 'graphics card', to: '/' }])
     expect(find('salowfen 5400').map((each) => each.id)).toEqual(['1'])
     expect(find('graph').map((each) => each.id)).toEqual(['2'])
+  })
+})
+
+describe('the region of a picture', () => {
+  const record = (id: number, soldOn: string, unitPrice: number | null, change: object = {}) => ({ id, title: `Tarn ${id}`, soldOn, unitPrice, price: 9000, shipping: 500, reason: null, decision: null, ...change }) as unknown as RecordView
+  const region = brushBetween({ day: dayNumber('2026-10-20') + 0.4, price: 9600.2 }, { day: dayNumber('2026-10-10') - 0.3, price: 9400.9 })
+  test('takes corners in any order, and keeps whole days and minor units', () => {
+    expect(region).toEqual({ from: '2026-10-10', to: '2026-10-20', low: 9401, high: 9600 })
+    expect(readBrush(writeBrush(region))).toEqual(region)
+    expect(readBrush('nonsense')).toBeNull()
+  })
+  test('holds a record by what it counts at, or by all that was paid where it does not count', () => {
+    const records = [record(1, '2026-10-10', 9500), record(2, '2026-10-21', 9500), record(3, '2026-10-15', 12_000), record(4, '2026-10-15', null, { reason: 'lot' })]
+    expect(filterRecords(records, 'all', '', region).map((each) => each.id)).toEqual([1, 4])
+    expect(filterRecords(records, 'lot', '', region).map((each) => each.id)).toEqual([4])
+  })
+  test('words to gather by leave out figures and what the query asks for', () => {
+    expect(wordsToGatherBy('Zuvo Tarn 640 8GB graphics card, zuvo', ['tarn', '640'])).toEqual(['zuvo', 'graphics', 'card'])
+  })
+  test('taking back many decisions is one deed for each kind', () => {
+    expect(groupDecisions([1, 2, 3], [null, 'keep', null])).toEqual([{ decision: null, records: [1, 3] }, { decision: 'keep', records: [2] }])
   })
 })

@@ -118,16 +118,18 @@ const annotations = computed(() => ({
   } : {}),
   ...(view.newPrice !== null ? { fresh: level(view.newPrice, `new ${amount(view.newPrice, view.currency)}`, '--ink', [3, 3]) } : {}),
   ...(view.ownFigure ? { own: level(view.ownFigure.amount, `yours ${amount(view.ownFigure.amount, view.currency)}`, '--info', [2, 2]) } : {}),
-  ...(region.value ? { region: { type: 'box' as const, xMin: dayNumber(region.value.from) - 0.5, xMax: dayNumber(region.value.to) + 0.5, yMin: units(region.value.low), yMax: units(region.value.high), backgroundColor: `${colour('--info')}22`, borderColor: colour('--info'), borderWidth: 1 } } : {}),
+  ...(brush ? { region: { type: 'box' as const, xMin: dayNumber(brush.from) - 0.5, xMax: dayNumber(brush.to) + 0.5, yMin: units(brush.low), yMax: units(brush.high), backgroundColor: `${colour('--info')}22`, borderColor: colour('--info'), borderWidth: 1 } } : {}),
 }))
 const summary = computed(() => `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}, patient ${amount(view.marks.patient, view.currency)}, hurried ${amount(view.marks.hurried, view.currency)}` : ''}`)
 
 // Dragging over the picture marks a region; a plain click picks a dot.
 const chartRef = useTemplateRef<{ chart: Chart<'scatter'> }>('chart')
-const dragged = ref<Brush | null>(null)
-const region = computed(() => dragged.value ?? brush)
-let start: { day: number; price: number; x: number; y: number } | null = null
-function corner(event: PointerEvent) {
+/** Where it is being dragged, in pixels of the picture: a mere rectangle above it, since drawing many dots anew at each move is slow. */
+const dragged = ref<{ left: string; top: string; width: string; height: string } | null>(null)
+interface Corner { readonly day: number; readonly price: number; readonly x: number; readonly y: number }
+let start: Corner | null = null
+let last: Corner | null = null
+function corner(event: PointerEvent): Corner | null {
   const chart = chartRef.value?.chart
   const { x, y } = chart?.scales ?? {}
   if (!chart || !x || !y) return null
@@ -139,11 +141,15 @@ function down(event: PointerEvent) {
 }
 function drag(event: PointerEvent) {
   const end = start && corner(event)
-  if (start && end && Math.abs(end.x - start.x) + Math.abs(end.y - start.y) > 8) dragged.value = brushBetween(start, end)
+  if (!start || !end || Math.abs(end.x - start.x) + Math.abs(end.y - start.y) <= 8) return
+  last = end
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  dragged.value = { left: `${Math.min(start.x, end.x) - box.left}px`, top: `${Math.min(start.y, end.y) - box.top}px`, width: `${Math.abs(end.x - start.x)}px`, height: `${Math.abs(end.y - start.y)}px` }
 }
 function up() {
-  if (dragged.value) emit('brush', dragged.value)
+  if (dragged.value && start && last) emit('brush', brushBetween(start, last))
   start = null
+  last = null
   dragged.value = null
 }
 </script>
@@ -151,6 +157,6 @@ function up() {
 <template>
   <figure>
     <figcaption class="flex flex-wrap items-baseline gap-x-3 text-soft"><b class="text-ink">What it sold for</b><span>● fixed price ◆ auction ▲ local · hollow: left out<template v-if="line.length > 0"> · dashed: trend</template></span><span class="ml-auto text-xs"><template v-if="above > 0">{{ above }} dearer not drawn · </template>drag to mark a region</span><span class="sr-only">{{ summary }}. The list in Sift is the same as a table.</span></figcaption>
-    <div class="touch-none select-none" :style="{ height: `${height}px` }" @pointerdown="down" @pointermove="drag" @pointerup="up" @pointerleave="up"><ClientOnly><Scatter ref="chart" :data="data" :options="options" :plugins="[spread]" :aria-label="summary" /></ClientOnly></div>
+    <div class="relative touch-none select-none" :style="{ height: `${height}px` }" @pointerdown="down" @pointermove="drag" @pointerup="up" @pointerleave="up"><ClientOnly><Scatter ref="chart" :data="data" :options="options" :plugins="[spread]" :aria-label="summary" /></ClientOnly><span v-if="dragged" class="pointer-events-none absolute border border-info bg-info/15" :style="dragged" /></div>
   </figure>
 </template>
