@@ -41,6 +41,7 @@ export function trendWorking(view: PriceView): Working {
     lines: trend ? [
       { label: 'low end of 90 %', value: signedPercent(trend.low), kind: 'estimate' }, { label: 'high end of 90 %', value: signedPercent(trend.high), kind: 'estimate' },
       { label: 'direction', value: trend.direction, kind: 'estimate', note: 'rising or falling only where the interval excludes zero' },
+      ...(trend.sampledPairs > 0 ? [{ label: 'pairs drawn by a fixed seed', value: trend.sampledPairs.toLocaleString('en'), kind: 'estimate' as const, note: 'of many more: the median of them sits within about 0.2 percentiles of the full one' }] : []),
     ] : [],
   }
 }
