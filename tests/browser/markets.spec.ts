@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { demoFiles } from '../../demo/files'
 
@@ -141,3 +142,17 @@ test('worth buying and new or used stand for the whole build; a read is kept and
   await page.getByRole('button', { name: 'Set', exact: true }).click()
   await expect(page.getByText(/above \d+ of \d+ comps/)).toBeVisible()
 })
+
+for (const theme of ['daylight', 'lamp']) {
+  test(`the sheets and leaves of Prices and the sources are readable to all: ${theme}`, async ({ page, request }) => {
+    const [{ id }] = (await (await request.get('/api/session')).json()).builds
+    await page.addInitScript((value) => localStorage.setItem('tarvin-theme', value), theme)
+    for (const path of ['/sources', `/b/${id}/prices?sheet=worth`, `/b/${id}/prices?sheet=new-or-used`, ...['wait', 'new', 'notes'].map((leaf) => `/b/${id}/prices?part=${card}&leaf=${leaf}`), `/b/${id}/leads?show=hits`, `/b/${id}/brief`]) {
+      await page.goto(path)
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+      await expect(page.getByText('Reckoning…')).toHaveCount(0)
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+      expect(violations.map((each) => `${path}: ${each.id} ${each.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
+    }
+  })
+}
