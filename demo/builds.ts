@@ -11,6 +11,9 @@ export interface DemoBuild {
   readonly rivals: readonly string[]
   readonly lookouts: readonly { readonly partId: string; readonly limit: string }[]
   readonly reads: readonly { readonly partId: string; readonly readOn: string; readonly note: string }[]
+  /** What was said about the price of leads, by their number at the source. */
+  readonly offers: readonly { readonly externalId: string; readonly by: 'me' | 'seller'; readonly amount: string; readonly day: string; readonly note: string }[]
+  readonly entries: readonly { readonly kind: string; readonly day: string; readonly amount?: string; readonly hours?: number; readonly text: string }[]
   readonly ownFigures: readonly { readonly partId: string; readonly amount: string; readonly note: string }[]
 }
 
@@ -29,6 +32,8 @@ export const demoBuilds: readonly DemoBuild[] = [
     hunts: [{ partId: 'murrowdun-tarn-640-8-gb', limit: '138.00', reason: 'falling; no hurry before 14 November' }, { partId: 'latchkey-desktop-licence', limit: '24.00', reason: '', scope: 'ready' }, { partId: 'tackle-controller', limit: '39.00', reason: 'two, if money is left', scope: 'ready' }],
     owned: ['shelf-cable'],
     rivals: ['brindlewick-15', 'ovalis-one', 'last-winter'],
+    offers: [{ externalId: 'B-1001', by: 'me', amount: '110.00', day: '2026-10-29', note: 'cash, today' }, { externalId: 'B-1001', by: 'seller', amount: '122.00', day: '2026-10-30', note: 'with the old card or not at all' }],
+    entries: [{ kind: 'travel', day: '2026-10-24', amount: '4.50', text: 'bus to the counter and back' }, { kind: 'hours', day: '2026-10-25', hours: 1.5, text: 'looking through listings' }],
     lookouts: [{ partId: 'murrowdun-tarn-640-8-gb', limit: '116.00' }, { partId: 'murrowdun-tarn-640-s-8-gb', limit: '112.00' }],
     reads: [{ partId: 'murrowdun-tarn-640-8-gb', readOn: '2026-09-19', note: 'first look' }, { partId: 'murrowdun-tarn-640-8-gb', readOn: '2026-10-10', note: '' }, { partId: 'sundrel-stook-51-8-gb', readOn: '2026-09-19', note: 'before the drop' }, { partId: 'palisado-16-gb-ddr4-2-8', readOn: '2026-09-19', note: '' }],
     ownFigures: [{ partId: 'murrowdun-tarn-640-8-gb', amount: '118.00', note: 'what the last two went for at the quay' }],
@@ -41,7 +46,7 @@ export const demoBuilds: readonly DemoBuild[] = [
     leads: [{ externalId: 'C-3003', reason: 'cutting needs 32 GB' }],
     hunts: [{ partId: 'ostrane-threddle-53', limit: '84.00', reason: 'twelve threads for the cuts' }, { partId: 'northpine-n4-full', limit: '78.00', reason: '' }, { partId: 'sundrel-stook-41-6-gb', limit: '80.00', reason: '' }],
     owned: ['shelf-case', 'shelf-drive', 'shelf-supply'],
-    rivals: ['trestle-configured'], reads: [], ownFigures: [],
+    rivals: ['trestle-configured'], reads: [], ownFigures: [], offers: [], entries: [],
     lookouts: [{ partId: 'ostrane-threddle-53', limit: '78.00' }],
   },
   {
@@ -52,7 +57,8 @@ export const demoBuilds: readonly DemoBuild[] = [
     leads: [{ externalId: 'B-1009', paidOn: '2026-10-29', reason: 'white, and the supply comes with it' }],
     hunts: [{ partId: 'northpine-n2-micro', limit: null, reason: 'gives the small donor’s CPU a home' }, { partId: 'sundrel-stook-31-6-gb', limit: '60.00', reason: '' }],
     owned: ['shelf-cpu'],
-    rivals: ['ovalis-mini'], lookouts: [], reads: [], ownFigures: [],
+    rivals: ['ovalis-mini'], lookouts: [], reads: [], ownFigures: [], offers: [],
+    entries: [{ kind: 'hours', day: '2026-10-30', hours: 2, text: 'cleaning the case' }],
   },
 ]
 

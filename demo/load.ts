@@ -42,6 +42,8 @@ export async function loadDemo(address: string, say: (line: string) => void, mar
     for (const { partId, limit } of build.lookouts) await post(address, `/api/builds/${id}/lookouts`, JSON.stringify({ partId, limit }))
     for (const { partId, readOn, note } of build.reads) await post(address, `/api/builds/${id}/prices/${partId}/reads`, JSON.stringify({ readOn, note }))
     for (const { partId, ...figure } of build.ownFigures) await send(address, `/api/builds/${id}/prices/${partId}/own-figure`, JSON.stringify(figure), 'PUT')
+    for (const { externalId, ...offer } of build.offers) await post(address, `/api/leads/${inbox.leads.find((each) => each.externalId === externalId)!.id}/offers`, JSON.stringify(offer))
+    for (const entry of build.entries) await post(address, `/api/builds/${id}/ledger`, JSON.stringify(entry))
     say(`build: ${String(build.brief.name)}`)
   }
 }

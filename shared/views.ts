@@ -1,5 +1,10 @@
 import type { FitReport } from '../core/fit/checkFit'
 import type { LeadValue } from '../core/leads/valueLead'
+import type { HaggleSheet } from '../core/haggle/haggleSheet'
+import type { ArrivalVerdict } from '../core/ledger/arrival'
+import type { EntryKind } from '../core/ledger/ledger'
+import type { Resale } from '../core/ledger/resale'
+import type { RebateState } from '../core/sourcing/rebates'
 import type { BuyOrWait } from '../core/market/buyOrWait'
 import type { Grade } from '../core/market/grade'
 import type { LastAsks } from '../core/market/lastAsks'
@@ -422,4 +427,44 @@ export interface ConnectorView {
   readonly failures: number
   readonly dueAt: string
   readonly polls: readonly PollView[]
+}
+
+/** The haggle sheet of a lead. Amounts of the sheet in the lead's currency, the alternative in the build's. */
+export interface HaggleView extends HaggleSheet {
+  readonly leadId: string
+  readonly currency: string
+  readonly buildCurrency: string
+  readonly ask: number
+  readonly askedBy: 'listing' | 'counter-offer'
+  /** Expected cost at the ask, once the rest is sold, in the build's currency. */
+  readonly costAtAsk: number
+  readonly street: number | null
+  readonly alternative: { readonly amount: number; readonly what: string; readonly leadId: string | null } | null
+  readonly asks: readonly { readonly day: string; readonly ask: number }[]
+  readonly log: readonly { readonly id: string; readonly by: 'me' | 'seller'; readonly amount: number | null; readonly day: string; readonly note: string }[]
+  readonly combinations: readonly { readonly titles: readonly string[]; readonly cost: number; readonly left: number; readonly worth: number }[]
+}
+
+/** How far a chosen thing is: what was paid, what arrived, what goes back. */
+export interface PurchaseView {
+  readonly choiceId: string
+  readonly paidOn: string | null
+  /** Cash that left for it less what came back, minor units of the build's currency. */
+  readonly paid: number
+  readonly checklist: readonly string[]
+  readonly arrival: { readonly day: string; readonly verdict: ArrivalVerdict; readonly foundPartId: string | null; readonly foundName: string | null; readonly checks: readonly string[]; readonly note: string; readonly returnBy: string | null; readonly returnState: 'to-send' | 'sent' | 'refunded' | null } | null
+  readonly rebates: readonly { readonly id: string; readonly kind: string; readonly amount: number; readonly currency: string; readonly claimBy: string; readonly state: RebateState }[]
+  /** By when it may go back, as the source's protection has it, counted from today. */
+  readonly returnBy: string | null
+}
+
+export interface LedgerView {
+  readonly currency: string
+  readonly entries: readonly { readonly id: string; readonly day: string; readonly kind: EntryKind; readonly cash: number; readonly hours: number; readonly choiceId: string | null; readonly text: string; readonly correctsId: string | null; readonly standing: number }[]
+  readonly totals: { readonly paid: number; readonly cameBack: number; readonly net: number; readonly due: number; readonly toComeBack: number; readonly inTheEnd: number; readonly hours: number }
+  readonly lines: readonly { readonly choiceId: string; readonly label: string; readonly net: number; readonly anyoneCanPay: number | null; readonly difference: number | null; readonly takenOut: boolean }[]
+  readonly compared: { readonly net: number; readonly anyoneCanPay: number }
+  readonly resale: Resale
+  /** Dates ahead: claims, returns, auctions, the day it is wanted. */
+  readonly deadlines: readonly { readonly day: string; readonly what: string; readonly kind: 'claim' | 'return' | 'auction' | 'wanted' }[]
 }

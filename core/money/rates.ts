@@ -66,3 +66,8 @@ export function convertAmount(amount: number, from: Currency, to: Currency, rate
   const shift = minorDigits(to) - minorDigits(from)
   return roundAmount(new Big(amount).times(rate).times(new Big(10).pow(shift)).div(quantity))
 }
+
+/** The other way round: what amount in `from` is worth an amount in `to` at the rate from `from` into `to`; rounded once. */
+export function convertBack(amount: number, from: Currency, to: Currency, rate: number | string): number {
+  return roundAmount(new Big(amount).div(rate).times(new Big(10).pow(minorDigits(from) - minorDigits(to))))
+}

@@ -1,5 +1,7 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type { Condition, Manner } from '../../core/market/soldRecord'
+import type { EntryKind } from '../../core/ledger/ledger'
+import type { ArrivalVerdict } from '../../core/ledger/arrival'
 import type { Grade } from '../../core/market/grade'
 import type { OpinionVerdict } from '../../core/worth/opinions'
 import type { Override } from '../../core/market/streetPrice'
@@ -330,6 +332,50 @@ export const choices = sqliteTable('choices', {
   paidOn: text(),
   deletedAt: deletedAt(),
 }, (table) => [index('choices_build').on(table.buildId)])
+
+/** What was said about the price of a lead, and by whom. */
+export const offers = sqliteTable('offers', {
+  id: id(),
+  leadId: text().notNull().references(() => leads.id),
+  by: text().$type<'me' | 'seller'>().notNull(),
+  /** Minor units of the lead's currency; null for a word without a figure. */
+  amount: integer(),
+  day: text().notNull(),
+  note: text().notNull(),
+  deletedAt: deletedAt(),
+})
+
+/** Money and hours of a build. Nothing is ever changed or taken out: a correction is an entry. */
+export const ledgerEntries = sqliteTable('ledger_entries', {
+  id: id(),
+  buildId: text().notNull().references(() => builds.id),
+  day: text().notNull(),
+  kind: text().$type<EntryKind>().notNull(),
+  /** Minor units of the build's currency, below zero where money left. */
+  cash: integer().notNull(),
+  hours: real().notNull(),
+  choiceId: text().references(() => choices.id),
+  text: text().notNull(),
+  /** The entry this one corrects. */
+  correctsId: text(),
+  createdAt: createdAt(),
+}, (table) => [index('ledger_build').on(table.buildId)])
+
+/** What came out of the box. The newest of a choice stands. */
+export const arrivals = sqliteTable('arrivals', {
+  id: id(),
+  choiceId: text().notNull().references(() => choices.id),
+  day: text().notNull(),
+  verdict: text().$type<ArrivalVerdict>().notNull(),
+  /** The part it turned out to be, where it is another than listed. */
+  foundPartId: text().references(() => parts.id),
+  checks: text({ mode: 'json' }).$type<string[]>().notNull(),
+  note: text().notNull(),
+  /** Last day to send it back, and how far that is. */
+  returnBy: text(),
+  returnState: text().$type<'to-send' | 'sent' | 'refunded'>(),
+  createdAt: createdAt(),
+}, (table) => [index('arrivals_choice').on(table.choiceId)])
 
 export const runs = sqliteTable('runs', {
   id: id(),

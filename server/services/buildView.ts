@@ -16,7 +16,7 @@ import { weighingVerdict } from '#core/weighing/verdict'
 import { convertAmount, rateTable } from '#core/money/rates'
 import type { BuildView, ChoiceView, TargetView } from '#shared/views'
 import type { Database } from '../db/client'
-import { buildRivals, builds, choices, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
+import { arrivals, buildRivals, builds, choices, ledgerEntries, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { houseRuleBreaches, titlesOf, valuedLeads, type ValuedLead } from './leadViews'
 import { newPriceIn, readStreetPrice, streetAt, useMarket, type Market } from './market'
@@ -40,7 +40,9 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const leadTitles = await titlesOf(db, removed.flatMap((choice) => choice.leadId ?? []))
   const shelfIds = [...choiceRows, ...removed].flatMap((choice) => choice.shelfId ?? [])
   const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
-  const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today }
+  const choiceIds = choiceRows.map((row) => row.id)
+  const [paidByChoice, found] = await Promise.all([paidSoFar(db, buildId), foundParts(db, choiceIds)])
+  const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today, paidByChoice, found }
   const chosen = choiceRows.map((row) => readChoice(row, context))
   const parts = chosen.flatMap((choice) => choice.machineParts)
   const lines = chosen.map((choice) => choice.line)
@@ -95,6 +97,10 @@ interface ChoiceContext {
   /** Titles of the leads of choices taken out. */
   readonly leadTitles: ReadonlyMap<string, string>
   readonly today: string
+  /** Cash that left for a choice, from the ledger. */
+  readonly paidByChoice: ReadonlyMap<string, number>
+  /** What a choice turned out to hold: id of the part found. */
+  readonly found: ReadonlyMap<string, string>
 }
 
 interface ReadChoice {
@@ -107,7 +113,7 @@ interface ReadChoice {
 }
 
 function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ReadChoice {
-  const read = row.kind === 'lead' ? readLeadChoice(row, context) : row.kind === 'hunt' ? readHunt(row, context) : readOwned(row, context)
+  const read = asPaid(row, row.kind === 'lead' ? readLeadChoice(row, context) : row.kind === 'hunt' ? readHunt(row, context) : readOwned(row, context), context)
   const { parts, breaches = [], toComeBack = 0, expectedWait: wait = null, chanceByDate = null, rate = null, condition = null, vanishedOn = null, ...money } = read
   const { label, payNow, afterRebates, expected, anyoneCanPay } = money
   const roles = [...new Set(parts.map((part) => part.role))]
@@ -134,6 +140,37 @@ function huntsTogether(chosen: readonly ReadChoice[], wantedBy: string | null, t
   const rates = open.flatMap((choice) => choice.huntRate ?? [])
   const days = wantedBy === null ? null : Math.max(0, daysBetween(today, wantedBy))
   return { count: open.length, days, chanceByDate: days === null ? null : chanceOfAllHunts(rates, days), daysForMost: daysForAllHunts(rates) }
+}
+
+/** After arrival what was found stands for what was listed, and what was paid for what was asked. */
+function asPaid(row: typeof choices.$inferSelect, figures: ChoiceFigures, { paidByChoice, found, library }: ChoiceContext): ChoiceFigures {
+  const other = library.get(found.get(row.id) ?? '')
+  const at = other ? figures.parts.findIndex((part) => part.role === other.role) : -1
+  const parts = other && at >= 0 ? figures.parts.map((part, index) => (index === at ? other : part)) : figures.parts
+  const label = other && figures.parts.length === 1 ? partLabel(other) : figures.label
+  const paid = row.paidOn === null ? undefined : paidByChoice.get(row.id)
+  if (paid === undefined) return { ...figures, parts, label }
+  const change = paid - figures.payNow
+  return { ...figures, parts, label, payNow: paid, afterRebates: figures.afterRebates + change, expected: figures.expected + change }
+}
+
+async function paidSoFar(db: Pick<Database, 'select'>, buildId: string): Promise<Map<string, number>> {
+  const rows = await db.select({ choiceId: ledgerEntries.choiceId, cash: ledgerEntries.cash, kind: ledgerEntries.kind }).from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId))
+  const paid = new Map<string, number>()
+  // a rebate that has been paid is money back, not a lower price at the till
+  for (const { choiceId, cash, kind } of rows) if (choiceId !== null && kind !== 'rebate') paid.set(choiceId, (paid.get(choiceId) ?? 0) - cash)
+  return paid
+}
+
+async function foundParts(db: Pick<Database, 'select'>, choiceIds: readonly string[]): Promise<Map<string, string>> {
+  if (choiceIds.length === 0) return new Map()
+  const rows = await db.select({ choiceId: arrivals.choiceId, foundPartId: arrivals.foundPartId }).from(arrivals).where(inArray(arrivals.choiceId, [...choiceIds])).orderBy(arrivals.day)
+  const found = new Map<string, string>()
+  for (const { choiceId, foundPartId } of rows) {
+    if (foundPartId === null) found.delete(choiceId)
+    else found.set(choiceId, foundPartId)
+  }
+  return found
 }
 
 /** A choice taken out is only named: its lead may no longer be convertible, and need not be. */

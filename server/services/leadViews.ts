@@ -20,6 +20,8 @@ export interface ValuedLead {
   readonly lead: LeadRow
   readonly sourceName: string
   readonly value: LeadValue
+  /** The same lead at another price, in minor units of its currency. */
+  revalue(price: number): LeadValue
 }
 
 /** The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that cannot be converted. */
@@ -39,8 +41,9 @@ export async function valuedLeads(db: Database, market: Market, build: BuildRow,
   const context = { currency: build.currency, today, rates: rateTable(market.rates), streetOf: (partId: string) => streetAt(market, partId, today, build.currency, build.houseRules.patience) }
   return rows.map(({ lead, source }) => {
     const own = thingsOf.get(lead.id) ?? []
-    const value = valueLead({
+    const revalue = (price: number) => valueLead({
       ...lead,
+      price,
       terms: {
         taxPercent: source.taxPercent, taxOnShipping: source.taxOnShipping, paymentFeePercent: source.paymentFeePercent,
         shipping: { kind: source.shippingKind, amount: source.shippingAmount, ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }) },
@@ -53,7 +56,7 @@ export async function valuedLeads(db: Database, market: Market, build: BuildRow,
       })),
       rebates: rebatesOf.get(lead.id) ?? [],
     }, context)
-    return { lead: { ...lead, things: own }, sourceName: source.name, value }
+    return { lead: { ...lead, things: own }, sourceName: source.name, value: revalue(lead.price), revalue }
   })
 }
 

@@ -1,4 +1,5 @@
 import { array, object, type InferType } from 'yup'
+import { arrivalVerdicts } from '../../core/ledger/arrival'
 import { opinionVerdicts } from '../../core/worth/opinions'
 import { conditions, manners } from '../../core/market/soldRecord'
 import { needs, roles } from '../../core/parts/part'
@@ -215,6 +216,18 @@ export const connectorSchema = object({
 export type ConnectorInput = InferType<typeof connectorSchema>
 export const connectorPatchSchema = object({ url: webAddress().optional(), everyMinutes: everyMinutes(), allowPrivate: yesOrNo(), paused: yesOrNo() })
 export type ConnectorPatch = InferType<typeof connectorPatchSchema>
+
+export const offerSchema = object({ by: oneOf(['me', 'seller']).required(), amount: decimalText().nullable().default(null), day: calendarDate().required('a date is needed'), note: line(300) })
+export const paymentSchema = object({ day: calendarDate().required('a date is needed'), amount: decimalText().required('an amount is needed') })
+export const arrivalSchema = object({
+  day: calendarDate().required('a date is needed'), verdict: oneOf(arrivalVerdicts).required(), foundPartId: text().nullable().default(null), checks: texts().default([]), note: line(500), returnBy: calendarDate().nullable().default(null),
+})
+export const returnSchema = object({ state: oneOf(['to-send', 'sent', 'refunded']).required(), day: calendarDate().required('a date is needed'), amount: decimalText().nullable().default(null) })
+export const rebateStepSchema = object({ state: oneOf(rebateStates).required(), day: calendarDate().required('a date is needed') })
+export const entrySchema = object({
+  day: calendarDate().required('a date is needed'), kind: oneOf(['fee', 'travel', 'sold', 'refunded', 'hours', 'correction']).required(), amount: decimalText({ min: 'any' }).default('0'), hours: finite().min(0).max(1000).default(0),
+  text: text().trim().required('say what it was').max(200), correctsId: text().nullable().default(null),
+})
 
 export const lookoutSchema = object({ partId: idText(), limit: decimalText().required('a limit is needed') })
 export const ownFigureSchema = object({ amount: decimalText().required('a figure is needed'), note: line(200) })

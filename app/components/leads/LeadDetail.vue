@@ -6,6 +6,9 @@ import { amount, percent, shortDate } from '~/utils/show'
 
 /** One lead: what is in it, what it costs landed, its risk, and how it stands against the street. */
 const { lead, currency } = defineProps<{ lead: LeadView; currency: string }>()
+const emit = defineEmits<{ changed: [] }>()
+const build = useBuild()
+const isPaid = computed(() => build.view!.choices.some((choice) => choice.id === lead.choiceId && choice.paidOn !== null))
 const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !== 'item'))
 const shipped = computed(() => lead.manner === 'local' ? 'hand-over in person' : lead.manner === 'auction' ? 'auction' : 'fixed price')
 const hasRebate = computed(() => lead.value.landed.afterRebates.amount !== lead.value.landed.payNow.amount)
@@ -14,6 +17,7 @@ const isForeign = computed(() => lead.currency !== currency)
 
 <template>
   <div class="columns-2 gap-3 max-lg:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
+    <PurchaseSteps v-if="lead.choiceId" :choice-id="lead.choiceId" @changed="emit('changed')" />
     <section class="sheet p-3">
       <h2>What is in it</h2>
       <table class="ledger mt-1">
@@ -49,6 +53,7 @@ const isForeign = computed(() => lead.currency !== currency)
         </tbody>
       </table>
     </section>
+    <HaggleSheet v-if="lead.things.length > 0 && lead.condition !== 'new' && !isPaid" :lead="lead" />
     <section class="sheet p-3">
       <h2>Against the street</h2>
       <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" size="large" :room="390" class="mt-1" />

@@ -12,6 +12,7 @@ const places = computed(() => {
     { path: 'machine', name: 'Machine', note: stops > 0 ? `${stops} open` : view.value.emptyRoles.length > 0 ? `${view.value.emptyRoles.length} empty` : '', tone: stops > 0 ? 'text-stop' : 'text-waiting' },
     { path: 'bench', name: 'Bench', note: missed > 0 ? `${missed} missed` : '', tone: 'text-stop' },
     { path: 'scales', name: 'Scales', note: view.value.weighing.others.length > 0 ? String(view.value.weighing.others.length + 1) : '', tone: 'text-soft' },
+    { path: 'ledger', name: 'Ledger', note: '', tone: '' },
   ]
 })
 </script>

@@ -124,7 +124,7 @@ useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choos
         <p v-if="lead.vanishedOn" class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5">Gone from {{ lead.sourceName }} since {{ shortDate(lead.vanishedOn) }}; its price is its last ask.</p>
         <p v-if="lead.things.length === 0" class="mb-2 border-l-4 border-waiting bg-waiting-ground px-3 py-1.5">Its title names no one part of the library. <button type="button" class="quiet-button" @click="edit(lead.id)">Say what is in it</button></p>
         <p v-else-if="lead.tieDeduced" class="mb-2 text-soft">What is in it was read from the title. <button type="button" class="quiet-button" @click="edit(lead.id)">Change it</button></p>
-        <LeadDetail :lead="lead" :currency="build.view!.currency" />
+        <LeadDetail :lead="lead" :currency="build.view!.currency" @changed="run(load)" />
       </div>
       <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span><span><span class="key">P</span> pass on</span><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span><span><span class="key">Z</span> undo</span></div>
     </div>

@@ -1,0 +1,20 @@
+/**
+ * The highest price, 0 to `top`, at which a cost does not exceed a limit; null where none does. The cost may jump down
+ * at thresholds (free shipping, a code's minimum spend), so the highest such price need not follow from a bisection:
+ * whole units are tried from the top down, and every minor unit where a jump inside a unit could hide one.
+ *
+ * @param costAt cost of the purchase at a price; between jumps it must rise by no more than `steepest` per minor unit
+ * @param minorPerUnit minor units in a unit of the currency
+ */
+export function highestPriceWithin(costAt: (price: number) => number, limit: number, top: number, minorPerUnit: number, steepest = 3): number | null {
+  for (let end = top; end >= 0; end -= minorPerUnit) {
+    const cost = costAt(end)
+    if (cost <= limit) return end
+    const start = Math.max(0, end - minorPerUnit + 1)
+    if (minorPerUnit > 1 && cost <= limit + steepest * minorPerUnit) {
+      for (let price = end - 1; price >= start; price -= 1) if (costAt(price) <= limit) return price
+    }
+  }
+  // the last unit may end below zero
+  return top % minorPerUnit !== 0 && costAt(0) <= limit ? 0 : null
+}

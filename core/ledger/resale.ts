@@ -1,0 +1,63 @@
+import { roundHalfAway } from '../money/decimal'
+import { netResale } from '../lots/splitLot'
+
+/** A way to sell: its fee and what each sale costs besides. Amounts in minor units. */
+export interface SellingTerms {
+  readonly feePercent: number
+  /** Shipping and packing of one parcel. */
+  readonly shipping: number
+}
+
+export interface ResaleInput {
+  /** Typical marks of the parts; a part without comps is left out and counted. */
+  readonly parts: readonly { readonly id: string; readonly typical: number | null }[]
+  /** What the machine has cost, all in. */
+  readonly cost: number
+  readonly hours: number
+  readonly whole: SellingTerms
+  readonly single: SellingTerms
+  /** What a whole machine fetches over the sum of its parts. Default 0.9. */
+  readonly wholeFactor?: number
+  /** What the usual haggle takes off the ask, as a share. Default 0.1. */
+  readonly haggleShare?: number
+}
+
+export interface ResaleSide {
+  /** What buyers pay. */
+  readonly gross: number
+  /** After fees, shipping and the chance that it sells. */
+  readonly net: number
+  readonly profit: number
+  /** Profit over cost, percent; null without cost. */
+  readonly marginPercent: number | null
+  /** Null without hours. */
+  readonly perHour: number | null
+}
+
+export interface Resale {
+  readonly whole: ResaleSide & { readonly ask: number }
+  readonly parting: ResaleSide
+  readonly better: 'whole' | 'parting'
+  /** Parts without a street price. */
+  readonly unknown: readonly string[]
+}
+
+export const resaleDefaults = { wholeFactor: 0.9, haggleShare: 0.1 } as const
+
+/**
+ * Selling the machine as a whole against parting it out, `calculations.md` 12. Whole: Σ typical · factor, less the fee
+ * and one parcel. Parting out: each part's net resale, with the chance that it sells. The price to ask is what the
+ * usual haggle brings down to the gross wanted.
+ */
+export function resale({ parts, cost, hours, whole, single, wholeFactor = resaleDefaults.wholeFactor, haggleShare = resaleDefaults.haggleShare }: ResaleInput): Resale {
+  const known = parts.filter((part): part is { id: string; typical: number } => part.typical !== null)
+  const sum = known.reduce((total, part) => total + part.typical, 0)
+  const gross = roundHalfAway(sum * wholeFactor)
+  const wholeNet = Math.max(0, roundHalfAway(gross * (1 - whole.feePercent / 100)) - whole.shipping)
+  const partsNet = known.reduce((total, part) => total + netResale({ id: part.id, plan: 'resell', streetPrice: part.typical, feePercent: single.feePercent, shipping: single.shipping }), 0)
+  const side = (grossSide: number, net: number): ResaleSide => ({ gross: grossSide, net, profit: net - cost, marginPercent: cost > 0 ? (100 * (net - cost)) / cost : null, perHour: hours > 0 ? roundHalfAway((net - cost) / hours) : null })
+  return {
+    whole: { ...side(gross, wholeNet), ask: roundHalfAway(gross / (1 - haggleShare)) }, parting: side(sum, partsNet),
+    better: wholeNet >= partsNet ? 'whole' : 'parting', unknown: parts.filter((part) => part.typical === null).map((part) => part.id),
+  }
+}

@@ -1,0 +1,13 @@
+import { entrySchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { addEntry } from '~~/server/services/purchase/ledgerEntries'
+import { ledgerView } from '~~/server/services/purchase/ledgerView'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const build = getRouterParam(event, 'id')!
+  await addEntry(db, build, await bodyOf(event, entrySchema), today())
+  return ledgerView(db, build, today())
+})

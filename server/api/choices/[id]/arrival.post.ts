@@ -1,0 +1,12 @@
+import { arrivalSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { buildView } from '~~/server/services/buildView'
+import { noteArrival } from '~~/server/services/purchase/purchase'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const buildId = await noteArrival(db, getRouterParam(event, 'id')!, await bodyOf(event, arrivalSchema), today())
+  return buildView(db, buildId, today())
+})

@@ -1,0 +1,12 @@
+import { paymentSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { buildView } from '~~/server/services/buildView'
+import { payFor } from '~~/server/services/purchase/purchase'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const buildId = await payFor(db, getRouterParam(event, 'id')!, await bodyOf(event, paymentSchema), today())
+  return buildView(db, buildId, today())
+})

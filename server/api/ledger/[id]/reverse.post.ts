@@ -1,0 +1,10 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { reverseEntry } from '~~/server/services/purchase/ledgerEntries'
+import { ledgerView } from '~~/server/services/purchase/ledgerView'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  return ledgerView(db, await reverseEntry(db, getRouterParam(event, 'id')!, today()), today())
+})

@@ -1,0 +1,9 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { setOfferDeleted } from '~~/server/services/purchase/haggle'
+
+export default jsonRoute(async (event) => {
+  const id = getRouterParam(event, 'id')!
+  await setOfferDeleted(await useDatabase(), id, null)
+  return { id }
+})
