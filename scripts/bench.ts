@@ -8,6 +8,8 @@ import type { SoldRecord } from '../core/market/soldRecord'
 import { addDays } from '../core/time/calendarDate'
 import { labelledTitles } from '../demo/labelledTitles'
 import { heldBackSeed, measureSieve } from '../demo/measureSieve'
+import { labelledListings } from '../demo/listingTexts'
+import { heldBackListingsSeed, measureListings } from '../demo/measureListings'
 import { chance } from '../demo/random'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
@@ -39,6 +41,13 @@ const share = (part: number, whole: number) => `${((100 * part) / whole).toFixed
 say('5 000 titles held back: wanted kept', share(heldBack.wantedKept, heldBack.wanted))
 say('5 000 titles held back: unwanted dropped', share(heldBack.unwantedDropped, heldBack.unwanted))
 if (process.argv.includes('--mistakes')) for (const each of heldBack.mistakes) process.stdout.write(`  ${each}\n`)
+
+const listings = measureListings(labelledListings(heldBackListingsSeed, 300))
+say('300 listings held back: top proposal right, of those answered', share(listings.right, listings.answered))
+say('300 listings held back: abstained', share(listings.abstained, listings.listings))
+say('300 listings held back: contents of lots found', share(listings.contentsFound, listings.contents))
+say('300 listings held back: ask, condition, shipping right', `${share(listings.priceRight, listings.listings)}, ${share(listings.conditionRight, listings.listings)}, ${share(listings.shippingRight, listings.listings)}`)
+if (process.argv.includes('--mistakes')) for (const each of listings.mistakes) process.stdout.write(`  ${each}\n`)
 
 const folder = mkdtempSync(join(tmpdir(), 'tarvin-bench-'))
 const database = await openDatabase(`file:${join(folder, 'bench.db')}`)

@@ -1,0 +1,72 @@
+import type { Condition } from '../core/market/soldRecord'
+import { catalogue, type CataloguePart } from './catalogue'
+import { chance as makeChance, type Chance } from './random'
+import { title } from './titles'
+
+/** A listing in plain text with what it truly offers. */
+export interface LabelledListing {
+  readonly text: string
+  readonly partIds: readonly string[]
+  readonly price: number
+  readonly condition: Condition
+  /** Null: the text says nothing of shipping. */
+  readonly shipping: number | null
+}
+
+const openers = ['Selling my old parts.', 'Clearing out the workshop.', 'Moving house, must go this week.', 'Hi all,', 'Bought a new machine so this is spare.', 'For sale:', '']
+const pastOf = (chance: Chance, part: CataloguePart) => chance.pick([
+  'Works perfectly, was tested yesterday.', 'Tested and working.', 'Never overclocked.', 'From a smoke free home.', `Came out of a ${chance.pick(['Meridon Desk 30 tower', 'gaming rig', 'office machine'])}.`, `I paid ${part.street + 60} new two years ago.`, `Retail was ${part.street + 90}.`,
+  `Used it with a ${chance.pick(['Sallowfen 5400', 'Threddle 53', 'Tarn 560'])} without trouble.`, `Upgraded to a ${chance.pick(['Tarn 680', 'Stook 71', 'Sallowfen 6900'])}.`, 'No box, no manual.', 'Comes in the original box.', 'Some dust, nothing bent.', 'Happy to show it running.', 'Light scratches.', '',
+])
+const endings = ['Pickup in Marrow Quay.', 'Cash only.', 'No trades please.', 'Message me.', 'First come first served.', 'Pickup only, evenings.', 'Thanks for looking', '']
+
+function priceText(price: number, chance: Chance): string {
+  return chance.pick([`Asking ${price}`, `asking $${price}`, `$${price}`, `${price} CAD`, `Price: ${price}`, `price ${price}.00 firm`, `${price} obo`, `I want ${price} for it`, `C$${price}`, `${price}$`, `yours for ${price}`, `${price} dollars`, `selling for ${price}`])
+}
+
+const plainName = (part: CataloguePart, chance: Chance) => title(part, 'clean', chance)
+
+/** What a name says of postage by itself. */
+const saysIncluded = (name: string) => /free postage|incl\. shipping/i.test(name)
+
+function single(chance: Chance, parts: readonly CataloguePart[]): LabelledListing {
+  const part = chance.pick(parts)
+  const price = Math.max(5, Math.round(part.street * (0.8 + chance.share() * 0.5)))
+  const condition = chance.weighted([['used', 78], ['damaged', 8], ['new', 5], ['opened', 6], ['refurbished', 3]] as const)
+  const said = { used: chance.pick(['', '', 'used', 'second hand but fine']), damaged: chance.pick(['Sold for parts.', 'Not working, no display.', 'Untested, sold as seen.']), new: chance.pick(['Brand new, sealed.', 'still sealed']), opened: chance.pick(['Opened once, like new.', 'open box']), refurbished: 'refurbished by a shop' }[condition]
+  const shipping = chance.happens(0.3) ? chance.pick([0, 8, 9.5, 12]) : null
+  const posted = shipping === null ? '' : shipping === 0 ? chance.pick(['Free shipping.', 'shipping included']) : chance.pick([`Shipping ${shipping}.`, `can ship for ${shipping}`, `${shipping} shipping`])
+  const name = title(part, 'clean', chance)
+  const price$ = priceText(price, chance)
+  const body = [chance.pick(openers), said, pastOf(chance, part), posted, chance.pick(endings)].filter((line) => line !== '')
+  const text = chance.weighted([
+    [() => [name, '', price$, ...body].join('\n'), 4], [() => `${name} ${price$}\n${body.join(' ')}`, 3], [() => `${chance.pick(['Selling my', 'For sale', 'Selling a', 'FS:'])} ${name}. ${body.join(' ')} ${price$}.`, 3],
+    [() => [name.toUpperCase(), ...body, price$].join('\n'), 1], [() => `${body.join('\n')}\n\n${name}\n${price$}`, 1],
+  ] as const)()
+  return { text, partIds: [part.id], price, condition, shipping: shipping ?? (saysIncluded(name) ? 0 : null) }
+}
+
+function lot(chance: Chance, parts: readonly CataloguePart[]): LabelledListing {
+  const count = chance.whole(2, 4)
+  const chosen: CataloguePart[] = []
+  while (chosen.length < count) {
+    const part = chance.pick(parts)
+    if (!chosen.some((each) => each.role === part.role)) chosen.push(part)
+  }
+  const price = Math.round(chosen.reduce((sum, part) => sum + part.street, 0) * (0.6 + chance.share() * 0.4))
+  const price$ = priceText(price, chance)
+  const names = chosen.map((part) => plainName(part, chance))
+  const text = chance.weighted([
+    [() => `${chance.pick(['PC parts bundle', 'Upgrade kit', 'Job lot of parts', 'Combo for sale'])}\n${names.map((name) => `- ${name}`).join('\n')}\n${price$} for everything`, 4],
+    [() => `Selling together: ${names.join(', ')}. ${chance.pick(endings)} ${price$}`, 3], [() => `${names.join(' + ')}\n${price$}\n${chance.pick(endings)}`, 3], [() => `${chance.pick(openers)}\n* ${names.join('\n* ')}\nAll working. ${price$}`, 2],
+    [() => `${names.slice(0, -1).join(', ')} and ${names.at(-1)}. ${chance.pick(['Will not split.', 'Take it all.'])} ${price$}`, 2],
+  ] as const)()
+  return { text, partIds: chosen.map((part) => part.id), price, condition: names.some((name) => /like new/i.test(name)) ? 'opened' : 'used', shipping: names.some(saysIncluded) ? 0 : null }
+}
+
+/** Listings in many human styles, three of ten of them lots. */
+export function labelledListings(seed: number, count: number): LabelledListing[] {
+  const chance = makeChance(seed)
+  const parts = catalogue.filter((part) => part.sales > 0 && part.role !== 'donor')
+  return Array.from({ length: count }, () => (chance.happens(0.3) ? lot(chance, parts) : single(chance, parts)))
+}

@@ -1,0 +1,107 @@
+import { expect, test, type Page } from '@playwright/test'
+import { demoFiles } from '../../demo/files'
+
+/** A whole purchase on a phone at a seller's door: listing, haggle, buy, arrival, return, rebate; the ledger agrees. */
+
+const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
+test.use({ baseURL: `http://127.0.0.1:${port + 2}`, viewport: { width: 390, height: 844 } })
+
+const listing = 'Selling my Tarn 560 8GB graphics card\nWorks, both fans turn, never mined. I paid 260 new.\nasking $118 obo\nPickup in Marrow Quay'
+const place = (page: Page, name: string) => page.getByRole('navigation', { name: 'places of this build' }).getByRole('link', { name: new RegExp(`^${name}`) }).click()
+
+test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and the ledger agrees', async ({ page, request }) => {
+  const errors: string[] = []
+  page.on('pageerror', (error) => errors.push(error.message))
+  const files = demoFiles()
+  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
+  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
+  const { id } = await (await request.post('/api/builds', { data: { name: 'Door build', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [] } })).json()
+  await request.post('/api/leads', { data: { sourceId: 'circuit-pantry', externalId: 'P-1', title: 'Steadwell 550 W at the door', price: '60.00', currency: 'CAD', condition: 'new', manner: 'fixed', listedOn: '2026-10-30', things: [{ partId: 'steadwell-550-w' }], rebate: { kind: 'mail-in', amount: '10.00', claimBy: '2026-12-30' } } })
+  await page.goto(`/b/${id}/leads`)
+
+  await test.step('the text of a listing fills the form, and what it leaves open is asked', async () => {
+    await page.getByRole('button', { name: 'capture a lead' }).click()
+    await page.getByLabel('page source').fill(listing)
+    await page.getByLabel('title', { exact: true }).click()
+    const read = page.locator('[data-test="listing"]')
+    await expect(read.locator('mark', { hasText: '118' })).toBeVisible()
+    await expect(read).toContainText('Has the paste or a pad been changed?')
+    await expect(page.getByLabel('ask', { exact: true })).toHaveValue('118')
+    await page.getByLabel('source', { exact: true }).selectOption('Barnstall')
+    await page.getByLabel('manner of sale').selectOption('local')
+    await page.getByRole('button', { name: 'Add the lead' }).click()
+    await expect(page.getByRole('heading', { name: 'Selling my Tarn 560 8GB graphics card' })).toBeVisible()
+  })
+
+  await test.step('haggle: the counter-offer reckons the sheet anew', async () => {
+    const sheet = page.getByLabel('haggle sheet')
+    const opening = sheet.locator('[data-figure="opening"]')
+    await expect(opening).toBeVisible()
+    const before = await opening.textContent()
+    await sheet.getByLabel('figure said').fill('90')
+    await sheet.getByRole('button', { name: 'Note' }).click()
+    await sheet.getByLabel('who said it').selectOption('the seller says')
+    await sheet.getByLabel('figure said').fill('101')
+    await sheet.getByLabel('words said').fill('last word')
+    await sheet.getByRole('button', { name: 'Note' }).click()
+    await expect(sheet).toContainText('counter-offer')
+    await expect(opening).not.toHaveText(before!)
+  })
+
+  const purchase = page.getByLabel('purchase', { exact: true })
+  await test.step('bought for what was agreed; it turns out to be another card', async () => {
+    await page.getByRole('button', { name: 'Put into the build' }).click()
+    await purchase.getByLabel('amount paid').fill('99.00')
+    await purchase.getByRole('button', { name: 'Buy it' }).click()
+    await expect(purchase.locator('[data-figure="paid"]')).toHaveText('99.00')
+    await purchase.getByLabel('all fans turn').check()
+    await purchase.getByLabel('verdict').selectOption('worse')
+    await purchase.getByLabel('found to be').selectOption('it is a Tarn 540 6 GB')
+    await purchase.getByLabel('what was found').fill('another sticker under the shroud')
+    await purchase.getByRole('button', { name: 'It arrived' }).click()
+    await expect(purchase).toContainText('it is a Murrowdun Tarn 540 6 GB')
+    await place(page, 'Machine')
+    await expect(page.getByRole('heading', { name: 'Machine', level: 1 })).toBeVisible()
+    await expect(page.getByText('Murrowdun Tarn 540 6 GB').first()).toBeVisible()
+  })
+
+  await test.step('it goes back, and the money comes back', async () => {
+    await page.goBack()
+    await purchase.getByRole('button', { name: 'Sent back' }).click()
+    await expect(purchase).toContainText('on its way back')
+    await place(page, 'Ledger')
+    await expect(page.getByRole('heading', { name: 'Ledger', level: 1 })).toBeVisible()
+    await expect(page.getByText('to come back').first()).toBeVisible()
+    await page.goBack()
+    await purchase.getByRole('button', { name: 'Refunded' }).click()
+    await expect(page.getByRole('button', { name: 'Put into the build' })).toBeVisible()
+  })
+
+  await test.step('a supply with a rebate: bought, claimed, paid', async () => {
+    await page.getByRole('region', { name: 'inbox' }).getByText('Steadwell 550 W at the door').click()
+    await page.getByRole('button', { name: 'Put into the build' }).click()
+    await purchase.getByRole('button', { name: 'Buy it' }).click() // (60.00 + 8.90) · 1.13 = 77.86
+    await expect(purchase.locator('[data-figure="paid"]')).toHaveText('77.86')
+    await purchase.getByRole('button', { name: 'Claimed' }).click()
+    await purchase.getByRole('button', { name: 'It was paid' }).click()
+    await expect(purchase.getByText('paid', { exact: true })).toBeVisible()
+  })
+
+  await test.step('the ledger agrees: 99.00 out and back, 77.86 out, 10.00 back', async () => {
+    await place(page, 'Ledger')
+    await expect(page.locator('[data-figure="in-the-end"]')).toHaveText('67.86')
+    const entries = page.getByRole('region', { name: 'entries' })
+    await expect(entries.getByRole('row')).toHaveCount(5)
+    await expect(entries).toContainText('+99.00')
+    await expect(entries).toContainText('+10.00')
+    await entries.getByLabel('kind of entry').selectOption('travel')
+    await entries.getByLabel('amount of the entry').fill('4.50')
+    await entries.getByLabel('what it was').fill('bus')
+    await entries.getByRole('button', { name: 'Enter' }).click()
+    await expect(page.locator('[data-figure="in-the-end"]')).toHaveText('72.36')
+    await entries.getByRole('row', { name: /bus/ }).getByRole('button', { name: 'take back' }).click()
+    await expect(page.locator('[data-figure="in-the-end"]')).toHaveText('67.86')
+  })
+  expect(errors).toEqual([])
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
+})
