@@ -170,7 +170,7 @@ const orNull = (event: Event) => (event.target as HTMLInputElement).value || nul
         <FormField label="shipping, if stated" :problem="problems.shipping"><input :value="draft.shipping ?? ''" class="field figures w-full" aria-label="shipping" inputmode="decimal" @input="draft.shipping = orNull($event)"></FormField>
         <FormField label="place"><input v-model="draft.place" class="field w-full" aria-label="place"></FormField>
         <FormField label="page" :problem="problems.url" class="col-span-2"><input v-model="draft.url" class="field w-full" aria-label="page"></FormField>
-        <FormField label="note" class="col-span-full"><input v-model="draft.note" class="field w-full" aria-label="note"></FormField>
+        <FormField label="note" class="col-span-full"><textarea v-model="draft.note" rows="2" class="field w-full" aria-label="note" /></FormField>
         <fieldset class="col-span-full"><legend class="text-xs text-soft">parts in it <span v-if="problems.things" class="text-stop" role="alert">{{ problems.things }}</span></legend>
           <div v-for="(thing, index) in draft.things" :key="index" class="mt-1 flex items-center gap-2">
             <span class="min-w-0 flex-1 truncate">{{ nameOf(thing.partId) }}</span><input v-model.number="thing.quantity" type="number" min="1" class="field figures w-16" aria-label="how many"><select v-model="thing.plan" class="field" aria-label="plan"><option>keep</option><option>resell</option><option>discard</option></select><button type="button" class="quiet-button" @click="draft.things.splice(index, 1)">take out</button>
