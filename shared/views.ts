@@ -464,6 +464,8 @@ export interface LedgerView {
   readonly totals: { readonly paid: number; readonly cameBack: number; readonly net: number; readonly due: number; readonly toComeBack: number; readonly inTheEnd: number; readonly hours: number }
   readonly lines: readonly { readonly choiceId: string; readonly label: string; readonly net: number; readonly anyoneCanPay: number | null; readonly difference: number | null; readonly takenOut: boolean }[]
   readonly compared: { readonly net: number; readonly anyoneCanPay: number }
+  /** Chosen leads still to be paid, source by source, put together. */
+  readonly orders: readonly { readonly source: string; readonly currency: string; readonly titles: readonly string[]; readonly together: number; readonly saved: number; readonly freeShippingGap: number | null; readonly codesUsed: readonly string[] }[]
   readonly resale: Resale
   /** Dates ahead: claims, returns, auctions, the day it is wanted. */
   readonly deadlines: readonly { readonly day: string; readonly what: string; readonly kind: 'claim' | 'return' | 'auction' | 'wanted' }[]

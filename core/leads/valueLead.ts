@@ -6,7 +6,7 @@ import { convertAmount, type RateTable } from '../money/rates'
 import type { Role } from '../parts/part'
 import type { Code } from '../sourcing/codes'
 import { faultDefaults, faultProbability, type FaultAssumptions, type Protection } from '../sourcing/faultRisk'
-import { landedCost, type LandedCost, type SourceTerms } from '../sourcing/landedCost'
+import { landedCost, type LandedCost, type Order, type SourceTerms } from '../sourcing/landedCost'
 import { rebatesOpen, type Rebate } from '../sourcing/rebates'
 import type { CalendarDate } from '../time/calendarDate'
 
@@ -30,6 +30,8 @@ export interface LeadToValue {
 export interface LeadValue {
   /** The waterfall in the lead's own currency. */
   readonly landed: LandedCost
+  /** The lead as an order of its own; leads of one source may be put together. */
+  readonly order: Order
   readonly payNow: number
   readonly afterRebates: number
   readonly expected: number
@@ -75,17 +77,8 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
     return sum + share * faultProbability(thing.role, lead.condition, assumptions)
   }, 0)
   const recoveredShare = assumptions.recovered[lead.protection]
-  const terms = lead.shipping === null ? lead.terms : { ...lead.terms, shipping: { kind: 'per-order' as const, amount: lead.shipping } }
-  const landed = landedCost({
-    currency: lead.currency,
-    asOf: context.today,
-    source: terms,
-    items: [{ id: lead.id, label: lead.title, role: lead.things[0]?.role ?? 'extra', price: lead.price, quantity: 1, faultProbability: probability, recoveredShare }],
-    codes: lead.codes,
-    rebates: lead.rebates,
-    extras: [],
-    hassle: assumptions.hassle,
-  })
+  const order = orderOfLead(lead, probability, recoveredShare, context)
+  const landed = landedCost(order)
   const rate = context.rates.rateOn(context.today, lead.currency, context.currency)
   const inBuild = (amount: number) => (lead.currency === context.currency ? amount : convertAmount(amount, lead.currency, context.currency, rate))
   const expected = inBuild(landed.expected.amount)
@@ -95,6 +88,7 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
   const resale = split.things.reduce((sum, thing) => sum + thing.netResale.amount, 0)
   return {
     landed,
+    order,
     payNow: inBuild(landed.payNow.amount),
     afterRebates: inBuild(landed.afterRebates.amount),
     expected,
@@ -107,5 +101,18 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
     openRebates: inBuild(rebatesOpen(lead.rebates, context.today)),
     street,
     saving: street === null ? null : street - (expected - resale),
+  }
+}
+
+function orderOfLead(lead: LeadToValue, faultProbability: number, recoveredShare: number, { today, assumptions = faultDefaults }: LeadContext): Order {
+  return {
+    currency: lead.currency,
+    asOf: today,
+    source: lead.shipping === null ? lead.terms : { ...lead.terms, shipping: { kind: 'per-order' as const, amount: lead.shipping } },
+    items: [{ id: lead.id, label: lead.title, role: lead.things[0]?.role ?? 'extra', price: lead.price, quantity: 1, faultProbability, recoveredShare }],
+    codes: lead.codes,
+    rebates: lead.rebates,
+    extras: [],
+    hassle: assumptions.hassle,
   }
 }

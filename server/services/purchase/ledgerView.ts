@@ -6,7 +6,10 @@ import { toDecimal } from '#core/money/decimal'
 import type { LedgerView } from '#shared/views'
 import type { Database } from '../../db/client'
 import { choices, leads, ledgerEntries, rebates, sources } from '../../db/schema'
+import { joinedOrder } from '#core/sourcing/joinedOrder'
 import { buildView } from '../buildView'
+import { valuedLeads, type ValuedLead } from '../leadViews'
+import { findBuild } from '../prices/priceViews'
 import { streetAt, useMarket } from '../market'
 import { arrivalsOf } from './purchase'
 
@@ -31,12 +34,26 @@ export async function ledgerView(db: Database, buildId: string, today: string): 
     entries: rows.map(({ id, day, kind, cash, hours, choiceId, text, correctsId }) => ({ id, day, kind, cash, hours, choiceId, text, correctsId, standing: standing.get(id)! })).reverse(),
     totals, compared,
     lines: [...byChoice].map(([choiceId, each]) => ({ choiceId, label: labels.get(choiceId) ?? rows.find((row) => row.choiceId === choiceId)!.text, ...each, takenOut: !labels.has(choiceId) })),
+    orders: await openOrders(db, buildId, today),
     resale: resale({
       parts: view.choices.filter((choice) => choice.scope !== 'test').flatMap((choice) => choice.parts.filter((part) => part.role !== 'extra').map((part) => ({ id: part.id, typical: streetAt(market, part.id, today, view.currency) }))),
       cost: account.inTheEnd, hours: account.hours, whole: { feePercent: 0, shipping: 0 }, single: terms,
     }),
     deadlines: await deadlines(db, view.choices.flatMap((choice) => choice.leadId ?? []), arrived, labels, view.wantedBy, view.name, today),
   }
+}
+
+/** Chosen leads still to be paid, source by source, as one order each; a lead that states its own delivery is not joined. */
+async function openOrders(db: Database, buildId: string, today: string): Promise<LedgerView['orders']> {
+  const build = await findBuild(db, buildId)
+  const unpaid = await db.select({ leadId: choices.leadId }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt), isNull(choices.paidOn)))
+  const valued = (await valuedLeads(db, await useMarket(db), build, today, unpaid.flatMap((row) => row.leadId ?? []))).filter(({ lead, value }) => lead.shipping === null && value.order.source.shipping.kind === 'per-order')
+  const bySource = new Map<string, ValuedLead[]>()
+  for (const each of valued) bySource.set(`${each.lead.sourceId} ${each.lead.currency}`, [...(bySource.get(`${each.lead.sourceId} ${each.lead.currency}`) ?? []), each])
+  return [...bySource.values()].map((group) => {
+    const { landed, saved, freeShippingGap } = joinedOrder(group.map((each) => each.value.order))
+    return { source: group[0]!.sourceName, currency: group[0]!.lead.currency, titles: group.map((each) => each.lead.title), together: landed.payNow.amount, saved, freeShippingGap, codesUsed: landed.codesUsed }
+  })
 }
 
 async function deadlines(db: Database, leadIds: readonly string[], arrived: Awaited<ReturnType<typeof arrivalsOf>>, labels: ReadonlyMap<string, string>, wantedBy: string | null, name: string, today: string): Promise<LedgerView['deadlines']> {

@@ -66,6 +66,10 @@ useHead({ title: 'Ledger · Tarvin' })
         </section>
         <div class="flex flex-col gap-4 self-start">
           <section class="sheet p-3" aria-label="dates ahead"><h2>Dates ahead</h2><p v-for="each in ledger.deadlines" :key="each.day + each.what" class="flex items-baseline gap-2"><span class="tag w-20 shrink-0 text-center" :class="deadlineTone[each.kind]">{{ each.kind }}</span><span class="min-w-0 flex-1">{{ each.what }}<span class="block text-xs text-soft">{{ longDate(each.day) }}</span></span></p><p v-if="ledger.deadlines.length === 0" class="text-soft">None.</p></section>
+          <section v-if="ledger.orders.length > 0" class="sheet p-3" aria-label="orders still to place">
+            <h2>Orders still to place</h2>
+            <p v-for="order in ledger.orders" :key="order.source + order.currency" class="mt-1">{{ order.source }}: <b class="figures">{{ amount(order.together, order.currency) }}</b> {{ order.currency }} <span class="text-soft">for {{ order.titles.join(', ') }}<template v-if="order.codesUsed.length > 0">, with {{ order.codesUsed.join(', ') }}</template></span><template v-if="order.saved > 0">; together <span class="text-settled">{{ amount(order.saved, order.currency) }} less</span> than one by one</template><template v-if="order.freeShippingGap !== null">; <span class="figures">{{ amount(order.freeShippingGap, order.currency) }}</span> more and shipping is free</template>.</p>
+          </section>
           <section class="sheet p-3" aria-label="paid against anyone can pay">
             <h2>Paid against what anyone can pay</h2>
             <table class="ledger"><tbody>

@@ -1,0 +1,39 @@
+import { CoreError } from '../coreError'
+import { splitByLargestRemainder } from '../money/splitByLargestRemainder'
+import { landedCost, type LandedCost, type Order } from './landedCost'
+
+/** Orders of one source put together, against placing them one by one. Amounts in minor units. */
+export interface JoinedOrder {
+  readonly landed: LandedCost
+  /** What each order bears of the joint one; they add up to its pay now exactly. */
+  readonly shares: readonly number[]
+  readonly singly: number
+  /** What joining saves; below zero where a code may be used once only and shipping was free anyway. */
+  readonly saved: number
+  /** How much more brings free shipping; null where it is free already or never. */
+  readonly freeShippingGap: number | null
+}
+
+/**
+ * Puts orders of one source and currency together: one shipping, thresholds and codes on the whole. A code that stands
+ * in several of them is used once. The shares follow the prices of each order's items.
+ *
+ * @throws CoreError `different-currencies`, `no-orders`
+ */
+export function joinedOrder(orders: readonly Order[]): JoinedOrder {
+  const [first] = orders
+  if (!first) throw new CoreError('no-orders', 'there is nothing to put together')
+  if (orders.some((order) => order.currency !== first.currency)) throw new CoreError('different-currencies', 'orders of different currencies cannot be put together')
+  const codes = [...new Map(orders.flatMap((order) => order.codes).map((code) => [code.id, code])).values()]
+  const joint: Order = { ...first, items: orders.flatMap((order) => order.items), codes, rebates: orders.flatMap((order) => order.rebates), extras: orders.flatMap((order) => order.extras) }
+  const landed = landedCost(joint)
+  const singly = orders.reduce((sum, order) => sum + landedCost(order).payNow.amount, 0)
+  const weights = orders.map((order) => order.items.reduce((sum, item) => sum + item.price * item.quantity, 0))
+  return { landed, shares: splitByLargestRemainder(landed.payNow.amount, weights), singly, saved: singly - landed.payNow.amount, freeShippingGap: gapOf(joint, landed) }
+}
+
+function gapOf({ source: { shipping } }: Order, landed: LandedCost): number | null {
+  if (shipping.freeFrom === undefined || shipping.kind === 'none' || shipping.amount === 0) return null
+  const afterCodes = landed.lines.reduce((sum, line) => sum + (line.kind === 'item' || line.kind === 'code' ? line.amount.amount : 0), 0)
+  return afterCodes >= shipping.freeFrom ? null : shipping.freeFrom - afterCodes
+}
