@@ -40,6 +40,7 @@ const views = [
   ['machine-findings', `/b/${club}/machine`],
   ['bench', `/b/${couch}/bench`],
   ['scales', `/b/${couch}/scales`],
+  ['ledger', `/b/${couch}/ledger`],
   ['working', `/b/${club}/bench`, async (page) => page.locator('[data-target]').first().click()],
   ['leads-phone', `/b/${couch}/leads?lead=${lot}`, undefined, { width: 390, height: 844 }],
   // ten days later

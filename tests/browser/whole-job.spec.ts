@@ -289,7 +289,7 @@ for (const theme of ['daylight', 'lamp']) {
   test(`every place is readable to all: ${theme}`, async ({ page, request }) => {
     await page.addInitScript((value) => localStorage.setItem('tarvin-theme', value), theme)
     await page.goto(`/b/${await someBuild(request)}/brief`)
-    for (const name of ['Brief', 'Prices', 'Leads', 'Machine', 'Bench', 'Scales']) {
+    for (const name of ['Brief', 'Prices', 'Leads', 'Machine', 'Bench', 'Scales', 'Ledger']) {
       await place(page, name)
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
