@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { eq } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { OpenDatabase } from '../../server/db/client'
-import { ledgerEntries, rebates } from '../../server/db/schema'
+import { choices, ledgerEntries, rebates } from '../../server/db/schema'
 import { addChoice, createBuild } from '../../server/services/builds'
 import { buildView } from '../../server/services/buildView'
 import { createLead } from '../../server/services/leads'
@@ -124,6 +124,14 @@ describe('buying, arriving, going back', () => {
     const csv = (await ledgerCsv(database.db, build, today)).trim().split('\n')
     expect(csv).toHaveLength(rows + 2)
     expect(csv.at(-1)).toMatch(/,CAD,/)
+  })
+  test('what a build file or an older version marked as paid is in the account, though no entry was written', async () => {
+    const { totals } = await ledger()
+    const choice = await choose(await createLead(database.db, lead('80.00', { title: 'paid long ago' })))
+    await database.db.update(choices).set({ paidOn: '2026-09-01' }).where(eq(choices.id, choice))
+    const after = await ledger()
+    expect(after.totals).toMatchObject({ paid: totals.paid + 8000, due: totals.due })
+    expect(after.entries.at(-1)).toMatchObject({ text: 'Murrowdun Tarn 640 8 GB, marked as paid', standing: -8000 })
   })
   test('dates ahead leave as a calendar', async () => {
     await choose(await createLead(database.db, lead('70.00', { sourceId: 'pantry', title: 'another 550 W', things: [{ partId: 'psu' }], rebate: { kind: 'mail-in', amount: '5.00', claimBy: '2026-11-12' } })))

@@ -3,7 +3,7 @@ import { ledgerAccount, type LedgerLine } from '#core/ledger/ledger'
 import { resale } from '#core/ledger/resale'
 import { csvTable } from '#core/sharing/csvCell'
 import { toDecimal } from '#core/money/decimal'
-import type { LedgerView } from '#shared/views'
+import type { BuildView, LedgerView } from '#shared/views'
 import type { Database } from '../../db/client'
 import { choices, leads, ledgerEntries, rebates, sources } from '../../db/schema'
 import { joinedOrder } from '#core/sourcing/joinedOrder'
@@ -17,7 +17,8 @@ import { arrivalsOf } from './purchase'
 export async function ledgerView(db: Database, buildId: string, today: string): Promise<LedgerView> {
   const view = await buildView(db, buildId, today)
   const market = await useMarket(db)
-  const rows = await db.select().from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId)).orderBy(ledgerEntries.day, ledgerEntries.id)
+  const written = await db.select().from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId)).orderBy(ledgerEntries.day, ledgerEntries.id)
+  const rows = withImplied(written, view, buildId)
   const arrived = await arrivalsOf(db, view.choices.map((choice) => choice.id))
   const lines: LedgerLine[] = view.choices.map((choice) => {
     const goesBack = arrived.get(choice.id)?.returnState === 'sent' ? choice.payNow : 0
@@ -41,6 +42,15 @@ export async function ledgerView(db: Database, buildId: string, today: string): 
     }),
     deadlines: await deadlines(db, view.choices.flatMap((choice) => choice.leadId ?? []), arrived, labels, view.wantedBy, view.name, today),
   }
+}
+
+type EntryRow = typeof ledgerEntries.$inferSelect
+
+/** Things marked as paid before the ledger was kept, or by a build file, have no entry: one is implied, so that the account holds them. */
+function withImplied(written: readonly EntryRow[], view: BuildView, buildId: string): EntryRow[] {
+  const implied = view.choices.filter((choice) => choice.paidOn !== null && choice.kind !== 'owned' && !written.some((row) => row.choiceId === choice.id && row.kind === 'bought'))
+    .map((choice): EntryRow => ({ id: `implied-${choice.id}`, buildId, day: choice.paidOn!, kind: 'bought', cash: 0 - choice.payNow, hours: 0, choiceId: choice.id, text: `${choice.label}, marked as paid`, correctsId: null, createdAt: choice.paidOn! }))
+  return [...implied, ...written].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : a.id < b.id ? -1 : 1))
 }
 
 /** Chosen leads still to be paid, source by source, as one order each; a lead that states its own delivery is not joined. */
