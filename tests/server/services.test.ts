@@ -1,7 +1,7 @@
 import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { OpenDatabase } from '../../server/db/client'
+import { openDatabase, type OpenDatabase } from '../../server/db/client'
 import { migrate } from '../../server/db/migrate'
 import { addChoice, briefOf, changeChoice, createBuild, saveBrief, setBuildDeleted, setRivals } from '../../server/services/builds'
 import { exportBuild, importBuild } from '../../server/services/buildFile'
@@ -65,6 +65,15 @@ describe('migrate', () => {
     await expect(migrate(old, [...migrations, { name: '9999_wrong', sql: 'CREATE TABLE fine (id INTEGER);--> statement-breakpoint\nNONSENSE' }])).rejects.toThrow()
     const { rows } = await old.client.execute('SELECT name FROM sqlite_master WHERE name = \'fine\'')
     expect(rows).toEqual([]) // nothing of a failed migration stays
+  })
+  test('a database of the first version keeps what is in it through every upgrade', async () => {
+    const first = await openDatabase(`file:${join(folder, 'first.db')}`)
+    await migrate(first, migrations.slice(0, 1))
+    await first.client.execute("INSERT INTO sources (id, name, kind, currency, tax_percent, tax_on_shipping, shipping_kind, shipping_amount, payment_fee_percent, seller_fee_percent, protection, note) VALUES ('a', 'A', 'shop', 'CAD', 0, 0, 'none', 0, 0, 0, 'none', '')")
+    await first.client.execute("INSERT INTO leads (id, source_id, external_id, title, url, price, currency, condition, manner, listed_on, place, note, state) VALUES ('l', 'a', 'x', 't', '', 100, 'CAD', 'used', 'fixed', '2026-10-01', '', '', 'open')")
+    expect(await migrate(first, migrations)).toEqual(migrations.slice(1).map((each) => each.name))
+    const { rows } = await first.client.execute('SELECT price, tie_deduced, vanished_on FROM leads')
+    expect(rows.map((row) => [row.price, row.tie_deduced, row.vanished_on])).toEqual([[100, 0, null]])
   })
   test('foreign keys are on', async () => {
     await expect(database.client.execute('INSERT INTO lead_things VALUES (\'x\', 0, \'y\', 1, \'keep\')')).rejects.toThrow(/FOREIGN KEY/)
