@@ -29,8 +29,8 @@ const plainName = (part: CataloguePart, chance: Chance) => title(part, 'clean', 
 /** What a name says of postage by itself. */
 const saysIncluded = (name: string) => /free postage|incl\. shipping/i.test(name)
 
-function single(chance: Chance, parts: readonly CataloguePart[]): LabelledListing {
-  const part = chance.pick(parts)
+function single(chance: Chance, stock: readonly CataloguePart[]): LabelledListing {
+  const part = chance.pick(stock)
   const price = Math.max(5, Math.round(part.street * (0.8 + chance.share() * 0.5)))
   const condition = chance.weighted([['used', 78], ['damaged', 8], ['new', 5], ['opened', 6], ['refurbished', 3]] as const)
   const said = { used: chance.pick(['', '', 'used', 'second hand but fine']), damaged: chance.pick(['Sold for parts.', 'Not working, no display.', 'Untested, sold as seen.']), new: chance.pick(['Brand new, sealed.', 'still sealed']), opened: chance.pick(['Opened once, like new.', 'open box']), refurbished: 'refurbished by a shop' }[condition]
@@ -46,11 +46,11 @@ function single(chance: Chance, parts: readonly CataloguePart[]): LabelledListin
   return { text, partIds: [part.id], price, condition, shipping: shipping ?? (saysIncluded(name) ? 0 : null) }
 }
 
-function lot(chance: Chance, parts: readonly CataloguePart[]): LabelledListing {
+function lot(chance: Chance, stock: readonly CataloguePart[]): LabelledListing {
   const count = chance.whole(2, 4)
   const chosen: CataloguePart[] = []
   while (chosen.length < count) {
-    const part = chance.pick(parts)
+    const part = chance.pick(stock)
     if (!chosen.some((each) => each.role === part.role)) chosen.push(part)
   }
   const price = Math.round(chosen.reduce((sum, part) => sum + part.street, 0) * (0.6 + chance.share() * 0.4))
@@ -67,6 +67,6 @@ function lot(chance: Chance, parts: readonly CataloguePart[]): LabelledListing {
 /** Listings in many human styles, three of ten of them lots. */
 export function labelledListings(seed: number, count: number): LabelledListing[] {
   const chance = makeChance(seed)
-  const parts = catalogue.filter((part) => part.sales > 0 && part.role !== 'donor')
-  return Array.from({ length: count }, () => (chance.happens(0.3) ? lot(chance, parts) : single(chance, parts)))
+  const stock = catalogue.filter((part) => part.sales > 0 && part.role !== 'donor')
+  return Array.from({ length: count }, () => (chance.happens(0.3) ? lot(chance, stock) : single(chance, stock)))
 }

@@ -102,7 +102,7 @@ const askPatterns = [
   new RegExp(String.raw`\b(?:asking|ask|price|want(?:ing)?|selling (?:it )?for|sell for|for sale for|yours for|take|fixed price)\b[^\d\n]{0,14}` + figure, 'gi'),
   new RegExp(String.raw`(?:C\$|CA\$|US\$|\$|€|\bCAD|\bUSD|\bEUR|\bSEK)\s?` + figure, 'gi'),
   new RegExp(figure + String.raw`\s?(?:\$|€|CAD\b|USD\b|EUR\b|SEK\b|kr\b|dollars\b|bucks\b)`, 'gi'),
-  new RegExp(figure + String.raw`\s?(?:obo|o\.?n\.?o|firm|or best offer|takes it|cash)\b`, 'gi'),
+  new RegExp(figure + String.raw`\s?(?:obo|o\.?n\.?o|firm|takes it|cash)\b`, 'gi'),
 ]
 const otherMoney = /\b(paid|retail\w*|new price|bought (it )?(for|at)|cost(s|ed)? (me )?|worth|originally|was|were|instead of|goes for|sells? new|new for|save|(?<!(?:incl\.?|including|free|fast|\d)\s)(?:shipping|postage|delivery)(?! (?:is )?(?:included|free))|ships?|post|courier|deposit|off)\b[^\d\n.!?]{0,14}$/i
 
