@@ -6,8 +6,8 @@ const dateFile = 'test-results/today'
 
 export default defineConfig({
   testDir: './tests/browser',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
