@@ -54,7 +54,8 @@ function jsonEntries(text: string): RawEntry[] {
   } catch (cause) {
     throw notAFeed(cause)
   }
-  if (!isNode(feed) || !Array.isArray(feed.items)) throw notAFeed()
+  // one without entries may leave its list out; its version still says what it is
+  if (!isNode(feed) || !(Array.isArray(feed.items) || /jsonfeed\.org/.test(plain(feed.version) ?? ''))) throw notAFeed()
   return list(feed.items).map((item) => ({ id: plain(item.id), link: plain(item.url) ?? plain(item.external_url), title: plain(item.title), published: plain(item.date_published) ?? plain(item.date_modified) }))
 }
 

@@ -23,3 +23,8 @@ export function minorDigits(currency: Currency): number {
   digitsMemo.set(currency, digits)
   return digits
 }
+
+/** Minor units in one unit of a currency: 100 cents to a dollar, 1 where there are none. */
+export function minorPerUnit(currency: Currency): number {
+  return 10 ** minorDigits(currency)
+}

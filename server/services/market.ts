@@ -1,4 +1,5 @@
-import { and, eq } from 'drizzle-orm'
+import { and, eq, inArray } from 'drizzle-orm'
+import { CoreError } from '#core/coreError'
 import { convertAmount, rateTable, type ExchangeRate } from '#core/money/rates'
 import { RecordIndex } from '#core/market/recordIndex'
 import { queryForPart, type PartQuery } from '#core/market/queryForPart'
@@ -7,8 +8,9 @@ import { streetPrice, type Override, type StreetPrice } from '#core/market/stree
 import type { Part } from '#core/parts/part'
 import type { CalendarDate } from '#core/time/calendarDate'
 import type { HouseRules } from '#shared/types'
-import type { Database } from '../db/client'
+import type { Database, Queryable } from '../db/client'
 import { exchangeRates, parts, recordOverrides, shopPrices, soldRecords, sources } from '../db/schema'
+import { NotFoundError } from '../http/errors'
 
 /**
  * Everything street prices are read from, kept in memory until something of it changes. Readings are cached by part,
@@ -135,6 +137,8 @@ export async function recordPool(db: Database, partId: string, must: readonly st
 /** Sets or takes back the builder's word on a record. */
 export async function setOverride(db: Database, partId: string, recordIds: readonly number[], decision: Override | null): Promise<void> {
   await db.transaction(async (tx) => {
+    await assertPart(tx, partId)
+    await assertRecords(tx, recordIds)
     for (const recordId of recordIds) {
       if (decision === null) await tx.delete(recordOverrides).where(and(eq(recordOverrides.partId, partId), eq(recordOverrides.recordId, recordId)))
       else await tx.insert(recordOverrides).values({ partId, recordId, decision }).onConflictDoUpdate({ target: [recordOverrides.partId, recordOverrides.recordId], set: { decision } })
@@ -142,6 +146,21 @@ export async function setOverride(db: Database, partId: string, recordIds: reado
   })
   const market = await markets.get(db)
   if (market) await refreshPart(db, market, partId)
+}
+
+async function assertPart(db: Queryable, partId: string): Promise<void> {
+  const [part] = await db.select({ id: parts.id }).from(parts).where(eq(parts.id, partId))
+  if (!part) throw new NotFoundError(`there is no part "${partId}"`)
+}
+
+/** Many at a time: a statement takes only so many values. */
+async function assertRecords(db: Queryable, recordIds: readonly number[]): Promise<void> {
+  for (let start = 0; start < recordIds.length; start += 500) {
+    const wanted = recordIds.slice(start, start + 500)
+    const found = new Set((await db.select({ id: soldRecords.id }).from(soldRecords).where(inArray(soldRecords.id, wanted))).map((row) => row.id))
+    const missing = wanted.find((id) => !found.has(id))
+    if (missing !== undefined) throw new CoreError('unknown-record', `there is no sold record ${missing}`, 'recordIds')
+  }
 }
 
 /** After a decision only one part's overrides and readings change; the records need not be read again. */
@@ -158,6 +177,7 @@ function forgetReadings(market: Market, partId: string): void {
 
 /** Saves a part's price query (null: back to the one derived from its facts). */
 export async function setQuery(db: Database, partId: string, query: PartQuery | null): Promise<void> {
+  await assertPart(db, partId)
   await db.update(parts).set({ query }).where(eq(parts.id, partId))
   const market = await markets.get(db)
   if (!market) return

@@ -133,6 +133,14 @@ describe('a feed of leads', () => {
     expect(await lastPoll(id)).toMatchObject({ outcome: 'done', rejected: 0, added: market.open(source as 'gavelry').length })
   })
 
+  test.each(['barnstall/feed.atom', 'gavelry/feed.rss', 'second-socket/feed.json', 'gavelry/sold.csv', 'circuit-pantry/prices.csv'])('%s of a market\'s first day is empty and no failure', async (path) => {
+    const quiet = await listen(standInServer({ market: new StandInMarket(demoSeed, demoToday, demoSeed + 3), onDay: () => undefined }))
+    const [source] = path.split('/')
+    const id = await connect(source!, path.includes('feed') ? 'lead-feed' : path.includes('sold') ? 'sold-csv' : 'shop-csv', `${quiet}/${path}`)
+    await pollNow(id)
+    expect(await lastPoll(id)).toMatchObject({ outcome: 'done', added: 0, rejected: 0 })
+  })
+
   test('an entry that cannot be read is reported and the rest are taken', async () => {
     const url = await serve((path) => {
       if (path === '/feed') return { body: JSON.stringify({ version: 'https://jsonfeed.org/version/1.1', title: 'x', items: [{ id: '1', url: '/good', title: 'Tarn 640' }, { id: '2', url: '/none', title: 'no price' }, { id: '3', title: 'no link' }, { id: '4', url: 'javascript:alert(1)', title: 'odd' }] }) }

@@ -10,7 +10,7 @@ import { importRecordsText } from './importText'
 import { importShopPrices } from '../../server/services/importShopPrices'
 import { createLead } from '../../server/services/leads'
 import { importLibrary } from '../../server/services/library'
-import { recordPool, setQuery } from '../../server/services/market'
+import { recordPool, setOverride, setQuery } from '../../server/services/market'
 import { capView } from '../../server/services/prices/capView'
 import { lookoutHits, seeHit, setLookout, setLookoutDeleted } from '../../server/services/prices/lookouts'
 import { newOrUsedSheet } from '../../server/services/prices/newOrUsedSheet'
@@ -51,7 +51,8 @@ describe('dated reads', () => {
     expect(reads[0]).toMatchObject({ readOn: '2026-09-15', note: 'again' })
     expect(change!.percent).toBeCloseTo(100 * (marks!.typical / reads[0]!.typical - 1), 9)
     expect(change!.percent).toBeLessThan(-3) // the generator lets it fall by 8 % a month
-    await setReadDeleted(database.db, reads[0]!.id, demoToday)
+    await setReadDeleted(database.db, String(reads[0]!.id), demoToday)
+    await expect(setReadDeleted(database.db, 'abc', demoToday)).rejects.toThrow('no read abc')
     expect((await view()).change).toBeNull()
   })
   test('nothing is kept of the future, nor where no comps are', async () => {
@@ -161,5 +162,16 @@ describe('lookouts', () => {
     expect(await lookoutHits(db, demoToday)).toEqual([])
     await expect(setLookout(db, build, { partId: 'ghost', limit: '1.00' }, demoToday)).rejects.toThrow('"ghost" is not in the parts library')
     await expect(seeHit(db, 'ghost', cheap, demoToday)).rejects.toThrow('no lookout "ghost"')
+  })
+})
+
+describe('nonsense', () => {
+  test('a part or a record that is not there is told, and nothing of it stays', async () => {
+    const { query, records } = await view()
+    await expect(setQuery(database.db, 'ghost', query)).rejects.toThrow('no part "ghost"')
+    await expect(setQuery(database.db, 'ghost', null)).rejects.toThrow('no part "ghost"')
+    await expect(setOverride(database.db, 'ghost', [records[0]!.id], 'drop')).rejects.toThrow('no part "ghost"')
+    await expect(setOverride(database.db, card, [records[0]!.id, 99_999_999], 'drop')).rejects.toThrow('no sold record 99999999')
+    expect((await view()).records.every((record) => record.decision === null)).toBe(true)
   })
 })

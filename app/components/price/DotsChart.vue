@@ -2,6 +2,7 @@
 import { Scatter } from 'vue-chartjs'
 import { Chart, LinearScale, PointElement, LineElement, Tooltip, type ChartOptions, type Plugin, type TooltipItem } from 'chart.js'
 import annotationPlugin from 'chartjs-plugin-annotation'
+import { minorPerUnit } from '#core/money/currencies'
 import { inUnits } from '#core/money/formatAmount'
 import { trendLine } from '#core/market/trendLine'
 import { histogram } from '#core/statistics/histogram'
@@ -26,7 +27,7 @@ const { theme } = useTheme()
 /** A token's colour; read anew when the theme changes. */
 const colour = (name: string) => (theme.value, getComputedStyle(document.documentElement).getPropertyValue(name).trim())
 const units = (value: number) => inUnits(value, view.currency)
-const perUnit = computed(() => Math.round(1 / inUnits(1, view.currency)))
+const perUnit = computed(() => minorPerUnit(view.currency))
 // Left-out records stand at their own price where it is in this currency; others have no place on the scale.
 const plotted = computed(() => view.records.filter((record) => record.reason !== 'outside-window' && (record.unitPrice !== null || record.currency === view.currency)))
 const comps = computed(() => view.records.filter((record) => record.unitPrice !== null))

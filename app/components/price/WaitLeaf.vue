@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { chanceWithin, expectedWait, payUpToPrice, shareAtOrBelow, type PriceFlow } from '#core/market/patience'
 import { priceQueryDefaults } from '#core/market/priceQuery'
-import { inUnits } from '#core/money/formatAmount'
+import { minorPerUnit } from '#core/money/currencies'
 import type { PriceView } from '#shared/views'
 import { chanceWorking, laterWorking, wishWorking } from '~/workings/priceWorkings'
 import { request } from '~/utils/request'
@@ -21,7 +21,7 @@ const flow = computed<PriceFlow>(() => {
   return { prices: comps.map((record) => record.unitPrice!), weights: comps.map((record) => record.weight!), perDay: view.perDay, catchShare: catchShare.value }
 })
 /** Half a unit of the currency at a time. */
-const step = computed(() => Math.max(1, Math.round(0.5 / inUnits(1, view.currency))))
+const step = computed(() => Math.max(1, minorPerUnit(view.currency) / 2))
 const chance = computed(() => chanceWithin(flow.value, limit.value, days.value))
 const wait = computed(() => expectedWait(flow.value, limit.value))
 const wish = computed(() => ({ probability: wished.value, days: days.value, price: payUpToPrice(flow.value, wished.value, days.value) }))

@@ -39,8 +39,9 @@ export async function keepRead(db: Database, buildId: string, partId: string, { 
   })
 }
 
-export async function setReadDeleted(db: Database, id: number, deletedAt: string | null): Promise<void> {
-  const { rowsAffected } = await db.update(priceReads).set({ deletedAt }).where(eq(priceReads.id, id))
+export async function setReadDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
+  const isNumber = /^\d{1,15}$/.test(id)
+  const { rowsAffected } = isNumber ? await db.update(priceReads).set({ deletedAt }).where(eq(priceReads.id, Number(id))) : { rowsAffected: 0 }
   if (rowsAffected === 0) throw new NotFoundError(`there is no read ${id}`)
 }
 

@@ -1,7 +1,7 @@
 import { asc, inArray, isNull, and } from 'drizzle-orm'
 import { buyOrWait } from '#core/market/buyOrWait'
 import { newOrUsed } from '#core/market/newOrUsed'
-import { inUnits } from '#core/money/formatAmount'
+import { minorPerUnit } from '#core/money/currencies'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/estimateFrameRate'
 import { targetRatio } from '#core/performance/judgeTarget'
@@ -79,7 +79,7 @@ function goesWith(part: Part, chosen: readonly Part[]): boolean | null {
 function priceSteps(currency: string, candidates: readonly Candidate[]): number[] {
   if (candidates.length === 0) return []
   const highest = Math.max(...candidates.map((each) => each.price))
-  const unit = Math.round(1 / inUnits(1, currency))
+  const unit = minorPerUnit(currency)
   const step = [5, 10, 25, 50, 100, 250, 500, 1000, 5000].find((each) => highest / (each * unit) <= 9) ?? 10_000
   return Array.from({ length: Math.ceil(highest / (step * unit)) }, (_, index) => (index + 1) * step * unit)
 }

@@ -6,7 +6,7 @@ import { affordableCombinations } from '#core/haggle/openOffers'
 import { sumMarks } from '#core/leads/sumMarks'
 import { isTooCheap } from '#core/leads/tooCheap'
 import { parseDecimal } from '#core/money/decimal'
-import { inUnits } from '#core/money/formatAmount'
+import { minorPerUnit } from '#core/money/currencies'
 import { convertBack, rateTable } from '#core/money/rates'
 import type { offerSchema } from '#shared/schemas/entities'
 import type { HaggleView } from '#shared/views'
@@ -42,7 +42,7 @@ export async function haggleView(db: Database, buildId: string, leadId: string, 
   const useLead = cheapest !== undefined && (street === null || cheapest.value.expectedAfterResale < street)
   const alternative = useLead ? cheapest.value.expectedAfterResale : street
   const sheet = haggleSheet({
-    ask, minorPerUnit: Math.round(1 / inUnits(1, own.lead.currency)), alternative,
+    ask, minorPerUnit: minorPerUnit(own.lead.currency), alternative,
     costAt: (price) => own.revalue(price).expectedAfterResale, street: street === null ? null : inLead(street, own, rate, build.currency),
   })
   const asks = (await asksOf(db, [leadId])).get(leadId) ?? []

@@ -5,6 +5,6 @@ import { setReadDeleted } from '~~/server/services/prices/notes'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!
-  await setReadDeleted(await useDatabase(), Number(id), today())
+  await setReadDeleted(await useDatabase(), id, today())
   return { id }
 })

@@ -4,6 +4,6 @@ import { setReadDeleted } from '~~/server/services/prices/notes'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!
-  await setReadDeleted(await useDatabase(), Number(id), null)
+  await setReadDeleted(await useDatabase(), id, null)
   return { id }
 })
