@@ -71,3 +71,10 @@ export function ledgerAccount(entries: readonly LedgerEntry[], lines: readonly L
     running,
   }
 }
+
+/** Cash that has left for each thing so far, less refunds. A rebate that was paid is money back, not a lower price at the till, and is left out. */
+export function paidByChoice(entries: readonly Pick<LedgerEntry, 'kind' | 'cash' | 'choiceId'>[]): Map<string, number> {
+  const paid = new Map<string, number>()
+  for (const { kind, cash, choiceId } of entries) if (choiceId !== null && kind !== 'rebate') paid.set(choiceId, (paid.get(choiceId) ?? 0) - cash)
+  return paid
+}

@@ -1,5 +1,6 @@
 import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import { checkFit } from '#core/fit/checkFit'
+import { paidByChoice } from '#core/ledger/ledger'
 import { chanceOfAllHunts, chancesPerDay, chanceWithin, daysForAllHunts, expectedWait } from '#core/market/patience'
 import type { Condition } from '#core/market/soldRecord'
 import { formatAmount } from '#core/money/formatAmount'
@@ -16,10 +17,11 @@ import { weighingVerdict } from '#core/weighing/verdict'
 import { convertAmount, rateTable } from '#core/money/rates'
 import type { BuildView, ChoiceView, TargetView } from '#shared/views'
 import type { Database } from '../db/client'
-import { arrivals, buildRivals, builds, choices, ledgerEntries, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
+import { buildRivals, builds, choices, ledgerEntries, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { houseRuleBreaches, titlesOf, valuedLeads, type ValuedLead } from './leadViews'
 import { newPriceIn, readStreetPrice, streetAt, useMarket, type Market } from './market'
+import { arrivalsOf } from './purchase/arrivals'
 import { loadWorkloads } from './workloads'
 
 type BuildRow = typeof builds.$inferSelect
@@ -40,9 +42,8 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const leadTitles = await titlesOf(db, removed.flatMap((choice) => choice.leadId ?? []))
   const shelfIds = [...choiceRows, ...removed].flatMap((choice) => choice.shelfId ?? [])
   const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
-  const choiceIds = choiceRows.map((row) => row.id)
-  const [paidByChoice, found] = await Promise.all([paidSoFar(db, buildId), foundParts(db, choiceIds)])
-  const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today, paidByChoice, found }
+  const [entries, arrived] = await Promise.all([db.select().from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId)), arrivalsOf(db, choiceRows.map((row) => row.id))])
+  const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today, paid: paidByChoice(entries), arrived }
   const chosen = choiceRows.map((row) => readChoice(row, context))
   const parts = chosen.flatMap((choice) => choice.machineParts)
   const lines = chosen.map((choice) => choice.line)
@@ -98,9 +99,9 @@ interface ChoiceContext {
   readonly leadTitles: ReadonlyMap<string, string>
   readonly today: string
   /** Cash that left for a choice, from the ledger. */
-  readonly paidByChoice: ReadonlyMap<string, number>
-  /** What a choice turned out to hold: id of the part found. */
-  readonly found: ReadonlyMap<string, string>
+  readonly paid: ReadonlyMap<string, number>
+  /** What came out of the box, by choice. */
+  readonly arrived: Awaited<ReturnType<typeof arrivalsOf>>
 }
 
 interface ReadChoice {
@@ -143,34 +144,15 @@ function huntsTogether(chosen: readonly ReadChoice[], wantedBy: string | null, t
 }
 
 /** After arrival what was found stands for what was listed, and what was paid for what was asked. */
-function asPaid(row: typeof choices.$inferSelect, figures: ChoiceFigures, { paidByChoice, found, library }: ChoiceContext): ChoiceFigures {
-  const other = library.get(found.get(row.id) ?? '')
+function asPaid(row: typeof choices.$inferSelect, figures: ChoiceFigures, { paid, arrived, library }: ChoiceContext): ChoiceFigures {
+  const other = library.get(arrived.get(row.id)?.foundPartId ?? '')
   const at = other ? figures.parts.findIndex((part) => part.role === other.role) : -1
   const parts = other && at >= 0 ? figures.parts.map((part, index) => (index === at ? other : part)) : figures.parts
   const label = other && figures.parts.length === 1 ? partLabel(other) : figures.label
-  const paid = row.paidOn === null ? undefined : paidByChoice.get(row.id)
-  if (paid === undefined) return { ...figures, parts, label }
-  const change = paid - figures.payNow
-  return { ...figures, parts, label, payNow: paid, afterRebates: figures.afterRebates + change, expected: figures.expected + change }
-}
-
-async function paidSoFar(db: Pick<Database, 'select'>, buildId: string): Promise<Map<string, number>> {
-  const rows = await db.select({ choiceId: ledgerEntries.choiceId, cash: ledgerEntries.cash, kind: ledgerEntries.kind }).from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId))
-  const paid = new Map<string, number>()
-  // a rebate that has been paid is money back, not a lower price at the till
-  for (const { choiceId, cash, kind } of rows) if (choiceId !== null && kind !== 'rebate') paid.set(choiceId, (paid.get(choiceId) ?? 0) - cash)
-  return paid
-}
-
-async function foundParts(db: Pick<Database, 'select'>, choiceIds: readonly string[]): Promise<Map<string, string>> {
-  if (choiceIds.length === 0) return new Map()
-  const rows = await db.select({ choiceId: arrivals.choiceId, foundPartId: arrivals.foundPartId }).from(arrivals).where(inArray(arrivals.choiceId, [...choiceIds])).orderBy(arrivals.day)
-  const found = new Map<string, string>()
-  for (const { choiceId, foundPartId } of rows) {
-    if (foundPartId === null) found.delete(choiceId)
-    else found.set(choiceId, foundPartId)
-  }
-  return found
+  const cash = row.paidOn === null ? undefined : paid.get(row.id)
+  if (cash === undefined) return { ...figures, parts, label }
+  const change = cash - figures.payNow
+  return { ...figures, parts, label, payNow: cash, afterRebates: figures.afterRebates + change, expected: figures.expected + change }
 }
 
 /** A choice taken out is only named: its lead may no longer be convertible, and need not be. */

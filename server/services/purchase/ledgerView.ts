@@ -11,7 +11,7 @@ import { buildView } from '../buildView'
 import { valuedLeads, type ValuedLead } from '../leadViews'
 import { findBuild } from '../prices/priceViews'
 import { streetAt, useMarket } from '../market'
-import { arrivalsOf } from './purchase'
+import { arrivalsOf } from './arrivals'
 
 /** The ledger of a build: entries, account, paid against anyone, dates ahead, and what it would fetch. */
 export async function ledgerView(db: Database, buildId: string, today: string): Promise<LedgerView> {

@@ -2,19 +2,22 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/coreError'
 import { arrivalChecklist, returnDays } from '#core/ledger/arrival'
+import { paidByChoice } from '#core/ledger/ledger'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { partLabel } from '#core/parts/part'
 import { addDays } from '#core/time/calendarDate'
-import type { arrivalSchema, paymentSchema, rebateStepSchema, returnSchema } from '#shared/schemas/entities'
+import type { arrivalSchema, choicePatchSchema, paymentSchema, rebateStepSchema, returnSchema } from '#shared/schemas/entities'
 import type { PurchaseView } from '#shared/views'
 import type { Database, Queryable } from '../../db/client'
 import { arrivals, builds, choices, leads, leadThings, ledgerEntries, parts, rebates, sources } from '../../db/schema'
 import { NotFoundError } from '../../http/errors'
 import { assertReckonable } from '../assertReckonable'
+import { changeChoice } from '../builds'
 import { buildView } from '../buildView'
 import { newId } from '../ids'
 import { useMarket } from '../market'
+import { arrivalsOf } from './arrivals'
 import { writeEntry } from './ledgerEntries'
 
 /** A lead becomes a payment, an arrival, sometimes a return; each step writes the ledger in the same transaction. */
@@ -32,8 +35,7 @@ async function labelOf(db: Database, buildId: string, choiceId: string, today: s
 
 /** Net cash that has left for a choice so far. */
 async function paidFor(tx: Queryable, choiceId: string): Promise<number> {
-  const rows = await tx.select({ cash: ledgerEntries.cash, kind: ledgerEntries.kind }).from(ledgerEntries).where(eq(ledgerEntries.choiceId, choiceId))
-  return rows.filter((row) => row.kind !== 'rebate').reduce((sum, row) => sum - row.cash, 0)
+  return paidByChoice(await tx.select().from(ledgerEntries).where(eq(ledgerEntries.choiceId, choiceId))).get(choiceId) ?? 0
 }
 
 /** Pays for a chosen thing what was agreed. */
@@ -72,6 +74,13 @@ export async function payAtTill(db: Database, choiceId: string, day: string, tod
   return payFor(db, choiceId, { day, amount: toDecimal(payNow, build.currency) }, today)
 }
 
+/** Changes a choice, or pays for it, or takes the payment back: one of them at a time, so that none is left half done. */
+export async function stepChoice(db: Database, choiceId: string, { paidOn, ...change }: InferType<typeof choicePatchSchema>, today: string): Promise<string> {
+  if (paidOn === undefined) return changeChoice(db, choiceId, change, today)
+  if (Object.values(change).some((value) => value !== undefined)) throw new CoreError('one-at-a-time', 'a payment is noted by itself; send the other changes apart', 'paidOn')
+  return paidOn === null ? unpay(db, choiceId, today) : payAtTill(db, choiceId, paidOn, today)
+}
+
 /** Notes what came out of the box. A found identity stands in the machine from then on. */
 export async function noteArrival(db: Database, choiceId: string, input: InferType<typeof arrivalSchema>, today: string): Promise<string> {
   if (input.day > today) throw new CoreError('bad-date', `${input.day} is in the future`, 'day')
@@ -88,13 +97,6 @@ export async function noteArrival(db: Database, choiceId: string, input: InferTy
     await assertReckonable(tx, build.id, today, 'foundPartId')
   })
   return build.id
-}
-
-/** The newest arrival of each choice, by choice. */
-export async function arrivalsOf(db: Pick<Database, 'select'>, choiceIds: readonly string[]): Promise<Map<string, typeof arrivals.$inferSelect>> {
-  if (choiceIds.length === 0) return new Map()
-  const rows = await db.select().from(arrivals).orderBy(arrivals.day)
-  return new Map(rows.filter((row) => choiceIds.includes(row.choiceId)).map((row) => [row.choiceId, row]))
 }
 
 /** Sends a thing back step by step; refunded, the money comes back and the thing leaves the build. */
