@@ -26,3 +26,14 @@ export interface PollProblem {
   readonly where: string
   readonly reason: string
 }
+
+/** What a poll brought. */
+export interface PollReport {
+  readonly added: number
+  /** Leads whose ask changed. */
+  readonly changed: number
+  readonly alreadyThere: number
+  readonly vanished: number
+  readonly rejected: number
+  readonly problems: readonly PollProblem[]
+}

@@ -30,7 +30,7 @@ import type { LikeForLike } from '../core/weighing/likeForLike'
 import type { RateComparison } from '../core/weighing/compareRates'
 import type { WeighedMachine } from '../core/weighing/machine'
 import type { WeighingVerdict } from '../core/weighing/verdict'
-import type { HouseRules, PollProblem } from './types'
+import type { HouseRules, PollReport } from './types'
 
 /** What the server answers to the interface. Amounts are minor units of the build's currency unless said. */
 
@@ -125,12 +125,14 @@ export interface ReadView {
   readonly note: string
 }
 
-/** A shop's price of a part and its rhythm. */
+/** A part bought new at a shop, and the rhythm of its price there. */
 export interface OfferView {
   readonly sourceId: string
   readonly sourceName: string
+  /** Before tax and shipping. */
   readonly price: number
   readonly date: string
+  /** With tax and shipping, bought alone. */
   readonly landed: number
   readonly rhythm: ShopRhythm | null
 }
@@ -401,17 +403,11 @@ export interface ShelfView {
   readonly note: string
 }
 
-export interface PollView {
+export interface PollView extends PollReport {
   readonly id: number
   readonly startedAt: string
   readonly finishedAt: string | null
   readonly outcome: 'running' | 'done' | 'failed' | 'cut-short'
-  readonly added: number
-  readonly changed: number
-  readonly alreadyThere: number
-  readonly vanished: number
-  readonly rejected: number
-  readonly problems: readonly PollProblem[]
   readonly message: string
 }
 

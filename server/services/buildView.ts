@@ -1,27 +1,25 @@
 import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import { checkFit } from '#core/fit/checkFit'
 import { paidByChoice } from '#core/ledger/ledger'
-import { chanceOfAllHunts, chancesPerDay, chanceWithin, daysForAllHunts, expectedWait } from '#core/market/patience'
-import type { Condition } from '#core/market/soldRecord'
 import { formatAmount } from '#core/money/formatAmount'
-import { daysBetween } from '#core/time/calendarDate'
-import { coreRoles, partLabel, roleNames, type Need, type Part, type Role } from '#core/parts/part'
+import { coreRoles, partLabel, type Need, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/estimateFrameRate'
 import { judgeTarget } from '#core/performance/judgeTarget'
 import { frameMachineOf } from '#core/performance/machineOf'
-import { receipt, type ReceiptLine } from '#core/receipt/receipt'
+import { receipt } from '#core/receipt/receipt'
 import { compareRates } from '#core/weighing/compareRates'
 import { likeForLike } from '#core/weighing/likeForLike'
 import type { MachineRate, NeedPrices, WeighedMachine } from '#core/weighing/machine'
 import { weighingVerdict } from '#core/weighing/verdict'
 import { convertAmount, rateTable } from '#core/money/rates'
-import type { BuildView, ChoiceView, TargetView } from '#shared/views'
+import type { BuildView, TargetView } from '#shared/views'
 import type { Database } from '../db/client'
 import { buildRivals, builds, choices, ledgerEntries, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
-import { houseRuleBreaches, titlesOf, valuedLeads, type ValuedLead } from './leadViews'
-import { newPriceIn, readStreetPrice, streetAt, useMarket, type Market } from './market'
+import { titlesOf, valuedLeads } from './leadViews'
+import { useMarket, type Market } from './market'
 import { arrivalsOf } from './purchase/arrivals'
+import { huntsTogether, readChoice, removedLabel, type ChoiceContext, type ReadChoice } from './readChoice'
 import { loadWorkloads } from './workloads'
 
 type BuildRow = typeof builds.$inferSelect
@@ -87,140 +85,6 @@ function nameOf(parts: readonly Part[], role: Role): string | null {
 interface Settings { workloadId: string; width: number; height: number; preset: string | null }
 function sameSettings(a: Settings, b: Settings): boolean {
   return a.workloadId === b.workloadId && a.width === b.width && a.height === b.height && a.preset === b.preset
-}
-
-interface ChoiceContext {
-  readonly build: BuildRow
-  readonly market: Market
-  readonly library: ReadonlyMap<string, Part>
-  readonly leads: readonly ValuedLead[]
-  readonly shelfRows: readonly (typeof shelf.$inferSelect)[]
-  /** Titles of the leads of choices taken out. */
-  readonly leadTitles: ReadonlyMap<string, string>
-  readonly today: string
-  /** Cash that left for a choice, from the ledger. */
-  readonly paid: ReadonlyMap<string, number>
-  /** What came out of the box, by choice. */
-  readonly arrived: Awaited<ReturnType<typeof arrivalsOf>>
-}
-
-interface ReadChoice {
-  readonly view: ChoiceView
-  readonly line: ReceiptLine
-  readonly machineParts: readonly Part[]
-  readonly breaches: readonly string[]
-  /** Chances a day of a hunt that has not come in; null for anything else. */
-  readonly huntRate: number | null
-}
-
-function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ReadChoice {
-  const read = asPaid(row, row.kind === 'lead' ? readLeadChoice(row, context) : row.kind === 'hunt' ? readHunt(row, context) : readOwned(row, context), context)
-  const { parts, breaches = [], toComeBack = 0, expectedWait: wait = null, chanceByDate = null, rate = null, condition = null, vanishedOn = null, ...money } = read
-  const { label, payNow, afterRebates, expected, anyoneCanPay } = money
-  const roles = [...new Set(parts.map((part) => part.role))]
-  return {
-    view: {
-      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit, condition, vanishedOn,
-      roles, parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })), expectedWait: wait, chanceByDate, source: money.source, label, payNow, afterRebates, expected, anyoneCanPay,
-    },
-    line: {
-      id: row.id, label, role: roles.map((role) => roleNames[role]).join(', '), scope: row.scope,
-      kind: row.kind === 'owned' ? 'owned' : row.paidOn ? 'paid' : row.kind === 'lead' ? 'lead' : 'street', payNow, afterRebates, expected, anyoneCanPay, toComeBack,
-    },
-    machineParts: row.scope === 'test' ? [] : parts,
-    breaches,
-    huntRate: row.paidOn === null ? rate : null,
-  }
-}
-
-/** All hunts of a build together: the chance that every one has come in by the date, and the days it takes for 8 of 10. */
-function huntsTogether(chosen: readonly ReadChoice[], wantedBy: string | null, today: string): BuildView['hunts'] {
-  const open = chosen.filter(({ view }) => view.kind === 'hunt' && view.paidOn === null)
-  if (open.length === 0) return null
-  // what a shop has at the limit comes in for certain, and leaves the product as it is
-  const rates = open.flatMap((choice) => choice.huntRate ?? [])
-  const days = wantedBy === null ? null : Math.max(0, daysBetween(today, wantedBy))
-  return { count: open.length, days, chanceByDate: days === null ? null : chanceOfAllHunts(rates, days), daysForMost: daysForAllHunts(rates) }
-}
-
-/** After arrival what was found stands for what was listed, and what was paid for what was asked. */
-function asPaid(row: typeof choices.$inferSelect, figures: ChoiceFigures, { paid, arrived, library }: ChoiceContext): ChoiceFigures {
-  const other = library.get(arrived.get(row.id)?.foundPartId ?? '')
-  const at = other ? figures.parts.findIndex((part) => part.role === other.role) : -1
-  const parts = other && at >= 0 ? figures.parts.map((part, index) => (index === at ? other : part)) : figures.parts
-  const label = other && figures.parts.length === 1 ? partLabel(other) : figures.label
-  const cash = row.paidOn === null ? undefined : paid.get(row.id)
-  if (cash === undefined) return { ...figures, parts, label }
-  const change = cash - figures.payNow
-  return { ...figures, parts, label, payNow: cash, afterRebates: figures.afterRebates + change, expected: figures.expected + change }
-}
-
-/** A choice taken out is only named: its lead may no longer be convertible, and need not be. */
-function removedLabel(row: typeof choices.$inferSelect, { library, shelfRows, leadTitles }: ChoiceContext): string {
-  if (row.kind === 'lead') return leadTitles.get(row.leadId!) ?? 'a lead'
-  const partId = row.kind === 'hunt' ? row.partId : shelfRows.find((each) => each.id === row.shelfId)?.partId
-  const part = library.get(partId ?? '')
-  return part ? partLabel(part) : 'a part'
-}
-
-interface ChoiceFigures {
-  readonly label: string
-  readonly parts: readonly Part[]
-  readonly payNow: number
-  readonly afterRebates: number
-  readonly expected: number
-  readonly anyoneCanPay: number | null
-  readonly source: string
-  readonly toComeBack?: number
-  readonly expectedWait?: number | null
-  readonly chanceByDate?: number | null
-  readonly rate?: number
-  readonly condition?: Condition
-  readonly vanishedOn?: string | null
-  readonly breaches?: readonly string[]
-}
-
-function readLeadChoice(row: typeof choices.$inferSelect, { build, library, leads }: ChoiceContext): ChoiceFigures {
-  const { lead, value, sourceName } = leads.find((each) => each.lead.id === row.leadId)!
-  const kept = lead.things.filter((thing) => thing.plan === 'keep')
-  const parts = kept.flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
-  const openToAnyone = lead.manner === 'fixed' && lead.condition === 'new'
-  return {
-    label: kept.length === 1 ? partLabel(library.get(kept[0]!.partId)!) : lead.title,
-    parts,
-    payNow: value.payNow,
-    afterRebates: value.afterRebates,
-    expected: value.expected,
-    toComeBack: value.openRebates,
-    anyoneCanPay: openToAnyone ? value.payNow : value.street,
-    source: sourceName,
-    condition: lead.condition,
-    vanishedOn: lead.vanishedOn,
-    breaches: houseRuleBreaches(build.houseRules, lead, library),
-  }
-}
-
-function readHunt(row: typeof choices.$inferSelect, { build, market, library, today }: ChoiceContext): ChoiceFigures {
-  const part = library.get(row.partId!)!
-  const reading = readStreetPrice(market, part.id, today, build.currency)
-  const typical = reading.marks?.[build.houseRules.patience ?? 'typical'] ?? newPriceIn(market, part.id, build.currency, today)
-  const limit = row.limit ?? typical ?? 0
-  const shopPrice = newPriceIn(market, part.id, build.currency, today)
-  const days = build.wantedBy === null ? null : Math.max(0, daysBetween(today, build.wantedBy))
-  // a shop that asks no more than the limit ends the hunt on any day
-  const atHand = shopPrice !== null && shopPrice <= limit
-  return {
-    label: partLabel(part), parts: [part], payNow: limit, afterRebates: limit, expected: limit, anyoneCanPay: typical,
-    source: `hunt up to ${formatAmount(limit, build.currency)}`, expectedWait: atHand ? 0 : expectedWait(reading.flow, limit), ...(atHand ? {} : { rate: chancesPerDay(reading.flow, limit) }),
-    chanceByDate: days === null ? null : atHand ? 1 : chanceWithin(reading.flow, limit, days),
-  }
-}
-
-function readOwned(row: typeof choices.$inferSelect, { build, market, library, shelfRows, today }: ChoiceContext): ChoiceFigures {
-  const thing = shelfRows.find((each) => each.id === row.shelfId)!
-  const part = library.get(thing.partId)!
-  const street = streetAt(market, part.id, today, build.currency, build.houseRules.patience) ?? newPriceIn(market, part.id, build.currency, today)
-  return { label: partLabel(part), parts: [part], payNow: 0, afterRebates: 0, expected: 0, anyoneCanPay: street, source: 'from the shelf' }
 }
 
 interface WeighContext {

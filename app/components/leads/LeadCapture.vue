@@ -2,10 +2,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ValidationError } from 'yup'
 import { jsonLdOffers, type PageOffer } from '#core/importing/jsonLdOffers'
-import { questionsFor } from '#core/listings/questions'
-import { readListing, type ReadListing, type Span } from '#core/listings/readListing'
-import { TitleReader } from '#core/market/partsInTitle'
-import { queryForPart } from '#core/market/queryForPart'
+import type { ReadListing } from '#core/listings/readListing'
 import { conditions, manners } from '#core/market/soldRecord'
 import { leadSchema, type LeadInput } from '#shared/schemas/entities'
 import type { LibraryView } from '#shared/views'
@@ -41,11 +38,11 @@ let loaded = editing === null || stored !== null
 function readPage() {
   failure.value = ''
   offers.value = []
-  listing.value = null
+  listing.value = ''
   if (page.value.trim() === '') return
   // the source of a page has markup or JSON; anything else is read as the text of a listing
   if (!/<\w|^\s*[[{]/.test(page.value)) {
-    readText()
+    listing.value = page.value
     return
   }
   try {
@@ -55,43 +52,14 @@ function readPage() {
     failure.value = (error as Error).message
   }
 }
-const listing = shallowRef<ReadListing | null>(null)
-const reader = computed(() => library.value && new TitleReader(new Map(library.value.parts.map((part) => [part.id, queryForPart(part, library.value!.parts)])), today))
-const roleOf = (partId: string) => library.value?.parts.find((part) => part.id === partId)?.role
+const listing = ref('')
 /** What the text says fills the form; what it leaves open stays as it is. */
-function readText() {
-  if (!reader.value) return
-  const read = readListing(page.value, reader.value, (partId) => roleOf(partId) === 'extra')
-  listing.value = read
+function takeListing(read: ReadListing) {
   Object.assign(draft, {
-    title: read.title.value, condition: read.condition.value, note: draft.note || page.value.slice(0, 1000),
+    title: read.title.value, condition: read.condition.value, note: draft.note || listing.value.slice(0, 1000),
     ...(read.price ? { price: read.price.value } : {}), ...(read.currency ? { currency: read.currency.value } : {}), ...(read.shipping ? { shipping: read.shipping.value } : {}),
     things: read.parts.map(({ value }) => ({ partId: value, quantity: 1, plan: 'keep' as const })),
   })
-}
-const facts = computed<{ name: string; said: string; span: Span | null }[]>(() => {
-  const read = listing.value
-  if (!read) return []
-  return [
-    { name: 'ask', said: read.price?.value ?? 'not said', span: read.price?.span ?? null }, { name: 'condition', said: read.condition.value, span: read.condition.span }, { name: 'shipping', said: read.shipping?.value ?? 'not said', span: read.shipping?.span ?? null },
-    ...read.parts.map((part) => ({ name: 'part', said: nameOf(part.value), span: part.span })),
-  ]
-})
-/** The text in pieces, those that say something marked. */
-const pieces = computed(() => {
-  const spans = facts.value.flatMap((fact) => (fact.span ? [{ ...fact.span, name: fact.name }] : [])).sort((a, b) => a.start - b.start || b.end - a.end)
-  const out: { text: string; name: string | null }[] = []
-  let at = 0
-  for (const span of spans) {
-    if (span.start < at) continue
-    out.push({ text: page.value.slice(at, span.start), name: null }, { text: page.value.slice(span.start, span.end), name: span.name })
-    at = span.end
-  }
-  return [...out, { text: page.value.slice(at), name: null }]
-})
-const questions = computed(() => (listing.value ? questionsFor(listing.value.parts.flatMap(({ value }) => roleOf(value) ?? []), page.value) : []))
-async function copyQuestions() {
-  await navigator.clipboard.writeText(questions.value.join('\n')).catch(() => undefined)
 }
 function takeOffer(offer: PageOffer) {
   const source = library.value?.sources.find((each) => each.name.toLowerCase() === offer.seller?.toLowerCase() || (offer.url?.toLowerCase().includes(each.id) ?? false))
@@ -150,12 +118,7 @@ const orNull = (event: Event) => (event.target as HTMLInputElement).value || nul
         <textarea v-model="page" class="field h-16 flex-1 text-xs" placeholder="Paste the text of a listing, or the source of a page that offers it" aria-label="page source" @change="readPage" />
         <label class="button h-fit cursor-pointer">CSV of leads…<input type="file" class="sr-only" data-test="lead-file" @change="($event.target as HTMLInputElement).files?.[0] && takeCsv(($event.target as HTMLInputElement).files![0]!)"></label>
       </div>
-      <div v-if="listing" class="mt-2 border-l-4 border-info pl-3 text-[13px]" data-test="listing">
-        <p class="max-h-28 overflow-y-auto whitespace-pre-line"><template v-for="(piece, index) in pieces" :key="index"><mark v-if="piece.name" class="rounded bg-info-ground px-0.5 text-info" :title="piece.name">{{ piece.text }}</mark><template v-else>{{ piece.text }}</template></template></p>
-        <p class="mt-1"><span v-for="(fact, index) in facts" :key="index" class="mr-3"><span class="text-soft">{{ fact.name }}</span> {{ fact.said }} <span class="tag" :class="fact.said === 'not said' ? 'tag-waiting' : fact.span ? 'tag-settled' : 'tag-info'">{{ fact.said === 'not said' ? 'missing' : fact.span ? 'stated' : 'deduced' }}</span></span></p>
-        <p v-if="listing.kind === 'unclear' || listing.kind === 'unknown'" class="mt-1 text-waiting">{{ listing.kind === 'unclear' ? 'It could be several parts' : 'No part of the library is named' }}: say which one below.</p>
-        <p v-if="questions.length > 0" class="mt-1"><span class="text-soft">To ask:</span> {{ questions.join(' ') }} <button type="button" class="quiet-button" @click="copyQuestions">copy</button></p>
-      </div>
+      <ListingText v-if="listing && library" :text="listing" :parts="library.parts" :today="today" class="mt-2" @read="takeListing" />
       <div v-if="offers.length > 1" class="mt-2"><p class="text-waiting">The page offers {{ offers.length }} products; which one?</p><button v-for="(offer, index) in offers" :key="index" type="button" class="button mt-1 mr-2" @click="takeOffer(offer)">{{ offer.title }} {{ offer.price }}</button></div>
       <p v-if="leadReport" class="mt-2" role="status" data-test="lead-report">{{ leadReport }}</p>
       <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>

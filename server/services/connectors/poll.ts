@@ -5,7 +5,9 @@ import { connectors, polls, sources } from '../../db/schema'
 import { NotFoundError } from '../../http/errors'
 import { guardedOutside, OutsideError, type Outside } from '../../outside/guardedFetch'
 import { CoreError } from '#core/coreError'
-import { connectorKinds, type ConnectorRow, type PollReport } from './kinds'
+import type { PollReport } from '#shared/types'
+import { connectorKinds } from './kinds'
+import type { ConnectorRow } from './pollContext'
 import { nextDue } from './nextDue'
 
 /** The way out for a connector: its own host may be private where the builder said so, every other may not. */

@@ -1,7 +1,8 @@
 import { decodeText } from '#core/importing/decodeText'
+import type { PollReport } from '#shared/types'
 import { mustBeOk } from '../../outside/guardedFetch'
 import { importShopPrices } from '../importShopPrices'
-import type { PollContext, PollReport } from './kinds'
+import type { PollContext } from './pollContext'
 
 /** Shop prices from a CSV at an address, through the same import as a file; lines that name no source are this one's. */
 export async function pollShopPrices({ database, connector, source, outside, today }: PollContext): Promise<PollReport> {

@@ -1,8 +1,9 @@
 import { decodeText } from '#core/importing/decodeText'
 import { CoreError } from '#core/coreError'
+import type { PollReport } from '#shared/types'
 import { mustBeOk } from '../../outside/guardedFetch'
 import { importSoldRecords } from '../importRecords'
-import type { PollContext, PollReport } from './kinds'
+import type { PollContext } from './pollContext'
 import { mannerOfSource } from './mannerOfSource'
 
 /** Sold records from a CSV at an address, through the same import as a file. */

@@ -1,24 +1,13 @@
 import { convertAmount, rateTable } from '#core/money/rates'
 import { landedCost } from '#core/sourcing/landedCost'
-import { shopRhythm, type ShopRhythm } from '#core/market/shopRhythm'
+import { shopRhythm } from '#core/market/shopRhythm'
+import type { OfferView } from '#shared/views'
 import type { Market } from '../market'
 
-/** A part bought new, landed. Amounts in minor units of the currency asked for. */
-export interface NewOffer {
-  readonly sourceId: string
-  readonly sourceName: string
-  /** Shop's price before tax and shipping. */
-  readonly price: number
-  readonly date: string
-  /** With tax and shipping, bought alone. */
-  readonly landed: number
-  readonly rhythm: ShopRhythm | null
-}
-
 /** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. */
-export function newOffers(market: Market, partId: string, currency: string, today: string): NewOffer[] {
+export function newOffers(market: Market, partId: string, currency: string, today: string): OfferView[] {
   const table = rateTable(market.rates)
-  const offers: NewOffer[] = []
+  const offers: OfferView[] = []
   for (const [sourceId, points] of market.shopHistory.get(partId) ?? []) {
     const source = market.sources.get(sourceId)
     const known = points.filter((point) => point.date <= today)
