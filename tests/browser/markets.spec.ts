@@ -104,6 +104,9 @@ test('a query is tried out in a worker before it is in force; a region of the pi
   const tried = page.locator('[data-tried]')
   await expect(tried).toContainText(/0 come, [1-9]\d* go/)
   await expect(page.getByText('yours', { exact: true })).toHaveCount(0)
+  await page.reload() // what is being written outlives it
+  await expect(page.getByLabel('words unwanted')).toHaveValue('gpu')
+  await expect(tried).toContainText(/0 come, [1-9]\d* go/)
   await page.getByRole('button', { name: 'Use this query' }).click()
   await expect(page.getByText('yours', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'back to the part’s own' }).click()

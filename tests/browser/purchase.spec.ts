@@ -55,6 +55,8 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     await purchase.getByRole('button', { name: 'Buy it' }).click()
     await expect(purchase.locator('[data-figure="paid"]')).toHaveText('99.00')
     await purchase.getByLabel('all fans turn').check()
+    await page.reload() // at the door a phone goes to sleep
+    await expect(purchase.getByLabel('all fans turn')).toBeChecked()
     await purchase.getByLabel('verdict').selectOption('worse')
     await purchase.getByLabel('found to be').selectOption('it is a Tarn 540 6 GB')
     await purchase.getByLabel('what was found').fill('another sticker under the shroud')

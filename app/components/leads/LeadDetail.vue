@@ -17,7 +17,7 @@ const isForeign = computed(() => lead.currency !== currency)
 
 <template>
   <div class="columns-2 gap-3 max-lg:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
-    <PurchaseSteps v-if="lead.choiceId" :choice-id="lead.choiceId" @changed="emit('changed')" />
+    <PurchaseSteps v-if="lead.choiceId" :key="lead.choiceId" :choice-id="lead.choiceId" @changed="emit('changed')" />
     <section class="sheet p-3">
       <h2>What is in it</h2>
       <table class="ledger mt-1">
@@ -53,7 +53,7 @@ const isForeign = computed(() => lead.currency !== currency)
         </tbody>
       </table>
     </section>
-    <HaggleSheet v-if="lead.things.length > 0 && lead.condition !== 'new' && !isPaid" :lead="lead" />
+    <HaggleSheet v-if="lead.things.length > 0 && lead.condition !== 'new' && !isPaid" :key="lead.id" :lead="lead" />
     <section class="sheet p-3">
       <h2>Against the street</h2>
       <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" size="large" :room="390" class="mt-1" />

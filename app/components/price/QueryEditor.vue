@@ -18,10 +18,23 @@ const trying = useTriedQuery(() => view)
 const recipes = ref<{ id: string; name: string; settings: RecipeSettings }[]>([])
 const recipeName = ref('')
 
+/** What is being written outlives a reload, until it is used or given up. */
+const kept = computed(() => `tarvin-query-${view.partId}`)
+function giveUp() {
+  localStorage.removeItem(kept.value)
+  takeOver()
+}
 function takeOver() {
   draft.value = view.query
   Object.assign(text, { must: view.query.must.join(', '), mustNot: view.query.mustNot.join(', '), makes: (view.query.makes ?? []).join(', '), siblings: (view.query.variant?.siblings ?? []).join(', ') })
   trying.clear()
+  const stored = localStorage.getItem(kept.value)
+  if (stored === null) return
+  const written = JSON.parse(stored) as { draft: PartQuery; text: typeof text }
+  draft.value = written.draft
+  Object.assign(text, written.text)
+  open.value = true
+  void nextTick(() => trying.ask(edited.value))
 }
 watch(() => view, takeOver, { immediate: true })
 watch(open, (isOpen) => isOpen && run(loadRecipes))
@@ -49,9 +62,16 @@ const problem = computed(() => {
   }
 })
 watch(edited, (query) => {
+  if (isChanged.value) localStorage.setItem(kept.value, JSON.stringify({ draft: draft.value, text }))
+  else localStorage.removeItem(kept.value)
   if (isChanged.value && problem.value === '') void trying.ask(query)
   else trying.clear()
 }, { deep: true })
+
+function use() {
+  localStorage.removeItem(kept.value)
+  emit('save', edited.value)
+}
 
 function set(change: Partial<PartQuery>) {
   draft.value = { ...draft.value, ...change }
@@ -113,8 +133,8 @@ async function dropRecipe(id: string) {
             <b class="text-settled">{{ trying.tried.value.came.length }} come</b>, <b class="text-stop">{{ trying.tried.value.went.length }} go</b>:
             typical <span class="figures">{{ amount(view.marks?.typical, view.currency) }} → {{ amount(trying.tried.value.reading.marks?.typical, view.currency) }}</span>, {{ trying.tried.value.reading.grade }}
           </p>
-          <button type="button" class="button button-main ml-auto !py-0.5" @click="emit('save', edited)">Use this query</button>
-          <button type="button" class="button !py-0.5" @click="takeOver">Never mind</button>
+          <button type="button" class="button button-main ml-auto !py-0.5" @click="use">Use this query</button>
+          <button type="button" class="button !py-0.5" @click="giveUp">Never mind</button>
           <ul v-if="trying.tried.value" class="grid w-full max-h-28 grid-cols-2 gap-x-4 overflow-y-auto text-xs">
             <li v-for="record in trying.tried.value.came.slice(0, 40)" :key="`c${record.id}`" class="truncate text-settled">+ {{ shortDate(record.soldOn) }} {{ record.title }}</li>
             <li v-for="record in trying.tried.value.went.slice(0, 40)" :key="`w${record.id}`" class="truncate text-stop">− {{ shortDate(record.soldOn) }} {{ record.title }}</li>

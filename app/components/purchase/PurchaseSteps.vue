@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { toDecimal } from '#core/money/decimal'
 import { arrivalVerdicts, type ArrivalVerdict } from '#core/ledger/arrival'
 import type { BuildView, LibraryView, PurchaseView } from '#shared/views'
@@ -16,13 +17,15 @@ const choice = computed(() => build.view!.choices.find((each) => each.id === cho
 const today = computed(() => build.view!.today)
 const currency = computed(() => build.view!.currency)
 const pay = ref('')
-const arrival = reactive({ verdict: 'as-described' as ArrivalVerdict, foundPartId: '', checks: [] as string[], note: '', returnBy: '' })
+/** What is ticked at the door outlives a reload. */
+const blank = () => ({ verdict: 'as-described' as ArrivalVerdict, foundPartId: '', checks: [] as string[], note: '', returnBy: '' })
+const arrival = useLocalStorage(`tarvin-arrival-${choiceId}`, blank())
 const refund = ref('')
 const load = async () => (purchase.value = await request<PurchaseView>(`/api/choices/${choiceId}/purchase`))
 watch(() => choiceId, () => run(async () => {
   await load()
   pay.value = toDecimal(choice.value?.payNow ?? 0, currency.value)
-  arrival.returnBy = purchase.value!.returnBy ?? ''
+  arrival.value.returnBy ||= purchase.value!.returnBy ?? ''
   refund.value = toDecimal(purchase.value!.paid, currency.value)
 }), { immediate: true })
 onMounted(async () => (library.value = await request<LibraryView>('/api/library')))
@@ -36,7 +39,11 @@ async function step(path: string, body: object, message: string) {
   }, { message })
 }
 const buy = () => step('pay', { day: today.value, amount: pay.value }, 'paid, and in the ledger')
-const arrive = () => step('arrival', { day: today.value, verdict: arrival.verdict, foundPartId: arrival.foundPartId || null, checks: arrival.checks, note: arrival.note, returnBy: arrival.returnBy || null }, 'arrival noted')
+async function arrive() {
+  const { foundPartId, returnBy, ...noted } = arrival.value
+  await step('arrival', { ...noted, day: today.value, foundPartId: foundPartId || null, returnBy: returnBy || null }, 'arrival noted')
+  if (purchase.value?.arrival) arrival.value = blank()
+}
 const sendBack = (state: 'to-send' | 'sent' | 'refunded') => step('return', { day: today.value, state, amount: state === 'refunded' ? refund.value : null }, state === 'refunded' ? 'refunded, and taken out of the build' : 'return noted')
 const claim = (id: string, state: string) => run(async () => {
   await request(`/api/rebates/${id}`, { method: 'PATCH', body: { state, day: today.value } })
