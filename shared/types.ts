@@ -1,5 +1,6 @@
 import type { PriceQuery } from '../core/market/priceQuery'
 import type { Need, Role } from '../core/parts/part'
+import type { FaultOverrides } from '../core/sourcing/faultRisk'
 
 /** The builder's own policies for one build. */
 export interface HouseRules {
@@ -7,6 +8,16 @@ export interface HouseRules {
   readonly neverUsed: readonly Role[]
   /** The builder's patience: which mark of a street price stands for what they would pay. Left out: typical. */
   readonly patience?: 'patient' | 'typical' | 'hurried'
+  /** Own figures in the table of faults. */
+  readonly faults?: FaultOverrides
+  /** Highest probability of a fault accepted, 0 to 1. Left out: any. */
+  readonly mostFault?: number | null
+  /** Days after which a seller who was asked counts as silent. */
+  readonly answerDays?: number
+  /** What a kilometre and an hour of fetching cost, minor units of the build's currency; and how far to drive. */
+  readonly perKm?: number
+  readonly perHour?: number
+  readonly pickupKm?: number | null
 }
 
 /** A need of the brief and what it costs where a machine lacks it, minor units of the build's currency. */

@@ -25,7 +25,10 @@ import type { Need, Part, Role } from '../core/parts/part'
 import type { FrameEstimate } from '../core/performance/estimateFrameRate'
 import type { TargetVerdict } from '../core/performance/judgeTarget'
 import type { Workload } from '../core/performance/workload'
+import type { LeadFact } from '../core/listings/completeness'
 import type { Receipt, Scope } from '../core/receipt/receipt'
+import type { FaultSign, Protection } from '../core/sourcing/faultRisk'
+import type { TradeInSheet } from '../core/sourcing/tradeIn'
 import type { LikeForLike } from '../core/weighing/likeForLike'
 import type { RateComparison } from '../core/weighing/compareRates'
 import type { WeighedMachine } from '../core/weighing/machine'
@@ -263,10 +266,50 @@ export interface LeadView {
   readonly choiceId: string | null
   /** House rules it breaks, in words. */
   readonly breaches: readonly string[]
+  readonly passReason: string
+  readonly facts: readonly LeadFact[]
+  readonly signs: readonly { readonly sign: FaultSign; readonly quote: string; readonly by: 'listing' | 'builder' }[]
+  readonly protection: Protection
+  /** Ask under which it is a warning; null with too few comps. */
+  readonly tooCheapBelow: number | null
+  readonly same: { readonly earlierId: string; readonly earlierTitle: string; readonly kind: 'double' | 'listed-again'; readonly change: number | null } | null
+  readonly askedOn: string | null
+  /** Days the seller has owed a word; null where nothing is awaited. */
+  readonly waiting: number | null
+  readonly isSilent: boolean
+  readonly tripId: string | null
+  /** What is put in its place where it is chosen and gone. */
+  readonly substitutes: readonly { readonly id: string; readonly title: string; readonly more: number; readonly change: number | null }[]
+  readonly rebates: readonly LeadRebateView[]
+  readonly photos: readonly { readonly id: string; readonly arrival: boolean }[]
+}
+
+export interface LeadRebateView {
+  readonly id: string
+  readonly kind: string
+  readonly amount: number
+  readonly claimBy: string
+  readonly expectedBy: string | null
+  readonly state: RebateState
+  readonly proof: string
+  /** Whether the household has had its share of the campaign already. */
+  readonly isBeyond: boolean
+  /** Trade-in against selling it oneself, in the build's currency. */
+  readonly tradeIn: (TradeInSheet & { readonly name: string }) | null
+}
+
+export interface TripView {
+  readonly id: string
+  readonly name: string
+  readonly km: number
+  readonly fare: number
+  readonly hours: number
+  readonly cost: number
 }
 
 /** The inbox of a build. */
 export interface LeadInboxView {
+  readonly trips: readonly TripView[]
   readonly leads: readonly LeadView[]
   /** Leads whose currency has no rate into the build's. */
   readonly unvalued: readonly { readonly id: string; readonly title: string; readonly reason: string }[]
@@ -331,6 +374,7 @@ export interface BuildView {
   readonly budget: number
   readonly stretch: number
   readonly wantedBy: string | null
+  readonly saleText: string
   readonly houseRules: HouseRules
   readonly needs: readonly { readonly need: Need; readonly price: number }[]
   readonly today: string
@@ -352,6 +396,10 @@ export interface BuildView {
 /** A build on the first page. */
 export interface BuildStrip extends Pick<BuildView, 'id' | 'name' | 'purpose' | 'wantedBy' | 'currency' | 'budget' | 'stretch' | 'receipt' | 'targets' | 'emptyRoles' | 'breaches'> {
   readonly findings: FitReport['findings']
+  /** Sellers who owe a word for longer than the house rules wait. */
+  readonly silent: readonly { readonly leadId: string; readonly title: string; readonly days: number }[]
+  /** Chosen leads that are gone. */
+  readonly gone: readonly { readonly leadId: string; readonly title: string }[]
   readonly hits: readonly LookoutHit[]
 }
 
@@ -401,6 +449,11 @@ export interface ShelfView {
   readonly cost: number
   readonly currency: string
   readonly note: string
+  /** Build whose purchase it was left over from. */
+  readonly buildId: string | null
+  /** Build it is used in. */
+  readonly usedIn: string | null
+  readonly soldOn: string | null
 }
 
 export interface PollView extends PollReport {
@@ -464,5 +517,5 @@ export interface LedgerView {
   readonly orders: readonly { readonly source: string; readonly currency: string; readonly titles: readonly string[]; readonly together: number; readonly saved: number; readonly freeShippingGap: number | null; readonly codesUsed: readonly string[] }[]
   readonly resale: Resale
   /** Dates ahead: claims, returns, auctions, the day it is wanted. */
-  readonly deadlines: readonly { readonly day: string; readonly what: string; readonly kind: 'claim' | 'return' | 'auction' | 'wanted' }[]
+  readonly deadlines: readonly { readonly day: string; readonly what: string; readonly kind: 'claim' | 'expected' | 'return' | 'auction' | 'wanted' }[]
 }

@@ -10,7 +10,9 @@ import { RequestError } from '~/utils/request'
  */
 export function useBriefForm(key: string, initial: BriefInput, save: (brief: BriefInput) => Promise<void>) {
   const stored = localStorage.getItem(key)
-  const draft = reactive<BriefInput>(JSON.parse(stored ?? JSON.stringify(initial)) as BriefInput)
+  const kept = JSON.parse(stored ?? JSON.stringify(initial)) as BriefInput
+  // a draft kept by an earlier version lacks what came since
+  const draft = reactive<BriefInput>({ ...initial, ...kept, houseRules: { ...initial.houseRules, ...kept.houseRules } })
   const problems = ref<Record<string, string>>({})
   const state = ref<'saved' | 'typing' | 'saving' | 'refused'>(stored === null ? 'saved' : 'typing')
   const refusal = ref('')

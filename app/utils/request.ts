@@ -5,12 +5,13 @@ export class RequestError extends Error {
   }
 }
 
-/** Talks JSON to the server; throws `RequestError` with the server's own words. */
+/** Talks JSON to the server (a file goes as it is); throws `RequestError` with the server's own words. */
 export async function request<T>(path: string, options: { method?: string; body?: unknown } = {}): Promise<T> {
   const { method = 'GET', body } = options
   let response: Response
+  const sent = body === undefined ? {} : body instanceof Blob ? { body, headers: { 'content-type': body.type } } : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
   try {
-    response = await fetch(path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+    response = await fetch(path, { method, ...sent })
   } catch {
     throw new RequestError('the server does not answer; what you typed is kept', '', 0)
   }

@@ -1,3 +1,6 @@
+import { countsAgainst } from '#core/listings/completeness'
+import { roleNames } from '#core/parts/part'
+import { faultSignNames, type FaultAssumptions } from '#core/sourcing/faultRisk'
 import type { LeadView } from '#shared/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
@@ -11,14 +14,22 @@ export function landedWorking(lead: LeadView): Working {
   }
 }
 
-export function faultWorking(lead: LeadView): Working {
+export function faultWorking(lead: LeadView, table: FaultAssumptions): Working {
   const { landed, faultProbability, recoveredShare } = lead.value
+  const roles = [...new Set(lead.things.map((thing) => thing.role))]
   return {
-    title: 'Expected loss by faults', result: amount(landed.faultLoss.amount, lead.currency), formula: 'P(fault) × ((1 − recovered share) × (item after codes + its tax) + hassle)',
+    title: 'Expected loss by faults', result: amount(landed.faultLoss.amount, lead.currency), formula: 'P(fault) × ((1 − recovered share) × (item after codes + its tax) + hassle); P(fault) = the table’s figure × every factor, at most 95 %',
     lines: [
-      { label: 'P(fault)', value: percent(faultProbability, 1), kind: 'assumption', note: `by role and condition (${lead.condition})` }, { label: 'recovered share', value: percent(recoveredShare), kind: 'assumption', note: 'by what protects the purchase' },
+      ...roles.map((role) => ({ label: `${roleNames[role]}, used`, value: percent(table.used[role], 1), kind: 'assumption' as const })),
+      { label: `condition: ${lead.condition}`, value: `×${table.byCondition[lead.condition]}`, kind: 'assumption' },
+      ...lead.signs.map(({ sign, quote }) => ({ label: faultSignNames[sign], value: `×${table.bySign[sign]}`, kind: 'assumption' as const, note: quote ? `“${quote}”` : 'by your word' })),
+      ...lead.facts.filter((fact) => countsAgainst(fact) && fact.faultFactor !== 1).map((fact) => ({ label: `not ${fact.name}`, value: `×${fact.faultFactor}`, kind: 'assumption' as const, note: fact.state })),
+      { label: 'P(fault)', value: percent(faultProbability, 1), kind: 'sum', note: roles.length > 1 ? 'of several things: their mean, weighted by street price' : '' },
+      { label: 'recovered share', value: percent(recoveredShare), kind: 'assumption', note: 'by what protects the purchase' },
+      { label: 'hassle of a fault', value: amount(table.hassle, lead.currency), kind: 'assumption' },
       { label: 'price', value: amount(landed.lines[0]?.amount.amount, lead.currency), kind: 'stated' },
     ],
+    change: 'The table of faults is in Brief, under house rules; signs are ticked in Risk.',
   }
 }
 
@@ -27,7 +38,7 @@ export function savingWorking(lead: LeadView, currency: string): Working {
   return {
     title: 'Saving against the street', result: amount(saving, currency), formula: 'street price of what is kept − (expected cost − net resale of what is sold on)',
     lines: [
-      ...lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ label: `${thing.name}, typical`, value: amount(thing.street, currency), kind: 'record' as const })),
+      ...lead.things.flatMap((thing, index) => (thing.plan !== 'keep' ? [] : [{ label: `${thing.quantity > 1 ? `${thing.quantity} × ` : ''}${thing.name}`, value: amount(thing.street === null ? null : thing.street * thing.quantity, currency), kind: 'record' as const, note: 'street price at your patience' }, ...(lead.value.worthShares[index]! < 1 ? [{ label: 'worth, for what is wanting or not said', value: percent(lead.value.worthShares[index]!), kind: 'assumption' as const, note: lead.facts.filter((fact) => fact.role === thing.role && countsAgainst(fact) && fact.lost > 0).map((fact) => fact.name).join(', ') }] : [])])),
       { label: 'street price of what is kept', value: amount(street, currency), kind: 'sum' }, { label: 'expected cost', value: amount(expected, currency), kind: 'sum' }, { label: 'net resale', value: amount(resale, currency), kind: 'estimate', note: 'sells with probability 0.9' },
     ],
   }

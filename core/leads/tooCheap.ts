@@ -1,13 +1,34 @@
-/** Share of the patient mark below which an ask is a warning rather than a bargain. */
-export const tooCheapShare = 0.6
+import { weightedQuantileSorted } from '../statistics/weightedQuantileSorted'
+import { roundHalfAway } from '../money/decimal'
+import type { Kept } from '../market/streetPrice'
+
+/** The share of comps below which an ask is a warning rather than a bargain. */
+export const tooCheapQuantile = 0.05
+/** With fewer comps the tail says nothing: no warning is given. */
+const fewestComps = 5
 
 /**
- * Whether an ask is so far below the street that something is probably wrong (a fault, a copy, no goods at all).
- * False where no street price is known.
- *
- * @param ask minor units; the whole ask for all things kept
- * @param patient patient mark of the same things together, minor units
+ * The price below which something is probably wrong (a fault, a copy, no goods at all): the weighted 5 % quantile of
+ * the comps, minor units; null with fewer than five.
  */
-export function isTooCheap(ask: number, patient: number | null): boolean {
-  return patient !== null && ask < patient * tooCheapShare
+export function tooCheapBelow(kept: readonly Pick<Kept, 'unitPrice' | 'weight'>[]): number | null {
+  if (kept.length < fewestComps) return null
+  const sorted = [...kept].sort((a, b) => a.unitPrice - b.unitPrice)
+  return roundHalfAway(weightedQuantileSorted(sorted.map((each) => each.unitPrice), sorted.map((each) => each.weight), tooCheapQuantile))
+}
+
+/** The same for several things together: the sum; null where one of them has none. */
+export function tooCheapTogether(things: readonly { readonly below: number | null; readonly quantity: number }[]): number | null {
+  if (things.length === 0) return null
+  let sum = 0
+  for (const { below, quantity } of things) {
+    if (below === null) return null
+    sum += below * quantity
+  }
+  return sum
+}
+
+/** Whether an ask is under that price; false where it is not known. */
+export function isTooCheap(ask: number, below: number | null): boolean {
+  return below !== null && ask < below
 }

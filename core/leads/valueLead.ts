@@ -3,9 +3,11 @@ import { splitLot, type LotPlan, type LotSplit } from '../lots/splitLot'
 import type { Condition } from '../market/soldRecord'
 import type { Currency } from '../money/money'
 import { convertAmount, type RateTable } from '../money/rates'
+import { faultFactorOf, shareLeft, type LeadFact } from '../listings/completeness'
+import { roundHalfAway } from '../money/decimal'
 import type { Role } from '../parts/part'
 import type { Code } from '../sourcing/codes'
-import { faultDefaults, faultProbability, type FaultAssumptions, type Protection } from '../sourcing/faultRisk'
+import { faultDefaults, faultProbability, type FaultAssumptions, type FaultSign, type Protection } from '../sourcing/faultRisk'
 import { landedCost, type LandedCost, type Order, type SourceTerms } from '../sourcing/landedCost'
 import { rebatesOpen, type Rebate } from '../sourcing/rebates'
 import type { CalendarDate } from '../time/calendarDate'
@@ -19,11 +21,18 @@ export interface LeadToValue {
   readonly condition: Condition
   /** Delivery as the listing states it; null: by the source's terms. */
   readonly shipping: number | null
-  readonly terms: SourceTerms
+  readonly terms: SourceTerms & Pick<Order, 'import' | 'exchangeFeePercent'>
   readonly protection: Protection
   readonly things: readonly { readonly partId: string; readonly role: Role; readonly quantity: number; readonly plan: LotPlan }[]
   readonly codes: readonly Code[]
   readonly rebates: readonly Rebate[]
+  /** What is known of it; left out: nothing was read. */
+  readonly facts?: readonly LeadFact[]
+  readonly signs?: readonly FaultSign[]
+  /** What it makes necessary, in its own currency. */
+  readonly extras?: readonly { readonly label: string; readonly amount: number }[]
+  /** What fetching it costs, in its own currency; left out: it is sent. */
+  readonly pickup?: number
 }
 
 /** What a lead costs and is worth, in the build's currency (minor units). */
@@ -40,6 +49,8 @@ export interface LeadValue {
   /** Probability that the lead's main thing is faulty, over its things weighted by street price. */
   readonly faultProbability: number
   readonly recoveredShare: number
+  /** Share of its street price that each thing is worth by the facts, in the order of the things. */
+  readonly worthShares: readonly number[]
   /** How the cost is shared among its things; resale at the street price. */
   readonly split: LotSplit
   /** Expected from selling on what is not kept. */
@@ -66,15 +77,17 @@ export interface LeadContext {
 /**
  * Values one lead as an order of its own: landed cost with code and rebate, fault loss from the table, and the split
  * of a lot. Totals are converted at today's rate, each rounded once. Fault probability of a lead of several things is
- * their mean weighted by street price (equal weights where none is known).
+ * their mean weighted by street price (equal weights where none is known). What is missing or denied lowers what a
+ * thing is worth here, not what it costs; signs and denials raise the probability of a fault.
  */
 export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
   const { assumptions = faultDefaults, streetOf } = context
-  const weights = lead.things.map((thing) => (streetOf(thing.partId) ?? 0) * thing.quantity)
+  const worthShares = lead.things.map((thing) => shareLeft(lead.facts ?? [], thing.role))
+  const weights = lead.things.map((thing, index) => roundHalfAway((streetOf(thing.partId) ?? 0) * thing.quantity * worthShares[index]!))
   const totalWeight = weights.reduce((sum, weight) => sum + weight, 0)
   const probability = lead.things.reduce((sum, thing, index) => {
     const share = totalWeight > 0 ? weights[index]! / totalWeight : 1 / lead.things.length
-    return sum + share * faultProbability(thing.role, lead.condition, assumptions)
+    return sum + share * faultProbability(thing.role, lead.condition, assumptions, lead.signs, faultFactorOf(lead.facts ?? [], thing.role))
   }, 0)
   const recoveredShare = assumptions.recovered[lead.protection]
   const order = orderOfLead(lead, probability, recoveredShare, context)
@@ -95,6 +108,7 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
     ask: inBuild(lead.price),
     faultProbability: new Big(probability).round(6).toNumber(),
     recoveredShare,
+    worthShares,
     split,
     resale,
     expectedAfterResale: expected - resale,
@@ -104,7 +118,7 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
   }
 }
 
-function orderOfLead(lead: LeadToValue, faultProbability: number, recoveredShare: number, { today, assumptions = faultDefaults }: LeadContext): Order {
+function orderOfLead(lead: LeadToValue, faultProbability: number, recoveredShare: number, { today, currency: buildCurrency, assumptions = faultDefaults }: LeadContext): Order {
   return {
     currency: lead.currency,
     asOf: today,
@@ -112,7 +126,10 @@ function orderOfLead(lead: LeadToValue, faultProbability: number, recoveredShare
     items: [{ id: lead.id, label: lead.title, role: lead.things[0]?.role ?? 'extra', price: lead.price, quantity: 1, faultProbability, recoveredShare }],
     codes: lead.codes,
     rebates: lead.rebates,
-    extras: [],
+    extras: lead.extras ?? [],
     hassle: assumptions.hassle,
+    ...(lead.pickup === undefined ? {} : { pickup: { km: 0, perKm: 0, fare: lead.pickup, hours: 0, perHour: 0 } }),
+    ...(lead.terms.import && { import: lead.terms.import }),
+    ...(lead.terms.exchangeFeePercent !== undefined && lead.currency !== buildCurrency && { exchangeFeePercent: lead.terms.exchangeFeePercent }),
   }
 }

@@ -7,6 +7,8 @@ export interface JoinedOrder {
   readonly landed: LandedCost
   /** What each order bears of the joint one; they add up to its pay now exactly. */
   readonly shares: readonly number[]
+  /** The same of what is expected; they add up to it exactly. */
+  readonly expectedShares: readonly number[]
   readonly singly: number
   /** What joining saves; below zero where a code may be used once only and shipping was free anyway. */
   readonly saved: number
@@ -16,7 +18,8 @@ export interface JoinedOrder {
 
 /**
  * Puts orders of one source and currency together: one shipping, thresholds and codes on the whole. A code that stands
- * in several of them is used once. The shares follow the prices of each order's items.
+ * in several of them is used once. The shares follow the prices of each order's items; what is expected of each is its
+ * share, its own rebates and its own risk, and what codes and thresholds change of the risk is spread by share.
  *
  * @throws CoreError `different-currencies`, `no-orders`
  */
@@ -29,7 +32,19 @@ export function joinedOrder(orders: readonly Order[]): JoinedOrder {
   const landed = landedCost(joint)
   const singly = orders.reduce((sum, order) => sum + landedCost(order).payNow.amount, 0)
   const weights = orders.map((order) => order.items.reduce((sum, item) => sum + item.price * item.quantity, 0))
-  return { landed, shares: splitByLargestRemainder(landed.payNow.amount, weights), singly, saved: singly - landed.payNow.amount, freeShippingGap: gapOf(joint, landed) }
+  const shares = splitByLargestRemainder(landed.payNow.amount, weights)
+  return { landed, shares, expectedShares: expectedShares(orders, landed, shares), singly, saved: singly - landed.payNow.amount, freeShippingGap: gapOf(joint, landed) }
+}
+
+/** Each order's share of pay now with its own rebates and risk; what the joint order's risk differs by is spread by share. */
+function expectedShares(orders: readonly Order[], landed: LandedCost, shares: readonly number[]): number[] {
+  const rough = orders.map((order, index) => {
+    const own = landedCost(order)
+    return shares[index]! + own.expected.amount - own.payNow.amount
+  })
+  const over = landed.expected.amount - rough.reduce((sum, each) => sum + each, 0)
+  const corrections = splitByLargestRemainder(over, shares.map((share) => Math.max(0, share)))
+  return rough.map((each, index) => each + corrections[index]!)
 }
 
 function gapOf({ source: { shipping } }: Order, landed: LandedCost): number | null {

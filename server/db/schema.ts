@@ -7,7 +7,8 @@ import type { OpinionVerdict } from '../../core/worth/opinions'
 import type { Override } from '../../core/market/streetPrice'
 import type { Need, PartFacts, Role } from '../../core/parts/part'
 import type { Scope } from '../../core/receipt/receipt'
-import type { Protection } from '../../core/sourcing/faultRisk'
+import type { Answer } from '../../core/listings/completeness'
+import type { FaultSign, Protection } from '../../core/sourcing/faultRisk'
 import type { RebateState } from '../../core/sourcing/rebates'
 import type { PresetCost } from '../../core/performance/workload'
 import type { HouseRules, NeedEntry, PollProblem, QuerySettings, RecipeSettings } from '../../shared/types'
@@ -49,6 +50,12 @@ export const sources = sqliteTable('sources', {
   sellerFeePercent: real().notNull(),
   protection: text().$type<Protection>().notNull(),
   note: text().notNull(),
+  /** What comes on top of an order from abroad; the sum of items below which nothing does, minor units. */
+  importDutyPercent: real().notNull().default(0),
+  importTaxPercent: real().notNull().default(0),
+  importFreeUnder: integer().notNull().default(0),
+  /** Percent for paying in another currency. */
+  exchangeFeePercent: real().notNull().default(0),
 })
 
 export const parts = sqliteTable('parts', {
@@ -118,6 +125,9 @@ export const builds = sqliteTable('builds', {
   wantedBy: text(),
   houseRules: text({ mode: 'json' }).$type<HouseRules>().notNull(),
   needs: text({ mode: 'json' }).$type<NeedEntry[]>().notNull(),
+  /** For the builder alone; and what a buyer may read. */
+  privateNote: text().notNull().default(''),
+  saleText: text().notNull().default(''),
   createdAt: createdAt(),
   deletedAt: deletedAt(),
 })
@@ -151,6 +161,18 @@ export const leads = sqliteTable('leads', {
   place: text().notNull(),
   note: text().notNull(),
   state: text().$type<'open' | 'passed'>().notNull(),
+  passReason: text().notNull().default(''),
+  /** Text of the listing, from which its facts are read; and the builder's own answers, which hold over it. */
+  text: text().notNull().default(''),
+  answers: text({ mode: 'json' }).$type<Record<string, Answer>>().notNull().default({}),
+  /** Signs of its risk by the builder's word: seen or not; others are read from the text. */
+  signs: text({ mode: 'json' }).$type<Partial<Record<FaultSign, boolean>>>().notNull().default({}),
+  /** What it makes necessary, minor units of its currency. */
+  extras: text({ mode: 'json' }).$type<{ label: string; amount: number }[]>().notNull().default([]),
+  /** The trip that fetches it. */
+  tripId: text(),
+  /** Day on which the seller was last asked something. */
+  askedOn: text(),
   /** The connector that brought it; null: written down by the builder. */
   connectorId: text(),
   /** Day it was last seen at its source, and the day it was found gone; its price is then its last ask. */
@@ -295,6 +317,11 @@ export const codes = sqliteTable('codes', {
   value: real().notNull(),
   minSpend: integer(),
   validUntil: text(),
+  /** Most it takes off, minor units. */
+  cap: integer(),
+  stackable: integer({ mode: 'boolean' }).notNull().default(true),
+  /** Null: on the whole order. */
+  role: text().$type<Role>(),
 })
 
 export const rebates = sqliteTable('rebates', {
@@ -305,7 +332,38 @@ export const rebates = sqliteTable('rebates', {
   claimBy: text().notNull(),
   state: text().$type<RebateState>().notNull(),
   chance: real().notNull(),
+  proof: text().notNull().default(''),
+  expectedBy: text(),
+  /** A campaign pays one household so often; null: no limit. */
+  campaign: text().notNull().default(''),
+  perHousehold: integer(),
+  /** The old part that a trade-in takes. */
+  tradedPartId: text().references(() => parts.id),
 })
+
+/** A drive that fetches one thing or several. */
+export const trips = sqliteTable('trips', {
+  id: id(),
+  buildId: text().notNull().references(() => builds.id),
+  name: text().notNull(),
+  km: real().notNull(),
+  /** Minor units of the build's currency. */
+  fare: integer().notNull(),
+  hours: real().notNull(),
+  deletedAt: deletedAt(),
+})
+
+/** Pictures of a lead or of what came; the files lie beside the database. */
+export const photos = sqliteTable('photos', {
+  id: id(),
+  leadId: text().notNull().references(() => leads.id),
+  /** Whether it shows what came out of the box rather than the listing. */
+  arrival: integer({ mode: 'boolean' }).notNull(),
+  width: integer().notNull(),
+  height: integer().notNull(),
+  addedOn: text().notNull(),
+  deletedAt: deletedAt(),
+}, (table) => [index('photos_lead').on(table.leadId)])
 
 export const shelf = sqliteTable('shelf', {
   id: id(),
@@ -314,6 +372,9 @@ export const shelf = sqliteTable('shelf', {
   cost: integer().notNull(),
   currency: text().notNull(),
   note: text().notNull(),
+  /** The purchase it was left over from. */
+  fromChoiceId: text(),
+  soldOn: text(),
   deletedAt: deletedAt(),
 })
 

@@ -8,18 +8,22 @@ import { assertReckonable } from './assertReckonable'
 import { leadInput } from './leads'
 import { insertLibrary } from './library'
 import { marketChanged } from './market'
+import { exportPurchases, importPurchases } from './purchase/purchaseFile'
 import { loadWorkloads } from './workloads'
 
 /** A build with everything it rests on, so that it can be opened on an empty database. */
 export async function exportBuild(db: Database, buildId: string): Promise<BuildFile> {
-  const brief = await briefOf(db, buildId)
+  // what the builder wrote for themselves stays here
+  const brief = { ...await briefOf(db, buildId), privateNote: '' }
   const rows = await db.select().from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))).orderBy(choices.position)
   const rivalIds = (await db.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))).map((row) => row.rivalId)
   const leadInputs = await Promise.all(rows.flatMap((row) => row.leadId ?? []).map((id) => leadInput(db, id)))
   const shelfIds = rows.flatMap((row) => row.shelfId ?? [])
   const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
   const rivalInputs = await exportRivals(db, rivalIds)
+  const purchases = await exportPurchases(db, buildId, rows.map((row) => row.id), leadInputs.map((lead) => lead.id), brief.currency)
   const partIds = new Set([
+    ...purchases.arrivals.flatMap((arrival) => arrival.foundPartId ?? []), ...leadInputs.flatMap((lead) => lead.rebate?.tradedPartId ?? []),
     ...rows.flatMap((row) => row.partId ?? []), ...leadInputs.flatMap((lead) => lead.things.map((thing) => thing.partId)), ...shelfRows.map((row) => row.partId),
     ...rivalInputs.flatMap((rival) => [rival.cpuId, rival.graphicsId].filter((id): id is string => id !== null)),
   ])
@@ -40,13 +44,15 @@ export async function exportBuild(db: Database, buildId: string): Promise<BuildF
     format: 'tarvin-build', version: '1', brief,
     choices: rows.map(({ kind, leadId, partId, shelfId, limit, scope, reason, paidOn }) => ({ kind, leadId, partId, shelfId, limit: limit === null ? null : toDecimal(limit, brief.currency), scope, reason, paidOn })) as BuildFile['choices'],
     rivals: rivalIds,
+    ...purchases,
     library,
   }
 }
 
-function sourceInput({ shippingKind, shippingAmount, shippingFreeFrom, ...source }: typeof sources.$inferSelect): SourceInput {
+function sourceInput({ shippingKind, shippingAmount, shippingFreeFrom, importFreeUnder, ...source }: typeof sources.$inferSelect): SourceInput {
   return {
     ...source,
+    importFreeUnder: toDecimal(importFreeUnder, source.currency),
     shipping: { kind: shippingKind, amount: toDecimal(shippingAmount, source.currency), freeFrom: shippingFreeFrom === null ? null : toDecimal(shippingFreeFrom, source.currency) },
   }
 }
@@ -66,11 +72,14 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
   const buildId = await db.transaction(async (tx) => {
     await insertLibrary(tx, file.library)
     const id = await insertBuild(tx, file.brief, today)
+    const choiceIds: string[] = []
     for (const choice of file.choices) {
       const leadId = choice.leadId === null ? null : await localLead(tx, file, choice.leadId)
       const choiceId = await insertChoice(tx, id, { ...choice, leadId })
+      choiceIds.push(choiceId)
       if (choice.paidOn) await tx.update(choices).set({ paidOn: choice.paidOn }).where(eq(choices.id, choiceId))
     }
+    await importPurchases(tx, id, file, choiceIds, (leadId) => localLead(tx, file, leadId), today)
     for (const rivalId of new Set(file.rivals)) await tx.insert(buildRivals).values({ buildId: id, rivalId })
     await assertReckonable(tx, id, today, 'library.rates')
     return id

@@ -16,10 +16,12 @@ import type { BuildView, TargetView } from '#shared/views'
 import type { Database } from '../db/client'
 import { buildRivals, builds, choices, ledgerEntries, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
-import { titlesOf, valuedLeads } from './leadViews'
+import { titlesOf } from './leadViews'
+import { valuedLeads } from './valuedLeads'
 import { useMarket, type Market } from './market'
 import { arrivalsOf } from './purchase/arrivals'
 import { huntsTogether, readChoice, removedLabel, type ChoiceContext, type ReadChoice } from './readChoice'
+import { openOrders, sharesOfOrders } from './openOrders'
 import { loadWorkloads } from './workloads'
 
 type BuildRow = typeof builds.$inferSelect
@@ -41,7 +43,9 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const shelfIds = [...choiceRows, ...removed].flatMap((choice) => choice.shelfId ?? [])
   const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
   const [entries, arrived] = await Promise.all([db.select().from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId)), arrivalsOf(db, choiceRows.map((row) => row.id))])
-  const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today, paid: paidByChoice(entries), arrived }
+  const unpaid = new Set(choiceRows.flatMap((row) => (row.paidOn === null && row.leadId !== null ? [row.leadId] : [])))
+  const joined = sharesOfOrders(openOrders(leads.filter(({ lead }) => unpaid.has(lead.id))), build.currency, market.rates, today)
+  const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today, joined, paid: paidByChoice(entries), arrived }
   const chosen = choiceRows.map((row) => readChoice(row, context))
   const parts = chosen.flatMap((choice) => choice.machineParts)
   const lines = chosen.map((choice) => choice.line)
@@ -62,7 +66,7 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const account = receipt(build.currency, lines, build)
   return {
     id: build.id, name: build.name, purpose: build.purpose, currency: build.currency, region: build.region, budget: build.budget, stretch: build.stretch,
-    wantedBy: build.wantedBy, houseRules: build.houseRules, needs: build.needs, today,
+    wantedBy: build.wantedBy, saleText: build.saleText, houseRules: build.houseRules, needs: build.needs, today,
     targets: targetViews,
     choices: chosen.map((choice) => choice.view),
     receipt: account,

@@ -1,7 +1,10 @@
 import { and, eq, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/coreError'
+import { defaultAnswerDays } from '#core/leads/silence'
+import type { FaultOverrides } from '#core/sourcing/faultRisk'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
 import type { BriefInput, ChoiceInput } from '#shared/schemas/entities'
+import type { HouseRules } from '#shared/types'
 import type { Database, Queryable } from '../db/client'
 import { buildRivals, builds, choices, leads, leadThings, parts, shelf, targets, workloads } from '../db/schema'
 import { NotFoundError } from '../http/errors'
@@ -31,14 +34,32 @@ export async function saveBrief(db: Database, buildId: string, brief: BriefInput
   })
 }
 
-function briefRow({ targets: _targets, budget, stretch, needs, ...brief }: BriefInput) {
+function briefRow({ targets: _targets, budget, stretch, needs, houseRules, ...brief }: BriefInput) {
   const { currency } = brief
   return {
     ...brief,
+    houseRules: houseRulesRow(houseRules, currency),
     budget: parseDecimal(budget, currency, 'budget'),
     stretch: parseDecimal(stretch, currency, 'stretch'),
     needs: needs.map(({ need, price }, index) => ({ need, price: parseDecimal(price, currency, `needs[${index}].price`) })),
   }
+}
+
+function houseRulesRow({ perKm, perHour, faults, ...rules }: BriefInput['houseRules'], currency: string): HouseRules {
+  return {
+    ...rules,
+    perKm: parseDecimal(perKm, currency, 'houseRules.perKm'),
+    perHour: parseDecimal(perHour, currency, 'houseRules.perHour'),
+    ...(faults && { faults: { ...faults, ...(faults.hassle === undefined ? { hassle: undefined } : { hassle: parseDecimal(faults.hassle, currency, 'houseRules.faults.hassle') }) } as FaultOverrides }),
+  }
+}
+
+function houseRulesInput({ perKm = 0, perHour = 0, faults, ...rules }: HouseRules, currency: string): BriefInput['houseRules'] {
+  return {
+    neverUsed: [...rules.neverUsed], patience: rules.patience ?? 'typical', mostFault: rules.mostFault ?? null, answerDays: rules.answerDays ?? defaultAnswerDays, pickupKm: rules.pickupKm ?? null,
+    perKm: toDecimal(perKm, currency), perHour: toDecimal(perHour, currency),
+    ...(faults && { faults: { ...faults, ...(faults.hassle === undefined ? { hassle: undefined } : { hassle: toDecimal(faults.hassle, currency) }) } as BriefInput['houseRules']['faults'] }),
+  } as BriefInput['houseRules']
 }
 
 async function replaceTargets(tx: Queryable, buildId: string, brief: BriefInput): Promise<void> {
@@ -58,7 +79,7 @@ export async function briefOf(db: Database, buildId: string): Promise<BriefInput
   const decimal = (amount: number) => toDecimal(amount, build.currency)
   return {
     name: build.name, purpose: build.purpose, currency: build.currency, region: build.region, budget: decimal(build.budget), stretch: decimal(build.stretch), wantedBy: build.wantedBy,
-    houseRules: { neverUsed: [...build.houseRules.neverUsed], patience: build.houseRules.patience ?? 'typical' },
+    houseRules: houseRulesInput(build.houseRules, build.currency), privateNote: build.privateNote, saleText: build.saleText,
     needs: build.needs.map(({ need, price }) => ({ need, price: decimal(price) })),
     targets: rows.map(({ workloadId, width, height, preset, averageFps, lowFps }) => ({ workloadId, width, height, preset, averageFps, lowFps })),
   }

@@ -1,72 +1,38 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { checkFit } from '#core/fit/checkFit'
+import { findSameListings, type SameListing } from '#core/leads/sameListing'
+import { defaultAnswerDays } from '#core/leads/silence'
+import { nearestSubstitutes, type Candidate } from '#core/leads/substitutes'
 import { sumMarks } from '#core/leads/sumMarks'
-import { valueLead, type LeadValue } from '#core/leads/valueLead'
-import type { LotPlan } from '#core/lots/splitLot'
-import type { Condition } from '#core/market/soldRecord'
+import { tooCheapBelow, tooCheapTogether } from '#core/leads/tooCheap'
+import { groupBy } from '#core/groupBy'
 import { noRate, rateTable } from '#core/money/rates'
 import { partLabel, roleNames, type Part } from '#core/parts/part'
+import { pickupCost } from '#core/sourcing/landedCost'
+import { tradeInSheet } from '#core/sourcing/tradeIn'
+import { indexOfPart } from '#core/worth/indexOfPart'
 import type { HouseRules } from '#shared/types'
-import type { LeadInboxView } from '#shared/views'
+import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/views'
 import type { Database } from '../db/client'
-import { builds, choices, codes, leads, leadThings, rebates, sources } from '../db/schema'
+import { builds, choices, leads, leadThings, photos, trips } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { asksOf } from './leadAsks'
 import { readStreetPrice, streetAt, useMarket, type Market } from './market'
+import { keptParts, valuedLeads, type ValuedLead } from './valuedLeads'
+import { waitingDays } from './waitingDays'
 
-type BuildRow = Pick<typeof builds.$inferSelect, 'id' | 'currency' | 'houseRules'>
-type LeadRow = typeof leads.$inferSelect & { things: { partId: string; quantity: number; plan: LotPlan }[] }
-
-export interface ValuedLead {
-  readonly lead: LeadRow
-  readonly sourceName: string
-  readonly value: LeadValue
-  /** The same lead at another price, in minor units of its currency. */
-  revalue(price: number): LeadValue
-}
-
-/** The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that cannot be converted. */
-export async function valuedLeads(db: Database, market: Market, build: BuildRow, today: string, ids: readonly string[]): Promise<ValuedLead[]> {
-  if (ids.length === 0) return []
-  const rows = await db.select({ lead: leads, source: sources }).from(leads).innerJoin(sources, eq(sources.id, leads.sourceId)).where(inArray(leads.id, [...ids]))
-  const [things, codeRows, rebateRows] = await Promise.all([
-    db.select().from(leadThings).orderBy(leadThings.leadId, leadThings.position), db.select().from(codes), db.select().from(rebates),
-  ])
-  const byLead = <T extends { leadId: string }>(list: readonly T[]) => {
-    const groups = new Map<string, T[]>()
-    for (const each of list) groups.set(each.leadId, [...(groups.get(each.leadId) ?? []), each])
-    return groups
-  }
-  const [thingsOf, codesOf, rebatesOf] = [byLead(things), byLead(codeRows), byLead(rebateRows)]
-  const library = new Map(market.library.map((part) => [part.id, part]))
-  const context = { currency: build.currency, today, rates: rateTable(market.rates), streetOf: (partId: string) => streetAt(market, partId, today, build.currency, build.houseRules.patience) }
-  return rows.map(({ lead, source }) => {
-    const own = thingsOf.get(lead.id) ?? []
-    const revalue = (price: number) => valueLead({
-      ...lead,
-      price,
-      terms: {
-        taxPercent: source.taxPercent, taxOnShipping: source.taxOnShipping, paymentFeePercent: source.paymentFeePercent,
-        shipping: { kind: source.shippingKind, amount: source.shippingAmount, ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }) },
-      },
-      protection: source.protection,
-      things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
-      codes: (codesOf.get(lead.id) ?? []).map((code) => ({
-        id: code.word, kind: code.kind, value: code.value, scope: {}, stackable: true,
-        ...(code.minSpend === null ? {} : { minSpend: code.minSpend }), ...(code.validUntil === null ? {} : { validUntil: code.validUntil }),
-      })),
-      rebates: rebatesOf.get(lead.id) ?? [],
-    }, context)
-    return { lead: { ...lead, things: own }, sourceName: source.name, value: revalue(lead.price), revalue }
-  })
-}
-
-const boughtUsed: ReadonlySet<Condition> = new Set(['used', 'refurbished', 'opened', 'damaged'])
+const boughtUsed: ReadonlySet<string> = new Set(['used', 'refurbished', 'opened', 'damaged'])
 
 /** House rules a lead breaks, in words. */
-export function houseRuleBreaches(rules: HouseRules, lead: Pick<LeadRow, 'condition' | 'things'>, library: ReadonlyMap<string, Part>): string[] {
-  if (!boughtUsed.has(lead.condition)) return []
-  const barred = lead.things.filter((thing) => thing.plan === 'keep').map((thing) => library.get(thing.partId)!).filter((part) => rules.neverUsed.includes(part.role))
-  return barred.map((part) => `house rule: a ${roleNames[part.role]} is never bought used (${partLabel(part)})`)
+export function houseRuleBreaches(rules: HouseRules, { lead, value, trip }: Pick<ValuedLead, 'lead' | 'value' | 'trip'>, library: ReadonlyMap<string, Part>): string[] {
+  const kept = lead.things.filter((thing) => thing.plan === 'keep').map((thing) => library.get(thing.partId)!)
+  const barred = boughtUsed.has(lead.condition) ? kept.filter((part) => rules.neverUsed.includes(part.role)) : []
+  const { mostFault = null, pickupKm = null } = rules
+  return [
+    ...barred.map((part) => `house rule: a ${roleNames[part.role]} is never bought used (${partLabel(part)})`),
+    ...(mostFault !== null && value.faultProbability > mostFault ? [`house rule: a fault may be ${Math.round(mostFault * 100)} % likely at most, here it is ${Math.round(value.faultProbability * 100)} %`] : []),
+    ...(pickupKm !== null && trip !== null && trip.km > pickupKm ? [`house rule: no more than ${pickupKm} km to fetch a thing, here it is ${trip.km} km`] : []),
+  ]
 }
 
 /** First ask where it has changed since. */
@@ -81,6 +47,11 @@ export async function titlesOf(db: Database, ids: readonly string[]): Promise<Ma
   return new Map(rows.map((row) => [row.id, row.title]))
 }
 
+/** The ask under which a lead is a warning rather than a bargain; null with too few comps. */
+export function warnBelow(market: Market, { lead }: Pick<ValuedLead, 'lead'>, today: string, currency: string): number | null {
+  return tooCheapTogether(lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ below: tooCheapBelow(readStreetPrice(market, thing.partId, today, currency).kept), quantity: thing.quantity })))
+}
+
 /** The inbox of a build; leads whose currency cannot be converted stand apart, with the reason. */
 export async function leadViews(db: Database, buildId: string, today: string): Promise<LeadInboxView> {
   const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
@@ -88,28 +59,91 @@ export async function leadViews(db: Database, buildId: string, today: string): P
   const market = await useMarket(db)
   const table = rateTable(market.rates)
   const isConvertible = (row: { currency: string }) => table.find(today, row.currency, build.currency) !== null
-  const chosen = await db.select({ id: choices.id, leadId: choices.leadId }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
+  const chosen = await db.select({ id: choices.id, leadId: choices.leadId, paidOn: choices.paidOn }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
   // a listing that is gone leaves the inbox, unless this build counts on it
-  const rows = (await db.select({ id: leads.id, title: leads.title, currency: leads.currency, vanishedOn: leads.vanishedOn }).from(leads).where(isNull(leads.deletedAt)))
-    .filter((row) => row.vanishedOn === null || chosen.some((choice) => choice.leadId === row.id))
+  const everyRow = await db.select({ id: leads.id, title: leads.title, currency: leads.currency, vanishedOn: leads.vanishedOn }).from(leads).where(isNull(leads.deletedAt))
+  const rows = everyRow.filter((row) => row.vanishedOn === null || chosen.some((choice) => choice.leadId === row.id))
   const ids = rows.filter(isConvertible).map((row) => row.id)
-  const [valued, asks] = await Promise.all([valuedLeads(db, market, build, today, ids), asksOf(db, ids)])
+  const [valued, asks, same, waits, tripRows, photoRows] = await Promise.all([
+    valuedLeads(db, market, build, today, ids), asksOf(db, ids), sameListings(db), waitingDays(db, today),
+    db.select().from(trips).where(and(eq(trips.buildId, buildId), isNull(trips.deletedAt))), db.select().from(photos).where(isNull(photos.deletedAt)),
+  ])
   const library = new Map(market.library.map((part) => [part.id, part]))
-  const views = valued.map(({ lead, sourceName, value }) => ({
-    id: lead.id, externalId: lead.externalId, title: lead.title, sourceId: lead.sourceId, sourceName, url: lead.url, place: lead.place, note: lead.note, condition: lead.condition, manner: lead.manner,
-    listedOn: lead.listedOn, endsOn: lead.endsOn, state: lead.state, vanishedOn: lead.vanishedOn, tieDeduced: lead.tieDeduced, firstAsk: firstAskOf(asks.get(lead.id) ?? []), currency: lead.currency,
-    things: lead.things.map((thing, index) => {
-      const part = library.get(thing.partId)!
-      const share = value.split.things[index]!
-      return {
-        ...thing, name: partLabel(part), role: part.role, street: streetAt(market, part.id, today, build.currency, build.houseRules.patience),
-        effectiveCost: share.effectiveCost?.amount ?? null, netResale: share.netResale.amount,
-      }
-    }),
-    value,
-    marks: sumMarks(lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ marks: readStreetPrice(market, thing.partId, today, build.currency).marks, quantity: thing.quantity }))),
-    choiceId: chosen.find((choice) => choice.leadId === lead.id)?.id ?? null,
-    breaches: houseRuleBreaches(build.houseRules, lead, library),
+  const titles = new Map(everyRow.map((row) => [row.id, row.title]))
+  const photosOf = groupBy(photoRows, (row) => row.leadId)
+  const standIn = substitutesFor(valued, chosen.flatMap((choice) => (choice.paidOn === null ? (choice.leadId ?? []) : [])), library)
+  const { answerDays = defaultAnswerDays, perKm = 0, perHour = 0 } = build.houseRules
+  const views = valued.map((each): LeadView => {
+    const { lead, sourceName, value } = each
+    const repeated = same.get(lead.id)
+    const waiting = waits.find((wait) => wait.leadId === lead.id)?.days ?? null
+    return {
+      id: lead.id, externalId: lead.externalId, title: lead.title, sourceId: lead.sourceId, sourceName, url: lead.url, place: lead.place, note: lead.note, condition: lead.condition, manner: lead.manner,
+      listedOn: lead.listedOn, endsOn: lead.endsOn, state: lead.state, vanishedOn: lead.vanishedOn, tieDeduced: lead.tieDeduced, firstAsk: firstAskOf(asks.get(lead.id) ?? []), currency: lead.currency,
+      things: lead.things.map((thing, index) => {
+        const part = library.get(thing.partId)!
+        const share = value.split.things[index]!
+        return {
+          ...thing, name: partLabel(part), role: part.role, street: streetAt(market, part.id, today, build.currency, build.houseRules.patience),
+          effectiveCost: share.effectiveCost?.amount ?? null, netResale: share.netResale.amount,
+        }
+      }),
+      value,
+      marks: sumMarks(lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ marks: readStreetPrice(market, thing.partId, today, build.currency).marks, quantity: thing.quantity }))),
+      choiceId: chosen.find((choice) => choice.leadId === lead.id)?.id ?? null,
+      breaches: houseRuleBreaches(build.houseRules, each, library),
+      passReason: lead.passReason, facts: each.facts, signs: each.signs, protection: each.source.protection, tooCheapBelow: warnBelow(market, each, today, build.currency),
+      same: repeated ? { ...repeated, earlierTitle: titles.get(repeated.earlierId) ?? repeated.earlierId } : null,
+      askedOn: lead.askedOn, waiting, isSilent: waiting !== null && waiting >= answerDays, tripId: lead.tripId,
+      substitutes: (standIn.get(lead.id) ?? []).map((substitute) => ({ ...substitute, title: titles.get(substitute.id) ?? substitute.id })),
+      rebates: each.rebates.map((rebate) => rebateView(rebate, each, market, library, today, build)),
+      photos: (photosOf.get(lead.id) ?? []).map(({ id, arrival }) => ({ id, arrival })),
+    }
+  })
+  return {
+    leads: views, trips: tripRows.map(({ id, name, km, fare, hours }) => ({ id, name, km, fare, hours, cost: pickupCost({ km, perKm, fare, hours, perHour }) })),
+    unvalued: rows.filter((row) => !isConvertible(row)).map((row) => ({ id: row.id, title: row.title, reason: noRate(today, row.currency, build.currency) })),
+  }
+}
+
+function rebateView(rebate: ValuedLead['rebates'][number], { lead, beyond }: ValuedLead, market: Market, library: ReadonlyMap<string, Part>, today: string, build: typeof builds.$inferSelect): LeadRebateView {
+  const { id, kind, amount, claimBy, expectedBy, state, proof, tradedPartId } = rebate
+  const traded = library.get(tradedPartId ?? '')
+  const typical = traded && lead.currency === build.currency ? streetAt(market, traded.id, today, build.currency) : null
+  const seller = [...market.sources.values()].find((source) => source.kind === 'auction')
+  const tradeIn = traded && typical !== null
+    ? { name: partLabel(traded), ...tradeInSheet(rebate, { typical, feePercent: seller?.sellerFeePercent ?? 0, shipping: seller?.currency === build.currency ? seller.shippingAmount : 0, perDay: readStreetPrice(market, traded.id, today, build.currency).perDay }, today) } : null
+  return { id, kind, amount, claimBy, expectedBy, state, proof, isBeyond: beyond.has(id), tradeIn }
+}
+
+/** Listings that repeat an earlier one, by id; those that are gone count as forerunners. */
+async function sameListings(db: Database): Promise<Map<string, SameListing>> {
+  const [rows, things] = await Promise.all([
+    db.select({ id: leads.id, sourceId: leads.sourceId, title: leads.title, price: leads.price, currency: leads.currency, place: leads.place, listedOn: leads.listedOn, vanishedOn: leads.vanishedOn, condition: leads.condition }).from(leads).where(isNull(leads.deletedAt)),
+    db.select().from(leadThings),
+  ])
+  const thingsOf = groupBy(things, (thing) => thing.leadId)
+  // shops sell many of a kind: only used things are one of a kind
+  const used = rows.filter((row) => row.condition !== 'new')
+  return new Map(findSameListings(used.map((row) => ({ ...row, things: (thingsOf.get(row.id) ?? []).map((thing) => `${thing.partId}*${thing.quantity}`).sort().join(' ') }))).map((each) => [each.id, each]))
+}
+
+/** For each chosen lead that is gone, what can stand in for it in the machine as chosen. */
+function substitutesFor(valued: readonly ValuedLead[], chosenIds: readonly string[], library: ReadonlyMap<string, Part>): Map<string, ReturnType<typeof nearestSubstitutes>> {
+  const chosen = valued.filter((each) => chosenIds.includes(each.lead.id))
+  const gone = chosen.filter((each) => each.lead.vanishedOn !== null)
+  if (gone.length === 0) return new Map()
+  const open = valued.filter((each) => each.lead.state === 'open' && each.lead.vanishedOn === null && !chosenIds.includes(each.lead.id) && each.lead.condition !== 'damaged')
+  const stops = (parts: readonly Part[]) => checkFit({ parts }).findings.filter((finding) => finding.severity === 'stops').length
+  return new Map(gone.map((each) => {
+    const others = chosen.filter((other) => other !== each).flatMap((other) => keptParts(other, library))
+    const partsOf = (id: string) => keptParts(valued.find((other) => other.lead.id === id)!, library)
+    return [each.lead.id, nearestSubstitutes(candidate(each, library), stops([...others, ...partsOf(each.lead.id)]), open.map((other) => candidate(other, library)), (id) => stops([...others, ...partsOf(id)]))]
   }))
-  return { leads: views, unvalued: rows.filter((row) => !isConvertible(row)).map((row) => ({ id: row.id, title: row.title, reason: noRate(today, row.currency, build.currency) })) }
+}
+
+function candidate(each: ValuedLead, library: ReadonlyMap<string, Part>): Candidate {
+  const parts = keptParts(each, library)
+  const figures = parts.map(indexOfPart)
+  return { id: each.lead.id, roles: parts.map((part) => part.role).sort().join(' '), cost: each.value.expectedAfterResale, worth: figures.length === 1 ? figures[0]! : null }
 }

@@ -17,9 +17,10 @@ export async function insertLead(tx: Queryable, id: string, input: LeadInput): P
   await insertLeadDetails(tx, id, input)
 }
 
-function leadRow({ things: _things, code: _code, rebate: _rebate, price, shipping, ...lead }: LeadInput) {
+function leadRow({ things: _things, code: _code, rebate: _rebate, price, shipping, extras, ...lead }: LeadInput) {
   return {
     ...lead,
+    extras: extras.map(({ label, amount }, index) => ({ label, amount: parseDecimal(amount, lead.currency, `extras[${index}].amount`) })),
     price: parseDecimal(price, lead.currency, 'price'),
     shipping: shipping === null ? null : parseDecimal(shipping, lead.currency, 'shipping'),
   }
@@ -32,16 +33,16 @@ async function insertLeadDetails(tx: Queryable, leadId: string, { things, code, 
     await tx.insert(codes).values({
       id: newId('code'), leadId, word: code.word, kind: code.kind, validUntil: code.validUntil,
       value: code.kind === 'percent' ? Number(code.value) : amount(code.value, 'code.value'),
-      minSpend: code.minSpend === null ? null : amount(code.minSpend, 'code.minSpend'),
+      minSpend: code.minSpend === null ? null : amount(code.minSpend, 'code.minSpend'), cap: code.cap === null ? null : amount(code.cap, 'code.cap'), stackable: code.stackable ?? true, role: code.role,
     })
   }
   if (rebate) await tx.insert(rebates).values({ ...rebate, id: newId('rebate'), leadId, amount: amount(rebate.amount, 'rebate.amount') })
 }
 
-async function assertKnown(tx: Queryable, { sourceId, things }: LeadInput): Promise<void> {
+async function assertKnown(tx: Queryable, { sourceId, things, rebate }: LeadInput): Promise<void> {
   const [source] = await tx.select({ id: sources.id }).from(sources).where(eq(sources.id, sourceId))
   if (!source) throw new CoreError('unknown-source', `"${sourceId}" is not one of the sources`, 'sourceId')
-  const wanted = [...new Set(things.map((thing) => thing.partId))]
+  const wanted = [...new Set([...things.map((thing) => thing.partId), ...(rebate?.tradedPartId ? [rebate.tradedPartId] : [])])]
   const found = await tx.select({ id: parts.id }).from(parts).where(inArray(parts.id, wanted))
   const missing = wanted.find((id) => !found.some((part) => part.id === id))
   if (missing !== undefined) throw new CoreError('unknown-part', `"${missing}" is not in the parts library`, 'things')
@@ -67,14 +68,6 @@ export async function updateLead(db: Database, id: string, input: LeadInput, tod
   })
 }
 
-/** Passes on, takes back, deletes or brings back a lead. */
-export async function setLeadState(db: Database, id: string, change: { state: 'open' | 'passed' | undefined; deletedAt: string | null | undefined }): Promise<void> {
-  const set = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined))
-  if (Object.keys(set).length === 0) return
-  const { rowsAffected } = await db.update(leads).set(set).where(eq(leads.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no lead "${id}"`)
-}
-
 /** A lead as its form and its files state it. */
 export async function leadInput(db: Database, id: string): Promise<LeadInput & { id: string }> {
   const [lead] = await db.select().from(leads).where(eq(leads.id, id))
@@ -90,7 +83,8 @@ export async function leadInput(db: Database, id: string): Promise<LeadInput & {
     condition: lead.condition, manner: lead.manner, listedOn: lead.listedOn, endsOn: lead.endsOn, shipping: lead.shipping === null ? null : decimal(lead.shipping),
     place: lead.place, note: lead.note,
     things: things.map(({ partId, quantity, plan }) => ({ partId, quantity, plan })),
-    code: code ? { word: code.word, kind: code.kind, value: code.kind === 'percent' ? String(code.value) : decimal(code.value), minSpend: code.minSpend === null ? null : decimal(code.minSpend), validUntil: code.validUntil } : null,
-    rebate: rebate ? { kind: rebate.kind, amount: decimal(rebate.amount), claimBy: rebate.claimBy, state: rebate.state, chance: rebate.chance } : null,
+    code: code ? { word: code.word, kind: code.kind, value: code.kind === 'percent' ? String(code.value) : decimal(code.value), minSpend: code.minSpend === null ? null : decimal(code.minSpend), validUntil: code.validUntil, cap: code.cap === null ? null : decimal(code.cap), stackable: code.stackable, role: code.role } : null,
+    rebate: rebate ? { kind: rebate.kind, amount: decimal(rebate.amount), claimBy: rebate.claimBy, state: rebate.state, chance: rebate.chance, proof: rebate.proof, expectedBy: rebate.expectedBy, campaign: rebate.campaign, perHousehold: rebate.perHousehold, tradedPartId: rebate.tradedPartId } : null,
+    text: lead.text, answers: lead.answers, signs: lead.signs, extras: lead.extras.map(({ label, amount }) => ({ label, amount: decimal(amount) })),
   }
 }

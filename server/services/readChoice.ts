@@ -6,7 +6,8 @@ import type { ReceiptLine } from '#core/receipt/receipt'
 import { daysBetween } from '#core/time/calendarDate'
 import type { BuildView, ChoiceView } from '#shared/views'
 import type { builds, choices, shelf } from '../db/schema'
-import { houseRuleBreaches, type ValuedLead } from './leadViews'
+import { houseRuleBreaches } from './leadViews'
+import type { ValuedLead } from './valuedLeads'
 import { newPriceIn, readStreetPrice, streetAt, type Market } from './market'
 import type { arrivalsOf } from './purchase/arrivals'
 
@@ -22,6 +23,8 @@ export interface ChoiceContext {
   /** Titles of the leads of choices taken out. */
   readonly leadTitles: ReadonlyMap<string, string>
   readonly today: string
+  /** What a lead bears where several still to be paid make one order, by lead. */
+  readonly joined: ReadonlyMap<string, { readonly payNow: number; readonly expected: number }>
   /** Cash that left for a choice, from the ledger. */
   readonly paid: ReadonlyMap<string, number>
   /** What came out of the box, by choice. */
@@ -105,23 +108,26 @@ interface ChoiceFigures {
   readonly breaches?: readonly string[]
 }
 
-function readLeadChoice(row: typeof choices.$inferSelect, { build, library, leads }: ChoiceContext): ChoiceFigures {
-  const { lead, value, sourceName } = leads.find((each) => each.lead.id === row.leadId)!
+function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ChoiceFigures {
+  const { build, library, leads } = context
+  const valued = leads.find((each) => each.lead.id === row.leadId)!
+  const { lead, value, sourceName } = valued
+  const shared = context.joined.get(lead.id) ?? value
   const kept = lead.things.filter((thing) => thing.plan === 'keep')
   const parts = kept.flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
   const openToAnyone = lead.manner === 'fixed' && lead.condition === 'new'
   return {
     label: kept.length === 1 ? partLabel(library.get(kept[0]!.partId)!) : lead.title,
     parts,
-    payNow: value.payNow,
-    afterRebates: value.afterRebates,
-    expected: value.expected,
+    payNow: shared.payNow,
+    afterRebates: value.afterRebates + shared.payNow - value.payNow,
+    expected: shared.expected,
     toComeBack: value.openRebates,
     anyoneCanPay: openToAnyone ? value.payNow : value.street,
     source: sourceName,
     condition: lead.condition,
     vanishedOn: lead.vanishedOn,
-    breaches: houseRuleBreaches(build.houseRules, lead, library),
+    breaches: houseRuleBreaches(build.houseRules, valued, library),
   }
 }
 

@@ -1,9 +1,11 @@
 import { desc, isNull } from 'drizzle-orm'
+import { defaultAnswerDays } from '#core/leads/silence'
 import type { BuildStrip, SessionView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds } from '../db/schema'
 import { buildView } from './buildView'
 import { lookoutHits } from './prices/lookouts'
+import { waitingDays } from './waitingDays'
 import { countSoldRecords } from './prices/priceViews'
 
 /** What the shell needs to know: the date taken for today, and the builds. */
@@ -16,8 +18,13 @@ export async function sessionView(db: Database, today: string): Promise<SessionV
 export async function buildStrips(db: Database, today: string): Promise<BuildStrip[]> {
   const { builds: list } = await sessionView(db, today)
   const hits = await lookoutHits(db, today)
+  const said = await waitingDays(db, today)
   return Promise.all(list.map(async ({ id }) => {
-    const { name, purpose, wantedBy, currency, budget, stretch, receipt, targets, fit, emptyRoles, breaches } = await buildView(db, id, today)
-    return { id, name, purpose, wantedBy, currency, budget, stretch, receipt, targets, findings: fit.findings, emptyRoles, breaches, hits: hits.filter((hit) => hit.buildId === id) }
+    const { name, purpose, wantedBy, currency, budget, stretch, receipt, targets, fit, emptyRoles, breaches, houseRules, choices } = await buildView(db, id, today)
+    const answerDays = houseRules.answerDays ?? defaultAnswerDays
+    return { id, name, purpose, wantedBy, currency, budget, stretch, receipt, targets, findings: fit.findings, emptyRoles, breaches, hits: hits.filter((hit) => hit.buildId === id),
+      silent: said.filter((each) => each.days >= answerDays),
+      gone: choices.flatMap((choice) => (choice.vanishedOn !== null && choice.paidOn === null && choice.leadId !== null ? [{ leadId: choice.leadId, title: choice.label }] : [])),
+    }
   }))
 }

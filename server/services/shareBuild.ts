@@ -24,6 +24,7 @@ export function buildMarkdown(view: BuildView): string {
   return [
     `# ${markdownText(view.name)}`, '',
     ...(view.purpose === '' ? [] : [markdownText(view.purpose), '']),
+    ...(view.saleText === '' ? [] : [markdownText(view.saleText), '']),
     `Budget ${amount(view.budget)} ${view.currency}, stretch ${amount(view.stretch)}. As of ${view.today}.`, '',
     '| thing | scope | from | pay now | anyone can pay | why |', '| --- | --- | --- | ---: | ---: | --- |',
     ...view.choices.map((choice) => `| ${markdownText(choice.label)} | ${scopeNames[choice.scope]} | ${markdownText(choice.source)} | ${amount(choice.payNow)} | ${amount(choice.anyoneCanPay)} | ${markdownText(choice.reason)} |`),

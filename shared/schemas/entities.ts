@@ -1,10 +1,14 @@
-import { array, object, type InferType } from 'yup'
+import { array, mixed, object, type InferType } from 'yup'
+import { entryKinds, type EntryKind } from '../../core/ledger/ledger'
 import { arrivalVerdicts } from '../../core/ledger/arrival'
 import { opinionVerdicts } from '../../core/worth/opinions'
 import { conditions, manners } from '../../core/market/soldRecord'
 import { needs, roles } from '../../core/parts/part'
 import { scopes } from '../../core/receipt/receipt'
-import { protections } from '../../core/sourcing/faultRisk'
+import { faultSigns, protections } from '../../core/sourcing/faultRisk'
+import { defaultAnswerDays } from '../../core/leads/silence'
+import type { Answer } from '../../core/listings/completeness'
+import type { FaultSign } from '../../core/sourcing/faultRisk'
 import { rebateStates } from '../../core/sourcing/rebates'
 import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, share, text, texts, wholeFrom, yesOrNo } from './fields'
 
@@ -25,6 +29,23 @@ export const targetSchema = object({
 })
 export type TargetInput = InferType<typeof targetSchema>
 
+const overridesOf = <K extends string>(keys: readonly K[], field: () => ReturnType<typeof finite>) => object(Object.fromEntries(keys.map((key) => [key, field().optional()])) as Record<K, ReturnType<typeof finite>>).default(undefined).optional()
+/** The builder's own figures in the table of faults; what is left out keeps its default. */
+const faultsSchema = object({
+  used: overridesOf(roles, share), byCondition: overridesOf(conditions, () => finite().min(0).max(50)), bySign: overridesOf(faultSigns, () => finite().min(0).max(50)), recovered: overridesOf(protections, share), hassle: decimalText().optional(),
+}).default(undefined).optional()
+
+export const houseRulesSchema = object({
+  neverUsed: array().of(oneOf(roles).defined()).default([]),
+  patience: oneOf(['patient', 'typical', 'hurried']).default('typical'),
+  faults: faultsSchema,
+  mostFault: share().nullable().default(null),
+  answerDays: wholeFrom(1).max(60).default(defaultAnswerDays),
+  perKm: decimalText().default('0'),
+  perHour: decimalText().default('0'),
+  pickupKm: finite().moreThan(0).nullable().default(null),
+})
+
 export const briefSchema = object({
   name: name(),
   purpose: line(200),
@@ -34,7 +55,9 @@ export const briefSchema = object({
   stretch: decimalText().required('a stretch is needed')
     .test('stretch', 'the stretch must not be below the budget', (value, { parent }) => value === undefined || Number(value) >= Number(parent.budget)),
   wantedBy: calendarDate().nullable().default(null),
-  houseRules: object({ neverUsed: array().of(oneOf(roles).defined()).default([]), patience: oneOf(['patient', 'typical', 'hurried']).default('typical') }).default({ neverUsed: [], patience: 'typical' }),
+  houseRules: houseRulesSchema,
+  privateNote: line(4000),
+  saleText: line(4000),
   needs: array().of(object({ need: oneOf(needs).required(), price: decimalText().required('a price is needed') })).default([]),
   targets: array().of(targetSchema).max(20).default([]),
 })
@@ -56,6 +79,10 @@ export const sourceSchema = object({
   sellerFeePercent: percent().default(0),
   protection: oneOf(protections).required(),
   note: line(),
+  importDutyPercent: percent().default(0),
+  importTaxPercent: percent().default(0),
+  importFreeUnder: decimalText().default('0'),
+  exchangeFeePercent: percent().default(0),
 })
 export type SourceInput = InferType<typeof sourceSchema>
 
@@ -101,6 +128,9 @@ export const codeSchema = object({
   value: decimalText().required('a value is needed'),
   minSpend: decimalText().nullable().default(null),
   validUntil: calendarDate().nullable().default(null),
+  cap: decimalText().nullable().default(null),
+  stackable: yesOrNo().default(true),
+  role: oneOf(roles).nullable().default(null),
 })
 
 export const rebateSchema = object({
@@ -109,6 +139,11 @@ export const rebateSchema = object({
   claimBy: calendarDate().required('a claim-by date is needed'),
   state: oneOf(rebateStates).default('to-claim'),
   chance: share().default(0.85),
+  proof: line(200),
+  expectedBy: calendarDate().nullable().default(null),
+  campaign: line(80),
+  perHousehold: wholeFrom(1).nullable().default(null),
+  tradedPartId: text().nullable().default(null),
 })
 
 export const leadSchema = object({
@@ -130,6 +165,10 @@ export const leadSchema = object({
   })).required().min(1, 'tie the lead to at least one part').max(30),
   code: codeSchema.nullable().default(null),
   rebate: rebateSchema.nullable().default(null),
+  text: line(8000),
+  answers: mixed<Record<string, Answer>>((value): value is Record<string, Answer> => typeof value === 'object' && value !== null && Object.values(value).every((each) => each === 'yes' || each === 'no')).default({}),
+  signs: mixed<Partial<Record<FaultSign, boolean>>>((value): value is Partial<Record<FaultSign, boolean>> => typeof value === 'object' && value !== null && Object.entries(value).every(([key, each]) => faultSigns.includes(key as FaultSign) && typeof each === 'boolean')).default({}),
+  extras: array().of(object({ label: text().trim().required('say what it is').max(80), amount: decimalText().required('an amount is needed') })).max(20).default([]),
 })
 export type LeadInput = InferType<typeof leadSchema>
 
@@ -217,6 +256,13 @@ export type ConnectorInput = InferType<typeof connectorSchema>
 export const connectorPatchSchema = object({ url: webAddress().optional(), everyMinutes: everyMinutes(), allowPrivate: yesOrNo(), paused: yesOrNo() })
 export type ConnectorPatch = InferType<typeof connectorPatchSchema>
 
+const changesOf = <T>(isValid: (value: unknown) => boolean, what: string) => mixed<Record<string, T | null>>().optional().test('changes', `\${path} must be an object of ${what}`, (value) => value === undefined || (typeof value === 'object' && value !== null && Object.values(value).every((each) => each === null || isValid(each))))
+export const leadPatchSchema = object({
+  state: oneOf(['open', 'passed']), deleted: yesOrNo(), passReason: text().max(200), askedOn: calendarDate().nullable(), tripId: text().nullable(),
+  answers: changesOf<Answer>((value) => value === 'yes' || value === 'no', 'yes, no or null'), signs: changesOf<boolean>((value) => typeof value === 'boolean', 'true, false or null'),
+})
+export const tripSchema = object({ name: name().max(60), km: finite().min(0).max(5000).required('how far, in km?'), fare: decimalText().default('0'), hours: finite().min(0).max(100).default(0) })
+export const saleSchema = object({ day: calendarDate().required('a date is needed'), amount: decimalText().required('an amount is needed'), fee: decimalText().default('0'), buildId: idText() })
 export const offerSchema = object({ by: oneOf(['me', 'seller']).required(), amount: decimalText().nullable().default(null), day: calendarDate().required('a date is needed'), note: line(300) })
 export const paymentSchema = object({ day: calendarDate().required('a date is needed'), amount: decimalText().required('an amount is needed') })
 export const arrivalSchema = object({
@@ -257,12 +303,19 @@ export const librarySchema = object({
 })
 export type LibraryFile = InferType<typeof librarySchema>
 
+const entryKindNames = Object.keys(entryKinds) as EntryKind[]
 export const buildFileSchema = object({
   format: oneOf(['tarvin-build']).required('this is not a build file: "format" must be "tarvin-build"'),
   version: oneOf(['1']).required(),
   brief: briefSchema.required(),
   choices: array().of(choiceSchema.shape({ paidOn: calendarDate().nullable().default(null) })).default([]),
   rivals: array().of(text().required()).default([]),
+  /** `choice` and `corrects` count from 0 in this file's own lists. */
+  ledger: array().of(object({
+    day: calendarDate().required(), kind: oneOf(entryKindNames).required(), cash: decimalText({ min: 'any' }).required(), hours: finite().default(0), text: line(), choice: wholeFrom(0).nullable().default(null), corrects: wholeFrom(0).nullable().default(null),
+  })).default([]),
+  offers: array().of(object({ leadId: idText(), by: oneOf(['me', 'seller']).required(), amount: decimalText().nullable().default(null), day: calendarDate().required(), note: line() })).default([]),
+  arrivals: array().of(arrivalSchema.shape({ choice: wholeFrom(0).required(), returnState: oneOf(['to-send', 'sent', 'refunded']).nullable().default(null) })).default([]),
   library: librarySchema.required(),
 })
 export type BuildFile = InferType<typeof buildFileSchema>

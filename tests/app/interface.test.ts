@@ -56,11 +56,11 @@ describe('the price rule', () => {
 
 describe('agenda and search', () => {
   test('what stops comes before what waits', () => {
-    const strip = { id: 'b', name: 'B', wantedBy: '2026-11-21', findings: [{ severity: 'stops', what: 'socket' }], breaches: [], targets: [], emptyRoles: ['cpu'], hits: [], receipt: { state: 'within', groups: { toComeBack: [] } } } as unknown as BuildStrip
-    expect(agenda([strip], '2026-10-31').map((entry) => entry.when)).toEqual(['stops', '21 days'])
+    const strip = { id: 'b', name: 'B', wantedBy: '2026-11-21', findings: [{ severity: 'stops', what: 'socket' }], breaches: [], targets: [], emptyRoles: ['cpu'], hits: [], silent: [{ leadId: 'l', title: 'Tarn', days: 5 }], gone: [], receipt: { state: 'within', groups: { toComeBack: [] } } } as unknown as BuildStrip
+    expect(agenda([strip], '2026-10-31').map((entry) => entry.when)).toEqual(['stops', 'silent', '21 days'])
     const hit = (leadId: string, cost: number, tooCheap = false) => ({ lookoutId: 'l', leadId, cost, limit: 12_000, partName: 'Tarn', source: 'Barnstall', currency: 'CAD', manner: 'local', tooCheap })
     const came = agenda([{ ...strip, hits: [hit('dear', 11_900), hit('odd', 2000, true), hit('cheap', 11_000)] } as unknown as BuildStrip], '2026-10-31')
-    expect(came.map((entry) => entry.when)).toEqual(['stops', 'came in', '21 days'])
+    expect(came.map((entry) => entry.when)).toEqual(['stops', 'came in', 'silent', '21 days'])
     expect(came[1]).toMatchObject({ text: 'B: 3 × Tarn at or below 120.00, from 110.00 at Barnstall', to: '/b/b/leads?show=hits&lead=cheap' })
   })
   test('a slip of the pen still finds it', () => {

@@ -2,7 +2,6 @@ import { describe, expect, test } from 'vitest'
 import { catalogue, cataloguePart } from '../../demo/catalogue'
 import { labelledListings } from '../../demo/listingTexts'
 import { heldBackListingsSeed, measureListings } from '../../demo/measureListings'
-import { questionsFor } from '#core/listings/questions'
 import { readListing } from '#core/listings/readListing'
 import { TitleReader } from '#core/market/partsInTitle'
 import { queryForPart } from '#core/market/queryForPart'
@@ -42,12 +41,5 @@ describe('readListing', () => {
     expect(measure.contentsFound / measure.contents).toBeGreaterThanOrEqual(0.9)
     expect(measure.abstained / measure.listings).toBeLessThanOrEqual(0.15)
     expect(measure.priceRight / measure.listings).toBeGreaterThanOrEqual(0.95)
-  })
-})
-
-describe('questionsFor', () => {
-  test('asks what is not said, each once, six at most', () => {
-    expect(questionsFor(['graphics'], 'works, all fans turn, never mined')).toEqual(['Has the paste or a pad been changed?', 'Why are you selling it?'])
-    expect(questionsFor(['cpu', 'motherboard', 'memory'], '').length).toBe(6)
   })
 })

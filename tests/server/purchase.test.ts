@@ -53,7 +53,7 @@ describe('the haggle sheet of a lead', () => {
     const offer = await noteOffer(database.db, id, { by: 'seller', amount: '118.00', day: today, note: 'last word' }, today)
     expect(await haggleView(database.db, build, id, today)).toMatchObject({ ask: 11_800, askedBy: 'counter-offer', advice: 'take', opening: 11_500 })
     await setOfferDeleted(database.db, offer, today)
-    const other = await createLead(database.db, lead('112.00'))
+    const other = await createLead(database.db, lead('126.00', { signs: { 'stress-tested': true } }))
     expect((await haggleView(database.db, build, id, today)).alternative).toMatchObject({ leadId: other })
     await createLead(database.db, lead('20.00')) // far too cheap to be an alternative
     await createLead(database.db, lead('90.00', { condition: 'damaged' }))

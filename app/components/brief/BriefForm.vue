@@ -26,7 +26,7 @@ onMounted(() => {
 
 const sizes = [['1280x720', '720p'], ['1920x1080', '1080p'], ['2560x1440', '1440p'], ['3840x2160', '2160p']] as const
 const problem = (path: string) => (shown.value ? problems.value[path] : undefined)
-const rest = computed(() => Object.entries(problems.value).filter(([path]) => path.startsWith('targets') || path.startsWith('needs')))
+const rest = computed(() => Object.entries(problems.value).filter(([path]) => path.startsWith('targets') || path.startsWith('needs') || path.startsWith('houseRules.faults')))
 const presetsOf = (id: string) => Object.keys(workloads.find((each) => each.id === id)?.presets ?? {})
 
 function addTarget() {
@@ -102,6 +102,11 @@ const optionalNumber = (text: string) => (text === '' ? null : Number(text))
           <template v-for="entry in draft.needs" :key="entry.need"><input v-if="entry.need === need" v-model="entry.price" class="field figures w-20 text-right" :aria-label="`price of ${needNames[need]}`"></template>
         </label>
       </div>
+    </section>
+    <HouseRulesForm v-model="draft.houseRules" :currency="draft.currency" :problem-of="problem" />
+    <section class="grid grid-cols-2 gap-6 max-md:grid-cols-1">
+      <FormField label="for me alone: never exported, never shared" :problem="problem('privateNote')"><textarea v-model="draft.privateNote" rows="3" class="field w-full" aria-label="private note" /></FormField>
+      <FormField label="what a buyer may read" :problem="problem('saleText')"><textarea v-model="draft.saleText" rows="3" class="field w-full" aria-label="description for a buyer" /></FormField>
     </section>
     <ul v-if="shown && rest.length > 0" class="text-stop" role="alert"><li v-for="[path, message] in rest" :key="path">{{ path }}: {{ message }}</li></ul>
     <div class="flex items-center gap-3">

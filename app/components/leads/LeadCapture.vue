@@ -2,6 +2,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ValidationError } from 'yup'
 import { jsonLdOffers, type PageOffer } from '#core/importing/jsonLdOffers'
+import { roleNames, roles, type Role } from '#core/parts/part'
 import type { ReadListing } from '#core/listings/readListing'
 import { conditions, manners } from '#core/market/soldRecord'
 import { leadSchema, type LeadInput } from '#shared/schemas/entities'
@@ -13,11 +14,11 @@ import { request, RequestError, sendFile } from '~/utils/request'
 const { today, currency, editing = null } = defineProps<{ today: string; currency: string; editing?: string | null }>()
 const emit = defineEmits<{ close: []; done: [id: string | null] }>()
 const storageKey = `tarvin-lead-${editing ?? 'new'}`
-const blank = (): LeadInput => ({ sourceId: '', externalId: '', title: '', url: '', price: '', currency, condition: 'used', manner: 'fixed', listedOn: today, endsOn: null, shipping: null, place: '', note: '', things: [], code: null, rebate: null })
+const blank = (): LeadInput => ({ sourceId: '', externalId: '', title: '', url: '', price: '', currency, condition: 'used', manner: 'fixed', listedOn: today, endsOn: null, shipping: null, place: '', note: '', things: [], code: null, rebate: null, text: '', answers: {}, signs: {}, extras: [] })
 
 const library = ref<LibraryView | null>(null)
 const stored = localStorage.getItem(storageKey)
-const draft = reactive<LeadInput>(stored ? (JSON.parse(stored) as LeadInput) : blank())
+const draft = reactive<LeadInput>({ ...blank(), ...(stored ? (JSON.parse(stored) as Partial<LeadInput>) : {}) })
 const problems = ref<Record<string, string>>({})
 const failure = ref('')
 const page = ref('')
@@ -56,7 +57,7 @@ const listing = ref('')
 /** What the text says fills the form; what it leaves open stays as it is. */
 function takeListing(read: ReadListing) {
   Object.assign(draft, {
-    title: read.title.value, condition: read.condition.value, note: draft.note || listing.value.slice(0, 1000),
+    title: read.title.value, condition: read.condition.value, text: listing.value.slice(0, 8000),
     ...(read.price ? { price: read.price.value } : {}), ...(read.currency ? { currency: read.currency.value } : {}), ...(read.shipping ? { shipping: read.shipping.value } : {}),
     things: read.parts.map(({ value }) => ({ partId: value, quantity: 1, plan: 'keep' as const })),
   })
@@ -104,9 +105,10 @@ function discard() {
   localStorage.removeItem(storageKey)
   emit('close')
 }
-const toggleCode = (on: boolean) => (draft.code = on ? { word: '', kind: 'percent', value: '10', minSpend: null, validUntil: null } : null)
-const toggleRebate = (on: boolean) => (draft.rebate = on ? { kind: 'mail-in', amount: '', claimBy: today, state: 'to-claim', chance: 0.85 } : null)
-const orNull = (event: Event) => (event.target as HTMLInputElement).value || null
+const extraProblems = computed(() => Object.fromEntries(Object.entries(problems.value).filter(([path]) => path.startsWith('extras'))))
+const toggleCode = (on: boolean) => (draft.code = on ? { word: '', kind: 'percent', value: '10', minSpend: null, validUntil: null, cap: null, stackable: true, role: null } : null)
+const toggleRebate = (on: boolean) => (draft.rebate = on ? { kind: 'mail-in', amount: '', claimBy: today, state: 'to-claim', chance: 0.85, proof: '', expectedBy: null, campaign: '', perHousehold: null, tradedPartId: null } : null)
+const orNull = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value || null
 </script>
 
 <template>
@@ -144,12 +146,20 @@ const orNull = (event: Event) => (event.target as HTMLInputElement).value || nul
         </fieldset>
         <fieldset class="col-span-2 max-md:col-span-full"><label class="flex gap-2 text-xs text-soft"><input type="checkbox" :checked="draft.code !== null" @change="toggleCode(($event.target as HTMLInputElement).checked)">a code at checkout</label>
           <div v-if="draft.code" class="mt-1 flex gap-1"><input v-model="draft.code.word" class="field w-24" placeholder="CODE" aria-label="code"><select v-model="draft.code.kind" class="field" aria-label="kind of code"><option>percent</option><option>fixed</option></select><input v-model="draft.code.value" class="field figures w-16" aria-label="value of the code"><input :value="draft.code.minSpend ?? ''" class="field figures w-20" placeholder="from" aria-label="minimum spend" @input="draft.code.minSpend = orNull($event)"></div>
+          <div v-if="draft.code" class="mt-1 flex flex-wrap items-center gap-1 text-xs"><label>at most <input :value="draft.code.cap ?? ''" class="field figures w-20" aria-label="most it takes off" @input="draft.code.cap = orNull($event)"></label><label>until <input :value="draft.code.validUntil ?? ''" type="date" class="field" aria-label="code valid until" @input="draft.code.validUntil = orNull($event)"></label><label>on <select :value="draft.code.role ?? ''" class="field" aria-label="what the code is on" @change="draft.code.role = orNull($event) as Role | null"><option value="">the order</option><option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option></select></label><label class="inline-flex gap-1"><input v-model="draft.code.stackable" type="checkbox">with others</label></div>
           <p v-if="problems['code.word'] || problems['code.value']" class="text-xs text-stop" role="alert">{{ problems['code.word'] ?? problems['code.value'] }}</p>
         </fieldset>
         <fieldset class="col-span-2 max-md:col-span-full"><label class="flex gap-2 text-xs text-soft"><input type="checkbox" :checked="draft.rebate !== null" @change="toggleRebate(($event.target as HTMLInputElement).checked)">a rebate to claim</label>
           <div v-if="draft.rebate" class="mt-1 flex gap-1"><select v-model="draft.rebate.kind" class="field" aria-label="kind of rebate"><option>mail-in</option><option>online</option><option>trade-in</option></select><input v-model="draft.rebate.amount" class="field figures w-20" placeholder="amount" aria-label="amount of the rebate"><input v-model="draft.rebate.claimBy" type="date" class="field" aria-label="claim by"></div>
+          <div v-if="draft.rebate" class="mt-1 flex flex-wrap items-center gap-1 text-xs"><input v-model="draft.rebate.proof" class="field w-32" placeholder="proof needed" aria-label="proof needed"><label>here by <input :value="draft.rebate.expectedBy ?? ''" type="date" class="field" aria-label="rebate expected by" @input="draft.rebate.expectedBy = orNull($event)"></label><input v-model="draft.rebate.campaign" class="field w-28" placeholder="campaign" aria-label="campaign"><label>per household <input :value="draft.rebate.perHousehold ?? ''" type="number" min="1" class="field figures w-14" aria-label="limit per household" @input="draft.rebate.perHousehold = orNull($event) === null ? null : Number(orNull($event))"></label></div>
+          <div v-if="draft.rebate?.kind === 'trade-in'" class="mt-1 text-xs"><label>for the old <select :value="draft.rebate.tradedPartId ?? ''" class="field max-w-56" aria-label="part traded in" @change="draft.rebate.tradedPartId = orNull($event)"><option value="">not said</option><option v-for="part in library?.parts" :key="part.id" :value="part.id">{{ part.name }}</option></select></label></div>
           <p v-if="problems['rebate.amount'] || problems['rebate.claimBy']" class="text-xs text-stop" role="alert">{{ problems['rebate.amount'] ?? problems['rebate.claimBy'] }}</p>
         </fieldset>
+        <fieldset class="col-span-full"><legend class="text-xs text-soft">what it makes necessary: an adapter, metalwork, screws</legend>
+          <div v-for="(extra, index) in draft.extras" :key="index" class="mt-1 flex gap-2"><input v-model="extra.label" class="field flex-1" :aria-label="`extra ${index + 1}`"><input v-model="extra.amount" class="field figures w-24" inputmode="decimal" :aria-label="`cost of extra ${index + 1}`"><button type="button" class="quiet-button" @click="draft.extras.splice(index, 1)">take out</button></div>
+          <button type="button" class="quiet-button mt-1" @click="draft.extras.push({ label: '', amount: '' })">add an extra</button><span v-for="(problem, path) in extraProblems" :key="path" class="ml-2 text-xs text-stop" role="alert">{{ problem }}</span>
+        </fieldset>
+        <FormField label="text of the listing: its facts are read from it" class="col-span-full"><textarea v-model="draft.text" rows="2" class="field w-full text-xs" aria-label="text of the listing" /></FormField>
         <div class="col-span-full flex gap-3 pt-2"><button type="submit" class="button button-main">{{ editing ? 'Save the lead' : 'Add the lead' }}</button><button type="button" class="button" @click="leadReport ? emit('done', null) : emit('close')">Close</button><button v-if="editing" type="button" class="quiet-button" @click="discard">discard what was typed</button></div>
       </form>
     </DialogPanel>

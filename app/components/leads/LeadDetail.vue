@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import type { LeadView } from '#shared/views'
+import { faultAssumptions } from '#core/sourcing/faultRisk'
+import type { LeadView, TripView } from '#shared/views'
 import { expectedWorking, faultWorking, landedWorking, savingWorking, splitWorking, thingStreetWorking } from '~/workings/leadWorkings'
-import { amount, percent, shortDate } from '~/utils/show'
+import { amount } from '~/utils/show'
 
 /** One lead: what is in it, what it costs landed, its risk, and how it stands against the street. */
-const { lead, currency } = defineProps<{ lead: LeadView; currency: string }>()
-const emit = defineEmits<{ changed: [] }>()
+const { lead, currency, trips } = defineProps<{ lead: LeadView; currency: string; trips: readonly TripView[] }>()
+const emit = defineEmits<{ changed: []; open: [id: string] }>()
 const build = useBuild()
 const isPaid = computed(() => build.view!.choices.some((choice) => choice.id === lead.choiceId && choice.paidOn !== null))
 const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !== 'item'))
@@ -31,7 +32,7 @@ const isForeign = computed(() => lead.currency !== currency)
           </tr>
         </tbody>
       </table>
-      <p v-if="lead.value.street !== null" class="mt-2">Kept things cost <TheFigure strong :text="amount(lead.value.split.effectiveTotal.amount, currency)" :working="() => splitWorking(lead, currency)" />; singly, at typical, <TheFigure strong :text="amount(lead.value.street, currency)" :working="() => savingWorking(lead, currency)" /><template v-if="lead.value.split.saving.percent !== null">: <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'">{{ Math.abs(lead.value.split.saving.percent).toFixed(0) }} % {{ lead.value.split.saving.percent >= 0 ? 'less' : 'more' }}</b></template>.</p>
+      <p v-if="lead.value.street !== null" class="mt-2">Kept things cost <TheFigure strong :text="amount(lead.value.split.effectiveTotal.amount, currency)" :working="() => splitWorking(lead, currency)" />; singly, as they are known to be, <TheFigure strong :text="amount(lead.value.street, currency)" :working="() => savingWorking(lead, currency)" /><template v-if="lead.value.split.saving.percent !== null">: <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'">{{ Math.abs(lead.value.split.saving.percent).toFixed(0) }} % {{ lead.value.split.saving.percent >= 0 ? 'less' : 'more' }}</b></template>.</p>
       <p v-else class="mt-2 text-waiting">No street price for one of its things: the saving cannot be reckoned.</p>
       <p v-if="lead.note" class="mt-2 text-soft">{{ lead.note }}</p>
     </section>
@@ -43,7 +44,7 @@ const isForeign = computed(() => lead.currency !== currency)
           <tr v-for="line in rest" :key="line.label"><td>{{ line.label }}</td><td class="amount">{{ amount(line.amount.amount, lead.currency) }}</td></tr>
           <tr class="font-semibold"><td>pay now</td><td class="amount"><TheFigure :text="amount(lead.value.landed.payNow.amount, lead.currency)" :working="() => landedWorking(lead)" data-figure="lead-pay-now" /></td></tr>
           <tr v-if="hasRebate"><td>after rebates</td><td class="amount" data-figure="lead-after-rebates"><TheFigure :text="amount(lead.value.landed.afterRebates.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
-          <tr><td>expected loss by faults</td><td class="amount"><TheFigure :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`" :working="() => faultWorking(lead)" /></td></tr>
+          <tr><td>expected loss by faults</td><td class="amount"><TheFigure :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`" :working="() => faultWorking(lead, faultAssumptions(build.view!.houseRules.faults))" /></td></tr>
           <tr class="font-semibold"><td>expected</td><td class="amount" data-figure="lead-expected"><TheFigure :text="amount(lead.value.landed.expected.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
           <tr v-if="isForeign"><td>expected, in {{ currency }} at today’s rate</td><td class="amount"><TheFigure :text="`${amount(lead.value.expected, currency)} ${currency}`" :working="() => savingWorking(lead, currency)" /></td></tr>
           <template v-if="lead.value.resale > 0">
@@ -58,17 +59,10 @@ const isForeign = computed(() => lead.currency !== currency)
       <h2>Against the street</h2>
       <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" size="large" :room="390" class="mt-1" />
       <p class="mt-1">Saving, risk counted: <TheFigure :text="amount(lead.value.saving, currency)" :working="() => savingWorking(lead, currency)" strong /></p>
-      <p class="text-soft">Fault risk {{ percent(lead.value.faultProbability) }} · {{ percent(lead.value.recoveredShare) }} recovered · {{ lead.condition }} · {{ shipped }}</p>
+      <p class="text-soft">{{ lead.condition }} · {{ shipped }}</p>
     </section>
-    <section class="sheet p-3">
-      <h2>Where it stands</h2>
-      <dl class="mt-1 grid grid-cols-[90px_1fr] gap-y-1">
-        <dt class="text-soft">listed</dt><dd>{{ shortDate(lead.listedOn) }}<template v-if="lead.endsOn"> · ends {{ shortDate(lead.endsOn) }}</template></dd>
-        <dt class="text-soft">source</dt><dd>{{ lead.sourceName }}</dd>
-        <template v-if="lead.place"><dt class="text-soft">place</dt><dd>{{ lead.place }}</dd></template>
-        <template v-if="lead.url"><dt class="text-soft">page</dt><dd class="truncate"><a :href="lead.url" rel="noreferrer noopener" target="_blank" class="underline">{{ lead.url }}</a></dd></template>
-      </dl>
-      <p v-for="breach in lead.breaches" :key="breach" class="mt-2"><span class="tag tag-stop">rule</span> {{ breach }}</p>
-    </section>
+    <LeadFacts :lead="lead" :today="build.view!.today" @changed="emit('changed')" />
+    <LeadRisk :lead="lead" :currency="currency" @changed="emit('changed')" />
+    <LeadStanding :lead="lead" :currency="currency" :trips="trips" @changed="emit('changed')" @open="emit('open', $event)" />
   </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { questionsFor } from '#core/listings/questions'
+import { questionsOf, readFacts } from '#core/listings/completeness'
 import { readListing, type ReadListing, type Span } from '#core/listings/readListing'
 import { TitleReader } from '#core/market/partsInTitle'
 import { queryForPart } from '#core/market/queryForPart'
@@ -35,7 +35,7 @@ const pieces = computed(() => {
   }
   return [...out, { text: text.slice(at), name: null }]
 })
-const questions = computed(() => questionsFor(listing.value.parts.map(({ value }) => partOf(value).role), text))
+const questions = computed(() => questionsOf(readFacts([...new Set(listing.value.parts.map(({ value }) => partOf(value).role))], text, {}, listing.value.condition.value === 'new')))
 const { run } = useDeed()
 const copy = () => run(() => navigator.clipboard.writeText(questions.value.join('\n')), { message: 'copied' })
 </script>

@@ -1,17 +1,20 @@
 import { daysBetween } from '#core/time/calendarDate'
 import type { Role } from '#core/parts/part'
-import type { LeadView } from '#shared/views'
+import type { LeadView, TripView } from '#shared/views'
 
 /** Which leads an inbox shows: `hits` came in under a lookout, `untied` name no part of the library yet. */
-export type LeadShow = 'open' | 'passed' | 'chosen' | 'hits' | 'untied'
-export type LeadOrder = 'saving' | 'price' | 'age' | 'ends'
+export type LeadShow = 'open' | 'passed' | 'chosen' | 'hits' | 'untied' | 'asked'
+export type LeadOrder = 'saving' | 'price' | 'age' | 'ends' | 'place'
 
 /** The leads an inbox shows: by state and role, in one of four orders. A lead without a known saving stands last. */
-export function arrangeLeads(leads: readonly LeadView[], { show, role, order, today, hits }: { show: LeadShow; role: Role | ''; order: LeadOrder; today: string; hits: ReadonlySet<string> }): LeadView[] {
+export function arrangeLeads(leads: readonly LeadView[], { show, role, order, today, hits, trips = [] }: { show: LeadShow; role: Role | ''; order: LeadOrder; today: string; hits: ReadonlySet<string>; trips?: readonly TripView[] }): LeadView[] {
+  /** What is sent has no distance; what is handed over and has no trip yet is not known, and stands between. */
+  const distance = (lead: LeadView) => trips.find((trip) => trip.id === lead.tripId)?.km ?? (lead.manner === 'local' ? 1e6 : 1e7)
   const keyOf: Readonly<Record<LeadOrder, (lead: LeadView) => number>> = {
     saving: (lead) => -(lead.value.saving ?? -Infinity),
     price: (lead) => lead.value.payNow,
     age: (lead) => daysBetween(lead.listedOn, today),
+    place: (lead) => distance(lead),
     ends: (lead) => (lead.endsOn === null ? Infinity : daysBetween(today, lead.endsOn)),
   }
   const key = keyOf[order]
@@ -23,6 +26,7 @@ export function arrangeLeads(leads: readonly LeadView[], { show, role, order, to
 
 function isShown(lead: LeadView, show: LeadShow, hits: ReadonlySet<string>): boolean {
   if (show === 'chosen') return lead.choiceId !== null
+  if (show === 'asked') return lead.state === 'open' && lead.waiting !== null
   if (show === 'hits') return hits.has(lead.id)
   if (show === 'untied') return lead.state === 'open' && lead.things.length === 0
   return lead.state === show && (show === 'passed' || lead.things.length > 0)

@@ -34,7 +34,7 @@ async function shelve() {
     await build.choose({ kind: 'owned', shelfId: id, scope: scope.value }, part.name)
   })) emit('close')
 }
-const free = computed(() => (library.value?.shelf ?? []).filter((thing) => !view.choices.some((choice) => choice.kind === 'owned' && choice.parts[0]?.id === thing.partId)))
+const free = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.soldOn === null && thing.usedIn === null))
 </script>
 
 <template>

@@ -80,7 +80,7 @@ const verdictNames: Readonly<Record<ArrivalVerdict, string>> = { 'as-described':
             <select v-model="arrival.verdict" class="field" aria-label="verdict"><option v-for="each in arrivalVerdicts" :key="each" :value="each">{{ verdictNames[each] }}</option></select>
             <select v-model="arrival.foundPartId" class="field max-w-56" aria-label="found to be"><option value="">it is what was listed</option><option v-for="part in found" :key="part.id" :value="part.id">it is a {{ part.name }}</option></select>
             <label>back until <input v-model="arrival.returnBy" type="date" class="field" aria-label="may go back until"></label>
-            <input v-model="arrival.note" class="field w-full" placeholder="what was found" aria-label="what was found"><button type="submit" class="button button-main">It arrived</button>
+            <input v-model="arrival.note" class="field w-full" placeholder="what was found" aria-label="what was found"><PhotoInput v-if="choice.leadId" :lead-id="choice.leadId" arrival @added="emit('changed')" /><button type="submit" class="button button-main">It arrived</button>
           </div>
         </form>
       </template>

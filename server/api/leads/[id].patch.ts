@@ -1,13 +1,10 @@
-import { object } from 'yup'
-import { oneOf, yesOrNo } from '#shared/schemas/fields'
+import { leadPatchSchema } from '#shared/schemas/entities'
 import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { setLeadState } from '~~/server/services/leads'
-
-const schema = object({ state: oneOf(['open', 'passed']), deleted: yesOrNo() })
+import { today } from '~~/server/http/today'
+import { patchLead } from '~~/server/services/patchLead'
 
 export default jsonRoute(async (event) => {
-  const { state, deleted } = await bodyOf(event, schema)
-  await setLeadState(await useDatabase(), getRouterParam(event, 'id')!, { state, deletedAt: deleted === undefined ? undefined : deleted ? new Date().toISOString() : null })
+  await patchLead(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, leadPatchSchema), today(), new Date().toISOString())
   return { done: true }
 })

@@ -1,7 +1,7 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/coreError'
-import { isTooCheap } from '#core/leads/tooCheap'
+import { isTooCheap, tooCheapBelow } from '#core/leads/tooCheap'
 import { parseDecimal } from '#core/money/decimal'
 import { rateTable } from '#core/money/rates'
 import { partLabel } from '#core/parts/part'
@@ -11,7 +11,7 @@ import type { Database } from '../../db/client'
 import { builds, leads, leadThings, lookouts, lookoutSeen, parts } from '../../db/schema'
 import { NotFoundError } from '../../http/errors'
 import { newId } from '../ids'
-import { valuedLeads } from '../leadViews'
+import { valuedLeads } from '../valuedLeads'
 import { readStreetPrice, useMarket } from '../market'
 import { findBuild } from './priceViews'
 
@@ -66,7 +66,7 @@ export async function lookoutHits(db: Database, today: string, buildId?: string)
       const position = lead.things.findIndex((thing) => thing.partId === part.id && thing.plan === 'keep')
       const cost = lead.things.length === 1 && lead.things[0]!.quantity === 1 ? value.payNow : value.split.things[position]?.effectiveCost?.amount
       if (cost === undefined || cost > lookout.limit) continue
-      hits.push({ lookoutId: lookout.id, leadId: lead.id, buildId: build.id, buildName: build.name, partName: partLabel(part), title: lead.title, source: sourceName, cost, limit: lookout.limit, currency: build.currency, listedOn: lead.listedOn, manner: lead.manner, tooCheap: lead.things.length === 1 && isTooCheap(value.ask, readStreetPrice(market, part.id, today, build.currency).marks?.patient ?? null) })
+      hits.push({ lookoutId: lookout.id, leadId: lead.id, buildId: build.id, buildName: build.name, partName: partLabel(part), title: lead.title, source: sourceName, cost, limit: lookout.limit, currency: build.currency, listedOn: lead.listedOn, manner: lead.manner, tooCheap: lead.things.length === 1 && isTooCheap(value.ask, tooCheapBelow(readStreetPrice(market, part.id, today, build.currency).kept)) })
     }
   }
   return hits.sort((a, b) => (a.listedOn < b.listedOn ? 1 : -1))

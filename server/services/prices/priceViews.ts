@@ -2,6 +2,7 @@ import { and, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import { buyOrWait } from '#core/market/buyOrWait'
 import { lastAsks, paidToAsked } from '#core/market/lastAsks'
 import { localAgainstOnline } from '#core/market/localAgainstOnline'
+import { faultAssumptions } from '#core/sourcing/faultRisk'
 import { newOrUsed } from '#core/market/newOrUsed'
 import { standingOf } from '#core/market/ownFigure'
 import { payUpToPrice } from '#core/market/patience'
@@ -86,7 +87,7 @@ export async function priceView(db: Database, buildId: string, partId: string, t
     loosen: reading.grade === 'thin' || reading.grade === 'none' ? loosened(market, partId, build.currency, today, reading.kept.length) : [],
     reads, change: reading.marks ? changeSince(reads, { on: today, typical: reading.marks.typical }) : null,
     ownFigure: figure, offers, patienceMark,
-    newOrUsed: newOrUsed({ role: part.role, street, fresh: offers[0]?.landed ?? null, usedForbidden: build.houseRules.neverUsed.includes(part.role) }),
+    newOrUsed: newOrUsed({ assumptions: faultAssumptions(build.houseRules.faults), role: part.role, street, fresh: offers[0]?.landed ?? null, usedForbidden: build.houseRules.neverUsed.includes(part.role) }),
     usedLater: street === null ? null : buyOrWait({ ...ahead, price: street, kind: 'used', trend: reading.trend, rhythm: null }),
     newLater: offers[0] ? buyOrWait({ ...ahead, price: offers[0].price, kind: 'new', trend: null, rhythm: offers[0].rhythm }) : null,
     lastAsks: lastAsks(standing.listings), paidToAsked: paidToAsked(standing.deals),

@@ -1,5 +1,6 @@
 import { asc, inArray, isNull, and } from 'drizzle-orm'
 import { buyOrWait } from '#core/market/buyOrWait'
+import { faultAssumptions } from '#core/sourcing/faultRisk'
 import { newOrUsed } from '#core/market/newOrUsed'
 import { minorPerUnit } from '#core/money/currencies'
 import { partLabel, type Part, type Role } from '#core/parts/part'
@@ -50,7 +51,7 @@ function ways(market: Market, part: Part, build: BuildRow, today: string) {
   const [offer] = newOffers(market, part.id, build.currency, today)
   const street = reading.marks?.[build.houseRules.patience ?? 'typical'] ?? null
   const fresh = offer?.landed ?? null
-  const { advice } = newOrUsed({ role: part.role, street, fresh, usedForbidden: build.houseRules.neverUsed.includes(part.role) })
+  const { advice } = newOrUsed({ assumptions: faultAssumptions(build.houseRules.faults), role: part.role, street, fresh, usedForbidden: build.houseRules.neverUsed.includes(part.role) })
   const way = advice === 'used' || advice === 'only-used' ? ('used' as const) : advice === 'new' || advice === 'only-new' ? ('new' as const) : null
   return { reading, offer, street, fresh, way, price: way === 'used' ? street : way === 'new' ? fresh : null }
 }

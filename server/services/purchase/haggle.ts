@@ -3,20 +3,22 @@ import type { InferType } from 'yup'
 import { CoreError } from '#core/coreError'
 import { haggleSheet } from '#core/haggle/haggleSheet'
 import { affordableCombinations } from '#core/haggle/openOffers'
-import { sumMarks } from '#core/leads/sumMarks'
 import { isTooCheap } from '#core/leads/tooCheap'
 import { parseDecimal } from '#core/money/decimal'
 import { minorPerUnit } from '#core/money/currencies'
 import { convertBack, rateTable } from '#core/money/rates'
 import type { offerSchema } from '#shared/schemas/entities'
+import { daysWaiting, defaultAnswerDays } from '#core/leads/silence'
+import type { HouseRules } from '#shared/types'
 import type { HaggleView } from '#shared/views'
 import type { Database } from '../../db/client'
 import { leads, offers } from '../../db/schema'
 import { NotFoundError } from '../../http/errors'
 import { asksOf } from '../leadAsks'
 import { newId } from '../ids'
-import { valuedLeads, type ValuedLead } from '../leadViews'
-import { readStreetPrice, useMarket } from '../market'
+import { valuedLeads, type ValuedLead } from '../valuedLeads'
+import { warnBelow } from '../leadViews'
+import { useMarket } from '../market'
 import { buildView } from '../buildView'
 import { findBuild } from '../prices/priceViews'
 
@@ -31,11 +33,10 @@ export async function haggleView(db: Database, buildId: string, leadId: string, 
   if (!own) throw new NotFoundError(`there is no lead "${leadId}"`)
   const log = await db.select().from(offers).where(and(eq(offers.leadId, leadId), isNull(offers.deletedAt))).orderBy(offers.day, offers.id)
   const rate = rateTable(market.rates).rateOn(today, own.lead.currency, build.currency)
-  const patientOf = (partIds: readonly string[]) => sumMarks(partIds.map((partId) => ({ marks: readStreetPrice(market, partId, today, build.currency).marks, quantity: 1 })))?.patient ?? null
   const counter = log.filter((each) => each.by === 'seller' && each.amount !== null).at(-1)
   const ask = counter?.amount ?? own.lead.price
   // a bid may still rise, a broken thing is no alternative, and what is too cheap to be true even less
-  const isAlternative = ({ lead, value }: ValuedLead) => lead.state === 'open' && lead.manner !== 'auction' && lead.condition !== 'damaged' && !isTooCheap(value.ask, patientOf(lead.things.map((thing) => thing.partId)))
+  const isAlternative = (each: ValuedLead) => each.lead.state === 'open' && each.lead.manner !== 'auction' && each.lead.condition !== 'damaged' && !isTooCheap(each.value.ask, warnBelow(market, each, today, build.currency))
   const rivals = valued.filter((each) => each.lead.id !== leadId && keptOf(each) === keptOf(own) && isAlternative(each)).sort((a, b) => a.value.expectedAfterResale - b.value.expectedAfterResale)
   const cheapest = rivals[0]
   const street = own.value.street
@@ -50,7 +51,7 @@ export async function haggleView(db: Database, buildId: string, leadId: string, 
     leadId, currency: own.lead.currency, ask, askedBy: counter ? 'counter-offer' : 'listing', ...sheet, costAtAsk: own.revalue(ask).expectedAfterResale, buildCurrency: build.currency,
     alternative: alternative === null ? null : { amount: alternative, what: useLead ? cheapest.lead.title : 'street price at your patience', leadId: useLead ? cheapest.lead.id : null },
     street: street === null ? null : inLead(street, own, rate, build.currency), asks, log,
-    combinations: await standingTogether(db, valued, buildId, today),
+    combinations: await standingTogether(db, valued, build, today),
   }
 }
 
@@ -64,12 +65,16 @@ function inLead(amount: number, { lead }: ValuedLead, rate: string | number, bui
 }
 
 /** My offers that stand with several sellers, and which of them what is left can bear together. */
-async function standingTogether(db: Database, valued: readonly ValuedLead[], buildId: string, today: string): Promise<HaggleView['combinations']> {
-  const mine = await db.select().from(offers).where(and(eq(offers.by, 'me'), isNull(offers.deletedAt))).orderBy(offers.day, offers.id)
+async function standingTogether(db: Database, valued: readonly ValuedLead[], build: { id: string; houseRules: HouseRules }, today: string): Promise<HaggleView['combinations']> {
+  const said = await db.select().from(offers).where(isNull(offers.deletedAt)).orderBy(offers.day, offers.id)
+  const mine = said.filter((each) => each.by === 'me')
   const newest = new Map(mine.filter((each) => each.amount !== null).map((each) => [each.leadId, each]))
-  const standing = valued.filter((each) => newest.has(each.lead.id) && each.lead.state === 'open')
+  // a seller who has owed a word for too long is not counted on
+  const answerDays = build.houseRules.answerDays ?? defaultAnswerDays
+  const isSilent = (each: ValuedLead) => (daysWaiting(each.lead.askedOn, said.filter((offer) => offer.leadId === each.lead.id), today) ?? 0) >= answerDays
+  const standing = valued.filter((each) => newest.has(each.lead.id) && each.lead.state === 'open' && !isSilent(each))
   if (standing.length < 2) return []
-  const { receipt } = await buildView(db, buildId, today)
+  const { receipt } = await buildView(db, build.id, today)
   const titles = new Map(standing.map((each) => [each.lead.id, each.lead.title]))
   return affordableCombinations(standing.map((each) => ({ id: each.lead.id, cost: each.revalue(newest.get(each.lead.id)!.amount!).payNow, worth: each.value.street ?? 0 })), Math.max(0, receipt.left))
     .slice(0, 6).map(({ ids, ...rest }) => ({ ...rest, titles: ids.map((id) => titles.get(id)!) }))

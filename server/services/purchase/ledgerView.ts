@@ -6,9 +6,9 @@ import { toDecimal } from '#core/money/decimal'
 import type { BuildView, LedgerView } from '#shared/views'
 import type { Database } from '../../db/client'
 import { choices, leads, ledgerEntries, rebates, sources } from '../../db/schema'
-import { joinedOrder } from '#core/sourcing/joinedOrder'
 import { buildView } from '../buildView'
-import { valuedLeads, type ValuedLead } from '../leadViews'
+import { openOrders } from '../openOrders'
+import { valuedLeads } from '../valuedLeads'
 import { findBuild } from '../prices/priceViews'
 import { streetAt, useMarket } from '../market'
 import { arrivalsOf } from './arrivals'
@@ -35,7 +35,7 @@ export async function ledgerView(db: Database, buildId: string, today: string): 
     entries: rows.map(({ id, day, kind, cash, hours, choiceId, text, correctsId }) => ({ id, day, kind, cash, hours, choiceId, text, correctsId, standing: standing.get(id)! })).reverse(),
     totals, compared,
     lines: [...byChoice].map(([choiceId, each]) => ({ choiceId, label: labels.get(choiceId) ?? rows.find((row) => row.choiceId === choiceId)!.text, ...each, takenOut: !labels.has(choiceId) })),
-    orders: await openOrders(db, buildId, today),
+    orders: await ordersOf(db, buildId, today),
     resale: resale({
       parts: view.choices.filter((choice) => choice.scope !== 'test').flatMap((choice) => choice.parts.filter((part) => part.role !== 'extra').map((part) => ({ id: part.id, typical: streetAt(market, part.id, today, view.currency) }))),
       cost: account.inTheEnd, hours: account.hours, whole: { feePercent: 0, shipping: 0 }, single: terms,
@@ -53,24 +53,22 @@ function withImplied(written: readonly EntryRow[], view: BuildView, buildId: str
   return [...implied, ...written].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : a.id < b.id ? -1 : 1))
 }
 
-/** Chosen leads still to be paid, source by source, as one order each; a lead that states its own delivery is not joined. */
-async function openOrders(db: Database, buildId: string, today: string): Promise<LedgerView['orders']> {
+/** Chosen leads still to be paid, as the orders they make. */
+async function ordersOf(db: Database, buildId: string, today: string): Promise<LedgerView['orders']> {
   const build = await findBuild(db, buildId)
   const unpaid = await db.select({ leadId: choices.leadId }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt), isNull(choices.paidOn)))
-  const valued = (await valuedLeads(db, await useMarket(db), build, today, unpaid.flatMap((row) => row.leadId ?? []))).filter(({ lead, value }) => lead.shipping === null && value.order.source.shipping.kind === 'per-order')
-  const bySource = new Map<string, ValuedLead[]>()
-  for (const each of valued) bySource.set(`${each.lead.sourceId} ${each.lead.currency}`, [...(bySource.get(`${each.lead.sourceId} ${each.lead.currency}`) ?? []), each])
-  return [...bySource.values()].map((group) => {
-    const { landed, saved, freeShippingGap } = joinedOrder(group.map((each) => each.value.order))
-    return { source: group[0]!.sourceName, currency: group[0]!.lead.currency, titles: group.map((each) => each.lead.title), together: landed.payNow.amount, saved, freeShippingGap, codesUsed: landed.codesUsed }
-  })
+  const valued = await valuedLeads(db, await useMarket(db), build, today, unpaid.flatMap((row) => row.leadId ?? []))
+  return openOrders(valued).map(({ leads: inOrder, joined: { landed, saved, freeShippingGap } }) => ({
+    source: inOrder[0]!.sourceName, currency: inOrder[0]!.lead.currency, titles: inOrder.map(({ lead }) => lead.title), together: landed.payNow.amount, saved, freeShippingGap, codesUsed: landed.codesUsed,
+  }))
 }
 
 async function deadlines(db: Database, leadIds: readonly string[], arrived: Awaited<ReturnType<typeof arrivalsOf>>, labels: ReadonlyMap<string, string>, wantedBy: string | null, name: string, today: string): Promise<LedgerView['deadlines']> {
   const chosen = leadIds.length === 0 ? [] : await db.select({ lead: leads, source: sources.name, paidOn: choices.paidOn }).from(leads).innerJoin(sources, eq(sources.id, leads.sourceId)).innerJoin(choices, eq(choices.leadId, leads.id)).where(and(inArray(leads.id, [...leadIds]), isNull(choices.deletedAt)))
-  const claims = leadIds.length === 0 ? [] : await db.select({ rebate: rebates, title: leads.title }).from(rebates).innerJoin(leads, eq(leads.id, rebates.leadId)).where(and(inArray(rebates.leadId, [...leadIds]), eq(rebates.state, 'to-claim')))
+  const claims = leadIds.length === 0 ? [] : await db.select({ rebate: rebates, title: leads.title }).from(rebates).innerJoin(leads, eq(leads.id, rebates.leadId)).where(and(inArray(rebates.leadId, [...leadIds]), inArray(rebates.state, ['to-claim', 'claimed'])))
   return [
-    ...claims.map(({ rebate, title }) => ({ day: rebate.claimBy, what: `claim the rebate on ${title}`, kind: 'claim' as const })),
+    ...claims.filter(({ rebate }) => rebate.expectedBy !== null).map(({ rebate, title }) => ({ day: rebate.expectedBy!, what: `the rebate on ${title} should be here`, kind: 'expected' as const })),
+    ...claims.filter(({ rebate }) => rebate.state === 'to-claim').map(({ rebate, title }) => ({ day: rebate.claimBy, what: `claim the rebate on ${title}`, kind: 'claim' as const })),
     ...[...arrived].filter(([, arrival]) => arrival.returnBy !== null && (arrival.returnState === 'to-send' || arrival.returnState === null)).map(([choiceId, arrival]) => ({ day: arrival.returnBy!, what: `last day to send back ${labels.get(choiceId) ?? 'a thing'}`, kind: 'return' as const })),
     ...chosen.filter(({ lead, paidOn }) => lead.endsOn !== null && paidOn === null).map(({ lead, source }) => ({ day: lead.endsOn!, what: `${lead.title} ends at ${source}`, kind: 'auction' as const })),
     ...(wantedBy === null ? [] : [{ day: wantedBy, what: `${name} is wanted`, kind: 'wanted' as const }]),

@@ -17,7 +17,9 @@ import { changeChoice } from '../builds'
 import { buildView } from '../buildView'
 import { newId } from '../ids'
 import { useMarket } from '../market'
+import { valuedLeads } from '../valuedLeads'
 import { arrivalsOf } from './arrivals'
+import { shelveLeftovers, unshelveLeftovers } from './leftovers'
 import { writeEntry } from './ledgerEntries'
 
 /** A lead becomes a payment, an arrival, sometimes a return; each step writes the ledger in the same transaction. */
@@ -46,7 +48,9 @@ export async function payFor(db: Database, choiceId: string, { day, amount }: In
   if (choice.paidOn !== null) throw new CoreError('paid', 'this is paid already; correct the entry in the ledger', 'choice')
   const cash = parseDecimal(amount, build.currency, 'amount')
   const { label } = await labelOf(db, build.id, choiceId, today)
+  const [bought] = choice.leadId === null ? [] : await valuedLeads(db, await useMarket(db), build, today, [choice.leadId])
   await db.transaction(async (tx) => {
+    if (bought) await shelveLeftovers(tx, choiceId, bought, build.currency)
     await tx.update(choices).set({ paidOn: day }).where(eq(choices.id, choiceId))
     await writeEntry(tx, { buildId: build.id, day, kind: 'bought', cash: 0 - cash, choiceId, text: label }, today)
     await assertReckonable(tx, build.id, today, 'amount')
@@ -62,6 +66,7 @@ export async function unpay(db: Database, choiceId: string, today: string): Prom
   await db.transaction(async (tx) => {
     const paid = await paidFor(tx, choiceId)
     await tx.update(choices).set({ paidOn: null }).where(eq(choices.id, choiceId))
+    await unshelveLeftovers(tx, choiceId, today)
     if (paid !== 0) await writeEntry(tx, { buildId: build.id, day: today, kind: 'correction', cash: paid, choiceId, text: `not paid after all: ${label}` }, today)
   })
   return build.id
@@ -114,6 +119,7 @@ export async function stepReturn(db: Database, choiceId: string, { state, day, a
     const back = amount === null ? paid : parseDecimal(amount, build.currency, 'amount')
     if (back > paid) throw new CoreError('too-much', `only ${toDecimal(paid, build.currency)} ${build.currency} was paid for it`, 'amount')
     await writeEntry(tx, { buildId: build.id, day, kind: 'refunded', cash: back, choiceId, text: label }, today)
+    await unshelveLeftovers(tx, choiceId, today)
     await tx.update(choices).set({ deletedAt: day }).where(eq(choices.id, choiceId))
   })
   return build.id

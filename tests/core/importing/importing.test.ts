@@ -6,7 +6,6 @@ import { readPrice } from '#core/importing/readFields'
 import { readSoldRecords } from '#core/importing/soldRecordsFile'
 import { csvTable } from '#core/sharing/csvCell'
 import { markdownText } from '#core/sharing/markdownText'
-import { isTooCheap } from '#core/leads/tooCheap'
 
 const defaults = { source: 'file', currency: 'CAD', manner: 'fixed', condition: 'used', today: '2026-10-31' } as const
 const read = (text: string) => readSoldRecords(text, defaults)
@@ -90,8 +89,5 @@ describe('what goes out', () => {
   })
   test('Markdown from outside stays text', () => {
     expect(markdownText('a | <b>*x*</b>\n[l](u)')).toBe('a \\| \\<b\\>\\*x\\*\\</b\\> \\[l\\](u)')
-  })
-  test('an ask far below the street is a warning', () => {
-    expect([isTooCheap(6100, 13_000), isTooCheap(8000, 13_000), isTooCheap(1, null)]).toEqual([true, false, false])
   })
 })

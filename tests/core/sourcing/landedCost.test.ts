@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { applyCodes, codeApplies, legalCodeSets, type Code } from '#core/sourcing/codes'
 import { landedCost, type Order } from '#core/sourcing/landedCost'
-import { faultProbability } from '#core/sourcing/faultRisk'
+import { faultAssumptions, faultProbability, readSigns } from '#core/sourcing/faultRisk'
 
 const order = (change: Partial<Order> = {}): Order => ({
   currency: 'CAD', asOf: '2026-10-31', source: { taxPercent: 13, taxOnShipping: true, shipping: { kind: 'per-order', amount: 999, freeFrom: 15_000 } },
@@ -114,6 +114,13 @@ describe('faultProbability', () => {
   test('grows with wear, never past 0.95', () => {
     expect(faultProbability('supply', 'used')).toBe(0.09)
     expect(faultProbability('supply', 'new')).toBeCloseTo(0.018, 12)
-    expect(faultProbability('supply', 'damaged', { used: { supply: 0.5 } as never, byCondition: { damaged: 6 } as never, recovered: {} as never, hassle: 0 })).toBe(0.95)
+    expect(faultProbability('supply', 'damaged', { used: { supply: 0.5 } as never, byCondition: { damaged: 6 } as never, bySign: {} as never, recovered: {} as never, hassle: 0 })).toBe(0.95)
+    // 0.09 · 2.5 untested · 0.8 good standing · 1.3 age not told; a sign named twice counts once
+    expect(faultProbability('supply', 'used', faultAssumptions(), ['untested', 'good-seller', 'untested'], 1.3)).toBeCloseTo(0.234, 12)
+    expect(faultProbability('cpu', 'used', faultAssumptions({ used: { cpu: 0.1 }, bySign: { worn: 3 } }), ['worn'])).toBeCloseTo(0.3, 12)
+  })
+  test('signs are read with the words that show them', () => {
+    expect(readSigns('Sold as is, no way to test it. 41 000 hours.').map(({ sign, quote }) => [sign, quote])).toEqual([['untested', 'no way to test'], ['as-is', 'as is'], ['worn', '41 000 hours']])
+    expect(readSigns('Memory test passed, still sealed box of screws').map(({ sign }) => sign)).toEqual(['stress-tested', 'sealed'])
   })
 })

@@ -12,6 +12,7 @@ const id = build.view!.id
 const today = build.view!.today
 const leads = shallowRef<readonly LeadView[] | null>(null)
 const hits = shallowRef<readonly LookoutHit[]>([])
+const trips = shallowRef<LeadInboxView['trips']>([])
 const unvalued = shallowRef<LeadInboxView['unvalued']>([])
 /** The lead whose form is open; one that cannot be valued can still be changed. */
 const editingId = ref<string | null>(null)
@@ -29,10 +30,16 @@ async function load() {
   hits.value = cameIn
   leads.value = inbox.leads
   unvalued.value = inbox.unvalued
+  trips.value = inbox.trips
 }
 onMounted(() => run(load))
+/** What is known of a chosen lead moves its line on the receipt. */
+const changed = () => run(async () => {
+  await load()
+  if (lead.value?.choiceId) await build.load(id)
+})
 const hitIds = computed(() => new Set(hits.value.map((each) => each.leadId)))
-const shown = computed(() => arrangeLeads(leads.value ?? [], { show: show.value, role: role.value, order: order.value, today, hits: hitIds.value }))
+const shown = computed(() => arrangeLeads(leads.value ?? [], { show: show.value, role: role.value, order: order.value, today, hits: hitIds.value, trips: trips.value }))
 const untied = computed(() => (leads.value ?? []).filter((each) => each.state === 'open' && each.things.length === 0).length)
 const hit = computed(() => hits.value.find((each) => each.leadId === lead.value?.id))
 async function seen() {
@@ -93,6 +100,17 @@ async function pass() {
     leadId.value = next?.id ?? ''
   }, { message: to === 'passed' ? `passed on ${passed.title}` : `${passed.title} is open again`, undo: lastUndo })
 }
+async function ask() {
+  const asked = lead.value
+  if (!asked) return
+  const before = asked.askedOn
+  const send = async (askedOn: string | null) => {
+    await request(`/api/leads/${asked.id}`, { method: 'PATCH', body: { askedOn } })
+    await load()
+  }
+  lastUndo = () => send(before)
+  await run(() => send(today), { message: 'asked today', undo: lastUndo })
+}
 async function undo() {
   const deed = lastUndo
   lastUndo = null
@@ -108,7 +126,7 @@ function edit(leadToEdit: string) {
   editingId.value = leadToEdit
   capturing.value = 'edit'
 }
-useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choose(), p: () => void pass(), z: () => void undo(), n: () => (capturing.value = 'new'), e: () => lead.value && edit(lead.value.id) })
+useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choose(), p: () => void pass(), z: () => void undo(), a: () => void ask(), n: () => (capturing.value = 'new'), e: () => lead.value && edit(lead.value.id) })
 </script>
 
 <template>
@@ -124,9 +142,9 @@ useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choos
         <p v-if="lead.vanishedOn" class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5">Gone from {{ lead.sourceName }} since {{ shortDate(lead.vanishedOn) }}; its price is its last ask.</p>
         <p v-if="lead.things.length === 0" class="mb-2 border-l-4 border-waiting bg-waiting-ground px-3 py-1.5">Its title names no one part of the library. <button type="button" class="quiet-button" @click="edit(lead.id)">Say what is in it</button></p>
         <p v-else-if="lead.tieDeduced" class="mb-2 text-soft">What is in it was read from the title. <button type="button" class="quiet-button" @click="edit(lead.id)">Change it</button></p>
-        <LeadDetail :lead="lead" :currency="build.view!.currency" @changed="run(load)" />
+        <LeadDetail :lead="lead" :currency="build.view!.currency" :trips="trips" @changed="changed" @open="leadId = $event" />
       </div>
-      <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span><span><span class="key">P</span> pass on</span><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span><span><span class="key">Z</span> undo</span></div>
+      <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span><span><span class="key">P</span> pass on</span><span><span class="key">A</span> asked</span><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span><span><span class="key">Z</span> undo</span></div>
     </div>
     <p v-else class="p-6 text-soft" role="status">{{ leads === null ? 'Reading leads…' : 'No lead yet. Capture the first with N: a form, the source of a page, or a CSV.' }}</p>
     <LeadCapture v-if="capturing !== 'no'" :key="capturing" :today="today" :currency="build.view!.currency" :editing="capturing === 'edit' ? editingId : null" @close="capturing = 'no'" @done="captured" />

@@ -2,7 +2,7 @@
 import { entryKinds, type EntryKind } from '#core/ledger/ledger'
 import type { LedgerView } from '#shared/views'
 import { inTheEndWorking, resaleWorking } from '~/workings/ledgerWorkings'
-import { request } from '~/utils/request'
+import { request, sendFile } from '~/utils/request'
 import { amount, longDate, shortDate, signedAmount, signedPercent } from '~/utils/show'
 
 /** Ledger: what did I really pay, what is still to come back, what is it worth now? */
@@ -23,19 +23,32 @@ const add = () => run(async () => {
   ledger.value = await request<LedgerView>(`/api/builds/${id}/ledger`, { method: 'POST', body: { ...entry, amount: entry.kind === 'hours' ? '0' : entry.amount, hours: entry.kind === 'hours' ? entry.hours : 0 } })
   Object.assign(entry, { amount: '', text: '' })
 }, { message: 'entered' })
+const report = ref('')
+async function takeCsv(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  await run(async () => {
+    const { added, alreadyThere, rejected, problems } = await sendFile<{ added: number; alreadyThere: number; rejected: number; problems: { line: number; reason: string }[] }>(`/api/builds/${id}/ledger/import`, file, {})
+    report.value = `${file.name}: ${added} entered, ${alreadyThere} were there already, ${rejected} rejected${problems.slice(0, 5).map((problem) => `; line ${problem.line}: ${problem.reason}`).join('')}`
+    await load()
+  })
+  input.value = ''
+}
 const reverse = (entryId: string) => run(async () => (ledger.value = await request<LedgerView>(`/api/ledger/${entryId}/reverse`, { method: 'POST' })), { message: 'taken back by an entry of its own' })
 const currency = computed(() => build.view!.currency)
 const money = (value: number | null) => amount(value, currency.value)
 const corrected = computed(() => new Set(ledger.value?.entries.flatMap((each) => each.correctsId ?? [])))
 const canReverse = (each: LedgerView['entries'][number]) => each.kind !== 'bought' && each.correctsId === null && !corrected.value.has(each.id)
 const totals = computed(() => ledger.value ? ([['paid so far', ledger.value.totals.paid], ['came back', ledger.value.totals.cameBack], ['still to pay', ledger.value.totals.due], ['to come back', ledger.value.totals.toComeBack]] as const) : [])
-const deadlineTone = { claim: 'tag-waiting', return: 'tag-stop', auction: 'tag-info', wanted: 'tag-settled' } as const
+const deadlineTone = { claim: 'tag-waiting', expected: 'tag-info', return: 'tag-stop', auction: 'tag-info', wanted: 'tag-settled' } as const
 useHead({ title: 'Ledger · Tarvin' })
 </script>
 
 <template>
   <div class="px-6 py-4">
-    <div class="mb-3 flex items-center gap-2"><h1>Ledger</h1><a class="button ml-auto" :href="`/api/builds/${id}/ledger/csv`" download>CSV</a><a class="button" :href="`/api/builds/${id}/calendar`" download>Dates as a calendar</a></div>
+    <div class="mb-3 flex items-center gap-2"><h1>Ledger</h1><label class="button ml-auto cursor-pointer">Enter a CSV…<input type="file" accept=".csv,text/csv" class="sr-only" data-test="ledger-file" @change="takeCsv"></label><a class="button" :href="`/api/builds/${id}/ledger/csv`" download>CSV</a><a class="button" :href="`/api/builds/${id}/calendar`" download>Dates as a calendar</a></div>
+    <p v-if="report" class="mb-2" role="status" data-test="ledger-report">{{ report }}</p>
     <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!ledger" class="text-soft" role="status">Adding up…</p>
     <template v-else>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { shrunkenJpeg } from '~/utils/shrunkenJpeg'
+import { request } from '~/utils/request'
+
+/** A picture for a lead, of its listing or of what came; made small here, encoded anew by the server. */
+const { leadId, arrival = false } = defineProps<{ leadId: string; arrival?: boolean }>()
+const emit = defineEmits<{ added: [] }>()
+const { run, busy } = useDeed()
+async function take(event: Event) {
+  const input = event.target as HTMLInputElement
+  const files = [...(input.files ?? [])]
+  input.value = ''
+  for (const file of files) {
+    await run(async () => {
+      await request(`/api/leads/${leadId}/photos${arrival ? '?arrival=1' : ''}`, { method: 'POST', body: await shrunkenJpeg(file) })
+      emit('added')
+    }, { message: `${file.name} kept` })
+  }
+}
+</script>
+
+<template>
+  <label class="button cursor-pointer" :class="{ 'opacity-60': busy }">{{ busy ? 'Keeping it…' : 'Add a picture…' }}<input type="file" accept="image/*" multiple class="sr-only" @change="take"></label>
+</template>

@@ -1,0 +1,10 @@
+import { saleSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { sellFromShelf } from '~~/server/services/purchase/leftovers'
+
+export default jsonRoute(async (event) => {
+  await sellFromShelf(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, saleSchema), today())
+  return { done: true }
+})

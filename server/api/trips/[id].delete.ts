@@ -1,0 +1,8 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { giveUpTrip } from '~~/server/services/trips'
+
+export default jsonRoute(async (event) => {
+  await giveUpTrip(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())
+  return { done: true }
+})

@@ -1,0 +1,139 @@
+import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { groupBy } from '#core/groupBy'
+import { valueLead, type LeadContext, type LeadValue } from '#core/leads/valueLead'
+import { readFacts, type LeadFact } from '#core/listings/completeness'
+import type { LotPlan } from '#core/lots/splitLot'
+import { convertBack, rateTable } from '#core/money/rates'
+import type { Part } from '#core/parts/part'
+import type { Code } from '#core/sourcing/codes'
+import { faultAssumptions, faultSigns, readSigns, type FaultSign } from '#core/sourcing/faultRisk'
+import { beyondHousehold } from '#core/sourcing/householdLimits'
+import { tripShares } from '#core/sourcing/sharedTrip'
+import type { SourceTerms } from '#core/sourcing/landedCost'
+import type { Database } from '../db/client'
+import { builds, choices, codes, leads, leadThings, rebates, sources, trips } from '../db/schema'
+import { streetAt, type Market } from './market'
+
+export type BuildToValue = Pick<typeof builds.$inferSelect, 'id' | 'currency' | 'houseRules'>
+export type LeadRow = typeof leads.$inferSelect & { things: { partId: string; quantity: number; plan: LotPlan }[] }
+export type SignShown = { readonly sign: FaultSign; readonly quote: string; readonly by: 'listing' | 'builder' }
+
+export interface ValuedLead {
+  readonly lead: LeadRow
+  readonly sourceName: string
+  readonly source: typeof sources.$inferSelect
+  readonly facts: readonly LeadFact[]
+  readonly signs: readonly SignShown[]
+  readonly rebates: readonly (typeof rebates.$inferSelect)[]
+  /** Rebates that a household is not paid any more. */
+  readonly beyond: ReadonlySet<string>
+  readonly trip: typeof trips.$inferSelect | null
+  readonly value: LeadValue
+  /** The same lead at another price, in minor units of its currency. */
+  revalue(price: number): LeadValue
+}
+
+/** The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that cannot be converted. */
+export async function valuedLeads(db: Database, market: Market, build: BuildToValue, today: string, ids: readonly string[]): Promise<ValuedLead[]> {
+  if (ids.length === 0) return []
+  const rows = await db.select({ lead: leads, source: sources }).from(leads).innerJoin(sources, eq(sources.id, leads.sourceId)).where(inArray(leads.id, [...ids]))
+  const [things, codeRows, rebateRows, tripRows, chosen] = await Promise.all([
+    db.select().from(leadThings).orderBy(leadThings.leadId, leadThings.position), db.select().from(codes), db.select().from(rebates),
+    db.select().from(trips).where(and(eq(trips.buildId, build.id), isNull(trips.deletedAt))),
+    db.select({ leadId: choices.leadId, buildId: choices.buildId }).from(choices).innerJoin(builds, eq(builds.id, choices.buildId)).where(and(isNull(choices.deletedAt), isNull(builds.deletedAt), eq(choices.kind, 'lead'))),
+  ])
+  const [thingsOf, codesOf, rebatesOf] = [groupBy(things, (each) => each.leadId), groupBy(codeRows, (each) => each.leadId), groupBy(rebateRows, (each) => each.leadId)]
+  const library = new Map(market.library.map((part) => [part.id, part]))
+  const table = rateTable(market.rates)
+  const context: LeadContext = {
+    currency: build.currency, today, rates: table, assumptions: faultAssumptions(build.houseRules.faults),
+    streetOf: (partId) => streetAt(market, partId, today, build.currency, build.houseRules.patience),
+  }
+  const household = { chosen: new Set(chosen.map((row) => row.leadId)), rebateRows }
+  const onTrip = await chosenOnTrips(db, build.id, tripRows.map((trip) => trip.id))
+  return rows.map(({ lead, source }) => {
+    const own = thingsOf.get(lead.id) ?? []
+    const said = [lead.title, lead.note, lead.text].join('\n')
+    const facts = readFacts([...new Set(own.map((thing) => library.get(thing.partId)!.role))], said, lead.answers, lead.condition === 'new')
+    const signs = signsOf(lead, said)
+    const beyond = beyondFor(lead.id, household)
+    const trip = tripRows.find((each) => each.id === lead.tripId) ?? null
+    const pickup = trip && pickupShare(lead, trip, onTrip.get(trip.id) ?? [], build, table.rateOn(today, lead.currency, build.currency))
+    const revalue = (price: number) => valueLead({
+      ...lead,
+      price,
+      terms: termsOf(source, lead.currency !== build.currency),
+      protection: source.protection,
+      things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
+      codes: (codesOf.get(lead.id) ?? []).map(toCode),
+      // what a household is not paid any more counts like a refused one
+      rebates: (rebatesOf.get(lead.id) ?? []).map((rebate) => (beyond.has(rebate.id) ? { ...rebate, state: 'refused' as const } : rebate)),
+      facts, signs: signs.map(({ sign }) => sign),
+      ...(pickup === null ? {} : { pickup }),
+    }, context)
+    return { lead: { ...lead, things: own }, sourceName: source.name, source, facts, signs, rebates: rebatesOf.get(lead.id) ?? [], beyond, trip, value: revalue(lead.price), revalue }
+  })
+}
+
+function termsOf(source: typeof sources.$inferSelect, isForeign: boolean) {
+  const terms: SourceTerms = {
+    taxPercent: source.taxPercent, taxOnShipping: source.taxOnShipping, paymentFeePercent: source.paymentFeePercent,
+    shipping: { kind: source.shippingKind, amount: source.shippingAmount, ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }) },
+  }
+  const isImport = source.importDutyPercent > 0 || source.importTaxPercent > 0
+  return {
+    ...terms,
+    ...(isImport && { import: { dutyPercent: source.importDutyPercent, taxPercent: source.importTaxPercent, freeUnder: source.importFreeUnder } }),
+    ...(isForeign && source.exchangeFeePercent > 0 && { exchangeFeePercent: source.exchangeFeePercent }),
+  }
+}
+
+function toCode(code: typeof codes.$inferSelect): Code {
+  return {
+    id: code.word, kind: code.kind, value: code.value, scope: code.role === null ? {} : { role: code.role }, stackable: code.stackable,
+    ...(code.minSpend === null ? {} : { minSpend: code.minSpend }), ...(code.validUntil === null ? {} : { validUntil: code.validUntil }), ...(code.cap === null ? {} : { cap: code.cap }),
+  }
+}
+
+/** Signs of risk: those its words show, unless the builder says otherwise, and those the builder has added. */
+function signsOf(lead: typeof leads.$inferSelect, said: string): SignShown[] {
+  const read = new Map(readSigns(said).map(({ sign, quote }) => [sign, quote]))
+  return faultSigns.flatMap((sign): SignShown[] => {
+    const own = lead.signs[sign]
+    if (own === false || (own === undefined && !read.has(sign))) return []
+    return [{ sign, quote: own ? '' : read.get(sign)!, by: own ? 'builder' : 'listing' }]
+  })
+}
+
+interface Household {
+  readonly chosen: ReadonlySet<string | null>
+  readonly rebateRows: readonly (typeof rebates.$inferSelect)[]
+}
+
+/** Rebates of this lead that the household would not be paid, with what is chosen in any build standing before it. */
+function beyondFor(leadId: string, { chosen, rebateRows }: Household): ReadonlySet<string> {
+  if (!rebateRows.some((rebate) => rebate.leadId === leadId && rebate.campaign !== '')) return new Set()
+  const standing = rebateRows.filter((rebate) => rebate.leadId === leadId || chosen.has(rebate.leadId))
+  // a lead that is only looked at comes after those that are chosen
+  return beyondHousehold(standing.map((rebate) => (rebate.leadId === leadId && !chosen.has(leadId) ? { ...rebate, claimBy: '9999-12-31' } : rebate)))
+}
+
+async function chosenOnTrips(db: Database, buildId: string, tripIds: readonly string[]): Promise<Map<string, string[]>> {
+  if (tripIds.length === 0) return new Map()
+  const rows = await db.select({ leadId: leads.id, tripId: leads.tripId }).from(leads).innerJoin(choices, eq(choices.leadId, leads.id))
+    .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt), inArray(leads.tripId, [...tripIds]))).orderBy(leads.id)
+  return new Map([...groupBy(rows, (row) => row.tripId!)].map(([tripId, list]) => [tripId, [...new Set(list.map((row) => row.leadId))]]))
+}
+
+/** What a lead bears of its trip, in its own currency: an equal share with what else is chosen on it. */
+function pickupShare(lead: { id: string; currency: string }, trip: typeof trips.$inferSelect, chosen: readonly string[], build: BuildToValue, rate: string | number): number {
+  const stops = [...new Set([...chosen, lead.id])].sort()
+  const { perKm = 0, perHour = 0 } = build.houseRules
+  const share = tripShares({ km: trip.km, perKm, fare: trip.fare, hours: trip.hours, perHour }, stops.length)[stops.indexOf(lead.id)]!
+  return lead.currency === build.currency ? share : convertBack(share, lead.currency, build.currency, rate)
+}
+
+/** What a lead keeps, as its parts; one entry a piece. */
+export function keptParts({ lead }: ValuedLead, library: ReadonlyMap<string, Part>): Part[] {
+  return lead.things.filter((thing) => thing.plan === 'keep').flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
+}
