@@ -64,9 +64,52 @@ function lot(chance: Chance, stock: readonly CataloguePart[]): LabelledListing {
   return { text, partIds: chosen.map((part) => part.id), price, condition: names.some((name) => /like new/i.test(name)) ? 'opened' : 'used', shipping: names.some(saysIncluded) ? 0 : null }
 }
 
-/** Listings in many human styles, three of ten of them lots. */
+/** Slips of a hurried hand: two letters swapped or one left out, in words without a figure, which nobody misreads at a glance. */
+function withSlips(text: string, chance: Chance): string {
+  return text.replace(/[a-z]{5,}/g, (word) => {
+    if (!chance.happens(0.04)) return word
+    const at = chance.whole(1, word.length - 2)
+    return chance.happens(0.5) ? word.slice(0, at) + word[at + 1] + word[at] + word.slice(at + 2) : word.slice(0, at) + word.slice(at + 1)
+  })
+}
+
+const asides = [
+  'Call after 18:00, not on Sundays.', 'It never went over 62 degrees here.', 'Has 3 years on it.', 'I have 2 kids and no time for it any more.', 'Scored 8500 in a test once.', 'Bought on 12 March.', 'Street number 14, second floor.', 'Pick up within 3 days please.',
+  'There is a bag of 20 screws with it.', 'I can throw in an old mouse.', 'Weighs about 2 kg packed.', 'Seen it go for 40 more elsewhere.', 'Will answer within 24 hours.', 'Draws 160 W at most.', 'My number is in the profile.', 'Fits a case of 320 mm.', 'Offers under half are not read.',
+]
+
+/** Chatter around what matters, in odd places and with figures that mean nothing. */
+function withAsides(text: string, chance: Chance): string {
+  const lines = text.split('\n')
+  for (let left = chance.whole(1, 3); left > 0; left -= 1) lines.splice(chance.whole(1, lines.length), 0, chance.pick(asides))
+  return lines.join('\n')
+}
+
+/** A lot told as a story, or as a list with a price a piece and a sum. */
+function toldLot(chance: Chance, stock: readonly CataloguePart[]): LabelledListing {
+  const plain = lot(chance, stock)
+  const names = plain.partIds.map((id) => plainName(stock.find((part) => part.id === id)!, chance))
+  const { price } = plain
+  const [first, second, ...others] = names as [string, string, ...string[]]
+  const each = names.map((name, index) => `${name}: ${Math.max(5, Math.round(price / names.length) + 7 * index)}`)
+  const text = chance.pick([
+    () => `Clearing a drawer.\nThere is the ${first}\nthen a ${second}${others.map((name) => `\nand the ${name}`).join('')}\nall for ${price} CAD, works`,
+    () => `${each.join('\n')}\nAsking ${price} for everything`,
+    () => `Upgrade bundle\n${names.map((name, index) => `${index + 1}) ${name}`).join('\n')}\nprice: ${price}`,
+    () => `hi, i have a ${first}, also a ${second}${others.map((name) => `, also the ${name}`).join('')}. everything works. ${price} CAD takes it`,
+  ])()
+  return { text, partIds: plain.partIds, price, condition: names.some((name) => /like new/i.test(name)) ? 'opened' : 'used', shipping: names.some(saysIncluded) ? 0 : null }
+}
+
+/** Listings in many human styles, three of ten of them lots; half of them with chatter, slips of the hand, small letters. */
+
 export function labelledListings(seed: number, count: number): LabelledListing[] {
   const chance = makeChance(seed)
   const stock = catalogue.filter((part) => part.sales > 0 && part.role !== 'donor')
-  return Array.from({ length: count }, () => (chance.happens(0.3) ? lot(chance, stock) : single(chance, stock)))
+  return Array.from({ length: count }, () => {
+    const listing = chance.happens(0.3) ? (chance.happens(0.5) ? toldLot(chance, stock) : lot(chance, stock)) : single(chance, stock)
+    if (chance.happens(0.5)) return listing
+    const text = withSlips(withAsides(listing.text, chance), chance)
+    return { ...listing, text: chance.happens(0.3) ? text.toLowerCase() : text }
+  })
 }

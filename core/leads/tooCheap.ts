@@ -17,17 +17,6 @@ export function tooCheapBelow(kept: readonly Pick<Kept, 'unitPrice' | 'weight'>[
   return roundHalfAway(weightedQuantileSorted(sorted.map((each) => each.unitPrice), sorted.map((each) => each.weight), tooCheapQuantile))
 }
 
-/** The same for several things together: the sum; null where one of them has none. */
-export function tooCheapTogether(things: readonly { readonly below: number | null; readonly quantity: number }[]): number | null {
-  if (things.length === 0) return null
-  let sum = 0
-  for (const { below, quantity } of things) {
-    if (below === null) return null
-    sum += below * quantity
-  }
-  return sum
-}
-
 /** Whether an ask is under that price; false where it is not known. */
 export function isTooCheap(ask: number, below: number | null): boolean {
   return below !== null && ask < below

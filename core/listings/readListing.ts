@@ -82,7 +82,7 @@ function firstLine(text: string): ReadFact<string> {
 
 /** The pieces between what joins or parts things. A comma within a number does not. */
 function cut(text: string): Span[] {
-  const joints = /\n|(?<!\d),|,(?!\d)|[;•|]|\s\/\s|\s[+&]\s|^\s*[-*]\s|\s-\s|\.\s|:\s|\b(?:and|plus|(?<!\b(?:used|it|ran|works|goes|paired|pairs)\s)with|incl\.?|including|as well as)\b/gim
+  const joints = /\n|(?<!\d),|,(?!\d)|[;•|]|\s\/\s|\s[+&]\s|^\s*[-*]\s|^\s*\d{1,2}[).]\s|\s-\s|\.\s|:\s|\b(?:and|plus|(?<!\b(?:used|it|ran|works|goes|paired|pairs)\s)with|incl\.?|including|as well as)\b/gim
   const spans: Span[] = []
   let from = 0
   for (const joint of text.matchAll(joints)) {

@@ -4,7 +4,7 @@ import { findSameListings, type SameListing } from '#core/leads/sameListing'
 import { defaultAnswerDays } from '#core/leads/silence'
 import { nearestSubstitutes, type Candidate } from '#core/leads/substitutes'
 import { sumMarks } from '#core/leads/sumMarks'
-import { tooCheapBelow, tooCheapTogether } from '#core/leads/tooCheap'
+import { tooCheapBelow } from '#core/leads/tooCheap'
 import { groupBy } from '#core/groupBy'
 import { noRate, rateTable } from '#core/money/rates'
 import { partLabel, roleNames, type Part } from '#core/parts/part'
@@ -47,9 +47,10 @@ export async function titlesOf(db: Database, ids: readonly string[]): Promise<Ma
   return new Map(rows.map((row) => [row.id, row.title]))
 }
 
-/** The ask under which a lead is a warning rather than a bargain; null with too few comps. */
+/** The ask under which a lead is a warning rather than a bargain; null with too few comps, and for a lot, which is cheaper than its things by nature. */
 export function warnBelow(market: Market, { lead }: Pick<ValuedLead, 'lead'>, today: string, currency: string): number | null {
-  return tooCheapTogether(lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ below: tooCheapBelow(readStreetPrice(market, thing.partId, today, currency).kept), quantity: thing.quantity })))
+  const [only, ...others] = lead.things
+  return only && others.length === 0 && only.quantity === 1 ? tooCheapBelow(readStreetPrice(market, only.partId, today, currency).kept) : null
 }
 
 /** The inbox of a build; leads whose currency cannot be converted stand apart, with the reason. */

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { findSameListings, type ListingToCompare } from '#core/leads/sameListing'
 import { daysWaiting } from '#core/leads/silence'
 import { nearestSubstitutes } from '#core/leads/substitutes'
-import { isTooCheap, tooCheapBelow, tooCheapTogether } from '#core/leads/tooCheap'
+import { isTooCheap, tooCheapBelow } from '#core/leads/tooCheap'
 import { beyondHousehold } from '#core/sourcing/householdLimits'
 import { tripShares } from '#core/sourcing/sharedTrip'
 import { tradeInSheet } from '#core/sourcing/tradeIn'
@@ -33,8 +33,6 @@ test('too cheap: below the weighted 5 % quantile, with five comps at least', () 
   // twenty: positions 0.025 and 0.075, half-way between the first two
   expect(tooCheapBelow(Array.from({ length: 20 }, (_, index) => ({ unitPrice: 1000 + 100 * index, weight: 1 })))).toBe(1050)
   expect(tooCheapBelow(kept.slice(0, 4))).toBeNull()
-  expect(tooCheapTogether([{ below: 1000, quantity: 2 }, { below: 500, quantity: 1 }])).toBe(2500)
-  expect(tooCheapTogether([{ below: null, quantity: 1 }])).toBeNull()
   expect([isTooCheap(999, 1000), isTooCheap(1000, 1000), isTooCheap(1, null)]).toEqual([true, false, false])
 })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countsAgainst, questionsOf, type Answer } from '#core/listings/completeness'
+import { countsAgainst, questionsOf, type Answer, type LeadFact } from '#core/listings/completeness'
 import type { LeadView } from '#shared/views'
 import { request } from '~/utils/request'
 import { percent } from '~/utils/show'
@@ -8,6 +8,12 @@ import { percent } from '~/utils/show'
 const { lead, today } = defineProps<{ lead: LeadView; today: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const { run } = useDeed()
+/** What is said or counts stands open; what is merely not said is folded away. */
+const rows = computed(() => [...lead.facts].sort((a, b) => rank(a) - rank(b)))
+const rank = (fact: LeadFact) => (fact.state === 'contradictory' ? 0 : countsAgainst(fact) ? 1 : fact.by !== 'silence' ? 2 : 3)
+const folded = computed(() => rows.value.filter((fact) => rank(fact) === 3))
+const unfolded = ref(false)
+const shown = computed(() => (unfolded.value ? rows.value : rows.value.filter((fact) => rank(fact) < 3)))
 const questions = computed(() => questionsOf(lead.facts))
 const tone = { stated: 'tag-settled', deduced: 'tag-info', missing: 'tag-waiting', contradictory: 'tag-stop' } as const
 async function patch(body: object, message: string, undo?: object) {
@@ -42,7 +48,7 @@ defineExpose({ copy })
     <h2>What is known, what is not</h2>
     <table class="ledger mt-1">
       <tbody>
-        <tr v-for="fact in lead.facts" :key="fact.key" tabindex="0" class="focus-visible:bg-paper" :data-fact="fact.key" :aria-label="`${fact.name}: ${fact.state}${fact.answer ? `, ${fact.answer}` : ''}; Y yes, N no, U unknown`" @keydown="byKey($event, fact.key)">
+        <tr v-for="fact in shown" :key="fact.key" tabindex="0" class="focus-visible:bg-paper" :data-fact="fact.key" :aria-label="`${fact.name}: ${fact.state}${fact.answer ? `, ${fact.answer}` : ''}; Y yes, N no, U unknown`" @keydown="byKey($event, fact.key)">
           <td>{{ fact.name }}<span v-if="fact.quote" class="block text-xs text-soft">“{{ fact.quote }}”</span></td>
           <td class="whitespace-nowrap"><span class="tag" :class="tone[fact.state]">{{ fact.by === 'builder' ? 'you' : fact.state }}</span> {{ fact.answer ?? '' }}</td>
           <td class="amount text-xs">{{ countsAgainst(fact) && fact.lost > 0 ? `−${percent(fact.lost)}` : '' }}{{ countsAgainst(fact) && fact.faultFactor !== 1 ? ` risk ×${fact.faultFactor}` : '' }}</td>
@@ -50,6 +56,7 @@ defineExpose({ copy })
         </tr>
       </tbody>
     </table>
+    <button v-if="folded.length > 0" type="button" class="quiet-button mt-1" :aria-expanded="unfolded" @click="unfolded = !unfolded">{{ unfolded ? 'fold away what is not said' : `${folded.length} more not said` }}</button>
     <template v-if="questions.length > 0">
       <p class="mt-2"><span class="text-soft">To ask:</span> {{ questions.join(' ') }}</p>
       <p class="mt-1 flex flex-wrap items-center gap-2"><button type="button" class="button" data-test="ask" @click="copy">Copy the questions</button><template v-if="lead.askedOn === null"><button type="button" class="quiet-button" @click="noteAsked(today)">asked already</button></template><template v-else><span class="tag" :class="lead.isSilent ? 'tag-stop' : 'tag-waiting'">{{ lead.waiting === null ? 'answered' : lead.waiting === 0 ? 'asked today' : `no word for ${lead.waiting} d` }}</span><button type="button" class="quiet-button" @click="noteAsked(null)">not asked</button></template></p>
