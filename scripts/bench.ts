@@ -72,6 +72,7 @@ if (address) {
   }
   if (build) {
     await timed('busiest page (150 leads valued)', `/api/builds/${build.id}/leads`)
+    await rulesChanged(build.id)
     await timed('all prices of the library', `/api/builds/${build.id}/prices`)
     await timed('one choice more: the build reckoned anew', `/api/builds/${build.id}`)
   }
@@ -82,6 +83,17 @@ if (address) {
 const html = readFileSync(firstPage(), 'utf8')
 const scripts = [...new Set([...html.matchAll(/\/_nuxt\/[\w-]+\.js/g)].map((match) => match[0]))]
 say('JavaScript of the first page, gzip', `${Math.round(scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join('.output/public', path))).length, 0) / 1024)} kB in ${scripts.length} files`)
+
+/** A house rule is changed and put back; each time all leads are valued anew. */
+async function rulesChanged(buildId: string): Promise<void> {
+  const brief = (await (await fetch(`${address}/api/builds/${buildId}/brief`)).json()) as { houseRules: { faults?: object } }
+  for (const houseRules of [{ ...brief.houseRules, faults: { used: { graphics: 0.2 } } }, brief.houseRules]) {
+    await fetch(`${address}/api/builds/${buildId}/brief`, { method: 'PUT', body: JSON.stringify({ ...brief, houseRules }) })
+    const start = performance.now()
+    await (await fetch(`${address}/api/builds/${buildId}/leads`)).text()
+    say('150 leads valued anew after a changed house rule', `${(performance.now() - start).toFixed(0)} ms`)
+  }
+}
 
 function firstPage(): string {
   const path = join('.output', 'public', 'index.html')

@@ -107,3 +107,54 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
   expect(errors).toEqual([])
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
 })
+
+test('at the counter: answer a fact by its key, deny a sign, share a trip, shelve what is left over and sell it', async ({ page, request }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  const files = demoFiles()
+  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
+  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
+  const { id } = await (await request.post('/api/builds', { data: { name: 'Counter build', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [], houseRules: { perKm: '0.50' } } })).json()
+  await request.post('/api/leads', { data: { sourceId: 'barnstall', title: 'Counter lot: card and board', price: '90.00', currency: 'CAD', condition: 'used', manner: 'local', listedOn: '2026-10-30', text: 'untested, no shield', things: [{ partId: 'murrowdun-tarn-560-8-gb' }, { partId: 'northpine-n4-micro', plan: 'resell' }] } })
+  await page.goto(`/b/${id}/leads`)
+  await page.getByRole('button', { name: /Counter lot/ }).first().click()
+
+  await test.step('a fact answered by a key moves what it is worth', async () => {
+    const shield = page.locator('[data-fact="board-shield"]')
+    await expect(shield).toContainText('no')
+    await shield.focus()
+    await page.keyboard.press('y')
+    await expect(shield).toContainText('you')
+    await expect(shield).not.toContainText('−6 %')
+  })
+
+  await test.step('a sign read from the text is denied', async () => {
+    const fault = page.locator('[data-figure="fault-probability"]')
+    const before = await fault.textContent()
+    await page.getByLabel('risk', { exact: true }).getByLabel(/^untested/).uncheck()
+    await expect(fault).not.toHaveText(before!)
+  })
+
+  await test.step('a trip is planned and stands in the landed cost', async () => {
+    await page.getByLabel('trip that fetches it').selectOption('new')
+    await page.getByLabel('name of the trip').fill('Pier Street')
+    await page.getByLabel('kilometres').fill('30')
+    await page.getByRole('button', { name: 'Plan it' }).click()
+    await expect(page.locator('[data-figure="lead-pay-now"]')).toHaveText('105.00')
+  })
+
+  await test.step('bought, its leftover lies on the shelf; sold, it is income', async () => {
+    await page.getByRole('button', { name: 'Put into the build' }).click()
+    const purchase = page.getByLabel('purchase', { exact: true })
+    await expect(purchase.getByLabel('amount paid')).toHaveValue('105.00')
+    await purchase.getByRole('button', { name: 'Buy it' }).click()
+    await expect(purchase.locator('[data-figure="paid"]')).toHaveText('105.00')
+    await page.goto('/shelf')
+    await page.getByRole('row', { name: /left over from Counter lot/ }).getByRole('button', { name: 'sell it' }).click()
+    await page.getByLabel('sold for').fill('40')
+    await page.getByLabel('fee on the sale').fill('5')
+    await page.getByRole('button', { name: 'Sold' }).click()
+    await expect(page.getByRole('row', { name: /left over from Counter lot/ })).toContainText('sold')
+    await page.goto(`/b/${id}/ledger`)
+    await expect(page.locator('[data-figure="in-the-end"]')).toHaveText('70.00')
+  })
+})

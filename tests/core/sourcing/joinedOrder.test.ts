@@ -22,6 +22,7 @@ describe('joinedOrder', () => {
       const orders = prices.map((price, index) => order(String(index), price))
       const joint = joinedOrder(orders)
       expect(joint.shares.reduce((sum, share) => sum + share, 0)).toBe(joint.landed.payNow.amount)
+      expect(joint.expectedShares.reduce((sum, share) => sum + share, 0)).toBe(joint.landed.expected.amount)
       expect(joint.singly - joint.saved).toBe(joint.landed.payNow.amount)
       expect(joinedOrder([...orders].reverse()).landed.payNow).toEqual(joint.landed.payNow)
       expect(joinedOrder([orders[0]!]).landed).toEqual(landedCost(orders[0]!))
