@@ -1,5 +1,6 @@
 import type { Part, PartFacts, Role } from '../core/parts/part'
 import { slug } from '../shared/slug'
+import { fitFacts } from './fitFacts'
 
 /** A part of the made-up trade, with what the generator knows of its market. Prices in whole CAD. */
 export interface CataloguePart extends Part {
@@ -12,7 +13,8 @@ export interface CataloguePart extends Part {
 }
 
 function part(role: Role, make: string, name: string, street: number, fresh: number, sales: number, facts: PartFacts): CataloguePart {
-  return { id: slug(name.includes(make) ? name : `${make} ${name}`), role, make, name, facts, street, fresh, sales }
+  // what a row of the tables states goes before the rules of thumb
+  return { id: slug(name.includes(make) ? name : `${make} ${name}`), role, make, name, facts: { ...fitFacts({ role, name, facts }), ...facts }, street, fresh, sales }
 }
 
 type CpuRow = readonly [name: string, socket: string, cores: number, threads: number, index: number, watts: number, street: number, fresh: number, sales: number, year: number, graphicsIndex?: number]
@@ -80,6 +82,20 @@ function cooler(name: string, watts: number, height: number, sockets: readonly s
   return part('cooler', 'Lullwater', name, street, fresh, 30, { coolerW: watts, heightMm: height, coolerSockets: sockets })
 }
 
+/** Small things a shop always has. */
+function small(name: string, fresh: number, facts: PartFacts): CataloguePart {
+  return part('extra', 'Tackle', name, 0, fresh, 0, facts)
+}
+
+/** A board out of an office machine, with plugs of its maker's own. */
+function deskBoard(name: string, socket: string, memoryGeneration: string, m2Slots: number): CataloguePart {
+  return part('motherboard', 'Meridon', name, 0, 0, 0, { socket, memoryGeneration, memorySlots: 2, formFactor: 'micro-ATX', m2Slots, sataPorts: 3, mainPlug: 'Desk' })
+}
+
+function donor(name: string, street: number, sales: number, socket: string, memoryGeneration: string, contains: readonly string[], supplyShape = 'donor'): CataloguePart {
+  return part('donor', 'Meridon', name, street, 0, sales, { socket, memoryGeneration, supplyShape, contains })
+}
+
 const allSizes = ['ATX', 'micro-ATX', 'mini-ITX'] as const
 const allSockets = ['SF-1', 'SF-2', 'SF-3', 'TD-A', 'TD-B'] as const
 
@@ -102,17 +118,27 @@ export const catalogue: readonly CataloguePart[] = [
   supply('Steadwell 400 W', 400, 1, 0, 'ATX', 19, 45, 30), supply('Steadwell 450 W', 450, 0, 1, 'ATX', 26, 52, 40), supply('Steadwell 500 W', 500, 0, 1, 'ATX', 31, 58, 40), supply('Steadwell 550 W', 550, 0, 2, 'ATX', 38, 66, 60),
   supply('Steadwell 650 W', 650, 0, 2, 'ATX', 48, 84, 50), supply('Steadwell 750 W', 750, 0, 4, 'ATX', 62, 104, 40), supply('Steadwell 850 W', 850, 0, 4, 'ATX', 79, 129, 30), supply('Steadwell Low 300 W', 300, 0, 0, 'TFX', 16, 0, 30),
   supply('Steadwell Slim 400 W', 400, 1, 0, 'TFX', 42, 74, 20), supply('Steadwell Cube 450 W', 450, 0, 1, 'SFX', 54, 89, 30), supply('Steadwell Cube 600 W', 600, 0, 2, 'SFX', 71, 119, 30), supply('Steadwell Desk 240 W', 240, 0, 0, 'donor', 9, 0, 30),
-  chassis('Barrow Six', allSizes, 340, 165, 2, 34, 64), chassis('Barrow Six Mesh', allSizes, 350, 165, 4, 46, 84), chassis('Barrow Four', ['micro-ATX', 'mini-ITX'], 310, 158, 1, 28, 54), chassis('Barrow Four White', ['micro-ATX', 'mini-ITX'], 310, 158, 2, 36, 62),
+  chassis('Barrow Six', allSizes, 340, 165, 2, 34, 64), chassis('Barrow Six Mesh', allSizes, 350, 165, 4, 46, 84), chassis('Barrow Four', ['micro-ATX', 'mini-ITX'], 310, 158, 1, 28, 54), chassis('Barrow Four White', ['micro-ATX', 'mini-ITX'], 230, 158, 2, 36, 62),
   chassis('Barrow Two', ['mini-ITX'], 240, 70, 1, 51, 94), chassis('Barrow Two Tall', ['mini-ITX'], 320, 130, 2, 64, 114), chassis('Barrow Eight', allSizes, 380, 175, 3, 58, 109), chassis('Barrow Plain', allSizes, 300, 150, 1, 19, 42),
   chassis('Barrow Flat', ['micro-ATX', 'mini-ITX'], 270, 80, 1, 44, 79), chassis('Barrow Glass', allSizes, 360, 165, 3, 49, 89),
   cooler('Lull 90', 95, 58, allSockets, 12, 24), cooler('Lull 120', 150, 154, allSockets, 19, 36), cooler('Lull 120 Twin', 180, 158, allSockets, 28, 49), cooler('Lull 140', 200, 165, ['SF-3', 'TD-B'], 36, 62), cooler('Lull Flat', 75, 37, allSockets, 21, 39),
   cooler('Lull Flat Wide', 105, 66, ['SF-2', 'SF-3', 'TD-B'], 31, 52), cooler('Lull Water 240', 230, 55, ['SF-3', 'TD-B'], 52, 89), cooler('Lull Quiet 120', 140, 152, allSockets, 26, 46),
   part('extra', 'Latchkey', 'Desktop licence', 18, 24, 0, { covers: 'licence' }), part('extra', 'Tackle', 'keyboard and mouse', 12, 28, 0, { covers: 'keyboard-mouse' }),
   part('extra', 'Tackle', 'controller', 21, 39, 0, { covers: 'controller' }), part('extra', 'Tackle', 'screen cable 2 m', 5, 9, 0, { covers: 'screen-cable' }),
-  part('extra', 'Tackle', 'wireless stick', 9, 17, 0, { covers: 'wireless' }), part('extra', 'Tackle', 'I/O shield', 4, 0, 0, {}),
-  part('donor', 'Meridon', 'Meridon Desk 10 tower', 38, 0, 40, { socket: 'SF-1', memoryGeneration: 'DDR3', supplyShape: 'donor' }), part('donor', 'Meridon', 'Meridon Desk 20 tower', 64, 0, 40, { socket: 'SF-2', memoryGeneration: 'DDR4', supplyShape: 'donor' }),
-  part('donor', 'Meridon', 'Meridon Desk 30 tower', 88, 0, 50, { socket: 'SF-2', memoryGeneration: 'DDR4', supplyShape: 'donor' }), part('donor', 'Meridon', 'Meridon Desk 30 slim', 79, 0, 40, { socket: 'SF-2', memoryGeneration: 'DDR4', supplyShape: 'TFX' }),
-  part('donor', 'Meridon', 'Meridon Desk 40 tower', 132, 0, 40, { socket: 'TD-A', memoryGeneration: 'DDR4', supplyShape: 'donor' }), part('donor', 'Meridon', 'Meridon Desk 50 tower', 189, 0, 30, { socket: 'TD-B', memoryGeneration: 'DDR4', supplyShape: 'donor' }),
+  part('extra', 'Tackle', 'wireless stick', 9, 17, 0, { covers: 'wireless' }), part('extra', 'Tackle', 'I/O shield', 4, 0, 0, { mends: 'shield' }),
+  donor('Meridon Desk 10 tower', 38, 40, 'SF-1', 'DDR3', ['kaldric-sallowfen-2340', 'meridon-desk-10-board', 'palisado-8-gb-ddr3-2-4', 'fathomline-keel-1-tb-hdd', 'steadwell-desk-240-w', 'meridon-desk-tower-case', 'meridon-desk-cooler']),
+  donor('Meridon Desk 20 tower', 64, 40, 'SF-2', 'DDR4', ['kaldric-sallowfen-4160', 'meridon-desk-20-board', 'palisado-8-gb-ddr4-1-8', 'fathomline-eddy-240-gb-sata', 'steadwell-desk-240-w', 'meridon-desk-tower-case', 'meridon-desk-cooler']),
+  donor('Meridon Desk 30 tower', 88, 50, 'SF-2', 'DDR4', ['kaldric-sallowfen-4360', 'meridon-desk-20-board', 'palisado-16-gb-ddr4-2-8', 'fathomline-eddy-480-gb-sata', 'steadwell-desk-240-w', 'meridon-desk-tower-case', 'meridon-desk-cooler']),
+  donor('Meridon Desk 30 slim', 79, 40, 'SF-2', 'DDR4', ['kaldric-sallowfen-4360', 'meridon-desk-20-board', 'palisado-16-gb-ddr4-2-8', 'fathomline-eddy-480-gb-sata', 'steadwell-low-300-w', 'meridon-desk-slim-case', 'meridon-desk-cooler'], 'TFX'),
+  donor('Meridon Desk 40 tower', 132, 40, 'TD-A', 'DDR4', ['ostrane-threddle-41', 'meridon-desk-40-board', 'palisado-16-gb-ddr4-2-8', 'fathomline-race-500-gb-nvme', 'steadwell-desk-240-w', 'meridon-desk-tower-case', 'meridon-desk-cooler']),
+  donor('Meridon Desk 50 tower', 189, 30, 'TD-B', 'DDR4', ['ostrane-threddle-33', 'meridon-desk-50-board', 'palisado-16-gb-ddr4-2-8', 'fathomline-race-500-gb-nvme', 'steadwell-desk-240-w', 'meridon-desk-tower-case', 'meridon-desk-cooler']),
+  deskBoard('Desk 10 board', 'SF-1', 'DDR3', 0), deskBoard('Desk 20 board', 'SF-2', 'DDR4', 1), deskBoard('Desk 40 board', 'TD-A', 'DDR4', 1), deskBoard('Desk 50 board', 'TD-B', 'DDR4', 1),
+  part('case', 'Meridon', 'Desk tower case', 0, 0, 0, { boardSizes: ['micro-ATX'], maxCardMm: 210, maxCoolerMm: 120, fans: 1 }), part('case', 'Meridon', 'Desk slim case', 0, 0, 0, { boardSizes: ['micro-ATX'], maxCardMm: 172, maxCoolerMm: 60, fans: 1 }),
+  part('cooler', 'Meridon', 'Desk cooler', 0, 0, 0, { coolerW: 84, heightMm: 58, coolerSockets: allSockets, mountIncluded: true }),
+  small('SATA to 6-pin adapter', 4, { feedsFrom: 'sata', feedsTo: '6-pin', carriesW: 54 }), small('SATA to 8-pin adapter', 5, { feedsFrom: 'sata', feedsTo: '8-pin', carriesW: 54 }), small('6-pin to 8-pin adapter', 4, { feedsFrom: '6-pin', feedsTo: '8-pin', carriesW: 75 }),
+  small('Desk main adapter', 11, { feedsFrom: 'ATX24', feedsTo: 'Desk', carriesW: 240 }), small('Desk to ATX24 adapter', 12, { feedsFrom: 'Desk', feedsTo: 'ATX24', carriesW: 180 }), small('front-panel adapter', 7, { mends: 'front-plug' }), small('fan splitter', 3, { mends: 'fan-header' }),
+  small('bay frame', 4, { mends: 'bay' }), small('SATA power splitter', 3, { feedsFrom: 'molex', feedsTo: 'sata', carriesW: 54 }), small('cooler mount', 8, { mends: 'mount' }), small('low bracket', 6, { mends: 'low-bracket' }), small('bag of screws', 4, { mends: 'screws' }),
+  small('side panel', 14, { mends: 'panel' }), small('CPU lead adapter', 4, { feedsFrom: 'molex', feedsTo: 'cpu', carriesW: 150 }), small('USB-C header adapter', 9, { mends: 'front-usb-c' }),
 ]
 
 /** A part by its id; throws for a slip of the generator. */

@@ -24,7 +24,7 @@ const story: readonly LeadRow[] = [
   { id: 'B-1006', source: 'barnstall', title: 'Meridon Desk 30 tower, 16 GB', price: 82, condition: 'used', manner: 'local', listedOn: '2026-10-22', place: 'Tallow Yard, 14 km', parts: 'meridon-desk-30-tower', note: 'own plugs on the supply' },
   { id: 'B-1007', source: 'barnstall', title: 'Meridon Desk 20 tower with drive', price: 55, condition: 'used', manner: 'local', listedOn: '2026-10-29', place: 'Tallow Yard, 14 km', parts: 'meridon-desk-20-tower' },
   { id: 'B-1008', source: 'barnstall', title: 'Tarn 640 "as new"', price: 61, condition: 'used', manner: 'local', listedOn: '2026-10-30', place: 'no place given', parts: 'murrowdun-tarn-640-8-gb', note: 'no photo; far too cheap' },
-  { id: 'B-1009', source: 'barnstall', title: 'White case and small supply', price: 62, condition: 'used', manner: 'local', listedOn: '2026-10-27', place: 'Cinder Lane, 11 km', parts: 'barrowcase-barrow-four-white;steadwell-cube-450-w' },
+  { id: 'B-1009', source: 'barnstall', title: 'White case and small supply', price: 62, condition: 'used', manner: 'local', listedOn: '2026-10-27', place: 'Cinder Lane, 11 km', parts: 'barrowcase-barrow-four-white;steadwell-slim-400-w' },
   { id: 'C-3003', source: 'circuit-pantry', title: 'Palisado 32 GB DDR4 2×16', price: 84, condition: 'new', manner: 'fixed', listedOn: '2026-10-21', parts: 'palisado-32-gb-ddr4-2-16', rebate: 'online 8.00 by 2026-11-12' },
 ]
 

@@ -17,12 +17,12 @@ export interface ShopItem {
   priceAt(age: number): number
 }
 
-/** The 30 shop items of the demo. */
+/** The 30 shop items of the demo, and the small things that a shop always has. */
 export function shopItems(seed: number): ShopItem[] {
   const chance = makeChance(seed)
-  const candidates = catalogue.filter((part) => part.fresh > 0)
+  const candidates = catalogue.filter((part) => part.fresh > 0 && !isSmall(part))
   const parts = [...candidates.filter((part) => inStory.has(part.id)), ...candidates.filter((part, index) => !inStory.has(part.id) && index % 3 === 0)].slice(0, sold)
-  return parts.map((part) => {
+  return [...parts.map((part): ShopItem => {
     const shop = chance.pick(['circuit-pantry', 'tin-lantern-parts'])
     const rhythm = chance.whole(34, 70)
     const firstSale = chance.whole(5, rhythm)
@@ -36,7 +36,12 @@ export function shopItems(seed: number): ShopItem[] {
         return (isSale ? Math.round(usual * depth) : usual) - 0.01
       },
     }
-  })
+  }), ...catalogue.filter(isSmall).map((part): ShopItem => ({ shop: 'tin-lantern-parts', partId: part.id, priceAt: () => part.fresh - 0.01 }))]
+}
+
+/** Adapters and the like: never on sale. */
+function isSmall({ role, facts, fresh }: (typeof catalogue)[number]): boolean {
+  return role === 'extra' && fresh > 0 && (facts.mends !== undefined || facts.feedsTo !== undefined)
 }
 
 /** A year of shop prices, written down where they change and once a month, with sales of a few days. */

@@ -1,28 +1,68 @@
+import { partLabel } from '../parts/part'
 import type { CannotCheck, Finding, FitMachine } from './finding'
 import { severities } from './finding'
-import { askRule, type FitRule } from './rule'
+import { cite, readMachine, type FitRule, type MachineRead } from './rule'
 import { fitRules } from './rules'
 
 export interface FitReport {
   /** Gravest first. */
   readonly findings: readonly Finding[]
   readonly cannotCheck: readonly CannotCheck[]
-  /** Rules that had both their parts and all their facts, and found nothing. */
+  /** Rules that had all their parts and facts, and found nothing. */
   readonly passed: readonly { readonly ruleId: string; readonly question: string }[]
+  /** Findings mended by hand. */
+  readonly settled: readonly Finding[]
 }
 
 /** Asks every rule of a machine. The order of the parts does not matter beyond the order of equal findings. */
-export function checkFit(machine: FitMachine, rules: readonly FitRule[] = fitRules): FitReport {
-  const findings: Finding[] = []
+export function checkFit({ parts, brief, settled = new Set() }: FitMachine, rules: readonly FitRule[] = fitRules): FitReport {
+  const machine = readMachine(parts, brief)
+  const found: Finding[] = []
   const cannotCheck: CannotCheck[] = []
   const passed: { ruleId: string; question: string }[] = []
   for (const rule of rules) {
-    const asked = askRule(rule, machine)
-    findings.push(...asked.findings)
-    cannotCheck.push(...asked.cannotCheck)
-    const hasBoth = rule.reads.every(({ role }) => machine.parts.some((part) => part.role === role))
-    if (hasBoth && asked.findings.length === 0 && asked.cannotCheck.length === 0) passed.push({ ruleId: rule.id, question: rule.question })
+    if (rule.reads.some(({ role }) => machine.all(role).length === 0) || rule.concerns?.(machine) === false) continue
+    const unknown = unknownFacts(rule, machine)
+    if (unknown.length > 0) {
+      cannotCheck.push({ ruleId: rule.id, what: `Cannot check: ${unknown.map((fact) => `${fact.fact} of ${fact.part}`).join(' and ')} not known`, unknown })
+      continue
+    }
+    const findings = findingsOf(rule, machine)
+    if (findings.length === 0) passed.push({ ruleId: rule.id, question: rule.question })
+    found.push(...findings)
   }
-  findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity))
-  return { findings, cannotCheck, passed }
+  found.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity))
+  return { findings: found.filter((finding) => !settled.has(finding.key)), cannotCheck, passed, settled: found.filter((finding) => settled.has(finding.key)) }
+}
+
+function unknownFacts({ reads }: FitRule, machine: MachineRead) {
+  const unknown = reads.flatMap(({ role, facts }) => machine.all(role).flatMap((part) => facts.filter((fact) => part.facts[fact] === undefined).map((fact) => cite(part, fact))))
+  return unknown.filter((fact, index) => unknown.findIndex((each) => each.partId === fact.partId && each.fact === fact.fact) === index)
+}
+
+function findingsOf(rule: FitRule, machine: MachineRead): Finding[] {
+  const findings = new Map<string, Finding>()
+  for (const { what, why, mends, severity = rule.severity } of rule.check(machine)) {
+    const key = `${rule.id}:${why.map((fact) => `${fact.partId}.${fact.fact}`).join(':')}`
+    // two parts of a kind clash once
+    if (!findings.has(key)) findings.set(key, { key, ruleId: rule.id, severity, what, why, mends })
+  }
+  return [...findings.values()]
+}
+
+/** How bad a report is: findings by severity, gravest first; compared from the left. */
+export function badness({ findings }: Pick<FitReport, 'findings'>): number[] {
+  return severities.map((severity) => findings.filter((finding) => finding.severity === severity).length)
+}
+
+/** Whether a machine is no worse than another: nowhere graver before it is lighter. */
+export function isNoWorse(after: Pick<FitReport, 'findings'>, before: Pick<FitReport, 'findings'>): boolean {
+  const [a, b] = [badness(after), badness(before)]
+  const at = a.findIndex((count, index) => count !== b[index])
+  return at < 0 || a[at]! < b[at]!
+}
+
+/** Names of the parts that a finding is about. */
+export function namesOf(finding: Finding, parts: FitMachine['parts']): string[] {
+  return finding.why.flatMap((fact) => parts.filter((part) => part.id === fact.partId).map(partLabel))
 }

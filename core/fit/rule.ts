@@ -1,71 +1,90 @@
+import { factKinds, factText } from '../parts/facts'
 import { partLabel, type Part, type PartFacts, type Role } from '../parts/part'
-import type { CannotCheck, CitedFact, Finding, FitMachine, Mend, Severity } from './finding'
+import { defaultSupplyRule } from '../power/supplySize'
+import type { CitedFact, FactsRead, FitBrief, Mend, Severity } from './finding'
 
-/** Facts that a rule reads from one part. */
-export interface FactsRead {
-  readonly role: Role
-  readonly facts: readonly (keyof PartFacts)[]
-}
+export const fitAreas = ['platform', 'space', 'connections', 'power', 'heat', 'condition', 'rules', 'looks'] as const
+export type FitArea = (typeof fitAreas)[number]
 
 /**
- * A rule of the fit check, as one declarative unit: which facts it reads of which two parts, when they clash, and
- * what mends it. The engine in `checkFit.ts` finds the parts, turns unknown facts into "cannot check" and builds the
- * finding. To add a rule: one file that exports one of these, one line in `rules.ts`, one test.
+ * A rule of the fit check, as one declarative unit: which facts it must know, what clashes, and what mends it. The
+ * engine in `checkFit.ts` finds the parts, turns unknown facts into "cannot check" and builds the findings. To add a
+ * rule: one file in `rules/` that exports one of these, one line in `rules.ts`, three rows in its test.
  */
 export interface FitRule {
   readonly id: string
+  readonly area: FitArea
   /** What the rule asks, as a question. */
   readonly question: string
   readonly severity: Severity
-  readonly reads: readonly [FactsRead, FactsRead]
-  /** Called only where both parts are there and all facts read are known. Null where nothing clashes. */
-  clash(a: Part, b: Part): Clash | null
+  /** Facts that must be known of every part of these roles. The rule is asked only where each role is there. */
+  readonly reads: readonly FactsRead[]
+  /** Whether there is anything to ask, before facts are asked for; left out: always. */
+  concerns?(machine: MachineRead): boolean
+  /** Called only where all facts read are known. Empty where nothing clashes. */
+  check(machine: MachineRead): readonly Clash[]
 }
 
 export interface Clash {
   readonly what: string
-  readonly why: readonly [fact: keyof PartFacts, otherFact: keyof PartFacts]
+  readonly why: readonly [CitedFact, CitedFact]
   readonly mends: readonly Mend[]
+  /** Where it is graver or lighter than the rule's own. */
+  readonly severity?: Severity
 }
 
-/** How facts are called on screen. */
-export const factNames: Partial<Readonly<Record<keyof PartFacts, string>>> = {
-  socket: 'socket', memoryGeneration: 'memory generation', sixPinLeads: '6-pin card leads', eightPinLeads: '8-pin card leads',
+/** The machine as a rule reads it: parts by role, and the brief with its defaults. */
+export interface MachineRead {
+  readonly parts: readonly Part[]
+  readonly brief: FitBrief
+  all(role: Role): readonly Part[]
+  /** Extras that mend or cover something, such as a shield. */
+  extra(isIt: (facts: PartFacts) => boolean): Part | undefined
+}
+
+export const briefDefaults: FitBrief = {
+  year: 2026, roomC: 28, needs: [], supplyRule: defaultSupplyRule, oldestCpuYear: null, smallestDriveGb: null, leastSupplyW: null, avoidedMakes: [], screenPlugs: [], colour: null, cablesHidden: false, needsSecurityModule: false,
+}
+
+export function readMachine(parts: readonly Part[], brief: Partial<FitBrief> = {}): MachineRead {
+  return {
+    parts,
+    brief: { ...briefDefaults, ...brief },
+    all: (role) => parts.filter((part) => part.role === role),
+    extra: (isIt) => parts.find((part) => part.role === 'extra' && isIt(part.facts)),
+  }
+}
+
+/** Every pair of a part of one role with one of another. */
+export function pairsOf(machine: MachineRead, first: Role, second: Role): [Part, Part][] {
+  return machine.all(first).flatMap((a) => machine.all(second).map((b): [Part, Part] => [a, b]))
 }
 
 /** Cites a fact of a part; `not known` where it is missing. */
 export function cite(part: Part, fact: keyof PartFacts): CitedFact {
-  const value = part.facts[fact]
-  return {
-    partId: part.id,
-    role: part.role,
-    part: partLabel(part),
-    fact: factNames[fact] ?? fact,
-    value: value === undefined ? 'not known' : Array.isArray(value) ? value.join(', ') : String(value),
-  }
+  return { partId: part.id, role: part.role, part: partLabel(part), fact: factKinds[fact].name, value: factText(part.facts, fact) }
 }
 
-/** Asks one rule of every pair of parts it speaks about. */
-export function askRule(rule: FitRule, machine: FitMachine): { findings: Finding[]; cannotCheck: CannotCheck[] } {
-  const [first, second] = rule.reads
-  const findings: Finding[] = []
-  const cannotCheck: CannotCheck[] = []
-  for (const a of machine.parts.filter((part) => part.role === first.role)) {
-    for (const b of machine.parts.filter((part) => part.role === second.role)) {
-      const unknown = [...unknownFacts(a, first), ...unknownFacts(b, second)]
-      if (unknown.length > 0) {
-        cannotCheck.push({ ruleId: rule.id, what: `Cannot check: ${unknown.map((fact) => `${fact.fact} of ${fact.part}`).join(' and ')} not known`, unknown })
-        continue
-      }
-      const clash = rule.clash(a, b)
-      if (clash) {
-        findings.push({ ruleId: rule.id, severity: rule.severity, what: clash.what, why: [cite(a, clash.why[0]), cite(b, clash.why[1])], mends: clash.mends })
-      }
-    }
-  }
-  return { findings, cannotCheck }
+/** Cites several parts together, such as all drives; the first stands for them. */
+export function citeAll(parts: readonly Part[], fact: string, value: string): CitedFact {
+  const [first] = parts as readonly [Part]
+  return { partId: first.id, role: first.role, part: parts.length === 1 ? partLabel(first) : `${partLabel(first)} and ${parts.length - 1} more`, fact, value }
 }
 
-function unknownFacts(part: Part, { facts }: FactsRead): CitedFact[] {
-  return facts.filter((fact) => part.facts[fact] === undefined).map((fact) => cite(part, fact))
+export function citeBrief(fact: string, value: string): CitedFact {
+  return { partId: 'brief', role: 'brief', part: 'the brief', fact, value }
 }
+
+interface MendDetails {
+  readonly leavesOpen?: string
+  readonly handiwork?: string
+  readonly limitW?: number
+}
+
+const mend = (what: string, action: Mend['action'], { leavesOpen = '', handiwork = '', limitW }: MendDetails = {}): Mend => ({ what, leavesOpen, handiwork, limitW: limitW ?? null, action })
+/** Another part in the place of those of its role. */
+export const replace = (role: Role, what: string, fits: (part: Part) => boolean, details?: MendDetails): Mend => mend(what, { kind: 'replace', role, fits }, details)
+/** A part more. */
+export const add = (role: Role, what: string, fits: (part: Part) => boolean, details?: MendDetails): Mend => mend(what, { kind: 'add', role, fits }, details)
+export const remove = (part: Part, what: string, details?: MendDetails): Mend => mend(what, { kind: 'remove', partId: part.id }, details)
+export const byHand = (what: string, handiwork: string, details?: MendDetails): Mend => mend(what, { kind: 'by-hand' }, { ...details, handiwork })

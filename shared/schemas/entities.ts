@@ -3,7 +3,8 @@ import { entryKinds, type EntryKind } from '../../core/ledger/ledger'
 import { arrivalVerdicts } from '../../core/ledger/arrival'
 import { opinionVerdicts } from '../../core/worth/opinions'
 import { conditions, manners } from '../../core/market/soldRecord'
-import { needs, roles } from '../../core/parts/part'
+import { factKeys, factKinds } from '../../core/parts/facts'
+import { needs, roles, type PartFacts } from '../../core/parts/part'
 import { scopes } from '../../core/receipt/receipt'
 import { faultSigns, protections } from '../../core/sourcing/faultRisk'
 import { defaultAnswerDays } from '../../core/leads/silence'
@@ -86,15 +87,18 @@ export const sourceSchema = object({
 })
 export type SourceInput = InferType<typeof sourceSchema>
 
-const fact = () => finite().min(0)
-export const partFactsSchema = object({
-  socket: text(), cores: fact(), threads: fact(), cpuIndex: fact(), limitW: fact(), integratedGraphics: yesOrNo(), formFactor: text(),
-  memorySlots: fact(), m2Slots: fact(), sataPorts: fact(), memoryGeneration: text(), module: oneOf(['desktop', 'laptop']), capacityGb: fact(),
-  kitCount: wholeFrom(1), speedMts: fact(), graphicsIndex: fact(), vramGb: fact(), boardPowerW: fact(), lengthMm: fact(), slotsThick: fact(),
-  lowProfile: yesOrNo(), sixPinLeads: wholeFrom(0), eightPinLeads: wholeFrom(0), ratedW: fact(), supplyShape: text(),
-  boardSizes: texts(), maxCardMm: fact(), maxCoolerMm: fact(), coolerSockets: texts(), coolerW: fact(), heightMm: fact(), fans: wholeFrom(0),
-  interface: oneOf(['sata', 'nvme']), drive: oneOf(['ssd', 'hdd']), coolerIncluded: yesOrNo(), year: wholeFrom(1990), covers: oneOf(needs),
-}).noUnknown('${path} has facts that are not known: ${unknown}')
+/** The facts of a part, from the one table of `core/parts/facts.ts`. */
+export const partFactsSchema = object(Object.fromEntries(factKeys.map((key) => [key, factField(key)])) as Record<keyof PartFacts, ReturnType<typeof mixed>>).noUnknown('${path} has facts that are not known: ${unknown}')
+
+function factField(key: keyof PartFacts) {
+  const { kind, choices } = factKinds[key]
+  if (kind === 'number') return finite().min(0)
+  if (kind === 'whole') return wholeFrom(0)
+  if (kind === 'yes-no') return yesOrNo()
+  if (kind === 'texts') return texts()
+  if (kind === 'choice') return oneOf(choices ?? [])
+  return text().max(120)
+}
 
 export const partSchema = object({
   id: idText(),

@@ -1,20 +1,16 @@
 import { partLabel } from '../../parts/part'
-import type { FitRule } from '../rule'
+import { cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const cpuSocket: FitRule = {
-  id: 'cpu-socket',
-  question: 'Does the CPU fit the board\'s socket?',
-  severity: 'stops',
+  id: 'cpu-socket', area: 'platform', severity: 'stops',
+  question: 'Does the CPU fit the board’s socket?',
   reads: [{ role: 'cpu', facts: ['socket'] }, { role: 'motherboard', facts: ['socket'] }],
-  clash(cpu, board) {
-    if (cpu.facts.socket === board.facts.socket) return null
-    return {
-      what: `${partLabel(cpu)} does not go into ${partLabel(board)}: socket ${cpu.facts.socket} against ${board.facts.socket}`,
-      why: ['socket', 'socket'],
-      mends: [
-        { what: `take a board with socket ${cpu.facts.socket}`, leavesOpen: 'its memory generation may differ' },
-        { what: `take a CPU for socket ${board.facts.socket}`, leavesOpen: '' },
-      ],
-    }
-  },
+  check: (machine) => pairsOf(machine, 'cpu', 'motherboard').filter(([cpu, board]) => cpu.facts.socket !== board.facts.socket).map(([cpu, board]) => ({
+    what: `${partLabel(cpu)} does not go into ${partLabel(board)}: socket ${cpu.facts.socket} against ${board.facts.socket}`,
+    why: [cite(cpu, 'socket'), cite(board, 'socket')],
+    mends: [
+      replace('motherboard', `a board with socket ${cpu.facts.socket}`, (part) => part.facts.socket === cpu.facts.socket),
+      replace('cpu', `a CPU for socket ${board.facts.socket}`, (part) => part.facts.socket === board.facts.socket),
+    ],
+  })),
 }

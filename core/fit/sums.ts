@@ -1,0 +1,32 @@
+import type { Part } from '../parts/part'
+import type { MachineRead } from './rule'
+
+/** What several rules add up. */
+
+export function modulesOf(machine: MachineRead): number {
+  return machine.all('memory').reduce((sum, part) => sum + (part.facts.kitCount ?? 1), 0)
+}
+
+export function memoryGbOf(machine: MachineRead): number {
+  return machine.all('memory').reduce((sum, part) => sum + (part.facts.capacityGb ?? 0), 0)
+}
+
+export const sataDrives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter((part) => part.facts.interface === 'sata')
+export const nvmeDrives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter((part) => part.facts.interface === 'nvme')
+export const largeDrives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter((part) => part.facts.drive === 'hdd')
+
+/** Card leads of a supply, adapters counted as what they feed. */
+export function leadsThere(machine: MachineRead, supply: Part): { six: number; eight: number } {
+  const adapters = (to: string) => machine.all('extra').filter((part) => part.facts.feedsTo === to).length
+  return { six: (supply.facts.sixPinLeads ?? 0) + adapters('6-pin'), eight: (supply.facts.eightPinLeads ?? 0) + adapters('8-pin') }
+}
+
+/** Coolers are rated at 25 °C; each degree more takes 1.5 % (the difference to about 90 °C at the chip shrinks). */
+export function heatFactor(roomC: number): number {
+  return Math.max(0.2, 1 - 0.015 * (roomC - 25))
+}
+
+/** Watts a case's fans carry out: the bench's assumption of 160 W a fan at 25 °C with 12 °C of warming inside. */
+export function airflowW(fans: number, roomC: number): number {
+  return fans * 160 * heatFactor(roomC)
+}

@@ -1,0 +1,41 @@
+import type { PartFacts } from '../parts/part'
+
+/** Efficiency at the label's published load shares (20, 50 and 100 %), by 80 PLUS label; without one, the bench's assumption. */
+export const efficiencyPoints: Readonly<Record<NonNullable<PartFacts['efficiency']>, readonly (readonly [share: number, efficiency: number])[]>> = {
+  none: [[0.2, 0.72], [0.5, 0.75], [1, 0.72]],
+  white: [[0.2, 0.8], [0.5, 0.8], [1, 0.8]],
+  bronze: [[0.2, 0.82], [0.5, 0.85], [1, 0.82]],
+  silver: [[0.2, 0.85], [0.5, 0.88], [1, 0.85]],
+  gold: [[0.2, 0.87], [0.5, 0.9], [1, 0.87]],
+  platinum: [[0.2, 0.9], [0.5, 0.92], [1, 0.89]],
+}
+
+/**
+ * What is drawn from the wall, W: DC over the efficiency at that share of the rating, linear between the label's
+ * points; below the lowest point the loss in watts stays that point's, above the highest its efficiency.
+ *
+ * @example 300 W DC of a 600 W gold supply: half load, 300 / 0.9 = 333.3 W
+ */
+export function wallDraw(dcW: number, ratedW: number, label: NonNullable<PartFacts['efficiency']> = 'none'): number {
+  const points = efficiencyPoints[label]
+  const [lowest] = points as [readonly [number, number]]
+  const highest = points.at(-1)!
+  const share = dcW / ratedW
+  if (share < lowest[0]) return dcW + ratedW * lowest[0] * (1 / lowest[1] - 1)
+  if (share >= highest[0]) return dcW / highest[1]
+  const at = points.findIndex(([next]) => next > share)
+  const [[fromShare, from], [toShare, to]] = [points[at - 1]!, points[at]!]
+  return dcW / (from + ((share - fromShare) / (toShare - fromShare)) * (to - from))
+}
+
+/** Shares of the CPU's limit and the card's board power in use; defaults of the bench. */
+export const loadStates = {
+  idle: { name: 'idle', cpu: 0.12, card: 0.08, rest: 0.6 },
+  work: { name: 'office work', cpu: 0.4, card: 0.12, rest: 0.8 },
+  full: { name: 'full load', cpu: 1, card: 1, rest: 1 },
+} as const
+
+/** Yearly cost in minor units: wall watts × hours a day × 365, at a tariff a kilowatt hour. */
+export function yearlyEnergyCost(wallW: number, hoursPerDay: number, tariffPerKwh: number): number {
+  return Math.round((wallW / 1000) * hoursPerDay * 365 * tariffPerKwh)
+}
