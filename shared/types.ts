@@ -1,5 +1,6 @@
 import type { PriceQuery } from '../core/market/priceQuery'
 import type { Need, Role } from '../core/parts/part'
+import type { SupplyRule } from '../core/power/supplySize'
 import type { FaultOverrides } from '../core/sourcing/faultRisk'
 
 /** The builder's own policies for one build. */
@@ -18,6 +19,28 @@ export interface HouseRules {
   readonly perKm?: number
   readonly perHour?: number
   readonly pickupKm?: number | null
+  /** What the fit check and the power sheet go by. */
+  readonly machine?: MachineRules
+}
+
+/** The house's rules about the machine itself, and how it will be used. */
+export interface MachineRules {
+  readonly supplyRule: SupplyRule
+  readonly roomC: number
+  readonly oldestCpuYear: number | null
+  readonly smallestDriveGb: number | null
+  readonly leastSupplyW: number | null
+  readonly avoidedMakes: readonly string[]
+  readonly screenPlugs: readonly string[]
+  readonly colour: string | null
+  readonly cablesHidden: boolean
+  readonly needsSecurityModule: boolean
+  /** Percent of frames or worth gained per 10.00 below which a step is not worth it. */
+  readonly stepThreshold: number
+  /** Minor units a kilowatt hour; hours a day at full load and idling. */
+  readonly tariff: number
+  readonly fullHours: number
+  readonly idleHours: number
 }
 
 /** A need of the brief and what it costs where a machine lacks it, minor units of the build's currency. */

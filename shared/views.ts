@@ -1,4 +1,11 @@
+import type { AssemblyStep } from '../core/assembly/assemblySheet'
 import type { FitReport } from '../core/fit/checkFit'
+import type { Finding } from '../core/fit/finding'
+import type { MendRow } from '../core/fit/mending'
+import type { machinePlan } from '../core/fit/plan'
+import type { PowerSheet } from '../core/power/powerSheet'
+import type { Step as StepUp } from '../core/steps/stepsUp'
+import type { UpgradeRoom } from '../core/steps/upgradeRoom'
 import type { LeadValue } from '../core/leads/valueLead'
 import type { HaggleSheet } from '../core/haggle/haggleSheet'
 import type { ArrivalVerdict } from '../core/ledger/arrival'
@@ -33,7 +40,7 @@ import type { LikeForLike } from '../core/weighing/likeForLike'
 import type { RateComparison } from '../core/weighing/compareRates'
 import type { WeighedMachine } from '../core/weighing/machine'
 import type { WeighingVerdict } from '../core/weighing/verdict'
-import type { HouseRules, PollReport } from './types'
+import type { HouseRules, MachineRules, PollReport } from './types'
 
 /** What the server answers to the interface. Amounts are minor units of the build's currency unless said. */
 
@@ -321,6 +328,8 @@ export interface ChoiceView {
   readonly label: string
   readonly scope: Scope
   readonly reason: string
+  /** Parts of it that are not built in. */
+  readonly leftOut: readonly string[]
   readonly paidOn: string | null
   readonly leadId: string | null
   readonly partId: string | null
@@ -381,7 +390,9 @@ export interface BuildView {
   readonly targets: readonly TargetView[]
   readonly choices: readonly ChoiceView[]
   readonly receipt: Receipt
-  readonly fit: FitReport
+  /** What the machine is made of, donors taken apart. */
+  readonly parts: readonly Part[]
+  readonly fit: FitView
   /** All hunts together; null without one. */
   readonly hunts: { readonly count: number; readonly days: number | null; readonly chanceByDate: number | null; readonly daysForMost: number | null } | null
   readonly emptyRoles: readonly Role[]
@@ -393,9 +404,45 @@ export interface BuildView {
   readonly removedChoices: readonly { readonly id: string; readonly label: string }[]
 }
 
+/** A finding as it is shown; its ways are asked for apart. */
+export type FindingView = Omit<Finding, 'mends'>
+export interface FitView extends Omit<FitReport, 'findings' | 'settled'> {
+  readonly findings: readonly FindingView[]
+  readonly settled: readonly FindingView[]
+}
+
+/** What the place Machine shows beyond the build: ways to mend, power, room to grow, the plan, the sheet of assembly. */
+export interface MachineView {
+  /** By key of the finding. */
+  readonly ways: Readonly<Record<string, readonly MendRow[]>>
+  /** Money at risk by key of the finding: what its parts cost, or the cheapest way. */
+  readonly atRisk: Readonly<Record<string, number>>
+  /** Cheapest sensible candidates of empty roles. */
+  readonly candidates: readonly { readonly role: Role; readonly options: readonly { readonly partId: string; readonly name: string; readonly price: number }[] }[]
+  readonly power: PowerSheet
+  readonly rules: MachineRules
+  readonly room: UpgradeRoom
+  readonly plan: ReturnType<typeof machinePlan>
+  readonly assembly: readonly AssemblyStep[]
+}
+
+export interface StepView extends Omit<StepUp, 'option'> {
+  readonly id: string
+  readonly from: 'lead' | 'street'
+  readonly partId: string
+  readonly name: string
+  readonly price: number
+}
+export interface StepsView {
+  readonly left: number
+  readonly threshold: number
+  readonly roles: readonly { readonly role: Role; readonly present: { readonly name: string; readonly cost: number; readonly choiceId: string | null } | null; readonly steps: readonly StepView[] }[]
+  readonly slimming: { readonly over: number; readonly stillOver: number; readonly swaps: readonly { readonly choiceId: string; readonly out: string; readonly id: string; readonly partId: string; readonly from: 'lead' | 'street'; readonly name: string; readonly saved: number; readonly lost: number }[] } | null
+}
+
 /** A build on the first page. */
 export interface BuildStrip extends Pick<BuildView, 'id' | 'name' | 'purpose' | 'wantedBy' | 'currency' | 'budget' | 'stretch' | 'receipt' | 'targets' | 'emptyRoles' | 'breaches'> {
-  readonly findings: FitReport['findings']
+  readonly findings: readonly FindingView[]
   /** Sellers who owe a word for longer than the house rules wait. */
   readonly silent: readonly { readonly leadId: string; readonly title: string; readonly days: number }[]
   /** Chosen leads that are gone. */

@@ -13,6 +13,9 @@ export function expandDonors(parts: readonly Part[], library: ReadonlyMap<string
   return parts.flatMap((part) => {
     if (part.role !== 'donor' || part.facts.contains === undefined) return [part]
     const inside = part.facts.contains.flatMap((id) => library.get(id) ?? [])
-    return inside.filter(({ role }) => !chosen.has(role) || (additive.has(role) && role !== 'memory'))
+    const { firmwareLocked } = part.facts
+    // a locked donor is a locked board
+    const found = inside.map((each) => (each.role === 'motherboard' && firmwareLocked !== undefined ? { ...each, facts: { ...each.facts, firmwareLocked } } : each))
+    return found.filter(({ role }) => !chosen.has(role) || (additive.has(role) && role !== 'memory'))
   })
 }

@@ -128,6 +128,11 @@ export const builds = sqliteTable('builds', {
   /** For the builder alone; and what a buyer may read. */
   privateNote: text().notNull().default(''),
   saleText: text().notNull().default(''),
+  /** Keys of findings mended by hand. */
+  settled: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
+  /** The build this one is a variant of, and the choices of that one that it does without. */
+  variantOf: text(),
+  dropped: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
   createdAt: createdAt(),
   deletedAt: deletedAt(),
 })
@@ -390,6 +395,8 @@ export const choices = sqliteTable('choices', {
   limit: integer(),
   scope: text().$type<Scope>().notNull(),
   reason: text().notNull(),
+  /** Parts of it that are not built in. */
+  leftOut: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
   paidOn: text(),
   deletedAt: deletedAt(),
 }, (table) => [index('choices_build').on(table.buildId)])

@@ -1,5 +1,6 @@
 import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
-import { checkFit } from '#core/fit/checkFit'
+import { checkFit, type FitReport } from '#core/fit/checkFit'
+import { expandDonors } from '#core/parts/expandDonors'
 import { paidByChoice } from '#core/ledger/ledger'
 import { formatAmount } from '#core/money/formatAmount'
 import { coreRoles, partLabel, type Need, type Part, type Role } from '#core/parts/part'
@@ -21,6 +22,7 @@ import { valuedLeads } from './valuedLeads'
 import { useMarket, type Market } from './market'
 import { arrivalsOf } from './purchase/arrivals'
 import { huntsTogether, readChoice, removedLabel, type ChoiceContext, type ReadChoice } from './readChoice'
+import { fitBriefOf } from './fitBrief'
 import { openOrders, sharesOfOrders } from './openOrders'
 import { loadWorkloads } from './workloads'
 
@@ -47,7 +49,7 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const joined = sharesOfOrders(openOrders(leads.filter(({ lead }) => unpaid.has(lead.id))), build.currency, market.rates, today)
   const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today, joined, paid: paidByChoice(entries), arrived }
   const chosen = choiceRows.map((row) => readChoice(row, context))
-  const parts = chosen.flatMap((choice) => choice.machineParts)
+  const parts = expandDonors(chosen.flatMap((choice) => choice.machineParts), library)
   const lines = chosen.map((choice) => choice.line)
   const machine = frameMachineOf(parts)
   const targetViews = targetRows.map((row): TargetView => {
@@ -70,7 +72,8 @@ export async function buildView(db: Database, buildId: string, today: string): P
     targets: targetViews,
     choices: chosen.map((choice) => choice.view),
     receipt: account,
-    fit: checkFit({ parts }),
+    parts,
+    fit: fitViewOf(checkFit({ parts, brief: fitBriefOf(build, today), settled: new Set(build.settled) })),
     hunts: huntsTogether(chosen, build.wantedBy, today),
     emptyRoles: coreRoles.filter((role) => !parts.some((part) => part.role === role) && !(role === 'graphics' && parts.some((part) => part.role === 'cpu' && part.facts.integratedGraphics)) && !(role === 'cooler' && parts.some((part) => part.facts.coolerIncluded))),
     breaches: chosen.flatMap((choice) => choice.breaches),
@@ -79,6 +82,12 @@ export async function buildView(db: Database, buildId: string, today: string): P
     workloads,
     removedChoices: removed.map((row) => ({ id: row.id, label: removedLabel(row, context) })),
   }
+}
+
+/** The report without what cannot be written as JSON: the ways are asked for apart, with their prices. */
+function fitViewOf({ findings, settled, ...rest }: FitReport): BuildView['fit'] {
+  const plain = ({ mends: _mends, ...finding }: FitReport['findings'][number]) => finding
+  return { ...rest, findings: findings.map(plain), settled: settled.map(plain) }
 }
 
 function nameOf(parts: readonly Part[], role: Role): string | null {

@@ -3,8 +3,9 @@ import { CoreError } from '#core/coreError'
 import { defaultAnswerDays } from '#core/leads/silence'
 import type { FaultOverrides } from '#core/sourcing/faultRisk'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
-import type { BriefInput, ChoiceInput } from '#shared/schemas/entities'
-import type { HouseRules } from '#shared/types'
+import { machineRulesSchema, type BriefInput, type ChoiceInput } from '#shared/schemas/entities'
+import type { HouseRules, MachineRules } from '#shared/types'
+import type { SupplyRule } from '#core/power/supplySize'
 import type { Database, Queryable } from '../db/client'
 import { buildRivals, builds, choices, leads, leadThings, parts, shelf, targets, workloads } from '../db/schema'
 import { NotFoundError } from '../http/errors'
@@ -45,21 +46,33 @@ function briefRow({ targets: _targets, budget, stretch, needs, houseRules, ...br
   }
 }
 
-function houseRulesRow({ perKm, perHour, faults, ...rules }: BriefInput['houseRules'], currency: string): HouseRules {
+function houseRulesRow({ perKm, perHour, faults, machine, ...rules }: BriefInput['houseRules'], currency: string): HouseRules {
   return {
     ...rules,
+    machine: { ...machine, supplyRule: supplyRuleRow(machine.supplyRule), tariff: parseDecimal(machine.tariff, currency, 'houseRules.machine.tariff') } as MachineRules,
     perKm: parseDecimal(perKm, currency, 'houseRules.perKm'),
     perHour: parseDecimal(perHour, currency, 'houseRules.perHour'),
     ...(faults && { faults: { ...faults, ...(faults.hassle === undefined ? { hassle: undefined } : { hassle: parseDecimal(faults.hassle, currency, 'houseRules.faults.hassle') }) } as FaultOverrides }),
   }
 }
 
-function houseRulesInput({ perKm = 0, perHour = 0, faults, ...rules }: HouseRules, currency: string): BriefInput['houseRules'] {
+function supplyRuleRow({ kind, factor, watts }: BriefInput['houseRules']['machine']['supplyRule']): SupplyRule {
+  return kind === 'factor' ? { kind, factor } : kind === 'minimum' ? { kind, watts } : { kind: kind ?? 'twice' }
+}
+
+function houseRulesInput({ perKm = 0, perHour = 0, faults, machine, ...rules }: HouseRules, currency: string): BriefInput['houseRules'] {
   return {
     neverUsed: [...rules.neverUsed], patience: rules.patience ?? 'typical', mostFault: rules.mostFault ?? null, answerDays: rules.answerDays ?? defaultAnswerDays, pickupKm: rules.pickupKm ?? null,
     perKm: toDecimal(perKm, currency), perHour: toDecimal(perHour, currency),
+    machine: machineRulesInput(machine, currency),
     ...(faults && { faults: { ...faults, ...(faults.hassle === undefined ? { hassle: undefined } : { hassle: toDecimal(faults.hassle, currency) }) } as BriefInput['houseRules']['faults'] }),
   } as BriefInput['houseRules']
+}
+
+function machineRulesInput(machine: MachineRules | undefined, currency: string): BriefInput['houseRules']['machine'] {
+  if (!machine) return machineRulesSchema.getDefault() as BriefInput['houseRules']['machine']
+  const { supplyRule, tariff, ...rest } = machine
+  return { ...rest, supplyRule: { factor: 1.5, watts: 500, ...supplyRule }, tariff: toDecimal(tariff, currency), avoidedMakes: [...rest.avoidedMakes], screenPlugs: [...rest.screenPlugs] }
 }
 
 async function replaceTargets(tx: Queryable, buildId: string, brief: BriefInput): Promise<void> {
@@ -125,7 +138,7 @@ async function assertTargetOfChoice(tx: Queryable, { kind, leadId, partId, shelf
 }
 
 /** Changes a choice; returns the build it belongs to. */
-export async function changeChoice(db: Database, choiceId: string, change: { scope?: ChoiceInput['scope']; reason?: string; limit?: string | null; paidOn?: string | null; deletedAt?: string | null }, today: string): Promise<string> {
+export async function changeChoice(db: Database, choiceId: string, change: { scope?: ChoiceInput['scope']; reason?: string; limit?: string | null; paidOn?: string | null; leftOut?: string[]; deletedAt?: string | null }, today: string): Promise<string> {
   const [row] = await db.select({ buildId: choices.buildId, currency: builds.currency }).from(choices).innerJoin(builds, eq(builds.id, choices.buildId)).where(eq(choices.id, choiceId))
   if (!row) throw new NotFoundError(`there is no choice "${choiceId}"`)
   const { limit, ...rest } = change

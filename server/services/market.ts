@@ -6,6 +6,7 @@ import { queryForPart, type PartQuery } from '#core/market/queryForPart'
 import type { SoldRecord } from '#core/market/soldRecord'
 import { streetPrice, type Override, type StreetPrice } from '#core/market/streetPrice'
 import type { Part } from '#core/parts/part'
+import type { PricedPart } from '#core/worth/baseMachines'
 import type { CalendarDate } from '#core/time/calendarDate'
 import type { HouseRules } from '#shared/types'
 import type { Database, Queryable } from '../db/client'
@@ -27,6 +28,8 @@ export interface Market {
   readonly shopHistory: ReadonlyMap<string, ReadonlyMap<string, readonly ShopPriceRow[]>>
   readonly sources: ReadonlyMap<string, typeof sources.$inferSelect>
   readonly readings: Map<string, StreetPrice>
+  /** The library at what its parts cost, by house rules; see `pricedLibrary`. */
+  readonly priced: Map<string, readonly PricedPart[]>
 }
 
 type ShopPriceRow = typeof shopPrices.$inferSelect
@@ -65,6 +68,7 @@ async function loadMarket(db: Database): Promise<Market> {
     shopHistory: historyByPart(shopRows),
     sources: new Map(sourceRows.map((row) => [row.id, row])),
     readings: new Map(),
+    priced: new Map(),
   }
 }
 
@@ -172,6 +176,7 @@ async function refreshPart(db: Database, market: Market, partId: string): Promis
 }
 
 function forgetReadings(market: Market, partId: string): void {
+  market.priced.clear()
   for (const key of market.readings.keys()) if (key.startsWith(`${partId} `)) market.readings.delete(key)
 }
 

@@ -1,4 +1,5 @@
 import { chanceOfAllHunts, chancesPerDay, chanceWithin, daysForAllHunts, expectedWait } from '#core/market/patience'
+import { factsInBox } from '#core/listings/factsInBox'
 import type { Condition } from '#core/market/soldRecord'
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames, type Part } from '#core/parts/part'
@@ -48,17 +49,27 @@ export function readChoice(row: typeof choices.$inferSelect, context: ChoiceCont
   const roles = [...new Set(parts.map((part) => part.role))]
   return {
     view: {
-      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit, condition, vanishedOn,
+      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, leftOut: row.leftOut, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit, condition, vanishedOn,
       roles, parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })), expectedWait: wait, chanceByDate, source: money.source, label, payNow, afterRebates, expected, anyoneCanPay,
     },
     line: {
       id: row.id, label, role: roles.map((role) => roleNames[role]).join(', '), scope: row.scope,
       kind: row.kind === 'owned' ? 'owned' : row.paidOn ? 'paid' : row.kind === 'lead' ? 'lead' : 'street', payNow, afterRebates, expected, anyoneCanPay, toComeBack,
     },
-    machineParts: row.scope === 'test' ? [] : parts,
+    machineParts: row.scope === 'test' ? [] : builtIn(parts, row.leftOut),
     breaches,
     huntRate: row.paidOn === null ? rate : null,
   }
+}
+
+/** What of a choice goes into the machine. */
+function builtIn(parts: readonly Part[], leftOut: readonly string[]): Part[] {
+  const out = [...leftOut]
+  return parts.filter((part) => {
+    const at = out.indexOf(part.id)
+    if (at >= 0) out.splice(at, 1)
+    return at < 0
+  })
 }
 
 /** All hunts of a build together: the chance that every one has come in by the date, and the days it takes for 8 of 10. */
@@ -116,9 +127,10 @@ function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext
   const kept = lead.things.filter((thing) => thing.plan === 'keep')
   const parts = kept.flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
   const openToAnyone = lead.manner === 'fixed' && lead.condition === 'new'
+  const asInBox = parts.map((part) => ({ ...part, facts: { ...part.facts, ...factsInBox(part.role, valued.facts) } }))
   return {
     label: kept.length === 1 ? partLabel(library.get(kept[0]!.partId)!) : lead.title,
-    parts,
+    parts: asInBox,
     payNow: shared.payNow,
     afterRebates: value.afterRebates + shared.payNow - value.payNow,
     expected: shared.expected,

@@ -36,7 +36,19 @@ const faultsSchema = object({
   used: overridesOf(roles, share), byCondition: overridesOf(conditions, () => finite().min(0).max(50)), bySign: overridesOf(faultSigns, () => finite().min(0).max(50)), recovered: overridesOf(protections, share), hassle: decimalText().optional(),
 }).default(undefined).optional()
 
+const supplyRuleSchema = object({
+  kind: oneOf(['factor', 'twice', 'minimum', 'maker']).default('factor'),
+  factor: finite().min(1).max(5).default(1.5),
+  watts: wholeFrom(0).max(5000).default(500),
+})
+export const machineRulesSchema = object({
+  supplyRule: supplyRuleSchema, roomC: finite().min(5).max(50).default(28), oldestCpuYear: wholeFrom(1990).max(2200).nullable().default(null), smallestDriveGb: wholeFrom(0).nullable().default(null), leastSupplyW: wholeFrom(0).nullable().default(null),
+  avoidedMakes: array().of(text().defined().max(80)).max(50).default([]), screenPlugs: array().of(text().defined().max(40)).max(10).default([]), colour: text().max(40).nullable().default(null), cablesHidden: yesOrNo().default(false), needsSecurityModule: yesOrNo().default(false),
+  stepThreshold: finite().min(0).max(100).default(1), tariff: decimalText().default('0.14'), fullHours: finite().min(0).max(24).default(2), idleHours: finite().min(0).max(24).default(2),
+})
+
 export const houseRulesSchema = object({
+  machine: machineRulesSchema,
   neverUsed: array().of(oneOf(roles).defined()).default([]),
   patience: oneOf(['patient', 'typical', 'hurried']).default('typical'),
   faults: faultsSchema,
@@ -192,6 +204,7 @@ export const choicePatchSchema = object({
   reason: text().max(300),
   limit: decimalText().nullable(),
   paidOn: calendarDate().nullable(),
+  leftOut: array().of(text().defined().max(120)).max(40).optional(),
 })
 
 export const shelfSchema = object({
@@ -265,6 +278,9 @@ export const leadPatchSchema = object({
   state: oneOf(['open', 'passed']), deleted: yesOrNo(), passReason: text().max(200), askedOn: calendarDate().nullable(), tripId: text().nullable(),
   answers: changesOf<Answer>((value) => value === 'yes' || value === 'no', 'yes, no or null'), signs: changesOf<boolean>((value) => typeof value === 'boolean', 'true, false or null'),
 })
+export const mendSchema = object({ key: text().required().max(400), way: wholeFrom(0).required() })
+export const settledSchema = object({ key: text().required().max(400) })
+export const swapSchema = object({ partId: idText(), leadId: text().nullable().default(null), out: text().nullable().default(null) })
 export const tripSchema = object({ name: name().max(60), km: finite().min(0).max(5000).required('how far, in km?'), fare: decimalText().default('0'), hours: finite().min(0).max(100).default(0) })
 export const saleSchema = object({ day: calendarDate().required('a date is needed'), amount: decimalText().required('an amount is needed'), fee: decimalText().default('0'), buildId: idText() })
 export const offerSchema = object({ by: oneOf(['me', 'seller']).required(), amount: decimalText().nullable().default(null), day: calendarDate().required('a date is needed'), note: line(300) })

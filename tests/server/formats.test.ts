@@ -2,10 +2,14 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { demoFiles } from '../../demo/files'
 import { jsonSchemaOf } from '../../scripts/jsonSchema'
+import { fitRulesTable } from '../../scripts/fitRulesTable'
 import { buildFileSchema, librarySchema } from '#shared/schemas/entities'
 
 /** Every stored format ever shipped stays here with an example, and still loads. */
 describe('published formats', () => {
+  test('the table of the fit check in docs is that of the code', () => {
+    expect(readFileSync('docs/fit-rules.md', 'utf8')).toBe(fitRulesTable())
+  })
   test('the JSON Schemas in docs are those of the code', () => {
     expect(JSON.parse(readFileSync('docs/schemas/tarvin-build.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(jsonSchemaOf(buildFileSchema, 'A Tarvin build, version 1'))))
     expect(JSON.parse(readFileSync('docs/schemas/tarvin-library.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(jsonSchemaOf(librarySchema, 'A Tarvin library, version 1'))))

@@ -104,6 +104,7 @@ const optionalNumber = (text: string) => (text === '' ? null : Number(text))
       </div>
     </section>
     <HouseRulesForm v-model="draft.houseRules" :currency="draft.currency" :problem-of="problem" />
+    <MachineRulesForm v-model="draft.houseRules.machine" :currency="draft.currency" :problem-of="problem" />
     <section class="grid grid-cols-2 gap-6 max-md:grid-cols-1">
       <FormField label="for me alone: never exported, never shared" :problem="problem('privateNote')"><textarea v-model="draft.privateNote" rows="3" class="field w-full" aria-label="private note" /></FormField>
       <FormField label="what a buyer may read" :problem="problem('saleText')"><textarea v-model="draft.saleText" rows="3" class="field w-full" aria-label="description for a buyer" /></FormField>

@@ -22,6 +22,7 @@ const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait =
     <td class="min-w-44">
       <b class="font-medium">{{ choice.label }}</b> <span v-if="choice.paidOn" class="tag tag-settled">paid</span>
       <span class="block text-xs text-soft">{{ choice.roles.map((role) => roleNames[role]).join(', ') }} · <NuxtLink v-if="choice.leadId" :to="`/b/${view.id}/leads?lead=${choice.leadId}`" class="underline decoration-dotted">{{ choice.source }}</NuxtLink><template v-else>{{ choice.source }}{{ wait }}</template></span>
+      <span v-if="choice.leftOut.length > 0" class="block text-xs text-waiting">not built in: {{ choice.parts.filter((part) => choice.leftOut.includes(part.id)).map((part) => part.name).join(', ') }} <button type="button" class="quiet-button" @click="run(() => build.changeChoice(choice.id, { leftOut: [] }, choice.label))">build it in</button></span>
     </td>
     <td><select class="field !min-h-0 w-[124px] !py-0.5" :value="choice.scope" :aria-label="`scope of ${choice.label}`" @change="run(() => build.changeChoice(choice.id, { scope: value($event) }, choice.label))"><option v-for="scope in scopes" :key="scope" :value="scope">{{ scopeNames[scope] }}</option></select></td>
     <td><input v-model="reason" class="field !min-h-0 w-full min-w-32 !py-0.5" placeholder="why this one" :aria-label="`reason for ${choice.label}`" @change="saveReason"></td>

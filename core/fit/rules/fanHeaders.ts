@@ -6,7 +6,7 @@ export const fanHeaders: FitRule = {
   question: 'Is there a header for every fan?',
   reads: [{ role: 'case', facts: ['fans'] }, { role: 'motherboard', facts: ['fanHeaders'] }],
   check: (machine) => pairsOf(machine, 'case', 'motherboard').filter(([chassis, board]) => chassis.facts.fans! > board.facts.fanHeaders! && !machine.extra((facts) => facts.mends === 'fan-header')).map(([chassis, board]) => ({
-    what: `${chassis.facts.fans} fans for ${board.facts.fanHeaders} headers on ${partLabel(board)}`,
+    what: `${chassis.facts.fans} fans for ${board.facts.fanHeaders} ${board.facts.fanHeaders === 1 ? 'header' : 'headers'} on ${partLabel(board)}`,
     why: [cite(chassis, 'fans'), cite(board, 'fanHeaders')],
     mends: [add('extra', 'a splitter for fans', (part) => part.facts.mends === 'fan-header')],
   })),

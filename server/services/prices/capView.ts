@@ -2,17 +2,16 @@ import { partLabel } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/estimateFrameRate'
 import { targetRatio } from '#core/performance/judgeTarget'
 import { frameMachineOf } from '#core/performance/machineOf'
-import { newOrUsed } from '#core/market/newOrUsed'
-import { baseMachines, supplyFor, type BaseMachine, type PricedPart } from '#core/worth/baseMachines'
+import { baseMachines, supplyFor, type BaseMachine } from '#core/worth/baseMachines'
 import { capSplits, type CapOption } from '#core/worth/capSplit'
 import { eq } from 'drizzle-orm'
 import type { Part } from '#core/parts/part'
 import type { CapSplitView, CapView } from '#shared/views'
 import type { Database } from '../../db/client'
 import { targets } from '../../db/schema'
-import { readStreetPrice, useMarket } from '../market'
+import { useMarket } from '../market'
+import { pricedLibrary } from '../pricedLibrary'
 import { loadWorkloads } from '../workloads'
-import { newOffers } from './newOffers'
 import { findBuild } from './priceViews'
 
 /** The best pair, and the best one that puts the money differently: around another base machine. */
@@ -32,14 +31,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   const needs = build.needs.reduce((sum, need) => sum + need.price, 0)
   const empty = { cap: build.budget, currency: build.currency, needs, splits: [] }
   if (targetRows.length === 0) return { ...empty, problem: 'Without a target nobody can say what gains most.' }
-  const priced = market.library.flatMap((part): PricedPart[] => {
-    const figures = newOrUsed({
-      role: part.role, street: readStreetPrice(market, part.id, today, build.currency).marks?.[build.houseRules.patience ?? 'typical'] ?? null,
-      fresh: newOffers(market, part.id, build.currency, today)[0]?.landed ?? null, usedForbidden: build.houseRules.neverUsed.includes(part.role),
-    })
-    const way = figures.advice === 'used' || figures.advice === 'only-used' ? figures.used : figures.advice === 'not-known' ? null : figures.fresh
-    return way === null ? [] : [{ part, price: way.price }]
-  })
+  const priced = pricedLibrary(market, build, today)
   const bases = baseMachines(priced)
   const cards: CardOption[] = priced.filter(({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined).map(({ part, price }) => ({ id: part.id, name: partLabel(part), price, part }))
   if (bases.length === 0 || cards.length === 0) return { ...empty, problem: `Prices are missing for ${bases.length === 0 ? 'a whole base machine' : 'any graphics card'}: import sold records or shop prices.` }

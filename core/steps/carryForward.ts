@@ -1,0 +1,26 @@
+/** Buying a part now that moves on to the next machine, against waiting with it. Amounts in minor units. */
+export interface CarryForward {
+  /** What it will then go for used, and new or used when bought then. */
+  readonly valueThen: number
+  readonly priceThen: number
+  /** What having it now costs over waiting: today's price less the price then. */
+  readonly costOfNow: number
+  readonly framesNow: number
+  readonly framesAfter: number
+  readonly better: 'now' | 'wait'
+}
+
+/**
+ * A part that moves to the next machine is reckoned forward: frames gained now and after the move, its value then.
+ * Waiting is better where the frames gained now are worth less than what waiting saves.
+ *
+ * @param percentPer30Days the trend of its street price; 0 where none is declared
+ * @param framesNow share of frames gained in this machine; `framesAfter` in the next
+ * @param perPercent what one percent of frames is worth for the time until the move, minor units
+ */
+export function carryForward({ price, percentPer30Days, months, framesNow, framesAfter, perPercent }: { readonly price: number; readonly percentPer30Days: number; readonly months: number; readonly framesNow: number; readonly framesAfter: number; readonly perPercent: number }): CarryForward {
+  const factor = (1 + percentPer30Days / 100) ** (months * (365.25 / 12 / 30))
+  const priceThen = Math.round(price * factor)
+  const costOfNow = price - priceThen
+  return { valueThen: priceThen, priceThen, costOfNow, framesNow, framesAfter, better: 100 * framesNow * perPercent >= costOfNow ? 'now' : 'wait' }
+}

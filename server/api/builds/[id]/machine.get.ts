@@ -1,0 +1,6 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { machineView } from '~~/server/services/machineView'
+
+export default jsonRoute(async (event) => machineView(await useDatabase(), getRouterParam(event, 'id')!, today()))

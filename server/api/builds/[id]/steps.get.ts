@@ -1,0 +1,11 @@
+import { roles } from '#core/parts/part'
+import { object } from 'yup'
+import { oneOf } from '#shared/schemas/fields'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { stepsView } from '~~/server/services/stepsView'
+
+const schema = object({ role: oneOf(roles) })
+
+export default jsonRoute(async (event) => stepsView(await useDatabase(), getRouterParam(event, 'id')!, today(), schema.validateSync(getQuery(event)).role))

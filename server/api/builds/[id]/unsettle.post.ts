@@ -1,0 +1,13 @@
+import { settledSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { buildView } from '~~/server/services/buildView'
+import { unsettle } from '~~/server/services/mend'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const build = getRouterParam(event, 'id')!
+  await unsettle(db, build, (await bodyOf(event, settledSchema)).key)
+  return buildView(db, build, today())
+})

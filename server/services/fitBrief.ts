@@ -1,0 +1,20 @@
+import type { FitBrief } from '#core/fit/finding'
+import type { builds } from '../db/schema'
+import { machineRulesSchema } from '#shared/schemas/entities'
+import { defaultSupplyRule } from '#core/power/supplySize'
+import type { MachineRules } from '#shared/types'
+
+type BuildRow = Pick<typeof builds.$inferSelect, 'houseRules' | 'needs'>
+
+/** The house's rules about the machine, with the defaults where a build says nothing; `tariff` in minor units. */
+export function machineRules({ houseRules }: BuildRow): MachineRules {
+  if (houseRules.machine) return houseRules.machine
+  const { tariff: _tariff, supplyRule: _rule, ...rest } = machineRulesSchema.getDefault()
+  return { ...rest, supplyRule: defaultSupplyRule, tariff: 14 } as unknown as MachineRules
+}
+
+/** What the fit check wants to know of a build. */
+export function fitBriefOf(build: BuildRow, today: string): FitBrief {
+  const { supplyRule, roomC, oldestCpuYear, smallestDriveGb, leastSupplyW, avoidedMakes, screenPlugs, colour, cablesHidden, needsSecurityModule } = machineRules(build)
+  return { year: Number(today.slice(0, 4)), needs: build.needs.map(({ need }) => need), supplyRule, roomC, oldestCpuYear, smallestDriveGb, leastSupplyW, avoidedMakes, screenPlugs, colour, cablesHidden, needsSecurityModule }
+}

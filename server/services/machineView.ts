@@ -1,0 +1,60 @@
+import { and, eq, isNull } from 'drizzle-orm'
+import { assemblySheet } from '#core/assembly/assemblySheet'
+import { checkFit } from '#core/fit/checkFit'
+import { waysToMend } from '#core/fit/mending'
+import { machinePlan } from '#core/fit/plan'
+import { partLabel, type Role } from '#core/parts/part'
+import { powerSheet } from '#core/power/powerSheet'
+import { upgradeRoom } from '#core/steps/upgradeRoom'
+import type { MachineView } from '#shared/views'
+import type { Database } from '../db/client'
+import { builds } from '../db/schema'
+import { NotFoundError } from '../http/errors'
+import { buildView } from './buildView'
+import { fitBriefOf, machineRules } from './fitBrief'
+import { useMarket } from './market'
+import { pricedLibrary } from './pricedLibrary'
+
+const mostCandidates = 3
+
+/** The machine of a build: what mends each finding at what price, its power, what it leaves room for, its plan and its assembly. */
+export async function machineView(db: Database, buildId: string, today: string): Promise<MachineView> {
+  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
+  const priced = pricedLibrary(market, build, today)
+  const brief = fitBriefOf(build, today)
+  const machine = { parts: view.parts, brief, settled: new Set(build.settled) }
+  const { findings } = checkFit(machine)
+  const rules = machineRules(build)
+  const ways = Object.fromEntries(findings.map((finding) => [finding.key, waysToMend(finding, machine, priced, market.library)]))
+  const costOf = (partId: string) => view.choices.find((choice) => choice.parts.some((part) => part.id === partId))?.payNow ?? 0
+  return {
+    ways,
+    // what stops puts the parts themselves at risk, the rest what mending it costs
+    atRisk: Object.fromEntries(findings.map((finding) => {
+      const cheapest = Math.min(...ways[finding.key]!.flatMap((way) => way.cost ?? []))
+      const parts = finding.severity === 'stops' ? Math.max(...finding.why.map((fact) => costOf(fact.partId))) : 0
+      return [finding.key, Math.max(parts, Number.isFinite(cheapest) ? cheapest : 0)]
+    })),
+    candidates: view.emptyRoles.map((role) => ({ role, options: sensible(role, machine, priced) })),
+    power: powerSheet(view.parts, { rule: rules.supplyRule, year: brief.year, fullHours: rules.fullHours, idleHours: rules.idleHours, tariff: rules.tariff }),
+    rules,
+    room: upgradeRoom(view.parts, priced, { rule: rules.supplyRule, year: brief.year }),
+    plan: machinePlan(view.parts, findings, { year: brief.year, roomC: rules.roomC }),
+    assembly: assemblySheet(view.parts, findings),
+  }
+}
+
+/** The cheapest parts of a role with which nothing stops that did not stop before. */
+function sensible(role: Role, machine: Parameters<typeof checkFit>[0], priced: ReturnType<typeof pricedLibrary>): MachineView['candidates'][number]['options'] {
+  const stops = (parts: typeof machine.parts) => checkFit({ ...machine, parts }).findings.filter((finding) => finding.severity === 'stops').length
+  const before = stops(machine.parts)
+  const found: { partId: string; name: string; price: number }[] = []
+  for (const { part, price } of priced.filter((each) => each.part.role === role && each.part.facts.module !== 'laptop').sort((a, b) => a.price - b.price)) {
+    if (stops([...machine.parts, part]) > before) continue
+    found.push({ partId: part.id, name: partLabel(part), price })
+    if (found.length === mostCandidates) break
+  }
+  return found
+}

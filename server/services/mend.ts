@@ -1,0 +1,77 @@
+import { and, eq, isNull, max } from 'drizzle-orm'
+import type { InferType } from 'yup'
+import { CoreError } from '#core/coreError'
+import { checkFit } from '#core/fit/checkFit'
+import { waysToMend } from '#core/fit/mending'
+import type { mendSchema, swapSchema } from '#shared/schemas/entities'
+import type { Database, Queryable } from '../db/client'
+import { builds, choices } from '../db/schema'
+import { NotFoundError } from '../http/errors'
+import { assertReckonable } from './assertReckonable'
+import { buildView } from './buildView'
+import { fitBriefOf } from './fitBrief'
+import { newId } from './ids'
+import { useMarket } from './market'
+import { pricedLibrary } from './pricedLibrary'
+
+type BuildRow = typeof builds.$inferSelect
+
+async function openBuild(db: Database, buildId: string): Promise<BuildRow> {
+  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  return build
+}
+
+/** Takes a way to mend a finding: what it buys becomes a hunt, what it replaces leaves the machine, handiwork is noted. */
+export async function takeWay(db: Database, buildId: string, { key, way }: InferType<typeof mendSchema>, today: string): Promise<void> {
+  const build = await openBuild(db, buildId)
+  const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
+  const machine = { parts: view.parts, brief: fitBriefOf(build, today), settled: new Set(build.settled) }
+  const finding = checkFit(machine).findings.find((each) => each.key === key)
+  if (!finding) throw new CoreError('no-finding', 'this finding no longer stands', 'key')
+  const row = waysToMend(finding, machine, pricedLibrary(market, build, today), market.library).find((each) => each.way === way)
+  if (!row) throw new CoreError('no-way', 'this way no longer mends it', 'way')
+  await db.transaction(async (tx) => {
+    if (row.kind === 'by-hand') await tx.update(builds).set({ settled: [...new Set([...build.settled, key])] }).where(eq(builds.id, buildId))
+    if (row.replaces) await takeFromMachine(tx, view.choices, row.replaces.id, today)
+    if (row.part) await hunt(tx, buildId, row.part.id, `mends: ${finding.what}`.slice(0, 300))
+    await assertReckonable(tx, buildId, today, 'key')
+  })
+}
+
+/** Takes back that a finding was mended by hand. */
+export async function unsettle(db: Database, buildId: string, key: string): Promise<void> {
+  const build = await openBuild(db, buildId)
+  await db.update(builds).set({ settled: build.settled.filter((each) => each !== key) }).where(eq(builds.id, buildId))
+}
+
+/** Puts another lead or part in the place of what fills a role. */
+export async function swap(db: Database, buildId: string, { partId, leadId, out }: InferType<typeof swapSchema>, today: string): Promise<void> {
+  await openBuild(db, buildId)
+  const view = await buildView(db, buildId, today)
+  const market = await useMarket(db)
+  if (!market.library.some((part) => part.id === partId)) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
+  await db.transaction(async (tx) => {
+    if (out) await takeFromMachine(tx, view.choices, out, today)
+    if (leadId) await insertNext(tx, buildId, { kind: 'lead', leadId })
+    else await hunt(tx, buildId, partId, 'a step up')
+    await assertReckonable(tx, buildId, today, 'leadId')
+  })
+}
+
+/** A choice of that part alone is taken out while nothing is paid; else the part is left out of the machine and stays with the builder. A donor's own part gives way by itself. */
+async function takeFromMachine(tx: Queryable, chosen: Awaited<ReturnType<typeof buildView>>['choices'], partId: string, today: string): Promise<void> {
+  const choice = chosen.find((each) => each.parts.some((part) => part.id === partId) && !each.leftOut.includes(partId))
+  if (!choice) return
+  if (choice.parts.length === 1 && choice.paidOn === null) await tx.update(choices).set({ deletedAt: `${today}T00:00:00Z` }).where(eq(choices.id, choice.id))
+  else await tx.update(choices).set({ leftOut: [...choice.leftOut, partId] }).where(eq(choices.id, choice.id))
+}
+
+async function hunt(tx: Queryable, buildId: string, partId: string, reason: string): Promise<void> {
+  await insertNext(tx, buildId, { kind: 'hunt', partId, reason })
+}
+
+async function insertNext(tx: Queryable, buildId: string, { kind, leadId = null, partId = null, reason = '' }: { kind: 'lead' | 'hunt'; leadId?: string | null; partId?: string | null; reason?: string }): Promise<void> {
+  const [last] = await tx.select({ position: max(choices.position) }).from(choices).where(eq(choices.buildId, buildId))
+  await tx.insert(choices).values({ id: newId('choice'), buildId, position: (last?.position ?? -1) + 1, kind, leadId, partId, scope: 'core', reason })
+}

@@ -1,0 +1,29 @@
+import { newOrUsed } from '#core/market/newOrUsed'
+import { faultAssumptions } from '#core/sourcing/faultRisk'
+import type { PricedPart } from '#core/worth/baseMachines'
+import type { builds } from '../db/schema'
+import { readStreetPrice, type Market } from './market'
+import { newOffers } from './prices/newOffers'
+
+type BuildToPrice = Pick<typeof builds.$inferSelect, 'currency' | 'houseRules'>
+
+/** Every part of the library at what it costs today: used at the builder's patience or new, whichever the house and the risk advise. Parts without a price are left out. Kept as long as the market stands. */
+export function pricedLibrary(market: Market, build: BuildToPrice, today: string): readonly PricedPart[] {
+  const { neverUsed, patience, faults } = build.houseRules
+  const key = JSON.stringify([today, build.currency, neverUsed, patience, faults])
+  const known = market.priced.get(key) ?? price(market, build, today)
+  market.priced.set(key, known)
+  return known
+}
+
+function price(market: Market, { currency, houseRules }: BuildToPrice, today: string): PricedPart[] {
+  const assumptions = faultAssumptions(houseRules.faults)
+  return market.library.flatMap((part): PricedPart[] => {
+    const figures = newOrUsed({
+      role: part.role, assumptions, street: readStreetPrice(market, part.id, today, currency).marks?.[houseRules.patience ?? 'typical'] ?? null,
+      fresh: newOffers(market, part.id, currency, today)[0]?.landed ?? null, usedForbidden: houseRules.neverUsed.includes(part.role),
+    })
+    const way = figures.advice === 'used' || figures.advice === 'only-used' ? figures.used : figures.advice === 'not-known' ? null : figures.fresh
+    return way === null ? [] : [{ part, price: way.price }]
+  })
+}
