@@ -288,6 +288,8 @@ export interface LeadView {
   /** What is put in its place where it is chosen and gone. */
   readonly substitutes: readonly { readonly id: string; readonly title: string; readonly more: number; readonly change: number | null }[]
   readonly rebates: readonly LeadRebateView[]
+  /** What a donor lacks for the brief: roles it does not fill, and what its fit check asks for; with the cheapest that fills it. */
+  readonly lacks: readonly { readonly what: string; readonly cost: number | null }[]
   readonly photos: readonly { readonly id: string; readonly arrival: boolean }[]
 }
 
@@ -330,6 +332,8 @@ export interface ChoiceView {
   readonly reason: string
   /** Parts of it that are not built in. */
   readonly leftOut: readonly string[]
+  /** Whether it comes from the build that this one is a variant of. */
+  readonly isInherited: boolean
   readonly paidOn: string | null
   readonly leadId: string | null
   readonly partId: string | null
@@ -384,6 +388,7 @@ export interface BuildView {
   readonly stretch: number
   readonly wantedBy: string | null
   readonly saleText: string
+  readonly variantOf: string | null
   readonly houseRules: HouseRules
   readonly needs: readonly { readonly need: Need; readonly price: number }[]
   readonly today: string
@@ -438,6 +443,23 @@ export interface StepsView {
   readonly threshold: number
   readonly roles: readonly { readonly role: Role; readonly present: { readonly name: string; readonly cost: number; readonly choiceId: string | null } | null; readonly steps: readonly StepView[] }[]
   readonly slimming: { readonly over: number; readonly stillOver: number; readonly swaps: readonly { readonly choiceId: string; readonly out: string; readonly id: string; readonly partId: string; readonly from: 'lead' | 'street'; readonly name: string; readonly saved: number; readonly lost: number }[] } | null
+}
+
+/** A build beside its variants. Amounts in minor units of each one's currency. */
+export interface VariantsView {
+  readonly shared: readonly { readonly id: string; readonly label: string }[]
+  readonly machines: readonly {
+    readonly id: string
+    readonly name: string
+    readonly currency: string
+    readonly isVariant: boolean
+    readonly totals: Receipt['totals']
+    readonly left: number
+    readonly findings: readonly { readonly severity: FindingView['severity']; readonly what: string }[]
+    readonly targets: readonly { readonly name: string; readonly fps: number | null; readonly wanted: number; readonly verdict: TargetVerdict | null }[]
+    /** What it does not share with all the others. */
+    readonly lines: readonly { readonly id: string; readonly label: string; readonly payNow: number }[]
+  }[]
 }
 
 /** A build on the first page. */

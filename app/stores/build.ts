@@ -19,13 +19,13 @@ export const useBuild = defineStore('build', {
       this.take(await request<BuildView>(`/api/builds/${this.view!.id}/choices`, { method: 'POST', body: input }), label)
     },
     async changeChoice(id: string, change: object, label: string) {
-      this.take(await request<BuildView>(`/api/choices/${id}`, { method: 'PATCH', body: change }), label)
+      this.take(await request<BuildView>(`/api/choices/${id}?in=${this.view!.id}`, { method: 'PATCH', body: change }), label)
     },
     async takeOut(id: string, label: string) {
-      this.take(await request<BuildView>(`/api/choices/${id}`, { method: 'DELETE' }), label)
+      this.take(await request<BuildView>(`/api/choices/${id}?in=${this.view!.id}`, { method: 'DELETE' }), label)
     },
     async putBack(id: string, label: string) {
-      this.take(await request<BuildView>(`/api/choices/${id}/restore`, { method: 'POST' }), label)
+      this.take(await request<BuildView>(`/api/choices/${id}/restore?in=${this.view!.id}`, { method: 'POST' }), label)
     },
     async setRivals(rivals: readonly string[]) {
       this.take(await request<BuildView>(`/api/builds/${this.view!.id}/rivals`, { method: 'PUT', body: { rivals } }), '')

@@ -1,9 +1,10 @@
-import { eq, inArray, isNull, and } from 'drizzle-orm'
+import { and, eq, inArray } from 'drizzle-orm'
 import { toDecimal } from '#core/money/decimal'
 import type { BuildFile, LibraryFile, SourceInput } from '#shared/schemas/entities'
 import type { Database } from '../db/client'
-import { buildRivals, choices, exchangeRates, leads, parts, rivalRates, rivals, shelf, sources } from '../db/schema'
+import { buildRivals, builds, choices, exchangeRates, leads, parts, rivalRates, rivals, shelf, sources } from '../db/schema'
 import { briefOf, insertBuild, insertChoice } from './builds'
+import { choiceRowsOf } from './choicesOf'
 import { assertReckonable } from './assertReckonable'
 import { leadInput } from './leads'
 import { insertLibrary } from './library'
@@ -15,7 +16,9 @@ import { loadWorkloads } from './workloads'
 export async function exportBuild(db: Database, buildId: string): Promise<BuildFile> {
   // what the builder wrote for themselves stays here
   const brief = { ...await briefOf(db, buildId), privateNote: '' }
-  const rows = await db.select().from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))).orderBy(choices.position)
+  const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
+  // a variant goes out whole
+  const rows = await choiceRowsOf(db, build!)
   const rivalIds = (await db.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))).map((row) => row.rivalId)
   const leadInputs = await Promise.all(rows.flatMap((row) => row.leadId ?? []).map((id) => leadInput(db, id)))
   const shelfIds = rows.flatMap((row) => row.shelfId ?? [])

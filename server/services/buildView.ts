@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
+import { and, desc, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm'
 import { checkFit, type FitReport } from '#core/fit/checkFit'
 import { expandDonors } from '#core/parts/expandDonors'
 import { paidByChoice } from '#core/ledger/ledger'
@@ -22,6 +22,7 @@ import { valuedLeads } from './valuedLeads'
 import { useMarket, type Market } from './market'
 import { arrivalsOf } from './purchase/arrivals'
 import { huntsTogether, readChoice, removedLabel, type ChoiceContext, type ReadChoice } from './readChoice'
+import { choiceRowsOf } from './choicesOf'
 import { fitBriefOf } from './fitBrief'
 import { openOrders, sharesOfOrders } from './openOrders'
 import { loadWorkloads } from './workloads'
@@ -35,7 +36,7 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const [market, workloads, targetRows, choiceRows, removed, runRows] = await Promise.all([
     useMarket(db), loadWorkloads(db),
     db.select().from(targets).where(eq(targets.buildId, buildId)).orderBy(targets.position),
-    db.select().from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))).orderBy(choices.position),
+    choiceRowsOf(db, build),
     db.select().from(choices).where(and(eq(choices.buildId, buildId), isNotNull(choices.deletedAt))).orderBy(desc(choices.deletedAt)).limit(5),
     db.select().from(runs),
   ])
@@ -44,7 +45,7 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const leadTitles = await titlesOf(db, removed.flatMap((choice) => choice.leadId ?? []))
   const shelfIds = [...choiceRows, ...removed].flatMap((choice) => choice.shelfId ?? [])
   const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
-  const [entries, arrived] = await Promise.all([db.select().from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId)), arrivalsOf(db, choiceRows.map((row) => row.id))])
+  const [entries, arrived] = await Promise.all([db.select().from(ledgerEntries).where(or(eq(ledgerEntries.buildId, buildId), inArray(ledgerEntries.choiceId, choiceRows.map((row) => row.id)))), arrivalsOf(db, choiceRows.map((row) => row.id))])
   const unpaid = new Set(choiceRows.flatMap((row) => (row.paidOn === null && row.leadId !== null ? [row.leadId] : [])))
   const joined = sharesOfOrders(openOrders(leads.filter(({ lead }) => unpaid.has(lead.id))), build.currency, market.rates, today)
   const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today, joined, paid: paidByChoice(entries), arrived }
@@ -68,7 +69,7 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const account = receipt(build.currency, lines, build)
   return {
     id: build.id, name: build.name, purpose: build.purpose, currency: build.currency, region: build.region, budget: build.budget, stretch: build.stretch,
-    wantedBy: build.wantedBy, saleText: build.saleText, houseRules: build.houseRules, needs: build.needs, today,
+    wantedBy: build.wantedBy, saleText: build.saleText, variantOf: build.variantOf, houseRules: build.houseRules, needs: build.needs, today,
     targets: targetViews,
     choices: chosen.map((choice) => choice.view),
     receipt: account,

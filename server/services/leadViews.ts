@@ -1,5 +1,7 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { checkFit } from '#core/fit/checkFit'
+import type { FitBrief } from '#core/fit/finding'
+import { waysToMend } from '#core/fit/mending'
 import { findSameListings, type SameListing } from '#core/leads/sameListing'
 import { defaultAnswerDays } from '#core/leads/silence'
 import { nearestSubstitutes, type Candidate } from '#core/leads/substitutes'
@@ -7,15 +9,20 @@ import { sumMarks } from '#core/leads/sumMarks'
 import { tooCheapBelow } from '#core/leads/tooCheap'
 import { groupBy } from '#core/groupBy'
 import { noRate, rateTable } from '#core/money/rates'
-import { partLabel, roleNames, type Part } from '#core/parts/part'
+import { expandDonors } from '#core/parts/expandDonors'
+import { coreRoles, partLabel, roleNames, type Part, type Role } from '#core/parts/part'
 import { pickupCost } from '#core/sourcing/landedCost'
 import { tradeInSheet } from '#core/sourcing/tradeIn'
+import type { PricedPart } from '#core/worth/baseMachines'
 import { indexOfPart } from '#core/worth/indexOfPart'
 import type { HouseRules } from '#shared/types'
 import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/views'
 import type { Database } from '../db/client'
-import { builds, choices, leads, leadThings, photos, trips } from '../db/schema'
+import { builds, leads, leadThings, photos, trips } from '../db/schema'
 import { NotFoundError } from '../http/errors'
+import { choiceRowsOf } from './choicesOf'
+import { fitBriefOf } from './fitBrief'
+import { pricedLibrary } from './pricedLibrary'
 import { asksOf } from './leadAsks'
 import { readStreetPrice, streetAt, useMarket, type Market } from './market'
 import { keptParts, valuedLeads, type ValuedLead } from './valuedLeads'
@@ -60,7 +67,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
   const market = await useMarket(db)
   const table = rateTable(market.rates)
   const isConvertible = (row: { currency: string }) => table.find(today, row.currency, build.currency) !== null
-  const chosen = await db.select({ id: choices.id, leadId: choices.leadId, paidOn: choices.paidOn }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
+  const chosen = await choiceRowsOf(db, build)
   // a listing that is gone leaves the inbox, unless this build counts on it
   const everyRow = await db.select({ id: leads.id, title: leads.title, currency: leads.currency, vanishedOn: leads.vanishedOn }).from(leads).where(isNull(leads.deletedAt))
   const rows = everyRow.filter((row) => row.vanishedOn === null || chosen.some((choice) => choice.leadId === row.id))
@@ -73,6 +80,8 @@ export async function leadViews(db: Database, buildId: string, today: string): P
   const titles = new Map(everyRow.map((row) => [row.id, row.title]))
   const photosOf = groupBy(photoRows, (row) => row.leadId)
   const standIn = substitutesFor(valued, chosen.flatMap((choice) => (choice.paidOn === null ? (choice.leadId ?? []) : [])), library)
+  const brief = fitBriefOf(build, today)
+  const priced = pricedLibrary(market, build, today)
   const { answerDays = defaultAnswerDays, perKm = 0, perHour = 0 } = build.houseRules
   const views = valued.map((each): LeadView => {
     const { lead, sourceName, value } = each
@@ -98,6 +107,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
       askedOn: lead.askedOn, waiting, isSilent: waiting !== null && waiting >= answerDays, tripId: lead.tripId,
       substitutes: (standIn.get(lead.id) ?? []).map((substitute) => ({ ...substitute, title: titles.get(substitute.id) ?? substitute.id })),
       rebates: each.rebates.map((rebate) => rebateView(rebate, each, market, library, today, build)),
+      lacks: lacksOf(each, library, brief, priced),
       photos: (photosOf.get(lead.id) ?? []).map(({ id, arrival }) => ({ id, arrival })),
     }
   })
@@ -141,6 +151,23 @@ function substitutesFor(valued: readonly ValuedLead[], chosenIds: readonly strin
     const partsOf = (id: string) => keptParts(valued.find((other) => other.lead.id === id)!, library)
     return [each.lead.id, nearestSubstitutes(candidate(each, library), stops([...others, ...partsOf(each.lead.id)]), open.map((other) => candidate(other, library)), (id) => stops([...others, ...partsOf(id)]))]
   }))
+}
+
+/** What a donor lacks for the brief, with the cheapest that fills it. */
+function lacksOf(each: ValuedLead, library: ReadonlyMap<string, Part>, brief: FitBrief, priced: readonly PricedPart[]): LeadView['lacks'] {
+  const kept = keptParts(each, library)
+  if (!kept.some((part) => part.role === 'donor')) return []
+  const machine = { parts: expandDonors(kept, library), brief }
+  const roles = coreRoles.filter((role) => !machine.parts.some((part) => part.role === role) && !(role === 'graphics' && machine.parts.some((part) => part.facts.integratedGraphics)))
+  const cheapest = (role: Role) => priced.filter(({ part }) => part.role === role && part.facts.module !== 'laptop').sort((a, b) => a.price - b.price)[0]?.price ?? null
+  const findings = checkFit(machine).findings.filter((finding) => (finding.severity === 'stops' || finding.severity === 'needs') && finding.ruleId !== 'cpu-graphics')
+  return [
+    ...roles.map((role) => ({ what: `a ${roleNames[role]}`, cost: cheapest(role) })),
+    ...findings.map((finding) => {
+      const costs = waysToMend(finding, machine, priced, []).flatMap((way) => way.cost ?? [])
+      return { what: finding.what, cost: costs.length === 0 ? null : Math.min(...costs) }
+    }),
+  ]
 }
 
 function candidate(each: ValuedLead, library: ReadonlyMap<string, Part>): Candidate {

@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm'
 import { CoreError } from '#core/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import type { PartInput, RivalInput, shelfSchema, SourceInput } from '#shared/schemas/entities'
+import type { Role } from '#core/parts/part'
+import type { LibraryFile, PartInput, RivalInput, shelfSchema, SourceInput } from '#shared/schemas/entities'
 import type { InferType } from 'yup'
 import type { Database } from '../db/client'
 import { parts, rivals, shelf, sources } from '../db/schema'
@@ -41,4 +42,13 @@ export async function addToShelf(db: Database, thing: InferType<typeof shelfSche
   const id = newId(thing.partId)
   await db.insert(shelf).values({ ...thing, id, cost: parseDecimal(thing.cost, thing.currency, 'cost') })
   return { id }
+}
+
+/** The parts as a library file, all or of one role; a donor's own parts go with it. */
+export async function exportParts(db: Database, role?: Role): Promise<LibraryFile> {
+  const rows = await db.select().from(parts).orderBy(parts.role, parts.name)
+  const wanted = rows.filter((row) => role === undefined || row.role === role)
+  const inside = new Set(wanted.flatMap((row) => row.facts.contains ?? []))
+  const list = rows.filter((row) => wanted.includes(row) || inside.has(row.id)).map(({ id, role: own, make, name, facts }) => ({ id, role: own, make, name, facts: facts as never }))
+  return { format: 'tarvin-library', version: '1', sources: [], parts: list, workloads: [], rivals: [], rates: [], shelf: [], runs: [], leads: [] }
 }

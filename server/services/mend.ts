@@ -33,7 +33,7 @@ export async function takeWay(db: Database, buildId: string, { key, way }: Infer
   if (!row) throw new CoreError('no-way', 'this way no longer mends it', 'way')
   await db.transaction(async (tx) => {
     if (row.kind === 'by-hand') await tx.update(builds).set({ settled: [...new Set([...build.settled, key])] }).where(eq(builds.id, buildId))
-    if (row.replaces) await takeFromMachine(tx, view.choices, row.replaces.id, today)
+    if (row.replaces) await takeFromMachine(tx, build, view.choices, row.replaces.id, today)
     if (row.part) await hunt(tx, buildId, row.part.id, `mends: ${finding.what}`.slice(0, 300))
     await assertReckonable(tx, buildId, today, 'key')
   })
@@ -47,12 +47,12 @@ export async function unsettle(db: Database, buildId: string, key: string): Prom
 
 /** Puts another lead or part in the place of what fills a role. */
 export async function swap(db: Database, buildId: string, { partId, leadId, out }: InferType<typeof swapSchema>, today: string): Promise<void> {
-  await openBuild(db, buildId)
+  const build = await openBuild(db, buildId)
   const view = await buildView(db, buildId, today)
   const market = await useMarket(db)
   if (!market.library.some((part) => part.id === partId)) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
   await db.transaction(async (tx) => {
-    if (out) await takeFromMachine(tx, view.choices, out, today)
+    if (out) await takeFromMachine(tx, build, view.choices, out, today)
     if (leadId) await insertNext(tx, buildId, { kind: 'lead', leadId })
     else await hunt(tx, buildId, partId, 'a step up')
     await assertReckonable(tx, buildId, today, 'leadId')
@@ -60,9 +60,13 @@ export async function swap(db: Database, buildId: string, { partId, leadId, out 
 }
 
 /** A choice of that part alone is taken out while nothing is paid; else the part is left out of the machine and stays with the builder. A donor's own part gives way by itself. */
-async function takeFromMachine(tx: Queryable, chosen: Awaited<ReturnType<typeof buildView>>['choices'], partId: string, today: string): Promise<void> {
+async function takeFromMachine(tx: Queryable, build: BuildRow, chosen: Awaited<ReturnType<typeof buildView>>['choices'], partId: string, today: string): Promise<void> {
   const choice = chosen.find((each) => each.parts.some((part) => part.id === partId) && !each.leftOut.includes(partId))
   if (!choice) return
+  if (choice.isInherited) {
+    await tx.update(builds).set({ dropped: [...build.dropped, choice.id] }).where(eq(builds.id, build.id))
+    return
+  }
   if (choice.parts.length === 1 && choice.paidOn === null) await tx.update(choices).set({ deletedAt: `${today}T00:00:00Z` }).where(eq(choices.id, choice.id))
   else await tx.update(choices).set({ leftOut: [...choice.leftOut, partId] }).where(eq(choices.id, choice.id))
 }

@@ -49,7 +49,7 @@ export function readChoice(row: typeof choices.$inferSelect, context: ChoiceCont
   const roles = [...new Set(parts.map((part) => part.role))]
   return {
     view: {
-      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, leftOut: row.leftOut, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit, condition, vanishedOn,
+      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, leftOut: row.leftOut, isInherited: row.buildId !== context.build.id, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit, condition, vanishedOn,
       roles, parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })), expectedWait: wait, chanceByDate, source: money.source, label, payNow, afterRebates, expected, anyoneCanPay,
     },
     line: {

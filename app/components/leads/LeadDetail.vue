@@ -34,6 +34,7 @@ const isForeign = computed(() => lead.currency !== currency)
       </table>
       <p v-if="lead.value.street !== null" class="mt-2">Kept things cost <TheFigure strong :text="amount(lead.value.split.effectiveTotal.amount, currency)" :working="() => splitWorking(lead, currency)" />; singly, as they are known to be, <TheFigure strong :text="amount(lead.value.street, currency)" :working="() => savingWorking(lead, currency)" /><template v-if="lead.value.split.saving.percent !== null">: <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'">{{ Math.abs(lead.value.split.saving.percent).toFixed(0) }} % {{ lead.value.split.saving.percent >= 0 ? 'less' : 'more' }}</b></template>.</p>
       <p v-else class="mt-2 text-waiting">No street price for one of its things: the saving cannot be reckoned.</p>
+      <div v-if="lead.lacks.length > 0" class="mt-2 border-t border-line pt-2" data-test="lacks"><p class="text-soft">Lacks for this brief:</p><p v-for="each in lead.lacks" :key="each.what" class="flex gap-2"><span class="min-w-0 flex-1">{{ each.what }}</span><span class="figures shrink-0">{{ each.cost === null ? 'no price' : each.cost === 0 ? 'by hand' : `from ${amount(each.cost, currency)}` }}</span></p></div>
       <p v-if="lead.note" class="mt-2 text-soft">{{ lead.note }}</p>
     </section>
     <section class="sheet p-3">

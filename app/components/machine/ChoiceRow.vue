@@ -20,7 +20,7 @@ const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait =
 <template>
   <tr>
     <td class="min-w-44">
-      <b class="font-medium">{{ choice.label }}</b> <span v-if="choice.paidOn" class="tag tag-settled">paid</span>
+      <b class="font-medium">{{ choice.label }}</b> <span v-if="choice.paidOn" class="tag tag-settled">paid</span> <span v-if="choice.isInherited" class="tag tag-info" title="as in the build this is a variant of; a change here is this variant’s own">shared</span>
       <span class="block text-xs text-soft">{{ choice.roles.map((role) => roleNames[role]).join(', ') }} · <NuxtLink v-if="choice.leadId" :to="`/b/${view.id}/leads?lead=${choice.leadId}`" class="underline decoration-dotted">{{ choice.source }}</NuxtLink><template v-else>{{ choice.source }}{{ wait }}</template></span>
       <span v-if="choice.leftOut.length > 0" class="block text-xs text-waiting">not built in: {{ choice.parts.filter((part) => choice.leftOut.includes(part.id)).map((part) => part.name).join(', ') }} <button type="button" class="quiet-button" @click="run(() => build.changeChoice(choice.id, { leftOut: [] }, choice.label))">build it in</button></span>
     </td>
@@ -28,6 +28,6 @@ const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait =
     <td><input v-model="reason" class="field !min-h-0 w-full min-w-32 !py-0.5" placeholder="why this one" :aria-label="`reason for ${choice.label}`" @change="saveReason"></td>
     <td class="amount"><TheFigure :text="amount(choice.payNow, view.currency)" :working="() => choiceWorking(view, choice)" /></td>
     <td class="amount text-soft"><TheFigure :text="amount(choice.anyoneCanPay, view.currency)" :working="() => choiceWorking(view, choice)" /></td>
-    <td class="whitespace-nowrap"><button v-if="choice.kind !== 'owned'" type="button" class="quiet-button mr-2" @click="run(() => build.changeChoice(choice.id, { paidOn: choice.paidOn ? null : view.today }, choice.label))">{{ choice.paidOn ? 'not paid' : 'paid' }}</button><button type="button" class="quiet-button" @click="takeOut">take out</button></td>
+    <td class="whitespace-nowrap"><button v-if="choice.kind !== 'owned' && !choice.isInherited" type="button" class="quiet-button mr-2" @click="run(() => build.changeChoice(choice.id, { paidOn: choice.paidOn ? null : view.today }, choice.label))">{{ choice.paidOn ? 'not paid' : 'paid' }}</button><button type="button" class="quiet-button" @click="takeOut">take out</button></td>
   </tr>
 </template>

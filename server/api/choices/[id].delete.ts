@@ -3,9 +3,16 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { changeChoice } from '~~/server/services/builds'
 import { buildView } from '~~/server/services/buildView'
+import { isInherited, setDropped } from '~~/server/services/variants'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
-  const buildId = await changeChoice(db, getRouterParam(event, 'id')!, { deletedAt: new Date().toISOString() }, today())
+  const id = getRouterParam(event, 'id')!
+  const variant = getQuery(event).in
+  if (typeof variant === 'string' && await isInherited(db, id, variant)) {
+    await setDropped(db, variant, id, true)
+    return buildView(db, variant, today())
+  }
+  const buildId = await changeChoice(db, id, { deletedAt: new Date().toISOString() }, today())
   return buildView(db, buildId, today())
 })

@@ -4,11 +4,17 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { stepChoice } from '~~/server/services/purchase/purchase'
 import { buildView } from '~~/server/services/buildView'
+import { changeInherited, isInherited } from '~~/server/services/variants'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
   const change = await bodyOf(event, choicePatchSchema)
+  const variant = getQuery(event).in
+  if (typeof variant === 'string' && await isInherited(db, id, variant)) {
+    await changeInherited(db, variant, id, change)
+    return buildView(db, variant, today())
+  }
   const buildId = await stepChoice(db, id, change, today())
   return buildView(db, buildId, today())
 })

@@ -9,6 +9,7 @@ import { choices, leads, ledgerEntries, rebates, sources } from '../../db/schema
 import { buildView } from '../buildView'
 import { openOrders } from '../openOrders'
 import { valuedLeads } from '../valuedLeads'
+import { choiceRowsOf } from '../choicesOf'
 import { findBuild } from '../prices/priceViews'
 import { streetAt, useMarket } from '../market'
 import { arrivalsOf } from './arrivals'
@@ -56,7 +57,7 @@ function withImplied(written: readonly EntryRow[], view: BuildView, buildId: str
 /** Chosen leads still to be paid, as the orders they make. */
 async function ordersOf(db: Database, buildId: string, today: string): Promise<LedgerView['orders']> {
   const build = await findBuild(db, buildId)
-  const unpaid = await db.select({ leadId: choices.leadId }).from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt), isNull(choices.paidOn)))
+  const unpaid = (await choiceRowsOf(db, build)).filter((row) => row.paidOn === null)
   const valued = await valuedLeads(db, await useMarket(db), build, today, unpaid.flatMap((row) => row.leadId ?? []))
   return openOrders(valued).map(({ leads: inOrder, joined: { landed, saved, freeShippingGap } }) => ({
     source: inOrder[0]!.sourceName, currency: inOrder[0]!.lead.currency, titles: inOrder.map(({ lead }) => lead.title), together: landed.payNow.amount, saved, freeShippingGap, codesUsed: landed.codesUsed,

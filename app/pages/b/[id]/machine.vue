@@ -16,7 +16,7 @@ const order = (role: string | undefined) => (coreRoles as readonly string[]).ind
 const load = () => run(async () => (machine.value = await request<MachineView>(`/api/builds/${view.value.id}/machine`)))
 watch(view, load, { immediate: true })
 useKeys({ n: () => (adding.value = true) })
-const modes = [['open', 'Still open'], ['chosen', 'What is chosen'], ['steps', 'Steps up'], ['power', 'Power and room'], ['assembly', 'Assembly']] as const
+const modes = [['open', 'Still open'], ['chosen', 'What is chosen'], ['steps', 'Steps up'], ['power', 'Power and room'], ['variants', 'Variants'], ['assembly', 'Assembly']] as const
 function select(key: string) {
   selected.value = key
   mode.value = 'open'
@@ -36,6 +36,7 @@ function select(key: string) {
     </div>
     <StepStairs v-else-if="mode === 'steps'" :view="view" @changed="load" />
     <PowerAndRoom v-else-if="mode === 'power' && machine" :machine="machine" :currency="view.currency" />
+    <VariantsSheet v-else-if="mode === 'variants'" :build-id="view.id" />
     <AssemblySteps v-else-if="mode === 'assembly' && machine" :steps="machine.assembly" :name="view.name" />
     <section v-else-if="mode === 'chosen'" aria-label="what is chosen">
       <p v-if="rows.length === 0" class="mt-1 text-soft">Nothing yet. Put leads into it from Leads, hunt at a street price from Prices, or add a part you own.</p>
