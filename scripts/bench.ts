@@ -3,6 +3,9 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
+import { checkFit } from '../core/fit/checkFit'
+import { expandDonors } from '../core/parts/expandDonors'
+import { catalogue, cataloguePart } from '../demo/catalogue'
 import { streetPrice } from '../core/market/streetPrice'
 import type { SoldRecord } from '../core/market/soldRecord'
 import { addDays } from '../core/time/calendarDate'
@@ -49,6 +52,11 @@ say('300 listings held back: contents of lots found', share(listings.contentsFou
 say('300 listings held back: ask, condition, shipping right', `${share(listings.priceRight, listings.listings)}, ${share(listings.conditionRight, listings.listings)}, ${share(listings.shippingRight, listings.listings)}`)
 if (process.argv.includes('--mistakes')) for (const each of listings.mistakes) process.stdout.write(`  ${each}\n`)
 
+const wholeMachine = expandDonors(['meridon-desk-20-tower', 'murrowdun-tarn-640-8-gb', 'fathomline-race-1-tb-nvme'].map(cataloguePart), new Map(catalogue.map((part) => [part.id, part])))
+const checkFrom = performance.now()
+for (let round = 0; round < 200; round += 1) checkFit({ parts: wholeMachine })
+say('fit check of a whole machine, all rules', `${((performance.now() - checkFrom) / 200).toFixed(2)} ms`)
+
 const folder = mkdtempSync(join(tmpdir(), 'tarvin-bench-'))
 const database = await openDatabase(`file:${join(folder, 'bench.db')}`)
 await migrate(database, readdirSync('server/db/migrations').filter((name) => name.endsWith('.sql')).map((name) => ({ name, sql: readFileSync(`server/db/migrations/${name}`, 'utf8') })))
@@ -74,6 +82,8 @@ if (address) {
     await timed('busiest page (150 leads valued)', `/api/builds/${build.id}/leads`)
     await rulesChanged(build.id)
     await timed('all prices of the library', `/api/builds/${build.id}/prices`)
+    await timed('steps up for every role', `/api/builds/${build.id}/steps`)
+    await timed('machine: ways to mend, power, room, plan', `/api/builds/${build.id}/machine`)
     await timed('one choice more: the build reckoned anew', `/api/builds/${build.id}`)
   }
   const plain = (amount: number) => (amount / 100).toFixed(2)

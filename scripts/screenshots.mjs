@@ -21,6 +21,7 @@ run('npx', ['tsx', 'demo/main.ts', url, join(tmpdir(), 'tarvin-shots-files'), ma
 const { builds } = await (await fetch(`${url}/api/session`)).json()
 const couch = builds.find((build) => build.name === 'Couch corner').id
 const club = builds.find((build) => build.name === 'Club edit box').id
+const small = builds.find((build) => build.name === 'Small white one').id
 const { leads } = await (await fetch(`${url}/api/builds/${couch}/leads`)).json()
 const lot = leads.find((lead) => lead.externalId === 'B-1001').id
 const card = 'murrowdun-tarn-640-8-gb'
@@ -37,7 +38,8 @@ const views = [
   ['worth-buying', `/b/${couch}/prices?sheet=worth`],
   ['leads', `/b/${couch}/leads?lead=${lot}`],
   ['machine', `/b/${couch}/machine`, async (page) => page.keyboard.press('r')],
-  ['machine-findings', `/b/${club}/machine`],
+  ['machine-findings', `/b/${small}/machine`],
+  ['machine-steps', `/b/${couch}/machine?mode=steps`],
   ['bench', `/b/${couch}/bench`],
   ['scales', `/b/${couch}/scales`],
   ['ledger', `/b/${couch}/ledger`],

@@ -4,6 +4,7 @@ import type { Finding } from '../core/fit/finding'
 import type { MendRow } from '../core/fit/mending'
 import type { machinePlan } from '../core/fit/plan'
 import type { PowerSheet } from '../core/power/powerSheet'
+import type { CarryForward } from '../core/steps/carryForward'
 import type { Step as StepUp } from '../core/steps/stepsUp'
 import type { UpgradeRoom } from '../core/steps/upgradeRoom'
 import type { LeadValue } from '../core/leads/valueLead'
@@ -443,6 +444,16 @@ export interface StepsView {
   readonly threshold: number
   readonly roles: readonly { readonly role: Role; readonly present: { readonly name: string; readonly cost: number; readonly choiceId: string | null } | null; readonly steps: readonly StepView[] }[]
   readonly slimming: { readonly over: number; readonly stillOver: number; readonly swaps: readonly { readonly choiceId: string; readonly out: string; readonly id: string; readonly partId: string; readonly from: 'lead' | 'street'; readonly name: string; readonly saved: number; readonly lost: number }[] } | null
+}
+
+/** A card that moves to the next machine. */
+export interface CarryView extends CarryForward {
+  readonly name: string
+  readonly next: string
+  readonly replaces: string | null
+  readonly months: number
+  readonly price: number
+  readonly percentPer30Days: number
 }
 
 /** A build beside its variants. Amounts in minor units of each one's currency. */

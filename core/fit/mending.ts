@@ -1,71 +1,145 @@
 import type { PricedPart } from '../worth/baseMachines'
 import { partLabel, type Part, type Role } from '../parts/part'
-import { checkFit, isNoWorse } from './checkFit'
+import { checkFit, isNoWorse, type FitReport } from './checkFit'
 import type { Finding, FitMachine, Mend } from './finding'
 
-/** A way to mend one finding, as a row: what it costs, what it needs, what it leaves open. Amounts in minor units. */
+/** A part by name. */
+export interface NamedPart {
+  readonly id: string
+  readonly name: string
+}
+
+/**
+ * A way to mend one finding, as a row: what it costs, what it needs, what it leaves open. Amounts in minor units. A way
+ * may need more than one thing: another supply with the adapter for its plug, and metalwork where it does not fit.
+ */
 export interface MendRow {
   readonly findingKey: string
   /** Place among the finding's ways. */
   readonly way: number
   readonly what: string
   readonly kind: Mend['action']['kind']
-  readonly role: Role | null
-  /** What is bought. */
-  readonly part: { readonly id: string; readonly name: string } | null
-  /** What it takes the place of, or is taken out. */
-  readonly replaces: { readonly id: string; readonly name: string } | null
-  /** Null where no price is known. */
+  /** What is bought, and what that takes the place of. */
+  readonly parts: readonly NamedPart[]
+  readonly replaces: readonly NamedPart[]
+  /** Keys of findings that are mended by hand on the way. */
+  readonly byHand: readonly string[]
+  /** Null where a price is not known. */
   readonly cost: number | null
   readonly handiwork: string
   readonly limitW: number | null
   readonly leavesOpen: string
 }
 
-/** Tries at most so many parts a way, cheapest first. */
+/** Tries at most so many parts a way, cheapest first; and so many where the way needs more than the one part. */
 const mostTries = 24
+const mostLongTries = 3
+/** Things a way may need beyond its first. */
+const mostFurther = 3
+
+/** A part of the way that has been gone: the machine as it then is, and what it took. */
+interface Gone {
+  readonly machine: FitMachine
+  readonly parts: readonly { readonly part: Part; readonly price: number | null }[]
+  readonly replaces: readonly Part[]
+  readonly steps: readonly Mend[]
+  readonly byHand: readonly string[]
+}
+
+interface Shop {
+  /** Cheapest first; without a price last. */
+  readonly byRole: ReadonlyMap<Role, readonly { readonly part: Part; readonly price: number | null }[]>
+}
 
 /**
- * The ways to mend a finding that really do: with the part in place the rule finds one clash less, and the machine as a
- * whole is no worse. Of the parts that would do, the cheapest; parts without a price stand last. A way for which the
- * library has no part is left out.
+ * The ways to mend a finding that really do: with the way taken its rule finds one clash less, nothing new stops or needs
+ * a fix, and the machine as a whole is no worse. Of the parts that would do, the cheapest; parts without a price stand last. Where the first part makes
+ * something else stop, what mends that goes with it. A way for which the library has nothing is left out.
  */
 export function waysToMend(finding: Finding, machine: FitMachine, priced: readonly PricedPart[], library: readonly Part[]): MendRow[] {
   const before = checkFit(machine)
+  const shop = shopOf(priced, library)
   return finding.mends.flatMap((mend, way): MendRow[] => {
-    const { action } = mend
-    const row = { findingKey: finding.key, way, what: mend.what, kind: action.kind, handiwork: mend.handiwork, limitW: mend.limitW, leavesOpen: mend.leavesOpen }
-    if (action.kind === 'by-hand') return [{ ...row, role: null, part: null, replaces: null, cost: 0 }]
-    if (action.kind === 'remove') {
-      const gone = machine.parts.find((part) => part.id === action.partId)
-      const after = mended(machine, finding, mend, null)
-      return gone && mends(finding, before, after) ? [{ ...row, role: gone.role, part: null, replaces: named(gone), cost: 0 }] : []
-    }
-    const candidates = [...inOrder(priced.filter(({ part }) => part.role === action.role)), ...library.filter((part) => part.role === action.role && !priced.some((each) => each.part.id === part.id)).map((part) => ({ part, price: null }))]
-      .filter(({ part }) => action.fits(part) && !(action.kind === 'replace' && replaced(machine.parts, finding, action.role)?.id === part.id)).slice(0, mostTries)
-    const found = candidates.find(({ part }) => mends(finding, before, mended(machine, finding, mend, part)))
-    if (!found) return []
-    const gone = action.kind === 'replace' ? replaced(machine.parts, finding, action.role) : undefined
-    return [{ ...row, role: action.role, part: named(found.part), replaces: gone ? named(gone) : null, cost: found.price }]
+    const start: Gone = { machine, parts: [], replaces: [], steps: [], byHand: [] }
+    const first = candidatesOf(mend, finding, start, shop, mostTries).map((candidate) => go(start, finding, mend, candidate))
+    const found = first.find((gone) => isMended(finding, before, gone)) ?? first.slice(0, mostLongTries).map((gone) => completed(finding, before, gone, shop, mostFurther)).find((gone) => gone !== null)
+    return found ? [rowOf(finding, way, mend, found)] : []
   })
 }
 
-/** The machine with a way taken: `part` is what it buys. By hand: the same parts, the finding settled. */
-export function mended(machine: FitMachine, finding: Finding, mend: Mend, part: Part | null): FitMachine {
-  const { action } = mend
-  if (action.kind === 'by-hand') return { ...machine, settled: new Set([...(machine.settled ?? []), finding.key]) }
-  if (action.kind === 'remove') return { ...machine, parts: withoutFirst(machine.parts, action.partId) }
-  if (!part) return machine
-  if (action.kind === 'add') return { ...machine, parts: [...machine.parts, part] }
-  const gone = replaced(machine.parts, finding, action.role)
-  return { ...machine, parts: [...(gone ? withoutFirst(machine.parts, gone.id) : machine.parts), part] }
+/** The machine with a row's way taken. */
+export function mended(machine: FitMachine, row: MendRow, partOf: (id: string) => Part): FitMachine {
+  const parts = row.replaces.reduce((list, { id }) => withoutFirst(list, id), machine.parts)
+  return { ...machine, parts: [...parts, ...row.parts.map(({ id }) => partOf(id))], settled: new Set([...(machine.settled ?? []), ...row.byHand]) }
 }
 
-function mends(finding: Finding, before: ReturnType<typeof checkFit>, machine: FitMachine): boolean {
-  const after = checkFit(machine)
-  const clashes = (report: typeof before) => report.findings.filter((each) => each.ruleId === finding.ruleId).length
+function shopOf(priced: readonly PricedPart[], library: readonly Part[]): Shop {
+  const known = new Set(priced.map(({ part }) => part.id))
+  const all = [...[...priced].sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1)), ...library.filter((part) => !known.has(part.id)).map((part) => ({ part, price: null }))]
+  const byRole = new Map<Role, { part: Part; price: number | null }[]>()
+  for (const each of all) byRole.set(each.part.role, [...(byRole.get(each.part.role) ?? []), each])
+  return { byRole }
+}
+
+/** What could be bought for a way; null where it buys nothing. */
+function candidatesOf(mend: Mend, finding: Finding, gone: Gone, shop: Shop, most: number, first?: Finding): readonly ({ part: Part; price: number | null } | null)[] {
+  const { action } = mend
+  if (action.kind === 'by-hand' || action.kind === 'remove') return [null]
+  const out = action.kind === 'replace' ? replaced(gone.machine.parts, finding, action.role) : undefined
+  // what was just bought, or what the way is taken for, is not thrown out on the way
+  if (out && (gone.parts.some(({ part }) => part.id === out.id) || first?.why.some((fact) => fact.partId === out.id) === true)) return []
+  return (shop.byRole.get(action.role) ?? []).filter(({ part }) => part.id !== out?.id && action.fits(part)).slice(0, most)
+}
+
+function go(gone: Gone, finding: Finding, mend: Mend, bought: { part: Part; price: number | null } | null): Gone {
+  const { machine } = gone
+  const { action } = mend
+  const steps = [...gone.steps, mend]
+  if (action.kind === 'by-hand') return { ...gone, steps, byHand: [...gone.byHand, finding.key], machine: { ...machine, settled: new Set([...(machine.settled ?? []), finding.key]) } }
+  if (action.kind === 'remove') {
+    const out = machine.parts.find((part) => part.id === action.partId)
+    return { ...gone, steps, replaces: out ? [...gone.replaces, out] : gone.replaces, machine: { ...machine, parts: withoutFirst(machine.parts, action.partId) } }
+  }
+  const out = action.kind === 'replace' ? replaced(machine.parts, finding, action.role) : undefined
+  return { ...gone, steps, parts: [...gone.parts, bought!], replaces: out ? [...gone.replaces, out] : gone.replaces, machine: { ...machine, parts: [...(out ? withoutFirst(machine.parts, out.id) : machine.parts), bought!.part] } }
+}
+
+/** Goes on until the machine is no worse: the gravest finding that was not there before is mended first. The cheapest end is taken. */
+function completed(finding: Finding, before: FitReport, gone: Gone, shop: Shop, further: number): Gone | null {
+  const after = checkFit(gone.machine)
+  if (isMended(finding, before, gone, after)) return gone
+  if (further === 0) return null
+  const worse = newTrouble(after, before)
+  if (!worse) return null
+  const ends = worse.mends.flatMap((mend) => candidatesOf(mend, worse, gone, shop, mostLongTries, finding).flatMap((candidate) => completed(finding, before, go(gone, worse, mend, candidate), shop, further - 1) ?? []))
+  return ends.sort((a, b) => (costOf(a) ?? Infinity) - (costOf(b) ?? Infinity) || a.byHand.length - b.byHand.length)[0] ?? null
+}
+
+function isMended(finding: Finding, before: FitReport, { machine }: Gone, after = checkFit(machine)): boolean {
   // a fact that is not known would hide the clash rather than mend it
-  return clashes(after) < clashes(before) && !after.cannotCheck.some((open) => open.ruleId === finding.ruleId) && isNoWorse(after, before)
+  return countOf(after, finding.ruleId) < countOf(before, finding.ruleId) && !after.cannotCheck.some((open) => open.ruleId === finding.ruleId) && newTrouble(after, before) === undefined && isNoWorse(after, before)
+}
+
+/** The gravest finding that stops or needs something and was not there before. */
+function newTrouble(after: FitReport, before: FitReport): Finding | undefined {
+  return after.findings.find((each) => (each.severity === 'stops' || each.severity === 'needs') && countOf(after, each.ruleId) > countOf(before, each.ruleId))
+}
+
+function countOf(report: FitReport, ruleId: string): number {
+  return report.findings.filter((each) => each.ruleId === ruleId).length
+}
+
+function costOf({ parts }: Gone): number | null {
+  return parts.some(({ price }) => price === null) ? null : parts.reduce((sum, { price }) => sum + price!, 0)
+}
+
+function rowOf(finding: Finding, way: number, mend: Mend, gone: Gone): MendRow {
+  const words = (of: (step: Mend) => string) => [...new Set(gone.steps.map(of).filter((each) => each !== '' && each !== 'none'))].join('; ')
+  const limits = gone.steps.flatMap((step) => step.limitW ?? [])
+  return {
+    findingKey: finding.key, way, what: mend.what, kind: mend.action.kind, parts: gone.parts.map(({ part }) => named(part)), replaces: gone.replaces.map(named), byHand: gone.byHand, cost: costOf(gone),
+    handiwork: words((step) => (step === mend || step.action.kind !== 'by-hand' ? step.handiwork : `${step.what} (${step.handiwork})`)), limitW: limits.length === 0 ? null : Math.min(...limits), leavesOpen: words((step) => step.leavesOpen),
+  }
 }
 
 /** What a way replaces: the part of that role that the finding names, else the first of the role. */
@@ -79,10 +153,6 @@ function withoutFirst(parts: readonly Part[], id: string): Part[] {
   return parts.filter((_, index) => index !== at)
 }
 
-function inOrder(priced: readonly PricedPart[]): PricedPart[] {
-  return [...priced].sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1))
-}
-
-function named(part: Part) {
+function named(part: Part): NamedPart {
   return { id: part.id, name: partLabel(part) }
 }

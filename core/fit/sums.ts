@@ -15,10 +15,17 @@ export const sataDrives = (machine: MachineRead): readonly Part[] => machine.all
 export const nvmeDrives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter((part) => part.facts.interface === 'nvme')
 export const largeDrives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter((part) => part.facts.drive === 'hdd')
 
-/** Card leads of a supply, adapters counted as what they feed. */
+/** Card leads of a supply, adapters counted as what they feed where the supply has what they hang on. */
 export function leadsThere(machine: MachineRead, supply: Part): { six: number; eight: number } {
-  const adapters = (to: string) => machine.all('extra').filter((part) => part.facts.feedsTo === to).length
-  return { six: (supply.facts.sixPinLeads ?? 0) + adapters('6-pin'), eight: (supply.facts.eightPinLeads ?? 0) + adapters('8-pin') }
+  const free: Record<string, number> = { '6-pin': supply.facts.sixPinLeads ?? 0, '8-pin': supply.facts.eightPinLeads ?? 0, sata: (supply.facts.sataLeads ?? 1) - sataDrives(machine).length }
+  for (const { facts } of machine.all('extra')) {
+    if ((facts.feedsTo !== '6-pin' && facts.feedsTo !== '8-pin') || facts.feedsFrom === undefined) continue
+    const from = free[facts.feedsFrom]
+    if (from !== undefined && from <= 0) continue
+    if (from !== undefined) free[facts.feedsFrom] = from - 1
+    free[facts.feedsTo]! += 1
+  }
+  return { six: free['6-pin']!, eight: free['8-pin']! }
 }
 
 /** Coolers are rated at 25 °C; each degree more takes 1.5 % (the difference to about 90 °C at the chip shrinks). */

@@ -32,9 +32,9 @@ export async function takeWay(db: Database, buildId: string, { key, way }: Infer
   const row = waysToMend(finding, machine, pricedLibrary(market, build, today), market.library).find((each) => each.way === way)
   if (!row) throw new CoreError('no-way', 'this way no longer mends it', 'way')
   await db.transaction(async (tx) => {
-    if (row.kind === 'by-hand') await tx.update(builds).set({ settled: [...new Set([...build.settled, key])] }).where(eq(builds.id, buildId))
-    if (row.replaces) await takeFromMachine(tx, build, view.choices, row.replaces.id, today)
-    if (row.part) await hunt(tx, buildId, row.part.id, `mends: ${finding.what}`.slice(0, 300))
+    if (row.byHand.length > 0) await tx.update(builds).set({ settled: [...new Set([...build.settled, ...row.byHand])] }).where(eq(builds.id, buildId))
+    for (const gone of row.replaces) await takeFromMachine(tx, build, view.choices, gone.id, today)
+    for (const part of row.parts) await hunt(tx, buildId, part.id, `mends: ${finding.what}`.slice(0, 300))
     await assertReckonable(tx, buildId, today, 'key')
   })
 }
@@ -64,7 +64,8 @@ async function takeFromMachine(tx: Queryable, build: BuildRow, chosen: Awaited<R
   const choice = chosen.find((each) => each.parts.some((part) => part.id === partId) && !each.leftOut.includes(partId))
   if (!choice) return
   if (choice.isInherited) {
-    await tx.update(builds).set({ dropped: [...build.dropped, choice.id] }).where(eq(builds.id, build.id))
+    const [now] = await tx.select({ dropped: builds.dropped }).from(builds).where(eq(builds.id, build.id))
+    await tx.update(builds).set({ dropped: [...now!.dropped, choice.id] }).where(eq(builds.id, build.id))
     return
   }
   if (choice.parts.length === 1 && choice.paidOn === null) await tx.update(choices).set({ deletedAt: `${today}T00:00:00Z` }).where(eq(choices.id, choice.id))

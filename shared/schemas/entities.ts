@@ -279,6 +279,7 @@ export const leadPatchSchema = object({
   answers: changesOf<Answer>((value) => value === 'yes' || value === 'no', 'yes, no or null'), signs: changesOf<boolean>((value) => typeof value === 'boolean', 'true, false or null'),
 })
 export const variantSchema = object({ name: name().max(80) })
+export const carrySchema = object({ partId: idText(), cpuId: idText(), months: finite().moreThan(0, 'how many months?').max(60).required() })
 export const mendSchema = object({ key: text().required().max(400), way: wholeFrom(0).required() })
 export const settledSchema = object({ key: text().required().max(400) })
 export const swapSchema = object({ partId: idText(), leadId: text().nullable().default(null), out: text().nullable().default(null) })

@@ -138,7 +138,9 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
   await test.step('5 · machine: the wrong socket is found, mended by another board, the receipt unrolls', async () => {
     await place(page, 'Machine')
     await expect(page.locator('[data-finding="cpu-socket"]')).toContainText('socket Q-1 against Q-2')
+    await page.getByRole('button', { name: 'What is chosen' }).click()
     await page.getByRole('row', { name: /Plank A/ }).getByRole('button', { name: 'take out' }).click()
+    await page.getByRole('button', { name: 'Still open' }).click()
     await expect(page.locator('[data-finding="cpu-socket"]')).toHaveCount(0)
     await page.getByRole('button', { name: /Add a hunt/ }).click()
     await page.getByLabel('part', { exact: true }).fill('plank b')
@@ -242,8 +244,9 @@ test('a brief moved into a currency nobody has a rate for is refused, and the bu
 })
 
 test('the receipt follows a choice at once', async ({ page, request }) => {
-  await page.goto(`/b/${await someBuild(request)}/machine`)
+  await page.goto(`/b/${await someBuild(request)}/machine?mode=chosen`)
   const strip = figure(page, 'payNow')
+  await expect(page.getByRole('button', { name: 'take out' }).first()).toBeVisible()
   await expect(strip).toHaveText('150.00')
   const milliseconds = await page.evaluate(async () => {
     const figure = document.querySelector('[data-figure="payNow"]')!

@@ -14,6 +14,15 @@ const centre = (role: Role) => ({ x: places[role][0] + size.width / 2, y: places
 const dash = { power: '', data: '2 4', space: '8 4', heat: '1 3' } as const
 const letter = { power: 'W', data: 'D', space: 'mm', heat: '°' } as const
 const words = { power: 'power', data: 'data', space: 'space', heat: 'heat' } as const
+/** A name in two lines of whole words; what is longer is cut. */
+function wrapped(name: string): [string, string] {
+  const most = 17
+  const words = name.split(' ')
+  let first = words.shift() ?? ''
+  while (words[0] !== undefined && `${first} ${words[0]}`.length <= most) first = `${first} ${words.shift()!}`
+  const second = words.join(' ')
+  return [first.slice(0, most), second.length > most ? `${second.slice(0, most - 1)}…` : second]
+}
 const lines = computed(() => plan.lines.map((line, index) => {
   const [from, to] = [centre(line.from), centre(line.to)]
   // lines between the same plates lie beside each other
@@ -35,8 +44,8 @@ const open = (line: { findingKey: string | null }) => line.findingKey && emit('s
       <g v-for="plate in plan.plates" :key="plate.role">
         <rect :x="places[plate.role][0]" :y="places[plate.role][1]" :width="size.width" :height="size.height" rx="3" fill="var(--sheet)" :stroke="isTouched(plate.role) ? 'var(--stop)' : 'var(--line)'" :stroke-width="isTouched(plate.role) ? 1.5 : 1" />
         <text :x="places[plate.role][0] + 7" :y="places[plate.role][1] + 16" font-size="10.5" fill="var(--soft)">{{ roleNames[plate.role] }}{{ plate.names.length > 1 ? ` × ${plate.names.length}` : '' }}</text>
-        <text :x="places[plate.role][0] + 7" :y="places[plate.role][1] + 32" font-size="11" font-weight="600" fill="var(--ink)">{{ plate.names[0]!.slice(0, 17) }}</text>
-        <text v-if="plate.names[0]!.length > 17" :x="places[plate.role][0] + 7" :y="places[plate.role][1] + 45" font-size="11" font-weight="600" fill="var(--ink)">{{ plate.names[0]!.slice(17, 34).trim() }}</text>
+        <text :x="places[plate.role][0] + 7" :y="places[plate.role][1] + 32" font-size="11" font-weight="600" fill="var(--ink)">{{ wrapped(plate.names[0]!)[0] }}</text>
+        <text :x="places[plate.role][0] + 7" :y="places[plate.role][1] + 45" font-size="11" font-weight="600" fill="var(--ink)">{{ wrapped(plate.names[0]!)[1] }}</text>
       </g>
       <g v-for="line in lines" :key="`n${line.number}`" class="cursor-pointer" @click="open(line)">
         <circle :cx="line.isSelf ? line.x1 + 48 : line.mx" :cy="line.isSelf ? line.y1 - 20 : line.my" r="9" :fill="line.state === 'clash' ? 'var(--stop-ground)' : 'var(--waiting-ground)'" :stroke="tone(line)" />

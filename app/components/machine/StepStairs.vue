@@ -83,6 +83,7 @@ const words = (step: StepView) => {
           </tbody>
         </table>
       </figure>
+      <CarryLeaf v-if="shown.role === 'graphics' && shown.steps.length > 0" :view="view" :steps="shown" />
     </template>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { MendRow } from '#core/fit/mending'
 import { roleNames } from '#core/parts/part'
 import type { BuildView, FindingView, MachineView } from '#shared/views'
 import { request } from '~/utils/request'
@@ -15,6 +16,7 @@ const order = ['stops', 'needs', 'costs', 'hints'] as const
 const risk = (finding: FindingView) => machine?.atRisk[finding.key] ?? 0
 const findings = computed(() => [...view.fit.findings].sort((a, b) => risk(b) - risk(a) || order.indexOf(a.severity) - order.indexOf(b.severity)))
 const nothing = computed(() => view.fit.findings.length + view.fit.cannotCheck.length + view.emptyRoles.length + view.breaches.length === 0)
+const named = (way: MendRow) => (way.parts.length > 0 ? way.parts.map((part) => part.name).join(' + ') : way.what)
 const shownUnknown = ref(false)
 async function take(key: string, way: number, what: string) {
   await run(async () => {
@@ -45,9 +47,9 @@ async function hunt(partId: string, name: string) {
       <table v-if="machine && (machine.ways[finding.key] ?? []).length > 0" class="ledger mt-1">
         <tbody>
           <tr v-for="way in machine.ways[finding.key]" :key="way.way">
-            <td>{{ way.part?.name ?? way.what }}<span class="block text-xs text-soft">{{ [way.part ? way.what : '', way.handiwork && way.handiwork !== 'none' ? `by hand: ${way.handiwork}` : '', way.limitW ? `${way.limitW} W at most` : '', way.leavesOpen ? `leaves open: ${way.leavesOpen}` : ''].filter((each) => each !== '').join(' · ') }}</span></td>
+            <td>{{ named(way) }}<span class="block text-xs text-soft">{{ [way.parts.length > 0 ? way.what : '', way.handiwork && way.handiwork !== 'none' ? `by hand: ${way.handiwork}` : '', way.limitW ? `${way.limitW} W at most` : '', way.leavesOpen ? `leaves open: ${way.leavesOpen}` : ''].filter((each) => each !== '').join(' · ') }}</span></td>
             <td class="amount">{{ way.kind === 'by-hand' ? '—' : way.cost === null ? 'no price' : amount(way.cost, view.currency) }}</td>
-            <td class="w-20 text-right"><button type="button" class="button !py-0.5" :aria-label="`mend it: ${way.part?.name ?? way.what}`" @click.stop="take(finding.key, way.way, way.part?.name ?? way.what)">{{ way.kind === 'by-hand' ? 'done' : 'take it' }}</button></td>
+            <td class="w-20 text-right"><button type="button" class="button !py-0.5" :aria-label="`mend it: ${named(way)}`" @click.stop="take(finding.key, way.way, named(way))">{{ way.kind === 'by-hand' ? 'done' : 'take it' }}</button></td>
           </tr>
         </tbody>
       </table>

@@ -13,7 +13,7 @@ export const airflow: FitRule = {
     if (carries >= heat || chassis.facts.fans === 0) return []
     return [{
       what: `${chassis.facts.fans} ${chassis.facts.fans === 1 ? 'fan carries' : 'fans carry'} ${Math.round(carries)} W out at ${machine.brief.roomC} °C; the machine makes ${Math.round(heat)} W`,
-      why: [cite(chassis, 'fans'), citeAll(machine.all('cpu'), 'heat of the machine', `${Math.round(heat)} W`)] as const,
+      why: [cite(chassis, 'fans'), citeAll([machine.all('graphics')[0] ?? machine.all('cpu')[0]!], 'heat of the whole machine', `${Math.round(heat)} W`)] as const,
       mends: [replace('case', 'a case with more fans', (part) => airflowW(part.facts.fans ?? 0, machine.brief.roomC) >= heat && (part.facts.boardSizes ?? []).some((size) => chassis.facts.boardSizes?.includes(size) === true), { leavesOpen: `${partLabel(chassis)} is left over` })],
     }]
   }),

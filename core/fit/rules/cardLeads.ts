@@ -21,7 +21,7 @@ export const cardLeads: FitRule = {
       why: [cite(card, fact), cite(supply, fact)] as const,
       mends: [
         replace('supply', `another supply with ${leads(wanted)}`, (part) => enough(part.facts.sixPinLeads ?? 0, part.facts.eightPinLeads ?? 0) && part.facts.supplyShape === supply.facts.supplyShape && (part.facts.ratedW ?? 0) >= (supply.facts.ratedW ?? 0)),
-        replace('supply', `a supply of another shape with ${leads(wanted)}`, (part) => enough(part.facts.sixPinLeads ?? 0, part.facts.eightPinLeads ?? 0) && part.facts.supplyShape !== supply.facts.supplyShape, { handiwork: 'a plate of metal where it does not fit the case' }),
+        replace('supply', `a supply of another shape with ${leads(wanted)}`, (part) => enough(part.facts.sixPinLeads ?? 0, part.facts.eightPinLeads ?? 0) && part.facts.supplyShape !== supply.facts.supplyShape),
         add('extra', `an adapter to ${short}`, (part) => part.facts.feedsTo === short && part.facts.feedsFrom !== 'sata', { limitW: bySocket, leavesOpen: 'the lead it hangs on bears it all' }),
         add('extra', `an adapter from SATA to ${short}`, (part) => part.facts.feedsTo === short && part.facts.feedsFrom === 'sata', { limitW: 54, leavesOpen: 'a SATA lead carries 54 W and no more' }),
         replace('graphics', 'a card that is fed by its slot', (part) => part.facts.sixPinLeads === 0 && part.facts.eightPinLeads === 0, { limitW: 75, leavesOpen: 'fewer frames' }),

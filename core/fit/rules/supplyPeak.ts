@@ -14,7 +14,7 @@ export const supplyPeak: FitRule = {
     return [{
       what: `Short peaks of ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} gives ${Math.round(now)} W and switches off`,
       why: [cite(card, 'boardPowerW'), cite(supply, 'ratedW')] as const,
-      mends: [replace('supply', `a supply of ${Math.ceil(peak)} W`, (part) => ratedNow(part, machine.brief.year) >= peak && part.facts.supplyShape === supply.facts.supplyShape), replace('graphics', 'a card that draws less', (part) => (part.facts.boardPowerW ?? Infinity) < card.facts.boardPowerW!, { leavesOpen: 'fewer frames' })],
+      mends: [replace('supply', `a supply of ${Math.ceil(peak)} W`, (part) => ratedNow(part, machine.brief.year) >= peak && part.facts.supplyShape === supply.facts.supplyShape), replace('supply', 'one of another shape', (part) => ratedNow(part, machine.brief.year) >= peak && part.facts.supplyShape !== supply.facts.supplyShape), replace('graphics', 'a card that draws less', (part) => (part.facts.boardPowerW ?? Infinity) < card.facts.boardPowerW!, { leavesOpen: 'fewer frames' })],
     }]
   })),
 }

@@ -16,7 +16,7 @@ export const supplySize: FitRule = {
       what: `${partLabel(supply)} gives ${Math.round(now)} W${now < supply.facts.ratedW! ? ' at its age' : ''}; the house wants ${Math.ceil(wanted)} W (${supplyRuleText(machine.brief.supplyRule)}, ${Math.round(draw.sustained)} W)`,
       why: [cite(supply, 'ratedW'), citeBrief('size of supply', `${Math.ceil(wanted)} W`)] as const,
       ...(now < draw.sustained ? { severity: 'stops' as const } : {}),
-      mends: [replace('supply', `a supply of ${Math.ceil(wanted)} W`, (part) => ratedNow(part, machine.brief.year) >= wanted && part.facts.supplyShape === supply.facts.supplyShape), replace('supply', 'one of another shape', (part) => ratedNow(part, machine.brief.year) >= wanted && part.facts.supplyShape !== supply.facts.supplyShape, { handiwork: 'metalwork where it does not fit the case' })],
+      mends: [replace('supply', `a supply of ${Math.ceil(wanted)} W`, (part) => ratedNow(part, machine.brief.year) >= wanted && part.facts.supplyShape === supply.facts.supplyShape), replace('supply', 'one of another shape', (part) => ratedNow(part, machine.brief.year) >= wanted && part.facts.supplyShape !== supply.facts.supplyShape)],
     }]
   }),
 }

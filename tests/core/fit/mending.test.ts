@@ -46,8 +46,7 @@ describe('mending', () => {
       const before = checkFit(machine)
       for (const finding of before.findings.slice(0, 4)) {
         for (const row of waysToMend(finding, machine, priced, catalogue)) {
-          const mend = finding.mends[row.way]!
-          const after = checkFit(mended(machine, finding, mend, row.part ? library.get(row.part.id)! : null))
+          const after = checkFit(mended(machine, row, (id) => library.get(id)!))
           const clashes = (report: typeof before) => report.findings.filter((each) => each.ruleId === finding.ruleId).length
           expect(clashes(after)).toBeLessThan(clashes(before))
           expect(isNoWorse(after, before)).toBe(true)
@@ -67,7 +66,15 @@ describe('mending', () => {
     expect(plug.why.map((fact) => fact.value)).toEqual(['ATX24', 'Desk'])
     const ways = [...waysToMend(plug, machine, priced, catalogue), ...waysToMend(leads, machine, priced, catalogue)]
     expect(ways.length).toBeGreaterThanOrEqual(4)
-    expect(ways.map((way) => way.part?.name)).toContain('Tackle Desk main adapter')
+    expect(ways.flatMap((way) => way.parts.map((part) => part.name))).toContain('Tackle Desk main adapter')
+  })
+
+  test('where the first part makes something else stop, what mends that goes with it', () => {
+    const machine = { parts: expandDonors([library.get('meridon-desk-20-tower')!, library.get('murrowdun-tarn-640-8-gb')!], library) }
+    const peak = checkFit(machine).findings.find((finding) => finding.ruleId === 'supply-peak')!
+    const [way] = waysToMend(peak, machine, priced, catalogue).filter((each) => each.parts.length > 1)
+    expect(way!.parts.map((part) => part.name)).toEqual(expect.arrayContaining(['Tackle Desk main adapter']))
+    expect(way!.cost).toBe(way!.parts.reduce((sum, part) => sum + priced.find((each) => each.part.id === part.id)!.price, 0))
   })
 
   test('what is chosen beside a donor takes the place of what is in it; drives stay', () => {
