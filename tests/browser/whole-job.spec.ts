@@ -147,6 +147,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByRole('button', { name: /Plank B/ }).click()
     await page.getByLabel('pay up to').fill('70')
     await page.getByRole('button', { name: 'Hunt for it' }).click()
+    await page.getByRole('button', { name: 'What is chosen' }).click()
     await page.getByLabel('reason for Deal Plank B').fill('cheapest with the socket')
     await page.getByLabel('reason for Deal Plank B').press('Tab')
     await page.getByLabel('receipt', { exact: true }).getByRole('button', { name: /Receipt/ }).click()
