@@ -1,3 +1,4 @@
+import { CoreError } from '../coreError'
 import type { CalendarDate } from '../time/calendarDate'
 import { entryKinds, type EntryKind } from '../ledger/ledger'
 import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
@@ -26,6 +27,8 @@ export interface ImportedEntry {
 export function readLedger(text: string, { currency, today }: { readonly currency: string; readonly today: CalendarDate }): { readonly read: ReadRow<ImportedEntry>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
+  const missing = (['date', 'kind', 'what', 'cash'] as const).find((field) => map[field] === null)
+  if (missing !== undefined) throw new CoreError('no-column', `no column is called "${missing}"; the first line must name date, kind, what, cash, and where needed currency and hours`, missing)
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     const day = readDate(cell('date'))

@@ -2,6 +2,7 @@ import { and, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/coreError'
 import { wantedFacts, type Answer } from '#core/listings/completeness'
+import { faultSigns } from '#core/sourcing/faultRisk'
 import type { leadPatchSchema } from '#shared/schemas/entities'
 import type { Database } from '../db/client'
 import { leads, trips } from '../db/schema'
@@ -15,6 +16,8 @@ export async function patchLead(db: Database, id: string, { deleted, answers = {
     if (change.askedOn && change.askedOn > today) throw new CoreError('bad-date', `${change.askedOn} is in the future`, 'askedOn')
     const unknown = Object.keys(answers).find((key) => !wantedFacts.some((wanted) => wanted.key === key))
     if (unknown !== undefined) throw new CoreError('unknown-fact', `"${unknown}" is not one of the facts asked of a lead`, 'answers')
+    const strange = Object.keys(signs).find((key) => !(faultSigns as readonly string[]).includes(key))
+    if (strange !== undefined) throw new CoreError('unknown-sign', `"${strange}" is not one of the signs of risk`, 'signs')
     if (change.tripId) {
       const [trip] = await tx.select({ id: trips.id }).from(trips).where(and(eq(trips.id, change.tripId), isNull(trips.deletedAt)))
       if (!trip) throw new CoreError('unknown-trip', `there is no trip "${change.tripId}"`, 'tripId')

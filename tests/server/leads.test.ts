@@ -44,6 +44,7 @@ describe('what is known of a lead', () => {
     await patchLead(place.db, id, { answers: { 'board-shield': null, works: null }, signs: { untested: null } }, today, now)
     expect((await inbox(id)).value).toEqual(before.value)
     await expect(patchLead(place.db, id, { answers: { nonsense: 'yes' } }, today, now)).rejects.toMatchObject({ code: 'unknown-fact' })
+    await expect(patchLead(place.db, id, { signs: { nonsense: true } }, today, now)).rejects.toMatchObject({ code: 'unknown-sign' })
   })
 
   test('the house’s own table of faults and its cap hold for every lead', async () => {
@@ -156,6 +157,7 @@ describe('what is left over, and the ledger', () => {
     const csv = ['date,kind,what,cash,currency,hours', '2026-10-01,fee,listing fee,-3.00,CAD,', '2026-10-02,hours,cleaning,,,1.5', '2026-10-02,nonsense,x,1,CAD,', '2026-12-24,fee,later,-1.00,CAD,', '2026-10-03,sold,old card,20.00,SEK,', '2026-10-03,sold,,20.00,CAD,'].join('\n')
     const report = await importLedger(place.db, place.build, csv, today)
     expect(report).toMatchObject({ added: 2, rejected: 4, problems: [{ line: 4 }, { line: 5 }, { line: 6 }, { line: 7 }] })
+    await expect(importLedger(place.db, place.build, 'what is this', today)).rejects.toMatchObject({ code: 'no-column', path: 'date' })
     expect(await importLedger(place.db, place.build, await ledgerCsv(place.db, place.build, today), today)).toMatchObject({ added: 0, alreadyThere: 2, rejected: 0 })
     expect((await ledgerView(place.db, place.build, today)).totals).toMatchObject({ paid: 300, hours: 1.5 })
   })
