@@ -1,7 +1,7 @@
 import { catalogue } from './catalogue'
 import { demoShelf } from './builds'
 import { leadsCsv } from './leads'
-import { demoRuns, frameLogCsv } from './runs'
+import { demoRuns, demoTaskResults, demoTasks, frameLogCsv } from './runs'
 import { shopPricesCsv } from './shopPrices'
 import { soldRecordsCsv } from './soldRecords'
 import { demoRates, demoRivals, demoSources, demoWorkloads } from './trade'
@@ -12,7 +12,7 @@ export const demoSeed = 20_261_031
 /** The demo's files in the open formats, by name, as a user would have them. */
 export function demoFiles(seed = demoSeed): Record<string, string> {
   const library = {
-    format: 'tarvin-library', version: '1', sources: demoSources, rates: demoRates, workloads: demoWorkloads, rivals: demoRivals, shelf: demoShelf, runs: demoRuns(seed + 4),
+    format: 'tarvin-library', version: '1', sources: demoSources, rates: demoRates, workloads: demoWorkloads, rivals: demoRivals, shelf: demoShelf, runs: demoRuns(seed + 4), tasks: demoTasks, taskResults: demoTaskResults,
     parts: catalogue.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts })),
   }
   return {

@@ -32,7 +32,14 @@ import type { PartQuery } from '../core/market/queryForPart'
 import type { Need, Part, Role } from '../core/parts/part'
 import type { FrameEstimate } from '../core/performance/estimateFrameRate'
 import type { TargetVerdict } from '../core/performance/judgeTarget'
-import type { Workload } from '../core/performance/workload'
+import type { Forecast, ForecastRecord, KeptForecast } from '../core/performance/forecast'
+import type { FrameMachine } from '../core/performance/frameTime'
+import type { ValueStep } from '../core/performance/frameValue'
+import type { LivingVerdict, Noise } from '../core/performance/livingWithIt'
+import type { NextMeasurement } from '../core/performance/nextMeasurement'
+import type { LowsCause, Repeat, RunConditions, RunKind, RunReadings } from '../core/performance/run'
+import type { Feeling, WorkEstimate, WorkTask } from '../core/performance/throughput'
+import type { FrameSettings, Workload } from '../core/performance/workload'
 import type { LeadFact } from '../core/listings/completeness'
 import type { Receipt, Scope } from '../core/receipt/receipt'
 import type { FaultSign, Protection } from '../core/sourcing/faultRisk'
@@ -369,7 +376,77 @@ export interface TargetView {
   readonly verdict: TargetVerdict | null
   readonly missing: readonly string[]
   /** Measured results of the very same parts at these settings. */
-  readonly measured: readonly { readonly averageFps: number; readonly lowFps: number | null; readonly ranOn: string; readonly note: string }[]
+  readonly measured: readonly {
+    readonly id: string
+    readonly averageFps: number
+    readonly lowFps: number | null
+    readonly kind: RunKind
+    readonly ranOn: string
+    readonly note: string
+    /** Why it is left out; null where it counts. */
+    readonly excluded: string | null
+    /** Whether it takes the place of the estimate: the builder's own, and nothing speaks against it. */
+    readonly stands: boolean
+  }[]
+}
+
+/** A measured result as the bench shows it. */
+export interface RunView {
+  readonly id: string
+  readonly workloadId: string
+  readonly workload: string
+  readonly pair: string
+  readonly machine: string
+  readonly isThisMachine: boolean
+  readonly kind: RunKind
+  readonly settings: FrameSettings
+  readonly scene: string
+  readonly averageFps: number
+  readonly lowFps: number | null
+  readonly minFps: number | null
+  readonly maxFps: number | null
+  readonly repeats: readonly Repeat[]
+  readonly spread: number | null
+  readonly conditions: RunConditions
+  readonly readings: RunReadings
+  readonly lowsCause: LowsCause | null
+  readonly noise: Noise | null
+  readonly feeling: Feeling | null
+  readonly origin: string
+  readonly ranOn: string
+  readonly note: string
+  readonly excluded: string | null
+  readonly overruled: boolean
+  /** What the fit says of it: ln of measured over fitted frame time, and against a fit without this pair of parts. */
+  readonly residual: { readonly fitted: number; readonly leftOut: number } | null
+  readonly logs: readonly { readonly id: string; readonly name: string; readonly frames: number }[]
+}
+
+/** What the bench says of a target beyond its estimate. */
+export interface BenchTarget {
+  readonly id: string
+  readonly graphicsNeeded: number | null
+  readonly cpuNeeded: number | null
+  readonly nextCard: { readonly name: string; readonly gain: number } | null
+  readonly nextCpu: { readonly name: string; readonly gain: number } | null
+  /** The cheapest change that reaches it; null where it is reached, or nothing at hand does. */
+  readonly change: { readonly name: string; readonly role: Role; readonly more: number; readonly fps: number } | null
+  readonly measure: NextMeasurement
+}
+
+/** Bench of a build. */
+export interface BenchView {
+  readonly machine: FrameMachine | null
+  readonly pair: string | null
+  readonly targets: readonly BenchTarget[]
+  readonly runs: readonly RunView[]
+  /** Machines that have runs. */
+  readonly machines: readonly { readonly pair: string; readonly name: string; readonly runs: number }[]
+  readonly forecasts: readonly (Forecast & { readonly workload: string; readonly settings: string; readonly madeOn: string; readonly kept: KeptForecast | null })[]
+  readonly record: readonly (ForecastRecord & { readonly workload: string })[]
+  readonly tasks: readonly (WorkTask & { readonly estimate: WorkEstimate | null; readonly results: readonly { readonly id: string; readonly cpu: string; readonly value: number; readonly feeling: Feeling | null; readonly kind: string; readonly ranOn: string; readonly note: string; readonly isThisMachine: boolean }[] })[]
+  readonly value: { readonly anyone: readonly ValueStep[]; readonly paid: readonly ValueStep[] }
+  readonly living: readonly LivingVerdict[]
 }
 
 export interface WeighedView {

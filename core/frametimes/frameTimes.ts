@@ -1,6 +1,6 @@
 import { CoreError } from '../coreError'
 import { quantileSorted } from '../statistics/quantileSorted'
-import { countStutters } from './stutters'
+import { stutterIndexes } from './stutters'
 
 /** Both usual definitions of a low, named. In frames a second. */
 export interface Low {
@@ -28,7 +28,8 @@ export interface FrameTimeStatistics {
   readonly pauses: number
 }
 
-const pauseMs = 1000
+/** A gap longer than this is loading, not play. */
+export const pauseMs = 1000
 
 /**
  * Statistics of a frame-time log by `calculations.md` 9. Linear between order statistics at h = (n − 1)·q; windows
@@ -57,7 +58,7 @@ export function frameTimes(frameTimesMs: ArrayLike<number>, targetFps: number): 
   const total = times.reduce((sum, time) => sum + time, 0)
   const budget = 1000 / targetFps
   const under = times.reduce((sum, time) => (time > budget ? sum + time : sum), 0)
-  const stutters = countStutters(times)
+  const stutters = stutterIndexes(times).length
   const [minWindowFps, maxWindowFps] = windowExtremes(times)
   return {
     frames: n,

@@ -5,14 +5,14 @@ const factor = 2.5
 const leastMs = 8
 
 /**
- * Counts frames longer than 2.5 × the median of the 15 frames on either side (itself excluded, fewer at the ends) and
- * at least 8 ms over it. A frame alone has no neighbours and is no stutter. O(n), the median being worked out only
+ * Indexes of frames longer than 2.5 × the median of the 15 frames on either side (itself excluded, fewer at the ends)
+ * and at least 8 ms over it. A frame alone has no neighbours and is no stutter. O(n), the median being worked out only
  * for frames that most of their neighbours undercut.
  */
-export function countStutters(times: ArrayLike<number>): number {
-  let stutters = 0
-  for (let i = 0; i < times.length; i += 1) if (isStutter(times, i)) stutters += 1
-  return stutters
+export function stutterIndexes(times: ArrayLike<number>): number[] {
+  const found: number[] = []
+  for (let i = 0; i < times.length; i += 1) if (isStutter(times, i)) found.push(i)
+  return found
 }
 
 /** Whether frame `i` is a stutter against its neighbours. */

@@ -1,15 +1,6 @@
-import { CoreError } from '../coreError'
+import { applyEvidence, type LimitEvidence, type LimitShift } from './limitEvidence'
+import { frameTime, megapixels, type FrameMachine } from './frameTime'
 import type { FrameSettings, Workload } from './workload'
-
-/** The machine as far as frames are concerned. Indexes relative to 100. */
-export interface FrameMachine {
-  readonly cpuIndex: number
-  readonly threads: number
-  readonly graphicsIndex: number
-  readonly videoMemoryGb: number
-  /** Memory channels filled; 1 slows the CPU side. */
-  readonly memoryChannels: number
-}
 
 /** Which side a frame waits for. */
 export type Limit = 'graphics' | 'cpu' | 'balanced'
@@ -26,96 +17,91 @@ export interface FrameEstimate {
   readonly graphicsMs: number
   readonly cpuMs: number
   readonly frameMs: number
-  /** Share of the limit on the graphics side, 0 to 1. */
+  /** Share of the limit on the graphics side, 0 to 1, moved by evidence where there is any. */
   readonly graphicsShare: number
   readonly limit: Limit
+  /** What evidence from runs moved it by; null where there is none. */
+  readonly limitShift: LimitShift | null
   /** Video memory needed over had, at least 1; above 1 frames wait for it. */
   readonly videoMemoryShortage: number
-  /** True where too few runs stand behind it (none yet: the library's defaults alone). */
+  /** s and √(JᵀCJ): spread of one result, and what is not known of the parameters. */
+  readonly spread: { readonly result: number; readonly parameters: number }
+  /** How many runs stand behind it. */
+  readonly runs: number
+  /** True where fewer than three do. */
   readonly rough: boolean
 }
 
 /** Assumptions of the method; documented defaults. */
 export const estimateAssumptions = {
-  /** k: how sharply the slower side alone decides. */
-  sharpness: 5,
-  /** Exponent of the penalty for too few threads. */
-  threadsExponent: 0.6,
-  /** CPU time with one memory channel instead of two. */
-  singleChannelFactor: 1.12,
-  /** s: spread of a single result about a perfect model. */
+  /** Prior spread of a single result about a perfect model. */
   residualSpread: 0.05,
   graphicsLimitedFrom: 0.65,
   cpuLimitedUpTo: 0.35,
   z90: 1.645,
+  /** Fewer runs than this: the estimate is called rough. */
+  roughBelow: 3,
+  /** Prior standard deviation of α. */
+  pixelExponentSpread: 0.06,
 } as const
 
 /**
- * Estimate of `calculations.md` 10 with the workload's default parameters:
- * g = a · pixels^α · preset · upscaling / graphics index, c = b · preset's CPU factor · memory factor /
- * (CPU index · min(1, threads / wanted)^0.6), t = (g^k + c^k)^(1/k), k = 5. Video memory short of the preset's need
- * multiplies g by 1 + 1.5 · (need/have − 1) and divides the low once more.
+ * Estimate of `calculations.md` 10 from a workload, as it is fitted or by the library's defaults. Video memory short of
+ * the preset's need multiplies g by 1 + 1.5 · (need/have − 1) and divides the low once more.
  *
- * Range = estimate · exp(±1.645 · √(s² + JᵀCJ)); without runs C is the prior's, so J = (share, 1 − share).
- * Never rises when a part gets slower, nor falls when the resolution falls.
+ * Range = estimate · exp(±1.645 · √(s² + JᵀCJ)), J = (share, 1 − share, share · ln megapixels) for (ln a, ln b, α);
+ * without a fit C is the prior's. Evidence moves what limits, never the average, so that an estimate never rises when
+ * a part gets slower, nor falls when the resolution falls.
  *
  * @throws CoreError `unknown-preset`, `unknown-upscaling`, `bad-index`
- * @example a = b = 10, one megapixel, both indexes 100: g = c = 10 ms, t = 10 · 2^(1/5) = 11.49 ms, 87.1 fps
+ * @example a = b = 10, one megapixel, both indexes 100: 1000 / 11.49 = 87.1 fps
  */
-export function estimateFrameRate(workload: Workload, machine: FrameMachine, settings: FrameSettings): FrameEstimate {
-  const { sharpness, residualSpread, z90, graphicsLimitedFrom, cpuLimitedUpTo } = estimateAssumptions
-  const shortage = videoMemoryShortage(workload, machine, settings)
-  const memoryPenalty = 1 + 1.5 * (shortage - 1)
-  const graphicsMs = graphicsTime(workload, machine, settings) * memoryPenalty
-  const cpuMs = cpuTime(workload, machine, settings)
-  const slower = Math.max(graphicsMs, cpuMs)
-  const g = (graphicsMs / slower) ** sharpness
-  const c = (cpuMs / slower) ** sharpness
-  const frameMs = slower * (g + c) ** (1 / sharpness)
-  const graphicsShare = g / (g + c)
-  const averageFps = 1000 / frameMs
-  const lowShare = graphicsShare * workload.lowShare.graphics + (1 - graphicsShare) * workload.lowShare.cpu
-  const lowFps = (averageFps * lowShare) / memoryPenalty
-  const priorVariance = workload.priorSpread ** 2 * (graphicsShare ** 2 + (1 - graphicsShare) ** 2)
-  const factor = Math.exp(z90 * Math.sqrt(residualSpread ** 2 + priorVariance))
+export function estimateFrameRate(workload: Workload, machine: FrameMachine, settings: FrameSettings, evidence: readonly LimitEvidence[] = []): FrameEstimate {
+  const { z90, roughBelow } = estimateAssumptions
+  const time = frameTime(workload, machine, settings)
+  const averageFps = 1000 / time.frameMs
+  const lowShare = time.graphicsShare * workload.lowShare.graphics + (1 - time.graphicsShare) * workload.lowShare.cpu
+  const lowFps = (averageFps * lowShare) / time.shortageFactor
+  const spread = spreadOf(workload, time.graphicsShare, settings)
+  const factor = Math.exp(z90 * Math.hypot(spread.result, spread.parameters))
+  const lowFactor = Math.exp(z90 * Math.hypot(spread.result, spread.parameters, workload.fit?.lowSpread ?? 0))
+  const sides = applyEvidence(time, evidence)
   return {
     averageFps,
     lowFps,
     range: { low: averageFps / factor, high: averageFps * factor },
-    lowRange: { low: lowFps / factor, high: lowFps * factor },
+    lowRange: { low: lowFps / lowFactor, high: lowFps * lowFactor },
     generatedFps: settings.frameGeneration ? averageFps * workload.frameGenerationFactor : null,
-    graphicsMs,
-    cpuMs,
-    frameMs,
-    graphicsShare,
-    limit: graphicsShare > graphicsLimitedFrom ? 'graphics' : graphicsShare < cpuLimitedUpTo ? 'cpu' : 'balanced',
-    videoMemoryShortage: shortage,
-    rough: true,
+    frameMs: time.frameMs,
+    ...sides,
+    limit: limitOf(sides.graphicsShare),
+    videoMemoryShortage: time.shortage,
+    spread,
+    runs: workload.fit?.runs ?? 0,
+    rough: (workload.fit?.runs ?? 0) < roughBelow,
   }
 }
 
-function presetOf(workload: Workload, settings: FrameSettings) {
-  const preset = workload.presets[settings.preset]
-  if (!preset) throw new CoreError('unknown-preset', `${workload.name} has no preset "${settings.preset}"`, 'preset')
-  return preset
+/** Which side limits, by the share of the limit on the graphics side. */
+export function limitOf(graphicsShare: number): Limit {
+  const { graphicsLimitedFrom, cpuLimitedUpTo } = estimateAssumptions
+  return graphicsShare > graphicsLimitedFrom ? 'graphics' : graphicsShare < cpuLimitedUpTo ? 'cpu' : 'balanced'
 }
 
-function graphicsTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
-  if (!(machine.graphicsIndex > 0)) throw new CoreError('bad-index', `a graphics index must be above 0, not ${machine.graphicsIndex}`, 'graphicsIndex')
-  const megapixels = (settings.width * settings.height) / 1e6
-  const upscaling = settings.upscaling === undefined ? 1 : workload.upscaling[settings.upscaling]
-  if (upscaling === undefined) throw new CoreError('unknown-upscaling', `${workload.name} has no upscaling "${settings.upscaling}"`, 'upscaling')
-  return (workload.graphicsMs * megapixels ** workload.pixelExponent * presetOf(workload, settings).graphics * upscaling * 100) / machine.graphicsIndex
+/** Gradient of ln t by (ln a, ln b, α). */
+export function gradient(graphicsShare: number, settings: Pick<FrameSettings, 'width' | 'height'>): readonly [number, number, number] {
+  return [graphicsShare, 1 - graphicsShare, graphicsShare * Math.log(megapixels(settings))]
 }
 
-function cpuTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
-  if (!(machine.cpuIndex > 0)) throw new CoreError('bad-index', `a CPU index must be above 0, not ${machine.cpuIndex}`, 'cpuIndex')
-  const threads = Math.min(1, machine.threads / workload.threadsWanted) ** estimateAssumptions.threadsExponent
-  const memory = machine.memoryChannels >= 2 ? 1 : estimateAssumptions.singleChannelFactor
-  return (workload.cpuMs * presetOf(workload, settings).cpu * memory * 100) / (machine.cpuIndex * threads)
+/** Covariance of (ln a, ln b, α) by the fit, or the library's priors where there is none. */
+export function covarianceOf(workload: Workload): readonly (readonly number[])[] {
+  const prior = workload.priorSpread ** 2
+  return workload.fit?.covariance ?? [[prior, 0, 0], [0, prior, 0], [0, 0, estimateAssumptions.pixelExponentSpread ** 2]]
 }
 
-/** Video memory needed over had, at least 1. */
-function videoMemoryShortage(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
-  return Math.max(1, presetOf(workload, settings).videoMemoryGb / machine.videoMemoryGb)
+function spreadOf(workload: Workload, graphicsShare: number, settings: FrameSettings): FrameEstimate['spread'] {
+  const j = gradient(graphicsShare, settings)
+  const covariance = covarianceOf(workload)
+  const variance = j.reduce((sum, a, row) => sum + a * j.reduce((inner, b, column) => inner + covariance[row]![column]! * b, 0), 0)
+  return { result: workload.fit?.residualSpread ?? estimateAssumptions.residualSpread, parameters: Math.sqrt(Math.max(0, variance)) }
 }

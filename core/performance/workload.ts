@@ -42,4 +42,32 @@ export interface Workload {
   readonly frameGenerationFactor: number
   /** Prior standard deviation of ln a and ln b: how far off the library's defaults may be. */
   readonly priorSpread: number
+  /** How far runs back it; left out where none has been fitted. */
+  readonly fit?: WorkloadFit
+}
+
+/** What a fit to runs says of its own trust. The figures above are then the fitted ones. */
+export interface WorkloadFit {
+  /** Runs that counted. */
+  readonly runs: number
+  /** s: spread of a new result about the fit, in ln t. */
+  readonly residualSpread: number
+  /** Spread of ln(low / average) about the fit. */
+  readonly lowSpread: number
+  /** Covariance of (ln a, ln b, α), priors included. */
+  readonly covariance: readonly (readonly number[])[]
+  /** Factor on frame time by scene, against the reference scene. */
+  readonly scenes: Readonly<Record<string, number>>
+  readonly residuals: readonly RunResidual[]
+  /** The library's defaults that the fit began from. */
+  readonly prior: Pick<Workload, 'graphicsMs' | 'cpuMs' | 'pixelExponent' | 'lowShare'>
+}
+
+export interface RunResidual {
+  readonly runId: string
+  /** ln of frame time measured over fitted: above zero, slower than the fit says. */
+  readonly fitted: number
+  /** The same against a fit that left out every run on this pair of parts. */
+  readonly leftOut: number
+  readonly weight: number
 }

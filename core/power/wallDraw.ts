@@ -17,15 +17,21 @@ export const efficiencyPoints: Readonly<Record<NonNullable<PartFacts['efficiency
  * @example 300 W DC of a 600 W gold supply: half load, 300 / 0.9 = 333.3 W
  */
 export function wallDraw(dcW: number, ratedW: number, label: NonNullable<PartFacts['efficiency']> = 'none'): number {
-  const points = efficiencyPoints[label]
-  const [lowest] = points as [readonly [number, number]]
-  const highest = points.at(-1)!
+  const [lowest] = efficiencyPoints[label] as [readonly [number, number]]
   const share = dcW / ratedW
   if (share < lowest[0]) return dcW + ratedW * lowest[0] * (1 / lowest[1] - 1)
-  if (share >= highest[0]) return dcW / highest[1]
+  return dcW / efficiencyAt(share, label)
+}
+
+/** Efficiency of a supply at a share of its rating, linear between the label's points, outside them the nearest point's. */
+export function efficiencyAt(share: number, label: NonNullable<PartFacts['efficiency']> = 'none'): number {
+  const points = efficiencyPoints[label]
+  const highest = points.at(-1)!
+  if (share <= points[0]![0]) return points[0]![1]
+  if (share >= highest[0]) return highest[1]
   const at = points.findIndex(([next]) => next > share)
   const [[fromShare, from], [toShare, to]] = [points[at - 1]!, points[at]!]
-  return dcW / (from + ((share - fromShare) / (toShare - fromShare)) * (to - from))
+  return from + ((share - fromShare) / (toShare - fromShare)) * (to - from)
 }
 
 /** Shares of the CPU's limit and the card's board power in use; defaults of the bench. */

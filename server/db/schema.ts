@@ -1,4 +1,5 @@
-import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import { sql } from 'drizzle-orm'
+import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type { Condition, Manner } from '../../core/market/soldRecord'
 import type { EntryKind } from '../../core/ledger/ledger'
 import type { ArrivalVerdict } from '../../core/ledger/arrival'
@@ -10,6 +11,10 @@ import type { Scope } from '../../core/receipt/receipt'
 import type { Answer } from '../../core/listings/completeness'
 import type { FaultSign, Protection } from '../../core/sourcing/faultRisk'
 import type { RebateState } from '../../core/sourcing/rebates'
+import type { FrameMachine } from '../../core/performance/frameTime'
+import type { Noise } from '../../core/performance/livingWithIt'
+import type { LowsCause, Repeat, RunConditions, RunKind, RunReadings } from '../../core/performance/run'
+import type { Feeling } from '../../core/performance/throughput'
 import type { PresetCost } from '../../core/performance/workload'
 import type { HouseRules, NeedEntry, PollProblem, QuerySettings, RecipeSettings } from '../../shared/types'
 
@@ -445,21 +450,90 @@ export const arrivals = sqliteTable('arrivals', {
   createdAt: createdAt(),
 }, (table) => [index('arrivals_choice').on(table.choiceId)])
 
+/** Measured results. The machine is kept as it was, so that a part changed later does not rewrite them. */
 export const runs = sqliteTable('runs', {
   id: id(),
   workloadId: text().notNull().references(() => workloads.id),
-  cpuId: text().notNull().references(() => parts.id),
-  graphicsId: text().notNull().references(() => parts.id),
+  cpuId: text().references(() => parts.id),
+  graphicsId: text().references(() => parts.id),
+  /** Null in runs noted before machines were kept: then read from the library. */
+  machine: text({ mode: 'json' }).$type<FrameMachine | null>(),
   memoryChannels: integer().notNull(),
   width: integer().notNull(),
   height: integer().notNull(),
   preset: text().notNull(),
+  upscaling: text(),
+  frameGeneration: integer({ mode: 'boolean' }).notNull().default(false),
+  scene: text().notNull().default(''),
   averageFps: real().notNull(),
   lowFps: real(),
-  kind: text().$type<'own-log' | 'own-reading' | 'published'>().notNull(),
+  minFps: real(),
+  maxFps: real(),
+  kind: text().$type<RunKind>().notNull(),
+  /** Where and by whom it was published, or the console it is of. */
+  origin: text().notNull().default(''),
   ranOn: text().notNull(),
   note: text().notNull(),
+  repeats: text({ mode: 'json' }).$type<Repeat[]>().notNull().default([]),
+  conditions: text({ mode: 'json' }).$type<RunConditions>().notNull().default(sql`'{}'`),
+  readings: text({ mode: 'json' }).$type<RunReadings>().notNull().default(sql`'{}'`),
+  lowsCause: text().$type<LowsCause>(),
+  noise: text().$type<Noise>(),
+  feeling: text().$type<Feeling>(),
+  overruled: integer({ mode: 'boolean' }).notNull().default(false),
+  /** The build it was measured on, where it was one. */
+  buildId: text(),
+  deletedAt: deletedAt(),
+}, (table) => [index('runs_workload').on(table.workloadId)])
+
+/** Frame times of a run's log, ms as 32-bit floats one after the other. */
+export const frameLogs = sqliteTable('frame_logs', {
+  id: id(),
+  runId: text().notNull().references(() => runs.id),
+  name: text().notNull(),
+  frames: integer().notNull(),
+  times: blob({ mode: 'buffer' }).notNull(),
+  addedOn: text().notNull(),
+}, (table) => [index('frame_logs_run').on(table.runId)])
+
+/** Estimates frozen when the parts were bought; nothing changes them. */
+export const forecasts = sqliteTable('forecasts', {
+  id: id(),
+  buildId: text().notNull().references(() => builds.id),
+  workloadId: text().notNull().references(() => workloads.id),
+  cpuId: text().notNull(),
+  graphicsId: text().notNull(),
+  width: integer().notNull(),
+  height: integer().notNull(),
+  preset: text().notNull(),
+  averageFps: real().notNull(),
+  low: real().notNull(),
+  high: real().notNull(),
+  madeOn: text().notNull(),
+}, (table) => [uniqueIndex('forecasts_identity').on(table.buildId, table.workloadId, table.cpuId, table.graphicsId, table.width, table.height, table.preset)])
+
+/** Work that is no game, and what machines took for it. */
+export const workTasks = sqliteTable('work_tasks', {
+  id: id(),
+  name: text().notNull(),
+  unit: text().notNull(),
+  lessIsBetter: integer({ mode: 'boolean' }).notNull(),
+  threadsExponent: real().notNull(),
+  mostThreads: integer().notNull(),
 })
+
+export const workResults = sqliteTable('work_results', {
+  id: id(),
+  taskId: text().notNull().references(() => workTasks.id),
+  cpuId: text().notNull().references(() => parts.id),
+  value: real().notNull(),
+  feeling: text().$type<Feeling>(),
+  kind: text().$type<'own-reading' | 'published'>().notNull(),
+  buildId: text(),
+  ranOn: text().notNull(),
+  note: text().notNull(),
+  deletedAt: deletedAt(),
+}, (table) => [index('work_results_task').on(table.taskId)])
 
 export const rivals = sqliteTable('rivals', {
   id: id(),

@@ -41,6 +41,8 @@ export async function exportBuild(db: Database, buildId: string): Promise<BuildF
     rates: await db.select().from(exchangeRates),
     shelf: shelfRows.map(({ id, partId, condition, cost, currency, note }) => ({ id, partId, condition, cost: toDecimal(cost, currency), currency, note })),
     runs: [],
+    tasks: [],
+    taskResults: [],
     leads: leadInputs,
   }
   return {

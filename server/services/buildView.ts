@@ -6,7 +6,10 @@ import { formatAmount } from '#core/money/formatAmount'
 import { coreRoles, partLabel, type Need, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/estimateFrameRate'
 import { judgeTarget } from '#core/performance/judgeTarget'
-import { frameMachineOf } from '#core/performance/machineOf'
+import { evidenceAt } from '#core/performance/limitEvidence'
+import { frameMachineOf, machinePair } from '#core/performance/machineOf'
+import { excludedBecause } from '#core/performance/run'
+import type { Workload } from '#core/performance/workload'
 import { receipt } from '#core/receipt/receipt'
 import { compareRates } from '#core/weighing/compareRates'
 import { likeForLike } from '#core/weighing/likeForLike'
@@ -15,7 +18,7 @@ import { weighingVerdict } from '#core/weighing/verdict'
 import { convertAmount, rateTable } from '#core/money/rates'
 import type { BuildView, TargetView } from '#shared/views'
 import type { Database } from '../db/client'
-import { buildRivals, builds, choices, ledgerEntries, rivalRates, rivals, runs, shelf, targets } from '../db/schema'
+import { buildRivals, builds, choices, ledgerEntries, rivalRates, rivals, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { titlesOf } from './leadViews'
 import { valuedLeads } from './valuedLeads'
@@ -25,7 +28,7 @@ import { huntsTogether, readChoice, removedLabel, type ChoiceContext, type ReadC
 import { choiceRowsOf } from './choicesOf'
 import { fitBriefOf } from './fitBrief'
 import { openOrders, sharesOfOrders } from './openOrders'
-import { loadWorkloads } from './workloads'
+import { usePerformance, type Performance } from './performance'
 
 type BuildRow = typeof builds.$inferSelect
 
@@ -33,12 +36,11 @@ type BuildRow = typeof builds.$inferSelect
 export async function buildView(db: Database, buildId: string, today: string): Promise<BuildView> {
   const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
-  const [market, workloads, targetRows, choiceRows, removed, runRows] = await Promise.all([
-    useMarket(db), loadWorkloads(db),
+  const [market, performance, targetRows, choiceRows, removed] = await Promise.all([
+    useMarket(db), usePerformance(db),
     db.select().from(targets).where(eq(targets.buildId, buildId)).orderBy(targets.position),
     choiceRowsOf(db, build),
     db.select().from(choices).where(and(eq(choices.buildId, buildId), isNotNull(choices.deletedAt))).orderBy(desc(choices.deletedAt)).limit(5),
-    db.select().from(runs),
   ])
   const library = new Map(market.library.map((part) => [part.id, part]))
   const leads = await valuedLeads(db, market, build, today, choiceRows.flatMap((choice) => choice.leadId ?? []))
@@ -53,17 +55,20 @@ export async function buildView(db: Database, buildId: string, today: string): P
   const parts = expandDonors(chosen.flatMap((choice) => choice.machineParts), library)
   const lines = chosen.map((choice) => choice.line)
   const machine = frameMachineOf(parts)
+  const { workloads } = performance
+  const pair = machinePair(parts)
   const targetViews = targetRows.map((row): TargetView => {
     const workload = workloads.find((each) => each.id === row.workloadId)!
-    const estimate = machine.machine ? estimateFrameRate(workload, machine.machine, row) : null
+    const estimate = machine.machine ? estimateFrameRate(workload, machine.machine, row, pair === null ? [] : evidenceAt(performance.evidence, workload, pair, row)) : null
+    const measured = pair === null ? [] : measuredAt(performance, pair, row)
+    const own = measured.find((run) => run.stands)
     return {
       ...row,
       workload: workload.name,
       estimate,
-      verdict: estimate ? judgeTarget(estimate, row) : null,
+      verdict: own ? judgeTarget(exactly(own), row) : estimate ? judgeTarget(estimate, row) : null,
       missing: machine.missing,
-      measured: runRows.filter((run) => sameSettings(run, row) && parts.some((part) => part.id === run.cpuId) && parts.some((part) => part.id === run.graphicsId))
-        .map(({ averageFps, lowFps, ranOn, note }) => ({ averageFps, lowFps, ranOn, note })),
+      measured,
     }
   })
   const account = receipt(build.currency, lines, build)
@@ -96,6 +101,23 @@ function nameOf(parts: readonly Part[], role: Role): string | null {
   return part ? partLabel(part) : null
 }
 
+/** Measured results of a pair of parts at the settings of a target and in the reference scene; the one that stands in for the estimate first. */
+function measuredAt({ runs, rows }: Performance, pair: string, target: Settings): TargetView['measured'] {
+  const found = runs.flatMap((run, index) => {
+    const row = rows[index]!
+    if (run.pair !== pair || run.scene !== '' || run.settings.upscaling !== undefined || run.settings.frameGeneration || !sameSettings(row, target)) return []
+    const excluded = excludedBecause(run)
+    return [{ id: run.id, averageFps: run.averageFps, lowFps: run.lowFps, kind: run.kind, ranOn: row.ranOn, note: row.note, excluded, stands: excluded === null && run.kind !== 'published' }]
+  })
+  return found.sort((a, b) => Number(b.stands) - Number(a.stands) || Number(b.kind === 'own-log') - Number(a.kind === 'own-log') || (a.ranOn < b.ranOn ? 1 : -1))
+}
+
+function exactly({ averageFps, lowFps }: { averageFps: number; lowFps: number | null }): Parameters<typeof judgeTarget>[0] {
+  // a low that was not noted cannot miss its mark
+  const low = lowFps ?? Infinity
+  return { range: { low: averageFps, high: averageFps }, lowRange: { low, high: low } }
+}
+
 interface Settings { workloadId: string; width: number; height: number; preset: string | null }
 function sameSettings(a: Settings, b: Settings): boolean {
   return a.workloadId === b.workloadId && a.width === b.width && a.height === b.height && a.preset === b.preset
@@ -104,7 +126,7 @@ function sameSettings(a: Settings, b: Settings): boolean {
 interface WeighContext {
   readonly market: Market
   readonly library: ReadonlyMap<string, Part>
-  readonly workloads: BuildView['workloads']
+  readonly workloads: readonly Workload[]
   readonly today: string
 }
 
@@ -115,7 +137,7 @@ async function weigh(db: Database, build: BuildRow, price: number, chosen: reado
     id: build.id, name: build.name, kind: 'build', price, taxPercent: 0, shipping: 0,
     brings: chosen.flatMap((choice) => choice.machineParts.flatMap((part): Need[] => (part.facts.covers ? [part.facts.covers] : []))),
     rates: targetViews.flatMap((target): MachineRate[] => {
-      const measured = target.measured[0]
+      const measured = target.measured.find((run) => run.stands)
       if (measured) return [{ workloadId: target.workloadId, settings: settings(target), averageFps: measured.averageFps, lowFps: measured.lowFps, kind: 'measured' }]
       return target.estimate ? [{ workloadId: target.workloadId, settings: settings(target), averageFps: target.estimate.averageFps, lowFps: target.estimate.lowFps, kind: 'estimate' }] : []
     }),

@@ -3,10 +3,11 @@ import { CoreError } from '#core/coreError'
 import { parseDecimal } from '#core/money/decimal'
 import type { LibraryFile, RivalInput, SourceInput } from '#shared/schemas/entities'
 import type { Database, Queryable } from '../db/client'
-import { exchangeRates, leads, parts, rivalRates, rivals, runs, shelf, sources, workloads } from '../db/schema'
+import { exchangeRates, leads, parts, rivalRates, rivals, shelf, sources, workloads, workResults, workTasks } from '../db/schema'
 import { newId } from './ids'
 import { marketChanged } from './market'
 import { insertLead } from './leads'
+import { insertRun } from './runs'
 
 /** Library files: parts, sources, workloads, rivals, rates, and what goes with them. */
 
@@ -46,7 +47,9 @@ export async function insertLibrary(tx: Queryable, file: LibraryFile): Promise<{
     if (count(await tx.insert(rivals).values(rivalRow(rival.id, rival)).onConflictDoNothing())) await insertRivalRates(tx, rival.id, rival)
   }
   for (const thing of file.shelf) count(await tx.insert(shelf).values({ ...thing, cost: parseDecimal(thing.cost, thing.currency, 'cost') }).onConflictDoNothing())
-  for (const run of file.runs) count(await tx.insert(runs).values(run).onConflictDoNothing())
+  for (const { id, ...run } of file.runs) count(await insertRun(tx, id, run))
+  for (const task of file.tasks) count(await tx.insert(workTasks).values(task).onConflictDoNothing())
+  for (const result of file.taskResults) count(await tx.insert(workResults).values(result).onConflictDoNothing())
   for (const lead of file.leads) {
     const existing = await tx.select({ id: leads.id }).from(leads).where(and(eq(leads.sourceId, lead.sourceId), eq(leads.externalId, lead.externalId || lead.id)))
     if (existing.length > 0) wanted += 1

@@ -50,5 +50,5 @@ export async function exportParts(db: Database, role?: Role): Promise<LibraryFil
   const wanted = rows.filter((row) => role === undefined || row.role === role)
   const inside = new Set(wanted.flatMap((row) => row.facts.contains ?? []))
   const list = rows.filter((row) => wanted.includes(row) || inside.has(row.id)).map(({ id, role: own, make, name, facts }) => ({ id, role: own, make, name, facts: facts as never }))
-  return { format: 'tarvin-library', version: '1', sources: [], parts: list, workloads: [], rivals: [], rates: [], shelf: [], runs: [], leads: [] }
+  return { format: 'tarvin-library', version: '1', sources: [], parts: list, workloads: [], rivals: [], rates: [], shelf: [], runs: [], tasks: [], taskResults: [], leads: [] }
 }

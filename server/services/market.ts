@@ -12,6 +12,7 @@ import type { HouseRules } from '#shared/types'
 import type { Database, Queryable } from '../db/client'
 import { exchangeRates, parts, recordOverrides, shopPrices, soldRecords, sources } from '../db/schema'
 import { NotFoundError } from '../http/errors'
+import { performanceChanged } from './performance'
 
 /**
  * Everything street prices are read from, kept in memory until something of it changes. Readings are cached by part,
@@ -39,6 +40,7 @@ const markets = new WeakMap<Database, Promise<Market>>()
 /** To be called after a write to records, rates, shop prices or the library: the next reading loads them anew. */
 export function marketChanged(db: Database): void {
   markets.delete(db)
+  performanceChanged(db)
 }
 
 export function useMarket(db: Database): Promise<Market> {

@@ -11,6 +11,9 @@ import { defaultAnswerDays } from '../../core/leads/silence'
 import type { Answer } from '../../core/listings/completeness'
 import type { FaultSign } from '../../core/sourcing/faultRisk'
 import { rebateStates } from '../../core/sourcing/rebates'
+import { noises } from '../../core/performance/livingWithIt'
+import { lowsCauses, noReadings, plainConditions, runKinds, type RunKind } from '../../core/performance/run'
+import { feelings } from '../../core/performance/throughput'
 import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, share, text, texts, wholeFrom, yesOrNo } from './fields'
 
 /** The things of the product as forms, routes and files state them: one schema each. Amounts are decimal strings. */
@@ -235,11 +238,36 @@ export const rivalSchema = object({
 })
 export type RivalInput = InferType<typeof rivalSchema>
 
+const runKindNames = Object.keys(runKinds) as RunKind[]
+const celsius = () => finite().min(-50).max(150).nullable().default(null)
+const usePercent = () => percent().nullable().default(null)
+/** A measured result. A console's stated mode names no parts; its name stands in `origin`. */
 export const runSchema = object({
-  workloadId: idText(), cpuId: idText(), graphicsId: idText(), memoryChannels: wholeFrom(1).max(8).required(),
-  width: wholeFrom(1).required(), height: wholeFrom(1).required(), preset: text().required(),
-  averageFps: rate().required(), lowFps: rate().nullable().default(null), kind: oneOf(['own-log', 'own-reading', 'published']).required(),
-  ranOn: calendarDate().required(), note: line(),
+  workloadId: idText(),
+  cpuId: text().nullable().default(null).when('kind', { is: 'console-mode', otherwise: (field) => field.required('which CPU was in it?') }),
+  graphicsId: text().nullable().default(null).when('kind', { is: 'console-mode', otherwise: (field) => field.required('which card was in it?') }),
+  memoryChannels: wholeFrom(1).max(8).default(2),
+  width: wholeFrom(320).max(16_384).required(), height: wholeFrom(200).max(16_384).required(), preset: text().required('a preset is needed'),
+  upscaling: text().nullable().default(null), frameGeneration: yesOrNo().default(false), scene: line(80),
+  averageFps: rate().required('an average is needed'),
+  lowFps: rate().nullable().default(null).test('below', 'a low cannot be above the average', (value, { parent }) => value === null || value === undefined || value <= parent.averageFps),
+  minFps: finite().min(0).nullable().default(null), maxFps: rate().nullable().default(null),
+  kind: oneOf(runKindNames).required(), origin: line(200), ranOn: calendarDate().required('a date is needed'), note: line(),
+  repeats: array().of(object({ averageFps: rate().required(), lowFps: rate().nullable().default(null), discarded: line(200) })).max(20).default([]),
+  conditions: object({ background: line(120), ambientC: celsius(), sidePanel: oneOf(['on', 'off']).nullable().default(null), gameVersion: line(40), driverVersion: line(40) }).default(() => ({ ...plainConditions })),
+  readings: object({ cpuUse: usePercent(), cardUse: usePercent(), videoMemoryGb: finite().min(0).max(256).nullable().default(null), cpuC: celsius(), cardC: celsius(), wallW: finite().min(0).max(3000).nullable().default(null) }).default(() => ({ ...noReadings })),
+  lowsCause: oneOf(lowsCauses).nullable().default(null), noise: oneOf(noises).nullable().default(null), feeling: oneOf(feelings).nullable().default(null),
+  overruled: yesOrNo().default(false), buildId: text().nullable().default(null),
+})
+export type RunInput = InferType<typeof runSchema>
+export const runPatchSchema = object({ overruled: yesOrNo(), deleted: yesOrNo() })
+
+export const workTaskSchema = object({
+  id: idText(), name: name(), unit: text().trim().required('what is counted?').max(30), lessIsBetter: yesOrNo().required(), threadsExponent: finite().min(0).max(1).required(), mostThreads: wholeFrom(1).max(1024).default(64),
+})
+export const workResultSchema = object({
+  taskId: idText(), cpuId: idText(), value: finite().moreThan(0, '${path} must be more than 0').required('a figure is needed'), feeling: oneOf(feelings).nullable().default(null),
+  kind: oneOf(['own-reading', 'published']).default('own-reading'), buildId: text().nullable().default(null), ranOn: calendarDate().required('a date is needed'), note: line(),
 })
 
 export const querySchema = object({
@@ -321,6 +349,8 @@ export const librarySchema = object({
   rates: array().of(exchangeRateSchema).default([]),
   shelf: array().of(shelfSchema.shape({ id: idText() })).default([]),
   runs: array().of(runSchema.shape({ id: idText() })).default([]),
+  tasks: array().of(workTaskSchema).default([]),
+  taskResults: array().of(workResultSchema.shape({ id: idText() })).default([]),
   leads: array().of(leadSchema.shape({ id: idText() })).default([]),
 })
 export type LibraryFile = InferType<typeof librarySchema>

@@ -11,7 +11,7 @@ import type { Database } from '../../db/client'
 import { targets } from '../../db/schema'
 import { useMarket } from '../market'
 import { pricedLibrary } from '../pricedLibrary'
-import { loadWorkloads } from '../workloads'
+import { usePerformance } from '../performance'
 import { findBuild } from './priceViews'
 
 /** The best pair, and the best one that puts the money differently: around another base machine. */
@@ -27,7 +27,7 @@ interface CardOption extends CapOption {
 
 /** What the brief's budget buys at today's street prices: the best split between base machine and card, and the next best. */
 export async function capView(db: Database, buildId: string, today: string): Promise<CapView> {
-  const [build, market, workloads, targetRows] = await Promise.all([findBuild(db, buildId), useMarket(db), loadWorkloads(db), db.select().from(targets).where(eq(targets.buildId, buildId))])
+  const [build, market, workloads, targetRows] = await Promise.all([findBuild(db, buildId), useMarket(db), usePerformance(db).then((performance) => performance.workloads), db.select().from(targets).where(eq(targets.buildId, buildId))])
   const needs = build.needs.reduce((sum, need) => sum + need.price, 0)
   const empty = { cap: build.budget, currency: build.currency, needs, splits: [] }
   if (targetRows.length === 0) return { ...empty, problem: 'Without a target nobody can say what gains most.' }

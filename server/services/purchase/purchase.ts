@@ -14,6 +14,7 @@ import { arrivals, builds, choices, leads, leadThings, ledgerEntries, parts, reb
 import { NotFoundError } from '../../http/errors'
 import { assertReckonable } from '../assertReckonable'
 import { changeChoice } from '../builds'
+import { freezeForecasts } from '../forecasts'
 import { buildView } from '../buildView'
 import { newId } from '../ids'
 import { useMarket } from '../market'
@@ -47,12 +48,15 @@ export async function payFor(db: Database, choiceId: string, { day, amount }: In
   if (choice.kind === 'owned') throw new CoreError('owned', 'a thing from the shelf is not paid for', 'choice')
   if (choice.paidOn !== null) throw new CoreError('paid', 'this is paid already; correct the entry in the ledger', 'choice')
   const cash = parseDecimal(amount, build.currency, 'amount')
-  const { label } = await labelOf(db, build.id, choiceId, today)
+  const view = await buildView(db, build.id, today)
+  const chosen = view.choices.find((each) => each.id === choiceId)
+  const decidesFrames = chosen?.roles.some((role) => role === 'cpu' || role === 'graphics' || role === 'donor') === true
   const [bought] = choice.leadId === null ? [] : await valuedLeads(db, await useMarket(db), build, today, [choice.leadId])
   await db.transaction(async (tx) => {
     if (bought) await shelveLeftovers(tx, choiceId, bought, build.currency)
     await tx.update(choices).set({ paidOn: day }).where(eq(choices.id, choiceId))
-    await writeEntry(tx, { buildId: build.id, day, kind: 'bought', cash: 0 - cash, choiceId, text: label }, today)
+    await writeEntry(tx, { buildId: build.id, day, kind: 'bought', cash: 0 - cash, choiceId, text: chosen?.label ?? 'a thing' }, today)
+    if (decidesFrames) await freezeForecasts(tx, view, day)
     await assertReckonable(tx, build.id, today, 'amount')
   })
   return build.id

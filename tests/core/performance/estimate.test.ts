@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { estimateFrameRate, type FrameMachine } from '#core/performance/estimateFrameRate'
+import { estimateFrameRate } from '#core/performance/estimateFrameRate'
+import type { FrameMachine } from '#core/performance/frameTime'
 import { judgeTarget, targetRatio } from '#core/performance/judgeTarget'
 import { frameMachineOf } from '#core/performance/machineOf'
 import type { Workload } from '#core/performance/workload'

@@ -146,7 +146,7 @@ useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choos
       </div>
       <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span><span><span class="key">P</span> pass on</span><span><span class="key">A</span> asked</span><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span><span><span class="key">Z</span> undo</span></div>
     </div>
-    <p v-else class="p-6 text-soft" role="status">{{ leads === null ? 'Reading leads…' : 'No lead yet. Capture the first with N: a form, the source of a page, or a CSV.' }}</p>
+    <div v-else class="p-6"><h1>Leads</h1><p class="text-soft" role="status">{{ leads === null ? 'Reading leads…' : leads.length > 0 ? 'None of this kind. Choose others at the top of the list.' : 'No lead yet. Capture the first with N: a form, the source of a page, or a CSV.' }}</p></div>
     <LeadCapture v-if="capturing !== 'no'" :key="capturing" :today="today" :currency="build.view!.currency" :editing="capturing === 'edit' ? editingId : null" @close="capturing = 'no'" @done="captured" />
   </div>
 </template>

@@ -1,0 +1,36 @@
+import type { Part } from '../parts/part'
+import { frameModel, joinSides, type FrameMachine } from './frameTime'
+import type { FrameEstimate } from './estimateFrameRate'
+import type { Workload } from './workload'
+
+/** What the next part up would bring: share of frames gained, 0.1 = 10 %. */
+export interface PartUp {
+  readonly part: Part
+  readonly gain: number
+}
+
+/** A part counts as the next one up from this much more index on. */
+const worthwhile = 1.08
+
+/** The next stronger part of a side in a list: the least index that is 8 % above; ties by id. */
+export function nextUp(parts: readonly Part[], side: 'graphics' | 'cpu', index: number): Part | null {
+  const indexOf = (part: Part) => (side === 'graphics' ? part.facts.graphicsIndex : part.facts.cpuIndex) ?? 0
+  const above = parts.filter((part) => part.role === side && indexOf(part) >= index * worthwhile)
+  return above.sort((a, b) => indexOf(a) - indexOf(b) || (a.id < b.id ? -1 : 1))[0] ?? null
+}
+
+/**
+ * What a stronger card or CPU brings, from the estimate's own split of the frame time, moved by evidence where there
+ * is any: the side's time falls with its index, video memory no longer short and threads no longer missing included.
+ */
+export function gainOf(part: Part, estimate: FrameEstimate, workload: Workload, machine: FrameMachine, videoMemoryNeed: number): number {
+  const { graphicsMs, cpuMs, frameMs } = estimate
+  if (part.role === 'graphics') {
+    const penalty = (have: number) => 1 + 1.5 * (Math.max(1, videoMemoryNeed / have) - 1)
+    const factor = (machine.graphicsIndex / part.facts.graphicsIndex!) * (penalty(part.facts.vramGb ?? machine.videoMemoryGb) / penalty(machine.videoMemoryGb))
+    return frameMs / joinSides(graphicsMs * factor, cpuMs).frameMs - 1
+  }
+  const threads = (count: number) => Math.min(1, count / workload.threadsWanted) ** frameModel.threadsExponent
+  const factor = (machine.cpuIndex / part.facts.cpuIndex!) * (threads(machine.threads) / threads(part.facts.threads ?? machine.threads))
+  return frameMs / joinSides(graphicsMs, cpuMs * factor).frameMs - 1
+}

@@ -1,0 +1,75 @@
+import { estimateFrameRate } from '../core/performance/estimateFrameRate'
+import { fitWorkload } from '../core/performance/fitWorkload'
+import type { FrameMachine } from '../core/performance/frameTime'
+import { noReadings, plainConditions, runKinds, type FrameRun, type RunKind } from '../core/performance/run'
+import type { FrameSettings, Workload } from '../core/performance/workload'
+import { medianSorted } from '../core/statistics/medianSorted'
+import { catalogue } from './catalogue'
+import { chance as makeChance, type Chance } from './random'
+import { demoWorkloads } from './trade'
+
+/** How well the fit finds what made its runs. */
+export interface FitMeasure {
+  /** Median of |estimate / truth − 1| on pairs of parts that no run was on. */
+  readonly medianError: number
+  /** Share of new noisy runs inside the stated 90 % ranges. */
+  readonly coverage: number
+  readonly workloads: number
+  readonly checks: number
+}
+
+const noise = 0.04
+const sizes = [[1920, 1080], [2560, 1440], [3840, 2160], [1280, 720]] as const
+const unseenPairs = 6
+
+/**
+ * Makes workloads with known parameters, runs with 4 % noise on 8 to 40 of them each, fits, and asks for pairs of parts
+ * that were not measured.
+ *
+ * @param indexSpread how far the stated indexes of the parts are off, as a standard deviation of their ln
+ */
+export function measureFit(seed: number, workloads: number, indexSpread: number): FitMeasure {
+  const chance = makeChance(seed)
+  const errors: number[] = []
+  let inside = 0
+  for (let index = 0; index < workloads; index += 1) {
+    const prior = demoWorkloads[index % demoWorkloads.length]! as Workload
+    const truth: Workload = {
+      ...prior, graphicsMs: prior.graphicsMs * Math.exp(prior.priorSpread * chance.normal()), cpuMs: prior.cpuMs * Math.exp(prior.priorSpread * chance.normal()), pixelExponent: prior.pixelExponent + 0.05 * chance.normal(),
+    }
+    const parts = trueParts(chance, indexSpread)
+    const runs = Array.from({ length: chance.whole(8, 40) }, (_, run) => makeRun(`r${run}`, truth, parts, chance))
+    const fitted = fitWorkload(prior, runs)
+    const seen = new Set(runs.map((run) => run.pair))
+    for (let check = 0; check < unseenPairs;) {
+      const fresh = makeRun('new', truth, parts, chance)
+      if (seen.has(fresh.pair)) continue
+      check += 1
+      const estimate = estimateFrameRate(fitted, fresh.machine!, fresh.settings)
+      errors.push(Math.abs(estimate.averageFps / fresh.truthFps - 1))
+      if (fresh.averageFps >= estimate.range.low && fresh.averageFps <= estimate.range.high) inside += 1
+    }
+  }
+  return { medianError: medianSorted(errors.sort((a, b) => a - b)), coverage: inside / errors.length, workloads, checks: errors.length }
+}
+
+/** Parts with what they state, and what they really are. */
+function trueParts(chance: Chance, indexSpread: number) {
+  const off = () => Math.exp(indexSpread * chance.normal())
+  return {
+    cpus: catalogue.filter((part) => part.role === 'cpu').map((part) => ({ part, off: off() })),
+    cards: catalogue.filter((part) => part.role === 'graphics').map((part) => ({ part, off: off() })),
+  }
+}
+
+function makeRun(id: string, truth: Workload, { cpus, cards }: ReturnType<typeof trueParts>, chance: Chance): FrameRun & { readonly truthFps: number } {
+  const [cpu, card, [width, height]] = [chance.pick(cpus), chance.pick(cards), chance.pick(sizes)]
+  const settings: FrameSettings = { width, height, preset: chance.pick(Object.keys(truth.presets)) }
+  const stated: FrameMachine = { cpuIndex: cpu.part.facts.cpuIndex!, threads: cpu.part.facts.threads!, graphicsIndex: card.part.facts.graphicsIndex!, videoMemoryGb: card.part.facts.vramGb!, memoryChannels: 2 }
+  const { averageFps: truthFps, lowFps } = estimateFrameRate(truth, { ...stated, cpuIndex: stated.cpuIndex * cpu.off, graphicsIndex: stated.graphicsIndex * card.off }, settings)
+  const draw = Math.exp(noise * chance.normal())
+  return {
+    id, workloadId: truth.id, kind: chance.pick(Object.keys(runKinds).filter((kind) => kind !== 'console-mode') as RunKind[]), pair: `${cpu.part.id} + ${card.part.id}`, machine: stated, settings, scene: '',
+    averageFps: truthFps * draw, lowFps: lowFps * draw, repeats: [], conditions: plainConditions, readings: noReadings, lowsCause: null, overruled: false, truthFps,
+  }
+}

@@ -1,0 +1,9 @@
+import { runPatchSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { patchRun } from '~~/server/services/runs'
+
+export default jsonRoute(async (event) => {
+  await patchRun(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, runPatchSchema), new Date().toISOString())
+  return { ok: true }
+})

@@ -1,0 +1,7 @@
+import { runSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { addRun } from '~~/server/services/runs'
+
+export default jsonRoute(async (event) => addRun(await useDatabase(), await bodyOf(event, runSchema), today()))

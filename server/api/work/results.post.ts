@@ -1,0 +1,7 @@
+import { workResultSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { addWorkResult } from '~~/server/services/work'
+
+export default jsonRoute(async (event) => addWorkResult(await useDatabase(), await bodyOf(event, workResultSchema), today()))

@@ -1,0 +1,22 @@
+import { and, eq } from 'drizzle-orm'
+import type { BuildView } from '#shared/views'
+import type { Queryable } from '../db/client'
+import { forecasts } from '../db/schema'
+import { newId } from './ids'
+
+/** Freezes what the targets of a build are estimated at, where that has not been done for these very parts. Called when a CPU or a card is paid for. */
+export async function freezeForecasts(tx: Queryable, view: BuildView, day: string): Promise<void> {
+  const cpu = view.parts.find((part) => part.role === 'cpu')
+  const card = view.parts.find((part) => part.role === 'graphics') ?? cpu
+  if (!cpu || !card) return
+  for (const { workloadId, width, height, preset, estimate } of view.targets) {
+    if (!estimate) continue
+    await tx.insert(forecasts).values({
+      id: newId('forecast'), buildId: view.id, workloadId, cpuId: cpu.id, graphicsId: card.id, width, height, preset, averageFps: estimate.averageFps, low: estimate.range.low, high: estimate.range.high, madeOn: day,
+    }).onConflictDoNothing()
+  }
+}
+
+export async function forecastsOf(tx: Queryable, buildId: string, pair: { cpuId: string; graphicsId: string }) {
+  return tx.select().from(forecasts).where(and(eq(forecasts.buildId, buildId), eq(forecasts.cpuId, pair.cpuId), eq(forecasts.graphicsId, pair.graphicsId)))
+}
