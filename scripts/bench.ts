@@ -4,6 +4,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { checkFit } from '../core/fit/checkFit'
+import { frameLog } from '../core/frametimes/frameLog'
+import { frameTimes } from '../core/frametimes/frameTimes'
+import { frameLogHead, readFrameLog } from '../core/importing/frameLogFile'
 import { expandDonors } from '../core/parts/expandDonors'
 import { catalogue, cataloguePart } from '../demo/catalogue'
 import { streetPrice } from '../core/market/streetPrice'
@@ -13,6 +16,7 @@ import { labelledTitles } from '../demo/labelledTitles'
 import { heldBackSeed, measureSieve } from '../demo/measureSieve'
 import { labelledListings } from '../demo/listingTexts'
 import { heldBackListingsSeed, measureListings } from '../demo/measureListings'
+import { measureFit } from '../demo/measureFit'
 import { chance } from '../demo/random'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
@@ -52,6 +56,17 @@ say('300 listings held back: contents of lots found', share(listings.contentsFou
 say('300 listings held back: ask, condition, shipping right', `${share(listings.priceRight, listings.listings)}, ${share(listings.conditionRight, listings.listings)}, ${share(listings.shippingRight, listings.listings)}`)
 if (process.argv.includes('--mistakes')) for (const each of listings.mistakes) process.stdout.write(`  ${each}\n`)
 
+for (const [name, spread] of [['exact indexes', 0], ['indexes off by 6 %', 0.06]] as const) {
+  const { medianError, coverage, workloads, checks } = measureFit(heldBackSeed, 200, spread)
+  say(`fit, ${workloads} workloads, ${name}: median error on unseen pairs`, `${(100 * medianError).toFixed(1)} %; ${(100 * coverage).toFixed(1)} % of ${checks} new runs within the 90 % range`)
+}
+const logText = `elapsed s,frame ms\n${Array.from({ length: 1_000_000 }, (_, i) => `${(i / 60).toFixed(4)},${(14 + (i % 37) / 10).toFixed(3)}`).join('\n')}`
+const logFrom = performance.now()
+const { timesMs } = readFrameLog(logText, frameLogHead(logText).proposal!)
+const parsed = performance.now()
+frameTimes(frameLog(timesMs).times, 60)
+say('frame log of 1 000 000 frames: read, and analysed (what the worker does)', `${((parsed - logFrom) / 1000).toFixed(2)} s, ${((performance.now() - parsed) / 1000).toFixed(2)} s`)
+
 const wholeMachine = expandDonors(['meridon-desk-20-tower', 'murrowdun-tarn-640-8-gb', 'fathomline-race-1-tb-nvme'].map(cataloguePart), new Map(catalogue.map((part) => [part.id, part])))
 const checkFrom = performance.now()
 for (let round = 0; round < 200; round += 1) checkFit({ parts: wholeMachine })
@@ -85,6 +100,7 @@ if (address) {
     await timed('steps up for every role', `/api/builds/${build.id}/steps`)
     await timed('machine: ways to mend, power, room, plan', `/api/builds/${build.id}/machine`)
     await timed('one choice more: the build reckoned anew', `/api/builds/${build.id}`)
+    await timed('bench: needs, runs, frames for money', `/api/builds/${build.id}/bench`)
   }
   const plain = (amount: number) => (amount / 100).toFixed(2)
   await timed('/api/calc/street-price with 5 000 records', '/api/calc/street-price', JSON.stringify({ query, records: records(5000).map((r) => ({ ...r, price: plain(r.price), shipping: plain(r.shipping) })), rates: [] }))

@@ -19,6 +19,8 @@ export interface HouseRules {
   readonly perKm?: number
   readonly perHour?: number
   readonly pickupKm?: number | null
+  /** Which definition of a 1 % low the build speaks of. Left out: percentile. */
+  readonly lowMethod?: 'percentile' | 'worst-share'
   /** What the fit check and the power sheet go by. */
   readonly machine?: MachineRules
 }

@@ -445,7 +445,7 @@ export interface BenchView {
   readonly forecasts: readonly (Forecast & { readonly workload: string; readonly settings: string; readonly madeOn: string; readonly kept: KeptForecast | null })[]
   readonly record: readonly (ForecastRecord & { readonly workload: string })[]
   readonly tasks: readonly (WorkTask & { readonly estimate: WorkEstimate | null; readonly results: readonly { readonly id: string; readonly cpu: string; readonly value: number; readonly feeling: Feeling | null; readonly kind: string; readonly ranOn: string; readonly note: string; readonly isThisMachine: boolean }[] })[]
-  readonly value: { readonly anyone: readonly ValueStep[]; readonly paid: readonly ValueStep[] }
+  readonly value: { readonly anyone: readonly ValueStep[]; readonly paid: readonly ValueStep[]; readonly leftOut: readonly string[] }
   readonly living: readonly LivingVerdict[]
 }
 

@@ -8,7 +8,7 @@ import { request } from '~/utils/request'
 const library = ref<LibraryView | null>(null)
 const session = useSession()
 onMounted(async () => (library.value = await request<LibraryView>('/api/library')))
-const initial: BriefInput = { name: '', purpose: '', currency: 'CAD', region: '', budget: '', stretch: '', wantedBy: null, houseRules: { neverUsed: ['supply'], patience: 'typical', mostFault: null, answerDays: defaultAnswerDays, perKm: '0', perHour: '0', pickupKm: null, machine: machineRulesSchema.getDefault() as BriefInput['houseRules']['machine'] }, privateNote: '', saleText: '', needs: [], targets: [] }
+const initial: BriefInput = { name: '', purpose: '', currency: 'CAD', region: '', budget: '', stretch: '', wantedBy: null, houseRules: { neverUsed: ['supply'], patience: 'typical', mostFault: null, answerDays: defaultAnswerDays, perKm: '0', perHour: '0', pickupKm: null, lowMethod: 'percentile' as const, machine: machineRulesSchema.getDefault() as BriefInput['houseRules']['machine'] }, privateNote: '', saleText: '', needs: [], targets: [] }
 
 async function create(brief: BriefInput) {
   const { id } = await request<{ id: string }>('/api/builds', { method: 'POST', body: brief })

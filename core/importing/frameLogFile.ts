@@ -37,11 +37,13 @@ export interface ReadFrameLog {
 
 const sampleLines = 300
 const mostProblems = 100
+const fewestRising = 20
 const sliceLength = 4_000_000
 
 /**
  * Looks at the head of a log: delimiter, header, and which column is most likely what. A column that always rises is
- * taken for time stamps, else its usual size tells the unit; a header with "frame" in it goes first.
+ * taken for time stamps (of fewer than 20 lines only where its name says so), else its usual size tells the unit; a header
+ * with "frame" in it goes first.
  *
  * @throws CoreError `empty-file`, `no-numbers`
  */
@@ -61,14 +63,15 @@ function propose(header: readonly string[], rows: readonly (readonly string[])[]
   const columns = header.map((name, column) => {
     const values = rows.map((row) => toNumber(row[column] ?? '', delimiter)).filter((value) => Number.isFinite(value))
     if (values.length < 2 || values.length < rows.length / 2) return null
-    const rises = values.every((value, index) => index === 0 || value > values[index - 1]!)
+    // a few frames may happen to rise; many do not
+    const rises = values.every((value, index) => index === 0 || value > values[index - 1]!) && (values.length >= fewestRising || /stamp|elapsed|clock|^time$/i.test(name))
     const steps = rises ? values.slice(1).map((value, index) => value - values[index]!) : values
     const usual = [...steps].sort((a, b) => a - b)[steps.length >> 1]!
     const unit = usual > 0.0002 && usual < 0.35 ? 's' : usual >= 0.35 && usual < 350 ? 'ms' : usual >= 350 && usual < 350_000 ? 'us' : null
     if (unit === null) return null
     const named = /frame/i.test(name) && !/number|count|index|#/i.test(name)
     // a running number of the frame rises by one and is no time stamp
-    const isCounter = rises && steps.every((step) => step === 1)
+    const isCounter = values.every((value, index) => index === 0 || value - values[index - 1]! === 1)
     const counted: FrameUnit = rises ? `stamps-${unit}` : unit
     return { column, unit: counted, merit: (named ? 4 : 0) + (rises ? 0 : 2) + (/\b(ms|µs|us)\b|time/i.test(name) ? 1 : 0) - (isCounter ? 5 : 0) }
   })

@@ -1,6 +1,6 @@
 import { and, eq, isNull, ne } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
-import { partLabel, type Part } from '#core/parts/part'
+import { partLabel, roleNames, type Part } from '#core/parts/part'
 import { geometricMean } from '#core/performance/beforeAfter'
 import { estimateFrameRate } from '#core/performance/estimateFrameRate'
 import { forecastRecord, keepForecast } from '#core/performance/forecast'
@@ -135,7 +135,7 @@ async function valueOf(db: Database, view: BuildView, market: Market, today: str
   const alike = await Promise.all(others.filter((each) => each.currency === view.currency).map((each) => buildView(db, each.id, today)))
   const asMachine = (each: BuildView, cost: number): ValuedMachine[] => {
     const frames = framesOf(view, frameMachineOf(each.parts).machine)
-    return frames === null || cost <= 0 ? [] : [{ id: each.id, name: each.name, kind: 'build', cost, frames }]
+    return frames === null || cost <= 0 || lacks(each) !== null ? [] : [{ id: each.id, name: each.name, kind: 'build', cost, frames }]
   }
   const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
   const rivals = view.weighing.others.flatMap(({ machine }): ValuedMachine[] => {
@@ -144,9 +144,22 @@ async function valueOf(db: Database, view: BuildView, market: Market, today: str
     const frames = rates.length > 0 && rates.every((rate) => rate !== undefined) ? geometricMean(rates as number[]) : null
     return frames === null ? [] : [{ id: machine.id, name: machine.name, kind: 'rival', cost, frames }]
   })
-  const library = libraryMachines(view, market, build!, today)
+  const own = framesOf(view, frameMachineOf(view.parts).machine) ?? 0
+  // machines half as fast as this one are no choice beside it
+  const library = libraryMachines(view, market, build!, today).filter((machine) => machine.frames >= own / 2)
   const staircase = (costOf: (each: BuildView) => number) => shortStaircase(frameValue([...[view, ...alike].flatMap((each) => asMachine(each, costOf(each))), ...rivals, ...library]))
-  return { anyone: staircase((each) => each.receipt.totals.anyoneCanPay), paid: staircase((each) => each.receipt.totals.payNow) }
+  return {
+    anyone: staircase((each) => each.receipt.totals.anyoneCanPay), paid: staircase((each) => each.receipt.totals.payNow),
+    leftOut: [view, ...alike].flatMap((each) => (lacks(each) === null ? [] : [`${each.name} (${lacks(each)!})`])),
+  }
+}
+
+/** Why a build has no whole cost or no frames, in words; null where it has both. */
+function lacks({ parts, emptyRoles, receipt }: BuildView): string | null {
+  const { missing } = frameMachineOf(parts)
+  if (missing.length > 0) return `it wants ${missing.join(' and ')}`
+  if (emptyRoles.length > 0) return `no ${emptyRoles.map((role) => roleNames[role]).join(', no ')} yet`
+  return receipt.totals.unknownStreet > 0 ? `${receipt.totals.unknownStreet} of its things have no street price` : null
 }
 
 /** Whole machines from the library at street prices: a base around each CPU, a card, a supply strong enough. */

@@ -62,7 +62,7 @@ function supplyRuleRow({ kind, factor, watts }: BriefInput['houseRules']['machin
 
 function houseRulesInput({ perKm = 0, perHour = 0, faults, machine, ...rules }: HouseRules, currency: string): BriefInput['houseRules'] {
   return {
-    neverUsed: [...rules.neverUsed], patience: rules.patience ?? 'typical', mostFault: rules.mostFault ?? null, answerDays: rules.answerDays ?? defaultAnswerDays, pickupKm: rules.pickupKm ?? null,
+    neverUsed: [...rules.neverUsed], patience: rules.patience ?? 'typical', mostFault: rules.mostFault ?? null, answerDays: rules.answerDays ?? defaultAnswerDays, pickupKm: rules.pickupKm ?? null, lowMethod: rules.lowMethod ?? 'percentile',
     perKm: toDecimal(perKm, currency), perHour: toDecimal(perHour, currency),
     machine: machineRulesInput(machine, currency),
     ...(faults && { faults: { ...faults, ...(faults.hassle === undefined ? { hassle: undefined } : { hassle: toDecimal(faults.hassle, currency) }) } as BriefInput['houseRules']['faults'] }),

@@ -41,7 +41,9 @@ async function loadPerformance(db: Database): Promise<Performance> {
   const [priors, rows, partRows] = await Promise.all([loadWorkloads(db), db.select().from(runs).where(isNull(runs.deletedAt)).orderBy(runs.ranOn, runs.id), db.select({ id: parts.id, facts: parts.facts }).from(parts)])
   const facts = new Map(partRows.map((part) => [part.id, part.facts]))
   const all = rows.map((row) => frameRunOf(row, facts))
-  return { workloads: priors.map((workload) => fitWorkload(workload, all)), runs: all, rows, evidence: priors.flatMap((workload) => limitEvidence(workload, all)) }
+  const fitted = priors.map((workload) => fitWorkload(workload, all))
+  // loads of the card are compared by the exponent in force
+  return { workloads: fitted, runs: all, rows, evidence: fitted.flatMap((workload) => limitEvidence(workload, all)) }
 }
 
 /** A stored run as core wants it. */

@@ -60,6 +60,7 @@ export const houseRulesSchema = object({
   perKm: decimalText().default('0'),
   perHour: decimalText().default('0'),
   pickupKm: finite().moreThan(0).nullable().default(null),
+  lowMethod: oneOf(['percentile', 'worst-share']).default('percentile'),
 })
 
 export const briefSchema = object({

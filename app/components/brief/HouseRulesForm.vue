@@ -19,6 +19,7 @@ const orNull = (event: Event, scale = 1) => {
       <FormField class="flex flex-col" label="fetch a thing at most, km" :problem="problemOf('houseRules.pickupKm')"><input :value="rules.pickupKm ?? ''" type="number" min="1" placeholder="any" class="field figures w-24" aria-label="fetch at most, kilometres" @input="rules.pickupKm = orNull($event)"></FormField>
       <FormField class="flex flex-col" :label="`a kilometre costs, ${currency}`" :problem="problemOf('houseRules.perKm')"><input v-model="rules.perKm" inputmode="decimal" class="field figures w-24" aria-label="cost of a kilometre"></FormField>
       <FormField class="flex flex-col" :label="`an hour of mine, ${currency}`" :problem="problemOf('houseRules.perHour')"><input v-model="rules.perHour" inputmode="decimal" class="field figures w-24" aria-label="value of an hour"></FormField>
+      <FormField class="flex flex-col" label="a 1 % low is" :problem="problemOf('houseRules.lowMethod')"><select v-model="rules.lowMethod" class="field" aria-label="definition of a low"><option value="percentile">the 99th percentile</option><option value="worst-share">the mean of the worst 1 %</option></select></FormField>
     </div>
     <FaultTable v-model="rules" :currency="currency" />
   </section>

@@ -1,19 +1,95 @@
 <script setup lang="ts">
-/** Bench: how fast will it be, and what limits it? */
+import { useEventListener } from '@vueuse/core'
+import type { FrameColumn } from '#core/importing/frameLogFile'
+import type { BenchView, LibraryView } from '#shared/views'
+import type { LogStretch } from '~/workers/frameLogProtocol'
+import type { RunDraft } from '~/components/bench/runDraft'
+import { request } from '~/utils/request'
+
+/** Bench: how fast is it, how fast will it be, what limits it? */
 const build = useBuild()
+const { run } = useDeed()
 const view = computed(() => build.view!)
+const mode = useRouteState('mode', 'targets')
+const modes = [['targets', 'Targets'], ['runs', 'Runs'], ['frames', 'Frame times'], ['map', 'Limit map'], ['before', 'Before and after'], ['work', 'Other work'], ['value', 'Value'], ['living', 'Living with it']] as const
+const bench = shallowRef<BenchView | null>(null)
+const library = shallowRef<LibraryView | null>(null)
+const frames = useFrameLogs()
+const writing = ref(false)
+const fromLog = shallowRef<{ name: string; figures: Partial<RunDraft>; times(): Promise<Float32Array> } | null>(null)
 const missing = computed(() => view.value.targets[0]?.missing ?? [])
+const runsIn = computed(() => Math.max(0, ...view.value.targets.map((target) => target.estimate?.runs ?? 0)))
+const load = () => run(async () => (bench.value = await request<BenchView>(`/api/builds/${view.value.id}/bench`)))
+watch(() => view.value, load, { immediate: true })
+onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
+/** A run moves estimates and targets: the build is reckoned anew, and the bench with it. */
+const changed = () => run(() => build.load(view.value.id))
+useKeys({ n: () => (writing.value = library.value !== null) })
+const dropping = ref(false)
+useEventListener(document, 'dragover', (event: DragEvent) => {
+  event.preventDefault()
+  dropping.value = true
+})
+useEventListener(document, 'dragleave', (event: DragEvent) => {
+  if (event.relatedTarget === null) dropping.value = false
+})
+useEventListener(document, 'drop', (event: DragEvent) => {
+  event.preventDefault()
+  dropping.value = false
+  const file = event.dataTransfer?.files[0]
+  if (file) void frames.offer(file)
+})
+async function read(column: FrameColumn) {
+  if (await frames.read(column)) mode.value = 'frames'
+}
+async function openLog(id: string, name: string) {
+  mode.value = 'frames'
+  await frames.openKept(id, name)
+}
+function saveFromLog(name: string, { statistics }: LogStretch) {
+  if (!statistics) return
+  const round = (value: number | null | undefined) => (value === null || value === undefined ? null : Math.round(value * 10) / 10)
+  const low = view.value.houseRules.lowMethod === 'worst-share' ? statistics.onePercentLow?.worstShare : statistics.onePercentLow?.percentile
+  fromLog.value = { name, times: () => frames.times(name), figures: { averageFps: round(statistics.averageFps)!, lowFps: round(low), minFps: statistics.minWindowFps, maxFps: statistics.maxWindowFps } }
+  writing.value = true
+}
+async function saved() {
+  writing.value = false
+  fromLog.value = null
+  await changed()
+}
+function close() {
+  writing.value = false
+  fromLog.value = null
+}
+useHead({ title: 'Bench · Tarvin' })
 </script>
 
 <template>
-  <div class="px-5 py-4">
-    <h1>Bench</h1>
-    <p class="text-soft">{{ view.machineName.cpu ?? 'no CPU yet' }} · {{ view.machineName.graphics ?? 'no card yet' }} · estimates from the library's defaults: rough until runs are fitted</p>
-    <p v-if="view.targets.length === 0" class="mt-4 text-waiting">The brief has no targets. <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Write one down</NuxtLink>.</p>
-    <p v-else-if="missing.length > 0" class="mt-4 text-waiting">No estimate yet: it wants {{ missing.join(' and ') }}. Put one into the build from Leads or Prices.</p>
-    <template v-else>
-      <TargetAxis :view="view" class="mt-4" />
-      <div class="mt-4 grid grid-cols-3 gap-3 max-lg:grid-cols-1"><MillisecondRuler v-for="target in view.targets" :key="target.id" :target="target" :view="view" /></div>
+  <div class="relative px-5 py-4">
+    <div class="mb-3 flex flex-wrap items-center gap-2"><h1 class="mr-2">Bench</h1><button v-for="[key, name] in modes" :key="key" type="button" class="button !py-0.5" :class="{ 'button-main': mode === key }" :aria-pressed="mode === key" @click="mode = key">{{ name }}</button></div>
+    <p v-if="frames.failed.value && !frames.waiting.value" class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5" role="alert">{{ frames.failed.value }}</p>
+    <template v-if="mode === 'targets'">
+      <p class="text-soft">{{ view.machineName.cpu ?? 'no CPU yet' }} · {{ view.machineName.graphics ?? 'no card yet' }} · {{ runsIn === 0 ? 'from the library’s defaults, no run is in them yet' : `fitted to runs, up to ${runsIn} a workload` }}</p>
+      <p v-if="view.targets.length === 0" class="mt-4 text-waiting">The brief has no targets. <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Write one down</NuxtLink>.</p>
+      <p v-else-if="missing.length > 0" class="mt-4 text-waiting">No estimate yet: it wants {{ missing.join(' and ') }}. Put one into the build from Leads or Prices.</p>
+      <template v-else>
+        <TargetAxis :view="view" :bench="bench" class="mt-2" />
+        <TargetNeeds v-if="bench" :view="view" :bench="bench" class="mt-3" />
+        <div class="mt-3 grid grid-cols-3 gap-3 max-lg:grid-cols-1"><MillisecondRuler v-for="target in view.targets" :key="target.id" :target="target" :view="view" /></div>
+      </template>
     </template>
+    <p v-else-if="!bench || !library" class="text-soft" role="status">Measuring up…</p>
+    <RunTable v-else-if="mode === 'runs'" :view="view" :bench="bench" @changed="changed" @add="writing = true" @open-log="openLog" />
+    <FrameTimes v-else-if="mode === 'frames'" :view="view" :bench="bench" :frames="frames" @save="saveFromLog" />
+    <p v-else-if="!bench.machine && mode === 'map'" class="text-waiting">No map yet: it wants {{ missing.join(' and ') || 'a CPU and a card' }}.</p>
+    <LimitMap v-else-if="mode === 'map'" :key="`${bench.machine!.cpuIndex} ${bench.machine!.graphicsIndex}`" :view="view" :bench="bench" />
+    <BeforeAfter v-else-if="mode === 'before'" :bench="bench" />
+    <WorkLeaf v-else-if="mode === 'work'" :view="view" :bench="bench" :library="library" @changed="load" />
+    <ValueStairs v-else-if="mode === 'value'" :view="view" :bench="bench" />
+    <LivingLeaf v-else :bench="bench" />
+    <LogColumns v-if="frames.waiting.value" :key="frames.waiting.value.file.name" :log="frames.waiting.value" :progress="frames.progress.value" :failed="frames.failed.value" @read="read" @close="frames.progress.value === null ? frames.forget() : frames.cancel()" />
+    <RunForm v-if="writing && library" :view="view" :library="library" :from-log="fromLog" @close="close" @saved="saved" />
+    <div v-if="dropping" class="pointer-events-none fixed inset-8 z-30 grid place-items-center border-2 border-dashed border-info bg-info-ground/80 text-lg" aria-hidden="true">Drop the frame-time log</div>
   </div>
 </template>
