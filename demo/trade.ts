@@ -40,28 +40,35 @@ export const demoRates = [
   { date: date!, from: 'SEK', to: 'CAD', rate: sek! }, { date: date!, from: 'USD', to: 'CAD', rate: usd! }, { date: date!, from: 'EUR', to: 'CAD', rate: eur! },
 ])
 
+const equivalents = (list: readonly (readonly [by: string, saidOn: string, cpuIndex: number, graphicsIndex: number])[]) => list.map(([by, saidOn, cpuIndex, graphicsIndex]) => ({ by, saidOn, cpuIndex, threads: 16, graphicsIndex, videoMemoryGb: 10 }))
+
 /** Rivals of the first build: a prebuilt, a configured machine, two consoles, last year's build. */
 export const demoRivals = [
   {
     id: 'brindlewick-15', kind: 'prebuilt', name: 'Harbourline Brindlewick 15', price: '949.00', currency: 'CAD', taxPercent: 13, shipping: '35.00', brings: ['licence', 'wireless', 'screen-cable'], cpuId: 'ostrane-threddle-33', graphicsId: 'murrowdun-tarn-620-8-gb',
-    notStated: ['memory speed', 'make of the supply'], url: '', note: 'two years of warranty', rates: [],
+    notStated: [], url: '', note: 'two years of warranty', rates: [], warrantyMonths: 24,
+    parts: { memoryGb: 16, memoryModules: 2, memoryMts: null, storageGb: 480, storageKind: 'nvme', supplyW: 450, supplyMake: null },
   },
   {
-    id: 'trestle-configured', kind: 'configured', name: 'Trestle Row, made to the list', price: '812.00', currency: 'CAD', taxPercent: 13, shipping: '0', brings: ['screen-cable'], cpuId: 'kaldric-sallowfen-5400', graphicsId: 'murrowdun-tarn-640-8-gb', notStated: [], url: '', note: 'all new, put together at the shop', rates: [],
+    id: 'trestle-configured', kind: 'configured', name: 'Trestle Row, made to the list', price: '812.00', currency: 'CAD', taxPercent: 13, shipping: '0', brings: ['screen-cable'], cpuId: 'kaldric-sallowfen-5400', graphicsId: 'murrowdun-tarn-640-8-gb', notStated: [], url: '', note: 'all new, put together at the shop', rates: [], warrantyMonths: 24,
+    parts: { memoryGb: 16, memoryModules: 2, memoryMts: 3200, storageGb: 960, storageKind: 'nvme', supplyW: 550, supplyMake: 'Steadwell' },
   },
   {
-    id: 'ovalis-one', kind: 'console', name: 'Ovalis One', price: '599.00', currency: 'CAD', taxPercent: 13, shipping: '0', brings: ['licence', 'keyboard-mouse', 'controller', 'wireless', 'screen-cable'], cpuId: null, graphicsId: null, notStated: ['settings of its modes'], url: '', note: '',
+    id: 'ovalis-one', kind: 'console', name: 'Ovalis One', price: '599.00', currency: 'CAD', taxPercent: 13, shipping: '0', brings: ['licence', 'keyboard-mouse', 'controller', 'wireless', 'screen-cable'], cpuId: null, graphicsId: null, notStated: ['settings of its modes'], url: '', note: '', warrantyMonths: 12, fullW: 165, idleW: 12, subscriptionPerYear: '79.00', gameSurcharge: '14.00', resaleToday: '420.00',
+    equivalents: equivalents([['Bench & Bellows', '2026-06-02', 94, 96], ['The Quay Gazette', '2026-07-19', 92, 104], ['a thread at Barnstall', '2026-09-30', 100, 90]]),
     rates: [
       { workloadId: 'lantern-drift', width: 2560, height: 1440, preset: null, averageFps: 60, lowFps: 54, note: 'its own mode' }, { workloadId: 'moor-and-mire', width: 1920, height: 1080, preset: null, averageFps: 30, lowFps: 28, note: 'its own mode' },
       { workloadId: 'copper-parish', width: 1920, height: 1080, preset: null, averageFps: 60, lowFps: 51, note: 'its own mode' },
     ],
   },
   {
-    id: 'ovalis-mini', kind: 'console', name: 'Ovalis Mini', price: '389.00', currency: 'CAD', taxPercent: 13, shipping: '0', brings: ['licence', 'keyboard-mouse', 'controller', 'wireless', 'screen-cable'], cpuId: null, graphicsId: null, notStated: ['settings of its modes'], url: '', note: '',
+    id: 'ovalis-mini', kind: 'console', name: 'Ovalis Mini', price: '389.00', currency: 'CAD', taxPercent: 13, shipping: '0', brings: ['licence', 'keyboard-mouse', 'controller', 'wireless', 'screen-cable'], cpuId: null, graphicsId: null, notStated: ['settings of its modes'], url: '', note: '', warrantyMonths: 12, fullW: 85, idleW: 8, subscriptionPerYear: '79.00', gameSurcharge: '14.00', resaleToday: '250.00',
+    equivalents: equivalents([['Bench & Bellows', '2026-06-02', 88, 48]]),
     rates: [{ workloadId: 'lantern-drift', width: 1920, height: 1080, preset: null, averageFps: 60, lowFps: 50, note: 'its own mode' }, { workloadId: 'moor-and-mire', width: 1280, height: 720, preset: null, averageFps: 30, lowFps: 26, note: 'its own mode' }],
   },
   {
-    id: 'last-winter', kind: 'own', name: 'Last winter’s machine', price: '410.00', currency: 'CAD', taxPercent: 0, shipping: '0', brings: ['licence', 'wireless'], cpuId: 'kaldric-sallowfen-4360', graphicsId: 'murrowdun-tarn-560-8-gb', notStated: [], url: '', note: 'what it would fetch today',
+    id: 'last-winter', kind: 'own', name: 'Last winter’s machine', price: '410.00', currency: 'CAD', taxPercent: 0, shipping: '0', brings: ['licence', 'wireless'], cpuId: 'kaldric-sallowfen-4360', graphicsId: 'murrowdun-tarn-560-8-gb', notStated: [], url: '', note: 'what it would fetch today', warrantyMonths: 0,
+    parts: { memoryGb: 16, memoryModules: 2, memoryMts: 2666, storageGb: 480, storageKind: 'sata', supplyW: 500, supplyMake: 'Steadwell' },
     rates: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 52, lowFps: 39, note: 'own log' }, { workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 96, lowFps: 61, note: 'own log' }],
   },
 ]

@@ -2,6 +2,7 @@ import type { PriceQuery } from '../core/market/priceQuery'
 import type { Need, Role } from '../core/parts/part'
 import type { SupplyRule } from '../core/power/supplySize'
 import type { FaultOverrides } from '../core/sourcing/faultRisk'
+import type { PlayStyle } from '../core/weighing/playStyles'
 
 /** The builder's own policies for one build. */
 export interface HouseRules {
@@ -43,6 +44,21 @@ export interface MachineRules {
   readonly tariff: number
   readonly fullHours: number
   readonly idleHours: number
+}
+
+/** How a build is weighed against others. */
+export interface WeighingSettings {
+  readonly years: number
+  readonly style: PlayStyle
+  /** What a build enters at: what anyone can pay, or what was paid. */
+  readonly basis: 'anyone' | 'paid'
+  readonly gamesPerYear: number
+  /** Delivery where a seller does not state it, minor units of the build's currency. */
+  readonly usualShipping: number
+  /** Steps switched off. */
+  readonly off: readonly string[]
+  /** Own figures by machine and step, minor units of the build's currency. */
+  readonly edits: Readonly<Record<string, Readonly<Record<string, number>>>>
 }
 
 /** A need of the brief and what it costs where a machine lacks it, minor units of the build's currency. */

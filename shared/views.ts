@@ -43,12 +43,16 @@ import type { FrameSettings, Workload } from '../core/performance/workload'
 import type { LeadFact } from '../core/listings/completeness'
 import type { Receipt, Scope } from '../core/receipt/receipt'
 import type { FaultSign, Protection } from '../core/sourcing/faultRisk'
+import type { EditionContent, EditionDrift } from '../core/sharing/edition'
 import type { TradeInSheet } from '../core/sourcing/tradeIn'
 import type { LikeForLike } from '../core/weighing/likeForLike'
 import type { RateComparison } from '../core/weighing/compareRates'
-import type { WeighedMachine } from '../core/weighing/machine'
+import type { ComponentLine } from '../core/weighing/compareComponents'
+import type { Equivalent } from '../core/weighing/consoleModes'
+import type { RivalParts } from '../core/weighing/rivalFacts'
+import type { WeighedMachine, WeighingTerms } from '../core/weighing/machine'
 import type { WeighingVerdict } from '../core/weighing/verdict'
-import type { HouseRules, MachineRules, PollReport } from './types'
+import type { HouseRules, MachineRules, PollReport, WeighingSettings } from './types'
 
 /** What the server answers to the interface. Amounts are minor units of the build's currency unless said. */
 
@@ -451,9 +455,18 @@ export interface BenchView {
 
 export interface WeighedView {
   readonly machine: WeighedMachine
+  readonly equivalents: readonly Equivalent[]
   readonly cost: LikeForLike
   readonly comparison: RateComparison | null
   readonly verdict: WeighingVerdict | null
+  /** The build against it, part by part; empty where its parts are not known. */
+  readonly components: readonly ComponentLine[]
+  /** What to ask its seller. */
+  readonly questions: readonly { readonly key: string; readonly question: string }[]
+  /** What it would take to bring each side up to the other; null where its parts are not known. */
+  readonly toEqual: { readonly own: readonly { readonly name: string; readonly price: number }[]; readonly other: readonly { readonly name: string; readonly price: number }[] } | null
+  /** The first sensible upgrade. */
+  readonly room: { readonly what: string; readonly cost: number } | null
 }
 
 export interface BuildView {
@@ -481,10 +494,48 @@ export interface BuildView {
   readonly emptyRoles: readonly Role[]
   readonly breaches: readonly string[]
   readonly machineName: { readonly cpu: string | null; readonly graphics: string | null }
-  readonly weighing: { readonly own: WeighedView; readonly others: readonly WeighedView[]; readonly switchedOff: readonly string[] }
+  readonly weighing: { readonly settings: WeighingSettings; readonly terms: WeighingTerms; readonly frames: FrameMachine | null; readonly own: WeighedView; readonly others: readonly WeighedView[] }
   readonly workloads: readonly Workload[]
   /** Undoable: choices taken out in this build, newest first. */
   readonly removedChoices: readonly { readonly id: string; readonly label: string }[]
+}
+
+/** Frozen copies of a build, and what has changed since each. */
+export interface EditionsView {
+  readonly now: EditionContent['totals']
+  readonly editions: readonly { readonly id: string; readonly name: string; readonly frozenOn: string; readonly currency: string; readonly totals: EditionContent['totals']; readonly drift: EditionDrift }[]
+}
+
+/** Somebody's edition re-priced here. Amounts in minor units of `currency`. */
+export interface RepricedView {
+  readonly buildId: string
+  readonly currency: string
+  readonly total: number
+  /** `there`: what anyone pays for it where it comes from, converted; null without a rate or for part of a lot. */
+  readonly lines: readonly { readonly label: string; readonly price: number | null; readonly there: number | null }[]
+  readonly notFound: readonly string[]
+}
+
+/** A machine found that matches a rival, or the best for its money. */
+export interface MatchView {
+  readonly goal: 'match' | 'spend'
+  readonly rivalName: string
+  /** False where time ran out before it was proven the best. */
+  readonly isComplete: boolean
+  /** How far from the best it may be, as a share; null where nothing was found. */
+  readonly gap: number | null
+  readonly checked: number
+  readonly tookMs: number
+  /** Like-for-like money that the parts might use up; null for a match. */
+  readonly budget: number | null
+  readonly found: {
+    readonly options: readonly { readonly id: string; readonly partId: string; readonly name: string; readonly role: Role; readonly price: number; readonly from: 'lead' | 'street' }[]
+    readonly price: number
+    readonly targets: readonly { readonly name: string; readonly fps: number; readonly wanted: number; readonly floor: number | null }[]
+    readonly findings: readonly { readonly severity: FindingView['severity']; readonly what: string }[]
+    /** Its price over what the build's own core machine costs anyone. */
+    readonly againstOwn: number
+  } | null
 }
 
 /** A finding as it is shown; its ways are asked for apart. */
@@ -594,6 +645,11 @@ export interface RivalView {
   readonly shipping: number
   readonly brings: readonly Need[]
   readonly notStated: readonly string[]
+  readonly cpuId: string | null
+  readonly graphicsId: string | null
+  readonly parts: Partial<Omit<RivalParts, 'cpuId' | 'graphicsId'>>
+  readonly shippingStated: boolean
+  readonly warrantyMonths: number | null
   readonly note: string
 }
 

@@ -28,6 +28,20 @@ export async function sendFile<T>(path: string, bytes: Blob | string, options: u
     if (!response.ok) throw new RequestError(answer?.error?.message ?? 'the server refused', answer?.error?.path ?? '', response.status)
     return answer as T
   }
+  return readLines<T>(response, onProgress)
+}
+
+/** Posts JSON and reads the answer's stream of JSON lines: progress now and then, at last the report. */
+export async function streamOf<T>(path: string, body: unknown, onProgress: (done: number, total: number) => void, signal: AbortSignal): Promise<T> {
+  const response = await fetch(path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' }, signal })
+  if (!response.ok) {
+    const answer = await response.json().catch(() => null)
+    throw new RequestError(answer?.error?.message ?? 'the server refused', answer?.error?.path ?? '', response.status)
+  }
+  return readLines<T>(response, onProgress)
+}
+
+async function readLines<T>(response: Response, onProgress?: (done: number, total: number) => void): Promise<T> {
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   let report: T | undefined
@@ -43,6 +57,6 @@ export async function sendFile<T>(path: string, bytes: Blob | string, options: u
     }
     if (done) break
   }
-  if (report === undefined) throw new RequestError('the import ended early; nothing was kept', '', 0)
+  if (report === undefined) throw new RequestError('the answer ended early; nothing was kept', '', 0)
   return report
 }

@@ -2,23 +2,32 @@ import type { LikeForLikeStep } from '#core/weighing/likeForLike'
 import type { MachineRate } from '#core/weighing/machine'
 import type { WeighedView } from '#shared/views'
 import { amount } from '~/utils/show'
-import type { Working } from './working'
+import type { Working, WorkingLine } from './working'
+
+const stepKinds = { record: 'record', stated: 'stated', assumption: 'assumption', estimate: 'estimate', measured: 'measured', own: 'own' } as const
 
 export function costWorking({ machine, cost }: WeighedView, currency: string): Working {
   return {
-    title: `${machine.name}: what it takes to own`, result: amount(cost.total, currency), formula: 'price + tax + shipping + what it lacks from the one list of needs in the brief',
-    lines: cost.steps.map((step) => ({ label: step.label, value: amount(step.amount, currency), kind: step.id === 'price' ? (machine.kind === 'build' ? 'record' : 'stated') : step.id === 'tax' || step.id === 'shipping' ? 'stated' : 'assumption', note: step.why })),
-    change: 'The prices of what a machine lacks are in Brief; a rival’s facts are in Rivals.',
+    title: `${machine.name}: what it takes to own`, result: amount(cost.total, currency), formula: 'the sum of its steps, the same list for every machine; what is switched off counts nothing',
+    lines: cost.steps.map((step) => ({ label: step.label, value: step.isOff ? 'switched off' : amount(step.amount, currency), kind: stepKinds[step.from], note: step.why })),
+    change: 'Steps are switched off on Scales, own figures written there; needs and house rules are in Brief, a rival’s facts in Rivals.',
   }
 }
 
-/** One step of one machine. */
+/** One step of one machine, with what it is made of. */
 export function stepWorking({ machine }: WeighedView, step: LikeForLikeStep, currency: string): Working {
   return {
     title: `${machine.name}: ${step.label}`, result: amount(step.amount, currency), formula: step.why,
-    lines: step.id === 'tax' ? [{ label: 'price', value: amount(machine.price, currency), kind: 'stated' }, { label: 'tax', value: `${machine.taxPercent} %`, kind: 'stated' }] : [],
-    change: step.id === 'price' && machine.kind === 'build' ? 'The parts are in Machine, their street prices in Prices.' : 'The prices of what a machine lacks are in Brief; a rival’s facts are in Rivals.',
+    lines: [...(step.reckoned === null ? [] : [{ label: 'reckoned', value: amount(step.reckoned, currency), kind: 'sum' as const, note: 'your own figure stands in its place; empty it to have this again' }]), ...detailsOf(machine, step, currency)],
+    change: step.id === 'price' && machine.kind === 'build' ? 'The parts are in Machine, their street prices in Prices.' : 'An own figure can be written on Scales; needs and house rules are in Brief, a rival’s facts in Rivals.',
   }
+}
+
+function detailsOf(machine: WeighedView['machine'], step: LikeForLikeStep, currency: string): WorkingLine[] {
+  if (step.id === 'tax') return [{ label: 'price', value: amount(machine.price, currency), kind: 'stated' }, { label: 'tax', value: `${machine.taxPercent} %`, kind: 'stated' }]
+  if (step.id === 'extras') return machine.extras.map((extra) => ({ label: extra.label, value: amount(extra.worth, currency), kind: 'assumption' }))
+  if (step.id !== 'faults' && step.id !== 'value-left') return []
+  return machine.components.map((part) => ({ label: part.label, value: amount(part.street, currency), kind: part.state === 'stated' ? 'record' : 'assumption', note: `${part.condition}, ${part.warrantyMonths} months of warranty${part.state === 'missing' ? '; not stated, the cheapest plausible part' : ''}` }))
 }
 
 const rateKinds = { measured: 'measured', estimate: 'estimate', stated: 'stated' } as const

@@ -37,3 +37,8 @@ export function daysBetween(earlier: CalendarDate, later: CalendarDate): number 
 export function addDays(date: CalendarDate, days: number): CalendarDate {
   return dateOfDay(dayNumber(date) + days)
 }
+
+/** Years from one date to a later one, in years of 365.25 days; below zero the other way round. */
+export function yearsBetween(from: CalendarDate, to: CalendarDate): number {
+  return daysBetween(from, to) / 365.25
+}

@@ -1,3 +1,5 @@
+import { geometricMean } from '../performance/beforeAfter'
+import type { HeldMode } from './consoleModes'
 import type { MachineRate, WeighedMachine } from './machine'
 
 /** Two machines on one workload. */
@@ -9,22 +11,30 @@ export interface RatePair {
   readonly likeForLike: boolean
   /** Own average over the other's; null where not like for like. */
   readonly ratio: number | null
+  readonly lowRatio: number | null
 }
 
 export interface RateComparison {
   readonly pairs: readonly RatePair[]
   /** Geometric mean of the ratios at the same settings; null where there is none. */
   readonly meanRatio: number | null
+  readonly meanLowRatio: number | null
   /** Workloads for which the other has no figure at all. */
   readonly missing: readonly string[]
+  /** Fixed modes of the other against what the own machine holds; out of every mean. */
+  readonly modes: readonly HeldMode[]
+  /** Targets met on each side, of those both sides have a rate for; narrow counts half. */
+  readonly targets: { readonly own: number; readonly other: number; readonly of: number }
 }
 
 /**
  * Pairs the rates of two machines by workload. Same settings are compared; other settings are shown beside each other,
- * marked "not like for like", and stay out of the mean. For each workload the first pair of equal settings counts,
+ * marked "not like for like", and stay out of the means. For each workload the first pair of equal settings counts,
  * else the first of each. Swapping the machines turns every ratio into its inverse.
+ *
+ * @param modes the other's fixed modes as the own machine holds them; left out: it has none
  */
-export function compareRates(own: WeighedMachine, other: WeighedMachine): RateComparison {
+export function compareRates(own: WeighedMachine, other: WeighedMachine, modes: readonly HeldMode[] = []): RateComparison {
   const pairs: RatePair[] = []
   const missing: string[] = []
   for (const workloadId of new Set(own.rates.map((rate) => rate.workloadId))) {
@@ -36,8 +46,21 @@ export function compareRates(own: WeighedMachine, other: WeighedMachine): RateCo
     }
     const same = ownRates.flatMap((a) => otherRates.filter((b) => a.settings !== null && a.settings === b.settings).map((b) => [a, b] as const))[0]
     const [a, b] = same ?? [ownRates[0]!, otherRates[0]!]
-    pairs.push({ workloadId, own: a, other: b, likeForLike: same !== undefined, ratio: same ? a.averageFps / b.averageFps : null })
+    pairs.push({ workloadId, own: a, other: b, likeForLike: same !== undefined, ratio: same ? a.averageFps / b.averageFps : null, lowRatio: same && a.lowFps !== null && b.lowFps !== null ? a.lowFps / b.lowFps : null })
   }
-  const ratios = pairs.flatMap((pair) => (pair.ratio === null ? [] : [pair.ratio]))
-  return { pairs, missing, meanRatio: ratios.length === 0 ? null : Math.exp(ratios.reduce((sum, ratio) => sum + Math.log(ratio), 0) / ratios.length) }
+  return {
+    pairs, missing, modes,
+    meanRatio: geometricMean(pairs.flatMap((pair) => pair.ratio ?? [])), meanLowRatio: geometricMean(pairs.flatMap((pair) => pair.lowRatio ?? [])),
+    targets: targetsMet(own, other),
+  }
+}
+
+const worth = { met: 1, narrow: 0.5, missed: 0 } as const
+
+function targetsMet(own: WeighedMachine, other: WeighedMachine): RateComparison['targets'] {
+  const both = own.targets.flatMap((target) => {
+    const beside = other.targets.find((each) => each.name === target.name)
+    return target.verdict !== null && beside?.verdict != null ? [{ own: worth[target.verdict], other: worth[beside.verdict] }] : []
+  })
+  return { own: both.reduce((sum, each) => sum + each.own, 0), other: both.reduce((sum, each) => sum + each.other, 0), of: both.length }
 }

@@ -1,62 +1,58 @@
-import { percentOf } from '../money/decimal'
-import { needNames, type Need } from '../parts/part'
-import type { NeedPrices, WeighedMachine } from './machine'
+import type { WeighedMachine, WeighingTerms } from './machine'
+import { likeForLikeSteps, outlaySteps } from './steps'
+import type { StepSource } from './steps/step'
 
 /** One step of the waterfall from sticker to comparable cost. */
 export interface LikeForLikeStep {
   readonly id: string
   readonly label: string
-  /** Minor units; positive makes the machine dearer. */
+  /** Minor units; positive makes the machine dearer. Zero where it is switched off. */
   readonly amount: number
   readonly why: string
+  readonly from: StepSource
+  readonly isOff: boolean
+  /** What it would be without the builder's own figure; null where there is none. */
+  readonly reckoned: number | null
 }
 
 export interface LikeForLike {
   readonly steps: readonly LikeForLikeStep[]
   /** Sum of the steps. */
   readonly total: number
-}
-
-interface StepRule {
-  readonly id: string
-  readonly label: string
-  amount(machine: WeighedMachine, needPrices: NeedPrices): { amount: number; why: string } | null
-}
-
-const fixedSteps: readonly StepRule[] = [
-  { id: 'price', label: 'price', amount: (machine) => ({ amount: machine.price, why: machine.kind === 'build' ? 'what anyone can pay for its parts today' : 'as its seller asks' }) },
-  {
-    id: 'tax', label: 'tax',
-    amount: (machine) => (machine.taxPercent === 0 ? null : { amount: percentOf(machine.price, machine.taxPercent), why: `${machine.taxPercent} % on the price` }),
-  },
-  { id: 'shipping', label: 'shipping', amount: (machine) => (machine.shipping === 0 ? null : { amount: machine.shipping, why: 'delivery to the counter' }) },
-]
-
-function needStep(need: Need): StepRule {
-  return {
-    id: need,
-    label: needNames[need],
-    amount: (machine, needPrices) => {
-      const price = needPrices[need]
-      if (price === undefined || machine.brings.includes(need)) return null
-      return { amount: price, why: `the brief wants it, ${machine.name} does not bring it` }
-    },
-  }
-}
-
-/** Steps in the order of the waterfall: one line each. */
-export function likeForLikeSteps(needPrices: NeedPrices): readonly StepRule[] {
-  return [...fixedSteps, ...(Object.keys(needPrices) as Need[]).map(needStep)]
+  /** Sum of what is paid before it is used. */
+  readonly outlay: number
 }
 
 /**
- * Like-for-like cost of a machine: price + tax + shipping + what it lacks from the one list of the brief's needs.
- * The same list is held against every machine. The steps add up to the total exactly; a step can be switched off.
+ * Like-for-like cost of a machine, `calculations.md` 11: every step of the registry, the same for each machine. The
+ * steps add up to the total exactly; one that is switched off counts nothing and comes back as it was; the builder's
+ * own figure takes the place of what was reckoned, also where nothing was.
  */
-export function likeForLike(machine: WeighedMachine, needPrices: NeedPrices, off: ReadonlySet<string> = new Set()): LikeForLike {
-  const steps = likeForLikeSteps(needPrices).flatMap((rule) => {
-    const step = off.has(rule.id) ? null : rule.amount(machine, needPrices)
-    return step ? [{ id: rule.id, label: rule.label, ...step }] : []
+export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): LikeForLike {
+  const own = terms.edits[machine.id] ?? {}
+  const steps = likeForLikeSteps.flatMap((rule): LikeForLikeStep[] => {
+    const reckoned = rule.amount(machine, terms)
+    const edited = own[rule.id]
+    if (reckoned === null && edited === undefined) return []
+    const isOff = terms.off.includes(rule.id)
+    const amount = edited ?? reckoned!.amount
+    return [{
+      id: rule.id, label: rule.label, amount: isOff ? 0 : amount, isOff, reckoned: edited === undefined ? null : (reckoned?.amount ?? 0),
+      why: edited === undefined ? reckoned!.why : 'your own figure', from: edited === undefined ? reckoned!.from : 'own',
+    }]
   })
-  return { steps, total: steps.reduce((sum, step) => sum + step.amount, 0) }
+  const sum = (of: readonly LikeForLikeStep[]) => of.reduce((total, step) => total + step.amount, 0)
+  return { steps, total: sum(steps), outlay: sum(steps.filter((step) => outlaySteps.has(step.id))) }
+}
+
+/** The gap of two machines step by step: what the other is dearer by, and how that adds up. */
+export function gapByStep(own: LikeForLike, other: LikeForLike): { readonly id: string; readonly label: string; readonly gap: number; readonly soFar: number }[] {
+  const ids = likeForLikeSteps.map((rule) => rule.id).filter((id) => [own, other].some((cost) => cost.steps.some((step) => step.id === id)))
+  let soFar = 0
+  return ids.map((id) => {
+    const at = (cost: LikeForLike) => cost.steps.find((step) => step.id === id)
+    const gap = (at(other)?.amount ?? 0) - (at(own)?.amount ?? 0)
+    soFar += gap
+    return { id, label: (at(own) ?? at(other))!.label, gap, soFar }
+  })
 }

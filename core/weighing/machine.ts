@@ -1,4 +1,7 @@
-import type { Need } from '../parts/part'
+import type { Condition } from '../market/soldRecord'
+import type { Need, PartFacts, Role } from '../parts/part'
+import type { TargetVerdict } from '../performance/judgeTarget'
+import type { FaultAssumptions } from '../sourcing/faultRisk'
 
 /** Result of one machine at one workload and setting. */
 export interface MachineRate {
@@ -8,6 +11,42 @@ export interface MachineRate {
   readonly averageFps: number
   readonly lowFps: number | null
   readonly kind: 'measured' | 'estimate' | 'stated'
+  /** 90 % range of an estimate; null for what was measured or stated. */
+  readonly range?: { readonly low: number; readonly high: number } | null
+}
+
+/** How far the identity of a component is known; a missing one stands as the cheapest plausible part. */
+export type FactState = 'stated' | 'deduced' | 'missing' | 'contradictory'
+
+/** A part of a machine on the scales. Amounts in minor units. */
+export interface WeighedComponent {
+  readonly role: Role
+  readonly label: string
+  readonly partId: string | null
+  readonly state: FactState
+  readonly facts: PartFacts
+  readonly condition: Condition
+  /** Typical street price: what a replacement costs, and what it fetches today. */
+  readonly street: number
+  /** Whether it is in the price: value is left only for what was counted. */
+  readonly counted: boolean
+  /** Months in which a fault is somebody else's cost. */
+  readonly warrantyMonths: number
+}
+
+/** A fixed mode of a console: resolution and rate, settings of its own. */
+export interface FixedMode {
+  readonly workloadId: string
+  readonly width: number
+  readonly height: number
+  readonly fps: number
+  readonly lowFps: number | null
+}
+
+/** Something wanted that a machine brings beyond the list of needs, and what it is worth. */
+export interface BroughtExtra {
+  readonly label: string
+  readonly worth: number
 }
 
 /** One machine on the scales. Amounts in minor units of the build's currency. */
@@ -15,17 +54,60 @@ export interface WeighedMachine {
   readonly id: string
   readonly name: string
   readonly kind: 'build' | 'prebuilt' | 'console' | 'configured' | 'own'
-  /** Price before tax as asked for; for a build what anyone can pay, tax included. */
+  /** Price before tax as asked for; for a build what anyone can pay (or what was paid), tax included. */
   readonly price: number
   /** Percent of tax that comes on top of the price. */
   readonly taxPercent: number
-  readonly shipping: number
+  /** Delivery; null where its seller does not say whether it is in the price. */
+  readonly shipping: number | null
   /** Which of the brief's needs it brings along. */
   readonly brings: readonly Need[]
+  readonly extras: readonly BroughtExtra[]
   readonly rates: readonly MachineRate[]
-  /** What its seller does not state. */
+  readonly modes: readonly FixedMode[]
+  /** Empty where its parts are not known at all, as of a console. */
+  readonly components: readonly WeighedComponent[]
+  /** What its seller does not state, in words. */
   readonly notStated: readonly string[]
+  /** Of the machine as a whole: what counts where its parts are not known. */
+  readonly warrantyMonths: number
+  /** At the wall; null where it cannot be told. */
+  readonly watts: { readonly full: number; readonly idle: number; readonly kind: 'measured' | 'estimate' | 'stated' } | null
+  readonly subscriptionPerYear: number
+  /** How much dearer a game is on it. */
+  readonly gameSurcharge: number
+  /** Hours of the builder that go into it. */
+  readonly hours: number
+  /** What it would fetch today as a whole, where its parts are not known. */
+  readonly resaleToday: number
+  /** The brief's targets by their verdict on this machine; null where no rate is known at their settings. */
+  readonly targets: readonly { readonly name: string; readonly verdict: TargetVerdict | null }[]
 }
 
 /** What a need costs where a machine lacks it, by the brief. */
 export type NeedPrices = Readonly<Partial<Record<Need, number>>>
+
+/** What the weighing goes by; the same for every machine on the scales. */
+export interface WeighingTerms {
+  readonly years: number
+  /** Hours a day at full load and idling. */
+  readonly fullHours: number
+  readonly idleHours: number
+  /** Minor units a kilowatt hour. */
+  readonly tariff: number
+  /** What an hour of the builder is worth. */
+  readonly perHour: number
+  readonly gamesPerYear: number
+  /** Delivery where a seller does not state it. */
+  readonly usualShipping: number
+  readonly needPrices: NeedPrices
+  readonly faults: FaultAssumptions
+  /** Share of its value that a part keeps over a year, by role; `whole` where the parts are not known. */
+  readonly keeps: Readonly<Partial<Record<Role, number>>> & { readonly whole: number }
+  /** What a whole machine fetches over the sum of its parts. */
+  readonly wholeFactor: number
+  /** Steps switched off on every machine. */
+  readonly off: readonly string[]
+  /** The builder's own figures: by machine, then by step. */
+  readonly edits: Readonly<Record<string, Readonly<Record<string, number>>>>
+}

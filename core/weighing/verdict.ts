@@ -1,57 +1,77 @@
 import type { RateComparison } from './compareRates'
+import { gapByStep, type LikeForLike } from './likeForLike'
+import { playStyles, type PlayStyle } from './playStyles'
+import { outlaySteps } from './steps'
 
 /** What the verdict is made from; amounts in minor units. */
 export interface VerdictFigures {
   readonly ownName: string
   readonly otherName: string
-  readonly ownCost: number
-  readonly otherCost: number
+  readonly own: LikeForLike
+  readonly other: LikeForLike
   readonly comparison: RateComparison
+  readonly style: PlayStyle
+  readonly ownWatts: number | null
+  readonly otherWatts: number | null
   /** What the other's seller does not state. */
   readonly notStated: readonly string[]
   readonly formatMoney: (amount: number) => string
+}
+
+/** A reason for one side, and what it weighs in money. */
+export interface Reason {
+  readonly words: string
+  readonly weight: number
 }
 
 export interface WeighingVerdict {
   /** Who wins: cheaper and not slower, or faster and not dearer; else it depends. */
   readonly winner: 'own' | 'other' | 'depends'
   readonly sentence: string
+  /** What weighs most for each side, weightiest first. */
+  readonly forOwn: readonly Reason[]
+  readonly forOther: readonly Reason[]
   readonly unknown: string
 }
 
-/** Rates within this share of each other are called level. */
-const level = 0.03
-
 /**
- * Verdict in words from the figures. Swapping the machines swaps the winner; a machine that is cheaper and faster
- * always wins; without a like-for-like rate only cost is spoken of and nobody wins.
+ * Verdict in words from the figures, for a way of playing. Swapping the machines swaps the winner; a machine that is
+ * cheaper and faster always wins; without anything to compare speed by only cost is spoken of and nobody wins.
  */
 export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
-  const { ownName, otherName, ownCost, otherCost, comparison, formatMoney } = figures
-  const gap = otherCost - ownCost
+  const { ownName, otherName, own, other, comparison, formatMoney, style, ownWatts, otherWatts } = figures
+  const gap = other.total - own.total
   const cost = gap === 0
     ? `${ownName} and ${otherName} cost the same to own`
     : `${ownName} costs ${formatMoney(Math.abs(gap))} ${gap > 0 ? 'less' : 'more'} to own than ${otherName}`
-  const { meanRatio, pairs } = comparison
-  const counted = pairs.filter((pair) => pair.ratio !== null).length
-  const speed = speedWords(meanRatio, counted)
-  const fast = meanRatio === null ? null : meanRatio > 1 + level ? 1 : 1 / meanRatio > 1 + level ? -1 : 0
+  const speed = playStyles[style].judge(comparison, { otherName, ownWatts, otherWatts })
   const cheap = Math.sign(gap)
-  const winner = fast === null ? 'depends' : cheap >= 0 && fast >= 0 && cheap + fast > 0 ? 'own' : cheap <= 0 && fast <= 0 && cheap + fast < 0 ? 'other' : 'depends'
+  const { sign } = speed
+  const winner = sign === null ? 'depends' : cheap >= 0 && sign >= 0 && cheap + sign > 0 ? 'own' : cheap <= 0 && sign <= 0 && cheap + sign < 0 ? 'other' : 'depends'
   const decision = winner === 'own' ? `Build it: ` : winner === 'other' ? `Buy ${otherName}: ` : ''
-  const unlike = pairs.length - counted
-  const unknown = [
-    ...(unlike > 0 ? [`${unlike} of ${pairs.length} workloads are not like for like`] : []),
-    ...(comparison.missing.length > 0 ? [`${comparison.missing.length} without any figure`] : []),
-    ...(figures.notStated.length > 0 ? [`its seller does not state ${figures.notStated.join(', ')}`] : []),
-  ].join('; ')
-  return { winner, sentence: `${decision}${cost}${speed}.`, unknown }
+  const reasons = reasonsOf(figures)
+  return {
+    winner, sentence: `${decision}${cost}${speed.words}.`,
+    forOwn: reasons.filter((reason) => reason.side > 0).map(({ words, weight }) => ({ words, weight })), forOther: reasons.filter((reason) => reason.side < 0).map(({ words, weight }) => ({ words, weight })),
+    unknown: unknownOf(figures),
+  }
 }
 
-function speedWords(meanRatio: number | null, counted: number): string {
-  if (meanRatio === null) return ', and no workload can be compared at the same settings'
-  const on = `at the same settings (${counted} ${counted === 1 ? 'workload' : 'workloads'})`
-  if (meanRatio > 1 + level) return ` and is ${Math.round((meanRatio - 1) * 100)} % faster ${on}`
-  if (1 / meanRatio > 1 + level) return ` and is ${Math.round((1 - meanRatio) * 100)} % slower ${on}`
-  return ` and is level in speed ${on}`
+/** Every reason with its side, weightiest first: the steps of the waterfall, what is paid at once taken together, and speed. */
+function reasonsOf({ ownName, otherName, own, other, comparison, style, formatMoney, ownWatts, otherWatts }: VerdictFigures): (Reason & { readonly side: number })[] {
+  const gaps = gapByStep(own, other)
+  const outlay = gaps.filter((each) => outlaySteps.has(each.id)).reduce((sum, each) => sum + each.gap, 0)
+  const money = [{ id: 'outlay', label: 'what is paid until it is ready to use', gap: outlay }, ...gaps.filter((each) => !outlaySteps.has(each.id))].filter((each) => each.gap !== 0)
+  const speed = playStyles[style].judge(comparison, { otherName, ownWatts, otherWatts })
+  const speedReason = speed.sign === null || speed.sign === 0 ? [] : [{ side: speed.sign, weight: Math.round(speed.weight * Math.max(own.total, other.total, 0)), words: `speed: ${ownName}${speed.words.replace(/^ and/, '')}` }]
+  return [...money.map(({ id, label, gap }) => ({ side: Math.sign(gap), weight: Math.abs(gap), words: `${id === 'value-left' ? `more ${label}` : label}, ${formatMoney(Math.abs(gap))} ${id === 'value-left' ? 'apart' : 'less'}` })), ...speedReason].sort((a, b) => b.weight - a.weight)
+}
+
+function unknownOf({ comparison, notStated }: VerdictFigures): string {
+  const unlike = comparison.pairs.filter((pair) => pair.ratio === null).length
+  return [
+    ...(unlike > 0 ? [`${unlike} of ${comparison.pairs.length} workloads are not like for like`] : []),
+    ...(comparison.missing.length > 0 ? [`${comparison.missing.length} without any figure`] : []),
+    ...(notStated.length > 0 ? [`its seller does not state ${notStated.join(', ')}`] : []),
+  ].join('; ')
 }

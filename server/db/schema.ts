@@ -16,7 +16,10 @@ import type { Noise } from '../../core/performance/livingWithIt'
 import type { LowsCause, Repeat, RunConditions, RunKind, RunReadings } from '../../core/performance/run'
 import type { Feeling } from '../../core/performance/throughput'
 import type { PresetCost } from '../../core/performance/workload'
-import type { HouseRules, NeedEntry, PollProblem, QuerySettings, RecipeSettings } from '../../shared/types'
+import type { EditionContent } from '../../core/sharing/edition'
+import type { Equivalent } from '../../core/weighing/consoleModes'
+import type { RivalParts } from '../../core/weighing/rivalFacts'
+import type { HouseRules, NeedEntry, PollProblem, QuerySettings, RecipeSettings, WeighingSettings } from '../../shared/types'
 
 // Amounts are integer minor units of the currency beside them, dates are calendar dates as text.
 
@@ -138,6 +141,8 @@ export const builds = sqliteTable('builds', {
   /** The build this one is a variant of, and the choices of that one that it does without. */
   variantOf: text(),
   dropped: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
+  /** How it is weighed; null: by the defaults. */
+  weighing: text({ mode: 'json' }).$type<WeighingSettings>(),
   createdAt: createdAt(),
   deletedAt: deletedAt(),
 })
@@ -548,6 +553,23 @@ export const rivals = sqliteTable('rivals', {
   cpuId: text().references(() => parts.id),
   graphicsId: text().references(() => parts.id),
   notStated: text({ mode: 'json' }).$type<string[]>().notNull(),
+  /** Whether its seller says what delivery costs. */
+  shippingStated: integer({ mode: 'boolean' }).notNull().default(true),
+  /** What is said of its parts beyond CPU and card; null inside: not stated. */
+  parts: text({ mode: 'json' }).$type<Omit<RivalParts, 'cpuId' | 'graphicsId'>>().notNull().default(sql`'{}'`),
+  /** Null: not stated. */
+  warrantyMonths: integer(),
+  fullW: real(),
+  idleW: real(),
+  /** Minor units a year, and minor units a game. */
+  subscriptionPerYear: integer().notNull().default(0),
+  gameSurcharge: integer().notNull().default(0),
+  /** What people take a console's insides to be equal to. */
+  equivalents: text({ mode: 'json' }).$type<Equivalent[]>().notNull().default([]),
+  /** Wanted things it brings beyond the list of needs; worth in minor units. */
+  extras: text({ mode: 'json' }).$type<{ label: string; worth: number }[]>().notNull().default([]),
+  /** What it would fetch today; null: by its kind. */
+  resaleToday: integer(),
   url: text().notNull(),
   note: text().notNull(),
   deletedAt: deletedAt(),
@@ -565,6 +587,17 @@ export const rivalRates = sqliteTable('rival_rates', {
   lowFps: real(),
   note: text().notNull(),
 })
+
+/** Frozen, dated copies of builds; nothing changes them. */
+export const editions = sqliteTable('editions', {
+  id: id(),
+  buildId: text().notNull().references(() => builds.id),
+  name: text().notNull(),
+  frozenOn: text().notNull(),
+  content: text({ mode: 'json' }).$type<EditionContent>().notNull(),
+  createdAt: createdAt(),
+  deletedAt: deletedAt(),
+}, (table) => [index('editions_build').on(table.buildId)])
 
 export const buildRivals = sqliteTable('build_rivals', {
   buildId: text().notNull().references(() => builds.id),

@@ -17,6 +17,7 @@ import { estimateWork } from '#core/performance/throughput'
 import type { Workload } from '#core/performance/workload'
 import { powerSheet } from '#core/power/powerSheet'
 import { efficiencyAt } from '#core/power/wallDraw'
+import { likeForLike } from '#core/weighing/likeForLike'
 import { baseMachines, supplyFor } from '#core/worth/baseMachines'
 import type { BenchTarget, BenchView, BuildView, RunView, StepsView } from '#shared/views'
 import type { Database } from '../db/client'
@@ -140,7 +141,9 @@ async function valueOf(db: Database, view: BuildView, market: Market, today: str
   const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
   const rivals = view.weighing.others.flatMap(({ machine }): ValuedMachine[] => {
     const rates = view.targets.map((target) => machine.rates.find((rate) => rate.workloadId === target.workloadId && rate.settings === `${target.width}x${target.height} ${target.preset}`)?.averageFps)
-    const cost = machine.price + Math.round((machine.price * machine.taxPercent) / 100) + machine.shipping
+    // by its seller's terms, whatever is switched off on the scales
+    const weighed = likeForLike(machine, { ...view.weighing.terms, off: [], edits: {} })
+    const cost = weighed.steps.filter((step) => step.id === 'price' || step.id === 'tax' || step.id === 'shipping').reduce((sum, step) => sum + step.amount, 0)
     const frames = rates.length > 0 && rates.every((rate) => rate !== undefined) ? geometricMean(rates as number[]) : null
     return frames === null ? [] : [{ id: machine.id, name: machine.name, kind: 'rival', cost, frames }]
   })
@@ -149,9 +152,14 @@ async function valueOf(db: Database, view: BuildView, market: Market, today: str
   const library = libraryMachines(view, market, build!, today).filter((machine) => machine.frames >= own / 2)
   const staircase = (costOf: (each: BuildView) => number) => shortStaircase(frameValue([...[view, ...alike].flatMap((each) => asMachine(each, costOf(each))), ...rivals, ...library]))
   return {
-    anyone: staircase((each) => each.receipt.totals.anyoneCanPay), paid: staircase((each) => each.receipt.totals.payNow),
+    anyone: staircase((each) => coreTotals(each).anyoneCanPay), paid: staircase((each) => coreTotals(each).payNow),
     leftOut: [view, ...alike].flatMap((each) => (lacks(each) === null ? [] : [`${each.name} (${lacks(each)!})`])),
   }
+}
+
+/** The machine alone: licence and peripherals are no part of what frames cost. */
+function coreTotals({ receipt }: BuildView): BuildView['receipt']['totals'] {
+  return receipt.byScope.find(({ scope }) => scope === 'core')!.totals
 }
 
 /** Why a build has no whole cost or no frames, in words; null where it has both. */

@@ -7,7 +7,7 @@ import { briefOf, insertBuild, insertChoice } from './builds'
 import { choiceRowsOf } from './choicesOf'
 import { assertReckonable } from './assertReckonable'
 import { leadInput } from './leads'
-import { insertLibrary } from './library'
+import { insertLibrary, rivalInput } from './library'
 import { marketChanged } from './market'
 import { exportPurchases, importPurchases } from './purchase/purchaseFile'
 import { loadWorkloads } from './workloads'
@@ -66,10 +66,7 @@ async function exportRivals(db: Database, ids: readonly string[]): Promise<Libra
   if (ids.length === 0) return []
   const rows = await db.select().from(rivals).where(inArray(rivals.id, [...ids]))
   const rates = await db.select().from(rivalRates).where(inArray(rivalRates.rivalId, [...ids]))
-  return rows.map(({ deletedAt: _deletedAt, price, shipping, ...rival }) => ({
-    ...rival, price: toDecimal(price, rival.currency), shipping: toDecimal(shipping, rival.currency),
-    rates: rates.filter((rate) => rate.rivalId === rival.id).map(({ workloadId, width, height, preset, averageFps, lowFps, note }) => ({ workloadId, width, height, preset, averageFps, lowFps, note })),
-  }))
+  return rows.map((row) => rivalInput(row, rates))
 }
 
 /** Opens a build file: its library first (what is there already stays), then the build under a new identity. */

@@ -2,35 +2,27 @@ import { and, desc, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm'
 import { checkFit, type FitReport } from '#core/fit/checkFit'
 import { expandDonors } from '#core/parts/expandDonors'
 import { paidByChoice } from '#core/ledger/ledger'
-import { formatAmount } from '#core/money/formatAmount'
-import { coreRoles, partLabel, type Need, type Part, type Role } from '#core/parts/part'
+import { coreRoles, partLabel, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/estimateFrameRate'
 import { judgeTarget } from '#core/performance/judgeTarget'
 import { evidenceAt } from '#core/performance/limitEvidence'
 import { frameMachineOf, machinePair } from '#core/performance/machineOf'
 import { excludedBecause } from '#core/performance/run'
-import type { Workload } from '#core/performance/workload'
 import { receipt } from '#core/receipt/receipt'
-import { compareRates } from '#core/weighing/compareRates'
-import { likeForLike } from '#core/weighing/likeForLike'
-import type { MachineRate, NeedPrices, WeighedMachine } from '#core/weighing/machine'
-import { weighingVerdict } from '#core/weighing/verdict'
-import { convertAmount, rateTable } from '#core/money/rates'
 import type { BuildView, TargetView } from '#shared/views'
 import type { Database } from '../db/client'
-import { buildRivals, builds, choices, ledgerEntries, rivalRates, rivals, shelf, targets } from '../db/schema'
+import { builds, choices, ledgerEntries, shelf, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { titlesOf } from './leadViews'
 import { valuedLeads } from './valuedLeads'
-import { useMarket, type Market } from './market'
+import { useMarket } from './market'
 import { arrivalsOf } from './purchase/arrivals'
-import { huntsTogether, readChoice, removedLabel, type ChoiceContext, type ReadChoice } from './readChoice'
+import { huntsTogether, readChoice, removedLabel, type ChoiceContext } from './readChoice'
 import { choiceRowsOf } from './choicesOf'
 import { fitBriefOf } from './fitBrief'
 import { openOrders, sharesOfOrders } from './openOrders'
 import { usePerformance, type Performance } from './performance'
-
-type BuildRow = typeof builds.$inferSelect
+import { weighBuild } from './weighing'
 
 /** Everything the interface shows of a build, computed from what is stored. */
 export async function buildView(db: Database, buildId: string, today: string): Promise<BuildView> {
@@ -84,7 +76,7 @@ export async function buildView(db: Database, buildId: string, today: string): P
     emptyRoles: coreRoles.filter((role) => !parts.some((part) => part.role === role) && !(role === 'graphics' && parts.some((part) => part.role === 'cpu' && part.facts.integratedGraphics)) && !(role === 'cooler' && parts.some((part) => part.facts.coolerIncluded))),
     breaches: chosen.flatMap((choice) => choice.breaches),
     machineName: { cpu: nameOf(parts, 'cpu'), graphics: nameOf(parts, 'graphics') },
-    weighing: await weigh(db, build, account.totals.anyoneCanPay, chosen, targetViews, { market, library, workloads, today }),
+    weighing: await weighBuild(db, { build, choices: chosen.map((choice) => choice.view), parts, targets: targetViews, hours: entries.reduce((sum, entry) => sum + entry.hours, 0), measuredW: measuredWatts(performance, pair) }, { market, performance, today }),
     workloads,
     removedChoices: removed.map((row) => ({ id: row.id, label: removedLabel(row, context) })),
   }
@@ -118,63 +110,13 @@ function exactly({ averageFps, lowFps }: { averageFps: number; lowFps: number | 
   return { range: { low: averageFps, high: averageFps }, lowRange: { low, high: low } }
 }
 
+/** The highest wall draw measured on a pair of parts, W. */
+function measuredWatts({ runs }: Performance, pair: string | null): number | null {
+  const watts = runs.flatMap((run) => (run.pair === pair ? (run.readings.wallW ?? []) : []))
+  return watts.length === 0 ? null : Math.max(...watts)
+}
+
 interface Settings { workloadId: string; width: number; height: number; preset: string | null }
 function sameSettings(a: Settings, b: Settings): boolean {
   return a.workloadId === b.workloadId && a.width === b.width && a.height === b.height && a.preset === b.preset
-}
-
-interface WeighContext {
-  readonly market: Market
-  readonly library: ReadonlyMap<string, Part>
-  readonly workloads: readonly Workload[]
-  readonly today: string
-}
-
-async function weigh(db: Database, build: BuildRow, price: number, chosen: readonly ReadChoice[], targetViews: readonly TargetView[], context: WeighContext): Promise<BuildView['weighing']> {
-  const needPrices: NeedPrices = Object.fromEntries(build.needs.map(({ need, price: needPrice }) => [need, needPrice]))
-  const settings = (each: { width: number; height: number; preset: string | null }) => (each.preset === null ? null : `${each.width}x${each.height} ${each.preset}`)
-  const own: WeighedMachine = {
-    id: build.id, name: build.name, kind: 'build', price, taxPercent: 0, shipping: 0,
-    brings: chosen.flatMap((choice) => choice.machineParts.flatMap((part): Need[] => (part.facts.covers ? [part.facts.covers] : []))),
-    rates: targetViews.flatMap((target): MachineRate[] => {
-      const measured = target.measured.find((run) => run.stands)
-      if (measured) return [{ workloadId: target.workloadId, settings: settings(target), averageFps: measured.averageFps, lowFps: measured.lowFps, kind: 'measured' }]
-      return target.estimate ? [{ workloadId: target.workloadId, settings: settings(target), averageFps: target.estimate.averageFps, lowFps: target.estimate.lowFps, kind: 'estimate' }] : []
-    }),
-    notStated: [],
-  }
-  const chosenRivals = await db.select({ rival: rivals }).from(buildRivals).innerJoin(rivals, eq(rivals.id, buildRivals.rivalId)).where(and(eq(buildRivals.buildId, build.id), isNull(rivals.deletedAt)))
-  const rates = chosenRivals.length === 0 ? [] : await db.select().from(rivalRates).where(inArray(rivalRates.rivalId, chosenRivals.map(({ rival }) => rival.id)))
-  const table = rateTable(context.market.rates)
-  const ownCost = likeForLike(own, needPrices)
-  const others = chosenRivals.map(({ rival }) => {
-    const rate = table.rateOn(context.today, rival.currency, build.currency)
-    const inBuild = (amount: number) => convertAmount(amount, rival.currency, build.currency, rate)
-    const stated = rates.filter((each) => each.rivalId === rival.id)
-    const machine: WeighedMachine = {
-      id: rival.id, name: rival.name, kind: rival.kind, price: inBuild(rival.price), taxPercent: rival.taxPercent, shipping: inBuild(rival.shipping), brings: rival.brings, notStated: rival.notStated,
-      rates: [
-        ...stated.map((each): MachineRate => ({ workloadId: each.workloadId, settings: settings(each), averageFps: each.averageFps, lowFps: each.lowFps, kind: 'stated' })),
-        ...estimatedRates(rival, targetViews.filter((target) => !stated.some((each) => sameSettings(each, target))), context),
-      ],
-    }
-    const cost = likeForLike(machine, needPrices)
-    const comparison = compareRates(own, machine)
-    const verdict = weighingVerdict({
-      ownName: build.name, otherName: rival.name, ownCost: ownCost.total, otherCost: cost.total, comparison, notStated: rival.notStated, formatMoney: (amount) => formatAmount(amount, build.currency),
-    })
-    return { machine, cost, comparison, verdict }
-  })
-  return { own: { machine: own, cost: ownCost, comparison: null, verdict: null }, others, switchedOff: [] }
-}
-
-/** A prebuilt whose CPU and card are known is estimated at the brief's own settings. */
-function estimatedRates(rival: typeof rivals.$inferSelect, targetViews: readonly TargetView[], { library, workloads }: WeighContext): MachineRate[] {
-  const parts = [rival.cpuId, rival.graphicsId].flatMap((id) => (id === null ? [] : (library.get(id) ?? [])))
-  const { machine } = frameMachineOf(parts)
-  if (!machine) return []
-  return targetViews.map((target) => {
-    const estimate = estimateFrameRate(workloads.find((each) => each.id === target.workloadId)!, machine, target)
-    return { workloadId: target.workloadId, settings: `${target.width}x${target.height} ${target.preset}`, averageFps: estimate.averageFps, lowFps: estimate.lowFps, kind: 'estimate' }
-  })
 }

@@ -1,7 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm'
 import { CoreError } from '#core/coreError'
-import { parseDecimal } from '#core/money/decimal'
-import type { LibraryFile, RivalInput, SourceInput } from '#shared/schemas/entities'
+import { parseDecimal, toDecimal } from '#core/money/decimal'
+import { rivalSchema, type LibraryFile, type RivalInput, type SourceInput } from '#shared/schemas/entities'
 import type { Database, Queryable } from '../db/client'
 import { exchangeRates, leads, parts, rivalRates, rivals, shelf, sources, workloads, workResults, workTasks } from '../db/schema'
 import { newId } from './ids'
@@ -43,7 +43,7 @@ export async function insertLibrary(tx: Queryable, file: LibraryFile): Promise<{
   }
   for (const rate of file.rates) count(await tx.insert(exchangeRates).values(rate).onConflictDoNothing())
   for (const rival of file.rivals) {
-    await mustExist(tx, 'rivals', rival)
+    await rivalNamesParts(tx, 'rivals', rival)
     if (count(await tx.insert(rivals).values(rivalRow(rival.id, rival)).onConflictDoNothing())) await insertRivalRates(tx, rival.id, rival)
   }
   for (const thing of file.shelf) count(await tx.insert(shelf).values({ ...thing, cost: parseDecimal(thing.cost, thing.currency, 'cost') }).onConflictDoNothing())
@@ -62,7 +62,8 @@ export async function insertLibrary(tx: Queryable, file: LibraryFile): Promise<{
   return { added, alreadyThere: wanted - added }
 }
 
-async function mustExist(tx: Queryable, path: string, rival: RivalInput): Promise<void> {
+/** Refuses a rival that names a part which is not in the library. */
+export async function rivalNamesParts(tx: Queryable, path: string, rival: RivalInput): Promise<void> {
   const wanted = [rival.cpuId, rival.graphicsId].filter((id): id is string => id !== null)
   if (wanted.length === 0) return
   const found = await tx.select({ id: parts.id }).from(parts).where(inArray(parts.id, wanted))
@@ -70,8 +71,23 @@ async function mustExist(tx: Queryable, path: string, rival: RivalInput): Promis
   if (missing !== undefined) throw new CoreError('unknown-part', `${rival.name} names the part "${missing}", which is not in the library`, path)
 }
 
-export function rivalRow(id: string, { price, shipping, rates: _rates, ...rival }: RivalInput) {
-  return { ...rival, id, price: parseDecimal(price, rival.currency, 'price'), shipping: parseDecimal(shipping, rival.currency, 'shipping'), brings: rival.brings as never, notStated: (rival.notStated ?? []) as string[] }
+export function rivalRow(id: string, { price, shipping, subscriptionPerYear, gameSurcharge, resaleToday, extras, rates: _rates, ...rival }: RivalInput) {
+  const amount = (text: string, path: string) => parseDecimal(text, rival.currency, path)
+  return {
+    ...rival, id, price: amount(price, 'price'), shipping: amount(shipping, 'shipping'), subscriptionPerYear: amount(subscriptionPerYear, 'subscriptionPerYear'), gameSurcharge: amount(gameSurcharge, 'gameSurcharge'),
+    resaleToday: resaleToday === null ? null : amount(resaleToday, 'resaleToday'), extras: extras.map(({ label, worth }, index) => ({ label, worth: amount(worth, `extras[${index}].worth`) })),
+    brings: rival.brings as never, notStated: (rival.notStated ?? []) as string[], equivalents: [...rival.equivalents],
+  }
+}
+
+/** A rival as its form and its files state it. */
+export function rivalInput({ deletedAt: _deletedAt, price, shipping, subscriptionPerYear, gameSurcharge, resaleToday, extras, parts: said, ...rival }: typeof rivals.$inferSelect, rates: readonly (typeof rivalRates.$inferSelect)[]): LibraryFile['rivals'][number] {
+  const decimal = (amount: number) => toDecimal(amount, rival.currency)
+  return {
+    ...rival, price: decimal(price), shipping: decimal(shipping), subscriptionPerYear: decimal(subscriptionPerYear), gameSurcharge: decimal(gameSurcharge), resaleToday: resaleToday === null ? null : decimal(resaleToday),
+    extras: extras.map(({ label, worth }) => ({ label, worth: decimal(worth) })), parts: { ...rivalSchema.getDefault().parts, ...said },
+    rates: rates.filter((rate) => rate.rivalId === rival.id).map(({ workloadId, width, height, preset, averageFps, lowFps, note }) => ({ workloadId, width, height, preset, averageFps, lowFps, note })),
+  }
 }
 
 export async function insertRivalRates(tx: Queryable, rivalId: string, rival: RivalInput): Promise<void> {

@@ -55,7 +55,7 @@ function stepView({ option, ...step }: Step): StepView {
 }
 
 /** Open leads with one thing kept, for which nothing of the house speaks against; at their expected cost. */
-async function leadOptions(db: Database, market: Market, build: typeof builds.$inferSelect, view: BuildView, today: string): Promise<StepOption[]> {
+export async function leadOptions(db: Database, market: Market, build: typeof builds.$inferSelect, view: BuildView, today: string): Promise<StepOption[]> {
   const table = rateTable(market.rates)
   // only what keeps one thing can take one role
   const kept = groupBy(await db.select({ leadId: leadThings.leadId, partId: leadThings.partId }).from(leadThings).where(eq(leadThings.plan, 'keep')), (row) => row.leadId)

@@ -3,7 +3,7 @@ import { CoreError } from '#core/coreError'
 import { parseDecimal } from '#core/money/decimal'
 import type { ChoiceInput } from '#shared/schemas/entities'
 import type { VariantsView } from '#shared/views'
-import type { Database } from '../db/client'
+import type { Database, Queryable } from '../db/client'
 import { buildRivals, builds, choices, targets } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { buildView } from './buildView'
@@ -22,14 +22,16 @@ async function buildRow(db: Pick<Database, 'select'>, id: string): Promise<Build
 
 /** Begins a variant: the brief is its own from here on, the choices are the build's until one is changed. */
 export async function createVariant(db: Database, buildId: string, name: string, today: string): Promise<string> {
-  return db.transaction(async (tx) => {
-    const parent = await buildRow(tx, buildId)
-    const id = newId(name)
-    await tx.insert(builds).values({ ...parent, id, name, variantOf: buildId, dropped: [], settled: [...parent.settled], createdAt: today })
-    for (const target of await tx.select().from(targets).where(eq(targets.buildId, buildId))) await tx.insert(targets).values({ ...target, id: newId('target'), buildId: id })
-    for (const rival of await tx.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))) await tx.insert(buildRivals).values({ ...rival, buildId: id })
-    return id
-  })
+  return db.transaction((tx) => insertVariant(tx, buildId, name, today))
+}
+
+export async function insertVariant(tx: Queryable, buildId: string, name: string, today: string): Promise<string> {
+  const parent = await buildRow(tx, buildId)
+  const id = newId(name)
+  await tx.insert(builds).values({ ...parent, id, name, variantOf: buildId, dropped: [], settled: [...parent.settled], createdAt: today })
+  for (const target of await tx.select().from(targets).where(eq(targets.buildId, buildId))) await tx.insert(targets).values({ ...target, id: newId('target'), buildId: id })
+  for (const rival of await tx.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))) await tx.insert(buildRivals).values({ ...rival, buildId: id })
+  return id
 }
 
 /** Whether a choice came to a build from the one it is a variant of. */

@@ -6,6 +6,7 @@ import { conditions, manners } from '../../core/market/soldRecord'
 import { factKeys, factKinds } from '../../core/parts/facts'
 import { needs, roles, type PartFacts } from '../../core/parts/part'
 import { scopes } from '../../core/receipt/receipt'
+import { playStyles, type PlayStyle } from '../../core/weighing/playStyles'
 import { faultSigns, protections } from '../../core/sourcing/faultRisk'
 import { defaultAnswerDays } from '../../core/leads/silence'
 import type { Answer } from '../../core/listings/completeness'
@@ -18,6 +19,7 @@ import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, share,
 
 /** The things of the product as forms, routes and files state them: one schema each. Amounts are decimal strings. */
 
+const playStyleNames = Object.keys(playStyles) as PlayStyle[]
 const name = () => text().trim().required('${path} is needed').max(120)
 const line = (max = 300) => text().max(max).default('')
 const idText = () => text().required().max(120)
@@ -219,6 +221,14 @@ export const shelfSchema = object({
   note: line(),
 })
 
+export const weighingSchema = object({
+  years: finite().min(0.5).max(15).default(3), style: oneOf(playStyleNames).default('couch'), basis: oneOf(['anyone', 'paid']).default('anyone'), gamesPerYear: finite().min(0).max(200).default(4), usualShipping: decimalText().default('35.00'),
+  off: array().of(text().defined().max(40)).max(40).default([]),
+  edits: mixed<Record<string, Record<string, string>>>((value): value is Record<string, Record<string, string>> => typeof value === 'object' && value !== null && Object.values(value).every((each) => typeof each === 'object' && each !== null && Object.values(each).every((amount) => typeof amount === 'string' && decimalText({ min: 'any' }).isValidSync(amount)))).default({}),
+})
+export type WeighingInput = InferType<typeof weighingSchema>
+export const editionSchema = object({ name: name().max(80) })
+
 export const rivalSchema = object({
   kind: oneOf(['prebuilt', 'console', 'configured', 'own']).required(),
   name: name(),
@@ -230,6 +240,16 @@ export const rivalSchema = object({
   cpuId: text().nullable().default(null),
   graphicsId: text().nullable().default(null),
   notStated: texts().default([]),
+  shippingStated: yesOrNo().default(true),
+  parts: object({
+    memoryGb: finite().moreThan(0).nullable().default(null), memoryModules: wholeFrom(1).max(16).nullable().default(null), memoryMts: finite().moreThan(0).nullable().default(null), storageGb: finite().moreThan(0).nullable().default(null),
+    storageKind: oneOf(['nvme', 'sata', 'hdd']).nullable().default(null), supplyW: finite().moreThan(0).nullable().default(null), supplyMake: text().max(80).nullable().default(null),
+  }).default(() => ({ memoryGb: null, memoryModules: null, memoryMts: null, storageGb: null, storageKind: null, supplyW: null, supplyMake: null })),
+  warrantyMonths: wholeFrom(0).max(240).nullable().default(null),
+  fullW: finite().min(0).max(3000).nullable().default(null), idleW: finite().min(0).max(3000).nullable().default(null),
+  subscriptionPerYear: decimalText().default('0'), gameSurcharge: decimalText({ min: 'any' }).default('0'), resaleToday: decimalText().nullable().default(null),
+  equivalents: array().of(object({ by: text().trim().required('who says so?').max(80), saidOn: calendarDate().required('a date is needed'), cpuIndex: rate().required('a CPU index is needed'), threads: wholeFrom(1).max(256).required(), graphicsIndex: rate().required('a graphics index is needed'), videoMemoryGb: finite().moreThan(0).required() })).max(20).default([]),
+  extras: array().of(object({ label: text().trim().required('say what it is').max(80), worth: decimalText().required('what is it worth?') })).max(20).default([]),
   url: line(1000),
   note: line(1000),
   rates: array().of(object({

@@ -12,7 +12,7 @@ const mostMoney = computed(() => Math.max(1, ...steps.value.map((step) => step.c
 const mostFrames = computed(() => Math.max(1, ...steps.value.map((step) => step.frames)))
 /** Round figures for the axis. */
 const moneyTicks = computed(() => {
-  const rough = mostMoney.value / 5
+  const rough = mostMoney.value / 8
   const step = [1000, 2000, 5000, 10_000, 20_000, 50_000, 100_000, 200_000, 500_000].find((each) => each >= rough) ?? rough
   return Array.from({ length: Math.floor(mostMoney.value / step) }, (_, index) => (index + 1) * step)
 })
@@ -32,7 +32,7 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
 
 <template>
   <section class="sheet p-4" aria-label="frames for money">
-    <div class="flex flex-wrap items-center gap-3"><h2>Frames for money <span class="font-normal text-soft">geometric mean over this build’s targets, by what the machine costs in {{ view.currency }}</span></h2><span class="ml-auto flex gap-1"><button type="button" class="button !py-0.5" :class="{ 'button-main': basis === 'anyone' }" :aria-pressed="basis === 'anyone'" @click="basis = 'anyone'">what anyone can pay</button><button type="button" class="button !py-0.5" :class="{ 'button-main': basis === 'paid' }" :aria-pressed="basis === 'paid'" @click="basis = 'paid'">what I pay</button></span></div>
+    <div class="flex flex-wrap items-center gap-3"><h2>Frames for money <span class="font-normal text-soft">geometric mean over this build’s targets, by what the machine alone costs in {{ view.currency }}</span></h2><span class="ml-auto flex gap-1"><button type="button" class="button !py-0.5" :class="{ 'button-main': basis === 'anyone' }" :aria-pressed="basis === 'anyone'" @click="basis = 'anyone'">what anyone can pay</button><button type="button" class="button !py-0.5" :class="{ 'button-main': basis === 'paid' }" :aria-pressed="basis === 'paid'" @click="basis = 'paid'">what I pay</button></span></div>
     <p v-if="steps.length === 0" class="mt-2 text-soft">Nothing to compare: it wants targets, and prices for whole machines.</p>
     <template v-else>
       <svg :viewBox="`0 0 ${width} ${height}`" class="mt-2 w-full" role="img" aria-label="frames by cost; the same figures stand in the table below">

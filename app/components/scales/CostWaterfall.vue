@@ -1,32 +1,54 @@
 <script setup lang="ts">
-import type { WeighedView } from '#shared/views'
+import { toDecimal } from '#core/money/decimal'
+import { gapByStep } from '#core/weighing/likeForLike'
+import { likeForLikeSteps } from '#core/weighing/steps'
+import type { BuildView, WeighedView } from '#shared/views'
 import { costWorking, stepWorking } from '~/workings/weighingWorkings'
-import { amount } from '~/utils/show'
+import { amount, signedAmount } from '~/utils/show'
+import type { SettingsChange } from './settings'
 
-/** What it takes to own: the same steps held against every machine, side by side. */
-const { machines, currency, unknownStreet } = defineProps<{ machines: readonly WeighedView[]; currency: string; unknownStreet: number }>()
-const steps = computed(() => {
-  const seen = new Map<string, string>()
-  for (const each of machines) for (const step of each.cost.steps) seen.set(step.id, step.label)
-  const order = ['price', 'tax', 'shipping']
-  return [...seen].sort(([a], [b]) => (order.indexOf(a) + 1 || 99) - (order.indexOf(b) + 1 || 99))
-})
+/** What it takes to own: the same steps held against every machine, each switchable, each figure open to the builder's own. */
+const { view, machines, against } = defineProps<{ view: BuildView; machines: readonly WeighedView[]; against: WeighedView | null }>()
+const emit = defineEmits<{ change: [change: SettingsChange]; edit: [machine: string, step: string, amount: string | null] }>()
+const writing = ref(false)
+const currency = computed(() => view.currency)
+const off = computed(() => new Set(view.weighing.settings.off))
+const steps = computed(() => likeForLikeSteps.filter((rule) => machines.some((each) => each.cost.steps.some((step) => step.id === rule.id))))
 const stepOf = (each: WeighedView, id: string) => each.cost.steps.find((step) => step.id === id)
+const gaps = computed(() => (against ? gapByStep(view.weighing.own.cost, against.cost) : []))
+const soFar = (id: string) => gaps.value.find((gap) => gap.id === id)
 const series = ['text-series-1', 'text-series-2', 'text-series-3', 'text-series-4']
-const longest = computed(() => Math.max(...machines.map((each) => each.cost.total), 1))
+const share = computed(() => (against && view.weighing.own.cost.total !== 0 ? (100 * (against.cost.total - view.weighing.own.cost.total)) / Math.abs(view.weighing.own.cost.total) : null))
+function toggle(id: string) {
+  emit('change', { off: off.value.has(id) ? [...off.value].filter((each) => each !== id) : [...off.value, id] })
+}
+function write(machine: string, step: string, event: Event) {
+  const { value } = event.target as HTMLInputElement
+  emit('edit', machine, step, value.trim() === '' ? null : value.trim())
+}
+const typed = (each: WeighedView, id: string) => {
+  const own = view.weighing.settings.edits[each.machine.id]?.[id]
+  return own === undefined ? '' : toDecimal(own, currency.value)
+}
 </script>
 
 <template>
-  <section class="sheet p-4" aria-label="what it takes to own">
-    <h2>What it takes to own <span class="font-normal text-soft">{{ currency }}</span></h2>
-    <table class="ledger mt-1">
-      <thead><tr><th /><th v-for="(each, index) in machines" :key="each.machine.id" class="!text-right !font-semibold" :class="series[index]">{{ each.machine.name }}</th></tr></thead>
+  <section class="sheet p-3" aria-label="what it takes to own">
+    <div class="flex items-baseline gap-2"><h2>What it takes to own <span class="font-normal text-soft">{{ currency }}, each step can be switched off</span></h2><button type="button" class="quiet-button ml-auto text-xs" :aria-pressed="writing" @click="writing = !writing">{{ writing ? 'done' : 'write own figures' }}</button></div>
+    <table class="ledger mt-1 [&_td]:!py-[2.5px]">
+      <thead><tr><th>step</th><th v-for="(each, index) in machines" :key="each.machine.id" class="!text-right !font-semibold" :class="series[index]">{{ each.machine.name }}</th><th v-if="against" class="!text-right">gap so far</th></tr></thead>
       <tbody>
-        <tr v-for="[id, label] in steps" :key="id"><td>{{ label }}</td><td v-for="each in machines" :key="each.machine.id" class="amount"><TheFigure v-if="stepOf(each, id)" :text="amount(stepOf(each, id)!.amount, currency)" :working="() => stepWorking(each, stepOf(each, id)!, currency)" /><template v-else>—</template></td></tr>
-        <tr class="border-t-2 border-ink font-semibold"><td>like for like</td><td v-for="each in machines" :key="each.machine.id" class="amount"><TheFigure :text="amount(each.cost.total, currency)" :working="() => costWorking(each, currency)" :data-cost="each.machine.id" /></td></tr>
+        <tr v-for="rule in steps" :key="rule.id" :class="{ 'text-soft': off.has(rule.id) }">
+          <td><label class="whitespace-nowrap"><input type="checkbox" class="mr-1.5" :checked="!off.has(rule.id)" :aria-label="`count ${rule.label}`" @change="toggle(rule.id)">{{ rule.label }}</label></td>
+          <td v-for="each in machines" :key="each.machine.id" class="amount" :data-step="`${rule.id} ${each.machine.id}`">
+            <input v-if="writing" class="field figures !min-h-0 w-24 !py-0 text-right" inputmode="decimal" :value="typed(each, rule.id)" :placeholder="stepOf(each, rule.id) ? amount(stepOf(each, rule.id)!.reckoned ?? stepOf(each, rule.id)!.amount, currency) : '—'" :aria-label="`own figure: ${rule.label} of ${each.machine.name}`" @change="write(each.machine.id, rule.id, $event)">
+            <template v-else-if="stepOf(each, rule.id) && !stepOf(each, rule.id)!.isOff"><TheFigure :text="amount(stepOf(each, rule.id)!.amount, currency)" :working="() => stepWorking(each, stepOf(each, rule.id)!, currency)" /><span v-if="stepOf(each, rule.id)!.from === 'own'" class="text-info" title="your own figure">*</span></template><template v-else>—</template>
+          </td>
+          <td v-if="against" class="amount text-xs text-soft">{{ soFar(rule.id) ? signedAmount(soFar(rule.id)!.soFar, currency) : '' }}</td>
+        </tr>
+        <tr class="border-t-2 border-ink font-semibold"><td>like for like</td><td v-for="each in machines" :key="each.machine.id" class="amount"><TheFigure :text="amount(each.cost.total, currency)" :working="() => costWorking(each, currency)" :data-cost="each.machine.id" /></td><td v-if="against" class="amount text-xs">{{ share === null ? '' : `${share > 0 ? '+' : '−'}${Math.abs(share).toFixed(0)} %` }}</td></tr>
       </tbody>
     </table>
-    <div v-for="(each, index) in machines" :key="each.machine.id" class="mt-1.5 flex items-center gap-2 text-xs"><span class="w-32 truncate text-soft">{{ each.machine.name }}</span><span class="h-2.5" :class="series[index]" :style="{ width: `${(55 * each.cost.total) / longest}%`, background: 'currentColor' }" /></div>
-    <p v-if="unknownStreet > 0" class="mt-3 text-waiting">{{ unknownStreet }} of the build's things have no street price and are left out of its price.</p>
+    <p v-if="view.receipt.totals.unknownStreet > 0 && view.weighing.settings.basis === 'anyone'" class="mt-2 text-waiting">{{ view.receipt.totals.unknownStreet }} of the build's things have no street price; they stand at what they cost you.</p>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { LibraryView } from '#shared/views'
+import type { BuildView, LibraryView } from '#shared/views'
+import { changedSettings, type SettingsChange } from '~/components/scales/settings'
 import { request } from '~/utils/request'
 
 /** Scales: is it better than buying a machine ready made? */
@@ -7,23 +8,42 @@ const build = useBuild()
 const { run } = useDeed()
 const view = computed(() => build.view!)
 const library = ref<LibraryView | null>(null)
+const mode = useRouteState('mode', 'weighing')
+const focus = useRouteState('against')
+const modes = [['weighing', 'Weighing'], ['match', 'Match and spend'], ['turning', 'Turning points'], ['editions', 'Editions']] as const
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
-const chosen = computed(() => view.value.weighing.others.map((other) => other.machine.id))
-const machines = computed(() => [view.value.weighing.own, ...view.value.weighing.others])
+const others = computed(() => view.value.weighing.others)
+const chosen = computed(() => others.value.map((other) => other.machine.id))
+const against = computed(() => others.value.find((other) => other.machine.id === focus.value) ?? others.value[0] ?? null)
+const machines = computed(() => [view.value.weighing.own, ...others.value])
+const most = 3
 function toggle(id: string) {
-  const next = chosen.value.includes(id) ? chosen.value.filter((each) => each !== id) : [...chosen.value, id].slice(-3)
+  const next = chosen.value.includes(id) ? chosen.value.filter((each) => each !== id) : [...chosen.value, id].slice(-most)
   return run(() => build.setRivals(next))
 }
+const save = (change: SettingsChange, edit?: { machine: string; step: string; amount: string | null }) => run(async () => build.take(await request<BuildView>(`/api/builds/${view.value.id}/weighing`, { method: 'PUT', body: changedSettings(view.value.weighing.settings, view.value.currency, change, edit) }), ''))
+useHead({ title: 'Scales · Tarvin' })
 </script>
 
 <template>
   <div class="px-5 py-4">
-    <h1>{{ view.name }}<template v-if="view.weighing.others.length > 0">, weighed against {{ view.weighing.others.length }} others</template></h1>
-    <p class="mt-1 flex flex-wrap gap-2"><button v-for="rival in library?.rivals" :key="rival.id" type="button" class="rounded border px-2 py-0.5 text-xs" :class="chosen.includes(rival.id) ? 'border-ink bg-ink text-paper' : 'border-line text-soft'" :aria-pressed="chosen.includes(rival.id)" @click="toggle(rival.id)">{{ rival.name }}</button><NuxtLink to="/rivals" class="quiet-button text-xs">add a rival…</NuxtLink></p>
-    <div v-if="view.weighing.others.length > 0" class="mt-3 space-y-1.5 border-l-4 border-settled pl-4 text-[15px] leading-relaxed">
-      <p v-for="other in view.weighing.others" :key="other.machine.id" :data-verdict="other.machine.id">{{ other.verdict!.sentence }} <span v-if="other.verdict!.unknown" class="text-waiting">Not known: {{ other.verdict!.unknown }}.</span></p>
+    <div class="flex flex-wrap items-center gap-2"><h1 class="mr-2">Scales</h1><button v-for="[key, name] in modes" :key="key" type="button" class="button !py-0.5" :class="{ 'button-main': mode === key }" :aria-pressed="mode === key" @click="mode = key">{{ name }}</button>
+      <label v-if="others.length > 1 && mode !== 'editions'" class="ml-auto text-[13px]">looked at closely <select class="field !min-h-0 !py-0.5" :value="against?.machine.id" aria-label="rival looked at closely" @change="focus = ($event.target as HTMLSelectElement).value"><option v-for="other in others" :key="other.machine.id" :value="other.machine.id">{{ other.machine.name }}</option></select></label>
     </div>
-    <p v-else class="mt-3 text-soft">Choose up to three rivals above.</p>
-    <div class="mt-4 grid grid-cols-2 gap-3 max-lg:grid-cols-1"><CostWaterfall :machines="machines" :currency="view.currency" :unknown-street="view.receipt.totals.unknownStreet" /><RateDumbbells :view="view" :machines="machines" /></div>
+    <EditionsLeaf v-if="mode === 'editions'" :view="view" class="mt-3" />
+    <template v-else>
+      <p class="mt-2 flex flex-wrap items-center gap-2"><span class="text-soft">against</span><button v-for="rival in library?.rivals" :key="rival.id" type="button" class="rounded border px-2 py-0.5 text-xs" :class="chosen.includes(rival.id) ? 'border-ink bg-ink text-paper' : 'border-line text-soft'" :aria-pressed="chosen.includes(rival.id)" @click="toggle(rival.id)">{{ rival.name }}</button><NuxtLink to="/rivals" class="quiet-button text-xs">add a rival…</NuxtLink></p>
+      <p v-if="!against" class="mt-3 text-soft">Choose up to three machines above.</p>
+      <template v-else-if="mode === 'weighing'">
+        <WeighingControls :view="view" class="mt-2" @change="save" />
+        <VerdictLines :view="view" class="mt-2" />
+        <div class="mt-3 grid grid-cols-[minmax(0,11fr)_minmax(0,9fr)] gap-3 max-lg:grid-cols-1">
+          <div class="flex min-w-0 flex-col gap-3"><CostWaterfall :view="view" :machines="machines" :against="against" @change="save" @edit="(machine, step, amount) => save({}, { machine, step, amount })" /><PartByPart :view="view" :against="against" /></div>
+          <div class="flex min-w-0 flex-col gap-3"><RateDumbbells :view="view" :machines="machines" /><FixedModes :view="view" :against="against" /></div>
+        </div>
+      </template>
+      <MatchAndSpend v-else-if="mode === 'match'" :view="view" :against="against" class="mt-3" />
+      <TurningPoints v-else :key="against.machine.id" :view="view" :against="against" class="mt-3" />
+    </template>
   </div>
 </template>

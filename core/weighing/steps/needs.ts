@@ -1,0 +1,15 @@
+import { needNames, needs, type Need } from '../../parts/part'
+import type { StepRule } from './step'
+
+function lacking(need: Need): StepRule {
+  return {
+    id: need, label: needNames[need],
+    amount: (machine, { needPrices }) => {
+      const price = needPrices[need]
+      return price === undefined || machine.brings.includes(need) ? null : { amount: price, why: `the brief wants it, ${machine.name} does not bring it`, from: 'assumption' }
+    },
+  }
+}
+
+/** One step for each thing of the brief's list: the same list for every machine. */
+export const lackingNeeds: readonly StepRule[] = needs.map(lacking)

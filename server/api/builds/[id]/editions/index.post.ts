@@ -1,0 +1,12 @@
+import { editionSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { editionsView, freezeEdition } from '~~/server/services/editions'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const id = getRouterParam(event, 'id')!
+  await freezeEdition(db, id, (await bodyOf(event, editionSchema)).name, today())
+  return editionsView(db, id, today())
+})

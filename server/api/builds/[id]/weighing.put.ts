@@ -1,0 +1,13 @@
+import { weighingSchema } from '#shared/schemas/entities'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { buildView } from '~~/server/services/buildView'
+import { saveWeighing } from '~~/server/services/scalesSettings'
+
+export default jsonRoute(async (event) => {
+  const db = await useDatabase()
+  const id = getRouterParam(event, 'id')!
+  await saveWeighing(db, id, await bodyOf(event, weighingSchema))
+  return buildView(db, id, today())
+})

@@ -1,0 +1,12 @@
+import { object } from 'yup'
+import { yesOrNo } from '#shared/schemas/fields'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { setEditionDeleted } from '~~/server/services/editions'
+
+const schema = object({ deleted: yesOrNo().required() })
+
+export default jsonRoute(async (event) => {
+  await setEditionDeleted(await useDatabase(), getRouterParam(event, 'id')!, (await bodyOf(event, schema)).deleted ? new Date().toISOString() : null)
+  return { ok: true }
+})

@@ -1,0 +1,13 @@
+import { object, mixed } from 'yup'
+import { currencyCode, text } from '#shared/schemas/fields'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { openEdition, readEditionFile } from '~~/server/services/editions'
+
+const schema = object({ edition: mixed().required('the edition is missing'), currency: currencyCode().required('in which currency?'), region: text().max(80).default('') })
+
+export default jsonRoute(async (event) => {
+  const { edition, ...where } = await bodyOf(event, schema)
+  return openEdition(await useDatabase(), readEditionFile(edition), where, today())
+})

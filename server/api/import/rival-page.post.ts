@@ -1,0 +1,11 @@
+import { object } from 'yup'
+import { text } from '#shared/schemas/fields'
+import { useDatabase } from '~~/server/db/useDatabase'
+import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { today } from '~~/server/http/today'
+import { readRivalPage } from '~~/server/services/rivalPages'
+
+const schema = object({ source: text().required('paste the source of the page').max(5_000_000) })
+
+/** What the source of a page says of a machine; nothing is stored. */
+export default jsonRoute(async (event) => readRivalPage(await useDatabase(), (await bodyOf(event, schema)).source, today()))

@@ -1,0 +1,5 @@
+import { useDatabase } from '~~/server/db/useDatabase'
+import { jsonRoute } from '~~/server/http/jsonRoute'
+import { rivalOf } from '~~/server/services/libraryDeeds'
+
+export default jsonRoute(async (event) => rivalOf(await useDatabase(), getRouterParam(event, 'id')!))
