@@ -4,8 +4,8 @@ import { Matrix, pseudoInverse } from 'ml-matrix'
 export interface AgedPart {
   readonly role: string
   readonly ageYears: number
-  /** Performance index, capacity or rating: above 0. */
-  readonly worth: number
+  /** Capacity or rating, above 0: what is paid for beside age. Null where newer generations are better by themselves (CPUs, cards): there age alone tells what becomes of a part of its class. */
+  readonly worth: number | null
   /** Minor units, above 0. */
   readonly street: number
 }
@@ -21,19 +21,19 @@ export interface AgeDecline {
 export const declineDefaults = { whole: 0.8, fewest: 6, lowest: 0.55, highest: 0.97 } as const
 
 /**
- * How parts lose value with age, from comps: within a role, least squares of ln(street price) on ln(worth) and age in
- * years; e^(coefficient of age) is what is kept a year, kept between 0.55 and 0.97. Roles with fewer than six priced parts
+ * How parts lose value with age, from comps: within a role, least squares of ln(street price) on age in years, and on
+ * ln(worth) where a capacity is paid for; e^(coefficient of age) is what is kept a year, kept between 0.55 and 0.97. Roles with fewer than six priced parts
  * or of fewer than three ages are left out.
  */
 export function ageDecline(parts: readonly AgedPart[]): AgeDecline {
   const keeps: Record<string, number> = {}
   let [sum, weight] = [0, 0]
   for (const role of [...new Set(parts.map((part) => part.role))]) {
-    const own = parts.filter((part) => part.role === role && part.street > 0 && part.worth > 0)
+    const own = parts.filter((part) => part.role === role && part.street > 0 && (part.worth === null || part.worth > 0))
     if (own.length < declineDefaults.fewest || new Set(own.map((part) => Math.floor(part.ageYears))).size < 3) continue
-    const x = new Matrix(own.map((part) => [1, Math.log(part.worth), part.ageYears]))
+    const x = new Matrix(own.map((part) => [1, part.ageYears, ...(part.worth === null ? [] : [Math.log(part.worth)])]))
     const y = Matrix.columnVector(own.map((part) => Math.log(part.street)))
-    const kept = Math.exp(pseudoInverse(x).mmul(y).get(2, 0))
+    const kept = Math.exp(pseudoInverse(x).mmul(y).get(1, 0))
     keeps[role] = Math.min(declineDefaults.highest, Math.max(declineDefaults.lowest, kept))
     sum += keeps[role] * own.length
     weight += own.length

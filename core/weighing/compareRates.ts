@@ -23,8 +23,13 @@ export interface RateComparison {
   readonly missing: readonly string[]
   /** Fixed modes of the other against what the own machine holds; out of every mean. */
   readonly modes: readonly HeldMode[]
-  /** Targets met on each side, of those both sides have a rate for; narrow counts half. */
-  readonly targets: { readonly own: number; readonly other: number; readonly of: number }
+  /** Targets met and narrowly met on each side, of those both sides have a rate for. */
+  readonly targets: { readonly own: TargetCount; readonly other: TargetCount; readonly of: number }
+}
+
+export interface TargetCount {
+  readonly met: number
+  readonly narrow: number
 }
 
 /**
@@ -55,12 +60,11 @@ export function compareRates(own: WeighedMachine, other: WeighedMachine, modes: 
   }
 }
 
-const worth = { met: 1, narrow: 0.5, missed: 0 } as const
-
 function targetsMet(own: WeighedMachine, other: WeighedMachine): RateComparison['targets'] {
   const both = own.targets.flatMap((target) => {
     const beside = other.targets.find((each) => each.name === target.name)
-    return target.verdict !== null && beside?.verdict != null ? [{ own: worth[target.verdict], other: worth[beside.verdict] }] : []
+    return target.verdict !== null && beside?.verdict != null ? [{ own: target.verdict, other: beside.verdict }] : []
   })
-  return { own: both.reduce((sum, each) => sum + each.own, 0), other: both.reduce((sum, each) => sum + each.other, 0), of: both.length }
+  const count = (side: 'own' | 'other'): TargetCount => ({ met: both.filter((each) => each[side] === 'met').length, narrow: both.filter((each) => each[side] === 'narrow').length })
+  return { own: count('own'), other: count('other'), of: both.length }
 }

@@ -38,8 +38,8 @@ export interface SearchProgress {
 
 /** Findings of house rules about one part: a machine that breaks one is not what the builder asked for, though it works. */
 const rulesOfOnePart = new Set(['oldest-cpu', 'smallest-drive', 'least-supply', 'avoided-makes'])
-/** The size of the supply is a house rule about the whole machine. */
-const rulesOfMachine = new Set([...rulesOfOnePart, 'supply-size'])
+/** The size of the supply is a house rule about the whole machine; a CPU that slows down under its cooler does not give the frames it is taken for. */
+const rulesOfMachine = new Set([...rulesOfOnePart, 'supply-size', 'cooler-capacity'])
 /** Roles after CPU and card, in the order in which they are filled; the supply last, since all others decide on it. */
 const order = ['motherboard', 'memory', 'case', 'cooler', 'storage', 'supply'] as const satisfies readonly Role[]
 
@@ -190,7 +190,7 @@ class PairFits {
     const known = this.known.get(key)
     if (known !== undefined) return known
     const ids = new Set([a.id, b.id])
-    const clashes = checkFit({ parts: [a, b], brief: this.brief }).findings.filter((finding) => finding.severity === 'stops' && finding.why.every((fact) => ids.has(fact.partId)) && finding.why[0].partId !== finding.why[1].partId)
+    const clashes = checkFit({ parts: [a, b], brief: this.brief }).findings.filter((finding) => (finding.severity === 'stops' || finding.ruleId === 'cooler-capacity') && finding.why.every((fact) => ids.has(fact.partId)) && finding.why[0].partId !== finding.why[1].partId)
     this.known.set(key, clashes.length === 0)
     return clashes.length === 0
   }

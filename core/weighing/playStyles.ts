@@ -1,4 +1,4 @@
-import type { RateComparison } from './compareRates'
+import type { RateComparison, TargetCount } from './compareRates'
 
 /** What speed comes to for a way of playing. */
 export interface SpeedJudgement {
@@ -11,7 +11,6 @@ export interface SpeedJudgement {
 }
 
 export interface StyleContext {
-  readonly otherName: string
   readonly ownWatts: number | null
   readonly otherWatts: number | null
 }
@@ -47,12 +46,14 @@ function byModes({ modes }: RateComparison): SpeedJudgement | null {
   return { sign: worse === 0 && better > 0 ? 1 : better === 0 && worse > 0 ? -1 : 0, words, weight: (targetWeight * Math.abs(better - worse)) / modes.length }
 }
 
-function byTargets(comparison: RateComparison, { otherName }: StyleContext): SpeedJudgement | null {
+/** A target met counts one, one narrowly met half. */
+function byTargets(comparison: RateComparison): SpeedJudgement | null {
   const { own, other, of } = comparison.targets
   if (of === 0) return null
-  const said = (met: number) => `${met} of ${of} ${of === 1 ? 'target' : 'targets'}`
-  if (own === other) return { sign: 0, words: ` and both reach ${said(own)}`, weight: 0 }
-  return { sign: own > other ? 1 : -1, words: ` and reaches ${said(own)}, ${otherName} ${other}`, weight: targetWeight * Math.abs(own - other) }
+  const ahead = own.met + own.narrow / 2 - other.met - other.narrow / 2
+  const said = ({ met, narrow }: TargetCount) => `${met === of && of > 1 ? `all ${of}` : `${met} of ${of}`} ${of === 1 ? 'target' : 'targets'}${narrow > 0 ? ` and ${narrow} more narrowly` : ''}`
+  if (ahead === 0) return { sign: 0, words: ` and both reach ${said(own)}`, weight: 0 }
+  return { sign: ahead > 0 ? 1 : -1, words: ` and reaches ${said(own)}, against ${other.met}${other.narrow > 0 ? ` and ${other.narrow} narrowly` : ''} there`, weight: targetWeight * Math.abs(ahead) }
 }
 
 const averages = (comparison: RateComparison) => byRatio(comparison.meanRatio, comparison.pairs.filter((pair) => pair.ratio !== null).length, 'is')
@@ -66,11 +67,11 @@ export const playStyles = {
     name: 'competitive: the lows count',
     judge: (comparison) => (comparison.meanLowRatio === null ? allRound(comparison) : byRatio(comparison.meanLowRatio, comparison.pairs.filter((pair) => pair.lowRatio !== null).length, 'in its 1 % lows is')),
   },
-  couch: { name: 'couch: reaching the targets counts', judge: (comparison, context) => byTargets(comparison, context) ?? byModes(comparison) ?? averages(comparison) },
+  couch: { name: 'couch: reaching the targets counts', judge: (comparison) => byTargets(comparison) ?? byModes(comparison) ?? averages(comparison) },
   quiet: {
     name: 'quiet work: targets, then watts',
     judge: (comparison, context) => {
-      const targets = byTargets(comparison, context) ?? byModes(comparison) ?? averages(comparison)
+      const targets = byTargets(comparison) ?? byModes(comparison) ?? averages(comparison)
       const { ownWatts, otherWatts } = context
       if (targets.sign !== 0 || ownWatts === null || otherWatts === null || Math.abs(Math.log(ownWatts / otherWatts)) < Math.log(1 + levelWatts)) return targets
       return { sign: ownWatts < otherWatts ? 1 : -1, words: `${targets.words}, drawing ${Math.round(ownWatts)} W against ${Math.round(otherWatts)} W`, weight: targetWeight / 2 }

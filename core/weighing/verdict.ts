@@ -39,12 +39,12 @@ export interface WeighingVerdict {
  * cheaper and faster always wins; without anything to compare speed by only cost is spoken of and nobody wins.
  */
 export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
-  const { ownName, otherName, own, other, comparison, formatMoney, style, ownWatts, otherWatts } = figures
+  const { ownName, otherName, own, other, comparison, formatMoney, style } = figures
   const gap = other.total - own.total
   const cost = gap === 0
     ? `${ownName} and ${otherName} cost the same to own`
     : `${ownName} costs ${formatMoney(Math.abs(gap))} ${gap > 0 ? 'less' : 'more'} to own than ${otherName}`
-  const speed = playStyles[style].judge(comparison, { otherName, ownWatts, otherWatts })
+  const speed = playStyles[style].judge(comparison, figures)
   const cheap = Math.sign(gap)
   const { sign } = speed
   const winner = sign === null ? 'depends' : cheap >= 0 && sign >= 0 && cheap + sign > 0 ? 'own' : cheap <= 0 && sign <= 0 && cheap + sign < 0 ? 'other' : 'depends'
@@ -58,13 +58,14 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
 }
 
 /** Every reason with its side, weightiest first: the steps of the waterfall, what is paid at once taken together, and speed. */
-function reasonsOf({ ownName, otherName, own, other, comparison, style, formatMoney, ownWatts, otherWatts }: VerdictFigures): (Reason & { readonly side: number })[] {
+function reasonsOf(figures: VerdictFigures): (Reason & { readonly side: number })[] {
+  const { own, other, comparison, style, formatMoney } = figures
   const gaps = gapByStep(own, other)
   const outlay = gaps.filter((each) => outlaySteps.has(each.id)).reduce((sum, each) => sum + each.gap, 0)
   const money = [{ id: 'outlay', label: 'what is paid until it is ready to use', gap: outlay }, ...gaps.filter((each) => !outlaySteps.has(each.id))].filter((each) => each.gap !== 0)
-  const speed = playStyles[style].judge(comparison, { otherName, ownWatts, otherWatts })
-  const speedReason = speed.sign === null || speed.sign === 0 ? [] : [{ side: speed.sign, weight: Math.round(speed.weight * Math.max(own.total, other.total, 0)), words: `speed: ${ownName}${speed.words.replace(/^ and/, '')}` }]
-  return [...money.map(({ id, label, gap }) => ({ side: Math.sign(gap), weight: Math.abs(gap), words: `${id === 'value-left' ? `more ${label}` : label}, ${formatMoney(Math.abs(gap))} ${id === 'value-left' ? 'apart' : 'less'}` })), ...speedReason].sort((a, b) => b.weight - a.weight)
+  const speed = playStyles[style].judge(comparison, figures)
+  const speedReason = speed.sign === null || speed.sign === 0 ? [] : [{ side: speed.sign, weight: Math.round(speed.weight * Math.max(own.total, other.total, 0)), words: 'speed' }]
+  return [...money.map(({ id, label, gap }) => ({ side: Math.sign(gap), weight: Math.abs(gap), words: id === 'value-left' ? `${label} (${formatMoney(Math.abs(gap))} more)` : `${label} (${formatMoney(Math.abs(gap))} less)` })), ...speedReason].sort((a, b) => b.weight - a.weight)
 }
 
 function unknownOf({ comparison, notStated }: VerdictFigures): string {

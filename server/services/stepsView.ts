@@ -1,5 +1,6 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/groupBy'
+import { isTooCheap } from '#core/leads/tooCheap'
 import { minorPerUnit } from '#core/money/currencies'
 import { rateTable } from '#core/money/rates'
 import { partLabel, type Part, type Role } from '#core/parts/part'
@@ -16,7 +17,7 @@ import { NotFoundError } from '../http/errors'
 import { buildView } from './buildView'
 import { fitBriefOf, machineRules } from './fitBrief'
 import { useMarket, type Market } from './market'
-import { houseRuleBreaches } from './leadViews'
+import { houseRuleBreaches, warnBelow } from './leadViews'
 import { pricedLibrary } from './pricedLibrary'
 import { keptParts, valuedLeads } from './valuedLeads'
 
@@ -65,6 +66,8 @@ export async function leadOptions(db: Database, market: Market, build: typeof bu
   return (await valuedLeads(db, market, build, today, open.map((row) => row.id))).flatMap((valued): StepOption[] => {
     const [part, ...others] = keptParts(valued, library)
     if (!part || others.length > 0 || valued.lead.condition === 'damaged' || houseRuleBreaches(build.houseRules, valued, library).length > 0) return []
+    // an ask far under the street is a warning, not a bargain
+    if (isTooCheap(valued.value.ask, warnBelow(market, valued, today, build.currency))) return []
     return [{ id: valued.lead.id, from: 'lead', part, price: valued.value.expectedAfterResale }]
   })
 }

@@ -20,7 +20,7 @@ import { likeForLike } from '#core/weighing/likeForLike'
 import type { MachineRate, NeedPrices, WeighedComponent, WeighedMachine, WeighingTerms } from '#core/weighing/machine'
 import { missingFacts, rivalComponents, rivalFactNames, unknownRival } from '#core/weighing/rivalFacts'
 import { weigh } from '#core/weighing/weigh'
-import { indexOfPart } from '#core/worth/indexOfPart'
+import { indexOfPart, indexUnit } from '#core/worth/indexOfPart'
 import type { WeighingSettings } from '#shared/types'
 import type { BuildView, ChoiceView, TargetView, WeighedView } from '#shared/views'
 import type { Database } from '../db/client'
@@ -89,7 +89,7 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
   const aged = market.library.flatMap((part): AgedPart[] => {
     const street = streetAt(market, part.id, today, build.currency)
     const worth = indexOfPart(part)
-    return street === null || worth === null || part.facts.year === undefined ? [] : [{ role: part.role, ageYears: yearsBetween(`${part.facts.year}-07-01`, today), worth, street }]
+    return street === null || worth === null || part.facts.year === undefined ? [] : [{ role: part.role, ageYears: yearsBetween(`${part.facts.year}-07-01`, today), worth: indexUnit(part.role) === 'index' ? null : worth, street }]
   })
   const { keeps, whole } = ageDecline(aged)
   return {

@@ -39,7 +39,7 @@ const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
           <template v-if="bar.rate">
             <line v-if="bar.rate.rate.lowFps" :x1="x(bar.rate.rate.lowFps)" :x2="x(bar.rate.rate.averageFps)" y1="0" y2="0" :stroke="bar.colour" stroke-width="2" :stroke-dasharray="bar.rate.same ? '' : '4 3'" />
             <circle v-if="bar.rate.rate.lowFps" :cx="x(bar.rate.rate.lowFps)" cy="0" r="4" fill="var(--sheet)" :stroke="bar.colour" stroke-width="2" /><circle :cx="x(bar.rate.rate.averageFps)" cy="0" r="4.5" :fill="bar.colour" />
-            <text :x="x(bar.rate.rate.averageFps) + 9" y="4" font-size="11" role="button" tabindex="0" text-decoration="underline" style="cursor: pointer" :fill="bar.colour" class="figures" paint-order="stroke" stroke="var(--sheet)" stroke-width="4" @click="show(bar, row.target.workload)" @keydown.enter="show(bar, row.target.workload)">{{ Math.round(bar.rate.rate.averageFps) }}{{ bar.rate.same ? kindWord[bar.rate.rate.kind] : ' own mode' }}</text>
+            <text :x="x(bar.rate.rate.averageFps) + 9" y="4" font-size="11" role="button" tabindex="0" style="cursor: pointer" :fill="bar.colour" class="figures" paint-order="stroke" stroke="var(--sheet)" stroke-width="4" @click="show(bar, row.target.workload)" @keydown.enter="show(bar, row.target.workload)"><tspan text-decoration="underline">{{ Math.round(bar.rate.rate.averageFps) }}</tspan><tspan>{{ bar.rate.same ? kindWord[bar.rate.rate.kind] : ' own mode' }}</tspan></text>
           </template>
           <text v-else x="144" y="4" font-size="11" fill="var(--soft)">not stated</text>
         </g>

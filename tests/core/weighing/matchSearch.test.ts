@@ -24,7 +24,7 @@ const run = (problem: Partial<SearchProblem> & Pick<SearchProblem, 'options' | '
   }
 }
 const option = (part: Part, cost: number): SearchOption => ({ id: `street:${part.id}`, part, cost })
-const rules = new Set(['oldest-cpu', 'smallest-drive', 'least-supply', 'avoided-makes', 'supply-size'])
+const rules = new Set(['oldest-cpu', 'smallest-drive', 'least-supply', 'avoided-makes', 'supply-size', 'cooler-capacity'])
 const stops = (parts: readonly Part[]) => checkFit({ parts }).findings.some((finding) => finding.severity === 'stops' || rules.has(finding.ruleId))
 
 /** Every machine there is, looked at one by one. */

@@ -62,8 +62,8 @@ describe('the verdict', () => {
     const other = machine({ id: 'b', name: 'Brindlewick', kind: 'prebuilt', price: 80_000, taxPercent: 10, rates: [rate('a', 60)], notStated: ['memory speed'] })
     const { verdict } = weighed(own, other, 'all-round', terms({ perHour: 1000 }))
     expect(verdict.sentence).toBe('Build it: Couch corner costs 24000 less to own than Brindlewick and is 20 % faster at the same settings (1 workload).')
-    expect(verdict.forOwn.map((reason) => reason.words)).toEqual(['what is paid until it is ready to use, 28000 less', 'speed: Couch corner is 20 % faster at the same settings (1 workload)'])
-    expect(verdict.forOther.map((reason) => reason.words)).toEqual(['builder’s hours, 4000 less'])
+    expect(verdict.forOwn.map((reason) => reason.words)).toEqual(['what is paid until it is ready to use (28000 less)', 'speed'])
+    expect(verdict.forOther.map((reason) => reason.words)).toEqual(['builder’s hours (4000 less)'])
     expect(verdict.unknown).toBe('its seller does not state memory speed')
   })
   test('the way of playing decides what counts as faster', () => {
@@ -91,7 +91,7 @@ describe('compareRates', () => {
   })
   test('targets count only where both sides have a rate; narrow counts half', () => {
     const of = (...verdicts: ('met' | 'narrow' | 'missed' | null)[]) => machine({ targets: verdicts.map((verdict, index) => ({ name: `t${index}`, verdict })) })
-    expect(compareRates(of('met', 'narrow', 'met'), of('met', 'missed', null)).targets).toEqual({ own: 1.5, other: 1, of: 2 })
+    expect(compareRates(of('met', 'narrow', 'met'), of('met', 'missed', null)).targets).toEqual({ own: { met: 1, narrow: 1 }, other: { met: 1, narrow: 0 }, of: 2 })
   })
 })
 
@@ -153,6 +153,7 @@ describe('components', () => {
 describe('ageDecline', () => {
   test('finds the share that parts keep a year, whatever they are worth', () => {
     const parts = Array.from({ length: 12 }, (_, index) => ({ role: 'graphics', ageYears: index % 5, worth: 50 + 10 * index, street: (50 + 10 * index) ** 1.2 * 0.83 ** (index % 5) * 100 }))
+    expect(ageDecline(parts.map((part) => ({ ...part, street: 0.83 ** part.ageYears * 10_000, worth: null }))).keeps.graphics).toBeCloseTo(0.83, 6)
     expect(ageDecline(parts)).toMatchObject({ keeps: { graphics: expect.closeTo(0.83, 6) }, whole: expect.closeTo(0.83, 6), parts: 12 })
   })
   test('too few parts or ages: the default for all; never below or above what is believed', () => {

@@ -36,7 +36,7 @@ useHead({ title: 'Scales · Tarvin' })
       <p v-if="!against" class="mt-3 text-soft">Choose up to three machines above.</p>
       <template v-else-if="mode === 'weighing'">
         <WeighingControls :view="view" class="mt-2" @change="save" />
-        <VerdictLines :view="view" class="mt-2" />
+        <VerdictLines :view="view" :against="against" class="mt-2" />
         <div class="mt-3 grid grid-cols-[minmax(0,11fr)_minmax(0,9fr)] gap-3 max-lg:grid-cols-1">
           <div class="flex min-w-0 flex-col gap-3"><CostWaterfall :view="view" :machines="machines" :against="against" @change="save" @edit="(machine, step, amount) => save({}, { machine, step, amount })" /><PartByPart :view="view" :against="against" /></div>
           <div class="flex min-w-0 flex-col gap-3"><RateDumbbells :view="view" :machines="machines" /><FixedModes :view="view" :against="against" /></div>

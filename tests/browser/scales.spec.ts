@@ -1,0 +1,160 @@
+import { readFileSync } from 'node:fs'
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { demoFiles } from '../../demo/files'
+
+/** A prebuilt from the source of its page, weighed against a build and a console, to the exported page; through the real interface. */
+const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
+test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
+const data = { '@context': 'https://schema.org', '@type': 'Product', name: 'Lantern Row 4 tower', description: 'Ostrane Threddle 33; Murrowdun Tarn 620 8 GB; 2x8 GB DDR4', offers: { '@type': 'Offer', price: '899.00', priceCurrency: 'CAD', url: 'https://example.test/tower' } }
+const source = `<html><head><script type="application/ld+json">${JSON.stringify(data)}</script></head><body><ul><li>480 GB NVMe drive</li><li>two years warranty</li></ul></body></html>`
+const place = (page: Page, name: string) => page.getByRole('navigation', { name: 'places of this build' }).getByRole('link', { name: new RegExp(`^${name}`) }).click()
+const audit = async (page: Page, what: string) => {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+  expect(violations.map((each) => `${what}: ${each.id} ${each.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
+}
+
+test('paste a page, answer what is missing, weigh, find the tipping price, match, freeze, export and open', async ({ page, request, browser }) => {
+  const errors: string[] = []
+  page.on('pageerror', (error) => errors.push(error.message))
+  const files = demoFiles()
+  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
+  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
+  await request.post('/api/import/shop-prices', { data: files['shop-prices.csv']!, headers: { 'content-type': 'text/csv' } })
+  const { id } = await (await request.post('/api/builds', { data: {
+    name: 'Weighed one', currency: 'CAD', budget: '700.00', stretch: '750.00', privateNote: 'sell by Christmas', needs: [{ need: 'licence', price: '24.00' }], targets: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 60 }, { workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 120 }],
+  } })).json()
+  for (const partId of ['kaldric-sallowfen-6600', 'northpine-n4-micro', 'palisado-16-gb-ddr4-2-8', 'murrowdun-tarn-640-8-gb', 'steadwell-550-w']) await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId } })
+  const verdictOf = (rival: string) => page.locator(`[data-verdict^="${rival}"]`)
+  const cost = page.locator('[data-cost^="lantern-row"]')
+
+  await test.step('the source of a page fills the form; what it does not say stays open', async () => {
+    await page.goto('/rivals')
+    await page.getByRole('button', { name: 'Add a rival' }).click()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('source of the page').fill(source)
+    await dialog.getByRole('button', { name: 'Read it' }).click()
+    await expect(dialog.getByLabel('name of the rival')).toHaveValue('Lantern Row 4 tower')
+    await expect(dialog.getByLabel('price of the rival')).toHaveValue('899.00')
+    await expect(dialog.getByLabel('CPU of the rival')).toHaveValue('ostrane-threddle-33')
+    await expect(dialog.getByLabel('memory size')).toHaveValue('16')
+    await expect(dialog.getByLabel('memory speed')).toHaveValue('')
+    await expect(dialog.getByLabel('warranty in months')).toHaveValue('24')
+    await dialog.getByLabel('tax of the rival').fill('-3')
+    await dialog.getByRole('button', { name: 'Add the rival' }).click()
+    await expect(dialog.getByText('must be between 0 and 100').first()).toBeVisible()
+    await page.reload() // nothing typed is lost
+    await page.getByRole('button', { name: 'Add a rival' }).click()
+    await expect(dialog.getByLabel('name of the rival')).toHaveValue('Lantern Row 4 tower')
+    await dialog.getByLabel('tax of the rival').fill('13')
+    await dialog.getByRole('button', { name: 'Add the rival' }).click()
+    await expect(page.getByRole('row', { name: /Lantern Row 4 tower/ })).toContainText('facts')
+  })
+  await test.step('on the scales, beside a console', async () => {
+    await page.goto(`/b/${id}/scales`)
+    await page.getByRole('button', { name: 'Lantern Row 4 tower' }).click()
+    await expect(verdictOf('lantern-row')).toContainText('Weighed one costs')
+    await page.getByRole('button', { name: 'Ovalis One' }).click()
+    await expect(verdictOf('ovalis-one')).toContainText('fixed modes')
+    await expect(verdictOf('lantern-row')).toContainText('its seller does not state memory speed')
+  })
+  await test.step('two missing facts are answered; the cost and the questions follow', async () => {
+    const before = await cost.textContent()
+    await expect(page.getByLabel('part by part')).toContainText('At what speed does the memory run?')
+    await page.getByRole('link', { name: 'answer' }).click()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('memory speed').fill('3200')
+    await dialog.getByLabel('stated').check()
+    await dialog.getByLabel('shipping of the rival').fill('0')
+    await dialog.getByRole('button', { name: 'Save the changes' }).click()
+    await expect(dialog).toHaveCount(0)
+    await page.goto(`/b/${id}/scales`)
+    await expect(page.getByLabel('part by part')).not.toContainText('At what speed does the memory run?')
+    await expect(cost).not.toHaveText(before!)
+  })
+  await test.step('a step is switched off and on; an own figure stands and is taken back', async () => {
+    const whole = await cost.textContent()
+    await page.getByLabel('count value left at the end').uncheck()
+    await expect(cost).not.toHaveText(whole!)
+    await page.getByLabel('count value left at the end').check()
+    await expect(cost).toHaveText(whole!)
+    await page.getByRole('button', { name: 'write own figures' }).click()
+    const own = page.getByLabel('own figure: price of Lantern Row 4 tower')
+    await own.fill('799.00')
+    await own.press('Tab')
+    // a hundred less in the price, nothing else moves
+    await expect(cost).toHaveText((Number(whole) - 100).toFixed(2))
+    await own.fill('')
+    await own.press('Tab')
+    await expect(cost).toHaveText(whole!)
+    await page.getByRole('button', { name: 'done' }).click()
+  })
+  await test.step('the columns add up to their totals', async () => {
+    for (const rival of ['lantern-row', 'ovalis-one']) {
+      const cells = await page.locator(`[data-step*=" ${rival}"]`).allTextContents()
+      const sum = cells.map((cell) => cell.replace('−', '-').trim()).filter((cell) => cell !== '—').reduce((total, cell) => total + Math.round(Number(cell) * 100), 0)
+      expect((sum / 100).toFixed(2)).toBe((await page.locator(`[data-cost^="${rival}"]`).textContent())!.trim())
+    }
+  })
+  await audit(page, 'weighing')
+  await test.step('the tipping price: at it the verdict really turns', async () => {
+    await page.getByRole('button', { name: 'Turning points' }).click()
+    const row = page.locator('[data-turning="rival"]')
+    await expect(row).toContainText('899.00')
+    const turn = Number((await row.locator('b').first().textContent())!.trim())
+    expect(turn).toBeGreaterThan(0)
+    const winnerAt = async (price: number) => {
+      const rivals = (await (await request.get('/api/library')).json()).rivals as { id: string; name: string }[]
+      const rival = rivals.find((each) => each.name === 'Lantern Row 4 tower')!
+      const stated = await (await request.get(`/api/rivals/${rival.id}`)).json()
+      await request.put(`/api/rivals/${rival.id}`, { data: { ...stated, price: price.toFixed(2) } })
+      const view = await (await request.get(`/api/builds/${id}`)).json()
+      return view.weighing.others.find((each: { machine: { id: string } }) => each.machine.id === rival.id).verdict.winner as string
+    }
+    const now = await winnerAt(899)
+    expect(await winnerAt(turn + 1)).toBe(now)
+    expect(await winnerAt(turn - 1)).not.toBe(now)
+    await winnerAt(899)
+    await page.getByLabel('index of the assumed card').fill('180')
+    await expect(page.locator('[data-test="assumed-card"]')).toContainText('Weighed one costs')
+    await audit(page, 'turning points')
+  })
+  await test.step('match it: a whole machine, opened as a variant', async () => {
+    await page.getByRole('button', { name: 'Match and spend' }).click()
+    await page.getByRole('button', { name: 'Match it' }).click()
+    await expect(page.locator('[data-test="match-answer"]')).toContainText('The cheapest that matches Lantern Row 4 tower')
+    const total = (await page.locator('[data-test="match-total"]').textContent())!.trim()
+    await audit(page, 'match')
+    await page.getByRole('button', { name: 'Open as a variant' }).click()
+    await expect(page.getByRole('heading', { name: 'Machine', level: 1 })).toBeVisible()
+    await expect(page.getByLabel('receipt', { exact: true }).locator('[data-figure="payNow"]')).toHaveText(total)
+    await expect(page.locator('[data-finding]').filter({ has: page.locator('.tag', { hasText: 'stops' }) })).toHaveCount(0)
+  })
+  await test.step('an edition is frozen, exported as a page, and the page opens by itself', async () => {
+    await page.goto(`/b/${id}/scales?mode=editions`)
+    await page.getByLabel('name of the edition').fill('before buying')
+    await page.getByRole('button', { name: 'Freeze as it stands' }).click()
+    const edition = page.locator('[data-edition]')
+    await expect(edition).toContainText('before buying')
+    await edition.getByRole('button', { name: 'against now' }).click()
+    await expect(edition).toContainText('No line has changed.')
+    await audit(page, 'editions')
+    const [file] = await Promise.all([page.waitForEvent('download'), edition.getByRole('link', { name: 'HTML page' }).click()])
+    const html = readFileSync(await file.path(), 'utf8')
+    expect(html).not.toMatch(/<script/)
+    expect(html).not.toContain('sell by Christmas')
+    const alone = await browser.newPage({ javaScriptEnabled: false, offline: true })
+    await alone.setContent(html)
+    await expect(alone.getByRole('heading', { name: 'Weighed one', level: 1 })).toBeVisible()
+    await expect(alone.getByText('What it takes to own')).toBeVisible()
+    await alone.close()
+    const [json] = await Promise.all([page.waitForEvent('download'), edition.getByRole('link', { name: 'JSON' }).click()])
+    await page.locator('[data-test="edition-file"]').setInputFiles(await json.path())
+    await expect(page.locator('[data-test="repriced"]')).toContainText('Opened at today’s prices here')
+  })
+  await page.setViewportSize({ width: 1024, height: 800 })
+  await place(page, 'Scales')
+  await expect(verdictOf('lantern-row')).toBeVisible()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
+  expect(errors).toEqual([])
+})
