@@ -17,7 +17,8 @@ const url = `http://127.0.0.1:${port}`
 const dateFile = `${database}.today`
 const markets = await startStandIns(await freePort(3450, '127.0.0.1'), dateFile)
 const server = await startServer({ host: '127.0.0.1', port, url }, { TARVIN_DATABASE_URL: `file:${database}`, TARVIN_TODAY_FILE: dateFile, TARVIN_POLLING: 'off' })
-run('npx', ['tsx', 'demo/main.ts', url, join(tmpdir(), 'tarvin-shots-files'), markets], { quiet: true })
+const files = join(tmpdir(), 'tarvin-shots-files')
+run('npx', ['tsx', 'demo/main.ts', url, files, markets], { quiet: true })
 const { builds } = await (await fetch(`${url}/api/session`)).json()
 const couch = builds.find((build) => build.name === 'Couch corner').id
 const club = builds.find((build) => build.name === 'Club edit box').id
@@ -41,7 +42,20 @@ const views = [
   ['machine-findings', `/b/${small}/machine`],
   ['machine-steps', `/b/${couch}/machine?mode=steps`],
   ['bench', `/b/${couch}/bench`],
+  ['frame-times', `/b/${couch}/bench?mode=frames`, async (page) => {
+    for (const log of ['frames-1.csv', 'frames-3.csv']) {
+      await page.setInputFiles('[data-test="log-file"]', join(files, log))
+      await page.getByRole('button', { name: 'Read it' }).click()
+      await page.getByRole('dialog').waitFor({ state: 'hidden' })
+    }
+    await page.locator('[data-stat="frames"]').waitFor()
+  }],
+  ['limit-map', `/b/${couch}/bench?mode=map`],
   ['scales', `/b/${couch}/scales`],
+  ['match', `/b/${couch}/scales?mode=match`, async (page) => {
+    await page.getByRole('button', { name: 'Match it' }).click()
+    await page.locator('[data-test="match-answer"]').waitFor()
+  }],
   ['ledger', `/b/${couch}/ledger`],
   ['working', `/b/${club}/bench`, async (page) => page.locator('[data-target]').first().click()],
   ['leads-phone', `/b/${couch}/leads?lead=${lot}`, undefined, { width: 390, height: 844 }],

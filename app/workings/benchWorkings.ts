@@ -14,7 +14,7 @@ export function estimateWorking(view: BuildView, target: TargetView, bench?: Ben
   return {
     title: `${target.workload}, ${target.width}×${target.height} ${target.preset}`,
     result: `${estimate.averageFps.toFixed(0)} fps (${estimate.range.low.toFixed(0)}–${estimate.range.high.toFixed(0)})`,
-    formula: `t = (g^${sharpness} + c^${sharpness})^(1/${sharpness}); g = a · megapixels^α · preset / graphics index, c = b · preset / CPU index; average = 1000 / t; range = average · e^(±${z90} · √(s² + JᵀCJ))`,
+    formula: `t = (g^${sharpness} + c^${sharpness})^(1/${sharpness}); g = a · megapixels^α · preset / graphics index, c = b · preset / CPU index; average = 1000 / t; range at 90 % = average · e^(±${z90} · √(s² + JᵀCJ))`,
     lines: [
       { label: `card: ${view.machineName.graphics ?? '—'}`, value: `${estimate.graphicsMs.toFixed(2)} ms`, kind: 'estimate' }, { label: `CPU: ${view.machineName.cpu ?? '—'}`, value: `${estimate.cpuMs.toFixed(2)} ms`, kind: 'estimate' },
       { label: 'frame', value: `${estimate.frameMs.toFixed(2)} ms`, kind: 'sum' },

@@ -51,9 +51,14 @@ function byTargets(comparison: RateComparison): SpeedJudgement | null {
   const { own, other, of } = comparison.targets
   if (of === 0) return null
   const ahead = own.met + own.narrow / 2 - other.met - other.narrow / 2
-  const said = ({ met, narrow }: TargetCount) => `${met === of && of > 1 ? `all ${of}` : `${met} of ${of}`} ${of === 1 ? 'target' : 'targets'}${narrow > 0 ? ` and ${narrow} more narrowly` : ''}`
+  const said = ({ met, narrow }: TargetCount) => {
+    const targets = of === 1 ? 'target' : 'targets'
+    if (met === 0 && narrow > 0) return `${narrow} of ${of} ${targets} narrowly`
+    return `${met === of && of > 1 ? `all ${of}` : `${met} of ${of}`} ${targets}${narrow > 0 ? ` and ${narrow} more narrowly` : ''}`
+  }
+  const there = other.met === 0 && other.narrow > 0 ? `${other.narrow} narrowly` : `${other.met}${other.narrow > 0 ? ` and ${other.narrow} narrowly` : ''}`
   if (ahead === 0) return { sign: 0, words: ` and both reach ${said(own)}`, weight: 0 }
-  return { sign: ahead > 0 ? 1 : -1, words: ` and reaches ${said(own)}, against ${other.met}${other.narrow > 0 ? ` and ${other.narrow} narrowly` : ''} there`, weight: targetWeight * Math.abs(ahead) }
+  return { sign: ahead > 0 ? 1 : -1, words: ` and reaches ${said(own)}, against ${there} there`, weight: targetWeight * Math.abs(ahead) }
 }
 
 const averages = (comparison: RateComparison) => byRatio(comparison.meanRatio, comparison.pairs.filter((pair) => pair.ratio !== null).length, 'is')

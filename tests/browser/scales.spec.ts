@@ -64,7 +64,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await page.getByRole('link', { name: 'answer' }).click()
     const dialog = page.getByRole('dialog')
     await dialog.getByLabel('memory speed').fill('3200')
-    await dialog.getByLabel('stated').check()
+    await dialog.getByLabel('stated', { exact: true }).check()
     await dialog.getByLabel('shipping of the rival').fill('0')
     await dialog.getByRole('button', { name: 'Save the changes' }).click()
     await expect(dialog).toHaveCount(0)

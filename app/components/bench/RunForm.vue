@@ -62,7 +62,7 @@ async function save() {
     <div class="fixed inset-0 bg-ink/20" aria-hidden="true" />
     <DialogPanel class="fixed inset-x-0 top-10 mx-auto flex max-h-[90vh] w-[860px] max-w-[96vw] flex-col border border-ink bg-sheet">
       <DialogTitle as="h2" class="border-b border-line px-5 py-3 !text-[15px]">{{ fromLog ? `A run from ${fromLog.name}` : 'A run' }}</DialogTitle>
-      <form class="min-h-0 flex-1 overflow-y-auto px-5 py-4" @submit.prevent="save">
+      <form novalidate class="min-h-0 flex-1 overflow-y-auto px-5 py-4" @submit.prevent="save">
         <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
           <FormField label="workload" class="flex flex-col" :problem="problems.workloadId"><select v-model="draft.workloadId" class="field" aria-label="workload of the run"><option v-for="each in view.workloads" :key="each.id" :value="each.id">{{ each.name }}</option></select></FormField>
           <FormField label="scene" class="flex flex-col" :problem="problems.scene"><input v-model="draft.scene" class="field w-32" placeholder="the usual one" aria-label="scene"></FormField>

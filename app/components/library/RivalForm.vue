@@ -80,7 +80,7 @@ const isConsole = computed(() => draft.value.kind === 'console')
     <div class="fixed inset-0 bg-ink/20" aria-hidden="true" />
     <DialogPanel class="fixed inset-x-0 top-8 mx-auto flex max-h-[92vh] w-[1000px] max-w-[96vw] flex-col border border-ink bg-sheet">
       <DialogTitle as="h2" class="border-b border-line px-5 py-3 !text-[15px]">{{ editing ? draft.name || 'A rival' : 'A machine to weigh against' }}</DialogTitle>
-      <form class="min-h-0 flex-1 overflow-y-auto px-5 py-4" @submit.prevent="save">
+      <form novalidate class="min-h-0 flex-1 overflow-y-auto px-5 py-4" @submit.prevent="save">
         <div v-if="!editing" class="mb-3 flex items-start gap-2"><textarea v-model="page" class="field h-14 flex-1" placeholder="paste the source of its page: name, price and parts are read from it" aria-label="source of the page" /><button type="button" class="button" :disabled="page.trim() === ''" @click="readPage">Read it</button></div>
         <p v-if="Object.keys(quotes).length > 0" class="mb-2 text-soft" data-test="quotes">Read: <span v-for="(quote, fact) in quotes" :key="fact" class="tag tag-info mr-1">{{ quote }}</span></p>
         <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
