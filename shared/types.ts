@@ -55,6 +55,8 @@ export interface WeighingSettings {
   readonly gamesPerYear: number
   /** Delivery where a seller does not state it, minor units of the build's currency. */
   readonly usualShipping: number
+  /** Other builds and variants on the scales. */
+  readonly builds: readonly string[]
   /** Steps switched off. */
   readonly off: readonly string[]
   /** Own figures by machine and step, minor units of the build's currency. */

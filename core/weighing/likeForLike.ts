@@ -45,14 +45,15 @@ export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): Like
   return { steps, total: sum(steps), outlay: sum(steps.filter((step) => outlaySteps.has(step.id))) }
 }
 
-/** The gap of two machines step by step: what the other is dearer by, and how that adds up. */
-export function gapByStep(own: LikeForLike, other: LikeForLike): { readonly id: string; readonly label: string; readonly gap: number; readonly soFar: number }[] {
+/** The gap of two machines step by step: what the other is dearer by, how that adds up, and that in percent of what the own machine has come to; null while that is nothing. */
+export function gapByStep(own: LikeForLike, other: LikeForLike): { readonly id: string; readonly label: string; readonly gap: number; readonly soFar: number; readonly percent: number | null }[] {
   const ids = likeForLikeSteps.map((rule) => rule.id).filter((id) => [own, other].some((cost) => cost.steps.some((step) => step.id === id)))
-  let soFar = 0
+  let [soFar, ownSoFar] = [0, 0]
   return ids.map((id) => {
     const at = (cost: LikeForLike) => cost.steps.find((step) => step.id === id)
     const gap = (at(other)?.amount ?? 0) - (at(own)?.amount ?? 0)
     soFar += gap
-    return { id, label: (at(own) ?? at(other))!.label, gap, soFar }
+    ownSoFar += at(own)?.amount ?? 0
+    return { id, label: (at(own) ?? at(other))!.label, gap, soFar, percent: ownSoFar === 0 ? null : (100 * soFar) / Math.abs(ownSoFar) }
   })
 }

@@ -27,13 +27,19 @@ const targetWeight = 0.2
 /** Watts within this share are called level. */
 const levelWatts = 0.1
 
+/** Whether a ratio lies within a share of one, the same for the ratio turned round. */
+function isLevel(ratio: number, share: number): boolean {
+  // a ratio right at the edge may be rounded to either side when it is turned round
+  return Math.abs(Math.log(ratio)) <= Math.log(1 + share) + 1e-9
+}
+
 function byRatio(ratio: number | null, counted: number, what: string): SpeedJudgement {
   if (ratio === null) return { sign: null, words: ', and no workload can be compared at the same settings', weight: 0 }
   const on = `at the same settings (${counted} ${counted === 1 ? 'workload' : 'workloads'})`
   const weight = Math.abs(Math.log(ratio))
-  if (ratio > 1 + level) return { sign: 1, words: ` and ${what} ${Math.round((ratio - 1) * 100)} % faster ${on}`, weight }
-  if (1 / ratio > 1 + level) return { sign: -1, words: ` and ${what} ${Math.round((1 - ratio) * 100)} % slower ${on}`, weight }
-  return { sign: 0, words: ` and ${what} level in speed ${on}`, weight }
+  if (isLevel(ratio, level)) return { sign: 0, words: ` and ${what} level in speed ${on}`, weight }
+  if (ratio > 1) return { sign: 1, words: ` and ${what} ${Math.round((ratio - 1) * 100)} % faster ${on}`, weight }
+  return { sign: -1, words: ` and ${what} ${Math.round((1 - ratio) * 100)} % slower ${on}`, weight }
 }
 
 /** Where only fixed modes can be held against each other. */
@@ -78,7 +84,7 @@ export const playStyles = {
     judge: (comparison, context) => {
       const targets = byTargets(comparison) ?? byModes(comparison) ?? averages(comparison)
       const { ownWatts, otherWatts } = context
-      if (targets.sign !== 0 || ownWatts === null || otherWatts === null || Math.abs(Math.log(ownWatts / otherWatts)) < Math.log(1 + levelWatts)) return targets
+      if (targets.sign !== 0 || ownWatts === null || otherWatts === null || isLevel(ownWatts / otherWatts, levelWatts)) return targets
       return { sign: ownWatts < otherWatts ? 1 : -1, words: `${targets.words}, drawing ${Math.round(ownWatts)} W against ${Math.round(otherWatts)} W`, weight: targetWeight / 2 }
     },
   },

@@ -22,10 +22,21 @@ import { choiceRowsOf } from './choicesOf'
 import { fitBriefOf } from './fitBrief'
 import { openOrders, sharesOfOrders } from './openOrders'
 import { usePerformance, type Performance } from './performance'
-import { weighBuild } from './weighing'
+import { weighBuild, type BuildToWeigh } from './weighing'
 
 /** Everything the interface shows of a build, computed from what is stored. */
 export async function buildView(db: Database, buildId: string, today: string): Promise<BuildView> {
+  const { view, toWeigh, scales } = await readBuild(db, buildId, today)
+  // another build on the scales is read without its own scales, so that two may weigh each other
+  const loadBuild = (id: string) => readBuild(db, id, today).then((other) => other.toWeigh, (error: unknown) => {
+    if (error instanceof NotFoundError) return null
+    throw error
+  })
+  return { ...view, weighing: await weighBuild(db, toWeigh, scales, loadBuild) }
+}
+
+/** A build as reckoned, but for its scales; and what the scales want to know of it. */
+async function readBuild(db: Database, buildId: string, today: string): Promise<{ view: Omit<BuildView, 'weighing'>; toWeigh: BuildToWeigh; scales: Parameters<typeof weighBuild>[2] }> {
   const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   const [market, performance, targetRows, choiceRows, removed] = await Promise.all([
@@ -64,11 +75,12 @@ export async function buildView(db: Database, buildId: string, today: string): P
     }
   })
   const account = receipt(build.currency, lines, build)
-  return {
+  const views = chosen.map((choice) => choice.view)
+  const view: Omit<BuildView, 'weighing'> = {
     id: build.id, name: build.name, purpose: build.purpose, currency: build.currency, region: build.region, budget: build.budget, stretch: build.stretch,
     wantedBy: build.wantedBy, saleText: build.saleText, variantOf: build.variantOf, houseRules: build.houseRules, needs: build.needs, today,
     targets: targetViews,
-    choices: chosen.map((choice) => choice.view),
+    choices: views,
     receipt: account,
     parts,
     fit: fitViewOf(checkFit({ parts, brief: fitBriefOf(build, today), settled: new Set(build.settled) })),
@@ -76,10 +88,11 @@ export async function buildView(db: Database, buildId: string, today: string): P
     emptyRoles: coreRoles.filter((role) => !parts.some((part) => part.role === role) && !(role === 'graphics' && parts.some((part) => part.role === 'cpu' && part.facts.integratedGraphics)) && !(role === 'cooler' && parts.some((part) => part.facts.coolerIncluded))),
     breaches: chosen.flatMap((choice) => choice.breaches),
     machineName: { cpu: nameOf(parts, 'cpu'), graphics: nameOf(parts, 'graphics') },
-    weighing: await weighBuild(db, { build, choices: chosen.map((choice) => choice.view), parts, targets: targetViews, hours: entries.reduce((sum, entry) => sum + entry.hours, 0), measuredW: measuredWatts(performance, pair) }, { market, performance, today }),
     workloads,
     removedChoices: removed.map((row) => ({ id: row.id, label: removedLabel(row, context) })),
   }
+  const toWeigh: BuildToWeigh = { build, choices: views, parts, targets: targetViews, hours: entries.reduce((sum, entry) => sum + entry.hours, 0), measuredW: measuredWatts(performance, pair) }
+  return { view, toWeigh, scales: { market, performance, today } }
 }
 
 /** The report without what cannot be written as JSON: the ways are asked for apart, with their prices. */

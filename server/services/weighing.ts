@@ -38,7 +38,7 @@ type RateRow = typeof rivalRates.$inferSelect
 const usualWarranty: Readonly<Partial<Record<Condition, number>>> = { new: 24, opened: 12, refurbished: 3 }
 const fetchedShare = 0.7
 
-export const weighingDefaults: WeighingSettings = { years: 3, style: 'couch', basis: 'anyone', gamesPerYear: 4, usualShipping: 3500, off: [], edits: {} }
+export const weighingDefaults: WeighingSettings = { years: 3, style: 'couch', basis: 'anyone', gamesPerYear: 4, usualShipping: 3500, builds: [], off: [], edits: {} }
 
 /** What a build is, as far as the scales want to know. */
 export interface BuildToWeigh {
@@ -57,8 +57,8 @@ interface Scales {
   readonly today: string
 }
 
-/** A build on the scales with its rivals. */
-export async function weighBuild(db: Database, subject: BuildToWeigh, scales: Scales): Promise<BuildView['weighing']> {
+/** A build on the scales with its rivals: machines of the library, and other builds (`loadBuild` answers null for one that is gone). */
+export async function weighBuild(db: Database, subject: BuildToWeigh, scales: Scales, loadBuild: (id: string) => Promise<BuildToWeigh | null>): Promise<BuildView['weighing']> {
   const { build } = subject
   const settings = { ...weighingDefaults, ...build.weighing }
   const terms = termsOf(build, settings, scales)
@@ -73,13 +73,32 @@ export async function weighBuild(db: Database, subject: BuildToWeigh, scales: Sc
   const others = chosen.map(({ rival }): WeighedView => {
     const machine = rivalMachine(rival, rates.filter((rate) => rate.rivalId === rival.id), subject, scales)
     const weighed = weigh(own, machine, { terms, style: settings.style, workloads: scales.performance.workloads, ownFrames: frames, equivalents: rival.equivalents, formatMoney: (amount) => formatAmount(amount, build.currency) })
-    const equal = (worse: WeighedMachine, better: WeighedMachine) => toMakeEqual(worse, better, priced).map(({ part, price }) => ({ name: partLabel(part), price }))
     return {
       machine, equivalents: rival.equivalents, cost: weighed.other, comparison: weighed.comparison, verdict: weighed.verdict, components: compareComponents(own, machine),
-      questions: questionsOf(rival), toEqual: machine.components.length === 0 ? null : { own: equal(own, machine), other: equal(machine, own) }, room: room(machine.components),
+      questions: questionsOf(rival), toEqual: machine.components.length === 0 ? null : equalised(own, machine, priced), room: room(machine.components),
     }
   })
-  return { settings, terms, frames, own: ownView, others }
+  const builds = (await Promise.all(settings.builds.map(loadBuild))).flatMap((other) => (other === null || other.build.currency !== build.currency ? [] : [other]))
+  const besides = builds.map((other): WeighedView => {
+    const machine = ownMachine({ ...other, targets: onThese(subject.targets, other.parts, scales.performance.workloads) }, settings, scales)
+    const weighed = weigh(own, machine, { terms, style: settings.style, workloads: scales.performance.workloads, ownFrames: frames, equivalents: [], formatMoney: (amount) => formatAmount(amount, build.currency) })
+    return { machine, equivalents: [], cost: weighed.other, comparison: weighed.comparison, verdict: weighed.verdict, components: compareComponents(own, machine), questions: [], toEqual: equalised(own, machine, priced), room: room(machine.components) }
+  })
+  return { settings, terms, frames, own: ownView, others: [...others, ...besides] }
+}
+
+function equalised(own: WeighedMachine, other: WeighedMachine, priced: ReturnType<typeof pricedLibrary>): NonNullable<WeighedView['toEqual']> {
+  const lacking = (worse: WeighedMachine, better: WeighedMachine) => toMakeEqual(worse, better, priced).map(({ part, price }) => ({ name: partLabel(part), price }))
+  return { own: lacking(own, other), other: lacking(other, own) }
+}
+
+/** The targets of a build on the parts of another one: nothing was measured there at these settings. */
+function onThese(targets: readonly TargetView[], parts: readonly Part[], workloads: readonly Workload[]): TargetView[] {
+  const { machine } = frameMachineOf(parts)
+  return targets.map((target) => {
+    const estimate = machine ? estimateFrameRate(workloads.find((each) => each.id === target.workloadId)!, machine, target) : null
+    return { ...target, measured: [], estimate, verdict: estimate ? judgeTarget(estimate, target) : null }
+  })
 }
 
 /** The builder's terms: the same for every machine on the scales. */

@@ -138,7 +138,8 @@ describe('a build', () => {
     expect(view.receipt.totals.payNow).toBe(15_819 + 5800 + 6100)
     expect(view.fit.findings.map((finding) => finding.ruleId)).toEqual(['cpu-socket'])
     expect(view.targets[0]!.estimate!.limit).toBe('graphics')
-    expect(view.weighing.others[0]!.cost.total).toBe(90_000 + 11_700)
+    // own faults: 0.08 · 0.2 (new) · 900.00 · 3 years = 43.20; what is left: 900.00 · 0.7 · 0.8³ = 322.56
+    expect(view.weighing.others[0]!.cost).toMatchObject({ outlay: 90_000 + 11_700, total: 90_000 + 11_700 + 4320 - 32_256 })
     expect(view.weighing.others[0]!.comparison!.pairs[0]!.likeForLike).toBe(true)
     const board = view.choices.find((choice) => choice.partId === 'board')!
     await changeChoice(database.db, board.id, { deletedAt: '2026-10-31T10:00:00Z' }, today)

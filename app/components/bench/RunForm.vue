@@ -26,6 +26,7 @@ const ofRole = (role: string) => library.parts.filter((part) => part.role === ro
 const cards = computed(() => library.parts.filter((part) => part.facts.graphicsIndex !== undefined))
 const sizes = ['1280x720', '1600x900', '1920x1080', '2560x1440', '3440x1440', '3840x2160']
 const size = computed({ get: () => `${draft.width}x${draft.height}`, set: (value) => ([draft.width, draft.height] = value.split('x').map(Number) as [number, number]) })
+const isConsole = computed(() => draft.kind === 'console-mode')
 const orNull = (event: Event) => {
   const { value } = event.target as HTMLInputElement
   return value.trim() === '' ? null : Number(value)
@@ -38,7 +39,7 @@ async function save() {
   busy.value = true
   try {
     const repeats = draft.repeats ?? []
-    const body = runSchema.validateSync({ ...toRaw(draft), ...(repeats.length > 0 && draft.averageFps === undefined ? { averageFps: repeats[0]!.averageFps } : {}) }, { abortEarly: false })
+    const body = runSchema.validateSync({ ...toRaw(draft), ...(isConsole.value ? { cpuId: null, graphicsId: null } : {}), ...(repeats.length > 0 && draft.averageFps === undefined ? { averageFps: repeats[0]!.averageFps } : {}) }, { abortEarly: false })
     const { id } = await request<{ id: string }>('/api/runs', { method: 'POST', body })
     localStorage.removeItem(key)
     if (fromLog) {
@@ -72,11 +73,11 @@ async function save() {
           <label class="pb-1.5"><input v-model="draft.frameGeneration" type="checkbox"> frame generation</label>
         </div>
         <div class="mt-3 flex flex-wrap items-end gap-x-3 gap-y-2">
-          <FormField label="CPU" class="flex flex-col" :problem="problems.cpuId"><select v-model="draft.cpuId" class="field w-56" aria-label="CPU of the run"><option v-for="part in ofRole('cpu')" :key="part.id" :value="part.id">{{ partLabel(part) }}</option></select></FormField>
-          <FormField label="graphics card" class="flex flex-col" :problem="problems.graphicsId"><select v-model="draft.graphicsId" class="field w-56" aria-label="card of the run"><option v-for="part in cards" :key="part.id" :value="part.id">{{ partLabel(part) }}</option></select></FormField>
-          <FormField label="memory channels" class="flex flex-col"><input v-model.number="draft.memoryChannels" type="number" min="1" max="8" class="field figures w-20" aria-label="memory channels of the run"></FormField>
+          <FormField v-if="!isConsole" label="CPU" class="flex flex-col" :problem="problems.cpuId"><select v-model="draft.cpuId" class="field w-56" aria-label="CPU of the run"><option v-for="part in ofRole('cpu')" :key="part.id" :value="part.id">{{ partLabel(part) }}</option></select></FormField>
+          <FormField v-if="!isConsole" label="graphics card" class="flex flex-col" :problem="problems.graphicsId"><select v-model="draft.graphicsId" class="field w-56" aria-label="card of the run"><option v-for="part in cards" :key="part.id" :value="part.id">{{ partLabel(part) }}</option></select></FormField>
+          <FormField v-if="!isConsole" label="memory channels" class="flex flex-col"><input v-model.number="draft.memoryChannels" type="number" min="1" max="8" class="field figures w-20" aria-label="memory channels of the run"></FormField>
           <FormField label="kind" class="flex flex-col"><select v-model="draft.kind" class="field" aria-label="kind of run"><option v-for="(kind, id) in runKinds" :key="id" :value="id">{{ kind.name }}</option></select></FormField>
-          <FormField v-if="draft.kind === 'published' || draft.kind === 'console-mode'" label="where, by whom" class="flex flex-col"><input v-model="draft.origin" class="field w-48" aria-label="where it was published"></FormField>
+          <FormField v-if="draft.kind === 'published' || draft.kind === 'console-mode'" :label="isConsole ? 'which console' : 'where, by whom'" class="flex flex-col"><input v-model="draft.origin" class="field w-48" aria-label="where it was published"></FormField>
           <FormField label="on" class="flex flex-col" :problem="problems.ranOn"><input v-model="draft.ranOn" type="date" :max="view.today" class="field" aria-label="day of the run"></FormField>
         </div>
         <div class="mt-3 flex flex-wrap items-end gap-x-3 gap-y-2">

@@ -16,7 +16,7 @@ const letter = { power: 'W', data: 'D', space: 'mm', heat: '°' } as const
 const words = { power: 'power', data: 'data', space: 'space', heat: 'heat' } as const
 /** A name in two lines of whole words; what is longer is cut. */
 function wrapped(name: string): [string, string] {
-  const most = 17
+  const most = 15
   const words = name.split(' ')
   let first = words.shift() ?? ''
   while (words[0] !== undefined && `${first} ${words[0]}`.length <= most) first = `${first} ${words.shift()!}`

@@ -18,7 +18,7 @@ const stepOf = (each: WeighedView, id: string) => each.cost.steps.find((step) =>
 const gaps = computed(() => (against ? gapByStep(view.weighing.own.cost, against.cost) : []))
 const soFar = (id: string) => gaps.value.find((gap) => gap.id === id)
 const series = ['bg-series-1', 'bg-series-2', 'bg-series-3', 'bg-series-4']
-const share = computed(() => (against && view.weighing.own.cost.total !== 0 ? (100 * (against.cost.total - view.weighing.own.cost.total)) / Math.abs(view.weighing.own.cost.total) : null))
+const wholePercent = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(0)} %`
 function toggle(id: string) {
   emit('change', { off: off.value.has(id) ? [...off.value].filter((each) => each !== id) : [...off.value, id] })
 }
@@ -44,9 +44,9 @@ const typed = (each: WeighedView, id: string) => {
             <input v-if="writing" class="field figures !min-h-0 w-24 !py-0 text-right" inputmode="decimal" :value="typed(each, rule.id)" :placeholder="stepOf(each, rule.id) ? amount(stepOf(each, rule.id)!.reckoned ?? stepOf(each, rule.id)!.amount, currency) : '—'" :aria-label="`own figure: ${rule.label} of ${each.machine.name}`" @change="write(each.machine.id, rule.id, $event)">
             <template v-else-if="stepOf(each, rule.id) && !stepOf(each, rule.id)!.isOff"><TheFigure :text="amount(stepOf(each, rule.id)!.amount, currency)" :working="() => stepWorking(each, stepOf(each, rule.id)!, currency)" /><span v-if="stepOf(each, rule.id)!.from === 'own'" class="text-info" title="your own figure">*</span></template><template v-else>—</template>
           </td>
-          <td v-if="against" class="amount text-xs text-soft">{{ soFar(rule.id) ? signedAmount(soFar(rule.id)!.soFar, currency) : '' }}</td>
+          <td v-if="against" class="amount text-xs text-soft">{{ soFar(rule.id) ? signedAmount(soFar(rule.id)!.soFar, currency) : '' }}<span v-if="soFar(rule.id)?.percent != null" class="ml-1 inline-block w-12">{{ wholePercent(soFar(rule.id)!.percent!) }}</span></td>
         </tr>
-        <tr class="border-t-2 border-ink font-semibold"><td>like for like</td><td v-for="each in machines" :key="each.machine.id" class="amount"><TheFigure :text="amount(each.cost.total, currency)" :working="() => costWorking(each, currency)" :data-cost="each.machine.id" /></td><td v-if="against" class="amount text-xs">{{ share === null ? '' : `${share > 0 ? '+' : '−'}${Math.abs(share).toFixed(0)} %` }}</td></tr>
+        <tr class="border-t-2 border-ink font-semibold"><td>like for like</td><td v-for="each in machines" :key="each.machine.id" class="amount"><TheFigure :text="amount(each.cost.total, currency)" :working="() => costWorking(each, currency)" :data-cost="each.machine.id" /></td><td v-if="against" class="amount text-xs">{{ signedAmount(against.cost.total - view.weighing.own.cost.total, currency) }}<span v-if="gaps.at(-1)?.percent != null" class="ml-1 inline-block w-12">{{ wholePercent(gaps.at(-1)!.percent!) }}</span></td></tr>
       </tbody>
     </table>
     <p v-if="view.receipt.totals.unknownStreet > 0 && view.weighing.settings.basis === 'anyone'" class="mt-2 text-waiting">{{ view.receipt.totals.unknownStreet }} of the build's things have no street price; they stand at what they cost you.</p>

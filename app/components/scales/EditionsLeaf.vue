@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EditionDrift } from '#core/sharing/edition'
 import type { BuildView, EditionsView, RepricedView } from '#shared/views'
 import { request } from '~/utils/request'
 import { amount, longDate, signedAmount } from '~/utils/show'
@@ -44,8 +45,19 @@ async function openOther(event: Event) {
     refused.value = `${file.name}: ${error instanceof Error ? error.message : String(error)}`
   }
 }
+const comparedWith = ref('')
+const drift = shallowRef<EditionDrift | null>(null)
+/** What has changed from an opened edition to now, or to another edition. */
+async function open(id: string) {
+  opened.value = opened.value === id ? '' : id
+  comparedWith.value = ''
+}
+watch([opened, comparedWith], async ([id, to]) => {
+  drift.value = editions.value?.editions.find((each) => each.id === id)?.drift ?? null
+  if (id !== '' && to !== '') await run(async () => (drift.value = await request<EditionDrift>(`/api/editions/${id}/drift?to=${to}`)))
+})
 const changeTone = { added: 'tag-info', gone: 'tag-stop', dearer: 'tag-waiting', cheaper: 'tag-settled', same: '' } as const
-const moved = (each: EditionsView['editions'][number]) => each.drift.lines.filter((line) => line.change !== 'same')
+const moved = computed(() => drift.value?.lines.filter((line) => line.change !== 'same') ?? [])
 </script>
 
 <template>
@@ -58,12 +70,13 @@ const moved = (each: EditionsView['editions'][number]) => each.drift.lines.filte
     <p v-if="editions && editions.editions.length === 0" class="mt-4 text-soft">No edition yet. Freeze one before you share the build or buy the first part: it shows later how prices have moved.</p>
     <article v-for="each in editions?.editions" :key="each.id" class="sheet mt-3 p-3" :data-edition="each.id">
       <div class="flex flex-wrap items-baseline gap-3"><h2>{{ each.name }}</h2><span class="text-soft">{{ longDate(each.frozenOn) }} · pay now <span class="figures">{{ amount(each.totals.payNow, each.currency) }}</span> · anyone can pay <span class="figures">{{ amount(each.totals.anyoneCanPay, each.currency) }}</span> {{ each.currency }}</span>
-        <span class="ml-auto flex gap-2"><a v-for="[as, label] in forms" :key="as" class="button !py-0.5" :href="`/api/editions/${each.id}?as=${as}`" download>{{ label }}</a><button type="button" class="quiet-button" :aria-expanded="opened === each.id" @click="opened = opened === each.id ? '' : each.id">against now</button><button type="button" class="quiet-button" @click="takeOut(each.id)">take out</button></span></div>
-      <template v-if="opened === each.id">
-        <p v-if="each.drift.currencies" class="mt-1 text-waiting">Frozen in {{ each.drift.currencies.before }}, now in {{ each.drift.currencies.after }}: amounts are not held against each other.</p>
-        <p class="mt-1"><span v-for="total in each.drift.totals" :key="total.name" class="mr-4">{{ total.name }} <span class="figures">{{ total.after === total.before ? 'as it was' : signedAmount(total.after - total.before, view.currency) }}</span></span></p>
-        <p v-if="moved(each).length === 0" class="text-soft">No line has changed.</p>
-        <table v-else class="ledger mt-1"><tbody><tr v-for="(line, index) in moved(each)" :key="index"><td>{{ line.label }}</td><td><span class="tag" :class="changeTone[line.change]">{{ line.change }}</span></td><td class="amount">{{ amount(line.before, each.currency) }}</td><td class="amount">{{ amount(line.after, view.currency) }}</td></tr></tbody></table>
+        <span class="ml-auto flex gap-2"><a v-for="[as, label] in forms" :key="as" class="button !py-0.5" :href="`/api/editions/${each.id}?as=${as}`" download>{{ label }}</a><button type="button" class="quiet-button" :aria-expanded="opened === each.id" @click="open(each.id)">what has changed</button><button type="button" class="quiet-button" @click="takeOut(each.id)">take out</button></span></div>
+      <template v-if="opened === each.id && drift">
+        <label class="mt-1 block text-[13px]">until <select v-model="comparedWith" class="field !min-h-0 !py-0.5" aria-label="compare with"><option value="">now</option><option v-for="other in editions?.editions.filter((one) => one.id !== each.id)" :key="other.id" :value="other.id">{{ other.name }}, {{ longDate(other.frozenOn) }}</option></select></label>
+        <p v-if="drift.currencies" class="mt-1 text-waiting">One is in {{ drift.currencies.before }}, the other in {{ drift.currencies.after }}: amounts are not held against each other.</p>
+        <p class="mt-1"><span v-for="total in drift.totals" :key="total.name" class="mr-4">{{ total.name }} <span class="figures">{{ total.after === total.before ? 'as it was' : signedAmount(total.after - total.before, view.currency) }}</span></span></p>
+        <p v-if="moved.length === 0" class="text-soft">No line has changed.</p>
+        <table v-else class="ledger mt-1"><tbody><tr v-for="(line, index) in moved" :key="index"><td>{{ line.label }}</td><td><span class="tag" :class="changeTone[line.change]">{{ line.change }}</span></td><td class="amount">{{ amount(line.before, each.currency) }}</td><td class="amount">{{ amount(line.after, view.currency) }}</td></tr></tbody></table>
       </template>
     </article>
   </section>

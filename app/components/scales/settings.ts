@@ -3,7 +3,7 @@ import type { WeighingInput } from '#shared/schemas/entities'
 import type { WeighingSettings } from '#shared/types'
 
 /** A change of how a build is weighed; own figures are changed apart. */
-export type SettingsChange = Partial<Pick<WeighingSettings, 'years' | 'style' | 'basis' | 'gamesPerYear' | 'off'>>
+export type SettingsChange = Partial<Pick<WeighingSettings, 'years' | 'style' | 'basis' | 'gamesPerYear' | 'off' | 'builds'>>
 
 /** The settings as the route wants them, with one change, and one own figure set or taken back (null). */
 export function changedSettings(settings: WeighingSettings, currency: string, change: SettingsChange, edit?: { readonly machine: string; readonly step: string; readonly amount: string | null }): WeighingInput {
@@ -13,6 +13,6 @@ export function changedSettings(settings: WeighingSettings, currency: string, ch
     const { [edit.step]: _old, ...rest } = edits[edit.machine] ?? {}
     edits[edit.machine] = edit.amount === null ? rest : { ...rest, [edit.step]: edit.amount }
   }
-  const { years, style, basis, gamesPerYear, off } = { ...settings, ...change }
-  return { years, style, basis, gamesPerYear, off: [...off], usualShipping: toDecimal(settings.usualShipping, currency), edits }
+  const { years, style, basis, gamesPerYear, off, builds } = { ...settings, ...change }
+  return { years, style, basis, gamesPerYear, off: [...off], builds: [...builds], usualShipping: toDecimal(settings.usualShipping, currency), edits }
 }

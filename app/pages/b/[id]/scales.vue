@@ -17,9 +17,18 @@ const chosen = computed(() => others.value.map((other) => other.machine.id))
 const against = computed(() => others.value.find((other) => other.machine.id === focus.value) ?? others.value[0] ?? null)
 const machines = computed(() => [view.value.weighing.own, ...others.value])
 const most = 3
+const session = useSession()
+const otherBuilds = computed(() => (session.view?.builds ?? []).filter((each) => each.id !== view.value.id))
+const weighedBuilds = computed(() => view.value.weighing.settings.builds)
+const rivalIds = computed(() => others.value.filter((other) => other.machine.kind !== 'build').map((other) => other.machine.id))
+/** Three others at most: rivals of the library and builds together. */
 function toggle(id: string) {
-  const next = chosen.value.includes(id) ? chosen.value.filter((each) => each !== id) : [...chosen.value, id].slice(-most)
-  return run(() => build.setRivals(next))
+  const room = Math.max(1, most - weighedBuilds.value.length)
+  return run(() => build.setRivals(rivalIds.value.includes(id) ? rivalIds.value.filter((each) => each !== id) : [...rivalIds.value, id].slice(-room)))
+}
+function toggleBuild(id: string) {
+  const room = Math.max(1, most - rivalIds.value.length)
+  return save({ builds: weighedBuilds.value.includes(id) ? weighedBuilds.value.filter((each) => each !== id) : [...weighedBuilds.value, id].slice(-room) })
 }
 const save = (change: SettingsChange, edit?: { machine: string; step: string; amount: string | null }) => run(async () => build.take(await request<BuildView>(`/api/builds/${view.value.id}/weighing`, { method: 'PUT', body: changedSettings(view.value.weighing.settings, view.value.currency, change, edit) }), ''))
 useHead({ title: 'Scales · Tarvin' })
@@ -32,7 +41,7 @@ useHead({ title: 'Scales · Tarvin' })
     </div>
     <EditionsLeaf v-if="mode === 'editions'" :view="view" class="mt-3" />
     <template v-else>
-      <p class="mt-2 flex flex-wrap items-center gap-2"><span class="text-soft">against</span><button v-for="rival in library?.rivals" :key="rival.id" type="button" class="rounded border px-2 py-0.5 text-xs" :class="chosen.includes(rival.id) ? 'border-ink bg-ink text-paper' : 'border-line text-soft'" :aria-pressed="chosen.includes(rival.id)" @click="toggle(rival.id)">{{ rival.name }}</button><NuxtLink to="/rivals" class="quiet-button text-xs">add a rival…</NuxtLink></p>
+      <p class="mt-2 flex flex-wrap items-center gap-2"><span class="text-soft">against</span><button v-for="rival in library?.rivals" :key="rival.id" type="button" class="rounded border px-2 py-0.5 text-xs" :class="chosen.includes(rival.id) ? 'border-ink bg-ink text-paper' : 'border-line text-soft'" :aria-pressed="chosen.includes(rival.id)" @click="toggle(rival.id)">{{ rival.name }}</button><button v-for="other in otherBuilds" :key="other.id" type="button" class="rounded border border-dashed px-2 py-0.5 text-xs" :class="chosen.includes(other.id) ? 'border-ink bg-ink text-paper' : 'border-soft text-soft'" :aria-pressed="chosen.includes(other.id)" title="another build of mine" @click="toggleBuild(other.id)">{{ other.name }}</button><NuxtLink to="/rivals" class="quiet-button text-xs">add a rival…</NuxtLink></p>
       <p v-if="!against" class="mt-3 text-soft">Choose up to three machines above.</p>
       <template v-else-if="mode === 'weighing'">
         <WeighingControls :view="view" class="mt-2" @change="save" />
