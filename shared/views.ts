@@ -529,8 +529,10 @@ export interface MatchView {
   /** Like-for-like money that the parts might use up; null for a match. */
   readonly budget: number | null
   readonly found: {
-    readonly options: readonly { readonly id: string; readonly partId: string; readonly name: string; readonly role: Role; readonly price: number; readonly from: 'lead' | 'street' }[]
+    readonly options: readonly { readonly id: string; readonly partId: string; readonly name: string; readonly role: Role; readonly payNow: number; readonly from: 'lead' | 'street' }[]
+    /** Expected cost: risk counted, what comes along sold on. */
     readonly price: number
+    readonly payNow: number
     readonly targets: readonly { readonly name: string; readonly fps: number; readonly wanted: number; readonly floor: number | null }[]
     readonly findings: readonly { readonly severity: FindingView['severity']; readonly what: string }[]
     /** Its price over what the build's own core machine costs anyone. */

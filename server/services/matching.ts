@@ -27,8 +27,8 @@ interface MatchContext {
   readonly view: BuildView
   readonly problem: Omit<SearchProblem, 'isTimeUp'>
   readonly rivalName: string
-  /** What the options cost to buy, minor units. */
-  readonly prices: ReadonlyMap<string, number>
+  /** What the options are expected to cost, and what is paid for them now, minor units. */
+  readonly prices: ReadonlyMap<string, { readonly price: number; readonly payNow: number }>
   readonly budget: number | null
 }
 
@@ -55,7 +55,7 @@ async function matchContext(db: Database, buildId: string, goal: 'match' | 'spen
   const rival = view.weighing.others.find((other) => other.machine.id === rivalId)
   if (!rival) throw new CoreError('unknown-rival', 'this machine is not on the scales', 'rival')
   if (view.targets.length === 0) throw new CoreError('no-targets', 'the brief has no targets, so nothing can be matched', 'targets')
-  const options = [...await leadOptions(db, market, build, view, today), ...pricedLibrary(market, build, today).map(({ part, price }) => ({ id: `street:${part.id}`, part, price }))]
+  const options = [...await leadOptions(db, market, build, view, today), ...pricedLibrary(market, build, today).map(({ part, price }) => ({ id: `street:${part.id}`, part, price, payNow: price }))]
   const { terms } = view.weighing
   const frames = (parts: readonly Part[]) => {
     const { machine } = frameMachineOf(parts)
@@ -75,8 +75,8 @@ async function matchContext(db: Database, buildId: string, goal: 'match' | 'spen
   return { view, rivalName: rival.machine.name, prices: pricesOf(options), budget, problem: { options: options.map(({ id, part, price }) => ({ id, part, cost: likeForLikeOf(part, price) })), brief, frames, goal: { kind: 'spend', budget } } }
 }
 
-function pricesOf(options: readonly { id: string; price: number }[]): Map<string, number> {
-  return new Map(options.map(({ id, price }) => [id, price]))
+function pricesOf(options: readonly { id: string; price: number; payNow: number }[]): MatchContext['prices'] {
+  return new Map(options.map(({ id, price, payNow }) => [id, { price, payNow }]))
 }
 
 function rateAt({ rates, modes }: BuildView['weighing']['own']['machine'], target: BuildView['targets'][number]): number | null {
@@ -87,13 +87,13 @@ function rateAt({ rates, modes }: BuildView['weighing']['own']['machine'], targe
 
 function matchView({ found, gap, isComplete, checked }: SearchAnswer, { view, problem, prices, budget, rivalName }: MatchContext, tookMs: number): MatchView {
   const parts = found?.options.map((option) => option.part) ?? []
-  const price = (option: SearchOption) => prices.get(option.id) ?? option.cost
-  const total = found?.options.reduce((sum, option) => sum + price(option), 0) ?? 0
+  const priceOf = (option: SearchOption) => prices.get(option.id)!
+  const total = found?.options.reduce((sum, option) => sum + priceOf(option).price, 0) ?? 0
   return {
     goal: problem.goal.kind, rivalName, isComplete, gap, checked, tookMs, budget,
     found: found && {
-      options: found.options.map((option) => ({ id: option.id, partId: option.part.id, name: partLabel(option.part), role: option.part.role, price: price(option), from: option.id.startsWith('street:') ? 'street' : 'lead' })),
-      price: total,
+      options: found.options.map((option) => ({ id: option.id, partId: option.part.id, name: partLabel(option.part), role: option.part.role, payNow: priceOf(option).payNow, from: option.id.startsWith('street:') ? 'street' : 'lead' })),
+      price: total, payNow: found.options.reduce((sum, option) => sum + priceOf(option).payNow, 0),
       targets: view.targets.map((target, index) => ({ name: `${target.workload} ${target.height}p ${target.preset}`, fps: found.frames[index]!, wanted: target.averageFps, floor: problem.goal.kind === 'match' ? problem.goal.floor[index]! : null })),
       findings: checkFit({ parts, brief: problem.brief }).findings.map(({ severity, what }) => ({ severity, what })),
       againstOwn: total - view.receipt.byScope.find(({ scope }) => scope === 'core')!.totals.anyoneCanPay,

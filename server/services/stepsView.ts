@@ -56,19 +56,19 @@ function stepView({ option, ...step }: Step): StepView {
 }
 
 /** Open leads with one thing kept, for which nothing of the house speaks against; at their expected cost. */
-export async function leadOptions(db: Database, market: Market, build: typeof builds.$inferSelect, view: BuildView, today: string): Promise<StepOption[]> {
+export async function leadOptions(db: Database, market: Market, build: typeof builds.$inferSelect, view: BuildView, today: string): Promise<(StepOption & { readonly payNow: number })[]> {
   const table = rateTable(market.rates)
   // only what keeps one thing can take one role
   const kept = groupBy(await db.select({ leadId: leadThings.leadId, partId: leadThings.partId }).from(leadThings).where(eq(leadThings.plan, 'keep')), (row) => row.leadId)
   const open = (await db.select({ id: leads.id, currency: leads.currency, endsOn: leads.endsOn }).from(leads).where(and(eq(leads.state, 'open'), isNull(leads.deletedAt), isNull(leads.vanishedOn))))
     .filter((row) => table.find(today, row.currency, build.currency) !== null && (row.endsOn === null || row.endsOn >= today) && kept.get(row.id)?.length === 1 && !view.choices.some((choice) => choice.leadId === row.id))
   const library = new Map(market.library.map((part) => [part.id, part]))
-  return (await valuedLeads(db, market, build, today, open.map((row) => row.id))).flatMap((valued): StepOption[] => {
+  return (await valuedLeads(db, market, build, today, open.map((row) => row.id))).flatMap((valued): (StepOption & { readonly payNow: number })[] => {
     const [part, ...others] = keptParts(valued, library)
     if (!part || others.length > 0 || valued.lead.condition === 'damaged' || houseRuleBreaches(build.houseRules, valued, library).length > 0) return []
     // an ask far under the street is a warning, not a bargain
     if (isTooCheap(valued.value.ask, warnBelow(market, valued, today, build.currency))) return []
-    return [{ id: valued.lead.id, from: 'lead', part, price: valued.value.expectedAfterResale }]
+    return [{ id: valued.lead.id, from: 'lead', part, price: valued.value.expectedAfterResale, payNow: valued.value.payNow }]
   })
 }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import type { FrameColumn } from '#core/importing/frameLogFile'
-import type { BenchView, LibraryView } from '#shared/views'
+import type { BenchView, BuildView, LibraryView } from '#shared/views'
 import type { LogStretch } from '~/workers/frameLogProtocol'
 import type { RunDraft } from '~/components/bench/runDraft'
 import { request } from '~/utils/request'
@@ -19,11 +19,21 @@ const writing = ref(false)
 const fromLog = shallowRef<{ name: string; figures: Partial<RunDraft>; times(): Promise<Float32Array> } | null>(null)
 const missing = computed(() => view.value.targets[0]?.missing ?? [])
 const runsIn = computed(() => Math.max(0, ...view.value.targets.map((target) => target.estimate?.runs ?? 0)))
-const load = () => run(async () => (bench.value = await request<BenchView>(`/api/builds/${view.value.id}/bench`)))
-watch(() => view.value, load, { immediate: true })
+const fetchBench = () => request<BenchView>(`/api/builds/${view.value.id}/bench`)
+const load = () => run(async () => (bench.value = await fetchBench()))
+let isFresh = false
+watch(() => view.value, () => {
+  if (!isFresh) void load()
+  isFresh = false
+}, { immediate: true })
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
-/** A run moves estimates and targets: the build is reckoned anew, and the bench with it. */
-const changed = () => run(() => build.load(view.value.id))
+/** A run moves estimates and targets: build and bench are reckoned anew and shown together, so that a working never lists other runs than the estimate rests on. */
+const changed = () => run(async () => {
+  const [next, fresh] = await Promise.all([request<BuildView>(`/api/builds/${view.value.id}`), fetchBench()])
+  bench.value = fresh
+  isFresh = true
+  build.take(next, '')
+})
 useKeys({ n: () => (writing.value = library.value !== null) })
 const dropping = ref(false)
 useEventListener(document, 'dragover', (event: DragEvent) => {
