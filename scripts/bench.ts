@@ -101,6 +101,7 @@ if (address) {
     await timed('machine: ways to mend, power, room, plan', `/api/builds/${build.id}/machine`)
     await timed('one choice more: the build reckoned anew', `/api/builds/${build.id}`)
     await timed('bench: needs, runs, frames for money', `/api/builds/${build.id}/bench`)
+    for (const goal of ['match', 'spend'] as const) await searched(build.id, goal)
   }
   const plain = (amount: number) => (amount / 100).toFixed(2)
   await timed('/api/calc/street-price with 5 000 records', '/api/calc/street-price', JSON.stringify({ query, records: records(5000).map((r) => ({ ...r, price: plain(r.price), shipping: plain(r.shipping) })), rates: [] }))
@@ -109,6 +110,17 @@ if (address) {
 const html = readFileSync(firstPage(), 'utf8')
 const scripts = [...new Set([...html.matchAll(/\/_nuxt\/[\w-]+\.js/g)].map((match) => match[0]))]
 say('JavaScript of the first page, gzip', `${Math.round(scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join('.output/public', path))).length, 0) / 1024)} kB in ${scripts.length} files`)
+
+/** A machine that matches the first rival on the scales, or the best for its money: how long the whole search took. */
+async function searched(buildId: string, goal: 'match' | 'spend'): Promise<void> {
+  const { weighing } = (await (await fetch(`${address}/api/builds/${buildId}`)).json()) as { weighing: { others: { machine: { id: string; name: string } }[] } }
+  const [rival] = weighing.others
+  if (!rival) return
+  const start = performance.now()
+  const lines = (await (await fetch(`${address}/api/builds/${buildId}/match`, { method: 'POST', body: JSON.stringify({ goal, rivalId: rival.machine.id }) })).text()).trim().split('\n')
+  const { report } = JSON.parse(lines.at(-1)!) as { report: { checked: number; isComplete: boolean } }
+  say(`${goal === 'match' ? 'match it' : 'spend the same'}: ${report.checked} machines checked, ${report.isComplete ? 'proven the best' : 'time ran out'}`, `${(performance.now() - start).toFixed(0)} ms`)
+}
 
 /** A house rule is changed and put back; each time all leads are valued anew. */
 async function rulesChanged(buildId: string): Promise<void> {

@@ -2,7 +2,7 @@
 import { needNames } from '#core/parts/part'
 import { missingFacts, unknownRival } from '#core/weighing/rivalFacts'
 import type { LibraryView, RivalView } from '#shared/views'
-import { request, sendFile } from '~/utils/request'
+import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
 /** Rivals: prebuilts, consoles, configured machines and own older ones to weigh against. */
@@ -11,7 +11,6 @@ const session = useSession()
 const library = shallowRef<LibraryView | null>(null)
 const editing = useRouteState('edit')
 const adding = ref(false)
-const report = ref('')
 const load = async () => (library.value = await request<LibraryView>('/api/library'))
 onMounted(() => run(async () => {
   await session.load()
@@ -31,17 +30,7 @@ const setDeleted = async (id: string, deleted: boolean) => {
   await load()
 }
 const takeOut = (rival: RivalView) => run(() => setDeleted(rival.id, true), { message: `${rival.name} is taken out`, undo: () => setDeleted(rival.id, false) })
-async function takeCsv(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  await run(async () => {
-    const { added, alreadyThere, rejected, problems } = await sendFile<{ added: number; alreadyThere: number; rejected: number; problems: { line: number; reason: string }[] }>('/api/import/rivals', file, {})
-    report.value = `${file.name}: ${added} added, ${alreadyThere} were there already, ${rejected} rejected${problems.slice(0, 5).map((problem) => `; line ${problem.line}: ${problem.reason}`).join('')}`
-    await load()
-  })
-  input.value = ''
-}
+const { report, take: takeCsv } = useCsvImport(() => '/api/import/rivals', load)
 /** How many facts its seller leaves open. */
 const open = (rival: RivalView) => (rival.kind === 'prebuilt' || rival.kind === 'configured' ? missingFacts({ ...unknownRival, ...rival.parts, cpuId: rival.cpuId, graphicsId: rival.graphicsId }).length + (rival.shippingStated ? 0 : 1) + (rival.warrantyMonths === null ? 1 : 0) : 0)
 </script>

@@ -1,11 +1,8 @@
-import { and, eq, isNull, ne } from 'drizzle-orm'
+import { eq, isNull } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
-import { partLabel, roleNames, type Part } from '#core/parts/part'
-import { geometricMean } from '#core/performance/beforeAfter'
-import { estimateFrameRate } from '#core/performance/estimateFrameRate'
+import { partLabel, type Part } from '#core/parts/part'
 import { forecastRecord, keepForecast } from '#core/performance/forecast'
 import type { FrameMachine } from '#core/performance/frameTime'
-import { frameValue, type ValuedMachine } from '#core/performance/frameValue'
 import { indexNeeded } from '#core/performance/indexNeeded'
 import { livingWithIt } from '#core/performance/livingWithIt'
 import { frameMachineOf, machinePair } from '#core/performance/machineOf'
@@ -14,22 +11,17 @@ import { gainOf, nextUp } from '#core/performance/partUp'
 import { repeatSummary } from '#core/performance/repeats'
 import { excludedBecause, noReadings, plainConditions } from '#core/performance/run'
 import { estimateWork } from '#core/performance/throughput'
-import type { Workload } from '#core/performance/workload'
 import { powerSheet } from '#core/power/powerSheet'
 import { efficiencyAt } from '#core/power/wallDraw'
-import { likeForLike } from '#core/weighing/likeForLike'
-import { baseMachines, supplyFor } from '#core/worth/baseMachines'
 import type { BenchTarget, BenchView, BuildView, RunView, StepsView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds, forecasts, frameLogs, workResults, workTasks } from '../db/schema'
 import { buildView } from './buildView'
 import { fitBriefOf, machineRules } from './fitBrief'
-import { useMarket, type Market } from './market'
+import { frameValueOf } from './frameValueView'
+import { useMarket } from './market'
 import { usePerformance, type Performance } from './performance'
-import { pricedLibrary } from './pricedLibrary'
 import { stepsView } from './stepsView'
-
-const mostBuilds = 12
 
 /** Bench of a build: what its targets need, every run, forecasts, other work, frames for money, living with it. */
 export async function benchView(db: Database, buildId: string, today: string): Promise<BenchView> {
@@ -57,7 +49,7 @@ export async function benchView(db: Database, buildId: string, today: string): P
     forecasts: kept,
     record: forecastRecord(kept.flatMap((each) => each.kept ?? [])).map((each) => ({ ...each, workload: nameOf(performance, each.workloadId) })),
     tasks: taskViews(tasks, view, library),
-    value: await valueOf(db, view, market, today),
+    value: await frameValueOf(db, view, market, today),
     living: await livingOf(db, view, runs, pair, today),
   }
 }
@@ -123,67 +115,6 @@ function taskViews({ tasks, results }: Awaited<ReturnType<typeof tasksOf>>, view
     ...task, estimate: own ? estimateWork(task, own, references) : null,
     results: results.filter((row) => row.taskId === task.id).map(({ id, cpuId, value, feeling, kind, ranOn, note }) => ({ id, cpu: library.has(cpuId) ? partLabel(library.get(cpuId)!) : cpuId, value, feeling, kind, ranOn, note, isThisMachine: cpuId === cpu?.id })),
   }))
-}
-
-/** Geometric mean of frames over the targets of a build, for any machine; null where it cannot be known. */
-function framesOf(view: BuildView, machine: FrameMachine | null): number | null {
-  if (!machine || view.targets.length === 0) return null
-  return geometricMean(view.targets.map((target) => estimateFrameRate(view.workloads.find((each) => each.id === target.workloadId)! as Workload, machine, target).averageFps))
-}
-
-async function valueOf(db: Database, view: BuildView, market: Market, today: string): Promise<BenchView['value']> {
-  const others = await db.select({ id: builds.id, currency: builds.currency }).from(builds).where(and(isNull(builds.deletedAt), ne(builds.id, view.id))).limit(mostBuilds)
-  const alike = await Promise.all(others.filter((each) => each.currency === view.currency).map((each) => buildView(db, each.id, today)))
-  const asMachine = (each: BuildView, cost: number): ValuedMachine[] => {
-    const frames = framesOf(view, frameMachineOf(each.parts).machine)
-    return frames === null || cost <= 0 || lacks(each) !== null ? [] : [{ id: each.id, name: each.name, kind: 'build', cost, frames }]
-  }
-  const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
-  const rivals = view.weighing.others.flatMap(({ machine }): ValuedMachine[] => {
-    const rates = view.targets.map((target) => machine.rates.find((rate) => rate.workloadId === target.workloadId && rate.settings === `${target.width}x${target.height} ${target.preset}`)?.averageFps)
-    // by its seller's terms, whatever is switched off on the scales
-    const weighed = likeForLike(machine, { ...view.weighing.terms, off: [], edits: {} })
-    const cost = weighed.steps.filter((step) => step.id === 'price' || step.id === 'tax' || step.id === 'shipping').reduce((sum, step) => sum + step.amount, 0)
-    const frames = rates.length > 0 && rates.every((rate) => rate !== undefined) ? geometricMean(rates as number[]) : null
-    return frames === null ? [] : [{ id: machine.id, name: machine.name, kind: 'rival', cost, frames }]
-  })
-  const own = framesOf(view, frameMachineOf(view.parts).machine) ?? 0
-  // machines half as fast as this one are no choice beside it
-  const library = libraryMachines(view, market, build!, today).filter((machine) => machine.frames >= own / 2)
-  const staircase = (costOf: (each: BuildView) => number) => shortStaircase(frameValue([...[view, ...alike].flatMap((each) => asMachine(each, costOf(each))), ...rivals, ...library]))
-  return {
-    anyone: staircase((each) => coreTotals(each).anyoneCanPay), paid: staircase((each) => coreTotals(each).payNow),
-    leftOut: [view, ...alike].flatMap((each) => (lacks(each) === null ? [] : [`${each.name} (${lacks(each)!})`])),
-  }
-}
-
-/** The machine alone: licence and peripherals are no part of what frames cost. */
-function coreTotals({ receipt }: BuildView): BuildView['receipt']['totals'] {
-  return receipt.byScope.find(({ scope }) => scope === 'core')!.totals
-}
-
-/** Why a build has no whole cost or no frames, in words; null where it has both. */
-function lacks({ parts, emptyRoles, receipt }: BuildView): string | null {
-  const { missing } = frameMachineOf(parts)
-  if (missing.length > 0) return `it wants ${missing.join(' and ')}`
-  if (emptyRoles.length > 0) return `no ${emptyRoles.map((role) => roleNames[role]).join(', no ')} yet`
-  return receipt.totals.unknownStreet > 0 ? `${receipt.totals.unknownStreet} of its things have no street price` : null
-}
-
-/** Whole machines from the library at street prices: a base around each CPU, a card, a supply strong enough. */
-function libraryMachines(view: BuildView, market: Market, build: typeof builds.$inferSelect, today: string): ValuedMachine[] {
-  const priced = pricedLibrary(market, build, today)
-  const cards = priced.filter(({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined)
-  return baseMachines(priced).flatMap((base) => cards.flatMap(({ part, price }): ValuedMachine[] => {
-    const supply = supplyFor(priced, base.cpu, part)
-    const frames = framesOf(view, frameMachineOf([...base.parts.map((each) => each.part), part]).machine)
-    return supply === null || frames === null ? [] : [{ id: `${base.id} + ${part.id}`, name: `${base.name} with ${part.name}`, kind: 'library', cost: base.price + price + supply.price, frames }]
-  }))
-}
-
-/** Every build and rival, and of the library's machines those that are treads. */
-function shortStaircase(steps: ReturnType<typeof frameValue>): ReturnType<typeof frameValue> {
-  return steps.filter((step) => step.kind !== 'library' || step.beatenBy === null)
 }
 
 async function livingOf(db: Database, view: BuildView, runs: readonly RunView[], pair: string | null, today: string): Promise<BenchView['living']> {

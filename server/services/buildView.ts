@@ -22,7 +22,8 @@ import { choiceRowsOf } from './choicesOf'
 import { fitBriefOf } from './fitBrief'
 import { openOrders, sharesOfOrders } from './openOrders'
 import { usePerformance, type Performance } from './performance'
-import { weighBuild, type BuildToWeigh } from './weighing'
+import type { BuildToWeigh } from './weighedMachines'
+import { weighBuild } from './weighing'
 
 /** Everything the interface shows of a build, computed from what is stored. */
 export async function buildView(db: Database, buildId: string, today: string): Promise<BuildView> {

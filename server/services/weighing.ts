@@ -1,61 +1,29 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
-import { convertAmount, rateTable } from '#core/money/rates'
-import type { Condition } from '#core/market/soldRecord'
 import { resaleDefaults } from '#core/ledger/resale'
-import { partLabel, type Need, type Part } from '#core/parts/part'
-import { estimateFrameRate } from '#core/performance/estimateFrameRate'
-import type { FrameMachine } from '#core/performance/frameTime'
-import { judgeTarget, type TargetVerdict } from '#core/performance/judgeTarget'
+import { partLabel } from '#core/parts/part'
 import { frameMachineOf } from '#core/performance/machineOf'
-import type { Workload } from '#core/performance/workload'
-import { powerSheet } from '#core/power/powerSheet'
-import { defaultRebateChance } from '#core/sourcing/rebates'
 import { faultAssumptions } from '#core/sourcing/faultRisk'
 import { upgradeRoom } from '#core/steps/upgradeRoom'
 import { yearsBetween } from '#core/time/calendarDate'
 import { ageDecline, type AgedPart } from '#core/weighing/ageDecline'
 import { compareComponents, toMakeEqual } from '#core/weighing/compareComponents'
 import { likeForLike } from '#core/weighing/likeForLike'
-import type { MachineRate, NeedPrices, WeighedComponent, WeighedMachine, WeighingTerms } from '#core/weighing/machine'
-import { missingFacts, rivalComponents, rivalFactNames, unknownRival } from '#core/weighing/rivalFacts'
+import type { NeedPrices, WeighedComponent, WeighedMachine, WeighingTerms } from '#core/weighing/machine'
 import { weigh } from '#core/weighing/weigh'
 import { indexOfPart, indexUnit } from '#core/worth/indexOfPart'
 import type { WeighingSettings } from '#shared/types'
-import type { BuildView, ChoiceView, TargetView, WeighedView } from '#shared/views'
+import type { BuildView, WeighedView } from '#shared/views'
 import type { Database } from '../db/client'
 import { buildRivals, rivalRates, rivals, type builds } from '../db/schema'
 import { fitBriefOf, machineRules } from './fitBrief'
-import { newPriceIn, streetAt, type Market } from './market'
-import type { Performance } from './performance'
+import { streetAt } from './market'
 import { pricedLibrary } from './pricedLibrary'
+import { asPart, onThese, ownMachine, questionsOf, rivalMachine, type BuildToWeigh, type Scales } from './weighedMachines'
 
 type BuildRow = typeof builds.$inferSelect
-type RivalRow = typeof rivals.$inferSelect
-type RateRow = typeof rivalRates.$inferSelect
-
-/** Assumptions where nobody states more; months of warranty on a thing bought new or from a refurbisher, and what a machine of unknown parts fetches of its price. */
-const usualWarranty: Readonly<Partial<Record<Condition, number>>> = { new: 24, opened: 12, refurbished: 3 }
-const fetchedShare = 0.7
 
 export const weighingDefaults: WeighingSettings = { years: 3, style: 'couch', basis: 'anyone', gamesPerYear: 4, usualShipping: 3500, builds: [], off: [], edits: {} }
-
-/** What a build is, as far as the scales want to know. */
-export interface BuildToWeigh {
-  readonly build: BuildRow
-  readonly choices: readonly ChoiceView[]
-  readonly parts: readonly Part[]
-  readonly targets: readonly TargetView[]
-  readonly hours: number
-  /** The highest wall draw measured on these parts; null where none was. */
-  readonly measuredW: number | null
-}
-
-interface Scales {
-  readonly market: Market
-  readonly performance: Performance
-  readonly today: string
-}
 
 /** A build on the scales with its rivals: machines of the library, and other builds (`loadBuild` answers null for one that is gone). */
 export async function weighBuild(db: Database, subject: BuildToWeigh, scales: Scales, loadBuild: (id: string) => Promise<BuildToWeigh | null>): Promise<BuildView['weighing']> {
@@ -92,15 +60,6 @@ function equalised(own: WeighedMachine, other: WeighedMachine, priced: ReturnTyp
   return { own: lacking(own, other), other: lacking(other, own) }
 }
 
-/** The targets of a build on the parts of another one: nothing was measured there at these settings. */
-function onThese(targets: readonly TargetView[], parts: readonly Part[], workloads: readonly Workload[]): TargetView[] {
-  const { machine } = frameMachineOf(parts)
-  return targets.map((target) => {
-    const estimate = machine ? estimateFrameRate(workloads.find((each) => each.id === target.workloadId)!, machine, target) : null
-    return { ...target, measured: [], estimate, verdict: estimate ? judgeTarget(estimate, target) : null }
-  })
-}
-
 /** The builder's terms: the same for every machine on the scales. */
 function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }: Scales): WeighingTerms {
   const rules = machineRules(build)
@@ -115,100 +74,4 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
     years: settings.years, fullHours: rules.fullHours, idleHours: rules.idleHours, tariff: rules.tariff, perHour: build.houseRules.perHour ?? 0, gamesPerYear: settings.gamesPerYear, usualShipping: settings.usualShipping,
     needPrices, faults: faultAssumptions(build.houseRules.faults), keeps: { ...keeps, whole }, wholeFactor: resaleDefaults.wholeFactor, off: settings.off, edits: settings.edits,
   }
-}
-
-function settingsText(each: { width: number; height: number; preset: string | null }): string | null {
-  return each.preset === null ? null : `${each.width}x${each.height} ${each.preset}`
-}
-
-function targetName(target: TargetView): string {
-  return `${target.workload} ${target.height}p ${target.preset}`
-}
-
-function ownMachine({ build, choices, parts, targets, hours, measuredW }: BuildToWeigh, settings: WeighingSettings, { market, today }: Scales): WeighedMachine {
-  const counted = choices.filter((choice) => choice.scope !== 'test')
-  const conditionOf = (partId: string): Condition => counted.find((choice) => choice.parts.some((part) => part.id === partId))?.condition ?? 'used'
-  const components = parts.map((part): WeighedComponent => {
-    const condition = conditionOf(part.id)
-    return { role: part.role, label: partLabel(part), partId: part.id, state: 'stated', facts: part.facts, condition, street: streetAt(market, part.id, today, build.currency) ?? newPriceIn(market, part.id, build.currency, today) ?? 0, counted: true, warrantyMonths: usualWarranty[condition] ?? 0 }
-  })
-  return {
-    id: build.id, name: build.name, kind: 'build', price: counted.reduce((sum, choice) => sum + enteredAt(choice, settings.basis), 0), taxPercent: 0, shipping: 0,
-    brings: parts.flatMap((part): Need[] => [...(part.facts.covers ? [part.facts.covers] : []), ...(part.facts.wireless ? ['wireless' as const] : [])]), extras: [],
-    rates: targets.flatMap((target): MachineRate[] => {
-      const base = { workloadId: target.workloadId, settings: settingsText(target) }
-      const measured = target.measured.find((run) => run.stands)
-      if (measured) return [{ ...base, averageFps: measured.averageFps, lowFps: measured.lowFps, kind: 'measured' }]
-      return target.estimate ? [{ ...base, averageFps: target.estimate.averageFps, lowFps: target.estimate.lowFps, kind: 'estimate', range: target.estimate.range }] : []
-    }),
-    modes: [], components, notStated: [], warrantyMonths: 0, watts: wattsOf(parts, build, today, measuredW), subscriptionPerYear: 0, gameSurcharge: 0, hours, resaleToday: 0,
-    targets: targets.map((target) => ({ name: targetName(target), verdict: target.verdict })),
-  }
-}
-
-/** What a line enters the scales at: what anyone can pay less expected rebates, or what was paid; owned things at the street price. */
-function enteredAt({ kind, payNow, afterRebates, anyoneCanPay }: ChoiceView, basis: WeighingSettings['basis']): number {
-  const rebates = Math.round(defaultRebateChance * (payNow - afterRebates))
-  if (kind === 'owned') return anyoneCanPay ?? 0
-  if (basis === 'paid') return payNow - rebates
-  // an offer open to anyone brings its rebate along
-  return anyoneCanPay === null ? payNow : anyoneCanPay === payNow ? payNow - rebates : anyoneCanPay
-}
-
-function wattsOf(parts: readonly Part[], build: BuildRow, today: string, measuredW: number | null): WeighedMachine['watts'] {
-  const rules = machineRules(build)
-  const { wall } = powerSheet(parts, { rule: rules.supplyRule, year: fitBriefOf(build, today).year, fullHours: rules.fullHours, idleHours: rules.idleHours, tariff: rules.tariff, ...(measuredW === null ? {} : { measuredFullW: measuredW }) })
-  return wall === null ? null : { full: wall.full, idle: wall.idle, kind: measuredW === null ? 'estimate' : 'measured' }
-}
-
-function asPart(component: WeighedComponent): Part {
-  return { id: component.partId ?? component.label, role: component.role, make: '', name: component.label, facts: component.facts }
-}
-
-/** What is said of a rival's parts, all in one. */
-export function saidOf(rival: Pick<RivalRow, 'cpuId' | 'graphicsId' | 'parts'>) {
-  return { ...unknownRival, ...rival.parts, cpuId: rival.cpuId, graphicsId: rival.graphicsId }
-}
-
-/** Questions to the seller of a machine whose parts are its point. */
-function questionsOf(rival: RivalRow): WeighedView['questions'] {
-  if (rival.kind !== 'prebuilt' && rival.kind !== 'configured') return []
-  return [
-    ...missingFacts(saidOf(rival)).map((key) => ({ key, question: rivalFactNames[key].question })),
-    ...(rival.shippingStated ? [] : [{ key: 'delivery', question: 'Is delivery in the price, and what does it cost if not?' }]), ...(rival.warrantyMonths === null ? [{ key: 'warranty', question: 'How long is the warranty, and who gives it?' }] : []),
-  ]
-}
-
-function rivalMachine(rival: RivalRow, stated: readonly RateRow[], { build, targets }: BuildToWeigh, { market, performance, today }: Scales): WeighedMachine {
-  const rate = rateTable(market.rates).rateOn(today, rival.currency, build.currency)
-  const inBuild = (amount: number) => convertAmount(amount, rival.currency, build.currency, rate)
-  const library = new Map(market.library.map((part) => [part.id, part]))
-  const warrantyMonths = rival.warrantyMonths ?? 0
-  const components = rival.kind === 'console' ? [] : rivalComponents(saidOf(rival), library, pricedLibrary(market, build, today), { condition: rival.kind === 'own' ? 'used' : 'new', warrantyMonths })
-  const parts = components.map(asPart)
-  const frames = rival.cpuId !== null && rival.graphicsId !== null ? frameMachineOf(parts).machine : null
-  const estimates = targets.map((target) => (frames ? estimated(target, performance.workloads, frames) : null))
-  const ownRates = stated.map((each): MachineRate => ({ workloadId: each.workloadId, settings: settingsText(each), averageFps: each.averageFps, lowFps: each.lowFps, kind: 'stated' }))
-  return {
-    id: rival.id, name: rival.name, kind: rival.kind, price: inBuild(rival.price), taxPercent: rival.taxPercent, shipping: rival.shippingStated ? inBuild(rival.shipping) : null, brings: rival.brings, extras: rival.extras.map(({ label, worth }) => ({ label, worth: inBuild(worth) })),
-    rates: [...ownRates, ...estimates.flatMap((each) => (each && !ownRates.some((own) => own.workloadId === each.workloadId && own.settings === each.settings) ? [each] : []))],
-    modes: stated.filter((each) => each.preset === null).map(({ workloadId, width, height, averageFps, lowFps }) => ({ workloadId, width, height, fps: averageFps, lowFps })),
-    components, notStated: [...rival.notStated, ...questionsOf(rival).map(({ key }) => (key in rivalFactNames ? rivalFactNames[key as keyof typeof rivalFactNames].name : key))], warrantyMonths,
-    watts: rival.fullW === null ? (parts.length === 0 ? null : wattsOf(parts, build, today, null)) : { full: rival.fullW, idle: rival.idleW ?? 0, kind: 'stated' },
-    subscriptionPerYear: inBuild(rival.subscriptionPerYear), gameSurcharge: inBuild(rival.gameSurcharge), hours: 0, resaleToday: inBuild(rival.resaleToday ?? Math.round(rival.price * (rival.kind === 'own' ? 1 : fetchedShare))),
-    targets: targets.map((target, index) => ({ name: targetName(target), verdict: verdictAt(target, stated, estimates[index] ?? null) })),
-  }
-}
-
-function estimated(target: TargetView, workloads: readonly Workload[], frames: FrameMachine): MachineRate & { readonly judged: TargetVerdict } {
-  const estimate = estimateFrameRate(workloads.find((each) => each.id === target.workloadId)!, frames, target)
-  return { workloadId: target.workloadId, settings: settingsText(target), averageFps: estimate.averageFps, lowFps: estimate.lowFps, kind: 'estimate', range: estimate.range, judged: judgeTarget(estimate, target) }
-}
-
-/** A target on a rival: by what is stated at its very settings, else by the estimate; null where there is neither. */
-function verdictAt(target: TargetView, stated: readonly RateRow[], estimate: { readonly judged: TargetVerdict } | null): TargetVerdict | null {
-  const same = stated.find((each) => each.workloadId === target.workloadId && each.width === target.width && each.height === target.height && each.preset === target.preset)
-  if (!same) return estimate?.judged ?? null
-  const low = same.lowFps ?? Infinity
-  return judgeTarget({ range: { low: same.averageFps, high: same.averageFps }, lowRange: { low, high: low } }, target)
 }

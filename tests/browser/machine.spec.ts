@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { demoFiles } from '../../demo/files'
+import { loadMarket } from './loadMarket'
 
 /** From a donor to a machine in which nothing stops, through the real interface. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
@@ -9,10 +9,7 @@ test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
 test('start from a donor, take a card, mend three findings; nothing stops, and the receipt has every part', async ({ page, request }) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
-  const files = demoFiles()
-  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
-  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
-  await request.post('/api/import/shop-prices', { data: files['shop-prices.csv']!, headers: { 'content-type': 'text/csv' } })
+  await loadMarket(request)
   const { id } = await (await request.post('/api/builds', { data: { name: 'From a donor', currency: 'CAD', budget: '500.00', stretch: '550.00', targets: [{ workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 100 }] } })).json()
   await request.post('/api/leads', { data: { sourceId: 'barnstall', title: 'Desk 20 tower, as it stood in the office', price: '58.00', currency: 'CAD', condition: 'used', manner: 'local', listedOn: '2026-10-30', things: [{ partId: 'meridon-desk-20-tower' }] } })
   await page.goto(`/b/${id}/leads`)

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { demoFiles } from '../../demo/files'
+import { loadMarket } from './loadMarket'
 
 /** Sources that deliver: an address is subscribed to, the market moves ten days, a lookout fires, a hunt changes the receipt. */
 
@@ -18,10 +18,7 @@ const brief = {
 test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the receipt', async ({ page, request }) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
-  const files = demoFiles()
-  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
-  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
-  await request.post('/api/import/shop-prices', { data: files['shop-prices.csv']!, headers: { 'content-type': 'text/csv' } })
+  await loadMarket(request)
   const { id } = await (await request.post('/api/builds', { data: brief })).json()
 
   await test.step('an address of this machine is refused until it is allowed', async () => {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { demoFiles } from '../../demo/files'
+import { loadMarket } from './loadMarket'
 
 /** A prebuilt from the source of its page, weighed against a build and a console, to the exported page; through the real interface. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
@@ -17,10 +17,7 @@ const audit = async (page: Page, what: string) => {
 test('paste a page, answer what is missing, weigh, find the tipping price, match, freeze, export and open', async ({ page, request, browser }) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
-  const files = demoFiles()
-  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
-  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
-  await request.post('/api/import/shop-prices', { data: files['shop-prices.csv']!, headers: { 'content-type': 'text/csv' } })
+  await loadMarket(request)
   const { id } = await (await request.post('/api/builds', { data: {
     name: 'Weighed one', currency: 'CAD', budget: '700.00', stretch: '750.00', privateNote: 'sell by Christmas', needs: [{ need: 'licence', price: '24.00' }], targets: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 60 }, { workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 120 }],
   } })).json()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { runKinds } from '#core/performance/run'
 import type { BenchView, BuildView, RunView } from '#shared/views'
-import { request, sendFile } from '~/utils/request'
+import { request } from '~/utils/request'
 import { percent, shortDate, signedPercent } from '~/utils/show'
 
 /** Every run, newest first, with what the fit says of it; excluded ones say why and can be let count. */
@@ -12,7 +12,6 @@ const workload = useRouteState('workload')
 const which = useRouteState('which', 'all')
 const shown = computed(() => bench.runs.filter((run) => (workload.value === '' || run.workloadId === workload.value) && (which.value === 'all' || (which.value === 'this' ? run.isThisMachine : which.value === 'own' ? run.kind.startsWith('own') : run.excluded !== null))))
 const open = ref('')
-const report = ref('')
 const patch = (run: RunView, body: object, message: string, undo?: object) => deed(async () => {
   await request(`/api/runs/${run.id}`, { method: 'PATCH', body })
   emit('changed')
@@ -20,17 +19,7 @@ const patch = (run: RunView, body: object, message: string, undo?: object) => de
   await request(`/api/runs/${run.id}`, { method: 'PATCH', body: undo })
   emit('changed')
 } } : {}) })
-async function takeCsv(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  await deed(async () => {
-    const { added, alreadyThere, rejected, problems } = await sendFile<{ added: number; alreadyThere: number; rejected: number; problems: { line: number; reason: string }[] }>('/api/import/runs', file, {})
-    report.value = `${file.name}: ${added} added, ${alreadyThere} were there already, ${rejected} rejected${problems.slice(0, 5).map((problem) => `; line ${problem.line}: ${problem.reason}`).join('')}`
-    emit('changed')
-  })
-  input.value = ''
-}
+const { report, take: takeCsv } = useCsvImport(() => '/api/import/runs', async () => emit('changed'))
 const facts = (run: RunView) => [
   ...(run.origin ? [`from ${run.origin}`] : []), ...(run.spread === null ? [] : [`${run.repeats.filter((each) => each.discarded === '').length} repeats, ${percent(run.spread, 1)} apart`]), ...run.repeats.filter((each) => each.discarded !== '').map((each) => `a repeat of ${each.averageFps} discarded: ${each.discarded}`),
   ...(run.minFps === null ? [] : [`${run.minFps} to ${run.maxFps ?? '?'} in a second`]), ...(run.readings.cpuUse === null ? [] : [`CPU ${run.readings.cpuUse} % in use`]), ...(run.readings.cardUse === null ? [] : [`card ${run.readings.cardUse} % in use`]),

@@ -2,7 +2,7 @@
 import { entryKinds, type EntryKind } from '#core/ledger/ledger'
 import type { LedgerView } from '#shared/views'
 import { inTheEndWorking, resaleWorking } from '~/workings/ledgerWorkings'
-import { request, sendFile } from '~/utils/request'
+import { request } from '~/utils/request'
 import { amount, longDate, shortDate, signedAmount, signedPercent } from '~/utils/show'
 
 /** Ledger: what did I really pay, what is still to come back, what is it worth now? */
@@ -23,18 +23,7 @@ const add = () => run(async () => {
   ledger.value = await request<LedgerView>(`/api/builds/${id}/ledger`, { method: 'POST', body: { ...entry, amount: entry.kind === 'hours' ? '0' : entry.amount, hours: entry.kind === 'hours' ? entry.hours : 0 } })
   Object.assign(entry, { amount: '', text: '' })
 }, { message: 'entered' })
-const report = ref('')
-async function takeCsv(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  await run(async () => {
-    const { added, alreadyThere, rejected, problems } = await sendFile<{ added: number; alreadyThere: number; rejected: number; problems: { line: number; reason: string }[] }>(`/api/builds/${id}/ledger/import`, file, {})
-    report.value = `${file.name}: ${added} entered, ${alreadyThere} were there already, ${rejected} rejected${problems.slice(0, 5).map((problem) => `; line ${problem.line}: ${problem.reason}`).join('')}`
-    await load()
-  })
-  input.value = ''
-}
+const { report, take: takeCsv } = useCsvImport(() => `/api/builds/${id}/ledger/import`, load)
 const reverse = (entryId: string) => run(async () => (ledger.value = await request<LedgerView>(`/api/ledger/${entryId}/reverse`, { method: 'POST' })), { message: 'taken back by an entry of its own' })
 const currency = computed(() => build.view!.currency)
 const money = (value: number | null) => amount(value, currency.value)

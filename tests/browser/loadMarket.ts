@@ -1,0 +1,10 @@
+import type { APIRequestContext } from '@playwright/test'
+import { demoFiles } from '../../demo/files'
+
+/** Puts the demo's library, sold records and shop prices into the application by its own import routes. */
+export async function loadMarket(request: APIRequestContext): Promise<void> {
+  const files = demoFiles()
+  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
+  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
+  await request.post('/api/import/shop-prices', { data: files['shop-prices.csv']!, headers: { 'content-type': 'text/csv' } })
+}
