@@ -21,7 +21,6 @@ const files = join(tmpdir(), 'tarvin-shots-files')
 run('npx', ['tsx', 'demo/main.ts', url, files, markets], { quiet: true })
 const { builds } = await (await fetch(`${url}/api/session`)).json()
 const couch = builds.find((build) => build.name === 'Couch corner').id
-const club = builds.find((build) => build.name === 'Club edit box').id
 const small = builds.find((build) => build.name === 'Small white one').id
 const { leads } = await (await fetch(`${url}/api/builds/${couch}/leads`)).json()
 const lot = leads.find((lead) => lead.externalId === 'B-1001').id
@@ -57,7 +56,7 @@ const views = [
     await page.locator('[data-test="match-answer"]').waitFor()
   }],
   ['ledger', `/b/${couch}/ledger`],
-  ['working', `/b/${club}/bench`, async (page) => page.locator('[data-target]').first().click()],
+  ['working', `/b/${couch}/bench`, async (page) => page.locator('[data-target]').first().click()],
   ['leads-phone', `/b/${couch}/leads?lead=${lot}`, undefined, { width: 390, height: 844 }],
   // ten days later
   ['sources', '/sources'],
@@ -65,21 +64,25 @@ const views = [
 ]
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
 const wanted = process.argv.slice(2)
-for (const [name, path, before, viewport = { width: 1280, height: 800 }] of views) {
-  if (wanted.length > 0 && !wanted.includes(name)) continue
-  if (name === 'sources' || (name === 'builds' && wanted.length > 0 && !wanted.includes('sources'))) await tenDaysLater()
-  const page = await browser.newPage({ viewport, reducedMotion: 'reduce' })
-  page.on('pageerror', (error) => step(`${name}: ${error.message}`))
-  page.on('console', (message) => message.type() === 'error' && step(`${name}: ${message.text()}`))
-  await page.goto(url + path, { waitUntil: 'networkidle' })
-  if (before) await before(page)
-  await page.waitForLoadState('networkidle')
-  await page.screenshot({ path: join(folder, `${name}.png`) })
-  await page.close()
-  step(name)
+try {
+  for (const [name, path, before, viewport = { width: 1280, height: 800 }] of views) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue
+    if (name === 'sources' || (name === 'builds' && wanted.length > 0 && !wanted.includes('sources'))) await tenDaysLater()
+    const page = await browser.newPage({ viewport, reducedMotion: 'reduce' })
+    page.on('pageerror', (error) => step(`${name}: ${error.message}`))
+    page.on('console', (message) => message.type() === 'error' && step(`${name}: ${message.text()}`))
+    await page.goto(url + path, { waitUntil: 'networkidle' })
+    if (before) await before(page)
+    await page.waitForLoadState('networkidle')
+    await page.screenshot({ path: join(folder, `${name}.png`) })
+    await page.close()
+    step(name)
+  }
+} finally {
+  // a picture that cannot be taken leaves no server behind
+  await browser.close()
+  server.removeAllListeners('exit')
+  server.kill()
 }
-await browser.close()
-server.removeAllListeners('exit')
-server.kill()
 for (const ending of ['', '-wal', '-shm', '.today']) rmSync(database + ending, { force: true })
 process.exit(0)
