@@ -36,7 +36,7 @@ const typed = (each: WeighedView, id: string) => {
   <section class="sheet p-3" aria-label="what it takes to own">
     <div class="flex items-baseline gap-2"><h2>What it takes to own <span class="font-normal text-soft">{{ currency }}, each step can be switched off</span></h2><button type="button" class="quiet-button ml-auto text-xs" :aria-pressed="writing" @click="writing = !writing">{{ writing ? 'done' : 'write own figures' }}</button></div>
     <table class="ledger mt-1 text-[13px] [&_td]:!py-px [&_th]:!py-0.5">
-      <thead><tr><th>step</th><th v-for="(each, index) in machines" :key="each.machine.id" class="!text-right !font-semibold !text-ink"><span class="mr-1 inline-block size-2" :class="series[index]" aria-hidden="true" />{{ each.machine.name }}</th><th v-if="against" class="!text-right">gap so far</th></tr></thead>
+      <thead><tr><th>step</th><th v-for="(each, index) in machines" :key="each.machine.id" class="!text-right !font-semibold !text-ink"><span class="block h-1" :class="series[index]" aria-hidden="true" />{{ each.machine.name }}</th><th v-if="against" class="!text-right">gap so far</th></tr></thead>
       <tbody>
         <tr v-for="rule in steps" :key="rule.id" :class="{ 'text-soft': off.has(rule.id) }">
           <td><label class="whitespace-nowrap"><input type="checkbox" class="mr-1.5" :checked="!off.has(rule.id)" :aria-label="`count ${rule.label}`" @change="toggle(rule.id)">{{ rule.label }}</label></td>
