@@ -1,3 +1,4 @@
+import { CoreError } from '../coreError'
 import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
 import { readCsv } from './readCsv'
 import { FieldError, readCurrency, readPrice, readWord } from './readFields'
@@ -26,10 +27,12 @@ export interface ImportedRival {
   readonly note: string
 }
 
-/** Reads a CSV of rivals; what cannot be understood is reported by line. */
+/** Reads a CSV of rivals; what cannot be understood is reported by line. Throws `no-column` for a file without names or prices. */
 export function readRivals(text: string): { readonly read: ReadRow<ImportedRival>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
+  const missing = (['name', 'price'] as const).find((field) => map[field] === null)
+  if (missing !== undefined) throw new CoreError('no-column', `no column is called "${missing}"; the first line must name at least name and price`, missing)
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     if (cell('name') === '') throw new FieldError('name', 'no name stated')

@@ -1,3 +1,4 @@
+import { CoreError } from '../coreError'
 import { lowsCauses, type LowsCause, type RunKind } from '../performance/run'
 import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
 import { readCsv } from './readCsv'
@@ -34,10 +35,12 @@ export interface ImportedRun {
 
 const kindSpellings: Readonly<Record<RunKind, readonly string[]>> = { 'own-log': ['own log', 'log'], 'own-reading': ['own reading', 'own', 'reading'], published: ['review', 'article'], 'console-mode': ['console'] }
 
-/** Reads a CSV of runs; what cannot be understood is reported by line. Unstated: two memory channels, a published result. */
+/** Reads a CSV of runs; what cannot be understood is reported by line. Throws `no-column` for a file without what every run needs. Unstated: two memory channels, a published result. */
 export function readRuns(text: string, today: string): { readonly read: ReadRow<ImportedRun>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
+  const missing = (['workload', 'cpu', 'graphics', 'width', 'height', 'preset', 'averageFps'] as const).find((field) => map[field] === null)
+  if (missing !== undefined) throw new CoreError('no-column', `no column is called "${headerWords[missing][0]!}"; the first line must name workload, cpu, graphics, width, height, preset and average`, missing)
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     const needed = (field: keyof typeof map, what: string) => cell(field) || missing(what)

@@ -9,7 +9,7 @@ import { outlaySteps } from '#core/weighing/steps'
 import { matchSearch, type SearchAnswer, type SearchOption, type SearchProblem } from '#core/weighing/matchSearch'
 import type { BuildView, MatchView } from '#shared/views'
 import type { Database } from '../db/client'
-import { builds, choices } from '../db/schema'
+import { builds, choices, leads } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { assertReckonable } from './assertReckonable'
 import { buildView } from './buildView'
@@ -23,7 +23,7 @@ import { insertVariant } from './variants'
 /** How long a search may take before it answers with the best so far, ms. */
 const mostTime = 2600
 
-interface MatchContext {
+export interface MatchContext {
   readonly view: BuildView
   readonly problem: Omit<SearchProblem, 'isTimeUp'>
   readonly rivalName: string
@@ -37,8 +37,7 @@ interface MatchContext {
  * most frames for the rival's like-for-like cost; a part then counts with what it is like for like: price, own fault cost, less
  * the value left of it.
  */
-export async function findMatch(db: Database, buildId: string, { goal, rivalId }: { goal: 'match' | 'spend'; rivalId: string }, today: string, clock: () => number, onProgress: (share: number) => Promise<boolean>): Promise<MatchView | 'cancelled'> {
-  const context = await matchContext(db, buildId, goal, rivalId, today)
+export async function findMatch(context: MatchContext, clock: () => number, onProgress: (share: number) => Promise<boolean>): Promise<MatchView | 'cancelled'> {
   const began = clock()
   const search = matchSearch({ ...context.problem, isTimeUp: () => clock() - began > mostTime })
   for (;;) {
@@ -48,7 +47,8 @@ export async function findMatch(db: Database, buildId: string, { goal, rivalId }
   }
 }
 
-async function matchContext(db: Database, buildId: string, goal: 'match' | 'spend', rivalId: string, today: string): Promise<MatchContext> {
+/** What a search is to look through, and for what. Throws `unknown-rival`, `no-targets` and `no-rates` before anything is searched. */
+export async function matchContext(db: Database, buildId: string, { goal, rivalId }: { goal: 'match' | 'spend'; rivalId: string }, today: string): Promise<MatchContext> {
   const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
@@ -104,6 +104,7 @@ function matchView({ found, gap, isComplete, checked }: SearchAnswer, { view, pr
 /** Opens a machine that was found as a variant of the build: its own parts in the place of those of the build, what makes it ready to use stays. */
 export async function openAsVariant(db: Database, buildId: string, { name, options }: { name: string; options: readonly { id: string; partId: string }[] }, today: string): Promise<string> {
   const view = await buildView(db, buildId, today)
+  await assertKnown(db, options)
   const wanted = new Set(options.map((option) => option.partId))
   return db.transaction(async (tx) => {
     const id = await insertVariant(tx, buildId, name, today)
@@ -120,4 +121,15 @@ export async function openAsVariant(db: Database, buildId: string, { name, optio
     await assertReckonable(tx, id, today, 'options')
     return id
   })
+}
+
+/** Every option names a part of the library, and a lead that is there. */
+async function assertKnown(db: Database, options: readonly { id: string; partId: string }[]): Promise<void> {
+  const { library } = await useMarket(db)
+  for (const [index, { id, partId }] of options.entries()) {
+    if (!library.some((part) => part.id === partId)) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, `options[${index}].partId`)
+    if (id.startsWith('street:')) continue
+    const [lead] = await db.select({ id: leads.id }).from(leads).where(and(eq(leads.id, id), isNull(leads.deletedAt)))
+    if (!lead) throw new CoreError('unknown-lead', `there is no lead "${id}"`, `options[${index}].id`)
+  }
 }

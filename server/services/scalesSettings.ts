@@ -12,6 +12,11 @@ import { NotFoundError } from '../http/errors'
 export async function saveWeighing(db: Database, buildId: string, input: WeighingInput): Promise<void> {
   const [build] = await db.select({ currency: builds.currency }).from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  for (const [index, other] of input.builds.entries()) {
+    const [found] = await db.select({ currency: builds.currency }).from(builds).where(and(eq(builds.id, other), isNull(builds.deletedAt)))
+    if (!found || other === buildId) throw new CoreError('unknown-build', `there is no other build "${other}"`, `builds[${index}]`)
+    if (found.currency !== build.currency) throw new CoreError('other-currency', `this build is in ${build.currency}, the other in ${found.currency}; builds of one currency can be weighed`, `builds[${index}]`)
+  }
   const known = new Set(likeForLikeSteps.map((rule) => rule.id))
   const stepOf = (id: string, path: string) => {
     if (!known.has(id)) throw new CoreError('unknown-step', `there is no step "${id}"`, path)

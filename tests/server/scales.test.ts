@@ -12,7 +12,7 @@ import { exportBuild, importBuild } from '../../server/services/buildFile'
 import { editionOf, editionsView, freezeEdition, openEdition, readEditionFile, setEditionDeleted } from '../../server/services/editions'
 import { importLibrary } from '../../server/services/library'
 import { changeRival, createRival, importRivals, rivalOf, setRivalDeleted } from '../../server/services/libraryDeeds'
-import { findMatch, openAsVariant } from '../../server/services/matching'
+import { findMatch, matchContext, openAsVariant } from '../../server/services/matching'
 import { readRivalPage } from '../../server/services/rivalPages'
 import { saveWeighing } from '../../server/services/scalesSettings'
 import { importRecordsText } from './importText'
@@ -28,7 +28,7 @@ const records = ['id,source,title,price,date', ...priced.flatMap((part, at) => A
 const prebuilt = (change: object = {}) => rivalSchema.validateSync({ kind: 'prebuilt', name: 'Brindlewick 15', price: '949.00', currency: 'CAD', taxPercent: 13, shippingStated: false, cpuId: 'ostrane-threddle-33', graphicsId: 'murrowdun-tarn-620-8-gb', brings: ['licence'], warrantyMonths: 24, ...change })
 const view = () => buildView(database.db, build, today)
 const rivalView = async (id: string) => (await view()).weighing.others.find((other) => other.machine.id === id)!
-const match = (goal: 'match' | 'spend', rivalId: string) => findMatch(database.db, build, { goal, rivalId }, today, () => performance.now(), async () => true)
+const match = async (goal: 'match' | 'spend', rivalId: string) => findMatch(await matchContext(database.db, build, { goal, rivalId }, today), () => performance.now(), async () => true)
 
 beforeEach(async () => {
   folder = temporaryFolder()
@@ -83,7 +83,9 @@ describe('weighing', () => {
     expect((await rivalView(id)).cost.total).toBe(whole.total)
     await expect(saveWeighing(database.db, build, weighingSchema.validateSync({ off: ['nope'] }))).rejects.toMatchObject({ code: 'unknown-step' })
     await expect(saveWeighing(database.db, 'nope', weighingSchema.validateSync({}))).rejects.toThrow('no build')
-    expect(() => weighingSchema.validateSync({ edits: { a: { price: 'dear' } } })).toThrow()
+    await expect(saveWeighing(database.db, build, weighingSchema.validateSync({ builds: ['nope'] }))).rejects.toMatchObject({ code: 'unknown-build' })
+    await expect(saveWeighing(database.db, build, weighingSchema.validateSync({ builds: [build] }))).rejects.toMatchObject({ code: 'unknown-build' })
+    expect(() => weighingSchema.validateSync({ edits: { a: { price: 'dear' } } })).toThrow('amounts such as 129.50')
   })
   test('a console: modes against the build, subscription, no sum of parts; its equivalents travel in a build file', async () => {
     const { id } = await createRival(database.db, prebuilt({ kind: 'console', name: 'Ovalis', price: '599.00', cpuId: null, graphicsId: null, subscriptionPerYear: '79.00', equivalents: [{ by: 'The Gazette', saidOn: '2026-05-05', cpuIndex: 95, threads: 16, graphicsIndex: 98, videoMemoryGb: 10 }], rates: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: null, averageFps: 60 }] }))
@@ -155,7 +157,16 @@ describe('match it and spend the same', () => {
     await expect(match('match', id)).rejects.toMatchObject({ code: 'unknown-rival' })
     await setRivals(database.db, build, [id], today)
     await expect(match('match', id)).rejects.toMatchObject({ code: 'no-rates' })
-    expect(await findMatch(database.db, build, { goal: 'spend', rivalId: id }, today, () => performance.now(), async () => false)).toMatchObject({})
+    const { id: known } = await createRival(database.db, prebuilt({ name: 'Known' }))
+    await setRivals(database.db, build, [known], today)
+    // with supplies too weak for any pair all of them are looked at, and after four it asks whether anybody waits
+    const context = await matchContext(database.db, build, { goal: 'match', rivalId: known }, today)
+    const options = context.problem.options.map((option) => (option.part.role === 'supply' ? { ...option, part: { ...option.part, facts: { ...option.part.facts, ratedW: 1 } } } : option))
+    const hopeless = { ...context, problem: { ...context.problem, options } }
+    expect(await findMatch(hopeless, () => performance.now(), async () => false)).toBe('cancelled')
+    expect(await findMatch(hopeless, () => performance.now(), async () => true)).toMatchObject({ found: null, isComplete: true })
+    await expect(openAsVariant(database.db, build, { name: 'x', options: [{ id: 'street:zzz', partId: 'zzz' }] }, today)).rejects.toMatchObject({ code: 'unknown-part' })
+    await expect(openAsVariant(database.db, build, { name: 'x', options: [{ id: 'nope', partId: 'murrowdun-tarn-640-8-gb' }] }, today)).rejects.toMatchObject({ code: 'unknown-lead' })
   })
 })
 

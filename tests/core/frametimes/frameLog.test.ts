@@ -82,6 +82,9 @@ describe('frameLogHead and readFrameLog', () => {
 })
 
 describe('readRuns', () => {
+  test('a file without what every run needs is refused by what is missing', () => {
+    expect(() => readRuns('workload,cpu\nDrift,C', '2026-10-31')).toThrow('no column is called "graphics"')
+  })
   test('reads what it knows, and reports the rest by line', () => {
     const { read, problems } = readRuns('workload,cpu,card,width,height,preset,average,low,kind,date,background\nDrift,C,G,1920,1080,high,60.5,41,own log,2026-10-01,\nDrift,C,G,1920,1080,high,fast,,own log,2026-10-01,\n,C,G,1920,1080,high,60,,,2026-10-01,\nDrift,C,G,1920,1080,high,60,,,2027-10-01,', '2026-10-31')
     expect(read[0]!.value).toMatchObject({ workload: 'Drift', averageFps: 60.5, lowFps: 41, kind: 'own-log', memoryChannels: 2 })

@@ -66,6 +66,9 @@ describe('rivalComponents', () => {
 })
 
 describe('readRivals', () => {
+  test('a file without names or prices is refused by what is missing', () => {
+    expect(() => readRivals('name,kind\nTower,prebuilt')).toThrow('no column is called "price"')
+  })
   test('units in cells, kinds in words, an empty delivery is not stated', () => {
     const { read: rows, problems } = readRivals('name;kind;price;currency;tax;delivery;memory;speed;drive;supply;warranty\nTower;configured by a shop;899,00;CAD;13;;16 GB;3200 MT/s;480;500 W;24 months\nBox;console;4 990,00;SEK;25;0;;;;;\nOdd;spaceship;1;CAD;;;;;;;\nBad;prebuilt;1;CAD;;;lots;;;;')
     expect(rows[0]!.value).toMatchObject({ kind: 'configured', price: '899.00', taxPercent: 13, shippingStated: false, parts: { memoryGb: 16, memoryMts: 3200, storageGb: 480, supplyW: 500 }, warrantyMonths: 24 })

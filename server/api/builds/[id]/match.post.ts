@@ -4,13 +4,13 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { streamProgress } from '~~/server/http/importing'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
-import { findMatch } from '~~/server/services/matching'
+import { findMatch, matchContext } from '~~/server/services/matching'
 
 const schema = object({ goal: oneOf(['match', 'spend']).required(), rivalId: text().required() })
 
 /** Answers JSON lines: the share searched now and then, at last the machine found. Going away ends the search. */
 export default jsonRoute(async (event) => {
   const wanted = await bodyOf(event, schema)
-  const db = await useDatabase()
-  return streamProgress(event, (onProgress) => findMatch(db, getRouterParam(event, 'id')!, wanted, today(), () => performance.now(), (share) => onProgress(Math.round(100 * share), 100)))
+  const context = await matchContext(await useDatabase(), getRouterParam(event, 'id')!, wanted, today())
+  return streamProgress(event, (onProgress) => findMatch(context, () => performance.now(), (share) => onProgress(Math.round(100 * share), 100)))
 })
