@@ -39,8 +39,8 @@ const kindSpellings: Readonly<Record<RunKind, readonly string[]>> = { 'own-log':
 export function readRuns(text: string, today: string): { readonly read: ReadRow<ImportedRun>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
-  const missing = (['workload', 'cpu', 'graphics', 'width', 'height', 'preset', 'averageFps'] as const).find((field) => map[field] === null)
-  if (missing !== undefined) throw new CoreError('no-column', `no column is called "${headerWords[missing][0]!}"; the first line must name workload, cpu, graphics, width, height, preset and average`, missing)
+  const absent = (['workload', 'cpu', 'graphics', 'width', 'height', 'preset', 'averageFps'] as const).find((field) => map[field] === null)
+  if (absent !== undefined) throw new CoreError('no-column', `no column is called "${headerWords[absent][0]!}"; the first line must name workload, cpu, graphics, width, height, preset and average`, absent)
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     const needed = (field: keyof typeof map, what: string) => cell(field) || missing(what)

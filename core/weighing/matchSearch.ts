@@ -60,6 +60,7 @@ export function* matchSearch(problem: SearchProblem): Generator<SearchProgress, 
   const pairs = rankedPairs(problem, byRole('cpu'), byRole('graphics'), rest, fits)
   const search: Search = { problem, rest, fits, best: null, checked: 0, isOver: false }
   let done = 0
+  yield { share: 0, best: null }
   for (const pair of pairs) {
     if (cannotBeat(search, pair)) break
     if (problem.isTimeUp()) search.isOver = true
