@@ -526,16 +526,18 @@ export interface MatchView {
   readonly gap: number | null
   readonly checked: number
   readonly tookMs: number
-  /** Like-for-like money that the parts might use up; null for a match. */
+  /** What the rival takes to own; null for a match. */
   readonly budget: number | null
   readonly found: {
-    readonly options: readonly { readonly id: string; readonly partId: string; readonly name: string; readonly role: Role; readonly payNow: number; readonly from: 'lead' | 'street' }[]
+    readonly options: readonly { readonly id: string; readonly partId: string; readonly name: string; readonly role: Role; readonly payNow: number; readonly from: 'lead' | 'street' | 'build' }[]
     /** Expected cost: risk counted, what comes along sold on. */
     readonly price: number
     readonly payNow: number
+    /** What it takes to own, on the scales; null for a match. */
+    readonly toOwn: number | null
     readonly targets: readonly { readonly name: string; readonly fps: number; readonly wanted: number; readonly floor: number | null }[]
     readonly findings: readonly { readonly severity: FindingView['severity']; readonly what: string }[]
-    /** Its price over what the build's own core machine costs anyone. */
+    /** Its expected cost over that of the build's own core machine. */
     readonly againstOwn: number
   } | null
 }

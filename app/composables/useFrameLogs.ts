@@ -93,7 +93,9 @@ export function useFrameLogs() {
     return own === question ? found : null
   }
 
+  /** Ends the worker in the middle of its work; what it held goes with it. */
   function cancel() {
+    if (logs.value.length > 0 && progress.value !== null) failed.value = 'Reading was stopped, and with it the logs that were open; drop them again.'
     worker?.terminate()
     worker = null
     remote = null

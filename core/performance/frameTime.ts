@@ -48,7 +48,7 @@ export const frameModel = {
 export function frameTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): FrameTime {
   const preset = presetOf(workload, settings)
   const shortage = Math.max(1, preset.videoMemoryGb / machine.videoMemoryGb)
-  const shortageFactor = 1 + 1.5 * (shortage - 1)
+  const shortageFactor = shortageFactorOf(preset.videoMemoryGb, machine.videoMemoryGb)
   const graphicsMs = graphicsTime(workload, machine, settings) * shortageFactor
   const cpuMs = cpuTime(workload, machine, settings)
   return { graphicsMs, cpuMs, shortage, shortageFactor, ...joinSides(graphicsMs, cpuMs) }
@@ -60,6 +60,16 @@ export function joinSides(graphicsMs: number, cpuMs: number): Pick<FrameTime, 'f
   const g = (graphicsMs / slower) ** frameModel.sharpness
   const c = (cpuMs / slower) ** frameModel.sharpness
   return { frameMs: slower * (g + c) ** (1 / frameModel.sharpness), graphicsShare: g / (g + c) }
+}
+
+/** Factor on graphics time where video memory is short of the need: 1 + 1.5 · (need/have − 1), at least 1. */
+export function shortageFactorOf(needGb: number, haveGb: number): number {
+  return 1 + 1.5 * (Math.max(1, needGb / haveGb) - 1)
+}
+
+/** Share of a CPU's speed that comes through with so many threads: min(1, threads / wanted)^0.6. */
+export function threadsShare(threads: number, wanted: number): number {
+  return Math.min(1, threads / wanted) ** frameModel.threadsExponent
 }
 
 export function megapixels({ width, height }: Pick<FrameSettings, 'width' | 'height'>): number {
@@ -81,7 +91,7 @@ function graphicsTime(workload: Workload, machine: FrameMachine, settings: Frame
 
 function cpuTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
   if (!(machine.cpuIndex > 0)) throw new CoreError('bad-index', `a CPU index must be above 0, not ${machine.cpuIndex}`, 'cpuIndex')
-  const threads = Math.min(1, machine.threads / workload.threadsWanted) ** frameModel.threadsExponent
+  const threads = threadsShare(machine.threads, workload.threadsWanted)
   const channels = machine.memoryChannels >= 2 ? 1 : frameModel.singleChannelFactor
   const speed = machine.memorySlow ? frameModel.slowMemoryFactor : 1
   return (workload.cpuMs * presetOf(workload, settings).cpu * channels * speed * 100) / (machine.cpuIndex * threads)

@@ -1,5 +1,5 @@
 import type { Part } from '../parts/part'
-import { frameModel, joinSides, type FrameMachine } from './frameTime'
+import { joinSides, shortageFactorOf, threadsShare, type FrameMachine } from './frameTime'
 import type { FrameEstimate } from './estimateFrameRate'
 import type { Workload } from './workload'
 
@@ -26,11 +26,11 @@ export function nextUp(parts: readonly Part[], side: 'graphics' | 'cpu', index: 
 export function gainOf(part: Part, estimate: FrameEstimate, workload: Workload, machine: FrameMachine, videoMemoryNeed: number): number {
   const { graphicsMs, cpuMs, frameMs } = estimate
   if (part.role === 'graphics') {
-    const penalty = (have: number) => 1 + 1.5 * (Math.max(1, videoMemoryNeed / have) - 1)
-    const factor = (machine.graphicsIndex / part.facts.graphicsIndex!) * (penalty(part.facts.vramGb ?? machine.videoMemoryGb) / penalty(machine.videoMemoryGb))
+    const short = (have: number) => shortageFactorOf(videoMemoryNeed, have)
+    const factor = (machine.graphicsIndex / part.facts.graphicsIndex!) * (short(part.facts.vramGb ?? machine.videoMemoryGb) / short(machine.videoMemoryGb))
     return frameMs / joinSides(graphicsMs * factor, cpuMs).frameMs - 1
   }
-  const threads = (count: number) => Math.min(1, count / workload.threadsWanted) ** frameModel.threadsExponent
+  const threads = (count: number) => threadsShare(count, workload.threadsWanted)
   const factor = (machine.cpuIndex / part.facts.cpuIndex!) * (threads(machine.threads) / threads(part.facts.threads ?? machine.threads))
   return frameMs / joinSides(graphicsMs, cpuMs * factor).frameMs - 1
 }

@@ -1,4 +1,5 @@
 import { partLabel, type Part } from '../parts/part'
+import { loadStates } from './wallDraw'
 
 /** What draws how much where a part does not state it, W. Defaults of `calculations.md` 7. */
 export const drawDefaults = { cpu: 65, card: 150, board: 30, module: 3, ssd: 5, hdd: 8, fan: 3, usb: 10, transient: 1.6 } as const
@@ -40,4 +41,18 @@ export function powerDraw(parts: readonly Part[]): PowerDraw {
   if (parts.length > 0) add('USB', drawDefaults.usb, false)
   const sustained = lines.reduce((sum, line) => sum + line.watts, 0)
   return { lines, sustained, peak: sustained + peaks }
+}
+
+/** DC draw of a machine in a state of use, W: CPU and card at their shares, the rest at its own. */
+export function drawAt(parts: readonly Part[], draw: PowerDraw, state: keyof typeof loadStates): number {
+  const sum = (role: Part['role'], of: (part: Part) => number) => parts.filter((part) => part.role === role).reduce((total, part) => total + of(part), 0)
+  const cpu = sum('cpu', (part) => part.facts.limitW ?? drawDefaults.cpu)
+  const card = sum('graphics', (part) => part.facts.boardPowerW ?? drawDefaults.card)
+  const shares = loadStates[state]
+  return cpu * shares.cpu + card * shares.card + (draw.sustained - cpu - card) * shares.rest
+}
+
+/** What USB draws in a state of use, W: there once in every machine, whatever its parts. */
+export function usbDraw(state: keyof typeof loadStates): number {
+  return drawDefaults.usb * loadStates[state].rest
 }

@@ -1,7 +1,7 @@
 import type { Part } from '../parts/part'
-import { drawDefaults, powerDraw, type PowerDraw } from './powerDraw'
+import { drawAt, powerDraw, type PowerDraw } from './powerDraw'
 import { ratedNow, wattsWanted, type SupplyRule } from './supplySize'
-import { loadStates, wallDraw, yearlyEnergyCost } from './wallDraw'
+import { type loadStates, wallDraw, yearlyEnergyCost } from './wallDraw'
 
 /** A lead or adapter with its load against what it carries, W. */
 export interface LeadLoad {
@@ -50,10 +50,7 @@ export function powerSheet(parts: readonly Part[], { rule, year, fullHours, idle
 }
 
 function wallByState(parts: readonly Part[], draw: PowerDraw, supply: Part, measuredFullW: number | undefined) {
-  const sum = (role: Part['role'], of: (part: Part) => number) => parts.filter((part) => part.role === role).reduce((total, part) => total + of(part), 0)
-  const cpu = sum('cpu', (part) => part.facts.limitW ?? drawDefaults.cpu)
-  const card = sum('graphics', (part) => part.facts.boardPowerW ?? drawDefaults.card)
-  const at = (state: keyof typeof loadStates) => wallDraw(cpu * loadStates[state].cpu + card * loadStates[state].card + (draw.sustained - cpu - card) * loadStates[state].rest, supply.facts.ratedW!, supply.facts.efficiency)
+  const at = (state: keyof typeof loadStates) => wallDraw(drawAt(parts, draw, state), supply.facts.ratedW!, supply.facts.efficiency)
   return { idle: at('idle'), work: at('work'), full: measuredFullW ?? at('full') }
 }
 

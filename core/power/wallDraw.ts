@@ -10,6 +10,9 @@ export const efficiencyPoints: Readonly<Record<NonNullable<PartFacts['efficiency
   platinum: [[0.2, 0.9], [0.5, 0.92], [1, 0.89]],
 }
 
+/** No supply of any label does better at any load. */
+export const bestEfficiency = Math.max(...Object.values(efficiencyPoints).flatMap((points) => points.map(([, efficiency]) => efficiency)))
+
 /**
  * What is drawn from the wall, W: DC over the efficiency at that share of the rating, linear between the label's
  * points; below the lowest point the loss in watts stays that point's, above the highest its efficiency.

@@ -16,9 +16,19 @@ export interface SearchProblem {
   /** Frames in each of the brief's targets for a set of parts; null where they cannot be known. Never falls when a CPU or a card is faster or memory is complete. */
   frames(parts: readonly Part[]): readonly number[] | null
   /** *match*: the cheapest that reaches the floor in every target. *spend*: the most frames (geometric mean) within the budget. */
-  readonly goal: { readonly kind: 'match'; readonly floor: readonly number[] } | { readonly kind: 'spend'; readonly budget: number }
+  readonly goal: { readonly kind: 'match'; readonly floor: readonly number[] } | SpendGoal
   /** Whether to stop and answer with the best so far. */
   isTimeUp(): boolean
+}
+
+/**
+ * The budget holds for what `total` says of a whole machine; the costs of the options are then the least each adds to it. Left
+ * out: the total is the sum of the costs.
+ */
+export interface SpendGoal {
+  readonly kind: 'spend'
+  readonly budget: number
+  total?(options: readonly SearchOption[]): number
 }
 
 export interface SearchAnswer {
@@ -172,6 +182,7 @@ function take(search: Search, pair: Pair, chosen: readonly SearchOption[], cost:
   if (goal.kind === 'match' && frames.some((each, index) => each < goal.floor[index]! - 1e-9)) return false
   const merit = geometricMean(frames)!
   if (goal.kind === 'spend' && search.best && merit <= geometricMean(search.best.frames)! + 1e-9) return false
+  if (goal.kind === 'spend' && goal.total && goal.total(chosen) > goal.budget) return false
   search.checked += 1
   if (search.checked % askTimeEvery === 0 && problem.isTimeUp()) search.isOver = true
   const { findings } = checkFit({ parts, brief: problem.brief })

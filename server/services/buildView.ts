@@ -21,7 +21,7 @@ import { huntsTogether, readChoice, removedLabel, type ChoiceContext } from './r
 import { choiceRowsOf } from './choicesOf'
 import { fitBriefOf } from './fitBrief'
 import { openOrders, sharesOfOrders } from './openOrders'
-import { usePerformance, type Performance } from './performance'
+import { measuredWatts, usePerformance, type Performance } from './performance'
 import type { BuildToWeigh } from './weighedMachines'
 import { weighBuild } from './weighing'
 
@@ -122,12 +122,6 @@ function exactly({ averageFps, lowFps }: { averageFps: number; lowFps: number | 
   // a low that was not noted cannot miss its mark
   const low = lowFps ?? Infinity
   return { range: { low: averageFps, high: averageFps }, lowRange: { low, high: low } }
-}
-
-/** The highest wall draw measured on a pair of parts, W. */
-function measuredWatts({ runs }: Performance, pair: string | null): number | null {
-  const watts = runs.flatMap((run) => (run.pair === pair ? (run.readings.wallW ?? []) : []))
-  return watts.length === 0 ? null : Math.max(...watts)
 }
 
 interface Settings { workloadId: string; width: number; height: number; preset: string | null }

@@ -1,13 +1,16 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/coreError'
 import { checkFit } from '#core/fit/checkFit'
-import { partLabel, type Part } from '#core/parts/part'
+import type { Condition } from '#core/market/soldRecord'
+import { coreRoles, partLabel, type Part } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/estimateFrameRate'
-import { frameMachineOf } from '#core/performance/machineOf'
-import { faultProbability } from '#core/sourcing/faultRisk'
-import { outlaySteps } from '#core/weighing/steps'
+import { frameMachineOf, machinePair } from '#core/performance/machineOf'
+import { enteredPrice } from '#core/weighing/enteredPrice'
+import { leastOfPart } from '#core/weighing/leastOfPart'
+import { likeForLike } from '#core/weighing/likeForLike'
+import type { WeighedMachine } from '#core/weighing/machine'
 import { matchSearch, type SearchAnswer, type SearchOption, type SearchProblem } from '#core/weighing/matchSearch'
-import type { BuildView, MatchView } from '#shared/views'
+import type { BuildView, ChoiceView, MatchView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds, choices, leads } from '../db/schema'
 import { NotFoundError } from '../http/errors'
@@ -17,8 +20,11 @@ import { fitBriefOf } from './fitBrief'
 import { newId } from './ids'
 import { useMarket } from './market'
 import { pricedLibrary } from './pricedLibrary'
+import { measuredWatts, usePerformance } from './performance'
+import { huntPrice } from './readChoice'
 import { leadOptions } from './stepsView'
 import { insertVariant } from './variants'
+import { broughtBy, componentOf, conditionIn, wattsOf, type Scales } from './weighedMachines'
 
 /** How long a search may take before it answers with the best so far, ms. */
 const mostTime = 2600
@@ -27,15 +33,22 @@ export interface MatchContext {
   readonly view: BuildView
   readonly problem: Omit<SearchProblem, 'isTimeUp'>
   readonly rivalName: string
-  /** What the options are expected to cost, and what is paid for them now, minor units. */
-  readonly prices: ReadonlyMap<string, { readonly price: number; readonly payNow: number }>
+  readonly options: ReadonlyMap<string, MatchOption>
   readonly budget: number | null
 }
 
+/** A way to fill a role, with its money as a choice of it would have it. `price` is the expected cost: risk counted, what comes along sold on. */
+interface MatchOption extends Pick<ChoiceView, 'payNow' | 'afterRebates' | 'anyoneCanPay'> {
+  readonly id: string
+  readonly part: Part
+  readonly price: number
+  readonly condition: Condition
+  readonly isOwned: boolean
+}
+
 /**
- * *Match it*: the cheapest machine at street prices and leads that reaches the rival in every target. *Spend the same*: the
- * most frames for the rival's like-for-like cost; a part then counts with what it is like for like: price, own fault cost, less
- * the value left of it.
+ * *Match it*: the cheapest machine of single leads, street prices and what the build has already that reaches the rival in
+ * every target. *Spend the same*: the most frames for a machine that on the scales costs no more to own than the rival.
  */
 export async function findMatch(context: MatchContext, clock: () => number, onProgress: (share: number) => Promise<boolean>): Promise<MatchView | 'cancelled'> {
   const began = clock()
@@ -51,33 +64,70 @@ export async function findMatch(context: MatchContext, clock: () => number, onPr
 export async function matchContext(db: Database, buildId: string, { goal, rivalId }: { goal: 'match' | 'spend'; rivalId: string }, today: string): Promise<MatchContext> {
   const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
-  const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
+  const [view, market, performance] = await Promise.all([buildView(db, buildId, today), useMarket(db), usePerformance(db)])
   const rival = view.weighing.others.find((other) => other.machine.id === rivalId)
   if (!rival) throw new CoreError('unknown-rival', 'this machine is not on the scales', 'rival')
   if (view.targets.length === 0) throw new CoreError('no-targets', 'the brief has no targets, so nothing can be matched', 'targets')
-  const options = [...await leadOptions(db, market, build, view, today), ...pricedLibrary(market, build, today).map(({ part, price }) => ({ id: `street:${part.id}`, part, price, payNow: price }))]
-  const { terms } = view.weighing
+  const options = await matchOptions(db, build, view, { market, performance, today })
   const frames = (parts: readonly Part[]) => {
     const { machine } = frameMachineOf(parts)
     return machine && view.targets.map((target) => estimateFrameRate(view.workloads.find((each) => each.id === target.workloadId)!, machine, target).averageFps)
   }
+  const context = { view, rivalName: rival.machine.name, options: new Map(options.map((option) => [option.id, option])) }
   const brief = fitBriefOf(build, today)
   if (goal === 'match') {
     const floor = view.targets.map((target) => rateAt(rival.machine, target))
     if (floor.every((each) => each === null)) throw new CoreError('no-rates', `nothing is known of ${rival.machine.name} at the settings of the targets, so nobody can say what matches it`, 'rival')
-    return { view, rivalName: rival.machine.name, prices: pricesOf(options), budget: null, problem: { options: options.map(({ id, part, price }) => ({ id, part, cost: price })), brief, frames, goal: { kind: 'match', floor: floor.map((each) => each ?? 0) } } }
+    return { ...context, budget: null, problem: { options: options.map(({ id, part, price }) => ({ id, part, cost: price })), brief, frames, goal: { kind: 'match', floor: floor.map((each) => each ?? 0) } } }
   }
-  // what a part is like for like: its price, own faults over the years, less what is left of it
-  const likeForLikeOf = (part: Part, price: number) => Math.round(price + faultProbability(part.role, 'used', terms.faults) * price * terms.years - terms.wholeFactor * price * (terms.keeps[part.role] ?? terms.keeps.whole) ** terms.years)
-  const own = view.weighing.own.cost
-  const beside = own.steps.filter((step) => step.id === 'energy' || (outlaySteps.has(step.id) && step.id !== 'price')).reduce((sum, step) => sum + step.amount, 0)
-  const budget = rival.cost.total - beside
-  return { view, rivalName: rival.machine.name, prices: pricesOf(options), budget, problem: { options: options.map(({ id, part, price }) => ({ id, part, cost: likeForLikeOf(part, price) })), brief, frames, goal: { kind: 'spend', budget } } }
+  const weighed = scalesOf(build, view, context.options, { market, performance, today })
+  return { ...context, budget: rival.cost.total, problem: { options: options.map(weighed.leastOf), brief, frames, goal: { kind: 'spend', budget: rival.cost.total - weighed.besides, total: (chosen) => weighed.totalOf(chosen) - weighed.besides } } }
 }
 
-function pricesOf(options: readonly { id: string; price: number; payNow: number }[]): MatchContext['prices'] {
-  return new Map(options.map(({ id, price, payNow }) => [id, { price, payNow }]))
+/** Everything that can fill a role: what the build has in single choices, open leads of one thing, and every part at what it costs today. */
+async function matchOptions(db: Database, build: BuildRow, view: BuildView, { market, today }: Scales): Promise<MatchOption[]> {
+  const library = new Map(market.library.map((part) => [part.id, part]))
+  const chosen = view.choices.filter((choice) => choice.scope === 'core' && choice.parts.length === 1).flatMap((choice): MatchOption[] => {
+    const part = view.parts.find((each) => each.id === choice.parts[0]!.id) ?? library.get(choice.parts[0]!.id)
+    return part ? [{ ...choice, id: `choice:${choice.id}`, part, price: choice.expected, isOwned: choice.kind === 'owned', condition: conditionIn(build, part.role, choice.kind === 'owned' ? 'used' : choice.condition) }] : []
+  })
+  const leadsAtHand = (await leadOptions(db, market, build, view, today)).map((option): MatchOption => ({ ...option, isOwned: false }))
+  const street = pricedLibrary(market, build, today).map(({ part, price }): MatchOption => ({
+    id: `street:${part.id}`, part, price, payNow: price, afterRebates: price, anyoneCanPay: huntPrice(market, build, part, today), isOwned: false, condition: conditionIn(build, part.role, null),
+  }))
+  return [...chosen, ...leadsAtHand, ...street]
 }
+
+/** What a found machine costs on the scales, in whole, and the least that each option adds to that. */
+function scalesOf(build: BuildRow, view: BuildView, options: MatchContext['options'], scales: Scales) {
+  const { terms, settings, own } = view.weighing
+  const kept = view.choices.filter((choice) => choice.scope !== 'test' && choice.parts.every((part) => !isCore(part.role)))
+  const keptParts = kept.flatMap((choice) => choice.parts.flatMap((part) => scales.market.library.find((each) => each.id === part.id) ?? []))
+  const keptPrice = kept.reduce((sum, choice) => sum + enteredPrice({ ...choice, isOwned: choice.kind === 'owned' }, settings.basis), 0)
+  const keptComponents = keptParts.map((part) => componentOf(part, conditionIn(build, part.role, kept.find((choice) => choice.parts.some((each) => each.id === part.id))!.condition), build.currency, scales))
+  const entered = (option: MatchOption) => enteredPrice(option, settings.basis)
+  const component = (option: MatchOption) => componentOf(option.part, option.condition, build.currency, scales)
+  const costOf = (change: Partial<WeighedMachine>) => likeForLike({ ...own.machine, ...change }, terms).total
+  return {
+    // the least that is there whatever is chosen: no energy, and every need that a part could cover is covered
+    besides: costOf({ price: keptPrice, components: keptComponents, watts: null, brings: [...broughtBy(keptParts), 'wireless'] }),
+    leastOf: ({ id, part }: SearchOptionId): SearchOption => ({ id, part, cost: leastOfPart(part, component(options.get(id)!), entered(options.get(id)!), terms) }),
+    totalOf: (chosen: readonly SearchOption[]) => {
+      const parts = [...keptParts, ...chosen.map((option) => option.part)]
+      const found = chosen.map((option) => options.get(option.id)!)
+      return costOf({
+        price: keptPrice + found.reduce((sum, option) => sum + entered(option), 0), components: [...keptComponents, ...found.map(component)], brings: broughtBy(parts),
+        watts: wattsOf(parts, build, scales.today, measuredWatts(scales.performance, machinePair(parts))),
+      })
+    },
+  }
+}
+
+type SearchOptionId = Pick<SearchOption, 'id' | 'part'>
+type BuildRow = typeof builds.$inferSelect
+
+const coreRoleSet: ReadonlySet<string> = new Set([...coreRoles, 'donor'])
+const isCore = (role: string) => coreRoleSet.has(role)
 
 function rateAt({ rates, modes }: BuildView['weighing']['own']['machine'], target: BuildView['targets'][number]): number | null {
   const same = rates.find((rate) => rate.workloadId === target.workloadId && rate.settings === `${target.width}x${target.height} ${target.preset}`)
@@ -85,51 +135,52 @@ function rateAt({ rates, modes }: BuildView['weighing']['own']['machine'], targe
   return same?.averageFps ?? mode?.fps ?? null
 }
 
-function matchView({ found, gap, isComplete, checked }: SearchAnswer, { view, problem, prices, budget, rivalName }: MatchContext, tookMs: number): MatchView {
+function matchView({ found, gap, isComplete, checked }: SearchAnswer, { view, problem, options, budget, rivalName }: MatchContext, tookMs: number): MatchView {
   const parts = found?.options.map((option) => option.part) ?? []
-  const priceOf = (option: SearchOption) => prices.get(option.id)!
-  const total = found?.options.reduce((sum, option) => sum + priceOf(option).price, 0) ?? 0
+  const chosen = found?.options.map((option) => options.get(option.id)!) ?? []
+  const sum = (of: (option: MatchOption) => number) => chosen.reduce((total, option) => total + of(option), 0)
+  const { goal } = problem
   return {
-    goal: problem.goal.kind, rivalName, isComplete, gap, checked, tookMs, budget,
+    goal: goal.kind, rivalName, isComplete, gap, checked, tookMs, budget,
     found: found && {
-      options: found.options.map((option) => ({ id: option.id, partId: option.part.id, name: partLabel(option.part), role: option.part.role, payNow: priceOf(option).payNow, from: option.id.startsWith('street:') ? 'street' : 'lead' })),
-      price: total, payNow: found.options.reduce((sum, option) => sum + priceOf(option).payNow, 0),
-      targets: view.targets.map((target, index) => ({ name: `${target.workload} ${target.height}p ${target.preset}`, fps: found.frames[index]!, wanted: target.averageFps, floor: problem.goal.kind === 'match' ? problem.goal.floor[index]! : null })),
+      options: chosen.map(({ id, part, payNow }) => ({ id, partId: part.id, name: partLabel(part), role: part.role, payNow, from: id.startsWith('street:') ? 'street' : id.startsWith('choice:') ? 'build' : 'lead' })),
+      price: sum((option) => option.price), payNow: sum((option) => option.payNow), toOwn: goal.kind === 'spend' ? goal.total!(found.options) + budget! - goal.budget : null,
+      targets: view.targets.map((target, index) => ({ name: `${target.workload} ${target.height}p ${target.preset}`, fps: found.frames[index]!, wanted: target.averageFps, floor: goal.kind === 'match' ? goal.floor[index]! : null })),
       findings: checkFit({ parts, brief: problem.brief }).findings.map(({ severity, what }) => ({ severity, what })),
-      againstOwn: total - view.receipt.byScope.find(({ scope }) => scope === 'core')!.totals.anyoneCanPay,
+      againstOwn: sum((option) => option.price) - view.receipt.byScope.find(({ scope }) => scope === 'core')!.totals.expected,
     },
   }
 }
 
-/** Opens a machine that was found as a variant of the build: its own parts in the place of those of the build, what makes it ready to use stays. */
+/** Opens a machine that was found as a variant of the build: just what was found, at the prices it was found at; what makes it ready to use stays. */
 export async function openAsVariant(db: Database, buildId: string, { name, options }: { name: string; options: readonly { id: string; partId: string }[] }, today: string): Promise<string> {
   const view = await buildView(db, buildId, today)
-  await assertKnown(db, options)
-  const wanted = new Set(options.map((option) => option.partId))
+  const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
+  await assertKnown(db, view, options)
+  const priced = pricedLibrary(await useMarket(db), build!, today)
   return db.transaction(async (tx) => {
     const id = await insertVariant(tx, buildId, name, today)
-    const roles = new Set(['cpu', 'motherboard', 'memory', 'graphics', 'storage', 'supply', 'case', 'cooler', 'donor'])
-    // a choice stays where all of it is wanted, or where nothing of it is a core part
-    const stays = view.choices.filter((choice) => choice.parts.every((part) => !roles.has(part.role)) || (choice.parts.length > 0 && choice.parts.every((part) => wanted.has(part.id))))
-    const kept = new Set(stays.flatMap((choice) => choice.parts.map((part) => part.id)))
-    await tx.update(builds).set({ dropped: view.choices.filter((choice) => !stays.includes(choice)).map((choice) => choice.id) }).where(eq(builds.id, id))
-    let position = 100
-    for (const option of options.filter((each) => !kept.has(each.partId))) {
-      const isLead = !option.id.startsWith('street:')
-      await tx.insert(choices).values({ id: newId('choice'), buildId: id, position: position++, kind: isLead ? 'lead' : 'hunt', leadId: isLead ? option.id : null, partId: isLead ? null : option.partId, scope: 'core', reason: 'found by the search' })
+    const wanted = new Set(options.map((option) => option.id))
+    const dropped = view.choices.filter((choice) => choice.parts.some((part) => isCore(part.role)) && !wanted.has(`choice:${choice.id}`)).map((choice) => choice.id)
+    await tx.update(builds).set({ dropped }).where(eq(builds.id, id))
+    const fresh = options.filter((option) => !option.id.startsWith('choice:'))
+    for (const [index, option] of fresh.entries()) {
+      const isHunt = option.id.startsWith('street:')
+      const limit = isHunt ? (priced.find(({ part }) => part.id === option.partId)?.price ?? null) : null
+      await tx.insert(choices).values({ id: newId('choice'), buildId: id, position: 100 + index, kind: isHunt ? 'hunt' : 'lead', leadId: isHunt ? null : option.id, partId: isHunt ? option.partId : null, limit, scope: 'core', reason: 'found by the search' })
     }
     await assertReckonable(tx, id, today, 'options')
     return id
   })
 }
 
-/** Every option names a part of the library, and a lead that is there. */
-async function assertKnown(db: Database, options: readonly { id: string; partId: string }[]): Promise<void> {
+/** Every option names a part of the library, and a lead or a choice that is there. */
+async function assertKnown(db: Database, view: BuildView, options: readonly { id: string; partId: string }[]): Promise<void> {
   const { library } = await useMarket(db)
   for (const [index, { id, partId }] of options.entries()) {
     if (!library.some((part) => part.id === partId)) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, `options[${index}].partId`)
-    if (id.startsWith('street:')) continue
+    if (id.startsWith('street:') || view.choices.some((choice) => id === `choice:${choice.id}`)) continue
     const [lead] = await db.select({ id: leads.id }).from(leads).where(and(eq(leads.id, id), isNull(leads.deletedAt)))
-    if (!lead) throw new CoreError('unknown-lead', `there is no lead "${id}"`, `options[${index}].id`)
+    if (!lead) throw new CoreError('unknown-lead', `there is no lead or choice "${id}"`, `options[${index}].id`)
   }
 }

@@ -69,3 +69,9 @@ export async function factsOf(tx: Queryable, ids: readonly string[]): Promise<Ma
   if (ids.length === 0) return new Map()
   return new Map((await tx.select({ id: parts.id, facts: parts.facts }).from(parts).where(inArray(parts.id, [...ids]))).map((part) => [part.id, part.facts]))
 }
+
+/** The highest wall draw measured on a pair of parts, W. */
+export function measuredWatts({ runs }: Performance, pair: string | null): number | null {
+  const watts = runs.flatMap((run) => (run.pair === pair ? (run.readings.wallW ?? []) : []))
+  return watts.length === 0 ? null : Math.max(...watts)
+}

@@ -10,6 +10,7 @@ import type { builds, choices, shelf } from '../db/schema'
 import { houseRuleBreaches } from './leadViews'
 import type { ValuedLead } from './valuedLeads'
 import { newPriceIn, readStreetPrice, streetAt, type Market } from './market'
+import { newOffers } from './prices/newOffers'
 import type { arrivalsOf } from './purchase/arrivals'
 
 type BuildRow = typeof builds.$inferSelect
@@ -119,6 +120,11 @@ interface ChoiceFigures {
   readonly breaches?: readonly string[]
 }
 
+/** What anyone can pay for what a lead brings: a shop's offer is open to all, anything else is had at the street price. */
+export function anyoneCanPay({ lead, value }: Pick<ValuedLead, 'lead' | 'value'>): number | null {
+  return lead.manner === 'fixed' && lead.condition === 'new' ? value.payNow : value.street
+}
+
 function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ChoiceFigures {
   const { build, library, leads } = context
   const valued = leads.find((each) => each.lead.id === row.leadId)!
@@ -126,7 +132,6 @@ function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext
   const shared = context.joined.get(lead.id) ?? value
   const kept = lead.things.filter((thing) => thing.plan === 'keep')
   const parts = kept.flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
-  const openToAnyone = lead.manner === 'fixed' && lead.condition === 'new'
   const asInBox = parts.map((part) => ({ ...part, facts: { ...part.facts, ...factsInBox(part.role, valued.facts) } }))
   return {
     label: kept.length === 1 ? partLabel(library.get(kept[0]!.partId)!) : lead.title,
@@ -135,7 +140,7 @@ function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext
     afterRebates: value.afterRebates + shared.payNow - value.payNow,
     expected: shared.expected,
     toComeBack: value.openRebates,
-    anyoneCanPay: openToAnyone ? value.payNow : value.street,
+    anyoneCanPay: anyoneCanPay(valued),
     source: sourceName,
     condition: lead.condition,
     vanishedOn: lead.vanishedOn,
@@ -143,12 +148,22 @@ function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext
   }
 }
 
+/** What anyone pays for a part that is hunted: the street price at the builder's patience; bought new, tax and shipping included, where the house bars used ones or none was sold. */
+export function huntPrice(market: Market, { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>, part: Part, today: string): number | null {
+  const street = houseRules.neverUsed.includes(part.role) ? null : streetAt(market, part.id, today, currency, houseRules.patience)
+  return street ?? landedNew(market, part.id, currency, today)
+}
+
+function landedNew(market: Market, partId: string, currency: string, today: string): number | null {
+  return newOffers(market, partId, currency, today)[0]?.landed ?? null
+}
+
 function readHunt(row: typeof choices.$inferSelect, { build, market, library, today }: ChoiceContext): ChoiceFigures {
   const part = library.get(row.partId!)!
   const reading = readStreetPrice(market, part.id, today, build.currency)
-  const typical = reading.marks?.[build.houseRules.patience ?? 'typical'] ?? newPriceIn(market, part.id, build.currency, today)
+  const typical = huntPrice(market, build, part, today)
   const limit = row.limit ?? typical ?? 0
-  const shopPrice = newPriceIn(market, part.id, build.currency, today)
+  const shopPrice = landedNew(market, part.id, build.currency, today)
   const days = build.wantedBy === null ? null : Math.max(0, daysBetween(today, build.wantedBy))
   // a shop that asks no more than the limit ends the hunt on any day
   const atHand = shopPrice !== null && shopPrice <= limit

@@ -1,6 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/groupBy'
 import { isTooCheap } from '#core/leads/tooCheap'
+import type { Condition } from '#core/market/soldRecord'
 import { minorPerUnit } from '#core/money/currencies'
 import { rateTable } from '#core/money/rates'
 import { partLabel, type Part, type Role } from '#core/parts/part'
@@ -10,7 +11,7 @@ import { frameMachineOf } from '#core/performance/machineOf'
 import { slimming } from '#core/steps/slimming'
 import { stepsUp, type Step, type StepOption, type TargetReach } from '#core/steps/stepsUp'
 import { rankedRoles } from '#core/worth/indexOfPart'
-import type { BuildView, StepsView, StepView } from '#shared/views'
+import type { BuildView, StepsView, StepView, ChoiceView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds, leads, leadThings } from '../db/schema'
 import { NotFoundError } from '../http/errors'
@@ -18,6 +19,7 @@ import { buildView } from './buildView'
 import { fitBriefOf, machineRules } from './fitBrief'
 import { useMarket, type Market } from './market'
 import { houseRuleBreaches, warnBelow } from './leadViews'
+import { anyoneCanPay } from './readChoice'
 import { pricedLibrary } from './pricedLibrary'
 import { keptParts, valuedLeads } from './valuedLeads'
 
@@ -56,19 +58,24 @@ function stepView({ option, ...step }: Step): StepView {
 }
 
 /** Open leads with one thing kept, for which nothing of the house speaks against; at their expected cost. */
-export async function leadOptions(db: Database, market: Market, build: typeof builds.$inferSelect, view: BuildView, today: string): Promise<(StepOption & { readonly payNow: number })[]> {
+/** A lead that could fill a role, with its money as a choice of it would have it. */
+export interface LeadOption extends StepOption, Pick<ChoiceView, 'payNow' | 'afterRebates' | 'anyoneCanPay'> {
+  readonly condition: Condition
+}
+
+export async function leadOptions(db: Database, market: Market, build: typeof builds.$inferSelect, view: BuildView, today: string): Promise<LeadOption[]> {
   const table = rateTable(market.rates)
   // only what keeps one thing can take one role
   const kept = groupBy(await db.select({ leadId: leadThings.leadId, partId: leadThings.partId }).from(leadThings).where(eq(leadThings.plan, 'keep')), (row) => row.leadId)
   const open = (await db.select({ id: leads.id, currency: leads.currency, endsOn: leads.endsOn }).from(leads).where(and(eq(leads.state, 'open'), isNull(leads.deletedAt), isNull(leads.vanishedOn))))
     .filter((row) => table.find(today, row.currency, build.currency) !== null && (row.endsOn === null || row.endsOn >= today) && kept.get(row.id)?.length === 1 && !view.choices.some((choice) => choice.leadId === row.id))
   const library = new Map(market.library.map((part) => [part.id, part]))
-  return (await valuedLeads(db, market, build, today, open.map((row) => row.id))).flatMap((valued): (StepOption & { readonly payNow: number })[] => {
+  return (await valuedLeads(db, market, build, today, open.map((row) => row.id))).flatMap((valued): LeadOption[] => {
     const [part, ...others] = keptParts(valued, library)
     if (!part || others.length > 0 || valued.lead.condition === 'damaged' || houseRuleBreaches(build.houseRules, valued, library).length > 0) return []
     // an ask far under the street is a warning, not a bargain
     if (isTooCheap(valued.value.ask, warnBelow(market, valued, today, build.currency))) return []
-    return [{ id: valued.lead.id, from: 'lead', part, price: valued.value.expectedAfterResale, payNow: valued.value.payNow }]
+    return [{ id: valued.lead.id, from: 'lead', part, price: valued.value.expectedAfterResale, payNow: valued.value.payNow, afterRebates: valued.value.afterRebates, anyoneCanPay: anyoneCanPay(valued), condition: valued.lead.condition }]
   })
 }
 

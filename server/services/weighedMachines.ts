@@ -7,7 +7,7 @@ import { judgeTarget, type TargetVerdict } from '#core/performance/judgeTarget'
 import { frameMachineOf } from '#core/performance/machineOf'
 import type { Workload } from '#core/performance/workload'
 import { powerSheet } from '#core/power/powerSheet'
-import { defaultRebateChance } from '#core/sourcing/rebates'
+import { enteredPrice } from '#core/weighing/enteredPrice'
 import type { MachineRate, WeighedComponent, WeighedMachine } from '#core/weighing/machine'
 import { missingFacts, rivalComponents, rivalFactNames, unknownRival } from '#core/weighing/rivalFacts'
 import type { WeighingSettings } from '#shared/types'
@@ -62,38 +62,44 @@ function targetName(target: TargetView): string {
   return `${target.workload} ${target.height}p ${target.preset}`
 }
 
+/** A part in a build on the scales. */
+export function componentOf(part: Part, condition: Condition, currency: string, { market, today }: Scales): WeighedComponent {
+  return { role: part.role, label: partLabel(part), partId: part.id, state: 'stated', facts: part.facts, condition, street: streetAt(market, part.id, today, currency) ?? newPriceIn(market, part.id, currency, today) ?? 0, counted: true, warrantyMonths: usualWarranty[condition] ?? 0 }
+}
+
+/** Condition in which a part comes into a build: as its lead says; what is hunted comes used where the house allows that. */
+export function conditionIn({ houseRules }: Pick<BuildRow, 'houseRules'>, role: Part['role'], stated: Condition | null): Condition {
+  return stated ?? (houseRules.neverUsed.includes(role) ? 'new' : 'used')
+}
+
+/** Which of the brief's needs the parts of a machine cover. */
+export function broughtBy(parts: readonly Part[]): Need[] {
+  return parts.flatMap((part): Need[] => [...(part.facts.covers ? [part.facts.covers] : []), ...(part.facts.wireless ? ['wireless' as const] : [])])
+}
+
 /** A build on the scales, all its figures as they stand today. */
-export function ownMachine({ build, choices, parts, targets, hours, measuredW }: BuildToWeigh, settings: WeighingSettings, { market, today }: Scales): WeighedMachine {
+export function ownMachine({ build, choices, parts, targets, hours, measuredW }: BuildToWeigh, settings: WeighingSettings, scales: Scales): WeighedMachine {
   const counted = choices.filter((choice) => choice.scope !== 'test')
-  const conditionOf = (partId: string): Condition => counted.find((choice) => choice.parts.some((part) => part.id === partId))?.condition ?? 'used'
-  const components = parts.map((part): WeighedComponent => {
-    const condition = conditionOf(part.id)
-    return { role: part.role, label: partLabel(part), partId: part.id, state: 'stated', facts: part.facts, condition, street: streetAt(market, part.id, today, build.currency) ?? newPriceIn(market, part.id, build.currency, today) ?? 0, counted: true, warrantyMonths: usualWarranty[condition] ?? 0 }
-  })
+  const stated = (partId: string) => {
+    const choice = counted.find((each) => each.parts.some((part) => part.id === partId))
+    return choice?.kind === 'owned' ? 'used' : (choice?.condition ?? null)
+  }
+  const components = parts.map((part) => componentOf(part, conditionIn(build, part.role, stated(part.id)), build.currency, scales))
   return {
-    id: build.id, name: build.name, kind: 'build', price: counted.reduce((sum, choice) => sum + enteredAt(choice, settings.basis), 0), taxPercent: 0, shipping: 0,
-    brings: parts.flatMap((part): Need[] => [...(part.facts.covers ? [part.facts.covers] : []), ...(part.facts.wireless ? ['wireless' as const] : [])]), extras: [],
+    id: build.id, name: build.name, kind: 'build', price: counted.reduce((sum, choice) => sum + enteredPrice({ ...choice, isOwned: choice.kind === 'owned' }, settings.basis), 0), taxPercent: 0, shipping: 0, brings: broughtBy(parts), extras: [],
     rates: targets.flatMap((target): MachineRate[] => {
       const base = { workloadId: target.workloadId, settings: settingsText(target) }
       const measured = target.measured.find((run) => run.stands)
       if (measured) return [{ ...base, averageFps: measured.averageFps, lowFps: measured.lowFps, kind: 'measured' }]
       return target.estimate ? [{ ...base, averageFps: target.estimate.averageFps, lowFps: target.estimate.lowFps, kind: 'estimate', range: target.estimate.range }] : []
     }),
-    modes: [], components, notStated: [], warrantyMonths: 0, watts: wattsOf(parts, build, today, measuredW), subscriptionPerYear: 0, gameSurcharge: 0, hours, resaleToday: 0,
+    modes: [], components, notStated: [], warrantyMonths: 0, watts: wattsOf(parts, build, scales.today, measuredW), subscriptionPerYear: 0, gameSurcharge: 0, hours, resaleToday: 0,
     targets: targets.map((target) => ({ name: targetName(target), verdict: target.verdict })),
   }
 }
 
-/** What a line enters the scales at: what anyone can pay less expected rebates, or what was paid; owned things at the street price. */
-function enteredAt({ kind, payNow, afterRebates, anyoneCanPay }: ChoiceView, basis: WeighingSettings['basis']): number {
-  const rebates = Math.round(defaultRebateChance * (payNow - afterRebates))
-  if (kind === 'owned') return anyoneCanPay ?? 0
-  if (basis === 'paid') return payNow - rebates
-  // an offer open to anyone brings its rebate along
-  return anyoneCanPay === null ? payNow : anyoneCanPay === payNow ? payNow - rebates : anyoneCanPay
-}
-
-function wattsOf(parts: readonly Part[], build: BuildRow, today: string, measuredW: number | null): WeighedMachine['watts'] {
+/** Wall draw of a machine at full load and idle; null without a supply whose rating is known. */
+export function wattsOf(parts: readonly Part[], build: BuildRow, today: string, measuredW: number | null): WeighedMachine['watts'] {
   const rules = machineRules(build)
   const { wall } = powerSheet(parts, { rule: rules.supplyRule, year: fitBriefOf(build, today).year, fullHours: rules.fullHours, idleHours: rules.idleHours, tariff: rules.tariff, ...(measuredW === null ? {} : { measuredFullW: measuredW }) })
   return wall === null ? null : { full: wall.full, idle: wall.idle, kind: measuredW === null ? 'estimate' : 'measured' }

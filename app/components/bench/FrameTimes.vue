@@ -85,7 +85,7 @@ const mostInBin = computed(() => Math.max(1, ...stretches.value.flatMap((each) =
       <button v-if="shown[0]" type="button" class="button button-main !py-0.5" @click="save">Save {{ shown[0].name }} as a run…</button>
       <label class="ml-auto text-soft">hold <input v-model.number="target" type="number" min="1" max="1000" class="field figures w-20" aria-label="rate to hold"> fps</label>
     </div>
-    <p v-if="shown.length === 0" class="sheet p-6 text-soft">Drop a frame-time log anywhere on Bench: any CSV with a line for each frame, as frame times or time stamps. It is read here and nothing leaves the machine; a million frames take about a second.</p>
+    <p v-if="shown.length === 0" class="sheet p-6 text-soft">Drop a frame-time log anywhere on Bench: any CSV with a line for each frame, as frame times or time stamps. It is read here and nothing leaves the machine; a million frames take under two seconds.</p>
     <template v-else>
       <p v-for="log in shown.filter((each) => each.rejected > 0)" :key="log.name" class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5" role="alert">{{ log.name }}: {{ log.rejected }} lines hold no frame time and are not in the figures. <template v-for="problem in log.problems.slice(0, 4)" :key="problem.line">Line {{ problem.line }}: {{ problem.reason }}. </template></p>
       <div class="sheet p-3">

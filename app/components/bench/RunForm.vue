@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { toast } from 'vue-sonner'
 import { ValidationError } from 'yup'
 import { partLabel } from '#core/parts/part'
 import { lowsCauses, runKinds } from '#core/performance/run'
@@ -45,7 +46,7 @@ async function save() {
     if (fromLog) {
       const times = await fromLog.times()
       const kept = await fetch(`/api/runs/${id}/log?name=${encodeURIComponent(fromLog.name)}`, { method: 'PUT', body: times.buffer as ArrayBuffer })
-      if (!kept.ok) failure.value = 'the run is saved, its frame times could not be kept'
+      if (!kept.ok) toast.error('The run is saved; its frame times could not be kept beside it.')
     }
     emit('saved')
   } catch (error) {

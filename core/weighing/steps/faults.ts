@@ -1,6 +1,6 @@
 import { roundHalfAway } from '../../money/decimal'
 import { faultProbability } from '../../sourcing/faultRisk'
-import type { WeighingTerms } from '../machine'
+import type { WeighedComponent, WeighingTerms } from '../machine'
 import type { StepRule } from './step'
 
 /**
@@ -13,10 +13,15 @@ export const faults: StepRule = {
   amount: (machine, terms) => {
     const whole = machine.components.length === 0
       ? faultProbability('donor', machine.kind === 'own' ? 'used' : 'new', terms.faults) * machine.price * uncovered(machine.warrantyMonths, terms)
-      : machine.components.reduce((sum, part) => sum + faultProbability(part.role, part.condition, terms.faults) * part.street * uncovered(part.warrantyMonths, terms), 0)
+      : machine.components.reduce((sum, part) => sum + faultCostOf(part, terms), 0)
     const amount = roundHalfAway(whole)
     return amount === 0 ? null : { amount, why: `probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers, by the house’s table of faults`, from: 'assumption' }
   },
+}
+
+/** Own fault cost of one part over the years, minor units, not rounded. */
+export function faultCostOf(part: WeighedComponent, terms: WeighingTerms): number {
+  return faultProbability(part.role, part.condition, terms.faults) * part.street * uncovered(part.warrantyMonths, terms)
 }
 
 function uncovered(warrantyMonths: number, { years }: WeighingTerms): number {
