@@ -11,19 +11,59 @@ Object.groupBy ??= (list, keyOf) => {
 const coreStaysPure = {
   files: ['core/**/*.ts'],
   rules: {
-    'no-restricted-imports': ['error', {
-      patterns: [
-        { group: ['vue', 'vue-*', '@vue/*', 'nuxt', 'nuxt/*', '#app', '#imports', 'pinia', 'h3', 'nitropack*', '@vueuse/*', 'chart.js'], message: 'core knows no framework' },
-        { group: ['drizzle-orm*', '@libsql/*', 'node:*', 'fs', 'http*', 'net'], message: 'core knows no database, disk or network' },
-        { group: ['#shared/*', '~/*', '~~/*', '**/server/**', '**/app/**', '**/shared/**', '**/demo/**'], message: 'dependencies point towards core, never out of it' },
-      ],
-    }],
-    'no-restricted-globals': ['error', 'fetch', 'process', 'window', 'document', 'localStorage', 'setTimeout', 'setInterval', 'performance', 'crypto'],
-    'no-restricted-properties': ['error',
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: [
+              'vue',
+              'vue-*',
+              '@vue/*',
+              'nuxt',
+              'nuxt/*',
+              '#app',
+              '#imports',
+              'pinia',
+              'h3',
+              'nitropack*',
+              '@vueuse/*',
+              'chart.js',
+            ],
+            message: 'core knows no framework',
+          },
+          {
+            group: ['drizzle-orm*', '@libsql/*', 'node:*', 'fs', 'http*', 'net'],
+            message: 'core knows no database, disk or network',
+          },
+          {
+            group: ['#shared/*', '~/*', '~~/*', '**/server/**', '**/app/**', '**/shared/**', '**/demo/**'],
+            message: 'dependencies point towards core, never out of it',
+          },
+        ],
+      },
+    ],
+    'no-restricted-globals': [
+      'error',
+      'fetch',
+      'process',
+      'window',
+      'document',
+      'localStorage',
+      'setTimeout',
+      'setInterval',
+      'performance',
+      'crypto',
+    ],
+    'no-restricted-properties': [
+      'error',
       { object: 'Math', property: 'random', message: 'chance is seeded and an argument' },
       { object: 'Date', property: 'now', message: 'today is an argument' },
     ],
-    'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'today is an argument' }],
+    'no-restricted-syntax': [
+      'error',
+      { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'today is an argument' },
+    ],
     '@typescript-eslint/no-explicit-any': 'error',
     '@typescript-eslint/consistent-type-imports': 'error',
   },
@@ -31,11 +71,65 @@ const coreStaysPure = {
 
 /** Services know no HTTP layer, pages and components no server. */
 const oneWay = [
-  { files: ['server/services/**/*.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['h3', '~/*', '**/app/**'], message: 'services know neither HTTP nor the interface' }] }] } },
-  { files: ['app/**/*.{ts,vue}'], rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['~~/server/*', '**/server/**', 'drizzle-orm*', '@libsql/*'], message: 'the interface talks to the server over HTTP' }] }] } },
-  { files: ['shared/**/*.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['vue', '~/*', '**/server/**', '**/app/**', 'drizzle-orm*'], message: 'shared is for both sides' }] }] } },
+  {
+    files: ['server/services/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['h3', '~/*', '**/app/**'], message: 'services know neither HTTP nor the interface' },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['app/**/*.{ts,vue}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['~~/server/*', '**/server/**', 'drizzle-orm*', '@libsql/*'],
+              message: 'the interface talks to the server over HTTP',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['shared/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['vue', '~/*', '**/server/**', '**/app/**', 'drizzle-orm*'],
+              message: 'shared is for both sides',
+            },
+          ],
+        },
+      ],
+    },
+  },
 ]
 
-export default withNuxt(coreStaysPure, ...oneWay, {
-  rules: { 'vue/html-self-closing': 'off', 'vue/max-attributes-per-line': 'off', 'vue/singleline-html-element-content-newline': 'off', 'vue/require-default-prop': 'off', 'vue/multi-word-component-names': ['error', { ignores: ['app', 'index'] }], '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }] },
-}, { files: ['app/pages/**'], rules: { 'vue/multi-word-component-names': 'off' } })
+export default withNuxt(
+  coreStaysPure,
+  ...oneWay,
+  {
+    rules: {
+      'vue/html-self-closing': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/require-default-prop': 'off',
+      'vue/multi-word-component-names': ['error', { ignores: ['app', 'index'] }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+    },
+  },
+  { files: ['app/pages/**'], rules: { 'vue/multi-word-component-names': 'off' } },
+)

@@ -31,7 +31,16 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, include: ['../tests/**/*.ts', '../core/**/*.ts', '../demo/**/*.ts', '../standins/**/*.ts', '../*.config.ts'] },
+    tsConfig: {
+      compilerOptions: { noUncheckedIndexedAccess: true },
+      include: [
+        '../tests/**/*.ts',
+        '../core/**/*.ts',
+        '../demo/**/*.ts',
+        '../standins/**/*.ts',
+        '../*.config.ts',
+      ],
+    },
   },
   eslint: { config: { stylistic: false } },
 })

@@ -18,16 +18,31 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
   },
   // Started one after the other: the application whose date the stand-in markets move reads the date they have written.
-  webServer: [{
-    command: 'node .output/server/index.mjs',
-    url: `http://127.0.0.1:${port}/api/session`,
-    env: { HOST: '127.0.0.1', PORT: String(port), TARVIN_TODAY: '2026-10-31', TARVIN_DATABASE_URL: process.env.TARVIN_TEST_DATABASE ?? 'file:test-results/browser.db' },
-  }, {
-    command: `node --import tsx standins/main.ts ${port + 1} ${dateFile}`,
-    url: `http://127.0.0.1:${port + 1}`,
-  }, {
-    command: 'node .output/server/index.mjs',
-    url: `http://127.0.0.1:${port + 2}/api/session`,
-    env: { HOST: '127.0.0.1', PORT: String(port + 2), TARVIN_TODAY_FILE: dateFile, TARVIN_POLLING: 'off', TARVIN_DATABASE_URL: 'file:test-results/markets.db' },
-  }],
+  webServer: [
+    {
+      command: 'node .output/server/index.mjs',
+      url: `http://127.0.0.1:${port}/api/session`,
+      env: {
+        HOST: '127.0.0.1',
+        PORT: String(port),
+        TARVIN_TODAY: '2026-10-31',
+        TARVIN_DATABASE_URL: process.env.TARVIN_TEST_DATABASE ?? 'file:test-results/browser.db',
+      },
+    },
+    {
+      command: `node --import tsx standins/main.ts ${port + 1} ${dateFile}`,
+      url: `http://127.0.0.1:${port + 1}`,
+    },
+    {
+      command: 'node .output/server/index.mjs',
+      url: `http://127.0.0.1:${port + 2}/api/session`,
+      env: {
+        HOST: '127.0.0.1',
+        PORT: String(port + 2),
+        TARVIN_TODAY_FILE: dateFile,
+        TARVIN_POLLING: 'off',
+        TARVIN_DATABASE_URL: 'file:test-results/markets.db',
+      },
+    },
+  ],
 })

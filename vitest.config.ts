@@ -4,6 +4,13 @@ import { defineConfig } from 'vitest/config'
 const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineConfig({
-  resolve: { alias: { '#core': folder('./core'), '#shared': folder('./shared'), '~~': folder('.'), '~': folder('./app') } },
+  resolve: {
+    alias: {
+      '#core': folder('./core'),
+      '#shared': folder('./shared'),
+      '~~': folder('.'),
+      '~': folder('./app'),
+    },
+  },
   test: { include: ['tests/**/*.test.ts'], exclude: ['tests/browser/**'], testTimeout: 30_000 },
 })

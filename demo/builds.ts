@@ -1,79 +1,270 @@
 /** The three builds under way, as briefs with the choices made so far; leads are named by their number at the source. */
 
 const rules = (neverUsed: string[]) => ({ neverUsed })
-const target = (workloadId: string, width: number, height: number, preset: string, averageFps: number, lowFps: number) => ({ workloadId, width, height, preset, averageFps, lowFps })
+const target = (
+  workloadId: string,
+  width: number,
+  height: number,
+  preset: string,
+  averageFps: number,
+  lowFps: number,
+) => ({ workloadId, width, height, preset, averageFps, lowFps })
 
 export interface DemoBuild {
   readonly brief: Record<string, unknown>
-  readonly leads: readonly { readonly externalId: string; readonly paidOn?: string; readonly reason: string; readonly scope?: string }[]
-  readonly hunts: readonly { readonly partId: string; readonly limit: string | null; readonly reason: string; readonly scope?: string }[]
+  readonly leads: readonly {
+    readonly externalId: string
+    readonly paidOn?: string
+    readonly reason: string
+    readonly scope?: string
+  }[]
+  readonly hunts: readonly {
+    readonly partId: string
+    readonly limit: string | null
+    readonly reason: string
+    readonly scope?: string
+  }[]
   readonly owned: readonly string[]
   readonly rivals: readonly string[]
   readonly lookouts: readonly { readonly partId: string; readonly limit: string }[]
   readonly reads: readonly { readonly partId: string; readonly readOn: string; readonly note: string }[]
   /** What was said about the price of leads, by their number at the source. */
-  readonly offers: readonly { readonly externalId: string; readonly by: 'me' | 'seller'; readonly amount: string; readonly day: string; readonly note: string }[]
-  readonly entries: readonly { readonly kind: string; readonly day: string; readonly amount?: string; readonly hours?: number; readonly text: string }[]
+  readonly offers: readonly {
+    readonly externalId: string
+    readonly by: 'me' | 'seller'
+    readonly amount: string
+    readonly day: string
+    readonly note: string
+  }[]
+  readonly entries: readonly {
+    readonly kind: string
+    readonly day: string
+    readonly amount?: string
+    readonly hours?: number
+    readonly text: string
+  }[]
   readonly ownFigures: readonly { readonly partId: string; readonly amount: string; readonly note: string }[]
 }
 
 export const demoBuilds: readonly DemoBuild[] = [
   {
     brief: {
-      name: 'Couch corner', purpose: 'living-room machine for a café: split-screen racing and co-op nights, quiet', currency: 'CAD', region: 'Marrow Quay', budget: '620.00', stretch: '680.00', wantedBy: '2026-11-21',
+      name: 'Couch corner',
+      purpose: 'living-room machine for a café: split-screen racing and co-op nights, quiet',
+      currency: 'CAD',
+      region: 'Marrow Quay',
+      budget: '620.00',
+      stretch: '680.00',
+      wantedBy: '2026-11-21',
       houseRules: rules(['supply']),
-      needs: [{ need: 'licence', price: '24.00' }, { need: 'keyboard-mouse', price: '28.00' }, { need: 'controller', price: '39.00' }, { need: 'screen-cable', price: '9.00' }, { need: 'wireless', price: '17.00' }],
-      targets: [target('lantern-drift', 2560, 1440, 'high', 60, 45), target('kite-arena', 1920, 1080, 'medium', 120, 80), target('moor-and-mire', 1920, 1080, 'medium', 60, 40)],
+      needs: [
+        { need: 'licence', price: '24.00' },
+        { need: 'keyboard-mouse', price: '28.00' },
+        { need: 'controller', price: '39.00' },
+        { need: 'screen-cable', price: '9.00' },
+        { need: 'wireless', price: '17.00' },
+      ],
+      targets: [
+        target('lantern-drift', 2560, 1440, 'high', 60, 45),
+        target('kite-arena', 1920, 1080, 'medium', 120, 80),
+        target('moor-and-mire', 1920, 1080, 'medium', 60, 40),
+      ],
     },
     leads: [
-      { externalId: 'B-1001', reason: 'looks dear, is half price once the old card is sold on' }, { externalId: 'C-3001', paidOn: '2026-10-24', reason: 'new: a used one is barred by the house rule' },
-      { externalId: 'S-4001', reason: '90 days of returns; worn, but far from its limit' }, { externalId: 'B-1005', reason: 'quiet enough for a café' },
+      { externalId: 'B-1001', reason: 'looks dear, is half price once the old card is sold on' },
+      { externalId: 'C-3001', paidOn: '2026-10-24', reason: 'new: a used one is barred by the house rule' },
+      { externalId: 'S-4001', reason: '90 days of returns; worn, but far from its limit' },
+      { externalId: 'B-1005', reason: 'quiet enough for a café' },
     ],
-    hunts: [{ partId: 'murrowdun-tarn-640-8-gb', limit: '138.00', reason: 'falling; no hurry before 14 November' }, { partId: 'latchkey-desktop-licence', limit: '24.00', reason: '', scope: 'ready' }, { partId: 'tackle-controller', limit: '39.00', reason: 'two, if money is left', scope: 'ready' }],
+    hunts: [
+      { partId: 'murrowdun-tarn-640-8-gb', limit: '138.00', reason: 'falling; no hurry before 14 November' },
+      { partId: 'latchkey-desktop-licence', limit: '24.00', reason: '', scope: 'ready' },
+      { partId: 'tackle-controller', limit: '39.00', reason: 'two, if money is left', scope: 'ready' },
+    ],
     owned: ['shelf-cable'],
     rivals: ['brindlewick-15', 'ovalis-one', 'last-winter'],
-    offers: [{ externalId: 'B-1001', by: 'me', amount: '110.00', day: '2026-10-29', note: 'cash, today' }, { externalId: 'B-1001', by: 'seller', amount: '122.00', day: '2026-10-30', note: 'with the old card or not at all' }],
-    entries: [{ kind: 'travel', day: '2026-10-24', amount: '4.50', text: 'bus to the counter and back' }, { kind: 'hours', day: '2026-10-25', hours: 1.5, text: 'looking through listings' }],
-    lookouts: [{ partId: 'murrowdun-tarn-640-8-gb', limit: '116.00' }, { partId: 'murrowdun-tarn-640-s-8-gb', limit: '112.00' }],
-    reads: [{ partId: 'murrowdun-tarn-640-8-gb', readOn: '2026-09-19', note: 'first look' }, { partId: 'murrowdun-tarn-640-8-gb', readOn: '2026-10-10', note: '' }, { partId: 'sundrel-stook-51-8-gb', readOn: '2026-09-19', note: 'before the drop' }, { partId: 'palisado-16-gb-ddr4-2-8', readOn: '2026-09-19', note: '' }],
-    ownFigures: [{ partId: 'murrowdun-tarn-640-8-gb', amount: '118.00', note: 'what the last two went for at the quay' }],
+    offers: [
+      { externalId: 'B-1001', by: 'me', amount: '110.00', day: '2026-10-29', note: 'cash, today' },
+      {
+        externalId: 'B-1001',
+        by: 'seller',
+        amount: '122.00',
+        day: '2026-10-30',
+        note: 'with the old card or not at all',
+      },
+    ],
+    entries: [
+      { kind: 'travel', day: '2026-10-24', amount: '4.50', text: 'bus to the counter and back' },
+      { kind: 'hours', day: '2026-10-25', hours: 1.5, text: 'looking through listings' },
+    ],
+    lookouts: [
+      { partId: 'murrowdun-tarn-640-8-gb', limit: '116.00' },
+      { partId: 'murrowdun-tarn-640-s-8-gb', limit: '112.00' },
+    ],
+    reads: [
+      { partId: 'murrowdun-tarn-640-8-gb', readOn: '2026-09-19', note: 'first look' },
+      { partId: 'murrowdun-tarn-640-8-gb', readOn: '2026-10-10', note: '' },
+      { partId: 'sundrel-stook-51-8-gb', readOn: '2026-09-19', note: 'before the drop' },
+      { partId: 'palisado-16-gb-ddr4-2-8', readOn: '2026-09-19', note: '' },
+    ],
+    ownFigures: [
+      { partId: 'murrowdun-tarn-640-8-gb', amount: '118.00', note: 'what the last two went for at the quay' },
+    ],
   },
   {
     brief: {
-      name: 'Club edit box', purpose: 'refresh of a robotics club’s tower for cutting video and streaming; keeps case and drives', currency: 'CAD', region: 'Marrow Quay', budget: '480.00', stretch: '480.00', wantedBy: '2026-12-05',
-      houseRules: rules(['supply', 'storage']), needs: [], targets: [target('copper-parish', 1920, 1080, 'high', 60, 40), target('gullmarsh', 1920, 1080, 'medium', 50, 25)],
+      name: 'Club edit box',
+      purpose: 'refresh of a robotics club’s tower for cutting video and streaming; keeps case and drives',
+      currency: 'CAD',
+      region: 'Marrow Quay',
+      budget: '480.00',
+      stretch: '480.00',
+      wantedBy: '2026-12-05',
+      houseRules: rules(['supply', 'storage']),
+      needs: [],
+      targets: [
+        target('copper-parish', 1920, 1080, 'high', 60, 40),
+        target('gullmarsh', 1920, 1080, 'medium', 50, 25),
+      ],
     },
     leads: [{ externalId: 'C-3003', reason: 'cutting needs 32 GB' }],
-    hunts: [{ partId: 'kaldric-sallowfen-6600', limit: '90.00', reason: 'twelve threads for the cuts' }, { partId: 'northpine-n4-full', limit: '78.00', reason: 'overclocks, has room for drives' }, { partId: 'lullwater-lull-120', limit: '20.00', reason: '' }],
+    hunts: [
+      { partId: 'kaldric-sallowfen-6600', limit: '90.00', reason: 'twelve threads for the cuts' },
+      { partId: 'northpine-n4-full', limit: '78.00', reason: 'overclocks, has room for drives' },
+      { partId: 'lullwater-lull-120', limit: '20.00', reason: '' },
+    ],
     owned: ['shelf-case', 'shelf-drive', 'shelf-supply'],
-    rivals: ['trestle-configured'], reads: [], ownFigures: [], offers: [], entries: [],
+    rivals: ['trestle-configured'],
+    reads: [],
+    ownFigures: [],
+    offers: [],
+    entries: [],
     lookouts: [{ partId: 'kaldric-sallowfen-6600', limit: '84.00' }],
   },
   {
     brief: {
-      name: 'Small white one', purpose: 'compact, one colour, to be sold on: margin per hour counts', currency: 'CAD', region: 'Marrow Quay', budget: '380.00', stretch: '420.00', wantedBy: null,
-      houseRules: rules([]), needs: [{ need: 'licence', price: '24.00' }], targets: [target('pixel-orchard', 1920, 1080, 'high', 120, 80), target('kite-arena', 1920, 1080, 'low', 100, 60)],
+      name: 'Small white one',
+      purpose: 'compact, one colour, to be sold on: margin per hour counts',
+      currency: 'CAD',
+      region: 'Marrow Quay',
+      budget: '380.00',
+      stretch: '420.00',
+      wantedBy: null,
+      houseRules: rules([]),
+      needs: [{ need: 'licence', price: '24.00' }],
+      targets: [
+        target('pixel-orchard', 1920, 1080, 'high', 120, 80),
+        target('kite-arena', 1920, 1080, 'low', 100, 60),
+      ],
     },
-    leads: [{ externalId: 'B-1009', paidOn: '2026-10-29', reason: 'white, and the supply comes with it' }, { externalId: 'B-1007', reason: 'board, CPU, memory and drive in one' }],
-    hunts: [{ partId: 'murrowdun-tarn-560-8-gb', limit: '100.00', reason: 'the buyer asks for 1080p' }, { partId: 'tackle-sata-to-8-pin-adapter', limit: null, reason: 'the supply has no 8-pin lead' }],
+    leads: [
+      { externalId: 'B-1009', paidOn: '2026-10-29', reason: 'white, and the supply comes with it' },
+      { externalId: 'B-1007', reason: 'board, CPU, memory and drive in one' },
+    ],
+    hunts: [
+      { partId: 'murrowdun-tarn-560-8-gb', limit: '100.00', reason: 'the buyer asks for 1080p' },
+      { partId: 'tackle-sata-to-8-pin-adapter', limit: null, reason: 'the supply has no 8-pin lead' },
+    ],
     owned: [],
-    rivals: ['ovalis-mini'], lookouts: [], reads: [], ownFigures: [], offers: [],
+    rivals: ['ovalis-mini'],
+    lookouts: [],
+    reads: [],
+    ownFigures: [],
+    offers: [],
     entries: [{ kind: 'hours', day: '2026-10-30', hours: 2, text: 'cleaning the case' }],
   },
 ]
 
 export const demoShelf = [
-  { id: 'shelf-cable', partId: 'tackle-screen-cable-2-m', condition: 'used', cost: '0', currency: 'CAD', note: 'left over' }, { id: 'shelf-case', partId: 'barrowcase-barrow-six', condition: 'used', cost: '0', currency: 'CAD', note: 'the club’s own' },
-  { id: 'shelf-drive', partId: 'fathomline-eddy-1-tb-sata', condition: 'used', cost: '0', currency: 'CAD', note: 'the club’s own' }, { id: 'shelf-supply', partId: 'steadwell-400-w', condition: 'used', cost: '0', currency: 'CAD', note: 'the club’s own, seven years old' },
-  { id: 'shelf-cpu', partId: 'kaldric-sallowfen-4360', condition: 'used', cost: '34.00', currency: 'CAD', note: 'out of an office tower' },
+  {
+    id: 'shelf-cable',
+    partId: 'tackle-screen-cable-2-m',
+    condition: 'used',
+    cost: '0',
+    currency: 'CAD',
+    note: 'left over',
+  },
+  {
+    id: 'shelf-case',
+    partId: 'barrowcase-barrow-six',
+    condition: 'used',
+    cost: '0',
+    currency: 'CAD',
+    note: 'the club’s own',
+  },
+  {
+    id: 'shelf-drive',
+    partId: 'fathomline-eddy-1-tb-sata',
+    condition: 'used',
+    cost: '0',
+    currency: 'CAD',
+    note: 'the club’s own',
+  },
+  {
+    id: 'shelf-supply',
+    partId: 'steadwell-400-w',
+    condition: 'used',
+    cost: '0',
+    currency: 'CAD',
+    note: 'the club’s own, seven years old',
+  },
+  {
+    id: 'shelf-cpu',
+    partId: 'kaldric-sallowfen-4360',
+    condition: 'used',
+    cost: '34.00',
+    currency: 'CAD',
+    note: 'out of an office tower',
+  },
 ]
 
 /** What the made-up guides say of a few cards. */
 export const demoOpinions = [
-  { partId: 'murrowdun-tarn-640-8-gb', guide: 'The Quay Gazette', saidOn: '2026-09-28', verdict: 'buy', note: 'the sensible card for 1440p' }, { partId: 'murrowdun-tarn-640-8-gb', guide: 'Bench & Bellows', saidOn: '2026-10-12', verdict: 'buy', note: '' },
-  { partId: 'sundrel-stook-51-8-gb', guide: 'The Quay Gazette', saidOn: '2026-09-28', verdict: 'fine', note: '' }, { partId: 'sundrel-stook-51-8-gb', guide: 'Bench & Bellows', saidOn: '2026-10-12', verdict: 'avoid', note: 'loud coolers on the cheap ones' },
-  { partId: 'murrowdun-tarn-680-12-gb', guide: 'Bench & Bellows', saidOn: '2026-10-12', verdict: 'avoid', note: 'wasted behind six cores' },
+  {
+    partId: 'murrowdun-tarn-640-8-gb',
+    guide: 'The Quay Gazette',
+    saidOn: '2026-09-28',
+    verdict: 'buy',
+    note: 'the sensible card for 1440p',
+  },
+  {
+    partId: 'murrowdun-tarn-640-8-gb',
+    guide: 'Bench & Bellows',
+    saidOn: '2026-10-12',
+    verdict: 'buy',
+    note: '',
+  },
+  {
+    partId: 'sundrel-stook-51-8-gb',
+    guide: 'The Quay Gazette',
+    saidOn: '2026-09-28',
+    verdict: 'fine',
+    note: '',
+  },
+  {
+    partId: 'sundrel-stook-51-8-gb',
+    guide: 'Bench & Bellows',
+    saidOn: '2026-10-12',
+    verdict: 'avoid',
+    note: 'loud coolers on the cheap ones',
+  },
+  {
+    partId: 'murrowdun-tarn-680-12-gb',
+    guide: 'Bench & Bellows',
+    saidOn: '2026-10-12',
+    verdict: 'avoid',
+    note: 'wasted behind six cores',
+  },
 ]
 
 /** Things that may move prices before the builds are due. */
-export const demoWaitNotes = [{ role: 'graphics', partId: null, what: 'a new line of cards is expected', expectedOn: '2026-11-18', dropPercent: 5, chance: 0.5 }]
+export const demoWaitNotes = [
+  {
+    role: 'graphics',
+    partId: null,
+    what: 'a new line of cards is expected',
+    expectedOn: '2026-11-18',
+    dropPercent: 5,
+    chance: 0.5,
+  },
+]

@@ -10,14 +10,23 @@ export interface LabelledTitle {
   readonly dirt: Dirt
 }
 
-const shares: readonly (readonly [Dirt, number])[] = [['clean', 55], ['lot', 12], ['broken', 11], ['accessory', 6], ['pair', 5], ['wrong-size', 7], ['laptop', 4]]
+const shares: readonly (readonly [Dirt, number])[] = [
+  ['clean', 55],
+  ['lot', 12],
+  ['broken', 11],
+  ['accessory', 6],
+  ['pair', 5],
+  ['wrong-size', 7],
+  ['laptop', 4],
+]
 
 /** Whether a kind of dirt can be told of a part from its title alone. */
 function canBe(part: CataloguePart, dirt: Dirt): boolean {
   if (part.role === 'donor' || part.role === 'extra') return dirt === 'clean'
   if (dirt === 'laptop') return part.role === 'memory' && part.facts.module === 'desktop'
   if (dirt === 'accessory') return part.role === 'graphics' || part.role === 'cpu'
-  if (dirt === 'wrong-size') return part.role === 'memory' || part.role === 'storage' || part.role === 'graphics'
+  if (dirt === 'wrong-size')
+    return part.role === 'memory' || part.role === 'storage' || part.role === 'graphics'
   return true
 }
 

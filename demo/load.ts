@@ -3,17 +3,34 @@ import { demoFiles } from './files'
 
 /** What the demo asks of the stand-in markets, and how often. */
 export const demoConnectors = [
-  { sourceId: 'barnstall', kind: 'lead-feed', path: '/barnstall/feed.atom', everyMinutes: 30 }, { sourceId: 'gavelry', kind: 'lead-feed', path: '/gavelry/feed.rss', everyMinutes: 60 }, { sourceId: 'gavelry', kind: 'sold-csv', path: '/gavelry/sold.csv', everyMinutes: 360 },
-  { sourceId: 'second-socket', kind: 'lead-feed', path: '/second-socket/feed.json', everyMinutes: 60 }, { sourceId: 'circuit-pantry', kind: 'shop-csv', path: '/circuit-pantry/prices.csv', everyMinutes: 720 }, { sourceId: 'tin-lantern-parts', kind: 'shop-csv', path: '/tin-lantern-parts/prices.csv', everyMinutes: 720 },
+  { sourceId: 'barnstall', kind: 'lead-feed', path: '/barnstall/feed.atom', everyMinutes: 30 },
+  { sourceId: 'gavelry', kind: 'lead-feed', path: '/gavelry/feed.rss', everyMinutes: 60 },
+  { sourceId: 'gavelry', kind: 'sold-csv', path: '/gavelry/sold.csv', everyMinutes: 360 },
+  { sourceId: 'second-socket', kind: 'lead-feed', path: '/second-socket/feed.json', everyMinutes: 60 },
+  { sourceId: 'circuit-pantry', kind: 'shop-csv', path: '/circuit-pantry/prices.csv', everyMinutes: 720 },
+  {
+    sourceId: 'tin-lantern-parts',
+    kind: 'shop-csv',
+    path: '/tin-lantern-parts/prices.csv',
+    everyMinutes: 720,
+  },
 ] as const
 
 /** Loads the demo into a running server through the same routes as a user's files. */
-export async function loadDemo(address: string, say: (line: string) => void, markets?: string): Promise<void> {
+export async function loadDemo(
+  address: string,
+  say: (line: string) => void,
+  markets?: string,
+): Promise<void> {
   const files = demoFiles()
   const library = await post(address, '/api/import/library', files['library.json']!)
   say(`library: ${library.added} entries`)
   const options = encodeURIComponent(JSON.stringify({ fileName: 'sold-records.csv' }))
-  const stream = await send(address, `/api/import/sold-records?options=${options}`, files['sold-records.csv']!)
+  const stream = await send(
+    address,
+    `/api/import/sold-records?options=${options}`,
+    files['sold-records.csv']!,
+  )
   const last = JSON.parse((await stream.text()).trim().split('\n').at(-1)!)
   if (!last.report) throw new Error(`sold records: ${JSON.stringify(last)}`)
   say(`sold records: ${last.report.added} added, ${last.report.rejected} rejected`)
@@ -24,32 +41,68 @@ export async function loadDemo(address: string, say: (line: string) => void, mar
   for (const opinion of demoOpinions) await post(address, '/api/opinions', JSON.stringify(opinion))
   for (const note of demoWaitNotes) await post(address, '/api/wait-notes', JSON.stringify(note))
   if (markets !== undefined) {
-    for (const { path, ...connector } of demoConnectors) await post(address, '/api/connectors', JSON.stringify({ ...connector, url: markets + path, allowPrivate: true }))
+    for (const { path, ...connector } of demoConnectors)
+      await post(
+        address,
+        '/api/connectors',
+        JSON.stringify({ ...connector, url: markets + path, allowPrivate: true }),
+      )
     say(`connectors: ${demoConnectors.length} addresses at ${markets}`)
   }
   for (const build of demoBuilds) {
     const { id } = await post(address, '/api/builds', JSON.stringify(build.brief))
-    const inbox = (await (await fetch(`${address}/api/builds/${id}/leads`)).json()) as { leads: { id: string; externalId: string }[] }
+    const inbox = (await (await fetch(`${address}/api/builds/${id}/leads`)).json()) as {
+      leads: { id: string; externalId: string }[]
+    }
     for (const { externalId, paidOn, reason, scope = 'core' } of build.leads) {
       const lead = inbox.leads.find((each) => each.externalId === externalId)
       if (!lead) throw new Error(`no lead ${externalId}`)
-      const view = await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'lead', leadId: lead.id, reason, scope }))
-      if (paidOn) await send(address, `/api/choices/${view.choices.at(-1).id}`, JSON.stringify({ paidOn }), 'PATCH')
+      const view = await post(
+        address,
+        `/api/builds/${id}/choices`,
+        JSON.stringify({ kind: 'lead', leadId: lead.id, reason, scope }),
+      )
+      if (paidOn)
+        await send(address, `/api/choices/${view.choices.at(-1).id}`, JSON.stringify({ paidOn }), 'PATCH')
     }
-    for (const hunt of build.hunts) await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'hunt', scope: 'core', ...hunt }))
-    for (const shelfId of build.owned) await post(address, `/api/builds/${id}/choices`, JSON.stringify({ kind: 'owned', shelfId, scope: 'core' }))
+    for (const hunt of build.hunts)
+      await post(
+        address,
+        `/api/builds/${id}/choices`,
+        JSON.stringify({ kind: 'hunt', scope: 'core', ...hunt }),
+      )
+    for (const shelfId of build.owned)
+      await post(
+        address,
+        `/api/builds/${id}/choices`,
+        JSON.stringify({ kind: 'owned', shelfId, scope: 'core' }),
+      )
     await send(address, `/api/builds/${id}/rivals`, JSON.stringify({ rivals: build.rivals }), 'PUT')
-    for (const { partId, limit } of build.lookouts) await post(address, `/api/builds/${id}/lookouts`, JSON.stringify({ partId, limit }))
-    for (const { partId, readOn, note } of build.reads) await post(address, `/api/builds/${id}/prices/${partId}/reads`, JSON.stringify({ readOn, note }))
-    for (const { partId, ...figure } of build.ownFigures) await send(address, `/api/builds/${id}/prices/${partId}/own-figure`, JSON.stringify(figure), 'PUT')
-    for (const { externalId, ...offer } of build.offers) await post(address, `/api/leads/${inbox.leads.find((each) => each.externalId === externalId)!.id}/offers`, JSON.stringify(offer))
+    for (const { partId, limit } of build.lookouts)
+      await post(address, `/api/builds/${id}/lookouts`, JSON.stringify({ partId, limit }))
+    for (const { partId, readOn, note } of build.reads)
+      await post(address, `/api/builds/${id}/prices/${partId}/reads`, JSON.stringify({ readOn, note }))
+    for (const { partId, ...figure } of build.ownFigures)
+      await send(address, `/api/builds/${id}/prices/${partId}/own-figure`, JSON.stringify(figure), 'PUT')
+    for (const { externalId, ...offer } of build.offers)
+      await post(
+        address,
+        `/api/leads/${inbox.leads.find((each) => each.externalId === externalId)!.id}/offers`,
+        JSON.stringify(offer),
+      )
     for (const entry of build.entries) await post(address, `/api/builds/${id}/ledger`, JSON.stringify(entry))
     say(`build: ${String(build.brief.name)}`)
   }
 }
 
 async function send(address: string, path: string, body: string, method = 'POST'): Promise<Response> {
-  const response = await fetch(address + path, { method, body, headers: { 'content-type': path.includes('import/') && !path.includes('library') ? 'text/csv' : 'application/json' } })
+  const response = await fetch(address + path, {
+    method,
+    body,
+    headers: {
+      'content-type': path.includes('import/') && !path.includes('library') ? 'text/csv' : 'application/json',
+    },
+  })
   if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`)
   return response
 }

@@ -19,7 +19,12 @@ export interface FitMeasure {
 }
 
 const noise = 0.04
-const sizes = [[1920, 1080], [2560, 1440], [3840, 2160], [1280, 720]] as const
+const sizes = [
+  [1920, 1080],
+  [2560, 1440],
+  [3840, 2160],
+  [1280, 720],
+] as const
 const unseenPairs = 6
 
 /**
@@ -35,10 +40,15 @@ export function measureFit(seed: number, workloads: number, indexSpread: number)
   for (let index = 0; index < workloads; index += 1) {
     const prior = demoWorkloads[index % demoWorkloads.length]! as Workload
     const truth: Workload = {
-      ...prior, graphicsMs: prior.graphicsMs * Math.exp(prior.priorSpread * chance.normal()), cpuMs: prior.cpuMs * Math.exp(prior.priorSpread * chance.normal()), pixelExponent: prior.pixelExponent + 0.05 * chance.normal(),
+      ...prior,
+      graphicsMs: prior.graphicsMs * Math.exp(prior.priorSpread * chance.normal()),
+      cpuMs: prior.cpuMs * Math.exp(prior.priorSpread * chance.normal()),
+      pixelExponent: prior.pixelExponent + 0.05 * chance.normal(),
     }
     const parts = trueParts(chance, indexSpread)
-    const runs = Array.from({ length: chance.whole(8, 40) }, (_, run) => makeRun(`r${run}`, truth, parts, chance))
+    const runs = Array.from({ length: chance.whole(8, 40) }, (_, run) =>
+      makeRun(`r${run}`, truth, parts, chance),
+    )
     const fitted = fitWorkload(prior, runs)
     const seen = new Set(runs.map((run) => run.pair))
     for (let check = 0; check < unseenPairs;) {
@@ -50,7 +60,12 @@ export function measureFit(seed: number, workloads: number, indexSpread: number)
       if (fresh.averageFps >= estimate.range.low && fresh.averageFps <= estimate.range.high) inside += 1
     }
   }
-  return { medianError: medianSorted(errors.sort((a, b) => a - b)), coverage: inside / errors.length, workloads, checks: errors.length }
+  return {
+    medianError: medianSorted(errors.sort((a, b) => a - b)),
+    coverage: inside / errors.length,
+    workloads,
+    checks: errors.length,
+  }
 }
 
 /** Parts with what they state, and what they really are. */
@@ -62,14 +77,42 @@ function trueParts(chance: Chance, indexSpread: number) {
   }
 }
 
-function makeRun(id: string, truth: Workload, { cpus, cards }: ReturnType<typeof trueParts>, chance: Chance): FrameRun & { readonly truthFps: number } {
+function makeRun(
+  id: string,
+  truth: Workload,
+  { cpus, cards }: ReturnType<typeof trueParts>,
+  chance: Chance,
+): FrameRun & { readonly truthFps: number } {
   const [cpu, card, [width, height]] = [chance.pick(cpus), chance.pick(cards), chance.pick(sizes)]
   const settings: FrameSettings = { width, height, preset: chance.pick(Object.keys(truth.presets)) }
-  const stated: FrameMachine = { cpuIndex: cpu.part.facts.cpuIndex!, threads: cpu.part.facts.threads!, graphicsIndex: card.part.facts.graphicsIndex!, videoMemoryGb: card.part.facts.vramGb!, memoryChannels: 2 }
-  const { averageFps: truthFps, lowFps } = estimateFrameRate(truth, { ...stated, cpuIndex: stated.cpuIndex * cpu.off, graphicsIndex: stated.graphicsIndex * card.off }, settings)
+  const stated: FrameMachine = {
+    cpuIndex: cpu.part.facts.cpuIndex!,
+    threads: cpu.part.facts.threads!,
+    graphicsIndex: card.part.facts.graphicsIndex!,
+    videoMemoryGb: card.part.facts.vramGb!,
+    memoryChannels: 2,
+  }
+  const { averageFps: truthFps, lowFps } = estimateFrameRate(
+    truth,
+    { ...stated, cpuIndex: stated.cpuIndex * cpu.off, graphicsIndex: stated.graphicsIndex * card.off },
+    settings,
+  )
   const draw = Math.exp(noise * chance.normal())
   return {
-    id, workloadId: truth.id, kind: chance.pick(Object.keys(runKinds).filter((kind) => kind !== 'console-mode') as RunKind[]), pair: `${cpu.part.id} + ${card.part.id}`, machine: stated, settings, scene: '',
-    averageFps: truthFps * draw, lowFps: lowFps * draw, repeats: [], conditions: plainConditions, readings: noReadings, lowsCause: null, overruled: false, truthFps,
+    id,
+    workloadId: truth.id,
+    kind: chance.pick(Object.keys(runKinds).filter((kind) => kind !== 'console-mode') as RunKind[]),
+    pair: `${cpu.part.id} + ${card.part.id}`,
+    machine: stated,
+    settings,
+    scene: '',
+    averageFps: truthFps * draw,
+    lowFps: lowFps * draw,
+    repeats: [],
+    conditions: plainConditions,
+    readings: noReadings,
+    lowsCause: null,
+    overruled: false,
+    truthFps,
   }
 }

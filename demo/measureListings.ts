@@ -21,8 +21,21 @@ export interface ListingMeasure {
 
 /** How well the plain text of listings is read, against the truth they were written with. */
 export function measureListings(listings: readonly LabelledListing[]): ListingMeasure {
-  const reader = new TitleReader(new Map(catalogue.map((part) => [part.id, queryForPart(part, catalogue)])), demoToday)
-  const counts = { listings: listings.length, abstained: 0, answered: 0, right: 0, contents: 0, contentsFound: 0, priceRight: 0, conditionRight: 0, shippingRight: 0 }
+  const reader = new TitleReader(
+    new Map(catalogue.map((part) => [part.id, queryForPart(part, catalogue)])),
+    demoToday,
+  )
+  const counts = {
+    listings: listings.length,
+    abstained: 0,
+    answered: 0,
+    right: 0,
+    contents: 0,
+    contentsFound: 0,
+    priceRight: 0,
+    conditionRight: 0,
+    shippingRight: 0,
+  }
   const mistakes: string[] = []
   for (const truth of listings) {
     const read = readListing(truth.text, reader, (partId) => cataloguePart(partId).role === 'extra')
@@ -30,14 +43,18 @@ export function measureListings(listings: readonly LabelledListing[]): ListingMe
     if (Number(read.price?.value) === truth.price) counts.priceRight += 1
     else mistakes.push(`price ${read.price?.value} for ${truth.price}: ${JSON.stringify(truth.text)}`)
     if (read.condition.value === truth.condition) counts.conditionRight += 1
-    else mistakes.push(`condition ${read.condition.value} for ${truth.condition}: ${JSON.stringify(truth.text)}`)
-    if ((read.shipping === null ? null : Number(read.shipping.value)) === truth.shipping) counts.shippingRight += 1
-    else mistakes.push(`shipping ${read.shipping?.value} for ${truth.shipping}: ${JSON.stringify(truth.text)}`)
+    else
+      mistakes.push(`condition ${read.condition.value} for ${truth.condition}: ${JSON.stringify(truth.text)}`)
+    if ((read.shipping === null ? null : Number(read.shipping.value)) === truth.shipping)
+      counts.shippingRight += 1
+    else
+      mistakes.push(`shipping ${read.shipping?.value} for ${truth.shipping}: ${JSON.stringify(truth.text)}`)
     const isLot = truth.partIds.length > 1
     if (isLot) {
       counts.contents += truth.partIds.length
       counts.contentsFound += truth.partIds.filter((id) => ids.includes(id)).length
-      for (const id of truth.partIds) if (!ids.includes(id)) mistakes.push(`not found ${id}: ${JSON.stringify(truth.text)}`)
+      for (const id of truth.partIds)
+        if (!ids.includes(id)) mistakes.push(`not found ${id}: ${JSON.stringify(truth.text)}`)
     }
     if (read.kind === 'unclear' || read.kind === 'unknown') {
       counts.abstained += 1
@@ -45,9 +62,14 @@ export function measureListings(listings: readonly LabelledListing[]): ListingMe
       continue
     }
     counts.answered += 1
-    const isRight = isLot ? read.kind === 'lot' && ids.every((id) => truth.partIds.includes(id)) : read.kind === 'single' && ids[0] === truth.partIds[0]
+    const isRight = isLot
+      ? read.kind === 'lot' && ids.every((id) => truth.partIds.includes(id))
+      : read.kind === 'single' && ids[0] === truth.partIds[0]
     if (isRight) counts.right += 1
-    else mistakes.push(`read ${read.kind} ${ids.join()} for ${truth.partIds.join()}: ${JSON.stringify(truth.text)}`)
+    else
+      mistakes.push(
+        `read ${read.kind} ${ids.join()} for ${truth.partIds.join()}: ${JSON.stringify(truth.text)}`,
+      )
   }
   return { ...counts, mistakes }
 }

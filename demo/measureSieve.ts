@@ -19,13 +19,30 @@ export interface SieveMeasure {
  * person could tell counts, so a title with another size is a fair title of the sister that has this size.
  */
 export function measureSieve(titles: readonly LabelledTitle[]): SieveMeasure {
-  const sieves = new Map(catalogue.map((part) => [part.id, new Sieve({ ...queryForPart(part, catalogue), asOf: demoToday, currency: 'CAD' })]))
+  const sieves = new Map(
+    catalogue.map((part) => [
+      part.id,
+      new Sieve({ ...queryForPart(part, catalogue), asOf: demoToday, currency: 'CAD' }),
+    ]),
+  )
   const counts = { wanted: 0, wantedKept: 0, unwanted: 0, unwantedDropped: 0 }
   const mistakes: string[] = []
   for (const { title, partId, dirt } of titles) {
     const { role } = cataloguePart(partId)
     for (const part of catalogue.filter((each) => each.role === role)) {
-      const verdict = sieves.get(part.id)!.judge({ id: title, source: 'held back', title, price: 1, shipping: 0, currency: 'CAD', soldOn: demoToday, manner: 'fixed', condition: 'used' })
+      const verdict = sieves
+        .get(part.id)!
+        .judge({
+          id: title,
+          source: 'held back',
+          title,
+          price: 1,
+          shipping: 0,
+          currency: 'CAD',
+          soldOn: demoToday,
+          manner: 'fixed',
+          condition: 'used',
+        })
       const isOwn = part.id === partId
       if (isOwn && dirt === 'clean') {
         counts.wanted += 1

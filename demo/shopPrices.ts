@@ -6,7 +6,20 @@ import { demoToday } from './trade'
 
 const sold = 30
 /** Parts the story asks about, which every run of the generator must price new. */
-const inStory = new Set(['murrowdun-tarn-640-8-gb', 'sundrel-stook-51-8-gb', 'kaldric-sallowfen-5400', 'kaldric-sallowfen-6600', 'northpine-n4-micro', 'palisado-16-gb-ddr4-2-8', 'steadwell-550-w', 'fathomline-race-1-tb-nvme', 'latchkey-desktop-licence', 'tackle-controller', 'tackle-screen-cable-2-m', 'tackle-wireless-stick'])
+const inStory = new Set([
+  'murrowdun-tarn-640-8-gb',
+  'sundrel-stook-51-8-gb',
+  'kaldric-sallowfen-5400',
+  'kaldric-sallowfen-6600',
+  'northpine-n4-micro',
+  'palisado-16-gb-ddr4-2-8',
+  'steadwell-550-w',
+  'fathomline-race-1-tb-nvme',
+  'latchkey-desktop-licence',
+  'tackle-controller',
+  'tackle-screen-cable-2-m',
+  'tackle-wireless-stick',
+])
 const year = 365
 
 /** What one shop asks for one part on any day, by its own rhythm of sales. */
@@ -21,22 +34,35 @@ export interface ShopItem {
 export function shopItems(seed: number): ShopItem[] {
   const chance = makeChance(seed)
   const candidates = catalogue.filter((part) => part.fresh > 0 && !isSmall(part))
-  const parts = [...candidates.filter((part) => inStory.has(part.id)), ...candidates.filter((part, index) => !inStory.has(part.id) && index % 3 === 0)].slice(0, sold)
-  return [...parts.map((part): ShopItem => {
-    const shop = chance.pick(['circuit-pantry', 'tin-lantern-parts'])
-    const rhythm = chance.whole(34, 70)
-    const firstSale = chance.whole(5, rhythm)
-    const depth = 0.82 + chance.share() * 0.1
-    return {
-      shop, partId: part.id,
-      priceAt(age) {
-        const isSale = (((age + firstSale) % rhythm) + rhythm) % rhythm < 4
-        // usual prices move in steps of a few months, as shops do, not day by day
-        const usual = Math.round(part.fresh * 1.06 ** (Math.floor((Math.max(0, age) + 60) / 120) / 3))
-        return (isSale ? Math.round(usual * depth) : usual) - 0.01
-      },
-    }
-  }), ...catalogue.filter(isSmall).map((part): ShopItem => ({ shop: 'tin-lantern-parts', partId: part.id, priceAt: () => part.fresh - 0.01 }))]
+  const parts = [
+    ...candidates.filter((part) => inStory.has(part.id)),
+    ...candidates.filter((part, index) => !inStory.has(part.id) && index % 3 === 0),
+  ].slice(0, sold)
+  return [
+    ...parts.map((part): ShopItem => {
+      const shop = chance.pick(['circuit-pantry', 'tin-lantern-parts'])
+      const rhythm = chance.whole(34, 70)
+      const firstSale = chance.whole(5, rhythm)
+      const depth = 0.82 + chance.share() * 0.1
+      return {
+        shop,
+        partId: part.id,
+        priceAt(age) {
+          const isSale = (((age + firstSale) % rhythm) + rhythm) % rhythm < 4
+          // usual prices move in steps of a few months, as shops do, not day by day
+          const usual = Math.round(part.fresh * 1.06 ** (Math.floor((Math.max(0, age) + 60) / 120) / 3))
+          return (isSale ? Math.round(usual * depth) : usual) - 0.01
+        },
+      }
+    }),
+    ...catalogue
+      .filter(isSmall)
+      .map((part): ShopItem => ({
+        shop: 'tin-lantern-parts',
+        partId: part.id,
+        priceAt: () => part.fresh - 0.01,
+      })),
+  ]
 }
 
 /** Adapters and the like: never on sale. */
@@ -62,7 +88,8 @@ export function pricesOf(item: ShopItem, fromAge: number, toAge: number): ShopRo
   let last = 0
   for (let age = fromAge; age >= toAge; age -= 1) {
     const price = item.priceAt(age)
-    if (price !== last || age % 30 === 0) rows.push({ shop: item.shop, partId: item.partId, date: addDays(demoToday, -age), price })
+    if (price !== last || age % 30 === 0)
+      rows.push({ shop: item.shop, partId: item.partId, date: addDays(demoToday, -age), price })
     last = price
   }
   return rows
@@ -70,5 +97,8 @@ export function pricesOf(item: ShopItem, fromAge: number, toAge: number): ShopRo
 
 /** Shop prices as CSV. */
 export function shopTable(rows: readonly ShopRow[]): string {
-  return csvTable(['source', 'part', 'date', 'price', 'currency'], rows.map((row) => [row.shop, row.partId, row.date, row.price.toFixed(2), 'CAD']))
+  return csvTable(
+    ['source', 'part', 'date', 'price', 'currency'],
+    rows.map((row) => [row.shop, row.partId, row.date, row.price.toFixed(2), 'CAD']),
+  )
 }

@@ -15,13 +15,36 @@ function drift(part: CataloguePart, age: number): number {
   return 1
 }
 
-const manners = [['auction', 42], ['fixed', 36], ['local', 22]] as const
+const manners = [
+  ['auction', 42],
+  ['fixed', 36],
+  ['local', 22],
+] as const
 const mannerFactor = { auction: 0.97, fixed: 1.03, local: 0.94 } as const
 const sourceOf = { auction: 'Gavelry', fixed: 'Gavelry', local: 'Barnstall' } as const
-const dirtShares: readonly (readonly [Dirt, number])[] = [['clean', 76], ['lot', 6], ['broken', 6], ['accessory', 3], ['pair', 2], ['wrong-size', 5], ['laptop', 2]]
+const dirtShares: readonly (readonly [Dirt, number])[] = [
+  ['clean', 76],
+  ['lot', 6],
+  ['broken', 6],
+  ['accessory', 3],
+  ['pair', 2],
+  ['wrong-size', 5],
+  ['laptop', 2],
+]
 const copyMakes = ['Zuvo', 'Brantik', 'Quillio']
 
-export interface SoldRow { id: string; source: string; title: string; price: string; shipping: string; currency: string; soldOn: string; manner: string; condition: string; quantity: string }
+export interface SoldRow {
+  id: string
+  source: string
+  title: string
+  price: string
+  shipping: string
+  currency: string
+  soldOn: string
+  manner: string
+  condition: string
+  quantity: string
+}
 
 /** One sale of a part, `age` days before the demo's day (negative: after it). */
 export function oneRecord(part: CataloguePart, number: number, age: number, chance: Chance): SoldRow {
@@ -29,12 +52,39 @@ export function oneRecord(part: CataloguePart, number: number, age: number, chan
   let dirt = chance.weighted(dirtShares)
   if (dirt === 'laptop' && part.role !== 'memory') dirt = 'clean'
   if (dirt === 'wrong-size' && !['memory', 'storage', 'graphics'].includes(part.role)) dirt = 'clean'
-  if ((dirt === 'accessory' && !['graphics', 'cpu'].includes(part.role)) || part.role === 'donor') dirt = dirt === 'broken' ? 'broken' : 'clean'
+  if ((dirt === 'accessory' && !['graphics', 'cpu'].includes(part.role)) || part.role === 'donor')
+    dirt = dirt === 'broken' ? 'broken' : 'clean'
   const copy = dirt === 'clean' && part.role === 'memory' && chance.happens(0.08)
-  const factor = { clean: 1, lot: 1.6 + chance.share() * 2, broken: 0.35, accessory: 0.12, pair: 1.9, laptop: 0.88, 'wrong-size': 0.55 + chance.share() }[dirt]
-  const condition = dirt === 'broken' ? (chance.happens(0.7) ? 'damaged' : 'used') : chance.weighted([['used', 82], ['refurbished', 9], ['opened', 6], ['new', 3]] as const)
-  const conditionFactor = condition === 'new' ? 1.3 : condition === 'opened' ? 1.1 : condition === 'refurbished' ? 1.05 : 1
-  let price = part.street * drift(part, age) * mannerFactor[manner] * conditionFactor * factor * (copy ? 0.72 : 1) * Math.exp(chance.normal() * 0.11)
+  const factor = {
+    clean: 1,
+    lot: 1.6 + chance.share() * 2,
+    broken: 0.35,
+    accessory: 0.12,
+    pair: 1.9,
+    laptop: 0.88,
+    'wrong-size': 0.55 + chance.share(),
+  }[dirt]
+  const condition =
+    dirt === 'broken'
+      ? chance.happens(0.7)
+        ? 'damaged'
+        : 'used'
+      : chance.weighted([
+          ['used', 82],
+          ['refurbished', 9],
+          ['opened', 6],
+          ['new', 3],
+        ] as const)
+  const conditionFactor =
+    condition === 'new' ? 1.3 : condition === 'opened' ? 1.1 : condition === 'refurbished' ? 1.05 : 1
+  let price =
+    part.street *
+    drift(part, age) *
+    mannerFactor[manner] *
+    conditionFactor *
+    factor *
+    (copy ? 0.72 : 1) *
+    Math.exp(chance.normal() * 0.11)
   price = chance.happens(0.6) ? Math.round(price) : Math.round(price * 2) / 2
   const foreign = manner !== 'local' && chance.happens(0.035)
   const currency = foreign ? chance.pick(['SEK', 'USD', 'EUR']) : 'CAD'
@@ -58,15 +108,47 @@ export function oneRecord(part: CataloguePart, number: number, age: number, chan
 export function soldRecordsCsv(seed: number): string {
   const chance = makeChance(seed)
   const rows: SoldRow[] = []
-  for (const part of catalogue) for (let i = 0; i < part.sales; i += 1) rows.push(oneRecord(part, rows.length, chance.whole(0, days - 1), chance))
-  const doubles = Array.from({ length: Math.round(rows.length * 0.02) }, (_, index) => ({ ...chance.pick(rows), id: `R${500_000 + index}` }))
+  for (const part of catalogue)
+    for (let i = 0; i < part.sales; i += 1)
+      rows.push(oneRecord(part, rows.length, chance.whole(0, days - 1), chance))
+  const doubles = Array.from({ length: Math.round(rows.length * 0.02) }, (_, index) => ({
+    ...chance.pick(rows),
+    id: `R${500_000 + index}`,
+  }))
   rows.push(...doubles)
-  const order = rows.map((row) => [chance.share(), row] as const).sort((a, b) => a[0] - b[0]).map(([, row]) => row)
+  const order = rows
+    .map((row) => [chance.share(), row] as const)
+    .sort((a, b) => a[0] - b[0])
+    .map(([, row]) => row)
   return soldTable(order)
 }
 
 /** Sold records as CSV. */
 export function soldTable(rows: readonly SoldRow[]): string {
-  return csvTable(['record id', 'market', 'title', 'sold for', 'postage', 'currency', 'sold on', 'manner of sale', 'condition', 'pieces'],
-    rows.map((row) => [row.id, row.source, row.title, row.price, row.shipping, row.currency, row.soldOn, row.manner, row.condition, row.quantity]))
+  return csvTable(
+    [
+      'record id',
+      'market',
+      'title',
+      'sold for',
+      'postage',
+      'currency',
+      'sold on',
+      'manner of sale',
+      'condition',
+      'pieces',
+    ],
+    rows.map((row) => [
+      row.id,
+      row.source,
+      row.title,
+      row.price,
+      row.shipping,
+      row.currency,
+      row.soldOn,
+      row.manner,
+      row.condition,
+      row.quantity,
+    ]),
+  )
 }

@@ -8,5 +8,14 @@ ensureInstalled()
 ensureBuilt()
 const { build } = await import('esbuild')
 const outfile = join(root, 'node_modules', '.cache', 'tarvin-bench.mjs')
-await build({ entryPoints: ['scripts/bench.ts'], outfile, bundle: true, platform: 'node', format: 'esm', packages: 'external', logLevel: 'error', alias: { '#core': './core', '#shared': './shared' } })
+await build({
+  entryPoints: ['scripts/bench.ts'],
+  outfile,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  packages: 'external',
+  logLevel: 'error',
+  alias: { '#core': './core', '#shared': './shared' },
+})
 await import(pathToFileURL(outfile).href)

@@ -7,7 +7,13 @@ export function chromiumPath() {
 }
 
 export const chromiumArguments = [
-  '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
 ]
 
 /** Installs the browser from Debian's packages where it is missing. */

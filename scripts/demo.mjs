@@ -1,6 +1,16 @@
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { address, ensureBuilt, ensureInstalled, freePort, root, run, startServer, startStandIns, step } from './lib.mjs'
+import {
+  address,
+  ensureBuilt,
+  ensureInstalled,
+  freePort,
+  root,
+  run,
+  startServer,
+  startStandIns,
+  step,
+} from './lib.mjs'
 
 // Everything for a first look: install, build, start the stand-in markets and the application on a database of its own, load the demo's files, say where.
 process.chdir(root)
@@ -11,7 +21,8 @@ mkdirSync(folder, { recursive: true })
 const database = process.env.TARVIN_DATABASE_URL || `file:${join(folder, 'demo.db')}`
 const loaded = join(folder, 'demo.loaded')
 const isOwn = !process.env.TARVIN_DATABASE_URL
-if (isOwn && !existsSync(loaded)) for (const ending of ['', '-wal', '-shm']) rmSync(join(folder, `demo.db${ending}`), { force: true })
+if (isOwn && !existsSync(loaded))
+  for (const ending of ['', '-wal', '-shm']) rmSync(join(folder, `demo.db${ending}`), { force: true })
 const where = await address()
 const dateFile = join(folder, 'demo-today')
 if (isOwn && !existsSync(loaded)) rmSync(dateFile, { force: true })

@@ -7,8 +7,23 @@ import { fitAreas } from '../core/fit/rule'
 export function fitRulesTable(): string {
   const areas = fitAreas.map((area) => {
     const rules = fitRules.filter((rule) => rule.area === area)
-    const reads = (rule: (typeof rules)[number]) => rule.reads.filter(({ facts }) => facts.length > 0).map(({ role, facts }) => `${roleNames[role]}: ${facts.map((fact) => factKinds[fact].name).join(', ')}`).join('; ')
-    return [`## ${area[0]!.toUpperCase()}${area.slice(1)}`, '', '| rule | asks | a clash | must know |', '| --- | --- | --- | --- |', ...rules.map((rule) => `| \`${rule.id}\` | ${rule.question} | ${rule.severity} | ${reads(rule) || 'nothing'} |`), ''].join('\n')
+    const reads = (rule: (typeof rules)[number]) =>
+      rule.reads
+        .filter(({ facts }) => facts.length > 0)
+        .map(
+          ({ role, facts }) => `${roleNames[role]}: ${facts.map((fact) => factKinds[fact].name).join(', ')}`,
+        )
+        .join('; ')
+    return [
+      `## ${area[0]!.toUpperCase()}${area.slice(1)}`,
+      '',
+      '| rule | asks | a clash | must know |',
+      '| --- | --- | --- | --- |',
+      ...rules.map(
+        (rule) => `| \`${rule.id}\` | ${rule.question} | ${rule.severity} | ${reads(rule) || 'nothing'} |`,
+      ),
+      '',
+    ].join('\n')
   })
   return `# The fit check\n\n${fitRules.length} rules, one file each in \`core/fit/rules/\`. Written by \`npm run docs\`; a test holds it to the code.\n\n${areas.join('\n')}`
 }

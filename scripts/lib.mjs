@@ -15,7 +15,12 @@ export function step(text) {
 
 /** Runs a command to its end; a failure ends the process with the command's own output. */
 export function run(command, args, options = {}) {
-  const result = spawnSync(command, args, { cwd: root, stdio: options.quiet ? 'pipe' : 'inherit', encoding: 'utf8', env: { ...process.env, ...options.env } })
+  const result = spawnSync(command, args, {
+    cwd: root,
+    stdio: options.quiet ? 'pipe' : 'inherit',
+    encoding: 'utf8',
+    env: { ...process.env, ...options.env },
+  })
   if (result.status !== 0 && !options.mayFail) {
     if (options.quiet) process.stderr.write(`${result.stdout ?? ''}${result.stderr ?? ''}\n`)
     process.stderr.write(`${command} ${args.join(' ')} failed\n`)
@@ -39,7 +44,11 @@ const sourceFolders = ['app', 'core', 'server', 'shared', 'public']
 /** Builds the application where its sources have changed since the last build. */
 export function ensureBuilt() {
   const stamp = join(root, '.output', '.tarvin-built')
-  const sources = digest(['nuxt.config.ts', 'package-lock.json', ...sourceFolders.flatMap((folder) => filesBelow(folder))])
+  const sources = digest([
+    'nuxt.config.ts',
+    'package-lock.json',
+    ...sourceFolders.flatMap((folder) => filesBelow(folder)),
+  ])
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return
   step('building the application (half a minute)')
   run('npx', ['nuxt', 'build'], { quiet: true })
@@ -47,7 +56,10 @@ export function ensureBuilt() {
 }
 
 function filesBelow(folder) {
-  return readdirSync(join(root, folder), { recursive: true }).map((name) => join(folder, String(name))).filter((name) => statSync(join(root, name)).isFile()).sort()
+  return readdirSync(join(root, folder), { recursive: true })
+    .map((name) => join(folder, String(name)))
+    .filter((name) => statSync(join(root, name)).isFile())
+    .sort()
 }
 
 function digest(names) {
@@ -65,7 +77,9 @@ export async function freePort(wanted, host) {
 
 function isFree(port, host) {
   return new Promise((resolve) => {
-    const server = createServer().once('error', () => resolve(false)).once('listening', () => server.close(() => resolve(true)))
+    const server = createServer()
+      .once('error', () => resolve(false))
+      .once('listening', () => server.close(() => resolve(true)))
     server.listen(port, host)
   })
 }
@@ -83,7 +97,16 @@ export async function address() {
 export async function startServer({ host, port, url }, env = {}) {
   mkdirSync(join(root, '.data'), { recursive: true })
   const child = spawn(process.execPath, [join(root, '.output', 'server', 'index.mjs')], {
-    cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), ...env },
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      HOST: host,
+      PORT: String(port),
+      NITRO_HOST: host,
+      NITRO_PORT: String(port),
+      ...env,
+    },
   })
   child.on('exit', (code) => process.exit(code ?? 0))
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
@@ -99,7 +122,10 @@ export async function startServer({ host, port, url }, env = {}) {
 /** Starts the stand-in markets and waits until they answer; the day they are at stands in the date file. */
 export async function startStandIns(port, dateFile) {
   const url = `http://127.0.0.1:${port}`
-  const child = spawn(process.execPath, ['--import', 'tsx', 'standins/main.ts', String(port), dateFile], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] })
+  const child = spawn(process.execPath, ['--import', 'tsx', 'standins/main.ts', String(port), dateFile], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
   process.on('exit', () => child.kill())
   for (let tries = 0; tries < 100; tries += 1) {
     if ((await fetch(url).catch(() => null))?.ok) return url

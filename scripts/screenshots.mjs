@@ -2,7 +2,16 @@ import { mkdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromiumArguments, chromiumPath, ensureChromium } from './browser.mjs'
-import { ensureBuilt, ensureInstalled, freePort, root, run, startServer, startStandIns, step } from './lib.mjs'
+import {
+  ensureBuilt,
+  ensureInstalled,
+  freePort,
+  root,
+  run,
+  startServer,
+  startStandIns,
+  step,
+} from './lib.mjs'
 
 // One current picture of each main view, from the demo data: `npm run screenshots [NAME ...]`.
 ensureInstalled()
@@ -16,7 +25,10 @@ const port = await freePort(3400, '127.0.0.1')
 const url = `http://127.0.0.1:${port}`
 const dateFile = `${database}.today`
 const markets = await startStandIns(await freePort(3450, '127.0.0.1'), dateFile)
-const server = await startServer({ host: '127.0.0.1', port, url }, { TARVIN_DATABASE_URL: `file:${database}`, TARVIN_TODAY_FILE: dateFile, TARVIN_POLLING: 'off' })
+const server = await startServer(
+  { host: '127.0.0.1', port, url },
+  { TARVIN_DATABASE_URL: `file:${database}`, TARVIN_TODAY_FILE: dateFile, TARVIN_POLLING: 'off' },
+)
 const files = join(tmpdir(), 'tarvin-shots-files')
 run('npx', ['tsx', 'demo/main.ts', url, files, markets], { quiet: true })
 const { builds } = await (await fetch(`${url}/api/session`)).json()
@@ -28,7 +40,8 @@ const card = 'murrowdun-tarn-640-8-gb'
 /** Lets the stand-in markets move ten days on and asks every source. */
 async function tenDaysLater() {
   await fetch(`${markets}/advance?days=10`, { method: 'POST' })
-  for (const { id } of await (await fetch(`${url}/api/connectors`)).json()) await fetch(`${url}/api/connectors/${id}/poll`, { method: 'POST' })
+  for (const { id } of await (await fetch(`${url}/api/connectors`)).json())
+    await fetch(`${url}/api/connectors/${id}/poll`, { method: 'POST' })
 }
 const views = [
   ['brief', `/b/${couch}/brief`],
@@ -41,20 +54,28 @@ const views = [
   ['machine-findings', `/b/${small}/machine`],
   ['machine-steps', `/b/${couch}/machine?mode=steps`],
   ['bench', `/b/${couch}/bench`],
-  ['frame-times', `/b/${couch}/bench?mode=frames`, async (page) => {
-    for (const log of ['frames-1.csv', 'frames-3.csv']) {
-      await page.setInputFiles('[data-test="log-file"]', join(files, log))
-      await page.getByRole('button', { name: 'Read it' }).click()
-      await page.getByRole('dialog').waitFor({ state: 'hidden' })
-    }
-    await page.locator('[data-stat="frames"]').waitFor()
-  }],
+  [
+    'frame-times',
+    `/b/${couch}/bench?mode=frames`,
+    async (page) => {
+      for (const log of ['frames-1.csv', 'frames-3.csv']) {
+        await page.setInputFiles('[data-test="log-file"]', join(files, log))
+        await page.getByRole('button', { name: 'Read it' }).click()
+        await page.getByRole('dialog').waitFor({ state: 'hidden' })
+      }
+      await page.locator('[data-stat="frames"]').waitFor()
+    },
+  ],
   ['limit-map', `/b/${couch}/bench?mode=map`],
   ['scales', `/b/${couch}/scales`],
-  ['match', `/b/${couch}/scales?mode=match`, async (page) => {
-    await page.getByRole('button', { name: 'Match it' }).click()
-    await page.locator('[data-test="match-answer"]').waitFor()
-  }],
+  [
+    'match',
+    `/b/${couch}/scales?mode=match`,
+    async (page) => {
+      await page.getByRole('button', { name: 'Match it' }).click()
+      await page.locator('[data-test="match-answer"]').waitFor()
+    },
+  ],
   ['ledger', `/b/${couch}/ledger`],
   ['working', `/b/${couch}/bench`, async (page) => page.locator('[data-target]').first().click()],
   ['leads-phone', `/b/${couch}/leads?lead=${lot}`, undefined, { width: 390, height: 844 }],
@@ -67,7 +88,8 @@ const wanted = process.argv.slice(2)
 try {
   for (const [name, path, before, viewport = { width: 1280, height: 800 }] of views) {
     if (wanted.length > 0 && !wanted.includes(name)) continue
-    if (name === 'sources' || (name === 'builds' && wanted.length > 0 && !wanted.includes('sources'))) await tenDaysLater()
+    if (name === 'sources' || (name === 'builds' && wanted.length > 0 && !wanted.includes('sources')))
+      await tenDaysLater()
     const page = await browser.newPage({ viewport, reducedMotion: 'reduce' })
     page.on('pageerror', (error) => step(`${name}: ${error.message}`))
     page.on('console', (message) => message.type() === 'error' && step(`${name}: ${message.text()}`))

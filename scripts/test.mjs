@@ -27,15 +27,32 @@ check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
 check('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
 check('types', 'npx', ['vue-tsc', '-b', '--noEmit'])
 step('unit and route tests')
-run('npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', '--outputFile.json=test-results/unit.json'], { mayFail: true })
+run(
+  'npx',
+  ['vitest', 'run', '--reporter=dot', '--reporter=json', '--outputFile.json=test-results/unit.json'],
+  { mayFail: true },
+)
 const unit = readJson('unit.json')
-count(unit?.numPassedTests ?? 0, unit ? unit.numFailedTests + unit.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0).length : 1)
+count(
+  unit?.numPassedTests ?? 0,
+  unit
+    ? unit.numFailedTests +
+        unit.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0)
+          .length
+    : 1,
+)
 ensureBuilt()
 step('browser tests')
 const port = await freePort(3500, '127.0.0.1')
-run('npx', ['playwright', 'test'], { mayFail: true, env: { TARVIN_TEST_PORT: String(port), TARVIN_TEST_DATABASE: `file:${join(results, 'browser.db')}` } })
+run('npx', ['playwright', 'test'], {
+  mayFail: true,
+  env: { TARVIN_TEST_PORT: String(port), TARVIN_TEST_DATABASE: `file:${join(results, 'browser.db')}` },
+})
 const browser = readJson('browser.json')
-count(browser?.stats.expected ?? 0, browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : 1)
+count(
+  browser?.stats.expected ?? 0,
+  browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : 1,
+)
 process.stdout.write(`\n${counts.passed} passed, ${counts.failed} failed\n`)
 process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1)
 

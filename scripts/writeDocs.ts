@@ -5,6 +5,12 @@ import { jsonSchemaOf } from './jsonSchema'
 
 /** `npm run docs`: writes the JSON Schemas of the files that Tarvin reads and writes, and the table of the fit check. */
 mkdirSync('docs/schemas', { recursive: true })
-writeFileSync('docs/schemas/tarvin-build.schema.json', `${JSON.stringify(jsonSchemaOf(buildFileSchema, 'A Tarvin build, version 1'), null, 2)}\n`)
-writeFileSync('docs/schemas/tarvin-library.schema.json', `${JSON.stringify(jsonSchemaOf(librarySchema, 'A Tarvin library, version 1'), null, 2)}\n`)
+writeFileSync(
+  'docs/schemas/tarvin-build.schema.json',
+  `${JSON.stringify(jsonSchemaOf(buildFileSchema, 'A Tarvin build, version 1'), null, 2)}\n`,
+)
+writeFileSync(
+  'docs/schemas/tarvin-library.schema.json',
+  `${JSON.stringify(jsonSchemaOf(librarySchema, 'A Tarvin library, version 1'), null, 2)}\n`,
+)
 writeFileSync('docs/fit-rules.md', fitRulesTable())

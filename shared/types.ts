@@ -73,7 +73,17 @@ export interface NeedEntry {
 export type QuerySettings = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>
 
 /** What of a query can be used on other parts: all but its words and facts. */
-export type RecipeSettings = Pick<QuerySettings, 'mustNot' | 'conditions' | 'manners' | 'windowDays' | 'halfLifeDays' | 'makes' | 'forgiveSlips' | 'catchShare'>
+export type RecipeSettings = Pick<
+  QuerySettings,
+  | 'mustNot'
+  | 'conditions'
+  | 'manners'
+  | 'windowDays'
+  | 'halfLifeDays'
+  | 'makes'
+  | 'forgiveSlips'
+  | 'catchShare'
+>
 
 /** A line of a file or an entry of a feed that a poll could not take, and why. */
 export interface PollProblem {

@@ -113,13 +113,22 @@ export interface PriceView extends PriceBrief {
   readonly newPriceFrom: { readonly source: string; readonly date: string } | null
   readonly patience: readonly { readonly price: number; readonly chance: number }[]
   readonly patienceDays: number
-  readonly wishes: readonly { readonly probability: number; readonly days: number; readonly price: number | null }[]
+  readonly wishes: readonly {
+    readonly probability: number
+    readonly days: number
+    readonly price: number | null
+  }[]
   readonly gap: PlaceGap | null
   /** What would bring more comps; looked for where the grade is thin or none. */
   readonly loosen: readonly Loosening[]
   readonly reads: readonly ReadView[]
   readonly change: ReadChange | null
-  readonly ownFigure: { readonly amount: number; readonly note: string; readonly setOn: string; readonly standing: OwnFigureStanding } | null
+  readonly ownFigure: {
+    readonly amount: number
+    readonly note: string
+    readonly setOn: string
+    readonly standing: OwnFigureStanding
+  } | null
   readonly offers: readonly OfferView[]
   readonly newOrUsed: NewOrUsed
   readonly patienceMark: 'patient' | 'typical' | 'hurried'
@@ -204,7 +213,13 @@ export interface WorthRow {
   readonly inBuild: boolean
   readonly later: BuyOrWait | null
   readonly agreement: Agreement
-  readonly opinions: readonly { readonly id: string; readonly guide: string; readonly saidOn: string; readonly verdict: OpinionVerdict; readonly note: string }[]
+  readonly opinions: readonly {
+    readonly id: string
+    readonly guide: string
+    readonly saidOn: string
+    readonly verdict: OpinionVerdict
+    readonly note: string
+  }[]
 }
 
 export interface WorthView {
@@ -229,7 +244,11 @@ export interface CapView {
 }
 
 export interface CapSplitView {
-  readonly base: { readonly name: string; readonly price: number; readonly parts: readonly { readonly name: string; readonly price: number }[] }
+  readonly base: {
+    readonly name: string
+    readonly price: number
+    readonly parts: readonly { readonly name: string; readonly price: number }[]
+  }
   readonly card: { readonly name: string; readonly price: number }
   readonly supply: { readonly name: string; readonly price: number } | null
   readonly total: number
@@ -278,7 +297,16 @@ export interface LeadView {
   /** First ask of a listing whose ask changed since, in its own currency; null otherwise. */
   readonly firstAsk: number | null
   readonly currency: string
-  readonly things: readonly { readonly partId: string; readonly name: string; readonly role: Role; readonly quantity: number; readonly plan: 'keep' | 'resell' | 'discard'; readonly street: number | null; readonly effectiveCost: number | null; readonly netResale: number }[]
+  readonly things: readonly {
+    readonly partId: string
+    readonly name: string
+    readonly role: Role
+    readonly quantity: number
+    readonly plan: 'keep' | 'resell' | 'discard'
+    readonly street: number | null
+    readonly effectiveCost: number | null
+    readonly netResale: number
+  }[]
   readonly value: LeadValue
   readonly marks: PriceBrief['marks']
   /** Build this lead is chosen in, if any: choice id. */
@@ -287,18 +315,32 @@ export interface LeadView {
   readonly breaches: readonly string[]
   readonly passReason: string
   readonly facts: readonly LeadFact[]
-  readonly signs: readonly { readonly sign: FaultSign; readonly quote: string; readonly by: 'listing' | 'builder' }[]
+  readonly signs: readonly {
+    readonly sign: FaultSign
+    readonly quote: string
+    readonly by: 'listing' | 'builder'
+  }[]
   readonly protection: Protection
   /** Ask under which it is a warning; null with too few comps. */
   readonly tooCheapBelow: number | null
-  readonly same: { readonly earlierId: string; readonly earlierTitle: string; readonly kind: 'double' | 'listed-again'; readonly change: number | null } | null
+  readonly same: {
+    readonly earlierId: string
+    readonly earlierTitle: string
+    readonly kind: 'double' | 'listed-again'
+    readonly change: number | null
+  } | null
   readonly askedOn: string | null
   /** Days the seller has owed a word; null where nothing is awaited. */
   readonly waiting: number | null
   readonly isSilent: boolean
   readonly tripId: string | null
   /** What is put in its place where it is chosen and gone. */
-  readonly substitutes: readonly { readonly id: string; readonly title: string; readonly more: number; readonly change: number | null }[]
+  readonly substitutes: readonly {
+    readonly id: string
+    readonly title: string
+    readonly more: number
+    readonly change: number | null
+  }[]
   readonly rebates: readonly LeadRebateView[]
   /** What a donor lacks for the brief: roles it does not fill, and what its fit check asks for; with the cheapest that fills it. */
   readonly lacks: readonly { readonly what: string; readonly cost: number | null }[]
@@ -434,7 +476,12 @@ export interface BenchTarget {
   readonly nextCard: { readonly name: string; readonly gain: number } | null
   readonly nextCpu: { readonly name: string; readonly gain: number } | null
   /** The cheapest change that reaches it; null where it is reached, or nothing at hand does. */
-  readonly change: { readonly name: string; readonly role: Role; readonly more: number; readonly fps: number } | null
+  readonly change: {
+    readonly name: string
+    readonly role: Role
+    readonly more: number
+    readonly fps: number
+  } | null
   readonly measure: NextMeasurement
 }
 
@@ -446,10 +493,31 @@ export interface BenchView {
   readonly runs: readonly RunView[]
   /** Machines that have runs. */
   readonly machines: readonly { readonly pair: string; readonly name: string; readonly runs: number }[]
-  readonly forecasts: readonly (Forecast & { readonly workload: string; readonly settings: string; readonly madeOn: string; readonly kept: KeptForecast | null })[]
+  readonly forecasts: readonly (Forecast & {
+    readonly workload: string
+    readonly settings: string
+    readonly madeOn: string
+    readonly kept: KeptForecast | null
+  })[]
   readonly record: readonly (ForecastRecord & { readonly workload: string })[]
-  readonly tasks: readonly (WorkTask & { readonly estimate: WorkEstimate | null; readonly results: readonly { readonly id: string; readonly cpu: string; readonly value: number; readonly feeling: Feeling | null; readonly kind: string; readonly ranOn: string; readonly note: string; readonly isThisMachine: boolean }[] })[]
-  readonly value: { readonly anyone: readonly ValueStep[]; readonly paid: readonly ValueStep[]; readonly leftOut: readonly string[] }
+  readonly tasks: readonly (WorkTask & {
+    readonly estimate: WorkEstimate | null
+    readonly results: readonly {
+      readonly id: string
+      readonly cpu: string
+      readonly value: number
+      readonly feeling: Feeling | null
+      readonly kind: string
+      readonly ranOn: string
+      readonly note: string
+      readonly isThisMachine: boolean
+    }[]
+  })[]
+  readonly value: {
+    readonly anyone: readonly ValueStep[]
+    readonly paid: readonly ValueStep[]
+    readonly leftOut: readonly string[]
+  }
   readonly living: readonly LivingVerdict[]
 }
 
@@ -464,7 +532,10 @@ export interface WeighedView {
   /** What to ask its seller. */
   readonly questions: readonly { readonly key: string; readonly question: string }[]
   /** What it would take to bring each side up to the other; null where its parts are not known. */
-  readonly toEqual: { readonly own: readonly { readonly name: string; readonly price: number }[]; readonly other: readonly { readonly name: string; readonly price: number }[] } | null
+  readonly toEqual: {
+    readonly own: readonly { readonly name: string; readonly price: number }[]
+    readonly other: readonly { readonly name: string; readonly price: number }[]
+  } | null
   /** The first sensible upgrade. */
   readonly room: { readonly what: string; readonly cost: number } | null
 }
@@ -490,11 +561,22 @@ export interface BuildView {
   readonly parts: readonly Part[]
   readonly fit: FitView
   /** All hunts together; null without one. */
-  readonly hunts: { readonly count: number; readonly days: number | null; readonly chanceByDate: number | null; readonly daysForMost: number | null } | null
+  readonly hunts: {
+    readonly count: number
+    readonly days: number | null
+    readonly chanceByDate: number | null
+    readonly daysForMost: number | null
+  } | null
   readonly emptyRoles: readonly Role[]
   readonly breaches: readonly string[]
   readonly machineName: { readonly cpu: string | null; readonly graphics: string | null }
-  readonly weighing: { readonly settings: WeighingSettings; readonly terms: WeighingTerms; readonly frames: FrameMachine | null; readonly own: WeighedView; readonly others: readonly WeighedView[] }
+  readonly weighing: {
+    readonly settings: WeighingSettings
+    readonly terms: WeighingTerms
+    readonly frames: FrameMachine | null
+    readonly own: WeighedView
+    readonly others: readonly WeighedView[]
+  }
   readonly workloads: readonly Workload[]
   /** Undoable: choices taken out in this build, newest first. */
   readonly removedChoices: readonly { readonly id: string; readonly label: string }[]
@@ -503,7 +585,14 @@ export interface BuildView {
 /** Frozen copies of a build, and what has changed since each. */
 export interface EditionsView {
   readonly now: EditionContent['totals']
-  readonly editions: readonly { readonly id: string; readonly name: string; readonly frozenOn: string; readonly currency: string; readonly totals: EditionContent['totals']; readonly drift: EditionDrift }[]
+  readonly editions: readonly {
+    readonly id: string
+    readonly name: string
+    readonly frozenOn: string
+    readonly currency: string
+    readonly totals: EditionContent['totals']
+    readonly drift: EditionDrift
+  }[]
 }
 
 /** Somebody's edition re-priced here. Amounts in minor units of `currency`. */
@@ -512,7 +601,11 @@ export interface RepricedView {
   readonly currency: string
   readonly total: number
   /** `there`: what anyone pays for it where it comes from, converted; null without a rate or for part of a lot. */
-  readonly lines: readonly { readonly label: string; readonly price: number | null; readonly there: number | null }[]
+  readonly lines: readonly {
+    readonly label: string
+    readonly price: number | null
+    readonly there: number | null
+  }[]
   readonly notFound: readonly string[]
 }
 
@@ -529,13 +622,25 @@ export interface MatchView {
   /** What the rival takes to own; null for a match. */
   readonly budget: number | null
   readonly found: {
-    readonly options: readonly { readonly id: string; readonly partId: string; readonly name: string; readonly role: Role; readonly payNow: number; readonly from: 'lead' | 'street' | 'build' }[]
+    readonly options: readonly {
+      readonly id: string
+      readonly partId: string
+      readonly name: string
+      readonly role: Role
+      readonly payNow: number
+      readonly from: 'lead' | 'street' | 'build'
+    }[]
     /** Expected cost: risk counted, what comes along sold on. */
     readonly price: number
     readonly payNow: number
     /** What it takes to own, on the scales; null for a match. */
     readonly toOwn: number | null
-    readonly targets: readonly { readonly name: string; readonly fps: number; readonly wanted: number; readonly floor: number | null }[]
+    readonly targets: readonly {
+      readonly name: string
+      readonly fps: number
+      readonly wanted: number
+      readonly floor: number | null
+    }[]
     readonly findings: readonly { readonly severity: FindingView['severity']; readonly what: string }[]
     /** Its expected cost over that of the build's own core machine. */
     readonly againstOwn: number
@@ -556,7 +661,10 @@ export interface MachineView {
   /** Money at risk by key of the finding: what its parts cost, or the cheapest way. */
   readonly atRisk: Readonly<Record<string, number>>
   /** Cheapest sensible candidates of empty roles. */
-  readonly candidates: readonly { readonly role: Role; readonly options: readonly { readonly partId: string; readonly name: string; readonly price: number }[] }[]
+  readonly candidates: readonly {
+    readonly role: Role
+    readonly options: readonly { readonly partId: string; readonly name: string; readonly price: number }[]
+  }[]
   readonly power: PowerSheet
   readonly rules: MachineRules
   readonly room: UpgradeRoom
@@ -574,8 +682,29 @@ export interface StepView extends Omit<StepUp, 'option'> {
 export interface StepsView {
   readonly left: number
   readonly threshold: number
-  readonly roles: readonly { readonly role: Role; readonly present: { readonly name: string; readonly cost: number; readonly choiceId: string | null } | null; readonly steps: readonly StepView[] }[]
-  readonly slimming: { readonly over: number; readonly stillOver: number; readonly swaps: readonly { readonly choiceId: string; readonly out: string; readonly id: string; readonly partId: string; readonly from: 'lead' | 'street'; readonly name: string; readonly saved: number; readonly lost: number }[] } | null
+  readonly roles: readonly {
+    readonly role: Role
+    readonly present: {
+      readonly name: string
+      readonly cost: number
+      readonly choiceId: string | null
+    } | null
+    readonly steps: readonly StepView[]
+  }[]
+  readonly slimming: {
+    readonly over: number
+    readonly stillOver: number
+    readonly swaps: readonly {
+      readonly choiceId: string
+      readonly out: string
+      readonly id: string
+      readonly partId: string
+      readonly from: 'lead' | 'street'
+      readonly name: string
+      readonly saved: number
+      readonly lost: number
+    }[]
+  } | null
 }
 
 /** A card that moves to the next machine. */
@@ -599,14 +728,32 @@ export interface VariantsView {
     readonly totals: Receipt['totals']
     readonly left: number
     readonly findings: readonly { readonly severity: FindingView['severity']; readonly what: string }[]
-    readonly targets: readonly { readonly name: string; readonly fps: number | null; readonly wanted: number; readonly verdict: TargetVerdict | null }[]
+    readonly targets: readonly {
+      readonly name: string
+      readonly fps: number | null
+      readonly wanted: number
+      readonly verdict: TargetVerdict | null
+    }[]
     /** What it does not share with all the others. */
     readonly lines: readonly { readonly id: string; readonly label: string; readonly payNow: number }[]
   }[]
 }
 
 /** A build on the first page. */
-export interface BuildStrip extends Pick<BuildView, 'id' | 'name' | 'purpose' | 'wantedBy' | 'currency' | 'budget' | 'stretch' | 'receipt' | 'targets' | 'emptyRoles' | 'breaches'> {
+export interface BuildStrip extends Pick<
+  BuildView,
+  | 'id'
+  | 'name'
+  | 'purpose'
+  | 'wantedBy'
+  | 'currency'
+  | 'budget'
+  | 'stretch'
+  | 'receipt'
+  | 'targets'
+  | 'emptyRoles'
+  | 'breaches'
+> {
   readonly findings: readonly FindingView[]
   /** Sellers who owe a word for longer than the house rules wait. */
   readonly silent: readonly { readonly leadId: string; readonly title: string; readonly days: number }[]
@@ -705,10 +852,25 @@ export interface HaggleView extends HaggleSheet {
   /** Expected cost at the ask, once the rest is sold, in the build's currency. */
   readonly costAtAsk: number
   readonly street: number | null
-  readonly alternative: { readonly amount: number; readonly what: string; readonly leadId: string | null } | null
+  readonly alternative: {
+    readonly amount: number
+    readonly what: string
+    readonly leadId: string | null
+  } | null
   readonly asks: readonly { readonly day: string; readonly ask: number }[]
-  readonly log: readonly { readonly id: string; readonly by: 'me' | 'seller'; readonly amount: number | null; readonly day: string; readonly note: string }[]
-  readonly combinations: readonly { readonly titles: readonly string[]; readonly cost: number; readonly left: number; readonly worth: number }[]
+  readonly log: readonly {
+    readonly id: string
+    readonly by: 'me' | 'seller'
+    readonly amount: number | null
+    readonly day: string
+    readonly note: string
+  }[]
+  readonly combinations: readonly {
+    readonly titles: readonly string[]
+    readonly cost: number
+    readonly left: number
+    readonly worth: number
+  }[]
 }
 
 /** How far a chosen thing is: what was paid, what arrived, what goes back. */
@@ -718,21 +880,74 @@ export interface PurchaseView {
   /** Cash that left for it less what came back, minor units of the build's currency. */
   readonly paid: number
   readonly checklist: readonly string[]
-  readonly arrival: { readonly day: string; readonly verdict: ArrivalVerdict; readonly foundPartId: string | null; readonly foundName: string | null; readonly checks: readonly string[]; readonly note: string; readonly returnBy: string | null; readonly returnState: 'to-send' | 'sent' | 'refunded' | null } | null
-  readonly rebates: readonly { readonly id: string; readonly kind: string; readonly amount: number; readonly currency: string; readonly claimBy: string; readonly state: RebateState }[]
+  readonly arrival: {
+    readonly day: string
+    readonly verdict: ArrivalVerdict
+    readonly foundPartId: string | null
+    readonly foundName: string | null
+    readonly checks: readonly string[]
+    readonly note: string
+    readonly returnBy: string | null
+    readonly returnState: 'to-send' | 'sent' | 'refunded' | null
+  } | null
+  readonly rebates: readonly {
+    readonly id: string
+    readonly kind: string
+    readonly amount: number
+    readonly currency: string
+    readonly claimBy: string
+    readonly state: RebateState
+  }[]
   /** By when it may go back, as the source's protection has it, counted from today. */
   readonly returnBy: string | null
 }
 
 export interface LedgerView {
   readonly currency: string
-  readonly entries: readonly { readonly id: string; readonly day: string; readonly kind: EntryKind; readonly cash: number; readonly hours: number; readonly choiceId: string | null; readonly text: string; readonly correctsId: string | null; readonly standing: number }[]
-  readonly totals: { readonly paid: number; readonly cameBack: number; readonly net: number; readonly due: number; readonly toComeBack: number; readonly inTheEnd: number; readonly hours: number }
-  readonly lines: readonly { readonly choiceId: string; readonly label: string; readonly net: number; readonly anyoneCanPay: number | null; readonly difference: number | null; readonly takenOut: boolean }[]
+  readonly entries: readonly {
+    readonly id: string
+    readonly day: string
+    readonly kind: EntryKind
+    readonly cash: number
+    readonly hours: number
+    readonly choiceId: string | null
+    readonly text: string
+    readonly correctsId: string | null
+    readonly standing: number
+  }[]
+  readonly totals: {
+    readonly paid: number
+    readonly cameBack: number
+    readonly net: number
+    readonly due: number
+    readonly toComeBack: number
+    readonly inTheEnd: number
+    readonly hours: number
+  }
+  readonly lines: readonly {
+    readonly choiceId: string
+    readonly label: string
+    readonly net: number
+    readonly anyoneCanPay: number | null
+    readonly difference: number | null
+    readonly takenOut: boolean
+  }[]
   readonly compared: { readonly net: number; readonly anyoneCanPay: number }
   /** Chosen leads still to be paid, source by source, put together. */
-  readonly orders: readonly { readonly source: string; readonly currency: string; readonly titles: readonly string[]; readonly together: number; readonly saved: number; readonly freeShippingGap: number | null; readonly codesUsed: readonly string[] }[]
+  readonly orders: readonly {
+    readonly source: string
+    readonly currency: string
+    readonly titles: readonly string[]
+    readonly together: number
+    readonly saved: number
+    readonly freeShippingGap: number | null
+    readonly codesUsed: readonly string[]
+  }[]
   readonly resale: Resale
   /** Dates ahead: claims, returns, auctions, the day it is wanted. */
-  readonly deadlines: readonly { readonly day: string; readonly what: string; readonly kind: 'claim' | 'expected' | 'return' | 'auction' | 'wanted' }[]
+  readonly deadlines: readonly {
+    readonly day: string
+    readonly what: string
+    readonly kind: 'claim' | 'expected' | 'return' | 'auction' | 'wanted'
+  }[]
 }

@@ -24,4 +24,6 @@ const note = (day: string) => {
   renameSync(`${dateFile}.new`, dateFile)
 }
 note(market.today)
-standInServer({ market, onDay: note }).listen(Number(port), '127.0.0.1', () => process.stdout.write(`stand-in markets at http://127.0.0.1:${port}, ${market.today}\n`))
+standInServer({ market, onDay: note }).listen(Number(port), '127.0.0.1', () =>
+  process.stdout.write(`stand-in markets at http://127.0.0.1:${port}, ${market.today}\n`),
+)

@@ -33,7 +33,14 @@ const places = ['Marrow Quay', 'Lower Quay', 'Fennel Hill', 'Saltings', 'Orchard
 const listingsADay = { barnstall: 9, gavelry: 8, 'second-socket': 3 } as const
 const salesADay = 58
 /** Parts the demo's builds hunt for come up a little more often, as they do when somebody looks. */
-const lookedFor = new Set(['murrowdun-tarn-640-8-gb', 'ostrane-threddle-53', 'northpine-n4-full', 'sundrel-stook-41-6-gb', 'sundrel-stook-31-6-gb', 'northpine-n2-micro'])
+const lookedFor = new Set([
+  'murrowdun-tarn-640-8-gb',
+  'ostrane-threddle-53',
+  'northpine-n4-full',
+  'sundrel-stook-41-6-gb',
+  'sundrel-stook-31-6-gb',
+  'northpine-n2-micro',
+])
 
 /**
  * The made-up sources of the demo from its day on: each day brings new listings, price drops, vanished listings, sales
@@ -47,10 +54,16 @@ export class StandInMarket {
   private day: string
   news: DayNews = { listed: 0, dropped: 0, vanished: 0, sold: 0, onSale: 0 }
 
-  constructor(private readonly seed: number, private readonly firstDay: string, shopSeed: number) {
+  constructor(
+    private readonly seed: number,
+    private readonly firstDay: string,
+    shopSeed: number,
+  ) {
     this.day = firstDay
     this.items = shopItems(shopSeed)
-    this.weights = catalogue.filter((part) => part.sales > 0).map((part) => [part, part.sales * (lookedFor.has(part.id) ? 3 : 1)] as const)
+    this.weights = catalogue
+      .filter((part) => part.sales > 0)
+      .map((part) => [part, part.sales * (lookedFor.has(part.id) ? 3 : 1)] as const)
   }
 
   get today(): string {
@@ -72,12 +85,28 @@ export class StandInMarket {
     let listed = 0
     for (const source of ['barnstall', 'gavelry', 'second-socket'] as const) {
       const count = listingsADay[source] + chance.whole(-2, 2)
-      for (let index = 0; index < count; index += 1) this.listings.push(this.newListing(source, `${source.slice(0, 1).toUpperCase()}${20_000 + number * 100 + index}`, chance))
+      for (let index = 0; index < count; index += 1)
+        this.listings.push(
+          this.newListing(
+            source,
+            `${source.slice(0, 1).toUpperCase()}${20_000 + number * 100 + index}`,
+            chance,
+          ),
+        )
       listed += count
     }
     const sales = salesADay + chance.whole(-12, 12)
-    for (let index = 0; index < sales; index += 1) this.sold.push(oneRecord(chance.weighted(this.weights), 200_000 + number * 500 + index, -number, chance))
-    this.news = { listed, dropped, vanished, sold: sales + endedAuctions, onSale: this.items.filter((item) => item.priceAt(-number) < item.priceAt(-number - 12) - 1).length }
+    for (let index = 0; index < sales; index += 1)
+      this.sold.push(
+        oneRecord(chance.weighted(this.weights), 200_000 + number * 500 + index, -number, chance),
+      )
+    this.news = {
+      listed,
+      dropped,
+      vanished,
+      sold: sales + endedAuctions,
+      onSale: this.items.filter((item) => item.priceAt(-number) < item.priceAt(-number - 12) - 1).length,
+    }
   }
 
   private lowerAsks(chance: Chance): number {
@@ -110,7 +139,18 @@ export class StandInMarket {
       const [part] = listing.parts
       if (!part || listing.parts.length > 1) continue
       const sale = oneRecord(part, 900_000 + number * 50 + count, -number, chance)
-      this.sold.push({ ...sale, id: `A${listing.id}`, source: 'Gavelry', title: listing.title, manner: 'auction', condition: 'used', currency: 'CAD', shipping: '9.50', price: Math.max(2, part.street * Math.exp(chance.normal() * 0.1)).toFixed(2), quantity: '' })
+      this.sold.push({
+        ...sale,
+        id: `A${listing.id}`,
+        source: 'Gavelry',
+        title: listing.title,
+        manner: 'auction',
+        condition: 'used',
+        currency: 'CAD',
+        shipping: '9.50',
+        price: Math.max(2, part.street * Math.exp(chance.normal() * 0.1)).toFixed(2),
+        quantity: '',
+      })
       count += 1
     }
     return count
@@ -119,14 +159,30 @@ export class StandInMarket {
   private newListing(source: Listing['source'], id: string, chance: Chance): Listing {
     const part = chance.weighted(this.weights)
     const isLot = source === 'barnstall' && chance.happens(0.1)
-    const others = isLot ? [chance.weighted(this.weights), chance.weighted(this.weights)].filter((each) => each.id !== part.id) : []
+    const others = isLot
+      ? [chance.weighted(this.weights), chance.weighted(this.weights)].filter((each) => each.id !== part.id)
+      : []
     const parts = [part, ...others]
     const broken = !isLot && chance.happens(0.06)
-    const level = source === 'second-socket' ? 1.1 + chance.share() * 0.08 : source === 'gavelry' ? 0.78 + chance.share() * 0.34 : 0.82 + chance.share() * 0.45
+    const level =
+      source === 'second-socket'
+        ? 1.1 + chance.share() * 0.08
+        : source === 'gavelry'
+          ? 0.78 + chance.share() * 0.34
+          : 0.82 + chance.share() * 0.45
     return {
-      id, source, parts, title: isLot ? `Lot: ${parts.map((each) => each.name).join(' + ')}` : title(part, broken ? 'broken' : 'clean', chance),
-      ask: Math.max(3, Math.round(worthOf(parts) * level * (isLot ? 0.8 : 1) * (broken ? 0.4 : 1))), listedOn: this.day, endsOn: source === 'gavelry' ? addDays(this.day, chance.whole(3, 7)) : null,
-      place: source === 'barnstall' ? chance.pick(places) : null, condition: broken ? 'damaged' : source === 'second-socket' ? 'refurbished' : 'used', goneOn: null,
+      id,
+      source,
+      parts,
+      title: isLot
+        ? `Lot: ${parts.map((each) => each.name).join(' + ')}`
+        : title(part, broken ? 'broken' : 'clean', chance),
+      ask: Math.max(3, Math.round(worthOf(parts) * level * (isLot ? 0.8 : 1) * (broken ? 0.4 : 1))),
+      listedOn: this.day,
+      endsOn: source === 'gavelry' ? addDays(this.day, chance.whole(3, 7)) : null,
+      place: source === 'barnstall' ? chance.pick(places) : null,
+      condition: broken ? 'damaged' : source === 'second-socket' ? 'refurbished' : 'used',
+      goneOn: null,
     }
   }
 
@@ -142,7 +198,10 @@ export class StandInMarket {
   /** A shop's prices since the first day. */
   shopPrices(shop: string): ShopRow[] {
     const days = daysBetween(this.firstDay, this.day)
-    return this.items.filter((item) => item.shop === shop).flatMap((item) => pricesOf(item, 0, -days)).filter((row) => row.date > this.firstDay)
+    return this.items
+      .filter((item) => item.shop === shop)
+      .flatMap((item) => pricesOf(item, 0, -days))
+      .filter((row) => row.date > this.firstDay)
   }
 }
 

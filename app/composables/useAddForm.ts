@@ -24,10 +24,13 @@ export function useAddForm(route: { path: string; method: 'POST' | 'PUT' }, sche
       problem.value = error.message
       return false
     }
-    return run(async () => {
-      await request(route.path, { method: route.method, body })
-      await load()
-    }, { message })
+    return run(
+      async () => {
+        await request(route.path, { method: route.method, body })
+        await load()
+      },
+      { message },
+    )
   }
   return { library: readonly(library), adding, problem: readonly(problem), add }
 }

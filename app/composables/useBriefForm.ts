@@ -12,7 +12,11 @@ export function useBriefForm(key: string, initial: BriefInput, save: (brief: Bri
   const stored = localStorage.getItem(key)
   const kept = JSON.parse(stored ?? JSON.stringify(initial)) as BriefInput
   // a draft kept by an earlier version lacks what came since
-  const draft = reactive<BriefInput>({ ...initial, ...kept, houseRules: { ...initial.houseRules, ...kept.houseRules } })
+  const draft = reactive<BriefInput>({
+    ...initial,
+    ...kept,
+    houseRules: { ...initial.houseRules, ...kept.houseRules },
+  })
   const problems = ref<Record<string, string>>({})
   const state = ref<'saved' | 'typing' | 'saving' | 'refused'>(stored === null ? 'saved' : 'typing')
   const refusal = ref('')
@@ -47,5 +51,15 @@ export function useBriefForm(key: string, initial: BriefInput, save: (brief: Bri
   }
   const saveSoon = useDebounceFn(() => void saveNow(), 500)
 
-  return { draft, problems: readonly(problems), state: readonly(state), refusal: readonly(refusal), check, saveNow, saveSoon, keep: () => localStorage.setItem(key, JSON.stringify(toRaw(draft))), markTyping: () => (state.value = 'typing') }
+  return {
+    draft,
+    problems: readonly(problems),
+    state: readonly(state),
+    refusal: readonly(refusal),
+    check,
+    saveNow,
+    saveSoon,
+    keep: () => localStorage.setItem(key, JSON.stringify(toRaw(draft))),
+    markTyping: () => (state.value = 'typing'),
+  }
 }

@@ -19,7 +19,10 @@ export function useCsvImport(path: () => string, after: () => Promise<unknown>) 
     if (!file) return
     await run(async () => {
       const { added, alreadyThere, rejected, problems } = await sendFile<CsvReport>(path(), file, {})
-      report.value = `${file.name}: ${added} entered, ${alreadyThere} were there already, ${rejected} rejected${problems.slice(0, mostTold).map((problem) => `; line ${problem.line}: ${problem.reason}`).join('')}`
+      report.value = `${file.name}: ${added} entered, ${alreadyThere} were there already, ${rejected} rejected${problems
+        .slice(0, mostTold)
+        .map((problem) => `; line ${problem.line}: ${problem.reason}`)
+        .join('')}`
       await after()
     })
     input.value = ''

@@ -3,7 +3,10 @@ import { toast } from 'vue-sonner'
 /** Runs a deed of the builder: a refusal is told in the server's own words, nothing is lost; `undo` is offered where given. */
 export function useDeed() {
   const busy = ref(false)
-  async function run(deed: () => Promise<unknown>, done?: { message: string; undo?: () => Promise<unknown> }): Promise<boolean> {
+  async function run(
+    deed: () => Promise<unknown>,
+    done?: { message: string; undo?: () => Promise<unknown> },
+  ): Promise<boolean> {
     busy.value = true
     try {
       await deed()

@@ -62,7 +62,14 @@ export function useFrameLogs() {
     localStorage.setItem(rememberedAs(chosen.head), JSON.stringify(column))
     const name = freshName(chosen.file.name)
     progress.value = 0
-    const report = await attempt(() => reader().read(name, chosen.file, column, proxy((share) => (progress.value = share))))
+    const report = await attempt(() =>
+      reader().read(
+        name,
+        chosen.file,
+        column,
+        proxy((share) => (progress.value = share)),
+      ),
+    )
     progress.value = null
     if (!report) return false
     waiting.value = null
@@ -87,15 +94,29 @@ export function useFrameLogs() {
   }
 
   /** A stretch of one or two logs; null where a newer question has been asked meanwhile. */
-  async function stretches(names: readonly { name: string; shift: number }[], from: number, to: number, target: number, columns: number, highest: number): Promise<LogStretch[] | null> {
+  async function stretches(
+    names: readonly { name: string; shift: number }[],
+    from: number,
+    to: number,
+    target: number,
+    columns: number,
+    highest: number,
+  ): Promise<LogStretch[] | null> {
     const own = ++question
-    const found = await attempt(() => Promise.all(names.map(({ name, shift }) => reader().stretch(name, from - shift, to - shift, target, columns, highest))))
+    const found = await attempt(() =>
+      Promise.all(
+        names.map(({ name, shift }) =>
+          reader().stretch(name, from - shift, to - shift, target, columns, highest),
+        ),
+      ),
+    )
     return own === question ? found : null
   }
 
   /** Ends the worker in the middle of its work; what it held goes with it. */
   function cancel() {
-    if (logs.value.length > 0 && progress.value !== null) failed.value = 'Reading was stopped, and with it the logs that were open; drop them again.'
+    if (logs.value.length > 0 && progress.value !== null)
+      failed.value = 'Reading was stopped, and with it the logs that were open; drop them again.'
     worker?.terminate()
     worker = null
     remote = null
@@ -109,8 +130,19 @@ export function useFrameLogs() {
   }
   onScopeDispose(cancel)
   return {
-    logs: readonly(logs), waiting: readonly(waiting), progress: readonly(progress), failed: readonly(failed), offer, read, openKept, stretches, cancel, close,
-    align: (first: string, second: string) => reader().align(first, second), times: (name: string) => reader().times(name), forget: () => (waiting.value = null),
+    logs: readonly(logs),
+    waiting: readonly(waiting),
+    progress: readonly(progress),
+    failed: readonly(failed),
+    offer,
+    read,
+    openKept,
+    stretches,
+    cancel,
+    close,
+    align: (first: string, second: string) => reader().align(first, second),
+    times: (name: string) => reader().times(name),
+    forget: () => (waiting.value = null),
   }
 }
 export type FrameLogs = ReturnType<typeof useFrameLogs>

@@ -4,6 +4,9 @@ export function useRouteState(name: string, fallback = '') {
   const router = useRouter()
   return computed<string>({
     get: () => (typeof route.query[name] === 'string' ? route.query[name] : fallback),
-    set: (value) => void router.replace({ query: { ...route.query, [name]: value === fallback || value === '' ? undefined : value } }),
+    set: (value) =>
+      void router.replace({
+        query: { ...route.query, [name]: value === fallback || value === '' ? undefined : value },
+      }),
   })
 }

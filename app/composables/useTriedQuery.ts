@@ -36,7 +36,10 @@ export function useTriedQuery(view: () => PriceView) {
       loadedFor = ''
     }
     if (loadedFor !== key) {
-      pool = await request<RecordPool>(`/api/builds/${useBuild().view!.id}/prices/${view().partId}/pool`, { method: 'POST', body: { must } })
+      pool = await request<RecordPool>(`/api/builds/${useBuild().view!.id}/prices/${view().partId}/pool`, {
+        method: 'POST',
+        body: { must },
+      })
       await remote.load(pool)
       loadedFor = key
     }
@@ -50,9 +53,12 @@ export function useTriedQuery(view: () => PriceView) {
     try {
       const reader = await loaded(query.must)
       if (own !== question) return
-      const reading = await reader.read({ ...JSON.parse(JSON.stringify(query)), asOf: view().asOf, currency: view().currency }, proxy((done, total) => {
-        if (own === question) progress.value = total === 0 ? 1 : done / total
-      }))
+      const reading = await reader.read(
+        { ...JSON.parse(JSON.stringify(query)), asOf: view().asOf, currency: view().currency },
+        proxy((done, total) => {
+          if (own === question) progress.value = total === 0 ? 1 : done / total
+        }),
+      )
       if (own === question) tried.value = compare(reading)
     } catch (error) {
       if (own === question) failed.value = error instanceof Error ? error.message : String(error)
@@ -63,9 +69,19 @@ export function useTriedQuery(view: () => PriceView) {
 
   function compare(reading: TriedReading): TriedQuery {
     const now = new Set(reading.keptIds)
-    const before = new Set(view().records.filter((record) => record.unitPrice !== null).map((record) => String(record.id)))
-    const gone = view().records.filter((record) => before.has(String(record.id)) && !now.has(String(record.id)))
-    return { reading, came: pool.records.filter((record) => now.has(record.id) && !before.has(record.id)), went: gone.map((record) => ({ ...record, id: String(record.id), quantity: record.quantity ?? 1 })) }
+    const before = new Set(
+      view()
+        .records.filter((record) => record.unitPrice !== null)
+        .map((record) => String(record.id)),
+    )
+    const gone = view().records.filter(
+      (record) => before.has(String(record.id)) && !now.has(String(record.id)),
+    )
+    return {
+      reading,
+      came: pool.records.filter((record) => now.has(record.id) && !before.has(record.id)),
+      went: gone.map((record) => ({ ...record, id: String(record.id), quantity: record.quantity ?? 1 })),
+    }
   }
 
   function cancel() {
@@ -81,5 +97,12 @@ export function useTriedQuery(view: () => PriceView) {
     progress.value = null
   }
   onScopeDispose(cancel)
-  return { tried: readonly(tried), progress: readonly(progress), failed: readonly(failed), ask: useDebounceFn(ask, 120), cancel, clear }
+  return {
+    tried: readonly(tried),
+    progress: readonly(progress),
+    failed: readonly(failed),
+    ask: useDebounceFn(ask, 120),
+    cancel,
+    clear,
+  }
 }

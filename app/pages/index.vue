@@ -15,36 +15,45 @@ onMounted(() => load().catch((error: RequestError) => (failed.value = error.mess
 useHead({ title: 'Builds · Tarvin' })
 
 async function remove(strip: Strip) {
-  await run(async () => {
-    await request(`/api/builds/${strip.id}`, { method: 'DELETE' })
-    await load()
-  }, { message: `${strip.name} put away`, undo: async () => {
-    await request(`/api/builds/${strip.id}/restore`, { method: 'POST' })
-    await load()
-  } })
+  await run(
+    async () => {
+      await request(`/api/builds/${strip.id}`, { method: 'DELETE' })
+      await load()
+    },
+    {
+      message: `${strip.name} put away`,
+      undo: async () => {
+        await request(`/api/builds/${strip.id}/restore`, { method: 'POST' })
+        await load()
+      },
+    },
+  )
 }
 
 async function openFile(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   if (!file) return
-  await run(async () => {
-    const text = await file.text()
-    let parsed: unknown
-    try {
-      parsed = JSON.parse(text)
-    } catch {
-      throw new RequestError(`${file.name} is not JSON; a build file is what Export as JSON wrote`, '', 0)
-    }
-    const kind = (parsed as { format?: string }).format
-    if (kind === 'tarvin-library') await request('/api/import/library', { method: 'POST', body: parsed })
-    else {
-      const { id } = await request<{ id: string }>('/api/import/build', { method: 'POST', body: parsed })
-      await session.load()
-      await navigateTo(`/b/${id}/machine`)
-    }
-    await load()
-  }, { message: `${file.name} opened` })
+  await run(
+    async () => {
+      const text = await file.text()
+      let parsed: unknown
+      try {
+        parsed = JSON.parse(text)
+      } catch {
+        throw new RequestError(`${file.name} is not JSON; a build file is what Export as JSON wrote`, '', 0)
+      }
+      const kind = (parsed as { format?: string }).format
+      if (kind === 'tarvin-library') await request('/api/import/library', { method: 'POST', body: parsed })
+      else {
+        const { id } = await request<{ id: string }>('/api/import/build', { method: 'POST', body: parsed })
+        await session.load()
+        await navigateTo(`/b/${id}/machine`)
+      }
+      await load()
+    },
+    { message: `${file.name} opened` },
+  )
   input.value = ''
 }
 </script>
@@ -53,19 +62,34 @@ async function openFile(event: Event) {
   <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-6">
     <div class="flex items-center gap-3">
       <h1>Builds</h1>
-      <label class="button ml-auto cursor-pointer">Open a file…<input type="file" accept=".json,application/json" class="sr-only" @change="openFile"></label>
+      <label class="button ml-auto cursor-pointer"
+        >Open a file…<input type="file" accept=".json,application/json" class="sr-only" @change="openFile"
+      /></label>
       <NuxtLink to="/new" class="button button-main">New build</NuxtLink>
     </div>
     <p v-if="failed" class="mt-4 text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!strips" class="mt-4 text-soft" role="status">Laying things out…</p>
     <template v-else-if="strips.length > 0">
       <CounterAgenda :strips="strips" class="mt-4" />
-      <BuildStripCard v-for="strip in strips" :key="strip.id" :strip="strip" class="mt-4" @remove="remove(strip)" />
+      <BuildStripCard
+        v-for="strip in strips"
+        :key="strip.id"
+        :strip="strip"
+        class="mt-4"
+        @remove="remove(strip)"
+      />
     </template>
     <div v-else class="sheet mt-6 max-w-[640px] p-6 text-[15px] leading-relaxed">
       <h2 class="!text-base">Nothing on the counter yet</h2>
-      <p class="mt-2">Begin with a brief: what the machine is for, what it may cost, what it must reach. Everything else can come in any order.</p>
-      <p class="mt-2">Parts, sources and workloads come from a library file; <code class="figures">npm run demo</code> writes one to <code class="figures">.data/demo-files/library.json</code> that you can open here as a start.</p>
+      <p class="mt-2">
+        Begin with a brief: what the machine is for, what it may cost, what it must reach. Everything else can
+        come in any order.
+      </p>
+      <p class="mt-2">
+        Parts, sources and workloads come from a library file;
+        <code class="figures">npm run demo</code> writes one to
+        <code class="figures">.data/demo-files/library.json</code> that you can open here as a start.
+      </p>
     </div>
   </main>
 </template>

@@ -8,7 +8,30 @@ import { request } from '~/utils/request'
 const library = ref<LibraryView | null>(null)
 const session = useSession()
 onMounted(async () => (library.value = await request<LibraryView>('/api/library')))
-const initial: BriefInput = { name: '', purpose: '', currency: 'CAD', region: '', budget: '', stretch: '', wantedBy: null, houseRules: { neverUsed: ['supply'], patience: 'typical', mostFault: null, answerDays: defaultAnswerDays, perKm: '0', perHour: '0', pickupKm: null, lowMethod: 'percentile' as const, machine: machineRulesSchema.getDefault() as BriefInput['houseRules']['machine'] }, privateNote: '', saleText: '', needs: [], targets: [] }
+const initial: BriefInput = {
+  name: '',
+  purpose: '',
+  currency: 'CAD',
+  region: '',
+  budget: '',
+  stretch: '',
+  wantedBy: null,
+  houseRules: {
+    neverUsed: ['supply'],
+    patience: 'typical',
+    mostFault: null,
+    answerDays: defaultAnswerDays,
+    perKm: '0',
+    perHour: '0',
+    pickupKm: null,
+    lowMethod: 'percentile' as const,
+    machine: machineRulesSchema.getDefault() as BriefInput['houseRules']['machine'],
+  },
+  privateNote: '',
+  saleText: '',
+  needs: [],
+  targets: [],
+}
 
 async function create(brief: BriefInput) {
   const { id } = await request<{ id: string }>('/api/builds', { method: 'POST', body: brief })
@@ -21,8 +44,17 @@ useHead({ title: 'New build · Tarvin' })
 <template>
   <main class="mx-auto h-full max-w-[1000px] overflow-y-auto px-6 py-6">
     <h1 class="mb-4">New build</h1>
-    <BriefForm v-if="library" storage-key="tarvin-new-brief" :initial="initial" :workloads="library.workloads" :save="create" :autosave="false">
-      <template #actions><button type="submit" class="button button-main">Put it on the counter</button></template>
+    <BriefForm
+      v-if="library"
+      storage-key="tarvin-new-brief"
+      :initial="initial"
+      :workloads="library.workloads"
+      :save="create"
+      :autosave="false"
+    >
+      <template #actions
+        ><button type="submit" class="button button-main">Put it on the counter</button></template
+      >
     </BriefForm>
   </main>
 </template>

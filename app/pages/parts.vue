@@ -16,13 +16,42 @@ const comparing = ref(false)
 useHead({ title: 'Parts · Tarvin' })
 const load = async () => (library.value = await request<LibraryView>('/api/library'))
 onMounted(() => run(load))
-const words = computed(() => search.value.toLowerCase().split(/\s+/).filter((word) => word !== ''))
-const unknownOf = (part: Part) => factsOfRole(part.role).filter((key) => part.facts[key] === undefined && key !== 'colour' && key !== 'covers' && key !== 'contains')
-const textOf = (part: Part) => `${partLabel(part)} ${roleNames[part.role]} ${factsOfRole(part.role).map((key) => (part.facts[key] === undefined ? '' : `${factKinds[key].name} ${factText(part.facts, key)}`)).join(' ')}`.toLowerCase()
-const shown = computed(() => (library.value?.parts ?? []).filter((part) => (role.value === '' || part.role === role.value) && words.value.every((word) => textOf(part).includes(word)) && (unknownOnly.value === '' || unknownOf(part).length > 0)))
-const factsText = (part: Part) => factsOfRole(part.role).filter((key) => part.facts[key] !== undefined).map((key) => `${factKinds[key].name} ${factText(part.facts, key)}`).join(' · ')
-const pick = (id: string) => (picked.value = picked.value.includes(id) ? picked.value.filter((each) => each !== id) : [...picked.value, id].slice(-4))
-const compared = computed(() => picked.value.flatMap((id) => library.value?.parts.find((part) => part.id === id) ?? []))
+const words = computed(() =>
+  search.value
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== ''),
+)
+const unknownOf = (part: Part) =>
+  factsOfRole(part.role).filter(
+    (key) => part.facts[key] === undefined && key !== 'colour' && key !== 'covers' && key !== 'contains',
+  )
+const textOf = (part: Part) =>
+  `${partLabel(part)} ${roleNames[part.role]} ${factsOfRole(part.role)
+    .map((key) =>
+      part.facts[key] === undefined ? '' : `${factKinds[key].name} ${factText(part.facts, key)}`,
+    )
+    .join(' ')}`.toLowerCase()
+const shown = computed(() =>
+  (library.value?.parts ?? []).filter(
+    (part) =>
+      (role.value === '' || part.role === role.value) &&
+      words.value.every((word) => textOf(part).includes(word)) &&
+      (unknownOnly.value === '' || unknownOf(part).length > 0),
+  ),
+)
+const factsText = (part: Part) =>
+  factsOfRole(part.role)
+    .filter((key) => part.facts[key] !== undefined)
+    .map((key) => `${factKinds[key].name} ${factText(part.facts, key)}`)
+    .join(' · ')
+const pick = (id: string) =>
+  (picked.value = picked.value.includes(id)
+    ? picked.value.filter((each) => each !== id)
+    : [...picked.value, id].slice(-4))
+const compared = computed(() =>
+  picked.value.flatMap((id) => library.value?.parts.find((part) => part.id === id) ?? []),
+)
 async function done() {
   editing.value = null
   await run(load, { message: 'the part is in the library' })
@@ -32,39 +61,128 @@ async function openFile(event: Event) {
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
-  await run(async () => {
-    const text = await file.text()
-    let body: unknown
-    try {
-      body = JSON.parse(text)
-    } catch {
-      throw new Error(`${file.name} is not JSON; a library file is what Export wrote`)
-    }
-    await request('/api/import/library', { method: 'POST', body })
-    await load()
-  }, { message: `${file.name} is in; what was there already stayed as it was` })
+  await run(
+    async () => {
+      const text = await file.text()
+      let body: unknown
+      try {
+        body = JSON.parse(text)
+      } catch {
+        throw new Error(`${file.name} is not JSON; a library file is what Export wrote`)
+      }
+      await request('/api/import/library', { method: 'POST', body })
+      await load()
+    },
+    { message: `${file.name} is in; what was there already stayed as it was` },
+  )
 }
 const isRole = (each: string): each is Role => (roles as readonly string[]).includes(each)
 </script>
 
 <template>
   <main class="mx-auto h-full max-w-[1180px] overflow-y-auto px-6 py-5">
-    <div class="flex flex-wrap items-center gap-2"><h1 class="mr-1">Parts</h1><select v-model="role" class="field" aria-label="role"><option value="">all {{ library?.parts.length ?? 0 }}</option><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select><input v-model="search" class="field w-64" placeholder="name, socket, any fact" aria-label="name"><label class="inline-flex items-center gap-1 text-soft"><input type="checkbox" :checked="unknownOnly !== ''" @change="unknownOnly = unknownOnly === '' ? 'yes' : ''">with facts not known</label>
-      <button v-if="compared.length >= 2" type="button" class="button" @click="comparing = true">Compare {{ compared.length }}</button>
-      <span class="ml-auto flex gap-2"><label class="button cursor-pointer">Open a file…<input type="file" accept=".json,application/json" class="sr-only" @change="openFile"></label><a class="button" :href="`/api/library/export${isRole(role) ? `?role=${role}` : ''}`" download>Export JSON</a><button type="button" class="button button-main" @click="editing = { part: null, copying: false }">Add a part</button></span>
+    <div class="flex flex-wrap items-center gap-2">
+      <h1 class="mr-1">Parts</h1>
+      <select v-model="role" class="field" aria-label="role">
+        <option value="">all {{ library?.parts.length ?? 0 }}</option>
+        <option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select
+      ><input
+        v-model="search"
+        class="field w-64"
+        placeholder="name, socket, any fact"
+        aria-label="name"
+      /><label class="inline-flex items-center gap-1 text-soft"
+        ><input
+          type="checkbox"
+          :checked="unknownOnly !== ''"
+          @change="unknownOnly = unknownOnly === '' ? 'yes' : ''"
+        />with facts not known</label
+      >
+      <button v-if="compared.length >= 2" type="button" class="button" @click="comparing = true">
+        Compare {{ compared.length }}
+      </button>
+      <span class="ml-auto flex gap-2"
+        ><label class="button cursor-pointer"
+          >Open a file…<input
+            type="file"
+            accept=".json,application/json"
+            class="sr-only"
+            @change="openFile" /></label
+        ><a class="button" :href="`/api/library/export${isRole(role) ? `?role=${role}` : ''}`" download
+          >Export JSON</a
+        ><button type="button" class="button button-main" @click="editing = { part: null, copying: false }">
+          Add a part
+        </button></span
+      >
     </div>
-    <PartForm v-if="editing" :key="`${editing.part?.id}-${editing.copying}`" :from="editing.part" :copying="editing.copying" :known="library?.parts.map((part) => part.id) ?? []" @done="done" @close="editing = null" />
+    <PartForm
+      v-if="editing"
+      :key="`${editing.part?.id}-${editing.copying}`"
+      :from="editing.part"
+      :copying="editing.copying"
+      :known="library?.parts.map((part) => part.id) ?? []"
+      @done="done"
+      @close="editing = null"
+    />
     <PartCompare v-if="comparing && compared.length >= 2" :parts="compared" @close="comparing = false" />
     <table class="ledger mt-3">
-      <thead><tr><th><span class="sr-only">compare</span></th><th>part</th><th>role</th><th>facts</th><th>not known</th><th><span class="sr-only">deeds</span></th></tr></thead>
+      <thead>
+        <tr>
+          <th><span class="sr-only">compare</span></th>
+          <th>part</th>
+          <th>role</th>
+          <th>facts</th>
+          <th>not known</th>
+          <th><span class="sr-only">deeds</span></th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="part in shown" :key="part.id">
-          <td><input type="checkbox" :checked="picked.includes(part.id)" :aria-label="`compare ${partLabel(part)}`" @change="pick(part.id)"></td><td class="min-w-40">{{ partLabel(part) }}</td><td class="whitespace-nowrap text-soft">{{ roleNames[part.role] }}</td>
-          <td class="text-xs text-soft"><span class="line-clamp-2" :title="factsText(part)">{{ factsText(part) }}</span></td><td class="text-xs text-waiting" :title="unknownOf(part).map((key) => factKinds[key].name).join(', ')">{{ unknownOf(part).length || '' }}</td>
-          <td class="whitespace-nowrap"><button type="button" class="quiet-button mr-2" :aria-label="`change ${partLabel(part)}`" @click="editing = { part, copying: false }">change</button><button type="button" class="quiet-button" :aria-label="`copy ${partLabel(part)} and change`" @click="editing = { part, copying: true }">copy</button></td>
+          <td>
+            <input
+              type="checkbox"
+              :checked="picked.includes(part.id)"
+              :aria-label="`compare ${partLabel(part)}`"
+              @change="pick(part.id)"
+            />
+          </td>
+          <td class="min-w-40">{{ partLabel(part) }}</td>
+          <td class="whitespace-nowrap text-soft">{{ roleNames[part.role] }}</td>
+          <td class="text-xs text-soft">
+            <span class="line-clamp-2" :title="factsText(part)">{{ factsText(part) }}</span>
+          </td>
+          <td
+            class="text-xs text-waiting"
+            :title="
+              unknownOf(part)
+                .map((key) => factKinds[key].name)
+                .join(', ')
+            "
+          >
+            {{ unknownOf(part).length || '' }}
+          </td>
+          <td class="whitespace-nowrap">
+            <button
+              type="button"
+              class="quiet-button mr-2"
+              :aria-label="`change ${partLabel(part)}`"
+              @click="editing = { part, copying: false }"
+            >
+              change</button
+            ><button
+              type="button"
+              class="quiet-button"
+              :aria-label="`copy ${partLabel(part)} and change`"
+              @click="editing = { part, copying: true }"
+            >
+              copy
+            </button>
+          </td>
         </tr>
       </tbody>
     </table>
-    <p v-if="library && shown.length === 0" class="mt-4 text-soft">No part here. Open a library file, or add one.</p>
+    <p v-if="library && shown.length === 0" class="mt-4 text-soft">
+      No part here. Open a library file, or add one.
+    </p>
   </main>
 </template>

@@ -15,20 +15,45 @@ export const useBuild = defineStore('build', {
       if (this.view?.id !== id) this.view = null
       this.take(await request<BuildView>(`/api/builds/${id}`), '')
     },
-    async choose(input: { kind: ChoiceView['kind']; leadId?: string; partId?: string; shelfId?: string; limit?: string | null; scope?: string }, label: string) {
-      this.take(await request<BuildView>(`/api/builds/${this.view!.id}/choices`, { method: 'POST', body: input }), label)
+    async choose(
+      input: {
+        kind: ChoiceView['kind']
+        leadId?: string
+        partId?: string
+        shelfId?: string
+        limit?: string | null
+        scope?: string
+      },
+      label: string,
+    ) {
+      this.take(
+        await request<BuildView>(`/api/builds/${this.view!.id}/choices`, { method: 'POST', body: input }),
+        label,
+      )
     },
     async changeChoice(id: string, change: object, label: string) {
-      this.take(await request<BuildView>(`/api/choices/${id}?in=${this.view!.id}`, { method: 'PATCH', body: change }), label)
+      this.take(
+        await request<BuildView>(`/api/choices/${id}?in=${this.view!.id}`, { method: 'PATCH', body: change }),
+        label,
+      )
     },
     async takeOut(id: string, label: string) {
-      this.take(await request<BuildView>(`/api/choices/${id}?in=${this.view!.id}`, { method: 'DELETE' }), label)
+      this.take(
+        await request<BuildView>(`/api/choices/${id}?in=${this.view!.id}`, { method: 'DELETE' }),
+        label,
+      )
     },
     async putBack(id: string, label: string) {
-      this.take(await request<BuildView>(`/api/choices/${id}/restore?in=${this.view!.id}`, { method: 'POST' }), label)
+      this.take(
+        await request<BuildView>(`/api/choices/${id}/restore?in=${this.view!.id}`, { method: 'POST' }),
+        label,
+      )
     },
     async setRivals(rivals: readonly string[]) {
-      this.take(await request<BuildView>(`/api/builds/${this.view!.id}/rivals`, { method: 'PUT', body: { rivals } }), '')
+      this.take(
+        await request<BuildView>(`/api/builds/${this.view!.id}/rivals`, { method: 'PUT', body: { rivals } }),
+        '',
+      )
     },
     /** Takes a newly reckoned build and remembers by how much it moved. */
     take(next: BuildView, label: string) {

@@ -1,47 +1,97 @@
 /** A refusal of the server, as it words it. */
 export class RequestError extends Error {
-  constructor(message: string, readonly path: string, readonly status: number) {
+  constructor(
+    message: string,
+    readonly path: string,
+    readonly status: number,
+  ) {
     super(message)
   }
 }
 
 /** Talks JSON to the server (a file goes as it is); throws `RequestError` with the server's own words. */
-export async function request<T>(path: string, options: { method?: string; body?: unknown } = {}): Promise<T> {
+export async function request<T>(
+  path: string,
+  options: { method?: string; body?: unknown } = {},
+): Promise<T> {
   const { method = 'GET', body } = options
   let response: Response
-  const sent = body === undefined ? {} : body instanceof Blob ? { body, headers: { 'content-type': body.type } } : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
+  const sent =
+    body === undefined
+      ? {}
+      : body instanceof Blob
+        ? { body, headers: { 'content-type': body.type } }
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
   try {
     response = await fetch(path, { method, ...sent })
   } catch {
     throw new RequestError('the server does not answer; what you typed is kept', '', 0)
   }
   const answer = await response.json().catch(() => null)
-  if (!response.ok) throw new RequestError(answer?.error?.message ?? 'the server refused', answer?.error?.path ?? '', response.status)
+  if (!response.ok)
+    throw new RequestError(
+      answer?.error?.message ?? 'the server refused',
+      answer?.error?.path ?? '',
+      response.status,
+    )
   return answer as T
 }
 
 /** Sends a file's bytes to an import route and reads its stream of JSON lines. */
-export async function sendFile<T>(path: string, bytes: Blob | string, options: unknown, onProgress?: (done: number, total: number) => void, signal?: AbortSignal): Promise<T> {
-  const response = await fetch(`${path}?options=${encodeURIComponent(JSON.stringify(options))}`, { method: 'POST', body: bytes, headers: { 'content-type': 'text/csv' }, ...(signal ? { signal } : {}) })
+export async function sendFile<T>(
+  path: string,
+  bytes: Blob | string,
+  options: unknown,
+  onProgress?: (done: number, total: number) => void,
+  signal?: AbortSignal,
+): Promise<T> {
+  const response = await fetch(`${path}?options=${encodeURIComponent(JSON.stringify(options))}`, {
+    method: 'POST',
+    body: bytes,
+    headers: { 'content-type': 'text/csv' },
+    ...(signal ? { signal } : {}),
+  })
   if (response.headers.get('content-type')?.includes('ndjson') !== true) {
     const answer = await response.json().catch(() => null)
-    if (!response.ok) throw new RequestError(answer?.error?.message ?? 'the server refused', answer?.error?.path ?? '', response.status)
+    if (!response.ok)
+      throw new RequestError(
+        answer?.error?.message ?? 'the server refused',
+        answer?.error?.path ?? '',
+        response.status,
+      )
     return answer as T
   }
   return readLines<T>(response, onProgress)
 }
 
 /** Posts JSON and reads the answer's stream of JSON lines: progress now and then, at last the report. */
-export async function streamOf<T>(path: string, body: unknown, onProgress: (done: number, total: number) => void, signal: AbortSignal): Promise<T> {
-  const response = await fetch(path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' }, signal })
+export async function streamOf<T>(
+  path: string,
+  body: unknown,
+  onProgress: (done: number, total: number) => void,
+  signal: AbortSignal,
+): Promise<T> {
+  const response = await fetch(path, {
+    method: 'POST',
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json' },
+    signal,
+  })
   if (!response.ok) {
     const answer = await response.json().catch(() => null)
-    throw new RequestError(answer?.error?.message ?? 'the server refused', answer?.error?.path ?? '', response.status)
+    throw new RequestError(
+      answer?.error?.message ?? 'the server refused',
+      answer?.error?.path ?? '',
+      response.status,
+    )
   }
   return readLines<T>(response, onProgress)
 }
 
-async function readLines<T>(response: Response, onProgress?: (done: number, total: number) => void): Promise<T> {
+async function readLines<T>(
+  response: Response,
+  onProgress?: (done: number, total: number) => void,
+): Promise<T> {
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   let report: T | undefined

@@ -6,7 +6,10 @@ export async function shrunkenJpeg(file: File): Promise<Blob> {
     throw new Error(`${file.name} is not a picture this browser can read`)
   })
   const scale = Math.min(1, longestEdge / Math.max(picture.width, picture.height))
-  const canvas = new OffscreenCanvas(Math.max(1, Math.round(picture.width * scale)), Math.max(1, Math.round(picture.height * scale)))
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(picture.width * scale)),
+    Math.max(1, Math.round(picture.height * scale)),
+  )
   canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height)
   picture.close()
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 })

@@ -12,10 +12,20 @@ const bins = 40
 /** What the header is looked for in. */
 const headBytes = 200_000
 
-function keep(name: string, times: Float64Array, from: number, report: Pick<ReadLog, 'problems' | 'rejected'>): ReadLog {
+function keep(
+  name: string,
+  times: Float64Array,
+  from: number,
+  report: Pick<ReadLog, 'problems' | 'rejected'>,
+): ReadLog {
   const log = frameLog(times)
   logs.set(name, { log, times })
-  return { ...report, frames: log.times.length, seconds: (log.ends.at(-1) ?? 0) / 1000, tookMs: performance.now() - from }
+  return {
+    ...report,
+    frames: log.times.length,
+    seconds: (log.ends.at(-1) ?? 0) / 1000,
+    tookMs: performance.now() - from,
+  }
 }
 
 function logOf(name: string): FrameLog {
@@ -45,7 +55,10 @@ const worker: FrameLogWorker = {
     return {
       statistics: times.length === 0 ? null : frameTimes(times, targetFps),
       envelope: envelope(log, fromMs, toMs, columns),
-      stutters: log.stutters.map((index) => ({ at: log.ends[index]!, ms: log.times[index]! })).filter(({ at }) => at >= fromMs && at <= toMs).slice(0, mostStutters),
+      stutters: log.stutters
+        .map((index) => ({ at: log.ends[index]!, ms: log.times[index]! }))
+        .filter(({ at }) => at >= fromMs && at <= toMs)
+        .slice(0, mostStutters),
       pauses: log.pauses.filter((at) => at >= fromMs && at <= toMs),
       distribution: histogram(times, 0, highestMs, bins),
     }

@@ -28,7 +28,14 @@ export interface FrameLogWorker {
   read(name: string, file: Blob, column: FrameColumn, onProgress: (share: number) => void): Promise<ReadLog>
   /** Takes frame times in ms as 32-bit floats. */
   load(name: string, times: Float32Array): ReadLog
-  stretch(name: string, fromMs: number, toMs: number, targetFps: number, columns: number, highestMs: number): LogStretch
+  stretch(
+    name: string,
+    fromMs: number,
+    toMs: number,
+    targetFps: number,
+    columns: number,
+    highestMs: number,
+  ): LogStretch
   /** Shift in ms that lays the second on the first. */
   align(first: string, second: string): number
   times(name: string): Float32Array

@@ -9,7 +9,12 @@ const worker: ReadingWorker = {
     pool = next
   },
   read(query, onProgress) {
-    const { kept, marks, grade } = streetPrice(query, pool.records, { rates: pool.rates, overrides: pool.overrides, missingRate: 'drop', onProgress })
+    const { kept, marks, grade } = streetPrice(query, pool.records, {
+      rates: pool.rates,
+      overrides: pool.overrides,
+      missingRate: 'drop',
+      onProgress,
+    })
     return { keptIds: kept.map((comp) => comp.id), marks, grade }
   },
 }

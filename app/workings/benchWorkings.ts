@@ -5,7 +5,12 @@ import { percent, signedPercent } from '~/utils/show'
 import type { Working, WorkingLine } from './working'
 
 /** An estimate: the model, its fitted figures beside the library's defaults, what evidence moved, and the runs that made it. */
-export function estimateWorking(view: BuildView, target: TargetView, bench?: BenchTarget, runs: readonly RunView[] = []): Working {
+export function estimateWorking(
+  view: BuildView,
+  target: TargetView,
+  bench?: BenchTarget,
+  runs: readonly RunView[] = [],
+): Working {
   const estimate = target.estimate!
   const workload = view.workloads.find((each) => each.id === target.workloadId)!
   const { sharpness } = frameModel
@@ -16,28 +21,93 @@ export function estimateWorking(view: BuildView, target: TargetView, bench?: Ben
     result: `${estimate.averageFps.toFixed(0)} fps (${estimate.range.low.toFixed(0)}–${estimate.range.high.toFixed(0)})`,
     formula: `t = (g^${sharpness} + c^${sharpness})^(1/${sharpness}); g = a · megapixels^α · preset / graphics index, c = b · preset / CPU index; average = 1000 / t; range at 90 % = average · e^(±${z90} · √(s² + JᵀCJ))`,
     lines: [
-      { label: `card: ${view.machineName.graphics ?? '—'}`, value: `${estimate.graphicsMs.toFixed(2)} ms`, kind: 'estimate' }, { label: `CPU: ${view.machineName.cpu ?? '—'}`, value: `${estimate.cpuMs.toFixed(2)} ms`, kind: 'estimate' },
+      {
+        label: `card: ${view.machineName.graphics ?? '—'}`,
+        value: `${estimate.graphicsMs.toFixed(2)} ms`,
+        kind: 'estimate',
+      },
+      {
+        label: `CPU: ${view.machineName.cpu ?? '—'}`,
+        value: `${estimate.cpuMs.toFixed(2)} ms`,
+        kind: 'estimate',
+      },
       { label: 'frame', value: `${estimate.frameMs.toFixed(2)} ms`, kind: 'sum' },
-      { label: 'share of the limit on the card', value: estimate.graphicsShare.toFixed(2), kind: 'sum', note: 'above 0.65 the card limits, below 0.35 the CPU' },
-      ...(estimate.limitShift ? [{ label: 'moved by evidence', value: `${estimate.limitShift.before.toFixed(2)} → ${estimate.limitShift.after.toFixed(2)}`, kind: 'measured' as const, note: estimate.limitShift.because.join('; ') }] : []),
+      {
+        label: 'share of the limit on the card',
+        value: estimate.graphicsShare.toFixed(2),
+        kind: 'sum',
+        note: 'above 0.65 the card limits, below 0.35 the CPU',
+      },
+      ...(estimate.limitShift
+        ? [
+            {
+              label: 'moved by evidence',
+              value: `${estimate.limitShift.before.toFixed(2)} → ${estimate.limitShift.after.toFixed(2)}`,
+              kind: 'measured' as const,
+              note: estimate.limitShift.because.join('; '),
+            },
+          ]
+        : []),
       ...parameterLines(workload),
       { label: 'video memory needed over had', value: estimate.videoMemoryShortage.toFixed(2), kind: 'sum' },
-      { label: 's: spread of one result', value: percent(estimate.spread.result, 1), kind: workload.fit ? 'measured' : 'assumption', note: workload.fit ? 'from runs held against a fit without their own parts' : 'the bench’s assumption' },
-      { label: '√(JᵀCJ): not known of a, b, α', value: percent(estimate.spread.parameters, 1), kind: 'sum', note: estimate.rough ? 'rough: fewer than three runs are in it' : `${estimate.runs} runs are in it` },
-      { label: '1 % low', value: `${estimate.lowFps.toFixed(0)} fps (${estimate.lowRange.low.toFixed(0)}–${estimate.lowRange.high.toFixed(0)})`, kind: 'estimate' },
-      ...fitted.map((run): WorkingLine => ({ label: `${run.machine}, ${run.settings.height}p ${run.settings.preset}${run.scene ? `, ${run.scene}` : ''}`, value: `${run.averageFps} fps`, kind: 'measured', note: `${signedPercent(-100 * run.residual!.fitted)} against the fit, ${signedPercent(-100 * run.residual!.leftOut)} against a fit without these parts; ${run.ranOn}` })),
+      {
+        label: 's: spread of one result',
+        value: percent(estimate.spread.result, 1),
+        kind: workload.fit ? 'measured' : 'assumption',
+        note: workload.fit
+          ? 'from runs held against a fit without their own parts'
+          : 'the bench’s assumption',
+      },
+      {
+        label: '√(JᵀCJ): not known of a, b, α',
+        value: percent(estimate.spread.parameters, 1),
+        kind: 'sum',
+        note: estimate.rough ? 'rough: fewer than three runs are in it' : `${estimate.runs} runs are in it`,
+      },
+      {
+        label: '1 % low',
+        value: `${estimate.lowFps.toFixed(0)} fps (${estimate.lowRange.low.toFixed(0)}–${estimate.lowRange.high.toFixed(0)})`,
+        kind: 'estimate',
+      },
+      ...fitted.map((run): WorkingLine => ({
+        label: `${run.machine}, ${run.settings.height}p ${run.settings.preset}${run.scene ? `, ${run.scene}` : ''}`,
+        value: `${run.averageFps} fps`,
+        kind: 'measured',
+        note: `${signedPercent(-100 * run.residual!.fitted)} against the fit, ${signedPercent(-100 * run.residual!.leftOut)} against a fit without these parts; ${run.ranOn}`,
+      })),
     ],
-    ...(bench ? { change: `One more measurement would help most at ${bench.measure.settings.width}×${bench.measure.settings.height} ${bench.measure.settings.preset}: the range would go from ±${percent(bench.measure.halfWidthNow)} to ±${percent(bench.measure.halfWidthAfter)}. Runs are let count or left out under Runs.` } : {}),
+    ...(bench
+      ? {
+          change: `One more measurement would help most at ${bench.measure.settings.width}×${bench.measure.settings.height} ${bench.measure.settings.preset}: the range would go from ±${percent(bench.measure.halfWidthNow)} to ±${percent(bench.measure.halfWidthAfter)}. Runs are let count or left out under Runs.`,
+        }
+      : {}),
   }
 }
 
 function parameterLines(workload: BuildView['workloads'][number]): WorkingLine[] {
   const prior = workload.fit?.prior ?? workload
-  const kind = workload.fit ? 'measured' as const : 'assumption' as const
-  const note = (value: number, unit = '') => (workload.fit ? `fitted; the library’s default is ${value.toFixed(2)}${unit}` : 'the library’s default')
+  const kind = workload.fit ? ('measured' as const) : ('assumption' as const)
+  const note = (value: number, unit = '') =>
+    workload.fit ? `fitted; the library’s default is ${value.toFixed(2)}${unit}` : 'the library’s default'
   return [
-    { label: 'a, ms at index 100 and 1 megapixel', value: workload.graphicsMs.toFixed(2), kind, note: note(prior.graphicsMs) }, { label: 'b, ms at index 100', value: workload.cpuMs.toFixed(2), kind, note: note(prior.cpuMs) }, { label: 'α', value: workload.pixelExponent.toFixed(3), kind, note: note(prior.pixelExponent) },
-    { label: 'low as a share, card and CPU limiting', value: `${workload.lowShare.graphics.toFixed(2)}, ${workload.lowShare.cpu.toFixed(2)}`, kind, note: note(prior.lowShare.graphics, ` and ${prior.lowShare.cpu.toFixed(2)}`) },
-    ...Object.entries(workload.fit?.scenes ?? {}).map(([scene, factor]): WorkingLine => ({ label: `scene “${scene}” against the reference`, value: `× ${factor.toFixed(2)} ms`, kind: 'measured' })),
+    {
+      label: 'a, ms at index 100 and 1 megapixel',
+      value: workload.graphicsMs.toFixed(2),
+      kind,
+      note: note(prior.graphicsMs),
+    },
+    { label: 'b, ms at index 100', value: workload.cpuMs.toFixed(2), kind, note: note(prior.cpuMs) },
+    { label: 'α', value: workload.pixelExponent.toFixed(3), kind, note: note(prior.pixelExponent) },
+    {
+      label: 'low as a share, card and CPU limiting',
+      value: `${workload.lowShare.graphics.toFixed(2)}, ${workload.lowShare.cpu.toFixed(2)}`,
+      kind,
+      note: note(prior.lowShare.graphics, ` and ${prior.lowShare.cpu.toFixed(2)}`),
+    },
+    ...Object.entries(workload.fit?.scenes ?? {}).map(([scene, factor]): WorkingLine => ({
+      label: `scene “${scene}” against the reference`,
+      value: `× ${factor.toFixed(2)} ms`,
+      kind: 'measured',
+    })),
   ]
 }

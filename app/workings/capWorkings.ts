@@ -5,13 +5,30 @@ import type { Working } from './working'
 export function capWorking(cap: CapView, split: CapSplitView): Working {
   const money = (value: number) => amount(value, cap.currency)
   return {
-    title: `${split.base.name} with ${split.card.name}`, result: money(split.total),
-    formula: 'around each CPU the cheapest board, memory (16 GB, two modules), solid-state drive (480 GB), case and cooler that go together; with each card the cheapest supply of 1.5 times the draw; of all pairs under the cap the one whose weakest target is nearest to being met, or furthest above',
+    title: `${split.base.name} with ${split.card.name}`,
+    result: money(split.total),
+    formula:
+      'around each CPU the cheapest board, memory (16 GB, two modules), solid-state drive (480 GB), case and cooler that go together; with each card the cheapest supply of 1.5 times the draw; of all pairs under the cap the one whose weakest target is nearest to being met, or furthest above',
     lines: [
-      ...split.base.parts.map((part) => ({ label: part.name, value: money(part.price), kind: 'record' as const })), { label: split.card.name, value: money(split.card.price), kind: 'record' },
-      ...(split.supply ? [{ label: split.supply.name, value: money(split.supply.price), kind: 'record' as const }] : []), { label: 'set aside for what the brief needs besides', value: money(cap.needs), kind: 'own' },
-      { label: `weakest target: ${split.weakestTarget}`, value: percent(split.weakest), kind: 'estimate', note: '100 % is just met' }, { label: 'left under the cap', value: money(split.left), kind: 'sum' },
+      ...split.base.parts.map((part) => ({
+        label: part.name,
+        value: money(part.price),
+        kind: 'record' as const,
+      })),
+      { label: split.card.name, value: money(split.card.price), kind: 'record' },
+      ...(split.supply
+        ? [{ label: split.supply.name, value: money(split.supply.price), kind: 'record' as const }]
+        : []),
+      { label: 'set aside for what the brief needs besides', value: money(cap.needs), kind: 'own' },
+      {
+        label: `weakest target: ${split.weakestTarget}`,
+        value: percent(split.weakest),
+        kind: 'estimate',
+        note: '100 % is just met',
+      },
+      { label: 'left under the cap', value: money(split.left), kind: 'sum' },
     ],
-    change: 'Each price is the street price at your patience, or new where the house rules or the risk say so.',
+    change:
+      'Each price is the street price at your patience, or new where the house rules or the risk say so.',
   }
 }

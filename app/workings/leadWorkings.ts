@@ -8,8 +8,14 @@ import type { Working } from './working'
 export function landedWorking(lead: LeadView): Working {
   const { landed } = lead.value
   return {
-    title: 'Pay now', result: `${amount(landed.payNow.amount, lead.currency)} ${lead.currency}`, formula: 'price, less codes, plus shipping, tax and fees of its source; each step rounded once',
-    lines: landed.lines.map((line) => ({ label: line.label, value: amount(line.amount.amount, lead.currency), kind: line.kind === 'item' ? 'stated' as const : 'sum' as const })),
+    title: 'Pay now',
+    result: `${amount(landed.payNow.amount, lead.currency)} ${lead.currency}`,
+    formula: 'price, less codes, plus shipping, tax and fees of its source; each step rounded once',
+    lines: landed.lines.map((line) => ({
+      label: line.label,
+      value: amount(line.amount.amount, lead.currency),
+      kind: line.kind === 'item' ? ('stated' as const) : ('sum' as const),
+    })),
     change: 'Terms of the source are in Sources.',
   }
 }
@@ -18,14 +24,47 @@ export function faultWorking(lead: LeadView, table: FaultAssumptions): Working {
   const { landed, faultProbability, recoveredShare } = lead.value
   const roles = [...new Set(lead.things.map((thing) => thing.role))]
   return {
-    title: 'Expected loss by faults', result: amount(landed.faultLoss.amount, lead.currency), formula: 'P(fault) × ((1 − recovered share) × (item after codes + its tax) + hassle); P(fault) = the table’s figure × every factor, at most 95 %',
+    title: 'Expected loss by faults',
+    result: amount(landed.faultLoss.amount, lead.currency),
+    formula:
+      'P(fault) × ((1 − recovered share) × (item after codes + its tax) + hassle); P(fault) = the table’s figure × every factor, at most 95 %',
     lines: [
-      ...roles.map((role) => ({ label: `${roleNames[role]}, used`, value: percent(table.used[role], 1), kind: 'assumption' as const })),
-      { label: `condition: ${lead.condition}`, value: `×${table.byCondition[lead.condition]}`, kind: 'assumption' },
-      ...lead.signs.map(({ sign, quote }) => ({ label: faultSignNames[sign], value: `×${table.bySign[sign]}`, kind: 'assumption' as const, note: quote ? `“${quote}”` : 'by your word' })),
-      ...lead.facts.filter((fact) => countsAgainst(fact) && fact.faultFactor !== 1).map((fact) => ({ label: `not ${fact.name}`, value: `×${fact.faultFactor}`, kind: 'assumption' as const, note: fact.state })),
-      { label: 'P(fault)', value: percent(faultProbability, 1), kind: 'sum', note: roles.length > 1 ? 'of several things: their mean, weighted by street price' : '' },
-      { label: 'recovered share', value: percent(recoveredShare), kind: 'assumption', note: 'by what protects the purchase' },
+      ...roles.map((role) => ({
+        label: `${roleNames[role]}, used`,
+        value: percent(table.used[role], 1),
+        kind: 'assumption' as const,
+      })),
+      {
+        label: `condition: ${lead.condition}`,
+        value: `×${table.byCondition[lead.condition]}`,
+        kind: 'assumption',
+      },
+      ...lead.signs.map(({ sign, quote }) => ({
+        label: faultSignNames[sign],
+        value: `×${table.bySign[sign]}`,
+        kind: 'assumption' as const,
+        note: quote ? `“${quote}”` : 'by your word',
+      })),
+      ...lead.facts
+        .filter((fact) => countsAgainst(fact) && fact.faultFactor !== 1)
+        .map((fact) => ({
+          label: `not ${fact.name}`,
+          value: `×${fact.faultFactor}`,
+          kind: 'assumption' as const,
+          note: fact.state,
+        })),
+      {
+        label: 'P(fault)',
+        value: percent(faultProbability, 1),
+        kind: 'sum',
+        note: roles.length > 1 ? 'of several things: their mean, weighted by street price' : '',
+      },
+      {
+        label: 'recovered share',
+        value: percent(recoveredShare),
+        kind: 'assumption',
+        note: 'by what protects the purchase',
+      },
       { label: 'hassle of a fault', value: amount(table.hassle, lead.currency), kind: 'assumption' },
       { label: 'price', value: amount(landed.lines[0]?.amount.amount, lead.currency), kind: 'stated' },
     ],
@@ -36,10 +75,43 @@ export function faultWorking(lead: LeadView, table: FaultAssumptions): Working {
 export function savingWorking(lead: LeadView, currency: string): Working {
   const { street, expected, saving, resale } = lead.value
   return {
-    title: 'Saving against the street', result: amount(saving, currency), formula: 'street price of what is kept − (expected cost − net resale of what is sold on)',
+    title: 'Saving against the street',
+    result: amount(saving, currency),
+    formula: 'street price of what is kept − (expected cost − net resale of what is sold on)',
     lines: [
-      ...lead.things.flatMap((thing, index) => (thing.plan !== 'keep' ? [] : [{ label: `${thing.quantity > 1 ? `${thing.quantity} × ` : ''}${thing.name}`, value: amount(thing.street === null ? null : thing.street * thing.quantity, currency), kind: 'record' as const, note: 'street price at your patience' }, ...(lead.value.worthShares[index]! < 1 ? [{ label: 'worth, for what is wanting or not said', value: percent(lead.value.worthShares[index]!), kind: 'assumption' as const, note: lead.facts.filter((fact) => fact.role === thing.role && countsAgainst(fact) && fact.lost > 0).map((fact) => fact.name).join(', ') }] : [])])),
-      { label: 'street price of what is kept', value: amount(street, currency), kind: 'sum' }, { label: 'expected cost', value: amount(expected, currency), kind: 'sum' }, { label: 'net resale', value: amount(resale, currency), kind: 'estimate', note: 'sells with probability 0.9' },
+      ...lead.things.flatMap((thing, index) =>
+        thing.plan !== 'keep'
+          ? []
+          : [
+              {
+                label: `${thing.quantity > 1 ? `${thing.quantity} × ` : ''}${thing.name}`,
+                value: amount(thing.street === null ? null : thing.street * thing.quantity, currency),
+                kind: 'record' as const,
+                note: 'street price at your patience',
+              },
+              ...(lead.value.worthShares[index]! < 1
+                ? [
+                    {
+                      label: 'worth, for what is wanting or not said',
+                      value: percent(lead.value.worthShares[index]!),
+                      kind: 'assumption' as const,
+                      note: lead.facts
+                        .filter((fact) => fact.role === thing.role && countsAgainst(fact) && fact.lost > 0)
+                        .map((fact) => fact.name)
+                        .join(', '),
+                    },
+                  ]
+                : []),
+            ],
+      ),
+      { label: 'street price of what is kept', value: amount(street, currency), kind: 'sum' },
+      { label: 'expected cost', value: amount(expected, currency), kind: 'sum' },
+      {
+        label: 'net resale',
+        value: amount(resale, currency),
+        kind: 'estimate',
+        note: 'sells with probability 0.9',
+      },
     ],
   }
 }
@@ -47,8 +119,17 @@ export function savingWorking(lead: LeadView, currency: string): Working {
 /** What one thing of a lead goes for on its own. */
 export function thingStreetWorking(thing: LeadView['things'][number], currency: string): Working {
   return {
-    title: `${thing.name}: street price`, result: amount(thing.street, currency), formula: 'typical mark of its comps: the weighted median of what it sold for',
-    lines: [{ label: 'typical', value: amount(thing.street, currency), kind: 'record', note: 'every record behind it is in Prices' }],
+    title: `${thing.name}: street price`,
+    result: amount(thing.street, currency),
+    formula: 'typical mark of its comps: the weighted median of what it sold for',
+    lines: [
+      {
+        label: 'typical',
+        value: amount(thing.street, currency),
+        kind: 'record',
+        note: 'every record behind it is in Prices',
+      },
+    ],
     change: 'Keep or drop records, and change the query, in Prices.',
   }
 }
@@ -57,11 +138,28 @@ export function thingStreetWorking(thing: LeadView['things'][number], currency: 
 export function splitWorking(lead: LeadView, currency: string): Working {
   const { payNow, split } = lead.value
   return {
-    title: 'What the kept things cost', result: amount(split.effectiveTotal.amount, currency), formula: 'landed cost − net resale of what is sold on; shared among the kept things in proportion to street price, odd cents by largest remainder',
+    title: 'What the kept things cost',
+    result: amount(split.effectiveTotal.amount, currency),
+    formula:
+      'landed cost − net resale of what is sold on; shared among the kept things in proportion to street price, odd cents by largest remainder',
     lines: [
       { label: 'landed cost', value: amount(payNow, currency), kind: 'sum' },
-      ...lead.things.filter((thing) => thing.plan === 'resell').map((thing) => ({ label: `${thing.name} sold on`, value: `−${amount(thing.netResale, currency)}`, kind: 'estimate' as const, note: '0.9 × its street price' })),
-      ...lead.things.filter((thing) => thing.plan === 'keep').map((thing) => ({ label: thing.name, value: amount(thing.effectiveCost, currency), kind: 'sum' as const, note: `street ${amount(thing.street, currency)}${thing.quantity > 1 ? ` each, ${thing.quantity} of them` : ''}` })),
+      ...lead.things
+        .filter((thing) => thing.plan === 'resell')
+        .map((thing) => ({
+          label: `${thing.name} sold on`,
+          value: `−${amount(thing.netResale, currency)}`,
+          kind: 'estimate' as const,
+          note: '0.9 × its street price',
+        })),
+      ...lead.things
+        .filter((thing) => thing.plan === 'keep')
+        .map((thing) => ({
+          label: thing.name,
+          value: amount(thing.effectiveCost, currency),
+          kind: 'sum' as const,
+          note: `street ${amount(thing.street, currency)}${thing.quantity > 1 ? ` each, ${thing.quantity} of them` : ''}`,
+        })),
     ],
   }
 }
@@ -70,10 +168,22 @@ export function splitWorking(lead: LeadView, currency: string): Working {
 export function expectedWorking(lead: LeadView): Working {
   const { landed } = lead.value
   return {
-    title: 'Expected', result: `${amount(landed.expected.amount, lead.currency)} ${lead.currency}`, formula: 'pay now − each rebate × its chance + expected loss by faults',
+    title: 'Expected',
+    result: `${amount(landed.expected.amount, lead.currency)} ${lead.currency}`,
+    formula: 'pay now − each rebate × its chance + expected loss by faults',
     lines: [
-      { label: 'pay now', value: amount(landed.payNow.amount, lead.currency), kind: 'sum' }, { label: 'after rebates, in full', value: amount(landed.afterRebates.amount, lead.currency), kind: 'sum', note: 'each open rebate counts here with its chance' },
-      { label: 'expected loss by faults', value: amount(landed.faultLoss.amount, lead.currency), kind: 'assumption' },
+      { label: 'pay now', value: amount(landed.payNow.amount, lead.currency), kind: 'sum' },
+      {
+        label: 'after rebates, in full',
+        value: amount(landed.afterRebates.amount, lead.currency),
+        kind: 'sum',
+        note: 'each open rebate counts here with its chance',
+      },
+      {
+        label: 'expected loss by faults',
+        value: amount(landed.faultLoss.amount, lead.currency),
+        kind: 'assumption',
+      },
     ],
   }
 }

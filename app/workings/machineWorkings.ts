@@ -6,12 +6,38 @@ import type { Working } from './working'
 
 export function stepWorking(step: StepView, role: StepsView['roles'][number], currency: string): Working {
   return {
-    title: `A step up: ${step.name}`, result: signedAmount(step.more, currency), formula: 'what it costs − what the present one costs, or would bring; frames: geometric mean over the brief’s targets',
+    title: `A step up: ${step.name}`,
+    result: signedAmount(step.more, currency),
+    formula:
+      'what it costs − what the present one costs, or would bring; frames: geometric mean over the brief’s targets',
     lines: [
-      { label: step.name, value: amount(step.price, currency), kind: step.from === 'lead' ? 'lead' : 'record', note: step.from === 'lead' ? 'expected cost: landed, risk counted' : 'street price or new, as the house and the risk advise' },
-      { label: role.present ? role.present.name : 'nothing there yet', value: `−${amount(role.present?.cost ?? 0, currency)}`, kind: 'sum', note: role.present && !role.present.choiceId ? 'what 80 % of its price would bring' : '' },
-      ...step.targets.map((target) => ({ label: target.name, value: target.before > 0 ? `${target.before.toFixed(0)} → ${target.after.toFixed(0)} fps` : `${target.after.toFixed(0)} fps`, kind: 'estimate' as const, note: `wanted ${target.wanted}` })),
-      ...(step.perTen === null ? [] : [{ label: 'gained for each 10 more', value: signedPercent(step.perTen), kind: 'sum' as const }]),
+      {
+        label: step.name,
+        value: amount(step.price, currency),
+        kind: step.from === 'lead' ? 'lead' : 'record',
+        note:
+          step.from === 'lead'
+            ? 'expected cost: landed, risk counted'
+            : 'street price or new, as the house and the risk advise',
+      },
+      {
+        label: role.present ? role.present.name : 'nothing there yet',
+        value: `−${amount(role.present?.cost ?? 0, currency)}`,
+        kind: 'sum',
+        note: role.present && !role.present.choiceId ? 'what 80 % of its price would bring' : '',
+      },
+      ...step.targets.map((target) => ({
+        label: target.name,
+        value:
+          target.before > 0
+            ? `${target.before.toFixed(0)} → ${target.after.toFixed(0)} fps`
+            : `${target.after.toFixed(0)} fps`,
+        kind: 'estimate' as const,
+        note: `wanted ${target.wanted}`,
+      })),
+      ...(step.perTen === null
+        ? []
+        : [{ label: 'gained for each 10 more', value: signedPercent(step.perTen), kind: 'sum' as const }]),
     ],
     change: 'The threshold is in Brief, under the machine’s rules.',
   }
@@ -19,19 +45,47 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
 
 export function drawWorking(power: MachineView['power']): Working {
   return {
-    title: 'Sustained draw', result: `${Math.round(power.sustained)} W`, formula: 'limits of all parts together; peak: the card at its short peaks',
-    lines: [...power.lines.map((line) => ({ label: line.label, value: `${line.watts} W`, kind: line.stated ? 'stated' as const : 'assumption' as const })), { label: 'with the card’s short peaks', value: `${Math.round(power.peak)} W`, kind: 'sum' }],
+    title: 'Sustained draw',
+    result: `${Math.round(power.sustained)} W`,
+    formula: 'limits of all parts together; peak: the card at its short peaks',
+    lines: [
+      ...power.lines.map((line) => ({
+        label: line.label,
+        value: `${line.watts} W`,
+        kind: line.stated ? ('stated' as const) : ('assumption' as const),
+      })),
+      { label: 'with the card’s short peaks', value: `${Math.round(power.peak)} W`, kind: 'sum' },
+    ],
   }
 }
 
 export function wallWorking(machine: MachineView, currency: string): Working {
   const { power, rules } = machine
   return {
-    title: 'From the wall', result: power.wall ? `${Math.round(power.wall.full)} W` : '—', formula: 'DC ÷ efficiency at that share of the rating, by the label’s published points',
+    title: 'From the wall',
+    result: power.wall ? `${Math.round(power.wall.full)} W` : '—',
+    formula: 'DC ÷ efficiency at that share of the rating, by the label’s published points',
     lines: [
-      ...(power.wall ? (['idle', 'work', 'full'] as const).map((state) => ({ label: loadStates[state].name, value: `${Math.round(power.wall![state])} W`, kind: 'estimate' as const, note: `CPU at ${Math.round(100 * loadStates[state].cpu)} % of its limit, card at ${Math.round(100 * loadStates[state].card)} %` })) : []),
-      { label: 'a year', value: amount(power.yearly, currency), kind: 'estimate', note: `${rules.fullHours} h a day at full load, ${rules.idleHours} h idle, ${amount(rules.tariff, currency)} a kWh` },
-      { label: 'size the house wants', value: `${Math.ceil(power.wanted)} W`, kind: 'assumption', note: supplyRuleText(rules.supplyRule) },
+      ...(power.wall
+        ? (['idle', 'work', 'full'] as const).map((state) => ({
+            label: loadStates[state].name,
+            value: `${Math.round(power.wall![state])} W`,
+            kind: 'estimate' as const,
+            note: `CPU at ${Math.round(100 * loadStates[state].cpu)} % of its limit, card at ${Math.round(100 * loadStates[state].card)} %`,
+          }))
+        : []),
+      {
+        label: 'a year',
+        value: amount(power.yearly, currency),
+        kind: 'estimate',
+        note: `${rules.fullHours} h a day at full load, ${rules.idleHours} h idle, ${amount(rules.tariff, currency)} a kWh`,
+      },
+      {
+        label: 'size the house wants',
+        value: `${Math.ceil(power.wanted)} W`,
+        kind: 'assumption',
+        note: supplyRuleText(rules.supplyRule),
+      },
     ],
     change: 'Hours, tariff and the rule for size are in Brief, under the machine’s rules.',
   }

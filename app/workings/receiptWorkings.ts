@@ -1,13 +1,26 @@
-import { scopeNames, scopes, type Receipt, type ReceiptLine, type ReceiptTotals, type Scope } from '#core/receipt/receipt'
+import {
+  scopeNames,
+  scopes,
+  type Receipt,
+  type ReceiptLine,
+  type ReceiptTotals,
+  type Scope,
+} from '#core/receipt/receipt'
 import type { BuildView, ChoiceView } from '#shared/views'
 import { amount, percent } from '~/utils/show'
 import type { FigureKind, Working } from './working'
 
 type TotalName = Exclude<keyof ReceiptTotals, 'unknownStreet'>
 
-const titles: Readonly<Record<TotalName, string>> = { payNow: 'Pay now', afterRebates: 'After rebates', expected: 'Expected', anyoneCanPay: 'Anyone can pay' }
+const titles: Readonly<Record<TotalName, string>> = {
+  payNow: 'Pay now',
+  afterRebates: 'After rebates',
+  expected: 'Expected',
+  anyoneCanPay: 'Anyone can pay',
+}
 const formulas: Readonly<Record<TotalName, string>> = {
-  payNow: 'sum of what each thing costs at the till: price, less codes, plus shipping, tax and fees; hunts at their limit, owned things at zero',
+  payNow:
+    'sum of what each thing costs at the till: price, less codes, plus shipping, tax and fees; hunts at their limit, owned things at zero',
   afterRebates: 'pay now, less every rebate that is paid or still open, in full',
   expected: 'pay now, less each rebate times its chance, plus the expected loss by faults',
   anyoneCanPay: 'sum of street prices at your patience; a new thing in a shop at its own landed price',
@@ -19,8 +32,17 @@ export function totalWorking(receipt: Receipt, name: TotalName): Working {
     title: titles[name],
     result: amount(receipt.totals[name], receipt.currency),
     formula: formulas[name],
-    lines: lines.map((line) => ({ label: line.label, value: amount(line[name], receipt.currency), kind: kindOf(line, name), note: scopeNames[line.scope] })),
-    ...(name === 'anyoneCanPay' && receipt.totals.unknownStreet > 0 ? { change: `${receipt.totals.unknownStreet} without a street price are left out: import sold records for them in Prices.` } : {}),
+    lines: lines.map((line) => ({
+      label: line.label,
+      value: amount(line[name], receipt.currency),
+      kind: kindOf(line, name),
+      note: scopeNames[line.scope],
+    })),
+    ...(name === 'anyoneCanPay' && receipt.totals.unknownStreet > 0
+      ? {
+          change: `${receipt.totals.unknownStreet} without a street price are left out: import sold records for them in Prices.`,
+        }
+      : {}),
   }
 }
 
@@ -35,7 +57,10 @@ export function leftWorking(receipt: Receipt): Working {
     title: 'Left of the budget',
     result: amount(receipt.left, receipt.currency),
     formula: 'budget less pay now; rebates and luck do not count',
-    lines: [{ label: 'budget', value: amount(receipt.budget, receipt.currency), kind: 'own' }, { label: 'pay now', value: `−${amount(receipt.totals.payNow, receipt.currency)}`, kind: 'sum' }],
+    lines: [
+      { label: 'budget', value: amount(receipt.budget, receipt.currency), kind: 'own' },
+      { label: 'pay now', value: `−${amount(receipt.totals.payNow, receipt.currency)}`, kind: 'sum' },
+    ],
     change: 'The budget is in Brief.',
   }
 }
@@ -45,13 +70,34 @@ export function choiceWorking(view: BuildView, choice: ChoiceView): Working {
   return {
     title: choice.label,
     result: value(choice.payNow),
-    formula: choice.kind === 'lead' ? 'the landed cost of its lead; the whole waterfall is in Leads' : choice.kind === 'hunt' ? 'your pay-up-to price for this hunt' : 'owned: no cash, but it has a street price',
+    formula:
+      choice.kind === 'lead'
+        ? 'the landed cost of its lead; the whole waterfall is in Leads'
+        : choice.kind === 'hunt'
+          ? 'your pay-up-to price for this hunt'
+          : 'owned: no cash, but it has a street price',
     lines: [
-      { label: 'pay now', value: value(choice.payNow), kind: choice.kind === 'lead' ? 'lead' : 'own', note: choice.source },
+      {
+        label: 'pay now',
+        value: value(choice.payNow),
+        kind: choice.kind === 'lead' ? 'lead' : 'own',
+        note: choice.source,
+      },
       { label: 'after rebates', value: value(choice.afterRebates), kind: 'sum' },
       { label: 'expected', value: value(choice.expected), kind: 'sum' },
       { label: 'anyone can pay', value: value(choice.anyoneCanPay), kind: 'record' },
-      ...(choice.kind === 'hunt' ? [{ label: 'expected wait', value: choice.expectedWait === null ? 'no sale seen this cheap' : `${Math.ceil(choice.expectedWait)} days`, kind: 'estimate' as const }] : []),
+      ...(choice.kind === 'hunt'
+        ? [
+            {
+              label: 'expected wait',
+              value:
+                choice.expectedWait === null
+                  ? 'no sale seen this cheap'
+                  : `${Math.ceil(choice.expectedWait)} days`,
+              kind: 'estimate' as const,
+            },
+          ]
+        : []),
     ],
     change: 'Scope, reason and limit are beside it in Machine.',
   }
@@ -59,10 +105,19 @@ export function choiceWorking(view: BuildView, choice: ChoiceView): Working {
 
 /** A cumulative total of the slip: this scope and the ones before it. */
 export function scopeWorking(receipt: Receipt, scope: Scope, name: 'payNow' | 'expected'): Working {
-  const lines = [...receipt.groups.paid, ...receipt.groups.toBuy, ...receipt.groups.owned].filter((line) => scopes.indexOf(line.scope) <= scopes.indexOf(scope))
+  const lines = [...receipt.groups.paid, ...receipt.groups.toBuy, ...receipt.groups.owned].filter(
+    (line) => scopes.indexOf(line.scope) <= scopes.indexOf(scope),
+  )
   return {
-    title: `${titles[name]}, up to ${scopeNames[scope]}`, result: amount(receipt.byScope.find((each) => each.scope === scope)!.totals[name], receipt.currency), formula: formulas[name],
-    lines: lines.map((line) => ({ label: line.label, value: amount(line[name], receipt.currency), kind: kindOf(line, name), note: scopeNames[line.scope] })),
+    title: `${titles[name]}, up to ${scopeNames[scope]}`,
+    result: amount(receipt.byScope.find((each) => each.scope === scope)!.totals[name], receipt.currency),
+    formula: formulas[name],
+    lines: lines.map((line) => ({
+      label: line.label,
+      value: amount(line[name], receipt.currency),
+      kind: kindOf(line, name),
+      note: scopeNames[line.scope],
+    })),
   }
 }
 
@@ -70,14 +125,34 @@ export function scopeWorking(receipt: Receipt, scope: Scope, name: 'payNow' | 'e
 export function huntsWorking(view: BuildView): Working {
   const hunts = view.hunts!
   return {
-    title: 'All hunts together', result: hunts.chanceByDate === null ? 'no date' : percent(hunts.chanceByDate), formula: 'product of the chances of each: 1 − e^(−λ · c · F(limit) · T); they come in one apart from the other',
+    title: 'All hunts together',
+    result: hunts.chanceByDate === null ? 'no date' : percent(hunts.chanceByDate),
+    formula:
+      'product of the chances of each: 1 − e^(−λ · c · F(limit) · T); they come in one apart from the other',
     lines: [
-      ...view.choices.filter((choice) => choice.kind === 'hunt' && choice.paidOn === null).map((choice) => ({
-        label: `${choice.label}, up to ${amount(choice.limit ?? choice.payNow, view.currency)}`, value: choice.chanceByDate === null ? '—' : percent(choice.chanceByDate), kind: 'estimate' as const,
-        note: choice.expectedWait === 0 ? 'a shop asks no more than the limit' : choice.expectedWait === null ? 'never seen so cheap' : `about ${Math.ceil(choice.expectedWait)} days on average`,
-      })),
-      { label: 'days to the date wanted by', value: hunts.days === null ? 'no date in the brief' : String(hunts.days), kind: 'own' as const },
-      { label: 'days until all are in, 8 times of 10', value: hunts.daysForMost === null ? '—' : String(Math.ceil(hunts.daysForMost)), kind: 'estimate' as const },
+      ...view.choices
+        .filter((choice) => choice.kind === 'hunt' && choice.paidOn === null)
+        .map((choice) => ({
+          label: `${choice.label}, up to ${amount(choice.limit ?? choice.payNow, view.currency)}`,
+          value: choice.chanceByDate === null ? '—' : percent(choice.chanceByDate),
+          kind: 'estimate' as const,
+          note:
+            choice.expectedWait === 0
+              ? 'a shop asks no more than the limit'
+              : choice.expectedWait === null
+                ? 'never seen so cheap'
+                : `about ${Math.ceil(choice.expectedWait)} days on average`,
+        })),
+      {
+        label: 'days to the date wanted by',
+        value: hunts.days === null ? 'no date in the brief' : String(hunts.days),
+        kind: 'own' as const,
+      },
+      {
+        label: 'days until all are in, 8 times of 10',
+        value: hunts.daysForMost === null ? '—' : String(Math.ceil(hunts.daysForMost)),
+        kind: 'estimate' as const,
+      },
     ],
     change: 'Raise a limit in Prices, or choose a lead instead.',
   }

@@ -1,6 +1,13 @@
 /** Where a figure comes from; each has its word on screen. */
 export const figureKinds = {
-  measured: 'measured', record: 'sold record', lead: 'lead', stated: 'stated by seller', estimate: 'estimate', assumption: 'assumption', own: 'your own', sum: 'reckoned',
+  measured: 'measured',
+  record: 'sold record',
+  lead: 'lead',
+  stated: 'stated by seller',
+  estimate: 'estimate',
+  assumption: 'assumption',
+  own: 'your own',
+  sum: 'reckoned',
 } as const
 export type FigureKind = keyof typeof figureKinds
 

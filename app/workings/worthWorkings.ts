@@ -5,27 +5,77 @@ import type { Working } from './working'
 
 export function worthPriceWorking(row: WorthRow, currency: string): Working {
   return {
-    title: `${row.name}: weighed at`, result: amount(row.price, currency), formula: row.way === 'used' ? 'street price at your patience: used wins once its risk and a new one’s warranty are reckoned in' : 'cheapest shop, landed: used is barred, not seen, or no cheaper once its risk is reckoned in',
-    lines: [{ label: 'street price', value: amount(row.street, currency), kind: 'record', note: `${row.kept} comps, ${row.grade}` }, { label: 'new, landed', value: amount(row.fresh, currency), kind: 'lead' }],
+    title: `${row.name}: weighed at`,
+    result: amount(row.price, currency),
+    formula:
+      row.way === 'used'
+        ? 'street price at your patience: used wins once its risk and a new one’s warranty are reckoned in'
+        : 'cheapest shop, landed: used is barred, not seen, or no cheaper once its risk is reckoned in',
+    lines: [
+      {
+        label: 'street price',
+        value: amount(row.street, currency),
+        kind: 'record',
+        note: `${row.kept} comps, ${row.grade}`,
+      },
+      { label: 'new, landed', value: amount(row.fresh, currency), kind: 'lead' },
+    ],
   }
 }
 
 export function pricePerPointWorking(row: WorthRow, unit: string, currency: string): Working {
   return {
-    title: `${row.name}: money for one ${unit === 'index' ? 'index point' : unit}`, result: inUnits(row.perPoint ?? 0, currency).toFixed(3), formula: `price / ${unit}`,
-    lines: [{ label: 'price', value: amount(row.price, currency), kind: row.way === 'used' ? 'record' : 'lead' }, { label: unit, value: String(row.index), kind: 'assumption', note: 'from the parts library' }],
+    title: `${row.name}: money for one ${unit === 'index' ? 'index point' : unit}`,
+    result: inUnits(row.perPoint ?? 0, currency).toFixed(3),
+    formula: `price / ${unit}`,
+    lines: [
+      { label: 'price', value: amount(row.price, currency), kind: row.way === 'used' ? 'record' : 'lead' },
+      { label: unit, value: String(row.index), kind: 'assumption', note: 'from the parts library' },
+    ],
   }
 }
 
 export function stepWorking(row: WorthRow, worth: WorthView, currency: string): Working {
   const { added } = row.step!
   return {
-    title: `The step to ${row.name}`, result: added ? `+${amount(added.money, currency)}` : 'the first step', formula: 'against the step below; whoever costs no less and brings no more than another is left off the stairs',
-    lines: added ? [
-      { label: 'money added', value: amount(added.money, currency), kind: 'sum' }, { label: `${worth.unit} gained`, value: signedPercent(added.indexPercent), kind: 'sum' },
-      ...(added.targetPercent === null ? [] : [{ label: 'gained in the weakest target', value: signedPercent(added.targetPercent), kind: 'estimate' as const, note: `with ${worth.besides}` }]),
-      ...(added.perPercent === null ? [] : [{ label: 'money for one percent', value: inUnits(added.perPercent, currency).toFixed(2), kind: 'sum' as const }]),
-      ...(row.targetRatio === null ? [] : [{ label: 'weakest target', value: percent(row.targetRatio), kind: 'estimate' as const, note: '100 % is just met' }]),
-    ] : [],
+    title: `The step to ${row.name}`,
+    result: added ? `+${amount(added.money, currency)}` : 'the first step',
+    formula:
+      'against the step below; whoever costs no less and brings no more than another is left off the stairs',
+    lines: added
+      ? [
+          { label: 'money added', value: amount(added.money, currency), kind: 'sum' },
+          { label: `${worth.unit} gained`, value: signedPercent(added.indexPercent), kind: 'sum' },
+          ...(added.targetPercent === null
+            ? []
+            : [
+                {
+                  label: 'gained in the weakest target',
+                  value: signedPercent(added.targetPercent),
+                  kind: 'estimate' as const,
+                  note: `with ${worth.besides}`,
+                },
+              ]),
+          ...(added.perPercent === null
+            ? []
+            : [
+                {
+                  label: 'money for one percent',
+                  value: inUnits(added.perPercent, currency).toFixed(2),
+                  kind: 'sum' as const,
+                },
+              ]),
+          ...(row.targetRatio === null
+            ? []
+            : [
+                {
+                  label: 'weakest target',
+                  value: percent(row.targetRatio),
+                  kind: 'estimate' as const,
+                  note: '100 % is just met',
+                },
+              ]),
+        ]
+      : [],
   }
 }

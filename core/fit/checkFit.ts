@@ -15,16 +15,24 @@ export interface FitReport {
 }
 
 /** Asks every rule of a machine. The order of the parts does not matter beyond the order of equal findings. */
-export function checkFit({ parts, brief, settled = new Set() }: FitMachine, rules: readonly FitRule[] = fitRules): FitReport {
+export function checkFit(
+  { parts, brief, settled = new Set() }: FitMachine,
+  rules: readonly FitRule[] = fitRules,
+): FitReport {
   const machine = readMachine(parts, brief)
   const found: Finding[] = []
   const cannotCheck: CannotCheck[] = []
   const passed: { ruleId: string; question: string }[] = []
   for (const rule of rules) {
-    if (rule.reads.some(({ role }) => machine.all(role).length === 0) || rule.concerns?.(machine) === false) continue
+    if (rule.reads.some(({ role }) => machine.all(role).length === 0) || rule.concerns?.(machine) === false)
+      continue
     const unknown = unknownFacts(rule, machine)
     if (unknown.length > 0) {
-      cannotCheck.push({ ruleId: rule.id, what: `Cannot check: ${unknown.map((fact) => `${fact.fact} of ${fact.part}`).join(' and ')} not known`, unknown })
+      cannotCheck.push({
+        ruleId: rule.id,
+        what: `Cannot check: ${unknown.map((fact) => `${fact.fact} of ${fact.part}`).join(' and ')} not known`,
+        unknown,
+      })
       continue
     }
     const findings = findingsOf(rule, machine)
@@ -32,12 +40,26 @@ export function checkFit({ parts, brief, settled = new Set() }: FitMachine, rule
     found.push(...findings)
   }
   found.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity))
-  return { findings: found.filter((finding) => !settled.has(finding.key)), cannotCheck, passed, settled: found.filter((finding) => settled.has(finding.key)) }
+  return {
+    findings: found.filter((finding) => !settled.has(finding.key)),
+    cannotCheck,
+    passed,
+    settled: found.filter((finding) => settled.has(finding.key)),
+  }
 }
 
 function unknownFacts({ reads }: FitRule, machine: MachineRead) {
-  const unknown = reads.flatMap(({ role, facts }) => machine.all(role).flatMap((part) => facts.filter((fact) => part.facts[fact] === undefined).map((fact) => cite(part, fact))))
-  return unknown.filter((fact, index) => unknown.findIndex((each) => each.partId === fact.partId && each.fact === fact.fact) === index)
+  const unknown = reads.flatMap(({ role, facts }) =>
+    machine
+      .all(role)
+      .flatMap((part) =>
+        facts.filter((fact) => part.facts[fact] === undefined).map((fact) => cite(part, fact)),
+      ),
+  )
+  return unknown.filter(
+    (fact, index) =>
+      unknown.findIndex((each) => each.partId === fact.partId && each.fact === fact.fact) === index,
+  )
 }
 
 function findingsOf(rule: FitRule, machine: MachineRead): Finding[] {

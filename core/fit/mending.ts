@@ -56,13 +56,25 @@ interface Shop {
  * a fix, and the machine as a whole is no worse. Of the parts that would do, the cheapest; parts without a price stand last. Where the first part makes
  * something else stop, what mends that goes with it. A way for which the library has nothing is left out.
  */
-export function waysToMend(finding: Finding, machine: FitMachine, priced: readonly PricedPart[], library: readonly Part[]): MendRow[] {
+export function waysToMend(
+  finding: Finding,
+  machine: FitMachine,
+  priced: readonly PricedPart[],
+  library: readonly Part[],
+): MendRow[] {
   const before = checkFit(machine)
   const shop = shopOf(priced, library)
   return finding.mends.flatMap((mend, way): MendRow[] => {
     const start: Gone = { machine, parts: [], replaces: [], steps: [], byHand: [] }
-    const first = candidatesOf(mend, finding, start, shop, mostTries).map((candidate) => go(start, finding, mend, candidate))
-    const found = first.find((gone) => isMended(finding, before, gone)) ?? first.slice(0, mostLongTries).map((gone) => completed(finding, before, gone, shop, mostFurther)).find((gone) => gone !== null)
+    const first = candidatesOf(mend, finding, start, shop, mostTries).map((candidate) =>
+      go(start, finding, mend, candidate),
+    )
+    const found =
+      first.find((gone) => isMended(finding, before, gone)) ??
+      first
+        .slice(0, mostLongTries)
+        .map((gone) => completed(finding, before, gone, shop, mostFurther))
+        .find((gone) => gone !== null)
     return found ? [rowOf(finding, way, mend, found)] : []
   })
 }
@@ -70,59 +82,133 @@ export function waysToMend(finding: Finding, machine: FitMachine, priced: readon
 /** The machine with a row's way taken. */
 export function mended(machine: FitMachine, row: MendRow, partOf: (id: string) => Part): FitMachine {
   const parts = row.replaces.reduce((list, { id }) => withoutFirst(list, id), machine.parts)
-  return { ...machine, parts: [...parts, ...row.parts.map(({ id }) => partOf(id))], settled: new Set([...(machine.settled ?? []), ...row.byHand]) }
+  return {
+    ...machine,
+    parts: [...parts, ...row.parts.map(({ id }) => partOf(id))],
+    settled: new Set([...(machine.settled ?? []), ...row.byHand]),
+  }
 }
 
 function shopOf(priced: readonly PricedPart[], library: readonly Part[]): Shop {
   const known = new Set(priced.map(({ part }) => part.id))
-  const all = [...[...priced].sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1)), ...library.filter((part) => !known.has(part.id)).map((part) => ({ part, price: null }))]
+  const all = [
+    ...[...priced].sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1)),
+    ...library.filter((part) => !known.has(part.id)).map((part) => ({ part, price: null })),
+  ]
   const byRole = new Map<Role, { part: Part; price: number | null }[]>()
   for (const each of all) byRole.set(each.part.role, [...(byRole.get(each.part.role) ?? []), each])
   return { byRole }
 }
 
 /** What could be bought for a way; null where it buys nothing. */
-function candidatesOf(mend: Mend, finding: Finding, gone: Gone, shop: Shop, most: number, first?: Finding): readonly ({ part: Part; price: number | null } | null)[] {
+function candidatesOf(
+  mend: Mend,
+  finding: Finding,
+  gone: Gone,
+  shop: Shop,
+  most: number,
+  first?: Finding,
+): readonly ({ part: Part; price: number | null } | null)[] {
   const { action } = mend
   if (action.kind === 'by-hand' || action.kind === 'remove') return [null]
   const out = action.kind === 'replace' ? replaced(gone.machine.parts, finding, action.role) : undefined
   // what was just bought, or what the way is taken for, is not thrown out on the way
-  if (out && (gone.parts.some(({ part }) => part.id === out.id) || first?.why.some((fact) => fact.partId === out.id) === true)) return []
-  return (shop.byRole.get(action.role) ?? []).filter(({ part }) => part.id !== out?.id && action.fits(part)).slice(0, most)
+  if (
+    out &&
+    (gone.parts.some(({ part }) => part.id === out.id) ||
+      first?.why.some((fact) => fact.partId === out.id) === true)
+  )
+    return []
+  return (shop.byRole.get(action.role) ?? [])
+    .filter(({ part }) => part.id !== out?.id && action.fits(part))
+    .slice(0, most)
 }
 
-function go(gone: Gone, finding: Finding, mend: Mend, bought: { part: Part; price: number | null } | null): Gone {
+function go(
+  gone: Gone,
+  finding: Finding,
+  mend: Mend,
+  bought: { part: Part; price: number | null } | null,
+): Gone {
   const { machine } = gone
   const { action } = mend
   const steps = [...gone.steps, mend]
-  if (action.kind === 'by-hand') return { ...gone, steps, byHand: [...gone.byHand, finding.key], machine: { ...machine, settled: new Set([...(machine.settled ?? []), finding.key]) } }
+  if (action.kind === 'by-hand')
+    return {
+      ...gone,
+      steps,
+      byHand: [...gone.byHand, finding.key],
+      machine: { ...machine, settled: new Set([...(machine.settled ?? []), finding.key]) },
+    }
   if (action.kind === 'remove') {
     const out = machine.parts.find((part) => part.id === action.partId)
-    return { ...gone, steps, replaces: out ? [...gone.replaces, out] : gone.replaces, machine: { ...machine, parts: withoutFirst(machine.parts, action.partId) } }
+    return {
+      ...gone,
+      steps,
+      replaces: out ? [...gone.replaces, out] : gone.replaces,
+      machine: { ...machine, parts: withoutFirst(machine.parts, action.partId) },
+    }
   }
   const out = action.kind === 'replace' ? replaced(machine.parts, finding, action.role) : undefined
-  return { ...gone, steps, parts: [...gone.parts, bought!], replaces: out ? [...gone.replaces, out] : gone.replaces, machine: { ...machine, parts: [...(out ? withoutFirst(machine.parts, out.id) : machine.parts), bought!.part] } }
+  return {
+    ...gone,
+    steps,
+    parts: [...gone.parts, bought!],
+    replaces: out ? [...gone.replaces, out] : gone.replaces,
+    machine: {
+      ...machine,
+      parts: [...(out ? withoutFirst(machine.parts, out.id) : machine.parts), bought!.part],
+    },
+  }
 }
 
 /** Goes on until the machine is no worse: the gravest finding that was not there before is mended first. The cheapest end is taken. */
-function completed(finding: Finding, before: FitReport, gone: Gone, shop: Shop, further: number): Gone | null {
+function completed(
+  finding: Finding,
+  before: FitReport,
+  gone: Gone,
+  shop: Shop,
+  further: number,
+): Gone | null {
   const after = checkFit(gone.machine)
   if (isMended(finding, before, gone, after)) return gone
   if (further === 0) return null
   const worse = newTrouble(after, before)
   if (!worse) return null
-  const ends = worse.mends.flatMap((mend) => candidatesOf(mend, worse, gone, shop, mostLongTries, finding).flatMap((candidate) => completed(finding, before, go(gone, worse, mend, candidate), shop, further - 1) ?? []))
-  return ends.sort((a, b) => (costOf(a) ?? Infinity) - (costOf(b) ?? Infinity) || a.byHand.length - b.byHand.length)[0] ?? null
+  const ends = worse.mends.flatMap((mend) =>
+    candidatesOf(mend, worse, gone, shop, mostLongTries, finding).flatMap(
+      (candidate) => completed(finding, before, go(gone, worse, mend, candidate), shop, further - 1) ?? [],
+    ),
+  )
+  return (
+    ends.sort(
+      (a, b) => (costOf(a) ?? Infinity) - (costOf(b) ?? Infinity) || a.byHand.length - b.byHand.length,
+    )[0] ?? null
+  )
 }
 
-function isMended(finding: Finding, before: FitReport, { machine }: Gone, after = checkFit(machine)): boolean {
+function isMended(
+  finding: Finding,
+  before: FitReport,
+  { machine }: Gone,
+  after = checkFit(machine),
+): boolean {
   // a fact that is not known would hide the clash rather than mend it
-  return countOf(after, finding.ruleId) < countOf(before, finding.ruleId) && !after.cannotCheck.some((open) => open.ruleId === finding.ruleId) && newTrouble(after, before) === undefined && isNoWorse(after, before)
+  return (
+    countOf(after, finding.ruleId) < countOf(before, finding.ruleId) &&
+    !after.cannotCheck.some((open) => open.ruleId === finding.ruleId) &&
+    newTrouble(after, before) === undefined &&
+    isNoWorse(after, before)
+  )
 }
 
 /** The gravest finding that stops or needs something and was not there before. */
 function newTrouble(after: FitReport, before: FitReport): Finding | undefined {
-  return after.findings.find((each) => (each.severity === 'stops' || each.severity === 'needs') && countOf(after, each.ruleId) > countOf(before, each.ruleId))
+  return after.findings.find(
+    (each) =>
+      (each.severity === 'stops' || each.severity === 'needs') &&
+      countOf(after, each.ruleId) > countOf(before, each.ruleId),
+  )
 }
 
 function countOf(report: FitReport, ruleId: string): number {
@@ -134,11 +220,23 @@ function costOf({ parts }: Gone): number | null {
 }
 
 function rowOf(finding: Finding, way: number, mend: Mend, gone: Gone): MendRow {
-  const words = (of: (step: Mend) => string) => [...new Set(gone.steps.map(of).filter((each) => each !== '' && each !== 'none'))].join('; ')
+  const words = (of: (step: Mend) => string) =>
+    [...new Set(gone.steps.map(of).filter((each) => each !== '' && each !== 'none'))].join('; ')
   const limits = gone.steps.flatMap((step) => step.limitW ?? [])
   return {
-    findingKey: finding.key, way, what: mend.what, kind: mend.action.kind, parts: gone.parts.map(({ part }) => named(part)), replaces: gone.replaces.map(named), byHand: gone.byHand, cost: costOf(gone),
-    handiwork: words((step) => (step === mend || step.action.kind !== 'by-hand' ? step.handiwork : `${step.what} (${step.handiwork})`)), limitW: limits.length === 0 ? null : Math.min(...limits), leavesOpen: words((step) => step.leavesOpen),
+    findingKey: finding.key,
+    way,
+    what: mend.what,
+    kind: mend.action.kind,
+    parts: gone.parts.map(({ part }) => named(part)),
+    replaces: gone.replaces.map(named),
+    byHand: gone.byHand,
+    cost: costOf(gone),
+    handiwork: words((step) =>
+      step === mend || step.action.kind !== 'by-hand' ? step.handiwork : `${step.what} (${step.handiwork})`,
+    ),
+    limitW: limits.length === 0 ? null : Math.min(...limits),
+    leavesOpen: words((step) => step.leavesOpen),
   }
 }
 

@@ -3,7 +3,16 @@ import { partLabel, type Part, type PartFacts, type Role } from '../parts/part'
 import { defaultSupplyRule } from '../power/supplySize'
 import type { CitedFact, FactsRead, FitBrief, Mend, Severity } from './finding'
 
-export const fitAreas = ['platform', 'space', 'connections', 'power', 'heat', 'condition', 'rules', 'looks'] as const
+export const fitAreas = [
+  'platform',
+  'space',
+  'connections',
+  'power',
+  'heat',
+  'condition',
+  'rules',
+  'looks',
+] as const
 export type FitArea = (typeof fitAreas)[number]
 
 /**
@@ -43,7 +52,18 @@ export interface MachineRead {
 }
 
 export const briefDefaults: FitBrief = {
-  year: 2026, roomC: 28, needs: [], supplyRule: defaultSupplyRule, oldestCpuYear: null, smallestDriveGb: null, leastSupplyW: null, avoidedMakes: [], screenPlugs: [], colour: null, cablesHidden: false, needsSecurityModule: false,
+  year: 2026,
+  roomC: 28,
+  needs: [],
+  supplyRule: defaultSupplyRule,
+  oldestCpuYear: null,
+  smallestDriveGb: null,
+  leastSupplyW: null,
+  avoidedMakes: [],
+  screenPlugs: [],
+  colour: null,
+  cablesHidden: false,
+  needsSecurityModule: false,
 }
 
 export function readMachine(parts: readonly Part[], brief: Partial<FitBrief> = {}): MachineRead {
@@ -62,13 +82,25 @@ export function pairsOf(machine: MachineRead, first: Role, second: Role): [Part,
 
 /** Cites a fact of a part; `not known` where it is missing. */
 export function cite(part: Part, fact: keyof PartFacts): CitedFact {
-  return { partId: part.id, role: part.role, part: partLabel(part), fact: factKinds[fact].name, value: factText(part.facts, fact) }
+  return {
+    partId: part.id,
+    role: part.role,
+    part: partLabel(part),
+    fact: factKinds[fact].name,
+    value: factText(part.facts, fact),
+  }
 }
 
 /** Cites several parts together, such as all drives; the first stands for them. */
 export function citeAll(parts: readonly Part[], fact: string, value: string): CitedFact {
   const [first] = parts as readonly [Part]
-  return { partId: first.id, role: first.role, part: parts.length === 1 ? partLabel(first) : `${partLabel(first)} and ${parts.length - 1} more`, fact, value }
+  return {
+    partId: first.id,
+    role: first.role,
+    part: parts.length === 1 ? partLabel(first) : `${partLabel(first)} and ${parts.length - 1} more`,
+    fact,
+    value,
+  }
 }
 
 export function citeBrief(fact: string, value: string): CitedFact {
@@ -81,10 +113,22 @@ interface MendDetails {
   readonly limitW?: number
 }
 
-const mend = (what: string, action: Mend['action'], { leavesOpen = '', handiwork = '', limitW }: MendDetails = {}): Mend => ({ what, leavesOpen, handiwork, limitW: limitW ?? null, action })
+const mend = (
+  what: string,
+  action: Mend['action'],
+  { leavesOpen = '', handiwork = '', limitW }: MendDetails = {},
+): Mend => ({ what, leavesOpen, handiwork, limitW: limitW ?? null, action })
 /** Another part in the place of those of its role. */
-export const replace = (role: Role, what: string, fits: (part: Part) => boolean, details?: MendDetails): Mend => mend(what, { kind: 'replace', role, fits }, details)
+export const replace = (
+  role: Role,
+  what: string,
+  fits: (part: Part) => boolean,
+  details?: MendDetails,
+): Mend => mend(what, { kind: 'replace', role, fits }, details)
 /** A part more. */
-export const add = (role: Role, what: string, fits: (part: Part) => boolean, details?: MendDetails): Mend => mend(what, { kind: 'add', role, fits }, details)
-export const remove = (part: Part, what: string, details?: MendDetails): Mend => mend(what, { kind: 'remove', partId: part.id }, details)
-export const byHand = (what: string, handiwork: string, details?: MendDetails): Mend => mend(what, { kind: 'by-hand' }, { ...details, handiwork })
+export const add = (role: Role, what: string, fits: (part: Part) => boolean, details?: MendDetails): Mend =>
+  mend(what, { kind: 'add', role, fits }, details)
+export const remove = (part: Part, what: string, details?: MendDetails): Mend =>
+  mend(what, { kind: 'remove', partId: part.id }, details)
+export const byHand = (what: string, handiwork: string, details?: MendDetails): Mend =>
+  mend(what, { kind: 'by-hand' }, { ...details, handiwork })

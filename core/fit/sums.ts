@@ -11,13 +11,20 @@ export function memoryGbOf(machine: MachineRead): number {
   return machine.all('memory').reduce((sum, part) => sum + (part.facts.capacityGb ?? 0), 0)
 }
 
-export const sataDrives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter((part) => part.facts.interface === 'sata')
-export const nvmeDrives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter((part) => part.facts.interface === 'nvme')
-export const largeDrives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter((part) => part.facts.drive === 'hdd')
+export const sataDrives = (machine: MachineRead): readonly Part[] =>
+  machine.all('storage').filter((part) => part.facts.interface === 'sata')
+export const nvmeDrives = (machine: MachineRead): readonly Part[] =>
+  machine.all('storage').filter((part) => part.facts.interface === 'nvme')
+export const largeDrives = (machine: MachineRead): readonly Part[] =>
+  machine.all('storage').filter((part) => part.facts.drive === 'hdd')
 
 /** Card leads of a supply, adapters counted as what they feed where the supply has what they hang on. */
 export function leadsThere(machine: MachineRead, supply: Part): { six: number; eight: number } {
-  const free: Record<string, number> = { '6-pin': supply.facts.sixPinLeads ?? 0, '8-pin': supply.facts.eightPinLeads ?? 0, sata: (supply.facts.sataLeads ?? 1) - sataDrives(machine).length }
+  const free: Record<string, number> = {
+    '6-pin': supply.facts.sixPinLeads ?? 0,
+    '8-pin': supply.facts.eightPinLeads ?? 0,
+    sata: (supply.facts.sataLeads ?? 1) - sataDrives(machine).length,
+  }
   for (const { facts } of machine.all('extra')) {
     if ((facts.feedsTo !== '6-pin' && facts.feedsTo !== '8-pin') || facts.feedsFrom === undefined) continue
     const from = free[facts.feedsFrom]

@@ -19,7 +19,11 @@ export function alignLogs(first: FrameLog, second: FrameLog, mostMs = 20_000): n
   for (let shift = -most; shift <= most; shift += 1) {
     const merit = correlation(a, b, shift)
     // of equals the smallest shift
-    if (merit > best.merit + 1e-12 || (Math.abs(merit - best.merit) <= 1e-12 && Math.abs(shift) < Math.abs(best.shift))) best = { shift, merit }
+    if (
+      merit > best.merit + 1e-12 ||
+      (Math.abs(merit - best.merit) <= 1e-12 && Math.abs(shift) < Math.abs(best.shift))
+    )
+      best = { shift, merit }
   }
   return best.merit === -Infinity ? 0 : best.shift * bucketMs
 }

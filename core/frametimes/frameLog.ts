@@ -50,7 +50,12 @@ export function stretchOf(log: FrameLog, fromMs: number, toMs: number): Float64A
 }
 
 /** Shortest and longest frame in each of equal slices of time: what a trace of any length needs to be drawn. Slices without a frame's end are null. */
-export function envelope(log: FrameLog, fromMs: number, toMs: number, columns: number): ({ readonly min: number; readonly max: number } | null)[] {
+export function envelope(
+  log: FrameLog,
+  fromMs: number,
+  toMs: number,
+  columns: number,
+): ({ readonly min: number; readonly max: number } | null)[] {
   const slices: ({ min: number; max: number } | null)[] = new Array<null>(columns).fill(null)
   if (!(toMs > fromMs) || columns <= 0) return slices
   const scale = columns / (toMs - fromMs)

@@ -44,14 +44,24 @@ export const pauseMs = 1000
  * @example frameTimes([10, 10, 10, 10], 60).averageFps // 100
  */
 export function frameTimes(frameTimesMs: ArrayLike<number>, targetFps: number): FrameTimeStatistics {
-  if (!(targetFps > 0 && Number.isFinite(targetFps))) throw new CoreError('bad-target', `the target must be above 0 fps, not ${targetFps}`, 'targetFps')
+  if (!(targetFps > 0 && Number.isFinite(targetFps)))
+    throw new CoreError('bad-target', `the target must be above 0 fps, not ${targetFps}`, 'targetFps')
   if (frameTimesMs.length === 0) throw new CoreError('no-frames', 'the log holds no frames', 'frameTimesMs')
   const { times, pauses } = withoutPauses(frameTimesMs)
   const n = times.length
   if (n === 0) {
     return {
-      frames: 0, seconds: 0, averageFps: null, onePercentLow: null, pointOnePercentLow: null, minWindowFps: null, maxWindowFps: null,
-      shareUnderTarget: null, stutters: 0, stuttersPerMinute: null, pauses,
+      frames: 0,
+      seconds: 0,
+      averageFps: null,
+      onePercentLow: null,
+      pointOnePercentLow: null,
+      minWindowFps: null,
+      maxWindowFps: null,
+      shareUnderTarget: null,
+      stutters: 0,
+      stuttersPerMinute: null,
+      pauses,
     }
   }
   const sorted = times.slice().sort()
@@ -81,7 +91,11 @@ function withoutPauses(frameTimesMs: ArrayLike<number>): { times: Float64Array; 
   for (let i = 0; i < frameTimesMs.length; i += 1) {
     const time = frameTimesMs[i]!
     if (!(time > 0 && Number.isFinite(time))) {
-      throw new CoreError('bad-frame-time', `frame ${i + 1} is ${time}: a frame time is a number of milliseconds above 0`, `frameTimesMs[${i}]`)
+      throw new CoreError(
+        'bad-frame-time',
+        `frame ${i + 1} is ${time}: a frame time is a number of milliseconds above 0`,
+        `frameTimesMs[${i}]`,
+      )
     }
     if (time <= pauseMs) times[count++] = time
   }

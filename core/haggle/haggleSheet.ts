@@ -39,15 +39,29 @@ export const haggleDefaults = {
  */
 export function haggleSheet({ ask, minorPerUnit, costAt, alternative, street }: HaggleInput): HaggleSheet {
   if (alternative === null) return { walkAway: null, aim: null, opening: null, advice: 'not-known' }
-  const walkAway = highestPriceWithin(costAt, alternative, Math.max(2 * ask, 2 * alternative, minorPerUnit), minorPerUnit)
+  const walkAway = highestPriceWithin(
+    costAt,
+    alternative,
+    Math.max(2 * ask, 2 * alternative, minorPerUnit),
+    minorPerUnit,
+  )
   if (walkAway === null || walkAway === 0) return { walkAway, aim: null, opening: null, advice: 'pass' }
   const aim = street === null ? walkAway : Math.min(walkAway, street)
   if (ask <= aim) {
     const below = roundDownCustomary(ask, minorPerUnit)
-    return { walkAway, aim, opening: below < ask ? below : Math.max(0, ask - customaryStep(ask, minorPerUnit)), advice: 'take' }
+    return {
+      walkAway,
+      aim,
+      opening: below < ask ? below : Math.max(0, ask - customaryStep(ask, minorPerUnit)),
+      advice: 'take',
+    }
   }
-  if (haggleDefaults.lowestOpeningShare * ask > aim) return { walkAway, aim, opening: roundDownCustomary(aim, minorPerUnit), advice: 'far-apart' }
-  const opening = roundDownCustomary(Math.max(2 * aim - ask, haggleDefaults.lowestOpeningShare * ask), minorPerUnit)
+  if (haggleDefaults.lowestOpeningShare * ask > aim)
+    return { walkAway, aim, opening: roundDownCustomary(aim, minorPerUnit), advice: 'far-apart' }
+  const opening = roundDownCustomary(
+    Math.max(2 * aim - ask, haggleDefaults.lowestOpeningShare * ask),
+    minorPerUnit,
+  )
   return { walkAway, aim, opening, advice: 'haggle' }
 }
 

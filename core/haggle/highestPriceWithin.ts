@@ -6,7 +6,13 @@
  * @param costAt cost of the purchase at a price; between jumps it must rise by no more than `steepest` per minor unit
  * @param minorPerUnit minor units in a unit of the currency
  */
-export function highestPriceWithin(costAt: (price: number) => number, limit: number, top: number, minorPerUnit: number, steepest = 3): number | null {
+export function highestPriceWithin(
+  costAt: (price: number) => number,
+  limit: number,
+  top: number,
+  minorPerUnit: number,
+  steepest = 3,
+): number | null {
   for (let end = top; end >= 0; end -= minorPerUnit) {
     const cost = costAt(end)
     if (cost <= limit) return end

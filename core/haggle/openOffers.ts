@@ -22,12 +22,22 @@ export const mostOpenOffers = 12
  * empty one is not listed. Offers past the twelfth are left out, the cheapest are kept.
  */
 export function affordableCombinations(offers: readonly OpenOffer[], budget: number): OfferCombination[] {
-  const considered = [...offers].sort((a, b) => a.cost - b.cost || (a.id < b.id ? -1 : 1)).slice(0, mostOpenOffers)
+  const considered = [...offers]
+    .sort((a, b) => a.cost - b.cost || (a.id < b.id ? -1 : 1))
+    .slice(0, mostOpenOffers)
   const combinations: OfferCombination[] = []
   for (let mask = 1; mask < 2 ** considered.length; mask += 1) {
     const chosen = considered.filter((_, index) => (mask & (1 << index)) !== 0)
     const cost = chosen.reduce((sum, offer) => sum + offer.cost, 0)
-    if (cost <= budget) combinations.push({ ids: chosen.map((offer) => offer.id), cost, left: budget - cost, worth: chosen.reduce((sum, offer) => sum + offer.worth, 0) })
+    if (cost <= budget)
+      combinations.push({
+        ids: chosen.map((offer) => offer.id),
+        cost,
+        left: budget - cost,
+        worth: chosen.reduce((sum, offer) => sum + offer.worth, 0),
+      })
   }
-  return combinations.sort((a, b) => b.worth - a.worth || a.cost - b.cost || (a.ids.join() < b.ids.join() ? -1 : 1))
+  return combinations.sort(
+    (a, b) => b.worth - a.worth || a.cost - b.cost || (a.ids.join() < b.ids.join() ? -1 : 1),
+  )
 }

@@ -13,8 +13,16 @@ export interface LineProblem {
 }
 
 /** Proposes a mapping by the header: exact words first, then words contained in it; no column is used twice. */
-export function proposeColumns<F extends string>(header: readonly string[], words: HeaderWords<F>): ColumnMap<F> {
-  const normal = header.map((cell) => cell.toLowerCase().replace(/[^a-z0-9]+/g, ' ').trim())
+export function proposeColumns<F extends string>(
+  header: readonly string[],
+  words: HeaderWords<F>,
+): ColumnMap<F> {
+  const normal = header.map((cell) =>
+    cell
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, ' ')
+      .trim(),
+  )
   const used = new Set<number>()
   const found = {} as Record<F, number | null>
   const fields = Object.keys(words) as F[]
@@ -22,7 +30,13 @@ export function proposeColumns<F extends string>(header: readonly string[], word
   for (const exact of [true, false]) {
     for (const field of fields) {
       if (found[field] !== null) continue
-      const index = words[field].map((word) => normal.findIndex((cell, i) => !used.has(i) && (exact ? cell === word : cell.split(' ').includes(word)))).find((i) => i >= 0)
+      const index = words[field]
+        .map((word) =>
+          normal.findIndex(
+            (cell, i) => !used.has(i) && (exact ? cell === word : cell.split(' ').includes(word)),
+          ),
+        )
+        .find((i) => i >= 0)
       if (index === undefined) continue
       found[field] = index
       used.add(index)

@@ -1,8 +1,11 @@
 import { CoreError } from '../coreError'
 
 const signatures: readonly (readonly [string, readonly number[]])[] = [
-  ['a picture (PNG)', [0x89, 0x50, 0x4e, 0x47]], ['a picture (JPEG)', [0xff, 0xd8, 0xff]], ['a picture (GIF)', [0x47, 0x49, 0x46, 0x38]],
-  ['a zipped file or spreadsheet', [0x50, 0x4b, 0x03, 0x04]], ['a PDF', [0x25, 0x50, 0x44, 0x46]],
+  ['a picture (PNG)', [0x89, 0x50, 0x4e, 0x47]],
+  ['a picture (JPEG)', [0xff, 0xd8, 0xff]],
+  ['a picture (GIF)', [0x47, 0x49, 0x46, 0x38]],
+  ['a zipped file or spreadsheet', [0x50, 0x4b, 0x03, 0x04]],
+  ['a PDF', [0x25, 0x50, 0x44, 0x46]],
 ]
 
 /**
@@ -11,10 +14,20 @@ const signatures: readonly (readonly [string, readonly number[]])[] = [
  */
 export function decodeText(bytes: Uint8Array): { readonly text: string; readonly encoding: string } {
   const signature = signatures.find(([, start]) => start.every((byte, index) => bytes[index] === byte))
-  if (signature) throw new CoreError('not-text', `this is ${signature[0]}, not a text file; save the list as CSV and drop that`)
-  if (bytes[0] === 0xff && bytes[1] === 0xfe) return { text: new TextDecoder('utf-16le').decode(bytes), encoding: 'UTF-16' }
-  if (bytes[0] === 0xfe && bytes[1] === 0xff) return { text: new TextDecoder('utf-16be').decode(bytes), encoding: 'UTF-16' }
-  if (bytes.subarray(0, 4096).includes(0)) throw new CoreError('not-text', 'this is a binary file, not a text file; save the list as CSV and drop that')
+  if (signature)
+    throw new CoreError(
+      'not-text',
+      `this is ${signature[0]}, not a text file; save the list as CSV and drop that`,
+    )
+  if (bytes[0] === 0xff && bytes[1] === 0xfe)
+    return { text: new TextDecoder('utf-16le').decode(bytes), encoding: 'UTF-16' }
+  if (bytes[0] === 0xfe && bytes[1] === 0xff)
+    return { text: new TextDecoder('utf-16be').decode(bytes), encoding: 'UTF-16' }
+  if (bytes.subarray(0, 4096).includes(0))
+    throw new CoreError(
+      'not-text',
+      'this is a binary file, not a text file; save the list as CSV and drop that',
+    )
   try {
     return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'UTF-8' }
   } catch {

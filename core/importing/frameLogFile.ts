@@ -49,33 +49,67 @@ const sliceLength = 4_000_000
  */
 export function frameLogHead(text: string): FrameLogHead {
   const clean = text.slice(0, 200_000).replace(/^\uFEFF/, '')
-  if (clean.trim() === '') throw new CoreError('empty-file', 'the log is empty; it needs a line for each frame')
+  if (clean.trim() === '')
+    throw new CoreError('empty-file', 'the log is empty; it needs a line for each frame')
   const lines = clean.split(/\r?\n/, sampleLines + 1)
-  const delimiter = [';', '\t', ',', '|'].find((sign) => lines.slice(0, 5).every((line) => line.trim() === '' || line.includes(sign))) ?? ','
+  const delimiter =
+    [';', '\t', ',', '|'].find((sign) =>
+      lines.slice(0, 5).every((line) => line.trim() === '' || line.includes(sign)),
+    ) ?? ','
   const rows = Papa.parse<string[]>(lines.join('\n'), { delimiter, skipEmptyLines: 'greedy' }).data
   const hasHeader = rows[0]!.some((cell) => cell.trim() !== '' && !isNumber(cell, delimiter))
   const sample = hasHeader ? rows.slice(1) : rows
-  const header = rows[0]!.map((cell, index) => (hasHeader && cell.trim() !== '' ? cell.trim() : `column ${index + 1}`))
-  return { header, hasHeader, delimiter, sample: sample.slice(0, 6), proposal: propose(header, sample, delimiter) }
+  const header = rows[0]!.map((cell, index) =>
+    hasHeader && cell.trim() !== '' ? cell.trim() : `column ${index + 1}`,
+  )
+  return {
+    header,
+    hasHeader,
+    delimiter,
+    sample: sample.slice(0, 6),
+    proposal: propose(header, sample, delimiter),
+  }
 }
 
-function propose(header: readonly string[], rows: readonly (readonly string[])[], delimiter: string): FrameColumn | null {
+function propose(
+  header: readonly string[],
+  rows: readonly (readonly string[])[],
+  delimiter: string,
+): FrameColumn | null {
   const columns = header.map((name, column) => {
-    const values = rows.map((row) => toNumber(row[column] ?? '', delimiter)).filter((value) => Number.isFinite(value))
+    const values = rows
+      .map((row) => toNumber(row[column] ?? '', delimiter))
+      .filter((value) => Number.isFinite(value))
     if (values.length < 2 || values.length < rows.length / 2) return null
     // a few frames may happen to rise; many do not
-    const rises = values.every((value, index) => index === 0 || value > values[index - 1]!) && (values.length >= fewestRising || /stamp|elapsed|clock|^time$/i.test(name))
+    const rises =
+      values.every((value, index) => index === 0 || value > values[index - 1]!) &&
+      (values.length >= fewestRising || /stamp|elapsed|clock|^time$/i.test(name))
     const steps = rises ? values.slice(1).map((value, index) => value - values[index]!) : values
     const usual = [...steps].sort((a, b) => a - b)[steps.length >> 1]!
-    const unit = usual > 0.0002 && usual < 0.35 ? 's' : usual >= 0.35 && usual < 350 ? 'ms' : usual >= 350 && usual < 350_000 ? 'us' : null
+    const unit =
+      usual > 0.0002 && usual < 0.35
+        ? 's'
+        : usual >= 0.35 && usual < 350
+          ? 'ms'
+          : usual >= 350 && usual < 350_000
+            ? 'us'
+            : null
     if (unit === null) return null
     const named = /frame/i.test(name) && !/number|count|index|#/i.test(name)
     // a running number of the frame rises by one and is no time stamp
     const isCounter = values.every((value, index) => index === 0 || value - values[index - 1]! === 1)
     const counted: FrameUnit = rises ? `stamps-${unit}` : unit
-    return { column, unit: counted, merit: (named ? 4 : 0) + (rises ? 0 : 2) + (/\b(ms|µs|us)\b|time/i.test(name) ? 1 : 0) - (isCounter ? 5 : 0) }
+    return {
+      column,
+      unit: counted,
+      merit:
+        (named ? 4 : 0) + (rises ? 0 : 2) + (/\b(ms|µs|us)\b|time/i.test(name) ? 1 : 0) - (isCounter ? 5 : 0),
+    }
   })
-  const best = columns.flatMap((each) => each ?? []).sort((a, b) => b.merit - a.merit || a.column - b.column)[0]
+  const best = columns
+    .flatMap((each) => each ?? [])
+    .sort((a, b) => b.merit - a.merit || a.column - b.column)[0]
   return best && best.merit > -3 ? { column: best.column, unit: best.unit } : null
 }
 
@@ -86,9 +120,18 @@ function propose(header: readonly string[], rows: readonly (readonly string[])[]
  * @param onProgress called now and then with the share done; answers whether to go on
  * @throws CoreError `bad-column`, `no-frames`, `cancelled`
  */
-export function readFrameLog(text: string, { column, unit }: FrameColumn, onProgress: (share: number) => boolean = () => true): ReadFrameLog {
+export function readFrameLog(
+  text: string,
+  { column, unit }: FrameColumn,
+  onProgress: (share: number) => boolean = () => true,
+): ReadFrameLog {
   const { header, hasHeader, delimiter } = frameLogHead(text)
-  if (!(Number.isInteger(column) && column >= 0 && column < header.length)) throw new CoreError('bad-column', `the log has ${header.length} columns; there is no column ${column + 1}`, 'column')
+  if (!(Number.isInteger(column) && column >= 0 && column < header.length))
+    throw new CoreError(
+      'bad-column',
+      `the log has ${header.length} columns; there is no column ${column + 1}`,
+      'column',
+    )
   const { toMs, stamps } = frameUnits[unit]
   const times: number[] = []
   const problems: LineProblem[] = []
@@ -97,7 +140,8 @@ export function readFrameLog(text: string, { column, unit }: FrameColumn, onProg
   let line = 0
   const reject = (reason: string, raw: readonly string[]) => {
     rejected += 1
-    if (problems.length < mostProblems) problems.push({ line, code: 'frame-time', reason, raw: raw.join(' | ').slice(0, 120) })
+    if (problems.length < mostProblems)
+      problems.push({ line, code: 'frame-time', reason, raw: raw.join(' | ').slice(0, 120) })
   }
   for (const rows of slices(text.replace(/^\uFEFF/, ''), delimiter, onProgress)) {
     for (const row of rows) {
@@ -119,20 +163,34 @@ export function readFrameLog(text: string, { column, unit }: FrameColumn, onProg
       }
     }
   }
-  if (times.length === 0) throw new CoreError('no-frames', `no line of the log holds a frame time in “${header[column]!}”${problems[0] ? `; line ${problems[0].line}: ${problems[0].reason}` : ''}`, 'column')
+  if (times.length === 0)
+    throw new CoreError(
+      'no-frames',
+      `no line of the log holds a frame time in “${header[column]!}”${problems[0] ? `; line ${problems[0].line}: ${problems[0].reason}` : ''}`,
+      'column',
+    )
   return { timesMs: Float64Array.from(times), problems, rejected }
 }
 
 /** Rows of the text, some megabytes at a time; a text with quotes is read as a whole, since a cell may hold a line's end. */
-function* slices(text: string, delimiter: string, onProgress: (share: number) => boolean): Generator<string[][]> {
+function* slices(
+  text: string,
+  delimiter: string,
+  onProgress: (share: number) => boolean,
+): Generator<string[][]> {
   const quoted = text.includes('"')
   const length = quoted ? text.length : sliceLength
   for (let from = 0; from < text.length;) {
     const cut = from + length >= text.length ? -1 : text.indexOf('\n', from + length)
     const to = cut < 0 ? text.length : cut
-    yield Papa.parse<string[]>(text.slice(from, to), { delimiter, fastMode: !quoted, newline: text.includes('\r\n') ? '\r\n' : '\n' }).data
+    yield Papa.parse<string[]>(text.slice(from, to), {
+      delimiter,
+      fastMode: !quoted,
+      newline: text.includes('\r\n') ? '\r\n' : '\n',
+    }).data
     from = to + 1
-    if (!onProgress(Math.min(1, to / text.length))) throw new CoreError('cancelled', 'reading the log was stopped')
+    if (!onProgress(Math.min(1, to / text.length)))
+      throw new CoreError('cancelled', 'reading the log was stopped')
   }
 }
 

@@ -23,7 +23,10 @@ export interface PageOffer {
 type Node = Readonly<Record<string, unknown>>
 
 const conditionByName: Readonly<Record<string, Condition>> = {
-  newcondition: 'new', usedcondition: 'used', refurbishedcondition: 'refurbished', damagedcondition: 'damaged',
+  newcondition: 'new',
+  usedcondition: 'used',
+  refurbishedcondition: 'refurbished',
+  damagedcondition: 'damaged',
 }
 
 /**
@@ -33,9 +36,15 @@ const conditionByName: Readonly<Record<string, Condition>> = {
  * @throws CoreError `no-json-ld`, `broken-json-ld`, `no-product`
  */
 export function jsonLdOffers(source: string): PageOffer[] {
-  const blocks = [...source.matchAll(/<script[^>]*type\s*=\s*["']?application\/ld\+json["']?[^>]*>([\s\S]*?)<\/script>/gi)].map((match) => match[1]!)
+  const blocks = [
+    ...source.matchAll(/<script[^>]*type\s*=\s*["']?application\/ld\+json["']?[^>]*>([\s\S]*?)<\/script>/gi),
+  ].map((match) => match[1]!)
   if (blocks.length === 0 && /^\s*[[{]/.test(source)) blocks.push(source)
-  if (blocks.length === 0) throw new CoreError('no-json-ld', 'no product data (JSON-LD) is in this page source; paste the whole source, or fill in the form')
+  if (blocks.length === 0)
+    throw new CoreError(
+      'no-json-ld',
+      'no product data (JSON-LD) is in this page source; paste the whole source, or fill in the form',
+    )
   const nodes: Node[] = []
   let broken: unknown
   for (const block of blocks) {
@@ -46,10 +55,18 @@ export function jsonLdOffers(source: string): PageOffer[] {
     }
   }
   const products = nodes.filter((node) => hasType(node, 'Product'))
-  const offers = products.length > 0 ? products.map(readProduct) : nodes.filter((node) => hasType(node, 'Offer')).map((node) => readOffer(node, {}))
+  const offers =
+    products.length > 0
+      ? products.map(readProduct)
+      : nodes.filter((node) => hasType(node, 'Offer')).map((node) => readOffer(node, {}))
   if (offers.length > 0) return offers
   if (broken !== undefined) {
-    throw new CoreError('broken-json-ld', 'the product data in this page source is broken; copy the source again from its first to its last line', '', { cause: broken })
+    throw new CoreError(
+      'broken-json-ld',
+      'the product data in this page source is broken; copy the source again from its first to its last line',
+      '',
+      { cause: broken },
+    )
   }
   throw new CoreError('no-product', 'the page source holds data, but no product and no offer')
 }
@@ -62,7 +79,9 @@ function collect(value: unknown, into: Node[], depth: number): void {
   }
   const node = value as Node
   into.push(node)
-  for (const [key, child] of Object.entries(node)) if (key === '@graph' || key === 'itemListElement' || key === 'item' || key === 'mainEntity') collect(child, into, depth + 1)
+  for (const [key, child] of Object.entries(node))
+    if (key === '@graph' || key === 'itemListElement' || key === 'item' || key === 'mainEntity')
+      collect(child, into, depth + 1)
 }
 
 function hasType(node: Node, type: string): boolean {
@@ -77,14 +96,21 @@ function readProduct(product: Node): PageOffer {
 }
 
 function readOffer(offer: Node, product: Node): PageOffer {
-  const specification = (typeof offer.priceSpecification === 'object' && offer.priceSpecification !== null ? offer.priceSpecification : {}) as Node
+  const specification = (
+    typeof offer.priceSpecification === 'object' && offer.priceSpecification !== null
+      ? offer.priceSpecification
+      : {}
+  ) as Node
   const seller = offer.seller as Node | undefined
   const conditionText = text(offer.itemCondition) ?? text(product.itemCondition)
   return {
     title: text(product.name) ?? text(offer.name) ?? 'untitled',
     price: text(offer.price) ?? text(specification.price) ?? text(offer.lowPrice),
     currency: text(offer.priceCurrency) ?? text(specification.priceCurrency),
-    condition: conditionText === null ? null : (conditionByName[conditionText.replace(/^.*[/#]/, '').toLowerCase()] ?? null),
+    condition:
+      conditionText === null
+        ? null
+        : (conditionByName[conditionText.replace(/^.*[/#]/, '').toLowerCase()] ?? null),
     url: text(offer.url) ?? text(product.url),
     seller: seller && typeof seller === 'object' ? text(seller.name) : null,
     id: text(product.sku) ?? text(product.productID) ?? text(offer.sku) ?? text(product['@id']),

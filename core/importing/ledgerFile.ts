@@ -7,7 +7,12 @@ import { FieldError, readCurrency, readDate, readPrice } from './readFields'
 import { readRows, type ReadRow } from './readRows'
 
 const headerWords: HeaderWords<'date' | 'kind' | 'what' | 'cash' | 'currency' | 'hours'> = {
-  date: ['date', 'day'], kind: ['kind', 'type'], what: ['what', 'text', 'note', 'description'], cash: ['cash', 'amount'], currency: ['currency', 'cur'], hours: ['hours', 'time'],
+  date: ['date', 'day'],
+  kind: ['kind', 'type'],
+  what: ['what', 'text', 'note', 'description'],
+  cash: ['cash', 'amount'],
+  currency: ['currency', 'cur'],
+  hours: ['hours', 'time'],
 }
 
 /** An entry as a file states it; `cash` in minor units, below zero where money left. */
@@ -24,21 +29,31 @@ export interface ImportedEntry {
  * amount must be that of its kind; an entry in another currency than the ledger's is refused, since the rate of that
  * day would be a guess.
  */
-export function readLedger(text: string, { currency, today }: { readonly currency: string; readonly today: CalendarDate }): { readonly read: ReadRow<ImportedEntry>[]; readonly problems: LineProblem[] } {
+export function readLedger(
+  text: string,
+  { currency, today }: { readonly currency: string; readonly today: CalendarDate },
+): { readonly read: ReadRow<ImportedEntry>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
   const missing = (['date', 'kind', 'what', 'cash'] as const).find((field) => map[field] === null)
-  if (missing !== undefined) throw new CoreError('no-column', `no column is called "${missing}"; the first line must name date, kind, what, cash, and where needed currency and hours`, missing)
+  if (missing !== undefined)
+    throw new CoreError(
+      'no-column',
+      `no column is called "${missing}"; the first line must name date, kind, what, cash, and where needed currency and hours`,
+      missing,
+    )
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     const day = readDate(cell('date'))
     if (day > today) throw new FieldError('date', `${day} is in the future`)
     const kind = readKind(cell('kind'))
     const stated = readCurrency(cell('currency'), currency)
-    if (stated !== currency) throw new FieldError('currency', `the ledger is kept in ${currency}, this line is in ${stated}`)
+    if (stated !== currency)
+      throw new FieldError('currency', `the ledger is kept in ${currency}, this line is in ${stated}`)
     const cash = cell('cash') === '' ? 0 : readPrice(cell('cash'), currency)
     const hours = cell('hours') === '' ? 0 : Number(cell('hours'))
-    if (!Number.isFinite(hours)) throw new FieldError('hours', `"${cell('hours').slice(0, 20)}" is not a number of hours`)
+    if (!Number.isFinite(hours))
+      throw new FieldError('hours', `"${cell('hours').slice(0, 20)}" is not a number of hours`)
     if (cash === 0 && hours === 0) throw new FieldError('cash', 'neither an amount nor hours')
     if (cell('what') === '') throw new FieldError('what', 'no word of what it was')
     return { day, kind, text: cell('what').slice(0, 200), cash, hours }
@@ -47,7 +62,13 @@ export function readLedger(text: string, { currency, today }: { readonly currenc
 
 function readKind(cell: string): EntryKind {
   const wanted = cell.toLowerCase()
-  const kind = (Object.keys(entryKinds) as EntryKind[]).find((each) => each === wanted || entryKinds[each].name === wanted)
-  if (!kind) throw new FieldError('kind', `"${cell.slice(0, 40)}" is not a kind of entry; write one of: ${Object.keys(entryKinds).join(', ')}`)
+  const kind = (Object.keys(entryKinds) as EntryKind[]).find(
+    (each) => each === wanted || entryKinds[each].name === wanted,
+  )
+  if (!kind)
+    throw new FieldError(
+      'kind',
+      `"${cell.slice(0, 40)}" is not a kind of entry; write one of: ${Object.keys(entryKinds).join(', ')}`,
+    )
   return kind
 }

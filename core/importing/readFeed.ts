@@ -18,14 +18,30 @@ export interface FeedEntry {
  * @param base address of the feed, against which relative links are resolved
  * @throws CoreError `not-a-feed`
  */
-export function readFeed(text: string, base: string): { readonly entries: FeedEntry[]; readonly problems: { readonly where: string; readonly reason: string }[] } {
+export function readFeed(
+  text: string,
+  base: string,
+): {
+  readonly entries: FeedEntry[]
+  readonly problems: { readonly where: string; readonly reason: string }[]
+} {
   const entries: FeedEntry[] = []
   const problems: { where: string; reason: string }[] = []
   for (const [index, raw] of rawEntries(text).entries()) {
     const where = `entry ${index + 1}`
     const url = absolute(raw.link, base)
-    if (url === null) problems.push({ where, reason: raw.link ? `"${raw.link.slice(0, 80)}" is not an address` : 'has no link to a page' })
-    else entries.push({ id: raw.id || url, url, title: (raw.title ?? '').trim().slice(0, 300), publishedOn: dayOf(raw.published) })
+    if (url === null)
+      problems.push({
+        where,
+        reason: raw.link ? `"${raw.link.slice(0, 80)}" is not an address` : 'has no link to a page',
+      })
+    else
+      entries.push({
+        id: raw.id || url,
+        url,
+        title: (raw.title ?? '').trim().slice(0, 300),
+        publishedOn: dayOf(raw.published),
+      })
   }
   return { entries, problems }
 }
@@ -55,25 +71,50 @@ function jsonEntries(text: string): RawEntry[] {
     throw notAFeed(cause)
   }
   // one without entries may leave its list out; its version still says what it is
-  if (!isNode(feed) || !(Array.isArray(feed.items) || /jsonfeed\.org/.test(plain(feed.version) ?? ''))) throw notAFeed()
-  return list(feed.items).map((item) => ({ id: plain(item.id), link: plain(item.url) ?? plain(item.external_url), title: plain(item.title), published: plain(item.date_published) ?? plain(item.date_modified) }))
+  if (!isNode(feed) || !(Array.isArray(feed.items) || /jsonfeed\.org/.test(plain(feed.version) ?? '')))
+    throw notAFeed()
+  return list(feed.items).map((item) => ({
+    id: plain(item.id),
+    link: plain(item.url) ?? plain(item.external_url),
+    title: plain(item.title),
+    published: plain(item.date_published) ?? plain(item.date_modified),
+  }))
 }
 
 function atomEntry(entry: Node): RawEntry {
   const links = list(entry.link)
   const link = links.find((each) => each['@rel'] === undefined || each['@rel'] === 'alternate') ?? links[0]
-  return { id: plain(entry.id), title: plain(entry.title), link: plain(link?.['@href']), published: plain(entry.published) ?? plain(entry.updated) }
+  return {
+    id: plain(entry.id),
+    title: plain(entry.title),
+    link: plain(link?.['@href']),
+    published: plain(entry.published) ?? plain(entry.updated),
+  }
 }
 
 function rssItem(item: Node): RawEntry {
-  return { id: plain(item.guid), link: plain(item.link), title: plain(item.title), published: plain(item.pubDate) }
+  return {
+    id: plain(item.guid),
+    link: plain(item.link),
+    title: plain(item.title),
+    published: plain(item.pubDate),
+  }
 }
 
-const parser = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '@', removeNSPrefix: true, parseTagValue: false, parseAttributeValue: false, trimValues: true, htmlEntities: true })
+const parser = new XMLParser({
+  ignoreAttributes: false,
+  attributeNamePrefix: '@',
+  removeNSPrefix: true,
+  parseTagValue: false,
+  parseAttributeValue: false,
+  trimValues: true,
+  htmlEntities: true,
+})
 
 /** A feed has no need of entities of its own, and a document that declares some may be made to swell. */
 function parseXml(text: string): Node {
-  if (/<!DOCTYPE|<!ENTITY/i.test(text)) throw new CoreError('not-a-feed', 'the feed declares a document type, which is not read', 'url')
+  if (/<!DOCTYPE|<!ENTITY/i.test(text))
+    throw new CoreError('not-a-feed', 'the feed declares a document type, which is not read', 'url')
   try {
     const parsed: unknown = parser.parse(text, true)
     return isNode(parsed) ? parsed : {}
@@ -83,7 +124,12 @@ function parseXml(text: string): Node {
 }
 
 function notAFeed(cause?: unknown): CoreError {
-  return new CoreError('not-a-feed', 'the address answers, but not with an Atom, RSS or JSON feed', 'url', cause === undefined ? {} : { cause })
+  return new CoreError(
+    'not-a-feed',
+    'the address answers, but not with an Atom, RSS or JSON feed',
+    'url',
+    cause === undefined ? {} : { cause },
+  )
 }
 
 type Node = Readonly<Record<string, unknown>>

@@ -12,7 +12,10 @@ export interface ReadRow<T> {
  * Reads each row of a table; one that throws a `FieldError` becomes a problem with its line number, the others go on.
  * Any other error is ours and is thrown.
  */
-export function readRows<T>(rows: readonly (readonly string[])[], read: (row: readonly string[]) => T): { readonly read: ReadRow<T>[]; readonly problems: LineProblem[] } {
+export function readRows<T>(
+  rows: readonly (readonly string[])[],
+  read: (row: readonly string[]) => T,
+): { readonly read: ReadRow<T>[]; readonly problems: LineProblem[] } {
   const good: ReadRow<T>[] = []
   const problems: LineProblem[] = []
   for (const [index, row] of rows.entries()) {

@@ -5,10 +5,44 @@ import { readCsv } from './readCsv'
 import { FieldError, readDate, readWhole, readWord } from './readFields'
 import { readRows, type ReadRow } from './readRows'
 
-const headerWords: HeaderWords<'workload' | 'cpu' | 'graphics' | 'width' | 'height' | 'preset' | 'upscaling' | 'scene' | 'averageFps' | 'lowFps' | 'kind' | 'ranOn' | 'channels' | 'background' | 'cause' | 'cpuUse' | 'cardUse' | 'note'> = {
-  workload: ['workload', 'game'], cpu: ['cpu'], graphics: ['graphics', 'card', 'gpu'], width: ['width'], height: ['height', 'resolution'], preset: ['preset', 'settings'], upscaling: ['upscaling'], scene: ['scene'],
-  averageFps: ['average', 'average fps', 'fps'], lowFps: ['low', 'low fps', '1 low'], kind: ['kind', 'source'], ranOn: ['date', 'day', 'ran on'], channels: ['channels', 'memory channels'],
-  background: ['background'], cause: ['cause'], cpuUse: ['cpu use'], cardUse: ['card use', 'gpu use'], note: ['note'],
+const headerWords: HeaderWords<
+  | 'workload'
+  | 'cpu'
+  | 'graphics'
+  | 'width'
+  | 'height'
+  | 'preset'
+  | 'upscaling'
+  | 'scene'
+  | 'averageFps'
+  | 'lowFps'
+  | 'kind'
+  | 'ranOn'
+  | 'channels'
+  | 'background'
+  | 'cause'
+  | 'cpuUse'
+  | 'cardUse'
+  | 'note'
+> = {
+  workload: ['workload', 'game'],
+  cpu: ['cpu'],
+  graphics: ['graphics', 'card', 'gpu'],
+  width: ['width'],
+  height: ['height', 'resolution'],
+  preset: ['preset', 'settings'],
+  upscaling: ['upscaling'],
+  scene: ['scene'],
+  averageFps: ['average', 'average fps', 'fps'],
+  lowFps: ['low', 'low fps', '1 low'],
+  kind: ['kind', 'source'],
+  ranOn: ['date', 'day', 'ran on'],
+  channels: ['channels', 'memory channels'],
+  background: ['background'],
+  cause: ['cause'],
+  cpuUse: ['cpu use'],
+  cardUse: ['card use', 'gpu use'],
+  note: ['note'],
 }
 
 /** A line of a CSV of runs: parts and workload by id or name, to be looked up by the caller. */
@@ -33,25 +67,62 @@ export interface ImportedRun {
   readonly note: string
 }
 
-const kindSpellings: Readonly<Record<RunKind, readonly string[]>> = { 'own-log': ['own log', 'log'], 'own-reading': ['own reading', 'own', 'reading'], published: ['review', 'article'], 'console-mode': ['console'] }
+const kindSpellings: Readonly<Record<RunKind, readonly string[]>> = {
+  'own-log': ['own log', 'log'],
+  'own-reading': ['own reading', 'own', 'reading'],
+  published: ['review', 'article'],
+  'console-mode': ['console'],
+}
 
 /** Reads a CSV of runs; what cannot be understood is reported by line. Throws `no-column` for a file without what every run needs. Unstated: two memory channels, a published result. */
-export function readRuns(text: string, today: string): { readonly read: ReadRow<ImportedRun>[]; readonly problems: LineProblem[] } {
+export function readRuns(
+  text: string,
+  today: string,
+): { readonly read: ReadRow<ImportedRun>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
-  const absent = (['workload', 'cpu', 'graphics', 'width', 'height', 'preset', 'averageFps'] as const).find((field) => map[field] === null)
-  if (absent !== undefined) throw new CoreError('no-column', `no column is called "${headerWords[absent][0]!}"; the first line must name workload, cpu, graphics, width, height, preset and average`, absent)
+  const absent = (['workload', 'cpu', 'graphics', 'width', 'height', 'preset', 'averageFps'] as const).find(
+    (field) => map[field] === null,
+  )
+  if (absent !== undefined)
+    throw new CoreError(
+      'no-column',
+      `no column is called "${headerWords[absent][0]!}"; the first line must name workload, cpu, graphics, width, height, preset and average`,
+      absent,
+    )
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     const needed = (field: keyof typeof map, what: string) => cell(field) || missing(what)
     const ranOn = readDate(cell('ranOn') || today)
     if (ranOn > today) throw new FieldError('date', `${ranOn} is in the future`)
     return {
-      workload: needed('workload', 'workload'), cpu: needed('cpu', 'CPU'), graphics: needed('graphics', 'card'), width: readWhole(needed('width', 'width'), 320, 'width'), height: readWhole(needed('height', 'height'), 200, 'height'),
-      preset: needed('preset', 'preset'), upscaling: cell('upscaling'), scene: cell('scene'), averageFps: rate(needed('averageFps', 'average'), 'average'), lowFps: cell('lowFps') === '' ? null : rate(cell('lowFps'), 'low'),
-      kind: readWord(cell('kind') || 'published', kindSpellings, 'kind'), ranOn, memoryChannels: cell('channels') === '' ? 2 : readWhole(cell('channels'), 1, 'channels'), background: cell('background'),
-      lowsCause: cell('cause') === '' ? null : readWord(cell('cause'), Object.fromEntries(lowsCauses.map((cause) => [cause, [cause.replace('-', ' ')]])) as unknown as Readonly<Record<LowsCause, readonly string[]>>, 'cause'),
-      cpuUse: use(cell('cpuUse')), cardUse: use(cell('cardUse')), note: cell('note'),
+      workload: needed('workload', 'workload'),
+      cpu: needed('cpu', 'CPU'),
+      graphics: needed('graphics', 'card'),
+      width: readWhole(needed('width', 'width'), 320, 'width'),
+      height: readWhole(needed('height', 'height'), 200, 'height'),
+      preset: needed('preset', 'preset'),
+      upscaling: cell('upscaling'),
+      scene: cell('scene'),
+      averageFps: rate(needed('averageFps', 'average'), 'average'),
+      lowFps: cell('lowFps') === '' ? null : rate(cell('lowFps'), 'low'),
+      kind: readWord(cell('kind') || 'published', kindSpellings, 'kind'),
+      ranOn,
+      memoryChannels: cell('channels') === '' ? 2 : readWhole(cell('channels'), 1, 'channels'),
+      background: cell('background'),
+      lowsCause:
+        cell('cause') === ''
+          ? null
+          : readWord(
+              cell('cause'),
+              Object.fromEntries(
+                lowsCauses.map((cause) => [cause, [cause.replace('-', ' ')]]),
+              ) as unknown as Readonly<Record<LowsCause, readonly string[]>>,
+              'cause',
+            ),
+      cpuUse: use(cell('cpuUse')),
+      cardUse: use(cell('cardUse')),
+      note: cell('note'),
     }
   })
 }
@@ -62,7 +133,8 @@ function missing(what: string): never {
 
 function rate(cell: string, what: string): number {
   const value = Number(cell.replace(',', '.'))
-  if (!(value > 0 && value <= 5000)) throw new FieldError(what, `"${cell.slice(0, 20)}" is not a rate in frames a second`)
+  if (!(value > 0 && value <= 5000))
+    throw new FieldError(what, `"${cell.slice(0, 20)}" is not a rate in frames a second`)
   return value
 }
 
@@ -72,4 +144,3 @@ function use(cell: string): number | null {
   if (!(value >= 0 && value <= 100)) throw new FieldError('use', `"${cell.slice(0, 20)}" is not a percentage`)
   return value
 }
-

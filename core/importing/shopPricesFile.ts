@@ -4,7 +4,11 @@ import { readRows, type ReadRow } from './readRows'
 import { FieldError, readCurrency, readDate, readPrice } from './readFields'
 
 const headerWords: HeaderWords<'source' | 'part' | 'date' | 'price' | 'currency'> = {
-  source: ['source', 'shop'], part: ['part', 'part id', 'id'], date: ['date', 'day'], price: ['price', 'amount'], currency: ['currency'],
+  source: ['source', 'shop'],
+  part: ['part', 'part id', 'id'],
+  date: ['date', 'day'],
+  price: ['price', 'amount'],
+  currency: ['currency'],
 }
 
 export interface ImportedShopPrice {
@@ -16,7 +20,10 @@ export interface ImportedShopPrice {
 }
 
 /** Reads a CSV of shop prices: source, part, date, price, currency; what cannot be understood is reported by line. */
-export function readShopPrices(text: string, defaults: { readonly currency: string; readonly today: string; readonly sourceId?: string }): { readonly read: ReadRow<ImportedShopPrice>[]; readonly problems: LineProblem[] } {
+export function readShopPrices(
+  text: string,
+  defaults: { readonly currency: string; readonly today: string; readonly sourceId?: string },
+): { readonly read: ReadRow<ImportedShopPrice>[]; readonly problems: LineProblem[] } {
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
   return readRows(rows, (row) => {
@@ -26,6 +33,12 @@ export function readShopPrices(text: string, defaults: { readonly currency: stri
     if (date > defaults.today) throw new FieldError('date', `${date} is in the future`)
     const price = readPrice(cell('price'), currency)
     if (price <= 0) throw new FieldError('price', 'a price must be more than zero')
-    return { sourceId: cell('source') || (defaults.sourceId ?? ''), partId: cell('part'), date, price, currency }
+    return {
+      sourceId: cell('source') || (defaults.sourceId ?? ''),
+      partId: cell('part'),
+      date,
+      price,
+      currency,
+    }
   })
 }

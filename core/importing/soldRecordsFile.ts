@@ -5,7 +5,18 @@ import { readRows } from './readRows'
 import { proposeColumns, type ColumnMap, type HeaderWords, type LineProblem } from './columns'
 import { FieldError, readCurrency, readDate, readPrice, readWhole, readWord } from './readFields'
 
-export const soldRecordFields = ['id', 'source', 'title', 'price', 'shipping', 'currency', 'soldOn', 'manner', 'condition', 'quantity'] as const
+export const soldRecordFields = [
+  'id',
+  'source',
+  'title',
+  'price',
+  'shipping',
+  'currency',
+  'soldOn',
+  'manner',
+  'condition',
+  'quantity',
+] as const
 export type SoldRecordField = (typeof soldRecordFields)[number]
 export const neededSoldRecordFields: readonly SoldRecordField[] = ['title', 'price', 'soldOn']
 
@@ -23,11 +34,16 @@ const headerWords: HeaderWords<SoldRecordField> = {
 }
 
 const mannerSpellings: Readonly<Record<Manner, readonly string[]>> = {
-  auction: ['bid', 'bids', 'auction sale'], fixed: ['fixed price', 'buy now', 'shop', 'offer'], local: ['local hand-over', 'pickup', 'classified', 'hand-over', 'collection'],
+  auction: ['bid', 'bids', 'auction sale'],
+  fixed: ['fixed price', 'buy now', 'shop', 'offer'],
+  local: ['local hand-over', 'pickup', 'classified', 'hand-over', 'collection'],
 }
 const conditionSpellings: Readonly<Record<Condition, readonly string[]>> = {
-  new: ['brand new', 'sealed'], opened: ['open', 'open box', 'as new', 'like new'], refurbished: ['refurb', 'renewed', 'seller refurbished'],
-  used: ['pre-owned', 'good', 'second hand', 'second-hand', 'working'], damaged: ['untested', 'for parts', 'broken', 'faulty', 'not working', 'damaged or untested'],
+  new: ['brand new', 'sealed'],
+  opened: ['open', 'open box', 'as new', 'like new'],
+  refurbished: ['refurb', 'renewed', 'seller refurbished'],
+  used: ['pre-owned', 'good', 'second hand', 'second-hand', 'working'],
+  damaged: ['untested', 'for parts', 'broken', 'faulty', 'not working', 'damaged or untested'],
 }
 
 /** A sold record as a file states it; amounts in minor units. */
@@ -69,19 +85,34 @@ export interface SoldRecordsRead {
  *
  * @throws CoreError `no-column` where title, price or date is mapped to no column
  */
-export function readSoldRecords(text: string, defaults: SoldRecordDefaults, columns?: ColumnMap<SoldRecordField>, onlyPreview = false): SoldRecordsRead {
+export function readSoldRecords(
+  text: string,
+  defaults: SoldRecordDefaults,
+  columns?: ColumnMap<SoldRecordField>,
+  onlyPreview = false,
+): SoldRecordsRead {
   const { header, rows } = readCsv(text)
   const map = columns ?? proposeColumns(header, headerWords)
   const sample = rows.slice(0, 5)
-  if (onlyPreview && neededSoldRecordFields.some((field) => map[field] === null)) return { header, columns: map, records: [], problems: [], sample }
+  if (onlyPreview && neededSoldRecordFields.some((field) => map[field] === null))
+    return { header, columns: map, records: [], problems: [], sample }
   for (const field of neededSoldRecordFields) {
-    if (map[field] === null) throw new CoreError('no-column', `no column is known to hold the ${field === 'soldOn' ? 'date' : field}; choose it in the preview`, `columns.${field}`)
+    if (map[field] === null)
+      throw new CoreError(
+        'no-column',
+        `no column is known to hold the ${field === 'soldOn' ? 'date' : field}; choose it in the preview`,
+        `columns.${field}`,
+      )
   }
   const { read, problems } = readRows(onlyPreview ? sample : rows, (row) => readLine(row, map, defaults))
   return { header, columns: map, records: read.map((row) => row.value), problems, sample }
 }
 
-function readLine(row: readonly string[], map: ColumnMap<SoldRecordField>, defaults: SoldRecordDefaults): ImportedRecord {
+function readLine(
+  row: readonly string[],
+  map: ColumnMap<SoldRecordField>,
+  defaults: SoldRecordDefaults,
+): ImportedRecord {
   const cell = (field: SoldRecordField) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
   const title = cell('title')
   if (title === '') throw new FieldError('title', 'no title')
@@ -103,7 +134,10 @@ function readLine(row: readonly string[], map: ColumnMap<SoldRecordField>, defau
     currency,
     soldOn,
     manner: cell('manner') === '' ? defaults.manner : readWord(cell('manner'), mannerSpellings, 'manner'),
-    condition: cell('condition') === '' ? defaults.condition : readWord(cell('condition'), conditionSpellings, 'condition'),
+    condition:
+      cell('condition') === ''
+        ? defaults.condition
+        : readWord(cell('condition'), conditionSpellings, 'condition'),
     quantity: cell('quantity') === '' ? null : readWhole(cell('quantity'), 1, 'quantity'),
   }
 }

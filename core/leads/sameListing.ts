@@ -35,16 +35,29 @@ const longestGap = 60
  * forerunner only. O(n²) within listings of the same things.
  */
 export function findSameListings(listings: readonly ListingToCompare[]): SameListing[] {
-  const groups = groupBy(listings.filter((each) => each.things !== ''), (each) => each.things)
+  const groups = groupBy(
+    listings.filter((each) => each.things !== ''),
+    (each) => each.things,
+  )
   const found: SameListing[] = []
   for (const group of groups.values()) {
-    const dated = [...group].sort((a, b) => compareText(a.listedOn, b.listedOn) || compareText(a.id, b.id)).map((listing) => ({ listing, words: wordsOf(listing.title) }))
+    const dated = [...group]
+      .sort((a, b) => compareText(a.listedOn, b.listedOn) || compareText(a.id, b.id))
+      .map((listing) => ({ listing, words: wordsOf(listing.title) }))
     for (const [index, later] of dated.entries()) {
-      const earlier = dated.slice(0, index).reverse().find((each) => repeats(each, later))
+      const earlier = dated
+        .slice(0, index)
+        .reverse()
+        .find((each) => repeats(each, later))
       if (!earlier) continue
       const { listing } = earlier
       found.push({
-        id: later.listing.id, earlierId: listing.id, kind: listing.vanishedOn !== null && listing.vanishedOn <= later.listing.listedOn ? 'listed-again' : 'double',
+        id: later.listing.id,
+        earlierId: listing.id,
+        kind:
+          listing.vanishedOn !== null && listing.vanishedOn <= later.listing.listedOn
+            ? 'listed-again'
+            : 'double',
         change: listing.currency === later.listing.currency ? later.listing.price - listing.price : null,
       })
     }
@@ -60,11 +73,17 @@ interface Worded {
 function repeats(earlier: Worded, later: Worded): boolean {
   const { vanishedOn, place } = earlier.listing
   if (vanishedOn !== null && daysBetween(vanishedOn, later.listing.listedOn) > longestGap) return false
-  if (place !== '' && later.listing.place !== '' && place.toLowerCase() !== later.listing.place.toLowerCase()) return false
+  if (place !== '' && later.listing.place !== '' && place.toLowerCase() !== later.listing.place.toLowerCase())
+    return false
   const shared = [...later.words].filter((word) => earlier.words.has(word)).length
   return shared >= 3 && shared >= fewestSharedWords * Math.max(earlier.words.size, later.words.size)
 }
 
 function wordsOf(title: string): Set<string> {
-  return new Set(title.toLowerCase().split(/[^\p{L}\p{N}.]+/u).filter((word) => word !== ''))
+  return new Set(
+    title
+      .toLowerCase()
+      .split(/[^\p{L}\p{N}.]+/u)
+      .filter((word) => word !== ''),
+  )
 }

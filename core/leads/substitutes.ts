@@ -25,12 +25,24 @@ export interface Substitute {
  *
  * @param stopsWith findings that stop with the candidate in place
  */
-export function nearestSubstitutes(gone: Candidate, stopsBefore: number, candidates: readonly Candidate[], stopsWith: (id: string) => number, most = 3): Substitute[] {
-  const distance = (worth: number | null) => (worth === null || gone.worth === null || gone.worth === 0 ? 1 : Math.abs(worth / gone.worth - 1))
+export function nearestSubstitutes(
+  gone: Candidate,
+  stopsBefore: number,
+  candidates: readonly Candidate[],
+  stopsWith: (id: string) => number,
+  most = 3,
+): Substitute[] {
+  const distance = (worth: number | null) =>
+    worth === null || gone.worth === null || gone.worth === 0 ? 1 : Math.abs(worth / gone.worth - 1)
   return candidates
     .filter((each) => each.id !== gone.id && each.roles === gone.roles)
     .sort((a, b) => distance(a.worth) - distance(b.worth) || a.cost - b.cost || compareText(a.id, b.id))
     .filter((each) => stopsWith(each.id) <= stopsBefore)
     .slice(0, most)
-    .map((each) => ({ id: each.id, more: each.cost - gone.cost, change: each.worth === null || gone.worth === null || gone.worth === 0 ? null : each.worth / gone.worth - 1 }))
+    .map((each) => ({
+      id: each.id,
+      more: each.cost - gone.cost,
+      change:
+        each.worth === null || gone.worth === null || gone.worth === 0 ? null : each.worth / gone.worth - 1,
+    }))
 }

@@ -14,7 +14,13 @@ const fewestComps = 5
 export function tooCheapBelow(kept: readonly Pick<Kept, 'unitPrice' | 'weight'>[]): number | null {
   if (kept.length < fewestComps) return null
   const sorted = [...kept].sort((a, b) => a.unitPrice - b.unitPrice)
-  return roundHalfAway(weightedQuantileSorted(sorted.map((each) => each.unitPrice), sorted.map((each) => each.weight), tooCheapQuantile))
+  return roundHalfAway(
+    weightedQuantileSorted(
+      sorted.map((each) => each.unitPrice),
+      sorted.map((each) => each.weight),
+      tooCheapQuantile,
+    ),
+  )
 }
 
 /** Whether an ask is under that price; false where it is not known. */

@@ -7,7 +7,13 @@ import { faultFactorOf, shareLeft, type LeadFact } from '../listings/completenes
 import { roundHalfAway } from '../money/decimal'
 import type { Role } from '../parts/part'
 import type { Code } from '../sourcing/codes'
-import { faultDefaults, faultProbability, type FaultAssumptions, type FaultSign, type Protection } from '../sourcing/faultRisk'
+import {
+  faultDefaults,
+  faultProbability,
+  type FaultAssumptions,
+  type FaultSign,
+  type Protection,
+} from '../sourcing/faultRisk'
 import { landedCost, type LandedCost, type Order, type SourceTerms } from '../sourcing/landedCost'
 import { rebatesOpen, type Rebate } from '../sourcing/rebates'
 import type { CalendarDate } from '../time/calendarDate'
@@ -23,7 +29,12 @@ export interface LeadToValue {
   readonly shipping: number | null
   readonly terms: SourceTerms & Pick<Order, 'import' | 'exchangeFeePercent'>
   readonly protection: Protection
-  readonly things: readonly { readonly partId: string; readonly role: Role; readonly quantity: number; readonly plan: LotPlan }[]
+  readonly things: readonly {
+    readonly partId: string
+    readonly role: Role
+    readonly quantity: number
+    readonly plan: LotPlan
+  }[]
   readonly codes: readonly Code[]
   readonly rebates: readonly Rebate[]
   /** What is known of it; left out: nothing was read. */
@@ -83,20 +94,39 @@ export interface LeadContext {
 export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
   const { assumptions = faultDefaults, streetOf } = context
   const worthShares = lead.things.map((thing) => shareLeft(lead.facts ?? [], thing.role))
-  const weights = lead.things.map((thing, index) => roundHalfAway((streetOf(thing.partId) ?? 0) * thing.quantity * worthShares[index]!))
+  const weights = lead.things.map((thing, index) =>
+    roundHalfAway((streetOf(thing.partId) ?? 0) * thing.quantity * worthShares[index]!),
+  )
   const totalWeight = weights.reduce((sum, weight) => sum + weight, 0)
   const probability = lead.things.reduce((sum, thing, index) => {
     const share = totalWeight > 0 ? weights[index]! / totalWeight : 1 / lead.things.length
-    return sum + share * faultProbability(thing.role, lead.condition, assumptions, lead.signs, faultFactorOf(lead.facts ?? [], thing.role))
+    return (
+      sum +
+      share *
+        faultProbability(
+          thing.role,
+          lead.condition,
+          assumptions,
+          lead.signs,
+          faultFactorOf(lead.facts ?? [], thing.role),
+        )
+    )
   }, 0)
   const recoveredShare = assumptions.recovered[lead.protection]
   const order = orderOfLead(lead, probability, recoveredShare, context)
   const landed = landedCost(order)
   const rate = context.rates.rateOn(context.today, lead.currency, context.currency)
-  const inBuild = (amount: number) => (lead.currency === context.currency ? amount : convertAmount(amount, lead.currency, context.currency, rate))
+  const inBuild = (amount: number) =>
+    lead.currency === context.currency ? amount : convertAmount(amount, lead.currency, context.currency, rate)
   const expected = inBuild(landed.expected.amount)
-  const split = splitLot(context.currency, inBuild(landed.payNow.amount), lead.things.map((thing, index) => ({ id: `${index}`, streetPrice: weights[index]!, plan: thing.plan })))
-  const keptKnown = lead.things.length > 0 && lead.things.every((thing) => thing.plan !== 'keep' || streetOf(thing.partId) !== null)
+  const split = splitLot(
+    context.currency,
+    inBuild(landed.payNow.amount),
+    lead.things.map((thing, index) => ({ id: `${index}`, streetPrice: weights[index]!, plan: thing.plan })),
+  )
+  const keptKnown =
+    lead.things.length > 0 &&
+    lead.things.every((thing) => thing.plan !== 'keep' || streetOf(thing.partId) !== null)
   const street = keptKnown ? split.boughtSinglyTotal.amount : null
   const resale = split.things.reduce((sum, thing) => sum + thing.netResale.amount, 0)
   return {
@@ -118,18 +148,39 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
   }
 }
 
-function orderOfLead(lead: LeadToValue, faultProbability: number, recoveredShare: number, { today, currency: buildCurrency, assumptions = faultDefaults }: LeadContext): Order {
+function orderOfLead(
+  lead: LeadToValue,
+  faultProbability: number,
+  recoveredShare: number,
+  { today, currency: buildCurrency, assumptions = faultDefaults }: LeadContext,
+): Order {
   return {
     currency: lead.currency,
     asOf: today,
-    source: lead.shipping === null ? lead.terms : { ...lead.terms, shipping: { kind: 'per-order' as const, amount: lead.shipping } },
-    items: [{ id: lead.id, label: lead.title, role: lead.things[0]?.role ?? 'extra', price: lead.price, quantity: 1, faultProbability, recoveredShare }],
+    source:
+      lead.shipping === null
+        ? lead.terms
+        : { ...lead.terms, shipping: { kind: 'per-order' as const, amount: lead.shipping } },
+    items: [
+      {
+        id: lead.id,
+        label: lead.title,
+        role: lead.things[0]?.role ?? 'extra',
+        price: lead.price,
+        quantity: 1,
+        faultProbability,
+        recoveredShare,
+      },
+    ],
     codes: lead.codes,
     rebates: lead.rebates,
     extras: lead.extras ?? [],
     hassle: assumptions.hassle,
-    ...(lead.pickup === undefined ? {} : { pickup: { km: 0, perKm: 0, fare: lead.pickup, hours: 0, perHour: 0 } }),
+    ...(lead.pickup === undefined
+      ? {}
+      : { pickup: { km: 0, perKm: 0, fare: lead.pickup, hours: 0, perHour: 0 } }),
     ...(lead.terms.import && { import: lead.terms.import }),
-    ...(lead.terms.exchangeFeePercent !== undefined && lead.currency !== buildCurrency && { exchangeFeePercent: lead.terms.exchangeFeePercent }),
+    ...(lead.terms.exchangeFeePercent !== undefined &&
+      lead.currency !== buildCurrency && { exchangeFeePercent: lead.terms.exchangeFeePercent }),
   }
 }

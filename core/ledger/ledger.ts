@@ -2,8 +2,14 @@ import type { CalendarDate } from '../time/calendarDate'
 
 /** Kinds of entries; `out` is money that leaves the builder. */
 export const entryKinds = {
-  bought: { name: 'bought', sign: -1 }, fee: { name: 'fee', sign: -1 }, travel: { name: 'travel', sign: -1 }, refunded: { name: 'refunded', sign: 1 }, rebate: { name: 'rebate paid', sign: 1 }, sold: { name: 'sold', sign: 1 },
-  hours: { name: 'hours', sign: 0 }, correction: { name: 'correction', sign: 0 },
+  bought: { name: 'bought', sign: -1 },
+  fee: { name: 'fee', sign: -1 },
+  travel: { name: 'travel', sign: -1 },
+  refunded: { name: 'refunded', sign: 1 },
+  rebate: { name: 'rebate paid', sign: 1 },
+  sold: { name: 'sold', sign: 1 },
+  hours: { name: 'hours', sign: 0 },
+  correction: { name: 'correction', sign: 0 },
 } as const
 export type EntryKind = keyof typeof entryKinds
 
@@ -37,7 +43,10 @@ export interface LedgerAccount {
   /** Net once everything due is paid and everything open has come back. */
   readonly inTheEnd: number
   readonly hours: number
-  readonly byChoice: ReadonlyMap<string, { readonly net: number; readonly anyoneCanPay: number | null; readonly difference: number | null }>
+  readonly byChoice: ReadonlyMap<
+    string,
+    { readonly net: number; readonly anyoneCanPay: number | null; readonly difference: number | null }
+  >
   /** Net of the things with a known price for anyone, and that price. */
   readonly compared: { readonly net: number; readonly anyoneCanPay: number }
   /** Entries by day with the cash standing after each, oldest first. */
@@ -57,24 +66,45 @@ export function ledgerAccount(entries: readonly LedgerEntry[], lines: readonly L
   for (const entry of entries) {
     if (entry.choiceId === null) continue
     const known = byChoice.get(entry.choiceId)
-    byChoice.set(entry.choiceId, { net: (known?.net ?? 0) - entry.cash, anyoneCanPay: null, difference: null })
+    byChoice.set(entry.choiceId, {
+      net: (known?.net ?? 0) - entry.cash,
+      anyoneCanPay: null,
+      difference: null,
+    })
   }
   for (const line of lines) {
     const known = byChoice.get(line.choiceId)
-    if (known) byChoice.set(line.choiceId, { net: known.net, anyoneCanPay: line.anyoneCanPay, difference: line.anyoneCanPay === null ? null : line.anyoneCanPay - known.net })
+    if (known)
+      byChoice.set(line.choiceId, {
+        net: known.net,
+        anyoneCanPay: line.anyoneCanPay,
+        difference: line.anyoneCanPay === null ? null : line.anyoneCanPay - known.net,
+      })
   }
   const comparable = [...byChoice.values()].filter((each) => each.anyoneCanPay !== null)
   return {
-    paid, cameBack, net: paid - cameBack, due, toComeBack, inTheEnd: paid - cameBack + due - toComeBack,
-    hours: entries.reduce((sum, entry) => sum + entry.hours, 0), byChoice,
-    compared: { net: comparable.reduce((sum, each) => sum + each.net, 0), anyoneCanPay: comparable.reduce((sum, each) => sum + each.anyoneCanPay!, 0) },
+    paid,
+    cameBack,
+    net: paid - cameBack,
+    due,
+    toComeBack,
+    inTheEnd: paid - cameBack + due - toComeBack,
+    hours: entries.reduce((sum, entry) => sum + entry.hours, 0),
+    byChoice,
+    compared: {
+      net: comparable.reduce((sum, each) => sum + each.net, 0),
+      anyoneCanPay: comparable.reduce((sum, each) => sum + each.anyoneCanPay!, 0),
+    },
     running,
   }
 }
 
 /** Cash that has left for each thing so far, less refunds. A rebate that was paid is money back, not a lower price at the till, and is left out. */
-export function paidByChoice(entries: readonly Pick<LedgerEntry, 'kind' | 'cash' | 'choiceId'>[]): Map<string, number> {
+export function paidByChoice(
+  entries: readonly Pick<LedgerEntry, 'kind' | 'cash' | 'choiceId'>[],
+): Map<string, number> {
   const paid = new Map<string, number>()
-  for (const { kind, cash, choiceId } of entries) if (choiceId !== null && kind !== 'rebate') paid.set(choiceId, (paid.get(choiceId) ?? 0) - cash)
+  for (const { kind, cash, choiceId } of entries)
+    if (choiceId !== null && kind !== 'rebate') paid.set(choiceId, (paid.get(choiceId) ?? 0) - cash)
   return paid
 }

@@ -49,15 +49,42 @@ export const resaleDefaults = { wholeFactor: 0.9, haggleShare: 0.1 } as const
  * and one parcel. Parting out: each part's net resale, with the chance that it sells. The price to ask is what the
  * usual haggle brings down to the gross wanted.
  */
-export function resale({ parts, cost, hours, whole, single, wholeFactor = resaleDefaults.wholeFactor, haggleShare = resaleDefaults.haggleShare }: ResaleInput): Resale {
+export function resale({
+  parts,
+  cost,
+  hours,
+  whole,
+  single,
+  wholeFactor = resaleDefaults.wholeFactor,
+  haggleShare = resaleDefaults.haggleShare,
+}: ResaleInput): Resale {
   const known = parts.filter((part): part is { id: string; typical: number } => part.typical !== null)
   const sum = known.reduce((total, part) => total + part.typical, 0)
   const gross = roundHalfAway(sum * wholeFactor)
   const wholeNet = Math.max(0, roundHalfAway(gross * (1 - whole.feePercent / 100)) - whole.shipping)
-  const partsNet = known.reduce((total, part) => total + netResale({ id: part.id, plan: 'resell', streetPrice: part.typical, feePercent: single.feePercent, shipping: single.shipping }), 0)
-  const side = (grossSide: number, net: number): ResaleSide => ({ gross: grossSide, net, profit: net - cost, marginPercent: cost > 0 ? (100 * (net - cost)) / cost : null, perHour: hours > 0 ? roundHalfAway((net - cost) / hours) : null })
+  const partsNet = known.reduce(
+    (total, part) =>
+      total +
+      netResale({
+        id: part.id,
+        plan: 'resell',
+        streetPrice: part.typical,
+        feePercent: single.feePercent,
+        shipping: single.shipping,
+      }),
+    0,
+  )
+  const side = (grossSide: number, net: number): ResaleSide => ({
+    gross: grossSide,
+    net,
+    profit: net - cost,
+    marginPercent: cost > 0 ? (100 * (net - cost)) / cost : null,
+    perHour: hours > 0 ? roundHalfAway((net - cost) / hours) : null,
+  })
   return {
-    whole: { ...side(gross, wholeNet), ask: roundHalfAway(gross / (1 - haggleShare)) }, parting: side(sum, partsNet),
-    better: wholeNet >= partsNet ? 'whole' : 'parting', unknown: parts.filter((part) => part.typical === null).map((part) => part.id),
+    whole: { ...side(gross, wholeNet), ask: roundHalfAway(gross / (1 - haggleShare)) },
+    parting: side(sum, partsNet),
+    better: wholeNet >= partsNet ? 'whole' : 'parting',
+    unknown: parts.filter((part) => part.typical === null).map((part) => part.id),
   }
 }

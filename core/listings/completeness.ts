@@ -24,24 +24,167 @@ export interface Wanted {
 }
 
 export const wantedFacts: readonly Wanted[] = [
-  { key: 'works', role: 'any', name: 'works', question: 'Does it work, and can I see it running?', yes: /\b(works?|working|tested|running|runs|boots?|powers on)\b/i, no: /\b(un|not )tested|does ?n[o']?t (work|boot|post|power)|not working|as[- ]is|for parts\b/i, faultFactor: 1.5 },
-  { key: 'cpu-pins', role: 'cpu', name: 'pins or pads straight and clean', question: 'Are all pins or pads straight and clean?', yes: /\b(pins?|pads?)\b/i, no: /\b(bent|broken|missing) (pins?|pads?)|(pins?|pads?) (are |is )?(bent|broken|missing)/i, faultFactor: 2 },
-  { key: 'cpu-cooler', role: 'cpu', name: 'comes with a cooler', question: 'Does a cooler come with it?', yes: /\b(with|incl\w*|plus|and)\b[^.\n]{0,24}\b(cooler|heatsink|fan)\b|\bboxed\b/i, no: /\b(no|without( a)?|w\/o) (cooler|heatsink|fan)|tray only|cpu only/i },
-  { key: 'board-shield', role: 'motherboard', name: 'shield there', question: 'Is the shield for the back there?', yes: /\b(shield)\b/i, no: /\b(no|without( the)?|missing( the)?) (i\/?o |io |back )?shield|shield (is )?(missing|lost)/i, lost: 0.06, silenceLoses: true },
-  { key: 'board-firmware', role: 'motherboard', name: 'firmware version known', question: 'Which firmware version is on it?', yes: /\b(bios|firmware|uefi)\b/i },
-  { key: 'board-slots', role: 'motherboard', name: 'all memory slots work', question: 'Are all memory slots tried?', yes: /\b(all|every|both|four) (memory |ram )?slots?\b/i, no: /\b(one|a|two) (memory |ram )?slots? (is |are )?(dead|broken|faulty|not working)|slot \w+ (is )?dead/i, lost: 0.1 },
-  { key: 'memory-kit', role: 'memory', name: 'one kit', question: 'Is it one kit, bought together?', yes: /\b(kit|pair|matched)\b/i, no: /\b(mixed|mismatched|not a kit|different (makes|brands))\b/i, lost: 0.05 },
-  { key: 'card-mining', role: 'graphics', name: 'never mined', question: 'Was it used for mining?', yes: /\b(never|not|no) (used for )?min(ing|ed)\b|\bnon[- ]mining\b/i, no: /(?<!never )(?<!not )(?<!non-)\b(ex[- ]?mining|mined on|used for mining|mining card)\b/i, faultFactor: 1.5, lost: 0.05 },
-  { key: 'card-fans', role: 'graphics', name: 'fans and outputs work', question: 'Do all fans turn and all outputs work?', yes: /\b(fans?|outputs?)\b/i, no: /\bfans? (is |are )?(dead|stuck|broken|rattl\w*|noisy)|(rattl\w*|broken|dead) fans?|output (is )?dead/i, lost: 0.1 },
-  { key: 'card-paste', role: 'graphics', name: 'told whether it was opened', question: 'Has the paste or a pad been changed?', yes: /\b(paste|pads?|never opened|not opened)\b/i },
-  { key: 'drive-wear', role: 'storage', name: 'hours and wear told', question: 'How many hours and how much written does it report?', yes: /\b(hours|\d+ ?h|written|tbw|health)\b/i, no: /\b(bad|reallocated|pending) sectors?|caution\b/i, faultFactor: 1.5, lost: 0.08, silenceLoses: true },
-  { key: 'supply-age', role: 'supply', name: 'age told', question: 'How old is it?', yes: /\b(years?|months?) old|bought (in )?20[12]\d|from 20[12]\d/i, lost: 0.08, silenceLoses: true },
-  { key: 'supply-leads', role: 'supply', name: 'all leads there', question: 'Are all leads there?', yes: /\b(leads?|cables?)\b/i, no: /\b(no|without|missing( some)?) (leads?|cables?)|(leads?|cables?) (are |is )?missing/i, lost: 0.25 },
-  { key: 'case-whole', role: 'case', name: 'panels, screws and feet there', question: 'Are all panels, screws and feet there?', yes: /\b(panels?|screws?)\b/i, no: /\b(missing|no|without|cracked) (side |front )?(panels?|screws?|glass)|(panel|glass|screws?) (is |are )?(missing|cracked|lost)/i, lost: 0.2 },
-  { key: 'cooler-mount', role: 'cooler', name: 'mount for the socket there', question: 'Is the mount for my socket there?', yes: /\b(mount|brackets?|socket)\b/i, no: /\b(no|without|missing) (mount|brackets?)/i, lost: 0.15, silenceLoses: true },
-  { key: 'donor-firmware', role: 'donor', name: 'firmware without a password', question: 'Is the firmware without a password?', yes: /\b(no (bios |firmware )?password|unlocked|not locked)\b/i, no: /(?<!\b(?:no|not|without(?: a)?) (?:bios |firmware )?)\b(?:bios |firmware )?(?<!\b(?:no|not|without(?: a)?) (?:bios |firmware )?)(?:password|locked)\b(?! removed)/i, lost: 0.1, silenceLoses: true },
-  { key: 'donor-inside', role: 'donor', name: 'CPU, memory and drive named', question: 'What is inside: CPU, memory, drive?', yes: /\b(cpu|processor|ram|memory|ssd|hdd|\d+ ?gb)\b/i, lost: 0.1, silenceLoses: true },
-  { key: 'why-sold', role: 'any', name: 'reason for selling told', question: 'Why are you selling it?', yes: /\b(upgrad\w*|selling because|no longer|moving|switched)\b/i },
+  {
+    key: 'works',
+    role: 'any',
+    name: 'works',
+    question: 'Does it work, and can I see it running?',
+    yes: /\b(works?|working|tested|running|runs|boots?|powers on)\b/i,
+    no: /\b(un|not )tested|does ?n[o']?t (work|boot|post|power)|not working|as[- ]is|for parts\b/i,
+    faultFactor: 1.5,
+  },
+  {
+    key: 'cpu-pins',
+    role: 'cpu',
+    name: 'pins or pads straight and clean',
+    question: 'Are all pins or pads straight and clean?',
+    yes: /\b(pins?|pads?)\b/i,
+    no: /\b(bent|broken|missing) (pins?|pads?)|(pins?|pads?) (are |is )?(bent|broken|missing)/i,
+    faultFactor: 2,
+  },
+  {
+    key: 'cpu-cooler',
+    role: 'cpu',
+    name: 'comes with a cooler',
+    question: 'Does a cooler come with it?',
+    yes: /\b(with|incl\w*|plus|and)\b[^.\n]{0,24}\b(cooler|heatsink|fan)\b|\bboxed\b/i,
+    no: /\b(no|without( a)?|w\/o) (cooler|heatsink|fan)|tray only|cpu only/i,
+  },
+  {
+    key: 'board-shield',
+    role: 'motherboard',
+    name: 'shield there',
+    question: 'Is the shield for the back there?',
+    yes: /\b(shield)\b/i,
+    no: /\b(no|without( the)?|missing( the)?) (i\/?o |io |back )?shield|shield (is )?(missing|lost)/i,
+    lost: 0.06,
+    silenceLoses: true,
+  },
+  {
+    key: 'board-firmware',
+    role: 'motherboard',
+    name: 'firmware version known',
+    question: 'Which firmware version is on it?',
+    yes: /\b(bios|firmware|uefi)\b/i,
+  },
+  {
+    key: 'board-slots',
+    role: 'motherboard',
+    name: 'all memory slots work',
+    question: 'Are all memory slots tried?',
+    yes: /\b(all|every|both|four) (memory |ram )?slots?\b/i,
+    no: /\b(one|a|two) (memory |ram )?slots? (is |are )?(dead|broken|faulty|not working)|slot \w+ (is )?dead/i,
+    lost: 0.1,
+  },
+  {
+    key: 'memory-kit',
+    role: 'memory',
+    name: 'one kit',
+    question: 'Is it one kit, bought together?',
+    yes: /\b(kit|pair|matched)\b/i,
+    no: /\b(mixed|mismatched|not a kit|different (makes|brands))\b/i,
+    lost: 0.05,
+  },
+  {
+    key: 'card-mining',
+    role: 'graphics',
+    name: 'never mined',
+    question: 'Was it used for mining?',
+    yes: /\b(never|not|no) (used for )?min(ing|ed)\b|\bnon[- ]mining\b/i,
+    no: /(?<!never )(?<!not )(?<!non-)\b(ex[- ]?mining|mined on|used for mining|mining card)\b/i,
+    faultFactor: 1.5,
+    lost: 0.05,
+  },
+  {
+    key: 'card-fans',
+    role: 'graphics',
+    name: 'fans and outputs work',
+    question: 'Do all fans turn and all outputs work?',
+    yes: /\b(fans?|outputs?)\b/i,
+    no: /\bfans? (is |are )?(dead|stuck|broken|rattl\w*|noisy)|(rattl\w*|broken|dead) fans?|output (is )?dead/i,
+    lost: 0.1,
+  },
+  {
+    key: 'card-paste',
+    role: 'graphics',
+    name: 'told whether it was opened',
+    question: 'Has the paste or a pad been changed?',
+    yes: /\b(paste|pads?|never opened|not opened)\b/i,
+  },
+  {
+    key: 'drive-wear',
+    role: 'storage',
+    name: 'hours and wear told',
+    question: 'How many hours and how much written does it report?',
+    yes: /\b(hours|\d+ ?h|written|tbw|health)\b/i,
+    no: /\b(bad|reallocated|pending) sectors?|caution\b/i,
+    faultFactor: 1.5,
+    lost: 0.08,
+    silenceLoses: true,
+  },
+  {
+    key: 'supply-age',
+    role: 'supply',
+    name: 'age told',
+    question: 'How old is it?',
+    yes: /\b(years?|months?) old|bought (in )?20[12]\d|from 20[12]\d/i,
+    lost: 0.08,
+    silenceLoses: true,
+  },
+  {
+    key: 'supply-leads',
+    role: 'supply',
+    name: 'all leads there',
+    question: 'Are all leads there?',
+    yes: /\b(leads?|cables?)\b/i,
+    no: /\b(no|without|missing( some)?) (leads?|cables?)|(leads?|cables?) (are |is )?missing/i,
+    lost: 0.25,
+  },
+  {
+    key: 'case-whole',
+    role: 'case',
+    name: 'panels, screws and feet there',
+    question: 'Are all panels, screws and feet there?',
+    yes: /\b(panels?|screws?)\b/i,
+    no: /\b(missing|no|without|cracked) (side |front )?(panels?|screws?|glass)|(panel|glass|screws?) (is |are )?(missing|cracked|lost)/i,
+    lost: 0.2,
+  },
+  {
+    key: 'cooler-mount',
+    role: 'cooler',
+    name: 'mount for the socket there',
+    question: 'Is the mount for my socket there?',
+    yes: /\b(mount|brackets?|socket)\b/i,
+    no: /\b(no|without|missing) (mount|brackets?)/i,
+    lost: 0.15,
+    silenceLoses: true,
+  },
+  {
+    key: 'donor-firmware',
+    role: 'donor',
+    name: 'firmware without a password',
+    question: 'Is the firmware without a password?',
+    yes: /\b(no (bios |firmware )?password|unlocked|not locked)\b/i,
+    no: /(?<!\b(?:no|not|without(?: a)?) (?:bios |firmware )?)\b(?:bios |firmware )?(?<!\b(?:no|not|without(?: a)?) (?:bios |firmware )?)(?:password|locked)\b(?! removed)/i,
+    lost: 0.1,
+    silenceLoses: true,
+  },
+  {
+    key: 'donor-inside',
+    role: 'donor',
+    name: 'CPU, memory and drive named',
+    question: 'What is inside: CPU, memory, drive?',
+    yes: /\b(cpu|processor|ram|memory|ssd|hdd|\d+ ?gb)\b/i,
+    lost: 0.1,
+    silenceLoses: true,
+  },
+  {
+    key: 'why-sold',
+    role: 'any',
+    name: 'reason for selling told',
+    question: 'Why are you selling it?',
+    yes: /\b(upgrad\w*|selling because|no longer|moving|switched)\b/i,
+  },
 ]
 
 /** A fact of a lead: what is known, by whose word, and the words that say it. */
@@ -65,40 +208,64 @@ export interface LeadFact {
  * both ways is contradictory: it is to be asked, and counts as no. Silence is a missing fact, except that a new thing
  * is deduced to be whole and to work.
  */
-export function readFacts(roles: readonly Role[], text: string, answers: Readonly<Record<string, Answer>> = {}, isNew = false): LeadFact[] {
-  return wantedFacts.filter((wanted) => wanted.role === 'any' || roles.includes(wanted.role)).map((wanted) => {
-    const { key, role, name, question, lost = 0, faultFactor = 1, silenceLoses = false } = wanted
-    const fact = { key, role, name, question, lost, faultFactor, silenceLoses }
-    const own = answers[key]
-    if (own) return { ...fact, state: 'stated', answer: own, quote: '', by: 'builder' }
-    const no = wanted.no?.exec(text)
-    // what denies a thing names it too: words that deny are not counted as a yes
-    const yes = wanted.yes.exec(no ? text.replaceAll(no[0], ' ') : text)
-    if (no && yes) return { ...fact, state: 'contradictory', answer: null, quote: `${yes[0]} … ${no[0]}`, by: 'listing' }
-    if (no) return { ...fact, state: 'stated', answer: 'no', quote: no[0], by: 'listing' }
-    if (yes) return { ...fact, state: 'stated', answer: 'yes', quote: yes[0], by: 'listing' }
-    if (isNew) return { ...fact, state: 'deduced', answer: 'yes', quote: '', by: 'silence' }
-    return { ...fact, state: 'missing', answer: null, quote: '', by: 'silence' }
-  })
+export function readFacts(
+  roles: readonly Role[],
+  text: string,
+  answers: Readonly<Record<string, Answer>> = {},
+  isNew = false,
+): LeadFact[] {
+  return wantedFacts
+    .filter((wanted) => wanted.role === 'any' || roles.includes(wanted.role))
+    .map((wanted) => {
+      const { key, role, name, question, lost = 0, faultFactor = 1, silenceLoses = false } = wanted
+      const fact = { key, role, name, question, lost, faultFactor, silenceLoses }
+      const own = answers[key]
+      if (own) return { ...fact, state: 'stated', answer: own, quote: '', by: 'builder' }
+      const no = wanted.no?.exec(text)
+      // what denies a thing names it too: words that deny are not counted as a yes
+      const yes = wanted.yes.exec(no ? text.replaceAll(no[0], ' ') : text)
+      if (no && yes)
+        return { ...fact, state: 'contradictory', answer: null, quote: `${yes[0]} … ${no[0]}`, by: 'listing' }
+      if (no) return { ...fact, state: 'stated', answer: 'no', quote: no[0], by: 'listing' }
+      if (yes) return { ...fact, state: 'stated', answer: 'yes', quote: yes[0], by: 'listing' }
+      if (isNew) return { ...fact, state: 'deduced', answer: 'yes', quote: '', by: 'silence' }
+      return { ...fact, state: 'missing', answer: null, quote: '', by: 'silence' }
+    })
 }
 
 /** Whether a fact counts against the lead: a no, a contradiction, or silence where a no is plausible. */
-export function countsAgainst({ answer, state, silenceLoses }: Pick<LeadFact, 'answer' | 'state' | 'silenceLoses'>): boolean {
+export function countsAgainst({
+  answer,
+  state,
+  silenceLoses,
+}: Pick<LeadFact, 'answer' | 'state' | 'silenceLoses'>): boolean {
   return answer === 'no' || state === 'contradictory' || (state === 'missing' && silenceLoses)
 }
 
 /** Share of a thing's street price that its facts leave, 0 to 1; losses multiply. */
 export function shareLeft(facts: readonly LeadFact[], role: Role): number {
-  return facts.filter((fact) => fact.role === role && countsAgainst(fact)).reduce((left, fact) => left * (1 - fact.lost), 1)
+  return facts
+    .filter((fact) => fact.role === role && countsAgainst(fact))
+    .reduce((left, fact) => left * (1 - fact.lost), 1)
 }
 
 /** What the facts do to the probability of a fault; factors multiply. */
 export function faultFactorOf(facts: readonly LeadFact[], role: Role): number {
-  return facts.filter((fact) => (fact.role === role || fact.role === 'any') && countsAgainst(fact)).reduce((factor, fact) => factor * fact.faultFactor, 1)
+  return facts
+    .filter((fact) => (fact.role === role || fact.role === 'any') && countsAgainst(fact))
+    .reduce((factor, fact) => factor * fact.faultFactor, 1)
 }
 
 /** Questions to the seller: what is missing or contradictory, the costliest first, never more than six. */
 export function questionsOf(facts: readonly LeadFact[]): string[] {
-  const weight = (fact: LeadFact) => fact.lost + (fact.faultFactor - 1) / 5 + (fact.state === 'contradictory' ? 1 : 0) + (fact.key === 'works' ? 0.5 : 0)
-  return facts.filter((fact) => fact.state === 'missing' || fact.state === 'contradictory').sort((a, b) => weight(b) - weight(a)).slice(0, 6).map((fact) => fact.question)
+  const weight = (fact: LeadFact) =>
+    fact.lost +
+    (fact.faultFactor - 1) / 5 +
+    (fact.state === 'contradictory' ? 1 : 0) +
+    (fact.key === 'works' ? 0.5 : 0)
+  return facts
+    .filter((fact) => fact.state === 'missing' || fact.state === 'contradictory')
+    .sort((a, b) => weight(b) - weight(a))
+    .slice(0, 6)
+    .map((fact) => fact.question)
 }

@@ -14,8 +14,11 @@ const inBox: Readonly<Record<string, readonly [Role, Changes]>> = {
 
 /** What is in the box belongs to the lead, not to the model: facts of a part of this role as this lead has it. */
 export function factsInBox(role: Role, facts: readonly LeadFact[]): PartFacts {
-  return Object.assign({}, ...facts.flatMap(({ key, answer }) => {
-    const known = inBox[key]
-    return known && known[0] === role && answer !== null ? [known[1][answer] ?? {}] : []
-  })) as PartFacts
+  return Object.assign(
+    {},
+    ...facts.flatMap(({ key, answer }) => {
+      const known = inBox[key]
+      return known && known[0] === role && answer !== null ? [known[1][answer] ?? {}] : []
+    }),
+  ) as PartFacts
 }

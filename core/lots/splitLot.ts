@@ -49,14 +49,21 @@ export function splitLot(currency: Currency, landed: number, things: readonly Lo
   const resale = things.map((thing) => (thing.plan === 'resell' ? netResale(thing) : 0))
   const effectiveTotal = landed - resale.reduce((sum, amount) => sum + amount, 0)
   const kept = things.filter((thing) => thing.plan === 'keep')
-  const shares = splitByLargestRemainder(effectiveTotal, kept.map((thing) => thing.streetPrice))
+  const shares = splitByLargestRemainder(
+    effectiveTotal,
+    kept.map((thing) => thing.streetPrice),
+  )
   const shareOf = new Map(kept.map((thing, index) => [thing, shares[index]!]))
   const singly = kept.reduce((sum, thing) => sum + thing.streetPrice, 0)
   const saved = singly - effectiveTotal
   return {
     things: things.map((thing, index) => {
       const share = shareOf.get(thing)
-      return { id: thing.id, netResale: money(resale[index]!, currency), effectiveCost: share === undefined ? null : money(share, currency) }
+      return {
+        id: thing.id,
+        netResale: money(resale[index]!, currency),
+        effectiveCost: share === undefined ? null : money(share, currency),
+      }
     }),
     effectiveTotal: money(effectiveTotal, currency),
     boughtSinglyTotal: money(singly, currency),
@@ -65,7 +72,17 @@ export function splitLot(currency: Currency, landed: number, things: readonly Lo
 }
 
 /** P(sells) × (street price × (1 − fee) − shipping − fixed fee), rounded once, never below zero. */
-export function netResale({ streetPrice, sellsProbability = defaultSellsProbability, feePercent = 0, shipping = 0, fixedFee = 0 }: LotThing): number {
-  const afterFees = new Big(streetPrice).times(new Big(100).minus(feePercent)).div(100).minus(shipping).minus(fixedFee)
+export function netResale({
+  streetPrice,
+  sellsProbability = defaultSellsProbability,
+  feePercent = 0,
+  shipping = 0,
+  fixedFee = 0,
+}: LotThing): number {
+  const afterFees = new Big(streetPrice)
+    .times(new Big(100).minus(feePercent))
+    .div(100)
+    .minus(shipping)
+    .minus(fixedFee)
   return Math.max(0, roundAmount(afterFees.times(sellsProbability)))
 }

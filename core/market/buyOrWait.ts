@@ -34,7 +34,11 @@ export interface BuyOrWait {
   readonly saving: number
   readonly days: number
   /** What moves it, each with the money it is expected to bring (positive: cheaper later). */
-  readonly reasons: readonly { readonly kind: 'trend' | 'sale' | 'note'; readonly what: string; readonly saving: number }[]
+  readonly reasons: readonly {
+    readonly kind: 'trend' | 'sale' | 'note'
+    readonly what: string
+    readonly saving: number
+  }[]
 }
 
 export const buyOrWaitDefaults = {
@@ -57,11 +61,27 @@ export function buyOrWait({ price, kind, today, wantedBy, trend, rhythm, notes }
   let later = price
   if (kind === 'used' && trend && trend.direction !== 'unclear') {
     const then = roundHalfAway(price * (1 + trend.percentPer30Days / 100) ** (days / 30))
-    reasons.push({ kind: 'trend', what: `${trend.direction} ${Math.abs(trend.percentPer30Days).toFixed(1)} % a month`, saving: price - then })
+    reasons.push({
+      kind: 'trend',
+      what: `${trend.direction} ${Math.abs(trend.percentPer30Days).toFixed(1)} % a month`,
+      saving: price - then,
+    })
     later = then
   }
-  if (kind === 'new' && rhythm && !rhythm.onSale && rhythm.floor !== null && rhythm.expectedWait !== null && rhythm.expectedWait <= days && rhythm.floor < price) {
-    reasons.push({ kind: 'sale', what: `a sale is due in about ${Math.ceil(rhythm.expectedWait)} days`, saving: price - rhythm.floor })
+  if (
+    kind === 'new' &&
+    rhythm &&
+    !rhythm.onSale &&
+    rhythm.floor !== null &&
+    rhythm.expectedWait !== null &&
+    rhythm.expectedWait <= days &&
+    rhythm.floor < price
+  ) {
+    reasons.push({
+      kind: 'sale',
+      what: `a sale is due in about ${Math.ceil(rhythm.expectedWait)} days`,
+      saving: price - rhythm.floor,
+    })
     later = rhythm.floor
   }
   for (const note of notes) {
@@ -73,5 +93,16 @@ export function buyOrWait({ price, kind, today, wantedBy, trend, rhythm, notes }
   }
   const saving = price - later
   const share = price === 0 ? 0 : saving / price
-  return { advice: share >= buyOrWaitDefaults.worthWaitingFor ? 'wait' : share <= -buyOrWaitDefaults.worthWaitingFor || (kind === 'new' && rhythm?.onSale === true) ? 'buy' : 'level', later, saving, days, reasons }
+  return {
+    advice:
+      share >= buyOrWaitDefaults.worthWaitingFor
+        ? 'wait'
+        : share <= -buyOrWaitDefaults.worthWaitingFor || (kind === 'new' && rhythm?.onSale === true)
+          ? 'buy'
+          : 'level',
+    later,
+    saving,
+    days,
+    reasons,
+  }
 }

@@ -17,7 +17,10 @@ const smallestScale = 0.08
  * @returns for each price dropped its index and how many scales it is away
  * @example dropOutliers([100, 101, 99, 100, 102, 98, 500]) // Map { 6 → 20.1 }
  */
-export function dropOutliers(prices: ArrayLike<number>, isProtected: (index: number) => boolean = () => false): Map<number, number> {
+export function dropOutliers(
+  prices: ArrayLike<number>,
+  isProtected: (index: number) => boolean = () => false,
+): Map<number, number> {
   const dropped = new Map<number, number>()
   const logs = new Float64Array(prices.length)
   for (let i = 0; i < logs.length; i += 1) logs[i] = Math.log(prices[i]!)

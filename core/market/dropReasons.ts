@@ -1,7 +1,19 @@
 /** Why a record does not count, in the order in which the sieve asks. Each is shown to the builder. */
 export const dropReasons = [
-  'outside-window', 'condition', 'manner', 'missing-word', 'unwanted-word', 'wrong-variant', 'lot', 'accessory',
-  'quantity', 'make', 'duplicate', 'price', 'outlier', 'builder',
+  'outside-window',
+  'condition',
+  'manner',
+  'missing-word',
+  'unwanted-word',
+  'wrong-variant',
+  'lot',
+  'accessory',
+  'quantity',
+  'make',
+  'duplicate',
+  'price',
+  'outlier',
+  'builder',
 ] as const
 export type DropReason = (typeof dropReasons)[number]
 

@@ -27,9 +27,16 @@ export function findDuplicates(sales: SaleColumns): Map<number, number> {
   const suspects = new Set<number>()
   collectCollisions(sales.identityHash, suspects)
   collectCollisions(sales.lookHash, suspects)
-  const ordered = [...suspects].map((index) => ({ index, ...sales.keys(index) })).sort(
-    (a, b) => a.day - b.day || compareText(a.source, b.source) || compareText(a.id, b.id) || compareText(a.look, b.look) || a.index - b.index,
-  )
+  const ordered = [...suspects]
+    .map((index) => ({ index, ...sales.keys(index) }))
+    .sort(
+      (a, b) =>
+        a.day - b.day ||
+        compareText(a.source, b.source) ||
+        compareText(a.id, b.id) ||
+        compareText(a.look, b.look) ||
+        a.index - b.index,
+    )
   const staysByIdentity = new Map<string, number>()
   const staysByLook = new Map<string, number>()
   const doubles = new Map<number, number>()
@@ -53,7 +60,7 @@ function collectCollisions(values: Float64Array, into: Set<number>): void {
   const slots = new Int32Array(size).fill(-1)
   for (let index = 0; index < values.length; index += 1) {
     const value = values[index]!
-    let slot = (Math.imul(value % 4294967291 | 0, 0x9e3779b1) >>> 0) & (size - 1)
+    let slot = (Math.imul((value % 4294967291) | 0, 0x9e3779b1) >>> 0) & (size - 1)
     while (slots[slot] !== -1 && values[slots[slot]!] !== value) slot = (slot + 1) & (size - 1)
     if (slots[slot] === -1) slots[slot] = index
     else into.add(slots[slot]!).add(index)

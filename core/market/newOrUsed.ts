@@ -1,4 +1,9 @@
-import { faultDefaults, faultProbability, type FaultAssumptions, type Protection } from '../sourcing/faultRisk'
+import {
+  faultDefaults,
+  faultProbability,
+  type FaultAssumptions,
+  type Protection,
+} from '../sourcing/faultRisk'
 import { roundHalfAway } from '../money/decimal'
 import type { Role } from '../parts/part'
 import type { Condition } from './soldRecord'
@@ -21,9 +26,20 @@ export interface NewOrUsedInput {
 
 export interface NewOrUsed {
   /** Street price + fault loss. */
-  readonly used: { readonly price: number; readonly faultProbability: number; readonly recoveredShare: number; readonly faultLoss: number; readonly total: number } | null
+  readonly used: {
+    readonly price: number
+    readonly faultProbability: number
+    readonly recoveredShare: number
+    readonly faultLoss: number
+    readonly total: number
+  } | null
   /** Price − value of the warranty. */
-  readonly fresh: { readonly price: number; readonly faultProbability: number; readonly warrantyValue: number; readonly total: number } | null
+  readonly fresh: {
+    readonly price: number
+    readonly faultProbability: number
+    readonly warrantyValue: number
+    readonly total: number
+  } | null
   readonly advice: 'used' | 'new' | 'only-used' | 'only-new' | 'not-known'
   /** True where a house rule decides, whatever the figures say. */
   readonly byHouseRule: boolean
@@ -41,19 +57,57 @@ export interface NewOrUsed {
  *
  * @example street 100.00, new 130.00, a card of 8 % fault risk, hassle 8.00, no protection: used 108.64, new 127.92, buy used, margin 19.28
  */
-export function newOrUsed({ role, street, fresh, condition = 'used', protection = 'none', usedForbidden = false, assumptions = faultDefaults }: NewOrUsedInput): NewOrUsed {
+export function newOrUsed({
+  role,
+  street,
+  fresh,
+  condition = 'used',
+  protection = 'none',
+  usedForbidden = false,
+  assumptions = faultDefaults,
+}: NewOrUsedInput): NewOrUsed {
   const pUsed = faultProbability(role, condition, assumptions)
   const pNew = faultProbability(role, 'new', assumptions)
   const lost = 1 - assumptions.recovered[protection]
   const faultLoss = street === null ? 0 : roundHalfAway(pUsed * (lost * street + assumptions.hassle))
   const warrantyValue = fresh === null ? 0 : roundHalfAway(pNew * fresh)
-  const used = street === null ? null : { price: street, faultProbability: pUsed, recoveredShare: 1 - lost, faultLoss, total: street + faultLoss }
-  const bought = fresh === null ? null : { price: fresh, faultProbability: pNew, warrantyValue, total: fresh - warrantyValue }
-  const tippingUsedPrice = bought === null ? null : Math.max(0, roundHalfAway((bought.total - pUsed * assumptions.hassle) / (1 + pUsed * lost)))
+  const used =
+    street === null
+      ? null
+      : {
+          price: street,
+          faultProbability: pUsed,
+          recoveredShare: 1 - lost,
+          faultLoss,
+          total: street + faultLoss,
+        }
+  const bought =
+    fresh === null
+      ? null
+      : { price: fresh, faultProbability: pNew, warrantyValue, total: fresh - warrantyValue }
+  const tippingUsedPrice =
+    bought === null
+      ? null
+      : Math.max(0, roundHalfAway((bought.total - pUsed * assumptions.hassle) / (1 + pUsed * lost)))
   if (used === null || bought === null) {
-    const only = used === null ? (bought === null ? 'not-known' : 'only-new') : usedForbidden ? 'not-known' : 'only-used'
-    return { used, fresh: bought, advice: only, byHouseRule: usedForbidden && used !== null, margin: null, tippingUsedPrice }
+    const only =
+      used === null ? (bought === null ? 'not-known' : 'only-new') : usedForbidden ? 'not-known' : 'only-used'
+    return {
+      used,
+      fresh: bought,
+      advice: only,
+      byHouseRule: usedForbidden && used !== null,
+      margin: null,
+      tippingUsedPrice,
+    }
   }
   const advice = usedForbidden || bought.total <= used.total ? 'new' : 'used'
-  return { used, fresh: bought, advice, byHouseRule: usedForbidden && used.total < bought.total, margin: advice === 'used' ? bought.total - used.total : used.total - bought.total, tippingUsedPrice }
+  return {
+    used,
+    fresh: bought,
+    advice,
+    byHouseRule: usedForbidden && used.total < bought.total,
+    margin: advice === 'used' ? bought.total - used.total : used.total - bought.total,
+    tippingUsedPrice,
+  }
 }

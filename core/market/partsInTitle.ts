@@ -20,8 +20,17 @@ export interface TitleMatch {
 export class TitleReader {
   private readonly sieves: readonly { readonly partId: string; readonly plain: Sieve; readonly any: Sieve }[]
 
-  constructor(queries: ReadonlyMap<string, PartQuery>, private readonly today: CalendarDate) {
-    const every = { asOf: today, currency: 'USD', windowDays: 1, conditions: ['new', 'opened', 'refurbished', 'used'], manners: ['auction', 'fixed', 'local'] } as const
+  constructor(
+    queries: ReadonlyMap<string, PartQuery>,
+    private readonly today: CalendarDate,
+  ) {
+    const every = {
+      asOf: today,
+      currency: 'USD',
+      windowDays: 1,
+      conditions: ['new', 'opened', 'refurbished', 'used'],
+      manners: ['auction', 'fixed', 'local'],
+    } as const
     this.sieves = [...queries].map(([partId, query]) => ({
       partId,
       plain: new Sieve({ ...query, ...every }),
@@ -31,7 +40,17 @@ export class TitleReader {
   }
 
   read(title: string): TitleMatch {
-    const record: SoldRecord = { id: '', source: '', title, price: 1, shipping: 0, currency: 'USD', soldOn: this.today, manner: 'fixed', condition: 'used' }
+    const record: SoldRecord = {
+      id: '',
+      source: '',
+      title,
+      price: 1,
+      shipping: 0,
+      currency: 'USD',
+      soldOn: this.today,
+      manner: 'fixed',
+      condition: 'used',
+    }
     const fair: string[] = []
     const broken: string[] = []
     const inLot: string[] = []
@@ -46,7 +65,8 @@ export class TitleReader {
       }
     }
     if (fair.length === 1 && inLot.length === 0) return { partIds: fair, kind: 'single', damaged: false }
-    if (fair.length === 0 && inLot.length === 0 && broken.length === 1) return { partIds: broken, kind: 'single', damaged: true }
+    if (fair.length === 0 && inLot.length === 0 && broken.length === 1)
+      return { partIds: broken, kind: 'single', damaged: true }
     if (inLot.length > 0) return { partIds: [...inLot, ...fair], kind: 'lot', damaged: broken.length > 0 }
     const some = [...fair, ...broken]
     return { partIds: some, kind: some.length === 0 ? 'unknown' : 'unclear', damaged: broken.length > 0 }

@@ -7,7 +7,18 @@ export type PartQuery = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>
 
 const capacityToken = /^\d+(\.\d+)?(gb|tb)$|^\d+x\d+(gb)?$|^ddr\d$/
 /** Words in a model's name that sellers leave out. */
-const optionalWords = new Set(['kit', 'nvme', 'sata', 'ssd', 'hdd', 'desktop', 'tower', 'gold', 'bronze', 'laptop'])
+const optionalWords = new Set([
+  'kit',
+  'nvme',
+  'sata',
+  'ssd',
+  'hdd',
+  'desktop',
+  'tower',
+  'gold',
+  'bronze',
+  'laptop',
+])
 
 /**
  * A price query that starts from a part's own specification: the words of its model name, its variant facts, and its
@@ -19,7 +30,12 @@ export function queryForPart(part: Part, library: readonly Part[]): PartQuery {
   const own = nameWords(part)
   const must = own.length > 0 ? own : normaliseTitle(part.make)
   const { capacityGb, vramGb, kitCount, memoryGeneration, module } = part.facts
-  const size = part.role === 'graphics' ? vramGb : part.role === 'memory' || part.role === 'storage' ? capacityGb : undefined
+  const size =
+    part.role === 'graphics'
+      ? vramGb
+      : part.role === 'memory' || part.role === 'storage'
+        ? capacityGb
+        : undefined
   const siblings = siblingNames(part, must, library)
   const variant: VariantFacts = {
     ...(size === undefined ? {} : { capacityGb: size }),
@@ -29,7 +45,18 @@ export function queryForPart(part: Part, library: readonly Part[]): PartQuery {
     ...(siblings.length > 0 ? { siblings } : {}),
   }
   const { windowDays, halfLifeDays, conditions, manners, catchShare } = priceQueryDefaults
-  return { role: part.role, must, mustNot: [], variant, conditions, manners, windowDays, halfLifeDays, catchShare, forgiveSlips: true }
+  return {
+    role: part.role,
+    must,
+    mustNot: [],
+    variant,
+    conditions,
+    manners,
+    windowDays,
+    halfLifeDays,
+    catchShare,
+    forgiveSlips: true,
+  }
 }
 
 /**
@@ -39,7 +66,9 @@ export function queryForPart(part: Part, library: readonly Part[]): PartQuery {
 function nameWords(part: Part): string[] {
   const make = new Set(normaliseTitle(part.make))
   const hasSize = part.role === 'graphics' || part.role === 'memory' || part.role === 'storage'
-  const words = normaliseTitle(part.name).filter((token) => !(hasSize && capacityToken.test(token)) && !optionalWords.has(token))
+  const words = normaliseTitle(part.name).filter(
+    (token) => !(hasSize && capacityToken.test(token)) && !optionalWords.has(token),
+  )
   const withoutMake = words.filter((token) => !make.has(token))
   return joinSuffixes(withoutMake.length > 0 ? withoutMake : words)
 }
@@ -48,7 +77,8 @@ function joinSuffixes(words: readonly string[]): string[] {
   const joined: string[] = []
   for (const word of words) {
     const last = joined.at(-1)
-    if (last !== undefined && /^\d{2,}$/.test(last) && /^[a-z]{1,2}$/.test(word)) joined[joined.length - 1] = `${last} ${word}`
+    if (last !== undefined && /^\d{2,}$/.test(last) && /^[a-z]{1,2}$/.test(word))
+      joined[joined.length - 1] = `${last} ${word}`
     else joined.push(word)
   }
   return joined
@@ -71,8 +101,10 @@ function siblingNames(part: Part, must: readonly string[], library: readonly Par
     if (goesOn) names.add(words.slice(Math.max(0, own.length - 1)).join(' '))
     else {
       const isShorter = words.every((word) => own.includes(word))
-      if (!isShorter || (words.length > 1 && !own.join(' ').includes(words.join(' ')))) names.add(words.join(' '))
-      if (own.every((word) => words.includes(word))) for (const word of words) if (!own.includes(word) && word.length > 2) names.add(word)
+      if (!isShorter || (words.length > 1 && !own.join(' ').includes(words.join(' '))))
+        names.add(words.join(' '))
+      if (own.every((word) => words.includes(word)))
+        for (const word of words) if (!own.includes(word) && word.length > 2) names.add(word)
     }
   }
   return [...names].sort()

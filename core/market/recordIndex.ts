@@ -21,9 +21,9 @@ export class RecordIndex {
         const list = this.postings.get(scanner.hash[token]!)
         if (!list) {
           this.postings.set(scanner.hash[token]!, [i])
-          if (scanner.kind[token] === TokenKind.word && scanner.length(token) >= 4) this.noteWord(scanner.text(token), scanner.hash[token]!)
-        }
-        else if (list[list.length - 1] !== i) list.push(i)
+          if (scanner.kind[token] === TokenKind.word && scanner.length(token) >= 4)
+            this.noteWord(scanner.text(token), scanner.hash[token]!)
+        } else if (list[list.length - 1] !== i) list.push(i)
       }
     }
   }
@@ -42,21 +42,29 @@ export class RecordIndex {
       const found = this.holders(phrase(word))
       if (best === undefined || found.size < best.size) best = found
     }
-    return best === undefined ? this.records : [...best].sort((a, b) => a - b).map((index) => this.records[index]!)
+    return best === undefined
+      ? this.records
+      : [...best].sort((a, b) => a - b).map((index) => this.records[index]!)
   }
 
   private holders(wanted: Phrase): Set<number> {
     const found = new Set<number>()
     for (const form of wanted.forms) {
-      const rarest = form.map((hash) => this.postings.get(hash) ?? []).sort((a, b) => a.length - b.length)[0] ?? []
+      const rarest =
+        form.map((hash) => this.postings.get(hash) ?? []).sort((a, b) => a.length - b.length)[0] ?? []
       for (const index of rarest) found.add(index)
     }
-    for (const hash of this.misspellings(wanted.forgiving)) for (const index of this.postings.get(hash)!) found.add(index)
+    for (const hash of this.misspellings(wanted.forgiving))
+      for (const index of this.postings.get(hash)!) found.add(index)
     return found
   }
 
   private misspellings(meant: string): number[] {
     if (meant === '') return []
-    return [-1, 0, 1].flatMap((by) => (this.words.get(`${meant[0]!}${meant.length + by}`) ?? []).filter(({ text }) => oneSlip(meant, text)).map(({ hash }) => hash))
+    return [-1, 0, 1].flatMap((by) =>
+      (this.words.get(`${meant[0]!}${meant.length + by}`) ?? [])
+        .filter(({ text }) => oneSlip(meant, text))
+        .map(({ hash }) => hash),
+    )
   }
 }

@@ -55,12 +55,17 @@ export const shopRhythmDefaults = {
  * @throws CoreError `bad-price` for a price that is not positive; `not-a-date`
  * @example 30 days at 100, 3 at 80, 27 at 100, 3 at 80, 7 at 100: usual 100, floor 80, every 30 days, last 10 days ago, 20 to wait
  */
-export function shopRhythm(points: readonly PricePoint[], today: CalendarDate, options: Partial<typeof shopRhythmDefaults> = {}): ShopRhythm | null {
+export function shopRhythm(
+  points: readonly PricePoint[],
+  today: CalendarDate,
+  options: Partial<typeof shopRhythmDefaults> = {},
+): ShopRhythm | null {
   const { saleDepth = shopRhythmDefaults.saleDepth, usualDays = shopRhythmDefaults.usualDays } = options
   const byDay = new Map<number, number>()
   const last = dayNumber(today, 'today')
   for (const { date, price } of points) {
-    if (!(price > 0)) throw new CoreError('bad-price', `a shop price must be more than 0, not ${price}`, 'points')
+    if (!(price > 0))
+      throw new CoreError('bad-price', `a shop price must be more than 0, not ${price}`, 'points')
     const day = dayNumber(date, 'points.date')
     if (day <= last) byDay.set(day, price)
   }
@@ -76,9 +81,23 @@ export function shopRhythm(points: readonly PricePoint[], today: CalendarDate, o
   const sinceLast = lastSale ? last - starts.at(-1)! : null
   const onSale = lastSale !== undefined && lastSale.to === today
   return {
-    today: daily.at(-1)!, usual, usualBy: by, floor: floorOf(daily), sales, everyDays, sinceLast, onSale,
-    expectedWait: onSale ? 0 : everyDays === null || sinceLast === null ? null : sinceLast < everyDays ? everyDays - sinceLast : everyDays,
-    daily, firstDay: dateOfDay(first),
+    today: daily.at(-1)!,
+    usual,
+    usualBy: by,
+    floor: floorOf(daily),
+    sales,
+    everyDays,
+    sinceLast,
+    onSale,
+    expectedWait: onSale
+      ? 0
+      : everyDays === null || sinceLast === null
+        ? null
+        : sinceLast < everyDays
+          ? everyDays - sinceLast
+          : everyDays,
+    daily,
+    firstDay: dateOfDay(first),
   }
 }
 
@@ -90,7 +109,13 @@ function usualPrice(daily: readonly number[]): { price: number; by: 'mode' | 'me
   if (ranked.length === 1 || ranked[0]![1] > ranked[1]![1]) return { price: ranked[0]![0], by: 'mode' }
   const sorted = [...daily].sort((a, b) => a - b)
   const middle = sorted.length / 2
-  return { price: sorted.length % 2 === 1 ? sorted[Math.floor(middle)]! : Math.round((sorted[middle - 1]! + sorted[middle]!) / 2), by: 'median' }
+  return {
+    price:
+      sorted.length % 2 === 1
+        ? sorted[Math.floor(middle)]!
+        : Math.round((sorted[middle - 1]! + sorted[middle]!) / 2),
+    by: 'median',
+  }
 }
 
 function floorOf(daily: readonly number[]): number | null {
@@ -106,7 +131,9 @@ function findSales(daily: readonly number[], first: number, depth: number, usual
   let from = -1
   let lowest = Infinity
   for (let day = 0; day <= daily.length; day += 1) {
-    const isSale = day < daily.length && daily[day]! <= usualPrice(daily.slice(Math.max(0, day - usualDays), day + 1)).price * (1 - depth)
+    const isSale =
+      day < daily.length &&
+      daily[day]! <= usualPrice(daily.slice(Math.max(0, day - usualDays), day + 1)).price * (1 - depth)
     if (isSale) {
       if (from < 0) from = day
       lowest = Math.min(lowest, daily[day]!)

@@ -4,7 +4,14 @@ import type { DropReason } from './dropReasons'
 import type { Role } from '../parts/part'
 import type { PriceQuery } from './priceQuery'
 import type { SoldRecord } from './soldRecord'
-import { saysAccessory, saysDamaged, saysLot, statedQuantity, TitleClasses, type WantedClasses } from './title/contents'
+import {
+  saysAccessory,
+  saysDamaged,
+  saysLot,
+  statedQuantity,
+  TitleClasses,
+  type WantedClasses,
+} from './title/contents'
 import { classesOf, WordClass } from './title/lexicon'
 import { normaliseTitle } from './title/normaliseTitle'
 import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './title/phrase'
@@ -13,8 +20,16 @@ import { hashText, TitleScanner } from './title/titleScanner'
 
 /** The words for a kind of part, said of the thing itself. */
 const roleClass: Readonly<Record<Role, number>> = {
-  cpu: WordClass.kindCpu, motherboard: WordClass.kindBoard, memory: WordClass.kindMemory, graphics: WordClass.kindGraphics, storage: WordClass.kindStorage, supply: WordClass.kindSupply,
-  case: WordClass.kindCase, cooler: WordClass.kindCooler, donor: WordClass.machine, extra: 0,
+  cpu: WordClass.kindCpu,
+  motherboard: WordClass.kindBoard,
+  memory: WordClass.kindMemory,
+  graphics: WordClass.kindGraphics,
+  storage: WordClass.kindStorage,
+  supply: WordClass.kindSupply,
+  case: WordClass.kindCase,
+  cooler: WordClass.kindCooler,
+  donor: WordClass.machine,
+  extra: 0,
 }
 
 /** Why a single record is left out, before it is compared with other records. */
@@ -63,7 +78,8 @@ export class Sieve {
       mask,
       hashes,
       isCooler: query.role === 'cooler',
-      countsModules: (kitCount ?? memoryGeneration ?? module) !== undefined || (mask & WordClass.kindMemory) !== 0,
+      countsModules:
+        (kitCount ?? memoryGeneration ?? module) !== undefined || (mask & WordClass.kindMemory) !== 0,
       ...(capacityGb === undefined ? {} : { capacityGb }),
     }
   }
@@ -92,17 +108,20 @@ export class Sieve {
     const { scanner, classes, query } = this
     const age = this.age(day)
     if (age < 0) return drop('outside-window', `sold ${-age} days after the date of this reading`)
-    if (age >= query.windowDays) return drop('outside-window', `${age} days old, the window is ${query.windowDays}`)
+    if (age >= query.windowDays)
+      return drop('outside-window', `${age} days old, the window is ${query.windowDays}`)
     scanner.scan(record.title)
     classes.read(scanner)
-    if (!this.conditions.has(record.condition)) return drop('condition', `${record.condition} is not accepted`)
+    if (!this.conditions.has(record.condition))
+      return drop('condition', `${record.condition} is not accepted`)
     if (!this.conditions.has('damaged')) {
       const damage = saysDamaged(scanner, classes)
       if (damage !== '') return drop('condition', `the title says "${damage}"`)
     }
     if (!this.manners.has(record.manner)) return drop('manner', `sold by ${record.manner}`)
     for (const word of this.must) {
-      if (findPhrase(scanner, word) < 0 && !(query.forgiveSlips && findMisspelt(scanner, word) >= 0)) return drop('missing-word', `"${word.text}" is not in the title`)
+      if (findPhrase(scanner, word) < 0 && !(query.forgiveSlips && findMisspelt(scanner, word) >= 0))
+        return drop('missing-word', `"${word.text}" is not in the title`)
     }
     for (const word of this.mustNot) {
       if (findPhrase(scanner, word) >= 0) return drop('unwanted-word', `"${word.text}" is in the title`)
@@ -137,7 +156,11 @@ export class Sieve {
 
   /** Whether the title means the sister model; not where its name is the start of the longer name wanted. */
   private means(sibling: Phrase): boolean {
-    for (let at = findPhrase(this.scanner, sibling); at >= 0; at = findPhrase(this.scanner, sibling, at + 1)) {
+    for (
+      let at = findPhrase(this.scanner, sibling);
+      at >= 0;
+      at = findPhrase(this.scanner, sibling, at + 1)
+    ) {
       const length = phraseLengthAt(this.scanner, sibling, at)
       const partOfWanted = this.must.some((word) => {
         for (let start = Math.max(0, at - 3); start <= at; start += 1) {
@@ -148,7 +171,10 @@ export class Sieve {
       })
       const next = at + length < this.scanner.count ? this.scanner.hash[at + length]! : -1
       const siblingHashes = sibling.forms[0] ?? []
-      const continuesWanted = this.wanted.hashes.has(next) && !siblingHashes.includes(next) && siblingHashes.every((hash) => this.wanted.hashes.has(hash))
+      const continuesWanted =
+        this.wanted.hashes.has(next) &&
+        !siblingHashes.includes(next) &&
+        siblingHashes.every((hash) => this.wanted.hashes.has(hash))
       if (!partOfWanted && !continuesWanted) return true
     }
     return false

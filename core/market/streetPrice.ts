@@ -71,7 +71,11 @@ const fewestPerManner = 3
  *
  * @example three sales of 100.00, 110.00 and 120.00 today: typical 110.00, effective count 3, grade thin
  */
-export function streetPrice(query: PriceQuery, records: readonly SoldRecord[], options: StreetPriceOptions = {}): StreetPrice {
+export function streetPrice(
+  query: PriceQuery,
+  records: readonly SoldRecord[],
+  options: StreetPriceOptions = {},
+): StreetPrice {
   checkQuery(query)
   const sifted = sift(query, records, options)
   return readComps(query, records, sifted)
@@ -91,7 +95,8 @@ interface Sifted {
 
 function checkQuery(query: PriceQuery): void {
   for (const key of ['windowDays', 'halfLifeDays'] as const) {
-    if (!(query[key] > 0)) throw new CoreError('bad-query', `${key} must be more than 0, not ${query[key]}`, `query.${key}`)
+    if (!(query[key] > 0))
+      throw new CoreError('bad-query', `${key} must be more than 0, not ${query[key]}`, `query.${key}`)
   }
 }
 
@@ -129,7 +134,10 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
   const priced = priceUnits(query, records, survivors, options, verdicts)
   const outliers = dropOutliers(priced.unitPrices, (position) => forced.has(priced.indices[position]!))
   for (const [position, scales] of outliers) {
-    verdicts.set(priced.indices[position]!, { reason: 'outlier', detail: `${scales.toFixed(1)} scales from the rest; 3.5 is the limit` })
+    verdicts.set(priced.indices[position]!, {
+      reason: 'outlier',
+      detail: `${scales.toFixed(1)} scales from the rest; 3.5 is the limit`,
+    })
   }
   const comps = new Int32Array(priced.indices.length - outliers.size)
   const unitPrices = new Float64Array(comps.length)
@@ -143,7 +151,9 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
   return {
     comps,
     unitPrices,
-    dropped: [...verdicts].sort(([a], [b]) => a - b).map(([index, verdict]) => ({ id: records[index]!.id, ...verdict })),
+    dropped: [...verdicts]
+      .sort(([a], [b]) => a - b)
+      .map(([index, verdict]) => ({ id: records[index]!.id, ...verdict })),
     days,
     sieve,
   }
@@ -169,18 +179,28 @@ function dropDuplicates(
   for (let position = 0; position < passed.length; position += 1) {
     const record = records[passed[position]!]!
     identityHash[position] = hashOfSource(record.source) * 0x3ffffff + (hashText(record.id) % 0x3ffffff)
-    lookHash[position] = (titleHashes[passed[position]!]! + record.price * 0x10001 + days[passed[position]!]! * 0x1000003) % Number.MAX_SAFE_INTEGER
+    lookHash[position] =
+      (titleHashes[passed[position]!]! + record.price * 0x10001 + days[passed[position]!]! * 0x1000003) %
+      Number.MAX_SAFE_INTEGER
   }
   const doubles = findDuplicates({
     identityHash,
     lookHash,
     keys(position) {
       const { source, id, title, price, currency } = records[passed[position]!]!
-      return { day: days[passed[position]!]!, source, id, look: `${normaliseTitle(title).join(' ')} ${price} ${currency}` }
+      return {
+        day: days[passed[position]!]!,
+        source,
+        id,
+        look: `${normaliseTitle(title).join(' ')} ${price} ${currency}`,
+      }
     },
   })
   for (const [position, original] of doubles) {
-    verdicts.set(passed[position]!, { reason: 'duplicate', detail: `the same sale as ${records[passed[original]!]!.id}` })
+    verdicts.set(passed[position]!, {
+      reason: 'duplicate',
+      detail: `the same sale as ${records[passed[original]!]!.id}`,
+    })
   }
 }
 
@@ -198,7 +218,11 @@ function priceUnits(
     const { price, shipping, quantity, currency, soldOn } = records[i]!
     const whole = price + shipping
     const isPlain = currency === query.currency && (quantity === undefined || quantity === 1)
-    const rate = isPlain ? 1 : missingRate === 'drop' ? table.find(soldOn, currency, query.currency) : table.rateOn(soldOn, currency, query.currency)
+    const rate = isPlain
+      ? 1
+      : missingRate === 'drop'
+        ? table.find(soldOn, currency, query.currency)
+        : table.rateOn(soldOn, currency, query.currency)
     if (rate === null) {
       verdicts.set(i, { reason: 'price', detail: noRate(soldOn, currency, query.currency) })
       continue
@@ -212,10 +236,23 @@ function priceUnits(
   return { indices, unitPrices }
 }
 
-function readComps(query: PriceQuery, records: readonly SoldRecord[], { comps, unitPrices, dropped, days, sieve }: Sifted): StreetPrice {
-  const { halfLifeDays, windowDays, coveredDays = windowDays, catchShare = priceQueryDefaults.catchShare, seed = priceQueryDefaults.seed } = query
+function readComps(
+  query: PriceQuery,
+  records: readonly SoldRecord[],
+  { comps, unitPrices, dropped, days, sieve }: Sifted,
+): StreetPrice {
+  const {
+    halfLifeDays,
+    windowDays,
+    coveredDays = windowDays,
+    catchShare = priceQueryDefaults.catchShare,
+    seed = priceQueryDefaults.seed,
+  } = query
   const count = comps.length
-  const weights = floats(comps.length, (position) => 0.5 ** (sieve.age(days[comps[position]!]!) / halfLifeDays))
+  const weights = floats(
+    comps.length,
+    (position) => 0.5 ** (sieve.age(days[comps[position]!]!) / halfLifeDays),
+  )
   const order = orderByPrice(records, comps, unitPrices, days)
   const sortedPrices = floats(count, (at) => unitPrices[order[at]!]!)
   const sortedWeights = floats(count, (at) => weights[order[at]!]!)
@@ -230,19 +267,30 @@ function readComps(query: PriceQuery, records: readonly SoldRecord[], { comps, u
   const perDay = coveredDays > 0 ? count / coveredDays : 0
   const at = (q: number) => weightedQuantileSorted(sortedPrices, sortedWeights, q)
   const spread = z90 * Math.sqrt(0.25 / effectiveCount)
-  const [low, typical, high] = count === 0 ? [0, 0, 0] : [at(Math.max(0, 0.5 - spread)), at(0.5), at(Math.min(1, 0.5 + spread))]
+  const [low, typical, high] =
+    count === 0 ? [0, 0, 0] : [at(Math.max(0, 0.5 - spread)), at(0.5), at(Math.min(1, 0.5 + spread))]
   return {
     kept: listKept(records, comps, unitPrices, weights),
     dropped,
-    marks: count === 0 ? null : { patient: roundHalfAway(at(0.2)), typical: roundHalfAway(typical), hurried: roundHalfAway(at(0.8)) },
+    marks:
+      count === 0
+        ? null
+        : {
+            patient: roundHalfAway(at(0.2)),
+            typical: roundHalfAway(typical),
+            hurried: roundHalfAway(at(0.8)),
+          },
     interval: count === 0 ? null : { low: roundHalfAway(low), high: roundHalfAway(high) },
     effectiveCount,
     grade: gradeOf(count, effectiveCount, typical > 0 ? (high - low) / 2 / typical : Infinity),
-    trend: trendOfColumns({
-      days: floats(count, (at) => days[comps[order[at]!]!]!),
-      logs: floats(count, (at) => Math.log(sortedPrices[at]!)),
-      manners: sortedManners,
-    }, seed),
+    trend: trendOfColumns(
+      {
+        days: floats(count, (at) => days[comps[order[at]!]!]!),
+        logs: floats(count, (at) => Math.log(sortedPrices[at]!)),
+        manners: sortedManners,
+      },
+      seed,
+    ),
     perDay,
     byManner: readManners(sortedManners, sortedPrices, sortedWeights),
     flow: { prices: sortedPrices, weights: sortedWeights, perDay, catchShare },
@@ -256,16 +304,30 @@ function floats(length: number, at: (row: number) => number): Float64Array {
   return column
 }
 
-function listKept(records: readonly SoldRecord[], comps: Int32Array, unitPrices: Float64Array, weights: Float64Array): Kept[] {
+function listKept(
+  records: readonly SoldRecord[],
+  comps: Int32Array,
+  unitPrices: Float64Array,
+  weights: Float64Array,
+): Kept[] {
   const kept: Kept[] = new Array(comps.length)
   for (let position = 0; position < comps.length; position += 1) {
-    kept[position] = { id: records[comps[position]!]!.id, unitPrice: unitPrices[position]!, weight: weights[position]! }
+    kept[position] = {
+      id: records[comps[position]!]!.id,
+      unitPrice: unitPrices[position]!,
+      weight: weights[position]!,
+    }
   }
   return kept
 }
 
 /** Positions by price, ties by date, source, id. */
-function orderByPrice(records: readonly SoldRecord[], comps: Int32Array, unitPrices: Float64Array, days: Float64Array): Int32Array {
+function orderByPrice(
+  records: readonly SoldRecord[],
+  comps: Int32Array,
+  unitPrices: Float64Array,
+  days: Float64Array,
+): Int32Array {
   const order = orderByNumbers(comps, unitPrices, days)
   const bySource = (a: number, b: number) => {
     const [left, right] = [records[comps[a]!]!, records[comps[b]!]!]
@@ -273,7 +335,10 @@ function orderByPrice(records: readonly SoldRecord[], comps: Int32Array, unitPri
   }
   let start = 0
   for (let at = 1; at <= order.length; at += 1) {
-    const same = at < order.length && unitPrices[order[at]!] === unitPrices[order[start]!] && days[comps[order[at]!]!] === days[comps[order[start]!]!]
+    const same =
+      at < order.length &&
+      unitPrices[order[at]!] === unitPrices[order[start]!] &&
+      days[comps[order[at]!]!] === days[comps[order[start]!]!]
     if (same) continue
     if (at - start > 1) order.subarray(start, at).sort(bySource)
     start = at
@@ -292,9 +357,14 @@ function orderByNumbers(comps: Int32Array, unitPrices: Float64Array, days: Float
   }
   const span = lastDay - firstDay + 1
   if (!((highest + 1) * span * count < Number.MAX_SAFE_INTEGER)) {
-    return Int32Array.from(comps.keys()).sort((a, b) => unitPrices[a]! - unitPrices[b]! || days[comps[a]!]! - days[comps[b]!]!)
+    return Int32Array.from(comps.keys()).sort(
+      (a, b) => unitPrices[a]! - unitPrices[b]! || days[comps[a]!]! - days[comps[b]!]!,
+    )
   }
-  const keys = floats(count, (position) => (unitPrices[position]! * span + days[comps[position]!]! - firstDay) * count + position).sort()
+  const keys = floats(
+    count,
+    (position) => (unitPrices[position]! * span + days[comps[position]!]! - firstDay) * count + position,
+  ).sort()
   const order = new Int32Array(count)
   for (let at = 0; at < count; at += 1) order[at] = keys[at]! % count
   return order
@@ -303,17 +373,28 @@ function orderByNumbers(comps: Int32Array, unitPrices: Float64Array, days: Float
 /** Number of each comp's manner in price order; read in record order first, since jumping about in a million records is slow. */
 function mannerColumn(records: readonly SoldRecord[], comps: Int32Array, order: Int32Array): Uint8Array {
   const byPosition = new Uint8Array(comps.length)
-  for (let position = 0; position < comps.length; position += 1) byPosition[position] = allManners.indexOf(records[comps[position]!]!.manner)
+  for (let position = 0; position < comps.length; position += 1)
+    byPosition[position] = allManners.indexOf(records[comps[position]!]!.manner)
   const sorted = new Uint8Array(comps.length)
   for (let at = 0; at < sorted.length; at += 1) sorted[at] = byPosition[order[at]!]!
   return sorted
 }
 
-function readManners(manners: Uint8Array, prices: Float64Array, weights: Float64Array): StreetPrice['byManner'] {
+function readManners(
+  manners: Uint8Array,
+  prices: Float64Array,
+  weights: Float64Array,
+): StreetPrice['byManner'] {
   return allManners.flatMap((manner, number) => {
     const isOwn = (_: number, at: number) => manners[at] === number
     const own = prices.filter(isOwn)
     if (own.length < fewestPerManner) return []
-    return [{ manner, count: own.length, typical: roundHalfAway(weightedQuantileSorted(own, weights.filter(isOwn), 0.5)) }]
+    return [
+      {
+        manner,
+        count: own.length,
+        typical: roundHalfAway(weightedQuantileSorted(own, weights.filter(isOwn), 0.5)),
+      },
+    ]
   })
 }

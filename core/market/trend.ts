@@ -49,13 +49,18 @@ export interface TrendColumns {
  * @returns null under 5 records or 3 dates
  */
 export function priceTrend(points: readonly TrendPoint[], seed = 1): Trend | null {
-  const ordered = [...points].sort((a, b) => a.price - b.price || a.day - b.day || compareText(a.manner, b.manner))
+  const ordered = [...points].sort(
+    (a, b) => a.price - b.price || a.day - b.day || compareText(a.manner, b.manner),
+  )
   const names = [...new Set(points.map((point) => point.manner))].sort()
-  return trendOfColumns({
-    days: Float64Array.from(ordered, (point) => point.day),
-    logs: Float64Array.from(ordered, (point) => Math.log(point.price)),
-    manners: Uint8Array.from(ordered, (point) => names.indexOf(point.manner)),
-  }, seed)
+  return trendOfColumns(
+    {
+      days: Float64Array.from(ordered, (point) => point.day),
+      logs: Float64Array.from(ordered, (point) => Math.log(point.price)),
+      manners: Uint8Array.from(ordered, (point) => names.indexOf(point.manner)),
+    },
+    seed,
+  )
 }
 
 /** As `priceTrend`, for columns already in an order of their own; a million comps take a second. */
@@ -90,7 +95,8 @@ function toPercent(slope: number): number {
 
 function withoutMannerMedians({ logs, manners }: TrendColumns): Float64Array {
   const medians = new Float64Array(256)
-  for (const manner of new Set(manners)) medians[manner] = medianSorted(logs.filter((_, i) => manners[i] === manner).sort())
+  for (const manner of new Set(manners))
+    medians[manner] = medianSorted(logs.filter((_, i) => manners[i] === manner).sort())
   const residuals = new Float64Array(logs.length)
   for (let i = 0; i < logs.length; i += 1) residuals[i] = logs[i]! - medians[manners[i]!]!
   return residuals

@@ -17,9 +17,13 @@ export function minorDigits(currency: Currency): number {
   const memo = digitsMemo.get(currency)
   if (memo !== undefined) return memo
   if (!isCurrency(currency)) {
-    throw new CoreError('unknown-currency', `"${currency}" is not a known currency code; use a three-letter code such as CAD`)
+    throw new CoreError(
+      'unknown-currency',
+      `"${currency}" is not a known currency code; use a three-letter code such as CAD`,
+    )
   }
-  const digits = new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
+  const digits =
+    new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
   digitsMemo.set(currency, digits)
   return digits
 }

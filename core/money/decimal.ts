@@ -15,13 +15,21 @@ const decimalPattern = /^[+-]?\d{1,12}(\.\d{1,12})?$/
 export function parseDecimal(text: string, currency: Currency, path = ''): number {
   const trimmed = text.trim()
   if (!decimalPattern.test(trimmed)) {
-    throw new CoreError('not-a-decimal', `"${text.slice(0, 40)}" is not an amount; write digits with a point, such as 129.50`, path)
+    throw new CoreError(
+      'not-a-decimal',
+      `"${text.slice(0, 40)}" is not an amount; write digits with a point, such as 129.50`,
+      path,
+    )
   }
   const digits = minorDigits(currency)
   const point = trimmed.indexOf('.')
   const places = point === -1 ? '' : trimmed.slice(point + 1)
   if (places.length > digits) {
-    throw new CoreError('too-many-places', `"${trimmed}" has more places than ${currency} has (${digits})`, path)
+    throw new CoreError(
+      'too-many-places',
+      `"${trimmed}" has more places than ${currency} has (${digits})`,
+      path,
+    )
   }
   const whole = point === -1 ? trimmed : trimmed.slice(0, point)
   const sign = trimmed.startsWith('-') ? -1 : 1
@@ -42,7 +50,11 @@ export function toDecimal(amount: number, currency: Currency): string {
  * amount · numerator / denominator, rounded half away from zero once, in exact decimal arithmetic
  * (12.5 % of 1 020 is 127.5 and rounds to 128; floating point would sometimes say 127).
  */
-export function scaleAmount(amount: number, numerator: number | string, denominator: number | string = 1): number {
+export function scaleAmount(
+  amount: number,
+  numerator: number | string,
+  denominator: number | string = 1,
+): number {
   return roundAmount(new Big(amount).times(numerator).div(denominator))
 }
 

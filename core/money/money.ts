@@ -39,6 +39,9 @@ export function sumMoney<C extends Currency>(list: readonly Money<C>[], currency
 
 function assertSameCurrency(a: Money, b: Money): void {
   if (a.currency !== b.currency) {
-    throw new CoreError('currency-mismatch', `cannot add ${a.currency} and ${b.currency}: convert one of them first`)
+    throw new CoreError(
+      'currency-mismatch',
+      `cannot add ${a.currency} and ${b.currency}: convert one of them first`,
+    )
   }
 }

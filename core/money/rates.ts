@@ -62,7 +62,13 @@ export function noRate(date: CalendarDate, from: Currency, to: Currency): string
  * (amount / quantity) converted at `rate` into another currency, rounded half away from zero once.
  * @param amount minor units of `from`
  */
-export function convertAmount(amount: number, from: Currency, to: Currency, rate: number | string, quantity = 1): number {
+export function convertAmount(
+  amount: number,
+  from: Currency,
+  to: Currency,
+  rate: number | string,
+  quantity = 1,
+): number {
   const shift = minorDigits(to) - minorDigits(from)
   return roundAmount(new Big(amount).times(rate).times(new Big(10).pow(shift)).div(quantity))
 }

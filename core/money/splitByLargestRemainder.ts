@@ -23,10 +23,16 @@ export function splitByLargestRemainder(amount: number, weights: readonly number
   const positive = BigInt(Math.abs(amount))
   const shares = weights.some((weight) => weight > 0) ? weights.map(BigInt) : weights.map(() => 1n)
   const total = shares.reduce((sum, share) => sum + share, 0n)
-  const parts = shares.map((share, index) => ({ index, whole: (positive * share) / total, remainder: (positive * share) % total }))
+  const parts = shares.map((share, index) => ({
+    index,
+    whole: (positive * share) / total,
+    remainder: (positive * share) % total,
+  }))
   let left = Number(positive - parts.reduce((sum, part) => sum + part.whole, 0n))
   const result = parts.map((part) => Number(part.whole))
-  const byRemainder = [...parts].sort((a, b) => (a.remainder === b.remainder ? a.index - b.index : a.remainder > b.remainder ? -1 : 1))
+  const byRemainder = [...parts].sort((a, b) =>
+    a.remainder === b.remainder ? a.index - b.index : a.remainder > b.remainder ? -1 : 1,
+  )
   for (const part of byRemainder) {
     if (left === 0) break
     result[part.index]! += 1

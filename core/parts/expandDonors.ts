@@ -15,7 +15,11 @@ export function expandDonors(parts: readonly Part[], library: ReadonlyMap<string
     const inside = part.facts.contains.flatMap((id) => library.get(id) ?? [])
     const { firmwareLocked } = part.facts
     // a locked donor is a locked board
-    const found = inside.map((each) => (each.role === 'motherboard' && firmwareLocked !== undefined ? { ...each, facts: { ...each.facts, firmwareLocked } } : each))
+    const found = inside.map((each) =>
+      each.role === 'motherboard' && firmwareLocked !== undefined
+        ? { ...each, facts: { ...each.facts, firmwareLocked } }
+        : each,
+    )
     return found.filter(({ role }) => !chosen.has(role) || (additive.has(role) && role !== 'memory'))
   })
 }

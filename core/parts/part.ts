@@ -1,14 +1,42 @@
 /** Jobs in a machine. `donor` is a complete old machine, `extra` everything that has no socket of its own. */
-export const roles = ['cpu', 'motherboard', 'memory', 'graphics', 'storage', 'supply', 'case', 'cooler', 'donor', 'extra'] as const
+export const roles = [
+  'cpu',
+  'motherboard',
+  'memory',
+  'graphics',
+  'storage',
+  'supply',
+  'case',
+  'cooler',
+  'donor',
+  'extra',
+] as const
 export type Role = (typeof roles)[number]
 
 /** Roles without which a machine does not start (graphics: unless the CPU brings its own). */
-export const coreRoles = ['cpu', 'motherboard', 'memory', 'graphics', 'storage', 'supply', 'case', 'cooler'] as const satisfies readonly Role[]
+export const coreRoles = [
+  'cpu',
+  'motherboard',
+  'memory',
+  'graphics',
+  'storage',
+  'supply',
+  'case',
+  'cooler',
+] as const satisfies readonly Role[]
 
 /** Role as the builder says it. */
 export const roleNames: Readonly<Record<Role, string>> = {
-  cpu: 'CPU', motherboard: 'motherboard', memory: 'memory', graphics: 'graphics card', storage: 'storage', supply: 'power supply',
-  case: 'case', cooler: 'cooler', donor: 'donor machine', extra: 'extra',
+  cpu: 'CPU',
+  motherboard: 'motherboard',
+  memory: 'memory',
+  graphics: 'graphics card',
+  storage: 'storage',
+  supply: 'power supply',
+  case: 'case',
+  cooler: 'cooler',
+  donor: 'donor machine',
+  extra: 'extra',
 }
 
 /**
@@ -103,7 +131,16 @@ export interface PartFacts {
   readonly feedsFrom?: string
   readonly feedsTo?: string
   readonly carriesW?: number
-  readonly mends?: 'shield' | 'panel' | 'screws' | 'fan-header' | 'bay' | 'front-plug' | 'mount' | 'low-bracket' | 'front-usb-c'
+  readonly mends?:
+    | 'shield'
+    | 'panel'
+    | 'screws'
+    | 'fan-header'
+    | 'bay'
+    | 'front-plug'
+    | 'mount'
+    | 'low-bracket'
+    | 'front-usb-c'
   readonly takesSlot?: boolean
   // any part
   readonly coolerIncluded?: boolean
@@ -120,7 +157,11 @@ export const needs = ['licence', 'keyboard-mouse', 'controller', 'screen-cable',
 export type Need = (typeof needs)[number]
 
 export const needNames: Readonly<Record<Need, string>> = {
-  licence: 'system licence', 'keyboard-mouse': 'keyboard and mouse', controller: 'controller', 'screen-cable': 'screen cable', wireless: 'wireless',
+  licence: 'system licence',
+  'keyboard-mouse': 'keyboard and mouse',
+  controller: 'controller',
+  'screen-cable': 'screen cable',
+  wireless: 'wireless',
 }
 
 /** A model in the parts library. */

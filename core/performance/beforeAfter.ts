@@ -35,21 +35,34 @@ export function beforeAfter(before: readonly FrameRun[], after: readonly FrameRu
   const pairs = [...first].flatMap(([key, a]): BeforeAfterPair[] => {
     const b = second.get(key)
     if (!b) return []
-    return [{
-      workloadId: a.workloadId, settings: a.settings, scene: a.scene, before: a.averageFps, after: b.averageFps, ratio: b.averageFps / a.averageFps,
-      lowRatio: a.lowFps !== null && b.lowFps !== null ? b.lowFps / a.lowFps : null, differs: unlike(a, b),
-    }]
+    return [
+      {
+        workloadId: a.workloadId,
+        settings: a.settings,
+        scene: a.scene,
+        before: a.averageFps,
+        after: b.averageFps,
+        ratio: b.averageFps / a.averageFps,
+        lowRatio: a.lowFps !== null && b.lowFps !== null ? b.lowFps / a.lowFps : null,
+        differs: unlike(a, b),
+      },
+    ]
   })
   const like = pairs.filter((pair) => pair.differs.length === 0)
   return {
-    pairs, counted: like.length, meanRatio: geometricMean(like.map((pair) => pair.ratio)), meanLowRatio: geometricMean(like.flatMap((pair) => pair.lowRatio ?? [])),
+    pairs,
+    counted: like.length,
+    meanRatio: geometricMean(like.map((pair) => pair.ratio)),
+    meanLowRatio: geometricMean(like.flatMap((pair) => pair.lowRatio ?? [])),
     alone: first.size + second.size - 2 * pairs.length,
   }
 }
 
 /** Geometric mean of ratios; null of none. */
 export function geometricMean(ratios: readonly number[]): number | null {
-  return ratios.length === 0 ? null : Math.exp(ratios.reduce((sum, ratio) => sum + Math.log(ratio), 0) / ratios.length)
+  return ratios.length === 0
+    ? null
+    : Math.exp(ratios.reduce((sum, ratio) => sum + Math.log(ratio), 0) / ratios.length)
 }
 
 function lastByKey(runs: readonly FrameRun[]): Map<string, FrameRun> {
@@ -57,15 +70,30 @@ function lastByKey(runs: readonly FrameRun[]): Map<string, FrameRun> {
 }
 
 function keyOf({ workloadId, scene, settings }: FrameRun): string {
-  return [workloadId, scene, settings.width, settings.height, settings.preset, settings.upscaling ?? '', settings.frameGeneration ? 'generated' : ''].join('|')
+  return [
+    workloadId,
+    scene,
+    settings.width,
+    settings.height,
+    settings.preset,
+    settings.upscaling ?? '',
+    settings.frameGeneration ? 'generated' : '',
+  ].join('|')
 }
 
 function unlike(a: FrameRun, b: FrameRun): string[] {
   const [x, y] = [a.conditions, b.conditions]
-  const differs = (label: string, one: string, other: string) => (one !== other && one !== '' && other !== '' ? [`${label}: ${one} and ${other}`] : [])
+  const differs = (label: string, one: string, other: string) =>
+    one !== other && one !== '' && other !== '' ? [`${label}: ${one} and ${other}`] : []
   return [
-    ...(x.background !== y.background ? [`background: ${x.background || 'none'} and ${y.background || 'none'}`] : []),
-    ...differs('game version', x.gameVersion, y.gameVersion), ...differs('driver', x.driverVersion, y.driverVersion), ...differs('side panel', x.sidePanel ?? '', y.sidePanel ?? ''),
-    ...(x.ambientC !== null && y.ambientC !== null && Math.abs(x.ambientC - y.ambientC) >= ambientApart ? [`room: ${x.ambientC} °C and ${y.ambientC} °C`] : []),
+    ...(x.background !== y.background
+      ? [`background: ${x.background || 'none'} and ${y.background || 'none'}`]
+      : []),
+    ...differs('game version', x.gameVersion, y.gameVersion),
+    ...differs('driver', x.driverVersion, y.driverVersion),
+    ...differs('side panel', x.sidePanel ?? '', y.sidePanel ?? ''),
+    ...(x.ambientC !== null && y.ambientC !== null && Math.abs(x.ambientC - y.ambientC) >= ambientApart
+      ? [`room: ${x.ambientC} °C and ${y.ambientC} °C`]
+      : []),
   ]
 }

@@ -56,11 +56,17 @@ export const estimateAssumptions = {
  * @throws CoreError `unknown-preset`, `unknown-upscaling`, `bad-index`
  * @example a = b = 10, one megapixel, both indexes 100: 1000 / 11.49 = 87.1 fps
  */
-export function estimateFrameRate(workload: Workload, machine: FrameMachine, settings: FrameSettings, evidence: readonly LimitEvidence[] = []): FrameEstimate {
+export function estimateFrameRate(
+  workload: Workload,
+  machine: FrameMachine,
+  settings: FrameSettings,
+  evidence: readonly LimitEvidence[] = [],
+): FrameEstimate {
   const { z90, roughBelow } = estimateAssumptions
   const time = frameTime(workload, machine, settings)
   const averageFps = 1000 / time.frameMs
-  const lowShare = time.graphicsShare * workload.lowShare.graphics + (1 - time.graphicsShare) * workload.lowShare.cpu
+  const lowShare =
+    time.graphicsShare * workload.lowShare.graphics + (1 - time.graphicsShare) * workload.lowShare.cpu
   const lowFps = (averageFps * lowShare) / time.shortageFactor
   const spread = spreadOf(workload, time.graphicsShare, settings)
   const factor = Math.exp(z90 * Math.hypot(spread.result, spread.parameters))
@@ -85,23 +91,46 @@ export function estimateFrameRate(workload: Workload, machine: FrameMachine, set
 /** Which side limits, by the share of the limit on the graphics side. */
 export function limitOf(graphicsShare: number): Limit {
   const { graphicsLimitedFrom, cpuLimitedUpTo } = estimateAssumptions
-  return graphicsShare > graphicsLimitedFrom ? 'graphics' : graphicsShare < cpuLimitedUpTo ? 'cpu' : 'balanced'
+  return graphicsShare > graphicsLimitedFrom
+    ? 'graphics'
+    : graphicsShare < cpuLimitedUpTo
+      ? 'cpu'
+      : 'balanced'
 }
 
 /** Gradient of ln t by (ln a, ln b, α). */
-export function gradient(graphicsShare: number, settings: Pick<FrameSettings, 'width' | 'height'>): readonly [number, number, number] {
+export function gradient(
+  graphicsShare: number,
+  settings: Pick<FrameSettings, 'width' | 'height'>,
+): readonly [number, number, number] {
   return [graphicsShare, 1 - graphicsShare, graphicsShare * Math.log(megapixels(settings))]
 }
 
 /** Covariance of (ln a, ln b, α) by the fit, or the library's priors where there is none. */
 export function covarianceOf(workload: Workload): readonly (readonly number[])[] {
   const prior = workload.priorSpread ** 2
-  return workload.fit?.covariance ?? [[prior, 0, 0], [0, prior, 0], [0, 0, estimateAssumptions.pixelExponentSpread ** 2]]
+  return (
+    workload.fit?.covariance ?? [
+      [prior, 0, 0],
+      [0, prior, 0],
+      [0, 0, estimateAssumptions.pixelExponentSpread ** 2],
+    ]
+  )
 }
 
-function spreadOf(workload: Workload, graphicsShare: number, settings: FrameSettings): FrameEstimate['spread'] {
+function spreadOf(
+  workload: Workload,
+  graphicsShare: number,
+  settings: FrameSettings,
+): FrameEstimate['spread'] {
   const j = gradient(graphicsShare, settings)
   const covariance = covarianceOf(workload)
-  const variance = j.reduce((sum, a, row) => sum + a * j.reduce((inner, b, column) => inner + covariance[row]![column]! * b, 0), 0)
-  return { result: workload.fit?.residualSpread ?? estimateAssumptions.residualSpread, parameters: Math.sqrt(Math.max(0, variance)) }
+  const variance = j.reduce(
+    (sum, a, row) => sum + a * j.reduce((inner, b, column) => inner + covariance[row]![column]! * b, 0),
+    0,
+  )
+  return {
+    result: workload.fit?.residualSpread ?? estimateAssumptions.residualSpread,
+    parameters: Math.sqrt(Math.max(0, variance)),
+  }
 }

@@ -17,7 +17,11 @@ const priorRuns = 4
  *
  * @param workload as the library has it; `fitted` with its frame times fitted, from which s is read
  */
-export function fitLows(workload: Workload, fitted: Workload, runs: readonly { readonly run: FrameRun; readonly machine: FrameMachine; readonly weight: number }[]): { readonly lowShare: Workload['lowShare']; readonly spread: number } {
+export function fitLows(
+  workload: Workload,
+  fitted: Workload,
+  runs: readonly { readonly run: FrameRun; readonly machine: FrameMachine; readonly weight: number }[],
+): { readonly lowShare: Workload['lowShare']; readonly spread: number } {
   const prior = workload.lowShare
   const rows = runs.flatMap(({ run, machine, weight }) => {
     if (run.lowFps === null) return []
@@ -35,6 +39,14 @@ export function fitLows(workload: Workload, fitted: Workload, runs: readonly { r
   const solved = inverse(left).mmul(right)
   const within = (share: number) => Math.min(1, Math.max(lowest, share))
   const lowShare = { graphics: within(solved.get(0, 0)), cpu: within(solved.get(1, 0)) }
-  const squares = rows.reduce((sum, { s, share }) => sum + Math.log(share / (s * lowShare.graphics + (1 - s) * lowShare.cpu)) ** 2, 0)
-  return { lowShare, spread: Math.sqrt((priorRuns * estimateAssumptions.residualSpread ** 2 + squares) / (priorRuns + rows.length)) }
+  const squares = rows.reduce(
+    (sum, { s, share }) => sum + Math.log(share / (s * lowShare.graphics + (1 - s) * lowShare.cpu)) ** 2,
+    0,
+  )
+  return {
+    lowShare,
+    spread: Math.sqrt(
+      (priorRuns * estimateAssumptions.residualSpread ** 2 + squares) / (priorRuns + rows.length),
+    ),
+  }
 }

@@ -45,7 +45,11 @@ export function fitWorkload(workload: Workload, runs: readonly FrameRun[]): Work
   const residuals = residualsOf(problem, observations, parameters)
   const residualSpread = spreadOf(residuals)
   const fitted = withParameters(problem, parameters)
-  const lows = fitLows(workload, fitted, observations.map(({ run, weight }) => ({ run, machine: run.machine, weight })))
+  const lows = fitLows(
+    workload,
+    fitted,
+    observations.map(({ run, weight }) => ({ run, machine: run.machine, weight })),
+  )
   const { graphicsMs, cpuMs, pixelExponent, lowShare } = workload
   return {
     ...fitted,
@@ -71,21 +75,42 @@ interface Problem {
 type Parameters = readonly number[]
 
 function observe(workload: Workload, runs: readonly FrameRun[]): Observation[] {
-  return runs.filter((run) => run.workloadId === workload.id && run.averageFps > 0 && workload.presets[run.settings.preset] !== undefined && excludedBecause(run) === null)
+  return runs
+    .filter(
+      (run) =>
+        run.workloadId === workload.id &&
+        run.averageFps > 0 &&
+        workload.presets[run.settings.preset] !== undefined &&
+        excludedBecause(run) === null,
+    )
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .map((run) => {
       // generated frames are counted by the reading, not by the model
       const real = run.averageFps / (run.settings.frameGeneration ? workload.frameGenerationFactor : 1)
-      return { run: run as Observation['run'], lnTime: Math.log(1000 / real), weight: runKinds[run.kind].weight }
+      return {
+        run: run as Observation['run'],
+        lnTime: Math.log(1000 / real),
+        weight: runKinds[run.kind].weight,
+      }
     })
 }
 
 function priorOf({ workload, scenes }: Problem): Parameters {
-  return [Math.log(workload.graphicsMs), Math.log(workload.cpuMs), workload.pixelExponent, ...scenes.map(() => 0)]
+  return [
+    Math.log(workload.graphicsMs),
+    Math.log(workload.cpuMs),
+    workload.pixelExponent,
+    ...scenes.map(() => 0),
+  ]
 }
 
 function priorSpreads({ workload, scenes }: Problem): number[] {
-  return [workload.priorSpread, workload.priorSpread, estimateAssumptions.pixelExponentSpread, ...scenes.map(() => fitAssumptions.sceneSpread)]
+  return [
+    workload.priorSpread,
+    workload.priorSpread,
+    estimateAssumptions.pixelExponentSpread,
+    ...scenes.map(() => fitAssumptions.sceneSpread),
+  ]
 }
 
 function withParameters({ workload }: Problem, [lnA, lnB, exponent]: Parameters): Workload {
@@ -93,50 +118,102 @@ function withParameters({ workload }: Problem, [lnA, lnB, exponent]: Parameters)
 }
 
 /** ln of the frame time the parameters give a run, with its gradient. */
-function predict(problem: Problem, parameters: Parameters, { run }: Observation): { readonly lnTime: number; readonly gradient: number[] } {
+function predict(
+  problem: Problem,
+  parameters: Parameters,
+  { run }: Observation,
+): { readonly lnTime: number; readonly gradient: number[] } {
   const { frameMs, graphicsShare } = frameTime(withParameters(problem, parameters), run.machine, run.settings)
   const scene = problem.scenes.indexOf(run.scene)
   return {
     lnTime: Math.log(frameMs) + (scene < 0 ? 0 : parameters[3 + scene]!),
-    gradient: [graphicsShare, 1 - graphicsShare, graphicsShare * Math.log(megapixels(run.settings)), ...problem.scenes.map((_, index) => (index === scene ? 1 : 0))],
+    gradient: [
+      graphicsShare,
+      1 - graphicsShare,
+      graphicsShare * Math.log(megapixels(run.settings)),
+      ...problem.scenes.map((_, index) => (index === scene ? 1 : 0)),
+    ],
   }
 }
 
 /** Runs and priors as rows of one least-squares problem, each divided by its spread. */
-function solve(problem: Problem, observations: readonly Observation[], start: Parameters, maxIterations: number): Parameters {
+function solve(
+  problem: Problem,
+  observations: readonly Observation[],
+  start: Parameters,
+  maxIterations: number,
+): Parameters {
   const prior = priorOf(problem)
   const spreads = priorSpreads(problem)
   const scale = (observation: Observation) => Math.sqrt(observation.weight) / fitAssumptions.runSpread
   const n = observations.length
   const rows = Array.from({ length: n + prior.length }, (_, index) => index)
-  const y = rows.map((row) => (row < n ? observations[row]!.lnTime * scale(observations[row]!) : prior[row - n]! / spreads[row - n]!))
-  const model = (parameters: number[]) => (row: number) => (row < n ? predict(problem, parameters, observations[row]!).lnTime * scale(observations[row]!) : parameters[row - n]! / spreads[row - n]!)
+  const y = rows.map((row) =>
+    row < n ? observations[row]!.lnTime * scale(observations[row]!) : prior[row - n]! / spreads[row - n]!,
+  )
+  const model = (parameters: number[]) => (row: number) =>
+    row < n
+      ? predict(problem, parameters, observations[row]!).lnTime * scale(observations[row]!)
+      : parameters[row - n]! / spreads[row - n]!
   const jacobian = (parameters: number[]) => (row: number) => {
-    if (row < n) return predict(problem, parameters, observations[row]!).gradient.map((value) => value * scale(observations[row]!))
+    if (row < n)
+      return predict(problem, parameters, observations[row]!).gradient.map(
+        (value) => value * scale(observations[row]!),
+      )
     return parameters.map((_, index) => (index === row - n ? 1 / spreads[index]! : 0))
   }
   return levenbergMarquardt({ x: rows, y }, model, {
-    initialValues: [...start], jacobianFunction: jacobian, maxIterations, damping: 1e-3, errorTolerance: 1e-10,
-    minValues: prior.map((_, index) => (index === 2 ? fitAssumptions.leastPixelExponent : -20)), maxValues: prior.map((_, index) => (index === 2 ? 3 : 20)),
+    initialValues: [...start],
+    jacobianFunction: jacobian,
+    maxIterations,
+    damping: 1e-3,
+    errorTolerance: 1e-10,
+    minValues: prior.map((_, index) => (index === 2 ? fitAssumptions.leastPixelExponent : -20)),
+    maxValues: prior.map((_, index) => (index === 2 ? 3 : 20)),
   }).parameterValues
 }
 
-function residualsOf(problem: Problem, observations: readonly Observation[], parameters: Parameters): RunResidual[] {
-  const residual = (at: Parameters, observation: Observation) => observation.lnTime - predict(problem, at, observation).lnTime
+function residualsOf(
+  problem: Problem,
+  observations: readonly Observation[],
+  parameters: Parameters,
+): RunResidual[] {
+  const residual = (at: Parameters, observation: Observation) =>
+    observation.lnTime - predict(problem, at, observation).lnTime
   return [...groupBy(observations, ({ run }) => run.pair)].flatMap(([pair, own]) => {
-    const without = solve(problem, observations.filter(({ run }) => run.pair !== pair), parameters, 6)
-    return own.map((observation) => ({ runId: observation.run.id, fitted: residual(parameters, observation), leftOut: residual(without, observation), weight: observation.weight }))
+    const without = solve(
+      problem,
+      observations.filter(({ run }) => run.pair !== pair),
+      parameters,
+      6,
+    )
+    return own.map((observation) => ({
+      runId: observation.run.id,
+      fitted: residual(parameters, observation),
+      leftOut: residual(without, observation),
+      weight: observation.weight,
+    }))
   })
 }
 
 function spreadOf(residuals: readonly RunResidual[]): number {
   const { priorRuns, leastResidualSpread } = fitAssumptions
   const squares = residuals.reduce((sum, each) => sum + each.leftOut ** 2, 0)
-  return Math.max(leastResidualSpread, Math.sqrt((priorRuns * estimateAssumptions.residualSpread ** 2 + squares) / (priorRuns + residuals.length)))
+  return Math.max(
+    leastResidualSpread,
+    Math.sqrt(
+      (priorRuns * estimateAssumptions.residualSpread ** 2 + squares) / (priorRuns + residuals.length),
+    ),
+  )
 }
 
 /** Top corner, (ln a, ln b, α), of (Σ w J Jᵀ / s² + P⁻¹)⁻¹. */
-function covariance(problem: Problem, observations: readonly Observation[], parameters: Parameters, residualSpread: number): number[][] {
+function covariance(
+  problem: Problem,
+  observations: readonly Observation[],
+  parameters: Parameters,
+  residualSpread: number,
+): number[][] {
   const information = Matrix.diag(priorSpreads(problem).map((spread) => 1 / spread ** 2))
   for (const observation of observations) {
     const j = Matrix.columnVector(predict(problem, parameters, observation).gradient)

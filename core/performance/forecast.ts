@@ -26,12 +26,22 @@ export interface ForecastRecord {
 
 /** Holds a forecast against what was measured. */
 export function keepForecast(forecast: Forecast, measured: number): KeptForecast {
-  return { ...forecast, measured, error: measured / forecast.averageFps - 1, inRange: measured >= forecast.range.low && measured <= forecast.range.high }
+  return {
+    ...forecast,
+    measured,
+    error: measured / forecast.averageFps - 1,
+    inRange: measured >= forecast.range.low && measured <= forecast.range.high,
+  }
 }
 
 export function forecastRecord(kept: readonly KeptForecast[]): ForecastRecord[] {
   return [...new Set(kept.map((each) => each.workloadId))].map((workloadId) => {
     const own = kept.filter((each) => each.workloadId === workloadId)
-    return { workloadId, count: own.length, medianError: medianSorted(own.map((each) => each.error).sort((a, b) => a - b)), heldShare: own.filter((each) => each.inRange).length / own.length }
+    return {
+      workloadId,
+      count: own.length,
+      medianError: medianSorted(own.map((each) => each.error).sort((a, b) => a - b)),
+      heldShare: own.filter((each) => each.inRange).length / own.length,
+    }
   })
 }

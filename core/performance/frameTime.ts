@@ -78,21 +78,43 @@ export function megapixels({ width, height }: Pick<FrameSettings, 'width' | 'hei
 
 function presetOf(workload: Workload, settings: FrameSettings) {
   const preset = workload.presets[settings.preset]
-  if (!preset) throw new CoreError('unknown-preset', `${workload.name} has no preset "${settings.preset}"`, 'preset')
+  if (!preset)
+    throw new CoreError('unknown-preset', `${workload.name} has no preset "${settings.preset}"`, 'preset')
   return preset
 }
 
 function graphicsTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
-  if (!(machine.graphicsIndex > 0)) throw new CoreError('bad-index', `a graphics index must be above 0, not ${machine.graphicsIndex}`, 'graphicsIndex')
+  if (!(machine.graphicsIndex > 0))
+    throw new CoreError(
+      'bad-index',
+      `a graphics index must be above 0, not ${machine.graphicsIndex}`,
+      'graphicsIndex',
+    )
   const upscaling = settings.upscaling ? workload.upscaling[settings.upscaling] : 1
-  if (upscaling === undefined) throw new CoreError('unknown-upscaling', `${workload.name} has no upscaling "${settings.upscaling}"`, 'upscaling')
-  return (workload.graphicsMs * megapixels(settings) ** workload.pixelExponent * presetOf(workload, settings).graphics * upscaling * 100) / machine.graphicsIndex
+  if (upscaling === undefined)
+    throw new CoreError(
+      'unknown-upscaling',
+      `${workload.name} has no upscaling "${settings.upscaling}"`,
+      'upscaling',
+    )
+  return (
+    (workload.graphicsMs *
+      megapixels(settings) ** workload.pixelExponent *
+      presetOf(workload, settings).graphics *
+      upscaling *
+      100) /
+    machine.graphicsIndex
+  )
 }
 
 function cpuTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
-  if (!(machine.cpuIndex > 0)) throw new CoreError('bad-index', `a CPU index must be above 0, not ${machine.cpuIndex}`, 'cpuIndex')
+  if (!(machine.cpuIndex > 0))
+    throw new CoreError('bad-index', `a CPU index must be above 0, not ${machine.cpuIndex}`, 'cpuIndex')
   const threads = threadsShare(machine.threads, workload.threadsWanted)
   const channels = machine.memoryChannels >= 2 ? 1 : frameModel.singleChannelFactor
   const speed = machine.memorySlow ? frameModel.slowMemoryFactor : 1
-  return (workload.cpuMs * presetOf(workload, settings).cpu * channels * speed * 100) / (machine.cpuIndex * threads)
+  return (
+    (workload.cpuMs * presetOf(workload, settings).cpu * channels * speed * 100) /
+    (machine.cpuIndex * threads)
+  )
 }

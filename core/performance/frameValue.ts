@@ -21,14 +21,23 @@ export interface ValueStep extends ValuedMachine {
  * first by id stands. Machines without cost or frames are to be left out by the caller.
  */
 export function frameValue(machines: readonly ValuedMachine[]): ValueStep[] {
-  const sorted = [...machines].sort((a, b) => a.cost - b.cost || b.frames - a.frames || (a.id < b.id ? -1 : 1))
+  const sorted = [...machines].sort(
+    (a, b) => a.cost - b.cost || b.frames - a.frames || (a.id < b.id ? -1 : 1),
+  )
   let tread: ValuedMachine | null = null
   return sorted.map((machine) => {
     const perFrame = machine.cost / machine.frames
-    if (tread && machine.frames <= tread.frames) return { ...machine, perFrame, added: null, beatenBy: tread.id }
+    if (tread && machine.frames <= tread.frames)
+      return { ...machine, perFrame, added: null, beatenBy: tread.id }
     const below: ValuedMachine | null = tread
     tread = machine
-    const added = below ? { money: machine.cost - below.cost, frames: machine.frames - below.frames, perFrame: (machine.cost - below.cost) / (machine.frames - below.frames) } : null
+    const added = below
+      ? {
+          money: machine.cost - below.cost,
+          frames: machine.frames - below.frames,
+          perFrame: (machine.cost - below.cost) / (machine.frames - below.frames),
+        }
+      : null
     return { ...machine, perFrame, added, beatenBy: null }
   })
 }

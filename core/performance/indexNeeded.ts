@@ -12,9 +12,19 @@ const steps = 60
  *
  * @returns null where no index up to 2000 gets there: the other side alone is too slow
  */
-export function indexNeeded(workload: Workload, machine: FrameMachine, settings: FrameSettings, target: RateTarget, side: 'graphics' | 'cpu'): number | null {
+export function indexNeeded(
+  workload: Workload,
+  machine: FrameMachine,
+  settings: FrameSettings,
+  target: RateTarget,
+  side: 'graphics' | 'cpu',
+): number | null {
   const reaches = (index: number) => {
-    const { averageFps, lowFps } = estimateFrameRate(workload, { ...machine, ...(side === 'graphics' ? { graphicsIndex: index } : { cpuIndex: index }) }, settings)
+    const { averageFps, lowFps } = estimateFrameRate(
+      workload,
+      { ...machine, ...(side === 'graphics' ? { graphicsIndex: index } : { cpuIndex: index }) },
+      settings,
+    )
     return averageFps >= target.averageFps && (target.lowFps === null || lowFps >= target.lowFps)
   }
   if (!reaches(highest)) return null

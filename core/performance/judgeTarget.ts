@@ -10,7 +10,10 @@ export interface RateTarget {
 export type TargetVerdict = 'met' | 'narrow' | 'missed'
 
 /** Judges average and low against their 90 % ranges; the worse of the two stands. */
-export function judgeTarget(estimate: Pick<FrameEstimate, 'range' | 'lowRange'>, target: RateTarget): TargetVerdict {
+export function judgeTarget(
+  estimate: Pick<FrameEstimate, 'range' | 'lowRange'>,
+  target: RateTarget,
+): TargetVerdict {
   const average = against(estimate.range, target.averageFps)
   if (target.lowFps === null) return average
   const low = against(estimate.lowRange, target.lowFps)
@@ -18,7 +21,10 @@ export function judgeTarget(estimate: Pick<FrameEstimate, 'range' | 'lowRange'>,
 }
 
 /** How far the estimate is from the target, as the smaller ratio of average and low to their marks (1 = just there). */
-export function targetRatio(estimate: Pick<FrameEstimate, 'averageFps' | 'lowFps'>, target: RateTarget): number {
+export function targetRatio(
+  estimate: Pick<FrameEstimate, 'averageFps' | 'lowFps'>,
+  target: RateTarget,
+): number {
   const average = estimate.averageFps / target.averageFps
   return target.lowFps === null ? average : Math.min(average, estimate.lowFps / target.lowFps)
 }

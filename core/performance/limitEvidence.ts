@@ -52,7 +52,11 @@ export function limitEvidence(workload: Workload, runs: readonly FrameRun[]): Li
 /** Load of the card at a run's settings, in megapixels times factors. */
 export function cardLoad(workload: Workload, settings: FrameRun['settings']): number {
   const upscaling = settings.upscaling ? (workload.upscaling[settings.upscaling] ?? 1) : 1
-  return megapixels(settings) ** workload.pixelExponent * (workload.presets[settings.preset]?.graphics ?? 1) * upscaling
+  return (
+    megapixels(settings) ** workload.pixelExponent *
+    (workload.presets[settings.preset]?.graphics ?? 1) *
+    upscaling
+  )
 }
 
 function pairSign(workload: Workload, heavy: FrameRun, light: FrameRun): LimitEvidence[] {
@@ -68,21 +72,37 @@ function pairSign(workload: Workload, heavy: FrameRun, light: FrameRun): LimitEv
   const spread = Math.max(...spreads)
   const change = light.averageFps / heavy.averageFps - 1
   if (Math.abs(change) >= spread) return []
-  const what = sameSize ? `upscaling “${b.upscaling}” switched on` : `${a.width}×${a.height} lowered to ${b.width}×${b.height}`
-  return [{
-    pair: heavy.pair, workloadId: workload.id, side: 'cpu', shift: -evidenceWeights.pair, load, runIds: [heavy.id, light.id],
-    words: `${what}: the average moved by ${percent(change)}, less than the ${percent(spread)} between repeats`,
-  }]
+  const what = sameSize
+    ? `upscaling “${b.upscaling}” switched on`
+    : `${a.width}×${a.height} lowered to ${b.width}×${b.height}`
+  return [
+    {
+      pair: heavy.pair,
+      workloadId: workload.id,
+      side: 'cpu',
+      shift: -evidenceWeights.pair,
+      load,
+      runIds: [heavy.id, light.id],
+      words: `${what}: the average moved by ${percent(change)}, less than the ${percent(spread)} between repeats`,
+    },
+  ]
 }
 
 function useSign(workload: Workload, run: FrameRun): LimitEvidence[] {
   const { cardUse } = run.readings
   if (cardUse === null || (cardUse >= cardWaitsBelow && cardUse < cardBusyFrom)) return []
   const side = cardUse < cardWaitsBelow ? 'cpu' : 'graphics'
-  return [{
-    pair: run.pair, workloadId: workload.id, side, shift: side === 'cpu' ? -evidenceWeights.use : evidenceWeights.use, load: cardLoad(workload, run.settings), runIds: [run.id],
-    words: `the card was ${Math.round(cardUse)} % in use at ${run.settings.width}×${run.settings.height} ${run.settings.preset}`,
-  }]
+  return [
+    {
+      pair: run.pair,
+      workloadId: workload.id,
+      side,
+      shift: side === 'cpu' ? -evidenceWeights.use : evidenceWeights.use,
+      load: cardLoad(workload, run.settings),
+      runIds: [run.id],
+      words: `the card was ${Math.round(cardUse)} % in use at ${run.settings.width}×${run.settings.height} ${run.settings.preset}`,
+    },
+  ]
 }
 
 function percent(share: number): string {
@@ -90,17 +110,30 @@ function percent(share: number): string {
 }
 
 /** The evidence that bears on a pair of parts at some settings. */
-export function evidenceAt(evidence: readonly LimitEvidence[], workload: Workload, pair: string, settings: FrameRun['settings']): LimitEvidence[] {
+export function evidenceAt(
+  evidence: readonly LimitEvidence[],
+  workload: Workload,
+  pair: string,
+  settings: FrameRun['settings'],
+): LimitEvidence[] {
   const load = cardLoad(workload, settings)
   const slack = 1.02
-  return evidence.filter((each) => each.pair === pair && each.workloadId === workload.id && (each.side === 'cpu' ? load <= each.load * slack : load * slack >= each.load))
+  return evidence.filter(
+    (each) =>
+      each.pair === pair &&
+      each.workloadId === workload.id &&
+      (each.side === 'cpu' ? load <= each.load * slack : load * slack >= each.load),
+  )
 }
 
 /**
  * Moves the share of the limit by the sum of the shifts in log-odds, at most 3, and splits the same frame time anew:
  * the average stays, what would raise it changes.
  */
-export function applyEvidence(time: Pick<FrameTime, 'frameMs' | 'graphicsShare' | 'graphicsMs' | 'cpuMs'>, evidence: readonly LimitEvidence[]): { graphicsMs: number; cpuMs: number; graphicsShare: number; limitShift: LimitShift | null } {
+export function applyEvidence(
+  time: Pick<FrameTime, 'frameMs' | 'graphicsShare' | 'graphicsMs' | 'cpuMs'>,
+  evidence: readonly LimitEvidence[],
+): { graphicsMs: number; cpuMs: number; graphicsShare: number; limitShift: LimitShift | null } {
   const { graphicsMs, cpuMs, graphicsShare: before, frameMs } = time
   if (evidence.length === 0) return { graphicsMs, cpuMs, graphicsShare: before, limitShift: null }
   const sum = evidence.reduce((total, each) => total + each.shift, 0)

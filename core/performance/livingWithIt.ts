@@ -15,7 +15,9 @@ export interface LivingVerdict {
 export const heatLimits = { cpu: 95, card: 87, near: 8, warmRoomC: 30, usualRoomC: 22 } as const
 
 export interface LivingFacts {
-  readonly runs: readonly (Pick<FrameRun, 'readings' | 'conditions' | 'lowsCause'> & { readonly noise: Noise | null })[]
+  readonly runs: readonly (Pick<FrameRun, 'readings' | 'conditions' | 'lowsCause'> & {
+    readonly noise: Noise | null
+  })[]
   /** Rating of the supply as it is now, DC watts; its efficiency at that load; null where not known. */
   readonly supply: { readonly nowW: number; readonly efficiency: number } | null
   /** Wall watts at full load by the estimate; null where not known. */
@@ -31,7 +33,16 @@ export interface LivingFacts {
  * 30 °C degree for degree), power (the highest wall watts against the supply's rating and the estimate), noise and energy.
  */
 export function livingWithIt(facts: LivingFacts): LivingVerdict[] {
-  return [heat(facts), power(facts), noise(facts), { topic: 'energy', verdict: facts.yearlyWords === null ? 'not known' : 'well', words: facts.yearlyWords ?? 'no supply whose rating is known, so no wall draw' }]
+  return [
+    heat(facts),
+    power(facts),
+    noise(facts),
+    {
+      topic: 'energy',
+      verdict: facts.yearlyWords === null ? 'not known' : 'well',
+      words: facts.yearlyWords ?? 'no supply whose rating is known, so no wall draw',
+    },
+  ]
 }
 
 function heat({ runs }: LivingFacts): LivingVerdict {
@@ -39,33 +50,74 @@ function heat({ runs }: LivingFacts): LivingVerdict {
   const warm = runs.flatMap(({ readings, conditions }) => {
     // degree for degree: what the room is warmer, the part is warmer
     const more = heatLimits.warmRoomC - (conditions.ambientC ?? heatLimits.usualRoomC)
-    return [...(readings.cpuC === null ? [] : [{ part: 'CPU', now: readings.cpuC, then: readings.cpuC + more, limit: heatLimits.cpu }]), ...(readings.cardC === null ? [] : [{ part: 'card', now: readings.cardC, then: readings.cardC + more, limit: heatLimits.card }])]
+    return [
+      ...(readings.cpuC === null
+        ? []
+        : [{ part: 'CPU', now: readings.cpuC, then: readings.cpuC + more, limit: heatLimits.cpu }]),
+      ...(readings.cardC === null
+        ? []
+        : [{ part: 'card', now: readings.cardC, then: readings.cardC + more, limit: heatLimits.card }]),
+    ]
   })
-  if (throttled > 0) return { topic: 'heat', verdict: 'bad', words: `it throttled in ${throttled} of ${runs.length} runs; it needs air or a larger cooler` }
+  if (throttled > 0)
+    return {
+      topic: 'heat',
+      verdict: 'bad',
+      words: `it throttled in ${throttled} of ${runs.length} runs; it needs air or a larger cooler`,
+    }
   if (warm.length === 0) return { topic: 'heat', verdict: 'not known', words: 'no run states a temperature' }
   const worst = warm.reduce((a, b) => (b.limit - b.then < a.limit - a.then ? b : a))
   const at30 = `${worst.part} at most ${Math.round(worst.now)} °C, ${Math.round(worst.then)} °C in a room of ${heatLimits.warmRoomC} °C`
-  if (worst.then >= worst.limit) return { topic: 'heat', verdict: 'bad', words: `${at30}: there it would throttle at ${worst.limit} °C` }
-  if (worst.limit - worst.then < heatLimits.near) return { topic: 'heat', verdict: 'watch', words: `${at30}: ${Math.round(worst.limit - worst.then)} °C under where it throttles` }
+  if (worst.then >= worst.limit)
+    return { topic: 'heat', verdict: 'bad', words: `${at30}: there it would throttle at ${worst.limit} °C` }
+  if (worst.limit - worst.then < heatLimits.near)
+    return {
+      topic: 'heat',
+      verdict: 'watch',
+      words: `${at30}: ${Math.round(worst.limit - worst.then)} °C under where it throttles`,
+    }
   return { topic: 'heat', verdict: 'well', words: `${at30}: far from throttling` }
 }
 
 function power({ runs, supply, estimatedWallW }: LivingFacts): LivingVerdict {
   const measured = runs.flatMap((run) => run.readings.wallW ?? [])
-  if (measured.length === 0) return { topic: 'power', verdict: 'not known', words: estimatedWallW === null ? 'no wall draw measured' : `no wall draw measured; ${Math.round(estimatedWallW)} W by the estimate` }
+  if (measured.length === 0)
+    return {
+      topic: 'power',
+      verdict: 'not known',
+      words:
+        estimatedWallW === null
+          ? 'no wall draw measured'
+          : `no wall draw measured; ${Math.round(estimatedWallW)} W by the estimate`,
+    }
   const most = Math.max(...measured)
-  const against = estimatedWallW === null ? '' : `, ${most > estimatedWallW ? '+' : '−'}${Math.round(Math.abs(most / estimatedWallW - 1) * 100)} % against the estimate of ${Math.round(estimatedWallW)} W`
-  if (!supply) return { topic: 'power', verdict: 'watch', words: `${most} W at the wall${against}; the supply’s rating is not known` }
+  const against =
+    estimatedWallW === null
+      ? ''
+      : `, ${most > estimatedWallW ? '+' : '−'}${Math.round(Math.abs(most / estimatedWallW - 1) * 100)} % against the estimate of ${Math.round(estimatedWallW)} W`
+  if (!supply)
+    return {
+      topic: 'power',
+      verdict: 'watch',
+      words: `${most} W at the wall${against}; the supply’s rating is not known`,
+    }
   const share = (most * supply.efficiency) / supply.nowW
   const words = `${most} W at the wall${against}: ${Math.round(share * 100)} % of what the supply still gives`
   return { topic: 'power', verdict: share > 0.9 ? 'bad' : share > 0.75 ? 'watch' : 'well', words }
 }
 
 function noise({ runs, wantsQuiet }: LivingFacts): LivingVerdict {
-  const heard = runs.flatMap((run) => (run.noise === null ? [] : noises.indexOf(run.noise))).sort((a, b) => a - b)
-  if (heard.length === 0) return { topic: 'noise', verdict: 'not known', words: 'no run says how loud it was' }
+  const heard = runs
+    .flatMap((run) => (run.noise === null ? [] : noises.indexOf(run.noise)))
+    .sort((a, b) => a - b)
+  if (heard.length === 0)
+    return { topic: 'noise', verdict: 'not known', words: 'no run says how loud it was' }
   const usual = Math.round(medianSorted(heard))
   const worst = heard.at(-1)!
   const words = `${noises[usual]!} by ear in ${heard.length} runs${worst > usual ? `, ${noises[worst]!} at worst` : ''}`
-  return { topic: 'noise', verdict: usual >= 3 || (wantsQuiet && usual >= 2) ? 'bad' : worst >= 2 ? 'watch' : 'well', words: wantsQuiet ? `${words}; the brief asks for quiet` : words }
+  return {
+    topic: 'noise',
+    verdict: usual >= 3 || (wantsQuiet && usual >= 2) ? 'bad' : worst >= 2 ? 'watch' : 'well',
+    words: wantsQuiet ? `${words}; the brief asks for quiet` : words,
+  }
 }

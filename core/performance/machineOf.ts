@@ -2,7 +2,9 @@ import type { Part } from '../parts/part'
 import type { FrameMachine } from './frameTime'
 
 /** The frame machine of a set of parts, or what is still missing to know it. */
-export type FrameMachineResult = { readonly machine: FrameMachine; readonly missing: readonly [] } | { readonly machine: null; readonly missing: readonly string[] }
+export type FrameMachineResult =
+  | { readonly machine: FrameMachine; readonly missing: readonly [] }
+  | { readonly machine: null; readonly missing: readonly string[] }
 
 /**
  * Reads indexes, threads, video memory and memory channels from the parts of a machine. A CPU with graphics of its
@@ -11,13 +13,17 @@ export type FrameMachineResult = { readonly machine: FrameMachine; readonly miss
  */
 export function frameMachineOf(parts: readonly Part[]): FrameMachineResult {
   const cpu = parts.find((part) => part.role === 'cpu')
-  const card = parts.find((part) => part.role === 'graphics') ?? (cpu?.facts.graphicsIndex !== undefined ? cpu : undefined)
-  const modules = parts.filter((part) => part.role === 'memory').reduce((sum, part) => sum + (part.facts.kitCount ?? 1), 0)
+  const card =
+    parts.find((part) => part.role === 'graphics') ??
+    (cpu?.facts.graphicsIndex !== undefined ? cpu : undefined)
+  const modules = parts
+    .filter((part) => part.role === 'memory')
+    .reduce((sum, part) => sum + (part.facts.kitCount ?? 1), 0)
   const missing: string[] = []
   if (!cpu) missing.push('a CPU')
-  else if (cpu.facts.cpuIndex === undefined) missing.push('the CPU\'s index')
+  else if (cpu.facts.cpuIndex === undefined) missing.push("the CPU's index")
   if (!card) missing.push('a graphics card')
-  else if (card.facts.graphicsIndex === undefined) missing.push('the card\'s index')
+  else if (card.facts.graphicsIndex === undefined) missing.push("the card's index")
   if (missing.length > 0 || !cpu || !card) return { machine: null, missing }
   return {
     machine: {
@@ -43,7 +49,9 @@ function isSlow({ role, facts }: Part): boolean {
 /** The pair that a machine's frames come from; null without a CPU or anything that draws. */
 export function machinePair(parts: readonly Part[]): string | null {
   const cpu = parts.find((part) => part.role === 'cpu')
-  const card = parts.find((part) => part.role === 'graphics') ?? (cpu?.facts.graphicsIndex === undefined ? undefined : cpu)
+  const card =
+    parts.find((part) => part.role === 'graphics') ??
+    (cpu?.facts.graphicsIndex === undefined ? undefined : cpu)
   return cpu && card ? pairOf(cpu.id, card.id) : null
 }
 

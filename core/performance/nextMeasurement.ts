@@ -16,17 +16,26 @@ export interface NextMeasurement {
  * the one that leaves the least variance, v − (JᵀCK)² / (s² + KᵀCK) for a measurement with gradient K. The target's own
  * settings win ties: they are what is wanted to be known.
  */
-export function nextMeasurement(workload: Workload, machine: FrameMachine, settings: FrameSettings): NextMeasurement {
+export function nextMeasurement(
+  workload: Workload,
+  machine: FrameMachine,
+  settings: FrameSettings,
+): NextMeasurement {
   const c = covarianceOf(workload)
   const target = estimateFrameRate(workload, machine, settings)
   const j = gradient(target.graphicsShare, settings)
   const s2 = target.spread.result ** 2
   const now = target.spread.parameters ** 2
-  const others = Object.keys(workload.presets).flatMap((preset) => mapSizes.map((size) => ({ ...size, preset })))
+  const others = Object.keys(workload.presets).flatMap((preset) =>
+    mapSizes.map((size) => ({ ...size, preset })),
+  )
   const options = [settings, ...others].map((each) => {
     const { width, height, preset } = each
     const k = gradient(estimateFrameRate(workload, machine, { width, height, preset }).graphicsShare, each)
-    return { settings: { width, height, preset }, after: Math.max(0, now - product(j, c, k) ** 2 / (s2 + product(k, c, k))) }
+    return {
+      settings: { width, height, preset },
+      after: Math.max(0, now - product(j, c, k) ** 2 / (s2 + product(k, c, k))),
+    }
   })
   const best = options.reduce((a, b) => (b.after < a.after - 1e-12 ? b : a))
   const halfWidth = (variance: number) => Math.exp(estimateAssumptions.z90 * Math.sqrt(s2 + variance)) - 1
@@ -34,5 +43,9 @@ export function nextMeasurement(workload: Workload, machine: FrameMachine, setti
 }
 
 function product(a: readonly number[], matrix: readonly (readonly number[])[], b: readonly number[]): number {
-  return a.reduce((sum, left, row) => sum + left * b.reduce((inner, right, column) => inner + matrix[row]![column]! * right, 0), 0)
+  return a.reduce(
+    (sum, left, row) =>
+      sum + left * b.reduce((inner, right, column) => inner + matrix[row]![column]! * right, 0),
+    0,
+  )
 }

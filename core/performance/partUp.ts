@@ -23,14 +23,24 @@ export function nextUp(parts: readonly Part[], side: 'graphics' | 'cpu', index: 
  * What a stronger card or CPU brings, from the estimate's own split of the frame time, moved by evidence where there
  * is any: the side's time falls with its index, video memory no longer short and threads no longer missing included.
  */
-export function gainOf(part: Part, estimate: FrameEstimate, workload: Workload, machine: FrameMachine, videoMemoryNeed: number): number {
+export function gainOf(
+  part: Part,
+  estimate: FrameEstimate,
+  workload: Workload,
+  machine: FrameMachine,
+  videoMemoryNeed: number,
+): number {
   const { graphicsMs, cpuMs, frameMs } = estimate
   if (part.role === 'graphics') {
     const short = (have: number) => shortageFactorOf(videoMemoryNeed, have)
-    const factor = (machine.graphicsIndex / part.facts.graphicsIndex!) * (short(part.facts.vramGb ?? machine.videoMemoryGb) / short(machine.videoMemoryGb))
+    const factor =
+      (machine.graphicsIndex / part.facts.graphicsIndex!) *
+      (short(part.facts.vramGb ?? machine.videoMemoryGb) / short(machine.videoMemoryGb))
     return frameMs / joinSides(graphicsMs * factor, cpuMs).frameMs - 1
   }
   const threads = (count: number) => threadsShare(count, workload.threadsWanted)
-  const factor = (machine.cpuIndex / part.facts.cpuIndex!) * (threads(machine.threads) / threads(part.facts.threads ?? machine.threads))
+  const factor =
+    (machine.cpuIndex / part.facts.cpuIndex!) *
+    (threads(machine.threads) / threads(part.facts.threads ?? machine.threads))
   return frameMs / joinSides(graphicsMs, cpuMs * factor).frameMs - 1
 }

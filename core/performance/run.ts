@@ -66,14 +66,29 @@ export interface FrameRun {
   readonly overruled: boolean
 }
 
-export const plainConditions: RunConditions = { background: '', ambientC: null, sidePanel: null, gameVersion: '', driverVersion: '' }
-export const noReadings: RunReadings = { cpuUse: null, cardUse: null, videoMemoryGb: null, cpuC: null, cardC: null, wallW: null }
+export const plainConditions: RunConditions = {
+  background: '',
+  ambientC: null,
+  sidePanel: null,
+  gameVersion: '',
+  driverVersion: '',
+}
+export const noReadings: RunReadings = {
+  cpuUse: null,
+  cardUse: null,
+  videoMemoryGb: null,
+  cpuC: null,
+  cardC: null,
+  wallW: null,
+}
 
 /**
  * Why a run stays out of the fit, in words; null where it counts. Background load, throttling and late loading exclude
  * it unless the builder overrules; a console's mode always stays out.
  */
-export function excludedBecause(run: Pick<FrameRun, 'kind' | 'machine' | 'conditions' | 'lowsCause' | 'overruled'>): string | null {
+export function excludedBecause(
+  run: Pick<FrameRun, 'kind' | 'machine' | 'conditions' | 'lowsCause' | 'overruled'>,
+): string | null {
   if (run.kind === 'console-mode' || run.machine === null) return 'the parts behind it are not known'
   if (run.overruled) return null
   if (run.conditions.background !== '') return `other work in the background: ${run.conditions.background}`

@@ -43,13 +43,24 @@ export interface WorkEstimate {
  * @returns null without a reference
  * @example 12 min at index 100 and 12 threads, exponent 0.8: at index 120 and 12 threads 12 / 1.2 = 10 min
  */
-export function estimateWork(task: WorkTask, machine: WorkMachine, results: readonly WorkResult[]): WorkEstimate | null {
-  const values = results.filter((each) => each.taskId === task.id && each.value > 0).map((reference) => {
-    const ratio = speedOf(task, machine) / speedOf(task, reference.machine)
-    return task.lessIsBetter ? reference.value / ratio : reference.value * ratio
-  }).sort((a, b) => a - b)
+export function estimateWork(
+  task: WorkTask,
+  machine: WorkMachine,
+  results: readonly WorkResult[],
+): WorkEstimate | null {
+  const values = results
+    .filter((each) => each.taskId === task.id && each.value > 0)
+    .map((reference) => {
+      const ratio = speedOf(task, machine) / speedOf(task, reference.machine)
+      return task.lessIsBetter ? reference.value / ratio : reference.value * ratio
+    })
+    .sort((a, b) => a - b)
   if (values.length === 0) return null
-  return { value: medianSorted(values), range: { low: values[0]!, high: values.at(-1)! }, references: values.length }
+  return {
+    value: medianSorted(values),
+    range: { low: values[0]!, high: values.at(-1)! },
+    references: values.length,
+  }
 }
 
 function speedOf(task: WorkTask, { cpuIndex, threads }: WorkMachine): number {

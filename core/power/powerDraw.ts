@@ -2,7 +2,17 @@ import { partLabel, type Part } from '../parts/part'
 import { loadStates } from './wallDraw'
 
 /** What draws how much where a part does not state it, W. Defaults of `calculations.md` 7. */
-export const drawDefaults = { cpu: 65, card: 150, board: 30, module: 3, ssd: 5, hdd: 8, fan: 3, usb: 10, transient: 1.6 } as const
+export const drawDefaults = {
+  cpu: 65,
+  card: 150,
+  board: 30,
+  module: 3,
+  ssd: 5,
+  hdd: 8,
+  fan: 3,
+  usb: 10,
+  transient: 1.6,
+} as const
 
 export interface PowerLine {
   readonly label: string
@@ -35,7 +45,8 @@ export function powerDraw(parts: readonly Part[]): PowerDraw {
     }
     if (role === 'motherboard') add(partLabel(part), drawDefaults.board, false)
     if (role === 'memory') add(partLabel(part), drawDefaults.module * (facts.kitCount ?? 1), false)
-    if (role === 'storage') add(partLabel(part), facts.drive === 'hdd' ? drawDefaults.hdd : drawDefaults.ssd, false)
+    if (role === 'storage')
+      add(partLabel(part), facts.drive === 'hdd' ? drawDefaults.hdd : drawDefaults.ssd, false)
     if (role === 'case') add(`fans of ${partLabel(part)}`, drawDefaults.fan * (facts.fans ?? 0), false)
   }
   if (parts.length > 0) add('USB', drawDefaults.usb, false)
@@ -45,7 +56,8 @@ export function powerDraw(parts: readonly Part[]): PowerDraw {
 
 /** DC draw of a machine in a state of use, W: CPU and card at their shares, the rest at its own. */
 export function drawAt(parts: readonly Part[], draw: PowerDraw, state: keyof typeof loadStates): number {
-  const sum = (role: Part['role'], of: (part: Part) => number) => parts.filter((part) => part.role === role).reduce((total, part) => total + of(part), 0)
+  const sum = (role: Part['role'], of: (part: Part) => number) =>
+    parts.filter((part) => part.role === role).reduce((total, part) => total + of(part), 0)
   const cpu = sum('cpu', (part) => part.facts.limitW ?? drawDefaults.cpu)
   const card = sum('graphics', (part) => part.facts.boardPowerW ?? drawDefaults.card)
   const shares = loadStates[state]

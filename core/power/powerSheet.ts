@@ -35,7 +35,10 @@ export interface PowerUse {
 }
 
 /** Everything about the power of a machine: draw, size wanted, wall draw by state, leads against their limits, yearly cost. */
-export function powerSheet(parts: readonly Part[], { rule, year, fullHours, idleHours, tariff, measuredFullW }: PowerUse): PowerSheet {
+export function powerSheet(
+  parts: readonly Part[],
+  { rule, year, fullHours, idleHours, tariff, measuredFullW }: PowerUse,
+): PowerSheet {
   const draw = powerDraw(parts)
   const supply = parts.find((part) => part.role === 'supply' && part.facts.ratedW !== undefined)
   const wall = supply ? wallByState(parts, draw, supply, measuredFullW) : null
@@ -45,12 +48,20 @@ export function powerSheet(parts: readonly Part[], { rule, year, fullHours, idle
     wanted: wattsWanted(rule, draw, parts),
     wall,
     leads: leadLoads(parts),
-    yearly: wall ? yearlyEnergyCost(wall.full, fullHours, tariff) + yearlyEnergyCost(wall.idle, idleHours, tariff) : null,
+    yearly: wall
+      ? yearlyEnergyCost(wall.full, fullHours, tariff) + yearlyEnergyCost(wall.idle, idleHours, tariff)
+      : null,
   }
 }
 
-function wallByState(parts: readonly Part[], draw: PowerDraw, supply: Part, measuredFullW: number | undefined) {
-  const at = (state: keyof typeof loadStates) => wallDraw(drawAt(parts, draw, state), supply.facts.ratedW!, supply.facts.efficiency)
+function wallByState(
+  parts: readonly Part[],
+  draw: PowerDraw,
+  supply: Part,
+  measuredFullW: number | undefined,
+) {
+  const at = (state: keyof typeof loadStates) =>
+    wallDraw(drawAt(parts, draw, state), supply.facts.ratedW!, supply.facts.efficiency)
   return { idle: at('idle'), work: at('work'), full: measuredFullW ?? at('full') }
 }
 
@@ -61,11 +72,16 @@ function wallByState(parts: readonly Part[], draw: PowerDraw, supply: Part, meas
 export function leadLoads(parts: readonly Part[]): LeadLoad[] {
   const loads: LeadLoad[] = []
   const adapters = parts.filter((part) => part.role === 'extra' && part.facts.feedsTo !== undefined)
-  for (const card of parts.filter((part) => part.role === 'graphics' && part.facts.boardPowerW !== undefined)) {
+  for (const card of parts.filter(
+    (part) => part.role === 'graphics' && part.facts.boardPowerW !== undefined,
+  )) {
     const { boardPowerW = 0, sixPinLeads = 0, eightPinLeads = 0 } = card.facts
     const slot = Math.min(boardPowerW, leadLimits.slot)
     loads.push({ what: 'slot of the card', loadW: slot, limitW: leadLimits.slot })
-    const sockets = [...Array.from({ length: eightPinLeads }, () => '8-pin' as const), ...Array.from({ length: sixPinLeads }, () => '6-pin' as const)]
+    const sockets = [
+      ...Array.from({ length: eightPinLeads }, () => '8-pin' as const),
+      ...Array.from({ length: sixPinLeads }, () => '6-pin' as const),
+    ]
     const carried = sockets.reduce((sum, socket) => sum + leadLimits[socket], 0)
     const free = [...adapters]
     for (const socket of sockets) {
@@ -73,7 +89,12 @@ export function leadLoads(parts: readonly Part[]): LeadLoad[] {
       loads.push({ what: `${socket} lead`, loadW, limitW: leadLimits[socket] })
       const at = free.findIndex((adapter) => adapter.facts.feedsTo === socket)
       const [adapter] = at < 0 ? [] : free.splice(at, 1)
-      if (adapter) loads.push({ what: `${adapter.name} (${adapter.facts.feedsFrom ?? '?'} to ${socket})`, loadW, limitW: adapter.facts.carriesW ?? 0 })
+      if (adapter)
+        loads.push({
+          what: `${adapter.name} (${adapter.facts.feedsFrom ?? '?'} to ${socket})`,
+          loadW,
+          limitW: adapter.facts.carriesW ?? 0,
+        })
     }
   }
   return loads

@@ -2,7 +2,11 @@ import type { Part } from '../parts/part'
 import type { PowerDraw } from './powerDraw'
 
 /** How large a supply the house wants. */
-export type SupplyRule = { readonly kind: 'factor'; readonly factor: number } | { readonly kind: 'twice' } | { readonly kind: 'minimum'; readonly watts: number } | { readonly kind: 'maker' }
+export type SupplyRule =
+  | { readonly kind: 'factor'; readonly factor: number }
+  | { readonly kind: 'twice' }
+  | { readonly kind: 'minimum'; readonly watts: number }
+  | { readonly kind: 'maker' }
 export const defaultSupplyRule: SupplyRule = { kind: 'factor', factor: 1.5 }
 
 export function supplyRuleText(rule: SupplyRule): string {
@@ -24,6 +28,8 @@ export function wattsWanted(rule: SupplyRule, draw: PowerDraw, parts: readonly P
   if (rule.kind === 'factor') return rule.factor * draw.sustained
   if (rule.kind === 'twice') return 2 * draw.sustained
   if (rule.kind === 'minimum') return rule.watts
-  const asked = parts.flatMap((part) => (part.role === 'graphics' && part.facts.recommendedW !== undefined ? [part.facts.recommendedW] : []))
+  const asked = parts.flatMap((part) =>
+    part.role === 'graphics' && part.facts.recommendedW !== undefined ? [part.facts.recommendedW] : [],
+  )
   return asked.length > 0 ? Math.max(...asked) : 1.5 * draw.sustained
 }

@@ -1,17 +1,45 @@
 import type { PartFacts } from '../parts/part'
 
 /** Efficiency at the label's published load shares (20, 50 and 100 %), by 80 PLUS label; without one, the bench's assumption. */
-export const efficiencyPoints: Readonly<Record<NonNullable<PartFacts['efficiency']>, readonly (readonly [share: number, efficiency: number])[]>> = {
-  none: [[0.2, 0.72], [0.5, 0.75], [1, 0.72]],
-  white: [[0.2, 0.8], [0.5, 0.8], [1, 0.8]],
-  bronze: [[0.2, 0.82], [0.5, 0.85], [1, 0.82]],
-  silver: [[0.2, 0.85], [0.5, 0.88], [1, 0.85]],
-  gold: [[0.2, 0.87], [0.5, 0.9], [1, 0.87]],
-  platinum: [[0.2, 0.9], [0.5, 0.92], [1, 0.89]],
+export const efficiencyPoints: Readonly<
+  Record<NonNullable<PartFacts['efficiency']>, readonly (readonly [share: number, efficiency: number])[]>
+> = {
+  none: [
+    [0.2, 0.72],
+    [0.5, 0.75],
+    [1, 0.72],
+  ],
+  white: [
+    [0.2, 0.8],
+    [0.5, 0.8],
+    [1, 0.8],
+  ],
+  bronze: [
+    [0.2, 0.82],
+    [0.5, 0.85],
+    [1, 0.82],
+  ],
+  silver: [
+    [0.2, 0.85],
+    [0.5, 0.88],
+    [1, 0.85],
+  ],
+  gold: [
+    [0.2, 0.87],
+    [0.5, 0.9],
+    [1, 0.87],
+  ],
+  platinum: [
+    [0.2, 0.9],
+    [0.5, 0.92],
+    [1, 0.89],
+  ],
 }
 
 /** No supply of any label does better at any load. */
-export const bestEfficiency = Math.max(...Object.values(efficiencyPoints).flatMap((points) => points.map(([, efficiency]) => efficiency)))
+export const bestEfficiency = Math.max(
+  ...Object.values(efficiencyPoints).flatMap((points) => points.map(([, efficiency]) => efficiency)),
+)
 
 /**
  * What is drawn from the wall, W: DC over the efficiency at that share of the rating, linear between the label's
@@ -19,7 +47,11 @@ export const bestEfficiency = Math.max(...Object.values(efficiencyPoints).flatMa
  *
  * @example 300 W DC of a 600 W gold supply: half load, 300 / 0.9 = 333.3 W
  */
-export function wallDraw(dcW: number, ratedW: number, label: NonNullable<PartFacts['efficiency']> = 'none'): number {
+export function wallDraw(
+  dcW: number,
+  ratedW: number,
+  label: NonNullable<PartFacts['efficiency']> = 'none',
+): number {
   const [lowest] = efficiencyPoints[label] as [readonly [number, number]]
   const share = dcW / ratedW
   if (share < lowest[0]) return dcW + ratedW * lowest[0] * (1 / lowest[1] - 1)

@@ -5,7 +5,11 @@ import type { Currency } from '../money/money'
 export const scopes = ['core', 'ready', 'test'] as const
 export type Scope = (typeof scopes)[number]
 
-export const scopeNames: Readonly<Record<Scope, string>> = { core: 'core machine', ready: 'ready to use', test: 'test-only' }
+export const scopeNames: Readonly<Record<Scope, string>> = {
+  core: 'core machine',
+  ready: 'ready to use',
+  test: 'test-only',
+}
 
 /** What kind of money a figure is. Assumed, expected and paid money never share one figure. */
 export const moneyKinds = ['paid', 'lead', 'street', 'assumed', 'owned'] as const
@@ -64,8 +68,13 @@ export interface Receipt {
  *
  * @throws CoreError `bad-budget` for a stretch below the budget
  */
-export function receipt(currency: Currency, lines: readonly ReceiptLine[], { budget, stretch }: { budget: number; stretch: number }): Receipt {
-  if (stretch < budget) throw new CoreError('bad-budget', 'the stretch must not be below the budget', 'stretch')
+export function receipt(
+  currency: Currency,
+  lines: readonly ReceiptLine[],
+  { budget, stretch }: { budget: number; stretch: number },
+): Receipt {
+  if (stretch < budget)
+    throw new CoreError('bad-budget', 'the stretch must not be below the budget', 'stretch')
   const totals = sumLines(lines)
   const paid = lines.filter((line) => line.kind === 'paid')
   return {
@@ -74,9 +83,14 @@ export function receipt(currency: Currency, lines: readonly ReceiptLine[], { bud
       paid,
       toBuy: lines.filter((line) => line.kind !== 'paid' && line.kind !== 'owned'),
       owned: lines.filter((line) => line.kind === 'owned'),
-      toComeBack: lines.filter((line) => line.toComeBack > 0).map(({ id, label, toComeBack }) => ({ id, label, amount: toComeBack })),
+      toComeBack: lines
+        .filter((line) => line.toComeBack > 0)
+        .map(({ id, label, toComeBack }) => ({ id, label, amount: toComeBack })),
     },
-    byScope: scopes.map((scope, index) => ({ scope, totals: sumLines(lines.filter((line) => scopes.indexOf(line.scope) <= index)) })),
+    byScope: scopes.map((scope, index) => ({
+      scope,
+      totals: sumLines(lines.filter((line) => scopes.indexOf(line.scope) <= index)),
+    })),
     totals,
     paid: paid.reduce((sum, line) => sum + line.payNow, 0),
     budget,

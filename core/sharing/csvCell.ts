@@ -10,6 +10,9 @@ export function csvCell(value: string | number | null): string {
 }
 
 /** Lines of cells as CSV, with a header. */
-export function csvTable(header: readonly string[], rows: readonly (readonly (string | number | null)[])[]): string {
+export function csvTable(
+  header: readonly string[],
+  rows: readonly (readonly (string | number | null)[])[],
+): string {
   return [header, ...rows].map((row) => row.map(csvCell).join(',')).join('\r\n') + '\r\n'
 }

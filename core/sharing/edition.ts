@@ -10,16 +10,32 @@ export interface EditionContent {
   readonly region: string
   readonly frozenOn: string
   readonly lines: readonly EditionLine[]
-  readonly totals: { readonly payNow: number; readonly afterRebates: number; readonly expected: number; readonly anyoneCanPay: number; readonly unknownStreet: number; readonly budget: number }
+  readonly totals: {
+    readonly payNow: number
+    readonly afterRebates: number
+    readonly expected: number
+    readonly anyoneCanPay: number
+    readonly unknownStreet: number
+    readonly budget: number
+  }
   readonly targets: readonly EditionTarget[]
-  readonly weighing: { readonly years: number; readonly machines: readonly EditionMachine[]; readonly verdicts: readonly string[] }
+  readonly weighing: {
+    readonly years: number
+    readonly machines: readonly EditionMachine[]
+    readonly verdicts: readonly string[]
+  }
   readonly findings: readonly { readonly severity: string; readonly what: string }[]
   readonly openQuestions: readonly string[]
 }
 
 export interface EditionLine {
   readonly label: string
-  readonly parts: readonly { readonly id: string; readonly make: string; readonly name: string; readonly role: string }[]
+  readonly parts: readonly {
+    readonly id: string
+    readonly make: string
+    readonly name: string
+    readonly role: string
+  }[]
   readonly scope: string
   readonly source: string
   readonly kind: string
@@ -48,9 +64,18 @@ export interface EditionMachine {
 
 /** What has changed from one edition to the next. */
 export interface EditionDrift {
-  readonly lines: readonly { readonly label: string; readonly change: 'added' | 'gone' | 'dearer' | 'cheaper' | 'same'; readonly before: number | null; readonly after: number | null }[]
+  readonly lines: readonly {
+    readonly label: string
+    readonly change: 'added' | 'gone' | 'dearer' | 'cheaper' | 'same'
+    readonly before: number | null
+    readonly after: number | null
+  }[]
   readonly totals: readonly { readonly name: string; readonly before: number; readonly after: number }[]
-  readonly targets: readonly { readonly name: string; readonly before: number | null; readonly after: number | null }[]
+  readonly targets: readonly {
+    readonly name: string
+    readonly before: number | null
+    readonly after: number | null
+  }[]
   /** Set where the two are in different currencies: amounts are then not held against each other. */
   readonly currencies: { readonly before: string; readonly after: string } | null
 }
@@ -61,22 +86,51 @@ export interface EditionDrift {
  */
 export function editionDrift(before: EditionContent, after: EditionContent): EditionDrift {
   const sameMoney = before.currency === after.currency
-  const keyOf = (line: EditionLine) => (line.parts.length === 0 ? line.label : line.parts.map((part) => part.id).sort().join('+'))
+  const keyOf = (line: EditionLine) =>
+    line.parts.length === 0
+      ? line.label
+      : line.parts
+          .map((part) => part.id)
+          .sort()
+          .join('+')
   const taken = new Set<number>()
   const lines = before.lines.map((old): EditionDrift['lines'][number] => {
     const at = after.lines.findIndex((line, index) => !taken.has(index) && keyOf(line) === keyOf(old))
     if (at < 0) return { label: old.label, change: 'gone', before: old.payNow, after: null }
     taken.add(at)
     const now = after.lines[at]!
-    const change = !sameMoney || now.payNow === old.payNow ? 'same' : now.payNow > old.payNow ? 'dearer' : 'cheaper'
+    const change =
+      !sameMoney || now.payNow === old.payNow ? 'same' : now.payNow > old.payNow ? 'dearer' : 'cheaper'
     return { label: now.label, change, before: old.payNow, after: now.payNow }
   })
-  const added = after.lines.filter((_, index) => !taken.has(index)).map((line): EditionDrift['lines'][number] => ({ label: line.label, change: 'added', before: null, after: line.payNow }))
-  const totalNames = { payNow: 'pay now', afterRebates: 'after rebates', expected: 'expected', anyoneCanPay: 'anyone can pay' } as const
+  const added = after.lines
+    .filter((_, index) => !taken.has(index))
+    .map((line): EditionDrift['lines'][number] => ({
+      label: line.label,
+      change: 'added',
+      before: null,
+      after: line.payNow,
+    }))
+  const totalNames = {
+    payNow: 'pay now',
+    afterRebates: 'after rebates',
+    expected: 'expected',
+    anyoneCanPay: 'anyone can pay',
+  } as const
   return {
     lines: [...lines, ...added],
-    totals: sameMoney ? (Object.keys(totalNames) as (keyof typeof totalNames)[]).map((key) => ({ name: totalNames[key], before: before.totals[key], after: after.totals[key] })) : [],
-    targets: [...new Set([...before.targets, ...after.targets].map((target) => target.name))].map((name) => ({ name, before: before.targets.find((target) => target.name === name)?.averageFps ?? null, after: after.targets.find((target) => target.name === name)?.averageFps ?? null })),
+    totals: sameMoney
+      ? (Object.keys(totalNames) as (keyof typeof totalNames)[]).map((key) => ({
+          name: totalNames[key],
+          before: before.totals[key],
+          after: after.totals[key],
+        }))
+      : [],
+    targets: [...new Set([...before.targets, ...after.targets].map((target) => target.name))].map((name) => ({
+      name,
+      before: before.targets.find((target) => target.name === name)?.averageFps ?? null,
+      after: after.targets.find((target) => target.name === name)?.averageFps ?? null,
+    })),
     currencies: sameMoney ? null : { before: before.currency, after: after.currency },
   }
 }

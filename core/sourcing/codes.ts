@@ -62,7 +62,10 @@ export function applyCodes(codes: readonly Code[], lines: readonly CodeLine[]): 
 }
 
 function inScope({ scope }: Code, line: CodeLine): boolean {
-  return (scope.itemId === undefined || scope.itemId === line.id) && (scope.role === undefined || scope.role === line.role)
+  return (
+    (scope.itemId === undefined || scope.itemId === line.id) &&
+    (scope.role === undefined || scope.role === line.role)
+  )
 }
 
 function byPrecedence(a: Code, b: Code): number {
@@ -74,6 +77,7 @@ function byPrecedence(a: Code, b: Code): number {
 /** All legal sets of the codes that apply: any set of stackable ones (the empty set too), or one that is not. */
 export function* legalCodeSets(codes: readonly Code[]): Generator<readonly Code[]> {
   const stackable = codes.filter((code) => code.stackable)
-  for (let bits = 0; bits < 2 ** stackable.length; bits += 1) yield stackable.filter((_, index) => (bits & (1 << index)) !== 0)
+  for (let bits = 0; bits < 2 ** stackable.length; bits += 1)
+    yield stackable.filter((_, index) => (bits & (1 << index)) !== 0)
   for (const code of codes) if (!code.stackable) yield [code]
 }

@@ -21,12 +21,18 @@ export interface CampaignClaim {
  */
 export function beyondHousehold(claims: readonly CampaignClaim[]): Set<string> {
   const beyond = new Set<string>()
-  const standing = claims.filter((claim) => claim.campaign !== '' && claim.state !== 'refused' && claim.state !== 'missed')
+  const standing = claims.filter(
+    (claim) => claim.campaign !== '' && claim.state !== 'refused' && claim.state !== 'missed',
+  )
   const order: Readonly<Record<string, number>> = { paid: 0, claimed: 1, 'to-claim': 2 }
   for (const group of groupBy(standing, (claim) => claim.campaign.trim().toLowerCase()).values()) {
     const limit = Math.min(...group.map((claim) => claim.perHousehold ?? Infinity))
-    const sorted = [...group].sort((a, b) => order[a.state]! - order[b.state]! || compareText(a.claimBy, b.claimBy) || compareText(a.id, b.id))
-    for (const claim of sorted.slice(limit === Infinity ? sorted.length : limit)) if (claim.state !== 'paid') beyond.add(claim.id)
+    const sorted = [...group].sort(
+      (a, b) =>
+        order[a.state]! - order[b.state]! || compareText(a.claimBy, b.claimBy) || compareText(a.id, b.id),
+    )
+    for (const claim of sorted.slice(limit === Infinity ? sorted.length : limit))
+      if (claim.state !== 'paid') beyond.add(claim.id)
   }
   return beyond
 }

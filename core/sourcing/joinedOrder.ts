@@ -26,14 +26,30 @@ export interface JoinedOrder {
 export function joinedOrder(orders: readonly Order[]): JoinedOrder {
   const [first] = orders
   if (!first) throw new CoreError('no-orders', 'there is nothing to put together')
-  if (orders.some((order) => order.currency !== first.currency)) throw new CoreError('different-currencies', 'orders of different currencies cannot be put together')
+  if (orders.some((order) => order.currency !== first.currency))
+    throw new CoreError('different-currencies', 'orders of different currencies cannot be put together')
   const codes = [...new Map(orders.flatMap((order) => order.codes).map((code) => [code.id, code])).values()]
-  const joint: Order = { ...first, items: orders.flatMap((order) => order.items), codes, rebates: orders.flatMap((order) => order.rebates), extras: orders.flatMap((order) => order.extras) }
+  const joint: Order = {
+    ...first,
+    items: orders.flatMap((order) => order.items),
+    codes,
+    rebates: orders.flatMap((order) => order.rebates),
+    extras: orders.flatMap((order) => order.extras),
+  }
   const landed = landedCost(joint)
   const singly = orders.reduce((sum, order) => sum + landedCost(order).payNow.amount, 0)
-  const weights = orders.map((order) => order.items.reduce((sum, item) => sum + item.price * item.quantity, 0))
+  const weights = orders.map((order) =>
+    order.items.reduce((sum, item) => sum + item.price * item.quantity, 0),
+  )
   const shares = splitByLargestRemainder(landed.payNow.amount, weights)
-  return { landed, shares, expectedShares: expectedShares(orders, landed, shares), singly, saved: singly - landed.payNow.amount, freeShippingGap: gapOf(joint, landed) }
+  return {
+    landed,
+    shares,
+    expectedShares: expectedShares(orders, landed, shares),
+    singly,
+    saved: singly - landed.payNow.amount,
+    freeShippingGap: gapOf(joint, landed),
+  }
 }
 
 /** Each order's share of pay now with its own rebates and risk; what the joint order's risk differs by is spread by share. */
@@ -43,12 +59,18 @@ function expectedShares(orders: readonly Order[], landed: LandedCost, shares: re
     return shares[index]! + own.expected.amount - own.payNow.amount
   })
   const over = landed.expected.amount - rough.reduce((sum, each) => sum + each, 0)
-  const corrections = splitByLargestRemainder(over, shares.map((share) => Math.max(0, share)))
+  const corrections = splitByLargestRemainder(
+    over,
+    shares.map((share) => Math.max(0, share)),
+  )
   return rough.map((each, index) => each + corrections[index]!)
 }
 
 function gapOf({ source: { shipping } }: Order, landed: LandedCost): number | null {
   if (shipping.freeFrom === undefined || shipping.kind === 'none' || shipping.amount === 0) return null
-  const afterCodes = landed.lines.reduce((sum, line) => sum + (line.kind === 'item' || line.kind === 'code' ? line.amount.amount : 0), 0)
+  const afterCodes = landed.lines.reduce(
+    (sum, line) => sum + (line.kind === 'item' || line.kind === 'code' ? line.amount.amount : 0),
+    0,
+  )
   return afterCodes >= shipping.freeFrom ? null : shipping.freeFrom - afterCodes
 }

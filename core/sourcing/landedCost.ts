@@ -53,10 +53,26 @@ export interface Order {
   /** Cost of dealing with one fault, minor units. */
   readonly hassle?: number
   /** Replaces shipping. `perKm`, `fare`, `perHour` in minor units. */
-  readonly pickup?: { readonly km: number; readonly perKm: number; readonly fare: number; readonly hours: number; readonly perHour: number }
+  readonly pickup?: {
+    readonly km: number
+    readonly perKm: number
+    readonly fare: number
+    readonly hours: number
+    readonly perHour: number
+  }
 }
 
-export type LandedLineKind = 'item' | 'code' | 'shipping' | 'pickup' | 'tax' | 'duty' | 'import-tax' | 'payment-fee' | 'exchange-fee' | 'extra'
+export type LandedLineKind =
+  | 'item'
+  | 'code'
+  | 'shipping'
+  | 'pickup'
+  | 'tax'
+  | 'duty'
+  | 'import-tax'
+  | 'payment-fee'
+  | 'exchange-fee'
+  | 'extra'
 
 export interface LandedCost {
   /** The waterfall; adds up to pay now exactly. Steps of zero are left out, items are not. */
@@ -85,27 +101,47 @@ export const mostStackableCodes = 16
  * @example two items of 100.00, 13 % tax, shipping 9.99 free from 150.00: pay now 226.00
  */
 export function landedCost(order: Order): LandedCost {
-  const lines = order.items.map((item) => ({ id: item.id, role: item.role, amount: item.price * item.quantity }))
+  const lines = order.items.map((item) => ({
+    id: item.id,
+    role: item.role,
+    amount: item.price * item.quantity,
+  }))
   const usable = order.codes.filter((code) => codeApplies(code, lines, order.asOf))
   if (usable.filter((code) => code.stackable).length > mostStackableCodes) {
-    throw new CoreError('too-many-codes', `more than ${mostStackableCodes} stackable codes apply; leave some out`, 'codes')
+    throw new CoreError(
+      'too-many-codes',
+      `more than ${mostStackableCodes} stackable codes apply; leave some out`,
+      'codes',
+    )
   }
   let best: { steps: Step[]; payNow: number; outcome: CodeOutcome; ids: string[] } | undefined
   for (const set of legalCodeSets(usable)) {
     const outcome = applyCodes(set, lines)
     const steps = priceSteps(order, outcome)
-    const candidate = { steps, payNow: steps.reduce((sum, step) => sum + step.amount, 0), outcome, ids: set.map((code) => code.id).sort(compareText) }
+    const candidate = {
+      steps,
+      payNow: steps.reduce((sum, step) => sum + step.amount, 0),
+      outcome,
+      ids: set.map((code) => code.id).sort(compareText),
+    }
     if (best === undefined || isBetter(candidate, best)) best = candidate
   }
   const { steps, payNow, outcome, ids } = best!
   const loss = exactFaultLoss(order, outcome.remaining)
   const currency = order.currency
   return {
-    lines: steps.map((step) => ({ label: step.label, kind: step.kind, amount: money(step.amount, currency) })),
+    lines: steps.map((step) => ({
+      label: step.label,
+      kind: step.kind,
+      amount: money(step.amount, currency),
+    })),
     codesUsed: ids,
     payNow: money(payNow, currency),
     afterRebates: money(payNow - rebatesInFull(order.rebates, order.asOf), currency),
-    expected: money(roundAmount(new Big(payNow).minus(rebatesExpected(order.rebates, order.asOf)).plus(loss)), currency),
+    expected: money(
+      roundAmount(new Big(payNow).minus(rebatesExpected(order.rebates, order.asOf)).plus(loss)),
+      currency,
+    ),
     faultLoss: money(roundAmount(loss), currency),
   }
 }
@@ -135,7 +171,9 @@ function priceSteps(order: Order, { remaining, taken }: CodeOutcome): Step[] {
   const feeBase = items + shipping + tax
   const steps: Step[] = [
     ...order.items.map((item) => ({
-      label: item.quantity === 1 ? (item.label ?? item.id) : `${item.quantity} × ${item.label ?? item.id}`, kind: 'item' as const, amount: item.price * item.quantity,
+      label: item.quantity === 1 ? (item.label ?? item.id) : `${item.quantity} × ${item.label ?? item.id}`,
+      kind: 'item' as const,
+      amount: item.price * item.quantity,
     })),
     ...taken.map(({ id, amount }) => ({ label: `code ${id}`, kind: 'code' as const, amount: -amount })),
     { label: 'shipping', kind: 'shipping', amount: shipping },
@@ -144,16 +182,24 @@ function priceSteps(order: Order, { remaining, taken }: CodeOutcome): Step[] {
     { label: 'import duty', kind: 'duty', amount: duty },
     { label: 'import tax', kind: 'import-tax', amount: importTax },
     { label: 'payment fee', kind: 'payment-fee', amount: percentOf(feeBase, source.paymentFeePercent ?? 0) },
-    { label: 'exchange fee', kind: 'exchange-fee', amount: percentOf(feeBase, order.exchangeFeePercent ?? 0) },
+    {
+      label: 'exchange fee',
+      kind: 'exchange-fee',
+      amount: percentOf(feeBase, order.exchangeFeePercent ?? 0),
+    },
     ...order.extras.map(({ label, amount }) => ({ label, kind: 'extra' as const, amount })),
   ]
-  return steps.filter((step) => step.kind === 'item' || step.kind === 'extra' || step.amount !== 0).map((step) => ({ ...step, amount: step.amount || 0 }))
+  return steps
+    .filter((step) => step.kind === 'item' || step.kind === 'extra' || step.amount !== 0)
+    .map((step) => ({ ...step, amount: step.amount || 0 }))
 }
 
 function shippingOf({ source: { shipping }, items }: Order, itemsAfterCodes: number): number {
   if (shipping.kind === 'none') return 0
   if (shipping.freeFrom !== undefined && itemsAfterCodes >= shipping.freeFrom) return 0
-  return shipping.kind === 'per-order' ? shipping.amount : shipping.amount * items.reduce((sum, item) => sum + item.quantity, 0)
+  return shipping.kind === 'per-order'
+    ? shipping.amount
+    : shipping.amount * items.reduce((sum, item) => sum + item.quantity, 0)
 }
 
 /** km × rate + fare + hours × hourly value, rounded once. */
@@ -165,7 +211,9 @@ function exactFaultLoss(order: Order, remaining: readonly number[]): Big {
   return order.items.reduce((sum, item, index) => {
     const { faultProbability = 0, recoveredShare = 0, quantity } = item
     const withTax = new Big(remaining[index]!).times(new Big(100).plus(order.source.taxPercent)).div(100)
-    const lost = withTax.times(new Big(1).minus(recoveredShare)).plus(new Big(order.hassle ?? 0).times(quantity))
+    const lost = withTax
+      .times(new Big(1).minus(recoveredShare))
+      .plus(new Big(order.hassle ?? 0).times(quantity))
     return sum.plus(lost.times(faultProbability))
   }, new Big(0))
 }

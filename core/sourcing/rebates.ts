@@ -31,13 +31,18 @@ export function rebatesOpen(rebates: readonly Rebate[], today: CalendarDate): nu
 
 /** Full amount of all rebates that are paid or open, minor units. */
 export function rebatesInFull(rebates: readonly Rebate[], today: CalendarDate): number {
-  return rebates.reduce((sum, rebate) => sum + (rebate.state === 'paid' || isRebateOpen(rebate, today) ? rebate.amount : 0), 0)
+  return rebates.reduce(
+    (sum, rebate) => sum + (rebate.state === 'paid' || isRebateOpen(rebate, today) ? rebate.amount : 0),
+    0,
+  )
 }
 
 /** Amounts weighed by their chance, not yet rounded: a paid one in full, a lapsed one not at all. */
 export function rebatesExpected(rebates: readonly Rebate[], today: CalendarDate): Big {
   return rebates.reduce((sum, rebate) => {
     if (rebate.state === 'paid') return sum.plus(rebate.amount)
-    return isRebateOpen(rebate, today) ? sum.plus(new Big(rebate.amount).times(rebate.chance ?? defaultRebateChance)) : sum
+    return isRebateOpen(rebate, today)
+      ? sum.plus(new Big(rebate.amount).times(rebate.chance ?? defaultRebateChance))
+      : sum
   }, new Big(0))
 }

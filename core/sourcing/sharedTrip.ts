@@ -12,5 +12,8 @@ export interface Trip {
 
 /** What each of `stops` things fetched on one trip bears: equal shares that add up to the trip exactly. */
 export function tripShares(trip: Trip, stops: number): number[] {
-  return splitByLargestRemainder(pickupCost(trip), Array.from({ length: stops }, () => 1))
+  return splitByLargestRemainder(
+    pickupCost(trip),
+    Array.from({ length: stops }, () => 1),
+  )
 }

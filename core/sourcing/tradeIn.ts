@@ -22,11 +22,34 @@ export interface TradeInSheet {
  *
  * @param sale what it sells for, the seller's fee in percent and postage, and the chances a day that one sells
  */
-export function tradeInSheet(rebate: Rebate, sale: { readonly typical: number; readonly feePercent: number; readonly shipping: number; readonly perDay: number }, today: CalendarDate): TradeInSheet {
+export function tradeInSheet(
+  rebate: Rebate,
+  sale: {
+    readonly typical: number
+    readonly feePercent: number
+    readonly shipping: number
+    readonly perDay: number
+  },
+  today: CalendarDate,
+): TradeInSheet {
   const credit = rebate.state === 'paid' || isRebateOpen(rebate, today) ? rebate.amount : 0
-  const creditExpected = rebate.state === 'paid' ? credit : roundHalfAway(credit * (rebate.chance ?? defaultRebateChance))
-  const thing = { id: rebate.id, streetPrice: sale.typical, plan: 'resell' as const, feePercent: sale.feePercent, shipping: sale.shipping }
+  const creditExpected =
+    rebate.state === 'paid' ? credit : roundHalfAway(credit * (rebate.chance ?? defaultRebateChance))
+  const thing = {
+    id: rebate.id,
+    streetPrice: sale.typical,
+    plan: 'resell' as const,
+    feePercent: sale.feePercent,
+    shipping: sale.shipping,
+  }
   const ownSale = netResale({ ...thing, sellsProbability: 1 })
   const ownSaleExpected = netResale(thing)
-  return { credit, creditExpected, ownSale, ownSaleExpected, days: sale.perDay > 0 ? Math.ceil(1 / sale.perDay) : null, better: ownSaleExpected > creditExpected ? 'own-sale' : 'trade-in' }
+  return {
+    credit,
+    creditExpected,
+    ownSale,
+    ownSaleExpected,
+    days: sale.perDay > 0 ? Math.ceil(1 / sale.perDay) : null,
+    better: ownSaleExpected > creditExpected ? 'own-sale' : 'trade-in',
+  }
 }

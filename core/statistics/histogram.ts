@@ -10,6 +10,7 @@ export function histogram(values: ArrayLike<number>, low: number, high: number, 
   if (values.length === 0 || !(high > low)) return []
   const width = (high - low) / bins
   const counts = new Array<number>(bins).fill(0)
-  for (let i = 0; i < values.length; i += 1) counts[Math.min(bins - 1, Math.max(0, Math.floor((values[i]! - low) / width)))]! += 1
+  for (let i = 0; i < values.length; i += 1)
+    counts[Math.min(bins - 1, Math.max(0, Math.floor((values[i]! - low) / width)))]! += 1
   return counts.map((count, index) => ({ from: low + index * width, to: low + (index + 1) * width, count }))
 }

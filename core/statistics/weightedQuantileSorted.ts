@@ -7,7 +7,11 @@
  * @param q 0 to 1
  * @example weightedQuantileSorted([10, 20], [1, 1], 0.5) // 15
  */
-export function weightedQuantileSorted(sorted: ArrayLike<number>, weights: ArrayLike<number>, q: number): number {
+export function weightedQuantileSorted(
+  sorted: ArrayLike<number>,
+  weights: ArrayLike<number>,
+  q: number,
+): number {
   const { length } = sorted
   let total = 0
   for (let i = 0; i < length; i += 1) total += weights[i]!

@@ -18,9 +18,30 @@ export interface CarryForward {
  * @param framesNow share of frames gained in this machine; `framesAfter` in the next
  * @param perPercent what one percent of frames is worth for the time until the move, minor units
  */
-export function carryForward({ price, percentPer30Days, months, framesNow, framesAfter, perPercent }: { readonly price: number; readonly percentPer30Days: number; readonly months: number; readonly framesNow: number; readonly framesAfter: number; readonly perPercent: number }): CarryForward {
+export function carryForward({
+  price,
+  percentPer30Days,
+  months,
+  framesNow,
+  framesAfter,
+  perPercent,
+}: {
+  readonly price: number
+  readonly percentPer30Days: number
+  readonly months: number
+  readonly framesNow: number
+  readonly framesAfter: number
+  readonly perPercent: number
+}): CarryForward {
   const factor = (1 + percentPer30Days / 100) ** (months * (365.25 / 12 / 30))
   const priceThen = Math.round(price * factor)
   const costOfNow = price - priceThen
-  return { valueThen: priceThen, priceThen, costOfNow, framesNow, framesAfter, better: 100 * framesNow * perPercent >= costOfNow ? 'now' : 'wait' }
+  return {
+    valueThen: priceThen,
+    priceThen,
+    costOfNow,
+    framesNow,
+    framesAfter,
+    better: 100 * framesNow * perPercent >= costOfNow ? 'now' : 'wait',
+  }
 }

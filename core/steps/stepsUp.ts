@@ -26,7 +26,12 @@ export interface Step {
   readonly worthChange: number | null
   /** Change of frames over the targets, geometric mean; null where frames do not depend on the role or are not known. */
   readonly framesChange: number | null
-  readonly targets: readonly { readonly name: string; readonly before: number; readonly after: number; readonly wanted: number }[]
+  readonly targets: readonly {
+    readonly name: string
+    readonly before: number
+    readonly after: number
+    readonly wanted: number
+  }[]
   /** Percent gained per 10.00 of the currency's major units: what the threshold is held against; null where nothing is gained by more money. */
   readonly perTen: number | null
   readonly worthIt: boolean
@@ -65,26 +70,49 @@ export function stepsUp(context: StepContext): Step[] {
     .filter((option) => option.price - (present?.cost ?? 0) <= left && option.part.id !== present?.part.id)
     .map((option) => stepOf(option, context, reachBefore))
     .filter((step) => gain(step) === null || gain(step)! > -1e-9 || present === null)
-  return survivors(steps).filter(({ option }) => isNoWorse(checkFit(fitOf([...others, option.part], context)), before))
+  return survivors(steps).filter(({ option }) =>
+    isNoWorse(checkFit(fitOf([...others, option.part], context)), before),
+  )
 }
 
 function fitOf(parts: readonly Part[], { brief, settled }: StepContext) {
   return { parts, ...(brief ? { brief } : {}), ...(settled ? { settled } : {}) }
 }
 
-function stepOf(option: StepOption, { others, present, reach, threshold, minorPerUnit }: StepContext, reachBefore: readonly TargetReach[]): Step {
+function stepOf(
+  option: StepOption,
+  { others, present, reach, threshold, minorPerUnit }: StepContext,
+  reachBefore: readonly TargetReach[],
+): Step {
   const more = option.price - (present?.cost ?? 0)
   const worth = indexOfPart(option.part)
   const had = present ? indexOfPart(present.part) : null
   const worthChange = worth !== null && had !== null && had > 0 ? worth / had - 1 : null
   const after = reach([...others, option.part])
-  const targets = after.map((each) => ({ name: each.name, before: reachBefore.find((old) => old.name === each.name)?.fps ?? 0, after: each.fps, wanted: each.wanted }))
+  const targets = after.map((each) => ({
+    name: each.name,
+    before: reachBefore.find((old) => old.name === each.name)?.fps ?? 0,
+    after: each.fps,
+    wanted: each.wanted,
+  }))
   const known = targets.filter((each) => each.before > 0)
-  const frames = known.length === 0 ? null : Math.exp(known.reduce((sum, each) => sum + Math.log(each.after / each.before), 0) / known.length) - 1
+  const frames =
+    known.length === 0
+      ? null
+      : Math.exp(known.reduce((sum, each) => sum + Math.log(each.after / each.before), 0) / known.length) - 1
   const framesChange = frames !== null && Math.abs(frames) < 1e-9 ? null : frames
   const gained = framesChange ?? worthChange
   const perTen = gained === null || more <= 0 ? null : (100 * gained) / (more / minorPerUnit / 10)
-  return { option, more, worth, worthChange, framesChange, targets, perTen, worthIt: more <= 0 ? (gained ?? 0) >= 0 : perTen !== null && perTen >= threshold }
+  return {
+    option,
+    more,
+    worth,
+    worthChange,
+    framesChange,
+    targets,
+    perTen,
+    worthIt: more <= 0 ? (gained ?? 0) >= 0 : perTen !== null && perTen >= threshold,
+  }
 }
 
 /** What a step brings: frames in the targets, else the role's own measure. */
@@ -94,7 +122,12 @@ function gain({ framesChange, worthChange, worth }: Step): number | null {
 
 /** Drops what another option beats on both cost and worth; by cost, then by worth. */
 function survivors(steps: readonly Step[]): Step[] {
-  const sorted = [...steps].sort((a, b) => a.option.price - b.option.price || (gain(b) ?? 0) - (gain(a) ?? 0) || (a.option.id < b.option.id ? -1 : 1))
+  const sorted = [...steps].sort(
+    (a, b) =>
+      a.option.price - b.option.price ||
+      (gain(b) ?? 0) - (gain(a) ?? 0) ||
+      (a.option.id < b.option.id ? -1 : 1),
+  )
   const kept: Step[] = []
   let best = -Infinity
   for (const step of sorted) {

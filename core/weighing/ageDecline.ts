@@ -29,9 +29,14 @@ export function ageDecline(parts: readonly AgedPart[]): AgeDecline {
   const keeps: Record<string, number> = {}
   let [sum, weight] = [0, 0]
   for (const role of [...new Set(parts.map((part) => part.role))]) {
-    const own = parts.filter((part) => part.role === role && part.street > 0 && (part.worth === null || part.worth > 0))
-    if (own.length < declineDefaults.fewest || new Set(own.map((part) => Math.floor(part.ageYears))).size < 3) continue
-    const x = new Matrix(own.map((part) => [1, part.ageYears, ...(part.worth === null ? [] : [Math.log(part.worth)])]))
+    const own = parts.filter(
+      (part) => part.role === role && part.street > 0 && (part.worth === null || part.worth > 0),
+    )
+    if (own.length < declineDefaults.fewest || new Set(own.map((part) => Math.floor(part.ageYears))).size < 3)
+      continue
+    const x = new Matrix(
+      own.map((part) => [1, part.ageYears, ...(part.worth === null ? [] : [Math.log(part.worth)])]),
+    )
     const y = Matrix.columnVector(own.map((part) => Math.log(part.street)))
     const kept = Math.exp(pseudoInverse(x).mmul(y).get(1, 0))
     keeps[role] = Math.min(declineDefaults.highest, Math.max(declineDefaults.lowest, kept))

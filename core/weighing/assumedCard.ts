@@ -26,20 +26,64 @@ export interface TargetAt extends RateTarget {
  *
  * @param cardNow what the present card costs, minor units; 0 where there is none
  */
-export function withAssumedCard(own: WeighedMachine, frames: FrameMachine, card: AssumedCard, cardNow: number, targets: readonly TargetAt[]): { readonly machine: WeighedMachine; readonly frames: FrameMachine } {
-  const after: FrameMachine = { ...frames, graphicsIndex: card.graphicsIndex, videoMemoryGb: card.videoMemoryGb }
+export function withAssumedCard(
+  own: WeighedMachine,
+  frames: FrameMachine,
+  card: AssumedCard,
+  cardNow: number,
+  targets: readonly TargetAt[],
+): { readonly machine: WeighedMachine; readonly frames: FrameMachine } {
+  const after: FrameMachine = {
+    ...frames,
+    graphicsIndex: card.graphicsIndex,
+    videoMemoryGb: card.videoMemoryGb,
+  }
   const old = own.components.find((each) => each.role === 'graphics')
   const estimates = targets.map(({ workload, settings, ...target }) => {
     const estimate = estimateFrameRate(workload, after, settings)
-    return { target, estimate, rate: { workloadId: workload.id, settings: `${settings.width}x${settings.height} ${settings.preset}`, averageFps: estimate.averageFps, lowFps: estimate.lowFps, kind: 'estimate' as const, range: estimate.range } }
+    return {
+      target,
+      estimate,
+      rate: {
+        workloadId: workload.id,
+        settings: `${settings.width}x${settings.height} ${settings.preset}`,
+        averageFps: estimate.averageFps,
+        lowFps: estimate.lowFps,
+        kind: 'estimate' as const,
+        range: estimate.range,
+      },
+    }
   })
   const more = card.boardPowerW - (old?.facts.boardPowerW ?? card.boardPowerW)
   return {
     frames: after,
     machine: {
-      ...own, price: own.price - cardNow + card.price, rates: estimates.map((each) => each.rate), targets: estimates.map(({ target, estimate }) => ({ name: target.name, verdict: judgeTarget(estimate, target) })),
+      ...own,
+      price: own.price - cardNow + card.price,
+      rates: estimates.map((each) => each.rate),
+      targets: estimates.map(({ target, estimate }) => ({
+        name: target.name,
+        verdict: judgeTarget(estimate, target),
+      })),
       watts: own.watts && { ...own.watts, full: own.watts.full + more, kind: 'estimate' },
-      components: [...own.components.filter((each) => each.role !== 'graphics'), { role: 'graphics', label: card.name, partId: null, state: 'stated', facts: { graphicsIndex: card.graphicsIndex, vramGb: card.videoMemoryGb, boardPowerW: card.boardPowerW }, condition: 'new', street: card.price, counted: true, warrantyMonths: 24 }],
+      components: [
+        ...own.components.filter((each) => each.role !== 'graphics'),
+        {
+          role: 'graphics',
+          label: card.name,
+          partId: null,
+          state: 'stated',
+          facts: {
+            graphicsIndex: card.graphicsIndex,
+            vramGb: card.videoMemoryGb,
+            boardPowerW: card.boardPowerW,
+          },
+          condition: 'new',
+          street: card.price,
+          counted: true,
+          warrantyMonths: 24,
+        },
+      ],
     },
   }
 }

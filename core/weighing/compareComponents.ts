@@ -21,17 +21,30 @@ interface Measure {
 /** What decides in each role, weightiest first: the first that differs stands. */
 const measures: Partial<Readonly<Record<Role, readonly Measure[]>>> = {
   cpu: [{ unit: 'index', of: (facts) => facts.cpuIndex }],
-  graphics: [{ unit: 'index', of: (facts) => facts.graphicsIndex }, { unit: 'GB of video memory', of: (facts) => facts.vramGb }],
-  memory: [{ unit: 'GB', of: (facts) => facts.capacityGb }, { unit: 'modules', of: (facts) => facts.kitCount }, { unit: 'MT/s', of: (facts) => facts.speedMts }],
+  graphics: [
+    { unit: 'index', of: (facts) => facts.graphicsIndex },
+    { unit: 'GB of video memory', of: (facts) => facts.vramGb },
+  ],
+  memory: [
+    { unit: 'GB', of: (facts) => facts.capacityGb },
+    { unit: 'modules', of: (facts) => facts.kitCount },
+    { unit: 'MT/s', of: (facts) => facts.speedMts },
+  ],
   storage: [{ unit: 'GB', of: (facts) => facts.capacityGb }],
   supply: [{ unit: 'W', of: (facts) => facts.ratedW }],
-  motherboard: [{ unit: 'memory slots', of: (facts) => facts.memorySlots }, { unit: 'M.2 slots', of: (facts) => facts.m2Slots }],
+  motherboard: [
+    { unit: 'memory slots', of: (facts) => facts.memorySlots },
+    { unit: 'M.2 slots', of: (facts) => facts.m2Slots },
+  ],
   cooler: [{ unit: 'W', of: (facts) => facts.coolerW }],
 }
 const levelShare = 0.03
 
 /** Component by component: better, level, worse or not stated, with the figure that decides. Roles that neither side has are left out; several parts of a role count together. */
-export function compareComponents(own: Pick<WeighedMachine, 'components'>, other: Pick<WeighedMachine, 'components'>): ComponentLine[] {
+export function compareComponents(
+  own: Pick<WeighedMachine, 'components'>,
+  other: Pick<WeighedMachine, 'components'>,
+): ComponentLine[] {
   if (own.components.length === 0 || other.components.length === 0) return []
   return (Object.keys(measures) as Role[]).flatMap((role): ComponentLine[] => {
     const [a, b] = [together(own.components, role), together(other.components, role)]
@@ -44,13 +57,21 @@ export function compareComponents(own: Pick<WeighedMachine, 'components'>, other
   })
 }
 
-function decide(role: Role, a: WeighedComponent, b: WeighedComponent): Pick<ComponentLine, 'standing' | 'figure'> {
+function decide(
+  role: Role,
+  a: WeighedComponent,
+  b: WeighedComponent,
+): Pick<ComponentLine, 'standing' | 'figure'> {
   for (const { unit, of } of measures[role]!) {
     const [x, y] = [of(a.facts), of(b.facts)]
     if (x === undefined || y === undefined || y === 0) continue
     if (Math.abs(x / y - 1) <= levelShare) continue
     const change = Math.round(100 * (x / y - 1))
-    return { standing: x > y ? 'better' : 'worse', figure: unit === 'index' ? `${change > 0 ? '+' : '−'}${Math.abs(change)} %` : `${x} against ${y} ${unit}` }
+    return {
+      standing: x > y ? 'better' : 'worse',
+      figure:
+        unit === 'index' ? `${change > 0 ? '+' : '−'}${Math.abs(change)} %` : `${x} against ${y} ${unit}`,
+    }
   }
   return { standing: 'level', figure: '' }
 }
@@ -60,19 +81,38 @@ function together(components: readonly WeighedComponent[], role: Role): WeighedC
   const own = components.filter((each) => each.role === role)
   const [first] = own
   if (!first || own.length === 1) return first
-  const sum = (of: (facts: PartFacts) => number | undefined) => own.reduce((total, each) => total + (of(each.facts) ?? 0), 0)
-  return { ...first, label: own.map((each) => each.label).join(' + '), facts: { ...first.facts, capacityGb: sum((facts) => facts.capacityGb), kitCount: sum((facts) => facts.kitCount ?? 1) } }
+  const sum = (of: (facts: PartFacts) => number | undefined) =>
+    own.reduce((total, each) => total + (of(each.facts) ?? 0), 0)
+  return {
+    ...first,
+    label: own.map((each) => each.label).join(' + '),
+    facts: {
+      ...first.facts,
+      capacityGb: sum((facts) => facts.capacityGb),
+      kitCount: sum((facts) => facts.kitCount ?? 1),
+    },
+  }
 }
 
 /** What it would take to bring the worse parts of a machine up to the other's: the cheapest part of each role that is no worse. Null where nothing at hand is. */
-export function toMakeEqual(worse: Pick<WeighedMachine, 'components'>, better: Pick<WeighedMachine, 'components'>, priced: readonly { readonly part: Part; readonly price: number }[]): { readonly role: Role; readonly part: Part; readonly price: number }[] {
+export function toMakeEqual(
+  worse: Pick<WeighedMachine, 'components'>,
+  better: Pick<WeighedMachine, 'components'>,
+  priced: readonly { readonly part: Part; readonly price: number }[],
+): { readonly role: Role; readonly part: Part; readonly price: number }[] {
   return compareComponents(worse, better).flatMap((line) => {
     if (line.standing !== 'worse' && !(line.standing === 'not there' && line.own === 'none')) return []
     const wanted = together(better.components, line.role)!
     const [measure] = measures[line.role]!
     const least = measure!.of(wanted.facts)
     if (least === undefined) return []
-    const found = priced.filter(({ part }) => part.role === line.role && part.facts.module !== 'laptop' && (measure!.of(part.facts) ?? 0) >= least * (1 - levelShare) && suits(line.role, part, worse.components))
+    const found = priced.filter(
+      ({ part }) =>
+        part.role === line.role &&
+        part.facts.module !== 'laptop' &&
+        (measure!.of(part.facts) ?? 0) >= least * (1 - levelShare) &&
+        suits(line.role, part, worse.components),
+    )
     const cheapest = found.sort((x, y) => x.price - y.price || (x.part.id < y.part.id ? -1 : 1))[0]
     return cheapest ? [{ role: line.role, ...cheapest }] : []
   })
@@ -82,6 +122,7 @@ export function toMakeEqual(worse: Pick<WeighedMachine, 'components'>, better: P
 function suits(role: Role, part: Part, components: readonly WeighedComponent[]): boolean {
   const board = components.find((each) => each.role === 'motherboard')?.facts
   if (role === 'cpu') return board?.socket === undefined || part.facts.socket === board.socket
-  if (role === 'memory') return board?.memoryGeneration === undefined || part.facts.memoryGeneration === board.memoryGeneration
+  if (role === 'memory')
+    return board?.memoryGeneration === undefined || part.facts.memoryGeneration === board.memoryGeneration
   return true
 }

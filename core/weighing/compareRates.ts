@@ -39,7 +39,11 @@ export interface TargetCount {
  *
  * @param modes the other's fixed modes as the own machine holds them; left out: it has none
  */
-export function compareRates(own: WeighedMachine, other: WeighedMachine, modes: readonly HeldMode[] = []): RateComparison {
+export function compareRates(
+  own: WeighedMachine,
+  other: WeighedMachine,
+  modes: readonly HeldMode[] = [],
+): RateComparison {
   const pairs: RatePair[] = []
   const missing: string[] = []
   for (const workloadId of new Set(own.rates.map((rate) => rate.workloadId))) {
@@ -49,13 +53,25 @@ export function compareRates(own: WeighedMachine, other: WeighedMachine, modes: 
       missing.push(workloadId)
       continue
     }
-    const same = ownRates.flatMap((a) => otherRates.filter((b) => a.settings !== null && a.settings === b.settings).map((b) => [a, b] as const))[0]
+    const same = ownRates.flatMap((a) =>
+      otherRates.filter((b) => a.settings !== null && a.settings === b.settings).map((b) => [a, b] as const),
+    )[0]
     const [a, b] = same ?? [ownRates[0]!, otherRates[0]!]
-    pairs.push({ workloadId, own: a, other: b, likeForLike: same !== undefined, ratio: same ? a.averageFps / b.averageFps : null, lowRatio: same && a.lowFps !== null && b.lowFps !== null ? a.lowFps / b.lowFps : null })
+    pairs.push({
+      workloadId,
+      own: a,
+      other: b,
+      likeForLike: same !== undefined,
+      ratio: same ? a.averageFps / b.averageFps : null,
+      lowRatio: same && a.lowFps !== null && b.lowFps !== null ? a.lowFps / b.lowFps : null,
+    })
   }
   return {
-    pairs, missing, modes,
-    meanRatio: geometricMean(pairs.flatMap((pair) => pair.ratio ?? [])), meanLowRatio: geometricMean(pairs.flatMap((pair) => pair.lowRatio ?? [])),
+    pairs,
+    missing,
+    modes,
+    meanRatio: geometricMean(pairs.flatMap((pair) => pair.ratio ?? [])),
+    meanLowRatio: geometricMean(pairs.flatMap((pair) => pair.lowRatio ?? [])),
     targets: targetsMet(own, other),
   }
 }
@@ -63,8 +79,13 @@ export function compareRates(own: WeighedMachine, other: WeighedMachine, modes: 
 function targetsMet(own: WeighedMachine, other: WeighedMachine): RateComparison['targets'] {
   const both = own.targets.flatMap((target) => {
     const beside = other.targets.find((each) => each.name === target.name)
-    return target.verdict !== null && beside?.verdict != null ? [{ own: target.verdict, other: beside.verdict }] : []
+    return target.verdict !== null && beside?.verdict != null
+      ? [{ own: target.verdict, other: beside.verdict }]
+      : []
   })
-  const count = (side: 'own' | 'other'): TargetCount => ({ met: both.filter((each) => each[side] === 'met').length, narrow: both.filter((each) => each[side] === 'narrow').length })
+  const count = (side: 'own' | 'other'): TargetCount => ({
+    met: both.filter((each) => each[side] === 'met').length,
+    narrow: both.filter((each) => each[side] === 'narrow').length,
+  })
   return { own: count('own'), other: count('other'), of: both.length }
 }

@@ -34,26 +34,46 @@ export interface HeldMode extends FixedMode {
 }
 
 /** Median of what is proposed, with its range; null where nobody has proposed anything. */
-export function equivalentOf(proposals: readonly Equivalent[]): { readonly machine: FrameMachine; readonly range: { readonly low: number; readonly high: number }; readonly proposals: number } | null {
+export function equivalentOf(
+  proposals: readonly Equivalent[],
+): {
+  readonly machine: FrameMachine
+  readonly range: { readonly low: number; readonly high: number }
+  readonly proposals: number
+} | null {
   if (proposals.length === 0) return null
   const median = (of: (each: Equivalent) => number) => medianSorted(proposals.map(of).sort((a, b) => a - b))
   const graphics = proposals.map((each) => each.graphicsIndex)
   return {
-    machine: { cpuIndex: median((each) => each.cpuIndex), threads: Math.round(median((each) => each.threads)), graphicsIndex: median((each) => each.graphicsIndex), videoMemoryGb: median((each) => each.videoMemoryGb), memoryChannels: 2 },
-    range: { low: Math.min(...graphics), high: Math.max(...graphics) }, proposals: proposals.length,
+    machine: {
+      cpuIndex: median((each) => each.cpuIndex),
+      threads: Math.round(median((each) => each.threads)),
+      graphicsIndex: median((each) => each.graphicsIndex),
+      videoMemoryGb: median((each) => each.videoMemoryGb),
+      memoryChannels: 2,
+    },
+    range: { low: Math.min(...graphics), high: Math.max(...graphics) },
+    proposals: proposals.length,
   }
 }
 
 /** Presets from light to heavy. */
 export function presetsByWeight(workload: Workload): string[] {
-  return Object.entries(workload.presets).sort(([, a], [, b]) => a.graphics - b.graphics).map(([name]) => name)
+  return Object.entries(workload.presets)
+    .sort(([, a], [, b]) => a.graphics - b.graphics)
+    .map(([name]) => name)
 }
 
 /** The heaviest preset at which a machine holds a mode's resolution and rate (and its low, where stated); null where none does. */
-export function highestHeld(workload: Workload, machine: FrameMachine, mode: FixedMode): { readonly preset: string; readonly fps: number; readonly surely: boolean } | null {
+export function highestHeld(
+  workload: Workload,
+  machine: FrameMachine,
+  mode: FixedMode,
+): { readonly preset: string; readonly fps: number; readonly surely: boolean } | null {
   for (const preset of presetsByWeight(workload).reverse()) {
     const estimate = estimateFrameRate(workload, machine, { width: mode.width, height: mode.height, preset })
-    if (estimate.averageFps >= mode.fps && (mode.lowFps === null || estimate.lowFps >= mode.lowFps)) return { preset, fps: estimate.averageFps, surely: estimate.range.low >= mode.fps }
+    if (estimate.averageFps >= mode.fps && (mode.lowFps === null || estimate.lowFps >= mode.lowFps))
+      return { preset, fps: estimate.averageFps, surely: estimate.range.low >= mode.fps }
   }
   return null
 }
@@ -62,23 +82,57 @@ export function highestHeld(workload: Workload, machine: FrameMachine, mode: Fix
  * The presets a mode may correspond to: the heaviest that each proposed equivalent holds, from the lightest of them to the
  * heaviest. *Well* known where three or more agree on one preset, *fairly* where two or more lie within one step, else *hardly*.
  */
-export function presetBracket(workload: Workload, mode: FixedMode, proposals: readonly Equivalent[]): PresetBracket | null {
+export function presetBracket(
+  workload: Workload,
+  mode: FixedMode,
+  proposals: readonly Equivalent[],
+): PresetBracket | null {
   const names = presetsByWeight(workload)
-  const held = proposals.map((each) => highestHeld(workload, { ...each, memoryChannels: 2 }, { ...mode, lowFps: null })?.preset ?? names[0]!)
+  const held = proposals.map(
+    (each) =>
+      highestHeld(workload, { ...each, memoryChannels: 2 }, { ...mode, lowFps: null })?.preset ?? names[0]!,
+  )
   if (held.length === 0) return null
   const ranks = held.map((name) => names.indexOf(name)).sort((a, b) => a - b)
   const [low, high] = [ranks[0]!, ranks.at(-1)!]
-  return { from: names[low]!, to: names[high]!, sure: ranks.length >= 3 && low === high ? 'well' : ranks.length >= 2 && high - low <= 1 ? 'fairly' : 'hardly' }
+  return {
+    from: names[low]!,
+    to: names[high]!,
+    sure:
+      ranks.length >= 3 && low === high ? 'well' : ranks.length >= 2 && high - low <= 1 ? 'fairly' : 'hardly',
+  }
 }
 
 /**
  * A fixed mode against the build at the same resolution and rate: *better* where it holds a heavier preset than any the
  * mode may be, *worse* where it holds none or only lighter ones, else *level*.
  */
-export function holdMode(workload: Workload, machine: FrameMachine, mode: FixedMode, proposals: readonly Equivalent[]): HeldMode {
+export function holdMode(
+  workload: Workload,
+  machine: FrameMachine,
+  mode: FixedMode,
+  proposals: readonly Equivalent[],
+): HeldMode {
   const held = highestHeld(workload, machine, mode)
   const bracket = presetBracket(workload, mode, proposals)
   const rank = (preset: string) => presetsByWeight(workload).indexOf(preset)
-  const standing = held === null ? 'worse' : bracket === null ? 'level' : rank(held.preset) > rank(bracket.to) ? 'better' : rank(held.preset) < rank(bracket.from) ? 'worse' : 'level'
-  return { ...mode, workload: workload.name, heldAt: held?.preset ?? null, surely: held?.surely ?? false, heldFps: held?.fps ?? null, bracket, standing }
+  const standing =
+    held === null
+      ? 'worse'
+      : bracket === null
+        ? 'level'
+        : rank(held.preset) > rank(bracket.to)
+          ? 'better'
+          : rank(held.preset) < rank(bracket.from)
+            ? 'worse'
+            : 'level'
+  return {
+    ...mode,
+    workload: workload.name,
+    heldAt: held?.preset ?? null,
+    surely: held?.surely ?? false,
+    heldFps: held?.fps ?? null,
+    bracket,
+    standing,
+  }
 }

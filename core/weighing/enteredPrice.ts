@@ -20,7 +20,10 @@ export type EnteredBasis = (typeof enteredBases)[number]
  *
  * @example an offer open to anyone at 158.19 with a rebate of 15.00: 158.19 − 0.85 · 15.00 = 145.44
  */
-export function enteredPrice({ isOwned, payNow, afterRebates, anyoneCanPay }: EnteredLine, basis: EnteredBasis): number {
+export function enteredPrice(
+  { isOwned, payNow, afterRebates, anyoneCanPay }: EnteredLine,
+  basis: EnteredBasis,
+): number {
   const rebates = roundHalfAway(defaultRebateChance * (payNow - afterRebates))
   if (isOwned) return anyoneCanPay ?? 0
   if (basis === 'paid' || anyoneCanPay === null) return payNow - rebates

@@ -36,24 +36,48 @@ export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): Like
     if (reckoned === null && edited === undefined) return []
     const isOff = terms.off.includes(rule.id)
     const amount = edited ?? reckoned!.amount
-    return [{
-      id: rule.id, label: rule.label, amount: isOff ? 0 : amount, isOff, reckoned: edited === undefined ? null : (reckoned?.amount ?? 0),
-      why: edited === undefined ? reckoned!.why : 'your own figure', from: edited === undefined ? reckoned!.from : 'own',
-    }]
+    return [
+      {
+        id: rule.id,
+        label: rule.label,
+        amount: isOff ? 0 : amount,
+        isOff,
+        reckoned: edited === undefined ? null : (reckoned?.amount ?? 0),
+        why: edited === undefined ? reckoned!.why : 'your own figure',
+        from: edited === undefined ? reckoned!.from : 'own',
+      },
+    ]
   })
   const sum = (of: readonly LikeForLikeStep[]) => of.reduce((total, step) => total + step.amount, 0)
   return { steps, total: sum(steps), outlay: sum(steps.filter((step) => outlaySteps.has(step.id))) }
 }
 
 /** The gap of two machines step by step: what the other is dearer by, how that adds up, and that in percent of what the own machine has come to; null while that is nothing. */
-export function gapByStep(own: LikeForLike, other: LikeForLike): { readonly id: string; readonly label: string; readonly gap: number; readonly soFar: number; readonly percent: number | null }[] {
-  const ids = likeForLikeSteps.map((rule) => rule.id).filter((id) => [own, other].some((cost) => cost.steps.some((step) => step.id === id)))
+export function gapByStep(
+  own: LikeForLike,
+  other: LikeForLike,
+): {
+  readonly id: string
+  readonly label: string
+  readonly gap: number
+  readonly soFar: number
+  readonly percent: number | null
+}[] {
+  const ids = likeForLikeSteps
+    .map((rule) => rule.id)
+    .filter((id) => [own, other].some((cost) => cost.steps.some((step) => step.id === id)))
   let [soFar, ownSoFar] = [0, 0]
   return ids.map((id) => {
     const at = (cost: LikeForLike) => cost.steps.find((step) => step.id === id)
     const gap = (at(other)?.amount ?? 0) - (at(own)?.amount ?? 0)
     soFar += gap
     ownSoFar += at(own)?.amount ?? 0
-    return { id, label: (at(own) ?? at(other))!.label, gap, soFar, percent: ownSoFar === 0 ? null : (100 * soFar) / Math.abs(ownSoFar) }
+    return {
+      id,
+      label: (at(own) ?? at(other))!.label,
+      gap,
+      soFar,
+      percent: ownSoFar === 0 ? null : (100 * soFar) / Math.abs(ownSoFar),
+    }
   })
 }

@@ -72,7 +72,11 @@ export interface WeighedMachine {
   /** Of the machine as a whole: what counts where its parts are not known. */
   readonly warrantyMonths: number
   /** At the wall; null where it cannot be told. */
-  readonly watts: { readonly full: number; readonly idle: number; readonly kind: 'measured' | 'estimate' | 'stated' } | null
+  readonly watts: {
+    readonly full: number
+    readonly idle: number
+    readonly kind: 'measured' | 'estimate' | 'stated'
+  } | null
   readonly subscriptionPerYear: number
   /** How much dearer a game is on it. */
   readonly gameSurcharge: number

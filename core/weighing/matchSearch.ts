@@ -32,7 +32,11 @@ export interface SpendGoal {
 }
 
 export interface SearchAnswer {
-  readonly found: { readonly options: readonly SearchOption[]; readonly cost: number; readonly frames: readonly number[] } | null
+  readonly found: {
+    readonly options: readonly SearchOption[]
+    readonly cost: number
+    readonly frames: readonly number[]
+  } | null
   /** How far the answer may be from the best there is, as a share: of cost for a match, of frames for spending. 0: it is the best. Null where nothing is found. */
   readonly gap: number | null
   readonly isComplete: boolean
@@ -51,7 +55,14 @@ const rulesOfOnePart = new Set(['oldest-cpu', 'smallest-drive', 'least-supply', 
 /** The size of the supply is a house rule about the whole machine; a CPU that slows down under its cooler does not give the frames it is taken for. */
 const rulesOfMachine = new Set([...rulesOfOnePart, 'supply-size', 'cooler-capacity'])
 /** Roles after CPU and card, in the order in which they are filled; the supply last, since all others decide on it. */
-const order = ['motherboard', 'memory', 'case', 'cooler', 'storage', 'supply'] as const satisfies readonly Role[]
+const order = [
+  'motherboard',
+  'memory',
+  'case',
+  'cooler',
+  'storage',
+  'supply',
+] as const satisfies readonly Role[]
 
 /**
  * Branch and bound over whole machines. Pairs of CPU and card come first, since they decide the frames: for a match by
@@ -63,7 +74,13 @@ const order = ['motherboard', 'memory', 'case', 'cooler', 'storage', 'supply'] a
  * A generator, so that a server can answer others in between; it yields its progress and returns its answer.
  */
 export function* matchSearch(problem: SearchProblem): Generator<SearchProgress, SearchAnswer> {
-  const allowed = problem.options.filter(({ part }) => part.facts.module !== 'laptop' && !checkFit({ parts: [part], brief: problem.brief }).findings.some((finding) => rulesOfOnePart.has(finding.ruleId)))
+  const allowed = problem.options.filter(
+    ({ part }) =>
+      part.facts.module !== 'laptop' &&
+      !checkFit({ parts: [part], brief: problem.brief }).findings.some((finding) =>
+        rulesOfOnePart.has(finding.ruleId),
+      ),
+  )
   const byRole = (role: Role) => cheapestOfEachPart(allowed.filter((option) => option.part.role === role))
   const rest = new Map<Role, readonly SearchOption[]>(order.map((role) => [role, byRole(role)]))
   const fits = new PairFits(problem.brief)
@@ -80,7 +97,12 @@ export function* matchSearch(problem: SearchProblem): Generator<SearchProgress, 
     if (done % 4 === 0) yield { share: done / pairs.length, best: search.best?.cost ?? null }
   }
   const open = pairs[done]
-  return { found: search.best, isComplete: !search.isOver, checked: search.checked, gap: search.best === null ? null : search.isOver && open ? gapTo(search, open) : 0 }
+  return {
+    found: search.best,
+    isComplete: !search.isOver,
+    checked: search.checked,
+    gap: search.best === null ? null : search.isOver && open ? gapTo(search, open) : 0,
+  }
 }
 
 interface Pair {
@@ -114,28 +136,51 @@ function cheapestOfEachPart(options: readonly SearchOption[]): SearchOption[] {
   const cheapest = new Map<string, SearchOption>()
   for (const option of options) {
     const known = cheapest.get(option.part.id)
-    if (!known || option.cost < known.cost || (option.cost === known.cost && option.id < known.id)) cheapest.set(option.part.id, option)
+    if (!known || option.cost < known.cost || (option.cost === known.cost && option.id < known.id))
+      cheapest.set(option.part.id, option)
   }
   return [...cheapest.values()].sort((a, b) => a.cost - b.cost || (a.id < b.id ? -1 : 1))
 }
 
-function rankedPairs(problem: SearchProblem, cpus: readonly SearchOption[], cards: readonly SearchOption[], rest: Search['rest'], fits: PairFits): Pair[] {
+function rankedPairs(
+  problem: SearchProblem,
+  cpus: readonly SearchOption[],
+  cards: readonly SearchOption[],
+  rest: Search['rest'],
+  fits: PairFits,
+): Pair[] {
   const { goal } = problem
-  const pairs = cpus.flatMap((cpu) => [...cards, null].flatMap((card): Pair[] => {
-    if (card === null && !cpu.part.facts.integratedGraphics) return []
-    const parts = [cpu.part, ...(card ? [card.part] : [])]
-    // whole and quick memory is assumed here: the most that the pair can give
-    const frames = problem.frames(parts)
-    if (!frames || frames.length === 0 || (goal.kind === 'match' && frames.some((each, index) => each < goal.floor[index]! - 1e-9))) return []
-    const leastOf = order.map((role) => (role === 'cooler' && cpu.part.facts.coolerIncluded ? 0 : (rest.get(role)!.find((option) => parts.every((part) => fits.go(part, option.part)))?.cost ?? Infinity)))
-    const leastFrom = leastOf.map((_, index) => leastOf.slice(index).reduce((sum, each) => sum + each, 0)).concat(0)
-    const cost = cpu.cost + (card?.cost ?? 0)
-    const least = cost + leastFrom[0]!
-    if (least === Infinity || (goal.kind === 'spend' && least > goal.budget)) return []
-    return [{ cpu, card, cost, least, leastFrom, frames, merit: geometricMean(frames)! }]
-  }))
+  const pairs = cpus.flatMap((cpu) =>
+    [...cards, null].flatMap((card): Pair[] => {
+      if (card === null && !cpu.part.facts.integratedGraphics) return []
+      const parts = [cpu.part, ...(card ? [card.part] : [])]
+      // whole and quick memory is assumed here: the most that the pair can give
+      const frames = problem.frames(parts)
+      if (
+        !frames ||
+        frames.length === 0 ||
+        (goal.kind === 'match' && frames.some((each, index) => each < goal.floor[index]! - 1e-9))
+      )
+        return []
+      const leastOf = order.map((role) =>
+        role === 'cooler' && cpu.part.facts.coolerIncluded
+          ? 0
+          : (rest.get(role)!.find((option) => parts.every((part) => fits.go(part, option.part)))?.cost ??
+            Infinity),
+      )
+      const leastFrom = leastOf
+        .map((_, index) => leastOf.slice(index).reduce((sum, each) => sum + each, 0))
+        .concat(0)
+      const cost = cpu.cost + (card?.cost ?? 0)
+      const least = cost + leastFrom[0]!
+      if (least === Infinity || (goal.kind === 'spend' && least > goal.budget)) return []
+      return [{ cpu, card, cost, least, leastFrom, frames, merit: geometricMean(frames)! }]
+    }),
+  )
   const name = (pair: Pair) => `${pair.cpu.id} ${pair.card?.id ?? ''}`
-  return goal.kind === 'match' ? pairs.sort((a, b) => a.least - b.least || b.merit - a.merit || (name(a) < name(b) ? -1 : 1)) : pairs.sort((a, b) => b.merit - a.merit || a.least - b.least || (name(a) < name(b) ? -1 : 1))
+  return goal.kind === 'match'
+    ? pairs.sort((a, b) => a.least - b.least || b.merit - a.merit || (name(a) < name(b) ? -1 : 1))
+    : pairs.sort((a, b) => b.merit - a.merit || a.least - b.least || (name(a) < name(b) ? -1 : 1))
 }
 
 function cannotBeat({ best, problem: { goal } }: Search, pair: Pair): boolean {
@@ -144,16 +189,29 @@ function cannotBeat({ best, problem: { goal } }: Search, pair: Pair): boolean {
 }
 
 function gapTo({ best, problem: { goal } }: Search, open: Pair): number {
-  return goal.kind === 'match' ? Math.max(0, 1 - open.least / best!.cost) : Math.max(0, open.merit / geometricMean(best!.frames)! - 1)
+  return goal.kind === 'match'
+    ? Math.max(0, 1 - open.least / best!.cost)
+    : Math.max(0, open.merit / geometricMean(best!.frames)! - 1)
 }
 
 /** Fills the roles from one place of the order on. Answers whether the pair is done: for spending, once it gives all it can. */
-function fill(search: Search, pair: Pair, chosen: readonly SearchOption[], cost: number, at: number): boolean {
+function fill(
+  search: Search,
+  pair: Pair,
+  chosen: readonly SearchOption[],
+  cost: number,
+  at: number,
+): boolean {
   const { goal } = search.problem
   const limit = () => (goal.kind === 'match' ? (search.best?.cost ?? Infinity) : goal.budget)
   if (at === order.length) return take(search, pair, chosen, cost)
   const role = order[at]!
-  const next = role === 'cooler' && pair.cpu.part.facts.coolerIncluded ? [null, ...search.rest.get(role)!] : role === 'supply' ? suppliesFor(search, pair) : search.rest.get(role)!
+  const next =
+    role === 'cooler' && pair.cpu.part.facts.coolerIncluded
+      ? [null, ...search.rest.get(role)!]
+      : role === 'supply'
+        ? suppliesFor(search, pair)
+        : search.rest.get(role)!
   for (const option of next) {
     const sum = cost + (option?.cost ?? 0)
     const least = sum + pair.leastFrom[at + 1]!
@@ -167,7 +225,16 @@ function fill(search: Search, pair: Pair, chosen: readonly SearchOption[], cost:
 
 /** Supplies that can feed at least the pair: what is drawn besides only adds to it. */
 function suppliesFor({ rest, problem: { brief } }: Search, pair: Pair): readonly SearchOption[] {
-  pair.supplies ??= rest.get('supply')!.filter((supply) => !checkFit({ parts: [...headOf(pair), supply].map((option) => option.part), brief }).findings.some((finding) => finding.ruleId === 'supply-size' || (finding.severity === 'stops' && finding.why.some((fact) => fact.partId === supply.part.id))))
+  pair.supplies ??= rest
+    .get('supply')!
+    .filter(
+      (supply) =>
+        !checkFit({ parts: [...headOf(pair), supply].map((option) => option.part), brief }).findings.some(
+          (finding) =>
+            finding.ruleId === 'supply-size' ||
+            (finding.severity === 'stops' && finding.why.some((fact) => fact.partId === supply.part.id)),
+        ),
+    )
   return pair.supplies
 }
 
@@ -186,7 +253,8 @@ function take(search: Search, pair: Pair, chosen: readonly SearchOption[], cost:
   search.checked += 1
   if (search.checked % askTimeEvery === 0 && problem.isTimeUp()) search.isOver = true
   const { findings } = checkFit({ parts, brief: problem.brief })
-  if (findings.some((finding) => finding.severity === 'stops' || rulesOfMachine.has(finding.ruleId))) return false
+  if (findings.some((finding) => finding.severity === 'stops' || rulesOfMachine.has(finding.ruleId)))
+    return false
   search.best = { options: chosen, cost, frames }
   return goal.kind === 'spend' && merit >= pair.merit - 1e-9
 }
@@ -202,7 +270,12 @@ class PairFits {
     const known = this.known.get(key)
     if (known !== undefined) return known
     const ids = new Set([a.id, b.id])
-    const clashes = checkFit({ parts: [a, b], brief: this.brief }).findings.filter((finding) => (finding.severity === 'stops' || finding.ruleId === 'cooler-capacity') && finding.why.every((fact) => ids.has(fact.partId)) && finding.why[0].partId !== finding.why[1].partId)
+    const clashes = checkFit({ parts: [a, b], brief: this.brief }).findings.filter(
+      (finding) =>
+        (finding.severity === 'stops' || finding.ruleId === 'cooler-capacity') &&
+        finding.why.every((fact) => ids.has(fact.partId)) &&
+        finding.why[0].partId !== finding.why[1].partId,
+    )
     this.known.set(key, clashes.length === 0)
     return clashes.length === 0
   }

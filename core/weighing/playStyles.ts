@@ -34,11 +34,13 @@ function isLevel(ratio: number, share: number): boolean {
 }
 
 function byRatio(ratio: number | null, counted: number, what: string): SpeedJudgement {
-  if (ratio === null) return { sign: null, words: ', and no workload can be compared at the same settings', weight: 0 }
+  if (ratio === null)
+    return { sign: null, words: ', and no workload can be compared at the same settings', weight: 0 }
   const on = `at the same settings (${counted} ${counted === 1 ? 'workload' : 'workloads'})`
   const weight = Math.abs(Math.log(ratio))
   if (isLevel(ratio, level)) return { sign: 0, words: ` and ${what} level in speed ${on}`, weight }
-  if (ratio > 1) return { sign: 1, words: ` and ${what} ${Math.round((ratio - 1) * 100)} % faster ${on}`, weight }
+  if (ratio > 1)
+    return { sign: 1, words: ` and ${what} ${Math.round((ratio - 1) * 100)} % faster ${on}`, weight }
   return { sign: -1, words: ` and ${what} ${Math.round((1 - ratio) * 100)} % slower ${on}`, weight }
 }
 
@@ -49,7 +51,11 @@ function byModes({ modes }: RateComparison): SpeedJudgement | null {
   const [better, worse] = [count('better'), count('worse')]
   const held = modes.filter((mode) => mode.heldAt !== null).length
   const words = ` and holds ${held === modes.length ? (held === 1 ? 'its one fixed mode' : `each of its ${held} fixed modes`) : `${held} of its ${modes.length} fixed modes`}${better > 0 ? `, ${better} at finer settings` : ''}${worse > 0 ? `, ${worse} only at lighter settings or not at all` : ''}`
-  return { sign: worse === 0 && better > 0 ? 1 : better === 0 && worse > 0 ? -1 : 0, words, weight: (targetWeight * Math.abs(better - worse)) / modes.length }
+  return {
+    sign: worse === 0 && better > 0 ? 1 : better === 0 && worse > 0 ? -1 : 0,
+    words,
+    weight: (targetWeight * Math.abs(better - worse)) / modes.length,
+  }
 }
 
 /** A target met counts one, one narrowly met half. */
@@ -62,30 +68,59 @@ function byTargets(comparison: RateComparison): SpeedJudgement | null {
     if (met === 0 && narrow > 0) return `${narrow} of ${of} ${targets} narrowly`
     return `${met === of && of > 1 ? `all ${of}` : `${met} of ${of}`} ${targets}${narrow > 0 ? ` and ${narrow} more narrowly` : ''}`
   }
-  const there = other.met === 0 && other.narrow > 0 ? `${other.narrow} narrowly` : `${other.met}${other.narrow > 0 ? ` and ${other.narrow} narrowly` : ''}`
+  const there =
+    other.met === 0 && other.narrow > 0
+      ? `${other.narrow} narrowly`
+      : `${other.met}${other.narrow > 0 ? ` and ${other.narrow} narrowly` : ''}`
   if (ahead === 0) return { sign: 0, words: ` and both reach ${said(own)}`, weight: 0 }
-  return { sign: ahead > 0 ? 1 : -1, words: ` and reaches ${said(own)}, against ${there} there`, weight: targetWeight * Math.abs(ahead) }
+  return {
+    sign: ahead > 0 ? 1 : -1,
+    words: ` and reaches ${said(own)}, against ${there} there`,
+    weight: targetWeight * Math.abs(ahead),
+  }
 }
 
-const averages = (comparison: RateComparison) => byRatio(comparison.meanRatio, comparison.pairs.filter((pair) => pair.ratio !== null).length, 'is')
+const averages = (comparison: RateComparison) =>
+  byRatio(comparison.meanRatio, comparison.pairs.filter((pair) => pair.ratio !== null).length, 'is')
 
-const allRound = (comparison: RateComparison) => (comparison.meanRatio === null ? (byModes(comparison) ?? averages(comparison)) : averages(comparison))
+const allRound = (comparison: RateComparison) =>
+  comparison.meanRatio === null ? (byModes(comparison) ?? averages(comparison)) : averages(comparison)
 
 /** Ways of playing, by what counts as faster. */
 export const playStyles = {
   'all-round': { name: 'all-round', judge: allRound },
   competitive: {
     name: 'competitive: the lows count',
-    judge: (comparison) => (comparison.meanLowRatio === null ? allRound(comparison) : byRatio(comparison.meanLowRatio, comparison.pairs.filter((pair) => pair.lowRatio !== null).length, 'in its 1 % lows is')),
+    judge: (comparison) =>
+      comparison.meanLowRatio === null
+        ? allRound(comparison)
+        : byRatio(
+            comparison.meanLowRatio,
+            comparison.pairs.filter((pair) => pair.lowRatio !== null).length,
+            'in its 1 % lows is',
+          ),
   },
-  couch: { name: 'couch: reaching the targets counts', judge: (comparison) => byTargets(comparison) ?? byModes(comparison) ?? averages(comparison) },
+  couch: {
+    name: 'couch: reaching the targets counts',
+    judge: (comparison) => byTargets(comparison) ?? byModes(comparison) ?? averages(comparison),
+  },
   quiet: {
     name: 'quiet work: targets, then watts',
     judge: (comparison, context) => {
       const targets = byTargets(comparison) ?? byModes(comparison) ?? averages(comparison)
       const { ownWatts, otherWatts } = context
-      if (targets.sign !== 0 || ownWatts === null || otherWatts === null || isLevel(ownWatts / otherWatts, levelWatts)) return targets
-      return { sign: ownWatts < otherWatts ? 1 : -1, words: `${targets.words}, drawing ${Math.round(ownWatts)} W against ${Math.round(otherWatts)} W`, weight: targetWeight / 2 }
+      if (
+        targets.sign !== 0 ||
+        ownWatts === null ||
+        otherWatts === null ||
+        isLevel(ownWatts / otherWatts, levelWatts)
+      )
+        return targets
+      return {
+        sign: ownWatts < otherWatts ? 1 : -1,
+        words: `${targets.words}, drawing ${Math.round(ownWatts)} W against ${Math.round(otherWatts)} W`,
+        weight: targetWeight / 2,
+      }
     },
   },
 } as const satisfies Record<string, PlayStyleRule>

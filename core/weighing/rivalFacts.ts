@@ -17,9 +17,14 @@ export interface RivalParts {
 export type RivalFactKey = keyof RivalParts
 
 /** Each fact with the question that a buyer asks of its seller while it is not known. */
-export const rivalFactNames: Readonly<Record<RivalFactKey, { readonly name: string; readonly question: string }>> = {
+export const rivalFactNames: Readonly<
+  Record<RivalFactKey, { readonly name: string; readonly question: string }>
+> = {
   cpuId: { name: 'CPU', question: 'Which CPU is in it, by its full model name?' },
-  graphicsId: { name: 'graphics card', question: 'Which graphics card is in it, with how much video memory?' },
+  graphicsId: {
+    name: 'graphics card',
+    question: 'Which graphics card is in it, with how much video memory?',
+  },
   memoryGb: { name: 'memory size', question: 'How much memory is in it?' },
   memoryModules: { name: 'memory modules', question: 'Is the memory one module or two?' },
   memoryMts: { name: 'memory speed', question: 'At what speed does the memory run?' },
@@ -29,7 +34,17 @@ export const rivalFactNames: Readonly<Record<RivalFactKey, { readonly name: stri
   supplyMake: { name: 'make of the supply', question: 'Of which make is the power supply?' },
 }
 
-export const unknownRival: RivalParts = { cpuId: null, graphicsId: null, memoryGb: null, memoryModules: null, memoryMts: null, storageGb: null, storageKind: null, supplyW: null, supplyMake: null }
+export const unknownRival: RivalParts = {
+  cpuId: null,
+  graphicsId: null,
+  memoryGb: null,
+  memoryModules: null,
+  memoryMts: null,
+  storageGb: null,
+  storageKind: null,
+  supplyW: null,
+  supplyMake: null,
+}
 
 /** Which facts are not stated. */
 export function missingFacts(parts: RivalParts): RivalFactKey[] {
@@ -49,30 +64,124 @@ export interface PlausiblePart {
  *
  * @param priced every part of the library at its street price
  */
-export function rivalComponents(said: RivalParts, library: ReadonlyMap<string, Part>, priced: readonly PlausiblePart[], { condition = 'new', warrantyMonths = 0 }: { readonly condition?: Condition; readonly warrantyMonths?: number } = {}): WeighedComponent[] {
+export function rivalComponents(
+  said: RivalParts,
+  library: ReadonlyMap<string, Part>,
+  priced: readonly PlausiblePart[],
+  {
+    condition = 'new',
+    warrantyMonths = 0,
+  }: { readonly condition?: Condition; readonly warrantyMonths?: number } = {},
+): WeighedComponent[] {
   const cpu = said.cpuId === null ? undefined : library.get(said.cpuId)
   const card = said.graphicsId === null ? undefined : library.get(said.graphicsId)
   if (!cpu && !card) return []
-  const cheapest = (role: Role, fits: (facts: PartFacts, part: Part) => boolean) => priced.filter(({ part }) => part.role === role && part.facts.module !== 'laptop' && fits(part.facts, part)).sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1))[0]
+  const cheapest = (role: Role, fits: (facts: PartFacts, part: Part) => boolean) =>
+    priced
+      .filter(({ part }) => part.role === role && part.facts.module !== 'laptop' && fits(part.facts, part))
+      .sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1))[0]
   const priceOf = (id: string) => priced.find(({ part }) => part.id === id)?.price ?? 0
-  const known = (role: Role, part: Part): WeighedComponent => ({ role, label: partLabel(part), partId: part.id, state: 'stated', facts: part.facts, condition, street: priceOf(part.id), counted: true, warrantyMonths })
-  const assumed = (role: Role, found: PlausiblePart | undefined, state: FactState, facts: PartFacts = {}): WeighedComponent[] => (found ? [{ role, label: partLabel(found.part), partId: found.part.id, state, facts: { ...found.part.facts, ...facts }, condition, street: found.price, counted: true, warrantyMonths }] : [])
+  const known = (role: Role, part: Part): WeighedComponent => ({
+    role,
+    label: partLabel(part),
+    partId: part.id,
+    state: 'stated',
+    facts: part.facts,
+    condition,
+    street: priceOf(part.id),
+    counted: true,
+    warrantyMonths,
+  })
+  const assumed = (
+    role: Role,
+    found: PlausiblePart | undefined,
+    state: FactState,
+    facts: PartFacts = {},
+  ): WeighedComponent[] =>
+    found
+      ? [
+          {
+            role,
+            label: partLabel(found.part),
+            partId: found.part.id,
+            state,
+            facts: { ...found.part.facts, ...facts },
+            condition,
+            street: found.price,
+            counted: true,
+            warrantyMonths,
+          },
+        ]
+      : []
   const socket = cpu?.facts.socket
   const board = cheapest('motherboard', (facts) => socket === undefined || facts.socket === socket)
   const generation = board?.part.facts.memoryGeneration
   const draw = (cpu?.facts.limitW ?? 65) + (card?.facts.boardPowerW ?? 0) + 60
   const [memoryGb, modules] = [said.memoryGb ?? 8, said.memoryModules ?? 1]
-  const memory = cheapest('memory', (facts) => (generation === undefined || facts.memoryGeneration === generation) && (facts.capacityGb ?? 0) >= memoryGb)
-  const drive = cheapest('storage', (facts) => (facts.capacityGb ?? 0) >= (said.storageGb ?? 240) && (said.storageKind === null || (said.storageKind === 'hdd' ? facts.drive === 'hdd' : facts.interface === said.storageKind)))
+  const memory = cheapest(
+    'memory',
+    (facts) =>
+      (generation === undefined || facts.memoryGeneration === generation) &&
+      (facts.capacityGb ?? 0) >= memoryGb,
+  )
+  const drive = cheapest(
+    'storage',
+    (facts) =>
+      (facts.capacityGb ?? 0) >= (said.storageGb ?? 240) &&
+      (said.storageKind === null ||
+        (said.storageKind === 'hdd' ? facts.drive === 'hdd' : facts.interface === said.storageKind)),
+  )
   return [
-    ...(cpu ? [known('cpu', cpu)] : assumed('cpu', cheapest('cpu', () => true), 'missing')),
+    ...(cpu
+      ? [known('cpu', cpu)]
+      : assumed(
+          'cpu',
+          cheapest('cpu', () => true),
+          'missing',
+        )),
     ...assumed('motherboard', board, 'deduced'),
-    ...(card ? [known('graphics', card)] : said.graphicsId === null && cpu?.facts.integratedGraphics ? [] : assumed('graphics', cheapest('graphics', () => true), 'missing')),
-    ...assumed('memory', memory, said.memoryGb === null ? 'missing' : 'stated', { capacityGb: memoryGb, kitCount: modules, ...(said.memoryMts === null ? slowest(generation) : { speedMts: said.memoryMts }) }),
-    ...assumed('storage', drive, said.storageGb === null ? 'missing' : 'stated', said.storageGb === null ? {} : { capacityGb: said.storageGb }),
-    ...assumed('supply', cheapest('supply', (facts) => (facts.ratedW ?? 0) >= (said.supplyW ?? draw)), said.supplyW === null ? 'missing' : said.supplyMake === null ? 'deduced' : 'stated', said.supplyW === null ? {} : { ratedW: said.supplyW }),
-    ...assumed('case', cheapest('case', (facts) => board === undefined || (facts.boardSizes ?? []).includes(board.part.facts.formFactor ?? '')), 'deduced'),
-    ...assumed('cooler', cpu?.facts.coolerIncluded ? undefined : cheapest('cooler', (facts) => (facts.coolerSockets ?? []).includes(socket ?? '')), 'deduced'),
+    ...(card
+      ? [known('graphics', card)]
+      : said.graphicsId === null && cpu?.facts.integratedGraphics
+        ? []
+        : assumed(
+            'graphics',
+            cheapest('graphics', () => true),
+            'missing',
+          )),
+    ...assumed('memory', memory, said.memoryGb === null ? 'missing' : 'stated', {
+      capacityGb: memoryGb,
+      kitCount: modules,
+      ...(said.memoryMts === null ? slowest(generation) : { speedMts: said.memoryMts }),
+    }),
+    ...assumed(
+      'storage',
+      drive,
+      said.storageGb === null ? 'missing' : 'stated',
+      said.storageGb === null ? {} : { capacityGb: said.storageGb },
+    ),
+    ...assumed(
+      'supply',
+      cheapest('supply', (facts) => (facts.ratedW ?? 0) >= (said.supplyW ?? draw)),
+      said.supplyW === null ? 'missing' : said.supplyMake === null ? 'deduced' : 'stated',
+      said.supplyW === null ? {} : { ratedW: said.supplyW },
+    ),
+    ...assumed(
+      'case',
+      cheapest(
+        'case',
+        (facts) =>
+          board === undefined || (facts.boardSizes ?? []).includes(board.part.facts.formFactor ?? ''),
+      ),
+      'deduced',
+    ),
+    ...assumed(
+      'cooler',
+      cpu?.facts.coolerIncluded
+        ? undefined
+        : cheapest('cooler', (facts) => (facts.coolerSockets ?? []).includes(socket ?? '')),
+      'deduced',
+    ),
   ]
 }
 

@@ -16,11 +16,19 @@ const halvings = 40
  *
  * @param winnerAt verdict at a value; asked about 400 times
  */
-export function tippingPoint(winnerAt: (value: number) => WeighingVerdict['winner'], now: number, range: { readonly from: number; readonly to: number }): TippingPoint {
+export function tippingPoint(
+  winnerAt: (value: number) => WeighingVerdict['winner'],
+  now: number,
+  range: { readonly from: number; readonly to: number },
+): TippingPoint {
   return { below: towards(winnerAt, now, range.from), above: towards(winnerAt, now, range.to) }
 }
 
-function towards(winnerAt: (value: number) => WeighingVerdict['winner'], now: number, end: number): TippingPoint['below'] {
+function towards(
+  winnerAt: (value: number) => WeighingVerdict['winner'],
+  now: number,
+  end: number,
+): TippingPoint['below'] {
   const winner = winnerAt(now)
   let inside = now
   for (let step = 1; step <= samples; step += 1) {

@@ -41,18 +41,28 @@ export interface WeighingVerdict {
 export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
   const { ownName, otherName, own, other, comparison, formatMoney, style } = figures
   const gap = other.total - own.total
-  const cost = gap === 0
-    ? `${ownName} and ${otherName} cost the same to own`
-    : `${ownName} costs ${formatMoney(Math.abs(gap))} ${gap > 0 ? 'less' : 'more'} to own than ${otherName}`
+  const cost =
+    gap === 0
+      ? `${ownName} and ${otherName} cost the same to own`
+      : `${ownName} costs ${formatMoney(Math.abs(gap))} ${gap > 0 ? 'less' : 'more'} to own than ${otherName}`
   const speed = playStyles[style].judge(comparison, figures)
   const cheap = Math.sign(gap)
   const { sign } = speed
-  const winner = sign === null ? 'depends' : cheap >= 0 && sign >= 0 && cheap + sign > 0 ? 'own' : cheap <= 0 && sign <= 0 && cheap + sign < 0 ? 'other' : 'depends'
+  const winner =
+    sign === null
+      ? 'depends'
+      : cheap >= 0 && sign >= 0 && cheap + sign > 0
+        ? 'own'
+        : cheap <= 0 && sign <= 0 && cheap + sign < 0
+          ? 'other'
+          : 'depends'
   const decision = winner === 'own' ? `Build it: ` : winner === 'other' ? `Buy ${otherName}: ` : ''
   const reasons = reasonsOf(figures)
   return {
-    winner, sentence: `${decision}${cost}${speed.words}.`,
-    forOwn: reasons.filter((reason) => reason.side > 0).map(({ words, weight }) => ({ words, weight })), forOther: reasons.filter((reason) => reason.side < 0).map(({ words, weight }) => ({ words, weight })),
+    winner,
+    sentence: `${decision}${cost}${speed.words}.`,
+    forOwn: reasons.filter((reason) => reason.side > 0).map(({ words, weight }) => ({ words, weight })),
+    forOther: reasons.filter((reason) => reason.side < 0).map(({ words, weight }) => ({ words, weight })),
     unknown: unknownOf(figures),
   }
 }
@@ -62,10 +72,32 @@ function reasonsOf(figures: VerdictFigures): (Reason & { readonly side: number }
   const { own, other, comparison, style, formatMoney } = figures
   const gaps = gapByStep(own, other)
   const outlay = gaps.filter((each) => outlaySteps.has(each.id)).reduce((sum, each) => sum + each.gap, 0)
-  const money = [{ id: 'outlay', label: 'what is paid until it is ready to use', gap: outlay }, ...gaps.filter((each) => !outlaySteps.has(each.id))].filter((each) => each.gap !== 0)
+  const money = [
+    { id: 'outlay', label: 'what is paid until it is ready to use', gap: outlay },
+    ...gaps.filter((each) => !outlaySteps.has(each.id)),
+  ].filter((each) => each.gap !== 0)
   const speed = playStyles[style].judge(comparison, figures)
-  const speedReason = speed.sign === null || speed.sign === 0 ? [] : [{ side: speed.sign, weight: Math.round(speed.weight * Math.max(own.total, other.total, 0)), words: 'speed' }]
-  return [...money.map(({ id, label, gap }) => ({ side: Math.sign(gap), weight: Math.abs(gap), words: id === 'value-left' ? `${label} (${formatMoney(Math.abs(gap))} more)` : `${label} (${formatMoney(Math.abs(gap))} less)` })), ...speedReason].sort((a, b) => b.weight - a.weight)
+  const speedReason =
+    speed.sign === null || speed.sign === 0
+      ? []
+      : [
+          {
+            side: speed.sign,
+            weight: Math.round(speed.weight * Math.max(own.total, other.total, 0)),
+            words: 'speed',
+          },
+        ]
+  return [
+    ...money.map(({ id, label, gap }) => ({
+      side: Math.sign(gap),
+      weight: Math.abs(gap),
+      words:
+        id === 'value-left'
+          ? `${label} (${formatMoney(Math.abs(gap))} more)`
+          : `${label} (${formatMoney(Math.abs(gap))} less)`,
+    })),
+    ...speedReason,
+  ].sort((a, b) => b.weight - a.weight)
 }
 
 function unknownOf({ comparison, notStated }: VerdictFigures): string {

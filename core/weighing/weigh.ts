@@ -27,15 +27,31 @@ export interface WeighingContext {
 }
 
 /** Weighs a machine against another, by the one list of steps and a way of playing. */
-export function weigh(own: WeighedMachine, other: WeighedMachine, { terms, style, workloads, ownFrames, equivalents, formatMoney }: WeighingContext): Weighed {
-  const modes = ownFrames === null ? [] : other.modes.flatMap((mode) => {
-    const workload = workloads.find((each) => each.id === mode.workloadId)
-    return workload ? [holdMode(workload, ownFrames, mode, equivalents)] : []
-  })
+export function weigh(
+  own: WeighedMachine,
+  other: WeighedMachine,
+  { terms, style, workloads, ownFrames, equivalents, formatMoney }: WeighingContext,
+): Weighed {
+  const modes =
+    ownFrames === null
+      ? []
+      : other.modes.flatMap((mode) => {
+          const workload = workloads.find((each) => each.id === mode.workloadId)
+          return workload ? [holdMode(workload, ownFrames, mode, equivalents)] : []
+        })
   const [ownCost, otherCost] = [likeForLike(own, terms), likeForLike(other, terms)]
   const comparison = compareRates(own, other, modes)
   const verdict = weighingVerdict({
-    ownName: own.name, otherName: other.name, own: ownCost, other: otherCost, comparison, style, notStated: other.notStated, formatMoney, ownWatts: own.watts?.full ?? null, otherWatts: other.watts?.full ?? null,
+    ownName: own.name,
+    otherName: other.name,
+    own: ownCost,
+    other: otherCost,
+    comparison,
+    style,
+    notStated: other.notStated,
+    formatMoney,
+    ownWatts: own.watts?.full ?? null,
+    otherWatts: other.watts?.full ?? null,
   })
   return { own: ownCost, other: otherCost, comparison, verdict }
 }

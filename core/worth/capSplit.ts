@@ -25,7 +25,18 @@ export interface CapSplit<Base extends CapOption, Card extends CapOption> {
  * @param weakest ratio of the weakest target for a pair; −∞ or NaN for a pair that cannot be judged
  * @returns best first, none where nothing fits the cap; a pair beaten by a cheaper one on both counts is left out
  */
-export function capSplits<Base extends CapOption, Card extends CapOption>(bases: readonly Base[], cards: readonly Card[], cap: number, { joint, weakest }: { readonly joint: (base: Base, card: Card) => number | null; readonly weakest: (base: Base, card: Card) => number }): CapSplit<Base, Card>[] {
+export function capSplits<Base extends CapOption, Card extends CapOption>(
+  bases: readonly Base[],
+  cards: readonly Card[],
+  cap: number,
+  {
+    joint,
+    weakest,
+  }: {
+    readonly joint: (base: Base, card: Card) => number | null
+    readonly weakest: (base: Base, card: Card) => number
+  },
+): CapSplit<Base, Card>[] {
   const pairs: CapSplit<Base, Card>[] = []
   for (const base of bases) {
     for (const card of cards) {
@@ -37,7 +48,12 @@ export function capSplits<Base extends CapOption, Card extends CapOption>(bases:
       if (ratio > 0) pairs.push({ base, card, joint: more, total, left: cap - total, weakest: ratio })
     }
   }
-  pairs.sort((a, b) => b.weakest - a.weakest || a.total - b.total || (`${a.base.id} ${a.card.id}` < `${b.base.id} ${b.card.id}` ? -1 : 1))
+  pairs.sort(
+    (a, b) =>
+      b.weakest - a.weakest ||
+      a.total - b.total ||
+      (`${a.base.id} ${a.card.id}` < `${b.base.id} ${b.card.id}` ? -1 : 1),
+  )
   let cheapest = Infinity
   return pairs.filter((pair) => {
     if (pair.total >= cheapest) return false

@@ -1,7 +1,9 @@
 import type { Part, Role } from '../parts/part'
 
 /** How the worth of a part is measured in its role, and in what. */
-const measures: Partial<Readonly<Record<Role, { readonly unit: string; readonly of: (part: Part) => number | undefined }>>> = {
+const measures: Partial<
+  Readonly<Record<Role, { readonly unit: string; readonly of: (part: Part) => number | undefined }>>
+> = {
   cpu: { unit: 'index', of: (part) => part.facts.cpuIndex },
   graphics: { unit: 'index', of: (part) => part.facts.graphicsIndex },
   memory: { unit: 'GB', of: (part) => (part.facts.module === 'laptop' ? undefined : part.facts.capacityGb) },

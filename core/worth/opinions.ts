@@ -21,12 +21,17 @@ export interface Agreement {
 /** Whether the guides agree: each counts once, by what it said last; two thirds or more for one verdict is *mostly*. */
 export function agreementOf(opinions: readonly Opinion[]): Agreement {
   const newest = new Map<string, Opinion>()
-  for (const each of [...opinions].sort((a, b) => (a.saidOn < b.saidOn ? -1 : 1))) newest.set(each.guide.trim().toLowerCase(), each)
+  for (const each of [...opinions].sort((a, b) => (a.saidOn < b.saidOn ? -1 : 1)))
+    newest.set(each.guide.trim().toLowerCase(), each)
   const counted = [...newest.values()]
   if (counted.length === 0) return { counted, state: 'none', verdict: null }
-  const counts = opinionVerdicts.map((verdict) => ({ verdict, count: counted.filter((each) => each.verdict === verdict).length })).sort((a, b) => b.count - a.count)
+  const counts = opinionVerdicts
+    .map((verdict) => ({ verdict, count: counted.filter((each) => each.verdict === verdict).length }))
+    .sort((a, b) => b.count - a.count)
   const [most] = counts
   if (counted.length === 1) return { counted, state: 'one-voice', verdict: most!.verdict }
   if (most!.count === counted.length) return { counted, state: 'agree', verdict: most!.verdict }
-  return most!.count / counted.length >= 2 / 3 ? { counted, state: 'mostly', verdict: most!.verdict } : { counted, state: 'split', verdict: null }
+  return most!.count / counted.length >= 2 / 3
+    ? { counted, state: 'mostly', verdict: most!.verdict }
+    : { counted, state: 'split', verdict: null }
 }

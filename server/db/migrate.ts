@@ -13,18 +13,31 @@ export interface Migration {
  *
  * @returns names of the migrations applied
  */
-export async function migrate({ client, file }: OpenDatabase, migrations: readonly Migration[]): Promise<string[]> {
-  await client.execute('CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL DEFAULT CURRENT_TIMESTAMP)')
+export async function migrate(
+  { client, file }: OpenDatabase,
+  migrations: readonly Migration[],
+): Promise<string[]> {
+  await client.execute(
+    'CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL DEFAULT CURRENT_TIMESTAMP)',
+  )
   const { rows } = await client.execute('SELECT name FROM migrations')
   const applied = new Set(rows.map((row) => String(row.name)))
-  const open = [...migrations].sort((a, b) => (a.name < b.name ? -1 : 1)).filter((migration) => !applied.has(migration.name))
+  const open = [...migrations]
+    .sort((a, b) => (a.name < b.name ? -1 : 1))
+    .filter((migration) => !applied.has(migration.name))
   if (open.length > 0 && applied.size > 0 && file && existsSync(file)) {
     await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
     copyFileSync(file, `${file}.before-${open[0]!.name}`)
   }
   for (const migration of open) {
-    const statements = migration.sql.split('--> statement-breakpoint').map((statement) => statement.trim()).filter((statement) => statement !== '')
-    await client.migrate([...statements, { sql: 'INSERT INTO migrations (name) VALUES (?)', args: [migration.name] }])
+    const statements = migration.sql
+      .split('--> statement-breakpoint')
+      .map((statement) => statement.trim())
+      .filter((statement) => statement !== '')
+    await client.migrate([
+      ...statements,
+      { sql: 'INSERT INTO migrations (name) VALUES (?)', args: [migration.name] },
+    ])
   }
   return open.map((migration) => migration.name)
 }

@@ -22,5 +22,10 @@ async function open(): Promise<OpenDatabase> {
 async function committedMigrations(): Promise<Migration[]> {
   const assets = useStorage('assets:migrations')
   const names = (await assets.getKeys()).filter((name) => name.endsWith('.sql'))
-  return Promise.all(names.map(async (name) => ({ name: name.replace(/\.sql$/, ''), sql: String(await assets.getItem(name)) })))
+  return Promise.all(
+    names.map(async (name) => ({
+      name: name.replace(/\.sql$/, ''),
+      sql: String(await assets.getItem(name)),
+    })),
+  )
 }

@@ -17,6 +17,7 @@ export async function whenFree<T>(work: () => Promise<T>): Promise<T> {
 }
 
 function isBusy(error: unknown): boolean {
-  for (let each = error; each instanceof Error; each = each.cause) if ('code' in each && String(each.code).startsWith('SQLITE_BUSY')) return true
+  for (let each = error; each instanceof Error; each = each.cause)
+    if ('code' in each && String(each.code).startsWith('SQLITE_BUSY')) return true
   return false
 }

@@ -17,7 +17,12 @@ export function errorAnswer(error: unknown): { status: number; body: ErrorBody }
     return answer(400, 'invalid', first.message, first.path ?? '')
   }
   if (error instanceof NotFoundError) return answer(404, 'not-found', error.message, '')
-  return answer(500, 'internal', 'something went wrong here; nothing was changed. The server log says what', '')
+  return answer(
+    500,
+    'internal',
+    'something went wrong here; nothing was changed. The server log says what',
+    '',
+  )
 }
 
 function answer(status: number, code: string, message: string, path: string) {

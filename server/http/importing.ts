@@ -36,13 +36,21 @@ export function importOptions(event: H3Event) {
 /** The body as bytes. Throws `file-too-large` and `empty-file`. */
 export async function bodyBytes(event: H3Event): Promise<Uint8Array> {
   const bytes = await readRawBody(event, false)
-  if (!bytes || bytes.length === 0) throw new CoreError('empty-file', 'the file is empty; it needs a header line and one line for each record')
-  if (bytes.length > mostBytes) throw new CoreError('file-too-large', 'the file is larger than 300 MB; split it')
+  if (!bytes || bytes.length === 0)
+    throw new CoreError(
+      'empty-file',
+      'the file is empty; it needs a header line and one line for each record',
+    )
+  if (bytes.length > mostBytes)
+    throw new CoreError('file-too-large', 'the file is larger than 300 MB; split it')
   return bytes
 }
 
 /** Runs long work and answers JSON lines: `{ done, total }` now and then, at last `{ report }` or `{ error }`. */
-export function streamProgress<T>(event: H3Event, work: (onProgress: (done: number, total: number) => Promise<boolean>) => Promise<T>): ReadableStream<Uint8Array> {
+export function streamProgress<T>(
+  event: H3Event,
+  work: (onProgress: (done: number, total: number) => Promise<boolean>) => Promise<T>,
+): ReadableStream<Uint8Array> {
   setHeader(event, 'content-type', 'application/x-ndjson')
   const encoder = new TextEncoder()
   let cancelled = false

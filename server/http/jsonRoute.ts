@@ -27,6 +27,7 @@ export async function bodyOf<T>(event: H3Event, schema: Schema<T>): Promise<T> {
   } catch (cause) {
     throw new CoreError('not-json', 'the body is not JSON', '', { cause })
   }
-  if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed)) throw new CoreError('not-an-object', 'the body must be a JSON object')
+  if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
+    throw new CoreError('not-an-object', 'the body must be a JSON object')
   return schema.validateSync(parsed, { strict: false, abortEarly: true })
 }

@@ -9,13 +9,18 @@ import { isCalendarDate, type CalendarDate } from '#core/time/calendarDate'
 export function today(): CalendarDate {
   const pinned = process.env.TARVIN_TODAY
   if (pinned) {
-    if (!isCalendarDate(pinned)) throw new CoreError('bad-today', `TARVIN_TODAY is "${pinned}"; write it as 2026-10-31`)
+    if (!isCalendarDate(pinned))
+      throw new CoreError('bad-today', `TARVIN_TODAY is "${pinned}"; write it as 2026-10-31`)
     return pinned
   }
   const file = process.env.TARVIN_TODAY_FILE
   if (file) {
     const written = readDate(file)
-    if (!isCalendarDate(written)) throw new CoreError('bad-today', `${file}, named by TARVIN_TODAY_FILE, holds "${written.slice(0, 40)}"; write a date such as 2026-10-31`)
+    if (!isCalendarDate(written))
+      throw new CoreError(
+        'bad-today',
+        `${file}, named by TARVIN_TODAY_FILE, holds "${written.slice(0, 40)}"; write a date such as 2026-10-31`,
+      )
     return written
   }
   const now = new Date()

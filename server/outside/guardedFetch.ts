@@ -5,7 +5,11 @@ import { Agent, request } from 'undici'
 
 /** The outside refused, or is not to be asked. The message says which address and why. */
 export class OutsideError extends Error {
-  constructor(message: string, readonly status: number | null = null, options: ErrorOptions = {}) {
+  constructor(
+    message: string,
+    readonly status: number | null = null,
+    options: ErrorOptions = {},
+  ) {
     super(message, options)
   }
 }
@@ -26,7 +30,12 @@ export interface OutsideLimits {
   readonly mostRedirects: number
 }
 
-export const outsideDefaults: OutsideLimits = { privateHosts: new Set(), mostBytes: 20 * 1024 * 1024, timeoutMs: 15_000, mostRedirects: 5 }
+export const outsideDefaults: OutsideLimits = {
+  privateHosts: new Set(),
+  mostBytes: 20 * 1024 * 1024,
+  timeoutMs: 15_000,
+  mostRedirects: 5,
+}
 
 /** Asks an address; what connectors get to see of the outside. */
 export type Outside = (url: string) => Promise<Answer>
@@ -56,8 +65,10 @@ async function follow(first: string, limits: OutsideLimits): Promise<Answer> {
 function checkedUrl(text: string, limits: OutsideLimits): URL {
   if (!URL.canParse(text)) throw new OutsideError(`"${text.slice(0, 100)}" is not an address`)
   const url = new URL(text)
-  if (url.protocol !== 'http:' && url.protocol !== 'https:') throw new OutsideError(`${text.slice(0, 100)}: only http and https are asked`)
-  if (url.username !== '' || url.password !== '') throw new OutsideError(`${url.host}: an address with a name and password in it is not asked`)
+  if (url.protocol !== 'http:' && url.protocol !== 'https:')
+    throw new OutsideError(`${text.slice(0, 100)}: only http and https are asked`)
+  if (url.username !== '' || url.password !== '')
+    throw new OutsideError(`${url.host}: an address with a name and password in it is not asked`)
   const host = url.hostname.replace(/^\[|\]$/g, '')
   if (isIP(host) !== 0 && !limits.privateHosts.has(url.host) && !isPublic(host)) throw refusal(url.host)
   return url
@@ -72,14 +83,32 @@ export function isPublic(address: string): boolean {
   return ipaddr.isValid(address) && ipaddr.process(address).range() === 'unicast'
 }
 
-async function ask(url: URL, limits: OutsideLimits, signal: AbortSignal): Promise<Answer & { location: string | null }> {
+async function ask(
+  url: URL,
+  limits: OutsideLimits,
+  signal: AbortSignal,
+): Promise<Answer & { location: string | null }> {
   const isAllowed = limits.privateHosts.has(url.host)
-  const dispatcher = new Agent({ connect: { lookup: isAllowed ? undefined : publicLookup }, maxResponseSize: limits.mostBytes })
+  const dispatcher = new Agent({
+    connect: { lookup: isAllowed ? undefined : publicLookup },
+    maxResponseSize: limits.mostBytes,
+  })
   try {
-    const response = await request(url, { dispatcher, signal, headers: { accept: '*/*', 'user-agent': 'tarvin' } })
-    const location = response.statusCode >= 300 && response.statusCode < 400 ? response.headers.location : undefined
+    const response = await request(url, {
+      dispatcher,
+      signal,
+      headers: { accept: '*/*', 'user-agent': 'tarvin' },
+    })
+    const location =
+      response.statusCode >= 300 && response.statusCode < 400 ? response.headers.location : undefined
     const bytes = await response.body.bytes()
-    return { url: url.href, status: response.statusCode, bytes, text: () => new TextDecoder().decode(bytes), location: typeof location === 'string' ? location : null }
+    return {
+      url: url.href,
+      status: response.statusCode,
+      bytes,
+      text: () => new TextDecoder().decode(bytes),
+      location: typeof location === 'string' ? location : null,
+    }
   } catch (cause) {
     throw explained(cause, url, limits)
   } finally {
@@ -102,16 +131,33 @@ function explained(cause: unknown, url: URL, limits: OutsideLimits): OutsideErro
   for (let each = cause; each instanceof Error; each = each.cause) {
     if (each instanceof OutsideError) return each
     const code = 'code' in each ? String(each.code) : ''
-    if (each.name === 'TimeoutError') return new OutsideError(`${url.host} did not answer within ${limits.timeoutMs / 1000} seconds`, null, { cause })
-    if (code === 'UND_ERR_RES_EXCEEDED_MAX_SIZE') return new OutsideError(`${url.host} sent more than ${Math.round(limits.mostBytes / 1048576)} MB`, null, { cause })
-    if (code === 'ECONNREFUSED') return new OutsideError(`${url.host} does not answer (connection refused)`, null, { cause })
-    if (code === 'ENOTFOUND' || code === 'EAI_AGAIN') return new OutsideError(`${url.hostname} is not known to the network`, null, { cause })
+    if (each.name === 'TimeoutError')
+      return new OutsideError(`${url.host} did not answer within ${limits.timeoutMs / 1000} seconds`, null, {
+        cause,
+      })
+    if (code === 'UND_ERR_RES_EXCEEDED_MAX_SIZE')
+      return new OutsideError(
+        `${url.host} sent more than ${Math.round(limits.mostBytes / 1048576)} MB`,
+        null,
+        { cause },
+      )
+    if (code === 'ECONNREFUSED')
+      return new OutsideError(`${url.host} does not answer (connection refused)`, null, { cause })
+    if (code === 'ENOTFOUND' || code === 'EAI_AGAIN')
+      return new OutsideError(`${url.hostname} is not known to the network`, null, { cause })
   }
-  return new OutsideError(`${url.host} could not be asked: ${cause instanceof Error ? cause.message : String(cause)}`, null, { cause })
+  return new OutsideError(
+    `${url.host} could not be asked: ${cause instanceof Error ? cause.message : String(cause)}`,
+    null,
+    { cause },
+  )
 }
 
 /** An answer of status 200; anything else is an error that names it. */
 export function mustBeOk(answer: Answer): Answer {
   if (answer.status === 200) return answer
-  throw new OutsideError(`${new URL(answer.url).host} answers ${answer.status} for ${new URL(answer.url).pathname}`, answer.status)
+  throw new OutsideError(
+    `${new URL(answer.url).host} answers ${answer.status} for ${new URL(answer.url).pathname}`,
+    answer.status,
+  )
 }

@@ -8,15 +8,35 @@ import { buildRivals, builds, choices, exchangeRates, leads, rivals } from '../d
  * Refuses (`no-rate`) a state in which a build could not be reckoned: a chosen lead or rival in a currency without a
  * rate into the build's. Called at the end of each deed's transaction, so that the deed then leaves nothing.
  */
-export async function assertReckonable(tx: Queryable, buildId: string, today: string, path: string): Promise<void> {
+export async function assertReckonable(
+  tx: Queryable,
+  buildId: string,
+  today: string,
+  path: string,
+): Promise<void> {
   const [build] = await tx.select({ currency: builds.currency }).from(builds).where(eq(builds.id, buildId))
   if (!build) return
   const [chosenLeads, chosenRivals, rates] = await Promise.all([
-    tx.select({ name: leads.title, currency: leads.currency }).from(choices).innerJoin(leads, eq(leads.id, choices.leadId)).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))),
-    tx.select({ name: rivals.name, currency: rivals.currency }).from(buildRivals).innerJoin(rivals, eq(rivals.id, buildRivals.rivalId)).where(eq(buildRivals.buildId, buildId)),
+    tx
+      .select({ name: leads.title, currency: leads.currency })
+      .from(choices)
+      .innerJoin(leads, eq(leads.id, choices.leadId))
+      .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt))),
+    tx
+      .select({ name: rivals.name, currency: rivals.currency })
+      .from(buildRivals)
+      .innerJoin(rivals, eq(rivals.id, buildRivals.rivalId))
+      .where(eq(buildRivals.buildId, buildId)),
     tx.select().from(exchangeRates),
   ])
   const table = rateTable(rates)
-  const stray = [...chosenLeads, ...chosenRivals].find(({ currency }) => table.find(today, currency, build.currency) === null)
-  if (stray) throw new CoreError('no-rate', `${noRate(today, stray.currency, build.currency)}, which "${stray.name}" needs; open a library file with that rate first`, path)
+  const stray = [...chosenLeads, ...chosenRivals].find(
+    ({ currency }) => table.find(today, currency, build.currency) === null,
+  )
+  if (stray)
+    throw new CoreError(
+      'no-rate',
+      `${noRate(today, stray.currency, build.currency)}, which "${stray.name}" needs; open a library file with that rate first`,
+      path,
+    )
 }

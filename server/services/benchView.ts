@@ -26,28 +26,64 @@ import { stepsView } from './stepsView'
 /** Bench of a build: what its targets need, every run, forecasts, other work, frames for money, living with it. */
 export async function benchView(db: Database, buildId: string, today: string): Promise<BenchView> {
   const [view, performance, market, logs, frozen, tasks] = await Promise.all([
-    buildView(db, buildId, today), usePerformance(db), useMarket(db),
-    db.select({ id: frameLogs.id, runId: frameLogs.runId, name: frameLogs.name, frames: frameLogs.frames }).from(frameLogs),
+    buildView(db, buildId, today),
+    usePerformance(db),
+    useMarket(db),
+    db
+      .select({ id: frameLogs.id, runId: frameLogs.runId, name: frameLogs.name, frames: frameLogs.frames })
+      .from(frameLogs),
     db.select().from(forecasts).where(eq(forecasts.buildId, buildId)).orderBy(forecasts.madeOn, forecasts.id),
     tasksOf(db),
   ])
   const { machine } = frameMachineOf(view.parts)
   const pair = machinePair(view.parts)
-  const steps = view.targets.length === 0 || !machine ? null : await Promise.all([stepsView(db, buildId, today, 'graphics'), stepsView(db, buildId, today, 'cpu')])
+  const steps =
+    view.targets.length === 0 || !machine
+      ? null
+      : await Promise.all([stepsView(db, buildId, today, 'graphics'), stepsView(db, buildId, today, 'cpu')])
   const library = new Map(market.library.map((part) => [part.id, part]))
   const runs = performance.runs.map((_, index) => runView(performance, index, library, pair, logs))
   const kept = frozen.map((row) => {
-    const first = runs.find((run) => run.pair === `${row.cpuId} + ${row.graphicsId}` && run.workloadId === row.workloadId && run.settings.width === row.width && run.settings.height === row.height && run.settings.preset === row.preset && run.excluded === null && run.kind !== 'published')
-    const forecast = { id: row.id, workloadId: row.workloadId, averageFps: row.averageFps, range: { low: row.low, high: row.high } }
-    return { ...forecast, workload: nameOf(performance, row.workloadId), settings: `${row.height}p ${row.preset}`, madeOn: row.madeOn, kept: first ? keepForecast(forecast, first.averageFps) : null }
+    const first = runs.find(
+      (run) =>
+        run.pair === `${row.cpuId} + ${row.graphicsId}` &&
+        run.workloadId === row.workloadId &&
+        run.settings.width === row.width &&
+        run.settings.height === row.height &&
+        run.settings.preset === row.preset &&
+        run.excluded === null &&
+        run.kind !== 'published',
+    )
+    const forecast = {
+      id: row.id,
+      workloadId: row.workloadId,
+      averageFps: row.averageFps,
+      range: { low: row.low, high: row.high },
+    }
+    return {
+      ...forecast,
+      workload: nameOf(performance, row.workloadId),
+      settings: `${row.height}p ${row.preset}`,
+      madeOn: row.madeOn,
+      kept: first ? keepForecast(forecast, first.averageFps) : null,
+    }
   })
   return {
-    machine, pair,
-    targets: machine && steps ? view.targets.map((target, index) => benchTarget(target, index, view, machine, market.library, steps)) : [],
+    machine,
+    pair,
+    targets:
+      machine && steps
+        ? view.targets.map((target, index) =>
+            benchTarget(target, index, view, machine, market.library, steps),
+          )
+        : [],
     runs: runs.reverse(),
     machines: machinesOf(runs),
     forecasts: kept,
-    record: forecastRecord(kept.flatMap((each) => each.kept ?? [])).map((each) => ({ ...each, workload: nameOf(performance, each.workloadId) })),
+    record: forecastRecord(kept.flatMap((each) => each.kept ?? [])).map((each) => ({
+      ...each,
+      workload: nameOf(performance, each.workloadId),
+    })),
     tasks: taskViews(tasks, view, library),
     value: await frameValueOf(db, view, market, today),
     living: await livingOf(db, view, runs, pair, today),
@@ -58,76 +94,184 @@ function nameOf({ workloads }: Performance, id: string): string {
   return workloads.find((each) => each.id === id)?.name ?? id
 }
 
-function benchTarget(target: BuildView['targets'][number], index: number, view: BuildView, machine: FrameMachine, library: readonly Part[], steps: readonly StepsView[]): BenchTarget {
+function benchTarget(
+  target: BuildView['targets'][number],
+  index: number,
+  view: BuildView,
+  machine: FrameMachine,
+  library: readonly Part[],
+  steps: readonly StepsView[],
+): BenchTarget {
   const workload = view.workloads.find((each) => each.id === target.workloadId)!
   const need = workload.presets[target.preset]!.videoMemoryGb
   const up = (side: 'graphics' | 'cpu') => {
     const socket = view.parts.find((part) => part.role === 'motherboard')?.facts.socket
-    const fitting = side === 'cpu' && socket !== undefined ? library.filter((part) => part.facts.socket === socket) : library
+    const fitting =
+      side === 'cpu' && socket !== undefined
+        ? library.filter((part) => part.facts.socket === socket)
+        : library
     const part = nextUp(fitting, side, side === 'graphics' ? machine.graphicsIndex : machine.cpuIndex)
-    return part && target.estimate ? { name: partLabel(part), gain: gainOf(part, target.estimate, workload, machine, need) } : null
+    return part && target.estimate
+      ? { name: partLabel(part), gain: gainOf(part, target.estimate, workload, machine, need) }
+      : null
   }
-  const reaching = target.verdict === 'met' ? [] : steps.flatMap(({ roles }) => roles.flatMap(({ role, steps: each }) => each.flatMap((step) => {
-    const after = step.targets[index]
-    return after && after.after >= after.wanted ? [{ name: step.name, role, more: step.more, fps: after.after }] : []
-  })))
+  const reaching =
+    target.verdict === 'met'
+      ? []
+      : steps.flatMap(({ roles }) =>
+          roles.flatMap(({ role, steps: each }) =>
+            each.flatMap((step) => {
+              const after = step.targets[index]
+              return after && after.after >= after.wanted
+                ? [{ name: step.name, role, more: step.more, fps: after.after }]
+                : []
+            }),
+          ),
+        )
   return {
-    id: target.id, graphicsNeeded: indexNeeded(workload, machine, target, target, 'graphics'), cpuNeeded: indexNeeded(workload, machine, target, target, 'cpu'),
-    nextCard: up('graphics'), nextCpu: up('cpu'), change: reaching.sort((a, b) => a.more - b.more)[0] ?? null, measure: nextMeasurement(workload, machine, target),
+    id: target.id,
+    graphicsNeeded: indexNeeded(workload, machine, target, target, 'graphics'),
+    cpuNeeded: indexNeeded(workload, machine, target, target, 'cpu'),
+    nextCard: up('graphics'),
+    nextCpu: up('cpu'),
+    change: reaching.sort((a, b) => a.more - b.more)[0] ?? null,
+    measure: nextMeasurement(workload, machine, target),
   }
 }
 
-function runView(performance: Performance, index: number, library: ReadonlyMap<string, Part>, pair: string | null, logs: readonly { id: string; runId: string; name: string; frames: number }[]): RunView {
+function runView(
+  performance: Performance,
+  index: number,
+  library: ReadonlyMap<string, Part>,
+  pair: string | null,
+  logs: readonly { id: string; runId: string; name: string; frames: number }[],
+): RunView {
   const run = performance.runs[index]!
   const row = performance.rows[index]!
   const workload = performance.workloads.find((each) => each.id === run.workloadId)
   const residual = workload?.fit?.residuals.find((each) => each.runId === run.id)
-  const label = (id: string | null) => (id === null ? null : library.has(id) ? partLabel(library.get(id)!) : id)
+  const label = (id: string | null) =>
+    id === null ? null : library.has(id) ? partLabel(library.get(id)!) : id
   return {
-    id: run.id, workloadId: run.workloadId, workload: workload?.name ?? run.workloadId, pair: run.pair, machine: [label(row.cpuId), label(row.graphicsId)].filter((each) => each !== null).join(' + ') || row.origin || 'a console',
-    isThisMachine: run.pair === pair, kind: run.kind, settings: run.settings, scene: run.scene, averageFps: run.averageFps, lowFps: run.lowFps, minFps: row.minFps, maxFps: row.maxFps, repeats: run.repeats,
-    spread: repeatSummary(run.repeats)?.spread ?? null, conditions: run.conditions, readings: run.readings, lowsCause: run.lowsCause, noise: row.noise, feeling: row.feeling, origin: row.origin, ranOn: row.ranOn, note: row.note,
-    excluded: excludedBecause(run), overruled: run.overruled, residual: residual ? { fitted: residual.fitted, leftOut: residual.leftOut } : null,
+    id: run.id,
+    workloadId: run.workloadId,
+    workload: workload?.name ?? run.workloadId,
+    pair: run.pair,
+    machine:
+      [label(row.cpuId), label(row.graphicsId)].filter((each) => each !== null).join(' + ') ||
+      row.origin ||
+      'a console',
+    isThisMachine: run.pair === pair,
+    kind: run.kind,
+    settings: run.settings,
+    scene: run.scene,
+    averageFps: run.averageFps,
+    lowFps: run.lowFps,
+    minFps: row.minFps,
+    maxFps: row.maxFps,
+    repeats: run.repeats,
+    spread: repeatSummary(run.repeats)?.spread ?? null,
+    conditions: run.conditions,
+    readings: run.readings,
+    lowsCause: run.lowsCause,
+    noise: row.noise,
+    feeling: row.feeling,
+    origin: row.origin,
+    ranOn: row.ranOn,
+    note: row.note,
+    excluded: excludedBecause(run),
+    overruled: run.overruled,
+    residual: residual ? { fitted: residual.fitted, leftOut: residual.leftOut } : null,
     logs: logs.filter((log) => log.runId === run.id).map(({ id, name, frames }) => ({ id, name, frames })),
   }
 }
 
 function machinesOf(runs: readonly RunView[]): BenchView['machines'] {
   const counts = new Map<string, { pair: string; name: string; runs: number }>()
-  for (const run of runs) counts.set(run.pair, { pair: run.pair, name: run.machine, runs: (counts.get(run.pair)?.runs ?? 0) + 1 })
+  for (const run of runs)
+    counts.set(run.pair, { pair: run.pair, name: run.machine, runs: (counts.get(run.pair)?.runs ?? 0) + 1 })
   return [...counts.values()].sort((a, b) => b.runs - a.runs || (a.name < b.name ? -1 : 1))
 }
 
 async function tasksOf(db: Database) {
-  const [tasks, results] = await Promise.all([db.select().from(workTasks).orderBy(workTasks.name), db.select().from(workResults).where(isNull(workResults.deletedAt)).orderBy(workResults.ranOn)])
+  const [tasks, results] = await Promise.all([
+    db.select().from(workTasks).orderBy(workTasks.name),
+    db.select().from(workResults).where(isNull(workResults.deletedAt)).orderBy(workResults.ranOn),
+  ])
   return { tasks, results }
 }
 
-function taskViews({ tasks, results }: Awaited<ReturnType<typeof tasksOf>>, view: BuildView, library: ReadonlyMap<string, Part>): BenchView['tasks'] {
+function taskViews(
+  { tasks, results }: Awaited<ReturnType<typeof tasksOf>>,
+  view: BuildView,
+  library: ReadonlyMap<string, Part>,
+): BenchView['tasks'] {
   const cpu = view.parts.find((part) => part.role === 'cpu')
-  const machineFor = (part: Part | undefined) => (part?.facts.cpuIndex === undefined ? null : { cpuIndex: part.facts.cpuIndex, threads: part.facts.threads ?? part.facts.cores ?? 4 })
+  const machineFor = (part: Part | undefined) =>
+    part?.facts.cpuIndex === undefined
+      ? null
+      : { cpuIndex: part.facts.cpuIndex, threads: part.facts.threads ?? part.facts.cores ?? 4 }
   const references = results.flatMap((row) => {
     const machine = machineFor(library.get(row.cpuId))
     return machine ? [{ taskId: row.taskId, machine, value: row.value }] : []
   })
   const own = machineFor(cpu)
   return tasks.map((task) => ({
-    ...task, estimate: own ? estimateWork(task, own, references) : null,
-    results: results.filter((row) => row.taskId === task.id).map(({ id, cpuId, value, feeling, kind, ranOn, note }) => ({ id, cpu: library.has(cpuId) ? partLabel(library.get(cpuId)!) : cpuId, value, feeling, kind, ranOn, note, isThisMachine: cpuId === cpu?.id })),
+    ...task,
+    estimate: own ? estimateWork(task, own, references) : null,
+    results: results
+      .filter((row) => row.taskId === task.id)
+      .map(({ id, cpuId, value, feeling, kind, ranOn, note }) => ({
+        id,
+        cpu: library.has(cpuId) ? partLabel(library.get(cpuId)!) : cpuId,
+        value,
+        feeling,
+        kind,
+        ranOn,
+        note,
+        isThisMachine: cpuId === cpu?.id,
+      })),
   }))
 }
 
-async function livingOf(db: Database, view: BuildView, runs: readonly RunView[], pair: string | null, today: string): Promise<BenchView['living']> {
+async function livingOf(
+  db: Database,
+  view: BuildView,
+  runs: readonly RunView[],
+  pair: string | null,
+  today: string,
+): Promise<BenchView['living']> {
   const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
   const rules = machineRules(build!)
   const year = fitBriefOf(build!, today).year
-  const power = powerSheet(view.parts, { rule: rules.supplyRule, year, fullHours: rules.fullHours, idleHours: rules.idleHours, tariff: rules.tariff })
+  const power = powerSheet(view.parts, {
+    rule: rules.supplyRule,
+    year,
+    fullHours: rules.fullHours,
+    idleHours: rules.idleHours,
+    tariff: rules.tariff,
+  })
   const supply = view.parts.find((part) => part.role === 'supply')
   return livingWithIt({
-    runs: runs.filter((run) => run.pair === pair).map((run) => ({ readings: { ...noReadings, ...run.readings }, conditions: { ...plainConditions, ...run.conditions }, lowsCause: run.lowsCause, noise: run.noise })),
-    supply: power.supply ? { nowW: power.supply.nowW, efficiency: efficiencyAt(power.sustained / power.supply.ratedW, supply?.facts.efficiency) } : null,
+    runs: runs
+      .filter((run) => run.pair === pair)
+      .map((run) => ({
+        readings: { ...noReadings, ...run.readings },
+        conditions: { ...plainConditions, ...run.conditions },
+        lowsCause: run.lowsCause,
+        noise: run.noise,
+      })),
+    supply: power.supply
+      ? {
+          nowW: power.supply.nowW,
+          efficiency: efficiencyAt(power.sustained / power.supply.ratedW, supply?.facts.efficiency),
+        }
+      : null,
     estimatedWallW: power.wall?.full ?? null,
-    yearlyWords: power.yearly === null ? null : `${formatAmount(power.yearly, view.currency)} ${view.currency} a year at ${rules.fullHours} h of full load and ${rules.idleHours} h idle a day`,
+    yearlyWords:
+      power.yearly === null
+        ? null
+        : `${formatAmount(power.yearly, view.currency)} ${view.currency} a year at ${rules.fullHours} h of full load and ${rules.idleHours} h idle a day`,
     wantsQuiet: /\b(quiet|silent)\b/i.test(view.purpose),
   })
 }

@@ -2,7 +2,18 @@ import { and, eq, inArray } from 'drizzle-orm'
 import { toDecimal } from '#core/money/decimal'
 import type { BuildFile, LibraryFile, SourceInput } from '#shared/schemas/entities'
 import type { Database } from '../db/client'
-import { buildRivals, builds, choices, exchangeRates, leads, parts, rivalRates, rivals, shelf, sources } from '../db/schema'
+import {
+  buildRivals,
+  builds,
+  choices,
+  exchangeRates,
+  leads,
+  parts,
+  rivalRates,
+  rivals,
+  shelf,
+  sources,
+} from '../db/schema'
 import { briefOf, insertBuild, insertChoice } from './builds'
 import { choiceRowsOf } from './choicesOf'
 import { assertReckonable } from './assertReckonable'
@@ -15,57 +26,120 @@ import { loadWorkloads } from './workloads'
 /** A build with everything it rests on, so that it can be opened on an empty database. */
 export async function exportBuild(db: Database, buildId: string): Promise<BuildFile> {
   // what the builder wrote for themselves stays here
-  const brief = { ...await briefOf(db, buildId), privateNote: '' }
+  const brief = { ...(await briefOf(db, buildId)), privateNote: '' }
   const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
   // a variant goes out whole
   const rows = await choiceRowsOf(db, build!)
-  const rivalIds = (await db.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))).map((row) => row.rivalId)
+  const rivalIds = (await db.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))).map(
+    (row) => row.rivalId,
+  )
   const leadInputs = await Promise.all(rows.flatMap((row) => row.leadId ?? []).map((id) => leadInput(db, id)))
   const shelfIds = rows.flatMap((row) => row.shelfId ?? [])
-  const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
+  const shelfRows =
+    shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
   const rivalInputs = await exportRivals(db, rivalIds)
-  const purchases = await exportPurchases(db, buildId, rows.map((row) => row.id), leadInputs.map((lead) => lead.id), brief.currency)
+  const purchases = await exportPurchases(
+    db,
+    buildId,
+    rows.map((row) => row.id),
+    leadInputs.map((lead) => lead.id),
+    brief.currency,
+  )
   const partIds = new Set([
-    ...purchases.arrivals.flatMap((arrival) => arrival.foundPartId ?? []), ...leadInputs.flatMap((lead) => lead.rebate?.tradedPartId ?? []),
-    ...rows.flatMap((row) => row.partId ?? []), ...leadInputs.flatMap((lead) => lead.things.map((thing) => thing.partId)), ...shelfRows.map((row) => row.partId),
-    ...rivalInputs.flatMap((rival) => [rival.cpuId, rival.graphicsId].filter((id): id is string => id !== null)),
+    ...purchases.arrivals.flatMap((arrival) => arrival.foundPartId ?? []),
+    ...leadInputs.flatMap((lead) => lead.rebate?.tradedPartId ?? []),
+    ...rows.flatMap((row) => row.partId ?? []),
+    ...leadInputs.flatMap((lead) => lead.things.map((thing) => thing.partId)),
+    ...shelfRows.map((row) => row.partId),
+    ...rivalInputs.flatMap((rival) =>
+      [rival.cpuId, rival.graphicsId].filter((id): id is string => id !== null),
+    ),
   ])
-  const workloadIds = new Set([...brief.targets.map((target) => target.workloadId), ...rivalInputs.flatMap((rival) => rival.rates.map((rate) => rate.workloadId))])
+  const workloadIds = new Set([
+    ...brief.targets.map((target) => target.workloadId),
+    ...rivalInputs.flatMap((rival) => rival.rates.map((rate) => rate.workloadId)),
+  ])
   const sourceIds = [...new Set(leadInputs.map((lead) => lead.sourceId))]
   const library: LibraryFile = {
-    format: 'tarvin-library', version: '1',
-    sources: sourceIds.length === 0 ? [] : (await db.select().from(sources).where(inArray(sources.id, sourceIds))).map(sourceInput),
-    parts: partIds.size === 0 ? [] : (await db.select().from(parts).where(inArray(parts.id, [...partIds]))).map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts: facts as never })),
+    format: 'tarvin-library',
+    version: '1',
+    sources:
+      sourceIds.length === 0
+        ? []
+        : (await db.select().from(sources).where(inArray(sources.id, sourceIds))).map(sourceInput),
+    parts:
+      partIds.size === 0
+        ? []
+        : (
+            await db
+              .select()
+              .from(parts)
+              .where(inArray(parts.id, [...partIds]))
+          ).map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts: facts as never })),
     workloads: (await loadWorkloads(db)).filter((workload) => workloadIds.has(workload.id)) as never,
     rivals: rivalInputs,
     rates: await db.select().from(exchangeRates),
-    shelf: shelfRows.map(({ id, partId, condition, cost, currency, note }) => ({ id, partId, condition, cost: toDecimal(cost, currency), currency, note })),
+    shelf: shelfRows.map(({ id, partId, condition, cost, currency, note }) => ({
+      id,
+      partId,
+      condition,
+      cost: toDecimal(cost, currency),
+      currency,
+      note,
+    })),
     runs: [],
     tasks: [],
     taskResults: [],
     leads: leadInputs,
   }
   return {
-    format: 'tarvin-build', version: '1', brief,
-    choices: rows.map(({ kind, leadId, partId, shelfId, limit, scope, reason, paidOn }) => ({ kind, leadId, partId, shelfId, limit: limit === null ? null : toDecimal(limit, brief.currency), scope, reason, paidOn })) as BuildFile['choices'],
+    format: 'tarvin-build',
+    version: '1',
+    brief,
+    choices: rows.map(({ kind, leadId, partId, shelfId, limit, scope, reason, paidOn }) => ({
+      kind,
+      leadId,
+      partId,
+      shelfId,
+      limit: limit === null ? null : toDecimal(limit, brief.currency),
+      scope,
+      reason,
+      paidOn,
+    })) as BuildFile['choices'],
     rivals: rivalIds,
     ...purchases,
     library,
   }
 }
 
-function sourceInput({ shippingKind, shippingAmount, shippingFreeFrom, importFreeUnder, ...source }: typeof sources.$inferSelect): SourceInput {
+function sourceInput({
+  shippingKind,
+  shippingAmount,
+  shippingFreeFrom,
+  importFreeUnder,
+  ...source
+}: typeof sources.$inferSelect): SourceInput {
   return {
     ...source,
     importFreeUnder: toDecimal(importFreeUnder, source.currency),
-    shipping: { kind: shippingKind, amount: toDecimal(shippingAmount, source.currency), freeFrom: shippingFreeFrom === null ? null : toDecimal(shippingFreeFrom, source.currency) },
+    shipping: {
+      kind: shippingKind,
+      amount: toDecimal(shippingAmount, source.currency),
+      freeFrom: shippingFreeFrom === null ? null : toDecimal(shippingFreeFrom, source.currency),
+    },
   }
 }
 
 async function exportRivals(db: Database, ids: readonly string[]): Promise<LibraryFile['rivals']> {
   if (ids.length === 0) return []
-  const rows = await db.select().from(rivals).where(inArray(rivals.id, [...ids]))
-  const rates = await db.select().from(rivalRates).where(inArray(rivalRates.rivalId, [...ids]))
+  const rows = await db
+    .select()
+    .from(rivals)
+    .where(inArray(rivals.id, [...ids]))
+  const rates = await db
+    .select()
+    .from(rivalRates)
+    .where(inArray(rivalRates.rivalId, [...ids]))
   return rows.map((row) => rivalInput(row, rates))
 }
 
@@ -79,7 +153,8 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
       const leadId = choice.leadId === null ? null : await localLead(tx, file, choice.leadId)
       const choiceId = await insertChoice(tx, id, { ...choice, leadId })
       choiceIds.push(choiceId)
-      if (choice.paidOn) await tx.update(choices).set({ paidOn: choice.paidOn }).where(eq(choices.id, choiceId))
+      if (choice.paidOn)
+        await tx.update(choices).set({ paidOn: choice.paidOn }).where(eq(choices.id, choiceId))
     }
     await importPurchases(tx, id, file, choiceIds, (leadId) => localLead(tx, file, leadId), today)
     for (const rivalId of new Set(file.rivals)) await tx.insert(buildRivals).values({ buildId: id, rivalId })
@@ -96,6 +171,9 @@ async function localLead(tx: Pick<Database, 'select'>, file: BuildFile, leadId: 
   if (same) return same.id
   const stated = file.library.leads.find((lead) => lead.id === leadId)
   if (!stated) return leadId
-  const [known] = await tx.select({ id: leads.id }).from(leads).where(and(eq(leads.sourceId, stated.sourceId), eq(leads.externalId, stated.externalId || stated.id)))
+  const [known] = await tx
+    .select({ id: leads.id })
+    .from(leads)
+    .where(and(eq(leads.sourceId, stated.sourceId), eq(leads.externalId, stated.externalId || stated.id)))
   return known?.id ?? leadId
 }

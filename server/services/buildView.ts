@@ -29,41 +29,117 @@ import { weighBuild } from './weighing'
 export async function buildView(db: Database, buildId: string, today: string): Promise<BuildView> {
   const { view, toWeigh, scales } = await readBuild(db, buildId, today)
   // another build on the scales is read without its own scales, so that two may weigh each other
-  const loadBuild = (id: string) => readBuild(db, id, today).then((other) => other.toWeigh, (error: unknown) => {
-    if (error instanceof NotFoundError) return null
-    throw error
-  })
+  const loadBuild = (id: string) =>
+    readBuild(db, id, today).then(
+      (other) => other.toWeigh,
+      (error: unknown) => {
+        if (error instanceof NotFoundError) return null
+        throw error
+      },
+    )
   return { ...view, weighing: await weighBuild(db, toWeigh, scales, loadBuild) }
 }
 
 /** A build as reckoned, but for its scales; and what the scales want to know of it. */
-async function readBuild(db: Database, buildId: string, today: string): Promise<{ view: Omit<BuildView, 'weighing'>; toWeigh: BuildToWeigh; scales: Parameters<typeof weighBuild>[2] }> {
-  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+async function readBuild(
+  db: Database,
+  buildId: string,
+  today: string,
+): Promise<{
+  view: Omit<BuildView, 'weighing'>
+  toWeigh: BuildToWeigh
+  scales: Parameters<typeof weighBuild>[2]
+}> {
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   const [market, performance, targetRows, choiceRows, removed] = await Promise.all([
-    useMarket(db), usePerformance(db),
+    useMarket(db),
+    usePerformance(db),
     db.select().from(targets).where(eq(targets.buildId, buildId)).orderBy(targets.position),
     choiceRowsOf(db, build),
-    db.select().from(choices).where(and(eq(choices.buildId, buildId), isNotNull(choices.deletedAt))).orderBy(desc(choices.deletedAt)).limit(5),
+    db
+      .select()
+      .from(choices)
+      .where(and(eq(choices.buildId, buildId), isNotNull(choices.deletedAt)))
+      .orderBy(desc(choices.deletedAt))
+      .limit(5),
   ])
   const library = new Map(market.library.map((part) => [part.id, part]))
-  const leads = await valuedLeads(db, market, build, today, choiceRows.flatMap((choice) => choice.leadId ?? []))
-  const leadTitles = await titlesOf(db, removed.flatMap((choice) => choice.leadId ?? []))
+  const leads = await valuedLeads(
+    db,
+    market,
+    build,
+    today,
+    choiceRows.flatMap((choice) => choice.leadId ?? []),
+  )
+  const leadTitles = await titlesOf(
+    db,
+    removed.flatMap((choice) => choice.leadId ?? []),
+  )
   const shelfIds = [...choiceRows, ...removed].flatMap((choice) => choice.shelfId ?? [])
-  const shelfRows = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
-  const [entries, arrived] = await Promise.all([db.select().from(ledgerEntries).where(or(eq(ledgerEntries.buildId, buildId), inArray(ledgerEntries.choiceId, choiceRows.map((row) => row.id)))), arrivalsOf(db, choiceRows.map((row) => row.id))])
-  const unpaid = new Set(choiceRows.flatMap((row) => (row.paidOn === null && row.leadId !== null ? [row.leadId] : [])))
-  const joined = sharesOfOrders(openOrders(leads.filter(({ lead }) => unpaid.has(lead.id))), build.currency, market.rates, today)
-  const context: ChoiceContext = { build, market, library, leads, shelfRows, leadTitles, today, joined, paid: paidByChoice(entries), arrived }
+  const shelfRows =
+    shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
+  const [entries, arrived] = await Promise.all([
+    db
+      .select()
+      .from(ledgerEntries)
+      .where(
+        or(
+          eq(ledgerEntries.buildId, buildId),
+          inArray(
+            ledgerEntries.choiceId,
+            choiceRows.map((row) => row.id),
+          ),
+        ),
+      ),
+    arrivalsOf(
+      db,
+      choiceRows.map((row) => row.id),
+    ),
+  ])
+  const unpaid = new Set(
+    choiceRows.flatMap((row) => (row.paidOn === null && row.leadId !== null ? [row.leadId] : [])),
+  )
+  const joined = sharesOfOrders(
+    openOrders(leads.filter(({ lead }) => unpaid.has(lead.id))),
+    build.currency,
+    market.rates,
+    today,
+  )
+  const context: ChoiceContext = {
+    build,
+    market,
+    library,
+    leads,
+    shelfRows,
+    leadTitles,
+    today,
+    joined,
+    paid: paidByChoice(entries),
+    arrived,
+  }
   const chosen = choiceRows.map((row) => readChoice(row, context))
-  const parts = expandDonors(chosen.flatMap((choice) => choice.machineParts), library)
+  const parts = expandDonors(
+    chosen.flatMap((choice) => choice.machineParts),
+    library,
+  )
   const lines = chosen.map((choice) => choice.line)
   const machine = frameMachineOf(parts)
   const { workloads } = performance
   const pair = machinePair(parts)
   const targetViews = targetRows.map((row): TargetView => {
     const workload = workloads.find((each) => each.id === row.workloadId)!
-    const estimate = machine.machine ? estimateFrameRate(workload, machine.machine, row, pair === null ? [] : evidenceAt(performance.evidence, workload, pair, row)) : null
+    const estimate = machine.machine
+      ? estimateFrameRate(
+          workload,
+          machine.machine,
+          row,
+          pair === null ? [] : evidenceAt(performance.evidence, workload, pair, row),
+        )
+      : null
     const measured = pair === null ? [] : measuredAt(performance, pair, row)
     const own = measured.find((run) => run.stands)
     return {
@@ -78,21 +154,46 @@ async function readBuild(db: Database, buildId: string, today: string): Promise<
   const account = receipt(build.currency, lines, build)
   const views = chosen.map((choice) => choice.view)
   const view: Omit<BuildView, 'weighing'> = {
-    id: build.id, name: build.name, purpose: build.purpose, currency: build.currency, region: build.region, budget: build.budget, stretch: build.stretch,
-    wantedBy: build.wantedBy, saleText: build.saleText, variantOf: build.variantOf, houseRules: build.houseRules, needs: build.needs, today,
+    id: build.id,
+    name: build.name,
+    purpose: build.purpose,
+    currency: build.currency,
+    region: build.region,
+    budget: build.budget,
+    stretch: build.stretch,
+    wantedBy: build.wantedBy,
+    saleText: build.saleText,
+    variantOf: build.variantOf,
+    houseRules: build.houseRules,
+    needs: build.needs,
+    today,
     targets: targetViews,
     choices: views,
     receipt: account,
     parts,
     fit: fitViewOf(checkFit({ parts, brief: fitBriefOf(build, today), settled: new Set(build.settled) })),
     hunts: huntsTogether(chosen, build.wantedBy, today),
-    emptyRoles: coreRoles.filter((role) => !parts.some((part) => part.role === role) && !(role === 'graphics' && parts.some((part) => part.role === 'cpu' && part.facts.integratedGraphics)) && !(role === 'cooler' && parts.some((part) => part.facts.coolerIncluded))),
+    emptyRoles: coreRoles.filter(
+      (role) =>
+        !parts.some((part) => part.role === role) &&
+        !(
+          role === 'graphics' && parts.some((part) => part.role === 'cpu' && part.facts.integratedGraphics)
+        ) &&
+        !(role === 'cooler' && parts.some((part) => part.facts.coolerIncluded)),
+    ),
     breaches: chosen.flatMap((choice) => choice.breaches),
     machineName: { cpu: nameOf(parts, 'cpu'), graphics: nameOf(parts, 'graphics') },
     workloads,
     removedChoices: removed.map((row) => ({ id: row.id, label: removedLabel(row, context) })),
   }
-  const toWeigh: BuildToWeigh = { build, choices: views, parts, targets: targetViews, hours: entries.reduce((sum, entry) => sum + entry.hours, 0), measuredW: measuredWatts(performance, pair) }
+  const toWeigh: BuildToWeigh = {
+    build,
+    choices: views,
+    parts,
+    targets: targetViews,
+    hours: entries.reduce((sum, entry) => sum + entry.hours, 0),
+    measuredW: measuredWatts(performance, pair),
+  }
   return { view, toWeigh, scales: { market, performance, today } }
 }
 
@@ -111,20 +212,56 @@ function nameOf(parts: readonly Part[], role: Role): string | null {
 function measuredAt({ runs, rows }: Performance, pair: string, target: Settings): TargetView['measured'] {
   const found = runs.flatMap((run, index) => {
     const row = rows[index]!
-    if (run.pair !== pair || run.scene !== '' || run.settings.upscaling !== undefined || run.settings.frameGeneration || !sameSettings(row, target)) return []
+    if (
+      run.pair !== pair ||
+      run.scene !== '' ||
+      run.settings.upscaling !== undefined ||
+      run.settings.frameGeneration ||
+      !sameSettings(row, target)
+    )
+      return []
     const excluded = excludedBecause(run)
-    return [{ id: run.id, averageFps: run.averageFps, lowFps: run.lowFps, kind: run.kind, ranOn: row.ranOn, note: row.note, excluded, stands: excluded === null && run.kind !== 'published' }]
+    return [
+      {
+        id: run.id,
+        averageFps: run.averageFps,
+        lowFps: run.lowFps,
+        kind: run.kind,
+        ranOn: row.ranOn,
+        note: row.note,
+        excluded,
+        stands: excluded === null && run.kind !== 'published',
+      },
+    ]
   })
-  return found.sort((a, b) => Number(b.stands) - Number(a.stands) || Number(b.kind === 'own-log') - Number(a.kind === 'own-log') || (a.ranOn < b.ranOn ? 1 : -1))
+  return found.sort(
+    (a, b) =>
+      Number(b.stands) - Number(a.stands) ||
+      Number(b.kind === 'own-log') - Number(a.kind === 'own-log') ||
+      (a.ranOn < b.ranOn ? 1 : -1),
+  )
 }
 
-function exactly({ averageFps, lowFps }: { averageFps: number; lowFps: number | null }): Parameters<typeof judgeTarget>[0] {
+function exactly({
+  averageFps,
+  lowFps,
+}: {
+  averageFps: number
+  lowFps: number | null
+}): Parameters<typeof judgeTarget>[0] {
   // a low that was not noted cannot miss its mark
   const low = lowFps ?? Infinity
   return { range: { low: averageFps, high: averageFps }, lowRange: { low, high: low } }
 }
 
-interface Settings { workloadId: string; width: number; height: number; preset: string | null }
+interface Settings {
+  workloadId: string
+  width: number
+  height: number
+  preset: string | null
+}
 function sameSettings(a: Settings, b: Settings): boolean {
-  return a.workloadId === b.workloadId && a.width === b.width && a.height === b.height && a.preset === b.preset
+  return (
+    a.workloadId === b.workloadId && a.width === b.width && a.height === b.height && a.preset === b.preset
+  )
 }

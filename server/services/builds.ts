@@ -7,7 +7,17 @@ import { machineRulesSchema, type BriefInput, type ChoiceInput } from '#shared/s
 import type { HouseRules, MachineRules } from '#shared/types'
 import type { SupplyRule } from '#core/power/supplySize'
 import type { Database, Queryable } from '../db/client'
-import { buildRivals, builds, choices, leads, leadThings, parts, shelf, targets, workloads } from '../db/schema'
+import {
+  buildRivals,
+  builds,
+  choices,
+  leads,
+  leadThings,
+  parts,
+  shelf,
+  targets,
+  workloads,
+} from '../db/schema'
 import { NotFoundError } from '../http/errors'
 import { assertReckonable } from './assertReckonable'
 import { newId } from './ids'
@@ -25,9 +35,17 @@ export async function insertBuild(tx: Queryable, brief: BriefInput, today: strin
   return id
 }
 
-export async function saveBrief(db: Database, buildId: string, brief: BriefInput, today: string): Promise<void> {
+export async function saveBrief(
+  db: Database,
+  buildId: string,
+  brief: BriefInput,
+  today: string,
+): Promise<void> {
   await db.transaction(async (tx) => {
-    const { rowsAffected } = await tx.update(builds).set(briefRow(brief)).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+    const { rowsAffected } = await tx
+      .update(builds)
+      .set(briefRow(brief))
+      .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
     if (rowsAffected === 0) throw new NotFoundError(`there is no build "${buildId}"`)
     await tx.delete(targets).where(eq(targets.buildId, buildId))
     await replaceTargets(tx, buildId, brief)
@@ -42,69 +60,156 @@ function briefRow({ targets: _targets, budget, stretch, needs, houseRules, ...br
     houseRules: houseRulesRow(houseRules, currency),
     budget: parseDecimal(budget, currency, 'budget'),
     stretch: parseDecimal(stretch, currency, 'stretch'),
-    needs: needs.map(({ need, price }, index) => ({ need, price: parseDecimal(price, currency, `needs[${index}].price`) })),
+    needs: needs.map(({ need, price }, index) => ({
+      need,
+      price: parseDecimal(price, currency, `needs[${index}].price`),
+    })),
   }
 }
 
-function houseRulesRow({ perKm, perHour, faults, machine, ...rules }: BriefInput['houseRules'], currency: string): HouseRules {
+function houseRulesRow(
+  { perKm, perHour, faults, machine, ...rules }: BriefInput['houseRules'],
+  currency: string,
+): HouseRules {
   return {
     ...rules,
-    machine: { ...machine, supplyRule: supplyRuleRow(machine.supplyRule), tariff: parseDecimal(machine.tariff, currency, 'houseRules.machine.tariff') } as MachineRules,
+    machine: {
+      ...machine,
+      supplyRule: supplyRuleRow(machine.supplyRule),
+      tariff: parseDecimal(machine.tariff, currency, 'houseRules.machine.tariff'),
+    } as MachineRules,
     perKm: parseDecimal(perKm, currency, 'houseRules.perKm'),
     perHour: parseDecimal(perHour, currency, 'houseRules.perHour'),
-    ...(faults && { faults: { ...faults, ...(faults.hassle === undefined ? { hassle: undefined } : { hassle: parseDecimal(faults.hassle, currency, 'houseRules.faults.hassle') }) } as FaultOverrides }),
+    ...(faults && {
+      faults: {
+        ...faults,
+        ...(faults.hassle === undefined
+          ? { hassle: undefined }
+          : { hassle: parseDecimal(faults.hassle, currency, 'houseRules.faults.hassle') }),
+      } as FaultOverrides,
+    }),
   }
 }
 
-function supplyRuleRow({ kind, factor, watts }: BriefInput['houseRules']['machine']['supplyRule']): SupplyRule {
-  return kind === 'factor' ? { kind, factor } : kind === 'minimum' ? { kind, watts } : { kind: kind ?? 'twice' }
+function supplyRuleRow({
+  kind,
+  factor,
+  watts,
+}: BriefInput['houseRules']['machine']['supplyRule']): SupplyRule {
+  return kind === 'factor'
+    ? { kind, factor }
+    : kind === 'minimum'
+      ? { kind, watts }
+      : { kind: kind ?? 'twice' }
 }
 
-function houseRulesInput({ perKm = 0, perHour = 0, faults, machine, ...rules }: HouseRules, currency: string): BriefInput['houseRules'] {
+function houseRulesInput(
+  { perKm = 0, perHour = 0, faults, machine, ...rules }: HouseRules,
+  currency: string,
+): BriefInput['houseRules'] {
   return {
-    neverUsed: [...rules.neverUsed], patience: rules.patience ?? 'typical', mostFault: rules.mostFault ?? null, answerDays: rules.answerDays ?? defaultAnswerDays, pickupKm: rules.pickupKm ?? null, lowMethod: rules.lowMethod ?? 'percentile',
-    perKm: toDecimal(perKm, currency), perHour: toDecimal(perHour, currency),
+    neverUsed: [...rules.neverUsed],
+    patience: rules.patience ?? 'typical',
+    mostFault: rules.mostFault ?? null,
+    answerDays: rules.answerDays ?? defaultAnswerDays,
+    pickupKm: rules.pickupKm ?? null,
+    lowMethod: rules.lowMethod ?? 'percentile',
+    perKm: toDecimal(perKm, currency),
+    perHour: toDecimal(perHour, currency),
     machine: machineRulesInput(machine, currency),
-    ...(faults && { faults: { ...faults, ...(faults.hassle === undefined ? { hassle: undefined } : { hassle: toDecimal(faults.hassle, currency) }) } as BriefInput['houseRules']['faults'] }),
+    ...(faults && {
+      faults: {
+        ...faults,
+        ...(faults.hassle === undefined
+          ? { hassle: undefined }
+          : { hassle: toDecimal(faults.hassle, currency) }),
+      } as BriefInput['houseRules']['faults'],
+    }),
   } as BriefInput['houseRules']
 }
 
-function machineRulesInput(machine: MachineRules | undefined, currency: string): BriefInput['houseRules']['machine'] {
+function machineRulesInput(
+  machine: MachineRules | undefined,
+  currency: string,
+): BriefInput['houseRules']['machine'] {
   if (!machine) return machineRulesSchema.getDefault() as BriefInput['houseRules']['machine']
   const { supplyRule, tariff, ...rest } = machine
-  return { ...rest, supplyRule: { factor: 1.5, watts: 500, ...supplyRule }, tariff: toDecimal(tariff, currency), avoidedMakes: [...rest.avoidedMakes], screenPlugs: [...rest.screenPlugs] }
+  return {
+    ...rest,
+    supplyRule: { factor: 1.5, watts: 500, ...supplyRule },
+    tariff: toDecimal(tariff, currency),
+    avoidedMakes: [...rest.avoidedMakes],
+    screenPlugs: [...rest.screenPlugs],
+  }
 }
 
 async function replaceTargets(tx: Queryable, buildId: string, brief: BriefInput): Promise<void> {
   for (const [position, target] of brief.targets.entries()) {
     const [workload] = await tx.select().from(workloads).where(eq(workloads.id, target.workloadId))
-    if (!workload) throw new CoreError('unknown-workload', `there is no workload "${target.workloadId}"`, `targets[${position}].workloadId`)
-    if (!workload.presets[target.preset]) throw new CoreError('unknown-preset', `${workload.name} has no preset "${target.preset}"`, `targets[${position}].preset`)
+    if (!workload)
+      throw new CoreError(
+        'unknown-workload',
+        `there is no workload "${target.workloadId}"`,
+        `targets[${position}].workloadId`,
+      )
+    if (!workload.presets[target.preset])
+      throw new CoreError(
+        'unknown-preset',
+        `${workload.name} has no preset "${target.preset}"`,
+        `targets[${position}].preset`,
+      )
     await tx.insert(targets).values({ ...target, id: newId('target'), buildId, position })
   }
 }
 
 /** A brief as its form and its files state it. */
 export async function briefOf(db: Database, buildId: string): Promise<BriefInput> {
-  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   const rows = await db.select().from(targets).where(eq(targets.buildId, buildId)).orderBy(targets.position)
   const decimal = (amount: number) => toDecimal(amount, build.currency)
   return {
-    name: build.name, purpose: build.purpose, currency: build.currency, region: build.region, budget: decimal(build.budget), stretch: decimal(build.stretch), wantedBy: build.wantedBy,
-    houseRules: houseRulesInput(build.houseRules, build.currency), privateNote: build.privateNote, saleText: build.saleText,
+    name: build.name,
+    purpose: build.purpose,
+    currency: build.currency,
+    region: build.region,
+    budget: decimal(build.budget),
+    stretch: decimal(build.stretch),
+    wantedBy: build.wantedBy,
+    houseRules: houseRulesInput(build.houseRules, build.currency),
+    privateNote: build.privateNote,
+    saleText: build.saleText,
     needs: build.needs.map(({ need, price }) => ({ need, price: decimal(price) })),
-    targets: rows.map(({ workloadId, width, height, preset, averageFps, lowFps }) => ({ workloadId, width, height, preset, averageFps, lowFps })),
+    targets: rows.map(({ workloadId, width, height, preset, averageFps, lowFps }) => ({
+      workloadId,
+      width,
+      height,
+      preset,
+      averageFps,
+      lowFps,
+    })),
   }
 }
 
 /** Deletes or brings back a build. */
-export async function setBuildDeleted(db: Database, buildId: string, deletedAt: string | null): Promise<void> {
+export async function setBuildDeleted(
+  db: Database,
+  buildId: string,
+  deletedAt: string | null,
+): Promise<void> {
   const { rowsAffected } = await db.update(builds).set({ deletedAt }).where(eq(builds.id, buildId))
   if (rowsAffected === 0) throw new NotFoundError(`there is no build "${buildId}"`)
 }
 
-export async function addChoice(db: Database, buildId: string, input: ChoiceInput, today: string): Promise<string> {
+export async function addChoice(
+  db: Database,
+  buildId: string,
+  input: ChoiceInput,
+  today: string,
+): Promise<string> {
   return db.transaction(async (tx) => {
     const id = await insertChoice(tx, buildId, input)
     await assertReckonable(tx, buildId, today, 'leadId')
@@ -113,36 +218,91 @@ export async function addChoice(db: Database, buildId: string, input: ChoiceInpu
 }
 
 export async function insertChoice(tx: Queryable, buildId: string, input: ChoiceInput): Promise<string> {
-  const [build] = await tx.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  const [build] = await tx
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   await assertTargetOfChoice(tx, input)
-  const [last] = await tx.select({ position: max(choices.position) }).from(choices).where(eq(choices.buildId, buildId))
+  const [last] = await tx
+    .select({ position: max(choices.position) })
+    .from(choices)
+    .where(eq(choices.buildId, buildId))
   const id = newId('choice')
   await tx.insert(choices).values({
-    id, buildId, position: (last?.position ?? -1) + 1, kind: input.kind, scope: input.scope, reason: input.reason,
-    leadId: input.kind === 'lead' ? input.leadId : null, partId: input.kind === 'hunt' ? input.partId : null, shelfId: input.kind === 'owned' ? input.shelfId : null,
+    id,
+    buildId,
+    position: (last?.position ?? -1) + 1,
+    kind: input.kind,
+    scope: input.scope,
+    reason: input.reason,
+    leadId: input.kind === 'lead' ? input.leadId : null,
+    partId: input.kind === 'hunt' ? input.partId : null,
+    shelfId: input.kind === 'owned' ? input.shelfId : null,
     limit: input.limit === null ? null : parseDecimal(input.limit, build.currency, 'limit'),
   })
   return id
 }
 
-async function assertTargetOfChoice(tx: Queryable, { kind, leadId, partId, shelfId }: ChoiceInput): Promise<void> {
-  const found = kind === 'lead' ? await tx.select({ id: leads.id }).from(leads).where(and(eq(leads.id, leadId!), isNull(leads.deletedAt)))
-    : kind === 'hunt' ? await tx.select({ id: parts.id }).from(parts).where(eq(parts.id, partId!))
-      : await tx.select({ id: shelf.id }).from(shelf).where(and(eq(shelf.id, shelfId!), isNull(shelf.deletedAt)))
-  if (found.length === 0) throw new CoreError('unknown-choice', `what is chosen is not there (${leadId ?? partId ?? shelfId})`, kind === 'lead' ? 'leadId' : kind === 'hunt' ? 'partId' : 'shelfId')
+async function assertTargetOfChoice(
+  tx: Queryable,
+  { kind, leadId, partId, shelfId }: ChoiceInput,
+): Promise<void> {
+  const found =
+    kind === 'lead'
+      ? await tx
+          .select({ id: leads.id })
+          .from(leads)
+          .where(and(eq(leads.id, leadId!), isNull(leads.deletedAt)))
+      : kind === 'hunt'
+        ? await tx.select({ id: parts.id }).from(parts).where(eq(parts.id, partId!))
+        : await tx
+            .select({ id: shelf.id })
+            .from(shelf)
+            .where(and(eq(shelf.id, shelfId!), isNull(shelf.deletedAt)))
+  if (found.length === 0)
+    throw new CoreError(
+      'unknown-choice',
+      `what is chosen is not there (${leadId ?? partId ?? shelfId})`,
+      kind === 'lead' ? 'leadId' : kind === 'hunt' ? 'partId' : 'shelfId',
+    )
   if (kind === 'lead') {
-    const kept = await tx.select().from(leadThings).where(and(eq(leadThings.leadId, leadId!), eq(leadThings.plan, 'keep')))
-    if (kept.length === 0) throw new CoreError('nothing-kept', 'nothing of this lead is kept, so it fills no role', 'leadId')
+    const kept = await tx
+      .select()
+      .from(leadThings)
+      .where(and(eq(leadThings.leadId, leadId!), eq(leadThings.plan, 'keep')))
+    if (kept.length === 0)
+      throw new CoreError('nothing-kept', 'nothing of this lead is kept, so it fills no role', 'leadId')
   }
 }
 
 /** Changes a choice; returns the build it belongs to. */
-export async function changeChoice(db: Database, choiceId: string, change: { scope?: ChoiceInput['scope']; reason?: string; limit?: string | null; paidOn?: string | null; leftOut?: string[]; deletedAt?: string | null }, today: string): Promise<string> {
-  const [row] = await db.select({ buildId: choices.buildId, currency: builds.currency }).from(choices).innerJoin(builds, eq(builds.id, choices.buildId)).where(eq(choices.id, choiceId))
+export async function changeChoice(
+  db: Database,
+  choiceId: string,
+  change: {
+    scope?: ChoiceInput['scope']
+    reason?: string
+    limit?: string | null
+    paidOn?: string | null
+    leftOut?: string[]
+    deletedAt?: string | null
+  },
+  today: string,
+): Promise<string> {
+  const [row] = await db
+    .select({ buildId: choices.buildId, currency: builds.currency })
+    .from(choices)
+    .innerJoin(builds, eq(builds.id, choices.buildId))
+    .where(eq(choices.id, choiceId))
   if (!row) throw new NotFoundError(`there is no choice "${choiceId}"`)
   const { limit, ...rest } = change
-  const set = { ...rest, ...(limit === undefined ? {} : { limit: limit === null ? null : parseDecimal(limit, row.currency, 'limit') }) }
+  const set = {
+    ...rest,
+    ...(limit === undefined
+      ? {}
+      : { limit: limit === null ? null : parseDecimal(limit, row.currency, 'limit') }),
+  }
   if (Object.keys(set).length > 0) {
     await db.transaction(async (tx) => {
       await tx.update(choices).set(set).where(eq(choices.id, choiceId))
@@ -152,7 +312,12 @@ export async function changeChoice(db: Database, choiceId: string, change: { sco
   return row.buildId
 }
 
-export async function setRivals(db: Database, buildId: string, rivalIds: readonly string[], today: string): Promise<void> {
+export async function setRivals(
+  db: Database,
+  buildId: string,
+  rivalIds: readonly string[],
+  today: string,
+): Promise<void> {
   await db.transaction(async (tx) => {
     await tx.delete(buildRivals).where(eq(buildRivals.buildId, buildId))
     for (const rivalId of new Set(rivalIds)) await tx.insert(buildRivals).values({ buildId, rivalId })

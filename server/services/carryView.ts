@@ -19,10 +19,16 @@ interface Move {
 }
 
 /** A card bought now that moves to the next machine: frames gained here and there, its price then, against waiting with it. */
-export async function carryView(db: Database, buildId: string, { partId, cpuId, months }: Move, today: string): Promise<CarryView> {
+export async function carryView(
+  db: Database,
+  buildId: string,
+  { partId, cpuId, months }: Move,
+  today: string,
+): Promise<CarryView> {
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const [part, cpu] = [partId, cpuId].map((id) => market.library.find((each) => each.id === id))
-  if (part?.role !== 'graphics') throw new CoreError('unknown-part', `"${partId}" is no graphics card of the library`, 'partId')
+  if (part?.role !== 'graphics')
+    throw new CoreError('unknown-part', `"${partId}" is no graphics card of the library`, 'partId')
   if (cpu?.role !== 'cpu') throw new CoreError('unknown-part', `"${cpuId}" is no CPU of the library`, 'cpuId')
   const price = pricedLibrary(market, view, today).find((each) => each.part.id === partId)?.price
   if (price === undefined) throw new CoreError('no-price', `${partLabel(part)} has no price today`, 'partId')
@@ -39,13 +45,36 @@ export async function carryView(db: Database, buildId: string, { partId, cpuId, 
   const { stepThreshold } = machineRules({ houseRules: view.houseRules, needs: [...view.needs] })
   // one percent of frames is worth what the threshold asks for it
   const perPercent = (10 * minorPerUnit(view.currency)) / Math.max(0.1, stepThreshold)
-  return { name: partLabel(part), next: partLabel(cpu), months, price, percentPer30Days, replaces: old ? partLabel(old) : null, ...carryForward({ price, percentPer30Days, months, framesNow: gain(view.parts), framesAfter: gain(next(view.parts)), perPercent }) }
+  return {
+    name: partLabel(part),
+    next: partLabel(cpu),
+    months,
+    price,
+    percentPer30Days,
+    replaces: old ? partLabel(old) : null,
+    ...carryForward({
+      price,
+      percentPer30Days,
+      months,
+      framesNow: gain(view.parts),
+      framesAfter: gain(next(view.parts)),
+      perPercent,
+    }),
+  }
 }
 
 /** Geometric mean of the frames in the build's targets; null where they are not known. */
 function frames(view: Awaited<ReturnType<typeof buildView>>, parts: readonly Part[]): number | null {
   const { machine } = frameMachineOf(parts)
   if (!machine || view.targets.length === 0) return null
-  const logs = view.targets.map((target) => Math.log(estimateFrameRate(view.workloads.find((each) => each.id === target.workloadId)!, machine, target).averageFps))
+  const logs = view.targets.map((target) =>
+    Math.log(
+      estimateFrameRate(
+        view.workloads.find((each) => each.id === target.workloadId)!,
+        machine,
+        target,
+      ).averageFps,
+    ),
+  )
   return Math.exp(logs.reduce((sum, each) => sum + each, 0) / logs.length)
 }

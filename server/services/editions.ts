@@ -19,43 +19,107 @@ import { pricedLibrary } from './pricedLibrary'
 import { valuedLeads } from './valuedLeads'
 
 /** Freezes a build as it stands: prices, dates, estimates, weighing, open questions. Private notes stay out. */
-export async function freezeEdition(db: Database, buildId: string, name: string, today: string): Promise<string> {
+export async function freezeEdition(
+  db: Database,
+  buildId: string,
+  name: string,
+  today: string,
+): Promise<string> {
   const view = await buildView(db, buildId, today)
   const id = newId(name)
-  await db.insert(editions).values({ id, buildId, name, frozenOn: today, content: contentOf(view, today, await leadQuestions(db, view, today)), createdAt: new Date().toISOString() })
+  await db
+    .insert(editions)
+    .values({
+      id,
+      buildId,
+      name,
+      frozenOn: today,
+      content: contentOf(view, today, await leadQuestions(db, view, today)),
+      createdAt: new Date().toISOString(),
+    })
   return id
 }
 
 /** What is still to be asked of the sellers of chosen leads that are not paid. */
 async function leadQuestions(db: Database, view: BuildView, today: string): Promise<string[]> {
   const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
-  const open = view.choices.flatMap((choice) => (choice.paidOn === null && choice.leadId !== null ? [choice.leadId] : []))
+  const open = view.choices.flatMap((choice) =>
+    choice.paidOn === null && choice.leadId !== null ? [choice.leadId] : [],
+  )
   const valued = await valuedLeads(db, await useMarket(db), build!, today, open)
-  return valued.flatMap(({ lead, facts }) => facts.filter((fact) => fact.state === 'missing' || fact.state === 'contradictory').map((fact) => `${lead.title}: ${fact.question}`))
+  return valued.flatMap(({ lead, facts }) =>
+    facts
+      .filter((fact) => fact.state === 'missing' || fact.state === 'contradictory')
+      .map((fact) => `${lead.title}: ${fact.question}`),
+  )
 }
 
 function contentOf(view: BuildView, today: string, questions: readonly string[]): EditionContent {
   const { totals } = view.receipt
   return {
-    format: 'tarvin-edition', version: '1', name: view.name, purpose: view.purpose, saleText: view.saleText, currency: view.currency, region: view.region, frozenOn: today,
+    format: 'tarvin-edition',
+    version: '1',
+    name: view.name,
+    purpose: view.purpose,
+    saleText: view.saleText,
+    currency: view.currency,
+    region: view.region,
+    frozenOn: today,
     lines: view.choices.map((choice) => ({
-      label: choice.label, parts: choice.parts.map(({ id, role }) => lineProper(view, id, role)), scope: scopeNames[choice.scope], source: choice.source, kind: choice.kind, payNow: choice.payNow, isPaid: choice.paidOn !== null, anyoneCanPay: choice.anyoneCanPay, reason: choice.reason,
+      label: choice.label,
+      parts: choice.parts.map(({ id, role }) => lineProper(view, id, role)),
+      scope: scopeNames[choice.scope],
+      source: choice.source,
+      kind: choice.kind,
+      payNow: choice.payNow,
+      isPaid: choice.paidOn !== null,
+      anyoneCanPay: choice.anyoneCanPay,
+      reason: choice.reason,
     })),
-    totals: { payNow: totals.payNow, afterRebates: totals.afterRebates, expected: totals.expected, anyoneCanPay: totals.anyoneCanPay, unknownStreet: totals.unknownStreet, budget: view.budget },
+    totals: {
+      payNow: totals.payNow,
+      afterRebates: totals.afterRebates,
+      expected: totals.expected,
+      anyoneCanPay: totals.anyoneCanPay,
+      unknownStreet: totals.unknownStreet,
+      budget: view.budget,
+    },
     targets: view.targets.map((target) => {
       const measured = target.measured.find((run) => run.stands)
       return {
-        name: `${target.workload} ${target.width}×${target.height} ${target.preset}`, wanted: target.averageFps, wantedLow: target.lowFps, averageFps: measured?.averageFps ?? target.estimate?.averageFps ?? null,
-        range: measured ? null : (target.estimate?.range ?? null), lowFps: measured ? measured.lowFps : (target.estimate?.lowFps ?? null), isMeasured: measured !== undefined, verdict: target.verdict,
+        name: `${target.workload} ${target.width}×${target.height} ${target.preset}`,
+        wanted: target.averageFps,
+        wantedLow: target.lowFps,
+        averageFps: measured?.averageFps ?? target.estimate?.averageFps ?? null,
+        range: measured ? null : (target.estimate?.range ?? null),
+        lowFps: measured ? measured.lowFps : (target.estimate?.lowFps ?? null),
+        isMeasured: measured !== undefined,
+        verdict: target.verdict,
       }
     }),
     weighing: {
       years: view.weighing.settings.years,
-      machines: [view.weighing.own, ...view.weighing.others].map(({ machine, cost }) => ({ name: machine.name, steps: cost.steps.map(({ id, label, amount }) => ({ id, label, amount })), total: cost.total })),
-      verdicts: view.weighing.others.flatMap((other) => (other.verdict ? [`${other.verdict.sentence}${other.verdict.unknown === '' ? '' : ` Not known: ${other.verdict.unknown}.`}`] : [])),
+      machines: [view.weighing.own, ...view.weighing.others].map(({ machine, cost }) => ({
+        name: machine.name,
+        steps: cost.steps.map(({ id, label, amount }) => ({ id, label, amount })),
+        total: cost.total,
+      })),
+      verdicts: view.weighing.others.flatMap((other) =>
+        other.verdict
+          ? [
+              `${other.verdict.sentence}${other.verdict.unknown === '' ? '' : ` Not known: ${other.verdict.unknown}.`}`,
+            ]
+          : [],
+      ),
     },
     findings: view.fit.findings.map(({ severity, what }) => ({ severity, what })),
-    openQuestions: [...questions, ...view.fit.cannotCheck.map((each) => each.what), ...view.weighing.others.flatMap((other) => other.questions.map(({ question }) => `${other.machine.name}: ${question}`))],
+    openQuestions: [
+      ...questions,
+      ...view.fit.cannotCheck.map((each) => each.what),
+      ...view.weighing.others.flatMap((other) =>
+        other.questions.map(({ question }) => `${other.machine.name}: ${question}`),
+      ),
+    ],
   }
 }
 
@@ -66,17 +130,34 @@ function lineProper(view: BuildView, id: string, role: string): EditionLine['par
 }
 
 export async function editionOf(db: Database, id: string): Promise<EditionContent> {
-  const [row] = await db.select().from(editions).where(and(eq(editions.id, id), isNull(editions.deletedAt)))
+  const [row] = await db
+    .select()
+    .from(editions)
+    .where(and(eq(editions.id, id), isNull(editions.deletedAt)))
   if (!row) throw new NotFoundError(`there is no edition "${id}"`)
   return row.content
 }
 
 /** The editions of a build, newest first, each with what has changed from it to now. */
 export async function editionsView(db: Database, buildId: string, today: string): Promise<EditionsView> {
-  const rows = await db.select().from(editions).where(and(eq(editions.buildId, buildId), isNull(editions.deletedAt))).orderBy(desc(editions.frozenOn), desc(editions.createdAt))
+  const rows = await db
+    .select()
+    .from(editions)
+    .where(and(eq(editions.buildId, buildId), isNull(editions.deletedAt)))
+    .orderBy(desc(editions.frozenOn), desc(editions.createdAt))
   const view = await buildView(db, buildId, today)
   const now = contentOf(view, today, [])
-  return { now: now.totals, editions: rows.map(({ id, name, frozenOn, content }) => ({ id, name, frozenOn, currency: content.currency, totals: content.totals, drift: editionDrift(content, now) })) }
+  return {
+    now: now.totals,
+    editions: rows.map(({ id, name, frozenOn, content }) => ({
+      id,
+      name,
+      frozenOn,
+      currency: content.currency,
+      totals: content.totals,
+      drift: editionDrift(content, now),
+    })),
+  }
 }
 
 export async function driftBetween(db: Database, beforeId: string, afterId: string) {
@@ -97,30 +178,80 @@ export function readEditionFile(value: unknown): EditionFile {
  * Opens somebody's edition here: a build in the given currency and region, in which every part that is known here is hunted
  * at today's street price, or bought new; what cannot be found is named with what was paid for it there.
  */
-export async function openEdition(db: Database, file: EditionFile, { currency, region }: { currency: string; region: string }, today: string): Promise<RepricedView> {
+export async function openEdition(
+  db: Database,
+  file: EditionFile,
+  { currency, region }: { currency: string; region: string },
+  today: string,
+): Promise<RepricedView> {
   const market = await useMarket(db)
   const priced = pricedLibrary(market, { currency, houseRules: { neverUsed: [] } }, today)
   const rate = rateTable(market.rates).find(today, file.currency, currency)
-  const there = (amount: number) => (rate === null ? null : convertAmount(amount, file.currency, currency, rate))
-  const lines = file.lines.flatMap((line) => line.parts.map((part) => {
-    const own = market.library.find((each) => each.id === part.id) ?? market.library.find((each) => partLabel(each).toLowerCase() === `${part.make} ${part.name}`.trim().toLowerCase())
-    const price = own ? (priced.find((each) => each.part.id === own.id)?.price ?? null) : null
-    return { label: own ? partLabel(own) : `${part.make} ${part.name}`.trim(), partId: own?.id ?? null, price, scope: line.scope, reason: line.reason, there: line.parts.length === 1 ? there(line.anyoneCanPay ?? line.payNow) : null }
-  }))
+  const there = (amount: number) =>
+    rate === null ? null : convertAmount(amount, file.currency, currency, rate)
+  const lines = file.lines.flatMap((line) =>
+    line.parts.map((part) => {
+      const own =
+        market.library.find((each) => each.id === part.id) ??
+        market.library.find(
+          (each) => partLabel(each).toLowerCase() === `${part.make} ${part.name}`.trim().toLowerCase(),
+        )
+      const price = own ? (priced.find((each) => each.part.id === own.id)?.price ?? null) : null
+      return {
+        label: own ? partLabel(own) : `${part.make} ${part.name}`.trim(),
+        partId: own?.id ?? null,
+        price,
+        scope: line.scope,
+        reason: line.reason,
+        there: line.parts.length === 1 ? there(line.anyoneCanPay ?? line.payNow) : null,
+      }
+    }),
+  )
   if (lines.length === 0) throw new CoreError('empty-edition', 'this edition holds no parts', 'lines')
   const found = lines.filter((line) => line.partId !== null && line.price !== null)
   const total = found.reduce((sum, line) => sum + line.price!, 0)
   const buildId = await db.transaction(async (tx) => {
     const budget = toDecimal(total, currency)
-    const id = await insertBuild(tx, {
-      name: file.name, purpose: file.purpose ?? '', currency, region, budget, stretch: budget, wantedBy: null, privateNote: '', saleText: '', needs: [], targets: [], houseRules: defaultHouseRules(),
-    }, today)
+    const id = await insertBuild(
+      tx,
+      {
+        name: file.name,
+        purpose: file.purpose ?? '',
+        currency,
+        region,
+        budget,
+        stretch: budget,
+        wantedBy: null,
+        privateNote: '',
+        saleText: '',
+        needs: [],
+        targets: [],
+        houseRules: defaultHouseRules(),
+      },
+      today,
+    )
     for (const [position, line] of found.entries()) {
-      await tx.insert(choices).values({ id: newId('choice'), buildId: id, position, kind: 'hunt', partId: line.partId, limit: line.price, scope: line.scope === scopeNames.ready ? 'ready' : line.scope === scopeNames.test ? 'test' : 'core', reason: (line.reason ?? '').slice(0, 300) })
+      await tx
+        .insert(choices)
+        .values({
+          id: newId('choice'),
+          buildId: id,
+          position,
+          kind: 'hunt',
+          partId: line.partId,
+          limit: line.price,
+          scope: line.scope === scopeNames.ready ? 'ready' : line.scope === scopeNames.test ? 'test' : 'core',
+          reason: (line.reason ?? '').slice(0, 300),
+        })
     }
     await assertReckonable(tx, id, today, 'currency')
     return id
   })
-  return { buildId, currency, total, lines: lines.map(({ label, price, there: elsewhere }) => ({ label, price, there: elsewhere })), notFound: lines.filter((line) => line.price === null).map((line) => line.label) }
+  return {
+    buildId,
+    currency,
+    total,
+    lines: lines.map(({ label, price, there: elsewhere }) => ({ label, price, there: elsewhere })),
+    notFound: lines.filter((line) => line.price === null).map((line) => line.label),
+  }
 }
-

@@ -15,6 +15,30 @@ export function machineRules({ houseRules }: BuildRow): MachineRules {
 
 /** What the fit check wants to know of a build. */
 export function fitBriefOf(build: BuildRow, today: string): FitBrief {
-  const { supplyRule, roomC, oldestCpuYear, smallestDriveGb, leastSupplyW, avoidedMakes, screenPlugs, colour, cablesHidden, needsSecurityModule } = machineRules(build)
-  return { year: Number(today.slice(0, 4)), needs: build.needs.map(({ need }) => need), supplyRule, roomC, oldestCpuYear, smallestDriveGb, leastSupplyW, avoidedMakes, screenPlugs, colour, cablesHidden, needsSecurityModule }
+  const {
+    supplyRule,
+    roomC,
+    oldestCpuYear,
+    smallestDriveGb,
+    leastSupplyW,
+    avoidedMakes,
+    screenPlugs,
+    colour,
+    cablesHidden,
+    needsSecurityModule,
+  } = machineRules(build)
+  return {
+    year: Number(today.slice(0, 4)),
+    needs: build.needs.map(({ need }) => need),
+    supplyRule,
+    roomC,
+    oldestCpuYear,
+    smallestDriveGb,
+    leastSupplyW,
+    avoidedMakes,
+    screenPlugs,
+    colour,
+    cablesHidden,
+    needsSecurityModule,
+  }
 }

@@ -11,12 +11,39 @@ export async function freezeForecasts(tx: Queryable, view: BuildView, day: strin
   if (!cpu || !card) return
   for (const { workloadId, width, height, preset, estimate } of view.targets) {
     if (!estimate) continue
-    await tx.insert(forecasts).values({
-      id: newId('forecast'), buildId: view.id, workloadId, cpuId: cpu.id, graphicsId: card.id, width, height, preset, averageFps: estimate.averageFps, low: estimate.range.low, high: estimate.range.high, madeOn: day,
-    }).onConflictDoNothing()
+    await tx
+      .insert(forecasts)
+      .values({
+        id: newId('forecast'),
+        buildId: view.id,
+        workloadId,
+        cpuId: cpu.id,
+        graphicsId: card.id,
+        width,
+        height,
+        preset,
+        averageFps: estimate.averageFps,
+        low: estimate.range.low,
+        high: estimate.range.high,
+        madeOn: day,
+      })
+      .onConflictDoNothing()
   }
 }
 
-export async function forecastsOf(tx: Queryable, buildId: string, pair: { cpuId: string; graphicsId: string }) {
-  return tx.select().from(forecasts).where(and(eq(forecasts.buildId, buildId), eq(forecasts.cpuId, pair.cpuId), eq(forecasts.graphicsId, pair.graphicsId)))
+export async function forecastsOf(
+  tx: Queryable,
+  buildId: string,
+  pair: { cpuId: string; graphicsId: string },
+) {
+  return tx
+    .select()
+    .from(forecasts)
+    .where(
+      and(
+        eq(forecasts.buildId, buildId),
+        eq(forecasts.cpuId, pair.cpuId),
+        eq(forecasts.graphicsId, pair.graphicsId),
+      ),
+    )
 }

@@ -19,33 +19,75 @@ const mostBuilds = 12
 /** Geometric mean of frames over the targets of a build, for any machine; null where it cannot be known. */
 function framesOf(view: BuildView, machine: FrameMachine | null): number | null {
   if (!machine || view.targets.length === 0) return null
-  return geometricMean(view.targets.map((target) => estimateFrameRate(view.workloads.find((each) => each.id === target.workloadId)!, machine, target).averageFps))
+  return geometricMean(
+    view.targets.map(
+      (target) =>
+        estimateFrameRate(
+          view.workloads.find((each) => each.id === target.workloadId)!,
+          machine,
+          target,
+        ).averageFps,
+    ),
+  )
 }
 
 /** Frames for money: this build, the others, its rivals, and what the library makes. */
-export async function frameValueOf(db: Database, view: BuildView, market: Market, today: string): Promise<BenchView['value']> {
-  const others = await db.select({ id: builds.id, currency: builds.currency }).from(builds).where(and(isNull(builds.deletedAt), ne(builds.id, view.id))).limit(mostBuilds)
-  const alike = await Promise.all(others.filter((each) => each.currency === view.currency).map((each) => buildView(db, each.id, today)))
+export async function frameValueOf(
+  db: Database,
+  view: BuildView,
+  market: Market,
+  today: string,
+): Promise<BenchView['value']> {
+  const others = await db
+    .select({ id: builds.id, currency: builds.currency })
+    .from(builds)
+    .where(and(isNull(builds.deletedAt), ne(builds.id, view.id)))
+    .limit(mostBuilds)
+  const alike = await Promise.all(
+    others.filter((each) => each.currency === view.currency).map((each) => buildView(db, each.id, today)),
+  )
   const asMachine = (each: BuildView, cost: number): ValuedMachine[] => {
     const frames = framesOf(view, frameMachineOf(each.parts).machine)
-    return frames === null || cost <= 0 || lacks(each) !== null ? [] : [{ id: each.id, name: each.name, kind: 'build', cost, frames }]
+    return frames === null || cost <= 0 || lacks(each) !== null
+      ? []
+      : [{ id: each.id, name: each.name, kind: 'build', cost, frames }]
   }
   const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
   const rivals = view.weighing.others.flatMap(({ machine }): ValuedMachine[] => {
-    const rates = view.targets.map((target) => machine.rates.find((rate) => rate.workloadId === target.workloadId && rate.settings === `${target.width}x${target.height} ${target.preset}`)?.averageFps)
+    const rates = view.targets.map(
+      (target) =>
+        machine.rates.find(
+          (rate) =>
+            rate.workloadId === target.workloadId &&
+            rate.settings === `${target.width}x${target.height} ${target.preset}`,
+        )?.averageFps,
+    )
     // by its seller's terms, whatever is switched off on the scales
     const weighed = likeForLike(machine, { ...view.weighing.terms, off: [], edits: {} })
-    const cost = weighed.steps.filter((step) => step.id === 'price' || step.id === 'tax' || step.id === 'shipping').reduce((sum, step) => sum + step.amount, 0)
-    const frames = rates.length > 0 && rates.every((rate) => rate !== undefined) ? geometricMean(rates as number[]) : null
+    const cost = weighed.steps
+      .filter((step) => step.id === 'price' || step.id === 'tax' || step.id === 'shipping')
+      .reduce((sum, step) => sum + step.amount, 0)
+    const frames =
+      rates.length > 0 && rates.every((rate) => rate !== undefined) ? geometricMean(rates as number[]) : null
     return frames === null ? [] : [{ id: machine.id, name: machine.name, kind: 'rival', cost, frames }]
   })
   const own = framesOf(view, frameMachineOf(view.parts).machine) ?? 0
   // machines half as fast as this one are no choice beside it
   const library = libraryMachines(view, market, build!, today).filter((machine) => machine.frames >= own / 2)
-  const staircase = (costOf: (each: BuildView) => number) => shortStaircase(frameValue([...[view, ...alike].flatMap((each) => asMachine(each, costOf(each))), ...rivals, ...library]))
+  const staircase = (costOf: (each: BuildView) => number) =>
+    shortStaircase(
+      frameValue([
+        ...[view, ...alike].flatMap((each) => asMachine(each, costOf(each))),
+        ...rivals,
+        ...library,
+      ]),
+    )
   return {
-    anyone: staircase((each) => coreTotals(each).anyoneCanPay), paid: staircase((each) => coreTotals(each).payNow),
-    leftOut: [view, ...alike].flatMap((each) => (lacks(each) === null ? [] : [`${each.name} (${lacks(each)!})`])),
+    anyone: staircase((each) => coreTotals(each).anyoneCanPay),
+    paid: staircase((each) => coreTotals(each).payNow),
+    leftOut: [view, ...alike].flatMap((each) =>
+      lacks(each) === null ? [] : [`${each.name} (${lacks(each)!})`],
+    ),
   }
 }
 
@@ -59,18 +101,39 @@ function lacks({ parts, emptyRoles, receipt }: BuildView): string | null {
   const { missing } = frameMachineOf(parts)
   if (missing.length > 0) return `it wants ${missing.join(' and ')}`
   if (emptyRoles.length > 0) return `no ${emptyRoles.map((role) => roleNames[role]).join(', no ')} yet`
-  return receipt.totals.unknownStreet > 0 ? `${receipt.totals.unknownStreet} of its things have no street price` : null
+  return receipt.totals.unknownStreet > 0
+    ? `${receipt.totals.unknownStreet} of its things have no street price`
+    : null
 }
 
 /** Whole machines from the library at street prices: a base around each CPU, a card, a supply strong enough. */
-function libraryMachines(view: BuildView, market: Market, build: typeof builds.$inferSelect, today: string): ValuedMachine[] {
+function libraryMachines(
+  view: BuildView,
+  market: Market,
+  build: typeof builds.$inferSelect,
+  today: string,
+): ValuedMachine[] {
   const priced = pricedLibrary(market, build, today)
-  const cards = priced.filter(({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined)
-  return baseMachines(priced).flatMap((base) => cards.flatMap(({ part, price }): ValuedMachine[] => {
-    const supply = supplyFor(priced, base.cpu, part)
-    const frames = framesOf(view, frameMachineOf([...base.parts.map((each) => each.part), part]).machine)
-    return supply === null || frames === null ? [] : [{ id: `${base.id} + ${part.id}`, name: `${base.name} with ${part.name}`, kind: 'library', cost: base.price + price + supply.price, frames }]
-  }))
+  const cards = priced.filter(
+    ({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined,
+  )
+  return baseMachines(priced).flatMap((base) =>
+    cards.flatMap(({ part, price }): ValuedMachine[] => {
+      const supply = supplyFor(priced, base.cpu, part)
+      const frames = framesOf(view, frameMachineOf([...base.parts.map((each) => each.part), part]).machine)
+      return supply === null || frames === null
+        ? []
+        : [
+            {
+              id: `${base.id} + ${part.id}`,
+              name: `${base.name} with ${part.name}`,
+              kind: 'library',
+              cost: base.price + price + supply.price,
+              frames,
+            },
+          ]
+    }),
+  )
 }
 
 /** Every build and rival, and of the library's machines those that are treads. */

@@ -11,7 +11,11 @@ import type { ImportReport } from './importRecords'
 import { insertLead } from './leads'
 
 /** Imports a CSV of leads in one transaction; lines that do not hold are reported, the others are added once. */
-export async function importLeads(db: Database, text: string, defaults: { currency: string; today: string }): Promise<ImportReport> {
+export async function importLeads(
+  db: Database,
+  text: string,
+  defaults: { currency: string; today: string },
+): Promise<ImportReport> {
   const { read, problems } = readLeads(text, defaults)
   const rejected: LineProblem[] = [...problems]
   let added = 0
@@ -22,7 +26,10 @@ export async function importLeads(db: Database, text: string, defaults: { curren
         const input = leadSchema.validateSync(lead)
         const id = newId(input.title)
         const externalId = input.externalId || `${input.listedOn}/${input.title}`.slice(0, 200)
-        const [existing] = await tx.select({ id: leads.id }).from(leads).where(and(eq(leads.sourceId, input.sourceId), eq(leads.externalId, externalId)))
+        const [existing] = await tx
+          .select({ id: leads.id })
+          .from(leads)
+          .where(and(eq(leads.sourceId, input.sourceId), eq(leads.externalId, externalId)))
         if (existing) alreadyThere += 1
         else {
           await insertLead(tx, id, { ...input, externalId })
@@ -30,7 +37,12 @@ export async function importLeads(db: Database, text: string, defaults: { curren
         }
       } catch (error) {
         if (!(error instanceof CoreError) && !(error instanceof ValidationError)) throw error
-        rejected.push({ line, code: error instanceof CoreError ? error.code : 'invalid', reason: error.message, raw })
+        rejected.push({
+          line,
+          code: error instanceof CoreError ? error.code : 'invalid',
+          reason: error.message,
+          raw,
+        })
       }
     }
   })

@@ -1,6 +1,11 @@
 import type { InValue, Transaction } from '@libsql/client'
 import type { ColumnMap, LineProblem } from '#core/importing/columns'
-import { readSoldRecords, type ImportedRecord, type SoldRecordDefaults, type SoldRecordField } from '#core/importing/soldRecordsFile'
+import {
+  readSoldRecords,
+  type ImportedRecord,
+  type SoldRecordDefaults,
+  type SoldRecordField,
+} from '#core/importing/soldRecordsFile'
 import type { OpenDatabase } from '../db/client'
 import { marketChanged } from './market'
 
@@ -22,7 +27,12 @@ const mostProblemsShown = 500
  */
 export async function importSoldRecords(
   database: OpenDatabase,
-  file: { readonly name: string; readonly text: string; readonly columns?: ColumnMap<SoldRecordField>; readonly defaults: SoldRecordDefaults },
+  file: {
+    readonly name: string
+    readonly text: string
+    readonly columns?: ColumnMap<SoldRecordField>
+    readonly defaults: SoldRecordDefaults
+  },
   onProgress: (done: number, total: number) => boolean | Promise<boolean> = () => true,
 ): Promise<ImportReport | 'cancelled'> {
   const { records, problems } = readSoldRecords(file.text, file.defaults, file.columns)
@@ -32,10 +42,14 @@ export async function importSoldRecords(
     let added = 0
     for (let start = 0; start < records.length; start += rowsPerStatement) {
       added += await insertRecords(tx, records.slice(start, start + rowsPerStatement), importId)
-      if (!(await onProgress(Math.min(start + rowsPerStatement, records.length), records.length))) return 'cancelled'
+      if (!(await onProgress(Math.min(start + rowsPerStatement, records.length), records.length)))
+        return 'cancelled'
     }
     const alreadyThere = records.length - added
-    await tx.execute({ sql: 'UPDATE imports SET added = ?, already_there = ? WHERE id = ?', args: [added, alreadyThere, importId] })
+    await tx.execute({
+      sql: 'UPDATE imports SET added = ?, already_there = ? WHERE id = ?',
+      args: [added, alreadyThere, importId],
+    })
     await tx.commit()
     marketChanged(database.db)
     return { added, alreadyThere, rejected: problems.length, problems: problems.slice(0, mostProblemsShown) }
@@ -45,7 +59,12 @@ export async function importSoldRecords(
   }
 }
 
-async function noteImport(tx: Transaction, fileName: string, date: string, rejected: number): Promise<number> {
+async function noteImport(
+  tx: Transaction,
+  fileName: string,
+  date: string,
+  rejected: number,
+): Promise<number> {
   const { lastInsertRowid } = await tx.execute({
     sql: 'INSERT INTO imports (kind, file_name, created_at, added, already_there, rejected) VALUES (?, ?, ?, 0, 0, ?)',
     args: ['sold-records', fileName, date, rejected],
@@ -53,13 +72,41 @@ async function noteImport(tx: Transaction, fileName: string, date: string, rejec
   return Number(lastInsertRowid)
 }
 
-const columns = ['source', 'external_id', 'title', 'price', 'shipping', 'currency', 'sold_on', 'manner', 'condition', 'quantity', 'import_id']
+const columns = [
+  'source',
+  'external_id',
+  'title',
+  'price',
+  'shipping',
+  'currency',
+  'sold_on',
+  'manner',
+  'condition',
+  'quantity',
+  'import_id',
+]
 const placeholder = `(${columns.map(() => '?').join(', ')})`
 
-async function insertRecords(tx: Transaction, records: readonly ImportedRecord[], importId: number): Promise<number> {
+async function insertRecords(
+  tx: Transaction,
+  records: readonly ImportedRecord[],
+  importId: number,
+): Promise<number> {
   const args: InValue[] = []
   for (const record of records) {
-    args.push(record.source, record.externalId, record.title, record.price, record.shipping, record.currency, record.soldOn, record.manner, record.condition, record.quantity, importId)
+    args.push(
+      record.source,
+      record.externalId,
+      record.title,
+      record.price,
+      record.shipping,
+      record.currency,
+      record.soldOn,
+      record.manner,
+      record.condition,
+      record.quantity,
+      importId,
+    )
   }
   const { rowsAffected } = await tx.execute({
     sql: `INSERT INTO sold_records (${columns.join(', ')}) VALUES ${records.map(() => placeholder).join(', ')} ON CONFLICT (source, external_id) DO NOTHING`,

@@ -6,7 +6,11 @@ import type { ImportReport } from './importRecords'
 import { marketChanged } from './market'
 
 /** Imports a CSV of shop prices in one transaction. */
-export async function importShopPrices(db: Database, text: string, defaults: { currency: string; today: string; sourceId?: string }): Promise<ImportReport> {
+export async function importShopPrices(
+  db: Database,
+  text: string,
+  defaults: { currency: string; today: string; sourceId?: string },
+): Promise<ImportReport> {
   const { read, problems } = readShopPrices(text, defaults)
   const rejected: LineProblem[] = [...problems]
   let added = 0
@@ -15,7 +19,12 @@ export async function importShopPrices(db: Database, text: string, defaults: { c
     const knownParts = new Set((await tx.select({ id: parts.id }).from(parts)).map((row) => row.id))
     const good = read.filter(({ line, raw, value: { sourceId, partId } }) => {
       if (knownSources.has(sourceId) && knownParts.has(partId)) return true
-      rejected.push({ line, code: 'unknown', reason: knownSources.has(sourceId) ? `no part "${partId}"` : `no source "${sourceId}"`, raw })
+      rejected.push({
+        line,
+        code: 'unknown',
+        reason: knownSources.has(sourceId) ? `no part "${partId}"` : `no source "${sourceId}"`,
+        raw,
+      })
       return false
     })
     for (let start = 0; start < good.length; start += 500) {
@@ -25,5 +34,10 @@ export async function importShopPrices(db: Database, text: string, defaults: { c
   })
   marketChanged(db)
   rejected.sort((a, b) => a.line - b.line)
-  return { added, alreadyThere: read.length - (rejected.length - problems.length) - added, rejected: rejected.length, problems: rejected.slice(0, 500) }
+  return {
+    added,
+    alreadyThere: read.length - (rejected.length - problems.length) - added,
+    rejected: rejected.length,
+    problems: rejected.slice(0, 500),
+  }
 }

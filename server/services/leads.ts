@@ -17,35 +17,67 @@ export async function insertLead(tx: Queryable, id: string, input: LeadInput): P
   await insertLeadDetails(tx, id, input)
 }
 
-function leadRow({ things: _things, code: _code, rebate: _rebate, price, shipping, extras, ...lead }: LeadInput) {
+function leadRow({
+  things: _things,
+  code: _code,
+  rebate: _rebate,
+  price,
+  shipping,
+  extras,
+  ...lead
+}: LeadInput) {
   return {
     ...lead,
-    extras: extras.map(({ label, amount }, index) => ({ label, amount: parseDecimal(amount, lead.currency, `extras[${index}].amount`) })),
+    extras: extras.map(({ label, amount }, index) => ({
+      label,
+      amount: parseDecimal(amount, lead.currency, `extras[${index}].amount`),
+    })),
     price: parseDecimal(price, lead.currency, 'price'),
     shipping: shipping === null ? null : parseDecimal(shipping, lead.currency, 'shipping'),
   }
 }
 
-async function insertLeadDetails(tx: Queryable, leadId: string, { things, code, rebate, currency }: LeadInput): Promise<void> {
+async function insertLeadDetails(
+  tx: Queryable,
+  leadId: string,
+  { things, code, rebate, currency }: LeadInput,
+): Promise<void> {
   const amount = (text: string, path: string) => parseDecimal(text, currency, path)
-  for (const [position, thing] of things.entries()) await tx.insert(leadThings).values({ ...thing, leadId, position })
+  for (const [position, thing] of things.entries())
+    await tx.insert(leadThings).values({ ...thing, leadId, position })
   if (code) {
     await tx.insert(codes).values({
-      id: newId('code'), leadId, word: code.word, kind: code.kind, validUntil: code.validUntil,
+      id: newId('code'),
+      leadId,
+      word: code.word,
+      kind: code.kind,
+      validUntil: code.validUntil,
       value: code.kind === 'percent' ? Number(code.value) : amount(code.value, 'code.value'),
-      minSpend: code.minSpend === null ? null : amount(code.minSpend, 'code.minSpend'), cap: code.cap === null ? null : amount(code.cap, 'code.cap'), stackable: code.stackable ?? true, role: code.role,
+      minSpend: code.minSpend === null ? null : amount(code.minSpend, 'code.minSpend'),
+      cap: code.cap === null ? null : amount(code.cap, 'code.cap'),
+      stackable: code.stackable ?? true,
+      role: code.role,
     })
   }
-  if (rebate) await tx.insert(rebates).values({ ...rebate, id: newId('rebate'), leadId, amount: amount(rebate.amount, 'rebate.amount') })
+  if (rebate)
+    await tx
+      .insert(rebates)
+      .values({ ...rebate, id: newId('rebate'), leadId, amount: amount(rebate.amount, 'rebate.amount') })
 }
 
 async function assertKnown(tx: Queryable, { sourceId, things, rebate }: LeadInput): Promise<void> {
   const [source] = await tx.select({ id: sources.id }).from(sources).where(eq(sources.id, sourceId))
   if (!source) throw new CoreError('unknown-source', `"${sourceId}" is not one of the sources`, 'sourceId')
-  const wanted = [...new Set([...things.map((thing) => thing.partId), ...(rebate?.tradedPartId ? [rebate.tradedPartId] : [])])]
+  const wanted = [
+    ...new Set([
+      ...things.map((thing) => thing.partId),
+      ...(rebate?.tradedPartId ? [rebate.tradedPartId] : []),
+    ]),
+  ]
   const found = await tx.select({ id: parts.id }).from(parts).where(inArray(parts.id, wanted))
   const missing = wanted.find((id) => !found.some((part) => part.id === id))
-  if (missing !== undefined) throw new CoreError('unknown-part', `"${missing}" is not in the parts library`, 'things')
+  if (missing !== undefined)
+    throw new CoreError('unknown-part', `"${missing}" is not in the parts library`, 'things')
 }
 
 export async function createLead(db: Database, input: LeadInput): Promise<string> {
@@ -57,13 +89,22 @@ export async function createLead(db: Database, input: LeadInput): Promise<string
 /** Replaces what is written about a lead; its choices keep pointing to it. */
 export async function updateLead(db: Database, id: string, input: LeadInput, today: string): Promise<void> {
   await db.transaction(async (tx) => {
-    const [old] = await tx.select({ externalId: leads.externalId }).from(leads).where(and(eq(leads.id, id), isNull(leads.deletedAt)))
+    const [old] = await tx
+      .select({ externalId: leads.externalId })
+      .from(leads)
+      .where(and(eq(leads.id, id), isNull(leads.deletedAt)))
     if (!old) throw new NotFoundError(`there is no lead "${id}"`)
     await assertKnown(tx, input)
-    await tx.update(leads).set({ ...leadRow(input), externalId: input.externalId || old.externalId, tieDeduced: false }).where(eq(leads.id, id))
+    await tx
+      .update(leads)
+      .set({ ...leadRow(input), externalId: input.externalId || old.externalId, tieDeduced: false })
+      .where(eq(leads.id, id))
     for (const details of [codes, rebates, leadThings]) await tx.delete(details).where(eq(details.leadId, id))
     await insertLeadDetails(tx, id, input)
-    const used = await tx.select({ buildId: choices.buildId }).from(choices).where(and(eq(choices.leadId, id), isNull(choices.deletedAt)))
+    const used = await tx
+      .select({ buildId: choices.buildId })
+      .from(choices)
+      .where(and(eq(choices.leadId, id), isNull(choices.deletedAt)))
     for (const { buildId } of used) await assertReckonable(tx, buildId, today, 'currency')
   })
 }
@@ -79,12 +120,50 @@ export async function leadInput(db: Database, id: string): Promise<LeadInput & {
   ])
   const decimal = (amount: number) => toDecimal(amount, lead.currency)
   return {
-    id, sourceId: lead.sourceId, externalId: lead.externalId, title: lead.title, url: lead.url, price: decimal(lead.price), currency: lead.currency,
-    condition: lead.condition, manner: lead.manner, listedOn: lead.listedOn, endsOn: lead.endsOn, shipping: lead.shipping === null ? null : decimal(lead.shipping),
-    place: lead.place, note: lead.note,
+    id,
+    sourceId: lead.sourceId,
+    externalId: lead.externalId,
+    title: lead.title,
+    url: lead.url,
+    price: decimal(lead.price),
+    currency: lead.currency,
+    condition: lead.condition,
+    manner: lead.manner,
+    listedOn: lead.listedOn,
+    endsOn: lead.endsOn,
+    shipping: lead.shipping === null ? null : decimal(lead.shipping),
+    place: lead.place,
+    note: lead.note,
     things: things.map(({ partId, quantity, plan }) => ({ partId, quantity, plan })),
-    code: code ? { word: code.word, kind: code.kind, value: code.kind === 'percent' ? String(code.value) : decimal(code.value), minSpend: code.minSpend === null ? null : decimal(code.minSpend), validUntil: code.validUntil, cap: code.cap === null ? null : decimal(code.cap), stackable: code.stackable, role: code.role } : null,
-    rebate: rebate ? { kind: rebate.kind, amount: decimal(rebate.amount), claimBy: rebate.claimBy, state: rebate.state, chance: rebate.chance, proof: rebate.proof, expectedBy: rebate.expectedBy, campaign: rebate.campaign, perHousehold: rebate.perHousehold, tradedPartId: rebate.tradedPartId } : null,
-    text: lead.text, answers: lead.answers, signs: lead.signs, extras: lead.extras.map(({ label, amount }) => ({ label, amount: decimal(amount) })),
+    code: code
+      ? {
+          word: code.word,
+          kind: code.kind,
+          value: code.kind === 'percent' ? String(code.value) : decimal(code.value),
+          minSpend: code.minSpend === null ? null : decimal(code.minSpend),
+          validUntil: code.validUntil,
+          cap: code.cap === null ? null : decimal(code.cap),
+          stackable: code.stackable,
+          role: code.role,
+        }
+      : null,
+    rebate: rebate
+      ? {
+          kind: rebate.kind,
+          amount: decimal(rebate.amount),
+          claimBy: rebate.claimBy,
+          state: rebate.state,
+          chance: rebate.chance,
+          proof: rebate.proof,
+          expectedBy: rebate.expectedBy,
+          campaign: rebate.campaign,
+          perHousehold: rebate.perHousehold,
+          tradedPartId: rebate.tradedPartId,
+        }
+      : null,
+    text: lead.text,
+    answers: lead.answers,
+    signs: lead.signs,
+    extras: lead.extras.map(({ label, amount }) => ({ label, amount: decimal(amount) })),
   }
 }

@@ -4,7 +4,14 @@ import type { LineProblem } from '#core/importing/columns'
 import { readRivals } from '#core/importing/rivalsFile'
 import { parseDecimal } from '#core/money/decimal'
 import { partLabel, type Role } from '#core/parts/part'
-import { rivalSchema, type LibraryFile, type PartInput, type RivalInput, type shelfSchema, type SourceInput } from '#shared/schemas/entities'
+import {
+  rivalSchema,
+  type LibraryFile,
+  type PartInput,
+  type RivalInput,
+  type shelfSchema,
+  type SourceInput,
+} from '#shared/schemas/entities'
 import type { InferType } from 'yup'
 import type { Database } from '../db/client'
 import { parts, rivalRates, rivals, shelf, sources } from '../db/schema'
@@ -19,7 +26,13 @@ import { marketChanged } from './market'
 /** Adds a part or changes the one with the same id. */
 export async function savePart(db: Database, part: PartInput): Promise<{ id: string }> {
   const values = { ...part, facts: part.facts as never }
-  await db.insert(parts).values(values).onConflictDoUpdate({ target: parts.id, set: { role: part.role, make: part.make, name: part.name, facts: values.facts } })
+  await db
+    .insert(parts)
+    .values(values)
+    .onConflictDoUpdate({
+      target: parts.id,
+      set: { role: part.role, make: part.make, name: part.name, facts: values.facts },
+    })
   marketChanged(db)
   return { id: part.id }
 }
@@ -65,10 +78,26 @@ export async function importRivals(db: Database, text: string): Promise<ImportRe
   let [added, alreadyThere] = [0, 0]
   await db.transaction(async (tx) => {
     const known = await tx.select().from(parts)
-    const byName = (word: string, role: Role) => known.find((part) => part.role === role && (part.id === word || partLabel(part).toLowerCase() === word.toLowerCase()))?.id ?? null
-    for (const { value: { cpu, graphics, ...stated }, line, raw } of read) {
-      const [cpuId, graphicsId] = [cpu === '' ? null : byName(cpu, 'cpu'), graphics === '' ? null : byName(graphics, 'graphics')]
-      const unknown = cpu !== '' && cpuId === null ? `no CPU "${cpu}"` : graphics !== '' && graphicsId === null ? `no card "${graphics}"` : null
+    const byName = (word: string, role: Role) =>
+      known.find(
+        (part) =>
+          part.role === role && (part.id === word || partLabel(part).toLowerCase() === word.toLowerCase()),
+      )?.id ?? null
+    for (const {
+      value: { cpu, graphics, ...stated },
+      line,
+      raw,
+    } of read) {
+      const [cpuId, graphicsId] = [
+        cpu === '' ? null : byName(cpu, 'cpu'),
+        graphics === '' ? null : byName(graphics, 'graphics'),
+      ]
+      const unknown =
+        cpu !== '' && cpuId === null
+          ? `no CPU "${cpu}"`
+          : graphics !== '' && graphicsId === null
+            ? `no card "${graphics}"`
+            : null
       if (unknown !== null) {
         rejected.push({ line, code: 'unknown', reason: unknown, raw })
         continue
@@ -77,7 +106,9 @@ export async function importRivals(db: Database, text: string): Promise<ImportRe
       if (same) alreadyThere += 1
       else {
         try {
-          await tx.insert(rivals).values(rivalRow(newId(stated.name), rivalSchema.validateSync({ ...stated, cpuId, graphicsId })))
+          await tx
+            .insert(rivals)
+            .values(rivalRow(newId(stated.name), rivalSchema.validateSync({ ...stated, cpuId, graphicsId })))
           added += 1
         } catch (error) {
           if (!(error instanceof Error)) throw error
@@ -97,7 +128,10 @@ export async function rivalOf(db: Database, id: string): Promise<RivalInput> {
   return rivalInput(row, await db.select().from(rivalRates).where(eq(rivalRates.rivalId, id)))
 }
 
-export async function addToShelf(db: Database, thing: InferType<typeof shelfSchema>): Promise<{ id: string }> {
+export async function addToShelf(
+  db: Database,
+  thing: InferType<typeof shelfSchema>,
+): Promise<{ id: string }> {
   const [part] = await db.select({ id: parts.id }).from(parts).where(eq(parts.id, thing.partId))
   if (!part) throw new CoreError('unknown-part', `"${thing.partId}" is not in the parts library`, 'partId')
   const id = newId(thing.partId)
@@ -110,6 +144,21 @@ export async function exportParts(db: Database, role?: Role): Promise<LibraryFil
   const rows = await db.select().from(parts).orderBy(parts.role, parts.name)
   const wanted = rows.filter((row) => role === undefined || row.role === role)
   const inside = new Set(wanted.flatMap((row) => row.facts.contains ?? []))
-  const list = rows.filter((row) => wanted.includes(row) || inside.has(row.id)).map(({ id, role: own, make, name, facts }) => ({ id, role: own, make, name, facts: facts as never }))
-  return { format: 'tarvin-library', version: '1', sources: [], parts: list, workloads: [], rivals: [], rates: [], shelf: [], runs: [], tasks: [], taskResults: [], leads: [] }
+  const list = rows
+    .filter((row) => wanted.includes(row) || inside.has(row.id))
+    .map(({ id, role: own, make, name, facts }) => ({ id, role: own, make, name, facts: facts as never }))
+  return {
+    format: 'tarvin-library',
+    version: '1',
+    sources: [],
+    parts: list,
+    workloads: [],
+    rivals: [],
+    rates: [],
+    shelf: [],
+    runs: [],
+    tasks: [],
+    taskResults: [],
+    leads: [],
+  }
 }

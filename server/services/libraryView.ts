@@ -8,9 +8,22 @@ import { loadWorkloads } from './workloads'
 /** The libraries behind all builds. */
 export async function libraryView(db: Database): Promise<LibraryView> {
   const [partRows, sourceRows, workloadRows, rivalRows, shelfRows, chosen] = await Promise.all([
-    db.select().from(parts).orderBy(parts.role, parts.name), db.select().from(sources).orderBy(sources.name), loadWorkloads(db),
-    db.select().from(rivals).where(isNull(rivals.deletedAt)).orderBy(rivals.name), db.select().from(shelf).where(isNull(shelf.deletedAt)),
-    db.select({ id: choices.id, shelfId: choices.shelfId, buildId: builds.id, build: builds.name, deletedAt: choices.deletedAt }).from(choices).innerJoin(builds, eq(builds.id, choices.buildId)).where(isNull(builds.deletedAt)),
+    db.select().from(parts).orderBy(parts.role, parts.name),
+    db.select().from(sources).orderBy(sources.name),
+    loadWorkloads(db),
+    db.select().from(rivals).where(isNull(rivals.deletedAt)).orderBy(rivals.name),
+    db.select().from(shelf).where(isNull(shelf.deletedAt)),
+    db
+      .select({
+        id: choices.id,
+        shelfId: choices.shelfId,
+        buildId: builds.id,
+        build: builds.name,
+        deletedAt: choices.deletedAt,
+      })
+      .from(choices)
+      .innerJoin(builds, eq(builds.id, choices.buildId))
+      .where(isNull(builds.deletedAt)),
   ])
   return {
     parts: partRows.map(({ query: _query, ...part }) => part),
@@ -20,9 +33,12 @@ export async function libraryView(db: Database): Promise<LibraryView> {
     shelf: shelfRows.map((row) => {
       const part = partRows.find((each) => each.id === row.partId)!
       return {
-        ...row, name: partLabel(part), role: part.role,
+        ...row,
+        name: partLabel(part),
+        role: part.role,
         buildId: chosen.find((choice) => choice.id === row.fromChoiceId)?.buildId ?? null,
-        usedIn: chosen.find((choice) => choice.shelfId === row.id && choice.deletedAt === null)?.build ?? null,
+        usedIn:
+          chosen.find((choice) => choice.shelfId === row.id && choice.deletedAt === null)?.build ?? null,
       }
     }),
   }

@@ -19,7 +19,10 @@ const mostCandidates = 3
 
 /** The machine of a build: what mends each finding at what price, its power, what it leaves room for, its plan and its assembly. */
 export async function machineView(db: Database, buildId: string, today: string): Promise<MachineView> {
-  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const priced = pricedLibrary(market, build, today)
@@ -27,18 +30,30 @@ export async function machineView(db: Database, buildId: string, today: string):
   const machine = { parts: view.parts, brief, settled: new Set(build.settled) }
   const { findings } = checkFit(machine)
   const rules = machineRules(build)
-  const ways = Object.fromEntries(findings.map((finding) => [finding.key, waysToMend(finding, machine, priced, market.library)]))
-  const costOf = (partId: string) => view.choices.find((choice) => choice.parts.some((part) => part.id === partId))?.payNow ?? 0
+  const ways = Object.fromEntries(
+    findings.map((finding) => [finding.key, waysToMend(finding, machine, priced, market.library)]),
+  )
+  const costOf = (partId: string) =>
+    view.choices.find((choice) => choice.parts.some((part) => part.id === partId))?.payNow ?? 0
   return {
     ways,
     // what stops puts the parts themselves at risk, the rest what mending it costs
-    atRisk: Object.fromEntries(findings.map((finding) => {
-      const cheapest = Math.min(...ways[finding.key]!.flatMap((way) => way.cost ?? []))
-      const parts = finding.severity === 'stops' ? Math.max(...finding.why.map((fact) => costOf(fact.partId))) : 0
-      return [finding.key, Math.max(parts, Number.isFinite(cheapest) ? cheapest : 0)]
-    })),
+    atRisk: Object.fromEntries(
+      findings.map((finding) => {
+        const cheapest = Math.min(...ways[finding.key]!.flatMap((way) => way.cost ?? []))
+        const parts =
+          finding.severity === 'stops' ? Math.max(...finding.why.map((fact) => costOf(fact.partId))) : 0
+        return [finding.key, Math.max(parts, Number.isFinite(cheapest) ? cheapest : 0)]
+      }),
+    ),
     candidates: view.emptyRoles.map((role) => ({ role, options: sensible(role, machine, priced) })),
-    power: powerSheet(view.parts, { rule: rules.supplyRule, year: brief.year, fullHours: rules.fullHours, idleHours: rules.idleHours, tariff: rules.tariff }),
+    power: powerSheet(view.parts, {
+      rule: rules.supplyRule,
+      year: brief.year,
+      fullHours: rules.fullHours,
+      idleHours: rules.idleHours,
+      tariff: rules.tariff,
+    }),
     rules,
     room: upgradeRoom(view.parts, priced, { rule: rules.supplyRule, year: brief.year }),
     plan: machinePlan(view.parts, findings, { year: brief.year, roomC: rules.roomC }),
@@ -47,11 +62,18 @@ export async function machineView(db: Database, buildId: string, today: string):
 }
 
 /** The cheapest parts of a role with which nothing stops that did not stop before. */
-function sensible(role: Role, machine: Parameters<typeof checkFit>[0], priced: ReturnType<typeof pricedLibrary>): MachineView['candidates'][number]['options'] {
-  const stops = (parts: typeof machine.parts) => checkFit({ ...machine, parts }).findings.filter((finding) => finding.severity === 'stops').length
+function sensible(
+  role: Role,
+  machine: Parameters<typeof checkFit>[0],
+  priced: ReturnType<typeof pricedLibrary>,
+): MachineView['candidates'][number]['options'] {
+  const stops = (parts: typeof machine.parts) =>
+    checkFit({ ...machine, parts }).findings.filter((finding) => finding.severity === 'stops').length
   const before = stops(machine.parts)
   const found: { partId: string; name: string; price: number }[] = []
-  for (const { part, price } of priced.filter((each) => each.part.role === role && each.part.facts.module !== 'laptop').sort((a, b) => a.price - b.price)) {
+  for (const { part, price } of priced
+    .filter((each) => each.part.role === role && each.part.facts.module !== 'laptop')
+    .sort((a, b) => a.price - b.price)) {
     if (stops([...machine.parts, part]) > before) continue
     found.push({ partId: part.id, name: partLabel(part), price })
     if (found.length === mostCandidates) break

@@ -24,7 +24,10 @@ export interface Market {
   readonly library: readonly Part[]
   readonly queries: ReadonlyMap<string, PartQuery>
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
-  readonly newPrices: ReadonlyMap<string, { readonly price: number; readonly currency: string; readonly sourceId: string; readonly date: string }>
+  readonly newPrices: ReadonlyMap<
+    string,
+    { readonly price: number; readonly currency: string; readonly sourceId: string; readonly date: string }
+  >
   /** Every shop price of a part, by source, oldest first. */
   readonly shopHistory: ReadonlyMap<string, ReadonlyMap<string, readonly ShopPriceRow[]>>
   readonly sources: ReadonlyMap<string, typeof sources.$inferSelect>
@@ -55,16 +58,27 @@ export function useMarket(db: Database): Promise<Market> {
 
 async function loadMarket(db: Database): Promise<Market> {
   const [records, rates, partRows, overrideRows, shopRows, sourceRows] = await Promise.all([
-    db.select().from(soldRecords), db.select().from(exchangeRates), db.select().from(parts), db.select().from(recordOverrides), db.select().from(shopPrices).orderBy(shopPrices.date), db.select().from(sources),
+    db.select().from(soldRecords),
+    db.select().from(exchangeRates),
+    db.select().from(parts),
+    db.select().from(recordOverrides),
+    db.select().from(shopPrices).orderBy(shopPrices.date),
+    db.select().from(sources),
   ])
   const library: Part[] = partRows.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts }))
   const overrides = new Map<string, Record<string, Override>>()
-  for (const { partId, recordId, decision } of overrideRows) overrides.set(partId, { ...overrides.get(partId), [String(recordId)]: decision })
+  for (const { partId, recordId, decision } of overrideRows)
+    overrides.set(partId, { ...overrides.get(partId), [String(recordId)]: decision })
   return {
     index: new RecordIndex(records.map(toSoldRecord)),
     rates,
     library,
-    queries: new Map(partRows.map((row) => [row.id, row.query ? { role: row.role, ...row.query } : queryForPart(row, library)])),
+    queries: new Map(
+      partRows.map((row) => [
+        row.id,
+        row.query ? { role: row.role, ...row.query } : queryForPart(row, library),
+      ]),
+    ),
     overrides,
     newPrices: newestPrices(shopRows),
     shopHistory: historyByPart(shopRows),
@@ -74,8 +88,30 @@ async function loadMarket(db: Database): Promise<Market> {
   }
 }
 
-function toSoldRecord({ id, quantity, source, title, price, shipping, currency, soldOn, manner, condition }: typeof soldRecords.$inferSelect): SoldRecord {
-  return { id: String(id), source, title, price, shipping, currency, soldOn, manner, condition, ...(quantity === null ? {} : { quantity }) }
+function toSoldRecord({
+  id,
+  quantity,
+  source,
+  title,
+  price,
+  shipping,
+  currency,
+  soldOn,
+  manner,
+  condition,
+}: typeof soldRecords.$inferSelect): SoldRecord {
+  return {
+    id: String(id),
+    source,
+    title,
+    price,
+    shipping,
+    currency,
+    soldOn,
+    manner,
+    condition,
+    ...(quantity === null ? {} : { quantity }),
+  }
 }
 
 function historyByPart(rows: readonly ShopPriceRow[]): Map<string, Map<string, ShopPriceRow[]>> {
@@ -106,48 +142,94 @@ function newestPrices(rows: readonly (typeof shopPrices.$inferSelect)[]) {
 }
 
 /** The street price of a part as of a date, in a currency. Only records that can have its words are sieved. */
-export function readStreetPrice(market: Market, partId: string, asOf: CalendarDate, currency: string): StreetPrice {
+export function readStreetPrice(
+  market: Market,
+  partId: string,
+  asOf: CalendarDate,
+  currency: string,
+): StreetPrice {
   const key = `${partId} ${asOf} ${currency}`
   const cached = market.readings.get(key)
   if (cached) return cached
   const query = market.queries.get(partId)!
-  const reading = streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), { rates: market.rates, overrides: market.overrides.get(partId) ?? {}, missingRate: 'drop' })
+  const reading = streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), {
+    rates: market.rates,
+    overrides: market.overrides.get(partId) ?? {},
+    missingRate: 'drop',
+  })
   market.readings.set(key, reading)
   return reading
 }
 
 /** Street price of a part at the builder's patience; null without comps. */
-export function streetAt(market: Market, partId: string, asOf: CalendarDate, currency: string, patience: HouseRules['patience'] = 'typical'): number | null {
+export function streetAt(
+  market: Market,
+  partId: string,
+  asOf: CalendarDate,
+  currency: string,
+  patience: HouseRules['patience'] = 'typical',
+): number | null {
   return readStreetPrice(market, partId, asOf, currency).marks?.[patience] ?? null
 }
 
 /** Cheapest newest shop price of a part in a currency; null where no shop has it or its currency has no rate. */
-export function newPriceIn(market: Market, partId: string, currency: string, today: CalendarDate): number | null {
+export function newPriceIn(
+  market: Market,
+  partId: string,
+  currency: string,
+  today: CalendarDate,
+): number | null {
   const offer = market.newPrices.get(partId)
   if (!offer) return null
   const rate = rateTable(market.rates).find(today, offer.currency, currency)
   if (rate === null) return null
-  return offer.currency === currency ? offer.price : convertAmount(offer.price, offer.currency, currency, rate)
+  return offer.currency === currency
+    ? offer.price
+    : convertAmount(offer.price, offer.currency, currency, rate)
 }
 
 const largestPool = 50_000
 
 /** The newest records that can have the words of a query, and the builder's word on them; for trying a query out. */
-export async function recordPool(db: Database, partId: string, must: readonly string[]): Promise<{ records: SoldRecord[]; overrides: Readonly<Record<string, Override>>; rates: readonly ExchangeRate[] }> {
+export async function recordPool(
+  db: Database,
+  partId: string,
+  must: readonly string[],
+): Promise<{
+  records: SoldRecord[]
+  overrides: Readonly<Record<string, Override>>
+  rates: readonly ExchangeRate[]
+}> {
   const market = await useMarket(db)
   const records = [...market.index.candidates(must)]
-  if (records.length > largestPool) records.sort((a, b) => (a.soldOn < b.soldOn ? 1 : -1)).length = largestPool
+  if (records.length > largestPool)
+    records.sort((a, b) => (a.soldOn < b.soldOn ? 1 : -1)).length = largestPool
   return { records, overrides: market.overrides.get(partId) ?? {}, rates: market.rates }
 }
 
 /** Sets or takes back the builder's word on a record. */
-export async function setOverride(db: Database, partId: string, recordIds: readonly number[], decision: Override | null): Promise<void> {
+export async function setOverride(
+  db: Database,
+  partId: string,
+  recordIds: readonly number[],
+  decision: Override | null,
+): Promise<void> {
   await db.transaction(async (tx) => {
     await assertPart(tx, partId)
     await assertRecords(tx, recordIds)
     for (const recordId of recordIds) {
-      if (decision === null) await tx.delete(recordOverrides).where(and(eq(recordOverrides.partId, partId), eq(recordOverrides.recordId, recordId)))
-      else await tx.insert(recordOverrides).values({ partId, recordId, decision }).onConflictDoUpdate({ target: [recordOverrides.partId, recordOverrides.recordId], set: { decision } })
+      if (decision === null)
+        await tx
+          .delete(recordOverrides)
+          .where(and(eq(recordOverrides.partId, partId), eq(recordOverrides.recordId, recordId)))
+      else
+        await tx
+          .insert(recordOverrides)
+          .values({ partId, recordId, decision })
+          .onConflictDoUpdate({
+            target: [recordOverrides.partId, recordOverrides.recordId],
+            set: { decision },
+          })
     }
   })
   const market = await markets.get(db)
@@ -163,9 +245,14 @@ async function assertPart(db: Queryable, partId: string): Promise<void> {
 async function assertRecords(db: Queryable, recordIds: readonly number[]): Promise<void> {
   for (let start = 0; start < recordIds.length; start += 500) {
     const wanted = recordIds.slice(start, start + 500)
-    const found = new Set((await db.select({ id: soldRecords.id }).from(soldRecords).where(inArray(soldRecords.id, wanted))).map((row) => row.id))
+    const found = new Set(
+      (await db.select({ id: soldRecords.id }).from(soldRecords).where(inArray(soldRecords.id, wanted))).map(
+        (row) => row.id,
+      ),
+    )
     const missing = wanted.find((id) => !found.has(id))
-    if (missing !== undefined) throw new CoreError('unknown-record', `there is no sold record ${missing}`, 'recordIds')
+    if (missing !== undefined)
+      throw new CoreError('unknown-record', `there is no sold record ${missing}`, 'recordIds')
   }
 }
 

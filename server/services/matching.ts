@@ -9,7 +9,12 @@ import { enteredPrice } from '#core/weighing/enteredPrice'
 import { leastOfPart } from '#core/weighing/leastOfPart'
 import { likeForLike } from '#core/weighing/likeForLike'
 import type { WeighedMachine } from '#core/weighing/machine'
-import { matchSearch, type SearchAnswer, type SearchOption, type SearchProblem } from '#core/weighing/matchSearch'
+import {
+  matchSearch,
+  type SearchAnswer,
+  type SearchOption,
+  type SearchProblem,
+} from '#core/weighing/matchSearch'
 import type { BuildView, ChoiceView, MatchView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds, choices, leads } from '../db/schema'
@@ -50,7 +55,11 @@ interface MatchOption extends Pick<ChoiceView, 'payNow' | 'afterRebates' | 'anyo
  * *Match it*: the cheapest machine of single leads, street prices and what the build has already that reaches the rival in
  * every target. *Spend the same*: the most frames for a machine that on the scales costs no more to own than the rival.
  */
-export async function findMatch(context: MatchContext, clock: () => number, onProgress: (share: number) => Promise<boolean>): Promise<MatchView | 'cancelled'> {
+export async function findMatch(
+  context: MatchContext,
+  clock: () => number,
+  onProgress: (share: number) => Promise<boolean>,
+): Promise<MatchView | 'cancelled'> {
   const began = clock()
   const search = matchSearch({ ...context.problem, isTimeUp: () => clock() - began > mostTime })
   for (;;) {
@@ -61,39 +70,122 @@ export async function findMatch(context: MatchContext, clock: () => number, onPr
 }
 
 /** What a search is to look through, and for what. Throws `unknown-rival`, `no-targets` and `no-rates` before anything is searched. */
-export async function matchContext(db: Database, buildId: string, { goal, rivalId }: { goal: 'match' | 'spend'; rivalId: string }, today: string): Promise<MatchContext> {
-  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+export async function matchContext(
+  db: Database,
+  buildId: string,
+  { goal, rivalId }: { goal: 'match' | 'spend'; rivalId: string },
+  today: string,
+): Promise<MatchContext> {
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
-  const [view, market, performance] = await Promise.all([buildView(db, buildId, today), useMarket(db), usePerformance(db)])
+  const [view, market, performance] = await Promise.all([
+    buildView(db, buildId, today),
+    useMarket(db),
+    usePerformance(db),
+  ])
   const rival = view.weighing.others.find((other) => other.machine.id === rivalId)
   if (!rival) throw new CoreError('unknown-rival', 'this machine is not on the scales', 'rival')
-  if (view.targets.length === 0) throw new CoreError('no-targets', 'the brief has no targets, so nothing can be matched', 'targets')
+  if (view.targets.length === 0)
+    throw new CoreError('no-targets', 'the brief has no targets, so nothing can be matched', 'targets')
   const options = await matchOptions(db, build, view, { market, performance, today })
   const frames = (parts: readonly Part[]) => {
     const { machine } = frameMachineOf(parts)
-    return machine && view.targets.map((target) => estimateFrameRate(view.workloads.find((each) => each.id === target.workloadId)!, machine, target).averageFps)
+    return (
+      machine &&
+      view.targets.map(
+        (target) =>
+          estimateFrameRate(
+            view.workloads.find((each) => each.id === target.workloadId)!,
+            machine,
+            target,
+          ).averageFps,
+      )
+    )
   }
-  const context = { view, rivalName: rival.machine.name, options: new Map(options.map((option) => [option.id, option])) }
+  const context = {
+    view,
+    rivalName: rival.machine.name,
+    options: new Map(options.map((option) => [option.id, option])),
+  }
   const brief = fitBriefOf(build, today)
   if (goal === 'match') {
     const floor = view.targets.map((target) => rateAt(rival.machine, target))
-    if (floor.every((each) => each === null)) throw new CoreError('no-rates', `nothing is known of ${rival.machine.name} at the settings of the targets, so nobody can say what matches it`, 'rival')
-    return { ...context, budget: null, problem: { options: options.map(({ id, part, price }) => ({ id, part, cost: price })), brief, frames, goal: { kind: 'match', floor: floor.map((each) => each ?? 0) } } }
+    if (floor.every((each) => each === null))
+      throw new CoreError(
+        'no-rates',
+        `nothing is known of ${rival.machine.name} at the settings of the targets, so nobody can say what matches it`,
+        'rival',
+      )
+    return {
+      ...context,
+      budget: null,
+      problem: {
+        options: options.map(({ id, part, price }) => ({ id, part, cost: price })),
+        brief,
+        frames,
+        goal: { kind: 'match', floor: floor.map((each) => each ?? 0) },
+      },
+    }
   }
   const weighed = scalesOf(build, view, context.options, { market, performance, today })
-  return { ...context, budget: rival.cost.total, problem: { options: options.map(weighed.leastOf), brief, frames, goal: { kind: 'spend', budget: rival.cost.total - weighed.besides, total: (chosen) => weighed.totalOf(chosen) - weighed.besides } } }
+  return {
+    ...context,
+    budget: rival.cost.total,
+    problem: {
+      options: options.map(weighed.leastOf),
+      brief,
+      frames,
+      goal: {
+        kind: 'spend',
+        budget: rival.cost.total - weighed.besides,
+        total: (chosen) => weighed.totalOf(chosen) - weighed.besides,
+      },
+    },
+  }
 }
 
 /** Everything that can fill a role: what the build has in single choices, open leads of one thing, and every part at what it costs today. */
-async function matchOptions(db: Database, build: BuildRow, view: BuildView, { market, today }: Scales): Promise<MatchOption[]> {
+async function matchOptions(
+  db: Database,
+  build: BuildRow,
+  view: BuildView,
+  { market, today }: Scales,
+): Promise<MatchOption[]> {
   const library = new Map(market.library.map((part) => [part.id, part]))
-  const chosen = view.choices.filter((choice) => choice.scope === 'core' && choice.parts.length === 1).flatMap((choice): MatchOption[] => {
-    const part = view.parts.find((each) => each.id === choice.parts[0]!.id) ?? library.get(choice.parts[0]!.id)
-    return part ? [{ ...choice, id: `choice:${choice.id}`, part, price: choice.expected, isOwned: choice.kind === 'owned', condition: conditionIn(build, part.role, choice.kind === 'owned' ? 'used' : choice.condition) }] : []
-  })
-  const leadsAtHand = (await leadOptions(db, market, build, view, today)).map((option): MatchOption => ({ ...option, isOwned: false }))
+  const chosen = view.choices
+    .filter((choice) => choice.scope === 'core' && choice.parts.length === 1)
+    .flatMap((choice): MatchOption[] => {
+      const part =
+        view.parts.find((each) => each.id === choice.parts[0]!.id) ?? library.get(choice.parts[0]!.id)
+      return part
+        ? [
+            {
+              ...choice,
+              id: `choice:${choice.id}`,
+              part,
+              price: choice.expected,
+              isOwned: choice.kind === 'owned',
+              condition: conditionIn(build, part.role, choice.kind === 'owned' ? 'used' : choice.condition),
+            },
+          ]
+        : []
+    })
+  const leadsAtHand = (await leadOptions(db, market, build, view, today)).map((option): MatchOption => ({
+    ...option,
+    isOwned: false,
+  }))
   const street = pricedLibrary(market, build, today).map(({ part, price }): MatchOption => ({
-    id: `street:${part.id}`, part, price, payNow: price, afterRebates: price, anyoneCanPay: huntPrice(market, build, part, today), isOwned: false, condition: conditionIn(build, part.role, null),
+    id: `street:${part.id}`,
+    part,
+    price,
+    payNow: price,
+    afterRebates: price,
+    anyoneCanPay: huntPrice(market, build, part, today),
+    isOwned: false,
+    condition: conditionIn(build, part.role, null),
   }))
   return [...chosen, ...leadsAtHand, ...street]
 }
@@ -101,22 +193,52 @@ async function matchOptions(db: Database, build: BuildRow, view: BuildView, { ma
 /** What a found machine costs on the scales, in whole, and the least that each option adds to that. */
 function scalesOf(build: BuildRow, view: BuildView, options: MatchContext['options'], scales: Scales) {
   const { terms, settings, own } = view.weighing
-  const kept = view.choices.filter((choice) => choice.scope !== 'test' && choice.parts.every((part) => !isCore(part.role)))
-  const keptParts = kept.flatMap((choice) => choice.parts.flatMap((part) => scales.market.library.find((each) => each.id === part.id) ?? []))
-  const keptPrice = kept.reduce((sum, choice) => sum + enteredPrice({ ...choice, isOwned: choice.kind === 'owned' }, settings.basis), 0)
-  const keptComponents = keptParts.map((part) => componentOf(part, conditionIn(build, part.role, kept.find((choice) => choice.parts.some((each) => each.id === part.id))!.condition), build.currency, scales))
+  const kept = view.choices.filter(
+    (choice) => choice.scope !== 'test' && choice.parts.every((part) => !isCore(part.role)),
+  )
+  const keptParts = kept.flatMap((choice) =>
+    choice.parts.flatMap((part) => scales.market.library.find((each) => each.id === part.id) ?? []),
+  )
+  const keptPrice = kept.reduce(
+    (sum, choice) => sum + enteredPrice({ ...choice, isOwned: choice.kind === 'owned' }, settings.basis),
+    0,
+  )
+  const keptComponents = keptParts.map((part) =>
+    componentOf(
+      part,
+      conditionIn(
+        build,
+        part.role,
+        kept.find((choice) => choice.parts.some((each) => each.id === part.id))!.condition,
+      ),
+      build.currency,
+      scales,
+    ),
+  )
   const entered = (option: MatchOption) => enteredPrice(option, settings.basis)
-  const component = (option: MatchOption) => componentOf(option.part, option.condition, build.currency, scales)
+  const component = (option: MatchOption) =>
+    componentOf(option.part, option.condition, build.currency, scales)
   const costOf = (change: Partial<WeighedMachine>) => likeForLike({ ...own.machine, ...change }, terms).total
   return {
     // the least that is there whatever is chosen: no energy, and every need that a part could cover is covered
-    besides: costOf({ price: keptPrice, components: keptComponents, watts: null, brings: [...broughtBy(keptParts), 'wireless'] }),
-    leastOf: ({ id, part }: SearchOptionId): SearchOption => ({ id, part, cost: leastOfPart(part, component(options.get(id)!), entered(options.get(id)!), terms) }),
+    besides: costOf({
+      price: keptPrice,
+      components: keptComponents,
+      watts: null,
+      brings: [...broughtBy(keptParts), 'wireless'],
+    }),
+    leastOf: ({ id, part }: SearchOptionId): SearchOption => ({
+      id,
+      part,
+      cost: leastOfPart(part, component(options.get(id)!), entered(options.get(id)!), terms),
+    }),
     totalOf: (chosen: readonly SearchOption[]) => {
       const parts = [...keptParts, ...chosen.map((option) => option.part)]
       const found = chosen.map((option) => options.get(option.id)!)
       return costOf({
-        price: keptPrice + found.reduce((sum, option) => sum + entered(option), 0), components: [...keptComponents, ...found.map(component)], brings: broughtBy(parts),
+        price: keptPrice + found.reduce((sum, option) => sum + entered(option), 0),
+        components: [...keptComponents, ...found.map(component)],
+        brings: broughtBy(parts),
         watts: wattsOf(parts, build, scales.today, measuredWatts(scales.performance, machinePair(parts))),
       })
     },
@@ -129,31 +251,75 @@ type BuildRow = typeof builds.$inferSelect
 const coreRoleSet: ReadonlySet<string> = new Set([...coreRoles, 'donor'])
 const isCore = (role: string) => coreRoleSet.has(role)
 
-function rateAt({ rates, modes }: BuildView['weighing']['own']['machine'], target: BuildView['targets'][number]): number | null {
-  const same = rates.find((rate) => rate.workloadId === target.workloadId && rate.settings === `${target.width}x${target.height} ${target.preset}`)
-  const mode = modes.find((each) => each.workloadId === target.workloadId && each.width === target.width && each.height === target.height)
+function rateAt(
+  { rates, modes }: BuildView['weighing']['own']['machine'],
+  target: BuildView['targets'][number],
+): number | null {
+  const same = rates.find(
+    (rate) =>
+      rate.workloadId === target.workloadId &&
+      rate.settings === `${target.width}x${target.height} ${target.preset}`,
+  )
+  const mode = modes.find(
+    (each) =>
+      each.workloadId === target.workloadId && each.width === target.width && each.height === target.height,
+  )
   return same?.averageFps ?? mode?.fps ?? null
 }
 
-function matchView({ found, gap, isComplete, checked }: SearchAnswer, { view, problem, options, budget, rivalName }: MatchContext, tookMs: number): MatchView {
+function matchView(
+  { found, gap, isComplete, checked }: SearchAnswer,
+  { view, problem, options, budget, rivalName }: MatchContext,
+  tookMs: number,
+): MatchView {
   const parts = found?.options.map((option) => option.part) ?? []
   const chosen = found?.options.map((option) => options.get(option.id)!) ?? []
   const sum = (of: (option: MatchOption) => number) => chosen.reduce((total, option) => total + of(option), 0)
   const { goal } = problem
   return {
-    goal: goal.kind, rivalName, isComplete, gap, checked, tookMs, budget,
+    goal: goal.kind,
+    rivalName,
+    isComplete,
+    gap,
+    checked,
+    tookMs,
+    budget,
     found: found && {
-      options: chosen.map(({ id, part, payNow }) => ({ id, partId: part.id, name: partLabel(part), role: part.role, payNow, from: id.startsWith('street:') ? 'street' : id.startsWith('choice:') ? 'build' : 'lead' })),
-      price: sum((option) => option.price), payNow: sum((option) => option.payNow), toOwn: goal.kind === 'spend' ? goal.total!(found.options) + budget! - goal.budget : null,
-      targets: view.targets.map((target, index) => ({ name: `${target.workload} ${target.height}p ${target.preset}`, fps: found.frames[index]!, wanted: target.averageFps, floor: goal.kind === 'match' ? goal.floor[index]! : null })),
-      findings: checkFit({ parts, brief: problem.brief }).findings.map(({ severity, what }) => ({ severity, what })),
-      againstOwn: sum((option) => option.price) - view.receipt.byScope.find(({ scope }) => scope === 'core')!.totals.expected,
+      options: chosen.map(({ id, part, payNow }) => ({
+        id,
+        partId: part.id,
+        name: partLabel(part),
+        role: part.role,
+        payNow,
+        from: id.startsWith('street:') ? 'street' : id.startsWith('choice:') ? 'build' : 'lead',
+      })),
+      price: sum((option) => option.price),
+      payNow: sum((option) => option.payNow),
+      toOwn: goal.kind === 'spend' ? goal.total!(found.options) + budget! - goal.budget : null,
+      targets: view.targets.map((target, index) => ({
+        name: `${target.workload} ${target.height}p ${target.preset}`,
+        fps: found.frames[index]!,
+        wanted: target.averageFps,
+        floor: goal.kind === 'match' ? goal.floor[index]! : null,
+      })),
+      findings: checkFit({ parts, brief: problem.brief }).findings.map(({ severity, what }) => ({
+        severity,
+        what,
+      })),
+      againstOwn:
+        sum((option) => option.price) -
+        view.receipt.byScope.find(({ scope }) => scope === 'core')!.totals.expected,
     },
   }
 }
 
 /** Opens a machine that was found as a variant of the build: just what was found, at the prices it was found at; what makes it ready to use stays. */
-export async function openAsVariant(db: Database, buildId: string, { name, options }: { name: string; options: readonly { id: string; partId: string }[] }, today: string): Promise<string> {
+export async function openAsVariant(
+  db: Database,
+  buildId: string,
+  { name, options }: { name: string; options: readonly { id: string; partId: string }[] },
+  today: string,
+): Promise<string> {
   const view = await buildView(db, buildId, today)
   const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
   await assertKnown(db, view, options)
@@ -161,13 +327,29 @@ export async function openAsVariant(db: Database, buildId: string, { name, optio
   return db.transaction(async (tx) => {
     const id = await insertVariant(tx, buildId, name, today)
     const wanted = new Set(options.map((option) => option.id))
-    const dropped = view.choices.filter((choice) => choice.parts.some((part) => isCore(part.role)) && !wanted.has(`choice:${choice.id}`)).map((choice) => choice.id)
+    const dropped = view.choices
+      .filter(
+        (choice) => choice.parts.some((part) => isCore(part.role)) && !wanted.has(`choice:${choice.id}`),
+      )
+      .map((choice) => choice.id)
     await tx.update(builds).set({ dropped }).where(eq(builds.id, id))
     const fresh = options.filter((option) => !option.id.startsWith('choice:'))
     for (const [index, option] of fresh.entries()) {
       const isHunt = option.id.startsWith('street:')
       const limit = isHunt ? (priced.find(({ part }) => part.id === option.partId)?.price ?? null) : null
-      await tx.insert(choices).values({ id: newId('choice'), buildId: id, position: 100 + index, kind: isHunt ? 'hunt' : 'lead', leadId: isHunt ? null : option.id, partId: isHunt ? option.partId : null, limit, scope: 'core', reason: 'found by the search' })
+      await tx
+        .insert(choices)
+        .values({
+          id: newId('choice'),
+          buildId: id,
+          position: 100 + index,
+          kind: isHunt ? 'hunt' : 'lead',
+          leadId: isHunt ? null : option.id,
+          partId: isHunt ? option.partId : null,
+          limit,
+          scope: 'core',
+          reason: 'found by the search',
+        })
     }
     await assertReckonable(tx, id, today, 'options')
     return id
@@ -175,12 +357,25 @@ export async function openAsVariant(db: Database, buildId: string, { name, optio
 }
 
 /** Every option names a part of the library, and a lead or a choice that is there. */
-async function assertKnown(db: Database, view: BuildView, options: readonly { id: string; partId: string }[]): Promise<void> {
+async function assertKnown(
+  db: Database,
+  view: BuildView,
+  options: readonly { id: string; partId: string }[],
+): Promise<void> {
   const { library } = await useMarket(db)
   for (const [index, { id, partId }] of options.entries()) {
-    if (!library.some((part) => part.id === partId)) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, `options[${index}].partId`)
+    if (!library.some((part) => part.id === partId))
+      throw new CoreError(
+        'unknown-part',
+        `"${partId}" is not in the parts library`,
+        `options[${index}].partId`,
+      )
     if (id.startsWith('street:') || view.choices.some((choice) => id === `choice:${choice.id}`)) continue
-    const [lead] = await db.select({ id: leads.id }).from(leads).where(and(eq(leads.id, id), isNull(leads.deletedAt)))
-    if (!lead) throw new CoreError('unknown-lead', `there is no lead or choice "${id}"`, `options[${index}].id`)
+    const [lead] = await db
+      .select({ id: leads.id })
+      .from(leads)
+      .where(and(eq(leads.id, id), isNull(leads.deletedAt)))
+    if (!lead)
+      throw new CoreError('unknown-lead', `there is no lead or choice "${id}"`, `options[${index}].id`)
   }
 }

@@ -17,22 +17,36 @@ import { pricedLibrary } from './pricedLibrary'
 type BuildRow = typeof builds.$inferSelect
 
 async function openBuild(db: Database, buildId: string): Promise<BuildRow> {
-  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   return build
 }
 
 /** Takes a way to mend a finding: what it buys becomes a hunt, what it replaces leaves the machine, handiwork is noted. */
-export async function takeWay(db: Database, buildId: string, { key, way }: InferType<typeof mendSchema>, today: string): Promise<void> {
+export async function takeWay(
+  db: Database,
+  buildId: string,
+  { key, way }: InferType<typeof mendSchema>,
+  today: string,
+): Promise<void> {
   const build = await openBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const machine = { parts: view.parts, brief: fitBriefOf(build, today), settled: new Set(build.settled) }
   const finding = checkFit(machine).findings.find((each) => each.key === key)
   if (!finding) throw new CoreError('no-finding', 'this finding no longer stands', 'key')
-  const row = waysToMend(finding, machine, pricedLibrary(market, build, today), market.library).find((each) => each.way === way)
+  const row = waysToMend(finding, machine, pricedLibrary(market, build, today), market.library).find(
+    (each) => each.way === way,
+  )
   if (!row) throw new CoreError('no-way', 'this way no longer mends it', 'way')
   await db.transaction(async (tx) => {
-    if (row.byHand.length > 0) await tx.update(builds).set({ settled: [...new Set([...build.settled, ...row.byHand])] }).where(eq(builds.id, buildId))
+    if (row.byHand.length > 0)
+      await tx
+        .update(builds)
+        .set({ settled: [...new Set([...build.settled, ...row.byHand])] })
+        .where(eq(builds.id, buildId))
     for (const gone of row.replaces) await takeFromMachine(tx, build, view.choices, gone.id, today)
     for (const part of row.parts) await hunt(tx, buildId, part.id, `mends: ${finding.what}`.slice(0, 300))
     await assertReckonable(tx, buildId, today, 'key')
@@ -42,15 +56,24 @@ export async function takeWay(db: Database, buildId: string, { key, way }: Infer
 /** Takes back that a finding was mended by hand. */
 export async function unsettle(db: Database, buildId: string, key: string): Promise<void> {
   const build = await openBuild(db, buildId)
-  await db.update(builds).set({ settled: build.settled.filter((each) => each !== key) }).where(eq(builds.id, buildId))
+  await db
+    .update(builds)
+    .set({ settled: build.settled.filter((each) => each !== key) })
+    .where(eq(builds.id, buildId))
 }
 
 /** Puts another lead or part in the place of what fills a role. */
-export async function swap(db: Database, buildId: string, { partId, leadId, out }: InferType<typeof swapSchema>, today: string): Promise<void> {
+export async function swap(
+  db: Database,
+  buildId: string,
+  { partId, leadId, out }: InferType<typeof swapSchema>,
+  today: string,
+): Promise<void> {
   const build = await openBuild(db, buildId)
   const view = await buildView(db, buildId, today)
   const market = await useMarket(db)
-  if (!market.library.some((part) => part.id === partId)) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
+  if (!market.library.some((part) => part.id === partId))
+    throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
   await db.transaction(async (tx) => {
     if (out) await takeFromMachine(tx, build, view.choices, out, today)
     if (leadId) await insertNext(tx, buildId, { kind: 'lead', leadId })
@@ -60,23 +83,65 @@ export async function swap(db: Database, buildId: string, { partId, leadId, out 
 }
 
 /** A choice of that part alone is taken out while nothing is paid; else the part is left out of the machine and stays with the builder. A donor's own part gives way by itself. */
-async function takeFromMachine(tx: Queryable, build: BuildRow, chosen: Awaited<ReturnType<typeof buildView>>['choices'], partId: string, today: string): Promise<void> {
-  const choice = chosen.find((each) => each.parts.some((part) => part.id === partId) && !each.leftOut.includes(partId))
+async function takeFromMachine(
+  tx: Queryable,
+  build: BuildRow,
+  chosen: Awaited<ReturnType<typeof buildView>>['choices'],
+  partId: string,
+  today: string,
+): Promise<void> {
+  const choice = chosen.find(
+    (each) => each.parts.some((part) => part.id === partId) && !each.leftOut.includes(partId),
+  )
   if (!choice) return
   if (choice.isInherited) {
     const [now] = await tx.select({ dropped: builds.dropped }).from(builds).where(eq(builds.id, build.id))
-    await tx.update(builds).set({ dropped: [...now!.dropped, choice.id] }).where(eq(builds.id, build.id))
+    await tx
+      .update(builds)
+      .set({ dropped: [...now!.dropped, choice.id] })
+      .where(eq(builds.id, build.id))
     return
   }
-  if (choice.parts.length === 1 && choice.paidOn === null) await tx.update(choices).set({ deletedAt: `${today}T00:00:00Z` }).where(eq(choices.id, choice.id))
-  else await tx.update(choices).set({ leftOut: [...choice.leftOut, partId] }).where(eq(choices.id, choice.id))
+  if (choice.parts.length === 1 && choice.paidOn === null)
+    await tx
+      .update(choices)
+      .set({ deletedAt: `${today}T00:00:00Z` })
+      .where(eq(choices.id, choice.id))
+  else
+    await tx
+      .update(choices)
+      .set({ leftOut: [...choice.leftOut, partId] })
+      .where(eq(choices.id, choice.id))
 }
 
 async function hunt(tx: Queryable, buildId: string, partId: string, reason: string): Promise<void> {
   await insertNext(tx, buildId, { kind: 'hunt', partId, reason })
 }
 
-async function insertNext(tx: Queryable, buildId: string, { kind, leadId = null, partId = null, reason = '' }: { kind: 'lead' | 'hunt'; leadId?: string | null; partId?: string | null; reason?: string }): Promise<void> {
-  const [last] = await tx.select({ position: max(choices.position) }).from(choices).where(eq(choices.buildId, buildId))
-  await tx.insert(choices).values({ id: newId('choice'), buildId, position: (last?.position ?? -1) + 1, kind, leadId, partId, scope: 'core', reason })
+async function insertNext(
+  tx: Queryable,
+  buildId: string,
+  {
+    kind,
+    leadId = null,
+    partId = null,
+    reason = '',
+  }: { kind: 'lead' | 'hunt'; leadId?: string | null; partId?: string | null; reason?: string },
+): Promise<void> {
+  const [last] = await tx
+    .select({ position: max(choices.position) })
+    .from(choices)
+    .where(eq(choices.buildId, buildId))
+  await tx
+    .insert(choices)
+    .values({
+      id: newId('choice'),
+      buildId,
+      position: (last?.position ?? -1) + 1,
+      kind,
+      leadId,
+      partId,
+      scope: 'core',
+      reason,
+    })
 }

@@ -9,29 +9,49 @@ import { leads, trips } from '../db/schema'
 import { NotFoundError } from '../http/errors'
 
 /** Passes on, takes back, deletes or brings back a lead; notes an answer, a sign, a question asked, or the trip that fetches it. */
-export async function patchLead(db: Database, id: string, { deleted, answers = {}, signs = {}, ...change }: InferType<typeof leadPatchSchema>, today: string, now: string): Promise<void> {
+export async function patchLead(
+  db: Database,
+  id: string,
+  { deleted, answers = {}, signs = {}, ...change }: InferType<typeof leadPatchSchema>,
+  today: string,
+  now: string,
+): Promise<void> {
   await db.transaction(async (tx) => {
     const [lead] = await tx.select().from(leads).where(eq(leads.id, id))
     if (!lead) throw new NotFoundError(`there is no lead "${id}"`)
-    if (change.askedOn && change.askedOn > today) throw new CoreError('bad-date', `${change.askedOn} is in the future`, 'askedOn')
+    if (change.askedOn && change.askedOn > today)
+      throw new CoreError('bad-date', `${change.askedOn} is in the future`, 'askedOn')
     const unknown = Object.keys(answers).find((key) => !wantedFacts.some((wanted) => wanted.key === key))
-    if (unknown !== undefined) throw new CoreError('unknown-fact', `"${unknown}" is not one of the facts asked of a lead`, 'answers')
+    if (unknown !== undefined)
+      throw new CoreError('unknown-fact', `"${unknown}" is not one of the facts asked of a lead`, 'answers')
     const strange = Object.keys(signs).find((key) => !(faultSigns as readonly string[]).includes(key))
-    if (strange !== undefined) throw new CoreError('unknown-sign', `"${strange}" is not one of the signs of risk`, 'signs')
+    if (strange !== undefined)
+      throw new CoreError('unknown-sign', `"${strange}" is not one of the signs of risk`, 'signs')
     if (change.tripId) {
-      const [trip] = await tx.select({ id: trips.id }).from(trips).where(and(eq(trips.id, change.tripId), isNull(trips.deletedAt)))
+      const [trip] = await tx
+        .select({ id: trips.id })
+        .from(trips)
+        .where(and(eq(trips.id, change.tripId), isNull(trips.deletedAt)))
       if (!trip) throw new CoreError('unknown-trip', `there is no trip "${change.tripId}"`, 'tripId')
     }
     const set = {
       ...Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined)),
       ...(deleted === undefined ? {} : { deletedAt: deleted ? now : null }),
-      answers: merged<Answer>(lead.answers, answers), signs: merged<boolean>(lead.signs, signs),
+      answers: merged<Answer>(lead.answers, answers),
+      signs: merged<boolean>(lead.signs, signs),
     }
     await tx.update(leads).set(set).where(eq(leads.id, id))
   })
 }
 
 /** What was kept with the changes in it; null takes an entry out. */
-function merged<T>(kept: Readonly<Partial<Record<string, T>>>, changes: Readonly<Record<string, T | null>>): Record<string, T> {
-  return Object.fromEntries(Object.entries({ ...kept, ...changes }).filter((entry): entry is [string, T] => entry[1] !== null && entry[1] !== undefined))
+function merged<T>(
+  kept: Readonly<Partial<Record<string, T>>>,
+  changes: Readonly<Record<string, T | null>>,
+): Record<string, T> {
+  return Object.fromEntries(
+    Object.entries({ ...kept, ...changes }).filter(
+      (entry): entry is [string, T] => entry[1] !== null && entry[1] !== undefined,
+    ),
+  )
 }

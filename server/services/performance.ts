@@ -38,36 +38,91 @@ export function usePerformance(db: Database): Promise<Performance> {
 }
 
 async function loadPerformance(db: Database): Promise<Performance> {
-  const [priors, rows, partRows] = await Promise.all([loadWorkloads(db), db.select().from(runs).where(isNull(runs.deletedAt)).orderBy(runs.ranOn, runs.id), db.select({ id: parts.id, facts: parts.facts }).from(parts)])
+  const [priors, rows, partRows] = await Promise.all([
+    loadWorkloads(db),
+    db.select().from(runs).where(isNull(runs.deletedAt)).orderBy(runs.ranOn, runs.id),
+    db.select({ id: parts.id, facts: parts.facts }).from(parts),
+  ])
   const facts = new Map(partRows.map((part) => [part.id, part.facts]))
   const all = rows.map((row) => frameRunOf(row, facts))
   const fitted = priors.map((workload) => fitWorkload(workload, all))
   // loads of the card are compared by the exponent in force
-  return { workloads: fitted, runs: all, rows, evidence: fitted.flatMap((workload) => limitEvidence(workload, all)) }
+  return {
+    workloads: fitted,
+    runs: all,
+    rows,
+    evidence: fitted.flatMap((workload) => limitEvidence(workload, all)),
+  }
 }
 
 /** A stored run as core wants it. */
 export function frameRunOf(row: RunRow, facts: ReadonlyMap<string, PartFacts>): FrameRun {
-  const { id, workloadId, kind, scene, averageFps, lowFps, repeats, lowsCause, overruled, width, height, preset, upscaling, frameGeneration } = row
-  const machine = row.machine ?? (row.cpuId === null || row.graphicsId === null ? null : machineFrom(facts.get(row.cpuId), facts.get(row.graphicsId), row.memoryChannels))
+  const {
+    id,
+    workloadId,
+    kind,
+    scene,
+    averageFps,
+    lowFps,
+    repeats,
+    lowsCause,
+    overruled,
+    width,
+    height,
+    preset,
+    upscaling,
+    frameGeneration,
+  } = row
+  const machine =
+    row.machine ??
+    (row.cpuId === null || row.graphicsId === null
+      ? null
+      : machineFrom(facts.get(row.cpuId), facts.get(row.graphicsId), row.memoryChannels))
   return {
-    id, workloadId, kind, scene, averageFps, lowFps, repeats, lowsCause, overruled, machine,
+    id,
+    workloadId,
+    kind,
+    scene,
+    averageFps,
+    lowFps,
+    repeats,
+    lowsCause,
+    overruled,
+    machine,
     pair: row.cpuId === null || row.graphicsId === null ? row.origin : pairOf(row.cpuId, row.graphicsId),
     settings: { width, height, preset, frameGeneration, ...(upscaling === null ? {} : { upscaling }) },
-    conditions: { ...plainConditions, ...row.conditions }, readings: { ...noReadings, ...row.readings },
+    conditions: { ...plainConditions, ...row.conditions },
+    readings: { ...noReadings, ...row.readings },
   }
 }
 
 /** The machine of a CPU and a card by their facts; null where an index is not known. */
-export function machineFrom(cpu: PartFacts | undefined, card: PartFacts | undefined, memoryChannels: number): FrameMachine | null {
+export function machineFrom(
+  cpu: PartFacts | undefined,
+  card: PartFacts | undefined,
+  memoryChannels: number,
+): FrameMachine | null {
   if (cpu?.cpuIndex === undefined || card?.graphicsIndex === undefined) return null
-  return { cpuIndex: cpu.cpuIndex, threads: cpu.threads ?? cpu.cores ?? 4, graphicsIndex: card.graphicsIndex, videoMemoryGb: card.vramGb ?? 2, memoryChannels }
+  return {
+    cpuIndex: cpu.cpuIndex,
+    threads: cpu.threads ?? cpu.cores ?? 4,
+    graphicsIndex: card.graphicsIndex,
+    videoMemoryGb: card.vramGb ?? 2,
+    memoryChannels,
+  }
 }
 
 /** Facts of parts by id; what is not there is left out. */
 export async function factsOf(tx: Queryable, ids: readonly string[]): Promise<Map<string, PartFacts>> {
   if (ids.length === 0) return new Map()
-  return new Map((await tx.select({ id: parts.id, facts: parts.facts }).from(parts).where(inArray(parts.id, [...ids]))).map((part) => [part.id, part.facts]))
+  return new Map(
+    (
+      await tx
+        .select({ id: parts.id, facts: parts.facts })
+        .from(parts)
+        .where(inArray(parts.id, [...ids]))
+    ).map((part) => [part.id, part.facts]),
+  )
 }
 
 /** The highest wall draw measured on a pair of parts, W. */

@@ -18,17 +18,31 @@ const quality = 82
 /** Where pictures lie: beside a database file. Throws `no-place` for a database elsewhere. */
 function folder(): string {
   const url = databaseUrl(process.env)
-  if (!url.startsWith('file:')) throw new CoreError('no-place', 'pictures are kept beside a database file, and this database is elsewhere', '')
+  if (!url.startsWith('file:'))
+    throw new CoreError(
+      'no-place',
+      'pictures are kept beside a database file, and this database is elsewhere',
+      '',
+    )
   return path.join(path.dirname(path.resolve(url.slice('file:'.length))), 'photos')
 }
 
 /** Keeps a JPEG. Anything else, too large or broken is refused; place and time of taking are not kept. */
-export async function addPhoto(db: Database, leadId: string, bytes: Uint8Array, arrival: boolean, today: string): Promise<string> {
+export async function addPhoto(
+  db: Database,
+  leadId: string,
+  bytes: Uint8Array,
+  arrival: boolean,
+  today: string,
+): Promise<string> {
   const [lead] = await db.select({ id: leads.id }).from(leads).where(eq(leads.id, leadId))
   if (!lead) throw new NotFoundError(`there is no lead "${leadId}"`)
-  if (bytes.length > mostBytes) throw new CoreError('too-large', `a picture may have ${mostBytes / 1024 / 1024} MB at most`, 'body')
-  if (bytes[0] !== 0xff || bytes[1] !== 0xd8) throw new CoreError('not-a-jpeg', 'this is not a JPEG picture', 'body')
-  if (await db.$count(photos, and(eq(photos.leadId, leadId), isNull(photos.deletedAt))) >= mostPhotos) throw new CoreError('too-many', `a lead may have ${mostPhotos} pictures at most`, 'body')
+  if (bytes.length > mostBytes)
+    throw new CoreError('too-large', `a picture may have ${mostBytes / 1024 / 1024} MB at most`, 'body')
+  if (bytes[0] !== 0xff || bytes[1] !== 0xd8)
+    throw new CoreError('not-a-jpeg', 'this is not a JPEG picture', 'body')
+  if ((await db.$count(photos, and(eq(photos.leadId, leadId), isNull(photos.deletedAt)))) >= mostPhotos)
+    throw new CoreError('too-many', `a lead may have ${mostPhotos} pictures at most`, 'body')
   const picture = decodePicture(bytes)
   const encoded = encode({ data: picture.data, width: picture.width, height: picture.height }, quality).data
   const id = newId('photo')
@@ -37,21 +51,36 @@ export async function addPhoto(db: Database, leadId: string, bytes: Uint8Array, 
   // written beside and moved into place: a crash leaves no half picture under its name
   await writeFile(`${file}.part`, encoded)
   await rename(`${file}.part`, file)
-  await db.insert(photos).values({ id, leadId, arrival, width: picture.width, height: picture.height, addedOn: today })
+  await db
+    .insert(photos)
+    .values({ id, leadId, arrival, width: picture.width, height: picture.height, addedOn: today })
   return id
 }
 
 function decodePicture(bytes: Uint8Array) {
   try {
-    return decode(bytes, { maxResolutionInMP: mostMegapixels, maxMemoryUsageInMB: 128, useTArray: true, formatAsRGBA: true })
+    return decode(bytes, {
+      maxResolutionInMP: mostMegapixels,
+      maxMemoryUsageInMB: 128,
+      useTArray: true,
+      formatAsRGBA: true,
+    })
   } catch (cause) {
-    throw new CoreError('not-readable', `the picture cannot be read, or has more than ${mostMegapixels} megapixels`, 'body', { cause })
+    throw new CoreError(
+      'not-readable',
+      `the picture cannot be read, or has more than ${mostMegapixels} megapixels`,
+      'body',
+      { cause },
+    )
   }
 }
 
 export async function readPhoto(db: Database, id: string): Promise<Buffer> {
-  const [photo] = await db.select({ id: photos.id }).from(photos).where(and(eq(photos.id, id), isNull(photos.deletedAt)))
-  const bytes = photo && await readFile(path.join(folder(), `${photo.id}.jpg`)).catch(() => null)
+  const [photo] = await db
+    .select({ id: photos.id })
+    .from(photos)
+    .where(and(eq(photos.id, id), isNull(photos.deletedAt)))
+  const bytes = photo && (await readFile(path.join(folder(), `${photo.id}.jpg`)).catch(() => null))
   if (!bytes) throw new NotFoundError(`there is no picture "${id}"`)
   return bytes
 }

@@ -20,10 +20,19 @@ function price(market: Market, { currency, houseRules }: BuildToPrice, today: st
   const assumptions = faultAssumptions(houseRules.faults)
   return market.library.flatMap((part): PricedPart[] => {
     const figures = newOrUsed({
-      role: part.role, assumptions, street: readStreetPrice(market, part.id, today, currency).marks?.[houseRules.patience ?? 'typical'] ?? null,
-      fresh: newOffers(market, part.id, currency, today)[0]?.landed ?? null, usedForbidden: houseRules.neverUsed.includes(part.role),
+      role: part.role,
+      assumptions,
+      street:
+        readStreetPrice(market, part.id, today, currency).marks?.[houseRules.patience ?? 'typical'] ?? null,
+      fresh: newOffers(market, part.id, currency, today)[0]?.landed ?? null,
+      usedForbidden: houseRules.neverUsed.includes(part.role),
     })
-    const way = figures.advice === 'used' || figures.advice === 'only-used' ? figures.used : figures.advice === 'not-known' ? null : figures.fresh
+    const way =
+      figures.advice === 'used' || figures.advice === 'only-used'
+        ? figures.used
+        : figures.advice === 'not-known'
+          ? null
+          : figures.fresh
     return way === null ? [] : [{ part, price: way.price }]
   })
 }

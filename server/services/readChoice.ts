@@ -1,4 +1,10 @@
-import { chanceOfAllHunts, chancesPerDay, chanceWithin, daysForAllHunts, expectedWait } from '#core/market/patience'
+import {
+  chanceOfAllHunts,
+  chancesPerDay,
+  chanceWithin,
+  daysForAllHunts,
+  expectedWait,
+} from '#core/market/patience'
 import { factsInBox } from '#core/listings/factsInBox'
 import type { Condition } from '#core/market/soldRecord'
 import { formatAmount } from '#core/money/formatAmount'
@@ -44,18 +50,64 @@ export interface ReadChoice {
 }
 
 export function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ReadChoice {
-  const read = asPaid(row, row.kind === 'lead' ? readLeadChoice(row, context) : row.kind === 'hunt' ? readHunt(row, context) : readOwned(row, context), context)
-  const { parts, breaches = [], toComeBack = 0, expectedWait: wait = null, chanceByDate = null, rate = null, condition = null, vanishedOn = null, ...money } = read
+  const read = asPaid(
+    row,
+    row.kind === 'lead'
+      ? readLeadChoice(row, context)
+      : row.kind === 'hunt'
+        ? readHunt(row, context)
+        : readOwned(row, context),
+    context,
+  )
+  const {
+    parts,
+    breaches = [],
+    toComeBack = 0,
+    expectedWait: wait = null,
+    chanceByDate = null,
+    rate = null,
+    condition = null,
+    vanishedOn = null,
+    ...money
+  } = read
   const { label, payNow, afterRebates, expected, anyoneCanPay } = money
   const roles = [...new Set(parts.map((part) => part.role))]
   return {
     view: {
-      id: row.id, kind: row.kind, scope: row.scope, reason: row.reason, leftOut: row.leftOut, isInherited: row.buildId !== context.build.id, paidOn: row.paidOn, leadId: row.leadId, partId: row.partId, limit: row.limit, condition, vanishedOn,
-      roles, parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })), expectedWait: wait, chanceByDate, source: money.source, label, payNow, afterRebates, expected, anyoneCanPay,
+      id: row.id,
+      kind: row.kind,
+      scope: row.scope,
+      reason: row.reason,
+      leftOut: row.leftOut,
+      isInherited: row.buildId !== context.build.id,
+      paidOn: row.paidOn,
+      leadId: row.leadId,
+      partId: row.partId,
+      limit: row.limit,
+      condition,
+      vanishedOn,
+      roles,
+      parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })),
+      expectedWait: wait,
+      chanceByDate,
+      source: money.source,
+      label,
+      payNow,
+      afterRebates,
+      expected,
+      anyoneCanPay,
     },
     line: {
-      id: row.id, label, role: roles.map((role) => roleNames[role]).join(', '), scope: row.scope,
-      kind: row.kind === 'owned' ? 'owned' : row.paidOn ? 'paid' : row.kind === 'lead' ? 'lead' : 'street', payNow, afterRebates, expected, anyoneCanPay, toComeBack,
+      id: row.id,
+      label,
+      role: roles.map((role) => roleNames[role]).join(', '),
+      scope: row.scope,
+      kind: row.kind === 'owned' ? 'owned' : row.paidOn ? 'paid' : row.kind === 'lead' ? 'lead' : 'street',
+      payNow,
+      afterRebates,
+      expected,
+      anyoneCanPay,
+      toComeBack,
     },
     machineParts: row.scope === 'test' ? [] : builtIn(parts, row.leftOut),
     breaches,
@@ -74,29 +126,53 @@ function builtIn(parts: readonly Part[], leftOut: readonly string[]): Part[] {
 }
 
 /** All hunts of a build together: the chance that every one has come in by the date, and the days it takes for 8 of 10. */
-export function huntsTogether(chosen: readonly ReadChoice[], wantedBy: string | null, today: string): BuildView['hunts'] {
+export function huntsTogether(
+  chosen: readonly ReadChoice[],
+  wantedBy: string | null,
+  today: string,
+): BuildView['hunts'] {
   const open = chosen.filter(({ view }) => view.kind === 'hunt' && view.paidOn === null)
   if (open.length === 0) return null
   // what a shop has at the limit comes in for certain, and leaves the product as it is
   const rates = open.flatMap((choice) => choice.huntRate ?? [])
   const days = wantedBy === null ? null : Math.max(0, daysBetween(today, wantedBy))
-  return { count: open.length, days, chanceByDate: days === null ? null : chanceOfAllHunts(rates, days), daysForMost: daysForAllHunts(rates) }
+  return {
+    count: open.length,
+    days,
+    chanceByDate: days === null ? null : chanceOfAllHunts(rates, days),
+    daysForMost: daysForAllHunts(rates),
+  }
 }
 
 /** After arrival what was found stands for what was listed, and what was paid for what was asked. */
-function asPaid(row: typeof choices.$inferSelect, figures: ChoiceFigures, { paid, arrived, library }: ChoiceContext): ChoiceFigures {
+function asPaid(
+  row: typeof choices.$inferSelect,
+  figures: ChoiceFigures,
+  { paid, arrived, library }: ChoiceContext,
+): ChoiceFigures {
   const other = library.get(arrived.get(row.id)?.foundPartId ?? '')
   const at = other ? figures.parts.findIndex((part) => part.role === other.role) : -1
-  const parts = other && at >= 0 ? figures.parts.map((part, index) => (index === at ? other : part)) : figures.parts
+  const parts =
+    other && at >= 0 ? figures.parts.map((part, index) => (index === at ? other : part)) : figures.parts
   const label = other && figures.parts.length === 1 ? partLabel(other) : figures.label
   const cash = row.paidOn === null ? undefined : paid.get(row.id)
   if (cash === undefined) return { ...figures, parts, label }
   const change = cash - figures.payNow
-  return { ...figures, parts, label, payNow: cash, afterRebates: figures.afterRebates + change, expected: figures.expected + change }
+  return {
+    ...figures,
+    parts,
+    label,
+    payNow: cash,
+    afterRebates: figures.afterRebates + change,
+    expected: figures.expected + change,
+  }
 }
 
 /** A choice taken out is only named: its lead may no longer be convertible, and need not be. */
-export function removedLabel(row: typeof choices.$inferSelect, { library, shelfRows, leadTitles }: ChoiceContext): string {
+export function removedLabel(
+  row: typeof choices.$inferSelect,
+  { library, shelfRows, leadTitles }: ChoiceContext,
+): string {
   if (row.kind === 'lead') return leadTitles.get(row.leadId!) ?? 'a lead'
   const partId = row.kind === 'hunt' ? row.partId : shelfRows.find((each) => each.id === row.shelfId)?.partId
   const part = library.get(partId ?? '')
@@ -131,8 +207,13 @@ function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext
   const { lead, value, sourceName } = valued
   const shared = context.joined.get(lead.id) ?? value
   const kept = lead.things.filter((thing) => thing.plan === 'keep')
-  const parts = kept.flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
-  const asInBox = parts.map((part) => ({ ...part, facts: { ...part.facts, ...factsInBox(part.role, valued.facts) } }))
+  const parts = kept.flatMap((thing) =>
+    Array.from({ length: thing.quantity }, () => library.get(thing.partId)!),
+  )
+  const asInBox = parts.map((part) => ({
+    ...part,
+    facts: { ...part.facts, ...factsInBox(part.role, valued.facts) },
+  }))
   return {
     label: kept.length === 1 ? partLabel(library.get(kept[0]!.partId)!) : lead.title,
     parts: asInBox,
@@ -149,8 +230,15 @@ function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext
 }
 
 /** What anyone pays for a part that is hunted: the street price at the builder's patience; bought new, tax and shipping included, where the house bars used ones or none was sold. */
-export function huntPrice(market: Market, { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>, part: Part, today: string): number | null {
-  const street = houseRules.neverUsed.includes(part.role) ? null : streetAt(market, part.id, today, currency, houseRules.patience)
+export function huntPrice(
+  market: Market,
+  { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>,
+  part: Part,
+  today: string,
+): number | null {
+  const street = houseRules.neverUsed.includes(part.role)
+    ? null
+    : streetAt(market, part.id, today, currency, houseRules.patience)
   return street ?? landedNew(market, part.id, currency, today)
 }
 
@@ -158,7 +246,10 @@ function landedNew(market: Market, partId: string, currency: string, today: stri
   return newOffers(market, partId, currency, today)[0]?.landed ?? null
 }
 
-function readHunt(row: typeof choices.$inferSelect, { build, market, library, today }: ChoiceContext): ChoiceFigures {
+function readHunt(
+  row: typeof choices.$inferSelect,
+  { build, market, library, today }: ChoiceContext,
+): ChoiceFigures {
   const part = library.get(row.partId!)!
   const reading = readStreetPrice(market, part.id, today, build.currency)
   const typical = huntPrice(market, build, part, today)
@@ -168,15 +259,35 @@ function readHunt(row: typeof choices.$inferSelect, { build, market, library, to
   // a shop that asks no more than the limit ends the hunt on any day
   const atHand = shopPrice !== null && shopPrice <= limit
   return {
-    label: partLabel(part), parts: [part], payNow: limit, afterRebates: limit, expected: limit, anyoneCanPay: typical,
-    source: `hunt up to ${formatAmount(limit, build.currency)}`, expectedWait: atHand ? 0 : expectedWait(reading.flow, limit), ...(atHand ? {} : { rate: chancesPerDay(reading.flow, limit) }),
+    label: partLabel(part),
+    parts: [part],
+    payNow: limit,
+    afterRebates: limit,
+    expected: limit,
+    anyoneCanPay: typical,
+    source: `hunt up to ${formatAmount(limit, build.currency)}`,
+    expectedWait: atHand ? 0 : expectedWait(reading.flow, limit),
+    ...(atHand ? {} : { rate: chancesPerDay(reading.flow, limit) }),
     chanceByDate: days === null ? null : atHand ? 1 : chanceWithin(reading.flow, limit, days),
   }
 }
 
-function readOwned(row: typeof choices.$inferSelect, { build, market, library, shelfRows, today }: ChoiceContext): ChoiceFigures {
+function readOwned(
+  row: typeof choices.$inferSelect,
+  { build, market, library, shelfRows, today }: ChoiceContext,
+): ChoiceFigures {
   const thing = shelfRows.find((each) => each.id === row.shelfId)!
   const part = library.get(thing.partId)!
-  const street = streetAt(market, part.id, today, build.currency, build.houseRules.patience) ?? newPriceIn(market, part.id, build.currency, today)
-  return { label: partLabel(part), parts: [part], payNow: 0, afterRebates: 0, expected: 0, anyoneCanPay: street, source: 'from the shelf' }
+  const street =
+    streetAt(market, part.id, today, build.currency, build.houseRules.patience) ??
+    newPriceIn(market, part.id, build.currency, today)
+  return {
+    label: partLabel(part),
+    parts: [part],
+    payNow: 0,
+    afterRebates: 0,
+    expected: 0,
+    anyoneCanPay: street,
+    source: 'from the shelf',
+  }
 }

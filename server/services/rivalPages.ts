@@ -7,6 +7,8 @@ import { useMarket } from './market'
 export async function readRivalPage(db: Database, source: string, today: string): Promise<RivalPage> {
   const market = await useMarket(db)
   const library = new Map(market.library.map((part) => [part.id, part]))
-  const queries = new Map([...market.queries].filter(([id]) => ['cpu', 'graphics'].includes(library.get(id)?.role ?? '')))
+  const queries = new Map(
+    [...market.queries].filter(([id]) => ['cpu', 'graphics'].includes(library.get(id)?.role ?? '')),
+  )
   return rivalPage(source, new TitleReader(queries, today), library)
 }

@@ -26,29 +26,65 @@ export async function addRun(db: Database, input: RunInput, today: string): Prom
 }
 
 /** Writes a run; what it names must be there. Answers whether it was new. */
-export async function insertRun(tx: Queryable, id: string, input: RunInput): Promise<{ rowsAffected: number }> {
+export async function insertRun(
+  tx: Queryable,
+  id: string,
+  input: RunInput,
+): Promise<{ rowsAffected: number }> {
   const [workload] = await tx.select().from(workloads).where(eq(workloads.id, input.workloadId))
-  if (!workload) throw new CoreError('unknown-workload', `there is no workload "${input.workloadId}"`, 'workloadId')
+  if (!workload)
+    throw new CoreError('unknown-workload', `there is no workload "${input.workloadId}"`, 'workloadId')
   // a console's mode has a name of its own
-  if (input.kind !== 'console-mode' && !workload.presets[input.preset]) throw new CoreError('unknown-preset', `${workload.name} has no preset "${input.preset}"`, 'preset')
-  if (input.upscaling !== null && workload.upscaling[input.upscaling] === undefined) throw new CoreError('unknown-upscaling', `${workload.name} has no upscaling "${input.upscaling}"`, 'upscaling')
-  const facts = await factsOf(tx, [input.cpuId, input.graphicsId].filter((part) => part !== null))
-  for (const [path, part] of [['cpuId', input.cpuId], ['graphicsId', input.graphicsId]] as const) {
-    if (part !== null && !facts.has(part)) throw new CoreError('unknown-part', `"${part}" is not in the parts library`, path)
+  if (input.kind !== 'console-mode' && !workload.presets[input.preset])
+    throw new CoreError('unknown-preset', `${workload.name} has no preset "${input.preset}"`, 'preset')
+  if (input.upscaling !== null && workload.upscaling[input.upscaling] === undefined)
+    throw new CoreError(
+      'unknown-upscaling',
+      `${workload.name} has no upscaling "${input.upscaling}"`,
+      'upscaling',
+    )
+  const facts = await factsOf(
+    tx,
+    [input.cpuId, input.graphicsId].filter((part) => part !== null),
+  )
+  for (const [path, part] of [
+    ['cpuId', input.cpuId],
+    ['graphicsId', input.graphicsId],
+  ] as const) {
+    if (part !== null && !facts.has(part))
+      throw new CoreError('unknown-part', `"${part}" is not in the parts library`, path)
   }
   const summary = input.repeats.length === 0 ? null : repeatSummary(input.repeats)
-  if (input.repeats.length > 0 && !summary) throw new CoreError('all-discarded', 'every repeat is discarded; nothing is left to count', 'repeats')
+  if (input.repeats.length > 0 && !summary)
+    throw new CoreError('all-discarded', 'every repeat is discarded; nothing is left to count', 'repeats')
   const values = {
-    ...input, id, repeats: [...input.repeats], averageFps: summary?.averageFps ?? input.averageFps, lowFps: summary ? summary.lowFps : input.lowFps,
-    machine: machineFrom(facts.get(input.cpuId ?? ''), facts.get(input.graphicsId ?? ''), input.memoryChannels),
-    conditions: { ...plainConditions, ...input.conditions }, readings: { ...noReadings, ...input.readings },
+    ...input,
+    id,
+    repeats: [...input.repeats],
+    averageFps: summary?.averageFps ?? input.averageFps,
+    lowFps: summary ? summary.lowFps : input.lowFps,
+    machine: machineFrom(
+      facts.get(input.cpuId ?? ''),
+      facts.get(input.graphicsId ?? ''),
+      input.memoryChannels,
+    ),
+    conditions: { ...plainConditions, ...input.conditions },
+    readings: { ...noReadings, ...input.readings },
   }
   return tx.insert(runs).values(values).onConflictDoNothing()
 }
 
 /** Lets an excluded run count, or takes that back; deletes a run or brings it back. */
-export async function patchRun(db: Database, id: string, { overruled, deleted }: { overruled?: boolean; deleted?: boolean }, now: string): Promise<void> {
-  const set = { ...(overruled === undefined ? {} : { overruled }), ...(deleted === undefined ? {} : { deletedAt: deleted ? now : null }) }
+export async function patchRun(
+  db: Database,
+  id: string,
+  { overruled, deleted }: { overruled?: boolean; deleted?: boolean },
+  now: string,
+): Promise<void> {
+  const set = {
+    ...(overruled === undefined ? {} : { overruled }),
+    ...(deleted === undefined ? {} : { deletedAt: deleted ? now : null }),
+  }
   if (Object.keys(set).length === 0) return
   const { rowsAffected } = await db.update(runs).set(set).where(eq(runs.id, id))
   if (rowsAffected === 0) throw new NotFoundError(`there is no run "${id}"`)
@@ -56,16 +92,43 @@ export async function patchRun(db: Database, id: string, { overruled, deleted }:
 }
 
 /** Keeps the frame times of a run beside it: 32-bit floats in ms. */
-export async function keepFrameLog(db: Database, runId: string, name: string, bytes: Uint8Array, today: string): Promise<{ id: string }> {
-  if (bytes.length === 0 || bytes.length % 4 !== 0) throw new CoreError('bad-log', 'the log must be 32-bit floats, one a frame')
-  if (bytes.length / 4 > mostFrames) throw new CoreError('log-too-long', `a log of more than ${mostFrames.toLocaleString('en')} frames is not kept; its run is`)
+export async function keepFrameLog(
+  db: Database,
+  runId: string,
+  name: string,
+  bytes: Uint8Array,
+  today: string,
+): Promise<{ id: string }> {
+  if (bytes.length === 0 || bytes.length % 4 !== 0)
+    throw new CoreError('bad-log', 'the log must be 32-bit floats, one a frame')
+  if (bytes.length / 4 > mostFrames)
+    throw new CoreError(
+      'log-too-long',
+      `a log of more than ${mostFrames.toLocaleString('en')} frames is not kept; its run is`,
+    )
   const times = new Float32Array(bytes.slice().buffer)
   const at = times.findIndex((time) => !(time > 0 && Number.isFinite(time)))
-  if (at >= 0) throw new CoreError('bad-frame-time', `frame ${at + 1} is ${times[at]}: a frame time is a number of milliseconds above 0`)
-  const [run] = await db.select({ id: runs.id }).from(runs).where(and(eq(runs.id, runId), isNull(runs.deletedAt)))
+  if (at >= 0)
+    throw new CoreError(
+      'bad-frame-time',
+      `frame ${at + 1} is ${times[at]}: a frame time is a number of milliseconds above 0`,
+    )
+  const [run] = await db
+    .select({ id: runs.id })
+    .from(runs)
+    .where(and(eq(runs.id, runId), isNull(runs.deletedAt)))
   if (!run) throw new NotFoundError(`there is no run "${runId}"`)
   const id = newId('log')
-  await db.insert(frameLogs).values({ id, runId, name: name.slice(0, 200), frames: times.length, times: Buffer.from(bytes), addedOn: today })
+  await db
+    .insert(frameLogs)
+    .values({
+      id,
+      runId,
+      name: name.slice(0, 200),
+      frames: times.length,
+      times: Buffer.from(bytes),
+      addedOn: today,
+    })
   return { id }
 }
 
@@ -82,19 +145,36 @@ export async function importRuns(db: Database, text: string, today: string): Pro
   let added = 0
   await db.transaction(async (tx) => {
     const [partRows, workloadRows] = [await tx.select().from(parts), await tx.select().from(workloads)]
-    const named = <T extends { id: string }>(rows: readonly T[], word: string, nameOf: (row: T) => string) => rows.find((row) => row.id === word || nameOf(row).toLowerCase() === word.toLowerCase())?.id ?? null
+    const named = <T extends { id: string }>(rows: readonly T[], word: string, nameOf: (row: T) => string) =>
+      rows.find((row) => row.id === word || nameOf(row).toLowerCase() === word.toLowerCase())?.id ?? null
     for (const { value, line, raw } of read) {
       const { workload, cpu, graphics, background, cpuUse, cardUse, upscaling, ...rest } = value
       const workloadId = named(workloadRows, workload, (row) => row.name)
-      const cpuId = named(partRows.filter((part) => part.role === 'cpu'), cpu, partLabel)
-      const graphicsId = named(partRows.filter((part) => part.role === 'graphics'), graphics, partLabel)
+      const cpuId = named(
+        partRows.filter((part) => part.role === 'cpu'),
+        cpu,
+        partLabel,
+      )
+      const graphicsId = named(
+        partRows.filter((part) => part.role === 'graphics'),
+        graphics,
+        partLabel,
+      )
       const reject = (reason: string) => rejected.push({ line, code: 'unknown', reason, raw })
       if (workloadId === null) reject(`no workload "${workload}"`)
       else if (cpuId === null) reject(`no CPU "${cpu}"`)
       else if (graphicsId === null) reject(`no card "${graphics}"`)
       else {
         try {
-          const run = runSchema.validateSync({ ...rest, workloadId, cpuId, graphicsId, upscaling: upscaling === '' ? null : upscaling, conditions: { background }, readings: { cpuUse, cardUse } })
+          const run = runSchema.validateSync({
+            ...rest,
+            workloadId,
+            cpuId,
+            graphicsId,
+            upscaling: upscaling === '' ? null : upscaling,
+            conditions: { background },
+            readings: { cpuUse, cardUse },
+          })
           // the same line again is the same run
           const { rowsAffected } = await insertRun(tx, `csv-${await digest(raw)}`, run)
           added += rowsAffected
@@ -107,7 +187,12 @@ export async function importRuns(db: Database, text: string, today: string): Pro
   })
   performanceChanged(db)
   rejected.sort((a, b) => a.line - b.line)
-  return { added, alreadyThere: read.length - (rejected.length - problems.length) - added, rejected: rejected.length, problems: rejected.slice(0, 500) }
+  return {
+    added,
+    alreadyThere: read.length - (rejected.length - problems.length) - added,
+    rejected: rejected.length,
+    problems: rejected.slice(0, 500),
+  }
 }
 
 async function digest(text: string): Promise<string> {

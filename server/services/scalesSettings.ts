@@ -10,19 +10,46 @@ import { NotFoundError } from '../http/errors'
 
 /** Keeps how a build is weighed: years, way of playing, steps switched off, the builder's own figures. */
 export async function saveWeighing(db: Database, buildId: string, input: WeighingInput): Promise<void> {
-  const [build] = await db.select({ currency: builds.currency }).from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  const [build] = await db
+    .select({ currency: builds.currency })
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   for (const [index, other] of input.builds.entries()) {
-    const [found] = await db.select({ currency: builds.currency }).from(builds).where(and(eq(builds.id, other), isNull(builds.deletedAt)))
-    if (!found || other === buildId) throw new CoreError('unknown-build', `there is no other build "${other}"`, `builds[${index}]`)
-    if (found.currency !== build.currency) throw new CoreError('other-currency', `this build is in ${build.currency}, the other in ${found.currency}; builds of one currency can be weighed`, `builds[${index}]`)
+    const [found] = await db
+      .select({ currency: builds.currency })
+      .from(builds)
+      .where(and(eq(builds.id, other), isNull(builds.deletedAt)))
+    if (!found || other === buildId)
+      throw new CoreError('unknown-build', `there is no other build "${other}"`, `builds[${index}]`)
+    if (found.currency !== build.currency)
+      throw new CoreError(
+        'other-currency',
+        `this build is in ${build.currency}, the other in ${found.currency}; builds of one currency can be weighed`,
+        `builds[${index}]`,
+      )
   }
   const known = new Set(likeForLikeSteps.map((rule) => rule.id))
   const stepOf = (id: string, path: string) => {
     if (!known.has(id)) throw new CoreError('unknown-step', `there is no step "${id}"`, path)
     return id
   }
-  const edits = Object.fromEntries(Object.entries(input.edits).map(([machine, own]) => [machine, Object.fromEntries(Object.entries(own).map(([step, amount]) => [stepOf(step, `edits.${machine}`), parseDecimal(amount, build.currency, `edits.${machine}.${step}`)]))]))
-  const weighing: WeighingSettings = { ...input, off: input.off.map((id, index) => stepOf(id, `off[${index}]`)), usualShipping: parseDecimal(input.usualShipping, build.currency, 'usualShipping'), edits }
+  const edits = Object.fromEntries(
+    Object.entries(input.edits).map(([machine, own]) => [
+      machine,
+      Object.fromEntries(
+        Object.entries(own).map(([step, amount]) => [
+          stepOf(step, `edits.${machine}`),
+          parseDecimal(amount, build.currency, `edits.${machine}.${step}`),
+        ]),
+      ),
+    ]),
+  )
+  const weighing: WeighingSettings = {
+    ...input,
+    off: input.off.map((id, index) => stepOf(id, `off[${index}]`)),
+    usualShipping: parseDecimal(input.usualShipping, build.currency, 'usualShipping'),
+    edits,
+  }
   await db.update(builds).set({ weighing }).where(eq(builds.id, buildId))
 }

@@ -10,7 +10,11 @@ import { countSoldRecords } from './prices/priceViews'
 
 /** What the shell needs to know: the date taken for today, and the builds. */
 export async function sessionView(db: Database, today: string): Promise<SessionView> {
-  const rows = await db.select({ id: builds.id, name: builds.name }).from(builds).where(isNull(builds.deletedAt)).orderBy(desc(builds.createdAt), builds.name)
+  const rows = await db
+    .select({ id: builds.id, name: builds.name })
+    .from(builds)
+    .where(isNull(builds.deletedAt))
+    .orderBy(desc(builds.createdAt), builds.name)
   return { today, builds: rows, soldRecords: await countSoldRecords(db) }
 }
 
@@ -19,12 +23,45 @@ export async function buildStrips(db: Database, today: string): Promise<BuildStr
   const { builds: list } = await sessionView(db, today)
   const hits = await lookoutHits(db, today)
   const said = await waitingDays(db, today)
-  return Promise.all(list.map(async ({ id }) => {
-    const { name, purpose, wantedBy, currency, budget, stretch, receipt, targets, fit, emptyRoles, breaches, houseRules, choices } = await buildView(db, id, today)
-    const answerDays = houseRules.answerDays ?? defaultAnswerDays
-    return { id, name, purpose, wantedBy, currency, budget, stretch, receipt, targets, findings: fit.findings, emptyRoles, breaches, hits: hits.filter((hit) => hit.buildId === id),
-      silent: said.filter((each) => each.days >= answerDays),
-      gone: choices.flatMap((choice) => (choice.vanishedOn !== null && choice.paidOn === null && choice.leadId !== null ? [{ leadId: choice.leadId, title: choice.label }] : [])),
-    }
-  }))
+  return Promise.all(
+    list.map(async ({ id }) => {
+      const {
+        name,
+        purpose,
+        wantedBy,
+        currency,
+        budget,
+        stretch,
+        receipt,
+        targets,
+        fit,
+        emptyRoles,
+        breaches,
+        houseRules,
+        choices,
+      } = await buildView(db, id, today)
+      const answerDays = houseRules.answerDays ?? defaultAnswerDays
+      return {
+        id,
+        name,
+        purpose,
+        wantedBy,
+        currency,
+        budget,
+        stretch,
+        receipt,
+        targets,
+        findings: fit.findings,
+        emptyRoles,
+        breaches,
+        hits: hits.filter((hit) => hit.buildId === id),
+        silent: said.filter((each) => each.days >= answerDays),
+        gone: choices.flatMap((choice) =>
+          choice.vanishedOn !== null && choice.paidOn === null && choice.leadId !== null
+            ? [{ leadId: choice.leadId, title: choice.label }]
+            : [],
+        ),
+      }
+    }),
+  )
 }

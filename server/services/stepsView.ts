@@ -27,34 +27,78 @@ import { keptParts, valuedLeads } from './valuedLeads'
 const soldShare = 0.8
 
 /** The next steps up of each role that can be ranked, from leads and street prices, within what is left; and what to swap where the build is over its budget. */
-export async function stepsView(db: Database, buildId: string, today: string, only?: Role): Promise<StepsView> {
-  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+export async function stepsView(
+  db: Database,
+  buildId: string,
+  today: string,
+  only?: Role,
+): Promise<StepsView> {
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const priced = pricedLibrary(market, build, today)
-  const options = [...await leadOptions(db, market, build, view, today), ...priced.map(({ part, price }): StepOption => ({ id: `street:${part.id}`, from: 'street', part, price }))]
+  const options = [
+    ...(await leadOptions(db, market, build, view, today)),
+    ...priced.map(({ part, price }): StepOption => ({
+      id: `street:${part.id}`,
+      from: 'street',
+      part,
+      price,
+    })),
+  ]
   const brief = fitBriefOf(build, today)
   const left = Math.max(0, view.receipt.left)
   const reach = reachOf(view)
   const priceOf = (part: Part) => priced.find((each) => each.part.id === part.id)?.price ?? 0
   const { stepThreshold } = machineRules(build)
-  const roles = rankedRoles.filter((role) => only === undefined || role === only).map((role) => {
-    const part = view.parts.find((each) => each.role === role)
-    const choice = part && view.choices.find((each) => each.parts.some((own) => own.id === part.id))
-    const isAlone = choice?.parts.length === 1 && choice.paidOn === null && choice.kind !== 'owned'
-    const cost = part ? (isAlone ? choice.payNow : Math.round(soldShare * priceOf(part))) : 0
-    const at = part ? view.parts.indexOf(part) : -1
-    const steps = stepsUp({
-      role, others: view.parts.filter((_, index) => index !== at), present: part ? { part, cost } : null, options: options.filter((option) => option.part.role === role && option.part.facts.module !== 'laptop'),
-      left, brief, settled: new Set(build.settled), reach, threshold: stepThreshold, minorPerUnit: minorPerUnit(build.currency),
+  const roles = rankedRoles
+    .filter((role) => only === undefined || role === only)
+    .map((role) => {
+      const part = view.parts.find((each) => each.role === role)
+      const choice = part && view.choices.find((each) => each.parts.some((own) => own.id === part.id))
+      const isAlone = choice?.parts.length === 1 && choice.paidOn === null && choice.kind !== 'owned'
+      const cost = part ? (isAlone ? choice.payNow : Math.round(soldShare * priceOf(part))) : 0
+      const at = part ? view.parts.indexOf(part) : -1
+      const steps = stepsUp({
+        role,
+        others: view.parts.filter((_, index) => index !== at),
+        present: part ? { part, cost } : null,
+        options: options.filter(
+          (option) => option.part.role === role && option.part.facts.module !== 'laptop',
+        ),
+        left,
+        brief,
+        settled: new Set(build.settled),
+        reach,
+        threshold: stepThreshold,
+        minorPerUnit: minorPerUnit(build.currency),
+      })
+      return {
+        role,
+        present: part ? { name: partLabel(part), cost, choiceId: isAlone ? choice.id : null } : null,
+        steps: steps.map(stepView),
+      }
     })
-    return { role, present: part ? { name: partLabel(part), cost, choiceId: isAlone ? choice.id : null } : null, steps: steps.map(stepView) }
-  })
-  return { left, threshold: stepThreshold, roles, slimming: view.receipt.left < 0 ? slim(view, options, brief, reach) : null }
+  return {
+    left,
+    threshold: stepThreshold,
+    roles,
+    slimming: view.receipt.left < 0 ? slim(view, options, brief, reach) : null,
+  }
 }
 
 function stepView({ option, ...step }: Step): StepView {
-  return { ...step, id: option.id, from: option.from, partId: option.part.id, name: partLabel(option.part), price: option.price }
+  return {
+    ...step,
+    id: option.id,
+    from: option.from,
+    partId: option.part.id,
+    name: partLabel(option.part),
+    price: option.price,
+  }
 }
 
 /** Open leads with one thing kept, for which nothing of the house speaks against; at their expected cost. */
@@ -63,19 +107,66 @@ export interface LeadOption extends StepOption, Pick<ChoiceView, 'payNow' | 'aft
   readonly condition: Condition
 }
 
-export async function leadOptions(db: Database, market: Market, build: typeof builds.$inferSelect, view: BuildView, today: string): Promise<LeadOption[]> {
+export async function leadOptions(
+  db: Database,
+  market: Market,
+  build: typeof builds.$inferSelect,
+  view: BuildView,
+  today: string,
+): Promise<LeadOption[]> {
   const table = rateTable(market.rates)
   // only what keeps one thing can take one role
-  const kept = groupBy(await db.select({ leadId: leadThings.leadId, partId: leadThings.partId }).from(leadThings).where(eq(leadThings.plan, 'keep')), (row) => row.leadId)
-  const open = (await db.select({ id: leads.id, currency: leads.currency, endsOn: leads.endsOn }).from(leads).where(and(eq(leads.state, 'open'), isNull(leads.deletedAt), isNull(leads.vanishedOn))))
-    .filter((row) => table.find(today, row.currency, build.currency) !== null && (row.endsOn === null || row.endsOn >= today) && kept.get(row.id)?.length === 1 && !view.choices.some((choice) => choice.leadId === row.id))
+  const kept = groupBy(
+    await db
+      .select({ leadId: leadThings.leadId, partId: leadThings.partId })
+      .from(leadThings)
+      .where(eq(leadThings.plan, 'keep')),
+    (row) => row.leadId,
+  )
+  const open = (
+    await db
+      .select({ id: leads.id, currency: leads.currency, endsOn: leads.endsOn })
+      .from(leads)
+      .where(and(eq(leads.state, 'open'), isNull(leads.deletedAt), isNull(leads.vanishedOn)))
+  ).filter(
+    (row) =>
+      table.find(today, row.currency, build.currency) !== null &&
+      (row.endsOn === null || row.endsOn >= today) &&
+      kept.get(row.id)?.length === 1 &&
+      !view.choices.some((choice) => choice.leadId === row.id),
+  )
   const library = new Map(market.library.map((part) => [part.id, part]))
-  return (await valuedLeads(db, market, build, today, open.map((row) => row.id))).flatMap((valued): LeadOption[] => {
+  return (
+    await valuedLeads(
+      db,
+      market,
+      build,
+      today,
+      open.map((row) => row.id),
+    )
+  ).flatMap((valued): LeadOption[] => {
     const [part, ...others] = keptParts(valued, library)
-    if (!part || others.length > 0 || valued.lead.condition === 'damaged' || houseRuleBreaches(build.houseRules, valued, library).length > 0) return []
+    if (
+      !part ||
+      others.length > 0 ||
+      valued.lead.condition === 'damaged' ||
+      houseRuleBreaches(build.houseRules, valued, library).length > 0
+    )
+      return []
     // an ask far under the street is a warning, not a bargain
     if (isTooCheap(valued.value.ask, warnBelow(market, valued, today, build.currency))) return []
-    return [{ id: valued.lead.id, from: 'lead', part, price: valued.value.expectedAfterResale, payNow: valued.value.payNow, afterRebates: valued.value.afterRebates, anyoneCanPay: anyoneCanPay(valued), condition: valued.lead.condition }]
+    return [
+      {
+        id: valued.lead.id,
+        from: 'lead',
+        part,
+        price: valued.value.expectedAfterResale,
+        payNow: valued.value.payNow,
+        afterRebates: valued.value.afterRebates,
+        anyoneCanPay: anyoneCanPay(valued),
+        condition: valued.lead.condition,
+      },
+    ]
   })
 }
 
@@ -84,22 +175,80 @@ function reachOf(view: BuildView): (parts: readonly Part[]) => TargetReach[] {
   return (parts) => {
     const { machine } = frameMachineOf(parts)
     if (!machine) return []
-    return view.targets.map((target) => ({ name: `${target.workload} ${target.height}p ${target.preset}`, fps: estimateFrameRate(view.workloads.find((each) => each.id === target.workloadId)!, machine, target).averageFps, wanted: target.averageFps }))
+    return view.targets.map((target) => ({
+      name: `${target.workload} ${target.height}p ${target.preset}`,
+      fps: estimateFrameRate(
+        view.workloads.find((each) => each.id === target.workloadId)!,
+        machine,
+        target,
+      ).averageFps,
+      wanted: target.averageFps,
+    }))
   }
 }
 
-function slim(view: BuildView, options: readonly StepOption[], brief: ReturnType<typeof fitBriefOf>, reach: ReturnType<typeof reachOf>): StepsView['slimming'] {
-  const chosen = view.choices.filter((choice) => choice.parts.length === 1 && choice.scope !== 'test').map((choice) => ({ id: choice.id, part: view.parts.find((part) => part.id === choice.parts[0]!.id), cost: choice.payNow, fixed: choice.paidOn !== null || choice.kind === 'owned' }))
-  const rest = view.parts.filter((part) => !chosen.some((each) => each.part?.id === part.id)).map((part) => ({ id: `rest:${part.id}`, part, cost: 0, fixed: true }))
+function slim(
+  view: BuildView,
+  options: readonly StepOption[],
+  brief: ReturnType<typeof fitBriefOf>,
+  reach: ReturnType<typeof reachOf>,
+): StepsView['slimming'] {
+  const chosen = view.choices
+    .filter((choice) => choice.parts.length === 1 && choice.scope !== 'test')
+    .map((choice) => ({
+      id: choice.id,
+      part: view.parts.find((part) => part.id === choice.parts[0]!.id),
+      cost: choice.payNow,
+      fixed: choice.paidOn !== null || choice.kind === 'owned',
+    }))
+  const rest = view.parts
+    .filter((part) => !chosen.some((each) => each.part?.id === part.id))
+    .map((part) => ({ id: `rest:${part.id}`, part, cost: 0, fixed: true }))
   const all = [...chosen.flatMap((each) => (each.part ? [{ ...each, part: each.part }] : [])), ...rest]
   const over = -view.receipt.left
-  const { swaps, stillOver } = slimming({ chosen: all, options: options.filter((option) => option.part.facts.module !== 'laptop'), over, brief, worth: (parts) => worthOf(parts, reach(parts)) })
-  return { over, stillOver, swaps: swaps.map((swap) => ({ choiceId: swap.choiceId, out: partLabel(swap.out), id: swap.option.id, partId: swap.option.part.id, from: swap.option.from, name: partLabel(swap.option.part), saved: swap.saved, lost: swap.lost })) }
+  const { swaps, stillOver } = slimming({
+    chosen: all,
+    options: options.filter((option) => option.part.facts.module !== 'laptop'),
+    over,
+    brief,
+    worth: (parts) => worthOf(parts, reach(parts)),
+  })
+  return {
+    over,
+    stillOver,
+    swaps: swaps.map((swap) => ({
+      choiceId: swap.choiceId,
+      out: partLabel(swap.out),
+      id: swap.option.id,
+      partId: swap.option.part.id,
+      from: swap.option.from,
+      name: partLabel(swap.option.part),
+      saved: swap.saved,
+      lost: swap.lost,
+    })),
+  }
 }
 
 /** Worth of a machine: how far it reaches its targets, less weight for memory and storage, which no target counts. */
 function worthOf(parts: readonly Part[], reached: readonly TargetReach[]): number {
-  const frames = reached.reduce((sum, each) => sum + Math.log(Math.min(2, targetRatio({ averageFps: each.fps, lowFps: each.fps }, { averageFps: each.wanted, lowFps: null }))), 0) / Math.max(1, reached.length)
-  const gb = (role: Role) => parts.filter((part) => part.role === role).reduce((sum, part) => sum + (part.facts.capacityGb ?? 0), 0)
-  return Math.exp(frames + 0.1 * Math.log(Math.max(1, gb('memory'))) + 0.05 * Math.log(Math.max(1, gb('storage'))))
+  const frames =
+    reached.reduce(
+      (sum, each) =>
+        sum +
+        Math.log(
+          Math.min(
+            2,
+            targetRatio(
+              { averageFps: each.fps, lowFps: each.fps },
+              { averageFps: each.wanted, lowFps: null },
+            ),
+          ),
+        ),
+      0,
+    ) / Math.max(1, reached.length)
+  const gb = (role: Role) =>
+    parts.filter((part) => part.role === role).reduce((sum, part) => sum + (part.facts.capacityGb ?? 0), 0)
+  return Math.exp(
+    frames + 0.1 * Math.log(Math.max(1, gb('memory'))) + 0.05 * Math.log(Math.max(1, gb('storage'))),
+  )
 }

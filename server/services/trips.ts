@@ -9,10 +9,23 @@ import { newId } from './ids'
 import { findBuild } from './prices/priceViews'
 
 /** Plans a drive to fetch things; leads are put on it one by one. */
-export async function createTrip(db: Database, buildId: string, { name, km, fare, hours }: InferType<typeof tripSchema>): Promise<string> {
+export async function createTrip(
+  db: Database,
+  buildId: string,
+  { name, km, fare, hours }: InferType<typeof tripSchema>,
+): Promise<string> {
   const build = await findBuild(db, buildId)
   const id = newId(name)
-  await db.insert(trips).values({ id, buildId, name, km, hours: hours ?? 0, fare: parseDecimal(fare ?? '0', build.currency, 'fare') })
+  await db
+    .insert(trips)
+    .values({
+      id,
+      buildId,
+      name,
+      km,
+      hours: hours ?? 0,
+      fare: parseDecimal(fare ?? '0', build.currency, 'fare'),
+    })
   return id
 }
 

@@ -15,8 +15,14 @@ import { builds, choices, codes, leads, leadThings, rebates, sources, trips } fr
 import { streetAt, type Market } from './market'
 
 export type BuildToValue = Pick<typeof builds.$inferSelect, 'id' | 'currency' | 'houseRules'>
-export type LeadRow = typeof leads.$inferSelect & { things: { partId: string; quantity: number; plan: LotPlan }[] }
-export type SignShown = { readonly sign: FaultSign; readonly quote: string; readonly by: 'listing' | 'builder' }
+export type LeadRow = typeof leads.$inferSelect & {
+  things: { partId: string; quantity: number; plan: LotPlan }[]
+}
+export type SignShown = {
+  readonly sign: FaultSign
+  readonly quote: string
+  readonly by: 'listing' | 'builder'
+}
 
 export interface ValuedLead {
   readonly lead: LeadRow
@@ -34,64 +40,143 @@ export interface ValuedLead {
 }
 
 /** The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that cannot be converted. */
-export async function valuedLeads(db: Database, market: Market, build: BuildToValue, today: string, ids: readonly string[]): Promise<ValuedLead[]> {
+export async function valuedLeads(
+  db: Database,
+  market: Market,
+  build: BuildToValue,
+  today: string,
+  ids: readonly string[],
+): Promise<ValuedLead[]> {
   if (ids.length === 0) return []
-  const rows = await db.select({ lead: leads, source: sources }).from(leads).innerJoin(sources, eq(sources.id, leads.sourceId)).where(inArray(leads.id, [...ids]))
+  const rows = await db
+    .select({ lead: leads, source: sources })
+    .from(leads)
+    .innerJoin(sources, eq(sources.id, leads.sourceId))
+    .where(inArray(leads.id, [...ids]))
   const [things, codeRows, rebateRows, tripRows, chosen] = await Promise.all([
-    db.select().from(leadThings).orderBy(leadThings.leadId, leadThings.position), db.select().from(codes), db.select().from(rebates),
-    db.select().from(trips).where(and(eq(trips.buildId, build.id), isNull(trips.deletedAt))),
-    db.select({ leadId: choices.leadId, buildId: choices.buildId }).from(choices).innerJoin(builds, eq(builds.id, choices.buildId)).where(and(isNull(choices.deletedAt), isNull(builds.deletedAt), eq(choices.kind, 'lead'))),
+    db.select().from(leadThings).orderBy(leadThings.leadId, leadThings.position),
+    db.select().from(codes),
+    db.select().from(rebates),
+    db
+      .select()
+      .from(trips)
+      .where(and(eq(trips.buildId, build.id), isNull(trips.deletedAt))),
+    db
+      .select({ leadId: choices.leadId, buildId: choices.buildId })
+      .from(choices)
+      .innerJoin(builds, eq(builds.id, choices.buildId))
+      .where(and(isNull(choices.deletedAt), isNull(builds.deletedAt), eq(choices.kind, 'lead'))),
   ])
-  const [thingsOf, codesOf, rebatesOf] = [groupBy(things, (each) => each.leadId), groupBy(codeRows, (each) => each.leadId), groupBy(rebateRows, (each) => each.leadId)]
+  const [thingsOf, codesOf, rebatesOf] = [
+    groupBy(things, (each) => each.leadId),
+    groupBy(codeRows, (each) => each.leadId),
+    groupBy(rebateRows, (each) => each.leadId),
+  ]
   const library = new Map(market.library.map((part) => [part.id, part]))
   const table = rateTable(market.rates)
   const context: LeadContext = {
-    currency: build.currency, today, rates: table, assumptions: faultAssumptions(build.houseRules.faults),
+    currency: build.currency,
+    today,
+    rates: table,
+    assumptions: faultAssumptions(build.houseRules.faults),
     streetOf: (partId) => streetAt(market, partId, today, build.currency, build.houseRules.patience),
   }
   const household = { chosen: new Set(chosen.map((row) => row.leadId)), rebateRows }
-  const onTrip = await chosenOnTrips(db, build.id, tripRows.map((trip) => trip.id))
+  const onTrip = await chosenOnTrips(
+    db,
+    build.id,
+    tripRows.map((trip) => trip.id),
+  )
   return rows.map(({ lead, source }) => {
     const own = thingsOf.get(lead.id) ?? []
     const said = [lead.title, lead.note, lead.text].join('\n')
-    const facts = readFacts([...new Set(own.map((thing) => library.get(thing.partId)!.role))], said, lead.answers, lead.condition === 'new')
+    const facts = readFacts(
+      [...new Set(own.map((thing) => library.get(thing.partId)!.role))],
+      said,
+      lead.answers,
+      lead.condition === 'new',
+    )
     const signs = signsOf(lead, said)
     const beyond = beyondFor(lead.id, household)
     const trip = tripRows.find((each) => each.id === lead.tripId) ?? null
-    const pickup = trip && pickupShare(lead, trip, onTrip.get(trip.id) ?? [], build, table.rateOn(today, lead.currency, build.currency))
-    const revalue = (price: number) => valueLead({
-      ...lead,
-      price,
-      terms: termsOf(source, lead.currency !== build.currency),
-      protection: source.protection,
-      things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
-      codes: (codesOf.get(lead.id) ?? []).map(toCode),
-      // what a household is not paid any more counts like a refused one
-      rebates: (rebatesOf.get(lead.id) ?? []).map((rebate) => (beyond.has(rebate.id) ? { ...rebate, state: 'refused' as const } : rebate)),
-      facts, signs: signs.map(({ sign }) => sign),
-      ...(pickup === null ? {} : { pickup }),
-    }, context)
-    return { lead: { ...lead, things: own }, sourceName: source.name, source, facts, signs, rebates: rebatesOf.get(lead.id) ?? [], beyond, trip, value: revalue(lead.price), revalue }
+    const pickup =
+      trip &&
+      pickupShare(
+        lead,
+        trip,
+        onTrip.get(trip.id) ?? [],
+        build,
+        table.rateOn(today, lead.currency, build.currency),
+      )
+    const revalue = (price: number) =>
+      valueLead(
+        {
+          ...lead,
+          price,
+          terms: termsOf(source, lead.currency !== build.currency),
+          protection: source.protection,
+          things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
+          codes: (codesOf.get(lead.id) ?? []).map(toCode),
+          // what a household is not paid any more counts like a refused one
+          rebates: (rebatesOf.get(lead.id) ?? []).map((rebate) =>
+            beyond.has(rebate.id) ? { ...rebate, state: 'refused' as const } : rebate,
+          ),
+          facts,
+          signs: signs.map(({ sign }) => sign),
+          ...(pickup === null ? {} : { pickup }),
+        },
+        context,
+      )
+    return {
+      lead: { ...lead, things: own },
+      sourceName: source.name,
+      source,
+      facts,
+      signs,
+      rebates: rebatesOf.get(lead.id) ?? [],
+      beyond,
+      trip,
+      value: revalue(lead.price),
+      revalue,
+    }
   })
 }
 
 function termsOf(source: typeof sources.$inferSelect, isForeign: boolean) {
   const terms: SourceTerms = {
-    taxPercent: source.taxPercent, taxOnShipping: source.taxOnShipping, paymentFeePercent: source.paymentFeePercent,
-    shipping: { kind: source.shippingKind, amount: source.shippingAmount, ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }) },
+    taxPercent: source.taxPercent,
+    taxOnShipping: source.taxOnShipping,
+    paymentFeePercent: source.paymentFeePercent,
+    shipping: {
+      kind: source.shippingKind,
+      amount: source.shippingAmount,
+      ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }),
+    },
   }
   const isImport = source.importDutyPercent > 0 || source.importTaxPercent > 0
   return {
     ...terms,
-    ...(isImport && { import: { dutyPercent: source.importDutyPercent, taxPercent: source.importTaxPercent, freeUnder: source.importFreeUnder } }),
+    ...(isImport && {
+      import: {
+        dutyPercent: source.importDutyPercent,
+        taxPercent: source.importTaxPercent,
+        freeUnder: source.importFreeUnder,
+      },
+    }),
     ...(isForeign && source.exchangeFeePercent > 0 && { exchangeFeePercent: source.exchangeFeePercent }),
   }
 }
 
 function toCode(code: typeof codes.$inferSelect): Code {
   return {
-    id: code.word, kind: code.kind, value: code.value, scope: code.role === null ? {} : { role: code.role }, stackable: code.stackable,
-    ...(code.minSpend === null ? {} : { minSpend: code.minSpend }), ...(code.validUntil === null ? {} : { validUntil: code.validUntil }), ...(code.cap === null ? {} : { cap: code.cap }),
+    id: code.word,
+    kind: code.kind,
+    value: code.value,
+    scope: code.role === null ? {} : { role: code.role },
+    stackable: code.stackable,
+    ...(code.minSpend === null ? {} : { minSpend: code.minSpend }),
+    ...(code.validUntil === null ? {} : { validUntil: code.validUntil }),
+    ...(code.cap === null ? {} : { cap: code.cap }),
   }
 }
 
@@ -115,25 +200,52 @@ function beyondFor(leadId: string, { chosen, rebateRows }: Household): ReadonlyS
   if (!rebateRows.some((rebate) => rebate.leadId === leadId && rebate.campaign !== '')) return new Set()
   const standing = rebateRows.filter((rebate) => rebate.leadId === leadId || chosen.has(rebate.leadId))
   // a lead that is only looked at comes after those that are chosen
-  return beyondHousehold(standing.map((rebate) => (rebate.leadId === leadId && !chosen.has(leadId) ? { ...rebate, claimBy: '9999-12-31' } : rebate)))
+  return beyondHousehold(
+    standing.map((rebate) =>
+      rebate.leadId === leadId && !chosen.has(leadId) ? { ...rebate, claimBy: '9999-12-31' } : rebate,
+    ),
+  )
 }
 
-async function chosenOnTrips(db: Database, buildId: string, tripIds: readonly string[]): Promise<Map<string, string[]>> {
+async function chosenOnTrips(
+  db: Database,
+  buildId: string,
+  tripIds: readonly string[],
+): Promise<Map<string, string[]>> {
   if (tripIds.length === 0) return new Map()
-  const rows = await db.select({ leadId: leads.id, tripId: leads.tripId }).from(leads).innerJoin(choices, eq(choices.leadId, leads.id))
-    .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt), inArray(leads.tripId, [...tripIds]))).orderBy(leads.id)
-  return new Map([...groupBy(rows, (row) => row.tripId!)].map(([tripId, list]) => [tripId, [...new Set(list.map((row) => row.leadId))]]))
+  const rows = await db
+    .select({ leadId: leads.id, tripId: leads.tripId })
+    .from(leads)
+    .innerJoin(choices, eq(choices.leadId, leads.id))
+    .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt), inArray(leads.tripId, [...tripIds])))
+    .orderBy(leads.id)
+  return new Map(
+    [...groupBy(rows, (row) => row.tripId!)].map(([tripId, list]) => [
+      tripId,
+      [...new Set(list.map((row) => row.leadId))],
+    ]),
+  )
 }
 
 /** What a lead bears of its trip, in its own currency: an equal share with what else is chosen on it. */
-function pickupShare(lead: { id: string; currency: string }, trip: typeof trips.$inferSelect, chosen: readonly string[], build: BuildToValue, rate: string | number): number {
+function pickupShare(
+  lead: { id: string; currency: string },
+  trip: typeof trips.$inferSelect,
+  chosen: readonly string[],
+  build: BuildToValue,
+  rate: string | number,
+): number {
   const stops = [...new Set([...chosen, lead.id])].sort()
   const { perKm = 0, perHour = 0 } = build.houseRules
-  const share = tripShares({ km: trip.km, perKm, fare: trip.fare, hours: trip.hours, perHour }, stops.length)[stops.indexOf(lead.id)]!
+  const share = tripShares({ km: trip.km, perKm, fare: trip.fare, hours: trip.hours, perHour }, stops.length)[
+    stops.indexOf(lead.id)
+  ]!
   return lead.currency === build.currency ? share : convertBack(share, lead.currency, build.currency, rate)
 }
 
 /** What a lead keeps, as its parts; one entry a piece. */
 export function keptParts({ lead }: ValuedLead, library: ReadonlyMap<string, Part>): Part[] {
-  return lead.things.filter((thing) => thing.plan === 'keep').flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
+  return lead.things
+    .filter((thing) => thing.plan === 'keep')
+    .flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
 }

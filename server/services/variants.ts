@@ -15,22 +15,47 @@ import { newId } from './ids'
 type BuildRow = typeof builds.$inferSelect
 
 async function buildRow(db: Pick<Database, 'select'>, id: string): Promise<BuildRow> {
-  const [build] = await db.select().from(builds).where(and(eq(builds.id, id), isNull(builds.deletedAt)))
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, id), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${id}"`)
   return build
 }
 
 /** Begins a variant: the brief is its own from here on, the choices are the build's until one is changed. */
-export async function createVariant(db: Database, buildId: string, name: string, today: string): Promise<string> {
+export async function createVariant(
+  db: Database,
+  buildId: string,
+  name: string,
+  today: string,
+): Promise<string> {
   return db.transaction((tx) => insertVariant(tx, buildId, name, today))
 }
 
-export async function insertVariant(tx: Queryable, buildId: string, name: string, today: string): Promise<string> {
+export async function insertVariant(
+  tx: Queryable,
+  buildId: string,
+  name: string,
+  today: string,
+): Promise<string> {
   const parent = await buildRow(tx, buildId)
   const id = newId(name)
-  await tx.insert(builds).values({ ...parent, id, name, variantOf: buildId, dropped: [], settled: [...parent.settled], createdAt: today })
-  for (const target of await tx.select().from(targets).where(eq(targets.buildId, buildId))) await tx.insert(targets).values({ ...target, id: newId('target'), buildId: id })
-  for (const rival of await tx.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))) await tx.insert(buildRivals).values({ ...rival, buildId: id })
+  await tx
+    .insert(builds)
+    .values({
+      ...parent,
+      id,
+      name,
+      variantOf: buildId,
+      dropped: [],
+      settled: [...parent.settled],
+      createdAt: today,
+    })
+  for (const target of await tx.select().from(targets).where(eq(targets.buildId, buildId)))
+    await tx.insert(targets).values({ ...target, id: newId('target'), buildId: id })
+  for (const rival of await tx.select().from(buildRivals).where(eq(buildRivals.buildId, buildId)))
+    await tx.insert(buildRivals).values({ ...rival, buildId: id })
   return id
 }
 
@@ -45,26 +70,64 @@ export async function isInherited(db: Database, choiceId: string, buildId: strin
 }
 
 /** A variant does without a choice it came with, or has it again. */
-export async function setDropped(db: Database, buildId: string, choiceId: string, isDropped: boolean): Promise<void> {
+export async function setDropped(
+  db: Database,
+  buildId: string,
+  choiceId: string,
+  isDropped: boolean,
+): Promise<void> {
   const build = await buildRow(db, buildId)
   const rest = build.dropped.filter((each) => each !== choiceId)
-  await db.update(builds).set({ dropped: isDropped ? [...rest, choiceId] : rest }).where(eq(builds.id, buildId))
+  await db
+    .update(builds)
+    .set({ dropped: isDropped ? [...rest, choiceId] : rest })
+    .where(eq(builds.id, buildId))
 }
 
 /** Changes a choice that a variant came with: it becomes the variant's own, the build's stays as it is. */
-export async function changeInherited(db: Database, buildId: string, choiceId: string, change: { scope?: ChoiceInput['scope'] | undefined; reason?: string | undefined; limit?: string | null | undefined; leftOut?: string[] | undefined; paidOn?: string | null | undefined }): Promise<void> {
-  if (change.paidOn !== undefined) throw new CoreError('inherited', 'this belongs to the build the variant is made of; pay for it there', 'paidOn')
+export async function changeInherited(
+  db: Database,
+  buildId: string,
+  choiceId: string,
+  change: {
+    scope?: ChoiceInput['scope'] | undefined
+    reason?: string | undefined
+    limit?: string | null | undefined
+    leftOut?: string[] | undefined
+    paidOn?: string | null | undefined
+  },
+): Promise<void> {
+  if (change.paidOn !== undefined)
+    throw new CoreError(
+      'inherited',
+      'this belongs to the build the variant is made of; pay for it there',
+      'paidOn',
+    )
   await db.transaction(async (tx) => {
     const build = await buildRow(tx, buildId)
     const row = (await choiceRowsOf(tx, build)).find((each) => each.id === choiceId)
     if (!row) throw new NotFoundError(`there is no choice "${choiceId}" in this variant`)
-    const [last] = await tx.select({ position: max(choices.position) }).from(choices).where(eq(choices.buildId, buildId))
+    const [last] = await tx
+      .select({ position: max(choices.position) })
+      .from(choices)
+      .where(eq(choices.buildId, buildId))
     await tx.insert(choices).values({
-      ...row, id: newId('choice'), buildId, position: (last?.position ?? 99) + 1, paidOn: null,
-      ...(change.scope === undefined ? {} : { scope: change.scope }), ...(change.reason === undefined ? {} : { reason: change.reason }), ...(change.leftOut === undefined ? {} : { leftOut: change.leftOut }),
-      ...(change.limit === undefined ? {} : { limit: change.limit === null ? null : parseDecimal(change.limit, build.currency, 'limit') }),
+      ...row,
+      id: newId('choice'),
+      buildId,
+      position: (last?.position ?? 99) + 1,
+      paidOn: null,
+      ...(change.scope === undefined ? {} : { scope: change.scope }),
+      ...(change.reason === undefined ? {} : { reason: change.reason }),
+      ...(change.leftOut === undefined ? {} : { leftOut: change.leftOut }),
+      ...(change.limit === undefined
+        ? {}
+        : { limit: change.limit === null ? null : parseDecimal(change.limit, build.currency, 'limit') }),
     })
-    await tx.update(builds).set({ dropped: [...build.dropped, choiceId] }).where(eq(builds.id, buildId))
+    await tx
+      .update(builds)
+      .set({ dropped: [...build.dropped, choiceId] })
+      .where(eq(builds.id, buildId))
   })
 }
 
@@ -72,16 +135,32 @@ export async function changeInherited(db: Database, buildId: string, choiceId: s
 export async function variantsView(db: Database, buildId: string, today: string): Promise<VariantsView> {
   const build = await buildRow(db, buildId)
   const rootId = build.variantOf ?? build.id
-  const family = (await db.select().from(builds).where(isNull(builds.deletedAt))).filter((row) => row.id === rootId || row.variantOf === rootId).sort((a, b) => Number(a.id !== rootId) - Number(b.id !== rootId) || (a.createdAt < b.createdAt ? -1 : 1))
+  const family = (await db.select().from(builds).where(isNull(builds.deletedAt)))
+    .filter((row) => row.id === rootId || row.variantOf === rootId)
+    .sort((a, b) => Number(a.id !== rootId) - Number(b.id !== rootId) || (a.createdAt < b.createdAt ? -1 : 1))
   const views = await Promise.all(family.map((row) => buildView(db, row.id, today)))
-  const common = views[0]!.choices.filter((choice) => views.every((view) => view.choices.some((each) => each.id === choice.id)))
+  const common = views[0]!.choices.filter((choice) =>
+    views.every((view) => view.choices.some((each) => each.id === choice.id)),
+  )
   return {
     shared: common.map(({ id, label }) => ({ id, label })),
     machines: views.map((view) => ({
-      id: view.id, name: view.name, currency: view.currency, isVariant: view.id !== rootId, totals: view.receipt.totals, left: view.receipt.left,
+      id: view.id,
+      name: view.name,
+      currency: view.currency,
+      isVariant: view.id !== rootId,
+      totals: view.receipt.totals,
+      left: view.receipt.left,
       findings: view.fit.findings.map(({ severity, what }) => ({ severity, what })),
-      targets: view.targets.map((target) => ({ name: `${target.workload} ${target.height}p ${target.preset}`, fps: target.estimate?.averageFps ?? null, wanted: target.averageFps, verdict: target.verdict })),
-      lines: view.choices.filter((choice) => !common.some((each) => each.id === choice.id)).map(({ id, label, payNow }) => ({ id, label, payNow })),
+      targets: view.targets.map((target) => ({
+        name: `${target.workload} ${target.height}p ${target.preset}`,
+        fps: target.estimate?.averageFps ?? null,
+        wanted: target.averageFps,
+        verdict: target.verdict,
+      })),
+      lines: view.choices
+        .filter((choice) => !common.some((each) => each.id === choice.id))
+        .map(({ id, label, payNow }) => ({ id, label, payNow })),
     })),
   }
 }

@@ -5,9 +5,15 @@ import type { Database } from '../db/client'
 import { leads, offers } from '../db/schema'
 
 /** Open leads whose seller owes a word, and for how many days. */
-export async function waitingDays(db: Database, today: string): Promise<{ leadId: string; title: string; days: number }[]> {
+export async function waitingDays(
+  db: Database,
+  today: string,
+): Promise<{ leadId: string; title: string; days: number }[]> {
   const [rows, said] = await Promise.all([
-    db.select({ id: leads.id, title: leads.title, askedOn: leads.askedOn }).from(leads).where(and(isNull(leads.deletedAt), isNull(leads.vanishedOn), eq(leads.state, 'open'))),
+    db
+      .select({ id: leads.id, title: leads.title, askedOn: leads.askedOn })
+      .from(leads)
+      .where(and(isNull(leads.deletedAt), isNull(leads.vanishedOn), eq(leads.state, 'open'))),
     db.select().from(offers).where(isNull(offers.deletedAt)),
   ])
   const saidOf = groupBy(said, (offer) => offer.leadId)

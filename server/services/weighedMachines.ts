@@ -46,10 +46,20 @@ export interface Scales {
 }
 
 /** The targets of a build on the parts of another one: nothing was measured there at these settings. */
-export function onThese(targets: readonly TargetView[], parts: readonly Part[], workloads: readonly Workload[]): TargetView[] {
+export function onThese(
+  targets: readonly TargetView[],
+  parts: readonly Part[],
+  workloads: readonly Workload[],
+): TargetView[] {
   const { machine } = frameMachineOf(parts)
   return targets.map((target) => {
-    const estimate = machine ? estimateFrameRate(workloads.find((each) => each.id === target.workloadId)!, machine, target) : null
+    const estimate = machine
+      ? estimateFrameRate(
+          workloads.find((each) => each.id === target.workloadId)!,
+          machine,
+          target,
+        )
+      : null
     return { ...target, measured: [], estimate, verdict: estimate ? judgeTarget(estimate, target) : null }
   })
 }
@@ -63,50 +73,127 @@ function targetName(target: TargetView): string {
 }
 
 /** A part in a build on the scales. */
-export function componentOf(part: Part, condition: Condition, currency: string, { market, today }: Scales): WeighedComponent {
-  return { role: part.role, label: partLabel(part), partId: part.id, state: 'stated', facts: part.facts, condition, street: streetAt(market, part.id, today, currency) ?? newPriceIn(market, part.id, currency, today) ?? 0, counted: true, warrantyMonths: usualWarranty[condition] ?? 0 }
+export function componentOf(
+  part: Part,
+  condition: Condition,
+  currency: string,
+  { market, today }: Scales,
+): WeighedComponent {
+  return {
+    role: part.role,
+    label: partLabel(part),
+    partId: part.id,
+    state: 'stated',
+    facts: part.facts,
+    condition,
+    street: streetAt(market, part.id, today, currency) ?? newPriceIn(market, part.id, currency, today) ?? 0,
+    counted: true,
+    warrantyMonths: usualWarranty[condition] ?? 0,
+  }
 }
 
 /** Condition in which a part comes into a build: as its lead says; what is hunted comes used where the house allows that. */
-export function conditionIn({ houseRules }: Pick<BuildRow, 'houseRules'>, role: Part['role'], stated: Condition | null): Condition {
+export function conditionIn(
+  { houseRules }: Pick<BuildRow, 'houseRules'>,
+  role: Part['role'],
+  stated: Condition | null,
+): Condition {
   return stated ?? (houseRules.neverUsed.includes(role) ? 'new' : 'used')
 }
 
 /** Which of the brief's needs the parts of a machine cover. */
 export function broughtBy(parts: readonly Part[]): Need[] {
-  return parts.flatMap((part): Need[] => [...(part.facts.covers ? [part.facts.covers] : []), ...(part.facts.wireless ? ['wireless' as const] : [])])
+  return parts.flatMap((part): Need[] => [
+    ...(part.facts.covers ? [part.facts.covers] : []),
+    ...(part.facts.wireless ? ['wireless' as const] : []),
+  ])
 }
 
 /** A build on the scales, all its figures as they stand today. */
-export function ownMachine({ build, choices, parts, targets, hours, measuredW }: BuildToWeigh, settings: WeighingSettings, scales: Scales): WeighedMachine {
+export function ownMachine(
+  { build, choices, parts, targets, hours, measuredW }: BuildToWeigh,
+  settings: WeighingSettings,
+  scales: Scales,
+): WeighedMachine {
   const counted = choices.filter((choice) => choice.scope !== 'test')
   const stated = (partId: string) => {
     const choice = counted.find((each) => each.parts.some((part) => part.id === partId))
     return choice?.kind === 'owned' ? 'used' : (choice?.condition ?? null)
   }
-  const components = parts.map((part) => componentOf(part, conditionIn(build, part.role, stated(part.id)), build.currency, scales))
+  const components = parts.map((part) =>
+    componentOf(part, conditionIn(build, part.role, stated(part.id)), build.currency, scales),
+  )
   return {
-    id: build.id, name: build.name, kind: 'build', price: counted.reduce((sum, choice) => sum + enteredPrice({ ...choice, isOwned: choice.kind === 'owned' }, settings.basis), 0), taxPercent: 0, shipping: 0, brings: broughtBy(parts), extras: [],
+    id: build.id,
+    name: build.name,
+    kind: 'build',
+    price: counted.reduce(
+      (sum, choice) => sum + enteredPrice({ ...choice, isOwned: choice.kind === 'owned' }, settings.basis),
+      0,
+    ),
+    taxPercent: 0,
+    shipping: 0,
+    brings: broughtBy(parts),
+    extras: [],
     rates: targets.flatMap((target): MachineRate[] => {
       const base = { workloadId: target.workloadId, settings: settingsText(target) }
       const measured = target.measured.find((run) => run.stands)
-      if (measured) return [{ ...base, averageFps: measured.averageFps, lowFps: measured.lowFps, kind: 'measured' }]
-      return target.estimate ? [{ ...base, averageFps: target.estimate.averageFps, lowFps: target.estimate.lowFps, kind: 'estimate', range: target.estimate.range }] : []
+      if (measured)
+        return [{ ...base, averageFps: measured.averageFps, lowFps: measured.lowFps, kind: 'measured' }]
+      return target.estimate
+        ? [
+            {
+              ...base,
+              averageFps: target.estimate.averageFps,
+              lowFps: target.estimate.lowFps,
+              kind: 'estimate',
+              range: target.estimate.range,
+            },
+          ]
+        : []
     }),
-    modes: [], components, notStated: [], warrantyMonths: 0, watts: wattsOf(parts, build, scales.today, measuredW), subscriptionPerYear: 0, gameSurcharge: 0, hours, resaleToday: 0,
+    modes: [],
+    components,
+    notStated: [],
+    warrantyMonths: 0,
+    watts: wattsOf(parts, build, scales.today, measuredW),
+    subscriptionPerYear: 0,
+    gameSurcharge: 0,
+    hours,
+    resaleToday: 0,
     targets: targets.map((target) => ({ name: targetName(target), verdict: target.verdict })),
   }
 }
 
 /** Wall draw of a machine at full load and idle; null without a supply whose rating is known. */
-export function wattsOf(parts: readonly Part[], build: BuildRow, today: string, measuredW: number | null): WeighedMachine['watts'] {
+export function wattsOf(
+  parts: readonly Part[],
+  build: BuildRow,
+  today: string,
+  measuredW: number | null,
+): WeighedMachine['watts'] {
   const rules = machineRules(build)
-  const { wall } = powerSheet(parts, { rule: rules.supplyRule, year: fitBriefOf(build, today).year, fullHours: rules.fullHours, idleHours: rules.idleHours, tariff: rules.tariff, ...(measuredW === null ? {} : { measuredFullW: measuredW }) })
-  return wall === null ? null : { full: wall.full, idle: wall.idle, kind: measuredW === null ? 'estimate' : 'measured' }
+  const { wall } = powerSheet(parts, {
+    rule: rules.supplyRule,
+    year: fitBriefOf(build, today).year,
+    fullHours: rules.fullHours,
+    idleHours: rules.idleHours,
+    tariff: rules.tariff,
+    ...(measuredW === null ? {} : { measuredFullW: measuredW }),
+  })
+  return wall === null
+    ? null
+    : { full: wall.full, idle: wall.idle, kind: measuredW === null ? 'estimate' : 'measured' }
 }
 
 export function asPart(component: WeighedComponent): Part {
-  return { id: component.partId ?? component.label, role: component.role, make: '', name: component.label, facts: component.facts }
+  return {
+    id: component.partId ?? component.label,
+    role: component.role,
+    make: '',
+    name: component.label,
+    facts: component.facts,
+  }
 }
 
 /** What is said of a rival's parts, all in one. */
@@ -119,41 +206,136 @@ export function questionsOf(rival: RivalRow): WeighedView['questions'] {
   if (rival.kind !== 'prebuilt' && rival.kind !== 'configured') return []
   return [
     ...missingFacts(saidOf(rival)).map((key) => ({ key, question: rivalFactNames[key].question })),
-    ...(rival.shippingStated ? [] : [{ key: 'delivery', question: 'Is delivery in the price, and what does it cost if not?' }]), ...(rival.warrantyMonths === null ? [{ key: 'warranty', question: 'How long is the warranty, and who gives it?' }] : []),
+    ...(rival.shippingStated
+      ? []
+      : [{ key: 'delivery', question: 'Is delivery in the price, and what does it cost if not?' }]),
+    ...(rival.warrantyMonths === null
+      ? [{ key: 'warranty', question: 'How long is the warranty, and who gives it?' }]
+      : []),
   ]
 }
 
 /** A machine of the library of rivals on the scales: as stated, else as its parts are estimated. */
-export function rivalMachine(rival: RivalRow, stated: readonly RateRow[], { build, targets }: BuildToWeigh, { market, performance, today }: Scales): WeighedMachine {
+export function rivalMachine(
+  rival: RivalRow,
+  stated: readonly RateRow[],
+  { build, targets }: BuildToWeigh,
+  { market, performance, today }: Scales,
+): WeighedMachine {
   const rate = rateTable(market.rates).rateOn(today, rival.currency, build.currency)
   const inBuild = (amount: number) => convertAmount(amount, rival.currency, build.currency, rate)
   const library = new Map(market.library.map((part) => [part.id, part]))
   const warrantyMonths = rival.warrantyMonths ?? 0
-  const components = rival.kind === 'console' ? [] : rivalComponents(saidOf(rival), library, pricedLibrary(market, build, today), { condition: rival.kind === 'own' ? 'used' : 'new', warrantyMonths })
+  const components =
+    rival.kind === 'console'
+      ? []
+      : rivalComponents(saidOf(rival), library, pricedLibrary(market, build, today), {
+          condition: rival.kind === 'own' ? 'used' : 'new',
+          warrantyMonths,
+        })
   const parts = components.map(asPart)
   const frames = rival.cpuId !== null && rival.graphicsId !== null ? frameMachineOf(parts).machine : null
-  const estimates = targets.map((target) => (frames ? estimated(target, performance.workloads, frames) : null))
-  const ownRates = stated.map((each): MachineRate => ({ workloadId: each.workloadId, settings: settingsText(each), averageFps: each.averageFps, lowFps: each.lowFps, kind: 'stated' }))
+  const estimates = targets.map((target) =>
+    frames ? estimated(target, performance.workloads, frames) : null,
+  )
+  const ownRates = stated.map((each): MachineRate => ({
+    workloadId: each.workloadId,
+    settings: settingsText(each),
+    averageFps: each.averageFps,
+    lowFps: each.lowFps,
+    kind: 'stated',
+  }))
   return {
-    id: rival.id, name: rival.name, kind: rival.kind, price: inBuild(rival.price), taxPercent: rival.taxPercent, shipping: rival.shippingStated ? inBuild(rival.shipping) : null, brings: rival.brings, extras: rival.extras.map(({ label, worth }) => ({ label, worth: inBuild(worth) })),
-    rates: [...ownRates, ...estimates.flatMap((each) => (each && !ownRates.some((own) => own.workloadId === each.workloadId && own.settings === each.settings) ? [each] : []))],
-    modes: stated.filter((each) => each.preset === null).map(({ workloadId, width, height, averageFps, lowFps }) => ({ workloadId, width, height, fps: averageFps, lowFps })),
-    components, notStated: [...rival.notStated, ...questionsOf(rival).map(({ key }) => (key in rivalFactNames ? rivalFactNames[key as keyof typeof rivalFactNames].name : key))], warrantyMonths,
-    watts: rival.fullW === null ? (parts.length === 0 ? null : wattsOf(parts, build, today, null)) : { full: rival.fullW, idle: rival.idleW ?? 0, kind: 'stated' },
-    subscriptionPerYear: inBuild(rival.subscriptionPerYear), gameSurcharge: inBuild(rival.gameSurcharge), hours: 0, resaleToday: inBuild(rival.resaleToday ?? Math.round(rival.price * (rival.kind === 'own' ? 1 : fetchedShare))),
-    targets: targets.map((target, index) => ({ name: targetName(target), verdict: verdictAt(target, stated, estimates[index] ?? null) })),
+    id: rival.id,
+    name: rival.name,
+    kind: rival.kind,
+    price: inBuild(rival.price),
+    taxPercent: rival.taxPercent,
+    shipping: rival.shippingStated ? inBuild(rival.shipping) : null,
+    brings: rival.brings,
+    extras: rival.extras.map(({ label, worth }) => ({ label, worth: inBuild(worth) })),
+    rates: [
+      ...ownRates,
+      ...estimates.flatMap((each) =>
+        each && !ownRates.some((own) => own.workloadId === each.workloadId && own.settings === each.settings)
+          ? [each]
+          : [],
+      ),
+    ],
+    modes: stated
+      .filter((each) => each.preset === null)
+      .map(({ workloadId, width, height, averageFps, lowFps }) => ({
+        workloadId,
+        width,
+        height,
+        fps: averageFps,
+        lowFps,
+      })),
+    components,
+    notStated: [
+      ...rival.notStated,
+      ...questionsOf(rival).map(({ key }) =>
+        key in rivalFactNames ? rivalFactNames[key as keyof typeof rivalFactNames].name : key,
+      ),
+    ],
+    warrantyMonths,
+    watts:
+      rival.fullW === null
+        ? parts.length === 0
+          ? null
+          : wattsOf(parts, build, today, null)
+        : { full: rival.fullW, idle: rival.idleW ?? 0, kind: 'stated' },
+    subscriptionPerYear: inBuild(rival.subscriptionPerYear),
+    gameSurcharge: inBuild(rival.gameSurcharge),
+    hours: 0,
+    resaleToday: inBuild(
+      rival.resaleToday ?? Math.round(rival.price * (rival.kind === 'own' ? 1 : fetchedShare)),
+    ),
+    targets: targets.map((target, index) => ({
+      name: targetName(target),
+      verdict: verdictAt(target, stated, estimates[index] ?? null),
+    })),
   }
 }
 
-function estimated(target: TargetView, workloads: readonly Workload[], frames: FrameMachine): MachineRate & { readonly judged: TargetVerdict } {
-  const estimate = estimateFrameRate(workloads.find((each) => each.id === target.workloadId)!, frames, target)
-  return { workloadId: target.workloadId, settings: settingsText(target), averageFps: estimate.averageFps, lowFps: estimate.lowFps, kind: 'estimate', range: estimate.range, judged: judgeTarget(estimate, target) }
+function estimated(
+  target: TargetView,
+  workloads: readonly Workload[],
+  frames: FrameMachine,
+): MachineRate & { readonly judged: TargetVerdict } {
+  const estimate = estimateFrameRate(
+    workloads.find((each) => each.id === target.workloadId)!,
+    frames,
+    target,
+  )
+  return {
+    workloadId: target.workloadId,
+    settings: settingsText(target),
+    averageFps: estimate.averageFps,
+    lowFps: estimate.lowFps,
+    kind: 'estimate',
+    range: estimate.range,
+    judged: judgeTarget(estimate, target),
+  }
 }
 
 /** A target on a rival: by what is stated at its very settings, else by the estimate; null where there is neither. */
-function verdictAt(target: TargetView, stated: readonly RateRow[], estimate: { readonly judged: TargetVerdict } | null): TargetVerdict | null {
-  const same = stated.find((each) => each.workloadId === target.workloadId && each.width === target.width && each.height === target.height && each.preset === target.preset)
+function verdictAt(
+  target: TargetView,
+  stated: readonly RateRow[],
+  estimate: { readonly judged: TargetVerdict } | null,
+): TargetVerdict | null {
+  const same = stated.find(
+    (each) =>
+      each.workloadId === target.workloadId &&
+      each.width === target.width &&
+      each.height === target.height &&
+      each.preset === target.preset,
+  )
   if (!same) return estimate?.judged ?? null
   const low = same.lowFps ?? Infinity
-  return judgeTarget({ range: { low: same.averageFps, high: same.averageFps }, lowRange: { low, high: low } }, target)
+  return judgeTarget(
+    { range: { low: same.averageFps, high: same.averageFps }, lowRange: { low, high: low } },
+    target,
+  )
 }

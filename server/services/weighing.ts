@@ -19,44 +19,144 @@ import { buildRivals, rivalRates, rivals, type builds } from '../db/schema'
 import { fitBriefOf, machineRules } from './fitBrief'
 import { streetAt } from './market'
 import { pricedLibrary } from './pricedLibrary'
-import { asPart, onThese, ownMachine, questionsOf, rivalMachine, type BuildToWeigh, type Scales } from './weighedMachines'
+import {
+  asPart,
+  onThese,
+  ownMachine,
+  questionsOf,
+  rivalMachine,
+  type BuildToWeigh,
+  type Scales,
+} from './weighedMachines'
 
 type BuildRow = typeof builds.$inferSelect
 
-export const weighingDefaults: WeighingSettings = { years: 3, style: 'couch', basis: 'anyone', gamesPerYear: 4, usualShipping: 3500, builds: [], off: [], edits: {} }
+export const weighingDefaults: WeighingSettings = {
+  years: 3,
+  style: 'couch',
+  basis: 'anyone',
+  gamesPerYear: 4,
+  usualShipping: 3500,
+  builds: [],
+  off: [],
+  edits: {},
+}
 
 /** A build on the scales with its rivals: machines of the library, and other builds (`loadBuild` answers null for one that is gone). */
-export async function weighBuild(db: Database, subject: BuildToWeigh, scales: Scales, loadBuild: (id: string) => Promise<BuildToWeigh | null>): Promise<BuildView['weighing']> {
+export async function weighBuild(
+  db: Database,
+  subject: BuildToWeigh,
+  scales: Scales,
+  loadBuild: (id: string) => Promise<BuildToWeigh | null>,
+): Promise<BuildView['weighing']> {
   const { build } = subject
   const settings = { ...weighingDefaults, ...build.weighing }
   const terms = termsOf(build, settings, scales)
-  const chosen = await db.select({ rival: rivals }).from(buildRivals).innerJoin(rivals, eq(rivals.id, buildRivals.rivalId)).where(and(eq(buildRivals.buildId, build.id), isNull(rivals.deletedAt)))
-  const rates = chosen.length === 0 ? [] : await db.select().from(rivalRates).where(inArray(rivalRates.rivalId, chosen.map(({ rival }) => rival.id)))
+  const chosen = await db
+    .select({ rival: rivals })
+    .from(buildRivals)
+    .innerJoin(rivals, eq(rivals.id, buildRivals.rivalId))
+    .where(and(eq(buildRivals.buildId, build.id), isNull(rivals.deletedAt)))
+  const rates =
+    chosen.length === 0
+      ? []
+      : await db
+          .select()
+          .from(rivalRates)
+          .where(
+            inArray(
+              rivalRates.rivalId,
+              chosen.map(({ rival }) => rival.id),
+            ),
+          )
   const own = ownMachine(subject, settings, scales)
   const frames = frameMachineOf(subject.parts).machine
   const priced = pricedLibrary(scales.market, build, scales.today)
   const rules = machineRules(build)
-  const room = (components: readonly WeighedComponent[]) => (components.length === 0 ? null : upgradeRoom(components.map(asPart), priced, { rule: rules.supplyRule, year: fitBriefOf(build, scales.today).year }).first)
-  const ownView: WeighedView = { machine: own, equivalents: [], cost: likeForLike(own, terms), comparison: null, verdict: null, components: [], questions: [], toEqual: null, room: room(own.components) }
+  const room = (components: readonly WeighedComponent[]) =>
+    components.length === 0
+      ? null
+      : upgradeRoom(components.map(asPart), priced, {
+          rule: rules.supplyRule,
+          year: fitBriefOf(build, scales.today).year,
+        }).first
+  const ownView: WeighedView = {
+    machine: own,
+    equivalents: [],
+    cost: likeForLike(own, terms),
+    comparison: null,
+    verdict: null,
+    components: [],
+    questions: [],
+    toEqual: null,
+    room: room(own.components),
+  }
   const others = chosen.map(({ rival }): WeighedView => {
-    const machine = rivalMachine(rival, rates.filter((rate) => rate.rivalId === rival.id), subject, scales)
-    const weighed = weigh(own, machine, { terms, style: settings.style, workloads: scales.performance.workloads, ownFrames: frames, equivalents: rival.equivalents, formatMoney: (amount) => formatAmount(amount, build.currency) })
+    const machine = rivalMachine(
+      rival,
+      rates.filter((rate) => rate.rivalId === rival.id),
+      subject,
+      scales,
+    )
+    const weighed = weigh(own, machine, {
+      terms,
+      style: settings.style,
+      workloads: scales.performance.workloads,
+      ownFrames: frames,
+      equivalents: rival.equivalents,
+      formatMoney: (amount) => formatAmount(amount, build.currency),
+    })
     return {
-      machine, equivalents: rival.equivalents, cost: weighed.other, comparison: weighed.comparison, verdict: weighed.verdict, components: compareComponents(own, machine),
-      questions: questionsOf(rival), toEqual: machine.components.length === 0 ? null : equalised(own, machine, priced), room: room(machine.components),
+      machine,
+      equivalents: rival.equivalents,
+      cost: weighed.other,
+      comparison: weighed.comparison,
+      verdict: weighed.verdict,
+      components: compareComponents(own, machine),
+      questions: questionsOf(rival),
+      toEqual: machine.components.length === 0 ? null : equalised(own, machine, priced),
+      room: room(machine.components),
     }
   })
-  const builds = (await Promise.all(settings.builds.map(loadBuild))).flatMap((other) => (other === null || other.build.currency !== build.currency ? [] : [other]))
+  const builds = (await Promise.all(settings.builds.map(loadBuild))).flatMap((other) =>
+    other === null || other.build.currency !== build.currency ? [] : [other],
+  )
   const besides = builds.map((other): WeighedView => {
-    const machine = ownMachine({ ...other, targets: onThese(subject.targets, other.parts, scales.performance.workloads) }, settings, scales)
-    const weighed = weigh(own, machine, { terms, style: settings.style, workloads: scales.performance.workloads, ownFrames: frames, equivalents: [], formatMoney: (amount) => formatAmount(amount, build.currency) })
-    return { machine, equivalents: [], cost: weighed.other, comparison: weighed.comparison, verdict: weighed.verdict, components: compareComponents(own, machine), questions: [], toEqual: equalised(own, machine, priced), room: room(machine.components) }
+    const machine = ownMachine(
+      { ...other, targets: onThese(subject.targets, other.parts, scales.performance.workloads) },
+      settings,
+      scales,
+    )
+    const weighed = weigh(own, machine, {
+      terms,
+      style: settings.style,
+      workloads: scales.performance.workloads,
+      ownFrames: frames,
+      equivalents: [],
+      formatMoney: (amount) => formatAmount(amount, build.currency),
+    })
+    return {
+      machine,
+      equivalents: [],
+      cost: weighed.other,
+      comparison: weighed.comparison,
+      verdict: weighed.verdict,
+      components: compareComponents(own, machine),
+      questions: [],
+      toEqual: equalised(own, machine, priced),
+      room: room(machine.components),
+    }
   })
   return { settings, terms, frames, own: ownView, others: [...others, ...besides] }
 }
 
-function equalised(own: WeighedMachine, other: WeighedMachine, priced: ReturnType<typeof pricedLibrary>): NonNullable<WeighedView['toEqual']> {
-  const lacking = (worse: WeighedMachine, better: WeighedMachine) => toMakeEqual(worse, better, priced).map(({ part, price }) => ({ name: partLabel(part), price }))
+function equalised(
+  own: WeighedMachine,
+  other: WeighedMachine,
+  priced: ReturnType<typeof pricedLibrary>,
+): NonNullable<WeighedView['toEqual']> {
+  const lacking = (worse: WeighedMachine, better: WeighedMachine) =>
+    toMakeEqual(worse, better, priced).map(({ part, price }) => ({ name: partLabel(part), price }))
   return { own: lacking(own, other), other: lacking(other, own) }
 }
 
@@ -67,11 +167,31 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
   const aged = market.library.flatMap((part): AgedPart[] => {
     const street = streetAt(market, part.id, today, build.currency)
     const worth = indexOfPart(part)
-    return street === null || worth === null || part.facts.year === undefined ? [] : [{ role: part.role, ageYears: yearsBetween(`${part.facts.year}-07-01`, today), worth: indexUnit(part.role) === 'index' ? null : worth, street }]
+    return street === null || worth === null || part.facts.year === undefined
+      ? []
+      : [
+          {
+            role: part.role,
+            ageYears: yearsBetween(`${part.facts.year}-07-01`, today),
+            worth: indexUnit(part.role) === 'index' ? null : worth,
+            street,
+          },
+        ]
   })
   const { keeps, whole } = ageDecline(aged)
   return {
-    years: settings.years, fullHours: rules.fullHours, idleHours: rules.idleHours, tariff: rules.tariff, perHour: build.houseRules.perHour ?? 0, gamesPerYear: settings.gamesPerYear, usualShipping: settings.usualShipping,
-    needPrices, faults: faultAssumptions(build.houseRules.faults), keeps: { ...keeps, whole }, wholeFactor: resaleDefaults.wholeFactor, off: settings.off, edits: settings.edits,
+    years: settings.years,
+    fullHours: rules.fullHours,
+    idleHours: rules.idleHours,
+    tariff: rules.tariff,
+    perHour: build.houseRules.perHour ?? 0,
+    gamesPerYear: settings.gamesPerYear,
+    usualShipping: settings.usualShipping,
+    needPrices,
+    faults: faultAssumptions(build.houseRules.faults),
+    keeps: { ...keeps, whole },
+    wholeFactor: resaleDefaults.wholeFactor,
+    off: settings.off,
+    edits: settings.edits,
   }
 }

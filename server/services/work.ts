@@ -15,18 +15,27 @@ export async function addTask(db: Database, task: InferType<typeof workTaskSchem
   return { id: task.id }
 }
 
-export async function addWorkResult(db: Database, result: InferType<typeof workResultSchema>, today: string): Promise<{ id: string }> {
+export async function addWorkResult(
+  db: Database,
+  result: InferType<typeof workResultSchema>,
+  today: string,
+): Promise<{ id: string }> {
   if (result.ranOn > today) throw new CoreError('bad-date', `${result.ranOn} is in the future`, 'ranOn')
   const [task] = await db.select({ id: workTasks.id }).from(workTasks).where(eq(workTasks.id, result.taskId))
   if (!task) throw new CoreError('unknown-task', `there is no task "${result.taskId}"`, 'taskId')
   const [cpu] = await db.select({ role: parts.role }).from(parts).where(eq(parts.id, result.cpuId))
-  if (cpu?.role !== 'cpu') throw new CoreError('unknown-part', `"${result.cpuId}" is no CPU of the parts library`, 'cpuId')
+  if (cpu?.role !== 'cpu')
+    throw new CoreError('unknown-part', `"${result.cpuId}" is no CPU of the parts library`, 'cpuId')
   const id = newId(result.taskId)
   await db.insert(workResults).values({ ...result, id })
   return { id }
 }
 
-export async function setWorkResultDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
+export async function setWorkResultDeleted(
+  db: Database,
+  id: string,
+  deletedAt: string | null,
+): Promise<void> {
   const { rowsAffected } = await db.update(workResults).set({ deletedAt }).where(eq(workResults.id, id))
   if (rowsAffected === 0) throw new NotFoundError(`there is no result "${id}"`)
 }

@@ -5,5 +5,8 @@ import { workloads } from '../db/schema'
 /** All workloads, in the shape core wants. */
 export async function loadWorkloads(db: Pick<Database, 'select'>): Promise<Workload[]> {
   const rows = await db.select().from(workloads).orderBy(workloads.name)
-  return rows.map(({ lowShareGraphics, lowShareCpu, ...row }) => ({ ...row, lowShare: { graphics: lowShareGraphics, cpu: lowShareCpu } }))
+  return rows.map(({ lowShareGraphics, lowShareCpu, ...row }) => ({
+    ...row,
+    lowShare: { graphics: lowShareGraphics, cpu: lowShareCpu },
+  }))
 }

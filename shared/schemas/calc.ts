@@ -1,7 +1,20 @@
 import { array, object, type InferType } from 'yup'
 import { conditions, manners, type Condition, type Manner } from '../../core/market/soldRecord'
 import { rebateStates } from '../../core/sourcing/rebates'
-import { calendarDate, currencyCode, decimalText, finite, oneOf, percent, recordOf, share, text, texts, wholeFrom, yesOrNo } from './fields'
+import {
+  calendarDate,
+  currencyCode,
+  decimalText,
+  finite,
+  oneOf,
+  percent,
+  recordOf,
+  share,
+  text,
+  texts,
+  wholeFrom,
+  yesOrNo,
+} from './fields'
 
 /** Requests of the four fixed calculation endpoints; see docs/api.md. */
 
@@ -29,9 +42,16 @@ export interface SoldRecordInput {
 }
 
 const recordFields = {
-  id: text().required(), source: text().defined(), title: text().defined(), price: decimalText({ min: 'any' }).required(),
-  shipping: decimalText().required(), currency: currencyCode().required(), soldOn: calendarDate().required(), manner: oneOf(manners).required(),
-  condition: oneOf(recordConditions).required(), quantity: wholeFrom(1).nullable(),
+  id: text().required(),
+  source: text().defined(),
+  title: text().defined(),
+  price: decimalText({ min: 'any' }).required(),
+  shipping: decimalText().required(),
+  currency: currencyCode().required(),
+  soldOn: calendarDate().required(),
+  manner: oneOf(manners).required(),
+  condition: oneOf(recordConditions).required(),
+  quantity: wholeFrom(1).nullable(),
 } as const
 const recordFieldNames = Object.keys(recordFields) as (keyof typeof recordFields)[]
 
@@ -42,10 +62,16 @@ const recordFieldNames = Object.keys(recordFields) as (keyof typeof recordFields
 function firstRecordProblem(records: readonly unknown[]): { path: string; message: string } | null {
   const fine = new Map(recordFieldNames.map((field) => [field, new Set<unknown>()]))
   for (const [index, record] of records.entries()) {
-    if (typeof record !== 'object' || record === null) return { path: `records[${index}]`, message: `records[${index}] must be an object` }
+    if (typeof record !== 'object' || record === null)
+      return { path: `records[${index}]`, message: `records[${index}] must be an object` }
     for (const field of recordFieldNames) {
       const value = (record as Record<string, unknown>)[field]
-      if ((field === 'id' || field === 'title' || field === 'source') && typeof value === 'string' && value !== '') continue
+      if (
+        (field === 'id' || field === 'title' || field === 'source') &&
+        typeof value === 'string' &&
+        value !== ''
+      )
+        continue
       if (fine.get(field)!.has(value)) continue
       try {
         recordFields[field].validateSync(value, { strict: true })
@@ -69,7 +95,9 @@ export const streetPriceRequest = object({
       memoryGeneration: text().max(20),
       module: oneOf(['desktop', 'laptop']),
       siblings: texts(),
-    }).default(undefined).optional(),
+    })
+      .default(undefined)
+      .optional(),
     conditions: array().of(oneOf(recordConditions).defined()).required(),
     manners: array().of(oneOf(manners).defined()).required(),
     windowDays: finite().moreThan(0, '${path} must be more than 0').max(36_500).required(),
@@ -81,16 +109,25 @@ export const streetPriceRequest = object({
     coveredDays: finite().moreThan(0, '${path} must be more than 0'),
     seed: wholeFrom(0).max(2_147_483_647),
   }).required(),
-  records: array().required().max(2_000_000).test('records', (records, context) => {
-    const problem = firstRecordProblem(records)
-    return problem === null || context.createError(problem)
-  }),
+  records: array()
+    .required()
+    .max(2_000_000)
+    .test('records', (records, context) => {
+      const problem = firstRecordProblem(records)
+      return problem === null || context.createError(problem)
+    }),
   rates: array().of(exchangeRate.required()).default([]),
   overrides: recordOf(oneOf(['keep', 'drop']).required(), '"keep" or "drop" by record id'),
-  limits: array().of(object({ price: decimalText().required(), days: finite().min(0).required() }).required()),
-  wishes: array().of(object({ probability: share().required(), days: finite().min(0).required() }).required()),
+  limits: array().of(
+    object({ price: decimalText().required(), days: finite().min(0).required() }).required(),
+  ),
+  wishes: array().of(
+    object({ probability: share().required(), days: finite().min(0).required() }).required(),
+  ),
 }).required()
-export type StreetPriceRequest = Omit<InferType<typeof streetPriceRequest>, 'records'> & { records: SoldRecordInput[] }
+export type StreetPriceRequest = Omit<InferType<typeof streetPriceRequest>, 'records'> & {
+  records: SoldRecordInput[]
+}
 
 export const landedCostRequest = object({
   currency: currencyCode().required(),
@@ -100,58 +137,95 @@ export const landedCostRequest = object({
     taxOnShipping: yesOrNo().required(),
     shipping: object({
       kind: oneOf(['none', 'per-item', 'per-order']).required(),
-      amount: decimalText().when('kind', { is: 'none', then: (field) => field.optional(), otherwise: (field) => field.required() }),
+      amount: decimalText().when('kind', {
+        is: 'none',
+        then: (field) => field.optional(),
+        otherwise: (field) => field.required(),
+      }),
       freeFrom: decimalText(),
     }).required(),
     paymentFeePercent: percent(),
   }).required(),
-  items: array().of(object({
-    id: text().required(),
-    role: text().required(),
-    price: decimalText().required(),
-    quantity: wholeFrom(1).max(100_000).required(),
-    faultProbability: share(),
-    recoveredShare: share(),
-  }).required()).required().min(1, 'items must hold at least one item').max(1000),
-  codes: array().of(object({
-    id: text().required(),
-    kind: oneOf(['percent', 'fixed']).required(),
-    value: decimalText().required(),
-    scope: object({ role: text(), itemId: text() }).default({}),
-    minSpend: decimalText(),
-    cap: decimalText(),
-    stackable: yesOrNo().required(),
-    validUntil: calendarDate(),
-  }).required()).default([]),
-  rebates: array().of(object({
-    id: text().required(),
-    amount: decimalText().required(),
-    claimBy: calendarDate().required(),
-    state: oneOf([...rebateStates, 'to claim']).required(),
-    chance: share(),
-  }).required()).default([]),
-  extras: array().of(object({ label: text().required(), amount: decimalText({ min: 'any' }).required() }).required()).default([]),
-  import: object({ dutyPercent: finite().min(0).required(), taxPercent: finite().min(0).required(), freeUnder: decimalText().required() }).default(undefined).optional(),
+  items: array()
+    .of(
+      object({
+        id: text().required(),
+        role: text().required(),
+        price: decimalText().required(),
+        quantity: wholeFrom(1).max(100_000).required(),
+        faultProbability: share(),
+        recoveredShare: share(),
+      }).required(),
+    )
+    .required()
+    .min(1, 'items must hold at least one item')
+    .max(1000),
+  codes: array()
+    .of(
+      object({
+        id: text().required(),
+        kind: oneOf(['percent', 'fixed']).required(),
+        value: decimalText().required(),
+        scope: object({ role: text(), itemId: text() }).default({}),
+        minSpend: decimalText(),
+        cap: decimalText(),
+        stackable: yesOrNo().required(),
+        validUntil: calendarDate(),
+      }).required(),
+    )
+    .default([]),
+  rebates: array()
+    .of(
+      object({
+        id: text().required(),
+        amount: decimalText().required(),
+        claimBy: calendarDate().required(),
+        state: oneOf([...rebateStates, 'to claim']).required(),
+        chance: share(),
+      }).required(),
+    )
+    .default([]),
+  extras: array()
+    .of(object({ label: text().required(), amount: decimalText({ min: 'any' }).required() }).required())
+    .default([]),
+  import: object({
+    dutyPercent: finite().min(0).required(),
+    taxPercent: finite().min(0).required(),
+    freeUnder: decimalText().required(),
+  })
+    .default(undefined)
+    .optional(),
   exchangeFeePercent: percent(),
   hassle: decimalText(),
   pickup: object({
-    km: finite().min(0).required(), perKm: decimalText().required(), fare: decimalText().required(), hours: finite().min(0).required(), perHour: decimalText().required(),
-  }).default(undefined).optional(),
+    km: finite().min(0).required(),
+    perKm: decimalText().required(),
+    fare: decimalText().required(),
+    hours: finite().min(0).required(),
+    perHour: decimalText().required(),
+  })
+    .default(undefined)
+    .optional(),
 }).required()
 export type LandedCostRequest = InferType<typeof landedCostRequest>
 
 export const lotRequest = object({
   currency: currencyCode().required(),
   landed: decimalText({ min: 'any' }).required(),
-  things: array().of(object({
-    id: text().required(),
-    streetPrice: decimalText().required(),
-    plan: oneOf(['keep', 'resell', 'discard']).required(),
-    sellsProbability: share(),
-    feePercent: percent(),
-    shipping: decimalText(),
-    fixedFee: decimalText(),
-  }).required()).required().max(1000),
+  things: array()
+    .of(
+      object({
+        id: text().required(),
+        streetPrice: decimalText().required(),
+        plan: oneOf(['keep', 'resell', 'discard']).required(),
+        sellsProbability: share(),
+        feePercent: percent(),
+        shipping: decimalText(),
+        fixedFee: decimalText(),
+      }).required(),
+    )
+    .required()
+    .max(1000),
 }).required()
 export type LotRequest = InferType<typeof lotRequest>
 

@@ -11,14 +11,29 @@ export const editionFileSchema = object({
   name: text().trim().required('${path} is needed').max(120),
   purpose: text().max(400).default(''),
   currency: currencyCode().required(),
-  lines: array().of(object({
-    label: text().required().max(300),
-    parts: array().of(object({ id: text().required().max(120), make: text().max(80).default(''), name: text().required().max(120), role: text().max(20).default('') })).max(40).default([]),
-    scope: text().max(40).default(''),
-    payNow: amount(),
-    anyoneCanPay: finite().integer().nullable().default(null),
-    reason: text().max(300).default(''),
-  })).required().max(200),
+  lines: array()
+    .of(
+      object({
+        label: text().required().max(300),
+        parts: array()
+          .of(
+            object({
+              id: text().required().max(120),
+              make: text().max(80).default(''),
+              name: text().required().max(120),
+              role: text().max(20).default(''),
+            }),
+          )
+          .max(40)
+          .default([]),
+        scope: text().max(40).default(''),
+        payNow: amount(),
+        anyoneCanPay: finite().integer().nullable().default(null),
+        reason: text().max(300).default(''),
+      }),
+    )
+    .required()
+    .max(200),
 })
 export type EditionFile = InferType<typeof editionFileSchema>
 

@@ -28,20 +28,39 @@ const decimal = /^[+-]?\d{1,12}(\.\d{1,6})?$/
 /** A decimal string such as "129.50"; whether the currency has so many places is asked where the currency is known. */
 export function decimalText(options: { min?: 'zero' | 'any' } = {}) {
   return text()
-    .matches(decimal, { message: '${path} is not an amount; write digits with a point, such as 129.50', excludeEmptyString: false })
-    .test('not-negative', '${path} must not be negative', (value) => options.min === 'any' || value === undefined || value === null || !value.startsWith('-'))
+    .matches(decimal, {
+      message: '${path} is not an amount; write digits with a point, such as 129.50',
+      excludeEmptyString: false,
+    })
+    .test(
+      'not-negative',
+      '${path} must not be negative',
+      (value) => options.min === 'any' || value === undefined || value === null || !value.startsWith('-'),
+    )
 }
 
 export function currencyCode() {
-  return text().test('currency', '${path} is not a known currency code; use three capital letters such as CAD', (value) => value === undefined || isCurrency(value))
+  return text().test(
+    'currency',
+    '${path} is not a known currency code; use three capital letters such as CAD',
+    (value) => value === undefined || isCurrency(value),
+  )
 }
 
 export function calendarDate() {
-  return text().test('date', '${path} is not a date; write it as 2026-10-31', (value) => value === undefined || value === null || isCalendarDate(value))
+  return text().test(
+    'date',
+    '${path} is not a date; write it as 2026-10-31',
+    (value) => value === undefined || value === null || isCalendarDate(value),
+  )
 }
 
 export function finite() {
-  return numeric().test('finite', '${path} must be a finite number', (value) => value === undefined || value === null || Number.isFinite(value))
+  return numeric().test(
+    'finite',
+    '${path} must be a finite number',
+    (value) => value === undefined || value === null || Number.isFinite(value),
+  )
 }
 
 export function share() {
@@ -64,11 +83,15 @@ export function oneOf<const T extends string>(values: readonly T[]) {
 export function recordOf<T>(inner: Schema<T>, what: string) {
   return mixed<Record<string, T>>().test('record', `\${path} must be an object of ${what}`, (value) => {
     if (value === undefined) return true
-    return typeof value === 'object' && value !== null && !Array.isArray(value) && Object.values(value).every((each) => inner.isValidSync(each, { strict: true }))
+    return (
+      typeof value === 'object' &&
+      value !== null &&
+      !Array.isArray(value) &&
+      Object.values(value).every((each) => inner.isValidSync(each, { strict: true }))
+    )
   })
 }
 
 export function texts() {
   return array().of(text().defined().max(200)).max(500)
 }
-

@@ -5,14 +5,29 @@ import { demoFiles } from '../../demo/files'
 /** A log is dropped on Bench and becomes a run that moves estimate and target, through the real interface. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
-const target = { workloadId: 'moor-and-mire', width: 1920, height: 1080, preset: 'medium', averageFps: 60, lowFps: 40 }
+const target = {
+  workloadId: 'moor-and-mire',
+  width: 1920,
+  height: 1080,
+  preset: 'medium',
+  averageFps: 60,
+  lowFps: 40,
+}
 
-test('drop a log, map its column, save the run; estimate and target change, the working shows it', async ({ page, request }) => {
+test('drop a log, map its column, save the run; estimate and target change, the working shows it', async ({
+  page,
+  request,
+}) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   await request.post('/api/import/library', { data: JSON.parse(demoFiles()['library.json']!) })
-  const { id } = await (await request.post('/api/builds', { data: { name: 'Measured one', currency: 'CAD', budget: '500.00', stretch: '550.00', targets: [target] } })).json()
-  for (const partId of ['kaldric-sallowfen-6600', 'murrowdun-tarn-640-8-gb']) await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId, limit: '90.00' } })
+  const { id } = await (
+    await request.post('/api/builds', {
+      data: { name: 'Measured one', currency: 'CAD', budget: '500.00', stretch: '550.00', targets: [target] },
+    })
+  ).json()
+  for (const partId of ['kaldric-sallowfen-6600', 'murrowdun-tarn-640-8-gb'])
+    await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId, limit: '90.00' } })
   await page.goto(`/b/${id}/bench`)
   const estimate = page.locator('[data-target="moor-and-mire"]')
   const axis = page.getByLabel('targets', { exact: true })
@@ -21,7 +36,13 @@ test('drop a log, map its column, save the run; estimate and target change, the 
 
   await test.step('a log is dropped anywhere; its column and unit are proposed and can be chosen', async () => {
     // 20 ms a frame is 50 fps; every hundredth takes 30 ms
-    const lines = ['frame;clock s;length us', ...Array.from({ length: 3000 }, (_, i) => `${i};${(i / 50).toFixed(3)};${i % 100 === 99 ? 30_000 : 20_000}`)].join('\n')
+    const lines = [
+      'frame;clock s;length us',
+      ...Array.from(
+        { length: 3000 },
+        (_, i) => `${i};${(i / 50).toFixed(3)};${i % 100 === 99 ? 30_000 : 20_000}`,
+      ),
+    ].join('\n')
     const dropped = await page.evaluateHandle((text) => {
       const transfer = new DataTransfer()
       transfer.items.add(new File([text], 'evening.csv', { type: 'text/csv' }))
@@ -90,7 +111,9 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await page.reload()
     await expect(page.getByLabel('which runs')).toHaveValue('this')
     await page.keyboard.press('n')
-    await expect(page.getByRole('dialog').getByLabel('scene', { exact: true })).toHaveValue('harbour at night')
+    await expect(page.getByRole('dialog').getByLabel('scene', { exact: true })).toHaveValue(
+      'harbour at night',
+    )
     await page.keyboard.press('Escape')
   })
   await test.step('the map answers what a stronger card would do', async () => {
@@ -102,12 +125,25 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await page.getByRole('button', { name: 'as it is' }).click()
     await expect.poll(async () => Number.parseInt((await cell.textContent())!)).toBe(asItIs)
   })
-  for (const [name, label] of [['Before and after', 'before and after'], ['Other work', 'other work'], ['Value', 'frames for money'], ['Living with it', 'living with it']] as const) {
+  for (const [name, label] of [
+    ['Before and after', 'before and after'],
+    ['Other work', 'other work'],
+    ['Value', 'frames for money'],
+    ['Living with it', 'living with it'],
+  ] as const) {
     await test.step(`${name} is readable to all`, async () => {
       await page.getByRole('button', { name, exact: true }).click()
       await expect(page.getByLabel(label, { exact: true })).toBeVisible()
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
-      expect(violations.map((each) => `${each.id} ${each.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
+      expect(
+        violations.map(
+          (each) =>
+            `${each.id} ${each.nodes
+              .map((node) => node.target.join(' '))
+              .slice(0, 3)
+              .join(', ')}`,
+        ),
+      ).toEqual([])
     })
   }
   expect(errors).toEqual([])

@@ -5,6 +5,12 @@ import { demoFiles } from '../../demo/files'
 export async function loadMarket(request: APIRequestContext): Promise<void> {
   const files = demoFiles()
   await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
-  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
-  await request.post('/api/import/shop-prices', { data: files['shop-prices.csv']!, headers: { 'content-type': 'text/csv' } })
+  await request.post('/api/import/sold-records', {
+    data: files['sold-records.csv']!,
+    headers: { 'content-type': 'text/csv' },
+  })
+  await request.post('/api/import/shop-prices', {
+    data: files['shop-prices.csv']!,
+    headers: { 'content-type': 'text/csv' },
+  })
 }

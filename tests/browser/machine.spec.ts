@@ -6,27 +6,60 @@ import { loadMarket } from './loadMarket'
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
 
-test('start from a donor, take a card, mend three findings; nothing stops, and the receipt has every part', async ({ page, request }) => {
+test('start from a donor, take a card, mend three findings; nothing stops, and the receipt has every part', async ({
+  page,
+  request,
+}) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   await loadMarket(request)
-  const { id } = await (await request.post('/api/builds', { data: { name: 'From a donor', currency: 'CAD', budget: '500.00', stretch: '550.00', targets: [{ workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 100 }] } })).json()
-  await request.post('/api/leads', { data: { sourceId: 'barnstall', title: 'Desk 20 tower, as it stood in the office', price: '58.00', currency: 'CAD', condition: 'used', manner: 'local', listedOn: '2026-10-30', things: [{ partId: 'meridon-desk-20-tower' }] } })
+  const { id } = await (
+    await request.post('/api/builds', {
+      data: {
+        name: 'From a donor',
+        currency: 'CAD',
+        budget: '500.00',
+        stretch: '550.00',
+        targets: [{ workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 100 }],
+      },
+    })
+  ).json()
+  await request.post('/api/leads', {
+    data: {
+      sourceId: 'barnstall',
+      title: 'Desk 20 tower, as it stood in the office',
+      price: '58.00',
+      currency: 'CAD',
+      condition: 'used',
+      manner: 'local',
+      listedOn: '2026-10-30',
+      things: [{ partId: 'meridon-desk-20-tower' }],
+    },
+  })
   await page.goto(`/b/${id}/leads`)
   const open = page.getByLabel('still open')
   const findings = open.locator('[data-finding]')
 
   await test.step('the donor goes in; what it lacks was said beforehand', async () => {
-    await page.getByRole('button', { name: /as it stood in the office/ }).first().click()
+    await page
+      .getByRole('button', { name: /as it stood in the office/ })
+      .first()
+      .click()
     await expect(page.locator('[data-test="lacks"]')).toContainText('a graphics card')
     await page.getByRole('button', { name: 'Put into the build' }).click()
-    await page.getByRole('navigation', { name: 'places of this build' }).getByRole('link', { name: /^Machine/ }).click()
+    await page
+      .getByRole('navigation', { name: 'places of this build' })
+      .getByRole('link', { name: /^Machine/ })
+      .click()
     await expect(page.getByLabel('plan of the machine')).toBeVisible()
   })
   await test.step('a card is hunted for, and clashes with the donor', async () => {
     await page.getByRole('button', { name: /Add a hunt/ }).click()
     await page.getByLabel('part', { exact: true }).fill('Tarn 640 8')
-    await page.getByRole('button', { name: /Tarn 640 8 GB/ }).first().click()
+    await page
+      .getByRole('button', { name: /Tarn 640 8 GB/ })
+      .first()
+      .click()
     await page.getByRole('button', { name: 'Hunt for it' }).click()
     await expect(open.locator('[data-finding="card-length"]')).toBeVisible()
     await expect(open.locator('[data-finding="supply-peak"]')).toBeVisible()
@@ -39,29 +72,45 @@ test('start from a donor, take a card, mend three findings; nothing stops, and t
       const before = await stops.count()
       if (before === 0) break
       // parts in the place of others; the card stays
-      const way = stops.first().getByRole('button', { name: /mend it/ }).filter({ hasText: 'take it' }).first()
+      const way = stops
+        .first()
+        .getByRole('button', { name: /mend it/ })
+        .filter({ hasText: 'take it' })
+        .first()
       bought.push(...(await way.getAttribute('aria-label'))!.replace('mend it: ', '').split(' + '))
       await way.click()
       await expect.poll(() => stops.count()).toBeLessThan(before)
     }
     expect(bought.length).toBeGreaterThanOrEqual(2)
     const hint = findings.filter({ has: page.getByRole('button', { name: /mend it/ }) }).first()
-    if (bought.length < 3 && await hint.count() > 0) {
+    if (bought.length < 3 && (await hint.count()) > 0) {
       const count = await findings.count()
-      await hint.getByRole('button', { name: /mend it/ }).first().click()
+      await hint
+        .getByRole('button', { name: /mend it/ })
+        .first()
+        .click()
       await expect.poll(() => findings.count()).toBeLessThan(count)
     }
     await expect(findings.filter({ has: page.locator('.tag', { hasText: 'stops' }) })).toHaveCount(0)
   })
   await test.step('the receipt has what the mending bought', async () => {
-    const view = await (await request.get(`/api/builds/${id}`)).json() as { receipt: { groups: { toBuy: { label: string; payNow: number }[] }; totals: { payNow: number } } }
+    const view = (await (await request.get(`/api/builds/${id}`)).json()) as {
+      receipt: { groups: { toBuy: { label: string; payNow: number }[] }; totals: { payNow: number } }
+    }
     const labels = view.receipt.groups.toBuy.map((line) => line.label)
     for (const part of bought) expect(labels).toContain(part)
-    expect(view.receipt.groups.toBuy.reduce((sum, line) => sum + line.payNow, 0)).toBe(view.receipt.totals.payNow)
+    expect(view.receipt.groups.toBuy.reduce((sum, line) => sum + line.payNow, 0)).toBe(
+      view.receipt.totals.payNow,
+    )
   })
   await test.step('steps up, power, variants and the sheet of assembly stand', async () => {
     await page.getByRole('button', { name: 'Steps up' }).click()
-    await expect(page.getByLabel('steps up').getByRole('button', { name: /^take / }).first()).toBeVisible()
+    await expect(
+      page
+        .getByLabel('steps up')
+        .getByRole('button', { name: /^take / })
+        .first(),
+    ).toBeVisible()
     await page.getByRole('button', { name: 'Power and room' }).click()
     await expect(page.locator('[data-figure="sustained"]')).toContainText('W')
     await page.getByRole('button', { name: 'Assembly' }).click()
@@ -75,12 +124,23 @@ test('start from a donor, take a card, mend three findings; nothing stops, and t
 })
 
 test('Machine and Parts are readable to all', async ({ page, request }) => {
-  const { builds } = await (await request.get('/api/session')).json() as { builds: { id: string; name: string }[] }
+  const { builds } = (await (await request.get('/api/session')).json()) as {
+    builds: { id: string; name: string }[]
+  }
   const build = builds.find((each) => each.name === 'From a donor')!
-  for (const path of [`/b/${build.id}/machine`, `/b/${build.id}/machine?mode=steps`, `/b/${build.id}/machine?mode=power`, '/parts?role=case']) {
+  for (const path of [
+    `/b/${build.id}/machine`,
+    `/b/${build.id}/machine?mode=steps`,
+    `/b/${build.id}/machine?mode=power`,
+    '/parts?role=case',
+  ]) {
     await page.goto(path)
     await expect(page.getByRole('heading').first()).toBeVisible()
     await expect(page.getByRole('status')).toHaveCount(0)
-    expect((await new AxeBuilder({ page }).analyze()).violations.map((violation) => `${path} ${violation.id}: ${violation.nodes[0]?.html}`)).toEqual([])
+    expect(
+      (await new AxeBuilder({ page }).analyze()).violations.map(
+        (violation) => `${path} ${violation.id}: ${violation.nodes[0]?.html}`,
+      ),
+    ).toEqual([])
   }
 })

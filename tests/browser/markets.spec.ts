@@ -8,14 +8,24 @@ const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 const [markets, counter] = [`http://127.0.0.1:${port + 1}`, `http://127.0.0.1:${port + 2}`]
 test.use({ baseURL: counter })
 
-const figure = (page: Page, name: string) => page.getByLabel('receipt', { exact: true }).locator(`[data-figure="${name}"]`)
+const figure = (page: Page, name: string) =>
+  page.getByLabel('receipt', { exact: true }).locator(`[data-figure="${name}"]`)
 const card = 'murrowdun-tarn-640-8-gb'
 const brief = {
-  name: 'Quay racer', currency: 'CAD', budget: '600.00', stretch: '650.00', wantedBy: '2026-12-05',
-  targets: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 60, lowFps: 45 }],
+  name: 'Quay racer',
+  currency: 'CAD',
+  budget: '600.00',
+  stretch: '650.00',
+  wantedBy: '2026-12-05',
+  targets: [
+    { workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 60, lowFps: 45 },
+  ],
 }
 
-test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the receipt', async ({ page, request }) => {
+test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the receipt', async ({
+  page,
+  request,
+}) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   await loadMarket(request)
@@ -27,7 +37,9 @@ test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the 
     await page.getByLabel('source of the address').selectOption('Barnstall')
     await page.getByLabel('address', { exact: true }).fill(`${markets}/barnstall/feed.atom`)
     await page.getByRole('button', { name: 'Add and ask' }).click()
-    await expect(page.getByText('is a private or loopback address; allow it for this source if you mean it')).toBeVisible()
+    await expect(
+      page.getByText('is a private or loopback address; allow it for this source if you mean it'),
+    ).toBeVisible()
     await page.getByRole('button', { name: /^no longer ask Barnstall/ }).click()
     await page.getByRole('button', { name: 'Add an address' }).click()
     await page.getByLabel('address', { exact: true }).fill(`${markets}/barnstall/feed.atom`)
@@ -64,7 +76,9 @@ test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the 
   const hits = page.getByRole('region', { name: 'inbox' }).locator('[data-lead]')
   await test.step('the lookout fires: on Builds, and in Leads where it is seen to', async () => {
     await page.goto('/')
-    const announced = page.getByRole('link', { name: /Quay racer: .*Murrowdun Tarn 640 8 GB at or below 125\.00/ })
+    const announced = page.getByRole('link', {
+      name: /Quay racer: .*Murrowdun Tarn 640 8 GB at or below 125\.00/,
+    })
     await expect(announced).toBeVisible()
     await announced.click()
     await expect(page.getByText('Came in under your limit: Murrowdun Tarn 640 8 GB')).toBeVisible()
@@ -93,7 +107,10 @@ test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the 
   expect(errors).toEqual([])
 })
 
-test('a query is tried out in a worker before it is in force; a region of the picture is dropped and taken back', async ({ page, request }) => {
+test('a query is tried out in a worker before it is in force; a region of the picture is dropped and taken back', async ({
+  page,
+  request,
+}) => {
   const [{ id }] = (await (await request.get('/api/session')).json()).builds
   await page.goto(`/b/${id}/prices?part=sundrel-stook-51-8-gb`)
   await page.getByText(/^query:/).click()
@@ -125,10 +142,16 @@ test('a query is tried out in a worker before it is in force; a region of the pi
   await expect(typical).toHaveText(before!)
 })
 
-test('worth buying and new or used stand for the whole build; a read is kept and an opinion noted', async ({ page, request }) => {
+test('worth buying and new or used stand for the whole build; a read is kept and an opinion noted', async ({
+  page,
+  request,
+}) => {
   const [{ id }] = (await (await request.get('/api/session')).json()).builds
   await page.goto(`/b/${id}/prices?sheet=worth`)
-  await page.getByRole('row', { name: /Tarn 660/ }).first().click()
+  await page
+    .getByRole('row', { name: /Tarn 660/ })
+    .first()
+    .click()
   await page.getByLabel('which guide').fill('Harbour Letters')
   await page.getByRole('button', { name: 'Note', exact: true }).click()
   await expect(page.getByRole('row', { name: /Tarn 660/ }).first()).toContainText('one voice')
@@ -144,16 +167,36 @@ test('worth buying and new or used stand for the whole build; a read is kept and
 })
 
 for (const theme of ['daylight', 'lamp']) {
-  test(`the sheets and leaves of Prices and the sources are readable to all: ${theme}`, async ({ page, request }) => {
-    const { builds } = (await (await request.get('/api/session')).json()) as { builds: { id: string; name: string }[] }
+  test(`the sheets and leaves of Prices and the sources are readable to all: ${theme}`, async ({
+    page,
+    request,
+  }) => {
+    const { builds } = (await (await request.get('/api/session')).json()) as {
+      builds: { id: string; name: string }[]
+    }
     const { id } = builds.find((each) => each.name === 'Quay racer')!
     await page.addInitScript((value) => localStorage.setItem('tarvin-theme', value), theme)
-    for (const path of ['/sources', `/b/${id}/prices?sheet=worth`, `/b/${id}/prices?sheet=new-or-used`, ...['wait', 'new', 'notes'].map((leaf) => `/b/${id}/prices?part=${card}&leaf=${leaf}`), `/b/${id}/leads?show=hits`, `/b/${id}/brief`]) {
+    for (const path of [
+      '/sources',
+      `/b/${id}/prices?sheet=worth`,
+      `/b/${id}/prices?sheet=new-or-used`,
+      ...['wait', 'new', 'notes'].map((leaf) => `/b/${id}/prices?part=${card}&leaf=${leaf}`),
+      `/b/${id}/leads?show=hits`,
+      `/b/${id}/brief`,
+    ]) {
       await page.goto(path)
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
       await expect(page.getByText('Reckoning…')).toHaveCount(0)
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
-      expect(violations.map((each) => `${path}: ${each.id} ${each.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
+      expect(
+        violations.map(
+          (each) =>
+            `${path}: ${each.id} ${each.nodes
+              .map((node) => node.target.join(' '))
+              .slice(0, 3)
+              .join(', ')}`,
+        ),
+      ).toEqual([])
     }
   })
 }

@@ -6,17 +6,45 @@ import { demoFiles } from '../../demo/files'
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 test.use({ baseURL: `http://127.0.0.1:${port + 2}`, viewport: { width: 390, height: 844 } })
 
-const listing = 'Selling my Tarn 560 8GB graphics card\nWorks, both fans turn, never mined. I paid 260 new.\nasking $118 obo\nPickup in Marrow Quay'
-const place = (page: Page, name: string) => page.getByRole('navigation', { name: 'places of this build' }).getByRole('link', { name: new RegExp(`^${name}`) }).click()
+const listing =
+  'Selling my Tarn 560 8GB graphics card\nWorks, both fans turn, never mined. I paid 260 new.\nasking $118 obo\nPickup in Marrow Quay'
+const place = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'places of this build' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click()
 
-test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and the ledger agrees', async ({ page, request }) => {
+test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and the ledger agrees', async ({
+  page,
+  request,
+}) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   const files = demoFiles()
   await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
-  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
-  const { id } = await (await request.post('/api/builds', { data: { name: 'Door build', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [] } })).json()
-  await request.post('/api/leads', { data: { sourceId: 'circuit-pantry', externalId: 'P-1', title: 'Steadwell 550 W at the door', price: '60.00', currency: 'CAD', condition: 'new', manner: 'fixed', listedOn: '2026-10-30', things: [{ partId: 'steadwell-550-w' }], rebate: { kind: 'mail-in', amount: '10.00', claimBy: '2026-12-30' } } })
+  await request.post('/api/import/sold-records', {
+    data: files['sold-records.csv']!,
+    headers: { 'content-type': 'text/csv' },
+  })
+  const { id } = await (
+    await request.post('/api/builds', {
+      data: { name: 'Door build', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [] },
+    })
+  ).json()
+  await request.post('/api/leads', {
+    data: {
+      sourceId: 'circuit-pantry',
+      externalId: 'P-1',
+      title: 'Steadwell 550 W at the door',
+      price: '60.00',
+      currency: 'CAD',
+      condition: 'new',
+      manner: 'fixed',
+      listedOn: '2026-10-30',
+      things: [{ partId: 'steadwell-550-w' }],
+      rebate: { kind: 'mail-in', amount: '10.00', claimBy: '2026-12-30' },
+    },
+  })
   await page.goto(`/b/${id}/leads`)
 
   await test.step('the text of a listing fills the form, and what it leaves open is asked', async () => {
@@ -109,15 +137,47 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
 })
 
-test('at the counter: answer a fact by its key, deny a sign, share a trip, shelve what is left over and sell it', async ({ page, request }) => {
+test('at the counter: answer a fact by its key, deny a sign, share a trip, shelve what is left over and sell it', async ({
+  page,
+  request,
+}) => {
   await page.setViewportSize({ width: 1280, height: 800 })
   const files = demoFiles()
   await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
-  await request.post('/api/import/sold-records', { data: files['sold-records.csv']!, headers: { 'content-type': 'text/csv' } })
-  const { id } = await (await request.post('/api/builds', { data: { name: 'Counter build', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [], houseRules: { perKm: '0.50' } } })).json()
-  await request.post('/api/leads', { data: { sourceId: 'barnstall', title: 'Counter lot: card and board', price: '90.00', currency: 'CAD', condition: 'used', manner: 'local', listedOn: '2026-10-30', text: 'untested, no shield', things: [{ partId: 'murrowdun-tarn-560-8-gb' }, { partId: 'northpine-n4-micro', plan: 'resell' }] } })
+  await request.post('/api/import/sold-records', {
+    data: files['sold-records.csv']!,
+    headers: { 'content-type': 'text/csv' },
+  })
+  const { id } = await (
+    await request.post('/api/builds', {
+      data: {
+        name: 'Counter build',
+        currency: 'CAD',
+        budget: '400.00',
+        stretch: '450.00',
+        targets: [],
+        houseRules: { perKm: '0.50' },
+      },
+    })
+  ).json()
+  await request.post('/api/leads', {
+    data: {
+      sourceId: 'barnstall',
+      title: 'Counter lot: card and board',
+      price: '90.00',
+      currency: 'CAD',
+      condition: 'used',
+      manner: 'local',
+      listedOn: '2026-10-30',
+      text: 'untested, no shield',
+      things: [{ partId: 'murrowdun-tarn-560-8-gb' }, { partId: 'northpine-n4-micro', plan: 'resell' }],
+    },
+  })
   await page.goto(`/b/${id}/leads`)
-  await page.getByRole('button', { name: /Counter lot/ }).first().click()
+  await page
+    .getByRole('button', { name: /Counter lot/ })
+    .first()
+    .click()
 
   await test.step('a fact answered by a key moves what it is worth', async () => {
     const shield = page.locator('[data-fact="board-shield"]')
@@ -131,7 +191,10 @@ test('at the counter: answer a fact by its key, deny a sign, share a trip, shelv
   await test.step('a sign read from the text is denied', async () => {
     const fault = page.locator('[data-figure="fault-probability"]')
     const before = await fault.textContent()
-    await page.getByLabel('risk', { exact: true }).getByLabel(/^untested/).uncheck()
+    await page
+      .getByLabel('risk', { exact: true })
+      .getByLabel(/^untested/)
+      .uncheck()
     await expect(fault).not.toHaveText(before!)
   })
 
@@ -150,7 +213,10 @@ test('at the counter: answer a fact by its key, deny a sign, share a trip, shelv
     await purchase.getByRole('button', { name: 'Buy it' }).click()
     await expect(purchase.locator('[data-figure="paid"]')).toHaveText('105.00')
     await page.goto('/shelf')
-    await page.getByRole('row', { name: /left over from Counter lot/ }).getByRole('button', { name: 'sell it' }).click()
+    await page
+      .getByRole('row', { name: /left over from Counter lot/ })
+      .getByRole('button', { name: 'sell it' })
+      .click()
     await page.getByLabel('sold for').fill('40')
     await page.getByLabel('fee on the sale').fill('5')
     await page.getByRole('button', { name: 'Sold' }).click()

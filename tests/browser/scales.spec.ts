@@ -6,22 +6,64 @@ import { loadMarket } from './loadMarket'
 /** A prebuilt from the source of its page, weighed against a build and a console, to the exported page; through the real interface. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
-const data = { '@context': 'https://schema.org', '@type': 'Product', name: 'Lantern Row 4 tower', description: 'Ostrane Threddle 33; Murrowdun Tarn 620 8 GB; 2x8 GB DDR4', offers: { '@type': 'Offer', price: '899.00', priceCurrency: 'CAD', url: 'https://example.test/tower' } }
+const data = {
+  '@context': 'https://schema.org',
+  '@type': 'Product',
+  name: 'Lantern Row 4 tower',
+  description: 'Ostrane Threddle 33; Murrowdun Tarn 620 8 GB; 2x8 GB DDR4',
+  offers: { '@type': 'Offer', price: '899.00', priceCurrency: 'CAD', url: 'https://example.test/tower' },
+}
 const source = `<html><head><script type="application/ld+json">${JSON.stringify(data)}</script></head><body><ul><li>480 GB NVMe drive</li><li>two years warranty</li></ul></body></html>`
-const place = (page: Page, name: string) => page.getByRole('navigation', { name: 'places of this build' }).getByRole('link', { name: new RegExp(`^${name}`) }).click()
+const place = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'places of this build' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click()
 const audit = async (page: Page, what: string) => {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
-  expect(violations.map((each) => `${what}: ${each.id} ${each.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
+  expect(
+    violations.map(
+      (each) =>
+        `${what}: ${each.id} ${each.nodes
+          .map((node) => node.target.join(' '))
+          .slice(0, 3)
+          .join(', ')}`,
+    ),
+  ).toEqual([])
 }
 
-test('paste a page, answer what is missing, weigh, find the tipping price, match, freeze, export and open', async ({ page, request, browser }) => {
+test('paste a page, answer what is missing, weigh, find the tipping price, match, freeze, export and open', async ({
+  page,
+  request,
+  browser,
+}) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   await loadMarket(request)
-  const { id } = await (await request.post('/api/builds', { data: {
-    name: 'Weighed one', currency: 'CAD', budget: '700.00', stretch: '750.00', privateNote: 'sell by Christmas', needs: [{ need: 'licence', price: '24.00' }], targets: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 60 }, { workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 120 }],
-  } })).json()
-  for (const partId of ['kaldric-sallowfen-6600', 'northpine-n4-micro', 'palisado-16-gb-ddr4-2-8', 'murrowdun-tarn-640-8-gb', 'steadwell-550-w']) await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId } })
+  const { id } = await (
+    await request.post('/api/builds', {
+      data: {
+        name: 'Weighed one',
+        currency: 'CAD',
+        budget: '700.00',
+        stretch: '750.00',
+        privateNote: 'sell by Christmas',
+        needs: [{ need: 'licence', price: '24.00' }],
+        targets: [
+          { workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 60 },
+          { workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 120 },
+        ],
+      },
+    })
+  ).json()
+  for (const partId of [
+    'kaldric-sallowfen-6600',
+    'northpine-n4-micro',
+    'palisado-16-gb-ddr4-2-8',
+    'murrowdun-tarn-640-8-gb',
+    'steadwell-550-w',
+  ])
+    await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId } })
   const verdictOf = (rival: string) => page.locator(`[data-verdict^="${rival}"]`)
   const cost = page.locator('[data-cost^="lantern-row"]')
 
@@ -56,13 +98,35 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await expect(verdictOf('lantern-row')).toContainText('its seller does not state memory speed')
   })
   await test.step('another build joins them: four machines side by side without sideways scrolling', async () => {
-    const { id: other } = await (await request.post('/api/builds', { data: { name: 'Its smaller sister', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [] } })).json()
-    for (const partId of ['kaldric-sallowfen-5400', 'northpine-n4-micro', 'palisado-16-gb-ddr4-2-8', 'murrowdun-tarn-560-8-gb']) await request.post(`/api/builds/${other}/choices`, { data: { kind: 'hunt', partId } })
+    const { id: other } = await (
+      await request.post('/api/builds', {
+        data: {
+          name: 'Its smaller sister',
+          currency: 'CAD',
+          budget: '400.00',
+          stretch: '450.00',
+          targets: [],
+        },
+      })
+    ).json()
+    for (const partId of [
+      'kaldric-sallowfen-5400',
+      'northpine-n4-micro',
+      'palisado-16-gb-ddr4-2-8',
+      'murrowdun-tarn-560-8-gb',
+    ])
+      await request.post(`/api/builds/${other}/choices`, { data: { kind: 'hunt', partId } })
     await page.reload()
     await page.getByRole('button', { name: 'Its smaller sister' }).click()
     await expect(verdictOf(other)).toContainText('Weighed one costs')
     await expect(page.locator('[data-cost]')).toHaveCount(4)
-    expect(await page.evaluate(() => document.querySelector('main')!.scrollWidth <= document.querySelector('main')!.clientWidth && document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
+    expect(
+      await page.evaluate(
+        () =>
+          document.querySelector('main')!.scrollWidth <= document.querySelector('main')!.clientWidth &&
+          document.documentElement.scrollWidth <= window.innerWidth,
+      ),
+    ).toBe(true)
     await page.getByRole('button', { name: 'Its smaller sister' }).click()
     await expect(page.locator('[data-cost]')).toHaveCount(3)
   })
@@ -100,8 +164,13 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
   await test.step('the columns add up to their totals', async () => {
     for (const rival of ['lantern-row', 'ovalis-one']) {
       const cells = await page.locator(`[data-step*=" ${rival}"]`).allTextContents()
-      const sum = cells.map((cell) => cell.replace('−', '-').trim()).filter((cell) => cell !== '—').reduce((total, cell) => total + Math.round(Number(cell) * 100), 0)
-      expect((sum / 100).toFixed(2)).toBe((await page.locator(`[data-cost^="${rival}"]`).textContent())!.trim())
+      const sum = cells
+        .map((cell) => cell.replace('−', '-').trim())
+        .filter((cell) => cell !== '—')
+        .reduce((total, cell) => total + Math.round(Number(cell) * 100), 0)
+      expect((sum / 100).toFixed(2)).toBe(
+        (await page.locator(`[data-cost^="${rival}"]`).textContent())!.trim(),
+      )
     }
   })
   await audit(page, 'weighing')
@@ -112,12 +181,16 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     const turn = Number((await row.locator('b').first().textContent())!.trim())
     expect(turn).toBeGreaterThan(0)
     const winnerAt = async (price: number) => {
-      const rivals = (await (await request.get('/api/library')).json()).rivals as { id: string; name: string }[]
+      const rivals = (await (await request.get('/api/library')).json()).rivals as {
+        id: string
+        name: string
+      }[]
       const rival = rivals.find((each) => each.name === 'Lantern Row 4 tower')!
       const stated = await (await request.get(`/api/rivals/${rival.id}`)).json()
       await request.put(`/api/rivals/${rival.id}`, { data: { ...stated, price: price.toFixed(2) } })
       const view = await (await request.get(`/api/builds/${id}`)).json()
-      return view.weighing.others.find((each: { machine: { id: string } }) => each.machine.id === rival.id).verdict.winner as string
+      return view.weighing.others.find((each: { machine: { id: string } }) => each.machine.id === rival.id)
+        .verdict.winner as string
     }
     const now = await winnerAt(899)
     expect(await winnerAt(turn + 1)).toBe(now)
@@ -130,13 +203,19 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
   await test.step('match it: a whole machine, opened as a variant', async () => {
     await page.getByRole('button', { name: 'Match and spend' }).click()
     await page.getByRole('button', { name: 'Match it' }).click()
-    await expect(page.locator('[data-test="match-answer"]')).toContainText('The cheapest that matches Lantern Row 4 tower')
+    await expect(page.locator('[data-test="match-answer"]')).toContainText(
+      'The cheapest that matches Lantern Row 4 tower',
+    )
     const total = (await page.locator('[data-test="match-total"]').textContent())!.trim()
     await audit(page, 'match')
     await page.getByRole('button', { name: 'Open as a variant' }).click()
     await expect(page.getByRole('heading', { name: 'Machine', level: 1 })).toBeVisible()
-    await expect(page.getByLabel('receipt', { exact: true }).locator('[data-figure="payNow"]')).toHaveText(total)
-    await expect(page.locator('[data-finding]').filter({ has: page.locator('.tag', { hasText: 'stops' }) })).toHaveCount(0)
+    await expect(page.getByLabel('receipt', { exact: true }).locator('[data-figure="payNow"]')).toHaveText(
+      total,
+    )
+    await expect(
+      page.locator('[data-finding]').filter({ has: page.locator('.tag', { hasText: 'stops' }) }),
+    ).toHaveCount(0)
   })
   await test.step('an edition is frozen, exported as a page, and the page opens by itself', async () => {
     await page.goto(`/b/${id}/scales?mode=editions`)
@@ -147,7 +226,10 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await edition.getByRole('button', { name: 'what has changed' }).click()
     await expect(edition).toContainText('No line has changed.')
     await audit(page, 'editions')
-    const [file] = await Promise.all([page.waitForEvent('download'), edition.getByRole('link', { name: 'HTML page' }).click()])
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      edition.getByRole('link', { name: 'HTML page' }).click(),
+    ])
     const html = readFileSync(await file.path(), 'utf8')
     expect(html).not.toMatch(/<script/)
     expect(html).not.toContain('sell by Christmas')
@@ -159,7 +241,10 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     const pdf = (await alone.pdf({ preferCSSPageSize: true })).toString('latin1')
     expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)!.length).toBeLessThanOrEqual(2)
     await alone.close()
-    const [json] = await Promise.all([page.waitForEvent('download'), edition.getByRole('link', { name: 'JSON' }).click()])
+    const [json] = await Promise.all([
+      page.waitForEvent('download'),
+      edition.getByRole('link', { name: 'JSON' }).click(),
+    ])
     await page.locator('[data-test="edition-file"]').setInputFiles(await json.path())
     await expect(page.locator('[data-test="repriced"]')).toContainText('Opened at today’s prices here')
   })

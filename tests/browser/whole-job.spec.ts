@@ -5,28 +5,107 @@ import { expect, test, type APIRequestContext, type Page } from '@playwright/tes
 /** The whole job once, with files that are not the demo's, through the real interface. */
 
 const library = {
-  format: 'tarvin-library', version: '1',
+  format: 'tarvin-library',
+  version: '1',
   sources: [
-    { id: 'hatchway', name: 'Hatchway', kind: 'classifieds', currency: 'CAD', taxPercent: 0, taxOnShipping: false, shipping: { kind: 'none' }, protection: 'none' },
-    { id: 'brass-bin', name: 'Brass Bin', kind: 'shop', currency: 'CAD', taxPercent: 13, taxOnShipping: true, shipping: { kind: 'per-order', amount: '10.00', freeFrom: '200.00' }, protection: 'warranty' },
+    {
+      id: 'hatchway',
+      name: 'Hatchway',
+      kind: 'classifieds',
+      currency: 'CAD',
+      taxPercent: 0,
+      taxOnShipping: false,
+      shipping: { kind: 'none' },
+      protection: 'none',
+    },
+    {
+      id: 'brass-bin',
+      name: 'Brass Bin',
+      kind: 'shop',
+      currency: 'CAD',
+      taxPercent: 13,
+      taxOnShipping: true,
+      shipping: { kind: 'per-order', amount: '10.00', freeFrom: '200.00' },
+      protection: 'warranty',
+    },
   ],
   parts: [
-    { id: 'orrel-9', role: 'cpu', make: 'Quenby', name: 'Orrel 9', facts: { socket: 'Q-1', cpuIndex: 110, threads: 12, cores: 6 } },
-    { id: 'plank-a', role: 'motherboard', make: 'Deal', name: 'Plank A', facts: { socket: 'Q-2', memoryGeneration: 'DDR4' } },
-    { id: 'plank-b', role: 'motherboard', make: 'Deal', name: 'Plank B', facts: { socket: 'Q-1', memoryGeneration: 'DDR4' } },
-    { id: 'heron-70', role: 'graphics', make: 'Quenby', name: 'Heron 70 8 GB', facts: { graphicsIndex: 105, vramGb: 8, sixPinLeads: 0, eightPinLeads: 1 } },
+    {
+      id: 'orrel-9',
+      role: 'cpu',
+      make: 'Quenby',
+      name: 'Orrel 9',
+      facts: { socket: 'Q-1', cpuIndex: 110, threads: 12, cores: 6 },
+    },
+    {
+      id: 'plank-a',
+      role: 'motherboard',
+      make: 'Deal',
+      name: 'Plank A',
+      facts: { socket: 'Q-2', memoryGeneration: 'DDR4' },
+    },
+    {
+      id: 'plank-b',
+      role: 'motherboard',
+      make: 'Deal',
+      name: 'Plank B',
+      facts: { socket: 'Q-1', memoryGeneration: 'DDR4' },
+    },
+    {
+      id: 'heron-70',
+      role: 'graphics',
+      make: 'Quenby',
+      name: 'Heron 70 8 GB',
+      facts: { graphicsIndex: 105, vramGb: 8, sixPinLeads: 0, eightPinLeads: 1 },
+    },
     { id: 'licence', role: 'extra', make: 'Oakum', name: 'licence', facts: { covers: 'licence' } },
   ],
-  workloads: [{ id: 'harbour-run', name: 'Harbour Run', kind: 'racing', graphicsMs: 4.6, cpuMs: 7.6, pixelExponent: 0.85, threadsWanted: 8, lowShare: { graphics: 0.8, cpu: 0.7 }, presets: { high: { graphics: 1, cpu: 1, videoMemoryGb: 6 } } }],
+  workloads: [
+    {
+      id: 'harbour-run',
+      name: 'Harbour Run',
+      kind: 'racing',
+      graphicsMs: 4.6,
+      cpuMs: 7.6,
+      pixelExponent: 0.85,
+      threadsWanted: 8,
+      lowShare: { graphics: 0.8, cpu: 0.7 },
+      presets: { high: { graphics: 1, cpu: 1, videoMemoryGb: 6 } },
+    },
+  ],
 }
-const records = ['when;what;paid;how;state', ...Array.from({ length: 20 }, (_, i) => `2026-10-${String(8 + i).padStart(2, '0')};Quenby Heron 70 8 GB no ${i};${130 + i},50;auction;used`), '2026-10-09;Heron 70 box only;9,00;auction;used', '2026-10-09;Heron 70 Heron;gratis;auction;used'].join('\n')
+const records = [
+  'when;what;paid;how;state',
+  ...Array.from(
+    { length: 20 },
+    (_, i) =>
+      `2026-10-${String(8 + i).padStart(2, '0')};Quenby Heron 70 8 GB no ${i};${130 + i},50;auction;used`,
+  ),
+  '2026-10-09;Heron 70 box only;9,00;auction;used',
+  '2026-10-09;Heron 70 Heron;gratis;auction;used',
+].join('\n')
 const pageSource = `<html><head><script type="application/ld+json">${JSON.stringify({
-  '@context': 'https://schema.org', '@type': 'Product', name: 'Orrel 9 <img src=x onerror=alert(1)>', sku: 'HW-77', offers: { '@type': 'Offer', price: '88.00', priceCurrency: 'CAD', itemCondition: 'https://schema.org/UsedCondition', seller: { '@type': 'Organization', name: 'Hatchway' } },
+  '@context': 'https://schema.org',
+  '@type': 'Product',
+  name: 'Orrel 9 <img src=x onerror=alert(1)>',
+  sku: 'HW-77',
+  offers: {
+    '@type': 'Offer',
+    price: '88.00',
+    priceCurrency: 'CAD',
+    itemCondition: 'https://schema.org/UsedCondition',
+    seller: { '@type': 'Organization', name: 'Hatchway' },
+  },
 })}</script></head></html>`
 
 const file = (name: string, text: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) })
-const figure = (page: Page, name: string) => page.getByLabel('receipt', { exact: true }).locator(`[data-figure="${name}"]`)
-const place = (page: Page, name: string) => page.getByRole('navigation', { name: 'places of this build' }).getByRole('link', { name: new RegExp(`^${name}`) }).click()
+const figure = (page: Page, name: string) =>
+  page.getByLabel('receipt', { exact: true }).locator(`[data-figure="${name}"]`)
+const place = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'places of this build' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click()
 const download = async (page: Page, name: string) => {
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name }).click()])
   return readFileSync(await file.path(), 'utf8')
@@ -64,10 +143,18 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
   await test.step('2 · prices: a foreign file is mapped by hand, imported, and imported again', async () => {
     await page.getByRole('button', { name: 'Import', exact: true }).click()
     await page.locator('[data-test="record-file"]').setInputFiles(file('sales.csv', records))
-    for (const [field, column] of [['title', 'what'], ['price', 'paid'], ['date', 'when'], ['manner of sale', 'how']] as const) await page.getByLabel(`column of ${field}`).selectOption({ label: column })
+    for (const [field, column] of [
+      ['title', 'what'],
+      ['price', 'paid'],
+      ['date', 'when'],
+      ['manner of sale', 'how'],
+    ] as const)
+      await page.getByLabel(`column of ${field}`).selectOption({ label: column })
     const dialog = page.getByRole('dialog')
     await dialog.getByRole('button', { name: 'Import', exact: true }).click()
-    await expect(page.locator('[data-test="import-report"]')).toHaveText('21 added, 0 were there already, 1 rejected.')
+    await expect(page.locator('[data-test="import-report"]')).toHaveText(
+      '21 added, 0 were there already, 1 rejected.',
+    )
     await expect(dialog.getByText('"gratis" is not a price')).toBeVisible()
     await dialog.getByRole('button', { name: 'Done' }).click()
     await page.getByRole('button', { name: /Heron 70/ }).click()
@@ -97,7 +184,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await expect(figure(page, 'payNow')).not.toHaveText('0.00')
   })
 
-  await test.step('3 · leads: from a page\'s source, and by form with a code and a rebate', async () => {
+  await test.step("3 · leads: from a page's source, and by form with a code and a rebate", async () => {
     await place(page, 'Leads')
     await expect(page.getByText('No lead yet')).toBeVisible()
     await page.keyboard.press('n')
@@ -132,14 +219,19 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await expect(page.locator('[data-figure="lead-after-rebates"]')).toHaveText('90.83')
     const before = Number(await figure(page, 'payNow').textContent())
     await page.keyboard.press('k')
-    await expect.poll(async () => Math.round(100 * Number(await figure(page, 'payNow').textContent()))).toBe(Math.round(100 * (before + 102.83)))
+    await expect
+      .poll(async () => Math.round(100 * Number(await figure(page, 'payNow').textContent())))
+      .toBe(Math.round(100 * (before + 102.83)))
   })
 
   await test.step('5 · machine: the wrong socket is found, mended by another board, the receipt unrolls', async () => {
     await place(page, 'Machine')
     await expect(page.locator('[data-finding="cpu-socket"]')).toContainText('socket Q-1 against Q-2')
     await page.getByRole('button', { name: 'What is chosen' }).click()
-    await page.getByRole('row', { name: /Plank A/ }).getByRole('button', { name: 'take out' }).click()
+    await page
+      .getByRole('row', { name: /Plank A/ })
+      .getByRole('button', { name: 'take out' })
+      .click()
     await page.getByRole('button', { name: 'Still open' }).click()
     await expect(page.locator('[data-finding="cpu-socket"]')).toHaveCount(0)
     await page.getByRole('button', { name: /Add a hunt/ }).click()
@@ -150,7 +242,10 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByRole('button', { name: 'What is chosen' }).click()
     await page.getByLabel('reason for Deal Plank B').fill('cheapest with the socket')
     await page.getByLabel('reason for Deal Plank B').press('Tab')
-    await page.getByLabel('receipt', { exact: true }).getByRole('button', { name: /Receipt/ }).click()
+    await page
+      .getByLabel('receipt', { exact: true })
+      .getByRole('button', { name: /Receipt/ })
+      .click()
     await expect(page.getByLabel('receipt slip')).toContainText('Deal Plank B')
     await expect(page.getByLabel('receipt slip')).toContainText('no power supply yet')
     await figure(page, 'left').click()
@@ -168,7 +263,10 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
 
   await test.step('7 · scales: a prebuilt and a console', async () => {
     await page.goto('/rivals')
-    for (const [kind, name, price, preset] of [['prebuilt', 'Shed 4', '700', 'high'], ['console', 'Pebble', '450', '']] as const) {
+    for (const [kind, name, price, preset] of [
+      ['prebuilt', 'Shed 4', '700', 'high'],
+      ['console', 'Pebble', '450', ''],
+    ] as const) {
       await page.getByRole('button', { name: 'Add a rival', exact: true }).click()
       await page.getByLabel('kind of rival').selectOption(kind)
       await page.getByLabel('name of the rival').fill(name)
@@ -185,8 +283,12 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByRole('button', { name: 'Pebble' }).click()
     // 700.00 + 13 % 91.00 + usual delivery 35.00 + licence 20.00 + faults 0.08 · 0.2 · 700.00 · 3 = 33.60 − left 700.00 · 0.7 · 0.8³ = 250.88
     await expect(page.locator('[data-cost^="shed-4"]')).toHaveText('628.72')
-    await expect(page.locator('[data-verdict^="shed-4"]')).toContainText(/Attic racer costs .* less to own than Shed 4 and reaches 1 of 1 target narrowly, against 1 there/)
-    await expect(page.locator('[data-verdict^="pebble"]')).toContainText('1 of 1 workloads are not like for like')
+    await expect(page.locator('[data-verdict^="shed-4"]')).toContainText(
+      /Attic racer costs .* less to own than Shed 4 and reaches 1 of 1 target narrowly, against 1 there/,
+    )
+    await expect(page.locator('[data-verdict^="pebble"]')).toContainText(
+      '1 of 1 workloads are not like for like',
+    )
   })
 
   await test.step('8 · export: JSON opens again, CSV and Markdown carry the reason', async () => {
@@ -210,9 +312,21 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
 /** A build of its own, by the same routes as the interface, for a test that is about something else. */
 async function someBuild(request: APIRequestContext): Promise<string> {
   await request.post('/api/import/library', { data: library })
-  const target = { workloadId: 'harbour-run', width: 1920, height: 1080, preset: 'high', averageFps: 60, lowFps: 40 }
-  const { id } = await (await request.post('/api/builds', { data: { name: 'Side table', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [target] } })).json()
-  for (const partId of ['orrel-9', 'plank-a', 'heron-70']) await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId, limit: '50.00' } })
+  const target = {
+    workloadId: 'harbour-run',
+    width: 1920,
+    height: 1080,
+    preset: 'high',
+    averageFps: 60,
+    lowFps: 40,
+  }
+  const { id } = await (
+    await request.post('/api/builds', {
+      data: { name: 'Side table', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [target] },
+    })
+  ).json()
+  for (const partId of ['orrel-9', 'plank-a', 'heron-70'])
+    await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId, limit: '50.00' } })
   return id
 }
 
@@ -221,7 +335,9 @@ test('bad files are told what they are, and nothing of them stays', async ({ pag
   const countBefore = (await (await request.get('/api/session')).json()).soldRecords
   await page.getByRole('button', { name: 'Import', exact: true }).click()
   for (const [name, buffer, message] of [
-    ['photo.csv', Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2]), 'this is a picture (PNG), not a text file'], ['empty.csv', Buffer.from('\n\n'), 'the file is empty'], ['bare.csv', Buffer.from('1,2\n3,4'), 'the first line looks like data'],
+    ['photo.csv', Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2]), 'this is a picture (PNG), not a text file'],
+    ['empty.csv', Buffer.from('\n\n'), 'the file is empty'],
+    ['bare.csv', Buffer.from('1,2\n3,4'), 'the first line looks like data'],
     ['wide.csv', Buffer.from(`${'a,'.repeat(5000)}b\n1`), 'more than 200 columns'],
   ] as const) {
     await page.locator('[data-test="record-file"]').setInputFiles({ name, mimeType: 'text/csv', buffer })
@@ -230,9 +346,25 @@ test('bad files are told what they are, and nothing of them stays', async ({ pag
   expect((await (await request.get('/api/session')).json()).soldRecords).toBe(countBefore)
 })
 
-test('a brief moved into a currency nobody has a rate for is refused, and the build still opens', async ({ page, request }) => {
+test('a brief moved into a currency nobody has a rate for is refused, and the build still opens', async ({
+  page,
+  request,
+}) => {
   const id = await someBuild(request)
-  const { id: lead } = await (await request.post('/api/leads', { data: { sourceId: 'hatchway', title: 'Heron', price: '100.00', currency: 'CAD', condition: 'used', manner: 'local', listedOn: '2026-10-30', things: [{ partId: 'heron-70' }] } })).json()
+  const { id: lead } = await (
+    await request.post('/api/leads', {
+      data: {
+        sourceId: 'hatchway',
+        title: 'Heron',
+        price: '100.00',
+        currency: 'CAD',
+        condition: 'used',
+        manner: 'local',
+        listedOn: '2026-10-30',
+        things: [{ partId: 'heron-70' }],
+      },
+    })
+  ).json()
   await request.post(`/api/builds/${id}/choices`, { data: { kind: 'lead', leadId: lead } })
   await page.goto(`/b/${id}/brief`)
   await page.getByLabel('currency', { exact: true }).fill('CHF')
@@ -260,7 +392,11 @@ test('the receipt follows a choice at once', async ({ page, request }) => {
       return response
     }
     const painted = new Promise<number>((resolve) => {
-      new MutationObserver(() => requestAnimationFrame(() => resolve(performance.now()))).observe(figure, { childList: true, characterData: true, subtree: true })
+      new MutationObserver(() => requestAnimationFrame(() => resolve(performance.now()))).observe(figure, {
+        childList: true,
+        characterData: true,
+        subtree: true,
+      })
     })
     button.click()
     return (await painted) - answered
@@ -276,17 +412,53 @@ test('the fixed endpoints refuse nonsense with code, message and path', async ({
     const response = await request.post(`/api/calc/${path}`, { data: data as never })
     return [response.status(), await response.json()] as const
   }
-  for (const path of ['street-price', 'landed-cost', 'lot', 'frame-times']) for (const nonsense of [{}, [], 'x', { query: 1 }, { frameTimesMs: {} }, null]) {
-    const [status, body] = await post(path, nonsense)
-    expect([status, Object.keys(body.error)]).toEqual([400, ['code', 'message', 'path']])
+  for (const path of ['street-price', 'landed-cost', 'lot', 'frame-times'])
+    for (const nonsense of [{}, [], 'x', { query: 1 }, { frameTimesMs: {} }, null]) {
+      const [status, body] = await post(path, nonsense)
+      expect([status, Object.keys(body.error)]).toEqual([400, ['code', 'message', 'path']])
+    }
+  const query = {
+    must: ['Heron'],
+    mustNot: [],
+    conditions: ['used'],
+    manners: ['auction'],
+    windowDays: 90,
+    halfLifeDays: 30,
+    asOf: '2026-10-31',
+    currency: 'CAD',
   }
-  const query = { must: ['Heron'], mustNot: [], conditions: ['used'], manners: ['auction'], windowDays: 90, halfLifeDays: 30, asOf: '2026-10-31', currency: 'CAD' }
-  const sale = { id: 'a', source: 's', title: 'Heron', price: '10.00', shipping: '0.00', currency: 'CAD', soldOn: '2026-10-31', manner: 'auction', condition: 'used' }
-  expect((await post('street-price', { query, records: [sale, { ...sale, soldOn: 'soon' }], rates: [] }))[1].error.path).toBe('records[1].soldOn')
-  expect((await post('street-price', { query, records: [{ ...sale, price: '10.005' }], rates: [] }))[1].error).toMatchObject({ code: 'too-many-places', path: 'records[0].price' })
-  const [status, answer] = await post('street-price', { query, records: [sale], rates: [], limits: [{ price: '9.00', days: 10 }], wishes: [{ probability: 0.5, days: 0 }] })
+  const sale = {
+    id: 'a',
+    source: 's',
+    title: 'Heron',
+    price: '10.00',
+    shipping: '0.00',
+    currency: 'CAD',
+    soldOn: '2026-10-31',
+    manner: 'auction',
+    condition: 'used',
+  }
+  expect(
+    (await post('street-price', { query, records: [sale, { ...sale, soldOn: 'soon' }], rates: [] }))[1].error
+      .path,
+  ).toBe('records[1].soldOn')
+  expect(
+    (await post('street-price', { query, records: [{ ...sale, price: '10.005' }], rates: [] }))[1].error,
+  ).toMatchObject({ code: 'too-many-places', path: 'records[0].price' })
+  const [status, answer] = await post('street-price', {
+    query,
+    records: [sale],
+    rates: [],
+    limits: [{ price: '9.00', days: 10 }],
+    wishes: [{ probability: 0.5, days: 0 }],
+  })
   expect(status).toBe(200)
-  expect(answer).toMatchObject({ kept: [{ id: 'a', unitPrice: { amount: 1000, currency: 'CAD' }, weight: 1 }], grade: 'thin', limits: [{ probability: 0, expectedWaitDays: null }], wishes: [{ price: null }] })
+  expect(answer).toMatchObject({
+    kept: [{ id: 'a', unitPrice: { amount: 1000, currency: 'CAD' }, weight: 1 }],
+    grade: 'thin',
+    limits: [{ probability: 0, expectedWaitDays: null }],
+    wishes: [{ price: null }],
+  })
 })
 
 for (const theme of ['daylight', 'lamp']) {
@@ -297,7 +469,15 @@ for (const theme of ['daylight', 'lamp']) {
       await place(page, name)
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
-      expect(violations.map((each) => `${name}: ${each.id} ${each.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
+      expect(
+        violations.map(
+          (each) =>
+            `${name}: ${each.id} ${each.nodes
+              .map((node) => node.target.join(' '))
+              .slice(0, 3)
+              .join(', ')}`,
+        ),
+      ).toEqual([])
     }
   })
 }

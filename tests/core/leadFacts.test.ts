@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest'
 import { faultFactorOf, questionsOf, readFacts, shareLeft, wantedFacts } from '#core/listings/completeness'
 import { roles } from '#core/parts/part'
 
-const factOf = (key: string, text: string, answers = {}, isNew = false) => readFacts(roles, text, answers, isNew).find((fact) => fact.key === key)!
+const factOf = (key: string, text: string, answers = {}, isNew = false) =>
+  readFacts(roles, text, answers, isNew).find((fact) => fact.key === key)!
 const standing = (key: string, text: string) => {
   const { state, answer } = factOf(key, text)
   return `${state} ${answer ?? '-'}`
@@ -30,8 +31,16 @@ describe('facts of a lead', () => {
   ])('%s in “%s”: %s', (key, text, expected) => expect(standing(key, text)).toBe(expected))
 
   test('the builder’s own answer holds over the text; a new thing is deduced to be whole', () => {
-    expect(factOf('board-shield', 'missing the shield', { 'board-shield': 'yes' })).toMatchObject({ state: 'stated', answer: 'yes', by: 'builder' })
-    expect(factOf('board-shield', 'a board', {}, true)).toMatchObject({ state: 'deduced', answer: 'yes', by: 'silence' })
+    expect(factOf('board-shield', 'missing the shield', { 'board-shield': 'yes' })).toMatchObject({
+      state: 'stated',
+      answer: 'yes',
+      by: 'builder',
+    })
+    expect(factOf('board-shield', 'a board', {}, true)).toMatchObject({
+      state: 'deduced',
+      answer: 'yes',
+      by: 'silence',
+    })
   })
 
   test('what is wanting lowers the worth; silence does where a no is plausible', () => {
@@ -44,17 +53,25 @@ describe('facts of a lead', () => {
   })
 
   test('an answer never makes a lead worth less than the other answer', () => {
-    fc.assert(fc.property(fc.constantFrom(...wantedFacts), fc.string(), ({ key, role }, text) => {
-      const of = (answer: 'yes' | 'no') => readFacts(roles, text, { [key]: answer })
-      const each = role === 'any' ? 'cpu' : role
-      expect(shareLeft(of('yes'), each)).toBeGreaterThanOrEqual(shareLeft(of('no'), each))
-      expect(faultFactorOf(of('yes'), each)).toBeLessThanOrEqual(faultFactorOf(of('no'), each))
-    }))
+    fc.assert(
+      fc.property(fc.constantFrom(...wantedFacts), fc.string(), ({ key, role }, text) => {
+        const of = (answer: 'yes' | 'no') => readFacts(roles, text, { [key]: answer })
+        const each = role === 'any' ? 'cpu' : role
+        expect(shareLeft(of('yes'), each)).toBeGreaterThanOrEqual(shareLeft(of('no'), each))
+        expect(faultFactorOf(of('yes'), each)).toBeLessThanOrEqual(faultFactorOf(of('no'), each))
+      }),
+    )
   })
 
   test('questions: contradictions first, then the costliest, six at most', () => {
-    expect(questionsOf(readFacts(['supply'], 'works. all leads there, some leads are missing'))).toEqual(['Are all leads there?', 'How old is it?', 'Why are you selling it?'])
+    expect(questionsOf(readFacts(['supply'], 'works. all leads there, some leads are missing'))).toEqual([
+      'Are all leads there?',
+      'How old is it?',
+      'Why are you selling it?',
+    ])
     expect(questionsOf(readFacts(roles, ''))).toHaveLength(6)
-    expect(questionsOf(readFacts(['cpu'], '', Object.fromEntries(wantedFacts.map(({ key }) => [key, 'no']))))).toEqual([])
+    expect(
+      questionsOf(readFacts(['cpu'], '', Object.fromEntries(wantedFacts.map(({ key }) => [key, 'no'])))),
+    ).toEqual([])
   })
 })

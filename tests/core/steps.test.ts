@@ -11,20 +11,53 @@ import { stepsUp, type StepOption } from '#core/steps/stepsUp'
 import { upgradeRoom } from '#core/steps/upgradeRoom'
 import { machineWith, partOf, soundFacts } from './fit/soundMachine'
 
-const card = (name: string, graphicsIndex: number, price: number, facts: PartFacts = {}): StepOption => ({ id: name, from: 'street', part: partOf('graphics', { ...soundFacts.graphics, graphicsIndex, ...facts }, name), price })
+const card = (name: string, graphicsIndex: number, price: number, facts: PartFacts = {}): StepOption => ({
+  id: name,
+  from: 'street',
+  part: partOf('graphics', { ...soundFacts.graphics, graphicsIndex, ...facts }, name),
+  price,
+})
 /** Frames follow the card alone. */
-const reach = (parts: readonly Part[]) => [{ name: 'race', fps: parts.find((part) => part.role === 'graphics')?.facts.graphicsIndex ?? 0, wanted: 120 }]
+const reach = (parts: readonly Part[]) => [
+  {
+    name: 'race',
+    fps: parts.find((part) => part.role === 'graphics')?.facts.graphicsIndex ?? 0,
+    wanted: 120,
+  },
+]
 const parts = machineWith()
 const present = { part: parts.find((part) => part.role === 'graphics')!, cost: 13_000 }
 const others = parts.filter((part) => part.role !== 'graphics')
-const context = { role: 'graphics' as const, others, present, left: 10_000, reach, threshold: 1, minorPerUnit: 100 }
+const context = {
+  role: 'graphics' as const,
+  others,
+  present,
+  left: 10_000,
+  reach,
+  threshold: 1,
+  minorPerUnit: 100,
+}
 
 describe('steps up', () => {
   test('what is beaten on cost and worth falls out, what is too dear or does not fit is never named', () => {
-    const steps = stepsUp({ ...context, options: [card('a', 112, 15_000), card('beaten', 110, 15_500), card('b', 130, 19_000), card('too dear', 200, 24_000), card('too long', 150, 20_000, { lengthMm: 400 }), card('weaker', 90, 9000)] })
+    const steps = stepsUp({
+      ...context,
+      options: [
+        card('a', 112, 15_000),
+        card('beaten', 110, 15_500),
+        card('b', 130, 19_000),
+        card('too dear', 200, 24_000),
+        card('too long', 150, 20_000, { lengthMm: 400 }),
+        card('weaker', 90, 9000),
+      ],
+    })
     expect(steps.map((step) => step.option.id)).toEqual(['a', 'b'])
     // 112 over 100 is 12 % for 20.00 more: 6 % for each 10
-    expect(steps[0]).toMatchObject({ more: 2000, worthIt: true, targets: [{ name: 'race', before: 100, after: 112, wanted: 120 }] })
+    expect(steps[0]).toMatchObject({
+      more: 2000,
+      worthIt: true,
+      targets: [{ name: 'race', before: 100, after: 112, wanted: 120 }],
+    })
     expect(steps[0]!.framesChange).toBeCloseTo(0.12, 12)
     expect(steps[0]!.perTen).toBeCloseTo(6, 12)
   })
@@ -32,28 +65,75 @@ describe('steps up', () => {
     expect(stepsUp({ ...context, threshold: 7, options: [card('a', 112, 15_000)] })[0]!.worthIt).toBe(false)
   })
   test('an empty role is filled from the cheapest on', () => {
-    expect(stepsUp({ ...context, present: null, left: 20_000, options: [card('a', 60, 8000), card('b', 112, 15_000)] }).map((step) => [step.option.id, step.more])).toEqual([['a', 8000], ['b', 15_000]])
+    expect(
+      stepsUp({
+        ...context,
+        present: null,
+        left: 20_000,
+        options: [card('a', 60, 8000), card('b', 112, 15_000)],
+      }).map((step) => [step.option.id, step.more]),
+    ).toEqual([
+      ['a', 8000],
+      ['b', 15_000],
+    ])
   })
   test('storage is ranked by its own measure: twice the storage for 3.00', () => {
-    const drive = (name: string, capacityGb: number, price: number): StepOption => ({ id: name, from: 'street', part: partOf('storage', { ...soundFacts.storage, capacityGb }, name), price })
-    const [step] = stepsUp({ ...context, role: 'storage', others: parts.filter((part) => part.role !== 'storage'), present: { part: parts.find((part) => part.role === 'storage')!, cost: 4000 }, options: [drive('two', 2000, 4300)] })
+    const drive = (name: string, capacityGb: number, price: number): StepOption => ({
+      id: name,
+      from: 'street',
+      part: partOf('storage', { ...soundFacts.storage, capacityGb }, name),
+      price,
+    })
+    const [step] = stepsUp({
+      ...context,
+      role: 'storage',
+      others: parts.filter((part) => part.role !== 'storage'),
+      present: { part: parts.find((part) => part.role === 'storage')!, cost: 4000 },
+      options: [drive('two', 2000, 4300)],
+    })
     expect(step).toMatchObject({ more: 300, worthChange: 1, framesChange: null, worthIt: true })
   })
 })
 
 describe('slimming', () => {
-  const chosen = parts.map((part) => ({ id: part.id, part, cost: part.role === 'graphics' ? 13_000 : part.role === 'case' ? 6000 : 1000, fixed: part.role === 'cpu' }))
-  const chassis = (name: string, price: number, facts: PartFacts = {}): StepOption => ({ id: name, from: 'street', part: partOf('case', { ...soundFacts.case, ...facts }, name), price })
+  const chosen = parts.map((part) => ({
+    id: part.id,
+    part,
+    cost: part.role === 'graphics' ? 13_000 : part.role === 'case' ? 6000 : 1000,
+    fixed: part.role === 'cpu',
+  }))
+  const chassis = (name: string, price: number, facts: PartFacts = {}): StepOption => ({
+    id: name,
+    from: 'street',
+    part: partOf('case', { ...soundFacts.case, ...facts }, name),
+    price,
+  })
   const worth = (list: readonly Part[]) => reach(list)[0]!.fps
   test('what loses nothing goes first, then what saves most for the least, until it fits', () => {
-    const { swaps, stillOver } = slimming({ chosen, over: 5000, worth, options: [chassis('plain case', 3500), card('weak', 70, 9000), card('near', 92, 10_500), chassis('too small', 1000, { maxCardMm: 100 })] })
-    expect(swaps.map((swap) => [swap.option.id, swap.saved])).toEqual([['plain case', 2500], ['near', 2500]])
+    const { swaps, stillOver } = slimming({
+      chosen,
+      over: 5000,
+      worth,
+      options: [
+        chassis('plain case', 3500),
+        card('weak', 70, 9000),
+        card('near', 92, 10_500),
+        chassis('too small', 1000, { maxCardMm: 100 }),
+      ],
+    })
+    expect(swaps.map((swap) => [swap.option.id, swap.saved])).toEqual([
+      ['plain case', 2500],
+      ['near', 2500],
+    ])
     expect([stillOver, swaps[0]!.lost]).toEqual([0, 0])
     expect(swaps[1]!.lost).toBeCloseTo(0.08, 12)
   })
   test('what is paid is never swapped, and what is still over is said', () => {
     const all = chosen.map((each) => ({ ...each, fixed: true }))
-    expect(slimming({ chosen: all, over: 5000, worth, options: [card('weak', 70, 1000)] })).toEqual({ swaps: [], stillOver: 5000 })
+    expect(slimming({ chosen: all, over: 5000, worth, options: [card('weak', 70, 1000)] })).toEqual({
+      swaps: [],
+      stillOver: 5000,
+    })
   })
 })
 
@@ -62,43 +142,108 @@ describe('room, plan, assembly, boxes', () => {
   test('add a stick or replace the kit: the cheaper way, the old kit sold for four fifths', () => {
     const kit = partOf('memory', { ...soundFacts.memory }, 'kit')
     const large = partOf('memory', { ...soundFacts.memory, capacityGb: 32 }, 'large')
-    const four = upgradeRoom(machineWith({ memory: null }, [kit]), priced([[kit, 3100], [large, 5800]]), { rule: { kind: 'twice' }, year: 2026 })
+    const four = upgradeRoom(
+      machineWith({ memory: null }, [kit]),
+      priced([
+        [kit, 3100],
+        [large, 5800],
+      ]),
+      { rule: { kind: 'twice' }, year: 2026 },
+    )
     // another kit 31.00; or 58.00 less 0.8 · 31.00 = 33.20
-    expect(four.moreMemory).toMatchObject({ add: { cost: 3100 }, replace: { cost: 3320, sold: 2480 }, better: 'add' })
-    const two = upgradeRoom(machineWith({ memory: null, motherboard: { memorySlots: 2 } }, [kit]), priced([[kit, 3100], [large, 5800]]), { rule: { kind: 'twice' }, year: 2026 })
+    expect(four.moreMemory).toMatchObject({
+      add: { cost: 3100 },
+      replace: { cost: 3320, sold: 2480 },
+      better: 'add',
+    })
+    const two = upgradeRoom(
+      machineWith({ memory: null, motherboard: { memorySlots: 2 } }, [kit]),
+      priced([
+        [kit, 3100],
+        [large, 5800],
+      ]),
+      { rule: { kind: 'twice' }, year: 2026 },
+    )
     expect(two.moreMemory).toMatchObject({ add: null, better: 'replace' })
     expect(two.first).toEqual({ what: 'Make large for the old kit', cost: 3320 })
   })
   test('next CPUs are those the board feeds, with the flash they need', () => {
     const cpu = (name: string, facts: PartFacts) => partOf('cpu', { ...soundFacts.cpu, ...facts }, name)
-    const room = upgradeRoom(parts, priced([[cpu('up', { cpuIndex: 120, firmwareNeeded: 5 }), 9000], [cpu('hot', { cpuIndex: 150, limitW: 200 }), 9500], [cpu('other', { cpuIndex: 160, socket: 'TD-B' }), 1000]]), { rule: { kind: 'twice' }, year: 2026 })
+    const room = upgradeRoom(
+      parts,
+      priced([
+        [cpu('up', { cpuIndex: 120, firmwareNeeded: 5 }), 9000],
+        [cpu('hot', { cpuIndex: 150, limitW: 200 }), 9500],
+        [cpu('other', { cpuIndex: 160, socket: 'TD-B' }), 1000],
+      ]),
+      { rule: { kind: 'twice' }, year: 2026 },
+    )
     expect(room.cpus).toMatchObject([{ name: 'Make up', flash: true, more: 9000 }])
     expect(room.cpus[0]!.gain).toBeCloseTo(0.2, 12)
   })
   test('the plan draws what clashes and what runs near its limit, nothing else', () => {
     const brief = { year: 2026, roomC: 25 }
-    const plan = (list: readonly Part[]) => machinePlan(list, checkFit({ parts: list }).findings, brief).lines.map((line) => `${line.from}-${line.to} ${line.kind} ${line.state}`)
+    const plan = (list: readonly Part[]) =>
+      machinePlan(list, checkFit({ parts: list }).findings, brief).lines.map(
+        (line) => `${line.from}-${line.to} ${line.kind} ${line.state}`,
+      )
     expect(plan(machineWith({ case: { maxCoolerMm: 190 } }))).toEqual([])
-    expect(plan(machineWith({ case: { maxCoolerMm: 190 }, graphics: { lengthMm: 300 } }))).toEqual(['graphics-case space near'])
-    expect(plan(machineWith({ case: { maxCoolerMm: 190 }, graphics: { lengthMm: 320 } }))).toEqual(['graphics-case space clash'])
+    expect(plan(machineWith({ case: { maxCoolerMm: 190 }, graphics: { lengthMm: 300 } }))).toEqual([
+      'graphics-case space near',
+    ])
+    expect(plan(machineWith({ case: { maxCoolerMm: 190 }, graphics: { lengthMm: 320 } }))).toEqual([
+      'graphics-case space clash',
+    ])
   })
   test('the sheet has steps for what is there, tricky points where they are done', () => {
     const list = machineWith({ motherboard: { firmwareLevel: 1 } })
     const sheet = assemblySheet(list, checkFit({ parts: list }).findings)
-    expect(sheet.map((step) => step.title)).toEqual(['Try it outside the case', 'Board into the case', 'Cooler and fans', 'Drives', 'Supply and leads', 'Card', 'First start'])
+    expect(sheet.map((step) => step.title)).toEqual([
+      'Try it outside the case',
+      'Board into the case',
+      'Cooler and fans',
+      'Drives',
+      'Supply and leads',
+      'Card',
+      'First start',
+    ])
     expect(sheet[0]!.tricky[0]).toContain('flash the board without a CPU')
     expect(sheet[0]!.lines.join()).toContain('2 modules into the second and fourth slot')
-    expect(assemblySheet([], []).map((step) => step.title)).toEqual(['Try it outside the case', 'First start'])
-    for (const part of list.filter(({ role }) => role !== 'case')) expect(sheet.flatMap((step) => step.lines).join()).toContain(partLabel(part))
+    expect(assemblySheet([], []).map((step) => step.title)).toEqual([
+      'Try it outside the case',
+      'First start',
+    ])
+    for (const part of list.filter(({ role }) => role !== 'case'))
+      expect(sheet.flatMap((step) => step.lines).join()).toContain(partLabel(part))
   })
   test('what a lead says is in its box stands for the part', () => {
     const facts = readFacts(['motherboard', 'cpu'], 'no shield, comes with a cooler')
-    expect([factsInBox('motherboard', facts), factsInBox('cpu', facts), factsInBox('case', facts)]).toEqual([{ shieldIncluded: false }, { coolerIncluded: true }, {}])
+    expect([factsInBox('motherboard', facts), factsInBox('cpu', facts), factsInBox('case', facts)]).toEqual([
+      { shieldIncluded: false },
+      { coolerIncluded: true },
+      {},
+    ])
   })
   test('a part that moves on: waiting is better where what it gives now is worth less than the fall', () => {
     // −10 % in 30 days over about one month: 0.9^1.0146; 150.00 falls by 15.2
-    const sheet = carryForward({ price: 15_000, percentPer30Days: -10, months: 1, framesNow: 0.2, framesAfter: 0.3, perPercent: 50 })
+    const sheet = carryForward({
+      price: 15_000,
+      percentPer30Days: -10,
+      months: 1,
+      framesNow: 0.2,
+      framesAfter: 0.3,
+      perPercent: 50,
+    })
     expect(sheet).toMatchObject({ priceThen: 13_479, costOfNow: 1521, better: 'wait' })
-    expect(carryForward({ price: 15_000, percentPer30Days: 0, months: 6, framesNow: 0.01, framesAfter: 0.3, perPercent: 50 }).better).toBe('now')
+    expect(
+      carryForward({
+        price: 15_000,
+        percentPer30Days: 0,
+        months: 6,
+        framesNow: 0.01,
+        framesAfter: 0.3,
+        perPercent: 50,
+      }).better,
+    ).toBe('now')
   })
 })

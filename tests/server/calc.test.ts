@@ -5,41 +5,128 @@ import { calcLot } from '../../server/services/calc/lotCalc'
 import { calcStreetPrice } from '../../server/services/calc/streetPriceCalc'
 import { errorAnswer, NotFoundError } from '../../server/http/errors'
 import { CoreError } from '#core/coreError'
-import { landedCostRequest, lotRequest, streetPriceRequest, type StreetPriceRequest } from '#shared/schemas/calc'
+import {
+  landedCostRequest,
+  lotRequest,
+  streetPriceRequest,
+  type StreetPriceRequest,
+} from '#shared/schemas/calc'
 
-const sale = { id: 'a', source: 's', title: 'Tarn 640', price: '100.00', shipping: '9.50', currency: 'CAD', soldOn: '2026-10-31', manner: 'auction', condition: 'used' }
-const query = { must: ['Tarn', '640'], mustNot: [], conditions: ['used'], manners: ['auction', 'fixed', 'local'], windowDays: 90, halfLifeDays: 30, asOf: '2026-10-31', currency: 'CAD' }
-const street = (change: object = {}, list: object[] = [sale]) => calcStreetPrice(streetPriceRequest.validateSync({ query: { ...query, ...change }, records: list, rates: [] }) as StreetPriceRequest)
-const landed = (change: object = {}) => calcLandedCost(landedCostRequest.validateSync({
-  currency: 'CAD', asOf: '2026-10-31', source: { taxPercent: 13, taxOnShipping: true, shipping: { kind: 'per-order', amount: '9.99', freeFrom: '150.00' } },
-  items: [{ id: 'cpu', role: 'cpu', price: '100.00', quantity: 1 }], codes: [], rebates: [], extras: [], ...change,
-}))
+const sale = {
+  id: 'a',
+  source: 's',
+  title: 'Tarn 640',
+  price: '100.00',
+  shipping: '9.50',
+  currency: 'CAD',
+  soldOn: '2026-10-31',
+  manner: 'auction',
+  condition: 'used',
+}
+const query = {
+  must: ['Tarn', '640'],
+  mustNot: [],
+  conditions: ['used'],
+  manners: ['auction', 'fixed', 'local'],
+  windowDays: 90,
+  halfLifeDays: 30,
+  asOf: '2026-10-31',
+  currency: 'CAD',
+}
+const street = (change: object = {}, list: object[] = [sale]) =>
+  calcStreetPrice(
+    streetPriceRequest.validateSync({
+      query: { ...query, ...change },
+      records: list,
+      rates: [],
+    }) as StreetPriceRequest,
+  )
+const landed = (change: object = {}) =>
+  calcLandedCost(
+    landedCostRequest.validateSync({
+      currency: 'CAD',
+      asOf: '2026-10-31',
+      source: {
+        taxPercent: 13,
+        taxOnShipping: true,
+        shipping: { kind: 'per-order', amount: '9.99', freeFrom: '150.00' },
+      },
+      items: [{ id: 'cpu', role: 'cpu', price: '100.00', quantity: 1 }],
+      codes: [],
+      rebates: [],
+      extras: [],
+      ...change,
+    }),
+  )
 
 describe('the calculation requests', () => {
   test('street price: strings in, minor units out, untested read as damaged', () => {
-    expect(street()).toMatchObject({ kept: [{ id: 'a', unitPrice: { amount: 10_950, currency: 'CAD' } }], marks: { typical: { amount: 10_950 } }, grade: 'thin', perDay: 1 / 90, byManner: [] })
+    expect(street()).toMatchObject({
+      kept: [{ id: 'a', unitPrice: { amount: 10_950, currency: 'CAD' } }],
+      marks: { typical: { amount: 10_950 } },
+      grade: 'thin',
+      perDay: 1 / 90,
+      byManner: [],
+    })
     expect(street({}, [{ ...sale, condition: 'untested' }]).dropped[0]).toMatchObject({ reason: 'condition' })
     expect(street({ conditions: ['untested'] }, [{ ...sale, condition: 'damaged' }]).kept).toHaveLength(1)
   })
   test('landed cost: a percent code is text too', () => {
-    expect(landed({ codes: [{ id: 'T', kind: 'percent', value: '12.5', scope: {}, stackable: true }] }).payNow.amount).toBe(11_016) // (87.50 + 9.99) · 1.13 = 110.16
-    expect(landed({ rebates: [{ id: 'r', amount: '10.00', claimBy: '2026-11-01', state: 'to claim' }] }).afterRebates.amount).toBe(11_429)
+    expect(
+      landed({ codes: [{ id: 'T', kind: 'percent', value: '12.5', scope: {}, stackable: true }] }).payNow
+        .amount,
+    ).toBe(11_016) // (87.50 + 9.99) · 1.13 = 110.16
+    expect(
+      landed({ rebates: [{ id: 'r', amount: '10.00', claimBy: '2026-11-01', state: 'to claim' }] })
+        .afterRebates.amount,
+    ).toBe(11_429)
   })
   test('lot: nothing kept and everything kept', () => {
-    const lot = calcLot(lotRequest.validateSync({ currency: 'CAD', landed: '10.00', things: [{ id: 'a', streetPrice: '5.00', plan: 'keep' }, { id: 'b', streetPrice: '5.00', plan: 'keep' }] }))
+    const lot = calcLot(
+      lotRequest.validateSync({
+        currency: 'CAD',
+        landed: '10.00',
+        things: [
+          { id: 'a', streetPrice: '5.00', plan: 'keep' },
+          { id: 'b', streetPrice: '5.00', plan: 'keep' },
+        ],
+      }),
+    )
     expect(lot.things.map((thing) => thing.effectiveCost!.amount)).toEqual([500, 500])
   })
   test.each([
     ['a price as a number', () => street({}, [{ ...sale, price: 100 }]), 'records[0].price'],
     ['a negative shipping', () => street({}, [{ ...sale, shipping: '-1.00' }]), 'records[0].shipping'],
     ['an unknown currency', () => street({}, [{ ...sale, currency: 'QQQ' }]), 'records[0].currency'],
-    ['a date that does not exist', () => street({}, [{ ...sale, soldOn: '2026-02-30' }]), 'records[0].soldOn'],
+    [
+      'a date that does not exist',
+      () => street({}, [{ ...sale, soldOn: '2026-02-30' }]),
+      'records[0].soldOn',
+    ],
     ['an unknown manner', () => street({}, [{ ...sale, manner: 'swap' }]), 'records[0].manner'],
     ['a window of nothing', () => street({ windowDays: 0 }), 'query.windowDays'],
     ['no items', () => landed({ items: [] }), 'items'],
-    ['the same item twice', () => landed({ items: [{ id: 'a', role: 'cpu', price: '1', quantity: 1 }, { id: 'a', role: 'cpu', price: '1', quantity: 1 }] }), 'items[1].id'],
-    ['half a thing', () => landed({ items: [{ id: 'a', role: 'cpu', price: '1', quantity: 0.5 }] }), 'items[0].quantity'],
-    ['more than all off', () => landed({ codes: [{ id: 'T', kind: 'percent', value: '101', scope: {}, stackable: true }] }), 'codes[0].value'],
+    [
+      'the same item twice',
+      () =>
+        landed({
+          items: [
+            { id: 'a', role: 'cpu', price: '1', quantity: 1 },
+            { id: 'a', role: 'cpu', price: '1', quantity: 1 },
+          ],
+        }),
+      'items[1].id',
+    ],
+    [
+      'half a thing',
+      () => landed({ items: [{ id: 'a', role: 'cpu', price: '1', quantity: 0.5 }] }),
+      'items[0].quantity',
+    ],
+    [
+      'more than all off',
+      () => landed({ codes: [{ id: 'T', kind: 'percent', value: '101', scope: {}, stackable: true }] }),
+      'codes[0].value',
+    ],
     ['too many places', () => landed({ hassle: '1.005' }), 'hassle'],
   ])('%s is refused with its path', (_name, call, path) => {
     try {
@@ -54,9 +141,15 @@ describe('the calculation requests', () => {
 })
 
 describe('errorAnswer', () => {
-  test('a caller\'s mistake is 400, an absence 404, ours 500 without a trace', () => {
-    expect(errorAnswer(new CoreError('code', 'message', 'path'))).toEqual({ status: 400, body: { error: { code: 'code', message: 'message', path: 'path' } } })
-    expect(errorAnswer(new ValidationError('wrong', 1, 'a.b')).body.error).toMatchObject({ code: 'invalid', path: 'a.b' })
+  test("a caller's mistake is 400, an absence 404, ours 500 without a trace", () => {
+    expect(errorAnswer(new CoreError('code', 'message', 'path'))).toEqual({
+      status: 400,
+      body: { error: { code: 'code', message: 'message', path: 'path' } },
+    })
+    expect(errorAnswer(new ValidationError('wrong', 1, 'a.b')).body.error).toMatchObject({
+      code: 'invalid',
+      path: 'a.b',
+    })
     expect(errorAnswer(new NotFoundError('gone')).status).toBe(404)
     expect(JSON.stringify(errorAnswer(new Error('secret')))).not.toContain('secret')
   })

@@ -24,44 +24,100 @@ let place: MarketWithBuild
 beforeEach(async () => (place = await marketWithBuild()))
 afterEach(() => place.close())
 
-const input = (title: string, change: Partial<LeadInput> = {}): LeadInput => leadSchema.validateSync({
-  sourceId: 'yard', title, price: '100.00', currency: 'CAD', condition: 'used', manner: 'local', listedOn: '2026-10-25', things: [{ partId: 'card' }], ...change,
-}) as LeadInput
-const inbox = async (id: string) => (await leadViews(place.db, place.build, today)).leads.find((lead) => lead.id === id)!
+const input = (title: string, change: Partial<LeadInput> = {}): LeadInput =>
+  leadSchema.validateSync({
+    sourceId: 'yard',
+    title,
+    price: '100.00',
+    currency: 'CAD',
+    condition: 'used',
+    manner: 'local',
+    listedOn: '2026-10-25',
+    things: [{ partId: 'card' }],
+    ...change,
+  }) as LeadInput
+const inbox = async (id: string) =>
+  (await leadViews(place.db, place.build, today)).leads.find((lead) => lead.id === id)!
 const now = '2026-10-31T12:00:00Z'
-const chosen = (leadId: string) => addChoice(place.db, place.build, { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: '' }, today)
+const chosen = (leadId: string) =>
+  addChoice(
+    place.db,
+    place.build,
+    { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: '' },
+    today,
+  )
 
 describe('what is known of a lead', () => {
   test('an answer moves its worth, a sign its risk; both are taken back', async () => {
-    const id = await createLead(place.db, input('Board', { things: [{ partId: 'board', quantity: 1, plan: 'keep' }], text: 'untested, missing the shield' }))
+    const id = await createLead(
+      place.db,
+      input('Board', {
+        things: [{ partId: 'board', quantity: 1, plan: 'keep' }],
+        text: 'untested, missing the shield',
+      }),
+    )
     const before = await inbox(id)
     // no shield: 6 % less of the street; "untested" is a no to "works" (×1.5) and a sign (×2.5): 0.07 · 3.75
     expect(before.value.worthShares).toEqual([0.94])
     expect(before.value.faultProbability).toBeCloseTo(0.2625, 6)
     expect(before.value.street).toBe(Math.round(before.things[0]!.street! * 0.94))
-    await patchLead(place.db, id, { answers: { 'board-shield': 'yes', works: 'yes' }, signs: { untested: false } }, today, now)
+    await patchLead(
+      place.db,
+      id,
+      { answers: { 'board-shield': 'yes', works: 'yes' }, signs: { untested: false } },
+      today,
+      now,
+    )
     expect((await inbox(id)).value).toMatchObject({ worthShares: [1], faultProbability: 0.07 })
-    await patchLead(place.db, id, { answers: { 'board-shield': null, works: null }, signs: { untested: null } }, today, now)
+    await patchLead(
+      place.db,
+      id,
+      { answers: { 'board-shield': null, works: null }, signs: { untested: null } },
+      today,
+      now,
+    )
     expect((await inbox(id)).value).toEqual(before.value)
-    await expect(patchLead(place.db, id, { answers: { nonsense: 'yes' } }, today, now)).rejects.toMatchObject({ code: 'unknown-fact' })
-    await expect(patchLead(place.db, id, { signs: { nonsense: true } }, today, now)).rejects.toMatchObject({ code: 'unknown-sign' })
+    await expect(patchLead(place.db, id, { answers: { nonsense: 'yes' } }, today, now)).rejects.toMatchObject(
+      { code: 'unknown-fact' },
+    )
+    await expect(patchLead(place.db, id, { signs: { nonsense: true } }, today, now)).rejects.toMatchObject({
+      code: 'unknown-sign',
+    })
   })
 
   test('the house’s own table of faults and its cap hold for every lead', async () => {
     const id = await createLead(place.db, input('Card'))
     const brief = await briefOf(place.db, place.build)
-    await saveBrief(place.db, place.build, { ...brief, houseRules: { ...brief.houseRules, mostFault: 0.1, faults: { used: { graphics: 0.2 }, hassle: '0' } } as typeof brief.houseRules }, today)
+    await saveBrief(
+      place.db,
+      place.build,
+      {
+        ...brief,
+        houseRules: {
+          ...brief.houseRules,
+          mostFault: 0.1,
+          faults: { used: { graphics: 0.2 }, hassle: '0' },
+        } as typeof brief.houseRules,
+      },
+      today,
+    )
     const lead = await inbox(id)
     expect(lead.value.faultProbability).toBe(0.2)
     expect(lead.value.landed.faultLoss.amount).toBe(2000)
     expect(lead.breaches).toEqual(['house rule: a fault may be 10 % likely at most, here it is 20 %'])
-    expect((await briefOf(place.db, place.build)).houseRules).toMatchObject({ mostFault: 0.1, faults: { used: { graphics: 0.2 }, hassle: '0.00' } })
+    expect((await briefOf(place.db, place.build)).houseRules).toMatchObject({
+      mostFault: 0.1,
+      faults: { used: { graphics: 0.2 }, hassle: '0.00' },
+    })
   })
 
   test('a listing put up again names its forerunner; a shop’s offers never do', async () => {
     const first = await createLead(place.db, input('Tarn 640 card, works well', { listedOn: '2026-10-01' }))
     await place.db.update(leads).set({ vanishedOn: '2026-10-10' }).where(eq(leads.id, first))
-    const again = await createLead(place.db, input('Tarn 640 card works well', { listedOn: '2026-10-20', price: '90.00' }))
+    const again = await createLead(
+      place.db,
+      input('Tarn 640 card works well', { listedOn: '2026-10-20', price: '90.00' }),
+    )
     expect((await inbox(again)).same).toMatchObject({ earlierId: first, kind: 'listed-again', change: -1000 })
     const shop = await createLead(place.db, input('Tarn 640 card works well', { condition: 'new' }))
     expect((await inbox(shop)).same).toBeNull()
@@ -70,11 +126,14 @@ describe('what is known of a lead', () => {
 
 describe('sellers and substitutes', () => {
   test('a silent seller leaves the combinations and stands on Builds', async () => {
-    const ids = [await createLead(place.db, input('One')), await createLead(place.db, input('Two', { things: [{ partId: 'board', quantity: 1, plan: 'keep' }] }))]
+    const ids = [
+      await createLead(place.db, input('One')),
+      await createLead(place.db, input('Two', { things: [{ partId: 'board', quantity: 1, plan: 'keep' }] })),
+    ]
     await noteOffer(place.db, ids[0]!, { by: 'me', amount: '80.00', day: today, note: '' }, today)
     await noteOffer(place.db, ids[1]!, { by: 'me', amount: '60.00', day: '2026-10-29', note: '' }, today)
     expect((await haggleView(place.db, place.build, ids[0]!, today)).combinations.length).toBeGreaterThan(0)
-    expect((await inbox(ids[1]!))).toMatchObject({ waiting: 2, isSilent: false })
+    expect(await inbox(ids[1]!)).toMatchObject({ waiting: 2, isSilent: false })
     const later = '2026-11-03'
     expect((await haggleView(place.db, place.build, ids[0]!, later)).combinations).toEqual([])
     expect((await buildStrips(place.db, later))[0]!.silent).toMatchObject([{ leadId: ids[1], days: 5 }])
@@ -83,7 +142,10 @@ describe('sellers and substitutes', () => {
   test('a chosen lead that is gone names what can stand in for it', async () => {
     const gone = await createLead(place.db, input('Gone card'))
     await chosen(gone)
-    const near = await createLead(place.db, input('Other card', { things: [{ partId: 'better', quantity: 1, plan: 'keep' }], price: '130.00' }))
+    const near = await createLead(
+      place.db,
+      input('Other card', { things: [{ partId: 'better', quantity: 1, plan: 'keep' }], price: '130.00' }),
+    )
     await place.db.update(leads).set({ vanishedOn: today }).where(eq(leads.id, gone))
     const [substitute] = (await inbox(gone)).substitutes
     expect(substitute).toMatchObject({ id: near, title: 'Other card' })
@@ -95,23 +157,43 @@ describe('sellers and substitutes', () => {
 
 describe('orders, trips and rebates', () => {
   test('two leads of one shop are one order on the receipt, to the cent', async () => {
-    const shop = (title: string, price: string) => input(title, { sourceId: 'shop', condition: 'new', manner: 'fixed', price })
-    for (const [title, price] of [['New card', '40.00'], ['New board', '35.00']] as const) await chosen(await createLead(place.db, { ...shop(title, price), things: [{ partId: title === 'New card' ? 'card' : 'board', quantity: 1, plan: 'keep' }] }))
+    const shop = (title: string, price: string) =>
+      input(title, { sourceId: 'shop', condition: 'new', manner: 'fixed', price })
+    for (const [title, price] of [
+      ['New card', '40.00'],
+      ['New board', '35.00'],
+    ] as const)
+      await chosen(
+        await createLead(place.db, {
+          ...shop(title, price),
+          things: [{ partId: title === 'New card' ? 'card' : 'board', quantity: 1, plan: 'keep' }],
+        }),
+      )
     const { receipt } = await buildView(place.db, place.build, today)
     // singly each pays 9.00 shipping; together 75.00 ships free: 75.00 · 1.13 = 84.75
     expect(receipt.totals.payNow).toBe(8475)
     expect(receipt.groups.toBuy.reduce((sum, line) => sum + line.payNow, 0)).toBe(8475)
-    expect((await ledgerView(place.db, place.build, today)).orders[0]).toMatchObject({ together: 8475, saved: 1800 })
+    expect((await ledgerView(place.db, place.build, today)).orders[0]).toMatchObject({
+      together: 8475,
+      saved: 1800,
+    })
   })
 
   test('a trip is shared by what is chosen on it, and given up it is gone', async () => {
     const brief = await briefOf(place.db, place.build)
-    await saveBrief(place.db, place.build, { ...brief, houseRules: { ...brief.houseRules, perKm: '0.50', pickupKm: 30 } }, today)
+    await saveBrief(
+      place.db,
+      place.build,
+      { ...brief, houseRules: { ...brief.houseRules, perKm: '0.50', pickupKm: 30 } },
+      today,
+    )
     const trip = await createTrip(place.db, place.build, { name: 'Marrow Quay', km: 41, fare: '0', hours: 0 })
     const [a, b] = [await createLead(place.db, input('A')), await createLead(place.db, input('B'))]
     for (const id of [a, b]) await patchLead(place.db, id, { tripId: trip }, today, now)
     expect((await inbox(a)).value.payNow).toBe(10_000 + 2050)
-    expect((await inbox(a)).breaches).toEqual(['house rule: no more than 30 km to fetch a thing, here it is 41 km'])
+    expect((await inbox(a)).breaches).toEqual([
+      'house rule: no more than 30 km to fetch a thing, here it is 41 km',
+    ])
     await chosen(a)
     await chosen(b)
     expect((await buildView(place.db, place.build, today)).receipt.totals.payNow).toBe(20_000 + 2050)
@@ -120,45 +202,123 @@ describe('orders, trips and rebates', () => {
   })
 
   test('the second rebate of a campaign that pays a household once counts nothing', async () => {
-    const rebate = { kind: 'mail-in' as const, amount: '15.00', claimBy: '2026-11-30', state: 'to-claim' as const, chance: 1, proof: 'receipt', expectedBy: '2027-01-15', campaign: 'Autumn', perHousehold: 1, tradedPartId: null }
-    const ids = [await createLead(place.db, input('One', { rebate })), await createLead(place.db, input('Two', { rebate }))]
+    const rebate = {
+      kind: 'mail-in' as const,
+      amount: '15.00',
+      claimBy: '2026-11-30',
+      state: 'to-claim' as const,
+      chance: 1,
+      proof: 'receipt',
+      expectedBy: '2027-01-15',
+      campaign: 'Autumn',
+      perHousehold: 1,
+      tradedPartId: null,
+    }
+    const ids = [
+      await createLead(place.db, input('One', { rebate })),
+      await createLead(place.db, input('Two', { rebate })),
+    ]
     for (const id of ids) await chosen(id)
     const { totals } = (await buildView(place.db, place.build, today)).receipt
     expect(totals.payNow - totals.afterRebates).toBe(1500)
-    expect((await Promise.all(ids.map(inbox))).map((lead) => lead.rebates[0]!.isBeyond).sort()).toEqual([false, true])
+    expect((await Promise.all(ids.map(inbox))).map((lead) => lead.rebates[0]!.isBeyond).sort()).toEqual([
+      false,
+      true,
+    ])
   })
 
   test('a trade-in stands against one’s own sale', async () => {
-    const id = await createLead(place.db, input('Card', { rebate: { kind: 'trade-in', amount: '20.00', claimBy: '2026-11-30', state: 'to-claim', chance: 1, proof: '', expectedBy: null, campaign: '', perHousehold: null, tradedPartId: 'board' } }))
+    const id = await createLead(
+      place.db,
+      input('Card', {
+        rebate: {
+          kind: 'trade-in',
+          amount: '20.00',
+          claimBy: '2026-11-30',
+          state: 'to-claim',
+          chance: 1,
+          proof: '',
+          expectedBy: null,
+          campaign: '',
+          perHousehold: null,
+          tradedPartId: 'board',
+        },
+      }),
+    )
     expect((await inbox(id)).rebates[0]!.tradeIn).toMatchObject({ credit: 2000, better: 'own-sale' })
   })
 })
 
 describe('what is left over, and the ledger', () => {
-  const lot = () => createLead(place.db, input('Lot', { price: '150.00', things: [{ partId: 'card', quantity: 1, plan: 'keep' }, { partId: 'board', quantity: 2, plan: 'resell' }] }))
+  const lot = () =>
+    createLead(
+      place.db,
+      input('Lot', {
+        price: '150.00',
+        things: [
+          { partId: 'card', quantity: 1, plan: 'keep' },
+          { partId: 'board', quantity: 2, plan: 'resell' },
+        ],
+      }),
+    )
 
   test('leftovers go to the shelf at what they take off; taken back with the payment; sold they are income', async () => {
     const choiceId = await chosen(await lot())
     await payFor(place.db, choiceId, { day: today, amount: '150.00' }, today)
     const onShelf = async () => place.db.select().from(shelf).where(eq(shelf.fromChoiceId, choiceId))
-    const view = await inbox((await place.db.select().from(choices).where(eq(choices.id, choiceId)))[0]!.leadId!)
+    const view = await inbox(
+      (await place.db.select().from(choices).where(eq(choices.id, choiceId)))[0]!.leadId!,
+    )
     expect((await onShelf()).reduce((sum, thing) => sum + thing.cost, 0)).toBe(view.value.resale)
     expect(view.value.split.effectiveTotal.amount + view.value.resale).toBe(15_000)
     await unpay(place.db, choiceId, today)
     expect((await onShelf()).every((thing) => thing.deletedAt !== null)).toBe(true)
     await payFor(place.db, choiceId, { day: today, amount: '150.00' }, today)
     const thing = (await onShelf()).find((each) => each.deletedAt === null)!
-    await sellFromShelf(place.db, thing.id, { day: today, amount: '55.00', fee: '7.15', buildId: place.build }, today)
-    await expect(sellFromShelf(place.db, thing.id, { day: today, amount: '55.00', fee: '0', buildId: place.build }, today)).rejects.toMatchObject({ code: 'sold' })
-    expect((await ledgerView(place.db, place.build, today)).totals).toMatchObject({ paid: 30_000 + 715, cameBack: 15_000 + 5500, net: 10_215 })
+    await sellFromShelf(
+      place.db,
+      thing.id,
+      { day: today, amount: '55.00', fee: '7.15', buildId: place.build },
+      today,
+    )
+    await expect(
+      sellFromShelf(
+        place.db,
+        thing.id,
+        { day: today, amount: '55.00', fee: '0', buildId: place.build },
+        today,
+      ),
+    ).rejects.toMatchObject({ code: 'sold' })
+    expect((await ledgerView(place.db, place.build, today)).totals).toMatchObject({
+      paid: 30_000 + 715,
+      cameBack: 15_000 + 5500,
+      net: 10_215,
+    })
   })
 
   test('a ledger goes out as CSV and comes in once, with every bad line named', async () => {
-    const csv = ['date,kind,what,cash,currency,hours', '2026-10-01,fee,listing fee,-3.00,CAD,', '2026-10-02,hours,cleaning,,,1.5', '2026-10-02,nonsense,x,1,CAD,', '2026-12-24,fee,later,-1.00,CAD,', '2026-10-03,sold,old card,20.00,SEK,', '2026-10-03,sold,,20.00,CAD,'].join('\n')
+    const csv = [
+      'date,kind,what,cash,currency,hours',
+      '2026-10-01,fee,listing fee,-3.00,CAD,',
+      '2026-10-02,hours,cleaning,,,1.5',
+      '2026-10-02,nonsense,x,1,CAD,',
+      '2026-12-24,fee,later,-1.00,CAD,',
+      '2026-10-03,sold,old card,20.00,SEK,',
+      '2026-10-03,sold,,20.00,CAD,',
+    ].join('\n')
     const report = await importLedger(place.db, place.build, csv, today)
-    expect(report).toMatchObject({ added: 2, rejected: 4, problems: [{ line: 4 }, { line: 5 }, { line: 6 }, { line: 7 }] })
-    await expect(importLedger(place.db, place.build, 'what is this', today)).rejects.toMatchObject({ code: 'no-column', path: 'date' })
-    expect(await importLedger(place.db, place.build, await ledgerCsv(place.db, place.build, today), today)).toMatchObject({ added: 0, alreadyThere: 2, rejected: 0 })
+    expect(report).toMatchObject({
+      added: 2,
+      rejected: 4,
+      problems: [{ line: 4 }, { line: 5 }, { line: 6 }, { line: 7 }],
+    })
+    await expect(importLedger(place.db, place.build, 'what is this', today)).rejects.toMatchObject({
+      code: 'no-column',
+      path: 'date',
+    })
+    expect(
+      await importLedger(place.db, place.build, await ledgerCsv(place.db, place.build, today), today),
+    ).toMatchObject({ added: 0, alreadyThere: 2, rejected: 0 })
     expect((await ledgerView(place.db, place.build, today)).totals).toMatchObject({ paid: 300, hours: 1.5 })
   })
 
@@ -167,32 +327,69 @@ describe('what is left over, and the ledger', () => {
     const choiceId = await chosen(leadId)
     await noteOffer(place.db, leadId, { by: 'me', amount: '140.00', day: today, note: 'first' }, today)
     await payFor(place.db, choiceId, { day: today, amount: '145.00' }, today)
-    await noteArrival(place.db, choiceId, { day: today, verdict: 'better', foundPartId: 'better', checks: ['fans turn'], note: 'a better card', returnBy: null }, today)
-    await place.db.update(builds).set({ privateNote: 'the seller is a friend', saleText: 'quiet' }).where(eq(builds.id, place.build))
+    await noteArrival(
+      place.db,
+      choiceId,
+      {
+        day: today,
+        verdict: 'better',
+        foundPartId: 'better',
+        checks: ['fans turn'],
+        note: 'a better card',
+        returnBy: null,
+      },
+      today,
+    )
+    await place.db
+      .update(builds)
+      .set({ privateNote: 'the seller is a friend', saleText: 'quiet' })
+      .where(eq(builds.id, place.build))
     const file = await exportBuild(place.db, place.build)
     expect(JSON.stringify(file)).not.toContain('friend')
     const other = await marketWithBuild({ empty: true })
-    const id = await importBuild(other.db, buildFileSchema.validateSync(JSON.parse(JSON.stringify(file))), today)
-    const [before, after] = [await ledgerView(place.db, place.build, today), await ledgerView(other.db, id, today)]
+    const id = await importBuild(
+      other.db,
+      buildFileSchema.validateSync(JSON.parse(JSON.stringify(file))),
+      today,
+    )
+    const [before, after] = [
+      await ledgerView(place.db, place.build, today),
+      await ledgerView(other.db, id, today),
+    ]
     expect(after.totals).toEqual(before.totals)
-    expect(after.entries.map(({ text, cash }) => [text, cash])).toEqual(before.entries.map(({ text, cash }) => [text, cash]))
-    expect((await buildView(other.db, id, today)).choices[0]!.parts.map((part) => part.id)).toEqual(['better'])
-    expect((await haggleView(other.db, id, (await buildView(other.db, id, today)).choices[0]!.leadId!, today)).log.map((said) => toDecimal(said.amount!, 'CAD'))).toEqual(['140.00'])
+    expect(after.entries.map(({ text, cash }) => [text, cash])).toEqual(
+      before.entries.map(({ text, cash }) => [text, cash]),
+    )
+    expect((await buildView(other.db, id, today)).choices[0]!.parts.map((part) => part.id)).toEqual([
+      'better',
+    ])
+    expect(
+      (
+        await haggleView(other.db, id, (await buildView(other.db, id, today)).choices[0]!.leadId!, today)
+      ).log.map((said) => toDecimal(said.amount!, 'CAD')),
+    ).toEqual(['140.00'])
     await other.close()
   })
 })
 
 describe('pictures', () => {
-  const jpeg = (width: number, height: number) => new Uint8Array(encode({ data: new Uint8Array(width * height * 4).fill(120), width, height }, 60).data)
+  const jpeg = (width: number, height: number) =>
+    new Uint8Array(encode({ data: new Uint8Array(width * height * 4).fill(120), width, height }, 60).data)
   test('a JPEG is encoded anew; anything else is refused and leaves nothing', async () => {
     const id = await createLead(place.db, input('Card'))
     const hidden = new TextEncoder().encode('place of taking')
     const photo = await addPhoto(place.db, id, new Uint8Array([...jpeg(32, 24), ...hidden]), false, today)
     const kept = await readPhoto(place.db, photo)
     expect([kept[0], kept[1], kept.includes('place of taking')]).toEqual([0xff, 0xd8, false])
-    await expect(addPhoto(place.db, id, new TextEncoder().encode('<svg onload=alert(1)>'), false, today)).rejects.toMatchObject({ code: 'not-a-jpeg' })
-    await expect(addPhoto(place.db, id, jpeg(8, 8).slice(0, 60), false, today)).rejects.toMatchObject({ code: 'not-readable' })
-    await expect(addPhoto(place.db, id, new Uint8Array(5 * 1024 * 1024), false, today)).rejects.toMatchObject({ code: 'too-large' })
+    await expect(
+      addPhoto(place.db, id, new TextEncoder().encode('<svg onload=alert(1)>'), false, today),
+    ).rejects.toMatchObject({ code: 'not-a-jpeg' })
+    await expect(addPhoto(place.db, id, jpeg(8, 8).slice(0, 60), false, today)).rejects.toMatchObject({
+      code: 'not-readable',
+    })
+    await expect(addPhoto(place.db, id, new Uint8Array(5 * 1024 * 1024), false, today)).rejects.toMatchObject(
+      { code: 'too-large' },
+    )
     expect((await inbox(id)).photos).toEqual([{ id: photo, arrival: false }])
     await setPhotoDeleted(place.db, photo, now)
     await expect(readPhoto(place.db, photo)).rejects.toThrow('no picture')

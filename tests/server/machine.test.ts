@@ -14,7 +14,13 @@ import { machineView } from '../../server/services/machineView'
 import { swap, takeWay, unsettle } from '../../server/services/mend'
 import { payFor } from '../../server/services/purchase/purchase'
 import { stepsView } from '../../server/services/stepsView'
-import { changeInherited, createVariant, isInherited, setDropped, variantsView } from '../../server/services/variants'
+import {
+  changeInherited,
+  createVariant,
+  isInherited,
+  setDropped,
+  variantsView,
+} from '../../server/services/variants'
 import { importRecordsText } from './importText'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
 
@@ -23,18 +29,65 @@ const today = '2026-10-31'
 let folder: string
 let database: OpenDatabase
 let build: string
-const workload = { id: 'run', name: 'Harbour Run', kind: 'racing', graphicsMs: 4.6, cpuMs: 7.6, pixelExponent: 0.85, threadsWanted: 8, lowShare: { graphics: 0.8, cpu: 0.7 }, presets: { high: { graphics: 1, cpu: 1, videoMemoryGb: 6 } } }
-const records = ['id,source,title,price,date', ...['Murrowdun Tarn 620 8 GB', 'Murrowdun Tarn 640 8 GB', 'Murrowdun Tarn 660 10 GB', 'Barrowcase Barrow Plain', 'Barrowcase Barrow Six', 'Northpine N2 micro', 'Kaldric Sallowfen 4360'].flatMap((title, at) => Array.from({ length: 8 }, (_, i) => `${at}-${i},Gavelry,${title} number ${i},${[112, 131, 189, 19, 34, 38, 38][at]! + i}.00,2026-10-${10 + i}`))].join('\n')
-const hunt = (partId: string) => addChoice(database.db, build, choiceSchema.validateSync({ kind: 'hunt', partId, limit: '10.00' }), today)
+const workload = {
+  id: 'run',
+  name: 'Harbour Run',
+  kind: 'racing',
+  graphicsMs: 4.6,
+  cpuMs: 7.6,
+  pixelExponent: 0.85,
+  threadsWanted: 8,
+  lowShare: { graphics: 0.8, cpu: 0.7 },
+  presets: { high: { graphics: 1, cpu: 1, videoMemoryGb: 6 } },
+}
+const records = [
+  'id,source,title,price,date',
+  ...[
+    'Murrowdun Tarn 620 8 GB',
+    'Murrowdun Tarn 640 8 GB',
+    'Murrowdun Tarn 660 10 GB',
+    'Barrowcase Barrow Plain',
+    'Barrowcase Barrow Six',
+    'Northpine N2 micro',
+    'Kaldric Sallowfen 4360',
+  ].flatMap((title, at) =>
+    Array.from(
+      { length: 8 },
+      (_, i) =>
+        `${at}-${i},Gavelry,${title} number ${i},${[112, 131, 189, 19, 34, 38, 38][at]! + i}.00,2026-10-${10 + i}`,
+    ),
+  ),
+].join('\n')
+const hunt = (partId: string) =>
+  addChoice(database.db, build, choiceSchema.validateSync({ kind: 'hunt', partId, limit: '10.00' }), today)
 const view = (id = build) => buildView(database.db, id, today)
-const finding = async (ruleId: string, id = build) => (await view(id)).fit.findings.find((each) => each.ruleId === ruleId)
+const finding = async (ruleId: string, id = build) =>
+  (await view(id)).fit.findings.find((each) => each.ruleId === ruleId)
 
 beforeEach(async () => {
   folder = temporaryFolder()
   database = await openTestDatabase(join(folder, 'machine.db'))
-  await importLibrary(database.db, librarySchema.validateSync({ format: 'tarvin-library', version: '1', parts: catalogue.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts })), workloads: [workload] }))
+  await importLibrary(
+    database.db,
+    librarySchema.validateSync({
+      format: 'tarvin-library',
+      version: '1',
+      parts: catalogue.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts })),
+      workloads: [workload],
+    }),
+  )
   await importRecordsText(database, records)
-  build = await createBuild(database.db, briefSchema.validateSync({ name: 'Small', currency: 'CAD', budget: '400.00', stretch: '450.00', targets: [{ workloadId: 'run', width: 1920, height: 1080, preset: 'high', averageFps: 60 }] }), today)
+  build = await createBuild(
+    database.db,
+    briefSchema.validateSync({
+      name: 'Small',
+      currency: 'CAD',
+      budget: '400.00',
+      stretch: '450.00',
+      targets: [{ workloadId: 'run', width: 1920, height: 1080, preset: 'high', averageFps: 60 }],
+    }),
+    today,
+  )
 })
 afterEach(() => {
   database.client.close()
@@ -43,25 +96,46 @@ afterEach(() => {
 
 describe('mending', () => {
   test('a donor is taken apart; a way puts its part on the receipt and the finding is gone', async () => {
-    for (const id of ['meridon-desk-20-tower', 'murrowdun-tarn-560-8-gb', 'barrowcase-barrow-four-white']) await hunt(id)
-    expect((await view()).parts.map((part) => part.role).sort()).toEqual(['case', 'cooler', 'cpu', 'graphics', 'memory', 'motherboard', 'storage', 'supply'])
+    for (const id of ['meridon-desk-20-tower', 'murrowdun-tarn-560-8-gb', 'barrowcase-barrow-four-white'])
+      await hunt(id)
+    expect((await view()).parts.map((part) => part.role).sort()).toEqual([
+      'case',
+      'cooler',
+      'cpu',
+      'graphics',
+      'memory',
+      'motherboard',
+      'storage',
+      'supply',
+    ])
     const long = (await finding('card-length'))!
     const { ways } = await machineView(database.db, build, today)
-    const way = ways[long.key]!.find((each) => each.kind === 'replace' && each.parts[0]!.id.startsWith('barrowcase'))!
+    const way = ways[long.key]!.find(
+      (each) => each.kind === 'replace' && each.parts[0]!.id.startsWith('barrowcase'),
+    )!
     expect(way.parts.map((part) => part.id)).toContain('barrowcase-barrow-plain')
     expect(way.replaces.map((part) => part.id)).toContain('barrowcase-barrow-four-white')
     await takeWay(database.db, build, { key: long.key, way: way.way }, today)
     expect(await finding('card-length')).toBeUndefined()
     expect((await view()).receipt.groups.toBuy.map((line) => line.label)).toContain('Barrowcase Barrow Plain')
-    expect((await view()).choices.some((choice) => choice.parts[0]!.id === 'barrowcase-barrow-four-white')).toBe(false)
-    await expect(takeWay(database.db, build, { key: long.key, way: way.way }, today)).rejects.toMatchObject({ code: 'no-finding' })
+    expect(
+      (await view()).choices.some((choice) => choice.parts[0]!.id === 'barrowcase-barrow-four-white'),
+    ).toBe(false)
+    await expect(takeWay(database.db, build, { key: long.key, way: way.way }, today)).rejects.toMatchObject({
+      code: 'no-finding',
+    })
   })
   test('by hand: noted, and taken back', async () => {
     for (const id of ['kaldric-sallowfen-6600', 'northpine-n4-full']) await hunt(id)
     const old = (await finding('board-firmware'))!
-    const way = (await machineView(database.db, build, today)).ways[old.key]!.find((each) => each.kind === 'by-hand')!
+    const way = (await machineView(database.db, build, today)).ways[old.key]!.find(
+      (each) => each.kind === 'by-hand',
+    )!
     await takeWay(database.db, build, { key: old.key, way: way.way }, today)
-    expect([await finding('board-firmware'), (await view()).fit.settled.map((each) => each.ruleId)]).toEqual([undefined, ['board-firmware']])
+    expect([await finding('board-firmware'), (await view()).fit.settled.map((each) => each.ruleId)]).toEqual([
+      undefined,
+      ['board-firmware'],
+    ])
     await unsettle(database.db, build, old.key)
     expect(await finding('board-firmware')).toBeDefined()
   })
@@ -69,12 +143,23 @@ describe('mending', () => {
     await hunt('murrowdun-tarn-560-8-gb')
     const paid = await hunt('barrowcase-barrow-four-white')
     await payFor(database.db, paid, { day: today, amount: '30.00' }, today)
-    await swap(database.db, build, { partId: 'barrowcase-barrow-six', leadId: null, out: 'barrowcase-barrow-four-white' }, today)
+    await swap(
+      database.db,
+      build,
+      { partId: 'barrowcase-barrow-six', leadId: null, out: 'barrowcase-barrow-four-white' },
+      today,
+    )
     const after = await view()
-    expect(after.parts.filter((part) => part.role === 'case').map((part) => part.id)).toEqual(['barrowcase-barrow-six'])
-    expect(after.choices.find((choice) => choice.id === paid)!.leftOut).toEqual(['barrowcase-barrow-four-white'])
+    expect(after.parts.filter((part) => part.role === 'case').map((part) => part.id)).toEqual([
+      'barrowcase-barrow-six',
+    ])
+    expect(after.choices.find((choice) => choice.id === paid)!.leftOut).toEqual([
+      'barrowcase-barrow-four-white',
+    ])
     expect(after.receipt.paid).toBe(3000)
-    await expect(swap(database.db, build, { partId: 'nothing', leadId: null, out: null }, today)).rejects.toMatchObject({ code: 'unknown-part' })
+    await expect(
+      swap(database.db, build, { partId: 'nothing', leadId: null, out: null }, today),
+    ).rejects.toMatchObject({ code: 'unknown-part' })
   })
 })
 
@@ -83,7 +168,9 @@ test('steps up stay within what is left, and over budget the swaps are named', a
   const { roles, left, slimming } = await stepsView(database.db, build, today)
   const cards = roles.find((role) => role.role === 'graphics')!
   expect(slimming).toBeNull()
-  expect(cards.steps.map((step) => step.partId)).toEqual(expect.arrayContaining(['murrowdun-tarn-640-8-gb', 'murrowdun-tarn-660-10-gb']))
+  expect(cards.steps.map((step) => step.partId)).toEqual(
+    expect.arrayContaining(['murrowdun-tarn-640-8-gb', 'murrowdun-tarn-660-10-gb']),
+  )
   for (const step of cards.steps) expect(step.more).toBeLessThanOrEqual(left)
   const dear = (await view()).choices.find((choice) => choice.parts[0]!.role === 'graphics')!
   await changeChoice(database.db, dear.id, { limit: '460.00' }, today)
@@ -96,19 +183,41 @@ test('a variant shares what it does not change; the build stays as it is; its fi
   const cpu = await hunt('kaldric-sallowfen-4360')
   const card = await hunt('murrowdun-tarn-620-8-gb')
   const variant = await createVariant(database.db, build, 'With the larger card', today)
-  expect((await view(variant)).choices.map((choice) => [choice.id, choice.isInherited])).toEqual([[cpu, true], [card, true]])
-  await swap(database.db, variant, { partId: 'murrowdun-tarn-660-10-gb', leadId: null, out: 'murrowdun-tarn-620-8-gb' }, today)
+  expect((await view(variant)).choices.map((choice) => [choice.id, choice.isInherited])).toEqual([
+    [cpu, true],
+    [card, true],
+  ])
+  await swap(
+    database.db,
+    variant,
+    { partId: 'murrowdun-tarn-660-10-gb', leadId: null, out: 'murrowdun-tarn-620-8-gb' },
+    today,
+  )
   await changeInherited(database.db, variant, cpu, { limit: '30.00' })
-  expect((await view()).choices.map((choice) => [choice.id, choice.payNow])).toEqual([[cpu, 1000], [card, 1000]])
+  expect((await view()).choices.map((choice) => [choice.id, choice.payNow])).toEqual([
+    [cpu, 1000],
+    [card, 1000],
+  ])
   const { shared, machines } = await variantsView(database.db, build, today)
-  expect([shared, machines.map((machine) => machine.lines.map((line) => line.label))]).toEqual([[], [['Kaldric Sallowfen 4360', 'Murrowdun Tarn 620 8 GB'], ['Murrowdun Tarn 660 10 GB', 'Kaldric Sallowfen 4360']]])
+  expect([shared, machines.map((machine) => machine.lines.map((line) => line.label))]).toEqual([
+    [],
+    [
+      ['Kaldric Sallowfen 4360', 'Murrowdun Tarn 620 8 GB'],
+      ['Murrowdun Tarn 660 10 GB', 'Kaldric Sallowfen 4360'],
+    ],
+  ])
   await setDropped(database.db, variant, card, false)
-  expect([await isInherited(database.db, card, variant), (await view(variant)).choices.some((choice) => choice.id === card)]).toEqual([true, true])
+  expect([
+    await isInherited(database.db, card, variant),
+    (await view(variant)).choices.some((choice) => choice.id === card),
+  ]).toEqual([true, true])
   // what the build adds later, the variant has too
   await hunt('barrowcase-barrow-six')
   expect((await view(variant)).choices.some((choice) => choice.label.includes('Barrow Six'))).toBe(true)
   expect((await exportBuild(database.db, variant)).choices).toHaveLength((await view(variant)).choices.length)
-  await expect(changeInherited(database.db, variant, card, { paidOn: today })).rejects.toMatchObject({ code: 'inherited' })
+  await expect(changeInherited(database.db, variant, card, { paidOn: today })).rejects.toMatchObject({
+    code: 'inherited',
+  })
 })
 
 test('parts go out as a library file of one role, a donor’s own parts with it, and come in again', async () => {
@@ -120,10 +229,22 @@ test('parts go out as a library file of one role, a donor’s own parts with it,
 
 test('a card that moves on is reckoned in both machines', async () => {
   for (const id of ['kaldric-sallowfen-4360', 'murrowdun-tarn-620-8-gb']) await hunt(id)
-  const carry = await carryView(database.db, build, { partId: 'murrowdun-tarn-660-10-gb', cpuId: 'kaldric-sallowfen-6900', months: 6 }, today)
+  const carry = await carryView(
+    database.db,
+    build,
+    { partId: 'murrowdun-tarn-660-10-gb', cpuId: 'kaldric-sallowfen-6900', months: 6 },
+    today,
+  )
   expect(carry).toMatchObject({ replaces: 'Murrowdun Tarn 620 8 GB', next: 'Kaldric Sallowfen 6900' })
   // a stronger CPU lets more of the card be seen
   expect(carry.framesAfter).toBeGreaterThan(carry.framesNow)
   expect(carry.costOfNow).toBe(carry.price - carry.priceThen)
-  await expect(carryView(database.db, build, { partId: 'kaldric-sallowfen-6900', cpuId: 'kaldric-sallowfen-6900', months: 6 }, today)).rejects.toMatchObject({ code: 'unknown-part', path: 'partId' })
+  await expect(
+    carryView(
+      database.db,
+      build,
+      { partId: 'kaldric-sallowfen-6900', cpuId: 'kaldric-sallowfen-6900', months: 6 },
+      today,
+    ),
+  ).rejects.toMatchObject({ code: 'unknown-part', path: 'partId' })
 })

@@ -17,18 +17,52 @@ export interface MarketWithBuild {
 }
 
 const library = librarySchema.validateSync({
-  format: 'tarvin-library', version: '1',
+  format: 'tarvin-library',
+  version: '1',
   sources: [
-    { id: 'yard', name: 'Barnstall', kind: 'classifieds', currency: 'CAD', taxPercent: 0, taxOnShipping: false, shipping: { kind: 'none' }, protection: 'none' },
-    { id: 'shop', name: 'Pantry', kind: 'shop', currency: 'CAD', taxPercent: 13, taxOnShipping: false, shipping: { kind: 'per-order', amount: '9.00', freeFrom: '75.00' }, protection: 'warranty' },
+    {
+      id: 'yard',
+      name: 'Barnstall',
+      kind: 'classifieds',
+      currency: 'CAD',
+      taxPercent: 0,
+      taxOnShipping: false,
+      shipping: { kind: 'none' },
+      protection: 'none',
+    },
+    {
+      id: 'shop',
+      name: 'Pantry',
+      kind: 'shop',
+      currency: 'CAD',
+      taxPercent: 13,
+      taxOnShipping: false,
+      shipping: { kind: 'per-order', amount: '9.00', freeFrom: '75.00' },
+      protection: 'warranty',
+    },
   ],
   parts: [
-    { id: 'card', role: 'graphics', make: 'Murrowdun', name: 'Tarn 640 8 GB', facts: { graphicsIndex: 100 } }, { id: 'better', role: 'graphics', make: 'Murrowdun', name: 'Tarn 660 10 GB', facts: { graphicsIndex: 128 } },
+    { id: 'card', role: 'graphics', make: 'Murrowdun', name: 'Tarn 640 8 GB', facts: { graphicsIndex: 100 } },
+    {
+      id: 'better',
+      role: 'graphics',
+      make: 'Murrowdun',
+      name: 'Tarn 660 10 GB',
+      facts: { graphicsIndex: 128 },
+    },
     { id: 'board', role: 'motherboard', make: 'Northpine', name: 'Fell B2', facts: {} },
   ],
 })
-const sales = (title: string, from: number) => Array.from({ length: 12 }, (_, i) => `${title}${i},Gavelry,${title} number ${i},${from + i}.00,2026-10-${10 + i}`)
-const records = ['id,source,title,price,date', ...sales('Murrowdun Tarn 640 8GB', 125), ...sales('Northpine Fell B2', 60)].join('\n')
+const sales = (title: string, from: number) =>
+  Array.from(
+    { length: 12 },
+    (_, i) => `${title}${i},Gavelry,${title} number ${i},${from + i}.00,2026-10-${10 + i}`,
+  )
+const records = [
+  'id,source,title,price,date',
+  ...sales('Murrowdun Tarn 640 8GB', 125),
+  ...sales('Northpine Fell B2', 60),
+].join('\n')
 
 /** @param empty without library, records and build: what another machine looks like */
 export async function marketWithBuild({ empty = false } = {}): Promise<MarketWithBuild> {
@@ -42,6 +76,10 @@ export async function marketWithBuild({ empty = false } = {}): Promise<MarketWit
   if (empty) return { db: database.db, build: '', close }
   await importLibrary(database.db, library)
   await importRecordsText(database, records)
-  const build = await createBuild(database.db, briefSchema.validateSync({ name: 'Couch', currency: 'CAD', budget: '400.00', stretch: '450.00' }), today)
+  const build = await createBuild(
+    database.db,
+    briefSchema.validateSync({ name: 'Couch', currency: 'CAD', budget: '400.00', stretch: '450.00' }),
+    today,
+  )
   return { db: database.db, build, close }
 }

@@ -1,7 +1,13 @@
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { briefSchema, choiceSchema, librarySchema, rivalSchema, weighingSchema } from '#shared/schemas/entities'
+import {
+  briefSchema,
+  choiceSchema,
+  librarySchema,
+  rivalSchema,
+  weighingSchema,
+} from '#shared/schemas/entities'
 import { editionHtml, editionMarkdown } from '#core/sharing/editionText'
 import { catalogue } from '../../demo/catalogue'
 import { demoWorkloads } from '../../demo/trade'
@@ -9,9 +15,22 @@ import type { OpenDatabase } from '../../server/db/client'
 import { addChoice, createBuild, setRivals } from '../../server/services/builds'
 import { buildView } from '../../server/services/buildView'
 import { exportBuild, importBuild } from '../../server/services/buildFile'
-import { editionOf, editionsView, freezeEdition, openEdition, readEditionFile, setEditionDeleted } from '../../server/services/editions'
+import {
+  editionOf,
+  editionsView,
+  freezeEdition,
+  openEdition,
+  readEditionFile,
+  setEditionDeleted,
+} from '../../server/services/editions'
 import { importLibrary } from '../../server/services/library'
-import { changeRival, createRival, importRivals, rivalOf, setRivalDeleted } from '../../server/services/libraryDeeds'
+import {
+  changeRival,
+  createRival,
+  importRivals,
+  rivalOf,
+  setRivalDeleted,
+} from '../../server/services/libraryDeeds'
 import { findMatch, matchContext, openAsVariant } from '../../server/services/matching'
 import { readRivalPage } from '../../server/services/rivalPages'
 import { saveWeighing } from '../../server/services/scalesSettings'
@@ -24,23 +43,89 @@ let folder: string
 let database: OpenDatabase
 let build: string
 const priced = catalogue.filter((part) => part.street > 0 && part.role !== 'donor')
-const records = ['id,source,title,price,date', ...priced.flatMap((part, at) => Array.from({ length: 6 }, (_, i) => `${at}-${i},Gavelry,${part.name.includes(part.make) ? part.name : `${part.make} ${part.name}`} number ${i},${part.street + (i % 3) - 1}.00,2026-10-${10 + i}`))].join('\n')
-const prebuilt = (change: object = {}) => rivalSchema.validateSync({ kind: 'prebuilt', name: 'Brindlewick 15', price: '949.00', currency: 'CAD', taxPercent: 13, shippingStated: false, cpuId: 'ostrane-threddle-33', graphicsId: 'murrowdun-tarn-620-8-gb', brings: ['licence'], warrantyMonths: 24, ...change })
+const records = [
+  'id,source,title,price,date',
+  ...priced.flatMap((part, at) =>
+    Array.from(
+      { length: 6 },
+      (_, i) =>
+        `${at}-${i},Gavelry,${part.name.includes(part.make) ? part.name : `${part.make} ${part.name}`} number ${i},${part.street + (i % 3) - 1}.00,2026-10-${10 + i}`,
+    ),
+  ),
+].join('\n')
+const prebuilt = (change: object = {}) =>
+  rivalSchema.validateSync({
+    kind: 'prebuilt',
+    name: 'Brindlewick 15',
+    price: '949.00',
+    currency: 'CAD',
+    taxPercent: 13,
+    shippingStated: false,
+    cpuId: 'ostrane-threddle-33',
+    graphicsId: 'murrowdun-tarn-620-8-gb',
+    brings: ['licence'],
+    warrantyMonths: 24,
+    ...change,
+  })
 const view = () => buildView(database.db, build, today)
-const rivalView = async (id: string) => (await view()).weighing.others.find((other) => other.machine.id === id)!
-const match = async (goal: 'match' | 'spend', rivalId: string) => findMatch(await matchContext(database.db, build, { goal, rivalId }, today), () => performance.now(), async () => true)
+const rivalView = async (id: string) =>
+  (await view()).weighing.others.find((other) => other.machine.id === id)!
+const match = async (goal: 'match' | 'spend', rivalId: string) =>
+  findMatch(
+    await matchContext(database.db, build, { goal, rivalId }, today),
+    () => performance.now(),
+    async () => true,
+  )
 
 beforeEach(async () => {
   folder = temporaryFolder()
   database = await openTestDatabase(join(folder, 'scales.db'))
-  await importLibrary(database.db, librarySchema.validateSync({ format: 'tarvin-library', version: '1', parts: catalogue.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts })), workloads: demoWorkloads, rates: [{ date: '2026-01-01', from: 'SEK', to: 'CAD', rate: '0.13' }, { date: '2026-01-01', from: 'CAD', to: 'SEK', rate: '7.5' }] }))
+  await importLibrary(
+    database.db,
+    librarySchema.validateSync({
+      format: 'tarvin-library',
+      version: '1',
+      parts: catalogue.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts })),
+      workloads: demoWorkloads,
+      rates: [
+        { date: '2026-01-01', from: 'SEK', to: 'CAD', rate: '0.13' },
+        { date: '2026-01-01', from: 'CAD', to: 'SEK', rate: '7.5' },
+      ],
+    }),
+  )
   await importRecordsText(database, records)
-  build = await createBuild(database.db, briefSchema.validateSync({
-    name: 'Couch', currency: 'CAD', budget: '620.00', stretch: '680.00', privateNote: 'the café pays late', saleText: 'quiet and tested', needs: [{ need: 'licence', price: '24.00' }, { need: 'controller', price: '39.00' }],
-    targets: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 60 }, { workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 120 }],
-  }), today)
-  for (const partId of ['kaldric-sallowfen-6600', 'northpine-n4-micro', 'palisado-16-gb-ddr4-2-8', 'murrowdun-tarn-640-8-gb', 'fathomline-eddy-480-gb-sata', 'steadwell-550-w', 'barrowcase-barrow-plain', 'lullwater-lull-120']) {
-    if (catalogue.some((part) => part.id === partId)) await addChoice(database.db, build, choiceSchema.validateSync({ kind: 'hunt', partId }), today)
+  build = await createBuild(
+    database.db,
+    briefSchema.validateSync({
+      name: 'Couch',
+      currency: 'CAD',
+      budget: '620.00',
+      stretch: '680.00',
+      privateNote: 'the café pays late',
+      saleText: 'quiet and tested',
+      needs: [
+        { need: 'licence', price: '24.00' },
+        { need: 'controller', price: '39.00' },
+      ],
+      targets: [
+        { workloadId: 'lantern-drift', width: 2560, height: 1440, preset: 'high', averageFps: 60 },
+        { workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 120 },
+      ],
+    }),
+    today,
+  )
+  for (const partId of [
+    'kaldric-sallowfen-6600',
+    'northpine-n4-micro',
+    'palisado-16-gb-ddr4-2-8',
+    'murrowdun-tarn-640-8-gb',
+    'fathomline-eddy-480-gb-sata',
+    'steadwell-550-w',
+    'barrowcase-barrow-plain',
+    'lullwater-lull-120',
+  ]) {
+    if (catalogue.some((part) => part.id === partId))
+      await addChoice(database.db, build, choiceSchema.validateSync({ kind: 'hunt', partId }), today)
   }
 })
 afterEach(() => {
@@ -53,9 +138,24 @@ describe('weighing', () => {
     const { id } = await createRival(database.db, prebuilt())
     await setRivals(database.db, build, [id], today)
     const { machine, cost, questions, comparison, components } = await rivalView(id)
-    expect(cost.steps.find((step) => step.id === 'shipping')).toMatchObject({ amount: 3500, from: 'assumption' })
-    expect(questions.map((each) => each.key)).toEqual(['memoryGb', 'memoryModules', 'memoryMts', 'storageGb', 'storageKind', 'supplyW', 'supplyMake', 'delivery'])
-    expect(machine.components.find((part) => part.role === 'memory')).toMatchObject({ state: 'missing', facts: { capacityGb: 8, kitCount: 1, speedMts: 2133 } })
+    expect(cost.steps.find((step) => step.id === 'shipping')).toMatchObject({
+      amount: 3500,
+      from: 'assumption',
+    })
+    expect(questions.map((each) => each.key)).toEqual([
+      'memoryGb',
+      'memoryModules',
+      'memoryMts',
+      'storageGb',
+      'storageKind',
+      'supplyW',
+      'supplyMake',
+      'delivery',
+    ])
+    expect(machine.components.find((part) => part.role === 'memory')).toMatchObject({
+      state: 'missing',
+      facts: { capacityGb: 8, kitCount: 1, speedMts: 2133 },
+    })
     expect(components.find((line) => line.role === 'memory')!.standing).toBe('not stated')
     expect(comparison!.meanRatio).toBeGreaterThan(1)
     expect(cost.steps.reduce((sum, step) => sum + step.amount, 0)).toBe(cost.total)
@@ -63,56 +163,154 @@ describe('weighing', () => {
   test('a missing fact answered moves its frames and takes the question away', async () => {
     const { id } = await createRival(database.db, prebuilt())
     await setRivals(database.db, build, [id], today)
-    const before = (await rivalView(id)).machine.rates.find((rate) => rate.workloadId === 'kite-arena')!.averageFps
-    await changeRival(database.db, id, { ...await rivalOf(database.db, id), parts: { memoryGb: 16, memoryModules: 2, memoryMts: 3200, storageGb: 480, storageKind: 'nvme', supplyW: 450, supplyMake: 'Steadwell' }, shippingStated: true, shipping: '0' } as never)
+    const before = (await rivalView(id)).machine.rates.find(
+      (rate) => rate.workloadId === 'kite-arena',
+    )!.averageFps
+    await changeRival(database.db, id, {
+      ...(await rivalOf(database.db, id)),
+      parts: {
+        memoryGb: 16,
+        memoryModules: 2,
+        memoryMts: 3200,
+        storageGb: 480,
+        storageKind: 'nvme',
+        supplyW: 450,
+        supplyMake: 'Steadwell',
+      },
+      shippingStated: true,
+      shipping: '0',
+    } as never)
     const after = await rivalView(id)
     expect(after.questions).toEqual([])
-    expect(after.machine.rates.find((rate) => rate.workloadId === 'kite-arena')!.averageFps).toBeGreaterThan(before)
+    expect(after.machine.rates.find((rate) => rate.workloadId === 'kite-arena')!.averageFps).toBeGreaterThan(
+      before,
+    )
     expect(after.cost.steps.some((step) => step.id === 'shipping')).toBe(false)
   })
   test('steps switched off and own figures are kept, stand in the total, and can be taken back', async () => {
     const { id } = await createRival(database.db, prebuilt())
     await setRivals(database.db, build, [id], today)
     const whole = (await rivalView(id)).cost
-    await saveWeighing(database.db, build, weighingSchema.validateSync({ off: ['energy'], edits: { [id]: { price: '900.00' } } }))
+    await saveWeighing(
+      database.db,
+      build,
+      weighingSchema.validateSync({ off: ['energy'], edits: { [id]: { price: '900.00' } } }),
+    )
     const changed = (await rivalView(id)).cost
     const energy = whole.steps.find((step) => step.id === 'energy')!.amount
     // tax is on the price as asked: the own figure is the builder's, and nothing else moves with it
     expect(changed.total).toBe(whole.total - energy - 4900)
     await saveWeighing(database.db, build, weighingSchema.validateSync({}))
     expect((await rivalView(id)).cost.total).toBe(whole.total)
-    await expect(saveWeighing(database.db, build, weighingSchema.validateSync({ off: ['nope'] }))).rejects.toMatchObject({ code: 'unknown-step' })
-    await expect(saveWeighing(database.db, 'nope', weighingSchema.validateSync({}))).rejects.toThrow('no build')
-    await expect(saveWeighing(database.db, build, weighingSchema.validateSync({ builds: ['nope'] }))).rejects.toMatchObject({ code: 'unknown-build' })
-    await expect(saveWeighing(database.db, build, weighingSchema.validateSync({ builds: [build] }))).rejects.toMatchObject({ code: 'unknown-build' })
-    expect(() => weighingSchema.validateSync({ edits: { a: { price: 'dear' } } })).toThrow('amounts such as 129.50')
+    await expect(
+      saveWeighing(database.db, build, weighingSchema.validateSync({ off: ['nope'] })),
+    ).rejects.toMatchObject({ code: 'unknown-step' })
+    await expect(saveWeighing(database.db, 'nope', weighingSchema.validateSync({}))).rejects.toThrow(
+      'no build',
+    )
+    await expect(
+      saveWeighing(database.db, build, weighingSchema.validateSync({ builds: ['nope'] })),
+    ).rejects.toMatchObject({ code: 'unknown-build' })
+    await expect(
+      saveWeighing(database.db, build, weighingSchema.validateSync({ builds: [build] })),
+    ).rejects.toMatchObject({ code: 'unknown-build' })
+    expect(() => weighingSchema.validateSync({ edits: { a: { price: 'dear' } } })).toThrow(
+      'amounts such as 129.50',
+    )
   })
   test('a console: modes against the build, subscription, no sum of parts; its equivalents travel in a build file', async () => {
-    const { id } = await createRival(database.db, prebuilt({ kind: 'console', name: 'Ovalis', price: '599.00', cpuId: null, graphicsId: null, subscriptionPerYear: '79.00', equivalents: [{ by: 'The Gazette', saidOn: '2026-05-05', cpuIndex: 95, threads: 16, graphicsIndex: 98, videoMemoryGb: 10 }], rates: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: null, averageFps: 60 }] }))
+    const { id } = await createRival(
+      database.db,
+      prebuilt({
+        kind: 'console',
+        name: 'Ovalis',
+        price: '599.00',
+        cpuId: null,
+        graphicsId: null,
+        subscriptionPerYear: '79.00',
+        equivalents: [
+          {
+            by: 'The Gazette',
+            saidOn: '2026-05-05',
+            cpuIndex: 95,
+            threads: 16,
+            graphicsIndex: 98,
+            videoMemoryGb: 10,
+          },
+        ],
+        rates: [{ workloadId: 'lantern-drift', width: 2560, height: 1440, preset: null, averageFps: 60 }],
+      }),
+    )
     await setRivals(database.db, build, [id], today)
     const { machine, comparison, cost } = await rivalView(id)
     expect(machine.components).toEqual([])
-    expect(comparison!.modes).toMatchObject([{ workload: 'Lantern Drift', heldAt: 'high', bracket: { sure: 'hardly' } }])
+    expect(comparison!.modes).toMatchObject([
+      { workload: 'Lantern Drift', heldAt: 'high', bracket: { sure: 'hardly' } },
+    ])
     expect(cost.steps.find((step) => step.id === 'subscription')!.amount).toBe(23_700)
     const other = await openTestDatabase(join(folder, 'elsewhere.db'))
     const opened = await importBuild(other.db, await exportBuild(database.db, build), today)
-    expect((await buildView(other.db, opened, today)).weighing.others[0]!.equivalents).toMatchObject([{ by: 'The Gazette', graphicsIndex: 98 }])
+    expect((await buildView(other.db, opened, today)).weighing.others[0]!.equivalents).toMatchObject([
+      { by: 'The Gazette', graphicsIndex: 98 },
+    ])
     other.client.close()
   })
 })
 
 describe('rivals', () => {
   test('a page’s source: its data, its parts, its warranty; nothing is guessed', async () => {
-    const data = { '@context': 'https://schema.org', '@type': 'Product', name: 'Brindlewick 15 tower', description: 'Ostrane Threddle 33, Murrowdun Tarn 620 8 GB, 2x8 GB DDR4 3200, 480 GB NVMe', offers: { '@type': 'Offer', price: '949.00', priceCurrency: 'CAD' } }
-    const page = await readRivalPage(database.db, `<html><script type="application/ld+json">${JSON.stringify(data)}</script><ul><li>two years warranty</li><li>Steadwell 450 W supply</li></ul></html>`, today)
-    expect(page).toMatchObject({ offer: { title: 'Brindlewick 15 tower', price: '949.00', shipping: null }, parts: { cpuId: 'ostrane-threddle-33', graphicsId: 'murrowdun-tarn-620-8-gb', memoryGb: 16, memoryModules: 2, memoryMts: 3200, storageGb: 480, storageKind: 'nvme', supplyW: 450, supplyMake: 'Steadwell' }, warrantyMonths: 24 })
-    const silent = await readRivalPage(database.db, JSON.stringify({ '@type': 'Product', name: 'Some tower', offers: { price: '500', priceCurrency: 'CAD' } }), today)
+    const data = {
+      '@context': 'https://schema.org',
+      '@type': 'Product',
+      name: 'Brindlewick 15 tower',
+      description: 'Ostrane Threddle 33, Murrowdun Tarn 620 8 GB, 2x8 GB DDR4 3200, 480 GB NVMe',
+      offers: { '@type': 'Offer', price: '949.00', priceCurrency: 'CAD' },
+    }
+    const page = await readRivalPage(
+      database.db,
+      `<html><script type="application/ld+json">${JSON.stringify(data)}</script><ul><li>two years warranty</li><li>Steadwell 450 W supply</li></ul></html>`,
+      today,
+    )
+    expect(page).toMatchObject({
+      offer: { title: 'Brindlewick 15 tower', price: '949.00', shipping: null },
+      parts: {
+        cpuId: 'ostrane-threddle-33',
+        graphicsId: 'murrowdun-tarn-620-8-gb',
+        memoryGb: 16,
+        memoryModules: 2,
+        memoryMts: 3200,
+        storageGb: 480,
+        storageKind: 'nvme',
+        supplyW: 450,
+        supplyMake: 'Steadwell',
+      },
+      warrantyMonths: 24,
+    })
+    const silent = await readRivalPage(
+      database.db,
+      JSON.stringify({
+        '@type': 'Product',
+        name: 'Some tower',
+        offers: { price: '500', priceCurrency: 'CAD' },
+      }),
+      today,
+    )
     expect(Object.values(silent.parts).every((value) => value === null)).toBe(true)
     await expect(readRivalPage(database.db, 'no data', today)).rejects.toMatchObject({ code: 'no-json-ld' })
   })
   test('a CSV: an empty cell is not stated; what is not found is reported by line; again adds nothing', async () => {
-    const csv = 'name,kind,price,currency,cpu,card,memory,warranty,delivery\nTower A,prebuilt,"899,00",CAD,Ostrane Threddle 33,Murrowdun Tarn 620 8 GB,16,24,\nTower B,prebuilt,799.00,CAD,A chip of none,,,,0\n,prebuilt,1.00,CAD,,,,,\nTower C,prebuilt,free,CAD,,,,,'
-    expect(await importRivals(database.db, csv)).toMatchObject({ added: 1, alreadyThere: 0, rejected: 3, problems: [{ line: 3, reason: 'no CPU "A chip of none"' }, { line: 4, reason: 'no name stated' }, { line: 5 }] })
+    const csv =
+      'name,kind,price,currency,cpu,card,memory,warranty,delivery\nTower A,prebuilt,"899,00",CAD,Ostrane Threddle 33,Murrowdun Tarn 620 8 GB,16,24,\nTower B,prebuilt,799.00,CAD,A chip of none,,,,0\n,prebuilt,1.00,CAD,,,,,\nTower C,prebuilt,free,CAD,,,,,'
+    expect(await importRivals(database.db, csv)).toMatchObject({
+      added: 1,
+      alreadyThere: 0,
+      rejected: 3,
+      problems: [
+        { line: 3, reason: 'no CPU "A chip of none"' },
+        { line: 4, reason: 'no name stated' },
+        { line: 5 },
+      ],
+    })
     expect(await importRivals(database.db, csv)).toMatchObject({ added: 0, alreadyThere: 1 })
   })
   test('taken out and brought back; one that names no part of the library is refused whole', async () => {
@@ -122,7 +320,9 @@ describe('rivals', () => {
     expect((await view()).weighing.others).toEqual([])
     await setRivalDeleted(database.db, id, null)
     expect((await view()).weighing.others).toHaveLength(1)
-    await expect(createRival(database.db, prebuilt({ name: 'Wrong', cpuId: 'nope' }))).rejects.toMatchObject({ code: 'unknown-part' })
+    await expect(createRival(database.db, prebuilt({ name: 'Wrong', cpuId: 'nope' }))).rejects.toMatchObject({
+      code: 'unknown-part',
+    })
     await expect(setRivalDeleted(database.db, 'nope', null)).rejects.toThrow('no rival')
   })
 })
@@ -138,8 +338,22 @@ describe('match it and spend the same', () => {
     for (const target of found.found.targets) expect(target.fps).toBeGreaterThanOrEqual(target.floor! - 1e-9)
     expect(found.found.findings.some((finding) => finding.severity === 'stops')).toBe(false)
     expect(found.found.options.reduce((sum, option) => sum + option.payNow, 0)).toBe(found.found.payNow)
-    const variant = await buildView(database.db, await openAsVariant(database.db, build, { name: 'Matching', options: found.found.options.map(({ id: option, partId }) => ({ id: option, partId })) }, today), today)
-    expect(variant.parts.map((part) => part.id).sort()).toEqual(found.found.options.map((option) => option.partId).sort())
+    const variant = await buildView(
+      database.db,
+      await openAsVariant(
+        database.db,
+        build,
+        {
+          name: 'Matching',
+          options: found.found.options.map(({ id: option, partId }) => ({ id: option, partId })),
+        },
+        today,
+      ),
+      today,
+    )
+    expect(variant.parts.map((part) => part.id).sort()).toEqual(
+      found.found.options.map((option) => option.partId).sort(),
+    )
     expect(variant.receipt.totals.payNow).toBe(found.found.payNow)
     expect((await view()).choices.length).toBeGreaterThan(5) // the build itself is as it was
   })
@@ -148,7 +362,9 @@ describe('match it and spend the same', () => {
       const { id } = await createRival(database.db, prebuilt({ name: `at ${price}`, price }))
       await setRivals(database.db, build, [id], today)
       const found = await match('spend', id)
-      return found === 'cancelled' || !found.found ? 0 : found.found.targets.reduce((product, target) => product * target.fps, 1)
+      return found === 'cancelled' || !found.found
+        ? 0
+        : found.found.targets.reduce((product, target) => product * target.fps, 1)
     }
     expect(await frames('1200.00')).toBeGreaterThanOrEqual(await frames('800.00'))
   })
@@ -159,9 +375,24 @@ describe('match it and spend the same', () => {
     await expect(match('match', id)).rejects.toMatchObject({ code: 'no-rates' })
     const { id: known } = await createRival(database.db, prebuilt({ name: 'Known' }))
     await setRivals(database.db, build, [known], today)
-    expect(await findMatch(await matchContext(database.db, build, { goal: 'match', rivalId: known }, today), () => performance.now(), async () => false)).toBe('cancelled')
-    await expect(openAsVariant(database.db, build, { name: 'x', options: [{ id: 'street:zzz', partId: 'zzz' }] }, today)).rejects.toMatchObject({ code: 'unknown-part' })
-    await expect(openAsVariant(database.db, build, { name: 'x', options: [{ id: 'nope', partId: 'murrowdun-tarn-640-8-gb' }] }, today)).rejects.toMatchObject({ code: 'unknown-lead' })
+    expect(
+      await findMatch(
+        await matchContext(database.db, build, { goal: 'match', rivalId: known }, today),
+        () => performance.now(),
+        async () => false,
+      ),
+    ).toBe('cancelled')
+    await expect(
+      openAsVariant(database.db, build, { name: 'x', options: [{ id: 'street:zzz', partId: 'zzz' }] }, today),
+    ).rejects.toMatchObject({ code: 'unknown-part' })
+    await expect(
+      openAsVariant(
+        database.db,
+        build,
+        { name: 'x', options: [{ id: 'nope', partId: 'murrowdun-tarn-640-8-gb' }] },
+        today,
+      ),
+    ).rejects.toMatchObject({ code: 'unknown-lead' })
   })
 })
 
@@ -171,12 +402,32 @@ describe('editions', () => {
     await setRivals(database.db, build, [rival], today)
     await freezeEdition(database.db, build, 'before buying', today)
     const [choice] = (await view()).choices
-    await addChoice(database.db, build, choiceSchema.validateSync({ kind: 'hunt', partId: 'tackle-controller', limit: '39.00', scope: 'ready' }), today)
-    await database.client.execute({ sql: 'UPDATE choices SET "limit" = 99900 WHERE id = ?', args: [choice!.id] })
+    await addChoice(
+      database.db,
+      build,
+      choiceSchema.validateSync({
+        kind: 'hunt',
+        partId: 'tackle-controller',
+        limit: '39.00',
+        scope: 'ready',
+      }),
+      today,
+    )
+    await database.client.execute({
+      sql: 'UPDATE choices SET "limit" = 99900 WHERE id = ?',
+      args: [choice!.id],
+    })
     const { editions } = await editionsView(database.db, build, today)
     const { lines, totals } = editions[0]!.drift
-    expect(lines.filter((line) => line.change !== 'same').map((line) => line.change).sort()).toEqual(['added', 'dearer'])
-    expect(totals.find((total) => total.name === 'pay now')!.after).toBeGreaterThan(totals.find((total) => total.name === 'pay now')!.before)
+    expect(
+      lines
+        .filter((line) => line.change !== 'same')
+        .map((line) => line.change)
+        .sort(),
+    ).toEqual(['added', 'dearer'])
+    expect(totals.find((total) => total.name === 'pay now')!.after).toBeGreaterThan(
+      totals.find((total) => total.name === 'pay now')!.before,
+    )
     const content = await editionOf(database.db, editions[0]!.id)
     expect(JSON.stringify(content)).not.toContain('café pays late')
     expect(content.openQuestions.join(' ')).toContain('Brindlewick 15: At what speed does the memory run?')
@@ -184,9 +435,15 @@ describe('editions', () => {
     await expect(editionOf(database.db, editions[0]!.id)).rejects.toThrow('no edition')
   })
   test('shared as a page that stands alone and as Markdown; markup of a name does not run', async () => {
-    await database.client.execute({ sql: 'UPDATE builds SET name = ? WHERE id = ?', args: ['<script>alert(1)</script>', build] })
+    await database.client.execute({
+      sql: 'UPDATE builds SET name = ? WHERE id = ?',
+      args: ['<script>alert(1)</script>', build],
+    })
     await freezeEdition(database.db, build, 'x', today)
-    const content = await editionOf(database.db, (await editionsView(database.db, build, today)).editions[0]!.id)
+    const content = await editionOf(
+      database.db,
+      (await editionsView(database.db, build, today)).editions[0]!.id,
+    )
     const html = editionHtml(content)
     expect(html).not.toMatch(/<script|https?:\/\//)
     expect(html).toContain('&lt;script&gt;')
@@ -195,13 +452,35 @@ describe('editions', () => {
   })
   test('another’s edition is re-priced in my currency, and what cannot be found is named', async () => {
     await freezeEdition(database.db, build, 'mine', today)
-    const file = JSON.parse(JSON.stringify(await editionOf(database.db, (await editionsView(database.db, build, today)).editions[0]!.id)))
-    file.lines.push({ label: 'A thing of theirs', parts: [{ id: 'theirs', make: 'Nobody', name: 'Thing', role: 'extra' }], scope: 'core machine', payNow: 500, anyoneCanPay: 500, reason: '' })
-    const opened = await openEdition(database.db, readEditionFile(file), { currency: 'SEK', region: 'Nordhamn' }, today)
+    const file = JSON.parse(
+      JSON.stringify(
+        await editionOf(database.db, (await editionsView(database.db, build, today)).editions[0]!.id),
+      ),
+    )
+    file.lines.push({
+      label: 'A thing of theirs',
+      parts: [{ id: 'theirs', make: 'Nobody', name: 'Thing', role: 'extra' }],
+      scope: 'core machine',
+      payNow: 500,
+      anyoneCanPay: 500,
+      reason: '',
+    })
+    const opened = await openEdition(
+      database.db,
+      readEditionFile(file),
+      { currency: 'SEK', region: 'Nordhamn' },
+      today,
+    )
     expect(opened.notFound).toEqual(['Nobody Thing'])
     const there = await buildView(database.db, opened.buildId, today)
-    expect([there.currency, there.region, there.receipt.totals.payNow]).toEqual(['SEK', 'Nordhamn', opened.total])
+    expect([there.currency, there.region, there.receipt.totals.payNow]).toEqual([
+      'SEK',
+      'Nordhamn',
+      opened.total,
+    ])
     expect(() => readEditionFile({ format: 'other' })).toThrow()
-    expect(() => readEditionFile({ ...file, lines: [{ label: 'x', payNow: 1.5 }] })).toThrow('whole minor units')
+    expect(() => readEditionFile({ ...file, lines: [{ label: 'x', payNow: 1.5 }] })).toThrow(
+      'whole minor units',
+    )
   })
 })

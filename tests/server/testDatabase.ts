@@ -5,7 +5,12 @@ import { openDatabase, type OpenDatabase } from '../../server/db/client'
 import { migrate } from '../../server/db/migrate'
 
 /** The committed migrations, as the application ships them. */
-export const migrations = readdirSync('server/db/migrations').filter((name) => name.endsWith('.sql')).map((name) => ({ name: name.replace('.sql', ''), sql: readFileSync(`server/db/migrations/${name}`, 'utf8') }))
+export const migrations = readdirSync('server/db/migrations')
+  .filter((name) => name.endsWith('.sql'))
+  .map((name) => ({
+    name: name.replace('.sql', ''),
+    sql: readFileSync(`server/db/migrations/${name}`, 'utf8'),
+  }))
 
 export function temporaryFolder(): string {
   return mkdtempSync(join(tmpdir(), 'tarvin-'))

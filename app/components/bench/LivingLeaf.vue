@@ -12,14 +12,67 @@ const words = { well: 'fine', watch: 'watch it', bad: 'not good', 'not known': '
   <div class="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
     <section class="sheet p-4" aria-label="living with it">
       <h2>Living with it</h2>
-      <dl class="mt-1"><div v-for="each in bench.living" :key="each.topic" class="flex items-baseline gap-3 border-b border-line py-2" :data-living="each.topic"><dt class="w-16 font-medium">{{ each.topic }}</dt><dd class="flex-1"><span class="tag mr-2" :class="tone[each.verdict]">{{ words[each.verdict] }}</span>{{ each.words }}</dd></div></dl>
+      <dl class="mt-1">
+        <div
+          v-for="each in bench.living"
+          :key="each.topic"
+          class="flex items-baseline gap-3 border-b border-line py-2"
+          :data-living="each.topic"
+        >
+          <dt class="w-16 font-medium">{{ each.topic }}</dt>
+          <dd class="flex-1">
+            <span class="tag mr-2" :class="tone[each.verdict]">{{ words[each.verdict] }}</span
+            >{{ each.words }}
+          </dd>
+        </div>
+      </dl>
     </section>
     <section class="sheet p-4" aria-label="forecast kept honest">
-      <h2>Forecast kept honest <span class="font-normal text-soft">frozen when CPU and card were paid for</span></h2>
-      <p v-if="bench.forecasts.length === 0" class="mt-2 text-soft">Nothing is frozen yet. When the CPU or the card is paid for, the estimates of that day are kept, and the first run at the same settings stands beside them.</p>
-      <table v-else class="ledger mt-1"><thead><tr><th>target</th><th>frozen</th><th class="!text-right">forecast</th><th class="!text-right">measured</th><th class="!text-right">error</th></tr></thead>
-        <tbody><tr v-for="each in bench.forecasts" :key="each.id"><td>{{ each.workload }} <span class="text-xs text-soft">{{ each.settings }}</span></td><td class="figures text-xs">{{ shortDate(each.madeOn) }}</td><td class="amount">{{ each.averageFps.toFixed(0) }} <span class="text-soft">({{ each.range.low.toFixed(0) }}–{{ each.range.high.toFixed(0) }})</span></td><td class="amount">{{ each.kept ? each.kept.measured.toFixed(1) : 'no run yet' }}</td><td class="amount" :class="each.kept ? (each.kept.inRange ? 'text-settled' : 'text-stop') : ''">{{ each.kept ? `${signedPercent(100 * each.kept.error)}${each.kept.inRange ? '' : ', outside'}` : '' }}</td></tr></tbody></table>
-      <p v-for="each in bench.record" :key="each.workloadId" class="mt-2">{{ each.workload }}: median error <b class="figures">{{ signedPercent(100 * each.medianError) }}</b> over {{ each.count }}, inside the range {{ percent(each.heldShare) }} of the time.</p>
+      <h2>
+        Forecast kept honest <span class="font-normal text-soft">frozen when CPU and card were paid for</span>
+      </h2>
+      <p v-if="bench.forecasts.length === 0" class="mt-2 text-soft">
+        Nothing is frozen yet. When the CPU or the card is paid for, the estimates of that day are kept, and
+        the first run at the same settings stands beside them.
+      </p>
+      <table v-else class="ledger mt-1">
+        <thead>
+          <tr>
+            <th>target</th>
+            <th>frozen</th>
+            <th class="!text-right">forecast</th>
+            <th class="!text-right">measured</th>
+            <th class="!text-right">error</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="each in bench.forecasts" :key="each.id">
+            <td>
+              {{ each.workload }} <span class="text-xs text-soft">{{ each.settings }}</span>
+            </td>
+            <td class="figures text-xs">{{ shortDate(each.madeOn) }}</td>
+            <td class="amount">
+              {{ each.averageFps.toFixed(0) }}
+              <span class="text-soft"
+                >({{ each.range.low.toFixed(0) }}–{{ each.range.high.toFixed(0) }})</span
+              >
+            </td>
+            <td class="amount">{{ each.kept ? each.kept.measured.toFixed(1) : 'no run yet' }}</td>
+            <td class="amount" :class="each.kept ? (each.kept.inRange ? 'text-settled' : 'text-stop') : ''">
+              {{
+                each.kept
+                  ? `${signedPercent(100 * each.kept.error)}${each.kept.inRange ? '' : ', outside'}`
+                  : ''
+              }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-for="each in bench.record" :key="each.workloadId" class="mt-2">
+        {{ each.workload }}: median error
+        <b class="figures">{{ signedPercent(100 * each.medianError) }}</b> over {{ each.count }}, inside the
+        range {{ percent(each.heldShare) }} of the time.
+      </p>
     </section>
   </div>
 </template>

@@ -17,15 +17,62 @@ const unit = ref<FrameUnit>(proposed?.unit ?? 'ms')
     <DialogPanel class="fixed inset-x-0 top-20 mx-auto w-[640px] max-w-[94vw] border border-ink bg-sheet p-5">
       <DialogTitle as="h2" class="!text-[15px]">Frame times in {{ log.file.name }}</DialogTitle>
       <div class="mt-3 flex flex-wrap gap-3">
-        <FormField label="column with the frames" class="flex flex-col"><select v-model.number="column" class="field" aria-label="column with the frames"><option v-for="(name, index) in log.head.header" :key="index" :value="index">{{ name }}</option></select></FormField>
-        <FormField label="what it holds" class="flex flex-col"><select v-model="unit" class="field" aria-label="what it holds"><option v-for="(each, key) in frameUnits" :key="key" :value="key">{{ each.name }}</option></select></FormField>
+        <FormField label="column with the frames" class="flex flex-col"
+          ><select v-model.number="column" class="field" aria-label="column with the frames">
+            <option v-for="(name, index) in log.head.header" :key="index" :value="index">{{ name }}</option>
+          </select></FormField
+        >
+        <FormField label="what it holds" class="flex flex-col"
+          ><select v-model="unit" class="field" aria-label="what it holds">
+            <option v-for="(each, key) in frameUnits" :key="key" :value="key">{{ each.name }}</option>
+          </select></FormField
+        >
       </div>
-      <div class="mt-3 overflow-x-auto"><table class="ledger figures text-xs">
-        <thead><tr><th v-for="(name, index) in log.head.header" :key="index" :class="{ '!text-ink underline': index === column }">{{ name }}</th></tr></thead>
-        <tbody><tr v-for="(row, line) in log.head.sample" :key="line"><td v-for="(name, index) in log.head.header" :key="name" :class="{ 'text-soft': index !== column }">{{ row[index] }}</td></tr></tbody>
-      </table></div>
+      <div class="mt-3 overflow-x-auto">
+        <table class="ledger figures text-xs">
+          <thead>
+            <tr>
+              <th
+                v-for="(name, index) in log.head.header"
+                :key="index"
+                :class="{ '!text-ink underline': index === column }"
+              >
+                {{ name }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(row, line) in log.head.sample" :key="line">
+              <td
+                v-for="(name, index) in log.head.header"
+                :key="name"
+                :class="{ 'text-soft': index !== column }"
+              >
+                {{ row[index] }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <p v-if="failed" class="mt-2 text-stop" role="alert">{{ failed }}</p>
-      <div class="mt-4 flex items-center gap-3"><button type="button" class="button button-main" :disabled="progress !== null" @click="emit('read', { column, unit })">Read it</button><button type="button" class="button" @click="emit('close')">{{ progress === null ? 'Never mind' : 'Stop' }}</button><progress v-if="progress !== null" class="flex-1" :value="progress" max="1" aria-label="reading the log" /></div>
+      <div class="mt-4 flex items-center gap-3">
+        <button
+          type="button"
+          class="button button-main"
+          :disabled="progress !== null"
+          @click="emit('read', { column, unit })"
+        >
+          Read it</button
+        ><button type="button" class="button" @click="emit('close')">
+          {{ progress === null ? 'Never mind' : 'Stop' }}</button
+        ><progress
+          v-if="progress !== null"
+          class="flex-1"
+          :value="progress"
+          max="1"
+          aria-label="reading the log"
+        />
+      </div>
     </DialogPanel>
   </Dialog>
 </template>

@@ -10,45 +10,190 @@ const emit = defineEmits<{ changed: []; add: []; openLog: [id: string, name: str
 const { run: deed } = useDeed()
 const workload = useRouteState('workload')
 const which = useRouteState('which', 'all')
-const shown = computed(() => bench.runs.filter((run) => (workload.value === '' || run.workloadId === workload.value) && (which.value === 'all' || (which.value === 'this' ? run.isThisMachine : which.value === 'own' ? run.kind.startsWith('own') : run.excluded !== null))))
+const shown = computed(() =>
+  bench.runs.filter(
+    (run) =>
+      (workload.value === '' || run.workloadId === workload.value) &&
+      (which.value === 'all' ||
+        (which.value === 'this'
+          ? run.isThisMachine
+          : which.value === 'own'
+            ? run.kind.startsWith('own')
+            : run.excluded !== null)),
+  ),
+)
 const open = ref('')
-const patch = (run: RunView, body: object, message: string, undo?: object) => deed(async () => {
-  await request(`/api/runs/${run.id}`, { method: 'PATCH', body })
-  emit('changed')
-}, { message, ...(undo ? { undo: async () => {
-  await request(`/api/runs/${run.id}`, { method: 'PATCH', body: undo })
-  emit('changed')
-} } : {}) })
-const { report, take: takeCsv } = useCsvImport(() => '/api/import/runs', async () => emit('changed'))
+const patch = (run: RunView, body: object, message: string, undo?: object) =>
+  deed(
+    async () => {
+      await request(`/api/runs/${run.id}`, { method: 'PATCH', body })
+      emit('changed')
+    },
+    {
+      message,
+      ...(undo
+        ? {
+            undo: async () => {
+              await request(`/api/runs/${run.id}`, { method: 'PATCH', body: undo })
+              emit('changed')
+            },
+          }
+        : {}),
+    },
+  )
+const { report, take: takeCsv } = useCsvImport(
+  () => '/api/import/runs',
+  async () => emit('changed'),
+)
 const facts = (run: RunView) => [
-  ...(run.origin ? [`from ${run.origin}`] : []), ...(run.spread === null ? [] : [`${run.repeats.filter((each) => each.discarded === '').length} repeats, ${percent(run.spread, 1)} apart`]), ...run.repeats.filter((each) => each.discarded !== '').map((each) => `a repeat of ${each.averageFps} discarded: ${each.discarded}`),
-  ...(run.minFps === null ? [] : [`${run.minFps} to ${run.maxFps ?? '?'} in a second`]), ...(run.readings.cpuUse === null ? [] : [`CPU ${run.readings.cpuUse} % in use`]), ...(run.readings.cardUse === null ? [] : [`card ${run.readings.cardUse} % in use`]),
-  ...(run.readings.cpuC === null ? [] : [`CPU ${run.readings.cpuC} °C`]), ...(run.readings.cardC === null ? [] : [`card ${run.readings.cardC} °C`]), ...(run.readings.wallW === null ? [] : [`${run.readings.wallW} W at the wall`]), ...(run.conditions.ambientC === null ? [] : [`room ${run.conditions.ambientC} °C`]),
-  ...(run.conditions.sidePanel === null ? [] : [`side panel ${run.conditions.sidePanel}`]), ...(run.conditions.driverVersion ? [`driver ${run.conditions.driverVersion}`] : []), ...(run.noise ? [run.noise] : []), ...(run.feeling ? [`felt ${run.feeling}`] : []), ...(run.note ? [run.note] : []),
+  ...(run.origin ? [`from ${run.origin}`] : []),
+  ...(run.spread === null
+    ? []
+    : [
+        `${run.repeats.filter((each) => each.discarded === '').length} repeats, ${percent(run.spread, 1)} apart`,
+      ]),
+  ...run.repeats
+    .filter((each) => each.discarded !== '')
+    .map((each) => `a repeat of ${each.averageFps} discarded: ${each.discarded}`),
+  ...(run.minFps === null ? [] : [`${run.minFps} to ${run.maxFps ?? '?'} in a second`]),
+  ...(run.readings.cpuUse === null ? [] : [`CPU ${run.readings.cpuUse} % in use`]),
+  ...(run.readings.cardUse === null ? [] : [`card ${run.readings.cardUse} % in use`]),
+  ...(run.readings.cpuC === null ? [] : [`CPU ${run.readings.cpuC} °C`]),
+  ...(run.readings.cardC === null ? [] : [`card ${run.readings.cardC} °C`]),
+  ...(run.readings.wallW === null ? [] : [`${run.readings.wallW} W at the wall`]),
+  ...(run.conditions.ambientC === null ? [] : [`room ${run.conditions.ambientC} °C`]),
+  ...(run.conditions.sidePanel === null ? [] : [`side panel ${run.conditions.sidePanel}`]),
+  ...(run.conditions.driverVersion ? [`driver ${run.conditions.driverVersion}`] : []),
+  ...(run.noise ? [run.noise] : []),
+  ...(run.feeling ? [`felt ${run.feeling}`] : []),
+  ...(run.note ? [run.note] : []),
 ]
 </script>
 
 <template>
   <section aria-label="runs">
     <div class="mb-2 flex flex-wrap items-center gap-2">
-      <select v-model="which" class="field" aria-label="which runs"><option value="all">all machines</option><option value="this">this machine</option><option value="own">my own</option><option value="excluded">left out</option></select>
-      <select v-model="workload" class="field" aria-label="workload"><option value="">any workload</option><option v-for="each in view.workloads" :key="each.id" :value="each.id">{{ each.name }}</option></select>
+      <select v-model="which" class="field" aria-label="which runs">
+        <option value="all">all machines</option>
+        <option value="this">this machine</option>
+        <option value="own">my own</option>
+        <option value="excluded">left out</option>
+      </select>
+      <select v-model="workload" class="field" aria-label="workload">
+        <option value="">any workload</option>
+        <option v-for="each in view.workloads" :key="each.id" :value="each.id">{{ each.name }}</option>
+      </select>
       <span class="text-soft">{{ shown.length }} of {{ bench.runs.length }}</span>
-      <label class="button ml-auto cursor-pointer">Enter a CSV…<input type="file" accept=".csv,text/csv" class="sr-only" data-test="runs-file" @change="takeCsv"></label><button type="button" class="button button-main" @click="emit('add')">Add a run <span class="key">N</span></button>
+      <label class="button ml-auto cursor-pointer"
+        >Enter a CSV…<input
+          type="file"
+          accept=".csv,text/csv"
+          class="sr-only"
+          data-test="runs-file"
+          @change="takeCsv" /></label
+      ><button type="button" class="button button-main" @click="emit('add')">
+        Add a run <span class="key">N</span>
+      </button>
     </div>
     <p v-if="report" class="mb-2" role="status" data-test="runs-report">{{ report }}</p>
-    <p v-if="shown.length === 0" class="text-soft">No run of this kind. Add one by form, enter a CSV, or drop a frame-time log on the page.</p>
+    <p v-if="shown.length === 0" class="text-soft">
+      No run of this kind. Add one by form, enter a CSV, or drop a frame-time log on the page.
+    </p>
     <div v-else class="sheet max-h-[560px] overflow-y-auto">
       <table class="ledger">
-        <thead class="sticky top-0 bg-sheet"><tr><th>day</th><th>workload</th><th>at</th><th>machine</th><th>kind</th><th class="!text-right">average</th><th class="!text-right">1 % low</th><th class="!text-right" title="measured frames against the fit, and against a fit without these parts">against the fit</th><th><span class="sr-only">deeds</span></th></tr></thead>
+        <thead class="sticky top-0 bg-sheet">
+          <tr>
+            <th>day</th>
+            <th>workload</th>
+            <th>at</th>
+            <th>machine</th>
+            <th>kind</th>
+            <th class="!text-right">average</th>
+            <th class="!text-right">1 % low</th>
+            <th
+              class="!text-right"
+              title="measured frames against the fit, and against a fit without these parts"
+            >
+              against the fit
+            </th>
+            <th><span class="sr-only">deeds</span></th>
+          </tr>
+        </thead>
         <tbody v-for="run in shown" :key="run.id">
           <tr :class="{ 'text-soft': run.excluded }" :data-run="run.id">
-            <td class="figures text-xs whitespace-nowrap">{{ shortDate(run.ranOn) }}</td><td>{{ run.workload }}<span v-if="run.scene" class="text-xs text-soft"> · {{ run.scene }}</span></td><td class="whitespace-nowrap">{{ run.settings.height }}p {{ run.settings.preset }}<template v-if="run.settings.upscaling"> · {{ run.settings.upscaling }}</template><template v-if="run.settings.frameGeneration"> · generated</template></td>
-            <td class="text-xs">{{ run.machine }}<span v-if="run.isThisMachine" class="tag tag-settled ml-1">this</span></td><td class="text-xs">{{ runKinds[run.kind].name }}<span v-if="run.excluded" class="block text-waiting">left out: {{ run.excluded }}</span><span v-else-if="run.overruled" class="block text-info">counts by your word</span></td>
-            <td class="amount">{{ run.averageFps.toFixed(1) }}</td><td class="amount">{{ run.lowFps?.toFixed(1) ?? '—' }}</td><td class="amount text-xs">{{ run.residual ? `${signedPercent(-100 * run.residual.fitted)} / ${signedPercent(-100 * run.residual.leftOut)}` : '—' }}</td>
-            <td class="text-right whitespace-nowrap"><button type="button" class="quiet-button text-xs" :aria-expanded="open === run.id" @click="open = open === run.id ? '' : run.id">more</button> <button v-if="run.excluded && run.kind !== 'console-mode'" type="button" class="quiet-button text-xs" @click="patch(run, { overruled: true }, 'it counts by your word', { overruled: false })">let it count</button><button v-else-if="run.overruled" type="button" class="quiet-button text-xs" @click="patch(run, { overruled: false }, 'left out again')">leave out</button> <button type="button" class="quiet-button text-xs" @click="patch(run, { deleted: true }, 'the run is taken out', { deleted: false })">take out</button></td>
+            <td class="figures text-xs whitespace-nowrap">{{ shortDate(run.ranOn) }}</td>
+            <td>
+              {{ run.workload }}<span v-if="run.scene" class="text-xs text-soft"> · {{ run.scene }}</span>
+            </td>
+            <td class="whitespace-nowrap">
+              {{ run.settings.height }}p {{ run.settings.preset
+              }}<template v-if="run.settings.upscaling"> · {{ run.settings.upscaling }}</template
+              ><template v-if="run.settings.frameGeneration"> · generated</template>
+            </td>
+            <td class="text-xs">
+              {{ run.machine }}<span v-if="run.isThisMachine" class="tag tag-settled ml-1">this</span>
+            </td>
+            <td class="text-xs">
+              {{ runKinds[run.kind].name
+              }}<span v-if="run.excluded" class="block text-waiting">left out: {{ run.excluded }}</span
+              ><span v-else-if="run.overruled" class="block text-info">counts by your word</span>
+            </td>
+            <td class="amount">{{ run.averageFps.toFixed(1) }}</td>
+            <td class="amount">{{ run.lowFps?.toFixed(1) ?? '—' }}</td>
+            <td class="amount text-xs">
+              {{
+                run.residual
+                  ? `${signedPercent(-100 * run.residual.fitted)} / ${signedPercent(-100 * run.residual.leftOut)}`
+                  : '—'
+              }}
+            </td>
+            <td class="text-right whitespace-nowrap">
+              <button
+                type="button"
+                class="quiet-button text-xs"
+                :aria-expanded="open === run.id"
+                @click="open = open === run.id ? '' : run.id"
+              >
+                more
+              </button>
+              <button
+                v-if="run.excluded && run.kind !== 'console-mode'"
+                type="button"
+                class="quiet-button text-xs"
+                @click="patch(run, { overruled: true }, 'it counts by your word', { overruled: false })"
+              >
+                let it count</button
+              ><button
+                v-else-if="run.overruled"
+                type="button"
+                class="quiet-button text-xs"
+                @click="patch(run, { overruled: false }, 'left out again')"
+              >
+                leave out
+              </button>
+              <button
+                type="button"
+                class="quiet-button text-xs"
+                @click="patch(run, { deleted: true }, 'the run is taken out', { deleted: false })"
+              >
+                take out
+              </button>
+            </td>
           </tr>
-          <tr v-if="open === run.id"><td colspan="9" class="text-soft">{{ facts(run).join(' · ') || 'Nothing more is noted.' }} <button v-for="log in run.logs" :key="log.id" type="button" class="quiet-button" @click="emit('openLog', log.id, log.name)">open its log, {{ log.frames.toLocaleString('en') }} frames</button></td></tr>
+          <tr v-if="open === run.id">
+            <td colspan="9" class="text-soft">
+              {{ facts(run).join(' · ') || 'Nothing more is noted.' }}
+              <button
+                v-for="log in run.logs"
+                :key="log.id"
+                type="button"
+                class="quiet-button"
+                @click="emit('openLog', log.id, log.name)"
+              >
+                open its log, {{ log.frames.toLocaleString('en') }} frames
+              </button>
+            </td>
+          </tr>
         </tbody>
       </table>
     </div>

@@ -4,22 +4,80 @@ import { percent, signedAmount } from '~/utils/show'
 
 /** What each target needs: index, what the next part up brings, the cheapest change that gets there, the measurement that would help most. */
 const { view, bench } = defineProps<{ view: BuildView; bench: BenchView }>()
-const rows = computed(() => bench.targets.map((needs) => ({ needs, target: view.targets.find((target) => target.id === needs.id)! })))
-const index = (needed: number | null, have: number) => (needed === null ? 'none will do' : `${Math.ceil(needed)} of ${Math.round(have)}`)
+const rows = computed(() =>
+  bench.targets.map((needs) => ({ needs, target: view.targets.find((target) => target.id === needs.id)! })),
+)
+const index = (needed: number | null, have: number) =>
+  needed === null ? 'none will do' : `${Math.ceil(needed)} of ${Math.round(have)}`
 </script>
 
 <template>
   <section class="sheet p-4" aria-label="what the targets need">
-    <h2>What the targets need <span class="font-normal text-soft">index needed of the index there is, the other side as it is</span></h2>
+    <h2>
+      What the targets need
+      <span class="font-normal text-soft">index needed of the index there is, the other side as it is</span>
+    </h2>
     <table class="ledger mt-1">
-      <thead><tr><th>target</th><th>card</th><th>CPU</th><th>next card up</th><th>next CPU up</th><th>cheapest change</th><th>measure next</th></tr></thead>
-      <tbody><tr v-for="{ needs, target } in rows" :key="needs.id" :data-needs="target.workloadId">
-        <td class="whitespace-nowrap">{{ target.workload }}</td>
-        <td class="figures whitespace-nowrap" :class="needs.graphicsNeeded === null || needs.graphicsNeeded > bench.machine!.graphicsIndex ? 'text-stop' : ''">{{ index(needs.graphicsNeeded, bench.machine!.graphicsIndex) }}</td><td class="figures whitespace-nowrap" :class="needs.cpuNeeded === null || needs.cpuNeeded > bench.machine!.cpuIndex ? 'text-stop' : ''">{{ index(needs.cpuNeeded, bench.machine!.cpuIndex) }}</td>
-        <td><template v-if="needs.nextCard">{{ needs.nextCard.name }} <b class="figures">+{{ percent(needs.nextCard.gain) }}</b></template><template v-else>—</template></td><td><template v-if="needs.nextCpu">{{ needs.nextCpu.name }} <b class="figures">+{{ percent(needs.nextCpu.gain) }}</b></template><template v-else>none for its board</template></td>
-        <td><span v-if="target.verdict === 'met'" class="text-settled">met as it is</span><template v-else-if="needs.change">{{ needs.change.name }}, <span class="figures">{{ signedAmount(needs.change.more, view.currency) }}</span>, to {{ Math.round(needs.change.fps) }} fps</template><span v-else class="text-waiting">{{ target.verdict === 'narrow' ? 'none within what is left; a measurement may settle it' : 'none within what is left' }}</span></td>
-        <td class="text-xs">{{ needs.measure.settings.height }}p {{ needs.measure.settings.preset }}: ±{{ percent(needs.measure.halfWidthNow, 1) }} to ±{{ percent(needs.measure.halfWidthAfter, 1) }}</td>
-      </tr></tbody>
+      <thead>
+        <tr>
+          <th>target</th>
+          <th>card</th>
+          <th>CPU</th>
+          <th>next card up</th>
+          <th>next CPU up</th>
+          <th>cheapest change</th>
+          <th>measure next</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ needs, target } in rows" :key="needs.id" :data-needs="target.workloadId">
+          <td class="whitespace-nowrap">{{ target.workload }}</td>
+          <td
+            class="figures whitespace-nowrap"
+            :class="
+              needs.graphicsNeeded === null || needs.graphicsNeeded > bench.machine!.graphicsIndex
+                ? 'text-stop'
+                : ''
+            "
+          >
+            {{ index(needs.graphicsNeeded, bench.machine!.graphicsIndex) }}
+          </td>
+          <td
+            class="figures whitespace-nowrap"
+            :class="needs.cpuNeeded === null || needs.cpuNeeded > bench.machine!.cpuIndex ? 'text-stop' : ''"
+          >
+            {{ index(needs.cpuNeeded, bench.machine!.cpuIndex) }}
+          </td>
+          <td>
+            <template v-if="needs.nextCard"
+              >{{ needs.nextCard.name }} <b class="figures">+{{ percent(needs.nextCard.gain) }}</b></template
+            ><template v-else>—</template>
+          </td>
+          <td>
+            <template v-if="needs.nextCpu"
+              >{{ needs.nextCpu.name }} <b class="figures">+{{ percent(needs.nextCpu.gain) }}</b></template
+            ><template v-else>none for its board</template>
+          </td>
+          <td>
+            <span v-if="target.verdict === 'met'" class="text-settled">met as it is</span
+            ><template v-else-if="needs.change"
+              >{{ needs.change.name }},
+              <span class="figures">{{ signedAmount(needs.change.more, view.currency) }}</span>, to
+              {{ Math.round(needs.change.fps) }} fps</template
+            ><span v-else class="text-waiting">{{
+              target.verdict === 'narrow'
+                ? 'none within what is left; a measurement may settle it'
+                : 'none within what is left'
+            }}</span>
+          </td>
+          <td class="text-xs">
+            {{ needs.measure.settings.height }}p {{ needs.measure.settings.preset }}: ±{{
+              percent(needs.measure.halfWidthNow, 1)
+            }}
+            to ±{{ percent(needs.measure.halfWidthAfter, 1) }}
+          </td>
+        </tr>
+      </tbody>
     </table>
   </section>
 </template>

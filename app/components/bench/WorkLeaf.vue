@@ -14,10 +14,21 @@ const emit = defineEmits<{ changed: [] }>()
 const { run } = useDeed()
 const cpus = computed(() => library.parts.filter((part) => part.role === 'cpu'))
 const ownCpu = view.parts.find((part) => part.role === 'cpu')?.id
-const result = reactive({ taskId: bench.tasks[0]?.id ?? '', cpuId: ownCpu ?? '', value: undefined as number | undefined, feeling: null as (typeof feelings)[number] | null, ranOn: view.today })
+const result = reactive({
+  taskId: bench.tasks[0]?.id ?? '',
+  cpuId: ownCpu ?? '',
+  value: undefined as number | undefined,
+  feeling: null as (typeof feelings)[number] | null,
+  ranOn: view.today,
+})
 const task = reactive({ name: '', unit: 'min', lessIsBetter: true, threadsExponent: 0.7 })
 const problem = ref('')
-async function send(path: string, schema: typeof workResultSchema | typeof workTaskSchema, body: object, message: string): Promise<boolean> {
+async function send(
+  path: string,
+  schema: typeof workResultSchema | typeof workTaskSchema,
+  body: object,
+  message: string,
+): Promise<boolean> {
   problem.value = ''
   try {
     schema.validateSync(body)
@@ -26,24 +37,50 @@ async function send(path: string, schema: typeof workResultSchema | typeof workT
     problem.value = error.message
     return false
   }
-  return run(async () => {
-    await request(path, { method: 'POST', body })
-    emit('changed')
-  }, { message })
+  return run(
+    async () => {
+      await request(path, { method: 'POST', body })
+      emit('changed')
+    },
+    { message },
+  )
 }
 async function addResult() {
-  if (await send('/api/work/results', workResultSchema, { ...result, buildId: result.cpuId === ownCpu ? view.id : null }, 'noted')) result.value = undefined
+  if (
+    await send(
+      '/api/work/results',
+      workResultSchema,
+      { ...result, buildId: result.cpuId === ownCpu ? view.id : null },
+      'noted',
+    )
+  )
+    result.value = undefined
 }
 async function addTask() {
-  if (await send('/api/work/tasks', workTaskSchema, { ...task, id: slug(task.name || 'task'), mostThreads: 64 }, `${task.name} can be measured now`)) task.name = ''
+  if (
+    await send(
+      '/api/work/tasks',
+      workTaskSchema,
+      { ...task, id: slug(task.name || 'task'), mostThreads: 64 },
+      `${task.name} can be measured now`,
+    )
+  )
+    task.name = ''
 }
-const takeOut = (id: string) => run(async () => {
-  await request(`/api/work/results/${id}`, { method: 'PATCH', body: { deleted: true } })
-  emit('changed')
-}, { message: 'taken out', undo: async () => {
-  await request(`/api/work/results/${id}`, { method: 'PATCH', body: { deleted: false } })
-  emit('changed')
-} })
+const takeOut = (id: string) =>
+  run(
+    async () => {
+      await request(`/api/work/results/${id}`, { method: 'PATCH', body: { deleted: true } })
+      emit('changed')
+    },
+    {
+      message: 'taken out',
+      undo: async () => {
+        await request(`/api/work/results/${id}`, { method: 'PATCH', body: { deleted: false } })
+        emit('changed')
+      },
+    },
+  )
 const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(0))
 </script>
 
@@ -51,15 +88,93 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
   <section aria-label="other work">
     <div class="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
       <article v-for="each in bench.tasks" :key="each.id" class="sheet p-3" :data-task="each.id">
-        <div class="flex items-baseline gap-2"><h2>{{ each.name }}</h2><span class="text-xs text-soft">{{ each.lessIsBetter ? 'less is better' : 'more is better' }} · threads help to the power {{ each.threadsExponent }}, {{ each.mostThreads }} at most</span></div>
-        <p v-if="each.estimate" class="mt-1">This machine: <b class="figures text-[15px]">{{ round(each.estimate.value) }} {{ each.unit }}</b> <span class="text-soft">estimate, {{ round(each.estimate.range.low) }} to {{ round(each.estimate.range.high) }} by {{ each.estimate.references }} {{ each.estimate.references === 1 ? 'reference' : 'references' }}</span></p>
-        <p v-else class="mt-1 text-soft">{{ each.results.length === 0 ? 'No reference has been measured.' : 'The index of this machine’s CPU is not known.' }}</p>
-        <table class="ledger mt-1"><tbody><tr v-for="one in each.results" :key="one.id" :class="{ 'font-semibold': one.isThisMachine }"><td>{{ one.cpu }}</td><td class="amount">{{ one.value }} {{ each.unit }}</td><td class="text-soft">{{ one.feeling ? `felt ${one.feeling}` : '' }}</td><td class="text-xs text-soft">{{ one.kind === 'published' ? 'published' : 'own' }}, {{ shortDate(one.ranOn) }}</td><td class="text-right"><button type="button" class="quiet-button text-xs" @click="takeOut(one.id)">take out</button></td></tr></tbody></table>
+        <div class="flex items-baseline gap-2">
+          <h2>{{ each.name }}</h2>
+          <span class="text-xs text-soft"
+            >{{ each.lessIsBetter ? 'less is better' : 'more is better' }} · threads help to the power
+            {{ each.threadsExponent }}, {{ each.mostThreads }} at most</span
+          >
+        </div>
+        <p v-if="each.estimate" class="mt-1">
+          This machine: <b class="figures text-[15px]">{{ round(each.estimate.value) }} {{ each.unit }}</b>
+          <span class="text-soft"
+            >estimate, {{ round(each.estimate.range.low) }} to {{ round(each.estimate.range.high) }} by
+            {{ each.estimate.references }}
+            {{ each.estimate.references === 1 ? 'reference' : 'references' }}</span
+          >
+        </p>
+        <p v-else class="mt-1 text-soft">
+          {{
+            each.results.length === 0
+              ? 'No reference has been measured.'
+              : 'The index of this machine’s CPU is not known.'
+          }}
+        </p>
+        <table class="ledger mt-1">
+          <tbody>
+            <tr v-for="one in each.results" :key="one.id" :class="{ 'font-semibold': one.isThisMachine }">
+              <td>{{ one.cpu }}</td>
+              <td class="amount">{{ one.value }} {{ each.unit }}</td>
+              <td class="text-soft">{{ one.feeling ? `felt ${one.feeling}` : '' }}</td>
+              <td class="text-xs text-soft">
+                {{ one.kind === 'published' ? 'published' : 'own' }}, {{ shortDate(one.ranOn) }}
+              </td>
+              <td class="text-right">
+                <button type="button" class="quiet-button text-xs" @click="takeOut(one.id)">take out</button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
       </article>
     </div>
-    <p v-if="bench.tasks.length === 0" class="text-soft">No work is noted yet. Name one below: cutting a clip, start-up, load times.</p>
-    <form class="mt-4 flex flex-wrap items-center gap-2" aria-label="a result" @submit.prevent="addResult">Measured: <select v-model="result.taskId" class="field" aria-label="work"><option v-for="each in bench.tasks" :key="each.id" :value="each.id">{{ each.name }}</option></select> on <select v-model="result.cpuId" class="field" aria-label="CPU it was measured on"><option v-for="part in cpus" :key="part.id" :value="part.id">{{ partLabel(part) }}</option></select> took <input v-model.number="result.value" type="number" step="any" class="field figures w-24" aria-label="what it took"> {{ bench.tasks.find((each) => each.id === result.taskId)?.unit }}, felt <select v-model="result.feeling" class="field" aria-label="how the work felt"><option :value="null">not noted</option><option v-for="each in feelings" :key="each">{{ each }}</option></select> <button type="submit" class="button">Note it</button></form>
-    <form class="mt-2 flex flex-wrap items-center gap-2" aria-label="another kind of work" @submit.prevent="addTask">Another kind: <input v-model="task.name" class="field" placeholder="name" aria-label="name of the work"> in <input v-model="task.unit" class="field w-20" aria-label="unit of the work"> <label><input v-model="task.lessIsBetter" type="checkbox"> less is better</label> <label>threads help to the power <input v-model.number="task.threadsExponent" type="number" min="0" max="1" step="0.05" class="field figures w-20"></label> <button type="submit" class="button">Add it</button></form>
+    <p v-if="bench.tasks.length === 0" class="text-soft">
+      No work is noted yet. Name one below: cutting a clip, start-up, load times.
+    </p>
+    <form class="mt-4 flex flex-wrap items-center gap-2" aria-label="a result" @submit.prevent="addResult">
+      Measured:
+      <select v-model="result.taskId" class="field" aria-label="work">
+        <option v-for="each in bench.tasks" :key="each.id" :value="each.id">{{ each.name }}</option>
+      </select>
+      on
+      <select v-model="result.cpuId" class="field" aria-label="CPU it was measured on">
+        <option v-for="part in cpus" :key="part.id" :value="part.id">{{ partLabel(part) }}</option>
+      </select>
+      took
+      <input
+        v-model.number="result.value"
+        type="number"
+        step="any"
+        class="field figures w-24"
+        aria-label="what it took"
+      />
+      {{ bench.tasks.find((each) => each.id === result.taskId)?.unit }}, felt
+      <select v-model="result.feeling" class="field" aria-label="how the work felt">
+        <option :value="null">not noted</option>
+        <option v-for="each in feelings" :key="each">{{ each }}</option>
+      </select>
+      <button type="submit" class="button">Note it</button>
+    </form>
+    <form
+      class="mt-2 flex flex-wrap items-center gap-2"
+      aria-label="another kind of work"
+      @submit.prevent="addTask"
+    >
+      Another kind:
+      <input v-model="task.name" class="field" placeholder="name" aria-label="name of the work" /> in
+      <input v-model="task.unit" class="field w-20" aria-label="unit of the work" />
+      <label><input v-model="task.lessIsBetter" type="checkbox" /> less is better</label>
+      <label
+        >threads help to the power
+        <input
+          v-model.number="task.threadsExponent"
+          type="number"
+          min="0"
+          max="1"
+          step="0.05"
+          class="field figures w-20"
+      /></label>
+      <button type="submit" class="button">Add it</button>
+    </form>
     <p v-if="problem" class="mt-2 text-stop" role="alert">{{ problem }}</p>
   </section>
 </template>

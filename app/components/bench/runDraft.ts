@@ -9,11 +9,35 @@ export type RunDraft = RunInput
 export function blankRun(view: BuildView): RunDraft {
   const target = view.targets[0]
   const partOf = (role: string) => view.parts.find((part) => part.role === role)?.id ?? null
-  const modules = view.parts.filter((part) => part.role === 'memory').reduce((sum, part) => sum + (part.facts.kitCount ?? 1), 0)
+  const modules = view.parts
+    .filter((part) => part.role === 'memory')
+    .reduce((sum, part) => sum + (part.facts.kitCount ?? 1), 0)
   return {
-    workloadId: target?.workloadId ?? view.workloads[0]?.id ?? '', cpuId: partOf('cpu'), graphicsId: partOf('graphics') ?? partOf('cpu'), memoryChannels: modules === 1 ? 1 : 2,
-    width: target?.width ?? 1920, height: target?.height ?? 1080, preset: target?.preset ?? 'high', upscaling: null, frameGeneration: false, scene: '',
-    averageFps: undefined as unknown as number, lowFps: null, minFps: null, maxFps: null, kind: 'own-reading', origin: '', ranOn: view.today, note: '', repeats: [],
-    conditions: { ...plainConditions }, readings: { ...noReadings }, lowsCause: null, noise: null, feeling: null, overruled: false, buildId: view.id,
+    workloadId: target?.workloadId ?? view.workloads[0]?.id ?? '',
+    cpuId: partOf('cpu'),
+    graphicsId: partOf('graphics') ?? partOf('cpu'),
+    memoryChannels: modules === 1 ? 1 : 2,
+    width: target?.width ?? 1920,
+    height: target?.height ?? 1080,
+    preset: target?.preset ?? 'high',
+    upscaling: null,
+    frameGeneration: false,
+    scene: '',
+    averageFps: undefined as unknown as number,
+    lowFps: null,
+    minFps: null,
+    maxFps: null,
+    kind: 'own-reading',
+    origin: '',
+    ranOn: view.today,
+    note: '',
+    repeats: [],
+    conditions: { ...plainConditions },
+    readings: { ...noReadings },
+    lowsCause: null,
+    noise: null,
+    feeling: null,
+    overruled: false,
+    buildId: view.id,
   }
 }

@@ -29,14 +29,44 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
     <p v-else-if="!cap" class="text-soft" role="status">Reckoning…</p>
     <p v-else-if="cap.problem" class="text-waiting">{{ cap.problem }}</p>
     <template v-else>
-      <div v-for="(split, index) in cap.splits" :key="index" class="mt-1 grid grid-cols-[72px_minmax(200px,1fr)_2fr] items-center gap-3">
+      <div
+        v-for="(split, index) in cap.splits"
+        :key="index"
+        class="mt-1 grid grid-cols-[72px_minmax(200px,1fr)_2fr] items-center gap-3"
+      >
         <span class="text-soft">{{ index === 0 ? 'best split' : 'next best' }}</span>
-        <div class="flex h-[14px] overflow-hidden border border-line bg-paper" role="img" :aria-label="`base ${money(split.base.price)}, card ${money(split.card.price)}, supply ${money(split.supply?.price ?? 0)}, left ${money(split.left)}`">
-          <span class="bg-series-1" :style="{ width: share(split.base.price) }" /><span class="bg-series-2" :style="{ width: share(split.card.price) }" /><span class="bg-series-3" :style="{ width: share(split.supply?.price ?? 0) }" /><span class="bg-line" :style="{ width: share(cap.needs) }" />
+        <div
+          class="flex h-[14px] overflow-hidden border border-line bg-paper"
+          role="img"
+          :aria-label="`base ${money(split.base.price)}, card ${money(split.card.price)}, supply ${money(split.supply?.price ?? 0)}, left ${money(split.left)}`"
+        >
+          <span class="bg-series-1" :style="{ width: share(split.base.price) }" /><span
+            class="bg-series-2"
+            :style="{ width: share(split.card.price) }"
+          /><span class="bg-series-3" :style="{ width: share(split.supply?.price ?? 0) }" /><span
+            class="bg-line"
+            :style="{ width: share(cap.needs) }"
+          />
         </div>
-        <p><b>{{ split.base.name }}</b> base <TheFigure :text="money(split.base.price)" :working="() => capWorking(cap!, split)" /> + <b>{{ split.card.name }}</b> <span class="figures">{{ money(split.card.price) }}</span><template v-if="split.supply"> + {{ split.supply.name }} <span class="figures">{{ money(split.supply.price) }}</span></template>: <span class="tag" :class="split.weakest >= 1 ? 'tag-settled' : 'tag-waiting'">{{ percent(split.weakest) }} of {{ split.weakestTarget }}</span> <span class="text-soft">{{ money(split.left) }} left</span></p>
+        <p>
+          <b>{{ split.base.name }}</b> base
+          <TheFigure :text="money(split.base.price)" :working="() => capWorking(cap!, split)" /> +
+          <b>{{ split.card.name }}</b> <span class="figures">{{ money(split.card.price) }}</span><template
+            v-if="split.supply"
+          >
+            + {{ split.supply.name }} <span class="figures">{{ money(split.supply.price) }}</span></template
+          >:
+          <span class="tag" :class="split.weakest >= 1 ? 'tag-settled' : 'tag-waiting'"
+            >{{ percent(split.weakest) }} of {{ split.weakestTarget }}</span
+          >
+          <span class="text-soft">{{ money(split.left) }} left</span>
+        </p>
       </div>
-      <p class="mt-1 text-xs text-soft"><span class="text-series-1">■</span> base machine <span class="text-series-2">■</span> graphics card <span class="text-series-3">■</span> supply <span class="text-line">■</span> set aside for what it lacks, {{ money(cap.needs) }}</p>
+      <p class="mt-1 text-xs text-soft">
+        <span class="text-series-1">■</span> base machine <span class="text-series-2">■</span> graphics card
+        <span class="text-series-3">■</span> supply <span class="text-line">■</span> set aside for what it
+        lacks, {{ money(cap.needs) }}
+      </p>
     </template>
   </section>
 </template>

@@ -11,13 +11,34 @@ const rules = defineModel<BriefInput['houseRules']>({ required: true })
 const { currency } = defineProps<{ currency: string }>()
 type Group = 'used' | 'byCondition' | 'bySign' | 'recovered'
 const groups = [
-  { group: 'used' as Group, title: 'P(fault), used', keys: roles as readonly string[], name: (key: string) => roleNames[key as keyof typeof roleNames] },
-  { group: 'byCondition' as Group, title: 'times, by condition', keys: conditions as readonly string[], name: (key: string) => key },
-  { group: 'bySign' as Group, title: 'times, by sign', keys: faultSigns as readonly string[], name: (key: string) => faultSignNames[key as keyof typeof faultSignNames] },
-  { group: 'recovered' as Group, title: 'comes back, by protection', keys: protections as readonly string[], name: (key: string) => key },
+  {
+    group: 'used' as Group,
+    title: 'P(fault), used',
+    keys: roles as readonly string[],
+    name: (key: string) => roleNames[key as keyof typeof roleNames],
+  },
+  {
+    group: 'byCondition' as Group,
+    title: 'times, by condition',
+    keys: conditions as readonly string[],
+    name: (key: string) => key,
+  },
+  {
+    group: 'bySign' as Group,
+    title: 'times, by sign',
+    keys: faultSigns as readonly string[],
+    name: (key: string) => faultSignNames[key as keyof typeof faultSignNames],
+  },
+  {
+    group: 'recovered' as Group,
+    title: 'comes back, by protection',
+    keys: protections as readonly string[],
+    name: (key: string) => key,
+  },
 ]
 const defaultOf = (group: Group, key: string) => (faultDefaults[group] as Record<string, number>)[key]!
-const ownOf = (group: Group, key: string) => (rules.value.faults?.[group] as Record<string, number> | undefined)?.[key]
+const ownOf = (group: Group, key: string) =>
+  (rules.value.faults?.[group] as Record<string, number> | undefined)?.[key]
 function set(group: Group, key: string, text: string) {
   const own = { ...(rules.value.faults?.[group] as Record<string, number> | undefined) }
   if (text.trim() === '') Reflect.deleteProperty(own, key)
@@ -25,20 +46,68 @@ function set(group: Group, key: string, text: string) {
   rules.value.faults = { ...rules.value.faults, [group]: own } as never
 }
 function setHassle(text: string) {
-  rules.value.faults = { ...rules.value.faults, hassle: text.trim() === '' ? undefined : text.trim() } as never
+  rules.value.faults = {
+    ...rules.value.faults,
+    hassle: text.trim() === '' ? undefined : text.trim(),
+  } as never
 }
-const changed = computed(() => groups.reduce((sum, { group, keys }) => sum + keys.filter((key) => ownOf(group, key) !== undefined).length, rules.value.faults?.hassle === undefined ? 0 : 1))
+const changed = computed(() =>
+  groups.reduce(
+    (sum, { group, keys }) => sum + keys.filter((key) => ownOf(group, key) !== undefined).length,
+    rules.value.faults?.hassle === undefined ? 0 : 1,
+  ),
+)
 </script>
 
 <template>
   <details class="mt-2">
-    <summary class="cursor-pointer">The table of faults <span class="text-soft">{{ changed === 0 ? 'as it comes: the bench’s assumptions' : `${changed} figure${changed === 1 ? '' : 's'} of your own` }}</span></summary>
+    <summary class="cursor-pointer">
+      The table of faults
+      <span class="text-soft">{{
+        changed === 0
+          ? 'as it comes: the bench’s assumptions'
+          : `${changed} figure${changed === 1 ? '' : 's'} of your own`
+      }}</span>
+    </summary>
     <div class="mt-2 flex flex-wrap gap-x-8 gap-y-3">
       <table v-for="{ group, title, keys, name } in groups" :key="group" class="ledger !w-auto self-start">
-        <thead><tr><th>{{ title }}</th><th class="!text-right">comes as</th><th>yours</th></tr></thead>
-        <tbody><tr v-for="key in keys" :key="key"><td>{{ name(key) }}</td><td class="amount text-soft">{{ defaultOf(group, key) }}</td><td><input :value="ownOf(group, key) ?? ''" type="number" step="any" min="0" class="field figures w-20" :aria-label="`${title}: ${name(key)}`" @change="set(group, key, ($event.target as HTMLInputElement).value)"></td></tr></tbody>
+        <thead>
+          <tr>
+            <th>{{ title }}</th>
+            <th class="!text-right">comes as</th>
+            <th>yours</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="key in keys" :key="key">
+            <td>{{ name(key) }}</td>
+            <td class="amount text-soft">{{ defaultOf(group, key) }}</td>
+            <td>
+              <input
+                :value="ownOf(group, key) ?? ''"
+                type="number"
+                step="any"
+                min="0"
+                class="field figures w-20"
+                :aria-label="`${title}: ${name(key)}`"
+                @change="set(group, key, ($event.target as HTMLInputElement).value)"
+              />
+            </td>
+          </tr>
+        </tbody>
       </table>
-      <label class="self-start">hassle of one fault <span v-if="isCurrency(currency)" class="figures text-soft">{{ toDecimal(faultDefaults.hassle, currency) }}</span> <input :value="rules.faults?.hassle ?? ''" class="field figures w-24" inputmode="decimal" aria-label="hassle of one fault" @change="setHassle(($event.target as HTMLInputElement).value)"></label>
+      <label class="self-start"
+        >hassle of one fault
+        <span v-if="isCurrency(currency)" class="figures text-soft">{{
+          toDecimal(faultDefaults.hassle, currency)
+        }}</span>
+        <input
+          :value="rules.faults?.hassle ?? ''"
+          class="field figures w-24"
+          inputmode="decimal"
+          aria-label="hassle of one fault"
+          @change="setHassle(($event.target as HTMLInputElement).value)"
+      /></label>
     </div>
   </details>
 </template>

@@ -8,7 +8,12 @@ import { amount, longDate } from '~/utils/show'
 /** A build as a strip: its receipt foot, its weakest target, its next step. */
 const { strip } = defineProps<{ strip: BuildStrip }>()
 const emit = defineEmits<{ remove: [] }>()
-const weakest = computed(() => strip.targets.filter((target) => target.estimate).sort((a, b) => targetRatio(a.estimate!, a) - targetRatio(b.estimate!, b))[0])
+const weakest = computed(
+  () =>
+    strip.targets
+      .filter((target) => target.estimate)
+      .sort((a, b) => targetRatio(a.estimate!, a) - targetRatio(b.estimate!, b))[0],
+)
 const verdictTone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } as const
 const next = computed(() => {
   const stop = strip.findings[0]?.what ?? strip.breaches[0]
@@ -22,22 +27,55 @@ const next = computed(() => {
   <article class="sheet">
     <div class="flex gap-6 p-4">
       <div class="min-w-0 flex-1">
-        <h2 class="!text-base"><NuxtLink :to="`/b/${strip.id}/machine`" class="hover:underline">{{ strip.name }}</NuxtLink></h2>
-        <p class="text-soft">{{ strip.purpose }}<template v-if="strip.wantedBy"> · wanted by {{ longDate(strip.wantedBy) }}</template></p>
+        <h2 class="!text-base">
+          <NuxtLink :to="`/b/${strip.id}/machine`" class="hover:underline">{{ strip.name }}</NuxtLink>
+        </h2>
+        <p class="text-soft">
+          {{ strip.purpose
+          }}<template v-if="strip.wantedBy"> · wanted by {{ longDate(strip.wantedBy) }}</template>
+        </p>
         <p class="mt-2"><span class="text-soft">next: </span>{{ next }}</p>
       </div>
       <div v-if="weakest?.estimate" class="w-64 shrink-0">
         <div class="text-xs text-soft">weakest target</div>
-        <div>{{ weakest.workload }} <span class="text-soft">{{ weakest.height }}p {{ weakest.preset }}</span></div>
-        <div class="mt-0.5"><span class="figures">{{ Math.round(weakest.estimate.averageFps) }}</span> <span class="text-soft">of {{ weakest.averageFps }} fps</span> <span v-if="weakest.verdict" class="tag" :class="verdictTone[weakest.verdict]">{{ weakest.verdict }}</span></div>
+        <div>
+          {{ weakest.workload }} <span class="text-soft">{{ weakest.height }}p {{ weakest.preset }}</span>
+        </div>
+        <div class="mt-0.5">
+          <span class="figures">{{ Math.round(weakest.estimate.averageFps) }}</span>
+          <span class="text-soft">of {{ weakest.averageFps }} fps</span>
+          <span v-if="weakest.verdict" class="tag" :class="verdictTone[weakest.verdict]">{{
+            weakest.verdict
+          }}</span>
+        </div>
       </div>
       <div v-else class="w-64 shrink-0 text-soft">No estimate yet: it wants a CPU and a card.</div>
     </div>
     <div class="flex items-center gap-6 border-t border-dashed border-line px-4 py-2">
-      <div class="leading-tight"><div class="text-[11px] text-soft">pay now</div><TheFigure :text="amount(strip.receipt.totals.payNow, strip.currency)" :working="() => totalWorking(strip.receipt, 'payNow')" strong /></div>
-      <div class="leading-tight"><div class="text-[11px] text-soft">expected</div><TheFigure :text="amount(strip.receipt.totals.expected, strip.currency)" :working="() => totalWorking(strip.receipt, 'expected')" /></div>
+      <div class="leading-tight">
+        <div class="text-[11px] text-soft">pay now</div>
+        <TheFigure
+          :text="amount(strip.receipt.totals.payNow, strip.currency)"
+          :working="() => totalWorking(strip.receipt, 'payNow')"
+          strong
+        />
+      </div>
+      <div class="leading-tight">
+        <div class="text-[11px] text-soft">expected</div>
+        <TheFigure
+          :text="amount(strip.receipt.totals.expected, strip.currency)"
+          :working="() => totalWorking(strip.receipt, 'expected')"
+        />
+      </div>
       <BudgetBar :receipt="strip.receipt" />
-      <div class="leading-tight"><div class="text-[11px] text-soft">{{ strip.receipt.left < 0 ? 'over' : 'left' }}</div><TheFigure :text="amount(strip.receipt.left, strip.currency)" :working="() => leftWorking(strip.receipt)" :class="strip.receipt.left < 0 ? 'text-stop' : 'text-settled'" /></div>
+      <div class="leading-tight">
+        <div class="text-[11px] text-soft">{{ strip.receipt.left < 0 ? 'over' : 'left' }}</div>
+        <TheFigure
+          :text="amount(strip.receipt.left, strip.currency)"
+          :working="() => leftWorking(strip.receipt)"
+          :class="strip.receipt.left < 0 ? 'text-stop' : 'text-settled'"
+        />
+      </div>
       <button type="button" class="quiet-button ml-auto" @click="emit('remove')">put away</button>
     </div>
   </article>

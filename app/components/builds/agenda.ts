@@ -15,28 +15,91 @@ const tones: readonly AgendaEntry['tone'][] = ['stop', 'settled', 'waiting', 'in
 export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntry[] {
   const named = new Set<string>()
   /** A lead belongs to no build: its seller is named once. */
-  const silentIn = (strip: BuildStrip) => strip.silent.filter(({ leadId }) => !named.has(leadId) && named.add(leadId))
-  return strips.flatMap((strip): AgendaEntry[] => {
-    const at = (place: string) => `/b/${strip.id}/${place}`
-    const days = strip.wantedBy ? daysBetween(today, strip.wantedBy) : null
-    const empty = strip.emptyRoles.length
-    return [
-      ...cameIn(strip).map(({ hits, cheapest }) => ({ tone: 'settled' as const, when: 'came in', text: `${strip.name}: ${hits.length > 1 ? `${hits.length} × ` : ''}${cheapest.partName} at or below ${formatAmount(cheapest.limit, cheapest.currency)}${hits.length > 1 ? ', from' : ', for'} ${formatAmount(cheapest.cost, cheapest.currency)} at ${cheapest.source}${cheapest.manner === 'auction' ? ', as the bid stands' : ''}${cheapest.tooCheap ? ', far under the street' : ''}`, to: `${at('leads')}?show=hits&lead=${cheapest.leadId}` })),
-      ...strip.findings.filter((finding) => finding.severity === 'stops').map((finding) => ({ tone: 'stop' as const, when: 'stops', text: `${strip.name}: ${finding.what}`, to: at('machine') })),
-      ...strip.breaches.map((text) => ({ tone: 'stop' as const, when: 'rule', text: `${strip.name}: ${text}`, to: at('machine') })),
-      ...strip.gone.map(({ leadId, title }) => ({ tone: 'stop' as const, when: 'gone', text: `${strip.name}: ${title} is no longer on offer`, to: `${at('leads')}?show=chosen&lead=${leadId}` })),
-      ...silentIn(strip).map(({ leadId, title, days: silentDays }) => ({ tone: 'waiting' as const, when: 'silent', text: `No word for ${silentDays} days on ${title}: it no longer counts among the offers standing`, to: `${at('leads')}?show=asked&lead=${leadId}` })),
-      ...(strip.receipt.state === 'over' ? [{ tone: 'stop' as const, when: 'money', text: `${strip.name} is past its stretch`, to: at('machine') }] : []),
-      ...strip.targets.filter((target) => target.verdict === 'missed').map((target) => ({ tone: 'waiting' as const, when: 'target', text: `${strip.name} misses ${target.averageFps} fps in ${target.workload}`, to: at('bench') })),
-      ...(days !== null && empty > 0 ? [{ tone: 'waiting' as const, when: days < 0 ? `${-days} d late` : `${days} days`, text: `${strip.name}: ${empty} ${empty === 1 ? 'role' : 'roles'} empty`, to: at('leads') }] : []),
-      ...strip.receipt.groups.toComeBack.map((line) => ({ tone: 'info' as const, when: 'claim', text: `${strip.name}: rebate on ${line.label}`, to: at('leads') })),
-    ]
-  }).sort((a, b) => tones.indexOf(a.tone) - tones.indexOf(b.tone))
+  const silentIn = (strip: BuildStrip) =>
+    strip.silent.filter(({ leadId }) => !named.has(leadId) && named.add(leadId))
+  return strips
+    .flatMap((strip): AgendaEntry[] => {
+      const at = (place: string) => `/b/${strip.id}/${place}`
+      const days = strip.wantedBy ? daysBetween(today, strip.wantedBy) : null
+      const empty = strip.emptyRoles.length
+      return [
+        ...cameIn(strip).map(({ hits, cheapest }) => ({
+          tone: 'settled' as const,
+          when: 'came in',
+          text: `${strip.name}: ${hits.length > 1 ? `${hits.length} × ` : ''}${cheapest.partName} at or below ${formatAmount(cheapest.limit, cheapest.currency)}${hits.length > 1 ? ', from' : ', for'} ${formatAmount(cheapest.cost, cheapest.currency)} at ${cheapest.source}${cheapest.manner === 'auction' ? ', as the bid stands' : ''}${cheapest.tooCheap ? ', far under the street' : ''}`,
+          to: `${at('leads')}?show=hits&lead=${cheapest.leadId}`,
+        })),
+        ...strip.findings
+          .filter((finding) => finding.severity === 'stops')
+          .map((finding) => ({
+            tone: 'stop' as const,
+            when: 'stops',
+            text: `${strip.name}: ${finding.what}`,
+            to: at('machine'),
+          })),
+        ...strip.breaches.map((text) => ({
+          tone: 'stop' as const,
+          when: 'rule',
+          text: `${strip.name}: ${text}`,
+          to: at('machine'),
+        })),
+        ...strip.gone.map(({ leadId, title }) => ({
+          tone: 'stop' as const,
+          when: 'gone',
+          text: `${strip.name}: ${title} is no longer on offer`,
+          to: `${at('leads')}?show=chosen&lead=${leadId}`,
+        })),
+        ...silentIn(strip).map(({ leadId, title, days: silentDays }) => ({
+          tone: 'waiting' as const,
+          when: 'silent',
+          text: `No word for ${silentDays} days on ${title}: it no longer counts among the offers standing`,
+          to: `${at('leads')}?show=asked&lead=${leadId}`,
+        })),
+        ...(strip.receipt.state === 'over'
+          ? [
+              {
+                tone: 'stop' as const,
+                when: 'money',
+                text: `${strip.name} is past its stretch`,
+                to: at('machine'),
+              },
+            ]
+          : []),
+        ...strip.targets
+          .filter((target) => target.verdict === 'missed')
+          .map((target) => ({
+            tone: 'waiting' as const,
+            when: 'target',
+            text: `${strip.name} misses ${target.averageFps} fps in ${target.workload}`,
+            to: at('bench'),
+          })),
+        ...(days !== null && empty > 0
+          ? [
+              {
+                tone: 'waiting' as const,
+                when: days < 0 ? `${-days} d late` : `${days} days`,
+                text: `${strip.name}: ${empty} ${empty === 1 ? 'role' : 'roles'} empty`,
+                to: at('leads'),
+              },
+            ]
+          : []),
+        ...strip.receipt.groups.toComeBack.map((line) => ({
+          tone: 'info' as const,
+          when: 'claim',
+          text: `${strip.name}: rebate on ${line.label}`,
+          to: at('leads'),
+        })),
+      ]
+    })
+    .sort((a, b) => tones.indexOf(a.tone) - tones.indexOf(b.tone))
 }
 
 /** The hits of each lookout together, with the cheapest of them; one that is too cheap to be true comes last. */
 function cameIn(strip: BuildStrip): { hits: readonly LookoutHit[]; cheapest: LookoutHit }[] {
   const byLookout = new Map<string, LookoutHit[]>()
   for (const hit of strip.hits) byLookout.set(hit.lookoutId, [...(byLookout.get(hit.lookoutId) ?? []), hit])
-  return [...byLookout.values()].map((hits) => ({ hits, cheapest: [...hits].sort((a, b) => Number(a.tooCheap) - Number(b.tooCheap) || a.cost - b.cost)[0]! }))
+  return [...byLookout.values()].map((hits) => ({
+    hits,
+    cheapest: [...hits].sort((a, b) => Number(a.tooCheap) - Number(b.tooCheap) || a.cost - b.cost)[0]!,
+  }))
 }

@@ -4,5 +4,9 @@ defineProps<{ label: string; problem?: string | undefined }>()
 </script>
 
 <template>
-  <div class="min-w-0"><span class="text-xs text-soft">{{ label }}</span><slot /><p v-if="problem" class="text-xs text-stop" role="alert">{{ problem }}</p></div>
+  <div class="min-w-0">
+    <span class="text-xs text-soft">{{ label }}</span
+    ><slot />
+    <p v-if="problem" class="text-xs text-stop" role="alert">{{ problem }}</p>
+  </div>
 </template>

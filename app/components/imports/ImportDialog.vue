@@ -2,13 +2,29 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import type { ColumnMap, LineProblem } from '#core/importing/columns'
 import { conditions, manners } from '#core/market/soldRecord'
-import { neededSoldRecordFields, soldRecordFields, type SoldRecordField, type SoldRecordsRead } from '#core/importing/soldRecordsFile'
+import {
+  neededSoldRecordFields,
+  soldRecordFields,
+  type SoldRecordField,
+  type SoldRecordsRead,
+} from '#core/importing/soldRecordsFile'
 import { sendFile } from '~/utils/request'
 
 /** Import of sold records: file or pasted lines → preview with the mapping → progress → report. */
 const { currency } = defineProps<{ currency: string }>()
 const emit = defineEmits<{ close: []; done: [] }>()
-const fieldNames: Readonly<Record<SoldRecordField, string>> = { id: 'number of the sale', source: 'source', title: 'title', price: 'price', shipping: 'shipping', currency: 'currency', soldOn: 'date', manner: 'manner of sale', condition: 'condition', quantity: 'pieces' }
+const fieldNames: Readonly<Record<SoldRecordField, string>> = {
+  id: 'number of the sale',
+  source: 'source',
+  title: 'title',
+  price: 'price',
+  shipping: 'shipping',
+  currency: 'currency',
+  soldOn: 'date',
+  manner: 'manner of sale',
+  condition: 'condition',
+  quantity: 'pieces',
+}
 
 const file = shallowRef<Blob | string | null>(null)
 const fileName = ref('')
@@ -18,11 +34,23 @@ const columns = ref<Record<SoldRecordField, number | null> | null>(null)
 const defaults = reactive({ source: 'file', currency, manner: 'fixed', condition: 'used' })
 const failure = ref('')
 const progress = ref<{ done: number; total: number } | null>(null)
-const report = shallowRef<{ added: number; alreadyThere: number; rejected: number; problems: readonly LineProblem[] } | null>(null)
+const report = shallowRef<{
+  added: number
+  alreadyThere: number
+  rejected: number
+  problems: readonly LineProblem[]
+} | null>(null)
 let abort: AbortController | null = null
 
-const missing = computed(() => (columns.value ? neededSoldRecordFields.filter((field) => columns.value![field] === null) : []))
-const options = (isPreview: boolean) => ({ fileName: fileName.value, preview: isPreview, defaults, ...(columns.value ? { columns: columns.value } : {}) })
+const missing = computed(() =>
+  columns.value ? neededSoldRecordFields.filter((field) => columns.value![field] === null) : [],
+)
+const options = (isPreview: boolean) => ({
+  fileName: fileName.value,
+  preview: isPreview,
+  defaults,
+  ...(columns.value ? { columns: columns.value } : {}),
+})
 
 async function take(blob: Blob | string, name: string) {
   file.value = blob
@@ -46,54 +74,168 @@ async function start() {
   progress.value = { done: 0, total: 0 }
   abort = new AbortController()
   try {
-    report.value = await sendFile('/api/import/sold-records', file.value!, options(false), (done, total) => (progress.value = { done, total }), abort.signal)
+    report.value = await sendFile(
+      '/api/import/sold-records',
+      file.value!,
+      options(false),
+      (done, total) => (progress.value = { done, total }),
+      abort.signal,
+    )
   } catch (error) {
     failure.value = abort.signal.aborted ? 'cancelled; nothing was kept' : (error as Error).message
   }
   progress.value = null
 }
 const setColumn = (field: SoldRecordField, value: string) => {
-  columns.value = { ...columns.value!, [field]: value === '' ? null : Number(value) } as ColumnMap<SoldRecordField>
+  columns.value = {
+    ...columns.value!,
+    [field]: value === '' ? null : Number(value),
+  } as ColumnMap<SoldRecordField>
 }
 </script>
 
 <template>
   <Dialog open class="relative z-40" @close="report ? emit('done') : emit('close')">
     <div class="fixed inset-0 bg-ink/25" aria-hidden="true" />
-    <DialogPanel class="sheet fixed top-14 left-1/2 max-h-[86vh] w-[860px] max-w-[96vw] -translate-x-1/2 overflow-y-auto p-5">
+    <DialogPanel
+      class="sheet fixed top-14 left-1/2 max-h-[86vh] w-[860px] max-w-[96vw] -translate-x-1/2 overflow-y-auto p-5"
+    >
       <DialogTitle as="h1">Import sold records</DialogTitle>
       <template v-if="!report">
-        <div class="mt-3 flex items-start gap-3" @dragover.prevent @drop.prevent="$event.dataTransfer?.files[0] && take($event.dataTransfer.files[0], $event.dataTransfer.files[0].name)">
-          <label class="button cursor-pointer">Choose a CSV…<input type="file" class="sr-only" data-test="record-file" @change="($event.target as HTMLInputElement).files?.[0] && take(($event.target as HTMLInputElement).files![0]!, ($event.target as HTMLInputElement).files![0]!.name)"></label>
-          <textarea v-model="pasted" class="field h-16 flex-1" placeholder="or paste lines here, the first with the names of the columns" aria-label="pasted lines" @change="pasted.trim() !== '' && take(pasted, 'pasted lines')" />
+        <div
+          class="mt-3 flex items-start gap-3"
+          @dragover.prevent
+          @drop.prevent="
+            $event.dataTransfer?.files[0] &&
+            take($event.dataTransfer.files[0], $event.dataTransfer.files[0].name)
+          "
+        >
+          <label class="button cursor-pointer"
+            >Choose a CSV…<input
+              type="file"
+              class="sr-only"
+              data-test="record-file"
+              @change="
+                ($event.target as HTMLInputElement).files?.[0] &&
+                take(
+                  ($event.target as HTMLInputElement).files![0]!,
+                  ($event.target as HTMLInputElement).files![0]!.name,
+                )
+              "
+          /></label>
+          <textarea
+            v-model="pasted"
+            class="field h-16 flex-1"
+            placeholder="or paste lines here, the first with the names of the columns"
+            aria-label="pasted lines"
+            @change="pasted.trim() !== '' && take(pasted, 'pasted lines')"
+          />
         </div>
         <p v-if="failure" class="mt-3 text-stop" role="alert">{{ failure }}</p>
         <template v-if="preview && columns">
-          <p class="mt-3 text-soft">{{ fileName }}: each field and the column it is read from. Correct what is wrong.</p>
+          <p class="mt-3 text-soft">
+            {{ fileName }}: each field and the column it is read from. Correct what is wrong.
+          </p>
           <div class="mt-1 grid grid-cols-[repeat(5,1fr)] gap-x-3 gap-y-2 max-md:grid-cols-2">
-            <label v-for="field in soldRecordFields" :key="field" class="text-xs text-soft">{{ fieldNames[field] }}<span v-if="neededSoldRecordFields.includes(field)"> *</span>
-              <select class="field mt-0.5 w-full" :value="columns[field] ?? ''" :aria-label="`column of ${fieldNames[field]}`" @change="setColumn(field, ($event.target as HTMLSelectElement).value)"><option value="">not in the file</option><option v-for="(name, index) in preview.header" :key="index" :value="index">{{ name || `column ${index + 1}` }}</option></select>
+            <label v-for="field in soldRecordFields" :key="field" class="text-xs text-soft"
+              >{{ fieldNames[field] }}<span v-if="neededSoldRecordFields.includes(field)"> *</span>
+              <select
+                class="field mt-0.5 w-full"
+                :value="columns[field] ?? ''"
+                :aria-label="`column of ${fieldNames[field]}`"
+                @change="setColumn(field, ($event.target as HTMLSelectElement).value)"
+              >
+                <option value="">not in the file</option>
+                <option v-for="(name, index) in preview.header" :key="index" :value="index">
+                  {{ name || `column ${index + 1}` }}
+                </option>
+              </select>
             </label>
           </div>
-          <div class="mt-3 flex flex-wrap items-center gap-3 text-xs text-soft">where the file is silent:
-            <label>source <input v-model="defaults.source" class="field !min-h-0 w-28 !py-0.5"></label><label>currency <input v-model="defaults.currency" class="field figures !min-h-0 w-16 !py-0.5"></label>
-            <label>manner <select v-model="defaults.manner" class="field !min-h-0 !py-0.5"><option v-for="each in manners" :key="each">{{ each }}</option></select></label>
-            <label>condition <select v-model="defaults.condition" class="field !min-h-0 !py-0.5"><option v-for="each in conditions" :key="each">{{ each }}</option></select></label>
+          <div class="mt-3 flex flex-wrap items-center gap-3 text-xs text-soft">
+            where the file is silent:
+            <label>source <input v-model="defaults.source" class="field !min-h-0 w-28 !py-0.5" /></label
+            ><label
+              >currency <input v-model="defaults.currency" class="field figures !min-h-0 w-16 !py-0.5"
+            /></label>
+            <label
+              >manner
+              <select v-model="defaults.manner" class="field !min-h-0 !py-0.5">
+                <option v-for="each in manners" :key="each">{{ each }}</option>
+              </select></label
+            >
+            <label
+              >condition
+              <select v-model="defaults.condition" class="field !min-h-0 !py-0.5">
+                <option v-for="each in conditions" :key="each">{{ each }}</option>
+              </select></label
+            >
           </div>
-          <div class="mt-3 overflow-x-auto"><table class="ledger text-xs"><thead><tr><th v-for="(name, index) in preview.header" :key="index">{{ name }}</th></tr></thead><tbody><tr v-for="(row, index) in preview.sample" :key="index"><td v-for="(cell, at) in row" :key="at" class="max-w-56 truncate">{{ cell }}</td></tr></tbody></table></div>
-          <p v-if="missing.length > 0" class="mt-2 text-waiting">Still to choose: {{ missing.map((field) => fieldNames[field]).join(', ') }}.</p>
+          <div class="mt-3 overflow-x-auto">
+            <table class="ledger text-xs">
+              <thead>
+                <tr>
+                  <th v-for="(name, index) in preview.header" :key="index">{{ name }}</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="(row, index) in preview.sample" :key="index">
+                  <td v-for="(cell, at) in row" :key="at" class="max-w-56 truncate">{{ cell }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+          <p v-if="missing.length > 0" class="mt-2 text-waiting">
+            Still to choose: {{ missing.map((field) => fieldNames[field]).join(', ') }}.
+          </p>
         </template>
         <div class="mt-4 flex items-center gap-3">
-          <button type="button" class="button button-main" :disabled="!preview || missing.length > 0 || progress !== null" @click="start">Import</button>
+          <button
+            type="button"
+            class="button button-main"
+            :disabled="!preview || missing.length > 0 || progress !== null"
+            @click="start"
+          >
+            Import
+          </button>
           <button v-if="progress" type="button" class="button" @click="abort?.abort()">Cancel</button>
           <button v-else type="button" class="button" @click="emit('close')">Close</button>
-          <span v-if="progress" class="figures" role="status">{{ progress.done.toLocaleString('en') }} of {{ progress.total.toLocaleString('en') }}</span>
-          <progress v-if="progress && progress.total > 0" :value="progress.done" :max="progress.total" aria-label="progress of the import" />
+          <span v-if="progress" class="figures" role="status"
+            >{{ progress.done.toLocaleString('en') }} of {{ progress.total.toLocaleString('en') }}</span
+          >
+          <progress
+            v-if="progress && progress.total > 0"
+            :value="progress.done"
+            :max="progress.total"
+            aria-label="progress of the import"
+          />
         </div>
       </template>
       <template v-else>
-        <p class="mt-3 text-[15px]" role="status" data-test="import-report"><b class="figures">{{ report.added.toLocaleString('en') }}</b> added, <b class="figures">{{ report.alreadyThere.toLocaleString('en') }}</b> were there already, <b class="figures" :class="{ 'text-stop': report.rejected > 0 }">{{ report.rejected.toLocaleString('en') }}</b> rejected.</p>
-        <table v-if="report.problems.length > 0" class="ledger mt-3 text-xs"><thead><tr><th>line</th><th>reason</th><th>as it stands</th></tr></thead><tbody><tr v-for="problem in report.problems" :key="problem.line"><td class="amount">{{ problem.line }}</td><td>{{ problem.reason }}</td><td class="max-w-96 truncate text-soft">{{ problem.raw }}</td></tr></tbody></table>
+        <p class="mt-3 text-[15px]" role="status" data-test="import-report">
+          <b class="figures">{{ report.added.toLocaleString('en') }}</b> added,
+          <b class="figures">{{ report.alreadyThere.toLocaleString('en') }}</b> were there already,
+          <b class="figures" :class="{ 'text-stop': report.rejected > 0 }">{{
+            report.rejected.toLocaleString('en')
+          }}</b>
+          rejected.
+        </p>
+        <table v-if="report.problems.length > 0" class="ledger mt-3 text-xs">
+          <thead>
+            <tr>
+              <th>line</th>
+              <th>reason</th>
+              <th>as it stands</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="problem in report.problems" :key="problem.line">
+              <td class="amount">{{ problem.line }}</td>
+              <td>{{ problem.reason }}</td>
+              <td class="max-w-96 truncate text-soft">{{ problem.raw }}</td>
+            </tr>
+          </tbody>
+        </table>
         <button type="button" class="button button-main mt-4" @click="emit('done')">Done</button>
       </template>
     </DialogPanel>

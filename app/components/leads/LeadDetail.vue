@@ -2,68 +2,238 @@
 import { roleNames } from '#core/parts/part'
 import { faultAssumptions } from '#core/sourcing/faultRisk'
 import type { LeadView, TripView } from '#shared/views'
-import { expectedWorking, faultWorking, landedWorking, savingWorking, splitWorking, thingStreetWorking } from '~/workings/leadWorkings'
+import {
+  expectedWorking,
+  faultWorking,
+  landedWorking,
+  savingWorking,
+  splitWorking,
+  thingStreetWorking,
+} from '~/workings/leadWorkings'
 import { amount } from '~/utils/show'
 
 /** One lead: what is in it, what it costs landed, its risk, and how it stands against the street. */
-const { lead, currency, trips } = defineProps<{ lead: LeadView; currency: string; trips: readonly TripView[] }>()
+const { lead, currency, trips } = defineProps<{
+  lead: LeadView
+  currency: string
+  trips: readonly TripView[]
+}>()
 const emit = defineEmits<{ changed: []; open: [id: string] }>()
 const build = useBuild()
-const isPaid = computed(() => build.view!.choices.some((choice) => choice.id === lead.choiceId && choice.paidOn !== null))
+const isPaid = computed(() =>
+  build.view!.choices.some((choice) => choice.id === lead.choiceId && choice.paidOn !== null),
+)
 const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !== 'item'))
-const shipped = computed(() => lead.manner === 'local' ? 'hand-over in person' : lead.manner === 'auction' ? 'auction' : 'fixed price')
+const shipped = computed(() =>
+  lead.manner === 'local' ? 'hand-over in person' : lead.manner === 'auction' ? 'auction' : 'fixed price',
+)
 const hasRebate = computed(() => lead.value.landed.afterRebates.amount !== lead.value.landed.payNow.amount)
 const isForeign = computed(() => lead.currency !== currency)
 </script>
 
 <template>
   <div class="columns-2 gap-3 max-lg:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
-    <PurchaseSteps v-if="lead.choiceId" :key="lead.choiceId" :choice-id="lead.choiceId" @changed="emit('changed')" />
+    <PurchaseSteps
+      v-if="lead.choiceId"
+      :key="lead.choiceId"
+      :choice-id="lead.choiceId"
+      @changed="emit('changed')"
+    />
     <section class="sheet p-3">
       <h2>What is in it</h2>
       <table class="ledger mt-1">
-        <thead><tr><th>thing</th><th>plan</th><th class="!text-right">street</th><th class="!text-right">costs me</th></tr></thead>
+        <thead>
+          <tr>
+            <th>thing</th>
+            <th>plan</th>
+            <th class="!text-right">street</th>
+            <th class="!text-right">costs me</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(thing, index) in lead.things" :key="index">
-            <td>{{ thing.quantity > 1 ? `${thing.quantity} × ` : '' }}{{ thing.name }}<span class="block text-xs text-soft">{{ roleNames[thing.role] }}</span></td>
-            <td><span class="tag" :class="thing.plan === 'keep' ? 'tag-settled' : 'tag-waiting'">{{ thing.plan }}</span></td>
-            <td class="amount"><TheFigure :text="amount(thing.street, currency)" :working="() => thingStreetWorking(thing, currency)" /></td>
-            <td class="amount"><TheFigure :text="thing.plan === 'keep' ? amount(thing.effectiveCost, currency) : thing.plan === 'resell' ? `−${amount(thing.netResale, currency)}` : '—'" :working="() => splitWorking(lead, currency)" /></td>
+            <td>
+              {{ thing.quantity > 1 ? `${thing.quantity} × ` : '' }}{{ thing.name
+              }}<span class="block text-xs text-soft">{{ roleNames[thing.role] }}</span>
+            </td>
+            <td>
+              <span class="tag" :class="thing.plan === 'keep' ? 'tag-settled' : 'tag-waiting'">{{
+                thing.plan
+              }}</span>
+            </td>
+            <td class="amount">
+              <TheFigure
+                :text="amount(thing.street, currency)"
+                :working="() => thingStreetWorking(thing, currency)"
+              />
+            </td>
+            <td class="amount">
+              <TheFigure
+                :text="
+                  thing.plan === 'keep'
+                    ? amount(thing.effectiveCost, currency)
+                    : thing.plan === 'resell'
+                      ? `−${amount(thing.netResale, currency)}`
+                      : '—'
+                "
+                :working="() => splitWorking(lead, currency)"
+              />
+            </td>
           </tr>
         </tbody>
       </table>
-      <p v-if="lead.value.street !== null" class="mt-2">Kept things cost <TheFigure strong :text="amount(lead.value.split.effectiveTotal.amount, currency)" :working="() => splitWorking(lead, currency)" />; singly, as they are known to be, <TheFigure strong :text="amount(lead.value.street, currency)" :working="() => savingWorking(lead, currency)" /><template v-if="lead.value.split.saving.percent !== null">: <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'">{{ Math.abs(lead.value.split.saving.percent).toFixed(0) }} % {{ lead.value.split.saving.percent >= 0 ? 'less' : 'more' }}</b></template>.</p>
-      <p v-else class="mt-2 text-waiting">No street price for one of its things: the saving cannot be reckoned.</p>
-      <div v-if="lead.lacks.length > 0" class="mt-2 border-t border-line pt-2" data-test="lacks"><p class="text-soft">Lacks for this brief:</p><p v-for="each in lead.lacks" :key="each.what" class="flex gap-2"><span class="min-w-0 flex-1">{{ each.what }}</span><span class="figures shrink-0">{{ each.cost === null ? 'no price' : each.cost === 0 ? 'by hand' : `from ${amount(each.cost, currency)}` }}</span></p></div>
+      <p v-if="lead.value.street !== null" class="mt-2">
+        Kept things cost
+        <TheFigure
+          strong
+          :text="amount(lead.value.split.effectiveTotal.amount, currency)"
+          :working="() => splitWorking(lead, currency)"
+        />; singly, as they are known to be,
+        <TheFigure
+          strong
+          :text="amount(lead.value.street, currency)"
+          :working="() => savingWorking(lead, currency)"
+        /><template v-if="lead.value.split.saving.percent !== null"
+          >:
+          <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'"
+            >{{ Math.abs(lead.value.split.saving.percent).toFixed(0) }} %
+            {{ lead.value.split.saving.percent >= 0 ? 'less' : 'more' }}</b
+          ></template
+        >.
+      </p>
+      <p v-else class="mt-2 text-waiting">
+        No street price for one of its things: the saving cannot be reckoned.
+      </p>
+      <div v-if="lead.lacks.length > 0" class="mt-2 border-t border-line pt-2" data-test="lacks">
+        <p class="text-soft">Lacks for this brief:</p>
+        <p v-for="each in lead.lacks" :key="each.what" class="flex gap-2">
+          <span class="min-w-0 flex-1">{{ each.what }}</span
+          ><span class="figures shrink-0">{{
+            each.cost === null
+              ? 'no price'
+              : each.cost === 0
+                ? 'by hand'
+                : `from ${amount(each.cost, currency)}`
+          }}</span>
+        </p>
+      </div>
       <p v-if="lead.note" class="mt-2 text-soft">{{ lead.note }}</p>
     </section>
     <section class="sheet p-3">
-      <h2>Landed cost <span class="font-normal text-soft">{{ lead.currency }}</span></h2>
+      <h2>
+        Landed cost <span class="font-normal text-soft">{{ lead.currency }}</span>
+      </h2>
       <table class="ledger mt-1">
         <tbody>
-          <tr><td>ask</td><td class="amount">{{ amount(lead.value.landed.lines[0]?.amount.amount, lead.currency) }}</td></tr>
-          <tr v-for="line in rest" :key="line.label"><td>{{ line.label }}</td><td class="amount">{{ amount(line.amount.amount, lead.currency) }}</td></tr>
-          <tr class="font-semibold"><td>pay now</td><td class="amount"><TheFigure :text="amount(lead.value.landed.payNow.amount, lead.currency)" :working="() => landedWorking(lead)" data-figure="lead-pay-now" /></td></tr>
-          <tr v-if="hasRebate"><td>after rebates</td><td class="amount" data-figure="lead-after-rebates"><TheFigure :text="amount(lead.value.landed.afterRebates.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
-          <tr><td>expected loss by faults</td><td class="amount"><TheFigure :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`" :working="() => faultWorking(lead, faultAssumptions(build.view!.houseRules.faults))" /></td></tr>
-          <tr class="font-semibold"><td>expected</td><td class="amount" data-figure="lead-expected"><TheFigure :text="amount(lead.value.landed.expected.amount, lead.currency)" :working="() => expectedWorking(lead)" /></td></tr>
-          <tr v-if="isForeign"><td>expected, in {{ currency }} at today’s rate</td><td class="amount"><TheFigure :text="`${amount(lead.value.expected, currency)} ${currency}`" :working="() => savingWorking(lead, currency)" /></td></tr>
+          <tr>
+            <td>ask</td>
+            <td class="amount">{{ amount(lead.value.landed.lines[0]?.amount.amount, lead.currency) }}</td>
+          </tr>
+          <tr v-for="line in rest" :key="line.label">
+            <td>{{ line.label }}</td>
+            <td class="amount">{{ amount(line.amount.amount, lead.currency) }}</td>
+          </tr>
+          <tr class="font-semibold">
+            <td>pay now</td>
+            <td class="amount">
+              <TheFigure
+                :text="amount(lead.value.landed.payNow.amount, lead.currency)"
+                :working="() => landedWorking(lead)"
+                data-figure="lead-pay-now"
+              />
+            </td>
+          </tr>
+          <tr v-if="hasRebate">
+            <td>after rebates</td>
+            <td class="amount" data-figure="lead-after-rebates">
+              <TheFigure
+                :text="amount(lead.value.landed.afterRebates.amount, lead.currency)"
+                :working="() => expectedWorking(lead)"
+              />
+            </td>
+          </tr>
+          <tr>
+            <td>expected loss by faults</td>
+            <td class="amount">
+              <TheFigure
+                :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`"
+                :working="() => faultWorking(lead, faultAssumptions(build.view!.houseRules.faults))"
+              />
+            </td>
+          </tr>
+          <tr class="font-semibold">
+            <td>expected</td>
+            <td class="amount" data-figure="lead-expected">
+              <TheFigure
+                :text="amount(lead.value.landed.expected.amount, lead.currency)"
+                :working="() => expectedWorking(lead)"
+              />
+            </td>
+          </tr>
+          <tr v-if="isForeign">
+            <td>expected, in {{ currency }} at today’s rate</td>
+            <td class="amount">
+              <TheFigure
+                :text="`${amount(lead.value.expected, currency)} ${currency}`"
+                :working="() => savingWorking(lead, currency)"
+              />
+            </td>
+          </tr>
           <template v-if="lead.value.resale > 0">
-            <tr><td>what is sold on, if it sells (0.9)</td><td class="amount"><TheFigure :text="`−${amount(lead.value.resale, currency)}${isForeign ? ` ${currency}` : ''}`" :working="() => splitWorking(lead, currency)" /></td></tr>
-            <tr><td>expected, once that is sold</td><td class="amount"><TheFigure :text="`${amount(lead.value.expectedAfterResale, currency)}${isForeign ? ` ${currency}` : ''}`" :working="() => savingWorking(lead, currency)" /></td></tr>
+            <tr>
+              <td>what is sold on, if it sells (0.9)</td>
+              <td class="amount">
+                <TheFigure
+                  :text="`−${amount(lead.value.resale, currency)}${isForeign ? ` ${currency}` : ''}`"
+                  :working="() => splitWorking(lead, currency)"
+                />
+              </td>
+            </tr>
+            <tr>
+              <td>expected, once that is sold</td>
+              <td class="amount">
+                <TheFigure
+                  :text="`${amount(lead.value.expectedAfterResale, currency)}${isForeign ? ` ${currency}` : ''}`"
+                  :working="() => savingWorking(lead, currency)"
+                />
+              </td>
+            </tr>
           </template>
         </tbody>
       </table>
     </section>
-    <HaggleSheet v-if="lead.things.length > 0 && lead.condition !== 'new' && !isPaid" :key="lead.id" :lead="lead" />
+    <HaggleSheet
+      v-if="lead.things.length > 0 && lead.condition !== 'new' && !isPaid"
+      :key="lead.id"
+      :lead="lead"
+    />
     <section class="sheet p-3">
       <h2>Against the street</h2>
-      <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" size="large" :room="390" class="mt-1" />
-      <p class="mt-1">Saving, risk counted: <TheFigure :text="amount(lead.value.saving, currency)" :working="() => savingWorking(lead, currency)" strong /></p>
+      <PriceRule
+        :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }"
+        :currency="currency"
+        size="large"
+        :room="390"
+        class="mt-1"
+      />
+      <p class="mt-1">
+        Saving, risk counted:
+        <TheFigure
+          :text="amount(lead.value.saving, currency)"
+          :working="() => savingWorking(lead, currency)"
+          strong
+        />
+      </p>
       <p class="text-soft">{{ lead.condition }} · {{ shipped }}</p>
     </section>
     <LeadFacts :lead="lead" :today="build.view!.today" @changed="emit('changed')" />
     <LeadRisk :lead="lead" :currency="currency" @changed="emit('changed')" />
-    <LeadStanding :lead="lead" :currency="currency" :trips="trips" @changed="emit('changed')" @open="emit('open', $event)" />
+    <LeadStanding
+      :lead="lead"
+      :currency="currency"
+      :trips="trips"
+      @changed="emit('changed')"
+      @open="emit('open', $event)"
+    />
   </div>
 </template>

@@ -8,7 +8,15 @@ import { savingWorking } from '~/workings/leadWorkings'
 import { leadAge, type LeadOrder, type LeadShow } from './leadList'
 
 /** The inbox with small price rules. */
-const { leads, unvalued, selected, currency, today, hits, untied } = defineProps<{ hits: ReadonlySet<string>; untied: number; leads: readonly LeadView[]; unvalued: LeadInboxView['unvalued']; selected: string; currency: string; today: string }>()
+const { leads, unvalued, selected, currency, today, hits, untied } = defineProps<{
+  hits: ReadonlySet<string>
+  untied: number
+  leads: readonly LeadView[]
+  unvalued: LeadInboxView['unvalued']
+  selected: string
+  currency: string
+  today: string
+}>()
 const emit = defineEmits<{ select: [id: string]; capture: []; edit: [id: string] }>()
 const role = defineModel<Role | ''>('role', { required: true })
 const order = defineModel<LeadOrder>('order', { required: true })
@@ -16,28 +24,100 @@ const show = defineModel<LeadShow>('show', { required: true })
 /** Below the street reads as a minus, above it as a plus. */
 const saved = (saving: number) => `${saving < 0 ? '+' : ''}${formatWhole(-saving, currency)}`
 const list = useTemplateRef<HTMLElement>('list')
-watch(() => selected, (id) => nextTick(() => list.value?.querySelector(`[data-lead="${id}"]`)?.scrollIntoView({ block: 'nearest' })))
+watch(
+  () => selected,
+  (id) =>
+    nextTick(() => list.value?.querySelector(`[data-lead="${id}"]`)?.scrollIntoView({ block: 'nearest' })),
+)
 </script>
 
 <template>
-  <section class="flex w-[286px] shrink-0 flex-col border-r border-line max-md:h-52 max-md:w-full max-md:border-b" aria-label="inbox">
+  <section
+    class="flex w-[286px] shrink-0 flex-col border-r border-line max-md:h-52 max-md:w-full max-md:border-b"
+    aria-label="inbox"
+  >
     <div class="flex items-center gap-1 border-b border-line px-2 py-1.5 text-xs">
-      <select v-model="show" class="field !min-h-0 w-[80px] !px-1 !py-0.5" aria-label="which leads"><option value="open">{{ show === 'open' ? leads.length : '' }} open</option><option value="chosen">chosen</option><option v-if="hits.size > 0 || show === 'hits'" value="hits">{{ hits.size }} came in</option><option v-if="untied > 0 || show === 'untied'" value="untied">{{ untied }} not tied</option><option value="asked">asked</option><option value="passed">passed on</option></select>
-      <select v-model="role" class="field !min-h-0 w-0 min-w-0 flex-1 !px-1 !py-0.5" aria-label="role"><option value="">any role</option><option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option></select>
-      <select v-model="order" class="field !min-h-0 w-[74px] !px-1 !py-0.5" aria-label="order"><option value="saving">saving</option><option value="price">price</option><option value="age">age</option><option value="ends">end</option><option value="place">distance</option></select>
-      <button type="button" class="button !px-2 !py-0.5" aria-label="capture a lead" title="capture a lead (N)" @click="emit('capture')"><Plus :size="14" /></button>
+      <select v-model="show" class="field !min-h-0 w-[80px] !px-1 !py-0.5" aria-label="which leads">
+        <option value="open">{{ show === 'open' ? leads.length : '' }} open</option>
+        <option value="chosen">chosen</option>
+        <option v-if="hits.size > 0 || show === 'hits'" value="hits">{{ hits.size }} came in</option>
+        <option v-if="untied > 0 || show === 'untied'" value="untied">{{ untied }} not tied</option>
+        <option value="asked">asked</option>
+        <option value="passed">passed on</option>
+      </select>
+      <select v-model="role" class="field !min-h-0 w-0 min-w-0 flex-1 !px-1 !py-0.5" aria-label="role">
+        <option value="">any role</option>
+        <option v-for="each in roles" :key="each" :value="each">{{ roleNames[each] }}</option>
+      </select>
+      <select v-model="order" class="field !min-h-0 w-[74px] !px-1 !py-0.5" aria-label="order">
+        <option value="saving">saving</option>
+        <option value="price">price</option>
+        <option value="age">age</option>
+        <option value="ends">end</option>
+        <option value="place">distance</option>
+      </select>
+      <button
+        type="button"
+        class="button !px-2 !py-0.5"
+        aria-label="capture a lead"
+        title="capture a lead (N)"
+        @click="emit('capture')"
+      >
+        <Plus :size="14" />
+      </button>
     </div>
     <ul ref="list" class="min-h-0 flex-1 overflow-y-auto">
-      <li v-for="each in unvalued" :key="each.id" class="border-b border-line px-3 py-1.5 text-xs text-waiting">{{ each.title }}: {{ each.reason }}. <button type="button" class="quiet-button" @click="emit('edit', each.id)">change it</button></li>
+      <li
+        v-for="each in unvalued"
+        :key="each.id"
+        class="border-b border-line px-3 py-1.5 text-xs text-waiting"
+      >
+        {{ each.title }}: {{ each.reason }}.
+        <button type="button" class="quiet-button" @click="emit('edit', each.id)">change it</button>
+      </li>
       <li v-for="lead in leads" :key="lead.id" :data-lead="lead.id" class="relative">
-        <TheFigure class="absolute top-1.5 right-3 z-10" :class="(lead.value.saving ?? 0) > 0 ? 'text-settled' : 'text-soft'" :text="lead.value.saving === null ? '?' : saved(lead.value.saving)" :working="() => savingWorking(lead, currency)" />
-        <button type="button" class="block w-full border-b border-l-3 border-b-line px-3 py-1.5 text-left" :class="lead.id === selected ? 'border-l-settled bg-sheet' : 'border-l-transparent'" @click="emit('select', lead.id)">
-          <span class="block truncate pr-14" :class="{ 'font-semibold': lead.choiceId }">{{ lead.title }}</span>
-          <span class="flex items-baseline justify-between text-xs text-soft"><span class="truncate">{{ lead.sourceName }} · {{ leadAge(lead, today) }}<template v-if="lead.firstAsk !== null"> · was {{ formatWhole(lead.firstAsk, lead.currency) }}</template></span><span v-if="lead.vanishedOn" class="tag tag-stop">gone</span><span v-else-if="lead.choiceId" class="tag tag-settled">chosen</span><span v-else-if="lead.breaches.length > 0" class="tag tag-stop">house rule</span><span v-else-if="isTooCheap(lead.value.ask, lead.tooCheapBelow)" class="tag tag-stop">too cheap</span><span v-else-if="hits.has(lead.id)" class="tag tag-settled">under your limit</span><span v-else-if="lead.isSilent" class="tag tag-stop">silent</span><span v-else-if="lead.waiting !== null" class="tag tag-waiting">asked</span><span v-else-if="lead.same" class="tag tag-info">{{ lead.same.kind === 'double' ? 'twice' : 'again' }}</span></span>
-          <PriceRule :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }" :currency="currency" />
+        <TheFigure
+          class="absolute top-1.5 right-3 z-10"
+          :class="(lead.value.saving ?? 0) > 0 ? 'text-settled' : 'text-soft'"
+          :text="lead.value.saving === null ? '?' : saved(lead.value.saving)"
+          :working="() => savingWorking(lead, currency)"
+        />
+        <button
+          type="button"
+          class="block w-full border-b border-l-3 border-b-line px-3 py-1.5 text-left"
+          :class="lead.id === selected ? 'border-l-settled bg-sheet' : 'border-l-transparent'"
+          @click="emit('select', lead.id)"
+        >
+          <span class="block truncate pr-14" :class="{ 'font-semibold': lead.choiceId }">{{
+            lead.title
+          }}</span>
+          <span class="flex items-baseline justify-between text-xs text-soft"
+            ><span class="truncate"
+              >{{ lead.sourceName }} · {{ leadAge(lead, today)
+              }}<template v-if="lead.firstAsk !== null">
+                · was {{ formatWhole(lead.firstAsk, lead.currency) }}</template
+              ></span
+            ><span v-if="lead.vanishedOn" class="tag tag-stop">gone</span
+            ><span v-else-if="lead.choiceId" class="tag tag-settled">chosen</span
+            ><span v-else-if="lead.breaches.length > 0" class="tag tag-stop">house rule</span
+            ><span v-else-if="isTooCheap(lead.value.ask, lead.tooCheapBelow)" class="tag tag-stop"
+              >too cheap</span
+            ><span v-else-if="hits.has(lead.id)" class="tag tag-settled">under your limit</span
+            ><span v-else-if="lead.isSilent" class="tag tag-stop">silent</span
+            ><span v-else-if="lead.waiting !== null" class="tag tag-waiting">asked</span
+            ><span v-else-if="lead.same" class="tag tag-info">{{
+              lead.same.kind === 'double' ? 'twice' : 'again'
+            }}</span></span
+          >
+          <PriceRule
+            :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }"
+            :currency="currency"
+          />
         </button>
       </li>
-      <li v-if="leads.length === 0" class="p-4 text-soft">Nothing here. Capture a lead by form, a page's source, or a CSV.</li>
+      <li v-if="leads.length === 0" class="p-4 text-soft">
+        Nothing here. Capture a lead by form, a page's source, or a CSV.
+      </li>
     </ul>
   </section>
 </template>

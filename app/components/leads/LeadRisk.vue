@@ -22,17 +22,40 @@ async function toggle(sign: FaultSign) {
     await request(`/api/leads/${lead.id}`, { method: 'PATCH', body: { signs: { [sign]: change } } })
     emit('changed')
   }
-  await run(() => send(value), { message: `${faultSignNames[sign]}: ${seen ? 'taken out' : 'noted'}`, undo: () => send(seen?.by === 'builder' ? true : null) })
+  await run(() => send(value), {
+    message: `${faultSignNames[sign]}: ${seen ? 'taken out' : 'noted'}`,
+    undo: () => send(seen?.by === 'builder' ? true : null),
+  })
 }
 </script>
 
 <template>
   <section class="sheet p-3" aria-label="risk">
     <h2>Risk</h2>
-    <p v-if="tooCheap" class="mt-1 border-l-4 border-stop bg-stop-ground px-3 py-1.5" data-test="too-cheap">Cheaper than 95 of 100 sales (<span class="figures">{{ amount(lead.tooCheapBelow, currency) }}</span>): a warning, not a bargain. A fault, a copy, or no goods at all?</p>
-    <p class="mt-1">Fault <TheFigure strong data-figure="fault-probability" :text="percent(lead.value.faultProbability, 1)" :working="() => faultWorking(lead, table)" />, {{ percent(lead.value.recoveredShare) }} comes back ({{ lead.protection === 'none' ? 'no protection' : lead.protection }}).</p>
+    <p v-if="tooCheap" class="mt-1 border-l-4 border-stop bg-stop-ground px-3 py-1.5" data-test="too-cheap">
+      Cheaper than 95 of 100 sales (<span class="figures">{{ amount(lead.tooCheapBelow, currency) }}</span
+      >): a warning, not a bargain. A fault, a copy, or no goods at all?
+    </p>
+    <p class="mt-1">
+      Fault
+      <TheFigure
+        strong
+        data-figure="fault-probability"
+        :text="percent(lead.value.faultProbability, 1)"
+        :working="() => faultWorking(lead, table)"
+      />, {{ percent(lead.value.recoveredShare) }} comes back ({{
+        lead.protection === 'none' ? 'no protection' : lead.protection
+      }}).
+    </p>
     <div class="mt-1 flex flex-wrap gap-x-3 gap-y-1">
-      <label v-for="sign in faultSigns" :key="sign" class="inline-flex items-center gap-1" :title="shown.get(sign)?.quote ? `“${shown.get(sign)!.quote}”` : ''"><input type="checkbox" :checked="shown.has(sign)" @change="toggle(sign)">{{ faultSignNames[sign] }} <span class="figures text-xs text-soft">×{{ table.bySign[sign] }}</span></label>
+      <label
+        v-for="sign in faultSigns"
+        :key="sign"
+        class="inline-flex items-center gap-1"
+        :title="shown.get(sign)?.quote ? `“${shown.get(sign)!.quote}”` : ''"
+        ><input type="checkbox" :checked="shown.has(sign)" @change="toggle(sign)" />{{ faultSignNames[sign] }}
+        <span class="figures text-xs text-soft">×{{ table.bySign[sign] }}</span></label
+      >
     </div>
     <p class="mt-1 text-xs text-soft">The table is the house’s own: change it in Brief, under house rules.</p>
   </section>

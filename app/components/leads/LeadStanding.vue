@@ -4,7 +4,11 @@ import { request } from '~/utils/request'
 import { amount, shortDate, signedAmount, signedPercent } from '~/utils/show'
 
 /** Where a lead stands: its listing, the trip that fetches it, its forerunners, its rebates, its pictures. */
-const { lead, currency, trips } = defineProps<{ lead: LeadView; currency: string; trips: readonly TripView[] }>()
+const { lead, currency, trips } = defineProps<{
+  lead: LeadView
+  currency: string
+  trips: readonly TripView[]
+}>()
 const emit = defineEmits<{ changed: []; open: [id: string] }>()
 const build = useBuild()
 const { run } = useDeed()
@@ -18,55 +22,203 @@ async function patch(body: object, message: string, undo: object) {
   }
   await run(() => send(body), { message, undo: () => send(undo) })
 }
-const putOnTrip = (id: string | null) => patch({ tripId: id }, id === null ? 'sent, as its source has it' : 'fetched on that trip', { tripId: lead.tripId })
-const plan = () => run(async () => {
-  const { id } = await request<{ id: string }>(`/api/builds/${build.view!.id}/trips`, { method: 'POST', body: { ...trip } })
-  planning.value = false
-  await putOnTrip(id)
-})
-const giveUp = (id: string) => run(async () => {
-  await request(`/api/trips/${id}`, { method: 'DELETE' })
-  await build.load(build.view!.id)
-  emit('changed')
-}, { message: 'trip given up' })
+const putOnTrip = (id: string | null) =>
+  patch({ tripId: id }, id === null ? 'sent, as its source has it' : 'fetched on that trip', {
+    tripId: lead.tripId,
+  })
+const plan = () =>
+  run(async () => {
+    const { id } = await request<{ id: string }>(`/api/builds/${build.view!.id}/trips`, {
+      method: 'POST',
+      body: { ...trip },
+    })
+    planning.value = false
+    await putOnTrip(id)
+  })
+const giveUp = (id: string) =>
+  run(
+    async () => {
+      await request(`/api/trips/${id}`, { method: 'DELETE' })
+      await build.load(build.view!.id)
+      emit('changed')
+    },
+    { message: 'trip given up' },
+  )
 const reasons = ['too dear', 'too far', 'too risky', 'not what I need', 'sold already', 'seller silent']
-const dropPhoto = (id: string) => run(async () => {
-  await request(`/api/photos/${id}`, { method: 'DELETE' })
-  emit('changed')
-}, { message: 'picture taken away' })
+const dropPhoto = (id: string) =>
+  run(
+    async () => {
+      await request(`/api/photos/${id}`, { method: 'DELETE' })
+      emit('changed')
+    },
+    { message: 'picture taken away' },
+  )
 </script>
 
 <template>
   <section class="sheet p-3" aria-label="where it stands">
     <h2>Where it stands</h2>
     <dl class="mt-1 grid grid-cols-[90px_1fr] gap-y-1">
-      <dt class="text-soft">listed</dt><dd>{{ shortDate(lead.listedOn) }}<template v-if="lead.endsOn"> · ends {{ shortDate(lead.endsOn) }}</template></dd>
-      <template v-if="lead.same"><dt class="text-soft">{{ lead.same.kind === 'double' ? 'stands twice' : 'listed again' }}</dt><dd><button type="button" class="quiet-button text-left" @click="emit('open', lead.same.earlierId)">{{ lead.same.earlierTitle }}</button><template v-if="lead.same.change"> <span class="figures">{{ signedAmount(lead.same.change, lead.currency) }}</span> since</template></dd></template>
-      <dt class="text-soft">source</dt><dd>{{ lead.sourceName }}<template v-if="lead.place">, {{ lead.place }}</template></dd>
-      <template v-if="lead.url"><dt class="text-soft">page</dt><dd class="truncate"><a :href="lead.url" rel="noreferrer noopener" target="_blank" class="underline">{{ lead.url }}</a></dd></template>
-      <template v-if="lead.state === 'passed'"><dt class="text-soft">passed on</dt><dd><select :value="lead.passReason" class="field" aria-label="why passed on" @change="patch({ passReason: ($event.target as HTMLSelectElement).value }, 'noted', { passReason: lead.passReason })"><option value="">no reason noted</option><option v-for="reason in reasons" :key="reason">{{ reason }}</option></select></dd></template>
+      <dt class="text-soft">listed</dt>
+      <dd>
+        {{ shortDate(lead.listedOn)
+        }}<template v-if="lead.endsOn"> · ends {{ shortDate(lead.endsOn) }}</template>
+      </dd>
+      <template v-if="lead.same"
+        ><dt class="text-soft">{{ lead.same.kind === 'double' ? 'stands twice' : 'listed again' }}</dt>
+        <dd>
+          <button type="button" class="quiet-button text-left" @click="emit('open', lead.same.earlierId)">
+            {{ lead.same.earlierTitle }}</button
+          ><template v-if="lead.same.change">
+            <span class="figures">{{ signedAmount(lead.same.change, lead.currency) }}</span> since</template
+          >
+        </dd></template
+      >
+      <dt class="text-soft">source</dt>
+      <dd>
+        {{ lead.sourceName }}<template v-if="lead.place">, {{ lead.place }}</template>
+      </dd>
+      <template v-if="lead.url"
+        ><dt class="text-soft">page</dt>
+        <dd class="truncate">
+          <a :href="lead.url" rel="noreferrer noopener" target="_blank" class="underline">{{ lead.url }}</a>
+        </dd></template
+      >
+      <template v-if="lead.state === 'passed'"
+        ><dt class="text-soft">passed on</dt>
+        <dd>
+          <select
+            :value="lead.passReason"
+            class="field"
+            aria-label="why passed on"
+            @change="
+              patch({ passReason: ($event.target as HTMLSelectElement).value }, 'noted', {
+                passReason: lead.passReason,
+              })
+            "
+          >
+            <option value="">no reason noted</option>
+            <option v-for="reason in reasons" :key="reason">{{ reason }}</option>
+          </select>
+        </dd></template
+      >
       <dt class="text-soft">fetched</dt>
       <dd>
-        <select :value="lead.tripId ?? ''" class="field" aria-label="trip that fetches it" @change="($event.target as HTMLSelectElement).value === 'new' ? (planning = true) : putOnTrip(($event.target as HTMLSelectElement).value || null)"><option value="">no, it is sent or handed over here</option><option v-for="each in trips" :key="each.id" :value="each.id">{{ each.name }}: {{ each.km }} km, {{ amount(each.cost, currency) }}</option><option value="new">a new trip…</option></select>
-        <button v-if="lead.tripId" type="button" class="quiet-button ml-2 text-xs" @click="giveUp(lead.tripId)">give the trip up</button>
+        <select
+          :value="lead.tripId ?? ''"
+          class="field"
+          aria-label="trip that fetches it"
+          @change="
+            ($event.target as HTMLSelectElement).value === 'new'
+              ? (planning = true)
+              : putOnTrip(($event.target as HTMLSelectElement).value || null)
+          "
+        >
+          <option value="">no, it is sent or handed over here</option>
+          <option v-for="each in trips" :key="each.id" :value="each.id">
+            {{ each.name }}: {{ each.km }} km, {{ amount(each.cost, currency) }}
+          </option>
+          <option value="new">a new trip…</option>
+        </select>
+        <button
+          v-if="lead.tripId"
+          type="button"
+          class="quiet-button ml-2 text-xs"
+          @click="giveUp(lead.tripId)"
+        >
+          give the trip up
+        </button>
       </dd>
     </dl>
-    <form v-if="planning" class="mt-2 flex flex-wrap items-center gap-2 border-l-4 border-info pl-3" @submit.prevent="plan">
-      <input v-model="trip.name" class="field w-36" placeholder="to where" aria-label="name of the trip"><label><input v-model.number="trip.km" type="number" min="0" class="field figures w-20" aria-label="kilometres"> km</label><label><input v-model="trip.fare" class="field figures w-20" inputmode="decimal" aria-label="fare"> fare</label><label><input v-model.number="trip.hours" type="number" min="0" step="0.25" class="field figures w-16" aria-label="hours of the trip"> h</label><button type="submit" class="button" :disabled="trip.name.trim() === ''">Plan it</button><button type="button" class="quiet-button" @click="planning = false">never mind</button>
+    <form
+      v-if="planning"
+      class="mt-2 flex flex-wrap items-center gap-2 border-l-4 border-info pl-3"
+      @submit.prevent="plan"
+    >
+      <input
+        v-model="trip.name"
+        class="field w-36"
+        placeholder="to where"
+        aria-label="name of the trip"
+      /><label
+        ><input
+          v-model.number="trip.km"
+          type="number"
+          min="0"
+          class="field figures w-20"
+          aria-label="kilometres"
+        />
+        km</label
+      ><label
+        ><input v-model="trip.fare" class="field figures w-20" inputmode="decimal" aria-label="fare" />
+        fare</label
+      ><label
+        ><input
+          v-model.number="trip.hours"
+          type="number"
+          min="0"
+          step="0.25"
+          class="field figures w-16"
+          aria-label="hours of the trip"
+        />
+        h</label
+      ><button type="submit" class="button" :disabled="trip.name.trim() === ''">Plan it</button
+      ><button type="button" class="quiet-button" @click="planning = false">never mind</button>
     </form>
-    <p v-if="lead.tripId" class="mt-1 text-xs text-soft">Its cost is shared with what else is chosen on the same trip. Rates are in Brief, under house rules.</p>
+    <p v-if="lead.tripId" class="mt-1 text-xs text-soft">
+      Its cost is shared with what else is chosen on the same trip. Rates are in Brief, under house rules.
+    </p>
     <div v-for="rebate in lead.rebates" :key="rebate.id" class="mt-2">
-      <p>{{ rebate.kind }} <b class="figures">{{ amount(rebate.amount, lead.currency) }}</b>, claim by {{ shortDate(rebate.claimBy) }}<template v-if="rebate.expectedBy">, expected by {{ shortDate(rebate.expectedBy) }}</template><template v-if="rebate.proof">; proof: {{ rebate.proof }}</template></p>
-      <p v-if="rebate.isBeyond" class="text-stop">The household has had its share of this campaign: it is not counted.</p>
-      <p v-if="rebate.tradeIn" class="text-soft" data-test="trade-in"><b class="figures text-ink">{{ amount(rebate.tradeIn.credit, currency) }}</b> now for the {{ rebate.tradeIn.name }}, or about <b class="figures text-ink">{{ amount(rebate.tradeIn.ownSale, currency) }}</b> after fees<template v-if="rebate.tradeIn.days !== null"> in {{ rebate.tradeIn.days }} days</template>: {{ rebate.tradeIn.better === 'trade-in' ? 'trade it in' : 'sell it yourself' }}.</p>
+      <p>
+        {{ rebate.kind }} <b class="figures">{{ amount(rebate.amount, lead.currency) }}</b>, claim by
+        {{ shortDate(rebate.claimBy)
+        }}<template v-if="rebate.expectedBy">, expected by {{ shortDate(rebate.expectedBy) }}</template
+        ><template v-if="rebate.proof">; proof: {{ rebate.proof }}</template>
+      </p>
+      <p v-if="rebate.isBeyond" class="text-stop">
+        The household has had its share of this campaign: it is not counted.
+      </p>
+      <p v-if="rebate.tradeIn" class="text-soft" data-test="trade-in">
+        <b class="figures text-ink">{{ amount(rebate.tradeIn.credit, currency) }}</b> now for the
+        {{ rebate.tradeIn.name }}, or about
+        <b class="figures text-ink">{{ amount(rebate.tradeIn.ownSale, currency) }}</b> after fees<template
+          v-if="rebate.tradeIn.days !== null"
+        >
+          in {{ rebate.tradeIn.days }} days</template
+        >: {{ rebate.tradeIn.better === 'trade-in' ? 'trade it in' : 'sell it yourself' }}.
+      </p>
     </div>
-    <p v-for="breach in lead.breaches" :key="breach" class="mt-2"><span class="tag tag-stop">rule</span> {{ breach }}</p>
+    <p v-for="breach in lead.breaches" :key="breach" class="mt-2">
+      <span class="tag tag-stop">rule</span> {{ breach }}
+    </p>
     <div v-if="lead.substitutes.length > 0" class="mt-2 border-t border-line pt-2" data-test="substitutes">
       <p>It is gone. In its place, and no worse a fit:</p>
-      <p v-for="each in lead.substitutes" :key="each.id"><button type="button" class="quiet-button text-left" @click="emit('open', each.id)">{{ each.title }}</button> <span class="figures">{{ signedAmount(each.more, currency) }}</span><template v-if="each.change !== null">, {{ signedPercent(100 * each.change) }} worth</template></p>
+      <p v-for="each in lead.substitutes" :key="each.id">
+        <button type="button" class="quiet-button text-left" @click="emit('open', each.id)">
+          {{ each.title }}
+        </button>
+        <span class="figures">{{ signedAmount(each.more, currency) }}</span><template
+          v-if="each.change !== null"
+          >, {{ signedPercent(100 * each.change) }} worth</template
+        >
+      </p>
     </div>
     <div class="mt-2 flex flex-wrap items-start gap-2">
-      <figure v-for="photo in lead.photos" :key="photo.id" class="relative"><a :href="`/api/photos/${photo.id}`" target="_blank"><img :src="`/api/photos/${photo.id}`" :alt="photo.arrival ? 'as it came' : 'from the listing'" class="h-16 border border-line"></a><button type="button" class="absolute top-0 right-0 bg-sheet px-1 text-xs" aria-label="take the picture away" @click="dropPhoto(photo.id)">×</button></figure>
+      <figure v-for="photo in lead.photos" :key="photo.id" class="relative">
+        <a :href="`/api/photos/${photo.id}`" target="_blank"
+          ><img
+            :src="`/api/photos/${photo.id}`"
+            :alt="photo.arrival ? 'as it came' : 'from the listing'"
+            class="h-16 border border-line" /></a
+        ><button
+          type="button"
+          class="absolute top-0 right-0 bg-sheet px-1 text-xs"
+          aria-label="take the picture away"
+          @click="dropPhoto(photo.id)"
+        >
+          ×
+        </button>
+      </figure>
       <PhotoInput :lead-id="lead.id" @added="emit('changed')" />
     </div>
   </section>

@@ -11,14 +11,23 @@ async function take(event: Event) {
   const files = [...(input.files ?? [])]
   input.value = ''
   for (const file of files) {
-    await run(async () => {
-      await request(`/api/leads/${leadId}/photos${arrival ? '?arrival=1' : ''}`, { method: 'POST', body: await shrunkenJpeg(file) })
-      emit('added')
-    }, { message: `${file.name} kept` })
+    await run(
+      async () => {
+        await request(`/api/leads/${leadId}/photos${arrival ? '?arrival=1' : ''}`, {
+          method: 'POST',
+          body: await shrunkenJpeg(file),
+        })
+        emit('added')
+      },
+      { message: `${file.name} kept` },
+    )
   }
 }
 </script>
 
 <template>
-  <label class="button cursor-pointer" :class="{ 'opacity-60': busy }">{{ busy ? 'Keeping it…' : 'Add a picture…' }}<input type="file" accept="image/*" multiple class="sr-only" @change="take"></label>
+  <label class="button cursor-pointer" :class="{ 'opacity-60': busy }"
+    >{{ busy ? 'Keeping it…' : 'Add a picture…'
+    }}<input type="file" accept="image/*" multiple class="sr-only" @change="take"
+  /></label>
 </template>

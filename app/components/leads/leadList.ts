@@ -7,9 +7,27 @@ export type LeadShow = 'open' | 'passed' | 'chosen' | 'hits' | 'untied' | 'asked
 export type LeadOrder = 'saving' | 'price' | 'age' | 'ends' | 'place'
 
 /** The leads an inbox shows: by state and role, in one of four orders. A lead without a known saving stands last. */
-export function arrangeLeads(leads: readonly LeadView[], { show, role, order, today, hits, trips = [] }: { show: LeadShow; role: Role | ''; order: LeadOrder; today: string; hits: ReadonlySet<string>; trips?: readonly TripView[] }): LeadView[] {
+export function arrangeLeads(
+  leads: readonly LeadView[],
+  {
+    show,
+    role,
+    order,
+    today,
+    hits,
+    trips = [],
+  }: {
+    show: LeadShow
+    role: Role | ''
+    order: LeadOrder
+    today: string
+    hits: ReadonlySet<string>
+    trips?: readonly TripView[]
+  },
+): LeadView[] {
   /** What is sent has no distance; what is handed over and has no trip yet is not known, and stands between. */
-  const distance = (lead: LeadView) => trips.find((trip) => trip.id === lead.tripId)?.km ?? (lead.manner === 'local' ? 1e6 : 1e7)
+  const distance = (lead: LeadView) =>
+    trips.find((trip) => trip.id === lead.tripId)?.km ?? (lead.manner === 'local' ? 1e6 : 1e7)
   const keyOf: Readonly<Record<LeadOrder, (lead: LeadView) => number>> = {
     saving: (lead) => -(lead.value.saving ?? -Infinity),
     price: (lead) => lead.value.payNow,
@@ -20,7 +38,9 @@ export function arrangeLeads(leads: readonly LeadView[], { show, role, order, to
   const key = keyOf[order]
   return leads
     .filter((lead) => isShown(lead, show, hits))
-    .filter((lead) => role === '' || lead.things.some((thing) => thing.role === role && thing.plan === 'keep'))
+    .filter(
+      (lead) => role === '' || lead.things.some((thing) => thing.role === role && thing.plan === 'keep'),
+    )
     .sort((a, b) => compare(key(a), key(b)) || (a.title < b.title ? -1 : 1))
 }
 

@@ -7,8 +7,29 @@ export type RivalDraft = RivalInput
 
 export function blankRival(): RivalDraft {
   return {
-    parts: { ...rivalSchema.getDefault().parts }, kind: 'prebuilt', name: '', price: '', currency: 'CAD', taxPercent: 13, shipping: '0', shippingStated: false, brings: [], cpuId: null, graphicsId: null, notStated: [], url: '', note: '', rates: [],
-    equivalents: [], extras: [], warrantyMonths: null, fullW: null, idleW: null, subscriptionPerYear: '0', gameSurcharge: '0', resaleToday: null,
+    parts: { ...rivalSchema.getDefault().parts },
+    kind: 'prebuilt',
+    name: '',
+    price: '',
+    currency: 'CAD',
+    taxPercent: 13,
+    shipping: '0',
+    shippingStated: false,
+    brings: [],
+    cpuId: null,
+    graphicsId: null,
+    notStated: [],
+    url: '',
+    note: '',
+    rates: [],
+    equivalents: [],
+    extras: [],
+    warrantyMonths: null,
+    fullW: null,
+    idleW: null,
+    subscriptionPerYear: '0',
+    gameSurcharge: '0',
+    resaleToday: null,
   }
 }
 
@@ -17,7 +38,16 @@ export function takePage(draft: RivalDraft, { offer, parts, warrantyMonths }: Ri
   const { cpuId, graphicsId, ...rest } = parts
   const said = Object.fromEntries(Object.entries(rest).filter(([, value]) => value !== null))
   return {
-    ...draft, name: offer.title, price: offer.price ?? draft.price, currency: offer.currency ?? draft.currency, url: offer.url ?? draft.url, cpuId: cpuId ?? draft.cpuId, graphicsId: graphicsId ?? draft.graphicsId,
-    shipping: offer.shipping ?? draft.shipping, shippingStated: offer.shipping !== null || draft.shippingStated, warrantyMonths: warrantyMonths ?? draft.warrantyMonths, parts: { ...draft.parts, ...said },
+    ...draft,
+    name: offer.title,
+    price: offer.price ?? draft.price,
+    currency: offer.currency ?? draft.currency,
+    url: offer.url ?? draft.url,
+    cpuId: cpuId ?? draft.cpuId,
+    graphicsId: graphicsId ?? draft.graphicsId,
+    shipping: offer.shipping ?? draft.shipping,
+    shippingStated: offer.shipping !== null || draft.shippingStated,
+    warrantyMonths: warrantyMonths ?? draft.warrantyMonths,
+    parts: { ...draft.parts, ...said },
   }
 }

@@ -17,41 +17,113 @@ const scope = ref<Scope>('core')
 const picked = ref<Part | null>(null)
 const limit = ref('')
 const matches = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/).filter((word) => word !== '')
-  return words.length === 0 ? [] : (library.value?.parts ?? []).filter((part) => words.every((word) => `${partLabel(part)} ${roleNames[part.role]}`.toLowerCase().includes(word))).slice(0, 10)
+  const words = search.value
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '')
+  return words.length === 0
+    ? []
+    : (library.value?.parts ?? [])
+        .filter((part) =>
+          words.every((word) => `${partLabel(part)} ${roleNames[part.role]}`.toLowerCase().includes(word)),
+        )
+        .slice(0, 10)
 })
 async function hunt() {
   const part = picked.value!
-  if (await run(() => build.choose({ kind: 'hunt', partId: part.id, limit: limit.value.trim() === '' ? null : limit.value.trim(), scope: scope.value }, part.name))) emit('close')
+  if (
+    await run(() =>
+      build.choose(
+        {
+          kind: 'hunt',
+          partId: part.id,
+          limit: limit.value.trim() === '' ? null : limit.value.trim(),
+          scope: scope.value,
+        },
+        part.name,
+      ),
+    )
+  )
+    emit('close')
 }
 async function own(shelfId: string, name: string) {
   if (await run(() => build.choose({ kind: 'owned', shelfId, scope: scope.value }, name))) emit('close')
 }
 async function shelve() {
   const part = picked.value!
-  if (await run(async () => {
-    const { id } = await request<{ id: string }>('/api/library/shelf', { method: 'POST', body: { partId: part.id, condition: 'used', cost: '0', currency: view.currency, note: '' } })
-    await build.choose({ kind: 'owned', shelfId: id, scope: scope.value }, part.name)
-  })) emit('close')
+  if (
+    await run(async () => {
+      const { id } = await request<{ id: string }>('/api/library/shelf', {
+        method: 'POST',
+        body: { partId: part.id, condition: 'used', cost: '0', currency: view.currency, note: '' },
+      })
+      await build.choose({ kind: 'owned', shelfId: id, scope: scope.value }, part.name)
+    })
+  )
+    emit('close')
 }
-const free = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.soldOn === null && thing.usedIn === null))
+const free = computed(() =>
+  (library.value?.shelf ?? []).filter((thing) => thing.soldOn === null && thing.usedIn === null),
+)
 </script>
 
 <template>
   <Dialog open class="relative z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-ink/25" aria-hidden="true" />
-    <DialogPanel class="sheet fixed top-16 left-1/2 max-h-[80vh] w-[560px] max-w-[96vw] -translate-x-1/2 overflow-y-auto p-5">
+    <DialogPanel
+      class="sheet fixed top-16 left-1/2 max-h-[80vh] w-[560px] max-w-[96vw] -translate-x-1/2 overflow-y-auto p-5"
+    >
       <DialogTitle as="h1">A hunt, or a part you own</DialogTitle>
-      <label class="mt-3 block text-xs text-soft">scope <select v-model="scope" class="field ml-1"><option v-for="each in scopes" :key="each" :value="each">{{ scopeNames[each] }}</option></select></label>
-      <input v-model="search" class="field mt-3 w-full" placeholder="type a part's name or role" aria-label="part" @input="picked = null">
-      <ul v-if="!picked" class="mt-1"><li v-for="part in matches" :key="part.id"><button type="button" class="flex w-full justify-between px-2 py-1 text-left hover:bg-paper" @click="picked = part">{{ partLabel(part) }}<span class="text-xs text-soft">{{ roleNames[part.role] }}</span></button></li></ul>
+      <label class="mt-3 block text-xs text-soft"
+        >scope
+        <select v-model="scope" class="field ml-1">
+          <option v-for="each in scopes" :key="each" :value="each">{{ scopeNames[each] }}</option>
+        </select></label
+      >
+      <input
+        v-model="search"
+        class="field mt-3 w-full"
+        placeholder="type a part's name or role"
+        aria-label="part"
+        @input="picked = null"
+      />
+      <ul v-if="!picked" class="mt-1">
+        <li v-for="part in matches" :key="part.id">
+          <button
+            type="button"
+            class="flex w-full justify-between px-2 py-1 text-left hover:bg-paper"
+            @click="picked = part"
+          >
+            {{ partLabel(part) }}<span class="text-xs text-soft">{{ roleNames[part.role] }}</span>
+          </button>
+        </li>
+      </ul>
       <div v-else class="mt-2 border-l-4 border-settled pl-3">
         <p class="font-semibold">{{ partLabel(picked) }}</p>
-        <p class="mt-1 flex items-center gap-2">pay up to <input v-model="limit" class="field figures w-24" placeholder="street price" aria-label="pay up to"> {{ view.currency }} <button type="button" class="button button-main" @click="hunt">Hunt for it</button><button type="button" class="button" @click="shelve">I own it</button></p>
+        <p class="mt-1 flex items-center gap-2">
+          pay up to
+          <input
+            v-model="limit"
+            class="field figures w-24"
+            placeholder="street price"
+            aria-label="pay up to"
+          />
+          {{ view.currency }}
+          <button type="button" class="button button-main" @click="hunt">Hunt for it</button
+          ><button type="button" class="button" @click="shelve">I own it</button>
+        </p>
       </div>
       <template v-if="free.length > 0">
         <h2 class="mt-4">On the shelf</h2>
-        <p v-for="thing in free" :key="thing.id" class="flex items-center justify-between border-b border-line py-1"><span>{{ thing.name }} <span class="text-soft">{{ thing.note }}</span></span><button type="button" class="button !py-0.5" @click="own(thing.id, thing.name)">Use it</button></p>
+        <p
+          v-for="thing in free"
+          :key="thing.id"
+          class="flex items-center justify-between border-b border-line py-1"
+        >
+          <span
+            >{{ thing.name }} <span class="text-soft">{{ thing.note }}</span></span
+          ><button type="button" class="button !py-0.5" @click="own(thing.id, thing.name)">Use it</button>
+        </p>
       </template>
       <button type="button" class="button mt-4" @click="emit('close')">Close</button>
     </DialogPanel>

@@ -8,12 +8,23 @@ const print = () => window.print()
 
 <template>
   <section aria-label="assembly" class="max-w-[760px] print:max-w-none">
-    <div class="flex items-center"><h2>Putting {{ name }} together</h2><button type="button" class="button ml-auto print:hidden" @click="print">Print</button></div>
+    <div class="flex items-center">
+      <h2>Putting {{ name }} together</h2>
+      <button type="button" class="button ml-auto print:hidden" @click="print">Print</button>
+    </div>
     <ol class="mt-2">
       <li v-for="(step, index) in steps" :key="step.title" class="mb-3 break-inside-avoid">
         <h3 class="font-semibold">{{ index + 1 }}. {{ step.title }}</h3>
-        <p v-for="point in step.tricky" :key="point" class="mt-1 border-l-4 border-waiting bg-waiting-ground px-3 py-1">{{ point }}</p>
-        <label v-for="line in step.lines" :key="line" class="mt-1 flex gap-2"><input type="checkbox" class="mt-1">{{ line }}</label>
+        <p
+          v-for="point in step.tricky"
+          :key="point"
+          class="mt-1 border-l-4 border-waiting bg-waiting-ground px-3 py-1"
+        >
+          {{ point }}
+        </p>
+        <label v-for="line in step.lines" :key="line" class="mt-1 flex gap-2"
+          ><input type="checkbox" class="mt-1" />{{ line }}</label
+        >
       </li>
     </ol>
   </section>

@@ -10,20 +10,68 @@ const { run } = useDeed()
 const cpus = ref<readonly Part[]>([])
 const chosen = reactive({ partId: '', cpuId: '', months: 6 })
 const sheet = ref<CarryView | null>(null)
-onMounted(() => run(async () => {
-  cpus.value = (await request<LibraryView>('/api/library')).parts.filter((part) => part.role === 'cpu')
-}))
-watch(() => steps.steps, (list) => {
-  if (!list.some((step) => step.partId === chosen.partId)) chosen.partId = list[0]?.partId ?? ''
-}, { immediate: true })
-watch(chosen, () => {
-  if (chosen.partId && chosen.cpuId && chosen.months > 0) void run(async () => (sheet.value = await request<CarryView>(`/api/builds/${view.id}/carry?partId=${chosen.partId}&cpuId=${chosen.cpuId}&months=${chosen.months}`)))
-}, { deep: true })
+onMounted(() =>
+  run(async () => {
+    cpus.value = (await request<LibraryView>('/api/library')).parts.filter((part) => part.role === 'cpu')
+  }),
+)
+watch(
+  () => steps.steps,
+  (list) => {
+    if (!list.some((step) => step.partId === chosen.partId)) chosen.partId = list[0]?.partId ?? ''
+  },
+  { immediate: true },
+)
+watch(
+  chosen,
+  () => {
+    if (chosen.partId && chosen.cpuId && chosen.months > 0)
+      void run(
+        async () =>
+          (sheet.value = await request<CarryView>(
+            `/api/builds/${view.id}/carry?partId=${chosen.partId}&cpuId=${chosen.cpuId}&months=${chosen.months}`,
+          )),
+      )
+  },
+  { deep: true },
+)
 </script>
 
 <template>
   <section class="mt-4 border-l-4 border-info pl-3" aria-label="moves to the next machine">
-    <p class="flex flex-wrap items-center gap-2">The <select v-model="chosen.partId" class="field" aria-label="card that moves"><option v-for="step in steps.steps" :key="step.id" :value="step.partId">{{ step.name }}</option></select> moves in <input v-model.number="chosen.months" type="number" min="1" max="60" class="field figures w-16" aria-label="months until it moves"> months to a machine with <select v-model="chosen.cpuId" class="field" aria-label="CPU of the next machine"><option value="">which CPU?</option><option v-for="cpu in cpus" :key="cpu.id" :value="cpu.id">{{ partLabel(cpu) }}</option></select></p>
-    <p v-if="sheet" class="mt-1" data-test="carry">{{ signedPercent(100 * sheet.framesNow) }} frames now, {{ signedPercent(100 * sheet.framesAfter) }} after the move. It costs <b class="figures">{{ amount(sheet.price, view.currency) }}</b> today and about <b class="figures">{{ amount(sheet.priceThen, view.currency) }}</b> then<template v-if="sheet.percentPer30Days !== 0"> ({{ signedPercent(sheet.percentPer30Days) }} in 30 days)</template><template v-else> (no trend)</template>: having it now costs <b class="figures">{{ amount(sheet.costOfNow, view.currency) }}</b> over waiting. <span class="tag" :class="sheet.better === 'now' ? 'tag-settled' : 'tag-waiting'">{{ sheet.better === 'now' ? 'take it now' : 'wait with it' }}</span></p>
+    <p class="flex flex-wrap items-center gap-2">
+      The
+      <select v-model="chosen.partId" class="field" aria-label="card that moves">
+        <option v-for="step in steps.steps" :key="step.id" :value="step.partId">{{ step.name }}</option>
+      </select>
+      moves in
+      <input
+        v-model.number="chosen.months"
+        type="number"
+        min="1"
+        max="60"
+        class="field figures w-16"
+        aria-label="months until it moves"
+      />
+      months to a machine with
+      <select v-model="chosen.cpuId" class="field" aria-label="CPU of the next machine">
+        <option value="">which CPU?</option>
+        <option v-for="cpu in cpus" :key="cpu.id" :value="cpu.id">{{ partLabel(cpu) }}</option>
+      </select>
+    </p>
+    <p v-if="sheet" class="mt-1" data-test="carry">
+      {{ signedPercent(100 * sheet.framesNow) }} frames now,
+      {{ signedPercent(100 * sheet.framesAfter) }} after the move. It costs
+      <b class="figures">{{ amount(sheet.price, view.currency) }}</b> today and about
+      <b class="figures">{{ amount(sheet.priceThen, view.currency) }}</b> then<template
+        v-if="sheet.percentPer30Days !== 0"
+      >
+        ({{ signedPercent(sheet.percentPer30Days) }} in 30 days)</template
+      ><template v-else> (no trend)</template>: having it now costs
+      <b class="figures">{{ amount(sheet.costOfNow, view.currency) }}</b> over waiting.
+      <span class="tag" :class="sheet.better === 'now' ? 'tag-settled' : 'tag-waiting'">{{
+        sheet.better === 'now' ? 'take it now' : 'wait with it'
+      }}</span>
+    </p>
   </section>
 </template>

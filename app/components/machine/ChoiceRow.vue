@@ -10,24 +10,107 @@ const { choice, view } = defineProps<{ choice: ChoiceView; view: BuildView }>()
 const build = useBuild()
 const { run } = useDeed()
 const reason = ref(choice.reason)
-watch(() => choice.reason, (next) => (reason.value = next))
+watch(
+  () => choice.reason,
+  (next) => (reason.value = next),
+)
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const saveReason = () => reason.value !== choice.reason && run(() => build.changeChoice(choice.id, { reason: reason.value }, choice.label))
-const takeOut = () => run(() => build.takeOut(choice.id, choice.label), { message: `${choice.label} taken out`, undo: () => build.putBack(choice.id, choice.label) })
-const wait = computed(() => (choice.kind !== 'hunt' ? '' : choice.expectedWait === null ? ', no sale seen at that price' : choice.expectedWait === 0 ? ', a shop asks no more' : `, about ${Math.ceil(choice.expectedWait)} days`))
+const saveReason = () =>
+  reason.value !== choice.reason &&
+  run(() => build.changeChoice(choice.id, { reason: reason.value }, choice.label))
+const takeOut = () =>
+  run(() => build.takeOut(choice.id, choice.label), {
+    message: `${choice.label} taken out`,
+    undo: () => build.putBack(choice.id, choice.label),
+  })
+const wait = computed(() =>
+  choice.kind !== 'hunt'
+    ? ''
+    : choice.expectedWait === null
+      ? ', no sale seen at that price'
+      : choice.expectedWait === 0
+        ? ', a shop asks no more'
+        : `, about ${Math.ceil(choice.expectedWait)} days`,
+)
 </script>
 
 <template>
   <tr>
     <td class="min-w-44">
-      <b class="font-medium">{{ choice.label }}</b> <span v-if="choice.paidOn" class="tag tag-settled">paid</span> <span v-if="choice.isInherited" class="tag tag-info" title="as in the build this is a variant of; a change here is this variant’s own">shared</span>
-      <span class="block text-xs text-soft">{{ choice.roles.map((role) => roleNames[role]).join(', ') }} · <NuxtLink v-if="choice.leadId" :to="`/b/${view.id}/leads?lead=${choice.leadId}`" class="underline decoration-dotted">{{ choice.source }}</NuxtLink><template v-else>{{ choice.source }}{{ wait }}</template></span>
-      <span v-if="choice.leftOut.length > 0" class="block text-xs text-waiting">not built in: {{ choice.parts.filter((part) => choice.leftOut.includes(part.id)).map((part) => part.name).join(', ') }} <button type="button" class="quiet-button" @click="run(() => build.changeChoice(choice.id, { leftOut: [] }, choice.label))">build it in</button></span>
+      <b class="font-medium">{{ choice.label }}</b>
+      <span v-if="choice.paidOn" class="tag tag-settled">paid</span>
+      <span
+        v-if="choice.isInherited"
+        class="tag tag-info"
+        title="as in the build this is a variant of; a change here is this variant’s own"
+        >shared</span
+      >
+      <span class="block text-xs text-soft"
+        >{{ choice.roles.map((role) => roleNames[role]).join(', ') }} ·
+        <NuxtLink
+          v-if="choice.leadId"
+          :to="`/b/${view.id}/leads?lead=${choice.leadId}`"
+          class="underline decoration-dotted"
+          >{{ choice.source }}</NuxtLink><template v-else>{{ choice.source }}{{ wait }}</template></span
+      >
+      <span v-if="choice.leftOut.length > 0" class="block text-xs text-waiting"
+        >not built in:
+        {{
+          choice.parts
+            .filter((part) => choice.leftOut.includes(part.id))
+            .map((part) => part.name)
+            .join(', ')
+        }}
+        <button
+          type="button"
+          class="quiet-button"
+          @click="run(() => build.changeChoice(choice.id, { leftOut: [] }, choice.label))"
+        >
+          build it in
+        </button></span
+      >
     </td>
-    <td><select class="field !min-h-0 w-[124px] !py-0.5" :value="choice.scope" :aria-label="`scope of ${choice.label}`" @change="run(() => build.changeChoice(choice.id, { scope: value($event) }, choice.label))"><option v-for="scope in scopes" :key="scope" :value="scope">{{ scopeNames[scope] }}</option></select></td>
-    <td><input v-model="reason" class="field !min-h-0 w-full min-w-32 !py-0.5" placeholder="why this one" :aria-label="`reason for ${choice.label}`" @change="saveReason"></td>
-    <td class="amount"><TheFigure :text="amount(choice.payNow, view.currency)" :working="() => choiceWorking(view, choice)" /></td>
-    <td class="amount text-soft"><TheFigure :text="amount(choice.anyoneCanPay, view.currency)" :working="() => choiceWorking(view, choice)" /></td>
-    <td class="whitespace-nowrap"><button v-if="choice.kind !== 'owned' && !choice.isInherited" type="button" class="quiet-button mr-2" @click="run(() => build.changeChoice(choice.id, { paidOn: choice.paidOn ? null : view.today }, choice.label))">{{ choice.paidOn ? 'not paid' : 'paid' }}</button><button type="button" class="quiet-button" @click="takeOut">take out</button></td>
+    <td>
+      <select
+        class="field !min-h-0 w-[124px] !py-0.5"
+        :value="choice.scope"
+        :aria-label="`scope of ${choice.label}`"
+        @change="run(() => build.changeChoice(choice.id, { scope: value($event) }, choice.label))"
+      >
+        <option v-for="scope in scopes" :key="scope" :value="scope">{{ scopeNames[scope] }}</option>
+      </select>
+    </td>
+    <td>
+      <input
+        v-model="reason"
+        class="field !min-h-0 w-full min-w-32 !py-0.5"
+        placeholder="why this one"
+        :aria-label="`reason for ${choice.label}`"
+        @change="saveReason"
+      />
+    </td>
+    <td class="amount">
+      <TheFigure :text="amount(choice.payNow, view.currency)" :working="() => choiceWorking(view, choice)" />
+    </td>
+    <td class="amount text-soft">
+      <TheFigure
+        :text="amount(choice.anyoneCanPay, view.currency)"
+        :working="() => choiceWorking(view, choice)"
+      />
+    </td>
+    <td class="whitespace-nowrap">
+      <button
+        v-if="choice.kind !== 'owned' && !choice.isInherited"
+        type="button"
+        class="quiet-button mr-2"
+        @click="
+          run(() =>
+            build.changeChoice(choice.id, { paidOn: choice.paidOn ? null : view.today }, choice.label),
+          )
+        "
+      >
+        {{ choice.paidOn ? 'not paid' : 'paid' }}</button
+      ><button type="button" class="quiet-button" @click="takeOut">take out</button>
+    </td>
   </tr>
 </template>

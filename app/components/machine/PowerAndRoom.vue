@@ -15,33 +15,152 @@ const room = computed(() => machine.room)
   <div class="grid grid-cols-2 gap-4 max-lg:grid-cols-1">
     <section class="sheet self-start p-3" aria-label="power">
       <h2>Power</h2>
-      <table class="ledger mt-1"><tbody>
-        <tr><td>sustained</td><td class="amount"><TheFigure strong data-figure="sustained" :text="watts(machine.power.sustained)" :working="() => drawWorking(machine.power)" /></td></tr>
-        <tr><td>with short peaks of the card</td><td class="amount">{{ watts(machine.power.peak) }}</td></tr>
-        <tr><td>the house wants <span class="text-xs text-soft">{{ supplyRuleText(machine.rules.supplyRule) }}</span></td><td class="amount">{{ watts(machine.power.wanted) }}</td></tr>
-        <tr v-if="machine.power.supply"><td>the supply gives<template v-if="machine.power.supply.nowW < machine.power.supply.ratedW"> at its age</template></td><td class="amount" :class="machine.power.supply.nowW >= Math.max(machine.power.wanted, machine.power.peak) ? 'text-settled' : 'text-stop'">{{ watts(machine.power.supply.nowW) }}</td></tr>
-        <template v-if="machine.power.wall">
-          <tr><td>from the wall: idle, office work</td><td class="amount">{{ watts(machine.power.wall.idle) }}, {{ watts(machine.power.wall.work) }}</td></tr>
-          <tr><td>from the wall at full load</td><td class="amount"><TheFigure strong :text="watts(machine.power.wall.full)" :working="() => wallWorking(machine, currency)" /></td></tr>
-          <tr><td>a year of it <span class="text-xs text-soft">{{ machine.rules.fullHours }} h full, {{ machine.rules.idleHours }} h idle a day</span></td><td class="amount"><TheFigure :text="amount(machine.power.yearly, currency)" :working="() => wallWorking(machine, currency)" /></td></tr>
-        </template>
-      </tbody></table>
-      <h3 v-if="machine.power.leads.length > 0" class="mt-3 text-xs text-soft">leads and adapters against what they carry</h3>
-      <div v-for="(lead, index) in machine.power.leads" :key="index" class="mt-1 grid grid-cols-[1fr_110px_90px] items-center gap-2"><span class="truncate">{{ lead.what }}</span><span class="h-[8px] border border-line"><span class="block h-full" :class="lead.loadW > lead.limitW ? 'bg-stop' : 'bg-settled'" :style="{ width: `${share(lead.loadW, lead.limitW)}%` }" /></span><span class="figures text-right text-xs" :class="{ 'text-stop': lead.loadW > lead.limitW }">{{ Math.round(lead.loadW) }} of {{ lead.limitW }} W</span></div>
+      <table class="ledger mt-1">
+        <tbody>
+          <tr>
+            <td>sustained</td>
+            <td class="amount">
+              <TheFigure
+                strong
+                data-figure="sustained"
+                :text="watts(machine.power.sustained)"
+                :working="() => drawWorking(machine.power)"
+              />
+            </td>
+          </tr>
+          <tr>
+            <td>with short peaks of the card</td>
+            <td class="amount">{{ watts(machine.power.peak) }}</td>
+          </tr>
+          <tr>
+            <td>
+              the house wants
+              <span class="text-xs text-soft">{{ supplyRuleText(machine.rules.supplyRule) }}</span>
+            </td>
+            <td class="amount">{{ watts(machine.power.wanted) }}</td>
+          </tr>
+          <tr v-if="machine.power.supply">
+            <td>
+              the supply gives<template v-if="machine.power.supply.nowW < machine.power.supply.ratedW">
+                at its age</template
+              >
+            </td>
+            <td
+              class="amount"
+              :class="
+                machine.power.supply.nowW >= Math.max(machine.power.wanted, machine.power.peak)
+                  ? 'text-settled'
+                  : 'text-stop'
+              "
+            >
+              {{ watts(machine.power.supply.nowW) }}
+            </td>
+          </tr>
+          <template v-if="machine.power.wall">
+            <tr>
+              <td>from the wall: idle, office work</td>
+              <td class="amount">
+                {{ watts(machine.power.wall.idle) }}, {{ watts(machine.power.wall.work) }}
+              </td>
+            </tr>
+            <tr>
+              <td>from the wall at full load</td>
+              <td class="amount">
+                <TheFigure
+                  strong
+                  :text="watts(machine.power.wall.full)"
+                  :working="() => wallWorking(machine, currency)"
+                />
+              </td>
+            </tr>
+            <tr>
+              <td>
+                a year of it
+                <span class="text-xs text-soft"
+                  >{{ machine.rules.fullHours }} h full, {{ machine.rules.idleHours }} h idle a day</span
+                >
+              </td>
+              <td class="amount">
+                <TheFigure
+                  :text="amount(machine.power.yearly, currency)"
+                  :working="() => wallWorking(machine, currency)"
+                />
+              </td>
+            </tr>
+          </template>
+        </tbody>
+      </table>
+      <h3 v-if="machine.power.leads.length > 0" class="mt-3 text-xs text-soft">
+        leads and adapters against what they carry
+      </h3>
+      <div
+        v-for="(lead, index) in machine.power.leads"
+        :key="index"
+        class="mt-1 grid grid-cols-[1fr_110px_90px] items-center gap-2"
+      >
+        <span class="truncate">{{ lead.what }}</span
+        ><span class="h-[8px] border border-line"
+          ><span
+            class="block h-full"
+            :class="lead.loadW > lead.limitW ? 'bg-stop' : 'bg-settled'"
+            :style="{ width: `${share(lead.loadW, lead.limitW)}%` }" /></span
+        ><span class="figures text-right text-xs" :class="{ 'text-stop': lead.loadW > lead.limitW }"
+          >{{ Math.round(lead.loadW) }} of {{ lead.limitW }} W</span
+        >
+      </div>
     </section>
     <section class="sheet self-start p-3" aria-label="room to grow">
       <h2>Room to grow</h2>
-      <p v-if="room.first" class="mt-1">First sensible upgrade: <b>{{ room.first.what }}</b>, <span class="figures">{{ amount(room.first.cost, currency) }}</span>.</p>
-      <table class="ledger mt-1"><tbody>
-        <tr v-if="room.memory"><td>memory slots free</td><td class="amount">{{ room.memory.freeSlots }} of {{ room.memory.slots }}</td></tr>
-        <tr v-if="room.memory"><td>memory now, at most</td><td class="amount">{{ room.memory.nowGb }} GB, {{ room.memory.mostGb === null ? 'not known' : `${room.memory.mostGb} GB` }}</td></tr>
-        <tr v-if="room.moreMemory?.add"><td>add {{ room.moreMemory.add.name }}</td><td class="amount">{{ amount(room.moreMemory.add.cost, currency) }}</td></tr>
-        <tr v-if="room.moreMemory?.replace"><td>or {{ room.moreMemory.replace.name }}, the old kit sold for {{ amount(room.moreMemory.replace.sold, currency) }}</td><td class="amount">{{ amount(room.moreMemory.replace.cost, currency) }}</td></tr>
-        <tr v-if="room.m2Free !== null"><td>M.2 slots, SATA ports free</td><td class="amount">{{ room.m2Free }}, {{ room.sataFree ?? '—' }}</td></tr>
-        <tr v-if="room.wattsFree !== null"><td>watts over what the house wants</td><td class="amount" :class="room.wattsFree < 0 ? 'text-stop' : ''">{{ room.wattsFree }} W</td></tr>
-      </tbody></table>
-      <h3 v-if="room.cpus.length > 0" class="mt-3 text-xs text-soft">next CPUs this board takes, the old one sold</h3>
-      <table v-if="room.cpus.length > 0" class="ledger"><tbody><tr v-for="cpu in room.cpus" :key="cpu.name"><td>{{ cpu.name }} <span v-if="cpu.flash" class="tag tag-waiting">flash first</span></td><td class="amount">+{{ percent(cpu.gain) }}</td><td class="amount">{{ signedAmount(cpu.more, currency) }}</td></tr></tbody></table>
+      <p v-if="room.first" class="mt-1">
+        First sensible upgrade: <b>{{ room.first.what }}</b>,
+        <span class="figures">{{ amount(room.first.cost, currency) }}</span>.
+      </p>
+      <table class="ledger mt-1">
+        <tbody>
+          <tr v-if="room.memory">
+            <td>memory slots free</td>
+            <td class="amount">{{ room.memory.freeSlots }} of {{ room.memory.slots }}</td>
+          </tr>
+          <tr v-if="room.memory">
+            <td>memory now, at most</td>
+            <td class="amount">
+              {{ room.memory.nowGb }} GB,
+              {{ room.memory.mostGb === null ? 'not known' : `${room.memory.mostGb} GB` }}
+            </td>
+          </tr>
+          <tr v-if="room.moreMemory?.add">
+            <td>add {{ room.moreMemory.add.name }}</td>
+            <td class="amount">{{ amount(room.moreMemory.add.cost, currency) }}</td>
+          </tr>
+          <tr v-if="room.moreMemory?.replace">
+            <td>
+              or {{ room.moreMemory.replace.name }}, the old kit sold for
+              {{ amount(room.moreMemory.replace.sold, currency) }}
+            </td>
+            <td class="amount">{{ amount(room.moreMemory.replace.cost, currency) }}</td>
+          </tr>
+          <tr v-if="room.m2Free !== null">
+            <td>M.2 slots, SATA ports free</td>
+            <td class="amount">{{ room.m2Free }}, {{ room.sataFree ?? '—' }}</td>
+          </tr>
+          <tr v-if="room.wattsFree !== null">
+            <td>watts over what the house wants</td>
+            <td class="amount" :class="room.wattsFree < 0 ? 'text-stop' : ''">{{ room.wattsFree }} W</td>
+          </tr>
+        </tbody>
+      </table>
+      <h3 v-if="room.cpus.length > 0" class="mt-3 text-xs text-soft">
+        next CPUs this board takes, the old one sold
+      </h3>
+      <table v-if="room.cpus.length > 0" class="ledger">
+        <tbody>
+          <tr v-for="cpu in room.cpus" :key="cpu.name">
+            <td>{{ cpu.name }} <span v-if="cpu.flash" class="tag tag-waiting">flash first</span></td>
+            <td class="amount">+{{ percent(cpu.gain) }}</td>
+            <td class="amount">{{ signedAmount(cpu.more, currency) }}</td>
+          </tr>
+        </tbody>
+      </table>
     </section>
   </div>
 </template>

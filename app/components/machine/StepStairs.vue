@@ -14,8 +14,14 @@ const { run } = useDeed()
 const steps = shallowRef<StepsView | null>(null)
 const role = useRouteState('role', 'graphics')
 const load = async () => (steps.value = await request<StepsView>(`/api/builds/${view.id}/steps`))
-watch(() => view.receipt.totals.payNow, () => run(load), { immediate: true })
-const shown = computed(() => steps.value?.roles.find((each) => each.role === role.value) ?? steps.value?.roles[0])
+watch(
+  () => view.receipt.totals.payNow,
+  () => run(load),
+  { immediate: true },
+)
+const shown = computed(
+  () => steps.value?.roles.find((each) => each.role === role.value) ?? steps.value?.roles[0],
+)
 const gainOf = (step: StepView) => step.framesChange ?? step.worthChange ?? null
 const width = 1080
 const height = 190
@@ -31,22 +37,45 @@ const scale = computed(() => {
 const short = (name: string) => name.replace(/^\S+ /, '')
 async function take(step: StepView) {
   const partOut = view.parts.find((part) => part.role === shown.value!.role)?.id ?? null
-  await run(async () => {
-    build.take(await request<BuildView>(`/api/builds/${view.id}/swap`, { method: 'POST', body: { partId: step.partId, leadId: step.from === 'lead' ? step.id : null, out: partOut } }), step.name)
-    await load()
-    emit('changed')
-  }, { message: `${step.name} is in` })
+  await run(
+    async () => {
+      build.take(
+        await request<BuildView>(`/api/builds/${view.id}/swap`, {
+          method: 'POST',
+          body: { partId: step.partId, leadId: step.from === 'lead' ? step.id : null, out: partOut },
+        }),
+        step.name,
+      )
+      await load()
+      emit('changed')
+    },
+    { message: `${step.name} is in` },
+  )
 }
 async function slim(swap: NonNullable<StepsView['slimming']>['swaps'][number]) {
   const out = view.choices.find((choice) => choice.id === swap.choiceId)?.parts[0]?.id ?? null
-  await run(async () => {
-    build.take(await request<BuildView>(`/api/builds/${view.id}/swap`, { method: 'POST', body: { partId: swap.partId, leadId: swap.from === 'lead' ? swap.id : null, out } }), swap.name)
-    await load()
-    emit('changed')
-  }, { message: `${swap.name} is in, ${amount(swap.saved, view.currency)} saved` })
+  await run(
+    async () => {
+      build.take(
+        await request<BuildView>(`/api/builds/${view.id}/swap`, {
+          method: 'POST',
+          body: { partId: swap.partId, leadId: swap.from === 'lead' ? swap.id : null, out },
+        }),
+        swap.name,
+      )
+      await load()
+      emit('changed')
+    },
+    { message: `${swap.name} is in, ${amount(swap.saved, view.currency)} saved` },
+  )
 }
 const words = (step: StepView) => {
-  const gain = step.framesChange !== null ? `${signedPercent(100 * step.framesChange)} frames in your targets` : step.worthChange === null ? '' : `${signedPercent(100 * step.worthChange)} ${indexUnit(shown.value!.role)}`
+  const gain =
+    step.framesChange !== null
+      ? `${signedPercent(100 * step.framesChange)} frames in your targets`
+      : step.worthChange === null
+        ? ''
+        : `${signedPercent(100 * step.worthChange)} ${indexUnit(shown.value!.role)}`
   return `${signedAmount(step.more, view.currency)}${gain ? ` for ${gain}` : ''}`
 }
 </script>
@@ -54,31 +83,137 @@ const words = (step: StepView) => {
 <template>
   <section aria-label="steps up">
     <div v-if="steps?.slimming" class="mb-4 border-l-4 border-stop bg-stop-ground p-3" data-test="slimming">
-      <p><b>{{ amount(steps.slimming.over, view.currency) }} over the budget.</b> <template v-if="steps.slimming.swaps.length > 0">What saves most for the least lost, in order:</template><template v-else>No swap saves anything without making the machine worse.</template></p>
-      <p v-for="swap in steps.slimming.swaps" :key="swap.choiceId" class="mt-1 flex items-center gap-2"><span class="min-w-0 flex-1">{{ swap.name }} for {{ swap.out }}</span><span class="figures text-settled">−{{ amount(swap.saved, view.currency) }}</span><span class="text-soft">{{ percent(swap.lost, 1) }} lost</span><button type="button" class="button !py-0.5" @click="slim(swap)">swap</button></p>
-      <p v-if="steps.slimming.stillOver > 0" class="mt-1 text-stop">Still {{ amount(steps.slimming.stillOver, view.currency) }} over after that.</p>
+      <p>
+        <b>{{ amount(steps.slimming.over, view.currency) }} over the budget.</b>
+        <template v-if="steps.slimming.swaps.length > 0"
+          >What saves most for the least lost, in order:</template
+        ><template v-else>No swap saves anything without making the machine worse.</template>
+      </p>
+      <p v-for="swap in steps.slimming.swaps" :key="swap.choiceId" class="mt-1 flex items-center gap-2">
+        <span class="min-w-0 flex-1">{{ swap.name }} for {{ swap.out }}</span
+        ><span class="figures text-settled">−{{ amount(swap.saved, view.currency) }}</span
+        ><span class="text-soft">{{ percent(swap.lost, 1) }} lost</span
+        ><button type="button" class="button !py-0.5" @click="slim(swap)">swap</button>
+      </p>
+      <p v-if="steps.slimming.stillOver > 0" class="mt-1 text-stop">
+        Still {{ amount(steps.slimming.stillOver, view.currency) }} over after that.
+      </p>
     </div>
-    <div class="mb-2 flex flex-wrap items-center gap-2"><h2>Steps up</h2><button v-for="each in steps?.roles" :key="each.role" type="button" class="button !py-0.5" :class="{ 'button-main': each.role === shown?.role }" :aria-pressed="each.role === shown?.role" @click="role = each.role">{{ roleNames[each.role as Role] }} <span class="figures text-xs">{{ each.steps.length }}</span></button><span class="ml-auto text-soft">{{ steps ? `${amount(steps.left, view.currency)} left` : '' }}</span></div>
+    <div class="mb-2 flex flex-wrap items-center gap-2">
+      <h2>Steps up</h2>
+      <button
+        v-for="each in steps?.roles"
+        :key="each.role"
+        type="button"
+        class="button !py-0.5"
+        :class="{ 'button-main': each.role === shown?.role }"
+        :aria-pressed="each.role === shown?.role"
+        @click="role = each.role"
+      >
+        {{ roleNames[each.role as Role] }}
+        <span class="figures text-xs">{{ each.steps.length }}</span></button
+      ><span class="ml-auto text-soft">{{ steps ? `${amount(steps.left, view.currency)} left` : '' }}</span>
+    </div>
     <p v-if="!steps" class="text-soft" role="status">Climbing…</p>
     <template v-else-if="shown">
-      <p v-if="shown.present" class="text-soft">Now: {{ shown.present.name }}, <span class="figures">{{ amount(shown.present.cost, view.currency) }}</span> {{ shown.present.choiceId ? 'as chosen' : 'would come back if it were sold' }}.</p>
-      <p v-if="shown.steps.length === 0" class="mt-2">No step up that {{ amount(steps.left, view.currency) }} pays for and that fits.</p>
+      <p v-if="shown.present" class="text-soft">
+        Now: {{ shown.present.name }},
+        <span class="figures">{{ amount(shown.present.cost, view.currency) }}</span>
+        {{ shown.present.choiceId ? 'as chosen' : 'would come back if it were sold' }}.
+      </p>
+      <p v-if="shown.steps.length === 0" class="mt-2">
+        No step up that {{ amount(steps.left, view.currency) }} pays for and that fits.
+      </p>
       <figure v-else>
-        <svg :viewBox="`0 0 ${width} ${height}`" class="w-full" role="img" :aria-label="shown.steps.map((step) => `${step.name}: ${words(step)}`).join('; ')">
+        <svg
+          :viewBox="`0 0 ${width} ${height}`"
+          class="w-full"
+          role="img"
+          :aria-label="shown.steps.map((step) => `${step.name}: ${words(step)}`).join('; ')"
+        >
           <line x1="40" :x2="width - 8" :y1="scale.y(0)" :y2="scale.y(0)" stroke="var(--line)" />
           <g v-for="(step, index) in shown.steps" :key="step.id">
-            <rect :x="scale.x(step.more)" :y="scale.y(gainOf(step) ?? 0)" :width="Math.max(3, (index + 1 < shown.steps.length ? scale.x(shown.steps[index + 1]!.more) : width - 8) - scale.x(step.more))" :height="Math.max(1, scale.y(0) - scale.y(gainOf(step) ?? 0))" :fill="step.worthIt ? 'var(--settled-ground)' : 'var(--sheet)'" :stroke="step.worthIt ? 'var(--settled)' : 'var(--soft)'" :stroke-dasharray="step.worthIt ? '' : '3 3'"><title>{{ step.name }}: {{ words(step) }}</title></rect>
-            <text v-if="index === shown.steps.length - 1 || scale.x(shown.steps[index + 1]!.more) - scale.x(step.more) > 70" :x="scale.x(step.more) + 3" :y="scale.y(gainOf(step) ?? 0) - 5" font-size="11" fill="var(--ink)">{{ short(step.name) }}</text>
-            <text v-if="index === shown.steps.length - 1 || scale.x(shown.steps[index + 1]!.more) - scale.x(step.more) > 50" :x="scale.x(step.more)" :y="height - 10" font-size="11" class="figures" fill="var(--soft)">{{ signedAmount(step.more, view.currency) }}</text>
+            <rect
+              :x="scale.x(step.more)"
+              :y="scale.y(gainOf(step) ?? 0)"
+              :width="
+                Math.max(
+                  3,
+                  (index + 1 < shown.steps.length ? scale.x(shown.steps[index + 1]!.more) : width - 8) -
+                    scale.x(step.more),
+                )
+              "
+              :height="Math.max(1, scale.y(0) - scale.y(gainOf(step) ?? 0))"
+              :fill="step.worthIt ? 'var(--settled-ground)' : 'var(--sheet)'"
+              :stroke="step.worthIt ? 'var(--settled)' : 'var(--soft)'"
+              :stroke-dasharray="step.worthIt ? '' : '3 3'"
+            >
+              <title>{{ step.name }}: {{ words(step) }}</title>
+            </rect>
+            <text
+              v-if="
+                index === shown.steps.length - 1 ||
+                scale.x(shown.steps[index + 1]!.more) - scale.x(step.more) > 70
+              "
+              :x="scale.x(step.more) + 3"
+              :y="scale.y(gainOf(step) ?? 0) - 5"
+              font-size="11"
+              fill="var(--ink)"
+            >
+              {{ short(step.name) }}
+            </text>
+            <text
+              v-if="
+                index === shown.steps.length - 1 ||
+                scale.x(shown.steps[index + 1]!.more) - scale.x(step.more) > 50
+              "
+              :x="scale.x(step.more)"
+              :y="height - 10"
+              font-size="11"
+              class="figures"
+              fill="var(--soft)"
+            >
+              {{ signedAmount(step.more, view.currency) }}
+            </text>
           </g>
         </svg>
-        <figcaption class="text-xs text-soft">Tread: money added. Rise: {{ shown.steps.some((step) => step.framesChange !== null) ? 'frames gained in your targets' : `${indexUnit(shown.role)} gained` }}. Dashed: less than {{ steps.threshold }} % for each 10 more, not worth it.</figcaption>
+        <figcaption class="text-xs text-soft">
+          Tread: money added. Rise:
+          {{
+            shown.steps.some((step) => step.framesChange !== null)
+              ? 'frames gained in your targets'
+              : `${indexUnit(shown.role)} gained`
+          }}. Dashed: less than {{ steps.threshold }} % for each 10 more, not worth it.
+        </figcaption>
         <table class="ledger mt-2">
           <tbody>
             <tr v-for="step in shown.steps" :key="step.id">
-              <td>{{ step.name }} <span class="tag" :class="step.worthIt ? 'tag-settled' : ''">{{ step.worthIt ? 'worth it' : 'not worth it' }}</span><span class="block text-xs text-soft">{{ step.from === 'lead' ? 'a lead at hand, expected cost' : 'at today’s price' }}</span></td>
-              <td class="amount">{{ amount(step.price, view.currency) }}</td><td class="amount"><TheFigure :text="signedAmount(step.more, view.currency)" :working="() => stepWorking(step, shown!, view.currency)" /></td><td class="amount">{{ gainOf(step) === null ? '—' : signedPercent(100 * gainOf(step)!) }}</td>
-              <td class="text-right"><button type="button" class="button !py-0.5" :aria-label="`take ${step.name}`" @click="take(step)">take it</button></td>
+              <td>
+                {{ step.name }}
+                <span class="tag" :class="step.worthIt ? 'tag-settled' : ''">{{
+                  step.worthIt ? 'worth it' : 'not worth it'
+                }}</span><span class="block text-xs text-soft">{{
+                  step.from === 'lead' ? 'a lead at hand, expected cost' : 'at today’s price'
+                }}</span>
+              </td>
+              <td class="amount">{{ amount(step.price, view.currency) }}</td>
+              <td class="amount">
+                <TheFigure
+                  :text="signedAmount(step.more, view.currency)"
+                  :working="() => stepWorking(step, shown!, view.currency)"
+                />
+              </td>
+              <td class="amount">{{ gainOf(step) === null ? '—' : signedPercent(100 * gainOf(step)!) }}</td>
+              <td class="text-right">
+                <button
+                  type="button"
+                  class="button !py-0.5"
+                  :aria-label="`take ${step.name}`"
+                  @click="take(step)"
+                >
+                  take it
+                </button>
+              </td>
             </tr>
           </tbody>
         </table>

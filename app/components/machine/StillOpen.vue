@@ -6,65 +6,184 @@ import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
 /** What is still open, by money at risk: findings with the ways that mend them, house rules, empty roles with candidates, what cannot be checked. */
-const { view, machine, selected } = defineProps<{ view: BuildView; machine: MachineView | null; selected: string }>()
+const { view, machine, selected } = defineProps<{
+  view: BuildView
+  machine: MachineView | null
+  selected: string
+}>()
 const emit = defineEmits<{ select: [key: string]; changed: [] }>()
 const build = useBuild()
 const { run } = useDeed()
 const tone = { stops: 'tag-stop', needs: 'tag-waiting', costs: 'tag-waiting', hints: 'tag-info' } as const
-const edge = { stops: '!border-l-stop', needs: '!border-l-waiting', costs: '!border-l-waiting', hints: '!border-l-info' } as const
+const edge = {
+  stops: '!border-l-stop',
+  needs: '!border-l-waiting',
+  costs: '!border-l-waiting',
+  hints: '!border-l-info',
+} as const
 const order = ['stops', 'needs', 'costs', 'hints'] as const
 const risk = (finding: FindingView) => machine?.atRisk[finding.key] ?? 0
-const findings = computed(() => [...view.fit.findings].sort((a, b) => risk(b) - risk(a) || order.indexOf(a.severity) - order.indexOf(b.severity)))
-const nothing = computed(() => view.fit.findings.length + view.fit.cannotCheck.length + view.emptyRoles.length + view.breaches.length === 0)
-const named = (way: MendRow) => (way.parts.length > 0 ? way.parts.map((part) => part.name).join(' + ') : way.what)
+const findings = computed(() =>
+  [...view.fit.findings].sort(
+    (a, b) => risk(b) - risk(a) || order.indexOf(a.severity) - order.indexOf(b.severity),
+  ),
+)
+const nothing = computed(
+  () =>
+    view.fit.findings.length + view.fit.cannotCheck.length + view.emptyRoles.length + view.breaches.length ===
+    0,
+)
+const named = (way: MendRow) =>
+  way.parts.length > 0 ? way.parts.map((part) => part.name).join(' + ') : way.what
 const shownUnknown = ref(false)
 async function take(key: string, way: number, what: string) {
-  await run(async () => {
-    build.take(await request<BuildView>(`/api/builds/${view.id}/mend`, { method: 'POST', body: { key, way } }), what)
-    emit('changed')
-  }, { message: `mended: ${what}` })
+  await run(
+    async () => {
+      build.take(
+        await request<BuildView>(`/api/builds/${view.id}/mend`, { method: 'POST', body: { key, way } }),
+        what,
+      )
+      emit('changed')
+    },
+    { message: `mended: ${what}` },
+  )
 }
 async function unsettle(key: string) {
-  await run(async () => {
-    build.take(await request<BuildView>(`/api/builds/${view.id}/unsettle`, { method: 'POST', body: { key } }), '')
-    emit('changed')
-  }, { message: 'stands open again' })
+  await run(
+    async () => {
+      build.take(
+        await request<BuildView>(`/api/builds/${view.id}/unsettle`, { method: 'POST', body: { key } }),
+        '',
+      )
+      emit('changed')
+    },
+    { message: 'stands open again' },
+  )
 }
 async function hunt(partId: string, name: string) {
-  await run(async () => {
-    await build.choose({ kind: 'hunt', partId, limit: null }, name)
-    emit('changed')
-  }, { message: `${name} is hunted for` })
+  await run(
+    async () => {
+      await build.choose({ kind: 'hunt', partId, limit: null }, name)
+      emit('changed')
+    },
+    { message: `${name} is hunted for` },
+  )
 }
 </script>
 
 <template>
   <section aria-label="still open">
     <p v-if="nothing" class="text-settled">✓ Nothing is open: {{ view.fit.passed.length }} rules passed.</p>
-    <article v-for="finding in findings" :key="finding.key" class="sheet mb-3 border-l-4 p-3" :class="[edge[finding.severity], { 'outline-2 outline-info': finding.key === selected }]" :data-finding="finding.ruleId" @click="emit('select', finding.key)">
-      <p class="flex items-start gap-2"><span class="tag shrink-0" :class="tone[finding.severity]">{{ finding.severity }}</span><b class="min-w-0 flex-1">{{ finding.what }}</b><span v-if="risk(finding) > 0" class="figures shrink-0 text-soft" title="money at risk">{{ amount(risk(finding), view.currency) }}</span></p>
-      <p class="mt-1 text-xs text-soft"><template v-for="(fact, index) in finding.why" :key="fact.partId + fact.fact"><template v-if="index > 0"> against </template>{{ fact.part }}: {{ fact.fact }} <b class="figures text-ink">{{ fact.value }}</b></template></p>
+    <article
+      v-for="finding in findings"
+      :key="finding.key"
+      class="sheet mb-3 border-l-4 p-3"
+      :class="[edge[finding.severity], { 'outline-2 outline-info': finding.key === selected }]"
+      :data-finding="finding.ruleId"
+      @click="emit('select', finding.key)"
+    >
+      <p class="flex items-start gap-2">
+        <span class="tag shrink-0" :class="tone[finding.severity]">{{ finding.severity }}</span
+        ><b class="min-w-0 flex-1">{{ finding.what }}</b
+        ><span v-if="risk(finding) > 0" class="figures shrink-0 text-soft" title="money at risk">{{
+          amount(risk(finding), view.currency)
+        }}</span>
+      </p>
+      <p class="mt-1 text-xs text-soft">
+        <template v-for="(fact, index) in finding.why" :key="fact.partId + fact.fact"
+          ><template v-if="index > 0"> against </template>{{ fact.part }}: {{ fact.fact }}
+          <b class="figures text-ink">{{ fact.value }}</b></template
+        >
+      </p>
       <table v-if="machine && (machine.ways[finding.key] ?? []).length > 0" class="ledger mt-1">
         <tbody>
           <tr v-for="way in machine.ways[finding.key]" :key="way.way">
-            <td>{{ named(way) }}<span class="block text-xs text-soft">{{ [way.parts.length > 0 ? way.what : '', way.handiwork && way.handiwork !== 'none' ? `by hand: ${way.handiwork}` : '', way.limitW ? `${way.limitW} W at most` : '', way.leavesOpen ? `leaves open: ${way.leavesOpen}` : ''].filter((each) => each !== '').join(' · ') }}</span></td>
-            <td class="amount">{{ way.kind === 'by-hand' ? '—' : way.cost === null ? 'no price' : amount(way.cost, view.currency) }}</td>
-            <td class="w-20 text-right"><button type="button" class="button !py-0.5" :aria-label="`mend it: ${named(way)}`" @click.stop="take(finding.key, way.way, named(way))">{{ way.kind === 'by-hand' ? 'done' : 'take it' }}</button></td>
+            <td>
+              {{ named(way)
+              }}<span class="block text-xs text-soft">{{
+                [
+                  way.parts.length > 0 ? way.what : '',
+                  way.handiwork && way.handiwork !== 'none' ? `by hand: ${way.handiwork}` : '',
+                  way.limitW ? `${way.limitW} W at most` : '',
+                  way.leavesOpen ? `leaves open: ${way.leavesOpen}` : '',
+                ]
+                  .filter((each) => each !== '')
+                  .join(' · ')
+              }}</span>
+            </td>
+            <td class="amount">
+              {{
+                way.kind === 'by-hand'
+                  ? '—'
+                  : way.cost === null
+                    ? 'no price'
+                    : amount(way.cost, view.currency)
+              }}
+            </td>
+            <td class="w-20 text-right">
+              <button
+                type="button"
+                class="button !py-0.5"
+                :aria-label="`mend it: ${named(way)}`"
+                @click.stop="take(finding.key, way.way, named(way))"
+              >
+                {{ way.kind === 'by-hand' ? 'done' : 'take it' }}
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
-      <p v-else-if="machine" class="mt-1 text-waiting">The library has nothing that mends it without making something worse.</p>
+      <p v-else-if="machine" class="mt-1 text-waiting">
+        The library has nothing that mends it without making something worse.
+      </p>
     </article>
-    <article v-for="breach in view.breaches" :key="breach" class="sheet mb-3 border-l-4 !border-l-stop p-3"><span class="tag tag-stop">rule</span> {{ breach }}</article>
+    <article v-for="breach in view.breaches" :key="breach" class="sheet mb-3 border-l-4 !border-l-stop p-3">
+      <span class="tag tag-stop">rule</span> {{ breach }}
+    </article>
     <article v-for="role in view.emptyRoles" :key="role" class="sheet mb-3 p-3">
-      <p><span class="tag tag-waiting">empty</span> <b>no {{ roleNames[role] }} yet</b> <NuxtLink :to="`/b/${view.id}/leads?role=${role}`" class="ml-2 underline decoration-dotted underline-offset-2">leads →</NuxtLink></p>
-      <p v-for="option in machine?.candidates.find((each) => each.role === role)?.options" :key="option.partId" class="mt-1 flex items-center gap-2"><span class="min-w-0 flex-1">{{ option.name }}</span><span class="figures">{{ amount(option.price, view.currency) }}</span><button type="button" class="button !py-0.5" @click="hunt(option.partId, option.name)">hunt for it</button></p>
+      <p>
+        <span class="tag tag-waiting">empty</span> <b>no {{ roleNames[role] }} yet</b>
+        <NuxtLink
+          :to="`/b/${view.id}/leads?role=${role}`"
+          class="ml-2 underline decoration-dotted underline-offset-2"
+          >leads →</NuxtLink
+        >
+      </p>
+      <p
+        v-for="option in machine?.candidates.find((each) => each.role === role)?.options"
+        :key="option.partId"
+        class="mt-1 flex items-center gap-2"
+      >
+        <span class="min-w-0 flex-1">{{ option.name }}</span
+        ><span class="figures">{{ amount(option.price, view.currency) }}</span
+        ><button type="button" class="button !py-0.5" @click="hunt(option.partId, option.name)">
+          hunt for it
+        </button>
+      </p>
     </article>
     <div v-if="view.fit.cannotCheck.length > 0" class="mb-3">
-      <button type="button" class="quiet-button" :aria-expanded="shownUnknown" @click="shownUnknown = !shownUnknown">{{ view.fit.cannotCheck.length }} {{ view.fit.cannotCheck.length === 1 ? 'rule' : 'rules' }} cannot be asked yet</button>
-      <p v-for="open in shownUnknown ? view.fit.cannotCheck : []" :key="open.ruleId" class="mt-1"><span class="tag tag-waiting">not known</span> {{ open.what }}</p>
+      <button
+        type="button"
+        class="quiet-button"
+        :aria-expanded="shownUnknown"
+        @click="shownUnknown = !shownUnknown"
+      >
+        {{ view.fit.cannotCheck.length }} {{ view.fit.cannotCheck.length === 1 ? 'rule' : 'rules' }} cannot be
+        asked yet
+      </button>
+      <p v-for="open in shownUnknown ? view.fit.cannotCheck : []" :key="open.ruleId" class="mt-1">
+        <span class="tag tag-waiting">not known</span> {{ open.what }}
+      </p>
     </div>
-    <p v-for="finding in view.fit.settled" :key="finding.key" class="mb-1 text-soft"><span class="tag tag-settled">by hand</span> {{ finding.what }} <button type="button" class="quiet-button" @click="unsettle(finding.key)">not done after all</button></p>
-    <details v-if="view.fit.passed.length > 0" class="text-soft"><summary class="cursor-pointer">✓ {{ view.fit.passed.length }} rules passed</summary><p v-for="rule in view.fit.passed" :key="rule.ruleId" class="mt-0.5"><span class="text-settled">✓</span> {{ rule.question }}</p></details>
+    <p v-for="finding in view.fit.settled" :key="finding.key" class="mb-1 text-soft">
+      <span class="tag tag-settled">by hand</span> {{ finding.what }}
+      <button type="button" class="quiet-button" @click="unsettle(finding.key)">not done after all</button>
+    </p>
+    <details v-if="view.fit.passed.length > 0" class="text-soft">
+      <summary class="cursor-pointer">✓ {{ view.fit.passed.length }} rules passed</summary>
+      <p v-for="rule in view.fit.passed" :key="rule.ruleId" class="mt-0.5">
+        <span class="text-settled">✓</span> {{ rule.question }}
+      </p>
+    </details>
   </section>
 </template>

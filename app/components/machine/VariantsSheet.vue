@@ -9,32 +9,130 @@ const session = useSession()
 const { run } = useDeed()
 const variants = shallowRef<VariantsView | null>(null)
 const name = ref('')
-watch(() => buildId, () => run(async () => (variants.value = await request<VariantsView>(`/api/builds/${buildId}/variants`))), { immediate: true })
-const begin = () => run(async () => {
-  const { id } = await request<{ id: string }>(`/api/builds/${buildId}/variants`, { method: 'POST', body: { name: name.value } })
-  await session.load()
-  await navigateTo(`/b/${id}/machine?mode=chosen`)
-}, { message: `${name.value}: change what differs` })
-const targetNames = computed(() => [...new Set(variants.value?.machines.flatMap((machine) => machine.targets.map((target) => target.name)))])
+watch(
+  () => buildId,
+  () => run(async () => (variants.value = await request<VariantsView>(`/api/builds/${buildId}/variants`))),
+  { immediate: true },
+)
+const begin = () =>
+  run(
+    async () => {
+      const { id } = await request<{ id: string }>(`/api/builds/${buildId}/variants`, {
+        method: 'POST',
+        body: { name: name.value },
+      })
+      await session.load()
+      await navigateTo(`/b/${id}/machine?mode=chosen`)
+    },
+    { message: `${name.value}: change what differs` },
+  )
+const targetNames = computed(() => [
+  ...new Set(variants.value?.machines.flatMap((machine) => machine.targets.map((target) => target.name))),
+])
 const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } as const
 </script>
 
 <template>
   <section aria-label="variants">
-    <form class="mb-3 flex flex-wrap items-center gap-2" @submit.prevent="begin"><input v-model="name" class="field w-64" placeholder="such as: with another CPU platform" aria-label="name of the variant"><button type="submit" class="button" :disabled="name.trim() === ''">Begin a variant</button><span class="text-soft">it shares every choice until you change one there</span></form>
+    <form class="mb-3 flex flex-wrap items-center gap-2" @submit.prevent="begin">
+      <input
+        v-model="name"
+        class="field w-64"
+        placeholder="such as: with another CPU platform"
+        aria-label="name of the variant"
+      /><button type="submit" class="button" :disabled="name.trim() === ''">Begin a variant</button
+      ><span class="text-soft">it shares every choice until you change one there</span>
+    </form>
     <p v-if="!variants" class="text-soft" role="status">Laying them side by side…</p>
     <p v-else-if="variants.machines.length === 1" class="text-soft">No variant yet.</p>
     <table v-else class="ledger">
-      <thead><tr><th /><th v-for="machine in variants.machines" :key="machine.id"><NuxtLink :to="`/b/${machine.id}/machine`" class="underline decoration-dotted">{{ machine.name }}</NuxtLink> <span v-if="machine.id === buildId" class="tag tag-info">here</span></th></tr></thead>
+      <thead>
+        <tr>
+          <th />
+          <th v-for="machine in variants.machines" :key="machine.id">
+            <NuxtLink :to="`/b/${machine.id}/machine`" class="underline decoration-dotted">{{
+              machine.name
+            }}</NuxtLink>
+            <span v-if="machine.id === buildId" class="tag tag-info">here</span>
+          </th>
+        </tr>
+      </thead>
       <tbody>
-        <tr><td>shared</td><td :colspan="variants.machines.length" class="text-soft">{{ variants.shared.map((line) => line.label).join(' · ') || 'nothing' }}</td></tr>
-        <tr><td>differs</td><td v-for="machine in variants.machines" :key="machine.id" class="align-top"><p v-for="line in machine.lines" :key="line.id" class="flex justify-between gap-3"><span>{{ line.label }}</span><span class="figures">{{ amount(line.payNow, machine.currency) }}</span></p><span v-if="machine.lines.length === 0" class="text-soft">—</span></td></tr>
-        <tr><td>pay now</td><td v-for="machine in variants.machines" :key="machine.id" class="figures">{{ amount(machine.totals.payNow, machine.currency) }} {{ machine.currency }}</td></tr>
-        <tr><td>expected</td><td v-for="machine in variants.machines" :key="machine.id" class="figures">{{ amount(machine.totals.expected, machine.currency) }}</td></tr>
-        <tr><td>anyone can pay</td><td v-for="machine in variants.machines" :key="machine.id" class="figures">{{ amount(machine.totals.anyoneCanPay, machine.currency) }}</td></tr>
-        <tr><td>left of the budget</td><td v-for="machine in variants.machines" :key="machine.id" class="figures" :class="machine.left < 0 ? 'text-stop' : 'text-settled'">{{ amount(machine.left, machine.currency) }}</td></tr>
-        <tr><td>findings</td><td v-for="machine in variants.machines" :key="machine.id"><p v-for="finding in machine.findings.filter((each) => each.severity !== 'hints')" :key="finding.what" class="text-[13px]"><span class="tag" :class="finding.severity === 'stops' ? 'tag-stop' : 'tag-waiting'">{{ finding.severity }}</span> {{ finding.what }}</p><span v-if="machine.findings.every((each) => each.severity === 'hints')" class="text-settled">✓ none</span></td></tr>
-        <tr v-for="target in targetNames" :key="target"><td>{{ target }}</td><td v-for="machine in variants.machines" :key="machine.id"><template v-for="each in machine.targets.filter((one) => one.name === target)" :key="each.name"><span class="figures">{{ each.fps === null ? '—' : each.fps.toFixed(0) }}</span> of {{ each.wanted }} <span v-if="each.verdict" class="tag" :class="tone[each.verdict]">{{ each.verdict }}</span></template></td></tr>
+        <tr>
+          <td>shared</td>
+          <td :colspan="variants.machines.length" class="text-soft">
+            {{ variants.shared.map((line) => line.label).join(' · ') || 'nothing' }}
+          </td>
+        </tr>
+        <tr>
+          <td>differs</td>
+          <td v-for="machine in variants.machines" :key="machine.id" class="align-top">
+            <p v-for="line in machine.lines" :key="line.id" class="flex justify-between gap-3">
+              <span>{{ line.label }}</span
+              ><span class="figures">{{ amount(line.payNow, machine.currency) }}</span>
+            </p>
+            <span v-if="machine.lines.length === 0" class="text-soft">—</span>
+          </td>
+        </tr>
+        <tr>
+          <td>pay now</td>
+          <td v-for="machine in variants.machines" :key="machine.id" class="figures">
+            {{ amount(machine.totals.payNow, machine.currency) }} {{ machine.currency }}
+          </td>
+        </tr>
+        <tr>
+          <td>expected</td>
+          <td v-for="machine in variants.machines" :key="machine.id" class="figures">
+            {{ amount(machine.totals.expected, machine.currency) }}
+          </td>
+        </tr>
+        <tr>
+          <td>anyone can pay</td>
+          <td v-for="machine in variants.machines" :key="machine.id" class="figures">
+            {{ amount(machine.totals.anyoneCanPay, machine.currency) }}
+          </td>
+        </tr>
+        <tr>
+          <td>left of the budget</td>
+          <td
+            v-for="machine in variants.machines"
+            :key="machine.id"
+            class="figures"
+            :class="machine.left < 0 ? 'text-stop' : 'text-settled'"
+          >
+            {{ amount(machine.left, machine.currency) }}
+          </td>
+        </tr>
+        <tr>
+          <td>findings</td>
+          <td v-for="machine in variants.machines" :key="machine.id">
+            <p
+              v-for="finding in machine.findings.filter((each) => each.severity !== 'hints')"
+              :key="finding.what"
+              class="text-[13px]"
+            >
+              <span class="tag" :class="finding.severity === 'stops' ? 'tag-stop' : 'tag-waiting'">{{
+                finding.severity
+              }}</span>
+              {{ finding.what }}
+            </p>
+            <span v-if="machine.findings.every((each) => each.severity === 'hints')" class="text-settled"
+              >✓ none</span
+            >
+          </td>
+        </tr>
+        <tr v-for="target in targetNames" :key="target">
+          <td>{{ target }}</td>
+          <td v-for="machine in variants.machines" :key="machine.id">
+            <template v-for="each in machine.targets.filter((one) => one.name === target)" :key="each.name"
+              ><span class="figures">{{ each.fps === null ? '—' : each.fps.toFixed(0) }}</span> of
+              {{ each.wanted }}
+              <span v-if="each.verdict" class="tag" :class="tone[each.verdict]">{{
+                each.verdict
+              }}</span></template
+            >
+          </td>
+        </tr>
       </tbody>
     </table>
   </section>

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { Scatter } from 'vue-chartjs'
-import { Chart, LinearScale, PointElement, LineElement, Tooltip, type ChartOptions, type Plugin, type TooltipItem } from 'chart.js'
+import {
+  Chart,
+  LinearScale,
+  PointElement,
+  LineElement,
+  Tooltip,
+  type ChartOptions,
+  type Plugin,
+  type TooltipItem,
+} from 'chart.js'
 import annotationPlugin from 'chartjs-plugin-annotation'
 import { minorPerUnit } from '#core/money/currencies'
 import { inUnits } from '#core/money/formatAmount'
@@ -18,48 +27,92 @@ Chart.register(LinearScale, PointElement, LineElement, Tooltip, annotationPlugin
  * What it sold for: dots over time, shape by manner of sale, hollow when left out, with the band of the marks, the
  * trend where it is real, the builder's own figure; beside it the spread of the comps. Dragging marks a region.
  */
-const { view, height = 250, brush = null } = defineProps<{ view: PriceView; height?: number; brush?: Brush | null }>()
+const {
+  view,
+  height = 250,
+  brush = null,
+} = defineProps<{ view: PriceView; height?: number; brush?: Brush | null }>()
 const emit = defineEmits<{ pick: [id: number]; brush: [region: Brush] }>()
 
 const shapes = { auction: 'rectRot', fixed: 'circle', local: 'triangle' } as const
 const spreadWidth = 84
 const { theme } = useTheme()
 /** A token's colour; read anew when the theme changes. */
-const colour = (name: string) => (theme.value, getComputedStyle(document.documentElement).getPropertyValue(name).trim())
+const colour = (name: string) => (
+  theme.value,
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim()
+)
 const units = (value: number) => inUnits(value, view.currency)
 const perUnit = computed(() => minorPerUnit(view.currency))
 // Left-out records stand at their own price where it is in this currency; others have no place on the scale.
-const plotted = computed(() => view.records.filter((record) => record.reason !== 'outside-window' && (record.unitPrice !== null || record.currency === view.currency)))
+const plotted = computed(() =>
+  view.records.filter(
+    (record) =>
+      record.reason !== 'outside-window' && (record.unitPrice !== null || record.currency === view.currency),
+  ),
+)
 const comps = computed(() => view.records.filter((record) => record.unitPrice !== null))
 /** A round number a little above twice the hurried mark: dearer things are lots and slips. */
 const ceiling = computed(() => {
-  const top = Math.max(view.marks ? view.marks.hurried * 1.6 : 0, (view.newPrice ?? 0) * 1.08, view.ownFigure?.amount ?? 0)
+  const top = Math.max(
+    view.marks ? view.marks.hurried * 1.6 : 0,
+    (view.newPrice ?? 0) * 1.08,
+    view.ownFigure?.amount ?? 0,
+  )
   const step = 10 ** Math.floor(Math.log10(Math.max(units(top), 10))) / 2
   return Math.ceil(units(top) / step) * step || undefined
 })
 /** A record that counts stands at its unit price, one left out at what was paid for all of it. */
 const priceOf = (record: RecordView) => units(record.unitPrice ?? record.price + record.shipping)
-const above = computed(() => (ceiling.value === undefined ? 0 : plotted.value.filter((record) => priceOf(record) > ceiling.value!).length))
+const above = computed(() =>
+  ceiling.value === undefined ? 0 : plotted.value.filter((record) => priceOf(record) > ceiling.value!).length,
+)
 const many = computed(() => plotted.value.length > 2000)
 
 const line = computed(() => {
   const ages = [view.query.windowDays - 1, 0]
   const steps = Array.from({ length: 13 }, (_, i) => Math.round(ages[0]! - (ages[0]! * i) / 12))
-  return trendLine(view.trend, view.marks?.typical ?? 0, comps.value.map((record) => ({ age: daysBetween(record.soldOn, view.asOf), weight: record.weight! })), steps)
+  return trendLine(
+    view.trend,
+    view.marks?.typical ?? 0,
+    comps.value.map((record) => ({ age: daysBetween(record.soldOn, view.asOf), weight: record.weight! })),
+    steps,
+  )
 })
 
 const data = computed(() => ({
   datasets: [
-    ...(['fixed', 'auction', 'local'] as const).flatMap((manner) => [true, false].map((kept) => {
-      const records = plotted.value.filter((record) => record.manner === manner && (record.reason === null) === kept)
-      return {
-        label: `${manner}${kept ? '' : ', left out'}`, records,
-        data: records.map((record) => ({ x: dayNumber(record.soldOn), y: priceOf(record) })),
-        pointStyle: many.value ? ('circle' as const) : shapes[manner], radius: many.value ? 2 : 4, hoverRadius: 6,
-        backgroundColor: kept ? colour('--series-1') : 'transparent', borderColor: kept ? colour('--series-1') : colour('--soft'), borderWidth: many.value && kept ? 0 : 1,
-      }
-    })),
-    { label: 'trend', records: [], data: line.value.map(({ age, price }) => ({ x: dayNumber(view.asOf) - age, y: units(price) })), showLine: true, radius: 0, hoverRadius: 0, pointHitRadius: 0, borderColor: colour('--series-4'), borderWidth: 2, borderDash: [6, 3], backgroundColor: 'transparent' },
+    ...(['fixed', 'auction', 'local'] as const).flatMap((manner) =>
+      [true, false].map((kept) => {
+        const records = plotted.value.filter(
+          (record) => record.manner === manner && (record.reason === null) === kept,
+        )
+        return {
+          label: `${manner}${kept ? '' : ', left out'}`,
+          records,
+          data: records.map((record) => ({ x: dayNumber(record.soldOn), y: priceOf(record) })),
+          pointStyle: many.value ? ('circle' as const) : shapes[manner],
+          radius: many.value ? 2 : 4,
+          hoverRadius: 6,
+          backgroundColor: kept ? colour('--series-1') : 'transparent',
+          borderColor: kept ? colour('--series-1') : colour('--soft'),
+          borderWidth: many.value && kept ? 0 : 1,
+        }
+      }),
+    ),
+    {
+      label: 'trend',
+      records: [],
+      data: line.value.map(({ age, price }) => ({ x: dayNumber(view.asOf) - age, y: units(price) })),
+      showLine: true,
+      radius: 0,
+      hoverRadius: 0,
+      pointHitRadius: 0,
+      borderColor: colour('--series-4'),
+      borderWidth: 2,
+      borderDash: [6, 3],
+      backgroundColor: 'transparent',
+    },
   ],
 }))
 
@@ -69,7 +122,12 @@ const spread: Plugin<'scatter'> = {
   afterDatasetsDraw(chart) {
     const { x, y } = chart.scales
     if (!x || !y) return
-    const bins = histogram(comps.value.map((record) => units(record.unitPrice!)), 0, Number(y.max), 24)
+    const bins = histogram(
+      comps.value.map((record) => units(record.unitPrice!)),
+      0,
+      Number(y.max),
+      24,
+    )
     const most = Math.max(1, ...bins.map((bin) => bin.count))
     const { ctx } = chart
     ctx.save()
@@ -77,26 +135,54 @@ const spread: Plugin<'scatter'> = {
     ctx.globalAlpha = 0.55
     for (const bin of bins.filter((each) => each.count > 0)) {
       const top = y.getPixelForValue(bin.to)
-      ctx.fillRect(x.right + 8, top + 1, (bin.count / most) * (spreadWidth - 14), Math.max(1, y.getPixelForValue(bin.from) - top - 2))
+      ctx.fillRect(
+        x.right + 8,
+        top + 1,
+        (bin.count / most) * (spreadWidth - 14),
+        Math.max(1, y.getPixelForValue(bin.from) - top - 2),
+      )
     }
     ctx.restore()
   },
 }
 
 const options = computed<ChartOptions<'scatter'>>(() => ({
-  responsive: true, maintainAspectRatio: false, animation: false, normalized: true,
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false,
+  normalized: true,
   layout: { padding: { right: spreadWidth } },
   onClick: (_event, elements) => {
     const record = elements[0] && recordAt(elements[0].datasetIndex, elements[0].index)
     if (record) emit('pick', record.id)
   },
   scales: {
-    x: { type: 'linear', min: dayNumber(view.asOf) - view.query.windowDays, max: dayNumber(view.asOf) + 1, ticks: { maxTicksLimit: 7, color: colour('--soft'), callback: (day) => shortDate(dateOfDay(Math.round(Number(day)))) }, grid: { display: false } },
-    y: { min: 0, ...(ceiling.value ? { max: ceiling.value } : {}), ticks: { color: colour('--soft'), maxTicksLimit: 6 }, grid: { color: colour('--line') }, title: { display: true, text: `${view.currency} each`, color: colour('--soft') } },
+    x: {
+      type: 'linear',
+      min: dayNumber(view.asOf) - view.query.windowDays,
+      max: dayNumber(view.asOf) + 1,
+      ticks: {
+        maxTicksLimit: 7,
+        color: colour('--soft'),
+        callback: (day) => shortDate(dateOfDay(Math.round(Number(day)))),
+      },
+      grid: { display: false },
+    },
+    y: {
+      min: 0,
+      ...(ceiling.value ? { max: ceiling.value } : {}),
+      ticks: { color: colour('--soft'), maxTicksLimit: 6 },
+      grid: { color: colour('--line') },
+      title: { display: true, text: `${view.currency} each`, color: colour('--soft') },
+    },
   },
   plugins: {
     legend: { display: false },
-    tooltip: { callbacks: { label: (item: TooltipItem<'scatter'>) => tip(recordAt(item.datasetIndex, item.dataIndex)) } },
+    tooltip: {
+      callbacks: {
+        label: (item: TooltipItem<'scatter'>) => tip(recordAt(item.datasetIndex, item.dataIndex)),
+      },
+    },
     annotation: { annotations: annotations.value },
   },
 }))
@@ -106,28 +192,93 @@ function recordAt(dataset: number, index: number): RecordView | undefined {
 }
 function tip(record: RecordView | undefined): string[] {
   if (!record) return []
-  return [record.title, `${amount(record.unitPrice ?? record.price + record.shipping, view.currency)} · ${shortDate(record.soldOn)} · ${record.manner}`, record.reason ? `left out: ${reasonNames[record.reason]}, ${record.detail}` : 'counts']
+  return [
+    record.title,
+    `${amount(record.unitPrice ?? record.price + record.shipping, view.currency)} · ${shortDate(record.soldOn)} · ${record.manner}`,
+    record.reason ? `left out: ${reasonNames[record.reason]}, ${record.detail}` : 'counts',
+  ]
 }
 const level = (value: number, text: string, token: string, dash: number[]) => ({
-  type: 'line' as const, yMin: units(value), yMax: units(value), borderColor: colour(token), borderWidth: 1.5, borderDash: dash,
-  label: { display: true, content: text, position: 'start' as const, backgroundColor: `${colour('--sheet')}cc`, color: colour(token), yAdjust: -9, padding: 2, font: { size: 11 } },
+  type: 'line' as const,
+  yMin: units(value),
+  yMax: units(value),
+  borderColor: colour(token),
+  borderWidth: 1.5,
+  borderDash: dash,
+  label: {
+    display: true,
+    content: text,
+    position: 'start' as const,
+    backgroundColor: `${colour('--sheet')}cc`,
+    color: colour(token),
+    yAdjust: -9,
+    padding: 2,
+    font: { size: 11 },
+  },
 })
 const annotations = computed(() => ({
-  ...(view.marks ? {
-    band: { type: 'box' as const, yMin: units(view.marks.patient), yMax: units(view.marks.hurried), backgroundColor: `${colour('--series-1')}22`, borderWidth: 0, drawTime: 'beforeDatasetsDraw' as const },
-    typical: { type: 'line' as const, yMin: units(view.marks.typical), yMax: units(view.marks.typical), borderColor: colour('--series-1'), borderWidth: 2 },
-  } : {}),
-  ...(view.newPrice !== null ? { fresh: level(view.newPrice, `new ${amount(view.newPrice, view.currency)}`, '--ink', [3, 3]) } : {}),
-  ...(view.ownFigure ? { own: level(view.ownFigure.amount, `yours ${amount(view.ownFigure.amount, view.currency)}`, '--info', [2, 2]) } : {}),
-  ...(brush ? { region: { type: 'box' as const, xMin: dayNumber(brush.from) - 0.5, xMax: dayNumber(brush.to) + 0.5, yMin: units(brush.low), yMax: units(brush.high), backgroundColor: `${colour('--info')}22`, borderColor: colour('--info'), borderWidth: 1 } } : {}),
+  ...(view.marks
+    ? {
+        band: {
+          type: 'box' as const,
+          yMin: units(view.marks.patient),
+          yMax: units(view.marks.hurried),
+          backgroundColor: `${colour('--series-1')}22`,
+          borderWidth: 0,
+          drawTime: 'beforeDatasetsDraw' as const,
+        },
+        typical: {
+          type: 'line' as const,
+          yMin: units(view.marks.typical),
+          yMax: units(view.marks.typical),
+          borderColor: colour('--series-1'),
+          borderWidth: 2,
+        },
+      }
+    : {}),
+  ...(view.newPrice !== null
+    ? { fresh: level(view.newPrice, `new ${amount(view.newPrice, view.currency)}`, '--ink', [3, 3]) }
+    : {}),
+  ...(view.ownFigure
+    ? {
+        own: level(
+          view.ownFigure.amount,
+          `yours ${amount(view.ownFigure.amount, view.currency)}`,
+          '--info',
+          [2, 2],
+        ),
+      }
+    : {}),
+  ...(brush
+    ? {
+        region: {
+          type: 'box' as const,
+          xMin: dayNumber(brush.from) - 0.5,
+          xMax: dayNumber(brush.to) + 0.5,
+          yMin: units(brush.low),
+          yMax: units(brush.high),
+          backgroundColor: `${colour('--info')}22`,
+          borderColor: colour('--info'),
+          borderWidth: 1,
+        },
+      }
+    : {}),
 }))
-const summary = computed(() => `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}, patient ${amount(view.marks.patient, view.currency)}, hurried ${amount(view.marks.hurried, view.currency)}` : ''}`)
+const summary = computed(
+  () =>
+    `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}, patient ${amount(view.marks.patient, view.currency)}, hurried ${amount(view.marks.hurried, view.currency)}` : ''}`,
+)
 
 // Dragging over the picture marks a region; a plain click picks a dot.
 const chartRef = useTemplateRef<{ chart: Chart<'scatter'> }>('chart')
 /** Where it is being dragged, in pixels of the picture: a mere rectangle above it, since drawing many dots anew at each move is slow. */
 const dragged = ref<{ left: string; top: string; width: string; height: string } | null>(null)
-interface Corner { readonly day: number; readonly price: number; readonly x: number; readonly y: number }
+interface Corner {
+  readonly day: number
+  readonly price: number
+  readonly x: number
+  readonly y: number
+}
 let start: Corner | null = null
 let last: Corner | null = null
 function corner(event: PointerEvent): Corner | null {
@@ -135,7 +286,12 @@ function corner(event: PointerEvent): Corner | null {
   const { x, y } = chart?.scales ?? {}
   if (!chart || !x || !y) return null
   const box = chart.canvas.getBoundingClientRect()
-  return { day: Number(x.getValueForPixel(event.clientX - box.left)), price: Number(y.getValueForPixel(event.clientY - box.top)) * perUnit.value, x: event.clientX, y: event.clientY }
+  return {
+    day: Number(x.getValueForPixel(event.clientX - box.left)),
+    price: Number(y.getValueForPixel(event.clientY - box.top)) * perUnit.value,
+    x: event.clientX,
+    y: event.clientY,
+  }
 }
 function down(event: PointerEvent) {
   if (event.button === 0) start = corner(event)
@@ -145,7 +301,12 @@ function drag(event: PointerEvent) {
   if (!start || !end || Math.abs(end.x - start.x) + Math.abs(end.y - start.y) <= 8) return
   last = end
   const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
-  dragged.value = { left: `${Math.min(start.x, end.x) - box.left}px`, top: `${Math.min(start.y, end.y) - box.top}px`, width: `${Math.abs(end.x - start.x)}px`, height: `${Math.abs(end.y - start.y)}px` }
+  dragged.value = {
+    left: `${Math.min(start.x, end.x) - box.left}px`,
+    top: `${Math.min(start.y, end.y) - box.top}px`,
+    width: `${Math.abs(end.x - start.x)}px`,
+    height: `${Math.abs(end.y - start.y)}px`,
+  }
 }
 function up() {
   if (dragged.value && start && last) emit('brush', brushBetween(start, last))
@@ -157,7 +318,36 @@ function up() {
 
 <template>
   <figure>
-    <figcaption class="flex flex-wrap items-baseline gap-x-3 text-soft"><b class="text-ink">What it sold for</b><span>● fixed price ◆ auction ▲ local · hollow: left out<template v-if="line.length > 0"> · dashed: trend</template></span><span class="ml-auto text-xs"><template v-if="above > 0">{{ above }} dearer not drawn · </template>drag to mark a region</span><span class="sr-only">{{ summary }}. The list in Sift is the same as a table.</span></figcaption>
-    <div class="relative touch-none select-none" :style="{ height: `${height}px` }" @pointerdown="down" @pointermove="drag" @pointerup="up" @pointerleave="up"><ClientOnly><Scatter ref="chart" :data="data" :options="options" :plugins="[spread]" :aria-label="summary" /></ClientOnly><span v-if="dragged" class="pointer-events-none absolute border border-info bg-info/15" :style="dragged" /></div>
+    <figcaption class="flex flex-wrap items-baseline gap-x-3 text-soft">
+      <b class="text-ink">What it sold for</b
+      ><span
+        >● fixed price ◆ auction ▲ local · hollow: left out<template v-if="line.length > 0">
+          · dashed: trend</template
+        ></span
+      ><span class="ml-auto text-xs"
+        ><template v-if="above > 0">{{ above }} dearer not drawn · </template>drag to mark a region</span
+      ><span class="sr-only">{{ summary }}. The list in Sift is the same as a table.</span>
+    </figcaption>
+    <div
+      class="relative touch-none select-none"
+      :style="{ height: `${height}px` }"
+      @pointerdown="down"
+      @pointermove="drag"
+      @pointerup="up"
+      @pointerleave="up"
+    >
+      <ClientOnly
+        ><Scatter
+          ref="chart"
+          :data="data"
+          :options="options"
+          :plugins="[spread]"
+          :aria-label="summary" /></ClientOnly
+      ><span
+        v-if="dragged"
+        class="pointer-events-none absolute border border-info bg-info/15"
+        :style="dragged"
+      />
+    </div>
   </figure>
 </template>

@@ -11,41 +11,122 @@ const build = useBuild()
 const rows = ref<NewOrUsedRow[] | null>(null)
 const failed = ref('')
 onMounted(async () => {
-  rows.value = await request<NewOrUsedRow[]>(`/api/builds/${build.view!.id}/new-or-used`).catch((error: Error) => {
-    failed.value = error.message
-    return []
-  })
+  rows.value = await request<NewOrUsedRow[]>(`/api/builds/${build.view!.id}/new-or-used`).catch(
+    (error: Error) => {
+      failed.value = error.message
+      return []
+    },
+  )
 })
 const currency = computed(() => build.view!.currency)
-const words = { used: 'used', new: 'new', 'only-used': 'used: no shop has it', 'only-new': 'new: no comps', 'not-known': 'not known' } as const
+const words = {
+  used: 'used',
+  new: 'new',
+  'only-used': 'used: no shop has it',
+  'only-new': 'new: no comps',
+  'not-known': 'not known',
+} as const
 /** A hunt of something without comps is a hunt for it new. */
 const isHuntedNew = (row: NewOrUsedRow) => row.chosenAs === 'hunt' && row.figures.used === null
-const agrees = (row: NewOrUsedRow) => isHuntedNew(row) || (row.figures.advice === 'new' || row.figures.advice === 'only-new' ? row.chosenAs === 'new' : row.chosenAs !== 'new')
-const against = computed(() => (rows.value ?? []).filter((row) => row.figures.advice !== 'not-known' && !agrees(row)))
+const agrees = (row: NewOrUsedRow) =>
+  isHuntedNew(row) ||
+  (row.figures.advice === 'new' || row.figures.advice === 'only-new'
+    ? row.chosenAs === 'new'
+    : row.chosenAs !== 'new')
+const against = computed(() =>
+  (rows.value ?? []).filter((row) => row.figures.advice !== 'not-known' && !agrees(row)),
+)
 </script>
 
 <template>
   <section class="min-h-0 flex-1 overflow-y-auto px-4 py-3" aria-label="new or used">
     <h1>New or used, for the whole build</h1>
-    <p class="text-soft">Parts still to be bought: street price at your patience ({{ build.view!.houseRules.patience ?? 'typical' }}) with its risk, against the cheapest shop landed less the worth of its warranty.</p>
+    <p class="text-soft">
+      Parts still to be bought: street price at your patience ({{
+        build.view!.houseRules.patience ?? 'typical'
+      }}) with its risk, against the cheapest shop landed less the worth of its warranty.
+    </p>
     <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!rows" class="mt-3 text-soft" role="status">Reckoning…</p>
-    <p v-else-if="rows.length === 0" class="mt-3 text-soft">Everything is bought or owned. Choose leads or set hunts, and they stand here.</p>
+    <p v-else-if="rows.length === 0" class="mt-3 text-soft">
+      Everything is bought or owned. Choose leads or set hunts, and they stand here.
+    </p>
     <template v-else>
-      <p v-if="against.length > 0" class="mt-2"><span class="tag tag-waiting">{{ against.length }} chosen the other way</span> {{ against.map((row) => row.name).join(', ') }}</p>
+      <p v-if="against.length > 0" class="mt-2">
+        <span class="tag tag-waiting">{{ against.length }} chosen the other way</span>
+        {{ against.map((row) => row.name).join(', ') }}
+      </p>
       <table class="ledger mt-2 bg-sheet">
-        <thead><tr><th>role</th><th>part</th><th>chosen as</th><th class="!text-right">used, all in</th><th class="!text-right">new, all in</th><th>advice</th><th class="!text-right">the other costs</th><th class="!text-right">tips at</th><th>sale</th></tr></thead>
+        <thead>
+          <tr>
+            <th>role</th>
+            <th>part</th>
+            <th>chosen as</th>
+            <th class="!text-right">used, all in</th>
+            <th class="!text-right">new, all in</th>
+            <th>advice</th>
+            <th class="!text-right">the other costs</th>
+            <th class="!text-right">tips at</th>
+            <th>sale</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.partId">
             <td class="whitespace-nowrap text-soft">{{ roleNames[row.role] }}</td>
-            <td><button type="button" class="text-left whitespace-nowrap hover:underline" @click="emit('open', row.partId)">{{ row.name }}</button><span class="block text-xs text-soft">{{ row.grade }}<template v-if="row.offer"> · {{ row.offer.source }}</template></span></td>
-            <td class="whitespace-nowrap">{{ row.chosenAs === 'hunt' ? (isHuntedNew(row) ? 'hunt, new' : 'hunt, used') : row.chosenAs }}</td>
-            <td class="amount"><TheFigure v-if="row.figures.used" :text="amount(row.figures.used.total, currency)" :working="() => usedPathWorking(row.name, row.figures, currency)" /><template v-else>—</template></td>
-            <td class="amount"><TheFigure v-if="row.figures.fresh" :text="amount(row.figures.fresh.total, currency)" :working="() => newPathWorking(row.name, row.figures, currency)" /><template v-else>—</template></td>
-            <td><span class="tag" :class="agrees(row) ? 'tag-settled' : 'tag-waiting'">{{ words[row.figures.advice] }}</span><span v-if="row.figures.byHouseRule" class="ml-1 text-xs text-soft">house rule</span></td>
-            <td class="amount">{{ row.figures.margin === null ? '—' : `${row.figures.margin < 0 ? '−' : '+'}${amount(Math.abs(row.figures.margin), currency)}` }}</td>
-            <td class="amount"><TheFigure v-if="row.figures.tippingUsedPrice !== null" :text="amount(row.figures.tippingUsedPrice, currency)" :working="() => tippingWorking(row.name, row.figures, currency)" /><template v-else>—</template></td>
-            <td class="max-w-[120px] text-xs text-soft"><template v-if="row.newLater && row.newLater.reasons.length > 0">{{ row.newLater.reasons[0]!.what }}</template><template v-else>—</template></td>
+            <td>
+              <button
+                type="button"
+                class="text-left whitespace-nowrap hover:underline"
+                @click="emit('open', row.partId)"
+              >
+                {{ row.name }}</button
+              ><span class="block text-xs text-soft"
+                >{{ row.grade }}<template v-if="row.offer"> · {{ row.offer.source }}</template></span
+              >
+            </td>
+            <td class="whitespace-nowrap">
+              {{ row.chosenAs === 'hunt' ? (isHuntedNew(row) ? 'hunt, new' : 'hunt, used') : row.chosenAs }}
+            </td>
+            <td class="amount">
+              <TheFigure
+                v-if="row.figures.used"
+                :text="amount(row.figures.used.total, currency)"
+                :working="() => usedPathWorking(row.name, row.figures, currency)"
+              /><template v-else>—</template>
+            </td>
+            <td class="amount">
+              <TheFigure
+                v-if="row.figures.fresh"
+                :text="amount(row.figures.fresh.total, currency)"
+                :working="() => newPathWorking(row.name, row.figures, currency)"
+              /><template v-else>—</template>
+            </td>
+            <td>
+              <span class="tag" :class="agrees(row) ? 'tag-settled' : 'tag-waiting'">{{
+                words[row.figures.advice]
+              }}</span
+              ><span v-if="row.figures.byHouseRule" class="ml-1 text-xs text-soft">house rule</span>
+            </td>
+            <td class="amount">
+              {{
+                row.figures.margin === null
+                  ? '—'
+                  : `${row.figures.margin < 0 ? '−' : '+'}${amount(Math.abs(row.figures.margin), currency)}`
+              }}
+            </td>
+            <td class="amount">
+              <TheFigure
+                v-if="row.figures.tippingUsedPrice !== null"
+                :text="amount(row.figures.tippingUsedPrice, currency)"
+                :working="() => tippingWorking(row.name, row.figures, currency)"
+              /><template v-else>—</template>
+            </td>
+            <td class="max-w-[120px] text-xs text-soft">
+              <template v-if="row.newLater && row.newLater.reasons.length > 0">{{
+                row.newLater.reasons[0]!.what
+              }}</template
+              ><template v-else>—</template>
+            </td>
           </tr>
         </tbody>
       </table>

@@ -11,10 +11,13 @@ const cheapest = computed(() => view.offers[0])
 const verdict = computed(() => {
   const { advice, byHouseRule, margin } = figures.value
   const by = margin === null ? '' : amount(Math.abs(margin), view.currency)
-  if (byHouseRule && margin !== null) return `Buy it new: the house rule bars a used ${roleNames[view.part.role]}, which costs ${by} more.`
-  if (byHouseRule) return `The house rule bars a used ${roleNames[view.part.role]}, and no shop price is known.`
+  if (byHouseRule && margin !== null)
+    return `Buy it new: the house rule bars a used ${roleNames[view.part.role]}, which costs ${by} more.`
+  if (byHouseRule)
+    return `The house rule bars a used ${roleNames[view.part.role]}, and no shop price is known.`
   if (advice === 'used') return `Buy it used: new costs ${by} more, risk and warranty reckoned in.`
-  if (advice === 'new') return `Buy it new: used ${margin === 0 ? 'costs the same' : `costs ${by} more`} once its risk is reckoned in.`
+  if (advice === 'new')
+    return `Buy it new: used ${margin === 0 ? 'costs the same' : `costs ${by} more`} once its risk is reckoned in.`
   if (advice === 'only-used') return 'Only used prices are known.'
   if (advice === 'only-new') return 'Only shop prices are known.'
   return 'Neither a street price nor a shop price is known.'
@@ -26,7 +29,9 @@ const saleAdvice = computed(() => {
   if (rhythm.value.onSale) return 'It is on sale today.'
   if (rhythm.value.expectedWait === null) return 'No rhythm of sales shows yet.'
   const days = Math.ceil(rhythm.value.expectedWait)
-  return days <= daysLeft.value ? `Wait for the sale: one is due in about ${days} days, and there are ${daysLeft.value}.` : `Do not wait for a sale: the next is due in about ${days} days, and there are only ${daysLeft.value}.`
+  return days <= daysLeft.value
+    ? `Wait for the sale: one is due in about ${days} days, and there are ${daysLeft.value}.`
+    : `Do not wait for a sale: the next is due in about ${days} days, and there are only ${daysLeft.value}.`
 })
 </script>
 
@@ -35,22 +40,95 @@ const saleAdvice = computed(() => {
     <div class="sheet p-3">
       <p class="text-[15px]">{{ verdict }}</p>
       <table class="ledger mt-2">
-        <thead><tr><th /><th class="!text-right">used</th><th class="!text-right">new</th></tr></thead>
+        <thead>
+          <tr>
+            <th />
+            <th class="!text-right">used</th>
+            <th class="!text-right">new</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr><td>price<span class="block text-xs text-soft">used: {{ view.patienceMark }} mark; new: landed<template v-if="cheapest"> at {{ cheapest.sourceName }}</template></span></td><td class="amount">{{ amount(figures.used?.price, view.currency) }}</td><td class="amount">{{ amount(figures.fresh?.price, view.currency) }}</td></tr>
-          <tr><td>fault loss / value of the warranty</td><td class="amount">{{ figures.used ? `+${amount(figures.used.faultLoss, view.currency)}` : '—' }}</td><td class="amount">{{ figures.fresh ? `−${amount(figures.fresh.warrantyValue, view.currency)}` : '—' }}</td></tr>
-          <tr class="font-semibold"><td>all in</td><td class="amount"><TheFigure v-if="figures.used" :text="amount(figures.used.total, view.currency)" :working="() => usedPathWorking(view.name, figures, view.currency)" /><template v-else>—</template></td><td class="amount"><TheFigure v-if="figures.fresh" :text="amount(figures.fresh.total, view.currency)" :working="() => newPathWorking(view.name, figures, view.currency)" /><template v-else>—</template></td></tr>
+          <tr>
+            <td>
+              price<span class="block text-xs text-soft"
+                >used: {{ view.patienceMark }} mark; new: landed<template v-if="cheapest">
+                  at {{ cheapest.sourceName }}</template
+                ></span
+              >
+            </td>
+            <td class="amount">{{ amount(figures.used?.price, view.currency) }}</td>
+            <td class="amount">{{ amount(figures.fresh?.price, view.currency) }}</td>
+          </tr>
+          <tr>
+            <td>fault loss / value of the warranty</td>
+            <td class="amount">
+              {{ figures.used ? `+${amount(figures.used.faultLoss, view.currency)}` : '—' }}
+            </td>
+            <td class="amount">
+              {{ figures.fresh ? `−${amount(figures.fresh.warrantyValue, view.currency)}` : '—' }}
+            </td>
+          </tr>
+          <tr class="font-semibold">
+            <td>all in</td>
+            <td class="amount">
+              <TheFigure
+                v-if="figures.used"
+                :text="amount(figures.used.total, view.currency)"
+                :working="() => usedPathWorking(view.name, figures, view.currency)"
+              /><template v-else>—</template>
+            </td>
+            <td class="amount">
+              <TheFigure
+                v-if="figures.fresh"
+                :text="amount(figures.fresh.total, view.currency)"
+                :working="() => newPathWorking(view.name, figures, view.currency)"
+              /><template v-else>—</template>
+            </td>
+          </tr>
         </tbody>
       </table>
-      <p v-if="figures.tippingUsedPrice !== null" class="mt-2 text-soft">The choice tips at a used price of <TheFigure :text="amount(figures.tippingUsedPrice, view.currency)" :working="() => tippingWorking(view.name, figures, view.currency)" />: below it used wins, above it new.</p>
-      <table v-if="view.offers.length > 1" class="ledger mt-2"><thead><tr><th>shop</th><th class="!text-right">price</th><th class="!text-right">landed</th></tr></thead><tbody><tr v-for="offer in view.offers" :key="offer.sourceId"><td>{{ offer.sourceName }}</td><td class="amount">{{ amount(offer.price, view.currency) }}</td><td class="amount">{{ amount(offer.landed, view.currency) }}</td></tr></tbody></table>
+      <p v-if="figures.tippingUsedPrice !== null" class="mt-2 text-soft">
+        The choice tips at a used price of
+        <TheFigure
+          :text="amount(figures.tippingUsedPrice, view.currency)"
+          :working="() => tippingWorking(view.name, figures, view.currency)"
+        />: below it used wins, above it new.
+      </p>
+      <table v-if="view.offers.length > 1" class="ledger mt-2">
+        <thead>
+          <tr>
+            <th>shop</th>
+            <th class="!text-right">price</th>
+            <th class="!text-right">landed</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="offer in view.offers" :key="offer.sourceId">
+            <td>{{ offer.sourceName }}</td>
+            <td class="amount">{{ amount(offer.price, view.currency) }}</td>
+            <td class="amount">{{ amount(offer.landed, view.currency) }}</td>
+          </tr>
+        </tbody>
+      </table>
     </div>
     <div class="sheet p-3">
       <template v-if="cheapest && rhythm">
         <RhythmChart :offer="cheapest" :currency="view.currency" />
-        <p class="mt-1">{{ saleAdvice }} <span v-if="rhythm.everyDays !== null" class="text-soft">A sale every <TheFigure :text="`${Math.round(rhythm.everyDays)} days`" :working="() => rhythmWorking(view.name, cheapest!, view.currency)" />, the last began {{ rhythm.sinceLast }} days ago.</span></p>
+        <p class="mt-1">
+          {{ saleAdvice }}
+          <span v-if="rhythm.everyDays !== null" class="text-soft"
+            >A sale every
+            <TheFigure
+              :text="`${Math.round(rhythm.everyDays)} days`"
+              :working="() => rhythmWorking(view.name, cheapest!, view.currency)"
+            />, the last began {{ rhythm.sinceLast }} days ago.</span
+          >
+        </p>
       </template>
-      <p v-else class="text-soft">No shop price is known. Import a CSV of shop prices, or ask a shop’s address by a connector on Sources.</p>
+      <p v-else class="text-soft">
+        No shop price is known. Import a CSV of shop prices, or ask a shop’s address by a connector on
+        Sources.
+      </p>
     </div>
   </div>
 </template>

@@ -15,17 +15,51 @@ const marks = ['patient', 'typical', 'hurried'] as const
     <div class="flex items-start gap-3">
       <div class="min-w-0">
         <h1 class="truncate">{{ view.name }}</h1>
-        <p class="text-soft">{{ view.query.conditions.join(', ') }} · {{ view.currency }} · as of {{ view.asOf }} <span class="tag" :class="gradeTone[view.grade]">{{ view.grade }}</span> <TheFigure :text="`${view.kept} of ${view.records.length} records count`" :working="() => gradeWorking(view)" class="!font-sans" /></p>
+        <p class="text-soft">
+          {{ view.query.conditions.join(', ') }} · {{ view.currency }} · as of {{ view.asOf }}
+          <span class="tag" :class="gradeTone[view.grade]">{{ view.grade }}</span>
+          <TheFigure
+            :text="`${view.kept} of ${view.records.length} records count`"
+            :working="() => gradeWorking(view)"
+            class="!font-sans"
+          />
+        </p>
       </div>
       <div class="ml-auto flex shrink-0 gap-2"><slot /></div>
     </div>
     <div v-if="view.marks" class="mt-1 flex items-end gap-8">
       <div v-for="mark in marks" :key="mark" class="leading-tight">
-        <div class="text-xs text-soft">{{ mark }}<template v-if="mark === 'typical' && view.interval">, {{ formatWhole(view.interval.low, view.currency) }} to {{ formatWhole(view.interval.high, view.currency) }}</template></div>
-        <TheFigure class="text-[21px]" :class="{ 'text-settled': mark === 'typical' }" strong :text="amount(view.marks[mark], view.currency)" :working="() => markWorking(view, mark)" :data-mark="mark" />
+        <div class="text-xs text-soft">
+          {{ mark
+          }}<template v-if="mark === 'typical' && view.interval"
+            >, {{ formatWhole(view.interval.low, view.currency) }} to
+            {{ formatWhole(view.interval.high, view.currency) }}</template
+          >
+        </div>
+        <TheFigure
+          class="text-[21px]"
+          :class="{ 'text-settled': mark === 'typical' }"
+          strong
+          :text="amount(view.marks[mark], view.currency)"
+          :working="() => markWorking(view, mark)"
+          :data-mark="mark"
+        />
       </div>
-      <div class="ml-auto w-[520px] max-w-[60%] @max-2xl:hidden"><PriceRule :points="{ marks: view.marks, fresh: view.newPrice, own: view.ownFigure?.amount ?? null }" :currency="view.currency" size="large" /></div>
+      <div class="ml-auto w-[520px] max-w-[60%] @max-2xl:hidden">
+        <PriceRule
+          :points="{ marks: view.marks, fresh: view.newPrice, own: view.ownFigure?.amount ?? null }"
+          :currency="view.currency"
+          size="large"
+        />
+      </div>
     </div>
-    <p v-else class="mt-2 text-waiting">No comps. {{ view.records.length > 0 ? 'Every record was left out: look at the reasons in Sift and loosen the query.' : 'Import sold records that name it.' }}</p>
+    <p v-else class="mt-2 text-waiting">
+      No comps.
+      {{
+        view.records.length > 0
+          ? 'Every record was left out: look at the reasons in Sift and loosen the query.'
+          : 'Import sold records that name it.'
+      }}
+    </p>
   </div>
 </template>

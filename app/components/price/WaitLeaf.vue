@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { chanceWithin, expectedWait, payUpToPrice, shareAtOrBelow, type PriceFlow } from '#core/market/patience'
+import {
+  chanceWithin,
+  expectedWait,
+  payUpToPrice,
+  shareAtOrBelow,
+  type PriceFlow,
+} from '#core/market/patience'
 import { priceQueryDefaults } from '#core/market/priceQuery'
 import { minorPerUnit } from '#core/money/currencies'
 import type { PriceView } from '#shared/views'
@@ -9,50 +15,155 @@ import { amount, percent, signedAmount } from '~/utils/show'
 
 /** How long to wait: the curve with its two handles, the three questions, buy now or wait, hunt and lookout. */
 const { view } = defineProps<{ view: PriceView }>()
-const emit = defineEmits<{ hunt: [price: number]; lookout: [price: number]; catchShare: [share: number]; changed: [view: PriceView] }>()
+const emit = defineEmits<{
+  hunt: [price: number]
+  lookout: [price: number]
+  catchShare: [share: number]
+  changed: [view: PriceView]
+}>()
 const { run } = useDeed()
 const limit = ref(view.lookout?.limit ?? view.marks?.typical ?? 0)
 const days = ref(view.patienceDays)
 const wished = ref(0.8)
 const catchShare = ref(view.query.catchShare ?? priceQueryDefaults.catchShare)
-watch(() => view.query.catchShare, (share) => (catchShare.value = share ?? priceQueryDefaults.catchShare))
+watch(
+  () => view.query.catchShare,
+  (share) => (catchShare.value = share ?? priceQueryDefaults.catchShare),
+)
 const flow = computed<PriceFlow>(() => {
-  const comps = view.records.filter((record) => record.unitPrice !== null).sort((a, b) => a.unitPrice! - b.unitPrice!)
-  return { prices: comps.map((record) => record.unitPrice!), weights: comps.map((record) => record.weight!), perDay: view.perDay, catchShare: catchShare.value }
+  const comps = view.records
+    .filter((record) => record.unitPrice !== null)
+    .sort((a, b) => a.unitPrice! - b.unitPrice!)
+  return {
+    prices: comps.map((record) => record.unitPrice!),
+    weights: comps.map((record) => record.weight!),
+    perDay: view.perDay,
+    catchShare: catchShare.value,
+  }
 })
 /** Half a unit of the currency at a time. */
 const step = computed(() => Math.max(1, minorPerUnit(view.currency) / 2))
 const chance = computed(() => chanceWithin(flow.value, limit.value, days.value))
 const wait = computed(() => expectedWait(flow.value, limit.value))
-const wish = computed(() => ({ probability: wished.value, days: days.value, price: payUpToPrice(flow.value, wished.value, days.value) }))
+const wish = computed(() => ({
+  probability: wished.value,
+  days: days.value,
+  price: payUpToPrice(flow.value, wished.value, days.value),
+}))
 const adviceTone = { buy: 'tag-settled', wait: 'tag-waiting', level: 'tag-info' } as const
 const adviceWord = { buy: 'buy now', wait: 'wait', level: 'no matter' } as const
-const endLookout = () => run(async () => {
-  await request(`/api/lookouts/${view.lookout!.id}`, { method: 'DELETE' })
-  emit('changed', await request<PriceView>(`/api/builds/${useBuild().view!.id}/prices/${view.partId}`))
-}, { message: 'lookout ended' })
+const endLookout = () =>
+  run(
+    async () => {
+      await request(`/api/lookouts/${view.lookout!.id}`, { method: 'DELETE' })
+      emit('changed', await request<PriceView>(`/api/builds/${useBuild().view!.id}/prices/${view.partId}`))
+    },
+    { message: 'lookout ended' },
+  )
 </script>
 
 <template>
   <div class="grid grid-cols-[400px_minmax(0,1fr)] gap-3 @max-3xl:grid-cols-[minmax(0,1fr)]">
     <div class="sheet p-3">
-      <PatienceCurve v-if="view.patience.length > 0" v-model:limit="limit" v-model:days="days" :flow="flow" :currency="view.currency" :highest-days="Math.max(90, view.patienceDays)" :step="step" />
+      <PatienceCurve
+        v-if="view.patience.length > 0"
+        v-model:limit="limit"
+        v-model:days="days"
+        :flow="flow"
+        :currency="view.currency"
+        :highest-days="Math.max(90, view.patienceDays)"
+        :step="step"
+      />
       <p v-else class="text-soft">Without comps nobody can say how long a wait takes.</p>
     </div>
     <div class="flex flex-col gap-3">
       <div v-if="view.patience.length > 0" class="sheet p-3">
-        <p><span class="text-soft">How likely?</span> <TheFigure strong data-figure="chance" :text="percent(chance)" :working="() => chanceWorking(view, { limit, days, chance, share: shareAtOrBelow(flow, limit), catchShare })" /> at or below <b class="figures">{{ amount(limit, view.currency) }}</b> within <b class="figures">{{ days }}</b> days.</p>
-        <p class="mt-1"><span class="text-soft">How long?</span> <template v-if="wait === null">Nothing was seen that cheap.</template><template v-else>On average <b class="figures">{{ Math.ceil(wait) }}</b> days at that limit.</template></p>
-        <p class="mt-1"><span class="text-soft">What limit?</span> For <select v-model.number="wished" class="field !min-h-0 !py-0" aria-label="chance wanted"><option v-for="q in [0.5, 0.8, 0.9]" :key="q" :value="q">{{ percent(q) }}</option></select> in {{ days }} days: <template v-if="wish.price === null">not likely at any price seen.</template><template v-else>pay up to <TheFigure strong :text="amount(wish.price, view.currency)" :working="() => wishWorking(view, wish, catchShare)" />.</template></p>
-        <label class="mt-2 flex items-center gap-2 text-soft" title="of the suitable sales, the part you would hear of in time, reach and win">you get to <input v-model.number="catchShare" type="range" min="0.05" max="1" step="0.05" class="w-28" aria-label="part of suitable sales you get to" @change="emit('catchShare', catchShare)"><span class="figures w-11 text-ink">{{ percent(catchShare) }}</span> of the suitable sales</label>
-        <div class="mt-2 flex flex-wrap gap-2"><button type="button" class="button button-main" @click="emit('hunt', limit)">Hunt at {{ amount(limit, view.currency) }}</button><button type="button" class="button" @click="emit('lookout', limit)">Look out for {{ amount(limit, view.currency) }}</button><span v-if="view.lookout" class="tag tag-info self-center">looking out for {{ amount(view.lookout.limit, view.currency) }} <button type="button" aria-label="end the lookout" @click="endLookout">×</button></span></div>
+        <p>
+          <span class="text-soft">How likely?</span>
+          <TheFigure
+            strong
+            data-figure="chance"
+            :text="percent(chance)"
+            :working="
+              () =>
+                chanceWorking(view, { limit, days, chance, share: shareAtOrBelow(flow, limit), catchShare })
+            "
+          />
+          at or below <b class="figures">{{ amount(limit, view.currency) }}</b> within
+          <b class="figures">{{ days }}</b> days.
+        </p>
+        <p class="mt-1">
+          <span class="text-soft">How long?</span>
+          <template v-if="wait === null">Nothing was seen that cheap.</template
+          ><template v-else
+            >On average <b class="figures">{{ Math.ceil(wait) }}</b> days at that limit.</template
+          >
+        </p>
+        <p class="mt-1">
+          <span class="text-soft">What limit?</span> For
+          <select v-model.number="wished" class="field !min-h-0 !py-0" aria-label="chance wanted">
+            <option v-for="q in [0.5, 0.8, 0.9]" :key="q" :value="q">{{ percent(q) }}</option>
+          </select>
+          in {{ days }} days: <template v-if="wish.price === null">not likely at any price seen.</template
+          ><template v-else
+            >pay up to
+            <TheFigure
+              strong
+              :text="amount(wish.price, view.currency)"
+              :working="() => wishWorking(view, wish, catchShare)"
+            />.</template
+          >
+        </p>
+        <label
+          class="mt-2 flex items-center gap-2 text-soft"
+          title="of the suitable sales, the part you would hear of in time, reach and win"
+          >you get to
+          <input
+            v-model.number="catchShare"
+            type="range"
+            min="0.05"
+            max="1"
+            step="0.05"
+            class="w-28"
+            aria-label="part of suitable sales you get to"
+            @change="emit('catchShare', catchShare)"
+          /><span class="figures w-11 text-ink">{{ percent(catchShare) }}</span> of the suitable sales</label
+        >
+        <div class="mt-2 flex flex-wrap gap-2">
+          <button type="button" class="button button-main" @click="emit('hunt', limit)">
+            Hunt at {{ amount(limit, view.currency) }}</button
+          ><button type="button" class="button" @click="emit('lookout', limit)">
+            Look out for {{ amount(limit, view.currency) }}</button
+          ><span v-if="view.lookout" class="tag tag-info self-center"
+            >looking out for {{ amount(view.lookout.limit, view.currency) }}
+            <button type="button" aria-label="end the lookout" @click="endLookout">×</button></span
+          >
+        </div>
       </div>
       <div class="sheet p-3">
         <h2>Buy now or wait?</h2>
-        <template v-for="[name, later] in ([['used', view.usedLater], ['new', view.newLater]] as const)" :key="name">
-          <p v-if="later" class="mt-1">{{ name }}: <span class="tag" :class="adviceTone[later.advice]">{{ adviceWord[later.advice] }}</span> <TheFigure :text="amount(later.later, view.currency)" :working="() => laterWorking(view, name)" /> may be expected within {{ later.days }} days<template v-if="later.saving !== 0">, {{ signedAmount(-later.saving, view.currency) }}</template><span class="text-soft"><template v-for="reason in later.reasons" :key="reason.what"> · {{ reason.what }}</template><template v-if="later.reasons.length === 0"> · nothing known moves it</template></span></p>
+        <template
+          v-for="[name, later] in [
+            ['used', view.usedLater],
+            ['new', view.newLater],
+          ] as const"
+          :key="name"
+        >
+          <p v-if="later" class="mt-1">
+            {{ name }}:
+            <span class="tag" :class="adviceTone[later.advice]">{{ adviceWord[later.advice] }}</span>
+            <TheFigure :text="amount(later.later, view.currency)" :working="() => laterWorking(view, name)" />
+            may be expected within {{ later.days }} days<template v-if="later.saving !== 0"
+              >, {{ signedAmount(-later.saving, view.currency) }}</template
+            ><span class="text-soft"
+              ><template v-for="reason in later.reasons" :key="reason.what"> · {{ reason.what }}</template
+              ><template v-if="later.reasons.length === 0"> · nothing known moves it</template></span
+            >
+          </p>
         </template>
-        <p v-if="!view.usedLater && !view.newLater" class="text-soft">Neither a street price nor a shop price is known.</p>
+        <p v-if="!view.usedLater && !view.newLater" class="text-soft">
+          Neither a street price nor a shop price is known.
+        </p>
       </div>
     </div>
   </div>

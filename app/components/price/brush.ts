@@ -20,10 +20,15 @@ export function writeBrush({ from, to, low, high }: Brush): string {
 }
 
 /** The region between two corners given as day numbers and prices, in any order. */
-export function brushBetween(a: { readonly day: number; readonly price: number }, b: { readonly day: number; readonly price: number }): Brush {
+export function brushBetween(
+  a: { readonly day: number; readonly price: number },
+  b: { readonly day: number; readonly price: number },
+): Brush {
   return {
-    from: dateOfDay(Math.ceil(Math.min(a.day, b.day))), to: dateOfDay(Math.floor(Math.max(a.day, b.day))),
-    low: Math.max(0, Math.round(Math.min(a.price, b.price))), high: Math.max(0, Math.round(Math.max(a.price, b.price))),
+    from: dateOfDay(Math.ceil(Math.min(a.day, b.day))),
+    to: dateOfDay(Math.floor(Math.max(a.day, b.day))),
+    low: Math.max(0, Math.round(Math.min(a.price, b.price))),
+    high: Math.max(0, Math.round(Math.max(a.price, b.price))),
   }
 }
 

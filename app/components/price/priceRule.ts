@@ -13,10 +13,16 @@ export interface RuleScale {
   readonly ticks: readonly number[]
 }
 
-
 /** Linear scale over everything known, with margins; null where nothing is known. */
 export function ruleScale(points: RulePoints, width: number, margin: number): RuleScale | null {
-  const values = [points.marks?.patient, points.marks?.hurried, points.ask, points.landed, points.fresh, points.own].filter((value): value is number => value !== undefined && value !== null)
+  const values = [
+    points.marks?.patient,
+    points.marks?.hurried,
+    points.ask,
+    points.landed,
+    points.fresh,
+    points.own,
+  ].filter((value): value is number => value !== undefined && value !== null)
   if (values.length === 0) return null
   const low = Math.min(...values)
   const high = Math.max(...values)

@@ -15,63 +15,169 @@ const figure = ref('')
 const note = ref('')
 async function load() {
   failed.value = ''
-  sheet.value = await request<HaggleView>(`/api/builds/${build.view!.id}/leads/${lead.id}/haggle`).catch((error: Error) => {
-    failed.value = error.message
-    return null
-  })
+  sheet.value = await request<HaggleView>(`/api/builds/${build.view!.id}/leads/${lead.id}/haggle`).catch(
+    (error: Error) => {
+      failed.value = error.message
+      return null
+    },
+  )
 }
 watch(() => [lead.id, lead.value.ask], load, { immediate: true })
-const add = () => run(async () => {
-  await request(`/api/leads/${lead.id}/offers`, { method: 'POST', body: { by: by.value, amount: figure.value.trim() === '' ? null : figure.value.trim(), day: build.view!.today, note: note.value } })
-  figure.value = note.value = ''
-  await load()
-})
-const drop = (id: string) => run(async () => {
-  await request(`/api/offers/${id}`, { method: 'DELETE' })
-  await load()
-}, { message: 'taken out of the log', undo: async () => {
-  await request(`/api/offers/${id}/restore`, { method: 'POST' })
-  await load()
-} })
+const add = () =>
+  run(async () => {
+    await request(`/api/leads/${lead.id}/offers`, {
+      method: 'POST',
+      body: {
+        by: by.value,
+        amount: figure.value.trim() === '' ? null : figure.value.trim(),
+        day: build.view!.today,
+        note: note.value,
+      },
+    })
+    figure.value = note.value = ''
+    await load()
+  })
+const drop = (id: string) =>
+  run(
+    async () => {
+      await request(`/api/offers/${id}`, { method: 'DELETE' })
+      await load()
+    },
+    {
+      message: 'taken out of the log',
+      undo: async () => {
+        await request(`/api/offers/${id}/restore`, { method: 'POST' })
+        await load()
+      },
+    },
+  )
 const money = (value: number | null) => amount(value, sheet.value!.currency)
 const words = computed(() => {
   const view = sheet.value
   if (!view) return ''
   const asked = view.askedBy === 'listing' ? 'The ask' : 'The last counter-offer'
   if (view.advice === 'not-known') return 'No street price and no other lead: nothing to hold it against.'
-  if (lead.manner === 'auction' && view.walkAway !== null && view.walkAway > 0) return `An auction: bid ${money(view.walkAway)} at most.`
+  if (lead.manner === 'auction' && view.walkAway !== null && view.walkAway > 0)
+    return `An auction: bid ${money(view.walkAway)} at most.`
   if (view.advice === 'pass') return 'Pass: at no price does it beat the alternative.'
-  if (view.advice === 'take') return `${asked} is at or below your aim: take it, or offer the next customary step down.`
-  if (view.advice === 'far-apart') return `Far apart: 60 % of the ask is above your aim. Pass, or offer the aim and leave it standing.`
+  if (view.advice === 'take')
+    return `${asked} is at or below your aim: take it, or offer the next customary step down.`
+  if (view.advice === 'far-apart')
+    return `Far apart: 60 % of the ask is above your aim. Pass, or offer the aim and leave it standing.`
   return 'Open below, so that meeting half-way lands on your aim.'
 })
-const tone = { take: 'tag-settled', haggle: 'tag-info', 'far-apart': 'tag-waiting', pass: 'tag-stop', 'not-known': 'tag-waiting' } as const
-const name = { take: 'take it', haggle: 'haggle', 'far-apart': 'far apart', pass: 'pass', 'not-known': 'not known' } as const
+const tone = {
+  take: 'tag-settled',
+  haggle: 'tag-info',
+  'far-apart': 'tag-waiting',
+  pass: 'tag-stop',
+  'not-known': 'tag-waiting',
+} as const
+const name = {
+  take: 'take it',
+  haggle: 'haggle',
+  'far-apart': 'far apart',
+  pass: 'pass',
+  'not-known': 'not known',
+} as const
 </script>
 
 <template>
   <section class="sheet p-3" aria-label="haggle sheet">
-    <h2>Haggle <span v-if="sheet" class="tag ml-1" :class="tone[sheet.advice]">{{ name[sheet.advice] }}</span></h2>
+    <h2>
+      Haggle <span v-if="sheet" class="tag ml-1" :class="tone[sheet.advice]">{{ name[sheet.advice] }}</span>
+    </h2>
     <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
     <template v-else-if="sheet">
       <p class="mt-1">{{ words }}</p>
       <dl v-if="sheet.walkAway !== null" class="mt-2 grid grid-cols-4 gap-2 text-center">
-        <div><dt class="text-xs text-soft">opening</dt><dd><TheFigure strong data-figure="opening" :text="money(sheet.opening)" :working="() => openingWorking(lead, sheet!)" /></dd></div>
-        <div><dt class="text-xs text-soft">aim</dt><dd><TheFigure strong data-figure="aim" :text="money(sheet.aim)" :working="() => aimWorking(lead, sheet!)" /></dd></div>
-        <div><dt class="text-xs text-soft">walk away above</dt><dd><TheFigure strong data-figure="walk-away" :text="money(sheet.walkAway)" :working="() => walkAwayWorking(lead, sheet!)" /></dd></div>
-        <div><dt class="text-xs text-soft">{{ sheet.askedBy === 'listing' ? 'ask' : 'counter-offer' }}</dt><dd class="figures font-semibold text-waiting">{{ money(sheet.ask) }}</dd></div>
+        <div>
+          <dt class="text-xs text-soft">opening</dt>
+          <dd>
+            <TheFigure
+              strong
+              data-figure="opening"
+              :text="money(sheet.opening)"
+              :working="() => openingWorking(lead, sheet!)"
+            />
+          </dd>
+        </div>
+        <div>
+          <dt class="text-xs text-soft">aim</dt>
+          <dd>
+            <TheFigure
+              strong
+              data-figure="aim"
+              :text="money(sheet.aim)"
+              :working="() => aimWorking(lead, sheet!)"
+            />
+          </dd>
+        </div>
+        <div>
+          <dt class="text-xs text-soft">walk away above</dt>
+          <dd>
+            <TheFigure
+              strong
+              data-figure="walk-away"
+              :text="money(sheet.walkAway)"
+              :working="() => walkAwayWorking(lead, sheet!)"
+            />
+          </dd>
+        </div>
+        <div>
+          <dt class="text-xs text-soft">{{ sheet.askedBy === 'listing' ? 'ask' : 'counter-offer' }}</dt>
+          <dd class="figures font-semibold text-waiting">{{ money(sheet.ask) }}</dd>
+        </div>
       </dl>
-      <p v-if="sheet.asks.length > 1" class="mt-1 text-soft">asked before: <span class="figures">{{ sheet.asks.map((each) => `${money(each.ask)} on ${shortDate(each.day)}`).join(', ') }}</span></p>
+      <p v-if="sheet.asks.length > 1" class="mt-1 text-soft">
+        asked before:
+        <span class="figures">{{
+          sheet.asks.map((each) => `${money(each.ask)} on ${shortDate(each.day)}`).join(', ')
+        }}</span>
+      </p>
       <ol v-if="sheet.log.length > 0" class="mt-2 border-t border-line pt-1">
-        <li v-for="each in sheet.log" :key="each.id" class="flex items-baseline gap-2"><span class="w-12 text-xs text-soft">{{ shortDate(each.day) }}</span><span class="w-12" :class="each.by === 'me' ? 'text-info' : 'text-waiting'">{{ each.by }}</span><span class="figures">{{ each.amount === null ? '' : money(each.amount) }}</span><span class="min-w-0 flex-1 truncate text-soft">{{ each.note }}</span><button type="button" class="quiet-button text-xs" aria-label="take this out of the log" @click="drop(each.id)">×</button></li>
+        <li v-for="each in sheet.log" :key="each.id" class="flex items-baseline gap-2">
+          <span class="w-12 text-xs text-soft">{{ shortDate(each.day) }}</span
+          ><span class="w-12" :class="each.by === 'me' ? 'text-info' : 'text-waiting'">{{ each.by }}</span
+          ><span class="figures">{{ each.amount === null ? '' : money(each.amount) }}</span
+          ><span class="min-w-0 flex-1 truncate text-soft">{{ each.note }}</span
+          ><button
+            type="button"
+            class="quiet-button text-xs"
+            aria-label="take this out of the log"
+            @click="drop(each.id)"
+          >
+            ×
+          </button>
+        </li>
       </ol>
       <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="add">
-        <select v-model="by" class="field" aria-label="who said it"><option value="me">I offer</option><option value="seller">the seller says</option></select>
-        <input v-model="figure" class="field figures w-24" inputmode="decimal" placeholder="0.00" aria-label="figure said"><input v-model="note" class="field min-w-0 flex-1" placeholder="words" aria-label="words said"><button type="submit" class="button">Note</button>
+        <select v-model="by" class="field" aria-label="who said it">
+          <option value="me">I offer</option>
+          <option value="seller">the seller says</option>
+        </select>
+        <input
+          v-model="figure"
+          class="field figures w-24"
+          inputmode="decimal"
+          placeholder="0.00"
+          aria-label="figure said"
+        /><input
+          v-model="note"
+          class="field min-w-0 flex-1"
+          placeholder="words"
+          aria-label="words said"
+        /><button type="submit" class="button">Note</button>
       </form>
       <div v-if="sheet.combinations.length > 0" class="mt-2 border-t border-line pt-1">
         <h3 class="text-xs text-soft">offers standing at once, within what is left</h3>
-        <p v-for="each in sheet.combinations" :key="each.titles.join()" class="flex justify-between gap-2"><span class="truncate">{{ each.titles.join(' + ') }}</span><span class="figures shrink-0">{{ amount(each.cost, sheet.buildCurrency) }}, {{ amount(each.left, sheet.buildCurrency) }} left</span></p>
+        <p v-for="each in sheet.combinations" :key="each.titles.join()" class="flex justify-between gap-2">
+          <span class="truncate">{{ each.titles.join(' + ') }}</span
+          ><span class="figures shrink-0"
+            >{{ amount(each.cost, sheet.buildCurrency) }},
+            {{ amount(each.left, sheet.buildCurrency) }} left</span
+          >
+        </p>
       </div>
     </template>
   </section>

@@ -7,16 +7,39 @@ import { amount, percent, shortDate } from '~/utils/show'
 /** The receipt unrolled: a paper slip, one line a thing, grouped paid · to buy · owned · to come back. */
 const build = useBuild()
 const receipt = computed(() => build.view!.receipt)
-const groups = computed(() => [
-  { title: 'paid', lines: receipt.value.groups.paid }, { title: 'to buy', lines: receipt.value.groups.toBuy }, { title: 'owned', lines: receipt.value.groups.owned },
-].filter((group) => group.lines.length > 0))
-const mark: Readonly<Record<ReceiptLine['kind'], string>> = { paid: '■', lead: '◧', street: '◇', assumed: '?', owned: '○' }
-const markWord: Readonly<Record<ReceiptLine['kind'], string>> = { paid: 'paid', lead: 'lead’s price', street: 'hunt at street price', assumed: 'assumed', owned: 'owned' }
-const working = (id: string) => choiceWorking(build.view!, build.view!.choices.find((choice) => choice.id === id)!)
+const groups = computed(() =>
+  [
+    { title: 'paid', lines: receipt.value.groups.paid },
+    { title: 'to buy', lines: receipt.value.groups.toBuy },
+    { title: 'owned', lines: receipt.value.groups.owned },
+  ].filter((group) => group.lines.length > 0),
+)
+const mark: Readonly<Record<ReceiptLine['kind'], string>> = {
+  paid: '■',
+  lead: '◧',
+  street: '◇',
+  assumed: '?',
+  owned: '○',
+}
+const markWord: Readonly<Record<ReceiptLine['kind'], string>> = {
+  paid: 'paid',
+  lead: 'lead’s price',
+  street: 'hunt at street price',
+  assumed: 'assumed',
+  owned: 'owned',
+}
+const working = (id: string) =>
+  choiceWorking(
+    build.view!,
+    build.view!.choices.find((choice) => choice.id === id)!,
+  )
 </script>
 
 <template>
-  <aside class="slip figures flex w-[360px] shrink-0 flex-col overflow-y-auto bg-sheet px-4 pt-3 pb-6 text-[12.5px]" aria-label="receipt slip">
+  <aside
+    class="slip figures flex w-[360px] shrink-0 flex-col overflow-y-auto bg-sheet px-4 pt-3 pb-6 text-[12.5px]"
+    aria-label="receipt slip"
+  >
     <div class="border-b border-dashed border-soft pb-2 text-center">
       <div class="font-semibold">{{ build.view!.name }}</div>
       <div class="text-soft">{{ build.view!.today }} · {{ receipt.currency }}</div>
@@ -31,23 +54,70 @@ const working = (id: string) => choiceWorking(build.view!, build.view!.choices.f
       </div>
     </section>
     <section v-if="build.view!.hunts" class="border-b border-dashed border-soft py-2">
-      <h2 class="text-soft">{{ build.view!.hunts.count }} {{ build.view!.hunts.count === 1 ? 'hunt' : 'hunts' }} open</h2>
-      <div class="flex justify-between py-0.5"><span>all in{{ build.view!.hunts.days === null ? '' : ` by ${shortDate(build.view!.wantedBy!)}` }}</span><TheFigure :text="build.view!.hunts.chanceByDate === null ? 'no date' : percent(build.view!.hunts.chanceByDate)" :working="() => huntsWorking(build.view!)" data-figure="hunts" /></div>
-      <div class="flex justify-between py-0.5"><span>8 of 10 times within</span><span>{{ build.view!.hunts.daysForMost === null ? 'never seen so cheap' : `${Math.ceil(build.view!.hunts.daysForMost)} days` }}</span></div>
+      <h2 class="text-soft">
+        {{ build.view!.hunts.count }} {{ build.view!.hunts.count === 1 ? 'hunt' : 'hunts' }} open
+      </h2>
+      <div class="flex justify-between py-0.5">
+        <span
+          >all in{{ build.view!.hunts.days === null ? '' : ` by ${shortDate(build.view!.wantedBy!)}` }}</span
+        ><TheFigure
+          :text="
+            build.view!.hunts.chanceByDate === null ? 'no date' : percent(build.view!.hunts.chanceByDate)
+          "
+          :working="() => huntsWorking(build.view!)"
+          data-figure="hunts"
+        />
+      </div>
+      <div class="flex justify-between py-0.5">
+        <span>8 of 10 times within</span
+        ><span>{{
+          build.view!.hunts.daysForMost === null
+            ? 'never seen so cheap'
+            : `${Math.ceil(build.view!.hunts.daysForMost)} days`
+        }}</span>
+      </div>
     </section>
     <section v-if="build.view!.emptyRoles.length > 0" class="border-b border-dashed border-soft py-2">
       <h2 class="text-soft">still empty</h2>
-      <NuxtLink v-for="role in build.view!.emptyRoles" :key="role" :to="`/b/${build.view!.id}/leads?role=${role}`" class="block py-0.5 text-waiting underline decoration-dotted underline-offset-2">no {{ roleNames[role] }} yet →</NuxtLink>
+      <NuxtLink
+        v-for="role in build.view!.emptyRoles"
+        :key="role"
+        :to="`/b/${build.view!.id}/leads?role=${role}`"
+        class="block py-0.5 text-waiting underline decoration-dotted underline-offset-2"
+        >no {{ roleNames[role] }} yet →</NuxtLink
+      >
     </section>
     <section v-if="receipt.groups.toComeBack.length > 0" class="border-b border-dashed border-soft py-2">
       <h2 class="text-soft">to come back, on a claim</h2>
-      <div v-for="line in receipt.groups.toComeBack" :key="line.id" class="flex justify-between py-0.5"><span class="truncate">{{ line.label }}</span><TheFigure :text="`−${amount(line.amount, receipt.currency)}`" :working="() => working(line.id)" /></div>
+      <div v-for="line in receipt.groups.toComeBack" :key="line.id" class="flex justify-between py-0.5">
+        <span class="truncate">{{ line.label }}</span
+        ><TheFigure :text="`−${amount(line.amount, receipt.currency)}`" :working="() => working(line.id)" />
+      </div>
     </section>
     <table class="mt-2 w-full">
-      <thead><tr class="text-soft"><th class="text-left font-normal">up to</th><th class="text-right font-normal">pay now</th><th class="text-right font-normal">expected</th></tr></thead>
+      <thead>
+        <tr class="text-soft">
+          <th class="text-left font-normal">up to</th>
+          <th class="text-right font-normal">pay now</th>
+          <th class="text-right font-normal">expected</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="each in receipt.byScope" :key="each.scope">
-          <td>{{ scopeNames[each.scope] }}</td><td class="text-right"><TheFigure strong :text="amount(each.totals.payNow, receipt.currency)" :working="() => scopeWorking(receipt, each.scope, 'payNow')" /></td><td class="text-right"><TheFigure :text="amount(each.totals.expected, receipt.currency)" :working="() => scopeWorking(receipt, each.scope, 'expected')" /></td>
+          <td>{{ scopeNames[each.scope] }}</td>
+          <td class="text-right">
+            <TheFigure
+              strong
+              :text="amount(each.totals.payNow, receipt.currency)"
+              :working="() => scopeWorking(receipt, each.scope, 'payNow')"
+            />
+          </td>
+          <td class="text-right">
+            <TheFigure
+              :text="amount(each.totals.expected, receipt.currency)"
+              :working="() => scopeWorking(receipt, each.scope, 'expected')"
+            />
+          </td>
         </tr>
       </tbody>
     </table>
@@ -56,5 +126,10 @@ const working = (id: string) => choiceWorking(build.view!, build.view!.choices.f
 </template>
 
 <style scoped>
-.slip { border-left: 1px solid var(--line); --tooth: 6px; mask: conic-gradient(from -45deg at bottom, #0000, #000 1deg 89deg, #0000 90deg) 50% 100% / calc(2 * var(--tooth)) 100%; }
+.slip {
+  border-left: 1px solid var(--line);
+  --tooth: 6px;
+  mask: conic-gradient(from -45deg at bottom, #0000, #000 1deg 89deg, #0000 90deg) 50% 100% /
+    calc(2 * var(--tooth)) 100%;
+}
 </style>

@@ -13,16 +13,26 @@ const opened = ref('')
 const path = computed(() => `/api/builds/${view.id}/editions`)
 const load = async () => (editions.value = await request<EditionsView>(path.value))
 onMounted(() => run(load))
-const freeze = () => run(async () => {
-  editions.value = await request<EditionsView>(path.value, { method: 'POST', body: { name: name.value } })
-  name.value = ''
-}, { message: 'frozen as it stands today' })
+const freeze = () =>
+  run(
+    async () => {
+      editions.value = await request<EditionsView>(path.value, { method: 'POST', body: { name: name.value } })
+      name.value = ''
+    },
+    { message: 'frozen as it stands today' },
+  )
 const setDeleted = async (id: string, deleted: boolean) => {
   await request(`/api/editions/${id}`, { method: 'PATCH', body: { deleted } })
   await load()
 }
-const takeOut = (id: string) => run(() => setDeleted(id, true), { message: 'the edition is taken out', undo: () => setDeleted(id, false) })
-const forms = [['html', 'HTML page'], ['md', 'Markdown'], ['csv', 'CSV'], ['json', 'JSON']] as const
+const takeOut = (id: string) =>
+  run(() => setDeleted(id, true), { message: 'the edition is taken out', undo: () => setDeleted(id, false) })
+const forms = [
+  ['html', 'HTML page'],
+  ['md', 'Markdown'],
+  ['csv', 'CSV'],
+  ['json', 'JSON'],
+] as const
 const repriced = shallowRef<RepricedView | null>(null)
 const refused = ref('')
 async function openOther(event: Event) {
@@ -39,7 +49,10 @@ async function openOther(event: Event) {
     return
   }
   try {
-    repriced.value = await request<RepricedView>('/api/import/edition', { method: 'POST', body: { edition, currency: view.currency, region: view.region } })
+    repriced.value = await request<RepricedView>('/api/import/edition', {
+      method: 'POST',
+      body: { edition, currency: view.currency, region: view.region },
+    })
     await useSession().load()
   } catch (error) {
     refused.value = `${file.name}: ${error instanceof Error ? error.message : String(error)}`
@@ -54,29 +67,139 @@ async function open(id: string) {
 }
 watch([opened, comparedWith], async ([id, to]) => {
   drift.value = editions.value?.editions.find((each) => each.id === id)?.drift ?? null
-  if (id !== '' && to !== '') await run(async () => (drift.value = await request<EditionDrift>(`/api/editions/${id}/drift?to=${to}`)))
+  if (id !== '' && to !== '')
+    await run(async () => (drift.value = await request<EditionDrift>(`/api/editions/${id}/drift?to=${to}`)))
 })
-const changeTone = { added: 'tag-info', gone: 'tag-stop', dearer: 'tag-waiting', cheaper: 'tag-settled', same: '' } as const
+const changeTone = {
+  added: 'tag-info',
+  gone: 'tag-stop',
+  dearer: 'tag-waiting',
+  cheaper: 'tag-settled',
+  same: '',
+} as const
 const moved = computed(() => drift.value?.lines.filter((line) => line.change !== 'same') ?? [])
 </script>
 
 <template>
   <section aria-label="editions">
-    <form class="flex flex-wrap items-center gap-2" @submit.prevent="freeze"><input v-model="name" class="field w-72" placeholder="name of the edition" aria-label="name of the edition" required><button type="submit" class="button button-main" :disabled="name.trim() === ''">Freeze as it stands</button><span class="text-soft">prices, dates, estimates, weighing and open questions; private notes stay out</span>
-      <label class="button ml-auto cursor-pointer">Open another’s edition…<input type="file" accept=".json,application/json" class="sr-only" data-test="edition-file" @change="openOther"></label></form>
+    <form class="flex flex-wrap items-center gap-2" @submit.prevent="freeze">
+      <input
+        v-model="name"
+        class="field w-72"
+        placeholder="name of the edition"
+        aria-label="name of the edition"
+        required
+      /><button type="submit" class="button button-main" :disabled="name.trim() === ''">
+        Freeze as it stands</button
+      ><span class="text-soft"
+        >prices, dates, estimates, weighing and open questions; private notes stay out</span
+      >
+      <label class="button ml-auto cursor-pointer"
+        >Open another’s edition…<input
+          type="file"
+          accept=".json,application/json"
+          class="sr-only"
+          data-test="edition-file"
+          @change="openOther"
+      /></label>
+    </form>
     <p v-if="refused" class="mt-2 text-stop" role="alert">{{ refused }}</p>
-    <div v-if="repriced" class="mt-3 border-l-4 border-info bg-info-ground p-3" data-test="repriced"><b>Opened at today’s prices here: <span class="figures">{{ amount(repriced.total, repriced.currency) }}</span> {{ repriced.currency }}.</b> <NuxtLink :to="`/b/${repriced.buildId}/machine?mode=chosen`" class="underline">See it</NuxtLink>
-      <p v-if="repriced.notFound.length > 0" class="text-stop">Cannot be found here: {{ repriced.notFound.join(', ') }}.</p><table class="ledger mt-1"><tbody><tr v-for="line in repriced.lines" :key="line.label"><td>{{ line.label }}</td><td class="amount text-soft">{{ line.there === null ? 'not known there' : `${amount(line.there, repriced.currency)} there` }}</td><td class="amount">{{ line.price === null ? 'not here' : amount(line.price, repriced.currency) }}</td></tr></tbody></table></div>
-    <p v-if="editions && editions.editions.length === 0" class="mt-4 text-soft">No edition yet. Freeze one before you share the build or buy the first part: it shows later how prices have moved.</p>
+    <div v-if="repriced" class="mt-3 border-l-4 border-info bg-info-ground p-3" data-test="repriced">
+      <b
+        >Opened at today’s prices here:
+        <span class="figures">{{ amount(repriced.total, repriced.currency) }}</span>
+        {{ repriced.currency }}.</b
+      >
+      <NuxtLink :to="`/b/${repriced.buildId}/machine?mode=chosen`" class="underline">See it</NuxtLink>
+      <p v-if="repriced.notFound.length > 0" class="text-stop">
+        Cannot be found here: {{ repriced.notFound.join(', ') }}.
+      </p>
+      <table class="ledger mt-1">
+        <tbody>
+          <tr v-for="line in repriced.lines" :key="line.label">
+            <td>{{ line.label }}</td>
+            <td class="amount text-soft">
+              {{ line.there === null ? 'not known there' : `${amount(line.there, repriced.currency)} there` }}
+            </td>
+            <td class="amount">
+              {{ line.price === null ? 'not here' : amount(line.price, repriced.currency) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p v-if="editions && editions.editions.length === 0" class="mt-4 text-soft">
+      No edition yet. Freeze one before you share the build or buy the first part: it shows later how prices
+      have moved.
+    </p>
     <article v-for="each in editions?.editions" :key="each.id" class="sheet mt-3 p-3" :data-edition="each.id">
-      <div class="flex flex-wrap items-baseline gap-3"><h2>{{ each.name }}</h2><span class="text-soft">{{ longDate(each.frozenOn) }} · pay now <span class="figures">{{ amount(each.totals.payNow, each.currency) }}</span> · anyone can pay <span class="figures">{{ amount(each.totals.anyoneCanPay, each.currency) }}</span> {{ each.currency }}</span>
-        <span class="ml-auto flex gap-2"><a v-for="[as, label] in forms" :key="as" class="button !py-0.5" :href="`/api/editions/${each.id}?as=${as}`" download>{{ label }}</a><button type="button" class="quiet-button" :aria-expanded="opened === each.id" @click="open(each.id)">what has changed</button><button type="button" class="quiet-button" @click="takeOut(each.id)">take out</button></span></div>
+      <div class="flex flex-wrap items-baseline gap-3">
+        <h2>{{ each.name }}</h2>
+        <span class="text-soft"
+          >{{ longDate(each.frozenOn) }} · pay now
+          <span class="figures">{{ amount(each.totals.payNow, each.currency) }}</span> · anyone can pay
+          <span class="figures">{{ amount(each.totals.anyoneCanPay, each.currency) }}</span>
+          {{ each.currency }}</span
+        >
+        <span class="ml-auto flex gap-2"
+          ><a
+            v-for="[as, label] in forms"
+            :key="as"
+            class="button !py-0.5"
+            :href="`/api/editions/${each.id}?as=${as}`"
+            download
+            >{{ label }}</a
+          ><button
+            type="button"
+            class="quiet-button"
+            :aria-expanded="opened === each.id"
+            @click="open(each.id)"
+          >
+            what has changed</button
+          ><button type="button" class="quiet-button" @click="takeOut(each.id)">take out</button></span
+        >
+      </div>
       <template v-if="opened === each.id && drift">
-        <label class="mt-1 block text-[13px]">until <select v-model="comparedWith" class="field !min-h-0 !py-0.5" aria-label="compare with"><option value="">now</option><option v-for="other in editions?.editions.filter((one) => one.id !== each.id)" :key="other.id" :value="other.id">{{ other.name }}, {{ longDate(other.frozenOn) }}</option></select></label>
-        <p v-if="drift.currencies" class="mt-1 text-waiting">One is in {{ drift.currencies.before }}, the other in {{ drift.currencies.after }}: amounts are not held against each other.</p>
-        <p class="mt-1"><span v-for="total in drift.totals" :key="total.name" class="mr-4">{{ total.name }} <span class="figures">{{ total.after === total.before ? 'as it was' : signedAmount(total.after - total.before, view.currency) }}</span></span></p>
+        <label class="mt-1 block text-[13px]"
+          >until
+          <select v-model="comparedWith" class="field !min-h-0 !py-0.5" aria-label="compare with">
+            <option value="">now</option>
+            <option
+              v-for="other in editions?.editions.filter((one) => one.id !== each.id)"
+              :key="other.id"
+              :value="other.id"
+            >
+              {{ other.name }}, {{ longDate(other.frozenOn) }}
+            </option>
+          </select></label
+        >
+        <p v-if="drift.currencies" class="mt-1 text-waiting">
+          One is in {{ drift.currencies.before }}, the other in {{ drift.currencies.after }}: amounts are not
+          held against each other.
+        </p>
+        <p class="mt-1">
+          <span v-for="total in drift.totals" :key="total.name" class="mr-4"
+            >{{ total.name }}
+            <span class="figures">{{
+              total.after === total.before
+                ? 'as it was'
+                : signedAmount(total.after - total.before, view.currency)
+            }}</span></span
+          >
+        </p>
         <p v-if="moved.length === 0" class="text-soft">No line has changed.</p>
-        <table v-else class="ledger mt-1"><tbody><tr v-for="(line, index) in moved" :key="index"><td>{{ line.label }}</td><td><span class="tag" :class="changeTone[line.change]">{{ line.change }}</span></td><td class="amount">{{ amount(line.before, each.currency) }}</td><td class="amount">{{ amount(line.after, view.currency) }}</td></tr></tbody></table>
+        <table v-else class="ledger mt-1">
+          <tbody>
+            <tr v-for="(line, index) in moved" :key="index">
+              <td>{{ line.label }}</td>
+              <td>
+                <span class="tag" :class="changeTone[line.change]">{{ line.change }}</span>
+              </td>
+              <td class="amount">{{ amount(line.before, each.currency) }}</td>
+              <td class="amount">{{ amount(line.after, view.currency) }}</td>
+            </tr>
+          </tbody>
+        </table>
       </template>
     </article>
   </section>

@@ -10,10 +10,64 @@ const sureWords = { well: 'well known', fairly: 'fairly sure', hardly: 'hardly s
 </script>
 
 <template>
-  <section v-if="against.comparison && against.comparison.modes.length > 0" class="sheet p-3" aria-label="fixed modes">
-    <h2>Fixed modes of {{ against.machine.name }} <span class="font-normal text-soft">the highest preset at which {{ view.name }} holds the same; out of every mean</span></h2>
-    <table class="ledger mt-1"><thead><tr><th>mode</th><th>the build holds it at</th><th>its own preset may be</th><th>standing</th></tr></thead>
-      <tbody><tr v-for="mode in against.comparison.modes" :key="`${mode.workloadId} ${mode.height}`" :data-mode="mode.workloadId"><td>{{ mode.workload }} {{ mode.height }}p at {{ mode.fps }}</td><td><template v-if="mode.heldAt">{{ mode.heldAt }}, {{ Math.round(mode.heldFps!) }} fps<span v-if="!mode.surely" class="text-waiting"> narrowly</span></template><span v-else class="text-stop">not at any preset</span></td><td><template v-if="mode.bracket">{{ mode.bracket.from === mode.bracket.to ? mode.bracket.from : `${mode.bracket.from} to ${mode.bracket.to}` }} <span class="text-xs text-soft">{{ sureWords[mode.bracket.sure] }}</span></template><span v-else class="text-soft">nobody has proposed an equivalent</span></td><td><span class="tag" :class="tone[mode.standing]">{{ mode.standing }}</span></td></tr></tbody></table>
-    <p v-if="inside" class="mt-1 text-xs text-soft">Its insides are taken for a card of index {{ inside.machine.graphicsIndex }} ({{ inside.range.low }} to {{ inside.range.high }}) and a CPU of {{ inside.machine.cpuIndex }}, the median of {{ inside.proposals }}: {{ against.equivalents.map((each) => `${each.by}, ${each.saidOn}`).join('; ') }}.</p>
+  <section
+    v-if="against.comparison && against.comparison.modes.length > 0"
+    class="sheet p-3"
+    aria-label="fixed modes"
+  >
+    <h2>
+      Fixed modes of {{ against.machine.name }}
+      <span class="font-normal text-soft"
+        >the highest preset at which {{ view.name }} holds the same; out of every mean</span
+      >
+    </h2>
+    <table class="ledger mt-1">
+      <thead>
+        <tr>
+          <th>mode</th>
+          <th>the build holds it at</th>
+          <th>its own preset may be</th>
+          <th>standing</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="mode in against.comparison.modes"
+          :key="`${mode.workloadId} ${mode.height}`"
+          :data-mode="mode.workloadId"
+        >
+          <td>{{ mode.workload }} {{ mode.height }}p at {{ mode.fps }}</td>
+          <td>
+            <template v-if="mode.heldAt"
+              >{{ mode.heldAt }}, {{ Math.round(mode.heldFps!) }} fps<span
+                v-if="!mode.surely"
+                class="text-waiting"
+              >
+                narrowly</span
+              ></template
+            ><span v-else class="text-stop">not at any preset</span>
+          </td>
+          <td>
+            <template v-if="mode.bracket"
+              >{{
+                mode.bracket.from === mode.bracket.to
+                  ? mode.bracket.from
+                  : `${mode.bracket.from} to ${mode.bracket.to}`
+              }}
+              <span class="text-xs text-soft">{{ sureWords[mode.bracket.sure] }}</span></template
+            ><span v-else class="text-soft">nobody has proposed an equivalent</span>
+          </td>
+          <td>
+            <span class="tag" :class="tone[mode.standing]">{{ mode.standing }}</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="inside" class="mt-1 text-xs text-soft">
+      Its insides are taken for a card of index {{ inside.machine.graphicsIndex }} ({{ inside.range.low }} to
+      {{ inside.range.high }}) and a CPU of {{ inside.machine.cpuIndex }}, the median of
+      {{ inside.proposals }}:
+      {{ against.equivalents.map((each) => `${each.by}, ${each.saidOn}`).join('; ') }}.
+    </p>
   </section>
 </template>

@@ -12,7 +12,10 @@ const found = shallowRef<MatchView | null>(null)
 const progress = ref<number | null>(null)
 const stopper = shallowRef<AbortController | null>(null)
 const failed = ref('')
-watch(() => against.machine.id, () => (found.value = null))
+watch(
+  () => against.machine.id,
+  () => (found.value = null),
+)
 async function search(goal: 'match' | 'spend') {
   stopper.value?.abort()
   const own = new AbortController()
@@ -20,7 +23,12 @@ async function search(goal: 'match' | 'spend') {
   progress.value = 0
   failed.value = ''
   try {
-    found.value = await streamOf<MatchView>(`/api/builds/${view.id}/match`, { goal, rivalId: against.machine.id }, (done, total) => (progress.value = done / total), own.signal)
+    found.value = await streamOf<MatchView>(
+      `/api/builds/${view.id}/match`,
+      { goal, rivalId: against.machine.id },
+      (done, total) => (progress.value = done / total),
+      own.signal,
+    )
   } catch (error) {
     if (!own.signal.aborted) failed.value = error instanceof Error ? error.message : String(error)
   } finally {
@@ -32,30 +40,146 @@ function stop() {
   progress.value = null
 }
 onScopeDispose(stop)
-const name = computed(() => (found.value?.goal === 'match' ? `${view.name}, matching ${found.value.rivalName}` : `${view.name}, for the money of ${found.value?.rivalName ?? ''}`).slice(0, 80))
-const open = () => run(async () => {
-  const { id } = await request<{ id: string }>(`/api/builds/${view.id}/variants/found`, { method: 'POST', body: { name: name.value, options: found.value!.found!.options.map(({ id: option, partId }) => ({ id: option, partId })) } })
-  await useSession().load()
-  await navigateTo(`/b/${id}/machine?mode=chosen`)
-}, { message: 'opened as a variant' })
+const name = computed(() =>
+  (found.value?.goal === 'match'
+    ? `${view.name}, matching ${found.value.rivalName}`
+    : `${view.name}, for the money of ${found.value?.rivalName ?? ''}`
+  ).slice(0, 80),
+)
+const open = () =>
+  run(
+    async () => {
+      const { id } = await request<{ id: string }>(`/api/builds/${view.id}/variants/found`, {
+        method: 'POST',
+        body: {
+          name: name.value,
+          options: found.value!.found!.options.map(({ id: option, partId }) => ({ id: option, partId })),
+        },
+      })
+      await useSession().load()
+      await navigateTo(`/b/${id}/machine?mode=chosen`)
+    },
+    { message: 'opened as a variant' },
+  )
 </script>
 
 <template>
   <section class="sheet p-4" aria-label="match and spend">
-    <div class="flex flex-wrap items-center gap-3"><h2>Against {{ against.machine.name }}</h2><button type="button" class="button button-main" :disabled="progress !== null" @click="search('match')">Match it</button><button type="button" class="button button-main" :disabled="progress !== null" @click="search('spend')">Spend the same</button><template v-if="progress !== null"><progress :value="progress" max="1" aria-label="searching" /><button type="button" class="quiet-button" @click="stop">stop</button></template></div>
-    <p class="mt-1 text-soft">Match it: the cheapest machine of single leads, street prices and what the build has that reaches it in every target. Spend the same: the most frames that cost no more to own. Both pass the whole fit check and the house rules; lots, and orders put together, are not searched.</p>
+    <div class="flex flex-wrap items-center gap-3">
+      <h2>Against {{ against.machine.name }}</h2>
+      <button type="button" class="button button-main" :disabled="progress !== null" @click="search('match')">
+        Match it</button
+      ><button
+        type="button"
+        class="button button-main"
+        :disabled="progress !== null"
+        @click="search('spend')"
+      >
+        Spend the same</button
+      ><template v-if="progress !== null"
+        ><progress :value="progress" max="1" aria-label="searching" /><button
+          type="button"
+          class="quiet-button"
+          @click="stop"
+        >
+          stop
+        </button></template
+      >
+    </div>
+    <p class="mt-1 text-soft">
+      Match it: the cheapest machine of single leads, street prices and what the build has that reaches it in
+      every target. Spend the same: the most frames that cost no more to own. Both pass the whole fit check
+      and the house rules; lots, and orders put together, are not searched.
+    </p>
     <p v-if="failed" class="mt-2 text-stop" role="alert">{{ failed }}</p>
     <template v-if="found">
-      <p v-if="!found.found" class="mt-3 text-waiting" data-test="match-answer">{{ found.goal === 'match' ? `No machine of the library and the leads at hand reaches ${found.rivalName} in every target.` : `For the money of ${found.rivalName} no whole machine can be put together.` }}<template v-if="!found.isComplete"> Time ran out before all were looked at.</template></p>
+      <p v-if="!found.found" class="mt-3 text-waiting" data-test="match-answer">
+        {{
+          found.goal === 'match'
+            ? `No machine of the library and the leads at hand reaches ${found.rivalName} in every target.`
+            : `For the money of ${found.rivalName} no whole machine can be put together.`
+        }}<template v-if="!found.isComplete"> Time ran out before all were looked at.</template>
+      </p>
       <template v-else>
-        <p class="mt-3 text-[15px]" data-test="match-answer"><template v-if="found.goal === 'match'">The cheapest that matches {{ found.rivalName }}: <b class="figures">{{ amount(found.found.price, view.currency) }}</b> {{ view.currency }} expected, <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> to pay now</template><template v-else>The best for the money of {{ found.rivalName }}: <b class="figures">{{ amount(found.found.price, view.currency) }}</b> {{ view.currency }} expected, <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> to pay now; <span class="figures" data-test="to-own">{{ amount(found.found.toOwn, view.currency) }}</span> to own against its <span class="figures">{{ amount(found.budget, view.currency) }}</span></template>, <span class="figures">{{ signedAmount(found.found.againstOwn, view.currency) }}</span> against {{ view.name }}’s own core machine.</p>
-        <p class="text-soft">{{ found.isComplete ? 'Proven: nothing better among single leads, street prices and what the build has.' : `Time ran out: it may be ${percent(found.gap ?? 0, 1)} from the best.` }} {{ found.checked.toLocaleString('en') }} whole {{ found.checked === 1 ? 'machine' : 'machines' }} checked in {{ (found.tookMs / 1000).toFixed(1) }} s.</p>
+        <p class="mt-3 text-[15px]" data-test="match-answer">
+          <template v-if="found.goal === 'match'"
+            >The cheapest that matches {{ found.rivalName }}:
+            <b class="figures">{{ amount(found.found.price, view.currency) }}</b>
+            {{ view.currency }} expected,
+            <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> to pay now</template
+          ><template v-else
+            >The best for the money of {{ found.rivalName }}:
+            <b class="figures">{{ amount(found.found.price, view.currency) }}</b>
+            {{ view.currency }} expected,
+            <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> to pay now;
+            <span class="figures" data-test="to-own">{{ amount(found.found.toOwn, view.currency) }}</span> to
+            own against its <span class="figures">{{ amount(found.budget, view.currency) }}</span></template
+          >, <span class="figures">{{ signedAmount(found.found.againstOwn, view.currency) }}</span> against
+          {{ view.name }}’s own core machine.
+        </p>
+        <p class="text-soft">
+          {{
+            found.isComplete
+              ? 'Proven: nothing better among single leads, street prices and what the build has.'
+              : `Time ran out: it may be ${percent(found.gap ?? 0, 1)} from the best.`
+          }}
+          {{ found.checked.toLocaleString('en') }} whole
+          {{ found.checked === 1 ? 'machine' : 'machines' }} checked in
+          {{ (found.tookMs / 1000).toFixed(1) }} s.
+        </p>
         <div class="mt-2 grid grid-cols-[minmax(0,1fr)_360px] gap-4 max-lg:grid-cols-1">
-          <table class="ledger self-start"><thead><tr><th>role</th><th>part</th><th>from</th><th class="!text-right">pay now</th></tr></thead>
-            <tbody><tr v-for="option in found.found.options" :key="option.id"><td class="text-soft">{{ roleNames[option.role] }}</td><td>{{ option.name }}</td><td class="text-soft">{{ fromWords[option.from] }}</td><td class="amount">{{ amount(option.payNow, view.currency) }}</td></tr><tr class="border-t-2 border-ink font-semibold"><td colspan="3">to pay now</td><td class="amount" data-test="match-total">{{ amount(found.found.payNow, view.currency) }}</td></tr></tbody></table>
-          <div><table class="ledger"><thead><tr><th>target</th><th class="!text-right">wanted</th><th v-if="found.goal === 'match'" class="!text-right">it runs</th><th class="!text-right">this runs</th></tr></thead><tbody><tr v-for="target in found.found.targets" :key="target.name"><td>{{ target.name }}</td><td class="amount">{{ target.wanted }}</td><td v-if="found.goal === 'match'" class="amount">{{ target.floor ? Math.round(target.floor) : 'not known' }}</td><td class="amount" :class="target.fps >= target.wanted ? 'text-settled' : 'text-waiting'">{{ Math.round(target.fps) }}</td></tr></tbody></table>
-            <p v-for="finding in found.found.findings.slice(0, 5)" :key="finding.what" class="mt-1 text-soft">{{ finding.severity }}: {{ finding.what }}</p>
-            <button type="button" class="button button-main mt-3" @click="open">Open as a variant</button></div>
+          <table class="ledger self-start">
+            <thead>
+              <tr>
+                <th>role</th>
+                <th>part</th>
+                <th>from</th>
+                <th class="!text-right">pay now</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="option in found.found.options" :key="option.id">
+                <td class="text-soft">{{ roleNames[option.role] }}</td>
+                <td>{{ option.name }}</td>
+                <td class="text-soft">{{ fromWords[option.from] }}</td>
+                <td class="amount">{{ amount(option.payNow, view.currency) }}</td>
+              </tr>
+              <tr class="border-t-2 border-ink font-semibold">
+                <td colspan="3">to pay now</td>
+                <td class="amount" data-test="match-total">
+                  {{ amount(found.found.payNow, view.currency) }}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+          <div>
+            <table class="ledger">
+              <thead>
+                <tr>
+                  <th>target</th>
+                  <th class="!text-right">wanted</th>
+                  <th v-if="found.goal === 'match'" class="!text-right">it runs</th>
+                  <th class="!text-right">this runs</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="target in found.found.targets" :key="target.name">
+                  <td>{{ target.name }}</td>
+                  <td class="amount">{{ target.wanted }}</td>
+                  <td v-if="found.goal === 'match'" class="amount">
+                    {{ target.floor ? Math.round(target.floor) : 'not known' }}
+                  </td>
+                  <td class="amount" :class="target.fps >= target.wanted ? 'text-settled' : 'text-waiting'">
+                    {{ Math.round(target.fps) }}
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+            <p v-for="finding in found.found.findings.slice(0, 5)" :key="finding.what" class="mt-1 text-soft">
+              {{ finding.severity }}: {{ finding.what }}
+            </p>
+            <button type="button" class="button button-main mt-3" @click="open">Open as a variant</button>
+          </div>
         </div>
       </template>
     </template>

@@ -4,7 +4,13 @@ import { amount, signedAmount } from '~/utils/show'
 
 /** The build against one rival, part by part; what would make them equal; room to grow; what to ask the seller. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()
-const tone = { better: 'tag-settled', level: 'tag-info', worse: 'tag-stop', 'not stated': 'tag-waiting', 'not there': 'tag-waiting' } as const
+const tone = {
+  better: 'tag-settled',
+  level: 'tag-info',
+  worse: 'tag-stop',
+  'not stated': 'tag-waiting',
+  'not there': 'tag-waiting',
+} as const
 const sum = (list: readonly { price: number }[]) => list.reduce((total, each) => total + each.price, 0)
 const names = (list: readonly { name: string }[]) => list.map((each) => each.name).join(', ')
 </script>
@@ -12,16 +18,60 @@ const names = (list: readonly { name: string }[]) => list.map((each) => each.nam
 <template>
   <section class="sheet p-3" aria-label="part by part">
     <h2>Part by part against {{ against.machine.name }}</h2>
-    <p v-if="against.components.length === 0" class="mt-1 text-soft">{{ against.machine.kind === 'console' ? 'A console is no sum of parts; its insides are judged by the modes it runs.' : 'Its parts are not known. Say which CPU and card are in it under Rivals.' }}</p>
+    <p v-if="against.components.length === 0" class="mt-1 text-soft">
+      {{
+        against.machine.kind === 'console'
+          ? 'A console is no sum of parts; its insides are judged by the modes it runs.'
+          : 'Its parts are not known. Say which CPU and card are in it under Rivals.'
+      }}
+    </p>
     <dl v-else class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 max-md:grid-cols-1">
-      <div v-for="line in against.components" :key="line.role" class="flex items-baseline gap-2" :title="`${line.own} against ${line.other}`" :data-part-line="line.role"><dt class="w-24 shrink-0">{{ line.name }}</dt><dd class="min-w-0"><span class="tag" :class="tone[line.standing]">{{ line.standing }}<template v-if="line.figure && line.standing !== 'level'">: {{ line.figure }}</template></span></dd></div>
+      <div
+        v-for="line in against.components"
+        :key="line.role"
+        class="flex items-baseline gap-2"
+        :title="`${line.own} against ${line.other}`"
+        :data-part-line="line.role"
+      >
+        <dt class="w-24 shrink-0">{{ line.name }}</dt>
+        <dd class="min-w-0">
+          <span class="tag" :class="tone[line.standing]"
+            >{{ line.standing
+            }}<template v-if="line.figure && line.standing !== 'level'">: {{ line.figure }}</template></span
+          >
+        </dd>
+      </div>
     </dl>
     <p v-if="against.toEqual" class="mt-2">
-      <template v-if="against.toEqual.other.length > 0">To be equal {{ against.machine.name }} needs {{ names(against.toEqual.other) }}: <b class="figures">{{ signedAmount(sum(against.toEqual.other), view.currency) }}</b>. </template>
-      <template v-if="against.toEqual.own.length > 0">To be equal {{ view.name }} needs {{ names(against.toEqual.own) }}: <b class="figures">{{ signedAmount(sum(against.toEqual.own), view.currency) }}</b>.</template>
-      <template v-if="against.toEqual.own.length + against.toEqual.other.length === 0">Neither side needs a part to be equal.</template>
+      <template v-if="against.toEqual.other.length > 0"
+        >To be equal {{ against.machine.name }} needs {{ names(against.toEqual.other) }}:
+        <b class="figures">{{ signedAmount(sum(against.toEqual.other), view.currency) }}</b>.
+      </template>
+      <template v-if="against.toEqual.own.length > 0"
+        >To be equal {{ view.name }} needs {{ names(against.toEqual.own) }}:
+        <b class="figures">{{ signedAmount(sum(against.toEqual.own), view.currency) }}</b>.</template
+      >
+      <template v-if="against.toEqual.own.length + against.toEqual.other.length === 0"
+        >Neither side needs a part to be equal.</template
+      >
     </p>
-    <p v-if="view.weighing.own.room || against.room" class="mt-1 text-soft">Room to grow: <template v-if="view.weighing.own.room">{{ view.name }} {{ view.weighing.own.room.what }} for {{ amount(view.weighing.own.room.cost, view.currency) }}; </template><template v-if="against.room">{{ against.machine.name }} {{ against.room.what }} for {{ amount(against.room.cost, view.currency) }}</template><template v-else>nothing sensible there</template>.</p>
-    <div v-if="against.questions.length > 0" class="mt-2 border-l-4 border-waiting pl-3"><b>Ask its seller</b> <span class="text-soft">until answered the cheapest plausible part stands in</span> <NuxtLink :to="`/rivals?edit=${against.machine.id}`" class="quiet-button">answer</NuxtLink><ul class="list-disc pl-5"><li v-for="each in against.questions" :key="each.key">{{ each.question }}</li></ul></div>
+    <p v-if="view.weighing.own.room || against.room" class="mt-1 text-soft">
+      Room to grow:
+      <template v-if="view.weighing.own.room"
+        >{{ view.name }} {{ view.weighing.own.room.what }} for
+        {{ amount(view.weighing.own.room.cost, view.currency) }}; </template
+      ><template v-if="against.room"
+        >{{ against.machine.name }} {{ against.room.what }} for
+        {{ amount(against.room.cost, view.currency) }}</template
+      ><template v-else>nothing sensible there</template>.
+    </p>
+    <div v-if="against.questions.length > 0" class="mt-2 border-l-4 border-waiting pl-3">
+      <b>Ask its seller</b>
+      <span class="text-soft">until answered the cheapest plausible part stands in</span>
+      <NuxtLink :to="`/rivals?edit=${against.machine.id}`" class="quiet-button">answer</NuxtLink>
+      <ul class="list-disc pl-5">
+        <li v-for="each in against.questions" :key="each.key">{{ each.question }}</li>
+      </ul>
+    </div>
   </section>
 </template>

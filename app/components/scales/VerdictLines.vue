@@ -7,27 +7,59 @@ import { turnings } from './turning'
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView | null }>()
 function reasons(other: WeighedView): string {
   const { winner, forOwn, forOther } = other.verdict!
-  const said = (list: typeof forOwn, count: number) => list.slice(0, count).map((reason) => reason.words).join(' and ')
-  if (winner === 'depends') return [forOwn.length > 0 ? `For ${view.name}: ${said(forOwn, 2)}.` : '', forOther.length > 0 ? `For ${other.machine.name}: ${said(forOther, 2)}.` : ''].filter((each) => each !== '').join(' ')
+  const said = (list: typeof forOwn, count: number) =>
+    list
+      .slice(0, count)
+      .map((reason) => reason.words)
+      .join(' and ')
+  if (winner === 'depends')
+    return [
+      forOwn.length > 0 ? `For ${view.name}: ${said(forOwn, 2)}.` : '',
+      forOther.length > 0 ? `For ${other.machine.name}: ${said(forOther, 2)}.` : '',
+    ]
+      .filter((each) => each !== '')
+      .join(' ')
   const [most, against] = winner === 'own' ? [forOwn, forOther] : [forOther, forOwn]
-  return [most.length > 0 ? `Most weighs: ${said(most, 2)}.` : '', against.length > 0 ? `Against it: ${said(against, 1)}.` : ''].filter((each) => each !== '').join(' ')
+  return [
+    most.length > 0 ? `Most weighs: ${said(most, 2)}.` : '',
+    against.length > 0 ? `Against it: ${said(against, 1)}.` : '',
+  ]
+    .filter((each) => each !== '')
+    .join(' ')
 }
-const winnerName = (winner: 'own' | 'other' | 'depends', other: WeighedView) => (winner === 'own' ? view.name : winner === 'other' ? other.machine.name : 'neither outright')
+const winnerName = (winner: 'own' | 'other' | 'depends', other: WeighedView) =>
+  winner === 'own' ? view.name : winner === 'other' ? other.machine.name : 'neither outright'
 /** The nearest turn of each kind, in words. */
 function turns(other: WeighedView): string {
   const list = turnings(view, other).flatMap((turning) => {
     const { below, above } = turning.point
-    const near = [below && { ...below, word: 'below' }, above && { ...above, word: 'above' }].flatMap((each) => each ?? []).sort((a, b) => Math.abs(a.value - turning.now) - Math.abs(b.value - turning.now))[0]
+    const near = [below && { ...below, word: 'below' }, above && { ...above, word: 'above' }]
+      .flatMap((each) => each ?? [])
+      .sort((a, b) => Math.abs(a.value - turning.now) - Math.abs(b.value - turning.now))[0]
     if (!near) return []
-    const value = turning.unit === 'money' ? amount(Math.round(near.value), view.currency) : `${near.value.toFixed(1)}`
+    const value =
+      turning.unit === 'money' ? amount(Math.round(near.value), view.currency) : `${near.value.toFixed(1)}`
     return [`the ${turning.name} ${near.word} ${value} (then ${winnerName(near.winner, other)})`]
   })
-  return list.length === 0 ? 'Nothing within reach turns it.' : `It turns with ${list.slice(0, 2).join(', or ')}.`
+  return list.length === 0
+    ? 'Nothing within reach turns it.'
+    : `It turns with ${list.slice(0, 2).join(', or ')}.`
 }
 </script>
 
 <template>
   <div class="space-y-1.5 border-l-4 border-settled pl-4">
-    <p v-for="other in view.weighing.others" :key="other.machine.id" :data-verdict="other.machine.id"><span class="text-[15px] font-medium">{{ other.verdict!.sentence }}</span> <template v-if="other.machine.id === against?.machine.id">{{ reasons(other) }} <NuxtLink :to="{ query: { mode: 'turning', against: other.machine.id } }" class="underline decoration-dotted underline-offset-[3px]">{{ turns(other) }}</NuxtLink>{{ ' ' }}</template><span v-if="other.verdict!.unknown" class="text-waiting">Not known: {{ other.verdict!.unknown }}.</span></p>
+    <p v-for="other in view.weighing.others" :key="other.machine.id" :data-verdict="other.machine.id">
+      <span class="text-[15px] font-medium">{{ other.verdict!.sentence }}</span>
+      <template v-if="other.machine.id === against?.machine.id"
+        >{{ reasons(other) }}
+        <NuxtLink
+          :to="{ query: { mode: 'turning', against: other.machine.id } }"
+          class="underline decoration-dotted underline-offset-[3px]"
+          >{{ turns(other) }}</NuxtLink>{{ ' ' }}</template
+      ><span v-if="other.verdict!.unknown" class="text-waiting"
+        >Not known: {{ other.verdict!.unknown }}.</span
+      >
+    </p>
   </div>
 </template>

@@ -12,10 +12,57 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
 
 <template>
   <div class="flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
-    <label>over <input :value="settings.years" type="number" min="0.5" max="15" step="0.5" class="field figures !min-h-0 w-16 !py-0.5" aria-label="years" @change="emit('change', { years: number($event) })"> years</label>
-    <label>played <select :value="settings.style" class="field !min-h-0 !py-0.5" aria-label="way of playing" @change="emit('change', { style: ($event.target as HTMLSelectElement).value as PlayStyle })"><option v-for="(style, key) in playStyles" :key="key" :value="key">{{ style.name }}</option></select></label>
-    <label>the build at <select :value="settings.basis" class="field !min-h-0 !py-0.5" aria-label="what the build enters at" @change="emit('change', { basis: ($event.target as HTMLSelectElement).value as 'anyone' | 'paid' })"><option value="anyone">what anyone can pay</option><option value="paid">what I pay</option></select></label>
-    <label><input :value="settings.gamesPerYear" type="number" min="0" max="200" class="field figures !min-h-0 w-14 !py-0.5" aria-label="games a year" @change="emit('change', { gamesPerYear: number($event) })"> games a year</label>
-    <span class="text-soft">{{ view.weighing.terms.fullHours }} h a day at full load, by the house rules</span>
+    <label
+      >over
+      <input
+        :value="settings.years"
+        type="number"
+        min="0.5"
+        max="15"
+        step="0.5"
+        class="field figures !min-h-0 w-16 !py-0.5"
+        aria-label="years"
+        @change="emit('change', { years: number($event) })"
+      />
+      years</label
+    >
+    <label
+      >played
+      <select
+        :value="settings.style"
+        class="field !min-h-0 !py-0.5"
+        aria-label="way of playing"
+        @change="emit('change', { style: ($event.target as HTMLSelectElement).value as PlayStyle })"
+      >
+        <option v-for="(style, key) in playStyles" :key="key" :value="key">{{ style.name }}</option>
+      </select></label
+    >
+    <label
+      >the build at
+      <select
+        :value="settings.basis"
+        class="field !min-h-0 !py-0.5"
+        aria-label="what the build enters at"
+        @change="emit('change', { basis: ($event.target as HTMLSelectElement).value as 'anyone' | 'paid' })"
+      >
+        <option value="anyone">what anyone can pay</option>
+        <option value="paid">what I pay</option>
+      </select></label
+    >
+    <label
+      ><input
+        :value="settings.gamesPerYear"
+        type="number"
+        min="0"
+        max="200"
+        class="field figures !min-h-0 w-14 !py-0.5"
+        aria-label="games a year"
+        @change="emit('change', { gamesPerYear: number($event) })"
+      />
+      games a year</label
+    >
+    <span class="text-soft"
+      >{{ view.weighing.terms.fullHours }} h a day at full load, by the house rules</span
+    >
   </div>
 </template>

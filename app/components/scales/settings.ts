@@ -3,16 +3,37 @@ import type { WeighingInput } from '#shared/schemas/entities'
 import type { WeighingSettings } from '#shared/types'
 
 /** A change of how a build is weighed; own figures are changed apart. */
-export type SettingsChange = Partial<Pick<WeighingSettings, 'years' | 'style' | 'basis' | 'gamesPerYear' | 'off' | 'builds'>>
+export type SettingsChange = Partial<
+  Pick<WeighingSettings, 'years' | 'style' | 'basis' | 'gamesPerYear' | 'off' | 'builds'>
+>
 
 /** The settings as the route wants them, with one change, and one own figure set or taken back (null). */
-export function changedSettings(settings: WeighingSettings, currency: string, change: SettingsChange, edit?: { readonly machine: string; readonly step: string; readonly amount: string | null }): WeighingInput {
-  const decimals = Object.fromEntries(Object.entries(settings.edits).map(([machine, own]) => [machine, Object.fromEntries(Object.entries(own).map(([step, amount]) => [step, toDecimal(amount, currency)]))]))
+export function changedSettings(
+  settings: WeighingSettings,
+  currency: string,
+  change: SettingsChange,
+  edit?: { readonly machine: string; readonly step: string; readonly amount: string | null },
+): WeighingInput {
+  const decimals = Object.fromEntries(
+    Object.entries(settings.edits).map(([machine, own]) => [
+      machine,
+      Object.fromEntries(Object.entries(own).map(([step, amount]) => [step, toDecimal(amount, currency)])),
+    ]),
+  )
   const edits = { ...decimals }
   if (edit) {
     const { [edit.step]: _old, ...rest } = edits[edit.machine] ?? {}
     edits[edit.machine] = edit.amount === null ? rest : { ...rest, [edit.step]: edit.amount }
   }
   const { years, style, basis, gamesPerYear, off, builds } = { ...settings, ...change }
-  return { years, style, basis, gamesPerYear, off: [...off], builds: [...builds], usualShipping: toDecimal(settings.usualShipping, currency), edits }
+  return {
+    years,
+    style,
+    basis,
+    gamesPerYear,
+    off: [...off],
+    builds: [...builds],
+    usualShipping: toDecimal(settings.usualShipping, currency),
+    edits,
+  }
 }

@@ -30,43 +30,123 @@ interface Change {
 export function weighChanged(view: BuildView, other: WeighedView, change: Change = {}): Weighed {
   const { settings, terms, frames, own } = view.weighing
   return weigh(change.own ?? own.machine, change.other ?? other.machine, {
-    terms: { ...terms, ...change.terms }, style: settings.style, workloads: view.workloads, ownFrames: change.frames ?? frames, equivalents: other.equivalents, formatMoney: (amount) => formatAmount(amount, view.currency),
+    terms: { ...terms, ...change.terms },
+    style: settings.style,
+    workloads: view.workloads,
+    ownFrames: change.frames ?? frames,
+    equivalents: other.equivalents,
+    formatMoney: (amount) => formatAmount(amount, view.currency),
   })
 }
 
 /** What the card of a build enters the scales at; null where it comes in a lot or there is none. */
 export function cardCost(view: BuildView): { readonly name: string; readonly cost: number } | null {
-  const choice = view.choices.find((each) => each.scope !== 'test' && each.parts.length === 1 && each.parts[0]!.role === 'graphics')
+  const choice = view.choices.find(
+    (each) => each.scope !== 'test' && each.parts.length === 1 && each.parts[0]!.role === 'graphics',
+  )
   if (!choice) return null
-  return { name: choice.label, cost: view.weighing.settings.basis === 'paid' && choice.kind !== 'owned' ? choice.payNow : (choice.anyoneCanPay ?? choice.payNow) }
+  return {
+    name: choice.label,
+    cost:
+      view.weighing.settings.basis === 'paid' && choice.kind !== 'owned'
+        ? choice.payNow
+        : (choice.anyoneCanPay ?? choice.payNow),
+  }
 }
 
 /** Every figure that the verdict may turn on, the nearest turn first. */
 export function turnings(view: BuildView, other: WeighedView): Turning[] {
   const { own, terms } = view.weighing
   const card = cardCost(view)
-  const rules: { id: string; name: string; unit: Turning['unit']; now: number; range: Turning['range']; change(value: number): Change }[] = [
-    ...(card ? [{ id: 'card', name: `price of ${card.name}`, unit: 'money' as const, now: card.cost, range: { from: 0, to: Math.max(3 * card.cost, 60_000) }, change: (value: number) => ({ own: { ...own.machine, price: own.machine.price - card.cost + value } }) }] : []),
-    { id: 'rival', name: `price of ${other.machine.name}`, unit: 'money', now: other.machine.price, range: { from: 0, to: Math.max(2 * other.machine.price, 20_000) }, change: (value) => ({ other: { ...other.machine, price: value } }) },
-    { id: 'hours', name: 'hours a day at full load', unit: 'hours', now: terms.fullHours, range: { from: 0, to: 16 }, change: (value) => ({ terms: { fullHours: value } }) },
-    { id: 'years', name: 'years it is kept', unit: 'years', now: terms.years, range: { from: 0.5, to: 10 }, change: (value) => ({ terms: { years: value } }) },
+  const rules: {
+    id: string
+    name: string
+    unit: Turning['unit']
+    now: number
+    range: Turning['range']
+    change(value: number): Change
+  }[] = [
+    ...(card
+      ? [
+          {
+            id: 'card',
+            name: `price of ${card.name}`,
+            unit: 'money' as const,
+            now: card.cost,
+            range: { from: 0, to: Math.max(3 * card.cost, 60_000) },
+            change: (value: number) => ({
+              own: { ...own.machine, price: own.machine.price - card.cost + value },
+            }),
+          },
+        ]
+      : []),
+    {
+      id: 'rival',
+      name: `price of ${other.machine.name}`,
+      unit: 'money',
+      now: other.machine.price,
+      range: { from: 0, to: Math.max(2 * other.machine.price, 20_000) },
+      change: (value) => ({ other: { ...other.machine, price: value } }),
+    },
+    {
+      id: 'hours',
+      name: 'hours a day at full load',
+      unit: 'hours',
+      now: terms.fullHours,
+      range: { from: 0, to: 16 },
+      change: (value) => ({ terms: { fullHours: value } }),
+    },
+    {
+      id: 'years',
+      name: 'years it is kept',
+      unit: 'years',
+      now: terms.years,
+      range: { from: 0.5, to: 10 },
+      change: (value) => ({ terms: { years: value } }),
+    },
   ]
-  return rules.map(({ change, ...rule }): Turning => {
-    const weighedAt = (value: number) => weighChanged(view, other, change(value))
-    const point = tippingPoint((value) => weighedAt(value).verdict.winner, rule.now, rule.range)
-    const distances = [point.below, point.above].flatMap((turn) => (turn ? [Math.abs(turn.value - rule.now) / (rule.range.to - rule.range.from)] : []))
-    return { ...rule, point, weighedAt, nearness: distances.length === 0 ? 1 : Math.min(...distances) }
-  }).sort((a, b) => a.nearness - b.nearness)
+  return rules
+    .map(({ change, ...rule }): Turning => {
+      const weighedAt = (value: number) => weighChanged(view, other, change(value))
+      const point = tippingPoint((value) => weighedAt(value).verdict.winner, rule.now, rule.range)
+      const distances = [point.below, point.above].flatMap((turn) =>
+        turn ? [Math.abs(turn.value - rule.now) / (rule.range.to - rule.range.from)] : [],
+      )
+      return { ...rule, point, weighedAt, nearness: distances.length === 0 ? 1 : Math.min(...distances) }
+    })
+    .sort((a, b) => a.nearness - b.nearness)
 }
 
 /** The verdict with a card that is not sold yet, and the price at which it turns. */
-export function withCard(view: BuildView, other: WeighedView, card: AssumedCard): { readonly weighed: Weighed; readonly point: TippingPoint } | null {
+export function withCard(
+  view: BuildView,
+  other: WeighedView,
+  card: AssumedCard,
+): { readonly weighed: Weighed; readonly point: TippingPoint } | null {
   const { frames, own } = view.weighing
   if (!frames) return null
-  const targets = view.targets.map((target): TargetAt => ({ name: `${target.workload} ${target.height}p ${target.preset}`, workload: view.workloads.find((each) => each.id === target.workloadId)!, settings: target, averageFps: target.averageFps, lowFps: target.lowFps }))
+  const targets = view.targets.map((target): TargetAt => ({
+    name: `${target.workload} ${target.height}p ${target.preset}`,
+    workload: view.workloads.find((each) => each.id === target.workloadId)!,
+    settings: target,
+    averageFps: target.averageFps,
+    lowFps: target.lowFps,
+  }))
   const at = (price: number) => {
-    const changed = withAssumedCard(own.machine, frames, { ...card, price }, cardCost(view)?.cost ?? 0, targets)
+    const changed = withAssumedCard(
+      own.machine,
+      frames,
+      { ...card, price },
+      cardCost(view)?.cost ?? 0,
+      targets,
+    )
     return weighChanged(view, other, { own: changed.machine, frames: changed.frames })
   }
-  return { weighed: at(card.price), point: tippingPoint((price) => at(price).verdict.winner, card.price, { from: 0, to: Math.max(3 * card.price, 60_000) }) }
+  return {
+    weighed: at(card.price),
+    point: tippingPoint((price) => at(price).verdict.winner, card.price, {
+      from: 0,
+      to: Math.max(3 * card.price, 60_000),
+    }),
+  }
 }

@@ -7,33 +7,97 @@ const session = useSession()
 const build = useBuild()
 const route = useRoute()
 const { theme, toggle } = useTheme()
-const current = computed(() => (typeof route.params.id === 'string' ? session.view?.builds.find((each) => each.id === route.params.id) : undefined))
-const libraries = [['/parts', 'Parts'], ['/sources', 'Sources'], ['/rivals', 'Rivals'], ['/shelf', 'Shelf']] as const
+const current = computed(() =>
+  typeof route.params.id === 'string'
+    ? session.view?.builds.find((each) => each.id === route.params.id)
+    : undefined,
+)
+const libraries = [
+  ['/parts', 'Parts'],
+  ['/sources', 'Sources'],
+  ['/rivals', 'Rivals'],
+  ['/shelf', 'Shelf'],
+] as const
 const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
 </script>
 
 <template>
   <header class="flex h-11 shrink-0 items-center gap-4 border-b border-ink px-4">
-    <NuxtLink to="/" class="flex w-[118px] shrink-0 items-center gap-2 text-[17px] font-semibold max-sm:w-auto"><img src="/mark.svg" alt="" class="size-[18px]">tarvin</NuxtLink>
+    <NuxtLink
+      to="/"
+      class="flex w-[118px] shrink-0 items-center gap-2 text-[17px] font-semibold max-sm:w-auto"
+      ><img src="/mark.svg" alt="" class="size-[18px]" />tarvin</NuxtLink
+    >
     <Menu as="div" class="relative min-w-0">
       <MenuButton class="flex max-w-full items-baseline gap-2">
         <span class="text-[15px] font-semibold whitespace-nowrap">{{ current?.name ?? 'All builds' }}</span>
-        <span v-if="current && build.view?.id === current.id" class="min-w-0 truncate text-xs text-soft max-lg:hidden">{{ build.view.purpose }}<template v-if="build.view.wantedBy"> · wanted by {{ longDate(build.view.wantedBy).replace(/^\w+ /, '').replace(/ \d{4}$/, '') }}</template></span>
+        <span
+          v-if="current && build.view?.id === current.id"
+          class="min-w-0 truncate text-xs text-soft max-lg:hidden"
+          >{{ build.view.purpose
+          }}<template v-if="build.view.wantedBy">
+            · wanted by
+            {{
+              longDate(build.view.wantedBy)
+                .replace(/^\w+ /, '')
+                .replace(/ \d{4}$/, '')
+            }}</template
+          ></span
+        >
         <ChevronDown :size="14" class="shrink-0 self-center" />
       </MenuButton>
       <MenuItems class="sheet absolute left-0 z-30 mt-1 w-72 py-1">
-        <MenuItem v-for="each in session.view?.builds" :key="each.id" v-slot="{ active }"><NuxtLink :to="`/b/${each.id}/machine`" class="block px-3 py-1.5" :class="{ 'bg-paper': active }">{{ each.name }}</NuxtLink></MenuItem>
-        <MenuItem v-slot="{ active }"><NuxtLink to="/" class="block border-t border-line px-3 py-1.5" :class="{ 'bg-paper': active }">All builds</NuxtLink></MenuItem>
-        <MenuItem v-slot="{ active }"><NuxtLink to="/new" class="block px-3 py-1.5" :class="{ 'bg-paper': active }">New build…</NuxtLink></MenuItem>
+        <MenuItem v-for="each in session.view?.builds" :key="each.id" v-slot="{ active }"
+          ><NuxtLink
+            :to="`/b/${each.id}/machine`"
+            class="block px-3 py-1.5"
+            :class="{ 'bg-paper': active }"
+            >{{ each.name }}</NuxtLink
+          ></MenuItem
+        >
+        <MenuItem v-slot="{ active }"
+          ><NuxtLink to="/" class="block border-t border-line px-3 py-1.5" :class="{ 'bg-paper': active }"
+            >All builds</NuxtLink
+          ></MenuItem
+        >
+        <MenuItem v-slot="{ active }"
+          ><NuxtLink to="/new" class="block px-3 py-1.5" :class="{ 'bg-paper': active }"
+            >New build…</NuxtLink
+          ></MenuItem
+        >
       </MenuItems>
     </Menu>
-    <button type="button" class="field ml-auto flex w-[250px] shrink-0 items-center justify-between !py-0.5 text-soft max-md:w-auto" @click="openSearch"><span class="max-md:hidden">Find a part, lead, place…</span><span class="md:hidden">Find</span><span class="key max-md:hidden">Ctrl K</span></button>
-    <span class="figures text-[13px] whitespace-nowrap text-soft max-md:hidden" title="the date Tarvin takes for today">{{ session.view ? longDate(session.view.today) : '' }}</span>
+    <button
+      type="button"
+      class="field ml-auto flex w-[250px] shrink-0 items-center justify-between !py-0.5 text-soft max-md:w-auto"
+      @click="openSearch"
+    >
+      <span class="max-md:hidden">Find a part, lead, place…</span><span class="md:hidden">Find</span
+      ><span class="key max-md:hidden">Ctrl K</span>
+    </button>
+    <span
+      class="figures text-[13px] whitespace-nowrap text-soft max-md:hidden"
+      title="the date Tarvin takes for today"
+      >{{ session.view ? longDate(session.view.today) : '' }}</span
+    >
     <Menu as="div" class="relative">
       <MenuButton class="flex items-center gap-1">Libraries <ChevronDown :size="14" /></MenuButton>
       <MenuItems class="sheet absolute right-0 z-30 mt-1 w-44 py-1">
-        <MenuItem v-for="[to, name] in libraries" :key="to" v-slot="{ active }"><NuxtLink :to="to" class="block px-3 py-1.5" :class="{ 'bg-paper': active }">{{ name }}</NuxtLink></MenuItem>
-        <MenuItem v-slot="{ active }"><button type="button" class="block w-full border-t border-line px-3 py-1.5 text-left" :class="{ 'bg-paper': active }" @click="toggle()">{{ theme === 'lamp' ? 'Daylight' : 'Lamp' }} theme</button></MenuItem>
+        <MenuItem v-for="[to, name] in libraries" :key="to" v-slot="{ active }"
+          ><NuxtLink :to="to" class="block px-3 py-1.5" :class="{ 'bg-paper': active }">{{
+            name
+          }}</NuxtLink></MenuItem
+        >
+        <MenuItem v-slot="{ active }"
+          ><button
+            type="button"
+            class="block w-full border-t border-line px-3 py-1.5 text-left"
+            :class="{ 'bg-paper': active }"
+            @click="toggle()"
+          >
+            {{ theme === 'lamp' ? 'Daylight' : 'Lamp' }} theme
+          </button></MenuItem
+        >
       </MenuItems>
     </Menu>
   </header>

@@ -12,7 +12,13 @@ const adding = ref(false)
 const problem = ref('')
 const polling = ref('')
 const opened = ref('')
-const draft = reactive({ sourceId: '', kind: 'lead-feed' as ConnectorView['kind'], url: '', everyMinutes: 60, allowPrivate: false })
+const draft = reactive({
+  sourceId: '',
+  kind: 'lead-feed' as ConnectorView['kind'],
+  url: '',
+  everyMinutes: 60,
+  allowPrivate: false,
+})
 onMounted(() => run(async () => (connectors.value = await request<ConnectorView[]>('/api/connectors'))))
 
 async function add() {
@@ -38,59 +44,213 @@ async function pollOne(id: string) {
     polling.value = ''
   }
 }
-const pollAll = () => run(async () => {
-  for (const connector of (connectors.value ?? []).filter((each) => !each.paused)) await pollOne(connector.id)
-}, { message: 'all sources asked' })
-const change = (id: string, patch: object) => run(async () => (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}`, { method: 'PATCH', body: patch })))
-const remove = (id: string) => run(async () => (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}`, { method: 'DELETE' })), { message: 'no longer asked', undo: async () => (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}/restore`, { method: 'POST' })) })
+const pollAll = () =>
+  run(
+    async () => {
+      for (const connector of (connectors.value ?? []).filter((each) => !each.paused))
+        await pollOne(connector.id)
+    },
+    { message: 'all sources asked' },
+  )
+const change = (id: string, patch: object) =>
+  run(
+    async () =>
+      (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}`, {
+        method: 'PATCH',
+        body: patch,
+      })),
+  )
+const remove = (id: string) =>
+  run(
+    async () =>
+      (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}`, { method: 'DELETE' })),
+    {
+      message: 'no longer asked',
+      undo: async () =>
+        (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}/restore`, {
+          method: 'POST',
+        })),
+    },
+  )
 
-const outcomeTone = { done: 'tag-settled', failed: 'tag-stop', running: 'tag-info', 'cut-short': 'tag-waiting' } as const
+const outcomeTone = {
+  done: 'tag-settled',
+  failed: 'tag-stop',
+  running: 'tag-info',
+  'cut-short': 'tag-waiting',
+} as const
 function words(poll: PollView): string {
   if (poll.outcome !== 'done') return poll.message || 'asking…'
-  const parts = [poll.added > 0 ? `${poll.added} new` : 'nothing new', poll.changed > 0 ? `${poll.changed} with another ask` : '', poll.vanished > 0 ? `${poll.vanished} gone` : '', poll.alreadyThere > 0 ? `${poll.alreadyThere} known` : '', poll.rejected > 0 ? `${poll.rejected} not taken` : '']
+  const parts = [
+    poll.added > 0 ? `${poll.added} new` : 'nothing new',
+    poll.changed > 0 ? `${poll.changed} with another ask` : '',
+    poll.vanished > 0 ? `${poll.vanished} gone` : '',
+    poll.alreadyThere > 0 ? `${poll.alreadyThere} known` : '',
+    poll.rejected > 0 ? `${poll.rejected} not taken` : '',
+  ]
   return parts.filter((part) => part !== '').join(', ')
 }
 const ago = (time: string) => `${formatDistanceStrict(parseISO(time), new Date())} ago`
-const ahead = (time: string) => (parseISO(time) <= new Date() ? 'due' : `in ${formatDistanceStrict(parseISO(time), new Date())}`)
+const ahead = (time: string) =>
+  parseISO(time) <= new Date() ? 'due' : `in ${formatDistanceStrict(parseISO(time), new Date())}`
 </script>
 
 <template>
   <section aria-label="connectors">
     <div class="flex items-center gap-2">
       <h2 class="!text-base">Asked again and again</h2>
-      <button v-if="connectors && connectors.length > 0" type="button" class="button ml-auto" :disabled="polling !== '' || busy" @click="pollAll">Ask all now</button>
-      <button type="button" class="button" :class="{ 'ml-auto': !connectors || connectors.length === 0 }" @click="adding = !adding">Add an address</button>
+      <button
+        v-if="connectors && connectors.length > 0"
+        type="button"
+        class="button ml-auto"
+        :disabled="polling !== '' || busy"
+        @click="pollAll"
+      >
+        Ask all now
+      </button>
+      <button
+        type="button"
+        class="button"
+        :class="{ 'ml-auto': !connectors || connectors.length === 0 }"
+        @click="adding = !adding"
+      >
+        Add an address
+      </button>
     </div>
     <form v-if="adding" class="sheet mt-2 flex flex-wrap items-end gap-3 p-3" @submit.prevent="add">
-      <FormField label="source"><select v-model="draft.sourceId" class="field w-40" aria-label="source of the address"><option value="" disabled>choose</option><option v-for="each in sources" :key="each.id" :value="each.id">{{ each.name }}</option></select></FormField>
-      <FormField label="what it gives"><select v-model="draft.kind" class="field" aria-label="what it gives"><option v-for="(name, key) in connectorKindNames" :key="key" :value="key">{{ name }}</option></select></FormField>
-      <FormField label="address"><input v-model="draft.url" class="field w-96" placeholder="https://…" aria-label="address"></FormField>
-      <FormField label="every, minutes"><input v-model.number="draft.everyMinutes" type="number" min="5" class="field figures w-24" aria-label="every so many minutes"></FormField>
-      <label class="pb-1.5" title="Private and loopback addresses are refused otherwise, so that a page from outside cannot make this machine ask itself."><input v-model="draft.allowPrivate" type="checkbox"> it is on this machine or network</label>
-      <button type="submit" class="button button-main" :disabled="busy">Add and ask</button><p v-if="problem" class="w-full text-stop" role="alert">{{ problem }}</p>
+      <FormField label="source"
+        ><select v-model="draft.sourceId" class="field w-40" aria-label="source of the address">
+          <option value="" disabled>choose</option>
+          <option v-for="each in sources" :key="each.id" :value="each.id">{{ each.name }}</option>
+        </select></FormField
+      >
+      <FormField label="what it gives"
+        ><select v-model="draft.kind" class="field" aria-label="what it gives">
+          <option v-for="(name, key) in connectorKindNames" :key="key" :value="key">{{ name }}</option>
+        </select></FormField
+      >
+      <FormField label="address"
+        ><input v-model="draft.url" class="field w-96" placeholder="https://…" aria-label="address"
+      /></FormField>
+      <FormField label="every, minutes"
+        ><input
+          v-model.number="draft.everyMinutes"
+          type="number"
+          min="5"
+          class="field figures w-24"
+          aria-label="every so many minutes"
+      /></FormField>
+      <label
+        class="pb-1.5"
+        title="Private and loopback addresses are refused otherwise, so that a page from outside cannot make this machine ask itself."
+        ><input v-model="draft.allowPrivate" type="checkbox" /> it is on this machine or network</label
+      >
+      <button type="submit" class="button button-main" :disabled="busy">Add and ask</button>
+      <p v-if="problem" class="w-full text-stop" role="alert">{{ problem }}</p>
     </form>
     <table v-if="connectors && connectors.length > 0" class="ledger mt-2 bg-sheet">
-      <thead><tr><th>source</th><th>gives</th><th>last asked</th><th>brought</th><th>next</th><th><span class="sr-only">deeds</span></th></tr></thead>
+      <thead>
+        <tr>
+          <th>source</th>
+          <th>gives</th>
+          <th>last asked</th>
+          <th>brought</th>
+          <th>next</th>
+          <th><span class="sr-only">deeds</span></th>
+        </tr>
+      </thead>
       <tbody>
         <template v-for="each in connectors" :key="each.id">
           <tr>
             <td class="align-top">{{ each.sourceName }}</td>
-            <td class="align-top">{{ connectorKindNames[each.kind] }}<span class="figures block max-w-[300px] truncate text-xs text-soft" :title="each.url">{{ each.url }}</span></td>
-            <td class="align-top"><template v-if="polling === each.id">asking…</template><template v-else-if="each.polls[0]">{{ ago(each.polls[0].startedAt) }} <span class="tag" :class="outcomeTone[each.polls[0].outcome]">{{ each.polls[0].outcome === 'cut-short' ? 'cut short' : each.polls[0].outcome }}</span></template><template v-else>not yet</template></td>
-            <td class="max-w-[280px] align-top">
-              <template v-if="each.polls[0]">{{ words(each.polls[0]) }} <button v-if="each.polls[0].problems.length > 0 || each.polls.length > 1" type="button" class="quiet-button text-xs" :aria-expanded="opened === each.id" @click="opened = opened === each.id ? '' : each.id">{{ opened === each.id ? 'less' : 'more' }}</button></template>
-              <span v-if="each.failures > 0" class="block text-xs text-waiting">failed {{ each.failures }} {{ each.failures === 1 ? 'time' : 'times in a row' }}: asked less often</span>
+            <td class="align-top">
+              {{ connectorKindNames[each.kind]
+              }}<span class="figures block max-w-[300px] truncate text-xs text-soft" :title="each.url">{{
+                each.url
+              }}</span>
             </td>
-            <td class="align-top whitespace-nowrap">{{ each.paused ? 'paused' : ahead(each.dueAt) }}<span class="block text-xs text-soft">every <input :value="each.everyMinutes" type="number" min="5" class="field figures !min-h-0 w-16 !px-1 !py-0" :aria-label="`minutes between askings of ${each.sourceName}, ${connectorKindNames[each.kind]}`" @change="change(each.id, { everyMinutes: Number(($event.target as HTMLInputElement).value) })"> min</span></td>
-            <td class="text-right align-top whitespace-nowrap"><button type="button" class="button !py-0.5" :disabled="polling !== ''" @click="run(() => pollOne(each.id))">Ask now</button> <button type="button" class="quiet-button" @click="change(each.id, { paused: !each.paused })">{{ each.paused ? 'go on' : 'pause' }}</button> <button type="button" class="quiet-button" :aria-label="`no longer ask ${each.sourceName} for ${connectorKindNames[each.kind]}`" @click="remove(each.id)">×</button></td>
+            <td class="align-top">
+              <template v-if="polling === each.id">asking…</template
+              ><template v-else-if="each.polls[0]"
+                >{{ ago(each.polls[0].startedAt) }}
+                <span class="tag" :class="outcomeTone[each.polls[0].outcome]">{{
+                  each.polls[0].outcome === 'cut-short' ? 'cut short' : each.polls[0].outcome
+                }}</span></template
+              ><template v-else>not yet</template>
+            </td>
+            <td class="max-w-[280px] align-top">
+              <template v-if="each.polls[0]"
+                >{{ words(each.polls[0]) }}
+                <button
+                  v-if="each.polls[0].problems.length > 0 || each.polls.length > 1"
+                  type="button"
+                  class="quiet-button text-xs"
+                  :aria-expanded="opened === each.id"
+                  @click="opened = opened === each.id ? '' : each.id"
+                >
+                  {{ opened === each.id ? 'less' : 'more' }}
+                </button></template
+              >
+              <span v-if="each.failures > 0" class="block text-xs text-waiting"
+                >failed {{ each.failures }} {{ each.failures === 1 ? 'time' : 'times in a row' }}: asked less
+                often</span
+              >
+            </td>
+            <td class="align-top whitespace-nowrap">
+              {{ each.paused ? 'paused' : ahead(each.dueAt)
+              }}<span class="block text-xs text-soft"
+                >every
+                <input
+                  :value="each.everyMinutes"
+                  type="number"
+                  min="5"
+                  class="field figures !min-h-0 w-16 !px-1 !py-0"
+                  :aria-label="`minutes between askings of ${each.sourceName}, ${connectorKindNames[each.kind]}`"
+                  @change="
+                    change(each.id, { everyMinutes: Number(($event.target as HTMLInputElement).value) })
+                  "
+                />
+                min</span
+              >
+            </td>
+            <td class="text-right align-top whitespace-nowrap">
+              <button
+                type="button"
+                class="button !py-0.5"
+                :disabled="polling !== ''"
+                @click="run(() => pollOne(each.id))"
+              >
+                Ask now
+              </button>
+              <button type="button" class="quiet-button" @click="change(each.id, { paused: !each.paused })">
+                {{ each.paused ? 'go on' : 'pause' }}
+              </button>
+              <button
+                type="button"
+                class="quiet-button"
+                :aria-label="`no longer ask ${each.sourceName} for ${connectorKindNames[each.kind]}`"
+                @click="remove(each.id)"
+              >
+                ×
+              </button>
+            </td>
           </tr>
-          <tr v-if="opened === each.id"><td colspan="6" class="bg-paper text-[13px]">
-            <p v-for="poll in each.polls" :key="poll.id" class="text-soft">{{ poll.startedAt.slice(0, 16).replace('T', ' ') }} · {{ words(poll) }}</p>
-            <p v-for="(line, index) in each.polls[0]?.problems ?? []" :key="index"><span class="tag tag-waiting">{{ line.where }}</span> {{ line.reason }}</p>
-          </td></tr>
+          <tr v-if="opened === each.id">
+            <td colspan="6" class="bg-paper text-[13px]">
+              <p v-for="poll in each.polls" :key="poll.id" class="text-soft">
+                {{ poll.startedAt.slice(0, 16).replace('T', ' ') }} · {{ words(poll) }}
+              </p>
+              <p v-for="(line, index) in each.polls[0]?.problems ?? []" :key="index">
+                <span class="tag tag-waiting">{{ line.where }}</span> {{ line.reason }}
+              </p>
+            </td>
+          </tr>
         </template>
       </tbody>
     </table>
-    <p v-else-if="connectors" class="mt-2 text-soft">None yet. A feed of listings, a CSV of sold records or of shop prices at an address can be asked on a schedule.</p>
+    <p v-else-if="connectors" class="mt-2 text-soft">
+      None yet. A feed of listings, a CSV of sold records or of shop prices at an address can be asked on a
+      schedule.
+    </p>
   </section>
 </template>

@@ -8,21 +8,31 @@ const failed = ref('')
 const slipOpen = useLocalStorage('tarvin-slip', false)
 const isWide = useMediaQuery('(min-width: 1600px)')
 const pinned = computed(() => slipOpen.value || (isWide.value && String(route.path).endsWith('/machine')))
-watch(() => String(route.params.id), async (id) => {
-  failed.value = ''
-  await build.load(id).catch((error: Error) => (failed.value = error.message))
-}, { immediate: true })
+watch(
+  () => String(route.params.id),
+  async (id) => {
+    failed.value = ''
+    await build.load(id).catch((error: Error) => (failed.value = error.message))
+  },
+  { immediate: true },
+)
 useKeys({ r: () => (slipOpen.value = !slipOpen.value) })
 useHead({ title: () => (build.view ? `${build.view.name} · Tarvin` : 'Tarvin') })
 </script>
 
 <template>
-  <div v-if="failed" class="p-8" role="alert"><p class="text-stop">{{ failed }}</p><NuxtLink to="/" class="quiet-button">to all builds</NuxtLink></div>
+  <div v-if="failed" class="p-8" role="alert">
+    <p class="text-stop">{{ failed }}</p>
+    <NuxtLink to="/" class="quiet-button">to all builds</NuxtLink>
+  </div>
   <div v-else-if="build.view" class="flex h-full flex-col">
     <div class="flex min-h-0 flex-1 max-md:flex-col">
       <PlaceNav />
       <main class="min-h-0 min-w-0 flex-1 overflow-y-auto"><NuxtPage /></main>
-      <ReceiptSlip v-if="pinned" class="max-md:fixed max-md:inset-x-0 max-md:top-11 max-md:bottom-[46px] max-md:z-20 max-md:w-full" />
+      <ReceiptSlip
+        v-if="pinned"
+        class="max-md:fixed max-md:inset-x-0 max-md:top-11 max-md:bottom-[46px] max-md:z-20 max-md:w-full"
+      />
     </div>
     <ReceiptStrip :open="pinned" @toggle="slipOpen = !slipOpen" />
   </div>

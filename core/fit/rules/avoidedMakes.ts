@@ -2,16 +2,23 @@ import { partLabel } from '../../parts/part'
 import { citeAll, citeBrief, replace, type FitRule } from '../rule'
 
 export const avoidedMakes: FitRule = {
-  id: 'avoided-makes', area: 'rules', severity: 'costs',
+  id: 'avoided-makes',
+  area: 'rules',
+  severity: 'costs',
   question: 'Is nothing of a make that the house avoids?',
   reads: [],
   concerns: (machine) => machine.brief.avoidedMakes.length > 0 && machine.parts.length > 0,
   check(machine) {
     const avoided = new Set(machine.brief.avoidedMakes.map((make) => make.trim().toLowerCase()))
-    return machine.parts.filter((part) => avoided.has(part.make.toLowerCase())).map((part) => ({
-      what: `${partLabel(part)} is of a make that the house avoids`,
-      why: [citeAll([part], 'make', part.make), citeBrief('avoided makes', machine.brief.avoidedMakes.join(', '))],
-      mends: [replace(part.role, 'another make', (other) => !avoided.has(other.make.toLowerCase()))],
-    }))
+    return machine.parts
+      .filter((part) => avoided.has(part.make.toLowerCase()))
+      .map((part) => ({
+        what: `${partLabel(part)} is of a make that the house avoids`,
+        why: [
+          citeAll([part], 'make', part.make),
+          citeBrief('avoided makes', machine.brief.avoidedMakes.join(', ')),
+        ],
+        mends: [replace(part.role, 'another make', (other) => !avoided.has(other.make.toLowerCase()))],
+      }))
   },
 }

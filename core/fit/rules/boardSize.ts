@@ -2,15 +2,31 @@ import { partLabel } from '../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const boardSize: FitRule = {
-  id: 'board-size', area: 'space', severity: 'stops',
+  id: 'board-size',
+  area: 'space',
+  severity: 'stops',
   question: 'Does the board fit the case?',
-  reads: [{ role: 'motherboard', facts: ['formFactor', 'socket'] }, { role: 'case', facts: ['boardSizes'] }],
-  check: (machine) => pairsOf(machine, 'motherboard', 'case').filter(([board, chassis]) => !chassis.facts.boardSizes!.includes(board.facts.formFactor!)).map(([board, chassis]) => ({
-    what: `${partLabel(chassis)} takes ${chassis.facts.boardSizes!.join(', ')}; ${partLabel(board)} is ${board.facts.formFactor}`,
-    why: [cite(board, 'formFactor'), cite(chassis, 'boardSizes')],
-    mends: [
-      replace('case', `a case for ${board.facts.formFactor}`, (part) => (part.facts.boardSizes ?? []).includes(board.facts.formFactor!)),
-      replace('motherboard', `a board of size ${chassis.facts.boardSizes!.join(' or ')}`, (part) => part.facts.socket === board.facts.socket && chassis.facts.boardSizes!.includes(part.facts.formFactor ?? '')),
-    ],
-  })),
+  reads: [
+    { role: 'motherboard', facts: ['formFactor', 'socket'] },
+    { role: 'case', facts: ['boardSizes'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'motherboard', 'case')
+      .filter(([board, chassis]) => !chassis.facts.boardSizes!.includes(board.facts.formFactor!))
+      .map(([board, chassis]) => ({
+        what: `${partLabel(chassis)} takes ${chassis.facts.boardSizes!.join(', ')}; ${partLabel(board)} is ${board.facts.formFactor}`,
+        why: [cite(board, 'formFactor'), cite(chassis, 'boardSizes')],
+        mends: [
+          replace('case', `a case for ${board.facts.formFactor}`, (part) =>
+            (part.facts.boardSizes ?? []).includes(board.facts.formFactor!),
+          ),
+          replace(
+            'motherboard',
+            `a board of size ${chassis.facts.boardSizes!.join(' or ')}`,
+            (part) =>
+              part.facts.socket === board.facts.socket &&
+              chassis.facts.boardSizes!.includes(part.facts.formFactor ?? ''),
+          ),
+        ],
+      })),
 }

@@ -2,19 +2,43 @@ import { partLabel } from '../../parts/part'
 import { byHand, cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const cardLength: FitRule = {
-  id: 'card-length', area: 'space', severity: 'stops',
+  id: 'card-length',
+  area: 'space',
+  severity: 'stops',
   question: 'Is the case long enough for the card?',
-  reads: [{ role: 'graphics', facts: ['lengthMm'] }, { role: 'case', facts: ['maxCardMm'] }],
-  check: (machine) => pairsOf(machine, 'graphics', 'case').filter(([card, chassis]) => card.facts.lengthMm! > chassis.facts.maxCardMm!).map(([card, chassis]) => {
-    const over = card.facts.lengthMm! - chassis.facts.maxCardMm!
-    return {
-      what: `${partLabel(card)} is ${card.facts.lengthMm} mm long; ${partLabel(chassis)} takes ${chassis.facts.maxCardMm} mm: ${over} mm too long`,
-      why: [cite(card, 'lengthMm'), cite(chassis, 'maxCardMm')],
-      mends: [
-        replace('case', `a case for ${card.facts.lengthMm} mm`, (part) => (part.facts.maxCardMm ?? 0) >= card.facts.lengthMm!),
-        replace('graphics', `a card of ${chassis.facts.maxCardMm} mm at most`, (part) => (part.facts.lengthMm ?? Infinity) <= chassis.facts.maxCardMm! && (part.facts.graphicsIndex ?? 0) >= 0.9 * (card.facts.graphicsIndex ?? 0)),
-        ...(over <= 20 ? [byHand('cut the drive cage', 'metalwork, an hour', { leavesOpen: 'the drive bays are gone' })] : []),
-      ],
-    }
-  }),
+  reads: [
+    { role: 'graphics', facts: ['lengthMm'] },
+    { role: 'case', facts: ['maxCardMm'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'graphics', 'case')
+      .filter(([card, chassis]) => card.facts.lengthMm! > chassis.facts.maxCardMm!)
+      .map(([card, chassis]) => {
+        const over = card.facts.lengthMm! - chassis.facts.maxCardMm!
+        return {
+          what: `${partLabel(card)} is ${card.facts.lengthMm} mm long; ${partLabel(chassis)} takes ${chassis.facts.maxCardMm} mm: ${over} mm too long`,
+          why: [cite(card, 'lengthMm'), cite(chassis, 'maxCardMm')],
+          mends: [
+            replace(
+              'case',
+              `a case for ${card.facts.lengthMm} mm`,
+              (part) => (part.facts.maxCardMm ?? 0) >= card.facts.lengthMm!,
+            ),
+            replace(
+              'graphics',
+              `a card of ${chassis.facts.maxCardMm} mm at most`,
+              (part) =>
+                (part.facts.lengthMm ?? Infinity) <= chassis.facts.maxCardMm! &&
+                (part.facts.graphicsIndex ?? 0) >= 0.9 * (card.facts.graphicsIndex ?? 0),
+            ),
+            ...(over <= 20
+              ? [
+                  byHand('cut the drive cage', 'metalwork, an hour', {
+                    leavesOpen: 'the drive bays are gone',
+                  }),
+                ]
+              : []),
+          ],
+        }
+      }),
 }

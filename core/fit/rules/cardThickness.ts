@@ -2,15 +2,33 @@ import { partLabel } from '../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const cardThickness: FitRule = {
-  id: 'card-thickness', area: 'space', severity: 'stops',
+  id: 'card-thickness',
+  area: 'space',
+  severity: 'stops',
   question: 'Has the case slots enough for the card’s thickness?',
-  reads: [{ role: 'graphics', facts: ['slotsThick'] }, { role: 'case', facts: ['cardSlots'] }],
-  check: (machine) => pairsOf(machine, 'graphics', 'case').filter(([card, chassis]) => card.facts.slotsThick! > chassis.facts.cardSlots!).map(([card, chassis]) => ({
-    what: `${partLabel(card)} is ${card.facts.slotsThick} slots thick; ${partLabel(chassis)} has room for ${chassis.facts.cardSlots}`,
-    why: [cite(card, 'slotsThick'), cite(chassis, 'cardSlots')],
-    mends: [
-      replace('graphics', `a card of ${chassis.facts.cardSlots} slots at most`, (part) => (part.facts.slotsThick ?? Infinity) <= chassis.facts.cardSlots! && (part.facts.graphicsIndex ?? 0) >= 0.9 * (card.facts.graphicsIndex ?? 0)),
-      replace('case', `a case with ${Math.ceil(card.facts.slotsThick!)} slots`, (part) => (part.facts.cardSlots ?? 0) >= card.facts.slotsThick!),
-    ],
-  })),
+  reads: [
+    { role: 'graphics', facts: ['slotsThick'] },
+    { role: 'case', facts: ['cardSlots'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'graphics', 'case')
+      .filter(([card, chassis]) => card.facts.slotsThick! > chassis.facts.cardSlots!)
+      .map(([card, chassis]) => ({
+        what: `${partLabel(card)} is ${card.facts.slotsThick} slots thick; ${partLabel(chassis)} has room for ${chassis.facts.cardSlots}`,
+        why: [cite(card, 'slotsThick'), cite(chassis, 'cardSlots')],
+        mends: [
+          replace(
+            'graphics',
+            `a card of ${chassis.facts.cardSlots} slots at most`,
+            (part) =>
+              (part.facts.slotsThick ?? Infinity) <= chassis.facts.cardSlots! &&
+              (part.facts.graphicsIndex ?? 0) >= 0.9 * (card.facts.graphicsIndex ?? 0),
+          ),
+          replace(
+            'case',
+            `a case with ${Math.ceil(card.facts.slotsThick!)} slots`,
+            (part) => (part.facts.cardSlots ?? 0) >= card.facts.slotsThick!,
+          ),
+        ],
+      })),
 }

@@ -4,17 +4,39 @@ import { heatFactor } from '../sums'
 
 /** A cooler carries its figure in a room of 25 °C; each degree more takes 1.5 %. */
 export const coolerCapacity: FitRule = {
-  id: 'cooler-capacity', area: 'heat', severity: 'costs',
+  id: 'cooler-capacity',
+  area: 'heat',
+  severity: 'costs',
   question: 'Does the cooler carry the CPU’s heat in this room?',
-  reads: [{ role: 'cooler', facts: ['coolerW', 'coolerSockets'] }, { role: 'cpu', facts: ['limitW'] }],
-  check: (machine) => pairsOf(machine, 'cooler', 'cpu').flatMap(([cooler, cpu]) => {
-    const carries = cooler.facts.coolerW! * heatFactor(machine.brief.roomC)
-    if (carries >= cpu.facts.limitW!) return []
-    return [{
-      what: `${partLabel(cooler)} carries ${Math.round(carries)} W at ${machine.brief.roomC} °C; ${partLabel(cpu)} makes ${cpu.facts.limitW} W and slows down`,
-      why: [cite(cooler, 'coolerW'), cite(cpu, 'limitW')] as const,
-      ...(carries < 0.6 * cpu.facts.limitW! ? { severity: 'needs' as const } : {}),
-      mends: [replace('cooler', `a cooler for ${cpu.facts.limitW} W`, (part) => (part.facts.coolerW ?? 0) * heatFactor(machine.brief.roomC) >= cpu.facts.limitW! && (part.facts.coolerSockets ?? []).some((socket) => cooler.facts.coolerSockets!.includes(socket))), byHand(`limit the CPU to ${Math.floor(carries)} W`, 'one setting in the firmware', { limitW: Math.floor(carries), leavesOpen: 'slower at full load' })],
-    }]
-  }),
+  reads: [
+    { role: 'cooler', facts: ['coolerW', 'coolerSockets'] },
+    { role: 'cpu', facts: ['limitW'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'cooler', 'cpu').flatMap(([cooler, cpu]) => {
+      const carries = cooler.facts.coolerW! * heatFactor(machine.brief.roomC)
+      if (carries >= cpu.facts.limitW!) return []
+      return [
+        {
+          what: `${partLabel(cooler)} carries ${Math.round(carries)} W at ${machine.brief.roomC} °C; ${partLabel(cpu)} makes ${cpu.facts.limitW} W and slows down`,
+          why: [cite(cooler, 'coolerW'), cite(cpu, 'limitW')] as const,
+          ...(carries < 0.6 * cpu.facts.limitW! ? { severity: 'needs' as const } : {}),
+          mends: [
+            replace(
+              'cooler',
+              `a cooler for ${cpu.facts.limitW} W`,
+              (part) =>
+                (part.facts.coolerW ?? 0) * heatFactor(machine.brief.roomC) >= cpu.facts.limitW! &&
+                (part.facts.coolerSockets ?? []).some((socket) =>
+                  cooler.facts.coolerSockets!.includes(socket),
+                ),
+            ),
+            byHand(`limit the CPU to ${Math.floor(carries)} W`, 'one setting in the firmware', {
+              limitW: Math.floor(carries),
+              leavesOpen: 'slower at full load',
+            }),
+          ],
+        },
+      ]
+    }),
 }

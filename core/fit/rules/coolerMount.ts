@@ -2,12 +2,32 @@ import { partLabel } from '../../parts/part'
 import { add, cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const coolerMount: FitRule = {
-  id: 'cooler-mount', area: 'condition', severity: 'stops',
+  id: 'cooler-mount',
+  area: 'condition',
+  severity: 'stops',
   question: 'Is the cooler’s mount there?',
-  reads: [{ role: 'cooler', facts: ['mountIncluded'] }, { role: 'motherboard', facts: ['socket'] }],
-  check: (machine) => pairsOf(machine, 'cooler', 'motherboard').filter(([cooler]) => cooler.facts.mountIncluded === false && !machine.extra((facts) => facts.mends === 'mount')).map(([cooler, board]) => ({
-    what: `${partLabel(cooler)} comes without its mount: it cannot be fixed to ${partLabel(board)}`,
-    why: [cite(cooler, 'mountIncluded'), cite(board, 'socket')],
-    mends: [add('extra', 'a mount', (part) => part.facts.mends === 'mount'), replace('cooler', 'another cooler', (part) => part.facts.mountIncluded !== false && (part.facts.coolerSockets ?? []).includes(board.facts.socket!))],
-  })),
+  reads: [
+    { role: 'cooler', facts: ['mountIncluded'] },
+    { role: 'motherboard', facts: ['socket'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'cooler', 'motherboard')
+      .filter(
+        ([cooler]) =>
+          cooler.facts.mountIncluded === false && !machine.extra((facts) => facts.mends === 'mount'),
+      )
+      .map(([cooler, board]) => ({
+        what: `${partLabel(cooler)} comes without its mount: it cannot be fixed to ${partLabel(board)}`,
+        why: [cite(cooler, 'mountIncluded'), cite(board, 'socket')],
+        mends: [
+          add('extra', 'a mount', (part) => part.facts.mends === 'mount'),
+          replace(
+            'cooler',
+            'another cooler',
+            (part) =>
+              part.facts.mountIncluded !== false &&
+              (part.facts.coolerSockets ?? []).includes(board.facts.socket!),
+          ),
+        ],
+      })),
 }

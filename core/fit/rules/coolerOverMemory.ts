@@ -2,16 +2,37 @@ import { partLabel } from '../../parts/part'
 import { byHand, cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const coolerOverMemory: FitRule = {
-  id: 'cooler-over-memory', area: 'space', severity: 'needs',
+  id: 'cooler-over-memory',
+  area: 'space',
+  severity: 'needs',
   question: 'Does the memory fit under the cooler?',
-  reads: [{ role: 'cooler', facts: ['memoryClearanceMm'] }, { role: 'memory', facts: ['heightMm'] }],
-  check: (machine) => pairsOf(machine, 'cooler', 'memory').filter(([cooler, memory]) => memory.facts.heightMm! > cooler.facts.memoryClearanceMm!).map(([cooler, memory]) => ({
-    what: `${partLabel(memory)} is ${memory.facts.heightMm} mm high; under ${partLabel(cooler)} there are ${cooler.facts.memoryClearanceMm} mm`,
-    why: [cite(cooler, 'memoryClearanceMm'), cite(memory, 'heightMm')],
-    mends: [
-      byHand('set the fan of the cooler higher', 'a quarter of an hour', { leavesOpen: 'the cooler then stands higher' }),
-      replace('cooler', `a cooler with room for ${memory.facts.heightMm} mm`, (part) => (part.facts.memoryClearanceMm ?? 0) >= memory.facts.heightMm!),
-      replace('memory', `modules of ${cooler.facts.memoryClearanceMm} mm at most`, (part) => (part.facts.heightMm ?? Infinity) <= cooler.facts.memoryClearanceMm! && part.facts.memoryGeneration === memory.facts.memoryGeneration && (part.facts.capacityGb ?? 0) >= (memory.facts.capacityGb ?? 0)),
-    ],
-  })),
+  reads: [
+    { role: 'cooler', facts: ['memoryClearanceMm'] },
+    { role: 'memory', facts: ['heightMm'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'cooler', 'memory')
+      .filter(([cooler, memory]) => memory.facts.heightMm! > cooler.facts.memoryClearanceMm!)
+      .map(([cooler, memory]) => ({
+        what: `${partLabel(memory)} is ${memory.facts.heightMm} mm high; under ${partLabel(cooler)} there are ${cooler.facts.memoryClearanceMm} mm`,
+        why: [cite(cooler, 'memoryClearanceMm'), cite(memory, 'heightMm')],
+        mends: [
+          byHand('set the fan of the cooler higher', 'a quarter of an hour', {
+            leavesOpen: 'the cooler then stands higher',
+          }),
+          replace(
+            'cooler',
+            `a cooler with room for ${memory.facts.heightMm} mm`,
+            (part) => (part.facts.memoryClearanceMm ?? 0) >= memory.facts.heightMm!,
+          ),
+          replace(
+            'memory',
+            `modules of ${cooler.facts.memoryClearanceMm} mm at most`,
+            (part) =>
+              (part.facts.heightMm ?? Infinity) <= cooler.facts.memoryClearanceMm! &&
+              part.facts.memoryGeneration === memory.facts.memoryGeneration &&
+              (part.facts.capacityGb ?? 0) >= (memory.facts.capacityGb ?? 0),
+          ),
+        ],
+      })),
 }

@@ -2,12 +2,29 @@ import { partLabel } from '../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const coolerSocket: FitRule = {
-  id: 'cooler-socket', area: 'space', severity: 'stops',
+  id: 'cooler-socket',
+  area: 'space',
+  severity: 'stops',
   question: 'Does the cooler mount on the socket?',
-  reads: [{ role: 'cooler', facts: ['coolerSockets'] }, { role: 'motherboard', facts: ['socket'] }],
-  check: (machine) => pairsOf(machine, 'cooler', 'motherboard').filter(([cooler, board]) => !cooler.facts.coolerSockets!.includes(board.facts.socket!)).map(([cooler, board]) => ({
-    what: `${partLabel(cooler)} mounts on ${cooler.facts.coolerSockets!.join(', ')}, not on ${board.facts.socket}`,
-    why: [cite(cooler, 'coolerSockets'), cite(board, 'socket')],
-    mends: [replace('cooler', `a cooler for ${board.facts.socket}`, (part) => (part.facts.coolerSockets ?? []).includes(board.facts.socket!) && (part.facts.coolerW ?? 0) >= Math.max(...machine.all('cpu').map((cpu) => cpu.facts.limitW ?? 0), 0))],
-  })),
+  reads: [
+    { role: 'cooler', facts: ['coolerSockets'] },
+    { role: 'motherboard', facts: ['socket'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'cooler', 'motherboard')
+      .filter(([cooler, board]) => !cooler.facts.coolerSockets!.includes(board.facts.socket!))
+      .map(([cooler, board]) => ({
+        what: `${partLabel(cooler)} mounts on ${cooler.facts.coolerSockets!.join(', ')}, not on ${board.facts.socket}`,
+        why: [cite(cooler, 'coolerSockets'), cite(board, 'socket')],
+        mends: [
+          replace(
+            'cooler',
+            `a cooler for ${board.facts.socket}`,
+            (part) =>
+              (part.facts.coolerSockets ?? []).includes(board.facts.socket!) &&
+              (part.facts.coolerW ?? 0) >=
+                Math.max(...machine.all('cpu').map((cpu) => cpu.facts.limitW ?? 0), 0),
+          ),
+        ],
+      })),
 }

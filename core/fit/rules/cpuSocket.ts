@@ -2,15 +2,31 @@ import { partLabel } from '../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const cpuSocket: FitRule = {
-  id: 'cpu-socket', area: 'platform', severity: 'stops',
+  id: 'cpu-socket',
+  area: 'platform',
+  severity: 'stops',
   question: 'Does the CPU fit the board’s socket?',
-  reads: [{ role: 'cpu', facts: ['socket'] }, { role: 'motherboard', facts: ['socket'] }],
-  check: (machine) => pairsOf(machine, 'cpu', 'motherboard').filter(([cpu, board]) => cpu.facts.socket !== board.facts.socket).map(([cpu, board]) => ({
-    what: `${partLabel(cpu)} does not go into ${partLabel(board)}: socket ${cpu.facts.socket} against ${board.facts.socket}`,
-    why: [cite(cpu, 'socket'), cite(board, 'socket')],
-    mends: [
-      replace('motherboard', `a board with socket ${cpu.facts.socket}`, (part) => part.facts.socket === cpu.facts.socket),
-      replace('cpu', `a CPU for socket ${board.facts.socket}`, (part) => part.facts.socket === board.facts.socket),
-    ],
-  })),
+  reads: [
+    { role: 'cpu', facts: ['socket'] },
+    { role: 'motherboard', facts: ['socket'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'cpu', 'motherboard')
+      .filter(([cpu, board]) => cpu.facts.socket !== board.facts.socket)
+      .map(([cpu, board]) => ({
+        what: `${partLabel(cpu)} does not go into ${partLabel(board)}: socket ${cpu.facts.socket} against ${board.facts.socket}`,
+        why: [cite(cpu, 'socket'), cite(board, 'socket')],
+        mends: [
+          replace(
+            'motherboard',
+            `a board with socket ${cpu.facts.socket}`,
+            (part) => part.facts.socket === cpu.facts.socket,
+          ),
+          replace(
+            'cpu',
+            `a CPU for socket ${board.facts.socket}`,
+            (part) => part.facts.socket === board.facts.socket,
+          ),
+        ],
+      })),
 }

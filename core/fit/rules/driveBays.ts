@@ -3,12 +3,31 @@ import { cite, citeAll, replace, type FitRule } from '../rule'
 import { largeDrives } from '../sums'
 
 export const driveBays: FitRule = {
-  id: 'drive-bays', area: 'space', severity: 'stops',
+  id: 'drive-bays',
+  area: 'space',
+  severity: 'stops',
   question: 'Is there a bay for every hard drive?',
-  reads: [{ role: 'storage', facts: ['drive'] }, { role: 'case', facts: ['bays35'] }],
-  check: (machine) => machine.all('case').filter((chassis) => largeDrives(machine).length > chassis.facts.bays35!).map((chassis) => ({
-    what: `${largeDrives(machine).length} hard drives for ${chassis.facts.bays35} bays in ${partLabel(chassis)}`,
-    why: [citeAll(largeDrives(machine), 'hard drives', String(largeDrives(machine).length)), cite(chassis, 'bays35')],
-    mends: [replace('case', `a case with ${largeDrives(machine).length} bays`, (part) => (part.facts.bays35 ?? 0) >= largeDrives(machine).length), replace('storage', 'a solid-state drive', (part) => part.facts.drive === 'ssd')],
-  })),
+  reads: [
+    { role: 'storage', facts: ['drive'] },
+    { role: 'case', facts: ['bays35'] },
+  ],
+  check: (machine) =>
+    machine
+      .all('case')
+      .filter((chassis) => largeDrives(machine).length > chassis.facts.bays35!)
+      .map((chassis) => ({
+        what: `${largeDrives(machine).length} hard drives for ${chassis.facts.bays35} bays in ${partLabel(chassis)}`,
+        why: [
+          citeAll(largeDrives(machine), 'hard drives', String(largeDrives(machine).length)),
+          cite(chassis, 'bays35'),
+        ],
+        mends: [
+          replace(
+            'case',
+            `a case with ${largeDrives(machine).length} bays`,
+            (part) => (part.facts.bays35 ?? 0) >= largeDrives(machine).length,
+          ),
+          replace('storage', 'a solid-state drive', (part) => part.facts.drive === 'ssd'),
+        ],
+      })),
 }

@@ -2,12 +2,24 @@ import { partLabel } from '../../parts/part'
 import { add, cite, pairsOf, type FitRule } from '../rule'
 
 export const fanHeaders: FitRule = {
-  id: 'fan-headers', area: 'connections', severity: 'needs',
+  id: 'fan-headers',
+  area: 'connections',
+  severity: 'needs',
   question: 'Is there a header for every fan?',
-  reads: [{ role: 'case', facts: ['fans'] }, { role: 'motherboard', facts: ['fanHeaders'] }],
-  check: (machine) => pairsOf(machine, 'case', 'motherboard').filter(([chassis, board]) => chassis.facts.fans! > board.facts.fanHeaders! && !machine.extra((facts) => facts.mends === 'fan-header')).map(([chassis, board]) => ({
-    what: `${chassis.facts.fans} fans for ${board.facts.fanHeaders} ${board.facts.fanHeaders === 1 ? 'header' : 'headers'} on ${partLabel(board)}`,
-    why: [cite(chassis, 'fans'), cite(board, 'fanHeaders')],
-    mends: [add('extra', 'a splitter for fans', (part) => part.facts.mends === 'fan-header')],
-  })),
+  reads: [
+    { role: 'case', facts: ['fans'] },
+    { role: 'motherboard', facts: ['fanHeaders'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'case', 'motherboard')
+      .filter(
+        ([chassis, board]) =>
+          chassis.facts.fans! > board.facts.fanHeaders! &&
+          !machine.extra((facts) => facts.mends === 'fan-header'),
+      )
+      .map(([chassis, board]) => ({
+        what: `${chassis.facts.fans} fans for ${board.facts.fanHeaders} ${board.facts.fanHeaders === 1 ? 'header' : 'headers'} on ${partLabel(board)}`,
+        why: [cite(chassis, 'fans'), cite(board, 'fanHeaders')],
+        mends: [add('extra', 'a splitter for fans', (part) => part.facts.mends === 'fan-header')],
+      })),
 }

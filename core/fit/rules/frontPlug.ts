@@ -2,12 +2,36 @@ import { partLabel } from '../../parts/part'
 import { add, byHand, cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const frontPlug: FitRule = {
-  id: 'front-plug', area: 'connections', severity: 'needs',
+  id: 'front-plug',
+  area: 'connections',
+  severity: 'needs',
   question: 'Does the front panel’s plug fit the board?',
-  reads: [{ role: 'case', facts: ['frontPlug'] }, { role: 'motherboard', facts: ['frontPlug'] }],
-  check: (machine) => pairsOf(machine, 'case', 'motherboard').filter(([chassis, board]) => chassis.facts.frontPlug !== board.facts.frontPlug && !machine.extra((facts) => facts.mends === 'front-plug')).map(([chassis, board]) => ({
-    what: `The front panel of ${partLabel(chassis)} has the plug ${chassis.facts.frontPlug}; ${partLabel(board)} takes ${board.facts.frontPlug}`,
-    why: [cite(chassis, 'frontPlug'), cite(board, 'frontPlug')],
-    mends: [add('extra', 'an adapter for the front panel', (part) => part.facts.mends === 'front-plug'), byHand('rewire the switch and the lights', 'half an hour with a meter', { leavesOpen: 'front USB and sound stay dead' }), replace('case', 'a case with the usual plug', (part) => part.facts.frontPlug === board.facts.frontPlug && (part.facts.boardSizes ?? []).includes(board.facts.formFactor ?? ''))],
-  })),
+  reads: [
+    { role: 'case', facts: ['frontPlug'] },
+    { role: 'motherboard', facts: ['frontPlug'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'case', 'motherboard')
+      .filter(
+        ([chassis, board]) =>
+          chassis.facts.frontPlug !== board.facts.frontPlug &&
+          !machine.extra((facts) => facts.mends === 'front-plug'),
+      )
+      .map(([chassis, board]) => ({
+        what: `The front panel of ${partLabel(chassis)} has the plug ${chassis.facts.frontPlug}; ${partLabel(board)} takes ${board.facts.frontPlug}`,
+        why: [cite(chassis, 'frontPlug'), cite(board, 'frontPlug')],
+        mends: [
+          add('extra', 'an adapter for the front panel', (part) => part.facts.mends === 'front-plug'),
+          byHand('rewire the switch and the lights', 'half an hour with a meter', {
+            leavesOpen: 'front USB and sound stay dead',
+          }),
+          replace(
+            'case',
+            'a case with the usual plug',
+            (part) =>
+              part.facts.frontPlug === board.facts.frontPlug &&
+              (part.facts.boardSizes ?? []).includes(board.facts.formFactor ?? ''),
+          ),
+        ],
+      })),
 }

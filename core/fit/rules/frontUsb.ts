@@ -2,13 +2,26 @@ import { partLabel } from '../../parts/part'
 import { add, byHand, cite, pairsOf, type FitRule } from '../rule'
 
 export const frontUsb: FitRule = {
-  id: 'front-usb', area: 'connections', severity: 'hints',
+  id: 'front-usb',
+  area: 'connections',
+  severity: 'hints',
   question: 'Is there a header for the front USB-C?',
-  reads: [{ role: 'case', facts: ['frontUsbC'] }, { role: 'motherboard', facts: ['frontUsbC'] }],
+  reads: [
+    { role: 'case', facts: ['frontUsbC'] },
+    { role: 'motherboard', facts: ['frontUsbC'] },
+  ],
   concerns: (machine) => machine.all('case').some((chassis) => chassis.facts.frontUsbC === true),
-  check: (machine) => pairsOf(machine, 'case', 'motherboard').filter(([, board]) => !board.facts.frontUsbC && !machine.extra((facts) => facts.mends === 'front-usb-c')).map(([chassis, board]) => ({
-    what: `The USB-C at the front of ${partLabel(chassis)} has no header on ${partLabel(board)}: the port stays dead`,
-    why: [cite(chassis, 'frontUsbC'), cite(board, 'frontUsbC')],
-    mends: [byHand('leave the port dead', 'none'), add('extra', 'an adapter for the header', (part) => part.facts.mends === 'front-usb-c')],
-  })),
+  check: (machine) =>
+    pairsOf(machine, 'case', 'motherboard')
+      .filter(
+        ([, board]) => !board.facts.frontUsbC && !machine.extra((facts) => facts.mends === 'front-usb-c'),
+      )
+      .map(([chassis, board]) => ({
+        what: `The USB-C at the front of ${partLabel(chassis)} has no header on ${partLabel(board)}: the port stays dead`,
+        why: [cite(chassis, 'frontUsbC'), cite(board, 'frontUsbC')],
+        mends: [
+          byHand('leave the port dead', 'none'),
+          add('extra', 'an adapter for the header', (part) => part.facts.mends === 'front-usb-c'),
+        ],
+      })),
 }

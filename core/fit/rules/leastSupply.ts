@@ -2,13 +2,27 @@ import { partLabel } from '../../parts/part'
 import { cite, citeBrief, replace, type FitRule } from '../rule'
 
 export const leastSupply: FitRule = {
-  id: 'least-supply', area: 'rules', severity: 'costs',
+  id: 'least-supply',
+  area: 'rules',
+  severity: 'costs',
   question: 'Has the supply the watts the house always wants?',
   reads: [{ role: 'supply', facts: ['ratedW'] }],
   concerns: (machine) => machine.brief.leastSupplyW !== null,
-  check: (machine) => machine.all('supply').filter((supply) => supply.facts.ratedW! < machine.brief.leastSupplyW!).map((supply) => ({
-    what: `${partLabel(supply)} is rated ${supply.facts.ratedW} W; the house wants ${machine.brief.leastSupplyW} W`,
-    why: [cite(supply, 'ratedW'), citeBrief('least watts', `${machine.brief.leastSupplyW} W`)],
-    mends: [replace('supply', `a supply of ${machine.brief.leastSupplyW} W`, (part) => (part.facts.ratedW ?? 0) >= machine.brief.leastSupplyW! && part.facts.supplyShape === supply.facts.supplyShape)],
-  })),
+  check: (machine) =>
+    machine
+      .all('supply')
+      .filter((supply) => supply.facts.ratedW! < machine.brief.leastSupplyW!)
+      .map((supply) => ({
+        what: `${partLabel(supply)} is rated ${supply.facts.ratedW} W; the house wants ${machine.brief.leastSupplyW} W`,
+        why: [cite(supply, 'ratedW'), citeBrief('least watts', `${machine.brief.leastSupplyW} W`)],
+        mends: [
+          replace(
+            'supply',
+            `a supply of ${machine.brief.leastSupplyW} W`,
+            (part) =>
+              (part.facts.ratedW ?? 0) >= machine.brief.leastSupplyW! &&
+              part.facts.supplyShape === supply.facts.supplyShape,
+          ),
+        ],
+      })),
 }

@@ -2,19 +2,43 @@ import { modulesOf } from '../sums'
 import { add, cite, citeAll, replace, type FitRule } from '../rule'
 
 export const memoryChannels: FitRule = {
-  id: 'memory-channels', area: 'platform', severity: 'costs',
+  id: 'memory-channels',
+  area: 'platform',
+  severity: 'costs',
   question: 'Are both channels of memory filled?',
-  reads: [{ role: 'memory', facts: ['kitCount', 'memoryGeneration', 'capacityGb'] }, { role: 'motherboard', facts: ['memorySlots'] }],
+  reads: [
+    { role: 'memory', facts: ['kitCount', 'memoryGeneration', 'capacityGb'] },
+    { role: 'motherboard', facts: ['memorySlots'] },
+  ],
   concerns: (machine) => machine.all('motherboard').every((board) => (board.facts.memorySlots ?? 2) >= 2),
-  check: (machine) => (modulesOf(machine) !== 1 ? [] : machine.all('motherboard').map((board) => {
-    const [memory] = machine.all('memory') as [ReturnType<typeof machine.all>[number]]
-    return {
-      what: 'One module fills one channel of two: the CPU waits for memory, about 12 % a frame on its side',
-      why: [citeAll(machine.all('memory'), 'modules', '1'), cite(board, 'memorySlots')],
-      mends: [
-        add('memory', `a second module of ${memory.facts.capacityGb} GB`, (part) => part.facts.kitCount === 1 && part.facts.capacityGb === memory.facts.capacityGb && part.facts.memoryGeneration === memory.facts.memoryGeneration && part.facts.module !== 'laptop'),
-        replace('memory', 'a kit of two', (part) => part.facts.kitCount === 2 && part.facts.memoryGeneration === memory.facts.memoryGeneration && part.facts.module !== 'laptop' && (part.facts.capacityGb ?? 0) >= (memory.facts.capacityGb ?? 0)),
-      ],
-    }
-  })),
+  check: (machine) =>
+    modulesOf(machine) !== 1
+      ? []
+      : machine.all('motherboard').map((board) => {
+          const [memory] = machine.all('memory') as [ReturnType<typeof machine.all>[number]]
+          return {
+            what: 'One module fills one channel of two: the CPU waits for memory, about 12 % a frame on its side',
+            why: [citeAll(machine.all('memory'), 'modules', '1'), cite(board, 'memorySlots')],
+            mends: [
+              add(
+                'memory',
+                `a second module of ${memory.facts.capacityGb} GB`,
+                (part) =>
+                  part.facts.kitCount === 1 &&
+                  part.facts.capacityGb === memory.facts.capacityGb &&
+                  part.facts.memoryGeneration === memory.facts.memoryGeneration &&
+                  part.facts.module !== 'laptop',
+              ),
+              replace(
+                'memory',
+                'a kit of two',
+                (part) =>
+                  part.facts.kitCount === 2 &&
+                  part.facts.memoryGeneration === memory.facts.memoryGeneration &&
+                  part.facts.module !== 'laptop' &&
+                  (part.facts.capacityGb ?? 0) >= (memory.facts.capacityGb ?? 0),
+              ),
+            ],
+          }
+        }),
 }

@@ -2,15 +2,38 @@ import { modulesOf } from '../sums'
 import { cite, citeAll, replace, type FitRule } from '../rule'
 
 export const memorySlots: FitRule = {
-  id: 'memory-slots', area: 'platform', severity: 'stops',
+  id: 'memory-slots',
+  area: 'platform',
+  severity: 'stops',
   question: 'Are there slots enough for the modules?',
-  reads: [{ role: 'memory', facts: ['kitCount'] }, { role: 'motherboard', facts: ['memorySlots'] }],
-  check: (machine) => machine.all('motherboard').filter((board) => modulesOf(machine) > board.facts.memorySlots!).map((board) => ({
-    what: `${modulesOf(machine)} modules for ${board.facts.memorySlots} slots`,
-    why: [citeAll(machine.all('memory'), 'modules', String(modulesOf(machine))), cite(board, 'memorySlots')],
-    mends: [
-      replace('memory', `a kit of ${board.facts.memorySlots} modules at most`, (part) => part.facts.memoryGeneration === board.facts.memoryGeneration && (part.facts.kitCount ?? 99) <= board.facts.memorySlots!),
-      replace('motherboard', `a board with ${modulesOf(machine)} slots`, (part) => part.facts.socket === board.facts.socket && (part.facts.memorySlots ?? 0) >= modulesOf(machine)),
-    ],
-  })),
+  reads: [
+    { role: 'memory', facts: ['kitCount'] },
+    { role: 'motherboard', facts: ['memorySlots'] },
+  ],
+  check: (machine) =>
+    machine
+      .all('motherboard')
+      .filter((board) => modulesOf(machine) > board.facts.memorySlots!)
+      .map((board) => ({
+        what: `${modulesOf(machine)} modules for ${board.facts.memorySlots} slots`,
+        why: [
+          citeAll(machine.all('memory'), 'modules', String(modulesOf(machine))),
+          cite(board, 'memorySlots'),
+        ],
+        mends: [
+          replace(
+            'memory',
+            `a kit of ${board.facts.memorySlots} modules at most`,
+            (part) =>
+              part.facts.memoryGeneration === board.facts.memoryGeneration &&
+              (part.facts.kitCount ?? 99) <= board.facts.memorySlots!,
+          ),
+          replace(
+            'motherboard',
+            `a board with ${modulesOf(machine)} slots`,
+            (part) =>
+              part.facts.socket === board.facts.socket && (part.facts.memorySlots ?? 0) >= modulesOf(machine),
+          ),
+        ],
+      })),
 }

@@ -2,12 +2,24 @@ import { partLabel } from '../../parts/part'
 import { add, byHand, cite, citeAll, type FitRule } from '../rule'
 
 export const panelMissing: FitRule = {
-  id: 'panel-missing', area: 'condition', severity: 'needs',
+  id: 'panel-missing',
+  area: 'condition',
+  severity: 'needs',
   question: 'Are all panels of the case there?',
   reads: [{ role: 'case', facts: ['panelMissing'] }],
-  check: (machine) => machine.all('case').filter((chassis) => chassis.facts.panelMissing === true && !machine.extra((facts) => facts.mends === 'panel')).map((chassis) => ({
-    what: `A panel of ${partLabel(chassis)} is missing: it stays open`,
-    why: [cite(chassis, 'panelMissing'), citeAll([chassis], 'panels brought', '0')],
-    mends: [add('extra', 'a panel', (part) => part.facts.mends === 'panel'), byHand('cut one from sheet', 'an hour')],
-  })),
+  check: (machine) =>
+    machine
+      .all('case')
+      .filter(
+        (chassis) =>
+          chassis.facts.panelMissing === true && !machine.extra((facts) => facts.mends === 'panel'),
+      )
+      .map((chassis) => ({
+        what: `A panel of ${partLabel(chassis)} is missing: it stays open`,
+        why: [cite(chassis, 'panelMissing'), citeAll([chassis], 'panels brought', '0')],
+        mends: [
+          add('extra', 'a panel', (part) => part.facts.mends === 'panel'),
+          byHand('cut one from sheet', 'an hour'),
+        ],
+      })),
 }

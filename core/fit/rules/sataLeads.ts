@@ -3,17 +3,43 @@ import { add, cite, citeAll, replace, type FitRule } from '../rule'
 import { sataDrives } from '../sums'
 
 export const sataLeads: FitRule = {
-  id: 'sata-leads', area: 'connections', severity: 'needs',
+  id: 'sata-leads',
+  area: 'connections',
+  severity: 'needs',
   question: 'Has the supply a lead for every SATA drive?',
-  reads: [{ role: 'storage', facts: ['interface'] }, { role: 'supply', facts: ['sataLeads'] }],
-  check: (machine) => machine.all('supply').flatMap((supply) => {
-    const taken = sataDrives(machine).length + machine.all('extra').filter((part) => part.facts.feedsFrom === 'sata').length
-    const there = supply.facts.sataLeads! + machine.all('extra').filter((part) => part.facts.feedsTo === 'sata').length
-    if (taken <= there || sataDrives(machine).length === 0) return []
-    return [{
-      what: `${taken} things want a SATA power lead; ${partLabel(supply)} has ${supply.facts.sataLeads}`,
-      why: [citeAll(sataDrives(machine), 'SATA power leads wanted', String(taken)), cite(supply, 'sataLeads')] as const,
-      mends: [add('extra', 'a splitter for SATA power', (part) => part.facts.feedsTo === 'sata', { limitW: 54 }), replace('supply', `a supply with ${taken} SATA leads`, (part) => (part.facts.sataLeads ?? 0) >= taken && part.facts.supplyShape === supply.facts.supplyShape && (part.facts.ratedW ?? 0) >= (supply.facts.ratedW ?? 0))],
-    }]
-  }),
+  reads: [
+    { role: 'storage', facts: ['interface'] },
+    { role: 'supply', facts: ['sataLeads'] },
+  ],
+  check: (machine) =>
+    machine.all('supply').flatMap((supply) => {
+      const taken =
+        sataDrives(machine).length +
+        machine.all('extra').filter((part) => part.facts.feedsFrom === 'sata').length
+      const there =
+        supply.facts.sataLeads! + machine.all('extra').filter((part) => part.facts.feedsTo === 'sata').length
+      if (taken <= there || sataDrives(machine).length === 0) return []
+      return [
+        {
+          what: `${taken} things want a SATA power lead; ${partLabel(supply)} has ${supply.facts.sataLeads}`,
+          why: [
+            citeAll(sataDrives(machine), 'SATA power leads wanted', String(taken)),
+            cite(supply, 'sataLeads'),
+          ] as const,
+          mends: [
+            add('extra', 'a splitter for SATA power', (part) => part.facts.feedsTo === 'sata', {
+              limitW: 54,
+            }),
+            replace(
+              'supply',
+              `a supply with ${taken} SATA leads`,
+              (part) =>
+                (part.facts.sataLeads ?? 0) >= taken &&
+                part.facts.supplyShape === supply.facts.supplyShape &&
+                (part.facts.ratedW ?? 0) >= (supply.facts.ratedW ?? 0),
+            ),
+          ],
+        },
+      ]
+    }),
 }

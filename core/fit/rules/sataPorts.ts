@@ -4,17 +4,48 @@ import { nvmeDrives, sataDrives } from '../sums'
 
 /** Some boards take ports away where every M.2 slot is used. */
 export const sataPorts: FitRule = {
-  id: 'sata-ports', area: 'connections', severity: 'stops',
+  id: 'sata-ports',
+  area: 'connections',
+  severity: 'stops',
   question: 'Is there a SATA port for every SATA drive?',
-  reads: [{ role: 'storage', facts: ['interface'] }, { role: 'motherboard', facts: ['sataPorts', 'socket'] }],
-  check: (machine) => machine.all('motherboard').flatMap((board) => {
-    const lost = nvmeDrives(machine).length > 0 && nvmeDrives(machine).length >= (board.facts.m2Slots ?? 1) ? (board.facts.m2SharesSata ?? 0) : 0
-    const free = board.facts.sataPorts! - lost
-    if (sataDrives(machine).length <= free) return []
-    return [{
-      what: `${sataDrives(machine).length} SATA drives for ${free} ports on ${partLabel(board)}${lost > 0 ? `: ${lost} fall away since M.2 is full` : ''}`,
-      why: [citeAll(sataDrives(machine), 'SATA drives', String(sataDrives(machine).length)), cite(board, lost > 0 ? 'm2SharesSata' : 'sataPorts')] as const,
-      mends: [replace('motherboard', 'a board with more ports', (part) => part.facts.socket === board.facts.socket && part.facts.memoryGeneration === board.facts.memoryGeneration && (part.facts.sataPorts ?? 0) - (part.facts.m2SharesSata ?? 0) >= sataDrives(machine).length), replace('storage', 'one larger drive for several', (part) => part.facts.interface === 'sata' && (part.facts.capacityGb ?? 0) >= sataDrives(machine).reduce((sum, drive) => sum + (drive.facts.capacityGb ?? 0), 0))],
-    }]
-  }),
+  reads: [
+    { role: 'storage', facts: ['interface'] },
+    { role: 'motherboard', facts: ['sataPorts', 'socket'] },
+  ],
+  check: (machine) =>
+    machine.all('motherboard').flatMap((board) => {
+      const lost =
+        nvmeDrives(machine).length > 0 && nvmeDrives(machine).length >= (board.facts.m2Slots ?? 1)
+          ? (board.facts.m2SharesSata ?? 0)
+          : 0
+      const free = board.facts.sataPorts! - lost
+      if (sataDrives(machine).length <= free) return []
+      return [
+        {
+          what: `${sataDrives(machine).length} SATA drives for ${free} ports on ${partLabel(board)}${lost > 0 ? `: ${lost} fall away since M.2 is full` : ''}`,
+          why: [
+            citeAll(sataDrives(machine), 'SATA drives', String(sataDrives(machine).length)),
+            cite(board, lost > 0 ? 'm2SharesSata' : 'sataPorts'),
+          ] as const,
+          mends: [
+            replace(
+              'motherboard',
+              'a board with more ports',
+              (part) =>
+                part.facts.socket === board.facts.socket &&
+                part.facts.memoryGeneration === board.facts.memoryGeneration &&
+                (part.facts.sataPorts ?? 0) - (part.facts.m2SharesSata ?? 0) >= sataDrives(machine).length,
+            ),
+            replace(
+              'storage',
+              'one larger drive for several',
+              (part) =>
+                part.facts.interface === 'sata' &&
+                (part.facts.capacityGb ?? 0) >=
+                  sataDrives(machine).reduce((sum, drive) => sum + (drive.facts.capacityGb ?? 0), 0),
+            ),
+          ],
+        },
+      ]
+    }),
 }

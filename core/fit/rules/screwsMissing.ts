@@ -2,12 +2,24 @@ import { partLabel } from '../../parts/part'
 import { add, byHand, cite, citeAll, type FitRule } from '../rule'
 
 export const screwsMissing: FitRule = {
-  id: 'screws-missing', area: 'condition', severity: 'hints',
+  id: 'screws-missing',
+  area: 'condition',
+  severity: 'hints',
   question: 'Are the screws and stand-offs there?',
   reads: [{ role: 'case', facts: ['screwsMissing'] }],
-  check: (machine) => machine.all('case').filter((chassis) => chassis.facts.screwsMissing === true && !machine.extra((facts) => facts.mends === 'screws')).map((chassis) => ({
-    what: `${partLabel(chassis)} comes without its screws and stand-offs`,
-    why: [cite(chassis, 'screwsMissing'), citeAll([chassis], 'screws brought', '0')],
-    mends: [add('extra', 'a bag of screws', (part) => part.facts.mends === 'screws'), byHand('from the drawer', 'none')],
-  })),
+  check: (machine) =>
+    machine
+      .all('case')
+      .filter(
+        (chassis) =>
+          chassis.facts.screwsMissing === true && !machine.extra((facts) => facts.mends === 'screws'),
+      )
+      .map((chassis) => ({
+        what: `${partLabel(chassis)} comes without its screws and stand-offs`,
+        why: [cite(chassis, 'screwsMissing'), citeAll([chassis], 'screws brought', '0')],
+        mends: [
+          add('extra', 'a bag of screws', (part) => part.facts.mends === 'screws'),
+          byHand('from the drawer', 'none'),
+        ],
+      })),
 }

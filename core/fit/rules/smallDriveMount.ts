@@ -3,17 +3,32 @@ import { add, byHand, cite, citeAll, type FitRule } from '../rule'
 import { largeDrives, sataDrives } from '../sums'
 
 export const smallDriveMount: FitRule = {
-  id: 'small-drive-mount', area: 'space', severity: 'needs',
+  id: 'small-drive-mount',
+  area: 'space',
+  severity: 'needs',
   question: 'Is there a mount for every 2.5 inch drive?',
-  reads: [{ role: 'storage', facts: ['drive', 'interface'] }, { role: 'case', facts: ['bays25', 'bays35'] }],
-  check: (machine) => machine.all('case').flatMap((chassis) => {
-    const small = sataDrives(machine).filter((drive) => drive.facts.drive === 'ssd')
-    const places = chassis.facts.bays25! + (machine.extra((facts) => facts.mends === 'bay') ? Math.max(0, chassis.facts.bays35! - largeDrives(machine).length) : 0)
-    if (small.length <= places) return []
-    return [{
-      what: `${small.length} small drives for ${chassis.facts.bays25} mounts in ${partLabel(chassis)}`,
-      why: [citeAll(small, '2.5 inch drives', String(small.length)), cite(chassis, 'bays25')] as const,
-      mends: [add('extra', 'a frame for a 3.5 inch bay', (part) => part.facts.mends === 'bay'), byHand('tape it behind the board', 'strong tape: a small drive has nothing that moves')],
-    }]
-  }),
+  reads: [
+    { role: 'storage', facts: ['drive', 'interface'] },
+    { role: 'case', facts: ['bays25', 'bays35'] },
+  ],
+  check: (machine) =>
+    machine.all('case').flatMap((chassis) => {
+      const small = sataDrives(machine).filter((drive) => drive.facts.drive === 'ssd')
+      const places =
+        chassis.facts.bays25! +
+        (machine.extra((facts) => facts.mends === 'bay')
+          ? Math.max(0, chassis.facts.bays35! - largeDrives(machine).length)
+          : 0)
+      if (small.length <= places) return []
+      return [
+        {
+          what: `${small.length} small drives for ${chassis.facts.bays25} mounts in ${partLabel(chassis)}`,
+          why: [citeAll(small, '2.5 inch drives', String(small.length)), cite(chassis, 'bays25')] as const,
+          mends: [
+            add('extra', 'a frame for a 3.5 inch bay', (part) => part.facts.mends === 'bay'),
+            byHand('tape it behind the board', 'strong tape: a small drive has nothing that moves'),
+          ],
+        },
+      ]
+    }),
 }

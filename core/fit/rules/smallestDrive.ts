@@ -1,7 +1,9 @@
 import { cite, citeBrief, replace, add, type FitRule } from '../rule'
 
 export const smallestDrive: FitRule = {
-  id: 'smallest-drive', area: 'rules', severity: 'costs',
+  id: 'smallest-drive',
+  area: 'rules',
+  severity: 'costs',
   question: 'Is the largest drive as large as the house wants it?',
   reads: [{ role: 'storage', facts: ['capacityGb', 'interface'] }],
   concerns: (machine) => machine.brief.smallestDriveGb !== null,
@@ -10,10 +12,22 @@ export const smallestDrive: FitRule = {
     const wanted = machine.brief.smallestDriveGb!
     if (!largest || largest.facts.capacityGb! >= wanted) return []
     const fits = (capacityGb?: number) => (capacityGb ?? 0) >= wanted
-    return [{
-      what: `The largest drive holds ${largest.facts.capacityGb} GB; the house wants ${wanted} GB`,
-      why: [cite(largest, 'capacityGb'), citeBrief('smallest drive', `${wanted} GB`)],
-      mends: [replace('storage', `a drive of ${wanted} GB`, (part) => fits(part.facts.capacityGb) && part.facts.interface === largest.facts.interface && part.facts.drive === 'ssd'), add('storage', `a second drive of ${wanted} GB`, (part) => fits(part.facts.capacityGb))],
-    }]
+    return [
+      {
+        what: `The largest drive holds ${largest.facts.capacityGb} GB; the house wants ${wanted} GB`,
+        why: [cite(largest, 'capacityGb'), citeBrief('smallest drive', `${wanted} GB`)],
+        mends: [
+          replace(
+            'storage',
+            `a drive of ${wanted} GB`,
+            (part) =>
+              fits(part.facts.capacityGb) &&
+              part.facts.interface === largest.facts.interface &&
+              part.facts.drive === 'ssd',
+          ),
+          add('storage', `a second drive of ${wanted} GB`, (part) => fits(part.facts.capacityGb)),
+        ],
+      },
+    ]
   },
 }

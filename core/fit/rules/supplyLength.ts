@@ -2,15 +2,29 @@ import { partLabel } from '../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const supplyLength: FitRule = {
-  id: 'supply-length', area: 'space', severity: 'stops',
+  id: 'supply-length',
+  area: 'space',
+  severity: 'stops',
   question: 'Is the supply short enough for the case?',
-  reads: [{ role: 'supply', facts: ['lengthMm'] }, { role: 'case', facts: ['maxSupplyMm'] }],
-  check: (machine) => pairsOf(machine, 'supply', 'case').filter(([supply, chassis]) => supply.facts.lengthMm! > chassis.facts.maxSupplyMm!).map(([supply, chassis]) => ({
-    what: `${partLabel(supply)} is ${supply.facts.lengthMm} mm long; ${partLabel(chassis)} has ${chassis.facts.maxSupplyMm} mm`,
-    why: [cite(supply, 'lengthMm'), cite(chassis, 'maxSupplyMm')],
-    mends: [
-      replace('supply', `a supply of ${chassis.facts.maxSupplyMm} mm at most`, (part) => (part.facts.lengthMm ?? Infinity) <= chassis.facts.maxSupplyMm! && part.facts.supplyShape === supply.facts.supplyShape),
-      replace('case', 'a longer case', (part) => (part.facts.maxSupplyMm ?? 0) >= supply.facts.lengthMm!),
-    ],
-  })),
+  reads: [
+    { role: 'supply', facts: ['lengthMm'] },
+    { role: 'case', facts: ['maxSupplyMm'] },
+  ],
+  check: (machine) =>
+    pairsOf(machine, 'supply', 'case')
+      .filter(([supply, chassis]) => supply.facts.lengthMm! > chassis.facts.maxSupplyMm!)
+      .map(([supply, chassis]) => ({
+        what: `${partLabel(supply)} is ${supply.facts.lengthMm} mm long; ${partLabel(chassis)} has ${chassis.facts.maxSupplyMm} mm`,
+        why: [cite(supply, 'lengthMm'), cite(chassis, 'maxSupplyMm')],
+        mends: [
+          replace(
+            'supply',
+            `a supply of ${chassis.facts.maxSupplyMm} mm at most`,
+            (part) =>
+              (part.facts.lengthMm ?? Infinity) <= chassis.facts.maxSupplyMm! &&
+              part.facts.supplyShape === supply.facts.supplyShape,
+          ),
+          replace('case', 'a longer case', (part) => (part.facts.maxSupplyMm ?? 0) >= supply.facts.lengthMm!),
+        ],
+      })),
 }

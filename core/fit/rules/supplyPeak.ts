@@ -4,17 +4,48 @@ import { ratedNow } from '../../power/supplySize'
 import { cite, replace, type FitRule } from '../rule'
 
 export const supplyPeak: FitRule = {
-  id: 'supply-peak', area: 'power', severity: 'stops',
+  id: 'supply-peak',
+  area: 'power',
+  severity: 'stops',
   question: 'Does the supply bear the card’s short peaks?',
-  reads: [{ role: 'supply', facts: ['ratedW'] }, { role: 'graphics', facts: ['boardPowerW'] }],
-  check: (machine) => machine.all('supply').flatMap((supply) => machine.all('graphics').flatMap((card) => {
-    const { peak } = powerDraw(machine.parts)
-    const now = ratedNow(supply, machine.brief.year)
-    if (now >= peak) return []
-    return [{
-      what: `Short peaks of ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} gives ${Math.round(now)} W and switches off`,
-      why: [cite(card, 'boardPowerW'), cite(supply, 'ratedW')] as const,
-      mends: [replace('supply', `a supply of ${Math.ceil(peak)} W`, (part) => ratedNow(part, machine.brief.year) >= peak && part.facts.supplyShape === supply.facts.supplyShape), replace('supply', 'one of another shape', (part) => ratedNow(part, machine.brief.year) >= peak && part.facts.supplyShape !== supply.facts.supplyShape), replace('graphics', 'a card that draws less', (part) => (part.facts.boardPowerW ?? Infinity) < card.facts.boardPowerW!, { leavesOpen: 'fewer frames' })],
-    }]
-  })),
+  reads: [
+    { role: 'supply', facts: ['ratedW'] },
+    { role: 'graphics', facts: ['boardPowerW'] },
+  ],
+  check: (machine) =>
+    machine.all('supply').flatMap((supply) =>
+      machine.all('graphics').flatMap((card) => {
+        const { peak } = powerDraw(machine.parts)
+        const now = ratedNow(supply, machine.brief.year)
+        if (now >= peak) return []
+        return [
+          {
+            what: `Short peaks of ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} gives ${Math.round(now)} W and switches off`,
+            why: [cite(card, 'boardPowerW'), cite(supply, 'ratedW')] as const,
+            mends: [
+              replace(
+                'supply',
+                `a supply of ${Math.ceil(peak)} W`,
+                (part) =>
+                  ratedNow(part, machine.brief.year) >= peak &&
+                  part.facts.supplyShape === supply.facts.supplyShape,
+              ),
+              replace(
+                'supply',
+                'one of another shape',
+                (part) =>
+                  ratedNow(part, machine.brief.year) >= peak &&
+                  part.facts.supplyShape !== supply.facts.supplyShape,
+              ),
+              replace(
+                'graphics',
+                'a card that draws less',
+                (part) => (part.facts.boardPowerW ?? Infinity) < card.facts.boardPowerW!,
+                { leavesOpen: 'fewer frames' },
+              ),
+            ],
+          },
+        ]
+      }),
+    ),
 }

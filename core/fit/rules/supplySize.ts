@@ -4,19 +4,42 @@ import { ratedNow, supplyRuleText, wattsWanted } from '../../power/supplySize'
 import { citeBrief, cite, replace, type FitRule } from '../rule'
 
 export const supplySize: FitRule = {
-  id: 'supply-size', area: 'power', severity: 'needs',
+  id: 'supply-size',
+  area: 'power',
+  severity: 'needs',
   question: 'Is the supply as large as the house wants it?',
-  reads: [{ role: 'supply', facts: ['ratedW'] }, { role: 'cpu', facts: ['limitW'] }],
-  check: (machine) => machine.all('supply').flatMap((supply) => {
-    const draw = powerDraw(machine.parts)
-    const wanted = wattsWanted(machine.brief.supplyRule, draw, machine.parts)
-    const now = ratedNow(supply, machine.brief.year)
-    if (now >= wanted) return []
-    return [{
-      what: `${partLabel(supply)} gives ${Math.round(now)} W${now < supply.facts.ratedW! ? ' at its age' : ''}; the house wants ${Math.ceil(wanted)} W (${supplyRuleText(machine.brief.supplyRule)}, ${Math.round(draw.sustained)} W)`,
-      why: [cite(supply, 'ratedW'), citeBrief('size of supply', `${Math.ceil(wanted)} W`)] as const,
-      ...(now < draw.sustained ? { severity: 'stops' as const } : {}),
-      mends: [replace('supply', `a supply of ${Math.ceil(wanted)} W`, (part) => ratedNow(part, machine.brief.year) >= wanted && part.facts.supplyShape === supply.facts.supplyShape), replace('supply', 'one of another shape', (part) => ratedNow(part, machine.brief.year) >= wanted && part.facts.supplyShape !== supply.facts.supplyShape)],
-    }]
-  }),
+  reads: [
+    { role: 'supply', facts: ['ratedW'] },
+    { role: 'cpu', facts: ['limitW'] },
+  ],
+  check: (machine) =>
+    machine.all('supply').flatMap((supply) => {
+      const draw = powerDraw(machine.parts)
+      const wanted = wattsWanted(machine.brief.supplyRule, draw, machine.parts)
+      const now = ratedNow(supply, machine.brief.year)
+      if (now >= wanted) return []
+      return [
+        {
+          what: `${partLabel(supply)} gives ${Math.round(now)} W${now < supply.facts.ratedW! ? ' at its age' : ''}; the house wants ${Math.ceil(wanted)} W (${supplyRuleText(machine.brief.supplyRule)}, ${Math.round(draw.sustained)} W)`,
+          why: [cite(supply, 'ratedW'), citeBrief('size of supply', `${Math.ceil(wanted)} W`)] as const,
+          ...(now < draw.sustained ? { severity: 'stops' as const } : {}),
+          mends: [
+            replace(
+              'supply',
+              `a supply of ${Math.ceil(wanted)} W`,
+              (part) =>
+                ratedNow(part, machine.brief.year) >= wanted &&
+                part.facts.supplyShape === supply.facts.supplyShape,
+            ),
+            replace(
+              'supply',
+              'one of another shape',
+              (part) =>
+                ratedNow(part, machine.brief.year) >= wanted &&
+                part.facts.supplyShape !== supply.facts.supplyShape,
+            ),
+          ],
+        },
+      ]
+    }),
 }

@@ -42,8 +42,28 @@ const testedHash = hashText('tested')
 const freeHash = hashText('free')
 const asHash = hashText('as')
 const isHash = hashText('is')
-const workingHashes = new Set(['working', 'work', 'boot', 'boots', 'booting', 'post', 'posting', 'display', 'signal', 'picture', 'output', 'tested', 'turn', 'start', 'power'].map(hashText))
-const notHashes = new Set(['not', 'no', 'doesnt', 'wont', 'isnt', 'never', 'stopped', 'cant', 'didnt'].map(hashText))
+const workingHashes = new Set(
+  [
+    'working',
+    'work',
+    'boot',
+    'boots',
+    'booting',
+    'post',
+    'posting',
+    'display',
+    'signal',
+    'picture',
+    'output',
+    'tested',
+    'turn',
+    'start',
+    'power',
+  ].map(hashText),
+)
+const notHashes = new Set(
+  ['not', 'no', 'doesnt', 'wont', 'isnt', 'never', 'stopped', 'cant', 'didnt'].map(hashText),
+)
 /** `no power supply`: what is not there is another thing than the one sold. */
 const supplyHash = hashText('supply')
 
@@ -51,16 +71,37 @@ const supplyHash = hashText('supply')
 export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): string {
   for (let i = 0; i < scanner.count; i += 1) {
     const hash = scanner.hash[i]!
-    if (classes.mask[i]! & WordClass.damage && !(classes.at(i - 1) & WordClass.negation) && !(classes.at(i - 2) & WordClass.negation && classes.at(i - 1) === 0) && scanner.hash[i + 1] !== freeHash) {
+    if (
+      classes.mask[i]! & WordClass.damage &&
+      !(classes.at(i - 1) & WordClass.negation) &&
+      !(classes.at(i - 2) & WordClass.negation && classes.at(i - 1) === 0) &&
+      scanner.hash[i + 1] !== freeHash
+    ) {
       return scanner.text(i)
     }
     if (hash === partsHash) {
-      if (classes.at(i - 1) & WordClass.forWord || (i + 1 < scanner.count && classes.mask[i + 1]! & WordClass.only)) return 'for parts'
+      if (
+        classes.at(i - 1) & WordClass.forWord ||
+        (i + 1 < scanner.count && classes.mask[i + 1]! & WordClass.only)
+      )
+        return 'for parts'
     }
-    if (workingHashes.has(hash) && i > 0 && scanner.hash[i + 1] !== supplyHash && (notHashes.has(scanner.hash[i - 1]!) || (i > 1 && hash !== testedHash && notHashes.has(scanner.hash[i - 2]!) && classes.at(i - 1) === 0))) {
+    if (
+      workingHashes.has(hash) &&
+      i > 0 &&
+      scanner.hash[i + 1] !== supplyHash &&
+      (notHashes.has(scanner.hash[i - 1]!) ||
+        (i > 1 && hash !== testedHash && notHashes.has(scanner.hash[i - 2]!) && classes.at(i - 1) === 0))
+    ) {
       return `${scanner.text(i - 1)} ${scanner.text(i)}`
     }
-    if (hash === asHash && scanner.hash[i + 1] === isHash && i + 2 >= scanner.count && scanner.hash[i - 1] === partsHash) return 'parts as is'
+    if (
+      hash === asHash &&
+      scanner.hash[i + 1] === isHash &&
+      i + 2 >= scanner.count &&
+      scanner.hash[i - 1] === partsHash
+    )
+      return 'parts as is'
   }
   return ''
 }
@@ -78,12 +119,16 @@ export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: Wa
     if (mask & WordClass.machine && isMachine(scanner, classes, i, wanted)) return 'a whole machine'
     const isConnector = scanner.kind[i] === TokenKind.plus || (mask & WordClass.connector) !== 0
     if (isConnector || scanner.kind[i] === TokenKind.comma) {
-      const second = isMachineWanted && scanner.kind[i] !== TokenKind.plus ? '' : secondThing(scanner, classes, i, kindsBefore, wanted)
+      const second =
+        isMachineWanted && scanner.kind[i] !== TokenKind.plus
+          ? ''
+          : secondThing(scanner, classes, i, kindsBefore, wanted)
       if (second !== '') return second
     }
     if (mask & anyKind && !isMachineWanted && !isAttribute(scanner, classes, i, wanted)) {
       const kinds = mask & anyKind
-      if (kindsBefore !== 0 && (kindsBefore & kinds) === 0 && countKinds(kindsBefore | kinds) >= 3) return 'three kinds of part'
+      if (kindsBefore !== 0 && (kindsBefore & kinds) === 0 && countKinds(kindsBefore | kinds) >= 3)
+        return 'three kinds of part'
       kindsBefore |= kinds
       if (firstKind < 0) firstKind = i
     }
@@ -106,16 +151,32 @@ function isMachine(scanner: TitleScanner, classes: TitleClasses, i: number, want
 }
 
 /** `for the board`, `8gb memory` of a card, `no case`: a kind word that describes, and is not a second thing. */
-function isAttribute(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
-  if (classes.at(i - 1) & (WordClass.forWord | WordClass.negation) || classes.at(i - 2) & WordClass.forWord) return true
-  return (classes.mask[i]! & WordClass.kindMemory) !== 0 && scanner.kind[i - 1] === TokenKind.measure && ((classes.all | wanted.mask) & WordClass.kindGraphics) !== 0
+function isAttribute(
+  scanner: TitleScanner,
+  classes: TitleClasses,
+  i: number,
+  wanted: WantedClasses,
+): boolean {
+  if (classes.at(i - 1) & (WordClass.forWord | WordClass.negation) || classes.at(i - 2) & WordClass.forWord)
+    return true
+  return (
+    (classes.mask[i]! & WordClass.kindMemory) !== 0 &&
+    scanner.kind[i - 1] === TokenKind.measure &&
+    ((classes.all | wanted.mask) & WordClass.kindGraphics) !== 0
+  )
 }
 
 /**
  * What follows a connector: another kind of part makes a lot; behind a bare plus so does anything that is not one of
  * the harmless extras. After a comma only a kind word counts, and only where a kind was named before.
  */
-function secondThing(scanner: TitleScanner, classes: TitleClasses, at: number, kindsBefore: number, wanted: WantedClasses): string {
+function secondThing(
+  scanner: TitleScanner,
+  classes: TitleClasses,
+  at: number,
+  kindsBefore: number,
+  wanted: WantedClasses,
+): string {
   const bare = scanner.kind[at] === TokenKind.plus
   const comma = scanner.kind[at] === TokenKind.comma
   let seen = 0
@@ -130,14 +191,25 @@ function secondThing(scanner: TitleScanner, classes: TitleClasses, at: number, k
     if (mask & WordClass.harmlessExtra && modelWord < 0) harmless = true
     if (mask & anyKind && !isAttribute(scanner, classes, i, wanted) && !wanted.hashes.has(scanner.hash[i]!)) {
       const kinds = mask & anyKind
-      const ownCapacity = (kinds & WordClass.kindMemory) !== 0 && scanner.kind[i - 1] === TokenKind.measure && scanner.first[i - 1] === wanted.capacityGb
+      const ownCapacity =
+        (kinds & WordClass.kindMemory) !== 0 &&
+        scanner.kind[i - 1] === TokenKind.measure &&
+        scanner.first[i - 1] === wanted.capacityGb
       const differs = kindsBefore === 0 ? !comma : (kindsBefore & kinds) === 0
-      if (differs && !harmless && !ownCapacity && (wanted.mask & kinds) === 0) return `also names "${scanner.text(i)}"`
+      if (differs && !harmless && !ownCapacity && (wanted.mask & kinds) === 0)
+        return `also names "${scanner.text(i)}"`
     }
     if (modelWord < 0 && namesSomethingElse(scanner, i, wanted)) modelWord = i
   }
   const joins = bare || scanner.hash[at] === andHash
-  if (joins && !harmless && modelWord >= 0 && (bare || modelWord === at + 2) && !isPlusOfAdjective(scanner, at)) return `also "${scanner.text(modelWord)}"`
+  if (
+    joins &&
+    !harmless &&
+    modelWord >= 0 &&
+    (bare || modelWord === at + 2) &&
+    !isPlusOfAdjective(scanner, at)
+  )
+    return `also "${scanner.text(modelWord)}"`
   return ''
 }
 
@@ -148,7 +220,11 @@ function namesSomethingElse(scanner: TitleScanner, i: number, wanted: WantedClas
   if (wanted.hashes.has(scanner.hash[i]!)) return false
   const kind = scanner.kind[i]!
   if (moreHashes.has(scanner.hash[i]!)) return true
-  return kind === TokenKind.number || kind === TokenKind.mixed || (kind === TokenKind.measure && scanner.first[i] !== wanted.capacityGb)
+  return (
+    kind === TokenKind.number ||
+    kind === TokenKind.mixed ||
+    (kind === TokenKind.measure && scanner.first[i] !== wanted.capacityGb)
+  )
 }
 
 const afterPlusHashes = new Set(['bronze', 'gold', 'silver', 'platinum', 'titanium', 'white'].map(hashText))
@@ -163,19 +239,41 @@ export function saysAccessory(scanner: TitleScanner, classes: TitleClasses, want
     const mask = classes.mask[i]!
     if (mask === 0) continue
     const next = i + 1 < scanner.count ? classes.mask[i + 1]! : 0
-    if (mask & WordClass.accessory && !wanted.hashes.has(scanner.hash[i]!) && !(wanted.isCooler && coolerHashes.has(scanner.hash[i]!))) {
+    if (
+      mask & WordClass.accessory &&
+      !wanted.hashes.has(scanner.hash[i]!) &&
+      !(wanted.isCooler && coolerHashes.has(scanner.hash[i]!))
+    ) {
       const before = classes.at(i - 1)
       if (before & WordClass.negation) continue
-      const comesAlong = (before | next) & WordClass.connector || (i > 0 && scanner.kind[i - 1] === TokenKind.plus)
+      const comesAlong =
+        (before | next) & WordClass.connector || (i > 0 && scanner.kind[i - 1] === TokenKind.plus)
       if (next & WordClass.only || before & WordClass.only) return `${scanner.text(i)} only`
-      if (!comesAlong && next & WordClass.forWord && namesWanted(scanner, i + 2, wanted)) return `${scanner.text(i)} for it`
-      if (!comesAlong && i > 0 && isPieceNoun(scanner.hash[i]!) && (wanted.hashes.has(scanner.hash[i - 1]!) || (scanner.kind[i - 1] === TokenKind.measure && i + 1 === scanner.count))) return `its ${scanner.text(i)}`
+      if (!comesAlong && next & WordClass.forWord && namesWanted(scanner, i + 2, wanted))
+        return `${scanner.text(i)} for it`
+      if (
+        !comesAlong &&
+        i > 0 &&
+        isPieceNoun(scanner.hash[i]!) &&
+        (wanted.hashes.has(scanner.hash[i - 1]!) ||
+          (scanner.kind[i - 1] === TokenKind.measure && i + 1 === scanner.count))
+      )
+        return `its ${scanner.text(i)}`
       if (i === 0 && isPieceNoun(scanner.hash[i]!)) return scanner.text(i)
     }
-    if (mask & WordClass.negation && i + 1 < scanner.count && isNegatedThing(scanner, classes, i + 1, wanted)) {
+    if (
+      mask & WordClass.negation &&
+      i + 1 < scanner.count &&
+      isNegatedThing(scanner, classes, i + 1, wanted)
+    ) {
       return `${scanner.text(i)} ${scanner.text(i + 1)}`
     }
-    if (scanner.hash[i] === notIncludedHash && i > 1 && scanner.hash[i - 1] === notHash && saysThing(scanner, classes, i - 2)) {
+    if (
+      scanner.hash[i] === notIncludedHash &&
+      i > 1 &&
+      scanner.hash[i - 1] === notHash &&
+      saysThing(scanner, classes, i - 2)
+    ) {
       return `${scanner.text(i - 2)} not included`
     }
   }
@@ -185,12 +283,26 @@ export function saysAccessory(scanner: TitleScanner, classes: TitleClasses, want
 const notIncludedHash = hashText('included')
 const notHash = hashText('not')
 const cardHashes = new Set(['card', 'gpu', 'cpu', 'chip', 'processor', 'pcb'].map(hashText))
-const pieceNouns = new Set(['bracket', 'brackets', 'backplate', 'shroud', 'heatsink', 'cooler', 'waterblock', 'block', 'manual', 'sticker'].map(hashText))
+const pieceNouns = new Set(
+  [
+    'bracket',
+    'brackets',
+    'backplate',
+    'shroud',
+    'heatsink',
+    'cooler',
+    'waterblock',
+    'block',
+    'manual',
+    'sticker',
+  ].map(hashText),
+)
 const coolerHashes = new Set(['cooler', 'heatsink', 'fan', 'fans', 'block', 'waterblock'].map(hashText))
 
 /** Whether one of the next words is one that the query asks for. */
 function namesWanted(scanner: TitleScanner, from: number, wanted: WantedClasses): boolean {
-  for (let i = from; i < scanner.count && i < from + 4; i += 1) if (wanted.hashes.has(scanner.hash[i]!)) return true
+  for (let i = from; i < scanner.count && i < from + 4; i += 1)
+    if (wanted.hashes.has(scanner.hash[i]!)) return true
   return false
 }
 
@@ -199,11 +311,19 @@ function isPieceNoun(hash: number): boolean {
 }
 
 function saysThing(scanner: TitleScanner, classes: TitleClasses, i: number): boolean {
-  return cardHashes.has(scanner.hash[i]!) || (classes.mask[i]! & (WordClass.kindGraphics | WordClass.kindCpu)) !== 0
+  return (
+    cardHashes.has(scanner.hash[i]!) ||
+    (classes.mask[i]! & (WordClass.kindGraphics | WordClass.kindCpu)) !== 0
+  )
 }
 
 /** `no card`, `without gpu`; but `no cpu` on a board that never had one is told by the kind word before it. */
-function isNegatedThing(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
+function isNegatedThing(
+  scanner: TitleScanner,
+  classes: TitleClasses,
+  i: number,
+  wanted: WantedClasses,
+): boolean {
   if (!saysThing(scanner, classes, i)) return false
   return ((classes.all | wanted.mask) & (WordClass.kindBoard | WordClass.kindCase)) === 0
 }
@@ -216,30 +336,98 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
     const mask = classes.mask[i]!
     const nextKind = i + 1 < scanner.count ? scanner.kind[i + 1]! : -1
     const beforeKind = i > 0 ? scanner.kind[i - 1]! : -1
-    if (kind === TokenKind.timesAfter && !(wanted.countsModules && beforeKind === TokenKind.measure)) stated = scanner.first[i]!
+    if (kind === TokenKind.timesAfter && !(wanted.countsModules && beforeKind === TokenKind.measure))
+      stated = scanner.first[i]!
     else if (kind === TokenKind.timesBefore && !(wanted.countsModules && nextKind === TokenKind.measure)) {
       // `2x fan`, `3x outputs`: said of an attribute
       const next = i + 1 < scanner.count ? classes.mask[i + 1]! : 0
       if (!(next & WordClass.accessory) && !isAttributeNoun(scanner, i + 1)) stated = scanner.first[i]!
-    } else if (kind === TokenKind.number && i + 1 < scanner.count && classes.mask[i + 1]! & WordClass.countNoun && scanner.first[i]! <= 100) {
-      if (!wanted.countsModules && !(classes.mask[i + 1]! & WordClass.accessory) && !wanted.hashes.has(scanner.hash[i]!)) stated = scanner.first[i]!
-    } else if (kind === TokenKind.multiple && scanner.unit[i] === Unit.gb && !wanted.countsModules && scanner.second[i] === wanted.capacityGb) {
+    } else if (
+      kind === TokenKind.number &&
+      i + 1 < scanner.count &&
+      classes.mask[i + 1]! & WordClass.countNoun &&
+      scanner.first[i]! <= 100
+    ) {
+      if (
+        !wanted.countsModules &&
+        !(classes.mask[i + 1]! & WordClass.accessory) &&
+        !wanted.hashes.has(scanner.hash[i]!)
+      )
+        stated = scanner.first[i]!
+    } else if (
+      kind === TokenKind.multiple &&
+      scanner.unit[i] === Unit.gb &&
+      !wanted.countsModules &&
+      scanner.second[i] === wanted.capacityGb
+    ) {
       stated = scanner.first[i]!
     } else if (mask & WordClass.pair && !wanted.countsModules) stated = 2
     else if (mask & WordClass.quantityVague) stated = -1
-    else if (scanner.hash[i] === setHash && i + 2 < scanner.count && classes.mask[i + 1]! & WordClass.ofWord && scanner.kind[i + 2] === TokenKind.number) {
+    else if (
+      scanner.hash[i] === setHash &&
+      i + 2 < scanner.count &&
+      classes.mask[i + 1]! & WordClass.ofWord &&
+      scanner.kind[i + 2] === TokenKind.number
+    ) {
       if (!wanted.countsModules) stated = scanner.first[i + 2]!
-    }
-    else if (wanted.countsModules && kind === TokenKind.multiple && opensWithCount(scanner, classes, wanted)) return -1
-    else if (!wanted.countsModules && stated === 0 && saysCount(scanner, classes, i, wanted)) stated = scanner.kind[i] === TokenKind.number ? scanner.first[i]! : numberWords.get(scanner.hash[i]!)!
+    } else if (
+      wanted.countsModules &&
+      kind === TokenKind.multiple &&
+      opensWithCount(scanner, classes, wanted)
+    )
+      return -1
+    else if (!wanted.countsModules && stated === 0 && saysCount(scanner, classes, i, wanted))
+      stated = scanner.kind[i] === TokenKind.number ? scanner.first[i]! : numberWords.get(scanner.hash[i]!)!
     if (stated === -1) return -1
   }
   return stated === 1 ? 0 : stated
 }
 
 const setHash = hashText('set')
-const numberWords = new Map([['two', 2], ['three', 3], ['four', 4], ['five', 5]].map(([word, count]) => [hashText(String(word)), Number(count)]))
-const attributeNouns = new Set(['core', 'cores', 'thread', 'threads', 'fan', 'fans', 'pin', 'pins', 'slot', 'slots', 'dp', 'hdmi', 'dvi', 'usb', 'sata', 'm2', 'bay', 'bays', 'port', 'ports', 'phase', 'year', 'years', 'month', 'months', 'day', 'days', 'displayport', 'outputs', 'gen', 'bit', 'layers'].map(hashText))
+const numberWords = new Map(
+  [
+    ['two', 2],
+    ['three', 3],
+    ['four', 4],
+    ['five', 5],
+  ].map(([word, count]) => [hashText(String(word)), Number(count)]),
+)
+const attributeNouns = new Set(
+  [
+    'core',
+    'cores',
+    'thread',
+    'threads',
+    'fan',
+    'fans',
+    'pin',
+    'pins',
+    'slot',
+    'slots',
+    'dp',
+    'hdmi',
+    'dvi',
+    'usb',
+    'sata',
+    'm2',
+    'bay',
+    'bays',
+    'port',
+    'ports',
+    'phase',
+    'year',
+    'years',
+    'month',
+    'months',
+    'day',
+    'days',
+    'displayport',
+    'outputs',
+    'gen',
+    'bit',
+    'layers',
+  ].map(hashText),
+)
 
 function isAttributeNoun(scanner: TitleScanner, i: number): boolean {
   return i < scanner.count && attributeNouns.has(scanner.hash[i]!)
@@ -247,12 +435,23 @@ function isAttributeNoun(scanner: TitleScanner, i: number): boolean {
 
 /** `pair of …`, `two …`, `2x …`, before a kit that states its modules: one kit or several, the title leaves open. */
 function opensWithCount(scanner: TitleScanner, classes: TitleClasses, wanted: WantedClasses): boolean {
-  return (classes.mask[0]! & WordClass.pair) !== 0 || scanner.kind[0] === TokenKind.timesBefore || saysCount(scanner, classes, 0, wanted)
+  return (
+    (classes.mask[0]! & WordClass.pair) !== 0 ||
+    scanner.kind[0] === TokenKind.timesBefore ||
+    saysCount(scanner, classes, 0, wanted)
+  )
 }
 
 /** `two Tarn 640`, `(2) Tarn 640`: a count that opens the title, before a word. */
 function saysCount(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
   if (i > 0 || wanted.hashes.has(scanner.hash[0]!) || scanner.count < 2) return false
-  const isCount = numberWords.has(scanner.hash[0]!) || (scanner.kind[0] === TokenKind.number && scanner.first[0]! >= 2 && scanner.first[0]! <= 20)
-  return isCount && scanner.kind[1] === TokenKind.word && !isAttributeNoun(scanner, 1) && (classes.mask[1]! & WordClass.accessory) === 0
+  const isCount =
+    numberWords.has(scanner.hash[0]!) ||
+    (scanner.kind[0] === TokenKind.number && scanner.first[0]! >= 2 && scanner.first[0]! <= 20)
+  return (
+    isCount &&
+    scanner.kind[1] === TokenKind.word &&
+    !isAttributeNoun(scanner, 1) &&
+    (classes.mask[1]! & WordClass.accessory) === 0
+  )
 }

@@ -42,8 +42,14 @@ export const WordClass = {
 } as const
 
 export const anyKind =
-  WordClass.kindCpu | WordClass.kindBoard | WordClass.kindMemory | WordClass.kindGraphics |
-  WordClass.kindSupply | WordClass.kindCase | WordClass.kindStorage | WordClass.kindPeripheral
+  WordClass.kindCpu |
+  WordClass.kindBoard |
+  WordClass.kindMemory |
+  WordClass.kindGraphics |
+  WordClass.kindSupply |
+  WordClass.kindCase |
+  WordClass.kindStorage |
+  WordClass.kindPeripheral
 
 const words: Readonly<Record<keyof typeof WordClass, string>> = {
   negation: 'no not non without never nothing isnt zero less missing',
@@ -53,10 +59,12 @@ const words: Readonly<Record<keyof typeof WordClass, string>> = {
   server: 'rdimm lrdimm registered server',
   lot: 'lot joblot bundle combo collection assorted mixed bundled joblots clearout',
   connector: 'with and incl including includes plus w',
-  accessory: 'box bracket brackets backplate shroud fan fans heatsink cooler waterblock manual sticker shield riser cable cables block packaging carton sleeve screws adapter tray lid',
+  accessory:
+    'box bracket brackets backplate shroud fan fans heatsink cooler waterblock manual sticker shield riser cable cables block packaging carton sleeve screws adapter tray lid',
   only: 'only empty just spare replacement',
   forWord: 'for fits from suits compatible',
-  countNoun: 'pcs pieces piece units unit sticks stick modules cards cpus processors drives boards fans available sets pack off',
+  countNoun:
+    'pcs pieces piece units unit sticks stick modules cards cpus processors drives boards fans available sets pack off',
   pair: 'pair pairs twin-pack duo',
   quantityVague: 'each several multiple various choose choice quantity qty ea selection per',
   single: 'single',

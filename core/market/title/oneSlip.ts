@@ -14,6 +14,7 @@ export function oneSlip(meant: string, typed: string): boolean {
   while (at < meant.length && meant[at] === typed[at]) at += 1
   if (difference === 1) return meant.slice(at) === typed.slice(at + 1)
   if (difference === -1) return meant.slice(at + 1) === typed.slice(at)
-  const swapped = meant[at] === typed[at + 1] && meant[at + 1] === typed[at] && meant.slice(at + 2) === typed.slice(at + 2)
+  const swapped =
+    meant[at] === typed[at + 1] && meant[at + 1] === typed[at] && meant.slice(at + 2) === typed.slice(at + 2)
   return swapped || (meant.length >= 7 && meant.slice(at + 1) === typed.slice(at + 1))
 }

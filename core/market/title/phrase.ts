@@ -22,8 +22,16 @@ export function phrase(text: string): Phrase {
   }
   add(tokens)
   if (tokens.length > 1) add([tokens.join('')])
-  add(tokens.flatMap((token) => (/^\d+[a-z]{1,2}$/.test(token) ? [token.replace(/\D/g, ''), token.replace(/\d/g, '')] : [token])))
-  return { text, forms: [...forms.values()].map((form) => form.map(hashText)), forgiving: tokens.length === 1 && /^\p{L}{5,}$/u.test(tokens[0]!) ? tokens[0]! : '' }
+  add(
+    tokens.flatMap((token) =>
+      /^\d+[a-z]{1,2}$/.test(token) ? [token.replace(/\D/g, ''), token.replace(/\d/g, '')] : [token],
+    ),
+  )
+  return {
+    text,
+    forms: [...forms.values()].map((form) => form.map(hashText)),
+    forgiving: tokens.length === 1 && /^\p{L}{5,}$/u.test(tokens[0]!) ? tokens[0]! : '',
+  }
 }
 
 /**
@@ -45,7 +53,12 @@ export function findPhrase(scanner: TitleScanner, wanted: Phrase, from = 0): num
 export function findMisspelt(scanner: TitleScanner, wanted: Phrase): number {
   if (wanted.forgiving === '') return -1
   for (let i = 0; i < scanner.count; i += 1) {
-    if (scanner.kind[i] !== TokenKind.word || Math.abs(scanner.length(i) - wanted.forgiving.length) > 1 || classesOf(scanner.hash[i]!) !== 0) continue
+    if (
+      scanner.kind[i] !== TokenKind.word ||
+      Math.abs(scanner.length(i) - wanted.forgiving.length) > 1 ||
+      classesOf(scanner.hash[i]!) !== 0
+    )
+      continue
     if (oneSlip(wanted.forgiving, scanner.text(i))) return i
   }
   return -1

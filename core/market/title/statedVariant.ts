@@ -4,7 +4,12 @@ import type { VariantFacts } from '../priceQuery'
 
 const kitWord = hashText('kit')
 const dualWord = hashText('dual')
-const numberWords = new Map([hashText('one'), hashText('two'), hashText('three'), hashText('four')].map((hash, index) => [hash, index + 1]))
+const numberWords = new Map(
+  [hashText('one'), hashText('two'), hashText('three'), hashText('four')].map((hash, index) => [
+    hash,
+    index + 1,
+  ]),
+)
 const generationByHash = new Map<number, number>()
 for (const generation of [2, 3, 4, 5]) {
   for (const spelling of [`ddr${generation}`, `pc${generation}`, `ddr${generation}l`, `pc${generation}l`]) {
@@ -60,7 +65,9 @@ export class StatedVariant {
     let noun = i - 1
     if (noun >= 0 && (classesOf(scanner.hash[noun]!) & WordClass.ofWord) !== 0) noun -= 1
     if (noun < 1 || (classesOf(scanner.hash[noun]!) & WordClass.countNoun) === 0) return 0
-    return scanner.kind[noun - 1] === TokenKind.number ? scanner.first[noun - 1]! : (numberWords.get(scanner.hash[noun - 1]!) ?? 0)
+    return scanner.kind[noun - 1] === TokenKind.number
+      ? scanner.first[noun - 1]!
+      : (numberWords.get(scanner.hash[noun - 1]!) ?? 0)
   }
 
   private readMultiple(scanner: TitleScanner, i: number, countsModules: boolean): void {
@@ -80,15 +87,21 @@ export class StatedVariant {
     const hash = scanner.hash[i]!
     const generation = generationByHash.get(hash)
     if (generation !== undefined) this.generations |= 1 << generation
-    if (hash === soHash && scanner.hash[i + 1] === dimmHash && i + 1 < scanner.count) this.setLaptop(scanner, i)
+    if (hash === soHash && scanner.hash[i + 1] === dimmHash && i + 1 < scanner.count)
+      this.setLaptop(scanner, i)
     const classes = classesOf(hash)
     if (classes === 0) return
     if (classes & WordClass.laptop) this.setLaptop(scanner, i)
     if (classes & WordClass.desktopModule) this.desktop = true
     if (classes & WordClass.server) this.server = true
     if (classes & WordClass.countNoun && this.kitCount === 0 && i > 0) {
-      const count = scanner.kind[i - 1] === TokenKind.number ? scanner.first[i - 1]! : (numberWords.get(scanner.hash[i - 1]!) ?? 0)
-      const sizeFollows = scanner.kind[i + 1] === TokenKind.measure || (i + 1 < scanner.count && (classesOf(scanner.hash[i + 1]!) & WordClass.ofWord) !== 0)
+      const count =
+        scanner.kind[i - 1] === TokenKind.number
+          ? scanner.first[i - 1]!
+          : (numberWords.get(scanner.hash[i - 1]!) ?? 0)
+      const sizeFollows =
+        scanner.kind[i + 1] === TokenKind.measure ||
+        (i + 1 < scanner.count && (classesOf(scanner.hash[i + 1]!) & WordClass.ofWord) !== 0)
       if (count >= 1 && count <= 8 && !sizeFollows) this.kitCount = count
     }
     if (classes & WordClass.single && this.kitCount === 0 && !isNoise(scanner, i)) this.kitCount = 1
@@ -121,7 +134,10 @@ function inGigabytes(value: number, unit: number): number {
 
 /** Whether 1000 and 1024 based readings of a capacity are the same drive. */
 function sameCapacity(stated: number, wanted: number): boolean {
-  return stated === wanted || (wanted >= 1000 && (stated * 1024 === wanted * 1000 || stated * 1000 === wanted * 1024))
+  return (
+    stated === wanted ||
+    (wanted >= 1000 && (stated * 1024 === wanted * 1000 || stated * 1000 === wanted * 1024))
+  )
 }
 
 /**
@@ -131,25 +147,32 @@ function sameCapacity(stated: number, wanted: number): boolean {
 export function variantClash(stated: StatedVariant, scanner: TitleScanner, wanted: VariantFacts): string {
   const { capacityGb, kitCount, memoryGeneration, module } = wanted
   if (capacityGb !== undefined && stated.totals.length > 0) {
-    const plain = stated.totals.filter((total) => !stated.moduleSizes.includes(total) || stated.totals.length === 1)
-    if (!plain.some((total) => sameCapacity(total, capacityGb))) return `states ${plain[0]} GB, wanted ${capacityGb} GB`
+    const plain = stated.totals.filter(
+      (total) => !stated.moduleSizes.includes(total) || stated.totals.length === 1,
+    )
+    if (!plain.some((total) => sameCapacity(total, capacityGb)))
+      return `states ${plain[0]} GB, wanted ${capacityGb} GB`
   }
   if (kitCount !== undefined && stated.kitCount > 0 && stated.kitCount !== kitCount) {
     return `states ${stated.kitCount} to the kit, wanted ${kitCount}`
   }
-  if (kitCount === 1 && stated.kitCount === 0 && saysKit(scanner)) return 'states a kit, wanted a single module'
+  if (kitCount === 1 && stated.kitCount === 0 && saysKit(scanner))
+    return 'states a kit, wanted a single module'
   if (memoryGeneration !== undefined && stated.generations !== 0) {
     const generation = Number(/\d/.exec(memoryGeneration)?.[0] ?? 0)
-    if ((stated.generations & (1 << generation)) === 0) return `states another memory generation, wanted ${memoryGeneration}`
+    if ((stated.generations & (1 << generation)) === 0)
+      return `states another memory generation, wanted ${memoryGeneration}`
   }
   if (module === 'desktop' && stated.laptop && !stated.desktop) return 'a laptop module'
   if (module === 'desktop' && stated.server) return 'a server module'
   // memory that says nothing is desktop memory: a laptop module is always called one
-  if (module === 'laptop' && !stated.laptop) return stated.desktop ? 'a desktop module' : 'does not say that it is a laptop module'
+  if (module === 'laptop' && !stated.laptop)
+    return stated.desktop ? 'a desktop module' : 'does not say that it is a laptop module'
   return ''
 }
 
 function saysKit(scanner: TitleScanner): boolean {
-  for (let i = 0; i < scanner.count; i += 1) if (scanner.hash[i] === kitWord || scanner.hash[i] === dualWord) return true
+  for (let i = 0; i < scanner.count; i += 1)
+    if (scanner.hash[i] === kitWord || scanner.hash[i] === dualWord) return true
   return false
 }

@@ -37,11 +37,24 @@ export const Unit = { none: 0, gb: 1, tb: 2, mb: 3, mhz: 4, ghz: 5, w: 6, mm: 7 
 export type Unit = (typeof Unit)[keyof typeof Unit]
 
 const unitSpellings: readonly (readonly [string, Unit, string])[] = [
-  ['gb', Unit.gb, 'gb'], ['gig', Unit.gb, 'gb'], ['gigs', Unit.gb, 'gb'], ['g', Unit.gb, 'gb'], ['go', Unit.gb, 'gb'],
-  ['tb', Unit.tb, 'tb'], ['t', Unit.tb, 'tb'], ['mb', Unit.mb, 'mb'], ['mhz', Unit.mhz, 'mhz'], ['ghz', Unit.ghz, 'ghz'],
-  ['w', Unit.w, 'w'], ['watt', Unit.w, 'w'], ['watts', Unit.w, 'w'], ['mm', Unit.mm, 'mm'],
+  ['gb', Unit.gb, 'gb'],
+  ['gig', Unit.gb, 'gb'],
+  ['gigs', Unit.gb, 'gb'],
+  ['g', Unit.gb, 'gb'],
+  ['go', Unit.gb, 'gb'],
+  ['tb', Unit.tb, 'tb'],
+  ['t', Unit.tb, 'tb'],
+  ['mb', Unit.mb, 'mb'],
+  ['mhz', Unit.mhz, 'mhz'],
+  ['ghz', Unit.ghz, 'ghz'],
+  ['w', Unit.w, 'w'],
+  ['watt', Unit.w, 'w'],
+  ['watts', Unit.w, 'w'],
+  ['mm', Unit.mm, 'mm'],
 ]
-const unitsBySpelling = new Map(unitSpellings.map(([spelling, unit, canonical]) => [hashText(spelling), { unit, canonical }]))
+const unitsBySpelling = new Map(
+  unitSpellings.map(([spelling, unit, canonical]) => [hashText(spelling), { unit, canonical }]),
+)
 
 const maxTokens = 128
 const maxChars = 2048
@@ -114,7 +127,8 @@ export class TitleScanner {
         i += 1
       }
     }
-    for (let token = 0; token < this.count; token += 1) this.hash[token] = this.hashOut(this.start[token]!, this.end[token]!)
+    for (let token = 0; token < this.count; token += 1)
+      this.hash[token] = this.hashOut(this.start[token]!, this.end[token]!)
   }
 
   /** The token as text; for messages and tests, not for matching. */
@@ -146,7 +160,12 @@ export class TitleScanner {
   }
 
   private loadFolded(title: string): number {
-    const folded = title.normalize('NFKD').replace(/\p{M}/gu, '').replace(/×/g, 'x').replace(/(?<=\p{L})['’](?=\p{L})/gu, '').toLowerCase()
+    const folded = title
+      .normalize('NFKD')
+      .replace(/\p{M}/gu, '')
+      .replace(/×/g, 'x')
+      .replace(/(?<=\p{L})['’](?=\p{L})/gu, '')
+      .toLowerCase()
     const length = Math.min(folded.length, maxChars)
     for (let i = 0; i < length; i += 1) this.source[i] = folded.charCodeAt(i)
     this.readStars(length)
@@ -157,12 +176,21 @@ export class TitleScanner {
   private readStars(length: number): void {
     const { source } = this
     for (let i = 0; i < length; i += 1) {
-      if (source[i] === STAR && ((i > 0 && isDigit(source[i - 1]!)) || (i + 1 < length && isDigit(source[i + 1]!)))) source[i] = CHAR_X
+      if (
+        source[i] === STAR &&
+        ((i > 0 && isDigit(source[i - 1]!)) || (i + 1 < length && isDigit(source[i + 1]!)))
+      )
+        source[i] = CHAR_X
     }
   }
 
   private isDecimalPoint(i: number, length: number): boolean {
-    return this.source[i] === CHAR_POINT && i + 1 < length && isDigit(this.source[i - 1]!) && isDigit(this.source[i + 1]!)
+    return (
+      this.source[i] === CHAR_POINT &&
+      i + 1 < length &&
+      isDigit(this.source[i - 1]!) &&
+      isDigit(this.source[i + 1]!)
+    )
   }
 
   /** A plus between two things counts; one glued to the word before it (`80+ gold`) belongs to that word. */

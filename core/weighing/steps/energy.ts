@@ -3,11 +3,19 @@ import { roundHalfAway } from '../../money/decimal'
 import type { StepRule } from './step'
 
 export const energy: StepRule = {
-  id: 'energy', label: 'energy',
+  id: 'energy',
+  label: 'energy',
   amount: ({ watts }, { years, fullHours, idleHours, tariff }) => {
     if (watts === null) return null
-    const yearly = yearlyEnergyCost(watts.full, fullHours, tariff) + yearlyEnergyCost(watts.idle, idleHours, tariff)
+    const yearly =
+      yearlyEnergyCost(watts.full, fullHours, tariff) + yearlyEnergyCost(watts.idle, idleHours, tariff)
     const amount = roundHalfAway(yearly * years)
-    return amount === 0 ? null : { amount, why: `${Math.round(watts.full)} W for ${fullHours} h and ${Math.round(watts.idle)} W for ${idleHours} h a day, ${years} years`, from: watts.kind }
+    return amount === 0
+      ? null
+      : {
+          amount,
+          why: `${Math.round(watts.full)} W for ${fullHours} h and ${Math.round(watts.idle)} W for ${idleHours} h a day, ${years} years`,
+          from: watts.kind,
+        }
   },
 }

@@ -9,19 +9,33 @@ import type { StepRule } from './step'
  * one thing of its price.
  */
 export const faults: StepRule = {
-  id: 'faults', label: 'own fault cost',
+  id: 'faults',
+  label: 'own fault cost',
   amount: (machine, terms) => {
-    const whole = machine.components.length === 0
-      ? faultProbability('donor', machine.kind === 'own' ? 'used' : 'new', terms.faults) * machine.price * uncovered(machine.warrantyMonths, terms)
-      : machine.components.reduce((sum, part) => sum + faultCostOf(part, terms), 0)
+    const whole =
+      machine.components.length === 0
+        ? faultProbability('donor', machine.kind === 'own' ? 'used' : 'new', terms.faults) *
+          machine.price *
+          uncovered(machine.warrantyMonths, terms)
+        : machine.components.reduce((sum, part) => sum + faultCostOf(part, terms), 0)
     const amount = roundHalfAway(whole)
-    return amount === 0 ? null : { amount, why: `probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers, by the house’s table of faults`, from: 'assumption' }
+    return amount === 0
+      ? null
+      : {
+          amount,
+          why: `probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers, by the house’s table of faults`,
+          from: 'assumption',
+        }
   },
 }
 
 /** Own fault cost of one part over the years, minor units, not rounded. */
 export function faultCostOf(part: WeighedComponent, terms: WeighingTerms): number {
-  return faultProbability(part.role, part.condition, terms.faults) * part.street * uncovered(part.warrantyMonths, terms)
+  return (
+    faultProbability(part.role, part.condition, terms.faults) *
+    part.street *
+    uncovered(part.warrantyMonths, terms)
+  )
 }
 
 function uncovered(warrantyMonths: number, { years }: WeighingTerms): number {

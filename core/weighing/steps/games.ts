@@ -2,9 +2,16 @@ import { roundHalfAway } from '../../money/decimal'
 import type { StepRule } from './step'
 
 export const games: StepRule = {
-  id: 'games', label: 'dearer games',
+  id: 'games',
+  label: 'dearer games',
   amount: ({ gameSurcharge }, { years, gamesPerYear }) => {
     const count = gamesPerYear * years
-    return gameSurcharge === 0 || count === 0 ? null : { amount: roundHalfAway(gameSurcharge * count), why: `${count} games in ${years} years, each dearer on it`, from: 'assumption' }
+    return gameSurcharge === 0 || count === 0
+      ? null
+      : {
+          amount: roundHalfAway(gameSurcharge * count),
+          why: `${count} games in ${years} years, each dearer on it`,
+          from: 'assumption',
+        }
   },
 }

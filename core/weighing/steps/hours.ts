@@ -2,6 +2,14 @@ import { roundHalfAway } from '../../money/decimal'
 import type { StepRule } from './step'
 
 export const hours: StepRule = {
-  id: 'hours', label: 'builder’s hours',
-  amount: ({ hours: worked }, { perHour }) => (worked === 0 || perHour === 0 ? null : { amount: roundHalfAway(worked * perHour), why: `${worked} hours at the house’s rate`, from: 'assumption' }),
+  id: 'hours',
+  label: 'builder’s hours',
+  amount: ({ hours: worked }, { perHour }) =>
+    worked === 0 || perHour === 0
+      ? null
+      : {
+          amount: roundHalfAway(worked * perHour),
+          why: `${worked} hours at the house’s rate`,
+          from: 'assumption',
+        },
 }

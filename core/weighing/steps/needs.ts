@@ -3,10 +3,13 @@ import type { StepRule } from './step'
 
 function lacking(need: Need): StepRule {
   return {
-    id: need, label: needNames[need],
+    id: need,
+    label: needNames[need],
     amount: (machine, { needPrices }) => {
       const price = needPrices[need]
-      return price === undefined || machine.brings.includes(need) ? null : { amount: price, why: `the brief wants it, ${machine.name} does not bring it`, from: 'assumption' }
+      return price === undefined || machine.brings.includes(need)
+        ? null
+        : { amount: price, why: `the brief wants it, ${machine.name} does not bring it`, from: 'assumption' }
     },
   }
 }

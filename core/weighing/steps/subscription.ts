@@ -2,6 +2,14 @@ import { roundHalfAway } from '../../money/decimal'
 import type { StepRule } from './step'
 
 export const subscription: StepRule = {
-  id: 'subscription', label: 'subscription',
-  amount: ({ subscriptionPerYear }, { years }) => (subscriptionPerYear === 0 ? null : { amount: roundHalfAway(subscriptionPerYear * years), why: `without it the brief’s games do not run as wanted, ${years} years`, from: 'stated' }),
+  id: 'subscription',
+  label: 'subscription',
+  amount: ({ subscriptionPerYear }, { years }) =>
+    subscriptionPerYear === 0
+      ? null
+      : {
+          amount: roundHalfAway(subscriptionPerYear * years),
+          why: `without it the brief’s games do not run as wanted, ${years} years`,
+          from: 'stated',
+        },
 }

@@ -2,6 +2,14 @@ import { percentOf } from '../../money/decimal'
 import type { StepRule } from './step'
 
 export const tax: StepRule = {
-  id: 'tax', label: 'tax',
-  amount: (machine) => (machine.taxPercent === 0 ? null : { amount: percentOf(machine.price, machine.taxPercent), why: `${machine.taxPercent} % on the price`, from: 'stated' }),
+  id: 'tax',
+  label: 'tax',
+  amount: (machine) =>
+    machine.taxPercent === 0
+      ? null
+      : {
+          amount: percentOf(machine.price, machine.taxPercent),
+          why: `${machine.taxPercent} % on the price`,
+          from: 'stated',
+        },
 }

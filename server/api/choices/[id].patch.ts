@@ -11,7 +11,7 @@ export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!
   const change = await bodyOf(event, choicePatchSchema)
   const variant = getQuery(event).in
-  if (typeof variant === 'string' && await isInherited(db, id, variant)) {
+  if (typeof variant === 'string' && (await isInherited(db, id, variant))) {
     await changeInherited(db, variant, id, change)
     return buildView(db, variant, today())
   }

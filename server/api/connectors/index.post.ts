@@ -3,4 +3,6 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { createConnector } from '~~/server/services/connectors/connectors'
 
-export default jsonRoute(async (event) => ({ id: await createConnector(await useDatabase(), await bodyOf(event, connectorSchema), new Date()) }))
+export default jsonRoute(async (event) => ({
+  id: await createConnector(await useDatabase(), await bodyOf(event, connectorSchema), new Date()),
+}))

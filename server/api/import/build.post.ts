@@ -4,4 +4,6 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { importBuild } from '~~/server/services/buildFile'
 
-export default jsonRoute(async (event) => ({ id: await importBuild(await useDatabase(), await bodyOf(event, buildFileSchema), today()) }))
+export default jsonRoute(async (event) => ({
+  id: await importBuild(await useDatabase(), await bodyOf(event, buildFileSchema), today()),
+}))

@@ -5,7 +5,11 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { openEdition, readEditionFile } from '~~/server/services/editions'
 
-const schema = object({ edition: mixed().required('the edition is missing'), currency: currencyCode().required('in which currency?'), region: text().max(80).default('') })
+const schema = object({
+  edition: mixed().required('the edition is missing'),
+  currency: currencyCode().required('in which currency?'),
+  region: text().max(80).default(''),
+})
 
 export default jsonRoute(async (event) => {
   const { edition, ...where } = await bodyOf(event, schema)

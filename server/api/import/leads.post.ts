@@ -7,5 +7,8 @@ import { importLeads } from '~~/server/services/importLeads'
 
 export default jsonRoute(async (event) => {
   const { defaults } = importOptions(event)
-  return importLeads(await useDatabase(), decodeText(await bodyBytes(event)).text, { currency: defaults.currency, today: today() })
+  return importLeads(await useDatabase(), decodeText(await bodyBytes(event)).text, {
+    currency: defaults.currency,
+    today: today(),
+  })
 })

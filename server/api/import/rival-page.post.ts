@@ -8,4 +8,6 @@ import { readRivalPage } from '~~/server/services/rivalPages'
 const schema = object({ source: text().required('paste the source of the page').max(5_000_000) })
 
 /** What the source of a page says of a machine; nothing is stored. */
-export default jsonRoute(async (event) => readRivalPage(await useDatabase(), (await bodyOf(event, schema)).source, today()))
+export default jsonRoute(async (event) =>
+  readRivalPage(await useDatabase(), (await bodyOf(event, schema)).source, today()),
+)

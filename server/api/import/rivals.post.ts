@@ -4,4 +4,6 @@ import { bodyBytes } from '~~/server/http/importing'
 import { jsonRoute } from '~~/server/http/jsonRoute'
 import { importRivals } from '~~/server/services/libraryDeeds'
 
-export default jsonRoute(async (event) => importRivals(await useDatabase(), decodeText(await bodyBytes(event)).text))
+export default jsonRoute(async (event) =>
+  importRivals(await useDatabase(), decodeText(await bodyBytes(event)).text),
+)

@@ -5,4 +5,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { importRuns } from '~~/server/services/runs'
 
-export default jsonRoute(async (event) => importRuns(await useDatabase(), decodeText(await bodyBytes(event)).text, today()))
+export default jsonRoute(async (event) =>
+  importRuns(await useDatabase(), decodeText(await bodyBytes(event)).text, today()),
+)

@@ -7,5 +7,8 @@ import { importShopPrices } from '~~/server/services/importShopPrices'
 
 export default jsonRoute(async (event) => {
   const { defaults } = importOptions(event)
-  return importShopPrices(await useDatabase(), decodeText(await bodyBytes(event)).text, { currency: defaults.currency, today: today() })
+  return importShopPrices(await useDatabase(), decodeText(await bodyBytes(event)).text, {
+    currency: defaults.currency,
+    today: today(),
+  })
 })

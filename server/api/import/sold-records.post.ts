@@ -16,5 +16,11 @@ export default jsonRoute(async (event) => {
   const defaults = { ...options.defaults, today: today() }
   if (options.preview) return readSoldRecords(text, defaults, options.columns, true)
   const database = await useOpenDatabase()
-  return streamProgress(event, (onProgress) => importSoldRecords(database, { name: options.fileName, text, defaults, ...(options.columns ? { columns: options.columns } : {}) }, onProgress))
+  return streamProgress(event, (onProgress) =>
+    importSoldRecords(
+      database,
+      { name: options.fileName, text, defaults, ...(options.columns ? { columns: options.columns } : {}) },
+      onProgress,
+    ),
+  )
 })

@@ -5,6 +5,12 @@ import { today } from '~~/server/http/today'
 import { patchLead } from '~~/server/services/patchLead'
 
 export default jsonRoute(async (event) => {
-  await patchLead(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, leadPatchSchema), today(), new Date().toISOString())
+  await patchLead(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, leadPatchSchema),
+    today(),
+    new Date().toISOString(),
+  )
   return { done: true }
 })

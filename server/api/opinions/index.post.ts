@@ -4,4 +4,6 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { noteOpinion } from '~~/server/services/prices/notes'
 
-export default jsonRoute(async (event) => ({ id: await noteOpinion(await useDatabase(), await bodyOf(event, opinionSchema), today()) }))
+export default jsonRoute(async (event) => ({
+  id: await noteOpinion(await useDatabase(), await bodyOf(event, opinionSchema), today()),
+}))

@@ -4,4 +4,11 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { stepRebate } from '~~/server/services/purchase/purchase'
 
-export default jsonRoute(async (event) => ({ buildId: await stepRebate(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, rebateStepSchema), today()) }))
+export default jsonRoute(async (event) => ({
+  buildId: await stepRebate(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, rebateStepSchema),
+    today(),
+  ),
+}))

@@ -7,6 +7,10 @@ import { setRivalDeleted } from '~~/server/services/libraryDeeds'
 const schema = object({ deleted: yesOrNo().required() })
 
 export default jsonRoute(async (event) => {
-  await setRivalDeleted(await useDatabase(), getRouterParam(event, 'id')!, (await bodyOf(event, schema)).deleted ? new Date().toISOString() : null)
+  await setRivalDeleted(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    (await bodyOf(event, schema)).deleted ? new Date().toISOString() : null,
+  )
   return { ok: true }
 })

@@ -3,4 +3,6 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { changeRival } from '~~/server/services/libraryDeeds'
 
-export default jsonRoute(async (event) => changeRival(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, rivalSchema)))
+export default jsonRoute(async (event) =>
+  changeRival(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, rivalSchema)),
+)

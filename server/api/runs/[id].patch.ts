@@ -4,6 +4,11 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { patchRun } from '~~/server/services/runs'
 
 export default jsonRoute(async (event) => {
-  await patchRun(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, runPatchSchema), new Date().toISOString())
+  await patchRun(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, runPatchSchema),
+    new Date().toISOString(),
+  )
   return { ok: true }
 })

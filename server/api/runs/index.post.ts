@@ -4,4 +4,6 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { addRun } from '~~/server/services/runs'
 
-export default jsonRoute(async (event) => addRun(await useDatabase(), await bodyOf(event, runSchema), today()))
+export default jsonRoute(async (event) =>
+  addRun(await useDatabase(), await bodyOf(event, runSchema), today()),
+)

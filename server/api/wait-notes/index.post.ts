@@ -3,4 +3,6 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { noteToWaitFor } from '~~/server/services/prices/notes'
 
-export default jsonRoute(async (event) => ({ id: await noteToWaitFor(await useDatabase(), await bodyOf(event, waitNoteSchema)) }))
+export default jsonRoute(async (event) => ({
+  id: await noteToWaitFor(await useDatabase(), await bodyOf(event, waitNoteSchema)),
+}))

@@ -4,4 +4,6 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { addWorkResult } from '~~/server/services/work'
 
-export default jsonRoute(async (event) => addWorkResult(await useDatabase(), await bodyOf(event, workResultSchema), today()))
+export default jsonRoute(async (event) =>
+  addWorkResult(await useDatabase(), await bodyOf(event, workResultSchema), today()),
+)

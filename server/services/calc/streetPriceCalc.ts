@@ -19,16 +19,30 @@ export function calcStreetPrice(request: StreetPriceRequest) {
   return {
     kept: reading.kept.map((comp) => ({ ...comp, unitPrice: inMoney(comp.unitPrice) })),
     dropped: reading.dropped,
-    marks: marks && { patient: inMoney(marks.patient), typical: inMoney(marks.typical), hurried: inMoney(marks.hurried) },
+    marks: marks && {
+      patient: inMoney(marks.patient),
+      typical: inMoney(marks.typical),
+      hurried: inMoney(marks.hurried),
+    },
     interval: interval && { low: inMoney(interval.low), high: inMoney(interval.high) },
     effectiveCount: reading.effectiveCount,
     grade: reading.grade,
-    trend: trend && { percentPer30Days: trend.percentPer30Days, low: trend.low, high: trend.high, direction: trend.direction },
+    trend: trend && {
+      percentPer30Days: trend.percentPer30Days,
+      low: trend.low,
+      high: trend.high,
+      direction: trend.direction,
+    },
     perDay: reading.perDay,
     byManner: reading.byManner.map((each) => ({ ...each, typical: inMoney(each.typical) })),
     limits: (request.limits ?? []).map(({ price, days }, index) => {
       const limit = parseDecimal(price, currency, `limits[${index}].price`)
-      return { price: inMoney(limit), days, probability: chanceWithin(flow, limit, days), expectedWaitDays: expectedWait(flow, limit) }
+      return {
+        price: inMoney(limit),
+        days,
+        probability: chanceWithin(flow, limit, days),
+        expectedWaitDays: expectedWait(flow, limit),
+      }
     }),
     wishes: (request.wishes ?? []).map(({ probability, days }) => {
       const price = payUpToPrice(flow, probability, days)

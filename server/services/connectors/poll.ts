@@ -12,13 +12,20 @@ import { nextDue } from './nextDue'
 
 /** The way out for a connector: its own host may be private where the builder said so, every other may not. */
 export function outsideFor(connector: Pick<ConnectorRow, 'url' | 'allowPrivate'>): Outside {
-  return guardedOutside({ privateHosts: new Set(connector.allowPrivate ? [new URL(connector.url).host] : []) })
+  return guardedOutside({
+    privateHosts: new Set(connector.allowPrivate ? [new URL(connector.url).host] : []),
+  })
 }
 
 const running = new Map<string, Promise<void>>()
 
 /** Polls one connector now; a second call while it runs waits for the first. What comes of it stands in `polls`. */
-export function poll(database: OpenDatabase, id: string, clock: { readonly now: Date; readonly today: string }, outside?: Outside): Promise<void> {
+export function poll(
+  database: OpenDatabase,
+  id: string,
+  clock: { readonly now: Date; readonly today: string },
+  outside?: Outside,
+): Promise<void> {
   const known = running.get(id)
   if (known) return known
   const work = pollOnce(database, id, clock, outside).finally(() => running.delete(id))
@@ -26,43 +33,104 @@ export function poll(database: OpenDatabase, id: string, clock: { readonly now: 
   return work
 }
 
-async function pollOnce(database: OpenDatabase, id: string, { now, today }: { now: Date; today: string }, outside?: Outside): Promise<void> {
+async function pollOnce(
+  database: OpenDatabase,
+  id: string,
+  { now, today }: { now: Date; today: string },
+  outside?: Outside,
+): Promise<void> {
   const { db } = database
-  const [row] = await db.select({ connector: connectors, source: sources }).from(connectors).innerJoin(sources, eq(sources.id, connectors.sourceId)).where(and(eq(connectors.id, id), isNull(connectors.deletedAt)))
+  const [row] = await db
+    .select({ connector: connectors, source: sources })
+    .from(connectors)
+    .innerJoin(sources, eq(sources.id, connectors.sourceId))
+    .where(and(eq(connectors.id, id), isNull(connectors.deletedAt)))
   if (!row) throw new NotFoundError(`there is no connector "${id}"`)
   const { connector, source } = row
   const startedAt = now.toISOString()
   const empty = { added: 0, changed: 0, alreadyThere: 0, vanished: 0, rejected: 0, problems: [] }
-  const [note] = await db.insert(polls).values({ connectorId: id, startedAt, finishedAt: null, outcome: 'running', message: '', ...empty }).returning({ id: polls.id })
+  const [note] = await db
+    .insert(polls)
+    .values({ connectorId: id, startedAt, finishedAt: null, outcome: 'running', message: '', ...empty })
+    .returning({ id: polls.id })
   let outcome: { outcome: 'done' | 'failed'; message: string } & PollReport
   try {
-    const report = await whenFree(() => connectorKinds[connector.kind]({ database, connector, source, outside: outside ?? outsideFor(connector), today }))
+    const report = await whenFree(() =>
+      connectorKinds[connector.kind]({
+        database,
+        connector,
+        source,
+        outside: outside ?? outsideFor(connector),
+        today,
+      }),
+    )
     outcome = { ...report, outcome: 'done', message: '' }
   } catch (error) {
     if (!(error instanceof OutsideError) && !(error instanceof CoreError)) console.error(error)
-    outcome = { ...empty, outcome: 'failed', message: error instanceof OutsideError || error instanceof CoreError ? error.message : 'something went wrong here; nothing was taken. The server log says what' }
+    outcome = {
+      ...empty,
+      outcome: 'failed',
+      message:
+        error instanceof OutsideError || error instanceof CoreError
+          ? error.message
+          : 'something went wrong here; nothing was taken. The server log says what',
+    }
   }
   const failures = outcome.outcome === 'done' ? 0 : connector.failures + 1
-  await whenFree(() => db.transaction(async (tx) => {
-    await tx.update(polls).set({ ...outcome, problems: [...outcome.problems], finishedAt: new Date(Math.max(Date.now(), now.getTime())).toISOString() }).where(eq(polls.id, note!.id))
-    await tx.update(connectors).set({ failures, dueAt: nextDue(now, connector.everyMinutes, failures) }).where(eq(connectors.id, id))
-  }))
+  await whenFree(() =>
+    db.transaction(async (tx) => {
+      await tx
+        .update(polls)
+        .set({
+          ...outcome,
+          problems: [...outcome.problems],
+          finishedAt: new Date(Math.max(Date.now(), now.getTime())).toISOString(),
+        })
+        .where(eq(polls.id, note!.id))
+      await tx
+        .update(connectors)
+        .set({ failures, dueAt: nextDue(now, connector.everyMinutes, failures) })
+        .where(eq(connectors.id, id))
+    }),
+  )
 }
 
 /** Polls all connectors that are due, one after another. */
-export async function pollDue(database: OpenDatabase, clock: { readonly now: Date; readonly today: string }): Promise<number> {
-  const due = await database.db.select({ id: connectors.id }).from(connectors)
-    .where(and(isNull(connectors.deletedAt), eq(connectors.paused, false), lte(connectors.dueAt, clock.now.toISOString()))).orderBy(asc(connectors.dueAt))
+export async function pollDue(
+  database: OpenDatabase,
+  clock: { readonly now: Date; readonly today: string },
+): Promise<number> {
+  const due = await database.db
+    .select({ id: connectors.id })
+    .from(connectors)
+    .where(
+      and(
+        isNull(connectors.deletedAt),
+        eq(connectors.paused, false),
+        lte(connectors.dueAt, clock.now.toISOString()),
+      ),
+    )
+    .orderBy(asc(connectors.dueAt))
   for (const { id } of due) await poll(database, id, clock)
   return due.length
 }
 
 /** After a start: a poll that was running when the machine went off is called cut short and is due again. */
 export async function resumePolls({ db }: OpenDatabase, now: Date): Promise<void> {
-  const cut = await db.select({ id: polls.id, connectorId: polls.connectorId }).from(polls).where(eq(polls.outcome, 'running'))
+  const cut = await db
+    .select({ id: polls.id, connectorId: polls.connectorId })
+    .from(polls)
+    .where(eq(polls.outcome, 'running'))
   await db.transaction(async (tx) => {
     for (const { id, connectorId } of cut) {
-      await tx.update(polls).set({ outcome: 'cut-short', message: 'the application stopped while it ran; it is asked again', finishedAt: now.toISOString() }).where(eq(polls.id, id))
+      await tx
+        .update(polls)
+        .set({
+          outcome: 'cut-short',
+          message: 'the application stopped while it ran; it is asked again',
+          finishedAt: now.toISOString(),
+        })
+        .where(eq(polls.id, id))
       await tx.update(connectors).set({ dueAt: now.toISOString() }).where(eq(connectors.id, connectorId))
     }
   })

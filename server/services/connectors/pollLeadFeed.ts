@@ -36,12 +36,31 @@ export async function pollLeadFeed(context: PollContext): Promise<PollReport> {
   const feed = mustBeOk(await outside(connector.url))
   const { entries, problems: feedProblems } = readFeed(decodeText(feed.bytes).text, feed.url)
   const problems: PollProblem[] = [...feedProblems]
-  if (entries.length > mostEntries) problems.push({ where: `entry ${mostEntries + 1} on`, reason: `only the first ${mostEntries} entries are read` })
+  if (entries.length > mostEntries)
+    problems.push({
+      where: `entry ${mostEntries + 1} on`,
+      reason: `only the first ${mostEntries} entries are read`,
+    })
   const listings = await readPages(entries.slice(0, mostEntries), outside, problems)
-  const known = await database.db.select().from(leads).where(and(eq(leads.connectorId, connector.id), isNull(leads.vanishedOn), isNull(leads.deletedAt)))
+  const known = await database.db
+    .select()
+    .from(leads)
+    .where(and(eq(leads.connectorId, connector.id), isNull(leads.vanishedOn), isNull(leads.deletedAt)))
   const unseen = known.filter((lead) => !listings.some(({ entry }) => entry.id === lead.externalId))
-  const gone = new Set((await readPages(unseen.map((lead) => ({ id: lead.externalId, url: lead.url, title: lead.title, publishedOn: null })), outside, [])).filter(({ offer }) => offer === null).map(({ entry }) => entry.id))
-  const ended = unseen.filter((lead) => gone.has(lead.externalId) || (lead.endsOn !== null && lead.endsOn < today))
+  const gone = new Set(
+    (
+      await readPages(
+        unseen.map((lead) => ({ id: lead.externalId, url: lead.url, title: lead.title, publishedOn: null })),
+        outside,
+        [],
+      )
+    )
+      .filter(({ offer }) => offer === null)
+      .map(({ entry }) => entry.id),
+  )
+  const ended = unseen.filter(
+    (lead) => gone.has(lead.externalId) || (lead.endsOn !== null && lead.endsOn < today),
+  )
   const reader = new TitleReader((await useMarket(database.db)).queries, today)
   const counts = { added: 0, changed: 0, alreadyThere: 0, vanished: 0 }
   await database.db.transaction(async (tx) => {
@@ -60,7 +79,11 @@ export async function pollLeadFeed(context: PollContext): Promise<PollReport> {
 }
 
 /** Reads the pages, a few at a time; a page that cannot be read is a problem and its entry waits for the next poll. */
-async function readPages(entries: readonly FeedEntry[], outside: Outside, problems: PollProblem[]): Promise<Listing[]> {
+async function readPages(
+  entries: readonly FeedEntry[],
+  outside: Outside,
+  problems: PollProblem[],
+): Promise<Listing[]> {
   const listings: (Listing | null)[] = new Array(entries.length).fill(null)
   let next = 0
   const work = async () => {
@@ -89,8 +112,16 @@ function offerOf(answer: Awaited<ReturnType<Outside>>): Listing['offer'] {
 
 type Outcome = 'added' | 'changed' | 'alreadyThere' | 'vanished'
 
-async function takeListing(tx: Queryable, { entry, offer }: Listing, { connector, source, today }: PollContext, reader: TitleReader): Promise<Outcome> {
-  const [known] = await tx.select().from(leads).where(and(eq(leads.sourceId, source.id), eq(leads.externalId, entry.id)))
+async function takeListing(
+  tx: Queryable,
+  { entry, offer }: Listing,
+  { connector, source, today }: PollContext,
+  reader: TitleReader,
+): Promise<Outcome> {
+  const [known] = await tx
+    .select()
+    .from(leads)
+    .where(and(eq(leads.sourceId, source.id), eq(leads.externalId, entry.id)))
   if (offer === null) {
     if (!known) throw new CoreError('gone', 'its page says that it is gone')
     if (known.vanishedOn !== null) return 'alreadyThere'
@@ -98,7 +129,8 @@ async function takeListing(tx: Queryable, { entry, offer }: Listing, { connector
     return 'vanished'
   }
   const currency = offer.currency ?? source.currency
-  if (!isCurrency(currency)) throw new CoreError('unknown-currency', `its page states the currency "${currency.slice(0, 10)}"`)
+  if (!isCurrency(currency))
+    throw new CoreError('unknown-currency', `its page states the currency "${currency.slice(0, 10)}"`)
   const ask = parseDecimal(offer.price, currency, 'price')
   if (known) return followAsk(tx, known, ask, today)
   const title = offer.title === 'untitled' ? entry.title : offer.title
@@ -106,29 +138,57 @@ async function takeListing(tx: Queryable, { entry, offer }: Listing, { connector
   const id = newId(title)
   const listedOn = entry.publishedOn !== null && entry.publishedOn <= today ? entry.publishedOn : today
   await tx.insert(leads).values({
-    id, sourceId: source.id, externalId: entry.id, title: title.slice(0, 300), url: offer.url ?? entry.url, price: ask, currency,
-    condition: match.damaged ? 'damaged' : conditionOf(offer, source.kind), manner: mannerOfSource(source.kind), listedOn,
+    id,
+    sourceId: source.id,
+    externalId: entry.id,
+    title: title.slice(0, 300),
+    url: offer.url ?? entry.url,
+    price: ask,
+    currency,
+    condition: match.damaged ? 'damaged' : conditionOf(offer, source.kind),
+    manner: mannerOfSource(source.kind),
+    listedOn,
     endsOn: offer.validUntil !== null && isCalendarDate(offer.validUntil) ? offer.validUntil : null,
     shipping: offer.shipping === null ? null : parseDecimal(offer.shipping, currency, 'shipping'),
-    place: offer.place ?? '', note: '', state: 'open', connectorId: connector.id, lastSeenOn: today, tieDeduced: true,
+    place: offer.place ?? '',
+    note: '',
+    state: 'open',
+    connectorId: connector.id,
+    lastSeenOn: today,
+    tieDeduced: true,
   })
   const tied = match.kind === 'single' || match.kind === 'lot' ? match.partIds : []
-  for (const [position, partId] of tied.entries()) await tx.insert(leadThings).values({ leadId: id, position, partId, quantity: 1, plan: 'keep' })
+  for (const [position, partId] of tied.entries())
+    await tx.insert(leadThings).values({ leadId: id, position, partId, quantity: 1, plan: 'keep' })
   await tx.insert(leadAsks).values({ leadId: id, day: listedOn, ask })
   return 'added'
 }
 
 function conditionOf(offer: PageOffer, kind: PollContext['source']['kind']): Condition {
-  return offer.condition ?? (kind === 'shop' || kind === 'counter' ? 'new' : kind === 'refurbisher' ? 'refurbished' : 'used')
+  return (
+    offer.condition ??
+    (kind === 'shop' || kind === 'counter' ? 'new' : kind === 'refurbisher' ? 'refurbished' : 'used')
+  )
 }
 
 /** Notes a changed ask. The lead's price follows it unless the builder has written another one. */
-async function followAsk(tx: Queryable, lead: typeof leads.$inferSelect, ask: number, today: string): Promise<Outcome> {
+async function followAsk(
+  tx: Queryable,
+  lead: typeof leads.$inferSelect,
+  ask: number,
+  today: string,
+): Promise<Outcome> {
   const asks = await tx.select().from(leadAsks).where(eq(leadAsks.leadId, lead.id)).orderBy(leadAsks.day)
   const last = asks.at(-1)?.ask ?? lead.price
   const isBuilders = lead.price !== last
-  await tx.update(leads).set({ lastSeenOn: today, vanishedOn: null, ...(ask !== last && !isBuilders ? { price: ask } : {}) }).where(eq(leads.id, lead.id))
+  await tx
+    .update(leads)
+    .set({ lastSeenOn: today, vanishedOn: null, ...(ask !== last && !isBuilders ? { price: ask } : {}) })
+    .where(eq(leads.id, lead.id))
   if (ask === last) return 'alreadyThere'
-  await tx.insert(leadAsks).values({ leadId: lead.id, day: today, ask }).onConflictDoUpdate({ target: [leadAsks.leadId, leadAsks.day], set: { ask } })
+  await tx
+    .insert(leadAsks)
+    .values({ leadId: lead.id, day: today, ask })
+    .onConflictDoUpdate({ target: [leadAsks.leadId, leadAsks.day], set: { ask } })
   return 'changed'
 }

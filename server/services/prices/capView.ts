@@ -27,20 +27,37 @@ interface CardOption extends CapOption {
 
 /** What the brief's budget buys at today's street prices: the best split between base machine and card, and the next best. */
 export async function capView(db: Database, buildId: string, today: string): Promise<CapView> {
-  const [build, market, workloads, targetRows] = await Promise.all([findBuild(db, buildId), useMarket(db), usePerformance(db).then((performance) => performance.workloads), db.select().from(targets).where(eq(targets.buildId, buildId))])
+  const [build, market, workloads, targetRows] = await Promise.all([
+    findBuild(db, buildId),
+    useMarket(db),
+    usePerformance(db).then((performance) => performance.workloads),
+    db.select().from(targets).where(eq(targets.buildId, buildId)),
+  ])
   const needs = build.needs.reduce((sum, need) => sum + need.price, 0)
   const empty = { cap: build.budget, currency: build.currency, needs, splits: [] }
-  if (targetRows.length === 0) return { ...empty, problem: 'Without a target nobody can say what gains most.' }
+  if (targetRows.length === 0)
+    return { ...empty, problem: 'Without a target nobody can say what gains most.' }
   const priced = pricedLibrary(market, build, today)
   const bases = baseMachines(priced)
-  const cards: CardOption[] = priced.filter(({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined).map(({ part, price }) => ({ id: part.id, name: partLabel(part), price, part }))
-  if (bases.length === 0 || cards.length === 0) return { ...empty, problem: `Prices are missing for ${bases.length === 0 ? 'a whole base machine' : 'any graphics card'}: import sold records or shop prices.` }
+  const cards: CardOption[] = priced
+    .filter(({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined)
+    .map(({ part, price }) => ({ id: part.id, name: partLabel(part), price, part }))
+  if (bases.length === 0 || cards.length === 0)
+    return {
+      ...empty,
+      problem: `Prices are missing for ${bases.length === 0 ? 'a whole base machine' : 'any graphics card'}: import sold records or shop prices.`,
+    }
   const ratios = (base: BaseMachine, card: CardOption) => {
     const { machine } = frameMachineOf([...base.parts.map(({ part }) => part), card.part])
-    return machine === null ? [] : targetRows.map((target) => {
-      const workload = workloads.find((each) => each.id === target.workloadId)!
-      return { name: `${workload.name} ${target.height}p ${target.preset}`, ratio: targetRatio(estimateFrameRate(workload, machine, target), target) }
-    })
+    return machine === null
+      ? []
+      : targetRows.map((target) => {
+          const workload = workloads.find((each) => each.id === target.workloadId)!
+          return {
+            name: `${workload.name} ${target.height}p ${target.preset}`,
+            ratio: targetRatio(estimateFrameRate(workload, machine, target), target),
+          }
+        })
   }
   const splits = capSplits(bases, cards, build.budget - needs, {
     joint: (base, card) => supplyFor(priced, base.cpu, card.part)?.price ?? null,
@@ -51,10 +68,22 @@ export async function capView(db: Database, buildId: string, today: string): Pro
     splits: bestAndNext(splits).map(({ base, card, total, left, weakest }): CapSplitView => {
       const supply = supplyFor(priced, base.cpu, card.part)
       return {
-        base: { name: partLabel(base.cpu), price: base.price, parts: base.parts.map(({ part, price }) => ({ name: partLabel(part), price })) }, card: { name: card.name, price: card.price },
-        supply: supply ? { name: partLabel(supply.part), price: supply.price } : null, total, left, weakest, weakestTarget: ratios(base, card).sort((a, b) => a.ratio - b.ratio)[0]!.name,
+        base: {
+          name: partLabel(base.cpu),
+          price: base.price,
+          parts: base.parts.map(({ part, price }) => ({ name: partLabel(part), price })),
+        },
+        card: { name: card.name, price: card.price },
+        supply: supply ? { name: partLabel(supply.part), price: supply.price } : null,
+        total,
+        left,
+        weakest,
+        weakestTarget: ratios(base, card).sort((a, b) => a.ratio - b.ratio)[0]!.name,
       }
     }),
-    problem: splits.length === 0 ? 'No whole machine with a card fits under the budget at today’s street prices.' : '',
+    problem:
+      splits.length === 0
+        ? 'No whole machine with a card fits under the budget at today’s street prices.'
+        : '',
   }
 }

@@ -16,7 +16,12 @@ import { readStreetPrice, useMarket } from '../market'
 import { findBuild } from './priceViews'
 
 /** Sets the pay-up-to price of a part in a build; another one of the same part is replaced. */
-export async function setLookout(db: Database, buildId: string, { partId, limit }: InferType<typeof lookoutSchema>, today: string): Promise<string> {
+export async function setLookout(
+  db: Database,
+  buildId: string,
+  { partId, limit }: InferType<typeof lookoutSchema>,
+  today: string,
+): Promise<string> {
   const build = await findBuild(db, buildId)
   const [part] = await db.select({ id: parts.id }).from(parts).where(eq(parts.id, partId))
   if (!part) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
@@ -24,7 +29,10 @@ export async function setLookout(db: Database, buildId: string, { partId, limit 
   if (amount <= 0) throw new CoreError('bad-limit', 'a limit must be more than zero', 'limit')
   const id = newId(partId)
   await db.transaction(async (tx) => {
-    await tx.update(lookouts).set({ deletedAt: today }).where(and(eq(lookouts.buildId, buildId), eq(lookouts.partId, partId), isNull(lookouts.deletedAt)))
+    await tx
+      .update(lookouts)
+      .set({ deletedAt: today })
+      .where(and(eq(lookouts.buildId, buildId), eq(lookouts.partId, partId), isNull(lookouts.deletedAt)))
     await tx.insert(lookouts).values({ id, buildId, partId, limit: amount, createdAt: today })
   })
   return id
@@ -39,7 +47,8 @@ export async function setLookoutDeleted(db: Database, id: string, deletedAt: str
 export async function seeHit(db: Database, lookoutId: string, leadId: string, today: string): Promise<void> {
   const [lookout] = await db.select({ id: lookouts.id }).from(lookouts).where(eq(lookouts.id, lookoutId))
   const [lead] = await db.select({ id: leads.id }).from(leads).where(eq(leads.id, leadId))
-  if (!lookout || !lead) throw new NotFoundError(`there is no ${lookout ? `lead "${leadId}"` : `lookout "${lookoutId}"`}`)
+  if (!lookout || !lead)
+    throw new NotFoundError(`there is no ${lookout ? `lead "${leadId}"` : `lookout "${lookoutId}"`}`)
   await db.insert(lookoutSeen).values({ lookoutId, leadId, seenOn: today }).onConflictDoNothing()
 }
 
@@ -48,25 +57,80 @@ export async function seeHit(db: Database, lookoutId: string, leadId: string, to
  * cost (of a lot: the part's share after selling on the rest) is at or below the limit. Damaged things never hit.
  */
 export async function lookoutHits(db: Database, today: string, buildId?: string): Promise<LookoutHit[]> {
-  const rows = await db.select({ lookout: lookouts, build: builds }).from(lookouts).innerJoin(builds, eq(builds.id, lookouts.buildId))
-    .where(and(isNull(lookouts.deletedAt), isNull(builds.deletedAt), ...(buildId === undefined ? [] : [eq(lookouts.buildId, buildId)])))
+  const rows = await db
+    .select({ lookout: lookouts, build: builds })
+    .from(lookouts)
+    .innerJoin(builds, eq(builds.id, lookouts.buildId))
+    .where(
+      and(
+        isNull(lookouts.deletedAt),
+        isNull(builds.deletedAt),
+        ...(buildId === undefined ? [] : [eq(lookouts.buildId, buildId)]),
+      ),
+    )
   if (rows.length === 0) return []
   const market = await useMarket(db)
   const table = rateTable(market.rates)
   const seen = new Set((await db.select().from(lookoutSeen)).map((row) => `${row.lookoutId} ${row.leadId}`))
-  const tied = await db.selectDistinct({ id: leads.id, partId: leadThings.partId, currency: leads.currency, condition: leads.condition }).from(leads).innerJoin(leadThings, eq(leadThings.leadId, leads.id))
-    .where(and(isNull(leads.deletedAt), isNull(leads.vanishedOn), eq(leads.state, 'open'), eq(leadThings.plan, 'keep'), inArray(leadThings.partId, rows.map(({ lookout }) => lookout.partId))))
+  const tied = await db
+    .selectDistinct({
+      id: leads.id,
+      partId: leadThings.partId,
+      currency: leads.currency,
+      condition: leads.condition,
+    })
+    .from(leads)
+    .innerJoin(leadThings, eq(leadThings.leadId, leads.id))
+    .where(
+      and(
+        isNull(leads.deletedAt),
+        isNull(leads.vanishedOn),
+        eq(leads.state, 'open'),
+        eq(leadThings.plan, 'keep'),
+        inArray(
+          leadThings.partId,
+          rows.map(({ lookout }) => lookout.partId),
+        ),
+      ),
+    )
   const hits: LookoutHit[] = []
   for (const { lookout, build } of rows) {
     const part = market.library.find((each) => each.id === lookout.partId)
-    const ids = tied.filter((row) => row.partId === lookout.partId && row.condition !== 'damaged' && !seen.has(`${lookout.id} ${row.id}`) && table.find(today, row.currency, build.currency) !== null).map((row) => row.id)
+    const ids = tied
+      .filter(
+        (row) =>
+          row.partId === lookout.partId &&
+          row.condition !== 'damaged' &&
+          !seen.has(`${lookout.id} ${row.id}`) &&
+          table.find(today, row.currency, build.currency) !== null,
+      )
+      .map((row) => row.id)
     if (!part) continue
     for (const { lead, sourceName, value } of await valuedLeads(db, market, build, today, ids)) {
       if (lead.endsOn !== null && lead.endsOn < today) continue
       const position = lead.things.findIndex((thing) => thing.partId === part.id && thing.plan === 'keep')
-      const cost = lead.things.length === 1 && lead.things[0]!.quantity === 1 ? value.payNow : value.split.things[position]?.effectiveCost?.amount
+      const cost =
+        lead.things.length === 1 && lead.things[0]!.quantity === 1
+          ? value.payNow
+          : value.split.things[position]?.effectiveCost?.amount
       if (cost === undefined || cost > lookout.limit) continue
-      hits.push({ lookoutId: lookout.id, leadId: lead.id, buildId: build.id, buildName: build.name, partName: partLabel(part), title: lead.title, source: sourceName, cost, limit: lookout.limit, currency: build.currency, listedOn: lead.listedOn, manner: lead.manner, tooCheap: lead.things.length === 1 && isTooCheap(value.ask, tooCheapBelow(readStreetPrice(market, part.id, today, build.currency).kept)) })
+      hits.push({
+        lookoutId: lookout.id,
+        leadId: lead.id,
+        buildId: build.id,
+        buildName: build.name,
+        partName: partLabel(part),
+        title: lead.title,
+        source: sourceName,
+        cost,
+        limit: lookout.limit,
+        currency: build.currency,
+        listedOn: lead.listedOn,
+        manner: lead.manner,
+        tooCheap:
+          lead.things.length === 1 &&
+          isTooCheap(value.ask, tooCheapBelow(readStreetPrice(market, part.id, today, build.currency).kept)),
+      })
     }
   }
   return hits.sort((a, b) => (a.listedOn < b.listedOn ? 1 : -1))

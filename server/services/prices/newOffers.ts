@@ -15,17 +15,51 @@ export function newOffers(market: Market, partId: string, currency: string, toda
     if (!source || !last) continue
     const rate = table.find(today, last.currency, currency)
     if (rate === null) continue
-    const inCurrency = (amount: number) => (last.currency === currency ? amount : convertAmount(amount, last.currency, currency, rate))
-    const rhythm = shopRhythm(known.filter((point) => point.currency === last.currency).map(({ date, price }) => ({ date, price: inCurrency(price) })), today)
+    const inCurrency = (amount: number) =>
+      last.currency === currency ? amount : convertAmount(amount, last.currency, currency, rate)
+    const rhythm = shopRhythm(
+      known
+        .filter((point) => point.currency === last.currency)
+        .map(({ date, price }) => ({ date, price: inCurrency(price) })),
+      today,
+    )
     const order = landedCost({
-      currency: last.currency, asOf: today, hassle: 0, codes: [], rebates: [], extras: [],
+      currency: last.currency,
+      asOf: today,
+      hassle: 0,
+      codes: [],
+      rebates: [],
+      extras: [],
       source: {
-        taxPercent: source.taxPercent, taxOnShipping: source.taxOnShipping, paymentFeePercent: source.paymentFeePercent,
-        shipping: { kind: source.shippingKind, amount: source.shippingAmount, ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }) },
+        taxPercent: source.taxPercent,
+        taxOnShipping: source.taxOnShipping,
+        paymentFeePercent: source.paymentFeePercent,
+        shipping: {
+          kind: source.shippingKind,
+          amount: source.shippingAmount,
+          ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }),
+        },
       },
-      items: [{ id: partId, label: partId, role: 'extra', price: last.price, quantity: 1, faultProbability: 0, recoveredShare: 1 }],
+      items: [
+        {
+          id: partId,
+          label: partId,
+          role: 'extra',
+          price: last.price,
+          quantity: 1,
+          faultProbability: 0,
+          recoveredShare: 1,
+        },
+      ],
     })
-    offers.push({ sourceId, sourceName: source.name, price: inCurrency(last.price), date: last.date, landed: inCurrency(order.payNow.amount), rhythm })
+    offers.push({
+      sourceId,
+      sourceName: source.name,
+      price: inCurrency(last.price),
+      date: last.date,
+      landed: inCurrency(order.payNow.amount),
+      rhythm,
+    })
   }
   return offers.sort((a, b) => a.landed - b.landed)
 }

@@ -11,7 +11,11 @@ import { findBuild } from './priceViews'
 
 /** New or used for every part of a build that is not owned and not yet paid. */
 export async function newOrUsedSheet(db: Database, buildId: string, today: string): Promise<NewOrUsedRow[]> {
-  const [build, market, view] = await Promise.all([findBuild(db, buildId), useMarket(db), buildView(db, buildId, today)])
+  const [build, market, view] = await Promise.all([
+    findBuild(db, buildId),
+    useMarket(db),
+    buildView(db, buildId, today),
+  ])
   const rows: NewOrUsedRow[] = []
   for (const choice of view.choices.filter((each) => each.kind !== 'owned' && each.paidOn === null)) {
     for (const { id, name, role } of choice.parts) {
@@ -20,11 +24,29 @@ export async function newOrUsedSheet(db: Database, buildId: string, today: strin
       const reading = readStreetPrice(market, id, today, build.currency)
       const [offer] = newOffers(market, id, build.currency, today)
       rows.push({
-        partId: id, name: name || partLabel(part), role, grade: reading.grade,
+        partId: id,
+        name: name || partLabel(part),
+        role,
+        grade: reading.grade,
         chosenAs: choice.kind === 'hunt' ? 'hunt' : choice.condition === 'new' ? 'new' : 'used',
         offer: offer ? { source: offer.sourceName, price: offer.price, landed: offer.landed } : null,
-        figures: newOrUsed({ role, street: reading.marks?.[build.houseRules.patience ?? 'typical'] ?? null, fresh: offer?.landed ?? null, usedForbidden: build.houseRules.neverUsed.includes(role) }),
-        newLater: offer ? buyOrWait({ price: offer.price, kind: 'new', today, wantedBy: build.wantedBy, trend: null, rhythm: offer.rhythm, notes: await waitNotesFor(db, part) }) : null,
+        figures: newOrUsed({
+          role,
+          street: reading.marks?.[build.houseRules.patience ?? 'typical'] ?? null,
+          fresh: offer?.landed ?? null,
+          usedForbidden: build.houseRules.neverUsed.includes(role),
+        }),
+        newLater: offer
+          ? buyOrWait({
+              price: offer.price,
+              kind: 'new',
+              today,
+              wantedBy: build.wantedBy,
+              trend: null,
+              rhythm: offer.rhythm,
+              notes: await waitNotesFor(db, part),
+            })
+          : null,
       })
     }
   }

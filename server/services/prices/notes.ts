@@ -2,10 +2,24 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import type { opinionSchema, ownFigureSchema, readSchema, recipeSchema, waitNoteSchema } from '#shared/schemas/entities'
+import type {
+  opinionSchema,
+  ownFigureSchema,
+  readSchema,
+  recipeSchema,
+  waitNoteSchema,
+} from '#shared/schemas/entities'
 import type { RecipeSettings } from '#shared/types'
 import type { Database } from '../../db/client'
-import { builds, guideOpinions, ownFigures, parts, priceReads, queryRecipes, waitNotes } from '../../db/schema'
+import {
+  builds,
+  guideOpinions,
+  ownFigures,
+  parts,
+  priceReads,
+  queryRecipes,
+  waitNotes,
+} from '../../db/schema'
 import { NotFoundError } from '../../http/errors'
 import { newId } from '../ids'
 import { readStreetPrice, setQuery, useMarket } from '../market'
@@ -24,33 +38,71 @@ async function assertPart(db: Database, partId: string): Promise<void> {
 }
 
 /** Keeps a read as of today, or as of an earlier day from the records of that time; a second one of a day replaces the first. */
-export async function keepRead(db: Database, buildId: string, partId: string, { readOn, note }: InferType<typeof readSchema>, today: string): Promise<void> {
+export async function keepRead(
+  db: Database,
+  buildId: string,
+  partId: string,
+  { readOn, note }: InferType<typeof readSchema>,
+  today: string,
+): Promise<void> {
   const day = readOn ?? today
   if (day > today) throw new CoreError('bad-date', `a read cannot be dated ${day}, after today`, 'readOn')
   const [market, currency] = await Promise.all([useMarket(db), currencyOf(db, buildId)])
   const query = market.queries.get(partId)
   if (!query) throw new NotFoundError(`there is no part "${partId}"`)
   const reading = readStreetPrice(market, partId, day, currency)
-  if (!reading.marks || !reading.interval) throw new CoreError('nothing-to-keep', `no comps stand behind a read of ${day}`, 'readOn')
-  const values = { partId, readOn: day, currency, ...reading.marks, ...reading.interval, kept: reading.kept.length, grade: reading.grade, query, note }
+  if (!reading.marks || !reading.interval)
+    throw new CoreError('nothing-to-keep', `no comps stand behind a read of ${day}`, 'readOn')
+  const values = {
+    partId,
+    readOn: day,
+    currency,
+    ...reading.marks,
+    ...reading.interval,
+    kept: reading.kept.length,
+    grade: reading.grade,
+    query,
+    note,
+  }
   await db.transaction(async (tx) => {
-    await tx.delete(priceReads).where(and(eq(priceReads.partId, partId), eq(priceReads.readOn, day), eq(priceReads.currency, currency)))
+    await tx
+      .delete(priceReads)
+      .where(
+        and(eq(priceReads.partId, partId), eq(priceReads.readOn, day), eq(priceReads.currency, currency)),
+      )
     await tx.insert(priceReads).values(values)
   })
 }
 
 export async function setReadDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const isNumber = /^\d{1,15}$/.test(id)
-  const { rowsAffected } = isNumber ? await db.update(priceReads).set({ deletedAt }).where(eq(priceReads.id, Number(id))) : { rowsAffected: 0 }
+  const { rowsAffected } = isNumber
+    ? await db
+        .update(priceReads)
+        .set({ deletedAt })
+        .where(eq(priceReads.id, Number(id)))
+    : { rowsAffected: 0 }
   if (rowsAffected === 0) throw new NotFoundError(`there is no read ${id}`)
 }
 
 /** Kept reads of a part in a currency, newest first. */
 export async function readsOf(db: Database, partId: string, currency: string) {
-  return db.select().from(priceReads).where(and(eq(priceReads.partId, partId), eq(priceReads.currency, currency), isNull(priceReads.deletedAt))).orderBy(desc(priceReads.readOn))
+  return db
+    .select()
+    .from(priceReads)
+    .where(
+      and(eq(priceReads.partId, partId), eq(priceReads.currency, currency), isNull(priceReads.deletedAt)),
+    )
+    .orderBy(desc(priceReads.readOn))
 }
 
-export async function setOwnFigure(db: Database, buildId: string, partId: string, figure: InferType<typeof ownFigureSchema> | null, today: string): Promise<void> {
+export async function setOwnFigure(
+  db: Database,
+  buildId: string,
+  partId: string,
+  figure: InferType<typeof ownFigureSchema> | null,
+  today: string,
+): Promise<void> {
   await assertPart(db, partId)
   if (figure === null) {
     await db.delete(ownFigures).where(eq(ownFigures.partId, partId))
@@ -64,27 +116,50 @@ export async function setOwnFigure(db: Database, buildId: string, partId: string
 }
 
 /** Keeps a part's query under a name: everything but its words and facts. */
-export async function keepRecipe(db: Database, { name, partId }: InferType<typeof recipeSchema>): Promise<string> {
+export async function keepRecipe(
+  db: Database,
+  { name, partId }: InferType<typeof recipeSchema>,
+): Promise<string> {
   const query = (await useMarket(db)).queries.get(partId)
   if (!query) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
   const { mustNot, conditions, manners, windowDays, halfLifeDays, makes, forgiveSlips, catchShare } = query
-  const settings: RecipeSettings = { mustNot, conditions, manners, windowDays, halfLifeDays, ...(makes ? { makes } : {}), ...(forgiveSlips === undefined ? {} : { forgiveSlips }), ...(catchShare === undefined ? {} : { catchShare }) }
+  const settings: RecipeSettings = {
+    mustNot,
+    conditions,
+    manners,
+    windowDays,
+    halfLifeDays,
+    ...(makes ? { makes } : {}),
+    ...(forgiveSlips === undefined ? {} : { forgiveSlips }),
+    ...(catchShare === undefined ? {} : { catchShare }),
+  }
   const id = newId(name)
   await db.insert(queryRecipes).values({ id, name, settings })
   return id
 }
 
 export async function recipes(db: Database) {
-  return db.select({ id: queryRecipes.id, name: queryRecipes.name, settings: queryRecipes.settings }).from(queryRecipes).where(isNull(queryRecipes.deletedAt)).orderBy(queryRecipes.name)
+  return db
+    .select({ id: queryRecipes.id, name: queryRecipes.name, settings: queryRecipes.settings })
+    .from(queryRecipes)
+    .where(isNull(queryRecipes.deletedAt))
+    .orderBy(queryRecipes.name)
 }
 
 /** Uses a recipe on a part: its own words and facts stay, unwanted words of both are joined. */
 export async function applyRecipe(db: Database, recipeId: string, partId: string): Promise<void> {
-  const [recipe] = await db.select().from(queryRecipes).where(and(eq(queryRecipes.id, recipeId), isNull(queryRecipes.deletedAt)))
+  const [recipe] = await db
+    .select()
+    .from(queryRecipes)
+    .where(and(eq(queryRecipes.id, recipeId), isNull(queryRecipes.deletedAt)))
   if (!recipe) throw new NotFoundError(`there is no recipe "${recipeId}"`)
   const query = (await useMarket(db)).queries.get(partId)
   if (!query) throw new NotFoundError(`there is no part "${partId}"`)
-  await setQuery(db, partId, { ...query, ...recipe.settings, mustNot: [...new Set([...query.mustNot, ...recipe.settings.mustNot])] })
+  await setQuery(db, partId, {
+    ...query,
+    ...recipe.settings,
+    mustNot: [...new Set([...query.mustNot, ...recipe.settings.mustNot])],
+  })
 }
 
 export async function setRecipeDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
@@ -92,7 +167,11 @@ export async function setRecipeDeleted(db: Database, id: string, deletedAt: stri
   if (rowsAffected === 0) throw new NotFoundError(`there is no recipe "${id}"`)
 }
 
-export async function noteOpinion(db: Database, opinion: InferType<typeof opinionSchema>, today: string): Promise<string> {
+export async function noteOpinion(
+  db: Database,
+  opinion: InferType<typeof opinionSchema>,
+  today: string,
+): Promise<string> {
   await assertPart(db, opinion.partId)
   if (opinion.saidOn > today) throw new CoreError('bad-date', `${opinion.saidOn} is in the future`, 'saidOn')
   const id = newId(opinion.guide)
@@ -119,6 +198,10 @@ export async function setWaitNoteDeleted(db: Database, id: string, deletedAt: st
 
 /** Notes that concern a part: its own and those of its whole role. */
 export async function waitNotesFor(db: Database, part: { readonly id: string; readonly role: string }) {
-  const rows = await db.select().from(waitNotes).where(isNull(waitNotes.deletedAt)).orderBy(waitNotes.expectedOn)
+  const rows = await db
+    .select()
+    .from(waitNotes)
+    .where(isNull(waitNotes.deletedAt))
+    .orderBy(waitNotes.expectedOn)
   return rows.filter((row) => row.role === part.role && (row.partId === null || row.partId === part.id))
 }

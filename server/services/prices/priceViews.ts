@@ -15,7 +15,17 @@ import { partLabel, type Part } from '#core/parts/part'
 import { daysBetween } from '#core/time/calendarDate'
 import type { PriceBrief, PriceView, RecordView } from '#shared/views'
 import type { Database } from '../../db/client'
-import { builds, choices, leads, leadThings, lookouts, ownFigures, parts, shelf, soldRecords } from '../../db/schema'
+import {
+  builds,
+  choices,
+  leads,
+  leadThings,
+  lookouts,
+  ownFigures,
+  parts,
+  shelf,
+  soldRecords,
+} from '../../db/schema'
 import { NotFoundError } from '../../http/errors'
 import { asksOf } from '../leadAsks'
 import { newPriceIn, readStreetPrice, useMarket, type Market } from '../market'
@@ -32,33 +42,64 @@ export async function priceBriefs(db: Database, buildId: string, today: string):
   const build = await findBuild(db, buildId)
   const [market, chosen] = await Promise.all([useMarket(db), chosenParts(db, buildId)])
   const briefs = market.library.map((part) => priceBrief(market, part.id, build.currency, today))
-  return briefs.filter((brief) => brief.kept > 0 || brief.newPrice !== null || chosen.has(brief.partId))
+  return briefs
+    .filter((brief) => brief.kept > 0 || brief.newPrice !== null || chosen.has(brief.partId))
     .map((brief) => ({ ...brief, inBuild: chosen.has(brief.partId) }))
 }
 
 export async function findBuild(db: Database, buildId: string): Promise<BuildRow> {
-  const [build] = await db.select().from(builds).where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
   if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
   return build
 }
 
 async function chosenParts(db: Database, buildId: string): Promise<Set<string>> {
-  const rows = await db.select().from(choices).where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
+  const rows = await db
+    .select()
+    .from(choices)
+    .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
   const leadIds = rows.flatMap((row) => row.leadId ?? [])
   const shelfIds = rows.flatMap((row) => row.shelfId ?? [])
-  const things = leadIds.length === 0 ? [] : await db.select().from(leadThings).innerJoin(leads, eq(leads.id, leadThings.leadId)).where(inArray(leadThings.leadId, leadIds))
+  const things =
+    leadIds.length === 0
+      ? []
+      : await db
+          .select()
+          .from(leadThings)
+          .innerJoin(leads, eq(leads.id, leadThings.leadId))
+          .where(inArray(leadThings.leadId, leadIds))
   const owned = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
-  return new Set([...rows.flatMap((row) => row.partId ?? []), ...things.map((row) => row.lead_things.partId), ...owned.map((row) => row.partId)])
+  return new Set([
+    ...rows.flatMap((row) => row.partId ?? []),
+    ...things.map((row) => row.lead_things.partId),
+    ...owned.map((row) => row.partId),
+  ])
 }
 
 function priceBrief(market: Market, partId: string, currency: string, today: string): PriceBrief {
   const part = market.library.find((each) => each.id === partId)!
   const reading = readStreetPrice(market, partId, today, currency)
-  return { partId, name: partLabel(part), role: part.role, grade: reading.grade, kept: reading.kept.length, marks: reading.marks, newPrice: newPriceIn(market, partId, currency, today) }
+  return {
+    partId,
+    name: partLabel(part),
+    role: part.role,
+    grade: reading.grade,
+    kept: reading.kept.length,
+    marks: reading.marks,
+    newPrice: newPriceIn(market, partId, currency, today),
+  }
 }
 
 /** One part's street price with every record behind it, what is known of its future, and what the builder wrote down. */
-export async function priceView(db: Database, buildId: string, partId: string, today: string): Promise<PriceView> {
+export async function priceView(
+  db: Database,
+  buildId: string,
+  partId: string,
+  today: string,
+): Promise<PriceView> {
   const build = await findBuild(db, buildId)
   const market = await useMarket(db)
   const part = market.library.find((each) => each.id === partId)
@@ -68,30 +109,77 @@ export async function priceView(db: Database, buildId: string, partId: string, t
   const [own] = await db.select({ query: parts.query }).from(parts).where(eq(parts.id, partId))
   const offers = newOffers(market, partId, build.currency, today)
   const [reads, waitNotes, figure, standing] = await Promise.all([
-    readsOf(db, partId, build.currency), waitNotesFor(db, part), ownFigure(db, market, partId, build.currency, today, reading), localListings(db, market, part, build, today),
+    readsOf(db, partId, build.currency),
+    waitNotesFor(db, part),
+    ownFigure(db, market, partId, build.currency, today, reading),
+    localListings(db, market, part, build, today),
   ])
-  const [lookout] = await db.select({ id: lookouts.id, limit: lookouts.limit }).from(lookouts).where(and(eq(lookouts.buildId, buildId), eq(lookouts.partId, partId), isNull(lookouts.deletedAt)))
-  const patienceDays = build.wantedBy && build.wantedBy > today ? daysBetween(today, build.wantedBy) : defaultPatienceDays
+  const [lookout] = await db
+    .select({ id: lookouts.id, limit: lookouts.limit })
+    .from(lookouts)
+    .where(and(eq(lookouts.buildId, buildId), eq(lookouts.partId, partId), isNull(lookouts.deletedAt)))
+  const patienceDays =
+    build.wantedBy && build.wantedBy > today ? daysBetween(today, build.wantedBy) : defaultPatienceDays
   const patienceMark = build.houseRules.patience ?? 'typical'
   const street = reading.marks?.[patienceMark] ?? null
   const ahead = { today, wantedBy: build.wantedBy, notes: waitNotes }
   return {
     ...priceBrief(market, partId, build.currency, today),
-    part, currency: build.currency, asOf: today, query: market.queries.get(partId)!, queryIsOwn: own!.query !== null,
-    interval: reading.interval, effectiveCount: reading.effectiveCount, trend: reading.trend, perDay: reading.perDay, byManner: reading.byManner,
-    records, unrelated: market.index.records.length - records.length,
+    part,
+    currency: build.currency,
+    asOf: today,
+    query: market.queries.get(partId)!,
+    queryIsOwn: own!.query !== null,
+    interval: reading.interval,
+    effectiveCount: reading.effectiveCount,
+    trend: reading.trend,
+    perDay: reading.perDay,
+    byManner: reading.byManner,
+    records,
+    unrelated: market.index.records.length - records.length,
     newPriceFrom: offers[0] ? { source: offers[0].sourceName, date: offers[0].date } : null,
-    patience: patienceCurve(reading.flow, patienceDays), patienceDays,
-    wishes: [0.5, 0.8, 0.9].map((probability) => ({ probability, days: patienceDays, price: payUpToPrice(reading.flow, probability, patienceDays) })),
-    gap: localAgainstOnline(records.flatMap((record) => (record.unitPrice === null ? [] : [{ manner: record.manner, unitPrice: record.unitPrice, weight: record.weight! }]))),
-    loosen: reading.grade === 'thin' || reading.grade === 'none' ? loosened(market, partId, build.currency, today, reading.kept.length) : [],
-    reads, change: reading.marks ? changeSince(reads, { on: today, typical: reading.marks.typical }) : null,
-    ownFigure: figure, offers, patienceMark,
-    newOrUsed: newOrUsed({ assumptions: faultAssumptions(build.houseRules.faults), role: part.role, street, fresh: offers[0]?.landed ?? null, usedForbidden: build.houseRules.neverUsed.includes(part.role) }),
-    usedLater: street === null ? null : buyOrWait({ ...ahead, price: street, kind: 'used', trend: reading.trend, rhythm: null }),
-    newLater: offers[0] ? buyOrWait({ ...ahead, price: offers[0].price, kind: 'new', trend: null, rhythm: offers[0].rhythm }) : null,
-    lastAsks: lastAsks(standing.listings), paidToAsked: paidToAsked(standing.deals),
-    waitNotes, lookout: lookout ?? null, rates: market.rates,
+    patience: patienceCurve(reading.flow, patienceDays),
+    patienceDays,
+    wishes: [0.5, 0.8, 0.9].map((probability) => ({
+      probability,
+      days: patienceDays,
+      price: payUpToPrice(reading.flow, probability, patienceDays),
+    })),
+    gap: localAgainstOnline(
+      records.flatMap((record) =>
+        record.unitPrice === null
+          ? []
+          : [{ manner: record.manner, unitPrice: record.unitPrice, weight: record.weight! }],
+      ),
+    ),
+    loosen:
+      reading.grade === 'thin' || reading.grade === 'none'
+        ? loosened(market, partId, build.currency, today, reading.kept.length)
+        : [],
+    reads,
+    change: reading.marks ? changeSince(reads, { on: today, typical: reading.marks.typical }) : null,
+    ownFigure: figure,
+    offers,
+    patienceMark,
+    newOrUsed: newOrUsed({
+      assumptions: faultAssumptions(build.houseRules.faults),
+      role: part.role,
+      street,
+      fresh: offers[0]?.landed ?? null,
+      usedForbidden: build.houseRules.neverUsed.includes(part.role),
+    }),
+    usedLater:
+      street === null
+        ? null
+        : buyOrWait({ ...ahead, price: street, kind: 'used', trend: reading.trend, rhythm: null }),
+    newLater: offers[0]
+      ? buyOrWait({ ...ahead, price: offers[0].price, kind: 'new', trend: null, rhythm: offers[0].rhythm })
+      : null,
+    lastAsks: lastAsks(standing.listings),
+    paidToAsked: paidToAsked(standing.deals),
+    waitNotes,
+    lookout: lookout ?? null,
+    rates: market.rates,
   }
 }
 
@@ -105,9 +193,21 @@ function recordViews(market: Market, partId: string, reading: StreetPrice): Reco
     if (why?.reason === 'missing-word' && overrides[record.id] === undefined) continue
     const comp = kept.get(record.id)
     records.push({
-      id: Number(record.id), title: record.title, source: record.source, soldOn: record.soldOn, manner: record.manner, condition: record.condition, price: record.price,
-      shipping: record.shipping, currency: record.currency, quantity: record.quantity ?? null, unitPrice: comp?.unitPrice ?? null, weight: comp?.weight ?? null,
-      reason: why?.reason ?? null, detail: why?.detail ?? '', decision: overrides[record.id] ?? null,
+      id: Number(record.id),
+      title: record.title,
+      source: record.source,
+      soldOn: record.soldOn,
+      manner: record.manner,
+      condition: record.condition,
+      price: record.price,
+      shipping: record.shipping,
+      currency: record.currency,
+      quantity: record.quantity ?? null,
+      unitPrice: comp?.unitPrice ?? null,
+      weight: comp?.weight ?? null,
+      reason: why?.reason ?? null,
+      detail: why?.detail ?? '',
+      decision: overrides[record.id] ?? null,
     })
   }
   return records.sort((a, b) => (a.soldOn < b.soldOn ? 1 : a.soldOn > b.soldOn ? -1 : a.id - b.id))
@@ -115,33 +215,86 @@ function recordViews(market: Market, partId: string, reading: StreetPrice): Reco
 
 function loosened(market: Market, partId: string, currency: string, today: string, kept: number) {
   const query = market.queries.get(partId)!
-  return waysToLoosen({ ...query, asOf: today, currency }, market.index.candidates(query.must), kept, { rates: market.rates, overrides: market.overrides.get(partId) ?? {} })
+  return waysToLoosen({ ...query, asOf: today, currency }, market.index.candidates(query.must), kept, {
+    rates: market.rates,
+    overrides: market.overrides.get(partId) ?? {},
+  })
 }
 
 /** The builder's own figure, in the build's currency, against the comps; null where there is none or no rate. */
-async function ownFigure(db: Database, market: Market, partId: string, currency: string, today: string, reading: StreetPrice): Promise<PriceView['ownFigure']> {
+async function ownFigure(
+  db: Database,
+  market: Market,
+  partId: string,
+  currency: string,
+  today: string,
+  reading: StreetPrice,
+): Promise<PriceView['ownFigure']> {
   const [own] = await db.select().from(ownFigures).where(eq(ownFigures.partId, partId))
   if (!own) return null
   const rate = rateTable(market.rates).find(today, own.currency, currency)
   if (rate === null) return null
-  const amount = own.currency === currency ? own.amount : convertAmount(own.amount, own.currency, currency, rate)
+  const amount =
+    own.currency === currency ? own.amount : convertAmount(own.amount, own.currency, currency, rate)
   return { amount, note: own.note, setOn: own.setOn, standing: standingOf(amount, reading.flow.prices) }
 }
 
 /** Local listings of the part alone that a connector brought, and the builder's own local deals of it and its role. */
 async function localListings(db: Database, market: Market, part: Part, build: BuildRow, today: string) {
-  const tied = await db.select({ lead: leads }).from(leads).innerJoin(leadThings, eq(leadThings.leadId, leads.id)).where(and(eq(leadThings.partId, part.id), eq(leads.manner, 'local'), isNotNull(leads.connectorId), isNull(leads.deletedAt)))
-  const things = tied.length === 0 ? [] : await db.select().from(leadThings).where(inArray(leadThings.leadId, tied.map(({ lead }) => lead.id)))
-  const alone = tied.filter(({ lead }) => lead.condition !== 'damaged' && things.filter((thing) => thing.leadId === lead.id).length === 1)
-  const paid = await db.select({ lead: leads }).from(choices).innerJoin(leads, eq(leads.id, choices.leadId)).where(and(isNotNull(choices.paidOn), isNull(choices.deletedAt), eq(leads.manner, 'local')))
-  const asks = await asksOf(db, [...alone, ...paid].map(({ lead }) => lead.id))
+  const tied = await db
+    .select({ lead: leads })
+    .from(leads)
+    .innerJoin(leadThings, eq(leadThings.leadId, leads.id))
+    .where(
+      and(
+        eq(leadThings.partId, part.id),
+        eq(leads.manner, 'local'),
+        isNotNull(leads.connectorId),
+        isNull(leads.deletedAt),
+      ),
+    )
+  const things =
+    tied.length === 0
+      ? []
+      : await db
+          .select()
+          .from(leadThings)
+          .where(
+            inArray(
+              leadThings.leadId,
+              tied.map(({ lead }) => lead.id),
+            ),
+          )
+  const alone = tied.filter(
+    ({ lead }) =>
+      lead.condition !== 'damaged' && things.filter((thing) => thing.leadId === lead.id).length === 1,
+  )
+  const paid = await db
+    .select({ lead: leads })
+    .from(choices)
+    .innerJoin(leads, eq(leads.id, choices.leadId))
+    .where(and(isNotNull(choices.paidOn), isNull(choices.deletedAt), eq(leads.manner, 'local')))
+  const asks = await asksOf(
+    db,
+    [...alone, ...paid].map(({ lead }) => lead.id),
+  )
   const table = rateTable(market.rates)
   return {
     listings: alone.flatMap(({ lead }) => {
       const rate = table.find(today, lead.currency, build.currency)
       if (rate === null) return []
-      const inBuild = (amount: number) => (lead.currency === build.currency ? amount : convertAmount(amount, lead.currency, build.currency, rate))
-      return [{ id: lead.id, title: lead.title, firstAsk: inBuild(asks.get(lead.id)?.[0]?.ask ?? lead.price), lastAsk: inBuild(lead.price), listedOn: lead.listedOn, vanishedOn: lead.vanishedOn }]
+      const inBuild = (amount: number) =>
+        lead.currency === build.currency ? amount : convertAmount(amount, lead.currency, build.currency, rate)
+      return [
+        {
+          id: lead.id,
+          title: lead.title,
+          firstAsk: inBuild(asks.get(lead.id)?.[0]?.ask ?? lead.price),
+          lastAsk: inBuild(lead.price),
+          listedOn: lead.listedOn,
+          vanishedOn: lead.vanishedOn,
+        },
+      ]
     }),
     deals: paid.map(({ lead }) => ({ asked: asks.get(lead.id)?.[0]?.ask ?? lead.price, paid: lead.price })),
   }

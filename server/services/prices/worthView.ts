@@ -20,28 +20,98 @@ import { waitNotesFor } from './notes'
 import { findBuild, type BuildRow } from './priceViews'
 
 /** Every candidate of the library for a role: what it costs, what it brings in the brief's targets, and what the guides say. */
-export async function worthView(db: Database, buildId: string, role: Role, today: string): Promise<WorthView> {
-  const [build, market, view] = await Promise.all([findBuild(db, buildId), useMarket(db), buildView(db, buildId, today)])
+export async function worthView(
+  db: Database,
+  buildId: string,
+  role: Role,
+  today: string,
+): Promise<WorthView> {
+  const [build, market, view] = await Promise.all([
+    findBuild(db, buildId),
+    useMarket(db),
+    buildView(db, buildId, today),
+  ])
   const candidates = market.library.filter((part) => part.role === role && indexOfPart(part) !== null)
-  const waitNotes = candidates[0] ? (await waitNotesFor(db, { id: '', role })) : []
-  const opinions = candidates.length === 0 ? [] : await db.select().from(guideOpinions).where(and(isNull(guideOpinions.deletedAt), inArray(guideOpinions.partId, candidates.map((part) => part.id)))).orderBy(asc(guideOpinions.saidOn))
+  const waitNotes = candidates[0] ? await waitNotesFor(db, { id: '', role }) : []
+  const opinions =
+    candidates.length === 0
+      ? []
+      : await db
+          .select()
+          .from(guideOpinions)
+          .where(
+            and(
+              isNull(guideOpinions.deletedAt),
+              inArray(
+                guideOpinions.partId,
+                candidates.map((part) => part.id),
+              ),
+            ),
+          )
+          .orderBy(asc(guideOpinions.saidOn))
   const chosen = chosenParts(market, view)
-  const priced = await Promise.all(candidates.map(async (part) => ({ part, ...ways(market, part, build, today), ratio: weakestWith(part, chosen, view), notes: await waitNotesFor(db, part) })))
-  const weighed: Candidate[] = priced.flatMap(({ part, price, ratio }) => (price === null ? [] : [{ id: part.id, name: partLabel(part), index: indexOfPart(part)!, price, targetRatio: ratio }]))
+  const priced = await Promise.all(
+    candidates.map(async (part) => ({
+      part,
+      ...ways(market, part, build, today),
+      ratio: weakestWith(part, chosen, view),
+      notes: await waitNotesFor(db, part),
+    })),
+  )
+  const weighed: Candidate[] = priced.flatMap(({ part, price, ratio }) =>
+    price === null
+      ? []
+      : [{ id: part.id, name: partLabel(part), index: indexOfPart(part)!, price, targetRatio: ratio }],
+  )
   const worth = worthBuying(weighed)
-  const rows = priced.map(({ part, street, fresh, price, way, ratio, reading, offer, notes }): WorthRow => ({
-    partId: part.id, name: partLabel(part), index: indexOfPart(part)!, grade: reading.grade, kept: reading.kept.length, street, fresh, price, way,
-    perPoint: worth.perPoint.get(part.id) ?? null, targetRatio: ratio, year: part.facts.year ?? null, platform: part.facts.socket ?? part.facts.memoryGeneration ?? null,
-    goesWith: goesWith(part, chosen), step: worth.steps.find((step) => step.id === part.id) ?? null, beatenBy: nameOf(market, worth.beaten.find((each) => each.id === part.id)?.by),
-    inBuild: chosen.some((each) => each.id === part.id),
-    later: price === null ? null : buyOrWait({ price: way === 'new' ? offer!.price : price, kind: way === 'new' ? 'new' : 'used', today, wantedBy: build.wantedBy, trend: reading.trend, rhythm: offer?.rhythm ?? null, notes }),
-    agreement: agreementOf(opinions.filter((each) => each.partId === part.id)),
-    opinions: opinions.filter((each) => each.partId === part.id).map(({ id, guide, saidOn, verdict, note }) => ({ id, guide, saidOn, verdict, note })),
-  })).sort((a, b) => (a.price ?? Infinity) - (b.price ?? Infinity))
+  const rows = priced
+    .map(({ part, street, fresh, price, way, ratio, reading, offer, notes }): WorthRow => ({
+      partId: part.id,
+      name: partLabel(part),
+      index: indexOfPart(part)!,
+      grade: reading.grade,
+      kept: reading.kept.length,
+      street,
+      fresh,
+      price,
+      way,
+      perPoint: worth.perPoint.get(part.id) ?? null,
+      targetRatio: ratio,
+      year: part.facts.year ?? null,
+      platform: part.facts.socket ?? part.facts.memoryGeneration ?? null,
+      goesWith: goesWith(part, chosen),
+      step: worth.steps.find((step) => step.id === part.id) ?? null,
+      beatenBy: nameOf(market, worth.beaten.find((each) => each.id === part.id)?.by),
+      inBuild: chosen.some((each) => each.id === part.id),
+      later:
+        price === null
+          ? null
+          : buyOrWait({
+              price: way === 'new' ? offer!.price : price,
+              kind: way === 'new' ? 'new' : 'used',
+              today,
+              wantedBy: build.wantedBy,
+              trend: reading.trend,
+              rhythm: offer?.rhythm ?? null,
+              notes,
+            }),
+      agreement: agreementOf(opinions.filter((each) => each.partId === part.id)),
+      opinions: opinions
+        .filter((each) => each.partId === part.id)
+        .map(({ id, guide, saidOn, verdict, note }) => ({ id, guide, saidOn, verdict, note })),
+    }))
+    .sort((a, b) => (a.price ?? Infinity) - (b.price ?? Infinity))
   return {
-    role, unit: indexUnit(role), byTargets: weighed.length > 0 && weighed.every((each) => each.targetRatio !== null), rows,
-    limits: bestAtEach(weighed, priceSteps(build.currency, weighed)).map(({ limit, id }) => ({ limit, partId: id })),
-    waitNotes, besides: besidesText(role, chosen),
+    role,
+    unit: indexUnit(role),
+    byTargets: weighed.length > 0 && weighed.every((each) => each.targetRatio !== null),
+    rows,
+    limits: bestAtEach(weighed, priceSteps(build.currency, weighed)).map(({ limit, id }) => ({
+      limit,
+      partId: id,
+    })),
+    waitNotes,
+    besides: besidesText(role, chosen),
   }
 }
 
@@ -51,13 +121,26 @@ function ways(market: Market, part: Part, build: BuildRow, today: string) {
   const [offer] = newOffers(market, part.id, build.currency, today)
   const street = reading.marks?.[build.houseRules.patience ?? 'typical'] ?? null
   const fresh = offer?.landed ?? null
-  const { advice } = newOrUsed({ assumptions: faultAssumptions(build.houseRules.faults), role: part.role, street, fresh, usedForbidden: build.houseRules.neverUsed.includes(part.role) })
-  const way = advice === 'used' || advice === 'only-used' ? ('used' as const) : advice === 'new' || advice === 'only-new' ? ('new' as const) : null
+  const { advice } = newOrUsed({
+    assumptions: faultAssumptions(build.houseRules.faults),
+    role: part.role,
+    street,
+    fresh,
+    usedForbidden: build.houseRules.neverUsed.includes(part.role),
+  })
+  const way =
+    advice === 'used' || advice === 'only-used'
+      ? ('used' as const)
+      : advice === 'new' || advice === 'only-new'
+        ? ('new' as const)
+        : null
   return { reading, offer, street, fresh, way, price: way === 'used' ? street : way === 'new' ? fresh : null }
 }
 
 function chosenParts(market: Market, view: BuildView): Part[] {
-  return view.choices.filter((choice) => choice.scope !== 'test').flatMap((choice) => choice.parts.map(({ id }) => market.library.find((part) => part.id === id)!))
+  return view.choices
+    .filter((choice) => choice.scope !== 'test')
+    .flatMap((choice) => choice.parts.map(({ id }) => market.library.find((part) => part.id === id)!))
 }
 
 /** Ratio of the weakest target with the candidate in its role, the rest as chosen; null without a whole machine or a target. */
@@ -65,14 +148,29 @@ function weakestWith(part: Part, chosen: readonly Part[], view: BuildView): numb
   if (part.role !== 'cpu' && part.role !== 'graphics') return null
   const { machine } = frameMachineOf([...chosen.filter((each) => each.role !== part.role), part])
   if (!machine || view.targets.length === 0) return null
-  return Math.min(...view.targets.map((target) => targetRatio(estimateFrameRate(view.workloads.find((each) => each.id === target.workloadId)!, machine, target), target)))
+  return Math.min(
+    ...view.targets.map((target) =>
+      targetRatio(
+        estimateFrameRate(
+          view.workloads.find((each) => each.id === target.workloadId)!,
+          machine,
+          target,
+        ),
+        target,
+      ),
+    ),
+  )
 }
 
 /** CPU and board by socket, memory and board by generation; null where the other one is not chosen or the fact is not known. */
 function goesWith(part: Part, chosen: readonly Part[]): boolean | null {
   const board = chosen.find((each) => each.role === 'motherboard')
-  if (part.role === 'cpu') return board?.facts.socket && part.facts.socket ? board.facts.socket === part.facts.socket : null
-  if (part.role === 'memory') return board?.facts.memoryGeneration && part.facts.memoryGeneration ? board.facts.memoryGeneration === part.facts.memoryGeneration : null
+  if (part.role === 'cpu')
+    return board?.facts.socket && part.facts.socket ? board.facts.socket === part.facts.socket : null
+  if (part.role === 'memory')
+    return board?.facts.memoryGeneration && part.facts.memoryGeneration
+      ? board.facts.memoryGeneration === part.facts.memoryGeneration
+      : null
   return null
 }
 
@@ -81,7 +179,8 @@ function priceSteps(currency: string, candidates: readonly Candidate[]): number[
   if (candidates.length === 0) return []
   const highest = Math.max(...candidates.map((each) => each.price))
   const unit = minorPerUnit(currency)
-  const step = [5, 10, 25, 50, 100, 250, 500, 1000, 5000].find((each) => highest / (each * unit) <= 9) ?? 10_000
+  const step =
+    [5, 10, 25, 50, 100, 250, 500, 1000, 5000].find((each) => highest / (each * unit) <= 9) ?? 10_000
   return Array.from({ length: Math.ceil(highest / (step * unit)) }, (_, index) => (index + 1) * step * unit)
 }
 
@@ -91,6 +190,9 @@ function nameOf(market: Market, id: string | undefined): string | null {
 }
 
 function besidesText(role: Role, chosen: readonly Part[]): string {
-  const others = chosen.filter((part) => part.role !== role && (part.role === 'cpu' || part.role === 'graphics' || part.role === 'memory'))
+  const others = chosen.filter(
+    (part) =>
+      part.role !== role && (part.role === 'cpu' || part.role === 'graphics' || part.role === 'memory'),
+  )
   return others.map(partLabel).join(', ')
 }

@@ -3,8 +3,15 @@ import type { Database } from '../../db/client'
 import { arrivals } from '../../db/schema'
 
 /** The newest arrival of each choice, by choice; of two on a day the one noted last. */
-export async function arrivalsOf(db: Pick<Database, 'select'>, choiceIds: readonly string[]): Promise<Map<string, typeof arrivals.$inferSelect>> {
+export async function arrivalsOf(
+  db: Pick<Database, 'select'>,
+  choiceIds: readonly string[],
+): Promise<Map<string, typeof arrivals.$inferSelect>> {
   if (choiceIds.length === 0) return new Map()
-  const rows = await db.select().from(arrivals).where(inArray(arrivals.choiceId, [...choiceIds])).orderBy(arrivals.day, sql`rowid`)
+  const rows = await db
+    .select()
+    .from(arrivals)
+    .where(inArray(arrivals.choiceId, [...choiceIds]))
+    .orderBy(arrivals.day, sql`rowid`)
   return new Map(rows.map((row) => [row.choiceId, row]))
 }

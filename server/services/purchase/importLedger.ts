@@ -9,16 +9,23 @@ import { findBuild } from '../prices/priceViews'
 import { writeEntry } from './ledgerEntries'
 
 /** Takes a CSV of entries into the ledger in one transaction. What stands there already, by day, kind, words and amounts, is not entered twice. */
-export async function importLedger(db: Database, buildId: string, text: string, today: string): Promise<ImportReport> {
+export async function importLedger(
+  db: Database,
+  buildId: string,
+  text: string,
+  today: string,
+): Promise<ImportReport> {
   const build = await findBuild(db, buildId)
   const { read, problems } = readLedger(text, { currency: build.currency, today })
   const rejected: LineProblem[] = [...problems]
   let added = 0
   let alreadyThere = 0
   await db.transaction(async (tx) => {
-    const keyOf = (entry: { day: string; kind: string; text: string; cash: number; hours: number }) => JSON.stringify([entry.day, entry.kind, entry.text, entry.cash, entry.hours])
+    const keyOf = (entry: { day: string; kind: string; text: string; cash: number; hours: number }) =>
+      JSON.stringify([entry.day, entry.kind, entry.text, entry.cash, entry.hours])
     const standing = new Map<string, number>()
-    for (const row of await tx.select().from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId))) standing.set(keyOf(row), (standing.get(keyOf(row)) ?? 0) + 1)
+    for (const row of await tx.select().from(ledgerEntries).where(eq(ledgerEntries.buildId, buildId)))
+      standing.set(keyOf(row), (standing.get(keyOf(row)) ?? 0) + 1)
     for (const { value, line, raw } of read) {
       const left = standing.get(keyOf(value)) ?? 0
       if (left > 0) {
@@ -36,5 +43,10 @@ export async function importLedger(db: Database, buildId: string, text: string, 
       }
     }
   })
-  return { added, alreadyThere, rejected: rejected.length, problems: rejected.sort((a, b) => a.line - b.line).slice(0, 500) }
+  return {
+    added,
+    alreadyThere,
+    rejected: rejected.length,
+    problems: rejected.sort((a, b) => a.line - b.line).slice(0, 500),
+  }
 }

@@ -10,14 +10,27 @@ import type { Part } from '#core/parts/part'
 
 /** What the three builds of the demo show, from the same files that are loaded into it. */
 const library = new Map<string, Part>(catalogue.map((part) => [part.id, part]))
-const leads = readLeads(leadsCsv(1), { currency: 'CAD', today: '2026-10-31' }).read.map(({ value }) => value as unknown as { externalId: string; things: { partId: string; plan: string }[] })
+const leads = readLeads(leadsCsv(1), { currency: 'CAD', today: '2026-10-31' }).read.map(
+  ({ value }) => value as unknown as { externalId: string; things: { partId: string; plan: string }[] },
+)
 function machineOf(name: string) {
   const build = demoBuilds.find((each) => each.brief.name === name)!
   const ids = [
-    ...build.leads.flatMap(({ externalId }) => leads.find((lead) => lead.externalId === externalId)!.things.filter((thing) => thing.plan === 'keep').map((thing) => thing.partId)),
-    ...build.hunts.map((hunt) => hunt.partId), ...build.owned.map((id) => demoShelf.find((thing) => thing.id === id)!.partId),
+    ...build.leads.flatMap(({ externalId }) =>
+      leads
+        .find((lead) => lead.externalId === externalId)!
+        .things.filter((thing) => thing.plan === 'keep')
+        .map((thing) => thing.partId),
+    ),
+    ...build.hunts.map((hunt) => hunt.partId),
+    ...build.owned.map((id) => demoShelf.find((thing) => thing.id === id)!.partId),
   ]
-  return { parts: expandDonors(ids.map((id) => library.get(id)!), library) }
+  return {
+    parts: expandDonors(
+      ids.map((id) => library.get(id)!),
+      library,
+    ),
+  }
 }
 
 test.each([
@@ -28,16 +41,22 @@ test.each([
   ['Small white one', 'adapter-load', 'stops'],
   ['Small white one', 'main-plug', 'stops'],
 ])('%s shows %s, which %s', (name, ruleId, severity) => {
-  expect(checkFit(machineOf(name)).findings.find((finding) => finding.ruleId === ruleId)?.severity).toBe(severity)
+  expect(checkFit(machineOf(name)).findings.find((finding) => finding.ruleId === ruleId)?.severity).toBe(
+    severity,
+  )
 })
 
 test('the donor’s supply can be decided in four ways or more', () => {
   const priced = catalogue.map((part) => ({ part, price: 100 * (part.street || part.fresh || 5) }))
   const machine = machineOf('Small white one')
-  const decisions = checkFit(machine).findings.filter((finding) => ['main-plug', 'adapter-load', 'supply-size'].includes(finding.ruleId)).flatMap((finding) => waysToMend(finding, machine, priced, catalogue))
+  const decisions = checkFit(machine)
+    .findings.filter((finding) => ['main-plug', 'adapter-load', 'supply-size'].includes(finding.ruleId))
+    .flatMap((finding) => waysToMend(finding, machine, priced, catalogue))
   expect(decisions.length).toBeGreaterThanOrEqual(4)
 })
 
 test('in Couch corner nothing stops', () => {
-  expect(checkFit(machineOf('Couch corner')).findings.filter((finding) => finding.severity === 'stops')).toEqual([])
+  expect(
+    checkFit(machineOf('Couch corner')).findings.filter((finding) => finding.severity === 'stops'),
+  ).toEqual([])
 })

@@ -23,66 +23,165 @@ const extra = (name: string, facts: PartFacts) => partOf('extra', facts, name)
 /** Every rule: it passes in the sound machine, clashes with one thing changed, and says so where a fact is not known. */
 const cases: Readonly<Record<string, RuleCase>> = {
   'cpu-socket': { clash: { cpu: { socket: 'TD-B' } }, unknown: ['cpu', 'socket'] },
-  'board-firmware': { clash: { motherboard: { firmwareLevel: 1 } }, unknown: ['motherboard', 'firmwareLevel'] },
-  'memory-generation': { clash: { memory: { memoryGeneration: 'DDR5' } }, unknown: ['motherboard', 'memoryGeneration'] },
+  'board-firmware': {
+    clash: { motherboard: { firmwareLevel: 1 } },
+    unknown: ['motherboard', 'firmwareLevel'],
+  },
+  'memory-generation': {
+    clash: { memory: { memoryGeneration: 'DDR5' } },
+    unknown: ['motherboard', 'memoryGeneration'],
+  },
   'memory-module': { clash: { memory: { module: 'laptop' } }, unknown: ['memory', 'module'] },
   'memory-slots': { clash: { motherboard: { memorySlots: 1 } }, unknown: ['memory', 'kitCount'] },
   'memory-capacity': { clash: { memory: { capacityGb: 256 } }, unknown: ['motherboard', 'maxMemoryGb'] },
   'memory-speed': { clash: { memory: { speedMts: 4000 } }, unknown: ['memory', 'speedMts'] },
   'memory-channels': { clash: { memory: { kitCount: 1 } }, unknown: ['memory', 'kitCount'] },
-  'memory-mixed': { extras: [partOf('memory', { speedMts: 3200, memoryGeneration: 'DDR4' }, 'second kit')], clash: { memory: { speedMts: 2666 } }, unknown: ['memory', 'speedMts'] },
+  'memory-mixed': {
+    extras: [partOf('memory', { speedMts: 3200, memoryGeneration: 'DDR4' }, 'second kit')],
+    clash: { memory: { speedMts: 2666 } },
+    unknown: ['memory', 'speedMts'],
+  },
   'memory-slots-full': { clash: { motherboard: { memorySlots: 2 } }, unknown: ['memory', 'capacityGb'] },
   'cpu-unlocked': { clash: { cpu: { unlocked: true } }, unknown: ['cpu', 'unlocked'] },
-  'cpu-graphics': { given: { graphics: null, cpu: { integratedGraphics: true } }, clash: { graphics: null, cpu: { integratedGraphics: false } }, unknown: ['cpu', 'integratedGraphics'] },
-  'shared-memory': { given: { graphics: null, cpu: { integratedGraphics: true } }, clash: { graphics: null, cpu: { integratedGraphics: true }, memory: { capacityGb: 8 } }, unknown: ['memory', 'capacityGb'] },
+  'cpu-graphics': {
+    given: { graphics: null, cpu: { integratedGraphics: true } },
+    clash: { graphics: null, cpu: { integratedGraphics: false } },
+    unknown: ['cpu', 'integratedGraphics'],
+  },
+  'shared-memory': {
+    given: { graphics: null, cpu: { integratedGraphics: true } },
+    clash: { graphics: null, cpu: { integratedGraphics: true }, memory: { capacityGb: 8 } },
+    unknown: ['memory', 'capacityGb'],
+  },
   'board-feeds-cpu': { clash: { cpu: { limitW: 125 } }, unknown: ['motherboard', 'limitW'] },
-  'security-module': { brief: { needsSecurityModule: true }, clash: { motherboard: { securityModule: false } }, unknown: ['motherboard', 'securityModule'] },
-  'system-listed': { brief: { needsSecurityModule: true }, clash: { cpu: { systemListed: false } }, unknown: ['cpu', 'systemListed'] },
+  'security-module': {
+    brief: { needsSecurityModule: true },
+    clash: { motherboard: { securityModule: false } },
+    unknown: ['motherboard', 'securityModule'],
+  },
+  'system-listed': {
+    brief: { needsSecurityModule: true },
+    clash: { cpu: { systemListed: false } },
+    unknown: ['cpu', 'systemListed'],
+  },
   'board-size': { clash: { motherboard: { formFactor: 'ATX' } }, unknown: ['case', 'boardSizes'] },
   'card-length': { clash: { graphics: { lengthMm: 311 } }, unknown: ['graphics', 'lengthMm'] },
   'card-thickness': { clash: { case: { cardSlots: 1 } }, unknown: ['case', 'cardSlots'] },
   'card-low-profile': { clash: { case: { lowProfileOnly: true } }, unknown: ['graphics', 'lowProfile'] },
-  'low-bracket': { given: { case: { lowProfileOnly: true }, graphics: { lowProfile: true } }, clash: { case: { lowProfileOnly: true }, graphics: { lowProfile: true, lowBracketIncluded: false } }, unknown: ['graphics', 'lowBracketIncluded'] },
+  'low-bracket': {
+    given: { case: { lowProfileOnly: true }, graphics: { lowProfile: true } },
+    clash: { case: { lowProfileOnly: true }, graphics: { lowProfile: true, lowBracketIncluded: false } },
+    unknown: ['graphics', 'lowBracketIncluded'],
+  },
   'cooler-height': { clash: { cooler: { heightMm: 161 } }, unknown: ['cooler', 'heightMm'] },
   'cooler-socket': { clash: { cooler: { coolerSockets: ['TD-B'] } }, unknown: ['cooler', 'coolerSockets'] },
   'cooler-mount': { clash: { cooler: { mountIncluded: false } }, unknown: ['cooler', 'mountIncluded'] },
   'cooler-over-memory': { clash: { memory: { heightMm: 44 } }, unknown: ['memory', 'heightMm'] },
-  'radiator-place': { given: { cooler: { radiatorMm: 240 } }, clash: { cooler: { radiatorMm: 360 } }, unknown: ['case', 'radiatorMm'] },
-  'drive-bays': { clash: { case: { bays35: 0 } }, clashExtras: [drive('a disk', { drive: 'hdd', interface: 'sata' })], unknown: ['case', 'bays35'] },
-  'small-drive-mount': { clash: { case: { bays25: 0 } }, clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })], unknown: ['case', 'bays25'] },
+  'radiator-place': {
+    given: { cooler: { radiatorMm: 240 } },
+    clash: { cooler: { radiatorMm: 360 } },
+    unknown: ['case', 'radiatorMm'],
+  },
+  'drive-bays': {
+    clash: { case: { bays35: 0 } },
+    clashExtras: [drive('a disk', { drive: 'hdd', interface: 'sata' })],
+    unknown: ['case', 'bays35'],
+  },
+  'small-drive-mount': {
+    clash: { case: { bays25: 0 } },
+    clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
+    unknown: ['case', 'bays25'],
+  },
   'supply-shape': { clash: { supply: { supplyShape: 'SFX' } }, unknown: ['case', 'supplyShapes'] },
   'supply-length': { clash: { supply: { lengthMm: 181 } }, unknown: ['supply', 'lengthMm'] },
   'case-fans': { clash: { case: { fans: 0 } }, unknown: ['case', 'fans'] },
   'fan-headers': { clash: { motherboard: { fanHeaders: 2 } }, unknown: ['motherboard', 'fanHeaders'] },
-  'slots-covered': { extras: [extra('a wireless card', { takesSlot: true })], clash: { motherboard: { expansionSlots: 2 } }, unknown: ['motherboard', 'expansionSlots'] },
+  'slots-covered': {
+    extras: [extra('a wireless card', { takesSlot: true })],
+    clash: { motherboard: { expansionSlots: 2 } },
+    unknown: ['motherboard', 'expansionSlots'],
+  },
   'card-leads': { clash: { graphics: { eightPinLeads: 3 } }, unknown: ['supply', 'eightPinLeads'] },
   'cpu-leads': { clash: { motherboard: { cpuLeads: 2 } }, unknown: ['supply', 'cpuLeads'] },
-  'adapter-load': { extras: [extra('adapter', { feedsFrom: '6-pin', feedsTo: '8-pin', carriesW: 75 })], clash: { graphics: { boardPowerW: 160 } }, unknown: ['graphics', 'boardPowerW'] },
-  'sata-leads': { clash: { supply: { sataLeads: 0 } }, clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })], unknown: ['supply', 'sataLeads'] },
+  'adapter-load': {
+    extras: [extra('adapter', { feedsFrom: '6-pin', feedsTo: '8-pin', carriesW: 75 })],
+    clash: { graphics: { boardPowerW: 160 } },
+    unknown: ['graphics', 'boardPowerW'],
+  },
+  'sata-leads': {
+    clash: { supply: { sataLeads: 0 } },
+    clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
+    unknown: ['supply', 'sataLeads'],
+  },
   'm2-slots': { clash: { motherboard: { m2Slots: 0 } }, unknown: ['motherboard', 'm2Slots'] },
   'm2-kind': { clash: { motherboard: { m2Nvme: false } }, unknown: ['motherboard', 'm2Nvme'] },
-  'sata-ports': { clash: { motherboard: { m2Slots: 1, m2SharesSata: 4 } }, clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })], unknown: ['motherboard', 'sataPorts'] },
+  'sata-ports': {
+    clash: { motherboard: { m2Slots: 1, m2SharesSata: 4 } },
+    clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
+    unknown: ['motherboard', 'sataPorts'],
+  },
   'main-plug': { clash: { supply: { mainPlug: 'Desk' } }, unknown: ['supply', 'mainPlug'] },
   'front-plug': { clash: { case: { frontPlug: 'Desk' } }, unknown: ['case', 'frontPlug'] },
-  'screen-plugs': { brief: { screenPlugs: ['HDMI'] }, clash: { graphics: { outputs: ['DisplayPort'] } }, unknown: ['graphics', 'outputs'] },
+  'screen-plugs': {
+    brief: { screenPlugs: ['HDMI'] },
+    clash: { graphics: { outputs: ['DisplayPort'] } },
+    unknown: ['graphics', 'outputs'],
+  },
   'front-usb': { clash: { motherboard: { frontUsbC: false } }, unknown: ['motherboard', 'frontUsbC'] },
-  wireless: { brief: { needs: ['wireless'] }, clash: { motherboard: { wireless: false } }, unknown: ['motherboard', 'wireless'] },
+  wireless: {
+    brief: { needs: ['wireless'] },
+    clash: { motherboard: { wireless: false } },
+    unknown: ['motherboard', 'wireless'],
+  },
   'supply-size': { clash: { supply: { ratedW: 350 } }, unknown: ['supply', 'ratedW'] },
   'supply-peak': { clash: { graphics: { boardPowerW: 330 } }, unknown: ['graphics', 'boardPowerW'] },
   shield: { clash: { motherboard: { shieldIncluded: false } }, unknown: ['motherboard', 'shieldIncluded'] },
-  'firmware-locked': { clash: { motherboard: { firmwareLocked: true } }, unknown: ['motherboard', 'firmwareLocked'] },
-  licence: { brief: { needs: ['licence'] }, extras: [extra('licence', { covers: 'licence' })], clash: {}, unknown: ['motherboard', 'socket'] },
+  'firmware-locked': {
+    clash: { motherboard: { firmwareLocked: true } },
+    unknown: ['motherboard', 'firmwareLocked'],
+  },
+  licence: {
+    brief: { needs: ['licence'] },
+    extras: [extra('licence', { covers: 'licence' })],
+    clash: {},
+    unknown: ['motherboard', 'socket'],
+  },
   'panel-missing': { clash: { case: { panelMissing: true } }, unknown: ['case', 'panelMissing'] },
   'screws-missing': { clash: { case: { screwsMissing: true } }, unknown: ['case', 'screwsMissing'] },
   'cooler-capacity': { clash: { cooler: { coolerW: 66 } }, unknown: ['cooler', 'coolerW'] },
-  'no-cooler': { given: { cooler: null, cpu: { coolerIncluded: true } }, clash: { cooler: null, cpu: { coolerIncluded: false } }, unknown: ['cpu', 'limitW'] },
+  'no-cooler': {
+    given: { cooler: null, cpu: { coolerIncluded: true } },
+    clash: { cooler: null, cpu: { coolerIncluded: false } },
+    unknown: ['cpu', 'limitW'],
+  },
   airflow: { clash: { case: { fans: 1 } }, unknown: ['case', 'fans'] },
   'oldest-cpu': { brief: { oldestCpuYear: 2019 }, clash: { cpu: { year: 2018 } }, unknown: ['cpu', 'year'] },
-  'smallest-drive': { brief: { smallestDriveGb: 500 }, clash: { storage: { capacityGb: 480 } }, unknown: ['storage', 'capacityGb'] },
-  'least-supply': { brief: { leastSupplyW: 550 }, clash: { supply: { ratedW: 500 } }, unknown: ['supply', 'ratedW'] },
-  'avoided-makes': { brief: { avoidedMakes: ['Nonsuch'] }, clash: {}, clashExtras: [{ ...extra('copy', {}), make: 'Nonsuch' }], unknown: null },
-  colours: { brief: { colour: 'white' }, clash: { graphics: { colour: 'black' } }, unknown: ['case', 'colour'] },
-  'cables-behind-glass': { brief: { cablesHidden: true }, clash: { supply: { modular: false } }, unknown: ['supply', 'modular'] },
+  'smallest-drive': {
+    brief: { smallestDriveGb: 500 },
+    clash: { storage: { capacityGb: 480 } },
+    unknown: ['storage', 'capacityGb'],
+  },
+  'least-supply': {
+    brief: { leastSupplyW: 550 },
+    clash: { supply: { ratedW: 500 } },
+    unknown: ['supply', 'ratedW'],
+  },
+  'avoided-makes': {
+    brief: { avoidedMakes: ['Nonsuch'] },
+    clash: {},
+    clashExtras: [{ ...extra('copy', {}), make: 'Nonsuch' }],
+    unknown: null,
+  },
+  colours: {
+    brief: { colour: 'white' },
+    clash: { graphics: { colour: 'black' } },
+    unknown: ['case', 'colour'],
+  },
+  'cables-behind-glass': {
+    brief: { cablesHidden: true },
+    clash: { supply: { modular: false } },
+    unknown: ['supply', 'modular'],
+  },
 }
 
 const standing = (parts: readonly Part[], ruleId: string, brief: Partial<FitBrief> = {}) => {
@@ -98,23 +197,54 @@ describe('every rule passes, clashes, and says where it cannot be asked', () => 
     expect(Object.keys(cases).sort()).toEqual(fitRules.map((rule) => rule.id).sort())
     expect(new Set(fitRules.map((rule) => rule.id)).size).toBe(fitRules.length)
   })
-  test.each(Object.entries(cases))('%s', (id, { given = {}, brief = {}, extras = [], clash, clashExtras = [], unknown }) => {
-    expect(standing(machineWith(given, extras), id, brief)).toBe('passes')
-    // the licence is taken away where it clashes
-    expect(standing(machineWith(clash, id === 'licence' ? [] : [...extras, ...clashExtras]), id, brief)).toBe('clash')
-    if (unknown) expect(standing(without(unknown[0], unknown[1], given, extras), id, brief)).toBe('cannot check')
-  })
-  test.each(fitRules.map((rule) => [rule.id, rule] as const))('%s is not asked of an empty machine', (_, rule) => {
-    expect(checkFit({ parts: [] }, [rule])).toEqual({ findings: [], cannotCheck: [], passed: [], settled: [] })
-  })
+  test.each(Object.entries(cases))(
+    '%s',
+    (id, { given = {}, brief = {}, extras = [], clash, clashExtras = [], unknown }) => {
+      expect(standing(machineWith(given, extras), id, brief)).toBe('passes')
+      // the licence is taken away where it clashes
+      expect(
+        standing(machineWith(clash, id === 'licence' ? [] : [...extras, ...clashExtras]), id, brief),
+      ).toBe('clash')
+      if (unknown)
+        expect(standing(without(unknown[0], unknown[1], given, extras), id, brief)).toBe('cannot check')
+    },
+  )
+  test.each(fitRules.map((rule) => [rule.id, rule] as const))(
+    '%s is not asked of an empty machine',
+    (_, rule) => {
+      expect(checkFit({ parts: [] }, [rule])).toEqual({
+        findings: [],
+        cannotCheck: [],
+        passed: [],
+        settled: [],
+      })
+    },
+  )
 })
 
 describe('single rules, closer', () => {
   test.each([
-    ['an 8-pin lead feeds a 6-pin socket', { sixPinLeads: 1, eightPinLeads: 0 }, { sixPinLeads: 0, eightPinLeads: 1 }, 'passes'],
-    ['never the other way round', { sixPinLeads: 0, eightPinLeads: 1 }, { sixPinLeads: 2, eightPinLeads: 0 }, 'clash'],
-    ['one lead cannot feed both', { sixPinLeads: 1, eightPinLeads: 1 }, { sixPinLeads: 0, eightPinLeads: 1 }, 'clash'],
-  ])('card leads: %s', (_, graphics, supply, expected) => expect(standing(machineWith({ graphics, supply }), 'card-leads')).toBe(expected))
+    [
+      'an 8-pin lead feeds a 6-pin socket',
+      { sixPinLeads: 1, eightPinLeads: 0 },
+      { sixPinLeads: 0, eightPinLeads: 1 },
+      'passes',
+    ],
+    [
+      'never the other way round',
+      { sixPinLeads: 0, eightPinLeads: 1 },
+      { sixPinLeads: 2, eightPinLeads: 0 },
+      'clash',
+    ],
+    [
+      'one lead cannot feed both',
+      { sixPinLeads: 1, eightPinLeads: 1 },
+      { sixPinLeads: 0, eightPinLeads: 1 },
+      'clash',
+    ],
+  ])('card leads: %s', (_, graphics, supply, expected) =>
+    expect(standing(machineWith({ graphics, supply }), 'card-leads')).toBe(expected),
+  )
 
   test('an adapter stands for the lead it feeds, and is judged by what it carries', () => {
     const adapter = extra('SATA to 8-pin', { feedsFrom: 'sata', feedsTo: '8-pin', carriesW: 54 })
@@ -125,7 +255,10 @@ describe('single rules, closer', () => {
   })
 
   test('a board that cannot be flashed stops, one that can only needs it', () => {
-    const severity = (flashWithoutCpu: boolean) => checkFit({ parts: machineWith({ motherboard: { firmwareLevel: 1, flashWithoutCpu } }) }).findings.find((finding) => finding.ruleId === 'board-firmware')!.severity
+    const severity = (flashWithoutCpu: boolean) =>
+      checkFit({ parts: machineWith({ motherboard: { firmwareLevel: 1, flashWithoutCpu } }) }).findings.find(
+        (finding) => finding.ruleId === 'board-firmware',
+      )!.severity
     expect([severity(true), severity(false)]).toEqual(['needs', 'stops'])
   })
 
@@ -133,8 +266,15 @@ describe('single rules, closer', () => {
     const parts = machineWith({ motherboard: { firmwareLevel: 1 } })
     const [finding] = checkFit({ parts }).findings.filter((each) => each.ruleId === 'board-firmware')
     const report = checkFit({ parts, settled: new Set([finding!.key]) })
-    expect([report.findings.some((each) => each.ruleId === 'board-firmware'), report.settled.map((each) => each.ruleId)]).toEqual([false, ['board-firmware']])
+    expect([
+      report.findings.some((each) => each.ruleId === 'board-firmware'),
+      report.settled.map((each) => each.ruleId),
+    ]).toEqual([false, ['board-firmware']])
     const other = parts.map((part) => (part.role === 'cpu' ? { ...part, id: 'another' } : part))
-    expect(checkFit({ parts: other, settled: new Set([finding!.key]) }).findings.some((each) => each.ruleId === 'board-firmware')).toBe(true)
+    expect(
+      checkFit({ parts: other, settled: new Set([finding!.key]) }).findings.some(
+        (each) => each.ruleId === 'board-firmware',
+      ),
+    ).toBe(true)
   })
 })

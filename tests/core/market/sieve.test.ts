@@ -6,17 +6,34 @@ import type { PriceQuery } from '#core/market/priceQuery'
 import type { SoldRecord } from '#core/market/soldRecord'
 
 const base: PriceQuery = {
-  must: ['Tarn', '640'], mustNot: [], conditions: ['opened', 'refurbished', 'used'], manners: ['auction', 'fixed', 'local'],
-  windowDays: 90, halfLifeDays: 30, asOf: '2026-10-31', currency: 'CAD',
+  must: ['Tarn', '640'],
+  mustNot: [],
+  conditions: ['opened', 'refurbished', 'used'],
+  manners: ['auction', 'fixed', 'local'],
+  windowDays: 90,
+  halfLifeDays: 30,
+  asOf: '2026-10-31',
+  currency: 'CAD',
   variant: { capacityGb: 8, siblings: ['640 S', '640 Twin'] },
 }
 const memory: PriceQuery = {
-  ...base, must: ['Palisado'], variant: { capacityGb: 16, kitCount: 2, memoryGeneration: 'DDR4', module: 'desktop' },
+  ...base,
+  must: ['Palisado'],
+  variant: { capacityGb: 16, kitCount: 2, memoryGeneration: 'DDR4', module: 'desktop' },
 }
 
 function verdict(query: PriceQuery, title: string, change: Partial<SoldRecord> = {}): string {
   const record: SoldRecord = {
-    id: 'a', source: 'Gavelry', title, price: 12000, shipping: 0, currency: 'CAD', soldOn: '2026-10-01', manner: 'auction', condition: 'used', ...change,
+    id: 'a',
+    source: 'Gavelry',
+    title,
+    price: 12000,
+    shipping: 0,
+    currency: 'CAD',
+    soldOn: '2026-10-01',
+    manner: 'auction',
+    condition: 'used',
+    ...change,
   }
   return new Sieve(query).judge(record)?.reason ?? 'kept'
 }
@@ -108,13 +125,15 @@ describe('Sieve', () => {
   })
 
   test('the first reason in order is the one given', () => {
-    expect(verdict(base, 'Tarn 640 S box only', { soldOn: '2026-01-01', condition: 'damaged' })).toBe('outside-window')
+    expect(verdict(base, 'Tarn 640 S box only', { soldOn: '2026-01-01', condition: 'damaged' })).toBe(
+      'outside-window',
+    )
     expect(verdict(base, 'Tarn 640 S box only', { condition: 'damaged', manner: 'local' })).toBe('condition')
     expect(verdict({ ...base, manners: ['auction'] }, 'something else', { manner: 'local' })).toBe('manner')
     expect(verdict({ ...base, mustNot: ['mining'] }, 'Tarn 640 S mining')).toBe('unwanted-word')
   })
 
-  test('a sale of the window\'s last day counts, of the day after not', () => {
+  test("a sale of the window's last day counts, of the day after not", () => {
     expect(verdict(base, 'Tarn 640', { soldOn: '2026-08-03' })).toBe('kept') // 89 days
     expect(verdict(base, 'Tarn 640', { soldOn: '2026-08-02' })).toBe('outside-window') // 90 days
     expect(verdict(base, 'Tarn 640', { soldOn: '2026-11-01' })).toBe('outside-window') // tomorrow

@@ -23,16 +23,36 @@ describe('money', () => {
 })
 
 describe('parseDecimal', () => {
-  test.each([['129.50', 'CAD', 12950], ['129.5', 'CAD', 12950], ['-4', 'CAD', -400], ['0.00', 'CAD', 0], ['1200', 'JPY', 1200], ['1.234', 'KWD', 1234]])('%s %s is %i', (text, currency, amount) => {
+  test.each([
+    ['129.50', 'CAD', 12950],
+    ['129.5', 'CAD', 12950],
+    ['-4', 'CAD', -400],
+    ['0.00', 'CAD', 0],
+    ['1200', 'JPY', 1200],
+    ['1.234', 'KWD', 1234],
+  ])('%s %s is %i', (text, currency, amount) => {
     expect(parseDecimal(text, currency)).toBe(amount)
   })
-  test.each([['12.345', 'CAD', 'too-many-places'], ['1.5', 'JPY', 'too-many-places'], ['', 'CAD', 'not-a-decimal'], ['1,50', 'CAD', 'not-a-decimal'], ['1e3', 'CAD', 'not-a-decimal'], ['5', 'XQX', 'unknown-currency']])('%j %s is refused: %s', (text, currency, code) => {
+  test.each([
+    ['12.345', 'CAD', 'too-many-places'],
+    ['1.5', 'JPY', 'too-many-places'],
+    ['', 'CAD', 'not-a-decimal'],
+    ['1,50', 'CAD', 'not-a-decimal'],
+    ['1e3', 'CAD', 'not-a-decimal'],
+    ['5', 'XQX', 'unknown-currency'],
+  ])('%j %s is refused: %s', (text, currency, code) => {
     expect(() => parseDecimal(text, currency)).toThrowError(expect.objectContaining({ code }))
   })
   test('writing and reading back is the same amount', () => {
-    fc.assert(fc.property(fc.integer({ min: -1e11, max: 1e11 }), fc.constantFrom('CAD', 'JPY', 'KWD', 'SEK'), (amount, currency) => {
-      expect(parseDecimal(toDecimal(amount, currency), currency)).toBe(amount === 0 ? 0 : amount)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -1e11, max: 1e11 }),
+        fc.constantFrom('CAD', 'JPY', 'KWD', 'SEK'),
+        (amount, currency) => {
+          expect(parseDecimal(toDecimal(amount, currency), currency)).toBe(amount === 0 ? 0 : amount)
+        },
+      ),
+    )
   })
 })
 
@@ -48,7 +68,12 @@ describe('rounding', () => {
     expect(formatAmount(94900, 'JPY')).toBe('94\u202f900')
   })
   test('whole units follow the places of the currency', () => {
-    expect([formatWhole(12_950, 'CAD'), formatWhole(-12_950, 'CAD'), formatWhole(12_950, 'JPY'), formatWhole(12_500, 'KWD')]).toEqual(['130', '−130', '12\u202f950', '13'])
+    expect([
+      formatWhole(12_950, 'CAD'),
+      formatWhole(-12_950, 'CAD'),
+      formatWhole(12_950, 'JPY'),
+      formatWhole(12_500, 'KWD'),
+    ]).toEqual(['130', '−130', '12\u202f950', '13'])
     expect([inUnits(12_950, 'CAD'), inUnits(12_950, 'JPY')]).toEqual([129.5, 12_950])
   })
 })
@@ -64,24 +89,43 @@ describe('splitByLargestRemainder', () => {
     expect(splitByLargestRemainder(amount, weights)).toEqual(parts)
   })
   test('the parts add up to the amount, each within one unit of its exact share', () => {
-    fc.assert(fc.property(fc.integer({ min: -1e9, max: 1e9 }), fc.array(fc.integer({ min: 0, max: 1e7 }), { minLength: 1, maxLength: 12 }), (amount, weights) => {
-      const parts = splitByLargestRemainder(amount, weights)
-      expect(parts.reduce((sum, part) => sum + part, 0)).toBe(amount)
-      const total = weights.reduce((sum, weight) => sum + weight, 0)
-      parts.forEach((part, i) => expect(Math.abs(part - (amount * (total > 0 ? weights[i]! : 1)) / (total > 0 ? total : weights.length))).toBeLessThan(1.0001))
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -1e9, max: 1e9 }),
+        fc.array(fc.integer({ min: 0, max: 1e7 }), { minLength: 1, maxLength: 12 }),
+        (amount, weights) => {
+          const parts = splitByLargestRemainder(amount, weights)
+          expect(parts.reduce((sum, part) => sum + part, 0)).toBe(amount)
+          const total = weights.reduce((sum, weight) => sum + weight, 0)
+          parts.forEach((part, i) =>
+            expect(
+              Math.abs(
+                part - (amount * (total > 0 ? weights[i]! : 1)) / (total > 0 ? total : weights.length),
+              ),
+            ).toBeLessThan(1.0001),
+          )
+        },
+      ),
+    )
   })
   test('a negative weight is refused by its index', () => {
-    expect(() => splitByLargestRemainder(10, [1, -1])).toThrowError(expect.objectContaining({ path: 'weights[1]' }))
+    expect(() => splitByLargestRemainder(10, [1, -1])).toThrowError(
+      expect.objectContaining({ path: 'weights[1]' }),
+    )
   })
 })
 
 describe('rates', () => {
-  const table = rateTable([{ date: '2026-09-01', from: 'SEK', to: 'CAD', rate: '0.1324' }, { date: '2026-06-01', from: 'SEK', to: 'CAD', rate: 0.13 }])
+  const table = rateTable([
+    { date: '2026-09-01', from: 'SEK', to: 'CAD', rate: '0.1324' },
+    { date: '2026-06-01', from: 'SEK', to: 'CAD', rate: 0.13 },
+  ])
   test('the last rate on or before the date counts; none is an error naming pair and date', () => {
     expect(table.rateOn('2026-08-31', 'SEK', 'CAD')).toBe(0.13)
     expect(table.rateOn('2026-09-01', 'SEK', 'CAD')).toBe('0.1324')
-    expect(() => table.rateOn('2026-05-31', 'SEK', 'CAD')).toThrow('no exchange rate from SEK to CAD on or before 2026-05-31')
+    expect(() => table.rateOn('2026-05-31', 'SEK', 'CAD')).toThrow(
+      'no exchange rate from SEK to CAD on or before 2026-05-31',
+    )
     expect(() => table.rateOn('2026-09-01', 'CAD', 'SEK')).toThrow('CAD to SEK') // never inverted
   })
   test('converts between currencies of different places, rounding once', () => {
@@ -99,8 +143,10 @@ describe('calendar dates', () => {
   test('counting days and back', () => {
     expect(daysBetween('2026-10-31', '2026-11-21')).toBe(21)
     expect(addDays('2026-12-31', 1)).toBe('2027-01-01')
-    fc.assert(fc.property(fc.integer({ min: 0, max: 40_000 }), (day) => {
-      expect(dayNumber(dateOfDay(day))).toBe(day)
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 40_000 }), (day) => {
+        expect(dayNumber(dateOfDay(day))).toBe(day)
+      }),
+    )
   })
 })

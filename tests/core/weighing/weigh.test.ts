@@ -3,7 +3,13 @@ import { describe, expect, test } from 'vitest'
 import { ageDecline } from '#core/weighing/ageDecline'
 import { compareComponents, toMakeEqual } from '#core/weighing/compareComponents'
 import { compareRates } from '#core/weighing/compareRates'
-import { equivalentOf, highestHeld, holdMode, presetBracket, type Equivalent } from '#core/weighing/consoleModes'
+import {
+  equivalentOf,
+  highestHeld,
+  holdMode,
+  presetBracket,
+  type Equivalent,
+} from '#core/weighing/consoleModes'
 import { gapByStep, likeForLike } from '#core/weighing/likeForLike'
 import type { WeighedMachine } from '#core/weighing/machine'
 import { playStyles, type PlayStyle } from '#core/weighing/playStyles'
@@ -13,85 +19,191 @@ import { weigh } from '#core/weighing/weigh'
 import { component, machine, rate, terms, workload } from './machines'
 
 const styles = Object.keys(playStyles) as PlayStyle[]
-const weighed = (own: WeighedMachine, other: WeighedMachine, style: PlayStyle = 'all-round', by = terms()) => weigh(own, other, { terms: by, style, workloads: [workload], ownFrames: null, equivalents: [], formatMoney: String })
-const anyMachine = (id: string) => fc.record({
-  price: fc.integer({ min: 0, max: 200_000 }), taxPercent: fc.integer({ min: 0, max: 25 }), shipping: fc.option(fc.integer({ min: 0, max: 5000 })), brings: fc.subarray(['licence', 'controller'] as const), subscriptionPerYear: fc.integer({ min: 0, max: 9000 }), gameSurcharge: fc.integer({ min: -500, max: 2000 }),
-  hours: fc.integer({ min: 0, max: 20 }), warrantyMonths: fc.integer({ min: 0, max: 60 }), resaleToday: fc.integer({ min: 0, max: 90_000 }), fps: fc.integer({ min: 10, max: 240 }), full: fc.integer({ min: 40, max: 500 }),
-}).map(({ fps, full, ...rest }) => machine({ id, name: id, ...rest, rates: [rate('a', fps, '1920x1080 high', fps * 0.7)], watts: { full, idle: 40, kind: 'estimate' }, targets: [{ name: 't', verdict: fps >= 60 ? 'met' : 'missed' }] }))
+const weighed = (own: WeighedMachine, other: WeighedMachine, style: PlayStyle = 'all-round', by = terms()) =>
+  weigh(own, other, {
+    terms: by,
+    style,
+    workloads: [workload],
+    ownFrames: null,
+    equivalents: [],
+    formatMoney: String,
+  })
+const anyMachine = (id: string) =>
+  fc
+    .record({
+      price: fc.integer({ min: 0, max: 200_000 }),
+      taxPercent: fc.integer({ min: 0, max: 25 }),
+      shipping: fc.option(fc.integer({ min: 0, max: 5000 })),
+      brings: fc.subarray(['licence', 'controller'] as const),
+      subscriptionPerYear: fc.integer({ min: 0, max: 9000 }),
+      gameSurcharge: fc.integer({ min: -500, max: 2000 }),
+      hours: fc.integer({ min: 0, max: 20 }),
+      warrantyMonths: fc.integer({ min: 0, max: 60 }),
+      resaleToday: fc.integer({ min: 0, max: 90_000 }),
+      fps: fc.integer({ min: 10, max: 240 }),
+      full: fc.integer({ min: 40, max: 500 }),
+    })
+    .map(({ fps, full, ...rest }) =>
+      machine({
+        id,
+        name: id,
+        ...rest,
+        rates: [rate('a', fps, '1920x1080 high', fps * 0.7)],
+        watts: { full, idle: 40, kind: 'estimate' },
+        targets: [{ name: 't', verdict: fps >= 60 ? 'met' : 'missed' }],
+      }),
+    )
 const by = terms({ needPrices: { licence: 2400, controller: 3900 }, perHour: 500, idleHours: 1 })
 
 describe('likeForLike', () => {
   test('the steps add up; the gap by step adds up to the gap', () => {
-    fc.assert(fc.property(anyMachine('own'), anyMachine('other'), (own, other) => {
-      const [a, b] = [likeForLike(own, by), likeForLike(other, by)]
-      expect(a.steps.reduce((sum, step) => sum + step.amount, 0)).toBe(a.total)
-      expect(gapByStep(a, b).at(-1)!.soFar).toBe(b.total - a.total)
-    }))
+    fc.assert(
+      fc.property(anyMachine('own'), anyMachine('other'), (own, other) => {
+        const [a, b] = [likeForLike(own, by), likeForLike(other, by)]
+        expect(a.steps.reduce((sum, step) => sum + step.amount, 0)).toBe(a.total)
+        expect(gapByStep(a, b).at(-1)!.soFar).toBe(b.total - a.total)
+      }),
+    )
   })
   test('a step switched off counts nothing, and on again gives the same figure', () => {
-    fc.assert(fc.property(anyMachine('own'), fc.subarray(likeForLikeSteps.map((rule) => rule.id)), (own, off) => {
-      const whole = likeForLike(own, by)
-      const without = likeForLike(own, { ...by, off })
-      expect(without.total).toBe(whole.total - whole.steps.filter((step) => off.includes(step.id)).reduce((sum, step) => sum + step.amount, 0))
-      expect(without.steps.filter((step) => step.isOff).every((step) => step.amount === 0)).toBe(true)
-      expect(likeForLike(own, { ...by, off: [] })).toEqual(whole)
-    }))
+    fc.assert(
+      fc.property(anyMachine('own'), fc.subarray(likeForLikeSteps.map((rule) => rule.id)), (own, off) => {
+        const whole = likeForLike(own, by)
+        const without = likeForLike(own, { ...by, off })
+        expect(without.total).toBe(
+          whole.total -
+            whole.steps.filter((step) => off.includes(step.id)).reduce((sum, step) => sum + step.amount, 0),
+        )
+        expect(without.steps.filter((step) => step.isOff).every((step) => step.amount === 0)).toBe(true)
+        expect(likeForLike(own, { ...by, off: [] })).toEqual(whole)
+      }),
+    )
   })
   test('the builder’s own figure stands, says so, and keeps what was reckoned; also where nothing was', () => {
     const own = likeForLike(machine(), terms({ edits: { own: { price: 55_000, energy: 4000 } } }))
     expect(own.total).toBe(59_000)
-    expect(own.steps).toMatchObject([{ id: 'price', amount: 55_000, from: 'own', reckoned: 60_000 }, { id: 'energy', amount: 4000, reckoned: 0, why: 'your own figure' }])
+    expect(own.steps).toMatchObject([
+      { id: 'price', amount: 55_000, from: 'own', reckoned: 60_000 },
+      { id: 'energy', amount: 4000, reckoned: 0, why: 'your own figure' },
+    ])
     expect(likeForLike(machine({ id: 'other' }), terms({ edits: { own: { price: 1 } } })).total).toBe(60_000)
   })
 })
 
 describe('the verdict', () => {
   test.each(styles)('%s: swapping the machines swaps the winner', (style) => {
-    fc.assert(fc.property(anyMachine('own'), anyMachine('other'), (own, other) => {
-      expect(weighed(other, own, style, by).verdict.winner).toBe({ own: 'other', other: 'own', depends: 'depends' }[weighed(own, other, style, by).verdict.winner])
-    }))
+    fc.assert(
+      fc.property(anyMachine('own'), anyMachine('other'), (own, other) => {
+        expect(weighed(other, own, style, by).verdict.winner).toBe(
+          { own: 'other', other: 'own', depends: 'depends' }[weighed(own, other, style, by).verdict.winner],
+        )
+      }),
+    )
   })
   test.each(styles)('%s: a rival that is better in everything and cheaper always wins', (style) => {
-    fc.assert(fc.property(anyMachine('own'), fc.integer({ min: 1, max: 50_000 }), fc.integer({ min: 4, max: 100 }), (own, cheaper, faster) => {
-      const better = { ...own, id: 'other', name: 'other', price: own.price - cheaper, rates: own.rates.map((each) => ({ ...each, averageFps: each.averageFps * (1 + faster / 100), lowFps: each.lowFps! * (1 + faster / 100) })), watts: { ...own.watts!, full: own.watts!.full * 0.8 }, targets: [{ name: 't', verdict: 'met' as const }] }
-      expect(weighed(own, better, style, by).verdict.winner).toBe('other')
-    }))
+    fc.assert(
+      fc.property(
+        anyMachine('own'),
+        fc.integer({ min: 1, max: 50_000 }),
+        fc.integer({ min: 4, max: 100 }),
+        (own, cheaper, faster) => {
+          const better = {
+            ...own,
+            id: 'other',
+            name: 'other',
+            price: own.price - cheaper,
+            rates: own.rates.map((each) => ({
+              ...each,
+              averageFps: each.averageFps * (1 + faster / 100),
+              lowFps: each.lowFps! * (1 + faster / 100),
+            })),
+            watts: { ...own.watts!, full: own.watts!.full * 0.8 },
+            targets: [{ name: 't', verdict: 'met' as const }],
+          }
+          expect(weighed(own, better, style, by).verdict.winner).toBe('other')
+        },
+      ),
+    )
   })
   test('reads well, with what weighs most on each side and what is not known', () => {
     const own = machine({ name: 'Couch corner', price: 60_000, rates: [rate('a', 72)], hours: 4 })
-    const other = machine({ id: 'b', name: 'Brindlewick', kind: 'prebuilt', price: 80_000, taxPercent: 10, rates: [rate('a', 60)], notStated: ['memory speed'] })
+    const other = machine({
+      id: 'b',
+      name: 'Brindlewick',
+      kind: 'prebuilt',
+      price: 80_000,
+      taxPercent: 10,
+      rates: [rate('a', 60)],
+      notStated: ['memory speed'],
+    })
     const { verdict } = weighed(own, other, 'all-round', terms({ perHour: 1000 }))
-    expect(verdict.sentence).toBe('Build it: Couch corner costs 24000 less to own than Brindlewick and is 20 % faster at the same settings (1 workload).')
-    expect(verdict.forOwn.map((reason) => reason.words)).toEqual(['what is paid until it is ready to use (28000 less)', 'speed'])
+    expect(verdict.sentence).toBe(
+      'Build it: Couch corner costs 24000 less to own than Brindlewick and is 20 % faster at the same settings (1 workload).',
+    )
+    expect(verdict.forOwn.map((reason) => reason.words)).toEqual([
+      'what is paid until it is ready to use (28000 less)',
+      'speed',
+    ])
     expect(verdict.forOther.map((reason) => reason.words)).toEqual(['builder’s hours (4000 less)'])
     expect(verdict.unknown).toBe('its seller does not state memory speed')
   })
   test('the way of playing decides what counts as faster', () => {
-    const own = machine({ price: 50_000, rates: [rate('a', 100, '1920x1080 high', 50)], targets: [{ name: 't', verdict: 'met' }] })
-    const other = machine({ id: 'b', name: 'B', price: 60_000, rates: [rate('a', 90, '1920x1080 high', 70)], targets: [{ name: 't', verdict: 'met' }] })
+    const own = machine({
+      price: 50_000,
+      rates: [rate('a', 100, '1920x1080 high', 50)],
+      targets: [{ name: 't', verdict: 'met' }],
+    })
+    const other = machine({
+      id: 'b',
+      name: 'B',
+      price: 60_000,
+      rates: [rate('a', 90, '1920x1080 high', 70)],
+      targets: [{ name: 't', verdict: 'met' }],
+    })
     expect(weighed(own, other, 'all-round').verdict.winner).toBe('own')
     expect(weighed(own, other, 'competitive').verdict.winner).toBe('depends') // cheaper, but its lows are slower
     expect(weighed(own, other, 'couch').verdict.sentence).toContain('both reach 1 of 1 target')
-    expect(weighed({ ...own, watts: { full: 300, idle: 50, kind: 'measured' } }, { ...other, price: 50_000, watts: { full: 180, idle: 40, kind: 'stated' } }, 'quiet', terms({ tariff: 0 })).verdict).toMatchObject({ winner: 'other', sentence: expect.stringContaining('300 W against 180 W') })
+    expect(
+      weighed(
+        { ...own, watts: { full: 300, idle: 50, kind: 'measured' } },
+        { ...other, price: 50_000, watts: { full: 180, idle: 40, kind: 'stated' } },
+        'quiet',
+        terms({ tariff: 0 }),
+      ).verdict,
+    ).toMatchObject({ winner: 'other', sentence: expect.stringContaining('300 W against 180 W') })
   })
   test('without anything to hold against each other only cost is spoken of', () => {
-    expect(weighed(machine(), machine({ id: 'b', name: 'B', price: 90_000 })).verdict).toMatchObject({ winner: 'depends', sentence: 'Own costs 30000 less to own than B, and no workload can be compared at the same settings.' })
+    expect(weighed(machine(), machine({ id: 'b', name: 'B', price: 90_000 })).verdict).toMatchObject({
+      winner: 'depends',
+      sentence: 'Own costs 30000 less to own than B, and no workload can be compared at the same settings.',
+    })
   })
 })
 
 describe('compareRates', () => {
   test('the means are geometric and leave out what is not like for like', () => {
-    const comparison = compareRates(machine({ rates: [rate('a', 80), rate('b', 50), rate('c', 60), rate('d', 60)] }), machine({ id: 'x', rates: [rate('a', 40), rate('b', 100), rate('c', 30, null)] }))
+    const comparison = compareRates(
+      machine({ rates: [rate('a', 80), rate('b', 50), rate('c', 60), rate('d', 60)] }),
+      machine({ id: 'x', rates: [rate('a', 40), rate('b', 100), rate('c', 30, null)] }),
+    )
     expect(comparison.meanRatio).toBeCloseTo(1, 12) // √(2 · 0.5)
     expect(comparison.pairs.map((pair) => pair.likeForLike)).toEqual([true, true, false])
     expect(comparison.missing).toEqual(['d'])
   })
   test('unknown settings on both sides are not the same settings', () => {
-    expect(compareRates(machine({ rates: [rate('a', 60, null)] }), machine({ rates: [rate('a', 60, null)] })).meanRatio).toBeNull()
+    expect(
+      compareRates(machine({ rates: [rate('a', 60, null)] }), machine({ rates: [rate('a', 60, null)] }))
+        .meanRatio,
+    ).toBeNull()
   })
   test('targets count only where both sides have a rate; narrow counts half', () => {
-    const of = (...verdicts: ('met' | 'narrow' | 'missed' | null)[]) => machine({ targets: verdicts.map((verdict, index) => ({ name: `t${index}`, verdict })) })
-    expect(compareRates(of('met', 'narrow', 'met'), of('met', 'missed', null)).targets).toEqual({ own: { met: 1, narrow: 1 }, other: { met: 1, narrow: 0 }, of: 2 })
+    const of = (...verdicts: ('met' | 'narrow' | 'missed' | null)[]) =>
+      machine({ targets: verdicts.map((verdict, index) => ({ name: `t${index}`, verdict })) })
+    expect(compareRates(of('met', 'narrow', 'met'), of('met', 'missed', null)).targets).toEqual({
+      own: { met: 1, narrow: 1 },
+      other: { met: 1, narrow: 0 },
+      of: 2,
+    })
   })
 })
 
@@ -99,52 +211,123 @@ describe('fixed modes', () => {
   // one megapixel: g = 5 ms · preset, c = 5 ms at index 100
   const frames = { cpuIndex: 100, threads: 8, graphicsIndex: 100, videoMemoryGb: 8, memoryChannels: 2 }
   const mode = { workloadId: 'a', width: 2000, height: 1000, fps: 60, lowFps: null }
-  const proposal = (graphicsIndex: number): Equivalent => ({ by: 'x', saidOn: '2026-01-01', cpuIndex: 100, threads: 8, graphicsIndex, videoMemoryGb: 8 })
+  const proposal = (graphicsIndex: number): Equivalent => ({
+    by: 'x',
+    saidOn: '2026-01-01',
+    cpuIndex: 100,
+    threads: 8,
+    graphicsIndex,
+    videoMemoryGb: 8,
+  })
   test('the heaviest preset that holds resolution and rate, by hand', () => {
     // two megapixels: ultra g = 14 ms, c = 5: t = 14.02 ms, 71.3 fps, held; at index 80 17.5 ms, 57 fps: high, 12.5 ms
-    expect(highestHeld(workload, frames, mode)).toMatchObject({ preset: 'ultra', fps: expect.closeTo(71.3, 1) })
+    expect(highestHeld(workload, frames, mode)).toMatchObject({
+      preset: 'ultra',
+      fps: expect.closeTo(71.3, 1),
+    })
     expect(highestHeld(workload, { ...frames, graphicsIndex: 80 }, mode)!.preset).toBe('high')
     expect(highestHeld(workload, { ...frames, graphicsIndex: 10 }, mode)).toBeNull()
     expect(highestHeld(workload, frames, { ...mode, lowFps: 58 })!.preset).toBe('high') // 71.3 · 0.8 = 57 at ultra
   })
   test('the bracket spans what people propose, and says how sure that is', () => {
     expect(presetBracket(workload, mode, [])).toBeNull()
-    expect(presetBracket(workload, mode, [proposal(80)])).toEqual({ from: 'high', to: 'high', sure: 'hardly' })
-    expect(presetBracket(workload, mode, [proposal(80), proposal(100)])).toEqual({ from: 'high', to: 'ultra', sure: 'fairly' })
-    expect(presetBracket(workload, mode, [proposal(70), proposal(78), proposal(80)])).toEqual({ from: 'high', to: 'high', sure: 'well' })
+    expect(presetBracket(workload, mode, [proposal(80)])).toEqual({
+      from: 'high',
+      to: 'high',
+      sure: 'hardly',
+    })
+    expect(presetBracket(workload, mode, [proposal(80), proposal(100)])).toEqual({
+      from: 'high',
+      to: 'ultra',
+      sure: 'fairly',
+    })
+    expect(presetBracket(workload, mode, [proposal(70), proposal(78), proposal(80)])).toEqual({
+      from: 'high',
+      to: 'high',
+      sure: 'well',
+    })
     expect(presetBracket(workload, mode, [proposal(40), proposal(78), proposal(110)])!.sure).toBe('hardly')
   })
   test('better, level and worse; modes count in the verdict and in no mean', () => {
     expect(holdMode(workload, frames, mode, [proposal(60)]).standing).toBe('better')
     expect(holdMode(workload, { ...frames, graphicsIndex: 80 }, mode, [proposal(75)]).standing).toBe('level')
     expect(holdMode(workload, { ...frames, graphicsIndex: 10 }, mode, []).standing).toBe('worse')
-    const console = machine({ id: 'c', name: 'Console', kind: 'console', price: 70_000, modes: [mode], rates: [rate('a', 60, null)] })
-    const { comparison, verdict } = weigh(machine({ rates: [rate('a', 70)] }), console, { terms: terms(), style: 'couch', workloads: [workload], ownFrames: frames, equivalents: [proposal(60)], formatMoney: String })
+    const console = machine({
+      id: 'c',
+      name: 'Console',
+      kind: 'console',
+      price: 70_000,
+      modes: [mode],
+      rates: [rate('a', 60, null)],
+    })
+    const { comparison, verdict } = weigh(machine({ rates: [rate('a', 70)] }), console, {
+      terms: terms(),
+      style: 'couch',
+      workloads: [workload],
+      ownFrames: frames,
+      equivalents: [proposal(60)],
+      formatMoney: String,
+    })
     expect(comparison).toMatchObject({ meanRatio: null, modes: [{ standing: 'better', heldAt: 'ultra' }] })
-    expect(verdict).toMatchObject({ winner: 'own', sentence: expect.stringContaining('holds its one fixed mode, 1 at finer settings') })
+    expect(verdict).toMatchObject({
+      winner: 'own',
+      sentence: expect.stringContaining('holds its one fixed mode, 1 at finer settings'),
+    })
   })
   test('a console’s insides: the median of what is proposed, with its range', () => {
-    expect(equivalentOf([proposal(90), proposal(104), proposal(96)])).toMatchObject({ machine: { graphicsIndex: 96 }, range: { low: 90, high: 104 }, proposals: 3 })
+    expect(equivalentOf([proposal(90), proposal(104), proposal(96)])).toMatchObject({
+      machine: { graphicsIndex: 96 },
+      range: { low: 90, high: 104 },
+      proposals: 3,
+    })
     expect(equivalentOf([])).toBeNull()
   })
 })
 
 describe('components', () => {
-  const side = (graphicsIndex: number, extra: Partial<Parameters<typeof component>[0]> = {}) => machine({ components: [component({ facts: { graphicsIndex }, ...extra }), component({ role: 'memory', facts: { capacityGb: 16, kitCount: 2 } })] })
+  const side = (graphicsIndex: number, extra: Partial<Parameters<typeof component>[0]> = {}) =>
+    machine({
+      components: [
+        component({ facts: { graphicsIndex }, ...extra }),
+        component({ role: 'memory', facts: { capacityGb: 16, kitCount: 2 } }),
+      ],
+    })
   test('better, level, worse and not stated, with the figure that decides', () => {
-    const lines = (own: WeighedMachine, other: WeighedMachine) => compareComponents(own, other).map((line) => [line.role, line.standing, line.figure])
-    expect(lines(side(111), side(100))).toEqual([['graphics', 'better', '+11 %'], ['memory', 'level', '']])
+    const lines = (own: WeighedMachine, other: WeighedMachine) =>
+      compareComponents(own, other).map((line) => [line.role, line.standing, line.figure])
+    expect(lines(side(111), side(100))).toEqual([
+      ['graphics', 'better', '+11 %'],
+      ['memory', 'level', ''],
+    ])
     expect(lines(side(100), side(101))[0]).toEqual(['graphics', 'level', ''])
     expect(lines(side(80), side(100))[0]).toEqual(['graphics', 'worse', '−20 %'])
-    expect(lines(side(80), side(100, { state: 'missing', label: 'Tarn 420' }))[0]).toEqual(['graphics', 'not stated', 'reckoned as Tarn 420'])
+    expect(lines(side(80), side(100, { state: 'missing', label: 'Tarn 420' }))[0]).toEqual([
+      'graphics',
+      'not stated',
+      'reckoned as Tarn 420',
+    ])
     expect(compareComponents(machine(), side(100))).toEqual([])
   })
   test('two kits of memory count together', () => {
-    const two = machine({ components: [component({ role: 'memory', facts: { capacityGb: 8, kitCount: 1 } }), component({ role: 'memory', facts: { capacityGb: 8, kitCount: 1 } })] })
+    const two = machine({
+      components: [
+        component({ role: 'memory', facts: { capacityGb: 8, kitCount: 1 } }),
+        component({ role: 'memory', facts: { capacityGb: 8, kitCount: 1 } }),
+      ],
+    })
     expect(compareComponents(two, side(1)).find((line) => line.role === 'memory')!.standing).toBe('level')
   })
   test('to make them equal: the cheapest part of each worse role that is no worse', () => {
-    const parts = [90, 100, 120].map((graphicsIndex) => ({ part: { id: String(graphicsIndex), role: 'graphics' as const, make: '', name: String(graphicsIndex), facts: { graphicsIndex } }, price: graphicsIndex * 100 }))
+    const parts = [90, 100, 120].map((graphicsIndex) => ({
+      part: {
+        id: String(graphicsIndex),
+        role: 'graphics' as const,
+        make: '',
+        name: String(graphicsIndex),
+        facts: { graphicsIndex },
+      },
+      price: graphicsIndex * 100,
+    }))
     expect(toMakeEqual(side(80), side(100), parts).map((each) => each.price)).toEqual([10_000])
     expect(toMakeEqual(side(100), side(80), parts)).toEqual([])
   })
@@ -152,13 +335,34 @@ describe('components', () => {
 
 describe('ageDecline', () => {
   test('finds the share that parts keep a year, whatever they are worth', () => {
-    const parts = Array.from({ length: 12 }, (_, index) => ({ role: 'graphics', ageYears: index % 5, worth: 50 + 10 * index, street: (50 + 10 * index) ** 1.2 * 0.83 ** (index % 5) * 100 }))
-    expect(ageDecline(parts.map((part) => ({ ...part, street: 0.83 ** part.ageYears * 10_000, worth: null }))).keeps.graphics).toBeCloseTo(0.83, 6)
-    expect(ageDecline(parts)).toMatchObject({ keeps: { graphics: expect.closeTo(0.83, 6) }, whole: expect.closeTo(0.83, 6), parts: 12 })
+    const parts = Array.from({ length: 12 }, (_, index) => ({
+      role: 'graphics',
+      ageYears: index % 5,
+      worth: 50 + 10 * index,
+      street: (50 + 10 * index) ** 1.2 * 0.83 ** (index % 5) * 100,
+    }))
+    expect(
+      ageDecline(parts.map((part) => ({ ...part, street: 0.83 ** part.ageYears * 10_000, worth: null })))
+        .keeps.graphics,
+    ).toBeCloseTo(0.83, 6)
+    expect(ageDecline(parts)).toMatchObject({
+      keeps: { graphics: expect.closeTo(0.83, 6) },
+      whole: expect.closeTo(0.83, 6),
+      parts: 12,
+    })
   })
   test('too few parts or ages: the default for all; never below or above what is believed', () => {
-    expect(ageDecline([{ role: 'cpu', ageYears: 1, worth: 100, street: 100 }])).toEqual({ keeps: {}, whole: 0.8, parts: 0 })
-    const rising = Array.from({ length: 8 }, (_, index) => ({ role: 'cpu', ageYears: index, worth: 100, street: 100 * 1.2 ** index }))
+    expect(ageDecline([{ role: 'cpu', ageYears: 1, worth: 100, street: 100 }])).toEqual({
+      keeps: {},
+      whole: 0.8,
+      parts: 0,
+    })
+    const rising = Array.from({ length: 8 }, (_, index) => ({
+      role: 'cpu',
+      ageYears: index,
+      worth: 100,
+      street: 100 * 1.2 ** index,
+    }))
     expect(ageDecline(rising).keeps.cpu).toBe(0.97)
   })
 })

@@ -7,15 +7,26 @@ import { weigh } from '#core/weighing/weigh'
 import { component, machine, rate, terms } from './machines'
 
 /** Each case reckoned by hand in its comment. */
-const steps = (own: WeighedMachine, by: Partial<WeighingTerms> = {}) => likeForLike(own, terms(by)).steps.map((step) => [step.id, step.amount])
+const steps = (own: WeighedMachine, by: Partial<WeighingTerms> = {}) =>
+  likeForLike(own, terms(by)).steps.map((step) => [step.id, step.amount])
 const total = (own: WeighedMachine, by: Partial<WeighingTerms> = {}) => likeForLike(own, terms(by)).total
 
 describe('ten machines weighed by hand', () => {
   test('1 · a prebuilt that lacks two things of the list', () => {
     // 949.00 + 13 % = 123.37 + 35.00 + keyboard 28.00 + controller 39.00 = 1174.37
     const prebuilt = machine({ price: 94_900, taxPercent: 13, shipping: 3500, brings: ['licence'] })
-    expect(steps(prebuilt, { needPrices: { licence: 2400, 'keyboard-mouse': 2800, controller: 3900 } })).toEqual([['price', 94_900], ['tax', 12_337], ['shipping', 3500], ['keyboard-mouse', 2800], ['controller', 3900]])
-    expect(total(prebuilt, { needPrices: { licence: 2400, 'keyboard-mouse': 2800, controller: 3900 } })).toBe(117_437)
+    expect(
+      steps(prebuilt, { needPrices: { licence: 2400, 'keyboard-mouse': 2800, controller: 3900 } }),
+    ).toEqual([
+      ['price', 94_900],
+      ['tax', 12_337],
+      ['shipping', 3500],
+      ['keyboard-mouse', 2800],
+      ['controller', 3900],
+    ])
+    expect(total(prebuilt, { needPrices: { licence: 2400, 'keyboard-mouse': 2800, controller: 3900 } })).toBe(
+      117_437,
+    )
   })
   test('2 · delivery that only one of two sellers counts: the silent one gets the usual delivery', () => {
     // 800.00 with delivery in it; 780.00 and nothing said of it: 780.00 + 35.00 = 815.00, so the first is 15.00 cheaper
@@ -23,10 +34,20 @@ describe('ten machines weighed by hand', () => {
     expect(total(machine({ price: 78_000, shipping: null }))).toBe(81_500)
   })
   test('3 · memory speed not stated: the same CPU behind the slowest memory of its generation', () => {
-    const library = [['cpu', { socket: 'S', cpuIndex: 100, threads: 12, limitW: 65 }], ['graphics', { graphicsIndex: 100, vramGb: 8, boardPowerW: 120 }], ['motherboard', { socket: 'S', memoryGeneration: 'DDR4', formFactor: 'ATX' }], ['memory', { memoryGeneration: 'DDR4', capacityGb: 16, kitCount: 2, speedMts: 3200 }]] as const
+    const library = [
+      ['cpu', { socket: 'S', cpuIndex: 100, threads: 12, limitW: 65 }],
+      ['graphics', { graphicsIndex: 100, vramGb: 8, boardPowerW: 120 }],
+      ['motherboard', { socket: 'S', memoryGeneration: 'DDR4', formFactor: 'ATX' }],
+      ['memory', { memoryGeneration: 'DDR4', capacityGb: 16, kitCount: 2, speedMts: 3200 }],
+    ] as const
     const parts = library.map(([role, facts]) => ({ id: role, role, make: '', name: role, facts }))
     const said = { ...unknownRival, cpuId: 'cpu', graphicsId: 'graphics', memoryGb: 16, memoryModules: 2 }
-    const memory = (mts: number | null) => rivalComponents({ ...said, memoryMts: mts }, new Map(parts.map((part) => [part.id, part])), parts.map((part) => ({ part, price: 5000 }))).find((each) => each.role === 'memory')!
+    const memory = (mts: number | null) =>
+      rivalComponents(
+        { ...said, memoryMts: mts },
+        new Map(parts.map((part) => [part.id, part])),
+        parts.map((part) => ({ part, price: 5000 })),
+      ).find((each) => each.role === 'memory')!
     expect(memory(null).facts.speedMts).toBe(2133)
     expect(memory(3200).facts.speedMts).toBe(3200)
     expect(memory(null).facts).toMatchObject({ capacityGb: 16, kitCount: 2 })
@@ -35,37 +56,84 @@ describe('ten machines weighed by hand', () => {
     // 599.00 + 13 % 77.87 + 3 · 79.00 + 3 · 4 games · 14.00 = 599 + 77.87 + 237 + 168 = 1081.87
     // less what is left: 420.00 · 0.8³ = 215.04
     // outside its year of warranty 2 of 3 years: 0.08 · 0.2 (new) · 599.00 · 2 = 19.17
-    const console = machine({ kind: 'console', price: 59_900, taxPercent: 13, subscriptionPerYear: 7900, gameSurcharge: 1400, resaleToday: 42_000, warrantyMonths: 12 })
-    expect(steps(console)).toEqual([['price', 59_900], ['tax', 7787], ['faults', 1917], ['subscription', 23_700], ['games', 16_800], ['value-left', -21_504]])
+    const console = machine({
+      kind: 'console',
+      price: 59_900,
+      taxPercent: 13,
+      subscriptionPerYear: 7900,
+      gameSurcharge: 1400,
+      resaleToday: 42_000,
+      warrantyMonths: 12,
+    })
+    expect(steps(console)).toEqual([
+      ['price', 59_900],
+      ['tax', 7787],
+      ['faults', 1917],
+      ['subscription', 23_700],
+      ['games', 16_800],
+      ['value-left', -21_504],
+    ])
     expect(total(console)).toBe(88_600)
   })
   test('5 · a longer warranty takes its years off the own fault cost', () => {
     // a used card of 100.00 fails with 0.08 a year: 3 years 24.00; with 2 years of warranty 8.00; with 3 nothing
-    const faults = (warrantyMonths: number) => steps(machine({ components: [component({ warrantyMonths })] }), { wholeFactor: 0 }).find(([id]) => id === 'faults')?.[1]
+    const faults = (warrantyMonths: number) =>
+      steps(machine({ components: [component({ warrantyMonths })] }), { wholeFactor: 0 }).find(
+        ([id]) => id === 'faults',
+      )?.[1]
     expect([faults(0), faults(24), faults(36)]).toEqual([2400, 800, undefined])
   })
   test('6 · a used build without a licence against one that has it', () => {
     // 600.00 + licence 24.00 = 624.00 against 615.00 with it
     const by = { needPrices: { licence: 2400 } }
-    expect([total(machine(), by), total(machine({ price: 61_500, brings: ['licence'] }), by)]).toEqual([62_400, 61_500])
+    expect([total(machine(), by), total(machine({ price: 61_500, brings: ['licence'] }), by)]).toEqual([
+      62_400, 61_500,
+    ])
   })
   test('7 · energy: 250 W for two hours a day at 0.20, three years', () => {
     // 0.25 kW · 2 h · 365 · 0.20 = 36.50 a year, 109.50 in three
-    expect(steps(machine({ watts: { full: 250, idle: 60, kind: 'measured' } })).find(([id]) => id === 'energy')).toEqual(['energy', 10_950])
+    expect(
+      steps(machine({ watts: { full: 250, idle: 60, kind: 'measured' } })).find(([id]) => id === 'energy'),
+    ).toEqual(['energy', 10_950])
   })
   test('8 · value left: parts lose by their kind, a thing that was not counted leaves nothing', () => {
     // 0.9 · (100.00 · 0.8³ + 50.00 · 0.9³) = 0.9 · (51.20 + 36.45) = 78.885, away from zero 78.89
-    const own = machine({ components: [component({ warrantyMonths: 36 }), component({ role: 'supply', street: 5000, warrantyMonths: 36 }), component({ role: 'case', street: 9900, counted: false, warrantyMonths: 36 })] })
-    expect(steps(own, { keeps: { whole: 0.8, supply: 0.9 } }).find(([id]) => id === 'value-left')).toEqual(['value-left', -7889])
+    const own = machine({
+      components: [
+        component({ warrantyMonths: 36 }),
+        component({ role: 'supply', street: 5000, warrantyMonths: 36 }),
+        component({ role: 'case', street: 9900, counted: false, warrantyMonths: 36 }),
+      ],
+    })
+    expect(steps(own, { keeps: { whole: 0.8, supply: 0.9 } }).find(([id]) => id === 'value-left')).toEqual([
+      'value-left',
+      -7889,
+    ])
   })
   test('9 · wanted things beyond the list come off, hours are a step of their own', () => {
     // 600.00 − headset 30.00 + 6 h · 12.00 = 642.00
-    expect(total(machine({ extras: [{ label: 'headset', worth: 3000 }], hours: 6 }), { perHour: 1200 })).toBe(64_200)
+    expect(total(machine({ extras: [{ label: 'headset', worth: 3000 }], hours: 6 }), { perHour: 1200 })).toBe(
+      64_200,
+    )
   })
   test('10 · tipping price: at what price of its card the build is no longer the cheaper', () => {
     // the build costs 500.00 + card 131.00, the prebuilt 780.00, as fast: it turns where the card costs 280.00
-    const other = machine({ id: 'other', name: 'Other', kind: 'prebuilt', price: 78_000, rates: [rate('a', 60)] })
-    const winnerAt = (card: number) => weigh(machine({ price: 50_000 + card, rates: [rate('a', 60)] }), other, { terms: terms(), style: 'all-round', workloads: [], ownFrames: null, equivalents: [], formatMoney: String }).verdict.winner
+    const other = machine({
+      id: 'other',
+      name: 'Other',
+      kind: 'prebuilt',
+      price: 78_000,
+      rates: [rate('a', 60)],
+    })
+    const winnerAt = (card: number) =>
+      weigh(machine({ price: 50_000 + card, rates: [rate('a', 60)] }), other, {
+        terms: terms(),
+        style: 'all-round',
+        workloads: [],
+        ownFrames: null,
+        equivalents: [],
+        formatMoney: String,
+      }).verdict.winner
     expect(winnerAt(13_100)).toBe('own')
     const { above, below } = tippingPoint(winnerAt, 13_100, { from: 0, to: 60_000 })
     expect(below).toBeNull()

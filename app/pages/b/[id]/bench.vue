@@ -11,29 +11,50 @@ const build = useBuild()
 const { run } = useDeed()
 const view = computed(() => build.view!)
 const mode = useRouteState('mode', 'targets')
-const modes = [['targets', 'Targets'], ['runs', 'Runs'], ['frames', 'Frame times'], ['map', 'Limit map'], ['before', 'Before and after'], ['work', 'Other work'], ['value', 'Value'], ['living', 'Living with it']] as const
+const modes = [
+  ['targets', 'Targets'],
+  ['runs', 'Runs'],
+  ['frames', 'Frame times'],
+  ['map', 'Limit map'],
+  ['before', 'Before and after'],
+  ['work', 'Other work'],
+  ['value', 'Value'],
+  ['living', 'Living with it'],
+] as const
 const bench = shallowRef<BenchView | null>(null)
 const library = shallowRef<LibraryView | null>(null)
 const frames = useFrameLogs()
 const writing = ref(false)
-const fromLog = shallowRef<{ name: string; figures: Partial<RunDraft>; times(): Promise<Float32Array> } | null>(null)
+const fromLog = shallowRef<{
+  name: string
+  figures: Partial<RunDraft>
+  times(): Promise<Float32Array>
+} | null>(null)
 const missing = computed(() => view.value.targets[0]?.missing ?? [])
 const runsIn = computed(() => Math.max(0, ...view.value.targets.map((target) => target.estimate?.runs ?? 0)))
 const fetchBench = () => request<BenchView>(`/api/builds/${view.value.id}/bench`)
 const load = () => run(async () => (bench.value = await fetchBench()))
 let isFresh = false
-watch(() => view.value, () => {
-  if (!isFresh) void load()
-  isFresh = false
-}, { immediate: true })
+watch(
+  () => view.value,
+  () => {
+    if (!isFresh) void load()
+    isFresh = false
+  },
+  { immediate: true },
+)
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
 /** A run moves estimates and targets: build and bench are reckoned anew and shown together, so that a working never lists other runs than the estimate rests on. */
-const changed = () => run(async () => {
-  const [next, fresh] = await Promise.all([request<BuildView>(`/api/builds/${view.value.id}`), fetchBench()])
-  bench.value = fresh
-  isFresh = true
-  build.take(next, '')
-})
+const changed = () =>
+  run(async () => {
+    const [next, fresh] = await Promise.all([
+      request<BuildView>(`/api/builds/${view.value.id}`),
+      fetchBench(),
+    ])
+    bench.value = fresh
+    isFresh = true
+    build.take(next, '')
+  })
 useKeys({ n: () => (writing.value = library.value !== null) })
 const dropping = ref(false)
 useEventListener(document, 'dragover', (event: DragEvent) => {
@@ -58,9 +79,22 @@ async function openLog(id: string, name: string) {
 }
 function saveFromLog(name: string, { statistics }: LogStretch) {
   if (!statistics) return
-  const round = (value: number | null | undefined) => (value === null || value === undefined ? null : Math.round(value * 10) / 10)
-  const low = view.value.houseRules.lowMethod === 'worst-share' ? statistics.onePercentLow?.worstShare : statistics.onePercentLow?.percentile
-  fromLog.value = { name, times: () => frames.times(name), figures: { averageFps: round(statistics.averageFps)!, lowFps: round(low), minFps: statistics.minWindowFps, maxFps: statistics.maxWindowFps } }
+  const round = (value: number | null | undefined) =>
+    value === null || value === undefined ? null : Math.round(value * 10) / 10
+  const low =
+    view.value.houseRules.lowMethod === 'worst-share'
+      ? statistics.onePercentLow?.worstShare
+      : statistics.onePercentLow?.percentile
+  fromLog.value = {
+    name,
+    times: () => frames.times(name),
+    figures: {
+      averageFps: round(statistics.averageFps)!,
+      lowFps: round(low),
+      minFps: statistics.minWindowFps,
+      maxFps: statistics.maxWindowFps,
+    },
+  }
   writing.value = true
 }
 async function saved() {
@@ -77,29 +111,103 @@ useHead({ title: 'Bench · Tarvin' })
 
 <template>
   <div class="relative px-5 py-4">
-    <div class="mb-3 flex flex-wrap items-center gap-2"><h1 class="mr-2">Bench</h1><button v-for="[key, name] in modes" :key="key" type="button" class="button !py-0.5" :class="{ 'button-main': mode === key }" :aria-pressed="mode === key" @click="mode = key">{{ name }}</button></div>
-    <p v-if="frames.failed.value && !frames.waiting.value" class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5" role="alert">{{ frames.failed.value }}</p>
+    <div class="mb-3 flex flex-wrap items-center gap-2">
+      <h1 class="mr-2">Bench</h1>
+      <button
+        v-for="[key, name] in modes"
+        :key="key"
+        type="button"
+        class="button !py-0.5"
+        :class="{ 'button-main': mode === key }"
+        :aria-pressed="mode === key"
+        @click="mode = key"
+      >
+        {{ name }}
+      </button>
+    </div>
+    <p
+      v-if="frames.failed.value && !frames.waiting.value"
+      class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5"
+      role="alert"
+    >
+      {{ frames.failed.value }}
+    </p>
     <template v-if="mode === 'targets'">
-      <p class="text-soft">{{ view.machineName.cpu ?? 'no CPU yet' }} · {{ view.machineName.graphics ?? 'no card yet' }} · {{ runsIn === 0 ? 'from the library’s defaults, no run is in them yet' : `fitted to runs, up to ${runsIn} a workload` }}</p>
-      <p v-if="view.targets.length === 0" class="mt-4 text-waiting">The brief has no targets. <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Write one down</NuxtLink>.</p>
-      <p v-else-if="missing.length > 0" class="mt-4 text-waiting">No estimate yet: it wants {{ missing.join(' and ') }}. Put one into the build from Leads or Prices.</p>
+      <p class="text-soft">
+        {{ view.machineName.cpu ?? 'no CPU yet' }} · {{ view.machineName.graphics ?? 'no card yet' }} ·
+        {{
+          runsIn === 0
+            ? 'from the library’s defaults, no run is in them yet'
+            : `fitted to runs, up to ${runsIn} a workload`
+        }}
+      </p>
+      <p v-if="view.targets.length === 0" class="mt-4 text-waiting">
+        The brief has no targets.
+        <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Write one down</NuxtLink>.
+      </p>
+      <p v-else-if="missing.length > 0" class="mt-4 text-waiting">
+        No estimate yet: it wants {{ missing.join(' and ') }}. Put one into the build from Leads or Prices.
+      </p>
       <template v-else>
         <TargetAxis :view="view" :bench="bench" class="mt-2" />
         <TargetNeeds v-if="bench" :view="view" :bench="bench" class="mt-3" />
-        <div class="mt-3 grid grid-cols-3 gap-3 max-lg:grid-cols-1"><MillisecondRuler v-for="target in view.targets" :key="target.id" :target="target" :view="view" /></div>
+        <div class="mt-3 grid grid-cols-3 gap-3 max-lg:grid-cols-1">
+          <MillisecondRuler v-for="target in view.targets" :key="target.id" :target="target" :view="view" />
+        </div>
       </template>
     </template>
     <p v-else-if="!bench || !library" class="text-soft" role="status">Measuring up…</p>
-    <RunTable v-else-if="mode === 'runs'" :view="view" :bench="bench" @changed="changed" @add="writing = true" @open-log="openLog" />
-    <FrameTimes v-else-if="mode === 'frames'" :view="view" :bench="bench" :frames="frames" @save="saveFromLog" />
-    <p v-else-if="!bench.machine && mode === 'map'" class="text-waiting">No map yet: it wants {{ missing.join(' and ') || 'a CPU and a card' }}.</p>
-    <LimitMap v-else-if="mode === 'map'" :key="`${bench.machine!.cpuIndex} ${bench.machine!.graphicsIndex}`" :view="view" :bench="bench" />
+    <RunTable
+      v-else-if="mode === 'runs'"
+      :view="view"
+      :bench="bench"
+      @changed="changed"
+      @add="writing = true"
+      @open-log="openLog"
+    />
+    <FrameTimes
+      v-else-if="mode === 'frames'"
+      :view="view"
+      :bench="bench"
+      :frames="frames"
+      @save="saveFromLog"
+    />
+    <p v-else-if="!bench.machine && mode === 'map'" class="text-waiting">
+      No map yet: it wants {{ missing.join(' and ') || 'a CPU and a card' }}.
+    </p>
+    <LimitMap
+      v-else-if="mode === 'map'"
+      :key="`${bench.machine!.cpuIndex} ${bench.machine!.graphicsIndex}`"
+      :view="view"
+      :bench="bench"
+    />
     <BeforeAfter v-else-if="mode === 'before'" :bench="bench" />
     <WorkLeaf v-else-if="mode === 'work'" :view="view" :bench="bench" :library="library" @changed="load" />
     <ValueStairs v-else-if="mode === 'value'" :view="view" :bench="bench" />
     <LivingLeaf v-else :bench="bench" />
-    <LogColumns v-if="frames.waiting.value" :key="frames.waiting.value.file.name" :log="frames.waiting.value" :progress="frames.progress.value" :failed="frames.failed.value" @read="read" @close="frames.progress.value === null ? frames.forget() : frames.cancel()" />
-    <RunForm v-if="writing && library" :view="view" :library="library" :from-log="fromLog" @close="close" @saved="saved" />
-    <div v-if="dropping" class="pointer-events-none fixed inset-8 z-30 grid place-items-center border-2 border-dashed border-info bg-info-ground/80 text-lg" aria-hidden="true">Drop the frame-time log</div>
+    <LogColumns
+      v-if="frames.waiting.value"
+      :key="frames.waiting.value.file.name"
+      :log="frames.waiting.value"
+      :progress="frames.progress.value"
+      :failed="frames.failed.value"
+      @read="read"
+      @close="frames.progress.value === null ? frames.forget() : frames.cancel()"
+    />
+    <RunForm
+      v-if="writing && library"
+      :view="view"
+      :library="library"
+      :from-log="fromLog"
+      @close="close"
+      @saved="saved"
+    />
+    <div
+      v-if="dropping"
+      class="pointer-events-none fixed inset-8 z-30 grid place-items-center border-2 border-dashed border-info bg-info-ground/80 text-lg"
+      aria-hidden="true"
+    >
+      Drop the frame-time log
+    </div>
   </div>
 </template>

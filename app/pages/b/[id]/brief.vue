@@ -24,10 +24,27 @@ async function save(brief: BriefInput) {
     <div class="mb-4 flex items-center">
       <h1>Brief</h1>
       <div class="ml-auto flex gap-2">
-        <a v-for="[as, name] in [['json', 'JSON'], ['csv', 'CSV of lines'], ['md', 'Markdown']]" :key="as" class="button" :href="`/api/builds/${id}/export?as=${as}`" download>Export {{ name }}</a>
+        <a
+          v-for="[as, name] in [
+            ['json', 'JSON'],
+            ['csv', 'CSV of lines'],
+            ['md', 'Markdown'],
+          ]"
+          :key="as"
+          class="button"
+          :href="`/api/builds/${id}/export?as=${as}`"
+          download
+          >Export {{ name }}</a
+        >
       </div>
     </div>
     <CapLine ref="cap" class="mb-4" />
-    <BriefForm v-if="initial" :storage-key="`tarvin-brief-${id}`" :initial="initial" :workloads="build.view!.workloads" :save="save" />
+    <BriefForm
+      v-if="initial"
+      :storage-key="`tarvin-brief-${id}`"
+      :initial="initial"
+      :workloads="build.view!.workloads"
+      :save="save"
+    />
   </div>
 </template>

@@ -21,12 +21,18 @@ const roleState = useRouteState('role')
 const orderState = useRouteState('order', 'saving')
 const showState = useRouteState('show', 'open')
 const role = computed({ get: () => roleState.value as Role | '', set: (value) => (roleState.value = value) })
-const order = computed({ get: () => orderState.value as LeadOrder, set: (value) => (orderState.value = value) })
+const order = computed({
+  get: () => orderState.value as LeadOrder,
+  set: (value) => (orderState.value = value),
+})
 const show = computed({ get: () => showState.value as LeadShow, set: (value) => (showState.value = value) })
 const capturing = ref<'no' | 'new' | 'edit'>('no')
 
 async function load() {
-  const [inbox, cameIn] = await Promise.all([request<LeadInboxView>(`/api/builds/${id}/leads`), request<LookoutHit[]>(`/api/builds/${id}/lookouts`)])
+  const [inbox, cameIn] = await Promise.all([
+    request<LeadInboxView>(`/api/builds/${id}/leads`),
+    request<LookoutHit[]>(`/api/builds/${id}/lookouts`),
+  ])
   hits.value = cameIn
   leads.value = inbox.leads
   unvalued.value = inbox.unvalued
@@ -34,20 +40,35 @@ async function load() {
 }
 onMounted(() => run(load))
 /** What is known of a chosen lead moves its line on the receipt. */
-const changed = () => run(async () => {
-  await load()
-  if (lead.value?.choiceId) await build.load(id)
-})
+const changed = () =>
+  run(async () => {
+    await load()
+    if (lead.value?.choiceId) await build.load(id)
+  })
 const hitIds = computed(() => new Set(hits.value.map((each) => each.leadId)))
-const shown = computed(() => arrangeLeads(leads.value ?? [], { show: show.value, role: role.value, order: order.value, today, hits: hitIds.value, trips: trips.value }))
-const untied = computed(() => (leads.value ?? []).filter((each) => each.state === 'open' && each.things.length === 0).length)
+const shown = computed(() =>
+  arrangeLeads(leads.value ?? [], {
+    show: show.value,
+    role: role.value,
+    order: order.value,
+    today,
+    hits: hitIds.value,
+    trips: trips.value,
+  }),
+)
+const untied = computed(
+  () => (leads.value ?? []).filter((each) => each.state === 'open' && each.things.length === 0).length,
+)
 const hit = computed(() => hits.value.find((each) => each.leadId === lead.value?.id))
 async function seen() {
   const { lookoutId, leadId: seenLead } = hit.value!
-  await run(async () => {
-    await request(`/api/lookouts/${lookoutId}/seen`, { method: 'POST', body: { leadId: seenLead } })
-    await load()
-  }, { message: 'seen to; this lookout no longer announces it' })
+  await run(
+    async () => {
+      await request(`/api/lookouts/${lookoutId}/seen`, { method: 'POST', body: { leadId: seenLead } })
+      await load()
+    },
+    { message: 'seen to; this lookout no longer announces it' },
+  )
 }
 const lead = computed(() => leads.value?.find((each) => each.id === leadId.value) ?? shown.value[0] ?? null)
 
@@ -67,20 +88,26 @@ async function choose() {
       await build.putBack(choiceId, chosen.title)
       await load()
     }
-    await run(async () => {
-      await build.takeOut(choiceId, chosen.title)
-      await load()
-    }, { message: `${chosen.title} taken out`, undo: lastUndo })
+    await run(
+      async () => {
+        await build.takeOut(choiceId, chosen.title)
+        await load()
+      },
+      { message: `${chosen.title} taken out`, undo: lastUndo },
+    )
   } else {
     lastUndo = async () => {
       const made = build.view!.choices.find((choice) => choice.leadId === chosen.id)
       if (made) await build.takeOut(made.id, chosen.title)
       await load()
     }
-    await run(async () => {
-      await build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title)
-      await load()
-    }, { message: `${chosen.title} put into the build`, undo: lastUndo })
+    await run(
+      async () => {
+        await build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title)
+        await load()
+      },
+      { message: `${chosen.title} put into the build`, undo: lastUndo },
+    )
   }
 }
 async function pass() {
@@ -94,11 +121,17 @@ async function pass() {
     await load()
     leadId.value = passed.id
   }
-  await run(async () => {
-    await request(`/api/leads/${passed.id}`, { method: 'PATCH', body: { state: to } })
-    await load()
-    leadId.value = next?.id ?? ''
-  }, { message: to === 'passed' ? `passed on ${passed.title}` : `${passed.title} is open again`, undo: lastUndo })
+  await run(
+    async () => {
+      await request(`/api/leads/${passed.id}`, { method: 'PATCH', body: { state: to } })
+      await load()
+      leadId.value = next?.id ?? ''
+    },
+    {
+      message: to === 'passed' ? `passed on ${passed.title}` : `${passed.title} is open again`,
+      undo: lastUndo,
+    },
+  )
 }
 async function ask() {
   const asked = lead.value
@@ -126,27 +159,119 @@ function edit(leadToEdit: string) {
   editingId.value = leadToEdit
   capturing.value = 'edit'
 }
-useKeys({ arrowdown: () => move(1), arrowup: () => move(-1), k: () => void choose(), p: () => void pass(), z: () => void undo(), a: () => void ask(), n: () => (capturing.value = 'new'), e: () => lead.value && edit(lead.value.id) })
+useKeys({
+  arrowdown: () => move(1),
+  arrowup: () => move(-1),
+  k: () => void choose(),
+  p: () => void pass(),
+  z: () => void undo(),
+  a: () => void ask(),
+  n: () => (capturing.value = 'new'),
+  e: () => lead.value && edit(lead.value.id),
+})
 </script>
 
 <template>
   <div class="flex h-full min-h-0 max-md:flex-col">
-    <LeadInbox v-model:role="role" v-model:order="order" v-model:show="show" :leads="shown" :unvalued="unvalued" :hits="hitIds" :untied="untied" :selected="lead?.id ?? ''" :currency="build.view!.currency" :today="today" @select="leadId = $event" @capture="capturing = 'new'" @edit="edit" />
+    <LeadInbox
+      v-model:role="role"
+      v-model:order="order"
+      v-model:show="show"
+      :leads="shown"
+      :unvalued="unvalued"
+      :hits="hitIds"
+      :untied="untied"
+      :selected="lead?.id ?? ''"
+      :currency="build.view!.currency"
+      :today="today"
+      @select="leadId = $event"
+      @capture="capturing = 'new'"
+      @edit="edit"
+    />
     <div v-if="lead" class="flex min-h-0 min-w-0 flex-1 flex-col">
       <div class="min-h-0 flex-1 overflow-y-auto px-4 py-3">
         <div class="mb-3 flex items-start gap-3 max-md:flex-col">
-          <div class="min-w-0"><h1>{{ lead.title }}</h1><p class="text-soft">{{ lead.sourceName }} · {{ lead.condition }}<template v-if="lead.place"> · {{ lead.place }}</template> · {{ leadAge(lead, today) }}</p></div>
-          <div class="ml-auto flex shrink-0 gap-2 max-md:ml-0"><button type="button" class="button" @click="edit(lead.id)">Change</button><button type="button" class="button" @click="pass">{{ lead.state === 'open' ? 'Pass on' : 'Open again' }}</button><button type="button" class="button button-main" @click="choose">{{ lead.choiceId ? 'Take out' : 'Put into the build' }}</button></div>
+          <div class="min-w-0">
+            <h1>{{ lead.title }}</h1>
+            <p class="text-soft">
+              {{ lead.sourceName }} · {{ lead.condition
+              }}<template v-if="lead.place"> · {{ lead.place }}</template> · {{ leadAge(lead, today) }}
+            </p>
+          </div>
+          <div class="ml-auto flex shrink-0 gap-2 max-md:ml-0">
+            <button type="button" class="button" @click="edit(lead.id)">Change</button
+            ><button type="button" class="button" @click="pass">
+              {{ lead.state === 'open' ? 'Pass on' : 'Open again' }}</button
+            ><button type="button" class="button button-main" @click="choose">
+              {{ lead.choiceId ? 'Take out' : 'Put into the build' }}
+            </button>
+          </div>
         </div>
-        <p v-if="hit" class="mb-2 flex items-center gap-3 border-l-4 border-settled bg-settled-ground px-3 py-1.5"><span>Came in under your limit: {{ hit.partName }} for <b class="figures">{{ amount(hit.cost, hit.currency) }}</b>{{ hit.manner === 'auction' ? ' as the bid stands' : '' }}, you look out at <span class="figures">{{ amount(hit.limit, hit.currency) }}</span>.<template v-if="hit.tooCheap"> It is far under the street: look twice.</template></span><button type="button" class="quiet-button ml-auto" @click="seen">seen to</button></p>
-        <p v-if="lead.vanishedOn" class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5">Gone from {{ lead.sourceName }} since {{ shortDate(lead.vanishedOn) }}; its price is its last ask.</p>
-        <p v-if="lead.things.length === 0" class="mb-2 border-l-4 border-waiting bg-waiting-ground px-3 py-1.5">Its title names no one part of the library. <button type="button" class="quiet-button" @click="edit(lead.id)">Say what is in it</button></p>
-        <p v-else-if="lead.tieDeduced" class="mb-2 text-soft">What is in it was read from the title. <button type="button" class="quiet-button" @click="edit(lead.id)">Change it</button></p>
-        <LeadDetail :lead="lead" :currency="build.view!.currency" :trips="trips" @changed="changed" @open="leadId = $event" />
+        <p
+          v-if="hit"
+          class="mb-2 flex items-center gap-3 border-l-4 border-settled bg-settled-ground px-3 py-1.5"
+        >
+          <span
+            >Came in under your limit: {{ hit.partName }} for
+            <b class="figures">{{ amount(hit.cost, hit.currency) }}</b>{{
+              hit.manner === 'auction' ? ' as the bid stands' : ''
+            }}, you look out at <span class="figures">{{ amount(hit.limit, hit.currency) }}</span>.<template
+              v-if="hit.tooCheap"
+            >
+              It is far under the street: look twice.</template
+            ></span
+          ><button type="button" class="quiet-button ml-auto" @click="seen">seen to</button>
+        </p>
+        <p v-if="lead.vanishedOn" class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5">
+          Gone from {{ lead.sourceName }} since {{ shortDate(lead.vanishedOn) }}; its price is its last ask.
+        </p>
+        <p
+          v-if="lead.things.length === 0"
+          class="mb-2 border-l-4 border-waiting bg-waiting-ground px-3 py-1.5"
+        >
+          Its title names no one part of the library.
+          <button type="button" class="quiet-button" @click="edit(lead.id)">Say what is in it</button>
+        </p>
+        <p v-else-if="lead.tieDeduced" class="mb-2 text-soft">
+          What is in it was read from the title.
+          <button type="button" class="quiet-button" @click="edit(lead.id)">Change it</button>
+        </p>
+        <LeadDetail
+          :lead="lead"
+          :currency="build.view!.currency"
+          :trips="trips"
+          @changed="changed"
+          @open="leadId = $event"
+        />
       </div>
-      <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden"><span><span class="key">↑↓</span> move</span><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span><span><span class="key">P</span> pass on</span><span><span class="key">A</span> asked</span><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span><span><span class="key">Z</span> undo</span></div>
+      <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden">
+        <span><span class="key">↑↓</span> move</span
+        ><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span
+        ><span><span class="key">P</span> pass on</span><span><span class="key">A</span> asked</span
+        ><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span
+        ><span><span class="key">Z</span> undo</span>
+      </div>
     </div>
-    <div v-else class="p-6"><h1>Leads</h1><p class="text-soft" role="status">{{ leads === null ? 'Reading leads…' : leads.length > 0 ? 'None of this kind. Choose others at the top of the list.' : 'No lead yet. Capture the first with N: a form, the source of a page, or a CSV.' }}</p></div>
-    <LeadCapture v-if="capturing !== 'no'" :key="capturing" :today="today" :currency="build.view!.currency" :editing="capturing === 'edit' ? editingId : null" @close="capturing = 'no'" @done="captured" />
+    <div v-else class="p-6">
+      <h1>Leads</h1>
+      <p class="text-soft" role="status">
+        {{
+          leads === null
+            ? 'Reading leads…'
+            : leads.length > 0
+              ? 'None of this kind. Choose others at the top of the list.'
+              : 'No lead yet. Capture the first with N: a form, the source of a page, or a CSV.'
+        }}
+      </p>
+    </div>
+    <LeadCapture
+      v-if="capturing !== 'no'"
+      :key="capturing"
+      :today="today"
+      :currency="build.view!.currency"
+      :editing="capturing === 'edit' ? editingId : null"
+      @close="capturing = 'no'"
+      @done="captured"
+    />
   </div>
 </template>

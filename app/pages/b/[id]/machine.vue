@@ -13,38 +13,96 @@ const selected = useRouteState('finding')
 const adding = ref(false)
 const rows = computed(() => [...view.value.choices].sort((a, b) => order(a.roles[0]) - order(b.roles[0])))
 const order = (role: string | undefined) => (coreRoles as readonly string[]).indexOf(role ?? '') + 1 || 99
-const load = () => run(async () => (machine.value = await request<MachineView>(`/api/builds/${view.value.id}/machine`)))
+const load = () =>
+  run(async () => (machine.value = await request<MachineView>(`/api/builds/${view.value.id}/machine`)))
 watch(view, load, { immediate: true })
 useKeys({ n: () => (adding.value = true) })
-const modes = [['open', 'Still open'], ['chosen', 'What is chosen'], ['steps', 'Steps up'], ['power', 'Power and room'], ['variants', 'Variants'], ['assembly', 'Assembly']] as const
+const modes = [
+  ['open', 'Still open'],
+  ['chosen', 'What is chosen'],
+  ['steps', 'Steps up'],
+  ['power', 'Power and room'],
+  ['variants', 'Variants'],
+  ['assembly', 'Assembly'],
+] as const
 function select(key: string) {
   selected.value = key
   mode.value = 'open'
-  void nextTick(() => document.querySelector(`[data-finding][class*="outline-2"]`)?.scrollIntoView({ block: 'nearest' }))
+  void nextTick(() =>
+    document.querySelector(`[data-finding][class*="outline-2"]`)?.scrollIntoView({ block: 'nearest' }),
+  )
 }
 </script>
 
 <template>
   <div class="px-5 py-4">
-    <div class="mb-3 flex flex-wrap items-center gap-2 print:hidden"><h1 class="mr-2">Machine</h1>
-      <button v-for="[key, name] in modes" :key="key" type="button" class="button !py-0.5" :class="{ 'button-main': mode === key }" :aria-pressed="mode === key" @click="mode = key">{{ name }}</button>
-      <button type="button" class="button ml-auto" @click="adding = true">Add a hunt or an owned part <span class="key">N</span></button>
+    <div class="mb-3 flex flex-wrap items-center gap-2 print:hidden">
+      <h1 class="mr-2">Machine</h1>
+      <button
+        v-for="[key, name] in modes"
+        :key="key"
+        type="button"
+        class="button !py-0.5"
+        :class="{ 'button-main': mode === key }"
+        :aria-pressed="mode === key"
+        @click="mode = key"
+      >
+        {{ name }}
+      </button>
+      <button type="button" class="button ml-auto" @click="adding = true">
+        Add a hunt or an owned part <span class="key">N</span>
+      </button>
     </div>
     <div v-if="mode === 'open'" class="grid grid-cols-[minmax(0,1fr)_400px] gap-4 max-lg:grid-cols-1">
-      <StillOpen :view="view" :machine="machine" :selected="selected" @select="selected = $event" @changed="load" />
-      <PlanView v-if="machine && machine.plan.plates.length > 0" :plan="machine.plan" :selected="selected" @select="select" />
+      <StillOpen
+        :view="view"
+        :machine="machine"
+        :selected="selected"
+        @select="selected = $event"
+        @changed="load"
+      />
+      <PlanView
+        v-if="machine && machine.plan.plates.length > 0"
+        :plan="machine.plan"
+        :selected="selected"
+        @select="select"
+      />
     </div>
     <StepStairs v-else-if="mode === 'steps'" :view="view" @changed="load" />
     <PowerAndRoom v-else-if="mode === 'power' && machine" :machine="machine" :currency="view.currency" />
     <VariantsSheet v-else-if="mode === 'variants'" :build-id="view.id" />
     <AssemblySteps v-else-if="mode === 'assembly' && machine" :steps="machine.assembly" :name="view.name" />
     <section v-else-if="mode === 'chosen'" aria-label="what is chosen">
-      <p v-if="rows.length === 0" class="mt-1 text-soft">Nothing yet. Put leads into it from Leads, hunt at a street price from Prices, or add a part you own.</p>
+      <p v-if="rows.length === 0" class="mt-1 text-soft">
+        Nothing yet. Put leads into it from Leads, hunt at a street price from Prices, or add a part you own.
+      </p>
       <table v-else class="ledger mt-1">
-        <thead><tr><th>thing</th><th>scope</th><th>why</th><th class="!text-right">pay now</th><th class="!text-right">anyone can pay</th><th><span class="sr-only">deeds</span></th></tr></thead>
-        <tbody><ChoiceRow v-for="choice in rows" :key="choice.id" :choice="choice" :view="view" /></tbody>
+        <thead>
+          <tr>
+            <th>thing</th>
+            <th>scope</th>
+            <th>why</th>
+            <th class="!text-right">pay now</th>
+            <th class="!text-right">anyone can pay</th>
+            <th><span class="sr-only">deeds</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <ChoiceRow v-for="choice in rows" :key="choice.id" :choice="choice" :view="view" />
+        </tbody>
       </table>
-      <p v-if="view.removedChoices.length > 0" class="mt-2 text-soft">taken out: <button v-for="each in view.removedChoices" :key="each.id" type="button" class="quiet-button mr-3" @click="build.putBack(each.id, each.label)">put back {{ each.label }}</button></p>
+      <p v-if="view.removedChoices.length > 0" class="mt-2 text-soft">
+        taken out:
+        <button
+          v-for="each in view.removedChoices"
+          :key="each.id"
+          type="button"
+          class="quiet-button mr-3"
+          @click="build.putBack(each.id, each.label)"
+        >
+          put back {{ each.label }}
+        </button>
+      </p>
     </section>
     <AddChoice v-if="adding" :view="view" @close="adding = false" />
   </div>

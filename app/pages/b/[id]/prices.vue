@@ -35,69 +35,103 @@ async function loadPart(part: string) {
   // of two parts picked quickly the later one stands, whichever answer comes last
   if (partId.value === part) view.value = next
 }
-onMounted(() => run(async () => {
-  await loadBriefs()
-  const first = briefs.value?.find((brief) => brief.inBuild) ?? briefs.value?.[0]
-  if (partId.value === '' && first) partId.value = first.partId
-}))
+onMounted(() =>
+  run(async () => {
+    await loadBriefs()
+    const first = briefs.value?.find((brief) => brief.inBuild) ?? briefs.value?.[0]
+    if (partId.value === '' && first) partId.value = first.partId
+  }),
+)
 watch(partId, (part) => part !== '' && void loadPart(part), { immediate: true })
 
 const path = () => `/api/builds/${id}/prices/${view.value!.partId}`
 async function setDecision(records: readonly number[], decision: RecordView['decision']) {
-  view.value = await request<PriceView>(`${path()}/overrides`, { method: 'PUT', body: { recordIds: records, decision } })
+  view.value = await request<PriceView>(`${path()}/overrides`, {
+    method: 'PUT',
+    body: { recordIds: records, decision },
+  })
 }
 async function decide(records: readonly number[], decision: RecordView['decision']) {
   const before = new Map(view.value!.records.map((record) => [record.id, record.decision]))
   const entry = { records, decisions: records.map((record) => before.get(record) ?? null) }
   undoStack.push(entry)
-  const isDone = await run(async () => {
-    await setDecision(records, decision)
-    await afterChange()
-  }, records.length > 1 ? { message: `${records.length} records ${decision === 'drop' ? 'dropped' : 'kept'}`, undo } : undefined)
+  const isDone = await run(
+    async () => {
+      await setDecision(records, decision)
+      await afterChange()
+    },
+    records.length > 1
+      ? { message: `${records.length} records ${decision === 'drop' ? 'dropped' : 'kept'}`, undo }
+      : undefined,
+  )
   if (!isDone) undoStack.splice(undoStack.indexOf(entry), 1)
 }
 async function undo() {
   const last = undoStack.pop()
   if (!last) return
   await run(async () => {
-    for (const group of groupDecisions(last.records, last.decisions)) await setDecision(group.records, group.decision)
+    for (const group of groupDecisions(last.records, last.decisions))
+      await setDecision(group.records, group.decision)
     await afterChange()
   })
 }
-const saveQuery = (query: PriceView['query']) => run(async () => {
-  view.value = await request<PriceView>(`${path()}/query`, { method: 'PUT', body: query })
-  await afterChange()
-}, { message: 'the query is in force' })
-const resetQuery = () => run(async () => {
-  view.value = await request<PriceView>(`${path()}/query`, { method: 'DELETE' })
-  await afterChange()
-})
-const useRecipe = (recipeId: string) => run(async () => {
-  view.value = await request<PriceView>(`${path()}/recipe`, { method: 'POST', body: { recipeId } })
-  await afterChange()
-}, { message: 'the recipe is in force', undo: async () => resetQuery() })
+const saveQuery = (query: PriceView['query']) =>
+  run(
+    async () => {
+      view.value = await request<PriceView>(`${path()}/query`, { method: 'PUT', body: query })
+      await afterChange()
+    },
+    { message: 'the query is in force' },
+  )
+const resetQuery = () =>
+  run(async () => {
+    view.value = await request<PriceView>(`${path()}/query`, { method: 'DELETE' })
+    await afterChange()
+  })
+const useRecipe = (recipeId: string) =>
+  run(
+    async () => {
+      view.value = await request<PriceView>(`${path()}/recipe`, { method: 'POST', body: { recipeId } })
+      await afterChange()
+    },
+    { message: 'the recipe is in force', undo: async () => resetQuery() },
+  )
 /** A reading moved: the list beside it and the receipt at the foot follow. */
 async function afterChange() {
   await Promise.all([loadBriefs(), build.load(id)])
 }
 async function hunt(price: number) {
   const part = view.value!
-  const known = build.view!.choices.find((choice) => choice.kind === 'hunt' && choice.partId === part.partId && choice.paidOn === null)
+  const known = build.view!.choices.find(
+    (choice) => choice.kind === 'hunt' && choice.partId === part.partId && choice.paidOn === null,
+  )
   const limit = toDecimal(Math.round(price), part.currency)
   if (known) {
     const before = known.limit === null ? null : toDecimal(known.limit, part.currency)
-    await run(() => build.changeChoice(known.id, { limit }, part.name), { message: `hunting ${part.name} at ${amount(Math.round(price), part.currency)}`, undo: async () => build.changeChoice(known.id, { limit: before }, part.name) })
+    await run(() => build.changeChoice(known.id, { limit }, part.name), {
+      message: `hunting ${part.name} at ${amount(Math.round(price), part.currency)}`,
+      undo: async () => build.changeChoice(known.id, { limit: before }, part.name),
+    })
     return
   }
-  await run(() => build.choose({ kind: 'hunt', partId: part.partId, limit }, part.name), { message: `hunting ${part.name} at ${amount(Math.round(price), part.currency)}`, undo: async () => build.takeOut(build.view!.choices.at(-1)!.id, part.name) })
+  await run(() => build.choose({ kind: 'hunt', partId: part.partId, limit }, part.name), {
+    message: `hunting ${part.name} at ${amount(Math.round(price), part.currency)}`,
+    undo: async () => build.takeOut(build.view!.choices.at(-1)!.id, part.name),
+  })
   await loadBriefs()
 }
 async function lookOut(price: number) {
   const part = view.value!
-  await run(async () => {
-    await request(`/api/builds/${id}/lookouts`, { method: 'POST', body: { partId: part.partId, limit: toDecimal(Math.round(price), part.currency) } })
-    await loadPart(part.partId)
-  }, { message: `looking out for ${part.name} at or below ${amount(Math.round(price), part.currency)}` })
+  await run(
+    async () => {
+      await request(`/api/builds/${id}/lookouts`, {
+        method: 'POST',
+        body: { partId: part.partId, limit: toDecimal(Math.round(price), part.currency) },
+      })
+      await loadPart(part.partId)
+    },
+    { message: `looking out for ${part.name} at or below ${amount(Math.round(price), part.currency)}` },
+  )
 }
 async function imported() {
   importing.value = false
@@ -111,7 +145,9 @@ function pick(record: number) {
 async function markRegion(region: Brush) {
   const router = useRouter()
   // both at once: two changes of the address in a row would lose the first
-  await router.replace({ query: { ...router.currentRoute.value.query, mode: 'sift', brush: writeBrush(region) } })
+  await router.replace({
+    query: { ...router.currentRoute.value.query, mode: 'sift', brush: writeBrush(region) },
+  })
 }
 async function selectPart(part: string) {
   const router = useRouter()
@@ -122,23 +158,72 @@ async function selectPart(part: string) {
 
 <template>
   <div class="flex h-full min-h-0">
-    <PriceList :briefs="briefs" :selected="sheet === '' ? partId : ''" :sheet="sheet" :currency="build.view!.currency" @select="selectPart" @sheet="sheet = $event" @import="importing = true" />
+    <PriceList
+      :briefs="briefs"
+      :selected="sheet === '' ? partId : ''"
+      :sheet="sheet"
+      :currency="build.view!.currency"
+      @select="selectPart"
+      @sheet="sheet = $event"
+      @import="importing = true"
+    />
     <WorthSheet v-if="sheet === 'worth'" @open="selectPart" />
     <NewOrUsedSheet v-else-if="sheet === 'new-or-used'" @open="selectPart" />
     <div v-else-if="view" class="flex min-h-0 min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-4 py-3">
       <PriceHead :view="view" class="shrink-0">
         <div class="flex rounded border border-ink" role="group" aria-label="mode">
-          <button v-for="each in ['sift', 'read']" :key="each" type="button" class="px-3 py-1" :class="{ 'bg-ink text-paper': mode === each }" :aria-pressed="mode === each" @click="mode = each">{{ each === 'sift' ? `Sift ${view.records.length}` : 'Read' }}</button>
+          <button
+            v-for="each in ['sift', 'read']"
+            :key="each"
+            type="button"
+            class="px-3 py-1"
+            :class="{ 'bg-ink text-paper': mode === each }"
+            :aria-pressed="mode === each"
+            @click="mode = each"
+          >
+            {{ each === 'sift' ? `Sift ${view.records.length}` : 'Read' }}
+          </button>
         </div>
       </PriceHead>
       <QueryEditor :view="view" @save="saveQuery" @reset="resetQuery" @recipe="useRecipe" />
-      <PriceRead v-if="mode === 'read'" :view="view" @hunt="hunt" @lookout="lookOut" @brush="markRegion" @pick="pick" @catch-share="saveQuery({ ...view.query, catchShare: $event })" @changed="view = $event" @loosen="saveQuery({ ...view.query, ...$event })" />
+      <PriceRead
+        v-if="mode === 'read'"
+        :view="view"
+        @hunt="hunt"
+        @lookout="lookOut"
+        @brush="markRegion"
+        @pick="pick"
+        @catch-share="saveQuery({ ...view.query, catchShare: $event })"
+        @changed="view = $event"
+        @loosen="saveQuery({ ...view.query, ...$event })"
+      />
       <template v-else>
-        <div class="sheet shrink-0 p-2"><DotsChart :view="view" :height="120" :brush="brush" @pick="pick" @brush="markRegion" /></div>
-        <RecordTriage ref="triage" :view="view" :brush="brush" @decide="decide" @undo="undo" @unbrush="brushText = ''" />
+        <div class="sheet shrink-0 p-2">
+          <DotsChart :view="view" :height="120" :brush="brush" @pick="pick" @brush="markRegion" />
+        </div>
+        <RecordTriage
+          ref="triage"
+          :view="view"
+          :brush="brush"
+          @decide="decide"
+          @undo="undo"
+          @unbrush="brushText = ''"
+        />
       </template>
     </div>
-    <div v-else class="p-6 text-soft" role="status">{{ failed || (briefs && briefs.length === 0 ? 'No part has comps yet. Import sold records, or open a library file on Builds.' : 'Reading prices…') }}</div>
-    <ImportDialog v-if="importing" :currency="build.view!.currency" @close="importing = false" @done="imported" />
+    <div v-else class="p-6 text-soft" role="status">
+      {{
+        failed ||
+        (briefs && briefs.length === 0
+          ? 'No part has comps yet. Import sold records, or open a library file on Builds.'
+          : 'Reading prices…')
+      }}
+    </div>
+    <ImportDialog
+      v-if="importing"
+      :currency="build.view!.currency"
+      @close="importing = false"
+      @done="imported"
+    />
   </div>
 </template>

@@ -10,45 +10,131 @@ const view = computed(() => build.view!)
 const library = ref<LibraryView | null>(null)
 const mode = useRouteState('mode', 'weighing')
 const focus = useRouteState('against')
-const modes = [['weighing', 'Weighing'], ['match', 'Match and spend'], ['turning', 'Turning points'], ['editions', 'Editions']] as const
+const modes = [
+  ['weighing', 'Weighing'],
+  ['match', 'Match and spend'],
+  ['turning', 'Turning points'],
+  ['editions', 'Editions'],
+] as const
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
 const others = computed(() => view.value.weighing.others)
 const chosen = computed(() => others.value.map((other) => other.machine.id))
-const against = computed(() => others.value.find((other) => other.machine.id === focus.value) ?? others.value[0] ?? null)
+const against = computed(
+  () => others.value.find((other) => other.machine.id === focus.value) ?? others.value[0] ?? null,
+)
 const machines = computed(() => [view.value.weighing.own, ...others.value])
 const most = 3
 const session = useSession()
 const otherBuilds = computed(() => (session.view?.builds ?? []).filter((each) => each.id !== view.value.id))
 const weighedBuilds = computed(() => view.value.weighing.settings.builds)
-const rivalIds = computed(() => others.value.filter((other) => other.machine.kind !== 'build').map((other) => other.machine.id))
+const rivalIds = computed(() =>
+  others.value.filter((other) => other.machine.kind !== 'build').map((other) => other.machine.id),
+)
 /** Three others at most: rivals of the library and builds together. */
 function toggle(id: string) {
   const room = Math.max(1, most - weighedBuilds.value.length)
-  return run(() => build.setRivals(rivalIds.value.includes(id) ? rivalIds.value.filter((each) => each !== id) : [...rivalIds.value, id].slice(-room)))
+  return run(() =>
+    build.setRivals(
+      rivalIds.value.includes(id)
+        ? rivalIds.value.filter((each) => each !== id)
+        : [...rivalIds.value, id].slice(-room),
+    ),
+  )
 }
 function toggleBuild(id: string) {
   const room = Math.max(1, most - rivalIds.value.length)
-  return save({ builds: weighedBuilds.value.includes(id) ? weighedBuilds.value.filter((each) => each !== id) : [...weighedBuilds.value, id].slice(-room) })
+  return save({
+    builds: weighedBuilds.value.includes(id)
+      ? weighedBuilds.value.filter((each) => each !== id)
+      : [...weighedBuilds.value, id].slice(-room),
+  })
 }
-const save = (change: SettingsChange, edit?: { machine: string; step: string; amount: string | null }) => run(async () => build.take(await request<BuildView>(`/api/builds/${view.value.id}/weighing`, { method: 'PUT', body: changedSettings(view.value.weighing.settings, view.value.currency, change, edit) }), ''))
+const save = (change: SettingsChange, edit?: { machine: string; step: string; amount: string | null }) =>
+  run(async () =>
+    build.take(
+      await request<BuildView>(`/api/builds/${view.value.id}/weighing`, {
+        method: 'PUT',
+        body: changedSettings(view.value.weighing.settings, view.value.currency, change, edit),
+      }),
+      '',
+    ),
+  )
 useHead({ title: 'Scales · Tarvin' })
 </script>
 
 <template>
   <div class="px-5 py-4">
-    <div class="flex flex-wrap items-center gap-2"><h1 class="mr-2">Scales</h1><button v-for="[key, name] in modes" :key="key" type="button" class="button !py-0.5" :class="{ 'button-main': mode === key }" :aria-pressed="mode === key" @click="mode = key">{{ name }}</button>
-      <label v-if="others.length > 1 && mode !== 'editions'" class="ml-auto text-[13px]">looked at closely <select class="field !min-h-0 !py-0.5" :value="against?.machine.id" aria-label="rival looked at closely" @change="focus = ($event.target as HTMLSelectElement).value"><option v-for="other in others" :key="other.machine.id" :value="other.machine.id">{{ other.machine.name }}</option></select></label>
+    <div class="flex flex-wrap items-center gap-2">
+      <h1 class="mr-2">Scales</h1>
+      <button
+        v-for="[key, name] in modes"
+        :key="key"
+        type="button"
+        class="button !py-0.5"
+        :class="{ 'button-main': mode === key }"
+        :aria-pressed="mode === key"
+        @click="mode = key"
+      >
+        {{ name }}
+      </button>
+      <label v-if="others.length > 1 && mode !== 'editions'" class="ml-auto text-[13px]"
+        >looked at closely
+        <select
+          class="field !min-h-0 !py-0.5"
+          :value="against?.machine.id"
+          aria-label="rival looked at closely"
+          @change="focus = ($event.target as HTMLSelectElement).value"
+        >
+          <option v-for="other in others" :key="other.machine.id" :value="other.machine.id">
+            {{ other.machine.name }}
+          </option>
+        </select></label
+      >
     </div>
     <EditionsLeaf v-if="mode === 'editions'" :view="view" class="mt-3" />
     <template v-else>
-      <p class="mt-2 flex flex-wrap items-center gap-2"><span class="text-soft">against</span><button v-for="rival in library?.rivals" :key="rival.id" type="button" class="rounded border px-2 py-0.5 text-xs" :class="chosen.includes(rival.id) ? 'border-ink bg-ink text-paper' : 'border-line text-soft'" :aria-pressed="chosen.includes(rival.id)" @click="toggle(rival.id)">{{ rival.name }}</button><button v-for="other in otherBuilds" :key="other.id" type="button" class="rounded border border-dashed px-2 py-0.5 text-xs" :class="chosen.includes(other.id) ? 'border-ink bg-ink text-paper' : 'border-soft text-soft'" :aria-pressed="chosen.includes(other.id)" title="another build of mine" @click="toggleBuild(other.id)">{{ other.name }}</button><NuxtLink to="/rivals" class="quiet-button text-xs">add a rival…</NuxtLink></p>
+      <p class="mt-2 flex flex-wrap items-center gap-2">
+        <span class="text-soft">against</span
+        ><button
+          v-for="rival in library?.rivals"
+          :key="rival.id"
+          type="button"
+          class="rounded border px-2 py-0.5 text-xs"
+          :class="chosen.includes(rival.id) ? 'border-ink bg-ink text-paper' : 'border-line text-soft'"
+          :aria-pressed="chosen.includes(rival.id)"
+          @click="toggle(rival.id)"
+        >
+          {{ rival.name }}</button
+        ><button
+          v-for="other in otherBuilds"
+          :key="other.id"
+          type="button"
+          class="rounded border border-dashed px-2 py-0.5 text-xs"
+          :class="chosen.includes(other.id) ? 'border-ink bg-ink text-paper' : 'border-soft text-soft'"
+          :aria-pressed="chosen.includes(other.id)"
+          title="another build of mine"
+          @click="toggleBuild(other.id)"
+        >
+          {{ other.name }}</button
+        ><NuxtLink to="/rivals" class="quiet-button text-xs">add a rival…</NuxtLink>
+      </p>
       <p v-if="!against" class="mt-3 text-soft">Choose up to three machines above.</p>
       <template v-else-if="mode === 'weighing'">
         <WeighingControls :view="view" class="mt-2" @change="save" />
         <VerdictLines :view="view" :against="against" class="mt-2" />
         <div class="mt-3 grid grid-cols-[minmax(0,11fr)_minmax(0,9fr)] gap-3 max-lg:grid-cols-1">
-          <div class="flex min-w-0 flex-col gap-3"><CostWaterfall :view="view" :machines="machines" :against="against" @change="save" @edit="(machine, step, amount) => save({}, { machine, step, amount })" /><PartByPart :view="view" :against="against" /></div>
-          <div class="flex min-w-0 flex-col gap-3"><RateDumbbells :view="view" :machines="machines" /><FixedModes :view="view" :against="against" /></div>
+          <div class="flex min-w-0 flex-col gap-3">
+            <CostWaterfall
+              :view="view"
+              :machines="machines"
+              :against="against"
+              @change="save"
+              @edit="(machine, step, amount) => save({}, { machine, step, amount })"
+            /><PartByPart :view="view" :against="against" />
+          </div>
+          <div class="flex min-w-0 flex-col gap-3">
+            <RateDumbbells :view="view" :machines="machines" /><FixedModes :view="view" :against="against" />
+          </div>
         </div>
       </template>
       <MatchAndSpend v-else-if="mode === 'match'" :view="view" :against="against" class="mt-3" />

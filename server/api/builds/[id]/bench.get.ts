@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { benchView } from '~~/server/services/benchView'
 
-export default jsonRoute(async (event) => benchView(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  benchView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

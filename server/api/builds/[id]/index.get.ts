@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { buildView } from '~~/server/services/buildView'
 
-export default jsonRoute(async (event) => buildView(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  buildView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

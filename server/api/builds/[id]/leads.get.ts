@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { leadViews } from '~~/server/services/leadViews'
 
-export default jsonRoute(async (event) => leadViews(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  leadViews(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { machineView } from '~~/server/services/machineView'
 
-export default jsonRoute(async (event) => machineView(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  machineView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

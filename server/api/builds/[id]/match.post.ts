@@ -12,5 +12,11 @@ const schema = object({ goal: oneOf(['match', 'spend']).required(), rivalId: tex
 export default jsonRoute(async (event) => {
   const wanted = await bodyOf(event, schema)
   const context = await matchContext(await useDatabase(), getRouterParam(event, 'id')!, wanted, today())
-  return streamProgress(event, (onProgress) => findMatch(context, () => performance.now(), (share) => onProgress(Math.round(100 * share), 100)))
+  return streamProgress(event, (onProgress) =>
+    findMatch(
+      context,
+      () => performance.now(),
+      (share) => onProgress(Math.round(100 * share), 100),
+    ),
+  )
 })

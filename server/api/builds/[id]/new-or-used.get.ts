@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { newOrUsedSheet } from '~~/server/services/prices/newOrUsedSheet'
 
-export default jsonRoute(async (event) => newOrUsedSheet(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  newOrUsedSheet(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { priceBriefs } from '~~/server/services/prices/priceViews'
 
-export default jsonRoute(async (event) => priceBriefs(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  priceBriefs(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

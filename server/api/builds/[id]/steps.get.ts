@@ -8,4 +8,11 @@ import { stepsView } from '~~/server/services/stepsView'
 
 const schema = object({ role: oneOf(roles) })
 
-export default jsonRoute(async (event) => stepsView(await useDatabase(), getRouterParam(event, 'id')!, today(), schema.validateSync(getQuery(event)).role))
+export default jsonRoute(async (event) =>
+  stepsView(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    today(),
+    schema.validateSync(getQuery(event)).role,
+  ),
+)

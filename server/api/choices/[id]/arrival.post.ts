@@ -7,6 +7,11 @@ import { noteArrival } from '~~/server/services/purchase/purchase'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
-  const buildId = await noteArrival(db, getRouterParam(event, 'id')!, await bodyOf(event, arrivalSchema), today())
+  const buildId = await noteArrival(
+    db,
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, arrivalSchema),
+    today(),
+  )
   return buildView(db, buildId, today())
 })

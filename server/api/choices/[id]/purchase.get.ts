@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { purchaseView } from '~~/server/services/purchase/purchase'
 
-export default jsonRoute(async (event) => purchaseView(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  purchaseView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

@@ -9,7 +9,7 @@ export default jsonRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
   const variant = getQuery(event).in
-  if (typeof variant === 'string' && await isInherited(db, id, variant)) {
+  if (typeof variant === 'string' && (await isInherited(db, id, variant))) {
     await setDropped(db, variant, id, false)
     return buildView(db, variant, today())
   }

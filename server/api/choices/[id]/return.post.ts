@@ -7,6 +7,11 @@ import { stepReturn } from '~~/server/services/purchase/purchase'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
-  const buildId = await stepReturn(db, getRouterParam(event, 'id')!, await bodyOf(event, returnSchema), today())
+  const buildId = await stepReturn(
+    db,
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, returnSchema),
+    today(),
+  )
   return buildView(db, buildId, today())
 })

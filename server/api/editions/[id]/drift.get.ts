@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { driftBetween } from '~~/server/services/editions'
 
 /** `?to=ID`: what has changed from this edition to another. */
-export default jsonRoute(async (event) => driftBetween(await useDatabase(), getRouterParam(event, 'id')!, String(getQuery(event).to ?? '')))
+export default jsonRoute(async (event) =>
+  driftBetween(await useDatabase(), getRouterParam(event, 'id')!, String(getQuery(event).to ?? '')),
+)

@@ -5,7 +5,13 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { editionOf } from '~~/server/services/editions'
 
 const forms = {
-  json: { type: 'application/json', text: (edition: Awaited<ReturnType<typeof editionOf>>) => JSON.stringify(edition, null, 2) }, html: { type: 'text/html', text: editionHtml }, md: { type: 'text/markdown', text: editionMarkdown }, csv: { type: 'text/csv', text: editionCsv },
+  json: {
+    type: 'application/json',
+    text: (edition: Awaited<ReturnType<typeof editionOf>>) => JSON.stringify(edition, null, 2),
+  },
+  html: { type: 'text/html', text: editionHtml },
+  md: { type: 'text/markdown', text: editionMarkdown },
+  csv: { type: 'text/csv', text: editionCsv },
 } as const
 
 /** `?as=html|md|csv|json`: the edition as a file. */
@@ -16,6 +22,10 @@ export default jsonRoute(async (event) => {
   if (!form) throw new CoreError('bad-format', 'say ?as=html, ?as=md, ?as=csv or ?as=json', 'as')
   const text = form.text(await editionOf(await useDatabase(), id))
   setHeader(event, 'content-type', `${form.type}; charset=utf-8`)
-  setHeader(event, 'content-disposition', `attachment; filename="${id}.${as === 'json' ? 'edition.json' : as}"`)
+  setHeader(
+    event,
+    'content-disposition',
+    `attachment; filename="${id}.${as === 'json' ? 'edition.json' : as}"`,
+  )
   return text
 })

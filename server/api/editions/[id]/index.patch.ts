@@ -7,6 +7,10 @@ import { setEditionDeleted } from '~~/server/services/editions'
 const schema = object({ deleted: yesOrNo().required() })
 
 export default jsonRoute(async (event) => {
-  await setEditionDeleted(await useDatabase(), getRouterParam(event, 'id')!, (await bodyOf(event, schema)).deleted ? new Date().toISOString() : null)
+  await setEditionDeleted(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    (await bodyOf(event, schema)).deleted ? new Date().toISOString() : null,
+  )
   return { ok: true }
 })

@@ -4,4 +4,12 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { keepFrameLog } from '~~/server/services/runs'
 
-export default jsonRoute(async (event) => keepFrameLog(await useDatabase(), getRouterParam(event, 'id')!, String(getQuery(event).name ?? 'log'), await bodyBytes(event), today()))
+export default jsonRoute(async (event) =>
+  keepFrameLog(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    String(getQuery(event).name ?? 'log'),
+    await bodyBytes(event),
+    today(),
+  ),
+)

@@ -5,6 +5,11 @@ import { today } from '~~/server/http/today'
 import { sellFromShelf } from '~~/server/services/purchase/leftovers'
 
 export default jsonRoute(async (event) => {
-  await sellFromShelf(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, saleSchema), today())
+  await sellFromShelf(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, saleSchema),
+    today(),
+  )
   return { done: true }
 })

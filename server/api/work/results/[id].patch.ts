@@ -7,6 +7,10 @@ import { setWorkResultDeleted } from '~~/server/services/work'
 const schema = object({ deleted: yesOrNo().required() })
 
 export default jsonRoute(async (event) => {
-  await setWorkResultDeleted(await useDatabase(), getRouterParam(event, 'id')!, (await bodyOf(event, schema)).deleted ? new Date().toISOString() : null)
+  await setWorkResultDeleted(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    (await bodyOf(event, schema)).deleted ? new Date().toISOString() : null,
+  )
   return { ok: true }
 })

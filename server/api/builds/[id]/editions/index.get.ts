@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { editionsView } from '~~/server/services/editions'
 
-export default jsonRoute(async (event) => editionsView(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  editionsView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

@@ -5,4 +5,11 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { importLedger } from '~~/server/services/purchase/importLedger'
 
-export default jsonRoute(async (event) => importLedger(await useDatabase(), getRouterParam(event, 'id')!, decodeText(await bodyBytes(event)).text, today()))
+export default jsonRoute(async (event) =>
+  importLedger(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    decodeText(await bodyBytes(event)).text,
+    today(),
+  ),
+)

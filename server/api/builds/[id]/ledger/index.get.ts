@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { ledgerView } from '~~/server/services/purchase/ledgerView'
 
-export default jsonRoute(async (event) => ledgerView(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  ledgerView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

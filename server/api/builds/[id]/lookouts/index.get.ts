@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { lookoutHits } from '~~/server/services/prices/lookouts'
 
-export default jsonRoute(async (event) => lookoutHits(await useDatabase(), today(), getRouterParam(event, 'id')!))
+export default jsonRoute(async (event) =>
+  lookoutHits(await useDatabase(), today(), getRouterParam(event, 'id')!),
+)

@@ -4,4 +4,11 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { setLookout } from '~~/server/services/prices/lookouts'
 
-export default jsonRoute(async (event) => ({ id: await setLookout(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, lookoutSchema), today()) }))
+export default jsonRoute(async (event) => ({
+  id: await setLookout(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, lookoutSchema),
+    today(),
+  ),
+}))

@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { priceView } from '~~/server/services/prices/priceViews'
 
-export default jsonRoute(async (event) => priceView(await useDatabase(), getRouterParam(event, 'id')!, getRouterParam(event, 'part')!, today()))
+export default jsonRoute(async (event) =>
+  priceView(await useDatabase(), getRouterParam(event, 'id')!, getRouterParam(event, 'part')!, today()),
+)

@@ -3,4 +3,6 @@ import { useDatabase } from '~~/server/db/useDatabase'
 import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { createTrip } from '~~/server/services/trips'
 
-export default jsonRoute(async (event) => ({ id: await createTrip(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, tripSchema)) }))
+export default jsonRoute(async (event) => ({
+  id: await createTrip(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, tripSchema)),
+}))

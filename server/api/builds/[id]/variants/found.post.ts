@@ -5,6 +5,20 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { openAsVariant } from '~~/server/services/matching'
 
-const schema = object({ name: text().trim().required('a name is needed').max(80), options: array().of(object({ id: text().required(), partId: text().required() })).required().min(1).max(20) })
+const schema = object({
+  name: text().trim().required('a name is needed').max(80),
+  options: array()
+    .of(object({ id: text().required(), partId: text().required() }))
+    .required()
+    .min(1)
+    .max(20),
+})
 
-export default jsonRoute(async (event) => ({ id: await openAsVariant(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, schema), today()) }))
+export default jsonRoute(async (event) => ({
+  id: await openAsVariant(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, schema),
+    today(),
+  ),
+}))

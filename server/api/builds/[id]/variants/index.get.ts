@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { variantsView } from '~~/server/services/variants'
 
-export default jsonRoute(async (event) => variantsView(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default jsonRoute(async (event) =>
+  variantsView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+)

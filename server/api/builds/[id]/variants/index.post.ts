@@ -4,4 +4,11 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { createVariant } from '~~/server/services/variants'
 
-export default jsonRoute(async (event) => ({ id: await createVariant(await useDatabase(), getRouterParam(event, 'id')!, (await bodyOf(event, variantSchema)).name, today()) }))
+export default jsonRoute(async (event) => ({
+  id: await createVariant(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    (await bodyOf(event, variantSchema)).name,
+    today(),
+  ),
+}))

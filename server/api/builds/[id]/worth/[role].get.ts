@@ -7,6 +7,7 @@ import { worthView } from '~~/server/services/prices/worthView'
 
 export default jsonRoute(async (event) => {
   const role = rankedRoles.find((each) => each === getRouterParam(event, 'role'))
-  if (!role) throw new CoreError('unknown-role', `parts are ranked in these roles: ${rankedRoles.join(', ')}`, 'role')
+  if (!role)
+    throw new CoreError('unknown-role', `parts are ranked in these roles: ${rankedRoles.join(', ')}`, 'role')
   return worthView(await useDatabase(), getRouterParam(event, 'id')!, role, today())
 })

@@ -4,4 +4,11 @@ import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { noteOffer } from '~~/server/services/purchase/haggle'
 
-export default jsonRoute(async (event) => ({ id: await noteOffer(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, offerSchema), today()) }))
+export default jsonRoute(async (event) => ({
+  id: await noteOffer(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    await bodyOf(event, offerSchema),
+    today(),
+  ),
+}))

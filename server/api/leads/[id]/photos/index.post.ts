@@ -4,4 +4,12 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { addPhoto } from '~~/server/services/photos'
 
-export default jsonRoute(async (event) => ({ id: await addPhoto(await useDatabase(), getRouterParam(event, 'id')!, await bodyBytes(event), getQuery(event).arrival === '1', today()) }))
+export default jsonRoute(async (event) => ({
+  id: await addPhoto(
+    await useDatabase(),
+    getRouterParam(event, 'id')!,
+    await bodyBytes(event),
+    getQuery(event).arrival === '1',
+    today(),
+  ),
+}))

@@ -3,4 +3,6 @@ import { jsonRoute } from '~~/server/http/jsonRoute'
 import { today } from '~~/server/http/today'
 import { haggleView } from '~~/server/services/purchase/haggle'
 
-export default jsonRoute(async (event) => haggleView(await useDatabase(), getRouterParam(event, 'id')!, getRouterParam(event, 'lead')!, today()))
+export default jsonRoute(async (event) =>
+  haggleView(await useDatabase(), getRouterParam(event, 'id')!, getRouterParam(event, 'lead')!, today()),
+)

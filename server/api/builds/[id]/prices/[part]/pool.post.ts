@@ -7,4 +7,6 @@ import { recordPool } from '~~/server/services/market'
 const schema = object({ must: array().of(text().trim().required().max(60)).required().max(20) })
 
 /** The records a changed query could count, for trying it out in the browser. */
-export default jsonRoute(async (event) => recordPool(await useDatabase(), getRouterParam(event, 'part')!, (await bodyOf(event, schema)).must))
+export default jsonRoute(async (event) =>
+  recordPool(await useDatabase(), getRouterParam(event, 'part')!, (await bodyOf(event, schema)).must),
+)
