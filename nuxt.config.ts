@@ -12,7 +12,12 @@ export default defineNuxtConfig({
   alias: { '#core': folder('./core') },
   devtools: { enabled: false },
   telemetry: false,
-  components: [{ path: '~/components', pathPrefix: false }],
+  components: ['~/ui', '~/shell', '~/places'].map((path) => ({
+    path,
+    pathPrefix: false,
+    extensions: ['.vue'],
+  })),
+  imports: { dirs: ['~/places/*/state'] },
   app: {
     head: {
       title: 'Tarvin',

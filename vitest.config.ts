@@ -8,6 +8,7 @@ export default defineConfig({
     alias: {
       '#core': folder('./core'),
       '#shared': folder('./shared'),
+      '#server': folder('./server'),
       '~~': folder('.'),
       '~': folder('./app'),
     },

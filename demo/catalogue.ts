@@ -1,5 +1,5 @@
 import type { Part, PartFacts, Role } from '../core/parts/part'
-import { slug } from '../shared/slug'
+import { slug } from '../shared/text/slug'
 import { fitFacts } from './fitFacts'
 
 /** A part of the made-up trade, with what the generator knows of its market. Prices in whole CAD. */

@@ -1,4 +1,4 @@
-import type { Condition } from '../core/market/soldRecord'
+import type { Condition } from '../core/reading/sales/soldRecord'
 import { catalogue, type CataloguePart } from './catalogue'
 import { chance as makeChance, type Chance } from './random'
 import { title } from './titles'

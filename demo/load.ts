@@ -23,28 +23,28 @@ export async function loadDemo(
   markets?: string,
 ): Promise<void> {
   const files = demoFiles()
-  const library = await post(address, '/api/import/library', files['library.json']!)
+  const library = await post(address, '/api/library/import', files['library.json']!)
   say(`library: ${library.added} entries`)
   const options = encodeURIComponent(JSON.stringify({ fileName: 'sold-records.csv' }))
   const stream = await send(
     address,
-    `/api/import/sold-records?options=${options}`,
+    `/api/prices/sold-records/import?options=${options}`,
     files['sold-records.csv']!,
   )
   const last = JSON.parse((await stream.text()).trim().split('\n').at(-1)!)
   if (!last.report) throw new Error(`sold records: ${JSON.stringify(last)}`)
   say(`sold records: ${last.report.added} added, ${last.report.rejected} rejected`)
-  const leads = await post(address, '/api/import/leads', files['leads.csv']!)
+  const leads = await post(address, '/api/leads/import', files['leads.csv']!)
   say(`leads: ${leads.added} added, ${leads.rejected} rejected`)
-  const prices = await post(address, '/api/import/shop-prices', files['shop-prices.csv']!)
+  const prices = await post(address, '/api/prices/shop-prices/import', files['shop-prices.csv']!)
   say(`shop prices: ${prices.added} added`)
-  for (const opinion of demoOpinions) await post(address, '/api/opinions', JSON.stringify(opinion))
-  for (const note of demoWaitNotes) await post(address, '/api/wait-notes', JSON.stringify(note))
+  for (const opinion of demoOpinions) await post(address, '/api/prices/opinions', JSON.stringify(opinion))
+  for (const note of demoWaitNotes) await post(address, '/api/prices/wait-notes', JSON.stringify(note))
   if (markets !== undefined) {
     for (const { path, ...connector } of demoConnectors)
       await post(
         address,
-        '/api/connectors',
+        '/api/sources/connectors',
         JSON.stringify({ ...connector, url: markets + path, allowPrivate: true }),
       )
     say(`connectors: ${demoConnectors.length} addresses at ${markets}`)
@@ -59,31 +59,41 @@ export async function loadDemo(
       if (!lead) throw new Error(`no lead ${externalId}`)
       const view = await post(
         address,
-        `/api/builds/${id}/choices`,
+        `/api/builds/${id}/machine/choices`,
         JSON.stringify({ kind: 'lead', leadId: lead.id, reason, scope }),
       )
       if (paidOn)
-        await send(address, `/api/choices/${view.choices.at(-1).id}`, JSON.stringify({ paidOn }), 'PATCH')
+        await send(
+          address,
+          `/api/machine/choices/${view.choices.at(-1).id}`,
+          JSON.stringify({ paidOn }),
+          'PATCH',
+        )
     }
     for (const hunt of build.hunts)
       await post(
         address,
-        `/api/builds/${id}/choices`,
+        `/api/builds/${id}/machine/choices`,
         JSON.stringify({ kind: 'hunt', scope: 'core', ...hunt }),
       )
     for (const shelfId of build.owned)
       await post(
         address,
-        `/api/builds/${id}/choices`,
+        `/api/builds/${id}/machine/choices`,
         JSON.stringify({ kind: 'owned', shelfId, scope: 'core' }),
       )
-    await send(address, `/api/builds/${id}/rivals`, JSON.stringify({ rivals: build.rivals }), 'PUT')
+    await send(address, `/api/builds/${id}/scales/rivals`, JSON.stringify({ rivals: build.rivals }), 'PUT')
     for (const { partId, limit } of build.lookouts)
-      await post(address, `/api/builds/${id}/lookouts`, JSON.stringify({ partId, limit }))
+      await post(address, `/api/builds/${id}/prices/lookouts`, JSON.stringify({ partId, limit }))
     for (const { partId, readOn, note } of build.reads)
-      await post(address, `/api/builds/${id}/prices/${partId}/reads`, JSON.stringify({ readOn, note }))
+      await post(address, `/api/builds/${id}/prices/parts/${partId}/reads`, JSON.stringify({ readOn, note }))
     for (const { partId, ...figure } of build.ownFigures)
-      await send(address, `/api/builds/${id}/prices/${partId}/own-figure`, JSON.stringify(figure), 'PUT')
+      await send(
+        address,
+        `/api/builds/${id}/prices/parts/${partId}/own-figure`,
+        JSON.stringify(figure),
+        'PUT',
+      )
     for (const { externalId, ...offer } of build.offers)
       await post(
         address,

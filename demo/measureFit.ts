@@ -1,8 +1,14 @@
-import { estimateFrameRate } from '../core/performance/estimateFrameRate'
-import { fitWorkload } from '../core/performance/fitWorkload'
-import type { FrameMachine } from '../core/performance/frameTime'
-import { noReadings, plainConditions, runKinds, type FrameRun, type RunKind } from '../core/performance/run'
-import type { FrameSettings, Workload } from '../core/performance/workload'
+import { estimateFrameRate } from '../core/performance/model/estimateFrameRate'
+import { fitWorkload } from '../core/performance/fitting/fitWorkload'
+import type { FrameMachine } from '../core/performance/model/frameTime'
+import {
+  noReadings,
+  plainConditions,
+  runKinds,
+  type FrameRun,
+  type RunKind,
+} from '../core/performance/runs/run'
+import type { FrameSettings, Workload } from '../core/performance/model/workload'
 import { medianSorted } from '../core/statistics/medianSorted'
 import { catalogue } from './catalogue'
 import { chance as makeChance, type Chance } from './random'

@@ -1,5 +1,5 @@
-import { queryForPart } from '../core/market/queryForPart'
-import { Sieve } from '../core/market/sieve'
+import { queryForPart } from '../core/reading/titles/queryForPart'
+import { Sieve } from '../core/reading/titles/sieve'
 import { catalogue, cataloguePart } from './catalogue'
 import { demoToday } from './trade'
 import type { LabelledTitle } from './labelledTitles'
@@ -30,19 +30,17 @@ export function measureSieve(titles: readonly LabelledTitle[]): SieveMeasure {
   for (const { title, partId, dirt } of titles) {
     const { role } = cataloguePart(partId)
     for (const part of catalogue.filter((each) => each.role === role)) {
-      const verdict = sieves
-        .get(part.id)!
-        .judge({
-          id: title,
-          source: 'held back',
-          title,
-          price: 1,
-          shipping: 0,
-          currency: 'CAD',
-          soldOn: demoToday,
-          manner: 'fixed',
-          condition: 'used',
-        })
+      const verdict = sieves.get(part.id)!.judge({
+        id: title,
+        source: 'held back',
+        title,
+        price: 1,
+        shipping: 0,
+        currency: 'CAD',
+        soldOn: demoToday,
+        manner: 'fixed',
+        condition: 'used',
+      })
       const isOwn = part.id === partId
       if (isOwn && dirt === 'clean') {
         counts.wanted += 1

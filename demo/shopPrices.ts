@@ -1,5 +1,5 @@
 import { addDays } from '../core/time/calendarDate'
-import { csvTable } from '../core/sharing/csvCell'
+import { csvTable } from '../core/files/export/csvCell'
 import { catalogue } from './catalogue'
 import { chance as makeChance } from './random'
 import { demoToday } from './trade'
@@ -55,13 +55,11 @@ export function shopItems(seed: number): ShopItem[] {
         },
       }
     }),
-    ...catalogue
-      .filter(isSmall)
-      .map((part): ShopItem => ({
-        shop: 'tin-lantern-parts',
-        partId: part.id,
-        priceAt: () => part.fresh - 0.01,
-      })),
+    ...catalogue.filter(isSmall).map((part): ShopItem => ({
+      shop: 'tin-lantern-parts',
+      partId: part.id,
+      priceAt: () => part.fresh - 0.01,
+    })),
   ]
 }
 

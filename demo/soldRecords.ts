@@ -1,5 +1,5 @@
 import { addDays } from '../core/time/calendarDate'
-import { csvTable } from '../core/sharing/csvCell'
+import { csvTable } from '../core/files/export/csvCell'
 import { catalogue, type CataloguePart } from './catalogue'
 import { chance as makeChance, type Chance } from './random'
 import { title, type Dirt } from './titles'

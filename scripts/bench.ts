@@ -3,14 +3,14 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
-import { checkFit } from '../core/fit/checkFit'
-import { frameLog } from '../core/frametimes/frameLog'
-import { frameTimes } from '../core/frametimes/frameTimes'
-import { frameLogHead, readFrameLog } from '../core/importing/frameLogFile'
+import { checkFit } from '../core/machine/fit/checkFit'
+import { frameLog } from '../core/performance/frametimes/frameLog'
+import { frameTimes } from '../core/performance/frametimes/frameTimes'
+import { frameLogHead, readFrameLog } from '../core/performance/frametimes/frameLogFile'
 import { expandDonors } from '../core/parts/expandDonors'
 import { catalogue, cataloguePart } from '../demo/catalogue'
-import { streetPrice } from '../core/market/streetPrice'
-import type { SoldRecord } from '../core/market/soldRecord'
+import { streetPrice } from '../core/pricing/street/streetPrice'
+import type { SoldRecord } from '../core/reading/sales/soldRecord'
 import { addDays } from '../core/time/calendarDate'
 import { labelledTitles } from '../demo/labelledTitles'
 import { heldBackSeed, measureSieve } from '../demo/measureSieve'
@@ -20,7 +20,7 @@ import { measureFit } from '../demo/measureFit'
 import { chance } from '../demo/random'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
-import { importSoldRecords } from '../server/services/importRecords'
+import { importSoldRecords } from '../server/places/prices/importRecords'
 
 /** `npm run bench`: measures, prints, judges nothing. */
 const say = (name: string, value: string) => process.stdout.write(`${name.padEnd(58)} ${value}\n`)
@@ -163,7 +163,7 @@ if (address) {
     await timed('busiest page (150 leads valued)', `/api/builds/${build.id}/leads`)
     await rulesChanged(build.id)
     await timed('all prices of the library', `/api/builds/${build.id}/prices`)
-    await timed('steps up for every role', `/api/builds/${build.id}/steps`)
+    await timed('steps up for every role', `/api/builds/${build.id}/machine/steps`)
     await timed('machine: ways to mend, power, room, plan', `/api/builds/${build.id}/machine`)
     await timed('one choice more: the build reckoned anew', `/api/builds/${build.id}`)
     await timed('bench: needs, runs, frames for money', `/api/builds/${build.id}/bench`)
@@ -198,7 +198,7 @@ async function searched(buildId: string, goal: 'match' | 'spend'): Promise<void>
   const start = performance.now()
   const lines = (
     await (
-      await fetch(`${address}/api/builds/${buildId}/match`, {
+      await fetch(`${address}/api/builds/${buildId}/scales/match`, {
         method: 'POST',
         body: JSON.stringify({ goal, rivalId: rival.machine.id }),
       })

@@ -1,7 +1,7 @@
 import { factKinds } from '../core/parts/facts'
 import { roleNames } from '../core/parts/part'
-import { fitRules } from '../core/fit/rules'
-import { fitAreas } from '../core/fit/rule'
+import { fitRules } from '../core/machine/fit/rules'
+import { fitAreas } from '../core/machine/fit/rule'
 
 /** The rules of the fit check as Markdown, from the code: what each asks, how grave it is, which facts it must know. */
 export function fitRulesTable(): string {

@@ -40,8 +40,8 @@ const card = 'murrowdun-tarn-640-8-gb'
 /** Lets the stand-in markets move ten days on and asks every source. */
 async function tenDaysLater() {
   await fetch(`${markets}/advance?days=10`, { method: 'POST' })
-  for (const { id } of await (await fetch(`${url}/api/connectors`)).json())
-    await fetch(`${url}/api/connectors/${id}/poll`, { method: 'POST' })
+  for (const { id } of await (await fetch(`${url}/api/sources/connectors`)).json())
+    await fetch(`${url}/api/sources/connectors/${id}/poll`, { method: 'POST' })
 }
 const views = [
   ['brief', `/b/${couch}/brief`],

@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
-import { buildFileSchema, librarySchema } from '../shared/schemas/entities'
+import { buildFileSchema, librarySchema } from '../shared/entities'
 import { fitRulesTable } from './fitRulesTable'
 import { jsonSchemaOf } from './jsonSchema'
 

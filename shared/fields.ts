@@ -1,6 +1,6 @@
 import { array, bool, mixed, number, string, type Schema } from 'yup'
-import { isCurrency } from '../../core/money/currencies'
-import { isCalendarDate } from '../../core/time/calendarDate'
+import { isCurrency } from '../core/money/currencies'
+import { isCalendarDate } from '../core/time/calendarDate'
 
 /** The fields that every schema is made of, with messages that say what to do. */
 

@@ -1,8 +1,8 @@
-import type { PriceQuery } from '../core/market/priceQuery'
+import type { PriceQuery } from '../core/reading/titles/priceQuery'
 import type { Need, Role } from '../core/parts/part'
-import type { SupplyRule } from '../core/power/supplySize'
-import type { FaultOverrides } from '../core/sourcing/faultRisk'
-import type { PlayStyle } from '../core/weighing/playStyles'
+import type { SupplyRule } from '../core/machine/power/supplySize'
+import type { FaultOverrides } from '../core/supply/risk/faultRisk'
+import type { PlayStyle } from '../core/comparison/verdict/playStyles'
 
 /** The builder's own policies for one build. */
 export interface HouseRules {

@@ -44,9 +44,9 @@ async function openFile(event: Event) {
         throw new RequestError(`${file.name} is not JSON; a build file is what Export as JSON wrote`, '', 0)
       }
       const kind = (parsed as { format?: string }).format
-      if (kind === 'tarvin-library') await request('/api/import/library', { method: 'POST', body: parsed })
+      if (kind === 'tarvin-library') await request('/api/library/import', { method: 'POST', body: parsed })
       else {
-        const { id } = await request<{ id: string }>('/api/import/build', { method: 'POST', body: parsed })
+        const { id } = await request<{ id: string }>('/api/builds/import', { method: 'POST', body: parsed })
         await session.load()
         await navigateTo(`/b/${id}/machine`)
       }

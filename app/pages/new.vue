@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { machineRulesSchema } from '#shared/schemas/entities'
-import { defaultAnswerDays } from '#core/leads/silence'
-import type { BriefInput } from '#shared/schemas/entities'
+import { machineRulesSchema } from '#shared/entities'
+import { defaultAnswerDays } from '#core/supply/risk/silence'
+import type { BriefInput } from '#shared/entities'
 import type { LibraryView } from '#shared/views'
 import { request } from '~/utils/request'
 

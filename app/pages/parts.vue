@@ -70,7 +70,7 @@ async function openFile(event: Event) {
       } catch {
         throw new Error(`${file.name} is not JSON; a library file is what Export wrote`)
       }
-      await request('/api/import/library', { method: 'POST', body })
+      await request('/api/library/import', { method: 'POST', body })
       await load()
     },
     { message: `${file.name} is in; what was there already stayed as it was` },

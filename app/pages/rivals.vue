@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { needNames } from '#core/parts/part'
-import { missingFacts, unknownRival } from '#core/weighing/rivalFacts'
+import { missingFacts, unknownRival } from '#core/comparison/components/rivalFacts'
 import type { LibraryView, RivalView } from '#shared/views'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
@@ -36,7 +36,7 @@ const takeOut = (rival: RivalView) =>
     message: `${rival.name} is taken out`,
     undo: () => setDeleted(rival.id, false),
   })
-const { report, take: takeCsv } = useCsvImport(() => '/api/import/rivals', load)
+const { report, take: takeCsv } = useCsvImport(() => '/api/rivals/import', load)
 /** How many facts its seller leaves open. */
 const open = (rival: RivalView) =>
   rival.kind === 'prebuilt' || rival.kind === 'configured'

@@ -1,14 +1,11 @@
 <script setup lang="ts">
-import { protections } from '#core/sourcing/faultRisk'
-import { sourceSchema } from '#shared/schemas/entities'
-import { slug } from '#shared/slug'
+import { protections } from '#core/supply/risk/faultRisk'
+import { sourceSchema } from '#shared/entities'
+import { slug } from '#shared/text/slug'
 import { amount } from '~/utils/show'
 
 /** Sources: where leads and records come from, what is asked there on a schedule, and their tax, shipping and protection. */
-const { library, adding, problem, add } = useAddForm(
-  { path: '/api/library/sources', method: 'PUT' },
-  sourceSchema,
-)
+const { library, adding, problem, add } = useAddForm({ path: '/api/sources', method: 'PUT' }, sourceSchema)
 const draft = reactive({
   name: '',
   kind: 'classifieds',

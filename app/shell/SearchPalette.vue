@@ -98,8 +98,10 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
             :class="{ 'bg-paper': i === active }"
             @click="go(each.to)"
           >
-            <span class="truncate">{{ each.label }}</span
-            ><span class="pl-3 text-xs whitespace-nowrap text-soft">{{ each.kind }}</span>
+            <span class="truncate">{{ each.label }}</span><span
+              class="pl-3 text-xs whitespace-nowrap text-soft"
+              >{{ each.kind }}</span
+            >
           </button>
         </li>
         <li v-if="found.length === 0" class="px-4 py-3 text-soft">Nothing by that name.</li>

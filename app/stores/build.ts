@@ -27,31 +27,42 @@ export const useBuild = defineStore('build', {
       label: string,
     ) {
       this.take(
-        await request<BuildView>(`/api/builds/${this.view!.id}/choices`, { method: 'POST', body: input }),
+        await request<BuildView>(`/api/builds/${this.view!.id}/machine/choices`, {
+          method: 'POST',
+          body: input,
+        }),
         label,
       )
     },
     async changeChoice(id: string, change: object, label: string) {
       this.take(
-        await request<BuildView>(`/api/choices/${id}?in=${this.view!.id}`, { method: 'PATCH', body: change }),
+        await request<BuildView>(`/api/machine/choices/${id}?in=${this.view!.id}`, {
+          method: 'PATCH',
+          body: change,
+        }),
         label,
       )
     },
     async takeOut(id: string, label: string) {
       this.take(
-        await request<BuildView>(`/api/choices/${id}?in=${this.view!.id}`, { method: 'DELETE' }),
+        await request<BuildView>(`/api/machine/choices/${id}?in=${this.view!.id}`, { method: 'DELETE' }),
         label,
       )
     },
     async putBack(id: string, label: string) {
       this.take(
-        await request<BuildView>(`/api/choices/${id}/restore?in=${this.view!.id}`, { method: 'POST' }),
+        await request<BuildView>(`/api/machine/choices/${id}/restore?in=${this.view!.id}`, {
+          method: 'POST',
+        }),
         label,
       )
     },
     async setRivals(rivals: readonly string[]) {
       this.take(
-        await request<BuildView>(`/api/builds/${this.view!.id}/rivals`, { method: 'PUT', body: { rivals } }),
+        await request<BuildView>(`/api/builds/${this.view!.id}/scales/rivals`, {
+          method: 'PUT',
+          body: { rivals },
+        }),
         '',
       )
     },

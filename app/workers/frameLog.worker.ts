@@ -1,8 +1,8 @@
 import { expose, transfer } from 'comlink'
-import { alignLogs } from '#core/frametimes/alignLogs'
-import { envelope, frameLog, stretchOf, type FrameLog } from '#core/frametimes/frameLog'
-import { frameTimes } from '#core/frametimes/frameTimes'
-import { frameLogHead, readFrameLog } from '#core/importing/frameLogFile'
+import { alignLogs } from '#core/performance/frametimes/alignLogs'
+import { envelope, frameLog, stretchOf, type FrameLog } from '#core/performance/frametimes/frameLog'
+import { frameTimes } from '#core/performance/frametimes/frameTimes'
+import { frameLogHead, readFrameLog } from '#core/performance/frametimes/frameLogFile'
 import { histogram } from '#core/statistics/histogram'
 import type { FrameLogWorker, ReadLog } from './frameLogProtocol'
 

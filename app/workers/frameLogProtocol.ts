@@ -1,6 +1,6 @@
-import type { FrameTimeStatistics } from '#core/frametimes/frameTimes'
-import type { FrameColumn, FrameLogHead } from '#core/importing/frameLogFile'
-import type { LineProblem } from '#core/importing/columns'
+import type { FrameTimeStatistics } from '#core/performance/frametimes/frameTimes'
+import type { FrameColumn, FrameLogHead } from '#core/performance/frametimes/frameLogFile'
+import type { LineProblem } from '#core/reading/tables/columns'
 import type { Bin } from '#core/statistics/histogram'
 
 /** What the page and the worker of frame logs say to each other. Logs stay in the worker and are spoken of by name. */

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { streetPrice } from '#core/market/streetPrice'
+import { streetPrice } from '#core/pricing/street/streetPrice'
 import type { ReadingWorker, RecordPool } from './readingProtocol'
 
 let pool: RecordPool = { records: [], overrides: {}, rates: [] }

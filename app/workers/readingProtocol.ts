@@ -1,7 +1,7 @@
-import type { Grade } from '#core/market/grade'
-import type { PriceQuery } from '#core/market/priceQuery'
-import type { SoldRecord } from '#core/market/soldRecord'
-import type { Override } from '#core/market/streetPrice'
+import type { Grade } from '#core/pricing/street/grade'
+import type { PriceQuery } from '#core/reading/titles/priceQuery'
+import type { SoldRecord } from '#core/reading/sales/soldRecord'
+import type { Override } from '#core/pricing/street/streetPrice'
 import type { ExchangeRate } from '#core/money/rates'
 
 /** What the page and the reading worker say to each other. */

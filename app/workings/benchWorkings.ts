@@ -1,5 +1,5 @@
-import { estimateAssumptions } from '#core/performance/estimateFrameRate'
-import { frameModel } from '#core/performance/frameTime'
+import { estimateAssumptions } from '#core/performance/model/estimateFrameRate'
+import { frameModel } from '#core/performance/model/frameTime'
 import type { BenchTarget, BuildView, RunView, TargetView } from '#shared/views'
 import { percent, signedPercent } from '~/utils/show'
 import type { Working, WorkingLine } from './working'

@@ -1,6 +1,6 @@
-import { countsAgainst } from '#core/listings/completeness'
+import { countsAgainst } from '#core/reading/listings/completeness'
 import { roleNames } from '#core/parts/part'
-import { faultSignNames, type FaultAssumptions } from '#core/sourcing/faultRisk'
+import { faultSignNames, type FaultAssumptions } from '#core/supply/risk/faultRisk'
 import type { LeadView } from '#shared/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'

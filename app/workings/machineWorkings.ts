@@ -1,6 +1,6 @@
 import type { MachineView, StepsView, StepView } from '#shared/views'
-import { loadStates } from '#core/power/wallDraw'
-import { supplyRuleText } from '#core/power/supplySize'
+import { loadStates } from '#core/machine/power/wallDraw'
+import { supplyRuleText } from '#core/machine/power/supplySize'
 import { amount, signedAmount, signedPercent } from '~/utils/show'
 import type { Working } from './working'
 

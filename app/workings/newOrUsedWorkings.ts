@@ -1,4 +1,4 @@
-import type { NewOrUsed } from '#core/market/newOrUsed'
+import type { NewOrUsed } from '#core/supply/ways/newOrUsed'
 import type { OfferView } from '#shared/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'

@@ -5,7 +5,7 @@ import {
   type ReceiptLine,
   type ReceiptTotals,
   type Scope,
-} from '#core/receipt/receipt'
+} from '#core/ledger/receipt'
 import type { BuildView, ChoiceView } from '#shared/views'
 import { amount, percent } from '~/utils/show'
 import type { FigureKind, Working } from './working'

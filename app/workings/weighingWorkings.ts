@@ -1,5 +1,5 @@
-import type { LikeForLikeStep } from '#core/weighing/likeForLike'
-import type { MachineRate } from '#core/weighing/machine'
+import type { LikeForLikeStep } from '#core/comparison/adjustments/likeForLike'
+import type { MachineRate } from '#core/comparison/weighedMachine'
 import type { WeighedView } from '#shared/views'
 import { amount } from '~/utils/show'
 import type { Working, WorkingLine } from './working'

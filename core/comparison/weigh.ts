@@ -1,11 +1,11 @@
-import type { Workload } from '../performance/workload'
-import type { FrameMachine } from '../performance/frameTime'
-import { compareRates, type RateComparison } from './compareRates'
-import { holdMode, type Equivalent } from './consoleModes'
-import { likeForLike, type LikeForLike } from './likeForLike'
-import type { WeighedMachine, WeighingTerms } from './machine'
-import type { PlayStyle } from './playStyles'
-import { weighingVerdict, type WeighingVerdict } from './verdict'
+import type { Workload } from '../performance/model/workload'
+import type { FrameMachine } from '../performance/model/frameTime'
+import { compareRates, type RateComparison } from './components/compareRates'
+import { holdMode, type Equivalent } from './components/consoleModes'
+import { likeForLike, type LikeForLike } from './adjustments/likeForLike'
+import type { WeighedMachine, WeighingTerms } from './weighedMachine'
+import type { PlayStyle } from './verdict/playStyles'
+import { weighingVerdict, type WeighingVerdict } from './verdict/verdict'
 
 /** Two machines on the scales: cost of each, speed, and who wins. */
 export interface Weighed {

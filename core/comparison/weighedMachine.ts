@@ -1,7 +1,7 @@
-import type { Condition } from '../market/soldRecord'
+import type { Condition } from '../reading/sales/soldRecord'
 import type { Need, PartFacts, Role } from '../parts/part'
-import type { TargetVerdict } from '../performance/judgeTarget'
-import type { FaultAssumptions } from '../sourcing/faultRisk'
+import type { TargetVerdict } from '../performance/model/judgeTarget'
+import type { FaultAssumptions } from '../supply/risk/faultRisk'
 
 /** Result of one machine at one workload and setting. */
 export interface MachineRate {

@@ -1,4 +1,4 @@
-import { CoreError } from '../coreError'
+import { CoreError } from '../errors/coreError'
 import type { Currency } from '../money/money'
 
 /** Scopes of a line, narrowest first; totals are cumulative. */

@@ -1,5 +1,5 @@
 import { roundHalfAway } from '../money/decimal'
-import { netResale } from '../lots/splitLot'
+import { netResale } from '../supply/lots/splitLot'
 
 /** A way to sell: its fee and what each sale costs besides. Amounts in minor units. */
 export interface SellingTerms {

@@ -1,4 +1,4 @@
-import { CoreError } from '../coreError'
+import { CoreError } from '../errors/coreError'
 import type { Currency } from './money'
 
 const known = new Set(Intl.supportedValuesOf('currency'))

@@ -1,5 +1,5 @@
 import Big from 'big.js'
-import { CoreError } from '../coreError'
+import { CoreError } from '../errors/coreError'
 import { minorDigits } from './currencies'
 import type { Currency } from './money'
 

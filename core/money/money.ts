@@ -1,4 +1,4 @@
-import { CoreError } from '../coreError'
+import { CoreError } from '../errors/coreError'
 
 /** ISO 4217 code, upper case. */
 export type Currency = string

@@ -1,4 +1,4 @@
-import { CoreError } from '../coreError'
+import { CoreError } from '../errors/coreError'
 
 /**
  * Splits a whole amount over lines in proportion to `weights`, so that the parts add up to the amount exactly.

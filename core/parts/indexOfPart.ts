@@ -1,4 +1,4 @@
-import type { Part, Role } from '../parts/part'
+import type { Part, Role } from './part'
 
 /** How the worth of a part is measured in its role, and in what. */
 const measures: Partial<

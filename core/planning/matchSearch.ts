@@ -1,7 +1,7 @@
-import { checkFit } from '../fit/checkFit'
-import type { FitBrief } from '../fit/finding'
+import { checkFit } from '../machine/fit/checkFit'
+import type { FitBrief } from '../machine/fit/finding'
 import type { Part, Role } from '../parts/part'
-import { geometricMean } from '../performance/beforeAfter'
+import { geometricMean } from '../performance/runs/beforeAfter'
 
 /** A way to fill a role: a lead at hand, or a part at its street price. `cost` is what is minimised or held under the budget. */
 export interface SearchOption {

@@ -1,4 +1,4 @@
-import { CoreError } from '../coreError'
+import { CoreError } from '../errors/coreError'
 
 /** A calendar date, `YYYY-MM-DD`, without a time of day or zone. Compares correctly as text. */
 export type CalendarDate = string

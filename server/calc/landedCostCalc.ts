@@ -1,8 +1,8 @@
 import { parseDecimal } from '#core/money/decimal'
-import { CoreError } from '#core/coreError'
-import { landedCost } from '#core/sourcing/landedCost'
-import type { RebateState } from '#core/sourcing/rebates'
-import type { LandedCostRequest } from '#shared/schemas/calc'
+import { CoreError } from '#core/errors/coreError'
+import { landedCost } from '#core/supply/landed/landedCost'
+import type { RebateState } from '#core/supply/landed/rebates'
+import type { LandedCostRequest } from '#shared/calc/schemas'
 
 /** `POST /api/calc/landed-cost`: decimal strings in, minor units out. */
 export function calcLandedCost(request: LandedCostRequest) {

@@ -1,6 +1,6 @@
-import { splitLot } from '#core/lots/splitLot'
+import { splitLot } from '#core/supply/lots/splitLot'
 import { parseDecimal } from '#core/money/decimal'
-import type { LotRequest } from '#shared/schemas/calc'
+import type { LotRequest } from '#shared/calc/schemas'
 
 /** `POST /api/calc/lot`: decimal strings in, minor units out. */
 export function calcLot({ currency, landed, things }: LotRequest) {

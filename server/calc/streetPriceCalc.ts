@@ -1,9 +1,9 @@
 import { parseDecimal } from '#core/money/decimal'
 import { money } from '#core/money/money'
-import { chanceWithin, expectedWait, payUpToPrice } from '#core/market/patience'
-import type { Condition, SoldRecord } from '#core/market/soldRecord'
-import { streetPrice, type Override } from '#core/market/streetPrice'
-import type { SoldRecordInput, StreetPriceRequest } from '#shared/schemas/calc'
+import { chanceWithin, expectedWait, payUpToPrice } from '#core/pricing/patience/patience'
+import type { Condition, SoldRecord } from '#core/reading/sales/soldRecord'
+import { streetPrice, type Override } from '#core/pricing/street/streetPrice'
+import type { SoldRecordInput, StreetPriceRequest } from '#shared/calc/schemas'
 
 /** `POST /api/calc/street-price`: decimal strings in, minor units out. */
 export function calcStreetPrice(request: StreetPriceRequest) {

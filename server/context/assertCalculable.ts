@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { noRate, rateTable } from '#core/money/rates'
 import type { Queryable } from '../db/client'
 import { buildRivals, builds, choices, exchangeRates, leads, rivals } from '../db/schema'

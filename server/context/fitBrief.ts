@@ -1,7 +1,7 @@
-import type { FitBrief } from '#core/fit/finding'
+import type { FitBrief } from '#core/machine/fit/finding'
 import type { builds } from '../db/schema'
-import { machineRulesSchema } from '#shared/schemas/entities'
-import { defaultSupplyRule } from '#core/power/supplySize'
+import { machineRulesSchema } from '#shared/entities'
+import { defaultSupplyRule } from '#core/machine/power/supplySize'
 import type { MachineRules } from '#shared/types'
 
 type BuildRow = Pick<typeof builds.$inferSelect, 'houseRules' | 'needs'>

@@ -1,7 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
-import { rivalSchema, type LibraryFile, type RivalInput, type SourceInput } from '#shared/schemas/entities'
+import { rivalSchema, type LibraryFile, type RivalInput, type SourceInput } from '#shared/entities'
 import type { Database, Queryable } from '../db/client'
 import {
   exchangeRates,
@@ -15,10 +15,10 @@ import {
   workResults,
   workTasks,
 } from '../db/schema'
-import { newId } from './ids'
+import { newId } from '../db/ids'
 import { marketChanged } from './market'
-import { insertLead } from './leads'
-import { insertRun } from './runs'
+import { insertLead } from '../places/leads/leads'
+import { insertRun } from '../places/bench/runs'
 
 /** Library files: parts, sources, workloads, rivals, rates, and what goes with them. */
 

@@ -1,8 +1,8 @@
 import { convertAmount, rateTable } from '#core/money/rates'
-import { landedCost } from '#core/sourcing/landedCost'
-import { shopRhythm } from '#core/market/shopRhythm'
+import { landedCost } from '#core/supply/landed/landedCost'
+import { shopRhythm } from '#core/pricing/shops/shopRhythm'
 import type { OfferView } from '#shared/views'
-import type { Market } from '../market'
+import type { Market } from './market'
 
 /** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. */
 export function newOffers(market: Market, partId: string, currency: string, today: string): OfferView[] {

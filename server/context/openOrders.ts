@@ -1,7 +1,7 @@
-import { groupBy } from '#core/groupBy'
+import { groupBy } from '#core/collections/groupBy'
 import { convertAmount, rateTable, type ExchangeRate } from '#core/money/rates'
 import { splitByLargestRemainder } from '#core/money/splitByLargestRemainder'
-import { joinedOrder, type JoinedOrder } from '#core/sourcing/joinedOrder'
+import { joinedOrder, type JoinedOrder } from '#core/supply/orders/joinedOrder'
 import type { ValuedLead } from './valuedLeads'
 
 /** Leads still to be paid that are placed as one order with one source. */

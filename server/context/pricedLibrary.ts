@@ -1,9 +1,9 @@
-import { newOrUsed } from '#core/market/newOrUsed'
-import { faultAssumptions } from '#core/sourcing/faultRisk'
-import type { PricedPart } from '#core/worth/baseMachines'
+import { newOrUsed } from '#core/supply/ways/newOrUsed'
+import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import type { builds } from '../db/schema'
 import { readStreetPrice, type Market } from './market'
-import { newOffers } from './prices/newOffers'
+import { newOffers } from './newOffers'
 
 type BuildToPrice = Pick<typeof builds.$inferSelect, 'currency' | 'houseRules'>
 

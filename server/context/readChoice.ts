@@ -4,20 +4,20 @@ import {
   chanceWithin,
   daysForAllHunts,
   expectedWait,
-} from '#core/market/patience'
-import { factsInBox } from '#core/listings/factsInBox'
-import type { Condition } from '#core/market/soldRecord'
+} from '#core/pricing/patience/patience'
+import { factsInBox } from '#core/reading/listings/factsInBox'
+import type { Condition } from '#core/reading/sales/soldRecord'
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames, type Part } from '#core/parts/part'
-import type { ReceiptLine } from '#core/receipt/receipt'
+import type { ReceiptLine } from '#core/ledger/receipt'
 import { daysBetween } from '#core/time/calendarDate'
 import type { BuildView, ChoiceView } from '#shared/views'
 import type { builds, choices, shelf } from '../db/schema'
-import { houseRuleBreaches } from './leadViews'
+import { houseRuleBreaches } from '../places/leads/readLeads'
 import type { ValuedLead } from './valuedLeads'
 import { newPriceIn, readStreetPrice, streetAt, type Market } from './market'
-import { newOffers } from './prices/newOffers'
-import type { arrivalsOf } from './purchase/arrivals'
+import { newOffers } from './newOffers'
+import type { arrivalsOf } from '../places/ledger/arrivals'
 
 type BuildRow = typeof builds.$inferSelect
 

@@ -1,12 +1,12 @@
 import { desc, isNull } from 'drizzle-orm'
-import { defaultAnswerDays } from '#core/leads/silence'
+import { defaultAnswerDays } from '#core/supply/risk/silence'
 import type { BuildStrip, SessionView } from '#shared/views'
 import type { Database } from '../db/client'
 import { builds } from '../db/schema'
-import { buildView } from './buildView'
-import { lookoutHits } from './prices/lookouts'
+import { buildView } from './readBuild'
+import { lookoutHits } from '../places/prices/lookouts'
 import { waitingDays } from './waitingDays'
-import { countSoldRecords } from './prices/priceViews'
+import { countSoldRecords } from '../places/prices/readPrices'
 
 /** What the shell needs to know: the date taken for today, and the builds. */
 export async function sessionView(db: Database, today: string): Promise<SessionView> {

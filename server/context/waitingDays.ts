@@ -1,6 +1,6 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import { groupBy } from '#core/groupBy'
-import { daysWaiting } from '#core/leads/silence'
+import { groupBy } from '#core/collections/groupBy'
+import { daysWaiting } from '#core/supply/risk/silence'
 import type { Database } from '../db/client'
 import { leads, offers } from '../db/schema'
 

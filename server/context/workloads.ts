@@ -1,4 +1,4 @@
-import type { Workload } from '#core/performance/workload'
+import type { Workload } from '#core/performance/model/workload'
 import type { Database } from '../db/client'
 import { workloads } from '../db/schema'
 

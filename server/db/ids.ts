@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { slug } from '#shared/slug'
+import { slug } from '#shared/text/slug'
 
 /** A new identity: readable start, random end. */
 export function newId(name: string): string {

@@ -1,5 +1,5 @@
 import { ValidationError } from 'yup'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 
 /** What every refused request gets. */
 export interface ErrorBody {

@@ -1,10 +1,10 @@
 import type { H3Event } from 'h3'
 import { object, mixed } from 'yup'
-import { CoreError } from '#core/coreError'
-import type { ColumnMap } from '#core/importing/columns'
-import type { SoldRecordField } from '#core/importing/soldRecordsFile'
-import { conditions, manners } from '#core/market/soldRecord'
-import { currencyCode, oneOf, text } from '#shared/schemas/fields'
+import { CoreError } from '#core/errors/coreError'
+import type { ColumnMap } from '#core/reading/tables/columns'
+import type { SoldRecordField } from '#core/files/import/soldRecordsFile'
+import { conditions, manners } from '#core/reading/sales/soldRecord'
+import { currencyCode, oneOf, text } from '#shared/fields'
 import { errorAnswer } from './errors'
 
 const mostBytes = 300 * 1024 * 1024

@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import type { Schema } from 'yup'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { whenFree } from '../db/whenFree'
 import { errorAnswer } from './errors'
 

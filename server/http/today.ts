@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { isCalendarDate, type CalendarDate } from '#core/time/calendarDate'
 
 /**

@@ -1,6 +1,6 @@
 import { useOpenDatabase } from '../db/useDatabase'
 import { today } from '../http/today'
-import { pollDue, resumePolls } from '../services/connectors/poll'
+import { pollDue, resumePolls } from '../places/sources/connectors/poll'
 
 const everyMs = 30_000
 

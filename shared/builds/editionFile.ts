@@ -1,6 +1,6 @@
 import { array, object, type InferType } from 'yup'
-import { houseRulesSchema } from './entities'
-import { currencyCode, finite, oneOf, text } from './fields'
+import { houseRulesSchema } from '../entities'
+import { currencyCode, finite, oneOf, text } from '../fields'
 
 const amount = () => finite().integer('${path} must be whole minor units').required()
 

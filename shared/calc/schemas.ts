@@ -1,6 +1,6 @@
 import { array, object, type InferType } from 'yup'
-import { conditions, manners, type Condition, type Manner } from '../../core/market/soldRecord'
-import { rebateStates } from '../../core/sourcing/rebates'
+import { conditions, manners, type Condition, type Manner } from '../../core/reading/sales/soldRecord'
+import { rebateStates } from '../../core/supply/landed/rebates'
 import {
   calendarDate,
   currencyCode,
@@ -14,7 +14,7 @@ import {
   texts,
   wholeFrom,
   yesOrNo,
-} from './fields'
+} from '../fields'
 
 /** Requests of the four fixed calculation endpoints; see docs/api.md. */
 

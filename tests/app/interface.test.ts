@@ -1,16 +1,16 @@
 import { describe, expect, test } from 'vitest'
-import { agenda } from '~/components/builds/agenda'
-import { arrangeLeads, leadAge } from '~/components/leads/leadList'
-import { ruleScale } from '~/components/price/priceRule'
-import { brushBetween, readBrush, writeBrush } from '~/components/price/brush'
+import { agenda } from '~/places/builds/state/agenda'
+import { arrangeLeads, leadAge } from '~/places/leads/state/leadList'
+import { ruleScale } from '~/ui/charts/priceRule'
+import { brushBetween, readBrush, writeBrush } from '~/places/prices/state/brush'
 import {
   filterRecords,
   groupDecisions,
   nextDecision,
   reasonCounts,
   wordsToGatherBy,
-} from '~/components/price/triage'
-import { searchIndex } from '~/components/shell/searchIndex'
+} from '~/places/prices/state/triage'
+import { searchIndex } from '~/shell/searchIndex'
 import { dayNumber } from '#core/time/calendarDate'
 import type { BuildStrip, LeadView, RecordView } from '#shared/views'
 

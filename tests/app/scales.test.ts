@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import type { ValidationError } from 'yup'
-import { blankRival, takePage } from '~/components/library/rivalDraft'
-import { changedSettings } from '~/components/scales/settings'
-import { cardCost, turnings, weighChanged, withCard } from '~/components/scales/turning'
-import { likeForLike } from '#core/weighing/likeForLike'
-import type { WeighedMachine } from '#core/weighing/machine'
-import { rivalSchema, weighingSchema } from '#shared/schemas/entities'
+import { blankRival, takePage } from '~/places/rivals/state/rivalDraft'
+import { changedSettings } from '~/places/scales/state/settings'
+import { cardCost, turnings, weighChanged, withCard } from '~/places/scales/state/turning'
+import { likeForLike } from '#core/comparison/adjustments/likeForLike'
+import type { WeighedMachine } from '#core/comparison/weighedMachine'
+import { rivalSchema, weighingSchema } from '#shared/entities'
 import type { BuildView, WeighedView } from '#shared/views'
-import { machine, rate, terms, workload } from '../core/weighing/machines'
+import { machine, rate, terms, workload } from '../core/comparison/machines'
 
 /** The logic behind the screens of Scales, without a browser. */
 const settings = {

@@ -20,14 +20,16 @@ test('drop a log, map its column, save the run; estimate and target change, the 
 }) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
-  await request.post('/api/import/library', { data: JSON.parse(demoFiles()['library.json']!) })
+  await request.post('/api/library/import', { data: JSON.parse(demoFiles()['library.json']!) })
   const { id } = await (
     await request.post('/api/builds', {
       data: { name: 'Measured one', currency: 'CAD', budget: '500.00', stretch: '550.00', targets: [target] },
     })
   ).json()
   for (const partId of ['kaldric-sallowfen-6600', 'murrowdun-tarn-640-8-gb'])
-    await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId, limit: '90.00' } })
+    await request.post(`/api/builds/${id}/machine/choices`, {
+      data: { kind: 'hunt', partId, limit: '90.00' },
+    })
   await page.goto(`/b/${id}/bench`)
   const estimate = page.locator('[data-target="moor-and-mire"]')
   const axis = page.getByLabel('targets', { exact: true })

@@ -21,8 +21,8 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   const files = demoFiles()
-  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
-  await request.post('/api/import/sold-records', {
+  await request.post('/api/library/import', { data: JSON.parse(files['library.json']!) })
+  await request.post('/api/prices/sold-records/import', {
     data: files['sold-records.csv']!,
     headers: { 'content-type': 'text/csv' },
   })
@@ -143,8 +143,8 @@ test('at the counter: answer a fact by its key, deny a sign, share a trip, shelv
 }) => {
   await page.setViewportSize({ width: 1280, height: 800 })
   const files = demoFiles()
-  await request.post('/api/import/library', { data: JSON.parse(files['library.json']!) })
-  await request.post('/api/import/sold-records', {
+  await request.post('/api/library/import', { data: JSON.parse(files['library.json']!) })
+  await request.post('/api/prices/sold-records/import', {
     data: files['sold-records.csv']!,
     headers: { 'content-type': 'text/csv' },
   })

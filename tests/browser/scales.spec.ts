@@ -63,7 +63,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     'murrowdun-tarn-640-8-gb',
     'steadwell-550-w',
   ])
-    await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId } })
+    await request.post(`/api/builds/${id}/machine/choices`, { data: { kind: 'hunt', partId } })
   const verdictOf = (rival: string) => page.locator(`[data-verdict^="${rival}"]`)
   const cost = page.locator('[data-cost^="lantern-row"]')
 
@@ -115,7 +115,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
       'palisado-16-gb-ddr4-2-8',
       'murrowdun-tarn-560-8-gb',
     ])
-      await request.post(`/api/builds/${other}/choices`, { data: { kind: 'hunt', partId } })
+      await request.post(`/api/builds/${other}/machine/choices`, { data: { kind: 'hunt', partId } })
     await page.reload()
     await page.getByRole('button', { name: 'Its smaller sister' }).click()
     await expect(verdictOf(other)).toContainText('Weighed one costs')

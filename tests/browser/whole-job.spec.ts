@@ -311,7 +311,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
 
 /** A build of its own, by the same routes as the interface, for a test that is about something else. */
 async function someBuild(request: APIRequestContext): Promise<string> {
-  await request.post('/api/import/library', { data: library })
+  await request.post('/api/library/import', { data: library })
   const target = {
     workloadId: 'harbour-run',
     width: 1920,
@@ -326,7 +326,9 @@ async function someBuild(request: APIRequestContext): Promise<string> {
     })
   ).json()
   for (const partId of ['orrel-9', 'plank-a', 'heron-70'])
-    await request.post(`/api/builds/${id}/choices`, { data: { kind: 'hunt', partId, limit: '50.00' } })
+    await request.post(`/api/builds/${id}/machine/choices`, {
+      data: { kind: 'hunt', partId, limit: '50.00' },
+    })
   return id
 }
 
@@ -365,7 +367,7 @@ test('a brief moved into a currency nobody has a rate for is refused, and the bu
       },
     })
   ).json()
-  await request.post(`/api/builds/${id}/choices`, { data: { kind: 'lead', leadId: lead } })
+  await request.post(`/api/builds/${id}/machine/choices`, { data: { kind: 'lead', leadId: lead } })
   await page.goto(`/b/${id}/brief`)
   await page.getByLabel('currency', { exact: true }).fill('CHF')
   await expect(page.getByText('no exchange rate from CAD to CHF')).toBeVisible()

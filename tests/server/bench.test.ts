@@ -8,18 +8,18 @@ import {
   runSchema,
   workResultSchema,
   workTaskSchema,
-} from '#shared/schemas/entities'
+} from '#shared/entities'
 import { catalogue } from '../../demo/catalogue'
-import type { OpenDatabase } from '../../server/db/client'
-import { migrate } from '../../server/db/migrate'
-import { openDatabase } from '../../server/db/client'
-import { benchView } from '../../server/services/benchView'
-import { addChoice, createBuild } from '../../server/services/builds'
-import { buildView } from '../../server/services/buildView'
-import { importLibrary } from '../../server/services/library'
-import { payFor } from '../../server/services/purchase/purchase'
-import { addRun, frameLogBytes, importRuns, keepFrameLog, patchRun } from '../../server/services/runs'
-import { addTask, addWorkResult, setWorkResultDeleted } from '../../server/services/work'
+import type { OpenDatabase } from '#server/db/client'
+import { migrate } from '#server/db/migrate'
+import { openDatabase } from '#server/db/client'
+import { benchView } from '#server/places/bench/readBench'
+import { addChoice, createBuild } from '#server/places/builds/builds'
+import { buildView } from '#server/context/readBuild'
+import { importLibrary } from '#server/context/libraryFile'
+import { payFor } from '#server/places/ledger/purchase'
+import { addRun, frameLogBytes, importRuns, keepFrameLog, patchRun } from '#server/places/bench/runs'
+import { addTask, addWorkResult, setWorkResultDeleted } from '#server/places/work/work'
 import { migrations, openTestDatabase, temporaryFolder } from './testDatabase'
 
 /** Runs, logs, forecasts and other work of a build, against a real database file. */

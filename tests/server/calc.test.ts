@@ -1,16 +1,16 @@
 import { describe, expect, test } from 'vitest'
 import { ValidationError } from 'yup'
-import { calcLandedCost } from '../../server/services/calc/landedCostCalc'
-import { calcLot } from '../../server/services/calc/lotCalc'
-import { calcStreetPrice } from '../../server/services/calc/streetPriceCalc'
-import { errorAnswer, NotFoundError } from '../../server/http/errors'
-import { CoreError } from '#core/coreError'
+import { calcLandedCost } from '#server/calc/landedCostCalc'
+import { calcLot } from '#server/calc/lotCalc'
+import { calcStreetPrice } from '#server/calc/streetPriceCalc'
+import { errorAnswer, NotFoundError } from '#server/http/errors'
+import { CoreError } from '#core/errors/coreError'
 import {
   landedCostRequest,
   lotRequest,
   streetPriceRequest,
   type StreetPriceRequest,
-} from '#shared/schemas/calc'
+} from '#shared/calc/schemas'
 
 const sale = {
   id: 'a',

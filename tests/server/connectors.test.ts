@@ -8,7 +8,7 @@ import { eq } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { demoFiles, demoSeed } from '../../demo/files'
 import { demoToday } from '../../demo/trade'
-import type { OpenDatabase } from '../../server/db/client'
+import type { OpenDatabase } from '#server/db/client'
 import {
   connectors,
   imports,
@@ -18,17 +18,17 @@ import {
   polls,
   shopPrices,
   soldRecords,
-} from '../../server/db/schema'
-import { guardedOutside, isPublic, type Outside } from '../../server/outside/guardedFetch'
-import { connectorViews, createConnector } from '../../server/services/connectors/connectors'
-import { nextDue } from '../../server/services/connectors/nextDue'
-import { poll, pollDue, resumePolls } from '../../server/services/connectors/poll'
-import { importLibrary } from '../../server/services/library'
-import { leadInput, updateLead } from '../../server/services/leads'
+} from '#server/db/schema'
+import { guardedOutside, isPublic, type Outside } from '#server/outside/guardedFetch'
+import { connectorViews, createConnector } from '#server/places/sources/connectors/connectors'
+import { nextDue } from '#server/places/sources/connectors/nextDue'
+import { poll, pollDue, resumePolls } from '#server/places/sources/connectors/poll'
+import { importLibrary } from '#server/context/libraryFile'
+import { leadInput, updateLead } from '#server/places/leads/leads'
 import { StandInMarket } from '../../standins/market'
 import { standInServer } from '../../standins/server'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
-import { leadSchema, librarySchema } from '#shared/schemas/entities'
+import { leadSchema, librarySchema } from '#shared/entities'
 
 /** Connectors against a real database file and real HTTP. */
 const folder = temporaryFolder()

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { demoFiles } from '../../demo/files'
 import { jsonSchemaOf } from '../../scripts/jsonSchema'
 import { fitRulesTable } from '../../scripts/fitRulesTable'
-import { buildFileSchema, librarySchema } from '#shared/schemas/entities'
+import { buildFileSchema, librarySchema } from '#shared/entities'
 
 /** Every stored format ever shipped stays here with an example, and still loads. */
 describe('published formats', () => {

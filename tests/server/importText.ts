@@ -1,5 +1,5 @@
-import type { OpenDatabase } from '../../server/db/client'
-import { importSoldRecords } from '../../server/services/importRecords'
+import type { OpenDatabase } from '#server/db/client'
+import { importSoldRecords } from '#server/places/prices/importRecords'
 import { demoToday } from '../../demo/trade'
 
 /** Imports a CSV of sold records as the route does. */

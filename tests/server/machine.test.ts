@@ -1,26 +1,26 @@
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { briefSchema, choiceSchema, librarySchema } from '#shared/schemas/entities'
+import { briefSchema, choiceSchema, librarySchema } from '#shared/entities'
 import { catalogue } from '../../demo/catalogue'
-import type { OpenDatabase } from '../../server/db/client'
-import { addChoice, createBuild, changeChoice } from '../../server/services/builds'
-import { exportBuild } from '../../server/services/buildFile'
-import { buildView } from '../../server/services/buildView'
-import { importLibrary } from '../../server/services/library'
-import { exportParts } from '../../server/services/libraryDeeds'
-import { carryView } from '../../server/services/carryView'
-import { machineView } from '../../server/services/machineView'
-import { swap, takeWay, unsettle } from '../../server/services/mend'
-import { payFor } from '../../server/services/purchase/purchase'
-import { stepsView } from '../../server/services/stepsView'
+import type { OpenDatabase } from '#server/db/client'
+import { addChoice, createBuild, changeChoice } from '#server/places/builds/builds'
+import { exportBuild } from '#server/places/builds/buildFile'
+import { buildView } from '#server/context/readBuild'
+import { importLibrary } from '#server/context/libraryFile'
+import { exportParts } from '#server/places/parts/libraryDeeds'
+import { carryView } from '#server/places/machine/readCarry'
+import { machineView } from '#server/places/machine/readMachine'
+import { swap, takeWay, unsettle } from '#server/places/machine/fix'
+import { payFor } from '#server/places/ledger/purchase'
+import { stepsView } from '#server/places/machine/readSteps'
 import {
   changeInherited,
   createVariant,
   isInherited,
   setDropped,
   variantsView,
-} from '../../server/services/variants'
+} from '#server/places/builds/variants'
 import { importRecordsText } from './importText'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
 

@@ -1,9 +1,9 @@
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { briefSchema, librarySchema } from '#shared/schemas/entities'
-import type { Database } from '../../server/db/client'
-import { createBuild } from '../../server/services/builds'
-import { importLibrary } from '../../server/services/library'
+import { briefSchema, librarySchema } from '#shared/entities'
+import type { Database } from '#server/db/client'
+import { createBuild } from '#server/places/builds/builds'
+import { importLibrary } from '#server/context/libraryFile'
 import { importRecordsText } from './importText'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
 

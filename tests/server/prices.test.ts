@@ -3,17 +3,17 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { demoFiles } from '../../demo/files'
 import { demoToday } from '../../demo/trade'
-import type { OpenDatabase } from '../../server/db/client'
-import { addChoice, createBuild, saveBrief } from '../../server/services/builds'
-import { buildView } from '../../server/services/buildView'
+import type { OpenDatabase } from '#server/db/client'
+import { addChoice, createBuild, saveBrief } from '#server/places/builds/builds'
+import { buildView } from '#server/context/readBuild'
 import { importRecordsText } from './importText'
-import { importShopPrices } from '../../server/services/importShopPrices'
-import { createLead } from '../../server/services/leads'
-import { importLibrary } from '../../server/services/library'
-import { recordPool, setOverride, setQuery } from '../../server/services/market'
-import { capView } from '../../server/services/prices/capView'
-import { lookoutHits, seeHit, setLookout, setLookoutDeleted } from '../../server/services/prices/lookouts'
-import { newOrUsedSheet } from '../../server/services/prices/newOrUsedSheet'
+import { importShopPrices } from '#server/places/prices/importShopPrices'
+import { createLead } from '#server/places/leads/leads'
+import { importLibrary } from '#server/context/libraryFile'
+import { recordPool, setOverride, setQuery } from '#server/context/market'
+import { capView } from '#server/places/brief/readCap'
+import { lookoutHits, seeHit, setLookout, setLookoutDeleted } from '#server/places/prices/lookouts'
+import { newOrUsedSheet } from '#server/places/prices/readNewOrUsed'
 import {
   applyRecipe,
   keepRead,
@@ -24,11 +24,11 @@ import {
   setOwnFigure,
   setReadDeleted,
   setWaitNoteDeleted,
-} from '../../server/services/prices/notes'
-import { priceView } from '../../server/services/prices/priceViews'
-import { worthView } from '../../server/services/prices/worthView'
+} from '#server/places/prices/notes'
+import { priceView } from '#server/places/prices/readPrices'
+import { worthView } from '#server/places/prices/readWorth'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
-import { briefSchema, choiceSchema, leadSchema, librarySchema } from '#shared/schemas/entities'
+import { briefSchema, choiceSchema, leadSchema, librarySchema } from '#shared/entities'
 
 /** The services behind Prices, on the demo's market in a real database file. */
 const folder = temporaryFolder()

@@ -2,16 +2,16 @@ import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { eq } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { OpenDatabase } from '../../server/db/client'
-import { choices, ledgerEntries, rebates } from '../../server/db/schema'
-import { addChoice, createBuild } from '../../server/services/builds'
-import { buildView } from '../../server/services/buildView'
-import { createLead } from '../../server/services/leads'
-import { importLibrary } from '../../server/services/library'
-import { buildCalendar } from '../../server/services/purchase/calendar'
-import { haggleView, noteOffer, setOfferDeleted } from '../../server/services/purchase/haggle'
-import { addEntry, reverseEntry } from '../../server/services/purchase/ledgerEntries'
-import { ledgerCsv, ledgerView } from '../../server/services/purchase/ledgerView'
+import type { OpenDatabase } from '#server/db/client'
+import { choices, ledgerEntries, rebates } from '#server/db/schema'
+import { addChoice, createBuild } from '#server/places/builds/builds'
+import { buildView } from '#server/context/readBuild'
+import { createLead } from '#server/places/leads/leads'
+import { importLibrary } from '#server/context/libraryFile'
+import { buildCalendar } from '#server/places/ledger/calendar'
+import { haggleView, noteOffer, setOfferDeleted } from '#server/places/leads/haggle'
+import { addEntry, reverseEntry } from '#server/places/ledger/ledgerEntries'
+import { ledgerCsv, ledgerView } from '#server/places/ledger/ledgerView'
 import {
   noteArrival,
   payAtTill,
@@ -20,7 +20,7 @@ import {
   stepRebate,
   stepReturn,
   unpay,
-} from '../../server/services/purchase/purchase'
+} from '#server/places/ledger/purchase'
 import { importRecordsText } from './importText'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
 import {
@@ -30,7 +30,7 @@ import {
   entrySchema,
   leadSchema,
   librarySchema,
-} from '#shared/schemas/entities'
+} from '#shared/entities'
 
 /** From an offer to the ledger, against a real database file. */
 const folder = temporaryFolder()

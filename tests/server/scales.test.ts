@@ -1,20 +1,14 @@
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import {
-  briefSchema,
-  choiceSchema,
-  librarySchema,
-  rivalSchema,
-  weighingSchema,
-} from '#shared/schemas/entities'
-import { editionHtml, editionMarkdown } from '#core/sharing/editionText'
+import { briefSchema, choiceSchema, librarySchema, rivalSchema, weighingSchema } from '#shared/entities'
+import { editionHtml, editionMarkdown } from '#core/files/editions/editionText'
 import { catalogue } from '../../demo/catalogue'
 import { demoWorkloads } from '../../demo/trade'
-import type { OpenDatabase } from '../../server/db/client'
-import { addChoice, createBuild, setRivals } from '../../server/services/builds'
-import { buildView } from '../../server/services/buildView'
-import { exportBuild, importBuild } from '../../server/services/buildFile'
+import type { OpenDatabase } from '#server/db/client'
+import { addChoice, createBuild, setRivals } from '#server/places/builds/builds'
+import { buildView } from '#server/context/readBuild'
+import { exportBuild, importBuild } from '#server/places/builds/buildFile'
 import {
   editionOf,
   editionsView,
@@ -22,18 +16,18 @@ import {
   openEdition,
   readEditionFile,
   setEditionDeleted,
-} from '../../server/services/editions'
-import { importLibrary } from '../../server/services/library'
+} from '#server/places/builds/editions'
+import { importLibrary } from '#server/context/libraryFile'
 import {
   changeRival,
   createRival,
   importRivals,
   rivalOf,
   setRivalDeleted,
-} from '../../server/services/libraryDeeds'
-import { findMatch, matchContext, openAsVariant } from '../../server/services/matching'
-import { readRivalPage } from '../../server/services/rivalPages'
-import { saveWeighing } from '../../server/services/scalesSettings'
+} from '#server/places/parts/libraryDeeds'
+import { findMatch, matchContext, openAsVariant } from '#server/places/scales/match'
+import { readRivalPage } from '#server/places/rivals/rivalPages'
+import { saveWeighing } from '#server/places/scales/scalesSettings'
 import { importRecordsText } from './importText'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
 

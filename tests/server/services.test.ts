@@ -1,8 +1,8 @@
 import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { openDatabase, type OpenDatabase } from '../../server/db/client'
-import { migrate } from '../../server/db/migrate'
+import { openDatabase, type OpenDatabase } from '#server/db/client'
+import { migrate } from '#server/db/migrate'
 import {
   addChoice,
   briefOf,
@@ -11,22 +11,22 @@ import {
   saveBrief,
   setBuildDeleted,
   setRivals,
-} from '../../server/services/builds'
-import { exportBuild, importBuild } from '../../server/services/buildFile'
-import { buildView } from '../../server/services/buildView'
-import { importSoldRecords } from '../../server/services/importRecords'
-import { importLeads } from '../../server/services/importLeads'
-import { importShopPrices } from '../../server/services/importShopPrices'
-import { createLead, leadInput, updateLead } from '../../server/services/leads'
-import { importLibrary } from '../../server/services/library'
-import { leadViews } from '../../server/services/leadViews'
-import { setOverride, setQuery } from '../../server/services/market'
-import { priceView } from '../../server/services/prices/priceViews'
-import { buildMarkdown, linesCsv } from '../../server/services/shareBuild'
-import { soldRecords } from '../../server/db/schema'
+} from '#server/places/builds/builds'
+import { exportBuild, importBuild } from '#server/places/builds/buildFile'
+import { buildView } from '#server/context/readBuild'
+import { importSoldRecords } from '#server/places/prices/importRecords'
+import { importLeads } from '#server/places/leads/importLeads'
+import { importShopPrices } from '#server/places/prices/importShopPrices'
+import { createLead, leadInput, updateLead } from '#server/places/leads/leads'
+import { importLibrary } from '#server/context/libraryFile'
+import { leadViews } from '#server/places/leads/readLeads'
+import { setOverride, setQuery } from '#server/context/market'
+import { priceView } from '#server/places/prices/readPrices'
+import { buildMarkdown, linesCsv } from '#server/places/builds/shareBuild'
+import { soldRecords } from '#server/db/schema'
 import { migrations, openTestDatabase, temporaryFolder } from './testDatabase'
-import { quantileByDefinition } from '../core/market/secondMethod'
-import { briefSchema, buildFileSchema, leadSchema, librarySchema } from '#shared/schemas/entities'
+import { quantileByDefinition } from '../core/pricing/secondMethod'
+import { briefSchema, buildFileSchema, leadSchema, librarySchema } from '#shared/entities'
 
 /** The services against a real database file. */
 const folder = temporaryFolder()

@@ -1,4 +1,4 @@
-import { importSoldRecords } from '../../server/services/importRecords'
+import { importSoldRecords } from '#server/places/prices/importRecords'
 import { openTestDatabase } from './testDatabase'
 
 // Imports many lines into the database given and stops for ever in the middle, so that a test can switch it off there.

@@ -1,8 +1,8 @@
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { openDatabase, type OpenDatabase } from '../../server/db/client'
-import { migrate } from '../../server/db/migrate'
+import { openDatabase, type OpenDatabase } from '#server/db/client'
+import { migrate } from '#server/db/migrate'
 
 /** The committed migrations, as the application ships them. */
 export const migrations = readdirSync('server/db/migrations')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Receipt } from '#core/receipt/receipt'
+import type { Receipt } from '#core/ledger/receipt'
 import { amount } from '~/utils/show'
 
 /** Paid, still to pay, and where budget and stretch end; one scale. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { scopeNames, type ReceiptLine } from '#core/receipt/receipt'
+import { scopeNames, type ReceiptLine } from '#core/ledger/receipt'
 import { roleNames } from '#core/parts/part'
 import { choiceWorking, huntsWorking, scopeWorking } from '~/workings/receiptWorkings'
 import { amount, percent, shortDate } from '~/utils/show'
@@ -90,8 +90,10 @@ const working = (id: string) =>
     <section v-if="receipt.groups.toComeBack.length > 0" class="border-b border-dashed border-soft py-2">
       <h2 class="text-soft">to come back, on a claim</h2>
       <div v-for="line in receipt.groups.toComeBack" :key="line.id" class="flex justify-between py-0.5">
-        <span class="truncate">{{ line.label }}</span
-        ><TheFigure :text="`−${amount(line.amount, receipt.currency)}`" :working="() => working(line.id)" />
+        <span class="truncate">{{ line.label }}</span><TheFigure
+          :text="`−${amount(line.amount, receipt.currency)}`"
+          :working="() => working(line.id)"
+        />
       </div>
     </section>
     <table class="mt-2 w-full">

@@ -5,8 +5,7 @@ defineProps<{ label: string; problem?: string | undefined }>()
 
 <template>
   <div class="min-w-0">
-    <span class="text-xs text-soft">{{ label }}</span
-    ><slot />
+    <span class="text-xs text-soft">{{ label }}</span><slot />
     <p v-if="problem" class="text-xs text-stop" role="alert">{{ problem }}</p>
   </div>
 </template>

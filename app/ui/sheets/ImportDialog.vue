@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import type { ColumnMap, LineProblem } from '#core/importing/columns'
-import { conditions, manners } from '#core/market/soldRecord'
+import type { ColumnMap, LineProblem } from '#core/reading/tables/columns'
+import { conditions, manners } from '#core/reading/sales/soldRecord'
 import {
   neededSoldRecordFields,
   soldRecordFields,
   type SoldRecordField,
   type SoldRecordsRead,
-} from '#core/importing/soldRecordsFile'
+} from '#core/files/import/soldRecordsFile'
 import { sendFile } from '~/utils/request'
 
 /** Import of sold records: file or pasted lines → preview with the mapping → progress → report. */
@@ -62,7 +62,11 @@ async function take(blob: Blob | string, name: string) {
 async function look() {
   failure.value = ''
   try {
-    preview.value = await sendFile<SoldRecordsRead>('/api/import/sold-records', file.value!, options(true))
+    preview.value = await sendFile<SoldRecordsRead>(
+      '/api/prices/sold-records/import',
+      file.value!,
+      options(true),
+    )
     columns.value = { ...preview.value.columns }
   } catch (error) {
     preview.value = null
@@ -75,7 +79,7 @@ async function start() {
   abort = new AbortController()
   try {
     report.value = await sendFile(
-      '/api/import/sold-records',
+      '/api/prices/sold-records/import',
       file.value!,
       options(false),
       (done, total) => (progress.value = { done, total }),

@@ -1,4 +1,4 @@
-import type { WeighedMachine, WeighingTerms } from '../machine'
+import type { WeighedMachine, WeighingTerms } from '../weighedMachine'
 
 /** Where the figure of a step comes from. */
 export type StepSource = 'record' | 'stated' | 'assumption' | 'estimate' | 'measured' | 'own'

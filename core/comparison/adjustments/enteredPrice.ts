@@ -1,5 +1,5 @@
-import { roundHalfAway } from '../money/decimal'
-import { defaultRebateChance } from '../sourcing/rebates'
+import { roundHalfAway } from '../../money/decimal'
+import { defaultRebateChance } from '../../supply/landed/rebates'
 
 /** A line of a build as money. Minor units. */
 export interface EnteredLine {

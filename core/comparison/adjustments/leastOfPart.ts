@@ -1,9 +1,9 @@
-import type { Part } from '../parts/part'
-import { drawAt, powerDraw, usbDraw } from '../power/powerDraw'
-import { bestEfficiency, yearlyEnergyCost } from '../power/wallDraw'
-import type { WeighedComponent, WeighingTerms } from './machine'
-import { faultCostOf } from './steps/faults'
-import { valueLeftOf } from './steps/valueLeft'
+import type { Part } from '../../parts/part'
+import { drawAt, powerDraw, usbDraw } from '../../machine/power/powerDraw'
+import { bestEfficiency, yearlyEnergyCost } from '../../machine/power/wallDraw'
+import type { WeighedComponent, WeighingTerms } from '../weighedMachine'
+import { faultCostOf } from './rules/faults'
+import { valueLeftOf } from './rules/valueLeft'
 
 /**
  * The least that a part adds to the like-for-like cost of any machine it is in: what it enters at, its own fault cost, less

@@ -1,6 +1,6 @@
-import type { WeighedMachine, WeighingTerms } from './machine'
-import { likeForLikeSteps, outlaySteps } from './steps'
-import type { StepSource } from './steps/step'
+import type { WeighedMachine, WeighingTerms } from '../weighedMachine'
+import { likeForLikeSteps, outlaySteps } from './adjustments'
+import type { StepSource } from './adjustment'
 
 /** One step of the waterfall from sticker to comparable cost. */
 export interface LikeForLikeStep {

@@ -1,5 +1,5 @@
-import { roleNames, type Part, type PartFacts, type Role } from '../parts/part'
-import type { WeighedComponent, WeighedMachine } from './machine'
+import { roleNames, type Part, type PartFacts, type Role } from '../../parts/part'
+import type { WeighedComponent, WeighedMachine } from '../weighedMachine'
 
 /** One figure of a role on both sides. */
 export interface ComponentLine {

@@ -1,6 +1,6 @@
-import { geometricMean } from '../performance/beforeAfter'
+import { geometricMean } from '../../performance/runs/beforeAfter'
 import type { HeldMode } from './consoleModes'
-import type { MachineRate, WeighedMachine } from './machine'
+import type { MachineRate, WeighedMachine } from '../weighedMachine'
 
 /** Two machines on one workload. */
 export interface RatePair {

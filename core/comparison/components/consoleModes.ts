@@ -1,8 +1,8 @@
-import { medianSorted } from '../statistics/medianSorted'
-import { estimateFrameRate } from '../performance/estimateFrameRate'
-import type { FrameMachine } from '../performance/frameTime'
-import type { Workload } from '../performance/workload'
-import type { FixedMode } from './machine'
+import { medianSorted } from '../../statistics/medianSorted'
+import { estimateFrameRate } from '../../performance/model/estimateFrameRate'
+import type { FrameMachine } from '../../performance/model/frameTime'
+import type { Workload } from '../../performance/model/workload'
+import type { FixedMode } from '../weighedMachine'
 
 /** What somebody takes a console's insides to be equal to. */
 export interface Equivalent {
@@ -34,9 +34,7 @@ export interface HeldMode extends FixedMode {
 }
 
 /** Median of what is proposed, with its range; null where nobody has proposed anything. */
-export function equivalentOf(
-  proposals: readonly Equivalent[],
-): {
+export function equivalentOf(proposals: readonly Equivalent[]): {
   readonly machine: FrameMachine
   readonly range: { readonly low: number; readonly high: number }
   readonly proposals: number

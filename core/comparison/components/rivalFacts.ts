@@ -1,6 +1,6 @@
-import type { Condition } from '../market/soldRecord'
-import { partLabel, type Part, type PartFacts, type Role } from '../parts/part'
-import type { FactState, WeighedComponent } from './machine'
+import type { Condition } from '../../reading/sales/soldRecord'
+import { partLabel, type Part, type PartFacts, type Role } from '../../parts/part'
+import type { FactState, WeighedComponent } from '../weighedMachine'
 
 /** What is said of a machine bought ready made, as far as its seller says it. Null: not stated. */
 export interface RivalParts {

@@ -1,8 +1,8 @@
-import { estimateFrameRate } from '../performance/estimateFrameRate'
-import type { FrameMachine } from '../performance/frameTime'
-import { judgeTarget, type RateTarget } from '../performance/judgeTarget'
-import type { FrameSettings, Workload } from '../performance/workload'
-import type { WeighedMachine } from './machine'
+import { estimateFrameRate } from '../../performance/model/estimateFrameRate'
+import type { FrameMachine } from '../../performance/model/frameTime'
+import { judgeTarget, type RateTarget } from '../../performance/model/judgeTarget'
+import type { FrameSettings, Workload } from '../../performance/model/workload'
+import type { WeighedMachine } from '../weighedMachine'
 
 /** A card that is not sold yet, or at another price: what is assumed of it. */
 export interface AssumedCard {

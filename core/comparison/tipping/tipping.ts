@@ -1,4 +1,4 @@
-import type { WeighingVerdict } from './verdict'
+import type { WeighingVerdict } from '../verdict/verdict'
 
 /** Where the verdict turns when one figure moves from where it is. */
 export interface TippingPoint {

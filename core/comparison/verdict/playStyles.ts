@@ -1,4 +1,4 @@
-import type { RateComparison, TargetCount } from './compareRates'
+import type { RateComparison, TargetCount } from '../components/compareRates'
 
 /** What speed comes to for a way of playing. */
 export interface SpeedJudgement {

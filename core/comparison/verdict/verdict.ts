@@ -1,7 +1,7 @@
-import type { RateComparison } from './compareRates'
-import { gapByStep, type LikeForLike } from './likeForLike'
+import type { RateComparison } from '../components/compareRates'
+import { gapByStep, type LikeForLike } from '../adjustments/likeForLike'
 import { playStyles, type PlayStyle } from './playStyles'
-import { outlaySteps } from './steps'
+import { outlaySteps } from '../adjustments/adjustments'
 
 /** What the verdict is made from; amounts in minor units. */
 export interface VerdictFigures {

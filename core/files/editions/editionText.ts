@@ -1,8 +1,8 @@
-import { formatAmount } from '../money/formatAmount'
-import { toDecimal } from '../money/decimal'
-import { csvTable } from './csvCell'
+import { formatAmount } from '../../money/formatAmount'
+import { toDecimal } from '../../money/decimal'
+import { csvTable } from '../export/csvCell'
 import type { EditionContent } from './edition'
-import { markdownText } from './markdownText'
+import { markdownText } from '../export/markdownText'
 
 /** An edition as a CSV of its lines. */
 export function editionCsv(edition: EditionContent): string {

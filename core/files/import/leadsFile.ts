@@ -1,9 +1,9 @@
-import type { Condition, Manner } from '../market/soldRecord'
-import { toDecimal } from '../money/decimal'
-import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
-import { readCsv } from './readCsv'
-import { readRows, type ReadRow } from './readRows'
-import { FieldError, readCurrency, readDate, readPrice, readWord } from './readFields'
+import type { Condition, Manner } from '../../reading/sales/soldRecord'
+import { toDecimal } from '../../money/decimal'
+import { proposeColumns, type HeaderWords, type LineProblem } from '../../reading/tables/columns'
+import { readCsv } from '../../reading/tables/readCsv'
+import { readRows, type ReadRow } from '../../reading/tables/readRows'
+import { FieldError, readCurrency, readDate, readPrice, readWord } from '../../reading/tables/readFields'
 
 type LeadField =
   | 'id'

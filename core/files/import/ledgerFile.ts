@@ -1,10 +1,10 @@
-import { CoreError } from '../coreError'
-import type { CalendarDate } from '../time/calendarDate'
-import { entryKinds, type EntryKind } from '../ledger/ledger'
-import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
-import { readCsv } from './readCsv'
-import { FieldError, readCurrency, readDate, readPrice } from './readFields'
-import { readRows, type ReadRow } from './readRows'
+import { CoreError } from '../../errors/coreError'
+import type { CalendarDate } from '../../time/calendarDate'
+import { entryKinds, type EntryKind } from '../../ledger/ledger'
+import { proposeColumns, type HeaderWords, type LineProblem } from '../../reading/tables/columns'
+import { readCsv } from '../../reading/tables/readCsv'
+import { FieldError, readCurrency, readDate, readPrice } from '../../reading/tables/readFields'
+import { readRows, type ReadRow } from '../../reading/tables/readRows'
 
 const headerWords: HeaderWords<'date' | 'kind' | 'what' | 'cash' | 'currency' | 'hours'> = {
   date: ['date', 'day'],

@@ -1,7 +1,7 @@
-import type { TitleReader } from '../market/partsInTitle'
-import type { Part } from '../parts/part'
-import { unknownRival, type RivalParts } from '../weighing/rivalFacts'
-import { jsonLdOffers, type PageOffer } from './jsonLdOffers'
+import type { TitleReader } from '../../reading/titles/partsInTitle'
+import type { Part } from '../../parts/part'
+import { unknownRival, type RivalParts } from '../../comparison/components/rivalFacts'
+import { jsonLdOffers, type PageOffer } from '../../reading/listings/jsonLdOffers'
 
 /** A machine read from the source of a page. */
 export interface RivalPage {

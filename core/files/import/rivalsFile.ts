@@ -1,9 +1,9 @@
-import { CoreError } from '../coreError'
-import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
-import { readCsv } from './readCsv'
-import { FieldError, readCurrency, readPrice, readWord } from './readFields'
-import { readRows, type ReadRow } from './readRows'
-import { toDecimal } from '../money/decimal'
+import { CoreError } from '../../errors/coreError'
+import { proposeColumns, type HeaderWords, type LineProblem } from '../../reading/tables/columns'
+import { readCsv } from '../../reading/tables/readCsv'
+import { FieldError, readCurrency, readPrice, readWord } from '../../reading/tables/readFields'
+import { readRows, type ReadRow } from '../../reading/tables/readRows'
+import { toDecimal } from '../../money/decimal'
 
 const headerWords: HeaderWords<
   | 'name'

@@ -1,9 +1,9 @@
-import { CoreError } from '../coreError'
-import { lowsCauses, type LowsCause, type RunKind } from '../performance/run'
-import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
-import { readCsv } from './readCsv'
-import { FieldError, readDate, readWhole, readWord } from './readFields'
-import { readRows, type ReadRow } from './readRows'
+import { CoreError } from '../../errors/coreError'
+import { lowsCauses, type LowsCause, type RunKind } from '../../performance/runs/run'
+import { proposeColumns, type HeaderWords, type LineProblem } from '../../reading/tables/columns'
+import { readCsv } from '../../reading/tables/readCsv'
+import { FieldError, readDate, readWhole, readWord } from '../../reading/tables/readFields'
+import { readRows, type ReadRow } from '../../reading/tables/readRows'
 
 const headerWords: HeaderWords<
   | 'workload'

@@ -1,7 +1,7 @@
-import { proposeColumns, type HeaderWords, type LineProblem } from './columns'
-import { readCsv } from './readCsv'
-import { readRows, type ReadRow } from './readRows'
-import { FieldError, readCurrency, readDate, readPrice } from './readFields'
+import { proposeColumns, type HeaderWords, type LineProblem } from '../../reading/tables/columns'
+import { readCsv } from '../../reading/tables/readCsv'
+import { readRows, type ReadRow } from '../../reading/tables/readRows'
+import { FieldError, readCurrency, readDate, readPrice } from '../../reading/tables/readFields'
 
 const headerWords: HeaderWords<'source' | 'part' | 'date' | 'price' | 'currency'> = {
   source: ['source', 'shop'],

@@ -1,9 +1,21 @@
-import { CoreError } from '../coreError'
-import type { Condition, Manner } from '../market/soldRecord'
-import { readCsv } from './readCsv'
-import { readRows } from './readRows'
-import { proposeColumns, type ColumnMap, type HeaderWords, type LineProblem } from './columns'
-import { FieldError, readCurrency, readDate, readPrice, readWhole, readWord } from './readFields'
+import { CoreError } from '../../errors/coreError'
+import type { Condition, Manner } from '../../reading/sales/soldRecord'
+import { readCsv } from '../../reading/tables/readCsv'
+import { readRows } from '../../reading/tables/readRows'
+import {
+  proposeColumns,
+  type ColumnMap,
+  type HeaderWords,
+  type LineProblem,
+} from '../../reading/tables/columns'
+import {
+  FieldError,
+  readCurrency,
+  readDate,
+  readPrice,
+  readWhole,
+  readWord,
+} from '../../reading/tables/readFields'
 
 export const soldRecordFields = [
   'id',

@@ -1,5 +1,5 @@
 import type { Finding } from '../fit/finding'
-import { partLabel, type Part, type Role } from '../parts/part'
+import { partLabel, type Part, type Role } from '../../parts/part'
 
 /** One step of putting this very machine together. */
 export interface AssemblyStep {

@@ -1,4 +1,4 @@
-import { partLabel } from '../parts/part'
+import { partLabel } from '../../parts/part'
 import type { CannotCheck, Finding, FitMachine } from './finding'
 import { severities } from './finding'
 import { cite, readMachine, type FitRule, type MachineRead } from './rule'

@@ -1,5 +1,5 @@
 import type { SupplyRule } from '../power/supplySize'
-import type { Need, Part, PartFacts, Role } from '../parts/part'
+import type { Need, Part, PartFacts, Role } from '../../parts/part'
 
 /** stops: will not work · needs: works with a fix · costs: works, loses performance or money · hints. */
 export const severities = ['stops', 'needs', 'costs', 'hints'] as const

@@ -1,5 +1,5 @@
-import type { PricedPart } from '../worth/baseMachines'
-import { partLabel, type Part, type Role } from '../parts/part'
+import type { PricedPart } from '../upgrades/baseMachines'
+import { partLabel, type Part, type Role } from '../../parts/part'
 import { checkFit, isNoWorse, type FitReport } from './checkFit'
 import type { Finding, FitMachine, Mend } from './finding'
 

@@ -1,4 +1,4 @@
-import { partLabel, type Part, type Role } from '../parts/part'
+import { partLabel, type Part, type Role } from '../../parts/part'
 import { powerDraw } from '../power/powerDraw'
 import { leadLoads } from '../power/powerSheet'
 import { ratedNow } from '../power/supplySize'

@@ -1,5 +1,5 @@
-import { factKinds, factText } from '../parts/facts'
-import { partLabel, type Part, type PartFacts, type Role } from '../parts/part'
+import { factKinds, factText } from '../../parts/facts'
+import { partLabel, type Part, type PartFacts, type Role } from '../../parts/part'
 import { defaultSupplyRule } from '../power/supplySize'
 import type { CitedFact, FactsRead, FitBrief, Mend, Severity } from './finding'
 

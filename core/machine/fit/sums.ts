@@ -1,4 +1,4 @@
-import type { Part } from '../parts/part'
+import type { Part } from '../../parts/part'
 import type { MachineRead } from './rule'
 
 /** What several rules add up. */

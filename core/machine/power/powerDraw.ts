@@ -1,4 +1,4 @@
-import { partLabel, type Part } from '../parts/part'
+import { partLabel, type Part } from '../../parts/part'
 import { loadStates } from './wallDraw'
 
 /** What draws how much where a part does not state it, W. Defaults of `calculations.md` 7. */

@@ -1,4 +1,4 @@
-import type { Part } from '../parts/part'
+import type { Part } from '../../parts/part'
 import { drawAt, powerDraw, type PowerDraw } from './powerDraw'
 import { ratedNow, wattsWanted, type SupplyRule } from './supplySize'
 import { type loadStates, wallDraw, yearlyEnergyCost } from './wallDraw'

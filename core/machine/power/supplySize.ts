@@ -1,4 +1,4 @@
-import type { Part } from '../parts/part'
+import type { Part } from '../../parts/part'
 import type { PowerDraw } from './powerDraw'
 
 /** How large a supply the house wants. */

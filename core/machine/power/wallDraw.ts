@@ -1,4 +1,4 @@
-import type { PartFacts } from '../parts/part'
+import type { PartFacts } from '../../parts/part'
 
 /** Efficiency at the label's published load shares (20, 50 and 100 %), by 80 PLUS label; without one, the bench's assumption. */
 export const efficiencyPoints: Readonly<

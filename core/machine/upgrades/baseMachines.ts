@@ -1,4 +1,4 @@
-import type { Part } from '../parts/part'
+import type { Part } from '../../parts/part'
 import type { CapOption } from './capSplit'
 
 /** A part at what it costs today: street price or bought new, by the house rules. Minor units. */

@@ -1,6 +1,6 @@
 import { checkFit, isNoWorse } from '../fit/checkFit'
 import type { FitBrief } from '../fit/finding'
-import type { Part } from '../parts/part'
+import type { Part } from '../../parts/part'
 import type { StepOption } from './stepsUp'
 
 /** A chosen part with what it costs, minor units; `fixed` where it is paid or owned and cannot be swapped. */

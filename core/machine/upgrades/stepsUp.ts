@@ -1,8 +1,8 @@
-import type { PricedPart } from '../worth/baseMachines'
+import type { PricedPart } from './baseMachines'
 import { checkFit, isNoWorse } from '../fit/checkFit'
 import type { FitBrief } from '../fit/finding'
-import type { Part, Role } from '../parts/part'
-import { indexOfPart } from '../worth/indexOfPart'
+import type { Part, Role } from '../../parts/part'
+import { indexOfPart } from '../../parts/indexOfPart'
 
 /** Something that could fill a role: a lead at hand, or a part at its street price. Cost expected, minor units. */
 export interface StepOption extends PricedPart {

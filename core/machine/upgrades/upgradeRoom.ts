@@ -1,5 +1,5 @@
-import type { PricedPart } from '../worth/baseMachines'
-import { partLabel, type Part } from '../parts/part'
+import type { PricedPart } from './baseMachines'
+import { partLabel, type Part } from '../../parts/part'
 import { powerDraw } from '../power/powerDraw'
 import { ratedNow, wattsWanted, type SupplyRule } from '../power/supplySize'
 

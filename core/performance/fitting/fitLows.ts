@@ -1,8 +1,8 @@
 import { inverse, Matrix } from 'ml-matrix'
-import { estimateAssumptions } from './estimateFrameRate'
-import { frameTime, type FrameMachine } from './frameTime'
-import type { FrameRun } from './run'
-import type { Workload } from './workload'
+import { estimateAssumptions } from '../model/estimateFrameRate'
+import { frameTime, type FrameMachine } from '../model/frameTime'
+import type { FrameRun } from '../runs/run'
+import type { Workload } from '../model/workload'
 
 /** Prior standard deviation of a low share, and of one low about a perfect model; the lowest and highest share believed. */
 const priorSpread = 0.06

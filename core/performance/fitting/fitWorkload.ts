@@ -1,11 +1,11 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt'
 import { inverse, Matrix } from 'ml-matrix'
-import { groupBy } from '../groupBy'
-import { estimateAssumptions } from './estimateFrameRate'
-import { frameTime, megapixels } from './frameTime'
+import { groupBy } from '../../collections/groupBy'
+import { estimateAssumptions } from '../model/estimateFrameRate'
+import { frameTime, megapixels } from '../model/frameTime'
 import { fitLows } from './fitLows'
-import { excludedBecause, runKinds, type FrameRun } from './run'
-import type { RunResidual, Workload } from './workload'
+import { excludedBecause, runKinds, type FrameRun } from '../runs/run'
+import type { RunResidual, Workload } from '../model/workload'
 
 /** Assumptions of the fit; documented defaults. */
 export const fitAssumptions = {

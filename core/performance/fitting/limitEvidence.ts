@@ -1,8 +1,8 @@
-import { groupBy } from '../groupBy'
-import { frameModel, megapixels, type FrameTime } from './frameTime'
-import { repeatSummary } from './repeats'
-import { excludedBecause, type FrameRun } from './run'
-import type { Workload } from './workload'
+import { groupBy } from '../../collections/groupBy'
+import { frameModel, megapixels, type FrameTime } from '../model/frameTime'
+import { repeatSummary } from '../runs/repeats'
+import { excludedBecause, type FrameRun } from '../runs/run'
+import type { Workload } from '../model/workload'
 
 /** A sign, from runs of one pair of parts in one workload, of which side limits. */
 export interface LimitEvidence {

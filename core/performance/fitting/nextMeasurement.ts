@@ -1,7 +1,7 @@
-import { covarianceOf, estimateAssumptions, estimateFrameRate, gradient } from './estimateFrameRate'
-import type { FrameMachine } from './frameTime'
-import { mapSizes } from './limitMap'
-import type { FrameSettings, Workload } from './workload'
+import { covarianceOf, estimateAssumptions, estimateFrameRate, gradient } from '../model/estimateFrameRate'
+import type { FrameMachine } from '../model/frameTime'
+import { mapSizes } from '../model/limitMap'
+import type { FrameSettings, Workload } from '../model/workload'
 
 /** A measurement that is worth making, and what it would do to the range of an estimate. */
 export interface NextMeasurement {

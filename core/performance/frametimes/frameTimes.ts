@@ -1,5 +1,5 @@
-import { CoreError } from '../coreError'
-import { quantileSorted } from '../statistics/quantileSorted'
+import { CoreError } from '../../errors/coreError'
+import { quantileSorted } from '../../statistics/quantileSorted'
 import { stutterIndexes } from './stutters'
 
 /** Both usual definitions of a low, named. In frames a second. */

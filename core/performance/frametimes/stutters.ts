@@ -1,4 +1,4 @@
-import { medianSorted } from '../statistics/medianSorted'
+import { medianSorted } from '../../statistics/medianSorted'
 
 const eachSide = 15
 const factor = 2.5

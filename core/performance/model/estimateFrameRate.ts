@@ -1,4 +1,4 @@
-import { applyEvidence, type LimitEvidence, type LimitShift } from './limitEvidence'
+import { applyEvidence, type LimitEvidence, type LimitShift } from '../fitting/limitEvidence'
 import { frameTime, megapixels, type FrameMachine } from './frameTime'
 import type { FrameSettings, Workload } from './workload'
 

@@ -1,4 +1,4 @@
-import { CoreError } from '../coreError'
+import { CoreError } from '../../errors/coreError'
 import type { FrameSettings, Workload } from './workload'
 
 /** The machine as far as frames are concerned. Indexes relative to 100. */

@@ -1,4 +1,4 @@
-import type { Part } from '../parts/part'
+import type { Part } from '../../parts/part'
 import type { FrameMachine } from './frameTime'
 
 /** The frame machine of a set of parts, or what is still missing to know it. */

@@ -1,4 +1,4 @@
-import type { Part } from '../parts/part'
+import type { Part } from '../../parts/part'
 import { joinSides, shortageFactorOf, threadsShare, type FrameMachine } from './frameTime'
 import type { FrameEstimate } from './estimateFrameRate'
 import type { Workload } from './workload'

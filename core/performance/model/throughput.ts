@@ -1,4 +1,4 @@
-import { medianSorted } from '../statistics/medianSorted'
+import { medianSorted } from '../../statistics/medianSorted'
 
 /** Work that is no game: cutting a clip, starting up, forty tabs. */
 export interface WorkTask {

@@ -1,4 +1,4 @@
-import { medianSorted } from '../statistics/medianSorted'
+import { medianSorted } from '../../statistics/medianSorted'
 
 /** An estimate frozen when the machine was bought. */
 export interface Forecast {

@@ -1,4 +1,4 @@
-import { medianSorted } from '../statistics/medianSorted'
+import { medianSorted } from '../../statistics/medianSorted'
 import type { FrameRun } from './run'
 
 export const noises = ['silent', 'quiet', 'audible', 'loud'] as const

@@ -1,4 +1,4 @@
-import { medianSorted } from '../statistics/medianSorted'
+import { medianSorted } from '../../statistics/medianSorted'
 import type { Repeat } from './run'
 
 /** A run that was repeated, in one figure each. Rates in frames a second. */

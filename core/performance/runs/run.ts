@@ -1,5 +1,5 @@
-import type { FrameMachine } from './frameTime'
-import type { FrameSettings } from './workload'
+import type { FrameMachine } from '../model/frameTime'
+import type { FrameSettings } from '../model/workload'
 
 /** Where a result comes from; from the most to the least to be believed. A console's mode says nothing of any part. */
 export const runKinds = {

@@ -1,4 +1,4 @@
-import { CoreError } from '../coreError'
+import { CoreError } from '../../errors/coreError'
 
 /** How often suitable comps come up, and what they went for. */
 export interface PriceFlow {

@@ -1,7 +1,7 @@
-import { roundHalfAway } from '../money/decimal'
-import { daysBetween, type CalendarDate } from '../time/calendarDate'
+import { roundHalfAway } from '../../money/decimal'
+import { daysBetween, type CalendarDate } from '../../time/calendarDate'
 import type { ShopRhythm } from './shopRhythm'
-import type { Trend } from './trend'
+import type { Trend } from '../trend/trend'
 
 /** Something that may move prices: a launch expected, a season. */
 export interface WaitNote {

@@ -1,5 +1,5 @@
-import { CoreError } from '../coreError'
-import { dateOfDay, dayNumber, type CalendarDate } from '../time/calendarDate'
+import { CoreError } from '../../errors/coreError'
+import { dateOfDay, dayNumber, type CalendarDate } from '../../time/calendarDate'
 
 /** A price written down on a day; it holds until the next one. Amounts in minor units of one currency. */
 export interface PricePoint {

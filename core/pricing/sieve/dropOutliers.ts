@@ -1,4 +1,4 @@
-import { medianSorted } from '../statistics/medianSorted'
+import { medianSorted } from '../../statistics/medianSorted'
 
 /** Fewest records among which "far from the rest" means anything. */
 const fewest = 6

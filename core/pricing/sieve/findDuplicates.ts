@@ -1,4 +1,4 @@
-import { compareText } from '../text'
+import { compareText } from '../../text/compareText'
 
 /** What decides whether a sale is the double of another. */
 export interface SaleKeys {

@@ -1,7 +1,7 @@
-import { oneSlip } from './title/oneSlip'
-import { phrase, type Phrase } from './title/phrase'
-import { TitleScanner, TokenKind } from './title/titleScanner'
-import type { SoldRecord } from './soldRecord'
+import { oneSlip } from '../../reading/titles/oneSlip'
+import { phrase, type Phrase } from '../../reading/titles/phrase'
+import { TitleScanner, TokenKind } from '../../reading/titles/titleScanner'
+import type { SoldRecord } from '../../reading/sales/soldRecord'
 
 /**
  * Finds the records that can have a query's words at all, without scanning every title. A record it leaves out

@@ -1,8 +1,12 @@
-import type { ExchangeRate } from '../money/rates'
-import type { Grade } from './grade'
-import type { PriceQuery } from './priceQuery'
-import { conditions as allConditions, manners as allManners, type SoldRecord } from './soldRecord'
-import { streetPrice, type Override } from './streetPrice'
+import type { ExchangeRate } from '../../money/rates'
+import type { Grade } from '../street/grade'
+import type { PriceQuery } from '../../reading/titles/priceQuery'
+import {
+  conditions as allConditions,
+  manners as allManners,
+  type SoldRecord,
+} from '../../reading/sales/soldRecord'
+import { streetPrice, type Override } from '../street/streetPrice'
 
 /** A change to a query that lets more records count, and what comes of it. */
 export interface Loosening {

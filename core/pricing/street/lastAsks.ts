@@ -1,5 +1,5 @@
-import { medianSorted } from '../statistics/medianSorted'
-import { daysBetween, type CalendarDate } from '../time/calendarDate'
+import { medianSorted } from '../../statistics/medianSorted'
+import { daysBetween, type CalendarDate } from '../../time/calendarDate'
 
 /** A local listing as it was seen. Amounts in minor units of one currency. */
 export interface LocalListing {

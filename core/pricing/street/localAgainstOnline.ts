@@ -1,6 +1,6 @@
-import { roundHalfAway } from '../money/decimal'
-import { weightedQuantileSorted } from '../statistics/weightedQuantileSorted'
-import type { Manner } from './soldRecord'
+import { roundHalfAway } from '../../money/decimal'
+import { weightedQuantileSorted } from '../../statistics/weightedQuantileSorted'
+import type { Manner } from '../../reading/sales/soldRecord'
 
 /** What buying round the corner saves against buying by post. Amounts in minor units. */
 export interface PlaceGap {

@@ -1,4 +1,4 @@
-import { daysBetween, type CalendarDate } from '../time/calendarDate'
+import { daysBetween, type CalendarDate } from '../../time/calendarDate'
 
 /** A dated price read, as it was kept. */
 export interface PastRead {

@@ -1,7 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { uniformInt } from 'pure-rand/distribution/uniformInt'
-import { compareText } from '../text'
-import { medianSorted } from '../statistics/medianSorted'
+import { compareText } from '../../text/compareText'
+import { medianSorted } from '../../statistics/medianSorted'
 
 /** Movement of a price, in percent per 30 days, with its 90 % interval. */
 export interface Trend {

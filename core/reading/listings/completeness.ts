@@ -1,4 +1,4 @@
-import type { Role } from '../parts/part'
+import type { Role } from '../../parts/part'
 
 /** What is known of one thing a buyer wants to know: said, read from silence or other words, not said, or said both ways. */
 export const factStates = ['stated', 'deduced', 'missing', 'contradictory'] as const

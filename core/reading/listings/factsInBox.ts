@@ -1,4 +1,4 @@
-import type { PartFacts, Role } from '../parts/part'
+import type { PartFacts, Role } from '../../parts/part'
 import type { LeadFact } from './completeness'
 
 type Changes = Readonly<Partial<Record<'yes' | 'no', PartFacts>>>

@@ -1,5 +1,5 @@
-import { CoreError } from '../coreError'
-import type { Condition } from '../market/soldRecord'
+import { CoreError } from '../../errors/coreError'
+import type { Condition } from '../sales/soldRecord'
 
 /** An offer found in the source of a page, as far as the page states it. Nothing is guessed. */
 export interface PageOffer {

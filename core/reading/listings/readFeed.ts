@@ -1,6 +1,6 @@
 import { XMLParser } from 'fast-xml-parser'
-import { CoreError } from '../coreError'
-import { isCalendarDate, type CalendarDate } from '../time/calendarDate'
+import { CoreError } from '../../errors/coreError'
+import { isCalendarDate, type CalendarDate } from '../../time/calendarDate'
 
 /** An entry of a feed, as far as it states itself. */
 export interface FeedEntry {

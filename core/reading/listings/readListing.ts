@@ -1,5 +1,5 @@
-import type { TitleReader } from '../market/partsInTitle'
-import type { Condition } from '../market/soldRecord'
+import type { TitleReader } from '../titles/partsInTitle'
+import type { Condition } from '../sales/soldRecord'
 
 /** A piece of the text that says something: from `start` up to, not including, `end`. */
 export interface Span {

@@ -1,5 +1,5 @@
-import type { Currency } from '../money/money'
-import type { CalendarDate } from '../time/calendarDate'
+import type { Currency } from '../../money/money'
+import type { CalendarDate } from '../../time/calendarDate'
 
 /** Conditions of a thing, best first. `damaged` stands for "damaged or untested". */
 export const conditions = ['new', 'opened', 'refurbished', 'used', 'damaged'] as const

@@ -1,4 +1,4 @@
-import { CoreError } from '../coreError'
+import { CoreError } from '../../errors/coreError'
 
 const signatures: readonly (readonly [string, readonly number[]])[] = [
   ['a picture (PNG)', [0x89, 0x50, 0x4e, 0x47]],

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { CoreError } from '../coreError'
+import { CoreError } from '../../errors/coreError'
 
 /** A CSV as read: the header, and the rows with the number of the line each began on. */
 export interface CsvTable {

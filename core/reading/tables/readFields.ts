@@ -1,6 +1,6 @@
-import { parseDecimal } from '../money/decimal'
-import { isCurrency, minorDigits } from '../money/currencies'
-import { isCalendarDate, type CalendarDate } from '../time/calendarDate'
+import { parseDecimal } from '../../money/decimal'
+import { isCurrency, minorDigits } from '../../money/currencies'
+import { isCalendarDate, type CalendarDate } from '../../time/calendarDate'
 
 /** A cell that could not be understood; becomes a problem of its line. */
 export class FieldError extends Error {

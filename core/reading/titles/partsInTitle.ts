@@ -1,7 +1,7 @@
-import type { CalendarDate } from '../time/calendarDate'
+import type { CalendarDate } from '../../time/calendarDate'
 import type { PartQuery } from './queryForPart'
 import { Sieve } from './sieve'
-import type { SoldRecord } from './soldRecord'
+import type { SoldRecord } from '../sales/soldRecord'
 
 /** What a title is read to offer. */
 export interface TitleMatch {

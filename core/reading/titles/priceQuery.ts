@@ -1,7 +1,7 @@
-import type { Currency } from '../money/money'
-import type { Role } from '../parts/part'
-import type { CalendarDate } from '../time/calendarDate'
-import type { Condition, Manner } from './soldRecord'
+import type { Currency } from '../../money/money'
+import type { Role } from '../../parts/part'
+import type { CalendarDate } from '../../time/calendarDate'
+import type { Condition, Manner } from '../sales/soldRecord'
 
 /** Facts that tell one variant of a thing from another. What is left out does not matter to the query. */
 export interface VariantFacts {

@@ -1,6 +1,6 @@
-import type { Part } from '../parts/part'
+import type { Part } from '../../parts/part'
 import { priceQueryDefaults, type PriceQuery, type VariantFacts } from './priceQuery'
-import { normaliseTitle } from './title/normaliseTitle'
+import { normaliseTitle } from './normaliseTitle'
 
 /** The part of a price query that belongs to a part. */
 export type PartQuery = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>

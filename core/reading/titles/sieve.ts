@@ -1,9 +1,9 @@
-import { minorDigits } from '../money/currencies'
-import { dayNumber } from '../time/calendarDate'
+import { minorDigits } from '../../money/currencies'
+import { dayNumber } from '../../time/calendarDate'
 import type { DropReason } from './dropReasons'
-import type { Role } from '../parts/part'
+import type { Role } from '../../parts/part'
 import type { PriceQuery } from './priceQuery'
-import type { SoldRecord } from './soldRecord'
+import type { SoldRecord } from '../sales/soldRecord'
 import {
   saysAccessory,
   saysDamaged,
@@ -11,12 +11,12 @@ import {
   statedQuantity,
   TitleClasses,
   type WantedClasses,
-} from './title/contents'
-import { classesOf, WordClass } from './title/lexicon'
-import { normaliseTitle } from './title/normaliseTitle'
-import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './title/phrase'
-import { StatedVariant, variantClash } from './title/statedVariant'
-import { hashText, TitleScanner } from './title/titleScanner'
+} from './contents'
+import { classesOf, WordClass } from './lexicon'
+import { normaliseTitle } from './normaliseTitle'
+import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './phrase'
+import { StatedVariant, variantClash } from './statedVariant'
+import { hashText, TitleScanner } from './titleScanner'
 
 /** The words for a kind of part, said of the thing itself. */
 const roleClass: Readonly<Record<Role, number>> = {

@@ -1,6 +1,6 @@
 import { classesOf, WordClass } from './lexicon'
 import { TokenKind, Unit, hashText, type TitleScanner } from './titleScanner'
-import type { VariantFacts } from '../priceQuery'
+import type { VariantFacts } from './priceQuery'
 
 const kitWord = hashText('kit')
 const dualWord = hashText('dual')

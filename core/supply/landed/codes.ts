@@ -1,7 +1,7 @@
-import { percentOf } from '../money/decimal'
-import { splitByLargestRemainder } from '../money/splitByLargestRemainder'
-import type { CalendarDate } from '../time/calendarDate'
-import { compareText } from '../text'
+import { percentOf } from '../../money/decimal'
+import { splitByLargestRemainder } from '../../money/splitByLargestRemainder'
+import type { CalendarDate } from '../../time/calendarDate'
+import { compareText } from '../../text/compareText'
 
 /** A line of an order as codes see it. */
 export interface CodeLine {

@@ -1,6 +1,6 @@
-import { groupBy } from '../groupBy'
-import { compareText } from '../text'
-import type { CalendarDate } from '../time/calendarDate'
+import { groupBy } from '../../collections/groupBy'
+import { compareText } from '../../text/compareText'
+import type { CalendarDate } from '../../time/calendarDate'
 import type { RebateState } from './rebates'
 
 /** A rebate as part of a campaign that pays a household only so often. */

@@ -1,5 +1,5 @@
 import Big from 'big.js'
-import type { CalendarDate } from '../time/calendarDate'
+import type { CalendarDate } from '../../time/calendarDate'
 
 /** States of a rebate or of a trade-in credit paid later. */
 export const rebateStates = ['to-claim', 'claimed', 'paid', 'refused', 'missed'] as const

@@ -1,7 +1,7 @@
 import { netResale } from '../lots/splitLot'
-import type { CalendarDate } from '../time/calendarDate'
+import type { CalendarDate } from '../../time/calendarDate'
 import { isRebateOpen, type Rebate, defaultRebateChance } from './rebates'
-import { roundHalfAway } from '../money/decimal'
+import { roundHalfAway } from '../../money/decimal'
 
 /** Credit for an old part against selling it oneself. Amounts in minor units. */
 export interface TradeInSheet {

@@ -1,6 +1,6 @@
-import { groupBy } from '../groupBy'
-import { compareText } from '../text'
-import { daysBetween, type CalendarDate } from '../time/calendarDate'
+import { groupBy } from '../../collections/groupBy'
+import { compareText } from '../../text/compareText'
+import { daysBetween, type CalendarDate } from '../../time/calendarDate'
 
 /** A listing as it is compared with others. */
 export interface ListingToCompare {

@@ -1,4 +1,4 @@
-import { compareText } from '../text'
+import { compareText } from '../../text/compareText'
 
 /** An open lead that might stand in for one that is gone. Amounts in minor units of the build's currency. */
 export interface Candidate {

@@ -1,22 +1,22 @@
 import Big from 'big.js'
 import { splitLot, type LotPlan, type LotSplit } from '../lots/splitLot'
-import type { Condition } from '../market/soldRecord'
-import type { Currency } from '../money/money'
-import { convertAmount, type RateTable } from '../money/rates'
-import { faultFactorOf, shareLeft, type LeadFact } from '../listings/completeness'
-import { roundHalfAway } from '../money/decimal'
-import type { Role } from '../parts/part'
-import type { Code } from '../sourcing/codes'
+import type { Condition } from '../../reading/sales/soldRecord'
+import type { Currency } from '../../money/money'
+import { convertAmount, type RateTable } from '../../money/rates'
+import { faultFactorOf, shareLeft, type LeadFact } from '../../reading/listings/completeness'
+import { roundHalfAway } from '../../money/decimal'
+import type { Role } from '../../parts/part'
+import type { Code } from '../landed/codes'
 import {
   faultDefaults,
   faultProbability,
   type FaultAssumptions,
   type FaultSign,
   type Protection,
-} from '../sourcing/faultRisk'
-import { landedCost, type LandedCost, type Order, type SourceTerms } from '../sourcing/landedCost'
-import { rebatesOpen, type Rebate } from '../sourcing/rebates'
-import type { CalendarDate } from '../time/calendarDate'
+} from '../risk/faultRisk'
+import { landedCost, type LandedCost, type Order, type SourceTerms } from '../landed/landedCost'
+import { rebatesOpen, type Rebate } from '../landed/rebates'
+import type { CalendarDate } from '../../time/calendarDate'
 
 /** A lead with the terms of its source. Amounts in minor units of its currency. */
 export interface LeadToValue {

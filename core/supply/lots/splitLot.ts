@@ -1,7 +1,7 @@
 import Big from 'big.js'
-import { roundAmount } from '../money/decimal'
-import { money, type Currency, type Money } from '../money/money'
-import { splitByLargestRemainder } from '../money/splitByLargestRemainder'
+import { roundAmount } from '../../money/decimal'
+import { money, type Currency, type Money } from '../../money/money'
+import { splitByLargestRemainder } from '../../money/splitByLargestRemainder'
 
 export type LotPlan = 'keep' | 'resell' | 'discard'
 

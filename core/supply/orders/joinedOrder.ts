@@ -1,6 +1,6 @@
-import { CoreError } from '../coreError'
-import { splitByLargestRemainder } from '../money/splitByLargestRemainder'
-import { landedCost, type LandedCost, type Order } from './landedCost'
+import { CoreError } from '../../errors/coreError'
+import { splitByLargestRemainder } from '../../money/splitByLargestRemainder'
+import { landedCost, type LandedCost, type Order } from '../landed/landedCost'
 
 /** Orders of one source put together, against placing them one by one. Amounts in minor units. */
 export interface JoinedOrder {

@@ -1,5 +1,5 @@
-import { splitByLargestRemainder } from '../money/splitByLargestRemainder'
-import { pickupCost } from './landedCost'
+import { splitByLargestRemainder } from '../../money/splitByLargestRemainder'
+import { pickupCost } from '../landed/landedCost'
 
 /** A drive to fetch one thing or several. Rates in minor units. */
 export interface Trip {

@@ -1,5 +1,5 @@
-import type { Condition } from '../market/soldRecord'
-import type { Role } from '../parts/part'
+import type { Condition } from '../../reading/sales/soldRecord'
+import type { Role } from '../../parts/part'
 
 /** What stands behind a purchase when the thing turns out faulty. */
 export const protections = ['none', 'market', 'returns', 'warranty'] as const

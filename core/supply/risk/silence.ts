@@ -1,4 +1,4 @@
-import { daysBetween, type CalendarDate } from '../time/calendarDate'
+import { daysBetween, type CalendarDate } from '../../time/calendarDate'
 
 /** Days after which a seller who was asked counts as silent, where the house rules say nothing else. */
 export const defaultAnswerDays = 4

@@ -1,6 +1,6 @@
-import { weightedQuantileSorted } from '../statistics/weightedQuantileSorted'
-import { roundHalfAway } from '../money/decimal'
-import type { Kept } from '../market/streetPrice'
+import { weightedQuantileSorted } from '../../statistics/weightedQuantileSorted'
+import { roundHalfAway } from '../../money/decimal'
+import type { Kept } from '../../pricing/street/streetPrice'
 
 /** The share of comps below which an ask is a warning rather than a bargain. */
 export const tooCheapQuantile = 0.05

@@ -1,12 +1,7 @@
-import {
-  faultDefaults,
-  faultProbability,
-  type FaultAssumptions,
-  type Protection,
-} from '../sourcing/faultRisk'
-import { roundHalfAway } from '../money/decimal'
-import type { Role } from '../parts/part'
-import type { Condition } from './soldRecord'
+import { faultDefaults, faultProbability, type FaultAssumptions, type Protection } from '../risk/faultRisk'
+import { roundHalfAway } from '../../money/decimal'
+import type { Role } from '../../parts/part'
+import type { Condition } from '../../reading/sales/soldRecord'
 
 /** Both ways to a part. Amounts in minor units of one currency. */
 export interface NewOrUsedInput {

@@ -1,4 +1,4 @@
-import type { CalendarDate } from '../time/calendarDate'
+import type { CalendarDate } from '../../time/calendarDate'
 
 export const opinionVerdicts = ['buy', 'fine', 'avoid'] as const
 export type OpinionVerdict = (typeof opinionVerdicts)[number]

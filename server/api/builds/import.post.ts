@@ -1,8 +1,8 @@
-import { buildFileSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { importBuild } from '~~/server/services/buildFile'
+import { buildFileSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { importBuild } from '#server/places/builds/buildFile'
 
 export default jsonRoute(async (event) => ({
   id: await importBuild(await useDatabase(), await bodyOf(event, buildFileSchema), today()),

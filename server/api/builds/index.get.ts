@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { buildStrips } from '~~/server/services/session'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { buildStrips } from '#server/context/session'
 
 export default jsonRoute(async () => buildStrips(await useDatabase(), today()))

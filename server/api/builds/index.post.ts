@@ -1,8 +1,8 @@
-import { briefSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { createBuild } from '~~/server/services/builds'
+import { briefSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { createBuild } from '#server/places/builds/builds'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,6 +1,6 @@
-import { frameTimes } from '#core/frametimes/frameTimes'
-import { frameTimesRequest } from '#shared/schemas/calc'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
+import { frameTimes } from '#core/performance/frametimes/frameTimes'
+import { frameTimesRequest } from '#shared/calc/schemas'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 
 export default jsonRoute(async (event) => {
   const { frameTimesMs, targetFps } = await bodyOf(event, frameTimesRequest)

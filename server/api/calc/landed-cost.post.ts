@@ -1,5 +1,5 @@
-import { landedCostRequest } from '#shared/schemas/calc'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { calcLandedCost } from '~~/server/services/calc/landedCostCalc'
+import { landedCostRequest } from '#shared/calc/schemas'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { calcLandedCost } from '#server/calc/landedCostCalc'
 
 export default jsonRoute(async (event) => calcLandedCost(await bodyOf(event, landedCostRequest)))

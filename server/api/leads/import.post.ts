@@ -1,9 +1,9 @@
-import { decodeText } from '#core/importing/decodeText'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyBytes, importOptions } from '~~/server/http/importing'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { importLeads } from '~~/server/services/importLeads'
+import { decodeText } from '#core/reading/tables/decodeText'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyBytes, importOptions } from '#server/http/importing'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { importLeads } from '#server/places/leads/importLeads'
 
 export default jsonRoute(async (event) => {
   const { defaults } = importOptions(event)

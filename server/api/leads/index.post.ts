@@ -1,7 +1,7 @@
-import { leadSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { createLead } from '~~/server/services/leads'
+import { leadSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { createLead } from '#server/places/leads/leads'
 
 export default jsonRoute(async (event) => ({
   id: await createLead(await useDatabase(), await bodyOf(event, leadSchema)),

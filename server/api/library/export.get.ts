@@ -1,9 +1,9 @@
 import { object } from 'yup'
 import { roles } from '#core/parts/part'
-import { oneOf } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { exportParts } from '~~/server/services/libraryDeeds'
+import { oneOf } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { exportParts } from '#server/places/parts/libraryDeeds'
 
 const schema = object({ role: oneOf(roles) })
 

@@ -1,8 +1,8 @@
-import { decodeText } from '#core/importing/decodeText'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyBytes } from '~~/server/http/importing'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { importRivals } from '~~/server/services/libraryDeeds'
+import { decodeText } from '#core/reading/tables/decodeText'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyBytes } from '#server/http/importing'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { importRivals } from '#server/places/parts/libraryDeeds'
 
 export default jsonRoute(async (event) =>
   importRivals(await useDatabase(), decodeText(await bodyBytes(event)).text),

@@ -1,9 +1,9 @@
 import { object } from 'yup'
-import { text } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { readRivalPage } from '~~/server/services/rivalPages'
+import { text } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { readRivalPage } from '#server/places/rivals/rivalPages'
 
 const schema = object({ source: text().required('paste the source of the page').max(5_000_000) })
 

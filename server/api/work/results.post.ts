@@ -1,8 +1,8 @@
-import { workResultSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { addWorkResult } from '~~/server/services/work'
+import { workResultSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { addWorkResult } from '#server/places/work/work'
 
 export default jsonRoute(async (event) =>
   addWorkResult(await useDatabase(), await bodyOf(event, workResultSchema), today()),

@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm'
 import type { BuildView } from '#shared/views'
-import type { Queryable } from '../db/client'
-import { forecasts } from '../db/schema'
-import { newId } from './ids'
+import type { Queryable } from '#server/db/client'
+import { forecasts } from '#server/db/schema'
+import { newId } from '#server/db/ids'
 
 /** Freezes what the targets of a build are estimated at, where that has not been done for these very parts. Called when a CPU or a card is paid for. */
 export async function freezeForecasts(tx: Queryable, view: BuildView, day: string): Promise<void> {

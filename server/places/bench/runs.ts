@@ -1,18 +1,18 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
-import { readRuns } from '#core/importing/runsFile'
-import type { LineProblem } from '#core/importing/columns'
+import { CoreError } from '#core/errors/coreError'
+import { readRuns } from '#core/files/import/runsFile'
+import type { LineProblem } from '#core/reading/tables/columns'
 import { partLabel } from '#core/parts/part'
-import { repeatSummary } from '#core/performance/repeats'
-import { noReadings, plainConditions } from '#core/performance/run'
-import type { RunInput } from '#shared/schemas/entities'
-import { runSchema } from '#shared/schemas/entities'
-import type { Database, Queryable } from '../db/client'
-import { frameLogs, parts, runs, workloads } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { newId } from './ids'
-import type { ImportReport } from './importRecords'
-import { factsOf, machineFrom, performanceChanged } from './performance'
+import { repeatSummary } from '#core/performance/runs/repeats'
+import { noReadings, plainConditions } from '#core/performance/runs/run'
+import type { RunInput } from '#shared/entities'
+import { runSchema } from '#shared/entities'
+import type { Database, Queryable } from '#server/db/client'
+import { frameLogs, parts, runs, workloads } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
+import type { ImportReport } from '../prices/importRecords'
+import { factsOf, machineFrom, performanceChanged } from '#server/context/performance'
 
 const mostFrames = 5_000_000
 
@@ -119,16 +119,14 @@ export async function keepFrameLog(
     .where(and(eq(runs.id, runId), isNull(runs.deletedAt)))
   if (!run) throw new NotFoundError(`there is no run "${runId}"`)
   const id = newId('log')
-  await db
-    .insert(frameLogs)
-    .values({
-      id,
-      runId,
-      name: name.slice(0, 200),
-      frames: times.length,
-      times: Buffer.from(bytes),
-      addedOn: today,
-    })
+  await db.insert(frameLogs).values({
+    id,
+    runId,
+    name: name.slice(0, 200),
+    frames: times.length,
+    times: Buffer.from(bytes),
+    addedOn: today,
+  })
   return { id }
 }
 

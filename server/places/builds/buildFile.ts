@@ -1,7 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm'
 import { toDecimal } from '#core/money/decimal'
-import type { BuildFile, LibraryFile, SourceInput } from '#shared/schemas/entities'
-import type { Database } from '../db/client'
+import type { BuildFile, LibraryFile, SourceInput } from '#shared/entities'
+import type { Database } from '#server/db/client'
 import {
   buildRivals,
   builds,
@@ -13,15 +13,15 @@ import {
   rivals,
   shelf,
   sources,
-} from '../db/schema'
+} from '#server/db/schema'
 import { briefOf, insertBuild, insertChoice } from './builds'
-import { choiceRowsOf } from './choicesOf'
-import { assertReckonable } from './assertReckonable'
-import { leadInput } from './leads'
-import { insertLibrary, rivalInput } from './library'
-import { marketChanged } from './market'
-import { exportPurchases, importPurchases } from './purchase/purchaseFile'
-import { loadWorkloads } from './workloads'
+import { choiceRowsOf } from '#server/context/choicesOf'
+import { assertReckonable } from '#server/context/assertCalculable'
+import { leadInput } from '../leads/leads'
+import { insertLibrary, rivalInput } from '#server/context/libraryFile'
+import { marketChanged } from '#server/context/market'
+import { exportPurchases, importPurchases } from '../ledger/purchaseFile'
+import { loadWorkloads } from '#server/context/workloads'
 
 /** A build with everything it rests on, so that it can be opened on an empty database. */
 export async function exportBuild(db: Database, buildId: string): Promise<BuildFile> {

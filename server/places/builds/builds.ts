@@ -1,12 +1,12 @@
 import { and, eq, isNull, max } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
-import { defaultAnswerDays } from '#core/leads/silence'
-import type { FaultOverrides } from '#core/sourcing/faultRisk'
+import { CoreError } from '#core/errors/coreError'
+import { defaultAnswerDays } from '#core/supply/risk/silence'
+import type { FaultOverrides } from '#core/supply/risk/faultRisk'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
-import { machineRulesSchema, type BriefInput, type ChoiceInput } from '#shared/schemas/entities'
+import { machineRulesSchema, type BriefInput, type ChoiceInput } from '#shared/entities'
 import type { HouseRules, MachineRules } from '#shared/types'
-import type { SupplyRule } from '#core/power/supplySize'
-import type { Database, Queryable } from '../db/client'
+import type { SupplyRule } from '#core/machine/power/supplySize'
+import type { Database, Queryable } from '#server/db/client'
 import {
   buildRivals,
   builds,
@@ -17,10 +17,10 @@ import {
   shelf,
   targets,
   workloads,
-} from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { assertReckonable } from './assertReckonable'
-import { newId } from './ids'
+} from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { assertReckonable } from '#server/context/assertCalculable'
+import { newId } from '#server/db/ids'
 
 /** Builds, their briefs and their choices: writing them down. */
 

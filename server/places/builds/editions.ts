@@ -1,22 +1,22 @@
 import { and, desc, eq, isNull } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { partLabel } from '#core/parts/part'
-import { scopeNames } from '#core/receipt/receipt'
-import { editionDrift, type EditionContent, type EditionLine } from '#core/sharing/edition'
-import { defaultHouseRules, editionFileSchema, type EditionFile } from '#shared/schemas/edition'
+import { scopeNames } from '#core/ledger/receipt'
+import { editionDrift, type EditionContent, type EditionLine } from '#core/files/editions/edition'
+import { defaultHouseRules, editionFileSchema, type EditionFile } from '#shared/builds/editionFile'
 import { toDecimal } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import type { BuildView, EditionsView, RepricedView } from '#shared/views'
-import type { Database } from '../db/client'
-import { builds, choices, editions } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { assertReckonable } from './assertReckonable'
+import type { Database } from '#server/db/client'
+import { builds, choices, editions } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { assertReckonable } from '#server/context/assertCalculable'
 import { insertBuild } from './builds'
-import { buildView } from './buildView'
-import { newId } from './ids'
-import { useMarket } from './market'
-import { pricedLibrary } from './pricedLibrary'
-import { valuedLeads } from './valuedLeads'
+import { buildView } from '#server/context/readBuild'
+import { newId } from '#server/db/ids'
+import { useMarket } from '#server/context/market'
+import { pricedLibrary } from '#server/context/pricedLibrary'
+import { valuedLeads } from '#server/context/valuedLeads'
 
 /** Freezes a build as it stands: prices, dates, estimates, weighing, open questions. Private notes stay out. */
 export async function freezeEdition(
@@ -27,16 +27,14 @@ export async function freezeEdition(
 ): Promise<string> {
   const view = await buildView(db, buildId, today)
   const id = newId(name)
-  await db
-    .insert(editions)
-    .values({
-      id,
-      buildId,
-      name,
-      frozenOn: today,
-      content: contentOf(view, today, await leadQuestions(db, view, today)),
-      createdAt: new Date().toISOString(),
-    })
+  await db.insert(editions).values({
+    id,
+    buildId,
+    name,
+    frozenOn: today,
+    content: contentOf(view, today, await leadQuestions(db, view, today)),
+    createdAt: new Date().toISOString(),
+  })
   return id
 }
 
@@ -231,18 +229,16 @@ export async function openEdition(
       today,
     )
     for (const [position, line] of found.entries()) {
-      await tx
-        .insert(choices)
-        .values({
-          id: newId('choice'),
-          buildId: id,
-          position,
-          kind: 'hunt',
-          partId: line.partId,
-          limit: line.price,
-          scope: line.scope === scopeNames.ready ? 'ready' : line.scope === scopeNames.test ? 'test' : 'core',
-          reason: (line.reason ?? '').slice(0, 300),
-        })
+      await tx.insert(choices).values({
+        id: newId('choice'),
+        buildId: id,
+        position,
+        kind: 'hunt',
+        partId: line.partId,
+        limit: line.price,
+        scope: line.scope === scopeNames.ready ? 'ready' : line.scope === scopeNames.test ? 'test' : 'core',
+        reason: (line.reason ?? '').slice(0, 300),
+      })
     }
     await assertReckonable(tx, id, today, 'currency')
     return id

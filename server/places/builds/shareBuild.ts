@@ -1,8 +1,8 @@
 import { formatAmount } from '#core/money/formatAmount'
 import { toDecimal } from '#core/money/decimal'
-import { scopeNames } from '#core/receipt/receipt'
-import { csvTable } from '#core/sharing/csvCell'
-import { markdownText } from '#core/sharing/markdownText'
+import { scopeNames } from '#core/ledger/receipt'
+import { csvTable } from '#core/files/export/csvCell'
+import { markdownText } from '#core/files/export/markdownText'
 import type { BuildView } from '#shared/views'
 
 /** The lines of a build as CSV. */

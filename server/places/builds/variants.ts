@@ -1,14 +1,14 @@
 import { and, eq, isNull, max } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import type { ChoiceInput } from '#shared/schemas/entities'
+import type { ChoiceInput } from '#shared/entities'
 import type { VariantsView } from '#shared/views'
-import type { Database, Queryable } from '../db/client'
-import { buildRivals, builds, choices, targets } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { buildView } from './buildView'
-import { choiceRowsOf } from './choicesOf'
-import { newId } from './ids'
+import type { Database, Queryable } from '#server/db/client'
+import { buildRivals, builds, choices, targets } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { buildView } from '#server/context/readBuild'
+import { choiceRowsOf } from '#server/context/choicesOf'
+import { newId } from '#server/db/ids'
 
 /** Variants of a build: the same machine but for some choices, or in another region. */
 
@@ -41,17 +41,15 @@ export async function insertVariant(
 ): Promise<string> {
   const parent = await buildRow(tx, buildId)
   const id = newId(name)
-  await tx
-    .insert(builds)
-    .values({
-      ...parent,
-      id,
-      name,
-      variantOf: buildId,
-      dropped: [],
-      settled: [...parent.settled],
-      createdAt: today,
-    })
+  await tx.insert(builds).values({
+    ...parent,
+    id,
+    name,
+    variantOf: buildId,
+    dropped: [],
+    settled: [...parent.settled],
+    createdAt: today,
+  })
   for (const target of await tx.select().from(targets).where(eq(targets.buildId, buildId)))
     await tx.insert(targets).values({ ...target, id: newId('target'), buildId: id })
   for (const rival of await tx.select().from(buildRivals).where(eq(buildRivals.buildId, buildId)))

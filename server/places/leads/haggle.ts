@@ -1,26 +1,26 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
-import { CoreError } from '#core/coreError'
-import { haggleSheet } from '#core/haggle/haggleSheet'
-import { affordableCombinations } from '#core/haggle/openOffers'
-import { isTooCheap } from '#core/leads/tooCheap'
+import { CoreError } from '#core/errors/coreError'
+import { haggleSheet } from '#core/supply/haggle/haggleSheet'
+import { affordableCombinations } from '#core/supply/haggle/openOffers'
+import { isTooCheap } from '#core/supply/risk/tooCheap'
 import { parseDecimal } from '#core/money/decimal'
 import { minorPerUnit } from '#core/money/currencies'
 import { convertBack, rateTable } from '#core/money/rates'
-import type { offerSchema } from '#shared/schemas/entities'
-import { daysWaiting, defaultAnswerDays } from '#core/leads/silence'
+import type { offerSchema } from '#shared/entities'
+import { daysWaiting, defaultAnswerDays } from '#core/supply/risk/silence'
 import type { HouseRules } from '#shared/types'
 import type { HaggleView } from '#shared/views'
-import type { Database } from '../../db/client'
-import { leads, offers } from '../../db/schema'
-import { NotFoundError } from '../../http/errors'
-import { asksOf } from '../leadAsks'
-import { newId } from '../ids'
-import { valuedLeads, type ValuedLead } from '../valuedLeads'
-import { warnBelow } from '../leadViews'
-import { useMarket } from '../market'
-import { buildView } from '../buildView'
-import { findBuild } from '../prices/priceViews'
+import type { Database } from '#server/db/client'
+import { leads, offers } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { asksOf } from './leadAsks'
+import { newId } from '#server/db/ids'
+import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
+import { warnBelow } from './readLeads'
+import { useMarket } from '#server/context/market'
+import { buildView } from '#server/context/readBuild'
+import { findBuild } from '../prices/readPrices'
 
 /** The haggle sheet of a lead for a build, with what was said so far. Reckoned anew from the seller's last word. */
 export async function haggleView(
@@ -161,16 +161,14 @@ export async function noteOffer(
   // offers of one day stay in the order in which they were made
   const count = await db.$count(offers)
   const id = `${String(count).padStart(8, '0')}-${newId(by)}`
-  await db
-    .insert(offers)
-    .values({
-      id,
-      leadId,
-      by,
-      amount: amount === null ? null : parseDecimal(amount, lead.currency, 'amount'),
-      day,
-      note,
-    })
+  await db.insert(offers).values({
+    id,
+    leadId,
+    by,
+    amount: amount === null ? null : parseDecimal(amount, lead.currency, 'amount'),
+    day,
+    note,
+  })
   return id
 }
 

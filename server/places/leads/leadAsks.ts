@@ -1,6 +1,6 @@
 import { inArray } from 'drizzle-orm'
-import type { Database } from '../db/client'
-import { leadAsks } from '../db/schema'
+import type { Database } from '#server/db/client'
+import { leadAsks } from '#server/db/schema'
 
 /** Asks of leads by lead, oldest first. */
 export async function asksOf(

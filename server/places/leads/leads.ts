@@ -1,12 +1,12 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
-import type { LeadInput } from '#shared/schemas/entities'
-import { NotFoundError } from '../http/errors'
-import type { Database, Queryable } from '../db/client'
-import { choices, codes, leads, leadThings, parts, rebates, sources } from '../db/schema'
-import { assertReckonable } from './assertReckonable'
-import { newId } from './ids'
+import type { LeadInput } from '#shared/entities'
+import { NotFoundError } from '#server/http/errors'
+import type { Database, Queryable } from '#server/db/client'
+import { choices, codes, leads, leadThings, parts, rebates, sources } from '#server/db/schema'
+import { assertReckonable } from '#server/context/assertCalculable'
+import { newId } from '#server/db/ids'
 
 /** Leads as forms and files state them: written down, changed, put away. */
 

@@ -1,12 +1,12 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
-import { CoreError } from '#core/coreError'
-import { wantedFacts, type Answer } from '#core/listings/completeness'
-import { faultSigns } from '#core/sourcing/faultRisk'
-import type { leadPatchSchema } from '#shared/schemas/entities'
-import type { Database } from '../db/client'
-import { leads, trips } from '../db/schema'
-import { NotFoundError } from '../http/errors'
+import { CoreError } from '#core/errors/coreError'
+import { wantedFacts, type Answer } from '#core/reading/listings/completeness'
+import { faultSigns } from '#core/supply/risk/faultRisk'
+import type { leadPatchSchema } from '#shared/entities'
+import type { Database } from '#server/db/client'
+import { leads, trips } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
 
 /** Passes on, takes back, deletes or brings back a lead; notes an answer, a sign, a question asked, or the trip that fetches it. */
 export async function patchLead(

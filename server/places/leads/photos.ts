@@ -2,11 +2,11 @@ import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import { and, eq, isNull } from 'drizzle-orm'
 import { decode, encode } from 'jpeg-js'
-import { CoreError } from '#core/coreError'
-import { databaseUrl, type Database } from '../db/client'
-import { leads, photos } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { newId } from './ids'
+import { CoreError } from '#core/errors/coreError'
+import { databaseUrl, type Database } from '#server/db/client'
+import { leads, photos } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
 
 /** Pictures of leads and arrivals: files beside the database, each encoded anew so that nothing but the picture is kept. */
 

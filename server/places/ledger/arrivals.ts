@@ -1,6 +1,6 @@
 import { inArray, sql } from 'drizzle-orm'
-import type { Database } from '../../db/client'
-import { arrivals } from '../../db/schema'
+import type { Database } from '#server/db/client'
+import { arrivals } from '#server/db/schema'
 
 /** The newest arrival of each choice, by choice; of two on a day the one noted last. */
 export async function arrivalsOf(

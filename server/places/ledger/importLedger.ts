@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm'
-import { readLedger } from '#core/importing/ledgerFile'
-import type { LineProblem } from '#core/importing/columns'
-import { CoreError } from '#core/coreError'
-import type { Database } from '../../db/client'
-import { ledgerEntries } from '../../db/schema'
-import type { ImportReport } from '../importRecords'
-import { findBuild } from '../prices/priceViews'
+import { readLedger } from '#core/files/import/ledgerFile'
+import type { LineProblem } from '#core/reading/tables/columns'
+import { CoreError } from '#core/errors/coreError'
+import type { Database } from '#server/db/client'
+import { ledgerEntries } from '#server/db/schema'
+import type { ImportReport } from '../prices/importRecords'
+import { findBuild } from '../prices/readPrices'
 import { writeEntry } from './ledgerEntries'
 
 /** Takes a CSV of entries into the ledger in one transaction. What stands there already, by day, kind, words and amounts, is not entered twice. */

@@ -1,14 +1,14 @@
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { entryKinds } from '#core/ledger/ledger'
 import { formatAmount } from '#core/money/formatAmount'
 import { parseDecimal } from '#core/money/decimal'
-import type { entrySchema } from '#shared/schemas/entities'
-import type { Database, Queryable } from '../../db/client'
-import { builds, ledgerEntries } from '../../db/schema'
-import { NotFoundError } from '../../http/errors'
-import { newId } from '../ids'
+import type { entrySchema } from '#shared/entities'
+import type { Database, Queryable } from '#server/db/client'
+import { builds, ledgerEntries } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
 
 type NewEntry = Pick<typeof ledgerEntries.$inferInsert, 'buildId' | 'day' | 'kind' | 'cash' | 'text'> & {
   choiceId?: string | null
@@ -23,16 +23,14 @@ export async function writeEntry(tx: Queryable, entry: NewEntry, today: string):
     .from(ledgerEntries)
     .where(eq(ledgerEntries.buildId, entry.buildId))
   const id = `${String(rows.length).padStart(6, '0')}-${newId(entry.kind)}`
-  await tx
-    .insert(ledgerEntries)
-    .values({
-      ...entry,
-      id,
-      hours: entry.hours ?? 0,
-      choiceId: entry.choiceId ?? null,
-      correctsId: entry.correctsId ?? null,
-      createdAt: today,
-    })
+  await tx.insert(ledgerEntries).values({
+    ...entry,
+    id,
+    hours: entry.hours ?? 0,
+    choiceId: entry.choiceId ?? null,
+    correctsId: entry.correctsId ?? null,
+    createdAt: today,
+  })
   return id
 }
 

@@ -1,14 +1,14 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
 import { partLabel } from '#core/parts/part'
-import type { saleSchema } from '#shared/schemas/entities'
-import type { Database, Queryable } from '../../db/client'
-import { builds, choices, parts, shelf } from '../../db/schema'
-import { NotFoundError } from '../../http/errors'
-import { newId } from '../ids'
-import type { ValuedLead } from '../valuedLeads'
+import type { saleSchema } from '#shared/entities'
+import type { Database, Queryable } from '#server/db/client'
+import { builds, choices, parts, shelf } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
+import type { ValuedLead } from '#server/context/valuedLeads'
 import { writeEntry } from './ledgerEntries'
 
 /** Things of a purchase that are not kept go to the shelf, at what they take off the cost of what is: their net resale. */
@@ -24,17 +24,15 @@ export async function shelveLeftovers(
     const basis = value.split.things[index]!.netResale.amount
     for (let piece = 0; piece < thing.quantity; piece += 1) {
       const cost = Math.floor(basis / thing.quantity) + (piece < basis % thing.quantity ? 1 : 0)
-      await tx
-        .insert(shelf)
-        .values({
-          id: newId(thing.partId),
-          partId: thing.partId,
-          condition: lead.condition,
-          cost,
-          currency,
-          note: `left over from ${lead.title}`.slice(0, 300),
-          fromChoiceId: choiceId,
-        })
+      await tx.insert(shelf).values({
+        id: newId(thing.partId),
+        partId: thing.partId,
+        condition: lead.condition,
+        cost,
+        currency,
+        note: `left over from ${lead.title}`.slice(0, 300),
+        fromChoiceId: choiceId,
+      })
     }
   }
 }

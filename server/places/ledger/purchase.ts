@@ -1,6 +1,6 @@
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { arrivalChecklist, returnDays } from '#core/ledger/arrival'
 import { paidByChoice } from '#core/ledger/ledger'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
@@ -13,9 +13,9 @@ import type {
   paymentSchema,
   rebateStepSchema,
   returnSchema,
-} from '#shared/schemas/entities'
+} from '#shared/entities'
 import type { PurchaseView } from '#shared/views'
-import type { Database, Queryable } from '../../db/client'
+import type { Database, Queryable } from '#server/db/client'
 import {
   arrivals,
   builds,
@@ -26,15 +26,15 @@ import {
   parts,
   rebates,
   sources,
-} from '../../db/schema'
-import { NotFoundError } from '../../http/errors'
-import { assertReckonable } from '../assertReckonable'
-import { changeChoice } from '../builds'
-import { freezeForecasts } from '../forecasts'
-import { buildView } from '../buildView'
-import { newId } from '../ids'
-import { useMarket } from '../market'
-import { valuedLeads } from '../valuedLeads'
+} from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { assertReckonable } from '#server/context/assertCalculable'
+import { changeChoice } from '../builds/builds'
+import { freezeForecasts } from '../bench/forecasts'
+import { buildView } from '#server/context/readBuild'
+import { newId } from '#server/db/ids'
+import { useMarket } from '#server/context/market'
+import { valuedLeads } from '#server/context/valuedLeads'
 import { arrivalsOf } from './arrivals'
 import { shelveLeftovers, unshelveLeftovers } from './leftovers'
 import { writeEntry } from './ledgerEntries'
@@ -174,16 +174,14 @@ export async function noteArrival(
       throw new CoreError('other-role', 'what was found has another role than anything listed', 'foundPartId')
   }
   await db.transaction(async (tx) => {
-    await tx
-      .insert(arrivals)
-      .values({
-        ...input,
-        checks: (input.checks ?? []) as string[],
-        id: newId('arrival'),
-        choiceId,
-        returnState: input.verdict === 'faulty' ? 'to-send' : null,
-        createdAt: today,
-      })
+    await tx.insert(arrivals).values({
+      ...input,
+      checks: (input.checks ?? []) as string[],
+      id: newId('arrival'),
+      choiceId,
+      returnState: input.verdict === 'faulty' ? 'to-send' : null,
+      createdAt: today,
+    })
     await assertReckonable(tx, build.id, today, 'foundPartId')
   })
   return build.id

@@ -1,10 +1,10 @@
 import { inArray, and, eq, isNull } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
-import type { BuildFile } from '#shared/schemas/entities'
-import type { Database, Queryable } from '../../db/client'
-import { arrivals, ledgerEntries, leads, offers } from '../../db/schema'
-import { newId } from '../ids'
+import type { BuildFile } from '#shared/entities'
+import type { Database, Queryable } from '#server/db/client'
+import { arrivals, ledgerEntries, leads, offers } from '#server/db/schema'
+import { newId } from '#server/db/ids'
 import { arrivalsOf } from './arrivals'
 import { writeEntry } from './ledgerEntries'
 
@@ -121,26 +121,22 @@ export async function importPurchases(
       .from(offers)
       .where(and(eq(offers.leadId, leadId), eq(offers.day, offer.day), eq(offers.by, offer.by)))
     if (!known.some((each) => each.amount === amount && each.note === offer.note))
-      await tx
-        .insert(offers)
-        .values({
-          id: `${String(index).padStart(8, '0')}-${newId(offer.by)}`,
-          leadId,
-          by: offer.by,
-          amount,
-          day: offer.day,
-          note: offer.note,
-        })
+      await tx.insert(offers).values({
+        id: `${String(index).padStart(8, '0')}-${newId(offer.by)}`,
+        leadId,
+        by: offer.by,
+        amount,
+        day: offer.day,
+        note: offer.note,
+      })
   }
   for (const [index, { choice, ...arrival }] of file.arrivals.entries()) {
-    await tx
-      .insert(arrivals)
-      .values({
-        ...arrival,
-        checks: (arrival.checks ?? []) as string[],
-        id: newId('arrival'),
-        choiceId: choiceAt(choice, `arrivals[${index}].choice`)!,
-        createdAt: today,
-      })
+    await tx.insert(arrivals).values({
+      ...arrival,
+      checks: (arrival.checks ?? []) as string[],
+      id: newId('arrival'),
+      choiceId: choiceAt(choice, `arrivals[${index}].choice`)!,
+      createdAt: today,
+    })
   }
 }

@@ -1,12 +1,12 @@
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { parseDecimal } from '#core/money/decimal'
-import type { tripSchema } from '#shared/schemas/entities'
-import type { Database } from '../db/client'
-import { leads, trips } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { newId } from './ids'
-import { findBuild } from './prices/priceViews'
+import type { tripSchema } from '#shared/entities'
+import type { Database } from '#server/db/client'
+import { leads, trips } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
+import { findBuild } from '../prices/readPrices'
 
 /** Plans a drive to fetch things; leads are put on it one by one. */
 export async function createTrip(
@@ -16,16 +16,14 @@ export async function createTrip(
 ): Promise<string> {
   const build = await findBuild(db, buildId)
   const id = newId(name)
-  await db
-    .insert(trips)
-    .values({
-      id,
-      buildId,
-      name,
-      km,
-      hours: hours ?? 0,
-      fare: parseDecimal(fare ?? '0', build.currency, 'fare'),
-    })
+  await db.insert(trips).values({
+    id,
+    buildId,
+    name,
+    km,
+    hours: hours ?? 0,
+    fare: parseDecimal(fare ?? '0', build.currency, 'fare'),
+  })
   return id
 }
 

@@ -1,18 +1,18 @@
 import { and, eq, isNull, max } from 'drizzle-orm'
 import type { InferType } from 'yup'
-import { CoreError } from '#core/coreError'
-import { checkFit } from '#core/fit/checkFit'
-import { waysToMend } from '#core/fit/mending'
-import type { mendSchema, swapSchema } from '#shared/schemas/entities'
-import type { Database, Queryable } from '../db/client'
-import { builds, choices } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { assertReckonable } from './assertReckonable'
-import { buildView } from './buildView'
-import { fitBriefOf } from './fitBrief'
-import { newId } from './ids'
-import { useMarket } from './market'
-import { pricedLibrary } from './pricedLibrary'
+import { CoreError } from '#core/errors/coreError'
+import { checkFit } from '#core/machine/fit/checkFit'
+import { waysToMend } from '#core/machine/fit/mending'
+import type { mendSchema, swapSchema } from '#shared/entities'
+import type { Database, Queryable } from '#server/db/client'
+import { builds, choices } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { assertReckonable } from '#server/context/assertCalculable'
+import { buildView } from '#server/context/readBuild'
+import { fitBriefOf } from '#server/context/fitBrief'
+import { newId } from '#server/db/ids'
+import { useMarket } from '#server/context/market'
+import { pricedLibrary } from '#server/context/pricedLibrary'
 
 type BuildRow = typeof builds.$inferSelect
 
@@ -132,16 +132,14 @@ async function insertNext(
     .select({ position: max(choices.position) })
     .from(choices)
     .where(eq(choices.buildId, buildId))
-  await tx
-    .insert(choices)
-    .values({
-      id: newId('choice'),
-      buildId,
-      position: (last?.position ?? -1) + 1,
-      kind,
-      leadId,
-      partId,
-      scope: 'core',
-      reason,
-    })
+  await tx.insert(choices).values({
+    id: newId('choice'),
+    buildId,
+    position: (last?.position ?? -1) + 1,
+    kind,
+    leadId,
+    partId,
+    scope: 'core',
+    reason,
+  })
 }

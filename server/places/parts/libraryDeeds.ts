@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
-import type { LineProblem } from '#core/importing/columns'
-import { readRivals } from '#core/importing/rivalsFile'
+import { CoreError } from '#core/errors/coreError'
+import type { LineProblem } from '#core/reading/tables/columns'
+import { readRivals } from '#core/files/import/rivalsFile'
 import { parseDecimal } from '#core/money/decimal'
 import { partLabel, type Role } from '#core/parts/part'
 import {
@@ -11,15 +11,21 @@ import {
   type RivalInput,
   type shelfSchema,
   type SourceInput,
-} from '#shared/schemas/entities'
+} from '#shared/entities'
 import type { InferType } from 'yup'
-import type { Database } from '../db/client'
-import { parts, rivalRates, rivals, shelf, sources } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { newId } from './ids'
-import type { ImportReport } from './importRecords'
-import { insertRivalRates, rivalInput, rivalNamesParts, rivalRow, sourceRow } from './library'
-import { marketChanged } from './market'
+import type { Database } from '#server/db/client'
+import { parts, rivalRates, rivals, shelf, sources } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
+import type { ImportReport } from '../prices/importRecords'
+import {
+  insertRivalRates,
+  rivalInput,
+  rivalNamesParts,
+  rivalRow,
+  sourceRow,
+} from '#server/context/libraryFile'
+import { marketChanged } from '#server/context/market'
 
 /** Changes to the libraries behind all builds. */
 

@@ -1,13 +1,13 @@
 import type { InValue, Transaction } from '@libsql/client'
-import type { ColumnMap, LineProblem } from '#core/importing/columns'
+import type { ColumnMap, LineProblem } from '#core/reading/tables/columns'
 import {
   readSoldRecords,
   type ImportedRecord,
   type SoldRecordDefaults,
   type SoldRecordField,
-} from '#core/importing/soldRecordsFile'
-import type { OpenDatabase } from '../db/client'
-import { marketChanged } from './market'
+} from '#core/files/import/soldRecordsFile'
+import type { OpenDatabase } from '#server/db/client'
+import { marketChanged } from '#server/context/market'
 
 export interface ImportReport {
   readonly added: number

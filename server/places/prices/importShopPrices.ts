@@ -1,9 +1,9 @@
-import type { LineProblem } from '#core/importing/columns'
-import { readShopPrices } from '#core/importing/shopPricesFile'
-import type { Database } from '../db/client'
-import { parts, shopPrices, sources } from '../db/schema'
+import type { LineProblem } from '#core/reading/tables/columns'
+import { readShopPrices } from '#core/files/import/shopPricesFile'
+import type { Database } from '#server/db/client'
+import { parts, shopPrices, sources } from '#server/db/schema'
 import type { ImportReport } from './importRecords'
-import { marketChanged } from './market'
+import { marketChanged } from '#server/context/market'
 
 /** Imports a CSV of shop prices in one transaction. */
 export async function importShopPrices(

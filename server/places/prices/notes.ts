@@ -1,6 +1,6 @@
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
 import type {
   opinionSchema,
@@ -8,9 +8,9 @@ import type {
   readSchema,
   recipeSchema,
   waitNoteSchema,
-} from '#shared/schemas/entities'
+} from '#shared/entities'
 import type { RecipeSettings } from '#shared/types'
-import type { Database } from '../../db/client'
+import type { Database } from '#server/db/client'
 import {
   builds,
   guideOpinions,
@@ -19,10 +19,10 @@ import {
   priceReads,
   queryRecipes,
   waitNotes,
-} from '../../db/schema'
-import { NotFoundError } from '../../http/errors'
-import { newId } from '../ids'
-import { readStreetPrice, setQuery, useMarket } from '../market'
+} from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
+import { readStreetPrice, setQuery, useMarket } from '#server/context/market'
 
 /** What the builder writes down about prices: dated reads, recipes, figures of their own, opinions, things to wait for. */
 

@@ -1,13 +1,13 @@
-import { buyOrWait } from '#core/market/buyOrWait'
-import { newOrUsed } from '#core/market/newOrUsed'
+import { buyOrWait } from '#core/pricing/shops/buyOrWait'
+import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { partLabel, roles } from '#core/parts/part'
 import type { NewOrUsedRow } from '#shared/views'
-import type { Database } from '../../db/client'
-import { buildView } from '../buildView'
-import { readStreetPrice, useMarket } from '../market'
-import { newOffers } from './newOffers'
+import type { Database } from '#server/db/client'
+import { buildView } from '#server/context/readBuild'
+import { readStreetPrice, useMarket } from '#server/context/market'
+import { newOffers } from '#server/context/newOffers'
 import { waitNotesFor } from './notes'
-import { findBuild } from './priceViews'
+import { findBuild } from './readPrices'
 
 /** New or used for every part of a build that is not owned and not yet paid. */
 export async function newOrUsedSheet(db: Database, buildId: string, today: string): Promise<NewOrUsedRow[]> {

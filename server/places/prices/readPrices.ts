@@ -1,20 +1,20 @@
 import { and, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
-import { buyOrWait } from '#core/market/buyOrWait'
-import { lastAsks, paidToAsked } from '#core/market/lastAsks'
-import { localAgainstOnline } from '#core/market/localAgainstOnline'
-import { faultAssumptions } from '#core/sourcing/faultRisk'
-import { newOrUsed } from '#core/market/newOrUsed'
-import { standingOf } from '#core/market/ownFigure'
-import { payUpToPrice } from '#core/market/patience'
-import { patienceCurve } from '#core/market/patienceCurve'
-import { changeSince } from '#core/market/readHistory'
-import type { StreetPrice } from '#core/market/streetPrice'
-import { waysToLoosen } from '#core/market/waysToLoosen'
+import { buyOrWait } from '#core/pricing/shops/buyOrWait'
+import { lastAsks, paidToAsked } from '#core/pricing/street/lastAsks'
+import { localAgainstOnline } from '#core/pricing/street/localAgainstOnline'
+import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import { newOrUsed } from '#core/supply/ways/newOrUsed'
+import { standingOf } from '#core/pricing/street/ownFigure'
+import { payUpToPrice } from '#core/pricing/patience/patience'
+import { patienceCurve } from '#core/pricing/patience/patienceCurve'
+import { changeSince } from '#core/pricing/street/readHistory'
+import type { StreetPrice } from '#core/pricing/street/streetPrice'
+import { waysToLoosen } from '#core/pricing/sieve/waysToLoosen'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { partLabel, type Part } from '#core/parts/part'
 import { daysBetween } from '#core/time/calendarDate'
 import type { PriceBrief, PriceView, RecordView } from '#shared/views'
-import type { Database } from '../../db/client'
+import type { Database } from '#server/db/client'
 import {
   builds,
   choices,
@@ -25,11 +25,11 @@ import {
   parts,
   shelf,
   soldRecords,
-} from '../../db/schema'
-import { NotFoundError } from '../../http/errors'
-import { asksOf } from '../leadAsks'
-import { newPriceIn, readStreetPrice, useMarket, type Market } from '../market'
-import { newOffers } from './newOffers'
+} from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { asksOf } from '../leads/leadAsks'
+import { newPriceIn, readStreetPrice, useMarket, type Market } from '#server/context/market'
+import { newOffers } from '#server/context/newOffers'
 import { readsOf, waitNotesFor } from './notes'
 
 export type BuildRow = typeof builds.$inferSelect

@@ -1,7 +1,7 @@
-import { rivalPage, type RivalPage } from '#core/importing/rivalPage'
-import { TitleReader } from '#core/market/partsInTitle'
-import type { Database } from '../db/client'
-import { useMarket } from './market'
+import { rivalPage, type RivalPage } from '#core/files/import/rivalPage'
+import { TitleReader } from '#core/reading/titles/partsInTitle'
+import type { Database } from '#server/db/client'
+import { useMarket } from '#server/context/market'
 
 /** Reads a prebuilt from the source of a page, by the parts of the library. */
 export async function readRivalPage(db: Database, source: string, today: string): Promise<RivalPage> {

@@ -1,34 +1,34 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
-import { checkFit } from '#core/fit/checkFit'
-import type { Condition } from '#core/market/soldRecord'
+import { CoreError } from '#core/errors/coreError'
+import { checkFit } from '#core/machine/fit/checkFit'
+import type { Condition } from '#core/reading/sales/soldRecord'
 import { coreRoles, partLabel, type Part } from '#core/parts/part'
-import { estimateFrameRate } from '#core/performance/estimateFrameRate'
-import { frameMachineOf, machinePair } from '#core/performance/machineOf'
-import { enteredPrice } from '#core/weighing/enteredPrice'
-import { leastOfPart } from '#core/weighing/leastOfPart'
-import { likeForLike } from '#core/weighing/likeForLike'
-import type { WeighedMachine } from '#core/weighing/machine'
+import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { frameMachineOf, machinePair } from '#core/performance/model/machineOf'
+import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
+import { leastOfPart } from '#core/comparison/adjustments/leastOfPart'
+import { likeForLike } from '#core/comparison/adjustments/likeForLike'
+import type { WeighedMachine } from '#core/comparison/weighedMachine'
 import {
   matchSearch,
   type SearchAnswer,
   type SearchOption,
   type SearchProblem,
-} from '#core/weighing/matchSearch'
+} from '#core/planning/matchSearch'
 import type { BuildView, ChoiceView, MatchView } from '#shared/views'
-import type { Database } from '../db/client'
-import { builds, choices, leads } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { assertReckonable } from './assertReckonable'
-import { buildView } from './buildView'
-import { fitBriefOf } from './fitBrief'
-import { newId } from './ids'
-import { useMarket } from './market'
-import { pricedLibrary } from './pricedLibrary'
-import { measuredWatts, usePerformance } from './performance'
-import { huntPrice } from './readChoice'
-import { leadOptions } from './stepsView'
-import { insertVariant } from './variants'
+import type { Database } from '#server/db/client'
+import { builds, choices, leads } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { assertReckonable } from '#server/context/assertCalculable'
+import { buildView } from '#server/context/readBuild'
+import { fitBriefOf } from '#server/context/fitBrief'
+import { newId } from '#server/db/ids'
+import { useMarket } from '#server/context/market'
+import { pricedLibrary } from '#server/context/pricedLibrary'
+import { measuredWatts, usePerformance } from '#server/context/performance'
+import { huntPrice } from '#server/context/readChoice'
+import { leadOptions } from '../machine/readSteps'
+import { insertVariant } from '../builds/variants'
 import { broughtBy, componentOf, conditionIn, wattsOf, type Scales } from './weighedMachines'
 
 /** How long a search may take before it answers with the best so far, ms. */
@@ -337,19 +337,17 @@ export async function openAsVariant(
     for (const [index, option] of fresh.entries()) {
       const isHunt = option.id.startsWith('street:')
       const limit = isHunt ? (priced.find(({ part }) => part.id === option.partId)?.price ?? null) : null
-      await tx
-        .insert(choices)
-        .values({
-          id: newId('choice'),
-          buildId: id,
-          position: 100 + index,
-          kind: isHunt ? 'hunt' : 'lead',
-          leadId: isHunt ? null : option.id,
-          partId: isHunt ? option.partId : null,
-          limit,
-          scope: 'core',
-          reason: 'found by the search',
-        })
+      await tx.insert(choices).values({
+        id: newId('choice'),
+        buildId: id,
+        position: 100 + index,
+        kind: isHunt ? 'hunt' : 'lead',
+        leadId: isHunt ? null : option.id,
+        partId: isHunt ? option.partId : null,
+        limit,
+        scope: 'core',
+        reason: 'found by the search',
+      })
     }
     await assertReckonable(tx, id, today, 'options')
     return id

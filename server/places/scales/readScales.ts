@@ -2,23 +2,28 @@ import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
 import { resaleDefaults } from '#core/ledger/resale'
 import { partLabel } from '#core/parts/part'
-import { frameMachineOf } from '#core/performance/machineOf'
-import { faultAssumptions } from '#core/sourcing/faultRisk'
-import { upgradeRoom } from '#core/steps/upgradeRoom'
+import { frameMachineOf } from '#core/performance/model/machineOf'
+import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import { yearsBetween } from '#core/time/calendarDate'
-import { ageDecline, type AgedPart } from '#core/weighing/ageDecline'
-import { compareComponents, toMakeEqual } from '#core/weighing/compareComponents'
-import { likeForLike } from '#core/weighing/likeForLike'
-import type { NeedPrices, WeighedComponent, WeighedMachine, WeighingTerms } from '#core/weighing/machine'
-import { weigh } from '#core/weighing/weigh'
-import { indexOfPart, indexUnit } from '#core/worth/indexOfPart'
+import { ageDecline, type AgedPart } from '#core/comparison/adjustments/ageDecline'
+import { compareComponents, toMakeEqual } from '#core/comparison/components/compareComponents'
+import { likeForLike } from '#core/comparison/adjustments/likeForLike'
+import type {
+  NeedPrices,
+  WeighedComponent,
+  WeighedMachine,
+  WeighingTerms,
+} from '#core/comparison/weighedMachine'
+import { weigh } from '#core/comparison/weigh'
+import { indexOfPart, indexUnit } from '#core/parts/indexOfPart'
 import type { WeighingSettings } from '#shared/types'
 import type { BuildView, WeighedView } from '#shared/views'
-import type { Database } from '../db/client'
-import { buildRivals, rivalRates, rivals, type builds } from '../db/schema'
-import { fitBriefOf, machineRules } from './fitBrief'
-import { streetAt } from './market'
-import { pricedLibrary } from './pricedLibrary'
+import type { Database } from '#server/db/client'
+import { buildRivals, rivalRates, rivals, type builds } from '#server/db/schema'
+import { fitBriefOf, machineRules } from '#server/context/fitBrief'
+import { streetAt } from '#server/context/market'
+import { pricedLibrary } from '#server/context/pricedLibrary'
 import {
   asPart,
   onThese,

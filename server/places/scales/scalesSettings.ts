@@ -1,12 +1,12 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import { likeForLikeSteps } from '#core/weighing/steps'
-import type { WeighingInput } from '#shared/schemas/entities'
+import { likeForLikeSteps } from '#core/comparison/adjustments/adjustments'
+import type { WeighingInput } from '#shared/entities'
 import type { WeighingSettings } from '#shared/types'
-import type { Database } from '../db/client'
-import { builds } from '../db/schema'
-import { NotFoundError } from '../http/errors'
+import type { Database } from '#server/db/client'
+import { builds } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
 
 /** Keeps how a build is weighed: years, way of playing, steps switched off, the builder's own figures. */
 export async function saveWeighing(db: Database, buildId: string, input: WeighingInput): Promise<void> {

@@ -1,22 +1,27 @@
 import { convertAmount, rateTable } from '#core/money/rates'
-import type { Condition } from '#core/market/soldRecord'
+import type { Condition } from '#core/reading/sales/soldRecord'
 import { partLabel, type Need, type Part } from '#core/parts/part'
-import { estimateFrameRate } from '#core/performance/estimateFrameRate'
-import type { FrameMachine } from '#core/performance/frameTime'
-import { judgeTarget, type TargetVerdict } from '#core/performance/judgeTarget'
-import { frameMachineOf } from '#core/performance/machineOf'
-import type { Workload } from '#core/performance/workload'
-import { powerSheet } from '#core/power/powerSheet'
-import { enteredPrice } from '#core/weighing/enteredPrice'
-import type { MachineRate, WeighedComponent, WeighedMachine } from '#core/weighing/machine'
-import { missingFacts, rivalComponents, rivalFactNames, unknownRival } from '#core/weighing/rivalFacts'
+import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import type { FrameMachine } from '#core/performance/model/frameTime'
+import { judgeTarget, type TargetVerdict } from '#core/performance/model/judgeTarget'
+import { frameMachineOf } from '#core/performance/model/machineOf'
+import type { Workload } from '#core/performance/model/workload'
+import { powerSheet } from '#core/machine/power/powerSheet'
+import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
+import type { MachineRate, WeighedComponent, WeighedMachine } from '#core/comparison/weighedMachine'
+import {
+  missingFacts,
+  rivalComponents,
+  rivalFactNames,
+  unknownRival,
+} from '#core/comparison/components/rivalFacts'
 import type { WeighingSettings } from '#shared/types'
 import type { ChoiceView, TargetView, WeighedView } from '#shared/views'
-import type { builds, rivalRates, rivals } from '../db/schema'
-import { fitBriefOf, machineRules } from './fitBrief'
-import { newPriceIn, streetAt, type Market } from './market'
-import type { Performance } from './performance'
-import { pricedLibrary } from './pricedLibrary'
+import type { builds, rivalRates, rivals } from '#server/db/schema'
+import { fitBriefOf, machineRules } from '#server/context/fitBrief'
+import { newPriceIn, streetAt, type Market } from '#server/context/market'
+import type { Performance } from '#server/context/performance'
+import { pricedLibrary } from '#server/context/pricedLibrary'
 
 /** The machines on the scales, from what is stored: a build, a rival of the library, another build. */
 

@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
-import { CoreError } from '#core/coreError'
-import type { workResultSchema, workTaskSchema } from '#shared/schemas/entities'
-import type { Database } from '../db/client'
-import { parts, workResults, workTasks } from '../db/schema'
-import { NotFoundError } from '../http/errors'
-import { newId } from './ids'
+import { CoreError } from '#core/errors/coreError'
+import type { workResultSchema, workTaskSchema } from '#shared/entities'
+import type { Database } from '#server/db/client'
+import { parts, workResults, workTasks } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
 
 /** Work that is no game: what it is, and what machines took for it. */
 

@@ -1,6 +1,6 @@
-import type { Workload } from '#core/performance/workload'
-import { faultAssumptions } from '#core/sourcing/faultRisk'
-import type { WeighedComponent, WeighedMachine, WeighingTerms } from '#core/weighing/machine'
+import type { Workload } from '#core/performance/model/workload'
+import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import type { WeighedComponent, WeighedMachine, WeighingTerms } from '#core/comparison/weighedMachine'
 
 /** Machines and terms of the weighing's tests, plain enough to reckon by hand. */
 export const machine = (change: Partial<WeighedMachine> = {}): WeighedMachine => ({

@@ -1,21 +1,21 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { ageDecline } from '#core/weighing/ageDecline'
-import { compareComponents, toMakeEqual } from '#core/weighing/compareComponents'
-import { compareRates } from '#core/weighing/compareRates'
+import { ageDecline } from '#core/comparison/adjustments/ageDecline'
+import { compareComponents, toMakeEqual } from '#core/comparison/components/compareComponents'
+import { compareRates } from '#core/comparison/components/compareRates'
 import {
   equivalentOf,
   highestHeld,
   holdMode,
   presetBracket,
   type Equivalent,
-} from '#core/weighing/consoleModes'
-import { gapByStep, likeForLike } from '#core/weighing/likeForLike'
-import type { WeighedMachine } from '#core/weighing/machine'
-import { playStyles, type PlayStyle } from '#core/weighing/playStyles'
-import { likeForLikeSteps } from '#core/weighing/steps'
-import { tippingPoint } from '#core/weighing/tipping'
-import { weigh } from '#core/weighing/weigh'
+} from '#core/comparison/components/consoleModes'
+import { gapByStep, likeForLike } from '#core/comparison/adjustments/likeForLike'
+import type { WeighedMachine } from '#core/comparison/weighedMachine'
+import { playStyles, type PlayStyle } from '#core/comparison/verdict/playStyles'
+import { likeForLikeSteps } from '#core/comparison/adjustments/adjustments'
+import { tippingPoint } from '#core/comparison/tipping/tipping'
+import { weigh } from '#core/comparison/weigh'
 import { component, machine, rate, terms, workload } from './machines'
 
 const styles = Object.keys(playStyles) as PlayStyle[]

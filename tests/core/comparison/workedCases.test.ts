@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import { likeForLike } from '#core/weighing/likeForLike'
-import type { WeighedMachine, WeighingTerms } from '#core/weighing/machine'
-import { rivalComponents, unknownRival } from '#core/weighing/rivalFacts'
-import { tippingPoint } from '#core/weighing/tipping'
-import { weigh } from '#core/weighing/weigh'
+import { likeForLike } from '#core/comparison/adjustments/likeForLike'
+import type { WeighedMachine, WeighingTerms } from '#core/comparison/weighedMachine'
+import { rivalComponents, unknownRival } from '#core/comparison/components/rivalFacts'
+import { tippingPoint } from '#core/comparison/tipping/tipping'
+import { weigh } from '#core/comparison/weigh'
 import { component, machine, rate, terms } from './machines'
 
 /** Each case reckoned by hand in its comment. */

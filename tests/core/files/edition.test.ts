@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
-import { editionDrift, type EditionContent, type EditionLine } from '#core/sharing/edition'
-import { editionCsv, editionHtml, editionMarkdown, editionTables } from '#core/sharing/editionText'
+import { editionDrift, type EditionContent, type EditionLine } from '#core/files/editions/edition'
+import { editionCsv, editionHtml, editionMarkdown, editionTables } from '#core/files/editions/editionText'
 
 const line = (id: string, payNow: number, change: Partial<EditionLine> = {}): EditionLine => ({
   label: id,

@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest'
-import { decodeText } from '#core/importing/decodeText'
-import { jsonLdOffers } from '#core/importing/jsonLdOffers'
-import { readLeads } from '#core/importing/leadsFile'
-import { readPrice } from '#core/importing/readFields'
-import { readSoldRecords } from '#core/importing/soldRecordsFile'
-import { csvTable } from '#core/sharing/csvCell'
-import { markdownText } from '#core/sharing/markdownText'
+import { decodeText } from '#core/reading/tables/decodeText'
+import { jsonLdOffers } from '#core/reading/listings/jsonLdOffers'
+import { readLeads } from '#core/files/import/leadsFile'
+import { readPrice } from '#core/reading/tables/readFields'
+import { readSoldRecords } from '#core/files/import/soldRecordsFile'
+import { csvTable } from '#core/files/export/csvCell'
+import { markdownText } from '#core/files/export/markdownText'
 
 const defaults = {
   source: 'file',

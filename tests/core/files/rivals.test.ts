@@ -1,10 +1,15 @@
 import { describe, expect, test } from 'vitest'
-import { readRivals } from '#core/importing/rivalsFile'
-import { readRivalText } from '#core/importing/rivalPage'
-import { TitleReader } from '#core/market/partsInTitle'
-import { queryForPart } from '#core/market/queryForPart'
+import { readRivals } from '#core/files/import/rivalsFile'
+import { readRivalText } from '#core/files/import/rivalPage'
+import { TitleReader } from '#core/reading/titles/partsInTitle'
+import { queryForPart } from '#core/reading/titles/queryForPart'
 import type { Part } from '#core/parts/part'
-import { missingFacts, rivalComponents, rivalFactNames, unknownRival } from '#core/weighing/rivalFacts'
+import {
+  missingFacts,
+  rivalComponents,
+  rivalFactNames,
+  unknownRival,
+} from '#core/comparison/components/rivalFacts'
 
 const part = (id: string, role: Part['role'], name: string, facts: Part['facts'] = {}): Part => ({
   id,

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { receipt, type ReceiptLine } from '#core/receipt/receipt'
+import { receipt, type ReceiptLine } from '#core/ledger/receipt'
 
 describe('receipt', () => {
   const line = (change: Partial<ReceiptLine> = {}): ReceiptLine => ({

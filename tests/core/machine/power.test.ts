@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { powerDraw } from '#core/power/powerDraw'
-import { leadLoads, powerSheet } from '#core/power/powerSheet'
-import { ratedNow, wattsWanted } from '#core/power/supplySize'
-import { wallDraw, yearlyEnergyCost } from '#core/power/wallDraw'
+import { powerDraw } from '#core/machine/power/powerDraw'
+import { leadLoads, powerSheet } from '#core/machine/power/powerSheet'
+import { ratedNow, wattsWanted } from '#core/machine/power/supplySize'
+import { wallDraw, yearlyEnergyCost } from '#core/machine/power/wallDraw'
 import { machineWith, partOf } from './fit/soundMachine'
 
 describe('power', () => {

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { estimateFrameRate } from '#core/performance/estimateFrameRate'
-import type { FrameMachine } from '#core/performance/frameTime'
-import { judgeTarget, targetRatio } from '#core/performance/judgeTarget'
-import { frameMachineOf } from '#core/performance/machineOf'
-import type { Workload } from '#core/performance/workload'
+import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import type { FrameMachine } from '#core/performance/model/frameTime'
+import { judgeTarget, targetRatio } from '#core/performance/model/judgeTarget'
+import { frameMachineOf } from '#core/performance/model/machineOf'
+import type { Workload } from '#core/performance/model/workload'
 import { demoWorkloads } from '../../../demo/trade'
 
 const even: Workload = {

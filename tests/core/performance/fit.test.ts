@@ -2,12 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { demoWorkloads } from '../../../demo/trade'
 import { measureFit } from '../../../demo/measureFit'
-import { estimateFrameRate } from '#core/performance/estimateFrameRate'
-import { fitWorkload } from '#core/performance/fitWorkload'
-import { frameTime, type FrameMachine } from '#core/performance/frameTime'
-import { nextMeasurement } from '#core/performance/nextMeasurement'
-import { excludedBecause, noReadings, plainConditions, type FrameRun } from '#core/performance/run'
-import type { Workload } from '#core/performance/workload'
+import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { fitWorkload } from '#core/performance/fitting/fitWorkload'
+import { frameTime, type FrameMachine } from '#core/performance/model/frameTime'
+import { nextMeasurement } from '#core/performance/fitting/nextMeasurement'
+import { excludedBecause, noReadings, plainConditions, type FrameRun } from '#core/performance/runs/run'
+import type { Workload } from '#core/performance/model/workload'
 
 const workload = demoWorkloads[0]! as Workload
 const machine: FrameMachine = {

@@ -2,18 +2,18 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { catalogue } from '../../../demo/catalogue'
 import { demoWorkloads } from '../../../demo/trade'
-import { checkFit } from '#core/fit/checkFit'
+import { checkFit } from '#core/machine/fit/checkFit'
 import type { Part } from '#core/parts/part'
-import { estimateFrameRate } from '#core/performance/estimateFrameRate'
-import { geometricMean } from '#core/performance/beforeAfter'
-import { frameMachineOf } from '#core/performance/machineOf'
-import type { Workload } from '#core/performance/workload'
+import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { geometricMean } from '#core/performance/runs/beforeAfter'
+import { frameMachineOf } from '#core/performance/model/machineOf'
+import type { Workload } from '#core/performance/model/workload'
 import {
   matchSearch,
   type SearchAnswer,
   type SearchOption,
   type SearchProblem,
-} from '#core/weighing/matchSearch'
+} from '#core/planning/matchSearch'
 
 const workloads = demoWorkloads as readonly Workload[]
 const targets = [

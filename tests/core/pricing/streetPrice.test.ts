@@ -1,21 +1,21 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { dropOutliers } from '#core/market/dropOutliers'
+import { dropOutliers } from '#core/pricing/sieve/dropOutliers'
 import {
   chanceOfAllHunts,
   chanceWithin,
   daysForAllHunts,
   expectedWait,
   payUpToPrice,
-} from '#core/market/patience'
-import { patienceCurve } from '#core/market/patienceCurve'
-import type { PriceQuery } from '#core/market/priceQuery'
-import { queryForPart } from '#core/market/queryForPart'
-import { RecordIndex } from '#core/market/recordIndex'
-import type { SoldRecord } from '#core/market/soldRecord'
-import { streetPrice } from '#core/market/streetPrice'
-import { priceTrend } from '#core/market/trend'
-import { readSoldRecords } from '#core/importing/soldRecordsFile'
+} from '#core/pricing/patience/patience'
+import { patienceCurve } from '#core/pricing/patience/patienceCurve'
+import type { PriceQuery } from '#core/reading/titles/priceQuery'
+import { queryForPart } from '#core/reading/titles/queryForPart'
+import { RecordIndex } from '#core/pricing/sieve/recordIndex'
+import type { SoldRecord } from '#core/reading/sales/soldRecord'
+import { streetPrice } from '#core/pricing/street/streetPrice'
+import { priceTrend } from '#core/pricing/trend/trend'
+import { readSoldRecords } from '#core/files/import/soldRecordsFile'
 import { weightedQuantileSorted } from '#core/statistics/weightedQuantileSorted'
 import { addDays, dayNumber } from '#core/time/calendarDate'
 import { catalogue } from '../../../demo/catalogue'

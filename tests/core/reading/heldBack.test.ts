@@ -2,10 +2,10 @@ import { describe, expect, test } from 'vitest'
 import { labelledTitles } from '../../../demo/labelledTitles'
 import { heldBackSeed, measureSieve } from '../../../demo/measureSieve'
 import { chance } from '../../../demo/random'
-import { streetPrice } from '#core/market/streetPrice'
-import type { SoldRecord } from '#core/market/soldRecord'
+import { streetPrice } from '#core/pricing/street/streetPrice'
+import type { SoldRecord } from '#core/reading/sales/soldRecord'
 import { addDays } from '#core/time/calendarDate'
-import { quantileByDefinition } from './secondMethod'
+import { quantileByDefinition } from '../pricing/secondMethod'
 
 describe('5 000 dirty titles held back', () => {
   test('97 % of the wanted are kept and 97 % of the unwanted dropped', () => {

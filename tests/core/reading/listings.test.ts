@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { catalogue, cataloguePart } from '../../demo/catalogue'
-import { labelledListings } from '../../demo/listingTexts'
-import { heldBackListingsSeed, measureListings } from '../../demo/measureListings'
-import { readListing } from '#core/listings/readListing'
-import { TitleReader } from '#core/market/partsInTitle'
-import { queryForPart } from '#core/market/queryForPart'
+import { catalogue, cataloguePart } from '../../../demo/catalogue'
+import { labelledListings } from '../../../demo/listingTexts'
+import { heldBackListingsSeed, measureListings } from '../../../demo/measureListings'
+import { readListing } from '#core/reading/listings/readListing'
+import { TitleReader } from '#core/reading/titles/partsInTitle'
+import { queryForPart } from '#core/reading/titles/queryForPart'
 
 const reader = new TitleReader(
   new Map(catalogue.map((part) => [part.id, queryForPart(part, catalogue)])),

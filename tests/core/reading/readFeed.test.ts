@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { readFeed } from '#core/importing/readFeed'
-import { TitleReader } from '#core/market/partsInTitle'
-import { queryForPart } from '#core/market/queryForPart'
+import { readFeed } from '#core/reading/listings/readFeed'
+import { TitleReader } from '#core/reading/titles/partsInTitle'
+import { queryForPart } from '#core/reading/titles/queryForPart'
 import { catalogue } from '../../../demo/catalogue'
 import { labelledTitles } from '../../../demo/labelledTitles'
 

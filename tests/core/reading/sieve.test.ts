@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import { normaliseTitle } from '#core/market/title/normaliseTitle'
-import { hashText, TitleScanner } from '#core/market/title/titleScanner'
-import { Sieve } from '#core/market/sieve'
-import type { PriceQuery } from '#core/market/priceQuery'
-import type { SoldRecord } from '#core/market/soldRecord'
+import { normaliseTitle } from '#core/reading/titles/normaliseTitle'
+import { hashText, TitleScanner } from '#core/reading/titles/titleScanner'
+import { Sieve } from '#core/reading/titles/sieve'
+import type { PriceQuery } from '#core/reading/titles/priceQuery'
+import type { SoldRecord } from '#core/reading/sales/soldRecord'
 
 const base: PriceQuery = {
   must: ['Tarn', '640'],

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { customaryStep, roundDownCustomary } from '#core/haggle/customaryStep'
-import { haggleSheet, walkAwayForResale } from '#core/haggle/haggleSheet'
-import { highestPriceWithin } from '#core/haggle/highestPriceWithin'
-import { affordableCombinations } from '#core/haggle/openOffers'
-import { landedCost } from '#core/sourcing/landedCost'
+import { customaryStep, roundDownCustomary } from '#core/supply/haggle/customaryStep'
+import { haggleSheet, walkAwayForResale } from '#core/supply/haggle/haggleSheet'
+import { highestPriceWithin } from '#core/supply/haggle/highestPriceWithin'
+import { affordableCombinations } from '#core/supply/haggle/openOffers'
+import { landedCost } from '#core/supply/landed/landedCost'
 
 const plain = (price: number) => price
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { joinedOrder } from '#core/sourcing/joinedOrder'
-import { landedCost, type Order } from '#core/sourcing/landedCost'
+import { joinedOrder } from '#core/supply/orders/joinedOrder'
+import { landedCost, type Order } from '#core/supply/landed/landedCost'
 
 const order = (id: string, price: number, change: Partial<Order> = {}): Order => ({
   currency: 'CAD',

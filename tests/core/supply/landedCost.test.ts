@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { applyCodes, codeApplies, legalCodeSets, type Code } from '#core/sourcing/codes'
-import { landedCost, type Order } from '#core/sourcing/landedCost'
-import { faultAssumptions, faultProbability, readSigns } from '#core/sourcing/faultRisk'
+import { applyCodes, codeApplies, legalCodeSets, type Code } from '#core/supply/landed/codes'
+import { landedCost, type Order } from '#core/supply/landed/landedCost'
+import { faultAssumptions, faultProbability, readSigns } from '#core/supply/risk/faultRisk'
 
 const order = (change: Partial<Order> = {}): Order => ({
   currency: 'CAD',

@@ -1,6 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { faultFactorOf, questionsOf, readFacts, shareLeft, wantedFacts } from '#core/listings/completeness'
+import {
+  faultFactorOf,
+  questionsOf,
+  readFacts,
+  shareLeft,
+  wantedFacts,
+} from '#core/reading/listings/completeness'
 import { roles } from '#core/parts/part'
 
 const factOf = (key: string, text: string, answers = {}, isNew = false) =>

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { findSameListings, type ListingToCompare } from '#core/leads/sameListing'
-import { daysWaiting } from '#core/leads/silence'
-import { nearestSubstitutes } from '#core/leads/substitutes'
-import { isTooCheap, tooCheapBelow } from '#core/leads/tooCheap'
-import { beyondHousehold } from '#core/sourcing/householdLimits'
-import { tripShares } from '#core/sourcing/sharedTrip'
-import { tradeInSheet } from '#core/sourcing/tradeIn'
+import { findSameListings, type ListingToCompare } from '#core/supply/leads/sameListing'
+import { daysWaiting } from '#core/supply/risk/silence'
+import { nearestSubstitutes } from '#core/supply/leads/substitutes'
+import { isTooCheap, tooCheapBelow } from '#core/supply/risk/tooCheap'
+import { beyondHousehold } from '#core/supply/landed/householdLimits'
+import { tripShares } from '#core/supply/orders/sharedTrip'
+import { tradeInSheet } from '#core/supply/landed/tradeIn'
 
 const listing = (id: string, change: Partial<ListingToCompare> = {}): ListingToCompare => ({
   id,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { sumMarks } from '#core/leads/sumMarks'
-import { valueLead, type LeadToValue } from '#core/leads/valueLead'
+import { sumMarks } from '#core/supply/leads/sumMarks'
+import { valueLead, type LeadToValue } from '#core/supply/leads/valueLead'
 import { rateTable } from '#core/money/rates'
 
 const street: Readonly<Record<string, number>> = { cpu: 9200, board: 6100, card: 2600 }

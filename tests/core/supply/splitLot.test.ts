@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { netResale, splitLot } from '#core/lots/splitLot'
+import { netResale, splitLot } from '#core/supply/lots/splitLot'
 
 describe('splitLot', () => {
   test('a lot of four kept things and one sold on, by hand', () => {

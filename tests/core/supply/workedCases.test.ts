@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import { splitLot } from '#core/lots/splitLot'
+import { splitLot } from '#core/supply/lots/splitLot'
 import { convertAmount } from '#core/money/rates'
-import { landedCost, pickupCost, type Order } from '#core/sourcing/landedCost'
-import type { Code } from '#core/sourcing/codes'
-import type { Rebate } from '#core/sourcing/rebates'
+import { landedCost, pickupCost, type Order } from '#core/supply/landed/landedCost'
+import type { Code } from '#core/supply/landed/codes'
+import type { Rebate } from '#core/supply/landed/rebates'
 
 /** Twenty purchases reckoned by hand. Amounts in cents; the reckoning stands above each. */
 

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { Part, PartFacts, Role } from '#core/parts/part'
-import { baseMachines, supplyFor } from '#core/worth/baseMachines'
-import { capSplits } from '#core/worth/capSplit'
-import { indexOfPart, rankedRoles } from '#core/worth/indexOfPart'
-import { agreementOf } from '#core/worth/opinions'
-import { bestAtEach, worthBuying, type Candidate } from '#core/worth/worthBuying'
+import { baseMachines, supplyFor } from '#core/machine/upgrades/baseMachines'
+import { capSplits } from '#core/machine/upgrades/capSplit'
+import { indexOfPart, rankedRoles } from '#core/parts/indexOfPart'
+import { agreementOf } from '#core/supply/ways/opinions'
+import { bestAtEach, worthBuying, type Candidate } from '#core/supply/ways/worthBuying'
 
 const candidate = (
   id: string,

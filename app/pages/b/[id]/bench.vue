@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import type { FrameColumn } from '#core/importing/frameLogFile'
+import type { FrameColumn } from '#core/performance/frametimes/frameLogFile'
 import type { BenchView, BuildView, LibraryView } from '#shared/views'
 import type { LogStretch } from '~/workers/frameLogProtocol'
-import type { RunDraft } from '~/components/bench/runDraft'
+import type { RunDraft } from '~/places/bench/state/runDraft'
 import { request } from '~/utils/request'
 
 /** Bench: how fast is it, how fast will it be, what limits it? */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BriefInput } from '#shared/schemas/entities'
+import type { BriefInput } from '#shared/entities'
 import type { BuildView } from '#shared/views'
 import { request } from '~/utils/request'
 

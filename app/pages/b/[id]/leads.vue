@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Role } from '#core/parts/part'
 import type { LeadInboxView, LeadView, LookoutHit } from '#shared/views'
-import { arrangeLeads, leadAge, type LeadOrder, type LeadShow } from '~/components/leads/leadList'
+import { arrangeLeads, leadAge, type LeadOrder, type LeadShow } from '~/places/leads/state/leadList'
 import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'
 
@@ -31,7 +31,7 @@ const capturing = ref<'no' | 'new' | 'edit'>('no')
 async function load() {
   const [inbox, cameIn] = await Promise.all([
     request<LeadInboxView>(`/api/builds/${id}/leads`),
-    request<LookoutHit[]>(`/api/builds/${id}/lookouts`),
+    request<LookoutHit[]>(`/api/builds/${id}/prices/lookouts`),
   ])
   hits.value = cameIn
   leads.value = inbox.leads
@@ -64,7 +64,7 @@ async function seen() {
   const { lookoutId, leadId: seenLead } = hit.value!
   await run(
     async () => {
-      await request(`/api/lookouts/${lookoutId}/seen`, { method: 'POST', body: { leadId: seenLead } })
+      await request(`/api/prices/lookouts/${lookoutId}/seen`, { method: 'POST', body: { leadId: seenLead } })
       await load()
     },
     { message: 'seen to; this lookout no longer announces it' },

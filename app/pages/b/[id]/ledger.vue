@@ -44,7 +44,9 @@ const { report, take: takeCsv } = useCsvImport(() => `/api/builds/${id}/ledger/i
 const reverse = (entryId: string) =>
   run(
     async () =>
-      (ledger.value = await request<LedgerView>(`/api/ledger/${entryId}/reverse`, { method: 'POST' })),
+      (ledger.value = await request<LedgerView>(`/api/ledger/entries/${entryId}/reverse`, {
+        method: 'POST',
+      })),
     { message: 'taken back by an entry of its own' },
   )
 const currency = computed(() => build.view!.currency)
@@ -204,8 +206,7 @@ useHead({ title: 'Ledger · Tarvin' })
             <p v-for="each in ledger.deadlines" :key="each.day + each.what" class="flex items-baseline gap-2">
               <span class="tag w-20 shrink-0 text-center" :class="deadlineTone[each.kind]">{{
                 each.kind
-              }}</span
-              ><span class="min-w-0 flex-1"
+              }}</span><span class="min-w-0 flex-1"
                 >{{ each.what }}<span class="block text-xs text-soft">{{ longDate(each.day) }}</span></span
               >
             </p>

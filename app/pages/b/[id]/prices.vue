@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { toDecimal } from '#core/money/decimal'
 import type { PriceBrief, PriceView, RecordView } from '#shared/views'
-import { readBrush, writeBrush, type Brush } from '~/components/price/brush'
-import { groupDecisions } from '~/components/price/triage'
+import { readBrush, writeBrush, type Brush } from '~/places/prices/state/brush'
+import { groupDecisions } from '~/places/prices/state/triage'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
@@ -28,7 +28,7 @@ async function loadBriefs() {
 async function loadPart(part: string) {
   undoStack.length = 0
   failed.value = ''
-  const next = await request<PriceView>(`/api/builds/${id}/prices/${part}`).catch((error: Error) => {
+  const next = await request<PriceView>(`/api/builds/${id}/prices/parts/${part}`).catch((error: Error) => {
     if (partId.value === part) failed.value = error.message
     return null
   })
@@ -44,7 +44,7 @@ onMounted(() =>
 )
 watch(partId, (part) => part !== '' && void loadPart(part), { immediate: true })
 
-const path = () => `/api/builds/${id}/prices/${view.value!.partId}`
+const path = () => `/api/builds/${id}/prices/parts/${view.value!.partId}`
 async function setDecision(records: readonly number[], decision: RecordView['decision']) {
   view.value = await request<PriceView>(`${path()}/overrides`, {
     method: 'PUT',
@@ -124,7 +124,7 @@ async function lookOut(price: number) {
   const part = view.value!
   await run(
     async () => {
-      await request(`/api/builds/${id}/lookouts`, {
+      await request(`/api/builds/${id}/prices/lookouts`, {
         method: 'POST',
         body: { partId: part.partId, limit: toDecimal(Math.round(price), part.currency) },
       })

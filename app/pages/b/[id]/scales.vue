@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BuildView, LibraryView } from '#shared/views'
-import { changedSettings, type SettingsChange } from '~/components/scales/settings'
+import { changedSettings, type SettingsChange } from '~/places/scales/state/settings'
 import { request } from '~/utils/request'
 
 /** Scales: is it better than buying a machine ready made? */
@@ -52,7 +52,7 @@ function toggleBuild(id: string) {
 const save = (change: SettingsChange, edit?: { machine: string; step: string; amount: string | null }) =>
   run(async () =>
     build.take(
-      await request<BuildView>(`/api/builds/${view.value.id}/weighing`, {
+      await request<BuildView>(`/api/builds/${view.value.id}/scales/settings`, {
         method: 'PUT',
         body: changedSettings(view.value.weighing.settings, view.value.currency, change, edit),
       }),

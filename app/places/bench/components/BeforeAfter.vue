@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { beforeAfter } from '#core/performance/beforeAfter'
+import { beforeAfter } from '#core/performance/runs/beforeAfter'
 import type { BenchView, RunView } from '#shared/views'
 import { signedPercent } from '~/utils/show'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { limitMap } from '#core/performance/limitMap'
+import { limitMap } from '#core/performance/model/limitMap'
 import type { BenchView, BuildView } from '#shared/views'
 
 /** Resolution against preset for this machine and one workload: a letter for what limits, a ground for the target; handles for what a stronger part would do. */

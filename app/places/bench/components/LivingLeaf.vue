@@ -21,8 +21,9 @@ const words = { well: 'fine', watch: 'watch it', bad: 'not good', 'not known': '
         >
           <dt class="w-16 font-medium">{{ each.topic }}</dt>
           <dd class="flex-1">
-            <span class="tag mr-2" :class="tone[each.verdict]">{{ words[each.verdict] }}</span
-            >{{ each.words }}
+            <span class="tag mr-2" :class="tone[each.verdict]">{{ words[each.verdict] }}</span>{{
+              each.words
+            }}
           </dd>
         </div>
       </dl>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { frameUnits, type FrameColumn, type FrameUnit } from '#core/importing/frameLogFile'
-import { rememberedColumn, type LogToRead } from '~/composables/useFrameLogs'
+import { frameUnits, type FrameColumn, type FrameUnit } from '#core/performance/frametimes/frameLogFile'
+import { rememberedColumn, type LogToRead } from '~/places/bench/state/useFrameLogs'
 
 /** Which column of a dropped log holds the frames, and in what unit; proposed, remembered by header. */
 const { log, progress, failed } = defineProps<{ log: LogToRead; progress: number | null; failed: string }>()

@@ -3,14 +3,14 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { toast } from 'vue-sonner'
 import { ValidationError } from 'yup'
 import { partLabel } from '#core/parts/part'
-import { lowsCauses, runKinds } from '#core/performance/run'
-import { noises } from '#core/performance/livingWithIt'
-import { feelings } from '#core/performance/throughput'
-import { runSchema } from '#shared/schemas/entities'
+import { lowsCauses, runKinds } from '#core/performance/runs/run'
+import { noises } from '#core/performance/runs/livingWithIt'
+import { feelings } from '#core/performance/model/throughput'
+import { runSchema } from '#shared/entities'
 import type { BuildView, LibraryView } from '#shared/views'
 import { problemsByPath } from '~/utils/problems'
 import { request, RequestError } from '~/utils/request'
-import { blankRun, type RunDraft } from './runDraft'
+import { blankRun, type RunDraft } from '../state/runDraft'
 
 /** A measured result by form, or what a log says of it filled in. What is typed is kept until it is saved. */
 const {
@@ -76,11 +76,11 @@ async function save() {
       },
       { abortEarly: false },
     )
-    const { id } = await request<{ id: string }>('/api/runs', { method: 'POST', body })
+    const { id } = await request<{ id: string }>('/api/bench/runs', { method: 'POST', body })
     localStorage.removeItem(key)
     if (fromLog) {
       const times = await fromLog.times()
-      const kept = await fetch(`/api/runs/${id}/log?name=${encodeURIComponent(fromLog.name)}`, {
+      const kept = await fetch(`/api/bench/runs/${id}/log?name=${encodeURIComponent(fromLog.name)}`, {
         method: 'PUT',
         body: times.buffer as ArrayBuffer,
       })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { runKinds } from '#core/performance/run'
+import { runKinds } from '#core/performance/runs/run'
 import type { BenchView, BuildView, RunView } from '#shared/views'
 import { request } from '~/utils/request'
 import { percent, shortDate, signedPercent } from '~/utils/show'
@@ -26,7 +26,7 @@ const open = ref('')
 const patch = (run: RunView, body: object, message: string, undo?: object) =>
   deed(
     async () => {
-      await request(`/api/runs/${run.id}`, { method: 'PATCH', body })
+      await request(`/api/bench/runs/${run.id}`, { method: 'PATCH', body })
       emit('changed')
     },
     {
@@ -34,7 +34,7 @@ const patch = (run: RunView, body: object, message: string, undo?: object) =>
       ...(undo
         ? {
             undo: async () => {
-              await request(`/api/runs/${run.id}`, { method: 'PATCH', body: undo })
+              await request(`/api/bench/runs/${run.id}`, { method: 'PATCH', body: undo })
               emit('changed')
             },
           }
@@ -42,7 +42,7 @@ const patch = (run: RunView, body: object, message: string, undo?: object) =>
     },
   )
 const { report, take: takeCsv } = useCsvImport(
-  () => '/api/import/runs',
+  () => '/api/bench/runs/import',
   async () => emit('changed'),
 )
 const facts = (run: RunView) => [

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ValidationError } from 'yup'
 import { partLabel } from '#core/parts/part'
-import { feelings } from '#core/performance/throughput'
-import { slug } from '#shared/slug'
-import { workResultSchema, workTaskSchema } from '#shared/schemas/entities'
+import { feelings } from '#core/performance/model/throughput'
+import { slug } from '#shared/text/slug'
+import { workResultSchema, workTaskSchema } from '#shared/entities'
 import type { BenchView, BuildView, LibraryView } from '#shared/views'
 import { request } from '~/utils/request'
 import { shortDate } from '~/utils/show'

@@ -1,5 +1,5 @@
-import { noReadings, plainConditions } from '#core/performance/run'
-import type { RunInput } from '#shared/schemas/entities'
+import { noReadings, plainConditions } from '#core/performance/runs/run'
+import type { RunInput } from '#shared/entities'
 import type { BuildView } from '#shared/views'
 
 /** A run being written. */

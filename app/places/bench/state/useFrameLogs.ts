@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink'
-import type { FrameColumn, FrameLogHead } from '#core/importing/frameLogFile'
+import type { FrameColumn, FrameLogHead } from '#core/performance/frametimes/frameLogFile'
 import type { FrameLogWorker, LogStretch, ReadLog } from '~/workers/frameLogProtocol'
 import FrameLogWorkerFile from '~/workers/frameLog.worker?worker'
 
@@ -81,7 +81,7 @@ export function useFrameLogs() {
     if (logs.value.some((log) => log.keptId === id)) return
     const own = freshName(name)
     const report = await attempt(async () => {
-      const response = await fetch(`/api/frame-logs/${id}`)
+      const response = await fetch(`/api/bench/frame-logs/${id}`)
       if (!response.ok) throw new Error('the log is not there')
       return reader().load(own, new Float32Array(await response.arrayBuffer()))
     })

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { Plus, X } from '@lucide/vue'
 import { needNames, needs, roleNames, coreRoles } from '#core/parts/part'
-import type { Workload } from '#core/performance/workload'
-import type { BriefInput } from '#shared/schemas/entities'
+import type { Workload } from '#core/performance/model/workload'
+import type { BriefInput } from '#shared/entities'
 
 /** The brief as a sentence, its targets as a small table. Saved as typed, or by a button where `autosave` is off. */
 const {

@@ -10,7 +10,7 @@ const cap = ref<CapView | null>(null)
 const failed = ref('')
 async function load() {
   failed.value = ''
-  cap.value = await request<CapView>(`/api/builds/${build.view!.id}/cap`).catch((error: Error) => {
+  cap.value = await request<CapView>(`/api/builds/${build.view!.id}/brief/cap`).catch((error: Error) => {
     failed.value = error.message
     return null
   })

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { toDecimal } from '#core/money/decimal'
 import { isCurrency } from '#core/money/currencies'
-import { conditions } from '#core/market/soldRecord'
+import { conditions } from '#core/reading/sales/soldRecord'
 import { roleNames, roles } from '#core/parts/part'
-import { faultDefaults, faultSignNames, faultSigns, protections } from '#core/sourcing/faultRisk'
-import type { BriefInput } from '#shared/schemas/entities'
+import { faultDefaults, faultSignNames, faultSigns, protections } from '#core/supply/risk/faultRisk'
+import type { BriefInput } from '#shared/entities'
 
 /** The table behind fault loss: every default beside the builder's own figure, which may be left empty. */
 const rules = defineModel<BriefInput['houseRules']>({ required: true })

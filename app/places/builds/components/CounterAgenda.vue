@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BuildStrip } from '#shared/views'
-import { agenda } from './agenda'
+import { agenda } from '../state/agenda'
 
 /** Today at the counter. */
 const { strips } = defineProps<{ strips: readonly BuildStrip[] }>()

@@ -40,13 +40,13 @@ const add = () =>
 const drop = (id: string) =>
   run(
     async () => {
-      await request(`/api/offers/${id}`, { method: 'DELETE' })
+      await request(`/api/leads/offers/${id}`, { method: 'DELETE' })
       await load()
     },
     {
       message: 'taken out of the log',
       undo: async () => {
-        await request(`/api/offers/${id}/restore`, { method: 'POST' })
+        await request(`/api/leads/offers/${id}/restore`, { method: 'POST' })
         await load()
       },
     },
@@ -137,8 +137,10 @@ const name = {
       </p>
       <ol v-if="sheet.log.length > 0" class="mt-2 border-t border-line pt-1">
         <li v-for="each in sheet.log" :key="each.id" class="flex items-baseline gap-2">
-          <span class="w-12 text-xs text-soft">{{ shortDate(each.day) }}</span
-          ><span class="w-12" :class="each.by === 'me' ? 'text-info' : 'text-waiting'">{{ each.by }}</span
+          <span class="w-12 text-xs text-soft">{{ shortDate(each.day) }}</span><span
+            class="w-12"
+            :class="each.by === 'me' ? 'text-info' : 'text-waiting'"
+            >{{ each.by }}</span
           ><span class="figures">{{ each.amount === null ? '' : money(each.amount) }}</span
           ><span class="min-w-0 flex-1 truncate text-soft">{{ each.note }}</span
           ><button
@@ -172,8 +174,7 @@ const name = {
       <div v-if="sheet.combinations.length > 0" class="mt-2 border-t border-line pt-1">
         <h3 class="text-xs text-soft">offers standing at once, within what is left</h3>
         <p v-for="each in sheet.combinations" :key="each.titles.join()" class="flex justify-between gap-2">
-          <span class="truncate">{{ each.titles.join(' + ') }}</span
-          ><span class="figures shrink-0"
+          <span class="truncate">{{ each.titles.join(' + ') }}</span><span class="figures shrink-0"
             >{{ amount(each.cost, sheet.buildCurrency) }},
             {{ amount(each.left, sheet.buildCurrency) }} left</span
           >

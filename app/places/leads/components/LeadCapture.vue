@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ValidationError } from 'yup'
-import { jsonLdOffers, type PageOffer } from '#core/importing/jsonLdOffers'
+import { jsonLdOffers, type PageOffer } from '#core/reading/listings/jsonLdOffers'
 import { roleNames, roles, type Role } from '#core/parts/part'
-import type { ReadListing } from '#core/listings/readListing'
-import { conditions, manners } from '#core/market/soldRecord'
-import { leadSchema, type LeadInput } from '#shared/schemas/entities'
+import type { ReadListing } from '#core/reading/listings/readListing'
+import { conditions, manners } from '#core/reading/sales/soldRecord'
+import { leadSchema, type LeadInput } from '#shared/entities'
 import type { LibraryView } from '#shared/views'
 import { problemsByPath } from '~/utils/problems'
 import { request, RequestError, sendFile } from '~/utils/request'
@@ -123,7 +123,7 @@ async function takeCsv(file: File) {
       alreadyThere: number
       rejected: number
       problems: { line: number; reason: string }[]
-    }>('/api/import/leads', file, { defaults: { currency } })
+    }>('/api/leads/import', file, { defaults: { currency } })
     leadReport.value = `${report.added} added, ${report.alreadyThere} were there already, ${report.rejected} rejected${report.problems
       .map((problem) => `; line ${problem.line}: ${problem.reason}`)
       .slice(0, 5)
@@ -531,8 +531,11 @@ const orNull = (event: Event) => (event.target as HTMLInputElement | HTMLSelectE
         </FormField>
         <div class="col-span-full flex gap-3 pt-2">
           <button type="submit" class="button button-main">
-            {{ editing ? 'Save the lead' : 'Add the lead' }}</button
-          ><button type="button" class="button" @click="leadReport ? emit('done', null) : emit('close')">
+            {{ editing ? 'Save the lead' : 'Add the lead' }}</button><button
+            type="button"
+            class="button"
+            @click="leadReport ? emit('done', null) : emit('close')"
+          >
             Close</button
           ><button v-if="editing" type="button" class="quiet-button" @click="discard">
             discard what was typed

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import { faultAssumptions } from '#core/sourcing/faultRisk'
+import { faultAssumptions } from '#core/supply/risk/faultRisk'
 import type { LeadView, TripView } from '#shared/views'
 import {
   expectedWorking,
@@ -107,8 +107,7 @@ const isForeign = computed(() => lead.currency !== currency)
       <div v-if="lead.lacks.length > 0" class="mt-2 border-t border-line pt-2" data-test="lacks">
         <p class="text-soft">Lacks for this brief:</p>
         <p v-for="each in lead.lacks" :key="each.what" class="flex gap-2">
-          <span class="min-w-0 flex-1">{{ each.what }}</span
-          ><span class="figures shrink-0">{{
+          <span class="min-w-0 flex-1">{{ each.what }}</span><span class="figures shrink-0">{{
             each.cost === null
               ? 'no price'
               : each.cost === 0

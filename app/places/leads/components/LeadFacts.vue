@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countsAgainst, questionsOf, type Answer, type LeadFact } from '#core/listings/completeness'
+import { countsAgainst, questionsOf, type Answer, type LeadFact } from '#core/reading/listings/completeness'
 import type { LeadView } from '#shared/views'
 import { request } from '~/utils/request'
 import { percent } from '~/utils/show'

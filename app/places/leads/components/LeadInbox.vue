@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
 import { roleNames, roles, type Role } from '#core/parts/part'
-import { isTooCheap } from '#core/leads/tooCheap'
+import { isTooCheap } from '#core/supply/risk/tooCheap'
 import type { LeadInboxView, LeadView } from '#shared/views'
 import { formatWhole } from '#core/money/formatAmount'
 import { savingWorking } from '~/workings/leadWorkings'
-import { leadAge, type LeadOrder, type LeadShow } from './leadList'
+import { leadAge, type LeadOrder, type LeadShow } from '../state/leadList'
 
 /** The inbox with small price rules. */
 const { leads, unvalued, selected, currency, today, hits, untied } = defineProps<{

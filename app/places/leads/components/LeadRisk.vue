@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { isTooCheap } from '#core/leads/tooCheap'
-import { faultAssumptions, faultSignNames, faultSigns, type FaultSign } from '#core/sourcing/faultRisk'
+import { isTooCheap } from '#core/supply/risk/tooCheap'
+import { faultAssumptions, faultSignNames, faultSigns, type FaultSign } from '#core/supply/risk/faultRisk'
 import type { LeadView } from '#shared/views'
 import { faultWorking } from '~/workings/leadWorkings'
 import { request } from '~/utils/request'

@@ -28,7 +28,7 @@ const putOnTrip = (id: string | null) =>
   })
 const plan = () =>
   run(async () => {
-    const { id } = await request<{ id: string }>(`/api/builds/${build.view!.id}/trips`, {
+    const { id } = await request<{ id: string }>(`/api/builds/${build.view!.id}/ledger/trips`, {
       method: 'POST',
       body: { ...trip },
     })
@@ -38,7 +38,7 @@ const plan = () =>
 const giveUp = (id: string) =>
   run(
     async () => {
-      await request(`/api/trips/${id}`, { method: 'DELETE' })
+      await request(`/api/ledger/trips/${id}`, { method: 'DELETE' })
       await build.load(build.view!.id)
       emit('changed')
     },
@@ -48,7 +48,7 @@ const reasons = ['too dear', 'too far', 'too risky', 'not what I need', 'sold al
 const dropPhoto = (id: string) =>
   run(
     async () => {
-      await request(`/api/photos/${id}`, { method: 'DELETE' })
+      await request(`/api/leads/photos/${id}`, { method: 'DELETE' })
       emit('changed')
     },
     { message: 'picture taken away' },
@@ -68,8 +68,7 @@ const dropPhoto = (id: string) =>
         ><dt class="text-soft">{{ lead.same.kind === 'double' ? 'stands twice' : 'listed again' }}</dt>
         <dd>
           <button type="button" class="quiet-button text-left" @click="emit('open', lead.same.earlierId)">
-            {{ lead.same.earlierTitle }}</button
-          ><template v-if="lead.same.change">
+            {{ lead.same.earlierTitle }}</button><template v-if="lead.same.change">
             <span class="figures">{{ signedAmount(lead.same.change, lead.currency) }}</span> since</template
           >
         </dd></template
@@ -205,9 +204,9 @@ const dropPhoto = (id: string) =>
     </div>
     <div class="mt-2 flex flex-wrap items-start gap-2">
       <figure v-for="photo in lead.photos" :key="photo.id" class="relative">
-        <a :href="`/api/photos/${photo.id}`" target="_blank"
+        <a :href="`/api/leads/photos/${photo.id}`" target="_blank"
           ><img
-            :src="`/api/photos/${photo.id}`"
+            :src="`/api/leads/photos/${photo.id}`"
             :alt="photo.arrival ? 'as it came' : 'from the listing'"
             class="h-16 border border-line" /></a
         ><button

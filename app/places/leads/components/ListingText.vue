@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { questionsOf, readFacts } from '#core/listings/completeness'
-import { readListing, type ReadListing, type Span } from '#core/listings/readListing'
-import { TitleReader } from '#core/market/partsInTitle'
-import { queryForPart } from '#core/market/queryForPart'
+import { questionsOf, readFacts } from '#core/reading/listings/completeness'
+import { readListing, type ReadListing, type Span } from '#core/reading/listings/readListing'
+import { TitleReader } from '#core/reading/titles/partsInTitle'
+import { queryForPart } from '#core/reading/titles/queryForPart'
 import { partLabel, type Part } from '#core/parts/part'
 
 /** The text of a listing with the places that say something marked, what was read from them, and what is left to ask. */

@@ -27,7 +27,8 @@ const blank = () => ({
 })
 const arrival = useLocalStorage(`tarvin-arrival-${choiceId}`, blank())
 const refund = ref('')
-const load = async () => (purchase.value = await request<PurchaseView>(`/api/choices/${choiceId}/purchase`))
+const load = async () =>
+  (purchase.value = await request<PurchaseView>(`/api/ledger/choices/${choiceId}/purchase`))
 watch(
   () => choiceId,
   () =>
@@ -47,7 +48,7 @@ async function step(path: string, body: object, message: string) {
   await run(
     async () => {
       build.take(
-        await request<BuildView>(`/api/choices/${choiceId}/${path}`, { method: 'POST', body }),
+        await request<BuildView>(`/api/ledger/choices/${choiceId}/${path}`, { method: 'POST', body }),
         message,
       )
       if (build.view!.choices.some((each) => each.id === choiceId)) await load()
@@ -76,7 +77,7 @@ const sendBack = (state: 'to-send' | 'sent' | 'refunded') =>
 const claim = (id: string, state: string) =>
   run(
     async () => {
-      await request(`/api/rebates/${id}`, { method: 'PATCH', body: { state, day: today.value } })
+      await request(`/api/ledger/rebates/${id}`, { method: 'PATCH', body: { state, day: today.value } })
       await build.load(build.view!.id)
       await load()
       emit('changed')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { roleNames, partLabel, type Part } from '#core/parts/part'
-import { scopeNames, scopes, type Scope } from '#core/receipt/receipt'
+import { scopeNames, scopes, type Scope } from '#core/ledger/receipt'
 import type { BuildView, LibraryView } from '#shared/views'
 import { request } from '~/utils/request'
 
@@ -53,7 +53,7 @@ async function shelve() {
   const part = picked.value!
   if (
     await run(async () => {
-      const { id } = await request<{ id: string }>('/api/library/shelf', {
+      const { id } = await request<{ id: string }>('/api/shelf', {
         method: 'POST',
         body: { partId: part.id, condition: 'used', cost: '0', currency: view.currency, note: '' },
       })

@@ -29,7 +29,7 @@ watch(
       void run(
         async () =>
           (sheet.value = await request<CarryView>(
-            `/api/builds/${view.id}/carry?partId=${chosen.partId}&cpuId=${chosen.cpuId}&months=${chosen.months}`,
+            `/api/builds/${view.id}/machine/carry?partId=${chosen.partId}&cpuId=${chosen.cpuId}&months=${chosen.months}`,
           )),
       )
   },

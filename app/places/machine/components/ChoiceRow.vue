@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import { scopeNames, scopes } from '#core/receipt/receipt'
+import { scopeNames, scopes } from '#core/ledger/receipt'
 import type { BuildView, ChoiceView } from '#shared/views'
 import { choiceWorking } from '~/workings/receiptWorkings'
 import { amount } from '~/utils/show'
@@ -109,8 +109,13 @@ const wait = computed(() =>
           )
         "
       >
-        {{ choice.paidOn ? 'not paid' : 'paid' }}</button
-      ><button type="button" class="quiet-button" @click="takeOut">take out</button>
+        {{ choice.paidOn ? 'not paid' : 'paid' }}</button><button
+        type="button"
+        class="quiet-button"
+        @click="takeOut"
+      >
+        take out
+      </button>
     </td>
   </tr>
 </template>

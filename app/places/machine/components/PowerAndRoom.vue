@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { supplyRuleText } from '#core/power/supplySize'
+import { supplyRuleText } from '#core/machine/power/supplySize'
 import type { MachineView } from '#shared/views'
 import { drawWorking, wallWorking } from '~/workings/machineWorkings'
 import { amount, percent, signedAmount } from '~/utils/show'
@@ -98,8 +98,7 @@ const room = computed(() => machine.room)
         :key="index"
         class="mt-1 grid grid-cols-[1fr_110px_90px] items-center gap-2"
       >
-        <span class="truncate">{{ lead.what }}</span
-        ><span class="h-[8px] border border-line"
+        <span class="truncate">{{ lead.what }}</span><span class="h-[8px] border border-line"
           ><span
             class="block h-full"
             :class="lead.loadW > lead.limitW ? 'bg-stop' : 'bg-settled'"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames, type Role } from '#core/parts/part'
-import { indexUnit } from '#core/worth/indexOfPart'
+import { indexUnit } from '#core/parts/indexOfPart'
 import type { BuildView, StepsView, StepView } from '#shared/views'
 import { stepWorking } from '~/workings/machineWorkings'
 import { request } from '~/utils/request'
@@ -13,7 +13,7 @@ const build = useBuild()
 const { run } = useDeed()
 const steps = shallowRef<StepsView | null>(null)
 const role = useRouteState('role', 'graphics')
-const load = async () => (steps.value = await request<StepsView>(`/api/builds/${view.id}/steps`))
+const load = async () => (steps.value = await request<StepsView>(`/api/builds/${view.id}/machine/steps`))
 watch(
   () => view.receipt.totals.payNow,
   () => run(load),
@@ -40,7 +40,7 @@ async function take(step: StepView) {
   await run(
     async () => {
       build.take(
-        await request<BuildView>(`/api/builds/${view.id}/swap`, {
+        await request<BuildView>(`/api/builds/${view.id}/machine/swap`, {
           method: 'POST',
           body: { partId: step.partId, leadId: step.from === 'lead' ? step.id : null, out: partOut },
         }),
@@ -57,7 +57,7 @@ async function slim(swap: NonNullable<StepsView['slimming']>['swaps'][number]) {
   await run(
     async () => {
       build.take(
-        await request<BuildView>(`/api/builds/${view.id}/swap`, {
+        await request<BuildView>(`/api/builds/${view.id}/machine/swap`, {
           method: 'POST',
           body: { partId: swap.partId, leadId: swap.from === 'lead' ? swap.id : null, out },
         }),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MendRow } from '#core/fit/mending'
+import type { MendRow } from '#core/machine/fit/mending'
 import { roleNames } from '#core/parts/part'
 import type { BuildView, FindingView, MachineView } from '#shared/views'
 import { request } from '~/utils/request'
@@ -40,7 +40,10 @@ async function take(key: string, way: number, what: string) {
   await run(
     async () => {
       build.take(
-        await request<BuildView>(`/api/builds/${view.id}/mend`, { method: 'POST', body: { key, way } }),
+        await request<BuildView>(`/api/builds/${view.id}/machine/fix`, {
+          method: 'POST',
+          body: { key, way },
+        }),
         what,
       )
       emit('changed')
@@ -52,7 +55,10 @@ async function unsettle(key: string) {
   await run(
     async () => {
       build.take(
-        await request<BuildView>(`/api/builds/${view.id}/unsettle`, { method: 'POST', body: { key } }),
+        await request<BuildView>(`/api/builds/${view.id}/machine/unsettle`, {
+          method: 'POST',
+          body: { key },
+        }),
         '',
       )
       emit('changed')
@@ -83,8 +89,9 @@ async function hunt(partId: string, name: string) {
       @click="emit('select', finding.key)"
     >
       <p class="flex items-start gap-2">
-        <span class="tag shrink-0" :class="tone[finding.severity]">{{ finding.severity }}</span
-        ><b class="min-w-0 flex-1">{{ finding.what }}</b
+        <span class="tag shrink-0" :class="tone[finding.severity]">{{ finding.severity }}</span><b
+          class="min-w-0 flex-1"
+          >{{ finding.what }}</b
         ><span v-if="risk(finding) > 0" class="figures shrink-0 text-soft" title="money at risk">{{
           amount(risk(finding), view.currency)
         }}</span>
@@ -154,8 +161,9 @@ async function hunt(partId: string, name: string) {
         :key="option.partId"
         class="mt-1 flex items-center gap-2"
       >
-        <span class="min-w-0 flex-1">{{ option.name }}</span
-        ><span class="figures">{{ amount(option.price, view.currency) }}</span
+        <span class="min-w-0 flex-1">{{ option.name }}</span><span class="figures">{{
+          amount(option.price, view.currency)
+        }}</span
         ><button type="button" class="button !py-0.5" @click="hunt(option.partId, option.name)">
           hunt for it
         </button>

@@ -68,8 +68,9 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
           <td>differs</td>
           <td v-for="machine in variants.machines" :key="machine.id" class="align-top">
             <p v-for="line in machine.lines" :key="line.id" class="flex justify-between gap-3">
-              <span>{{ line.label }}</span
-              ><span class="figures">{{ amount(line.payNow, machine.currency) }}</span>
+              <span>{{ line.label }}</span><span class="figures">{{
+                amount(line.payNow, machine.currency)
+              }}</span>
             </p>
             <span v-if="machine.lines.length === 0" class="text-soft">—</span>
           </td>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { factKinds, factsOfRole } from '#core/parts/facts'
 import { roleNames, roles, type Part, type PartFacts, type Role } from '#core/parts/part'
-import { partSchema } from '#shared/schemas/entities'
-import { slug } from '#shared/slug'
+import { partSchema } from '#shared/entities'
+import { slug } from '#shared/text/slug'
 import { problemsByPath } from '~/utils/problems'
 import { request, RequestError } from '~/utils/request'
 import { ValidationError } from 'yup'
@@ -83,7 +83,7 @@ async function save() {
       { abortEarly: false },
     )
     problems.value = {}
-    await request('/api/library/parts', { method: 'PUT', body })
+    await request('/api/parts', { method: 'PUT', body })
     localStorage.removeItem(storageKey)
     emit('done', id)
   } catch (error) {
@@ -148,8 +148,13 @@ async function save() {
     <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>
     <div class="mt-3 flex gap-3">
       <button type="submit" class="button button-main">
-        {{ from && !copying ? 'Save the part' : 'Add the part' }}</button
-      ><button type="button" class="button" @click="emit('close')">Close</button>
+        {{ from && !copying ? 'Save the part' : 'Add the part' }}</button><button
+        type="button"
+        class="button"
+        @click="emit('close')"
+      >
+        Close
+      </button>
     </div>
   </form>
 </template>

@@ -13,13 +13,13 @@ import {
 import annotationPlugin from 'chartjs-plugin-annotation'
 import { minorPerUnit } from '#core/money/currencies'
 import { inUnits } from '#core/money/formatAmount'
-import { trendLine } from '#core/market/trendLine'
+import { trendLine } from '#core/pricing/trend/trendLine'
 import { histogram } from '#core/statistics/histogram'
 import { dateOfDay, daysBetween, dayNumber } from '#core/time/calendarDate'
 import type { PriceView, RecordView } from '#shared/views'
 import { amount, shortDate } from '~/utils/show'
-import { brushBetween, type Brush } from './brush'
-import { reasonNames } from './triage'
+import { brushBetween, type Brush } from '../state/brush'
+import { reasonNames } from '../state/triage'
 
 Chart.register(LinearScale, PointElement, LineElement, Tooltip, annotationPlugin)
 

@@ -11,7 +11,7 @@ const build = useBuild()
 const rows = ref<NewOrUsedRow[] | null>(null)
 const failed = ref('')
 onMounted(async () => {
-  rows.value = await request<NewOrUsedRow[]>(`/api/builds/${build.view!.id}/new-or-used`).catch(
+  rows.value = await request<NewOrUsedRow[]>(`/api/builds/${build.view!.id}/prices/new-or-used`).catch(
     (error: Error) => {
       failed.value = error.message
       return []
@@ -79,8 +79,7 @@ const against = computed(() =>
                 class="text-left whitespace-nowrap hover:underline"
                 @click="emit('open', row.partId)"
               >
-                {{ row.name }}</button
-              ><span class="block text-xs text-soft"
+                {{ row.name }}</button><span class="block text-xs text-soft"
                 >{{ row.grade }}<template v-if="row.offer"> · {{ row.offer.source }}</template></span
               >
             </td>
@@ -104,8 +103,7 @@ const against = computed(() =>
             <td>
               <span class="tag" :class="agrees(row) ? 'tag-settled' : 'tag-waiting'">{{
                 words[row.figures.advice]
-              }}</span
-              ><span v-if="row.figures.byHouseRule" class="ml-1 text-xs text-soft">house rule</span>
+              }}</span><span v-if="row.figures.byHouseRule" class="ml-1 text-xs text-soft">house rule</span>
             </td>
             <td class="amount">
               {{
@@ -124,8 +122,7 @@ const against = computed(() =>
             <td class="max-w-[120px] text-xs text-soft">
               <template v-if="row.newLater && row.newLater.reasons.length > 0">{{
                 row.newLater.reasons[0]!.what
-              }}</template
-              ><template v-else>—</template>
+              }}</template><template v-else>—</template>
             </td>
           </tr>
         </tbody>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { percentChange } from '#core/market/readHistory'
+import { percentChange } from '#core/pricing/street/readHistory'
 import { toDecimal } from '#core/money/decimal'
 import type { PriceView } from '#shared/views'
 import { request } from '~/utils/request'
@@ -9,7 +9,7 @@ import { amount, percent, shortDate, signedPercent } from '~/utils/show'
 const { view } = defineProps<{ view: PriceView }>()
 const emit = defineEmits<{ changed: [view: PriceView] }>()
 const { run } = useDeed()
-const path = computed(() => `/api/builds/${useBuild().view!.id}/prices/${view.partId}`)
+const path = computed(() => `/api/builds/${useBuild().view!.id}/prices/parts/${view.partId}`)
 const own = ref(view.ownFigure ? toDecimal(view.ownFigure.amount, view.currency) : '')
 const ownNote = ref(view.ownFigure?.note ?? '')
 const readOn = ref(view.asOf)
@@ -47,9 +47,9 @@ const keepRead = () =>
   )
 const dropRead = (id: number) =>
   change(
-    () => request(`/api/reads/${id}`, { method: 'DELETE' }),
+    () => request(`/api/prices/reads/${id}`, { method: 'DELETE' }),
     'read put away',
-    () => request(`/api/reads/${id}/restore`, { method: 'POST' }),
+    () => request(`/api/prices/reads/${id}/restore`, { method: 'POST' }),
   )
 const setOwn = () =>
   change(
@@ -64,7 +64,7 @@ const endOwn = () =>
   change(() => request(`${path.value}/own-figure`, { method: 'DELETE' }), 'your figure is taken back')
 const noteWait = () =>
   change(async () => {
-    await request('/api/wait-notes', {
+    await request('/api/prices/wait-notes', {
       method: 'POST',
       body: {
         role: view.part.role,
@@ -79,9 +79,9 @@ const noteWait = () =>
   }, 'noted')
 const dropWait = (id: string) =>
   change(
-    () => request(`/api/wait-notes/${id}`, { method: 'DELETE' }),
+    () => request(`/api/prices/wait-notes/${id}`, { method: 'DELETE' }),
     'note put away',
-    () => request(`/api/wait-notes/${id}/restore`, { method: 'POST' }),
+    () => request(`/api/prices/wait-notes/${id}/restore`, { method: 'POST' }),
   )
 const standing = computed(() => view.ownFigure?.standing)
 </script>

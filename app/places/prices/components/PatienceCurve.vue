@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { PriceFlow } from '#core/market/patience'
-import { chanceWithin } from '#core/market/patience'
-import { patienceCurve } from '#core/market/patienceCurve'
+import type { PriceFlow } from '#core/pricing/patience/patience'
+import { chanceWithin } from '#core/pricing/patience/patience'
+import { patienceCurve } from '#core/pricing/patience/patienceCurve'
 import { amount, percent } from '~/utils/show'
 
 /** Chance of buying within some days by pay-up-to price. The price is a handle on the curve, the days one under it. */

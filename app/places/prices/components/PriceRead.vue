@@ -2,7 +2,7 @@
 import type { PriceView } from '#shared/views'
 import { gapWorking, mannerWorking, trendWorking } from '~/workings/priceWorkings'
 import { amount, shortDate, signedPercent } from '~/utils/show'
-import type { Brush } from './brush'
+import type { Brush } from '../state/brush'
 
 /** Read: the picture and how it moves; below it one leaf at a time: how long to wait, new or used, what was written down. */
 const { view } = defineProps<{ view: PriceView }>()
@@ -64,8 +64,9 @@ const leaves = [
           <h2 class="mt-2">To have more comps</h2>
           <p v-for="each in view.loosen.slice(0, 3)" :key="each.change" class="flex justify-between gap-2">
             <button type="button" class="quiet-button text-left" @click="emit('loosen', each.query)">
-              {{ each.change }}</button
-            ><span class="figures shrink-0 text-soft">+{{ each.more }}, {{ each.grade }}</span>
+              {{ each.change }}</button><span class="figures shrink-0 text-soft"
+              >+{{ each.more }}, {{ each.grade }}</span
+            >
           </p>
         </template>
       </div>

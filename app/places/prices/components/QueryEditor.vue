@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { conditions, manners } from '#core/market/soldRecord'
-import type { PartQuery } from '#core/market/queryForPart'
-import { querySchema } from '#shared/schemas/entities'
+import { conditions, manners } from '#core/reading/sales/soldRecord'
+import type { PartQuery } from '#core/reading/titles/queryForPart'
+import { querySchema } from '#shared/entities'
 import type { PriceView } from '#shared/views'
 import type { RecipeSettings } from '#shared/types'
 import { amount, shortDate } from '~/utils/show'
@@ -44,7 +44,7 @@ function takeOver() {
 watch(() => view, takeOver, { immediate: true })
 watch(open, (isOpen) => isOpen && run(loadRecipes))
 async function loadRecipes() {
-  recipes.value = await request('/api/recipes')
+  recipes.value = await request('/api/prices/recipes')
 }
 
 const words = (list: string) =>
@@ -130,7 +130,10 @@ const variant = computed(() => {
 async function keepRecipe() {
   await run(
     async () => {
-      await request('/api/recipes', { method: 'POST', body: { name: recipeName.value, partId: view.partId } })
+      await request('/api/prices/recipes', {
+        method: 'POST',
+        body: { name: recipeName.value, partId: view.partId },
+      })
       recipeName.value = ''
       await loadRecipes()
     },
@@ -140,13 +143,13 @@ async function keepRecipe() {
 async function dropRecipe(id: string) {
   await run(
     async () => {
-      await request(`/api/recipes/${id}`, { method: 'DELETE' })
+      await request(`/api/prices/recipes/${id}`, { method: 'DELETE' })
       await loadRecipes()
     },
     {
       message: 'recipe put away',
       undo: async () => {
-        await request(`/api/recipes/${id}/restore`, { method: 'POST' })
+        await request(`/api/prices/recipes/${id}/restore`, { method: 'POST' })
         await loadRecipes()
       },
     },

@@ -3,7 +3,7 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import type { PriceView, RecordView } from '#shared/views'
 import { amount, shortDate } from '~/utils/show'
 import { recordWorking } from '~/workings/priceWorkings'
-import type { Brush } from './brush'
+import type { Brush } from '../state/brush'
 import {
   filterRecords,
   nextDecision,
@@ -11,7 +11,7 @@ import {
   reasonNames,
   wordsToGatherBy,
   type TriageFilter,
-} from './triage'
+} from '../state/triage'
 
 /** The records at full height: arrows move, K keeps, D drops, Z undoes. */
 const { view, brush } = defineProps<{ view: PriceView; brush: Brush | null }>()

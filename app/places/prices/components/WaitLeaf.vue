@@ -5,8 +5,8 @@ import {
   payUpToPrice,
   shareAtOrBelow,
   type PriceFlow,
-} from '#core/market/patience'
-import { priceQueryDefaults } from '#core/market/priceQuery'
+} from '#core/pricing/patience/patience'
+import { priceQueryDefaults } from '#core/reading/titles/priceQuery'
 import { minorPerUnit } from '#core/money/currencies'
 import type { PriceView } from '#shared/views'
 import { chanceWorking, laterWorking, wishWorking } from '~/workings/priceWorkings'
@@ -55,8 +55,11 @@ const adviceWord = { buy: 'buy now', wait: 'wait', level: 'no matter' } as const
 const endLookout = () =>
   run(
     async () => {
-      await request(`/api/lookouts/${view.lookout!.id}`, { method: 'DELETE' })
-      emit('changed', await request<PriceView>(`/api/builds/${useBuild().view!.id}/prices/${view.partId}`))
+      await request(`/api/prices/lookouts/${view.lookout!.id}`, { method: 'DELETE' })
+      emit(
+        'changed',
+        await request<PriceView>(`/api/builds/${useBuild().view!.id}/prices/parts/${view.partId}`),
+      )
     },
     { message: 'lookout ended' },
   )

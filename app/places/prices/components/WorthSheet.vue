@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { rankedRoles } from '#core/worth/indexOfPart'
-import { opinionVerdicts } from '#core/worth/opinions'
+import { rankedRoles } from '#core/parts/indexOfPart'
+import { opinionVerdicts } from '#core/supply/ways/opinions'
 import { roleNames, type Role } from '#core/parts/part'
 import { inUnits } from '#core/money/formatAmount'
 import type { WorthRow, WorthView } from '#shared/views'
@@ -27,7 +27,7 @@ const opinion = reactive({
 
 async function load() {
   failed.value = ''
-  worth.value = await request<WorthView>(`/api/builds/${build.view!.id}/worth/${role.value}`).catch(
+  worth.value = await request<WorthView>(`/api/builds/${build.view!.id}/prices/worth/${role.value}`).catch(
     (error: Error) => {
       failed.value = error.message
       return null
@@ -63,7 +63,7 @@ const agreementWord = {
 const note = (row: WorthRow) =>
   run(
     async () => {
-      await request('/api/opinions', { method: 'POST', body: { ...opinion, partId: row.partId } })
+      await request('/api/prices/opinions', { method: 'POST', body: { ...opinion, partId: row.partId } })
       Object.assign(opinion, { guide: '', note: '' })
       await load()
     },
@@ -72,13 +72,13 @@ const note = (row: WorthRow) =>
 const dropOpinion = (id: string) =>
   run(
     async () => {
-      await request(`/api/opinions/${id}`, { method: 'DELETE' })
+      await request(`/api/prices/opinions/${id}`, { method: 'DELETE' })
       await load()
     },
     {
       message: 'opinion put away',
       undo: async () => {
-        await request(`/api/opinions/${id}/restore`, { method: 'POST' })
+        await request(`/api/prices/opinions/${id}/restore`, { method: 'POST' })
         await load()
       },
     },
@@ -171,8 +171,10 @@ const detail = (row: WorthRow) =>
               @click="selectedId = selectedId === row.partId ? '' : row.partId"
             >
               <td class="whitespace-nowrap">
-                <span :class="{ 'font-semibold': row.inBuild }">{{ row.name }}</span
-                ><span class="block text-xs text-soft">{{ detail(row) }}</span>
+                <span :class="{ 'font-semibold': row.inBuild }">{{ row.name }}</span><span
+                  class="block text-xs text-soft"
+                  >{{ detail(row) }}</span
+                >
               </td>
               <td class="amount">
                 <TheFigure

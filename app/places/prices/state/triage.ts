@@ -1,5 +1,5 @@
-import type { DropReason } from '#core/market/dropReasons'
-import { normaliseTitle } from '#core/market/title/normaliseTitle'
+import type { DropReason } from '#core/reading/titles/dropReasons'
+import { normaliseTitle } from '#core/reading/titles/normaliseTitle'
 import type { RecordView } from '#shared/views'
 import { isBrushed, type Brush } from './brush'
 

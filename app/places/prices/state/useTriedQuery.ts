@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { useDebounceFn } from '@vueuse/core'
-import type { PartQuery } from '#core/market/queryForPart'
-import type { SoldRecord } from '#core/market/soldRecord'
+import type { PartQuery } from '#core/reading/titles/queryForPart'
+import type { SoldRecord } from '#core/reading/sales/soldRecord'
 import type { PriceView } from '#shared/views'
 import { request } from '~/utils/request'
 import type { ReadingWorker, RecordPool, TriedReading } from '~/workers/readingProtocol'
@@ -36,10 +36,13 @@ export function useTriedQuery(view: () => PriceView) {
       loadedFor = ''
     }
     if (loadedFor !== key) {
-      pool = await request<RecordPool>(`/api/builds/${useBuild().view!.id}/prices/${view().partId}/pool`, {
-        method: 'POST',
-        body: { must },
-      })
+      pool = await request<RecordPool>(
+        `/api/builds/${useBuild().view!.id}/prices/parts/${view().partId}/pool`,
+        {
+          method: 'POST',
+          body: { must },
+        },
+      )
       await remote.load(pool)
       loadedFor = key
     }

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ValidationError } from 'yup'
-import type { RivalPage } from '#core/importing/rivalPage'
+import type { RivalPage } from '#core/files/import/rivalPage'
 import { needNames, needs, partLabel, type Need } from '#core/parts/part'
-import { rivalFactNames } from '#core/weighing/rivalFacts'
-import { rivalSchema } from '#shared/schemas/entities'
+import { rivalFactNames } from '#core/comparison/components/rivalFacts'
+import { rivalSchema } from '#shared/entities'
 import type { LibraryView } from '#shared/views'
 import { problemsByPath } from '~/utils/problems'
 import { request, RequestError } from '~/utils/request'
-import { blankRival, takePage, type RivalDraft } from './rivalDraft'
+import { blankRival, takePage, type RivalDraft } from '../state/rivalDraft'
 
 /** A machine to weigh against, by form or from the source of a page. An empty fact is "not stated". What is typed is kept until it is saved. */
 const { library, today, editing } = defineProps<{
@@ -36,7 +36,7 @@ const quotes = ref<Readonly<Record<string, string>>>({})
 async function readPage() {
   failure.value = ''
   try {
-    const read = await request<RivalPage>('/api/import/rival-page', {
+    const read = await request<RivalPage>('/api/rivals/page', {
       method: 'POST',
       body: { source: page.value },
     })
@@ -51,7 +51,7 @@ async function save() {
   failure.value = ''
   try {
     const body = rivalSchema.validateSync(draft.value, { abortEarly: false })
-    await request(editing ? `/api/rivals/${editing}` : '/api/library/rivals', {
+    await request(editing ? `/api/rivals/${editing}` : '/api/rivals', {
       method: editing ? 'PUT' : 'POST',
       body,
     })
@@ -433,8 +433,13 @@ const isConsole = computed(() => draft.value.kind === 'console')
         <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>
         <div class="mt-4 flex gap-3">
           <button type="submit" class="button button-main">
-            {{ editing ? 'Save the changes' : 'Add the rival' }}</button
-          ><button type="button" class="button" @click="emit('close')">Never mind</button>
+            {{ editing ? 'Save the changes' : 'Add the rival' }}</button><button
+            type="button"
+            class="button"
+            @click="emit('close')"
+          >
+            Never mind
+          </button>
         </div>
       </form>
     </DialogPanel>

@@ -1,6 +1,6 @@
-import type { RivalPage } from '#core/importing/rivalPage'
-import type { RivalInput } from '#shared/schemas/entities'
-import { rivalSchema } from '#shared/schemas/entities'
+import type { RivalPage } from '#core/files/import/rivalPage'
+import type { RivalInput } from '#shared/entities'
+import { rivalSchema } from '#shared/entities'
 
 /** A rival being written: as the route takes it, with text where the form needs text. */
 export type RivalDraft = RivalInput

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { toDecimal } from '#core/money/decimal'
-import { gapByStep } from '#core/weighing/likeForLike'
-import { likeForLikeSteps } from '#core/weighing/steps'
+import { gapByStep } from '#core/comparison/adjustments/likeForLike'
+import { likeForLikeSteps } from '#core/comparison/adjustments/adjustments'
 import type { BuildView, WeighedView } from '#shared/views'
 import { costWorking, stepWorking } from '~/workings/weighingWorkings'
 import { amount, signedAmount } from '~/utils/show'
-import type { SettingsChange } from './settings'
+import type { SettingsChange } from '../state/settings'
 
 /** What it takes to own: the same steps held against every machine, each switchable, each figure open to the builder's own. */
 const { view, machines, against } = defineProps<{

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { EditionDrift } from '#core/sharing/edition'
+import type { EditionDrift } from '#core/files/editions/edition'
 import type { BuildView, EditionsView, RepricedView } from '#shared/views'
 import { request } from '~/utils/request'
 import { amount, longDate, signedAmount } from '~/utils/show'
@@ -22,7 +22,7 @@ const freeze = () =>
     { message: 'frozen as it stands today' },
   )
 const setDeleted = async (id: string, deleted: boolean) => {
-  await request(`/api/editions/${id}`, { method: 'PATCH', body: { deleted } })
+  await request(`/api/builds/editions/${id}`, { method: 'PATCH', body: { deleted } })
   await load()
 }
 const takeOut = (id: string) =>
@@ -49,7 +49,7 @@ async function openOther(event: Event) {
     return
   }
   try {
-    repriced.value = await request<RepricedView>('/api/import/edition', {
+    repriced.value = await request<RepricedView>('/api/builds/editions/import', {
       method: 'POST',
       body: { edition, currency: view.currency, region: view.region },
     })
@@ -68,7 +68,9 @@ async function open(id: string) {
 watch([opened, comparedWith], async ([id, to]) => {
   drift.value = editions.value?.editions.find((each) => each.id === id)?.drift ?? null
   if (id !== '' && to !== '')
-    await run(async () => (drift.value = await request<EditionDrift>(`/api/editions/${id}/drift?to=${to}`)))
+    await run(
+      async () => (drift.value = await request<EditionDrift>(`/api/builds/editions/${id}/drift?to=${to}`)),
+    )
 })
 const changeTone = {
   added: 'tag-info',
@@ -146,7 +148,7 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
             v-for="[as, label] in forms"
             :key="as"
             class="button !py-0.5"
-            :href="`/api/editions/${each.id}?as=${as}`"
+            :href="`/api/builds/editions/${each.id}?as=${as}`"
             download
             >{{ label }}</a
           ><button

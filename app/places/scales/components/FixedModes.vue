@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { equivalentOf } from '#core/weighing/consoleModes'
+import { equivalentOf } from '#core/comparison/components/consoleModes'
 import type { BuildView, WeighedView } from '#shared/views'
 
 /** A console's fixed modes against what the build holds at the same resolution and rate. */

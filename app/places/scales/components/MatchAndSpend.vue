@@ -24,7 +24,7 @@ async function search(goal: 'match' | 'spend') {
   failed.value = ''
   try {
     found.value = await streamOf<MatchView>(
-      `/api/builds/${view.id}/match`,
+      `/api/builds/${view.id}/scales/match`,
       { goal, rivalId: against.machine.id },
       (done, total) => (progress.value = done / total),
       own.signal,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MachineRate } from '#core/weighing/machine'
+import type { MachineRate } from '#core/comparison/weighedMachine'
 import type { BuildView, WeighedView } from '#shared/views'
 import { signedPercent } from '~/utils/show'
 import { rateWorking } from '~/workings/weighingWorkings'

@@ -2,7 +2,7 @@
 import { parseDecimal, toDecimal } from '#core/money/decimal'
 import type { BuildView, WeighedView } from '#shared/views'
 import { amount, signedAmount } from '~/utils/show'
-import { cardCost, turnings, withCard, type Turning } from './turning'
+import { cardCost, turnings, withCard, type Turning } from '../state/turning'
 
 /** At which figure the verdict turns; a small chart for the two nearest; a card that is not sold yet. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BuildView, WeighedView } from '#shared/views'
 import { amount } from '~/utils/show'
-import { turnings } from './turning'
+import { turnings } from '../state/turning'
 
 /** The verdict in words against each rival: the sentence, what weighs most, what speaks against it, what would turn it, what is not known. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView | null }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { playStyles, type PlayStyle } from '#core/weighing/playStyles'
+import { playStyles, type PlayStyle } from '#core/comparison/verdict/playStyles'
 import type { BuildView } from '#shared/views'
-import type { SettingsChange } from './settings'
+import type { SettingsChange } from '../state/settings'
 
 /** What the weighing goes by: years, way of playing, what the build enters at. */
 const { view } = defineProps<{ view: BuildView }>()

@@ -1,5 +1,5 @@
 import { toDecimal } from '#core/money/decimal'
-import type { WeighingInput } from '#shared/schemas/entities'
+import type { WeighingInput } from '#shared/entities'
 import type { WeighingSettings } from '#shared/types'
 
 /** A change of how a build is weighed; own figures are changed apart. */

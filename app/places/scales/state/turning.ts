@@ -1,9 +1,9 @@
 import { formatAmount } from '#core/money/formatAmount'
-import { tippingPoint, type TippingPoint } from '#core/weighing/tipping'
-import { weigh, type Weighed } from '#core/weighing/weigh'
-import { withAssumedCard, type AssumedCard, type TargetAt } from '#core/weighing/assumedCard'
-import type { WeighingTerms, WeighedMachine } from '#core/weighing/machine'
-import type { FrameMachine } from '#core/performance/frameTime'
+import { tippingPoint, type TippingPoint } from '#core/comparison/tipping/tipping'
+import { weigh, type Weighed } from '#core/comparison/weigh'
+import { withAssumedCard, type AssumedCard, type TargetAt } from '#core/comparison/tipping/assumedCard'
+import type { WeighingTerms, WeighedMachine } from '#core/comparison/weighedMachine'
+import type { FrameMachine } from '#core/performance/model/frameTime'
 import type { BuildView, WeighedView } from '#shared/views'
 
 /** A figure on which the verdict may turn. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDistanceStrict, parseISO } from 'date-fns'
-import { connectorKindNames, connectorSchema } from '#shared/schemas/entities'
+import { connectorKindNames, connectorSchema } from '#shared/entities'
 import type { ConnectorView, LibraryView, PollView } from '#shared/views'
 import { request } from '~/utils/request'
 
@@ -19,7 +19,9 @@ const draft = reactive({
   everyMinutes: 60,
   allowPrivate: false,
 })
-onMounted(() => run(async () => (connectors.value = await request<ConnectorView[]>('/api/connectors'))))
+onMounted(() =>
+  run(async () => (connectors.value = await request<ConnectorView[]>('/api/sources/connectors'))),
+)
 
 async function add() {
   problem.value = ''
@@ -30,7 +32,7 @@ async function add() {
     return
   }
   await run(async () => {
-    const { id } = await request<{ id: string }>('/api/connectors', { method: 'POST', body: draft })
+    const { id } = await request<{ id: string }>('/api/sources/connectors', { method: 'POST', body: draft })
     adding.value = false
     draft.url = ''
     await pollOne(id)
@@ -39,7 +41,9 @@ async function add() {
 async function pollOne(id: string) {
   polling.value = id
   try {
-    connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}/poll`, { method: 'POST' })
+    connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}/poll`, {
+      method: 'POST',
+    })
   } finally {
     polling.value = ''
   }
@@ -55,7 +59,7 @@ const pollAll = () =>
 const change = (id: string, patch: object) =>
   run(
     async () =>
-      (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}`, {
+      (connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}`, {
         method: 'PATCH',
         body: patch,
       })),
@@ -63,11 +67,13 @@ const change = (id: string, patch: object) =>
 const remove = (id: string) =>
   run(
     async () =>
-      (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}`, { method: 'DELETE' })),
+      (connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}`, {
+        method: 'DELETE',
+      })),
     {
       message: 'no longer asked',
       undo: async () =>
-        (connectors.value = await request<ConnectorView[]>(`/api/connectors/${id}/restore`, {
+        (connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}/restore`, {
           method: 'POST',
         })),
     },

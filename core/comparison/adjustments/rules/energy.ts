@@ -1,6 +1,6 @@
-import { yearlyEnergyCost } from '../../power/wallDraw'
-import { roundHalfAway } from '../../money/decimal'
-import type { StepRule } from './step'
+import { yearlyEnergyCost } from '../../../machine/power/wallDraw'
+import { roundHalfAway } from '../../../money/decimal'
+import type { StepRule } from '../adjustment'
 
 export const energy: StepRule = {
   id: 'energy',

@@ -1,7 +1,7 @@
-import { roundHalfAway } from '../../money/decimal'
-import { faultProbability } from '../../sourcing/faultRisk'
-import type { WeighedComponent, WeighingTerms } from '../machine'
-import type { StepRule } from './step'
+import { roundHalfAway } from '../../../money/decimal'
+import { faultProbability } from '../../../supply/risk/faultRisk'
+import type { WeighedComponent, WeighingTerms } from '../../weighedMachine'
+import type { StepRule } from '../adjustment'
 
 /**
  * Own fault cost outside warranty: over the years that no warranty covers, the probability of a fault of every part times

@@ -1,5 +1,5 @@
-import { roundHalfAway } from '../../money/decimal'
-import type { StepRule } from './step'
+import { roundHalfAway } from '../../../money/decimal'
+import type { StepRule } from '../adjustment'
 
 export const hours: StepRule = {
   id: 'hours',

@@ -1,5 +1,5 @@
-import { needNames, needs, type Need } from '../../parts/part'
-import type { StepRule } from './step'
+import { needNames, needs, type Need } from '../../../parts/part'
+import type { StepRule } from '../adjustment'
 
 function lacking(need: Need): StepRule {
   return {

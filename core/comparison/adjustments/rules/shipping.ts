@@ -1,4 +1,4 @@
-import type { StepRule } from './step'
+import type { StepRule } from '../adjustment'
 
 export const shipping: StepRule = {
   id: 'shipping',

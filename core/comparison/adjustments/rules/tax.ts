@@ -1,5 +1,5 @@
-import { percentOf } from '../../money/decimal'
-import type { StepRule } from './step'
+import { percentOf } from '../../../money/decimal'
+import type { StepRule } from '../adjustment'
 
 export const tax: StepRule = {
   id: 'tax',

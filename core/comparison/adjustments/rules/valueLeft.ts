@@ -1,6 +1,6 @@
-import { roundHalfAway } from '../../money/decimal'
-import type { WeighedComponent, WeighingTerms } from '../machine'
-import type { StepRule } from './step'
+import { roundHalfAway } from '../../../money/decimal'
+import type { WeighedComponent, WeighingTerms } from '../../weighedMachine'
+import type { StepRule } from '../adjustment'
 
 /** What is left at the end: today's resale of what was counted, times the share that such things keep a year. The same method on every machine. */
 export const valueLeft: StepRule = {

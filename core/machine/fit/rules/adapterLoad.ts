@@ -1,5 +1,5 @@
 import { leadLoads } from '../../power/powerSheet'
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { cite, remove, replace, type FitRule } from '../rule'
 
 /** An adapter carries what its narrow end carries: a SATA power lead 54 W, a 6-pin 75 W, an 8-pin 150 W. */

@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { powerDraw } from '../../power/powerDraw'
 import { airflowW } from '../sums'
 import { cite, citeAll, replace, type FitRule } from '../rule'

@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { byHand, cite, pairsOf, replace, type FitRule } from '../rule'
 
 /** A CPU younger than its board's firmware does not start until the board is flashed. */

@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { cite, pairsOf, replace, byHand, type FitRule } from '../rule'
 import { heatFactor } from '../sums'
 

@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const cpuSocket: FitRule = {

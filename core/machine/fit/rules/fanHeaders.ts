@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { add, cite, pairsOf, type FitRule } from '../rule'
 
 export const fanHeaders: FitRule = {

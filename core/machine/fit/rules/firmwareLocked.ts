@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { byHand, cite, citeAll, replace, type FitRule } from '../rule'
 
 export const firmwareLocked: FitRule = {

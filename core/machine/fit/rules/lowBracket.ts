@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { add, byHand, cite, pairsOf, type FitRule } from '../rule'
 
 export const lowBracket: FitRule = {

@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { cite, citeAll, replace, type FitRule } from '../rule'
 import { nvmeDrives } from '../sums'
 

@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { add, cite, pairsOf, replace, type FitRule } from '../rule'
 
 /** Makers of office machines use main plugs of their own. */

@@ -1,5 +1,5 @@
 import { memoryGbOf } from '../sums'
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { cite, citeAll, replace, type FitRule } from '../rule'
 
 export const memoryCapacity: FitRule = {

@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { cite, citeBrief, replace, type FitRule } from '../rule'
 
 export const oldestCpu: FitRule = {

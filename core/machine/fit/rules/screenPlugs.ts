@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { add, citeBrief, cite, replace, type FitRule } from '../rule'
 
 export const screenPlugs: FitRule = {

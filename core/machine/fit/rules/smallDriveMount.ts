@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { add, byHand, cite, citeAll, type FitRule } from '../rule'
 import { largeDrives, sataDrives } from '../sums'
 

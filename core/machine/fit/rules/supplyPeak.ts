@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { powerDraw } from '../../power/powerDraw'
 import { ratedNow } from '../../power/supplySize'
 import { cite, replace, type FitRule } from '../rule'

@@ -1,4 +1,4 @@
-import { partLabel } from '../../parts/part'
+import { partLabel } from '../../../parts/part'
 import { powerDraw } from '../../power/powerDraw'
 import { ratedNow, supplyRuleText, wattsWanted } from '../../power/supplySize'
 import { citeBrief, cite, replace, type FitRule } from '../rule'

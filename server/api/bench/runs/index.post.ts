@@ -1,8 +1,8 @@
-import { runSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { addRun } from '~~/server/services/runs'
+import { runSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { addRun } from '#server/places/bench/runs'
 
 export default jsonRoute(async (event) =>
   addRun(await useDatabase(), await bodyOf(event, runSchema), today()),

@@ -1,7 +1,7 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { buildCalendar } from '~~/server/services/purchase/calendar'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { buildCalendar } from '#server/places/ledger/calendar'
 
 export default jsonRoute(async (event) => {
   const calendar = await buildCalendar(await useDatabase(), getRouterParam(event, 'id')!, today())

@@ -1,10 +1,10 @@
-import { CoreError } from '#core/coreError'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { exportBuild } from '~~/server/services/buildFile'
-import { buildView } from '~~/server/services/buildView'
-import { buildMarkdown, linesCsv } from '~~/server/services/shareBuild'
+import { CoreError } from '#core/errors/coreError'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { exportBuild } from '#server/places/builds/buildFile'
+import { buildView } from '#server/context/readBuild'
+import { buildMarkdown, linesCsv } from '#server/places/builds/shareBuild'
 
 /** `?as=json|csv|md`: the build as a file. */
 export default jsonRoute(async (event) => {

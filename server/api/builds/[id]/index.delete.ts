@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { setBuildDeleted } from '~~/server/services/builds'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { setBuildDeleted } from '#server/places/builds/builds'
 
 export default jsonRoute(async (event) => {
   await setBuildDeleted(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())

@@ -1,9 +1,9 @@
 import { object, mixed } from 'yup'
-import { currencyCode, text } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { openEdition, readEditionFile } from '~~/server/services/editions'
+import { currencyCode, text } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { openEdition, readEditionFile } from '#server/places/builds/editions'
 
 const schema = object({
   edition: mixed().required('the edition is missing'),

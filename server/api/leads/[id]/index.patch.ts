@@ -1,8 +1,8 @@
-import { leadPatchSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { patchLead } from '~~/server/services/patchLead'
+import { leadPatchSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { patchLead } from '#server/places/leads/patchLead'
 
 export default jsonRoute(async (event) => {
   await patchLead(

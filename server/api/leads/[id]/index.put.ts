@@ -1,8 +1,8 @@
-import { leadSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { updateLead } from '~~/server/services/leads'
+import { leadSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { updateLead } from '#server/places/leads/leads'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!

@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { readPhoto } from '~~/server/services/photos'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { readPhoto } from '#server/places/leads/photos'
 
 export default jsonRoute(async (event) => {
   const picture = await readPhoto(await useDatabase(), getRouterParam(event, 'id')!)

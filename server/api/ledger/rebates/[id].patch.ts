@@ -1,8 +1,8 @@
-import { rebateStepSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { stepRebate } from '~~/server/services/purchase/purchase'
+import { rebateStepSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { stepRebate } from '#server/places/ledger/purchase'
 
 export default jsonRoute(async (event) => ({
   buildId: await stepRebate(

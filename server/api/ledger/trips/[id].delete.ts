@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { giveUpTrip } from '~~/server/services/trips'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { giveUpTrip } from '#server/places/ledger/trips'
 
 export default jsonRoute(async (event) => {
   await giveUpTrip(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())

@@ -1,8 +1,8 @@
-import { opinionSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { noteOpinion } from '~~/server/services/prices/notes'
+import { opinionSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { noteOpinion } from '#server/places/prices/notes'
 
 export default jsonRoute(async (event) => ({
   id: await noteOpinion(await useDatabase(), await bodyOf(event, opinionSchema), today()),

@@ -1,10 +1,10 @@
-import { decodeText } from '#core/importing/decodeText'
-import { readSoldRecords } from '#core/importing/soldRecordsFile'
-import { useOpenDatabase } from '~~/server/db/useDatabase'
-import { bodyBytes, importOptions, streamProgress } from '~~/server/http/importing'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { importSoldRecords } from '~~/server/services/importRecords'
+import { decodeText } from '#core/reading/tables/decodeText'
+import { readSoldRecords } from '#core/files/import/soldRecordsFile'
+import { useOpenDatabase } from '#server/db/useDatabase'
+import { bodyBytes, importOptions, streamProgress } from '#server/http/importing'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { importSoldRecords } from '#server/places/prices/importRecords'
 
 /**
  * The file's bytes as the body; `?options=` carries name, mapping and defaults as JSON. Answers a stream of JSON lines:

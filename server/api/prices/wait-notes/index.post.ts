@@ -1,7 +1,7 @@
-import { waitNoteSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { noteToWaitFor } from '~~/server/services/prices/notes'
+import { waitNoteSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { noteToWaitFor } from '#server/places/prices/notes'
 
 export default jsonRoute(async (event) => ({
   id: await noteToWaitFor(await useDatabase(), await bodyOf(event, waitNoteSchema)),

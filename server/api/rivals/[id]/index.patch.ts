@@ -1,8 +1,8 @@
 import { object } from 'yup'
-import { yesOrNo } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { setRivalDeleted } from '~~/server/services/libraryDeeds'
+import { yesOrNo } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { setRivalDeleted } from '#server/places/parts/libraryDeeds'
 
 const schema = object({ deleted: yesOrNo().required() })
 

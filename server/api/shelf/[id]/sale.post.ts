@@ -1,8 +1,8 @@
-import { saleSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { sellFromShelf } from '~~/server/services/purchase/leftovers'
+import { saleSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { sellFromShelf } from '#server/places/ledger/leftovers'
 
 export default jsonRoute(async (event) => {
   await sellFromShelf(

@@ -1,7 +1,7 @@
-import { connectorSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { createConnector } from '~~/server/services/connectors/connectors'
+import { connectorSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { createConnector } from '#server/places/sources/connectors/connectors'
 
 export default jsonRoute(async (event) => ({
   id: await createConnector(await useDatabase(), await bodyOf(event, connectorSchema), new Date()),

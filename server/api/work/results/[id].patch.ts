@@ -1,8 +1,8 @@
 import { object } from 'yup'
-import { yesOrNo } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { setWorkResultDeleted } from '~~/server/services/work'
+import { yesOrNo } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { setWorkResultDeleted } from '#server/places/work/work'
 
 const schema = object({ deleted: yesOrNo().required() })
 

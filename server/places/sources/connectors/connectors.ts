@@ -1,11 +1,11 @@
 import { desc, eq, isNull } from 'drizzle-orm'
-import { CoreError } from '#core/coreError'
-import type { ConnectorInput, ConnectorPatch } from '#shared/schemas/entities'
+import { CoreError } from '#core/errors/coreError'
+import type { ConnectorInput, ConnectorPatch } from '#shared/entities'
 import type { ConnectorView } from '#shared/views'
-import type { Database } from '../../db/client'
-import { connectors, polls, sources } from '../../db/schema'
-import { NotFoundError } from '../../http/errors'
-import { newId } from '../ids'
+import type { Database } from '#server/db/client'
+import { connectors, polls, sources } from '#server/db/schema'
+import { NotFoundError } from '#server/http/errors'
+import { newId } from '#server/db/ids'
 
 /** The connectors with what their last polls brought, newest first. */
 export async function connectorViews(db: Database): Promise<ConnectorView[]> {
@@ -33,16 +33,14 @@ export async function createConnector(db: Database, input: ConnectorInput, now: 
   if (!source)
     throw new CoreError('unknown-source', `"${input.sourceId}" is not one of the sources`, 'sourceId')
   const id = newId(`${input.sourceId} ${input.kind}`)
-  await db
-    .insert(connectors)
-    .values({
-      ...input,
-      id,
-      paused: false,
-      failures: 0,
-      dueAt: now.toISOString(),
-      createdAt: now.toISOString(),
-    })
+  await db.insert(connectors).values({
+    ...input,
+    id,
+    paused: false,
+    failures: 0,
+    dueAt: now.toISOString(),
+    createdAt: now.toISOString(),
+  })
   return id
 }
 

@@ -1,7 +1,7 @@
 import type { PollReport } from '#shared/types'
-import type { OpenDatabase } from '../../db/client'
-import type { connectors, sources } from '../../db/schema'
-import type { Outside } from '../../outside/guardedFetch'
+import type { OpenDatabase } from '#server/db/client'
+import type { connectors, sources } from '#server/db/schema'
+import type { Outside } from '#server/outside/guardedFetch'
 
 export type ConnectorRow = typeof connectors.$inferSelect
 

@@ -1,7 +1,7 @@
-import { decodeText } from '#core/importing/decodeText'
+import { decodeText } from '#core/reading/tables/decodeText'
 import type { PollReport } from '#shared/types'
-import { mustBeOk } from '../../outside/guardedFetch'
-import { importShopPrices } from '../importShopPrices'
+import { mustBeOk } from '#server/outside/guardedFetch'
+import { importShopPrices } from '#server/places/prices/importShopPrices'
 import type { PollContext } from './pollContext'
 
 /** Shop prices from a CSV at an address, through the same import as a file; lines that name no source are this one's. */

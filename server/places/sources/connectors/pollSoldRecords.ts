@@ -1,8 +1,8 @@
-import { decodeText } from '#core/importing/decodeText'
-import { CoreError } from '#core/coreError'
+import { decodeText } from '#core/reading/tables/decodeText'
+import { CoreError } from '#core/errors/coreError'
 import type { PollReport } from '#shared/types'
-import { mustBeOk } from '../../outside/guardedFetch'
-import { importSoldRecords } from '../importRecords'
+import { mustBeOk } from '#server/outside/guardedFetch'
+import { importSoldRecords } from '#server/places/prices/importRecords'
 import type { PollContext } from './pollContext'
 import { mannerOfSource } from './mannerOfSource'
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { catalogue } from '../../../demo/catalogue'
-import { chance as makeChance } from '../../../demo/random'
-import { checkFit, isNoWorse } from '#core/fit/checkFit'
-import { mended, waysToMend } from '#core/fit/mending'
+import { catalogue } from '../../../../demo/catalogue'
+import { chance as makeChance } from '../../../../demo/random'
+import { checkFit, isNoWorse } from '#core/machine/fit/checkFit'
+import { mended, waysToMend } from '#core/machine/fit/mending'
 import { expandDonors } from '#core/parts/expandDonors'
 import { coreRoles, type Part, type Role } from '#core/parts/part'
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { checkFit } from '#core/fit/checkFit'
-import type { FitBrief } from '#core/fit/finding'
-import { fitRules } from '#core/fit/rules'
+import { checkFit } from '#core/machine/fit/checkFit'
+import type { FitBrief } from '#core/machine/fit/finding'
+import { fitRules } from '#core/machine/fit/rules'
 import type { Part, PartFacts, Role } from '#core/parts/part'
 import { machineWith, partOf, without } from './soundMachine'
 

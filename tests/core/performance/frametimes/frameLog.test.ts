@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { alignLogs } from '#core/frametimes/alignLogs'
-import { envelope, frameAt, frameLog, stretchOf } from '#core/frametimes/frameLog'
-import { frameLogHead, readFrameLog } from '#core/importing/frameLogFile'
-import { readRuns } from '#core/importing/runsFile'
+import { alignLogs } from '#core/performance/frametimes/alignLogs'
+import { envelope, frameAt, frameLog, stretchOf } from '#core/performance/frametimes/frameLog'
+import { frameLogHead, readFrameLog } from '#core/performance/frametimes/frameLogFile'
+import { readRuns } from '#core/files/import/runsFile'
 
 describe('frameLog', () => {
   test('pauses leave the log and are marked where they were', () => {

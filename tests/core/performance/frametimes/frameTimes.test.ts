@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { frameTimes } from '#core/frametimes/frameTimes'
-import { isStutter } from '#core/frametimes/stutters'
+import { frameTimes } from '#core/performance/frametimes/frameTimes'
+import { isStutter } from '#core/performance/frametimes/stutters'
 
 /** A second calculation, straight from the definitions and apart from the code. */
 function byDefinition(all: readonly number[], target: number) {

@@ -1,7 +1,7 @@
-import { runPatchSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { patchRun } from '~~/server/services/runs'
+import { runPatchSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { patchRun } from '#server/places/bench/runs'
 
 export default jsonRoute(async (event) => {
   await patchRun(

@@ -1,8 +1,8 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyBytes } from '~~/server/http/importing'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { keepFrameLog } from '~~/server/services/runs'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyBytes } from '#server/http/importing'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { keepFrameLog } from '#server/places/bench/runs'
 
 export default jsonRoute(async (event) =>
   keepFrameLog(

@@ -1,9 +1,9 @@
-import { briefSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { saveBrief } from '~~/server/services/builds'
-import { buildView } from '~~/server/services/buildView'
+import { briefSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { saveBrief } from '#server/places/builds/builds'
+import { buildView } from '#server/context/readBuild'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

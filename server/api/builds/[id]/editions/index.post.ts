@@ -1,8 +1,8 @@
-import { editionSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { editionsView, freezeEdition } from '~~/server/services/editions'
+import { editionSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { editionsView, freezeEdition } from '#server/places/builds/editions'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

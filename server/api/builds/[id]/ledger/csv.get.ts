@@ -1,7 +1,7 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { ledgerCsv } from '~~/server/services/purchase/ledgerView'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { ledgerCsv } from '#server/places/ledger/ledgerView'
 
 export default jsonRoute(async (event) => {
   const csv = await ledgerCsv(await useDatabase(), getRouterParam(event, 'id')!, today())

@@ -1,9 +1,9 @@
-import { entrySchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { addEntry } from '~~/server/services/purchase/ledgerEntries'
-import { ledgerView } from '~~/server/services/purchase/ledgerView'
+import { entrySchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { addEntry } from '#server/places/ledger/ledgerEntries'
+import { ledgerView } from '#server/places/ledger/ledgerView'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,7 +1,7 @@
-import { tripSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { createTrip } from '~~/server/services/trips'
+import { tripSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { createTrip } from '#server/places/ledger/trips'
 
 export default jsonRoute(async (event) => ({
   id: await createTrip(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, tripSchema)),

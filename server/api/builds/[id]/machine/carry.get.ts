@@ -1,8 +1,8 @@
-import { carrySchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { carryView } from '~~/server/services/carryView'
+import { carrySchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { carryView } from '#server/places/machine/readCarry'
 
 export default jsonRoute(async (event) => {
   const { months, ...query } = getQuery(event)

@@ -1,9 +1,9 @@
-import { mendSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { buildView } from '~~/server/services/buildView'
-import { takeWay } from '~~/server/services/mend'
+import { mendSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { buildView } from '#server/context/readBuild'
+import { takeWay } from '#server/places/machine/fix'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,10 +1,10 @@
 import { roles } from '#core/parts/part'
 import { object } from 'yup'
-import { oneOf } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { stepsView } from '~~/server/services/stepsView'
+import { oneOf } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { stepsView } from '#server/places/machine/readSteps'
 
 const schema = object({ role: oneOf(roles) })
 

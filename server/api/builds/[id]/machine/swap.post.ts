@@ -1,9 +1,9 @@
-import { swapSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { buildView } from '~~/server/services/buildView'
-import { swap } from '~~/server/services/mend'
+import { swapSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { buildView } from '#server/context/readBuild'
+import { swap } from '#server/places/machine/fix'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

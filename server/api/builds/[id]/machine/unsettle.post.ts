@@ -1,9 +1,9 @@
-import { settledSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { buildView } from '~~/server/services/buildView'
-import { unsettle } from '~~/server/services/mend'
+import { settledSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { buildView } from '#server/context/readBuild'
+import { unsettle } from '#server/places/machine/fix'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,8 +1,8 @@
-import { lookoutSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { setLookout } from '~~/server/services/prices/lookouts'
+import { lookoutSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { setLookout } from '#server/places/prices/lookouts'
 
 export default jsonRoute(async (event) => ({
   id: await setLookout(

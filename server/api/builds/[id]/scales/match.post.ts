@@ -1,10 +1,10 @@
 import { object } from 'yup'
-import { oneOf, text } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { streamProgress } from '~~/server/http/importing'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { findMatch, matchContext } from '~~/server/services/matching'
+import { oneOf, text } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { streamProgress } from '#server/http/importing'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { findMatch, matchContext } from '#server/places/scales/match'
 
 const schema = object({ goal: oneOf(['match', 'spend']).required(), rivalId: text().required() })
 

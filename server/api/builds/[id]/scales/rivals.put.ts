@@ -1,10 +1,10 @@
 import { array, object } from 'yup'
-import { text } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { setRivals } from '~~/server/services/builds'
-import { buildView } from '~~/server/services/buildView'
+import { text } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { setRivals } from '#server/places/builds/builds'
+import { buildView } from '#server/context/readBuild'
 
 const schema = object({ rivals: array().of(text().required()).required().max(20) })
 

@@ -1,9 +1,9 @@
-import { weighingSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { buildView } from '~~/server/services/buildView'
-import { saveWeighing } from '~~/server/services/scalesSettings'
+import { weighingSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { buildView } from '#server/context/readBuild'
+import { saveWeighing } from '#server/places/scales/scalesSettings'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

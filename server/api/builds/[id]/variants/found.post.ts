@@ -1,9 +1,9 @@
 import { array, object } from 'yup'
-import { text } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { openAsVariant } from '~~/server/services/matching'
+import { text } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { openAsVariant } from '#server/places/scales/match'
 
 const schema = object({
   name: text().trim().required('a name is needed').max(80),

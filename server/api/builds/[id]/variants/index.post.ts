@@ -1,8 +1,8 @@
-import { variantSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { createVariant } from '~~/server/services/variants'
+import { variantSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { createVariant } from '#server/places/builds/variants'
 
 export default jsonRoute(async (event) => ({
   id: await createVariant(

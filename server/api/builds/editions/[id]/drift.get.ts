@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { driftBetween } from '~~/server/services/editions'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { driftBetween } from '#server/places/builds/editions'
 
 /** `?to=ID`: what has changed from this edition to another. */
 export default jsonRoute(async (event) =>

@@ -1,8 +1,8 @@
-import { CoreError } from '#core/coreError'
-import { editionCsv, editionHtml, editionMarkdown } from '#core/sharing/editionText'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { editionOf } from '~~/server/services/editions'
+import { CoreError } from '#core/errors/coreError'
+import { editionCsv, editionHtml, editionMarkdown } from '#core/files/editions/editionText'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { editionOf } from '#server/places/builds/editions'
 
 const forms = {
   json: {

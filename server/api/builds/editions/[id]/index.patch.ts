@@ -1,8 +1,8 @@
 import { object } from 'yup'
-import { yesOrNo } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { setEditionDeleted } from '~~/server/services/editions'
+import { yesOrNo } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { setEditionDeleted } from '#server/places/builds/editions'
 
 const schema = object({ deleted: yesOrNo().required() })
 

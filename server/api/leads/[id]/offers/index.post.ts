@@ -1,8 +1,8 @@
-import { offerSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { noteOffer } from '~~/server/services/purchase/haggle'
+import { offerSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { noteOffer } from '#server/places/leads/haggle'
 
 export default jsonRoute(async (event) => ({
   id: await noteOffer(

@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { setOfferDeleted } from '~~/server/services/purchase/haggle'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { setOfferDeleted } from '#server/places/leads/haggle'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!

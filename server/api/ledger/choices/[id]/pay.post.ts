@@ -1,9 +1,9 @@
-import { paymentSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { buildView } from '~~/server/services/buildView'
-import { payFor } from '~~/server/services/purchase/purchase'
+import { paymentSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { buildView } from '#server/context/readBuild'
+import { payFor } from '#server/places/ledger/purchase'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,9 +1,9 @@
-import { returnSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { buildView } from '~~/server/services/buildView'
-import { stepReturn } from '~~/server/services/purchase/purchase'
+import { returnSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { buildView } from '#server/context/readBuild'
+import { stepReturn } from '#server/places/ledger/purchase'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

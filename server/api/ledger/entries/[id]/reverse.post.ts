@@ -1,8 +1,8 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { reverseEntry } from '~~/server/services/purchase/ledgerEntries'
-import { ledgerView } from '~~/server/services/purchase/ledgerView'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { reverseEntry } from '#server/places/ledger/ledgerEntries'
+import { ledgerView } from '#server/places/ledger/ledgerView'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

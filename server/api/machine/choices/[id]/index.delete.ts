@@ -1,9 +1,9 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { changeChoice } from '~~/server/services/builds'
-import { buildView } from '~~/server/services/buildView'
-import { isInherited, setDropped } from '~~/server/services/variants'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { changeChoice } from '#server/places/builds/builds'
+import { buildView } from '#server/context/readBuild'
+import { isInherited, setDropped } from '#server/places/builds/variants'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,10 +1,10 @@
-import { choicePatchSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { stepChoice } from '~~/server/services/purchase/purchase'
-import { buildView } from '~~/server/services/buildView'
-import { changeInherited, isInherited } from '~~/server/services/variants'
+import { choicePatchSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { stepChoice } from '#server/places/ledger/purchase'
+import { buildView } from '#server/context/readBuild'
+import { changeInherited, isInherited } from '#server/places/builds/variants'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { setLookoutDeleted } from '~~/server/services/prices/lookouts'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { setLookoutDeleted } from '#server/places/prices/lookouts'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!

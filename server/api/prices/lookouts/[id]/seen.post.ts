@@ -1,9 +1,9 @@
 import { object } from 'yup'
-import { text } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { seeHit } from '~~/server/services/prices/lookouts'
+import { text } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { seeHit } from '#server/places/prices/lookouts'
 
 const schema = object({ leadId: text().required('a lead is needed') })
 

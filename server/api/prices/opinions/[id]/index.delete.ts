@@ -1,7 +1,7 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { setOpinionDeleted } from '~~/server/services/prices/notes'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { setOpinionDeleted } from '#server/places/prices/notes'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!

@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { setReadDeleted } from '~~/server/services/prices/notes'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { setReadDeleted } from '#server/places/prices/notes'
 
 export default jsonRoute(async (event) => {
   const id = getRouterParam(event, 'id')!

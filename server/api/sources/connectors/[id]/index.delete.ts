@@ -1,7 +1,7 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { changeConnector, connectorViews } from '~~/server/services/connectors/connectors'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { changeConnector, connectorViews } from '#server/places/sources/connectors/connectors'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,7 +1,7 @@
-import { connectorPatchSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { changeConnector, connectorViews } from '~~/server/services/connectors/connectors'
+import { connectorPatchSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { changeConnector, connectorViews } from '#server/places/sources/connectors/connectors'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,6 +1,6 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { changeConnector, connectorViews } from '~~/server/services/connectors/connectors'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { changeConnector, connectorViews } from '#server/places/sources/connectors/connectors'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -1,9 +1,9 @@
-import { CoreError } from '#core/coreError'
-import { rankedRoles } from '#core/worth/indexOfPart'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { worthView } from '~~/server/services/prices/worthView'
+import { CoreError } from '#core/errors/coreError'
+import { rankedRoles } from '#core/parts/indexOfPart'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { worthView } from '#server/places/prices/readWorth'
 
 export default jsonRoute(async (event) => {
   const role = rankedRoles.find((each) => each === getRouterParam(event, 'role'))

@@ -1,10 +1,10 @@
 import { array, object } from 'yup'
-import { oneOf, wholeFrom } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { setOverride } from '~~/server/services/market'
-import { priceView } from '~~/server/services/prices/priceViews'
+import { oneOf, wholeFrom } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { setOverride } from '#server/context/market'
+import { priceView } from '#server/places/prices/readPrices'
 
 const schema = object({
   recordIds: array().of(wholeFrom(1).required()).required().min(1).max(20_000),

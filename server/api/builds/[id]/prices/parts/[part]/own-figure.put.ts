@@ -1,9 +1,9 @@
-import { ownFigureSchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { setOwnFigure } from '~~/server/services/prices/notes'
-import { priceView } from '~~/server/services/prices/priceViews'
+import { ownFigureSchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { setOwnFigure } from '#server/places/prices/notes'
+import { priceView } from '#server/places/prices/readPrices'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

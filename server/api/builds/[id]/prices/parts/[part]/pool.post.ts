@@ -1,8 +1,8 @@
 import { array, object } from 'yup'
-import { text } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { recordPool } from '~~/server/services/market'
+import { text } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { recordPool } from '#server/context/market'
 
 const schema = object({ must: array().of(text().trim().required().max(60)).required().max(20) })
 

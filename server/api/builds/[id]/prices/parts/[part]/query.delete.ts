@@ -1,8 +1,8 @@
-import { useDatabase } from '~~/server/db/useDatabase'
-import { jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { setQuery } from '~~/server/services/market'
-import { priceView } from '~~/server/services/prices/priceViews'
+import { useDatabase } from '#server/db/useDatabase'
+import { jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { setQuery } from '#server/context/market'
+import { priceView } from '#server/places/prices/readPrices'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

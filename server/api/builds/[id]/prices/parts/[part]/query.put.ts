@@ -1,10 +1,10 @@
-import type { PartQuery } from '#core/market/queryForPart'
-import { querySchema } from '#shared/schemas/entities'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { setQuery } from '~~/server/services/market'
-import { priceView } from '~~/server/services/prices/priceViews'
+import type { PartQuery } from '#core/reading/titles/queryForPart'
+import { querySchema } from '#shared/entities'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { setQuery } from '#server/context/market'
+import { priceView } from '#server/places/prices/readPrices'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

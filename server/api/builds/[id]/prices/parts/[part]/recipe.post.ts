@@ -1,10 +1,10 @@
 import { object } from 'yup'
-import { text } from '#shared/schemas/fields'
-import { useDatabase } from '~~/server/db/useDatabase'
-import { bodyOf, jsonRoute } from '~~/server/http/jsonRoute'
-import { today } from '~~/server/http/today'
-import { applyRecipe } from '~~/server/services/prices/notes'
-import { priceView } from '~~/server/services/prices/priceViews'
+import { text } from '#shared/fields'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { today } from '#server/http/today'
+import { applyRecipe } from '#server/places/prices/notes'
+import { priceView } from '#server/places/prices/readPrices'
 
 const schema = object({ recipeId: text().required('choose a recipe') })
 
