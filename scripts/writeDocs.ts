@@ -1,5 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
-import { buildFileSchema, librarySchema } from '../shared/entities'
+import { buildFileSchema } from '#shared/builds/buildFile'
+import { librarySchema } from '#shared/parts/libraryFile'
 import { fitRulesTable } from './fitRulesTable'
 import { jsonSchemaOf } from './jsonSchema'
 

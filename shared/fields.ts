@@ -95,3 +95,23 @@ export function recordOf<T>(inner: Schema<T>, what: string) {
 export function texts() {
   return array().of(text().defined().max(200)).max(500)
 }
+
+/** The name of a thing: needed, trimmed, up to 120 characters. */
+export function name() {
+  return text().trim().required('${path} is needed').max(120)
+}
+
+/** A line of free text, empty where nothing was typed. */
+export function line(max = 300) {
+  return text().max(max).default('')
+}
+
+/** The id of a row. */
+export function idText() {
+  return text().required().max(120)
+}
+
+/** A frame rate: above 0, up to 2 000. */
+export function rate() {
+  return finite().moreThan(0, '${path} must be more than 0').max(2000)
+}

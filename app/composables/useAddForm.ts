@@ -1,5 +1,5 @@
 import { ValidationError, type Schema } from 'yup'
-import type { LibraryView } from '#shared/views'
+import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
 
 /**

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BuildStrip as Strip } from '#shared/views'
+import type { BuildStrip as Strip } from '#shared/builds/views'
 import { request, RequestError } from '~/utils/request'
 
 /** Builds: which machine needs me today? */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { machineRulesSchema } from '#shared/entities'
+import { machineRulesSchema } from '#shared/brief/schemas'
 import { defaultAnswerDays } from '#core/supply/risk/silence'
-import type { BriefInput } from '#shared/entities'
-import type { LibraryView } from '#shared/views'
+import type { BriefInput } from '#shared/brief/schemas'
+import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
 
 const library = ref<LibraryView | null>(null)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { factKinds, factsOfRole, factText } from '#core/parts/facts'
 import { partLabel, roleNames, roles, type Part, type Role } from '#core/parts/part'
-import type { LibraryView } from '#shared/views'
+import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
 
 /** Parts: the library behind all builds. Search, filter, compare, add, change, copy; JSON in and out. */

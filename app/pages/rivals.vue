@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { needNames } from '#core/parts/part'
 import { missingFacts, unknownRival } from '#core/comparison/components/rivalFacts'
-import type { LibraryView, RivalView } from '#shared/views'
+import type { LibraryView } from '#shared/parts/views'
+import type { RivalView } from '#shared/rivals/views'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 

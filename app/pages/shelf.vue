@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import type { LibraryView, ShelfView } from '#shared/views'
+import type { LibraryView } from '#shared/parts/views'
+import type { ShelfView } from '#shared/shelf/views'
 import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { protections } from '#core/supply/risk/faultRisk'
-import { sourceSchema } from '#shared/entities'
+import { sourceSchema } from '#shared/sources/schemas'
 import { slug } from '#shared/text/slug'
 import { amount } from '~/utils/show'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel } from '@headlessui/vue'
 import { useEventListener } from '@vueuse/core'
-import type { LeadInboxView, LibraryView } from '#shared/views'
+import type { LeadInboxView } from '#shared/leads/views'
+import type { LibraryView } from '#shared/parts/views'
 import { roleNames } from '#core/parts/part'
 import { request } from '~/utils/request'
 import { searchIndex, type Found } from './searchIndex'

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
-import type { BuildView, ChoiceView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { ChoiceView } from '#shared/machine/views'
 import { request } from '~/utils/request'
 
 export interface LastChange {

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { SessionView } from '#shared/views'
+import type { SessionView } from '#shared/builds/views'
 import { request } from '~/utils/request'
 
 /** The date taken for today and the builds; what every page needs. */

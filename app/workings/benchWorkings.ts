@@ -1,6 +1,7 @@
 import { estimateAssumptions } from '#core/performance/model/estimateFrameRate'
 import { frameModel } from '#core/performance/model/frameTime'
-import type { BenchTarget, BuildView, RunView, TargetView } from '#shared/views'
+import type { BenchTarget, RunView, TargetView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
 import { percent, signedPercent } from '~/utils/show'
 import type { Working, WorkingLine } from './working'
 

@@ -1,4 +1,4 @@
-import type { CapSplitView, CapView } from '#shared/views'
+import type { CapSplitView, CapView } from '#shared/brief/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
 

@@ -1,4 +1,4 @@
-import type { HaggleView, LeadView } from '#shared/views'
+import type { HaggleView, LeadView } from '#shared/leads/views'
 import { amount } from '~/utils/show'
 import type { Working } from './working'
 

@@ -1,7 +1,7 @@
 import { countsAgainst } from '#core/reading/listings/completeness'
 import { roleNames } from '#core/parts/part'
 import { faultSignNames, type FaultAssumptions } from '#core/supply/risk/faultRisk'
-import type { LeadView } from '#shared/views'
+import type { LeadView } from '#shared/leads/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
 

@@ -1,5 +1,5 @@
 import { resaleDefaults } from '#core/ledger/resale'
-import type { LedgerView } from '#shared/views'
+import type { LedgerView } from '#shared/ledger/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
 

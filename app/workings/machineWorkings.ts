@@ -1,4 +1,4 @@
-import type { MachineView, StepsView, StepView } from '#shared/views'
+import type { MachineView, StepsView, StepView } from '#shared/machine/views'
 import { loadStates } from '#core/machine/power/wallDraw'
 import { supplyRuleText } from '#core/machine/power/supplySize'
 import { amount, signedAmount, signedPercent } from '~/utils/show'

@@ -1,5 +1,5 @@
 import type { NewOrUsed } from '#core/supply/ways/newOrUsed'
-import type { OfferView } from '#shared/views'
+import type { OfferView } from '#shared/prices/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
 

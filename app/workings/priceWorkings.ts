@@ -1,4 +1,4 @@
-import type { PriceBrief, PriceView } from '#shared/views'
+import type { PriceBrief, PriceView } from '#shared/prices/views'
 import { amount, percent, shortDate, signedAmount, signedPercent } from '~/utils/show'
 import type { Working } from './working'
 

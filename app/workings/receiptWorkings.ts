@@ -6,7 +6,8 @@ import {
   type ReceiptTotals,
   type Scope,
 } from '#core/ledger/receipt'
-import type { BuildView, ChoiceView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { ChoiceView } from '#shared/machine/views'
 import { amount, percent } from '~/utils/show'
 import type { FigureKind, Working } from './working'
 

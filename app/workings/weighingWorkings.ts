@@ -1,6 +1,6 @@
 import type { LikeForLikeStep } from '#core/comparison/adjustments/likeForLike'
 import type { MachineRate } from '#core/comparison/weighedMachine'
-import type { WeighedView } from '#shared/views'
+import type { WeighedView } from '#shared/scales/views'
 import { amount } from '~/utils/show'
 import type { Working, WorkingLine } from './working'
 

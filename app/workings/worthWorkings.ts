@@ -1,5 +1,5 @@
 import { inUnits } from '#core/money/formatAmount'
-import type { WorthRow, WorthView } from '#shared/views'
+import type { WorthRow, WorthView } from '#shared/prices/views'
 import { amount, percent, signedPercent } from '~/utils/show'
 import type { Working } from './working'
 

@@ -2,7 +2,12 @@ import { and, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { noRate, rateTable } from '#core/money/rates'
 import type { Queryable } from '../db/client'
-import { buildRivals, builds, choices, exchangeRates, leads, rivals } from '../db/schema'
+import { buildRivals } from '../db/schema/scales'
+import { builds } from '../db/schema/builds'
+import { choices } from '../db/schema/machine'
+import { exchangeRates } from '../db/schema/prices'
+import { leads } from '../db/schema/leads'
+import { rivals } from '../db/schema/rivals'
 
 /**
  * Refuses (`no-rate`) a state in which a build could not be reckoned: a chosen lead or rival in a currency without a

@@ -1,9 +1,10 @@
+import type { BuildRow } from '#server/context/findBuild'
 import { and, eq, isNull } from 'drizzle-orm'
 import type { Database } from '../db/client'
-import { builds, choices } from '../db/schema'
+import { builds } from '../db/schema/builds'
+import { choices } from '../db/schema/machine'
 
 type ChoiceRow = typeof choices.$inferSelect
-type BuildRow = typeof builds.$inferSelect
 const deepest = 5
 
 /**

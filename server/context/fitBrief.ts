@@ -1,20 +1,20 @@
+import type { BuildRow } from '#server/context/findBuild'
 import type { FitBrief } from '#core/machine/fit/finding'
-import type { builds } from '../db/schema'
-import { machineRulesSchema } from '#shared/entities'
+import { machineRulesSchema } from '#shared/brief/schemas'
 import { defaultSupplyRule } from '#core/machine/power/supplySize'
-import type { MachineRules } from '#shared/types'
+import type { MachineRules } from '#shared/brief/houseRules'
 
-type BuildRow = Pick<typeof builds.$inferSelect, 'houseRules' | 'needs'>
+type Rules = Pick<BuildRow, 'houseRules' | 'needs'>
 
 /** The house's rules about the machine, with the defaults where a build says nothing; `tariff` in minor units. */
-export function machineRules({ houseRules }: BuildRow): MachineRules {
+export function machineRules({ houseRules }: Rules): MachineRules {
   if (houseRules.machine) return houseRules.machine
   const { tariff: _tariff, supplyRule: _rule, ...rest } = machineRulesSchema.getDefault()
   return { ...rest, supplyRule: defaultSupplyRule, tariff: 14 } as unknown as MachineRules
 }
 
 /** What the fit check wants to know of a build. */
-export function fitBriefOf(build: BuildRow, today: string): FitBrief {
+export function fitBriefOf(build: Rules, today: string): FitBrief {
   const {
     supplyRule,
     roomC,

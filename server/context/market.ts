@@ -8,10 +8,12 @@ import { streetPrice, type Override, type StreetPrice } from '#core/pricing/stre
 import type { Part } from '#core/parts/part'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import type { CalendarDate } from '#core/time/calendarDate'
-import type { HouseRules } from '#shared/types'
+import type { HouseRules } from '#shared/brief/houseRules'
 import type { Database, Queryable } from '../db/client'
-import { exchangeRates, parts, recordOverrides, shopPrices, soldRecords, sources } from '../db/schema'
-import { NotFoundError } from '../http/errors'
+import { exchangeRates, recordOverrides, shopPrices, soldRecords } from '../db/schema/prices'
+import { parts } from '../db/schema/parts'
+import { sources } from '../db/schema/sources'
+import { NotFoundError } from '#server/errors'
 import { performanceChanged } from './performance'
 
 /**

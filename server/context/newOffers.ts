@@ -1,7 +1,7 @@
 import { convertAmount, rateTable } from '#core/money/rates'
 import { landedCost } from '#core/supply/landed/landedCost'
 import { shopRhythm } from '#core/pricing/shops/shopRhythm'
-import type { OfferView } from '#shared/views'
+import type { OfferView } from '#shared/prices/views'
 import type { Market } from './market'
 
 /** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. */

@@ -7,7 +7,8 @@ import { noReadings, plainConditions, type FrameRun } from '#core/performance/ru
 import type { Workload } from '#core/performance/model/workload'
 import type { PartFacts } from '#core/parts/part'
 import type { Database, Queryable } from '../db/client'
-import { parts, runs } from '../db/schema'
+import { parts } from '../db/schema/parts'
+import { runs } from '../db/schema/bench'
 import { loadWorkloads } from './workloads'
 
 export type RunRow = typeof runs.$inferSelect

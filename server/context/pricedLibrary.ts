@@ -1,11 +1,11 @@
+import type { BuildRow } from '#server/context/findBuild'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { faultAssumptions } from '#core/supply/risk/faultRisk'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
-import type { builds } from '../db/schema'
 import { readStreetPrice, type Market } from './market'
 import { newOffers } from './newOffers'
 
-type BuildToPrice = Pick<typeof builds.$inferSelect, 'currency' | 'houseRules'>
+type BuildToPrice = Pick<BuildRow, 'currency' | 'houseRules'>
 
 /** Every part of the library at what it costs today: used at the builder's patience or new, whichever the house and the risk advise. Parts without a price are left out. Kept as long as the market stands. */
 export function pricedLibrary(market: Market, build: BuildToPrice, today: string): readonly PricedPart[] {

@@ -1,4 +1,5 @@
-import { and, desc, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm'
+import { findBuild } from '#server/context/findBuild'
+import { and, desc, eq, inArray, isNotNull, or } from 'drizzle-orm'
 import { checkFit, type FitReport } from '#core/machine/fit/checkFit'
 import { expandDonors } from '#core/parts/expandDonors'
 import { paidByChoice } from '#core/ledger/ledger'
@@ -9,10 +10,14 @@ import { evidenceAt } from '#core/performance/fitting/limitEvidence'
 import { frameMachineOf, machinePair } from '#core/performance/model/machineOf'
 import { excludedBecause } from '#core/performance/runs/run'
 import { receipt } from '#core/ledger/receipt'
-import type { BuildView, TargetView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { TargetView } from '#shared/bench/views'
 import type { Database } from '../db/client'
-import { builds, choices, ledgerEntries, shelf, targets } from '../db/schema'
-import { NotFoundError } from '../http/errors'
+import { choices } from '../db/schema/machine'
+import { ledgerEntries } from '../db/schema/ledger'
+import { shelf } from '../db/schema/shelf'
+import { targets } from '../db/schema/brief'
+import { NotFoundError } from '#server/errors'
 import { titlesOf } from '../places/leads/readLeads'
 import { valuedLeads } from './valuedLeads'
 import { useMarket } from './market'
@@ -50,11 +55,7 @@ async function readBuild(
   toWeigh: BuildToWeigh
   scales: Parameters<typeof weighBuild>[2]
 }> {
-  const [build] = await db
-    .select()
-    .from(builds)
-    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const build = await findBuild(db, buildId)
   const [market, performance, targetRows, choiceRows, removed] = await Promise.all([
     useMarket(db),
     usePerformance(db),

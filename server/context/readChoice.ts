@@ -1,3 +1,4 @@
+import type { BuildRow } from '#server/context/findBuild'
 import {
   chanceOfAllHunts,
   chancesPerDay,
@@ -11,15 +12,15 @@ import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames, type Part } from '#core/parts/part'
 import type { ReceiptLine } from '#core/ledger/receipt'
 import { daysBetween } from '#core/time/calendarDate'
-import type { BuildView, ChoiceView } from '#shared/views'
-import type { builds, choices, shelf } from '../db/schema'
+import type { BuildView } from '#shared/builds/views'
+import type { ChoiceView } from '#shared/machine/views'
+import type { choices } from '../db/schema/machine'
+import type { shelf } from '../db/schema/shelf'
 import { houseRuleBreaches } from '../places/leads/readLeads'
 import type { ValuedLead } from './valuedLeads'
 import { newPriceIn, readStreetPrice, streetAt, type Market } from './market'
 import { newOffers } from './newOffers'
 import type { arrivalsOf } from '../places/ledger/arrivals'
-
-type BuildRow = typeof builds.$inferSelect
 
 /** What choices are read against. */
 export interface ChoiceContext {

@@ -1,8 +1,13 @@
 import { eq, isNull } from 'drizzle-orm'
 import { partLabel } from '#core/parts/part'
-import type { LibraryView } from '#shared/views'
+import type { LibraryView } from '#shared/parts/views'
 import type { Database } from '../db/client'
-import { builds, choices, parts, rivals, shelf, sources } from '../db/schema'
+import { builds } from '../db/schema/builds'
+import { choices } from '../db/schema/machine'
+import { parts } from '../db/schema/parts'
+import { rivals } from '../db/schema/rivals'
+import { shelf } from '../db/schema/shelf'
+import { sources } from '../db/schema/sources'
 import { loadWorkloads } from './workloads'
 
 /** The libraries behind all builds. */

@@ -1,3 +1,4 @@
+import type { BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import { valueLead, type LeadContext, type LeadValue } from '#core/supply/leads/valueLead'
@@ -11,10 +12,14 @@ import { beyondHousehold } from '#core/supply/landed/householdLimits'
 import { tripShares } from '#core/supply/orders/sharedTrip'
 import type { SourceTerms } from '#core/supply/landed/landedCost'
 import type { Database } from '../db/client'
-import { builds, choices, codes, leads, leadThings, rebates, sources, trips } from '../db/schema'
+import { builds } from '../db/schema/builds'
+import { choices } from '../db/schema/machine'
+import { codes, leads, leadThings, rebates } from '../db/schema/leads'
+import { sources } from '../db/schema/sources'
+import { trips } from '../db/schema/ledger'
 import { streetAt, type Market } from './market'
 
-export type BuildToValue = Pick<typeof builds.$inferSelect, 'id' | 'currency' | 'houseRules'>
+export type BuildToValue = Pick<BuildRow, 'id' | 'currency' | 'houseRules'>
 export type LeadRow = typeof leads.$inferSelect & {
   things: { partId: string; quantity: number; plan: LotPlan }[]
 }

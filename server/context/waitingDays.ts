@@ -2,7 +2,7 @@ import { and, eq, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import { daysWaiting } from '#core/supply/risk/silence'
 import type { Database } from '../db/client'
-import { leads, offers } from '../db/schema'
+import { leads, offers } from '../db/schema/leads'
 
 /** Open leads whose seller owes a word, and for how many days. */
 export async function waitingDays(

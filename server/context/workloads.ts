@@ -1,6 +1,6 @@
 import type { Workload } from '#core/performance/model/workload'
 import type { Database } from '../db/client'
-import { workloads } from '../db/schema'
+import { workloads } from '../db/schema/work'
 
 /** All workloads, in the shape core wants. */
 export async function loadWorkloads(db: Pick<Database, 'select'>): Promise<Workload[]> {

@@ -2,9 +2,8 @@ import { mkdirSync } from 'node:fs'
 import { dirname, resolve } from 'node:path'
 import { createClient, type Client } from '@libsql/client'
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
-import * as schema from './schema'
 
-export type Database = LibSQLDatabase<typeof schema>
+export type Database = LibSQLDatabase
 /** The database itself or a transaction on it. */
 export type Queryable = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'run'>
 
@@ -27,5 +26,5 @@ export async function openDatabase(url: string): Promise<OpenDatabase> {
   const client = createClient({ url: file ? `file:${file}` : url })
   if (file) await client.execute('PRAGMA journal_mode = WAL')
   await client.execute('PRAGMA foreign_keys = ON')
-  return { client, db: drizzle(client, { schema, casing: 'snake_case' }), file }
+  return { client, db: drizzle(client, { casing: 'snake_case' }), file }
 }

@@ -1,13 +1,11 @@
 import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors/coreError'
+import { NotFoundError } from '../errors'
 
 /** What every refused request gets. */
 export interface ErrorBody {
   readonly error: { readonly code: string; readonly message: string; readonly path: string }
 }
-
-/** A thing that is asked for and is not there. */
-export class NotFoundError extends Error {}
 
 /** Turns an error into a status and a body; only bad input and absences are told apart, the rest is ours. */
 export function errorAnswer(error: unknown): { status: number; body: ErrorBody } {

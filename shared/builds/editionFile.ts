@@ -1,5 +1,5 @@
 import { array, object, type InferType } from 'yup'
-import { houseRulesSchema } from '../entities'
+import { houseRulesSchema } from '../brief/schemas'
 import { currencyCode, finite, oneOf, text } from '../fields'
 
 const amount = () => finite().integer('${path} must be whole minor units').required()

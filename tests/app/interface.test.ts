@@ -12,7 +12,9 @@ import {
 } from '~/places/prices/state/triage'
 import { searchIndex } from '~/shell/searchIndex'
 import { dayNumber } from '#core/time/calendarDate'
-import type { BuildStrip, LeadView, RecordView } from '#shared/views'
+import type { BuildStrip } from '#shared/builds/views'
+import type { LeadView } from '#shared/leads/views'
+import type { RecordView } from '#shared/prices/views'
 
 const record = (id: number, change: Partial<RecordView> = {}): RecordView => ({
   id,

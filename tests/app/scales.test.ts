@@ -5,8 +5,10 @@ import { changedSettings } from '~/places/scales/state/settings'
 import { cardCost, turnings, weighChanged, withCard } from '~/places/scales/state/turning'
 import { likeForLike } from '#core/comparison/adjustments/likeForLike'
 import type { WeighedMachine } from '#core/comparison/weighedMachine'
-import { rivalSchema, weighingSchema } from '#shared/entities'
-import type { BuildView, WeighedView } from '#shared/views'
+import { rivalSchema } from '#shared/rivals/schemas'
+import { weighingSchema } from '#shared/scales/schemas'
+import type { BuildView } from '#shared/builds/views'
+import type { WeighedView } from '#shared/scales/views'
 import { machine, rate, terms, workload } from '../core/comparison/machines'
 
 /** The logic behind the screens of Scales, without a browser. */

@@ -1,22 +1,20 @@
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import {
-  briefSchema,
-  choiceSchema,
-  librarySchema,
-  runSchema,
-  workResultSchema,
-  workTaskSchema,
-} from '#shared/entities'
+import { briefSchema } from '#shared/brief/schemas'
+import { choiceSchema } from '#shared/machine/schemas'
+import { librarySchema } from '#shared/parts/libraryFile'
+import { runSchema } from '#shared/bench/schemas'
+import { workResultSchema, workTaskSchema } from '#shared/work/schemas'
 import { catalogue } from '../../demo/catalogue'
 import type { OpenDatabase } from '#server/db/client'
 import { migrate } from '#server/db/migrate'
 import { openDatabase } from '#server/db/client'
 import { benchView } from '#server/places/bench/readBench'
-import { addChoice, createBuild } from '#server/places/builds/builds'
+import { addChoice } from '#server/places/machine/choices'
+import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/context/readBuild'
-import { importLibrary } from '#server/context/libraryFile'
+import { importLibrary } from '#server/places/parts/importLibrary'
 import { payFor } from '#server/places/ledger/purchase'
 import { addRun, frameLogBytes, importRuns, keepFrameLog, patchRun } from '#server/places/bench/runs'
 import { addTask, addWorkResult, setWorkResultDeleted } from '#server/places/work/work'

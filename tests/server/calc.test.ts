@@ -3,7 +3,8 @@ import { ValidationError } from 'yup'
 import { calcLandedCost } from '#server/calc/landedCostCalc'
 import { calcLot } from '#server/calc/lotCalc'
 import { calcStreetPrice } from '#server/calc/streetPriceCalc'
-import { errorAnswer, NotFoundError } from '#server/http/errors'
+import { errorAnswer } from '#server/http/errors'
+import { NotFoundError } from '#server/errors'
 import { CoreError } from '#core/errors/coreError'
 import {
   landedCostRequest,

@@ -9,26 +9,20 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { demoFiles, demoSeed } from '../../demo/files'
 import { demoToday } from '../../demo/trade'
 import type { OpenDatabase } from '#server/db/client'
-import {
-  connectors,
-  imports,
-  leadAsks,
-  leads,
-  leadThings,
-  polls,
-  shopPrices,
-  soldRecords,
-} from '#server/db/schema'
+import { connectors, imports, polls } from '../../server/db/schema/sources'
+import { leadAsks, leads, leadThings } from '../../server/db/schema/leads'
+import { shopPrices, soldRecords } from '../../server/db/schema/prices'
 import { guardedOutside, isPublic, type Outside } from '#server/outside/guardedFetch'
 import { connectorViews, createConnector } from '#server/places/sources/connectors/connectors'
 import { nextDue } from '#server/places/sources/connectors/nextDue'
 import { poll, pollDue, resumePolls } from '#server/places/sources/connectors/poll'
-import { importLibrary } from '#server/context/libraryFile'
+import { importLibrary } from '#server/places/parts/importLibrary'
 import { leadInput, updateLead } from '#server/places/leads/leads'
 import { StandInMarket } from '../../standins/market'
 import { standInServer } from '../../standins/server'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
-import { leadSchema, librarySchema } from '#shared/entities'
+import { leadSchema } from '#shared/leads/schemas'
+import { librarySchema } from '#shared/parts/libraryFile'
 
 /** Connectors against a real database file and real HTTP. */
 const folder = temporaryFolder()

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest'
 import { demoFiles } from '../../demo/files'
 import { jsonSchemaOf } from '../../scripts/jsonSchema'
 import { fitRulesTable } from '../../scripts/fitRulesTable'
-import { buildFileSchema, librarySchema } from '#shared/entities'
+import { buildFileSchema } from '#shared/builds/buildFile'
+import { librarySchema } from '#shared/parts/libraryFile'
 
 /** Every stored format ever shipped stays here with an example, and still loads. */
 describe('published formats', () => {

@@ -1,9 +1,10 @@
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { briefSchema, librarySchema } from '#shared/entities'
+import { briefSchema } from '#shared/brief/schemas'
+import { librarySchema } from '#shared/parts/libraryFile'
 import type { Database } from '#server/db/client'
 import { createBuild } from '#server/places/builds/builds'
-import { importLibrary } from '#server/context/libraryFile'
+import { importLibrary } from '#server/places/parts/importLibrary'
 import { importRecordsText } from './importText'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
 

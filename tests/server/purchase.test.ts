@@ -3,11 +3,14 @@ import { join } from 'node:path'
 import { eq } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { OpenDatabase } from '#server/db/client'
-import { choices, ledgerEntries, rebates } from '#server/db/schema'
-import { addChoice, createBuild } from '#server/places/builds/builds'
+import { choices } from '../../server/db/schema/machine'
+import { ledgerEntries } from '../../server/db/schema/ledger'
+import { rebates } from '../../server/db/schema/leads'
+import { addChoice } from '#server/places/machine/choices'
+import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/context/readBuild'
 import { createLead } from '#server/places/leads/leads'
-import { importLibrary } from '#server/context/libraryFile'
+import { importLibrary } from '#server/places/parts/importLibrary'
 import { buildCalendar } from '#server/places/ledger/calendar'
 import { haggleView, noteOffer, setOfferDeleted } from '#server/places/leads/haggle'
 import { addEntry, reverseEntry } from '#server/places/ledger/ledgerEntries'
@@ -23,14 +26,11 @@ import {
 } from '#server/places/ledger/purchase'
 import { importRecordsText } from './importText'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
-import {
-  arrivalSchema,
-  briefSchema,
-  choiceSchema,
-  entrySchema,
-  leadSchema,
-  librarySchema,
-} from '#shared/entities'
+import { arrivalSchema, entrySchema } from '#shared/ledger/schemas'
+import { briefSchema } from '#shared/brief/schemas'
+import { choiceSchema } from '#shared/machine/schemas'
+import { leadSchema } from '#shared/leads/schemas'
+import { librarySchema } from '#shared/parts/libraryFile'
 
 /** From an offer to the ledger, against a real database file. */
 const folder = temporaryFolder()

@@ -1,12 +1,18 @@
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { briefSchema, choiceSchema, librarySchema, rivalSchema, weighingSchema } from '#shared/entities'
+import { briefSchema } from '#shared/brief/schemas'
+import { choiceSchema } from '#shared/machine/schemas'
+import { librarySchema } from '#shared/parts/libraryFile'
+import { rivalSchema } from '#shared/rivals/schemas'
+import { weighingSchema } from '#shared/scales/schemas'
 import { editionHtml, editionMarkdown } from '#core/files/editions/editionText'
 import { catalogue } from '../../demo/catalogue'
 import { demoWorkloads } from '../../demo/trade'
 import type { OpenDatabase } from '#server/db/client'
-import { addChoice, createBuild, setRivals } from '#server/places/builds/builds'
+import { addChoice } from '#server/places/machine/choices'
+import { createBuild } from '#server/places/builds/builds'
+import { setRivals } from '#server/places/scales/setRivals'
 import { buildView } from '#server/context/readBuild'
 import { exportBuild, importBuild } from '#server/places/builds/buildFile'
 import {
@@ -17,14 +23,9 @@ import {
   readEditionFile,
   setEditionDeleted,
 } from '#server/places/builds/editions'
-import { importLibrary } from '#server/context/libraryFile'
-import {
-  changeRival,
-  createRival,
-  importRivals,
-  rivalOf,
-  setRivalDeleted,
-} from '#server/places/parts/libraryDeeds'
+import { importLibrary } from '#server/places/parts/importLibrary'
+import { changeRival, createRival, rivalOf, setRivalDeleted } from '#server/places/rivals/rivals'
+import { importRivals } from '#server/places/rivals/importRivals'
 import { findMatch, matchContext, openAsVariant } from '#server/places/scales/match'
 import { readRivalPage } from '#server/places/rivals/rivalPages'
 import { saveWeighing } from '#server/places/scales/scalesSettings'

@@ -3,30 +3,28 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { openDatabase, type OpenDatabase } from '#server/db/client'
 import { migrate } from '#server/db/migrate'
-import {
-  addChoice,
-  briefOf,
-  changeChoice,
-  createBuild,
-  saveBrief,
-  setBuildDeleted,
-  setRivals,
-} from '#server/places/builds/builds'
+import { addChoice, changeChoice } from '#server/places/machine/choices'
+import { briefOf, saveBrief } from '#server/places/brief/brief'
+import { createBuild, setBuildDeleted } from '#server/places/builds/builds'
+import { setRivals } from '#server/places/scales/setRivals'
 import { exportBuild, importBuild } from '#server/places/builds/buildFile'
 import { buildView } from '#server/context/readBuild'
 import { importSoldRecords } from '#server/places/prices/importRecords'
 import { importLeads } from '#server/places/leads/importLeads'
 import { importShopPrices } from '#server/places/prices/importShopPrices'
 import { createLead, leadInput, updateLead } from '#server/places/leads/leads'
-import { importLibrary } from '#server/context/libraryFile'
+import { importLibrary } from '#server/places/parts/importLibrary'
 import { leadViews } from '#server/places/leads/readLeads'
 import { setOverride, setQuery } from '#server/context/market'
 import { priceView } from '#server/places/prices/readPrices'
 import { buildMarkdown, linesCsv } from '#server/places/builds/shareBuild'
-import { soldRecords } from '#server/db/schema'
+import { soldRecords } from '../../server/db/schema/prices'
 import { migrations, openTestDatabase, temporaryFolder } from './testDatabase'
 import { quantileByDefinition } from '../core/pricing/secondMethod'
-import { briefSchema, buildFileSchema, leadSchema, librarySchema } from '#shared/entities'
+import { briefSchema } from '#shared/brief/schemas'
+import { buildFileSchema } from '#shared/builds/buildFile'
+import { librarySchema } from '#shared/parts/libraryFile'
+import { leadSchema } from '#shared/leads/schemas'
 
 /** The services against a real database file. */
 const folder = temporaryFolder()

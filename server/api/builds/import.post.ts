@@ -1,4 +1,4 @@
-import { buildFileSchema } from '#shared/entities'
+import { buildFileSchema } from '#shared/builds/buildFile'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,4 +1,4 @@
-import { briefSchema } from '#shared/entities'
+import { briefSchema } from '#shared/brief/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

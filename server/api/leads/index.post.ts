@@ -1,4 +1,4 @@
-import { leadSchema } from '#shared/entities'
+import { leadSchema } from '#shared/leads/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { createLead } from '#server/places/leads/leads'

@@ -3,7 +3,7 @@ import { roles } from '#core/parts/part'
 import { oneOf } from '#shared/fields'
 import { useDatabase } from '#server/db/useDatabase'
 import { jsonRoute } from '#server/http/jsonRoute'
-import { exportParts } from '#server/places/parts/libraryDeeds'
+import { exportParts } from '#server/places/parts/parts'
 
 const schema = object({ role: oneOf(roles) })
 

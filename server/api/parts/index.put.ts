@@ -1,6 +1,6 @@
-import { partSchema } from '#shared/entities'
+import { partSchema } from '#shared/parts/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
-import { savePart } from '#server/places/parts/libraryDeeds'
+import { savePart } from '#server/places/parts/parts'
 
 export default jsonRoute(async (event) => savePart(await useDatabase(), await bodyOf(event, partSchema)))

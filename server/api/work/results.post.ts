@@ -1,4 +1,4 @@
-import { workResultSchema } from '#shared/entities'
+import { workResultSchema } from '#shared/work/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,4 +1,4 @@
-import { workTaskSchema } from '#shared/entities'
+import { workTaskSchema } from '#shared/work/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { addTask } from '#server/places/work/work'

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm'
-import type { BuildView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
 import type { Queryable } from '#server/db/client'
-import { forecasts } from '#server/db/schema'
+import { forecasts } from '#server/db/schema/bench'
 import { newId } from '#server/db/ids'
 
 /** Freezes what the targets of a build are estimated at, where that has not been done for these very parts. Called when a CPU or a card is paid for. */

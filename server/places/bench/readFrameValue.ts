@@ -1,3 +1,4 @@
+import type { BuildRow } from '#server/context/findBuild'
 import { and, eq, isNull, ne } from 'drizzle-orm'
 import { roleNames } from '#core/parts/part'
 import { geometricMean } from '#core/performance/runs/beforeAfter'
@@ -7,9 +8,10 @@ import { frameValue, type ValuedMachine } from '#core/performance/model/frameVal
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import { likeForLike } from '#core/comparison/adjustments/likeForLike'
 import { baseMachines, supplyFor } from '#core/machine/upgrades/baseMachines'
-import type { BenchView, BuildView } from '#shared/views'
+import type { BenchView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
 import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema'
+import { builds } from '#server/db/schema/builds'
 import { buildView } from '#server/context/readBuild'
 import type { Market } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
@@ -107,12 +109,7 @@ function lacks({ parts, emptyRoles, receipt }: BuildView): string | null {
 }
 
 /** Whole machines from the library at street prices: a base around each CPU, a card, a supply strong enough. */
-function libraryMachines(
-  view: BuildView,
-  market: Market,
-  build: typeof builds.$inferSelect,
-  today: string,
-): ValuedMachine[] {
+function libraryMachines(view: BuildView, market: Market, build: BuildRow, today: string): ValuedMachine[] {
   const priced = pricedLibrary(market, build, today)
   const cards = priced.filter(
     ({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined,

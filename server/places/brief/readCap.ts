@@ -6,13 +6,13 @@ import { baseMachines, supplyFor, type BaseMachine } from '#core/machine/upgrade
 import { capSplits, type CapOption } from '#core/machine/upgrades/capSplit'
 import { eq } from 'drizzle-orm'
 import type { Part } from '#core/parts/part'
-import type { CapSplitView, CapView } from '#shared/views'
+import type { CapSplitView, CapView } from '#shared/brief/views'
 import type { Database } from '#server/db/client'
-import { targets } from '#server/db/schema'
+import { targets } from '#server/db/schema/brief'
 import { useMarket } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 import { usePerformance } from '#server/context/performance'
-import { findBuild } from '../prices/readPrices'
+import { findBuild } from '#server/context/findBuild'
 
 /** The best pair, and the best one that puts the money differently: around another base machine. */
 function bestAndNext<Split extends { readonly base: BaseMachine }>(splits: readonly Split[]): Split[] {

@@ -1,24 +1,26 @@
 import { and, eq, inArray } from 'drizzle-orm'
 import { toDecimal } from '#core/money/decimal'
-import type { BuildFile, LibraryFile, SourceInput } from '#shared/entities'
+import type { BuildFile } from '#shared/builds/buildFile'
+import type { LibraryFile } from '#shared/parts/libraryFile'
+import type { SourceInput } from '#shared/sources/schemas'
 import type { Database } from '#server/db/client'
-import {
-  buildRivals,
-  builds,
-  choices,
-  exchangeRates,
-  leads,
-  parts,
-  rivalRates,
-  rivals,
-  shelf,
-  sources,
-} from '#server/db/schema'
-import { briefOf, insertBuild, insertChoice } from './builds'
+import { buildRivals } from '#server/db/schema/scales'
+import { builds } from '#server/db/schema/builds'
+import { choices } from '#server/db/schema/machine'
+import { exchangeRates } from '#server/db/schema/prices'
+import { leads } from '#server/db/schema/leads'
+import { parts } from '#server/db/schema/parts'
+import { rivalRates, rivals } from '#server/db/schema/rivals'
+import { shelf } from '#server/db/schema/shelf'
+import { sources } from '#server/db/schema/sources'
+import { briefOf } from '../brief/brief'
+import { insertBuild } from './builds'
+import { insertChoice } from '../machine/choices'
 import { choiceRowsOf } from '#server/context/choicesOf'
 import { assertReckonable } from '#server/context/assertCalculable'
 import { leadInput } from '../leads/leads'
-import { insertLibrary, rivalInput } from '#server/context/libraryFile'
+import { insertLibrary } from '../parts/importLibrary'
+import { rivalInput } from '../rivals/rivalRow'
 import { marketChanged } from '#server/context/market'
 import { exportPurchases, importPurchases } from '../ledger/purchaseFile'
 import { loadWorkloads } from '#server/context/workloads'

@@ -3,7 +3,7 @@ import { toDecimal } from '#core/money/decimal'
 import { scopeNames } from '#core/ledger/receipt'
 import { csvTable } from '#core/files/export/csvCell'
 import { markdownText } from '#core/files/export/markdownText'
-import type { BuildView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
 
 /** The lines of a build as CSV. */
 export function linesCsv(view: BuildView): string {

@@ -1,27 +1,20 @@
-import { and, eq, isNull, max } from 'drizzle-orm'
+import { findBuild } from '#server/context/findBuild'
+import { eq, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import type { ChoiceInput } from '#shared/entities'
-import type { VariantsView } from '#shared/views'
+import type { ChoiceInput } from '#shared/machine/schemas'
+import type { VariantsView } from '#shared/builds/views'
 import type { Database, Queryable } from '#server/db/client'
-import { buildRivals, builds, choices, targets } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { buildRivals } from '#server/db/schema/scales'
+import { builds } from '#server/db/schema/builds'
+import { choices } from '#server/db/schema/machine'
+import { targets } from '#server/db/schema/brief'
+import { NotFoundError } from '#server/errors'
 import { buildView } from '#server/context/readBuild'
 import { choiceRowsOf } from '#server/context/choicesOf'
 import { newId } from '#server/db/ids'
 
 /** Variants of a build: the same machine but for some choices, or in another region. */
-
-type BuildRow = typeof builds.$inferSelect
-
-async function buildRow(db: Pick<Database, 'select'>, id: string): Promise<BuildRow> {
-  const [build] = await db
-    .select()
-    .from(builds)
-    .where(and(eq(builds.id, id), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${id}"`)
-  return build
-}
 
 /** Begins a variant: the brief is its own from here on, the choices are the build's until one is changed. */
 export async function createVariant(
@@ -39,7 +32,7 @@ export async function insertVariant(
   name: string,
   today: string,
 ): Promise<string> {
-  const parent = await buildRow(tx, buildId)
+  const parent = await findBuild(tx, buildId)
   const id = newId(name)
   await tx.insert(builds).values({
     ...parent,
@@ -62,7 +55,7 @@ export async function isInherited(db: Database, choiceId: string, buildId: strin
   const [choice] = await db.select({ buildId: choices.buildId }).from(choices).where(eq(choices.id, choiceId))
   if (!choice) throw new NotFoundError(`there is no choice "${choiceId}"`)
   if (choice.buildId === buildId) return false
-  const build = await buildRow(db, buildId)
+  const build = await findBuild(db, buildId)
   if (build.dropped.includes(choiceId)) return true
   return (await choiceRowsOf(db, build)).some((row) => row.id === choiceId)
 }
@@ -74,7 +67,7 @@ export async function setDropped(
   choiceId: string,
   isDropped: boolean,
 ): Promise<void> {
-  const build = await buildRow(db, buildId)
+  const build = await findBuild(db, buildId)
   const rest = build.dropped.filter((each) => each !== choiceId)
   await db
     .update(builds)
@@ -102,7 +95,7 @@ export async function changeInherited(
       'paidOn',
     )
   await db.transaction(async (tx) => {
-    const build = await buildRow(tx, buildId)
+    const build = await findBuild(tx, buildId)
     const row = (await choiceRowsOf(tx, build)).find((each) => each.id === choiceId)
     if (!row) throw new NotFoundError(`there is no choice "${choiceId}" in this variant`)
     const [last] = await tx
@@ -131,7 +124,7 @@ export async function changeInherited(
 
 /** A build beside its variants and its siblings: what they share, where they differ, totals, findings, targets. */
 export async function variantsView(db: Database, buildId: string, today: string): Promise<VariantsView> {
-  const build = await buildRow(db, buildId)
+  const build = await findBuild(db, buildId)
   const rootId = build.variantOf ?? build.id
   const family = (await db.select().from(builds).where(isNull(builds.deletedAt)))
     .filter((row) => row.id === rootId || row.variantOf === rootId)

@@ -1,6 +1,6 @@
 import { inArray } from 'drizzle-orm'
 import type { Database } from '#server/db/client'
-import { leadAsks } from '#server/db/schema'
+import { leadAsks } from '#server/db/schema/leads'
 
 /** Asks of leads by lead, oldest first. */
 export async function asksOf(

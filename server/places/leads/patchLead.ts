@@ -3,10 +3,11 @@ import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { wantedFacts, type Answer } from '#core/reading/listings/completeness'
 import { faultSigns } from '#core/supply/risk/faultRisk'
-import type { leadPatchSchema } from '#shared/entities'
+import type { leadPatchSchema } from '#shared/leads/schemas'
 import type { Database } from '#server/db/client'
-import { leads, trips } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { leads } from '#server/db/schema/leads'
+import { trips } from '#server/db/schema/ledger'
+import { NotFoundError } from '#server/errors'
 
 /** Passes on, takes back, deletes or brings back a lead; notes an answer, a sign, a question asked, or the trip that fetches it. */
 export async function patchLead(

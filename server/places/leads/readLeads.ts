@@ -1,3 +1,4 @@
+import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { checkFit } from '#core/machine/fit/checkFit'
 import type { FitBrief } from '#core/machine/fit/finding'
@@ -15,11 +16,11 @@ import { pickupCost } from '#core/supply/landed/landedCost'
 import { tradeInSheet } from '#core/supply/landed/tradeIn'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import { indexOfPart } from '#core/parts/indexOfPart'
-import type { HouseRules } from '#shared/types'
-import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/views'
+import type { HouseRules } from '#shared/brief/houseRules'
+import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/leads/views'
 import type { Database } from '#server/db/client'
-import { builds, leads, leadThings, photos, trips } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { leads, leadThings, photos } from '#server/db/schema/leads'
+import { trips } from '#server/db/schema/ledger'
 import { choiceRowsOf } from '#server/context/choicesOf'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { pricedLibrary } from '#server/context/pricedLibrary'
@@ -86,11 +87,7 @@ export function warnBelow(
 
 /** The inbox of a build; leads whose currency cannot be converted stand apart, with the reason. */
 export async function leadViews(db: Database, buildId: string, today: string): Promise<LeadInboxView> {
-  const [build] = await db
-    .select()
-    .from(builds)
-    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const build = await findBuild(db, buildId)
   const market = await useMarket(db)
   const table = rateTable(market.rates)
   const isConvertible = (row: { currency: string }) =>
@@ -215,7 +212,7 @@ function rebateView(
   market: Market,
   library: ReadonlyMap<string, Part>,
   today: string,
-  build: typeof builds.$inferSelect,
+  build: BuildRow,
 ): LeadRebateView {
   const { id, kind, amount, claimBy, expectedBy, state, proof, tradedPartId } = rebate
   const traded = library.get(tradedPartId ?? '')

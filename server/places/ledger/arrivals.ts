@@ -1,6 +1,6 @@
 import { inArray, sql } from 'drizzle-orm'
 import type { Database } from '#server/db/client'
-import { arrivals } from '#server/db/schema'
+import { arrivals } from '#server/db/schema/ledger'
 
 /** The newest arrival of each choice, by choice; of two on a day the one noted last. */
 export async function arrivalsOf(

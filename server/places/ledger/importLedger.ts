@@ -3,9 +3,9 @@ import { readLedger } from '#core/files/import/ledgerFile'
 import type { LineProblem } from '#core/reading/tables/columns'
 import { CoreError } from '#core/errors/coreError'
 import type { Database } from '#server/db/client'
-import { ledgerEntries } from '#server/db/schema'
+import { ledgerEntries } from '#server/db/schema/ledger'
 import type { ImportReport } from '../prices/importRecords'
-import { findBuild } from '../prices/readPrices'
+import { findBuild } from '#server/context/findBuild'
 import { writeEntry } from './ledgerEntries'
 
 /** Takes a CSV of entries into the ledger in one transaction. What stands there already, by day, kind, words and amounts, is not entered twice. */

@@ -1,13 +1,15 @@
+import { findBuild } from '#server/context/findBuild'
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { entryKinds } from '#core/ledger/ledger'
 import { formatAmount } from '#core/money/formatAmount'
 import { parseDecimal } from '#core/money/decimal'
-import type { entrySchema } from '#shared/entities'
+import type { entrySchema } from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
-import { builds, ledgerEntries } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { builds } from '#server/db/schema/builds'
+import { ledgerEntries } from '#server/db/schema/ledger'
+import { NotFoundError } from '#server/errors'
 import { newId } from '#server/db/ids'
 
 type NewEntry = Pick<typeof ledgerEntries.$inferInsert, 'buildId' | 'day' | 'kind' | 'cash' | 'text'> & {
@@ -43,8 +45,7 @@ export async function addEntry(
 ): Promise<string> {
   if (input.day > today) throw new CoreError('bad-date', `${input.day} is in the future`, 'day')
   return db.transaction(async (tx) => {
-    const [build] = await tx.select({ currency: builds.currency }).from(builds).where(eq(builds.id, buildId))
-    if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+    const build = await findBuild(tx, buildId)
     const amount = parseDecimal(input.amount, build.currency, 'amount')
     const { sign } = entryKinds[input.kind]
     if (sign !== 0 && amount <= 0)

@@ -7,29 +7,19 @@ import { parseDecimal, toDecimal } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { partLabel } from '#core/parts/part'
 import { addDays } from '#core/time/calendarDate'
-import type {
-  arrivalSchema,
-  choicePatchSchema,
-  paymentSchema,
-  rebateStepSchema,
-  returnSchema,
-} from '#shared/entities'
-import type { PurchaseView } from '#shared/views'
+import type { arrivalSchema, paymentSchema, rebateStepSchema, returnSchema } from '#shared/ledger/schemas'
+import type { choicePatchSchema } from '#shared/machine/schemas'
+import type { PurchaseView } from '#shared/ledger/views'
 import type { Database, Queryable } from '#server/db/client'
-import {
-  arrivals,
-  builds,
-  choices,
-  leads,
-  leadThings,
-  ledgerEntries,
-  parts,
-  rebates,
-  sources,
-} from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { arrivals, ledgerEntries } from '#server/db/schema/ledger'
+import { builds } from '#server/db/schema/builds'
+import { choices } from '#server/db/schema/machine'
+import { leads, leadThings, rebates } from '#server/db/schema/leads'
+import { parts } from '#server/db/schema/parts'
+import { sources } from '#server/db/schema/sources'
+import { NotFoundError } from '#server/errors'
 import { assertReckonable } from '#server/context/assertCalculable'
-import { changeChoice } from '../builds/builds'
+import { changeChoice } from '../machine/choices'
 import { freezeForecasts } from '../bench/forecasts'
 import { buildView } from '#server/context/readBuild'
 import { newId } from '#server/db/ids'

@@ -1,12 +1,13 @@
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { parseDecimal } from '#core/money/decimal'
-import type { tripSchema } from '#shared/entities'
+import type { tripSchema } from '#shared/ledger/schemas'
 import type { Database } from '#server/db/client'
-import { leads, trips } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { leads } from '#server/db/schema/leads'
+import { trips } from '#server/db/schema/ledger'
+import { NotFoundError } from '#server/errors'
 import { newId } from '#server/db/ids'
-import { findBuild } from '../prices/readPrices'
+import { findBuild } from '#server/context/findBuild'
 
 /** Plans a drive to fetch things; leads are put on it one by one. */
 export async function createTrip(

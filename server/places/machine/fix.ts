@@ -1,12 +1,13 @@
-import { and, eq, isNull, max } from 'drizzle-orm'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { eq, max } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
 import { waysToMend } from '#core/machine/fit/mending'
-import type { mendSchema, swapSchema } from '#shared/entities'
+import type { mendSchema, swapSchema } from '#shared/machine/schemas'
 import type { Database, Queryable } from '#server/db/client'
-import { builds, choices } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { builds } from '#server/db/schema/builds'
+import { choices } from '#server/db/schema/machine'
 import { assertReckonable } from '#server/context/assertCalculable'
 import { buildView } from '#server/context/readBuild'
 import { fitBriefOf } from '#server/context/fitBrief'
@@ -14,14 +15,8 @@ import { newId } from '#server/db/ids'
 import { useMarket } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 
-type BuildRow = typeof builds.$inferSelect
-
 async function openBuild(db: Database, buildId: string): Promise<BuildRow> {
-  const [build] = await db
-    .select()
-    .from(builds)
-    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const build = await findBuild(db, buildId)
   return build
 }
 

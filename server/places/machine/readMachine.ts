@@ -1,4 +1,4 @@
-import { and, eq, isNull } from 'drizzle-orm'
+import { findBuild } from '#server/context/findBuild'
 import { assemblySheet } from '#core/machine/assembly/assemblySheet'
 import { checkFit } from '#core/machine/fit/checkFit'
 import { waysToMend } from '#core/machine/fit/mending'
@@ -6,10 +6,8 @@ import { machinePlan } from '#core/machine/fit/plan'
 import { partLabel, type Role } from '#core/parts/part'
 import { powerSheet } from '#core/machine/power/powerSheet'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
-import type { MachineView } from '#shared/views'
+import type { MachineView } from '#shared/machine/views'
 import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
 import { buildView } from '#server/context/readBuild'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { useMarket } from '#server/context/market'
@@ -19,11 +17,7 @@ const mostCandidates = 3
 
 /** The machine of a build: what mends each finding at what price, its power, what it leaves room for, its plan and its assembly. */
 export async function machineView(db: Database, buildId: string, today: string): Promise<MachineView> {
-  const [build] = await db
-    .select()
-    .from(builds)
-    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const priced = pricedLibrary(market, build, today)
   const brief = fitBriefOf(build, today)

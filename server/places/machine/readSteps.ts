@@ -1,3 +1,4 @@
+import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { and, eq, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import { isTooCheap } from '#core/supply/risk/tooCheap'
@@ -11,10 +12,10 @@ import { frameMachineOf } from '#core/performance/model/machineOf'
 import { slimming } from '#core/machine/upgrades/slimming'
 import { stepsUp, type Step, type StepOption, type TargetReach } from '#core/machine/upgrades/stepsUp'
 import { rankedRoles } from '#core/parts/indexOfPart'
-import type { BuildView, StepsView, StepView, ChoiceView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { StepsView, StepView, ChoiceView } from '#shared/machine/views'
 import type { Database } from '#server/db/client'
-import { builds, leads, leadThings } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { leads, leadThings } from '#server/db/schema/leads'
 import { buildView } from '#server/context/readBuild'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { useMarket, type Market } from '#server/context/market'
@@ -33,11 +34,7 @@ export async function stepsView(
   today: string,
   only?: Role,
 ): Promise<StepsView> {
-  const [build] = await db
-    .select()
-    .from(builds)
-    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const priced = pricedLibrary(market, build, today)
   const options = [
@@ -110,7 +107,7 @@ export interface LeadOption extends StepOption, Pick<ChoiceView, 'payNow' | 'aft
 export async function leadOptions(
   db: Database,
   market: Market,
-  build: typeof builds.$inferSelect,
+  build: BuildRow,
   view: BuildView,
   today: string,
 ): Promise<LeadOption[]> {

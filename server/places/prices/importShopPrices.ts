@@ -1,7 +1,9 @@
 import type { LineProblem } from '#core/reading/tables/columns'
 import { readShopPrices } from '#core/files/import/shopPricesFile'
 import type { Database } from '#server/db/client'
-import { parts, shopPrices, sources } from '#server/db/schema'
+import { parts } from '#server/db/schema/parts'
+import { shopPrices } from '#server/db/schema/prices'
+import { sources } from '#server/db/schema/sources'
 import type { ImportReport } from './importRecords'
 import { marketChanged } from '#server/context/market'
 

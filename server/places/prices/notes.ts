@@ -1,3 +1,4 @@
+import { findBuild } from '#server/context/findBuild'
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
@@ -8,27 +9,19 @@ import type {
   readSchema,
   recipeSchema,
   waitNoteSchema,
-} from '#shared/entities'
-import type { RecipeSettings } from '#shared/types'
+} from '#shared/prices/schemas'
+import type { RecipeSettings } from '#shared/prices/queries'
 import type { Database } from '#server/db/client'
-import {
-  builds,
-  guideOpinions,
-  ownFigures,
-  parts,
-  priceReads,
-  queryRecipes,
-  waitNotes,
-} from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { guideOpinions, ownFigures, priceReads, queryRecipes, waitNotes } from '#server/db/schema/prices'
+import { parts } from '#server/db/schema/parts'
+import { NotFoundError } from '#server/errors'
 import { newId } from '#server/db/ids'
 import { readStreetPrice, setQuery, useMarket } from '#server/context/market'
 
 /** What the builder writes down about prices: dated reads, recipes, figures of their own, opinions, things to wait for. */
 
 async function currencyOf(db: Database, buildId: string): Promise<string> {
-  const [build] = await db.select({ currency: builds.currency }).from(builds).where(eq(builds.id, buildId))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const build = await findBuild(db, buildId)
   return build.currency
 }
 

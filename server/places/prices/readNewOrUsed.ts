@@ -1,13 +1,13 @@
 import { buyOrWait } from '#core/pricing/shops/buyOrWait'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { partLabel, roles } from '#core/parts/part'
-import type { NewOrUsedRow } from '#shared/views'
+import type { NewOrUsedRow } from '#shared/prices/views'
 import type { Database } from '#server/db/client'
 import { buildView } from '#server/context/readBuild'
 import { readStreetPrice, useMarket } from '#server/context/market'
 import { newOffers } from '#server/context/newOffers'
 import { waitNotesFor } from './notes'
-import { findBuild } from './readPrices'
+import { findBuild } from '#server/context/findBuild'
 
 /** New or used for every part of a build that is not owned and not yet paid. */
 export async function newOrUsedSheet(db: Database, buildId: string, today: string): Promise<NewOrUsedRow[]> {

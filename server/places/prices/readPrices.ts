@@ -1,3 +1,4 @@
+import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import { buyOrWait } from '#core/pricing/shops/buyOrWait'
 import { lastAsks, paidToAsked } from '#core/pricing/street/lastAsks'
@@ -13,26 +14,18 @@ import { waysToLoosen } from '#core/pricing/sieve/waysToLoosen'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { partLabel, type Part } from '#core/parts/part'
 import { daysBetween } from '#core/time/calendarDate'
-import type { PriceBrief, PriceView, RecordView } from '#shared/views'
+import type { PriceBrief, PriceView, RecordView } from '#shared/prices/views'
 import type { Database } from '#server/db/client'
-import {
-  builds,
-  choices,
-  leads,
-  leadThings,
-  lookouts,
-  ownFigures,
-  parts,
-  shelf,
-  soldRecords,
-} from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { choices } from '#server/db/schema/machine'
+import { leads, leadThings } from '#server/db/schema/leads'
+import { lookouts, ownFigures, soldRecords } from '#server/db/schema/prices'
+import { parts } from '#server/db/schema/parts'
+import { shelf } from '#server/db/schema/shelf'
+import { NotFoundError } from '#server/errors'
 import { asksOf } from '../leads/leadAsks'
 import { newPriceIn, readStreetPrice, useMarket, type Market } from '#server/context/market'
 import { newOffers } from '#server/context/newOffers'
 import { readsOf, waitNotesFor } from './notes'
-
-export type BuildRow = typeof builds.$inferSelect
 
 /** Horizon of the patience curve where the build has no date. */
 const defaultPatienceDays = 30
@@ -45,15 +38,6 @@ export async function priceBriefs(db: Database, buildId: string, today: string):
   return briefs
     .filter((brief) => brief.kept > 0 || brief.newPrice !== null || chosen.has(brief.partId))
     .map((brief) => ({ ...brief, inBuild: chosen.has(brief.partId) }))
-}
-
-export async function findBuild(db: Database, buildId: string): Promise<BuildRow> {
-  const [build] = await db
-    .select()
-    .from(builds)
-    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
-  return build
 }
 
 async function chosenParts(db: Database, buildId: string): Promise<Set<string>> {

@@ -10,14 +10,15 @@ import { frameMachineOf } from '#core/performance/model/machineOf'
 import { indexOfPart, indexUnit } from '#core/parts/indexOfPart'
 import { agreementOf } from '#core/supply/ways/opinions'
 import { bestAtEach, worthBuying, type Candidate } from '#core/supply/ways/worthBuying'
-import type { BuildView, WorthRow, WorthView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { WorthRow, WorthView } from '#shared/prices/views'
 import type { Database } from '#server/db/client'
-import { guideOpinions } from '#server/db/schema'
+import { guideOpinions } from '#server/db/schema/prices'
 import { buildView } from '#server/context/readBuild'
 import { readStreetPrice, useMarket, type Market } from '#server/context/market'
 import { newOffers } from '#server/context/newOffers'
 import { waitNotesFor } from './notes'
-import { findBuild, type BuildRow } from './readPrices'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
 
 /** Every candidate of the library for a role: what it costs, what it brings in the brief's targets, and what the guides say. */
 export async function worthView(

@@ -1,3 +1,4 @@
+import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { and, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
@@ -15,10 +16,13 @@ import {
   type SearchOption,
   type SearchProblem,
 } from '#core/planning/matchSearch'
-import type { BuildView, ChoiceView, MatchView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { ChoiceView } from '#shared/machine/views'
+import type { MatchView } from '#shared/scales/views'
 import type { Database } from '#server/db/client'
-import { builds, choices, leads } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { builds } from '#server/db/schema/builds'
+import { choices } from '#server/db/schema/machine'
+import { leads } from '#server/db/schema/leads'
 import { assertReckonable } from '#server/context/assertCalculable'
 import { buildView } from '#server/context/readBuild'
 import { fitBriefOf } from '#server/context/fitBrief'
@@ -76,11 +80,7 @@ export async function matchContext(
   { goal, rivalId }: { goal: 'match' | 'spend'; rivalId: string },
   today: string,
 ): Promise<MatchContext> {
-  const [build] = await db
-    .select()
-    .from(builds)
-    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const build = await findBuild(db, buildId)
   const [view, market, performance] = await Promise.all([
     buildView(db, buildId, today),
     useMarket(db),
@@ -246,7 +246,6 @@ function scalesOf(build: BuildRow, view: BuildView, options: MatchContext['optio
 }
 
 type SearchOptionId = Pick<SearchOption, 'id' | 'part'>
-type BuildRow = typeof builds.$inferSelect
 
 const coreRoleSet: ReadonlySet<string> = new Set([...coreRoles, 'donor'])
 const isCore = (role: string) => coreRoleSet.has(role)

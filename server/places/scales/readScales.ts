@@ -1,3 +1,4 @@
+import type { BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
 import { resaleDefaults } from '#core/ledger/resale'
@@ -17,10 +18,12 @@ import type {
 } from '#core/comparison/weighedMachine'
 import { weigh } from '#core/comparison/weigh'
 import { indexOfPart, indexUnit } from '#core/parts/indexOfPart'
-import type { WeighingSettings } from '#shared/types'
-import type { BuildView, WeighedView } from '#shared/views'
+import type { WeighingSettings } from '#shared/scales/settings'
+import type { BuildView } from '#shared/builds/views'
+import type { WeighedView } from '#shared/scales/views'
 import type { Database } from '#server/db/client'
-import { buildRivals, rivalRates, rivals, type builds } from '#server/db/schema'
+import { buildRivals } from '#server/db/schema/scales'
+import { rivalRates, rivals } from '#server/db/schema/rivals'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { streetAt } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
@@ -33,8 +36,6 @@ import {
   type BuildToWeigh,
   type Scales,
 } from './weighedMachines'
-
-type BuildRow = typeof builds.$inferSelect
 
 export const weighingDefaults: WeighingSettings = {
   years: 3,

@@ -1,20 +1,16 @@
+import { findBuild } from '#server/context/findBuild'
 import { and, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
 import { likeForLikeSteps } from '#core/comparison/adjustments/adjustments'
-import type { WeighingInput } from '#shared/entities'
-import type { WeighingSettings } from '#shared/types'
+import type { WeighingInput } from '#shared/scales/schemas'
+import type { WeighingSettings } from '#shared/scales/settings'
 import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { builds } from '#server/db/schema/builds'
 
 /** Keeps how a build is weighed: years, way of playing, steps switched off, the builder's own figures. */
 export async function saveWeighing(db: Database, buildId: string, input: WeighingInput): Promise<void> {
-  const [build] = await db
-    .select({ currency: builds.currency })
-    .from(builds)
-    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  const build = await findBuild(db, buildId)
   for (const [index, other] of input.builds.entries()) {
     const [found] = await db
       .select({ currency: builds.currency })

@@ -1,3 +1,4 @@
+import type { BuildRow } from '#server/context/findBuild'
 import { convertAmount, rateTable } from '#core/money/rates'
 import type { Condition } from '#core/reading/sales/soldRecord'
 import { partLabel, type Need, type Part } from '#core/parts/part'
@@ -15,9 +16,11 @@ import {
   rivalFactNames,
   unknownRival,
 } from '#core/comparison/components/rivalFacts'
-import type { WeighingSettings } from '#shared/types'
-import type { ChoiceView, TargetView, WeighedView } from '#shared/views'
-import type { builds, rivalRates, rivals } from '#server/db/schema'
+import type { WeighingSettings } from '#shared/scales/settings'
+import type { ChoiceView } from '#shared/machine/views'
+import type { TargetView } from '#shared/bench/views'
+import type { WeighedView } from '#shared/scales/views'
+import type { rivalRates, rivals } from '#server/db/schema/rivals'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { newPriceIn, streetAt, type Market } from '#server/context/market'
 import type { Performance } from '#server/context/performance'
@@ -25,7 +28,6 @@ import { pricedLibrary } from '#server/context/pricedLibrary'
 
 /** The machines on the scales, from what is stored: a build, a rival of the library, another build. */
 
-type BuildRow = typeof builds.$inferSelect
 type RivalRow = typeof rivals.$inferSelect
 type RateRow = typeof rivalRates.$inferSelect
 

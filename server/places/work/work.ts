@@ -1,10 +1,11 @@
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
-import type { workResultSchema, workTaskSchema } from '#shared/entities'
+import type { workResultSchema, workTaskSchema } from '#shared/work/schemas'
 import type { Database } from '#server/db/client'
-import { parts, workResults, workTasks } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { parts } from '#server/db/schema/parts'
+import { workResults, workTasks } from '#server/db/schema/work'
+import { NotFoundError } from '#server/errors'
 import { newId } from '#server/db/ids'
 
 /** Work that is no game: what it is, and what machines took for it. */

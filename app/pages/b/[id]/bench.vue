@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import type { FrameColumn } from '#core/performance/frametimes/frameLogFile'
-import type { BenchView, BuildView, LibraryView } from '#shared/views'
+import type { BenchView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
+import type { LibraryView } from '#shared/parts/views'
 import type { LogStretch } from '~/workers/frameLogProtocol'
 import type { RunDraft } from '~/places/bench/state/runDraft'
 import { request } from '~/utils/request'

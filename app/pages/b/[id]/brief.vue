@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { BriefInput } from '#shared/entities'
-import type { BuildView } from '#shared/views'
+import type { BriefInput } from '#shared/brief/schemas'
+import type { BuildView } from '#shared/builds/views'
 import { request } from '~/utils/request'
 
 /** Brief: what is it for, what may it cost, what must it reach? */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Role } from '#core/parts/part'
-import type { LeadInboxView, LeadView, LookoutHit } from '#shared/views'
+import type { LeadInboxView, LeadView } from '#shared/leads/views'
+import type { LookoutHit } from '#shared/prices/views'
 import { arrangeLeads, leadAge, type LeadOrder, type LeadShow } from '~/places/leads/state/leadList'
 import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'

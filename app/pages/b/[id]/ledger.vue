@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { entryKinds, type EntryKind } from '#core/ledger/ledger'
-import type { LedgerView } from '#shared/views'
+import type { LedgerView } from '#shared/ledger/views'
 import { inTheEndWorking, resaleWorking } from '~/workings/ledgerWorkings'
 import { request } from '~/utils/request'
 import { amount, longDate, shortDate, signedAmount, signedPercent } from '~/utils/show'

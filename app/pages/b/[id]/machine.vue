@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { coreRoles } from '#core/parts/part'
-import type { MachineView } from '#shared/views'
+import type { MachineView } from '#shared/machine/views'
 import { request } from '~/utils/request'
 
 /** Machine: does it fit, start, stay cool and fed; what is missing; what is the next step up worth? */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { toDecimal } from '#core/money/decimal'
-import type { PriceBrief, PriceView, RecordView } from '#shared/views'
+import type { PriceBrief, PriceView, RecordView } from '#shared/prices/views'
 import { readBrush, writeBrush, type Brush } from '~/places/prices/state/brush'
 import { groupDecisions } from '~/places/prices/state/triage'
 import { request } from '~/utils/request'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { BuildView, LibraryView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { LibraryView } from '#shared/parts/views'
 import { changedSettings, type SettingsChange } from '~/places/scales/state/settings'
 import { request } from '~/utils/request'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { beforeAfter } from '#core/performance/runs/beforeAfter'
-import type { BenchView, RunView } from '#shared/views'
+import type { BenchView, RunView } from '#shared/bench/views'
 import { signedPercent } from '~/utils/show'
 
 /** One machine's runs against another's: same settings only, unlike conditions flagged and left out of the means. */

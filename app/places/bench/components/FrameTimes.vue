@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
-import type { BenchView, BuildView } from '#shared/views'
+import type { BenchView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
 import type { FrameLogs } from '~/places/bench/state/useFrameLogs'
 import type { LogStretch } from '~/workers/frameLogProtocol'
 import { percent } from '~/utils/show'

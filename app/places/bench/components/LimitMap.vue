@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { limitMap } from '#core/performance/model/limitMap'
-import type { BenchView, BuildView } from '#shared/views'
+import type { BenchView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
 
 /** Resolution against preset for this machine and one workload: a letter for what limits, a ground for the target; handles for what a stronger part would do. */
 const { view, bench } = defineProps<{ view: BuildView; bench: BenchView }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BenchView } from '#shared/views'
+import type { BenchView } from '#shared/bench/views'
 import { percent, shortDate, signedPercent } from '~/utils/show'
 
 /** Living with the machine as a judgement, and what was forecast beside what came. */

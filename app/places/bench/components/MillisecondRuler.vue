@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { BuildView, TargetView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { TargetView } from '#shared/bench/views'
 import { estimateWorking } from '~/workings/benchWorkings'
 
 /** One workload's millisecond ruler: the CPU's time above it, the card's below, a notch at the target's frame time. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { runKinds } from '#core/performance/runs/run'
-import type { BenchView, BuildView, RunView } from '#shared/views'
+import type { BenchView, RunView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
 import { request } from '~/utils/request'
 import { percent, shortDate, signedPercent } from '~/utils/show'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { BenchView, BuildView, TargetView } from '#shared/views'
+import type { BenchView, TargetView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
 import { estimateWorking } from '~/workings/benchWorkings'
 
 /** Targets against estimates and runs, as ranges on one axis of frames a second. */

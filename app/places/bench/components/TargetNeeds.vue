@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { BenchView, BuildView } from '#shared/views'
+import type { BenchView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
 import { percent, signedAmount } from '~/utils/show'
 
 /** What each target needs: index, what the next part up brings, the cheapest change that gets there, the measurement that would help most. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { BenchView, BuildView } from '#shared/views'
+import type { BenchView } from '#shared/bench/views'
+import type { BuildView } from '#shared/builds/views'
 import { amount, signedAmount } from '~/utils/show'
 
 /** Frames for money: builds, rivals and what the library makes, as a staircase and a table. Frames are the geometric mean over this build's targets. */

@@ -1,6 +1,6 @@
 import { noReadings, plainConditions } from '#core/performance/runs/run'
-import type { RunInput } from '#shared/entities'
-import type { BuildView } from '#shared/views'
+import type { RunInput } from '#shared/bench/schemas'
+import type { BuildView } from '#shared/builds/views'
 
 /** A run being written. */
 export type RunDraft = RunInput

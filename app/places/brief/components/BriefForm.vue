@@ -2,7 +2,7 @@
 import { Plus, X } from '@lucide/vue'
 import { needNames, needs, roleNames, coreRoles } from '#core/parts/part'
 import type { Workload } from '#core/performance/model/workload'
-import type { BriefInput } from '#shared/entities'
+import type { BriefInput } from '#shared/brief/schemas'
 
 /** The brief as a sentence, its targets as a small table. Saved as typed, or by a button where `autosave` is off. */
 const {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CapView } from '#shared/views'
+import type { CapView } from '#shared/brief/views'
 import { capWorking } from '~/workings/capWorkings'
 import { request } from '~/utils/request'
 import { amount, percent } from '~/utils/show'

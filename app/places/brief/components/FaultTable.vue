@@ -4,7 +4,7 @@ import { isCurrency } from '#core/money/currencies'
 import { conditions } from '#core/reading/sales/soldRecord'
 import { roleNames, roles } from '#core/parts/part'
 import { faultDefaults, faultSignNames, faultSigns, protections } from '#core/supply/risk/faultRisk'
-import type { BriefInput } from '#shared/entities'
+import type { BriefInput } from '#shared/brief/schemas'
 
 /** The table behind fault loss: every default beside the builder's own figure, which may be left empty. */
 const rules = defineModel<BriefInput['houseRules']>({ required: true })

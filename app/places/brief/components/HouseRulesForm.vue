@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BriefInput } from '#shared/entities'
+import type { BriefInput } from '#shared/brief/schemas'
 
 /** The builder's own policies beyond what the sentence says. */
 const rules = defineModel<BriefInput['houseRules']>({ required: true })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BriefInput } from '#shared/entities'
+import type { BriefInput } from '#shared/brief/schemas'
 
 /** What the fit check, the power sheet and the steps up go by. */
 const rules = defineModel<BriefInput['houseRules']['machine']>({ required: true })

@@ -1,6 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { ValidationError } from 'yup'
-import { briefSchema, type BriefInput } from '#shared/entities'
+import { briefSchema, type BriefInput } from '#shared/brief/schemas'
 import { problemsByPath } from '~/utils/problems'
 import { RequestError } from '~/utils/request'
 

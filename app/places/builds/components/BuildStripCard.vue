@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
 import { targetRatio } from '#core/performance/model/judgeTarget'
-import type { BuildStrip } from '#shared/views'
+import type { BuildStrip } from '#shared/builds/views'
 import { leftWorking, totalWorking } from '~/workings/receiptWorkings'
 import { amount, longDate } from '~/utils/show'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BuildStrip } from '#shared/views'
+import type { BuildStrip } from '#shared/builds/views'
 import { agenda } from '../state/agenda'
 
 /** Today at the counter. */

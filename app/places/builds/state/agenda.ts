@@ -1,6 +1,7 @@
 import { daysBetween } from '#core/time/calendarDate'
 import { formatAmount } from '#core/money/formatAmount'
-import type { BuildStrip, LookoutHit } from '#shared/views'
+import type { BuildStrip } from '#shared/builds/views'
+import type { LookoutHit } from '#shared/prices/views'
 
 export interface AgendaEntry {
   readonly tone: 'stop' | 'settled' | 'waiting' | 'info'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HaggleView, LeadView } from '#shared/views'
+import type { HaggleView, LeadView } from '#shared/leads/views'
 import { aimWorking, openingWorking, walkAwayWorking } from '~/workings/haggleWorkings'
 import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'

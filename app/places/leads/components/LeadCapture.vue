@@ -5,8 +5,8 @@ import { jsonLdOffers, type PageOffer } from '#core/reading/listings/jsonLdOffer
 import { roleNames, roles, type Role } from '#core/parts/part'
 import type { ReadListing } from '#core/reading/listings/readListing'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
-import { leadSchema, type LeadInput } from '#shared/entities'
-import type { LibraryView } from '#shared/views'
+import { leadSchema, type LeadInput } from '#shared/leads/schemas'
+import type { LibraryView } from '#shared/parts/views'
 import { problemsByPath } from '~/utils/problems'
 import { request, RequestError, sendFile } from '~/utils/request'
 

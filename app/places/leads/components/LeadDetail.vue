@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
 import { faultAssumptions } from '#core/supply/risk/faultRisk'
-import type { LeadView, TripView } from '#shared/views'
+import type { LeadView } from '#shared/leads/views'
+import type { TripView } from '#shared/ledger/views'
 import {
   expectedWorking,
   faultWorking,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { countsAgainst, questionsOf, type Answer, type LeadFact } from '#core/reading/listings/completeness'
-import type { LeadView } from '#shared/views'
+import type { LeadView } from '#shared/leads/views'
 import { request } from '~/utils/request'
 import { percent } from '~/utils/show'
 

@@ -2,7 +2,7 @@
 import { Plus } from '@lucide/vue'
 import { roleNames, roles, type Role } from '#core/parts/part'
 import { isTooCheap } from '#core/supply/risk/tooCheap'
-import type { LeadInboxView, LeadView } from '#shared/views'
+import type { LeadInboxView, LeadView } from '#shared/leads/views'
 import { formatWhole } from '#core/money/formatAmount'
 import { savingWorking } from '~/workings/leadWorkings'
 import { leadAge, type LeadOrder, type LeadShow } from '../state/leadList'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { isTooCheap } from '#core/supply/risk/tooCheap'
 import { faultAssumptions, faultSignNames, faultSigns, type FaultSign } from '#core/supply/risk/faultRisk'
-import type { LeadView } from '#shared/views'
+import type { LeadView } from '#shared/leads/views'
 import { faultWorking } from '~/workings/leadWorkings'
 import { request } from '~/utils/request'
 import { amount, percent } from '~/utils/show'

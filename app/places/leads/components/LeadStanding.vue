@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { LeadView, TripView } from '#shared/views'
+import type { LeadView } from '#shared/leads/views'
+import type { TripView } from '#shared/ledger/views'
 import { request } from '~/utils/request'
 import { amount, shortDate, signedAmount, signedPercent } from '~/utils/show'
 

@@ -1,6 +1,7 @@
 import { daysBetween } from '#core/time/calendarDate'
 import type { Role } from '#core/parts/part'
-import type { LeadView, TripView } from '#shared/views'
+import type { LeadView } from '#shared/leads/views'
+import type { TripView } from '#shared/ledger/views'
 
 /** Which leads an inbox shows: `hits` came in under a lookout, `untied` name no part of the library yet. */
 export type LeadShow = 'open' | 'passed' | 'chosen' | 'hits' | 'untied' | 'asked'

@@ -2,7 +2,9 @@
 import { useLocalStorage } from '@vueuse/core'
 import { toDecimal } from '#core/money/decimal'
 import { arrivalVerdicts, type ArrivalVerdict } from '#core/ledger/arrival'
-import type { BuildView, LibraryView, PurchaseView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { LibraryView } from '#shared/parts/views'
+import type { PurchaseView } from '#shared/ledger/views'
 import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'
 

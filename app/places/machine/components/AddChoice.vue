@@ -2,7 +2,8 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { roleNames, partLabel, type Part } from '#core/parts/part'
 import { scopeNames, scopes, type Scope } from '#core/ledger/receipt'
-import type { BuildView, LibraryView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
 
 /** A hunt at a street price, or a part from the shelf, into the build. */

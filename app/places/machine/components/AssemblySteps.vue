@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MachineView } from '#shared/views'
+import type { MachineView } from '#shared/machine/views'
 
 /** The sheet of assembly for this very machine: to be printed and ticked off. */
 const { steps, name } = defineProps<{ steps: MachineView['assembly']; name: string }>()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { partLabel, type Part } from '#core/parts/part'
-import type { BuildView, CarryView, LibraryView, StepsView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { CarryView, StepsView } from '#shared/machine/views'
+import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
 import { amount, signedPercent } from '~/utils/show'
 

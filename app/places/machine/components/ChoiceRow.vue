@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
 import { scopeNames, scopes } from '#core/ledger/receipt'
-import type { BuildView, ChoiceView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { ChoiceView } from '#shared/machine/views'
 import { choiceWorking } from '~/workings/receiptWorkings'
 import { amount } from '~/utils/show'
 

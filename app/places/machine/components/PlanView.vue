@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames, type Role } from '#core/parts/part'
-import type { MachineView } from '#shared/views'
+import type { MachineView } from '#shared/machine/views'
 
 /** The machine as plates. Drawn: only what clashes or runs near its limit; a line goes to its finding. The same as a list beneath. */
 const { plan, selected } = defineProps<{ plan: MachineView['plan']; selected: string }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { supplyRuleText } from '#core/machine/power/supplySize'
-import type { MachineView } from '#shared/views'
+import type { MachineView } from '#shared/machine/views'
 import { drawWorking, wallWorking } from '~/workings/machineWorkings'
 import { amount, percent, signedAmount } from '~/utils/show'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { roleNames, type Role } from '#core/parts/part'
 import { indexUnit } from '#core/parts/indexOfPart'
-import type { BuildView, StepsView, StepView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { StepsView, StepView } from '#shared/machine/views'
 import { stepWorking } from '~/workings/machineWorkings'
 import { request } from '~/utils/request'
 import { amount, percent, signedAmount, signedPercent } from '~/utils/show'

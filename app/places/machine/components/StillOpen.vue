@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { MendRow } from '#core/machine/fit/mending'
 import { roleNames } from '#core/parts/part'
-import type { BuildView, FindingView, MachineView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { FindingView, MachineView } from '#shared/machine/views'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { VariantsView } from '#shared/views'
+import type { VariantsView } from '#shared/builds/views'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { factKinds, factsOfRole } from '#core/parts/facts'
 import { roleNames, roles, type Part, type PartFacts, type Role } from '#core/parts/part'
-import { partSchema } from '#shared/entities'
+import { partSchema } from '#shared/parts/schemas'
 import { slug } from '#shared/text/slug'
 import { problemsByPath } from '~/utils/problems'
 import { request, RequestError } from '~/utils/request'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import type { NewOrUsedRow } from '#shared/views'
+import type { NewOrUsedRow } from '#shared/prices/views'
 import { newPathWorking, tippingWorking, usedPathWorking } from '~/workings/newOrUsedWorkings'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import type { PriceView } from '#shared/views'
+import type { PriceView } from '#shared/prices/views'
 import { newPathWorking, rhythmWorking, tippingWorking, usedPathWorking } from '~/workings/newOrUsedWorkings'
 import { amount } from '~/utils/show'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { percentChange } from '#core/pricing/street/readHistory'
 import { toDecimal } from '#core/money/decimal'
-import type { PriceView } from '#shared/views'
+import type { PriceView } from '#shared/prices/views'
 import { request } from '~/utils/request'
 import { amount, percent, shortDate, signedPercent } from '~/utils/show'
 

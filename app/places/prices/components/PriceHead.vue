@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatWhole } from '#core/money/formatAmount'
-import type { PriceView } from '#shared/views'
+import type { PriceView } from '#shared/prices/views'
 import { gradeWorking, markWorking } from '~/workings/priceWorkings'
 import { amount } from '~/utils/show'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames, roles } from '#core/parts/part'
-import type { PriceBrief } from '#shared/views'
+import type { PriceBrief } from '#shared/prices/views'
 import { briefPriceWorking } from '~/workings/priceWorkings'
 import { amount } from '~/utils/show'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PriceView } from '#shared/views'
+import type { PriceView } from '#shared/prices/views'
 import { gapWorking, mannerWorking, trendWorking } from '~/workings/priceWorkings'
 import { amount, shortDate, signedPercent } from '~/utils/show'
 import type { Brush } from '../state/brush'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import type { PartQuery } from '#core/reading/titles/queryForPart'
-import { querySchema } from '#shared/entities'
-import type { PriceView } from '#shared/views'
-import type { RecipeSettings } from '#shared/types'
+import { querySchema } from '#shared/prices/schemas'
+import type { PriceView } from '#shared/prices/views'
+import type { RecipeSettings } from '#shared/prices/queries'
 import { amount, shortDate } from '~/utils/show'
 import { request } from '~/utils/request'
 

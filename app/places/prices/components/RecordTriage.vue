@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
-import type { PriceView, RecordView } from '#shared/views'
+import type { PriceView, RecordView } from '#shared/prices/views'
 import { amount, shortDate } from '~/utils/show'
 import { recordWorking } from '~/workings/priceWorkings'
 import type { Brush } from '../state/brush'

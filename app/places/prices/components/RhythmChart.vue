@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { addDays } from '#core/time/calendarDate'
-import type { OfferView } from '#shared/views'
+import type { OfferView } from '#shared/prices/views'
 import { amount, monthOf } from '~/utils/show'
 
 /** A shop's price over the days known as a stair, with its usual price and its sale floor. */

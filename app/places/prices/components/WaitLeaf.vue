@@ -8,7 +8,7 @@ import {
 } from '#core/pricing/patience/patience'
 import { priceQueryDefaults } from '#core/reading/titles/priceQuery'
 import { minorPerUnit } from '#core/money/currencies'
-import type { PriceView } from '#shared/views'
+import type { PriceView } from '#shared/prices/views'
 import { chanceWorking, laterWorking, wishWorking } from '~/workings/priceWorkings'
 import { request } from '~/utils/request'
 import { amount, percent, signedAmount } from '~/utils/show'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { WorthRow, WorthView } from '#shared/views'
+import type { WorthRow, WorthView } from '#shared/prices/views'
 import { amount, percent } from '~/utils/show'
 
 /** The staircase of a role: tread is money added, rise is what it brings. Surplus treads are hatched. */

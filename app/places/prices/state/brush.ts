@@ -1,5 +1,5 @@
 import { dateOfDay, dayNumber } from '#core/time/calendarDate'
-import type { RecordView } from '#shared/views'
+import type { RecordView } from '#shared/prices/views'
 
 /** A region of the picture: days and unit prices, both ends included. Prices in minor units. */
 export interface Brush {

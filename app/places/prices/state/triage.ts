@@ -1,6 +1,6 @@
 import type { DropReason } from '#core/reading/titles/dropReasons'
 import { normaliseTitle } from '#core/reading/titles/normaliseTitle'
-import type { RecordView } from '#shared/views'
+import type { RecordView } from '#shared/prices/views'
 import { isBrushed, type Brush } from './brush'
 
 /** Words for the reasons a record is left out. */

@@ -1,6 +1,6 @@
 import type { RivalPage } from '#core/files/import/rivalPage'
-import type { RivalInput } from '#shared/entities'
-import { rivalSchema } from '#shared/entities'
+import type { RivalInput } from '#shared/rivals/schemas'
+import { rivalSchema } from '#shared/rivals/schemas'
 
 /** A rival being written: as the route takes it, with text where the form needs text. */
 export type RivalDraft = RivalInput

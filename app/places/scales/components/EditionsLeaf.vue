@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { EditionDrift } from '#core/files/editions/edition'
-import type { BuildView, EditionsView, RepricedView } from '#shared/views'
+import type { BuildView, EditionsView, RepricedView } from '#shared/builds/views'
 import { request } from '~/utils/request'
 import { amount, longDate, signedAmount } from '~/utils/show'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { equivalentOf } from '#core/comparison/components/consoleModes'
-import type { BuildView, WeighedView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { WeighedView } from '#shared/scales/views'
 
 /** A console's fixed modes against what the build holds at the same resolution and rate. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()

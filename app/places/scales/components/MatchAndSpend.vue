@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import type { BuildView, MatchView, WeighedView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { MatchView, WeighedView } from '#shared/scales/views'
 import { request, streamOf } from '~/utils/request'
 import { amount, percent, signedAmount } from '~/utils/show'
 

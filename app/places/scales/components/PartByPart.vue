@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { BuildView, WeighedView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { WeighedView } from '#shared/scales/views'
 import { amount, signedAmount } from '~/utils/show'
 
 /** The build against one rival, part by part; what would make them equal; room to grow; what to ask the seller. */

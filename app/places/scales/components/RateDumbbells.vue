@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { MachineRate } from '#core/comparison/weighedMachine'
-import type { BuildView, WeighedView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { WeighedView } from '#shared/scales/views'
 import { signedPercent } from '~/utils/show'
 import { rateWorking } from '~/workings/weighingWorkings'
 

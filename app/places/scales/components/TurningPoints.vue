@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { parseDecimal, toDecimal } from '#core/money/decimal'
-import type { BuildView, WeighedView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { WeighedView } from '#shared/scales/views'
 import { amount, signedAmount } from '~/utils/show'
 import { cardCost, turnings, withCard, type Turning } from '../state/turning'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { BuildView, WeighedView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { WeighedView } from '#shared/scales/views'
 import { amount } from '~/utils/show'
 import { turnings } from '../state/turning'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { playStyles, type PlayStyle } from '#core/comparison/verdict/playStyles'
-import type { BuildView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
 import type { SettingsChange } from '../state/settings'
 
 /** What the weighing goes by: years, way of playing, what the build enters at. */

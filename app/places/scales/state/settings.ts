@@ -1,6 +1,6 @@
 import { toDecimal } from '#core/money/decimal'
-import type { WeighingInput } from '#shared/entities'
-import type { WeighingSettings } from '#shared/types'
+import type { WeighingInput } from '#shared/scales/schemas'
+import type { WeighingSettings } from '#shared/scales/settings'
 
 /** A change of how a build is weighed; own figures are changed apart. */
 export type SettingsChange = Partial<

@@ -4,7 +4,8 @@ import { weigh, type Weighed } from '#core/comparison/weigh'
 import { withAssumedCard, type AssumedCard, type TargetAt } from '#core/comparison/tipping/assumedCard'
 import type { WeighingTerms, WeighedMachine } from '#core/comparison/weighedMachine'
 import type { FrameMachine } from '#core/performance/model/frameTime'
-import type { BuildView, WeighedView } from '#shared/views'
+import type { BuildView } from '#shared/builds/views'
+import type { WeighedView } from '#shared/scales/views'
 
 /** A figure on which the verdict may turn. */
 export interface Turning {

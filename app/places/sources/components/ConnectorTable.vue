@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { formatDistanceStrict, parseISO } from 'date-fns'
-import { connectorKindNames, connectorSchema } from '#shared/entities'
-import type { ConnectorView, LibraryView, PollView } from '#shared/views'
+import { connectorKindNames, connectorSchema } from '#shared/sources/schemas'
+import type { ConnectorView, PollView } from '#shared/sources/views'
+import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
 
 /** Addresses that are asked again and again, with what the last asking brought. */

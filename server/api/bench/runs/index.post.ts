@@ -1,4 +1,4 @@
-import { runSchema } from '#shared/entities'
+import { runSchema } from '#shared/bench/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

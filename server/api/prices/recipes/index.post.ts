@@ -1,4 +1,4 @@
-import { recipeSchema } from '#shared/entities'
+import { recipeSchema } from '#shared/prices/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { keepRecipe } from '#server/places/prices/notes'

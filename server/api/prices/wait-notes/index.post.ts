@@ -1,4 +1,4 @@
-import { waitNoteSchema } from '#shared/entities'
+import { waitNoteSchema } from '#shared/prices/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { noteToWaitFor } from '#server/places/prices/notes'

@@ -2,7 +2,7 @@ import { object } from 'yup'
 import { yesOrNo } from '#shared/fields'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
-import { setRivalDeleted } from '#server/places/parts/libraryDeeds'
+import { setRivalDeleted } from '#server/places/rivals/rivals'
 
 const schema = object({ deleted: yesOrNo().required() })
 

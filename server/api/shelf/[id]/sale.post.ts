@@ -1,4 +1,4 @@
-import { saleSchema } from '#shared/entities'
+import { saleSchema } from '#shared/shelf/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,4 +1,4 @@
-import { connectorSchema } from '#shared/entities'
+import { connectorSchema } from '#shared/sources/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { createConnector } from '#server/places/sources/connectors/connectors'

@@ -1,10 +1,10 @@
 import { desc, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
-import type { ConnectorInput, ConnectorPatch } from '#shared/entities'
-import type { ConnectorView } from '#shared/views'
+import type { ConnectorInput, ConnectorPatch } from '#shared/sources/schemas'
+import type { ConnectorView } from '#shared/sources/views'
 import type { Database } from '#server/db/client'
-import { connectors, polls, sources } from '#server/db/schema'
-import { NotFoundError } from '#server/http/errors'
+import { connectors, polls, sources } from '../../../db/schema/sources'
+import { NotFoundError } from '#server/errors'
 import { newId } from '#server/db/ids'
 
 /** The connectors with what their last polls brought, newest first. */

@@ -1,5 +1,5 @@
 import type { Manner } from '#core/reading/sales/soldRecord'
-import type { sources } from '#server/db/schema'
+import type { sources } from '../../../db/schema/sources'
 
 /** How a kind of source sells, where a listing does not say. */
 export function mannerOfSource(kind: (typeof sources.$inferSelect)['kind']): Manner {

@@ -1,6 +1,6 @@
-import type { PollReport } from '#shared/types'
+import type { PollReport } from '#shared/sources/polls'
 import type { OpenDatabase } from '#server/db/client'
-import type { connectors, sources } from '#server/db/schema'
+import type { connectors, sources } from '../../../db/schema/sources'
 import type { Outside } from '#server/outside/guardedFetch'
 
 export type ConnectorRow = typeof connectors.$inferSelect

@@ -1,5 +1,5 @@
 import { decodeText } from '#core/reading/tables/decodeText'
-import type { PollReport } from '#shared/types'
+import type { PollReport } from '#shared/sources/polls'
 import { mustBeOk } from '#server/outside/guardedFetch'
 import { importShopPrices } from '#server/places/prices/importShopPrices'
 import type { PollContext } from './pollContext'

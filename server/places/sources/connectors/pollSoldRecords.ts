@@ -1,6 +1,6 @@
 import { decodeText } from '#core/reading/tables/decodeText'
 import { CoreError } from '#core/errors/coreError'
-import type { PollReport } from '#shared/types'
+import type { PollReport } from '#shared/sources/polls'
 import { mustBeOk } from '#server/outside/guardedFetch'
 import { importSoldRecords } from '#server/places/prices/importRecords'
 import type { PollContext } from './pollContext'

@@ -1,4 +1,4 @@
-import { runPatchSchema } from '#shared/entities'
+import { runPatchSchema } from '#shared/bench/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { patchRun } from '#server/places/bench/runs'

@@ -1,8 +1,8 @@
-import { briefSchema } from '#shared/entities'
+import { briefSchema } from '#shared/brief/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
-import { saveBrief } from '#server/places/builds/builds'
+import { saveBrief } from '#server/places/brief/brief'
 import { buildView } from '#server/context/readBuild'
 
 export default jsonRoute(async (event) => {

@@ -1,4 +1,4 @@
-import { editionSchema } from '#shared/entities'
+import { editionSchema } from '#shared/builds/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

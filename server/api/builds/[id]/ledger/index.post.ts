@@ -1,4 +1,4 @@
-import { entrySchema } from '#shared/entities'
+import { entrySchema } from '#shared/ledger/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,4 +1,4 @@
-import { tripSchema } from '#shared/entities'
+import { tripSchema } from '#shared/ledger/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { createTrip } from '#server/places/ledger/trips'

@@ -1,4 +1,4 @@
-import { carrySchema } from '#shared/entities'
+import { carrySchema } from '#shared/machine/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,8 +1,8 @@
-import { choiceSchema } from '#shared/entities'
+import { choiceSchema } from '#shared/machine/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
-import { addChoice } from '#server/places/builds/builds'
+import { addChoice } from '#server/places/machine/choices'
 import { buildView } from '#server/context/readBuild'
 
 export default jsonRoute(async (event) => {

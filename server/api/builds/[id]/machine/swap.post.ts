@@ -1,4 +1,4 @@
-import { swapSchema } from '#shared/entities'
+import { swapSchema } from '#shared/machine/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,4 +1,4 @@
-import { lookoutSchema } from '#shared/entities'
+import { lookoutSchema } from '#shared/prices/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -3,7 +3,7 @@ import { text } from '#shared/fields'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
-import { setRivals } from '#server/places/builds/builds'
+import { setRivals } from '#server/places/scales/setRivals'
 import { buildView } from '#server/context/readBuild'
 
 const schema = object({ rivals: array().of(text().required()).required().max(20) })

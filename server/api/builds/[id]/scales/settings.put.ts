@@ -1,4 +1,4 @@
-import { weighingSchema } from '#shared/entities'
+import { weighingSchema } from '#shared/scales/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

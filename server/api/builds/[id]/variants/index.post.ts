@@ -1,4 +1,4 @@
-import { variantSchema } from '#shared/entities'
+import { variantSchema } from '#shared/builds/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,4 +1,4 @@
-import { offerSchema } from '#shared/entities'
+import { offerSchema } from '#shared/leads/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,4 +1,4 @@
-import { returnSchema } from '#shared/entities'
+import { returnSchema } from '#shared/ledger/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

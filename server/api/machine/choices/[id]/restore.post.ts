@@ -1,7 +1,7 @@
 import { useDatabase } from '#server/db/useDatabase'
 import { jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
-import { changeChoice } from '#server/places/builds/builds'
+import { changeChoice } from '#server/places/machine/choices'
 import { buildView } from '#server/context/readBuild'
 import { isInherited, setDropped } from '#server/places/builds/variants'
 

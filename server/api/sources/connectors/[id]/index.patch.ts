@@ -1,4 +1,4 @@
-import { connectorPatchSchema } from '#shared/entities'
+import { connectorPatchSchema } from '#shared/sources/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { changeConnector, connectorViews } from '#server/places/sources/connectors/connectors'

@@ -1,4 +1,4 @@
-import { ownFigureSchema } from '#shared/entities'
+import { ownFigureSchema } from '#shared/prices/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -1,5 +1,5 @@
 import type { PartQuery } from '#core/reading/titles/queryForPart'
-import { querySchema } from '#shared/entities'
+import { querySchema } from '#shared/prices/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

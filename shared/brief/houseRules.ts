@@ -1,8 +1,6 @@
-import type { PriceQuery } from '../core/reading/titles/priceQuery'
-import type { Need, Role } from '../core/parts/part'
-import type { SupplyRule } from '../core/machine/power/supplySize'
-import type { FaultOverrides } from '../core/supply/risk/faultRisk'
-import type { PlayStyle } from '../core/comparison/verdict/playStyles'
+import type { SupplyRule } from '#core/machine/power/supplySize'
+import type { Need, Role } from '#core/parts/part'
+import type { FaultOverrides } from '#core/supply/risk/faultRisk'
 
 /** The builder's own policies for one build. */
 export interface HouseRules {
@@ -46,58 +44,8 @@ export interface MachineRules {
   readonly idleHours: number
 }
 
-/** How a build is weighed against others. */
-export interface WeighingSettings {
-  readonly years: number
-  readonly style: PlayStyle
-  /** What a build enters at: what anyone can pay, or what was paid. */
-  readonly basis: 'anyone' | 'paid'
-  readonly gamesPerYear: number
-  /** Delivery where a seller does not state it, minor units of the build's currency. */
-  readonly usualShipping: number
-  /** Other builds and variants on the scales. */
-  readonly builds: readonly string[]
-  /** Steps switched off. */
-  readonly off: readonly string[]
-  /** Own figures by machine and step, minor units of the build's currency. */
-  readonly edits: Readonly<Record<string, Readonly<Record<string, number>>>>
-}
-
 /** A need of the brief and what it costs where a machine lacks it, minor units of the build's currency. */
 export interface NeedEntry {
   readonly need: Need
   readonly price: number
-}
-
-/** The part of a price query that belongs to a part; date and currency come from the reading. */
-export type QuerySettings = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>
-
-/** What of a query can be used on other parts: all but its words and facts. */
-export type RecipeSettings = Pick<
-  QuerySettings,
-  | 'mustNot'
-  | 'conditions'
-  | 'manners'
-  | 'windowDays'
-  | 'halfLifeDays'
-  | 'makes'
-  | 'forgiveSlips'
-  | 'catchShare'
->
-
-/** A line of a file or an entry of a feed that a poll could not take, and why. */
-export interface PollProblem {
-  readonly where: string
-  readonly reason: string
-}
-
-/** What a poll brought. */
-export interface PollReport {
-  readonly added: number
-  /** Leads whose ask changed. */
-  readonly changed: number
-  readonly alreadyThere: number
-  readonly vanished: number
-  readonly rejected: number
-  readonly problems: readonly PollProblem[]
 }

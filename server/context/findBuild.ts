@@ -1,0 +1,17 @@
+import { and, eq, isNull } from 'drizzle-orm'
+import type { Queryable } from '../db/client'
+import { builds } from '../db/schema/builds'
+import { NotFoundError } from '../errors'
+
+/** A build as its row states it. */
+export type BuildRow = typeof builds.$inferSelect
+
+/** The build with an id; a build that is not there, or was archived, is a `NotFoundError`. */
+export async function findBuild(db: Pick<Queryable, 'select'>, buildId: string): Promise<BuildRow> {
+  const [build] = await db
+    .select()
+    .from(builds)
+    .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
+  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  return build
+}

@@ -1,0 +1,20 @@
+import { integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { builds } from './builds'
+import { id } from './columns'
+import { workloads } from './work'
+
+export const targets = sqliteTable('targets', {
+  id: id(),
+  buildId: text()
+    .notNull()
+    .references(() => builds.id),
+  position: integer().notNull(),
+  workloadId: text()
+    .notNull()
+    .references(() => workloads.id),
+  width: integer().notNull(),
+  height: integer().notNull(),
+  preset: text().notNull(),
+  averageFps: real().notNull(),
+  lowFps: real(),
+})

@@ -1,0 +1,47 @@
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { HouseRules, NeedEntry } from '#shared/brief/houseRules'
+import type { WeighingSettings } from '#shared/scales/settings'
+import type { EditionContent } from '../../../core/files/editions/edition'
+import { createdAt, deletedAt, id } from './columns'
+
+export const builds = sqliteTable('builds', {
+  id: id(),
+  name: text().notNull(),
+  purpose: text().notNull(),
+  currency: text().notNull(),
+  region: text().notNull(),
+  budget: integer().notNull(),
+  stretch: integer().notNull(),
+  wantedBy: text(),
+  houseRules: text({ mode: 'json' }).$type<HouseRules>().notNull(),
+  needs: text({ mode: 'json' }).$type<NeedEntry[]>().notNull(),
+  /** For the builder alone; and what a buyer may read. */
+  privateNote: text().notNull().default(''),
+  saleText: text().notNull().default(''),
+  /** Keys of findings mended by hand. */
+  settled: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
+  /** The build this one is a variant of, and the choices of that one that it does without. */
+  variantOf: text(),
+  dropped: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
+  /** How it is weighed; null: by the defaults. */
+  weighing: text({ mode: 'json' }).$type<WeighingSettings>(),
+  createdAt: createdAt(),
+  deletedAt: deletedAt(),
+})
+
+/** Frozen, dated copies of builds; nothing changes them. */
+export const editions = sqliteTable(
+  'editions',
+  {
+    id: id(),
+    buildId: text()
+      .notNull()
+      .references(() => builds.id),
+    name: text().notNull(),
+    frozenOn: text().notNull(),
+    content: text({ mode: 'json' }).$type<EditionContent>().notNull(),
+    createdAt: createdAt(),
+    deletedAt: deletedAt(),
+  },
+  (table) => [index('editions_build').on(table.buildId)],
+)

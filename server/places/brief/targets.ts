@@ -1,0 +1,26 @@
+import { eq } from 'drizzle-orm'
+import { CoreError } from '#core/errors/coreError'
+import type { Queryable } from '#server/db/client'
+import { newId } from '#server/db/ids'
+import { targets } from '#server/db/schema/brief'
+import { workloads } from '#server/db/schema/work'
+import type { BriefInput } from '#shared/brief/schemas'
+
+export async function replaceTargets(tx: Queryable, buildId: string, brief: BriefInput): Promise<void> {
+  for (const [position, target] of brief.targets.entries()) {
+    const [workload] = await tx.select().from(workloads).where(eq(workloads.id, target.workloadId))
+    if (!workload)
+      throw new CoreError(
+        'unknown-workload',
+        `there is no workload "${target.workloadId}"`,
+        `targets[${position}].workloadId`,
+      )
+    if (!workload.presets[target.preset])
+      throw new CoreError(
+        'unknown-preset',
+        `${workload.name} has no preset "${target.preset}"`,
+        `targets[${position}].preset`,
+      )
+    await tx.insert(targets).values({ ...target, id: newId('target'), buildId, position })
+  }
+}

@@ -1,0 +1,46 @@
+import type { Role } from '#core/parts/part'
+import { marketChanged } from '#server/context/market'
+import type { Database } from '#server/db/client'
+import { parts } from '#server/db/schema/parts'
+import type { LibraryFile } from '#shared/parts/libraryFile'
+import type { PartInput } from '#shared/parts/schemas'
+
+/** Changes to the libraries behind all builds. */
+
+/** Adds a part or changes the one with the same id. */
+export async function savePart(db: Database, part: PartInput): Promise<{ id: string }> {
+  const values = { ...part, facts: part.facts as never }
+  await db
+    .insert(parts)
+    .values(values)
+    .onConflictDoUpdate({
+      target: parts.id,
+      set: { role: part.role, make: part.make, name: part.name, facts: values.facts },
+    })
+  marketChanged(db)
+  return { id: part.id }
+}
+
+/** The parts as a library file, all or of one role; a donor's own parts go with it. */
+export async function exportParts(db: Database, role?: Role): Promise<LibraryFile> {
+  const rows = await db.select().from(parts).orderBy(parts.role, parts.name)
+  const wanted = rows.filter((row) => role === undefined || row.role === role)
+  const inside = new Set(wanted.flatMap((row) => row.facts.contains ?? []))
+  const list = rows
+    .filter((row) => wanted.includes(row) || inside.has(row.id))
+    .map(({ id, role: own, make, name, facts }) => ({ id, role: own, make, name, facts: facts as never }))
+  return {
+    format: 'tarvin-library',
+    version: '1',
+    sources: [],
+    parts: list,
+    workloads: [],
+    rivals: [],
+    rates: [],
+    shelf: [],
+    runs: [],
+    tasks: [],
+    taskResults: [],
+    leads: [],
+  }
+}

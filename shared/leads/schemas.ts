@@ -1,0 +1,132 @@
+import { array, mixed, object, type InferType } from 'yup'
+import { roles } from '#core/parts/part'
+import type { Answer } from '#core/reading/listings/completeness'
+import { conditions, manners } from '#core/reading/sales/soldRecord'
+import { rebateStates } from '#core/supply/landed/rebates'
+import { faultSigns, type FaultSign } from '#core/supply/risk/faultRisk'
+import {
+  calendarDate,
+  currencyCode,
+  decimalText,
+  idText,
+  line,
+  name,
+  oneOf,
+  share,
+  text,
+  wholeFrom,
+  yesOrNo,
+} from '../fields'
+
+export const codeSchema = object({
+  word: text().required('the code is needed').max(60),
+  kind: oneOf(['percent', 'fixed']).required(),
+  value: decimalText().required('a value is needed'),
+  minSpend: decimalText().nullable().default(null),
+  validUntil: calendarDate().nullable().default(null),
+  cap: decimalText().nullable().default(null),
+  stackable: yesOrNo().default(true),
+  role: oneOf(roles).nullable().default(null),
+})
+
+export const rebateSchema = object({
+  kind: oneOf(['mail-in', 'online', 'trade-in']).required(),
+  amount: decimalText().required('an amount is needed'),
+  claimBy: calendarDate().required('a claim-by date is needed'),
+  state: oneOf(rebateStates).default('to-claim'),
+  chance: share().default(0.85),
+  proof: line(200),
+  expectedBy: calendarDate().nullable().default(null),
+  campaign: line(80),
+  perHousehold: wholeFrom(1).nullable().default(null),
+  tradedPartId: text().nullable().default(null),
+})
+
+export const leadSchema = object({
+  sourceId: idText(),
+  externalId: line(200),
+  title: name().max(300),
+  url: line(1000).test(
+    'url',
+    '${path} must begin with http:// or https://',
+    (value) => value === undefined || value === '' || /^https?:\/\//.test(value),
+  ),
+  price: decimalText().required('a price is needed'),
+  currency: currencyCode().required(),
+  condition: oneOf(conditions).required(),
+  manner: oneOf(manners).required(),
+  listedOn: calendarDate().required(),
+  endsOn: calendarDate().nullable().default(null),
+  shipping: decimalText().nullable().default(null),
+  place: line(120),
+  note: line(1000),
+  things: array()
+    .of(
+      object({
+        partId: idText(),
+        quantity: wholeFrom(1).max(100).default(1),
+        plan: oneOf(['keep', 'resell', 'discard']).default('keep'),
+      }),
+    )
+    .required()
+    .min(1, 'tie the lead to at least one part')
+    .max(30),
+  code: codeSchema.nullable().default(null),
+  rebate: rebateSchema.nullable().default(null),
+  text: line(8000),
+  answers: mixed<Record<string, Answer>>(
+    (value): value is Record<string, Answer> =>
+      typeof value === 'object' &&
+      value !== null &&
+      Object.values(value).every((each) => each === 'yes' || each === 'no'),
+  ).default({}),
+  signs: mixed<Partial<Record<FaultSign, boolean>>>(
+    (value): value is Partial<Record<FaultSign, boolean>> =>
+      typeof value === 'object' &&
+      value !== null &&
+      Object.entries(value).every(
+        ([key, each]) => faultSigns.includes(key as FaultSign) && typeof each === 'boolean',
+      ),
+  ).default({}),
+  extras: array()
+    .of(
+      object({
+        label: text().trim().required('say what it is').max(80),
+        amount: decimalText().required('an amount is needed'),
+      }),
+    )
+    .max(20)
+    .default([]),
+})
+
+export type LeadInput = InferType<typeof leadSchema>
+
+const changesOf = <T>(isValid: (value: unknown) => boolean, what: string) =>
+  mixed<Record<string, T | null>>()
+    .optional()
+    .test(
+      'changes',
+      `\${path} must be an object of ${what}`,
+      (value) =>
+        value === undefined ||
+        (typeof value === 'object' &&
+          value !== null &&
+          Object.values(value).every((each) => each === null || isValid(each))),
+    )
+
+export const leadPatchSchema = object({
+  state: oneOf(['open', 'passed']),
+  deleted: yesOrNo(),
+  passReason: text().max(200),
+  askedOn: calendarDate().nullable(),
+  tripId: text().nullable(),
+  answers: changesOf<Answer>((value) => value === 'yes' || value === 'no', 'yes, no or null'),
+  signs: changesOf<boolean>((value) => typeof value === 'boolean', 'true, false or null'),
+})
+
+export const offerSchema = object({
+  by: oneOf(['me', 'seller']).required(),
+  amount: decimalText().nullable().default(null),
+  day: calendarDate().required('a date is needed'),
+  note: line(300),
+})

@@ -1,0 +1,48 @@
+import { array, object, type InferType } from 'yup'
+import { scopes } from '#core/ledger/receipt'
+import { calendarDate, decimalText, finite, idText, line, oneOf, text, wholeFrom } from '../fields'
+
+export const choiceSchema = object({
+  kind: oneOf(['lead', 'hunt', 'owned']).required(),
+  leadId: text()
+    .nullable()
+    .default(null)
+    .when('kind', { is: 'lead', then: (field) => field.required('choose a lead') }),
+  partId: text()
+    .nullable()
+    .default(null)
+    .when('kind', { is: 'hunt', then: (field) => field.required('choose a part') }),
+  shelfId: text()
+    .nullable()
+    .default(null)
+    .when('kind', { is: 'owned', then: (field) => field.required('choose a part from the shelf') }),
+  limit: decimalText().nullable().default(null),
+  scope: oneOf(scopes).default('core'),
+  reason: line(300),
+})
+
+export type ChoiceInput = InferType<typeof choiceSchema>
+
+export const choicePatchSchema = object({
+  scope: oneOf(scopes),
+  reason: text().max(300),
+  limit: decimalText().nullable(),
+  paidOn: calendarDate().nullable(),
+  leftOut: array().of(text().defined().max(120)).max(40).optional(),
+})
+
+export const carrySchema = object({
+  partId: idText(),
+  cpuId: idText(),
+  months: finite().moreThan(0, 'how many months?').max(60).required(),
+})
+
+export const mendSchema = object({ key: text().required().max(400), way: wholeFrom(0).required() })
+
+export const settledSchema = object({ key: text().required().max(400) })
+
+export const swapSchema = object({
+  partId: idText(),
+  leadId: text().nullable().default(null),
+  out: text().nullable().default(null),
+})

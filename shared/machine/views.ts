@@ -1,0 +1,116 @@
+import type { Scope } from '#core/ledger/receipt'
+import type { AssemblyStep } from '#core/machine/assembly/assemblySheet'
+import type { FitReport } from '#core/machine/fit/checkFit'
+import type { Finding } from '#core/machine/fit/finding'
+import type { MendRow } from '#core/machine/fit/mending'
+import type { machinePlan } from '#core/machine/fit/plan'
+import type { PowerSheet } from '#core/machine/power/powerSheet'
+import type { CarryForward } from '#core/machine/upgrades/carryForward'
+import type { Step as StepUp } from '#core/machine/upgrades/stepsUp'
+import type { UpgradeRoom } from '#core/machine/upgrades/upgradeRoom'
+import type { Role } from '#core/parts/part'
+import type { Condition } from '#core/reading/sales/soldRecord'
+import type { MachineRules } from '../brief/houseRules'
+
+export interface ChoiceView {
+  readonly id: string
+  readonly kind: 'lead' | 'hunt' | 'owned'
+  readonly label: string
+  readonly scope: Scope
+  readonly reason: string
+  /** Parts of it that are not built in. */
+  readonly leftOut: readonly string[]
+  /** Whether it comes from the build that this one is a variant of. */
+  readonly isInherited: boolean
+  readonly paidOn: string | null
+  readonly leadId: string | null
+  readonly partId: string | null
+  readonly limit: number | null
+  /** Condition of a lead; null for a hunt. */
+  readonly condition: Condition | null
+  /** Day a chosen lead was found gone at its source. */
+  readonly vanishedOn: string | null
+  readonly roles: readonly Role[]
+  readonly parts: readonly { readonly id: string; readonly name: string; readonly role: Role }[]
+  readonly payNow: number
+  readonly afterRebates: number
+  readonly expected: number
+  readonly anyoneCanPay: number | null
+  /** Hunts: expected wait in days, null where no comp is that cheap. */
+  readonly expectedWait: number | null
+  /** Hunts: chance to come in by the date wanted; null without a date. */
+  readonly chanceByDate: number | null
+  readonly source: string
+}
+
+/** A finding as it is shown; its ways are asked for apart. */
+export type FindingView = Omit<Finding, 'mends'>
+
+export interface FitView extends Omit<FitReport, 'findings' | 'settled'> {
+  readonly findings: readonly FindingView[]
+  readonly settled: readonly FindingView[]
+}
+
+/** What the place Machine shows beyond the build: ways to mend, power, room to grow, the plan, the sheet of assembly. */
+export interface MachineView {
+  /** By key of the finding. */
+  readonly ways: Readonly<Record<string, readonly MendRow[]>>
+  /** Money at risk by key of the finding: what its parts cost, or the cheapest way. */
+  readonly atRisk: Readonly<Record<string, number>>
+  /** Cheapest sensible candidates of empty roles. */
+  readonly candidates: readonly {
+    readonly role: Role
+    readonly options: readonly { readonly partId: string; readonly name: string; readonly price: number }[]
+  }[]
+  readonly power: PowerSheet
+  readonly rules: MachineRules
+  readonly room: UpgradeRoom
+  readonly plan: ReturnType<typeof machinePlan>
+  readonly assembly: readonly AssemblyStep[]
+}
+
+export interface StepView extends Omit<StepUp, 'option'> {
+  readonly id: string
+  readonly from: 'lead' | 'street'
+  readonly partId: string
+  readonly name: string
+  readonly price: number
+}
+
+export interface StepsView {
+  readonly left: number
+  readonly threshold: number
+  readonly roles: readonly {
+    readonly role: Role
+    readonly present: {
+      readonly name: string
+      readonly cost: number
+      readonly choiceId: string | null
+    } | null
+    readonly steps: readonly StepView[]
+  }[]
+  readonly slimming: {
+    readonly over: number
+    readonly stillOver: number
+    readonly swaps: readonly {
+      readonly choiceId: string
+      readonly out: string
+      readonly id: string
+      readonly partId: string
+      readonly from: 'lead' | 'street'
+      readonly name: string
+      readonly saved: number
+      readonly lost: number
+    }[]
+  } | null
+}
+
+/** A card that moves to the next machine. */
+export interface CarryView extends CarryForward {
+  readonly name: string
+  readonly next: string
+  readonly replaces: string | null
+  readonly months: number
+  readonly price: number
+  readonly percentPer30Days: number
+}

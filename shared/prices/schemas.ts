@@ -1,0 +1,83 @@
+import { array, object } from 'yup'
+import { roles } from '#core/parts/part'
+import { conditions, manners } from '#core/reading/sales/soldRecord'
+import { opinionVerdicts } from '#core/supply/ways/opinions'
+import {
+  calendarDate,
+  currencyCode,
+  decimalText,
+  finite,
+  idText,
+  line,
+  name,
+  oneOf,
+  share,
+  text,
+  texts,
+  wholeFrom,
+  yesOrNo,
+} from '../fields'
+
+export const querySchema = object({
+  must: array()
+    .of(text().trim().required().max(60))
+    .required()
+    .min(1, 'at least one word must appear')
+    .max(20),
+  mustNot: array().of(text().trim().required().max(60)).default([]),
+  variant: object({
+    capacityGb: finite().moreThan(0),
+    kitCount: wholeFrom(1),
+    memoryGeneration: text(),
+    module: oneOf(['desktop', 'laptop']),
+    siblings: texts(),
+  })
+    .default(undefined)
+    .optional(),
+  conditions: array().of(oneOf(conditions).defined()).required().min(1, 'accept at least one condition'),
+  manners: array().of(oneOf(manners).defined()).required().min(1, 'accept at least one manner of sale'),
+  windowDays: wholeFrom(1).max(3650).required(),
+  halfLifeDays: wholeFrom(1).max(3650).required(),
+  role: oneOf(roles),
+  makes: texts(),
+  forgiveSlips: yesOrNo(),
+  catchShare: share(),
+  coveredDays: finite().moreThan(0),
+})
+
+export const lookoutSchema = object({ partId: idText(), limit: decimalText().required('a limit is needed') })
+
+export const ownFigureSchema = object({
+  amount: decimalText().required('a figure is needed'),
+  note: line(200),
+})
+
+export const readSchema = object({ readOn: calendarDate().optional(), note: line(200) })
+
+export const opinionSchema = object({
+  partId: idText(),
+  guide: name().max(80),
+  saidOn: calendarDate().required('a date is needed'),
+  verdict: oneOf(opinionVerdicts).required(),
+  note: line(300),
+})
+
+export const waitNoteSchema = object({
+  role: oneOf(roles).required(),
+  partId: text().nullable().default(null),
+  what: name(),
+  expectedOn: calendarDate().required('a date is needed'),
+  dropPercent: finite().min(-100).max(100).required('a drop in percent is needed'),
+  chance: share().required('a chance is needed'),
+})
+
+export const recipeSchema = object({ name: name().max(80), partId: idText() })
+
+export const exchangeRateSchema = object({
+  date: calendarDate().required(),
+  from: currencyCode().required(),
+  to: currencyCode().required(),
+  rate: text()
+    .matches(/^\d{1,6}(\.\d{1,8})?$/, '${path} must be digits with a point')
+    .required(),
+})

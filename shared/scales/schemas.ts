@@ -1,0 +1,37 @@
+import { array, mixed, object, type InferType } from 'yup'
+import { playStyles, type PlayStyle } from '#core/comparison/verdict/playStyles'
+import { decimalText, finite, oneOf, text } from '../fields'
+
+/** The things of the product as forms, routes and files state them: one schema each. Amounts are decimal strings. */
+
+const playStyleNames = Object.keys(playStyles) as PlayStyle[]
+
+export const weighingSchema = object({
+  years: finite().min(0.5).max(15).default(3),
+  style: oneOf(playStyleNames).default('couch'),
+  basis: oneOf(['anyone', 'paid']).default('anyone'),
+  gamesPerYear: finite().min(0).max(200).default(4),
+  usualShipping: decimalText().default('35.00'),
+  off: array().of(text().defined().max(40)).max(40).default([]),
+  builds: array()
+    .of(text().defined().max(120))
+    .max(3, 'at most three others are weighed at a time')
+    .default([]),
+  edits: mixed<Record<string, Record<string, string>>>(
+    (value): value is Record<string, Record<string, string>> =>
+      typeof value === 'object' &&
+      value !== null &&
+      Object.values(value).every(
+        (each) =>
+          typeof each === 'object' &&
+          each !== null &&
+          Object.values(each).every(
+            (amount) => typeof amount === 'string' && decimalText({ min: 'any' }).isValidSync(amount),
+          ),
+      ),
+  )
+    .typeError('${path} must hold amounts such as 129.50, by machine and step')
+    .default({}),
+})
+
+export type WeighingInput = InferType<typeof weighingSchema>

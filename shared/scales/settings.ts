@@ -1,0 +1,18 @@
+import type { PlayStyle } from '#core/comparison/verdict/playStyles'
+
+/** How a build is weighed against others. */
+export interface WeighingSettings {
+  readonly years: number
+  readonly style: PlayStyle
+  /** What a build enters at: what anyone can pay, or what was paid. */
+  readonly basis: 'anyone' | 'paid'
+  readonly gamesPerYear: number
+  /** Delivery where a seller does not state it, minor units of the build's currency. */
+  readonly usualShipping: number
+  /** Other builds and variants on the scales. */
+  readonly builds: readonly string[]
+  /** Steps switched off. */
+  readonly off: readonly string[]
+  /** Own figures by machine and step, minor units of the build's currency. */
+  readonly edits: Readonly<Record<string, Readonly<Record<string, number>>>>
+}

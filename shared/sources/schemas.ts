@@ -1,0 +1,75 @@
+import { object, type InferType } from 'yup'
+import { protections } from '#core/supply/risk/faultRisk'
+import {
+  currencyCode,
+  decimalText,
+  idText,
+  line,
+  name,
+  oneOf,
+  percent,
+  text,
+  wholeFrom,
+  yesOrNo,
+} from '../fields'
+
+export const sourceSchema = object({
+  id: idText(),
+  name: name(),
+  kind: oneOf(['classifieds', 'auction', 'refurbisher', 'shop', 'counter']).required(),
+  currency: currencyCode().required(),
+  taxPercent: percent().required(),
+  taxOnShipping: yesOrNo().required(),
+  shipping: object({
+    kind: oneOf(['none', 'per-item', 'per-order']).required(),
+    amount: decimalText().default('0'),
+    freeFrom: decimalText().nullable().default(null),
+  }).required(),
+  paymentFeePercent: percent().default(0),
+  sellerFeePercent: percent().default(0),
+  protection: oneOf(protections).required(),
+  note: line(),
+  importDutyPercent: percent().default(0),
+  importTaxPercent: percent().default(0),
+  importFreeUnder: decimalText().default('0'),
+  exchangeFeePercent: percent().default(0),
+})
+
+export type SourceInput = InferType<typeof sourceSchema>
+
+const webAddress = () =>
+  text()
+    .required('an address is needed')
+    .max(1000)
+    .test(
+      'url',
+      '${path} must begin with http:// or https://',
+      (value) => value === undefined || (/^https?:\/\//.test(value) && URL.canParse(value)),
+    )
+
+const everyMinutes = () => wholeFrom(5).max(10_080, '${path} must be a week at most')
+
+export const connectorKindNames = {
+  'sold-csv': 'sold records (CSV)',
+  'lead-feed': 'leads (Atom, RSS or JSON feed)',
+  'shop-csv': 'shop prices (CSV)',
+} as const
+
+export const connectorSchema = object({
+  sourceId: idText(),
+  kind: oneOf(['sold-csv', 'lead-feed', 'shop-csv']).required(),
+  url: webAddress(),
+  everyMinutes: everyMinutes().default(360),
+  allowPrivate: yesOrNo().default(false),
+})
+
+export type ConnectorInput = InferType<typeof connectorSchema>
+
+export const connectorPatchSchema = object({
+  url: webAddress().optional(),
+  everyMinutes: everyMinutes(),
+  allowPrivate: yesOrNo(),
+  paused: yesOrNo(),
+})
+
+export type ConnectorPatch = InferType<typeof connectorPatchSchema>

@@ -1,0 +1,64 @@
+import { object } from 'yup'
+import { feelings } from '#core/performance/model/throughput'
+import {
+  calendarDate,
+  finite,
+  idText,
+  line,
+  name,
+  oneOf,
+  rate,
+  share,
+  text,
+  wholeFrom,
+  yesOrNo,
+} from '../fields'
+
+const presetSchema = object({
+  graphics: rate().required(),
+  cpu: rate().required(),
+  videoMemoryGb: finite().min(0).required(),
+})
+
+export const workloadSchema = object({
+  id: idText(),
+  name: name(),
+  kind: line(40),
+  graphicsMs: rate().required(),
+  cpuMs: rate().required(),
+  pixelExponent: finite().min(0.1).max(3).required(),
+  threadsWanted: wholeFrom(1).required(),
+  lowShare: object({ graphics: share().required(), cpu: share().required() }).required(),
+  presets: object()
+    .required()
+    .test(
+      'presets',
+      '${path} must hold a cost for each preset',
+      (value) =>
+        Object.values(value).length > 0 &&
+        Object.values(value).every((each) => presetSchema.isValidSync(each)),
+    ),
+  upscaling: object().default({}),
+  frameGenerationFactor: rate().default(1.6),
+  priorSpread: share().default(0.12),
+})
+
+export const workTaskSchema = object({
+  id: idText(),
+  name: name(),
+  unit: text().trim().required('what is counted?').max(30),
+  lessIsBetter: yesOrNo().required(),
+  threadsExponent: finite().min(0).max(1).required(),
+  mostThreads: wholeFrom(1).max(1024).default(64),
+})
+
+export const workResultSchema = object({
+  taskId: idText(),
+  cpuId: idText(),
+  value: finite().moreThan(0, '${path} must be more than 0').required('a figure is needed'),
+  feeling: oneOf(feelings).nullable().default(null),
+  kind: oneOf(['own-reading', 'published']).default('own-reading'),
+  buildId: text().nullable().default(null),
+  ranOn: calendarDate().required('a date is needed'),
+  note: line(),
+})
