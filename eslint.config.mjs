@@ -1,3 +1,4 @@
+import { boundariesOfFolders } from './eslint.boundaries.mjs'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 // A tool of the linter calls this, and Node 20 does not have it yet.
@@ -69,16 +70,16 @@ const coreStaysPure = {
   },
 }
 
-/** Services know no HTTP layer, pages and components no server. */
+/** Packages each side keeps out of; folders are kept apart by eslint.boundaries.mjs. */
 const oneWay = [
   {
-    files: ['server/services/**/*.ts'],
+    files: ['server/{places,context,calc,db,outside}/**/*.ts'],
     rules: {
       'no-restricted-imports': [
         'error',
         {
           patterns: [
-            { group: ['h3', '~/*', '**/app/**'], message: 'services know neither HTTP nor the interface' },
+            { group: ['h3', 'nitropack*', '~/*', '**/app/**'], message: 'places and context know neither HTTP nor the interface' },
           ],
         },
       ],
@@ -120,6 +121,7 @@ const oneWay = [
 
 export default withNuxt(
   coreStaysPure,
+  boundariesOfFolders,
   ...oneWay,
   {
     rules: {

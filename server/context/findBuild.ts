@@ -1,7 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import type { Queryable } from '../db/client'
 import { builds } from '../db/schema/builds'
-import { NotFoundError } from '../errors'
+import { NotFoundError } from '../errors/notFoundError'
 
 /** A build as its row states it. */
 export type BuildRow = typeof builds.$inferSelect

@@ -13,7 +13,7 @@ import type { Database, Queryable } from '../db/client'
 import { exchangeRates, recordOverrides, shopPrices, soldRecords } from '../db/schema/prices'
 import { parts } from '../db/schema/parts'
 import { sources } from '../db/schema/sources'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import { performanceChanged } from './performance'
 
 /**

@@ -16,11 +16,11 @@ import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
 import type { choices } from '../db/schema/machine'
 import type { shelf } from '../db/schema/shelf'
-import { houseRuleBreaches } from '../places/leads/readLeads'
+import { houseRuleBreaches } from './houseRuleBreaches'
 import type { ValuedLead } from './valuedLeads'
 import { newPriceIn, readStreetPrice, streetAt, type Market } from './market'
 import { newOffers } from './newOffers'
-import type { arrivalsOf } from '../places/ledger/arrivals'
+import type { arrivalsOf } from '#server/context/arrivals'
 
 /** What choices are read against. */
 export interface ChoiceContext {

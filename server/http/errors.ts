@@ -1,6 +1,6 @@
 import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors/coreError'
-import { NotFoundError } from '../errors'
+import { NotFoundError } from '../errors/notFoundError'
 
 /** What every refused request gets. */
 export interface ErrorBody {

@@ -4,7 +4,7 @@ import { calcLandedCost } from '#server/calc/landedCostCalc'
 import { calcLot } from '#server/calc/lotCalc'
 import { calcStreetPrice } from '#server/calc/streetPriceCalc'
 import { errorAnswer } from '#server/http/errors'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import { CoreError } from '#core/errors/coreError'
 import {
   landedCostRequest,

@@ -13,7 +13,7 @@ import type { OpenDatabase } from '#server/db/client'
 import { addChoice } from '#server/places/machine/choices'
 import { createBuild } from '#server/places/builds/builds'
 import { setRivals } from '#server/places/scales/setRivals'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 import { exportBuild, importBuild } from '#server/places/builds/buildFile'
 import {
   editionOf,

@@ -1,6 +1,6 @@
 import { useDatabase } from '#server/db/useDatabase'
 import { jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
-import { buildStrips } from '#server/context/session'
+import { buildStrips } from '#server/places/builds/readBuilds'
 
 export default jsonRoute(async () => buildStrips(await useDatabase(), today()))

@@ -12,7 +12,7 @@ import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '../builds/buildView'
 import type { Market } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 

@@ -7,7 +7,7 @@ import type { leadPatchSchema } from '#shared/leads/schemas'
 import type { Database } from '#server/db/client'
 import { leads } from '#server/db/schema/leads'
 import { trips } from '#server/db/schema/ledger'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 
 /** Passes on, takes back, deletes or brings back a lead; notes an answer, a sign, a question asked, or the trip that fetches it. */
 export async function patchLead(

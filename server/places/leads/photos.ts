@@ -5,7 +5,7 @@ import { decode, encode } from 'jpeg-js'
 import { CoreError } from '#core/errors/coreError'
 import { databaseUrl, type Database } from '#server/db/client'
 import { leads, photos } from '#server/db/schema/leads'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 
 /** Pictures of leads and arrivals: files beside the database, each encoded anew so that nothing but the picture is kept. */

@@ -1,75 +1,37 @@
-import { findBuild, type BuildRow } from '#server/context/findBuild'
-import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
+import { groupBy } from '#core/collections/groupBy'
 import { checkFit } from '#core/machine/fit/checkFit'
 import type { FitBrief } from '#core/machine/fit/finding'
 import { waysToMend } from '#core/machine/fit/mending'
-import { findSameListings, type SameListing } from '#core/supply/leads/sameListing'
-import { defaultAnswerDays } from '#core/supply/risk/silence'
-import { nearestSubstitutes, type Candidate } from '#core/supply/leads/substitutes'
-import { sumMarks } from '#core/supply/leads/sumMarks'
-import { tooCheapBelow } from '#core/supply/risk/tooCheap'
-import { groupBy } from '#core/collections/groupBy'
+import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import { noRate, rateTable } from '#core/money/rates'
 import { expandDonors } from '#core/parts/expandDonors'
+import { indexOfPart } from '#core/parts/indexOfPart'
 import { coreRoles, partLabel, roleNames, type Part, type Role } from '#core/parts/part'
 import { pickupCost } from '#core/supply/landed/landedCost'
 import { tradeInSheet } from '#core/supply/landed/tradeIn'
-import type { PricedPart } from '#core/machine/upgrades/baseMachines'
-import { indexOfPart } from '#core/parts/indexOfPart'
-import type { HouseRules } from '#shared/brief/houseRules'
-import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/leads/views'
-import type { Database } from '#server/db/client'
-import { leads, leadThings, photos } from '#server/db/schema/leads'
-import { trips } from '#server/db/schema/ledger'
+import { findSameListings, type SameListing } from '#core/supply/leads/sameListing'
+import { nearestSubstitutes, type Candidate } from '#core/supply/leads/substitutes'
+import { sumMarks } from '#core/supply/leads/sumMarks'
+import { defaultAnswerDays } from '#core/supply/risk/silence'
+import { tooCheapBelow } from '#core/supply/risk/tooCheap'
 import { choiceRowsOf } from '#server/context/choicesOf'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { fitBriefOf } from '#server/context/fitBrief'
-import { pricedLibrary } from '#server/context/pricedLibrary'
-import { asksOf } from './leadAsks'
+import { houseRuleBreaches } from '#server/context/houseRuleBreaches'
 import { readStreetPrice, streetAt, useMarket, type Market } from '#server/context/market'
+import { pricedLibrary } from '#server/context/pricedLibrary'
 import { keptParts, valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
 import { waitingDays } from '#server/context/waitingDays'
-
-const boughtUsed: ReadonlySet<string> = new Set(['used', 'refurbished', 'opened', 'damaged'])
-
-/** House rules a lead breaks, in words. */
-export function houseRuleBreaches(
-  rules: HouseRules,
-  { lead, value, trip }: Pick<ValuedLead, 'lead' | 'value' | 'trip'>,
-  library: ReadonlyMap<string, Part>,
-): string[] {
-  const kept = lead.things.filter((thing) => thing.plan === 'keep').map((thing) => library.get(thing.partId)!)
-  const barred = boughtUsed.has(lead.condition)
-    ? kept.filter((part) => rules.neverUsed.includes(part.role))
-    : []
-  const { mostFault = null, pickupKm = null } = rules
-  return [
-    ...barred.map(
-      (part) => `house rule: a ${roleNames[part.role]} is never bought used (${partLabel(part)})`,
-    ),
-    ...(mostFault !== null && value.faultProbability > mostFault
-      ? [
-          `house rule: a fault may be ${Math.round(mostFault * 100)} % likely at most, here it is ${Math.round(value.faultProbability * 100)} %`,
-        ]
-      : []),
-    ...(pickupKm !== null && trip !== null && trip.km > pickupKm
-      ? [`house rule: no more than ${pickupKm} km to fetch a thing, here it is ${trip.km} km`]
-      : []),
-  ]
-}
+import type { Database } from '#server/db/client'
+import { leadThings, leads, photos } from '#server/db/schema/leads'
+import { trips } from '#server/db/schema/ledger'
+import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/leads/views'
+import { asksOf } from './leadAsks'
 
 /** First ask where it has changed since. */
 function firstAskOf(asks: readonly { readonly ask: number }[]): number | null {
   return asks.length > 1 ? asks[0]!.ask : null
-}
-
-/** Titles by id, of leads in any state. */
-export async function titlesOf(db: Database, ids: readonly string[]): Promise<Map<string, string>> {
-  if (ids.length === 0) return new Map()
-  const rows = await db
-    .select({ id: leads.id, title: leads.title })
-    .from(leads)
-    .where(inArray(leads.id, [...ids]))
-  return new Map(rows.map((row) => [row.id, row.title]))
 }
 
 /** The ask under which a lead is a warning rather than a bargain; null with too few comps, and for a lot, which is cheaper than its things by nature. */

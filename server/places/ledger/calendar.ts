@@ -1,6 +1,6 @@
 import ical from 'ical-generator'
 import type { Database } from '#server/db/client'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '../builds/buildView'
 import { ledgerView } from './ledgerView'
 
 /** The dates ahead of a build as iCalendar: claims, returns, auctions, the day it is wanted. All-day entries. */

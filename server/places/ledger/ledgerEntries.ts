@@ -9,7 +9,7 @@ import type { entrySchema } from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
 import { ledgerEntries } from '#server/db/schema/ledger'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 
 type NewEntry = Pick<typeof ledgerEntries.$inferInsert, 'buildId' | 'day' | 'kind' | 'cash' | 'text'> & {

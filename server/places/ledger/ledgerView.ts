@@ -10,13 +10,13 @@ import { choices } from '#server/db/schema/machine'
 import { leads, rebates } from '#server/db/schema/leads'
 import { ledgerEntries } from '#server/db/schema/ledger'
 import { sources } from '#server/db/schema/sources'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '../builds/buildView'
 import { openOrders } from '#server/context/openOrders'
 import { valuedLeads } from '#server/context/valuedLeads'
 import { choiceRowsOf } from '#server/context/choicesOf'
 import { findBuild } from '#server/context/findBuild'
 import { streetAt, useMarket } from '#server/context/market'
-import { arrivalsOf } from './arrivals'
+import { arrivalsOf } from '#server/context/arrivals'
 
 /** The ledger of a build: entries, account, paid against anyone, dates ahead, and what it would fetch. */
 export async function ledgerView(db: Database, buildId: string, today: string): Promise<LedgerView> {

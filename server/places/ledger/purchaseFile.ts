@@ -6,7 +6,7 @@ import type { Database, Queryable } from '#server/db/client'
 import { arrivals, ledgerEntries } from '#server/db/schema/ledger'
 import { leads, offers } from '#server/db/schema/leads'
 import { newId } from '#server/db/ids'
-import { arrivalsOf } from './arrivals'
+import { arrivalsOf } from '#server/context/arrivals'
 import { writeEntry } from './ledgerEntries'
 
 /** The money and goods of a build, as its file carries them: entries, offers, arrivals. */

@@ -5,7 +5,7 @@ import type { tripSchema } from '#shared/ledger/schemas'
 import type { Database } from '#server/db/client'
 import { leads } from '#server/db/schema/leads'
 import { trips } from '#server/db/schema/ledger'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 import { findBuild } from '#server/context/findBuild'
 

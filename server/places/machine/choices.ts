@@ -10,7 +10,7 @@ import { leadThings, leads } from '#server/db/schema/leads'
 import { choices } from '#server/db/schema/machine'
 import { parts } from '#server/db/schema/parts'
 import { shelf } from '#server/db/schema/shelf'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import type { ChoiceInput } from '#shared/machine/schemas'
 
 export async function addChoice(

@@ -14,7 +14,7 @@ import type { RecipeSettings } from '#shared/prices/queries'
 import type { Database } from '#server/db/client'
 import { guideOpinions, ownFigures, priceReads, queryRecipes, waitNotes } from '#server/db/schema/prices'
 import { parts } from '#server/db/schema/parts'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 import { readStreetPrice, setQuery, useMarket } from '#server/context/market'
 

@@ -3,7 +3,7 @@ import { insertRivalRates, rivalInput, rivalNamesParts, rivalRow } from './rival
 import type { Database } from '#server/db/client'
 import { newId } from '#server/db/ids'
 import { rivalRates, rivals } from '#server/db/schema/rivals'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import type { RivalInput } from '#shared/rivals/schemas'
 
 export async function createRival(db: Database, rival: RivalInput): Promise<{ id: string }> {

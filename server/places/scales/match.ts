@@ -24,7 +24,7 @@ import { builds } from '#server/db/schema/builds'
 import { choices } from '#server/db/schema/machine'
 import { leads } from '#server/db/schema/leads'
 import { assertReckonable } from '#server/context/assertCalculable'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '../builds/buildView'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { newId } from '#server/db/ids'
 import { useMarket } from '#server/context/market'
@@ -33,7 +33,8 @@ import { measuredWatts, usePerformance } from '#server/context/performance'
 import { huntPrice } from '#server/context/readChoice'
 import { leadOptions } from '../machine/readSteps'
 import { insertVariant } from '../builds/variants'
-import { broughtBy, componentOf, conditionIn, wattsOf, type Scales } from './weighedMachines'
+import { broughtBy, componentOf, conditionIn, wattsOf } from './weighedMachines'
+import type { Scales } from '#server/context/buildToWeigh'
 
 /** How long a search may take before it answers with the best so far, ms. */
 const mostTime = 2600

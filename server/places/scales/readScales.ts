@@ -27,15 +27,8 @@ import { rivalRates, rivals } from '#server/db/schema/rivals'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { streetAt } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
-import {
-  asPart,
-  onThese,
-  ownMachine,
-  questionsOf,
-  rivalMachine,
-  type BuildToWeigh,
-  type Scales,
-} from './weighedMachines'
+import { asPart, onThese, ownMachine, questionsOf, rivalMachine } from './weighedMachines'
+import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
 
 export const weighingDefaults: WeighingSettings = {
   years: 3,

@@ -1,56 +1,40 @@
-import type { BuildRow } from '#server/context/findBuild'
-import { convertAmount, rateTable } from '#core/money/rates'
-import type { Condition } from '#core/reading/sales/soldRecord'
-import { partLabel, type Need, type Part } from '#core/parts/part'
-import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
-import type { FrameMachine } from '#core/performance/model/frameTime'
-import { judgeTarget, type TargetVerdict } from '#core/performance/model/judgeTarget'
-import { frameMachineOf } from '#core/performance/model/machineOf'
-import type { Workload } from '#core/performance/model/workload'
-import { powerSheet } from '#core/machine/power/powerSheet'
 import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
-import type { MachineRate, WeighedComponent, WeighedMachine } from '#core/comparison/weighedMachine'
 import {
   missingFacts,
   rivalComponents,
   rivalFactNames,
   unknownRival,
 } from '#core/comparison/components/rivalFacts'
-import type { WeighingSettings } from '#shared/scales/settings'
-import type { ChoiceView } from '#shared/machine/views'
-import type { TargetView } from '#shared/bench/views'
-import type { WeighedView } from '#shared/scales/views'
-import type { rivalRates, rivals } from '#server/db/schema/rivals'
+import type { MachineRate, WeighedComponent, WeighedMachine } from '#core/comparison/weighedMachine'
+import { powerSheet } from '#core/machine/power/powerSheet'
+import { convertAmount, rateTable } from '#core/money/rates'
+import { partLabel, type Need, type Part } from '#core/parts/part'
+import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import type { FrameMachine } from '#core/performance/model/frameTime'
+import { judgeTarget, type TargetVerdict } from '#core/performance/model/judgeTarget'
+import { frameMachineOf } from '#core/performance/model/machineOf'
+import type { Workload } from '#core/performance/model/workload'
+import type { Condition } from '#core/reading/sales/soldRecord'
+import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
+import type { BuildRow } from '#server/context/findBuild'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
-import { newPriceIn, streetAt, type Market } from '#server/context/market'
-import type { Performance } from '#server/context/performance'
+import { newPriceIn, streetAt } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
+import type { rivalRates, rivals } from '#server/db/schema/rivals'
+import type { TargetView } from '#shared/bench/views'
+import type { WeighingSettings } from '#shared/scales/settings'
+import type { WeighedView } from '#shared/scales/views'
 
 /** The machines on the scales, from what is stored: a build, a rival of the library, another build. */
 
 type RivalRow = typeof rivals.$inferSelect
+
 type RateRow = typeof rivalRates.$inferSelect
 
 /** Assumptions where nobody states more; months of warranty on a thing bought new or from a refurbisher, and what a machine of unknown parts fetches of its price. */
 const usualWarranty: Readonly<Partial<Record<Condition, number>>> = { new: 24, opened: 12, refurbished: 3 }
+
 const fetchedShare = 0.7
-
-/** What a build is, as far as the scales want to know. */
-export interface BuildToWeigh {
-  readonly build: BuildRow
-  readonly choices: readonly ChoiceView[]
-  readonly parts: readonly Part[]
-  readonly targets: readonly TargetView[]
-  readonly hours: number
-  /** The highest wall draw measured on these parts; null where none was. */
-  readonly measuredW: number | null
-}
-
-export interface Scales {
-  readonly market: Market
-  readonly performance: Performance
-  readonly today: string
-}
 
 /** The targets of a build on the parts of another one: nothing was measured there at these settings. */
 export function onThese(

@@ -5,7 +5,7 @@ import type { workResultSchema, workTaskSchema } from '#shared/work/schemas'
 import type { Database } from '#server/db/client'
 import { parts } from '#server/db/schema/parts'
 import { workResults, workTasks } from '#server/db/schema/work'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 
 /** Work that is no game: what it is, and what machines took for it. */

@@ -3,7 +3,7 @@ import { useDatabase } from '#server/db/useDatabase'
 import { jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { exportBuild } from '#server/places/builds/buildFile'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 import { buildMarkdown, linesCsv } from '#server/places/builds/shareBuild'
 
 /** `?as=json|csv|md`: the build as a file. */

@@ -1,7 +1,7 @@
 import { useDatabase } from '#server/db/useDatabase'
 import { jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 
 export default jsonRoute(async (event) =>
   buildView(await useDatabase(), getRouterParam(event, 'id')!, today()),

@@ -4,7 +4,7 @@ import type { ConnectorInput, ConnectorPatch } from '#shared/sources/schemas'
 import type { ConnectorView } from '#shared/sources/views'
 import type { Database } from '#server/db/client'
 import { connectors, polls, sources } from '../../../db/schema/sources'
-import { NotFoundError } from '#server/errors'
+import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 
 /** The connectors with what their last polls brought, newest first. */

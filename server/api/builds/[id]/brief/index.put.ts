@@ -3,7 +3,7 @@ import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { saveBrief } from '#server/places/brief/brief'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -3,7 +3,7 @@ import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { addChoice } from '#server/places/machine/choices'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 
 export default jsonRoute(async (event) => {
   const db = await useDatabase()

@@ -2,7 +2,7 @@ import { swapSchema } from '#shared/machine/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 import { swap } from '#server/places/machine/fix'
 
 export default jsonRoute(async (event) => {

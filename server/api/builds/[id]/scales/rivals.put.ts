@@ -4,7 +4,7 @@ import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { setRivals } from '#server/places/scales/setRivals'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 
 const schema = object({ rivals: array().of(text().required()).required().max(20) })
 

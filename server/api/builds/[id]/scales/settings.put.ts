@@ -2,7 +2,7 @@ import { weighingSchema } from '#shared/scales/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 import { saveWeighing } from '#server/places/scales/scalesSettings'
 
 export default jsonRoute(async (event) => {

@@ -3,7 +3,7 @@ import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { stepChoice } from '#server/places/ledger/purchase'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 import { changeInherited, isInherited } from '#server/places/builds/variants'
 
 export default jsonRoute(async (event) => {

@@ -2,7 +2,7 @@ import { useDatabase } from '#server/db/useDatabase'
 import { jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { changeChoice } from '#server/places/machine/choices'
-import { buildView } from '#server/context/readBuild'
+import { buildView } from '#server/places/builds/buildView'
 import { isInherited, setDropped } from '#server/places/builds/variants'
 
 export default jsonRoute(async (event) => {

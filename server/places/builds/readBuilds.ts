@@ -1,12 +1,12 @@
 import { desc, isNull } from 'drizzle-orm'
 import { defaultAnswerDays } from '#core/supply/risk/silence'
 import type { BuildStrip, SessionView } from '#shared/builds/views'
-import type { Database } from '../db/client'
-import { builds } from '../db/schema/builds'
-import { buildView } from './readBuild'
-import { lookoutHits } from '../places/prices/lookouts'
-import { waitingDays } from './waitingDays'
-import { countSoldRecords } from '../places/prices/readPrices'
+import type { Database } from '#server/db/client'
+import { builds } from '#server/db/schema/builds'
+import { buildView } from './buildView'
+import { lookoutHits } from '../prices/lookouts'
+import { waitingDays } from '#server/context/waitingDays'
+import { countSoldRecords } from '../prices/readPrices'
 
 /** What the shell needs to know: the date taken for today, and the builds. */
 export async function sessionView(db: Database, today: string): Promise<SessionView> {

@@ -1,34 +1,34 @@
-import { findBuild } from '#server/context/findBuild'
 import { and, desc, eq, inArray, isNotNull, or } from 'drizzle-orm'
+import { paidByChoice } from '#core/ledger/ledger'
+import { receipt } from '#core/ledger/receipt'
 import { checkFit, type FitReport } from '#core/machine/fit/checkFit'
 import { expandDonors } from '#core/parts/expandDonors'
-import { paidByChoice } from '#core/ledger/ledger'
 import { coreRoles, partLabel, type Part, type Role } from '#core/parts/part'
+import { evidenceAt } from '#core/performance/fitting/limitEvidence'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { judgeTarget } from '#core/performance/model/judgeTarget'
-import { evidenceAt } from '#core/performance/fitting/limitEvidence'
 import { frameMachineOf, machinePair } from '#core/performance/model/machineOf'
 import { excludedBecause } from '#core/performance/runs/run'
-import { receipt } from '#core/ledger/receipt'
-import type { BuildView } from '#shared/builds/views'
+import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
+import { choiceRowsOf } from '#server/context/choicesOf'
+import { findBuild } from '#server/context/findBuild'
+import { fitBriefOf } from '#server/context/fitBrief'
+import { titlesOf } from '#server/context/leadTitles'
+import { useMarket } from '#server/context/market'
+import { openOrders, sharesOfOrders } from '#server/context/openOrders'
+import { measuredWatts, usePerformance, type Performance } from '#server/context/performance'
+import { huntsTogether, readChoice, removedLabel, type ChoiceContext } from '#server/context/readChoice'
+import { valuedLeads } from '#server/context/valuedLeads'
+import type { Database } from '#server/db/client'
+import { targets } from '#server/db/schema/brief'
+import { ledgerEntries } from '#server/db/schema/ledger'
+import { choices } from '#server/db/schema/machine'
+import { shelf } from '#server/db/schema/shelf'
+import { NotFoundError } from '#server/errors/notFoundError'
 import type { TargetView } from '#shared/bench/views'
-import type { Database } from '../db/client'
-import { choices } from '../db/schema/machine'
-import { ledgerEntries } from '../db/schema/ledger'
-import { shelf } from '../db/schema/shelf'
-import { targets } from '../db/schema/brief'
-import { NotFoundError } from '#server/errors'
-import { titlesOf } from '../places/leads/readLeads'
-import { valuedLeads } from './valuedLeads'
-import { useMarket } from './market'
-import { arrivalsOf } from '../places/ledger/arrivals'
-import { huntsTogether, readChoice, removedLabel, type ChoiceContext } from './readChoice'
-import { choiceRowsOf } from './choicesOf'
-import { fitBriefOf } from './fitBrief'
-import { openOrders, sharesOfOrders } from './openOrders'
-import { measuredWatts, usePerformance, type Performance } from './performance'
-import type { BuildToWeigh } from '../places/scales/weighedMachines'
-import { weighBuild } from '../places/scales/readScales'
+import type { BuildView } from '#shared/builds/views'
+import { arrivalsOf } from '#server/context/arrivals'
+import { weighBuild } from '../scales/readScales'
 
 /** Everything the interface shows of a build, computed from what is stored. */
 export async function buildView(db: Database, buildId: string, today: string): Promise<BuildView> {
@@ -45,15 +45,15 @@ export async function buildView(db: Database, buildId: string, today: string): P
   return { ...view, weighing: await weighBuild(db, toWeigh, scales, loadBuild) }
 }
 
-/** A build as reckoned, but for its scales; and what the scales want to know of it. */
-async function readBuild(
+/** A build as calculated, but for its scales; and what the scales need to know of it. */
+export async function readBuild(
   db: Database,
   buildId: string,
   today: string,
 ): Promise<{
   view: Omit<BuildView, 'weighing'>
   toWeigh: BuildToWeigh
-  scales: Parameters<typeof weighBuild>[2]
+  scales: Scales
 }> {
   const build = await findBuild(db, buildId)
   const [market, performance, targetRows, choiceRows, removed] = await Promise.all([
@@ -261,6 +261,7 @@ interface Settings {
   height: number
   preset: string | null
 }
+
 function sameSettings(a: Settings, b: Settings): boolean {
   return (
     a.workloadId === b.workloadId && a.width === b.width && a.height === b.height && a.preset === b.preset

@@ -1,0 +1,31 @@
+import { partLabel, roleNames, type Part } from '#core/parts/part'
+import type { ValuedLead } from '#server/context/valuedLeads'
+import type { HouseRules } from '#shared/brief/houseRules'
+
+const boughtUsed: ReadonlySet<string> = new Set(['used', 'refurbished', 'opened', 'damaged'])
+
+/** House rules a lead breaks, in words. */
+export function houseRuleBreaches(
+  rules: HouseRules,
+  { lead, value, trip }: Pick<ValuedLead, 'lead' | 'value' | 'trip'>,
+  library: ReadonlyMap<string, Part>,
+): string[] {
+  const kept = lead.things.filter((thing) => thing.plan === 'keep').map((thing) => library.get(thing.partId)!)
+  const barred = boughtUsed.has(lead.condition)
+    ? kept.filter((part) => rules.neverUsed.includes(part.role))
+    : []
+  const { mostFault = null, pickupKm = null } = rules
+  return [
+    ...barred.map(
+      (part) => `house rule: a ${roleNames[part.role]} is never bought used (${partLabel(part)})`,
+    ),
+    ...(mostFault !== null && value.faultProbability > mostFault
+      ? [
+          `house rule: a fault may be ${Math.round(mostFault * 100)} % likely at most, here it is ${Math.round(value.faultProbability * 100)} %`,
+        ]
+      : []),
+    ...(pickupKm !== null && trip !== null && trip.km > pickupKm
+      ? [`house rule: no more than ${pickupKm} km to fetch a thing, here it is ${trip.km} km`]
+      : []),
+  ]
+}
