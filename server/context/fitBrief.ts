@@ -1,10 +1,13 @@
-import type { BuildRow } from '#server/context/findBuild'
 import type { FitBrief } from '#core/machine/fit/finding'
 import { machineRulesSchema } from '#shared/brief/schemas'
 import { defaultSupplyRule } from '#core/machine/power/supplySize'
-import type { MachineRules } from '#shared/brief/houseRules'
+import type { HouseRules, MachineRules, NeedEntry } from '#shared/brief/houseRules'
 
-type Rules = Pick<BuildRow, 'houseRules' | 'needs'>
+/** What the rules are read from: a build's row, or its view. */
+interface Rules {
+  readonly houseRules: HouseRules
+  readonly needs: readonly NeedEntry[]
+}
 
 /** The house's rules about the machine, with the defaults where a build says nothing; `tariff` in minor units. */
 export function machineRules({ houseRules }: Rules): MachineRules {

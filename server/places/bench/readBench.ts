@@ -17,7 +17,6 @@ import type { BenchTarget, BenchView, RunView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { StepsView } from '#shared/machine/views'
 import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema/builds'
 import { forecasts, frameLogs } from '#server/db/schema/bench'
 import { workResults, workTasks } from '#server/db/schema/work'
 import { buildView } from '../builds/buildView'
@@ -25,7 +24,7 @@ import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { frameValueOf } from './readFrameValue'
 import { useMarket } from '#server/context/market'
 import { usePerformance, type Performance } from '#server/context/performance'
-import { stepsView } from '../machine/readSteps'
+import { stepsOf } from '../machine/readSteps'
 
 /** Bench of a build: what its targets need, every run, forecasts, other work, frames for money, living with it. */
 export async function benchView(db: Database, buildId: string, today: string): Promise<BenchView> {
@@ -41,10 +40,7 @@ export async function benchView(db: Database, buildId: string, today: string): P
   ])
   const { machine } = frameMachineOf(view.parts)
   const pair = machinePair(view.parts)
-  const steps =
-    view.targets.length === 0 || !machine
-      ? null
-      : await Promise.all([stepsView(db, buildId, today, 'graphics'), stepsView(db, buildId, today, 'cpu')])
+  const steps = view.targets.length === 0 || !machine ? null : await stepsOf(db, view, ['graphics', 'cpu'])
   const library = new Map(market.library.map((part) => [part.id, part]))
   const runs = performance.runs.map((_, index) => runView(performance, index, library, pair, logs))
   const kept = frozen.map((row) => {
@@ -104,7 +100,7 @@ function benchTarget(
   view: BuildView,
   machine: FrameMachine,
   library: readonly Part[],
-  steps: readonly StepsView[],
+  { roles }: StepsView,
 ): BenchTarget {
   const workload = view.workloads.find((each) => each.id === target.workloadId)!
   const need = workload.presets[target.preset]!.videoMemoryGb
@@ -122,15 +118,13 @@ function benchTarget(
   const reaching =
     target.verdict === 'met'
       ? []
-      : steps.flatMap(({ roles }) =>
-          roles.flatMap(({ role, steps: each }) =>
-            each.flatMap((step) => {
-              const after = step.targets[index]
-              return after && after.after >= after.wanted
-                ? [{ name: step.name, role, more: step.more, fps: after.after }]
-                : []
-            }),
-          ),
+      : roles.flatMap(({ role, steps }) =>
+          steps.flatMap((step) => {
+            const after = step.targets[index]
+            return after && after.after >= after.wanted
+              ? [{ name: step.name, role, more: step.more, fps: after.after }]
+              : []
+          }),
         )
   return {
     id: target.id,
@@ -245,9 +239,8 @@ async function livingOf(
   pair: string | null,
   today: string,
 ): Promise<BenchView['living']> {
-  const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
-  const rules = machineRules(build!)
-  const year = fitBriefOf(build!, today).year
+  const rules = machineRules(view)
+  const { year } = fitBriefOf(view, today)
   const power = powerSheet(view.parts, {
     rule: rules.supplyRule,
     year,

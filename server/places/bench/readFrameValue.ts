@@ -1,5 +1,4 @@
-import type { BuildRow } from '#server/context/findBuild'
-import { and, eq, isNull, ne } from 'drizzle-orm'
+import { and, isNull, ne } from 'drizzle-orm'
 import { roleNames } from '#core/parts/part'
 import { geometricMean } from '#core/performance/runs/beforeAfter'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
@@ -12,7 +11,7 @@ import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
-import { buildView } from '../builds/buildView'
+import { readBuild, type UnweighedBuild } from '#server/context/readBuild'
 import type { Market } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 
@@ -46,15 +45,16 @@ export async function frameValueOf(
     .where(and(isNull(builds.deletedAt), ne(builds.id, view.id)))
     .limit(mostBuilds)
   const alike = await Promise.all(
-    others.filter((each) => each.currency === view.currency).map((each) => buildView(db, each.id, today)),
+    others
+      .filter((each) => each.currency === view.currency)
+      .map(async (each) => (await readBuild(db, each.id, today)).view),
   )
-  const asMachine = (each: BuildView, cost: number): ValuedMachine[] => {
+  const asMachine = (each: UnweighedBuild, cost: number): ValuedMachine[] => {
     const frames = framesOf(view, frameMachineOf(each.parts).machine)
     return frames === null || cost <= 0 || lacks(each) !== null
       ? []
       : [{ id: each.id, name: each.name, kind: 'build', cost, frames }]
   }
-  const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
   const rivals = view.weighing.others.flatMap(({ machine }): ValuedMachine[] => {
     const rates = view.targets.map(
       (target) =>
@@ -75,8 +75,8 @@ export async function frameValueOf(
   })
   const own = framesOf(view, frameMachineOf(view.parts).machine) ?? 0
   // machines half as fast as this one are no choice beside it
-  const library = libraryMachines(view, market, build!, today).filter((machine) => machine.frames >= own / 2)
-  const staircase = (costOf: (each: BuildView) => number) =>
+  const library = libraryMachines(view, market, today).filter((machine) => machine.frames >= own / 2)
+  const staircase = (costOf: (each: UnweighedBuild) => number) =>
     shortStaircase(
       frameValue([
         ...[view, ...alike].flatMap((each) => asMachine(each, costOf(each))),
@@ -94,12 +94,12 @@ export async function frameValueOf(
 }
 
 /** The machine alone: licence and peripherals are no part of what frames cost. */
-function coreTotals({ receipt }: BuildView): BuildView['receipt']['totals'] {
+function coreTotals({ receipt }: UnweighedBuild): BuildView['receipt']['totals'] {
   return receipt.byScope.find(({ scope }) => scope === 'core')!.totals
 }
 
 /** Why a build has no whole cost or no frames, in words; null where it has both. */
-function lacks({ parts, emptyRoles, receipt }: BuildView): string | null {
+function lacks({ parts, emptyRoles, receipt }: UnweighedBuild): string | null {
   const { missing } = frameMachineOf(parts)
   if (missing.length > 0) return `it wants ${missing.join(' and ')}`
   if (emptyRoles.length > 0) return `no ${emptyRoles.map((role) => roleNames[role]).join(', no ')} yet`
@@ -109,8 +109,8 @@ function lacks({ parts, emptyRoles, receipt }: BuildView): string | null {
 }
 
 /** Whole machines from the library at street prices: a base around each CPU, a card, a supply strong enough. */
-function libraryMachines(view: BuildView, market: Market, build: BuildRow, today: string): ValuedMachine[] {
-  const priced = pricedLibrary(market, build, today)
+function libraryMachines(view: BuildView, market: Market, today: string): ValuedMachine[] {
+  const priced = pricedLibrary(market, view, today)
   const cards = priced.filter(
     ({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined,
   )

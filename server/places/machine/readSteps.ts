@@ -35,8 +35,17 @@ export async function stepsView(
   today: string,
   only?: Role,
 ): Promise<StepsView> {
-  const build = await findBuild(db, buildId)
-  const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
+  return stepsOf(db, await buildView(db, buildId, today), only === undefined ? rankedRoles : [only])
+}
+
+/** The same of a build that has been read already, for some of the roles. */
+export async function stepsOf(
+  db: Database,
+  view: BuildView,
+  wanted: readonly Role[] = rankedRoles,
+): Promise<StepsView> {
+  const { today } = view
+  const [build, market] = await Promise.all([findBuild(db, view.id), useMarket(db)])
   const priced = pricedLibrary(market, build, today)
   const options = [
     ...(await leadOptions(db, market, build, view, today)),
@@ -53,7 +62,7 @@ export async function stepsView(
   const priceOf = (part: Part) => priced.find((each) => each.part.id === part.id)?.price ?? 0
   const { stepThreshold } = machineRules(build)
   const roles = rankedRoles
-    .filter((role) => only === undefined || role === only)
+    .filter((role) => wanted.includes(role))
     .map((role) => {
       const part = view.parts.find((each) => each.role === role)
       const choice = part && view.choices.find((each) => each.parts.some((own) => own.id === part.id))
