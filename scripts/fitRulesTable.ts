@@ -25,5 +25,5 @@ export function fitRulesTable(): string {
       '',
     ].join('\n')
   })
-  return `# The fit check\n\n${fitRules.length} rules, one file each in \`core/fit/rules/\`. Written by \`npm run docs\`; a test holds it to the code.\n\n${areas.join('\n')}`
+  return `# The fit check\n\n${fitRules.length} rules, one file each in \`core/machine/fit/rules/\`. Written by \`npm run docs\`; a test holds it to the code.\n\n${areas.join('\n')}`
 }

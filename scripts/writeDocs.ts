@@ -1,10 +1,11 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { buildFileSchema } from '#shared/builds/buildFile'
 import { librarySchema } from '#shared/parts/libraryFile'
+import { assumptionsTable } from './assumptionsTable'
 import { fitRulesTable } from './fitRulesTable'
 import { jsonSchemaOf } from './jsonSchema'
 
-/** `npm run docs`: writes the JSON Schemas of the files that Tarvin reads and writes, and the table of the fit check. */
+/** `npm run docs`: writes the JSON Schemas of the files that Tarvin reads and writes, and the tables of the fit check and the assumptions. */
 mkdirSync('docs/schemas', { recursive: true })
 writeFileSync(
   'docs/schemas/tarvin-build.schema.json',
@@ -15,3 +16,4 @@ writeFileSync(
   `${JSON.stringify(jsonSchemaOf(librarySchema, 'A Tarvin library, version 1'), null, 2)}\n`,
 )
 writeFileSync('docs/fit-rules.md', fitRulesTable())
+writeFileSync('docs/assumptions.md', assumptionsTable())

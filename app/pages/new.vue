@@ -11,7 +11,7 @@ onMounted(async () => (library.value = await request<LibraryView>('/api/library'
 const initial: BriefInput = {
   name: '',
   purpose: '',
-  currency: 'CAD',
+  currency: session.view?.homeCurrency ?? '',
   region: '',
   budget: '',
   stretch: '',

@@ -17,6 +17,7 @@ const libraries = [
   ['/sources', 'Sources'],
   ['/rivals', 'Rivals'],
   ['/shelf', 'Shelf'],
+  ['/settings', 'Settings'],
 ] as const
 const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
 </script>

@@ -1,5 +1,4 @@
-import { estimateAssumptions } from '#core/performance/model/estimateFrameRate'
-import { frameModel } from '#core/performance/model/frameTime'
+import { estimateMethod } from '#core/performance/model/estimateFrameRate'
 import type { BenchTarget, RunView, TargetView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import { percent, signedPercent } from '~/utils/show'
@@ -14,8 +13,8 @@ export function estimateWorking(
 ): Working {
   const estimate = target.estimate!
   const workload = view.workloads.find((each) => each.id === target.workloadId)!
-  const { sharpness } = frameModel
-  const { z90 } = estimateAssumptions
+  const { sharpness, graphicsLimitedFrom, cpuLimitedUpTo } = view.assumptions.performance
+  const { z90 } = estimateMethod
   const fitted = runs.filter((run) => run.workloadId === workload.id && run.residual !== null)
   return {
     title: `${target.workload}, ${target.width}×${target.height} ${target.preset}`,
@@ -37,7 +36,7 @@ export function estimateWorking(
         label: 'share of the limit on the card',
         value: estimate.graphicsShare.toFixed(2),
         kind: 'sum',
-        note: 'above 0.65 the card limits, below 0.35 the CPU',
+        note: `above ${graphicsLimitedFrom} the card limits, below ${cpuLimitedUpTo} the CPU`,
       },
       ...(estimate.limitShift
         ? [

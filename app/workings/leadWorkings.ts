@@ -1,9 +1,13 @@
+import type { BuildView } from '#shared/builds/views'
 import { countsAgainst } from '#core/reading/listings/completeness'
 import { roleNames } from '#core/parts/part'
 import { faultSignNames, type FaultAssumptions } from '#core/supply/risk/faultRisk'
 import type { LeadView } from '#shared/leads/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
+
+/** The build a lead is looked at for: its currency, and the assumptions in force. */
+type InForce = Pick<BuildView, 'currency' | 'assumptions'>
 
 export function landedWorking(lead: LeadView): Working {
   const { landed } = lead.value
@@ -72,7 +76,7 @@ export function faultWorking(lead: LeadView, table: FaultAssumptions): Working {
   }
 }
 
-export function savingWorking(lead: LeadView, currency: string): Working {
+export function savingWorking(lead: LeadView, { currency, assumptions }: InForce): Working {
   const { street, expected, saving, resale } = lead.value
   return {
     title: 'Saving against the street',
@@ -110,7 +114,7 @@ export function savingWorking(lead: LeadView, currency: string): Working {
         label: 'net resale',
         value: amount(resale, currency),
         kind: 'estimate',
-        note: 'sells with probability 0.9',
+        note: `sells with probability ${assumptions.resale.sells}`,
       },
     ],
   }
@@ -135,7 +139,7 @@ export function thingStreetWorking(thing: LeadView['things'][number], currency: 
 }
 
 /** How the cost of a lead is shared among what is kept. */
-export function splitWorking(lead: LeadView, currency: string): Working {
+export function splitWorking(lead: LeadView, { currency, assumptions }: InForce): Working {
   const { payNow, split } = lead.value
   return {
     title: 'What the kept things cost',
@@ -150,7 +154,7 @@ export function splitWorking(lead: LeadView, currency: string): Working {
           label: `${thing.name} sold on`,
           value: `−${amount(thing.netResale, currency)}`,
           kind: 'estimate' as const,
-          note: '0.9 × its street price',
+          note: `${assumptions.resale.sells} × its street price`,
         })),
       ...lead.things
         .filter((thing) => thing.plan === 'keep')

@@ -1,4 +1,3 @@
-import { resaleDefaults } from '#core/ledger/resale'
 import type { LedgerView } from '#shared/ledger/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
@@ -35,7 +34,7 @@ export function resaleWorking({ resale, totals, currency }: LedgerView): Working
       'whole: sum of typical marks times the whole-machine factor, sold by hand; parting out: each part’s typical mark less the auction’s fee and a parcel, times the chance that it sells',
     lines: [
       { label: 'sum of typical marks', value: money(resale.parting.gross), kind: 'record' },
-      { label: 'whole-machine factor', value: percent(resaleDefaults.wholeFactor), kind: 'assumption' },
+      { label: 'whole-machine factor', value: percent(resale.wholeFactor), kind: 'assumption' },
       { label: 'whole, net', value: money(resale.whole.net), kind: 'sum' },
       { label: 'parted out, net', value: money(resale.parting.net), kind: 'sum' },
       { label: 'what it costs in the end', value: money(totals.inTheEnd), kind: 'sum' },

@@ -1,5 +1,6 @@
+import type { BuildView } from '#shared/builds/views'
 import type { MachineView, StepsView, StepView } from '#shared/machine/views'
-import { loadStates } from '#core/machine/power/wallDraw'
+import { loadStateNames, shareInUse } from '#core/machine/power/loadStates'
 import { supplyRuleText } from '#core/machine/power/supplySize'
 import { amount, signedAmount, signedPercent } from '~/utils/show'
 import type { Working } from './working'
@@ -59,7 +60,7 @@ export function drawWorking(power: MachineView['power']): Working {
   }
 }
 
-export function wallWorking(machine: MachineView, currency: string): Working {
+export function wallWorking(machine: MachineView, { currency, assumptions }: BuildView): Working {
   const { power, rules } = machine
   return {
     title: 'From the wall',
@@ -68,10 +69,10 @@ export function wallWorking(machine: MachineView, currency: string): Working {
     lines: [
       ...(power.wall
         ? (['idle', 'work', 'full'] as const).map((state) => ({
-            label: loadStates[state].name,
+            label: loadStateNames[state],
             value: `${Math.round(power.wall![state])} W`,
             kind: 'estimate' as const,
-            note: `CPU at ${Math.round(100 * loadStates[state].cpu)} % of its limit, card at ${Math.round(100 * loadStates[state].card)} %`,
+            note: `CPU at ${Math.round(100 * shareInUse(state, assumptions.power).cpu)} % of its limit, card at ${Math.round(100 * shareInUse(state, assumptions.power).card)} %`,
           }))
         : []),
       {
@@ -84,7 +85,7 @@ export function wallWorking(machine: MachineView, currency: string): Working {
         label: 'size the house wants',
         value: `${Math.ceil(power.wanted)} W`,
         kind: 'assumption',
-        note: supplyRuleText(rules.supplyRule),
+        note: supplyRuleText(rules.supplyRule, assumptions.power),
       },
     ],
     change: 'Hours, tariff and the rule for size are in Brief, under the machine’s rules.',

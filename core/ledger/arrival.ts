@@ -1,3 +1,4 @@
+import { resaleDefaults, type ResaleAssumptions } from '../assumptions/groups/resale'
 import type { Role } from '../parts/part'
 
 export const arrivalVerdicts = ['as-described', 'better', 'worse', 'faulty'] as const
@@ -43,4 +44,10 @@ export function arrivalChecklist(roles: readonly Role[]): string[] {
 }
 
 /** Days within which a thing may go back by what stands behind the purchase, where the source says nothing else. */
-export const returnDays = { none: 0, market: 14, returns: 30, warranty: 14 } as const
+/** Days in which a thing may be sent back, by what stands behind the purchase. */
+export function returnDays(
+  protection: 'none' | 'market' | 'returns' | 'warranty',
+  resale: ResaleAssumptions = resaleDefaults,
+): number {
+  return protection === 'none' ? 0 : resale[`returns.${protection}`]
+}

@@ -1,3 +1,4 @@
+import { resaleDefaults } from '../assumptions/groups/resale'
 import { roundHalfAway } from '../money/decimal'
 import { netResale } from '../supply/lots/splitLot'
 
@@ -16,10 +17,12 @@ export interface ResaleInput {
   readonly hours: number
   readonly whole: SellingTerms
   readonly single: SellingTerms
-  /** What a whole machine fetches over the sum of its parts. Default 0.9. */
+  /** What a whole machine fetches over the sum of its parts. Default: `resale.wholeFactor`. */
   readonly wholeFactor?: number
-  /** What the usual haggle takes off the ask, as a share. Default 0.1. */
+  /** What the usual haggle takes off the ask, as a share. Default: `resale.haggleShare`. */
   readonly haggleShare?: number
+  /** Chance that a part sells. Default: `resale.sells`. */
+  readonly sells?: number
 }
 
 export interface ResaleSide {
@@ -35,14 +38,15 @@ export interface ResaleSide {
 }
 
 export interface Resale {
+  /** The factor and the haggle it was calculated with. */
+  readonly wholeFactor: number
+  readonly haggleShare: number
   readonly whole: ResaleSide & { readonly ask: number }
   readonly parting: ResaleSide
   readonly better: 'whole' | 'parting'
   /** Parts without a street price. */
   readonly unknown: readonly string[]
 }
-
-export const resaleDefaults = { wholeFactor: 0.9, haggleShare: 0.1 } as const
 
 /**
  * Selling the machine as a whole against parting it out, `calculations.md` 12. Whole: Σ typical · factor, less the fee
@@ -57,6 +61,7 @@ export function resale({
   single,
   wholeFactor = resaleDefaults.wholeFactor,
   haggleShare = resaleDefaults.haggleShare,
+  sells = resaleDefaults.sells,
 }: ResaleInput): Resale {
   const known = parts.filter((part): part is { id: string; typical: number } => part.typical !== null)
   const sum = known.reduce((total, part) => total + part.typical, 0)
@@ -71,6 +76,7 @@ export function resale({
         streetPrice: part.typical,
         feePercent: single.feePercent,
         shipping: single.shipping,
+        sellsProbability: sells,
       }),
     0,
   )
@@ -82,6 +88,8 @@ export function resale({
     perHour: hours > 0 ? roundHalfAway((net - cost) / hours) : null,
   })
   return {
+    wholeFactor,
+    haggleShare,
     whole: { ...side(gross, wholeNet), ask: roundHalfAway(gross / (1 - haggleShare)) },
     parting: side(sum, partsNet),
     better: wholeNet >= partsNet ? 'whole' : 'parting',

@@ -1,23 +1,42 @@
+import { moneyIn, type AssumptionsInForce } from './settings'
 import type { FitBrief } from '#core/machine/fit/finding'
 import { machineRulesSchema } from '#shared/brief/schemas'
-import { defaultSupplyRule } from '#core/machine/power/supplySize'
+import { supplyRuleOf } from '#core/machine/power/supplySize'
 import type { HouseRules, MachineRules, NeedEntry } from '#shared/brief/houseRules'
 
 /** What the rules are read from: a build's row, or its view. */
 interface Rules {
+  readonly currency: string
   readonly houseRules: HouseRules
   readonly needs: readonly NeedEntry[]
 }
 
-/** The house's rules about the machine, with the defaults where a build says nothing; `tariff` in minor units. */
-export function machineRules({ houseRules }: Rules): MachineRules {
-  if (houseRules.machine) return houseRules.machine
-  const { tariff: _tariff, supplyRule: _rule, ...rest } = machineRulesSchema.getDefault()
-  return { ...rest, supplyRule: defaultSupplyRule, tariff: 14 } as unknown as MachineRules
+/** The rules about the machine as they hold: where a build says nothing, the assumptions. `tariff` in minor units. */
+export type RulesInForce = Omit<MachineRules, 'tariff' | 'roomC'> & {
+  readonly tariff: number
+  readonly roomC: number
 }
 
-/** What the fit check wants to know of a build. */
-export function fitBriefOf(build: Rules, today: string): FitBrief {
+export function machineRules(
+  market: AssumptionsInForce,
+  { houseRules, currency }: Rules,
+  today: string,
+): RulesInForce {
+  const { power } = market.assumptions
+  const { tariff: _tariff, supplyRule: _rule, ...defaults } = machineRulesSchema.getDefault()
+  const said = houseRules.machine ?? {
+    ...(defaults as Partial<MachineRules>),
+    supplyRule: supplyRuleOf(power),
+  }
+  return {
+    ...(said as MachineRules),
+    tariff: said.tariff ?? moneyIn(market, 'tariff', currency, today),
+    roomC: said.roomC ?? power.roomC,
+  }
+}
+
+/** What the fit check needs to know of a build. */
+export function fitBriefOf(market: AssumptionsInForce, build: Rules, today: string): FitBrief {
   const {
     supplyRule,
     roomC,
@@ -29,9 +48,10 @@ export function fitBriefOf(build: Rules, today: string): FitBrief {
     colour,
     cablesHidden,
     needsSecurityModule,
-  } = machineRules(build)
+  } = machineRules(market, build, today)
   return {
     year: Number(today.slice(0, 4)),
+    power: market.assumptions.power,
     needs: build.needs.map(({ need }) => need),
     supplyRule,
     roomC,

@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
-import { convertAmount, rateTable, type ExchangeRate } from '#core/money/rates'
+import type { ExchangeRate } from '#core/money/rates'
 import { RecordIndex } from '#core/pricing/sieve/recordIndex'
 import { queryForPart, type PartQuery } from '#core/reading/titles/queryForPart'
 import type { SoldRecord } from '#core/reading/sales/soldRecord'
@@ -15,21 +15,17 @@ import { parts } from '../db/schema/parts'
 import { sources } from '../db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { performanceChanged } from './performance'
+import { inForce, readSettings, type AssumptionsInForce } from './settings'
 
 /**
  * Everything street prices are read from, kept in memory until something of it changes. Readings are cached by part,
  * date and currency; a write calls `marketChanged`.
  */
-export interface Market {
+export interface Market extends AssumptionsInForce {
   readonly index: RecordIndex
-  readonly rates: readonly ExchangeRate[]
   readonly library: readonly Part[]
   readonly queries: ReadonlyMap<string, PartQuery>
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
-  readonly newPrices: ReadonlyMap<
-    string,
-    { readonly price: number; readonly currency: string; readonly sourceId: string; readonly date: string }
-  >
   /** Every shop price of a part, by source, oldest first. */
   readonly shopHistory: ReadonlyMap<string, ReadonlyMap<string, readonly ShopPriceRow[]>>
   readonly sources: ReadonlyMap<string, typeof sources.$inferSelect>
@@ -59,14 +55,16 @@ export function useMarket(db: Database): Promise<Market> {
 }
 
 async function loadMarket(db: Database): Promise<Market> {
-  const [records, rates, partRows, overrideRows, shopRows, sourceRows] = await Promise.all([
+  const [records, rates, partRows, overrideRows, shopRows, sourceRows, set] = await Promise.all([
     db.select().from(soldRecords),
     db.select().from(exchangeRates),
     db.select().from(parts),
     db.select().from(recordOverrides),
     db.select().from(shopPrices).orderBy(shopPrices.date),
     db.select().from(sources),
+    readSettings(db),
   ])
+  const force = inForce(set)
   const library: Part[] = partRows.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts }))
   const overrides = new Map<string, Record<string, Override>>()
   for (const { partId, recordId, decision } of overrideRows)
@@ -74,15 +72,15 @@ async function loadMarket(db: Database): Promise<Market> {
   return {
     index: new RecordIndex(records.map(toSoldRecord)),
     rates,
+    ...force,
     library,
     queries: new Map(
       partRows.map((row) => [
         row.id,
-        row.query ? { role: row.role, ...row.query } : queryForPart(row, library),
+        row.query ? { role: row.role, ...row.query } : queryForPart(row, library, force.assumptions.pricing),
       ]),
     ),
     overrides,
-    newPrices: newestPrices(shopRows),
     shopHistory: historyByPart(shopRows),
     sources: new Map(sourceRows.map((row) => [row.id, row])),
     readings: new Map(),
@@ -128,21 +126,6 @@ function historyByPart(rows: readonly ShopPriceRow[]): Map<string, Map<string, S
   return history
 }
 
-/** Of each part the cheapest of the shops' newest prices. */
-function newestPrices(rows: readonly (typeof shopPrices.$inferSelect)[]) {
-  const newest = new Map<string, (typeof rows)[number]>()
-  for (const row of rows) {
-    const key = `${row.partId} ${row.sourceId}`
-    if ((newest.get(key)?.date ?? '') < row.date) newest.set(key, row)
-  }
-  const cheapest = new Map<string, (typeof rows)[number]>()
-  for (const row of newest.values()) {
-    const known = cheapest.get(row.partId)
-    if (!known || row.price < known.price) cheapest.set(row.partId, row)
-  }
-  return cheapest
-}
-
 /** The street price of a part as of a date, in a currency. Only records that can have its words are sieved. */
 export function readStreetPrice(
   market: Market,
@@ -172,22 +155,6 @@ export function streetAt(
   patience: HouseRules['patience'] = 'typical',
 ): number | null {
   return readStreetPrice(market, partId, asOf, currency).marks?.[patience] ?? null
-}
-
-/** Cheapest newest shop price of a part in a currency; null where no shop has it or its currency has no rate. */
-export function newPriceIn(
-  market: Market,
-  partId: string,
-  currency: string,
-  today: CalendarDate,
-): number | null {
-  const offer = market.newPrices.get(partId)
-  if (!offer) return null
-  const rate = rateTable(market.rates).find(today, offer.currency, currency)
-  if (rate === null) return null
-  return offer.currency === currency
-    ? offer.price
-    : convertAmount(offer.price, offer.currency, currency, rate)
 }
 
 const largestPool = 50_000
@@ -278,6 +245,9 @@ export async function setQuery(db: Database, partId: string, query: PartQuery | 
   const market = await markets.get(db)
   if (!market) return
   const part = market.library.find((each) => each.id === partId)!
-  ;(market.queries as Map<string, PartQuery>).set(partId, query ?? queryForPart(part, market.library))
+  ;(market.queries as Map<string, PartQuery>).set(
+    partId,
+    query ?? queryForPart(part, market.library, market.assumptions.pricing),
+  )
   forgetReadings(market, partId)
 }

@@ -4,6 +4,15 @@ import { shopRhythm } from '#core/pricing/shops/shopRhythm'
 import type { OfferView } from '#shared/prices/views'
 import type { Market } from './market'
 
+/**
+ * Cheapest newest shop price of a part as its shop asks it, converted; null where no shop has it or its currency has
+ * no rate.
+ */
+export function newPriceIn(market: Market, partId: string, currency: string, today: string): number | null {
+  const prices = newOffers(market, partId, currency, today).map((offer) => offer.price)
+  return prices.length === 0 ? null : Math.min(...prices)
+}
+
 /** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. */
 export function newOffers(market: Market, partId: string, currency: string, today: string): OfferView[] {
   const table = rateTable(market.rates)
@@ -22,11 +31,18 @@ export function newOffers(market: Market, partId: string, currency: string, toda
         .filter((point) => point.currency === last.currency)
         .map(({ date, price }) => ({ date, price: inCurrency(price) })),
       today,
+      { saleDepth: market.assumptions.pricing.saleDepth },
     )
     const order = landedCost({
       currency: last.currency,
       asOf: today,
       hassle: 0,
+      import: {
+        dutyPercent: source.importDutyPercent,
+        taxPercent: source.importTaxPercent,
+        freeUnder: source.importFreeUnder,
+      },
+      ...(last.currency === currency ? {} : { exchangeFeePercent: source.exchangeFeePercent }),
       codes: [],
       rebates: [],
       extras: [],

@@ -1,6 +1,6 @@
 import type { BuildRow } from '#server/context/findBuild'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
-import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import { faultsOf } from './faults'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import { readStreetPrice, type Market } from './market'
 import { newOffers } from './newOffers'
@@ -17,7 +17,7 @@ export function pricedLibrary(market: Market, build: BuildToPrice, today: string
 }
 
 function price(market: Market, { currency, houseRules }: BuildToPrice, today: string): PricedPart[] {
-  const assumptions = faultAssumptions(houseRules.faults)
+  const assumptions = faultsOf(market, { currency, houseRules }, today)
   return market.library.flatMap((part): PricedPart[] => {
     const figures = newOrUsed({
       role: part.role,

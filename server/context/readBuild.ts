@@ -1,3 +1,4 @@
+import { faultsOf } from './faults'
 import { and, desc, eq, inArray, isNotNull, or } from 'drizzle-orm'
 import { paidByChoice } from '#core/ledger/ledger'
 import { receipt } from '#core/ledger/receipt'
@@ -68,13 +69,17 @@ export async function readBuild(
     saleText: build.saleText,
     variantOf: build.variantOf,
     houseRules: build.houseRules,
+    assumptions: market.assumptions,
+    faults: faultsOf(market, build, today),
     needs: build.needs,
     today,
     targets: targetViews,
     choices: views,
     receipt: account,
     parts,
-    fit: fitViewOf(checkFit({ parts, brief: fitBriefOf(build, today), settled: new Set(build.settled) })),
+    fit: fitViewOf(
+      checkFit({ parts, brief: fitBriefOf(market, build, today), settled: new Set(build.settled) }),
+    ),
     hunts: huntsTogether(chosen, build.wantedBy, today),
     emptyRoles: emptyRolesOf(parts),
     breaches: chosen.flatMap((choice) => choice.breaches),

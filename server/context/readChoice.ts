@@ -18,8 +18,8 @@ import type { choices } from '../db/schema/machine'
 import type { shelf } from '../db/schema/shelf'
 import { houseRuleBreaches } from './houseRuleBreaches'
 import type { ValuedLead } from './valuedLeads'
-import { newPriceIn, readStreetPrice, streetAt, type Market } from './market'
-import { newOffers } from './newOffers'
+import { readStreetPrice, streetAt, type Market } from './market'
+import { newPriceIn, newOffers } from './newOffers'
 import type { arrivalsOf } from '#server/context/arrivals'
 
 /** What choices are read against. */

@@ -1,3 +1,4 @@
+import { faultsOf } from '#server/context/faults'
 import type { BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
@@ -7,7 +8,7 @@ import type { LotPlan } from '#core/supply/lots/splitLot'
 import { convertBack, rateTable } from '#core/money/rates'
 import type { Part } from '#core/parts/part'
 import type { Code } from '#core/supply/landed/codes'
-import { faultAssumptions, faultSigns, readSigns, type FaultSign } from '#core/supply/risk/faultRisk'
+import { faultSigns, readSigns, type FaultSign } from '#core/supply/risk/faultRisk'
 import { beyondHousehold } from '#core/supply/landed/householdLimits'
 import { tripShares } from '#core/supply/orders/sharedTrip'
 import type { SourceTerms } from '#core/supply/landed/landedCost'
@@ -83,7 +84,8 @@ export async function valuedLeads(
     currency: build.currency,
     today,
     rates: table,
-    assumptions: faultAssumptions(build.houseRules.faults),
+    assumptions: faultsOf(market, build, today),
+    resale: market.assumptions.resale,
     streetOf: (partId) => streetAt(market, partId, today, build.currency, build.houseRules.patience),
   }
   const household = { chosen: new Set(chosen.map((row) => row.leadId)), rebateRows }

@@ -27,7 +27,8 @@ export interface HouseRules {
 /** The house's rules about the machine itself, and how it will be used. */
 export interface MachineRules {
   readonly supplyRule: SupplyRule
-  readonly roomC: number
+  /** Null: by the assumptions. */
+  readonly roomC: number | null
   readonly oldestCpuYear: number | null
   readonly smallestDriveGb: number | null
   readonly leastSupplyW: number | null
@@ -39,7 +40,7 @@ export interface MachineRules {
   /** Percent of frames or worth gained per 10.00 below which a step is not worth it. */
   readonly stepThreshold: number
   /** Minor units a kilowatt hour; hours a day at full load and idling. */
-  readonly tariff: number
+  readonly tariff: number | null
   readonly fullHours: number
   readonly idleHours: number
 }

@@ -1,4 +1,5 @@
 import { array, object, type InferType } from 'yup'
+import { powerDefaults } from '#core/assumptions/groups/power'
 import { needs, roles } from '#core/parts/part'
 import { conditions } from '#core/reading/sales/soldRecord'
 import { faultSigns, protections } from '#core/supply/risk/faultRisk'
@@ -50,13 +51,13 @@ const faultsSchema = object({
 
 const supplyRuleSchema = object({
   kind: oneOf(['factor', 'twice', 'minimum', 'maker']).default('factor'),
-  factor: finite().min(1).max(5).default(1.5),
+  factor: finite().min(1).max(5).default(powerDefaults.supplyFactor),
   watts: wholeFrom(0).max(5000).default(500),
 })
 
 export const machineRulesSchema = object({
   supplyRule: supplyRuleSchema,
-  roomC: finite().min(5).max(50).default(28),
+  roomC: finite().min(5).max(50).nullable().default(null),
   oldestCpuYear: wholeFrom(1990).max(2200).nullable().default(null),
   smallestDriveGb: wholeFrom(0).nullable().default(null),
   leastSupplyW: wholeFrom(0).nullable().default(null),
@@ -66,7 +67,7 @@ export const machineRulesSchema = object({
   cablesHidden: yesOrNo().default(false),
   needsSecurityModule: yesOrNo().default(false),
   stepThreshold: finite().min(0).max(100).default(1),
-  tariff: decimalText().default('0.14'),
+  tariff: decimalText().nullable().default(null),
   fullHours: finite().min(0).max(24).default(2),
   idleHours: finite().min(0).max(24).default(2),
 })

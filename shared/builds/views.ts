@@ -1,3 +1,5 @@
+import type { Assumptions } from '#core/assumptions/assumptions'
+import type { FaultAssumptions } from '#core/supply/risk/faultRisk'
 import type { WeighingTerms } from '#core/comparison/weighedMachine'
 import type { EditionContent, EditionDrift } from '#core/files/editions/edition'
 import type { Receipt } from '#core/ledger/receipt'
@@ -15,6 +17,8 @@ import type { WeighingSettings } from '../scales/settings'
 /** What the server answers to the interface. Amounts are minor units of the build's currency unless said. */
 
 export interface SessionView {
+  /** Currency that amounts are asked in unless something else is said; null until it is chosen. */
+  readonly homeCurrency: string | null
   readonly today: string
   readonly builds: readonly { readonly id: string; readonly name: string }[]
   readonly soldRecords: number
@@ -32,6 +36,9 @@ export interface BuildView {
   readonly saleText: string
   readonly variantOf: string | null
   readonly houseRules: HouseRules
+  /** The assumptions in force, and the table of faults for this build. */
+  readonly assumptions: Assumptions
+  readonly faults: FaultAssumptions
   readonly needs: readonly { readonly need: Need; readonly price: number }[]
   readonly today: string
   readonly targets: readonly TargetView[]

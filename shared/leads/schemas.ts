@@ -2,7 +2,7 @@ import { array, mixed, object, type InferType } from 'yup'
 import { roles } from '#core/parts/part'
 import type { Answer } from '#core/reading/listings/completeness'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
-import { rebateStates } from '#core/supply/landed/rebates'
+import { defaultRebateChance, rebateStates } from '#core/supply/landed/rebates'
 import { faultSigns, type FaultSign } from '#core/supply/risk/faultRisk'
 import {
   calendarDate,
@@ -34,7 +34,7 @@ export const rebateSchema = object({
   amount: decimalText().required('an amount is needed'),
   claimBy: calendarDate().required('a claim-by date is needed'),
   state: oneOf(rebateStates).default('to-claim'),
-  chance: share().default(0.85),
+  chance: share().default(defaultRebateChance),
   proof: line(200),
   expectedBy: calendarDate().nullable().default(null),
   campaign: line(80),

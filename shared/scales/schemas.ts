@@ -11,7 +11,7 @@ export const weighingSchema = object({
   style: oneOf(playStyleNames).default('couch'),
   basis: oneOf(['anyone', 'paid']).default('anyone'),
   gamesPerYear: finite().min(0).max(200).default(4),
-  usualShipping: decimalText().default('35.00'),
+  usualShipping: decimalText().nullable().default(null),
   off: array().of(text().defined().max(40)).max(40).default([]),
   builds: array()
     .of(text().defined().max(120))

@@ -8,7 +8,7 @@ export interface WeighingSettings {
   readonly basis: 'anyone' | 'paid'
   readonly gamesPerYear: number
   /** Delivery where a seller does not state it, minor units of the build's currency. */
-  readonly usualShipping: number
+  readonly usualShipping: number | null
   /** Other builds and variants on the scales. */
   readonly builds: readonly string[]
   /** Steps switched off. */

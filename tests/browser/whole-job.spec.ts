@@ -385,7 +385,9 @@ test('the receipt follows a choice at once', async ({ page, request }) => {
   await expect(strip).toHaveText('150.00')
   const milliseconds = await page.evaluate(async () => {
     const figure = document.querySelector('[data-figure="payNow"]')!
-    const button = [...document.querySelectorAll('button')].find((each) => each.textContent === 'take out')!
+    const button = [...document.querySelectorAll('button')].find(
+      (each) => each.textContent.trim() === 'take out',
+    )!
     let answered = 0
     const plainFetch = window.fetch
     window.fetch = async (...call) => {

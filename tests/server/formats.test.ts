@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { demoFiles } from '../../demo/files'
 import { jsonSchemaOf } from '../../scripts/jsonSchema'
+import { assumptionsTable } from '../../scripts/assumptionsTable'
 import { fitRulesTable } from '../../scripts/fitRulesTable'
 import { buildFileSchema } from '#shared/builds/buildFile'
 import { librarySchema } from '#shared/parts/libraryFile'
@@ -10,6 +11,9 @@ import { librarySchema } from '#shared/parts/libraryFile'
 describe('published formats', () => {
   test('the table of the fit check in docs is that of the code', () => {
     expect(readFileSync('docs/fit-rules.md', 'utf8')).toBe(fitRulesTable())
+  })
+  test('the table of assumptions in docs is that of the code', () => {
+    expect(readFileSync('docs/assumptions.md', 'utf8')).toBe(assumptionsTable())
   })
   test('the JSON Schemas in docs are those of the code', () => {
     expect(JSON.parse(readFileSync('docs/schemas/tarvin-build.schema.json', 'utf8'))).toEqual(

@@ -1,3 +1,4 @@
+import { defaultRebateChance } from '../../supply/landed/rebates'
 import type { Condition, Manner } from '../../reading/sales/soldRecord'
 import { toDecimal } from '../../money/decimal'
 import { proposeColumns, type HeaderWords, type LineProblem } from '../../reading/tables/columns'
@@ -146,5 +147,11 @@ function readRebate(cell: string) {
       'rebate',
       `"${cell.slice(0, 60)}" is not a rebate; write mail-in 15.00 by 2026-11-30`,
     )
-  return { kind: match[1]!, amount: match[2]!, claimBy: match[3]!, state: 'to-claim', chance: 0.85 }
+  return {
+    kind: match[1]!,
+    amount: match[2]!,
+    claimBy: match[3]!,
+    state: 'to-claim',
+    chance: defaultRebateChance,
+  }
 }

@@ -1,3 +1,4 @@
+import type { PowerAssumptions } from '../../assumptions/groups/power'
 import type { SupplyRule } from '../power/supplySize'
 import type { Need, Part, PartFacts, Role } from '../../parts/part'
 
@@ -56,6 +57,8 @@ export interface CannotCheck {
 
 /** What the rules want to know of the brief. */
 export interface FitBrief {
+  /** What draws how much where a part does not say. */
+  readonly power: PowerAssumptions
   readonly year: number
   /** Room temperature, °C. */
   readonly roomC: number

@@ -2,7 +2,7 @@ import { partLabel, type Part, type Role } from '../../parts/part'
 import { powerDraw } from '../power/powerDraw'
 import { leadLoads } from '../power/powerSheet'
 import { ratedNow } from '../power/supplySize'
-import type { Finding } from './finding'
+import type { FitBrief, Finding } from './finding'
 import { heatFactor } from './sums'
 
 /** What kind of thing runs between two plates. */
@@ -62,7 +62,7 @@ const kinds: Readonly<Record<string, LineKind>> = {
 export function machinePlan(
   parts: readonly Part[],
   findings: readonly Finding[],
-  { year, roomC }: { readonly year: number; readonly roomC: number },
+  { year, roomC, power }: Pick<FitBrief, 'year' | 'roomC' | 'power'>,
 ): { readonly plates: readonly Plate[]; readonly lines: readonly PlanLine[] } {
   const roles = [...new Set(parts.map((part) => part.role))]
   const plates = roles.map((role) => ({
@@ -83,14 +83,17 @@ export function machinePlan(
       },
     ]
   })
-  const near = nearLines(parts, year, roomC).filter(
+  const near = nearLines(parts, { year, roomC, power }).filter(
     (line) =>
       !clashes.some((clash) => clash.from === line.from && clash.to === line.to && clash.kind === line.kind),
   )
   return { plates, lines: [...clashes, ...near] }
 }
 
-function nearLines(parts: readonly Part[], year: number, roomC: number): PlanLine[] {
+function nearLines(
+  parts: readonly Part[],
+  { year, roomC, power }: Pick<FitBrief, 'year' | 'roomC' | 'power'>,
+): PlanLine[] {
   const one = (role: Role) => parts.find((part) => part.role === role)
   const [supply, card, chassis, cooler, cpu] = [
     one('supply'),
@@ -121,7 +124,15 @@ function nearLines(parts: readonly Part[], year: number, roomC: number): PlanLin
     })
   }
   if (supply?.facts.ratedW !== undefined && card)
-    near('supply', 'graphics', 'power', powerDraw(parts).peak, ratedNow(supply, year), 'W', 'short peaks')
+    near(
+      'supply',
+      'graphics',
+      'power',
+      powerDraw(parts, power).peak,
+      ratedNow(supply, year, power),
+      'W',
+      'short peaks',
+    )
   if (card && supply)
     for (const lead of leadLoads(parts).filter((each) => each.what !== 'slot of the card'))
       near('supply', 'graphics', 'power', lead.loadW, lead.limitW, 'W', lead.what)

@@ -1,5 +1,6 @@
 import { factKinds, factText } from '../../parts/facts'
 import { partLabel, type Part, type PartFacts, type Role } from '../../parts/part'
+import { powerDefaults } from '../../assumptions/groups/power'
 import { defaultSupplyRule } from '../power/supplySize'
 import type { CitedFact, FactsRead, FitBrief, Mend, Severity } from './finding'
 
@@ -53,7 +54,8 @@ export interface MachineRead {
 
 export const briefDefaults: FitBrief = {
   year: 2026,
-  roomC: 28,
+  roomC: powerDefaults.roomC,
+  power: powerDefaults,
   needs: [],
   supplyRule: defaultSupplyRule,
   oldestCpuYear: null,

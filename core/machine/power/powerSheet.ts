@@ -1,7 +1,9 @@
 import type { Part } from '../../parts/part'
 import { drawAt, powerDraw, type PowerDraw } from './powerDraw'
 import { ratedNow, wattsWanted, type SupplyRule } from './supplySize'
-import { type loadStates, wallDraw, yearlyEnergyCost } from './wallDraw'
+import { powerDefaults, type PowerAssumptions } from '../../assumptions/groups/power'
+import type { LoadState } from './loadStates'
+import { wallDraw, yearlyEnergyCost } from './wallDraw'
 
 /** A lead or adapter with its load against what it carries, W. */
 export interface LeadLoad {
@@ -32,20 +34,23 @@ export interface PowerUse {
   readonly tariff: number
   /** A measured wall draw at full load takes the estimate's place. */
   readonly measuredFullW?: number
+  readonly power?: PowerAssumptions
 }
 
 /** Everything about the power of a machine: draw, size wanted, wall draw by state, leads against their limits, yearly cost. */
 export function powerSheet(
   parts: readonly Part[],
-  { rule, year, fullHours, idleHours, tariff, measuredFullW }: PowerUse,
+  { rule, year, fullHours, idleHours, tariff, measuredFullW, power = powerDefaults }: PowerUse,
 ): PowerSheet {
-  const draw = powerDraw(parts)
+  const draw = powerDraw(parts, power)
   const supply = parts.find((part) => part.role === 'supply' && part.facts.ratedW !== undefined)
-  const wall = supply ? wallByState(parts, draw, supply, measuredFullW) : null
+  const wall = supply ? wallByState(parts, draw, supply, measuredFullW, power) : null
   return {
     ...draw,
-    supply: supply ? { id: supply.id, ratedW: supply.facts.ratedW!, nowW: ratedNow(supply, year) } : null,
-    wanted: wattsWanted(rule, draw, parts),
+    supply: supply
+      ? { id: supply.id, ratedW: supply.facts.ratedW!, nowW: ratedNow(supply, year, power) }
+      : null,
+    wanted: wattsWanted(rule, draw, parts, power),
     wall,
     leads: leadLoads(parts),
     yearly: wall
@@ -59,9 +64,10 @@ function wallByState(
   draw: PowerDraw,
   supply: Part,
   measuredFullW: number | undefined,
+  power: PowerAssumptions,
 ) {
-  const at = (state: keyof typeof loadStates) =>
-    wallDraw(drawAt(parts, draw, state), supply.facts.ratedW!, supply.facts.efficiency)
+  const at = (state: LoadState) =>
+    wallDraw(drawAt(parts, draw, state, power), supply.facts.ratedW!, supply.facts.efficiency)
   return { idle: at('idle'), work: at('work'), full: measuredFullW ?? at('full') }
 }
 

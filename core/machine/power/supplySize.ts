@@ -1,35 +1,47 @@
 import type { Part } from '../../parts/part'
+import { powerDefaults, type PowerAssumptions } from '../../assumptions/groups/power'
 import type { PowerDraw } from './powerDraw'
 
-/** How large a supply the house wants. */
+/** How large a supply must be. */
 export type SupplyRule =
   | { readonly kind: 'factor'; readonly factor: number }
   | { readonly kind: 'twice' }
   | { readonly kind: 'minimum'; readonly watts: number }
   | { readonly kind: 'maker' }
-export const defaultSupplyRule: SupplyRule = { kind: 'factor', factor: 1.5 }
 
-export function supplyRuleText(rule: SupplyRule): string {
+/** The rule where the builder has set none: the assumed factor on the sustained draw. */
+export function supplyRuleOf({ supplyFactor }: PowerAssumptions): SupplyRule {
+  return { kind: 'factor', factor: supplyFactor }
+}
+
+export const defaultSupplyRule: SupplyRule = supplyRuleOf(powerDefaults)
+
+export function supplyRuleText(rule: SupplyRule, power: PowerAssumptions = powerDefaults): string {
   if (rule.kind === 'factor') return `${rule.factor} × the sustained draw`
   if (rule.kind === 'twice') return 'twice the sustained draw'
   if (rule.kind === 'minimum') return `${rule.watts} W at least`
-  return 'what the card’s maker asks for, else 1.5 × the sustained draw'
+  return `what the card’s maker asks for, else ${power.supplyFactor} × the sustained draw`
 }
 
-/** What a used supply still gives: 2 % a year off its rating after its fifth year, W. */
-export function ratedNow(supply: Part, year: number): number {
+/** What a supply is still rated for at its age, W: by default 2 % a year off after its fifth year. */
+export function ratedNow(supply: Part, year: number, power: PowerAssumptions = powerDefaults): number {
   const { ratedW = 0, year: made } = supply.facts
-  const past = made === undefined ? 0 : Math.max(0, year - made - 5)
-  return ratedW * Math.max(0, 1 - 0.02 * past)
+  const past = made === undefined ? 0 : Math.max(0, year - made - power.ageingFromYear)
+  return ratedW * Math.max(0, 1 - power.ageingPerYear * past)
 }
 
-/** Watts the house rule wants of a supply. */
-export function wattsWanted(rule: SupplyRule, draw: PowerDraw, parts: readonly Part[]): number {
+/** Watts that the rule for the size of a supply asks for. */
+export function wattsWanted(
+  rule: SupplyRule,
+  draw: PowerDraw,
+  parts: readonly Part[],
+  power: PowerAssumptions = powerDefaults,
+): number {
   if (rule.kind === 'factor') return rule.factor * draw.sustained
   if (rule.kind === 'twice') return 2 * draw.sustained
   if (rule.kind === 'minimum') return rule.watts
   const asked = parts.flatMap((part) =>
     part.role === 'graphics' && part.facts.recommendedW !== undefined ? [part.facts.recommendedW] : [],
   )
-  return asked.length > 0 ? Math.max(...asked) : 1.5 * draw.sustained
+  return asked.length > 0 ? Math.max(...asked) : power.supplyFactor * draw.sustained
 }

@@ -69,13 +69,6 @@ export function efficiencyAt(share: number, label: NonNullable<PartFacts['effici
   return from + ((share - fromShare) / (toShare - fromShare)) * (to - from)
 }
 
-/** Shares of the CPU's limit and the card's board power in use; defaults of the bench. */
-export const loadStates = {
-  idle: { name: 'idle', cpu: 0.12, card: 0.08, rest: 0.6 },
-  work: { name: 'office work', cpu: 0.4, card: 0.12, rest: 0.8 },
-  full: { name: 'full load', cpu: 1, card: 1, rest: 1 },
-} as const
-
 /** Yearly cost in minor units: wall watts × hours a day × 365, at a tariff a kilowatt hour. */
 export function yearlyEnergyCost(wallW: number, hoursPerDay: number, tariffPerKwh: number): number {
   return Math.round((wallW / 1000) * hoursPerDay * 365 * tariffPerKwh)

@@ -1,3 +1,4 @@
+import { powerDefaults, type PowerAssumptions } from '../../assumptions/groups/power'
 import type { Part } from '../../parts/part'
 import type { CapOption } from './capSplit'
 
@@ -16,13 +17,17 @@ export interface BaseMachine extends CapOption {
 export interface BaseWishes {
   readonly memoryGb: number
   readonly storageGb: number
-  /** Factor on the sustained draw that a supply must meet. */
-  readonly supplyFactor: number
+  readonly power: PowerAssumptions
   /** Draw of everything but CPU and card, W. */
   readonly restW: number
 }
 
-export const baseWishes: BaseWishes = { memoryGb: 16, storageGb: 480, supplyFactor: 1.5, restW: 60 }
+export const baseWishes: BaseWishes = {
+  memoryGb: 16,
+  storageGb: 480,
+  restW: 60,
+  power: powerDefaults,
+}
 
 /**
  * The cheapest sensible machine around each CPU: a board with its socket, memory of the board's generation (two modules
@@ -88,13 +93,14 @@ export function supplyFor(
   card: Part,
   wishes: BaseWishes = baseWishes,
 ): PricedPart | null {
-  const draw = (cpu.facts.limitW ?? 65) + (card.facts.boardPowerW ?? 150) + wishes.restW
+  const draw =
+    (cpu.facts.limitW ?? wishes.power.cpuW) + (card.facts.boardPowerW ?? wishes.power.cardW) + wishes.restW
   const { sixPinLeads = 0, eightPinLeads = 0 } = card.facts
   const strong = priced.filter(
     ({ part: { role, facts } }) =>
       role === 'supply' &&
       (facts.supplyShape ?? 'ATX') === 'ATX' &&
-      (facts.ratedW ?? 0) >= draw * wishes.supplyFactor &&
+      (facts.ratedW ?? 0) >= draw * wishes.power.supplyFactor &&
       (facts.eightPinLeads ?? 0) >= eightPinLeads &&
       (facts.sixPinLeads ?? 0) + (facts.eightPinLeads ?? 0) >= sixPinLeads + eightPinLeads,
   )

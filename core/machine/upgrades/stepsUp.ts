@@ -51,7 +51,7 @@ export interface StepContext {
   reach(parts: readonly Part[]): readonly TargetReach[]
   /** Percent gained per 10.00 below which a step is "not worth it". */
   readonly threshold: number
-  readonly minorPerUnit: number
+  readonly unit: number
 }
 
 export const defaultThreshold = 1
@@ -81,7 +81,7 @@ function fitOf(parts: readonly Part[], { brief, settled }: StepContext) {
 
 function stepOf(
   option: StepOption,
-  { others, present, reach, threshold, minorPerUnit }: StepContext,
+  { others, present, reach, threshold, unit }: StepContext,
   reachBefore: readonly TargetReach[],
 ): Step {
   const more = option.price - (present?.cost ?? 0)
@@ -102,7 +102,7 @@ function stepOf(
       : Math.exp(known.reduce((sum, each) => sum + Math.log(each.after / each.before), 0) / known.length) - 1
   const framesChange = frames !== null && Math.abs(frames) < 1e-9 ? null : frames
   const gained = framesChange ?? worthChange
-  const perTen = gained === null || more <= 0 ? null : (100 * gained) / (more / minorPerUnit / 10)
+  const perTen = gained === null || more <= 0 ? null : (100 * gained) / (more / unit / 10)
   return {
     option,
     more,

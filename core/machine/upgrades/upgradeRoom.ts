@@ -1,3 +1,5 @@
+import { powerDefaults, type PowerAssumptions } from '../../assumptions/groups/power'
+import { resaleDefaults } from '../../assumptions/groups/resale'
 import type { PricedPart } from './baseMachines'
 import { partLabel, type Part } from '../../parts/part'
 import { powerDraw } from '../power/powerDraw'
@@ -33,11 +35,19 @@ export interface UpgradeRoom {
   readonly first: { readonly what: string; readonly cost: number } | null
 }
 
-/** @param sold share of the street price that a part taken out brings */
+export interface UpgradeTerms {
+  readonly rule: SupplyRule
+  readonly year: number
+  readonly power?: PowerAssumptions
+  /** Share of the street price that a part taken out brings. Default: `resale.replacedShare`. */
+  readonly sold?: number
+}
+
+/** What there is room for in a machine: memory, drives, CPUs, watts; and the first upgrade that is worth it. */
 export function upgradeRoom(
   parts: readonly Part[],
   priced: readonly PricedPart[],
-  { rule, year, sold = 0.8 }: { readonly rule: SupplyRule; readonly year: number; readonly sold?: number },
+  { rule, year, power = powerDefaults, sold = resaleDefaults.replacedShare }: UpgradeTerms,
 ): UpgradeRoom {
   const one = (role: Part['role']) => parts.find((part) => part.role === role)
   const [board, cpu, supply] = [one('motherboard'), one('cpu'), one('supply')]
@@ -57,7 +67,7 @@ export function upgradeRoom(
         }
   const moreMemory = memory && modules[0] ? memoryWays(modules[0], nowGb, memory, priced, sold) : null
   const cpus = cpu && board ? nextCpus(cpu, board, priced, sold) : []
-  const draw = powerDraw(parts)
+  const draw = powerDraw(parts, power)
   const memoryCost = moreMemory?.better ? moreMemory[moreMemory.better]!.cost : null
   const firsts = [
     ...(memoryCost === null || moreMemory === null
@@ -86,7 +96,7 @@ export function upgradeRoom(
     wattsFree:
       supply?.facts.ratedW === undefined
         ? null
-        : Math.round(ratedNow(supply, year) - wattsWanted(rule, draw, parts)),
+        : Math.round(ratedNow(supply, year, power) - wattsWanted(rule, draw, parts, power)),
     first: firsts[0] ?? null,
   }
 }

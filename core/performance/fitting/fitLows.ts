@@ -1,12 +1,10 @@
 import { inverse, Matrix } from 'ml-matrix'
-import { estimateAssumptions } from '../model/estimateFrameRate'
-import { frameTime, type FrameMachine } from '../model/frameTime'
+import { frameTime, modelOf, type FrameMachine } from '../model/frameTime'
 import type { FrameRun } from '../runs/run'
 import type { Workload } from '../model/workload'
 
-/** Prior standard deviation of a low share, and of one low about a perfect model; the lowest and highest share believed. */
+/** Prior standard deviation of a low share, and the lowest share believed. */
 const priorSpread = 0.06
-const oneSpread = 0.05
 const lowest = 0.05
 const priorRuns = 4
 
@@ -28,7 +26,8 @@ export function fitLows(
     const { graphicsShare, shortageFactor } = frameTime(fitted, machine, run.settings)
     return [{ s: graphicsShare, share: (run.lowFps / run.averageFps) * shortageFactor, weight }]
   })
-  const [precision, one] = [1 / priorSpread ** 2, 1 / oneSpread ** 2]
+  const { residualSpread } = modelOf(workload)
+  const [precision, one] = [1 / priorSpread ** 2, 1 / residualSpread ** 2]
   const left = Matrix.diag([precision, precision])
   const right = Matrix.columnVector([precision * prior.graphics, precision * prior.cpu])
   for (const { s, share, weight } of rows) {
@@ -45,8 +44,6 @@ export function fitLows(
   )
   return {
     lowShare,
-    spread: Math.sqrt(
-      (priorRuns * estimateAssumptions.residualSpread ** 2 + squares) / (priorRuns + rows.length),
-    ),
+    spread: Math.sqrt((priorRuns * residualSpread ** 2 + squares) / (priorRuns + rows.length)),
   }
 }

@@ -1,8 +1,8 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt'
 import { inverse, Matrix } from 'ml-matrix'
 import { groupBy } from '../../collections/groupBy'
-import { estimateAssumptions } from '../model/estimateFrameRate'
-import { frameTime, megapixels } from '../model/frameTime'
+import { estimateMethod } from '../model/estimateFrameRate'
+import { modelOf, frameTime, megapixels } from '../model/frameTime'
 import { fitLows } from './fitLows'
 import { excludedBecause, runKinds, type FrameRun } from '../runs/run'
 import type { RunResidual, Workload } from '../model/workload'
@@ -43,7 +43,7 @@ export function fitWorkload(workload: Workload, runs: readonly FrameRun[]): Work
   const problem: Problem = { workload, scenes }
   const parameters = solve(problem, observations, priorOf(problem), 20)
   const residuals = residualsOf(problem, observations, parameters)
-  const residualSpread = spreadOf(residuals)
+  const residualSpread = spreadOf(residuals, modelOf(workload).residualSpread)
   const fitted = withParameters(problem, parameters)
   const lows = fitLows(
     workload,
@@ -108,7 +108,7 @@ function priorSpreads({ workload, scenes }: Problem): number[] {
   return [
     workload.priorSpread,
     workload.priorSpread,
-    estimateAssumptions.pixelExponentSpread,
+    estimateMethod.pixelExponentSpread,
     ...scenes.map(() => fitAssumptions.sceneSpread),
   ]
 }
@@ -196,14 +196,12 @@ function residualsOf(
   })
 }
 
-function spreadOf(residuals: readonly RunResidual[]): number {
+function spreadOf(residuals: readonly RunResidual[], residualSpread: number): number {
   const { priorRuns, leastResidualSpread } = fitAssumptions
   const squares = residuals.reduce((sum, each) => sum + each.leftOut ** 2, 0)
   return Math.max(
     leastResidualSpread,
-    Math.sqrt(
-      (priorRuns * estimateAssumptions.residualSpread ** 2 + squares) / (priorRuns + residuals.length),
-    ),
+    Math.sqrt((priorRuns * residualSpread ** 2 + squares) / (priorRuns + residuals.length)),
   )
 }
 

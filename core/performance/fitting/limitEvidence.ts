@@ -1,5 +1,6 @@
 import { groupBy } from '../../collections/groupBy'
-import { frameModel, megapixels, type FrameTime } from '../model/frameTime'
+import type { PerformanceAssumptions } from '../../assumptions/groups/performance'
+import { megapixels, type FrameTime } from '../model/frameTime'
 import { repeatSummary } from '../runs/repeats'
 import { excludedBecause, type FrameRun } from '../runs/run'
 import type { Workload } from '../model/workload'
@@ -133,6 +134,7 @@ export function evidenceAt(
 export function applyEvidence(
   time: Pick<FrameTime, 'frameMs' | 'graphicsShare' | 'graphicsMs' | 'cpuMs'>,
   evidence: readonly LimitEvidence[],
+  { sharpness }: Pick<PerformanceAssumptions, 'sharpness'>,
 ): { graphicsMs: number; cpuMs: number; graphicsShare: number; limitShift: LimitShift | null } {
   const { graphicsMs, cpuMs, graphicsShare: before, frameMs } = time
   if (evidence.length === 0) return { graphicsMs, cpuMs, graphicsShare: before, limitShift: null }
@@ -141,8 +143,8 @@ export function applyEvidence(
   const odds = Math.min(1e9, Math.max(1e-9, before / (1 - before))) * Math.exp(shift)
   const after = odds / (1 + odds)
   return {
-    graphicsMs: frameMs * after ** (1 / frameModel.sharpness),
-    cpuMs: frameMs * (1 - after) ** (1 / frameModel.sharpness),
+    graphicsMs: frameMs * after ** (1 / sharpness),
+    cpuMs: frameMs * (1 - after) ** (1 / sharpness),
     graphicsShare: after,
     limitShift: { before, after, because: evidence.map((each) => each.words) },
   }

@@ -1,4 +1,4 @@
-import { covarianceOf, estimateAssumptions, estimateFrameRate, gradient } from '../model/estimateFrameRate'
+import { covarianceOf, estimateMethod, estimateFrameRate, gradient } from '../model/estimateFrameRate'
 import type { FrameMachine } from '../model/frameTime'
 import { mapSizes } from '../model/limitMap'
 import type { FrameSettings, Workload } from '../model/workload'
@@ -38,7 +38,7 @@ export function nextMeasurement(
     }
   })
   const best = options.reduce((a, b) => (b.after < a.after - 1e-12 ? b : a))
-  const halfWidth = (variance: number) => Math.exp(estimateAssumptions.z90 * Math.sqrt(s2 + variance)) - 1
+  const halfWidth = (variance: number) => Math.exp(estimateMethod.z90 * Math.sqrt(s2 + variance)) - 1
   return { settings: best.settings, halfWidthNow: halfWidth(now), halfWidthAfter: halfWidth(best.after) }
 }
 

@@ -1,5 +1,6 @@
+import { performanceDefaults, type PerformanceAssumptions } from '../../assumptions/groups/performance'
 import { applyEvidence, type LimitEvidence, type LimitShift } from '../fitting/limitEvidence'
-import { frameTime, megapixels, type FrameMachine } from './frameTime'
+import { modelOf, frameTime, megapixels, type FrameMachine } from './frameTime'
 import type { FrameSettings, Workload } from './workload'
 
 /** Which side a frame waits for. */
@@ -32,12 +33,8 @@ export interface FrameEstimate {
   readonly rough: boolean
 }
 
-/** Assumptions of the method; documented defaults. */
-export const estimateAssumptions = {
-  /** Prior spread of a single result about a perfect model. */
-  residualSpread: 0.05,
-  graphicsLimitedFrom: 0.65,
-  cpuLimitedUpTo: 0.35,
+/** What the method fixes. */
+export const estimateMethod = {
   z90: 1.645,
   /** Fewer runs than this: the estimate is called rough. */
   roughBelow: 3,
@@ -62,7 +59,7 @@ export function estimateFrameRate(
   settings: FrameSettings,
   evidence: readonly LimitEvidence[] = [],
 ): FrameEstimate {
-  const { z90, roughBelow } = estimateAssumptions
+  const { z90, roughBelow } = estimateMethod
   const time = frameTime(workload, machine, settings)
   const averageFps = 1000 / time.frameMs
   const lowShare =
@@ -71,7 +68,7 @@ export function estimateFrameRate(
   const spread = spreadOf(workload, time.graphicsShare, settings)
   const factor = Math.exp(z90 * Math.hypot(spread.result, spread.parameters))
   const lowFactor = Math.exp(z90 * Math.hypot(spread.result, spread.parameters, workload.fit?.lowSpread ?? 0))
-  const sides = applyEvidence(time, evidence)
+  const sides = applyEvidence(time, evidence, modelOf(workload))
   return {
     averageFps,
     lowFps,
@@ -80,7 +77,7 @@ export function estimateFrameRate(
     generatedFps: settings.frameGeneration ? averageFps * workload.frameGenerationFactor : null,
     frameMs: time.frameMs,
     ...sides,
-    limit: limitOf(sides.graphicsShare),
+    limit: limitOf(sides.graphicsShare, modelOf(workload)),
     videoMemoryShortage: time.shortage,
     spread,
     runs: workload.fit?.runs ?? 0,
@@ -89,8 +86,10 @@ export function estimateFrameRate(
 }
 
 /** Which side limits, by the share of the limit on the graphics side. */
-export function limitOf(graphicsShare: number): Limit {
-  const { graphicsLimitedFrom, cpuLimitedUpTo } = estimateAssumptions
+export function limitOf(
+  graphicsShare: number,
+  { graphicsLimitedFrom, cpuLimitedUpTo }: PerformanceAssumptions = performanceDefaults,
+): Limit {
   return graphicsShare > graphicsLimitedFrom
     ? 'graphics'
     : graphicsShare < cpuLimitedUpTo
@@ -113,7 +112,7 @@ export function covarianceOf(workload: Workload): readonly (readonly number[])[]
     workload.fit?.covariance ?? [
       [prior, 0, 0],
       [0, prior, 0],
-      [0, 0, estimateAssumptions.pixelExponentSpread ** 2],
+      [0, 0, estimateMethod.pixelExponentSpread ** 2],
     ]
   )
 }
@@ -130,7 +129,7 @@ function spreadOf(
     0,
   )
   return {
-    result: workload.fit?.residualSpread ?? estimateAssumptions.residualSpread,
+    result: workload.fit?.residualSpread ?? modelOf(workload).residualSpread,
     parameters: Math.sqrt(Math.max(0, variance)),
   }
 }

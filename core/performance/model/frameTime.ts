@@ -1,3 +1,4 @@
+import { performanceDefaults, type PerformanceAssumptions } from '../../assumptions/groups/performance'
 import { CoreError } from '../../errors/coreError'
 import type { FrameSettings, Workload } from './workload'
 
@@ -26,18 +27,6 @@ export interface FrameTime {
   readonly shortageFactor: number
 }
 
-/** Constants of the model; documented defaults. */
-export const frameModel = {
-  /** k: how sharply the slower side alone decides. */
-  sharpness: 5,
-  /** Exponent of the penalty for too few threads. */
-  threadsExponent: 0.6,
-  /** CPU time with one memory channel instead of two. */
-  singleChannelFactor: 1.12,
-  /** CPU time with memory below the usual speed of its generation. */
-  slowMemoryFactor: 1.04,
-} as const
-
 /**
  * g = a · pixels^α · preset · upscaling / graphics index, c = b · preset's CPU factor · memory factor /
  * (CPU index · min(1, threads / wanted)^0.6), t = (g^k + c^k)^(1/k).
@@ -48,32 +37,49 @@ export const frameModel = {
 export function frameTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): FrameTime {
   const preset = presetOf(workload, settings)
   const shortage = Math.max(1, preset.videoMemoryGb / machine.videoMemoryGb)
-  const shortageFactor = shortageFactorOf(preset.videoMemoryGb, machine.videoMemoryGb)
+  const shortageFactor = shortageFactorOf(preset.videoMemoryGb, machine.videoMemoryGb, modelOf(workload))
   const graphicsMs = graphicsTime(workload, machine, settings) * shortageFactor
   const cpuMs = cpuTime(workload, machine, settings)
-  return { graphicsMs, cpuMs, shortage, shortageFactor, ...joinSides(graphicsMs, cpuMs) }
+  return { graphicsMs, cpuMs, shortage, shortageFactor, ...joinSides(graphicsMs, cpuMs, modelOf(workload)) }
 }
 
 /** Frame time of two sides, and how much of the limit is on the graphics side. */
-export function joinSides(graphicsMs: number, cpuMs: number): Pick<FrameTime, 'frameMs' | 'graphicsShare'> {
+export function joinSides(
+  graphicsMs: number,
+  cpuMs: number,
+  { sharpness }: Pick<PerformanceAssumptions, 'sharpness'>,
+): Pick<FrameTime, 'frameMs' | 'graphicsShare'> {
   const slower = Math.max(graphicsMs, cpuMs)
-  const g = (graphicsMs / slower) ** frameModel.sharpness
-  const c = (cpuMs / slower) ** frameModel.sharpness
-  return { frameMs: slower * (g + c) ** (1 / frameModel.sharpness), graphicsShare: g / (g + c) }
+  const g = (graphicsMs / slower) ** sharpness
+  const c = (cpuMs / slower) ** sharpness
+  return { frameMs: slower * (g + c) ** (1 / sharpness), graphicsShare: g / (g + c) }
 }
 
 /** Factor on graphics time where video memory is short of the need: 1 + 1.5 · (need/have − 1), at least 1. */
-export function shortageFactorOf(needGb: number, haveGb: number): number {
-  return 1 + 1.5 * (Math.max(1, needGb / haveGb) - 1)
+export function shortageFactorOf(
+  needGb: number,
+  haveGb: number,
+  { shortageFactor }: Pick<PerformanceAssumptions, 'shortageFactor'>,
+): number {
+  return 1 + shortageFactor * (Math.max(1, needGb / haveGb) - 1)
 }
 
 /** Share of a CPU's speed that comes through with so many threads: min(1, threads / wanted)^0.6. */
-export function threadsShare(threads: number, wanted: number): number {
-  return Math.min(1, threads / wanted) ** frameModel.threadsExponent
+export function threadsShare(
+  threads: number,
+  wanted: number,
+  { threadsExponent }: Pick<PerformanceAssumptions, 'threadsExponent'>,
+): number {
+  return Math.min(1, threads / wanted) ** threadsExponent
 }
 
 export function megapixels({ width, height }: Pick<FrameSettings, 'width' | 'height'>): number {
   return (width * height) / 1e6
+}
+
+/** The assumptions a workload is calculated by: its own, else the defaults. */
+export function modelOf({ model = performanceDefaults }: Pick<Workload, 'model'>): PerformanceAssumptions {
+  return model
 }
 
 function presetOf(workload: Workload, settings: FrameSettings) {
@@ -110,9 +116,10 @@ function graphicsTime(workload: Workload, machine: FrameMachine, settings: Frame
 function cpuTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
   if (!(machine.cpuIndex > 0))
     throw new CoreError('bad-index', `a CPU index must be above 0, not ${machine.cpuIndex}`, 'cpuIndex')
-  const threads = threadsShare(machine.threads, workload.threadsWanted)
-  const channels = machine.memoryChannels >= 2 ? 1 : frameModel.singleChannelFactor
-  const speed = machine.memorySlow ? frameModel.slowMemoryFactor : 1
+  const model = modelOf(workload)
+  const threads = threadsShare(machine.threads, workload.threadsWanted, model)
+  const channels = machine.memoryChannels >= 2 ? 1 : model.singleChannelFactor
+  const speed = machine.memorySlow ? model.slowMemoryFactor : 1
   return (
     (workload.cpuMs * presetOf(workload, settings).cpu * channels * speed * 100) /
     (machine.cpuIndex * threads)

@@ -1,5 +1,5 @@
 import type { Part } from '../../parts/part'
-import { joinSides, shortageFactorOf, threadsShare, type FrameMachine } from './frameTime'
+import { joinSides, modelOf, shortageFactorOf, threadsShare, type FrameMachine } from './frameTime'
 import type { FrameEstimate } from './estimateFrameRate'
 import type { Workload } from './workload'
 
@@ -31,16 +31,17 @@ export function gainOf(
   videoMemoryNeed: number,
 ): number {
   const { graphicsMs, cpuMs, frameMs } = estimate
+  const model = modelOf(workload)
   if (part.role === 'graphics') {
-    const short = (have: number) => shortageFactorOf(videoMemoryNeed, have)
+    const short = (have: number) => shortageFactorOf(videoMemoryNeed, have, model)
     const factor =
       (machine.graphicsIndex / part.facts.graphicsIndex!) *
       (short(part.facts.vramGb ?? machine.videoMemoryGb) / short(machine.videoMemoryGb))
-    return frameMs / joinSides(graphicsMs * factor, cpuMs).frameMs - 1
+    return frameMs / joinSides(graphicsMs * factor, cpuMs, model).frameMs - 1
   }
-  const threads = (count: number) => threadsShare(count, workload.threadsWanted)
+  const threads = (count: number) => threadsShare(count, workload.threadsWanted, model)
   const factor =
     (machine.cpuIndex / part.facts.cpuIndex!) *
     (threads(machine.threads) / threads(part.facts.threads ?? machine.threads))
-  return frameMs / joinSides(graphicsMs, cpuMs * factor).frameMs - 1
+  return frameMs / joinSides(graphicsMs, cpuMs * factor, model).frameMs - 1
 }

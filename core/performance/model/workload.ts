@@ -1,3 +1,5 @@
+import type { PerformanceAssumptions } from '../../assumptions/groups/performance'
+
 /** Settings a frame is priced at. */
 export interface FrameSettings {
   readonly width: number
@@ -42,6 +44,8 @@ export interface Workload {
   readonly frameGenerationFactor: number
   /** Prior standard deviation of ln a and ln b: how far off the library's defaults may be. */
   readonly priorSpread: number
+  /** The assumptions of the frame model in force; left out: the defaults. */
+  readonly model?: PerformanceAssumptions
   /** How far runs back it; left out where none has been fitted. */
   readonly fit?: WorkloadFit
 }

@@ -1,3 +1,4 @@
+import { pricingDefaults, type PricingAssumptions } from '../../assumptions/groups/pricing'
 import { roundHalfAway } from '../../money/decimal'
 import { daysBetween, type CalendarDate } from '../../time/calendarDate'
 import type { ShopRhythm } from './shopRhythm'
@@ -41,12 +42,6 @@ export interface BuyOrWait {
   }[]
 }
 
-export const buyOrWaitDefaults = {
-  /** A difference below this share of the price is not worth a wait. */
-  worthWaitingFor: 0.03,
-  openEndDays: 30,
-} as const
-
 /**
  * Buy now or wait: what the price may be expected to be by the date wanted by. A trend counts only where it is
  * declared rising or falling, for used prices, over all the days left; a sale counts for new prices where it may be
@@ -55,8 +50,11 @@ export const buyOrWaitDefaults = {
  *
  * @example 100.00 used, falling 6 % a month, 30 days left: 94.00 later, wait
  */
-export function buyOrWait({ price, kind, today, wantedBy, trend, rhythm, notes }: BuyOrWaitInput): BuyOrWait {
-  const days = wantedBy === null ? buyOrWaitDefaults.openEndDays : Math.max(0, daysBetween(today, wantedBy))
+export function buyOrWait(
+  { price, kind, today, wantedBy, trend, rhythm, notes }: BuyOrWaitInput,
+  { worthWaitingFor, openEndDays }: PricingAssumptions = pricingDefaults,
+): BuyOrWait {
+  const days = wantedBy === null ? openEndDays : Math.max(0, daysBetween(today, wantedBy))
   const reasons: { kind: 'trend' | 'sale' | 'note'; what: string; saving: number }[] = []
   let later = price
   if (kind === 'used' && trend && trend.direction !== 'unclear') {
@@ -95,9 +93,9 @@ export function buyOrWait({ price, kind, today, wantedBy, trend, rhythm, notes }
   const share = price === 0 ? 0 : saving / price
   return {
     advice:
-      share >= buyOrWaitDefaults.worthWaitingFor
+      share >= worthWaitingFor
         ? 'wait'
-        : share <= -buyOrWaitDefaults.worthWaitingFor || (kind === 'new' && rhythm?.onSale === true)
+        : share <= -worthWaitingFor || (kind === 'new' && rhythm?.onSale === true)
           ? 'buy'
           : 'level',
     later,

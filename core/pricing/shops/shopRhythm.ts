@@ -1,3 +1,4 @@
+import { pricingDefaults } from '../../assumptions/groups/pricing'
 import { CoreError } from '../../errors/coreError'
 import { dateOfDay, dayNumber, type CalendarDate } from '../../time/calendarDate'
 
@@ -39,7 +40,7 @@ export interface ShopRhythm {
 
 export const shopRhythmDefaults = {
   /** A day is a sale day where its price is at least this share below what was usual before. */
-  saleDepth: 0.03,
+  saleDepth: pricingDefaults.saleDepth as number,
   /** Days over which "what was usual before" is taken, so that a slow drift is no sale. */
   usualDays: 90,
 } as const

@@ -1,3 +1,4 @@
+import { pricingDefaults } from '../../assumptions/groups/pricing'
 import type { Currency } from '../../money/money'
 import type { Role } from '../../parts/part'
 import type { CalendarDate } from '../../time/calendarDate'
@@ -44,9 +45,9 @@ export interface PriceQuery {
 }
 
 export const priceQueryDefaults = {
-  windowDays: 90,
-  halfLifeDays: 30,
-  catchShare: 0.2,
+  windowDays: pricingDefaults.windowDays,
+  halfLifeDays: pricingDefaults.halfLifeDays,
+  catchShare: pricingDefaults.catchShare,
   seed: 1,
   conditions: ['opened', 'refurbished', 'used'],
   manners: ['auction', 'fixed', 'local'],

@@ -1,3 +1,4 @@
+import { pricingDefaults, type PricingAssumptions } from '../../assumptions/groups/pricing'
 import type { Part } from '../../parts/part'
 import { priceQueryDefaults, type PriceQuery, type VariantFacts } from './priceQuery'
 import { normaliseTitle } from './normaliseTitle'
@@ -26,7 +27,11 @@ const optionalWords = new Set([
  *
  * @param library all parts, among which the sisters are looked for
  */
-export function queryForPart(part: Part, library: readonly Part[]): PartQuery {
+export function queryForPart(
+  part: Part,
+  library: readonly Part[],
+  { windowDays, halfLifeDays, catchShare }: PricingAssumptions = pricingDefaults,
+): PartQuery {
   const own = nameWords(part)
   const must = own.length > 0 ? own : normaliseTitle(part.make)
   const { capacityGb, vramGb, kitCount, memoryGeneration, module } = part.facts
@@ -44,7 +49,7 @@ export function queryForPart(part: Part, library: readonly Part[]): PartQuery {
     ...(part.role === 'memory' && module !== undefined ? { module } : {}),
     ...(siblings.length > 0 ? { siblings } : {}),
   }
-  const { windowDays, halfLifeDays, conditions, manners, catchShare } = priceQueryDefaults
+  const { conditions, manners } = priceQueryDefaults
   return {
     role: part.role,
     must,

@@ -1,16 +1,19 @@
+import { resaleDefaults } from '../../assumptions/groups/resale'
 import { highestPriceWithin } from './highestPriceWithin'
 import { customaryStep, roundDownCustomary } from './customaryStep'
 
 /** What a haggle sheet is reckoned from. Amounts in minor units of the lead's currency. */
 export interface HaggleInput {
   readonly ask: number
-  readonly minorPerUnit: number
+  readonly unit: number
   /** Expected cost of the lead at a price: codes, shipping, tax, fees, risk, less what is sold on. */
   readonly costAt: (price: number) => number
   /** Cost of the best alternative: another lead, or the street price at the builder's patience; null where there is none. */
   readonly alternative: number | null
   /** Street price at the builder's patience, corrected for condition and for what is missing or needed; null without comps. */
   readonly street: number | null
+  /** Lowest opening as a share of the ask, below which it insults. Default: `resale.lowestOpening`. */
+  readonly lowestOpening?: number
 }
 
 export interface HaggleSheet {
@@ -25,11 +28,6 @@ export interface HaggleSheet {
   readonly advice: 'take' | 'haggle' | 'far-apart' | 'pass' | 'not-known'
 }
 
-export const haggleDefaults = {
-  /** An opening below this share of the ask insults. */
-  lowestOpeningShare: 0.6,
-} as const
-
 /**
  * The haggle sheet of `calculations.md` 6. Opening = 2 · aim − ask, so that meeting half-way lands on the aim, at least
  * 60 % of the ask, rounded down to a customary step last of all. Where the ask is at or below the aim: the next
@@ -37,31 +35,30 @@ export const haggleDefaults = {
  *
  * @example ask 150.00, walk-away 140.00, street 130.00: aim 130.00, opening 110.00
  */
-export function haggleSheet({ ask, minorPerUnit, costAt, alternative, street }: HaggleInput): HaggleSheet {
+export function haggleSheet({
+  ask,
+  unit,
+  costAt,
+  alternative,
+  street,
+  lowestOpening = resaleDefaults.lowestOpening,
+}: HaggleInput): HaggleSheet {
   if (alternative === null) return { walkAway: null, aim: null, opening: null, advice: 'not-known' }
-  const walkAway = highestPriceWithin(
-    costAt,
-    alternative,
-    Math.max(2 * ask, 2 * alternative, minorPerUnit),
-    minorPerUnit,
-  )
+  const walkAway = highestPriceWithin(costAt, alternative, Math.max(2 * ask, 2 * alternative, unit), unit)
   if (walkAway === null || walkAway === 0) return { walkAway, aim: null, opening: null, advice: 'pass' }
   const aim = street === null ? walkAway : Math.min(walkAway, street)
   if (ask <= aim) {
-    const below = roundDownCustomary(ask, minorPerUnit)
+    const below = roundDownCustomary(ask, unit)
     return {
       walkAway,
       aim,
-      opening: below < ask ? below : Math.max(0, ask - customaryStep(ask, minorPerUnit)),
+      opening: below < ask ? below : Math.max(0, ask - customaryStep(ask, unit)),
       advice: 'take',
     }
   }
-  if (haggleDefaults.lowestOpeningShare * ask > aim)
-    return { walkAway, aim, opening: roundDownCustomary(aim, minorPerUnit), advice: 'far-apart' }
-  const opening = roundDownCustomary(
-    Math.max(2 * aim - ask, haggleDefaults.lowestOpeningShare * ask),
-    minorPerUnit,
-  )
+  if (lowestOpening * ask > aim)
+    return { walkAway, aim, opening: roundDownCustomary(aim, unit), advice: 'far-apart' }
+  const opening = roundDownCustomary(Math.max(2 * aim - ask, lowestOpening * ask), unit)
   return { walkAway, aim, opening, advice: 'haggle' }
 }
 

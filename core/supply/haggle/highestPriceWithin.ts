@@ -4,23 +4,23 @@
  * whole units are tried from the top down, and every minor unit where a jump inside a unit could hide one.
  *
  * @param costAt cost of the purchase at a price; between jumps it must rise by no more than `steepest` per minor unit
- * @param minorPerUnit minor units in a unit of the currency
+ * @param unit minor units of the unit people haggle in (`moneySize`)
  */
 export function highestPriceWithin(
   costAt: (price: number) => number,
   limit: number,
   top: number,
-  minorPerUnit: number,
+  unit: number,
   steepest = 3,
 ): number | null {
-  for (let end = top; end >= 0; end -= minorPerUnit) {
+  for (let end = top; end >= 0; end -= unit) {
     const cost = costAt(end)
     if (cost <= limit) return end
-    const start = Math.max(0, end - minorPerUnit + 1)
-    if (minorPerUnit > 1 && cost <= limit + steepest * minorPerUnit) {
+    const start = Math.max(0, end - unit + 1)
+    if (unit > 1 && cost <= limit + steepest * unit) {
       for (let price = end - 1; price >= start; price -= 1) if (costAt(price) <= limit) return price
     }
   }
   // the last unit may end below zero
-  return top % minorPerUnit !== 0 && costAt(0) <= limit ? 0 : null
+  return top % unit !== 0 && costAt(0) <= limit ? 0 : null
 }

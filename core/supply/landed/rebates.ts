@@ -1,3 +1,4 @@
+import { riskDefaults } from '../../assumptions/groups/risk'
 import Big from 'big.js'
 import type { CalendarDate } from '../../time/calendarDate'
 
@@ -13,11 +14,12 @@ export interface Rebate {
   /** Last day on which it can be claimed. */
   readonly claimBy: CalendarDate
   readonly state: RebateState
-  /** Chance that an open claim is paid, 0 to 1. Default 0.85. */
+  /** Chance that an open claim is paid, 0 to 1. Default: the assumption `risk.rebateChance`. */
   readonly chance?: number
 }
 
-export const defaultRebateChance = 0.85
+/** The chance where nobody states one. */
+export const defaultRebateChance = riskDefaults.rebateChance
 
 /** Open: not paid, refused or missed, and claimed or still before the end of its claim-by day. */
 export function isRebateOpen(rebate: Rebate, today: CalendarDate): boolean {

@@ -1,3 +1,5 @@
+import { resaleDefaults, type ResaleAssumptions } from '../../assumptions/groups/resale'
+import { convertBack } from '../../money/rates'
 import Big from 'big.js'
 import { splitLot, type LotPlan, type LotSplit } from '../lots/splitLot'
 import type { Condition } from '../../reading/sales/soldRecord'
@@ -7,13 +9,7 @@ import { faultFactorOf, shareLeft, type LeadFact } from '../../reading/listings/
 import { roundHalfAway } from '../../money/decimal'
 import type { Role } from '../../parts/part'
 import type { Code } from '../landed/codes'
-import {
-  faultDefaults,
-  faultProbability,
-  type FaultAssumptions,
-  type FaultSign,
-  type Protection,
-} from '../risk/faultRisk'
+import { faultProbability, type FaultAssumptions, type FaultSign, type Protection } from '../risk/faultRisk'
 import { landedCost, type LandedCost, type Order, type SourceTerms } from '../landed/landedCost'
 import { rebatesOpen, type Rebate } from '../landed/rebates'
 import type { CalendarDate } from '../../time/calendarDate'
@@ -82,7 +78,8 @@ export interface LeadContext {
   readonly rates: RateTable
   /** Typical street price by part, in the build's currency; null where there are no comps. */
   readonly streetOf: (partId: string) => number | null
-  readonly assumptions?: FaultAssumptions
+  readonly assumptions: FaultAssumptions
+  readonly resale?: ResaleAssumptions
 }
 
 /**
@@ -92,7 +89,7 @@ export interface LeadContext {
  * thing is worth here, not what it costs; signs and denials raise the probability of a fault.
  */
 export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
-  const { assumptions = faultDefaults, streetOf } = context
+  const { assumptions, streetOf } = context
   const worthShares = lead.things.map((thing) => shareLeft(lead.facts ?? [], thing.role))
   const weights = lead.things.map((thing, index) =>
     roundHalfAway((streetOf(thing.partId) ?? 0) * thing.quantity * worthShares[index]!),
@@ -119,10 +116,16 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
   const inBuild = (amount: number) =>
     lead.currency === context.currency ? amount : convertAmount(amount, lead.currency, context.currency, rate)
   const expected = inBuild(landed.expected.amount)
+  const { sells } = context.resale ?? resaleDefaults
   const split = splitLot(
     context.currency,
     inBuild(landed.payNow.amount),
-    lead.things.map((thing, index) => ({ id: `${index}`, streetPrice: weights[index]!, plan: thing.plan })),
+    lead.things.map((thing, index) => ({
+      id: `${index}`,
+      streetPrice: weights[index]!,
+      plan: thing.plan,
+      sellsProbability: sells,
+    })),
   )
   const keptKnown =
     lead.things.length > 0 &&
@@ -152,8 +155,13 @@ function orderOfLead(
   lead: LeadToValue,
   faultProbability: number,
   recoveredShare: number,
-  { today, currency: buildCurrency, assumptions = faultDefaults }: LeadContext,
+  { today, currency: buildCurrency, assumptions, rates }: LeadContext,
 ): Order {
+  // dealing with a fault is stated in the build's currency, the order is the seller's
+  const inLead = (amount: number) =>
+    lead.currency === buildCurrency
+      ? amount
+      : convertBack(amount, lead.currency, buildCurrency, rates.rateOn(today, lead.currency, buildCurrency))
   return {
     currency: lead.currency,
     asOf: today,
@@ -175,7 +183,7 @@ function orderOfLead(
     codes: lead.codes,
     rebates: lead.rebates,
     extras: lead.extras ?? [],
-    hassle: assumptions.hassle,
+    hassle: inLead(assumptions.hassle),
     ...(lead.pickup === undefined
       ? {}
       : { pickup: { km: 0, perKm: 0, fare: lead.pickup, hours: 0, perHour: 0 } }),

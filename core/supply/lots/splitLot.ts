@@ -1,3 +1,4 @@
+import { resaleDefaults } from '../../assumptions/groups/resale'
 import Big from 'big.js'
 import { roundAmount } from '../../money/decimal'
 import { money, type Currency, type Money } from '../../money/money'
@@ -11,7 +12,7 @@ export interface LotThing {
   /** Street price at the mark of the builder's choice. */
   readonly streetPrice: number
   readonly plan: LotPlan
-  /** Probability that it sells, 0 to 1. Default 0.9. */
+  /** Probability that it sells, 0 to 1. Default: the assumption `resale.sells`. */
   readonly sellsProbability?: number
   /** Seller's fee in percent. Default 0. */
   readonly feePercent?: number
@@ -35,8 +36,6 @@ export interface LotSplit {
   /** Singly less effective; percent of singly, null where that is zero. */
   readonly saving: { readonly amount: Money; readonly percent: number | null }
 }
-
-export const defaultSellsProbability = 0.9
 
 /**
  * Splits the landed cost of a lot: effective cost of the kept things = landed − Σ net resale, shared among them in
@@ -74,7 +73,7 @@ export function splitLot(currency: Currency, landed: number, things: readonly Lo
 /** P(sells) × (street price × (1 − fee) − shipping − fixed fee), rounded once, never below zero. */
 export function netResale({
   streetPrice,
-  sellsProbability = defaultSellsProbability,
+  sellsProbability = resaleDefaults.sells,
   feePercent = 0,
   shipping = 0,
   fixedFee = 0,

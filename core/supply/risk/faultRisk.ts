@@ -1,3 +1,5 @@
+import { tableOf } from '../../assumptions/tableOf'
+import { riskDefaults, type RiskAssumptions } from '../../assumptions/groups/risk'
 import type { Condition } from '../../reading/sales/soldRecord'
 import type { Role } from '../../parts/part'
 
@@ -29,7 +31,7 @@ export const faultSignNames: Readonly<Record<FaultSign, string>> = {
   'unknown-seller': 'seller without a record',
 }
 
-/** The table behind fault loss. Every figure is a default that the builder can edit. */
+/** The table behind fault loss, in force for a build. */
 export interface FaultAssumptions {
   /** Probability of a fault within the first months, by role, for a used thing. */
   readonly used: Readonly<Record<Role, number>>
@@ -39,40 +41,23 @@ export interface FaultAssumptions {
   readonly bySign: Readonly<Record<FaultSign, number>>
   /** Part of the price that comes back, by protection. */
   readonly recovered: Readonly<Record<Protection, number>>
+  /** Highest probability the factors may reach. */
+  readonly mostLikely: number
   /** Cost of dealing with a fault, minor units. */
   readonly hassle: number
 }
 
-/**
- * Defaults: the builder's-bench assumption, not a measurement. Moving parts and hard-worked electronics (supplies,
- * cards, drives) fail more often than processors; a new thing fails a fifth as often as a used one.
- */
-export const faultDefaults: FaultAssumptions = {
-  used: {
-    cpu: 0.02,
-    motherboard: 0.07,
-    memory: 0.03,
-    graphics: 0.08,
-    storage: 0.06,
-    supply: 0.09,
-    case: 0.02,
-    cooler: 0.03,
-    donor: 0.08,
-    extra: 0.02,
-  },
-  byCondition: { new: 0.2, opened: 0.4, refurbished: 0.6, used: 1, damaged: 6 },
-  bySign: {
-    untested: 2.5,
-    'as-is': 2,
-    'shown-working': 0.6,
-    'stress-tested': 0.4,
-    sealed: 0.5,
-    worn: 1.8,
-    'good-seller': 0.8,
-    'unknown-seller': 1.3,
-  },
-  recovered: { none: 0, market: 0.75, returns: 0.9, warranty: 0.95 },
-  hassle: 800,
+/** Probabilities and factors by default; without what dealing with a fault costs, which depends on the currency. */
+export const faultDefaults: Omit<FaultAssumptions, 'hassle'> = tablesOf(riskDefaults)
+
+function tablesOf(risk: RiskAssumptions): Omit<FaultAssumptions, 'hassle'> {
+  return {
+    used: tableOf(risk, 'used'),
+    byCondition: tableOf(risk, 'byCondition'),
+    bySign: tableOf(risk, 'bySign'),
+    recovered: tableOf(risk, 'recovered'),
+    mostLikely: risk.mostLikely,
+  }
 }
 
 /** The builder's own figures, each left out where the default holds. */
@@ -84,34 +69,41 @@ export interface FaultOverrides {
   readonly hassle?: number
 }
 
-/** The defaults with the builder's own figures in their place. */
-export function faultAssumptions(own: FaultOverrides = {}): FaultAssumptions {
+/**
+ * The table in force for a build: the assumptions, with the build's own figures in their place.
+ *
+ * @param hassle cost of dealing with a fault by the assumptions, minor units of the build's currency
+ */
+export function faultAssumptions(
+  own: FaultOverrides = {},
+  { risk = riskDefaults, hassle }: { readonly risk?: RiskAssumptions; readonly hassle: number },
+): FaultAssumptions {
+  const tables = tablesOf(risk)
   return {
-    used: { ...faultDefaults.used, ...own.used },
-    byCondition: { ...faultDefaults.byCondition, ...own.byCondition },
-    bySign: { ...faultDefaults.bySign, ...own.bySign },
-    recovered: { ...faultDefaults.recovered, ...own.recovered },
-    hassle: own.hassle ?? faultDefaults.hassle,
+    used: { ...tables.used, ...own.used },
+    byCondition: { ...tables.byCondition, ...own.byCondition },
+    bySign: { ...tables.bySign, ...own.bySign },
+    recovered: { ...tables.recovered, ...own.recovered },
+    mostLikely: tables.mostLikely,
+    hassle: own.hassle ?? hassle,
   }
 }
 
-export const mostLikelyFault = 0.95
-
 /**
- * P(fault) of a thing: the table's figure for its role times the factors of its condition and signs, at most 0.95.
+ * P(fault) of a thing: the table's figure for its role times the factors of its condition and signs, at most `mostLikely`.
  *
  * @param factor what the facts of the listing do to it besides
  */
 export function faultProbability(
   role: Role,
   condition: Condition,
-  assumptions: FaultAssumptions = faultDefaults,
+  assumptions: Omit<FaultAssumptions, 'hassle'> = faultDefaults,
   signs: readonly FaultSign[] = [],
   factor = 1,
 ): number {
   const bySigns = [...new Set(signs)].reduce((product, sign) => product * assumptions.bySign[sign], 1)
   return Math.min(
-    mostLikelyFault,
+    assumptions.mostLikely,
     assumptions.used[role] * assumptions.byCondition[condition] * bySigns * factor,
   )
 }

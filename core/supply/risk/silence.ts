@@ -1,7 +1,8 @@
+import { riskDefaults } from '../../assumptions/groups/risk'
 import { daysBetween, type CalendarDate } from '../../time/calendarDate'
 
 /** Days after which a seller who was asked counts as silent, where the house rules say nothing else. */
-export const defaultAnswerDays = 4
+export const defaultAnswerDays = riskDefaults.answerDays
 
 /**
  * Days since a seller was last asked or offered something without a word back; null where nothing is awaited.

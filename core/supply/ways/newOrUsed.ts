@@ -1,4 +1,4 @@
-import { faultDefaults, faultProbability, type FaultAssumptions, type Protection } from '../risk/faultRisk'
+import { faultProbability, type FaultAssumptions, type Protection } from '../risk/faultRisk'
 import { roundHalfAway } from '../../money/decimal'
 import type { Role } from '../../parts/part'
 import type { Condition } from '../../reading/sales/soldRecord'
@@ -16,7 +16,7 @@ export interface NewOrUsedInput {
   readonly protection?: Protection
   /** A house rule that forbids used for the role. */
   readonly usedForbidden?: boolean
-  readonly assumptions?: FaultAssumptions
+  readonly assumptions: FaultAssumptions
 }
 
 export interface NewOrUsed {
@@ -59,7 +59,7 @@ export function newOrUsed({
   condition = 'used',
   protection = 'none',
   usedForbidden = false,
-  assumptions = faultDefaults,
+  assumptions,
 }: NewOrUsedInput): NewOrUsed {
   const pUsed = faultProbability(role, condition, assumptions)
   const pNew = faultProbability(role, 'new', assumptions)

@@ -22,7 +22,7 @@ import { workResults, workTasks } from '#server/db/schema/work'
 import { buildView } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { frameValueOf } from './readFrameValue'
-import { useMarket } from '#server/context/market'
+import { useMarket, type Market } from '#server/context/market'
 import { usePerformance, type Performance } from '#server/context/performance'
 import { stepsOf } from '../machine/readSteps'
 
@@ -86,7 +86,7 @@ export async function benchView(db: Database, buildId: string, today: string): P
     })),
     tasks: taskViews(tasks, view, library),
     value: await frameValueOf(db, view, market, today),
-    living: await livingOf(db, view, runs, pair, today),
+    living: livingOf(market, view, runs, pair, today),
   }
 }
 
@@ -232,16 +232,17 @@ function taskViews(
   }))
 }
 
-async function livingOf(
-  db: Database,
+function livingOf(
+  market: Market,
   view: BuildView,
   runs: readonly RunView[],
   pair: string | null,
   today: string,
-): Promise<BenchView['living']> {
-  const rules = machineRules(view)
-  const { year } = fitBriefOf(view, today)
+): BenchView['living'] {
+  const rules = machineRules(market, view, today)
+  const { year } = fitBriefOf(market, view, today)
   const power = powerSheet(view.parts, {
+    power: market.assumptions.power,
     rule: rules.supplyRule,
     year,
     fullHours: rules.fullHours,

@@ -6,7 +6,7 @@ import type { FrameMachine } from '#core/performance/model/frameTime'
 import { frameValue, type ValuedMachine } from '#core/performance/model/frameValue'
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import { likeForLike } from '#core/comparison/adjustments/likeForLike'
-import { baseMachines, supplyFor } from '#core/machine/upgrades/baseMachines'
+import { baseWishes, baseMachines, supplyFor } from '#core/machine/upgrades/baseMachines'
 import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { Database } from '#server/db/client'
@@ -114,9 +114,10 @@ function libraryMachines(view: BuildView, market: Market, today: string): Valued
   const cards = priced.filter(
     ({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined,
   )
-  return baseMachines(priced).flatMap((base) =>
+  const wishes = { ...baseWishes, power: market.assumptions.power }
+  return baseMachines(priced, wishes).flatMap((base) =>
     cards.flatMap(({ part, price }): ValuedMachine[] => {
-      const supply = supplyFor(priced, base.cpu, part)
+      const supply = supplyFor(priced, base.cpu, part, wishes)
       const frames = framesOf(view, frameMachineOf([...base.parts.map((each) => each.part), part]).machine)
       return supply === null || frames === null
         ? []

@@ -28,7 +28,8 @@ function houseRulesRow(
     machine: {
       ...machine,
       supplyRule: supplyRuleRow(machine.supplyRule),
-      tariff: parseDecimal(machine.tariff, currency, 'houseRules.machine.tariff'),
+      tariff:
+        machine.tariff === null ? null : parseDecimal(machine.tariff, currency, 'houseRules.machine.tariff'),
     } as MachineRules,
     perKm: parseDecimal(perKm, currency, 'houseRules.perKm'),
     perHour: parseDecimal(perHour, currency, 'houseRules.perHour'),
@@ -88,8 +89,8 @@ function machineRulesInput(
   const { supplyRule, tariff, ...rest } = machine
   return {
     ...rest,
-    supplyRule: { factor: 1.5, watts: 500, ...supplyRule },
-    tariff: toDecimal(tariff, currency),
+    supplyRule: { ...machineRulesSchema.getDefault().supplyRule, ...supplyRule },
+    tariff: tariff === null ? null : toDecimal(tariff, currency),
     avoidedMakes: [...rest.avoidedMakes],
     screenPlugs: [...rest.screenPlugs],
   }

@@ -2,7 +2,7 @@ import { partLabel } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { targetRatio } from '#core/performance/model/judgeTarget'
 import { frameMachineOf } from '#core/performance/model/machineOf'
-import { baseMachines, supplyFor, type BaseMachine } from '#core/machine/upgrades/baseMachines'
+import { baseWishes, baseMachines, supplyFor, type BaseMachine } from '#core/machine/upgrades/baseMachines'
 import { capSplits, type CapOption } from '#core/machine/upgrades/capSplit'
 import { eq } from 'drizzle-orm'
 import type { Part } from '#core/parts/part'
@@ -38,7 +38,8 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   if (targetRows.length === 0)
     return { ...empty, problem: 'Without a target nobody can say what gains most.' }
   const priced = pricedLibrary(market, build, today)
-  const bases = baseMachines(priced)
+  const wishes = { ...baseWishes, power: market.assumptions.power }
+  const bases = baseMachines(priced, wishes)
   const cards: CardOption[] = priced
     .filter(({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined)
     .map(({ part, price }) => ({ id: part.id, name: partLabel(part), price, part }))
@@ -60,13 +61,13 @@ export async function capView(db: Database, buildId: string, today: string): Pro
         })
   }
   const splits = capSplits(bases, cards, build.budget - needs, {
-    joint: (base, card) => supplyFor(priced, base.cpu, card.part)?.price ?? null,
+    joint: (base, card) => supplyFor(priced, base.cpu, card.part, wishes)?.price ?? null,
     weakest: (base, card) => Math.min(...ratios(base, card).map((each) => each.ratio)),
   })
   return {
     ...empty,
     splits: bestAndNext(splits).map(({ base, card, total, left, weakest }): CapSplitView => {
-      const supply = supplyFor(priced, base.cpu, card.part)
+      const supply = supplyFor(priced, base.cpu, card.part, wishes)
       return {
         base: {
           name: partLabel(base.cpu),

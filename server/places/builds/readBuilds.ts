@@ -1,10 +1,10 @@
 import { desc, isNull } from 'drizzle-orm'
-import { defaultAnswerDays } from '#core/supply/risk/silence'
 import type { BuildStrip, SessionView } from '#shared/builds/views'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
 import { buildView } from './buildView'
 import { lookoutHits } from '../prices/lookouts'
+import { readSetting } from '#server/context/settings'
 import { waitingDays } from '#server/context/waitingDays'
 import { countSoldRecords } from '../prices/readPrices'
 
@@ -15,7 +15,11 @@ export async function sessionView(db: Database, today: string): Promise<SessionV
     .from(builds)
     .where(isNull(builds.deletedAt))
     .orderBy(desc(builds.createdAt), builds.name)
-  return { today, builds: rows, soldRecords: await countSoldRecords(db) }
+  const [soldRecords, homeCurrency] = await Promise.all([
+    countSoldRecords(db),
+    readSetting(db, 'homeCurrency'),
+  ])
+  return { today, builds: rows, soldRecords, homeCurrency }
 }
 
 /** The builds as strips: receipt foot, weakest target, what stops it, what is missing. */
@@ -38,9 +42,10 @@ export async function buildStrips(db: Database, today: string): Promise<BuildStr
         emptyRoles,
         breaches,
         houseRules,
+        assumptions,
         choices,
       } = await buildView(db, id, today)
-      const answerDays = houseRules.answerDays ?? defaultAnswerDays
+      const answerDays = houseRules.answerDays ?? assumptions.risk.answerDays
       return {
         id,
         name,

@@ -5,10 +5,10 @@ import { haggleSheet } from '#core/supply/haggle/haggleSheet'
 import { affordableCombinations } from '#core/supply/haggle/openOffers'
 import { isTooCheap } from '#core/supply/risk/tooCheap'
 import { parseDecimal } from '#core/money/decimal'
-import { minorPerUnit } from '#core/money/currencies'
+import { moneySize } from '#core/assumptions/moneySize'
 import { convertBack, rateTable } from '#core/money/rates'
 import type { offerSchema } from '#shared/leads/schemas'
-import { daysWaiting, defaultAnswerDays } from '#core/supply/risk/silence'
+import { daysWaiting } from '#core/supply/risk/silence'
 import type { HouseRules } from '#shared/brief/houseRules'
 import type { HaggleView } from '#shared/leads/views'
 import type { Database } from '#server/db/client'
@@ -18,7 +18,7 @@ import { asksOf } from './leadAsks'
 import { newId } from '#server/db/ids'
 import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
 import { warnBelow } from './readLeads'
-import { useMarket } from '#server/context/market'
+import { useMarket, type Market } from '#server/context/market'
 import { buildView } from '../builds/buildView'
 import { findBuild } from '#server/context/findBuild'
 
@@ -68,7 +68,8 @@ export async function haggleView(
   const alternative = useLead ? cheapest.value.expectedAfterResale : street
   const sheet = haggleSheet({
     ask,
-    minorPerUnit: minorPerUnit(own.lead.currency),
+    unit: moneySize(own.lead.currency),
+    lowestOpening: market.assumptions.resale.lowestOpening,
     alternative,
     costAt: (price) => own.revalue(price).expectedAfterResale,
     street: street === null ? null : inLead(street, own, rate, build.currency),
@@ -93,7 +94,7 @@ export async function haggleView(
     street: street === null ? null : inLead(street, own, rate, build.currency),
     asks,
     log,
-    combinations: await standingTogether(db, valued, build, today),
+    combinations: await standingTogether(db, valued, build, market, today),
   }
 }
 
@@ -115,13 +116,14 @@ async function standingTogether(
   db: Database,
   valued: readonly ValuedLead[],
   build: { id: string; houseRules: HouseRules },
+  market: Market,
   today: string,
 ): Promise<HaggleView['combinations']> {
   const said = await db.select().from(offers).where(isNull(offers.deletedAt)).orderBy(offers.day, offers.id)
   const mine = said.filter((each) => each.by === 'me')
   const newest = new Map(mine.filter((each) => each.amount !== null).map((each) => [each.leadId, each]))
   // a seller who has owed a word for too long is not counted on
-  const answerDays = build.houseRules.answerDays ?? defaultAnswerDays
+  const answerDays = build.houseRules.answerDays ?? market.assumptions.risk.answerDays
   const isSilent = (each: ValuedLead) =>
     (daysWaiting(
       each.lead.askedOn,

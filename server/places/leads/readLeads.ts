@@ -13,7 +13,6 @@ import { tradeInSheet } from '#core/supply/landed/tradeIn'
 import { findSameListings, type SameListing } from '#core/supply/leads/sameListing'
 import { nearestSubstitutes, type Candidate } from '#core/supply/leads/substitutes'
 import { sumMarks } from '#core/supply/leads/sumMarks'
-import { defaultAnswerDays } from '#core/supply/risk/silence'
 import { tooCheapBelow } from '#core/supply/risk/tooCheap'
 import { choiceRowsOf } from '#server/context/choicesOf'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
@@ -43,7 +42,7 @@ export function warnBelow(
 ): number | null {
   const [only, ...others] = lead.things
   return only && others.length === 0 && only.quantity === 1
-    ? tooCheapBelow(readStreetPrice(market, only.partId, today, currency).kept)
+    ? tooCheapBelow(readStreetPrice(market, only.partId, today, currency).kept, market.assumptions.pricing)
     : null
 }
 
@@ -83,9 +82,9 @@ export async function leadViews(db: Database, buildId: string, today: string): P
     chosen.flatMap((choice) => (choice.paidOn === null ? (choice.leadId ?? []) : [])),
     library,
   )
-  const brief = fitBriefOf(build, today)
+  const brief = fitBriefOf(market, build, today)
   const priced = pricedLibrary(market, build, today)
-  const { answerDays = defaultAnswerDays, perKm = 0, perHour = 0 } = build.houseRules
+  const { answerDays = market.assumptions.risk.answerDays, perKm = 0, perHour = 0 } = build.houseRules
   const views = valued.map((each): LeadView => {
     const { lead, sourceName, value } = each
     const repeated = same.get(lead.id)

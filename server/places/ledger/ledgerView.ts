@@ -87,6 +87,9 @@ export async function ledgerView(db: Database, buildId: string, today: string): 
       hours: account.hours,
       whole: { feePercent: 0, shipping: 0 },
       single: terms,
+      wholeFactor: market.assumptions.resale.wholeFactor,
+      haggleShare: market.assumptions.resale.haggleShare,
+      sells: market.assumptions.resale.sells,
     }),
     deadlines: await deadlines(
       db,

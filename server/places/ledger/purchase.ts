@@ -294,7 +294,7 @@ export async function purchaseView(db: Database, choiceId: string, today: string
           .from(leadThings)
           .innerJoin(parts, eq(parts.id, leadThings.partId))
           .where(eq(leadThings.leadId, choice.leadId))
-  const days = source ? returnDays[source.protection] : 0
+  const days = source ? returnDays(source.protection) : 0
   return {
     choiceId,
     paidOn: choice.paidOn,

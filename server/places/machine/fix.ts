@@ -29,7 +29,11 @@ export async function takeWay(
 ): Promise<void> {
   const build = await openBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
-  const machine = { parts: view.parts, brief: fitBriefOf(build, today), settled: new Set(build.settled) }
+  const machine = {
+    parts: view.parts,
+    brief: fitBriefOf(market, build, today),
+    settled: new Set(build.settled),
+  }
   const finding = checkFit(machine).findings.find((each) => each.key === key)
   if (!finding) throw new CoreError('no-finding', 'this finding no longer stands', 'key')
   const row = waysToMend(finding, machine, pricedLibrary(market, build, today), market.library).find(

@@ -1,5 +1,5 @@
 import { CoreError } from '#core/errors/coreError'
-import { minorPerUnit } from '#core/money/currencies'
+import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { frameMachineOf } from '#core/performance/model/machineOf'
@@ -42,9 +42,9 @@ export async function carryView(
     const [before, after] = [frames(view, parts), frames(view, withCard(parts))]
     return before === null || after === null ? 0 : after / before - 1
   }
-  const { stepThreshold } = machineRules({ houseRules: view.houseRules, needs: [...view.needs] })
+  const { stepThreshold } = machineRules(market, view, today)
   // one percent of frames is worth what the threshold asks for it
-  const perPercent = (10 * minorPerUnit(view.currency)) / Math.max(0.1, stepThreshold)
+  const perPercent = (10 * moneySize(view.currency)) / Math.max(0.1, stepThreshold)
   return {
     name: partLabel(part),
     next: partLabel(cpu),

@@ -20,10 +20,10 @@ export async function machineView(db: Database, buildId: string, today: string):
   const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const priced = pricedLibrary(market, build, today)
-  const brief = fitBriefOf(build, today)
+  const brief = fitBriefOf(market, build, today)
   const machine = { parts: view.parts, brief, settled: new Set(build.settled) }
   const { findings } = checkFit(machine)
-  const rules = machineRules(build)
+  const rules = machineRules(market, build, today)
   const ways = Object.fromEntries(
     findings.map((finding) => [finding.key, waysToMend(finding, machine, priced, market.library)]),
   )
@@ -42,6 +42,7 @@ export async function machineView(db: Database, buildId: string, today: string):
     ),
     candidates: view.emptyRoles.map((role) => ({ role, options: sensible(role, machine, priced) })),
     power: powerSheet(view.parts, {
+      power: market.assumptions.power,
       rule: rules.supplyRule,
       year: brief.year,
       fullHours: rules.fullHours,
@@ -49,8 +50,13 @@ export async function machineView(db: Database, buildId: string, today: string):
       tariff: rules.tariff,
     }),
     rules,
-    room: upgradeRoom(view.parts, priced, { rule: rules.supplyRule, year: brief.year }),
-    plan: machinePlan(view.parts, findings, { year: brief.year, roomC: rules.roomC }),
+    room: upgradeRoom(view.parts, priced, {
+      rule: rules.supplyRule,
+      year: brief.year,
+      power: brief.power,
+      sold: market.assumptions.resale.replacedShare,
+    }),
+    plan: machinePlan(view.parts, findings, brief),
     assembly: assemblySheet(view.parts, findings),
   }
 }

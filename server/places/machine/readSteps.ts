@@ -3,7 +3,7 @@ import { and, eq, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import { isTooCheap } from '#core/supply/risk/tooCheap'
 import type { Condition } from '#core/reading/sales/soldRecord'
-import { minorPerUnit } from '#core/money/currencies'
+import { moneySize } from '#core/assumptions/moneySize'
 import { rateTable } from '#core/money/rates'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
@@ -24,9 +24,6 @@ import { warnBelow } from '../leads/readLeads'
 import { anyoneCanPay } from '#server/context/readChoice'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 import { keptParts, valuedLeads } from '#server/context/valuedLeads'
-
-/** What a part taken out brings, as a share of its street price, where it came in a lot or is paid. */
-const soldShare = 0.8
 
 /** The next steps up of each role that can be ranked, from leads and street prices, within what is left; and what to swap where the build is over its budget. */
 export async function stepsView(
@@ -56,18 +53,22 @@ export async function stepsOf(
       price,
     })),
   ]
-  const brief = fitBriefOf(build, today)
+  const brief = fitBriefOf(market, build, today)
   const left = Math.max(0, view.receipt.left)
   const reach = reachOf(view)
   const priceOf = (part: Part) => priced.find((each) => each.part.id === part.id)?.price ?? 0
-  const { stepThreshold } = machineRules(build)
+  const { stepThreshold } = machineRules(market, build, today)
   const roles = rankedRoles
     .filter((role) => wanted.includes(role))
     .map((role) => {
       const part = view.parts.find((each) => each.role === role)
       const choice = part && view.choices.find((each) => each.parts.some((own) => own.id === part.id))
       const isAlone = choice?.parts.length === 1 && choice.paidOn === null && choice.kind !== 'owned'
-      const cost = part ? (isAlone ? choice.payNow : Math.round(soldShare * priceOf(part))) : 0
+      const cost = part
+        ? isAlone
+          ? choice.payNow
+          : Math.round(market.assumptions.resale.replacedShare * priceOf(part))
+        : 0
       const at = part ? view.parts.indexOf(part) : -1
       const steps = stepsUp({
         role,
@@ -81,7 +82,7 @@ export async function stepsOf(
         settled: new Set(build.settled),
         reach,
         threshold: stepThreshold,
-        minorPerUnit: minorPerUnit(build.currency),
+        unit: moneySize(build.currency),
       })
       return {
         role,

@@ -132,7 +132,13 @@ export async function lookoutHits(db: Database, today: string, buildId?: string)
         manner: lead.manner,
         tooCheap:
           lead.things.length === 1 &&
-          isTooCheap(value.ask, tooCheapBelow(readStreetPrice(market, part.id, today, build.currency).kept)),
+          isTooCheap(
+            value.ask,
+            tooCheapBelow(
+              readStreetPrice(market, part.id, today, build.currency).kept,
+              market.assumptions.pricing,
+            ),
+          ),
       })
     }
   }

@@ -3,6 +3,7 @@ import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { partLabel, roles } from '#core/parts/part'
 import type { NewOrUsedRow } from '#shared/prices/views'
 import type { Database } from '#server/db/client'
+import { faultsOf } from '#server/context/faults'
 import { buildView } from '../builds/buildView'
 import { readStreetPrice, useMarket } from '#server/context/market'
 import { newOffers } from '#server/context/newOffers'
@@ -16,6 +17,7 @@ export async function newOrUsedSheet(db: Database, buildId: string, today: strin
     useMarket(db),
     buildView(db, buildId, today),
   ])
+  const faults = faultsOf(market, build, today)
   const rows: NewOrUsedRow[] = []
   for (const choice of view.choices.filter((each) => each.kind !== 'owned' && each.paidOn === null)) {
     for (const { id, name, role } of choice.parts) {
@@ -35,17 +37,21 @@ export async function newOrUsedSheet(db: Database, buildId: string, today: strin
           street: reading.marks?.[build.houseRules.patience ?? 'typical'] ?? null,
           fresh: offer?.landed ?? null,
           usedForbidden: build.houseRules.neverUsed.includes(role),
+          assumptions: faults,
         }),
         newLater: offer
-          ? buyOrWait({
-              price: offer.price,
-              kind: 'new',
-              today,
-              wantedBy: build.wantedBy,
-              trend: null,
-              rhythm: offer.rhythm,
-              notes: await waitNotesFor(db, part),
-            })
+          ? buyOrWait(
+              {
+                price: offer.price,
+                kind: 'new',
+                today,
+                wantedBy: build.wantedBy,
+                trend: null,
+                rhythm: offer.rhythm,
+                notes: await waitNotesFor(db, part),
+              },
+              market.assumptions.pricing,
+            )
           : null,
       })
     }

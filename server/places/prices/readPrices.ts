@@ -3,7 +3,7 @@ import { and, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import { buyOrWait } from '#core/pricing/shops/buyOrWait'
 import { lastAsks, paidToAsked } from '#core/pricing/street/lastAsks'
 import { localAgainstOnline } from '#core/pricing/street/localAgainstOnline'
-import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import { faultsOf } from '#server/context/faults'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { standingOf } from '#core/pricing/street/ownFigure'
 import { payUpToPrice } from '#core/pricing/patience/patience'
@@ -23,8 +23,8 @@ import { parts } from '#server/db/schema/parts'
 import { shelf } from '#server/db/schema/shelf'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { asksOf } from '../leads/leadAsks'
-import { newPriceIn, readStreetPrice, useMarket, type Market } from '#server/context/market'
-import { newOffers } from '#server/context/newOffers'
+import { readStreetPrice, useMarket, type Market } from '#server/context/market'
+import { newPriceIn, newOffers } from '#server/context/newOffers'
 import { readsOf, waitNotesFor } from './notes'
 
 /** Horizon of the patience curve where the build has no date. */
@@ -106,6 +106,7 @@ export async function priceView(
     build.wantedBy && build.wantedBy > today ? daysBetween(today, build.wantedBy) : defaultPatienceDays
   const patienceMark = build.houseRules.patience ?? 'typical'
   const street = reading.marks?.[patienceMark] ?? null
+  const { pricing } = market.assumptions
   const ahead = { today, wantedBy: build.wantedBy, notes: waitNotes }
   return {
     ...priceBrief(market, partId, build.currency, today),
@@ -146,7 +147,7 @@ export async function priceView(
     offers,
     patienceMark,
     newOrUsed: newOrUsed({
-      assumptions: faultAssumptions(build.houseRules.faults),
+      assumptions: faultsOf(market, build, today),
       role: part.role,
       street,
       fresh: offers[0]?.landed ?? null,
@@ -155,9 +156,12 @@ export async function priceView(
     usedLater:
       street === null
         ? null
-        : buyOrWait({ ...ahead, price: street, kind: 'used', trend: reading.trend, rhythm: null }),
+        : buyOrWait({ ...ahead, price: street, kind: 'used', trend: reading.trend, rhythm: null }, pricing),
     newLater: offers[0]
-      ? buyOrWait({ ...ahead, price: offers[0].price, kind: 'new', trend: null, rhythm: offers[0].rhythm })
+      ? buyOrWait(
+          { ...ahead, price: offers[0].price, kind: 'new', trend: null, rhythm: offers[0].rhythm },
+          pricing,
+        )
       : null,
     lastAsks: lastAsks(standing.listings),
     paidToAsked: paidToAsked(standing.deals),

@@ -1,8 +1,8 @@
 import { asc, inArray, isNull, and } from 'drizzle-orm'
 import { buyOrWait } from '#core/pricing/shops/buyOrWait'
-import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import { faultsOf } from '#server/context/faults'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
-import { minorPerUnit } from '#core/money/currencies'
+import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { targetRatio } from '#core/performance/model/judgeTarget'
@@ -87,15 +87,18 @@ export async function worthView(
       later:
         price === null
           ? null
-          : buyOrWait({
-              price: way === 'new' ? offer!.price : price,
-              kind: way === 'new' ? 'new' : 'used',
-              today,
-              wantedBy: build.wantedBy,
-              trend: reading.trend,
-              rhythm: offer?.rhythm ?? null,
-              notes,
-            }),
+          : buyOrWait(
+              {
+                price: way === 'new' ? offer!.price : price,
+                kind: way === 'new' ? 'new' : 'used',
+                today,
+                wantedBy: build.wantedBy,
+                trend: reading.trend,
+                rhythm: offer?.rhythm ?? null,
+                notes,
+              },
+              market.assumptions.pricing,
+            ),
       agreement: agreementOf(opinions.filter((each) => each.partId === part.id)),
       opinions: opinions
         .filter((each) => each.partId === part.id)
@@ -123,7 +126,7 @@ function ways(market: Market, part: Part, build: BuildRow, today: string) {
   const street = reading.marks?.[build.houseRules.patience ?? 'typical'] ?? null
   const fresh = offer?.landed ?? null
   const { advice } = newOrUsed({
-    assumptions: faultAssumptions(build.houseRules.faults),
+    assumptions: faultsOf(market, build, today),
     role: part.role,
     street,
     fresh,
@@ -179,7 +182,7 @@ function goesWith(part: Part, chosen: readonly Part[]): boolean | null {
 function priceSteps(currency: string, candidates: readonly Candidate[]): number[] {
   if (candidates.length === 0) return []
   const highest = Math.max(...candidates.map((each) => each.price))
-  const unit = minorPerUnit(currency)
+  const unit = moneySize(currency)
   const step =
     [5, 10, 25, 50, 100, 250, 500, 1000, 5000].find((each) => highest / (each * unit) <= 9) ?? 10_000
   return Array.from({ length: Math.ceil(highest / (step * unit)) }, (_, index) => (index + 1) * step * unit)

@@ -111,7 +111,7 @@ export async function matchContext(
     rivalName: rival.machine.name,
     options: new Map(options.map((option) => [option.id, option])),
   }
-  const brief = fitBriefOf(build, today)
+  const brief = fitBriefOf(market, build, today)
   if (goal === 'match') {
     const floor = view.targets.map((target) => rateAt(rival.machine, target))
     if (floor.every((each) => each === null))
@@ -240,7 +240,7 @@ function scalesOf(build: BuildRow, view: BuildView, options: MatchContext['optio
         price: keptPrice + found.reduce((sum, option) => sum + entered(option), 0),
         components: [...keptComponents, ...found.map(component)],
         brings: broughtBy(parts),
-        watts: wattsOf(parts, build, scales.today, measuredWatts(scales.performance, machinePair(parts))),
+        watts: wattsOf(parts, build, scales, measuredWatts(scales.performance, machinePair(parts))),
       })
     },
   }

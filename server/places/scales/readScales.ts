@@ -1,10 +1,10 @@
 import type { BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
-import { resaleDefaults } from '#core/ledger/resale'
+import { moneyIn } from '#server/context/settings'
 import { partLabel } from '#core/parts/part'
 import { frameMachineOf } from '#core/performance/model/machineOf'
-import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import { faultsOf } from '#server/context/faults'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import { yearsBetween } from '#core/time/calendarDate'
 import { ageDecline, type AgedPart } from '#core/comparison/adjustments/ageDecline'
@@ -35,7 +35,7 @@ export const weighingDefaults: WeighingSettings = {
   style: 'couch',
   basis: 'anyone',
   gamesPerYear: 4,
-  usualShipping: 3500,
+  usualShipping: null,
   builds: [],
   off: [],
   edits: {},
@@ -71,13 +71,15 @@ export async function weighBuild(
   const own = ownMachine(subject, settings, scales)
   const frames = frameMachineOf(subject.parts).machine
   const priced = pricedLibrary(scales.market, build, scales.today)
-  const rules = machineRules(build)
+  const rules = machineRules(scales.market, build, scales.today)
   const room = (components: readonly WeighedComponent[]) =>
     components.length === 0
       ? null
       : upgradeRoom(components.map(asPart), priced, {
           rule: rules.supplyRule,
-          year: fitBriefOf(build, scales.today).year,
+          year: fitBriefOf(scales.market, build, scales.today).year,
+          power: scales.market.assumptions.power,
+          sold: scales.market.assumptions.resale.replacedShare,
         }).first
   const ownView: WeighedView = {
     machine: own,
@@ -161,7 +163,7 @@ function equalised(
 
 /** The builder's terms: the same for every machine on the scales. */
 function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }: Scales): WeighingTerms {
-  const rules = machineRules(build)
+  const rules = machineRules(market, build, today)
   const needPrices: NeedPrices = Object.fromEntries(build.needs.map(({ need, price }) => [need, price]))
   const aged = market.library.flatMap((part): AgedPart[] => {
     const street = streetAt(market, part.id, today, build.currency)
@@ -177,7 +179,7 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
           },
         ]
   })
-  const { keeps, whole } = ageDecline(aged)
+  const { keeps, whole } = ageDecline(aged, market.assumptions.comparison)
   return {
     years: settings.years,
     fullHours: rules.fullHours,
@@ -185,11 +187,11 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
     tariff: rules.tariff,
     perHour: build.houseRules.perHour ?? 0,
     gamesPerYear: settings.gamesPerYear,
-    usualShipping: settings.usualShipping,
+    usualShipping: settings.usualShipping ?? moneyIn(market, 'delivery', build.currency, today),
     needPrices,
-    faults: faultAssumptions(build.houseRules.faults),
+    faults: faultsOf(market, build, today),
     keeps: { ...keeps, whole },
-    wholeFactor: resaleDefaults.wholeFactor,
+    wholeFactor: market.assumptions.resale.wholeFactor,
     off: settings.off,
     edits: settings.edits,
   }

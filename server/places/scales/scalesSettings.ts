@@ -44,7 +44,10 @@ export async function saveWeighing(db: Database, buildId: string, input: Weighin
   const weighing: WeighingSettings = {
     ...input,
     off: input.off.map((id, index) => stepOf(id, `off[${index}]`)),
-    usualShipping: parseDecimal(input.usualShipping, build.currency, 'usualShipping'),
+    usualShipping:
+      input.usualShipping === null
+        ? null
+        : parseDecimal(input.usualShipping, build.currency, 'usualShipping'),
     edits,
   }
   await db.update(builds).set({ weighing }).where(eq(builds.id, buildId))

@@ -18,7 +18,8 @@ import type { Condition } from '#core/reading/sales/soldRecord'
 import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
 import type { BuildRow } from '#server/context/findBuild'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
-import { newPriceIn, streetAt } from '#server/context/market'
+import { streetAt } from '#server/context/market'
+import { newPriceIn } from '#server/context/newOffers'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 import type { rivalRates, rivals } from '#server/db/schema/rivals'
 import type { TargetView } from '#shared/bench/views'
@@ -31,10 +32,13 @@ type RivalRow = typeof rivals.$inferSelect
 
 type RateRow = typeof rivalRates.$inferSelect
 
-/** Assumptions where nobody states more; months of warranty on a thing bought new or from a refurbisher, and what a machine of unknown parts fetches of its price. */
-const usualWarranty: Readonly<Partial<Record<Condition, number>>> = { new: 24, opened: 12, refurbished: 3 }
-
-const fetchedShare = 0.7
+/** Months of warranty on a thing by its condition; none on a used one. */
+function warrantyOf(condition: Condition, { market }: Scales): number {
+  const { resale } = market.assumptions
+  return condition === 'new' || condition === 'opened' || condition === 'refurbished'
+    ? resale[`warranty.${condition}`]
+    : 0
+}
 
 /** The targets of a build on the parts of another one: nothing was measured there at these settings. */
 export function onThese(
@@ -68,8 +72,9 @@ export function componentOf(
   part: Part,
   condition: Condition,
   currency: string,
-  { market, today }: Scales,
+  scales: Scales,
 ): WeighedComponent {
+  const { market, today } = scales
   return {
     role: part.role,
     label: partLabel(part),
@@ -79,7 +84,7 @@ export function componentOf(
     condition,
     street: streetAt(market, part.id, today, currency) ?? newPriceIn(market, part.id, currency, today) ?? 0,
     counted: true,
-    warrantyMonths: usualWarranty[condition] ?? 0,
+    warrantyMonths: warrantyOf(condition, scales),
   }
 }
 
@@ -147,7 +152,7 @@ export function ownMachine(
     components,
     notStated: [],
     warrantyMonths: 0,
-    watts: wattsOf(parts, build, scales.today, measuredW),
+    watts: wattsOf(parts, build, scales, measuredW),
     subscriptionPerYear: 0,
     gameSurcharge: 0,
     hours,
@@ -160,13 +165,14 @@ export function ownMachine(
 export function wattsOf(
   parts: readonly Part[],
   build: BuildRow,
-  today: string,
+  { market, today }: Pick<Scales, 'market' | 'today'>,
   measuredW: number | null,
 ): WeighedMachine['watts'] {
-  const rules = machineRules(build)
+  const rules = machineRules(market, build, today)
   const { wall } = powerSheet(parts, {
+    power: market.assumptions.power,
     rule: rules.supplyRule,
-    year: fitBriefOf(build, today).year,
+    year: fitBriefOf(market, build, today).year,
     fullHours: rules.fullHours,
     idleHours: rules.idleHours,
     tariff: rules.tariff,
@@ -274,13 +280,14 @@ export function rivalMachine(
       rival.fullW === null
         ? parts.length === 0
           ? null
-          : wattsOf(parts, build, today, null)
+          : wattsOf(parts, build, { market, today }, null)
         : { full: rival.fullW, idle: rival.idleW ?? 0, kind: 'stated' },
     subscriptionPerYear: inBuild(rival.subscriptionPerYear),
     gameSurcharge: inBuild(rival.gameSurcharge),
     hours: 0,
     resaleToday: inBuild(
-      rival.resaleToday ?? Math.round(rival.price * (rival.kind === 'own' ? 1 : fetchedShare)),
+      rival.resaleToday ??
+        Math.round(rival.price * (rival.kind === 'own' ? 1 : market.assumptions.resale.rivalShare)),
     ),
     targets: targets.map((target, index) => ({
       name: targetName(target),

@@ -1,5 +1,5 @@
 import type { Workload } from '#core/performance/model/workload'
-import { faultAssumptions } from '#core/supply/risk/faultRisk'
+import { cadFaults } from '../supply/faults'
 import type { WeighedComponent, WeighedMachine, WeighingTerms } from '#core/comparison/weighedMachine'
 
 /** Machines and terms of the weighing's tests, plain enough to reckon by hand. */
@@ -34,7 +34,7 @@ export const terms = (change: Partial<WeighingTerms> = {}): WeighingTerms => ({
   gamesPerYear: 4,
   usualShipping: 3500,
   needPrices: {},
-  faults: faultAssumptions(),
+  faults: cadFaults(),
   keeps: { whole: 0.8 },
   wholeFactor: 0.9,
   off: [],

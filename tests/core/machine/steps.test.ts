@@ -1,3 +1,4 @@
+import { powerDefaults } from '#core/assumptions/groups/power'
 import { describe, expect, test } from 'vitest'
 import { assemblySheet } from '#core/machine/assembly/assemblySheet'
 import { checkFit } from '#core/machine/fit/checkFit'
@@ -35,7 +36,7 @@ const context = {
   left: 10_000,
   reach,
   threshold: 1,
-  minorPerUnit: 100,
+  unit: 100,
 }
 
 describe('steps up', () => {
@@ -182,7 +183,7 @@ describe('room, plan, assembly, boxes', () => {
     expect(room.cpus[0]!.gain).toBeCloseTo(0.2, 12)
   })
   test('the plan draws what clashes and what runs near its limit, nothing else', () => {
-    const brief = { year: 2026, roomC: 25 }
+    const brief = { year: 2026, roomC: 25, power: powerDefaults }
     const plan = (list: readonly Part[]) =>
       machinePlan(list, checkFit({ parts: list }).findings, brief).lines.map(
         (line) => `${line.from}-${line.to} ${line.kind} ${line.state}`,

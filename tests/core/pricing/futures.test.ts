@@ -1,3 +1,4 @@
+import { cadFaults } from '../supply/faults'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { buyOrWait } from '#core/pricing/shops/buyOrWait'
@@ -100,7 +101,9 @@ describe('shopRhythm', () => {
 
 describe('newOrUsed', () => {
   test('the worked example', () => {
-    expect(newOrUsed({ role: 'graphics', street: 10_000, fresh: 13_000 })).toMatchObject({
+    expect(
+      newOrUsed({ assumptions: cadFaults(), role: 'graphics', street: 10_000, fresh: 13_000 }),
+    ).toMatchObject({
       used: { faultProbability: 0.08, faultLoss: 864, total: 10_864 },
       fresh: { warrantyValue: 208, total: 12_792 },
       advice: 'used',
@@ -132,17 +135,26 @@ describe('newOrUsed', () => {
       { street: 10_000, fresh: null, protection: 'returns' as const },
       { used: { faultLoss: 144 } },
     ],
-  ])('%s', (_, input, expected) => expect(newOrUsed({ role: 'graphics', ...input })).toMatchObject(expected))
+  ])('%s', (_, input, expected) =>
+    expect(newOrUsed({ assumptions: cadFaults(), role: 'graphics', ...input })).toMatchObject(expected),
+  )
   test('at the tipping price both ways cost the same, to a minor unit; below it used wins', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 3000, max: 100_000 }),
         fc.constantFrom('cpu', 'supply', 'graphics' as const),
         (fresh, role) => {
-          const tip = newOrUsed({ role: role as 'cpu', street: fresh, fresh }).tippingUsedPrice!
-          const at = newOrUsed({ role: role as 'cpu', street: tip, fresh })
+          const tip = newOrUsed({
+            assumptions: cadFaults(),
+            role: role as 'cpu',
+            street: fresh,
+            fresh,
+          }).tippingUsedPrice!
+          const at = newOrUsed({ assumptions: cadFaults(), role: role as 'cpu', street: tip, fresh })
           expect(Math.abs(at.used!.total - at.fresh!.total)).toBeLessThanOrEqual(1)
-          expect(newOrUsed({ role: role as 'cpu', street: tip - 5, fresh }).advice).toBe('used')
+          expect(
+            newOrUsed({ assumptions: cadFaults(), role: role as 'cpu', street: tip - 5, fresh }).advice,
+          ).toBe('used')
         },
       ),
     )

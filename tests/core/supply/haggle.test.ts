@@ -67,13 +67,13 @@ describe('haggleSheet', () => {
       { advice: 'not-known', walkAway: null },
     ],
   ] as const)('%s', (_, input, expected) =>
-    expect(haggleSheet({ minorPerUnit: 100, costAt: plain, ...input })).toMatchObject(expected),
+    expect(haggleSheet({ unit: 100, costAt: plain, ...input })).toMatchObject(expected),
   )
   test('a thing that costs more than the alternative at any price is passed', () => {
     expect(
       haggleSheet({
         ask: 5000,
-        minorPerUnit: 100,
+        unit: 100,
         costAt: (price) => price + 13_000,
         alternative: 12_000,
         street: 12_000,
@@ -87,7 +87,7 @@ describe('haggleSheet', () => {
         fc.integer({ min: 500, max: 200_000 }),
         fc.integer({ min: 500, max: 200_000 }),
         (ask, alternative, street) => {
-          const sheet = haggleSheet({ ask, minorPerUnit: 100, costAt: plain, alternative, street })
+          const sheet = haggleSheet({ ask, unit: 100, costAt: plain, alternative, street })
           if (sheet.advice === 'haggle' && 2 * sheet.aim! - ask >= 0.6 * ask)
             expect((sheet.opening! + ask) / 2).toBeLessThanOrEqual(sheet.aim!)
           if (sheet.aim !== null) expect(sheet.aim).toBeLessThanOrEqual(Math.min(sheet.walkAway!, street))

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
+import { cadFaults } from './faults'
 import { describe, expect, test } from 'vitest'
 import { applyCodes, codeApplies, legalCodeSets, type Code } from '#core/supply/landed/codes'
 import { landedCost, type Order } from '#core/supply/landed/landedCost'
-import { faultAssumptions, faultProbability, readSigns } from '#core/supply/risk/faultRisk'
+import { faultProbability, readSigns } from '#core/supply/risk/faultRisk'
 
 const order = (change: Partial<Order> = {}): Order => ({
   currency: 'CAD',
@@ -230,17 +231,15 @@ describe('faultProbability', () => {
         byCondition: { damaged: 6 } as never,
         bySign: {} as never,
         recovered: {} as never,
-        hassle: 0,
+        mostLikely: 0.95,
       }),
     ).toBe(0.95)
     // 0.09 · 2.5 untested · 0.8 good standing · 1.3 age not told; a sign named twice counts once
     expect(
-      faultProbability('supply', 'used', faultAssumptions(), ['untested', 'good-seller', 'untested'], 1.3),
+      faultProbability('supply', 'used', cadFaults(), ['untested', 'good-seller', 'untested'], 1.3),
     ).toBeCloseTo(0.234, 12)
     expect(
-      faultProbability('cpu', 'used', faultAssumptions({ used: { cpu: 0.1 }, bySign: { worn: 3 } }), [
-        'worn',
-      ]),
+      faultProbability('cpu', 'used', cadFaults({ used: { cpu: 0.1 }, bySign: { worn: 3 } }), ['worn']),
     ).toBeCloseTo(0.3, 12)
   })
   test('signs are read with the words that show them', () => {

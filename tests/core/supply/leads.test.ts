@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { sumMarks } from '#core/supply/leads/sumMarks'
 import { valueLead, type LeadToValue } from '#core/supply/leads/valueLead'
+import { cadFaults } from './faults'
 import { rateTable } from '#core/money/rates'
 
 const street: Readonly<Record<string, number>> = { cpu: 9200, board: 6100, card: 2600 }
@@ -9,6 +10,7 @@ const context = {
   today: '2026-10-31',
   rates: rateTable([{ date: '2026-10-01', from: 'SEK', to: 'CAD', rate: '0.13' }]),
   streetOf: (id: string) => street[id] ?? null,
+  assumptions: cadFaults(),
 }
 const lead = (change: Partial<LeadToValue> = {}): LeadToValue => ({
   id: 'l',

@@ -69,7 +69,7 @@ function select(key: string) {
       />
     </div>
     <StepStairs v-else-if="mode === 'steps'" :view="view" @changed="load" />
-    <PowerAndRoom v-else-if="mode === 'power' && machine" :machine="machine" :currency="view.currency" />
+    <PowerAndRoom v-else-if="mode === 'power' && machine" :machine="machine" :view="view" />
     <VariantsSheet v-else-if="mode === 'variants'" :build-id="view.id" />
     <AssemblySteps v-else-if="mode === 'assembly' && machine" :steps="machine.assembly" :name="view.name" />
     <section v-else-if="mode === 'chosen'" aria-label="what is chosen">

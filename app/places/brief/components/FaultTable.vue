@@ -3,6 +3,8 @@ import { toDecimal } from '#core/money/decimal'
 import { isCurrency } from '#core/money/currencies'
 import { conditions } from '#core/reading/sales/soldRecord'
 import { roleNames, roles } from '#core/parts/part'
+import { moneyGroup } from '#core/assumptions/money'
+import { moneySize } from '#core/assumptions/moneySize'
 import { faultDefaults, faultSignNames, faultSigns, protections } from '#core/supply/risk/faultRisk'
 import type { BriefInput } from '#shared/brief/schemas'
 
@@ -99,7 +101,7 @@ const changed = computed(() =>
       <label class="self-start"
         >hassle of one fault
         <span v-if="isCurrency(currency)" class="figures text-soft">{{
-          toDecimal(faultDefaults.hassle, currency)
+          toDecimal(moneyGroup.hassle.size * moneySize(currency), currency)
         }}</span>
         <input
           :value="rules.faults?.hassle ?? ''"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import { faultAssumptions } from '#core/supply/risk/faultRisk'
 import type { LeadView } from '#shared/leads/views'
 import type { TripView } from '#shared/ledger/views'
 import {
@@ -77,7 +76,7 @@ const isForeign = computed(() => lead.currency !== currency)
                       ? `−${amount(thing.netResale, currency)}`
                       : '—'
                 "
-                :working="() => splitWorking(lead, currency)"
+                :working="() => splitWorking(lead, build.view!)"
               />
             </td>
           </tr>
@@ -88,12 +87,12 @@ const isForeign = computed(() => lead.currency !== currency)
         <TheFigure
           strong
           :text="amount(lead.value.split.effectiveTotal.amount, currency)"
-          :working="() => splitWorking(lead, currency)"
+          :working="() => splitWorking(lead, build.view!)"
         />; singly, as they are known to be,
         <TheFigure
           strong
           :text="amount(lead.value.street, currency)"
-          :working="() => savingWorking(lead, currency)"
+          :working="() => savingWorking(lead, build.view!)"
         /><template v-if="lead.value.split.saving.percent !== null"
           >:
           <b :class="lead.value.split.saving.percent >= 0 ? 'text-settled' : 'text-stop'"
@@ -157,7 +156,7 @@ const isForeign = computed(() => lead.currency !== currency)
             <td class="amount">
               <TheFigure
                 :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`"
-                :working="() => faultWorking(lead, faultAssumptions(build.view!.houseRules.faults))"
+                :working="() => faultWorking(lead, build.view!.faults)"
               />
             </td>
           </tr>
@@ -175,17 +174,17 @@ const isForeign = computed(() => lead.currency !== currency)
             <td class="amount">
               <TheFigure
                 :text="`${amount(lead.value.expected, currency)} ${currency}`"
-                :working="() => savingWorking(lead, currency)"
+                :working="() => savingWorking(lead, build.view!)"
               />
             </td>
           </tr>
           <template v-if="lead.value.resale > 0">
             <tr>
-              <td>what is sold on, if it sells (0.9)</td>
+              <td>what is sold on, if it sells ({{ build.view!.assumptions.resale.sells }})</td>
               <td class="amount">
                 <TheFigure
                   :text="`−${amount(lead.value.resale, currency)}${isForeign ? ` ${currency}` : ''}`"
-                  :working="() => splitWorking(lead, currency)"
+                  :working="() => splitWorking(lead, build.view!)"
                 />
               </td>
             </tr>
@@ -194,7 +193,7 @@ const isForeign = computed(() => lead.currency !== currency)
               <td class="amount">
                 <TheFigure
                   :text="`${amount(lead.value.expectedAfterResale, currency)}${isForeign ? ` ${currency}` : ''}`"
-                  :working="() => savingWorking(lead, currency)"
+                  :working="() => savingWorking(lead, build.view!)"
                 />
               </td>
             </tr>
@@ -220,7 +219,7 @@ const isForeign = computed(() => lead.currency !== currency)
         Saving, risk counted:
         <TheFigure
           :text="amount(lead.value.saving, currency)"
-          :working="() => savingWorking(lead, currency)"
+          :working="() => savingWorking(lead, build.view!)"
           strong
         />
       </p>

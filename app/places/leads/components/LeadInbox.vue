@@ -8,6 +8,7 @@ import { savingWorking } from '~/workings/leadWorkings'
 import { leadAge, type LeadOrder, type LeadShow } from '../state/leadList'
 
 /** The inbox with small price rules. */
+const build = useBuild()
 const { leads, unvalued, selected, currency, today, hits, untied } = defineProps<{
   hits: ReadonlySet<string>
   untied: number
@@ -80,7 +81,7 @@ watch(
           class="absolute top-1.5 right-3 z-10"
           :class="(lead.value.saving ?? 0) > 0 ? 'text-settled' : 'text-soft'"
           :text="lead.value.saving === null ? '?' : saved(lead.value.saving)"
-          :working="() => savingWorking(lead, currency)"
+          :working="() => savingWorking(lead, build.view!)"
         />
         <button
           type="button"

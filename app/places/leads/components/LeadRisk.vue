@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isTooCheap } from '#core/supply/risk/tooCheap'
-import { faultAssumptions, faultSignNames, faultSigns, type FaultSign } from '#core/supply/risk/faultRisk'
+import { faultSignNames, faultSigns, type FaultSign } from '#core/supply/risk/faultRisk'
 import type { LeadView } from '#shared/leads/views'
 import { faultWorking } from '~/workings/leadWorkings'
 import { request } from '~/utils/request'
@@ -11,7 +11,7 @@ const { lead, currency } = defineProps<{ lead: LeadView; currency: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const build = useBuild()
 const { run } = useDeed()
-const table = computed(() => faultAssumptions(build.view!.houseRules.faults))
+const table = computed(() => build.view!.faults)
 const shown = computed(() => new Map(lead.signs.map((each) => [each.sign, each])))
 const tooCheap = computed(() => isTooCheap(lead.value.ask, lead.tooCheapBelow))
 async function toggle(sign: FaultSign) {

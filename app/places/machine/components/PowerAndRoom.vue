@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { supplyRuleText } from '#core/machine/power/supplySize'
+import type { BuildView } from '#shared/builds/views'
 import type { MachineView } from '#shared/machine/views'
 import { drawWorking, wallWorking } from '~/workings/machineWorkings'
 import { amount, percent, signedAmount } from '~/utils/show'
 
 /** Power: draw, size, wall, leads against their limits. Room: what can be added later, and at what price. */
-const { machine, currency } = defineProps<{ machine: MachineView; currency: string }>()
+const { machine, view } = defineProps<{ machine: MachineView; view: BuildView }>()
+const currency = computed(() => view.currency)
 const watts = (value: number) => `${Math.round(value)} W`
 const share = (load: number, limit: number) => Math.min(100, (100 * load) / Math.max(1, limit))
 const room = computed(() => machine.room)
@@ -35,7 +37,9 @@ const room = computed(() => machine.room)
           <tr>
             <td>
               the house wants
-              <span class="text-xs text-soft">{{ supplyRuleText(machine.rules.supplyRule) }}</span>
+              <span class="text-xs text-soft">{{
+                supplyRuleText(machine.rules.supplyRule, view.assumptions.power)
+              }}</span>
             </td>
             <td class="amount">{{ watts(machine.power.wanted) }}</td>
           </tr>
@@ -69,7 +73,7 @@ const room = computed(() => machine.room)
                 <TheFigure
                   strong
                   :text="watts(machine.power.wall.full)"
-                  :working="() => wallWorking(machine, currency)"
+                  :working="() => wallWorking(machine, view)"
                 />
               </td>
             </tr>
@@ -83,7 +87,7 @@ const room = computed(() => machine.room)
               <td class="amount">
                 <TheFigure
                   :text="amount(machine.power.yearly, currency)"
-                  :working="() => wallWorking(machine, currency)"
+                  :working="() => wallWorking(machine, view)"
                 />
               </td>
             </tr>

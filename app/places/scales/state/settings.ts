@@ -33,7 +33,7 @@ export function changedSettings(
     gamesPerYear,
     off: [...off],
     builds: [...builds],
-    usualShipping: toDecimal(settings.usualShipping, currency),
+    usualShipping: settings.usualShipping === null ? null : toDecimal(settings.usualShipping, currency),
     edits,
   }
 }

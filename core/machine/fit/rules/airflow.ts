@@ -14,7 +14,7 @@ export const airflow: FitRule = {
   ],
   check: (machine) =>
     machine.all('case').flatMap((chassis) => {
-      const heat = powerDraw(machine.parts).sustained
+      const heat = powerDraw(machine.parts, machine.brief.power).sustained
       const carries = airflowW(chassis.facts.fans!, machine.brief.roomC)
       if (carries >= heat || chassis.facts.fans === 0) return []
       return [

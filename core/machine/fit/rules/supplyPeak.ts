@@ -15,8 +15,8 @@ export const supplyPeak: FitRule = {
   check: (machine) =>
     machine.all('supply').flatMap((supply) =>
       machine.all('graphics').flatMap((card) => {
-        const { peak } = powerDraw(machine.parts)
-        const now = ratedNow(supply, machine.brief.year)
+        const { peak } = powerDraw(machine.parts, machine.brief.power)
+        const now = ratedNow(supply, machine.brief.year, machine.brief.power)
         if (now >= peak) return []
         return [
           {
@@ -27,14 +27,14 @@ export const supplyPeak: FitRule = {
                 'supply',
                 `a supply of ${Math.ceil(peak)} W`,
                 (part) =>
-                  ratedNow(part, machine.brief.year) >= peak &&
+                  ratedNow(part, machine.brief.year, machine.brief.power) >= peak &&
                   part.facts.supplyShape === supply.facts.supplyShape,
               ),
               replace(
                 'supply',
                 'one of another shape',
                 (part) =>
-                  ratedNow(part, machine.brief.year) >= peak &&
+                  ratedNow(part, machine.brief.year, machine.brief.power) >= peak &&
                   part.facts.supplyShape !== supply.facts.supplyShape,
               ),
               replace(

@@ -14,13 +14,13 @@ export const supplySize: FitRule = {
   ],
   check: (machine) =>
     machine.all('supply').flatMap((supply) => {
-      const draw = powerDraw(machine.parts)
-      const wanted = wattsWanted(machine.brief.supplyRule, draw, machine.parts)
-      const now = ratedNow(supply, machine.brief.year)
+      const draw = powerDraw(machine.parts, machine.brief.power)
+      const wanted = wattsWanted(machine.brief.supplyRule, draw, machine.parts, machine.brief.power)
+      const now = ratedNow(supply, machine.brief.year, machine.brief.power)
       if (now >= wanted) return []
       return [
         {
-          what: `${partLabel(supply)} gives ${Math.round(now)} W${now < supply.facts.ratedW! ? ' at its age' : ''}; the house wants ${Math.ceil(wanted)} W (${supplyRuleText(machine.brief.supplyRule)}, ${Math.round(draw.sustained)} W)`,
+          what: `${partLabel(supply)} gives ${Math.round(now)} W${now < supply.facts.ratedW! ? ' at its age' : ''}; the house wants ${Math.ceil(wanted)} W (${supplyRuleText(machine.brief.supplyRule, machine.brief.power)}, ${Math.round(draw.sustained)} W)`,
           why: [cite(supply, 'ratedW'), citeBrief('size of supply', `${Math.ceil(wanted)} W`)] as const,
           ...(now < draw.sustained ? { severity: 'stops' as const } : {}),
           mends: [
@@ -28,14 +28,14 @@ export const supplySize: FitRule = {
               'supply',
               `a supply of ${Math.ceil(wanted)} W`,
               (part) =>
-                ratedNow(part, machine.brief.year) >= wanted &&
+                ratedNow(part, machine.brief.year, machine.brief.power) >= wanted &&
                 part.facts.supplyShape === supply.facts.supplyShape,
             ),
             replace(
               'supply',
               'one of another shape',
               (part) =>
-                ratedNow(part, machine.brief.year) >= wanted &&
+                ratedNow(part, machine.brief.year, machine.brief.power) >= wanted &&
                 part.facts.supplyShape !== supply.facts.supplyShape,
             ),
           ],

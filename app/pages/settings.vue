@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { isCurrency } from '#core/money/currencies'
+import type { SettingsView } from '#shared/settings/views'
+import {
+  asKept,
+  assumptionSheets,
+  moneyRows,
+  type AssumptionRow,
+  type MoneyRow,
+} from '~/places/settings/state/assumptionRows'
+import { request } from '~/utils/request'
+
+/** Settings: the home currency, and every figure nobody measured, grouped, with the builder's own in its place. */
+const { run } = useDeed()
+const session = useSession()
+const view = shallowRef<SettingsView | null>(null)
+const currency = ref('')
+const sheets = computed(() => (view.value ? assumptionSheets(view.value) : []))
+const money = computed(() =>
+  view.value?.homeCurrency ? moneyRows(view.value, view.value.homeCurrency) : null,
+)
+onMounted(() =>
+  run(async () => {
+    view.value = await request<SettingsView>('/api/settings')
+    currency.value = view.value.homeCurrency ?? ''
+  }),
+)
+useHead({ title: 'Settings · Tarvin' })
+
+const put = async (path: string, body: object) => {
+  view.value = await request<SettingsView>(`/api/settings/${path}`, { method: 'PUT', body })
+}
+
+function setFigure(row: AssumptionRow, typed: number | null) {
+  const before = row.own
+  const write = (value: number | null) =>
+    put('assumptions', { key: row.key, value: value === null ? null : asKept(row, value) })
+  return run(() => write(typed), {
+    message:
+      typed === null
+        ? `${row.name}: back to ${row.byDefault} ${row.unit}`
+        : `${row.name}: ${typed} ${row.unit}`,
+    undo: () => write(before),
+  })
+}
+
+function setAmount(row: MoneyRow, amount: string | null) {
+  const before = row.own
+  const home = view.value!.homeCurrency!
+  const value = amount === null ? null : { amount, currency: home }
+  return run(() => put('money', { key: row.key, value }), {
+    message:
+      amount === null ? `${row.name}: back to ${row.byDefault} ${home}` : `${row.name}: ${amount} ${home}`,
+    undo: () => put('money', { key: row.key, value: before }),
+  })
+}
+
+async function setHome() {
+  const code = currency.value.trim().toUpperCase()
+  if (!isCurrency(code) || code === view.value?.homeCurrency) return
+  const before = view.value?.homeCurrency
+  await run(() => put('home', { currency: code }), {
+    message: `Home currency: ${code}`,
+    ...(before ? { undo: () => put('home', { currency: before }) } : {}),
+  })
+  currency.value = view.value?.homeCurrency ?? code
+  await session.load()
+}
+</script>
+
+<template>
+  <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-5">
+    <h1>Settings</h1>
+    <p v-if="!view" class="mt-4 text-soft">Loading…</p>
+    <template v-else>
+      <form class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="setHome">
+        <FormField label="home currency (three letters)" hint="New builds, sources and amounts begin in it.">
+          <input v-model="currency" maxlength="3" class="field figures w-20 uppercase" />
+        </FormField>
+        <button
+          type="submit"
+          class="button"
+          :disabled="
+            !isCurrency(currency.trim().toUpperCase()) || currency.toUpperCase() === view.homeCurrency
+          "
+        >
+          Set
+        </button>
+      </form>
+      <h2 class="mt-6 !text-base">Assumptions</h2>
+      <p class="mt-1 max-w-[72ch] text-soft">
+        Figures nobody measured. Each holds in every build until you change it here; a brief may have rules of
+        its own. Whatever depends on one is calculated anew at once.
+      </p>
+      <section class="mt-4" aria-label="Money">
+        <h2>Money</h2>
+        <MoneyTable
+          v-if="money"
+          class="mt-1"
+          :rows="money"
+          :currency="view.homeCurrency!"
+          @change="setAmount"
+        />
+        <p v-else class="sheet mt-1 p-3 text-soft">
+          Set the home currency first: these figures are kept in it.
+        </p>
+      </section>
+      <section v-for="sheet in sheets" :key="sheet.group" class="mt-5" :aria-label="sheet.name">
+        <h2>
+          {{ sheet.name }}
+          <span v-if="sheet.changed > 0" class="tag tag-info ml-2"
+            >{{ sheet.changed }} {{ sheet.changed === 1 ? 'figure' : 'figures' }} of yours</span
+          >
+        </h2>
+        <AssumptionTable class="mt-1" :rows="sheet.rows" @change="setFigure" />
+      </section>
+    </template>
+  </main>
+</template>

@@ -1,0 +1,23 @@
+import { object, type InferType } from 'yup'
+import { moneyGroup, type MoneyKey } from '#core/assumptions/money'
+import { currencyCode, decimalText, finite, idText, oneOf } from '../fields'
+
+const moneyKeys = Object.keys(moneyGroup) as MoneyKey[]
+
+/** A figure in place of an assumption; null takes it back to the default. */
+export const assumptionSchema = object({ key: idText(), value: finite().nullable().defined() })
+
+/** The same for an assumption in money: amount and currency, or null. */
+export const moneySchema = object({
+  key: oneOf(moneyKeys).required(),
+  value: object({
+    amount: decimalText().required('an amount is needed'),
+    currency: currencyCode().required('a currency is needed'),
+  })
+    .nullable()
+    .defined()
+    .default(undefined),
+})
+export type MoneyInput = InferType<typeof moneySchema>
+
+export const homeSchema = object({ currency: currencyCode().required('a currency is needed') })
