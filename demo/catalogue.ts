@@ -390,7 +390,7 @@ export const catalogue: readonly CataloguePart[] = [
   part('extra', 'Tackle', 'controller', 21, 39, 0, { covers: 'controller' }),
   part('extra', 'Tackle', 'screen cable 2 m', 5, 9, 0, { covers: 'screen-cable' }),
   part('extra', 'Tackle', 'wireless stick', 9, 17, 0, { covers: 'wireless' }),
-  part('extra', 'Tackle', 'I/O shield', 4, 0, 0, { mends: 'shield' }),
+  part('extra', 'Tackle', 'I/O shield', 4, 0, 0, { fixes: 'shield' }),
   donor('Meridon Desk 10 tower', 38, 40, 'SF-1', 'DDR3', [
     'kaldric-sallowfen-2340',
     'meridon-desk-10-board',
@@ -480,16 +480,16 @@ export const catalogue: readonly CataloguePart[] = [
   small('6-pin to 8-pin adapter', 4, { feedsFrom: '6-pin', feedsTo: '8-pin', carriesW: 75 }),
   small('Desk main adapter', 11, { feedsFrom: 'ATX24', feedsTo: 'Desk', carriesW: 240 }),
   small('Desk to ATX24 adapter', 12, { feedsFrom: 'Desk', feedsTo: 'ATX24', carriesW: 180 }),
-  small('front-panel adapter', 7, { mends: 'front-plug' }),
-  small('fan splitter', 3, { mends: 'fan-header' }),
-  small('bay frame', 4, { mends: 'bay' }),
+  small('front-panel adapter', 7, { fixes: 'front-plug' }),
+  small('fan splitter', 3, { fixes: 'fan-header' }),
+  small('bay frame', 4, { fixes: 'bay' }),
   small('SATA power splitter', 3, { feedsFrom: 'molex', feedsTo: 'sata', carriesW: 54 }),
-  small('cooler mount', 8, { mends: 'mount' }),
-  small('low bracket', 6, { mends: 'low-bracket' }),
-  small('bag of screws', 4, { mends: 'screws' }),
-  small('side panel', 14, { mends: 'panel' }),
+  small('cooler mount', 8, { fixes: 'mount' }),
+  small('low bracket', 6, { fixes: 'low-bracket' }),
+  small('bag of screws', 4, { fixes: 'screws' }),
+  small('side panel', 14, { fixes: 'panel' }),
   small('CPU lead adapter', 4, { feedsFrom: 'molex', feedsTo: 'cpu', carriesW: 150 }),
-  small('USB-C header adapter', 9, { mends: 'front-usb-c' }),
+  small('USB-C header adapter', 9, { fixes: 'front-usb-c' }),
 ]
 
 /** A part by its id; throws for a slip of the generator. */

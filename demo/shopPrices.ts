@@ -65,7 +65,7 @@ export function shopItems(seed: number): ShopItem[] {
 
 /** Adapters and the like: never on sale. */
 function isSmall({ role, facts, fresh }: (typeof catalogue)[number]): boolean {
-  return role === 'extra' && fresh > 0 && (facts.mends !== undefined || facts.feedsTo !== undefined)
+  return role === 'extra' && fresh > 0 && (facts.fixes !== undefined || facts.feedsTo !== undefined)
 }
 
 /** A year of shop prices, written down where they change and once a month, with sales of a few days. */

@@ -164,8 +164,8 @@ if (address) {
     await rulesChanged(build.id)
     await timed('all prices of the library', `/api/builds/${build.id}/prices`)
     await timed('steps up for every role', `/api/builds/${build.id}/machine/steps`)
-    await timed('machine: ways to mend, power, room, plan', `/api/builds/${build.id}/machine`)
-    await timed('one choice more: the build reckoned anew', `/api/builds/${build.id}`)
+    await timed('machine: ways to fix, power, room, plan', `/api/builds/${build.id}/machine`)
+    await timed('one choice more: the build calculated anew', `/api/builds/${build.id}`)
     await timed('bench: needs, runs, frames for money', `/api/builds/${build.id}/bench`)
     for (const goal of ['match', 'spend'] as const) await searched(build.id, goal)
   }

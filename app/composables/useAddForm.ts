@@ -7,7 +7,7 @@ import { request } from '~/utils/request'
  * sends it, loads anew. `problem` holds the first thing that is wrong; what is typed stays until it is in.
  */
 export function useAddForm(route: { path: string; method: 'POST' | 'PUT' }, schema: Schema) {
-  const { run } = useDeed()
+  const { run } = useAction()
   const library = ref<LibraryView | null>(null)
   const adding = ref(false)
   const problem = ref('')

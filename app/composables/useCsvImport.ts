@@ -11,7 +11,7 @@ const mostTold = 5
 
 /** A CSV chosen from the disk and sent to an import route; what came of it in a line, rejected lines by number and reason. */
 export function useCsvImport(path: () => string, after: () => Promise<unknown>) {
-  const { run } = useDeed()
+  const { run } = useAction()
   const report = ref('')
   async function take(event: Event) {
     const input = event.target as HTMLInputElement

@@ -1,7 +1,7 @@
 import { useEventListener } from '@vueuse/core'
 
-/** Keys of a place: one deed a key, not while something is typed or a dialog is open. Keys are named as in KeyboardEvent.key, lower case. */
-export function useKeys(deeds: Readonly<Record<string, (event: KeyboardEvent) => void>>): void {
+/** Keys of a place: one action a key, not while something is typed or a dialog is open. Keys are named as in KeyboardEvent.key, lower case. */
+export function useKeys(actions: Readonly<Record<string, (event: KeyboardEvent) => void>>): void {
   useEventListener(document, 'keydown', (event: KeyboardEvent) => {
     if (
       event.ctrlKey ||
@@ -11,10 +11,10 @@ export function useKeys(deeds: Readonly<Record<string, (event: KeyboardEvent) =>
       document.querySelector('[role="dialog"]')
     )
       return
-    const deed = deeds[event.key.toLowerCase()]
-    if (!deed) return
+    const action = actions[event.key.toLowerCase()]
+    if (!action) return
     event.preventDefault()
-    deed(event)
+    action(event)
   })
 }
 

@@ -4,7 +4,7 @@ import { request, RequestError } from '~/utils/request'
 
 /** Builds: which machine needs me today? */
 const session = useSession()
-const { run } = useDeed()
+const { run } = useAction()
 const strips = ref<Strip[] | null>(null)
 const failed = ref('')
 async function load() {
@@ -21,7 +21,7 @@ async function remove(strip: Strip) {
       await load()
     },
     {
-      message: `${strip.name} put away`,
+      message: `${strip.name} archive`,
       undo: async () => {
         await request(`/api/builds/${strip.id}/restore`, { method: 'POST' })
         await load()
@@ -68,7 +68,7 @@ async function openFile(event: Event) {
       <NuxtLink to="/new" class="button button-main">New build</NuxtLink>
     </div>
     <p v-if="failed" class="mt-4 text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!strips" class="mt-4 text-soft" role="status">Laying things out…</p>
+    <p v-else-if="!strips" class="mt-4 text-soft" role="status">Loading…</p>
     <template v-else-if="strips.length > 0">
       <CounterAgenda :strips="strips" class="mt-4" />
       <BuildStripCard
@@ -80,7 +80,7 @@ async function openFile(event: Event) {
       />
     </template>
     <div v-else class="sheet mt-6 max-w-[640px] p-6 text-[15px] leading-relaxed">
-      <h2 class="!text-base">Nothing on the counter yet</h2>
+      <h2 class="!text-base">No build yet</h2>
       <p class="mt-2">
         Begin with a brief: what the machine is for, what it may cost, what it must reach. Everything else can
         come in any order.

@@ -52,9 +52,7 @@ useHead({ title: 'New build · Tarvin' })
       :save="create"
       :autosave="false"
     >
-      <template #actions
-        ><button type="submit" class="button button-main">Put it on the counter</button></template
-      >
+      <template #actions><button type="submit" class="button button-main">Create the build</button></template>
     </BriefForm>
   </main>
 </template>

@@ -5,7 +5,7 @@ import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
 
 /** Parts: the library behind all builds. Search, filter, compare, add, change, copy; JSON in and out. */
-const { run } = useDeed()
+const { run } = useAction()
 const library = ref<LibraryView | null>(null)
 const role = useRouteState('role')
 const search = useRouteState('q')
@@ -133,7 +133,7 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
           <th>role</th>
           <th>facts</th>
           <th>not known</th>
-          <th><span class="sr-only">deeds</span></th>
+          <th><span class="sr-only">actions</span></th>
         </tr>
       </thead>
       <tbody>

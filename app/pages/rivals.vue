@@ -7,7 +7,7 @@ import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
 /** Rivals: prebuilts, consoles, configured machines and own older ones to weigh against. */
-const { run } = useDeed()
+const { run } = useAction()
 const session = useSession()
 const library = shallowRef<LibraryView | null>(null)
 const editing = useRouteState('edit')
@@ -34,7 +34,7 @@ const setDeleted = async (id: string, deleted: boolean) => {
 }
 const takeOut = (rival: RivalView) =>
   run(() => setDeleted(rival.id, true), {
-    message: `${rival.name} is taken out`,
+    message: `${rival.name} is removed`,
     undo: () => setDeleted(rival.id, false),
   })
 const { report, take: takeCsv } = useCsvImport(() => '/api/rivals/import', load)
@@ -53,7 +53,7 @@ const open = (rival: RivalView) =>
     <div class="flex items-center gap-2">
       <h1>Rivals</h1>
       <label class="button ml-auto cursor-pointer"
-        >Enter a CSV…<input
+        >Import CSV…<input
           type="file"
           accept=".csv,text/csv"
           class="sr-only"
@@ -72,7 +72,7 @@ const open = (rival: RivalView) =>
           <th>brings</th>
           <th>not stated</th>
           <th>note</th>
-          <th><span class="sr-only">deeds</span></th>
+          <th><span class="sr-only">actions</span></th>
         </tr>
       </thead>
       <tbody>
@@ -98,10 +98,10 @@ const open = (rival: RivalView) =>
             <button
               type="button"
               class="quiet-button"
-              :aria-label="`take out ${rival.name}`"
+              :aria-label="`remove ${rival.name}`"
               @click="takeOut(rival)"
             >
-              take out
+              remove
             </button>
           </td>
         </tr>

@@ -11,7 +11,7 @@ import {
 import { request } from '~/utils/request'
 
 /** Settings: the home currency, and every figure nobody measured, grouped, with the builder's own in its place. */
-const { run } = useDeed()
+const { run } = useAction()
 const session = useSession()
 const view = shallowRef<SettingsView | null>(null)
 const currency = ref('')

@@ -6,7 +6,7 @@ import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'
 
 /** Shelf: parts the builder owns. Several builds, one shelf; what is sold from it comes back as income of a build. */
-const { run } = useDeed()
+const { run } = useAction()
 const session = useSession()
 const library = ref<LibraryView | null>(null)
 const selling = ref<ShelfView | null>(null)

@@ -8,7 +8,7 @@ export interface LastChange {
   readonly label: string
 }
 
-/** The build on the counter: what the server reckoned of it, and the deeds that change it. */
+/** The build on the counter: what the server calculated of it, and the actions that change it. */
 export const useBuild = defineStore('build', {
   state: () => ({ view: null as BuildView | null, lastChange: null as LastChange | null }),
   actions: {
@@ -67,7 +67,7 @@ export const useBuild = defineStore('build', {
         '',
       )
     },
-    /** Takes a newly reckoned build and remembers by how much it moved. */
+    /** Takes a newly calculated build and remembers by how much it moved. */
     take(next: BuildView, label: string) {
       const before = this.view?.id === next.id ? this.view.receipt.totals.payNow : next.receipt.totals.payNow
       const difference = next.receipt.totals.payNow - before

@@ -54,9 +54,7 @@ export function estimateWorking(
         label: 's: spread of one result',
         value: percent(estimate.spread.result, 1),
         kind: workload.fit ? 'measured' : 'assumption',
-        note: workload.fit
-          ? 'from runs held against a fit without their own parts'
-          : 'the bench’s assumption',
+        note: workload.fit ? 'from runs held against a fit without their own parts' : 'an assumption',
       },
       {
         label: '√(JᵀCJ): not known of a, b, α',

@@ -28,7 +28,6 @@ export function capWorking(cap: CapView, split: CapSplitView): Working {
       },
       { label: 'left under the cap', value: money(split.left), kind: 'sum' },
     ],
-    change:
-      'Each price is the street price at your patience, or new where the house rules or the risk say so.',
+    change: 'Each price is the street price at your patience, or new where your rules or the risk say so.',
   }
 }

@@ -47,7 +47,7 @@ export function faultWorking(lead: LeadView, table: FaultAssumptions): Working {
         label: faultSignNames[sign],
         value: `×${table.bySign[sign]}`,
         kind: 'assumption' as const,
-        note: quote ? `“${quote}”` : 'by your word',
+        note: quote ? `“${quote}”` : 'set by you',
       })),
       ...lead.facts
         .filter((fact) => countsAgainst(fact) && fact.faultFactor !== 1)

@@ -19,7 +19,7 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
         note:
           step.from === 'lead'
             ? 'expected cost: landed, risk counted'
-            : 'street price or new, as the house and the risk advise',
+            : 'street price or new, as your rules and the risk advise',
       },
       {
         label: role.present ? role.present.name : 'nothing there yet',
@@ -34,13 +34,13 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
             ? `${target.before.toFixed(0)} → ${target.after.toFixed(0)} fps`
             : `${target.after.toFixed(0)} fps`,
         kind: 'estimate' as const,
-        note: `wanted ${target.wanted}`,
+        note: `target ${target.wanted}`,
       })),
       ...(step.perTen === null
         ? []
         : [{ label: 'gained for each 10 more', value: signedPercent(step.perTen), kind: 'sum' as const }]),
     ],
-    change: 'The threshold is in Brief, under the machine’s rules.',
+    change: 'The threshold is in Brief, under your rules for the machine.',
   }
 }
 
@@ -63,7 +63,7 @@ export function drawWorking(power: MachineView['power']): Working {
 export function wallWorking(machine: MachineView, { currency, assumptions }: BuildView): Working {
   const { power, rules } = machine
   return {
-    title: 'From the wall',
+    title: 'Wall power',
     result: power.wall ? `${Math.round(power.wall.full)} W` : '—',
     formula: 'DC ÷ efficiency at that share of the rating, by the label’s published points',
     lines: [
@@ -82,12 +82,12 @@ export function wallWorking(machine: MachineView, { currency, assumptions }: Bui
         note: `${rules.fullHours} h a day at full load, ${rules.idleHours} h idle, ${amount(rules.tariff, currency)} a kWh`,
       },
       {
-        label: 'size the house wants',
+        label: 'size your rule asks for',
         value: `${Math.ceil(power.wanted)} W`,
         kind: 'assumption',
         note: supplyRuleText(rules.supplyRule, assumptions.power),
       },
     ],
-    change: 'Hours, tariff and the rule for size are in Brief, under the machine’s rules.',
+    change: 'Hours, tariff and the rule for size are in Brief, under your rules for the machine.',
   }
 }

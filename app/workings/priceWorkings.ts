@@ -1,17 +1,16 @@
+import { markNames, markQuantiles, marks } from '#core/pricing/street/marks'
 import type { PriceBrief, PriceView } from '#shared/prices/views'
 import { amount, percent, shortDate, signedAmount, signedPercent } from '~/utils/show'
 import type { Working } from './working'
 
-const quantiles = { patient: 0.2, typical: 0.5, hurried: 0.8 } as const
-
-export function markWorking(view: PriceView, mark: keyof typeof quantiles): Working {
+export function markWorking(view: PriceView, mark: keyof typeof markQuantiles): Working {
   const kept = view.records
     .filter((record) => record.unitPrice !== null)
     .sort((a, b) => a.unitPrice! - b.unitPrice!)
   return {
     title: `${view.name}: ${mark} mark`,
     result: amount(view.marks?.[mark], view.currency),
-    formula: `weighted quantile ${quantiles[mark]} of ${kept.length} comps: sorted by price, each weighing 0.5^(age / ${view.query.halfLifeDays} days), linear between neighbouring mid-positions`,
+    formula: `weighted quantile ${markQuantiles[mark]} of ${kept.length} comps: sorted by price, each weighing 0.5^(age / ${view.query.halfLifeDays} days), linear between neighbouring mid-positions`,
     lines: kept.map((record) => ({
       label: `${shortDate(record.soldOn)} · ${record.title}`,
       value: amount(record.unitPrice, view.currency),
@@ -163,8 +162,8 @@ export function briefPriceWorking(brief: PriceBrief, currency: string): Working 
         title: `${brief.name}: street price`,
         result: amount(brief.marks.typical, currency),
         formula: `weighted median of ${brief.kept} comps; open the part to see each of them`,
-        lines: (['patient', 'typical', 'hurried'] as const).map((mark) => ({
-          label: mark,
+        lines: marks.map((mark) => ({
+          label: markNames[mark],
           value: amount(brief.marks![mark], currency),
           kind: 'record' as const,
         })),
@@ -205,7 +204,7 @@ export function recordWorking(view: PriceView, record: PriceView['records'][numb
         ? []
         : [{ label: 'weight', value: record.weight.toFixed(3), kind: 'sum' as const }]),
     ],
-    change: 'K keeps it, D drops it; your word stays through later imports.',
+    change: 'K keeps it, D drops it; your choice stays through later imports.',
   }
 }
 
@@ -261,6 +260,6 @@ export function laterWorking(view: PriceView, way: 'used' | 'new'): Working {
       })),
     ],
     change:
-      'A difference under 3 % of the price is called no matter. Notes to wait for stand under Reads and notes.',
+      'A difference under 3 % of the price is called either way. Notes to wait for stand under Reads and notes.',
   }
 }

@@ -36,12 +36,12 @@ export function stepWorking({ machine }: WeighedView, step: LikeForLikeStep, cur
     result: amount(step.amount, currency),
     formula: step.why,
     lines: [
-      ...(step.reckoned === null
+      ...(step.calculated === null
         ? []
         : [
             {
-              label: 'reckoned',
-              value: amount(step.reckoned, currency),
+              label: 'calculated',
+              value: amount(step.calculated, currency),
               kind: 'sum' as const,
               note: 'your own figure stands in its place; empty it to have this again',
             },

@@ -7,7 +7,7 @@ export const figureKinds = {
   estimate: 'estimate',
   assumption: 'assumption',
   own: 'your own',
-  sum: 'reckoned',
+  sum: 'calculated',
 } as const
 export type FigureKind = keyof typeof figureKinds
 

@@ -9,8 +9,8 @@ export function worthPriceWorking(row: WorthRow, currency: string): Working {
     result: amount(row.price, currency),
     formula:
       row.way === 'used'
-        ? 'street price at your patience: used wins once its risk and a new one’s warranty are reckoned in'
-        : 'cheapest shop, landed: used is barred, not seen, or no cheaper once its risk is reckoned in',
+        ? 'street price at your patience: used wins once its risk and a new one’s warranty are calculated in'
+        : 'cheapest shop, landed: used is barred, not seen, or no cheaper once its risk is calculated in',
     lines: [
       {
         label: 'street price',
@@ -41,7 +41,7 @@ export function stepWorking(row: WorthRow, worth: WorthView, currency: string): 
     title: `The step to ${row.name}`,
     result: added ? `+${amount(added.money, currency)}` : 'the first step',
     formula:
-      'against the step below; whoever costs no less and brings no more than another is left off the stairs',
+      'compared with the step below; whoever costs no less and brings no more than another is left off the stairs',
     lines: added
       ? [
           { label: 'money added', value: amount(added.money, currency), kind: 'sum' },

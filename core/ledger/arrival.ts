@@ -32,7 +32,7 @@ const byRole: Partial<Readonly<Record<Role, readonly string[]>>> = {
     'every display output tried',
   ],
   storage: ['size as found', 'hours and wear read out', 'written and read over once'],
-  supply: ['label and leads as listed', 'fan turns', 'starts a machine and carries it under load'],
+  supply: ['label and leads as listed', 'fan turns', 'starts a machine and runs it under load'],
   case: ['panel, feet and screws there', 'front buttons and ports tried'],
   cooler: ['mount for the socket there', 'fan turns and is quiet'],
   donor: ['firmware not locked', 'what is inside noted', 'starts'],

@@ -13,7 +13,7 @@ export const entryKinds = {
 } as const
 export type EntryKind = keyof typeof entryKinds
 
-/** A dated entry. `cash` in minor units of one currency: below zero where money left. Nothing is ever taken out again; a correction is an entry. */
+/** A dated entry. `cash` in minor units of one currency: below zero where money left. Nothing is ever removed again; a correction is an entry. */
 export interface LedgerEntry {
   readonly id: string
   readonly day: CalendarDate

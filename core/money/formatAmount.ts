@@ -8,7 +8,7 @@ export function formatWhole(amount: number, currency: Currency): string {
   return formatAmount(roundHalfAway(amount / unit) * unit, currency).replace(/\.0+$/, '')
 }
 
-/** An amount as a plain number of units, for the axis of a chart; never for reckoning. */
+/** An amount as a plain number of units, for the axis of a chart; never for calculation. */
 export function inUnits(amount: number, currency: Currency): number {
   return amount / 10 ** minorDigits(currency)
 }

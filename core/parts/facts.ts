@@ -103,7 +103,7 @@ export const factKinds: Readonly<Record<keyof PartFacts, FactKind>> = {
   panelMissing: yesNo('panel missing', ['case']),
   screwsMissing: yesNo('screws missing', ['case']),
   coolerSockets: texts('sockets it mounts on', ['cooler']),
-  coolerW: number('heat it carries', ['cooler'], 'W', 'more'),
+  coolerW: number('rated for heat of', ['cooler'], 'W', 'more'),
   heightMm: number('height', ['cooler', 'memory'], 'mm', 'less'),
   memoryClearanceMm: number('room over memory', ['cooler'], 'mm', 'more'),
   mountIncluded: yesNo('mount there', ['cooler']),
@@ -113,9 +113,9 @@ export const factKinds: Readonly<Record<keyof PartFacts, FactKind>> = {
   drive: choice('kind of drive', ['storage'], ['ssd', 'hdd']),
   feedsFrom: text('fed by', ['extra']),
   feedsTo: text('feeds', ['extra']),
-  carriesW: number('carries', ['extra'], 'W'),
-  mends: choice(
-    'mends',
+  carriesW: number('rated for', ['extra'], 'W'),
+  fixes: choice(
+    'fixes',
     ['extra'],
     ['shield', 'panel', 'screws', 'fan-header', 'bay', 'front-plug', 'mount', 'low-bracket', 'front-usb-c'],
   ),

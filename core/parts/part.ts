@@ -127,11 +127,11 @@ export interface PartFacts {
   // storage
   readonly interface?: 'sata' | 'nvme'
   readonly drive?: 'ssd' | 'hdd'
-  // extras: what an adapter joins, what it may carry, what a small thing mends
+  // extras: what an adapter joins, what it may carry, what a small thing fixes
   readonly feedsFrom?: string
   readonly feedsTo?: string
   readonly carriesW?: number
-  readonly mends?:
+  readonly fixes?:
     | 'shield'
     | 'panel'
     | 'screws'

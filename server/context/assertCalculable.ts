@@ -10,10 +10,10 @@ import { leads } from '../db/schema/leads'
 import { rivals } from '../db/schema/rivals'
 
 /**
- * Refuses (`no-rate`) a state in which a build could not be reckoned: a chosen lead or rival in a currency without a
- * rate into the build's. Called at the end of each deed's transaction, so that the deed then leaves nothing.
+ * Refuses (`no-rate`) a state in which a build could not be calculated: a chosen lead or rival in a currency without a
+ * rate into the build's. Called at the end of each action's transaction, so that the action then leaves nothing.
  */
-export async function assertReckonable(
+export async function assertCalculable(
   tx: Queryable,
   buildId: string,
   today: string,

@@ -101,7 +101,7 @@ export async function readBuild(
 type ChoiceRow = typeof choices.$inferSelect
 type EntryRow = typeof ledgerEntries.$inferSelect
 
-/** The last choices taken out, newest first. */
+/** The last choices removed, newest first. */
 function removedChoices(db: Database, buildId: string): Promise<ChoiceRow[]> {
   return db
     .select()
@@ -172,7 +172,7 @@ function emptyRolesOf(parts: readonly Part[]): Role[] {
 
 /** The report without what cannot be written as JSON: the ways are asked for apart, with their prices. */
 function fitViewOf({ findings, settled, ...rest }: FitReport): BuildView['fit'] {
-  const plain = ({ mends: _mends, ...finding }: FitReport['findings'][number]) => finding
+  const plain = ({ fixes: _mends, ...finding }: FitReport['findings'][number]) => finding
   return { ...rest, findings: findings.map(plain), settled: settled.map(plain) }
 }
 

@@ -29,7 +29,7 @@ export interface ChoiceContext {
   readonly library: ReadonlyMap<string, Part>
   readonly leads: readonly ValuedLead[]
   readonly shelfRows: readonly (typeof shelf.$inferSelect)[]
-  /** Titles of the leads of choices taken out. */
+  /** Titles of the leads of choices removed. */
   readonly leadTitles: ReadonlyMap<string, string>
   readonly today: string
   /** What a lead bears where several still to be paid make one order, by lead. */
@@ -169,7 +169,7 @@ function asPaid(
   }
 }
 
-/** A choice taken out is only named: its lead may no longer be convertible, and need not be. */
+/** A choice removed is only named: its lead may no longer be convertible, and need not be. */
 export function removedLabel(
   row: typeof choices.$inferSelect,
   { library, shelfRows, leadTitles }: ChoiceContext,

@@ -65,7 +65,7 @@ export interface BuildView {
     readonly others: readonly WeighedView[]
   }
   readonly workloads: readonly Workload[]
-  /** Undoable: choices taken out in this build, newest first. */
+  /** Undoable: choices removed in this build, newest first. */
   readonly removedChoices: readonly { readonly id: string; readonly label: string }[]
 }
 

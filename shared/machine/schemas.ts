@@ -37,7 +37,7 @@ export const carrySchema = object({
   months: finite().moreThan(0, 'how many months?').max(60).required(),
 })
 
-export const mendSchema = object({ key: text().required().max(400), way: wholeFrom(0).required() })
+export const fixSchema = object({ key: text().required().max(400), way: wholeFrom(0).required() })
 
 export const settledSchema = object({ key: text().required().max(400) })
 

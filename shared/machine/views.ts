@@ -2,7 +2,7 @@ import type { Scope } from '#core/ledger/receipt'
 import type { AssemblyStep } from '#core/machine/assembly/assemblySheet'
 import type { FitReport } from '#core/machine/fit/checkFit'
 import type { Finding } from '#core/machine/fit/finding'
-import type { MendRow } from '#core/machine/fit/mending'
+import type { FixRow } from '#core/machine/fit/fixes'
 import type { machinePlan } from '#core/machine/fit/plan'
 import type { PowerSheet } from '#core/machine/power/powerSheet'
 import type { CarryForward } from '#core/machine/upgrades/carryForward'
@@ -44,17 +44,17 @@ export interface ChoiceView {
 }
 
 /** A finding as it is shown; its ways are asked for apart. */
-export type FindingView = Omit<Finding, 'mends'>
+export type FindingView = Omit<Finding, 'fixes'>
 
 export interface FitView extends Omit<FitReport, 'findings' | 'settled'> {
   readonly findings: readonly FindingView[]
   readonly settled: readonly FindingView[]
 }
 
-/** What the place Machine shows beyond the build: ways to mend, power, room to grow, the plan, the sheet of assembly. */
+/** What the place Machine shows beyond the build: ways to fix, power, room to grow, the plan, the sheet of assembly. */
 export interface MachineView {
   /** By key of the finding. */
-  readonly ways: Readonly<Record<string, readonly MendRow[]>>
+  readonly ways: Readonly<Record<string, readonly FixRow[]>>
   /** Money at risk by key of the finding: what its parts cost, or the cheapest way. */
   readonly atRisk: Readonly<Record<string, number>>
   /** Cheapest sensible candidates of empty roles. */

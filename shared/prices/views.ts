@@ -183,7 +183,7 @@ export interface WorthView {
   readonly rows: readonly WorthRow[]
   readonly limits: readonly { readonly limit: number; readonly partId: string | null }[]
   readonly waitNotes: readonly WaitNoteView[]
-  /** What the targets are reckoned with besides the candidate. */
+  /** What the targets are calculated with besides the candidate. */
   readonly besides: string
 }
 

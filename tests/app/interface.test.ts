@@ -213,7 +213,7 @@ describe('the region of a picture', () => {
       'card',
     ])
   })
-  test('taking back many decisions is one deed for each kind', () => {
+  test('taking back many decisions is one action for each kind', () => {
     expect(groupDecisions([1, 2, 3], [null, 'keep', null])).toEqual([
       { decision: null, records: [1, 3] },
       { decision: 'keep', records: [2] },

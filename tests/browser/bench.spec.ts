@@ -96,13 +96,13 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await expect(working).toContainText('One more measurement would help most')
     await page.keyboard.press('Escape')
   })
-  await test.step('taken out of the count, and undone', async () => {
+  await test.step('removed of the count, and undone', async () => {
     await page.getByRole('button', { name: 'Runs', exact: true }).click()
     await page.getByLabel('which runs').selectOption('this machine')
     const row = page.locator('[data-run]', { hasText: '49.8' }).filter({ hasText: /this/ })
     await row.getByRole('button', { name: 'more' }).click()
     await expect(page.getByRole('button', { name: /open its log, 3,000 frames/ })).toBeVisible()
-    await row.getByRole('button', { name: 'take out' }).click()
+    await row.getByRole('button', { name: 'remove' }).click()
     await expect(row).toHaveCount(0)
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect(row).toHaveCount(1)

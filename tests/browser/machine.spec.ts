@@ -6,7 +6,7 @@ import { loadMarket } from './loadMarket'
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
 
-test('start from a donor, take a card, mend three findings; nothing stops, and the receipt has every part', async ({
+test('start from a donor, take a card, fix three findings; nothing stops, and the receipt has every part', async ({
   page,
   request,
 }) => {
@@ -65,35 +65,35 @@ test('start from a donor, take a card, mend three findings; nothing stops, and t
     await expect(open.locator('[data-finding="supply-peak"]')).toBeVisible()
   })
   const bought: string[] = []
-  await test.step('findings that stop are mended until none is left', async () => {
-    for (let mended = 0; mended < 8; mended += 1) {
+  await test.step('findings that stop are fixed until none is left', async () => {
+    for (let fixed = 0; fixed < 8; fixed += 1) {
       const stops = findings.filter({ has: page.locator('.tag', { hasText: 'stops' }) })
-      await expect(open.getByRole('button', { name: /mend it/ }).first()).toBeVisible()
+      await expect(open.getByRole('button', { name: /fix it/ }).first()).toBeVisible()
       const before = await stops.count()
       if (before === 0) break
       // parts in the place of others; the card stays
       const way = stops
         .first()
-        .getByRole('button', { name: /mend it/ })
+        .getByRole('button', { name: /fix it/ })
         .filter({ hasText: 'take it' })
         .first()
-      bought.push(...(await way.getAttribute('aria-label'))!.replace('mend it: ', '').split(' + '))
+      bought.push(...(await way.getAttribute('aria-label'))!.replace('fix it: ', '').split(' + '))
       await way.click()
       await expect.poll(() => stops.count()).toBeLessThan(before)
     }
     expect(bought.length).toBeGreaterThanOrEqual(2)
-    const hint = findings.filter({ has: page.getByRole('button', { name: /mend it/ }) }).first()
+    const hint = findings.filter({ has: page.getByRole('button', { name: /fix it/ }) }).first()
     if (bought.length < 3 && (await hint.count()) > 0) {
       const count = await findings.count()
       await hint
-        .getByRole('button', { name: /mend it/ })
+        .getByRole('button', { name: /fix it/ })
         .first()
         .click()
       await expect.poll(() => findings.count()).toBeLessThan(count)
     }
     await expect(findings.filter({ has: page.locator('.tag', { hasText: 'stops' }) })).toHaveCount(0)
   })
-  await test.step('the receipt has what the mending bought', async () => {
+  await test.step('the receipt has what the fixing bought', async () => {
     const view = (await (await request.get(`/api/builds/${id}`)).json()) as {
       receipt: { groups: { toBuy: { label: string; payNow: number }[] }; totals: { payNow: number } }
     }

@@ -186,7 +186,7 @@ for (const theme of ['daylight', 'lamp']) {
     ]) {
       await page.goto(path)
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
-      await expect(page.getByText('Reckoning…')).toHaveCount(0)
+      await expect(page.getByText('Calculating…')).toHaveCount(0)
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
       expect(
         violations.map(

@@ -61,7 +61,7 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     await expect(page.getByRole('heading', { name: 'Selling my Tarn 560 8GB graphics card' })).toBeVisible()
   })
 
-  await test.step('haggle: the counter-offer reckons the sheet anew', async () => {
+  await test.step('haggle: the counter-offer calculates the sheet anew', async () => {
     const sheet = page.getByLabel('haggle sheet')
     const opening = sheet.locator('[data-figure="opening"]')
     await expect(opening).toBeVisible()

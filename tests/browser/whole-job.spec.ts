@@ -118,7 +118,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
 
   await test.step('an empty database says what to do next; a library file opens', async () => {
     await page.goto('/')
-    await expect(page.getByText('Nothing on the counter yet')).toBeVisible()
+    await expect(page.getByText('No build yet')).toBeVisible()
     await page.getByLabel('Open a file…').setInputFiles(file('library.json', JSON.stringify(library)))
     await expect(page.getByText('library.json opened')).toBeVisible()
   })
@@ -128,7 +128,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('name', { exact: true }).fill('Attic racer')
     await page.getByLabel('budget').fill('400')
     await page.getByLabel('stretch').fill('300')
-    await page.getByRole('button', { name: 'Put it on the counter' }).click()
+    await page.getByRole('button', { name: 'Create the build' }).click()
     await expect(page.getByText('the stretch must not be below the budget')).toBeVisible()
     await page.reload()
     await expect(page.getByLabel('name', { exact: true })).toHaveValue('Attic racer')
@@ -136,7 +136,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByRole('button', { name: 'target', exact: true }).click()
     await page.getByLabel('resolution of target 1').selectOption('1440p')
     await page.getByRole('checkbox', { name: 'system licence' }).check()
-    await page.getByRole('button', { name: 'Put it on the counter' }).click()
+    await page.getByRole('button', { name: 'Create the build' }).click()
     await expect(page).toHaveURL(/\/b\/attic-racer-.*\/prices/)
   })
 
@@ -199,7 +199,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByRole('button', { name: 'Add the lead' }).click()
     await expect(page.getByRole('heading', { name: /Orrel 9 <img/ })).toBeVisible() // text, not markup
     await page.getByRole('button', { name: 'Put into the build' }).click()
-    await expect(page.getByRole('button', { name: 'Take out' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Remove' })).toBeVisible()
 
     await page.keyboard.press('n')
     await page.getByLabel('title', { exact: true }).fill('Plank A, new')
@@ -224,13 +224,13 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
       .toBe(Math.round(100 * (before + 102.83)))
   })
 
-  await test.step('5 · machine: the wrong socket is found, mended by another board, the receipt unrolls', async () => {
+  await test.step('5 · machine: the wrong socket is found, fixed by another board, the receipt unrolls', async () => {
     await place(page, 'Machine')
     await expect(page.locator('[data-finding="cpu-socket"]')).toContainText('socket Q-1 against Q-2')
     await page.getByRole('button', { name: 'What is chosen' }).click()
     await page
       .getByRole('row', { name: /Plank A/ })
-      .getByRole('button', { name: 'take out' })
+      .getByRole('button', { name: 'remove' })
       .click()
     await page.getByRole('button', { name: 'Still open' }).click()
     await expect(page.locator('[data-finding="cpu-socket"]')).toHaveCount(0)
@@ -381,12 +381,12 @@ test('a brief moved into a currency nobody has a rate for is refused, and the bu
 test('the receipt follows a choice at once', async ({ page, request }) => {
   await page.goto(`/b/${await someBuild(request)}/machine?mode=chosen`)
   const strip = figure(page, 'payNow')
-  await expect(page.getByRole('button', { name: 'take out' }).first()).toBeVisible()
+  await expect(page.getByRole('button', { name: 'remove' }).first()).toBeVisible()
   await expect(strip).toHaveText('150.00')
   const milliseconds = await page.evaluate(async () => {
     const figure = document.querySelector('[data-figure="payNow"]')!
     const button = [...document.querySelectorAll('button')].find(
-      (each) => each.textContent.trim() === 'take out',
+      (each) => each.textContent.trim() === 'remove',
     )!
     let answered = 0
     const plainFetch = window.fetch

@@ -230,7 +230,7 @@ describe('what the bench says', () => {
     expect(estimate!.limitShift!.because[0]).toContain('upscaling “quality” switched on')
     expect(estimate!.graphicsShare).toBeLessThan(estimate!.limitShift!.before)
   })
-  test('other work: estimated from references, taken out and brought back', async () => {
+  test('other work: estimated from references, removed and brought back', async () => {
     await addTask(
       database.db,
       workTaskSchema.validateSync({

@@ -175,7 +175,7 @@ describe('orders, trips and rebates', () => {
         }),
       )
     const { receipt } = await buildView(place.db, place.build, today)
-    // singly each pays 9.00 shipping; together 75.00 ships free: 75.00 · 1.13 = 84.75
+    // separately each pays 9.00 shipping; together 75.00 ships free: 75.00 · 1.13 = 84.75
     expect(receipt.totals.payNow).toBe(8475)
     expect(receipt.groups.toBuy.reduce((sum, line) => sum + line.payNow, 0)).toBe(8475)
     expect((await ledgerView(place.db, place.build, today)).orders[0]).toMatchObject({

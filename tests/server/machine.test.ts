@@ -97,7 +97,7 @@ afterEach(() => {
   rmSync(folder, { recursive: true, force: true })
 })
 
-describe('mending', () => {
+describe('fixing', () => {
   test('a donor is taken apart; a way puts its part on the receipt and the finding is gone', async () => {
     for (const id of ['meridon-desk-20-tower', 'murrowdun-tarn-560-8-gb', 'barrowcase-barrow-four-white'])
       await hunt(id)
@@ -230,7 +230,7 @@ test('parts go out as a library file of one role, a donor’s own parts with it,
   expect(await importLibrary(database.db, file)).toEqual({ added: 0, alreadyThere: file.parts.length })
 })
 
-test('a card that moves on is reckoned in both machines', async () => {
+test('a card that moves on is calculated in both machines', async () => {
   for (const id of ['kaldric-sallowfen-4360', 'murrowdun-tarn-620-8-gb']) await hunt(id)
   const carry = await carryView(
     database.db,

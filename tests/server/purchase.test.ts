@@ -116,7 +116,7 @@ beforeAll(async () => {
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 describe('the haggle sheet of a lead', () => {
-  test('is held against the street, then against a better lead; a counter-offer reckons it anew', async () => {
+  test('is held against the street, then against a better lead; a counter-offer calculates it anew', async () => {
     const id = await createLead(database.db, lead('150.00'))
     const first = await haggleView(database.db, build, id, today)
     expect(first).toMatchObject({

@@ -308,7 +308,7 @@ describe('rivals', () => {
     })
     expect(await importRivals(database.db, csv)).toMatchObject({ added: 0, alreadyThere: 1 })
   })
-  test('taken out and brought back; one that names no part of the library is refused whole', async () => {
+  test('removed and brought back; one that names no part of the library is refused whole', async () => {
     const { id } = await createRival(database.db, prebuilt())
     await setRivals(database.db, build, [id], today)
     await setRivalDeleted(database.db, id, today)
@@ -445,7 +445,7 @@ describe('editions', () => {
     expect(html).toContain('quiet and tested')
     expect(editionMarkdown(content)).toContain('\\<script\\>')
   })
-  test('another’s edition is re-priced in my currency, and what cannot be found is named', async () => {
+  test('someone else’s edition is re-priced in my currency, and what cannot be found is named', async () => {
     await freezeEdition(database.db, build, 'mine', today)
     const file = JSON.parse(
       JSON.stringify(

@@ -365,7 +365,7 @@ describe('a build', () => {
     expect(buildMarkdown(a)).toContain('| Murrowdun Tarn 640 8 GB | core machine | Pantry | 158.19 |')
   })
 
-  test('a brief is saved whole or not at all, a build put away and brought back', async () => {
+  test('a brief is saved whole or not at all, a build archive and brought back', async () => {
     const id = await createBuild(database.db, brief, today)
     await expect(
       saveBrief(

@@ -36,5 +36,5 @@ useHead({ title: () => (build.view ? `${build.view.name} · Tarvin` : 'Tarvin') 
     </div>
     <ReceiptStrip :open="pinned" @toggle="slipOpen = !slipOpen" />
   </div>
-  <p v-else class="p-8 text-soft" role="status">Laying things out…</p>
+  <p v-else class="p-8 text-soft" role="status">Loading…</p>
 </template>

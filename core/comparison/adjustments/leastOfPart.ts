@@ -6,7 +6,7 @@ import { faultCostOf } from './rules/faults'
 import { valueLeftOf } from './rules/valueLeft'
 
 /**
- * The least that a part adds to the like-for-like cost of any machine it is in: what it enters at, its own fault cost, less
+ * The least that a part adds to the like-for-like cost of any machine it is in: what it enters at, its expected repairs, less
  * what is left of it, and its energy at the best efficiency a supply has. Steps that are switched off count nothing.
  * Rounded down, so that a sum over parts never exceeds the whole. What a search may bound by.
  */

@@ -12,7 +12,7 @@ export interface LikeForLikeStep {
   readonly from: StepSource
   readonly isOff: boolean
   /** What it would be without the builder's own figure; null where there is none. */
-  readonly reckoned: number | null
+  readonly calculated: number | null
 }
 
 export interface LikeForLike {
@@ -26,25 +26,25 @@ export interface LikeForLike {
 /**
  * Like-for-like cost of a machine, `calculations.md` 11: every step of the registry, the same for each machine. The
  * steps add up to the total exactly; one that is switched off counts nothing and comes back as it was; the builder's
- * own figure takes the place of what was reckoned, also where nothing was.
+ * own figure takes the place of what was calculated, also where nothing was.
  */
 export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): LikeForLike {
   const own = terms.edits[machine.id] ?? {}
   const steps = likeForLikeSteps.flatMap((rule): LikeForLikeStep[] => {
-    const reckoned = rule.amount(machine, terms)
+    const calculated = rule.amount(machine, terms)
     const edited = own[rule.id]
-    if (reckoned === null && edited === undefined) return []
+    if (calculated === null && edited === undefined) return []
     const isOff = terms.off.includes(rule.id)
-    const amount = edited ?? reckoned!.amount
+    const amount = edited ?? calculated!.amount
     return [
       {
         id: rule.id,
         label: rule.label,
         amount: isOff ? 0 : amount,
         isOff,
-        reckoned: edited === undefined ? null : (reckoned?.amount ?? 0),
-        why: edited === undefined ? reckoned!.why : 'your own figure',
-        from: edited === undefined ? reckoned!.from : 'own',
+        calculated: edited === undefined ? null : (calculated?.amount ?? 0),
+        why: edited === undefined ? calculated!.why : 'your own figure',
+        from: edited === undefined ? calculated!.from : 'own',
       },
     ]
   })

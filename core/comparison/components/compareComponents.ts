@@ -7,7 +7,7 @@ export interface ComponentLine {
   readonly name: string
   readonly own: string
   readonly other: string
-  /** From the own machine's side. *Not stated*: the other is reckoned as the cheapest plausible part. */
+  /** From the own machine's side. *Not stated*: the other is calculated as the cheapest plausible part. */
   readonly standing: 'better' | 'level' | 'worse' | 'not stated' | 'not there'
   /** The figure that decides. */
   readonly figure: string
@@ -52,7 +52,8 @@ export function compareComponents(
     const base = { role, name: roleNames[role], own: a?.label ?? 'none', other: b?.label ?? 'none' }
     if (!a || !b) return [{ ...base, standing: 'not there', figure: a ? 'only here' : 'only there' }]
     const decided = decide(role, a, b)
-    if (b.state === 'missing') return [{ ...base, standing: 'not stated', figure: `reckoned as ${b.label}` }]
+    if (b.state === 'missing')
+      return [{ ...base, standing: 'not stated', figure: `calculated as ${b.label}` }]
     return [{ ...base, ...decided }]
   })
 }

@@ -54,7 +54,7 @@ const trickyRules: Readonly<Record<string, readonly string[]>> = {
 
 /**
  * The steps for this very machine, in order: what to try outside the case, slots for the modules, plugs, leads, headers.
- * Steps for what is not there are left out. Findings mended by hand stand with the step at which it is done.
+ * Steps for what is not there are left out. Findings fixed by hand stand with the step at which it is done.
  */
 export function assemblySheet(parts: readonly Part[], findings: readonly Finding[]): AssemblyStep[] {
   const all = (role: Role) => parts.filter((part) => part.role === role)
@@ -169,7 +169,7 @@ export function assemblySheet(parts: readonly Part[], findings: readonly Finding
 }
 
 function handiwork(finding: Finding): string {
-  const by = finding.mends.find((mend) => mend.action.kind === 'by-hand')
+  const by = finding.fixes.find((fix) => fix.action.kind === 'by-hand')
   return by && by.handiwork !== 'none' ? ` By hand: ${by.what} (${by.handiwork})` : ''
 }
 

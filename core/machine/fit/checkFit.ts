@@ -10,7 +10,7 @@ export interface FitReport {
   readonly cannotCheck: readonly CannotCheck[]
   /** Rules that had all their parts and facts, and found nothing. */
   readonly passed: readonly { readonly ruleId: string; readonly question: string }[]
-  /** Findings mended by hand. */
+  /** Findings fixed by hand. */
   readonly settled: readonly Finding[]
 }
 
@@ -64,10 +64,10 @@ function unknownFacts({ reads }: FitRule, machine: MachineRead) {
 
 function findingsOf(rule: FitRule, machine: MachineRead): Finding[] {
   const findings = new Map<string, Finding>()
-  for (const { what, why, mends, severity = rule.severity } of rule.check(machine)) {
+  for (const { what, why, fixes, severity = rule.severity } of rule.check(machine)) {
     const key = `${rule.id}:${why.map((fact) => `${fact.partId}.${fact.fact}`).join(':')}`
     // two parts of a kind clash once
-    if (!findings.has(key)) findings.set(key, { key, ruleId: rule.id, severity, what, why, mends })
+    if (!findings.has(key)) findings.set(key, { key, ruleId: rule.id, severity, what, why, fixes })
   }
   return [...findings.values()]
 }

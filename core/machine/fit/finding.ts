@@ -6,6 +6,14 @@ import type { Need, Part, PartFacts, Role } from '../../parts/part'
 export const severities = ['stops', 'needs', 'costs', 'hints'] as const
 export type Severity = (typeof severities)[number]
 
+/** How a finding is called on screen. */
+export const severityNames: Readonly<Record<Severity, string>> = {
+  stops: 'won’t work',
+  needs: 'needs a fix',
+  costs: 'costs you',
+  hints: 'note',
+}
+
 /** One fact of one part, or of the brief, as a finding cites it. */
 export interface CitedFact {
   /** `brief` where the brief says it. */
@@ -16,24 +24,24 @@ export interface CitedFact {
   readonly value: string
 }
 
-/** What mending does to the machine. A part that `fits` is looked for in the library. */
-export type MendAction =
+/** What fixing does to the machine. A part that `fits` is looked for in the library. */
+export type FixAction =
   | { readonly kind: 'replace'; readonly role: Role; fits(part: Part): boolean }
   | { readonly kind: 'add'; readonly role: Role; fits(part: Part): boolean }
   | { readonly kind: 'remove'; readonly partId: string }
   /** Handiwork: nothing is bought, and the builder says that it is done. */
   | { readonly kind: 'by-hand' }
 
-/** A way to mend a finding. */
-export interface Mend {
+/** A way to fix a finding. */
+export interface Fix {
   readonly what: string
-  /** What it leaves open, in words; empty where it mends all. */
+  /** What it leaves open, in words; empty where it fixes all. */
   readonly leavesOpen: string
   /** What is to be done by hand; empty: no more than fitting it. */
   readonly handiwork: string
   /** What it may carry, W; null where that is no question. */
   readonly limitW: number | null
-  readonly action: MendAction
+  readonly action: FixAction
 }
 
 /** A clash between two facts. */
@@ -44,7 +52,7 @@ export interface Finding {
   readonly severity: Severity
   readonly what: string
   readonly why: readonly [CitedFact, CitedFact]
-  readonly mends: readonly Mend[]
+  readonly fixes: readonly Fix[]
 }
 
 /** A rule that could not be asked, since a fact is not known. Never silence. */
@@ -55,7 +63,7 @@ export interface CannotCheck {
   readonly unknown: readonly CitedFact[]
 }
 
-/** What the rules want to know of the brief. */
+/** What the rules need to know of the brief. */
 export interface FitBrief {
   /** What draws how much where a part does not say. */
   readonly power: PowerAssumptions
@@ -80,7 +88,7 @@ export interface FitBrief {
 export interface FitMachine {
   readonly parts: readonly Part[]
   readonly brief?: Partial<FitBrief>
-  /** Keys of findings mended by hand. */
+  /** Keys of findings fixed by hand. */
   readonly settled?: ReadonlySet<string>
 }
 

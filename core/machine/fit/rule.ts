@@ -2,7 +2,7 @@ import { factKinds, factText } from '../../parts/facts'
 import { partLabel, type Part, type PartFacts, type Role } from '../../parts/part'
 import { powerDefaults } from '../../assumptions/groups/power'
 import { defaultSupplyRule } from '../power/supplySize'
-import type { CitedFact, FactsRead, FitBrief, Mend, Severity } from './finding'
+import type { CitedFact, FactsRead, FitBrief, Fix, Severity } from './finding'
 
 export const fitAreas = [
   'platform',
@@ -17,7 +17,7 @@ export const fitAreas = [
 export type FitArea = (typeof fitAreas)[number]
 
 /**
- * A rule of the fit check, as one declarative unit: which facts it must know, what clashes, and what mends it. The
+ * A rule of the fit check, as one declarative unit: which facts it must know, what clashes, and what fixes it. The
  * engine in `checkFit.ts` finds the parts, turns unknown facts into "cannot check" and builds the findings. To add a
  * rule: one file in `rules/` that exports one of these, one line in `rules.ts`, three rows in its test.
  */
@@ -38,7 +38,7 @@ export interface FitRule {
 export interface Clash {
   readonly what: string
   readonly why: readonly [CitedFact, CitedFact]
-  readonly mends: readonly Mend[]
+  readonly fixes: readonly Fix[]
   /** Where it is graver or lighter than the rule's own. */
   readonly severity?: Severity
 }
@@ -48,7 +48,7 @@ export interface MachineRead {
   readonly parts: readonly Part[]
   readonly brief: FitBrief
   all(role: Role): readonly Part[]
-  /** Extras that mend or cover something, such as a shield. */
+  /** Extras that fix or cover something, such as a shield. */
   extra(isIt: (facts: PartFacts) => boolean): Part | undefined
 }
 
@@ -109,28 +109,24 @@ export function citeBrief(fact: string, value: string): CitedFact {
   return { partId: 'brief', role: 'brief', part: 'the brief', fact, value }
 }
 
-interface MendDetails {
+interface FixDetails {
   readonly leavesOpen?: string
   readonly handiwork?: string
   readonly limitW?: number
 }
 
-const mend = (
+const fix = (
   what: string,
-  action: Mend['action'],
-  { leavesOpen = '', handiwork = '', limitW }: MendDetails = {},
-): Mend => ({ what, leavesOpen, handiwork, limitW: limitW ?? null, action })
+  action: Fix['action'],
+  { leavesOpen = '', handiwork = '', limitW }: FixDetails = {},
+): Fix => ({ what, leavesOpen, handiwork, limitW: limitW ?? null, action })
 /** Another part in the place of those of its role. */
-export const replace = (
-  role: Role,
-  what: string,
-  fits: (part: Part) => boolean,
-  details?: MendDetails,
-): Mend => mend(what, { kind: 'replace', role, fits }, details)
+export const replace = (role: Role, what: string, fits: (part: Part) => boolean, details?: FixDetails): Fix =>
+  fix(what, { kind: 'replace', role, fits }, details)
 /** A part more. */
-export const add = (role: Role, what: string, fits: (part: Part) => boolean, details?: MendDetails): Mend =>
-  mend(what, { kind: 'add', role, fits }, details)
-export const remove = (part: Part, what: string, details?: MendDetails): Mend =>
-  mend(what, { kind: 'remove', partId: part.id }, details)
-export const byHand = (what: string, handiwork: string, details?: MendDetails): Mend =>
-  mend(what, { kind: 'by-hand' }, { ...details, handiwork })
+export const add = (role: Role, what: string, fits: (part: Part) => boolean, details?: FixDetails): Fix =>
+  fix(what, { kind: 'add', role, fits }, details)
+export const remove = (part: Part, what: string, details?: FixDetails): Fix =>
+  fix(what, { kind: 'remove', partId: part.id }, details)
+export const byHand = (what: string, handiwork: string, details?: FixDetails): Fix =>
+  fix(what, { kind: 'by-hand' }, { ...details, handiwork })

@@ -40,7 +40,7 @@ export function heatFactor(roomC: number): number {
   return Math.max(0.2, 1 - 0.015 * (roomC - 25))
 }
 
-/** Watts a case's fans carry out: the bench's assumption of 160 W a fan at 25 °C with 12 °C of warming inside. */
+/** Watts a case's fans carry out: an assumption of 160 W a fan at 25 °C with 12 °C of warming inside. */
 export function airflowW(fans: number, roomC: number): number {
   return fans * 160 * heatFactor(roomC)
 }

@@ -20,7 +20,7 @@ export function supplyRuleText(rule: SupplyRule, power: PowerAssumptions = power
   if (rule.kind === 'factor') return `${rule.factor} × the sustained draw`
   if (rule.kind === 'twice') return 'twice the sustained draw'
   if (rule.kind === 'minimum') return `${rule.watts} W at least`
-  return `what the card’s maker asks for, else ${power.supplyFactor} × the sustained draw`
+  return `the card maker’s recommendation, else ${power.supplyFactor} × the sustained draw`
 }
 
 /** What a supply is still rated for at its age, W: by default 2 % a year off after its fifth year. */

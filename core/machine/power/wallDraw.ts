@@ -1,6 +1,6 @@
 import type { PartFacts } from '../../parts/part'
 
-/** Efficiency at the label's published load shares (20, 50 and 100 %), by 80 PLUS label; without one, the bench's assumption. */
+/** Efficiency at the label's published load shares (20, 50 and 100 %), by 80 PLUS label; without one, an assumption. */
 export const efficiencyPoints: Readonly<
   Record<NonNullable<PartFacts['efficiency']>, readonly (readonly [share: number, efficiency: number])[]>
 > = {
@@ -42,7 +42,7 @@ export const bestEfficiency = Math.max(
 )
 
 /**
- * What is drawn from the wall, W: DC over the efficiency at that share of the rating, linear between the label's
+ * What is drawn wall power, W: DC over the efficiency at that share of the rating, linear between the label's
  * points; below the lowest point the loss in watts stays that point's, above the highest its efficiency.
  *
  * @example 300 W DC of a 600 W gold supply: half load, 300 / 0.9 = 333.3 W

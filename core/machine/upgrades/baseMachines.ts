@@ -2,7 +2,7 @@ import { powerDefaults, type PowerAssumptions } from '../../assumptions/groups/p
 import type { Part } from '../../parts/part'
 import type { CapOption } from './capSplit'
 
-/** A part at what it costs today: street price or bought new, by the house rules. Minor units. */
+/** A part at what it costs today: street price or bought new, by your rules. Minor units. */
 export interface PricedPart {
   readonly part: Part
   readonly price: number

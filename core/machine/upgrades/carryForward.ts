@@ -11,7 +11,7 @@ export interface CarryForward {
 }
 
 /**
- * A part that moves to the next machine is reckoned forward: frames gained now and after the move, its value then.
+ * A part that moves to the next machine is calculated forward: frames gained now and after the move, its value then.
  * Waiting is better where the frames gained now are worth less than what waiting saves.
  *
  * @param percentPer30Days the trend of its street price; 0 where none is declared

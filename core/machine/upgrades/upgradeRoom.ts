@@ -29,7 +29,7 @@ export interface UpgradeRoom {
     readonly gain: number
     readonly flash: boolean | null
   }[]
-  /** Watts the supply has over what the house wants. */
+  /** Watts the supply has over what your rule asks for. */
   readonly wattsFree: number | null
   /** The cheapest upgrade that brings a tenth or more. */
   readonly first: { readonly what: string; readonly cost: number } | null
@@ -39,7 +39,7 @@ export interface UpgradeTerms {
   readonly rule: SupplyRule
   readonly year: number
   readonly power?: PowerAssumptions
-  /** Share of the street price that a part taken out brings. Default: `resale.replacedShare`. */
+  /** Share of the street price that a part removed brings. Default: `resale.replacedShare`. */
   readonly sold?: number
 }
 

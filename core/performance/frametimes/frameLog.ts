@@ -1,7 +1,7 @@
 import { pauseMs } from './frameTimes'
 import { stutterIndexes } from './stutters'
 
-/** A log made ready to be looked at: pauses taken out and marked, and when each frame ended. Times in ms. */
+/** A log made ready to be looked at: pauses removed and marked, and when each frame ended. Times in ms. */
 export interface FrameLog {
   readonly times: Float64Array
   /** End of each frame since the first began, pauses left out. */

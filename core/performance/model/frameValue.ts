@@ -8,7 +8,7 @@ export interface ValuedMachine {
 }
 
 export interface ValueStep extends ValuedMachine {
-  /** Money for one frame a second, minor units. */
+  /** Money cost per frame a second, minor units. */
   readonly perFrame: number
   /** From the tread below: money added, frames gained, money for each frame gained; null on the first. */
   readonly added: { readonly money: number; readonly frames: number; readonly perFrame: number } | null

@@ -14,7 +14,7 @@ export interface WorkTask {
   readonly mostThreads: number
 }
 
-/** How it felt; recorded as such, never reckoned with. */
+/** How it felt; recorded as such, never calculated with. */
 export const feelings = ['fluent', 'bearable', 'poor'] as const
 export type Feeling = (typeof feelings)[number]
 

@@ -102,7 +102,7 @@ function power({ runs, supply, estimatedWallW }: LivingFacts): LivingVerdict {
       words: `${most} W at the wall${against}; the supply’s rating is not known`,
     }
   const share = (most * supply.efficiency) / supply.nowW
-  const words = `${most} W at the wall${against}: ${Math.round(share * 100)} % of what the supply still gives`
+  const words = `${most} W at the wall${against}: ${Math.round(share * 100)} % of what the supply is still rated for`
   return { topic: 'power', verdict: share > 0.9 ? 'bad' : share > 0.75 ? 'watch' : 'well', words }
 }
 

@@ -1,3 +1,4 @@
+import { markQuantiles } from './marks'
 import { convertAmount, noRate, rateTable, type ExchangeRate } from '../../money/rates'
 import { roundHalfAway } from '../../money/decimal'
 import { CoreError } from '../../errors/coreError'
@@ -41,7 +42,7 @@ export interface StreetPrice {
   readonly perDay: number
   /** Manners with three or more comps. */
   readonly byManner: readonly { readonly manner: Manner; readonly count: number; readonly typical: number }[]
-  /** The comps as `patience.ts` wants them. */
+  /** The comps as `patience.ts` needs them. */
   readonly flow: PriceFlow
 }
 
@@ -276,9 +277,9 @@ function readComps(
       count === 0
         ? null
         : {
-            patient: roundHalfAway(at(0.2)),
+            patient: roundHalfAway(at(markQuantiles.patient)),
             typical: roundHalfAway(typical),
-            hurried: roundHalfAway(at(0.8)),
+            hurried: roundHalfAway(at(markQuantiles.hurried)),
           },
     interval: count === 0 ? null : { low: roundHalfAway(low), high: roundHalfAway(high) },
     effectiveCount,

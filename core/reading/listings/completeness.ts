@@ -1,15 +1,15 @@
 import type { Role } from '../../parts/part'
 
-/** What is known of one thing a buyer wants to know: said, read from silence or other words, not said, or said both ways. */
+/** What is known of one thing a buyer asks: said, read from silence or other words, not said, or said both ways. */
 export const factStates = ['stated', 'deduced', 'missing', 'contradictory'] as const
 export type FactState = (typeof factStates)[number]
 export type Answer = 'yes' | 'no'
 
 /**
- * One thing a buyer wants to know of a part. `lost`: share of its street price that it is worth less where the answer
+ * One thing a buyer asks of a part. `lost`: share of its street price that it is worth less where the answer
  * is no; `faultFactor`: what a no does to the probability of a fault. `silenceLoses`: whether a no is plausible where
  * the listing says nothing; most things that a listing leaves out are as they are in the comps, whose titles do not
- * say it either. All are defaults of the bench.
+ * say it either. All are defaults.
  */
 export interface Wanted {
   readonly key: string

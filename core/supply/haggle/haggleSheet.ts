@@ -2,7 +2,7 @@ import { resaleDefaults } from '../../assumptions/groups/resale'
 import { highestPriceWithin } from './highestPriceWithin'
 import { customaryStep, roundDownCustomary } from './customaryStep'
 
-/** What a haggle sheet is reckoned from. Amounts in minor units of the lead's currency. */
+/** What a haggle sheet is calculated from. Amounts in minor units of the lead's currency. */
 export interface HaggleInput {
   readonly ask: number
   readonly unit: number

@@ -21,7 +21,7 @@ export interface SameListing {
   readonly id: string
   readonly earlierId: string
   readonly kind: 'double' | 'listed-again'
-  /** Ask now less the earlier ask, minor units; null where the currencies differ. */
+  /** Check now less the earlier ask, minor units; null where the currencies differ. */
   readonly change: number | null
 }
 

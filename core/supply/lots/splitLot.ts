@@ -33,7 +33,7 @@ export interface LotSplit {
   readonly effectiveTotal: Money
   /** Street prices of the kept things. */
   readonly boughtSinglyTotal: Money
-  /** Singly less effective; percent of singly, null where that is zero. */
+  /** Bought separately, less effective; percent of bought separately, null where that is zero. */
   readonly saving: { readonly amount: Money; readonly percent: number | null }
 }
 
@@ -53,8 +53,8 @@ export function splitLot(currency: Currency, landed: number, things: readonly Lo
     kept.map((thing) => thing.streetPrice),
   )
   const shareOf = new Map(kept.map((thing, index) => [thing, shares[index]!]))
-  const singly = kept.reduce((sum, thing) => sum + thing.streetPrice, 0)
-  const saved = singly - effectiveTotal
+  const separately = kept.reduce((sum, thing) => sum + thing.streetPrice, 0)
+  const saved = separately - effectiveTotal
   return {
     things: things.map((thing, index) => {
       const share = shareOf.get(thing)
@@ -65,8 +65,8 @@ export function splitLot(currency: Currency, landed: number, things: readonly Lo
       }
     }),
     effectiveTotal: money(effectiveTotal, currency),
-    boughtSinglyTotal: money(singly, currency),
-    saving: { amount: money(saved, currency), percent: singly === 0 ? null : (100 * saved) / singly },
+    boughtSinglyTotal: money(separately, currency),
+    saving: { amount: money(saved, currency), percent: separately === 0 ? null : (100 * saved) / separately },
   }
 }
 

@@ -9,7 +9,7 @@ export interface JoinedOrder {
   readonly shares: readonly number[]
   /** The same of what is expected; they add up to it exactly. */
   readonly expectedShares: readonly number[]
-  readonly singly: number
+  readonly separately: number
   /** What joining saves; below zero where a code may be used once only and shipping was free anyway. */
   readonly saved: number
   /** How much more brings free shipping; null where it is free already or never. */
@@ -37,7 +37,7 @@ export function joinedOrder(orders: readonly Order[]): JoinedOrder {
     extras: orders.flatMap((order) => order.extras),
   }
   const landed = landedCost(joint)
-  const singly = orders.reduce((sum, order) => sum + landedCost(order).payNow.amount, 0)
+  const separately = orders.reduce((sum, order) => sum + landedCost(order).payNow.amount, 0)
   const weights = orders.map((order) =>
     order.items.reduce((sum, item) => sum + item.price * item.quantity, 0),
   )
@@ -46,8 +46,8 @@ export function joinedOrder(orders: readonly Order[]): JoinedOrder {
     landed,
     shares,
     expectedShares: expectedShares(orders, landed, shares),
-    singly,
-    saved: singly - landed.payNow.amount,
+    separately,
+    saved: separately - landed.payNow.amount,
     freeShippingGap: gapOf(joint, landed),
   }
 }

@@ -1,7 +1,7 @@
 import { riskDefaults } from '../../assumptions/groups/risk'
 import { daysBetween, type CalendarDate } from '../../time/calendarDate'
 
-/** Days after which a seller who was asked counts as silent, where the house rules say nothing else. */
+/** Days after which a seller who was asked counts as silent, where the rules say nothing else. */
 export const defaultAnswerDays = riskDefaults.answerDays
 
 /**

@@ -18,7 +18,7 @@ export const builds = sqliteTable('builds', {
   /** For the builder alone; and what a buyer may read. */
   privateNote: text().notNull().default(''),
   saleText: text().notNull().default(''),
-  /** Keys of findings mended by hand. */
+  /** Keys of findings fixed by hand. */
   settled: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
   /** The build this one is a variant of, and the choices of that one that it does without. */
   variantOf: text(),

@@ -20,7 +20,7 @@ export const trips = sqliteTable('trips', {
   deletedAt: deletedAt(),
 })
 
-/** Money and hours of a build. Nothing is ever changed or taken out: a correction is an entry. */
+/** Money and hours of a build. Nothing is ever changed or removed: a correction is an entry. */
 export const ledgerEntries = sqliteTable(
   'ledger_entries',
   {

@@ -35,7 +35,7 @@ export const imports = sqliteTable('imports', {
   rejected: integer().notNull(),
 })
 
-/** A source's address that is asked again and again. */
+/** A source's address that is checked on a schedule. */
 export const connectors = sqliteTable('connectors', {
   id: id(),
   sourceId: text()

@@ -101,7 +101,7 @@ function coreTotals({ receipt }: UnweighedBuild): BuildView['receipt']['totals']
 /** Why a build has no whole cost or no frames, in words; null where it has both. */
 function lacks({ parts, emptyRoles, receipt }: UnweighedBuild): string | null {
   const { missing } = frameMachineOf(parts)
-  if (missing.length > 0) return `it wants ${missing.join(' and ')}`
+  if (missing.length > 0) return `still missing: ${missing.join(' and ')}`
   if (emptyRoles.length > 0) return `no ${emptyRoles.map((role) => roleNames[role]).join(', no ')} yet`
   return receipt.totals.unknownStreet > 0
     ? `${receipt.totals.unknownStreet} of its things have no street price`

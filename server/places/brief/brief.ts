@@ -1,7 +1,7 @@
 import { findBuild } from '#server/context/findBuild'
 import { and, eq, isNull } from 'drizzle-orm'
 import { toDecimal } from '#core/money/decimal'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import type { Database } from '#server/db/client'
 import { targets } from '#server/db/schema/brief'
 import { builds } from '#server/db/schema/builds'
@@ -24,7 +24,7 @@ export async function saveBrief(
     if (rowsAffected === 0) throw new NotFoundError(`there is no build "${buildId}"`)
     await tx.delete(targets).where(eq(targets.buildId, buildId))
     await replaceTargets(tx, buildId, brief)
-    await assertReckonable(tx, buildId, today, 'currency')
+    await assertCalculable(tx, buildId, today, 'currency')
   })
 }
 

@@ -17,7 +17,7 @@ import { briefOf } from '../brief/brief'
 import { insertBuild } from './builds'
 import { insertChoice } from '../machine/choices'
 import { choiceRowsOf } from '#server/context/choicesOf'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import { leadInput } from '../leads/leads'
 import { insertLibrary } from '../parts/importLibrary'
 import { rivalInput } from '../rivals/rivalRow'
@@ -160,7 +160,7 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
     }
     await importPurchases(tx, id, file, choiceIds, (leadId) => localLead(tx, file, leadId), today)
     for (const rivalId of new Set(file.rivals)) await tx.insert(buildRivals).values({ buildId: id, rivalId })
-    await assertReckonable(tx, id, today, 'library.rates')
+    await assertCalculable(tx, id, today, 'library.rates')
     return id
   })
   marketChanged(db)

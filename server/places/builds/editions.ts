@@ -11,7 +11,7 @@ import type { Database } from '#server/db/client'
 import { builds, editions } from '#server/db/schema/builds'
 import { choices } from '#server/db/schema/machine'
 import { NotFoundError } from '#server/errors/notFoundError'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import { insertBuild } from './builds'
 import { buildView } from './buildView'
 import { newId } from '#server/db/ids'
@@ -241,7 +241,7 @@ export async function openEdition(
         reason: (line.reason ?? '').slice(0, 300),
       })
     }
-    await assertReckonable(tx, id, today, 'currency')
+    await assertCalculable(tx, id, today, 'currency')
     return id
   })
   return {

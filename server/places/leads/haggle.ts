@@ -22,7 +22,7 @@ import { useMarket, type Market } from '#server/context/market'
 import { buildView } from '../builds/buildView'
 import { findBuild } from '#server/context/findBuild'
 
-/** The haggle sheet of a lead for a build, with what was said so far. Reckoned anew from the seller's last word. */
+/** The haggle sheet of a lead for a build, with what was said so far. Calculated anew from the seller's last word. */
 export async function haggleView(
   db: Database,
   buildId: string,

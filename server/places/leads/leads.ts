@@ -8,10 +8,10 @@ import { choices } from '#server/db/schema/machine'
 import { codes, leads, leadThings, rebates } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
 import { sources } from '#server/db/schema/sources'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import { newId } from '#server/db/ids'
 
-/** Leads as forms and files state them: written down, changed, put away. */
+/** Leads as forms and files state them: written down, changed, archive. */
 
 /** Writes a lead with what is in it, its code and its rebate. Throws `unknown-part`, `unknown-source`. */
 export async function insertLead(tx: Queryable, id: string, input: LeadInput): Promise<void> {
@@ -108,7 +108,7 @@ export async function updateLead(db: Database, id: string, input: LeadInput, tod
       .select({ buildId: choices.buildId })
       .from(choices)
       .where(and(eq(choices.leadId, id), isNull(choices.deletedAt)))
-    for (const { buildId } of used) await assertReckonable(tx, buildId, today, 'currency')
+    for (const { buildId } of used) await assertCalculable(tx, buildId, today, 'currency')
   })
 }
 

@@ -23,7 +23,7 @@ export async function shelveLeftovers(
 ): Promise<void> {
   for (const [index, thing] of lead.things.entries()) {
     if (thing.plan !== 'resell') continue
-    // the split reckons all pieces of a thing together: odd cents go to the first
+    // the split calculates all pieces of a thing together: odd cents go to the first
     const basis = value.split.things[index]!.netResale.amount
     for (let piece = 0; piece < thing.quantity; piece += 1) {
       const cost = Math.floor(basis / thing.quantity) + (piece < basis % thing.quantity ? 1 : 0)

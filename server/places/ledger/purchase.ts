@@ -18,7 +18,7 @@ import { leads, leadThings, rebates } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
 import { sources } from '#server/db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import { changeChoice } from '../machine/choices'
 import { freezeForecasts } from '../bench/forecasts'
 import { buildView } from '../builds/buildView'
@@ -89,7 +89,7 @@ export async function payFor(
       today,
     )
     if (decidesFrames) await freezeForecasts(tx, view, day)
-    await assertReckonable(tx, build.id, today, 'amount')
+    await assertCalculable(tx, build.id, today, 'amount')
   })
   return build.id
 }
@@ -172,7 +172,7 @@ export async function noteArrival(
       returnState: input.verdict === 'faulty' ? 'to-send' : null,
       createdAt: today,
     })
-    await assertReckonable(tx, build.id, today, 'foundPartId')
+    await assertCalculable(tx, build.id, today, 'foundPartId')
   })
   return build.id
 }

@@ -2,7 +2,7 @@ import { findBuild } from '#server/context/findBuild'
 import { and, eq, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import type { Database, Queryable } from '#server/db/client'
 import { newId } from '#server/db/ids'
 import { builds } from '#server/db/schema/builds'
@@ -21,7 +21,7 @@ export async function addChoice(
 ): Promise<string> {
   return db.transaction(async (tx) => {
     const id = await insertChoice(tx, buildId, input)
-    await assertReckonable(tx, buildId, today, 'leadId')
+    await assertCalculable(tx, buildId, today, 'leadId')
     return id
   })
 }
@@ -111,7 +111,7 @@ export async function changeChoice(
   if (Object.keys(set).length > 0) {
     await db.transaction(async (tx) => {
       await tx.update(choices).set(set).where(eq(choices.id, choiceId))
-      await assertReckonable(tx, row.buildId, today, 'leadId')
+      await assertCalculable(tx, row.buildId, today, 'leadId')
     })
   }
   return row.buildId

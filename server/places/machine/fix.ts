@@ -3,12 +3,12 @@ import { eq, max } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
-import { waysToMend } from '#core/machine/fit/mending'
-import type { mendSchema, swapSchema } from '#shared/machine/schemas'
+import { waysToMend } from '#core/machine/fit/fixes'
+import type { fixSchema, swapSchema } from '#shared/machine/schemas'
 import type { Database, Queryable } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
 import { choices } from '#server/db/schema/machine'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import { buildView } from '../builds/buildView'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { newId } from '#server/db/ids'
@@ -20,11 +20,11 @@ async function openBuild(db: Database, buildId: string): Promise<BuildRow> {
   return build
 }
 
-/** Takes a way to mend a finding: what it buys becomes a hunt, what it replaces leaves the machine, handiwork is noted. */
+/** Takes a way to fix a finding: what it buys becomes a hunt, what it replaces leaves the machine, handiwork is noted. */
 export async function takeWay(
   db: Database,
   buildId: string,
-  { key, way }: InferType<typeof mendSchema>,
+  { key, way }: InferType<typeof fixSchema>,
   today: string,
 ): Promise<void> {
   const build = await openBuild(db, buildId)
@@ -39,7 +39,7 @@ export async function takeWay(
   const row = waysToMend(finding, machine, pricedLibrary(market, build, today), market.library).find(
     (each) => each.way === way,
   )
-  if (!row) throw new CoreError('no-way', 'this way no longer mends it', 'way')
+  if (!row) throw new CoreError('no-way', 'this way no longer fixes it', 'way')
   await db.transaction(async (tx) => {
     if (row.byHand.length > 0)
       await tx
@@ -47,12 +47,12 @@ export async function takeWay(
         .set({ settled: [...new Set([...build.settled, ...row.byHand])] })
         .where(eq(builds.id, buildId))
     for (const gone of row.replaces) await takeFromMachine(tx, build, view.choices, gone.id, today)
-    for (const part of row.parts) await hunt(tx, buildId, part.id, `mends: ${finding.what}`.slice(0, 300))
-    await assertReckonable(tx, buildId, today, 'key')
+    for (const part of row.parts) await hunt(tx, buildId, part.id, `fixes: ${finding.what}`.slice(0, 300))
+    await assertCalculable(tx, buildId, today, 'key')
   })
 }
 
-/** Takes back that a finding was mended by hand. */
+/** Takes back that a finding was fixed by hand. */
 export async function unsettle(db: Database, buildId: string, key: string): Promise<void> {
   const build = await openBuild(db, buildId)
   await db
@@ -77,11 +77,11 @@ export async function swap(
     if (out) await takeFromMachine(tx, build, view.choices, out, today)
     if (leadId) await insertNext(tx, buildId, { kind: 'lead', leadId })
     else await hunt(tx, buildId, partId, 'a step up')
-    await assertReckonable(tx, buildId, today, 'leadId')
+    await assertCalculable(tx, buildId, today, 'leadId')
   })
 }
 
-/** A choice of that part alone is taken out while nothing is paid; else the part is left out of the machine and stays with the builder. A donor's own part gives way by itself. */
+/** A choice of that part alone is removed while nothing is paid; else the part is left out of the machine and stays with the builder. A donor's own part gives way by itself. */
 async function takeFromMachine(
   tx: Queryable,
   build: BuildRow,

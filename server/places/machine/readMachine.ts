@@ -1,7 +1,7 @@
 import { findBuild } from '#server/context/findBuild'
 import { assemblySheet } from '#core/machine/assembly/assemblySheet'
 import { checkFit } from '#core/machine/fit/checkFit'
-import { waysToMend } from '#core/machine/fit/mending'
+import { waysToMend } from '#core/machine/fit/fixes'
 import { machinePlan } from '#core/machine/fit/plan'
 import { partLabel, type Role } from '#core/parts/part'
 import { powerSheet } from '#core/machine/power/powerSheet'
@@ -15,7 +15,7 @@ import { pricedLibrary } from '#server/context/pricedLibrary'
 
 const mostCandidates = 3
 
-/** The machine of a build: what mends each finding at what price, its power, what it leaves room for, its plan and its assembly. */
+/** The machine of a build: what fixes each finding at what price, its power, what it leaves room for, its plan and its assembly. */
 export async function machineView(db: Database, buildId: string, today: string): Promise<MachineView> {
   const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
@@ -31,7 +31,7 @@ export async function machineView(db: Database, buildId: string, today: string):
     view.choices.find((choice) => choice.parts.some((part) => part.id === partId))?.payNow ?? 0
   return {
     ways,
-    // what stops puts the parts themselves at risk, the rest what mending it costs
+    // what stops puts the parts themselves at risk, the rest what fixing it costs
     atRisk: Object.fromEntries(
       findings.map((finding) => {
         const cheapest = Math.min(...ways[finding.key]!.flatMap((way) => way.cost ?? []))

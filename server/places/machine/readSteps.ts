@@ -109,7 +109,7 @@ function stepView({ option, ...step }: Step): StepView {
   }
 }
 
-/** Open leads with one thing kept, for which nothing of the house speaks against; at their expected cost. */
+/** Open leads with one thing kept, that no rule of the builder's speaks against; at their expected cost. */
 /** A lead that could fill a role, with its money as a choice of it would have it. */
 export interface LeadOption extends StepOption, Pick<ChoiceView, 'payNow' | 'afterRebates' | 'anyoneCanPay'> {
   readonly condition: Condition

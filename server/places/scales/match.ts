@@ -23,7 +23,7 @@ import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
 import { choices } from '#server/db/schema/machine'
 import { leads } from '#server/db/schema/leads'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import { buildView } from '../builds/buildView'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { newId } from '#server/db/ids'
@@ -349,7 +349,7 @@ export async function openAsVariant(
         reason: 'found by the search',
       })
     }
-    await assertReckonable(tx, id, today, 'options')
+    await assertCalculable(tx, id, today, 'options')
     return id
   })
 }

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm'
-import { assertReckonable } from '#server/context/assertCalculable'
+import { assertCalculable } from '#server/context/assertCalculable'
 import type { Database } from '#server/db/client'
 import { buildRivals } from '#server/db/schema/scales'
 
@@ -12,6 +12,6 @@ export async function setRivals(
   await db.transaction(async (tx) => {
     await tx.delete(buildRivals).where(eq(buildRivals.buildId, buildId))
     for (const rivalId of new Set(rivalIds)) await tx.insert(buildRivals).values({ buildId, rivalId })
-    await assertReckonable(tx, buildId, today, 'rivals')
+    await assertCalculable(tx, buildId, today, 'rivals')
   })
 }

@@ -88,7 +88,7 @@ export function componentOf(
   }
 }
 
-/** Condition in which a part comes into a build: as its lead says; what is hunted comes used where the house allows that. */
+/** Condition in which a part comes into a build: as its lead says; what is hunted comes used where the rules allow that. */
 export function conditionIn(
   { houseRules }: Pick<BuildRow, 'houseRules'>,
   role: Part['role'],

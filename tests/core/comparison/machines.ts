@@ -2,7 +2,7 @@ import type { Workload } from '#core/performance/model/workload'
 import { cadFaults } from '../supply/faults'
 import type { WeighedComponent, WeighedMachine, WeighingTerms } from '#core/comparison/weighedMachine'
 
-/** Machines and terms of the weighing's tests, plain enough to reckon by hand. */
+/** Machines and terms of the weighing's tests, plain enough to calculate by hand. */
 export const machine = (change: Partial<WeighedMachine> = {}): WeighedMachine => ({
   id: 'own',
   name: 'Own',

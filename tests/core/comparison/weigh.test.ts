@@ -79,12 +79,12 @@ describe('likeForLike', () => {
       }),
     )
   })
-  test('the builder’s own figure stands, says so, and keeps what was reckoned; also where nothing was', () => {
+  test('the builder’s own figure stands, says so, and keeps what was calculated; also where nothing was', () => {
     const own = likeForLike(machine(), terms({ edits: { own: { price: 55_000, energy: 4000 } } }))
     expect(own.total).toBe(59_000)
     expect(own.steps).toMatchObject([
-      { id: 'price', amount: 55_000, from: 'own', reckoned: 60_000 },
-      { id: 'energy', amount: 4000, reckoned: 0, why: 'your own figure' },
+      { id: 'price', amount: 55_000, from: 'own', calculated: 60_000 },
+      { id: 'energy', amount: 4000, calculated: 0, why: 'your own figure' },
     ])
     expect(likeForLike(machine({ id: 'other' }), terms({ edits: { own: { price: 1 } } })).total).toBe(60_000)
   })
@@ -304,7 +304,7 @@ describe('components', () => {
     expect(lines(side(80), side(100, { state: 'missing', label: 'Tarn 420' }))[0]).toEqual([
       'graphics',
       'not stated',
-      'reckoned as Tarn 420',
+      'calculated as Tarn 420',
     ])
     expect(compareComponents(machine(), side(100))).toEqual([])
   })

@@ -6,7 +6,7 @@ import { tippingPoint } from '#core/comparison/tipping/tipping'
 import { weigh } from '#core/comparison/weigh'
 import { component, machine, rate, terms } from './machines'
 
-/** Each case reckoned by hand in its comment. */
+/** Each case calculated by hand in its comment. */
 const steps = (own: WeighedMachine, by: Partial<WeighingTerms> = {}) =>
   likeForLike(own, terms(by)).steps.map((step) => [step.id, step.amount])
 const total = (own: WeighedMachine, by: Partial<WeighingTerms> = {}) => likeForLike(own, terms(by)).total
@@ -52,7 +52,7 @@ describe('ten machines weighed by hand', () => {
     expect(memory(3200).facts.speedMts).toBe(3200)
     expect(memory(null).facts).toMatchObject({ capacityGb: 16, kitCount: 2 })
   })
-  test('4 · a console with a subscription and dearer games over three years', () => {
+  test('4 · a console with a subscription and extra cost of games over three years', () => {
     // 599.00 + 13 % 77.87 + 3 · 79.00 + 3 · 4 games · 14.00 = 599 + 77.87 + 237 + 168 = 1081.87
     // less what is left: 420.00 · 0.8³ = 215.04
     // outside its year of warranty 2 of 3 years: 0.08 · 0.2 (new) · 599.00 · 2 = 19.17
@@ -75,7 +75,7 @@ describe('ten machines weighed by hand', () => {
     ])
     expect(total(console)).toBe(88_600)
   })
-  test('5 · a longer warranty takes its years off the own fault cost', () => {
+  test('5 · a longer warranty takes its years off the expected repairs', () => {
     // a used card of 100.00 fails with 0.08 a year: 3 years 24.00; with 2 years of warranty 8.00; with 3 nothing
     const faults = (warrantyMonths: number) =>
       steps(machine({ components: [component({ warrantyMonths })] }), { wholeFactor: 0 }).find(

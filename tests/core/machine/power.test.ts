@@ -44,7 +44,7 @@ describe('power', () => {
     expect(wallDraw(30, 600, 'gold')).toBeCloseTo(30 + 120 / 0.87 - 120, 9)
     expect(wallDraw(700, 600, 'gold')).toBeCloseTo(700 / 0.87, 9)
   })
-  test('more load never draws less from the wall', () => {
+  test('more load never draws less wall power', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 800 }),

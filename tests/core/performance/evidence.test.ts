@@ -150,7 +150,7 @@ describe('what the next part brings, and what a target needs', () => {
       ),
     ).toBeNull()
   })
-  test('the next card up, and its gain the same as reckoning the machine anew', () => {
+  test('the next card up, and its gain the same as calculation the machine anew', () => {
     const card = nextUp(catalogue, 'graphics', 100)!
     expect(card.facts.graphicsIndex).toBe(112)
     const estimate = estimateFrameRate(kite, machine, at(1080))

@@ -94,7 +94,7 @@ describe('fitWorkload', () => {
     expect(fitted.fit!.scenes.rain).toBeCloseTo(1.2, 1)
     expect(estimateFrameRate(fitted, machine, settings).averageFps / base).toBeCloseTo(1, 1)
   })
-  test('generated frames are taken out before the model sees them', () => {
+  test('generated frames are removed before the model sees them', () => {
     const base = estimateFrameRate(workload, machine, settings).averageFps
     const fitted = fitWorkload(workload, [
       run('a', base * workload.frameGenerationFactor, { settings: { ...settings, frameGeneration: true } }),

@@ -20,9 +20,9 @@ const order = (id: string, price: number, change: Partial<Order> = {}): Order =>
 
 describe('joinedOrder', () => {
   test('one shipping instead of two, and what is missing to none', () => {
-    // singly (40.00 + 8.90) · 1.13 = 55.26 and (50.00 + 8.90) · 1.13 = 66.56; together (90.00 + 8.90) · 1.13 = 111.76
+    // separately (40.00 + 8.90) · 1.13 = 55.26 and (50.00 + 8.90) · 1.13 = 66.56; together (90.00 + 8.90) · 1.13 = 111.76
     expect(joinedOrder([order('a', 4000), order('b', 5000)])).toMatchObject({
-      singly: 12_182,
+      separately: 12_182,
       saved: 1006,
       freeShippingGap: 1000,
       shares: [4967, 6209],
@@ -46,7 +46,7 @@ describe('joinedOrder', () => {
         const joint = joinedOrder(orders)
         expect(joint.shares.reduce((sum, share) => sum + share, 0)).toBe(joint.landed.payNow.amount)
         expect(joint.expectedShares.reduce((sum, share) => sum + share, 0)).toBe(joint.landed.expected.amount)
-        expect(joint.singly - joint.saved).toBe(joint.landed.payNow.amount)
+        expect(joint.separately - joint.saved).toBe(joint.landed.payNow.amount)
         expect(joinedOrder([...orders].reverse()).landed.payNow).toEqual(joint.landed.payNow)
         expect(joinedOrder([orders[0]!]).landed).toEqual(landedCost(orders[0]!))
       }),

@@ -5,7 +5,7 @@ import { landedCost, pickupCost, type Order } from '#core/supply/landed/landedCo
 import type { Code } from '#core/supply/landed/codes'
 import type { Rebate } from '#core/supply/landed/rebates'
 
-/** Twenty purchases reckoned by hand. Amounts in cents; the reckoning stands above each. */
+/** Twenty purchases calculated by hand. Amounts in cents; the calculation stands above each. */
 
 const today = '2026-10-31'
 const order = (change: Partial<Order>): Order => ({

@@ -10,7 +10,7 @@ import { request } from '~/utils/request'
 
 /** Bench: how fast is it, how fast will it be, what limits it? */
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const view = computed(() => build.view!)
 const mode = useRouteState('mode', 'targets')
 const modes = [
@@ -46,7 +46,7 @@ watch(
   { immediate: true },
 )
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
-/** A run moves estimates and targets: build and bench are reckoned anew and shown together, so that a working never lists other runs than the estimate rests on. */
+/** A run moves estimates and targets: build and bench are calculated anew and shown together, so that a working never lists other runs than the estimate rests on. */
 const changed = () =>
   run(async () => {
     const [next, fresh] = await Promise.all([
@@ -148,7 +148,7 @@ useHead({ title: 'Bench · Tarvin' })
         <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Write one down</NuxtLink>.
       </p>
       <p v-else-if="missing.length > 0" class="mt-4 text-waiting">
-        No estimate yet: it wants {{ missing.join(' and ') }}. Put one into the build from Leads or Prices.
+        No estimate yet: add {{ missing.join(' and ') }} from Leads or Prices.
       </p>
       <template v-else>
         <TargetAxis :view="view" :bench="bench" class="mt-2" />
@@ -175,7 +175,7 @@ useHead({ title: 'Bench · Tarvin' })
       @save="saveFromLog"
     />
     <p v-else-if="!bench.machine && mode === 'map'" class="text-waiting">
-      No map yet: it wants {{ missing.join(' and ') || 'a CPU and a card' }}.
+      No map yet: add {{ missing.join(' and ') || 'a CPU and a graphics card' }}.
     </p>
     <LimitMap
       v-else-if="mode === 'map'"

@@ -8,7 +8,7 @@ import { amount, shortDate } from '~/utils/show'
 
 /** Leads: which of the things on offer is worth it, at what price, with what risk? */
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const id = build.view!.id
 const today = build.view!.today
 const leads = shallowRef<readonly LeadView[] | null>(null)
@@ -78,7 +78,7 @@ function move(by: number) {
   const next = shown.value[Math.min(shown.value.length - 1, Math.max(0, at + by))]
   if (next) leadId.value = next.id
 }
-/** The last deed and how to take it back, for Z. */
+/** The last action and how to take it back, for Z. */
 let lastUndo: (() => Promise<unknown>) | null = null
 async function choose() {
   const chosen = lead.value
@@ -94,7 +94,7 @@ async function choose() {
         await build.takeOut(choiceId, chosen.title)
         await load()
       },
-      { message: `${chosen.title} taken out`, undo: lastUndo },
+      { message: `${chosen.title} removed`, undo: lastUndo },
     )
   } else {
     lastUndo = async () => {
@@ -146,9 +146,9 @@ async function ask() {
   await run(() => send(today), { message: 'asked today', undo: lastUndo })
 }
 async function undo() {
-  const deed = lastUndo
+  const action = lastUndo
   lastUndo = null
-  if (deed) await run(deed)
+  if (action) await run(action)
 }
 async function captured(newId: string | null) {
   capturing.value = 'no'
@@ -202,9 +202,9 @@ useKeys({
           <div class="ml-auto flex shrink-0 gap-2 max-md:ml-0">
             <button type="button" class="button" @click="edit(lead.id)">Change</button
             ><button type="button" class="button" @click="pass">
-              {{ lead.state === 'open' ? 'Pass on' : 'Open again' }}</button
+              {{ lead.state === 'open' ? 'Pass' : 'Open again' }}</button
             ><button type="button" class="button button-main" @click="choose">
-              {{ lead.choiceId ? 'Take out' : 'Put into the build' }}
+              {{ lead.choiceId ? 'Remove' : 'Put into the build' }}
             </button>
           </div>
         </div>
@@ -247,8 +247,8 @@ useKeys({
       </div>
       <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden">
         <span><span class="key">↑↓</span> move</span
-        ><span><span class="key">K</span> {{ lead.choiceId ? 'take out' : 'keep: into the build' }}</span
-        ><span><span class="key">P</span> pass on</span><span><span class="key">A</span> asked</span
+        ><span><span class="key">K</span> {{ lead.choiceId ? 'remove' : 'keep: into the build' }}</span
+        ><span><span class="key">P</span> pass</span><span><span class="key">A</span> asked</span
         ><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span
         ><span><span class="key">Z</span> undo</span>
       </div>

@@ -7,7 +7,7 @@ import { amount, longDate, shortDate, signedAmount, signedPercent } from '~/util
 
 /** Ledger: what did I really pay, what is still to come back, what is it worth now? */
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const id = build.view!.id
 const ledger = shallowRef<LedgerView | null>(null)
 const failed = ref('')
@@ -47,7 +47,7 @@ const reverse = (entryId: string) =>
       (ledger.value = await request<LedgerView>(`/api/ledger/entries/${entryId}/reverse`, {
         method: 'POST',
       })),
-    { message: 'taken back by an entry of its own' },
+    { message: 'undone by an entry of its own' },
   )
 const currency = computed(() => build.view!.currency)
 const money = (value: number | null) => amount(value, currency.value)
@@ -79,7 +79,7 @@ useHead({ title: 'Ledger · Tarvin' })
     <div class="mb-3 flex items-center gap-2">
       <h1>Ledger</h1>
       <label class="button ml-auto cursor-pointer"
-        >Enter a CSV…<input
+        >Import CSV…<input
           type="file"
           accept=".csv,text/csv"
           class="sr-only"
@@ -117,7 +117,7 @@ useHead({ title: 'Ledger · Tarvin' })
         <section class="sheet self-start p-3" aria-label="entries">
           <h2>
             Entries
-            <span class="font-normal text-soft">nothing is ever taken out; a correction is an entry</span>
+            <span class="font-normal text-soft">nothing is ever removed; a correction is an entry</span>
           </h2>
           <table v-if="ledger.entries.length > 0" class="ledger mt-1">
             <thead>
@@ -126,7 +126,7 @@ useHead({ title: 'Ledger · Tarvin' })
                 <th>what</th>
                 <th class="!text-right">cash</th>
                 <th class="!text-right max-md:hidden">standing</th>
-                <th><span class="sr-only">take back</span></th>
+                <th><span class="sr-only">undo</span></th>
               </tr>
             </thead>
             <tbody>
@@ -154,7 +154,7 @@ useHead({ title: 'Ledger · Tarvin' })
                     class="quiet-button text-xs"
                     @click="reverse(each.id)"
                   >
-                    take back
+                    undo
                   </button>
                 </td>
               </tr>

@@ -5,7 +5,7 @@ import { request } from '~/utils/request'
 
 /** Machine: does it fit, start, stay cool and fed; what is missing; what is the next step up worth? */
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const view = computed(() => build.view!)
 const machine = shallowRef<MachineView | null>(null)
 const mode = useRouteState('mode', 'open')
@@ -84,7 +84,7 @@ function select(key: string) {
             <th>why</th>
             <th class="!text-right">pay now</th>
             <th class="!text-right">anyone can pay</th>
-            <th><span class="sr-only">deeds</span></th>
+            <th><span class="sr-only">actions</span></th>
           </tr>
         </thead>
         <tbody>
@@ -92,7 +92,7 @@ function select(key: string) {
         </tbody>
       </table>
       <p v-if="view.removedChoices.length > 0" class="mt-2 text-soft">
-        taken out:
+        removed:
         <button
           v-for="each in view.removedChoices"
           :key="each.id"

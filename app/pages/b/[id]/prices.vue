@@ -8,7 +8,7 @@ import { amount } from '~/utils/show'
 
 /** Prices: what does each part really sell for, how long would I wait, new or used? */
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const id = build.view!.id
 const briefs = ref<PriceBrief[] | null>(null)
 const view = shallowRef<PriceView | null>(null)

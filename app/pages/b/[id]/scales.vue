@@ -6,7 +6,7 @@ import { request } from '~/utils/request'
 
 /** Scales: is it better than buying a machine ready made? */
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const view = computed(() => build.view!)
 const library = ref<LibraryView | null>(null)
 const mode = useRouteState('mode', 'weighing')
@@ -79,11 +79,11 @@ useHead({ title: 'Scales · Tarvin' })
         {{ name }}
       </button>
       <label v-if="others.length > 1 && mode !== 'editions'" class="ml-auto text-[13px]"
-        >looked at closely
+        >compare with
         <select
           class="field !min-h-0 !py-0.5"
           :value="against?.machine.id"
-          aria-label="rival looked at closely"
+          aria-label="rival compare with"
           @change="focus = ($event.target as HTMLSelectElement).value"
         >
           <option v-for="other in others" :key="other.machine.id" :value="other.machine.id">

@@ -33,9 +33,7 @@ const ratio = (value: number | null) => (value === null ? '—' : signedPercent(
           {{ each.name }} ({{ each.runs }})
         </option>
       </select>
-      <button type="button" class="quiet-button" @click="[before, after] = [after, before]">
-        turn round
-      </button>
+      <button type="button" class="quiet-button" @click="[before, after] = [after, before]">Swap</button>
     </div>
     <p v-if="compared.pairs.length === 0" class="mt-3 text-soft">
       These two have no run at the same settings. {{ compared.alone }} runs stand alone.

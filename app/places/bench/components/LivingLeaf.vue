@@ -28,9 +28,9 @@ const words = { well: 'fine', watch: 'watch it', bad: 'not good', 'not known': '
         </div>
       </dl>
     </section>
-    <section class="sheet p-4" aria-label="forecast kept honest">
+    <section class="sheet p-4" aria-label="forecast and result">
       <h2>
-        Forecast kept honest <span class="font-normal text-soft">frozen when CPU and card were paid for</span>
+        Forecast and result <span class="font-normal text-soft">frozen when CPU and card were paid for</span>
       </h2>
       <p v-if="bench.forecasts.length === 0" class="mt-2 text-soft">
         Nothing is frozen yet. When the CPU or the card is paid for, the estimates of that day are kept, and

@@ -249,7 +249,7 @@ async function save() {
             placeholder="discarded because… (empty: it counts)"
             :aria-label="`why repeat ${index + 1} does not count`"
           /><button type="button" class="quiet-button" @click="draft.repeats!.splice(index, 1)">
-            take out
+            remove
           </button>
           <span v-if="problems[`repeats[${index}].averageFps`]" class="text-xs text-stop">{{
             problems[`repeats[${index}].averageFps`]

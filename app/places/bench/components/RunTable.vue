@@ -8,7 +8,7 @@ import { percent, shortDate, signedPercent } from '~/utils/show'
 /** Every run, newest first, with what the fit says of it; excluded ones say why and can be let count. */
 const { view, bench } = defineProps<{ view: BuildView; bench: BenchView }>()
 const emit = defineEmits<{ changed: []; add: []; openLog: [id: string, name: string] }>()
-const { run: deed } = useDeed()
+const { run: action } = useAction()
 const workload = useRouteState('workload')
 const which = useRouteState('which', 'all')
 const shown = computed(() =>
@@ -25,7 +25,7 @@ const shown = computed(() =>
 )
 const open = ref('')
 const patch = (run: RunView, body: object, message: string, undo?: object) =>
-  deed(
+  action(
     async () => {
       await request(`/api/bench/runs/${run.id}`, { method: 'PATCH', body })
       emit('changed')
@@ -86,7 +86,7 @@ const facts = (run: RunView) => [
       </select>
       <span class="text-soft">{{ shown.length }} of {{ bench.runs.length }}</span>
       <label class="button ml-auto cursor-pointer"
-        >Enter a CSV…<input
+        >Import CSV…<input
           type="file"
           accept=".csv,text/csv"
           class="sr-only"
@@ -98,7 +98,7 @@ const facts = (run: RunView) => [
     </div>
     <p v-if="report" class="mb-2" role="status" data-test="runs-report">{{ report }}</p>
     <p v-if="shown.length === 0" class="text-soft">
-      No run of this kind. Add one by form, enter a CSV, or drop a frame-time log on the page.
+      No run of this kind. Add one by form, import a CSV, or drop a frame-time log on the page.
     </p>
     <div v-else class="sheet max-h-[560px] overflow-y-auto">
       <table class="ledger">
@@ -117,7 +117,7 @@ const facts = (run: RunView) => [
             >
               against the fit
             </th>
-            <th><span class="sr-only">deeds</span></th>
+            <th><span class="sr-only">actions</span></th>
           </tr>
         </thead>
         <tbody v-for="run in shown" :key="run.id">
@@ -137,7 +137,7 @@ const facts = (run: RunView) => [
             <td class="text-xs">
               {{ runKinds[run.kind].name
               }}<span v-if="run.excluded" class="block text-waiting">left out: {{ run.excluded }}</span
-              ><span v-else-if="run.overruled" class="block text-info">counts by your word</span>
+              ><span v-else-if="run.overruled" class="block text-info">counted by you</span>
             </td>
             <td class="amount">{{ run.averageFps.toFixed(1) }}</td>
             <td class="amount">{{ run.lowFps?.toFixed(1) ?? '—' }}</td>
@@ -161,7 +161,7 @@ const facts = (run: RunView) => [
                 v-if="run.excluded && run.kind !== 'console-mode'"
                 type="button"
                 class="quiet-button text-xs"
-                @click="patch(run, { overruled: true }, 'it counts by your word', { overruled: false })"
+                @click="patch(run, { overruled: true }, 'it counted by you', { overruled: false })"
               >
                 let it count</button
               ><button
@@ -175,9 +175,9 @@ const facts = (run: RunView) => [
               <button
                 type="button"
                 class="quiet-button text-xs"
-                @click="patch(run, { deleted: true }, 'the run is taken out', { deleted: false })"
+                @click="patch(run, { deleted: true }, 'the run is removed', { deleted: false })"
               >
-                take out
+                remove
               </button>
             </td>
           </tr>

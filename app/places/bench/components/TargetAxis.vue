@@ -46,7 +46,7 @@ const limitWords = { graphics: 'the card limits', cpu: 'the CPU limits', balance
         <div class="py-2">
           <b>{{ target.workload }}</b>
           <div class="text-xs text-soft">
-            {{ target.height }}p {{ target.preset }} · wants {{ target.averageFps
+            {{ target.height }}p {{ target.preset }} · target {{ target.averageFps
             }}<template v-if="target.lowFps"> / {{ target.lowFps }}</template>
           </div>
         </div>

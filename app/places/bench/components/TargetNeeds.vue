@@ -16,7 +16,7 @@ const index = (needed: number | null, have: number) =>
   <section class="sheet p-4" aria-label="what the targets need">
     <h2>
       What the targets need
-      <span class="font-normal text-soft">index needed of the index there is, the other side as it is</span>
+      <span class="font-normal text-soft">index needed / index you have, the other side unchanged</span>
     </h2>
     <table class="ledger mt-1">
       <thead>

@@ -71,7 +71,7 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
       >
     </div>
     <p v-if="steps.length === 0" class="mt-2 text-soft">
-      Nothing to compare: it wants targets, and prices for whole machines.
+      Nothing to compare yet. Add targets in Brief, and prices for whole machines.
     </p>
     <template v-else>
       <svg
@@ -134,8 +134,8 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
               <th>machine</th>
               <th class="!text-right">cost</th>
               <th class="!text-right">frames</th>
-              <th class="!text-right">for one frame</th>
-              <th>against the step below</th>
+              <th class="!text-right">cost per frame</th>
+              <th>compared with the step below</th>
             </tr>
           </thead>
           <tbody>

@@ -13,7 +13,7 @@ import { shortDate } from '~/utils/show'
 /** Work that is no game: what this machine would take, from measured references; feel as it was said. */
 const { view, bench, library } = defineProps<{ view: BuildView; bench: BenchView; library: LibraryView }>()
 const emit = defineEmits<{ changed: [] }>()
-const { run } = useDeed()
+const { run } = useAction()
 const cpus = computed(() => library.parts.filter((part) => part.role === 'cpu'))
 const ownCpu = view.parts.find((part) => part.role === 'cpu')?.id
 const result = reactive({
@@ -76,7 +76,7 @@ const takeOut = (id: string) =>
       emit('changed')
     },
     {
-      message: 'taken out',
+      message: 'removed',
       undo: async () => {
         await request(`/api/work/results/${id}`, { method: 'PATCH', body: { deleted: false } })
         emit('changed')
@@ -93,7 +93,7 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
         <div class="flex items-baseline gap-2">
           <h2>{{ each.name }}</h2>
           <span class="text-xs text-soft"
-            >{{ each.lessIsBetter ? 'less is better' : 'more is better' }} · threads help to the power
+            >{{ each.lessIsBetter ? 'less is better' : 'more is better' }} · thread scaling exponent
             {{ each.threadsExponent }}, {{ each.mostThreads }} at most</span
           >
         </div>
@@ -122,7 +122,7 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
                 {{ one.kind === 'published' ? 'published' : 'own' }}, {{ shortDate(one.ranOn) }}
               </td>
               <td class="text-right">
-                <button type="button" class="quiet-button text-xs" @click="takeOut(one.id)">take out</button>
+                <button type="button" class="quiet-button text-xs" @click="takeOut(one.id)">remove</button>
               </td>
             </tr>
           </tbody>
@@ -166,7 +166,7 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
       <input v-model="task.unit" class="field w-20" aria-label="unit of the work" />
       <label><input v-model="task.lessIsBetter" type="checkbox" /> less is better</label>
       <label
-        >threads help to the power
+        >thread scaling exponent
         <input
           v-model.number="task.threadsExponent"
           type="number"

@@ -146,7 +146,7 @@ const optionalNumber = (text: string) => (text === '' ? null : Number(text))
         <select v-model="draft.houseRules.patience" class="field" aria-label="patience">
           <option value="patient">patient</option>
           <option value="typical">typical</option>
-          <option value="hurried">hurried</option>
+          <option value="hurried">quick</option>
         </select>
         street price. Never bought used:
         <label v-for="role in coreRoles" :key="role" class="mr-3 inline-flex items-center gap-1 text-sm"
@@ -168,7 +168,7 @@ const optionalNumber = (text: string) => (text === '' ? null : Number(text))
             <th>preset</th>
             <th>average fps</th>
             <th>1 % low</th>
-            <th><span class="sr-only">take out</span></th>
+            <th><span class="sr-only">remove</span></th>
           </tr>
         </thead>
         <tbody>
@@ -221,7 +221,7 @@ const optionalNumber = (text: string) => (text === '' ? null : Number(text))
               <button
                 type="button"
                 class="p-1 text-soft"
-                :aria-label="`take out target ${index + 1}`"
+                :aria-label="`remove target ${index + 1}`"
                 @click="draft.targets.splice(index, 1)"
               >
                 <X :size="14" />

@@ -26,7 +26,7 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
   <section class="border-l-4 border-info pl-4" aria-label="what the cap buys">
     <h2>What {{ cap ? money(cap.cap) : 'the budget' }} buys at today’s street prices</h2>
     <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!cap" class="text-soft" role="status">Reckoning…</p>
+    <p v-else-if="!cap" class="text-soft" role="status">Calculating…</p>
     <p v-else-if="cap.problem" class="text-waiting">{{ cap.problem }}</p>
     <template v-else>
       <div

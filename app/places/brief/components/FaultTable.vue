@@ -66,9 +66,7 @@ const changed = computed(() =>
     <summary class="cursor-pointer">
       The table of faults
       <span class="text-soft">{{
-        changed === 0
-          ? 'as it comes: the bench’s assumptions'
-          : `${changed} figure${changed === 1 ? '' : 's'} of your own`
+        changed === 0 ? 'defaults' : `${changed} figure${changed === 1 ? '' : 's'} of your own`
       }}</span>
     </summary>
     <div class="mt-2 flex flex-wrap gap-x-8 gap-y-3">

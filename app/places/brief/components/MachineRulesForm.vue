@@ -27,7 +27,7 @@ const supply = {
 
 <template>
   <section>
-    <h2>The machine’s rules</h2>
+    <h2>Rules for the machine</h2>
     <div class="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2">
       <FormField
         class="flex flex-col"

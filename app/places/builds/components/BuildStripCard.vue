@@ -17,7 +17,7 @@ const weakest = computed(
 const verdictTone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } as const
 const next = computed(() => {
   const stop = strip.findings[0]?.what ?? strip.breaches[0]
-  if (stop) return `mend: ${stop}`
+  if (stop) return `fix: ${stop}`
   if (strip.emptyRoles.length > 0) return `find a ${roleNames[strip.emptyRoles[0]!]}`
   return 'weigh it against the rivals'
 })
@@ -49,7 +49,7 @@ const next = computed(() => {
           }}</span>
         </div>
       </div>
-      <div v-else class="w-64 shrink-0 text-soft">No estimate yet: it wants a CPU and a card.</div>
+      <div v-else class="w-64 shrink-0 text-soft">No estimate yet: add a CPU and a graphics card.</div>
     </div>
     <div class="flex items-center gap-6 border-t border-dashed border-line px-4 py-2">
       <div class="leading-tight">
@@ -76,7 +76,7 @@ const next = computed(() => {
           :class="strip.receipt.left < 0 ? 'text-stop' : 'text-settled'"
         />
       </div>
-      <button type="button" class="quiet-button ml-auto" @click="emit('remove')">put away</button>
+      <button type="button" class="quiet-button ml-auto" @click="emit('remove')">archive</button>
     </div>
   </article>
 </template>

@@ -1,3 +1,4 @@
+import { severityNames } from '#core/machine/fit/finding'
 import { daysBetween } from '#core/time/calendarDate'
 import { formatAmount } from '#core/money/formatAmount'
 import type { BuildStrip } from '#shared/builds/views'
@@ -34,7 +35,7 @@ export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntr
           .filter((finding) => finding.severity === 'stops')
           .map((finding) => ({
             tone: 'stop' as const,
-            when: 'stops',
+            when: severityNames.stops,
             text: `${strip.name}: ${finding.what}`,
             to: at('machine'),
           })),

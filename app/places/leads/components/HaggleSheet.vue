@@ -7,7 +7,7 @@ import { amount, shortDate } from '~/utils/show'
 /** The haggle sheet: opening, aim and walk-away on one rule, and the log of what was said. */
 const { lead } = defineProps<{ lead: LeadView }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const sheet = shallowRef<HaggleView | null>(null)
 const failed = ref('')
 const by = ref<'me' | 'seller'>('me')
@@ -44,7 +44,7 @@ const drop = (id: string) =>
       await load()
     },
     {
-      message: 'taken out of the log',
+      message: 'removed of the log',
       undo: async () => {
         await request(`/api/leads/offers/${id}/restore`, { method: 'POST' })
         await load()

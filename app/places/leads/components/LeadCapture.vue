@@ -332,9 +332,7 @@ const orNull = (event: Event) => (event.target as HTMLInputElement | HTMLSelectE
               <option>keep</option>
               <option>resell</option>
               <option>discard</option></select
-            ><button type="button" class="quiet-button" @click="draft.things.splice(index, 1)">
-              take out
-            </button>
+            ><button type="button" class="quiet-button" @click="draft.things.splice(index, 1)">remove</button>
           </div>
           <div class="relative mt-1">
             <input
@@ -504,7 +502,7 @@ const orNull = (event: Event) => (event.target as HTMLInputElement | HTMLSelectE
               inputmode="decimal"
               :aria-label="`cost of extra ${index + 1}`"
             /><button type="button" class="quiet-button" @click="draft.extras.splice(index, 1)">
-              take out
+              remove
             </button>
           </div>
           <button

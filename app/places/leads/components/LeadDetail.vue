@@ -88,7 +88,7 @@ const isForeign = computed(() => lead.currency !== currency)
           strong
           :text="amount(lead.value.split.effectiveTotal.amount, currency)"
           :working="() => splitWorking(lead, build.view!)"
-        />; singly, as they are known to be,
+        />; bought separately
         <TheFigure
           strong
           :text="amount(lead.value.street, currency)"
@@ -102,10 +102,10 @@ const isForeign = computed(() => lead.currency !== currency)
         >.
       </p>
       <p v-else class="mt-2 text-waiting">
-        No street price for one of its things: the saving cannot be reckoned.
+        No street price for one of its things: the saving cannot be calculated.
       </p>
       <div v-if="lead.lacks.length > 0" class="mt-2 border-t border-line pt-2" data-test="lacks">
-        <p class="text-soft">Lacks for this brief:</p>
+        <p class="text-soft">Still missing for this brief:</p>
         <p v-for="each in lead.lacks" :key="each.what" class="flex gap-2">
           <span class="min-w-0 flex-1">{{ each.what }}</span><span class="figures shrink-0">{{
             each.cost === null

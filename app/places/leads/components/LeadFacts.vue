@@ -7,7 +7,7 @@ import { percent } from '~/utils/show'
 /** What is known of a lead: said, deduced, not said, said both ways. Each fact is answered by a key; what is open becomes questions to the seller. */
 const { lead, today } = defineProps<{ lead: LeadView; today: string }>()
 const emit = defineEmits<{ changed: [] }>()
-const { run } = useDeed()
+const { run } = useAction()
 /** What is said or counts stands open; what is merely not said is folded away. */
 const rows = computed(() => [...lead.facts].sort((a, b) => rank(a) - rank(b)))
 const rank = (fact: LeadFact) =>

@@ -10,7 +10,7 @@ import { amount, percent } from '~/utils/show'
 const { lead, currency } = defineProps<{ lead: LeadView; currency: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const table = computed(() => build.view!.faults)
 const shown = computed(() => new Map(lead.signs.map((each) => [each.sign, each])))
 const tooCheap = computed(() => isTooCheap(lead.value.ask, lead.tooCheapBelow))
@@ -23,7 +23,7 @@ async function toggle(sign: FaultSign) {
     emit('changed')
   }
   await run(() => send(value), {
-    message: `${faultSignNames[sign]}: ${seen ? 'taken out' : 'noted'}`,
+    message: `${faultSignNames[sign]}: ${seen ? 'removed' : 'noted'}`,
     undo: () => send(seen?.by === 'builder' ? true : null),
   })
 }
@@ -57,6 +57,6 @@ async function toggle(sign: FaultSign) {
         <span class="figures text-xs text-soft">×{{ table.bySign[sign] }}</span></label
       >
     </div>
-    <p class="mt-1 text-xs text-soft">The table is the house’s own: change it in Brief, under house rules.</p>
+    <p class="mt-1 text-xs text-soft">Change the table in Brief, under your rules.</p>
   </section>
 </template>

@@ -12,7 +12,7 @@ const { lead, currency, trips } = defineProps<{
 }>()
 const emit = defineEmits<{ changed: []; open: [id: string] }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const planning = ref(false)
 const trip = reactive({ name: '', km: 20, fare: '0', hours: 1 })
 async function patch(body: object, message: string, undo: object) {
@@ -175,9 +175,7 @@ const dropPhoto = (id: string) =>
         }}<template v-if="rebate.expectedBy">, expected by {{ shortDate(rebate.expectedBy) }}</template
         ><template v-if="rebate.proof">; proof: {{ rebate.proof }}</template>
       </p>
-      <p v-if="rebate.isBeyond" class="text-stop">
-        The household has had its share of this campaign: it is not counted.
-      </p>
+      <p v-if="rebate.isBeyond" class="text-stop">Household limit reached: not counted.</p>
       <p v-if="rebate.tradeIn" class="text-soft" data-test="trade-in">
         <b class="figures text-ink">{{ amount(rebate.tradeIn.credit, currency) }}</b> now for the
         {{ rebate.tradeIn.name }}, or about

@@ -58,7 +58,7 @@ const questions = computed(() =>
     ),
   ),
 )
-const { run } = useDeed()
+const { run } = useAction()
 const copy = () => run(() => navigator.clipboard.writeText(questions.value.join('\n')), { message: 'copied' })
 </script>
 

@@ -5,7 +5,7 @@ import { request } from '~/utils/request'
 /** A picture for a lead, of its listing or of what came; made small here, encoded anew by the server. */
 const { leadId, arrival = false } = defineProps<{ leadId: string; arrival?: boolean }>()
 const emit = defineEmits<{ added: [] }>()
-const { run, busy } = useDeed()
+const { run, busy } = useAction()
 async function take(event: Event) {
   const input = event.target as HTMLInputElement
   const files = [...(input.files ?? [])]

@@ -12,7 +12,7 @@ import { amount, shortDate } from '~/utils/show'
 const { choiceId } = defineProps<{ choiceId: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const purchase = ref<PurchaseView | null>(null)
 const library = ref<LibraryView | null>(null)
 const choice = computed(() => build.view!.choices.find((each) => each.id === choiceId))
@@ -74,7 +74,7 @@ const sendBack = (state: 'to-send' | 'sent' | 'refunded') =>
   step(
     'return',
     { day: today.value, state, amount: state === 'refunded' ? refund.value : null },
-    state === 'refunded' ? 'refunded, and taken out of the build' : 'return noted',
+    state === 'refunded' ? 'refunded, and removed of the build' : 'return noted',
   )
 const claim = (id: string, state: string) =>
   run(
@@ -108,7 +108,7 @@ const verdictNames: Readonly<Record<ArrivalVerdict, string>> = {
           <input v-model="pay" class="field figures w-24" inputmode="decimal" aria-label="amount paid" />
           {{ currency }}</label
         ><button type="submit" class="button button-main">Buy it</button
-        ><span class="text-soft">all in, as it left your hand</span>
+        ><span class="text-soft">total paid</span>
       </form>
       <p v-else>
         Paid <b class="figures" data-figure="paid">{{ amount(purchase.paid, currency) }}</b> on

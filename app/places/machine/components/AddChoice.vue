@@ -10,7 +10,7 @@ import { request } from '~/utils/request'
 const { view } = defineProps<{ view: BuildView }>()
 const emit = defineEmits<{ close: [] }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const library = ref<LibraryView | null>(null)
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
 const search = ref('')

@@ -8,7 +8,7 @@ import { amount, signedPercent } from '~/utils/show'
 
 /** A card for the next machine too: what it gains here and there, and whether waiting with it is better. */
 const { view, steps } = defineProps<{ view: BuildView; steps: StepsView['roles'][number] }>()
-const { run } = useDeed()
+const { run } = useAction()
 const cpus = ref<readonly Part[]>([])
 const chosen = reactive({ partId: '', cpuId: '', months: 6 })
 const sheet = ref<CarryView | null>(null)

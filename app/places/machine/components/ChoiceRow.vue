@@ -9,7 +9,7 @@ import { amount } from '~/utils/show'
 /** One chosen thing: its scope, its reason, its money. */
 const { choice, view } = defineProps<{ choice: ChoiceView; view: BuildView }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const reason = ref(choice.reason)
 watch(
   () => choice.reason,
@@ -21,7 +21,7 @@ const saveReason = () =>
   run(() => build.changeChoice(choice.id, { reason: reason.value }, choice.label))
 const takeOut = () =>
   run(() => build.takeOut(choice.id, choice.label), {
-    message: `${choice.label} taken out`,
+    message: `${choice.label} removed`,
     undo: () => build.putBack(choice.id, choice.label),
   })
 const wait = computed(() =>
@@ -115,7 +115,7 @@ const wait = computed(() =>
         class="quiet-button"
         @click="takeOut"
       >
-        take out
+        remove
       </button>
     </td>
   </tr>

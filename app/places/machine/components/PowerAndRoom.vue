@@ -36,7 +36,7 @@ const room = computed(() => machine.room)
           </tr>
           <tr>
             <td>
-              the house wants
+              your rule asks for
               <span class="text-xs text-soft">{{
                 supplyRuleText(machine.rules.supplyRule, view.assumptions.power)
               }}</span>
@@ -62,13 +62,13 @@ const room = computed(() => machine.room)
           </tr>
           <template v-if="machine.power.wall">
             <tr>
-              <td>from the wall: idle, office work</td>
+              <td>wall power: idle, office work</td>
               <td class="amount">
                 {{ watts(machine.power.wall.idle) }}, {{ watts(machine.power.wall.work) }}
               </td>
             </tr>
             <tr>
-              <td>from the wall at full load</td>
+              <td>wall power at full load</td>
               <td class="amount">
                 <TheFigure
                   strong
@@ -79,7 +79,7 @@ const room = computed(() => machine.room)
             </tr>
             <tr>
               <td>
-                a year of it
+                energy per year
                 <span class="text-xs text-soft"
                   >{{ machine.rules.fullHours }} h full, {{ machine.rules.idleHours }} h idle a day</span
                 >
@@ -147,7 +147,7 @@ const room = computed(() => machine.room)
             <td class="amount">{{ room.m2Free }}, {{ room.sataFree ?? '—' }}</td>
           </tr>
           <tr v-if="room.wattsFree !== null">
-            <td>watts over what the house wants</td>
+            <td>watts above what your rule asks for</td>
             <td class="amount" :class="room.wattsFree < 0 ? 'text-stop' : ''">{{ room.wattsFree }} W</td>
           </tr>
         </tbody>

@@ -11,7 +11,7 @@ import { amount, percent, signedAmount, signedPercent } from '~/utils/show'
 const { view } = defineProps<{ view: BuildView }>()
 const emit = defineEmits<{ changed: [] }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const steps = shallowRef<StepsView | null>(null)
 const role = useRouteState('role', 'graphics')
 const load = async () => (steps.value = await request<StepsView>(`/api/builds/${view.id}/machine/steps`))
@@ -115,7 +115,7 @@ const words = (step: StepView) => {
         <span class="figures text-xs">{{ each.steps.length }}</span></button
       ><span class="ml-auto text-soft">{{ steps ? `${amount(steps.left, view.currency)} left` : '' }}</span>
     </div>
-    <p v-if="!steps" class="text-soft" role="status">Climbing…</p>
+    <p v-if="!steps" class="text-soft" role="status">Finding upgrades…</p>
     <template v-else-if="shown">
       <p v-if="shown.present" class="text-soft">
         Now: {{ shown.present.name }},

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import type { MendRow } from '#core/machine/fit/mending'
+import { severityNames } from '#core/machine/fit/finding'
+import type { FixRow } from '#core/machine/fit/fixes'
 import { roleNames } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
 import type { FindingView, MachineView } from '#shared/machine/views'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
-/** What is still open, by money at risk: findings with the ways that mend them, house rules, empty roles with candidates, what cannot be checked. */
+/** What is still open, by money at risk: findings with the ways that fix them, house rules, empty roles with candidates, what cannot be checked. */
 const { view, machine, selected } = defineProps<{
   view: BuildView
   machine: MachineView | null
@@ -14,7 +15,7 @@ const { view, machine, selected } = defineProps<{
 }>()
 const emit = defineEmits<{ select: [key: string]; changed: [] }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const tone = { stops: 'tag-stop', needs: 'tag-waiting', costs: 'tag-waiting', hints: 'tag-info' } as const
 const edge = {
   stops: '!border-l-stop',
@@ -34,7 +35,7 @@ const nothing = computed(
     view.fit.findings.length + view.fit.cannotCheck.length + view.emptyRoles.length + view.breaches.length ===
     0,
 )
-const named = (way: MendRow) =>
+const named = (way: FixRow) =>
   way.parts.length > 0 ? way.parts.map((part) => part.name).join(' + ') : way.what
 const shownUnknown = ref(false)
 async function take(key: string, way: number, what: string) {
@@ -49,7 +50,7 @@ async function take(key: string, way: number, what: string) {
       )
       emit('changed')
     },
-    { message: `mended: ${what}` },
+    { message: `fixed: ${what}` },
   )
 }
 async function unsettle(key: string) {
@@ -90,9 +91,9 @@ async function hunt(partId: string, name: string) {
       @click="emit('select', finding.key)"
     >
       <p class="flex items-start gap-2">
-        <span class="tag shrink-0" :class="tone[finding.severity]">{{ finding.severity }}</span><b
-          class="min-w-0 flex-1"
-          >{{ finding.what }}</b
+        <span class="tag shrink-0" :class="tone[finding.severity]">{{
+          severityNames[finding.severity]
+        }}</span><b class="min-w-0 flex-1">{{ finding.what }}</b
         ><span v-if="risk(finding) > 0" class="figures shrink-0 text-soft" title="money at risk">{{
           amount(risk(finding), view.currency)
         }}</span>
@@ -132,7 +133,7 @@ async function hunt(partId: string, name: string) {
               <button
                 type="button"
                 class="button !py-0.5"
-                :aria-label="`mend it: ${named(way)}`"
+                :aria-label="`fix it: ${named(way)}`"
                 @click.stop="take(finding.key, way.way, named(way))"
               >
                 {{ way.kind === 'by-hand' ? 'done' : 'take it' }}
@@ -142,7 +143,7 @@ async function hunt(partId: string, name: string) {
         </tbody>
       </table>
       <p v-else-if="machine" class="mt-1 text-waiting">
-        The library has nothing that mends it without making something worse.
+        The library has nothing that fixes it without making something worse.
       </p>
     </article>
     <article v-for="breach in view.breaches" :key="breach" class="sheet mb-3 border-l-4 !border-l-stop p-3">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { severityNames } from '#core/machine/fit/finding'
 import type { VariantsView } from '#shared/builds/views'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
@@ -6,7 +7,7 @@ import { amount } from '~/utils/show'
 /** The build beside its variants: lines they share once, lines that differ, totals, findings, targets. */
 const { buildId } = defineProps<{ buildId: string }>()
 const session = useSession()
-const { run } = useDeed()
+const { run } = useAction()
 const variants = shallowRef<VariantsView | null>(null)
 const name = ref('')
 watch(
@@ -113,7 +114,7 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
               class="text-[13px]"
             >
               <span class="tag" :class="finding.severity === 'stops' ? 'tag-stop' : 'tag-waiting'">{{
-                finding.severity
+                severityNames[finding.severity]
               }}</span>
               {{ finding.what }}
             </p>

@@ -50,7 +50,7 @@ const problems = ref<Record<string, string>>({})
 const failure = ref('')
 const keys = computed(() => factsOfRole(draft.role))
 
-/** What is typed as the schema wants it; a figure that is none is left as it stands, for the schema to refuse. */
+/** What is typed as the schema asks for it; a figure that is none is left as it stands, for the schema to refuse. */
 function typed(key: keyof PartFacts, text: string): unknown {
   const { kind } = factKinds[key]
   if (kind === 'yes-no') return text === 'yes'

@@ -325,7 +325,8 @@ function up() {
           · dashed: trend</template
         ></span
       ><span class="ml-auto text-xs"
-        ><template v-if="above > 0">{{ above }} dearer not drawn · </template>drag to mark a region</span
+        ><template v-if="above > 0">{{ above }} more expensive ones not drawn · </template>drag to mark a
+        region</span
       ><span class="sr-only">{{ summary }}. The list in Sift is the same as a table.</span>
     </figcaption>
     <div

@@ -47,7 +47,7 @@ const against = computed(() =>
       }}) with its risk, against the cheapest shop landed less the worth of its warranty.
     </p>
     <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!rows" class="mt-3 text-soft" role="status">Reckoning…</p>
+    <p v-else-if="!rows" class="mt-3 text-soft" role="status">Calculating…</p>
     <p v-else-if="rows.length === 0" class="mt-3 text-soft">
       Everything is bought or owned. Choose leads or set hunts, and they stand here.
     </p>

@@ -12,12 +12,11 @@ const verdict = computed(() => {
   const { advice, byHouseRule, margin } = figures.value
   const by = margin === null ? '' : amount(Math.abs(margin), view.currency)
   if (byHouseRule && margin !== null)
-    return `Buy it new: the house rule bars a used ${roleNames[view.part.role]}, which costs ${by} more.`
-  if (byHouseRule)
-    return `The house rule bars a used ${roleNames[view.part.role]}, and no shop price is known.`
-  if (advice === 'used') return `Buy it used: new costs ${by} more, risk and warranty reckoned in.`
+    return `Buy it new: your rule bars a used ${roleNames[view.part.role]}, which costs ${by} more.`
+  if (byHouseRule) return `Your rule bars a used ${roleNames[view.part.role]}, and no shop price is known.`
+  if (advice === 'used') return `Buy it used: new costs ${by} more, risk and warranty calculated in.`
   if (advice === 'new')
-    return `Buy it new: used ${margin === 0 ? 'costs the same' : `costs ${by} more`} once its risk is reckoned in.`
+    return `Buy it new: used ${margin === 0 ? 'costs the same' : `costs ${by} more`} once its risk is calculated in.`
   if (advice === 'only-used') return 'Only used prices are known.'
   if (advice === 'only-new') return 'Only shop prices are known.'
   return 'Neither a street price nor a shop price is known.'

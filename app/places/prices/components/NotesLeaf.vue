@@ -8,7 +8,7 @@ import { amount, percent, shortDate, signedPercent } from '~/utils/show'
 /** What was written down: kept reads, a figure of one's own, things to wait for; and the last asks of local listings. */
 const { view } = defineProps<{ view: PriceView }>()
 const emit = defineEmits<{ changed: [view: PriceView] }>()
-const { run } = useDeed()
+const { run } = useAction()
 const path = computed(() => `/api/builds/${useBuild().view!.id}/prices/parts/${view.partId}`)
 const own = ref(view.ownFigure ? toDecimal(view.ownFigure.amount, view.currency) : '')
 const ownNote = ref(view.ownFigure?.note ?? '')
@@ -16,11 +16,11 @@ const readOn = ref(view.asOf)
 const readNote = ref('')
 const wait = reactive({ what: '', expectedOn: '', dropPercent: 8, chance: 60, wholeRole: true })
 
-async function change(deed: () => Promise<unknown>, message: string, undo?: () => Promise<unknown>) {
+async function change(action: () => Promise<unknown>, message: string, undo?: () => Promise<unknown>) {
   const fresh = async () => emit('changed', await request<PriceView>(path.value))
   await run(
     async () => {
-      await deed()
+      await action()
       await fresh()
     },
     {
@@ -48,7 +48,7 @@ const keepRead = () =>
 const dropRead = (id: number) =>
   change(
     () => request(`/api/prices/reads/${id}`, { method: 'DELETE' }),
-    'read put away',
+    'read archive',
     () => request(`/api/prices/reads/${id}/restore`, { method: 'POST' }),
   )
 const setOwn = () =>
@@ -61,7 +61,7 @@ const setOwn = () =>
     'your figure stands beside the sample',
   )
 const endOwn = () =>
-  change(() => request(`${path.value}/own-figure`, { method: 'DELETE' }), 'your figure is taken back')
+  change(() => request(`${path.value}/own-figure`, { method: 'DELETE' }), 'your figure is removed')
 const noteWait = () =>
   change(async () => {
     await request('/api/prices/wait-notes', {
@@ -80,7 +80,7 @@ const noteWait = () =>
 const dropWait = (id: string) =>
   change(
     () => request(`/api/prices/wait-notes/${id}`, { method: 'DELETE' }),
-    'note put away',
+    'note archive',
     () => request(`/api/prices/wait-notes/${id}/restore`, { method: 'POST' }),
   )
 const standing = computed(() => view.ownFigure?.standing)
@@ -96,7 +96,7 @@ const standing = computed(() => view.ownFigure?.standing)
             <th>read on</th>
             <th class="!text-right">patient</th>
             <th class="!text-right">typical</th>
-            <th class="!text-right">hurried</th>
+            <th class="!text-right">quick</th>
             <th class="!text-right">since</th>
             <th />
           </tr>
@@ -118,7 +118,7 @@ const standing = computed(() => view.ownFigure?.standing)
               <button
                 type="button"
                 class="quiet-button text-xs"
-                :aria-label="`put away the read of ${read.readOn}`"
+                :aria-label="`archive the read of ${read.readOn}`"
                 @click="dropRead(read.id)"
               >
                 ×
@@ -178,7 +178,7 @@ const standing = computed(() => view.ownFigure?.standing)
         ><button
           type="button"
           class="quiet-button text-xs"
-          :aria-label="`put away the note ${note.what}`"
+          :aria-label="`archive the note ${note.what}`"
           @click="dropWait(note.id)"
         >
           ×

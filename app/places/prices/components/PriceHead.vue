@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { markNames, marks } from '#core/pricing/street/marks'
 import { formatWhole } from '#core/money/formatAmount'
 import type { PriceView } from '#shared/prices/views'
 import { gradeWorking, markWorking } from '~/workings/priceWorkings'
@@ -7,7 +8,6 @@ import { amount } from '~/utils/show'
 /** The three marks, the grade and the price rule of a part. */
 const { view } = defineProps<{ view: PriceView }>()
 const gradeTone = { solid: 'tag-settled', usable: 'tag-info', thin: 'tag-waiting', none: 'tag-stop' } as const
-const marks = ['patient', 'typical', 'hurried'] as const
 </script>
 
 <template>
@@ -30,7 +30,7 @@ const marks = ['patient', 'typical', 'hurried'] as const
     <div v-if="view.marks" class="mt-1 flex items-end gap-8">
       <div v-for="mark in marks" :key="mark" class="leading-tight">
         <div class="text-xs text-soft">
-          {{ mark
+          {{ markNames[mark]
           }}<template v-if="mark === 'typical' && view.interval"
             >, {{ formatWhole(view.interval.low, view.currency) }} to
             {{ formatWhole(view.interval.high, view.currency) }}</template

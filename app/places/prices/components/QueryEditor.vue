@@ -10,7 +10,7 @@ import { request } from '~/utils/request'
 /** The price query of a part. While it is written a worker says at once which records come and go; a button puts it in force. */
 const { view } = defineProps<{ view: PriceView }>()
 const emit = defineEmits<{ save: [query: PartQuery]; reset: []; recipe: [id: string] }>()
-const { run } = useDeed()
+const { run } = useAction()
 const open = ref(false)
 const draft = ref<PartQuery>(view.query)
 const text = reactive({ must: '', mustNot: '', makes: '', siblings: '' })
@@ -147,7 +147,7 @@ async function dropRecipe(id: string) {
       await loadRecipes()
     },
     {
-      message: 'recipe put away',
+      message: 'recipe archive',
       undo: async () => {
         await request(`/api/prices/recipes/${id}/restore`, { method: 'POST' })
         await loadRecipes()
@@ -340,7 +340,7 @@ async function dropRecipe(id: string) {
               <button
                 type="button"
                 class="text-soft"
-                :aria-label="`put away the recipe ${each.name}`"
+                :aria-label="`archive the recipe ${each.name}`"
                 @click="dropRecipe(each.id)"
               >
                 ×

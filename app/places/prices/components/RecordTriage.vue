@@ -73,7 +73,7 @@ const filters: readonly (readonly [TriageFilter, string])[] = [
   ['all', 'all'],
   ['kept', 'count'],
   ['left-out', 'left out'],
-  ['yours', 'your word'],
+  ['yours', 'yours'],
 ]
 const statedPrice = (row: RecordView) =>
   `${amount(row.price + row.shipping, row.currency)}${row.currency === view.currency ? '' : ` ${row.currency}`}`

@@ -21,7 +21,7 @@ const emit = defineEmits<{
   catchShare: [share: number]
   changed: [view: PriceView]
 }>()
-const { run } = useDeed()
+const { run } = useAction()
 const limit = ref(view.lookout?.limit ?? view.marks?.typical ?? 0)
 const days = ref(view.patienceDays)
 const wished = ref(0.8)
@@ -51,7 +51,7 @@ const wish = computed(() => ({
   price: payUpToPrice(flow.value, wished.value, days.value),
 }))
 const adviceTone = { buy: 'tag-settled', wait: 'tag-waiting', level: 'tag-info' } as const
-const adviceWord = { buy: 'buy now', wait: 'wait', level: 'no matter' } as const
+const adviceWord = { buy: 'buy now', wait: 'wait', level: 'either way' } as const
 const endLookout = () =>
   run(
     async () => {

@@ -11,7 +11,7 @@ import { amount, percent, shortDate, signedPercent } from '~/utils/show'
 /** Worth buying: every candidate for a role, as a staircase and as a table, with what the guides say. */
 const emit = defineEmits<{ open: [partId: string] }>()
 const build = useBuild()
-const { run } = useDeed()
+const { run } = useAction()
 const role = useRouteState('worth', 'graphics')
 const worth = shallowRef<WorthView | null>(null)
 const failed = ref('')
@@ -76,7 +76,7 @@ const dropOpinion = (id: string) =>
       await load()
     },
     {
-      message: 'opinion put away',
+      message: 'opinion archive',
       undo: async () => {
         await request(`/api/prices/opinions/${id}/restore`, { method: 'POST' })
         await load()
@@ -103,7 +103,9 @@ const detail = (row: WorthRow) =>
       <select v-model="role" class="field !min-h-0 !py-0.5" aria-label="role">
         <option v-for="each in rankedRoles" :key="each" :value="each">{{ roleNames[each as Role] }}</option>
       </select>
-      <span v-if="worth?.byTargets" class="text-soft">reckoned in your targets with {{ worth.besides }}</span>
+      <span v-if="worth?.byTargets" class="text-soft"
+        >calculated in your targets with {{ worth.besides }}</span
+      >
       <span v-else-if="worth" class="text-soft"
         >ranked by {{ worth.unit
         }}{{
@@ -112,7 +114,7 @@ const detail = (row: WorthRow) =>
       >
     </div>
     <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!worth" class="mt-3 text-soft" role="status">Reckoning…</p>
+    <p v-else-if="!worth" class="mt-3 text-soft" role="status">Calculating…</p>
     <p v-else-if="rows.length === 0" class="mt-3 text-soft">
       No part of this role has its figure in the library.
     </p>
@@ -221,7 +223,7 @@ const detail = (row: WorthRow) =>
                   :class="adviceTone[row.later.advice]"
                   :title="row.later.reasons.map((reason) => reason.what).join(', ')"
                   >{{
-                    row.later.advice === 'level' ? 'no matter' : row.later.advice === 'buy' ? 'now' : 'wait'
+                    row.later.advice === 'level' ? 'either way' : row.later.advice === 'buy' ? 'now' : 'wait'
                   }}</span
                 >
               </td>
@@ -244,7 +246,7 @@ const detail = (row: WorthRow) =>
                     <button
                       type="button"
                       class="quiet-button text-xs"
-                      :aria-label="`put away what ${each.guide} said`"
+                      :aria-label="`archive what ${each.guide} said`"
                       @click="dropOpinion(each.id)"
                     >
                       ×

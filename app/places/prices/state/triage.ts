@@ -64,7 +64,7 @@ export function wordsToGatherBy(title: string, wanted: readonly string[]): strin
   ].slice(0, 8)
 }
 
-/** Decisions grouped, so that taking back many at once is one deed for each kind. */
+/** Decisions grouped, so that taking back many at once is one action for each kind. */
 export function groupDecisions(
   records: readonly number[],
   decisions: readonly RecordView['decision'][],

@@ -272,8 +272,11 @@ const isConsole = computed(() => draft.value.kind === 'console')
               class="field figures w-24"
               aria-label="subscription a year"
           /></FormField>
-          <FormField label="a game is dearer by" class="flex flex-col" :problem="problems.gameSurcharge"
-            ><input v-model="draft.gameSurcharge" class="field figures w-24" aria-label="a game is dearer by"
+          <FormField label="extra cost of a game" class="flex flex-col" :problem="problems.gameSurcharge"
+            ><input
+              v-model="draft.gameSurcharge"
+              class="field figures w-24"
+              aria-label="extra cost of a game"
           /></FormField>
           <FormField label="fetches today" class="flex flex-col" :problem="problems.resaleToday"
             ><input
@@ -309,7 +312,7 @@ const isConsole = computed(() => draft.value.kind === 'console')
             class="field figures w-24"
             :aria-label="`worth of extra ${index + 1}`"
           />
-          <button type="button" class="quiet-button" @click="draft.extras.splice(index, 1)">take out</button>
+          <button type="button" class="quiet-button" @click="draft.extras.splice(index, 1)">remove</button>
         </div>
         <div
           v-for="(rate, index) in draft.rates"
@@ -351,7 +354,7 @@ const isConsole = computed(() => draft.value.kind === 'console')
             :aria-label="`low of result ${index + 1}`"
             @input="rate.lowFps = orNull($event)"
           />
-          <button type="button" class="quiet-button" @click="draft.rates.splice(index, 1)">take out</button>
+          <button type="button" class="quiet-button" @click="draft.rates.splice(index, 1)">remove</button>
         </div>
         <div
           v-for="(each, index) in draft.equivalents"
@@ -402,7 +405,7 @@ const isConsole = computed(() => draft.value.kind === 'console')
           />
           GB
           <button type="button" class="quiet-button" @click="draft.equivalents.splice(index, 1)">
-            take out
+            remove
           </button>
         </div>
         <div class="mt-2 flex gap-2">

@@ -60,7 +60,7 @@ const typed = (each: WeighedView, id: string) => {
         :aria-pressed="writing"
         @click="writing = !writing"
       >
-        {{ writing ? 'done' : 'write own figures' }}
+        {{ writing ? 'done' : 'Edit figures' }}
       </button>
     </div>
     <table class="ledger mt-1 text-[13px] [&_td]:!py-px [&_th]:!py-0.5">
@@ -103,7 +103,7 @@ const typed = (each: WeighedView, id: string) => {
               :value="typed(each, rule.id)"
               :placeholder="
                 stepOf(each, rule.id)
-                  ? amount(stepOf(each, rule.id)!.reckoned ?? stepOf(each, rule.id)!.amount, currency)
+                  ? amount(stepOf(each, rule.id)!.calculated ?? stepOf(each, rule.id)!.amount, currency)
                   : '—'
               "
               :aria-label="`own figure: ${rule.label} of ${each.machine.name}`"

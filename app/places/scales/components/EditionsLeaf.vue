@@ -6,7 +6,7 @@ import { amount, longDate, signedAmount } from '~/utils/show'
 
 /** Frozen copies of the build: freeze, compare with now, share, open somebody else's. */
 const { view } = defineProps<{ view: BuildView }>()
-const { run } = useDeed()
+const { run } = useAction()
 const editions = shallowRef<EditionsView | null>(null)
 const name = ref('')
 const opened = ref('')
@@ -26,7 +26,7 @@ const setDeleted = async (id: string, deleted: boolean) => {
   await load()
 }
 const takeOut = (id: string) =>
-  run(() => setDeleted(id, true), { message: 'the edition is taken out', undo: () => setDeleted(id, false) })
+  run(() => setDeleted(id, true), { message: 'the edition is removed', undo: () => setDeleted(id, false) })
 const forms = [
   ['html', 'HTML page'],
   ['md', 'Markdown'],
@@ -97,7 +97,7 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
         >prices, dates, estimates, weighing and open questions; private notes stay out</span
       >
       <label class="button ml-auto cursor-pointer"
-        >Open another’s edition…<input
+        >Open someone else’s edition…<input
           type="file"
           accept=".json,application/json"
           class="sr-only"
@@ -158,7 +158,7 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
             @click="open(each.id)"
           >
             what has changed</button
-          ><button type="button" class="quiet-button" @click="takeOut(each.id)">take out</button></span
+          ><button type="button" class="quiet-button" @click="takeOut(each.id)">remove</button></span
         >
       </div>
       <template v-if="opened === each.id && drift">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { severityNames } from '#core/machine/fit/finding'
 import { roleNames } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
 import type { MatchView, WeighedView } from '#shared/scales/views'
@@ -7,7 +8,7 @@ import { amount, percent, signedAmount } from '~/utils/show'
 
 /** The cheapest machine that matches a rival, and the best for its money; found by search, opened as a variant. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()
-const { run } = useDeed()
+const { run } = useAction()
 const fromWords = { lead: 'a lead at hand', street: 'today’s price', build: 'in the build already' } as const
 const found = shallowRef<MatchView | null>(null)
 const progress = ref<number | null>(null)
@@ -90,7 +91,7 @@ const open = () =>
     <p class="mt-1 text-soft">
       Match it: the cheapest machine of single leads, street prices and what the build has that reaches it in
       every target. Spend the same: the most frames that cost no more to own. Both pass the whole fit check
-      and the house rules; lots, and orders put together, are not searched.
+      and your rules; lots, and orders put together, are not searched.
     </p>
     <p v-if="failed" class="mt-2 text-stop" role="alert">{{ failed }}</p>
     <template v-if="found">
@@ -177,7 +178,7 @@ const open = () =>
               </tbody>
             </table>
             <p v-for="finding in found.found.findings.slice(0, 5)" :key="finding.what" class="mt-1 text-soft">
-              {{ finding.severity }}: {{ finding.what }}
+              {{ severityNames[finding.severity] }}: {{ finding.what }}
             </p>
             <button type="button" class="button button-main mt-3" @click="open">Open as a variant</button>
           </div>

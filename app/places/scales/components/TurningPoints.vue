@@ -101,7 +101,7 @@ const assumed = computed(() =>
         <figcaption class="text-[13px] font-semibold">
           {{ turning.name }}
           <span class="font-normal text-soft"
-            >what {{ against.machine.name }} is dearer by, like for like, {{ view.currency }}</span
+            >extra cost of {{ against.machine.name }}, like for like, {{ view.currency }}</span
           >
         </figcaption>
         <svg
@@ -190,7 +190,9 @@ const assumed = computed(() =>
           >It would turn below <b class="figures">{{ money(assumed.point.below.value) }}</b>.</template
         ><template v-else>No price of it turns that.</template>
       </p>
-      <p v-else class="mt-2 text-waiting">It wants a machine with a CPU and a card, a price and an index.</p>
+      <p v-else class="mt-2 text-waiting">
+        Still missing: a machine with a CPU and a graphics card, a price and an index.
+      </p>
     </div>
   </section>
 </template>

@@ -44,7 +44,7 @@ function turns(other: WeighedView): string {
   })
   return list.length === 0
     ? 'Nothing within reach turns it.'
-    : `It turns with ${list.slice(0, 2).join(', or ')}.`
+    : `It changes with ${list.slice(0, 2).join(', or ')}.`
 }
 </script>
 

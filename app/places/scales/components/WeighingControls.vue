@@ -61,8 +61,6 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       />
       games a year</label
     >
-    <span class="text-soft"
-      >{{ view.weighing.terms.fullHours }} h a day at full load, by the house rules</span
-    >
+    <span class="text-soft">{{ view.weighing.terms.fullHours }} h a day at full load, by your rules</span>
   </div>
 </template>

@@ -7,7 +7,7 @@ export type SettingsChange = Partial<
   Pick<WeighingSettings, 'years' | 'style' | 'basis' | 'gamesPerYear' | 'off' | 'builds'>
 >
 
-/** The settings as the route wants them, with one change, and one own figure set or taken back (null). */
+/** The settings as the route takes them, with one change, and one own figure set or taken back (null). */
 export function changedSettings(
   settings: WeighingSettings,
   currency: string,

@@ -5,9 +5,9 @@ import type { ConnectorView, PollView } from '#shared/sources/views'
 import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
 
-/** Addresses that are asked again and again, with what the last asking brought. */
+/** Addresses that are checked on a schedule, with what the last asking brought. */
 const { sources } = defineProps<{ sources: LibraryView['sources'] }>()
-const { run, busy } = useDeed()
+const { run, busy } = useAction()
 const connectors = ref<ConnectorView[] | null>(null)
 const adding = ref(false)
 const problem = ref('')
@@ -105,7 +105,7 @@ const ahead = (time: string) =>
 <template>
   <section aria-label="connectors">
     <div class="flex items-center gap-2">
-      <h2 class="!text-base">Asked again and again</h2>
+      <h2 class="!text-base">Scheduled checks</h2>
       <button
         v-if="connectors && connectors.length > 0"
         type="button"
@@ -163,7 +163,7 @@ const ahead = (time: string) =>
           <th>last asked</th>
           <th>brought</th>
           <th>next</th>
-          <th><span class="sr-only">deeds</span></th>
+          <th><span class="sr-only">actions</span></th>
         </tr>
       </thead>
       <tbody>
@@ -227,7 +227,7 @@ const ahead = (time: string) =>
                 :disabled="polling !== ''"
                 @click="run(() => pollOne(each.id))"
               >
-                Ask now
+                Check now
               </button>
               <button type="button" class="quiet-button" @click="change(each.id, { paused: !each.paused })">
                 {{ each.paused ? 'go on' : 'pause' }}

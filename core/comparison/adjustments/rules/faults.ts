@@ -10,7 +10,7 @@ import type { StepRule } from '../adjustment'
  */
 export const faults: StepRule = {
   id: 'faults',
-  label: 'own fault cost',
+  label: 'expected repairs',
   amount: (machine, terms) => {
     const whole =
       machine.components.length === 0
@@ -23,7 +23,7 @@ export const faults: StepRule = {
       ? null
       : {
           amount,
-          why: `probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers, by the house’s table of faults`,
+          why: `probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers, by your table of faults`,
           from: 'assumption',
         }
   },

@@ -3,14 +3,14 @@ import type { StepRule } from '../adjustment'
 
 export const games: StepRule = {
   id: 'games',
-  label: 'dearer games',
+  label: 'extra cost of games',
   amount: ({ gameSurcharge }, { years, gamesPerYear }) => {
     const count = gamesPerYear * years
     return gameSurcharge === 0 || count === 0
       ? null
       : {
           amount: roundHalfAway(gameSurcharge * count),
-          why: `${count} games in ${years} years, each dearer on it`,
+          why: `${count} games in ${years} years, each costs more on it`,
           from: 'assumption',
         }
   },

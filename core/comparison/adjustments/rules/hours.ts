@@ -9,7 +9,7 @@ export const hours: StepRule = {
       ? null
       : {
           amount: roundHalfAway(worked * perHour),
-          why: `${worked} hours at the house’s rate`,
+          why: `${worked} hours at your rate`,
           from: 'assumption',
         },
 }

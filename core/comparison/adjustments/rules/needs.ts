@@ -9,7 +9,11 @@ function lacking(need: Need): StepRule {
       const price = needPrices[need]
       return price === undefined || machine.brings.includes(need)
         ? null
-        : { amount: price, why: `the brief wants it, ${machine.name} does not bring it`, from: 'assumption' }
+        : {
+            amount: price,
+            why: `the brief asks for it, ${machine.name} does not bring it`,
+            from: 'assumption',
+          }
     },
   }
 }

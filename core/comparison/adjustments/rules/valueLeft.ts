@@ -5,7 +5,7 @@ import type { StepRule } from '../adjustment'
 /** What is left at the end: today's resale of what was counted, times the share that such things keep a year. The same method on every machine. */
 export const valueLeft: StepRule = {
   id: 'value-left',
-  label: 'value left at the end',
+  label: 'resale value at the end',
   amount: (machine, terms) => {
     const { years, keeps, wholeFactor } = terms
     const left =

@@ -21,9 +21,9 @@ export const adapterLoad: FitRule = {
           if (!load || load.loadW <= load.limitW) return []
           return [
             {
-              what: `${partLabel(adapter)} carries ${load.limitW} W; ${partLabel(card)} draws ${Math.round(load.loadW)} W through it: it melts`,
+              what: `${partLabel(adapter)} is rated for ${load.limitW} W; ${partLabel(card)} draws ${Math.round(load.loadW)} W through it: it melts`,
               why: [cite(card, 'boardPowerW'), cite(adapter, 'carriesW')] as const,
-              mends: [
+              fixes: [
                 remove(adapter, 'leave the adapter out', {
                   leavesOpen: 'the card needs its lead from a supply that has it',
                 }),

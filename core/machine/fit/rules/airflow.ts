@@ -28,7 +28,7 @@ export const airflow: FitRule = {
               `${Math.round(heat)} W`,
             ),
           ] as const,
-          mends: [
+          fixes: [
             replace(
               'case',
               'a case with more fans',

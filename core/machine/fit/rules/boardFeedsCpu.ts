@@ -16,7 +16,7 @@ export const boardFeedsCpu: FitRule = {
       .map(([cpu, board]) => ({
         what: `${partLabel(cpu)} takes ${cpu.facts.limitW} W for long; ${partLabel(board)} feeds ${board.facts.limitW} W and slows it`,
         why: [cite(cpu, 'limitW'), cite(board, 'limitW')],
-        mends: [
+        fixes: [
           byHand(`limit the CPU to ${board.facts.limitW} W`, 'one setting in the firmware', {
             limitW: board.facts.limitW!,
             leavesOpen: 'slower at full load',

@@ -21,7 +21,7 @@ export const boardFirmware: FitRule = {
         what: `${partLabel(cpu)} needs firmware ${cpu.facts.firmwareNeeded}; ${partLabel(board)} comes with ${board.facts.firmwareLevel}`,
         why: [cite(cpu, 'firmwareNeeded'), cite(board, 'firmwareLevel')],
         ...(board.facts.flashWithoutCpu === false ? { severity: 'stops' as const } : {}),
-        mends: [
+        fixes: [
           ...(board.facts.flashWithoutCpu
             ? [
                 byHand('flash the board without a CPU', 'a stick with the newest firmware, ten minutes', {

@@ -16,7 +16,7 @@ export const boardSize: FitRule = {
       .map(([board, chassis]) => ({
         what: `${partLabel(chassis)} takes ${chassis.facts.boardSizes!.join(', ')}; ${partLabel(board)} is ${board.facts.formFactor}`,
         why: [cite(board, 'formFactor'), cite(chassis, 'boardSizes')],
-        mends: [
+        fixes: [
           replace('case', `a case for ${board.facts.formFactor}`, (part) =>
             (part.facts.boardSizes ?? []).includes(board.facts.formFactor!),
           ),

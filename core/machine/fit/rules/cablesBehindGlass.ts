@@ -17,7 +17,7 @@ export const cablesBehindGlass: FitRule = {
       .map(([chassis, supply]) => ({
         what: `The leads of ${partLabel(supply)} do not come off and are seen through the glass of ${partLabel(chassis)}`,
         why: [cite(chassis, 'glass'), cite(supply, 'modular')],
-        mends: [
+        fixes: [
           byHand('tie them behind the board', 'an hour'),
           replace(
             'supply',

@@ -7,7 +7,7 @@ export const cardLeads: FitRule = {
   id: 'card-leads',
   area: 'connections',
   severity: 'stops',
-  question: 'Has the supply the leads that the card wants?',
+  question: 'Has the supply the leads that the card needs?',
   reads: [
     { role: 'graphics', facts: ['sixPinLeads', 'eightPinLeads'] },
     { role: 'supply', facts: ['sixPinLeads', 'eightPinLeads'] },
@@ -24,9 +24,9 @@ export const cardLeads: FitRule = {
       const bySocket = short === '8-pin' ? 150 : 75
       return [
         {
-          what: `${partLabel(card)} wants ${leads(wanted)}; ${partLabel(supply)} has ${leads(there)}`,
+          what: `${partLabel(card)} needs ${leads(wanted)}; ${partLabel(supply)} has ${leads(there)}`,
           why: [cite(card, fact), cite(supply, fact)] as const,
-          mends: [
+          fixes: [
             replace(
               'supply',
               `another supply with ${leads(wanted)}`,
@@ -46,13 +46,13 @@ export const cardLeads: FitRule = {
               'extra',
               `an adapter to ${short}`,
               (part) => part.facts.feedsTo === short && part.facts.feedsFrom !== 'sata',
-              { limitW: bySocket, leavesOpen: 'the lead it hangs on bears it all' },
+              { limitW: bySocket, leavesOpen: 'the lead it hangs on carries all of it' },
             ),
             add(
               'extra',
               `an adapter from SATA to ${short}`,
               (part) => part.facts.feedsTo === short && part.facts.feedsFrom === 'sata',
-              { limitW: 54, leavesOpen: 'a SATA lead carries 54 W and no more' },
+              { limitW: 54, leavesOpen: 'a SATA lead is rated for 54 W and no more' },
             ),
             replace(
               'graphics',

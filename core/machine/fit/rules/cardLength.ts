@@ -18,7 +18,7 @@ export const cardLength: FitRule = {
         return {
           what: `${partLabel(card)} is ${card.facts.lengthMm} mm long; ${partLabel(chassis)} takes ${chassis.facts.maxCardMm} mm: ${over} mm too long`,
           why: [cite(card, 'lengthMm'), cite(chassis, 'maxCardMm')],
-          mends: [
+          fixes: [
             replace(
               'case',
               `a case for ${card.facts.lengthMm} mm`,

@@ -16,7 +16,7 @@ export const cardLowProfile: FitRule = {
       .map(([card, chassis]) => ({
         what: `${partLabel(chassis)} takes low cards only; ${partLabel(card)} is of full height`,
         why: [cite(card, 'lowProfile'), cite(chassis, 'lowProfileOnly')],
-        mends: [
+        fixes: [
           replace('graphics', 'a low-profile card', (part) => part.facts.lowProfile === true, {
             leavesOpen: 'fewer frames',
           }),

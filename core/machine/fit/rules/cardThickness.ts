@@ -16,7 +16,7 @@ export const cardThickness: FitRule = {
       .map(([card, chassis]) => ({
         what: `${partLabel(card)} is ${card.facts.slotsThick} slots thick; ${partLabel(chassis)} has room for ${chassis.facts.cardSlots}`,
         why: [cite(card, 'slotsThick'), cite(chassis, 'cardSlots')],
-        mends: [
+        fixes: [
           replace(
             'graphics',
             `a card of ${chassis.facts.cardSlots} slots at most`,

@@ -15,6 +15,6 @@ export const caseFans: FitRule = {
       .map((chassis) => ({
         what: `${partLabel(chassis)} comes without a fan, and there is a card to be cooled`,
         why: [cite(chassis, 'fans'), cite(chassis, 'fanPlaces')],
-        mends: [replace('case', 'a case with two fans', (part) => (part.facts.fans ?? 0) >= 2)],
+        fixes: [replace('case', 'a case with two fans', (part) => (part.facts.fans ?? 0) >= 2)],
       })),
 }

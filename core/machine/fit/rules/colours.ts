@@ -19,9 +19,9 @@ export const colours: FitRule = {
       )
       .filter((part) => part.facts.colour !== undefined && part.facts.colour !== machine.brief.colour)
       .map((part) => ({
-        what: `${partLabel(part)} is ${part.facts.colour}; the brief wants ${machine.brief.colour}`,
+        what: `${partLabel(part)} is ${part.facts.colour}; the brief asks for ${machine.brief.colour}`,
         why: [cite(part, 'colour'), citeBrief('colour', machine.brief.colour!)],
-        mends: [
+        fixes: [
           replace(
             part.role,
             `the same in ${machine.brief.colour}`,

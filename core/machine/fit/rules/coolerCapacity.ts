@@ -18,10 +18,10 @@ export const coolerCapacity: FitRule = {
       if (carries >= cpu.facts.limitW!) return []
       return [
         {
-          what: `${partLabel(cooler)} carries ${Math.round(carries)} W at ${machine.brief.roomC} °C; ${partLabel(cpu)} makes ${cpu.facts.limitW} W and slows down`,
+          what: `${partLabel(cooler)} is rated for ${Math.round(carries)} W at ${machine.brief.roomC} °C; ${partLabel(cpu)} makes ${cpu.facts.limitW} W and slows down`,
           why: [cite(cooler, 'coolerW'), cite(cpu, 'limitW')] as const,
           ...(carries < 0.6 * cpu.facts.limitW! ? { severity: 'needs' as const } : {}),
-          mends: [
+          fixes: [
             replace(
               'cooler',
               `a cooler for ${cpu.facts.limitW} W`,

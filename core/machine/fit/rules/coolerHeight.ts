@@ -16,7 +16,7 @@ export const coolerHeight: FitRule = {
       .map(([cooler, chassis]) => ({
         what: `${partLabel(cooler)} stands ${cooler.facts.heightMm} mm high; ${partLabel(chassis)} closes over ${chassis.facts.maxCoolerMm} mm`,
         why: [cite(cooler, 'heightMm'), cite(chassis, 'maxCoolerMm')],
-        mends: [
+        fixes: [
           replace(
             'cooler',
             `a cooler of ${chassis.facts.maxCoolerMm} mm at most`,

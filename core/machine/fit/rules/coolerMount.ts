@@ -14,13 +14,13 @@ export const coolerMount: FitRule = {
     pairsOf(machine, 'cooler', 'motherboard')
       .filter(
         ([cooler]) =>
-          cooler.facts.mountIncluded === false && !machine.extra((facts) => facts.mends === 'mount'),
+          cooler.facts.mountIncluded === false && !machine.extra((facts) => facts.fixes === 'mount'),
       )
       .map(([cooler, board]) => ({
         what: `${partLabel(cooler)} comes without its mount: it cannot be fixed to ${partLabel(board)}`,
         why: [cite(cooler, 'mountIncluded'), cite(board, 'socket')],
-        mends: [
-          add('extra', 'a mount', (part) => part.facts.mends === 'mount'),
+        fixes: [
+          add('extra', 'a mount', (part) => part.facts.fixes === 'mount'),
           replace(
             'cooler',
             'another cooler',

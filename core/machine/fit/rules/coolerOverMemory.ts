@@ -16,7 +16,7 @@ export const coolerOverMemory: FitRule = {
       .map(([cooler, memory]) => ({
         what: `${partLabel(memory)} is ${memory.facts.heightMm} mm high; under ${partLabel(cooler)} there are ${cooler.facts.memoryClearanceMm} mm`,
         why: [cite(cooler, 'memoryClearanceMm'), cite(memory, 'heightMm')],
-        mends: [
+        fixes: [
           byHand('set the fan of the cooler higher', 'a quarter of an hour', {
             leavesOpen: 'the cooler then stands higher',
           }),

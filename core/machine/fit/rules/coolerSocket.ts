@@ -16,7 +16,7 @@ export const coolerSocket: FitRule = {
       .map(([cooler, board]) => ({
         what: `${partLabel(cooler)} mounts on ${cooler.facts.coolerSockets!.join(', ')}, not on ${board.facts.socket}`,
         why: [cite(cooler, 'coolerSockets'), cite(board, 'socket')],
-        mends: [
+        fixes: [
           replace(
             'cooler',
             `a cooler for ${board.facts.socket}`,

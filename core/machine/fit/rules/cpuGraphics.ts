@@ -15,7 +15,7 @@ export const cpuGraphics: FitRule = {
       .map((cpu) => ({
         what: `${partLabel(cpu)} has no graphics of its own, and there is no card: no picture`,
         why: [cite(cpu, 'integratedGraphics'), citeAll([cpu], 'cards in the machine', '0')],
-        mends: [
+        fixes: [
           add('graphics', 'a graphics card', () => true),
           replace(
             'cpu',

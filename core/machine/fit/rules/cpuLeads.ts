@@ -5,7 +5,7 @@ export const cpuLeads: FitRule = {
   id: 'cpu-leads',
   area: 'connections',
   severity: 'stops',
-  question: 'Has the supply the CPU leads that the board wants?',
+  question: 'Has the supply the CPU leads that the board needs?',
   reads: [
     { role: 'motherboard', facts: ['cpuLeads'] },
     { role: 'supply', facts: ['cpuLeads'] },
@@ -19,9 +19,9 @@ export const cpuLeads: FitRule = {
           board.facts.cpuLeads!,
       )
       .map(([board, supply]) => ({
-        what: `${partLabel(board)} wants ${board.facts.cpuLeads} CPU leads; ${partLabel(supply)} has ${supply.facts.cpuLeads}`,
+        what: `${partLabel(board)} needs ${board.facts.cpuLeads} CPU leads; ${partLabel(supply)} has ${supply.facts.cpuLeads}`,
         why: [cite(board, 'cpuLeads'), cite(supply, 'cpuLeads')],
-        mends: [
+        fixes: [
           add('extra', 'an adapter to a CPU lead', (part) => part.facts.feedsTo === 'cpu', { limitW: 150 }),
           replace(
             'supply',

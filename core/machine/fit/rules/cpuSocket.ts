@@ -16,7 +16,7 @@ export const cpuSocket: FitRule = {
       .map(([cpu, board]) => ({
         what: `${partLabel(cpu)} does not go into ${partLabel(board)}: socket ${cpu.facts.socket} against ${board.facts.socket}`,
         why: [cite(cpu, 'socket'), cite(board, 'socket')],
-        mends: [
+        fixes: [
           replace(
             'motherboard',
             `a board with socket ${cpu.facts.socket}`,

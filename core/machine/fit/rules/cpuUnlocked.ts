@@ -16,7 +16,7 @@ export const cpuUnlocked: FitRule = {
       .map(([cpu, board]) => ({
         what: `${partLabel(cpu)} is unlocked, and ${partLabel(board)} cannot overclock: paid for and not used`,
         why: [cite(cpu, 'unlocked'), cite(board, 'overclocks')],
-        mends: [
+        fixes: [
           byHand('leave it: it runs at its own speed', 'none'),
           replace(
             'motherboard',

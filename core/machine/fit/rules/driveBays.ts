@@ -21,7 +21,7 @@ export const driveBays: FitRule = {
           citeAll(largeDrives(machine), 'hard drives', String(largeDrives(machine).length)),
           cite(chassis, 'bays35'),
         ],
-        mends: [
+        fixes: [
           replace(
             'case',
             `a case with ${largeDrives(machine).length} bays`,

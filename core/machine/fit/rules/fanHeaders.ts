@@ -15,11 +15,11 @@ export const fanHeaders: FitRule = {
       .filter(
         ([chassis, board]) =>
           chassis.facts.fans! > board.facts.fanHeaders! &&
-          !machine.extra((facts) => facts.mends === 'fan-header'),
+          !machine.extra((facts) => facts.fixes === 'fan-header'),
       )
       .map(([chassis, board]) => ({
         what: `${chassis.facts.fans} fans for ${board.facts.fanHeaders} ${board.facts.fanHeaders === 1 ? 'header' : 'headers'} on ${partLabel(board)}`,
         why: [cite(chassis, 'fans'), cite(board, 'fanHeaders')],
-        mends: [add('extra', 'a splitter for fans', (part) => part.facts.mends === 'fan-header')],
+        fixes: [add('extra', 'a splitter for fans', (part) => part.facts.fixes === 'fan-header')],
       })),
 }

@@ -14,7 +14,7 @@ export const firmwareLocked: FitRule = {
       .map((board) => ({
         what: `The firmware of ${partLabel(board)} is locked by a password: no setting can be changed, no drive be started from`,
         why: [cite(board, 'firmwareLocked'), citeAll([board], 'socket', board.facts.socket!)],
-        mends: [
+        fixes: [
           byHand(
             'ask the seller for the password, or clear it by the jumper',
             'a quarter of an hour, if it works at all',

@@ -15,13 +15,13 @@ export const frontPlug: FitRule = {
       .filter(
         ([chassis, board]) =>
           chassis.facts.frontPlug !== board.facts.frontPlug &&
-          !machine.extra((facts) => facts.mends === 'front-plug'),
+          !machine.extra((facts) => facts.fixes === 'front-plug'),
       )
       .map(([chassis, board]) => ({
         what: `The front panel of ${partLabel(chassis)} has the plug ${chassis.facts.frontPlug}; ${partLabel(board)} takes ${board.facts.frontPlug}`,
         why: [cite(chassis, 'frontPlug'), cite(board, 'frontPlug')],
-        mends: [
-          add('extra', 'an adapter for the front panel', (part) => part.facts.mends === 'front-plug'),
+        fixes: [
+          add('extra', 'an adapter for the front panel', (part) => part.facts.fixes === 'front-plug'),
           byHand('rewire the switch and the lights', 'half an hour with a meter', {
             leavesOpen: 'front USB and sound stay dead',
           }),

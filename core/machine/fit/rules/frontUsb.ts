@@ -14,14 +14,14 @@ export const frontUsb: FitRule = {
   check: (machine) =>
     pairsOf(machine, 'case', 'motherboard')
       .filter(
-        ([, board]) => !board.facts.frontUsbC && !machine.extra((facts) => facts.mends === 'front-usb-c'),
+        ([, board]) => !board.facts.frontUsbC && !machine.extra((facts) => facts.fixes === 'front-usb-c'),
       )
       .map(([chassis, board]) => ({
         what: `The USB-C at the front of ${partLabel(chassis)} has no header on ${partLabel(board)}: the port stays dead`,
         why: [cite(chassis, 'frontUsbC'), cite(board, 'frontUsbC')],
-        mends: [
+        fixes: [
           byHand('leave the port dead', 'none'),
-          add('extra', 'an adapter for the header', (part) => part.facts.mends === 'front-usb-c'),
+          add('extra', 'an adapter for the header', (part) => part.facts.fixes === 'front-usb-c'),
         ],
       })),
 }

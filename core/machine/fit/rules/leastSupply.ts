@@ -5,7 +5,7 @@ export const leastSupply: FitRule = {
   id: 'least-supply',
   area: 'rules',
   severity: 'costs',
-  question: 'Has the supply the watts the house always wants?',
+  question: 'Has the supply the watts your rule always asks for?',
   reads: [{ role: 'supply', facts: ['ratedW'] }],
   concerns: (machine) => machine.brief.leastSupplyW !== null,
   check: (machine) =>
@@ -13,9 +13,9 @@ export const leastSupply: FitRule = {
       .all('supply')
       .filter((supply) => supply.facts.ratedW! < machine.brief.leastSupplyW!)
       .map((supply) => ({
-        what: `${partLabel(supply)} is rated ${supply.facts.ratedW} W; the house wants ${machine.brief.leastSupplyW} W`,
+        what: `${partLabel(supply)} is rated ${supply.facts.ratedW} W; your rule asks for ${machine.brief.leastSupplyW} W`,
         why: [cite(supply, 'ratedW'), citeBrief('least watts', `${machine.brief.leastSupplyW} W`)],
-        mends: [
+        fixes: [
           replace(
             'supply',
             `a supply of ${machine.brief.leastSupplyW} W`,

@@ -4,7 +4,7 @@ export const licence: FitRule = {
   id: 'licence',
   area: 'condition',
   severity: 'needs',
-  question: 'Is there a licence for the operating system, where the brief wants one?',
+  question: 'Is there a licence for the operating system, where the brief asks for one?',
   reads: [{ role: 'motherboard', facts: ['socket'] }],
   concerns: (machine) => machine.brief.needs.includes('licence'),
   check: (machine) =>
@@ -12,12 +12,12 @@ export const licence: FitRule = {
       ? []
       : [
           {
-            what: 'The brief wants a licence for the operating system; there is none',
+            what: 'The brief asks for a licence for the operating system; there is none',
             why: [
               citeAll(machine.all('motherboard'), 'licences in the build', '0'),
-              citeBrief('wants', 'system licence'),
+              citeBrief('asks for', 'system licence'),
             ],
-            mends: [
+            fixes: [
               add('extra', 'a licence', (part) => part.facts.covers === 'licence'),
               byHand('one comes with the donor or from an old machine', 'move it over', {
                 leavesOpen: 'it may be bound to its board',

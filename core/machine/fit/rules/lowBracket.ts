@@ -17,13 +17,13 @@ export const lowBracket: FitRule = {
     pairsOf(machine, 'graphics', 'case')
       .filter(
         ([card]) =>
-          card.facts.lowBracketIncluded === false && !machine.extra((facts) => facts.mends === 'low-bracket'),
+          card.facts.lowBracketIncluded === false && !machine.extra((facts) => facts.fixes === 'low-bracket'),
       )
       .map(([card, chassis]) => ({
         what: `${partLabel(card)} comes without its low bracket: it cannot be screwed into ${partLabel(chassis)}`,
         why: [cite(card, 'lowBracketIncluded'), cite(chassis, 'lowProfileOnly')],
-        mends: [
-          add('extra', 'a low bracket', (part) => part.facts.mends === 'low-bracket'),
+        fixes: [
+          add('extra', 'a low bracket', (part) => part.facts.fixes === 'low-bracket'),
           byHand('cut the bracket', 'metalwork, half an hour'),
         ],
       })),

@@ -19,7 +19,7 @@ export const m2Kind: FitRule = {
       .map(([drive, board]) => ({
         what: `The M.2 slot of ${partLabel(board)} is for SATA drives; ${partLabel(drive)} is NVMe and is not seen`,
         why: [cite(drive, 'interface'), cite(board, 'm2Nvme')],
-        mends: [
+        fixes: [
           replace(
             'storage',
             'a SATA drive',

@@ -21,7 +21,7 @@ export const m2Slots: FitRule = {
           citeAll(nvmeDrives(machine), 'NVMe drives', String(nvmeDrives(machine).length)),
           cite(board, 'm2Slots'),
         ],
-        mends: [
+        fixes: [
           replace(
             'storage',
             'a SATA drive',

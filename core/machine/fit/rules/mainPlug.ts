@@ -23,7 +23,7 @@ export const mainPlug: FitRule = {
       .map(([supply, board]) => ({
         what: `${partLabel(supply)} has the main plug ${supply.facts.mainPlug}; ${partLabel(board)} takes ${board.facts.mainPlug}`,
         why: [cite(supply, 'mainPlug'), cite(board, 'mainPlug')],
-        mends: [
+        fixes: [
           add(
             'extra',
             `an adapter from ${supply.facts.mainPlug} to ${board.facts.mainPlug}`,

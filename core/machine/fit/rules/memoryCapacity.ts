@@ -21,7 +21,7 @@ export const memoryCapacity: FitRule = {
           citeAll(machine.all('memory'), 'capacity', `${memoryGbOf(machine)} GB`),
           cite(board, 'maxMemoryGb'),
         ],
-        mends: [
+        fixes: [
           replace(
             'memory',
             `${board.facts.maxMemoryGb} GB at most`,

@@ -19,7 +19,7 @@ export const memoryChannels: FitRule = {
           return {
             what: 'One module fills one channel of two: the CPU waits for memory, about 12 % a frame on its side',
             why: [citeAll(machine.all('memory'), 'modules', '1'), cite(board, 'memorySlots')],
-            mends: [
+            fixes: [
               add(
                 'memory',
                 `a second module of ${memory.facts.capacityGb} GB`,

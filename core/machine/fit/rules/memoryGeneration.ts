@@ -16,7 +16,7 @@ export const memoryGeneration: FitRule = {
       .map(([memory, board]) => ({
         what: `${partLabel(board)} takes ${board.facts.memoryGeneration}; ${partLabel(memory)} is ${memory.facts.memoryGeneration}: the notch sits elsewhere`,
         why: [cite(memory, 'memoryGeneration'), cite(board, 'memoryGeneration')],
-        mends: [
+        fixes: [
           replace(
             'memory',
             `${board.facts.memoryGeneration} memory`,

@@ -15,7 +15,7 @@ export const memoryMixed: FitRule = {
       {
         what: `Mixed modules run at the slower one’s ${Math.min(first.facts.speedMts!, other.facts.speedMts!)} MT/s, and not every pair starts`,
         why: [cite(first, 'speedMts'), cite(other, 'speedMts')],
-        mends: [
+        fixes: [
           byHand('try them together with a memory test', 'an hour of a memory test', {
             leavesOpen: 'they may not start together',
           }),

@@ -16,7 +16,7 @@ export const memoryModule: FitRule = {
       .map(([memory, board]) => ({
         what: `${partLabel(memory)} is ${memory.facts.module} memory; ${partLabel(board)} takes ${board.facts.module} modules`,
         why: [cite(memory, 'module'), cite(board, 'module')],
-        mends: [
+        fixes: [
           replace(
             'memory',
             `${board.facts.module} modules`,

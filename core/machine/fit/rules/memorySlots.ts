@@ -20,7 +20,7 @@ export const memorySlots: FitRule = {
           citeAll(machine.all('memory'), 'modules', String(modulesOf(machine))),
           cite(board, 'memorySlots'),
         ],
-        mends: [
+        fixes: [
           replace(
             'memory',
             `a kit of ${board.facts.memorySlots} modules at most`,

@@ -20,7 +20,7 @@ export const memorySlotsFull: FitRule = {
           citeAll(machine.all('memory'), 'modules', String(modulesOf(machine))),
           cite(board, 'memorySlots'),
         ],
-        mends: [
+        fixes: [
           byHand('leave it, and replace the kit some day', 'none', {
             leavesOpen: 'the kit’s price less what it then fetches',
           }),

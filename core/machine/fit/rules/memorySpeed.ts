@@ -16,6 +16,6 @@ export const memorySpeed: FitRule = {
       .map(([memory, board]) => ({
         what: `${partLabel(memory)} runs at ${board.facts.maxMemoryMts} MT/s here, not at ${memory.facts.speedMts}`,
         why: [cite(memory, 'speedMts'), cite(board, 'maxMemoryMts')],
-        mends: [byHand('leave it: slower memory of the same size is no cheaper', 'none')],
+        fixes: [byHand('leave it: slower memory of the same size is no cheaper', 'none')],
       })),
 }

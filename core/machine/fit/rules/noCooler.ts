@@ -18,7 +18,7 @@ export const noCooler: FitRule = {
       .map((cpu) => ({
         what: `Nothing cools ${partLabel(cpu)}: none comes with it, none is chosen`,
         why: [cite(cpu, 'coolerIncluded'), citeAll([cpu], 'power limit', `${cpu.facts.limitW} W`)],
-        mends: [
+        fixes: [
           add(
             'cooler',
             `a cooler for ${cpu.facts.socket}`,

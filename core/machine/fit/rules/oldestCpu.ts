@@ -5,7 +5,7 @@ export const oldestCpu: FitRule = {
   id: 'oldest-cpu',
   area: 'rules',
   severity: 'costs',
-  question: 'Is the CPU as young as the house wants it?',
+  question: 'Is the CPU as young as your rule asks for?',
   reads: [{ role: 'cpu', facts: ['year', 'socket'] }],
   concerns: (machine) => machine.brief.oldestCpuYear !== null,
   check: (machine) =>
@@ -13,9 +13,9 @@ export const oldestCpu: FitRule = {
       .all('cpu')
       .filter((cpu) => cpu.facts.year! < machine.brief.oldestCpuYear!)
       .map((cpu) => ({
-        what: `${partLabel(cpu)} is of ${cpu.facts.year}; the house wants ${machine.brief.oldestCpuYear} or later`,
+        what: `${partLabel(cpu)} is of ${cpu.facts.year}; your rule asks for ${machine.brief.oldestCpuYear} or later`,
         why: [cite(cpu, 'year'), citeBrief('oldest CPU', String(machine.brief.oldestCpuYear))],
-        mends: [
+        fixes: [
           replace(
             'cpu',
             'a younger CPU for this board',

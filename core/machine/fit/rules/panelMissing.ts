@@ -12,13 +12,13 @@ export const panelMissing: FitRule = {
       .all('case')
       .filter(
         (chassis) =>
-          chassis.facts.panelMissing === true && !machine.extra((facts) => facts.mends === 'panel'),
+          chassis.facts.panelMissing === true && !machine.extra((facts) => facts.fixes === 'panel'),
       )
       .map((chassis) => ({
         what: `A panel of ${partLabel(chassis)} is missing: it stays open`,
         why: [cite(chassis, 'panelMissing'), citeAll([chassis], 'panels brought', '0')],
-        mends: [
-          add('extra', 'a panel', (part) => part.facts.mends === 'panel'),
+        fixes: [
+          add('extra', 'a panel', (part) => part.facts.fixes === 'panel'),
           byHand('cut one from sheet', 'an hour'),
         ],
       })),

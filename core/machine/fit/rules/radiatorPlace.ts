@@ -17,7 +17,7 @@ export const radiatorPlace: FitRule = {
       .map(([cooler, chassis]) => ({
         what: `A radiator of ${cooler.facts.radiatorMm} mm has no place in ${partLabel(chassis)} (${chassis.facts.radiatorMm} mm)`,
         why: [cite(cooler, 'radiatorMm'), cite(chassis, 'radiatorMm')],
-        mends: [
+        fixes: [
           replace(
             'cooler',
             'a cooler without one',

@@ -21,12 +21,12 @@ export const sataLeads: FitRule = {
       if (taken <= there || sataDrives(machine).length === 0) return []
       return [
         {
-          what: `${taken} things want a SATA power lead; ${partLabel(supply)} has ${supply.facts.sataLeads}`,
+          what: `${taken} things need a SATA power lead; ${partLabel(supply)} has ${supply.facts.sataLeads}`,
           why: [
             citeAll(sataDrives(machine), 'SATA power leads wanted', String(taken)),
             cite(supply, 'sataLeads'),
           ] as const,
-          mends: [
+          fixes: [
             add('extra', 'a splitter for SATA power', (part) => part.facts.feedsTo === 'sata', {
               limitW: 54,
             }),

@@ -27,7 +27,7 @@ export const sataPorts: FitRule = {
             citeAll(sataDrives(machine), 'SATA drives', String(sataDrives(machine).length)),
             cite(board, lost > 0 ? 'm2SharesSata' : 'sataPorts'),
           ] as const,
-          mends: [
+          fixes: [
             replace(
               'motherboard',
               'a board with more ports',

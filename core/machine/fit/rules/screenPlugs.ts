@@ -24,7 +24,7 @@ export const screenPlugs: FitRule = {
       .map((card) => ({
         what: `${partLabel(card)} gives ${card.facts.outputs!.join(', ')}; the screen takes ${machine.brief.screenPlugs.join(', ')}`,
         why: [cite(card, 'outputs'), citeBrief('the screen takes', machine.brief.screenPlugs.join(', '))],
-        mends: [
+        fixes: [
           add(
             'extra',
             'an adapter for the screen',

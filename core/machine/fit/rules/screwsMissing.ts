@@ -12,13 +12,13 @@ export const screwsMissing: FitRule = {
       .all('case')
       .filter(
         (chassis) =>
-          chassis.facts.screwsMissing === true && !machine.extra((facts) => facts.mends === 'screws'),
+          chassis.facts.screwsMissing === true && !machine.extra((facts) => facts.fixes === 'screws'),
       )
       .map((chassis) => ({
         what: `${partLabel(chassis)} comes without its screws and stand-offs`,
         why: [cite(chassis, 'screwsMissing'), citeAll([chassis], 'screws brought', '0')],
-        mends: [
-          add('extra', 'a bag of screws', (part) => part.facts.mends === 'screws'),
+        fixes: [
+          add('extra', 'a bag of screws', (part) => part.facts.fixes === 'screws'),
           byHand('from the drawer', 'none'),
         ],
       })),

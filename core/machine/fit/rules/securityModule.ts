@@ -15,7 +15,7 @@ export const securityModule: FitRule = {
       .map((board) => ({
         what: `${partLabel(board)} has no security module, which the operating system asks for`,
         why: [cite(board, 'securityModule'), citeBrief('operating system', 'asks for a security module')],
-        mends: [
+        fixes: [
           replace(
             'motherboard',
             'a board with one',

@@ -23,7 +23,7 @@ export const sharedMemory: FitRule = {
             cite(cpu, 'integratedGraphics'),
             citeAll(machine.all('memory'), 'capacity', `${memoryGbOf(machine)} GB`),
           ],
-          mends: [
+          fixes: [
             replace(
               'memory',
               '16 GB or more',

@@ -14,13 +14,13 @@ export const shield: FitRule = {
     pairsOf(machine, 'motherboard', 'case')
       .filter(
         ([board]) =>
-          board.facts.shieldIncluded === false && !machine.extra((facts) => facts.mends === 'shield'),
+          board.facts.shieldIncluded === false && !machine.extra((facts) => facts.fixes === 'shield'),
       )
       .map(([board, chassis]) => ({
         what: `${partLabel(board)} comes without its shield: a hole at the back of ${partLabel(chassis)}`,
         why: [cite(board, 'shieldIncluded'), cite(chassis, 'boardSizes')],
-        mends: [
-          add('extra', 'a shield for the board', (part) => part.facts.mends === 'shield'),
+        fixes: [
+          add('extra', 'a shield for the board', (part) => part.facts.fixes === 'shield'),
           byHand('leave the hole', 'none', { leavesOpen: 'dust, and fingers' }),
         ],
       })),

@@ -18,12 +18,12 @@ export const slotsCovered: FitRule = {
       if (cards.length <= free) return []
       return [
         {
-          what: `The graphics card covers all but ${free} of the slots of ${partLabel(board)}; ${cards.length} more ${cards.length === 1 ? 'card wants' : 'cards want'} one`,
+          what: `The graphics card covers all but ${free} of the slots of ${partLabel(board)}; ${cards.length} more ${cards.length === 1 ? 'card needs' : 'cards need'} one`,
           why: [
             citeAll(cards, 'cards for a slot', String(cards.length)),
             cite(board, 'expansionSlots'),
           ] as const,
-          mends: [
+          fixes: [
             replace(
               'motherboard',
               'a board with more slots',

@@ -16,7 +16,7 @@ export const smallDriveMount: FitRule = {
       const small = sataDrives(machine).filter((drive) => drive.facts.drive === 'ssd')
       const places =
         chassis.facts.bays25! +
-        (machine.extra((facts) => facts.mends === 'bay')
+        (machine.extra((facts) => facts.fixes === 'bay')
           ? Math.max(0, chassis.facts.bays35! - largeDrives(machine).length)
           : 0)
       if (small.length <= places) return []
@@ -24,8 +24,8 @@ export const smallDriveMount: FitRule = {
         {
           what: `${small.length} small drives for ${chassis.facts.bays25} mounts in ${partLabel(chassis)}`,
           why: [citeAll(small, '2.5 inch drives', String(small.length)), cite(chassis, 'bays25')] as const,
-          mends: [
-            add('extra', 'a frame for a 3.5 inch bay', (part) => part.facts.mends === 'bay'),
+          fixes: [
+            add('extra', 'a frame for a 3.5 inch bay', (part) => part.facts.fixes === 'bay'),
             byHand('tape it behind the board', 'strong tape: a small drive has nothing that moves'),
           ],
         },

@@ -4,7 +4,7 @@ export const smallestDrive: FitRule = {
   id: 'smallest-drive',
   area: 'rules',
   severity: 'costs',
-  question: 'Is the largest drive as large as the house wants it?',
+  question: 'Is the largest drive as large as your rule asks for?',
   reads: [{ role: 'storage', facts: ['capacityGb', 'interface'] }],
   concerns: (machine) => machine.brief.smallestDriveGb !== null,
   check(machine) {
@@ -14,9 +14,9 @@ export const smallestDrive: FitRule = {
     const fits = (capacityGb?: number) => (capacityGb ?? 0) >= wanted
     return [
       {
-        what: `The largest drive holds ${largest.facts.capacityGb} GB; the house wants ${wanted} GB`,
+        what: `The largest drive holds ${largest.facts.capacityGb} GB; your rule asks for ${wanted} GB`,
         why: [cite(largest, 'capacityGb'), citeBrief('smallest drive', `${wanted} GB`)],
-        mends: [
+        fixes: [
           replace(
             'storage',
             `a drive of ${wanted} GB`,

@@ -16,7 +16,7 @@ export const supplyLength: FitRule = {
       .map(([supply, chassis]) => ({
         what: `${partLabel(supply)} is ${supply.facts.lengthMm} mm long; ${partLabel(chassis)} has ${chassis.facts.maxSupplyMm} mm`,
         why: [cite(supply, 'lengthMm'), cite(chassis, 'maxSupplyMm')],
-        mends: [
+        fixes: [
           replace(
             'supply',
             `a supply of ${chassis.facts.maxSupplyMm} mm at most`,

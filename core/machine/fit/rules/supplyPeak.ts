@@ -22,7 +22,7 @@ export const supplyPeak: FitRule = {
           {
             what: `Short peaks of ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} gives ${Math.round(now)} W and switches off`,
             why: [cite(card, 'boardPowerW'), cite(supply, 'ratedW')] as const,
-            mends: [
+            fixes: [
               replace(
                 'supply',
                 `a supply of ${Math.ceil(peak)} W`,

@@ -16,7 +16,7 @@ export const supplyShape: FitRule = {
       .map(([supply, chassis]) => ({
         what: `${partLabel(chassis)} takes ${chassis.facts.supplyShapes!.join(', ')} supplies; ${partLabel(supply)} is ${supply.facts.supplyShape}`,
         why: [cite(supply, 'supplyShape'), cite(chassis, 'supplyShapes')],
-        mends: [
+        fixes: [
           replace('supply', `a supply of shape ${chassis.facts.supplyShapes!.join(' or ')}`, (part) =>
             chassis.facts.supplyShapes!.includes(part.facts.supplyShape ?? ''),
           ),

@@ -7,7 +7,7 @@ export const supplySize: FitRule = {
   id: 'supply-size',
   area: 'power',
   severity: 'needs',
-  question: 'Is the supply as large as the house wants it?',
+  question: 'Is the supply as large as your rule asks for?',
   reads: [
     { role: 'supply', facts: ['ratedW'] },
     { role: 'cpu', facts: ['limitW'] },
@@ -20,10 +20,10 @@ export const supplySize: FitRule = {
       if (now >= wanted) return []
       return [
         {
-          what: `${partLabel(supply)} gives ${Math.round(now)} W${now < supply.facts.ratedW! ? ' at its age' : ''}; the house wants ${Math.ceil(wanted)} W (${supplyRuleText(machine.brief.supplyRule, machine.brief.power)}, ${Math.round(draw.sustained)} W)`,
+          what: `${partLabel(supply)} is rated for ${Math.round(now)} W${now < supply.facts.ratedW! ? ' at its age' : ''}; your rule asks for ${Math.ceil(wanted)} W (${supplyRuleText(machine.brief.supplyRule, machine.brief.power)}, ${Math.round(draw.sustained)} W)`,
           why: [cite(supply, 'ratedW'), citeBrief('size of supply', `${Math.ceil(wanted)} W`)] as const,
           ...(now < draw.sustained ? { severity: 'stops' as const } : {}),
-          mends: [
+          fixes: [
             replace(
               'supply',
               `a supply of ${Math.ceil(wanted)} W`,

@@ -15,7 +15,7 @@ export const systemListed: FitRule = {
       .map((cpu) => ({
         what: `${partLabel(cpu)} is not on the list of the operating system: no promise of updates`,
         why: [cite(cpu, 'systemListed'), citeBrief('operating system', 'keeps a list of CPUs')],
-        mends: [
+        fixes: [
           replace(
             'cpu',
             'a CPU on the list',

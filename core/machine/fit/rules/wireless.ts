@@ -5,7 +5,7 @@ export const wireless: FitRule = {
   id: 'wireless',
   area: 'connections',
   severity: 'needs',
-  question: 'Is there wireless, where the brief wants it?',
+  question: 'Is there wireless, where the brief asks for it?',
   reads: [{ role: 'motherboard', facts: ['wireless', 'socket'] }],
   concerns: (machine) => machine.brief.needs.includes('wireless'),
   check: (machine) =>
@@ -13,9 +13,9 @@ export const wireless: FitRule = {
       .all('motherboard')
       .filter((board) => !board.facts.wireless && !machine.extra((facts) => facts.covers === 'wireless'))
       .map((board) => ({
-        what: `The brief wants wireless; ${partLabel(board)} has none`,
-        why: [cite(board, 'wireless'), citeBrief('wants', 'wireless')],
-        mends: [
+        what: `The brief asks for wireless; ${partLabel(board)} has none`,
+        why: [cite(board, 'wireless'), citeBrief('asks for', 'wireless')],
+        fixes: [
           add('extra', 'a wireless stick or card', (part) => part.facts.covers === 'wireless'),
           replace(
             'motherboard',

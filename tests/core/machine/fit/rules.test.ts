@@ -262,7 +262,7 @@ describe('single rules, closer', () => {
     expect([severity(true), severity(false)]).toEqual(['needs', 'stops'])
   })
 
-  test('a finding mended by hand is set aside, and comes back when the parts change', () => {
+  test('a finding fixed by hand is set aside, and comes back when the parts change', () => {
     const parts = machineWith({ motherboard: { firmwareLevel: 1 } })
     const [finding] = checkFit({ parts }).findings.filter((each) => each.ruleId === 'board-firmware')
     const report = checkFit({ parts, settled: new Set([finding!.key]) })

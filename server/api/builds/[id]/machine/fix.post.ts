@@ -1,4 +1,4 @@
-import { mendSchema } from '#shared/machine/schemas'
+import { fixSchema } from '#shared/machine/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
@@ -8,6 +8,6 @@ import { takeWay } from '#server/places/machine/fix'
 export default jsonRoute(async (event) => {
   const db = await useDatabase()
   const build = getRouterParam(event, 'id')!
-  await takeWay(db, build, await bodyOf(event, mendSchema), today())
+  await takeWay(db, build, await bodyOf(event, fixSchema), today())
   return buildView(db, build, today())
 })

@@ -1,7 +1,7 @@
 import type { PricedPart } from '../upgrades/baseMachines'
 import { partLabel, type Part, type Role } from '../../parts/part'
 import { checkFit, isNoWorse, type FitReport } from './checkFit'
-import type { Finding, FitMachine, Mend } from './finding'
+import type { Finding, FitMachine, Fix } from './finding'
 
 /** A part by name. */
 export interface NamedPart {
@@ -10,19 +10,19 @@ export interface NamedPart {
 }
 
 /**
- * A way to mend one finding, as a row: what it costs, what it needs, what it leaves open. Amounts in minor units. A way
+ * A way to fix one finding, as a row: what it costs, what it needs, what it leaves open. Amounts in minor units. A way
  * may need more than one thing: another supply with the adapter for its plug, and metalwork where it does not fit.
  */
-export interface MendRow {
+export interface FixRow {
   readonly findingKey: string
   /** Place among the finding's ways. */
   readonly way: number
   readonly what: string
-  readonly kind: Mend['action']['kind']
+  readonly kind: Fix['action']['kind']
   /** What is bought, and what that takes the place of. */
   readonly parts: readonly NamedPart[]
   readonly replaces: readonly NamedPart[]
-  /** Keys of findings that are mended by hand on the way. */
+  /** Keys of findings that are fixed by hand on the way. */
   readonly byHand: readonly string[]
   /** Null where a price is not known. */
   readonly cost: number | null
@@ -42,7 +42,7 @@ interface Gone {
   readonly machine: FitMachine
   readonly parts: readonly { readonly part: Part; readonly price: number | null }[]
   readonly replaces: readonly Part[]
-  readonly steps: readonly Mend[]
+  readonly steps: readonly Fix[]
   readonly byHand: readonly string[]
 }
 
@@ -52,22 +52,22 @@ interface Shop {
 }
 
 /**
- * The ways to mend a finding that really do: with the way taken its rule finds one clash less, nothing new stops or needs
+ * The ways to fix a finding that really do: with the way taken its rule finds one clash less, nothing new stops or needs
  * a fix, and the machine as a whole is no worse. Of the parts that would do, the cheapest; parts without a price stand last. Where the first part makes
- * something else stop, what mends that goes with it. A way for which the library has nothing is left out.
+ * something else stop, what fixes that goes with it. A way for which the library has nothing is left out.
  */
 export function waysToMend(
   finding: Finding,
   machine: FitMachine,
   priced: readonly PricedPart[],
   library: readonly Part[],
-): MendRow[] {
+): FixRow[] {
   const before = checkFit(machine)
   const shop = shopOf(priced, library)
-  return finding.mends.flatMap((mend, way): MendRow[] => {
+  return finding.fixes.flatMap((fix, way): FixRow[] => {
     const start: Gone = { machine, parts: [], replaces: [], steps: [], byHand: [] }
-    const first = candidatesOf(mend, finding, start, shop, mostTries).map((candidate) =>
-      go(start, finding, mend, candidate),
+    const first = candidatesOf(fix, finding, start, shop, mostTries).map((candidate) =>
+      go(start, finding, fix, candidate),
     )
     const found =
       first.find((gone) => isMended(finding, before, gone)) ??
@@ -75,12 +75,12 @@ export function waysToMend(
         .slice(0, mostLongTries)
         .map((gone) => completed(finding, before, gone, shop, mostFurther))
         .find((gone) => gone !== null)
-    return found ? [rowOf(finding, way, mend, found)] : []
+    return found ? [rowOf(finding, way, fix, found)] : []
   })
 }
 
 /** The machine with a row's way taken. */
-export function mended(machine: FitMachine, row: MendRow, partOf: (id: string) => Part): FitMachine {
+export function fixed(machine: FitMachine, row: FixRow, partOf: (id: string) => Part): FitMachine {
   const parts = row.replaces.reduce((list, { id }) => withoutFirst(list, id), machine.parts)
   return {
     ...machine,
@@ -102,14 +102,14 @@ function shopOf(priced: readonly PricedPart[], library: readonly Part[]): Shop {
 
 /** What could be bought for a way; null where it buys nothing. */
 function candidatesOf(
-  mend: Mend,
+  fix: Fix,
   finding: Finding,
   gone: Gone,
   shop: Shop,
   most: number,
   first?: Finding,
 ): readonly ({ part: Part; price: number | null } | null)[] {
-  const { action } = mend
+  const { action } = fix
   if (action.kind === 'by-hand' || action.kind === 'remove') return [null]
   const out = action.kind === 'replace' ? replaced(gone.machine.parts, finding, action.role) : undefined
   // what was just bought, or what the way is taken for, is not thrown out on the way
@@ -127,12 +127,12 @@ function candidatesOf(
 function go(
   gone: Gone,
   finding: Finding,
-  mend: Mend,
+  fix: Fix,
   bought: { part: Part; price: number | null } | null,
 ): Gone {
   const { machine } = gone
-  const { action } = mend
-  const steps = [...gone.steps, mend]
+  const { action } = fix
+  const steps = [...gone.steps, fix]
   if (action.kind === 'by-hand')
     return {
       ...gone,
@@ -162,7 +162,7 @@ function go(
   }
 }
 
-/** Goes on until the machine is no worse: the gravest finding that was not there before is mended first. The cheapest end is taken. */
+/** Goes on until the machine is no worse: the gravest finding that was not there before is fixed first. The cheapest end is taken. */
 function completed(
   finding: Finding,
   before: FitReport,
@@ -175,9 +175,9 @@ function completed(
   if (further === 0) return null
   const worse = newTrouble(after, before)
   if (!worse) return null
-  const ends = worse.mends.flatMap((mend) =>
-    candidatesOf(mend, worse, gone, shop, mostLongTries, finding).flatMap(
-      (candidate) => completed(finding, before, go(gone, worse, mend, candidate), shop, further - 1) ?? [],
+  const ends = worse.fixes.flatMap((fix) =>
+    candidatesOf(fix, worse, gone, shop, mostLongTries, finding).flatMap(
+      (candidate) => completed(finding, before, go(gone, worse, fix, candidate), shop, further - 1) ?? [],
     ),
   )
   return (
@@ -193,7 +193,7 @@ function isMended(
   { machine }: Gone,
   after = checkFit(machine),
 ): boolean {
-  // a fact that is not known would hide the clash rather than mend it
+  // a fact that is not known would hide the clash rather than fix it
   return (
     countOf(after, finding.ruleId) < countOf(before, finding.ruleId) &&
     !after.cannotCheck.some((open) => open.ruleId === finding.ruleId) &&
@@ -219,21 +219,21 @@ function costOf({ parts }: Gone): number | null {
   return parts.some(({ price }) => price === null) ? null : parts.reduce((sum, { price }) => sum + price!, 0)
 }
 
-function rowOf(finding: Finding, way: number, mend: Mend, gone: Gone): MendRow {
-  const words = (of: (step: Mend) => string) =>
+function rowOf(finding: Finding, way: number, fix: Fix, gone: Gone): FixRow {
+  const words = (of: (step: Fix) => string) =>
     [...new Set(gone.steps.map(of).filter((each) => each !== '' && each !== 'none'))].join('; ')
   const limits = gone.steps.flatMap((step) => step.limitW ?? [])
   return {
     findingKey: finding.key,
     way,
-    what: mend.what,
-    kind: mend.action.kind,
+    what: fix.what,
+    kind: fix.action.kind,
     parts: gone.parts.map(({ part }) => named(part)),
     replaces: gone.replaces.map(named),
     byHand: gone.byHand,
     cost: costOf(gone),
     handiwork: words((step) =>
-      step === mend || step.action.kind !== 'by-hand' ? step.handiwork : `${step.what} (${step.handiwork})`,
+      step === fix || step.action.kind !== 'by-hand' ? step.handiwork : `${step.what} (${step.handiwork})`,
     ),
     limitW: limits.length === 0 ? null : Math.min(...limits),
     leavesOpen: words((step) => step.leavesOpen),

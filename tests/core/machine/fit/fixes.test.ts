@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { catalogue } from '../../../../demo/catalogue'
 import { chance as makeChance } from '../../../../demo/random'
 import { checkFit, isNoWorse } from '#core/machine/fit/checkFit'
-import { mended, waysToMend } from '#core/machine/fit/mending'
+import { fixed, waysToMend } from '#core/machine/fit/fixes'
 import { expandDonors } from '#core/parts/expandDonors'
 import { coreRoles, type Part, type Role } from '#core/parts/part'
 
@@ -50,15 +50,15 @@ test('300 random machines: no rule throws, each finding names two facts that exi
   }
 })
 
-describe('mending', () => {
-  test('a finding mended is gone or one less, and the machine is never worse', () => {
+describe('fixing', () => {
+  test('a finding fixed is gone or one less, and the machine is never worse', () => {
     let taken = 0
     for (const parts of randomMachines(7_777, 60)) {
       const machine = { parts, brief }
       const before = checkFit(machine)
       for (const finding of before.findings.slice(0, 4)) {
         for (const row of waysToMend(finding, machine, priced, catalogue)) {
-          const after = checkFit(mended(machine, row, (id) => library.get(id)!))
+          const after = checkFit(fixed(machine, row, (id) => library.get(id)!))
           const clashes = (report: typeof before) =>
             report.findings.filter((each) => each.ruleId === finding.ruleId).length
           expect(clashes(after)).toBeLessThan(clashes(before))
@@ -93,7 +93,7 @@ describe('mending', () => {
     expect(ways.flatMap((way) => way.parts.map((part) => part.name))).toContain('Tackle Desk main adapter')
   })
 
-  test('where the first part makes something else stop, what mends that goes with it', () => {
+  test('where the first part makes something else stop, what fixes that goes with it', () => {
     const machine = {
       parts: expandDonors(
         [library.get('meridon-desk-20-tower')!, library.get('murrowdun-tarn-640-8-gb')!],
