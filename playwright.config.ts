@@ -44,5 +44,17 @@ export default defineConfig({
         TARVIN_DATABASE_URL: 'file:test-results/markets.db',
       },
     },
+    // the demo, whole: what is only looked at is looked at there
+    {
+      command: 'node .output/server/index.mjs',
+      url: `http://127.0.0.1:${port + 3}/api/session`,
+      env: {
+        HOST: '127.0.0.1',
+        PORT: String(port + 3),
+        TARVIN_TODAY: '2026-10-31',
+        TARVIN_POLLING: 'off',
+        TARVIN_DATABASE_URL: 'file:test-results/demo.db',
+      },
+    },
   ],
 })

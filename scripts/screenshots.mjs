@@ -66,7 +66,7 @@ const views = [
       await page.locator('[data-stat="frames"]').waitFor()
     },
   ],
-  ['limit-map', `/b/${couch}/bench?mode=map`],
+  ['limit-map', `/b/${couch}/bench`],
   ['scales', `/b/${couch}/scales`],
   [
     'match',

@@ -92,7 +92,7 @@ const buildName = (id: string | null) => session.view?.builds.find((build) => bu
           class="field figures w-20"
           inputmode="decimal"
           aria-label="fee on the sale" /></label
-      ><label>on <input v-model="sale.day" type="date" class="field" aria-label="day of the sale" /></label>
+      ><label>on <DateField v-model="sale.day" label="day of the sale" /></label>
       <label
         >into the ledger of
         <select v-model="sale.buildId" class="field" aria-label="ledger that takes it">

@@ -19,6 +19,11 @@ const libraries = [
   ['/shelf', 'Shelf'],
   ['/settings', 'Settings'],
 ] as const
+const exports = [
+  ['json', 'JSON'],
+  ['csv', 'CSV of lines'],
+  ['md', 'Markdown'],
+] as const
 const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
 </script>
 
@@ -64,6 +69,28 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
         <MenuItem v-slot="{ active }"
           ><NuxtLink to="/new" class="block px-3 py-1.5" :class="{ 'bg-paper': active }"
             >New build…</NuxtLink
+          ></MenuItem
+        >
+      </MenuItems>
+    </Menu>
+    <Menu v-if="current" as="div" class="relative">
+      <MenuButton class="flex items-center gap-1 text-[13px]">Share <ChevronDown :size="14" /></MenuButton>
+      <MenuItems class="sheet absolute left-0 z-30 mt-1 w-56 py-1">
+        <MenuItem v-for="[as, name] in exports" :key="as" v-slot="{ active }"
+          ><a
+            class="block px-3 py-1.5"
+            :class="{ 'bg-paper': active }"
+            :href="`/api/builds/${current.id}/export?as=${as}`"
+            download
+            >Export {{ name }}</a
+          ></MenuItem
+        >
+        <MenuItem v-slot="{ active }"
+          ><NuxtLink
+            :to="`/b/${current.id}/scales?mode=editions`"
+            class="block border-t border-line px-3 py-1.5"
+            :class="{ 'bg-paper': active }"
+            >Editions to share…</NuxtLink
           ></MenuItem
         >
       </MenuItems>

@@ -137,7 +137,11 @@ describe('agenda and search', () => {
       gone: [],
       receipt: { state: 'within', groups: { toComeBack: [] } },
     } as unknown as BuildStrip
-    expect(agenda([strip], '2026-10-31').map((entry) => entry.when)).toEqual(['stops', 'silent', '21 days'])
+    expect(agenda([strip], '2026-10-31').map((entry) => entry.when)).toEqual([
+      'won’t work',
+      'silent',
+      '21 days',
+    ])
     const hit = (leadId: string, cost: number, tooCheap = false) => ({
       lookoutId: 'l',
       leadId,

@@ -119,7 +119,7 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await page.keyboard.press('Escape')
   })
   await test.step('the map answers what a stronger card would do', async () => {
-    await page.getByRole('button', { name: 'Limit map' }).click()
+    await page.getByRole('button', { name: 'Targets' }).click()
     const cell = page.locator('[data-cell="ultra-2160-3840"]')
     const asItIs = Number.parseInt((await cell.textContent())!)
     await page.getByLabel('what if the card’s index were').fill('240')

@@ -115,7 +115,7 @@ test('start from a donor, take a card, fix three findings; nothing stops, and th
     await expect(page.locator('[data-figure="sustained"]')).toContainText('W')
     await page.getByRole('button', { name: 'Assembly' }).click()
     await expect(page.getByLabel('assembly')).toContainText('Try it outside the case')
-    await page.getByRole('button', { name: 'Variants' }).click()
+    await page.getByRole('button', { name: 'Chosen', exact: true }).click()
     await page.getByLabel('name of the variant').fill('Without the donor')
     await page.getByRole('button', { name: 'Begin a variant' }).click()
     await expect(page.getByText('shared', { exact: true }).first()).toBeVisible()

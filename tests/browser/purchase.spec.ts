@@ -92,7 +92,7 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     await expect(purchase).toContainText('it is a Murrowdun Tarn 540 6 GB')
     await place(page, 'Machine')
     await expect(page.getByRole('heading', { name: 'Machine', level: 1 })).toBeVisible()
-    await page.getByRole('button', { name: 'What is chosen' }).click()
+    await page.getByRole('button', { name: 'Chosen', exact: true }).click()
     await expect(page.getByText('Murrowdun Tarn 540 6 GB').first()).toBeVisible()
   })
 

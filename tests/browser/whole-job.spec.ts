@@ -107,7 +107,11 @@ const place = (page: Page, name: string) =>
     .getByRole('link', { name: new RegExp(`^${name}`) })
     .click()
 const download = async (page: Page, name: string) => {
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name }).click()])
+  await page.getByRole('button', { name: 'Share' }).click()
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name }).click(),
+  ])
   return readFileSync(await file.path(), 'utf8')
 }
 
@@ -227,7 +231,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
   await test.step('5 · machine: the wrong socket is found, fixed by another board, the receipt unrolls', async () => {
     await place(page, 'Machine')
     await expect(page.locator('[data-finding="cpu-socket"]')).toContainText('socket Q-1 against Q-2')
-    await page.getByRole('button', { name: 'What is chosen' }).click()
+    await page.getByRole('button', { name: 'Chosen', exact: true }).click()
     await page
       .getByRole('row', { name: /Plank A/ })
       .getByRole('button', { name: 'remove' })
@@ -239,7 +243,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByRole('button', { name: /Plank B/ }).click()
     await page.getByLabel('pay up to').fill('70')
     await page.getByRole('button', { name: 'Hunt for it' }).click()
-    await page.getByRole('button', { name: 'What is chosen' }).click()
+    await page.getByRole('button', { name: 'Chosen', exact: true }).click()
     await page.getByLabel('reason for Deal Plank B').fill('cheapest with the socket')
     await page.getByLabel('reason for Deal Plank B').press('Tab')
     await page

@@ -28,10 +28,10 @@ useHead({ title: () => (build.view ? `${build.view.name} · Tarvin` : 'Tarvin') 
   <div v-else-if="build.view" class="flex h-full flex-col">
     <div class="flex min-h-0 flex-1 max-md:flex-col">
       <PlaceNav />
-      <main class="min-h-0 min-w-0 flex-1 overflow-y-auto"><NuxtPage /></main>
+      <main class="@container/place min-h-0 min-w-0 flex-1 overflow-y-auto"><NuxtPage /></main>
       <ReceiptSlip
         v-if="pinned"
-        class="max-md:fixed max-md:inset-x-0 max-md:top-11 max-md:bottom-[46px] max-md:z-20 max-md:w-full"
+        class="max-xl:fixed max-xl:top-11 max-xl:right-0 max-xl:bottom-[46px] max-xl:z-20 max-md:inset-x-0 max-md:w-full"
       />
     </div>
     <ReceiptStrip :open="pinned" @toggle="slipOpen = !slipOpen" />

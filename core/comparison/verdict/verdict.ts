@@ -69,7 +69,7 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
 
 /** Every reason with its side, weightiest first: the steps of the waterfall, what is paid at once taken together, and speed. */
 function reasonsOf(figures: VerdictFigures): (Reason & { readonly side: number })[] {
-  const { own, other, comparison, style, formatMoney } = figures
+  const { own, other, comparison, style } = figures
   const gaps = gapByStep(own, other)
   const outlay = gaps.filter((each) => outlaySteps.has(each.id)).reduce((sum, each) => sum + each.gap, 0)
   const money = [
@@ -91,13 +91,20 @@ function reasonsOf(figures: VerdictFigures): (Reason & { readonly side: number }
     ...money.map(({ id, label, gap }) => ({
       side: Math.sign(gap),
       weight: Math.abs(gap),
-      words:
-        id === 'value-left'
-          ? `${label} (${formatMoney(Math.abs(gap))} more)`
-          : `${label} (${formatMoney(Math.abs(gap))} less)`,
+      words: reasonWords(id, label, gap, figures),
     })),
     ...speedReason,
   ].sort((a, b) => b.weight - a.weight)
+}
+
+/** A reason names the machine it speaks against, or the one that keeps more value. */
+function reasonWords(id: string, label: string, gap: number, figures: VerdictFigures): string {
+  const { ownName, otherName, formatMoney } = figures
+  const [ahead, behind] = gap > 0 ? [ownName, otherName] : [otherName, ownName]
+  const amount = formatMoney(Math.abs(gap))
+  return id === 'value-left'
+    ? `${label}: ${amount} more for ${ahead}`
+    : `${label}: ${amount} more for ${behind}`
 }
 
 function unknownOf({ comparison, notStated }: VerdictFigures): string {

@@ -17,11 +17,8 @@ const modes = [
   ['targets', 'Targets'],
   ['runs', 'Runs'],
   ['frames', 'Frame times'],
-  ['map', 'Limit map'],
-  ['before', 'Before and after'],
   ['work', 'Other work'],
   ['value', 'Value'],
-  ['living', 'Living with it'],
 ] as const
 const bench = shallowRef<BenchView | null>(null)
 const library = shallowRef<LibraryView | null>(null)
@@ -113,20 +110,7 @@ useHead({ title: 'Bench · Tarvin' })
 
 <template>
   <div class="relative px-5 py-4">
-    <div class="mb-3 flex flex-wrap items-center gap-2">
-      <h1 class="mr-2">Bench</h1>
-      <button
-        v-for="[key, name] in modes"
-        :key="key"
-        type="button"
-        class="button !py-0.5"
-        :class="{ 'button-main': mode === key }"
-        :aria-pressed="mode === key"
-        @click="mode = key"
-      >
-        {{ name }}
-      </button>
-    </div>
+    <PlaceTabs v-model="mode" title="Bench" :tabs="modes" />
     <p
       v-if="frames.failed.value && !frames.waiting.value"
       class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5"
@@ -153,20 +137,23 @@ useHead({ title: 'Bench · Tarvin' })
       <template v-else>
         <TargetAxis :view="view" :bench="bench" class="mt-2" />
         <TargetNeeds v-if="bench" :view="view" :bench="bench" class="mt-3" />
-        <div class="mt-3 grid grid-cols-3 gap-3 max-lg:grid-cols-1">
+        <div class="mt-3 grid grid-cols-3 gap-3 @max-4xl/place:grid-cols-1">
           <MillisecondRuler v-for="target in view.targets" :key="target.id" :target="target" :view="view" />
         </div>
+        <LimitMap
+          v-if="bench?.machine"
+          :key="`${bench.machine.cpuIndex} ${bench.machine.graphicsIndex}`"
+          class="mt-4"
+          :view="view"
+          :bench="bench"
+        />
       </template>
     </template>
     <p v-else-if="!bench || !library" class="text-soft" role="status">Measuring up…</p>
-    <RunTable
-      v-else-if="mode === 'runs'"
-      :view="view"
-      :bench="bench"
-      @changed="changed"
-      @add="writing = true"
-      @open-log="openLog"
-    />
+    <template v-else-if="mode === 'runs'">
+      <RunTable :view="view" :bench="bench" @changed="changed" @add="writing = true" @open-log="openLog" />
+      <BeforeAfter class="mt-6" :bench="bench" />
+    </template>
     <FrameTimes
       v-else-if="mode === 'frames'"
       :view="view"
@@ -174,19 +161,11 @@ useHead({ title: 'Bench · Tarvin' })
       :frames="frames"
       @save="saveFromLog"
     />
-    <p v-else-if="!bench.machine && mode === 'map'" class="text-waiting">
-      No map yet: add {{ missing.join(' and ') || 'a CPU and a graphics card' }}.
-    </p>
-    <LimitMap
-      v-else-if="mode === 'map'"
-      :key="`${bench.machine!.cpuIndex} ${bench.machine!.graphicsIndex}`"
-      :view="view"
-      :bench="bench"
-    />
-    <BeforeAfter v-else-if="mode === 'before'" :bench="bench" />
-    <WorkLeaf v-else-if="mode === 'work'" :view="view" :bench="bench" :library="library" @changed="load" />
-    <ValueStairs v-else-if="mode === 'value'" :view="view" :bench="bench" />
-    <LivingLeaf v-else :bench="bench" />
+    <template v-else-if="mode === 'work'">
+      <WorkLeaf :view="view" :bench="bench" :library="library" @changed="load" />
+      <LivingLeaf class="mt-6" :bench="bench" />
+    </template>
+    <ValueStairs v-else :view="view" :bench="bench" />
     <LogColumns
       v-if="frames.waiting.value"
       :key="frames.waiting.value.file.name"

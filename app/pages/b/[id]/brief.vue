@@ -21,23 +21,7 @@ async function save(brief: BriefInput) {
 
 <template>
   <div class="px-6 py-4">
-    <div class="mb-4 flex items-center">
-      <h1>Brief</h1>
-      <div class="ml-auto flex gap-2">
-        <a
-          v-for="[as, name] in [
-            ['json', 'JSON'],
-            ['csv', 'CSV of lines'],
-            ['md', 'Markdown'],
-          ]"
-          :key="as"
-          class="button"
-          :href="`/api/builds/${id}/export?as=${as}`"
-          download
-          >Export {{ name }}</a
-        >
-      </div>
-    </div>
+    <h1 class="mb-4">Brief</h1>
     <CapLine ref="cap" class="mb-4" />
     <BriefForm
       v-if="initial"

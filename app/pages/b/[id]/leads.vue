@@ -190,7 +190,7 @@ useKeys({
       @edit="edit"
     />
     <div v-if="lead" class="flex min-h-0 min-w-0 flex-1 flex-col">
-      <div class="min-h-0 flex-1 overflow-y-auto px-4 py-3">
+      <div class="@container/lead min-h-0 flex-1 overflow-y-auto px-4 py-3">
         <div class="mb-3 flex items-start gap-3 max-md:flex-col">
           <div class="min-w-0">
             <h1>{{ lead.title }}</h1>
@@ -245,12 +245,15 @@ useKeys({
           @open="leadId = $event"
         />
       </div>
-      <div class="flex gap-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden">
-        <span><span class="key">↑↓</span> move</span
-        ><span><span class="key">K</span> {{ lead.choiceId ? 'remove' : 'keep: into the build' }}</span
-        ><span><span class="key">P</span> pass</span><span><span class="key">A</span> asked</span
-        ><span><span class="key">E</span> change</span><span><span class="key">N</span> new</span
-        ><span><span class="key">Z</span> undo</span>
+      <div class="flex flex-wrap gap-x-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden">
+        <span class="whitespace-nowrap"><span class="key">↑↓</span> move</span
+        ><span class="whitespace-nowrap"
+          ><span class="key">K</span> {{ lead.choiceId ? 'remove' : 'keep: into the build' }}</span
+        ><span class="whitespace-nowrap"><span class="key">P</span> pass</span
+        ><span class="whitespace-nowrap"><span class="key">A</span> asked</span
+        ><span class="whitespace-nowrap"><span class="key">E</span> change</span
+        ><span class="whitespace-nowrap"><span class="key">N</span> new</span
+        ><span class="whitespace-nowrap"><span class="key">Z</span> undo</span>
       </div>
     </div>
     <div v-else class="p-6">

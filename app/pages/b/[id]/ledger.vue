@@ -113,7 +113,7 @@ useHead({ title: 'Ledger · Tarvin' })
           <dd class="figures text-lg">{{ ledger.totals.hours }}</dd>
         </div>
       </dl>
-      <div class="mt-4 grid grid-cols-[minmax(0,1fr)_330px] gap-4 max-lg:grid-cols-1">
+      <div class="mt-4 grid grid-cols-[minmax(0,1fr)_330px] gap-4 @max-4xl/place:grid-cols-1">
         <section class="sheet self-start p-3" aria-label="entries">
           <h2>
             Entries
@@ -170,13 +170,7 @@ useHead({ title: 'Ledger · Tarvin' })
               <option value="refunded">refunded</option>
               <option value="correction">correction</option>
             </select>
-            <input
-              v-model="entry.day"
-              type="date"
-              :max="build.view!.today"
-              class="field"
-              aria-label="day of the entry"
-            /><input
+            <DateField v-model="entry.day" label="day of the entry" /><input
               v-if="entry.kind === 'hours'"
               v-model.number="entry.hours"
               type="number"

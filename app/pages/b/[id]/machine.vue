@@ -19,10 +19,9 @@ watch(view, load, { immediate: true })
 useKeys({ n: () => (adding.value = true) })
 const modes = [
   ['open', 'Still open'],
-  ['chosen', 'What is chosen'],
+  ['chosen', 'Chosen'],
   ['steps', 'Steps up'],
   ['power', 'Power and room'],
-  ['variants', 'Variants'],
   ['assembly', 'Assembly'],
 ] as const
 function select(key: string) {
@@ -36,24 +35,12 @@ function select(key: string) {
 
 <template>
   <div class="px-5 py-4">
-    <div class="mb-3 flex flex-wrap items-center gap-2 print:hidden">
-      <h1 class="mr-2">Machine</h1>
-      <button
-        v-for="[key, name] in modes"
-        :key="key"
-        type="button"
-        class="button !py-0.5"
-        :class="{ 'button-main': mode === key }"
-        :aria-pressed="mode === key"
-        @click="mode = key"
-      >
-        {{ name }}
-      </button>
+    <PlaceTabs v-model="mode" title="Machine" :tabs="modes">
       <button type="button" class="button ml-auto" @click="adding = true">
         Add a hunt or an owned part <span class="key">N</span>
       </button>
-    </div>
-    <div v-if="mode === 'open'" class="grid grid-cols-[minmax(0,1fr)_400px] gap-4 max-lg:grid-cols-1">
+    </PlaceTabs>
+    <div v-if="mode === 'open'" class="grid grid-cols-[minmax(0,1fr)_400px] gap-4 @max-4xl/place:grid-cols-1">
       <StillOpen
         :view="view"
         :machine="machine"
@@ -70,7 +57,6 @@ function select(key: string) {
     </div>
     <StepStairs v-else-if="mode === 'steps'" :view="view" @changed="load" />
     <PowerAndRoom v-else-if="mode === 'power' && machine" :machine="machine" :view="view" />
-    <VariantsSheet v-else-if="mode === 'variants'" :build-id="view.id" />
     <AssemblySteps v-else-if="mode === 'assembly' && machine" :steps="machine.assembly" :name="view.name" />
     <section v-else-if="mode === 'chosen'" aria-label="what is chosen">
       <p v-if="rows.length === 0" class="mt-1 text-soft">
@@ -103,6 +89,7 @@ function select(key: string) {
           put back {{ each.label }}
         </button>
       </p>
+      <VariantsSheet class="mt-6" :build-id="view.id" />
     </section>
     <AddChoice v-if="adding" :view="view" @close="adding = false" />
   </div>

@@ -65,25 +65,13 @@ useHead({ title: 'Scales · Tarvin' })
 
 <template>
   <div class="px-5 py-4">
-    <div class="flex flex-wrap items-center gap-2">
-      <h1 class="mr-2">Scales</h1>
-      <button
-        v-for="[key, name] in modes"
-        :key="key"
-        type="button"
-        class="button !py-0.5"
-        :class="{ 'button-main': mode === key }"
-        :aria-pressed="mode === key"
-        @click="mode = key"
-      >
-        {{ name }}
-      </button>
+    <PlaceTabs v-model="mode" title="Scales" :tabs="modes">
       <label v-if="others.length > 1 && mode !== 'editions'" class="ml-auto text-[13px]"
         >compare with
         <select
           class="field !min-h-0 !py-0.5"
           :value="against?.machine.id"
-          aria-label="rival compare with"
+          aria-label="rival to compare with"
           @change="focus = ($event.target as HTMLSelectElement).value"
         >
           <option v-for="other in others" :key="other.machine.id" :value="other.machine.id">
@@ -91,7 +79,7 @@ useHead({ title: 'Scales · Tarvin' })
           </option>
         </select></label
       >
-    </div>
+    </PlaceTabs>
     <EditionsLeaf v-if="mode === 'editions'" :view="view" class="mt-3" />
     <template v-else>
       <p class="mt-2 flex flex-wrap items-center gap-2">
@@ -123,7 +111,7 @@ useHead({ title: 'Scales · Tarvin' })
       <template v-else-if="mode === 'weighing'">
         <WeighingControls :view="view" class="mt-2" @change="save" />
         <VerdictLines :view="view" :against="against" class="mt-2" />
-        <div class="mt-3 grid grid-cols-[minmax(0,11fr)_minmax(0,9fr)] gap-3 max-lg:grid-cols-1">
+        <div class="mt-3 grid grid-cols-[minmax(0,11fr)_minmax(0,9fr)] gap-3 @max-4xl/place:grid-cols-1">
           <div class="flex min-w-0 flex-col gap-3">
             <CostWaterfall
               :view="view"

@@ -243,7 +243,7 @@ const mostInBin = computed(() =>
           @zoom="zoom"
         />
       </div>
-      <div class="mt-3 grid grid-cols-[minmax(0,1fr)_380px] gap-3 max-lg:grid-cols-1">
+      <div class="mt-3 grid grid-cols-[minmax(0,1fr)_380px] gap-3 @max-4xl/place:grid-cols-1">
         <div class="sheet p-3">
           <h2>
             {{ range ? 'In the stretch shown' : 'In the whole log' }}

@@ -9,7 +9,7 @@ const words = { well: 'fine', watch: 'watch it', bad: 'not good', 'not known': '
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
+  <div class="grid grid-cols-2 gap-3 @max-4xl/place:grid-cols-1">
     <section class="sheet p-4" aria-label="living with it">
       <h2>Living with it</h2>
       <dl class="mt-1">

@@ -177,12 +177,7 @@ async function save() {
             ><input v-model="draft.origin" class="field w-48" aria-label="where it was published"
           /></FormField>
           <FormField label="on" class="flex flex-col" :problem="problems.ranOn"
-            ><input
-              v-model="draft.ranOn"
-              type="date"
-              :max="view.today"
-              class="field"
-              aria-label="day of the run"
+            ><DateField v-model="draft.ranOn" label="day of the run"
           /></FormField>
         </div>
         <div class="mt-3 flex flex-wrap items-end gap-x-3 gap-y-2">

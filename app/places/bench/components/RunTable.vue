@@ -100,7 +100,7 @@ const facts = (run: RunView) => [
     <p v-if="shown.length === 0" class="text-soft">
       No run of this kind. Add one by form, import a CSV, or drop a frame-time log on the page.
     </p>
-    <div v-else class="sheet max-h-[560px] overflow-y-auto">
+    <div v-else class="sheet max-h-[560px] overflow-auto">
       <table class="ledger">
         <thead class="sticky top-0 bg-sheet">
           <tr>

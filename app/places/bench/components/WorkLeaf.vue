@@ -88,7 +88,7 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
 
 <template>
   <section aria-label="other work">
-    <div class="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
+    <div class="grid grid-cols-2 gap-3 @max-4xl/place:grid-cols-1">
       <article v-for="each in bench.tasks" :key="each.id" class="sheet p-3" :data-task="each.id">
         <div class="flex items-baseline gap-2">
           <h2>{{ each.name }}</h2>

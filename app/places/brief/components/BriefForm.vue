@@ -3,6 +3,7 @@ import { Plus, X } from '@lucide/vue'
 import { needNames, needs, roleNames, coreRoles } from '#core/parts/part'
 import type { Workload } from '#core/performance/model/workload'
 import type { BriefInput } from '#shared/brief/schemas'
+import { buyingSummary, faultSummary, machineSummary } from '../state/ruleSummaries'
 
 /** The brief as a sentence, its targets as a small table. Saved as typed, or by a button where `autosave` is off. */
 const {
@@ -47,6 +48,8 @@ const sizes = [
   ['3840x2160', '2160p'],
 ] as const
 const problem = (path: string) => (shown.value ? problems.value[path] : undefined)
+const hasProblem = (...paths: string[]) =>
+  shown.value && Object.keys(problems.value).some((path) => paths.some((each) => path.startsWith(each)))
 const rest = computed(() =>
   Object.entries(problems.value).filter(
     ([path]) =>
@@ -136,13 +139,7 @@ const optionalNumber = (text: string) => (text === '' ? null : Number(text))
       </p>
       <p>
         and is wanted by
-        <input
-          :value="draft.wantedBy ?? ''"
-          type="date"
-          aria-label="wanted by"
-          class="field"
-          @input="draft.wantedBy = ($event.target as HTMLInputElement).value || null"
-        />. I pay the
+        <DateField v-model="draft.wantedBy" label="wanted by" />. I pay the
         <select v-model="draft.houseRules.patience" class="field" aria-label="patience">
           <option value="patient">patient</option>
           <option value="typical">typical</option>
@@ -259,8 +256,40 @@ const optionalNumber = (text: string) => (text === '' ? null : Number(text))
         </label>
       </div>
     </section>
-    <HouseRulesForm v-model="draft.houseRules" :currency="draft.currency" :problem-of="problem" />
-    <MachineRulesForm v-model="draft.houseRules.machine" :currency="draft.currency" :problem-of="problem" />
+    <section class="space-y-2" aria-label="your rules">
+      <h2>Your rules</h2>
+      <RuleGroup
+        title="Buying"
+        :summary="buyingSummary(draft.houseRules, draft.currency)"
+        :has-problem="hasProblem('houseRules.') && !hasProblem('houseRules.machine', 'houseRules.faults')"
+      >
+        <HouseRulesForm v-model="draft.houseRules" :currency="draft.currency" :problem-of="problem" />
+      </RuleGroup>
+      <RuleGroup
+        title="The machine"
+        :summary="machineSummary(draft.houseRules)"
+        :has-problem="hasProblem('houseRules.machine')"
+      >
+        <MachineRulesForm
+          v-model="draft.houseRules.machine"
+          :currency="draft.currency"
+          :problem-of="problem"
+        />
+      </RuleGroup>
+      <RuleGroup
+        title="Faults and lows"
+        :summary="faultSummary(draft.houseRules)"
+        :has-problem="hasProblem('houseRules.faults', 'houseRules.lowMethod')"
+      >
+        <FormField label="a 1 % low is" :problem="problem('houseRules.lowMethod')">
+          <select v-model="draft.houseRules.lowMethod" class="field w-60" aria-label="definition of a low">
+            <option value="percentile">the 99th percentile</option>
+            <option value="worst-share">the mean of the worst 1 %</option>
+          </select>
+        </FormField>
+        <FaultTable v-model="draft.houseRules" :currency="draft.currency" />
+      </RuleGroup>
+    </section>
     <section class="grid grid-cols-2 gap-6 max-md:grid-cols-1">
       <FormField label="for me alone: never exported, never shared" :problem="problem('privateNote')">
         <textarea v-model="draft.privateNote" rows="3" class="field w-full" aria-label="private note" />

@@ -74,7 +74,7 @@ const changed = computed(() =>
         <thead>
           <tr>
             <th>{{ title }}</th>
-            <th class="!text-right">comes as</th>
+            <th class="!text-right">default</th>
             <th>yours</th>
           </tr>
         </thead>

@@ -15,9 +15,11 @@ const orNull = (event: Event, scale = 1) => {
 
 <template>
   <section>
-    <h2>House rules</h2>
     <div class="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2">
-      <FormField class="flex flex-col" label="a fault at most, %" :problem="problemOf('houseRules.mostFault')"
+      <FormField
+        class="flex flex-col"
+        label="highest fault risk, %"
+        :problem="problemOf('houseRules.mostFault')"
         ><input
           :value="
             rules.mostFault === null || rules.mostFault === undefined
@@ -35,7 +37,7 @@ const orNull = (event: Event, scale = 1) => {
       /></FormField>
       <FormField
         class="flex flex-col"
-        label="a seller is silent after, days"
+        label="seller silent after, days"
         :problem="problemOf('houseRules.answerDays')"
         ><input
           v-model.number="rules.answerDays"
@@ -46,7 +48,7 @@ const orNull = (event: Event, scale = 1) => {
       /></FormField>
       <FormField
         class="flex flex-col"
-        label="fetch a thing at most, km"
+        label="maximum pickup distance, km"
         :problem="problemOf('houseRules.pickupKm')"
         ><input
           :value="rules.pickupKm ?? ''"
@@ -59,7 +61,7 @@ const orNull = (event: Event, scale = 1) => {
       /></FormField>
       <FormField
         class="flex flex-col"
-        :label="`a kilometre costs, ${currency}`"
+        :label="`cost per km, ${currency}`"
         :problem="problemOf('houseRules.perKm')"
         ><input
           v-model="rules.perKm"
@@ -69,7 +71,7 @@ const orNull = (event: Event, scale = 1) => {
       /></FormField>
       <FormField
         class="flex flex-col"
-        :label="`an hour of mine, ${currency}`"
+        :label="`your hour, ${currency}`"
         :problem="problemOf('houseRules.perHour')"
         ><input
           v-model="rules.perHour"
@@ -77,13 +79,6 @@ const orNull = (event: Event, scale = 1) => {
           class="field figures w-24"
           aria-label="value of an hour"
       /></FormField>
-      <FormField class="flex flex-col" label="a 1 % low is" :problem="problemOf('houseRules.lowMethod')"
-        ><select v-model="rules.lowMethod" class="field" aria-label="definition of a low">
-          <option value="percentile">the 99th percentile</option>
-          <option value="worst-share">the mean of the worst 1 %</option>
-        </select></FormField
-      >
     </div>
-    <FaultTable v-model="rules" :currency="currency" />
   </section>
 </template>

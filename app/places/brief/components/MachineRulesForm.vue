@@ -11,6 +11,7 @@ const orNull = (event: Event) => {
   const { value } = event.target as HTMLInputElement
   return value.trim() === '' ? null : Number(value)
 }
+const textOrNull = (event: Event) => (event.target as HTMLInputElement).value.trim() || null
 const list = (event: Event) =>
   (event.target as HTMLInputElement).value
     .split(',')
@@ -27,7 +28,6 @@ const supply = {
 
 <template>
   <section>
-    <h2>Rules for the machine</h2>
     <div class="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2">
       <FormField
         class="flex flex-col"
@@ -53,12 +53,14 @@ const supply = {
       ></FormField>
       <FormField class="flex flex-col" label="room, °C" :problem="at('roomC')"
         ><input
-          v-model.number="rules.roomC"
+          :value="rules.roomC ?? ''"
           type="number"
-          class="field figures w-20"
+          placeholder="Settings"
+          class="field figures w-24"
           aria-label="room temperature"
+          @input="rules.roomC = orNull($event)"
       /></FormField>
-      <FormField class="flex flex-col" label="CPU of this year or later" :problem="at('oldestCpuYear')"
+      <FormField class="flex flex-col" label="oldest CPU, year" :problem="at('oldestCpuYear')"
         ><input
           :value="rules.oldestCpuYear ?? ''"
           type="number"
@@ -67,7 +69,7 @@ const supply = {
           aria-label="oldest CPU year"
           @input="rules.oldestCpuYear = orNull($event)"
       /></FormField>
-      <FormField class="flex flex-col" label="largest drive at least, GB" :problem="at('smallestDriveGb')"
+      <FormField class="flex flex-col" label="smallest drive, GB" :problem="at('smallestDriveGb')"
         ><input
           :value="rules.smallestDriveGb ?? ''"
           type="number"
@@ -76,7 +78,7 @@ const supply = {
           aria-label="smallest drive"
           @input="rules.smallestDriveGb = orNull($event)"
       /></FormField>
-      <FormField class="flex flex-col" label="supply at least, W" :problem="at('leastSupplyW')"
+      <FormField class="flex flex-col" label="least supply, W" :problem="at('leastSupplyW')"
         ><input
           :value="rules.leastSupplyW ?? ''"
           type="number"
@@ -93,7 +95,7 @@ const supply = {
           aria-label="makes to avoid"
           @change="rules.avoidedMakes = list($event)"
       /></FormField>
-      <FormField class="flex flex-col" label="the screen takes" :problem="at('screenPlugs')"
+      <FormField class="flex flex-col" label="screen inputs" :problem="at('screenPlugs')"
         ><input
           :value="(rules.screenPlugs ?? []).join(', ')"
           class="field w-40"
@@ -101,7 +103,7 @@ const supply = {
           aria-label="plugs of the screen"
           @change="rules.screenPlugs = list($event)"
       /></FormField>
-      <FormField class="flex flex-col" label="all of one colour" :problem="at('colour')"
+      <FormField class="flex flex-col" label="colour" :problem="at('colour')"
         ><input
           :value="rules.colour ?? ''"
           class="field w-24"
@@ -118,7 +120,7 @@ const supply = {
       >
       <FormField
         class="flex flex-col"
-        label="a step is worth it from, % for each 10"
+        label="a step is worth it from, % per 10"
         :problem="at('stepThreshold')"
         ><input
           v-model.number="rules.stepThreshold"
@@ -128,8 +130,14 @@ const supply = {
           class="field figures w-20"
           aria-label="threshold of a step"
       /></FormField>
-      <FormField class="flex flex-col" :label="`a kilowatt hour, ${currency}`" :problem="at('tariff')"
-        ><input v-model="rules.tariff" inputmode="decimal" class="field figures w-24" aria-label="tariff"
+      <FormField class="flex flex-col" :label="`electricity per kWh, ${currency}`" :problem="at('tariff')"
+        ><input
+          :value="rules.tariff ?? ''"
+          inputmode="decimal"
+          placeholder="Settings"
+          class="field figures w-24"
+          aria-label="tariff"
+          @input="rules.tariff = textOrNull($event)"
       /></FormField>
       <FormField
         class="flex flex-col"

@@ -289,15 +289,10 @@ const orNull = (event: Event) => (event.target as HTMLInputElement | HTMLSelectE
           </select></FormField
         >
         <FormField label="listed on" :problem="problems.listedOn"
-          ><input v-model="draft.listedOn" type="date" class="field w-full" aria-label="listed on"
+          ><DateField v-model="draft.listedOn" label="listed on"
         /></FormField>
         <FormField label="ends on" :problem="problems.endsOn"
-          ><input
-            :value="draft.endsOn ?? ''"
-            type="date"
-            class="field w-full"
-            aria-label="ends on"
-            @input="draft.endsOn = orNull($event)"
+          ><DateField v-model="draft.endsOn" label="ends on"
         /></FormField>
         <FormField label="shipping, if stated" :problem="problems.shipping"
           ><input
@@ -392,14 +387,7 @@ const orNull = (event: Event) => (event.target as HTMLInputElement | HTMLSelectE
                 class="field figures w-20"
                 aria-label="most it takes off"
                 @input="draft.code.cap = orNull($event)" /></label
-            ><label
-              >until
-              <input
-                :value="draft.code.validUntil ?? ''"
-                type="date"
-                class="field"
-                aria-label="code valid until"
-                @input="draft.code.validUntil = orNull($event)" /></label
+            ><label>until <DateField v-model="draft.code.validUntil" label="code valid until" /></label
             ><label
               >on
               <select
@@ -437,7 +425,7 @@ const orNull = (event: Event) => (event.target as HTMLInputElement | HTMLSelectE
               class="field figures w-20"
               placeholder="amount"
               aria-label="amount of the rebate"
-            /><input v-model="draft.rebate.claimBy" type="date" class="field" aria-label="claim by" />
+            /><DateField v-model="draft.rebate.claimBy" label="claim by" />
           </div>
           <div v-if="draft.rebate" class="mt-1 flex flex-wrap items-center gap-1 text-xs">
             <input
@@ -445,14 +433,7 @@ const orNull = (event: Event) => (event.target as HTMLInputElement | HTMLSelectE
               class="field w-32"
               placeholder="proof needed"
               aria-label="proof needed"
-            /><label
-              >here by
-              <input
-                :value="draft.rebate.expectedBy ?? ''"
-                type="date"
-                class="field"
-                aria-label="rebate expected by"
-                @input="draft.rebate.expectedBy = orNull($event)" /></label
+            /><label>here by <DateField v-model="draft.rebate.expectedBy" label="rebate expected by" /></label
             ><input
               v-model="draft.rebate.campaign"
               class="field w-28"

@@ -32,7 +32,7 @@ const isForeign = computed(() => lead.currency !== currency)
 </script>
 
 <template>
-  <div class="columns-2 gap-3 max-lg:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
+  <div class="columns-2 gap-3 @max-2xl/lead:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
     <PurchaseSteps
       v-if="lead.choiceId"
       :key="lead.choiceId"

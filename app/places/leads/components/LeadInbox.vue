@@ -4,6 +4,7 @@ import { roleNames, roles, type Role } from '#core/parts/part'
 import { isTooCheap } from '#core/supply/risk/tooCheap'
 import type { LeadInboxView, LeadView } from '#shared/leads/views'
 import { formatWhole } from '#core/money/formatAmount'
+import { amount } from '~/utils/show'
 import { savingWorking } from '~/workings/leadWorkings'
 import { leadAge, type LeadOrder, type LeadShow } from '../state/leadList'
 
@@ -44,7 +45,7 @@ watch(
         <option v-if="hits.size > 0 || show === 'hits'" value="hits">{{ hits.size }} came in</option>
         <option v-if="untied > 0 || show === 'untied'" value="untied">{{ untied }} not tied</option>
         <option value="asked">asked</option>
-        <option value="passed">passed on</option>
+        <option value="passed">passed</option>
       </select>
       <select v-model="role" class="field !min-h-0 w-0 min-w-0 flex-1 !px-1 !py-0.5" aria-label="role">
         <option value="">any role</option>
@@ -67,6 +68,10 @@ watch(
         <Plus :size="14" />
       </button>
     </div>
+    <p class="flex justify-between border-b border-line px-3 py-0.5 text-[11px] text-soft">
+      <span>costs landed, {{ currency }}</span
+      ><span>against the street</span>
+    </p>
     <ul ref="list" class="min-h-0 flex-1 overflow-y-auto">
       <li
         v-for="each in unvalued"
@@ -94,13 +99,14 @@ watch(
           }}</span>
           <span class="flex items-baseline justify-between text-xs text-soft"
             ><span class="truncate"
-              >{{ lead.sourceName }} · {{ leadAge(lead, today)
+              ><b class="figures font-medium text-ink">{{ amount(lead.value.payNow, currency) }}</b> ·
+              {{ lead.sourceName }} · {{ leadAge(lead, today)
               }}<template v-if="lead.firstAsk !== null">
                 · was {{ formatWhole(lead.firstAsk, lead.currency) }}</template
               ></span
             ><span v-if="lead.vanishedOn" class="tag tag-stop">gone</span
             ><span v-else-if="lead.choiceId" class="tag tag-settled">chosen</span
-            ><span v-else-if="lead.breaches.length > 0" class="tag tag-stop">house rule</span
+            ><span v-else-if="lead.breaches.length > 0" class="tag tag-stop">your rule</span
             ><span v-else-if="isTooCheap(lead.value.ask, lead.tooCheapBelow)" class="tag tag-stop"
               >too cheap</span
             ><span v-else-if="hits.has(lead.id)" class="tag tag-settled">under your limit</span

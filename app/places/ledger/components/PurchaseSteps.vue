@@ -173,10 +173,7 @@ const verdictNames: Readonly<Record<ArrivalVerdict, string>> = {
               <option value="">it is what was listed</option>
               <option v-for="part in found" :key="part.id" :value="part.id">it is a {{ part.name }}</option>
             </select>
-            <label
-              >back until
-              <input v-model="arrival.returnBy" type="date" class="field" aria-label="may go back until"
-            /></label>
+            <label>back until <DateField v-model="arrival.returnBy" label="may go back until" /></label>
             <input
               v-model="arrival.note"
               class="field w-full"

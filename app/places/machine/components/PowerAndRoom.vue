@@ -14,7 +14,7 @@ const room = computed(() => machine.room)
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-4 max-lg:grid-cols-1">
+  <div class="grid grid-cols-2 gap-4 @max-4xl/place:grid-cols-1">
     <section class="sheet self-start p-3" aria-label="power">
       <h2>Power</h2>
       <table class="ledger mt-1">

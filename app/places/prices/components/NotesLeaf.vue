@@ -129,13 +129,7 @@ const standing = computed(() => view.ownFigure?.standing)
       </table>
       <p v-else class="text-soft">None yet. A read kept today can be held against the next one.</p>
       <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="keepRead">
-        <input
-          v-model="readOn"
-          type="date"
-          :max="view.asOf"
-          class="field"
-          aria-label="date of the read"
-        /><input
+        <DateField v-model="readOn" label="date of the read" /><input
           v-model="readNote"
           class="field min-w-0 flex-1"
           placeholder="note"
@@ -190,7 +184,7 @@ const standing = computed(() => view.ownFigure?.standing)
           class="field min-w-0 flex-1"
           placeholder="a launch, a season"
           aria-label="what to wait for"
-        /><input v-model="wait.expectedOn" type="date" class="field" aria-label="expected on" />
+        /><DateField v-model="wait.expectedOn" label="expected on" />
         <label
           >drop
           <input

@@ -159,7 +159,7 @@ async function dropRecipe(id: string) {
 
 <template>
   <details
-    class="shrink-0 text-[13px]"
+    class="@container shrink-0 text-[13px]"
     :open="open"
     @toggle="open = ($event.target as HTMLDetailsElement).open"
   >
@@ -171,7 +171,7 @@ async function dropRecipe(id: string) {
       }}<span v-if="view.queryIsOwn" class="tag tag-info ml-2">yours</span>
     </summary>
     <div
-      class="sheet mt-2 grid grid-cols-[max-content_1fr_max-content_1fr] items-center gap-x-3 gap-y-1.5 p-3"
+      class="sheet mt-2 grid grid-cols-[max-content_minmax(0,1fr)] items-center gap-x-3 gap-y-1.5 p-3 @3xl:grid-cols-[max-content_minmax(0,1fr)_max-content_minmax(0,1fr)]"
     >
       <label for="query-must">words wanted</label
       ><input id="query-must" v-model="text.must" class="field" placeholder="divided by commas" />

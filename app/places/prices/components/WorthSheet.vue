@@ -258,7 +258,7 @@ const detail = (row: WorthRow) =>
                       class="field w-40"
                       placeholder="which guide"
                       aria-label="which guide"
-                    /><input v-model="opinion.saidOn" type="date" class="field" aria-label="said on" /><select
+                    /><DateField v-model="opinion.saidOn" label="said on" /><select
                       v-model="opinion.verdict"
                       class="field"
                       aria-label="what it says"

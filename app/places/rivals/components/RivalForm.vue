@@ -368,13 +368,7 @@ const isConsole = computed(() => draft.value.kind === 'console')
             :aria-label="`who proposes equivalent ${index + 1}`"
           />
           on
-          <input
-            v-model="each.saidOn"
-            type="date"
-            :max="today"
-            class="field"
-            :aria-label="`day of equivalent ${index + 1}`"
-          />
+          <DateField v-model="each.saidOn" :label="`day of equivalent ${index + 1}`" />
           CPU index
           <input
             v-model.number="each.cpuIndex"

@@ -129,7 +129,7 @@ const open = () =>
           {{ found.checked === 1 ? 'machine' : 'machines' }} checked in
           {{ (found.tookMs / 1000).toFixed(1) }} s.
         </p>
-        <div class="mt-2 grid grid-cols-[minmax(0,1fr)_360px] gap-4 max-lg:grid-cols-1">
+        <div class="mt-2 grid grid-cols-[minmax(0,1fr)_360px] gap-4 @max-4xl/place:grid-cols-1">
           <table class="ledger self-start">
             <thead>
               <tr>

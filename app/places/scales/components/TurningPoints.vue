@@ -96,7 +96,7 @@ const assumed = computed(() =>
         </tbody>
       </table>
     </div>
-    <div class="mt-3 grid grid-cols-2 gap-3 max-lg:grid-cols-1">
+    <div class="mt-3 grid grid-cols-2 gap-3 @max-4xl/place:grid-cols-1">
       <figure v-for="{ turning, drawn } in charts" :key="turning.id" class="sheet p-3">
         <figcaption class="text-[13px] font-semibold">
           {{ turning.name }}

@@ -29,7 +29,7 @@ function reasons(other: WeighedView): string {
     .join(' ')
 }
 const winnerName = (winner: 'own' | 'other' | 'depends', other: WeighedView) =>
-  winner === 'own' ? view.name : winner === 'other' ? other.machine.name : 'neither outright'
+  winner === 'depends' ? 'neither wins' : `${winner === 'own' ? view.name : other.machine.name} wins`
 /** The nearest turn of each kind, in words. */
 function turns(other: WeighedView): string {
   const list = turnings(view, other).flatMap((turning) => {
@@ -40,7 +40,7 @@ function turns(other: WeighedView): string {
     if (!near) return []
     const value =
       turning.unit === 'money' ? amount(Math.round(near.value), view.currency) : `${near.value.toFixed(1)}`
-    return [`the ${turning.name} ${near.word} ${value} (then ${winnerName(near.winner, other)})`]
+    return [`the ${turning.name} ${near.word} ${value}: then ${winnerName(near.winner, other)}`]
   })
   return list.length === 0
     ? 'Nothing within reach turns it.'
@@ -53,12 +53,13 @@ function turns(other: WeighedView): string {
     <p v-for="other in view.weighing.others" :key="other.machine.id" :data-verdict="other.machine.id">
       <span class="text-[15px] font-medium">{{ other.verdict!.sentence }}</span>
       <template v-if="other.machine.id === against?.machine.id"
-        >{{ reasons(other) }}
+        >{{ ' ' }}{{ reasons(other) }}
         <NuxtLink
           :to="{ query: { mode: 'turning', against: other.machine.id } }"
           class="underline decoration-dotted underline-offset-[3px]"
           >{{ turns(other) }}</NuxtLink>{{ ' ' }}</template
-      ><span v-if="other.verdict!.unknown" class="text-waiting"
+      >{{ ' '
+      }}<span v-if="other.verdict!.unknown" class="text-waiting"
         >Not known: {{ other.verdict!.unknown }}.</span
       >
     </p>
