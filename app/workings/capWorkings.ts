@@ -1,3 +1,4 @@
+import { capFormula } from '#core/machine/upgrades/capSplit'
 import type { CapSplitView, CapView } from '#shared/brief/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
@@ -7,8 +8,7 @@ export function capWorking(cap: CapView, split: CapSplitView): Working {
   return {
     title: `${split.base.name} with ${split.card.name}`,
     result: money(split.total),
-    formula:
-      'around each CPU the cheapest board, memory (16 GB, two modules), solid-state drive (480 GB), case and cooler that go together; with each card the cheapest supply of 1.5 times the draw; of all pairs under the cap the one whose weakest target is nearest to being met, or furthest above',
+    formula: capFormula,
     lines: [
       ...split.base.parts.map((part) => ({
         label: part.name,

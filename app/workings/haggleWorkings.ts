@@ -1,3 +1,4 @@
+import { aimFormula, walkAwayFormula } from '#core/supply/haggle/haggleSheet'
 import type { HaggleView, LeadView } from '#shared/leads/views'
 import { amount } from '~/utils/show'
 import type { Working } from './working'
@@ -6,8 +7,7 @@ export function walkAwayWorking(lead: LeadView, sheet: HaggleView): Working {
   return {
     title: `${lead.title}: walk-away`,
     result: amount(sheet.walkAway, sheet.currency),
-    formula:
-      'the highest price at which its expected cost (code, shipping, tax, risk, less what is sold on) is not above the best alternative; every price is tried, since thresholds make the cost jump',
+    formula: walkAwayFormula,
     lines: [
       {
         label: sheet.alternative?.what ?? 'no alternative',
@@ -24,7 +24,7 @@ export function aimWorking(lead: LeadView, sheet: HaggleView): Working {
   return {
     title: `${lead.title}: aim`,
     result: amount(sheet.aim, sheet.currency),
-    formula: 'the lesser of the walk-away and the street price at your patience',
+    formula: aimFormula,
     lines: [
       { label: 'walk-away', value: amount(sheet.walkAway, sheet.currency), kind: 'sum' },
       { label: 'street price of what is kept', value: amount(sheet.street, sheet.currency), kind: 'record' },

@@ -1,3 +1,5 @@
+import { splitFormula } from '#core/supply/lots/splitLot'
+import { expectedFormula, landedFormula } from '#core/supply/landed/landedCost'
 import type { BuildView } from '#shared/builds/views'
 import { countsAgainst } from '#core/reading/listings/completeness'
 import { roleNames } from '#core/parts/part'
@@ -14,7 +16,7 @@ export function landedWorking(lead: LeadView): Working {
   return {
     title: 'Pay now',
     result: `${amount(landed.payNow.amount, lead.currency)} ${lead.currency}`,
-    formula: 'price, less codes, plus shipping, tax and fees of its source; each step rounded once',
+    formula: landedFormula,
     lines: landed.lines.map((line) => ({
       label: line.label,
       value: amount(line.amount.amount, lead.currency),
@@ -144,8 +146,7 @@ export function splitWorking(lead: LeadView, { currency, assumptions }: InForce)
   return {
     title: 'What the kept things cost',
     result: amount(split.effectiveTotal.amount, currency),
-    formula:
-      'landed cost − net resale of what is sold on; shared among the kept things in proportion to street price, odd cents by largest remainder',
+    formula: splitFormula,
     lines: [
       { label: 'landed cost', value: amount(payNow, currency), kind: 'sum' },
       ...lead.things
@@ -174,7 +175,7 @@ export function expectedWorking(lead: LeadView): Working {
   return {
     title: 'Expected',
     result: `${amount(landed.expected.amount, lead.currency)} ${lead.currency}`,
-    formula: 'pay now − each rebate × its chance + expected loss by faults',
+    formula: expectedFormula,
     lines: [
       { label: 'pay now', value: amount(landed.payNow.amount, lead.currency), kind: 'sum' },
       {

@@ -1,3 +1,4 @@
+import { resaleFormula } from '#core/ledger/resale'
 import type { LedgerView } from '#shared/ledger/views'
 import { amount, percent } from '~/utils/show'
 import type { Working } from './working'
@@ -30,8 +31,7 @@ export function resaleWorking({ resale, totals, currency }: LedgerView): Working
   return {
     title: 'Whole machine against parting out',
     result: money(resale[resale.better].net),
-    formula:
-      'whole: sum of typical marks times the whole-machine factor, sold by hand; parting out: each part’s typical mark less the auction’s fee and a parcel, times the chance that it sells',
+    formula: resaleFormula,
     lines: [
       { label: 'sum of typical marks', value: money(resale.parting.gross), kind: 'record' },
       { label: 'whole-machine factor', value: percent(resale.wholeFactor), kind: 'assumption' },

@@ -1,3 +1,5 @@
+import { powerDrawFormula } from '#core/machine/power/powerDraw'
+import { wallDrawFormula } from '#core/machine/power/wallDraw'
 import type { BuildView } from '#shared/builds/views'
 import type { MachineView, StepsView, StepView } from '#shared/machine/views'
 import { loadStateNames, shareInUse } from '#core/machine/power/loadStates'
@@ -48,7 +50,7 @@ export function drawWorking(power: MachineView['power']): Working {
   return {
     title: 'Sustained draw',
     result: `${Math.round(power.sustained)} W`,
-    formula: 'limits of all parts together; peak: the card at its short peaks',
+    formula: powerDrawFormula,
     lines: [
       ...power.lines.map((line) => ({
         label: line.label,
@@ -65,7 +67,7 @@ export function wallWorking(machine: MachineView, { currency, assumptions }: Bui
   return {
     title: 'Wall power',
     result: power.wall ? `${Math.round(power.wall.full)} W` : '—',
-    formula: 'DC ÷ efficiency at that share of the rating, by the label’s published points',
+    formula: wallDrawFormula,
     lines: [
       ...(power.wall
         ? (['idle', 'work', 'full'] as const).map((state) => ({

@@ -1,3 +1,4 @@
+import { freshFormula, usedFormula } from '#core/supply/ways/newOrUsed'
 import type { NewOrUsed } from '#core/supply/ways/newOrUsed'
 import type { OfferView } from '#shared/prices/views'
 import { amount, percent } from '~/utils/show'
@@ -7,7 +8,7 @@ export function usedPathWorking(name: string, { used }: NewOrUsed, currency: str
   return {
     title: `${name}: bought used`,
     result: amount(used?.total, currency),
-    formula: 'street price + P(fault) · ((1 − recovered) · street price + hassle)',
+    formula: usedFormula,
     lines: used
       ? [
           { label: 'street price at your patience', value: amount(used.price, currency), kind: 'record' },
@@ -32,7 +33,7 @@ export function newPathWorking(name: string, { fresh }: NewOrUsed, currency: str
   return {
     title: `${name}: bought new`,
     result: amount(fresh?.total, currency),
-    formula: 'landed price − P(fault within the warranty) · price of a replacement',
+    formula: freshFormula,
     lines: fresh
       ? [
           {

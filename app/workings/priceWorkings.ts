@@ -1,3 +1,6 @@
+import { gradeFormula } from '#core/pricing/street/grade'
+import { trendFormula } from '#core/pricing/trend/trend'
+import { payUpToFormula, chanceFormula } from '#core/pricing/patience/patience'
 import { markNames, markQuantiles, marks } from '#core/pricing/street/marks'
 import type { PriceBrief, PriceView } from '#shared/prices/views'
 import { amount, percent, shortDate, signedAmount, signedPercent } from '~/utils/show'
@@ -27,8 +30,7 @@ export function gradeWorking(view: PriceView): Working {
   return {
     title: `${view.name}: how far to trust it`,
     result: view.grade,
-    formula:
-      'solid: effective count of 12 or more and interval within 10 % of typical; usable: 5 and 20 %; else thin',
+    formula: gradeFormula,
     lines: [
       { label: 'effective count (Σw)² / Σw²', value: view.effectiveCount.toFixed(1), kind: 'sum' },
       {
@@ -57,8 +59,7 @@ export function trendWorking(view: PriceView): Working {
   return {
     title: `${view.name}: movement`,
     result: trend ? `${signedPercent(trend.percentPer30Days)} a month` : 'not enough records',
-    formula:
-      'median of the slopes between all pairs of comps (ln of price over days), each manner of sale first reduced by its own median; the interval is Sen’s, by ranks',
+    formula: trendFormula,
     lines: trend
       ? [
           { label: 'low end of 90 %', value: signedPercent(trend.low), kind: 'estimate' },
@@ -116,7 +117,7 @@ export function chanceWorking(
   return {
     title: `${view.name}: chance within ${days} days`,
     result: percent(chance),
-    formula: '1 − e^(−λ · c · F · T): chances come one by one, at random, as often as they did in the window',
+    formula: chanceFormula,
     lines: [
       {
         label: 'λ: comps a day',
@@ -145,7 +146,7 @@ export function wishWorking(view: PriceView, wish: PriceView['wishes'][number], 
   return {
     title: `${view.name}: pay-up-to price for ${percent(wish.probability)} in ${wish.days} days`,
     result: amount(wish.price, view.currency),
-    formula: 'the lowest price a comp was sold at whose share F satisfies F ≥ −ln(1 − q) / (λ · c · T)',
+    formula: payUpToFormula,
     lines: [
       { label: 'q: chance wanted', value: percent(wish.probability), kind: 'own' },
       { label: 'λ: comps a day', value: view.perDay.toFixed(2), kind: 'record' },

@@ -57,7 +57,9 @@ export function moneyAssumption(
   rates: Pick<RateTable, 'find'>,
   today: CalendarDate,
 ): { readonly amount: number; readonly isDefault: boolean } {
-  const byDefault = { amount: moneyGroup[key].size * moneySize(currency), isDefault: true }
+  // a product of two decimals is off by its last bit in floating point
+  const size = Number((moneyGroup[key].size * moneySize(currency)).toPrecision(12))
+  const byDefault = { amount: size, isDefault: true }
   if (!own) return byDefault
   const amount = parseDecimal(own.amount, own.currency, key)
   if (amount < 0) throw new CoreError('bad-assumption', `${moneyGroup[key].name} must not be below 0`, key)

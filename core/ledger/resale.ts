@@ -96,3 +96,7 @@ export function resale({
     unknown: parts.filter((part) => part.typical === null).map((part) => part.id),
   }
 }
+
+/** The formula in words, for its working. */
+export const resaleFormula =
+  'whole: sum of typical marks times the whole-machine factor, sold by hand; parting out: each part’s typical mark less the auction’s fee and a parcel, times the chance that it sells'

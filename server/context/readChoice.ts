@@ -64,6 +64,7 @@ export function readChoice(row: typeof choices.$inferSelect, context: ChoiceCont
     parts,
     breaches = [],
     toComeBack = 0,
+    rebatesExpected = 0,
     expectedWait: wait = null,
     chanceByDate = null,
     rate = null,
@@ -95,6 +96,7 @@ export function readChoice(row: typeof choices.$inferSelect, context: ChoiceCont
       label,
       payNow,
       afterRebates,
+      rebatesExpected,
       expected,
       anyoneCanPay,
     },
@@ -189,6 +191,7 @@ interface ChoiceFigures {
   readonly anyoneCanPay: number | null
   readonly source: string
   readonly toComeBack?: number
+  readonly rebatesExpected?: number
   readonly expectedWait?: number | null
   readonly chanceByDate?: number | null
   readonly rate?: number
@@ -222,6 +225,7 @@ function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext
     afterRebates: value.afterRebates + shared.payNow - value.payNow,
     expected: shared.expected,
     toComeBack: value.openRebates,
+    rebatesExpected: value.rebatesExpected,
     anyoneCanPay: anyoneCanPay(valued),
     source: sourceName,
     condition: lead.condition,

@@ -34,6 +34,7 @@ export interface ChoiceView {
   readonly parts: readonly { readonly id: string; readonly name: string; readonly role: Role }[]
   readonly payNow: number
   readonly afterRebates: number
+  readonly rebatesExpected: number
   readonly expected: number
   readonly anyoneCanPay: number | null
   /** Hunts: expected wait in days, null where no comp is that cheap. */

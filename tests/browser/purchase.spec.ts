@@ -130,7 +130,7 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     await entries.getByLabel('what it was').fill('bus')
     await entries.getByRole('button', { name: 'Enter' }).click()
     await expect(page.locator('[data-figure="in-the-end"]')).toHaveText('72.36')
-    await entries.getByRole('row', { name: /bus/ }).getByRole('button', { name: 'take back' }).click()
+    await entries.getByRole('row', { name: /bus/ }).getByRole('button', { name: 'undo' }).click()
     await expect(page.locator('[data-figure="in-the-end"]')).toHaveText('67.86')
   })
   expect(errors).toEqual([])

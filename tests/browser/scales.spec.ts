@@ -214,7 +214,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
       total,
     )
     await expect(
-      page.locator('[data-finding]').filter({ has: page.locator('.tag', { hasText: 'stops' }) }),
+      page.locator('[data-finding]').filter({ has: page.locator('.tag', { hasText: 'won’t work' }) }),
     ).toHaveCount(0)
   })
   await test.step('an edition is frozen, exported as a page, and the page opens by itself', async () => {

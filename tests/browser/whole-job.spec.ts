@@ -139,6 +139,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('stretch').fill('450')
     await page.getByRole('button', { name: 'target', exact: true }).click()
     await page.getByLabel('resolution of target 1').selectOption('1440p')
+    await page.getByLabel('currency', { exact: true }).fill('CAD')
     await page.getByRole('checkbox', { name: 'system licence' }).check()
     await page.getByRole('button', { name: 'Create the build' }).click()
     await expect(page).toHaveURL(/\/b\/attic-racer-.*\/prices/)

@@ -60,3 +60,6 @@ export function drawAt(
 export function usbDraw(state: LoadState, power: PowerAssumptions = powerDefaults): number {
   return power.usbW * shareInUse(state, power).rest
 }
+
+/** The formula in words, for its working. */
+export const powerDrawFormula = 'limits of all parts together; peak: the card at its short peaks'

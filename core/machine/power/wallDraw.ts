@@ -73,3 +73,6 @@ export function efficiencyAt(share: number, label: NonNullable<PartFacts['effici
 export function yearlyEnergyCost(wallW: number, hoursPerDay: number, tariffPerKwh: number): number {
   return Math.round((wallW / 1000) * hoursPerDay * 365 * tariffPerKwh)
 }
+
+/** The formula in words, for its working. */
+export const wallDrawFormula = 'DC ÷ efficiency at that share of the rating, by the label’s published points'

@@ -61,3 +61,7 @@ export function capSplits<Base extends CapOption, Card extends CapOption>(
     return true
   })
 }
+
+/** The formula in words, for its working. */
+export const capFormula =
+  'around each CPU the cheapest board, memory (16 GB, two modules), solid-state drive (480 GB), case and cooler that go together; with each card the cheapest supply of 1.5 times the draw; of all pairs under the cap the one whose weakest target is nearest to being met, or furthest above'

@@ -1,3 +1,4 @@
+import { trendForward } from '../../pricing/trend/trendForward'
 /** Buying a part now that moves on to the next machine, against waiting with it. Amounts in minor units. */
 export interface CarryForward {
   /** What it will then go for used, and new or used when bought then. */
@@ -33,7 +34,7 @@ export function carryForward({
   readonly framesAfter: number
   readonly perPercent: number
 }): CarryForward {
-  const factor = (1 + percentPer30Days / 100) ** (months * (365.25 / 12 / 30))
+  const factor = trendForward(percentPer30Days, (months * 365.25) / 12)
   const priceThen = Math.round(price * factor)
   const costOfNow = price - priceThen
   return {

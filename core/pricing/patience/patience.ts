@@ -90,3 +90,11 @@ export function daysForAllHunts(rates: readonly number[], probability = 0.8): nu
 export function chanceOfAllHunts(rates: readonly number[], days: number): number {
   return rates.reduce((product, rate) => product * -Math.expm1(-rate * days), 1)
 }
+
+/** The formula in words, for its working. */
+export const payUpToFormula =
+  'the lowest price a comp was sold at whose share F satisfies F ≥ −ln(1 − q) / (λ · c · T)'
+
+/** The formula in words, for its working. */
+export const chanceFormula =
+  '1 − e^(−λ · c · F · T): chances come one by one, at random, as often as they did in the window'

@@ -1,3 +1,4 @@
+import { trendForward } from '../trend/trendForward'
 import { pricingDefaults, type PricingAssumptions } from '../../assumptions/groups/pricing'
 import { roundHalfAway } from '../../money/decimal'
 import { daysBetween, type CalendarDate } from '../../time/calendarDate'
@@ -58,7 +59,7 @@ export function buyOrWait(
   const reasons: { kind: 'trend' | 'sale' | 'note'; what: string; saving: number }[] = []
   let later = price
   if (kind === 'used' && trend && trend.direction !== 'unclear') {
-    const then = roundHalfAway(price * (1 + trend.percentPer30Days / 100) ** (days / 30))
+    const then = roundHalfAway(price * trendForward(trend.percentPer30Days, days))
     reasons.push({
       kind: 'trend',
       what: `${trend.direction} ${Math.abs(trend.percentPer30Days).toFixed(1)} % a month`,

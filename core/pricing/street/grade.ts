@@ -11,3 +11,7 @@ export function gradeOf(kept: number, effectiveCount: number, halfWidthShare: nu
   if (effectiveCount >= 5 && halfWidthShare <= 0.2) return 'usable'
   return 'thin'
 }
+
+/** The formula in words, for its working. */
+export const gradeFormula =
+  'solid: effective count of 12 or more and interval within 10 % of typical; usable: 5 and 20 %; else thin'

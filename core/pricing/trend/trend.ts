@@ -159,3 +159,7 @@ function tieSizes(values: Float64Array): number[] {
   }
   return sizes
 }
+
+/** The formula in words, for its working. */
+export const trendFormula =
+  'median of the slopes between all pairs of comps (ln of price over days), each manner of sale first reduced by its own median; the interval is Sen’s, by ranks'

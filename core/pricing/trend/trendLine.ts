@@ -1,3 +1,4 @@
+import { trendForward } from './trendForward'
 import type { Trend } from './trend'
 
 /**
@@ -16,6 +17,5 @@ export function trendLine(
   if (!trend || trend.direction === 'unclear' || comps.length === 0) return []
   const total = comps.reduce((sum, comp) => sum + comp.weight, 0)
   const meanAge = comps.reduce((sum, comp) => sum + comp.age * comp.weight, 0) / total
-  const slope = Math.log1p(trend.percentPer30Days / 100) / 30
-  return ages.map((age) => ({ age, price: typical * Math.exp(slope * (meanAge - age)) }))
+  return ages.map((age) => ({ age, price: typical * trendForward(trend.percentPer30Days, meanAge - age) }))
 }

@@ -66,3 +66,10 @@ export function haggleSheet({
 export function walkAwayForResale(netResale: number, finishing: number, margin: number): number {
   return Math.max(0, netResale - finishing - margin)
 }
+
+/** The formula in words, for its working. */
+export const aimFormula = 'the lesser of the walk-away and the street price at your patience'
+
+/** The formula in words, for its working. */
+export const walkAwayFormula =
+  'the highest price at which its expected cost (code, shipping, tax, risk, less what is sold on) is not above the best alternative; every price is tried, since thresholds make the cost jump'

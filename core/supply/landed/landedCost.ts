@@ -217,3 +217,10 @@ function exactFaultLoss(order: Order, remaining: readonly number[]): Big {
     return sum.plus(lost.times(faultProbability))
   }, new Big(0))
 }
+
+/** The formula in words, for its working. */
+export const expectedFormula = 'pay now − each rebate × its chance + expected loss by faults'
+
+/** The formula in words, for its working. */
+export const landedFormula =
+  'price, less codes, plus shipping, tax and fees of its source; each step rounded once'

@@ -6,12 +6,12 @@ import type { Condition } from '../../reading/sales/soldRecord'
 import type { Currency } from '../../money/money'
 import { convertAmount, type RateTable } from '../../money/rates'
 import { faultFactorOf, shareLeft, type LeadFact } from '../../reading/listings/completeness'
-import { roundHalfAway } from '../../money/decimal'
+import { roundAmount, roundHalfAway } from '../../money/decimal'
 import type { Role } from '../../parts/part'
 import type { Code } from '../landed/codes'
 import { faultProbability, type FaultAssumptions, type FaultSign, type Protection } from '../risk/faultRisk'
 import { landedCost, type LandedCost, type Order, type SourceTerms } from '../landed/landedCost'
-import { rebatesOpen, type Rebate } from '../landed/rebates'
+import { rebatesExpected, rebatesOpen, type Rebate } from '../landed/rebates'
 import type { CalendarDate } from '../../time/calendarDate'
 
 /** A lead with the terms of its source. Amounts in minor units of its currency. */
@@ -66,6 +66,8 @@ export interface LeadValue {
   readonly expectedAfterResale: number
   /** Rebates still to come back, in full. */
   readonly openRebates: number
+  /** What its rebates are expected to bring, paid ones included. */
+  readonly rebatesExpected: number
   /** Street price of what is kept; null where one of the kept things has none. */
   readonly street: number | null
   /** Street price less what the kept things effectively cost (expected); null where street is. */
@@ -146,6 +148,7 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
     resale,
     expectedAfterResale: expected - resale,
     openRebates: inBuild(rebatesOpen(lead.rebates, context.today)),
+    rebatesExpected: inBuild(roundAmount(rebatesExpected(lead.rebates, context.today))),
     street,
     saving: street === null ? null : street - (expected - resale),
   }

@@ -85,3 +85,7 @@ export function netResale({
     .minus(fixedFee)
   return Math.max(0, roundAmount(afterFees.times(sellsProbability)))
 }
+
+/** The formula in words, for its working. */
+export const splitFormula =
+  'landed cost − net resale of what is sold on; shared among the kept things in proportion to street price, odd cents by largest remainder'

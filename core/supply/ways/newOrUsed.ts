@@ -106,3 +106,9 @@ export function newOrUsed({
     tippingUsedPrice,
   }
 }
+
+/** The formula in words, for its working. */
+export const freshFormula = 'landed price − P(fault within the warranty) · price of a replacement'
+
+/** The formula in words, for its working. */
+export const usedFormula = 'street price + P(fault) · ((1 − recovered) · street price + hassle)'

@@ -111,7 +111,8 @@ function stepView({ option, ...step }: Step): StepView {
 
 /** Open leads with one thing kept, that no rule of the builder's speaks against; at their expected cost. */
 /** A lead that could fill a role, with its money as a choice of it would have it. */
-export interface LeadOption extends StepOption, Pick<ChoiceView, 'payNow' | 'afterRebates' | 'anyoneCanPay'> {
+export interface LeadOption
+  extends StepOption, Pick<ChoiceView, 'payNow' | 'rebatesExpected' | 'anyoneCanPay'> {
   readonly condition: Condition
 }
 
@@ -170,7 +171,7 @@ export async function leadOptions(
         part,
         price: valued.value.expectedAfterResale,
         payNow: valued.value.payNow,
-        afterRebates: valued.value.afterRebates,
+        rebatesExpected: valued.value.rebatesExpected,
         anyoneCanPay: anyoneCanPay(valued),
         condition: valued.lead.condition,
       },

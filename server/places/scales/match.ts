@@ -48,7 +48,7 @@ export interface MatchContext {
 }
 
 /** A way to fill a role, with its money as a choice of it would have it. `price` is the expected cost: risk counted, what comes along sold on. */
-interface MatchOption extends Pick<ChoiceView, 'payNow' | 'afterRebates' | 'anyoneCanPay'> {
+interface MatchOption extends Pick<ChoiceView, 'payNow' | 'rebatesExpected' | 'anyoneCanPay'> {
   readonly id: string
   readonly part: Part
   readonly price: number
@@ -183,7 +183,7 @@ async function matchOptions(
     part,
     price,
     payNow: price,
-    afterRebates: price,
+    rebatesExpected: 0,
     anyoneCanPay: huntPrice(market, build, part, today),
     isOwned: false,
     condition: conditionIn(build, part.role, null),

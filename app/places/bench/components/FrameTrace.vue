@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { scaleLinear } from 'd3-scale'
 import type { LogStretch } from '~/workers/frameLogProtocol'
 
 /** Frame times over elapsed time: the shortest and longest of each slice as a band, stutters and pauses marked. Drag over a stretch to go into it. */
@@ -32,22 +33,8 @@ const bands = computed(() =>
       .join('')
   }),
 )
-const ticks = computed(() => {
-  const rough = (to - from) / 8
-  const step =
-    [
-      10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 30_000, 60_000, 120_000, 300_000, 600_000,
-      1_800_000,
-    ].find((each) => each >= rough) ?? 3_600_000
-  return Array.from(
-    { length: Math.floor((to - from) / step) + 1 },
-    (_, index) => Math.ceil(from / step) * step + index * step,
-  ).filter((tick) => tick <= to)
-})
-const levels = computed(() => {
-  const step = [5, 10, 20, 50, 100, 200].find((each) => highestMs / each <= 5) ?? 250
-  return Array.from({ length: Math.floor(highestMs / step) + 1 }, (_, index) => index * step)
-})
+const ticks = computed(() => scaleLinear([from, to], [left, width - right]).ticks(8))
+const levels = computed(() => scaleLinear([0, highestMs], [height - 24, 10]).ticks(5))
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const drag = ref<{ a: number; b: number } | null>(null)
 function momentOf(event: PointerEvent): number {

@@ -36,12 +36,7 @@ const emit = defineEmits<{ pick: [id: number]; brush: [region: Brush] }>()
 
 const shapes = { auction: 'rectRot', fixed: 'circle', local: 'triangle' } as const
 const spreadWidth = 84
-const { theme } = useTheme()
-/** A token's colour; read anew when the theme changes. */
-const colour = (name: string) => (
-  theme.value,
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim()
-)
+const colour = useTokens()
 const units = (value: number) => inUnits(value, view.currency)
 const perUnit = computed(() => minorPerUnit(view.currency))
 // Left-out records stand at their own price where it is in this currency; others have no place on the scale.
@@ -198,7 +193,7 @@ function tip(record: RecordView | undefined): string[] {
     record.reason ? `left out: ${reasonNames[record.reason]}, ${record.detail}` : 'counts',
   ]
 }
-const level = (value: number, text: string, token: string, dash: number[]) => ({
+const level = (value: number, text: string, token: `--${string}`, dash: number[]) => ({
   type: 'line' as const,
   yMin: units(value),
   yMax: units(value),

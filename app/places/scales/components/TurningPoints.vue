@@ -11,33 +11,23 @@ const list = computed(() => turnings(view, against))
 const money = (value: number) => amount(Math.round(value), view.currency)
 const show = (turning: Turning, value: number) =>
   turning.unit === 'money' ? money(value) : `${value.toFixed(1)} ${turning.unit}`
-const winnerName = { own: view.name, other: against.machine.name, depends: 'neither outright' }
-const width = 520
-const height = 170
-/** The gap along the range, and where zero and today stand. */
-function chart(turning: Turning) {
-  const points = Array.from({ length: 61 }, (_, index) => {
-    const value = turning.range.from + ((turning.range.to - turning.range.from) * index) / 60
-    const { own, other, verdict } = turning.weighedAt(value)
-    return { value, gap: other.total - own.total, winner: verdict.winner }
+const winnerName = { own: view.name, other: against.machine.name, depends: 'neither wins' }
+/** What the other machine costs more, like for like, along the range of a figure. */
+function gaps(turning: Turning) {
+  const { from, to } = turning.range
+  return Array.from({ length: 61 }, (_, index) => {
+    const x = from + ((to - from) * index) / 60
+    const { own, other } = turning.weighedAt(x)
+    return { x, y: other.total - own.total }
   })
-  const most = Math.max(1, ...points.map((point) => Math.abs(point.gap)))
-  const x = (value: number) =>
-    62 + ((value - turning.range.from) / (turning.range.to - turning.range.from)) * (width - 80)
-  const y = (gap: number) => 78 - (gap / most) * 62
-  return {
-    points,
-    x,
-    y,
-    path: points
-      .map(
-        (point, index) => `${index === 0 ? 'M' : 'L'}${x(point.value).toFixed(1)},${y(point.gap).toFixed(1)}`,
-      )
-      .join(''),
-    most,
-  }
 }
-const charts = computed(() => list.value.slice(0, 2).map((turning) => ({ turning, drawn: chart(turning) })))
+const moments = ({ now, point }: Turning) => [
+  { at: now, label: 'today', token: '--ink' as const },
+  ...[point.below, point.above].flatMap((turn) =>
+    turn ? [{ at: turn.value, label: 'turns', token: '--stop' as const }] : [],
+  ),
+]
+const charts = computed(() => list.value.slice(0, 2).map((turning) => ({ turning, points: gaps(turning) })))
 const card = reactive({
   name: 'a card not sold yet',
   price: toDecimal(cardCost(view)?.cost ?? 20_000, view.currency),
@@ -97,51 +87,23 @@ const assumed = computed(() =>
       </table>
     </div>
     <div class="mt-3 grid grid-cols-2 gap-3 @max-4xl/place:grid-cols-1">
-      <figure v-for="{ turning, drawn } in charts" :key="turning.id" class="sheet p-3">
+      <figure v-for="{ turning, points } in charts" :key="turning.id" class="sheet p-3">
         <figcaption class="text-[13px] font-semibold">
           {{ turning.name }}
           <span class="font-normal text-soft"
             >extra cost of {{ against.machine.name }}, like for like, {{ view.currency }}</span
           >
         </figcaption>
-        <svg
-          :viewBox="`0 0 ${width} ${height}`"
-          class="w-full"
-          role="img"
-          :aria-label="`gap from ${signedAmount(drawn.points[0]!.gap, view.currency)} to ${signedAmount(drawn.points.at(-1)!.gap, view.currency)}; today ${show(turning, turning.now)}`"
-        >
-          <line x1="62" :x2="width - 18" :y1="drawn.y(0)" :y2="drawn.y(0)" stroke="var(--ink)" />
-          <g class="figures" font-size="11" fill="var(--soft)">
-            <text x="56" :y="drawn.y(drawn.most) + 4" text-anchor="end">
-              {{ signedAmount(Math.round(drawn.most), view.currency).replace(/\.\d\d$/, '') }}
-            </text>
-            <text x="56" :y="drawn.y(0) + 4" text-anchor="end">0</text>
-            <text x="56" :y="drawn.y(-drawn.most) + 4" text-anchor="end">
-              {{ signedAmount(-Math.round(drawn.most), view.currency).replace(/\.\d\d$/, '') }}
-            </text>
-            <text x="62" :y="height - 4">{{ show(turning, turning.range.from) }}</text>
-            <text :x="width - 18" :y="height - 4" text-anchor="end">
-              {{ show(turning, turning.range.to) }}
-            </text>
-          </g>
-          <path :d="drawn.path" fill="none" stroke="var(--series-3)" stroke-width="2" />
-          <line
-            :x1="drawn.x(turning.now)"
-            :x2="drawn.x(turning.now)"
-            y1="8"
-            :y2="height - 20"
-            stroke="var(--ink)"
-            stroke-dasharray="3 3"
-          />
-          <text :x="drawn.x(turning.now) + 4" y="16" font-size="11" fill="var(--ink)">today</text>
-          <template v-for="side in ['below', 'above'] as const" :key="side">
-            <path
-              v-if="turning.point[side]"
-              :d="`M${drawn.x(turning.point[side]!.value)},${height - 22} l-6,10 h12 z`"
-              fill="var(--stop)"
-            />
-          </template>
-        </svg>
+        <LineFigure
+          token="--series-3"
+          :points="points"
+          :height="170"
+          :summary="`gap from ${signedAmount(points[0]!.y, view.currency)} to ${signedAmount(points.at(-1)!.y, view.currency)}; today ${show(turning, turning.now)}`"
+          :format-x="(value) => show(turning, value)"
+          :format-y="(gap) => signedAmount(Math.round(gap), view.currency)"
+          :levels="[{ at: 0, label: '', token: '--ink' }]"
+          :moments="moments(turning)"
+        />
       </figure>
     </div>
     <div class="sheet mt-3 p-3">
