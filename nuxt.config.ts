@@ -3,6 +3,13 @@ import tailwindcss from '@tailwindcss/vite'
 
 const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
+/** White space inside a text of a template becomes one space; what stands between tags is kept by the compiler. */
+function oneSpaceInText(node: { type: number; content?: unknown }) {
+  const text = 2
+  if (node.type === text && typeof node.content === 'string')
+    node.content = node.content.replace(/[\t\r\n\f ]+/g, ' ')
+}
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   // A tool used all evening at one counter: it loads once and then only talks in JSON.
@@ -26,7 +33,13 @@ export default defineNuxtConfig({
       meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
     },
   },
-  vite: { plugins: [tailwindcss()], worker: { format: 'es' }, build: { chunkSizeWarningLimit: 700 } },
+  vite: {
+    // A line break between two words or tags of a template is one space, as in HTML, however the formatter breaks lines.
+    vue: { template: { compilerOptions: { whitespace: 'preserve', nodeTransforms: [oneSpaceInText] } } },
+    plugins: [tailwindcss()],
+    worker: { format: 'es' },
+    build: { chunkSizeWarningLimit: 700 },
+  },
   // The development server of this release looks for a server entry that a client-only application has only so.
   $development: { experimental: { viteEnvironmentApi: true } },
   nitro: {

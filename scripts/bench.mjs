@@ -16,6 +16,6 @@ await build({
   format: 'esm',
   packages: 'external',
   logLevel: 'error',
-  alias: { '#core': './core', '#shared': './shared' },
+  alias: { '#core': './core', '#shared': './shared', '#server': './server' },
 })
 await import(pathToFileURL(outfile).href)

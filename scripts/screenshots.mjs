@@ -37,12 +37,9 @@ const small = builds.find((build) => build.name === 'Small white one').id
 const { leads } = await (await fetch(`${url}/api/builds/${couch}/leads`)).json()
 const lot = leads.find((lead) => lead.externalId === 'B-1001').id
 const card = 'murrowdun-tarn-640-8-gb'
-/** Lets the stand-in markets move ten days on and asks every source. */
-async function tenDaysLater() {
-  await fetch(`${markets}/advance?days=10`, { method: 'POST' })
-  for (const { id } of await (await fetch(`${url}/api/sources/connectors`)).json())
-    await fetch(`${url}/api/sources/connectors/${id}/poll`, { method: 'POST' })
-}
+// every picture shows the same day: each source is checked once, the markets stand still
+for (const { id } of await (await fetch(`${url}/api/sources/connectors`)).json())
+  await fetch(`${url}/api/sources/connectors/${id}/poll`, { method: 'POST' })
 const views = [
   ['brief', `/b/${couch}/brief`],
   ['prices-read', `/b/${couch}/prices?part=${card}`],
@@ -66,7 +63,7 @@ const views = [
       await page.locator('[data-stat="frames"]').waitFor()
     },
   ],
-  ['limit-map', `/b/${couch}/bench`],
+  ['settings', '/settings'],
   ['scales', `/b/${couch}/scales`],
   [
     'match',
@@ -79,7 +76,6 @@ const views = [
   ['ledger', `/b/${couch}/ledger`],
   ['working', `/b/${couch}/bench`, async (page) => page.locator('[data-target]').first().click()],
   ['leads-phone', `/b/${couch}/leads?lead=${lot}`, undefined, { width: 390, height: 844 }],
-  // ten days later
   ['sources', '/sources'],
   ['builds', '/'],
 ]
@@ -88,8 +84,6 @@ const wanted = process.argv.slice(2)
 try {
   for (const [name, path, before, viewport = { width: 1280, height: 800 }] of views) {
     if (wanted.length > 0 && !wanted.includes(name)) continue
-    if (name === 'sources' || (name === 'builds' && wanted.length > 0 && !wanted.includes('sources')))
-      await tenDaysLater()
     const page = await browser.newPage({ viewport, reducedMotion: 'reduce' })
     page.on('pageerror', (error) => step(`${name}: ${error.message}`))
     page.on('console', (message) => message.type() === 'error' && step(`${name}: ${message.text()}`))

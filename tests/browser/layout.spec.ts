@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { loadDemo } from '../../demo/load'
+import { demoAddress, demoBuilds } from './demoServer'
 import { overflowing } from './overflow'
 
 /** No column runs into another: every place at 1024, 1280 and 1600, with the slip open and shut. */
@@ -22,16 +22,13 @@ const places = [
 ]
 
 test.describe('columns', () => {
-  const address = `http://127.0.0.1:${Number(process.env.TARVIN_TEST_PORT ?? 3500) + 3}`
-  test.beforeAll(() => loadDemo(address, () => undefined))
   for (const width of [1024, 1280, 1600])
-    test(`stay apart at ${width}`, async ({ page, request }) => {
-      const { builds } = await (await request.get(`${address}/api/session`)).json()
-      const { id } = builds.find((build: { name: string }) => build.name === 'Couch corner')
+    test(`stay apart at ${width}`, async ({ page }) => {
+      const id = (await demoBuilds())['Couch corner']
       await page.setViewportSize({ width, height: 800 })
       const found: string[] = []
       for (const place of places) {
-        await page.goto(`${address}/b/${id}/${place}`)
+        await page.goto(`${demoAddress}/b/${id}/${place}`)
         await page.waitForLoadState('networkidle')
         for (const slip of ['', ' with the slip']) {
           if (slip !== '') await page.keyboard.press('r')

@@ -129,8 +129,6 @@ function onPointer(event: PointerEvent) {
 
 <template>
   <div
-    role="img"
-    :aria-label="summary"
     class="relative touch-none"
     :style="{ height: `${height}px` }"
     @pointerdown="onPointer"
@@ -138,6 +136,6 @@ function onPointer(event: PointerEvent) {
     @pointerup="isDragging = false"
     @pointerleave="isDragging = false"
   >
-    <Line ref="chart" :data="data" :options="options" />
+    <Line ref="chart" :data="data" :options="options" :aria-label="summary" />
   </div>
 </template>

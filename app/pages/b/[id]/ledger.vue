@@ -3,7 +3,7 @@ import { entryKinds, type EntryKind } from '#core/ledger/ledger'
 import type { LedgerView } from '#shared/ledger/views'
 import { inTheEndWorking, resaleWorking } from '~/workings/ledgerWorkings'
 import { request } from '~/utils/request'
-import { amount, longDate, shortDate, signedAmount, signedPercent } from '~/utils/show'
+import { amount, longDate, percent, shortDate, signedAmount, signedPercent } from '~/utils/show'
 
 /** Ledger: what did I really pay, what is still to come back, what is it worth now? */
 const build = useBuild()
@@ -255,7 +255,7 @@ useHead({ title: 'Ledger · Tarvin' })
             <p v-if="ledger.lines.length === 0" class="text-soft">Nothing is paid yet.</p>
           </section>
           <section class="sheet p-3" aria-label="resale">
-            <h2>What it would fetch</h2>
+            <h2>Resale today</h2>
             <p>
               {{ ledger.resale.better === 'whole' ? 'Sell it whole' : 'Part it out' }}:
               <TheFigure
@@ -274,7 +274,7 @@ useHead({ title: 'Ledger · Tarvin' })
             </p>
             <p class="text-soft">
               Whole: ask <span class="figures text-ink">{{ money(ledger.resale.whole.ask) }}</span>, so that
-              the usual tenth off lands on {{ money(ledger.resale.whole.gross) }}.<template
+              the usual {{ percent(ledger.resale.haggleShare) }} off lands on {{ money(ledger.resale.whole.gross) }}.<template
                 v-if="ledger.resale.unknown.length > 0"
               >
                 {{ ledger.resale.unknown.length }} without a street price left out.</template

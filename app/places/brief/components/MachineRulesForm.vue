@@ -28,6 +28,7 @@ const supply = {
 
 <template>
   <section>
+    <p class="mb-2 text-xs text-soft">Left empty, room and electricity are as in Settings.</p>
     <div class="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2">
       <FormField
         class="flex flex-col"
@@ -55,7 +56,7 @@ const supply = {
         ><input
           :value="rules.roomC ?? ''"
           type="number"
-          placeholder="Settings"
+          placeholder="usual"
           class="field figures w-24"
           aria-label="room temperature"
           @input="rules.roomC = orNull($event)"
@@ -134,7 +135,7 @@ const supply = {
         ><input
           :value="rules.tariff ?? ''"
           inputmode="decimal"
-          placeholder="Settings"
+          placeholder="usual"
           class="field figures w-24"
           aria-label="tariff"
           @input="rules.tariff = textOrNull($event)"

@@ -1,0 +1,12 @@
+import { loadDemo } from '../../demo/load'
+
+/** The server that holds the whole demo: what is only looked at, or put back as it was, is tried there. */
+export const demoAddress = `http://127.0.0.1:${Number(process.env.TARVIN_TEST_PORT ?? 3500) + 3}`
+
+/** Loads the demo once, whichever file of tests comes first; returns the ids of its builds by name. */
+export async function demoBuilds(): Promise<Readonly<Record<string, string>>> {
+  const session = async () =>
+    (await (await fetch(`${demoAddress}/api/session`)).json()) as { builds: { id: string; name: string }[] }
+  if ((await session()).builds.length === 0) await loadDemo(demoAddress, () => undefined)
+  return Object.fromEntries((await session()).builds.map(({ id, name }) => [name, id]))
+}

@@ -1,0 +1,44 @@
+import { AxeBuilder } from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { demoAddress, demoBuilds } from './demoServer'
+
+/** An assumption is changed where all stand, and every figure that rests on it follows; one click takes it back. */
+test('a changed assumption moves the receipt, is marked as own, and goes back by undo', async ({ page }) => {
+  const couch = (await demoBuilds())['Couch corner']!
+  const expected = page.locator('[data-figure="expected"]')
+  await page.goto(`${demoAddress}/b/${couch}/machine`)
+  await expect(expected).toHaveText(/\d/)
+  const before = await expected.textContent()
+
+  await page.goto(`${demoAddress}/settings`)
+  const row = page.locator('[data-assumption="risk.used.motherboard"]')
+  await row.getByRole('spinbutton').fill('60')
+  await row.getByRole('spinbutton').press('Enter')
+  await expect(row.getByText('yours')).toBeVisible()
+  await expect(page.getByText('1 figure of yours')).toBeVisible()
+  await page.goto(`${demoAddress}/b/${couch}/machine`)
+  await expect(expected).not.toHaveText(before!)
+
+  await page.goto(`${demoAddress}/settings`)
+  await row.getByRole('button', { name: 'default' }).click()
+  await expect(row.getByText('yours')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(row.getByText('yours')).toBeVisible()
+  await row.getByRole('button', { name: 'default' }).click()
+  await page.goto(`${demoAddress}/b/${couch}/machine`)
+  await expect(expected).toHaveText(before!)
+})
+
+test('what is out of range is refused by the field’s own name, and Settings are readable to all', async ({
+  page,
+}) => {
+  await demoBuilds()
+  await page.goto(`${demoAddress}/settings`)
+  const row = page.locator('[data-assumption="risk.rebateChance"]')
+  await row.getByRole('spinbutton').fill('140')
+  await row.getByRole('spinbutton').press('Enter')
+  await expect(page.getByText('chance that a rebate is paid must be from 0 to 1, not 1.4')).toBeVisible()
+  await expect(row.getByText('yours')).toHaveCount(0)
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+  expect(violations.map((each) => `${each.id}: ${each.nodes.length}`)).toEqual([])
+})
