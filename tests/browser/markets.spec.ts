@@ -129,7 +129,7 @@ test('a query is tried out in a worker before it is in force; a region of the pi
   await page.goto(`/b/${id}/prices?part=sundrel-stook-51-8-gb`)
   const typical = page.locator('[data-mark="typical"]')
   const before = await typical.textContent()
-  const picture = (await page.locator('figure canvas').boundingBox())!
+  const picture = (await page.locator('figure canvas').first().boundingBox())!
   await page.mouse.move(picture.x + 60, picture.y + picture.height * 0.15)
   await page.mouse.down()
   await page.mouse.move(picture.x + picture.width * 0.7, picture.y + picture.height * 0.5, { steps: 5 })
