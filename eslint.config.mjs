@@ -79,7 +79,10 @@ const oneWay = [
         'error',
         {
           patterns: [
-            { group: ['h3', 'nitropack*', '~/*', '**/app/**'], message: 'places and context know neither HTTP nor the interface' },
+            {
+              group: ['h3', 'nitropack*', '~/*', '**/app/**'],
+              message: 'places and context know neither HTTP nor the interface',
+            },
           ],
         },
       ],

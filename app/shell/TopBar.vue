@@ -73,7 +73,7 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
         >
       </MenuItems>
     </Menu>
-    <Menu v-if="current" as="div" class="relative">
+    <Menu v-if="current" as="div" class="relative max-md:hidden">
       <MenuButton class="flex items-center gap-1 text-[13px]">Share <ChevronDown :size="14" /></MenuButton>
       <MenuItems class="sheet absolute left-0 z-30 mt-1 w-56 py-1">
         <MenuItem v-for="[as, name] in exports" :key="as" v-slot="{ active }"

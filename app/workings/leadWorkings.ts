@@ -98,7 +98,7 @@ export function savingWorking(lead: LeadView, { currency, assumptions }: InForce
               ...(lead.value.worthShares[index]! < 1
                 ? [
                     {
-                      label: 'worth, for what is wanting or not said',
+                      label: 'worth, less what is missing or not said',
                       value: percent(lead.value.worthShares[index]!),
                       kind: 'assumption' as const,
                       note: lead.facts

@@ -38,7 +38,7 @@ export function assertInRange({ name, min, max }: Assumption, value: number, pat
   throw new CoreError('bad-assumption', `${name} must be from ${min} to ${max}, not ${value}`, path)
 }
 
-const bench = 'bench figure, not measured'
+const bench = 'not measured'
 
 /** A share or a chance, kept as 0 to 1 and printed in percent. */
 export function share(name: string, value: number, moves: string, source = bench): Assumption {

@@ -15,7 +15,7 @@ export interface MoneyAssumption {
   readonly source: string
 }
 
-const bench = 'bench figure, not measured'
+const bench = 'not measured'
 
 export const moneyGroup = {
   hassle: {

@@ -1,7 +1,7 @@
 import { days, defaultsOf, factor, share, type ValuesOf } from '../assumption'
 
 const faults = 'higher: used things cost more, expected'
-const moving = 'bench figure: moving parts and hard-worked electronics fail more often'
+const moving = 'not measured; moving parts and hard-worked electronics fail more often'
 const comesBack = 'higher: a fault costs less'
 const sign = 'above 1: a higher fault risk'
 

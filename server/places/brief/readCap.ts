@@ -35,8 +35,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   ])
   const needs = build.needs.reduce((sum, need) => sum + need.price, 0)
   const empty = { cap: build.budget, currency: build.currency, needs, splits: [] }
-  if (targetRows.length === 0)
-    return { ...empty, problem: 'Without a target nobody can say what gains most.' }
+  if (targetRows.length === 0) return { ...empty, problem: 'Add a target to see what gains most.' }
   const priced = pricedLibrary(market, build, today)
   const wishes = { ...baseWishes, power: market.assumptions.power }
   const bases = baseMachines(priced, wishes)

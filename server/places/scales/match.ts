@@ -117,7 +117,7 @@ export async function matchContext(
     if (floor.every((each) => each === null))
       throw new CoreError(
         'no-rates',
-        `nothing is known of ${rival.machine.name} at the settings of the targets, so nobody can say what matches it`,
+        `nothing is known of ${rival.machine.name} at the settings of the targets, so a match cannot be calculated`,
         'rival',
       )
     return {

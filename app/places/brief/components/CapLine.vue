@@ -64,8 +64,8 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
       </div>
       <p class="mt-1 text-xs text-soft">
         <span class="text-series-1">■</span> base machine <span class="text-series-2">■</span> graphics card
-        <span class="text-series-3">■</span> supply <span class="text-line">■</span> set aside for what it
-        lacks, {{ money(cap.needs) }}
+        <span class="text-series-3">■</span> supply <span class="text-line">■</span> set aside for what is
+        still missing, {{ money(cap.needs) }}
       </p>
     </template>
   </section>

@@ -146,8 +146,7 @@ defineExpose({ copy })
     </template>
     <p class="mt-2 text-xs text-soft">
       <span class="key">Y</span> yes <span class="key">N</span> no <span class="key">U</span> back to the
-      listing, on a row. What is not said and may well be wanting lowers what it is worth until it is
-      answered.
+      listing, on a row. What is not said lowers its worth until it is answered.
     </p>
   </section>
 </template>

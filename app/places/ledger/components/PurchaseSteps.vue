@@ -104,11 +104,10 @@ const verdictNames: Readonly<Record<ArrivalVerdict, string>> = {
         @submit.prevent="buy"
       >
         <label
-          >paid
+          >total paid
           <input v-model="pay" class="field figures w-24" inputmode="decimal" aria-label="amount paid" />
           {{ currency }}</label
-        ><button type="submit" class="button button-main">Buy it</button
-        ><span class="text-soft">total paid</span>
+        ><button type="submit" class="button button-main">Buy it</button>
       </form>
       <p v-else>
         Paid <b class="figures" data-figure="paid">{{ amount(purchase.paid, currency) }}</b> on

@@ -65,7 +65,7 @@ async function unsettle(key: string) {
       )
       emit('changed')
     },
-    { message: 'stands open again' },
+    { message: 'open again' },
   )
 }
 async function hunt(partId: string, name: string) {
@@ -74,7 +74,7 @@ async function hunt(partId: string, name: string) {
       await build.choose({ kind: 'hunt', partId, limit: null }, name)
       emit('changed')
     },
-    { message: `${name} is hunted for` },
+    { message: `hunting for ${name}` },
   )
 }
 </script>

@@ -77,7 +77,7 @@ const endLookout = () =>
         :highest-days="Math.max(90, view.patienceDays)"
         :step="step"
       />
-      <p v-else class="text-soft">Without comps nobody can say how long a wait takes.</p>
+      <p v-else class="text-soft">No comps yet, so the wait is not known.</p>
     </div>
     <div class="flex flex-col gap-3">
       <div v-if="view.patience.length > 0" class="sheet p-3">

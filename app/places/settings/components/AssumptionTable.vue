@@ -20,8 +20,8 @@ function onChange(row: AssumptionRow, text: string) {
         <th>unit</th>
         <th class="!text-right">default</th>
         <th>what a change does</th>
-        <th>where the default is from</th>
-        <th></th>
+        <th class="w-44">where the default is from</th>
+        <th class="w-36"><span class="sr-only">yours</span></th>
       </tr>
     </thead>
     <tbody>
@@ -44,7 +44,7 @@ function onChange(row: AssumptionRow, text: string) {
         <td class="amount text-soft">{{ row.byDefault }}</td>
         <td class="text-soft">{{ row.moves }}</td>
         <td class="text-soft">{{ row.source }}</td>
-        <td class="w-36 whitespace-nowrap">
+        <td class="whitespace-nowrap">
           <template v-if="row.own !== null">
             <span class="tag tag-info">yours</span>
             <button type="button" class="quiet-button ml-2" @click="emit('change', row, null)">

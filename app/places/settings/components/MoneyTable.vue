@@ -20,7 +20,7 @@ function onChange(row: MoneyRow, text: string) {
         <th>unit</th>
         <th class="!text-right">default, {{ currency }}</th>
         <th>what a change does</th>
-        <th></th>
+        <th class="w-36"><span class="sr-only">yours</span></th>
       </tr>
     </thead>
     <tbody>
@@ -41,7 +41,7 @@ function onChange(row: MoneyRow, text: string) {
         </td>
         <td class="amount text-soft">{{ row.byDefault }}</td>
         <td class="text-soft">{{ row.moves }}</td>
-        <td class="w-36 whitespace-nowrap">
+        <td class="whitespace-nowrap">
           <template v-if="row.own !== null">
             <span class="tag tag-info">yours</span>
             <button type="button" class="quiet-button ml-2" @click="emit('change', row, null)">

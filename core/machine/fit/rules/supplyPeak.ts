@@ -7,7 +7,7 @@ export const supplyPeak: FitRule = {
   id: 'supply-peak',
   area: 'power',
   severity: 'stops',
-  question: 'Does the supply bear the card’s short peaks?',
+  question: 'Is the supply rated for the card’s short peaks?',
   reads: [
     { role: 'supply', facts: ['ratedW'] },
     { role: 'graphics', facts: ['boardPowerW'] },
