@@ -24,6 +24,7 @@ function check(name, command, args) {
 
 check('preparing types', 'npx', ['nuxt', 'prepare'])
 check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
+check('share of tests', 'node', ['scripts/testShare.mjs'])
 check('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
 check('types', 'npx', ['vue-tsc', '-b', '--noEmit'])
 step('unit and route tests')

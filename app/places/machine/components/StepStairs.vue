@@ -187,6 +187,15 @@ const words = (step: StepView) => {
           }}. Dashed: less than {{ steps.threshold }} % for each 10 more, not worth it.
         </figcaption>
         <table class="ledger mt-2">
+          <thead>
+            <tr>
+              <th>part</th>
+              <th class="!text-right">costs, {{ view.currency }}</th>
+              <th class="!text-right">added</th>
+              <th class="!text-right">gained</th>
+              <th><span class="sr-only">take it</span></th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="step in shown.steps" :key="step.id">
               <td>

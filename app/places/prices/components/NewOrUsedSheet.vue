@@ -62,8 +62,8 @@ const against = computed(() =>
             <th>role</th>
             <th>part</th>
             <th>chosen as</th>
-            <th class="!text-right">used, all in</th>
-            <th class="!text-right">new, all in</th>
+            <th class="!text-right">used, total</th>
+            <th class="!text-right">new, total</th>
             <th>advice</th>
             <th class="!text-right">the other costs</th>
             <th class="!text-right">tips at</th>

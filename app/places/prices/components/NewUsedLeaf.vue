@@ -68,7 +68,7 @@ const saleAdvice = computed(() => {
             </td>
           </tr>
           <tr class="font-semibold">
-            <td>all in</td>
+            <td>total</td>
             <td class="amount">
               <TheFigure
                 v-if="figures.used"
