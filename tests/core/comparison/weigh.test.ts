@@ -141,10 +141,12 @@ describe('the verdict', () => {
       'Build it: Couch corner costs 24000 less to own than Brindlewick and is 20 % faster at the same settings (1 workload).',
     )
     expect(verdict.forOwn.map((reason) => reason.words)).toEqual([
-      'what is paid until it is ready to use (28000 less)',
+      'what is paid until it is ready to use: 28000 more for Brindlewick',
       'speed',
     ])
-    expect(verdict.forOther.map((reason) => reason.words)).toEqual(['builder’s hours (4000 less)'])
+    expect(verdict.forOther.map((reason) => reason.words)).toEqual([
+      'builder’s hours: 4000 more for Couch corner',
+    ])
     expect(verdict.unknown).toBe('its seller does not state memory speed')
   })
   test('the way of playing decides what counts as faster', () => {
