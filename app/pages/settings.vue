@@ -74,7 +74,10 @@ async function setHome() {
     <p v-if="!view" class="mt-4 text-soft">Loading…</p>
     <template v-else>
       <form class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="setHome">
-        <FormField label="home currency (three letters)" hint="New builds begin in it; the money figures below are kept in it.">
+        <FormField
+          label="home currency (three letters)"
+          hint="New builds begin in it; the money figures below are kept in it."
+        >
           <input v-model="currency" maxlength="3" class="field figures w-20 uppercase" />
         </FormField>
         <button
