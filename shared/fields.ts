@@ -1,8 +1,11 @@
-import { array, bool, mixed, number, string, type Schema } from 'yup'
+import { array, bool, mixed, number, setLocale, string, type Schema } from 'yup'
 import { isCurrency } from '../core/money/currencies'
 import { isCalendarDate } from '../core/time/calendarDate'
 
 /** The fields that every schema is made of, with messages that say what to do. */
+
+// an emptied field of a form comes as null: it is asked for in plain words
+setLocale({ mixed: { required: '${path} is needed', notNull: '${path} is needed' } })
 
 /** A text that must come as a text: yup's own would quietly turn a number into one. */
 export function text() {
@@ -28,10 +31,16 @@ const decimal = /^[+-]?\d{1,12}(\.\d{1,6})?$/
 /** A decimal string such as "129.50"; whether the currency has so many places is asked where the currency is known. */
 export function decimalText(options: { min?: 'zero' | 'any' } = {}) {
   return text()
-    .matches(decimal, {
-      message: '${path} is not an amount; write digits with a point, such as 129.50',
-      excludeEmptyString: false,
-    })
+    .test(
+      'amount',
+      '${path} is not an amount; write digits with a point, such as 129.50',
+      (value, context) =>
+        value === undefined || value === null || decimal.test(value)
+          ? true
+          : value === ''
+            ? context.createError({ message: '${path} is needed' })
+            : false,
+    )
     .test(
       'not-negative',
       '${path} must not be negative',

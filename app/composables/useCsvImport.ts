@@ -10,7 +10,11 @@ interface CsvReport {
 const mostTold = 5
 
 /** A CSV chosen from the disk and sent to an import route; what came of it in a line, rejected lines by number and reason. */
-export function useCsvImport(path: () => string, after: () => Promise<unknown>) {
+export function useCsvImport(
+  path: () => string,
+  after: () => Promise<unknown>,
+  mapping: () => Record<string, unknown> = () => ({}),
+) {
   const { run } = useAction()
   const report = ref('')
   async function take(event: Event) {
@@ -18,7 +22,7 @@ export function useCsvImport(path: () => string, after: () => Promise<unknown>) 
     const file = input.files?.[0]
     if (!file) return
     await run(async () => {
-      const { added, alreadyThere, rejected, problems } = await sendFile<CsvReport>(path(), file, {})
+      const { added, alreadyThere, rejected, problems } = await sendFile<CsvReport>(path(), file, mapping())
       report.value = `${file.name}: ${added} entered, ${alreadyThere} were there already, ${rejected} rejected${problems
         .slice(0, mostTold)
         .map((problem) => `; line ${problem.line}: ${problem.reason}`)

@@ -115,6 +115,7 @@ const open = (rival: RivalView) =>
       :key="editing"
       :library="library"
       :today="session.view?.today ?? ''"
+      :currency="session.view?.homeCurrency ?? ''"
       :editing="editing === '' ? null : editing"
       @close="close"
       @saved="saved"

@@ -1,25 +1,25 @@
 <script setup lang="ts">
-import { protections } from '#core/supply/risk/faultRisk'
-import { sourceSchema } from '#shared/sources/schemas'
-import { slug } from '#shared/text/slug'
+import type { LibraryView } from '#shared/parts/views'
+import { sourceKindNames } from '#shared/sources/schemas'
+import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
 /** Sources: where leads and records come from, what is asked there on a schedule, and their tax, shipping and protection. */
-const { library, adding, problem, add } = useAddForm({ path: '/api/sources', method: 'PUT' }, sourceSchema)
-const draft = reactive({
-  name: '',
-  kind: 'classifieds',
-  currency: 'CAD',
-  taxPercent: 0,
-  taxOnShipping: false,
-  shipping: { kind: 'none', amount: '0', freeFrom: null as string | null },
-  protection: 'none',
-  note: '',
-})
+const { run } = useAction()
+const session = useSession()
+const library = ref<LibraryView | null>(null)
+const adding = ref(false)
+const load = async () => (library.value = await request<LibraryView>('/api/library'))
+onMounted(() =>
+  run(async () => {
+    await session.load()
+    await load()
+  }),
+)
 useHead({ title: 'Sources · Tarvin' })
-async function submit() {
-  if (await add({ ...draft, id: slug(draft.name) }, `${draft.name} is among the sources`))
-    adding.value = false
+function saved(name: string) {
+  adding.value = false
+  void run(load, { message: `${name} is among the sources` })
 }
 </script>
 
@@ -29,57 +29,7 @@ async function submit() {
       <h1>Sources</h1>
       <button type="button" class="button ml-auto" @click="adding = !adding">Add a source</button>
     </div>
-    <form v-if="adding" class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="submit">
-      <FormField label="name"
-        ><input v-model="draft.name" class="field w-40" aria-label="name of the source"
-      /></FormField>
-      <FormField label="kind"
-        ><select v-model="draft.kind" class="field" aria-label="kind of source">
-          <option value="classifieds">classifieds</option>
-          <option value="auction">auction</option>
-          <option value="refurbisher">refurbisher</option>
-          <option value="shop">shop</option>
-          <option value="counter">in-shop only</option>
-        </select></FormField
-      >
-      <FormField label="currency"
-        ><input v-model="draft.currency" class="field figures w-16" aria-label="currency of the source"
-      /></FormField>
-      <FormField label="tax %"
-        ><input
-          v-model.number="draft.taxPercent"
-          type="number"
-          min="0"
-          step="0.1"
-          class="field figures w-20"
-          aria-label="tax percent"
-      /></FormField>
-      <label class="pb-1.5"><input v-model="draft.taxOnShipping" type="checkbox" /> tax on shipping</label>
-      <FormField label="shipping"
-        ><select v-model="draft.shipping.kind" class="field" aria-label="kind of shipping">
-          <option>none</option>
-          <option>per-item</option>
-          <option>per-order</option>
-        </select></FormField
-      >
-      <FormField label="amount"
-        ><input v-model="draft.shipping.amount" class="field figures w-20" aria-label="amount of shipping"
-      /></FormField>
-      <FormField label="free from"
-        ><input
-          :value="draft.shipping.freeFrom ?? ''"
-          class="field figures w-20"
-          aria-label="free from"
-          @input="draft.shipping.freeFrom = ($event.target as HTMLInputElement).value || null"
-      /></FormField>
-      <FormField label="protection"
-        ><select v-model="draft.protection" class="field" aria-label="protection">
-          <option v-for="each in protections" :key="each">{{ each }}</option>
-        </select></FormField
-      >
-      <button type="submit" class="button button-main">Add</button>
-      <p v-if="problem" class="w-full text-stop" role="alert">{{ problem }}</p>
-    </form>
+    <SourceForm v-if="adding" :currency="session.view?.homeCurrency ?? ''" @saved="saved" />
     <ConnectorTable v-if="library && library.sources.length > 0" class="mt-4" :sources="library.sources" />
     <h2 class="mt-6 !text-base">Terms</h2>
     <table class="ledger mt-2 bg-sheet">
@@ -96,7 +46,7 @@ async function submit() {
       <tbody>
         <tr v-for="source in library?.sources" :key="source.id">
           <td>{{ source.name }}</td>
-          <td class="text-soft">{{ source.kind }}</td>
+          <td class="text-soft">{{ sourceKindNames[source.kind as keyof typeof sourceKindNames] }}</td>
           <td class="amount">{{ source.taxPercent }} %</td>
           <td class="figures">
             {{

@@ -13,10 +13,18 @@ import {
   yesOrNo,
 } from '../fields'
 
+export const sourceKindNames = {
+  classifieds: 'classifieds',
+  auction: 'auction',
+  refurbisher: 'refurbisher',
+  shop: 'shop',
+  counter: 'in-shop only',
+} as const
+
 export const sourceSchema = object({
   id: idText(),
   name: name(),
-  kind: oneOf(['classifieds', 'auction', 'refurbisher', 'shop', 'counter']).required(),
+  kind: oneOf(Object.keys(sourceKindNames) as (keyof typeof sourceKindNames)[]).required(),
   currency: currencyCode().required(),
   taxPercent: percent().required(),
   taxOnShipping: yesOrNo().required(),

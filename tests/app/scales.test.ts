@@ -182,7 +182,11 @@ describe('a rival being written', () => {
     quotes: {},
   }
   test('a page fills what it says and leaves the rest as it was typed', () => {
-    const typed = { ...blankRival(), graphicsId: 'mine', parts: { ...blankRival().parts, supplyW: 450 } }
+    const typed = {
+      ...blankRival('CAD'),
+      graphicsId: 'mine',
+      parts: { ...blankRival('CAD').parts, supplyW: 450 },
+    }
     const taken = takePage(typed, page)
     expect(taken).toMatchObject({
       name: 'Tower',
@@ -201,13 +205,13 @@ describe('a rival being written', () => {
   test('a blank one wants a name and a price, and nothing else', () => {
     const paths = () => {
       try {
-        rivalSchema.validateSync(blankRival(), { abortEarly: false })
+        rivalSchema.validateSync(blankRival('CAD'), { abortEarly: false })
         return []
       } catch (error) {
         return [...new Set((error as ValidationError).inner.map((each) => each.path))]
       }
     }
     expect(paths()).toEqual(['name', 'price'])
-    expect(rivalSchema.isValidSync({ ...blankRival(), name: 'Tower', price: '1.00' })).toBe(true)
+    expect(rivalSchema.isValidSync({ ...blankRival('CAD'), name: 'Tower', price: '1.00' })).toBe(true)
   })
 })

@@ -142,6 +142,9 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('currency', { exact: true }).fill('CAD')
     await page.getByRole('checkbox', { name: 'system licence' }).check()
     await page.getByRole('button', { name: 'Create the build' }).click()
+    await expect(page.getByText('is needed', { exact: true })).toBeVisible()
+    await page.getByLabel('price of system licence').fill('20.00')
+    await page.getByRole('button', { name: 'Create the build' }).click()
     await expect(page).toHaveURL(/\/b\/attic-racer-.*\/prices/)
   })
 
@@ -276,6 +279,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
       await page.getByLabel('kind of rival').selectOption(kind)
       await page.getByLabel('name of the rival').fill(name)
       await page.getByLabel('price of the rival').fill(price)
+    await page.getByLabel('tax of the rival').fill('13')
       await page.getByRole('button', { name: 'Add a stated result' }).click()
       await page.getByLabel('resolution of result 1').selectOption('2560x1440')
       if (preset) await page.getByLabel('preset of result 1').selectOption(preset)

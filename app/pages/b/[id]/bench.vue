@@ -5,7 +5,7 @@ import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { LibraryView } from '#shared/parts/views'
 import type { LogStretch } from '~/workers/frameLogProtocol'
-import type { RunDraft } from '~/places/bench/state/runDraft'
+import type { RunInput } from '#shared/bench/schemas'
 import { request } from '~/utils/request'
 
 /** Bench: how fast is it, how fast will it be, what limits it? */
@@ -26,7 +26,7 @@ const frames = useFrameLogs()
 const writing = ref(false)
 const fromLog = shallowRef<{
   name: string
-  figures: Partial<RunDraft>
+  figures: Partial<RunInput>
   times(): Promise<Float32Array>
 } | null>(null)
 const missing = computed(() => view.value.targets[0]?.missing ?? [])

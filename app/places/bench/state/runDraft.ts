@@ -2,11 +2,8 @@ import { noReadings, plainConditions } from '#core/performance/runs/run'
 import type { RunInput } from '#shared/bench/schemas'
 import type { BuildView } from '#shared/builds/views'
 
-/** A run being written. */
-export type RunDraft = RunInput
-
 /** A blank run on the machine of a build, at the settings of its first target. */
-export function blankRun(view: BuildView): RunDraft {
+export function blankRun(view: BuildView): RunInput {
   const target = view.targets[0]
   const partOf = (role: string) => view.parts.find((part) => part.role === role)?.id ?? null
   const modules = view.parts

@@ -1,25 +1,25 @@
 <script setup lang="ts">
 /** A blank in the sentence of the brief, with its message beside it. */
 const {
+  name,
   label,
   width,
-  problem,
   placeholder = '',
   figures = false,
 } = defineProps<{
+  name: string
   label: string
   width: number
-  problem?: string | undefined
   placeholder?: string
   figures?: boolean
 }>()
-const model = defineModel<string>({ required: true })
+const { value, problem } = useBoundField<string>(() => name)
 </script>
 
 <template>
   <span class="inline-flex flex-col align-top leading-normal">
     <input
-      v-model="model"
+      v-model="value"
       class="field"
       :class="{ figures }"
       :style="{ width: `${width}px`, maxWidth: '86vw' }"

@@ -9,8 +9,10 @@ import { faultDefaults, faultSignNames, faultSigns, protections } from '#core/su
 import type { BriefInput } from '#shared/brief/schemas'
 
 /** The table behind fault loss: every default beside the builder's own figure, which may be left empty. */
-const rules = defineModel<BriefInput['houseRules']>({ required: true })
 const { currency } = defineProps<{ currency: string }>()
+const { value: faults, problem } = useBoundField<BriefInput['houseRules']['faults']>(
+  () => 'houseRules.faults',
+)
 type Group = 'used' | 'byCondition' | 'bySign' | 'recovered'
 const groups = [
   {
@@ -40,23 +42,20 @@ const groups = [
 ]
 const defaultOf = (group: Group, key: string) => (faultDefaults[group] as Record<string, number>)[key]!
 const ownOf = (group: Group, key: string) =>
-  (rules.value.faults?.[group] as Record<string, number> | undefined)?.[key]
+  (faults.value?.[group] as Record<string, number> | undefined)?.[key]
 function set(group: Group, key: string, text: string) {
-  const own = { ...(rules.value.faults?.[group] as Record<string, number> | undefined) }
+  const own = { ...(faults.value?.[group] as Record<string, number> | undefined) }
   if (text.trim() === '') Reflect.deleteProperty(own, key)
   else own[key] = Number(text)
-  rules.value.faults = { ...rules.value.faults, [group]: own } as never
+  faults.value = { ...faults.value, [group]: own } as never
 }
 function setHassle(text: string) {
-  rules.value.faults = {
-    ...rules.value.faults,
-    hassle: text.trim() === '' ? undefined : text.trim(),
-  } as never
+  faults.value = { ...faults.value, hassle: text.trim() === '' ? undefined : text.trim() } as never
 }
 const changed = computed(() =>
   groups.reduce(
     (sum, { group, keys }) => sum + keys.filter((key) => ownOf(group, key) !== undefined).length,
-    rules.value.faults?.hassle === undefined ? 0 : 1,
+    faults.value?.hassle === undefined ? 0 : 1,
   ),
 )
 </script>
@@ -69,6 +68,7 @@ const changed = computed(() =>
         changed === 0 ? 'defaults' : `${changed} figure${changed === 1 ? '' : 's'} of your own`
       }}</span>
     </summary>
+    <p v-if="problem" class="text-xs text-stop" role="alert">{{ problem }}</p>
     <div class="mt-2 flex flex-wrap gap-x-8 gap-y-3">
       <table v-for="{ group, title, keys, name } in groups" :key="group" class="ledger !w-auto self-start">
         <thead>
@@ -102,7 +102,7 @@ const changed = computed(() =>
           toDecimal(moneyGroup.hassle.size * moneySize(currency), currency)
         }}</span>
         <input
-          :value="rules.faults?.hassle ?? ''"
+          :value="faults?.hassle ?? ''"
           class="field figures w-24"
           inputmode="decimal"
           aria-label="hassle of one fault"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { roleNames, partLabel, type Part } from '#core/parts/part'
+import { partLabel, type Part } from '#core/parts/part'
 import { scopeNames, scopes, type Scope } from '#core/ledger/receipt'
 import type { BuildView } from '#shared/builds/views'
 import type { LibraryView } from '#shared/parts/views'
@@ -13,23 +13,9 @@ const build = useBuild()
 const { run } = useAction()
 const library = ref<LibraryView | null>(null)
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
-const search = ref('')
 const scope = ref<Scope>('core')
 const picked = ref<Part | null>(null)
 const limit = ref('')
-const matches = computed(() => {
-  const words = search.value
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '')
-  return words.length === 0
-    ? []
-    : (library.value?.parts ?? [])
-        .filter((part) =>
-          words.every((word) => `${partLabel(part)} ${roleNames[part.role]}`.toLowerCase().includes(word)),
-        )
-        .slice(0, 10)
-})
 async function hunt() {
   const part = picked.value!
   if (
@@ -81,26 +67,19 @@ const free = computed(() =>
           <option v-for="each in scopes" :key="each" :value="each">{{ scopeNames[each] }}</option>
         </select></label
       >
-      <input
-        v-model="search"
-        class="field mt-3 w-full"
+      <PartPicker
+        v-if="!picked"
+        :parts="library?.parts ?? []"
+        label="part"
         placeholder="type a part's name or role"
-        aria-label="part"
-        @input="picked = null"
+        class="mt-3"
+        @pick="picked = $event"
       />
-      <ul v-if="!picked" class="mt-1">
-        <li v-for="part in matches" :key="part.id">
-          <button
-            type="button"
-            class="flex w-full justify-between px-2 py-1 text-left hover:bg-paper"
-            @click="picked = part"
-          >
-            {{ partLabel(part) }}<span class="text-xs text-soft">{{ roleNames[part.role] }}</span>
-          </button>
-        </li>
-      </ul>
       <div v-else class="mt-2 border-l-4 border-settled pl-3">
-        <p class="font-semibold">{{ partLabel(picked) }}</p>
+        <p class="font-semibold">
+          {{ partLabel(picked) }}
+          <button type="button" class="quiet-button" @click="picked = null">another</button>
+        </p>
         <p class="mt-1 flex items-center gap-2">
           pay up to
           <input

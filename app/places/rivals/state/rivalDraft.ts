@@ -2,17 +2,22 @@ import type { RivalPage } from '#core/files/import/rivalPage'
 import type { RivalInput } from '#shared/rivals/schemas'
 import { rivalSchema } from '#shared/rivals/schemas'
 
-/** A rival being written: as the route takes it, with text where the form needs text. */
-export type RivalDraft = RivalInput
+export const rivalKindNames = {
+  prebuilt: 'prebuilt',
+  console: 'console',
+  configured: 'configured by a shop',
+  own: 'own older machine',
+} as const
 
-export function blankRival(): RivalDraft {
+/** A rival of which nothing is said yet. */
+export function blankRival(currency: string): RivalInput {
   return {
     parts: { ...rivalSchema.getDefault().parts },
     kind: 'prebuilt',
     name: '',
     price: '',
-    currency: 'CAD',
-    taxPercent: 13,
+    currency,
+    taxPercent: 0,
     shipping: '0',
     shippingStated: false,
     brings: [],
@@ -34,7 +39,7 @@ export function blankRival(): RivalDraft {
 }
 
 /** What a page says takes its place in the draft; what it leaves open stays as it is. */
-export function takePage(draft: RivalDraft, { offer, parts, warrantyMonths }: RivalPage): RivalDraft {
+export function takePage(draft: RivalInput, { offer, parts, warrantyMonths }: RivalPage): RivalInput {
   const { cpuId, graphicsId, ...rest } = parts
   const said = Object.fromEntries(Object.entries(rest).filter(([, value]) => value !== null))
   return {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDistanceStrict, parseISO } from 'date-fns'
-import { connectorKindNames, connectorSchema } from '#shared/sources/schemas'
+import { connectorKindNames, type ConnectorInput } from '#shared/sources/schemas'
 import type { ConnectorView, PollView } from '#shared/sources/views'
 import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
@@ -10,34 +10,18 @@ const { sources } = defineProps<{ sources: LibraryView['sources'] }>()
 const { run, busy } = useAction()
 const connectors = ref<ConnectorView[] | null>(null)
 const adding = ref(false)
-const problem = ref('')
+/** Several addresses of one source are entered one after the other. */
+const last = ref<ConnectorInput | null>(null)
 const polling = ref('')
 const opened = ref('')
-const draft = reactive({
-  sourceId: '',
-  kind: 'lead-feed' as ConnectorView['kind'],
-  url: '',
-  everyMinutes: 60,
-  allowPrivate: false,
-})
 onMounted(() =>
   run(async () => (connectors.value = await request<ConnectorView[]>('/api/sources/connectors'))),
 )
 
-async function add() {
-  problem.value = ''
-  try {
-    connectorSchema.validateSync(draft)
-  } catch (error) {
-    problem.value = (error as Error).message
-    return
-  }
-  await run(async () => {
-    const { id } = await request<{ id: string }>('/api/sources/connectors', { method: 'POST', body: draft })
-    adding.value = false
-    draft.url = ''
-    await pollOne(id)
-  })
+function added(id: string, connector: ConnectorInput) {
+  last.value = connector
+  adding.value = false
+  void run(() => pollOne(id))
 }
 async function pollOne(id: string) {
   polling.value = id
@@ -124,37 +108,7 @@ const ahead = (time: string) =>
         Add an address
       </button>
     </div>
-    <form v-if="adding" class="sheet mt-2 flex flex-wrap items-end gap-3 p-3" @submit.prevent="add">
-      <FormField label="source"
-        ><select v-model="draft.sourceId" class="field w-40" aria-label="source of the address">
-          <option value="" disabled>choose</option>
-          <option v-for="each in sources" :key="each.id" :value="each.id">{{ each.name }}</option>
-        </select></FormField
-      >
-      <FormField label="what it gives"
-        ><select v-model="draft.kind" class="field" aria-label="what it gives">
-          <option v-for="(name, key) in connectorKindNames" :key="key" :value="key">{{ name }}</option>
-        </select></FormField
-      >
-      <FormField label="address"
-        ><input v-model="draft.url" class="field w-96" placeholder="https://…" aria-label="address"
-      /></FormField>
-      <FormField label="every, minutes"
-        ><input
-          v-model.number="draft.everyMinutes"
-          type="number"
-          min="5"
-          class="field figures w-24"
-          aria-label="every so many minutes"
-      /></FormField>
-      <label
-        class="pb-1.5"
-        title="Private and loopback addresses are refused otherwise, so that a page from outside cannot make this machine ask itself."
-        ><input v-model="draft.allowPrivate" type="checkbox" /> it is on this machine or network</label
-      >
-      <button type="submit" class="button button-main" :disabled="busy">Add and ask</button>
-      <p v-if="problem" class="w-full text-stop" role="alert">{{ problem }}</p>
-    </form>
+    <ConnectorForm v-if="adding" :last="last" :sources="sources" class="mt-2" @added="added" />
     <table v-if="connectors && connectors.length > 0" class="ledger mt-2 bg-sheet">
       <thead>
         <tr>

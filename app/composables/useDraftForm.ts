@@ -1,0 +1,112 @@
+import { useForm, type GenericObject } from 'vee-validate'
+import type { ObjectSchema } from 'yup'
+import { RequestError } from '~/utils/request'
+import { withoutPath } from './useBoundField'
+
+interface DraftFormOptions<T extends GenericObject> {
+  /** where what is typed is kept in the browser until it is saved; null: nowhere */
+  key: string | null
+  /** the schema of the route that takes the form */
+  schema: ObjectSchema<T>
+  /** what stands in the form at first; a draft kept by an earlier version lacks what came since, and gets it from here */
+  initial: T
+  /** what the server holds, where the form changes something that is there; not asked for where a draft was kept */
+  load?: () => Promise<T>
+  /** sends what was checked; a refusal by the server stands in `failure` in its own words */
+  save(checked: T): Promise<void>
+}
+
+/**
+ * A form on the schema of its route. What is typed is kept in the browser at once, valid or not, so that a reload loses
+ * nothing, and forgotten when it is saved. Its fields bind themselves by path (`TextField name="price"`).
+ */
+export function useDraftForm<T extends GenericObject>({
+  key,
+  schema,
+  initial,
+  load,
+  save,
+}: DraftFormOptions<T>) {
+  const stored = key === null ? null : localStorage.getItem(key)
+  const kept = stored === null ? {} : (JSON.parse(stored) as Partial<T>)
+  const form = useForm<T>({
+    validationSchema: schema,
+    initialValues: mergedDraft(initial, kept) as never,
+    keepValuesOnUnmount: true,
+  })
+  const values = form.values as T
+  const failure = ref('')
+  const busy = ref(false)
+  let keeping = load === undefined || stored !== null
+
+  onMounted(async () => {
+    if (!load || keeping) return
+    form.resetForm({ values: mergedDraft(initial, await load()) as never })
+    // what the server sent is no draft; only what is typed after it is kept
+    await nextTick()
+    keeping = true
+  })
+  watch(values, () => keeping && key !== null && localStorage.setItem(key, JSON.stringify(values)), {
+    deep: true,
+  })
+
+  const problems = computed(() =>
+    Object.fromEntries(
+      Object.entries(form.errors.value as Record<string, string | undefined>).map(([path, message = '']) => [
+        path,
+        withoutPath(message, path) ?? '',
+      ]),
+    ),
+  )
+  const forget = () => key !== null && localStorage.removeItem(key)
+
+  /** Checks and sends; true where it is in. */
+  async function submit(): Promise<boolean> {
+    failure.value = ''
+    let isIn = false
+    const send = form.handleSubmit(async (checked) => {
+      busy.value = true
+      try {
+        await save(checked as unknown as T)
+        forget()
+        isIn = true
+      } catch (error) {
+        failure.value = error instanceof RequestError ? error.message : String(error)
+      } finally {
+        busy.value = false
+      }
+    })
+    await send()
+    return isIn
+  }
+
+  return {
+    values,
+    problems,
+    failure,
+    busy: readonly(busy),
+    wasKept: stored !== null,
+    submit,
+    forget,
+    /** Sets some of the values, as reading a page does. */
+    assign: (some: Partial<T>) => form.setValues(some as never),
+    append: (path: keyof T & string, item: unknown) =>
+      form.setFieldValue(path as never, [...((values[path] as unknown[] | undefined) ?? []), item] as never),
+    remove: (path: keyof T & string, index: number) =>
+      form.setFieldValue(path as never, (values[path] as unknown[]).filter((_, at) => at !== index) as never),
+  }
+}
+
+/** `kept` over `initial`, group by group; lists are taken as they are. */
+export function mergedDraft<T extends GenericObject>(initial: T, kept: Partial<T>): T {
+  const merged: GenericObject = { ...structuredClone(toRaw(initial)) }
+  for (const [key, value] of Object.entries(kept)) {
+    const before = merged[key] as unknown
+    merged[key] = isGroup(before) && isGroup(value) ? mergedDraft(before, value) : value
+  }
+  return merged as T
+}
+
+function isGroup(value: unknown): value is GenericObject {
+  return typeof value === 'object' && value !== null && !Array.isArray(value)
+}

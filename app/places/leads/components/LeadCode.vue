@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { roleNames } from '#core/parts/part'
+import type { LeadInput } from '#shared/leads/schemas'
+import { blankCode } from '../state/leadDraft'
+
+/** A code at checkout: what it takes off, from what spend, until when. */
+const { code } = defineProps<{ code: LeadInput['code'] }>()
+const emit = defineEmits<{ change: [code: LeadInput['code']] }>()
+</script>
+
+<template>
+  <fieldset>
+    <label class="flex gap-2 text-xs text-soft"
+      ><input type="checkbox" :checked="code !== null" @change="emit('change', code ? null : blankCode())" />a
+      code at checkout</label
+    >
+    <div v-if="code" class="mt-1 flex flex-wrap items-start gap-x-2 gap-y-1">
+      <TextField name="code.word" label="word" spoken="code" class="w-24" />
+      <ChoiceField name="code.kind" label="takes off" spoken="kind of code" :options="['percent', 'fixed']" />
+      <MoneyField name="code.value" label="value" spoken="value of the code" class="w-20" />
+      <MoneyField
+        name="code.minSpend"
+        optional
+        label="minimum spend"
+        spoken="minimum spend"
+        placeholder="any"
+        class="w-28"
+      />
+      <MoneyField
+        name="code.cap"
+        optional
+        label="at most"
+        spoken="most it takes off"
+        placeholder="any"
+        class="w-20"
+      />
+      <DayField name="code.validUntil" label="until" spoken="code valid until" class="w-32" />
+      <ChoiceField
+        name="code.role"
+        label="on"
+        spoken="what the code is on"
+        none="the order"
+        :options="roleNames"
+      />
+      <TickField name="code.stackable" label="with others" class="pt-5" />
+    </div>
+  </fieldset>
+</template>
