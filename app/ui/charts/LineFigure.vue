@@ -2,6 +2,7 @@
 import { Line } from 'vue-chartjs'
 import { Chart, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions } from 'chart.js'
 import annotationPlugin from 'chartjs-plugin-annotation'
+import { chartAxis } from './chartAxis'
 
 Chart.register(LinearScale, PointElement, LineElement, Tooltip, annotationPlugin)
 
@@ -77,29 +78,19 @@ const marked = (axis: 'x' | 'y') => (each: Level, index: number) => [
     },
   },
 ]
-const axis = (title: string | undefined, format: (value: number) => string) => ({
-  type: 'linear' as const,
-  ticks: {
-    color: colour('--soft'),
-    maxTicksLimit: 6,
-    font: { size: 11 },
-    callback: (value: number | string) => format(Number(value)),
-  },
-  title: { display: Boolean(title), text: title ?? '', color: colour('--soft'), font: { size: 11 } },
-})
 const options = computed<ChartOptions<'line'>>(() => ({
   responsive: true,
   maintainAspectRatio: false,
   animation: false,
   scales: {
     x: {
-      ...axis(xTitle, formatX),
+      ...chartAxis(colour, { ...(xTitle ? { title: xTitle } : {}), format: formatX }),
       min: points[0]?.x ?? 0,
       max: points.at(-1)?.x ?? 1,
       grid: { display: false },
     },
     y: {
-      ...axis(yTitle, formatY),
+      ...chartAxis(colour, { ...(yTitle ? { title: yTitle } : {}), format: formatY }),
       ...(yMin === undefined ? {} : { min: yMin }),
       ...(yMax === undefined ? {} : { max: yMax }),
       grid: { color: colour('--line') },

@@ -1,99 +1,17 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
 import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { FrameLogs } from '~/places/bench/state/useFrameLogs'
 import type { LogStretch } from '~/workers/frameLogProtocol'
-import { percent } from '~/utils/show'
 
 /** A log or two laid over each other: trace, distribution, and the figures of the stretch that is shown. */
 const { view, bench, frames } = defineProps<{ view: BuildView; bench: BenchView; frames: FrameLogs }>()
 const emit = defineEmits<{ save: [name: string, whole: LogStretch] }>()
-const names = ref<string[]>([])
-const shift = ref(0)
-const target = ref(view.targets[0]?.averageFps ?? 60)
-const range = ref<{ from: number; to: number } | null>(null)
-const stretches = shallowRef<readonly LogStretch[]>([])
-watch(
-  () => frames.logs.value.length,
-  () => {
-    const open = frames.logs.value.map((log) => log.name)
-    const standing = names.value.filter((name) => open.includes(name))
-    const newest = open.at(-1)
-    names.value =
-      newest === undefined ? [] : standing.includes(newest) ? standing : [...standing, newest].slice(-2)
-    range.value = null
-  },
-  { immediate: true },
-)
-const shown = computed(() =>
-  names.value.flatMap((name) => frames.logs.value.find((log) => log.name === name) ?? []),
-)
-const length = computed(() =>
-  Math.max(1, ...shown.value.map((log, index) => log.seconds * 1000 + (index === 1 ? shift.value : 0))),
-)
-const from = computed(() => range.value?.from ?? 0)
-const to = computed(() => range.value?.to ?? length.value)
-const budget = computed(() => 1000 / Math.max(1, target.value))
-/** The trace is cut at a height that leaves the usual frames readable; longer ones stand at the top and in the table. */
-const highest = computed(() =>
-  Math.max(
-    2.5 * budget.value,
-    3 *
-      (1000 / Math.max(1, Math.min(...shown.value.map((log) => log.frames / Math.max(0.001, log.seconds))))),
-  ),
-)
-const ask = useDebounceFn(async () => {
-  if (shown.value.length === 0) {
-    stretches.value = []
-    return
-  }
-  const found = await frames.stretches(
-    shown.value.map((log, index) => ({ name: log.name, shift: index === 1 ? shift.value : 0 })),
-    from.value,
-    to.value,
-    Math.max(1, target.value),
-    480,
-    highest.value,
-  )
-  if (found)
-    stretches.value = found.map((each, index) =>
-      index === 1 && shift.value !== 0
-        ? {
-            ...each,
-            stutters: each.stutters.map((one) => ({ ...one, at: one.at + shift.value })),
-            pauses: each.pauses.map((at) => at + shift.value),
-          }
-        : each,
-    )
-}, 40)
-watch([shown, from, to, target, shift], ask, { immediate: true })
-async function align() {
-  if (shown.value.length === 2) shift.value = await frames.align(shown.value[0]!.name, shown.value[1]!.name)
-}
-function toggle(name: string) {
-  names.value = names.value.includes(name)
-    ? names.value.filter((each) => each !== name)
-    : [...names.value, name].slice(-2)
-  shift.value = 0
-  range.value = null
-}
-function zoom(start: number, end: number) {
-  range.value = { from: start, to: end }
-}
+const frameView = useFrameView(frames, view.targets[0]?.averageFps ?? 60)
+const { names, shown, stretches, shift, target, range, from, to, budget, highest } = frameView
 async function save() {
-  const log = shown.value[0]
-  if (!log) return
-  const [whole] =
-    (await frames.stretches(
-      [{ name: log.name, shift: 0 }],
-      0,
-      log.seconds * 1000,
-      Math.max(1, target.value),
-      1,
-      highest.value,
-    )) ?? []
-  if (whole) emit('save', log.name, whole)
+  const found = await frameView.whole()
+  if (found) emit('save', found.name, found.stretch)
 }
 const kept = computed(() =>
   bench.runs.flatMap((run) => run.logs.map((log) => ({ ...log, of: `${run.workload}, ${run.machine}` }))),
@@ -104,37 +22,13 @@ watch(picked, (id) => {
   if (log) void frames.openKept(log.id, log.name)
   picked.value = ''
 })
-const lowMethod = computed(() => view.houseRules.lowMethod ?? 'percentile')
-const rows = computed(() => {
-  const fps = (value: number | null | undefined) =>
-    value === null || value === undefined ? '—' : value.toFixed(1)
-  const list = stretches.value.map((each) => each.statistics)
-  return (
-    [
-      ['frames', (s) => s.frames.toLocaleString('en')],
-      ['seconds', (s) => s.seconds.toFixed(1)],
-      ['average fps', (s) => fps(s.averageFps)],
-      ['1 % low, percentile', (s) => fps(s.onePercentLow?.percentile)],
-      ['1 % low, worst share', (s) => fps(s.onePercentLow?.worstShare)],
-      ['0.1 % low, percentile', (s) => fps(s.pointOnePercentLow?.percentile)],
-      ['0.1 % low, worst share', (s) => fps(s.pointOnePercentLow?.worstShare)],
-      ['fewest and most in a second', (s) => `${s.minWindowFps ?? '—'} / ${s.maxWindowFps ?? '—'}`],
-      [
-        `time under ${target.value} fps`,
-        (s) => (s.shareUnderTarget === null ? '—' : percent(s.shareUnderTarget, 1)),
-      ],
-      [
-        'stutters',
-        (s) =>
-          `${s.stutters}${s.stuttersPerMinute === null ? '' : ` (${s.stuttersPerMinute.toFixed(1)} a minute)`}`,
-      ],
-    ] as [string, (s: NonNullable<LogStretch['statistics']>) => string][]
-  ).map(([label, of]) => ({ label, cells: list.map((s) => (s ? of(s) : '—')) }))
-})
+function openFile(event: Event) {
+  const input = event.target as HTMLInputElement
+  if (input.files?.[0]) void frames.offer(input.files[0])
+  input.value = ''
+}
+const newest = computed(() => frames.logs.value.at(-1))
 const colours = ['var(--series-1)', 'var(--series-2)']
-const mostInBin = computed(() =>
-  Math.max(1, ...stretches.value.flatMap((each) => each.distribution.map((bin) => bin.count))),
-)
 </script>
 
 <template>
@@ -147,7 +41,7 @@ const mostInBin = computed(() =>
         class="button !py-0.5"
         :aria-pressed="names.includes(log.name)"
         :style="names.includes(log.name) ? { borderColor: colours[names.indexOf(log.name)] } : {}"
-        @click="toggle(log.name)"
+        @click="frameView.toggle(log.name)"
       >
         <span v-if="names.includes(log.name)" :style="{ color: colours[names.indexOf(log.name)] }">{{
           names.indexOf(log.name) === 0 ? '●' : '◆'
@@ -160,13 +54,7 @@ const mostInBin = computed(() =>
           accept=".csv,.txt,.tsv,text/csv,text/plain"
           class="sr-only"
           data-test="log-file"
-          @change="
-            (event) => {
-              const input = event.target as HTMLInputElement
-              if (input.files?.[0]) frames.offer(input.files[0])
-              input.value = ''
-            }
-          "
+          @change="openFile"
       /></label>
       <select
         v-if="kept.length > 0"
@@ -177,9 +65,9 @@ const mostInBin = computed(() =>
         <option value="">a kept log…</option>
         <option v-for="log in kept" :key="log.id" :value="log.id">{{ log.name }} ({{ log.of }})</option>
       </select>
-      <span v-if="frames.logs.value.at(-1)" class="text-xs text-soft" data-test="read-time"
-        >{{ frames.logs.value.at(-1)!.frames.toLocaleString('en') }} frames read in
-        {{ (frames.logs.value.at(-1)!.tookMs / 1000).toFixed(1) }} s</span
+      <span v-if="newest" class="text-xs text-soft" data-test="read-time"
+        >{{ newest.frames.toLocaleString('en') }} frames read in
+        {{ (newest.tookMs / 1000).toFixed(1) }} s</span
       >
       <button v-if="shown[0]" type="button" class="button button-main !py-0.5" @click="save">
         Save {{ shown[0].name }} as a run…
@@ -231,7 +119,7 @@ const mostInBin = computed(() =>
               class="field figures !min-h-0 w-24 !py-0.5"
               aria-label="second log moved by, ms"
             />
-            ms <button type="button" class="button !py-0.5" @click="align">Align</button></span
+            ms <button type="button" class="button !py-0.5" @click="frameView.align">Align</button></span
           >
         </div>
         <FrameTrace
@@ -240,103 +128,19 @@ const mostInBin = computed(() =>
           :to="to"
           :budget-ms="budget"
           :highest-ms="highest"
-          @zoom="zoom"
+          @zoom="(start, end) => (range = { from: start, to: end })"
         />
       </div>
       <div class="mt-3 grid grid-cols-[minmax(0,1fr)_380px] gap-3 @max-4xl/place:grid-cols-1">
-        <div class="sheet p-3">
-          <h2>
-            {{ range ? 'In the stretch shown' : 'In the whole log' }}
-            <span class="font-normal text-soft"
-              >the build’s own 1 % low is by
-              {{ lowMethod === 'percentile' ? 'percentile' : 'worst share' }}</span
-            >
-          </h2>
-          <table class="ledger mt-1">
-            <thead>
-              <tr>
-                <th>figure</th>
-                <th
-                  v-for="(log, index) in shown"
-                  :key="log.name"
-                  class="!text-right"
-                  :style="{ color: colours[index] }"
-                >
-                  {{ index === 0 ? '●' : '◆' }} {{ log.name }}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr
-                v-for="row in rows"
-                :key="row.label"
-                :class="{
-                  'font-semibold':
-                    row.label === `1 % low, ${lowMethod === 'percentile' ? 'percentile' : 'worst share'}`,
-                }"
-              >
-                <td>{{ row.label }}</td>
-                <td
-                  v-for="(cell, index) in row.cells"
-                  :key="index"
-                  class="amount"
-                  :data-stat="index === 0 ? row.label : undefined"
-                >
-                  {{ cell }}
-                </td>
-              </tr>
-            </tbody>
-          </table>
-          <div class="mt-3 flex gap-3">
-            <button
-              v-for="log in shown"
-              :key="log.name"
-              type="button"
-              class="quiet-button"
-              @click="frames.close(log.name)"
-            >
-              close {{ log.name }}
-            </button>
-          </div>
-        </div>
-        <figure class="sheet self-start p-3">
-          <figcaption class="text-[13px] font-semibold">
-            Distribution <span class="font-normal text-soft">frames by length, ms</span>
-          </figcaption>
-          <svg
-            viewBox="0 0 360 190"
-            class="w-full"
-            role="img"
-            aria-label="distribution of frame times; the figures stand in the table beside it"
-          >
-            <template v-for="(each, index) in stretches" :key="index">
-              <rect
-                v-for="(bin, at) in each.distribution"
-                :key="at"
-                :x="10 + (at * 340) / each.distribution.length + (stretches.length === 2 ? index * 4 : 0)"
-                :width="340 / each.distribution.length - (stretches.length === 2 ? 4.5 : 1)"
-                :y="168 - (bin.count / mostInBin) * 155"
-                :height="(bin.count / mostInBin) * 155"
-                :fill="colours[index]"
-              />
-            </template>
-            <line
-              :x1="10 + (budget / highest) * 340"
-              :x2="10 + (budget / highest) * 340"
-              y1="8"
-              y2="168"
-              stroke="var(--ink)"
-              stroke-dasharray="4 3"
-            />
-            <g class="figures" font-size="11" fill="var(--soft)">
-              <text x="10" y="184">0</text>
-              <text :x="10 + (budget / highest) * 340" y="184" text-anchor="middle">
-                {{ budget.toFixed(1) }}
-              </text>
-              <text x="350" y="184" text-anchor="end">{{ highest.toFixed(0) }}+</text>
-            </g>
-          </svg>
-        </figure>
+        <FrameFigures
+          :names="shown.map((log) => log.name)"
+          :stretches="stretches"
+          :target="target"
+          :low-method="view.houseRules.lowMethod ?? 'percentile'"
+          :is-part="range !== null"
+          @close="frames.close"
+        />
+        <FrameDistribution :stretches="stretches" :budget-ms="budget" :highest-ms="highest" />
       </div>
     </template>
   </section>

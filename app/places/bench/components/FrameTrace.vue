@@ -1,6 +1,12 @@
 <script setup lang="ts">
-import { scaleLinear } from 'd3-scale'
+import { Line } from 'vue-chartjs'
+import { Chart, Filler, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js'
+import annotationPlugin from 'chartjs-plugin-annotation'
+import zoomPlugin from 'chartjs-plugin-zoom'
+import { chartAxis } from '~/ui/charts/chartAxis'
 import type { LogStretch } from '~/workers/frameLogProtocol'
+
+Chart.register(LinearScale, PointElement, LineElement, Filler, annotationPlugin, zoomPlugin)
 
 /** Frame times over elapsed time: the shortest and longest of each slice as a band, stutters and pauses marked. Drag over a stretch to go into it. */
 const { stretches, from, to, budgetMs, highestMs } = defineProps<{
@@ -11,51 +17,79 @@ const { stretches, from, to, budgetMs, highestMs } = defineProps<{
   highestMs: number
 }>()
 const emit = defineEmits<{ zoom: [from: number, to: number] }>()
-const width = 1000
-const height = 230
-const left = 40
-const right = 8
-const span = width - left - right
-const x = (ms: number) => left + ((ms - from) / Math.max(1, to - from)) * span
-const y = (ms: number) => 10 + (1 - Math.min(ms, highestMs) / highestMs) * (height - 34)
-const colours = ['var(--series-1)', 'var(--series-2)']
-const bands = computed(() =>
-  stretches.map(({ envelope }) => {
-    const step = span / Math.max(1, envelope.length)
-    return envelope
-      .flatMap((slice, index) =>
-        slice
-          ? [
-              `M${(left + (index + 0.5) * step).toFixed(1)},${y(slice.max).toFixed(1)}V${Math.max(y(slice.min), y(slice.max) + 1).toFixed(1)}`,
-            ]
-          : [],
-      )
-      .join('')
-  }),
-)
-const ticks = computed(() => scaleLinear([from, to], [left, width - right]).ticks(8))
-const levels = computed(() => scaleLinear([0, highestMs], [height - 24, 10]).ticks(5))
-const svg = useTemplateRef<SVGSVGElement>('svg')
-const drag = ref<{ a: number; b: number } | null>(null)
-function momentOf(event: PointerEvent): number {
-  const box = svg.value!.getBoundingClientRect()
-  const at = ((event.clientX - box.left) / box.width) * width
-  return from + ((Math.min(width - right, Math.max(left, at)) - left) / span) * (to - from)
+const colour = useTokens()
+const tokens = ['--series-1', '--series-2'] as const
+const mostStutters = 300
+
+/** The band of a log: its longest frames, filled down to its shortest, a point for each slice of the time shown. */
+function bandOf({ envelope }: LogStretch, index: number) {
+  const step = (to - from) / Math.max(1, envelope.length)
+  const edge = (end: 'min' | 'max') =>
+    envelope.map((slice, at) => ({
+      x: from + (at + 0.5) * step,
+      y: slice ? Math.min(slice[end], highestMs) : Number.NaN,
+    }))
+  const look = {
+    borderColor: colour(tokens[index]!),
+    backgroundColor: `${colour(tokens[index]!)}99`,
+    borderWidth: 1,
+    pointRadius: 0,
+  }
+  return [
+    { ...look, data: edge('max'), fill: '+1' as const },
+    { ...look, data: edge('min') },
+  ]
 }
-function down(event: PointerEvent) {
-  drag.value = { a: momentOf(event), b: momentOf(event) }
-  svg.value!.setPointerCapture(event.pointerId)
-}
-function move(event: PointerEvent) {
-  if (drag.value) drag.value = { ...drag.value, b: momentOf(event) }
-}
-function up() {
-  const chosen = drag.value
-  drag.value = null
-  if (chosen && Math.abs(chosen.b - chosen.a) > (to - from) / 200)
-    emit('zoom', Math.min(chosen.a, chosen.b), Math.max(chosen.a, chosen.b))
-}
-const seconds = (ms: number) => (ms / 1000).toFixed(to - from < 8000 ? 2 : 0)
+const stuttersOf = ({ stutters }: LogStretch, index: number) => ({
+  data: stutters.slice(0, mostStutters).map(({ at, ms }) => ({ x: at, y: Math.min(ms, highestMs) })),
+  showLine: false,
+  pointStyle: 'triangle' as const,
+  pointRotation: 180,
+  pointRadius: 5,
+  backgroundColor: index === 0 ? colour('--stop') : colour('--series-2'),
+  borderWidth: 0,
+})
+const data = computed(() => ({ datasets: [...stretches.flatMap(bandOf), ...stretches.map(stuttersOf)] }))
+const seconds = (ms: number) => `${(ms / 1000).toFixed(to - from < 8000 ? 2 : 0)} s`
+const options = computed<ChartOptions<'line'>>(() => ({
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false,
+  parsing: false,
+  normalized: true,
+  events: [],
+  scales: {
+    x: { ...chartAxis(colour, { format: seconds, most: 9 }), min: from, max: to, grid: { display: false } },
+    y: { ...chartAxis(colour, {}), min: 0, max: highestMs, grid: { color: colour('--line') } },
+  },
+  plugins: {
+    legend: { display: false },
+    annotation: {
+      annotations: Object.fromEntries([
+        [
+          'budget',
+          { type: 'line', yMin: budgetMs, yMax: budgetMs, borderColor: colour('--ink'), borderDash: [5, 4] },
+        ],
+        ...stretches.flatMap(({ pauses }, index) =>
+          pauses.map((at) => [
+            `pause ${index} ${at}`,
+            { type: 'line', xMin: at, xMax: at, borderColor: colour('--info'), borderDash: [2, 3] },
+          ]),
+        ),
+      ]),
+    },
+    zoom: {
+      zoom: {
+        mode: 'x',
+        drag: { enabled: true, threshold: 8, backgroundColor: `${colour('--info')}33` },
+        onZoom: ({ chart }) => {
+          const { min, max } = chart.scales.x!
+          emit('zoom', min, max)
+        },
+      },
+    },
+  },
+}))
 const summary = computed(() =>
   stretches
     .map(({ statistics, stutters }) =>
@@ -68,69 +102,12 @@ const summary = computed(() =>
 </script>
 
 <template>
-  <svg
-    ref="svg"
-    :viewBox="`0 0 ${width} ${height}`"
-    class="w-full cursor-crosshair touch-none select-none"
-    role="img"
-    :aria-label="`frame times from ${seconds(from)} to ${seconds(to)} s: ${summary}`"
-    data-test="trace"
-    @pointerdown="down"
-    @pointermove="move"
-    @pointerup="up"
-  >
-    <g class="figures" font-size="11" fill="var(--soft)">
-      <g v-for="level in levels" :key="level">
-        <line :x1="left" :x2="width - right" :y1="y(level)" :y2="y(level)" stroke="var(--line)" />
-        <text :x="left - 5" :y="y(level) + 4" text-anchor="end">{{ level }}</text>
-      </g>
-      <g v-for="tick in ticks" :key="tick">
-        <text :x="x(tick)" :y="height - 6" text-anchor="middle">{{ seconds(tick) }} s</text>
-      </g>
-    </g>
-    <path
-      v-for="(band, index) in bands"
-      :key="index"
-      :d="band"
-      :stroke="colours[index]"
-      stroke-width="1.2"
-      fill="none"
-      :opacity="index === 0 ? 0.9 : 0.7"
+  <div class="relative h-[230px] cursor-crosshair touch-none select-none" data-test="trace">
+    <Line
+      :data="data"
+      :options="options"
+      role="img"
+      :aria-label="`frame times from ${seconds(from)} to ${seconds(to)}: ${summary}`"
     />
-    <line
-      :x1="left"
-      :x2="width - right"
-      :y1="y(budgetMs)"
-      :y2="y(budgetMs)"
-      stroke="var(--ink)"
-      stroke-dasharray="5 4"
-    />
-    <template v-for="(each, index) in stretches" :key="index">
-      <path
-        v-for="stutter in each.stutters.slice(0, 300)"
-        :key="stutter.at"
-        :d="`M${x(stutter.at)},${y(stutter.ms) - 2} l-4,-7 h8 z`"
-        :fill="index === 0 ? 'var(--stop)' : 'var(--series-2)'"
-      />
-      <line
-        v-for="pause in each.pauses"
-        :key="pause"
-        :x1="x(pause)"
-        :x2="x(pause)"
-        y1="10"
-        :y2="height - 24"
-        stroke="var(--info)"
-        stroke-dasharray="2 3"
-      />
-    </template>
-    <rect
-      v-if="drag"
-      :x="Math.min(x(drag.a), x(drag.b))"
-      y="10"
-      :width="Math.abs(x(drag.b) - x(drag.a))"
-      :height="height - 34"
-      fill="var(--info)"
-      opacity="0.18"
-    />
-  </svg>
+  </div>
 </template>

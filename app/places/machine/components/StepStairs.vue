@@ -3,6 +3,7 @@ import { roleNames, type Role } from '#core/parts/part'
 import { indexUnit } from '#core/parts/indexOfPart'
 import type { BuildView } from '#shared/builds/views'
 import type { StepsView, StepView } from '#shared/machine/views'
+import type { Tread } from '~/ui/charts/stairs'
 import { stepWorking } from '~/workings/machineWorkings'
 import { request } from '~/utils/request'
 import { amount, percent, signedAmount, signedPercent } from '~/utils/show'
@@ -24,52 +25,45 @@ const shown = computed(
   () => steps.value?.roles.find((each) => each.role === role.value) ?? steps.value?.roles[0],
 )
 const gainOf = (step: StepView) => step.framesChange ?? step.worthChange ?? null
-const width = 1080
-const height = 190
-const scale = computed(() => {
-  const list = shown.value?.steps ?? []
-  const most = Math.max(1, ...list.map((step) => step.more))
-  const least = Math.min(0, ...list.map((step) => step.more))
-  const top = Math.max(0.02, ...list.map((step) => gainOf(step) ?? 0))
-  const x = (more: number) => 40 + ((more - least) / (most - least)) * (width - 140)
-  const y = (gain: number) => height - 26 - (gain / top) * (height - 56)
-  return { x, y }
-})
-const short = (name: string) => name.replace(/^\S+ /, '')
-async function take(step: StepView) {
-  const partOut = view.parts.find((part) => part.role === shown.value!.role)?.id ?? null
-  await run(
+const treads = computed<Tread[]>(() =>
+  (shown.value?.steps ?? []).map((step) => ({
+    id: step.id,
+    at: step.more,
+    rise: gainOf(step) ?? 0,
+    label: step.name.replace(/^\S+ /, ''),
+    foot: signedAmount(step.more, view.currency),
+    told: `${step.name}: ${words(step)}`,
+    look: step.worthIt ? 'good' : 'doubtful',
+  })),
+)
+/** Takes a way in place of what is in the build. */
+const swapFor = (
+  way: { partId: string; id: string; from: string; name: string },
+  out: string | null,
+  message: string,
+) =>
+  run(
     async () => {
       build.take(
         await request<BuildView>(`/api/builds/${view.id}/machine/swap`, {
           method: 'POST',
-          body: { partId: step.partId, leadId: step.from === 'lead' ? step.id : null, out: partOut },
+          body: { partId: way.partId, leadId: way.from === 'lead' ? way.id : null, out },
         }),
-        step.name,
+        way.name,
       )
       await load()
       emit('changed')
     },
-    { message: `${step.name} is in` },
+    { message },
   )
-}
-async function slim(swap: NonNullable<StepsView['slimming']>['swaps'][number]) {
-  const out = view.choices.find((choice) => choice.id === swap.choiceId)?.parts[0]?.id ?? null
-  await run(
-    async () => {
-      build.take(
-        await request<BuildView>(`/api/builds/${view.id}/machine/swap`, {
-          method: 'POST',
-          body: { partId: swap.partId, leadId: swap.from === 'lead' ? swap.id : null, out },
-        }),
-        swap.name,
-      )
-      await load()
-      emit('changed')
-    },
-    { message: `${swap.name} is in, ${amount(swap.saved, view.currency)} saved` },
+const take = (step: StepView) =>
+  swapFor(step, view.parts.find((part) => part.role === shown.value!.role)?.id ?? null, `${step.name} is in`)
+const slim = (swap: NonNullable<StepsView['slimming']>['swaps'][number]) =>
+  swapFor(
+    swap,
+    view.choices.find((choice) => choice.id === swap.choiceId)?.parts[0]?.id ?? null,
+    `${swap.name} is in, ${amount(swap.saved, view.currency)} saved`,
   )
-}
 const words = (step: StepView) => {
   const gain =
     step.framesChange !== null
@@ -126,58 +120,7 @@ const words = (step: StepView) => {
         No step up that {{ amount(steps.left, view.currency) }} pays for and that fits.
       </p>
       <figure v-else>
-        <svg
-          :viewBox="`0 0 ${width} ${height}`"
-          class="w-full"
-          role="img"
-          :aria-label="shown.steps.map((step) => `${step.name}: ${words(step)}`).join('; ')"
-        >
-          <line x1="40" :x2="width - 8" :y1="scale.y(0)" :y2="scale.y(0)" stroke="var(--line)" />
-          <g v-for="(step, index) in shown.steps" :key="step.id">
-            <rect
-              :x="scale.x(step.more)"
-              :y="scale.y(gainOf(step) ?? 0)"
-              :width="
-                Math.max(
-                  3,
-                  (index + 1 < shown.steps.length ? scale.x(shown.steps[index + 1]!.more) : width - 8) -
-                    scale.x(step.more),
-                )
-              "
-              :height="Math.max(1, scale.y(0) - scale.y(gainOf(step) ?? 0))"
-              :fill="step.worthIt ? 'var(--settled-ground)' : 'var(--sheet)'"
-              :stroke="step.worthIt ? 'var(--settled)' : 'var(--soft)'"
-              :stroke-dasharray="step.worthIt ? '' : '3 3'"
-            >
-              <title>{{ step.name }}: {{ words(step) }}</title>
-            </rect>
-            <text
-              v-if="
-                index === shown.steps.length - 1 ||
-                scale.x(shown.steps[index + 1]!.more) - scale.x(step.more) > 70
-              "
-              :x="scale.x(step.more) + 3"
-              :y="scale.y(gainOf(step) ?? 0) - 5"
-              font-size="11"
-              fill="var(--ink)"
-            >
-              {{ short(step.name) }}
-            </text>
-            <text
-              v-if="
-                index === shown.steps.length - 1 ||
-                scale.x(shown.steps[index + 1]!.more) - scale.x(step.more) > 50
-              "
-              :x="scale.x(step.more)"
-              :y="height - 10"
-              font-size="11"
-              class="figures"
-              fill="var(--soft)"
-            >
-              {{ signedAmount(step.more, view.currency) }}
-            </text>
-          </g>
-        </svg>
+        <StairFigure :treads="treads" :height="190" />
         <figcaption class="text-xs text-soft">
           Tread: money added. Rise:
           {{
