@@ -76,113 +76,133 @@ export function rivalComponents(
   const cpu = said.cpuId === null ? undefined : library.get(said.cpuId)
   const card = said.graphicsId === null ? undefined : library.get(said.graphicsId)
   if (!cpu && !card) return []
-  const cheapest = (role: Role, fits: (facts: PartFacts, part: Part) => boolean) =>
-    priced
-      .filter(({ part }) => part.role === role && part.facts.module !== 'laptop' && fits(part.facts, part))
-      .sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1))[0]
-  const priceOf = (id: string) => priced.find(({ part }) => part.id === id)?.price ?? 0
-  const known = (role: Role, part: Part): WeighedComponent => ({
-    role,
-    label: partLabel(part),
-    partId: part.id,
-    state: 'stated',
-    facts: part.facts,
-    condition,
-    street: priceOf(part.id),
-    counted: true,
-    warrantyMonths,
-  })
-  const assumed = (
-    role: Role,
-    found: PlausiblePart | undefined,
-    state: FactState,
-    facts: PartFacts = {},
-  ): WeighedComponent[] =>
-    found
+  const board = cheapestFitting(priced, 'motherboard', (facts) =>
+    sameOrUnknown(cpu?.facts.socket, facts.socket),
+  )
+  const taken: readonly (TakenPart | null)[] = [
+    knownOr(cpu, priced) ?? assumed(priced, 'cpu', 'missing'),
+    takenPart(board, 'deduced'),
+    graphicsOf(said, cpu, card, priced),
+    memoryOf(said, board?.part.facts.memoryGeneration, priced),
+    driveOf(said, priced),
+    supplyOf(said, (cpu?.facts.limitW ?? 65) + (card?.facts.boardPowerW ?? 0) + 60, priced),
+    assumed(priced, 'case', 'deduced', (facts) => holds(facts, board?.part.facts.formFactor)),
+    cpu?.facts.coolerIncluded
+      ? null
+      : assumed(priced, 'cooler', 'deduced', (facts) =>
+          (facts.coolerSockets ?? []).includes(cpu?.facts.socket ?? ''),
+        ),
+  ]
+  return taken.flatMap((each) =>
+    each
       ? [
           {
-            role,
-            label: partLabel(found.part),
-            partId: found.part.id,
-            state,
-            facts: { ...found.part.facts, ...facts },
+            role: each.part.role,
+            label: partLabel(each.part),
+            partId: each.part.id,
+            state: each.state,
+            facts: { ...each.part.facts, ...each.facts },
             condition,
-            street: found.price,
+            street: each.price,
             counted: true,
             warrantyMonths,
           },
         ]
-      : []
-  const socket = cpu?.facts.socket
-  const board = cheapest('motherboard', (facts) => socket === undefined || facts.socket === socket)
-  const generation = board?.part.facts.memoryGeneration
-  const draw = (cpu?.facts.limitW ?? 65) + (card?.facts.boardPowerW ?? 0) + 60
-  const [memoryGb, modules] = [said.memoryGb ?? 8, said.memoryModules ?? 1]
-  const memory = cheapest(
-    'memory',
-    (facts) =>
-      (generation === undefined || facts.memoryGeneration === generation) &&
-      (facts.capacityGb ?? 0) >= memoryGb,
+      : [],
   )
-  const drive = cheapest(
-    'storage',
-    (facts) =>
-      (facts.capacityGb ?? 0) >= (said.storageGb ?? 240) &&
-      (said.storageKind === null ||
-        (said.storageKind === 'hdd' ? facts.drive === 'hdd' : facts.interface === said.storageKind)),
-  )
-  return [
-    ...(cpu
-      ? [known('cpu', cpu)]
-      : assumed(
-          'cpu',
-          cheapest('cpu', () => true),
-          'missing',
-        )),
-    ...assumed('motherboard', board, 'deduced'),
-    ...(card
-      ? [known('graphics', card)]
-      : said.graphicsId === null && cpu?.facts.integratedGraphics
-        ? []
-        : assumed(
-            'graphics',
-            cheapest('graphics', () => true),
-            'missing',
-          )),
-    ...assumed('memory', memory, said.memoryGb === null ? 'missing' : 'stated', {
-      capacityGb: memoryGb,
-      kitCount: modules,
-      ...(said.memoryMts === null ? slowest(generation) : { speedMts: said.memoryMts }),
-    }),
-    ...assumed(
-      'storage',
-      drive,
-      said.storageGb === null ? 'missing' : 'stated',
-      said.storageGb === null ? {} : { capacityGb: said.storageGb },
-    ),
-    ...assumed(
-      'supply',
-      cheapest('supply', (facts) => (facts.ratedW ?? 0) >= (said.supplyW ?? draw)),
-      said.supplyW === null ? 'missing' : said.supplyMake === null ? 'deduced' : 'stated',
-      said.supplyW === null ? {} : { ratedW: said.supplyW },
-    ),
-    ...assumed(
-      'case',
-      cheapest(
-        'case',
-        (facts) =>
-          board === undefined || (facts.boardSizes ?? []).includes(board.part.facts.formFactor ?? ''),
-      ),
-      'deduced',
-    ),
-    ...assumed(
-      'cooler',
-      cpu?.facts.coolerIncluded
-        ? undefined
-        : cheapest('cooler', (facts) => (facts.coolerSockets ?? []).includes(socket ?? '')),
-      'deduced',
-    ),
-  ]
+}
+
+/** A part that stands in a role: as stated, or the cheapest plausible one, with the facts that are said of it. */
+interface TakenPart extends PlausiblePart {
+  readonly state: FactState
+  readonly facts: PartFacts
+}
+
+type Fits = (facts: PartFacts) => boolean
+
+function cheapestFitting(
+  priced: readonly PlausiblePart[],
+  role: Role,
+  fits: Fits,
+): PlausiblePart | undefined {
+  return priced
+    .filter(({ part }) => part.role === role && part.facts.module !== 'laptop' && fits(part.facts))
+    .sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1))[0]
+}
+
+function takenPart(
+  found: PlausiblePart | undefined,
+  state: FactState,
+  facts: PartFacts = {},
+): TakenPart | null {
+  return found ? { ...found, state, facts } : null
+}
+
+function assumed(
+  priced: readonly PlausiblePart[],
+  role: Role,
+  state: FactState,
+  fits: Fits = () => true,
+  facts: PartFacts = {},
+): TakenPart | null {
+  return takenPart(cheapestFitting(priced, role, fits), state, facts)
+}
+
+function knownOr(part: Part | undefined, priced: readonly PlausiblePart[]): TakenPart | null {
+  if (!part) return null
+  const price = priced.find((each) => each.part.id === part.id)?.price ?? 0
+  return { part, price, state: 'stated', facts: {} }
+}
+
+function sameOrUnknown(wanted: string | undefined, has: string | undefined): boolean {
+  return wanted === undefined || has === wanted
+}
+
+/** A case holds a board whose size is not known: nothing speaks against it. */
+function holds(facts: PartFacts, formFactor: string | undefined): boolean {
+  return formFactor === undefined || (facts.boardSizes ?? []).includes(formFactor)
+}
+
+/** No card is stated: none is taken for granted where the CPU draws the picture itself. */
+function graphicsOf(
+  said: RivalParts,
+  cpu: Part | undefined,
+  card: Part | undefined,
+  priced: readonly PlausiblePart[],
+): TakenPart | null {
+  if (card) return knownOr(card, priced)
+  return said.graphicsId === null && cpu?.facts.integratedGraphics
+    ? null
+    : assumed(priced, 'graphics', 'missing')
+}
+
+function memoryOf(said: RivalParts, generation: string | undefined, priced: readonly PlausiblePart[]) {
+  const capacityGb = said.memoryGb ?? 8
+  const fits: Fits = (facts) =>
+    sameOrUnknown(generation, facts.memoryGeneration) && (facts.capacityGb ?? 0) >= capacityGb
+  return assumed(priced, 'memory', said.memoryGb === null ? 'missing' : 'stated', fits, {
+    capacityGb,
+    kitCount: said.memoryModules ?? 1,
+    ...(said.memoryMts === null ? slowest(generation) : { speedMts: said.memoryMts }),
+  })
+}
+
+function driveOf(said: RivalParts, priced: readonly PlausiblePart[]) {
+  const fits: Fits = (facts) =>
+    (facts.capacityGb ?? 0) >= (said.storageGb ?? 240) &&
+    (said.storageKind === null ||
+      (said.storageKind === 'hdd' ? facts.drive === 'hdd' : facts.interface === said.storageKind))
+  return said.storageGb === null
+    ? assumed(priced, 'storage', 'missing', fits)
+    : assumed(priced, 'storage', 'stated', fits, { capacityGb: said.storageGb })
+}
+
+function supplyOf(said: RivalParts, drawW: number, priced: readonly PlausiblePart[]) {
+  const fits: Fits = (facts) => (facts.ratedW ?? 0) >= (said.supplyW ?? drawW)
+  if (said.supplyW === null) return assumed(priced, 'supply', 'missing', fits)
+  return assumed(priced, 'supply', said.supplyMake === null ? 'deduced' : 'stated', fits, {
+    ratedW: said.supplyW,
+  })
 }
 
 /** The slowest memory that a generation is sold at: what an unstated speed counts as. */

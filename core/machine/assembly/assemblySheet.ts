@@ -52,120 +52,149 @@ const trickyRules: Readonly<Record<string, readonly string[]>> = {
   ],
 }
 
+/** The parts by role, as every step asks for them. */
+interface Bench {
+  all(role: Role): readonly Part[]
+  /** all of a role in words; empty where there is none */
+  name(role: Role): string
+  readonly board: Part | undefined
+  readonly card: Part | undefined
+}
+
+/** Title, what makes it tricky, and its lines for the parts at hand; no lines: the step is left out. */
+const steps: readonly { title: string; step: string; lines(bench: Bench): readonly string[] }[] = [
+  { title: 'Try it outside the case', step: 'bench', lines: trialLines },
+  { title: 'Board into the case', step: 'board', lines: boardLines },
+  { title: 'Cooler and fans', step: 'cooler', lines: coolerLines },
+  { title: 'Drives', step: 'drives', lines: driveLines },
+  { title: 'Supply and leads', step: 'supply', lines: supplyLines },
+  {
+    title: 'Card',
+    step: 'card',
+    lines: ({ card }) =>
+      card
+        ? [
+            `${partLabel(card)} last: ${leadsOf(card)}`,
+            'two screws at the slot, nothing hanging on the leads',
+          ]
+        : [],
+  },
+  { title: 'First start', step: 'start', lines: firstStartLines },
+]
+
 /**
  * The steps for this very machine, in order: what to try outside the case, slots for the modules, plugs, leads, headers.
  * Steps for what is not there are left out. Findings fixed by hand stand with the step at which it is done.
  */
 export function assemblySheet(parts: readonly Part[], findings: readonly Finding[]): AssemblyStep[] {
   const all = (role: Role) => parts.filter((part) => part.role === role)
-  const name = (role: Role) => all(role).map(partLabel).join(', ')
-  const tricky = (step: string) =>
-    findings
-      .filter((finding) => trickyRules[step]?.includes(finding.ruleId))
-      .map((finding) => `${finding.what}.${handiwork(finding)}`)
-  const [board] = all('motherboard')
-  const steps: AssemblyStep[] = []
-  const add = (title: string, lines: readonly string[], step: string) => {
-    const points = tricky(step)
-    if (lines.length > 0 || points.length > 0) steps.push({ title, lines, tricky: points })
+  const bench: Bench = {
+    all,
+    name: (role) => all(role).map(partLabel).join(', '),
+    board: all('motherboard')[0],
+    card: all('graphics')[0],
   }
-  const [card] = all('graphics')
-  add(
-    'Try it outside the case',
-    [
-      ...(all('cpu').length > 0
-        ? [
-            `${name('cpu')} into ${board ? partLabel(board) : 'the board'}: mark to mark, no force; check for bent pins first`,
-          ]
-        : []),
-      ...moduleLines(all('memory'), board),
-      ...(all('cpu').length > 0 && all('cooler').length > 0
-        ? [`${name('cooler')} with fresh paste, its fan on the CPU header`]
-        : []),
-      ...(all('supply').length > 0
-        ? [
-            `${name('supply')}: main plug${board?.facts.mainPlug ? ` into the board’s ${board.facts.mainPlug}` : ''} and ${board?.facts.cpuLeads ?? 1} CPU ${(board?.facts.cpuLeads ?? 1) === 1 ? 'lead' : 'leads'}`,
-          ]
-        : []),
-      ...(card
-        ? [`${partLabel(card)} into the top slot, screen on the card`]
-        : all('cpu').some((cpu) => cpu.facts.integratedGraphics)
-          ? ['screen on the board']
-          : []),
-      'start by the two pins of the switch; into the firmware: CPU, memory size and speed as bought',
-      'memory profile on; one pass of a memory test',
-    ],
-    'bench',
-  )
-  add(
-    'Board into the case',
-    board
-      ? [
-          ...(all('case').length > 0
-            ? [`stand-offs of ${name('case')} for ${board.facts.formFactor ?? 'this board'}`]
-            : []),
-          'shield first, from inside',
-          'front panel: switch, lights, USB, sound',
-        ]
-      : [],
-    'board',
-  )
-  add(
-    'Cooler and fans',
-    all('cooler').length > 0
-      ? [
-          ...(all('case')[0]?.facts.fans
-            ? [
-                `${all('case')[0]!.facts.fans} case fans on ${board?.facts.fanHeaders ?? 'the'} ${board?.facts.fanHeaders === 1 ? 'header' : 'headers'}: in at the front, out at the back`,
-              ]
-            : []),
-          `nothing of ${name('cooler')} touches the memory`,
-        ]
-      : [],
-    'cooler',
-  )
-  add(
-    'Drives',
-    all('storage').map((drive, index) =>
-      drive.facts.interface === 'nvme'
-        ? `${partLabel(drive)} into ${index === 0 ? 'the M.2 slot next to the CPU' : 'the next M.2 slot'}, its screw`
-        : `${partLabel(drive)} on SATA port ${index + 1}, one power lead`,
-    ),
-    'drives',
-  )
-  add(
-    'Supply and leads',
-    all('supply').length > 0
-      ? [
-          `${name('supply')}, fan to the grille`,
-          ...all('extra')
-            .filter((part) => part.facts.feedsTo !== undefined)
-            .map(
-              (part) =>
-                `${partLabel(part)}: ${part.facts.feedsFrom ?? '?'} to ${part.facts.feedsTo!}, ${part.facts.carriesW ?? '?'} W at most, on a lead of its own`,
-            ),
-        ]
-      : [],
-    'supply',
-  )
-  add(
-    'Card',
-    card
-      ? [`${partLabel(card)} last: ${leadsOf(card)}`, 'two screws at the slot, nothing hanging on the leads']
-      : [],
-    'card',
-  )
-  add(
-    'First start',
-    [
-      'close it, start it, watch temperatures for a quarter of an hour at full load',
-      ...all('extra')
-        .filter((part) => part.facts.covers !== undefined)
-        .map((part) => `${partLabel(part)} ready`),
-    ],
-    'start',
-  )
   return steps
+    .map(({ title, step, lines }) => ({ title, lines: lines(bench), tricky: trickyPoints(step, findings) }))
+    .filter(({ lines, tricky }) => lines.length > 0 || tricky.length > 0)
+}
+
+function trickyPoints(step: string, findings: readonly Finding[]): string[] {
+  return findings
+    .filter((finding) => trickyRules[step]?.includes(finding.ruleId))
+    .map((finding) => `${finding.what}.${handiwork(finding)}`)
+}
+
+/** A line where its condition holds. */
+function when(holds: boolean, line: () => string): string[] {
+  return holds ? [line()] : []
+}
+
+function trialLines({ all, name, board, card }: Bench): string[] {
+  const hasCpu = all('cpu').length > 0
+  const cpuLeads = board?.facts.cpuLeads ?? 1
+  const mainPlug = board?.facts.mainPlug ? ` into the board’s ${board.facts.mainPlug}` : ''
+  return [
+    ...when(
+      hasCpu,
+      () =>
+        `${name('cpu')} into ${board ? partLabel(board) : 'the board'}: mark to mark, no force; check for bent pins first`,
+    ),
+    ...moduleLines(all('memory'), board),
+    ...when(
+      hasCpu && all('cooler').length > 0,
+      () => `${name('cooler')} with fresh paste, its fan on the CPU header`,
+    ),
+    ...when(
+      all('supply').length > 0,
+      () =>
+        `${name('supply')}: main plug${mainPlug} and ${cpuLeads} CPU ${cpuLeads === 1 ? 'lead' : 'leads'}`,
+    ),
+    ...(card
+      ? [`${partLabel(card)} into the top slot, screen on the card`]
+      : when(
+          all('cpu').some((cpu) => cpu.facts.integratedGraphics),
+          () => 'screen on the board',
+        )),
+    'start by the two pins of the switch; into the firmware: CPU, memory size and speed as bought',
+    'memory profile on; one pass of a memory test',
+  ]
+}
+
+function boardLines({ all, name, board }: Bench): string[] {
+  if (!board) return []
+  return [
+    ...when(
+      all('case').length > 0,
+      () => `stand-offs of ${name('case')} for ${board.facts.formFactor ?? 'this board'}`,
+    ),
+    'shield first, from inside',
+    'front panel: switch, lights, USB, sound',
+  ]
+}
+
+function coolerLines({ all, name, board }: Bench): string[] {
+  if (all('cooler').length === 0) return []
+  const fans = all('case')[0]?.facts.fans
+  const headers = board?.facts.fanHeaders
+  return [
+    ...when(
+      Boolean(fans),
+      () =>
+        `${fans} case fans on ${headers ?? 'the'} ${headers === 1 ? 'header' : 'headers'}: in at the front, out at the back`,
+    ),
+    `nothing of ${name('cooler')} touches the memory`,
+  ]
+}
+
+function driveLines({ all }: Bench): string[] {
+  return all('storage').map((drive, index) =>
+    drive.facts.interface === 'nvme'
+      ? `${partLabel(drive)} into ${index === 0 ? 'the M.2 slot next to the CPU' : 'the next M.2 slot'}, its screw`
+      : `${partLabel(drive)} on SATA port ${index + 1}, one power lead`,
+  )
+}
+
+function supplyLines({ all, name }: Bench): string[] {
+  if (all('supply').length === 0) return []
+  return [
+    `${name('supply')}, fan to the grille`,
+    ...all('extra')
+      .filter((part) => part.facts.feedsTo !== undefined)
+      .map(
+        (part) =>
+          `${partLabel(part)}: ${part.facts.feedsFrom ?? '?'} to ${part.facts.feedsTo!}, ${part.facts.carriesW ?? '?'} W at most, on a lead of its own`,
+      ),
+  ]
+}
+
+function firstStartLines({ all }: Bench): string[] {
+  return [
+    'close it, start it, watch temperatures for a quarter of an hour at full load',
+    ...all('extra')
+      .filter((part) => part.facts.covers !== undefined)
+      .map((part) => `${partLabel(part)} ready`),
+  ]
 }
 
 function handiwork(finding: Finding): string {

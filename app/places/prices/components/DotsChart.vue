@@ -18,7 +18,8 @@ import { histogram } from '#core/statistics/histogram'
 import { dateOfDay, daysBetween, dayNumber } from '#core/time/calendarDate'
 import type { PriceView, RecordView } from '#shared/prices/views'
 import { amount, shortDate } from '~/utils/show'
-import { brushBetween, type Brush } from '../state/brush'
+import { dotAnnotations, priceCeiling } from '../state/dotsFigure'
+import type { Brush } from '../state/brush'
 import { reasonNames } from '../state/triage'
 
 Chart.register(LinearScale, PointElement, LineElement, Tooltip, annotationPlugin)
@@ -47,16 +48,7 @@ const plotted = computed(() =>
   ),
 )
 const comps = computed(() => view.records.filter((record) => record.unitPrice !== null))
-/** A round number a little above twice the hurried mark: dearer things are lots and slips. */
-const ceiling = computed(() => {
-  const top = Math.max(
-    view.marks ? view.marks.hurried * 1.6 : 0,
-    (view.newPrice ?? 0) * 1.08,
-    view.ownFigure?.amount ?? 0,
-  )
-  const step = 10 ** Math.floor(Math.log10(Math.max(units(top), 10))) / 2
-  return Math.ceil(units(top) / step) * step || undefined
-})
+const ceiling = computed(() => priceCeiling(view))
 /** A record that counts stands at its unit price, one left out at what was paid for all of it. */
 const priceOf = (record: RecordView) => units(record.unitPrice ?? record.price + record.shipping)
 const above = computed(() =>
@@ -193,122 +185,18 @@ function tip(record: RecordView | undefined): string[] {
     record.reason ? `left out: ${reasonNames[record.reason]}, ${record.detail}` : 'counts',
   ]
 }
-const level = (value: number, text: string, token: `--${string}`, dash: number[]) => ({
-  type: 'line' as const,
-  yMin: units(value),
-  yMax: units(value),
-  borderColor: colour(token),
-  borderWidth: 1.5,
-  borderDash: dash,
-  label: {
-    display: true,
-    content: text,
-    position: 'start' as const,
-    backgroundColor: `${colour('--sheet')}cc`,
-    color: colour(token),
-    yAdjust: -9,
-    padding: 2,
-    font: { size: 11 },
-  },
-})
-const annotations = computed(() => ({
-  ...(view.marks
-    ? {
-        band: {
-          type: 'box' as const,
-          yMin: units(view.marks.patient),
-          yMax: units(view.marks.hurried),
-          backgroundColor: `${colour('--series-1')}22`,
-          borderWidth: 0,
-          drawTime: 'beforeDatasetsDraw' as const,
-        },
-        typical: {
-          type: 'line' as const,
-          yMin: units(view.marks.typical),
-          yMax: units(view.marks.typical),
-          borderColor: colour('--series-1'),
-          borderWidth: 2,
-        },
-      }
-    : {}),
-  ...(view.newPrice !== null
-    ? { fresh: level(view.newPrice, `new ${amount(view.newPrice, view.currency)}`, '--ink', [3, 3]) }
-    : {}),
-  ...(view.ownFigure
-    ? {
-        own: level(
-          view.ownFigure.amount,
-          `yours ${amount(view.ownFigure.amount, view.currency)}`,
-          '--info',
-          [2, 2],
-        ),
-      }
-    : {}),
-  ...(brush
-    ? {
-        region: {
-          type: 'box' as const,
-          xMin: dayNumber(brush.from) - 0.5,
-          xMax: dayNumber(brush.to) + 0.5,
-          yMin: units(brush.low),
-          yMax: units(brush.high),
-          backgroundColor: `${colour('--info')}22`,
-          borderColor: colour('--info'),
-          borderWidth: 1,
-        },
-      }
-    : {}),
-}))
+const annotations = computed(() => dotAnnotations(view, brush, colour))
 const summary = computed(
   () =>
     `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}, patient ${amount(view.marks.patient, view.currency)}, hurried ${amount(view.marks.hurried, view.currency)}` : ''}`,
 )
 
-// Dragging over the picture marks a region; a plain click picks a dot.
 const chartRef = useTemplateRef<{ chart: Chart<'scatter'> }>('chart')
-/** Where it is being dragged, in pixels of the picture: a mere rectangle above it, since drawing many dots anew at each move is slow. */
-const dragged = ref<{ left: string; top: string; width: string; height: string } | null>(null)
-interface Corner {
-  readonly day: number
-  readonly price: number
-  readonly x: number
-  readonly y: number
-}
-let start: Corner | null = null
-let last: Corner | null = null
-function corner(event: PointerEvent): Corner | null {
-  const chart = chartRef.value?.chart
-  const { x, y } = chart?.scales ?? {}
-  if (!chart || !x || !y) return null
-  const box = chart.canvas.getBoundingClientRect()
-  return {
-    day: Number(x.getValueForPixel(event.clientX - box.left)),
-    price: Number(y.getValueForPixel(event.clientY - box.top)) * perUnit.value,
-    x: event.clientX,
-    y: event.clientY,
-  }
-}
-function down(event: PointerEvent) {
-  if (event.button === 0) start = corner(event)
-}
-function drag(event: PointerEvent) {
-  const end = start && corner(event)
-  if (!start || !end || Math.abs(end.x - start.x) + Math.abs(end.y - start.y) <= 8) return
-  last = end
-  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
-  dragged.value = {
-    left: `${Math.min(start.x, end.x) - box.left}px`,
-    top: `${Math.min(start.y, end.y) - box.top}px`,
-    width: `${Math.abs(end.x - start.x)}px`,
-    height: `${Math.abs(end.y - start.y)}px`,
-  }
-}
-function up() {
-  if (dragged.value && start && last) emit('brush', brushBetween(start, last))
-  start = null
-  last = null
-  dragged.value = null
-}
+const { dragged, down, move, up } = useRegionDrag(
+  () => chartRef.value?.chart,
+  () => perUnit.value,
+  (region) => emit('brush', region),
+)
 </script>
 
 <template>
@@ -328,7 +216,7 @@ function up() {
       class="relative touch-none select-none"
       :style="{ height: `${height}px` }"
       @pointerdown="down"
-      @pointermove="drag"
+      @pointermove="move"
       @pointerup="up"
       @pointerleave="up"
     >
