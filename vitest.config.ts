@@ -1,9 +1,20 @@
 import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
+import Unimport from 'unimport/unplugin'
 import { defineConfig } from 'vitest/config'
 
 const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineConfig({
+  // what the application imports by itself, so that its components and state can be tried without a browser
+  plugins: [
+    vue(),
+    Unimport.vite({
+      presets: ['vue', 'vue-router', 'pinia'],
+      dirs: ['app/composables/*', 'app/stores/*', 'app/places/*/state/*'].map(folder),
+      addons: { vueTemplate: true },
+    }),
+  ],
   resolve: {
     alias: {
       '#core': folder('./core'),

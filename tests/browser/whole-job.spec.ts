@@ -279,7 +279,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
       await page.getByLabel('kind of rival').selectOption(kind)
       await page.getByLabel('name of the rival').fill(name)
       await page.getByLabel('price of the rival').fill(price)
-    await page.getByLabel('tax of the rival').fill('13')
+      await page.getByLabel('tax of the rival').fill('13')
       await page.getByRole('button', { name: 'Add a stated result' }).click()
       await page.getByLabel('resolution of result 1').selectOption('2560x1440')
       if (preset) await page.getByLabel('preset of result 1').selectOption(preset)
