@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { safeHeaders } from './server/http/door'
 
 const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
@@ -42,6 +43,8 @@ export default defineNuxtConfig({
   },
   // The development server of this release looks for a server entry that a client-only application has only so.
   $development: { experimental: { viteEnvironmentApi: true } },
+  // files that ship with the application are answered before anything of ours looks at the request
+  routeRules: { '/**': { headers: { ...safeHeaders } } },
   nitro: {
     alias: { '#core': folder('./core') },
     serverAssets: [{ baseName: 'migrations', dir: folder('./server/db/migrations') }],

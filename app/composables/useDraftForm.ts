@@ -1,5 +1,6 @@
 import { useForm, type GenericObject } from 'vee-validate'
 import type { ObjectSchema } from 'yup'
+import { stateTag } from '#shared/text/stateTag'
 import { RequestError } from '~/utils/request'
 import { withoutPath } from './useBoundField'
 
@@ -12,8 +13,10 @@ interface DraftFormOptions<T extends GenericObject> {
   initial: T
   /** what the server holds, where the form changes something that is there; not asked for where a draft was kept */
   load?: () => Promise<T>
-  /** sends what was checked; a refusal by the server stands in `failure` in its own words */
-  save(checked: T): Promise<void>
+  /** whether `initial` is what is saved, to be changed, rather than something new */
+  isSaved?: boolean
+  /** sends what was checked, with the tag of the state it changes; gives the tag of what is saved then, where the form stays open. A refusal stands in `failure` in the server's own words */
+  save(checked: T, was: string | undefined): Promise<string | void>
 }
 
 /**
@@ -25,10 +28,11 @@ export function useDraftForm<T extends GenericObject>({
   schema,
   initial,
   load,
+  isSaved = false,
   save,
 }: DraftFormOptions<T>) {
   const stored = key === null ? null : localStorage.getItem(key)
-  const kept = stored === null ? {} : (JSON.parse(stored) as Partial<T>)
+  const { draft: kept, was: keptWas } = readKept<T>(stored)
   const form = useForm<T>({
     validationSchema: schema,
     initialValues: mergedDraft(initial, kept) as never,
@@ -37,18 +41,27 @@ export function useDraftForm<T extends GenericObject>({
   const values = form.values as T
   const failure = ref('')
   const busy = ref(false)
+  /** What was saved when the form was opened; where another tab has saved since, both are shown. */
+  let was = keptWas ?? (isSaved ? stateTag(initial) : undefined)
+  const conflict = shallowRef<{ saved: T } | null>(null)
   let keeping = load === undefined || stored !== null
 
   onMounted(async () => {
     if (!load || keeping) return
-    form.resetForm({ values: mergedDraft(initial, await load()) as never })
+    const saved = await load()
+    was = stateTag(saved)
+    form.resetForm({ values: mergedDraft(initial, saved) as never })
     // what the server sent is no draft; only what is typed after it is kept
     await nextTick()
     keeping = true
   })
-  watch(values, () => keeping && key !== null && localStorage.setItem(key, JSON.stringify(values)), {
-    deep: true,
-  })
+  watch(
+    values,
+    () => keeping && key !== null && localStorage.setItem(key, JSON.stringify({ draft: values, was })),
+    {
+      deep: true,
+    },
+  )
 
   const problems = computed(() =>
     Object.fromEntries(
@@ -67,11 +80,14 @@ export function useDraftForm<T extends GenericObject>({
     const send = form.handleSubmit(async (checked) => {
       busy.value = true
       try {
-        await save(checked as unknown as T)
+        was = (await save(checked as unknown as T, was)) ?? was
+        conflict.value = null
         forget()
         isIn = true
       } catch (error) {
         failure.value = error instanceof RequestError ? error.message : String(error)
+        if (error instanceof RequestError && error.status === 409 && error.saved)
+          conflict.value = { saved: error.saved as T }
       } finally {
         busy.value = false
       }
@@ -86,6 +102,22 @@ export function useDraftForm<T extends GenericObject>({
     failure,
     busy: readonly(busy),
     wasKept: stored !== null,
+    conflict: readonly(conflict),
+    /** Of two states: what is saved stays, what was typed goes. */
+    async takeSaved() {
+      const { saved } = conflict.value!
+      was = stateTag(saved)
+      conflict.value = null
+      failure.value = ''
+      form.resetForm({ values: mergedDraft(initial, saved) as never })
+      await nextTick()
+      forget()
+    },
+    /** Of two states: what was typed is saved over the other. */
+    async saveOver(): Promise<boolean> {
+      was = stateTag(conflict.value!.saved)
+      return submit()
+    },
     submit,
     forget,
     /** Sets some of the values, as reading a page does. */
@@ -95,6 +127,15 @@ export function useDraftForm<T extends GenericObject>({
     remove: (path: keyof T & string, index: number) =>
       form.setFieldValue(path as never, (values[path] as unknown[]).filter((_, at) => at !== index) as never),
   }
+}
+
+/** What was kept in the browser: the draft, and the tag of what it changes; an earlier version kept the draft alone. */
+function readKept<T>(stored: string | null): { draft: Partial<T>; was?: string } {
+  if (stored === null) return { draft: {} }
+  const kept = JSON.parse(stored) as { draft?: Partial<T>; was?: string }
+  return kept.draft && Object.keys(kept).every((name) => name === 'draft' || name === 'was')
+    ? { draft: kept.draft, ...(kept.was ? { was: kept.was } : {}) }
+    : { draft: kept as Partial<T> }
 }
 
 /** `kept` over `initial`, group by group; lists are taken as they are. */

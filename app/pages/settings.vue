@@ -66,6 +66,7 @@ async function setHome() {
   currency.value = view.value?.homeCurrency ?? code
   await session.load()
 }
+const reload = () => location.reload()
 </script>
 
 <template>
@@ -117,6 +118,10 @@ async function setHome() {
         </h2>
         <AssumptionTable class="mt-1" :rows="sheet.rows" @change="setFigure" />
       </section>
+      <div class="mt-6 grid grid-cols-2 gap-3 max-md:grid-cols-1">
+        <BackupSection @restored="reload" />
+        <PassphraseSection />
+      </div>
     </template>
   </main>
 </template>

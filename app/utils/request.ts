@@ -4,36 +4,50 @@ export class RequestError extends Error {
     message: string,
     readonly path: string,
     readonly status: number,
+    /** With a conflict: what is saved now. */
+    readonly saved?: unknown,
   ) {
     super(message)
   }
 }
 
+interface RequestOptions {
+  method?: string
+  body?: unknown
+  /** tag of the state that is changed: refused with 409 where another one is saved meanwhile; `new`: where there is one at all */
+  was?: string | undefined
+  /** is told the tag of what is saved after a change */
+  onTag?: (tag: string) => void
+}
+
 /** Talks JSON to the server (a file goes as it is); throws `RequestError` with the server's own words. */
-export async function request<T>(
-  path: string,
-  options: { method?: string; body?: unknown } = {},
-): Promise<T> {
-  const { method = 'GET', body } = options
+export async function request<T>(path: string, options: RequestOptions = {}): Promise<T> {
+  const { method = 'GET', body, was, onTag } = options
+  const condition: Record<string, string> =
+    was === undefined ? {} : was === 'new' ? { 'if-none-match': '*' } : { 'if-match': `"${was}"` }
   let response: Response
   const sent =
     body === undefined
       ? {}
       : body instanceof Blob
-        ? { body, headers: { 'content-type': body.type } }
-        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
+        ? { body, headers: { 'content-type': body.type, ...condition } }
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json', ...condition } }
   try {
     response = await fetch(path, { method, ...sent })
   } catch {
     throw new RequestError('the server does not answer; what you typed is kept', '', 0)
   }
   const answer = await response.json().catch(() => null)
+  if (response.status === 401) location.assign('/sign-in')
   if (!response.ok)
     throw new RequestError(
       answer?.error?.message ?? 'the server refused',
       answer?.error?.path ?? '',
       response.status,
+      answer?.error?.saved,
     )
+  const tag = response.headers.get('etag')
+  if (tag) onTag?.(tag.replaceAll('"', ''))
   return answer as T
 }
 

@@ -6,6 +6,12 @@ import type { SettingsView } from '#shared/settings/views'
 import type { Queryable } from '../db/client'
 import { settings } from '../db/schema/settings'
 
+/** A passphrase as it is kept: never itself. */
+export interface KeptPassphrase {
+  readonly salt: string
+  readonly hash: string
+}
+
 /** Every setting of the house; the key of each is the key of its row. */
 export type HouseSettings = SettingsView
 
@@ -13,7 +19,39 @@ const nothingSet: HouseSettings = { assumptions: {}, money: {}, homeCurrency: nu
 
 export async function readSettings(db: Pick<Queryable, 'select'>): Promise<HouseSettings> {
   const rows = await db.select().from(settings)
-  return { ...nothingSet, ...Object.fromEntries(rows.map((row) => [row.key, row.value])) }
+  const told = rows.filter((row) => !row.key.startsWith(secretPrefix))
+  return { ...nothingSet, ...Object.fromEntries(told.map((row) => [row.key, row.value])) }
+}
+
+/** What is kept beside the settings and never told. */
+export interface HouseSecrets {
+  readonly passphrase: KeptPassphrase
+  /** seals the cookies of those who signed in */
+  readonly seal: string
+}
+
+const secretPrefix = 'secret.'
+
+export async function readSecret<Key extends keyof HouseSecrets>(
+  db: Pick<Queryable, 'select'>,
+  key: Key,
+): Promise<HouseSecrets[Key] | null> {
+  const [row] = await db
+    .select()
+    .from(settings)
+    .where(eq(settings.key, `${secretPrefix}${key}`))
+  return (row?.value as HouseSecrets[Key] | undefined) ?? null
+}
+
+export async function writeSecret<Key extends keyof HouseSecrets>(
+  db: Queryable,
+  key: Key,
+  value: HouseSecrets[Key],
+): Promise<void> {
+  await db
+    .insert(settings)
+    .values({ key: `${secretPrefix}${key}`, value })
+    .onConflictDoUpdate({ target: settings.key, set: { value } })
 }
 
 export async function readSetting<Key extends keyof HouseSettings>(

@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs'
 import { dirname, resolve } from 'node:path'
 import { createClient, type Client } from '@libsql/client'
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
+import { OneWriter } from './oneWriter'
 
 export type Database = LibSQLDatabase
 /** The database itself or a transaction on it. */
@@ -12,6 +13,8 @@ export interface OpenDatabase {
   readonly db: Database
   /** Path of the file behind a `file:` URL; null for any other. */
   readonly file: string | null
+  /** Does a piece of work as the only writer of this process: what it checks still holds when it writes. */
+  alone<T>(work: () => Promise<T>): Promise<T>
 }
 
 /** URL of the database: `TARVIN_DATABASE_URL`, or a file under `.data/`. */
@@ -19,12 +22,25 @@ export function databaseUrl(env: NodeJS.ProcessEnv): string {
   return env.TARVIN_DATABASE_URL || 'file:.data/tarvin.db'
 }
 
-/** Opens a libSQL database; foreign keys are on, a file keeps a write-ahead log. */
+/** Path of the file behind a URL; null where it is none. */
+export function fileOf(url: string): string | null {
+  return url.startsWith('file:') ? resolve(url.slice('file:'.length)) : null
+}
+
+/**
+ * Opens a libSQL database; foreign keys are on, a file keeps a write-ahead log. Reads go over a pool of connections,
+ * writes one after the other over a single one.
+ */
 export async function openDatabase(url: string): Promise<OpenDatabase> {
-  const file = url.startsWith('file:') ? resolve(url.slice('file:'.length)) : null
+  const file = fileOf(url)
   if (file) mkdirSync(dirname(file), { recursive: true })
-  const client = createClient({ url: file ? `file:${file}` : url })
-  if (file) await client.execute('PRAGMA journal_mode = WAL')
-  await client.execute('PRAGMA foreign_keys = ON')
-  return { client, db: drizzle(client, { casing: 'snake_case' }), file }
+  const at = { url: file ? `file:${file}` : url }
+  const reader = createClient(at)
+  const writer = file ? createClient({ ...at, concurrency: 1 }) : reader
+  const foreignKeys = (client: Client) => client.execute('PRAGMA foreign_keys = ON')
+  if (file) await writer.execute('PRAGMA journal_mode = WAL')
+  await foreignKeys(writer)
+  const one = new OneWriter(reader, writer, foreignKeys)
+  const client = one.client()
+  return { client, db: drizzle(client, { casing: 'snake_case' }), file, alone: (work) => one.alone(work) }
 }

@@ -14,8 +14,9 @@ export interface Migration {
  * @returns names of the migrations applied
  */
 export async function migrate(
-  { client, file }: OpenDatabase,
+  { client, file }: Pick<OpenDatabase, 'client' | 'file'>,
   migrations: readonly Migration[],
+  { keepCopy = true }: { readonly keepCopy?: boolean } = {},
 ): Promise<string[]> {
   await client.execute(
     'CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL DEFAULT CURRENT_TIMESTAMP)',
@@ -25,7 +26,7 @@ export async function migrate(
   const open = [...migrations]
     .sort((a, b) => (a.name < b.name ? -1 : 1))
     .filter((migration) => !applied.has(migration.name))
-  if (open.length > 0 && applied.size > 0 && file && existsSync(file)) {
+  if (keepCopy && open.length > 0 && applied.size > 0 && file && existsSync(file)) {
     await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
     copyFileSync(file, `${file}.before-${open[0]!.name}`)
   }

@@ -1,9 +1,10 @@
-import { databaseUrl, openDatabase, type Database, type OpenDatabase } from './client'
+import { databaseUrl, fileOf, openDatabase, type Database, type OpenDatabase } from './client'
+import { claimFile, refuseDamaged, refuseNewer } from './guard'
 import { migrate, type Migration } from './migrate'
 
 let opened: Promise<OpenDatabase> | undefined
 
-/** The process's one connection pool, opened and migrated at first use. */
+/** The process's one database, claimed, opened and migrated at first use. */
 export function useOpenDatabase(): Promise<OpenDatabase> {
   opened ??= open()
   return opened
@@ -14,12 +15,20 @@ export async function useDatabase(): Promise<Database> {
 }
 
 async function open(): Promise<OpenDatabase> {
+  const file = fileOf(databaseUrl(process.env))
+  if (file) await claimFile(file)
   const database = await openDatabase(databaseUrl(process.env))
-  await migrate(database, await committedMigrations())
+  const migrations = await committedMigrations()
+  await refuseNewer(
+    database,
+    migrations.map(({ name }) => name),
+  )
+  await refuseDamaged(database)
+  await migrate(database, migrations)
   return database
 }
 
-async function committedMigrations(): Promise<Migration[]> {
+export async function committedMigrations(): Promise<Migration[]> {
   const assets = useStorage('assets:migrations')
   const names = (await assets.getKeys()).filter((name) => name.endsWith('.sql'))
   return Promise.all(

@@ -1,20 +1,36 @@
 import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors/coreError'
+import { DatabaseHeldError } from '../db/oneWriter'
+import { ConflictError } from '../errors/conflictError'
 import { NotFoundError } from '../errors/notFoundError'
 
 /** What every refused request gets. */
 export interface ErrorBody {
-  readonly error: { readonly code: string; readonly message: string; readonly path: string }
+  readonly error: {
+    readonly code: string
+    readonly message: string
+    readonly path: string
+    /** With a conflict: what is saved now. */
+    readonly saved?: unknown
+  }
 }
+
+const tooMuch = new Set(['too-large', 'file-too-large'])
 
 /** Turns an error into a status and a body; only bad input and absences are told apart, the rest is ours. */
 export function errorAnswer(error: unknown): { status: number; body: ErrorBody } {
-  if (error instanceof CoreError) return answer(400, error.code, error.message, error.path)
+  if (error instanceof CoreError)
+    return answer(tooMuch.has(error.code) ? 413 : 400, error.code, error.message, error.path)
   if (error instanceof ValidationError) {
     const first = error.inner[0] ?? error
     return answer(400, 'invalid', first.message, first.path ?? '')
   }
   if (error instanceof NotFoundError) return answer(404, 'not-found', error.message, '')
+  if (error instanceof ConflictError) {
+    const { status, body } = answer(409, 'changed-meanwhile', error.message, '')
+    return { status, body: { error: { ...body.error, saved: error.saved } } }
+  }
+  if (error instanceof DatabaseHeldError) return answer(503, 'held', error.message, '')
   return answer(
     500,
     'internal',

@@ -5,9 +5,9 @@ import type { ColumnMap } from '#core/reading/tables/columns'
 import type { SoldRecordField } from '#core/files/import/soldRecordsFile'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import { currencyCode, oneOf, text } from '#shared/fields'
+import { bodyBytes, fileBytes } from './bodyBytes'
 import { errorAnswer } from './errors'
-
-const mostBytes = 300 * 1024 * 1024
+import { plainJson } from './plainJson'
 
 const optionsSchema = object({
   fileName: text().max(300).default('pasted lines'),
@@ -24,25 +24,17 @@ const optionsSchema = object({
 /** The options of an import, from `?options=` as JSON. */
 export function importOptions(event: H3Event) {
   const given = String(getQuery(event).options ?? '{}')
-  let parsed: unknown
-  try {
-    parsed = JSON.parse(given)
-  } catch (cause) {
-    throw new CoreError('not-json', 'the import options are not JSON', 'options', { cause })
-  }
-  return optionsSchema.validateSync(parsed)
+  return optionsSchema.validateSync(plainJson(given), { stripUnknown: true })
 }
 
-/** The body as bytes. Throws `file-too-large` and `empty-file`. */
-export async function bodyBytes(event: H3Event): Promise<Uint8Array> {
-  const bytes = await readRawBody(event, false)
-  if (!bytes || bytes.length === 0)
+/** The bytes of a file sent as the body. Throws `too-large` and `empty-file`. */
+export async function fileOf(event: H3Event): Promise<Uint8Array> {
+  const bytes = await bodyBytes(event, fileBytes)
+  if (bytes.length === 0)
     throw new CoreError(
       'empty-file',
       'the file is empty; it needs a header line and one line for each record',
     )
-  if (bytes.length > mostBytes)
-    throw new CoreError('file-too-large', 'the file is larger than 300 MB; split it')
   return bytes
 }
 

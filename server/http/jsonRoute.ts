@@ -1,14 +1,16 @@
 import type { H3Event } from 'h3'
 import type { Schema } from 'yup'
 import { CoreError } from '#core/errors/coreError'
-import { whenFree } from '../db/whenFree'
+import { useOpenDatabase } from '../db/useDatabase'
+import { bodyBytes, usualBytes } from './bodyBytes'
 import { errorAnswer } from './errors'
+import { plainJson } from './plainJson'
 
 /** A route that answers JSON and turns a caller's mistake into 4xx with code, message and path. */
 export function jsonRoute<T>(handle: (event: H3Event) => Promise<T> | T) {
   return defineEventHandler(async (event) => {
     try {
-      return await whenFree(async () => handle(event))
+      return await handle(event)
     } catch (error) {
       const { status, body } = errorAnswer(error)
       if (status === 500) console.error(error)
@@ -18,16 +20,23 @@ export function jsonRoute<T>(handle: (event: H3Event) => Promise<T> | T) {
   })
 }
 
-/** The request's body, validated by a schema without casting. */
-export async function bodyOf<T>(event: H3Event, schema: Schema<T>): Promise<T> {
-  const raw = await readRawBody(event, 'utf8')
-  let parsed: unknown
-  try {
-    parsed = JSON.parse(raw ?? '')
-  } catch (cause) {
-    throw new CoreError('not-json', 'the body is not JSON', '', { cause })
-  }
+/**
+ * A route that changes something: it runs as the only writer, so that what it checks still holds when it writes,
+ * however many ask at once. Its body, `mostBytes` at most, is read before its turn comes, so that a slow sender holds
+ * up nobody.
+ */
+export function writeRoute<T>(handle: (event: H3Event) => Promise<T> | T, mostBytes = usualBytes) {
+  return jsonRoute(async (event) => {
+    await bodyBytes(event, mostBytes)
+    const { alone } = await useOpenDatabase()
+    return alone(async () => handle(event))
+  })
+}
+
+/** The request's body, validated by a schema without casting; keys the schema does not know are left out. */
+export async function bodyOf<T>(event: H3Event, schema: Schema<T>, mostBytes = usualBytes): Promise<T> {
+  const parsed = plainJson((await bodyBytes(event, mostBytes)).toString('utf8'))
   if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
     throw new CoreError('not-an-object', 'the body must be a JSON object')
-  return schema.validateSync(parsed, { strict: false, abortEarly: true })
+  return schema.validateSync(parsed, { strict: false, abortEarly: true, stripUnknown: true })
 }

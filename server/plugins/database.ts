@@ -1,3 +1,4 @@
+import { startSentence } from '../db/guard'
 import { useOpenDatabase } from '../db/useDatabase'
 import { today } from '../http/today'
 
@@ -12,7 +13,7 @@ export default defineNitroPlugin(async () => {
   try {
     await useOpenDatabase()
   } catch (error) {
-    console.error('The database could not be opened. TARVIN_DATABASE_URL says where it is:', error)
+    console.error(startSentence(error))
     process.exit(1)
   }
 })

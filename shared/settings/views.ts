@@ -8,3 +8,18 @@ export interface SettingsView {
   /** Currency that amounts are asked in unless something else is said; null until it is chosen. */
   readonly homeCurrency: string | null
 }
+
+/** What a backup is. */
+export interface BackupNote {
+  readonly format: 'tarvin-backup'
+  readonly version: '1'
+  readonly madeOn: string
+  /** The last migration the database has had. */
+  readonly migration: string
+}
+
+/** What a backup holds, by table; shown before it takes the place of what is there. */
+export interface BackupPreview extends BackupNote {
+  readonly builds: readonly string[]
+  readonly counts: Readonly<Record<string, number>>
+}

@@ -1,5 +1,6 @@
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
+import type { Client } from '@libsql/client'
 import { briefSchema } from '#shared/brief/schemas'
 import { librarySchema } from '#shared/parts/libraryFile'
 import type { Database } from '#server/db/client'
@@ -13,6 +14,7 @@ export const today = '2026-10-31'
 /** A fresh database file with a small market (a yard without protection, a shop with 13 % tax and 9.00 shipping up to 75.00) and one build. */
 export interface MarketWithBuild {
   readonly db: Database
+  readonly client: Client
   readonly build: string
   close(): Promise<void>
 }
@@ -74,7 +76,7 @@ export async function marketWithBuild({ empty = false } = {}): Promise<MarketWit
     database.client.close()
     rmSync(folder, { recursive: true, force: true })
   }
-  if (empty) return { db: database.db, build: '', close }
+  if (empty) return { db: database.db, client: database.client, build: '', close }
   await importLibrary(database.db, library)
   await importRecordsText(database, records)
   const build = await createBuild(
@@ -82,5 +84,5 @@ export async function marketWithBuild({ empty = false } = {}): Promise<MarketWit
     briefSchema.validateSync({ name: 'Couch', currency: 'CAD', budget: '400.00', stretch: '450.00' }),
     today,
   )
-  return { db: database.db, build, close }
+  return { db: database.db, client: database.client, build, close }
 }

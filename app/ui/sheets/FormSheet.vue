@@ -16,7 +16,7 @@ const {
   wide?: boolean
 }>()
 const emit = defineEmits<{ submit: []; close: [] }>()
-defineSlots<{ before(): unknown; default(): unknown; actions(): unknown }>()
+defineSlots<{ before(): unknown; default(): unknown; conflict(): unknown; actions(): unknown }>()
 </script>
 
 <template>
@@ -31,6 +31,7 @@ defineSlots<{ before(): unknown; default(): unknown; actions(): unknown }>()
         <slot name="before" />
         <form novalidate @submit.prevent="emit('submit')">
           <slot />
+          <slot name="conflict" />
           <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>
           <div class="mt-4 flex gap-3">
             <button type="submit" class="button button-main" :disabled="busy">{{ action }}</button><button

@@ -3,5 +3,5 @@ import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { calcStreetPrice } from '#server/calc/streetPriceCalc'
 
 export default jsonRoute(async (event) =>
-  calcStreetPrice((await bodyOf(event, streetPriceRequest)) as StreetPriceRequest),
+  calcStreetPrice((await bodyOf(event, streetPriceRequest, 64 * 1024 * 1024)) as StreetPriceRequest),
 )

@@ -1,8 +1,8 @@
 import { leadSchema } from '#shared/leads/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { createLead } from '#server/places/leads/leads'
 
-export default jsonRoute(async (event) => ({
+export default writeRoute(async (event) => ({
   id: await createLead(await useDatabase(), await bodyOf(event, leadSchema)),
 }))

@@ -1,6 +1,14 @@
 import { partSchema } from '#shared/parts/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
-import { savePart } from '#server/places/parts/parts'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { refuseStale, refuseTaken } from '#server/http/stale'
+import { partOf, savePart } from '#server/places/parts/parts'
 
-export default jsonRoute(async (event) => savePart(await useDatabase(), await bodyOf(event, partSchema)))
+export default writeRoute(async (event) => {
+  const db = await useDatabase()
+  const part = await bodyOf(event, partSchema)
+  const saved = await partOf(db, part.id)
+  refuseTaken(event, 'a part of that name', saved)
+  refuseStale(event, 'the part', saved)
+  return savePart(db, part)
+})

@@ -1,9 +1,11 @@
+import { fileBytes } from '#server/http/bodyBytes'
 import { decodeText } from '#core/reading/tables/decodeText'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyBytes } from '#server/http/importing'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { fileOf } from '#server/http/importing'
+import { writeRoute } from '#server/http/jsonRoute'
 import { importRivals } from '#server/places/rivals/importRivals'
 
-export default jsonRoute(async (event) =>
-  importRivals(await useDatabase(), decodeText(await bodyBytes(event)).text),
+export default writeRoute(
+  async (event) => importRivals(await useDatabase(), decodeText(await fileOf(event)).text),
+  fileBytes,
 )

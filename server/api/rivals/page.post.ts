@@ -9,5 +9,5 @@ const schema = object({ source: text().required('paste the source of the page').
 
 /** What the source of a page says of a machine; nothing is stored. */
 export default jsonRoute(async (event) =>
-  readRivalPage(await useDatabase(), (await bodyOf(event, schema)).source, today()),
+  readRivalPage(await useDatabase(), (await bodyOf(event, schema, 6 * 1024 * 1024)).source, today()),
 )

@@ -1,10 +1,10 @@
 import { readSettings } from '#server/context/settings'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { setAssumption } from '#server/places/settings/settings'
 import { assumptionSchema } from '#shared/settings/schemas'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const db = await useDatabase()
   const { key, value } = await bodyOf(event, assumptionSchema)
   await setAssumption(db, key, value)

@@ -1,6 +1,14 @@
 import { sourceSchema } from '#shared/sources/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
-import { saveSource } from '#server/places/sources/sources'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { refuseStale, refuseTaken } from '#server/http/stale'
+import { saveSource, sourceOf } from '#server/places/sources/sources'
 
-export default jsonRoute(async (event) => saveSource(await useDatabase(), await bodyOf(event, sourceSchema)))
+export default writeRoute(async (event) => {
+  const db = await useDatabase()
+  const source = await bodyOf(event, sourceSchema)
+  const saved = await sourceOf(db, source.id)
+  refuseTaken(event, 'a source of that name', saved)
+  refuseStale(event, 'the source', saved)
+  return saveSource(db, source)
+})

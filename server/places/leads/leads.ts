@@ -16,6 +16,7 @@ import { newId } from '#server/db/ids'
 /** Writes a lead with what is in it, its code and its rebate. Throws `unknown-part`, `unknown-source`. */
 export async function insertLead(tx: Queryable, id: string, input: LeadInput): Promise<void> {
   await assertKnown(tx, input)
+  await refuseTwin(tx, input)
   await tx.insert(leads).values({ ...leadRow(input), id, externalId: input.externalId || id, state: 'open' })
   await insertLeadDetails(tx, id, input)
 }
@@ -81,6 +82,21 @@ async function assertKnown(tx: Queryable, { sourceId, things, rebate }: LeadInpu
   const missing = wanted.find((id) => !found.some((part) => part.id === id))
   if (missing !== undefined)
     throw new CoreError('unknown-part', `"${missing}" is not in the parts library`, 'things')
+}
+
+/** The same listing of one source twice is one lead. */
+async function refuseTwin(tx: Queryable, { sourceId, externalId }: LeadInput): Promise<void> {
+  if (externalId === '') return
+  const [twin] = await tx
+    .select({ title: leads.title })
+    .from(leads)
+    .where(and(eq(leads.sourceId, sourceId), eq(leads.externalId, externalId)))
+  if (twin)
+    throw new CoreError(
+      'already-there',
+      `that listing is among the leads already: "${twin.title}"`,
+      'externalId',
+    )
 }
 
 export async function createLead(db: Database, input: LeadInput): Promise<string> {

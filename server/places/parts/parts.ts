@@ -1,6 +1,7 @@
+import { eq } from 'drizzle-orm'
 import type { Role } from '#core/parts/part'
 import { marketChanged } from '#server/context/market'
-import type { Database } from '#server/db/client'
+import type { Database, Queryable } from '#server/db/client'
 import { parts } from '#server/db/schema/parts'
 import type { LibraryFile } from '#shared/parts/libraryFile'
 import type { PartInput } from '#shared/parts/schemas'
@@ -19,6 +20,12 @@ export async function savePart(db: Database, part: PartInput): Promise<{ id: str
     })
   marketChanged(db)
   return { id: part.id }
+}
+
+/** A part as its form states it; null where there is none. */
+export async function partOf(db: Queryable, id: string): Promise<PartInput | null> {
+  const [row] = await db.select().from(parts).where(eq(parts.id, id))
+  return row ? { id, role: row.role, make: row.make, name: row.name, facts: row.facts as never } : null
 }
 
 /** The parts as a library file, all or of one role; a donor's own parts go with it. */

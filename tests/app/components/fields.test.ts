@@ -13,7 +13,9 @@ import TextField from '~/ui/fields/TextField.vue'
 import TickField from '~/ui/fields/TickField.vue'
 import TicksField from '~/ui/fields/TicksField.vue'
 import YesNoField from '~/ui/fields/YesNoField.vue'
+import { differences } from '~/utils/differences'
 import { RequestError } from '~/utils/request'
+import { stateTag } from '#shared/text/stateTag'
 import { currencyCode, decimalText, finite, line, name, oneOf, share, text, yesOrNo } from '#shared/fields'
 import { mountForm, registerComponents } from './mounted'
 
@@ -201,7 +203,7 @@ describe('a draft form', () => {
     expect(form.values.title).toBe('as saved')
     expect(localStorage.getItem('old')).toBeNull()
     await typed(wrapper.find('input'), 'changed')
-    expect(JSON.parse(localStorage.getItem('old')!)).toMatchObject({ title: 'changed' })
+    expect(JSON.parse(localStorage.getItem('old')!)).toMatchObject({ draft: { title: 'changed' } })
   })
   test('a refusal stands in the server’s own words and nothing is lost', async () => {
     const save = async () => {
@@ -214,7 +216,52 @@ describe('a draft form', () => {
     await typed(wrapper.find('input'), 'Twice')
     expect(await form.submit()).toBe(false)
     expect([form.failure.value, form.busy.value]).toEqual(['there is one of that name', false])
-    expect(JSON.parse(localStorage.getItem('draft')!)).toMatchObject({ title: 'Twice' })
+    expect(JSON.parse(localStorage.getItem('draft')!)).toMatchObject({ draft: { title: 'Twice' } })
+  })
+  test('changed meanwhile by another tab: both states stand there, and the builder says which', async () => {
+    const theirs = { ...initial, title: 'theirs' }
+    const tags: (string | undefined)[] = []
+    const save = async (_: Values, was: string | undefined) => {
+      tags.push(was)
+      if (was !== stateTag(theirs))
+        throw new RequestError('the lead was changed meanwhile; nothing was overwritten', '', 409, theirs)
+    }
+    const options = { key: 'both', schema: schema as never, initial, isSaved: true, save }
+    const { wrapper, form } = mountForm<Values>(options, titled)
+    await typed(wrapper.find('input'), 'mine')
+    expect(await form.submit()).toBe(false)
+    expect(differences(form.conflict.value!.saved, form.values)).toEqual([
+      { path: 'title', saved: 'theirs', mine: 'mine' },
+    ])
+    expect(await form.saveOver()).toBe(true)
+    expect(tags).toEqual([stateTag(initial), stateTag(theirs)])
+    expect([form.conflict.value, localStorage.getItem('both')]).toEqual([null, null])
+  })
+  test('what is saved may be kept instead; what was typed goes', async () => {
+    const theirs = { ...initial, title: 'theirs' }
+    const save = async () => {
+      throw new RequestError('changed meanwhile', '', 409, theirs)
+    }
+    const { wrapper, form } = mountForm<Values>(
+      { key: 'kept', schema: schema as never, initial, isSaved: true, save },
+      titled,
+    )
+    await typed(wrapper.find('input'), 'mine')
+    await form.submit()
+    await form.takeSaved()
+    expect(form.values.title).toBe('theirs')
+    expect([form.conflict.value, form.failure.value, localStorage.getItem('kept')]).toEqual([null, '', null])
+  })
+  test('differences go by path into groups; missing, null and empty are the same', () => {
+    expect(differences({ a: 1, g: { x: 'one', y: null } }, { a: 1, g: { x: 'two' }, list: [1] })).toEqual([
+      { path: 'g.x', saved: 'one', mine: 'two' },
+      { path: 'list', saved: '—', mine: '[1]' },
+    ])
+  })
+  test('a tag is the same whatever the order of the keys, and another for another state', () => {
+    expect(stateTag({ b: 1, a: [2] })).toBe(stateTag({ a: [2], b: 1, c: undefined }))
+    expect(stateTag({ a: [1, 2] })).not.toBe(stateTag({ a: [2, 1] }))
+    expect(stateTag(null)).toMatch(/^[0-9a-f]{16}$/)
   })
   test('rows of a list are added and taken away by their place', async () => {
     const { form } = mountForm<Values>({ schema: schema as never, initial }, titled)

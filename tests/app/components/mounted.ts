@@ -28,7 +28,8 @@ export function mountForm<T extends AnyObject>(
     schema: ObjectSchema<T>
     initial: T
     load?: () => Promise<T>
-    save?: (body: T) => Promise<void>
+    isSaved?: boolean
+    save?: (body: T, was: string | undefined) => Promise<string | void>
   },
   fields: () => ReturnType<typeof h>[],
 ) {

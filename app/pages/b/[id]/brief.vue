@@ -11,11 +11,21 @@ const cap = useTemplateRef<{ load: () => Promise<void> }>('cap')
 const initial = ref<BriefInput | null>(null)
 onMounted(async () => (initial.value = await request<BriefInput>(`/api/builds/${id}/brief`)))
 
-async function save(brief: BriefInput) {
+async function save(brief: BriefInput, was: string | undefined) {
+  let tag: string | undefined
   const renamed = brief.name !== build.view!.name
-  build.take(await request<BuildView>(`/api/builds/${id}/brief`, { method: 'PUT', body: brief }), 'brief')
+  build.take(
+    await request<BuildView>(`/api/builds/${id}/brief`, {
+      method: 'PUT',
+      body: brief,
+      was,
+      onTag: (saved) => (tag = saved),
+    }),
+    'brief',
+  )
   if (renamed) await session.load()
   await cap.value?.load()
+  return tag
 }
 </script>
 

@@ -16,14 +16,21 @@ const {
   storageKey: string
   initial: BriefInput
   workloads: readonly Workload[]
-  save: (brief: BriefInput) => Promise<void>
+  save: (brief: BriefInput, was: string | undefined) => Promise<string | void>
   autosave?: boolean
 }>()
 defineSlots<{ actions(): unknown }>()
-const form = useDraftForm<BriefInput>({ key: storageKey, schema: briefSchema as never, initial, save })
+const form = useDraftForm<BriefInput>({
+  key: storageKey,
+  schema: briefSchema as never,
+  initial,
+  isSaved: autosave,
+  save,
+})
 const { values, problems, failure, busy } = form
 const isSaved = ref(!form.wasKept)
 const submit = async () => (isSaved.value = await form.submit())
+const saveOver = async () => (isSaved.value = await form.saveOver())
 const saveSoon = useDebounceFn(submit, 500)
 if (autosave) {
   watch(
@@ -125,6 +132,13 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
       />
       <TextField name="saleText" label="what a buyer may read" spoken="description for a buyer" :rows="3" />
     </section>
+    <FormConflict
+      v-if="form.conflict.value"
+      :saved="form.conflict.value.saved"
+      :mine="values"
+      @take-saved="form.takeSaved"
+      @save-over="saveOver"
+    />
     <div class="flex items-center gap-3">
       <slot name="actions" />
       <span class="text-soft" role="status" data-test="save-state"

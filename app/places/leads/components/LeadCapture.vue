@@ -19,10 +19,11 @@ const form = useDraftForm<LeadInput>({
   schema: leadSchema as never,
   initial: blankLead(today, currency),
   ...(editing ? { load: () => request<LeadInput>(`/api/leads/${editing}`) } : {}),
-  async save(body) {
+  async save(body, was) {
     const { id } = await request<{ id: string }>(editing ? `/api/leads/${editing}` : '/api/leads', {
       method: editing ? 'PUT' : 'POST',
       body,
+      was,
     })
     emit('done', id)
   },
@@ -119,6 +120,15 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
       <button v-if="editing" type="button" class="quiet-button" @click="discard">
         discard what was typed
       </button>
+    </template>
+    <template #conflict>
+      <FormConflict
+        v-if="form.conflict.value"
+        :saved="form.conflict.value.saved"
+        :mine="values"
+        @take-saved="form.takeSaved"
+        @save-over="form.saveOver"
+      />
     </template>
   </FormSheet>
 </template>

@@ -23,8 +23,9 @@ const form = useDraftForm<PartInput>({
     name: from?.name ?? '',
     facts: { ...from?.facts } as PartInput['facts'],
   },
-  async save(body) {
-    await request('/api/parts', { method: 'PUT', body })
+  isSaved: !isNew,
+  async save(body, was) {
+    await request('/api/parts', { method: 'PUT', body, was: isNew ? 'new' : was })
     emit('done', body.id)
   },
 })
@@ -66,6 +67,13 @@ async function submit() {
     <div class="mt-3 grid grid-cols-5 items-end gap-x-4 gap-y-2 max-lg:grid-cols-3 max-md:grid-cols-2">
       <FactField v-for="fact in facts" :key="fact" :fact="fact" />
     </div>
+    <FormConflict
+      v-if="form.conflict.value"
+      :saved="form.conflict.value.saved"
+      :mine="values"
+      @take-saved="form.takeSaved"
+      @save-over="form.saveOver"
+    />
     <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>
     <div class="mt-3 flex gap-3">
       <button type="submit" class="button button-main" :disabled="busy">

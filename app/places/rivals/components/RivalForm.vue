@@ -19,10 +19,11 @@ const form = useDraftForm<RivalInput>({
   schema: rivalSchema,
   initial: blankRival(currency),
   ...(editing ? { load: () => request<RivalInput>(`/api/rivals/${editing}`) } : {}),
-  async save(body) {
+  async save(body, was) {
     await request(editing ? `/api/rivals/${editing}` : '/api/rivals', {
       method: editing ? 'PUT' : 'POST',
       body,
+      was,
     })
     emit('saved', body.name)
   },
@@ -115,5 +116,14 @@ async function readPage() {
       @assign="form.assign"
     />
     <TextField name="note" label="note" spoken="note on the rival" class="mt-3" />
+    <template #conflict>
+      <FormConflict
+        v-if="form.conflict.value"
+        :saved="form.conflict.value.saved"
+        :mine="values"
+        @take-saved="form.takeSaved"
+        @save-over="form.saveOver"
+      />
+    </template>
   </FormSheet>
 </template>

@@ -28,7 +28,7 @@ const form = useDraftForm<SourceInput>({
     exchangeFeePercent: 0,
   },
   async save(body) {
-    await request('/api/sources', { method: 'PUT', body: { ...body, id: slug(body.name) } })
+    await request('/api/sources', { method: 'PUT', body: { ...body, id: slug(body.name) }, was: 'new' })
     emit('saved', body.name)
   },
 })

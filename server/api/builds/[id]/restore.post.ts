@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { writeRoute } from '#server/http/jsonRoute'
 import { setBuildDeleted } from '#server/places/builds/builds'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   await setBuildDeleted(await useDatabase(), getRouterParam(event, 'id')!, null)
   return { done: true }
 })

@@ -1,7 +1,7 @@
 import { object, mixed } from 'yup'
 import { currencyCode, text } from '#shared/fields'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { openEdition, readEditionFile } from '#server/places/builds/editions'
 
@@ -11,7 +11,10 @@ const schema = object({
   region: text().max(80).default(''),
 })
 
-export default jsonRoute(async (event) => {
-  const { edition, ...where } = await bodyOf(event, schema)
-  return openEdition(await useDatabase(), readEditionFile(edition), where, today())
-})
+export default writeRoute(
+  async (event) => {
+    const { edition, ...where } = await bodyOf(event, schema)
+    return openEdition(await useDatabase(), readEditionFile(edition), where, today())
+  },
+  16 * 1024 * 1024,
+)

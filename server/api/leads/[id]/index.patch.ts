@@ -1,10 +1,10 @@
 import { leadPatchSchema } from '#shared/leads/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { patchLead } from '#server/places/leads/patchLead'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   await patchLead(
     await useDatabase(),
     getRouterParam(event, 'id')!,

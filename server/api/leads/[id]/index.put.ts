@@ -1,11 +1,15 @@
 import { leadSchema } from '#shared/leads/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { refuseStale } from '#server/http/stale'
 import { today } from '#server/http/today'
-import { updateLead } from '#server/places/leads/leads'
+import { leadInput, updateLead } from '#server/places/leads/leads'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
+  const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
-  await updateLead(await useDatabase(), id, await bodyOf(event, leadSchema), today())
+  const lead = await bodyOf(event, leadSchema)
+  refuseStale(event, 'the lead', await leadInput(db, id))
+  await updateLead(db, id, lead, today())
   return { id }
 })

@@ -1,10 +1,10 @@
 import { rebateStepSchema } from '#shared/ledger/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { stepRebate } from '#server/places/ledger/purchase'
 
-export default jsonRoute(async (event) => ({
+export default writeRoute(async (event) => ({
   buildId: await stepRebate(
     await useDatabase(),
     getRouterParam(event, 'id')!,

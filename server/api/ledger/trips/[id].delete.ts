@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { writeRoute } from '#server/http/jsonRoute'
 import { giveUpTrip } from '#server/places/ledger/trips'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   await giveUpTrip(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())
   return { done: true }
 })

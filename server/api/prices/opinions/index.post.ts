@@ -1,9 +1,9 @@
 import { opinionSchema } from '#shared/prices/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { noteOpinion } from '#server/places/prices/notes'
 
-export default jsonRoute(async (event) => ({
+export default writeRoute(async (event) => ({
   id: await noteOpinion(await useDatabase(), await bodyOf(event, opinionSchema), today()),
 }))

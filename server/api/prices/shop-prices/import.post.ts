@@ -1,14 +1,15 @@
+import { fileBytes } from '#server/http/bodyBytes'
 import { decodeText } from '#core/reading/tables/decodeText'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyBytes, importOptions } from '#server/http/importing'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { fileOf, importOptions } from '#server/http/importing'
+import { writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { importShopPrices } from '#server/places/prices/importShopPrices'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const { defaults } = importOptions(event)
-  return importShopPrices(await useDatabase(), decodeText(await bodyBytes(event)).text, {
+  return importShopPrices(await useDatabase(), decodeText(await fileOf(event)).text, {
     currency: defaults.currency,
     today: today(),
   })
-})
+}, fileBytes)

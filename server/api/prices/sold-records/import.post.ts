@@ -1,7 +1,7 @@
 import { decodeText } from '#core/reading/tables/decodeText'
 import { readSoldRecords } from '#core/files/import/soldRecordsFile'
 import { useOpenDatabase } from '#server/db/useDatabase'
-import { bodyBytes, importOptions, streamProgress } from '#server/http/importing'
+import { fileOf, importOptions, streamProgress } from '#server/http/importing'
 import { jsonRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { importSoldRecords } from '#server/places/prices/importRecords'
@@ -12,7 +12,7 @@ import { importSoldRecords } from '#server/places/prices/importRecords'
  */
 export default jsonRoute(async (event) => {
   const options = importOptions(event)
-  const { text } = decodeText(await bodyBytes(event))
+  const { text } = decodeText(await fileOf(event))
   const defaults = { ...options.defaults, today: today() }
   if (options.preview) return readSoldRecords(text, defaults, options.columns, true)
   const database = await useOpenDatabase()

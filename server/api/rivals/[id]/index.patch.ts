@@ -1,12 +1,12 @@
 import { object } from 'yup'
 import { yesOrNo } from '#shared/fields'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { setRivalDeleted } from '#server/places/rivals/rivals'
 
 const schema = object({ deleted: yesOrNo().required() })
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   await setRivalDeleted(
     await useDatabase(),
     getRouterParam(event, 'id')!,

@@ -1,8 +1,13 @@
 import { rivalSchema } from '#shared/rivals/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
-import { changeRival } from '#server/places/rivals/rivals'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { refuseStale } from '#server/http/stale'
+import { changeRival, rivalOf } from '#server/places/rivals/rivals'
 
-export default jsonRoute(async (event) =>
-  changeRival(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, rivalSchema)),
-)
+export default writeRoute(async (event) => {
+  const db = await useDatabase()
+  const id = getRouterParam(event, 'id')!
+  const rival = await bodyOf(event, rivalSchema)
+  refuseStale(event, 'the rival', await rivalOf(db, id))
+  return changeRival(db, id, rival)
+})

@@ -1,10 +1,10 @@
 import { saleSchema } from '#shared/shelf/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { sellFromShelf } from '#server/places/ledger/leftovers'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   await sellFromShelf(
     await useDatabase(),
     getRouterParam(event, 'id')!,

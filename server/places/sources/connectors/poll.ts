@@ -1,6 +1,5 @@
 import { and, asc, eq, isNull, lte } from 'drizzle-orm'
 import type { OpenDatabase } from '#server/db/client'
-import { whenFree } from '#server/db/whenFree'
 import { connectors, polls, sources } from '../../../db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { guardedOutside, OutsideError, type Outside } from '#server/outside/guardedFetch'
@@ -55,15 +54,13 @@ async function pollOnce(
     .returning({ id: polls.id })
   let outcome: { outcome: 'done' | 'failed'; message: string } & PollReport
   try {
-    const report = await whenFree(() =>
-      connectorKinds[connector.kind]({
-        database,
-        connector,
-        source,
-        outside: outside ?? outsideFor(connector),
-        today,
-      }),
-    )
+    const report = await connectorKinds[connector.kind]({
+      database,
+      connector,
+      source,
+      outside: outside ?? outsideFor(connector),
+      today,
+    })
     outcome = { ...report, outcome: 'done', message: '' }
   } catch (error) {
     if (!(error instanceof OutsideError) && !(error instanceof CoreError)) console.error(error)
@@ -77,22 +74,20 @@ async function pollOnce(
     }
   }
   const failures = outcome.outcome === 'done' ? 0 : connector.failures + 1
-  await whenFree(() =>
-    db.transaction(async (tx) => {
-      await tx
-        .update(polls)
-        .set({
-          ...outcome,
-          problems: [...outcome.problems],
-          finishedAt: new Date(Math.max(Date.now(), now.getTime())).toISOString(),
-        })
-        .where(eq(polls.id, note!.id))
-      await tx
-        .update(connectors)
-        .set({ failures, dueAt: nextDue(now, connector.everyMinutes, failures) })
-        .where(eq(connectors.id, id))
-    }),
-  )
+  await db.transaction(async (tx) => {
+    await tx
+      .update(polls)
+      .set({
+        ...outcome,
+        problems: [...outcome.problems],
+        finishedAt: new Date(Math.max(Date.now(), now.getTime())).toISOString(),
+      })
+      .where(eq(polls.id, note!.id))
+    await tx
+      .update(connectors)
+      .set({ failures, dueAt: nextDue(now, connector.everyMinutes, failures) })
+      .where(eq(connectors.id, id))
+  })
 }
 
 /** Polls all connectors that are due, one after another. */

@@ -1,9 +1,9 @@
 import { runPatchSchema } from '#shared/bench/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { patchRun } from '#server/places/bench/runs'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   await patchRun(
     await useDatabase(),
     getRouterParam(event, 'id')!,

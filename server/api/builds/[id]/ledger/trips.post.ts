@@ -1,8 +1,8 @@
 import { tripSchema } from '#shared/ledger/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { createTrip } from '#server/places/ledger/trips'
 
-export default jsonRoute(async (event) => ({
+export default writeRoute(async (event) => ({
   id: await createTrip(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, tripSchema)),
 }))

@@ -1,7 +1,7 @@
 import { array, object } from 'yup'
 import { text } from '#shared/fields'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { openAsVariant } from '#server/places/scales/match'
 
@@ -14,7 +14,7 @@ const schema = object({
     .max(20),
 })
 
-export default jsonRoute(async (event) => ({
+export default writeRoute(async (event) => ({
   id: await openAsVariant(
     await useDatabase(),
     getRouterParam(event, 'id')!,

@@ -1,10 +1,10 @@
 import { variantSchema } from '#shared/builds/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { createVariant } from '#server/places/builds/variants'
 
-export default jsonRoute(async (event) => ({
+export default writeRoute(async (event) => ({
   id: await createVariant(
     await useDatabase(),
     getRouterParam(event, 'id')!,

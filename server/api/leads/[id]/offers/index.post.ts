@@ -1,10 +1,10 @@
 import { offerSchema } from '#shared/leads/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { noteOffer } from '#server/places/leads/haggle'
 
-export default jsonRoute(async (event) => ({
+export default writeRoute(async (event) => ({
   id: await noteOffer(
     await useDatabase(),
     getRouterParam(event, 'id')!,

@@ -1,11 +1,11 @@
 import { returnSchema } from '#shared/ledger/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 import { stepReturn } from '#server/places/ledger/purchase'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const db = await useDatabase()
   const buildId = await stepReturn(
     db,

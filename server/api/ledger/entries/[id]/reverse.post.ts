@@ -1,10 +1,10 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { reverseEntry } from '#server/places/ledger/ledgerEntries'
 import { ledgerView } from '#server/places/ledger/ledgerView'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const db = await useDatabase()
   return ledgerView(db, await reverseEntry(db, getRouterParam(event, 'id')!, today()), today())
 })

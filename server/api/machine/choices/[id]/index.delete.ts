@@ -1,11 +1,11 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { changeChoice } from '#server/places/machine/choices'
 import { buildView } from '#server/places/builds/buildView'
 import { isInherited, setDropped } from '#server/places/builds/variants'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
   const variant = getQuery(event).in

@@ -1,12 +1,12 @@
 import { choicePatchSchema } from '#shared/machine/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { stepChoice } from '#server/places/ledger/purchase'
 import { buildView } from '#server/places/builds/buildView'
 import { changeInherited, isInherited } from '#server/places/builds/variants'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
   const change = await bodyOf(event, choicePatchSchema)

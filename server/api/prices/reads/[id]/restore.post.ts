@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { writeRoute } from '#server/http/jsonRoute'
 import { setReadDeleted } from '#server/places/prices/notes'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const id = getRouterParam(event, 'id')!
   await setReadDeleted(await useDatabase(), id, null)
   return { id }

@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { writeRoute } from '#server/http/jsonRoute'
 import { setWaitNoteDeleted } from '#server/places/prices/notes'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const id = getRouterParam(event, 'id')!
   await setWaitNoteDeleted(await useDatabase(), id, null)
   return { id }

@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { writeRoute } from '#server/http/jsonRoute'
 import { changeConnector, connectorViews } from '#server/places/sources/connectors/connectors'
 
-export default jsonRoute(async (event) => {
+export default writeRoute(async (event) => {
   const db = await useDatabase()
   await changeConnector(db, getRouterParam(event, 'id')!, { deletedAt: null })
   return connectorViews(db)

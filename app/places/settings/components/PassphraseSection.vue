@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { request } from '~/utils/request'
+
+/** The passphrase that is asked for where this is started for others in the network too. */
+const { run, busy } = useAction()
+const passphrase = ref('')
+const set = () =>
+  run(
+    async () => {
+      await request('/api/settings/passphrase', { method: 'PUT', body: { passphrase: passphrase.value } })
+      passphrase.value = ''
+    },
+    { message: 'The passphrase is set' },
+  )
+</script>
+
+<template>
+  <section aria-label="Passphrase" class="sheet p-3">
+    <h2>Passphrase</h2>
+    <p class="mt-1 max-w-[72ch] text-soft">
+      On this machine alone none is asked. Started for the network (HOST), it asks everybody for this one.
+    </p>
+    <form class="mt-2 flex items-end gap-2" @submit.prevent="set">
+      <FormField label="new passphrase, eight characters at least">
+        <input v-model="passphrase" type="password" class="field w-72" autocomplete="new-password" />
+      </FormField>
+      <button type="submit" class="button" :disabled="busy || passphrase.trim().length < 8">Set</button>
+    </form>
+  </section>
+</template>

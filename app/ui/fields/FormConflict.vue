@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { differences } from '~/utils/differences'
+
+/** Two states of one thing: what is saved now, by another tab, and what stands in this form. The builder says which. */
+const { saved, mine } = defineProps<{ saved: object; mine: object }>()
+const emit = defineEmits<{ takeSaved: []; saveOver: [] }>()
+const rows = computed(() => differences(saved, mine))
+</script>
+
+<template>
+  <div class="mt-3 border-l-4 border-waiting bg-waiting-ground p-3" role="alert" data-test="conflict">
+    <p class="font-semibold">It was changed meanwhile, in another tab. Nothing is overwritten yet.</p>
+    <table class="ledger mt-1">
+      <thead>
+        <tr>
+          <th>field</th>
+          <th>saved now</th>
+          <th>here</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.path">
+          <td>{{ row.path }}</td>
+          <td>{{ row.saved }}</td>
+          <td>{{ row.mine }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="mt-2 flex gap-2">
+      <button type="button" class="button" @click="emit('takeSaved')">Keep what is saved</button
+      ><button type="button" class="button" @click="emit('saveOver')">Save this over it</button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,11 @@
+/** Whatever no route answers: JSON, never the page of the application. */
+export default defineEventHandler((event) => {
+  setResponseStatus(event, 404)
+  return {
+    error: {
+      code: 'no-such-route',
+      message: `there is no ${event.method} ${event.path.split('?')[0]}`,
+      path: '',
+    },
+  }
+})

@@ -1,0 +1,23 @@
+import { marketChanged } from '#server/context/market'
+import { readBackup, restoreInto } from '#server/db/backup'
+import { refuseUnknownMigration } from '#server/db/guard'
+import { committedMigrations, useOpenDatabase } from '#server/db/useDatabase'
+import { fileBytes } from '#server/http/bodyBytes'
+import { fileOf } from '#server/http/importing'
+import { writeRoute } from '#server/http/jsonRoute'
+import { doorChanged } from '#server/http/signIn'
+
+/** Puts a backup in the place of what is there; that is kept beside it. Nobody writes meanwhile. */
+export default writeRoute(async (event) => {
+  const database = await useOpenDatabase()
+  const { preview, database: backup } = await readBackup(await fileOf(event))
+  const migrations = await committedMigrations()
+  refuseUnknownMigration(
+    preview.migration,
+    migrations.map(({ name }) => name),
+  )
+  await restoreInto(database, backup, migrations)
+  marketChanged(database.db)
+  doorChanged()
+  return preview
+}, fileBytes)

@@ -1,0 +1,216 @@
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
+import { tmpdir } from 'node:os'
+import { basename, join } from 'node:path'
+import { randomUUID } from 'node:crypto'
+import { createClient, type Client } from '@libsql/client'
+import { unzip, zip, type AsyncZippable, type Unzipped } from 'fflate'
+import { object } from 'yup'
+import { CoreError } from '#core/errors/coreError'
+import { calendarDate, oneOf, text } from '#shared/fields'
+import type { BackupNote, BackupPreview } from '#shared/settings/views'
+import { openDatabase, type OpenDatabase } from './client'
+import { migrate, type Migration } from './migrate'
+
+// A backup is one zip with everything: the database, in which photos and settings stand too, and a note of what it is.
+const noteName = 'backup.json'
+const databaseName = 'tarvin.db'
+const countedTables = [
+  'sold_records',
+  'parts',
+  'leads',
+  'sources',
+  'ledger_entries',
+  'runs',
+  'rivals',
+  'photos',
+]
+
+const noteSchema = object({
+  format: oneOf(['tarvin-backup']).required(),
+  version: oneOf(['1']).required(),
+  madeOn: calendarDate().required(),
+  migration: text().required(),
+})
+
+/** Everything of an open database as a zip. The database goes on working meanwhile: the copy is of one moment. */
+export async function makeBackup(client: Client, today: string): Promise<Uint8Array> {
+  return inTemporaryFile(async (file) => {
+    await client.execute({ sql: 'VACUUM INTO ?', args: [file] })
+    const note: BackupNote = {
+      format: 'tarvin-backup',
+      version: '1',
+      madeOn: today,
+      migration: await lastMigration(client),
+    }
+    return zipped({
+      [noteName]: new TextEncoder().encode(JSON.stringify(note)),
+      [databaseName]: [readFileSync(file), { level: 3 }],
+    })
+  })
+}
+
+/** What a zip holds. Throws `no-backup` where it is none of ours. */
+export async function readBackup(
+  bytes: Uint8Array,
+): Promise<{ preview: BackupPreview; database: Uint8Array }> {
+  const files = await unzipped(bytes)
+  const note = files[noteName]
+  const database = files[databaseName]
+  if (!note || !database)
+    throw new CoreError('no-backup', 'this zip is no backup: it holds no database of ours')
+  const told = noteSchema.validateSync(JSON.parse(new TextDecoder().decode(note)), { stripUnknown: true })
+  return inTemporaryFile(async (file) => {
+    writeFileSync(file, database)
+    const client = createClient({ url: `file:${file}` })
+    try {
+      const checked = await client.execute('PRAGMA quick_check(1)')
+      if (Object.values(checked.rows[0] ?? {})[0] !== 'ok')
+        throw new CoreError('damaged-backup', 'the database in this backup is damaged')
+      const counts: Record<string, number> = {}
+      for (const table of countedTables) counts[table] = await countOf(client, table)
+      const { rows } = await client.execute('SELECT name FROM builds WHERE deleted_at IS NULL ORDER BY name')
+      return {
+        preview: { ...(told as BackupNote), counts, builds: rows.map((row) => String(row.name)) },
+        database,
+      }
+    } finally {
+      client.close()
+    }
+  })
+}
+
+/**
+ * Puts what a backup holds in the place of what an open database holds, in one transaction: whoever reads sees the one
+ * or the other. What was there is first kept beside the file, as `….before-restore`. A backup of an earlier version
+ * gets the migrations that came since, on its way in.
+ */
+export async function restoreInto(
+  { client, file, alone }: OpenDatabase,
+  backup: Uint8Array,
+  migrations: readonly Migration[],
+): Promise<void> {
+  await inTemporaryFile(async (temporary) => {
+    writeFileSync(temporary, backup)
+    const coming = await openDatabase(`file:${temporary}`)
+    await migrate(coming, migrations, { keepCopy: false })
+    await coming.client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+    coming.client.close()
+    await alone(async () => {
+      if (file) {
+        rmSync(`${file}.before-restore`, { force: true })
+        await client.execute({ sql: 'VACUUM INTO ?', args: [`${file}.before-restore`] })
+      }
+      await client.execute({ sql: 'ATTACH ? AS coming', args: [temporary] })
+      try {
+        await replaceRows(client)
+      } finally {
+        await client.execute('DETACH coming')
+      }
+    })
+  })
+}
+
+async function replaceRows(client: Client): Promise<void> {
+  const tx = await client.transaction('write')
+  try {
+    await tx.execute('PRAGMA defer_foreign_keys = ON')
+    const { rows } = await tx.execute(
+      "SELECT name FROM coming.sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'libsql_%'",
+    )
+    for (const { name } of rows) {
+      const columns = await tx.execute(`SELECT name FROM pragma_table_info('${String(name)}') ORDER BY cid`)
+      const list = columns.rows.map((column) => `"${String(column.name)}"`).join(', ')
+      await tx.execute(`DELETE FROM main."${String(name)}"`)
+      await tx.execute(
+        `INSERT INTO main."${String(name)}" (${list}) SELECT ${list} FROM coming."${String(name)}"`,
+      )
+    }
+    await tx.commit()
+  } finally {
+    tx.close()
+  }
+}
+
+const copiesKept = 7
+
+/** Folder of the automatic copies of a database file. */
+export function copiesFolder(file: string): string {
+  return `${file}.copies`
+}
+
+/**
+ * The copy of the day: made once, when something has changed since the newest one; the newest seven are kept.
+ *
+ * @returns name of the copy; null where none was due
+ */
+export async function copyOfTheDay(client: Client, file: string, today: string): Promise<string | null> {
+  const folder = copiesFolder(file)
+  mkdirSync(folder, { recursive: true })
+  const copies = readdirSync(folder)
+    .filter((name) => /^\d{4}-\d{2}-\d{2}\.db$/.test(name))
+    .sort()
+  const newest = copies.at(-1)
+  if (newest === `${today}.db`) return null
+  if (newest && changedAt(file) <= statSync(join(folder, newest)).mtimeMs) return null
+  const made = join(folder, `${today}.db`)
+  await inTemporaryFile(async (temporary) => {
+    await client.execute({ sql: 'VACUUM INTO ?', args: [temporary] })
+    copyFileSync(temporary, `${made}.coming`)
+    renameSync(`${made}.coming`, made)
+  })
+  for (const old of copies.slice(0, Math.max(0, copies.length + 1 - copiesKept))) rmSync(join(folder, old))
+  return basename(made)
+}
+
+function changedAt(file: string): number {
+  return Math.max(...[file, `${file}-wal`].map((each) => (existsSync(each) ? statSync(each).mtimeMs : 0)))
+}
+
+async function lastMigration(client: Client): Promise<string> {
+  const { rows } = await client.execute('SELECT max(name) AS name FROM migrations')
+  return String(rows[0]?.name ?? '')
+}
+
+async function countOf(client: Client, table: string): Promise<number> {
+  const found = await client.execute({ sql: 'SELECT 1 FROM sqlite_master WHERE name = ?', args: [table] })
+  if (found.rows.length === 0) return 0
+  const { rows } = await client.execute(`SELECT count(*) AS n FROM ${table}`)
+  return Number(rows[0]!.n)
+}
+
+async function inTemporaryFile<T>(work: (file: string) => Promise<T>): Promise<T> {
+  const file = join(tmpdir(), `tarvin-${randomUUID()}.db`)
+  try {
+    return await work(file)
+  } finally {
+    for (const ending of ['', '-wal', '-shm', '-journal']) rmSync(`${file}${ending}`, { force: true })
+  }
+}
+
+async function zipped(files: AsyncZippable): Promise<Uint8Array> {
+  return new Promise((resolve, reject) =>
+    zip(files, (error, data) => (error ? reject(error) : resolve(data))),
+  )
+}
+
+async function unzipped(bytes: Uint8Array): Promise<Unzipped> {
+  try {
+    return await new Promise((resolve, reject) =>
+      unzip(bytes, { filter: ({ name }) => name === noteName || name === databaseName }, (error, data) =>
+        error ? reject(error) : resolve(data),
+      ),
+    )
+  } catch (cause) {
+    throw new CoreError('no-backup', 'this file is no zip, or it is cut off', '', { cause })
+  }
+}

@@ -1,0 +1,133 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
+import type { Client, InStatement, Transaction } from '@libsql/client'
+import { Mutex } from 'async-mutex'
+
+/** Waits in ms between attempts while another program holds the file. */
+const waits = [10, 20, 50, 100, 200, 400, 800, 1600, 3200]
+
+/** Another program holds the database and did not let go in time; nothing was written. */
+export class DatabaseHeldError extends Error {
+  constructor(cause: unknown) {
+    super('another program holds the database; nothing was changed, try again', { cause })
+  }
+}
+
+/**
+ * A client of one writer: reads go to the pool of `reader`, writes and transactions one after the other through the
+ * single connection of `writer`. SQLite lets one writer in at a time and refuses a second at once, and a connection
+ * whose BEGIN was refused is no longer to be trusted (its later COMMITs fail, its reads are old): it is thrown away and
+ * the BEGIN tried anew, so that what follows it is never repeated.
+ */
+export class OneWriter {
+  private readonly turn = new Mutex()
+  private readonly holding = new AsyncLocalStorage<true>()
+
+  constructor(
+    private readonly reader: Client,
+    private readonly writer: Client,
+    private readonly afterOpening: (writer: Client) => Promise<unknown> = async () => undefined,
+  ) {}
+
+  /** Does a piece of work as the only writer: what it checks still holds when it writes. Work within work takes no second turn. */
+  async alone<T>(work: () => Promise<T>): Promise<T> {
+    if (this.holding.getStore()) return work()
+    return this.turn.runExclusive(() => this.holding.run(true, work))
+  }
+
+  /** The two as one client, for the ORM. */
+  client(): Client {
+    const { reader, writer } = this
+    return {
+      execute: (statement: InStatement, args?: never) =>
+        onlyReads(statement)
+          ? reader.execute(statement as never, args)
+          : this.alone(() => this.whenFree(() => writer.execute(statement as never, args))),
+      batch: (statements: never, mode?: never) =>
+        this.alone(() => this.whenFree(() => writer.batch(statements, mode ?? 'write'))),
+      migrate: (statements: never) => this.alone(() => this.whenFree(() => writer.migrate(statements))),
+      executeMultiple: (sql: string) => this.alone(() => this.whenFree(() => writer.executeMultiple(sql))),
+      transaction: (mode?: never) => this.transaction(mode),
+      sync: () => writer.sync(),
+      reconnect: async () => {
+        await reader.reconnect()
+        await writer.reconnect()
+      },
+      close: () => {
+        reader.close()
+        writer.close()
+      },
+      get closed() {
+        return writer.closed
+      },
+      protocol: writer.protocol,
+    } as Client
+  }
+
+  /** A transaction holds the turn until it is settled. */
+  private async transaction(mode: 'write' | 'read' | 'deferred' = 'write'): Promise<Transaction> {
+    if (mode === 'read') return this.reader.transaction('read')
+    const release = this.holding.getStore() ? () => undefined : await this.turn.acquire()
+    try {
+      return released(await this.whenFree(() => this.writer.transaction(mode)), release)
+    } catch (error) {
+      release()
+      throw error
+    }
+  }
+
+  private async whenFree<T>(begin: () => Promise<T>): Promise<T> {
+    for (const wait of [...waits, null]) {
+      try {
+        return await begin()
+      } catch (error) {
+        if (!isHeld(error)) throw error
+        await this.writer.reconnect()
+        await this.afterOpening(this.writer)
+        if (wait === null) throw new DatabaseHeldError(error)
+        await new Promise((resolve) => setTimeout(resolve, wait))
+      }
+    }
+    throw new Error('unreachable')
+  }
+}
+
+/** The transaction, giving the turn on when it is over, however it ends. */
+function released(transaction: Transaction, release: () => void): Transaction {
+  let isOver = false
+  const over = () => {
+    if (isOver) return
+    isOver = true
+    release()
+  }
+  return new Proxy(transaction, {
+    get(target, name) {
+      const value: unknown = Reflect.get(target, name, target)
+      if (typeof value !== 'function') return value
+      const bound = value.bind(target) as (...args: unknown[]) => unknown
+      if (name === 'close') return () => (target.close(), over())
+      if (name !== 'commit' && name !== 'rollback') return bound
+      return async () => {
+        try {
+          return await bound()
+        } finally {
+          over()
+        }
+      }
+    },
+  })
+}
+
+/** Whether a statement only reads; anything not known to is taken for a write. */
+export function onlyReads(statement: InStatement): boolean {
+  const sql =
+    typeof statement === 'string' ? statement : Array.isArray(statement) ? statement[0] : statement.sql
+  if (/^\s*(select|explain|values)\b/i.test(sql)) return true
+  return /^\s*with\b/i.test(sql) && !/\b(insert|update|delete|replace)\b/i.test(sql)
+}
+
+/** Whether an error says that another connection holds the file. */
+export function isHeld(error: unknown): boolean {
+  for (let each = error; each instanceof Error; each = each.cause)
+    if ('code' in each && /^SQLITE_(BUSY|LOCKED)/.test(String(each.code))) return true
+  return false
+}

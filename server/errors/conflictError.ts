@@ -1,0 +1,9 @@
+/** Something was changed by another tab or another caller since it was read. `saved` is what stands there now. */
+export class ConflictError extends Error {
+  constructor(
+    what: string,
+    readonly saved: unknown,
+  ) {
+    super(`${what} was changed meanwhile; nothing was overwritten`)
+  }
+}

@@ -1,0 +1,24 @@
+import type { H3Event } from 'h3'
+import { stateTag } from '#shared/text/stateTag'
+import { ConflictError } from '../errors/conflictError'
+
+/**
+ * Refuses a change that was begun on another state than the one that is saved now: `If-Match` carries the tag of what
+ * the form was opened on. Asked in the writer's turn, so that it still holds when it is written. A caller that does
+ * not send it overwrites on purpose.
+ */
+export function refuseStale(event: H3Event, what: string, saved: unknown): void {
+  const was = getRequestHeader(event, 'if-match')
+  if (was !== undefined && was !== `"${stateTag(saved)}"`) throw new ConflictError(what, saved)
+}
+
+/** Refuses to put a new thing in the place of one that is there: `If-None-Match: *`. */
+export function refuseTaken(event: H3Event, what: string, saved: unknown): void {
+  if (getRequestHeader(event, 'if-none-match') === '*' && saved !== null && saved !== undefined)
+    throw new ConflictError(what, saved)
+}
+
+/** Tells the tag of what is saved now, for the next change from the same form. */
+export function tellTag(event: H3Event, saved: unknown): void {
+  setHeader(event, 'etag', `"${stateTag(saved)}"`)
+}

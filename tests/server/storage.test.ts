@@ -1,0 +1,224 @@
+import { existsSync, mkdirSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { createClient } from '@libsql/client'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { eq, sql } from 'drizzle-orm'
+import { zipSync } from 'fflate'
+import { openDatabase, type OpenDatabase } from '#server/db/client'
+import { copiesFolder, copyOfTheDay, makeBackup, readBackup, restoreInto } from '#server/db/backup'
+import {
+  claimFile,
+  refuseDamaged,
+  refuseNewer,
+  refuseUnknownMigration,
+  startSentence,
+} from '#server/db/guard'
+import { DatabaseHeldError, isHeld, onlyReads } from '#server/db/oneWriter'
+import { settings } from '#server/db/schema/settings'
+import { buildView } from '#server/places/builds/buildView'
+import { priceBriefs } from '#server/places/prices/readPrices'
+import { marketWithBuild } from './marketWithBuild'
+import { migrations, openTestDatabase, temporaryFolder } from './testDatabase'
+
+let folder: string
+let database: OpenDatabase
+beforeEach(async () => {
+  folder = temporaryFolder()
+  database = await openTestDatabase(join(folder, 'store.db'))
+})
+afterEach(() => {
+  database.client.close()
+  rmSync(folder, { recursive: true, force: true })
+})
+const count = async () => {
+  const [row] = await database.db.select({ n: sql<number>`count(*)` }).from(settings)
+  return row!.n
+}
+const put = (key: string) => database.db.insert(settings).values({ key, value: 1 as never })
+
+describe('one writer', () => {
+  test('what is refused elsewhere is waited for, and the refused connection is not used again', async () => {
+    // the plain client: after a refused BEGIN its connection’s later COMMITs fail; here the lock is held on purpose
+    const other = createClient({ url: `file:${join(folder, 'store.db')}`, concurrency: 1 })
+    const held = await other.transaction('write')
+    await held.execute("INSERT INTO settings (key, value) VALUES ('theirs', '1')")
+    const mine = database.db.transaction(async (tx) => {
+      await tx.insert(settings).values({ key: 'mine', value: 1 as never })
+    })
+    await new Promise((resolve) => setTimeout(resolve, 60))
+    await held.commit()
+    await mine
+    expect(await count()).toBe(2)
+    for (let i = 0; i < 20; i += 1) await put(`after ${i}`)
+    expect(await count()).toBe(22)
+    other.close()
+  })
+  test('a hundred writes at once, mixed, all come through in some order', async () => {
+    await Promise.all(
+      Array.from({ length: 100 }, (_, i) =>
+        i % 2 === 0
+          ? put(`single ${i}`)
+          : database.db.transaction(async (tx) => {
+              await tx.insert(settings).values({ key: `tx ${i}`, value: 1 as never })
+            }),
+      ),
+    )
+    expect(await count()).toBe(100)
+  })
+  test('alone: what is checked still holds when it is written, by twenty at once', async () => {
+    const once = () =>
+      database.alone(async () => {
+        const [found] = await database.db.select().from(settings).where(eq(settings.key, 'paid'))
+        if (found) return false
+        await new Promise((resolve) => setTimeout(resolve, 2))
+        await put('paid')
+        return true
+      })
+    const done = await Promise.all(Array.from({ length: 20 }, once))
+    expect(done.filter(Boolean)).toHaveLength(1)
+  })
+  test('alone within alone takes no second turn; a failure gives the turn on and leaves nothing', async () => {
+    await database.alone(() => database.alone(() => put('inner')))
+    await expect(
+      database.db.transaction(async (tx) => {
+        await tx.insert(settings).values({ key: 'half', value: 1 as never })
+        throw new Error('stop')
+      }),
+    ).rejects.toThrow('stop')
+    await put('later')
+    expect(await count()).toBe(2)
+  })
+  test('reads do not wait for a writer', async () => {
+    await put('before')
+    await database.db.transaction(async (tx) => {
+      await tx.insert(settings).values({ key: 'inside', value: 1 as never })
+      expect(await count()).toBe(1)
+    })
+    expect(await count()).toBe(2)
+  })
+  test.each([
+    ['select * from x', true],
+    ['  WITH a AS (SELECT 1) SELECT * FROM a', true],
+    ['with a as (select 1) insert into b select * from a', false],
+    ['insert into x values (1)', false],
+    ['PRAGMA wal_checkpoint', false],
+    ['vacuum into "x"', false],
+  ])('%s only reads: %s', (statement, reads) => expect(onlyReads(statement)).toBe(reads))
+  test('an error of the lock is known through its causes', () => {
+    const busy = Object.assign(new Error('locked'), { code: 'SQLITE_BUSY' })
+    expect(isHeld(new Error('failed query', { cause: busy }))).toBe(true)
+    expect(isHeld(new Error('other'))).toBe(false)
+    expect(new DatabaseHeldError(busy).message).toMatch(/nothing was changed/)
+  })
+  test('foreign keys hold on every way to write', async () => {
+    const bad = "INSERT INTO lead_things VALUES ('x', 0, 'y', 1, 'keep')"
+    await expect(database.client.execute(bad)).rejects.toThrow(/FOREIGN KEY/)
+    await expect(database.client.batch([bad])).rejects.toThrow(/FOREIGN KEY/)
+  })
+})
+
+describe('a start that is refused, in one sentence', () => {
+  test('two on one file: the second; the first gone, it may', async () => {
+    const file = join(folder, 'claimed.db')
+    const letGo = await claimFile(file)
+    await expect(claimFile(file)).rejects.toThrow(`Another Tarvin is running on ${file}`)
+    letGo()
+    const again = await claimFile(file)
+    again()
+  })
+  test('a database of a newer version is left alone', async () => {
+    const names = migrations.map(({ name }) => name)
+    await refuseNewer(database, names)
+    await database.client.execute("INSERT INTO migrations (name) VALUES ('9999_future')")
+    await expect(refuseNewer(database, names)).rejects.toThrow(
+      'written by a newer Tarvin (it knows 9999_future)',
+    )
+  })
+  test('a damaged file is named as such, a file that is none too', async () => {
+    await refuseDamaged(database)
+    const text = join(folder, 'text.db')
+    writeFileSync(text, 'these are notes, and no database at all, long enough to be looked at'.repeat(20))
+    const sentence = await openDatabase(`file:${text}`).then(
+      () => 'opened',
+      (error: unknown) => startSentence(error),
+    )
+    expect(sentence).toBe('The file named in TARVIN_DATABASE_URL is no database; nothing was changed in it.')
+  })
+  test('a folder in the place of the file', async () => {
+    mkdirSync(join(folder, 'folder.db'))
+    const sentence = await openDatabase(`file:${join(folder, 'folder.db')}`).then(
+      () => 'opened',
+      (error: unknown) => startSentence(error),
+    )
+    expect(sentence).toMatch(/cannot be opened/)
+  })
+  test.each([
+    ['SQLITE_READONLY', 'attempt to write a readonly database', /read-only/],
+    ['SQLITE_CORRUPT', 'database disk image is malformed', /damaged and was left as it is/],
+    ['SQLITE_FULL', 'database or disk is full', /disk is full/],
+    ['SOMETHING', 'unheard of', /could not be opened \(SOMETHING unheard of\)/],
+  ])('%s', (code, message, sentence) =>
+    expect(startSentence(Object.assign(new Error(message), { code }))).toMatch(sentence),
+  )
+})
+
+describe('backups', () => {
+  const place = () => marketWithBuild()
+  test('one zip holds everything, and restored elsewhere it gives the same figures', async () => {
+    const market = await place()
+    try {
+      const before = await buildView(market.db, market.build, '2026-10-31')
+      const prices = await priceBriefs(market.db, market.build, '2026-10-31')
+      const zip = await makeBackup(market.client, '2026-10-31')
+      const { preview, database: bytes } = await readBackup(zip)
+      expect(preview).toMatchObject({ madeOn: '2026-10-31', builds: ['Couch'] })
+      expect(preview.counts).toMatchObject({ sold_records: 24, parts: 3, sources: 2, photos: 0 })
+      const restored = await openTestDatabase(join(folder, 'elsewhere', 'tarvin.db'))
+      await restoreInto(restored, bytes, migrations)
+      expect(await buildView(restored.db, market.build, '2026-10-31')).toEqual(before)
+      expect(await priceBriefs(restored.db, market.build, '2026-10-31')).toEqual(prices)
+      restored.client.close()
+    } finally {
+      await market.close()
+    }
+  })
+  test('put in the place of another database, that one is kept beside it', async () => {
+    await put('of the old one')
+    const zip = await makeBackup(database.client, '2026-10-31')
+    await put('after the backup')
+    await restoreInto(database, (await readBackup(zip)).database, migrations)
+    expect(await count()).toBe(1)
+    await put('goes on')
+    const old = await openTestDatabase(`${database.file!}.before-restore`)
+    expect((await old.db.select().from(settings)).length).toBe(2)
+    old.client.close()
+  })
+  test.each([
+    ['no zip at all', async () => new TextEncoder().encode('notes'), 'no-backup'],
+    ['a zip of something else', async () => zipSync({ 'a.txt': new Uint8Array(3) }), 'no-backup'],
+    ['one cut off', async () => (await makeBackup(database.client, '2026-10-31')).slice(0, 900), 'no-backup'],
+  ])('%s is refused', async (_, bytes, code) => {
+    await expect(readBackup(await bytes())).rejects.toMatchObject({ code })
+  })
+  test('a backup of a newer version is refused before anything moves', () => {
+    expect(() => refuseUnknownMigration('9999_future', ['0000_a'])).toThrow('written by a newer Tarvin')
+    expect(() => refuseUnknownMigration('0000_a', ['0000_a'])).not.toThrow()
+  })
+  test('a copy a day when something changed; the newest seven stay', async () => {
+    const file = database.file!
+    const made: (string | null)[] = []
+    for (let day = 10; day < 20; day += 1) {
+      // a later change than the copy of the day before, by the clock of the files
+      utimesSync(file, new Date(Date.now() + day * 1000), new Date(Date.now() + day * 1000))
+      made.push(await copyOfTheDay(database.client, file, `2026-10-${day}`))
+      made.push(await copyOfTheDay(database.client, file, `2026-10-${day}`))
+    }
+    expect(made.filter((name) => name !== null)).toHaveLength(10)
+    expect(readdirSync(copiesFolder(file)).sort()).toEqual(
+      [13, 14, 15, 16, 17, 18, 19].map((day) => `2026-10-${day}.db`),
+    )
+    utimesSync(file, new Date(2000, 1), new Date(2000, 1))
+    if (existsSync(`${file}-wal`)) utimesSync(`${file}-wal`, new Date(2000, 1), new Date(2000, 1))
+    expect(await copyOfTheDay(database.client, file, '2026-10-21')).toBeNull()
+  })
+})
