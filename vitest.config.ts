@@ -24,5 +24,9 @@ export default defineConfig({
       '~': folder('./app'),
     },
   },
-  test: { include: ['tests/**/*.test.ts'], exclude: ['tests/browser/**'], testTimeout: 30_000 },
+  test: {
+    include: ['tests/**/*.test.ts'],
+    exclude: ['tests/browser/**', 'tests/attack/**'],
+    testTimeout: 30_000,
+  },
 })

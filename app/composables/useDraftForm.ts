@@ -16,7 +16,7 @@ interface DraftFormOptions<T extends GenericObject> {
   /** whether `initial` is what is saved, to be changed, rather than something new */
   isSaved?: boolean
   /** sends what was checked, with the tag of the state it changes; gives the tag of what is saved then, where the form stays open. A refusal stands in `failure` in the server's own words */
-  save(checked: T, was: string | undefined): Promise<string | void>
+  save(checked: T, was: string | undefined): Promise<unknown>
 }
 
 /**
@@ -80,7 +80,8 @@ export function useDraftForm<T extends GenericObject>({
     const send = form.handleSubmit(async (checked) => {
       busy.value = true
       try {
-        was = (await save(checked as unknown as T, was)) ?? was
+        const tag = await save(checked as unknown as T, was)
+        if (typeof tag === 'string') was = tag
         conflict.value = null
         forget()
         isIn = true

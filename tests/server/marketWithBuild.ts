@@ -19,7 +19,8 @@ export interface MarketWithBuild {
   close(): Promise<void>
 }
 
-const library = librarySchema.validateSync({
+/** A small market as a library file. */
+export const smallLibrary = librarySchema.validateSync({
   format: 'tarvin-library',
   version: '1',
   sources: [
@@ -61,7 +62,8 @@ const sales = (title: string, from: number) =>
     { length: 12 },
     (_, i) => `${title}${i},Gavelry,${title} number ${i},${from + i}.00,2026-10-${10 + i}`,
   )
-const records = [
+/** Sold records of its card and board, as a CSV. */
+export const smallRecords = [
   'id,source,title,price,date',
   ...sales('Murrowdun Tarn 640 8GB', 125),
   ...sales('Northpine Fell B2', 60),
@@ -77,8 +79,8 @@ export async function marketWithBuild({ empty = false } = {}): Promise<MarketWit
     rmSync(folder, { recursive: true, force: true })
   }
   if (empty) return { db: database.db, client: database.client, build: '', close }
-  await importLibrary(database.db, library)
-  await importRecordsText(database, records)
+  await importLibrary(database.db, smallLibrary)
+  await importRecordsText(database, smallRecords)
   const build = await createBuild(
     database.db,
     briefSchema.validateSync({ name: 'Couch', currency: 'CAD', budget: '400.00', stretch: '450.00' }),

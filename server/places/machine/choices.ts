@@ -29,6 +29,7 @@ export async function addChoice(
 export async function insertChoice(tx: Queryable, buildId: string, input: ChoiceInput): Promise<string> {
   const build = await findBuild(tx, buildId)
   await assertTargetOfChoice(tx, input)
+  await refuseTwice(tx, buildId, input)
   const [last] = await tx
     .select({ position: max(choices.position) })
     .from(choices)
@@ -79,6 +80,31 @@ async function assertTargetOfChoice(
     if (kept.length === 0)
       throw new CoreError('nothing-kept', 'nothing of this lead is kept, so it fills no role', 'leadId')
   }
+}
+
+/** A lead or an owned thing is one thing: it is in a build once. Hunts may be as many as are wanted. */
+async function refuseTwice(
+  tx: Queryable,
+  buildId: string,
+  { kind, leadId, shelfId }: ChoiceInput,
+): Promise<void> {
+  if (kind === 'hunt') return
+  const [twin] = await tx
+    .select({ id: choices.id })
+    .from(choices)
+    .where(
+      and(
+        eq(choices.buildId, buildId),
+        isNull(choices.deletedAt),
+        kind === 'lead' ? eq(choices.leadId, leadId!) : eq(choices.shelfId, shelfId!),
+      ),
+    )
+  if (twin)
+    throw new CoreError(
+      'already-chosen',
+      'that is in the build already',
+      kind === 'lead' ? 'leadId' : 'shelfId',
+    )
 }
 
 /** Changes a choice; returns the build it belongs to. */

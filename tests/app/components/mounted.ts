@@ -29,7 +29,7 @@ export function mountForm<T extends AnyObject>(
     initial: T
     load?: () => Promise<T>
     isSaved?: boolean
-    save?: (body: T, was: string | undefined) => Promise<string | void>
+    save?: (body: T, was: string | undefined) => Promise<unknown>
   },
   fields: () => ReturnType<typeof h>[],
 ) {

@@ -16,7 +16,7 @@ const {
   storageKey: string
   initial: BriefInput
   workloads: readonly Workload[]
-  save: (brief: BriefInput, was: string | undefined) => Promise<string | void>
+  save: (brief: BriefInput, was: string | undefined) => Promise<unknown>
   autosave?: boolean
 }>()
 defineSlots<{ actions(): unknown }>()

@@ -1,0 +1,224 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join, sep } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { createClient, type Client } from '@libsql/client'
+import { xoroshiro128plus, type RandomGenerator } from 'pure-rand/generator/xoroshiro128plus'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import type { Schema, SchemaDescription, SchemaFieldDescription } from 'yup'
+import { loadSmallMarket, smallLead, startServer, type StartedServer } from './startedServer'
+
+/**
+ * Every route of the application is asked with bodies made from its own schema, sound and unsound by turns, under ids
+ * that are there and that are not. Nobody gets a 500, and whoever is refused has written nothing: the database says
+ * itself whether another connection has changed it. `TARVIN_FUZZ` says how many requests.
+ */
+const requests = Number(process.env.TARVIN_FUZZ ?? 2000)
+const seed = Number(process.env.TARVIN_FUZZ_SEED ?? 20_261_031)
+
+interface Route {
+  readonly method: string
+  readonly parts: readonly string[]
+  readonly schema: Schema | null
+  readonly keys: readonly string[]
+}
+
+let server: StartedServer
+let watcher: Client
+let routes: Route[]
+const ids: string[] = []
+
+beforeAll(async () => {
+  server = await startServer()
+  const build = await loadSmallMarket(server)
+  watcher = createClient({ url: `file:${server.file}`, concurrency: 1 })
+  routes = await routesOf('server/api')
+  const { id: lead } = (await server.ask('POST', '/api/leads', smallLead('Card'))).json<{ id: string }>()
+  const { choices } = (
+    await server.ask('POST', `/api/builds/${build}/machine/choices`, { kind: 'lead', leadId: lead })
+  ).json<{ choices: { id: string }[] }>()
+  const { id: free } = (
+    await server.ask('POST', '/api/leads', smallLead('Board', { things: [{ partId: 'board' }] }))
+  ).json<{ id: string }>()
+  ids.push(build, lead, free, choices[0]!.id, 'card', 'board', 'better', 'yard', 'shop', 'graphics', 'cpu')
+})
+afterAll(async () => {
+  watcher?.close()
+  await server?.close()
+})
+
+/** The routes by their files, each with the schema its file names, where that can be taken from a module. */
+async function routesOf(folder: string): Promise<Route[]> {
+  const files = readdirSync(folder, { recursive: true }).map(String)
+  const found = files.filter((name) => /\.(get|post|put|patch|delete)\.ts$/.test(name))
+  return Promise.all(
+    found.map(async (name) => {
+      const text = readFileSync(join(folder, name), 'utf8')
+      const [, path, method] = /^(.*)\.(get|post|put|patch|delete)\.ts$/.exec(name)!
+      const parts = path!.split(sep).filter((part) => part !== 'index')
+      const schemaName = /bodyOf\(\s*event,\s*(\w+)/.exec(text)?.[1]
+      const from = new RegExp(`import \\{[^}]*\\b${schemaName}\\b[^}]*\\} from '#shared/([^']+)'`).exec(
+        text,
+      )?.[1]
+      const module = from
+        ? ((await import(pathToFileURL(`shared/${from}.ts`).href)) as Record<string, Schema>)
+        : {}
+      const own = /const schema = object\(\{([^]*?)\n\}\)/.exec(text)?.[1] ?? ''
+      return {
+        method: method!.toUpperCase(),
+        parts,
+        schema: (schemaName && module[schemaName]) || null,
+        keys: [...own.matchAll(/^\s{2}(\w+):/gm)].map(([, key]) => key!),
+      }
+    }),
+  )
+}
+
+let random: RandomGenerator = xoroshiro128plus(seed)
+const below = (n: number) => (random.unsafeNext() >>> 0) % n
+const one = <T>(list: readonly T[]): T => list[below(list.length)]!
+const often = (percent: number) => below(100) < percent
+
+const hostile: readonly (() => unknown)[] = [
+  () => null,
+  () => '',
+  () => ' ',
+  () => -1,
+  () => 0,
+  () => 1e308,
+  () => 9_007_199_254_740_993,
+  () => 0.1,
+  () => 'NaN',
+  () => '1e9',
+  () => '-5.00',
+  () => '12.345678901',
+  () => '99999999999999999999.00',
+  () => true,
+  () => [],
+  () => {},
+  () => [[[[]]]],
+  () => 'x'.repeat(30_000),
+  () => '\u0000\u202e\ud800',
+  () => "'; DROP TABLE leads; --",
+  () => '<img src=x onerror=alert(1)>',
+  () => '2026-02-30',
+  () => '0000-00-00',
+  () => '9999-12-31',
+  () => '../../etc',
+  () => 'JPY',
+  () => 'KWD',
+  () => 'XAU',
+  () => ({ toString: 1, valueOf: 2 }),
+  () => Array.from({ length: 600 }, () => 'a'),
+]
+const plainTexts = [
+  'Tarn 640',
+  'a',
+  'used',
+  'note',
+  '2026-10-31',
+  '2026-10-01',
+  '12.50',
+  '100.00',
+  'CAD',
+  '1920x1080',
+]
+
+function valueFor(field: SchemaFieldDescription, depth = 0): unknown {
+  if (often(12)) return one(hostile)()
+  const { oneOf = [], type, nullable } = field as SchemaDescription
+  if (nullable && often(25)) return null
+  if (oneOf.length > 0) return one(oneOf)
+  if (type === 'object') return objectFor(field as SchemaDescription, depth + 1)
+  if (type === 'array') {
+    const { innerType } = field as SchemaDescription & { innerType?: SchemaFieldDescription }
+    return Array.from({ length: below(3) }, () =>
+      innerType ? valueFor(innerType, depth + 1) : one(plainTexts),
+    )
+  }
+  if (type === 'number') return one([0, 1, 2, 5, 60, 0.5, 100, 1920])
+  if (type === 'boolean') return often(50)
+  return often(30) ? one(ids) : one(plainTexts)
+}
+function objectFor(
+  { fields = {} }: SchemaDescription & { fields?: Record<string, SchemaFieldDescription> },
+  depth = 0,
+): unknown {
+  const body: Record<string, unknown> = {}
+  for (const [key, field] of Object.entries(fields))
+    if (depth > 4 || often(85)) body[key] = named(key) ?? valueFor(field, depth)
+  if (often(4)) body.deletedAt = '2026-01-01'
+  if (often(2)) body.constructor = { a: 1 }
+  return body
+}
+/** Names that mean an amount, a day, a currency or an id are mostly given one, so that requests get beyond the first check. */
+function named(key: string): unknown {
+  if (!often(75)) return undefined
+  if (/currency$/i.test(key)) return 'CAD'
+  if (/(On|day|By|date|Until|asOf|today)$/.test(key)) return one(['2026-10-31', '2026-10-20'])
+  if (/(price|amount|fare|budget|stretch|limit|cost|worth|fee)$/i.test(key))
+    return one(['10.00', '120.00', '450.00'])
+  if (/Id$/.test(key)) return one(ids)
+  return undefined
+}
+function bodyFor({ schema, keys, method }: Route): string | undefined {
+  if (method === 'GET' || (method === 'DELETE' && often(90))) return undefined
+  if (often(3))
+    return one([
+      '',
+      '{',
+      '[]',
+      'null',
+      '"x"',
+      `${'['.repeat(20_000)}${']'.repeat(20_000)}`,
+      '{"__proto__":{"a":1}}',
+      '\u0000',
+    ])
+  if (schema) return JSON.stringify(objectFor(schema.describe() as never))
+  return JSON.stringify(
+    Object.fromEntries(
+      keys.map((key) => [key, named(key) ?? (often(50) ? one(plainTexts) : one(hostile)())]),
+    ),
+  )
+}
+function pathFor({ parts }: Route): string {
+  const filled = parts.map((part) =>
+    part.startsWith('[')
+      ? often(70)
+        ? one(ids)
+        : one(['nope', '__proto__', '%00', '..%2f..', 'x'.repeat(400), '%F0%9F%92%BE', '-1'])
+      : part,
+  )
+  const query = often(15)
+    ? `?${one(['in=nope', 'role=cpu', 'options={', 'options=%7B%22currency%22%3A5%7D', 'arrival=1', `a=${'b'.repeat(300)}`])}`
+    : ''
+  return `/api/${filled.join('/')}${query}`
+}
+const version = async () => Number((await watcher.execute('PRAGMA data_version')).rows[0]!.data_version)
+
+// what reaches out, or answers as a stream whose refusal comes after its first line
+const apart = (route: Route) => /poll$|match$/.test(route.parts.at(-1) ?? '')
+
+test(`${requests} requests made from the schemas: no 500, and a refusal writes nothing`, async () => {
+  const wrong: string[] = []
+  const seen: Record<string, number> = {}
+  for (let index = 0; index < requests; index += 1) {
+    random = xoroshiro128plus(seed + index)
+    const route = one(routes)
+    if (apart(route)) continue
+    const [path, body] = [pathFor(route), bodyFor(route)]
+    const before = await version()
+    const answer = await server.ask(route.method, path, body)
+    const told = `${index}: ${route.method} ${path.slice(0, 120)} ${String(body).slice(0, 300)} → ${answer.status} ${answer.text.slice(0, 200)}`
+    seen[answer.status] = (seen[answer.status] ?? 0) + 1
+    if (answer.status >= 500) wrong.push(told)
+    if (answer.status >= 400) {
+      const { error } = JSON.parse(answer.text) as { error?: { code: string; message: string } }
+      if (!error?.code || !error.message || /\bat .*\.m?js:\d/.test(answer.text)) wrong.push(told)
+      if ((await version()) !== before) wrong.push(`${told} (and something was written)`)
+    }
+  }
+  expect(wrong.slice(0, 12).join('\n'), server.errors().slice(0, 3000)).toBe('')
+  // a fuzz that only ever knocks on the first door tries nothing
+  expect(seen[200] ?? 0).toBeGreaterThan(requests / 10)
+  expect((await server.ask('GET', `/api/builds/${ids[0]}`)).status).toBeLessThan(500)
+})
