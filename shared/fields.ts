@@ -105,9 +105,14 @@ export function texts() {
   return array().of(text().defined().max(200)).max(500)
 }
 
+/** A text without the blanks around it; what is no text is left for the check of its type. */
+export function trimmed() {
+  return text().transform((value: unknown) => (typeof value === 'string' ? value.trim() : value))
+}
+
 /** The name of a thing: needed, trimmed, up to 120 characters. */
 export function name() {
-  return text().trim().required('${path} is needed').max(120)
+  return trimmed().required('${path} is needed').max(120)
 }
 
 /** A line of free text, empty where nothing was typed. */

@@ -1,7 +1,8 @@
 import type { H3Event } from 'h3'
 import type { Schema } from 'yup'
 import { CoreError } from '#core/errors/coreError'
-import { useOpenDatabase } from '../db/useDatabase'
+import { findBuild } from '../context/findBuild'
+import { useDatabase, useOpenDatabase } from '../db/useDatabase'
 import { bodyBytes, usualBytes } from './bodyBytes'
 import { errorAnswer } from './errors'
 import { plainJson } from './plainJson'
@@ -31,6 +32,14 @@ export function writeRoute<T>(handle: (event: H3Event) => Promise<T> | T, mostBy
     const { alone } = await useOpenDatabase()
     return alone(async () => handle(event))
   })
+}
+
+/** A route that changes something of the build in its path: one that is not there is refused before anything else. */
+export function buildRoute<T>(handle: (event: H3Event) => Promise<T> | T, mostBytes = usualBytes) {
+  return writeRoute(async (event) => {
+    await findBuild(await useDatabase(), getRouterParam(event, 'id')!)
+    return handle(event)
+  }, mostBytes)
 }
 
 /** The request's body, validated by a schema without casting; keys the schema does not know are left out. */

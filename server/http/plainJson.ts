@@ -3,8 +3,8 @@ import { CoreError } from '#core/errors/coreError'
 /** Deeper than any body of ours; a schema walks what it is given by recursion. */
 const deepest = 64
 
-/** Keys that would reach into the objects of the language itself. */
-const forbidden = new Set(['__proto__', 'constructor', 'prototype'])
+/** Keys that every object of the language has by itself (`__proto__`, `constructor`, `toString` …). */
+const forbidden = new Set([...Object.getOwnPropertyNames(Object.prototype), 'prototype'])
 
 /**
  * Parses JSON from outside: `not-json` where it is none, `too-deep` below 64 levels, `forbidden-key` for a key such as

@@ -1,6 +1,6 @@
 import { array, object, type InferType } from 'yup'
 import { houseRulesSchema } from '../brief/schemas'
-import { currencyCode, finite, oneOf, text } from '../fields'
+import { currencyCode, finite, oneOf, text, trimmed } from '../fields'
 
 const amount = () => finite().integer('${path} must be whole minor units').required()
 
@@ -8,7 +8,7 @@ const amount = () => finite().integer('${path} must be whole minor units').requi
 export const editionFileSchema = object({
   format: oneOf(['tarvin-edition']).required('this is not an edition: "format" must be "tarvin-edition"'),
   version: oneOf(['1']).required('${path} must be "1"'),
-  name: text().trim().required('${path} is needed').max(120),
+  name: trimmed().required('${path} is needed').max(120),
   purpose: text().max(400).default(''),
   currency: currencyCode().required(),
   lines: array()

@@ -14,6 +14,7 @@ import {
   oneOf,
   share,
   text,
+  trimmed,
   wholeFrom,
   yesOrNo,
 } from '../fields'
@@ -91,7 +92,7 @@ export const leadSchema = object({
   extras: array()
     .of(
       object({
-        label: text().trim().required('say what it is').max(80),
+        label: trimmed().required('say what it is').max(80),
         amount: decimalText().required('an amount is needed'),
       }),
     )

@@ -1,7 +1,7 @@
 import { object } from 'yup'
 import { arrivalVerdicts } from '#core/ledger/arrival'
 import { rebateStates } from '#core/supply/landed/rebates'
-import { calendarDate, decimalText, finite, line, name, oneOf, text, texts } from '../fields'
+import { calendarDate, decimalText, finite, line, name, oneOf, text, texts, trimmed } from '../fields'
 
 export const tripSchema = object({
   name: name().max(60),
@@ -40,6 +40,6 @@ export const entrySchema = object({
   kind: oneOf(['fee', 'travel', 'sold', 'refunded', 'hours', 'correction']).required(),
   amount: decimalText({ min: 'any' }).default('0'),
   hours: finite().min(0).max(1000).default(0),
-  text: text().trim().required('say what it was').max(200),
+  text: trimmed().required('say what it was').max(200),
   correctsId: text().nullable().default(null),
 })

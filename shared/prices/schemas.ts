@@ -14,17 +14,14 @@ import {
   share,
   text,
   texts,
+  trimmed,
   wholeFrom,
   yesOrNo,
 } from '../fields'
 
 export const querySchema = object({
-  must: array()
-    .of(text().trim().required().max(60))
-    .required()
-    .min(1, 'at least one word must appear')
-    .max(20),
-  mustNot: array().of(text().trim().required().max(60)).default([]),
+  must: array().of(trimmed().required().max(60)).required().min(1, 'at least one word must appear').max(20),
+  mustNot: array().of(trimmed().required().max(60)).default([]),
   variant: object({
     capacityGb: finite().moreThan(0),
     kitCount: wholeFrom(1),

@@ -13,6 +13,7 @@ import {
   rate,
   text,
   texts,
+  trimmed,
   wholeFrom,
   yesOrNo,
 } from '../fields'
@@ -55,7 +56,7 @@ export const rivalSchema = object({
   equivalents: array()
     .of(
       object({
-        by: text().trim().required('who says so?').max(80),
+        by: trimmed().required('who says so?').max(80),
         saidOn: calendarDate().required('a date is needed'),
         cpuIndex: rate().required('a CPU index is needed'),
         threads: wholeFrom(1).max(256).required(),
@@ -68,7 +69,7 @@ export const rivalSchema = object({
   extras: array()
     .of(
       object({
-        label: text().trim().required('say what it is').max(80),
+        label: trimmed().required('say what it is').max(80),
         worth: decimalText().required('what is it worth?'),
       }),
     )

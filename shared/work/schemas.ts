@@ -10,6 +10,7 @@ import {
   rate,
   share,
   text,
+  trimmed,
   wholeFrom,
   yesOrNo,
 } from '../fields'
@@ -46,7 +47,7 @@ export const workloadSchema = object({
 export const workTaskSchema = object({
   id: idText(),
   name: name(),
-  unit: text().trim().required('what is counted?').max(30),
+  unit: trimmed().required('what is counted?').max(30),
   lessIsBetter: yesOrNo().required(),
   threadsExponent: finite().min(0).max(1).required(),
   mostThreads: wholeFrom(1).max(1024).default(64),

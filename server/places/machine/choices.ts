@@ -125,7 +125,7 @@ export async function changeChoice(
     .select({ buildId: choices.buildId, currency: builds.currency })
     .from(choices)
     .innerJoin(builds, eq(builds.id, choices.buildId))
-    .where(eq(choices.id, choiceId))
+    .where(and(eq(choices.id, choiceId), isNull(builds.deletedAt)))
   if (!row) throw new NotFoundError(`there is no choice "${choiceId}"`)
   const { limit, ...rest } = change
   const set = {

@@ -1,5 +1,5 @@
 import { findBuild, type BuildRow } from '#server/context/findBuild'
-import { eq, max } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
@@ -10,8 +10,8 @@ import { builds } from '#server/db/schema/builds'
 import { choices } from '#server/db/schema/machine'
 import { assertCalculable } from '#server/context/assertCalculable'
 import { buildView } from '../builds/buildView'
+import { insertChoice } from './choices'
 import { fitBriefOf } from '#server/context/fitBrief'
-import { newId } from '#server/db/ids'
 import { useMarket } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 
@@ -75,7 +75,7 @@ export async function swap(
     throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
   await db.transaction(async (tx) => {
     if (out) await takeFromMachine(tx, build, view.choices, out, today)
-    if (leadId) await insertNext(tx, buildId, { kind: 'lead', leadId })
+    if (leadId) await insertChoice(tx, buildId, { ...blankChoice, kind: 'lead', leadId })
     else await hunt(tx, buildId, partId, 'a step up')
     await assertCalculable(tx, buildId, today, 'leadId')
   })
@@ -114,31 +114,14 @@ async function takeFromMachine(
 }
 
 async function hunt(tx: Queryable, buildId: string, partId: string, reason: string): Promise<void> {
-  await insertNext(tx, buildId, { kind: 'hunt', partId, reason })
+  await insertChoice(tx, buildId, { ...blankChoice, kind: 'hunt', partId, reason })
 }
 
-async function insertNext(
-  tx: Queryable,
-  buildId: string,
-  {
-    kind,
-    leadId = null,
-    partId = null,
-    reason = '',
-  }: { kind: 'lead' | 'hunt'; leadId?: string | null; partId?: string | null; reason?: string },
-): Promise<void> {
-  const [last] = await tx
-    .select({ position: max(choices.position) })
-    .from(choices)
-    .where(eq(choices.buildId, buildId))
-  await tx.insert(choices).values({
-    id: newId('choice'),
-    buildId,
-    position: (last?.position ?? -1) + 1,
-    kind,
-    leadId,
-    partId,
-    scope: 'core',
-    reason,
-  })
-}
+const blankChoice = {
+  leadId: null,
+  partId: null,
+  shelfId: null,
+  limit: null,
+  scope: 'core',
+  reason: '',
+} as const

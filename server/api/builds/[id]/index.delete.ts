@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
+import { buildRoute } from '#server/http/jsonRoute'
 import { setBuildDeleted } from '#server/places/builds/builds'
 
-export default writeRoute(async (event) => {
+export default buildRoute(async (event) => {
   await setBuildDeleted(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())
   return { done: true }
 })

@@ -1,10 +1,10 @@
 import { editionSchema } from '#shared/builds/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { editionsView, freezeEdition } from '#server/places/builds/editions'
 
-export default writeRoute(async (event) => {
+export default buildRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
   await freezeEdition(db, id, (await bodyOf(event, editionSchema)).name, today())

@@ -1,11 +1,11 @@
 import { swapSchema } from '#shared/machine/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 import { swap } from '#server/places/machine/fix'
 
-export default writeRoute(async (event) => {
+export default buildRoute(async (event) => {
   const db = await useDatabase()
   const build = getRouterParam(event, 'id')!
   await swap(db, build, await bodyOf(event, swapSchema), today())

@@ -1,10 +1,10 @@
 import { lookoutSchema } from '#shared/prices/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { setLookout } from '#server/places/prices/lookouts'
 
-export default writeRoute(async (event) => ({
+export default buildRoute(async (event) => ({
   id: await setLookout(
     await useDatabase(),
     getRouterParam(event, 'id')!,

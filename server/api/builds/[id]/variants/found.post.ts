@@ -1,12 +1,12 @@
 import { array, object } from 'yup'
-import { text } from '#shared/fields'
+import { text, trimmed } from '#shared/fields'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { openAsVariant } from '#server/places/scales/match'
 
 const schema = object({
-  name: text().trim().required('a name is needed').max(80),
+  name: trimmed().required('a name is needed').max(80),
   options: array()
     .of(object({ id: text().required(), partId: text().required() }))
     .required()
@@ -14,7 +14,7 @@ const schema = object({
     .max(20),
 })
 
-export default writeRoute(async (event) => ({
+export default buildRoute(async (event) => ({
   id: await openAsVariant(
     await useDatabase(),
     getRouterParam(event, 'id')!,

@@ -1,10 +1,10 @@
 import { variantSchema } from '#shared/builds/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { createVariant } from '#server/places/builds/variants'
 
-export default writeRoute(async (event) => ({
+export default buildRoute(async (event) => ({
   id: await createVariant(
     await useDatabase(),
     getRouterParam(event, 'id')!,

@@ -1,7 +1,7 @@
 import { array, object } from 'yup'
 import { oneOf, wholeFrom } from '#shared/fields'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { setOverride } from '#server/context/market'
 import { priceView } from '#server/places/prices/readPrices'
@@ -11,7 +11,7 @@ const schema = object({
   decision: oneOf(['keep', 'drop']).nullable().defined(),
 })
 
-export default writeRoute(async (event) => {
+export default buildRoute(async (event) => {
   const db = await useDatabase()
   const part = getRouterParam(event, 'part')!
   const { recordIds, decision } = await bodyOf(event, schema)

@@ -1,10 +1,10 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
+import { buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { setOwnFigure } from '#server/places/prices/notes'
 import { priceView } from '#server/places/prices/readPrices'
 
-export default writeRoute(async (event) => {
+export default buildRoute(async (event) => {
   const db = await useDatabase()
   const [build, part] = [getRouterParam(event, 'id')!, getRouterParam(event, 'part')!]
   await setOwnFigure(db, build, part, null, today())

@@ -1,10 +1,10 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
+import { buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { setQuery } from '#server/context/market'
 import { priceView } from '#server/places/prices/readPrices'
 
-export default writeRoute(async (event) => {
+export default buildRoute(async (event) => {
   const db = await useDatabase()
   const part = getRouterParam(event, 'part')!
   await setQuery(db, part, null)

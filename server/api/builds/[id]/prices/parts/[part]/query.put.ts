@@ -1,12 +1,12 @@
 import type { PartQuery } from '#core/reading/titles/queryForPart'
 import { querySchema } from '#shared/prices/schemas'
 import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { setQuery } from '#server/context/market'
 import { priceView } from '#server/places/prices/readPrices'
 
-export default writeRoute(async (event) => {
+export default buildRoute(async (event) => {
   const db = await useDatabase()
   const part = getRouterParam(event, 'part')!
   await setQuery(db, part, (await bodyOf(event, querySchema)) as PartQuery)
