@@ -57,6 +57,10 @@ async function follow(first: string, limits: OutsideLimits): Promise<Answer> {
     const target = checkedUrl(url, limits)
     const answer = await ask(target, limits, signal)
     if (answer.location === null) return answer
+    if (!URL.canParse(answer.location, target.href))
+      throw new OutsideError(
+        `${target.host} redirects to "${answer.location.slice(0, 100)}", which is no address`,
+      )
     url = new URL(answer.location, target).href
   }
   throw new OutsideError(`${first} redirects more than ${limits.mostRedirects} times`)
@@ -80,7 +84,14 @@ function refusal(host: string): OutsideError {
 
 /** True for an address of the open internet. */
 export function isPublic(address: string): boolean {
-  return ipaddr.isValid(address) && ipaddr.process(address).range() === 'unicast'
+  if (!ipaddr.isValid(address)) return false
+  const told = ipaddr.process(address)
+  return told.range() === 'unicast' && !isDisguised(told)
+}
+
+/** An address of version 4 in the clothes of version 6 (`::127.0.0.1`), which the ranges do not know. */
+function isDisguised(address: ipaddr.IPv4 | ipaddr.IPv6): boolean {
+  return address instanceof ipaddr.IPv6 && address.parts.slice(0, 6).every((part) => part === 0)
 }
 
 async function ask(

@@ -84,6 +84,8 @@ describe('guardedOutside', () => {
     ['::ffff:127.0.0.1', false],
     ['2606:2800:220:1:248:1893:25c8:1946', true],
     ['224.0.0.1', false],
+    ['::127.0.0.1', false],
+    ['::ffff:10.0.0.1', false],
   ])('%s is public: %s', (address, expected) => expect(isPublic(address)).toBe(expected))
 
   test.each([

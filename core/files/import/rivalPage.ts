@@ -1,3 +1,4 @@
+import { readPage } from '../../reading/listings/pageSource'
 import type { TitleReader } from '../../reading/titles/partsInTitle'
 import type { Part } from '../../parts/part'
 import { unknownRival, type RivalParts } from '../../comparison/components/rivalFacts'
@@ -107,13 +108,11 @@ const numberWords: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3
 /** Text of a page's source: its data's names and descriptions, and what stands between its tags. */
 function textOf(source: string): string {
   const data = [
-    ...source.matchAll(/"(?:name|description|disambiguatingDescription|value)"\s*:\s*"((?:[^"\\]|\\.)*)"/g),
+    ...source.matchAll(
+      /"(?:name|description|disambiguatingDescription|value)"\s{0,20}:\s{0,20}"((?:[^"\\]|\\.){0,8000})"/g,
+    ),
   ].map((match) => match[1]!.replace(/\\n/g, '\n').replace(/\\(.)/g, '$1'))
-  const body = source
-    .replace(/<(script|style)[\s\S]*?<\/\1>/gi, '\n')
-    .replace(/<[^>]+>/g, '\n')
-    .replace(/&nbsp;/g, ' ')
-    .replace(/&amp;/g, '&')
+  const body = readPage(source).text
   return [...data, body]
     .join('\n')
     .replace(/[ \t]+/g, ' ')

@@ -1,3 +1,4 @@
+import { readPage } from './pageSource'
 import { CoreError } from '../../errors/coreError'
 import type { Condition } from '../sales/soldRecord'
 
@@ -36,9 +37,7 @@ const conditionByName: Readonly<Record<string, Condition>> = {
  * @throws CoreError `no-json-ld`, `broken-json-ld`, `no-product`
  */
 export function jsonLdOffers(source: string): PageOffer[] {
-  const blocks = [
-    ...source.matchAll(/<script[^>]*type\s*=\s*["']?application\/ld\+json["']?[^>]*>([\s\S]*?)<\/script>/gi),
-  ].map((match) => match[1]!)
+  const blocks = [...readPage(source).jsonLd]
   if (blocks.length === 0 && /^\s*[[{]/.test(source)) blocks.push(source)
   if (blocks.length === 0)
     throw new CoreError(

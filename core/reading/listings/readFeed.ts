@@ -16,18 +16,20 @@ export interface FeedEntry {
  * Reads an Atom, RSS or JSON Feed. Entries without a link are reported, since there is no page to read the offer from.
  *
  * @param base address of the feed, against which relative links are resolved
+ * @param mostEntries entries after these are not read, nor parsed
  * @throws CoreError `not-a-feed`
  */
 export function readFeed(
   text: string,
   base: string,
+  mostEntries = Number.POSITIVE_INFINITY,
 ): {
   readonly entries: FeedEntry[]
   readonly problems: { readonly where: string; readonly reason: string }[]
 } {
   const entries: FeedEntry[] = []
   const problems: { where: string; reason: string }[] = []
-  for (const [index, raw] of rawEntries(text).entries()) {
+  for (const [index, raw] of rawEntries(firstEntries(text, mostEntries)).slice(0, mostEntries).entries()) {
     const where = `entry ${index + 1}`
     const url = absolute(raw.link, base)
     if (url === null)
@@ -44,6 +46,17 @@ export function readFeed(
       })
   }
   return { entries, problems }
+}
+
+/** The text of an XML feed up to the end of its n-th entry, and the end of the feed. */
+function firstEntries(text: string, most: number): string {
+  let count = 0
+  for (const { index, 0: tag } of text.matchAll(/<\/(?:entry|item)\s*>/gi)) {
+    count += 1
+    if (count > most)
+      return `${text.slice(0, index + tag.length)}${/entry/i.test(tag) ? '</feed>' : '</channel></rss>'}`
+  }
+  return text
 }
 
 interface RawEntry {

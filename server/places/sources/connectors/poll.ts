@@ -1,3 +1,4 @@
+import pLimit from 'p-limit'
 import { and, asc, eq, isNull, lte } from 'drizzle-orm'
 import type { OpenDatabase } from '#server/db/client'
 import { connectors, polls, sources } from '../../../db/schema/sources'
@@ -90,7 +91,9 @@ async function pollOnce(
   })
 }
 
-/** Polls all connectors that are due, one after another. */
+const pollsAtATime = 3
+
+/** Polls all connectors that are due, a few side by side. */
 export async function pollDue(
   database: OpenDatabase,
   clock: { readonly now: Date; readonly today: string },
@@ -106,7 +109,8 @@ export async function pollDue(
       ),
     )
     .orderBy(asc(connectors.dueAt))
-  for (const { id } of due) await poll(database, id, clock)
+  const aFew = pLimit(pollsAtATime)
+  await Promise.all(due.map(({ id }) => aFew(() => poll(database, id, clock))))
   return due.length
 }
 

@@ -1,4 +1,4 @@
-import { and, eq, isNull } from 'drizzle-orm'
+import { and, count, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { decodeText } from '#core/reading/tables/decodeText'
 import { jsonLdOffers, type PageOffer } from '#core/reading/listings/jsonLdOffers'
@@ -11,6 +11,7 @@ import { isCalendarDate } from '#core/time/calendarDate'
 import type { PollProblem, PollReport } from '#shared/sources/polls'
 import type { Queryable } from '#server/db/client'
 import { leadAsks, leads, leadThings } from '../../../db/schema/leads'
+import { polls } from '../../../db/schema/sources'
 import { mustBeOk, type Outside } from '#server/outside/guardedFetch'
 import { newId } from '#server/db/ids'
 import { useMarket } from '#server/context/market'
@@ -19,6 +20,10 @@ import { mannerOfSource } from './mannerOfSource'
 
 const mostEntries = 300
 const pagesAtATime = 4
+/** Pages of listings that the feed no longer names are asked for a few a poll, in turn. */
+const mostUnseenPages = 20
+/** A poll reads pages for so long; what is left waits for the next. */
+const longestMs = 60_000
 
 /** An entry with the offer of its page; `offer` null: the page is gone or says so. */
 interface Listing {
@@ -34,7 +39,7 @@ interface Listing {
 export async function pollLeadFeed(context: PollContext): Promise<PollReport> {
   const { database, connector, outside, today } = context
   const feed = mustBeOk(await outside(connector.url))
-  const { entries, problems: feedProblems } = readFeed(decodeText(feed.bytes).text, feed.url)
+  const { entries, problems: feedProblems } = readFeed(decodeText(feed.bytes).text, feed.url, mostEntries + 1)
   const problems: PollProblem[] = [...feedProblems]
   if (entries.length > mostEntries)
     problems.push({
@@ -50,7 +55,12 @@ export async function pollLeadFeed(context: PollContext): Promise<PollReport> {
   const gone = new Set(
     (
       await readPages(
-        unseen.map((lead) => ({ id: lead.externalId, url: lead.url, title: lead.title, publishedOn: null })),
+        (await inTurn(database.db, connector.id, unseen)).map((lead) => ({
+          id: lead.externalId,
+          url: lead.url,
+          title: lead.title,
+          publishedOn: null,
+        })),
         outside,
         [],
       )
@@ -78,6 +88,14 @@ export async function pollLeadFeed(context: PollContext): Promise<PollReport> {
   return { ...counts, rejected: problems.length, problems: problems.slice(0, 200) }
 }
 
+/** Some of many, other ones each poll, so that all have had their turn after a while. */
+async function inTurn<T>(db: Queryable, connectorId: string, all: readonly T[]): Promise<T[]> {
+  if (all.length <= mostUnseenPages) return [...all]
+  const [row] = await db.select({ polls: count() }).from(polls).where(eq(polls.connectorId, connectorId))
+  const start = ((row?.polls ?? 0) * mostUnseenPages) % all.length
+  return [...all.slice(start), ...all.slice(0, start)].slice(0, mostUnseenPages)
+}
+
 /** Reads the pages, a few at a time; a page that cannot be read is a problem and its entry waits for the next poll. */
 async function readPages(
   entries: readonly FeedEntry[],
@@ -86,11 +104,19 @@ async function readPages(
 ): Promise<Listing[]> {
   const listings: (Listing | null)[] = new Array(entries.length).fill(null)
   let next = 0
+  const began = performance.now()
   const work = async () => {
     while (next < entries.length) {
       const index = next
       next += 1
       const entry = entries[index]!
+      if (performance.now() - began > longestMs) {
+        problems.push({
+          where: `entry "${entry.title.slice(0, 80)}"`,
+          reason: 'left for the next poll: this one took a minute',
+        })
+        continue
+      }
       try {
         listings[index] = { entry, offer: offerOf(await outside(entry.url)) }
       } catch (error) {

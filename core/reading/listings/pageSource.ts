@@ -1,0 +1,90 @@
+import { Tokenizer, TokenizerMode, type Token } from 'parse5'
+
+/** What the source of a page holds, read in one pass. */
+export interface PageSource {
+  /** Contents of its JSON-LD scripts, in order. */
+  readonly jsonLd: readonly string[]
+  /** What a reader sees: text between tags, a line for each block; no scripts, no styles. */
+  readonly text: string
+}
+
+const silent = new Set(['script', 'style', 'template', 'noscript'])
+const inline = new Set([
+  'a',
+  'abbr',
+  'b',
+  'bdi',
+  'em',
+  'i',
+  'mark',
+  'small',
+  'span',
+  'strong',
+  'sub',
+  'sup',
+  'u',
+])
+
+/**
+ * Reads the source of a page by the tokenizer of a real HTML parser: linear in its length, whatever is unclosed or nested in it.
+ *
+ * @example readPage('<p>Tarn <b>640</b></p><p>100</p>').text === 'Tarn 640\n100'
+ */
+export function readPage(source: string): PageSource {
+  const jsonLd: string[] = []
+  const text: string[] = []
+  let script: string[] | null = null
+  let silentDepth = 0
+  const take = ({ chars }: Token.CharacterToken) => {
+    if (script) script.push(chars)
+    else if (silentDepth === 0) text.push(chars)
+  }
+  const tokenizer = new Tokenizer(
+    { sourceCodeLocationInfo: false },
+    {
+      onStartTag({ tagName, attrs, selfClosing }) {
+        const state = textStates[tagName]
+        if (state !== undefined) tokenizer.state = state
+        if (tagName === 'script' && attrs.some(isJsonLd)) script = []
+        if (silent.has(tagName) && !selfClosing) silentDepth += 1
+        else if (!inline.has(tagName)) text.push('\n')
+      },
+      onEndTag({ tagName }) {
+        if (tagName === 'script' && script) {
+          jsonLd.push(script.join(''))
+          script = null
+        }
+        if (silent.has(tagName)) silentDepth = Math.max(0, silentDepth - 1)
+        else if (!inline.has(tagName)) text.push('\n')
+      },
+      onCharacter: take,
+      onWhitespaceCharacter: take,
+      onNullCharacter: () => undefined,
+      onComment: () => undefined,
+      onDoctype: () => undefined,
+      onEof: () => undefined,
+    },
+  )
+  tokenizer.write(source, true)
+  return { jsonLd, text: inLines(text.join('')) }
+}
+
+/** Inside these a `<` opens no tag; the tree of a page, which we do not need, would tell the tokenizer so. */
+const textStates: Readonly<Record<string, Tokenizer['state']>> = {
+  script: TokenizerMode.SCRIPT_DATA,
+  style: TokenizerMode.RAWTEXT,
+  textarea: TokenizerMode.RCDATA,
+  title: TokenizerMode.RCDATA,
+}
+
+function isJsonLd({ name, value }: Token.Attribute): boolean {
+  return name === 'type' && /^\s*application\/ld\+json\b/i.test(value)
+}
+
+function inLines(text: string): string {
+  return text
+    .split('\n')
+    .map((line) => line.replace(/[ \t\u00a0]+/g, ' ').trim())
+    .filter((line) => line !== '')
+    .join('\n')
+}
