@@ -7,6 +7,7 @@ import {
   line,
   name,
   oneOf,
+  recordOf,
   rate,
   share,
   text,
@@ -30,16 +31,15 @@ export const workloadSchema = object({
   pixelExponent: finite().min(0.1).max(3).required(),
   threadsWanted: wholeFrom(1).required(),
   lowShare: object({ graphics: share().required(), cpu: share().required() }).required(),
-  presets: object()
+  // what a preset or a way of upscaling is called is open: no field of a schema
+  presets: recordOf(presetSchema, 'a cost for each preset')
     .required()
     .test(
       'presets',
       '${path} must hold a cost for each preset',
-      (value) =>
-        Object.values(value).length > 0 &&
-        Object.values(value).every((each) => presetSchema.isValidSync(each)),
+      (value) => Object.keys(value ?? {}).length > 0,
     ),
-  upscaling: object().default({}),
+  upscaling: recordOf(finite(), 'a factor for each way of upscaling').default({}),
   frameGenerationFactor: rate().default(1.6),
   priorSpread: share().default(0.12),
 })
