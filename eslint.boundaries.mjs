@@ -19,7 +19,19 @@ const core = [
 ]
 const app = ['utils', 'workers', 'workings', 'stores', 'composables', 'ui', 'places', 'shell', 'pages']
 
-const server = ['errors', 'db', 'outside', 'calc', 'context', 'places', 'http', 'middleware', 'plugins', 'routes', 'api']
+const server = [
+  'errors',
+  'db',
+  'outside',
+  'calc',
+  'context',
+  'places',
+  'http',
+  'middleware',
+  'plugins',
+  'routes',
+  'api',
+]
 
 const elements = [
   ...core.flatMap(([type, folders]) => folders.map((folder) => ({ type, pattern: `core/${folder}` }))),

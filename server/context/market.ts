@@ -1,4 +1,4 @@
-import { and, eq, inArray } from 'drizzle-orm'
+import { and, eq, gt, inArray } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import type { ExchangeRate } from '#core/money/rates'
 import { RecordIndex } from '#core/pricing/sieve/recordIndex'
@@ -14,15 +14,18 @@ import { exchangeRates, recordOverrides, shopPrices, soldRecords } from '../db/s
 import { parts } from '../db/schema/parts'
 import { sources } from '../db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
+import { stateTag } from '#shared/text/stateTag'
 import { performanceChanged } from './performance'
 import { inForce, readSettings, type AssumptionsInForce } from './settings'
 
 /**
  * Everything street prices are read from, kept in memory until something of it changes. Readings are cached by part,
- * date and currency; a write calls `marketChanged`.
+ * date and currency, and outlive a change that does not touch them; a write calls `marketChanged`.
  */
 export interface Market extends AssumptionsInForce {
   readonly index: RecordIndex
+  /** Highest id of a sold record in the index. */
+  readonly lastRecord: number
   readonly library: readonly Part[]
   readonly queries: ReadonlyMap<string, PartQuery>
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
@@ -37,26 +40,44 @@ export interface Market extends AssumptionsInForce {
 type ShopPriceRow = typeof shopPrices.$inferSelect
 
 const markets = new WeakMap<Database, Promise<Market>>()
+/** The market as it was before something changed: its records and readings are taken over where they still hold. */
+const before = new WeakMap<Database, Market>()
 
-/** To be called after a write to records, rates, shop prices or the library: the next reading loads them anew. */
+/** To be called after a write to records, rates, shop prices or the library: the next reading takes in what changed. */
 export function marketChanged(db: Database): void {
+  const market = markets.get(db)
   markets.delete(db)
+  market?.then(
+    (known) => before.set(db, known),
+    () => undefined,
+  )
+  performanceChanged(db)
+}
+
+/** To be called where all records were replaced, as a restore does: nothing of the old market holds. */
+export function marketReplaced(db: Database): void {
+  markets.delete(db)
+  before.delete(db)
   performanceChanged(db)
 }
 
 export function useMarket(db: Database): Promise<Market> {
   let market = markets.get(db)
   if (!market) {
-    market = loadMarket(db)
+    market = loadMarket(db, before.get(db))
     markets.set(db, market)
     market.catch(() => markets.delete(db))
   }
   return market
 }
 
-async function loadMarket(db: Database): Promise<Market> {
+/** Records are only ever added: with an earlier market only those that came since are read. */
+async function loadMarket(db: Database, earlier: Market | undefined): Promise<Market> {
   const [records, rates, partRows, overrideRows, shopRows, sourceRows, set] = await Promise.all([
-    db.select().from(soldRecords),
+    db
+      .select()
+      .from(soldRecords)
+      .where(gt(soldRecords.id, earlier?.lastRecord ?? 0)),
     db.select().from(exchangeRates),
     db.select().from(parts),
     db.select().from(recordOverrides),
@@ -69,15 +90,22 @@ async function loadMarket(db: Database): Promise<Market> {
   const overrides = new Map<string, Record<string, Override>>()
   for (const { partId, recordId, decision } of overrideRows)
     overrides.set(partId, { ...overrides.get(partId), [String(recordId)]: decision })
-  return {
-    index: new RecordIndex(records.map(toSoldRecord)),
+  const added = records.map(toSoldRecord)
+  const index = earlier?.index ?? new RecordIndex([])
+  index.add(added)
+  const byId = new Map(library.map((part) => [part.id, part]))
+  const market: Market = {
+    index,
+    lastRecord: records.reduce((last, { id }) => Math.max(last, id), earlier?.lastRecord ?? 0),
     rates,
     ...force,
     library,
     queries: new Map(
       partRows.map((row) => [
         row.id,
-        row.query ? { role: row.role, ...row.query } : queryForPart(row, library, force.assumptions.pricing),
+        row.query
+          ? { role: row.role, ...row.query }
+          : queryForPart(byId.get(row.id)!, library, force.assumptions.pricing),
       ]),
     ),
     overrides,
@@ -85,6 +113,32 @@ async function loadMarket(db: Database): Promise<Market> {
     sources: new Map(sourceRows.map((row) => [row.id, row])),
     readings: new Map(),
     priced: new Map(),
+  }
+  if (earlier) takeOverReadings(earlier, market, added)
+  return market
+}
+
+/** A reading holds on where no record that came could have its words, and its query, decisions and rates are as they were. */
+function takeOverReadings(earlier: Market, market: Market, added: readonly SoldRecord[]): void {
+  if (stateTag(earlier.rates) !== stateTag(market.rates)) return
+  const came = new RecordIndex(added)
+  const holds = (partId: string) => {
+    const query = market.queries.get(partId)
+    const was = earlier.queries.get(partId)
+    return (
+      query !== undefined &&
+      was !== undefined &&
+      JSON.stringify(query) === JSON.stringify(was) &&
+      stateTag(earlier.overrides.get(partId) ?? {}) === stateTag(market.overrides.get(partId) ?? {}) &&
+      came.candidates(query.must).length === 0
+    )
+  }
+  const asked = new Map<string, boolean>()
+  for (const [key, reading] of earlier.readings) {
+    const partId = key.slice(0, key.indexOf(' '))
+    let kept = asked.get(partId)
+    if (kept === undefined) asked.set(partId, (kept = holds(partId)))
+    if (kept) market.readings.set(key, reading)
   }
 }
 

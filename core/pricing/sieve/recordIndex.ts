@@ -12,10 +12,23 @@ export class RecordIndex {
   /** Every different word of five letters or more, by first letter and length: where misspelt forms are looked for. */
   private readonly words = new Map<string, { readonly text: string; readonly hash: number }[]>()
 
-  constructor(readonly records: readonly SoldRecord[]) {
-    const scanner = new TitleScanner()
-    for (let i = 0; i < records.length; i += 1) {
-      scanner.scan(records[i]!.title)
+  private readonly held: SoldRecord[] = []
+  private readonly scanner = new TitleScanner()
+
+  constructor(records: readonly SoldRecord[]) {
+    this.add(records)
+  }
+
+  get records(): readonly SoldRecord[] {
+    return this.held
+  }
+
+  /** Takes further records in; what was indexed stays. */
+  add(records: readonly SoldRecord[]): void {
+    const { scanner } = this
+    for (const record of records) {
+      const i = this.held.push(record) - 1
+      scanner.scan(record.title)
       for (let token = 0; token < scanner.count; token += 1) {
         if (scanner.kind[token]! >= TokenKind.plus) continue
         const list = this.postings.get(scanner.hash[token]!)
@@ -35,16 +48,15 @@ export class RecordIndex {
     else this.words.set(key, [{ text, hash }])
   }
 
-  /** Records that can have the rarest of the wanted words, misspelt ones among them; all records where nothing is wanted. */
+  /** Records that can have all of the wanted words, misspelt ones among them; all records where nothing is wanted. */
   candidates(must: readonly string[]): readonly SoldRecord[] {
-    let best: Set<number> | undefined
-    for (const word of must) {
-      const found = this.holders(phrase(word))
-      if (best === undefined || found.size < best.size) best = found
-    }
-    return best === undefined
-      ? this.records
-      : [...best].sort((a, b) => a - b).map((index) => this.records[index]!)
+    if (must.length === 0) return this.records
+    const holders = must.map((word) => this.holders(phrase(word))).sort((a, b) => a.size - b.size)
+    const [rarest, ...others] = holders
+    return [...rarest!]
+      .filter((index) => others.every((each) => each.has(index)))
+      .sort((a, b) => a - b)
+      .map((index) => this.records[index]!)
   }
 
   private holders(wanted: Phrase): Set<number> {

@@ -268,6 +268,7 @@ function readComps(
   const perDay = coveredDays > 0 ? count / coveredDays : 0
   const at = (q: number) => weightedQuantileSorted(sortedPrices, sortedWeights, q)
   const spread = z90 * Math.sqrt(0.25 / effectiveCount)
+  let trend: Trend | null | undefined
   const [low, typical, high] =
     count === 0 ? [0, 0, 0] : [at(Math.max(0, 0.5 - spread)), at(0.5), at(Math.min(1, 0.5 + spread))]
   return {
@@ -284,14 +285,19 @@ function readComps(
     interval: count === 0 ? null : { low: roundHalfAway(low), high: roundHalfAway(high) },
     effectiveCount,
     grade: gradeOf(count, effectiveCount, typical > 0 ? (high - low) / 2 / typical : Infinity),
-    trend: trendOfColumns(
-      {
-        days: floats(count, (at) => days[comps[order[at]!]!]!),
-        logs: floats(count, (at) => Math.log(sortedPrices[at]!)),
-        manners: sortedManners,
-      },
-      seed,
-    ),
+    get trend() {
+      // the dearest figure of a reading, and most readers never ask for it: read when it is
+      if (trend === undefined)
+        trend = trendOfColumns(
+          {
+            days: floats(count, (at) => days[comps[order[at]!]!]!),
+            logs: floats(count, (at) => Math.log(sortedPrices[at]!)),
+            manners: sortedManners,
+          },
+          seed,
+        )
+      return trend
+    },
     perDay,
     byManner: readManners(sortedManners, sortedPrices, sortedWeights),
     flow: { prices: sortedPrices, weights: sortedWeights, perDay, catchShare },

@@ -68,7 +68,16 @@ export function queryForPart(
  * The words of a model's name that its titles must have. A number keeps its suffix as one phrase (`640 S`), so that
  * a stray letter elsewhere in a title is not taken for it.
  */
-function nameWords(part: Part): string[] {
+function nameWords(part: Part): readonly string[] {
+  let words = wordsOfPart.get(part)
+  if (!words) wordsOfPart.set(part, (words = readNameWords(part)))
+  return words
+}
+
+/** Every part asks for the words of every other of its role: read once a part, as long as the part lives. */
+const wordsOfPart = new WeakMap<Part, readonly string[]>()
+
+function readNameWords(part: Part): string[] {
   const make = new Set(normaliseTitle(part.make))
   const hasSize = part.role === 'graphics' || part.role === 'memory' || part.role === 'storage'
   const words = normaliseTitle(part.name).filter(

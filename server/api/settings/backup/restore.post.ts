@@ -1,4 +1,4 @@
-import { marketChanged } from '#server/context/market'
+import { marketReplaced } from '#server/context/market'
 import { readBackup, restoreInto } from '#server/db/backup'
 import { refuseUnknownMigration } from '#server/db/guard'
 import { committedMigrations, useOpenDatabase } from '#server/db/useDatabase'
@@ -17,7 +17,7 @@ export default writeRoute(async (event) => {
     migrations.map(({ name }) => name),
   )
   await restoreInto(database, backup, migrations)
-  marketChanged(database.db)
+  marketReplaced(database.db)
   doorChanged()
   return preview
 }, fileBytes)
