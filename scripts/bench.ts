@@ -1,4 +1,3 @@
-import { execSync } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -18,9 +17,11 @@ import { labelledListings } from '../demo/listingTexts'
 import { heldBackListingsSeed, measureListings } from '../demo/measureListings'
 import { measureFit } from '../demo/measureFit'
 import { chance } from '../demo/random'
+import { loadDemo } from '../demo/load'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
 import { importSoldRecords } from '../server/places/prices/importRecords'
+import { benchPages, startServer } from './benchPages'
 
 /** `npm run bench`: measures, prints, judges nothing. */
 const say = (name: string, value: string) => process.stdout.write(`${name.padEnd(58)} ${value}\n`)
@@ -146,8 +147,16 @@ say(
 )
 rmSync(folder, { recursive: true, force: true })
 
-const address = process.argv.slice(2).find((each) => each.startsWith('http'))
-if (address) {
+// a server of its own with the demo in it, unless one is named
+const given = process.argv.slice(2).find((each) => each.startsWith('http'))
+const ownFolder = mkdtempSync(join(tmpdir(), 'tarvin-bench-'))
+const ownServer = given === undefined ? await startServer(ownFolder) : null
+const address = given ?? ownServer!.url
+if (ownServer) await loadDemo(address, () => undefined)
+await serverFigures()
+
+/** What a server with the demo answers, and how fast. */
+async function serverFigures(): Promise<void> {
   const { builds } = (await (await fetch(`${address}/api/session`)).json()) as {
     builds: { id: string; name: string }[]
   }
@@ -155,7 +164,12 @@ if (address) {
   const timed = async (name: string, path: string, body?: string) => {
     for (const round of ['first', 'again']) {
       const start = performance.now()
-      await (await fetch(address + path, body ? { method: 'POST', body } : {})).text()
+      await (
+        await fetch(
+          address + path,
+          body ? { method: 'POST', body, headers: { 'content-type': 'application/json' } } : {},
+        )
+      ).text()
       say(`${name}, ${round}`, `${(performance.now() - start).toFixed(0)} ms`)
     }
   }
@@ -179,14 +193,18 @@ if (address) {
       rates: [],
     }),
   )
-} else say('server answers', 'not measured: npm run bench -- http://127.0.0.1:3000')
+}
 
-const html = readFileSync(firstPage(), 'utf8')
+const html = await (await fetch(address)).text()
 const scripts = [...new Set([...html.matchAll(/\/_nuxt\/[\w-]+\.js/g)].map((match) => match[0]))]
 say(
   'JavaScript of the first page, gzip',
   `${Math.round(scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join('.output/public', path))).length, 0) / 1024)} kB in ${scripts.length} files`,
 )
+
+await ownServer?.stop()
+rmSync(ownFolder, { recursive: true, force: true })
+await benchPages(say)
 
 /** A machine that matches the first rival on the scales, or the best for its money: how long the whole search took. */
 async function searched(buildId: string, goal: 'match' | 'spend'): Promise<void> {
@@ -200,6 +218,7 @@ async function searched(buildId: string, goal: 'match' | 'spend'): Promise<void>
     await (
       await fetch(`${address}/api/builds/${buildId}/scales/match`, {
         method: 'POST',
+        headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ goal, rivalId: rival.machine.id }),
       })
     ).text()
@@ -221,22 +240,11 @@ async function rulesChanged(buildId: string): Promise<void> {
   for (const houseRules of [{ ...brief.houseRules, faults: { used: { graphics: 0.2 } } }, brief.houseRules]) {
     await fetch(`${address}/api/builds/${buildId}/brief`, {
       method: 'PUT',
+      headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ ...brief, houseRules }),
     })
     const start = performance.now()
     await (await fetch(`${address}/api/builds/${buildId}/leads`)).text()
     say('150 leads valued anew after a changed house rule', `${(performance.now() - start).toFixed(0)} ms`)
-  }
-}
-
-function firstPage(): string {
-  const path = join('.output', 'public', 'index.html')
-  try {
-    readFileSync(path)
-    return path
-  } catch {
-    const target = join(tmpdir(), 'tarvin-first-page.html')
-    if (address) execSync(`curl -s ${address}/ -o ${target}`)
-    return target
   }
 }

@@ -20,12 +20,12 @@ export async function benchPages(
   for (const each of times) {
     const folder = mkdtempSync(join(tmpdir(), 'tarvin-pages-'))
     try {
-      let server = await start(folder)
+      let server = await startServer(folder)
       await loadDemo(server.url, () => undefined)
       if (each > 1) await loadScaled(server.url, each)
       await server.stop()
       for (const page of pages) {
-        server = await start(folder)
+        server = await startServer(folder)
         const cold = await asked(server.url, page.path(await buildOf(server.url)))
         const warm = await asked(server.url, page.path(await buildOf(server.url)))
         say(
@@ -34,7 +34,7 @@ export async function benchPages(
         )
         await server.stop()
       }
-      server = await start(folder)
+      server = await startServer(folder)
       const build = await buildOf(server.url)
       await asked(server.url, `/api/builds/${build}`)
       await fetch(`${server.url}/api/prices/sold-records/import`, {
@@ -103,7 +103,8 @@ function plainSort(): number {
   return performance.now() - from
 }
 
-async function start(folder: string): Promise<{ url: string; stop(): Promise<void> }> {
+/** The built application on a database in `folder`, at a free port. */
+export async function startServer(folder: string): Promise<{ url: string; stop(): Promise<void> }> {
   const port = await new Promise<number>((resolve) => {
     const server = createServer().listen(0, '127.0.0.1', () => {
       const { port: free } = server.address() as { port: number }

@@ -1,3 +1,5 @@
+import { mkdirSync } from 'node:fs'
+import { dirname } from 'node:path'
 import { createClient } from '@libsql/client'
 import { CoreError } from '#core/errors/coreError'
 import type { OpenDatabase } from './client'
@@ -14,6 +16,7 @@ export class DatabaseRefusedError extends Error {}
  * @throws DatabaseRefusedError where another process has it
  */
 export async function claimFile(file: string): Promise<() => void> {
+  mkdirSync(dirname(file), { recursive: true })
   const owner = createClient({ url: `file:${file}.owner`, concurrency: 1 })
   try {
     // held open on purpose: there is nothing to commit

@@ -42,7 +42,8 @@ export async function startServer({
   ready = '/api/session',
 }: { folder?: string; env?: Record<string, string>; ready?: string } = {}): Promise<StartedServer> {
   const port = await freePort()
-  const file = join(folder, 'tarvin.db')
+  // a folder that is not there yet is made
+  const file = join(folder, 'data', 'tarvin.db')
   const child = spawn('node', ['.output/server/index.mjs'], {
     env: {
       ...process.env,
