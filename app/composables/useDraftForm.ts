@@ -45,23 +45,25 @@ export function useDraftForm<T extends GenericObject>({
   let was = keptWas ?? (isSaved ? stateTag(initial) : undefined)
   const conflict = shallowRef<{ saved: T } | null>(null)
   let keeping = load === undefined || stored !== null
+  /** Tag of what stood in the form when it was opened, or saved last: what differs from it was typed. */
+  let base = stateTag(mergedDraft(initial, {}))
+  const isChanged = () => stateTag(values) !== base
 
   onMounted(async () => {
     if (!load || keeping) return
     const saved = await load()
     was = stateTag(saved)
     form.resetForm({ values: mergedDraft(initial, saved) as never })
+    base = stateTag(values)
     // what the server sent is no draft; only what is typed after it is kept
     await nextTick()
     keeping = true
   })
-  watch(
-    values,
-    () => keeping && key !== null && localStorage.setItem(key, JSON.stringify({ draft: values, was })),
-    {
-      deep: true,
-    },
-  )
+  function keep() {
+    if (keeping && key !== null && isChanged())
+      localStorage.setItem(key, JSON.stringify({ draft: values, was }))
+  }
+  watch(values, keep, { deep: true })
 
   const problems = computed(() =>
     Object.fromEntries(
@@ -79,12 +81,16 @@ export function useDraftForm<T extends GenericObject>({
     let isIn = false
     const send = form.handleSubmit(async (checked) => {
       busy.value = true
+      const sent = stateTag(values)
       try {
         const tag = await save(checked as unknown as T, was)
         if (typeof tag === 'string') was = tag
         conflict.value = null
+        base = sent
         forget()
-        isIn = true
+        // what was typed while it was on its way is not in, and stays kept
+        isIn = !isChanged()
+        keep()
       } catch (error) {
         failure.value = error instanceof RequestError ? error.message : String(error)
         if (error instanceof RequestError && error.status === 409 && error.saved)
@@ -103,6 +109,7 @@ export function useDraftForm<T extends GenericObject>({
     failure,
     busy: readonly(busy),
     wasKept: stored !== null,
+    isChanged,
     conflict: readonly(conflict),
     /** Of two states: what is saved stays, what was typed goes. */
     async takeSaved() {

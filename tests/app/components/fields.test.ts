@@ -263,6 +263,21 @@ describe('a draft form', () => {
     expect(stateTag({ a: [1, 2] })).not.toBe(stateTag({ a: [2, 1] }))
     expect(stateTag(null)).toMatch(/^[0-9a-f]{16}$/)
   })
+  test('what is typed while a save is on its way is not forgotten when it arrives', async () => {
+    let arrive!: () => void
+    const save = () => new Promise<void>((resolve) => (arrive = resolve))
+    const { wrapper, form } = mountForm<Values>(
+      { key: 'race', schema: schema as never, initial, save },
+      titled,
+    )
+    await typed(wrapper.find('input'), 'first')
+    const saving = form.submit()
+    await vi.waitFor(() => expect(form.busy.value).toBe(true))
+    await typed(wrapper.find('input'), 'second')
+    arrive()
+    expect(await saving).toBe(false)
+    expect(JSON.parse(localStorage.getItem('race')!)).toMatchObject({ draft: { title: 'second' } })
+  })
   test('rows of a list are added and taken away by their place', async () => {
     const { form } = mountForm<Values>({ schema: schema as never, initial }, titled)
     form.append('words', 'tray')

@@ -36,6 +36,7 @@ if (autosave) {
   watch(
     values,
     () => {
+      if (!form.isChanged()) return
       isSaved.value = false
       void saveSoon()
     },
