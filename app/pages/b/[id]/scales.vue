@@ -32,15 +32,15 @@ const rivalIds = computed(() =>
   others.value.filter((other) => other.machine.kind !== 'build').map((other) => other.machine.id),
 )
 /** Three others at most: rivals of the library and builds together. */
-function toggle(id: string) {
+/** What is wanted while it is on its way: a second press begins with it, not with what the page still shows. */
+let wanted: readonly string[] | null = null
+async function toggle(id: string) {
   const room = Math.max(1, most - weighedBuilds.value.length)
-  return run(() =>
-    build.setRivals(
-      rivalIds.value.includes(id)
-        ? rivalIds.value.filter((each) => each !== id)
-        : [...rivalIds.value, id].slice(-room),
-    ),
-  )
+  const now = wanted ?? rivalIds.value
+  const next = now.includes(id) ? now.filter((each) => each !== id) : [...now, id].slice(-room)
+  wanted = next
+  await run(() => build.setRivals(next))
+  if (wanted === next) wanted = null
 }
 function toggleBuild(id: string) {
   const room = Math.max(1, most - rivalIds.value.length)
