@@ -2,7 +2,7 @@
 import { needNames, needs as allNeeds, type Need } from '#core/parts/part'
 import type { BriefInput } from '#shared/brief/schemas'
 
-/** What it takes besides the machine to be used, each with the price the builder reckons with. */
+/** What it takes besides the machine to be used, each with the price the builder expects. */
 const { needs } = defineProps<{ needs: BriefInput['needs'] }>()
 const emit = defineEmits<{ change: [needs: BriefInput['needs']] }>()
 const at = (need: Need) => needs.findIndex((each) => each.need === need)

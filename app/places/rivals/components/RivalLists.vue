@@ -3,7 +3,7 @@ import type { Workload } from '#core/performance/model/workload'
 import type { RivalInput } from '#shared/rivals/schemas'
 import { sizeOptions, sizeText, sizeFrom } from '~/utils/screenSizes'
 
-/** What a rival has any number of: results somebody states, equivalents somebody proposes, wanted things it brings besides. */
+/** The lists of a rival: stated results, proposed equivalents, wanted things it brings besides. */
 const { values, workloads, today } = defineProps<{
   values: RivalInput
   workloads: readonly Workload[]
