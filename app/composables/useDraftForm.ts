@@ -1,3 +1,4 @@
+import type { Ref } from 'vue'
 import { useForm, type GenericObject } from 'vee-validate'
 import type { ObjectSchema } from 'yup'
 import { stateTag } from '#shared/text/stateTag'
@@ -17,6 +18,16 @@ interface DraftFormOptions<T extends GenericObject> {
   isSaved?: boolean
   /** sends what was checked, with the tag of the state it changes; gives the tag of what is saved then, where the form stays open. A refusal stands in `failure` in the server's own words */
   save(checked: T, was: string | undefined): Promise<unknown>
+}
+
+/** What a sheet around a form needs of it: what was refused, and the two states where another tab has saved. */
+export interface DraftFormState {
+  readonly values: object
+  readonly failure: Readonly<Ref<string>>
+  readonly busy: Readonly<Ref<boolean>>
+  readonly conflict: Readonly<Ref<{ readonly saved: object } | null>>
+  takeSaved(): Promise<unknown>
+  saveOver(): Promise<unknown>
 }
 
 /**

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import type { DraftFormState } from '~/composables/useDraftForm'
 
 /** A form on a sheet above the place: title, what is to fill in, what was refused, and the ways out. */
 const {
   title,
   action,
-  failure = '',
-  busy = false,
+  form,
   wide = false,
 } = defineProps<{
   title: string
   action: string
-  failure?: string
-  busy?: boolean
+  form: DraftFormState
   wide?: boolean
 }>()
 const emit = defineEmits<{ submit: []; close: [] }>()
-defineSlots<{ before(): unknown; default(): unknown; conflict(): unknown; actions(): unknown }>()
+defineSlots<{ before(): unknown; default(): unknown; actions(): unknown }>()
+const { failure, busy, conflict } = form
 </script>
 
 <template>
@@ -31,7 +31,13 @@ defineSlots<{ before(): unknown; default(): unknown; conflict(): unknown; action
         <slot name="before" />
         <form novalidate @submit.prevent="emit('submit')">
           <slot />
-          <slot name="conflict" />
+          <FormConflict
+            v-if="conflict"
+            :saved="conflict.saved"
+            :mine="form.values"
+            @take-saved="form.takeSaved"
+            @save-over="form.saveOver"
+          />
           <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>
           <div class="mt-4 flex gap-3">
             <button type="submit" class="button button-main" :disabled="busy">{{ action }}</button><button

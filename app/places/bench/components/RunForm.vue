@@ -31,7 +31,7 @@ const form = useDraftForm<RunInput>({
     emit('saved')
   },
 })
-const { values, failure, busy } = form
+const { values } = form
 async function keepLog(runId: string) {
   const times = await fromLog!.times()
   const kept = await fetch(`/api/bench/runs/${runId}/log?name=${encodeURIComponent(fromLog!.name)}`, {
@@ -65,8 +65,7 @@ async function submit() {
   <FormSheet
     :title="fromLog ? `A run from ${fromLog.name}` : 'A run'"
     action="Save the run"
-    :failure="failure"
-    :busy="busy"
+    :form="form"
     @submit="submit"
     @close="emit('close')"
   >

@@ -28,7 +28,7 @@ const form = useDraftForm<LeadInput>({
     emit('done', id)
   },
 })
-const { values, problems, failure, busy } = form
+const { values, problems } = form
 const hasImported = ref(false)
 const close = () => (hasImported.value ? emit('done', null) : emit('close'))
 function discard() {
@@ -42,8 +42,7 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
   <FormSheet
     :title="editing ? 'Change the lead' : 'Capture a lead'"
     :action="editing ? 'Save the lead' : 'Add the lead'"
-    :failure="failure"
-    :busy="busy"
+    :form="form"
     @submit="form.submit"
     @close="close"
   >
@@ -120,15 +119,6 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
       <button v-if="editing" type="button" class="quiet-button" @click="discard">
         discard what was typed
       </button>
-    </template>
-    <template #conflict>
-      <FormConflict
-        v-if="form.conflict.value"
-        :saved="form.conflict.value.saved"
-        :mine="values"
-        @take-saved="form.takeSaved"
-        @save-over="form.saveOver"
-      />
     </template>
   </FormSheet>
 </template>

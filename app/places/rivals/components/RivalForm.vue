@@ -28,7 +28,7 @@ const form = useDraftForm<RivalInput>({
     emit('saved', body.name)
   },
 })
-const { values, failure, busy } = form
+const { values, failure } = form
 const page = ref('')
 const quotes = ref<Readonly<Record<string, string>>>({})
 async function readPage() {
@@ -51,8 +51,7 @@ async function readPage() {
     wide
     :title="editing ? values.name || 'A rival' : 'A machine to weigh against'"
     :action="editing ? 'Save the changes' : 'Add the rival'"
-    :failure="failure"
-    :busy="busy"
+    :form="form"
     @submit="form.submit"
     @close="emit('close')"
   >
@@ -116,14 +115,5 @@ async function readPage() {
       @assign="form.assign"
     />
     <TextField name="note" label="note" spoken="note on the rival" class="mt-3" />
-    <template #conflict>
-      <FormConflict
-        v-if="form.conflict.value"
-        :saved="form.conflict.value.saved"
-        :mine="values"
-        @take-saved="form.takeSaved"
-        @save-over="form.saveOver"
-      />
-    </template>
   </FormSheet>
 </template>
