@@ -21,6 +21,7 @@ import { loadDemo } from '../demo/load'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
 import { importSoldRecords } from '../server/places/prices/importRecords'
+import { benchLoad } from './benchLoad'
 import { benchPages, startServer } from './benchPages'
 
 /** `npm run bench`: measures, prints, judges nothing. */
@@ -205,6 +206,9 @@ say(
 await ownServer?.stop()
 rmSync(ownFolder, { recursive: true, force: true })
 await benchPages(say)
+// `npm run bench -- --minutes 10` for the long one
+const minutes = Number(process.argv[process.argv.indexOf('--minutes') + 1]) || 1
+await benchLoad(say, minutes)
 
 /** A machine that matches the first rival on the scales, or the best for its money: how long the whole search took. */
 async function searched(buildId: string, goal: 'match' | 'spend'): Promise<void> {

@@ -48,10 +48,45 @@ export async function benchPages(
         `×${each} a build after a one-line import`,
         `${after.ms.toFixed(0)} ms; another request meanwhile ${(await others).ms.toFixed(0)} ms`,
       )
+      say(`×${each} a backup, restored elsewhere`, await restoredElsewhere(server.url))
       await server.stop()
     } finally {
       rmSync(folder, { recursive: true, force: true })
     }
+  }
+}
+
+/** Whether a backup put into an empty place shows the same figures there, and how long both took. */
+async function restoredElsewhere(url: string): Promise<string> {
+  const folder = mkdtempSync(join(tmpdir(), 'tarvin-restored-'))
+  const other = await startServer(folder)
+  try {
+    const from = performance.now()
+    const zip = await (await fetch(`${url}/api/settings/backup`)).arrayBuffer()
+    const made = performance.now()
+    const answer = await fetch(`${other.url}/api/settings/backup/restore`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/zip' },
+      body: zip,
+    })
+    if (!answer.ok) return `refused: ${await answer.text()}`
+    const done = performance.now()
+    const build = await buildOf(url)
+    const figures = async (place: string) =>
+      Promise.all(
+        [
+          '/api/builds',
+          `/api/builds/${build}`,
+          `/api/builds/${build}/leads`,
+          `/api/builds/${build}/ledger`,
+        ].map(async (path) => (await fetch(place + path)).text()),
+      )
+    const [here, there] = [await figures(url), await figures(other.url)]
+    const differ = here.filter((text, index) => text !== there[index]).length
+    return `${differ === 0 ? 'the same figures' : `${differ} of ${here.length} pages differ`}; made in ${((made - from) / 1000).toFixed(1)} s, ${(zip.byteLength / 1e6).toFixed(1)} MB, restored in ${((done - made) / 1000).toFixed(1)} s`
+  } finally {
+    await other.stop()
+    rmSync(folder, { recursive: true, force: true })
   }
 }
 
@@ -81,7 +116,7 @@ async function loadScaled(url: string, times: number): Promise<void> {
   )
 }
 
-async function buildOf(url: string): Promise<string> {
+export async function buildOf(url: string): Promise<string> {
   const { builds } = (await (await fetch(`${url}/api/session`)).json()) as {
     builds: { id: string; name: string }[]
   }
@@ -104,7 +139,9 @@ function plainSort(): number {
 }
 
 /** The built application on a database in `folder`, at a free port. */
-export async function startServer(folder: string): Promise<{ url: string; stop(): Promise<void> }> {
+export async function startServer(
+  folder: string,
+): Promise<{ url: string; pid: number; stop(): Promise<void> }> {
   const port = await new Promise<number>((resolve) => {
     const server = createServer().listen(0, '127.0.0.1', () => {
       const { port: free } = server.address() as { port: number }
@@ -133,6 +170,7 @@ export async function startServer(folder: string): Promise<{ url: string; stop()
     await new Promise((resolve) => setTimeout(resolve, 30))
   return {
     url,
+    pid: child.pid!,
     async stop() {
       child.kill('SIGKILL')
       await ended

@@ -15,6 +15,7 @@ import { parts } from '../db/schema/parts'
 import { sources } from '../db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { stateTag } from '#shared/text/stateTag'
+import type { OfferView } from '#shared/prices/views'
 import { performanceChanged } from './performance'
 import { inForce, readSettings, type AssumptionsInForce } from './settings'
 
@@ -35,6 +36,8 @@ export interface Market extends AssumptionsInForce {
   readonly readings: Map<string, StreetPrice>
   /** The library at what its parts cost, by house rules; see `pricedLibrary`. */
   readonly priced: Map<string, readonly PricedPart[]>
+  /** What shops ask, by part, day and currency; see `newOffers`. */
+  readonly offers: Map<string, readonly OfferView[]>
 }
 
 type ShopPriceRow = typeof shopPrices.$inferSelect
@@ -113,6 +116,7 @@ async function loadMarket(db: Database, earlier: Market | undefined): Promise<Ma
     sources: new Map(sourceRows.map((row) => [row.id, row])),
     readings: new Map(),
     priced: new Map(),
+    offers: new Map(),
   }
   if (earlier) takeOverReadings(earlier, market, added)
   return market

@@ -13,8 +13,20 @@ export function newPriceIn(market: Market, partId: string, currency: string, tod
   return prices.length === 0 ? null : Math.min(...prices)
 }
 
-/** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. */
-export function newOffers(market: Market, partId: string, currency: string, today: string): OfferView[] {
+/** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. Kept as long as the market stands. */
+export function newOffers(
+  market: Market,
+  partId: string,
+  currency: string,
+  today: string,
+): readonly OfferView[] {
+  const key = `${partId} ${today} ${currency}`
+  const known = market.offers.get(key) ?? readOffers(market, partId, currency, today)
+  market.offers.set(key, known)
+  return known
+}
+
+function readOffers(market: Market, partId: string, currency: string, today: string): OfferView[] {
   const table = rateTable(market.rates)
   const offers: OfferView[] = []
   for (const [sourceId, points] of market.shopHistory.get(partId) ?? []) {

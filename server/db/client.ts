@@ -15,6 +15,8 @@ export interface OpenDatabase {
   readonly file: string | null
   /** Does a piece of work as the only writer of this process: what it checks still holds when it writes. */
   alone<T>(work: () => Promise<T>): Promise<T>
+  /** Counts up with every write; null where other programs may write too, behind a URL that is no file. */
+  version(): number | null
 }
 
 /** URL of the database: `TARVIN_DATABASE_URL`, or a file under `.data/`. */
@@ -42,5 +44,11 @@ export async function openDatabase(url: string): Promise<OpenDatabase> {
   await foreignKeys(writer)
   const one = new OneWriter(reader, writer, foreignKeys)
   const client = one.client()
-  return { client, db: drizzle(client, { casing: 'snake_case' }), file, alone: (work) => one.alone(work) }
+  return {
+    client,
+    db: drizzle(client, { casing: 'snake_case' }),
+    file,
+    alone: (work) => one.alone(work),
+    version: () => (file ? one.version : null),
+  }
 }

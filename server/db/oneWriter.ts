@@ -21,12 +21,18 @@ export class DatabaseHeldError extends Error {
 export class OneWriter {
   private readonly turn = new Mutex()
   private readonly holding = new AsyncLocalStorage<true>()
+  private written = 0
 
   constructor(
     private readonly reader: Client,
     private readonly writer: Client,
     private readonly afterOpening: (writer: Client) => Promise<unknown> = async () => undefined,
   ) {}
+
+  /** Counts up with every write through this client: what was read while it stood still holds. */
+  get version(): number {
+    return this.written
+  }
 
   /** Does a piece of work as the only writer: what it checks still holds when it writes. Work within work takes no second turn. */
   async alone<T>(work: () => Promise<T>): Promise<T> {
@@ -41,11 +47,11 @@ export class OneWriter {
       execute: (statement: InStatement, args?: never) =>
         onlyReads(statement)
           ? reader.execute(statement as never, args)
-          : this.alone(() => this.whenFree(() => writer.execute(statement as never, args))),
+          : this.writes(() => writer.execute(statement as never, args)),
       batch: (statements: never, mode?: never) =>
-        this.alone(() => this.whenFree(() => writer.batch(statements, mode ?? 'write'))),
-      migrate: (statements: never) => this.alone(() => this.whenFree(() => writer.migrate(statements))),
-      executeMultiple: (sql: string) => this.alone(() => this.whenFree(() => writer.executeMultiple(sql))),
+        this.writes(() => writer.batch(statements, mode ?? 'write')),
+      migrate: (statements: never) => this.writes(() => writer.migrate(statements)),
+      executeMultiple: (sql: string) => this.writes(() => writer.executeMultiple(sql)),
       transaction: (mode?: never) => this.transaction(mode),
       sync: () => writer.sync(),
       reconnect: async () => {
@@ -63,10 +69,24 @@ export class OneWriter {
     } as Client
   }
 
+  private writes<T>(write: () => Promise<T>): Promise<T> {
+    return this.alone(async () => {
+      try {
+        return await this.whenFree(write)
+      } finally {
+        this.written += 1
+      }
+    })
+  }
+
   /** A transaction holds the turn until it is settled. */
   private async transaction(mode: 'write' | 'read' | 'deferred' = 'write'): Promise<Transaction> {
     if (mode === 'read') return this.reader.transaction('read')
-    const release = this.holding.getStore() ? () => undefined : await this.turn.acquire()
+    const turn = this.holding.getStore() ? () => undefined : await this.turn.acquire()
+    const release = () => {
+      this.written += 1
+      turn()
+    }
     try {
       return released(await this.whenFree(() => this.writer.transaction(mode)), release)
     } catch (error) {

@@ -1,5 +1,7 @@
-import { array, object, type InferType } from 'yup'
+import { array, lazy, object, type InferType } from 'yup'
 import { conditions, manners, type Condition, type Manner } from '../../core/reading/sales/soldRecord'
+import { budgetScopes } from '../../core/ledger/account'
+import { scopes } from '../../core/ledger/receipt'
 import { rebateStates } from '../../core/supply/landed/rebates'
 import {
   calendarDate,
@@ -16,7 +18,7 @@ import {
   yesOrNo,
 } from '../fields'
 
-/** Requests of the four fixed calculation endpoints; see docs/api.md. */
+/** Requests of the fixed calculation endpoints; see docs/api.md. */
 
 const exchangeRate = object({
   date: calendarDate().required(),
@@ -234,3 +236,93 @@ export const frameTimesRequest = object({
   targetFps: finite().moreThan(0, '${path} must be more than 0').required(),
   lowMethod: oneOf(['percentile', 'worst-share']),
 }).required()
+
+const amountText = () => decimalText().required('${path} is needed')
+const plans = ['keep', 'resell', 'discard'] as const
+
+const event = {
+  arrived: { thing: text().required(), state: oneOf(['works', 'faulty', 'dead']).required() },
+  'sent-back': { thing: text().required(), expected: amountText() },
+  refunded: { thing: text().required(), amount: amountText(), gone: yesOrNo().required() },
+  sold: { thing: text().required(), price: amountText(), fee: amountText(), postage: amountText() },
+  'written-off': { thing: text().required() },
+  'handed-on': { thing: text().required() },
+  'sold-machine': {
+    price: amountText(),
+    fee: amountText(),
+    postage: amountText(),
+    hours: finite().min(0, '${path} must not be negative').required(),
+  },
+} as const
+const eventKinds = Object.keys(event) as (keyof typeof event)[]
+
+/** What happened to one thing, or to the machine; which fields it has follows from its kind. */
+const historyEvent = lazy((value: unknown) => {
+  const kind = (value as { kind?: unknown } | null)?.kind
+  const known = eventKinds.find((each) => each === kind)
+  return object({ kind: oneOf(eventKinds).required(), ...(known ? event[known] : {}) }).required()
+})
+
+export const accountRequest = object({
+  currency: currencyCode().required(),
+  budget: amountText(),
+  budgetScope: oneOf(budgetScopes).default('everything'),
+  paid: array()
+    .of(
+      object({
+        id: text().required(),
+        scope: oneOf(scopes).required(),
+        amount: amountText(),
+        things: array()
+          .of(
+            object({
+              id: text().required(),
+              plan: oneOf(plans).required(),
+              worth: amountText(),
+              fault: amountText(),
+              worthToday: decimalText().nullable().defined('${path} is needed; null where it is not known'),
+            }).required(),
+          )
+          .required()
+          .min(1, '${path} must hold at least one thing')
+          .max(1000),
+      }).required(),
+    )
+    .required()
+    .max(1000),
+  costs: array()
+    .of(
+      object({
+        kind: oneOf(['fee', 'travel']).required(),
+        scope: oneOf(scopes).required(),
+        amount: amountText(),
+      }).required(),
+    )
+    .required()
+    .max(1000),
+  toPay: array()
+    .of(
+      object({
+        id: text().required(),
+        scope: oneOf(scopes).required(),
+        payNow: amountText(),
+        fault: amountText(),
+        worthToday: decimalText().nullable().defined('${path} is needed; null where it is not known'),
+      }).required(),
+    )
+    .required()
+    .max(1000),
+  rebates: array()
+    .of(
+      object({
+        line: text().required(),
+        amount: amountText(),
+        chance: share().required(),
+        state: oneOf(['open', 'claimed', 'paid', 'refused', 'missed']).required(),
+      }).required(),
+    )
+    .required()
+    .max(1000),
+  events: array().of(historyEvent).required().max(10_000),
+}).required()
+export type AccountRequest = InferType<typeof accountRequest>

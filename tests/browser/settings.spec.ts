@@ -42,3 +42,35 @@ test('what is out of range is refused by the field’s own name, and Settings ar
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
   expect(violations.map((each) => `${each.id}: ${each.nodes.length}`)).toEqual([])
 })
+
+/** What is saved in one zip comes back from it whole, after a look at what it holds. */
+test('a backup saved and opened again puts everything back as it was; a passphrase is set on screen', async ({
+  page,
+}) => {
+  const names = Object.keys(await demoBuilds())
+  await page.goto(`${demoAddress}/settings`)
+  const download = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Save a backup' }).click()
+  const zip = await (await download).path()
+
+  const row = page.locator('[data-assumption="risk.used.motherboard"]')
+  await row.getByRole('spinbutton').fill('61')
+  await row.getByRole('spinbutton').press('Enter')
+  await expect(row.getByText('yours')).toBeVisible()
+  await page.getByLabel('new passphrase').fill('nine small otters')
+  await page.getByRole('button', { name: 'Set', exact: true }).click()
+  await expect(page.getByText('The passphrase is set')).toBeVisible()
+
+  await page.locator('[data-test="backup-file"]').setInputFiles({
+    name: 'notes.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('not a zip'),
+  })
+  await expect(page.getByText(/this file is no zip/)).toBeVisible()
+  await page.locator('[data-test="backup-file"]').setInputFiles(zip)
+  const dialog = page.getByRole('dialog')
+  for (const name of names) await expect(dialog.getByText(name)).toBeVisible()
+  await dialog.getByRole('button', { name: 'Restore it' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(row.getByText('yours')).toHaveCount(0)
+})

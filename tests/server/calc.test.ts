@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { ValidationError } from 'yup'
+import { calcAccount } from '#server/calc/accountCalc'
 import { calcLandedCost } from '#server/calc/landedCostCalc'
 import { calcLot } from '#server/calc/lotCalc'
 import { calcStreetPrice } from '#server/calc/streetPriceCalc'
@@ -7,6 +8,7 @@ import { errorAnswer } from '#server/http/errors'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { CoreError } from '#core/errors/coreError'
 import {
+  accountRequest,
   landedCostRequest,
   lotRequest,
   streetPriceRequest,
@@ -153,5 +155,48 @@ describe('errorAnswer', () => {
     })
     expect(errorAnswer(new NotFoundError('gone')).status).toBe(404)
     expect(JSON.stringify(errorAnswer(new Error('secret')))).not.toContain('secret')
+  })
+})
+
+describe('account', () => {
+  const thing = { id: 'cpu', plan: 'keep', worth: '80', fault: '2', worthToday: null }
+  const request = {
+    currency: 'JPY',
+    budget: '1000',
+    paid: [{ id: 'a', scope: 'core', amount: '450', things: [thing] }],
+    costs: [],
+    toPay: [{ id: 'b', scope: 'test', payNow: '100', fault: '0', worthToday: null }],
+    rebates: [],
+    events: [{ kind: 'arrived', thing: 'cpu', state: 'faulty' }],
+  }
+  const answer = (change: object = {}) => calcAccount(accountRequest.validateSync({ ...request, ...change }))
+
+  test('decimal strings in, money out; the budget covers everything unless said', () => {
+    expect(answer()).toMatchObject({
+      payNow: { amount: 550, currency: 'JPY' },
+      left: { amount: 450, currency: 'JPY' },
+      worthToday: null,
+      items: [{ id: 'cpu', cost: { amount: 450, currency: 'JPY' }, place: 'here', state: 'faulty' }],
+    })
+    expect(answer({ budgetScope: 'core' }).left).toEqual({ amount: 550, currency: 'JPY' })
+  })
+
+  test.each([
+    [{ events: [{ kind: 'arrived', thing: 'cpu', state: 'unseen' }] }, 'events[0].state'],
+    [{ events: [{ kind: 'melted', thing: 'cpu' }] }, 'events[0].kind'],
+    [{ events: [{ kind: 'sent-back', thing: 'cpu' }] }, 'events[0].expected'],
+    [{ events: [{ kind: 'sold', thing: 'cpu', price: '1', fee: '0', postage: '0' }] }, 'events[0]'],
+    [{ budget: '10.50' }, 'budget'],
+    [{ rebates: [{ line: 'z', amount: '1', chance: 0.5, state: 'open' }] }, 'rebates[0].line'],
+    [{ paid: [{ id: 'a', scope: 'core', amount: '450', things: [thing, thing] }] }, 'paid[0].things[1].id'],
+    [{ events: [null] }, 'events[0]'],
+  ])('%j is refused at %s', (change, path) => {
+    const attempt = () => answer(change)
+    expect(attempt).toThrow()
+    try {
+      attempt()
+    } catch (error) {
+      expect(errorAnswer(error)).toMatchObject({ status: 400, body: { error: { path } } })
+    }
   })
 })

@@ -106,17 +106,27 @@ export function shopRhythm(
 function usualPrice(daily: readonly number[]): { price: number; by: 'mode' | 'median' } {
   const days = new Map<number, number>()
   for (const price of daily) days.set(price, (days.get(price) ?? 0) + 1)
-  const ranked = [...days].sort((a, b) => b[1] - a[1])
-  if (ranked.length === 1 || ranked[0]![1] > ranked[1]![1]) return { price: ranked[0]![0], by: 'mode' }
-  const sorted = [...daily].sort((a, b) => a - b)
-  const middle = sorted.length / 2
-  return {
-    price:
-      sorted.length % 2 === 1
-        ? sorted[Math.floor(middle)]!
-        : Math.round((sorted[middle - 1]! + sorted[middle]!) / 2),
-    by: 'median',
+  const mode = modeOf(days)
+  return mode === null ? { price: medianOf(daily), by: 'median' } : { price: mode, by: 'mode' }
+}
+
+/** The price held on more days than any other; null where two were held equally long. */
+function modeOf(days: ReadonlyMap<number, number>): number | null {
+  let mode: number | null = null
+  let most = 0
+  for (const [price, count] of days) {
+    if (count > most) [mode, most] = [price, count]
+    else if (count === most) mode = null
   }
+  return mode
+}
+
+function medianOf(daily: readonly number[]): number {
+  const sorted = Float64Array.from(daily).sort()
+  const middle = sorted.length / 2
+  return sorted.length % 2 === 1
+    ? sorted[Math.floor(middle)]!
+    : Math.round((sorted[middle - 1]! + sorted[middle]!) / 2)
 }
 
 function floorOf(daily: readonly number[]): number | null {
@@ -131,10 +141,13 @@ function findSales(daily: readonly number[], first: number, depth: number, usual
   const sales: Sale[] = []
   let from = -1
   let lowest = Infinity
+  // the days of each price within the window that ends today, moved on day by day
+  const days = new Map<number, number>()
   for (let day = 0; day <= daily.length; day += 1) {
-    const isSale =
-      day < daily.length &&
-      daily[day]! <= usualPrice(daily.slice(Math.max(0, day - usualDays), day + 1)).price * (1 - depth)
+    if (day < daily.length) count(days, daily[day]!, 1)
+    if (day > usualDays) count(days, daily[day - usualDays - 1]!, -1)
+    const usual = () => modeOf(days) ?? medianOf(daily.slice(Math.max(0, day - usualDays), day + 1))
+    const isSale = day < daily.length && daily[day]! <= usual() * (1 - depth)
     if (isSale) {
       if (from < 0) from = day
       lowest = Math.min(lowest, daily[day]!)
@@ -145,4 +158,10 @@ function findSales(daily: readonly number[], first: number, depth: number, usual
     }
   }
   return sales
+}
+
+function count(days: Map<number, number>, price: number, by: number): void {
+  const left = (days.get(price) ?? 0) + by
+  if (left === 0) days.delete(price)
+  else days.set(price, left)
 }

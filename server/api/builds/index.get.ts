@@ -1,6 +1,6 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { pageRoute } from '#server/http/pageRoute'
 import { today } from '#server/http/today'
 import { buildStrips } from '#server/places/builds/readBuilds'
 
-export default jsonRoute(async () => buildStrips(await useDatabase(), today()))
+export default pageRoute(async () => buildStrips(await useDatabase(), today()))

@@ -1,5 +1,5 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { pageRoute } from '#server/http/pageRoute'
 import { libraryView } from '#server/context/readLibrary'
 
-export default jsonRoute(async () => libraryView(await useDatabase()))
+export default pageRoute(async () => libraryView(await useDatabase()))

@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { pageRoute } from '#server/http/pageRoute'
 import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 
-export default jsonRoute(async (event) =>
+export default pageRoute(async (event) =>
   buildView(await useDatabase(), getRouterParam(event, 'id')!, today()),
 )

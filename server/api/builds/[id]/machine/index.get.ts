@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { pageRoute } from '#server/http/pageRoute'
 import { today } from '#server/http/today'
 import { machineView } from '#server/places/machine/readMachine'
 
-export default jsonRoute(async (event) =>
+export default pageRoute(async (event) =>
   machineView(await useDatabase(), getRouterParam(event, 'id')!, today()),
 )

@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { pageRoute } from '#server/http/pageRoute'
 import { today } from '#server/http/today'
 import { lookoutHits } from '#server/places/prices/lookouts'
 
-export default jsonRoute(async (event) =>
+export default pageRoute(async (event) =>
   lookoutHits(await useDatabase(), today(), getRouterParam(event, 'id')!),
 )

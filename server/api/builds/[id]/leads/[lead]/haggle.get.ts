@@ -1,8 +1,8 @@
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { pageRoute } from '#server/http/pageRoute'
 import { today } from '#server/http/today'
 import { haggleView } from '#server/places/leads/haggle'
 
-export default jsonRoute(async (event) =>
+export default pageRoute(async (event) =>
   haggleView(await useDatabase(), getRouterParam(event, 'id')!, getRouterParam(event, 'lead')!, today()),
 )

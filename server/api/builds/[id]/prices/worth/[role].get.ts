@@ -1,11 +1,11 @@
 import { CoreError } from '#core/errors/coreError'
 import { rankedRoles } from '#core/parts/indexOfPart'
 import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { pageRoute } from '#server/http/pageRoute'
 import { today } from '#server/http/today'
 import { worthView } from '#server/places/prices/readWorth'
 
-export default jsonRoute(async (event) => {
+export default pageRoute(async (event) => {
   const role = rankedRoles.find((each) => each === getRouterParam(event, 'role'))
   if (!role)
     throw new CoreError('unknown-role', `parts are ranked in these roles: ${rankedRoles.join(', ')}`, 'role')
