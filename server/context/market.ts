@@ -16,6 +16,7 @@ import { sources } from '../db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { stateTag } from '#shared/text/stateTag'
 import type { OfferView } from '#shared/prices/views'
+import { restoreReadings } from './keptReadings'
 import { performanceChanged } from './performance'
 import { inForce, readSettings, type AssumptionsInForce } from './settings'
 
@@ -34,6 +35,8 @@ export interface Market extends AssumptionsInForce {
   readonly shopHistory: ReadonlyMap<string, ReadonlyMap<string, readonly ShopPriceRow[]>>
   readonly sources: ReadonlyMap<string, typeof sources.$inferSelect>
   readonly readings: Map<string, StreetPrice>
+  /** Reads a street price from the records, by the key of its reading. */
+  judge(key: string): StreetPrice
   /** The library at what its parts cost, by house rules; see `pricedLibrary`. */
   readonly priced: Map<string, readonly PricedPart[]>
   /** What shops ask, by part, day and currency; see `newOffers`. */
@@ -115,10 +118,12 @@ async function loadMarket(db: Database, earlier: Market | undefined): Promise<Ma
     shopHistory: historyByPart(shopRows),
     sources: new Map(sourceRows.map((row) => [row.id, row])),
     readings: new Map(),
+    judge: (key) => judge(market, key),
     priced: new Map(),
     offers: new Map(),
   }
   if (earlier) takeOverReadings(earlier, market, added)
+  else restoreReadings(db, market, added)
   return market
 }
 
@@ -194,14 +199,19 @@ export function readStreetPrice(
   const key = `${partId} ${asOf} ${currency}`
   const cached = market.readings.get(key)
   if (cached) return cached
+  const reading = judge(market, key)
+  market.readings.set(key, reading)
+  return reading
+}
+
+function judge(market: Market, key: string): StreetPrice {
+  const [partId, asOf, currency] = key.split(' ') as [string, CalendarDate, string]
   const query = market.queries.get(partId)!
-  const reading = streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), {
+  return streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), {
     rates: market.rates,
     overrides: market.overrides.get(partId) ?? {},
     missingRate: 'drop',
   })
-  market.readings.set(key, reading)
-  return reading
 }
 
 /** Street price of a part at the builder's patience; null without comps. */

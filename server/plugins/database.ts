@@ -1,3 +1,4 @@
+import { keepReadingsIn } from '../context/keptReadings'
 import { startSentence } from '../db/guard'
 import { useOpenDatabase } from '../db/useDatabase'
 import { today } from '../http/today'
@@ -11,7 +12,8 @@ export default defineNitroPlugin(async () => {
     process.exit(1)
   }
   try {
-    await useOpenDatabase()
+    const { db, file } = await useOpenDatabase()
+    if (file) keepReadingsIn(db, `${file}.readings`, process.env.TARVIN_EDITION ?? '')
   } catch (error) {
     console.error(startSentence(error))
     process.exit(1)

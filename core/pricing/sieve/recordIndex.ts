@@ -5,7 +5,7 @@ import type { SoldRecord } from '../../reading/sales/soldRecord'
 
 /**
  * Finds the records that can have a query's words at all, without scanning every title. A record it leaves out
- * would be dropped with reason `missing-word`. Building is O(tokens); a look-up costs the rarest word's records.
+ * would be dropped with reason `missing-word`. Building is O(tokens), put off until the first look-up; a look-up costs the rarest word's records.
  */
 export class RecordIndex {
   private readonly postings = new Map<number, number[]>()
@@ -13,6 +13,7 @@ export class RecordIndex {
   private readonly words = new Map<string, { readonly text: string; readonly hash: number }[]>()
 
   private readonly held: SoldRecord[] = []
+  private indexed = 0
   private readonly scanner = new TitleScanner()
 
   constructor(records: readonly SoldRecord[]) {
@@ -23,12 +24,16 @@ export class RecordIndex {
     return this.held
   }
 
-  /** Takes further records in; what was indexed stays. */
+  /** Takes further records in; they are indexed when somebody first looks something up. */
   add(records: readonly SoldRecord[]): void {
+    for (const record of records) this.held.push(record)
+  }
+
+  private index(): void {
     const { scanner } = this
-    for (const record of records) {
-      const i = this.held.push(record) - 1
-      scanner.scan(record.title)
+    for (; this.indexed < this.held.length; this.indexed += 1) {
+      const i = this.indexed
+      scanner.scan(this.held[i]!.title)
       for (let token = 0; token < scanner.count; token += 1) {
         if (scanner.kind[token]! >= TokenKind.plus) continue
         const list = this.postings.get(scanner.hash[token]!)
@@ -51,6 +56,7 @@ export class RecordIndex {
   /** Records that can have all of the wanted words, misspelt ones among them; all records where nothing is wanted. */
   candidates(must: readonly string[]): readonly SoldRecord[] {
     if (must.length === 0) return this.records
+    this.index()
     const holders = must.map((word) => this.holders(phrase(word))).sort((a, b) => a.size - b.size)
     const [rarest, ...others] = holders
     return [...rarest!]

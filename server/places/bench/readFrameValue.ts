@@ -74,8 +74,7 @@ export async function frameValueOf(
     return frames === null ? [] : [{ id: machine.id, name: machine.name, kind: 'rival', cost, frames }]
   })
   const own = framesOf(view, frameMachineOf(view.parts).machine) ?? 0
-  // machines half as fast as this one are no choice beside it
-  const library = libraryMachines(view, market, today).filter((machine) => machine.frames >= own / 2)
+  const library = libraryMachines(view, market, today, own)
   const staircase = (costOf: (each: UnweighedBuild) => number) =>
     shortStaircase(
       frameValue([
@@ -109,17 +108,20 @@ function lacks({ parts, emptyRoles, receipt }: UnweighedBuild): string | null {
 }
 
 /** Whole machines from the library at street prices: a base around each CPU, a card, a supply strong enough. */
-function libraryMachines(view: BuildView, market: Market, today: string): ValuedMachine[] {
+function libraryMachines(view: BuildView, market: Market, today: string, own: number): ValuedMachine[] {
   const priced = pricedLibrary(market, view, today)
+  const supplies = priced.filter(({ part }) => part.role === 'supply')
   const cards = priced.filter(
     ({ part }) => part.role === 'graphics' && part.facts.graphicsIndex !== undefined,
   )
   const wishes = { ...baseWishes, power: market.assumptions.power }
   return baseMachines(priced, wishes).flatMap((base) =>
     cards.flatMap(({ part, price }): ValuedMachine[] => {
-      const supply = supplyFor(priced, base.cpu, part, wishes)
       const frames = framesOf(view, frameMachineOf([...base.parts.map((each) => each.part), part]).machine)
-      return supply === null || frames === null
+      // machines half as fast as this one are no choice beside it
+      if (frames === null || frames < own / 2) return []
+      const supply = supplyFor(supplies, base.cpu, part, wishes)
+      return supply === null
         ? []
         : [
             {

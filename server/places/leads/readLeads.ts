@@ -82,8 +82,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
     chosen.flatMap((choice) => (choice.paidOn === null ? (choice.leadId ?? []) : [])),
     library,
   )
-  const brief = fitBriefOf(market, build, today)
-  const priced = pricedLibrary(market, build, today)
+  const lacking = lacksByParts(library, fitBriefOf(market, build, today), pricedLibrary(market, build, today))
   const { answerDays = market.assumptions.risk.answerDays, perKm = 0, perHour = 0 } = build.houseRules
   const views = valued.map((each): LeadView => {
     const { lead, sourceName, value } = each
@@ -147,7 +146,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
         title: titles.get(substitute.id) ?? substitute.id,
       })),
       rebates: each.rebates.map((rebate) => rebateView(rebate, each, market, library, today, build)),
-      lacks: lacksOf(each, library, brief, priced),
+      lacks: lacking(keptParts(each, library)),
       photos: (photosOf.get(lead.id) ?? []).map(({ id, arrival }) => ({ id, arrival })),
     }
   })
@@ -273,14 +272,28 @@ function substitutesFor(
   )
 }
 
+/** What a donor lacks, asked once for all leads that keep the same parts. */
+function lacksByParts(
+  library: ReadonlyMap<string, Part>,
+  brief: FitBrief,
+  priced: readonly PricedPart[],
+): (kept: readonly Part[]) => LeadView['lacks'] {
+  const known = new Map<string, LeadView['lacks']>()
+  return (kept) => {
+    const key = kept.map((part) => part.id).join(' ')
+    const lacks = known.get(key) ?? lacksOf(kept, library, brief, priced)
+    known.set(key, lacks)
+    return lacks
+  }
+}
+
 /** What a donor lacks for the brief, with the cheapest that fills it. */
 function lacksOf(
-  each: ValuedLead,
+  kept: readonly Part[],
   library: ReadonlyMap<string, Part>,
   brief: FitBrief,
   priced: readonly PricedPart[],
 ): LeadView['lacks'] {
-  const kept = keptParts(each, library)
   if (!kept.some((part) => part.role === 'donor')) return []
   const machine = { parts: expandDonors(kept, library), brief }
   const roles = coreRoles.filter(
