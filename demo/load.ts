@@ -63,11 +63,13 @@ export async function loadDemo(
         JSON.stringify({ kind: 'lead', leadId: lead.id, reason, scope }),
       )
       if (paidOn)
-        await send(
+        await post(
           address,
-          `/api/machine/choices/${view.choices.at(-1).id}`,
-          JSON.stringify({ paidOn }),
-          'PATCH',
+          '/api/ledger/orders/pay',
+          JSON.stringify({
+            choiceIds: [view.choices.find((each: { leadId: string }) => each.leadId === lead.id).id],
+            day: paidOn,
+          }),
         )
     }
     for (const hunt of build.hunts)

@@ -5,12 +5,12 @@ import type { ShelfView } from '#shared/shelf/views'
 import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'
 
-/** Shelf: parts the builder owns. Several builds, one shelf; what is sold from it comes back as income of a build. */
-const { run } = useAction()
+/** Shelf: things that are mine and in no build, and what became of those that left it. */
+const { run, busy } = useAction()
 const session = useSession()
-const library = ref<LibraryView | null>(null)
-const selling = ref<ShelfView | null>(null)
-const sale = reactive({ amount: '', fee: '0', day: '', buildId: '' })
+const library = shallowRef<LibraryView | null>(null)
+const open = ref<string | null>(null)
+const form = reactive({ price: '', fee: '0', postage: '0', day: '', buildId: '' })
 const load = async () => (library.value = await request<LibraryView>('/api/library'))
 onMounted(() =>
   run(async () => {
@@ -19,92 +19,178 @@ onMounted(() =>
   }),
 )
 useHead({ title: 'Shelf · Tarvin' })
-function sell(thing: ShelfView) {
-  selling.value = thing
-  Object.assign(sale, {
-    amount: '',
+const here = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.place === 'shelf'))
+const left = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.place === 'gone'))
+function show(thing: ShelfView) {
+  open.value = open.value === thing.id ? null : thing.id
+  Object.assign(form, {
+    price: '',
     fee: '0',
+    postage: '0',
     day: session.view!.today,
-    buildId: thing.buildId ?? session.view!.builds[0]?.id ?? '',
+    buildId: thing.build?.id ?? session.view!.builds[0]?.id ?? '',
   })
 }
-const sold = () =>
+const step = (thing: ShelfView, name: string, body: object, message: string) =>
   run(
     async () => {
-      await request(`/api/shelf/${selling.value!.id}/sale`, { method: 'POST', body: { ...sale } })
-      selling.value = null
+      await request(`/api/ledger/items/${thing.id}/${name}`, {
+        method: 'POST',
+        body: { day: form.day, ...body },
+      })
+      open.value = null
       await load()
     },
-    { message: 'sold; the money is in the ledger' },
+    { message: `${thing.name}: ${message}` },
   )
-const buildName = (id: string | null) => session.view?.builds.find((build) => build.id === id)?.name
+const sell = (thing: ShelfView) => {
+  const { day: _day, ...sale } = form
+  return step(thing, 'sell', { ...sale, buildId: sale.buildId || null }, 'sold; the money is in the ledger')
+}
+const stateTone = {
+  unseen: 'tag-info',
+  works: 'tag-settled',
+  faulty: 'tag-waiting',
+  dead: 'tag-stop',
+} as const
+const stateWords = { unseen: 'not seen yet', works: 'works', faulty: 'has faults', dead: 'dead' } as const
+const goneWords = {
+  cancelled: 'cancelled',
+  missing: 'missing',
+  returned: 'returned',
+  sold: 'sold',
+  'sold-with-machine': 'sold with its machine',
+  'traded-in': 'traded in',
+  'written-off': 'written off',
+  split: 'split',
+} as const
 </script>
 
 <template>
   <main class="mx-auto h-full max-w-[1000px] overflow-y-auto px-6 py-5">
     <h1>Shelf</h1>
-    <p class="text-soft">Parts you own. Use one in a build from its Machine place (N); sell one here.</p>
-    <table class="ledger mt-3">
+    <p class="text-soft">Things that are yours and in no build.</p>
+    <table v-if="here.length > 0" class="ledger mt-3">
       <thead>
         <tr>
-          <th>part</th>
+          <th>thing</th>
           <th>role</th>
-          <th>condition</th>
-          <th>where it came from</th>
-          <th class="!text-right">cost basis</th>
-          <th>now</th>
+          <th>state</th>
+          <th>bought for</th>
+          <th class="!text-right">left of its cost</th>
+          <th><span class="sr-only">steps</span></th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="thing in library?.shelf" :key="thing.id" :class="{ 'text-soft': thing.soldOn }">
-          <td>{{ thing.name }}</td>
-          <td class="text-soft">{{ roleNames[thing.role] }}</td>
-          <td>{{ thing.condition }}</td>
-          <td class="text-soft">
-            {{ thing.note
-            }}<template v-if="buildName(thing.buildId)">, for {{ buildName(thing.buildId) }}</template>
-          </td>
-          <td class="amount">{{ amount(thing.cost, thing.currency) }} {{ thing.currency }}</td>
-          <td class="whitespace-nowrap">
-            <template v-if="thing.soldOn">sold {{ shortDate(thing.soldOn) }}</template
-            ><template v-else-if="thing.usedIn">in {{ thing.usedIn }}</template
-            ><button v-else type="button" class="quiet-button" @click="sell(thing)">sell it</button>
-          </td>
-        </tr>
+        <template v-for="thing in here" :key="thing.id">
+          <tr>
+            <td>
+              {{ thing.name
+              }}<span class="block text-xs text-soft"
+                >{{ thing.condition }}<template v-if="thing.note">, {{ thing.note }}</template></span
+              >
+            </td>
+            <td class="text-soft">{{ roleNames[thing.role] }}</td>
+            <td>
+              <span class="tag" :class="stateTone[thing.state]">{{ stateWords[thing.state] }}</span>
+            </td>
+            <td class="text-soft">{{ thing.build?.name ?? 'owned before' }}</td>
+            <td class="amount">{{ amount(thing.remaining, thing.currency) }} {{ thing.currency }}</td>
+            <td class="text-right">
+              <button
+                type="button"
+                class="quiet-button"
+                :aria-expanded="open === thing.id"
+                @click="show(thing)"
+              >
+                use, sell…
+              </button>
+            </td>
+          </tr>
+          <tr v-if="open === thing.id">
+            <td colspan="6">
+              <div class="flex flex-col gap-2 border-l-4 border-info py-1 pl-3">
+                <form
+                  class="flex flex-wrap items-center gap-2"
+                  aria-label="sell from the shelf"
+                  @submit.prevent="sell(thing)"
+                >
+                  <label
+                    >sold for
+                    <input
+                      v-model="form.price"
+                      class="field figures w-24"
+                      inputmode="decimal"
+                      aria-label="sold for" /></label
+                  ><label
+                    >fee
+                    <input
+                      v-model="form.fee"
+                      class="field figures w-20"
+                      inputmode="decimal"
+                      aria-label="fee on the sale" /></label
+                  ><label
+                    >postage
+                    <input
+                      v-model="form.postage"
+                      class="field figures w-20"
+                      inputmode="decimal"
+                      aria-label="postage" /></label
+                  ><label>on <DateField v-model="form.day" label="day of the step" /></label
+                  ><button type="submit" class="button button-main" :disabled="busy || form.price === ''">
+                    Sold
+                  </button>
+                </form>
+                <div class="flex flex-wrap items-center gap-2">
+                  <select v-model="form.buildId" class="field" aria-label="build that takes it">
+                    <option v-for="each in session.view?.builds" :key="each.id" :value="each.id">
+                      {{ each.name }}
+                    </option></select
+                  ><button
+                    type="button"
+                    class="button"
+                    :disabled="busy || form.buildId === ''"
+                    @click="step(thing, 'move', { buildId: form.buildId }, 'in the build')"
+                  >
+                    Use in that build</button
+                  ><button
+                    v-if="thing.state !== 'dead'"
+                    type="button"
+                    class="button"
+                    @click="step(thing, 'find', { state: 'dead' }, 'dead')"
+                  >
+                    It is dead</button
+                  ><button type="button" class="button" @click="step(thing, 'write-off', {}, 'written off')">
+                    Write it off
+                  </button>
+                </div>
+              </div>
+            </td>
+          </tr>
+        </template>
       </tbody>
     </table>
-    <form
-      v-if="selling"
-      class="mt-3 flex flex-wrap items-center gap-2 border-l-4 border-info pl-3"
-      aria-label="sell from the shelf"
-      @submit.prevent="sold"
-    >
-      <span>{{ selling.name }} sold for</span
-      ><input
-        v-model="sale.amount"
-        class="field figures w-24"
-        inputmode="decimal"
-        aria-label="sold for"
-      /><label
-        >fee
-        <input
-          v-model="sale.fee"
-          class="field figures w-20"
-          inputmode="decimal"
-          aria-label="fee on the sale" /></label
-      ><label>on <DateField v-model="sale.day" label="day of the sale" /></label>
-      <label
-        >into the ledger of
-        <select v-model="sale.buildId" class="field" aria-label="ledger that takes it">
-          <option v-for="each in session.view?.builds" :key="each.id" :value="each.id">
-            {{ each.name }}
-          </option>
-        </select></label
-      ><button type="submit" class="button button-main">Sold</button
-      ><button type="button" class="quiet-button" @click="selling = null">never mind</button>
-    </form>
-    <p v-if="library && library.shelf.length === 0" class="mt-4 text-soft">
-      The shelf is empty. What a lot leaves over comes here when it is bought.
+    <p v-else-if="library" class="mt-4 text-soft">
+      The shelf is empty. What a lot leaves over comes here when it arrives, and what is taken out of a build.
     </p>
+    <template v-if="left.length > 0">
+      <h2 class="mt-5">What left</h2>
+      <table class="ledger mt-1 text-soft">
+        <tbody>
+          <tr v-for="thing in left" :key="thing.id">
+            <td>{{ thing.name }}</td>
+            <td>
+              {{ goneWords[thing.goneBecause ?? 'written-off']
+              }}<template v-if="thing.leftOn"> {{ shortDate(thing.leftOn) }}</template>
+            </td>
+            <td class="amount">
+              <template v-if="thing.goneBecause === 'sold'"
+                >{{ amount(thing.soldFor, thing.currency) }} {{ thing.currency }} net</template
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
   </main>
 </template>

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { BuildView } from '#shared/builds/views'
-import type { ChoiceView } from '#shared/machine/views'
+import { toDecimal } from '#core/money/decimal'
 import { request } from '~/utils/request'
 
 export interface LastChange {
@@ -18,7 +18,7 @@ export const useBuild = defineStore('build', {
     },
     async choose(
       input: {
-        kind: ChoiceView['kind']
+        kind: 'lead' | 'hunt' | 'owned'
         leadId?: string
         partId?: string
         shelfId?: string
@@ -31,6 +31,17 @@ export const useBuild = defineStore('build', {
         await request<BuildView>(`/api/builds/${this.view!.id}/machine/choices`, {
           method: 'POST',
           body: input,
+        }),
+        label,
+      )
+    },
+    /** Pays one choice by itself, at what it costs now. */
+    async pay(id: string, cost: number, label: string) {
+      const { today, currency } = this.view!
+      this.take(
+        await request<BuildView>(`/api/ledger/choices/${id}/pay`, {
+          method: 'POST',
+          body: { day: today, amount: toDecimal(cost, currency) },
         }),
         label,
       )
@@ -69,8 +80,9 @@ export const useBuild = defineStore('build', {
     },
     /** Takes a newly calculated build and remembers by how much it moved. */
     take(next: BuildView, label: string) {
-      const before = this.view?.id === next.id ? this.view.receipt.totals.payNow : next.receipt.totals.payNow
-      const difference = next.receipt.totals.payNow - before
+      const { payNow } = next.receipt.totals
+      const before = this.view?.id === next.id ? this.view.receipt.totals.payNow : payNow
+      const difference = payNow === null || before === null ? 0 : payNow - before
       if (difference !== 0) this.lastChange = { difference, label }
       else if (this.view?.id !== next.id) this.lastChange = null
       this.view = next

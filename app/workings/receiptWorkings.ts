@@ -1,11 +1,5 @@
-import {
-  scopeNames,
-  scopes,
-  type Receipt,
-  type ReceiptLine,
-  type ReceiptTotals,
-  type Scope,
-} from '#core/ledger/receipt'
+import type { Receipt, ReceiptLine, ReceiptTotals } from '#core/ledger/receipt'
+import { scopeNames, scopes, type Scope } from '#core/ledger/scopes'
 import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
 import { amount, percent } from '~/utils/show'
@@ -21,10 +15,11 @@ const titles: Readonly<Record<TotalName, string>> = {
 }
 const formulas: Readonly<Record<TotalName, string>> = {
   payNow:
-    'sum of what each thing costs at the till: price, less codes, plus shipping, tax and fees; hunts at their limit, owned things at zero',
-  afterRebates: 'pay now, less every rebate that is paid or still open, in full',
-  expected: 'pay now, less each rebate times its chance, plus the expected loss by faults',
-  anyoneCanPay: 'sum of street prices at your patience; a new thing in a shop at its own landed price',
+    'cash out + to pay: what was paid, fees and trips; planned orders, hunts at their limit; owned things at zero',
+  afterRebates: 'pay now − cash in − to come back',
+  expected: 'after rebates + what is to come back × the chance that it does not + fault losses',
+  anyoneCanPay:
+    'for each thing the lower of its street price at your patience and its share of one order at the shop where it is cheapest',
 }
 
 export function totalWorking(receipt: Receipt, name: TotalName): Working {
@@ -57,10 +52,11 @@ export function leftWorking(receipt: Receipt): Working {
   return {
     title: 'Left of the budget',
     result: amount(receipt.left, receipt.currency),
-    formula: 'budget less pay now; rebates and luck do not count',
+    formula: 'budget − pay now + cash in; open rebates and luck do not count',
     lines: [
       { label: 'budget', value: amount(receipt.budget, receipt.currency), kind: 'own' },
       { label: 'pay now', value: `−${amount(receipt.totals.payNow, receipt.currency)}`, kind: 'sum' },
+      { label: 'cash in', value: amount(receipt.account.cashIn.amount, receipt.currency), kind: 'sum' },
     ],
     change: 'The budget is in Brief.',
   }
@@ -132,7 +128,7 @@ export function huntsWorking(view: BuildView): Working {
       'product of the chances of each: 1 − e^(−λ · c · F(limit) · T); they come in one apart from the other',
     lines: [
       ...view.choices
-        .filter((choice) => choice.kind === 'hunt' && choice.paidOn === null)
+        .filter((choice) => choice.kind === 'hunt')
         .map((choice) => ({
           label: `${choice.label}, up to ${amount(choice.limit ?? choice.payNow, view.currency)}`,
           value: choice.chanceByDate === null ? '—' : percent(choice.chanceByDate),

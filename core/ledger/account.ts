@@ -3,11 +3,15 @@ import { roundAmount } from '../money/decimal'
 import { money, type Currency, type Money } from '../money/money'
 import type { GoneReason, ItemPlace, ItemState } from './itemLife'
 import type { ItemPlan } from './itemCosts'
-import { scopes, type Scope } from './receipt'
+import { scopes, type Scope } from './scopes'
 
 /** Scopes of a budget; each holds the ones before it. */
 export const budgetScopes = ['core', 'ready', 'everything'] as const
 export type BudgetScope = (typeof budgetScopes)[number]
+
+/** The life of a build. */
+export const buildStates = ['planned', 'standing', 'sold', 'apart'] as const
+export type BuildState = (typeof buildStates)[number]
 
 /** Kinds of entries that move cash, and the figure each counts in. Entries go by kind, never by sign. */
 export const cashKinds = {
@@ -75,7 +79,7 @@ export interface AccountInput {
   readonly budget: number
   readonly budgetScope: BudgetScope
   /** Sold or apart: nothing is left to pay, nothing is left to be worth anything. */
-  readonly state: 'planned' | 'standing' | 'sold' | 'apart'
+  readonly state: BuildState
   readonly entries: readonly AccountEntry[]
   readonly items: readonly AccountItem[]
   readonly planned: readonly AccountPlan[]

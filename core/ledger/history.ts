@@ -11,7 +11,7 @@ import {
 } from './account'
 import { itemCosts, rebateShares, type ItemPlan } from './itemCosts'
 import { assertItemCan, type GoneReason, type ItemPlace, type ItemState, type ItemStep } from './itemLife'
-import type { Scope } from './receipt'
+import type { Scope } from './scopes'
 
 /** A thing of a paid line. Amounts in minor units of the history's currency. */
 export interface HistoryThing {

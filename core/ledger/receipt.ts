@@ -1,43 +1,37 @@
 import { CoreError } from '../errors/coreError'
 import type { Currency } from '../money/money'
-
-/** Scopes of a line, narrowest first; totals are cumulative. */
-export const scopes = ['core', 'ready', 'test'] as const
-export type Scope = (typeof scopes)[number]
-
-export const scopeNames: Readonly<Record<Scope, string>> = {
-  core: 'core machine',
-  ready: 'ready to use',
-  test: 'test-only',
-}
+import { account, type Account, type AccountInput } from './account'
+import { scopes, type Scope } from './scopes'
 
 /** What kind of money a figure is. Assumed, expected and paid money never share one figure. */
 export const moneyKinds = ['paid', 'lead', 'street', 'assumed', 'owned'] as const
 export type MoneyKind = (typeof moneyKinds)[number]
 
-/** One thing on the receipt; amounts in minor units of the build's currency. */
+/** One thing on the receipt; amounts in minor units of the build's currency, null where not known. */
 export interface ReceiptLine {
   readonly id: string
   readonly label: string
   readonly role: string
   readonly scope: Scope
   readonly kind: MoneyKind
-  readonly payNow: number
-  readonly afterRebates: number
-  readonly expected: number
-  /** What anyone can pay for it at street price; null where that is not known. */
+  readonly payNow: number | null
+  readonly afterRebates: number | null
+  readonly expected: number | null
+  /** What anyone can pay for it; null where that is not known. */
   readonly anyoneCanPay: number | null
+  /** Whether it is a thing that anyone would have to pay for: not a fee, a trip, or what is gone. */
+  readonly isThing: boolean
   /** Money that comes back later on a claim, in full. */
   readonly toComeBack: number
 }
 
 export interface ReceiptTotals {
-  readonly payNow: number
-  readonly afterRebates: number
-  readonly expected: number
-  /** Sum over lines whose street price is known. */
+  readonly payNow: number | null
+  readonly afterRebates: number | null
+  readonly expected: number | null
+  /** Sum over lines whose price for anyone is known. */
   readonly anyoneCanPay: number
-  /** Lines whose street price is not known, and which `anyoneCanPay` therefore leaves out. */
+  /** Lines whose price for anyone is not known, and which `anyoneCanPay` therefore leaves out. */
   readonly unknownStreet: number
 }
 
@@ -53,60 +47,69 @@ export interface Receipt {
   readonly byScope: readonly { readonly scope: Scope; readonly totals: ReceiptTotals }[]
   /** Whole build. */
   readonly totals: ReceiptTotals
-  /** Pay now of what is already paid. */
-  readonly paid: number
+  /** The account of the whole build, from which the totals are. */
+  readonly account: Account
   readonly budget: number
   readonly stretch: number
-  /** Budget less pay now; negative when over. */
-  readonly left: number
-  readonly state: 'within' | 'stretch' | 'over'
+  /** Budget − pay now + cash in, over what the budget covers; negative when over, null where not known. */
+  readonly left: number | null
+  readonly state: 'within' | 'stretch' | 'over' | 'not-known'
 }
 
 /**
- * The running account of a build. Three totals, never one: pay now, after rebates, expected. Sums are plain sums of
- * the lines, in any order.
+ * The running account of a build, line by line. Three totals, never one: pay now, after rebates, expected; they are the
+ * account's, and the lines' pay now adds up to them.
  *
  * @throws CoreError `bad-budget` for a stretch below the budget
  */
-export function receipt(
-  currency: Currency,
-  lines: readonly ReceiptLine[],
-  { budget, stretch }: { budget: number; stretch: number },
-): Receipt {
+export function receipt(input: AccountInput, lines: readonly ReceiptLine[], stretch: number): Receipt {
+  const { currency, budget } = input
   if (stretch < budget)
     throw new CoreError('bad-budget', 'the stretch must not be below the budget', 'stretch')
-  const totals = sumLines(lines)
-  const paid = lines.filter((line) => line.kind === 'paid')
+  const whole = account(input)
+  const left = whole.left?.amount ?? null
+  const byScope = scopes.map((scope, widest) => {
+    const covers = (each: { scope: Scope }) => scopes.indexOf(each.scope) <= widest
+    return {
+      scope,
+      totals: totalsOf(
+        account({
+          ...input,
+          entries: input.entries.filter(covers),
+          items: input.items.filter(covers),
+          planned: input.planned.filter(covers),
+        }),
+        lines.filter(covers),
+      ),
+    }
+  })
   return {
     currency,
     groups: {
-      paid,
+      paid: lines.filter((line) => line.kind === 'paid'),
       toBuy: lines.filter((line) => line.kind !== 'paid' && line.kind !== 'owned'),
       owned: lines.filter((line) => line.kind === 'owned'),
       toComeBack: lines
         .filter((line) => line.toComeBack > 0)
         .map(({ id, label, toComeBack }) => ({ id, label, amount: toComeBack })),
     },
-    byScope: scopes.map((scope, index) => ({
-      scope,
-      totals: sumLines(lines.filter((line) => scopes.indexOf(line.scope) <= index)),
-    })),
-    totals,
-    paid: paid.reduce((sum, line) => sum + line.payNow, 0),
+    byScope,
+    totals: totalsOf(whole, lines),
+    account: whole,
     budget,
     stretch,
-    left: budget - totals.payNow,
-    state: totals.payNow <= budget ? 'within' : totals.payNow <= stretch ? 'stretch' : 'over',
+    left,
+    state: left === null ? 'not-known' : left >= 0 ? 'within' : left >= budget - stretch ? 'stretch' : 'over',
   }
 }
 
-function sumLines(lines: readonly ReceiptLine[]): ReceiptTotals {
-  const sum = (of: (line: ReceiptLine) => number) => lines.reduce((total, line) => total + of(line), 0)
+function totalsOf({ payNow, afterRebates, expected }: Account, lines: readonly ReceiptLine[]): ReceiptTotals {
+  const things = lines.filter((line) => line.isThing)
   return {
-    payNow: sum((line) => line.payNow),
-    afterRebates: sum((line) => line.afterRebates),
-    expected: sum((line) => line.expected),
-    anyoneCanPay: sum((line) => line.anyoneCanPay ?? 0),
-    unknownStreet: lines.filter((line) => line.anyoneCanPay === null).length,
+    payNow: payNow?.amount ?? null,
+    afterRebates: afterRebates?.amount ?? null,
+    expected: expected?.amount ?? null,
+    anyoneCanPay: things.reduce((sum, line) => sum + (line.anyoneCanPay ?? 0), 0),
+    unknownStreet: things.filter((line) => line.anyoneCanPay === null).length,
   }
 }

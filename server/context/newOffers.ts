@@ -1,8 +1,10 @@
+import { scaleAmount } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { landedCost } from '#core/supply/landed/landedCost'
 import { shopRhythm } from '#core/pricing/shops/shopRhythm'
 import type { OfferView } from '#shared/prices/views'
 import type { Market } from './market'
+import { termsOf } from './termsOf'
 
 /**
  * Cheapest newest shop price of a part as its shop asks it, converted; null where no shop has it or its currency has
@@ -45,29 +47,17 @@ function readOffers(market: Market, partId: string, currency: string, today: str
       today,
       { saleDepth: market.assumptions.pricing.saleDepth },
     )
+    const { import: imported, exchangeFeePercent, ...terms } = termsOf(source, last.currency !== currency)
     const order = landedCost({
       currency: last.currency,
       asOf: today,
       hassle: 0,
-      import: {
-        dutyPercent: source.importDutyPercent,
-        taxPercent: source.importTaxPercent,
-        freeUnder: source.importFreeUnder,
-      },
-      ...(last.currency === currency ? {} : { exchangeFeePercent: source.exchangeFeePercent }),
+      ...(imported && { import: imported }),
+      ...(exchangeFeePercent !== undefined && { exchangeFeePercent }),
       codes: [],
       rebates: [],
       extras: [],
-      source: {
-        taxPercent: source.taxPercent,
-        taxOnShipping: source.taxOnShipping,
-        paymentFeePercent: source.paymentFeePercent,
-        shipping: {
-          kind: source.shippingKind,
-          amount: source.shippingAmount,
-          ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }),
-        },
-      },
+      source: terms,
       items: [
         {
           id: partId,
@@ -86,6 +76,7 @@ function readOffers(market: Market, partId: string, currency: string, today: str
       price: inCurrency(last.price),
       date: last.date,
       landed: inCurrency(order.payNow.amount),
+      itemWithTax: inCurrency(scaleAmount(last.price, 100 + source.taxPercent, 100)),
       rhythm,
     })
   }

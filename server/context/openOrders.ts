@@ -1,45 +1,151 @@
+import { and, eq, inArray, isNull, ne } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import { convertAmount, rateTable, type ExchangeRate } from '#core/money/rates'
 import { splitByLargestRemainder } from '#core/money/splitByLargestRemainder'
 import { joinedOrder, type JoinedOrder } from '#core/supply/orders/joinedOrder'
-import type { ValuedLead } from './valuedLeads'
+import type { Database } from '../db/client'
+import { builds } from '../db/schema/builds'
+import { leads } from '../db/schema/leads'
+import { choices } from '../db/schema/machine'
+import type { BuildRow } from './findBuild'
+import type { Market } from './market'
+import { valuedLeads, type ValuedLead } from './valuedLeads'
 
-/** Leads still to be paid that are placed as one order with one source. */
+export type ChoiceRow = typeof choices.$inferSelect
+
+/** A chosen lead that is still to be paid, with the choice and the build it is chosen for. */
+export interface PlannedLead {
+  readonly valued: ValuedLead
+  readonly choiceId: string
+  readonly orderGroup: string | null
+  readonly buildId: string
+  readonly buildName: string
+  readonly currency: string
+}
+
+/** A planned order: leads of one source, for one build or several, that are paid together. Derived, never stored. */
 export interface OpenOrder {
-  readonly leads: readonly ValuedLead[]
+  readonly leads: readonly PlannedLead[]
   readonly joined: JoinedOrder
 }
 
-/** Puts leads still to be paid together by source and currency: shops and their counters only, since private sellers each send their own. */
-export function openOrders(unpaid: readonly ValuedLead[]): OpenOrder[] {
-  const orderable = unpaid.filter(
-    ({ lead, source, trip }) =>
-      lead.shipping === null && trip === null && ['shop', 'refurbisher', 'counter'].includes(source.kind),
-  )
-  return [...groupBy(orderable, ({ lead }) => `${lead.sourceId} ${lead.currency}`).values()].map((leads) => ({
-    leads,
-    joined: joinedOrder(leads.map(({ value }) => value.order)),
+const sellsMany: ReadonlySet<string> = new Set(['shop', 'refurbisher', 'counter'])
+
+/** The chosen leads of a build that are still to be paid. */
+export function plannedLeads(
+  build: Pick<BuildRow, 'id' | 'name' | 'currency'>,
+  rows: readonly ChoiceRow[],
+  valued: readonly ValuedLead[],
+): PlannedLead[] {
+  return rows.flatMap((row) => {
+    const lead = row.voidBecause === null ? valued.find((each) => each.lead.id === row.leadId) : undefined
+    return lead
+      ? [
+          {
+            valued: lead,
+            choiceId: row.id,
+            orderGroup: row.orderGroup,
+            buildId: build.id,
+            buildName: build.name,
+            currency: build.currency,
+          },
+        ]
+      : []
+  })
+}
+
+/** What other builds have chosen from the same shops: it goes into the same orders. */
+export async function plannedElsewhere(
+  db: Database,
+  market: Market,
+  build: Pick<BuildRow, 'id' | 'variantOf'>,
+  own: readonly PlannedLead[],
+  today: string,
+): Promise<PlannedLead[]> {
+  const shops = [
+    ...new Set(
+      own.filter(({ valued }) => sellsMany.has(valued.source.kind)).map(({ valued }) => valued.lead.sourceId),
+    ),
+  ]
+  if (shops.length === 0) return []
+  const rows = await db
+    .select({ choice: choices, build: builds })
+    .from(choices)
+    .innerJoin(builds, eq(builds.id, choices.buildId))
+    .innerJoin(leads, eq(leads.id, choices.leadId))
+    .where(
+      and(
+        ne(builds.id, build.variantOf ?? build.id),
+        isNull(builds.variantOf),
+        isNull(builds.deletedAt),
+        inArray(builds.state, ['planned', 'standing']),
+        isNull(choices.deletedAt),
+        isNull(choices.voidBecause),
+        inArray(leads.sourceId, shops),
+      ),
+    )
+  const found: PlannedLead[] = []
+  for (const [, theirs] of groupBy(rows, (row) => row.build.id)) {
+    const [{ build: other }] = theirs as [(typeof theirs)[number]]
+    const chosen = theirs.map(({ choice }) => choice)
+    const valued = await valuedLeads(
+      db,
+      market,
+      other,
+      today,
+      chosen.flatMap((choice) => choice.leadId ?? []),
+    )
+    found.push(...plannedLeads(other, chosen, valued))
+  }
+  return found
+}
+
+/**
+ * Puts leads still to be paid together: what one shop, counter or refurbisher sells in one currency is one order,
+ * unless it was split by hand; private sellers each send their own, and what is fetched on a trip is paid alone.
+ */
+export function openOrders(planned: readonly PlannedLead[]): OpenOrder[] {
+  const keyOf = ({ valued: { lead, source, trip }, orderGroup, choiceId }: PlannedLead) =>
+    lead.shipping === null && trip === null && sellsMany.has(source.kind)
+      ? `${lead.sourceId} ${lead.currency} ${orderGroup ?? ''}`
+      : choiceId
+  return [...groupBy(planned, keyOf).values()].map((leadsOfOrder) => ({
+    leads: leadsOfOrder,
+    joined: joinedOrder(leadsOfOrder.map(({ valued }) => withoutTrip(valued))),
   }))
 }
 
-/** What each of these leads bears in its open order, in the build's currency; the shares add up to the order. */
+/** The trip that fetches a thing is paid by itself: its order is then that of a thing picked up for nothing. */
+function withoutTrip({ value: { order } }: ValuedLead): ValuedLead['value']['order'] {
+  return order.pickup ? { ...order, pickup: { ...order.pickup, fare: 0 } } : order
+}
+
+/** What a planned lead bears of its order, in the currency of its build. */
+export interface OrderShare {
+  readonly payNow: number
+  readonly expected: number
+}
+
+/** What each lead bears in its order, by choice; the shares of one build's currency add up to the order. */
 export function sharesOfOrders(
   orders: readonly OpenOrder[],
-  currency: string,
   rates: readonly ExchangeRate[],
   today: string,
-): Map<string, { payNow: number; expected: number }> {
-  const shares = new Map<string, { payNow: number; expected: number }>()
-  for (const { leads, joined } of orders) {
-    if (leads.length < 2) continue
-    const from = joined.landed.payNow.currency
-    const rate = rateTable(rates).rateOn(today, from, currency)
-    const inBuild = (amount: number) =>
-      from === currency ? amount : convertAmount(amount, from, currency, rate)
-    const payNow = splitByLargestRemainder(inBuild(joined.landed.payNow.amount), joined.shares)
-    const expected = adjustedTo(inBuild(joined.landed.expected.amount), joined.expectedShares.map(inBuild))
-    for (const [index, { lead }] of leads.entries())
-      shares.set(lead.id, { payNow: payNow[index]!, expected: expected[index]! })
+): Map<string, OrderShare> {
+  const table = rateTable(rates)
+  const shares = new Map<string, OrderShare>()
+  for (const { leads: inOrder, joined } of orders) {
+    for (const currency of new Set(inOrder.map((each) => each.currency))) {
+      const from = joined.landed.payNow.currency
+      const rate = from === currency ? 1 : table.rateOn(today, from, currency)
+      const inBuild = (amount: number) =>
+        from === currency ? amount : convertAmount(amount, from, currency, rate)
+      const payNow = splitByLargestRemainder(inBuild(joined.landed.payNow.amount), joined.shares)
+      const expected = adjustedTo(inBuild(joined.landed.expected.amount), joined.expectedShares.map(inBuild))
+      for (const [index, each] of inOrder.entries())
+        if (each.currency === currency)
+          shares.set(each.choiceId, { payNow: payNow[index]!, expected: expected[index]! })
+    }
   }
   return shares
 }

@@ -1,62 +1,104 @@
-import { faultsOf } from './faults'
-import { and, desc, eq, inArray, isNotNull, or } from 'drizzle-orm'
-import { paidByChoice } from '#core/ledger/ledger'
-import { receipt } from '#core/ledger/receipt'
+import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
+import type { AccountEntry, AccountInput, AccountPlan, CashKind, OpenRebate } from '#core/ledger/account'
+import { receipt, type ReceiptLine } from '#core/ledger/receipt'
+import { entryKinds } from '#core/ledger/ledger'
 import { checkFit, type FitReport } from '#core/machine/fit/checkFit'
+import { convertAmount, rateTable } from '#core/money/rates'
 import { expandDonors } from '#core/parts/expandDonors'
 import { coreRoles, partLabel, type Part, type Role } from '#core/parts/part'
 import { machinePair } from '#core/performance/model/machineOf'
+import { isRebateOpen } from '#core/supply/landed/rebates'
+import { pickupCost } from '#core/supply/landed/landedCost'
+import type { BuildView } from '#shared/builds/views'
+import type { ItemView } from '#shared/ledger/views'
+import { anyonePrices, openNewOffers, type PartToGet } from './anyone'
 import type { BuildToWeigh, Scales } from './buildToWeigh'
 import { choiceRowsOf } from './choicesOf'
+import { faultsOf } from './faults'
 import { findBuild, type BuildRow } from './findBuild'
 import { fitBriefOf } from './fitBrief'
+import { readHoldings, type Holdings } from './holdings'
 import { titlesOf } from './leadTitles'
-import { readTargets } from './readTargets'
 import { useMarket, type Market } from './market'
-import { openOrders, sharesOfOrders } from './openOrders'
+import {
+  openOrders,
+  plannedElsewhere,
+  plannedLeads,
+  sharesOfOrders,
+  type ChoiceRow,
+  type OpenOrder,
+} from './openOrders'
 import { measuredWatts, usePerformance } from './performance'
-import { huntsTogether, readChoice, removedLabel, type ChoiceContext } from './readChoice'
-import { valuedLeads } from './valuedLeads'
+import {
+  huntsNew,
+  huntsTogether,
+  readChoice,
+  removedLabel,
+  thingKey,
+  type ChoiceContext,
+  type ReadChoice,
+} from './readChoice'
+import { fillsRole, partOfItem, readItem, type ItemContext, type ReadItem } from './readItem'
+import { readTargets } from './readTargets'
+import { valuedLeads, type ValuedLead } from './valuedLeads'
 import type { Database } from '../db/client'
 import { targets } from '../db/schema/brief'
-import { ledgerEntries } from '../db/schema/ledger'
+import { leads } from '../db/schema/leads'
+import { items, trips } from '../db/schema/ledger'
 import { choices } from '../db/schema/machine'
-import { shelf } from '../db/schema/shelf'
-import type { BuildView } from '#shared/builds/views'
-import { arrivalsOf } from './arrivals'
 
 /** A build without its scales. */
 export type UnweighedBuild = Omit<BuildView, 'weighing'>
 
-/** A build as calculated, but for its scales; and what the scales need to know of it. */
-export async function readBuild(
-  db: Database,
-  buildId: string,
-  today: string,
-): Promise<{
-  view: UnweighedBuild
-  toWeigh: BuildToWeigh
-  scales: Scales
-}> {
+/** A build as calculated, but for its scales; what the scales, and the ledger, need to know of it besides. */
+export interface ReadBuild {
+  readonly view: UnweighedBuild
+  readonly toWeigh: BuildToWeigh
+  readonly scales: Scales
+  readonly items: readonly ItemView[]
+  readonly holdings: Holdings
+  readonly orders: readonly OpenOrder[]
+  readonly trips: readonly PlannedTrip[]
+}
+
+type TripRow = typeof trips.$inferSelect
+
+/** A trip that is planned or was driven, and what it costs in cash: hours are kept, they are no cash. */
+export interface PlannedTrip {
+  readonly trip: TripRow
+  readonly cash: number
+  /** Whether something chosen or ordered is still fetched on it. */
+  readonly isNeeded: boolean
+}
+
+export async function readBuild(db: Database, buildId: string, today: string): Promise<ReadBuild> {
   const build = await findBuild(db, buildId)
-  const [market, performance, targetRows, choiceRows, removed] = await Promise.all([
+  const rootId = build.variantOf ?? build.id
+  const [market, performance, targetRows, choiceRows, removed, holdings] = await Promise.all([
     useMarket(db),
     usePerformance(db),
     db.select().from(targets).where(eq(targets.buildId, buildId)).orderBy(targets.position),
     choiceRowsOf(db, build),
     removedChoices(db, buildId),
+    readHoldings(db, rootId),
   ])
-  const entries = await entriesOf(db, buildId, choiceRows)
-  const context = await choiceContext(db, { build, market, today, choiceRows, removed, entries })
-  const chosen = choiceRows.map((row) => readChoice(row, context))
+  const loaded: LoadedBuild = { build, rootId, market, today, choiceRows, removed, holdings }
+  const { choiceContext, itemContext, orders } = await contexts(db, loaded)
+  const chosen = choiceRows.map((row) => readChoice(row, choiceContext))
+  const things = holdings.items.map((row) => readItem(row, itemContext))
+  const planned = await plannedTrips(db, loaded)
   const parts = expandDonors(
-    chosen.flatMap((choice) => choice.machineParts),
-    context.library,
+    [...things.flatMap((thing) => thing.machineParts), ...chosen.flatMap((choice) => choice.machineParts)],
+    choiceContext.library,
   )
-  const lines = chosen.map((choice) => choice.line)
+  const input = accountInput(loaded, chosen, things, planned, itemContext)
+  const lines = [
+    ...things.map(({ line }) => line),
+    ...chosen.map(({ line }) => line),
+    ...otherLines(loaded, planned, itemContext),
+  ]
   const targetViews = readTargets(targetRows, parts, performance)
-  const account = receipt(build.currency, lines, build)
-  const views = chosen.map((choice) => choice.view)
+  const views = [...things.flatMap(({ view }) => view ?? []), ...chosen.map((choice) => choice.view)]
   const view: UnweighedBuild = {
     id: build.id,
     name: build.name,
@@ -65,6 +107,7 @@ export async function readBuild(
     region: build.region,
     budget: build.budget,
     stretch: build.stretch,
+    state: build.state,
     wantedBy: build.wantedBy,
     saleText: build.saleText,
     variantOf: build.variantOf,
@@ -75,7 +118,7 @@ export async function readBuild(
     today,
     targets: targetViews,
     choices: views,
-    receipt: account,
+    receipt: receipt(input, lines, build.stretch),
     parts,
     fit: fitViewOf(
       checkFit({ parts, brief: fitBriefOf(market, build, today), settled: new Set(build.settled) }),
@@ -85,79 +128,271 @@ export async function readBuild(
     breaches: chosen.flatMap((choice) => choice.breaches),
     machineName: { cpu: nameOf(parts, 'cpu'), graphics: nameOf(parts, 'graphics') },
     workloads: performance.workloads,
-    removedChoices: removed.map((row) => ({ id: row.id, label: removedLabel(row, context) })),
+    removedChoices: removed.map((row) => ({ id: row.id, label: removedLabel(row, choiceContext) })),
   }
   const toWeigh: BuildToWeigh = {
     build,
     choices: views,
     parts,
     targets: targetViews,
-    hours: entries.reduce((sum, entry) => sum + entry.hours, 0),
+    hours: input.hours,
     measuredW: measuredWatts(performance, machinePair(parts)),
   }
-  return { view, toWeigh, scales: { market, performance, today } }
-}
-
-type ChoiceRow = typeof choices.$inferSelect
-type EntryRow = typeof ledgerEntries.$inferSelect
-
-/** The last choices removed, newest first. */
-function removedChoices(db: Database, buildId: string): Promise<ChoiceRow[]> {
-  return db
-    .select()
-    .from(choices)
-    .where(and(eq(choices.buildId, buildId), isNotNull(choices.deletedAt)))
-    .orderBy(desc(choices.deletedAt))
-    .limit(5)
-}
-
-/** Entries of the build, and of choices it has from the build it is a variant of. */
-function entriesOf(db: Database, buildId: string, rows: readonly ChoiceRow[]): Promise<EntryRow[]> {
-  const ids = rows.map((row) => row.id)
-  return db
-    .select()
-    .from(ledgerEntries)
-    .where(or(eq(ledgerEntries.buildId, buildId), inArray(ledgerEntries.choiceId, ids)))
+  return {
+    view,
+    toWeigh,
+    scales: { market, performance, today },
+    items: things.map(({ item }) => item),
+    holdings,
+    orders,
+    trips: planned,
+  }
 }
 
 interface LoadedBuild {
   readonly build: BuildRow
+  /** The build itself; of a variant the one it is made of, which holds its things and its money. */
+  readonly rootId: string
   readonly market: Market
   readonly today: string
   readonly choiceRows: readonly ChoiceRow[]
   readonly removed: readonly ChoiceRow[]
-  readonly entries: readonly EntryRow[]
+  readonly holdings: Holdings
 }
 
-/** What the choices of a build are read against, loaded at once. */
-async function choiceContext(
+/** The last choices removed, newest first; what was paid is no choice any more. */
+function removedChoices(db: Database, buildId: string): Promise<ChoiceRow[]> {
+  return db
+    .select()
+    .from(choices)
+    .where(and(eq(choices.buildId, buildId), isNotNull(choices.deletedAt), isNull(choices.lineId)))
+    .orderBy(desc(choices.deletedAt))
+    .limit(5)
+}
+
+/** What the choices and the things of a build are read against, loaded at once. */
+async function contexts(
   db: Database,
-  { build, market, today, choiceRows, removed, entries }: LoadedBuild,
-): Promise<ChoiceContext> {
-  const leadIds = choiceRows.flatMap((choice) => choice.leadId ?? [])
-  const removedLeads = removed.flatMap((choice) => choice.leadId ?? [])
-  const shelfIds = [...choiceRows, ...removed].flatMap((choice) => choice.shelfId ?? [])
-  const ids = choiceRows.map((row) => row.id)
-  const [leads, leadTitles, shelfRows, arrived] = await Promise.all([
-    valuedLeads(db, market, build, today, leadIds),
-    titlesOf(db, removedLeads),
-    shelfIds.length === 0 ? [] : db.select().from(shelf).where(inArray(shelf.id, shelfIds)),
-    arrivalsOf(db, ids),
+  loaded: LoadedBuild,
+): Promise<{ choiceContext: ChoiceContext; itemContext: ItemContext; orders: OpenOrder[] }> {
+  const { build, rootId, market, today, choiceRows, removed, holdings } = loaded
+  const live = choiceRows.filter((row) => row.voidBecause === null)
+  const named = [...removed, ...choiceRows.filter((row) => row.voidBecause !== null)]
+  const itemIds = [...choiceRows, ...removed].flatMap((row) => row.itemId ?? [])
+  const [valued, leadTitles, itemRows, offers] = await Promise.all([
+    valuedLeads(
+      db,
+      market,
+      build,
+      today,
+      live.flatMap((row) => row.leadId ?? []),
+    ),
+    titlesOf(
+      db,
+      named.flatMap((row) => row.leadId ?? []),
+    ),
+    itemIds.length === 0 ? [] : db.select().from(items).where(inArray(items.id, itemIds)),
+    openNewOffers(db),
   ])
-  const unpaid = new Set(choiceRows.flatMap((row) => (row.paidOn === null ? (row.leadId ?? []) : [])))
-  const orders = openOrders(leads.filter(({ lead }) => unpaid.has(lead.id)))
-  return {
-    build,
+  const own = plannedLeads(build, live, valued)
+  const orders = openOrders([...own, ...(await plannedElsewhere(db, market, build, own, today))])
+  const library = new Map(market.library.map((part) => [part.id, part]))
+  const dropped = new Set(build.dropped)
+  const anyone = anyonePrices(
     market,
-    library: new Map(market.library.map((part) => [part.id, part])),
-    leads,
-    shelfRows,
-    leadTitles,
+    build,
+    [...partsOfChoices(live, valued, itemRows, loaded, library), ...partsOfItems(loaded, library, dropped)],
+    offers,
     today,
-    joined: sharesOfOrders(orders, build.currency, market.rates, today),
-    paid: paidByChoice(entries),
-    arrived,
+  )
+  const table = rateTable(market.rates)
+  const inBuild = (amount: number, from: string) =>
+    from === build.currency
+      ? amount
+      : convertAmount(amount, from, build.currency, table.rateOn(today, from, build.currency))
+  return {
+    choiceContext: {
+      build,
+      market,
+      library,
+      leads: valued,
+      items: itemRows,
+      leadTitles,
+      today,
+      shares: sharesOfOrders(orders, market.rates, today),
+      anyone,
+    },
+    itemContext: {
+      buildId: rootId,
+      currency: build.currency,
+      market,
+      library,
+      today,
+      holdings,
+      inBuild,
+      anyone,
+      rebates: rebatesOfLines(holdings, inBuild, today),
+      dropped,
+      isVariant: build.variantOf !== null,
+    },
+    orders: orders.filter((order) => order.leads.some((each) => each.buildId === build.id)),
   }
+}
+
+/** Open rebates of what was bought. Rebates are stated in the currency of their order. */
+function rebatesOfLines(
+  { rebates, lines }: Holdings,
+  inBuild: (amount: number, currency: string) => number,
+  today: string,
+): OpenRebate[] {
+  return rebates.flatMap((rebate) => {
+    const line = lines.find((each) => each.id === rebate.lineId)
+    return line && isRebateOpen(rebate, today)
+      ? [{ lineId: line.id, amount: inBuild(rebate.amount, line.order.currency), chance: rebate.chance }]
+      : []
+  })
+}
+
+function partsOfChoices(
+  rows: readonly ChoiceRow[],
+  valued: readonly ValuedLead[],
+  itemRows: readonly (typeof items.$inferSelect)[],
+  { market, build, today }: LoadedBuild,
+  library: ReadonlyMap<string, Part>,
+): PartToGet[] {
+  return rows.flatMap((row): PartToGet[] => {
+    if (row.kind === 'lead') {
+      const { lead } = valued.find((each) => each.lead.id === row.leadId)!
+      return lead.things
+        .filter((thing) => thing.plan === 'keep')
+        .flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))
+        .map((part, index) => ({ id: thingKey(row.id, index), part, isNew: lead.condition === 'new' }))
+    }
+    const partId = row.kind === 'hunt' ? row.partId : itemRows.find((each) => each.id === row.itemId)?.partId
+    const part = library.get(partId ?? '')
+    if (!part) return []
+    const isNew = row.kind === 'hunt' && huntsNew(market, build, part, row.condition, today)
+    return [{ id: thingKey(row.id, 0), part, isNew }]
+  })
+}
+
+function partsOfItems(
+  { holdings, rootId }: LoadedBuild,
+  library: ReadonlyMap<string, Part>,
+  dropped: ReadonlySet<string>,
+): PartToGet[] {
+  return holdings.items
+    .filter((row) => fillsRole(row, rootId) && !dropped.has(row.id))
+    .map((row) => ({
+      id: thingKey(row.id, 0),
+      part: partOfItem(row, library),
+      isNew: row.condition === 'new' && row.payerId !== null,
+    }))
+}
+
+async function plannedTrips(
+  db: Database,
+  { build, rootId, choiceRows, holdings }: LoadedBuild,
+): Promise<PlannedTrip[]> {
+  const rows = await db
+    .select()
+    .from(trips)
+    .where(and(inArray(trips.buildId, [build.id, rootId]), isNull(trips.deletedAt)))
+  if (rows.length === 0) return []
+  const wanted = new Set([
+    ...choiceRows.flatMap((row) => (row.voidBecause === null ? (row.leadId ?? []) : [])),
+    ...holdings.items
+      .filter((item) => item.place === 'ordered')
+      .flatMap((item) => holdings.lines.find((line) => line.id === item.lineId)?.leadId ?? []),
+  ])
+  const fetched = await db
+    .select({ id: leads.id, tripId: leads.tripId })
+    .from(leads)
+    .where(isNotNull(leads.tripId))
+  const { perKm = 0 } = build.houseRules
+  return rows.map((trip) => ({
+    trip,
+    cash: pickupCost({ km: trip.km, perKm, fare: trip.fare, hours: 0, perHour: 0 }),
+    isNeeded: fetched.some((lead) => lead.tripId === trip.id && wanted.has(lead.id)),
+  }))
+}
+
+function accountInput(
+  { build, holdings }: LoadedBuild,
+  chosen: readonly ReadChoice[],
+  things: readonly ReadItem[],
+  planned: readonly PlannedTrip[],
+  { inBuild, rebates }: ItemContext,
+): AccountInput {
+  const rootCurrency = holdings.currency
+  return {
+    currency: build.currency,
+    budget: build.budget,
+    budgetScope: build.budgetScope,
+    state: build.state,
+    entries: holdings.entries.flatMap((entry): AccountEntry[] =>
+      entry.kind === 'hours'
+        ? []
+        : [{ kind: entry.kind as CashKind, cash: inBuild(entry.cash, rootCurrency), scope: entry.scope }],
+    ),
+    items: things.map(({ account }) => account),
+    planned: [
+      ...chosen.flatMap((choice) => choice.planned ?? []),
+      ...planned
+        .filter(({ trip, isNeeded }) => trip.drivenOn === null && isNeeded)
+        .map(({ trip, cash }): AccountPlan => ({
+          id: trip.id,
+          scope: 'core',
+          payNow: inBuild(cash, rootCurrency),
+          fault: 0,
+          worthToday: 0,
+        })),
+    ],
+    rebates: [...rebates, ...chosen.flatMap((choice) => choice.rebates)],
+    takenOver: inBuild(holdings.takenOver, rootCurrency),
+    handedOn: inBuild(holdings.handedOn, rootCurrency),
+    hours: holdings.entries.reduce((sum, entry) => sum + entry.hours, 0),
+  }
+}
+
+/** What stands on the receipt beside the things: fees, trips driven and planned. */
+function otherLines(
+  { holdings }: LoadedBuild,
+  planned: readonly PlannedTrip[],
+  { inBuild }: ItemContext,
+): ReceiptLine[] {
+  const rootCurrency = holdings.currency
+  const line = (
+    id: string,
+    label: string,
+    kind: ReceiptLine['kind'],
+    scope: ReceiptLine['scope'],
+    cash: number,
+  ) => ({
+    id,
+    label,
+    role: '',
+    scope,
+    kind,
+    payNow: cash,
+    afterRebates: cash,
+    expected: cash,
+    anyoneCanPay: null,
+    isThing: false,
+    toComeBack: 0,
+  })
+  return [
+    ...holdings.entries
+      .filter(({ kind }) => kind === 'fee' || kind === 'travel')
+      .map(({ id, text, kind, cash, scope }) =>
+        line(id, `${entryKinds[kind]}: ${text}`, 'paid', scope, inBuild(0 - cash, rootCurrency)),
+      ),
+    ...planned
+      .filter(({ trip, isNeeded }) => trip.drivenOn === null && isNeeded)
+      .map(({ trip, cash }) =>
+        line(trip.id, `trip: ${trip.name}`, 'lead', 'core', inBuild(cash, rootCurrency)),
+      ),
+  ]
 }
 
 /** Core roles that nothing chosen fills: graphics inside the CPU and a cooler in its box count. */

@@ -1,4 +1,9 @@
 import type { BuildRow } from '#server/context/findBuild'
+import type { AccountPlan, OpenRebate } from '#core/ledger/account'
+import type { ReceiptLine } from '#core/ledger/receipt'
+import { formatAmount } from '#core/money/formatAmount'
+import { convertAmount, rateTable } from '#core/money/rates'
+import { partLabel, roleNames, type Part } from '#core/parts/part'
 import {
   chanceOfAllHunts,
   chancesPerDay,
@@ -7,20 +12,19 @@ import {
   expectedWait,
 } from '#core/pricing/patience/patience'
 import { factsInBox } from '#core/reading/listings/factsInBox'
-import type { Condition } from '#core/reading/sales/soldRecord'
-import { formatAmount } from '#core/money/formatAmount'
-import { partLabel, roleNames, type Part } from '#core/parts/part'
-import type { ReceiptLine } from '#core/ledger/receipt'
+import { isRebateOpen } from '#core/supply/landed/rebates'
+import { huntFaultLoss } from '#core/supply/risk/huntFaultLoss'
 import { daysBetween } from '#core/time/calendarDate'
 import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
-import type { choices } from '../db/schema/machine'
-import type { shelf } from '../db/schema/shelf'
+import { faultsOf } from './faults'
+import type { ItemRow } from './holdings'
 import { houseRuleBreaches } from './houseRuleBreaches'
-import type { ValuedLead } from './valuedLeads'
 import { readStreetPrice, streetAt, type Market } from './market'
-import { newPriceIn, newOffers } from './newOffers'
-import type { arrivalsOf } from '#server/context/arrivals'
+import { newOffers } from './newOffers'
+import type { ChoiceRow, OrderShare } from './openOrders'
+import { worthOfParts } from './worthToday'
+import type { ValuedLead } from './valuedLeads'
 
 /** What choices are read against. */
 export interface ChoiceContext {
@@ -28,72 +32,85 @@ export interface ChoiceContext {
   readonly market: Market
   readonly library: ReadonlyMap<string, Part>
   readonly leads: readonly ValuedLead[]
-  readonly shelfRows: readonly (typeof shelf.$inferSelect)[]
-  /** Titles of the leads of choices removed. */
+  /** Things that choices of a variant would use. */
+  readonly items: readonly ItemRow[]
+  /** Titles of the leads of choices that are removed or void. */
   readonly leadTitles: ReadonlyMap<string, string>
   readonly today: string
-  /** What a lead bears where several still to be paid make one order, by lead. */
-  readonly joined: ReadonlyMap<string, { readonly payNow: number; readonly expected: number }>
-  /** Cash that left for a choice, from the ledger. */
-  readonly paid: ReadonlyMap<string, number>
-  /** What came out of the box, by choice. */
-  readonly arrived: Awaited<ReturnType<typeof arrivalsOf>>
+  /** What a chosen lead bears of its order, by choice. */
+  readonly shares: ReadonlyMap<string, OrderShare>
+  /** What anyone can pay for each thing, by choice and place in it; see `thingKey`. */
+  readonly anyone: ReadonlyMap<string, number | null>
 }
 
 /** A choice as the receipt, the machine and the interface want it. */
 export interface ReadChoice {
   readonly view: ChoiceView
   readonly line: ReceiptLine
+  /** What it plans to spend; null for what costs nothing any more. */
+  readonly planned: AccountPlan | null
+  readonly rebates: readonly OpenRebate[]
   readonly machineParts: readonly Part[]
   readonly breaches: readonly string[]
   /** Chances a day of a hunt that has not come in; null for anything else. */
   readonly huntRate: number | null
 }
 
-export function readChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ReadChoice {
-  const read = asPaid(
-    row,
+/** Names a thing of a line among all things of a build. */
+export function thingKey(lineId: string, index: number): string {
+  return `${lineId} ${index}`
+}
+
+export function readChoice(row: ChoiceRow, context: ChoiceContext): ReadChoice {
+  if (row.voidBecause !== null) return readVoid(row, context)
+  const read =
     row.kind === 'lead'
       ? readLeadChoice(row, context)
       : row.kind === 'hunt'
         ? readHunt(row, context)
-        : readOwned(row, context),
-    context,
-  )
-  const {
-    parts,
-    breaches = [],
-    toComeBack = 0,
-    rebatesExpected = 0,
-    expectedWait: wait = null,
-    chanceByDate = null,
-    rate = null,
-    condition = null,
-    vanishedOn = null,
-    ...money
-  } = read
-  const { label, payNow, afterRebates, expected, anyoneCanPay } = money
+        : readItemChoice(row, context)
+  return asRead(row, read, context)
+}
+
+interface ChoiceFigures {
+  readonly label: string
+  readonly parts: readonly Part[]
+  readonly kind: ReceiptLine['kind']
+  readonly payNow: number | null
+  readonly fault: number | null
+  readonly rebates?: readonly OpenRebate[]
+  readonly source: string
+  readonly expectedWait?: number | null
+  readonly chanceByDate?: number | null
+  readonly rate?: number
+  readonly condition?: ChoiceView['condition']
+  readonly vanishedOn?: string | null
+  readonly breaches?: readonly string[]
+}
+
+function asRead(row: ChoiceRow, read: ChoiceFigures, context: ChoiceContext): ReadChoice {
+  const { parts, payNow, fault, rebates = [], label, breaches = [] } = read
+  const { market, build, today, anyone } = context
+  const toComeBack = rebates.reduce((sum, rebate) => sum + rebate.amount, 0)
+  const rebatesExpected = Math.round(rebates.reduce((sum, rebate) => sum + rebate.amount * rebate.chance, 0))
+  const afterRebates = payNow === null ? null : payNow - toComeBack
+  const expected = payNow === null || fault === null ? null : payNow - rebatesExpected + fault
+  const prices = parts.map((_, index) => anyone.get(thingKey(row.id, index)) ?? null)
+  const anyoneCanPay = prices.some((price) => price === null)
+    ? null
+    : prices.reduce<number>((sum, price) => sum + price!, 0)
   const roles = [...new Set(parts.map((part) => part.role))]
   return {
     view: {
-      id: row.id,
-      kind: row.kind,
-      scope: row.scope,
-      reason: row.reason,
-      leftOut: row.leftOut,
-      isInherited: row.buildId !== context.build.id,
-      paidOn: row.paidOn,
-      leadId: row.leadId,
-      partId: row.partId,
-      limit: row.limit,
-      condition,
-      vanishedOn,
+      ...emptyView(row, context),
+      label,
+      condition: read.condition ?? null,
+      vanishedOn: read.vanishedOn ?? null,
       roles,
       parts: parts.map((part) => ({ id: part.id, name: partLabel(part), role: part.role })),
-      expectedWait: wait,
-      chanceByDate,
-      source: money.source,
-      label,
+      expectedWait: read.expectedWait ?? null,
+      chanceByDate: read.chanceByDate ?? null,
+      source: read.source,
       payNow,
       afterRebates,
       rebatesExpected,
@@ -105,21 +122,93 @@ export function readChoice(row: typeof choices.$inferSelect, context: ChoiceCont
       label,
       role: roles.map((role) => roleNames[role]).join(', '),
       scope: row.scope,
-      kind: row.kind === 'owned' ? 'owned' : row.paidOn ? 'paid' : row.kind === 'lead' ? 'lead' : 'street',
+      kind: read.kind,
       payNow,
       afterRebates,
       expected,
       anyoneCanPay,
+      isThing: true,
       toComeBack,
     },
+    planned: {
+      id: row.id,
+      scope: row.scope,
+      payNow,
+      fault,
+      worthToday: worthOfParts(market, parts, build.currency, today),
+    },
+    rebates,
     machineParts: row.scope === 'test' ? [] : builtIn(parts, row.leftOut),
     breaches,
-    huntRate: row.paidOn === null ? rate : null,
+    huntRate: read.rate ?? null,
   }
 }
 
+function emptyView(row: ChoiceRow, { build }: ChoiceContext): ChoiceView {
+  return {
+    id: row.id,
+    kind: row.kind,
+    item: null,
+    scope: row.scope,
+    reason: row.reason,
+    leftOut: row.leftOut,
+    isInherited: row.buildId !== build.id,
+    paidOn: null,
+    voidBecause: row.voidBecause,
+    leadId: row.leadId,
+    partId: row.partId,
+    limit: row.limit,
+    huntCondition: row.condition,
+    condition: null,
+    vanishedOn: null,
+    roles: [],
+    parts: [],
+    expectedWait: null,
+    chanceByDate: null,
+    source: '',
+    label: '',
+    payNow: 0,
+    afterRebates: 0,
+    rebatesExpected: 0,
+    expected: 0,
+    anyoneCanPay: null,
+  }
+}
+
+/** What is void counts nowhere and fills no role; it stays and says why. */
+function readVoid(row: ChoiceRow, context: ChoiceContext): ReadChoice {
+  const label = removedLabel(row, context)
+  return {
+    view: { ...emptyView(row, context), label, source: voidWords[row.voidBecause!], anyoneCanPay: 0 },
+    line: {
+      id: row.id,
+      label,
+      role: '',
+      scope: row.scope,
+      kind: 'lead',
+      payNow: 0,
+      afterRebates: 0,
+      expected: 0,
+      anyoneCanPay: 0,
+      isThing: false,
+      toComeBack: 0,
+    },
+    planned: null,
+    rebates: [],
+    machineParts: [],
+    breaches: [],
+    huntRate: null,
+  }
+}
+
+const voidWords = {
+  bought: 'bought for another build',
+  gone: 'gone at its source',
+  passed: 'passed on',
+} as const
+
 /** What of a choice goes into the machine. */
-function builtIn(parts: readonly Part[], leftOut: readonly string[]): Part[] {
+export function builtIn(parts: readonly Part[], leftOut: readonly string[]): Part[] {
   const out = [...leftOut]
   return parts.filter((part) => {
     const at = out.indexOf(part.id)
@@ -134,7 +223,7 @@ export function huntsTogether(
   wantedBy: string | null,
   today: string,
 ): BuildView['hunts'] {
-  const open = chosen.filter(({ view }) => view.kind === 'hunt' && view.paidOn === null)
+  const open = chosen.filter(({ view }) => view.kind === 'hunt')
   if (open.length === 0) return null
   // what a shop has at the limit comes in for certain, and leaves the product as it is
   const rates = open.flatMap((choice) => choice.huntRate ?? [])
@@ -147,91 +236,63 @@ export function huntsTogether(
   }
 }
 
-/** After arrival what was found stands for what was listed, and what was paid for what was asked. */
-function asPaid(
-  row: typeof choices.$inferSelect,
-  figures: ChoiceFigures,
-  { paid, arrived, library }: ChoiceContext,
-): ChoiceFigures {
-  const other = library.get(arrived.get(row.id)?.foundPartId ?? '')
-  const at = other ? figures.parts.findIndex((part) => part.role === other.role) : -1
-  const parts =
-    other && at >= 0 ? figures.parts.map((part, index) => (index === at ? other : part)) : figures.parts
-  const label = other && figures.parts.length === 1 ? partLabel(other) : figures.label
-  const cash = row.paidOn === null ? undefined : paid.get(row.id)
-  if (cash === undefined) return { ...figures, parts, label }
-  const change = cash - figures.payNow
-  return {
-    ...figures,
-    parts,
-    label,
-    payNow: cash,
-    afterRebates: figures.afterRebates + change,
-    expected: figures.expected + change,
-  }
-}
-
 /** A choice removed is only named: its lead may no longer be convertible, and need not be. */
-export function removedLabel(
-  row: typeof choices.$inferSelect,
-  { library, shelfRows, leadTitles }: ChoiceContext,
-): string {
+export function removedLabel(row: ChoiceRow, { library, items, leadTitles }: ChoiceContext): string {
   if (row.kind === 'lead') return leadTitles.get(row.leadId!) ?? 'a lead'
-  const partId = row.kind === 'hunt' ? row.partId : shelfRows.find((each) => each.id === row.shelfId)?.partId
+  const partId = row.kind === 'hunt' ? row.partId : items.find((each) => each.id === row.itemId)?.partId
   const part = library.get(partId ?? '')
   return part ? partLabel(part) : 'a part'
 }
 
-interface ChoiceFigures {
-  readonly label: string
-  readonly parts: readonly Part[]
-  readonly payNow: number
-  readonly afterRebates: number
-  readonly expected: number
-  readonly anyoneCanPay: number | null
-  readonly source: string
-  readonly toComeBack?: number
-  readonly rebatesExpected?: number
-  readonly expectedWait?: number | null
-  readonly chanceByDate?: number | null
-  readonly rate?: number
-  readonly condition?: Condition
-  readonly vanishedOn?: string | null
-  readonly breaches?: readonly string[]
-}
-
-/** What anyone can pay for what a lead brings: a shop's offer is open to all, anything else is had at the street price. */
-export function anyoneCanPay({ lead, value }: Pick<ValuedLead, 'lead' | 'value'>): number | null {
-  return lead.manner === 'fixed' && lead.condition === 'new' ? value.payNow : value.street
-}
-
-function readLeadChoice(row: typeof choices.$inferSelect, context: ChoiceContext): ChoiceFigures {
-  const { build, library, leads } = context
+function readLeadChoice(row: ChoiceRow, context: ChoiceContext): ChoiceFigures {
+  const { build, market, library, leads, today } = context
   const valued = leads.find((each) => each.lead.id === row.leadId)!
   const { lead, value, sourceName } = valued
-  const shared = context.joined.get(lead.id) ?? value
   const kept = lead.things.filter((thing) => thing.plan === 'keep')
   const parts = kept.flatMap((thing) =>
     Array.from({ length: thing.quantity }, () => library.get(thing.partId)!),
   )
-  const asInBox = parts.map((part) => ({
-    ...part,
-    facts: { ...part.facts, ...factsInBox(part.role, valued.facts) },
-  }))
+  const { payNow, expected } = context.shares.get(row.id) ?? value
   return {
     label: kept.length === 1 ? partLabel(library.get(kept[0]!.partId)!) : lead.title,
-    parts: asInBox,
-    payNow: shared.payNow,
-    afterRebates: value.afterRebates + shared.payNow - value.payNow,
-    expected: shared.expected,
-    toComeBack: value.openRebates,
-    rebatesExpected: value.rebatesExpected,
-    anyoneCanPay: anyoneCanPay(valued),
+    kind: 'lead',
+    parts: parts.map((part) => ({
+      ...part,
+      facts: { ...part.facts, ...factsInBox(part.role, valued.facts) },
+    })),
+    payNow,
+    fault: expected - payNow + value.rebatesExpected,
+    rebates: openRebatesOf(valued, row.id, market, build.currency, today),
     source: sourceName,
     condition: lead.condition,
     vanishedOn: lead.vanishedOn,
     breaches: houseRuleBreaches(build.houseRules, valued, library),
   }
+}
+
+/** The rebates of a lead that may yet be paid, in the build's currency. */
+export function openRebatesOf(
+  { rebates, beyond, lead }: Pick<ValuedLead, 'rebates' | 'beyond' | 'lead'>,
+  lineId: string,
+  market: Market,
+  currency: string,
+  today: string,
+): OpenRebate[] {
+  const rate = lead.currency === currency ? 1 : rateTable(market.rates).find(today, lead.currency, currency)
+  return rebates.flatMap((rebate) =>
+    rate === null || beyond.has(rebate.id) || !isRebateOpen(rebate, today)
+      ? []
+      : [
+          {
+            lineId,
+            amount:
+              lead.currency === currency
+                ? rebate.amount
+                : convertAmount(rebate.amount, lead.currency, currency, rate),
+            chance: rebate.chance,
+          },
+        ],
+  )
 }
 
 /** What anyone pays for a part that is hunted: the street price at the builder's patience; bought new, tax and shipping included, where the house bars used ones or none was sold. */
@@ -240,59 +301,79 @@ export function huntPrice(
   { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>,
   part: Part,
   today: string,
+  condition: 'used' | 'new' | null = null,
 ): number | null {
-  const street = houseRules.neverUsed.includes(part.role)
-    ? null
-    : streetAt(market, part.id, today, currency, houseRules.patience)
+  const street =
+    condition === 'new' || houseRules.neverUsed.includes(part.role)
+      ? null
+      : streetAt(market, part.id, today, currency, houseRules.patience)
+  if (condition === 'used') return street
   return street ?? landedNew(market, part.id, currency, today)
+}
+
+/** Whether a hunt is for a new part: as it was chosen, else as the house rules and the market have it. */
+export function huntsNew(
+  market: Market,
+  { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>,
+  part: Part,
+  condition: 'used' | 'new' | null,
+  today: string,
+): boolean {
+  if (condition !== null) return condition === 'new'
+  return (
+    houseRules.neverUsed.includes(part.role) ||
+    streetAt(market, part.id, today, currency, houseRules.patience) === null
+  )
 }
 
 function landedNew(market: Market, partId: string, currency: string, today: string): number | null {
   return newOffers(market, partId, currency, today)[0]?.landed ?? null
 }
 
-function readHunt(
-  row: typeof choices.$inferSelect,
-  { build, market, library, today }: ChoiceContext,
-): ChoiceFigures {
+function readHunt(row: ChoiceRow, { build, market, library, today }: ChoiceContext): ChoiceFigures {
   const part = library.get(row.partId!)!
-  const reading = readStreetPrice(market, part.id, today, build.currency)
-  const typical = huntPrice(market, build, part, today)
-  const limit = row.limit ?? typical ?? 0
-  const shopPrice = landedNew(market, part.id, build.currency, today)
+  const { currency } = build
+  const isNew = huntsNew(market, build, part, row.condition, today)
+  const limit = row.limit ?? huntPrice(market, build, part, today, isNew ? 'new' : 'used')
+  const source =
+    limit === null
+      ? 'hunt, no price known'
+      : `hunt up to ${formatAmount(limit, currency)}, ${isNew ? 'new' : 'used'}`
+  if (limit === null)
+    return { label: partLabel(part), kind: 'street', parts: [part], payNow: null, fault: null, source }
+  const [shop] = newOffers(market, part.id, currency, today)
+  const { flow } = readStreetPrice(market, part.id, today, currency)
   const days = build.wantedBy === null ? null : Math.max(0, daysBetween(today, build.wantedBy))
   // a shop that asks no more than the limit ends the hunt on any day
-  const atHand = shopPrice !== null && shopPrice <= limit
+  const atHand = shop !== undefined && shop.landed <= limit
   return {
     label: partLabel(part),
+    kind: 'street',
     parts: [part],
     payNow: limit,
-    afterRebates: limit,
-    expected: limit,
-    anyoneCanPay: typical,
-    source: `hunt up to ${formatAmount(limit, build.currency)}`,
-    expectedWait: atHand ? 0 : expectedWait(reading.flow, limit),
-    ...(atHand ? {} : { rate: chancesPerDay(reading.flow, limit) }),
-    chanceByDate: days === null ? null : atHand ? 1 : chanceWithin(reading.flow, limit, days),
+    fault: huntFaultLoss({
+      role: part.role,
+      condition: isNew ? 'new' : 'used',
+      itemWithTax: isNew && shop ? shop.itemWithTax : limit,
+      protection: isNew && shop ? market.sources.get(shop.sourceId)!.protection : 'none',
+      assumptions: faultsOf(market, build, today),
+    }),
+    source,
+    expectedWait: atHand ? 0 : expectedWait(flow, limit),
+    ...(atHand ? {} : { rate: chancesPerDay(flow, limit) }),
+    chanceByDate: days === null ? null : atHand ? 1 : chanceWithin(flow, limit, days),
   }
 }
 
-function readOwned(
-  row: typeof choices.$inferSelect,
-  { build, market, library, shelfRows, today }: ChoiceContext,
-): ChoiceFigures {
-  const thing = shelfRows.find((each) => each.id === row.shelfId)!
-  const part = library.get(thing.partId)!
-  const street =
-    streetAt(market, part.id, today, build.currency, build.houseRules.patience) ??
-    newPriceIn(market, part.id, build.currency, today)
+/** A thing of mine that a variant would use: no cash. */
+function readItemChoice(row: ChoiceRow, { library, items }: ChoiceContext): ChoiceFigures {
+  const part = library.get(items.find((each) => each.id === row.itemId)!.partId)!
   return {
     label: partLabel(part),
+    kind: 'owned',
     parts: [part],
     payNow: 0,
-    afterRebates: 0,
-    expected: 0,
-    anyoneCanPay: street,
-    source: 'from the shelf',
+    fault: 0,
+    source: 'a thing of mine',
   }
 }

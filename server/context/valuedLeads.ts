@@ -5,13 +5,12 @@ import { groupBy } from '#core/collections/groupBy'
 import { valueLead, type LeadContext, type LeadValue } from '#core/supply/leads/valueLead'
 import { readFacts, type LeadFact } from '#core/reading/listings/completeness'
 import type { LotPlan } from '#core/supply/lots/splitLot'
-import { convertBack, rateTable } from '#core/money/rates'
+import { convertAmount, convertBack, rateTable } from '#core/money/rates'
 import type { Part } from '#core/parts/part'
 import type { Code } from '#core/supply/landed/codes'
 import { faultSigns, readSigns, type FaultSign } from '#core/supply/risk/faultRisk'
 import { beyondHousehold } from '#core/supply/landed/householdLimits'
 import { tripShares } from '#core/supply/orders/sharedTrip'
-import type { SourceTerms } from '#core/supply/landed/landedCost'
 import type { Database } from '../db/client'
 import { builds } from '../db/schema/builds'
 import { choices } from '../db/schema/machine'
@@ -19,6 +18,7 @@ import { codes, leads, leadThings, rebates } from '../db/schema/leads'
 import { sources } from '../db/schema/sources'
 import { trips } from '../db/schema/ledger'
 import { streetAt, type Market } from './market'
+import { termsOf } from './termsOf'
 
 export type BuildToValue = Pick<BuildRow, 'id' | 'currency' | 'houseRules'>
 export type LeadRow = typeof leads.$inferSelect & {
@@ -41,6 +41,8 @@ export interface ValuedLead {
   readonly beyond: ReadonlySet<string>
   readonly trip: typeof trips.$inferSelect | null
   readonly value: LeadValue
+  /** What the value holds of the trip that fetches it, in the build's currency; the trip itself is paid apart. */
+  readonly pickup: number
   /** The same lead at another price, in minor units of its currency. */
   revalue(price: number): LeadValue
 }
@@ -62,16 +64,23 @@ export async function valuedLeads(
   const [things, codeRows, rebateRows, tripRows, chosen] = await Promise.all([
     db.select().from(leadThings).orderBy(leadThings.leadId, leadThings.position),
     db.select().from(codes),
-    db.select().from(rebates),
+    db.select().from(rebates).where(isNull(rebates.lineId)),
     db
       .select()
       .from(trips)
-      .where(and(eq(trips.buildId, build.id), isNull(trips.deletedAt))),
+      .where(and(eq(trips.buildId, build.id), isNull(trips.deletedAt), isNull(trips.drivenOn))),
     db
       .select({ leadId: choices.leadId, buildId: choices.buildId })
       .from(choices)
       .innerJoin(builds, eq(builds.id, choices.buildId))
-      .where(and(isNull(choices.deletedAt), isNull(builds.deletedAt), eq(choices.kind, 'lead'))),
+      .where(
+        and(
+          isNull(choices.deletedAt),
+          isNull(choices.voidBecause),
+          isNull(builds.deletedAt),
+          eq(choices.kind, 'lead'),
+        ),
+      ),
   ])
   const [thingsOf, codesOf, rebatesOf] = [
     groupBy(things, (each) => each.leadId),
@@ -94,7 +103,12 @@ export async function valuedLeads(
     build.id,
     tripRows.map((trip) => trip.id),
   )
-  return rows.map(({ lead, source }) => {
+  const inBuild = (amount: number, from: string) =>
+    from === build.currency
+      ? amount
+      : convertAmount(amount, from, build.currency, table.rateOn(today, from, build.currency))
+  return rows.map(({ lead: written, source }) => {
+    const lead = { ...written, price: askOf(written, today) }
     const own = thingsOf.get(lead.id) ?? []
     const said = [lead.title, lead.note, lead.text].join('\n')
     const facts = readFacts(
@@ -123,7 +137,7 @@ export async function valuedLeads(
           terms: termsOf(source, lead.currency !== build.currency),
           protection: source.protection,
           things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
-          codes: (codesOf.get(lead.id) ?? []).map(toCode),
+          codes: (codesOf.get(lead.id) ?? []).filter((code) => isInForce(code, today)).map(toCode),
           // what a household is not paid any more counts like a refused one
           rebates: (rebatesOf.get(lead.id) ?? []).map((rebate) =>
             beyond.has(rebate.id) ? { ...rebate, state: 'refused' as const } : rebate,
@@ -144,34 +158,27 @@ export async function valuedLeads(
       beyond,
       trip,
       value: revalue(lead.price),
+      pickup: pickup === null ? 0 : inBuild(pickup, lead.currency),
       revalue,
     }
   })
 }
 
-function termsOf(source: typeof sources.$inferSelect, isForeign: boolean) {
-  const terms: SourceTerms = {
-    taxPercent: source.taxPercent,
-    taxOnShipping: source.taxOnShipping,
-    paymentFeePercent: source.paymentFeePercent,
-    shipping: {
-      kind: source.shippingKind,
-      amount: source.shippingAmount,
-      ...(source.shippingFreeFrom === null ? {} : { freeFrom: source.shippingFreeFrom }),
-    },
-  }
-  const isImport = source.importDutyPercent > 0 || source.importTaxPercent > 0
-  return {
-    ...terms,
-    ...(isImport && {
-      import: {
-        dutyPercent: source.importDutyPercent,
-        taxPercent: source.importTaxPercent,
-        freeUnder: source.importFreeUnder,
-      },
-    }),
-    ...(isForeign && source.exchangeFeePercent > 0 && { exchangeFeePercent: source.exchangeFeePercent }),
-  }
+/** What is to be paid for a lead: what was agreed with its seller, as long as that holds, else what is asked. */
+export function askOf(
+  {
+    price,
+    agreedAmount,
+    agreedUntil,
+  }: Pick<typeof leads.$inferSelect, 'price' | 'agreedAmount' | 'agreedUntil'>,
+  today: string,
+): number {
+  return agreedAmount !== null && (agreedUntil === null || today <= agreedUntil) ? agreedAmount : price
+}
+
+/** A code counts from its first day on, and one that works once not after it was used. */
+function isInForce({ validFrom, once, usedOn }: typeof codes.$inferSelect, today: string): boolean {
+  return (validFrom === null || validFrom <= today) && !(once && usedOn !== null)
 }
 
 function toCode(code: typeof codes.$inferSelect): Code {
@@ -179,7 +186,10 @@ function toCode(code: typeof codes.$inferSelect): Code {
     id: code.word,
     kind: code.kind,
     value: code.value,
-    scope: code.role === null ? {} : { role: code.role },
+    scope: {
+      ...(code.onlyThis ? { itemId: code.leadId } : {}),
+      ...(code.role === null ? {} : { role: code.role }),
+    },
     stackable: code.stackable,
     ...(code.minSpend === null ? {} : { minSpend: code.minSpend }),
     ...(code.validUntil === null ? {} : { validUntil: code.validUntil }),
@@ -224,7 +234,14 @@ async function chosenOnTrips(
     .select({ leadId: leads.id, tripId: leads.tripId })
     .from(leads)
     .innerJoin(choices, eq(choices.leadId, leads.id))
-    .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt), inArray(leads.tripId, [...tripIds])))
+    .where(
+      and(
+        eq(choices.buildId, buildId),
+        isNull(choices.deletedAt),
+        isNull(choices.voidBecause),
+        inArray(leads.tripId, [...tripIds]),
+      ),
+    )
     .orderBy(leads.id)
   return new Map(
     [...groupBy(rows, (row) => row.tripId!)].map(([tripId, list]) => [

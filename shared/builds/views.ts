@@ -2,6 +2,7 @@ import type { Assumptions } from '#core/assumptions/assumptions'
 import type { FaultAssumptions } from '#core/supply/risk/faultRisk'
 import type { WeighingTerms } from '#core/comparison/weighedMachine'
 import type { EditionContent, EditionDrift } from '#core/files/editions/edition'
+import type { BuildState } from '#core/ledger/account'
 import type { Receipt } from '#core/ledger/receipt'
 import type { Need, Part, Role } from '#core/parts/part'
 import type { FrameMachine } from '#core/performance/model/frameTime'
@@ -32,6 +33,7 @@ export interface BuildView {
   readonly region: string
   readonly budget: number
   readonly stretch: number
+  readonly state: BuildState
   readonly wantedBy: string | null
   readonly saleText: string
   readonly variantOf: string | null
@@ -105,7 +107,7 @@ export interface VariantsView {
     readonly currency: string
     readonly isVariant: boolean
     readonly totals: Receipt['totals']
-    readonly left: number
+    readonly left: number | null
     readonly findings: readonly { readonly severity: FindingView['severity']; readonly what: string }[]
     readonly targets: readonly {
       readonly name: string
@@ -114,7 +116,11 @@ export interface VariantsView {
       readonly verdict: TargetVerdict | null
     }[]
     /** What it does not share with all the others. */
-    readonly lines: readonly { readonly id: string; readonly label: string; readonly payNow: number }[]
+    readonly lines: readonly {
+      readonly id: string
+      readonly label: string
+      readonly payNow: number | null
+    }[]
   }[]
 }
 

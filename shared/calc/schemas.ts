@@ -1,7 +1,7 @@
 import { array, lazy, object, type InferType } from 'yup'
 import { conditions, manners, type Condition, type Manner } from '../../core/reading/sales/soldRecord'
 import { budgetScopes } from '../../core/ledger/account'
-import { scopes } from '../../core/ledger/receipt'
+import { scopes } from '../../core/ledger/scopes'
 import { rebateStates } from '../../core/supply/landed/rebates'
 import {
   calendarDate,

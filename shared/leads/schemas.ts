@@ -115,8 +115,20 @@ const changesOf = <T>(isValid: (value: unknown) => boolean, what: string) =>
           Object.values(value).every((each) => each === null || isValid(each))),
     )
 
+export const leadDaySchema = object({ day: calendarDate().required('a date is needed') })
+
+export const agreeSchema = object({
+  day: calendarDate().required('a date is needed'),
+  amount: decimalText().required('an amount is needed'),
+  until: calendarDate().nullable().default(null),
+})
+
+export const passSchema = object({
+  day: calendarDate().required('a date is needed'),
+  reason: line(200),
+})
+
 export const leadPatchSchema = object({
-  state: oneOf(['open', 'passed']),
   deleted: yesOrNo(),
   passReason: text().max(200),
   askedOn: calendarDate().nullable(),

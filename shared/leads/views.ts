@@ -23,7 +23,9 @@ export interface LeadView {
   readonly manner: Manner
   readonly listedOn: string
   readonly endsOn: string | null
-  readonly state: 'open' | 'passed'
+  readonly state: 'open' | 'bought' | 'gone' | 'passed'
+  /** What was agreed with its seller, minor units of its currency, and until when it holds; null where nothing holds. */
+  readonly agreed: { readonly amount: number; readonly until: string | null } | null
   /** Day it was found gone at its source; its price is then its last ask. */
   readonly vanishedOn: string | null
   /** Its parts were read from the title and nobody has said yes to them. */

@@ -1,7 +1,25 @@
-import { object } from 'yup'
-import { arrivalVerdicts } from '#core/ledger/arrival'
+import { array, object } from 'yup'
+import { itemStates } from '#core/ledger/itemLife'
 import { rebateStates } from '#core/supply/landed/rebates'
-import { calendarDate, decimalText, finite, line, name, oneOf, text, texts, trimmed } from '../fields'
+import { scopes } from '#core/ledger/scopes'
+import {
+  calendarDate,
+  decimalText,
+  finite,
+  line,
+  name,
+  oneOf,
+  recordOf,
+  text,
+  texts,
+  trimmed,
+  yesOrNo,
+} from '../fields'
+
+const day = () => calendarDate().required('a date is needed')
+const amount = () => decimalText().required('an amount is needed')
+
+export const daySchema = object({ day: day() })
 
 export const tripSchema = object({
   name: name().max(60),
@@ -10,34 +28,92 @@ export const tripSchema = object({
   hours: finite().min(0).max(100).default(0),
 })
 
-export const paymentSchema = object({
-  day: calendarDate().required('a date is needed'),
-  amount: decimalText().required('an amount is needed'),
+export const driveSchema = daySchema
+
+/** One choice paid by itself. */
+export const paymentSchema = object({ day: day(), amount: amount() })
+
+/** An order, or some whole lines of it; without amounts as computed. */
+export const orderPaymentSchema = object({
+  choiceIds: texts().required('say what is paid').min(1, 'say what is paid').max(200),
+  day: day(),
+  total: decimalText().nullable().default(null),
+  amounts: array()
+    .of(object({ choiceId: text().required(), amount: amount() }).required())
+    .max(200)
+    .default([]),
 })
 
-export const arrivalSchema = object({
-  day: calendarDate().required('a date is needed'),
-  verdict: oneOf(arrivalVerdicts).required(),
+/** Choices of one shop ordered apart from the others (a name), or together with them again (null). */
+export const orderGroupSchema = object({
+  choiceIds: texts().required('say which').min(1, 'say which').max(200),
+  group: text().max(60).nullable().default(null),
+})
+
+export const machineSaleSchema = object({
+  day: day(),
+  price: amount(),
+  fee: decimalText().default('0'),
+  postage: decimalText().default('0'),
+  hours: finite().min(0).max(1000).default(0),
+})
+
+export const returnedMachineSchema = object({ day: day(), amount: amount() })
+
+const found = {
+  /** What it turned out to be. */
   foundPartId: text().nullable().default(null),
-  checks: texts().default([]),
+  /** What was found on it that its part does not say. */
+  facts: recordOf(yesOrNo(), 'yes and no').default({}),
   note: line(500),
-  returnBy: calendarDate().nullable().default(null),
-})
+} as const
 
-export const returnSchema = object({
-  state: oneOf(['to-send', 'sent', 'refunded']).required(),
-  day: calendarDate().required('a date is needed'),
-  amount: decimalText().nullable().default(null),
-})
+/** The steps of a thing, by name; each has its own route. */
+export const itemSteps = {
+  arrive: object({
+    day: day(),
+    state: oneOf(itemStates.filter((state) => state !== 'unseen')).required('does it work?'),
+    checks: texts().default([]),
+    returnBy: calendarDate().nullable().default(null),
+    ...found,
+  }),
+  cancel: object({ day: day(), missing: yesOrNo().default(false), amount: amount() }),
+  'send-back': object({ day: day(), expected: decimalText().nullable().default(null) }),
+  refund: object({ day: day(), amount: amount(), kept: yesOrNo().default(false) }),
+  'come-back': object({ day: day() }),
+  move: object({ day: day(), buildId: text().nullable().default(null), scope: oneOf(scopes).optional() }),
+  find: object({
+    day: day(),
+    state: oneOf(itemStates.filter((state) => state !== 'unseen')).required('does it work?'),
+    repaired: yesOrNo().default(false),
+    ...found,
+  }),
+  sell: object({
+    day: day(),
+    price: amount(),
+    fee: decimalText().default('0'),
+    postage: decimalText().default('0'),
+    buildId: text().nullable().default(null),
+  }),
+  'write-off': object({ day: day() }),
+  'trade-in': object({ day: day() }),
+  'take-back': object({ day: day(), amount: amount() }),
+  arrange: object({
+    scope: oneOf(scopes).optional(),
+    reason: text().max(300).optional(),
+    leftOut: array().of(text().defined().max(120)).max(40).optional(),
+    isBuiltIn: yesOrNo().optional(),
+  }),
+} as const
 
 export const rebateStepSchema = object({
   state: oneOf(rebateStates).required(),
-  day: calendarDate().required('a date is needed'),
+  day: day(),
 })
 
 export const entrySchema = object({
-  day: calendarDate().required('a date is needed'),
-  kind: oneOf(['fee', 'travel', 'sold', 'refunded', 'hours', 'correction']).required(),
+  day: day(),
+  kind: oneOf(['fee', 'travel', 'sold', 'refunded', 'hours']).required(),
   amount: decimalText({ min: 'any' }).default('0'),
   hours: finite().min(0).max(1000).default(0),
   text: trimmed().required('say what it was').max(200),

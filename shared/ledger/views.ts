@@ -1,6 +1,11 @@
-import type { ArrivalVerdict } from '#core/ledger/arrival'
+import type { ItemPlan } from '#core/ledger/itemCosts'
+import type { GoneReason, ItemPlace, ItemState } from '#core/ledger/itemLife'
 import type { EntryKind } from '#core/ledger/ledger'
 import type { Resale } from '#core/ledger/resale'
+import type { BuildState } from '#core/ledger/account'
+import type { Scope } from '#core/ledger/scopes'
+import type { Role } from '#core/parts/part'
+import type { Condition } from '#core/reading/sales/soldRecord'
 import type { RebateState } from '#core/supply/landed/rebates'
 
 export interface TripView {
@@ -10,83 +15,119 @@ export interface TripView {
   readonly fare: number
   readonly hours: number
   readonly cost: number
+  readonly drivenOn: string | null
 }
 
-/** How far a chosen thing is: what was paid, what arrived, what goes back. */
-export interface PurchaseView {
-  readonly choiceId: string
+/** A thing of mine. Amounts in minor units of the build's currency. */
+export interface ItemView {
+  readonly id: string
+  readonly partId: string
+  readonly name: string
+  readonly role: Role
+  /** What it was listed as, where that was another part. */
+  readonly listedAs: string | null
+  readonly condition: Condition
+  readonly place: ItemPlace
+  readonly state: ItemState
+  readonly goneBecause: GoneReason | null
+  /** Handed on to another build: this one only paid for it. */
+  readonly isHandedOn: boolean
+  readonly scope: Scope
+  readonly plan: ItemPlan
+  readonly isBuiltIn: boolean
+  readonly cost: number
+  readonly remaining: number
+  readonly worthToday: number | null
+  readonly expectedBack: number
+  readonly soldFor: number
   readonly paidOn: string | null
-  /** Cash that left for it less what came back, minor units of the build's currency. */
-  readonly paid: number
-  readonly checklist: readonly string[]
-  readonly arrival: {
-    readonly day: string
-    readonly verdict: ArrivalVerdict
-    readonly foundPartId: string | null
-    readonly foundName: string | null
-    readonly checks: readonly string[]
-    readonly note: string
-    readonly returnBy: string | null
-    readonly returnState: 'to-send' | 'sent' | 'refunded' | null
-  } | null
-  readonly rebates: readonly {
-    readonly id: string
-    readonly kind: string
-    readonly amount: number
-    readonly currency: string
-    readonly claimBy: string
-    readonly state: RebateState
-  }[]
-  /** By when it may go back, as the source's protection has it, counted from today. */
+  readonly source: string | null
+  readonly lineId: string | null
+  readonly arrivedOn: string | null
+  readonly leftOn: string | null
   readonly returnBy: string | null
+  readonly checklist: readonly string[]
+  readonly checks: readonly string[]
+  readonly facts: Readonly<Record<string, unknown>>
+  readonly note: string
+}
+
+/** A rebate of something bought. */
+export interface RebateOfLine {
+  readonly id: string
+  readonly lineId: string
+  readonly label: string
+  readonly kind: string
+  readonly amount: number
+  readonly currency: string
+  readonly claimBy: string
+  readonly expectedBy: string | null
+  readonly state: RebateState
+}
+
+/** An order still to be paid, line by line as the shop's cart has it. Amounts in minor units of `currency`. */
+export interface PlannedOrderView {
+  readonly source: string
+  readonly currency: string
+  readonly lines: readonly {
+    readonly choiceId: string
+    readonly leadId: string
+    readonly label: string
+    readonly build: string
+    readonly isOwn: boolean
+    readonly price: number
+    readonly share: number
+    /** What it costs if only this is paid now, and what the others then cost; null where it is the only one. */
+    readonly alone: { readonly this: number; readonly others: number } | null
+  }[]
+  /** Codes, shipping, tax, fees. */
+  readonly steps: readonly { readonly label: string; readonly amount: number }[]
+  readonly total: number
+  readonly saved: number
+  readonly freeShippingGap: number | null
+  /** Whether lines of it may be ordered apart by hand. */
+  readonly isShop: boolean
 }
 
 export interface LedgerView {
   readonly currency: string
+  readonly state: BuildState
   readonly entries: readonly {
     readonly id: string
     readonly day: string
     readonly kind: EntryKind
     readonly cash: number
     readonly hours: number
-    readonly choiceId: string | null
     readonly text: string
     readonly correctsId: string | null
-    readonly standing: number
+    /** Written by something done to a thing: taken back with it, never by itself. */
+    readonly isOfAction: boolean
+    /** What came before it in all, itself included; null where it counts nowhere: its action was undone. */
+    readonly standing: number | null
   }[]
-  readonly totals: {
-    readonly paid: number
-    readonly cameBack: number
-    readonly net: number
-    readonly due: number
-    readonly toComeBack: number
-    readonly inTheEnd: number
-    readonly hours: number
-  }
-  readonly lines: readonly {
+  readonly items: readonly ItemView[]
+  readonly orders: readonly PlannedOrderView[]
+  readonly hunts: readonly {
     readonly choiceId: string
     readonly label: string
-    readonly net: number
-    readonly anyoneCanPay: number | null
-    readonly difference: number | null
-    readonly takenOut: boolean
+    readonly limit: number | null
   }[]
-  readonly compared: { readonly net: number; readonly anyoneCanPay: number }
-  /** Chosen leads still to be paid, source by source, put together. */
-  readonly orders: readonly {
-    readonly source: string
-    readonly currency: string
-    readonly titles: readonly string[]
-    readonly together: number
-    readonly saved: number
-    readonly freeShippingGap: number | null
-    readonly codesUsed: readonly string[]
+  readonly trips: readonly TripView[]
+  readonly rebates: readonly RebateOfLine[]
+  /** What was done, newest first; the newest that stands can be taken back. */
+  readonly actions: readonly {
+    readonly id: number
+    readonly day: string
+    readonly text: string
+    readonly isUndone: boolean
   }[]
+  /** Paid or to pay for things with a known price for anyone, and that price. */
+  readonly compared: { readonly own: number; readonly anyoneCanPay: number }
   readonly resale: Resale
-  /** Dates ahead: claims, returns, auctions, the day it is wanted. */
+  /** Dates ahead: claims, returns, auctions, codes, the day it is wanted. */
   readonly deadlines: readonly {
     readonly day: string
     readonly what: string
-    readonly kind: 'claim' | 'expected' | 'return' | 'auction' | 'wanted'
+    readonly kind: 'claim' | 'expected' | 'return' | 'auction' | 'wanted' | 'code' | 'agreed'
   }[]
 }

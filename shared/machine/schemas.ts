@@ -1,6 +1,6 @@
 import { array, object, type InferType } from 'yup'
-import { scopes } from '#core/ledger/receipt'
-import { calendarDate, decimalText, finite, idText, line, oneOf, text, wholeFrom } from '../fields'
+import { scopes } from '#core/ledger/scopes'
+import { decimalText, finite, idText, line, oneOf, text, wholeFrom } from '../fields'
 
 export const choiceSchema = object({
   kind: oneOf(['lead', 'hunt', 'owned']).required(),
@@ -17,6 +17,8 @@ export const choiceSchema = object({
     .default(null)
     .when('kind', { is: 'owned', then: (field) => field.required('choose a part from the shelf') }),
   limit: decimalText().nullable().default(null),
+  /** A hunt for a used or a new part; null: as the house and the market have it. */
+  condition: oneOf(['used', 'new']).nullable().default(null),
   scope: oneOf(scopes).default('core'),
   reason: line(300),
 })
@@ -27,7 +29,7 @@ export const choicePatchSchema = object({
   scope: oneOf(scopes),
   reason: text().max(300),
   limit: decimalText().nullable(),
-  paidOn: calendarDate().nullable(),
+  condition: oneOf(['used', 'new']).nullable(),
   leftOut: array().of(text().defined().max(120)).max(40).optional(),
 })
 

@@ -1,4 +1,5 @@
-import type { Scope } from '#core/ledger/receipt'
+import type { Scope } from '#core/ledger/scopes'
+import type { ItemView } from '../ledger/views'
 import type { AssemblyStep } from '#core/machine/assembly/assemblySheet'
 import type { FitReport } from '#core/machine/fit/checkFit'
 import type { Finding } from '#core/machine/fit/finding'
@@ -14,7 +15,10 @@ import type { MachineRules } from '../brief/houseRules'
 
 export interface ChoiceView {
   readonly id: string
-  readonly kind: 'lead' | 'hunt' | 'owned'
+  /** What is meant to fill a role: a lead, a hunt; or a thing of mine that does. */
+  readonly kind: 'lead' | 'hunt' | 'item'
+  /** The thing, where it is one of mine. */
+  readonly item: ItemView | null
   readonly label: string
   readonly scope: Scope
   readonly reason: string
@@ -22,20 +26,25 @@ export interface ChoiceView {
   readonly leftOut: readonly string[]
   /** Whether it comes from the build that this one is a variant of. */
   readonly isInherited: boolean
+  /** The day a thing of mine was paid for this build; null for what is not paid, or was owned before. */
   readonly paidOn: string | null
+  /** Why it counts no more. */
+  readonly voidBecause: 'bought' | 'gone' | 'passed' | null
   readonly leadId: string | null
   readonly partId: string | null
   readonly limit: number | null
+  readonly huntCondition: 'used' | 'new' | null
   /** Condition of a lead; null for a hunt. */
   readonly condition: Condition | null
   /** Day a chosen lead was found gone at its source. */
   readonly vanishedOn: string | null
   readonly roles: readonly Role[]
   readonly parts: readonly { readonly id: string; readonly name: string; readonly role: Role }[]
-  readonly payNow: number
-  readonly afterRebates: number
+  /** Null where not known. */
+  readonly payNow: number | null
+  readonly afterRebates: number | null
   readonly rebatesExpected: number
-  readonly expected: number
+  readonly expected: number | null
   readonly anyoneCanPay: number | null
   /** Hunts: expected wait in days, null where no comp is that cheap. */
   readonly expectedWait: number | null

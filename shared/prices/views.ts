@@ -119,6 +119,8 @@ export interface OfferView {
   readonly date: string
   /** With tax and shipping, bought alone. */
   readonly landed: number
+  /** With tax alone: what a fault would cost. */
+  readonly itemWithTax: number
   readonly rhythm: ShopRhythm | null
 }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { scopeNames, type ReceiptLine } from '#core/ledger/receipt'
+import type { ReceiptLine } from '#core/ledger/receipt'
+import { scopeNames } from '#core/ledger/scopes'
 import { roleNames } from '#core/parts/part'
 import { choiceWorking, huntsWorking, scopeWorking } from '~/workings/receiptWorkings'
 import { amount, percent, shortDate } from '~/utils/show'

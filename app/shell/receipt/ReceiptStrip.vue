@@ -38,7 +38,7 @@ const figures = computed(() =>
     <BudgetBar class="max-lg:hidden" :receipt="receipt" />
     <div class="leading-tight">
       <div class="text-[11px] text-soft">
-        {{ receipt.left < 0 ? 'over' : 'left of' }}
+        {{ (receipt.left ?? 0) < 0 ? 'over' : 'left of' }}
         {{ amount(receipt.budget, receipt.currency).replace(/\.00$/, '') }}
       </div>
       <TheFigure

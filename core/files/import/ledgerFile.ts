@@ -63,7 +63,7 @@ export function readLedger(
 function readKind(cell: string): EntryKind {
   const wanted = cell.toLowerCase()
   const kind = (Object.keys(entryKinds) as EntryKind[]).find(
-    (each) => each === wanted || entryKinds[each].name === wanted,
+    (each) => each === wanted || entryKinds[each] === wanted,
   )
   if (!kind)
     throw new FieldError(

@@ -79,6 +79,8 @@ export interface LandedCost {
   readonly lines: readonly { readonly label: string; readonly kind: LandedLineKind; readonly amount: Money }[]
   /** Ids of the codes used, in ascending order. */
   readonly codesUsed: readonly string[]
+  /** What codes leave of each item, in the order of the items. */
+  readonly itemsAfterCodes: readonly number[]
   readonly payNow: Money
   readonly afterRebates: Money
   readonly expected: Money
@@ -136,6 +138,7 @@ export function landedCost(order: Order): LandedCost {
       amount: money(step.amount, currency),
     })),
     codesUsed: ids,
+    itemsAfterCodes: outcome.remaining,
     payNow: money(payNow, currency),
     afterRebates: money(payNow - rebatesInFull(order.rebates, order.asOf), currency),
     expected: money(

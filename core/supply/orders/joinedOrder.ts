@@ -18,7 +18,7 @@ export interface JoinedOrder {
 
 /**
  * Puts orders of one source and currency together: one shipping, thresholds and codes on the whole. A code that stands
- * in several of them is used once. The shares follow the prices of each order's items; what is expected of each is its
+ * in several of them is used once. The shares follow what codes leave of each order's items; what is expected of each is its
  * share, its own rebates and its own risk, and what codes and thresholds change of the risk is spread by share.
  *
  * @throws CoreError `different-currencies`, `no-orders`
@@ -38,10 +38,7 @@ export function joinedOrder(orders: readonly Order[]): JoinedOrder {
   }
   const landed = landedCost(joint)
   const separately = orders.reduce((sum, order) => sum + landedCost(order).payNow.amount, 0)
-  const weights = orders.map((order) =>
-    order.items.reduce((sum, item) => sum + item.price * item.quantity, 0),
-  )
-  const shares = splitByLargestRemainder(landed.payNow.amount, weights)
+  const shares = sharesOf(orders, landed)
   return {
     landed,
     shares,
@@ -50,6 +47,17 @@ export function joinedOrder(orders: readonly Order[]): JoinedOrder {
     saved: separately - landed.payNow.amount,
     freeShippingGap: gapOf(joint, landed),
   }
+}
+
+/** By what codes leave of each order's items, which bears shipping, tax and fees; what an order makes necessary is its own. */
+function sharesOf(orders: readonly Order[], landed: LandedCost): number[] {
+  const extras = orders.map((order) => order.extras.reduce((sum, { amount }) => sum + amount, 0))
+  let at = 0
+  const weights = orders.map((order) =>
+    order.items.reduce((sum) => sum + Math.max(0, landed.itemsAfterCodes[at++]!), 0),
+  )
+  const rest = landed.payNow.amount - extras.reduce((sum, amount) => sum + amount, 0)
+  return splitByLargestRemainder(rest, weights).map((share, index) => share + extras[index]!)
 }
 
 /** Each order's share of pay now with its own rebates and risk; what the joint order's risk differs by is spread by share. */

@@ -2,6 +2,7 @@ import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { HouseRules, NeedEntry } from '#shared/brief/houseRules'
 import type { WeighingSettings } from '#shared/scales/settings'
 import type { EditionContent } from '../../../core/files/editions/edition'
+import type { BudgetScope, BuildState } from '../../../core/ledger/account'
 import { createdAt, deletedAt, id } from './columns'
 
 export const builds = sqliteTable('builds', {
@@ -13,6 +14,12 @@ export const builds = sqliteTable('builds', {
   budget: integer().notNull(),
   stretch: integer().notNull(),
   wantedBy: text(),
+  /** What the budget covers. */
+  budgetScope: text().$type<BudgetScope>().notNull().default('everything'),
+  state: text().$type<BuildState>().notNull().default('planned'),
+  stateSince: text(),
+  /** The build that this one is the upgrade of. */
+  beforeId: text(),
   houseRules: text({ mode: 'json' }).$type<HouseRules>().notNull(),
   needs: text({ mode: 'json' }).$type<NeedEntry[]>().notNull(),
   /** For the builder alone; and what a buyer may read. */

@@ -8,6 +8,8 @@ import { deletedAt, id } from './columns'
 import { parts } from './parts'
 import { sources } from './sources'
 
+export type LeadState = 'open' | 'bought' | 'gone' | 'passed'
+
 export const leads = sqliteTable(
   'leads',
   {
@@ -28,7 +30,15 @@ export const leads = sqliteTable(
     shipping: integer(),
     place: text().notNull(),
     note: text().notNull(),
-    state: text().$type<'open' | 'passed'>().notNull(),
+    state: text().$type<LeadState>().notNull(),
+    /** What was agreed with its seller, minor units, and until when it holds. */
+    agreedAmount: integer(),
+    agreedOn: text(),
+    agreedUntil: text(),
+    /** Whether there is one of it, or as many as one likes; null: as its source has it. */
+    stock: text().$type<'one' | 'many'>(),
+    /** The same thing, listed elsewhere. */
+    twinOf: text(),
     passReason: text().notNull().default(''),
     /** Text of the listing, from which its facts are read; and the builder's own answers, which hold over it. */
     text: text().notNull().default(''),
@@ -92,7 +102,14 @@ export const codes = sqliteTable('codes', {
   /** Percent, or minor units. */
   value: real().notNull(),
   minSpend: integer(),
+  validFrom: text(),
   validUntil: text(),
+  /** Whether it counts for this lead alone, in whatever order it stands. */
+  onlyThis: integer({ mode: 'boolean' }).notNull().default(false),
+  /** Whether everybody may use it; whether it works once. */
+  isPublic: integer({ mode: 'boolean' }).notNull().default(true),
+  once: integer({ mode: 'boolean' }).notNull().default(false),
+  usedOn: text(),
   /** Most it takes off, minor units. */
   cap: integer(),
   stackable: integer({ mode: 'boolean' }).notNull().default(true),
@@ -105,6 +122,8 @@ export const rebates = sqliteTable('rebates', {
   leadId: text()
     .notNull()
     .references(() => leads.id),
+  /** The line of the order it was bought with; null: what its lead offers. */
+  lineId: text(),
   kind: text().$type<'mail-in' | 'online' | 'trade-in'>().notNull(),
   amount: integer().notNull(),
   claimBy: text().notNull(),

@@ -85,7 +85,7 @@ export async function frameValueOf(
     )
   return {
     anyone: staircase((each) => coreTotals(each).anyoneCanPay),
-    paid: staircase((each) => coreTotals(each).payNow),
+    paid: staircase((each) => coreTotals(each).payNow ?? 0),
     leftOut: [view, ...alike].flatMap((each) =>
       lacks(each) === null ? [] : [`${each.name} (${lacks(each)!})`],
     ),

@@ -3,15 +3,16 @@ import { toDecimal } from '#core/money/decimal'
 import type { BuildFile } from '#shared/builds/buildFile'
 import type { LibraryFile } from '#shared/parts/libraryFile'
 import type { SourceInput } from '#shared/sources/schemas'
-import type { Database } from '#server/db/client'
+import type { Database, Queryable } from '#server/db/client'
+import { newId } from '#server/db/ids'
+import { ownedItem } from '../shelf/shelf'
 import { buildRivals } from '#server/db/schema/scales'
 import { builds } from '#server/db/schema/builds'
-import { choices } from '#server/db/schema/machine'
 import { exchangeRates } from '#server/db/schema/prices'
 import { leads } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
 import { rivalRates, rivals } from '#server/db/schema/rivals'
-import { shelf } from '#server/db/schema/shelf'
+import { items, orderLines } from '#server/db/schema/ledger'
 import { sources } from '#server/db/schema/sources'
 import { briefOf } from '../brief/brief'
 import { insertBuild } from './builds'
@@ -31,24 +32,32 @@ export async function exportBuild(db: Database, buildId: string): Promise<BuildF
   const brief = { ...(await briefOf(db, buildId)), privateNote: '' }
   const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
   // a variant goes out whole
-  const rows = await choiceRowsOf(db, build!)
+  const rows = (await choiceRowsOf(db, build!)).filter((row) => row.voidBecause === null)
+  const rootId = build!.variantOf ?? buildId
+  const bought = await db
+    .select({ leadId: orderLines.leadId })
+    .from(orderLines)
+    .where(eq(orderLines.buildId, rootId))
   const rivalIds = (await db.select().from(buildRivals).where(eq(buildRivals.buildId, buildId))).map(
     (row) => row.rivalId,
   )
-  const leadInputs = await Promise.all(rows.flatMap((row) => row.leadId ?? []).map((id) => leadInput(db, id)))
-  const shelfIds = rows.flatMap((row) => row.shelfId ?? [])
+  const leadInputs = await Promise.all(
+    [...new Set([...rows, ...bought].flatMap((row) => row.leadId ?? []))].map((id) => leadInput(db, id)),
+  )
+  const shelfIds = rows.flatMap((row) => row.itemId ?? [])
   const shelfRows =
-    shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
+    shelfIds.length === 0 ? [] : await db.select().from(items).where(inArray(items.id, shelfIds))
   const rivalInputs = await exportRivals(db, rivalIds)
   const purchases = await exportPurchases(
     db,
-    buildId,
-    rows.map((row) => row.id),
+    rootId,
     leadInputs.map((lead) => lead.id),
-    brief.currency,
   )
   const partIds = new Set([
-    ...purchases.arrivals.flatMap((arrival) => arrival.foundPartId ?? []),
+    ...purchases.items.flatMap((item) => [
+      item.partId,
+      ...(item.listedPartId === null ? [] : [item.listedPartId]),
+    ]),
     ...leadInputs.flatMap((lead) => lead.rebate?.tradedPartId ?? []),
     ...rows.flatMap((row) => row.partId ?? []),
     ...leadInputs.flatMap((lead) => lead.things.map((thing) => thing.partId)),
@@ -98,15 +107,16 @@ export async function exportBuild(db: Database, buildId: string): Promise<BuildF
     format: 'tarvin-build',
     version: '1',
     brief,
-    choices: rows.map(({ kind, leadId, partId, shelfId, limit, scope, reason, paidOn }) => ({
-      kind,
+    choices: rows.map(({ kind, leadId, partId, itemId, limit, condition, scope, reason }) => ({
+      kind: kind === 'item' ? 'owned' : kind,
       leadId,
       partId,
-      shelfId,
+      shelfId: itemId,
       limit: limit === null ? null : toDecimal(limit, brief.currency),
+      condition,
       scope,
       reason,
-      paidOn,
+      paidOn: null,
     })) as BuildFile['choices'],
     rivals: rivalIds,
     ...purchases,
@@ -150,21 +160,41 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
   const buildId = await db.transaction(async (tx) => {
     await insertLibrary(tx, file.library)
     const id = await insertBuild(tx, file.brief, today)
-    const choiceIds: string[] = []
     for (const choice of file.choices) {
+      // what was paid comes with its order and its things
+      if (choice.paidOn && choice.kind !== 'owned') continue
       const leadId = choice.leadId === null ? null : await localLead(tx, file, choice.leadId)
-      const choiceId = await insertChoice(tx, id, { ...choice, leadId })
-      choiceIds.push(choiceId)
-      if (choice.paidOn)
-        await tx.update(choices).set({ paidOn: choice.paidOn }).where(eq(choices.id, choiceId))
+      if (choice.kind === 'owned') await useOwned(tx, id, file, choice, today)
+      else await insertChoice(tx, id, { ...choice, leadId }, today)
     }
-    await importPurchases(tx, id, file, choiceIds, (leadId) => localLead(tx, file, leadId), today)
+    await importPurchases(tx, id, file, (leadId) => localLead(tx, file, leadId), today)
     for (const rivalId of new Set(file.rivals)) await tx.insert(buildRivals).values({ buildId: id, rivalId })
     await assertCalculable(tx, id, today, 'library.rates')
     return id
   })
   marketChanged(db)
   return buildId
+}
+
+/** A thing that was owned goes into the build; where the one of that name is in use here, the file brings its own. */
+async function useOwned(
+  tx: Queryable,
+  buildId: string,
+  file: BuildFile,
+  choice: BuildFile['choices'][number],
+  today: string,
+): Promise<void> {
+  const [there] = await tx
+    .select()
+    .from(items)
+    .where(eq(items.id, choice.shelfId ?? ''))
+  const stated = file.library.shelf.find((thing) => thing.id === choice.shelfId)
+  let shelfId = choice.shelfId
+  if (stated && there && there.place !== 'shelf') {
+    shelfId = newId(stated.partId)
+    await tx.insert(items).values(ownedItem(shelfId, stated))
+  }
+  await insertChoice(tx, buildId, { ...choice, shelfId }, today)
 }
 
 /** The lead as it is called here: the file's own, or the one known already under its source and number. */

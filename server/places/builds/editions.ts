@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { partLabel } from '#core/parts/part'
-import { scopeNames } from '#core/ledger/receipt'
+import { scopeNames } from '#core/ledger/scopes'
 import { editionDrift, type EditionContent, type EditionLine } from '#core/files/editions/edition'
 import { defaultHouseRules, editionFileSchema, type EditionFile } from '#shared/builds/editionFile'
 import { toDecimal } from '#core/money/decimal'
@@ -43,7 +43,7 @@ export async function freezeEdition(
 async function leadQuestions(db: Database, view: BuildView, today: string): Promise<string[]> {
   const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
   const open = view.choices.flatMap((choice) =>
-    choice.paidOn === null && choice.leadId !== null ? [choice.leadId] : [],
+    choice.kind === 'lead' && choice.voidBecause === null && choice.leadId !== null ? [choice.leadId] : [],
   )
   const valued = await valuedLeads(db, await useMarket(db), build!, today, open)
   return valued.flatMap(({ lead, facts }) =>
@@ -64,21 +64,23 @@ function contentOf(view: BuildView, today: string, questions: readonly string[])
     currency: view.currency,
     region: view.region,
     frozenOn: today,
-    lines: view.choices.map((choice) => ({
-      label: choice.label,
-      parts: choice.parts.map(({ id, role }) => lineProper(view, id, role)),
-      scope: scopeNames[choice.scope],
-      source: choice.source,
-      kind: choice.kind,
-      payNow: choice.payNow,
-      isPaid: choice.paidOn !== null,
-      anyoneCanPay: choice.anyoneCanPay,
-      reason: choice.reason,
-    })),
+    lines: view.choices
+      .filter((choice) => choice.voidBecause === null)
+      .map((choice) => ({
+        label: choice.label,
+        parts: choice.parts.map(({ id, role }) => lineProper(view, id, role)),
+        scope: scopeNames[choice.scope],
+        source: choice.source,
+        kind: choice.kind === 'item' ? (choice.paidOn === null ? 'owned' : 'lead') : choice.kind,
+        payNow: choice.payNow ?? 0,
+        isPaid: choice.paidOn !== null,
+        anyoneCanPay: choice.anyoneCanPay,
+        reason: choice.reason,
+      })),
     totals: {
-      payNow: totals.payNow,
-      afterRebates: totals.afterRebates,
-      expected: totals.expected,
+      payNow: totals.payNow ?? 0,
+      afterRebates: totals.afterRebates ?? 0,
+      expected: totals.expected ?? 0,
       anyoneCanPay: totals.anyoneCanPay,
       unknownStreet: totals.unknownStreet,
       budget: view.budget,

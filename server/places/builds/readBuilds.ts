@@ -62,7 +62,7 @@ export async function buildStrips(db: Database, today: string): Promise<BuildStr
         hits: hits.filter((hit) => hit.buildId === id),
         silent: said.filter((each) => each.days >= answerDays),
         gone: choices.flatMap((choice) =>
-          choice.vanishedOn !== null && choice.paidOn === null && choice.leadId !== null
+          choice.voidBecause === 'gone' && choice.leadId !== null
             ? [{ leadId: choice.leadId, title: choice.label }]
             : [],
         ),

@@ -1,6 +1,6 @@
 import { formatAmount } from '#core/money/formatAmount'
 import { toDecimal } from '#core/money/decimal'
-import { scopeNames } from '#core/ledger/receipt'
+import { scopeNames } from '#core/ledger/scopes'
 import { csvTable } from '#core/files/export/csvCell'
 import { markdownText } from '#core/files/export/markdownText'
 import type { BuildView } from '#shared/builds/views'

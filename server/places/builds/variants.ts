@@ -1,4 +1,5 @@
-import { findBuild } from '#server/context/findBuild'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
+import type { Deed } from '#server/db/deed'
 import { eq, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
@@ -7,6 +8,7 @@ import type { VariantsView } from '#shared/builds/views'
 import type { Database, Queryable } from '#server/db/client'
 import { buildRivals } from '#server/db/schema/scales'
 import { builds } from '#server/db/schema/builds'
+import { items } from '#server/db/schema/ledger'
 import { choices } from '#server/db/schema/machine'
 import { targets } from '#server/db/schema/brief'
 import { NotFoundError } from '#server/errors/notFoundError'
@@ -50,9 +52,15 @@ export async function insertVariant(
   return id
 }
 
+/** Whether an id names a thing of mine rather than a choice. */
+export async function isItem(db: Database, id: string): Promise<boolean> {
+  return (await db.select({ id: items.id }).from(items).where(eq(items.id, id))).length > 0
+}
+
 /** Whether a choice came to a build from the one it is a variant of. */
 export async function isInherited(db: Database, choiceId: string, buildId: string): Promise<boolean> {
   const [choice] = await db.select({ buildId: choices.buildId }).from(choices).where(eq(choices.id, choiceId))
+  if (!choice && (await isItem(db, choiceId))) return true
   if (!choice) throw new NotFoundError(`there is no choice "${choiceId}"`)
   if (choice.buildId === buildId) return false
   const build = await findBuild(db, buildId)
@@ -85,15 +93,9 @@ export async function changeInherited(
     reason?: string | undefined
     limit?: string | null | undefined
     leftOut?: string[] | undefined
-    paidOn?: string | null | undefined
+    condition?: 'used' | 'new' | null | undefined
   },
 ): Promise<void> {
-  if (change.paidOn !== undefined)
-    throw new CoreError(
-      'inherited',
-      'this belongs to the build the variant is made of; pay for it there',
-      'paidOn',
-    )
   await db.transaction(async (tx) => {
     const build = await findBuild(tx, buildId)
     const row = (await choiceRowsOf(tx, build)).find((each) => each.id === choiceId)
@@ -107,7 +109,7 @@ export async function changeInherited(
       id: newId('choice'),
       buildId,
       position: (last?.position ?? 99) + 1,
-      paidOn: null,
+      ...(change.condition === undefined ? {} : { condition: change.condition }),
       ...(change.scope === undefined ? {} : { scope: change.scope }),
       ...(change.reason === undefined ? {} : { reason: change.reason }),
       ...(change.leftOut === undefined ? {} : { leftOut: change.leftOut }),
@@ -120,6 +122,26 @@ export async function changeInherited(
       .set({ dropped: [...build.dropped, choiceId] })
       .where(eq(builds.id, buildId))
   })
+}
+
+/**
+ * Makes a variant the build: its own choices become the build's, and what it does without is taken out there; the
+ * variant is then like its build. Done before a variant pays, since a variant holds no money.
+ */
+export async function makeTheBuild(deed: Deed, variant: BuildRow): Promise<void> {
+  const rootId = variant.variantOf!
+  const root = await findBuild(deed.tx, rootId)
+  if (root.currency !== variant.currency)
+    throw new CoreError(
+      'other-currency',
+      `${variant.name} is kept in ${variant.currency}, ${root.name} in ${root.currency}: pay in ${root.name}`,
+      'id',
+    )
+  for (const row of await choiceRowsOf(deed.tx, root))
+    if (variant.dropped.includes(row.id)) await deed.update('choices', row.id, { deletedAt: deed.day })
+  for (const row of await choiceRowsOf(deed.tx, { ...variant, variantOf: null }))
+    await deed.update('choices', row.id, { buildId: rootId })
+  await deed.update('builds', variant.id, { dropped: [] })
 }
 
 /** A build beside its variants and its siblings: what they share, where they differ, totals, findings, targets. */

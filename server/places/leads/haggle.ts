@@ -142,7 +142,7 @@ async function standingTogether(
       cost: each.revalue(newest.get(each.lead.id)!.amount!).payNow,
       worth: each.value.street ?? 0,
     })),
-    Math.max(0, receipt.left),
+    Math.max(0, receipt.left ?? 0),
   )
     .slice(0, 6)
     .map(({ ids, ...rest }) => ({ ...rest, titles: ids.map((id) => titles.get(id)!) }))

@@ -9,7 +9,7 @@ import { leads } from '#server/db/schema/leads'
 import { trips } from '#server/db/schema/ledger'
 import { NotFoundError } from '#server/errors/notFoundError'
 
-/** Passes on, takes back, deletes or brings back a lead; notes an answer, a sign, a question asked, or the trip that fetches it. */
+/** Deletes or brings back a lead; notes an answer, a sign, a question asked, or the trip that fetches it. */
 export async function patchLead(
   db: Database,
   id: string,

@@ -56,11 +56,19 @@ export async function leadViews(db: Database, buildId: string, today: string): P
   const chosen = await choiceRowsOf(db, build)
   // a listing that is gone leaves the inbox, unless this build counts on it
   const everyRow = await db
-    .select({ id: leads.id, title: leads.title, currency: leads.currency, vanishedOn: leads.vanishedOn })
+    .select({
+      id: leads.id,
+      title: leads.title,
+      currency: leads.currency,
+      vanishedOn: leads.vanishedOn,
+      state: leads.state,
+    })
     .from(leads)
     .where(isNull(leads.deletedAt))
   const rows = everyRow.filter(
-    (row) => row.vanishedOn === null || chosen.some((choice) => choice.leadId === row.id),
+    (row) =>
+      (row.vanishedOn === null && row.state !== 'bought') ||
+      chosen.some((choice) => choice.leadId === row.id),
   )
   const ids = rows.filter(isConvertible).map((row) => row.id)
   const [valued, asks, same, waits, tripRows, photoRows] = await Promise.all([
@@ -71,7 +79,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
     db
       .select()
       .from(trips)
-      .where(and(eq(trips.buildId, buildId), isNull(trips.deletedAt))),
+      .where(and(eq(trips.buildId, buildId), isNull(trips.deletedAt), isNull(trips.drivenOn))),
     db.select().from(photos).where(isNull(photos.deletedAt)),
   ])
   const library = new Map(market.library.map((part) => [part.id, part]))
@@ -79,7 +87,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
   const photosOf = groupBy(photoRows, (row) => row.leadId)
   const standIn = substitutesFor(
     valued,
-    chosen.flatMap((choice) => (choice.paidOn === null ? (choice.leadId ?? []) : [])),
+    chosen.flatMap((choice) => choice.leadId ?? []),
     library,
   )
   const lacking = lacksByParts(library, fitBriefOf(market, build, today), pricedLibrary(market, build, today))
@@ -102,6 +110,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
       listedOn: lead.listedOn,
       endsOn: lead.endsOn,
       state: lead.state,
+      agreed: agreedOn(lead, today),
       vanishedOn: lead.vanishedOn,
       tieDeduced: lead.tieDeduced,
       firstAsk: firstAskOf(asks.get(lead.id) ?? []),
@@ -127,7 +136,7 @@ export async function leadViews(db: Database, buildId: string, today: string): P
             quantity: thing.quantity,
           })),
       ),
-      choiceId: chosen.find((choice) => choice.leadId === lead.id)?.id ?? null,
+      choiceId: chosen.find((choice) => choice.leadId === lead.id && choice.voidBecause === null)?.id ?? null,
       breaches: houseRuleBreaches(build.houseRules, each, library),
       passReason: lead.passReason,
       facts: each.facts,
@@ -159,11 +168,18 @@ export async function leadViews(db: Database, buildId: string, today: string): P
       fare,
       hours,
       cost: pickupCost({ km, perKm, fare, hours, perHour }),
+      drivenOn: null,
     })),
     unvalued: rows
       .filter((row) => !isConvertible(row))
       .map((row) => ({ id: row.id, title: row.title, reason: noRate(today, row.currency, build.currency) })),
   }
+}
+
+function agreedOn({ agreedAmount, agreedUntil }: ValuedLead['lead'], today: string): LeadView['agreed'] {
+  return agreedAmount !== null && (agreedUntil === null || today <= agreedUntil)
+    ? { amount: agreedAmount, until: agreedUntil }
+    : null
 }
 
 function rebateView(

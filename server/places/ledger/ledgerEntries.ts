@@ -1,8 +1,7 @@
-import { findBuild } from '#server/context/findBuild'
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
-import { entryKinds } from '#core/ledger/ledger'
+import { entryKinds, signOf } from '#core/ledger/ledger'
 import { formatAmount } from '#core/money/formatAmount'
 import { parseDecimal } from '#core/money/decimal'
 import type { entrySchema } from '#shared/ledger/schemas'
@@ -11,12 +10,15 @@ import { builds } from '#server/db/schema/builds'
 import { ledgerEntries } from '#server/db/schema/ledger'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
+import { findBuild } from '#server/context/findBuild'
 
-type NewEntry = Pick<typeof ledgerEntries.$inferInsert, 'buildId' | 'day' | 'kind' | 'cash' | 'text'> & {
-  choiceId?: string | null
-  hours?: number
-  correctsId?: string | null
-}
+type NewEntry = Pick<typeof ledgerEntries.$inferInsert, 'buildId' | 'day' | 'kind' | 'cash' | 'text'> &
+  Partial<
+    Pick<
+      typeof ledgerEntries.$inferInsert,
+      'hours' | 'scope' | 'lineId' | 'itemId' | 'actionId' | 'correctsId'
+    >
+  >
 
 /** Writes an entry. Ids count up, so that entries of one day stay in the order in which they were made. */
 export async function writeEntry(tx: Queryable, entry: NewEntry, today: string): Promise<string> {
@@ -25,18 +27,11 @@ export async function writeEntry(tx: Queryable, entry: NewEntry, today: string):
     .from(ledgerEntries)
     .where(eq(ledgerEntries.buildId, entry.buildId))
   const id = `${String(rows.length).padStart(6, '0')}-${newId(entry.kind)}`
-  await tx.insert(ledgerEntries).values({
-    ...entry,
-    id,
-    hours: entry.hours ?? 0,
-    choiceId: entry.choiceId ?? null,
-    correctsId: entry.correctsId ?? null,
-    createdAt: today,
-  })
+  await tx.insert(ledgerEntries).values({ hours: 0, ...entry, id, createdAt: today })
   return id
 }
 
-/** An entry by hand: a fee, travel, hours, something sold, or a correction of another entry, which itself stays. */
+/** An entry by hand: a fee, travel, hours, something sold, money back; or one that corrects another, of its kind. */
 export async function addEntry(
   db: Database,
   buildId: string,
@@ -46,33 +41,26 @@ export async function addEntry(
   if (input.day > today) throw new CoreError('bad-date', `${input.day} is in the future`, 'day')
   return db.transaction(async (tx) => {
     const build = await findBuild(tx, buildId)
+    if (build.variantOf !== null)
+      throw new CoreError('variant', 'a variant holds no money: enter it in the build itself', 'build')
     const amount = parseDecimal(input.amount, build.currency, 'amount')
-    const { sign } = entryKinds[input.kind]
-    if (sign !== 0 && amount <= 0)
-      throw new CoreError(
-        'bad-amount',
-        `an amount ${entryKinds[input.kind].name} must be more than zero`,
-        'amount',
-      )
-    if (input.kind === 'hours' && input.hours <= 0)
-      throw new CoreError('bad-hours', 'write how many hours', 'hours')
-    const [corrected] =
-      input.correctsId === null
-        ? []
-        : await tx.select().from(ledgerEntries).where(eq(ledgerEntries.id, input.correctsId))
-    if (input.correctsId !== null && corrected?.buildId !== buildId)
-      throw new CoreError('unknown-entry', 'the entry to be corrected is not in this ledger', 'correctsId')
-    const cash = input.kind === 'hours' ? 0 : sign === 0 ? amount : sign * amount
+    const corrected = input.correctsId === null ? null : await findEntry(tx, buildId, input.correctsId)
+    const kind = corrected?.kind ?? input.kind
+    if (kind === 'hours' ? input.hours <= 0 && !corrected : corrected ? amount === 0 : amount <= 0)
+      throw kind === 'hours'
+        ? new CoreError('bad-hours', 'write how many hours', 'hours')
+        : new CoreError('bad-amount', `an amount ${entryKinds[kind]} must be more than zero`, 'amount')
+    const cash = kind === 'hours' ? 0 : corrected ? amount : signOf(kind) * amount
     return writeEntry(
       tx,
       {
         buildId,
         day: input.day,
-        kind: input.kind,
+        kind,
         cash,
-        hours: input.kind === 'hours' ? input.hours : 0,
+        hours: kind === 'hours' ? input.hours : 0,
         text: input.text,
-        choiceId: corrected?.choiceId ?? null,
+        scope: corrected?.scope ?? 'core',
         correctsId: input.correctsId,
       },
       today,
@@ -80,27 +68,40 @@ export async function addEntry(
   })
 }
 
+async function findEntry(tx: Queryable, buildId: string, id: string) {
+  const [entry] = await tx.select().from(ledgerEntries).where(eq(ledgerEntries.id, id))
+  if (entry?.buildId !== buildId)
+    throw new CoreError('unknown-entry', 'the entry to be corrected is not in this ledger', 'correctsId')
+  refuseOfAction(entry)
+  return entry
+}
+
+/** What an action wrote is taken back with the action, so that its rows go back too. */
+function refuseOfAction({ actionId, lineId }: typeof ledgerEntries.$inferSelect): void {
+  if (actionId !== null || lineId !== null)
+    throw new CoreError(
+      'of-an-action',
+      'that belongs to something done to a thing: take that back instead',
+      'id',
+    )
+}
+
 /** Takes an entry back by one of the opposite amount; both stay. */
 export async function reverseEntry(db: Database, id: string, today: string): Promise<string> {
   return db.transaction(async (tx) => {
-    const [entry] = await tx
+    const [found] = await tx
       .select({ entry: ledgerEntries, currency: builds.currency })
       .from(ledgerEntries)
       .innerJoin(builds, eq(builds.id, ledgerEntries.buildId))
       .where(eq(ledgerEntries.id, id))
-    if (!entry) throw new NotFoundError(`there is no entry "${id}"`)
+    if (!found) throw new NotFoundError(`there is no entry "${id}"`)
     const [already] = await tx
       .select({ id: ledgerEntries.id })
       .from(ledgerEntries)
       .where(eq(ledgerEntries.correctsId, id))
     if (already) throw new CoreError('corrected', 'this entry has been corrected already', 'id')
-    const { kind, cash, hours, text, choiceId, buildId } = entry.entry
-    if (kind === 'bought')
-      throw new CoreError(
-        'bought',
-        'take the payment back beside the thing itself, in Machine: "not paid"',
-        'id',
-      )
+    refuseOfAction(found.entry)
+    const { kind, cash, hours, text, buildId, scope } = found.entry
     // of the same kind, so that it weighs against the same figures
     await writeEntry(
       tx,
@@ -110,9 +111,9 @@ export async function reverseEntry(db: Database, id: string, today: string): Pro
         kind,
         cash: 0 - cash,
         hours: 0 - hours,
-        choiceId,
+        scope,
         correctsId: id,
-        text: `takes back: ${text}${cash === 0 ? '' : `, ${formatAmount(cash, entry.currency)}`}`,
+        text: `takes back: ${text}${cash === 0 ? '' : `, ${formatAmount(cash, found.currency)}`}`,
       },
       today,
     )

@@ -1,192 +1,186 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm'
-import { ledgerAccount, type LedgerLine } from '#core/ledger/ledger'
-import { resale } from '#core/ledger/resale'
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { csvTable } from '#core/files/export/csvCell'
+import { runningCash } from '#core/ledger/ledger'
+import { resale } from '#core/ledger/resale'
 import { toDecimal } from '#core/money/decimal'
+import { joinedOrder } from '#core/supply/orders/joinedOrder'
 import type { BuildView } from '#shared/builds/views'
-import type { LedgerView } from '#shared/ledger/views'
+import type { LedgerView, PlannedOrderView, TripView } from '#shared/ledger/views'
 import type { Database } from '#server/db/client'
-import { choices } from '#server/db/schema/machine'
-import { leads, rebates } from '#server/db/schema/leads'
-import { ledgerEntries } from '#server/db/schema/ledger'
-import { sources } from '#server/db/schema/sources'
-import { buildView } from '../builds/buildView'
-import { openOrders } from '#server/context/openOrders'
-import { valuedLeads } from '#server/context/valuedLeads'
-import { choiceRowsOf } from '#server/context/choicesOf'
-import { findBuild } from '#server/context/findBuild'
-import { streetAt, useMarket } from '#server/context/market'
-import { arrivalsOf } from '#server/context/arrivals'
+import { codes, leads, rebates } from '#server/db/schema/leads'
+import { actions, ledgerEntries } from '#server/db/schema/ledger'
+import { streetAt } from '#server/context/market'
+import type { OpenOrder } from '#server/context/openOrders'
+import { readBuild, type ReadBuild } from '#server/context/readBuild'
+import { sellingTerms } from '#server/context/worthToday'
 
-/** The ledger of a build: entries, account, paid against anyone, dates ahead, and what it would fetch. */
+/** The ledger of a build: orders to pay, things, entries, what was done, dates ahead, and what it would fetch. */
 export async function ledgerView(db: Database, buildId: string, today: string): Promise<LedgerView> {
-  const view = await buildView(db, buildId, today)
-  const market = await useMarket(db)
-  const written = await db
-    .select()
-    .from(ledgerEntries)
-    .where(eq(ledgerEntries.buildId, buildId))
-    .orderBy(ledgerEntries.day, ledgerEntries.id)
-  const rows = withImplied(written, view, buildId)
-  const arrived = await arrivalsOf(
-    db,
-    view.choices.map((choice) => choice.id),
-  )
-  const lines: LedgerLine[] = view.choices.map((choice) => {
-    const goesBack = arrived.get(choice.id)?.returnState === 'sent' ? choice.payNow : 0
-    return {
-      choiceId: choice.id,
-      stillToPay: choice.paidOn === null ? choice.payNow : 0,
-      toComeBack:
-        goesBack + (view.receipt.groups.toComeBack.find((line) => line.id === choice.id)?.amount ?? 0),
-      anyoneCanPay: choice.anyoneCanPay,
-    }
-  })
-  const account = ledgerAccount(rows, lines)
-  const standing = new Map(account.running.map((each) => [each.id, each.standing]))
-  const labels = new Map(view.choices.map((choice) => [choice.id, choice.label]))
-  const seller = [...market.sources.values()].filter((source) => source.kind === 'auction')[0]
-  const terms = {
-    feePercent: seller?.sellerFeePercent ?? 0,
-    shipping: seller?.currency === view.currency ? seller.shippingAmount : 0,
-  }
-  const { running: _running, byChoice, compared, ...totals } = account
+  const read = await readBuild(db, buildId, today)
+  const { view, items, holdings, orders, trips } = read
+  const rootId = view.variantOf ?? view.id
+  const [written, done] = await Promise.all([
+    db
+      .select()
+      .from(ledgerEntries)
+      .where(eq(ledgerEntries.buildId, rootId))
+      .orderBy(ledgerEntries.day, ledgerEntries.id),
+    db.select().from(actions).where(eq(actions.buildId, rootId)).orderBy(desc(actions.id)).limit(60),
+  ])
+  const standing = new Map(runningCash(holdings.entries).map((each) => [each.id, each.standing]))
+  const labelOfLine = new Map(holdings.lines.map(({ id, label }) => [id, label]))
+  const compared = view.receipt.groups
   return {
     currency: view.currency,
-    entries: rows
-      .map(({ id, day, kind, cash, hours, choiceId, text, correctsId }) => ({
+    state: view.state,
+    entries: written
+      .map(({ id, day, kind, cash, hours, text, correctsId, actionId, lineId }) => ({
         id,
         day,
         kind,
         cash,
         hours,
-        choiceId,
         text,
         correctsId,
-        standing: standing.get(id)!,
+        isOfAction: actionId !== null || lineId !== null,
+        standing: standing.get(id) ?? null,
       }))
       .reverse(),
-    totals,
-    compared,
-    lines: [...byChoice].map(([choiceId, each]) => ({
-      choiceId,
-      label: labels.get(choiceId) ?? rows.find((row) => row.choiceId === choiceId)!.text,
-      ...each,
-      takenOut: !labels.has(choiceId),
+    items,
+    orders: orders.map((order) => plannedOrder(order, view)),
+    hunts: view.choices
+      .filter((choice) => choice.kind === 'hunt')
+      .map(({ id, label, payNow }) => ({ choiceId: id, label, limit: payNow })),
+    trips: trips.map(({ trip: { id, name, km, fare, hours, drivenOn }, cash }): TripView => ({
+      id,
+      name,
+      km,
+      fare,
+      hours,
+      cost: cash,
+      drivenOn,
     })),
-    orders: await ordersOf(db, buildId, today),
-    resale: resale({
-      parts: view.choices
-        .filter((choice) => choice.scope !== 'test')
-        .flatMap((choice) =>
-          choice.parts
-            .filter((part) => part.role !== 'extra')
-            .map((part) => ({ id: part.id, typical: streetAt(market, part.id, today, view.currency) })),
-        ),
-      cost: account.inTheEnd,
-      hours: account.hours,
-      whole: { feePercent: 0, shipping: 0 },
-      single: terms,
-      wholeFactor: market.assumptions.resale.wholeFactor,
-      haggleShare: market.assumptions.resale.haggleShare,
-      sells: market.assumptions.resale.sells,
-    }),
-    deadlines: await deadlines(
-      db,
-      view.choices.flatMap((choice) => choice.leadId ?? []),
-      arrived,
-      labels,
-      view.wantedBy,
-      view.name,
-      today,
-    ),
+    rebates: holdings.rebates.map(({ id, lineId, kind, amount, claimBy, expectedBy, state }) => ({
+      id,
+      lineId: lineId!,
+      label: labelOfLine.get(lineId!) ?? '',
+      kind,
+      amount,
+      currency: holdings.lines.find((line) => line.id === lineId)!.order.currency,
+      claimBy,
+      expectedBy,
+      state,
+    })),
+    actions: done.map(({ id, day, text, undoneOn }) => ({ id, day, text, isUndone: undoneOn !== null })),
+    compared: comparedTo([...compared.paid, ...compared.toBuy, ...compared.owned]),
+    resale: resaleOf(read, today),
+    deadlines: await deadlines(db, read, today),
   }
 }
 
-type EntryRow = typeof ledgerEntries.$inferSelect
-
-/** Things marked as paid before the ledger was kept, or by a build file, have no entry: one is implied, so that the account holds them. */
-function withImplied(written: readonly EntryRow[], view: BuildView, buildId: string): EntryRow[] {
-  const implied = view.choices
-    .filter(
-      (choice) =>
-        choice.paidOn !== null &&
-        choice.kind !== 'owned' &&
-        !written.some((row) => row.choiceId === choice.id && row.kind === 'bought'),
-    )
-    .map((choice): EntryRow => ({
-      id: `implied-${choice.id}`,
-      buildId,
-      day: choice.paidOn!,
-      kind: 'bought',
-      cash: 0 - choice.payNow,
-      hours: 0,
-      choiceId: choice.id,
-      text: `${choice.label}, marked as paid`,
-      correctsId: null,
-      createdAt: choice.paidOn!,
-    }))
-  return [...implied, ...written].sort((a, b) =>
-    a.day < b.day ? -1 : a.day > b.day ? 1 : a.id < b.id ? -1 : 1,
-  )
+/** What was paid or is to be paid for things with a known price for anyone, and that price. */
+function comparedTo(lines: BuildView['receipt']['groups']['paid']): LedgerView['compared'] {
+  const known = lines.filter((line) => line.isThing && line.anyoneCanPay !== null && line.payNow !== null)
+  return {
+    own: known.reduce((sum, line) => sum + line.payNow!, 0),
+    anyoneCanPay: known.reduce((sum, line) => sum + line.anyoneCanPay!, 0),
+  }
 }
 
-/** Chosen leads still to be paid, as the orders they make. */
-async function ordersOf(db: Database, buildId: string, today: string): Promise<LedgerView['orders']> {
-  const build = await findBuild(db, buildId)
-  const unpaid = (await choiceRowsOf(db, build)).filter((row) => row.paidOn === null)
-  const valued = await valuedLeads(
-    db,
-    await useMarket(db),
-    build,
-    today,
-    unpaid.flatMap((row) => row.leadId ?? []),
-  )
-  return openOrders(valued).map(({ leads: inOrder, joined: { landed, saved, freeShippingGap } }) => ({
-    source: inOrder[0]!.sourceName,
-    currency: inOrder[0]!.lead.currency,
-    titles: inOrder.map(({ lead }) => lead.title),
-    together: landed.payNow.amount,
+/** An order as the shop's cart has it; and what paying one line alone would make of the others. */
+function plannedOrder(
+  { leads: inOrder, joined }: OpenOrder,
+  view: BuildView | ReadBuild['view'],
+): PlannedOrderView {
+  const { landed, shares, saved, freeShippingGap } = joined
+  const orderOf = (each: OpenOrder['leads'][number]) => each.valued.value.order
+  return {
+    source: inOrder[0]!.valued.sourceName,
+    currency: landed.payNow.currency,
+    lines: inOrder.map((each, index) => ({
+      choiceId: each.choiceId,
+      leadId: each.valued.lead.id,
+      label: each.valued.lead.title,
+      build: each.buildName,
+      isOwn: each.buildId === view.id,
+      price: each.valued.lead.price,
+      share: shares[index]!,
+      alone:
+        inOrder.length < 2
+          ? null
+          : {
+              this: joinedOrder([orderOf(each)]).landed.payNow.amount,
+              others: joinedOrder(inOrder.filter((other) => other !== each).map(orderOf)).landed.payNow
+                .amount,
+            },
+    })),
+    steps: landed.lines
+      .filter((line) => line.kind !== 'item')
+      .map(({ label, amount }) => ({ label, amount: amount.amount })),
+    total: landed.payNow.amount,
     saved,
     freeShippingGap,
-    codesUsed: landed.codesUsed,
-  }))
+    isShop: ['shop', 'refurbisher', 'counter'].includes(inOrder[0]!.valued.source.kind),
+  }
 }
 
+/** What the machine would fetch, whole or in parts; after its sale there is nothing to fetch. */
+function resaleOf({ view, scales: { market } }: ReadBuild, today: string): LedgerView['resale'] {
+  const { account } = view.receipt
+  const ahead = account.cost.amount + (account.toPay?.amount ?? 0)
+  return resale({
+    parts:
+      view.state === 'sold'
+        ? []
+        : view.parts
+            .filter((part) => part.role !== 'extra')
+            .map((part) => ({ id: part.id, typical: streetAt(market, part.id, today, view.currency) })),
+    cost: ahead,
+    hours: account.hours,
+    whole: { feePercent: 0, shipping: 0 },
+    single: sellingTerms(market, view.currency),
+    wholeFactor: market.assumptions.resale.wholeFactor,
+    haggleShare: market.assumptions.resale.haggleShare,
+    sells: market.assumptions.resale.sells,
+  })
+}
+
+/** Dates ahead of what is bought or chosen. */
 async function deadlines(
   db: Database,
-  leadIds: readonly string[],
-  arrived: Awaited<ReturnType<typeof arrivalsOf>>,
-  labels: ReadonlyMap<string, string>,
-  wantedBy: string | null,
-  name: string,
+  { view, items, holdings, orders }: ReadBuild,
   today: string,
 ): Promise<LedgerView['deadlines']> {
-  const chosen =
+  const chosen = orders.flatMap((order) => order.leads).filter((each) => each.buildId === view.id)
+  const leadIds = chosen.map(({ valued }) => valued.lead.id)
+  const [codeRows, offered] =
     leadIds.length === 0
-      ? []
-      : await db
-          .select({ lead: leads, source: sources.name, paidOn: choices.paidOn })
-          .from(leads)
-          .innerJoin(sources, eq(sources.id, leads.sourceId))
-          .innerJoin(choices, eq(choices.leadId, leads.id))
-          .where(and(inArray(leads.id, [...leadIds]), isNull(choices.deletedAt)))
-  const claims =
-    leadIds.length === 0
-      ? []
-      : await db
-          .select({ rebate: rebates, title: leads.title })
-          .from(rebates)
-          .innerJoin(leads, eq(leads.id, rebates.leadId))
-          .where(and(inArray(rebates.leadId, [...leadIds]), inArray(rebates.state, ['to-claim', 'claimed'])))
-  return [
-    ...claims
-      .filter(({ rebate }) => rebate.expectedBy !== null)
-      .map(({ rebate, title }) => ({
-        day: rebate.expectedBy!,
-        what: `the rebate on ${title} should be here`,
-        kind: 'expected' as const,
-      })),
+      ? [[], []]
+      : await Promise.all([
+          db.select().from(codes).where(inArray(codes.leadId, leadIds)),
+          db
+            .select({ rebate: rebates, title: leads.title })
+            .from(rebates)
+            .innerJoin(leads, eq(leads.id, rebates.leadId))
+            .where(and(inArray(rebates.leadId, leadIds), isNull(rebates.lineId))),
+        ])
+  const titleOfLine = new Map(holdings.lines.map(({ id, label }) => [id, label]))
+  const claims = [
+    ...offered,
+    ...holdings.rebates.map((rebate) => ({ rebate, title: titleOfLine.get(rebate.lineId!) ?? '' })),
+  ].filter(({ rebate }) => rebate.state === 'to-claim' || rebate.state === 'claimed')
+  const dates: LedgerView['deadlines'][number][] = [
+    ...claims.flatMap(({ rebate, title }) =>
+      rebate.expectedBy === null
+        ? []
+        : [
+            {
+              day: rebate.expectedBy,
+              what: `the rebate on ${title} should be here`,
+              kind: 'expected' as const,
+            },
+          ],
+    ),
     ...claims
       .filter(({ rebate }) => rebate.state === 'to-claim')
       .map(({ rebate, title }) => ({
@@ -194,36 +188,49 @@ async function deadlines(
         what: `claim the rebate on ${title}`,
         kind: 'claim' as const,
       })),
-    ...[...arrived]
-      .filter(
-        ([, arrival]) =>
-          arrival.returnBy !== null && (arrival.returnState === 'to-send' || arrival.returnState === null),
-      )
-      .map(([choiceId, arrival]) => ({
-        day: arrival.returnBy!,
-        what: `last day to send back ${labels.get(choiceId) ?? 'a thing'}`,
-        kind: 'return' as const,
-      })),
-    ...chosen
-      .filter(({ lead, paidOn }) => lead.endsOn !== null && paidOn === null)
-      .map(({ lead, source }) => ({
-        day: lead.endsOn!,
-        what: `${lead.title} ends at ${source}`,
-        kind: 'auction' as const,
-      })),
-    ...(wantedBy === null ? [] : [{ day: wantedBy, what: `${name} is wanted`, kind: 'wanted' as const }]),
+    ...items.flatMap((item) =>
+      item.returnBy !== null && item.place === 'build' && (item.state === 'faulty' || item.state === 'dead')
+        ? [{ day: item.returnBy, what: `last day to send back ${item.name}`, kind: 'return' as const }]
+        : [],
+    ),
+    ...chosen.flatMap(({ valued: { lead, sourceName } }) =>
+      lead.endsOn === null
+        ? []
+        : [{ day: lead.endsOn, what: `${lead.title} ends at ${sourceName}`, kind: 'auction' as const }],
+    ),
+    ...chosen.flatMap(({ valued: { lead } }) =>
+      lead.agreedUntil === null
+        ? []
+        : [
+            {
+              day: lead.agreedUntil,
+              what: `what was agreed on ${lead.title} holds until then`,
+              kind: 'agreed' as const,
+            },
+          ],
+    ),
+    ...codeRows.flatMap((code) =>
+      code.validUntil === null
+        ? []
+        : [{ day: code.validUntil, what: `code ${code.word} ends`, kind: 'code' as const }],
+    ),
+    ...(view.wantedBy === null
+      ? []
+      : [{ day: view.wantedBy, what: `${view.name} is wanted`, kind: 'wanted' as const }]),
   ]
+  return dates
     .filter((each) => each.day >= today)
     .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
 }
 
-/** The ledger as CSV, oldest first. */
+/** The ledger as CSV, oldest first; what counts nowhere any more is left out. */
 export async function ledgerCsv(db: Database, buildId: string, today: string): Promise<string> {
   const { entries, currency } = await ledgerView(db, buildId, today)
   return csvTable(
     ['date', 'kind', 'what', 'cash', 'currency', 'hours', 'standing'],
     [...entries]
       .reverse()
+      .filter((entry) => entry.standing !== null)
       .map((entry) => [
         entry.day,
         entry.kind,
@@ -231,7 +238,7 @@ export async function ledgerCsv(db: Database, buildId: string, today: string): P
         toDecimal(entry.cash, currency),
         currency,
         entry.hours,
-        toDecimal(entry.standing, currency),
+        toDecimal(entry.standing!, currency),
       ]),
   )
 }

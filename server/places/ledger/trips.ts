@@ -1,13 +1,17 @@
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import type { tripSchema } from '#shared/ledger/schemas'
-import type { Database } from '#server/db/client'
+import { pickupCost } from '#core/supply/landed/landedCost'
+import type { driveSchema, tripSchema } from '#shared/ledger/schemas'
+import type { Database, Queryable } from '#server/db/client'
+import { act } from '#server/db/deed'
 import { leads } from '#server/db/schema/leads'
 import { trips } from '#server/db/schema/ledger'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 import { findBuild } from '#server/context/findBuild'
+import { writeEntry } from './ledgerEntries'
 
 /** Plans a drive to fetch things; leads are put on it one by one. */
 export async function createTrip(
@@ -19,7 +23,7 @@ export async function createTrip(
   const id = newId(name)
   await db.insert(trips).values({
     id,
-    buildId,
+    buildId: build.variantOf ?? build.id,
     name,
     km,
     hours: hours ?? 0,
@@ -28,11 +32,47 @@ export async function createTrip(
   return id
 }
 
+async function findTrip(tx: Pick<Queryable, 'select'>, id: string) {
+  const [trip] = await tx.select().from(trips).where(eq(trips.id, id))
+  if (!trip) throw new NotFoundError(`there is no trip "${id}"`)
+  return trip
+}
+
+/** Driven: its fare and its kilometres are booked once, its hours are kept. */
+export async function driveTrip(
+  db: Database,
+  id: string,
+  { day }: InferType<typeof driveSchema>,
+  today: string,
+): Promise<string> {
+  const { buildId, name } = await findTrip(db, id)
+  await act(db, { kind: 'drive', text: `trip driven: ${name}`, day, buildId }, today, async (deed) => {
+    const trip = await findTrip(deed.tx, id)
+    if (trip.drivenOn !== null || trip.deletedAt !== null)
+      throw new CoreError('not-possible', `${name} was driven or given up already`, 'id')
+    const { houseRules } = await findBuild(deed.tx, buildId)
+    const cash = pickupCost({
+      km: trip.km,
+      perKm: houseRules.perKm ?? 0,
+      fare: trip.fare,
+      hours: 0,
+      perHour: 0,
+    })
+    const entry = { buildId, day, text: name, actionId: deed.id }
+    if (cash > 0) await writeEntry(deed.tx, { ...entry, kind: 'travel', cash: 0 - cash }, today)
+    if (trip.hours > 0)
+      await writeEntry(deed.tx, { ...entry, kind: 'hours', cash: 0, hours: trip.hours }, today)
+    await deed.update('trips', id, { drivenOn: day })
+  })
+  return buildId
+}
+
 /** Gives a trip up; what was on it is sent again, as its source has it. */
 export async function giveUpTrip(db: Database, id: string, now: string): Promise<void> {
   await db.transaction(async (tx) => {
-    const { rowsAffected } = await tx.update(trips).set({ deletedAt: now }).where(eq(trips.id, id))
-    if (rowsAffected === 0) throw new NotFoundError(`there is no trip "${id}"`)
+    const trip = await findTrip(tx, id)
+    if (trip.drivenOn !== null) throw new CoreError('not-possible', 'it was driven already', 'id')
+    await tx.update(trips).set({ deletedAt: now }).where(eq(trips.id, id))
     await tx.update(leads).set({ tripId: null }).where(eq(leads.tripId, id))
   })
 }

@@ -1,4 +1,6 @@
-import { findBuild } from '#server/context/findBuild'
+import { assertItemCan } from '#core/ledger/itemLife'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { findItem, moveItem } from '../ledger/itemSteps'
 import { and, eq, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
@@ -9,7 +11,8 @@ import { builds } from '#server/db/schema/builds'
 import { leadThings, leads } from '#server/db/schema/leads'
 import { choices } from '#server/db/schema/machine'
 import { parts } from '#server/db/schema/parts'
-import { shelf } from '#server/db/schema/shelf'
+import { items } from '#server/db/schema/ledger'
+import { actIn } from '#server/db/deed'
 import { NotFoundError } from '#server/errors/notFoundError'
 import type { ChoiceInput } from '#shared/machine/schemas'
 
@@ -20,15 +23,28 @@ export async function addChoice(
   today: string,
 ): Promise<string> {
   return db.transaction(async (tx) => {
-    const id = await insertChoice(tx, buildId, input)
+    const id = await insertChoice(tx, buildId, input, today)
     await assertCalculable(tx, buildId, today, 'leadId')
     return id
   })
 }
 
-export async function insertChoice(tx: Queryable, buildId: string, input: ChoiceInput): Promise<string> {
+/**
+ * Notes what is meant to fill a role. A thing of mine is not meant to: it moves into the build at once, and only in a
+ * variant, which holds no things, is it a choice.
+ */
+export async function insertChoice(
+  tx: Queryable,
+  buildId: string,
+  input: ChoiceInput,
+  today: string,
+): Promise<string> {
   const build = await findBuild(tx, buildId)
+  if (build.state === 'sold' || build.state === 'apart')
+    throw new CoreError('over', `${build.name} is ${build.state}: nothing is chosen for it any more`, 'kind')
   await assertTargetOfChoice(tx, input)
+  if (input.kind === 'owned' && build.variantOf === null)
+    return useItem(tx, build, input.shelfId!, input.scope, today)
   await refuseTwice(tx, buildId, input)
   const [last] = await tx
     .select({ position: max(choices.position) })
@@ -39,15 +55,39 @@ export async function insertChoice(tx: Queryable, buildId: string, input: Choice
     id,
     buildId,
     position: (last?.position ?? -1) + 1,
-    kind: input.kind,
+    kind: input.kind === 'owned' ? 'item' : input.kind,
     scope: input.scope,
     reason: input.reason,
     leadId: input.kind === 'lead' ? input.leadId : null,
     partId: input.kind === 'hunt' ? input.partId : null,
-    shelfId: input.kind === 'owned' ? input.shelfId : null,
+    itemId: input.kind === 'owned' ? input.shelfId : null,
+    condition: input.kind === 'hunt' ? input.condition : null,
     limit: input.limit === null ? null : parseDecimal(input.limit, build.currency, 'limit'),
   })
   return id
+}
+
+/** A thing of mine goes into the build; one that is in another is moved from there only on purpose. */
+async function useItem(
+  tx: Queryable,
+  build: BuildRow,
+  itemId: string,
+  scope: ChoiceInput['scope'],
+  today: string,
+): Promise<string> {
+  const { item, name } = await findItem(tx, itemId)
+  if (item.place === 'build' && item.buildId === build.id)
+    throw new CoreError('already-chosen', 'that is in the build already', 'shelfId')
+  if (item.place === 'build')
+    throw new CoreError('in-use', `${name} is in another build: move it here from there`, 'shelfId')
+  assertItemCan('move', item, name, 'shelfId')
+  await actIn(
+    tx,
+    { kind: 'move', text: `${name} into ${build.name}`, day: today, buildId: build.id },
+    today,
+    (deed) => moveItem(deed, item, build.id, scope),
+  )
+  return itemId
 }
 
 async function assertTargetOfChoice(
@@ -59,13 +99,10 @@ async function assertTargetOfChoice(
       ? await tx
           .select({ id: leads.id })
           .from(leads)
-          .where(and(eq(leads.id, leadId!), isNull(leads.deletedAt)))
+          .where(and(eq(leads.id, leadId!), isNull(leads.deletedAt), eq(leads.state, 'open')))
       : kind === 'hunt'
         ? await tx.select({ id: parts.id }).from(parts).where(eq(parts.id, partId!))
-        : await tx
-            .select({ id: shelf.id })
-            .from(shelf)
-            .where(and(eq(shelf.id, shelfId!), isNull(shelf.deletedAt)))
+        : await tx.select({ id: items.id }).from(items).where(eq(items.id, shelfId!))
   if (found.length === 0)
     throw new CoreError(
       'unknown-choice',
@@ -96,7 +133,8 @@ async function refuseTwice(
       and(
         eq(choices.buildId, buildId),
         isNull(choices.deletedAt),
-        kind === 'lead' ? eq(choices.leadId, leadId!) : eq(choices.shelfId, shelfId!),
+        kind === 'lead' ? eq(choices.leadId, leadId!) : eq(choices.itemId, shelfId!),
+        isNull(choices.voidBecause),
       ),
     )
   if (twin)
@@ -115,7 +153,7 @@ export async function changeChoice(
     scope?: ChoiceInput['scope']
     reason?: string
     limit?: string | null
-    paidOn?: string | null
+    condition?: 'used' | 'new' | null
     leftOut?: string[]
     deletedAt?: string | null
   },

@@ -11,6 +11,9 @@ import { choices } from '#server/db/schema/machine'
 import { assertCalculable } from '#server/context/assertCalculable'
 import { buildView } from '../builds/buildView'
 import { insertChoice } from './choices'
+import { findItem, moveItem } from '../ledger/itemSteps'
+import { actIn } from '#server/db/deed'
+import { items } from '#server/db/schema/ledger'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { useMarket } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
@@ -47,7 +50,8 @@ export async function takeWay(
         .set({ settled: [...new Set([...build.settled, ...row.byHand])] })
         .where(eq(builds.id, buildId))
     for (const gone of row.replaces) await takeFromMachine(tx, build, view.choices, gone.id, today)
-    for (const part of row.parts) await hunt(tx, buildId, part.id, `fixes: ${finding.what}`.slice(0, 300))
+    for (const part of row.parts)
+      await hunt(tx, buildId, part.id, `fixes: ${finding.what}`.slice(0, 300), today)
     await assertCalculable(tx, buildId, today, 'key')
   })
 }
@@ -75,8 +79,8 @@ export async function swap(
     throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
   await db.transaction(async (tx) => {
     if (out) await takeFromMachine(tx, build, view.choices, out, today)
-    if (leadId) await insertChoice(tx, buildId, { ...blankChoice, kind: 'lead', leadId })
-    else await hunt(tx, buildId, partId, 'a step up')
+    if (leadId) await insertChoice(tx, buildId, { ...blankChoice, kind: 'lead', leadId }, today)
+    else await hunt(tx, buildId, partId, 'a step up', today)
     await assertCalculable(tx, buildId, today, 'leadId')
   })
 }
@@ -101,7 +105,16 @@ async function takeFromMachine(
       .where(eq(builds.id, build.id))
     return
   }
-  if (choice.parts.length === 1 && choice.paidOn === null)
+  if (choice.item && choice.item.role !== 'donor') {
+    const { item, name } = await findItem(tx, choice.id)
+    const deedOf = { kind: 'move', text: `${name} put on the shelf`, day: today, buildId: build.id }
+    await actIn(tx, deedOf, today, (deed) => moveItem(deed, item, null))
+  } else if (choice.item)
+    await tx
+      .update(items)
+      .set({ leftOut: [...choice.leftOut, partId] })
+      .where(eq(items.id, choice.id))
+  else if (choice.parts.length === 1)
     await tx
       .update(choices)
       .set({ deletedAt: `${today}T00:00:00Z` })
@@ -113,8 +126,14 @@ async function takeFromMachine(
       .where(eq(choices.id, choice.id))
 }
 
-async function hunt(tx: Queryable, buildId: string, partId: string, reason: string): Promise<void> {
-  await insertChoice(tx, buildId, { ...blankChoice, kind: 'hunt', partId, reason })
+async function hunt(
+  tx: Queryable,
+  buildId: string,
+  partId: string,
+  reason: string,
+  today: string,
+): Promise<void> {
+  await insertChoice(tx, buildId, { ...blankChoice, kind: 'hunt', partId, reason }, today)
 }
 
 const blankChoice = {
@@ -122,6 +141,7 @@ const blankChoice = {
   partId: null,
   shelfId: null,
   limit: null,
+  condition: null,
   scope: 'core',
   reason: '',
 } as const

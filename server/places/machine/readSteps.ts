@@ -21,7 +21,7 @@ import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { useMarket, type Market } from '#server/context/market'
 import { houseRuleBreaches } from '#server/context/houseRuleBreaches'
 import { warnBelow } from '../leads/readLeads'
-import { anyoneCanPay } from '#server/context/readChoice'
+import { anyonePrices, openNewOffers } from '#server/context/anyone'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 import { keptParts, valuedLeads } from '#server/context/valuedLeads'
 
@@ -54,7 +54,7 @@ export async function stepsOf(
     })),
   ]
   const brief = fitBriefOf(market, build, today)
-  const left = Math.max(0, view.receipt.left)
+  const left = Math.max(0, view.receipt.left ?? 0)
   const reach = reachOf(view)
   const priceOf = (part: Part) => priced.find((each) => each.part.id === part.id)?.price ?? 0
   const { stepThreshold } = machineRules(market, build, today)
@@ -63,10 +63,10 @@ export async function stepsOf(
     .map((role) => {
       const part = view.parts.find((each) => each.role === role)
       const choice = part && view.choices.find((each) => each.parts.some((own) => own.id === part.id))
-      const isAlone = choice?.parts.length === 1 && choice.paidOn === null && choice.kind !== 'owned'
+      const isAlone = choice?.parts.length === 1 && choice.kind !== 'item' && choice.payNow !== null
       const cost = part
         ? isAlone
-          ? choice.payNow
+          ? choice.payNow!
           : Math.round(market.assumptions.resale.replacedShare * priceOf(part))
         : 0
       const at = part ? view.parts.indexOf(part) : -1
@@ -94,7 +94,7 @@ export async function stepsOf(
     left,
     threshold: stepThreshold,
     roles,
-    slimming: view.receipt.left < 0 ? slim(view, options, brief, reach) : null,
+    slimming: (view.receipt.left ?? 0) < 0 ? slim(view, options, brief, reach) : null,
   }
 }
 
@@ -109,13 +109,13 @@ function stepView({ option, ...step }: Step): StepView {
   }
 }
 
-/** Open leads with one thing kept, that no rule of the builder's speaks against; at their expected cost. */
 /** A lead that could fill a role, with its money as a choice of it would have it. */
-export interface LeadOption
-  extends StepOption, Pick<ChoiceView, 'payNow' | 'rebatesExpected' | 'anyoneCanPay'> {
+export interface LeadOption extends StepOption, Pick<ChoiceView, 'rebatesExpected' | 'anyoneCanPay'> {
+  readonly payNow: number
   readonly condition: Condition
 }
 
+/** Open leads with one thing kept, that no rule of the builder's speaks against; at their expected cost. */
 export async function leadOptions(
   db: Database,
   market: Market,
@@ -145,6 +145,7 @@ export async function leadOptions(
       !view.choices.some((choice) => choice.leadId === row.id),
   )
   const library = new Map(market.library.map((part) => [part.id, part]))
+  const offers = await openNewOffers(db)
   return (
     await valuedLeads(
       db,
@@ -172,7 +173,14 @@ export async function leadOptions(
         price: valued.value.expectedAfterResale,
         payNow: valued.value.payNow,
         rebatesExpected: valued.value.rebatesExpected,
-        anyoneCanPay: anyoneCanPay(valued),
+        anyoneCanPay:
+          anyonePrices(
+            market,
+            build,
+            [{ id: part.id, part, isNew: valued.lead.condition === 'new' }],
+            offers,
+            today,
+          ).get(part.id) ?? null,
         condition: valued.lead.condition,
       },
     ]
@@ -207,14 +215,14 @@ function slim(
     .map((choice) => ({
       id: choice.id,
       part: view.parts.find((part) => part.id === choice.parts[0]!.id),
-      cost: choice.payNow,
-      fixed: choice.paidOn !== null || choice.kind === 'owned',
+      cost: choice.payNow ?? 0,
+      fixed: choice.kind === 'item',
     }))
   const rest = view.parts
     .filter((part) => !chosen.some((each) => each.part?.id === part.id))
     .map((part) => ({ id: `rest:${part.id}`, part, cost: 0, fixed: true }))
   const all = [...chosen.flatMap((each) => (each.part ? [{ ...each, part: each.part }] : [])), ...rest]
-  const over = -view.receipt.left
+  const over = -(view.receipt.left ?? 0)
   const { swaps, stillOver } = slimming({
     chosen: all,
     options: options.filter((option) => option.part.facts.module !== 'laptop'),

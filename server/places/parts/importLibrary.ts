@@ -1,12 +1,12 @@
 import { and, eq } from 'drizzle-orm'
-import { parseDecimal } from '#core/money/decimal'
 import { marketChanged } from '#server/context/market'
 import type { Database, Queryable } from '#server/db/client'
 import { leads } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
 import { exchangeRates } from '#server/db/schema/prices'
 import { rivals } from '#server/db/schema/rivals'
-import { shelf } from '#server/db/schema/shelf'
+import { items } from '#server/db/schema/ledger'
+import { ownedItem } from '../shelf/shelf'
 import { sources } from '#server/db/schema/sources'
 import { workResults, workTasks, workloads } from '#server/db/schema/work'
 import type { LibraryFile } from '#shared/parts/libraryFile'
@@ -66,12 +66,7 @@ export async function insertLibrary(
       await insertRivalRates(tx, rival.id, rival)
   }
   for (const thing of file.shelf)
-    count(
-      await tx
-        .insert(shelf)
-        .values({ ...thing, cost: parseDecimal(thing.cost, thing.currency, 'cost') })
-        .onConflictDoNothing(),
-    )
+    count(await tx.insert(items).values(ownedItem(thing.id, thing)).onConflictDoNothing())
   for (const { id, ...run } of file.runs) count(await insertRun(tx, id, run))
   for (const task of file.tasks) count(await tx.insert(workTasks).values(task).onConflictDoNothing())
   for (const result of file.taskResults)

@@ -19,7 +19,7 @@ export async function newOrUsedSheet(db: Database, buildId: string, today: strin
   ])
   const faults = faultsOf(market, build, today)
   const rows: NewOrUsedRow[] = []
-  for (const choice of view.choices.filter((each) => each.kind !== 'owned' && each.paidOn === null)) {
+  for (const choice of view.choices.filter((each) => each.kind !== 'item' && each.voidBecause === null)) {
     for (const { id, name, role } of choice.parts) {
       if (rows.some((row) => row.partId === id)) continue
       const part = market.library.find((each) => each.id === id)!

@@ -20,7 +20,7 @@ import { choices } from '#server/db/schema/machine'
 import { leads, leadThings } from '#server/db/schema/leads'
 import { lookouts, ownFigures, soldRecords } from '#server/db/schema/prices'
 import { parts } from '#server/db/schema/parts'
-import { shelf } from '#server/db/schema/shelf'
+import { items, orderLines } from '#server/db/schema/ledger'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { asksOf } from '../leads/leadAsks'
 import { readStreetPrice, useMarket, type Market } from '#server/context/market'
@@ -46,7 +46,6 @@ async function chosenParts(db: Database, buildId: string): Promise<Set<string>> 
     .from(choices)
     .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
   const leadIds = rows.flatMap((row) => row.leadId ?? [])
-  const shelfIds = rows.flatMap((row) => row.shelfId ?? [])
   const things =
     leadIds.length === 0
       ? []
@@ -55,7 +54,10 @@ async function chosenParts(db: Database, buildId: string): Promise<Set<string>> 
           .from(leadThings)
           .innerJoin(leads, eq(leads.id, leadThings.leadId))
           .where(inArray(leadThings.leadId, leadIds))
-  const owned = shelfIds.length === 0 ? [] : await db.select().from(shelf).where(inArray(shelf.id, shelfIds))
+  const owned = await db
+    .select({ partId: items.partId })
+    .from(items)
+    .where(and(eq(items.buildId, buildId), inArray(items.place, ['ordered', 'build'])))
   return new Set([
     ...rows.flatMap((row) => row.partId ?? []),
     ...things.map((row) => row.lead_things.partId),
@@ -259,9 +261,9 @@ async function localListings(db: Database, market: Market, part: Part, build: Bu
   )
   const paid = await db
     .select({ lead: leads })
-    .from(choices)
-    .innerJoin(leads, eq(leads.id, choices.leadId))
-    .where(and(isNotNull(choices.paidOn), isNull(choices.deletedAt), eq(leads.manner, 'local')))
+    .from(orderLines)
+    .innerJoin(leads, eq(leads.id, orderLines.leadId))
+    .where(eq(leads.manner, 'local'))
   const asks = await asksOf(
     db,
     [...alone, ...paid].map(({ lead }) => lead.id),

@@ -33,7 +33,7 @@ import { measuredWatts, usePerformance } from '#server/context/performance'
 import { huntPrice } from '#server/context/readChoice'
 import { leadOptions } from '../machine/readSteps'
 import { insertVariant } from '../builds/variants'
-import { broughtBy, componentOf, conditionIn, wattsOf } from './weighedMachines'
+import { broughtBy, componentOf, conditionIn, entered as enteredOf, wattsOf } from './weighedMachines'
 import type { Scales } from '#server/context/buildToWeigh'
 
 /** How long a search may take before it answers with the best so far, ms. */
@@ -48,7 +48,8 @@ export interface MatchContext {
 }
 
 /** A way to fill a role, with its money as a choice of it would have it. `price` is the expected cost: risk counted, what comes along sold on. */
-interface MatchOption extends Pick<ChoiceView, 'payNow' | 'rebatesExpected' | 'anyoneCanPay'> {
+interface MatchOption extends Pick<ChoiceView, 'rebatesExpected' | 'anyoneCanPay'> {
+  readonly payNow: number
   readonly id: string
   readonly part: Part
   readonly price: number
@@ -167,9 +168,14 @@ async function matchOptions(
               ...choice,
               id: `choice:${choice.id}`,
               part,
-              price: choice.expected,
-              isOwned: choice.kind === 'owned',
-              condition: conditionIn(build, part.role, choice.kind === 'owned' ? 'used' : choice.condition),
+              price: choice.expected ?? 0,
+              payNow: choice.payNow ?? 0,
+              isOwned: choice.kind === 'item' && choice.paidOn === null,
+              condition: conditionIn(
+                build,
+                part.role,
+                choice.kind === 'item' && choice.paidOn === null ? 'used' : choice.condition,
+              ),
             },
           ]
         : []
@@ -200,10 +206,7 @@ function scalesOf(build: BuildRow, view: BuildView, options: MatchContext['optio
   const keptParts = kept.flatMap((choice) =>
     choice.parts.flatMap((part) => scales.market.library.find((each) => each.id === part.id) ?? []),
   )
-  const keptPrice = kept.reduce(
-    (sum, choice) => sum + enteredPrice({ ...choice, isOwned: choice.kind === 'owned' }, settings.basis),
-    0,
-  )
+  const keptPrice = kept.reduce((sum, choice) => sum + enteredPrice(enteredOf(choice), settings.basis), 0)
   const keptComponents = keptParts.map((part) =>
     componentOf(
       part,
@@ -308,7 +311,7 @@ function matchView(
       })),
       againstOwn:
         sum((option) => option.price) -
-        view.receipt.byScope.find(({ scope }) => scope === 'core')!.totals.expected,
+        (view.receipt.byScope.find(({ scope }) => scope === 'core')!.totals.expected ?? 0),
     },
   }
 }

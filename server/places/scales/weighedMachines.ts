@@ -1,3 +1,4 @@
+import type { ChoiceView } from '#shared/machine/views'
 import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
 import {
   missingFacts,
@@ -105,6 +106,11 @@ export function broughtBy(parts: readonly Part[]): Need[] {
   ])
 }
 
+/** A line of the build as the scales enter it: what is mine already costs nothing more, and what is not known counts as nothing. */
+export function entered(choice: ChoiceView) {
+  return { ...choice, payNow: choice.payNow ?? 0, isOwned: choice.kind === 'item' && choice.paidOn === null }
+}
+
 /** A build on the scales, all its figures as they stand today. */
 export function ownMachine(
   { build, choices, parts, targets, hours, measuredW }: BuildToWeigh,
@@ -114,7 +120,7 @@ export function ownMachine(
   const counted = choices.filter((choice) => choice.scope !== 'test')
   const stated = (partId: string) => {
     const choice = counted.find((each) => each.parts.some((part) => part.id === partId))
-    return choice?.kind === 'owned' ? 'used' : (choice?.condition ?? null)
+    return choice?.kind === 'item' && choice.paidOn === null ? 'used' : (choice?.condition ?? null)
   }
   const components = parts.map((part) =>
     componentOf(part, conditionIn(build, part.role, stated(part.id)), build.currency, scales),
@@ -123,10 +129,7 @@ export function ownMachine(
     id: build.id,
     name: build.name,
     kind: 'build',
-    price: counted.reduce(
-      (sum, choice) => sum + enteredPrice({ ...choice, isOwned: choice.kind === 'owned' }, settings.basis),
-      0,
-    ),
+    price: counted.reduce((sum, choice) => sum + enteredPrice(entered(choice), settings.basis), 0),
     taxPercent: 0,
     shipping: 0,
     brings: broughtBy(parts),

@@ -118,13 +118,20 @@ async function pass() {
   const at = shown.value.findIndex((each) => each.id === passed.id)
   const next = shown.value[at + 1] ?? shown.value[at - 1]
   lastUndo = async () => {
-    await request(`/api/leads/${passed.id}`, { method: 'PATCH', body: { state: passed.state } })
+    await request(`/api/leads/${passed.id}/${to === 'passed' ? 'reopen' : 'pass'}`, {
+      method: 'POST',
+      body: { day: build.view!.today, reason: passed.passReason },
+    })
     await load()
     leadId.value = passed.id
   }
   await run(
     async () => {
-      await request(`/api/leads/${passed.id}`, { method: 'PATCH', body: { state: to } })
+      await request(`/api/leads/${passed.id}/${to === 'passed' ? 'pass' : 'reopen'}`, {
+        method: 'POST',
+        body: { day: build.view!.today, reason: '' },
+      })
+      if (passed.choiceId !== null) await build.load(build.view!.id)
       await load()
       leadId.value = next?.id ?? ''
     },

@@ -69,11 +69,11 @@ const next = computed(() => {
       </div>
       <BudgetBar :receipt="strip.receipt" />
       <div class="leading-tight">
-        <div class="text-[11px] text-soft">{{ strip.receipt.left < 0 ? 'over' : 'left' }}</div>
+        <div class="text-[11px] text-soft">{{ (strip.receipt.left ?? 0) < 0 ? 'over' : 'left' }}</div>
         <TheFigure
           :text="amount(strip.receipt.left, strip.currency)"
           :working="() => leftWorking(strip.receipt)"
-          :class="strip.receipt.left < 0 ? 'text-stop' : 'text-settled'"
+          :class="(strip.receipt.left ?? 0) < 0 ? 'text-stop' : 'text-settled'"
         />
       </div>
       <button type="button" class="quiet-button ml-auto" @click="emit('remove')">archive</button>

@@ -20,9 +20,7 @@ const { lead, currency, trips } = defineProps<{
 }>()
 const emit = defineEmits<{ changed: []; open: [id: string] }>()
 const build = useBuild()
-const isPaid = computed(() =>
-  build.view!.choices.some((choice) => choice.id === lead.choiceId && choice.paidOn !== null),
-)
+const isPaid = computed(() => lead.state === 'bought')
 const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !== 'item'))
 const shipped = computed(() =>
   lead.manner === 'local' ? 'hand-over in person' : lead.manner === 'auction' ? 'auction' : 'fixed price',
@@ -33,12 +31,7 @@ const isForeign = computed(() => lead.currency !== currency)
 
 <template>
   <div class="columns-2 gap-3 @max-2xl/lead:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
-    <PurchaseSteps
-      v-if="lead.choiceId"
-      :key="lead.choiceId"
-      :choice-id="lead.choiceId"
-      @changed="emit('changed')"
-    />
+    <LeadPurchase v-if="lead.state === 'open'" :key="lead.id" :lead="lead" @changed="emit('changed')" />
     <section class="sheet p-3">
       <h2>What is in it</h2>
       <table class="ledger mt-1">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { partLabel, type Part } from '#core/parts/part'
-import { scopeNames, scopes, type Scope } from '#core/ledger/receipt'
+import { scopeNames, scopes, type Scope } from '#core/ledger/scopes'
 import type { BuildView } from '#shared/builds/views'
 import type { LibraryView } from '#shared/parts/views'
 import { request } from '~/utils/request'
@@ -50,7 +50,7 @@ async function shelve() {
     emit('close')
 }
 const free = computed(() =>
-  (library.value?.shelf ?? []).filter((thing) => thing.soldOn === null && thing.usedIn === null),
+  (library.value?.shelf ?? []).filter((thing) => thing.place === 'shelf' && thing.state !== 'dead'),
 )
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import { scopeNames, scopes } from '#core/ledger/receipt'
+import { scopeNames, scopes } from '#core/ledger/scopes'
 import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
 import { choiceWorking } from '~/workings/receiptWorkings'
@@ -21,8 +21,16 @@ const saveReason = () =>
   run(() => build.changeChoice(choice.id, { reason: reason.value }, choice.label))
 const takeOut = () =>
   run(() => build.takeOut(choice.id, choice.label), {
-    message: `${choice.label} removed`,
-    undo: () => build.putBack(choice.id, choice.label),
+    message: choice.kind === 'item' ? `${choice.label} is on the shelf` : `${choice.label} removed`,
+    undo: () =>
+      choice.kind === 'item' && !choice.isInherited
+        ? build.choose({ kind: 'owned', shelfId: choice.id, scope: choice.scope }, choice.label)
+        : build.putBack(choice.id, choice.label),
+  })
+/** Paid as it stands here; its order, and what comes after, are in the Ledger. */
+const pay = () =>
+  run(() => build.pay(choice.id, choice.payNow!, choice.label), {
+    message: `${choice.label} paid, and in the ledger`,
   })
 const wait = computed(() =>
   choice.kind !== 'hunt'
@@ -40,6 +48,10 @@ const wait = computed(() =>
     <td class="min-w-44">
       <b class="font-medium">{{ choice.label }}</b>
       <span v-if="choice.paidOn" class="tag tag-settled">paid</span>
+      <span v-if="choice.item?.place === 'ordered'" class="tag tag-info">ordered</span>
+      <span v-if="choice.item?.place === 'returning'" class="tag tag-waiting">on its way back</span>
+      <span v-if="choice.item?.state === 'dead'" class="tag tag-stop">dead</span>
+      <span v-if="choice.voidBecause" class="tag tag-stop">void</span>
       <span
         v-if="choice.isInherited"
         class="tag tag-info"
@@ -100,22 +112,31 @@ const wait = computed(() =>
       />
     </td>
     <td class="whitespace-nowrap">
+      <select
+        v-if="choice.kind === 'hunt'"
+        class="field mr-2 !min-h-0 !py-0.5"
+        :value="choice.huntCondition ?? ''"
+        :aria-label="`used or new ${choice.label}`"
+        @change="run(() => build.changeChoice(choice.id, { condition: value($event) || null }, choice.label))"
+      >
+        <option value="">used or new</option>
+        <option value="used">used</option>
+        <option value="new">new</option>
+      </select>
       <button
-        v-if="choice.kind !== 'owned' && !choice.isInherited"
+        v-if="choice.kind !== 'item' && !choice.isInherited && !choice.voidBecause && choice.payNow !== null"
         type="button"
         class="quiet-button mr-2"
-        @click="
-          run(() =>
-            build.changeChoice(choice.id, { paidOn: choice.paidOn ? null : view.today }, choice.label),
-          )
-        "
+        @click="pay"
       >
-        {{ choice.paidOn ? 'not paid' : 'paid' }}</button><button
+        paid</button
+      ><button
+        v-if="choice.item?.place !== 'ordered' && choice.item?.place !== 'returning'"
         type="button"
         class="quiet-button"
         @click="takeOut"
       >
-        remove
+        {{ choice.kind === 'item' ? 'to the shelf' : 'remove' }}
       </button>
     </td>
   </tr>

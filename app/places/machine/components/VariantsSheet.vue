@@ -100,7 +100,7 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
             v-for="machine in variants.machines"
             :key="machine.id"
             class="figures"
-            :class="machine.left < 0 ? 'text-stop' : 'text-settled'"
+            :class="(machine.left ?? 0) < 0 ? 'text-stop' : 'text-settled'"
           >
             {{ amount(machine.left, machine.currency) }}
           </td>

@@ -49,9 +49,9 @@ export function cardCost(view: BuildView): { readonly name: string; readonly cos
   return {
     name: choice.label,
     cost:
-      view.weighing.settings.basis === 'paid' && choice.kind !== 'owned'
-        ? choice.payNow
-        : (choice.anyoneCanPay ?? choice.payNow),
+      view.weighing.settings.basis === 'paid' && (choice.kind !== 'item' || choice.paidOn !== null)
+        ? (choice.payNow ?? 0)
+        : (choice.anyoneCanPay ?? choice.payNow ?? 0),
   }
 }
 

@@ -1,5 +1,6 @@
 import { and, count, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
+import { goneAtSource } from '../../leads/leadSteps'
 import { decodeText } from '#core/reading/tables/decodeText'
 import { jsonLdOffers, type PageOffer } from '#core/reading/listings/jsonLdOffers'
 import { readFeed, type FeedEntry } from '#core/reading/listings/readFeed'
@@ -82,7 +83,7 @@ export async function pollLeadFeed(context: PollContext): Promise<PollReport> {
         problems.push({ where: `entry "${listing.entry.title.slice(0, 80)}"`, reason: error.message })
       }
     }
-    for (const lead of ended) await tx.update(leads).set({ vanishedOn: today }).where(eq(leads.id, lead.id))
+    for (const lead of ended) await goneAtSource(tx, lead, today)
     counts.vanished += ended.length
   })
   return { ...counts, rejected: problems.length, problems: problems.slice(0, 200) }
@@ -151,7 +152,7 @@ async function takeListing(
   if (offer === null) {
     if (!known) throw new CoreError('gone', 'its page says that it is gone')
     if (known.vanishedOn !== null) return 'alreadyThere'
-    await tx.update(leads).set({ vanishedOn: today }).where(eq(leads.id, known.id))
+    await goneAtSource(tx, known, today)
     return 'vanished'
   }
   const currency = offer.currency ?? source.currency
@@ -209,7 +210,12 @@ async function followAsk(
   const isBuilders = lead.price !== last
   await tx
     .update(leads)
-    .set({ lastSeenOn: today, vanishedOn: null, ...(ask !== last && !isBuilders ? { price: ask } : {}) })
+    .set({
+      lastSeenOn: today,
+      vanishedOn: null,
+      ...(lead.state === 'gone' ? { state: 'open' as const } : {}),
+      ...(ask !== last && !isBuilders ? { price: ask } : {}),
+    })
     .where(eq(leads.id, lead.id))
   if (ask === last) return 'alreadyThere'
   await tx

@@ -2,11 +2,14 @@ import { paymentSchema } from '#shared/ledger/schemas'
 import { useDatabase } from '#server/db/useDatabase'
 import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
+import { payOrder } from '#server/places/ledger/payOrder'
 import { buildView } from '#server/places/builds/buildView'
-import { payFor } from '#server/places/ledger/purchase'
 
+/** One choice paid by itself. */
 export default writeRoute(async (event) => {
   const db = await useDatabase()
-  const buildId = await payFor(db, getRouterParam(event, 'id')!, await bodyOf(event, paymentSchema), today())
-  return buildView(db, buildId, today())
+  const { day, amount } = await bodyOf(event, paymentSchema)
+  const choiceIds = [getRouterParam(event, 'id')!]
+  const [build] = await payOrder(db, { choiceIds, day, total: amount, amounts: [] }, today())
+  return buildView(db, build!, today())
 })

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { toDecimal } from '#core/money/decimal'
+import type { LeadView } from '#shared/leads/views'
+import type { BuildView } from '#shared/builds/views'
+import { request } from '~/utils/request'
+import { amount, shortDate } from '~/utils/show'
+
+/** From a price agreed at the door to a payment; made for a phone. What comes after stands in the Ledger. */
+const { lead } = defineProps<{ lead: LeadView }>()
+const emit = defineEmits<{ changed: [] }>()
+const build = useBuild()
+const { run, busy } = useAction()
+const day = computed(() => build.view!.today)
+const agreed = ref('')
+const until = ref('')
+const choice = computed(() => build.view!.choices.find((each) => each.id === lead.choiceId))
+const pay = ref('')
+watch(
+  () => [lead.choiceId, choice.value?.payNow] as const,
+  () => {
+    pay.value = toDecimal(choice.value?.payNow ?? 0, build.view!.currency)
+    agreed.value = toDecimal(lead.agreed?.amount ?? lead.value.order.items[0]!.price, lead.currency)
+  },
+  { immediate: true },
+)
+const after = async (message: string) => {
+  build.take(await request<BuildView>(`/api/builds/${build.view!.id}`), message)
+  emit('changed')
+}
+const agree = () =>
+  run(
+    async () => {
+      await request(`/api/leads/${lead.id}/agree`, {
+        method: 'POST',
+        body: { day: day.value, amount: agreed.value, until: until.value || null },
+      })
+      await after('agreed')
+    },
+    { message: 'agreed: that is its price everywhere now' },
+  )
+const buy = () =>
+  run(
+    async () => {
+      await request(`/api/ledger/choices/${lead.choiceId}/pay`, {
+        method: 'POST',
+        body: { day: day.value, amount: pay.value },
+      })
+      await after(lead.title)
+    },
+    { message: 'paid, and in the ledger' },
+  )
+</script>
+
+<template>
+  <section class="sheet border-l-4 border-info p-3" aria-label="purchase">
+    <h2>Purchase</h2>
+    <div class="mt-1 flex flex-wrap items-center gap-2">
+      <span v-if="lead.agreed" class="tag tag-settled"
+        >agreed {{ amount(lead.agreed.amount, lead.currency) }} {{ lead.currency
+        }}<template v-if="lead.agreed.until">, holds until {{ shortDate(lead.agreed.until) }}</template></span
+      >
+      <input v-model="agreed" class="field figures w-24" inputmode="decimal" aria-label="amount agreed" />
+      <label>until <DateField v-model="until" label="agreed until" /></label>
+      <button type="button" class="button" :disabled="busy" @click="agree">Agreed</button>
+    </div>
+    <div v-if="lead.choiceId" class="mt-2 flex flex-wrap items-center gap-2 border-t border-line pt-2">
+      <input v-model="pay" class="field figures w-24" inputmode="decimal" aria-label="amount paid" />
+      <button type="button" class="button button-main" :disabled="busy" @click="buy">Paid</button>
+      <NuxtLink :to="`/b/${build.view!.id}/ledger`" class="underline decoration-dotted"
+        >the whole order stands in the Ledger</NuxtLink
+      >
+    </div>
+  </section>
+</template>

@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import type { ItemView } from '#shared/ledger/views'
+import type { LibraryView } from '#shared/parts/views'
+import { request } from '~/utils/request'
+
+/** What may happen to one thing from where it is: it arrives, goes back, is moved, sold, written off. */
+const { item, currency } = defineProps<{ item: ItemView; currency: string }>()
+const emit = defineEmits<{ done: [] }>()
+const ledger = useLedger()
+const build = useBuild()
+const session = useSession()
+const { run, busy } = useAction()
+const day = ref(build.view!.today)
+const amount = ref(amountTyped(Math.max(0, item.remaining), currency))
+const fee = ref('0')
+const postage = ref('0')
+const note = ref('')
+const returnBy = ref(item.returnBy ?? '')
+const foundPartId = ref('')
+const checks = ref<string[]>([])
+const toBuild = ref('')
+const library = shallowRef<LibraryView | null>(null)
+onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
+const sameRole = computed(() => (library.value?.parts ?? []).filter((part) => part.role === item.role))
+const otherBuilds = computed(() => (session.view?.builds ?? []).filter((each) => each.id !== build.view!.id))
+
+async function step(name: string, body: object, message: string) {
+  const done = await run(() => ledger.stepItem(item, name, { day: day.value, ...body }), {
+    message: `${item.name}: ${message}`,
+    undo: () => ledger.undoLast(),
+  })
+  if (done) emit('done')
+}
+const found = () => ({
+  foundPartId: foundPartId.value || null,
+  note: note.value,
+})
+const arrive = (state: 'works' | 'faulty' | 'dead') =>
+  step('arrive', { ...found(), state, checks: checks.value, returnBy: returnBy.value || null }, 'it arrived')
+</script>
+
+<template>
+  <div class="flex flex-col gap-2 border-l-4 border-info py-1 pl-3">
+    <div class="flex flex-wrap items-center gap-2">
+      <label>on <DateField v-model="day" label="day of the step" /></label>
+      <template v-if="item.place === 'ordered' || item.place === 'build' || item.place === 'shelf'">
+        <select v-model="foundPartId" class="field max-w-64" aria-label="found to be">
+          <option value="">it is what was listed</option>
+          <option v-for="part in sameRole" :key="part.id" :value="part.id">it is a {{ part.name }}</option>
+        </select>
+        <input
+          v-model="note"
+          class="field min-w-40 flex-1"
+          placeholder="what was found"
+          aria-label="what was found"
+        />
+      </template>
+    </div>
+    <template v-if="item.place === 'ordered'">
+      <div class="columns-2 gap-4">
+        <label v-for="check in item.checklist" :key="check" class="flex gap-2 py-0.5"
+          ><input v-model="checks" type="checkbox" :value="check" />{{ check }}</label
+        >
+      </div>
+      <div class="flex flex-wrap items-center gap-2">
+        <label>may go back until <DateField v-model="returnBy" label="may go back until" /></label>
+        <button type="button" class="button button-main" :disabled="busy" @click="arrive('works')">
+          It arrived and works</button
+        ><button type="button" class="button" :disabled="busy" @click="arrive('faulty')">
+          works with faults</button
+        ><button type="button" class="button" :disabled="busy" @click="arrive('dead')">dead</button>
+      </div>
+      <div class="flex flex-wrap items-center gap-2">
+        <label
+          >money back
+          <input
+            v-model="amount"
+            class="field figures w-24"
+            inputmode="decimal"
+            aria-label="money back" /></label
+        ><button type="button" class="button" @click="step('cancel', { amount }, 'cancelled')">
+          cancelled</button
+        ><button type="button" class="button" @click="step('cancel', { amount, missing: true }, 'missing')">
+          missing from its order
+        </button>
+      </div>
+    </template>
+    <template v-else-if="item.place === 'returning'">
+      <div class="flex flex-wrap items-center gap-2">
+        <label
+          >money back
+          <input
+            v-model="amount"
+            class="field figures w-24"
+            inputmode="decimal"
+            aria-label="amount refunded" /></label
+        ><button type="button" class="button button-main" @click="step('refund', { amount }, 'refunded')">
+          Refunded</button
+        ><button type="button" class="button" @click="step('come-back', {}, 'came back to me')">
+          it came back to me
+        </button>
+      </div>
+    </template>
+    <template v-else-if="item.place === 'gone'">
+      <div class="flex flex-wrap items-center gap-2">
+        <label
+          >paid back to its buyer
+          <input
+            v-model="amount"
+            class="field figures w-24"
+            inputmode="decimal"
+            aria-label="paid back" /></label
+        ><button type="button" class="button" @click="step('take-back', { amount }, 'back from its buyer')">
+          its buyer returned it
+        </button>
+      </div>
+    </template>
+    <template v-else>
+      <div class="flex flex-wrap items-center gap-2">
+        <button
+          v-for="state in (['works', 'faulty', 'dead'] as const).filter((each) => each !== item.state)"
+          :key="state"
+          type="button"
+          class="button"
+          @click="step('find', { ...found(), state, repaired: item.state === 'dead' }, `found ${state}`)"
+        >
+          {{
+            {
+              works: item.state === 'dead' ? 'repaired' : 'it works',
+              faulty: 'it has faults',
+              dead: 'it is dead',
+            }[state]
+          }}</button><button
+          v-if="item.place === 'build'"
+          type="button"
+          class="button"
+          @click="step('move', { buildId: null }, 'on the shelf')"
+        >
+          to the shelf</button
+        ><button
+          v-else
+          type="button"
+          class="button"
+          @click="step('move', { buildId: build.view!.id }, 'in the build')"
+        >
+          into this build</button
+        ><template v-if="otherBuilds.length > 0"
+          ><select v-model="toBuild" class="field" aria-label="other build">
+            <option value="">another build</option>
+            <option v-for="each in otherBuilds" :key="each.id" :value="each.id">
+              {{ each.name }}
+            </option></select
+          ><button
+            type="button"
+            class="button"
+            :disabled="toBuild === ''"
+            @click="step('move', { buildId: toBuild }, 'handed over')"
+          >
+            hand over
+          </button></template
+        ><button type="button" class="button" @click="step('write-off', {}, 'written off')">
+          write it off
+        </button>
+      </div>
+      <div class="flex flex-wrap items-center gap-2">
+        <label
+          >amount
+          <input
+            v-model="amount"
+            class="field figures w-24"
+            inputmode="decimal"
+            aria-label="amount of the step" /></label
+        ><label
+          >fee
+          <input
+            v-model="fee"
+            class="field figures w-20"
+            inputmode="decimal"
+            aria-label="fee of the sale" /></label
+        ><label
+          >postage
+          <input
+            v-model="postage"
+            class="field figures w-20"
+            inputmode="decimal"
+            aria-label="postage of the sale" /></label
+        ><button type="button" class="button" @click="step('sell', { price: amount, fee, postage }, 'sold')">
+          sold</button
+        ><template v-if="item.paidOn"
+          ><button type="button" class="button" @click="step('send-back', { expected: amount }, 'sent back')">
+            sent back</button
+          ><button
+            type="button"
+            class="button"
+            @click="step('refund', { amount, kept: true }, 'money back, kept')"
+          >
+            money back, thing kept
+          </button></template
+        >
+      </div>
+    </template>
+  </div>
+</template>

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import type { ItemView } from '#shared/ledger/views'
+import { amount, shortDate } from '~/utils/show'
+
+/** Everything that is mine or was, wherever it is, with what may be done with it. */
+const { items, currency } = defineProps<{ items: readonly ItemView[]; currency: string }>()
+const open = ref<string | null>(null)
+const goneWords = {
+  cancelled: 'cancelled',
+  missing: 'missing from its order',
+  returned: 'returned',
+  sold: 'sold',
+  'sold-with-machine': 'sold with the machine',
+  'traded-in': 'traded in',
+  'written-off': 'written off',
+  split: 'split',
+} as const
+function where(item: ItemView): string {
+  if (item.isHandedOn) return 'handed on'
+  if (item.place === 'ordered') return 'ordered'
+  if (item.place === 'returning') return 'on its way back'
+  if (item.place === 'shelf') return 'shelf'
+  if (item.place === 'gone')
+    return `${goneWords[item.goneBecause ?? 'written-off']}${item.leftOn ? ` ${shortDate(item.leftOn)}` : ''}`
+  return item.isBuiltIn ? 'in the build' : 'in the build, not built in'
+}
+const stateTone = {
+  unseen: 'tag-info',
+  works: 'tag-settled',
+  faulty: 'tag-waiting',
+  dead: 'tag-stop',
+} as const
+const stateWords = {
+  unseen: 'not seen yet',
+  works: 'works',
+  faulty: 'works with faults',
+  dead: 'dead',
+} as const
+const isOver = (item: ItemView) => item.place === 'gone' || item.isHandedOn
+const sorted = computed(() => [...items].sort((a, b) => Number(isOver(a)) - Number(isOver(b))))
+</script>
+
+<template>
+  <section class="sheet p-3" aria-label="items">
+    <h2>Items <span class="font-normal text-soft">everything that is mine, wherever it is</span></h2>
+    <table v-if="items.length > 0" class="ledger mt-1">
+      <thead>
+        <tr>
+          <th>thing</th>
+          <th>where</th>
+          <th>state</th>
+          <th class="!text-right">cost</th>
+          <th class="!text-right">worth today</th>
+          <th><span class="sr-only">steps</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <template v-for="item in sorted" :key="item.id">
+          <tr :class="{ 'text-soft': isOver(item) }" :data-item="item.name">
+            <td>
+              <b class="font-medium">{{ item.name }}</b>
+              <span v-if="item.listedAs" class="tag tag-info">listed as {{ item.listedAs }}</span>
+              <span class="block text-xs text-soft">
+                {{ item.source ?? 'owned before'
+                }}<template v-if="item.paidOn">, {{ shortDate(item.paidOn) }}</template
+                ><template v-if="item.note">; {{ item.note }}</template
+                ><template v-if="item.returnBy && !isOver(item)"
+                  >; may go back until {{ shortDate(item.returnBy) }}</template
+                >
+              </span>
+            </td>
+            <td>{{ where(item) }}</td>
+            <td>
+              <span class="tag" :class="stateTone[item.state]">{{ stateWords[item.state] }}</span>
+            </td>
+            <td class="amount">
+              {{ amount(item.cost, currency)
+              }}<span v-if="item.remaining !== item.cost" class="block text-xs text-soft"
+                >left {{ amount(item.remaining, currency) }}</span
+              >
+            </td>
+            <td class="amount">
+              <template v-if="item.place === 'returning'"
+                >{{ amount(item.expectedBack, currency) }} due</template
+              ><template v-else-if="item.goneBecause === 'sold'"
+                >{{ amount(item.soldFor, currency) }} net</template
+              ><template v-else-if="isOver(item) || item.state === 'dead'">—</template
+              ><template v-else>{{ amount(item.worthToday, currency) }}</template>
+            </td>
+            <td class="text-right">
+              <button
+                v-if="!item.isHandedOn && (item.place !== 'gone' || item.goneBecause === 'sold')"
+                type="button"
+                class="quiet-button"
+                :aria-expanded="open === item.id"
+                @click="open = open === item.id ? null : item.id"
+              >
+                {{ item.place === 'ordered' ? 'it arrived…' : 'steps…' }}
+              </button>
+            </td>
+          </tr>
+          <tr v-if="open === item.id">
+            <td colspan="6"><ItemSteps :item="item" :currency="currency" @done="open = null" /></td>
+          </tr>
+        </template>
+      </tbody>
+    </table>
+    <p v-else class="mt-1 text-soft">
+      Nothing is yours yet. Pay an order above, or take a thing from the shelf in Machine.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import type { LedgerView } from '#shared/ledger/views'
+import { request } from '~/utils/request'
+import { amount, longDate, shortDate } from '~/utils/show'
+
+/** Dates ahead, trips to drive, and the rebates on what was bought. */
+const { ledger } = defineProps<{ ledger: LedgerView }>()
+const store = useLedger()
+const build = useBuild()
+const { run } = useAction()
+const tone = {
+  claim: 'tag-waiting',
+  expected: 'tag-info',
+  return: 'tag-stop',
+  auction: 'tag-info',
+  wanted: 'tag-settled',
+  code: 'tag-waiting',
+  agreed: 'tag-info',
+} as const
+const claim = (id: string, state: string) =>
+  run(
+    async () => {
+      await request(`/api/ledger/rebates/${id}`, { method: 'PATCH', body: { state, day: build.view!.today } })
+      await store.reload()
+    },
+    { message: state === 'paid' ? 'paid, and in the ledger' : state, undo: () => store.undoLast() },
+  )
+const drive = (id: string, name: string) =>
+  run(() => store.post(`/api/ledger/trips/${id}/drive`, { day: build.view!.today }), {
+    message: `${name} driven, and in the ledger`,
+    undo: () => store.undoLast(),
+  })
+</script>
+
+<template>
+  <div class="flex flex-col gap-4">
+    <section class="sheet p-3" aria-label="dates ahead">
+      <h2>Dates ahead</h2>
+      <p v-for="each in ledger.deadlines" :key="each.day + each.what" class="flex items-baseline gap-2">
+        <span class="tag w-20 shrink-0 text-center" :class="tone[each.kind]">{{ each.kind }}</span><span
+          class="min-w-0 flex-1"
+          >{{ each.what }}</span
+        ><span class="text-xs text-soft">{{ longDate(each.day) }}</span>
+      </p>
+      <p v-if="ledger.deadlines.length === 0" class="text-soft">None.</p>
+    </section>
+    <section v-if="ledger.rebates.length > 0" class="sheet p-3" aria-label="rebates">
+      <h2>Rebates on what was bought</h2>
+      <div v-for="each in ledger.rebates" :key="each.id" class="mt-1 flex flex-wrap items-center gap-2">
+        <span class="flex-1"
+          >{{ each.label }}: {{ each.kind }}, <b class="figures">{{ amount(each.amount, each.currency) }}</b>
+          {{ each.currency }}, claim by {{ shortDate(each.claimBy) }}</span
+        ><span class="tag" :class="each.state === 'paid' ? 'tag-settled' : 'tag-waiting'">{{
+          each.state === 'to-claim' ? 'to claim' : each.state
+        }}</span>
+        <button
+          v-if="each.state === 'to-claim'"
+          type="button"
+          class="button"
+          @click="claim(each.id, 'claimed')"
+        >
+          Claimed</button
+        ><button v-if="each.state === 'claimed'" type="button" class="button" @click="claim(each.id, 'paid')">
+          It was paid</button
+        ><button
+          v-if="each.state === 'claimed'"
+          type="button"
+          class="quiet-button"
+          @click="claim(each.id, 'refused')"
+        >
+          refused
+        </button>
+      </div>
+    </section>
+    <section v-if="ledger.trips.length > 0" class="sheet p-3" aria-label="trips">
+      <h2>Trips</h2>
+      <p v-for="trip in ledger.trips" :key="trip.id" class="flex items-baseline gap-2">
+        <span class="flex-1"
+          >{{ trip.name }}, {{ trip.km }} km<template v-if="trip.hours > 0"
+            >, {{ trip.hours }} h</template
+          ></span
+        ><span class="figures">{{ amount(trip.cost, ledger.currency) }}</span
+        ><span v-if="trip.drivenOn" class="tag tag-settled">driven {{ shortDate(trip.drivenOn) }}</span
+        ><button v-else type="button" class="button" @click="drive(trip.id, trip.name)">It was driven</button>
+      </p>
+    </section>
+  </div>
+</template>

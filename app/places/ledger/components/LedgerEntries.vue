@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { entryKinds } from '#core/ledger/ledger'
+import type { LedgerView } from '#shared/ledger/views'
+import { request } from '~/utils/request'
+import { amount, shortDate, signedAmount } from '~/utils/show'
+
+/** The dated entries, newest first, and one more by hand. Nothing is ever removed. */
+const { ledger } = defineProps<{ ledger: LedgerView }>()
+const store = useLedger()
+const build = useBuild()
+const { run } = useAction()
+const entry = reactive({
+  kind: 'fee' as 'fee' | 'travel' | 'hours' | 'sold' | 'refunded',
+  day: build.view!.today,
+  amount: '',
+  hours: 1,
+  text: '',
+})
+const add = () =>
+  run(
+    async () => {
+      await store.post(`/api/builds/${build.view!.id}/ledger`, {
+        ...entry,
+        amount: entry.kind === 'hours' ? '0' : entry.amount,
+        hours: entry.kind === 'hours' ? entry.hours : 0,
+      })
+      Object.assign(entry, { amount: '', text: '' })
+    },
+    { message: 'entered' },
+  )
+const reverse = (id: string) =>
+  run(
+    async () => {
+      await request(`/api/ledger/entries/${id}/reverse`, { method: 'POST' })
+      await store.reload()
+    },
+    { message: 'undone by an entry of its own' },
+  )
+const corrected = computed(() => new Set(ledger.entries.flatMap((each) => each.correctsId ?? [])))
+const canReverse = (each: LedgerView['entries'][number]) =>
+  !each.isOfAction && each.correctsId === null && !corrected.value.has(each.id)
+const isOut = (each: LedgerView['entries'][number]) => each.standing === null || corrected.value.has(each.id)
+</script>
+
+<template>
+  <section class="sheet self-start p-3" aria-label="entries">
+    <h2>
+      Entries
+      <span class="font-normal text-soft">nothing is ever removed; what was undone counts nowhere</span>
+    </h2>
+    <table v-if="ledger.entries.length > 0" class="ledger mt-1">
+      <thead>
+        <tr>
+          <th>day</th>
+          <th>what</th>
+          <th class="!text-right">cash</th>
+          <th class="!text-right max-md:hidden">standing</th>
+          <th><span class="sr-only">undo</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="each in ledger.entries" :key="each.id" :class="{ 'text-soft': isOut(each) }">
+          <td class="figures text-xs whitespace-nowrap">{{ shortDate(each.day) }}</td>
+          <td>
+            <span :class="{ 'line-through': each.standing === null }">{{ each.text }}</span><span
+              class="block text-xs text-soft"
+              >{{ entryKinds[each.kind] }}<template v-if="each.hours !== 0">, {{ each.hours }} h</template
+              ><template v-if="each.standing === null">, undone</template></span
+            >
+          </td>
+          <td class="amount" :class="each.cash > 0 ? 'text-settled' : ''">
+            {{ each.cash === 0 ? '' : signedAmount(each.cash, ledger.currency) }}
+          </td>
+          <td class="amount text-soft max-md:hidden">{{ amount(each.standing, ledger.currency) }}</td>
+          <td class="text-right">
+            <button
+              v-if="canReverse(each)"
+              type="button"
+              class="quiet-button text-xs"
+              @click="reverse(each.id)"
+            >
+              undo
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="mt-1 text-soft">No entry yet. Pay an order, or write one here.</p>
+    <form class="mt-3 flex flex-wrap gap-2" @submit.prevent="add">
+      <select v-model="entry.kind" class="field" aria-label="kind of entry">
+        <option value="fee">fee</option>
+        <option value="travel">travel</option>
+        <option value="hours">hours</option>
+        <option value="sold">sold</option>
+        <option value="refunded">refunded</option>
+      </select>
+      <DateField v-model="entry.day" label="day of the entry" /><input
+        v-if="entry.kind === 'hours'"
+        v-model.number="entry.hours"
+        type="number"
+        min="0"
+        step="0.25"
+        class="field figures w-20"
+        aria-label="hours"
+      /><input
+        v-else
+        v-model="entry.amount"
+        class="field figures w-24"
+        inputmode="decimal"
+        placeholder="0.00"
+        aria-label="amount of the entry"
+      />
+      <input
+        v-model="entry.text"
+        class="field min-w-0 flex-1"
+        placeholder="what it was"
+        aria-label="what it was"
+      /><button type="submit" class="button" :disabled="entry.text.trim() === ''">Enter</button>
+    </form>
+    <h2 class="mt-4">What was done</h2>
+    <ol>
+      <li
+        v-for="(each, index) in ledger.actions.slice(0, 12)"
+        :key="each.id"
+        class="flex items-baseline gap-2"
+        :class="{ 'text-soft line-through': each.isUndone }"
+      >
+        <span class="figures w-14 shrink-0 text-xs text-soft">{{ shortDate(each.day) }}</span><span
+          class="flex-1"
+          >{{ each.text }}</span
+        ><button
+          v-if="!each.isUndone && index < 8"
+          type="button"
+          class="quiet-button text-xs"
+          @click="
+            run(() => store.post(`/api/ledger/actions/${each.id}/undo`, {}), {
+              message: `taken back: ${each.text}`,
+            })
+          "
+        >
+          take back
+        </button>
+      </li>
+    </ol>
+    <p v-if="ledger.actions.length === 0" class="text-soft">Nothing yet.</p>
+  </section>
+</template>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import type { PlannedOrderView } from '#shared/ledger/views'
+import { amount } from '~/utils/show'
+
+/** An order still to be paid, line by line as the shop's cart has it; paid whole, or one line of it. */
+const { order } = defineProps<{ order: PlannedOrderView }>()
+const ledger = useLedger()
+const build = useBuild()
+const { run, busy } = useAction()
+const money = (value: number) => amount(value, order.currency)
+const pay = (choiceIds: readonly string[], what: string) =>
+  run(() => ledger.post('/api/ledger/orders/pay', { choiceIds, day: build.view!.today }, what), {
+    message: `${what} paid, and in the ledger`,
+    undo: () => ledger.undoLast(),
+  })
+const payAll = () =>
+  pay(
+    order.lines.map((line) => line.choiceId),
+    order.lines.length === 1 ? order.lines[0]!.label : `the order at ${order.source}`,
+  )
+const apart = (choiceId: string) =>
+  run(
+    () => ledger.post('/api/ledger/orders/group', { choiceIds: [choiceId], group: choiceId.slice(0, 60) }),
+    {
+      message: 'ordered apart',
+      undo: () => ledger.undoLast(),
+    },
+  )
+const others = computed(() => [
+  ...new Set(order.lines.filter((line) => !line.isOwn).map((line) => line.build)),
+])
+</script>
+
+<template>
+  <section class="sheet p-3" :aria-label="`order at ${order.source}`">
+    <div class="flex flex-wrap items-baseline gap-2">
+      <h2>{{ order.source }}</h2>
+      <span class="tag tag-waiting">to pay</span>
+      <span v-if="others.length > 0" class="text-xs text-soft">one order with {{ others.join(', ') }}</span>
+      <button type="button" class="button button-main ml-auto" :disabled="busy" @click="payAll">
+        Pay the order, {{ money(order.total) }} {{ order.currency }}
+      </button>
+    </div>
+    <table class="ledger mt-1">
+      <tbody>
+        <tr v-for="line in order.lines" :key="line.choiceId">
+          <td class="w-full">
+            {{ line.label
+            }}<span v-if="!line.isOwn" class="block text-xs text-soft">for {{ line.build }}</span>
+          </td>
+          <td class="amount">{{ money(line.price) }}</td>
+          <td class="amount text-soft">{{ money(line.share) }}</td>
+          <td class="text-xs whitespace-nowrap">
+            <template v-if="line.alone">
+              <button type="button" class="quiet-button" @click="pay([line.choiceId], line.label)">
+                pay only this, {{ money(line.alone.this) }}</button
+              ><span class="block text-soft"
+                >the {{ order.lines.length > 2 ? 'others then cost' : 'other then costs' }}
+                {{ money(line.alone.others) }}</span
+              >
+              <button v-if="order.isShop" type="button" class="quiet-button" @click="apart(line.choiceId)">
+                order it apart
+              </button>
+            </template>
+          </td>
+        </tr>
+        <tr v-for="step in order.steps" :key="step.label" class="text-soft">
+          <td>{{ step.label }}</td>
+          <td class="amount">{{ money(step.amount) }}</td>
+          <td />
+          <td />
+        </tr>
+        <tr class="font-semibold">
+          <td>as in the shop’s cart</td>
+          <td class="amount">{{ money(order.total) }}</td>
+          <td class="amount">{{ money(order.total) }}</td>
+          <td class="text-xs font-normal text-soft">
+            <template v-if="order.saved > 0">{{ money(order.saved) }} less than one by one</template
+            ><template v-if="order.freeShippingGap !== null">
+              {{ money(order.freeShippingGap) }} more and shipping is free</template
+            >
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import type { LedgerView } from '#shared/ledger/views'
+import { resaleWorking } from '~/workings/ledgerWorkings'
+import { amount, percent, signedAmount, signedPercent } from '~/utils/show'
+
+/** What the machine would fetch, whole or in parts, and the end of it: it stands, is sold, comes back, is taken apart. */
+const { ledger } = defineProps<{ ledger: LedgerView }>()
+const store = useLedger()
+const build = useBuild()
+const { run, busy } = useAction()
+const currency = computed(() => ledger.currency)
+const money = (value: number | null) => amount(value, currency.value)
+const sale = reactive({
+  day: build.view!.today,
+  price: amountTyped(ledger.resale.whole.gross, ledger.currency),
+  fee: '0',
+  postage: '0',
+  hours: 0,
+})
+const back = ref('')
+const deed = (path: string, body: object, message: string) =>
+  run(() => store.post(`/api/builds/${build.view!.id}/ledger/${path}`, body), {
+    message,
+    undo: () => store.undoLast(),
+  })
+const unpaid = computed(() =>
+  build.view!.choices.filter((choice) => choice.kind !== 'item' && choice.voidBecause === null),
+)
+const better = computed(() => ledger.resale[ledger.resale.better])
+</script>
+
+<template>
+  <div class="flex flex-col gap-4">
+    <section v-if="ledger.state !== 'sold'" class="sheet p-3" aria-label="resale">
+      <h2>What it would fetch</h2>
+      <p>
+        {{ ledger.resale.better === 'whole' ? 'Sell it whole' : 'Part it out' }}:
+        <TheFigure
+          strong
+          :text="money(better.net)"
+          :working="() => resaleWorking(ledger, build.view!.receipt)"
+        />
+        net,
+        <span :class="better.profit >= 0 ? 'text-settled' : 'text-stop'">{{
+          signedAmount(better.profit, currency)
+        }}</span><template v-if="better.marginPercent !== null">
+          ({{ signedPercent(better.marginPercent) }} on cost)</template
+        ><template v-if="better.perHour !== null">, {{ money(better.perHour) }} an hour</template>.
+      </p>
+      <p class="text-soft">
+        Whole: ask <span class="figures text-ink">{{ money(ledger.resale.whole.ask) }}</span>, so that the
+        usual {{ percent(ledger.resale.haggleShare) }} off lands on
+        {{ money(ledger.resale.whole.gross) }}.<template v-if="ledger.resale.unknown.length > 0">
+          {{ ledger.resale.unknown.length }} without a street price left out.</template
+        >
+      </p>
+    </section>
+    <section class="sheet p-3" aria-label="sell the machine">
+      <h2>
+        {{
+          {
+            planned: 'It is planned',
+            standing: 'It stands',
+            sold: 'It is sold',
+            apart: 'It is taken apart',
+          }[ledger.state]
+        }}
+      </h2>
+      <template v-if="ledger.state === 'planned' || ledger.state === 'standing'">
+        <form
+          class="mt-2 flex flex-wrap items-end gap-2"
+          @submit.prevent="deed('sell', sale, 'the machine is sold')"
+        >
+          <label
+            >sold for
+            <input
+              v-model="sale.price"
+              class="field figures w-28"
+              inputmode="decimal"
+              aria-label="machine sold for" /></label
+          ><label
+            >fee
+            <input
+              v-model="sale.fee"
+              class="field figures w-20"
+              inputmode="decimal"
+              aria-label="fee on the machine" /></label
+          ><label
+            >postage
+            <input
+              v-model="sale.postage"
+              class="field figures w-20"
+              inputmode="decimal"
+              aria-label="postage of the machine" /></label
+          ><label
+            >hours
+            <input
+              v-model.number="sale.hours"
+              type="number"
+              min="0"
+              step="0.5"
+              class="field figures w-20"
+              aria-label="hours for it" /></label
+          ><label>on <DateField v-model="sale.day" label="day of the sale" /></label>
+          <button type="submit" class="button button-main" :disabled="busy">Sell the machine</button>
+        </form>
+        <p v-if="unpaid.length > 0" class="mt-1 text-waiting">
+          {{ unpaid.length === 1 ? 'One choice is' : `${unpaid.length} choices are` }} not paid:
+          {{ unpaid.map((choice) => choice.label).join(', ') }}. A sale removes
+          {{ unpaid.length === 1 ? 'it' : 'them' }}.
+        </p>
+        <div class="mt-3 flex gap-2">
+          <button
+            v-if="ledger.state === 'planned'"
+            type="button"
+            class="button"
+            @click="deed('stand', { day: sale.day }, 'it stands')"
+          >
+            It stands and runs</button
+          ><button type="button" class="button" @click="deed('take-apart', { day: sale.day }, 'taken apart')">
+            Take it apart
+          </button>
+        </div>
+      </template>
+      <form
+        v-else-if="ledger.state === 'sold'"
+        class="mt-2 flex flex-wrap items-end gap-2"
+        @submit.prevent="deed('take-back', { day: sale.day, amount: back }, 'it came back and stands')"
+      >
+        <label
+          >paid back to its buyer
+          <input
+            v-model="back"
+            class="field figures w-28"
+            inputmode="decimal"
+            aria-label="paid back to its buyer" /></label
+        ><label>on <DateField v-model="sale.day" label="day it came back" /></label>
+        <button type="submit" class="button">Its buyer returned it</button>
+      </form>
+      <p v-else class="mt-1 text-soft">Its things are on the shelf.</p>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,38 @@
+import { netResale } from '#core/supply/lots/splitLot'
+import type { Part } from '#core/parts/part'
+import { streetAt, type Market } from './market'
+
+/** How a single part is sold: the fee of an auction and a parcel. */
+export function sellingTerms(market: Market, currency: string): { feePercent: number; shipping: number } {
+  const seller = [...market.sources.values()].find((source) => source.kind === 'auction')
+  return {
+    feePercent: seller?.sellerFeePercent ?? 0,
+    shipping: seller?.currency === currency ? seller.shippingAmount : 0,
+  }
+}
+
+/**
+ * What parts would fetch today, net of fee, parcel and the chance that they sell: each by its typical mark. Extras go
+ * with the machine and are not valued. Null where a part was never sold.
+ */
+export function worthOfParts(
+  market: Market,
+  parts: readonly Part[],
+  currency: string,
+  today: string,
+): number | null {
+  let sum = 0
+  for (const part of parts) {
+    if (part.role === 'extra') continue
+    const typical = streetAt(market, part.id, today, currency)
+    if (typical === null) return null
+    sum += netResale({
+      id: part.id,
+      plan: 'resell',
+      streetPrice: typical,
+      sellsProbability: market.assumptions.resale.sells,
+      ...sellingTerms(market, currency),
+    })
+  }
+  return sum
+}

@@ -1,0 +1,119 @@
+import { eq } from 'drizzle-orm'
+import type { InferType } from 'yup'
+import { CoreError } from '#core/errors/coreError'
+import { parseDecimal } from '#core/money/decimal'
+import type { agreeSchema, leadDaySchema, passSchema } from '#shared/leads/schemas'
+import type { Database, Queryable } from '#server/db/client'
+import { act, type Deed } from '#server/db/deed'
+import { leads } from '#server/db/schema/leads'
+import { NotFoundError } from '#server/errors/notFoundError'
+import { voidAtSource, voidChoices } from '../ledger/voidChoices'
+
+/** The life of a lead: agreed, passed on, gone, open again. What was bought came with its order. */
+
+type LeadRow = typeof leads.$inferSelect
+
+async function findLead(tx: Pick<Queryable, 'select'>, id: string): Promise<LeadRow> {
+  const [lead] = await tx.select().from(leads).where(eq(leads.id, id))
+  if (!lead || lead.deletedAt !== null) throw new NotFoundError(`there is no lead "${id}"`)
+  return lead
+}
+
+async function step(
+  db: Database,
+  id: string,
+  day: string,
+  { from, does, said }: { from: readonly LeadRow['state'][]; does: string; said: string },
+  today: string,
+  work: (deed: Deed, lead: LeadRow) => Promise<void>,
+): Promise<void> {
+  const { title } = await findLead(db, id)
+  const deedOf = { kind: 'lead', text: `${title}: ${said}`.slice(0, 200), day, buildId: null }
+  await act(db, deedOf, today, async (deed) => {
+    const lead = await findLead(deed.tx, id)
+    if (!from.includes(lead.state))
+      throw new CoreError('not-possible', `"${title}" is ${lead.state} and cannot ${does}`, 'id')
+    await work(deed, lead)
+  })
+}
+
+/** Agreed with its seller: that amount is its price everywhere, until the day it holds. */
+export function agree(
+  db: Database,
+  id: string,
+  { day, amount, until }: InferType<typeof agreeSchema>,
+  today: string,
+): Promise<void> {
+  return step(
+    db,
+    id,
+    day,
+    { from: ['open'], does: 'be agreed on', said: `agreed at ${amount}` },
+    today,
+    (deed, lead) =>
+      deed.update('leads', id, {
+        agreedAmount: parseDecimal(amount, lead.currency, 'amount'),
+        agreedOn: day,
+        agreedUntil: until,
+      }),
+  )
+}
+
+/** Not wanted: choices of it are void. */
+export function pass(
+  db: Database,
+  id: string,
+  { day, reason }: InferType<typeof passSchema>,
+  today: string,
+): Promise<void> {
+  return step(
+    db,
+    id,
+    day,
+    { from: ['open'], does: 'be passed on', said: 'passed on' },
+    today,
+    async (deed) => {
+      await deed.update('leads', id, { state: 'passed', passReason: reason })
+      await voidChoices(deed, id, 'passed')
+    },
+  )
+}
+
+/** Gone at its source: choices of it are void. */
+export function gone(
+  db: Database,
+  id: string,
+  { day }: InferType<typeof leadDaySchema>,
+  today: string,
+): Promise<void> {
+  return step(db, id, day, { from: ['open'], does: 'be gone', said: 'gone' }, today, async (deed) => {
+    await deed.update('leads', id, { state: 'gone', vanishedOn: day })
+    await voidChoices(deed, id, 'gone')
+  })
+}
+
+/** Seen again, or wanted after all; void choices of it stay void. */
+export function reopen(
+  db: Database,
+  id: string,
+  { day }: InferType<typeof leadDaySchema>,
+  today: string,
+): Promise<void> {
+  return step(
+    db,
+    id,
+    day,
+    { from: ['gone', 'passed'], does: 'be open again', said: 'open again' },
+    today,
+    (deed) => deed.update('leads', id, { state: 'open', vanishedOn: null }),
+  )
+}
+
+/** As polls see it: a listing that ended is gone, with its choices; the day it is seen again it is open. */
+export async function goneAtSource(tx: Queryable, lead: LeadRow, day: string): Promise<void> {
+  await tx
+    .update(leads)
+    .set({ vanishedOn: day, ...(lead.state === 'open' ? { state: 'gone' as const } : {}) })
+    .where(eq(leads.id, lead.id))
+  await voidAtSource(tx, lead.id, day)
+}

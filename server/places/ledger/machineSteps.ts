@@ -1,0 +1,175 @@
+import { and, eq, isNull } from 'drizzle-orm'
+import type { InferType } from 'yup'
+import { CoreError } from '#core/errors/coreError'
+import { parseDecimal } from '#core/money/decimal'
+import type { machineSaleSchema, daySchema, returnedMachineSchema } from '#shared/ledger/schemas'
+import type { Database, Queryable } from '#server/db/client'
+import { act, type Deed } from '#server/db/deed'
+import { newId } from '#server/db/ids'
+import { items, sales } from '#server/db/schema/ledger'
+import { choices } from '#server/db/schema/machine'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { saleEntries } from './itemSteps'
+import { writeEntry } from './ledgerEntries'
+
+/** The life of a build: it stands, is sold as a whole, comes back, is taken apart. */
+
+async function refuseOver(
+  build: BuildRow,
+  allowed: readonly BuildRow['state'][],
+  what: string,
+): Promise<void> {
+  if (build.variantOf !== null)
+    throw new CoreError('variant', 'a variant holds no things: do it in the build itself', 'id')
+  if (!allowed.includes(build.state))
+    throw new CoreError('not-possible', `${build.name} is ${build.state} and cannot ${what}`, 'id')
+}
+
+function itemsIn(tx: Pick<Queryable, 'select'>, buildId: string) {
+  return tx.select().from(items).where(eq(items.buildId, buildId)).orderBy(items.id)
+}
+
+/** It is put together and runs. */
+export async function stand(
+  db: Database,
+  id: string,
+  { day }: InferType<typeof daySchema>,
+  today: string,
+): Promise<void> {
+  const build = await findBuild(db, id)
+  await act(db, { kind: 'stand', text: `${build.name} stands`, day, buildId: id }, today, async (deed) => {
+    await refuseOver(await findBuild(deed.tx, id), ['planned'], 'stand')
+    await deed.update('builds', id, { state: 'standing', stateSince: day })
+  })
+}
+
+/** Sold as a whole: what is in it leaves with it, what is still to be bought is not any more. */
+export async function sellMachine(
+  db: Database,
+  id: string,
+  { day, price, fee, postage, hours }: InferType<typeof machineSaleSchema>,
+  today: string,
+): Promise<void> {
+  const build = await findBuild(db, id)
+  await act(
+    db,
+    { kind: 'sell-machine', text: `${build.name} sold`, day, buildId: id },
+    today,
+    async (deed) => {
+      await refuseOver(await findBuild(deed.tx, id), ['planned', 'standing'], 'be sold')
+      const all = await itemsIn(deed.tx, id)
+      if (all.some((item) => item.place === 'ordered'))
+        throw new CoreError(
+          'not-possible',
+          'something for it is still ordered; note that it arrived, or cancel it',
+          'id',
+        )
+      if (!all.some((item) => item.place === 'build'))
+        throw new CoreError('not-possible', 'there is nothing in it to be sold', 'id')
+      const amount = (text: string, path: string) => parseDecimal(text, build.currency, path)
+      const gross = amount(price, 'price')
+      const costs = amount(fee, 'fee') + amount(postage, 'postage')
+      await deed.insert('sales', {
+        id: newId('sale'),
+        buildId: id,
+        itemId: null,
+        day,
+        price: gross,
+        fee: amount(fee, 'fee'),
+        postage: amount(postage, 'postage'),
+        hours,
+        currency: build.currency,
+      })
+      await saleEntries(
+        deed,
+        { buildId: id, scope: 'core', itemId: null, text: `${build.name} sold`, isMachine: true },
+        gross,
+        costs,
+      )
+      if (hours > 0) await hoursEntry(deed, id, hours, 'building and selling it')
+      for (const item of all.filter((each) => each.place === 'build'))
+        await deed.update('items', item.id, { place: 'gone', goneBecause: 'sold-with-machine', leftOn: day })
+      await removeChoices(deed, id)
+      await deed.update('builds', id, { state: 'sold', stateSince: day })
+    },
+  )
+}
+
+async function hoursEntry(deed: Deed, buildId: string, hours: number, text: string): Promise<void> {
+  await writeEntry(
+    deed.tx,
+    { buildId, day: deed.day, kind: 'hours', cash: 0, hours, text, actionId: deed.id },
+    deed.today,
+  )
+}
+
+async function removeChoices(deed: Deed, buildId: string): Promise<void> {
+  const open = await deed.tx
+    .select({ id: choices.id })
+    .from(choices)
+    .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
+  for (const { id } of open) await deed.update('choices', id, { deletedAt: deed.day })
+}
+
+/** Its buyer brought it back: it stands again, and the money went back too. */
+export async function takeMachineBack(
+  db: Database,
+  id: string,
+  { day, amount }: InferType<typeof returnedMachineSchema>,
+  today: string,
+): Promise<void> {
+  const build = await findBuild(db, id)
+  await act(
+    db,
+    { kind: 'take-machine-back', text: `${build.name} came back`, day, buildId: id },
+    today,
+    async (deed) => {
+      await refuseOver(await findBuild(deed.tx, id), ['sold'], 'come back from its buyer')
+      const back = parseDecimal(amount, build.currency, 'amount')
+      await saleEntries(
+        deed,
+        { buildId: id, scope: 'core', itemId: null, text: `${build.name}, taken back`, isMachine: true },
+        0 - back,
+        0,
+      )
+      for (const item of await itemsIn(deed.tx, id))
+        if (item.goneBecause === 'sold-with-machine')
+          await deed.update('items', item.id, { place: 'build', goneBecause: null, leftOn: null })
+      const [sale] = await deed.tx
+        .select()
+        .from(sales)
+        .where(and(eq(sales.buildId, id), isNull(sales.itemId), isNull(sales.returnedOn)))
+      if (sale) await deed.update('sales', sale.id, { returnedOn: day })
+      await deed.update('builds', id, { state: 'standing', stateSince: day })
+    },
+  )
+}
+
+/** Taken apart: its things go to the shelf, at what they cost; nothing is bought for it any more. */
+export async function takeApart(
+  db: Database,
+  id: string,
+  { day }: InferType<typeof daySchema>,
+  today: string,
+): Promise<void> {
+  const build = await findBuild(db, id)
+  await act(
+    db,
+    { kind: 'take-apart', text: `${build.name} taken apart`, day, buildId: id },
+    today,
+    async (deed) => {
+      await refuseOver(await findBuild(deed.tx, id), ['planned', 'standing'], 'be taken apart')
+      const all = await itemsIn(deed.tx, id)
+      if (all.some((item) => item.place === 'ordered'))
+        throw new CoreError(
+          'not-possible',
+          'something for it is still ordered; note that it arrived, or cancel it',
+          'id',
+        )
+      for (const item of all.filter((each) => each.place === 'build'))
+        await deed.update('items', item.id, { place: 'shelf', isBuiltIn: false })
+      await removeChoices(deed, id)
+      await deed.update('builds', id, { state: 'apart', stateSince: day })
+    },
+  )
+}

@@ -1,0 +1,397 @@
+import { and, eq, inArray, isNull, ne, or } from 'drizzle-orm'
+import type { InferType } from 'yup'
+import { CoreError } from '#core/errors/coreError'
+import { itemCosts } from '#core/ledger/itemCosts'
+import { parseDecimal } from '#core/money/decimal'
+import { convertAmount, rateTable } from '#core/money/rates'
+import { splitByLargestRemainder } from '#core/money/splitByLargestRemainder'
+import type { Part } from '#core/parts/part'
+import type { orderPaymentSchema } from '#shared/ledger/schemas'
+import type { BuildView } from '#shared/builds/views'
+import type { Database, Queryable } from '#server/db/client'
+import { act, type Deed } from '#server/db/deed'
+import { newId } from '#server/db/ids'
+import { builds } from '#server/db/schema/builds'
+import { codes, leads } from '#server/db/schema/leads'
+import { choices } from '#server/db/schema/machine'
+import { NotFoundError } from '#server/errors/notFoundError'
+import { assertCalculable } from '#server/context/assertCalculable'
+import type { BuildRow } from '#server/context/findBuild'
+import { streetAt, useMarket, type Market } from '#server/context/market'
+import { openOrders, plannedLeads, sharesOfOrders, type ChoiceRow } from '#server/context/openOrders'
+import { huntPrice, huntsNew, thingKey } from '#server/context/readChoice'
+import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
+import { anyonePrices, openNewOffers } from '#server/context/anyone'
+import { freezeForecasts } from '../bench/forecasts'
+import { buildView } from '../builds/buildView'
+import { makeTheBuild } from '../builds/variants'
+import { writeEntry } from './ledgerEntries'
+import { voidChoices } from './voidChoices'
+
+/** A choice to be paid, with what it stands for and what it costs in this very order. */
+interface ToPay {
+  readonly row: ChoiceRow
+  readonly build: BuildRow
+  readonly valued: ValuedLead | null
+  readonly part: Part | null
+  /** Minor units of the build's currency. */
+  readonly computed: number
+  readonly fault: number
+}
+
+/**
+ * Pays a planned order, or some whole lines of it: one order with a line for each choice, and one item for each thing.
+ * Lines that are not paid stay planned and are computed anew. An amount that is given stands for what was computed.
+ *
+ * @returns the builds that paid
+ */
+export async function payOrder(
+  db: Database,
+  { choiceIds, day, total, amounts = [] }: InferType<typeof orderPaymentSchema>,
+  today: string,
+): Promise<string[]> {
+  const ids = [...new Set(choiceIds as string[])]
+  const market = await useMarket(db)
+  const buildIds = new Set<string>()
+  const views = new Map<string, BuildView>()
+  for (const { build } of await chosen(db, ids))
+    if (build.variantOf === null) views.set(build.id, await buildView(db, build.id, today))
+  await act(db, { kind: 'pay', text: 'an order paid', day, buildId: null }, today, async (deed) => {
+    await makeVariantsTheBuild(deed, ids)
+    const rows = await chosen(deed.tx, ids)
+    refuseMixed(rows)
+    const toPay = await computed(db, market, rows, today)
+    const paid = amountsPaid(toPay, total ?? null, amounts as { choiceId: string; amount: string }[])
+    await placeOrder(deed, market, toPay, paid)
+    for (const { build, part, valued } of toPay) {
+      buildIds.add(build.id)
+      const view = views.get(build.id)
+      if (view && decidesFrames(market, part, valued)) await freezeForecasts(deed.tx, view, day)
+      await assertCalculable(deed.tx, build.id, today, 'choiceIds')
+    }
+    const labels = toPay.map((each) => labelOf(market, each)).join(', ')
+    await deed.name(`paid: ${labels}`.slice(0, 200), toPay[0]!.build.id)
+  })
+  return [...buildIds]
+}
+
+async function chosen(tx: Pick<Queryable, 'select'>, ids: readonly string[]) {
+  const rows = await tx
+    .select({ row: choices, build: builds })
+    .from(choices)
+    .innerJoin(builds, eq(builds.id, choices.buildId))
+    .where(and(inArray(choices.id, [...ids]), isNull(builds.deletedAt)))
+    .orderBy(choices.position)
+  for (const id of ids) {
+    const found = rows.find(({ row }) => row.id === id)
+    if (!found) throw new NotFoundError(`there is no choice "${id}"`)
+    const { row, build } = found
+    if (row.lineId !== null) throw new CoreError('paid', 'this is paid already', 'choiceIds')
+    if (row.deletedAt !== null) throw new NotFoundError(`there is no choice "${id}"`)
+    if (row.voidBecause !== null)
+      throw new CoreError('void', 'this choice is void: what it chose cannot be had any more', 'choiceIds')
+    if (row.kind === 'item') throw new CoreError('owned', 'a thing of mine is not paid for', 'choiceIds')
+    if (build.state === 'sold' || build.state === 'apart')
+      throw new CoreError(
+        'over',
+        `${build.name} is ${build.state}: nothing is bought for it any more`,
+        'choiceIds',
+      )
+  }
+  return rows
+}
+
+/** Paying in a variant makes it the build first: a variant holds no money. */
+async function makeVariantsTheBuild(deed: Deed, ids: readonly string[]): Promise<void> {
+  for (const { build } of await chosen(deed.tx, ids))
+    if (build.variantOf !== null) await makeTheBuild(deed, build)
+}
+
+/** One order is from one source in one currency; a hunt that came in is an order of its own. */
+function refuseMixed(rows: readonly { row: ChoiceRow }[]): void {
+  if (rows.length > 1 && rows.some(({ row }) => row.kind !== 'lead'))
+    throw new CoreError('several-orders', 'a hunt is paid by itself', 'choiceIds')
+}
+
+async function computed(
+  db: Database,
+  market: Market,
+  rows: readonly { row: ChoiceRow; build: BuildRow }[],
+  today: string,
+): Promise<ToPay[]> {
+  const library = new Map(market.library.map((part) => [part.id, part]))
+  const byBuild = new Map(rows.map(({ build }) => [build.id, build]))
+  const valuedOf = new Map<string, ValuedLead>()
+  for (const build of byBuild.values()) {
+    const own = rows.filter((each) => each.build.id === build.id).flatMap(({ row }) => row.leadId ?? [])
+    for (const valued of await valuedLeads(db, market, build, today, own))
+      valuedOf.set(`${build.id} ${valued.lead.id}`, valued)
+  }
+  const planned = rows.flatMap(({ row, build }) =>
+    plannedLeads(
+      build,
+      [row],
+      [...valuedOf].filter(([key]) => key.startsWith(`${build.id} `)).map(([, each]) => each),
+    ),
+  )
+  if (new Set(planned.map(({ valued }) => `${valued.lead.sourceId} ${valued.lead.currency}`)).size > 1)
+    throw new CoreError(
+      'several-orders',
+      'these are from more than one source: pay one order at a time',
+      'choiceIds',
+    )
+  for (const { valued } of planned)
+    if (valued.lead.state !== 'open')
+      throw new CoreError(
+        'not-open',
+        `"${valued.lead.title}" is ${valued.lead.state} and cannot be paid`,
+        'choiceIds',
+      )
+  const shares = sharesOfOrders(openOrders(planned), market.rates, today)
+  return rows.map(({ row, build }): ToPay => {
+    const valued = row.leadId === null ? null : valuedOf.get(`${build.id} ${row.leadId}`)!
+    const part = row.partId === null ? null : library.get(row.partId)!
+    if (valued) {
+      const { payNow, expected } = shares.get(row.id)!
+      return {
+        row,
+        build,
+        valued,
+        part,
+        computed: payNow,
+        fault: expected - payNow + valued.value.rebatesExpected,
+      }
+    }
+    return {
+      row,
+      build,
+      valued,
+      part,
+      computed: row.limit ?? huntPrice(market, build, part!, today, row.condition) ?? 0,
+      fault: 0,
+    }
+  })
+}
+
+/** What was paid for each line: as given line by line, or the whole shared out as computed, or as computed. */
+function amountsPaid(
+  toPay: readonly ToPay[],
+  total: string | null,
+  amounts: readonly { choiceId: string; amount: string }[],
+): number[] {
+  if (total !== null) {
+    const [{ build }] = toPay as [ToPay]
+    if (toPay.some((each) => each.build.currency !== build.currency))
+      throw new CoreError(
+        'several-currencies',
+        'these builds are kept in different currencies: give an amount for each',
+        'total',
+      )
+    return splitByLargestRemainder(
+      parseDecimal(total, build.currency, 'total'),
+      toPay.map((each) => Math.max(0, each.computed)),
+    )
+  }
+  return toPay.map(({ row, build, computed: usual }) => {
+    const index = amounts.findIndex((each) => each.choiceId === row.id)
+    return index < 0
+      ? usual
+      : parseDecimal(amounts[index]!.amount, build.currency, `amounts[${index}].amount`)
+  })
+}
+
+async function placeOrder(
+  deed: Deed,
+  market: Market,
+  toPay: readonly ToPay[],
+  paid: readonly number[],
+): Promise<void> {
+  const [first] = toPay as [ToPay]
+  const currency = first.valued?.lead.currency ?? first.build.currency
+  const table = rateTable(market.rates)
+  const inOrder = (amount: number, from: string) =>
+    from === currency ? amount : convertAmount(amount, from, currency, table.rateOn(deed.day, from, currency))
+  const orderId = newId('order')
+  await deed.insert('orders', {
+    id: orderId,
+    sourceId: first.valued?.lead.sourceId ?? null,
+    day: deed.day,
+    paid: toPay.reduce((sum, { build }, index) => sum + inOrder(paid[index]!, build.currency), 0),
+    currency,
+  })
+  for (const [index, each] of toPay.entries())
+    await placeLine(deed, market, orderId, each, paid[index]!, inOrder(paid[index]!, each.build.currency))
+  await spendCodes(deed, toPay)
+}
+
+/** A line of the order, its items, its entry, its rebates; the choice is one no more, and its lead is bought. */
+async function placeLine(
+  deed: Deed,
+  market: Market,
+  orderId: string,
+  toPay: ToPay,
+  booked: number,
+  paid: number,
+): Promise<void> {
+  const { row, build, valued } = toPay
+  const lineId = newId('line')
+  const label = labelOf(market, toPay)
+  await deed.insert('orderLines', {
+    id: lineId,
+    orderId,
+    buildId: build.id,
+    leadId: row.leadId,
+    label,
+    reason: row.reason,
+    paid,
+    booked,
+  })
+  await insertItems(deed, market, toPay, lineId, booked)
+  await writeEntry(
+    deed.tx,
+    {
+      buildId: build.id,
+      day: deed.day,
+      kind: 'bought',
+      cash: 0 - booked,
+      scope: row.scope,
+      lineId,
+      text: label,
+      actionId: deed.id,
+    },
+    deed.today,
+  )
+  await deed.update('choices', row.id, { deletedAt: deed.day, lineId })
+  if (!valued) return
+  for (const rebate of valued.rebates.filter((each) => !valued.beyond.has(each.id)))
+    await deed.insert('rebates', { ...rebate, id: newId('rebate'), lineId })
+  if (isOne(valued)) await takeLead(deed, row, valued)
+}
+
+/** One of it: bought for this build, its twins are gone, and choices of it elsewhere are void. */
+async function takeLead(deed: Deed, row: ChoiceRow, { lead }: ValuedLead): Promise<void> {
+  await deed.update('leads', lead.id, { state: 'bought' })
+  await voidChoices(deed, lead.id, 'bought', row.id)
+  const root = lead.twinOf ?? lead.id
+  const twins = await deed.tx
+    .select({ id: leads.id })
+    .from(leads)
+    .where(
+      and(or(eq(leads.twinOf, root), eq(leads.id, root)), ne(leads.id, lead.id), eq(leads.state, 'open')),
+    )
+  for (const { id } of twins) {
+    await deed.update('leads', id, { state: 'gone', vanishedOn: deed.day })
+    await voidChoices(deed, id, 'gone')
+  }
+}
+
+/** Whether there is one of it: listings and auctions, unless said otherwise; shops have many. */
+function isOne({ lead, source }: Pick<ValuedLead, 'lead' | 'source'>): boolean {
+  return (
+    (lead.stock ?? (source.kind === 'classifieds' || source.kind === 'auction' ? 'one' : 'many')) === 'one'
+  )
+}
+
+/** A code of one use is spent by the first part of an order that uses it. */
+async function spendCodes(deed: Deed, toPay: readonly ToPay[]): Promise<void> {
+  const leadIds = toPay.flatMap(({ row }) => row.leadId ?? [])
+  if (leadIds.length === 0) return
+  const used = new Set(toPay.flatMap(({ valued }) => valued?.value.landed.codesUsed ?? []))
+  const rows = await deed.tx
+    .select()
+    .from(codes)
+    .where(and(inArray(codes.leadId, leadIds), eq(codes.once, true)))
+  for (const code of rows)
+    if (used.has(code.word) && code.usedOn === null) {
+      const same = await deed.tx
+        .select({ id: codes.id })
+        .from(codes)
+        .where(and(eq(codes.word, code.word), isNull(codes.usedOn)))
+      for (const { id } of same) await deed.update('codes', id, { usedOn: deed.day })
+    }
+}
+
+/** One item for each thing: what is kept takes its role, what is not comes to the shelf. */
+async function insertItems(
+  deed: Deed,
+  market: Market,
+  { row, build, valued, part, fault }: ToPay,
+  lineId: string,
+  booked: number,
+): Promise<void> {
+  const { currency, houseRules } = build
+  const library = new Map(market.library.map((each) => [each.id, each]))
+  const street = (partId: string) => streetAt(market, partId, deed.day, currency, houseRules.patience)
+  const pieces = valued
+    ? valued.lead.things.flatMap((thing, index) =>
+        Array.from({ length: thing.quantity }, () => ({
+          part: library.get(thing.partId)!,
+          plan: thing.plan,
+          worth:
+            thing.plan === 'resell'
+              ? Math.floor(valued.value.split.things[index]!.netResale.amount / thing.quantity)
+              : (street(thing.partId) ?? 0),
+        })),
+      )
+    : [{ part: part!, plan: 'keep' as const, worth: 0 }]
+  const costs = itemCosts(booked, pieces)
+  const kept = pieces.filter((piece) => piece.plan === 'keep')
+  const faults = splitByLargestRemainder(
+    fault,
+    kept.map((piece) => piece.worth),
+  )
+  const condition =
+    valued?.lead.condition ?? (huntsNew(market, build, part!, row.condition, deed.day) ? 'new' : 'used')
+  const anyone = anyonePrices(
+    market,
+    build,
+    kept.map((piece, index) => ({
+      id: thingKey(row.id, index),
+      part: piece.part,
+      isNew: condition === 'new',
+    })),
+    await openNewOffers(deed.tx),
+    deed.day,
+  )
+  const left = [...row.leftOut]
+  let keptAt = 0
+  for (const [index, piece] of pieces.entries()) {
+    const at = piece.plan === 'keep' ? keptAt++ : -1
+    const out = piece.part.role === 'donor' ? -1 : left.indexOf(piece.part.id)
+    if (out >= 0) left.splice(out, 1)
+    await deed.insert('items', {
+      id: newId(piece.part.id),
+      partId: piece.part.id,
+      condition,
+      place: 'ordered',
+      state: 'unseen',
+      buildId: build.id,
+      payerId: build.id,
+      lineId,
+      scope: row.scope,
+      plan: piece.plan,
+      isBuiltIn: piece.plan === 'keep' && out < 0,
+      leftOut: piece.part.role === 'donor' ? row.leftOut : [],
+      reason: row.reason,
+      currency,
+      cost: costs[index]!,
+      remaining: costs[index]!,
+      anyoneCanPay: at < 0 ? null : (anyone.get(thingKey(row.id, at)) ?? null),
+      faultLoss: at < 0 ? 0 : (faults[at] ?? 0),
+    })
+  }
+}
+
+function labelOf(market: Market, { valued, part }: ToPay): string {
+  if (part) return `${part.make} ${part.name}`.trim()
+  const kept = valued!.lead.things.filter((thing) => thing.plan === 'keep')
+  const only = kept.length === 1 ? market.library.find((each) => each.id === kept[0]!.partId) : undefined
+  return only ? `${only.make} ${only.name}`.trim() : valued!.lead.title
+}
+
+function decidesFrames(market: Market, part: Part | null, valued: ValuedLead | null): boolean {
+  const bought = part ? [part.id] : (valued?.lead.things ?? []).map((thing) => thing.partId)
+  return market.library.some(
+    ({ id, role }) => bought.includes(id) && (role === 'cpu' || role === 'graphics' || role === 'donor'),
+  )
+}

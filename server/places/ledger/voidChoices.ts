@@ -1,0 +1,33 @@
+import { and, eq, isNull, ne } from 'drizzle-orm'
+import type { Queryable } from '#server/db/client'
+import type { Deed } from '#server/db/deed'
+import { choices, type VoidReason } from '#server/db/schema/machine'
+
+/** Choices of a lead that cannot be had any more are void; they stay and say why. */
+export async function voidChoices(
+  deed: Deed,
+  leadId: string,
+  because: VoidReason,
+  except = '',
+): Promise<void> {
+  const others = await deed.tx
+    .select({ id: choices.id })
+    .from(choices)
+    .where(
+      and(
+        eq(choices.leadId, leadId),
+        isNull(choices.deletedAt),
+        isNull(choices.voidBecause),
+        ne(choices.id, except),
+      ),
+    )
+  for (const { id } of others) await deed.update('choices', id, { voidBecause: because, voidOn: deed.day })
+}
+
+/** The same where no one of us did it: a poll saw that it is gone. */
+export async function voidAtSource(tx: Queryable, leadId: string, day: string): Promise<void> {
+  await tx
+    .update(choices)
+    .set({ voidBecause: 'gone', voidOn: day })
+    .where(and(eq(choices.leadId, leadId), isNull(choices.deletedAt), isNull(choices.voidBecause)))
+}
