@@ -23,7 +23,10 @@ export const choiceSchema = object({
   reason: line(300),
 })
 
-export type ChoiceInput = InferType<typeof choiceSchema>
+/** A choice as it is asked for; a hunt that says nothing of its condition is for a used or a new part. */
+export type ChoiceInput = Omit<InferType<typeof choiceSchema>, 'condition'> & {
+  readonly condition?: 'used' | 'new' | null
+}
 
 export const choicePatchSchema = object({
   scope: oneOf(scopes),

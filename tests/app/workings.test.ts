@@ -23,7 +23,7 @@ import {
   splitWorking,
   thingStreetWorking,
 } from '~/workings/leadWorkings'
-import { inTheEndWorking, resaleWorking } from '~/workings/ledgerWorkings'
+import { accountWorking, resaleWorking } from '~/workings/ledgerWorkings'
 import { drawWorking, wallWorking } from '~/workings/machineWorkings'
 import {
   briefPriceWorking,
@@ -143,7 +143,7 @@ describe('the receipt', () => {
   )
   test('left is the budget less pay now', () => {
     const working = leftWorking(view.receipt)
-    expect(sumOf(working)).toBe(40_000 - view.receipt.totals.payNow)
+    expect(sumOf(working)).toBe(40_000 - view.receipt.totals.payNow!)
     expect(amountIn(working.result)).toBe(view.receipt.left)
   })
   test.each(['core', 'ready', 'test'] as const)('up to %s: this scope and the ones before it', (scope) => {
@@ -316,10 +316,14 @@ describe('machine, ledger and scales', () => {
     )
     expect(lineOf(wallWorking(machine, view), 'size your rule asks for').note).toContain('1.5')
   })
-  test('in the end: paid, less what came back, plus what is due, less what is to come back', async () => {
+  test('the figures of the account are the sums of their lines', async () => {
     const ledger = await ledgerView(place.db, place.build, today)
-    expect(sumOf(inTheEndWorking(ledger))).toBe(ledger.totals.inTheEnd)
-    const resale = resaleWorking(ledger)
+    for (const name of ['payNow', 'afterRebates', 'left', 'profit'] as const)
+      expect([name, sumOf(accountWorking(view.receipt, name))]).toEqual([
+        name,
+        view.receipt.account[name]!.amount,
+      ])
+    const resale = resaleWorking(ledger, view.receipt)
     expect(amountIn(resale.result)).toBe(ledger.resale[ledger.resale.better].net)
   })
   test('what a machine takes to own is the sum of the steps that are on', () => {

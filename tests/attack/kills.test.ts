@@ -26,77 +26,83 @@ async function count(file: string, sql: string): Promise<number> {
   return Number(Object.values(rows[0]!)[0])
 }
 
-test(`${kills} kills during import, payment and change lose nothing that was answered`, async () => {
-  const folder = temporaryFolder()
-  let server: StartedServer = await startServer({ folder })
-  const build = await loadSmallMarket(server)
-  const answered = { leads: new Set<string>(), paid: new Set<string>() }
-  const before = await count(server.file, 'SELECT count(*) FROM sold_records')
-  let imported = 0
-  for (let round = 0; round < kills; round += 1) {
-    const work = [
-      (async () => {
-        for (let i = 0; ; i += 1) {
-          const title = `Lead ${round}-${i}`
-          const { status, json } = await server.ask('POST', '/api/leads', smallLead(title))
-          if (status !== 200) return
-          answered.leads.add(title)
-          const { id } = json<{ id: string }>()
-          const chosen = await server.ask('POST', `/api/builds/${build}/machine/choices`, {
-            kind: 'lead',
-            leadId: id,
-          })
-          const choice = chosen
-            .json<{ choices: { id: string; leadId: string }[] }>()
-            .choices.find((each) => each.leadId === id)!
-          const paid = await server.ask('POST', `/api/ledger/choices/${choice.id}/pay`, {
-            day: '2026-10-31',
-            amount: '100.00',
-          })
-          if (paid.status === 200) answered.paid.add(choice.id)
-        }
-      })(),
-      ...(round % 3 === 0
-        ? [
-            server
-              .ask('POST', '/api/prices/sold-records/import', bigImport.replaceAll('k', `k${round}-`), {
-                'content-type': 'text/csv',
-              })
-              .then(({ text }) => {
-                if (text.includes('"report"')) imported += 1
-              }),
-          ]
-        : []),
-    ]
-    const all = Promise.allSettled(work)
-    await new Promise((resolve) => setTimeout(resolve, 40 + ((round * 37) % 220)))
-    await server.kill()
-    await all
-    server = await startServer({ folder })
-  }
-  const client = createClient({ url: `file:${server.file}` })
-  const rows = async (sql: string) => (await client.execute(sql)).rows
-  expect((await rows('PRAGMA integrity_check'))[0]).toMatchObject({ integrity_check: 'ok' })
-  expect(await rows('PRAGMA foreign_key_check')).toEqual([])
-  const titles = new Set((await rows('SELECT title FROM leads')).map((row) => String(row.title)))
-  expect([...answered.leads].filter((title) => !titles.has(title))).toEqual([])
-  const paid = await rows('SELECT id, line_id FROM choices WHERE line_id IS NOT NULL')
-  expect([...answered.paid].filter((id) => !paid.some((row) => row.id === id))).toEqual([])
-  // each paid choice has its line, its thing and its entry, and no entry is without its payment
-  const lines = paid.map((row) => String(row.line_id)).sort()
-  const bought = await rows(
-    "SELECT line_id, count(*) AS n FROM ledger_entries WHERE kind = 'bought' GROUP BY line_id",
-  )
-  expect(bought.map((row) => String(row.line_id)).sort()).toEqual(lines)
-  expect((await rows('SELECT DISTINCT line_id FROM items')).map((row) => String(row.line_id)).sort()).toEqual(lines)
-  expect(bought.filter((row) => row.n !== 1)).toEqual([])
-  const records = Number((await rows('SELECT count(*) AS n FROM sold_records'))[0]!.n) - before
-  expect(records % 20_000).toBe(0)
-  expect(records / 20_000).toBeGreaterThanOrEqual(imported)
-  client.close()
-  expect(answered.leads.size).toBeGreaterThan(kills / 3)
-  await server.close()
-}, kills * 4000)
+test(
+  `${kills} kills during import, payment and change lose nothing that was answered`,
+  async () => {
+    const folder = temporaryFolder()
+    let server: StartedServer = await startServer({ folder })
+    const build = await loadSmallMarket(server)
+    const answered = { leads: new Set<string>(), paid: new Set<string>() }
+    const before = await count(server.file, 'SELECT count(*) FROM sold_records')
+    let imported = 0
+    for (let round = 0; round < kills; round += 1) {
+      const work = [
+        (async () => {
+          for (let i = 0; ; i += 1) {
+            const title = `Lead ${round}-${i}`
+            const { status, json } = await server.ask('POST', '/api/leads', smallLead(title))
+            if (status !== 200) return
+            answered.leads.add(title)
+            const { id } = json<{ id: string }>()
+            const chosen = await server.ask('POST', `/api/builds/${build}/machine/choices`, {
+              kind: 'lead',
+              leadId: id,
+            })
+            const choice = chosen
+              .json<{ choices: { id: string; leadId: string }[] }>()
+              .choices.find((each) => each.leadId === id)!
+            const paid = await server.ask('POST', `/api/ledger/choices/${choice.id}/pay`, {
+              day: '2026-10-31',
+              amount: '100.00',
+            })
+            if (paid.status === 200) answered.paid.add(choice.id)
+          }
+        })(),
+        ...(round % 3 === 0
+          ? [
+              server
+                .ask('POST', '/api/prices/sold-records/import', bigImport.replaceAll('k', `k${round}-`), {
+                  'content-type': 'text/csv',
+                })
+                .then(({ text }) => {
+                  if (text.includes('"report"')) imported += 1
+                }),
+            ]
+          : []),
+      ]
+      const all = Promise.allSettled(work)
+      await new Promise((resolve) => setTimeout(resolve, 40 + ((round * 37) % 220)))
+      await server.kill()
+      await all
+      server = await startServer({ folder })
+    }
+    const client = createClient({ url: `file:${server.file}` })
+    const rows = async (sql: string) => (await client.execute(sql)).rows
+    expect((await rows('PRAGMA integrity_check'))[0]).toMatchObject({ integrity_check: 'ok' })
+    expect(await rows('PRAGMA foreign_key_check')).toEqual([])
+    const titles = new Set((await rows('SELECT title FROM leads')).map((row) => String(row.title)))
+    expect([...answered.leads].filter((title) => !titles.has(title))).toEqual([])
+    const paid = await rows('SELECT id, line_id FROM choices WHERE line_id IS NOT NULL')
+    expect([...answered.paid].filter((id) => !paid.some((row) => row.id === id))).toEqual([])
+    // each paid choice has its line, its thing and its entry, and no entry is without its payment
+    const lines = paid.map((row) => String(row.line_id)).sort()
+    const bought = await rows(
+      "SELECT line_id, count(*) AS n FROM ledger_entries WHERE kind = 'bought' GROUP BY line_id",
+    )
+    expect(bought.map((row) => String(row.line_id)).sort()).toEqual(lines)
+    expect(
+      (await rows('SELECT DISTINCT line_id FROM items')).map((row) => String(row.line_id)).sort(),
+    ).toEqual(lines)
+    expect(bought.filter((row) => row.n !== 1)).toEqual([])
+    const records = Number((await rows('SELECT count(*) AS n FROM sold_records'))[0]!.n) - before
+    expect(records % 20_000).toBe(0)
+    expect(records / 20_000).toBeGreaterThanOrEqual(imported)
+    client.close()
+    expect(answered.leads.size).toBeGreaterThan(kills / 3)
+    await server.close()
+  },
+  kills * 4000,
+)
 
 test('a second one on the same file does not start; neither does one on what is no database of ours', async () => {
   const folder = temporaryFolder()

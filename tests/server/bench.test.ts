@@ -15,7 +15,7 @@ import { addChoice } from '#server/places/machine/choices'
 import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/places/builds/buildView'
 import { importLibrary } from '#server/places/parts/importLibrary'
-import { payFor } from '#server/places/ledger/purchase'
+import { pay } from './purchases'
 import { addRun, frameLogBytes, importRuns, keepFrameLog, patchRun } from '#server/places/bench/runs'
 import { addTask, addWorkResult, setWorkResultDeleted } from '#server/places/work/work'
 import { migrations, openTestDatabase, temporaryFolder } from './testDatabase'
@@ -204,7 +204,7 @@ describe('forecasts', () => {
   test('frozen when the card is paid, unmoved by later runs, and held against the first of them', async () => {
     const [, card] = (await view()).choices
     const said = (await view()).targets[0]!.estimate!.averageFps
-    await payFor(database.db, card!.id, { day: '2026-10-22', amount: '90.00' }, today)
+    await pay(database.db, [card!.id], '90.00', '2026-10-22')
     await addRun(database.db, run({ averageFps: said * 0.9, lowFps: 30 }), today)
     const { forecasts, record } = await bench()
     expect(forecasts).toHaveLength(1)

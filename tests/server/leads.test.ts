@@ -5,9 +5,7 @@ import { toDecimal } from '#core/money/decimal'
 import { buildFileSchema } from '#shared/builds/buildFile'
 import { leadSchema, type LeadInput } from '#shared/leads/schemas'
 import { builds } from '../../server/db/schema/builds'
-import { choices } from '../../server/db/schema/machine'
 import { leads } from '../../server/db/schema/leads'
-import { shelf } from '../../server/db/schema/shelf'
 import { buildView } from '#server/places/builds/buildView'
 import { exportBuild, importBuild } from '#server/places/builds/buildFile'
 import { addChoice } from '#server/places/machine/choices'
@@ -16,10 +14,10 @@ import { leadViews } from '#server/places/leads/readLeads'
 import { createLead } from '#server/places/leads/leads'
 import { patchLead } from '#server/places/leads/patchLead'
 import { addPhoto, readPhoto, setPhotoDeleted } from '#server/places/leads/photos'
-import { noteArrival, payFor, unpay } from '#server/places/ledger/purchase'
+import { gone as goneFromSource } from '#server/places/leads/leadSteps'
+import { itemsOf, itemStep, pay, undoLast } from './purchases'
 import { haggleView, noteOffer } from '#server/places/leads/haggle'
 import { importLedger } from '#server/places/ledger/importLedger'
-import { sellFromShelf } from '#server/places/ledger/leftovers'
 import { ledgerCsv, ledgerView } from '#server/places/ledger/ledgerView'
 import { buildStrips } from '#server/places/builds/readBuilds'
 import { createTrip, giveUpTrip } from '#server/places/ledger/trips'
@@ -151,7 +149,7 @@ describe('sellers and substitutes', () => {
       place.db,
       input('Other card', { things: [{ partId: 'better', quantity: 1, plan: 'keep' }], price: '130.00' }),
     )
-    await place.db.update(leads).set({ vanishedOn: today }).where(eq(leads.id, gone))
+    await goneFromSource(place.db, gone, { day: today }, today)
     const [substitute] = (await inbox(gone)).substitutes
     expect(substitute).toMatchObject({ id: near, title: 'Other card' })
     // expected: 1.08 · (130 − 100)
@@ -177,10 +175,11 @@ describe('orders, trips and rebates', () => {
     const { receipt } = await buildView(place.db, place.build, today)
     // separately each pays 9.00 shipping; together 75.00 ships free: 75.00 · 1.13 = 84.75
     expect(receipt.totals.payNow).toBe(8475)
-    expect(receipt.groups.toBuy.reduce((sum, line) => sum + line.payNow, 0)).toBe(8475)
+    expect(receipt.groups.toBuy.reduce((sum, line) => sum + line.payNow!, 0)).toBe(8475)
     expect((await ledgerView(place.db, place.build, today)).orders[0]).toMatchObject({
-      together: 8475,
+      total: 8475,
       saved: 1800,
+      lines: [{ alone: { this: 5420, others: 4855 } }, {}],
     })
   })
 
@@ -225,7 +224,7 @@ describe('orders, trips and rebates', () => {
     ]
     for (const id of ids) await chosen(id)
     const { totals } = (await buildView(place.db, place.build, today)).receipt
-    expect(totals.payNow - totals.afterRebates).toBe(1500)
+    expect(totals.payNow! - totals.afterRebates!).toBe(1500)
     expect((await Promise.all(ids.map(inbox))).map((lead) => lead.rebates[0]!.isBeyond).sort()).toEqual([
       false,
       true,
@@ -267,38 +266,26 @@ describe('what is left over, and the ledger', () => {
       }),
     )
 
-  test('leftovers go to the shelf at what they take off; taken back with the payment; sold they are income', async () => {
-    const choiceId = await chosen(await lot())
-    await payFor(place.db, choiceId, { day: today, amount: '150.00' }, today)
-    const onShelf = async () => place.db.select().from(shelf).where(eq(shelf.fromChoiceId, choiceId))
-    const view = await inbox(
-      (await place.db.select().from(choices).where(eq(choices.id, choiceId)))[0]!.leadId!,
-    )
-    expect((await onShelf()).reduce((sum, thing) => sum + thing.cost, 0)).toBe(view.value.resale)
-    expect(view.value.split.effectiveTotal.amount + view.value.resale).toBe(15_000)
-    await unpay(place.db, choiceId, today)
-    expect((await onShelf()).every((thing) => thing.deletedAt !== null)).toBe(true)
-    await payFor(place.db, choiceId, { day: today, amount: '150.00' }, today)
-    const thing = (await onShelf()).find((each) => each.deletedAt === null)!
-    await sellFromShelf(
-      place.db,
-      thing.id,
-      { day: today, amount: '55.00', fee: '7.15', buildId: place.build },
-      today,
-    )
-    await expect(
-      sellFromShelf(
-        place.db,
-        thing.id,
-        { day: today, amount: '55.00', fee: '0', buildId: place.build },
-        today,
-      ),
-    ).rejects.toMatchObject({ code: 'sold' })
-    expect((await ledgerView(place.db, place.build, today)).totals).toMatchObject({
-      paid: 30_000 + 715,
-      cameBack: 15_000 + 5500,
-      net: 10_215,
+  test('leftovers come to the shelf at their share by worth; gone with the payment; sold they lower the cost', async () => {
+    const leadId = await lot()
+    const choiceId = await chosen(leadId)
+    await pay(place.db, [choiceId], '150.00')
+    const things = await itemsOf(place.db, place.build)
+    expect(things.reduce((sum, thing) => sum + thing.cost, 0)).toBe(15_000)
+    expect(things.map((thing) => thing.plan).sort()).toEqual(['keep', 'resell', 'resell'])
+    await undoLast(place.db)
+    expect(await itemsOf(place.db, place.build)).toEqual([])
+    await pay(place.db, [choiceId], '150.00')
+    const board = (await itemsOf(place.db, place.build)).find((thing) => thing.plan === 'resell')!
+    await itemStep(place.db, board.id, 'arrive', { state: 'works' })
+    await itemStep(place.db, board.id, 'sell', { price: '55.00', fee: '7.15' })
+    await expect(itemStep(place.db, board.id, 'sell', { price: '55.00' })).rejects.toMatchObject({
+      code: 'not-possible',
     })
+    const { account } = (await buildView(place.db, place.build, today)).receipt
+    expect([account.cashOut.amount, account.cashIn.amount, account.cost.amount]).toEqual([
+      15_000, 4785, 10_215,
+    ])
   })
 
   test('a ledger goes out as CSV and comes in once, with every bad line named', async () => {
@@ -324,27 +311,22 @@ describe('what is left over, and the ledger', () => {
     expect(
       await importLedger(place.db, place.build, await ledgerCsv(place.db, place.build, today), today),
     ).toMatchObject({ added: 0, alreadyThere: 2, rejected: 0 })
-    expect((await ledgerView(place.db, place.build, today)).totals).toMatchObject({ paid: 300, hours: 1.5 })
+    const { account } = (await buildView(place.db, place.build, today)).receipt
+    expect([account.cashOut.amount, account.hours]).toEqual([300, 1.5])
   })
 
   test('a build file carries entries, offers and arrivals, and no private note', async () => {
     const leadId = await lot()
     const choiceId = await chosen(leadId)
     await noteOffer(place.db, leadId, { by: 'me', amount: '140.00', day: today, note: 'first' }, today)
-    await payFor(place.db, choiceId, { day: today, amount: '145.00' }, today)
-    await noteArrival(
-      place.db,
-      choiceId,
-      {
-        day: today,
-        verdict: 'better',
-        foundPartId: 'better',
-        checks: ['fans turn'],
-        note: 'a better card',
-        returnBy: null,
-      },
-      today,
-    )
+    await pay(place.db, [choiceId], '145.00')
+    const card = (await itemsOf(place.db, place.build)).find((thing) => thing.partId === 'card')!
+    await itemStep(place.db, card.id, 'arrive', {
+      state: 'works',
+      foundPartId: 'better',
+      checks: ['fans turn'],
+      note: 'a better card',
+    })
     await place.db
       .update(builds)
       .set({ privateNote: 'the seller is a friend', saleText: 'quiet' })
@@ -357,11 +339,13 @@ describe('what is left over, and the ledger', () => {
       buildFileSchema.validateSync(JSON.parse(JSON.stringify(file))),
       today,
     )
+    const account = async (db: typeof place.db, build: string) =>
+      (await buildView(db, build, today)).receipt.account
+    expect(await account(other.db, id)).toEqual(await account(place.db, place.build))
     const [before, after] = [
       await ledgerView(place.db, place.build, today),
       await ledgerView(other.db, id, today),
     ]
-    expect(after.totals).toEqual(before.totals)
     expect(after.entries.map(({ text, cash }) => [text, cash])).toEqual(
       before.entries.map(({ text, cash }) => [text, cash]),
     )

@@ -8,6 +8,7 @@ import { briefOf, saveBrief } from '#server/places/brief/brief'
 import { createBuild, setBuildDeleted } from '#server/places/builds/builds'
 import { setRivals } from '#server/places/scales/setRivals'
 import { exportBuild, importBuild } from '#server/places/builds/buildFile'
+import { sessionView } from '#server/places/builds/readBuilds'
 import { buildView } from '#server/places/builds/buildView'
 import { importSoldRecords } from '#server/places/prices/importRecords'
 import { importLeads } from '#server/places/leads/importLeads'
@@ -97,7 +98,10 @@ const library = librarySchema.validateSync({
       rates: [{ workloadId: 'drift', width: 2560, height: 1440, preset: 'high', averageFps: 50 }],
     },
   ],
-  shelf: [{ id: 'shelf-1', partId: 'licence', condition: 'new', currency: 'CAD' }],
+  shelf: [
+    { id: 'shelf-1', partId: 'licence', condition: 'new', currency: 'CAD' },
+    { id: 'shelf-2', partId: 'licence', condition: 'new', currency: 'CAD' },
+  ],
 })
 const brief = briefSchema.validateSync({
   name: 'Couch',
@@ -326,6 +330,9 @@ describe('a build', () => {
   })
 
   test('opens on an empty database from its own file, to the same figures', async () => {
+    // alone in its database, it shares its orders with nobody
+    for (const other of (await sessionView(database.db, today)).builds)
+      await setBuildDeleted(database.db, other.id, '2026-10-31T10:00:00Z')
     const id = await createBuild(database.db, { ...brief, name: 'Round trip' }, today)
     const leadId = await createLead(database.db, { ...lead, title: '=HYPERLINK("x")|Tarn 640' })
     await addChoice(
@@ -339,7 +346,7 @@ describe('a build', () => {
       id,
       {
         kind: 'owned',
-        shelfId: 'shelf-1',
+        shelfId: 'shelf-2',
         leadId: null,
         partId: null,
         limit: null,

@@ -61,7 +61,7 @@ export async function insertChoice(
     leadId: input.kind === 'lead' ? input.leadId : null,
     partId: input.kind === 'hunt' ? input.partId : null,
     itemId: input.kind === 'owned' ? input.shelfId : null,
-    condition: input.kind === 'hunt' ? input.condition : null,
+    condition: input.kind === 'hunt' ? (input.condition ?? null) : null,
     limit: input.limit === null ? null : parseDecimal(input.limit, build.currency, 'limit'),
   })
   return id

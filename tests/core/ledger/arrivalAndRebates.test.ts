@@ -1,6 +1,5 @@
 import { describe, expect, test } from 'vitest'
 import { arrivalChecklist, returnDays } from '#core/ledger/arrival'
-import { paidByChoice } from '#core/ledger/ledger'
 import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
 import {
   isRebateOpen,
@@ -22,12 +21,6 @@ describe('arrival', () => {
       0, 14, 30, 14,
     ])
     expect(returnDays('returns', { ...resaleDefaults, 'returns.returns': 60 })).toBe(60)
-  })
-  test('what was paid for a thing is net of refunds, never of rebates', () => {
-    const entry = (kind: 'bought' | 'refunded' | 'rebate', cash: number) => ({ kind, cash, choiceId: 'a' })
-    expect(
-      paidByChoice([entry('bought', -9900), entry('refunded', 1000), entry('rebate', 2000)]).get('a'),
-    ).toBe(8900)
   })
 })
 

@@ -1,72 +1,31 @@
-import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { ledgerAccount, type LedgerEntry } from '#core/ledger/ledger'
+import { entryKinds, runningCash, signOf, type EntryKind } from '#core/ledger/ledger'
 import { resale } from '#core/ledger/resale'
 
-const entry = (
-  id: string,
-  day: string,
-  kind: LedgerEntry['kind'],
-  cash: number,
-  choiceId: string | null = null,
-  hours = 0,
-): LedgerEntry => ({ id, day, kind, cash, hours, choiceId })
-
-describe('ledgerAccount', () => {
-  const entries = [
-    entry('1', '2026-10-20', 'bought', -12_800, 'lot'),
-    entry('2', '2026-10-20', 'travel', -600),
-    entry('3', '2026-10-22', 'bought', -7718, 'supply'),
-    entry('4', '2026-10-25', 'refunded', 12_800, 'lot'),
-    entry('5', '2026-11-01', 'rebate', 1000, 'supply'),
-    entry('6', '2026-11-02', 'sold', 4500),
-    entry('7', '2026-11-03', 'hours', 0, null, 2.5),
-  ]
-  test('paid, back, due, to come back and in the end', () => {
-    // 128.00 + 6.00 + 77.18 = 211.18 out; 128.00 + 10.00 + 45.00 = 183.00 back
-    const account = ledgerAccount(entries, [
-      { choiceId: 'supply', stillToPay: 0, toComeBack: 0, anyoneCanPay: 7700 },
-      { choiceId: 'card', stillToPay: 13_800, toComeBack: 500, anyoneCanPay: 14_889 },
-    ])
-    expect(account).toMatchObject({
-      paid: 21_118,
-      cameBack: 18_300,
-      net: 2818,
-      due: 13_800,
-      toComeBack: 500,
-      inTheEnd: 16_118,
-      hours: 2.5,
-    })
-    expect(account.byChoice.get('supply')).toEqual({ net: 6718, anyoneCanPay: 7700, difference: 982 })
-    expect(account.byChoice.get('lot')).toEqual({ net: 0, anyoneCanPay: null, difference: null })
-    expect(account.compared).toEqual({ net: 6718, anyoneCanPay: 7700 })
-    expect(account.running.at(-1)).toEqual({ id: '7', standing: -2818 })
+describe('entries', () => {
+  test('run up by day, those of one day as they were made, whatever order they come in', () => {
+    const list = [
+      { id: 'b', day: '2026-10-02', cash: 500 },
+      { id: 'a', day: '2026-10-02', cash: -900 },
+      { id: 'c', day: '2026-10-01', cash: -100 },
+    ]
+    const standing = [
+      { id: 'c', standing: -100 },
+      { id: 'a', standing: -1000 },
+      { id: 'b', standing: -500 },
+    ]
+    expect(runningCash(list)).toEqual(standing)
+    expect(runningCash([...list].reverse())).toEqual(standing)
   })
-  test('the order of the entries does not matter, and the standing ends at minus the net', () => {
-    const some = fc.uniqueArray(
-      fc.record({
-        id: fc.string({ minLength: 1, maxLength: 4 }),
-        day: fc.integer({ min: 1, max: 28 }),
-        cash: fc.integer({ min: -90_000, max: 90_000 }),
-      }),
-      { selector: (each) => each.id },
-    )
-    fc.assert(
-      fc.property(some, (list) => {
-        const made = list.map(({ id, day, cash }) =>
-          entry(
-            id,
-            `2026-10-${String(day).padStart(2, '0')}`,
-            'correction',
-            cash,
-            id.length > 2 ? 'x' : null,
-          ),
-        )
-        const account = ledgerAccount(made, [])
-        expect(ledgerAccount([...made].reverse(), [])).toEqual(account)
-        expect(account.running.at(-1)?.standing ?? 0).toBe(0 - account.net)
-      }),
-    )
+  test('money of a kind goes one way; hours are no cash', () => {
+    expect((Object.keys(entryKinds) as EntryKind[]).filter((kind) => signOf(kind) < 0)).toEqual([
+      'bought',
+      'fee',
+      'travel',
+      'sale-cost',
+      'machine-sale-cost',
+    ])
+    expect(signOf('hours')).toBe(0)
   })
 })
 
