@@ -1,4 +1,7 @@
 import { assertItemCan } from '#core/ledger/itemLife'
+import { partLabel } from '#core/parts/part'
+import { useMarket } from '#server/context/market'
+import { huntPrice } from '#server/context/readChoice'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { findItem, moveItem } from '../ledger/itemSteps'
 import { and, eq, isNull, max } from 'drizzle-orm'
@@ -22,11 +25,30 @@ export async function addChoice(
   input: ChoiceInput,
   today: string,
 ): Promise<string> {
+  await refuseUnpriced(db, buildId, input, today)
   return db.transaction(async (tx) => {
     const id = await insertChoice(tx, buildId, input, today)
     await assertCalculable(tx, buildId, today, 'leadId')
     return id
   })
+}
+
+/** A part of which no price is known comes into a build only with a figure of the builder's: it never costs nothing. */
+async function refuseUnpriced(
+  db: Database,
+  buildId: string,
+  input: ChoiceInput,
+  today: string,
+): Promise<void> {
+  if (input.kind !== 'hunt' || input.limit !== null) return
+  const [build, market] = await Promise.all([findBuild(db, buildId), useMarket(db)])
+  const part = market.library.find((each) => each.id === input.partId)
+  if (part && huntPrice(market, build, part, today, input.condition ?? null) === null)
+    throw new CoreError(
+      'no-price',
+      `no price known of ${partLabel(part)}: say what you would pay up to`,
+      'limit',
+    )
 }
 
 /**
