@@ -160,7 +160,7 @@ async function putBack(tx: Queryable, { table, id, before, after }: RowImage): P
   )
     throw new CoreError('changed-since', 'what it would put back has been changed since', 'id')
   if (before === null) await tx.delete(tableOf(table)).where(eq(tableOf(table).id, id))
-  else
+  else if (changed.length > 0)
     await tx
       .update(tableOf(table))
       .set(Object.fromEntries(changed.map((key) => [key, before[key]])) as never)

@@ -24,7 +24,7 @@ import { keptParts, valuedLeads, type ValuedLead } from '#server/context/valuedL
 import { waitingDays } from '#server/context/waitingDays'
 import type { Database } from '#server/db/client'
 import { leadThings, leads, photos } from '#server/db/schema/leads'
-import { trips } from '#server/db/schema/ledger'
+import { orderLines, trips } from '#server/db/schema/ledger'
 import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/leads/views'
 import { asksOf } from './leadAsks'
 
@@ -65,9 +65,18 @@ export async function leadViews(db: Database, buildId: string, today: string): P
     })
     .from(leads)
     .where(isNull(leads.deletedAt))
+  const boughtHere = new Set(
+    (
+      await db
+        .select({ leadId: orderLines.leadId })
+        .from(orderLines)
+        .where(eq(orderLines.buildId, build.variantOf ?? buildId))
+    ).map((line) => line.leadId),
+  )
   const rows = everyRow.filter(
     (row) =>
       (row.vanishedOn === null && row.state !== 'bought') ||
+      boughtHere.has(row.id) ||
       chosen.some((choice) => choice.leadId === row.id),
   )
   const ids = rows.filter(isConvertible).map((row) => row.id)

@@ -62,6 +62,7 @@ export function arrive(db: Database, id: string, input: Input<'arrive'>, today: 
       await deed.update('items', id, {
         place: goesIn ? 'build' : 'shelf',
         state: input.state,
+        isBuiltIn: item.isBuiltIn && goesIn && input.state !== 'dead',
         arrivedOn: input.day,
         checks: (input.checks ?? []) as string[],
         note: input.note,

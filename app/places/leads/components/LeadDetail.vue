@@ -31,7 +31,11 @@ const isForeign = computed(() => lead.currency !== currency)
 
 <template>
   <div class="columns-2 gap-3 @max-2xl/lead:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
-    <LeadPurchase v-if="lead.state === 'open'" :key="lead.id" :lead="lead" @changed="emit('changed')" />
+    <section v-if="lead.state === 'bought'" class="sheet border-l-4 border-settled p-3" aria-label="bought">
+      Bought. What became of it stands in the
+      <NuxtLink :to="`/b/${build.view!.id}/ledger`" class="underline decoration-dotted">Ledger</NuxtLink>.
+    </section>
+    <LeadPurchase v-else-if="lead.state === 'open'" :key="lead.id" :lead="lead" @changed="emit('changed')" />
     <section class="sheet p-3">
       <h2>What is in it</h2>
       <table class="ledger mt-1">

@@ -46,6 +46,8 @@ const buy = () =>
         body: { day: day.value, amount: pay.value },
       })
       await after(lead.title)
+      // at the door the next thing is whether it works
+      await navigateTo(`/b/${build.view!.id}/ledger`)
     },
     { message: 'paid, and in the ledger' },
   )

@@ -46,7 +46,7 @@ export function arrangeLeads(
 }
 
 function isShown(lead: LeadView, show: LeadShow, hits: ReadonlySet<string>): boolean {
-  if (show === 'chosen') return lead.choiceId !== null
+  if (show === 'chosen') return lead.choiceId !== null || lead.state === 'bought'
   if (show === 'asked') return lead.state === 'open' && lead.waiting !== null
   if (show === 'hits') return hits.has(lead.id)
   if (show === 'untied') return lead.state === 'open' && lead.things.length === 0

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ItemView } from '#shared/ledger/views'
 import type { LibraryView } from '#shared/parts/views'
+import { useLocalStorage } from '@vueuse/core'
 import { request } from '~/utils/request'
 
 /** What may happen to one thing from where it is: it arrives, goes back, is moved, sold, written off. */
@@ -14,10 +15,9 @@ const day = ref(build.view!.today)
 const amount = ref(amountTyped(Math.max(0, item.remaining), currency))
 const fee = ref('0')
 const postage = ref('0')
-const note = ref('')
-const returnBy = ref(item.returnBy ?? '')
-const foundPartId = ref('')
-const checks = ref<string[]>([])
+/** What is ticked at the door outlives a reload. */
+const blank = () => ({ note: '', returnBy: item.returnBy ?? '', foundPartId: '', checks: [] as string[] })
+const seen = useLocalStorage(`tarvin-item-${item.id}`, blank())
 const toBuild = ref('')
 const library = shallowRef<LibraryView | null>(null)
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
@@ -29,14 +29,20 @@ async function step(name: string, body: object, message: string) {
     message: `${item.name}: ${message}`,
     undo: () => ledger.undoLast(),
   })
-  if (done) emit('done')
+  if (!done) return
+  seen.value = blank()
+  emit('done')
 }
 const found = () => ({
-  foundPartId: foundPartId.value || null,
-  note: note.value,
+  foundPartId: seen.value.foundPartId || null,
+  note: seen.value.note,
 })
 const arrive = (state: 'works' | 'faulty' | 'dead') =>
-  step('arrive', { ...found(), state, checks: checks.value, returnBy: returnBy.value || null }, 'it arrived')
+  step(
+    'arrive',
+    { ...found(), state, checks: seen.value.checks, returnBy: seen.value.returnBy || null },
+    'it arrived',
+  )
 </script>
 
 <template>
@@ -44,12 +50,12 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
     <div class="flex flex-wrap items-center gap-2">
       <label>on <DateField v-model="day" label="day of the step" /></label>
       <template v-if="item.place === 'ordered' || item.place === 'build' || item.place === 'shelf'">
-        <select v-model="foundPartId" class="field max-w-64" aria-label="found to be">
+        <select v-model="seen.foundPartId" class="field max-w-64" aria-label="found to be">
           <option value="">it is what was listed</option>
           <option v-for="part in sameRole" :key="part.id" :value="part.id">it is a {{ part.name }}</option>
         </select>
         <input
-          v-model="note"
+          v-model="seen.note"
           class="field min-w-40 flex-1"
           placeholder="what was found"
           aria-label="what was found"
@@ -59,11 +65,11 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
     <template v-if="item.place === 'ordered'">
       <div class="columns-2 gap-4">
         <label v-for="check in item.checklist" :key="check" class="flex gap-2 py-0.5"
-          ><input v-model="checks" type="checkbox" :value="check" />{{ check }}</label
+          ><input v-model="seen.checks" type="checkbox" :value="check" />{{ check }}</label
         >
       </div>
       <div class="flex flex-wrap items-center gap-2">
-        <label>may go back until <DateField v-model="returnBy" label="may go back until" /></label>
+        <label>may go back until <DateField v-model="seen.returnBy" label="may go back until" /></label>
         <button type="button" class="button button-main" :disabled="busy" @click="arrive('works')">
           It arrived and works</button
         ><button type="button" class="button" :disabled="busy" @click="arrive('faulty')">

@@ -50,7 +50,7 @@ const sorted = computed(() => [...items].sort((a, b) => Number(isOver(a)) - Numb
           <th>where</th>
           <th>state</th>
           <th class="!text-right">cost</th>
-          <th class="!text-right">worth today</th>
+          <th class="!text-right @max-2xl/place:hidden">worth today</th>
           <th><span class="sr-only">steps</span></th>
         </tr>
       </thead>
