@@ -171,7 +171,7 @@ const goneWords = {
       </tbody>
     </table>
     <p v-else-if="library" class="mt-4 text-soft">
-      The shelf is empty. What a lot leaves over comes here when it arrives, and what is taken out of a build.
+      The shelf is empty. What a lot leaves over comes here when it arrives, and what leaves a build.
     </p>
     <template v-if="left.length > 0">
       <h2 class="mt-5">What left</h2>

@@ -359,7 +359,7 @@ describe('whole lives', () => {
     const before = await figures(id)
     const [paidFor] = (await ledgerView(db, id, today)).actions
     await itemStep(db, card, 'arrive', { state: 'works' })
-    const { undo } = await import('#server/db/deed')
+    const { undo } = await import('#server/db/action')
     await expect(undo(db, paidFor!.id, today)).rejects.toThrow(
       '"Quenby card arrived: works" of 2026-10-31 rests on it',
     )

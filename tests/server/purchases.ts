@@ -1,6 +1,6 @@
 import { desc, eq, isNull } from 'drizzle-orm'
 import type { Database } from '#server/db/client'
-import { undo } from '#server/db/deed'
+import { undo } from '#server/db/action'
 import { actions, items } from '#server/db/schema/ledger'
 import { payOrder } from '#server/places/ledger/payOrder'
 import { itemSteps } from '#shared/ledger/schemas'

@@ -1,5 +1,5 @@
 import { findBuild, type BuildRow } from '#server/context/findBuild'
-import type { Deed } from '#server/db/deed'
+import type { OpenAction } from '#server/db/action'
 import { eq, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
@@ -125,23 +125,23 @@ export async function changeInherited(
 }
 
 /**
- * Makes a variant the build: its own choices become the build's, and what it does without is taken out there; the
+ * Makes a variant the build: its own choices become the build's, and what it does without leaves it there; the
  * variant is then like its build. Done before a variant pays, since a variant holds no money.
  */
-export async function makeTheBuild(deed: Deed, variant: BuildRow): Promise<void> {
+export async function makeTheBuild(action: OpenAction, variant: BuildRow): Promise<void> {
   const rootId = variant.variantOf!
-  const root = await findBuild(deed.tx, rootId)
+  const root = await findBuild(action.tx, rootId)
   if (root.currency !== variant.currency)
     throw new CoreError(
       'other-currency',
       `${variant.name} is kept in ${variant.currency}, ${root.name} in ${root.currency}: pay in ${root.name}`,
       'id',
     )
-  for (const row of await choiceRowsOf(deed.tx, root))
-    if (variant.dropped.includes(row.id)) await deed.update('choices', row.id, { deletedAt: deed.day })
-  for (const row of await choiceRowsOf(deed.tx, { ...variant, variantOf: null }))
-    await deed.update('choices', row.id, { buildId: rootId })
-  await deed.update('builds', variant.id, { dropped: [] })
+  for (const row of await choiceRowsOf(action.tx, root))
+    if (variant.dropped.includes(row.id)) await action.update('choices', row.id, { deletedAt: action.day })
+  for (const row of await choiceRowsOf(action.tx, { ...variant, variantOf: null }))
+    await action.update('choices', row.id, { buildId: rootId })
+  await action.update('builds', variant.id, { dropped: [] })
 }
 
 /** A build beside its variants and its siblings: what they share, where they differ, totals, findings, targets. */

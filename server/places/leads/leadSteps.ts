@@ -4,7 +4,7 @@ import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
 import type { agreeSchema, leadDaySchema, passSchema } from '#shared/leads/schemas'
 import type { Database, Queryable } from '#server/db/client'
-import { act, type Deed } from '#server/db/deed'
+import { act, type OpenAction } from '#server/db/action'
 import { leads } from '#server/db/schema/leads'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { voidAtSource, voidChoices } from '../ledger/voidChoices'
@@ -25,15 +25,15 @@ async function step(
   day: string,
   { from, does, said }: { from: readonly LeadRow['state'][]; does: string; said: string },
   today: string,
-  work: (deed: Deed, lead: LeadRow) => Promise<void>,
+  work: (action: OpenAction, lead: LeadRow) => Promise<void>,
 ): Promise<void> {
   const { title } = await findLead(db, id)
-  const deedOf = { kind: 'lead', text: `${title}: ${said}`.slice(0, 200), day, buildId: null }
-  await act(db, deedOf, today, async (deed) => {
-    const lead = await findLead(deed.tx, id)
+  const actionOf = { kind: 'lead', text: `${title}: ${said}`.slice(0, 200), day, buildId: null }
+  await act(db, actionOf, today, async (action) => {
+    const lead = await findLead(action.tx, id)
     if (!from.includes(lead.state))
       throw new CoreError('not-possible', `"${title}" is ${lead.state} and cannot ${does}`, 'id')
-    await work(deed, lead)
+    await work(action, lead)
   })
 }
 
@@ -50,8 +50,8 @@ export function agree(
     day,
     { from: ['open'], does: 'be agreed on', said: `agreed at ${amount}` },
     today,
-    (deed, lead) =>
-      deed.update('leads', id, {
+    (action, lead) =>
+      action.update('leads', id, {
         agreedAmount: parseDecimal(amount, lead.currency, 'amount'),
         agreedOn: day,
         agreedUntil: until,
@@ -72,9 +72,9 @@ export function pass(
     day,
     { from: ['open'], does: 'be passed on', said: 'passed on' },
     today,
-    async (deed) => {
-      await deed.update('leads', id, { state: 'passed', passReason: reason })
-      await voidChoices(deed, id, 'passed')
+    async (action) => {
+      await action.update('leads', id, { state: 'passed', passReason: reason })
+      await voidChoices(action, id, 'passed')
     },
   )
 }
@@ -86,9 +86,9 @@ export function gone(
   { day }: InferType<typeof leadDaySchema>,
   today: string,
 ): Promise<void> {
-  return step(db, id, day, { from: ['open'], does: 'be gone', said: 'gone' }, today, async (deed) => {
-    await deed.update('leads', id, { state: 'gone', vanishedOn: day })
-    await voidChoices(deed, id, 'gone')
+  return step(db, id, day, { from: ['open'], does: 'be gone', said: 'gone' }, today, async (action) => {
+    await action.update('leads', id, { state: 'gone', vanishedOn: day })
+    await voidChoices(action, id, 'gone')
   })
 }
 
@@ -105,7 +105,7 @@ export function reopen(
     day,
     { from: ['gone', 'passed'], does: 'be open again', said: 'open again' },
     today,
-    (deed) => deed.update('leads', id, { state: 'open', vanishedOn: null }),
+    (action) => action.update('leads', id, { state: 'open', vanishedOn: null }),
   )
 }
 

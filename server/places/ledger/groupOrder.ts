@@ -2,7 +2,7 @@ import { inArray } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import type { orderGroupSchema } from '#shared/ledger/schemas'
 import type { Database } from '#server/db/client'
-import { act } from '#server/db/deed'
+import { act } from '#server/db/action'
 import { choices } from '#server/db/schema/machine'
 import { NotFoundError } from '#server/errors/notFoundError'
 
@@ -14,10 +14,10 @@ export async function groupOrder(
 ): Promise<void> {
   const ids = [...new Set(choiceIds as string[])]
   const text = group === null ? 'ordered together again' : 'ordered apart'
-  await act(db, { kind: 'group', text, day: today, buildId: null }, today, async (deed) => {
-    const rows = await deed.tx.select({ id: choices.id }).from(choices).where(inArray(choices.id, ids))
+  await act(db, { kind: 'group', text, day: today, buildId: null }, today, async (action) => {
+    const rows = await action.tx.select({ id: choices.id }).from(choices).where(inArray(choices.id, ids))
     const missing = ids.find((id) => !rows.some((row) => row.id === id))
     if (missing !== undefined) throw new NotFoundError(`there is no choice "${missing}"`)
-    for (const id of ids) await deed.update('choices', id, { orderGroup: group })
+    for (const id of ids) await action.update('choices', id, { orderGroup: group })
   })
 }

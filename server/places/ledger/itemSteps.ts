@@ -6,7 +6,7 @@ import { parseDecimal } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import type { itemSteps as stepSchemas } from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
-import { act, type Deed } from '#server/db/deed'
+import { act, type OpenAction } from '#server/db/action'
 import { newId } from '#server/db/ids'
 import { builds } from '#server/db/schema/builds'
 import { items } from '#server/db/schema/ledger'
@@ -37,14 +37,14 @@ async function step(
   id: string,
   { kind, day, says }: { kind: ItemStep; day: string; says: (name: string) => string },
   today: string,
-  work: (deed: Deed, item: ItemRow, name: string) => Promise<void>,
+  work: (action: OpenAction, item: ItemRow, name: string) => Promise<void>,
 ): Promise<string | null> {
   const { item, name } = await findItem(db, id)
   const buildId = item.buildId ?? item.payerId
-  await act(db, { kind, text: says(name), day, buildId }, today, async (deed) => {
-    const { item: now } = await findItem(deed.tx, id)
+  await act(db, { kind, text: says(name), day, buildId }, today, async (action) => {
+    const { item: now } = await findItem(action.tx, id)
     assertItemCan(kind, now, name, 'id')
-    await work(deed, now, name)
+    await work(action, now, name)
   })
   return buildId
 }
@@ -56,10 +56,10 @@ export function arrive(db: Database, id: string, input: Input<'arrive'>, today: 
     id,
     { kind: 'arrive', day: input.day, says: (name) => `${name} arrived: ${input.state}` },
     today,
-    async (deed, item) => {
-      const found = await foundPart(deed.tx, item, input.foundPartId)
+    async (action, item) => {
+      const found = await foundPart(action.tx, item, input.foundPartId)
       const goesIn = item.plan === 'keep' && item.buildId !== null
-      await deed.update('items', id, {
+      await action.update('items', id, {
         place: goesIn ? 'build' : 'shelf',
         state: input.state,
         isBuiltIn: item.isBuiltIn && goesIn && input.state !== 'dead',
@@ -92,9 +92,9 @@ export function cancel(db: Database, id: string, input: Input<'cancel'>, today: 
     id,
     { kind, day: input.day, says: (name) => `${name}: ${input.missing ? 'missing' : 'cancelled'}` },
     today,
-    async (deed, item, name) => {
-      await refundEntry(deed, item, input.amount, name)
-      await deed.update('items', id, {
+    async (action, item, name) => {
+      await refundEntry(action, item, input.amount, name)
+      await action.update('items', id, {
         place: 'gone',
         goneBecause: input.missing ? 'missing' : 'cancelled',
         leftOn: input.day,
@@ -110,10 +110,10 @@ export function sendBack(db: Database, id: string, input: Input<'send-back'>, to
     id,
     { kind: 'sendBack', day: input.day, says: (name) => `${name} sent back` },
     today,
-    async (deed, item) => {
+    async (action, item) => {
       const expected =
         input.expected === null ? item.remaining : parseDecimal(input.expected, item.currency, 'expected')
-      await deed.update('items', id, { place: 'returning', expectedBack: expected, leftOn: input.day })
+      await action.update('items', id, { place: 'returning', expectedBack: expected, leftOn: input.day })
     },
   )
 }
@@ -125,35 +125,35 @@ export function refund(db: Database, id: string, input: Input<'refund'>, today: 
     id,
     { kind: input.kept ? 'refundKept' : 'refund', day: input.day, says: (name) => `${name} refunded` },
     today,
-    async (deed, item, name) => {
-      await refundEntry(deed, item, input.amount, name)
+    async (action, item, name) => {
+      await refundEntry(action, item, input.amount, name)
       if (!input.kept)
-        await deed.update('items', id, { place: 'gone', goneBecause: 'returned', leftOn: input.day })
+        await action.update('items', id, { place: 'gone', goneBecause: 'returned', leftOn: input.day })
     },
   )
 }
 
 /** The money stands with the build that paid; the thing costs that much less. */
-async function refundEntry(deed: Deed, item: ItemRow, amount: string, name: string): Promise<void> {
+async function refundEntry(action: OpenAction, item: ItemRow, amount: string, name: string): Promise<void> {
   const cash = parseDecimal(amount, item.currency, 'amount')
   if (item.payerId === null)
     throw new CoreError('not-bought', 'no build paid for this, so nothing comes back for it', 'amount')
   await writeEntry(
-    deed.tx,
+    action.tx,
     {
       buildId: item.payerId,
-      day: deed.day,
+      day: action.day,
       kind: 'refunded',
       cash,
       scope: item.scope,
       lineId: item.lineId,
       itemId: item.id,
       text: name,
-      actionId: deed.id,
+      actionId: action.id,
     },
-    deed.today,
+    action.today,
   )
-  await deed.update('items', item.id, { remaining: item.remaining - cash })
+  await action.update('items', item.id, { remaining: item.remaining - cash })
 }
 
 /** It was sent back and came back to me. */
@@ -163,7 +163,7 @@ export function comeBack(db: Database, id: string, input: Input<'come-back'>, to
     id,
     { kind: 'comeBack', day: input.day, says: (name) => `${name} came back to me` },
     today,
-    (deed) => deed.update('items', id, { place: 'shelf', expectedBack: 0, leftOn: null }),
+    (action) => action.update('items', id, { place: 'shelf', expectedBack: 0, leftOn: null }),
   )
 }
 
@@ -178,26 +178,26 @@ export function move(db: Database, id: string, input: Input<'move'>, today: stri
       says: (name) => (input.buildId === null ? `${name} put on the shelf` : `${name} moved`),
     },
     today,
-    (deed, item) => moveItem(deed, item, input.buildId, input.scope),
+    (action, item) => moveItem(action, item, input.buildId, input.scope),
   )
 }
 
 export async function moveItem(
-  deed: Deed,
+  action: OpenAction,
   item: ItemRow,
   toBuildId: string | null,
   scope: ItemRow['scope'] = item.scope,
 ): Promise<void> {
   if (toBuildId === null) {
-    await deed.update('items', item.id, { place: 'shelf', isBuiltIn: false })
+    await action.update('items', item.id, { place: 'shelf', isBuiltIn: false })
     return
   }
-  const to = await findBuild(deed.tx, toBuildId)
+  const to = await findBuild(action.tx, toBuildId)
   if (to.variantOf !== null)
     throw new CoreError('variant', 'a variant holds no things: choose it there instead', 'buildId')
   if (to.state === 'sold') throw new CoreError('over', `${to.name} is sold`, 'buildId')
-  if (item.buildId !== toBuildId) await handOver(deed, item, to)
-  await deed.update('items', item.id, {
+  if (item.buildId !== toBuildId) await handOver(action, item, to)
+  await action.update('items', item.id, {
     place: 'build',
     buildId: toBuildId,
     isBuiltIn: item.state !== 'dead',
@@ -205,8 +205,12 @@ export async function moveItem(
   })
 }
 
-async function handOver(deed: Deed, item: ItemRow, to: { id: string; currency: string }): Promise<void> {
-  const rates = await deed.tx.select().from(exchangeRates)
+async function handOver(
+  action: OpenAction,
+  item: ItemRow,
+  to: { id: string; currency: string },
+): Promise<void> {
+  const rates = await action.tx.select().from(exchangeRates)
   const inCurrency = (currency: string) =>
     item.currency === currency
       ? item.remaining
@@ -214,14 +218,14 @@ async function handOver(deed: Deed, item: ItemRow, to: { id: string; currency: s
           item.remaining,
           item.currency,
           currency,
-          rateTable(rates).rateOn(deed.day, item.currency, currency),
+          rateTable(rates).rateOn(action.day, item.currency, currency),
         )
   const [from] =
-    item.buildId === null ? [] : await deed.tx.select().from(builds).where(eq(builds.id, item.buildId))
-  await deed.insert('moves', {
+    item.buildId === null ? [] : await action.tx.select().from(builds).where(eq(builds.id, item.buildId))
+  await action.insert('moves', {
     id: newId('move'),
     itemId: item.id,
-    day: deed.day,
+    day: action.day,
     fromBuildId: item.buildId,
     toBuildId: to.id,
     fromAmount: from ? inCurrency(from.currency) : item.remaining,
@@ -236,10 +240,10 @@ export function find(db: Database, id: string, input: Input<'find'>, today: stri
     id,
     { kind: 'find', day: input.day, says: (name) => `${name} found: ${input.state}` },
     today,
-    async (deed, item) => {
+    async (action, item) => {
       assertFound(item.state, input.state, { repaired: input.repaired, path: 'state' })
-      const found = await foundPart(deed.tx, item, input.foundPartId)
-      await deed.update('items', id, {
+      const found = await foundPart(action.tx, item, input.foundPartId)
+      await action.update('items', id, {
         state: input.state,
         note: input.note || item.note,
         facts: { ...item.facts, ...(input.facts ?? {}) },
@@ -258,17 +262,17 @@ export function sell(db: Database, id: string, input: Input<'sell'>, today: stri
     id,
     { kind: 'sell', day: input.day, says: (name) => `${name} sold` },
     today,
-    async (deed, item, name) => {
+    async (action, item, name) => {
       const buildId = item.buildId ?? item.payerId ?? input.buildId
       if (buildId === null)
         throw new CoreError('unknown-build', 'say which build the money goes to', 'buildId')
-      const build = await findBuild(deed.tx, buildId)
+      const build = await findBuild(action.tx, buildId)
       const amount = (text: string, path: string) => parseDecimal(text, build.currency, path)
       const price = amount(input.price, 'price')
       const [fee, postage] = [amount(input.fee, 'fee'), amount(input.postage, 'postage')]
       if (price <= 0) throw new CoreError('bad-amount', 'write what it sold for', 'price')
-      if (item.buildId === null && item.payerId === null) await handOver(deed, item, build)
-      await deed.insert('sales', {
+      if (item.buildId === null && item.payerId === null) await handOver(action, item, build)
+      await action.insert('sales', {
         id: newId('sale'),
         buildId,
         itemId: id,
@@ -280,38 +284,43 @@ export function sell(db: Database, id: string, input: Input<'sell'>, today: stri
         currency: build.currency,
       })
       await saleEntries(
-        deed,
+        action,
         { buildId, scope: item.scope, itemId: id, text: name, isMachine: false },
         price,
         fee + postage,
       )
-      await deed.update('items', id, {
+      await action.update('items', id, {
         place: 'gone',
         goneBecause: 'sold',
         buildId,
-        soldFor: await inItemCurrency(deed, item, price - fee - postage, build.currency),
+        soldFor: await inItemCurrency(action, item, price - fee - postage, build.currency),
         leftOn: input.day,
       })
     },
   )
 }
 
-async function inItemCurrency(deed: Deed, item: ItemRow, amount: number, from: string): Promise<number> {
+async function inItemCurrency(
+  action: OpenAction,
+  item: ItemRow,
+  amount: number,
+  from: string,
+): Promise<number> {
   if (item.currency === from) return amount
-  const rates = await deed.tx.select().from(exchangeRates)
-  return convertAmount(amount, from, item.currency, rateTable(rates).rateOn(deed.day, from, item.currency))
+  const rates = await action.tx.select().from(exchangeRates)
+  return convertAmount(amount, from, item.currency, rateTable(rates).rateOn(action.day, from, item.currency))
 }
 
 /** The entries of a sale: its price, and what it cost to sell. */
 export async function saleEntries(
-  deed: Deed,
+  action: OpenAction,
   sale: { buildId: string; scope: ItemRow['scope']; itemId: string | null; text: string; isMachine: boolean },
   price: number,
   costs: number,
 ): Promise<void> {
   const { isMachine, ...entry } = sale
   const write = (kind: 'sold' | 'machine-sold' | 'sale-cost' | 'machine-sale-cost', cash: number) =>
-    writeEntry(deed.tx, { ...entry, kind, cash, day: deed.day, actionId: deed.id }, deed.today)
+    writeEntry(action.tx, { ...entry, kind, cash, day: action.day, actionId: action.id }, action.today)
   await write(isMachine ? 'machine-sold' : 'sold', price)
   if (costs !== 0) await write(isMachine ? 'machine-sale-cost' : 'sale-cost', 0 - costs)
 }
@@ -323,8 +332,8 @@ export function writeOff(db: Database, id: string, input: Input<'write-off'>, to
     id,
     { kind: 'writeOff', day: input.day, says: (name) => `${name} written off` },
     today,
-    (deed) =>
-      deed.update('items', id, {
+    (action) =>
+      action.update('items', id, {
         place: 'gone',
         goneBecause: 'written-off',
         leftOn: input.day,
@@ -340,18 +349,18 @@ export function takeBack(db: Database, id: string, input: Input<'take-back'>, to
     id,
     { kind: 'takeBack', day: input.day, says: (name) => `${name} came back from its buyer` },
     today,
-    async (deed, item, name) => {
+    async (action, item, name) => {
       if (item.goneBecause !== 'sold')
         throw new CoreError('not-possible', 'it was sold with its machine: the machine comes back', 'id')
-      const build = await findBuild(deed.tx, item.buildId!)
+      const build = await findBuild(action.tx, item.buildId!)
       const back = parseDecimal(input.amount, build.currency, 'amount')
       await saleEntries(
-        deed,
+        action,
         { buildId: build.id, scope: item.scope, itemId: id, text: `${name}, taken back`, isMachine: false },
         0 - back,
         0,
       )
-      await deed.update('items', id, {
+      await action.update('items', id, {
         place: 'shelf',
         goneBecause: null,
         soldFor: 0,
@@ -369,8 +378,8 @@ export function tradeIn(db: Database, id: string, input: Input<'trade-in'>, toda
     id,
     { kind: 'tradeIn', day: input.day, says: (name) => `${name} traded in` },
     today,
-    (deed) =>
-      deed.update('items', id, {
+    (action) =>
+      action.update('items', id, {
         place: 'gone',
         goneBecause: 'traded-in',
         leftOn: input.day,
@@ -386,8 +395,8 @@ export function arrange(db: Database, id: string, input: Input<'arrange'>, today
     id,
     { kind: 'refundKept', day: today, says: (name) => `${name} arranged` },
     today,
-    (deed, item) =>
-      deed.update('items', id, {
+    (action, item) =>
+      action.update('items', id, {
         scope: input.scope ?? item.scope,
         reason: input.reason ?? item.reason,
         leftOut: (input.leftOut as string[] | undefined) ?? item.leftOut,

@@ -4,7 +4,7 @@ import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
 import type { machineSaleSchema, daySchema, returnedMachineSchema } from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
-import { act, type Deed } from '#server/db/deed'
+import { act, type OpenAction } from '#server/db/action'
 import { newId } from '#server/db/ids'
 import { items, sales } from '#server/db/schema/ledger'
 import { choices } from '#server/db/schema/machine'
@@ -37,9 +37,9 @@ export async function stand(
   today: string,
 ): Promise<void> {
   const build = await findBuild(db, id)
-  await act(db, { kind: 'stand', text: `${build.name} stands`, day, buildId: id }, today, async (deed) => {
-    await refuseOver(await findBuild(deed.tx, id), ['planned'], 'stand')
-    await deed.update('builds', id, { state: 'standing', stateSince: day })
+  await act(db, { kind: 'stand', text: `${build.name} stands`, day, buildId: id }, today, async (action) => {
+    await refuseOver(await findBuild(action.tx, id), ['planned'], 'stand')
+    await action.update('builds', id, { state: 'standing', stateSince: day })
   })
 }
 
@@ -55,9 +55,9 @@ export async function sellMachine(
     db,
     { kind: 'sell-machine', text: `${build.name} sold`, day, buildId: id },
     today,
-    async (deed) => {
-      await refuseOver(await findBuild(deed.tx, id), ['planned', 'standing'], 'be sold')
-      const all = await itemsIn(deed.tx, id)
+    async (action) => {
+      await refuseOver(await findBuild(action.tx, id), ['planned', 'standing'], 'be sold')
+      const all = await itemsIn(action.tx, id)
       if (all.some((item) => item.place === 'ordered'))
         throw new CoreError(
           'not-possible',
@@ -69,7 +69,7 @@ export async function sellMachine(
       const amount = (text: string, path: string) => parseDecimal(text, build.currency, path)
       const gross = amount(price, 'price')
       const costs = amount(fee, 'fee') + amount(postage, 'postage')
-      await deed.insert('sales', {
+      await action.insert('sales', {
         id: newId('sale'),
         buildId: id,
         itemId: null,
@@ -81,34 +81,38 @@ export async function sellMachine(
         currency: build.currency,
       })
       await saleEntries(
-        deed,
+        action,
         { buildId: id, scope: 'core', itemId: null, text: `${build.name} sold`, isMachine: true },
         gross,
         costs,
       )
-      if (hours > 0) await hoursEntry(deed, id, hours, 'building and selling it')
+      if (hours > 0) await hoursEntry(action, id, hours, 'building and selling it')
       for (const item of all.filter((each) => each.place === 'build'))
-        await deed.update('items', item.id, { place: 'gone', goneBecause: 'sold-with-machine', leftOn: day })
-      await removeChoices(deed, id)
-      await deed.update('builds', id, { state: 'sold', stateSince: day })
+        await action.update('items', item.id, {
+          place: 'gone',
+          goneBecause: 'sold-with-machine',
+          leftOn: day,
+        })
+      await removeChoices(action, id)
+      await action.update('builds', id, { state: 'sold', stateSince: day })
     },
   )
 }
 
-async function hoursEntry(deed: Deed, buildId: string, hours: number, text: string): Promise<void> {
+async function hoursEntry(action: OpenAction, buildId: string, hours: number, text: string): Promise<void> {
   await writeEntry(
-    deed.tx,
-    { buildId, day: deed.day, kind: 'hours', cash: 0, hours, text, actionId: deed.id },
-    deed.today,
+    action.tx,
+    { buildId, day: action.day, kind: 'hours', cash: 0, hours, text, actionId: action.id },
+    action.today,
   )
 }
 
-async function removeChoices(deed: Deed, buildId: string): Promise<void> {
-  const open = await deed.tx
+async function removeChoices(action: OpenAction, buildId: string): Promise<void> {
+  const open = await action.tx
     .select({ id: choices.id })
     .from(choices)
     .where(and(eq(choices.buildId, buildId), isNull(choices.deletedAt)))
-  for (const { id } of open) await deed.update('choices', id, { deletedAt: deed.day })
+  for (const { id } of open) await action.update('choices', id, { deletedAt: action.day })
 }
 
 /** Its buyer brought it back: it stands again, and the money went back too. */
@@ -123,24 +127,24 @@ export async function takeMachineBack(
     db,
     { kind: 'take-machine-back', text: `${build.name} came back`, day, buildId: id },
     today,
-    async (deed) => {
-      await refuseOver(await findBuild(deed.tx, id), ['sold'], 'come back from its buyer')
+    async (action) => {
+      await refuseOver(await findBuild(action.tx, id), ['sold'], 'come back from its buyer')
       const back = parseDecimal(amount, build.currency, 'amount')
       await saleEntries(
-        deed,
+        action,
         { buildId: id, scope: 'core', itemId: null, text: `${build.name}, taken back`, isMachine: true },
         0 - back,
         0,
       )
-      for (const item of await itemsIn(deed.tx, id))
+      for (const item of await itemsIn(action.tx, id))
         if (item.goneBecause === 'sold-with-machine')
-          await deed.update('items', item.id, { place: 'build', goneBecause: null, leftOn: null })
-      const [sale] = await deed.tx
+          await action.update('items', item.id, { place: 'build', goneBecause: null, leftOn: null })
+      const [sale] = await action.tx
         .select()
         .from(sales)
         .where(and(eq(sales.buildId, id), isNull(sales.itemId), isNull(sales.returnedOn)))
-      if (sale) await deed.update('sales', sale.id, { returnedOn: day })
-      await deed.update('builds', id, { state: 'standing', stateSince: day })
+      if (sale) await action.update('sales', sale.id, { returnedOn: day })
+      await action.update('builds', id, { state: 'standing', stateSince: day })
     },
   )
 }
@@ -157,9 +161,9 @@ export async function takeApart(
     db,
     { kind: 'take-apart', text: `${build.name} taken apart`, day, buildId: id },
     today,
-    async (deed) => {
-      await refuseOver(await findBuild(deed.tx, id), ['planned', 'standing'], 'be taken apart')
-      const all = await itemsIn(deed.tx, id)
+    async (action) => {
+      await refuseOver(await findBuild(action.tx, id), ['planned', 'standing'], 'be taken apart')
+      const all = await itemsIn(action.tx, id)
       if (all.some((item) => item.place === 'ordered'))
         throw new CoreError(
           'not-possible',
@@ -167,9 +171,9 @@ export async function takeApart(
           'id',
         )
       for (const item of all.filter((each) => each.place === 'build'))
-        await deed.update('items', item.id, { place: 'shelf', isBuiltIn: false })
-      await removeChoices(deed, id)
-      await deed.update('builds', id, { state: 'apart', stateSince: day })
+        await action.update('items', item.id, { place: 'shelf', isBuiltIn: false })
+      await removeChoices(action, id)
+      await action.update('builds', id, { state: 'apart', stateSince: day })
     },
   )
 }

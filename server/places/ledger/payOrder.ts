@@ -9,7 +9,7 @@ import type { Part } from '#core/parts/part'
 import type { orderPaymentSchema } from '#shared/ledger/schemas'
 import type { BuildView } from '#shared/builds/views'
 import type { Database, Queryable } from '#server/db/client'
-import { act, type Deed } from '#server/db/deed'
+import { act, type OpenAction } from '#server/db/action'
 import { newId } from '#server/db/ids'
 import { builds } from '#server/db/schema/builds'
 import { codes, leads } from '#server/db/schema/leads'
@@ -56,21 +56,21 @@ export async function payOrder(
   const views = new Map<string, BuildView>()
   for (const { build } of await chosen(db, ids))
     if (build.variantOf === null) views.set(build.id, await buildView(db, build.id, today))
-  await act(db, { kind: 'pay', text: 'an order paid', day, buildId: null }, today, async (deed) => {
-    await makeVariantsTheBuild(deed, ids)
-    const rows = await chosen(deed.tx, ids)
+  await act(db, { kind: 'pay', text: 'an order paid', day, buildId: null }, today, async (action) => {
+    await makeVariantsTheBuild(action, ids)
+    const rows = await chosen(action.tx, ids)
     refuseMixed(rows)
     const toPay = await computed(db, market, rows, today)
     const paid = amountsPaid(toPay, total ?? null, amounts as { choiceId: string; amount: string }[])
-    await placeOrder(deed, market, toPay, paid)
+    await placeOrder(action, market, toPay, paid)
     for (const { build, part, valued } of toPay) {
       buildIds.add(build.id)
       const view = views.get(build.id)
-      if (view && decidesFrames(market, part, valued)) await freezeForecasts(deed.tx, view, day)
-      await assertCalculable(deed.tx, build.id, today, 'choiceIds')
+      if (view && decidesFrames(market, part, valued)) await freezeForecasts(action.tx, view, day)
+      await assertCalculable(action.tx, build.id, today, 'choiceIds')
     }
     const labels = toPay.map((each) => labelOf(market, each)).join(', ')
-    await deed.name(`paid: ${labels}`.slice(0, 200), toPay[0]!.build.id)
+    await action.name(`paid: ${labels}`.slice(0, 200), toPay[0]!.build.id)
   })
   return [...buildIds]
 }
@@ -102,9 +102,9 @@ async function chosen(tx: Pick<Queryable, 'select'>, ids: readonly string[]) {
 }
 
 /** Paying in a variant makes it the build first: a variant holds no money. */
-async function makeVariantsTheBuild(deed: Deed, ids: readonly string[]): Promise<void> {
-  for (const { build } of await chosen(deed.tx, ids))
-    if (build.variantOf !== null) await makeTheBuild(deed, build)
+async function makeVariantsTheBuild(action: OpenAction, ids: readonly string[]): Promise<void> {
+  for (const { build } of await chosen(action.tx, ids))
+    if (build.variantOf !== null) await makeTheBuild(action, build)
 }
 
 /** One order is from one source in one currency; a hunt that came in is an order of its own. */
@@ -201,7 +201,7 @@ function amountsPaid(
 }
 
 async function placeOrder(
-  deed: Deed,
+  action: OpenAction,
   market: Market,
   toPay: readonly ToPay[],
   paid: readonly number[],
@@ -210,23 +210,25 @@ async function placeOrder(
   const currency = first.valued?.lead.currency ?? first.build.currency
   const table = rateTable(market.rates)
   const inOrder = (amount: number, from: string) =>
-    from === currency ? amount : convertAmount(amount, from, currency, table.rateOn(deed.day, from, currency))
+    from === currency
+      ? amount
+      : convertAmount(amount, from, currency, table.rateOn(action.day, from, currency))
   const orderId = newId('order')
-  await deed.insert('orders', {
+  await action.insert('orders', {
     id: orderId,
     sourceId: first.valued?.lead.sourceId ?? null,
-    day: deed.day,
+    day: action.day,
     paid: toPay.reduce((sum, { build }, index) => sum + inOrder(paid[index]!, build.currency), 0),
     currency,
   })
   for (const [index, each] of toPay.entries())
-    await placeLine(deed, market, orderId, each, paid[index]!, inOrder(paid[index]!, each.build.currency))
-  await spendCodes(deed, toPay)
+    await placeLine(action, market, orderId, each, paid[index]!, inOrder(paid[index]!, each.build.currency))
+  await spendCodes(action, toPay)
 }
 
 /** A line of the order, its items, its entry, its rebates; the choice is one no more, and its lead is bought. */
 async function placeLine(
-  deed: Deed,
+  action: OpenAction,
   market: Market,
   orderId: string,
   toPay: ToPay,
@@ -236,7 +238,7 @@ async function placeLine(
   const { row, build, valued } = toPay
   const lineId = newId('line')
   const label = labelOf(market, toPay)
-  await deed.insert('orderLines', {
+  await action.insert('orderLines', {
     id: lineId,
     orderId,
     buildId: build.id,
@@ -246,42 +248,42 @@ async function placeLine(
     paid,
     booked,
   })
-  await insertItems(deed, market, toPay, lineId, booked)
+  await insertItems(action, market, toPay, lineId, booked)
   await writeEntry(
-    deed.tx,
+    action.tx,
     {
       buildId: build.id,
-      day: deed.day,
+      day: action.day,
       kind: 'bought',
       cash: 0 - booked,
       scope: row.scope,
       lineId,
       text: label,
-      actionId: deed.id,
+      actionId: action.id,
     },
-    deed.today,
+    action.today,
   )
-  await deed.update('choices', row.id, { deletedAt: deed.day, lineId })
+  await action.update('choices', row.id, { deletedAt: action.day, lineId })
   if (!valued) return
   for (const rebate of valued.rebates.filter((each) => !valued.beyond.has(each.id)))
-    await deed.insert('rebates', { ...rebate, id: newId('rebate'), lineId })
-  if (isOne(valued)) await takeLead(deed, row, valued)
+    await action.insert('rebates', { ...rebate, id: newId('rebate'), lineId })
+  if (isOne(valued)) await takeLead(action, row, valued)
 }
 
 /** One of it: bought for this build, its twins are gone, and choices of it elsewhere are void. */
-async function takeLead(deed: Deed, row: ChoiceRow, { lead }: ValuedLead): Promise<void> {
-  await deed.update('leads', lead.id, { state: 'bought' })
-  await voidChoices(deed, lead.id, 'bought', row.id)
+async function takeLead(action: OpenAction, row: ChoiceRow, { lead }: ValuedLead): Promise<void> {
+  await action.update('leads', lead.id, { state: 'bought' })
+  await voidChoices(action, lead.id, 'bought', row.id)
   const root = lead.twinOf ?? lead.id
-  const twins = await deed.tx
+  const twins = await action.tx
     .select({ id: leads.id })
     .from(leads)
     .where(
       and(or(eq(leads.twinOf, root), eq(leads.id, root)), ne(leads.id, lead.id), eq(leads.state, 'open')),
     )
   for (const { id } of twins) {
-    await deed.update('leads', id, { state: 'gone', vanishedOn: deed.day })
-    await voidChoices(deed, id, 'gone')
+    await action.update('leads', id, { state: 'gone', vanishedOn: action.day })
+    await voidChoices(action, id, 'gone')
   }
 }
 
@@ -293,27 +295,27 @@ function isOne({ lead, source }: Pick<ValuedLead, 'lead' | 'source'>): boolean {
 }
 
 /** A code of one use is spent by the first part of an order that uses it. */
-async function spendCodes(deed: Deed, toPay: readonly ToPay[]): Promise<void> {
+async function spendCodes(action: OpenAction, toPay: readonly ToPay[]): Promise<void> {
   const leadIds = toPay.flatMap(({ row }) => row.leadId ?? [])
   if (leadIds.length === 0) return
   const used = new Set(toPay.flatMap(({ valued }) => valued?.value.landed.codesUsed ?? []))
-  const rows = await deed.tx
+  const rows = await action.tx
     .select()
     .from(codes)
     .where(and(inArray(codes.leadId, leadIds), eq(codes.once, true)))
   for (const code of rows)
     if (used.has(code.word) && code.usedOn === null) {
-      const same = await deed.tx
+      const same = await action.tx
         .select({ id: codes.id })
         .from(codes)
         .where(and(eq(codes.word, code.word), isNull(codes.usedOn)))
-      for (const { id } of same) await deed.update('codes', id, { usedOn: deed.day })
+      for (const { id } of same) await action.update('codes', id, { usedOn: action.day })
     }
 }
 
 /** One item for each thing: what is kept takes its role, what is not comes to the shelf. */
 async function insertItems(
-  deed: Deed,
+  action: OpenAction,
   market: Market,
   { row, build, valued, part, fault }: ToPay,
   lineId: string,
@@ -321,7 +323,7 @@ async function insertItems(
 ): Promise<void> {
   const { currency, houseRules } = build
   const library = new Map(market.library.map((each) => [each.id, each]))
-  const street = (partId: string) => streetAt(market, partId, deed.day, currency, houseRules.patience)
+  const street = (partId: string) => streetAt(market, partId, action.day, currency, houseRules.patience)
   const pieces = valued
     ? valued.lead.things.flatMap((thing, index) =>
         Array.from({ length: thing.quantity }, () => ({
@@ -341,7 +343,7 @@ async function insertItems(
     kept.map((piece) => piece.worth),
   )
   const condition =
-    valued?.lead.condition ?? (huntsNew(market, build, part!, row.condition, deed.day) ? 'new' : 'used')
+    valued?.lead.condition ?? (huntsNew(market, build, part!, row.condition, action.day) ? 'new' : 'used')
   const anyone = anyonePrices(
     market,
     build,
@@ -350,8 +352,8 @@ async function insertItems(
       part: piece.part,
       isNew: condition === 'new',
     })),
-    await openNewOffers(deed.tx),
-    deed.day,
+    await openNewOffers(action.tx),
+    action.day,
   )
   const left = [...row.leftOut]
   let keptAt = 0
@@ -359,7 +361,7 @@ async function insertItems(
     const at = piece.plan === 'keep' ? keptAt++ : -1
     const out = piece.part.role === 'donor' ? -1 : left.indexOf(piece.part.id)
     if (out >= 0) left.splice(out, 1)
-    await deed.insert('items', {
+    await action.insert('items', {
       id: newId(piece.part.id),
       partId: piece.part.id,
       condition,

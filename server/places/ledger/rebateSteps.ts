@@ -5,7 +5,7 @@ import { rebateShares } from '#core/ledger/itemCosts'
 import { convertAmount, rateTable } from '#core/money/rates'
 import type { rebateStepSchema } from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
-import { act, type Deed } from '#server/db/deed'
+import { act, type OpenAction } from '#server/db/action'
 import { builds } from '#server/db/schema/builds'
 import { leads, rebates } from '#server/db/schema/leads'
 import { items, orderLines, orders } from '#server/db/schema/ledger'
@@ -32,13 +32,13 @@ export async function stepRebate(
     db,
     { kind: 'rebate', text: `${text}: ${state}`, day, buildId: line.buildId },
     today,
-    async (deed) => {
-      const now = await findRebate(deed.tx, rebateId)
+    async (action) => {
+      const now = await findRebate(action.tx, rebateId)
       if (now.rebate.state === state) return
-      await deed.update('rebates', rebateId, { state })
-      const amount = await inBuild(db, deed, rebate.amount, line)
-      if (state === 'paid') await pay(deed, line, amount, text)
-      else if (now.rebate.state === 'paid') await pay(deed, line, 0 - amount, `not paid after all: ${text}`)
+      await action.update('rebates', rebateId, { state })
+      const amount = await inBuild(db, action, rebate.amount, line)
+      if (state === 'paid') await pay(action, line, amount, text)
+      else if (now.rebate.state === 'paid') await pay(action, line, 0 - amount, `not paid after all: ${text}`)
     },
   )
   return line.buildId
@@ -65,33 +65,38 @@ async function findRebate(tx: Pick<Queryable, 'select'>, id: string) {
   return { ...row, line: line ? { ...line.line, from: line.from, currency: line.currency } : null }
 }
 
-async function inBuild(db: Database, deed: Deed, amount: number, { from, currency }: Line): Promise<number> {
+async function inBuild(
+  db: Database,
+  action: OpenAction,
+  amount: number,
+  { from, currency }: Line,
+): Promise<number> {
   if (from === currency) return amount
   const { rates } = await useMarket(db)
-  return convertAmount(amount, from, currency, rateTable(rates).rateOn(deed.day, from, currency))
+  return convertAmount(amount, from, currency, rateTable(rates).rateOn(action.day, from, currency))
 }
 
 /** An entry, and what is left of the cost of the line's things falls by their shares of it. */
-async function pay(deed: Deed, line: Line, amount: number, text: string): Promise<void> {
-  const things = await deed.tx.select().from(items).where(eq(items.lineId, line.id)).orderBy(items.id)
+async function pay(action: OpenAction, line: Line, amount: number, text: string): Promise<void> {
+  const things = await action.tx.select().from(items).where(eq(items.lineId, line.id)).orderBy(items.id)
   const shares = rebateShares(
     amount,
     things.map(({ cost }) => cost),
   )
   for (const [index, { id, remaining }] of things.entries())
-    await deed.update('items', id, { remaining: remaining - shares[index]! })
+    await action.update('items', id, { remaining: remaining - shares[index]! })
   await writeEntry(
-    deed.tx,
+    action.tx,
     {
       buildId: line.buildId,
-      day: deed.day,
+      day: action.day,
       kind: 'rebate',
       cash: amount,
       scope: things[0]?.scope ?? 'core',
       lineId: line.id,
       text,
-      actionId: deed.id,
+      actionId: action.id,
     },
-    deed.today,
+    action.today,
   )
 }

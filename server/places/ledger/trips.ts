@@ -5,7 +5,7 @@ import { parseDecimal } from '#core/money/decimal'
 import { pickupCost } from '#core/supply/landed/landedCost'
 import type { driveSchema, tripSchema } from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
-import { act } from '#server/db/deed'
+import { act } from '#server/db/action'
 import { leads } from '#server/db/schema/leads'
 import { trips } from '#server/db/schema/ledger'
 import { NotFoundError } from '#server/errors/notFoundError'
@@ -46,11 +46,11 @@ export async function driveTrip(
   today: string,
 ): Promise<string> {
   const { buildId, name } = await findTrip(db, id)
-  await act(db, { kind: 'drive', text: `trip driven: ${name}`, day, buildId }, today, async (deed) => {
-    const trip = await findTrip(deed.tx, id)
+  await act(db, { kind: 'drive', text: `trip driven: ${name}`, day, buildId }, today, async (action) => {
+    const trip = await findTrip(action.tx, id)
     if (trip.drivenOn !== null || trip.deletedAt !== null)
       throw new CoreError('not-possible', `${name} was driven or given up already`, 'id')
-    const { houseRules } = await findBuild(deed.tx, buildId)
+    const { houseRules } = await findBuild(action.tx, buildId)
     const cash = pickupCost({
       km: trip.km,
       perKm: houseRules.perKm ?? 0,
@@ -58,11 +58,11 @@ export async function driveTrip(
       hours: 0,
       perHour: 0,
     })
-    const entry = { buildId, day, text: name, actionId: deed.id }
-    if (cash > 0) await writeEntry(deed.tx, { ...entry, kind: 'travel', cash: 0 - cash }, today)
+    const entry = { buildId, day, text: name, actionId: action.id }
+    if (cash > 0) await writeEntry(action.tx, { ...entry, kind: 'travel', cash: 0 - cash }, today)
     if (trip.hours > 0)
-      await writeEntry(deed.tx, { ...entry, kind: 'hours', cash: 0, hours: trip.hours }, today)
-    await deed.update('trips', id, { drivenOn: day })
+      await writeEntry(action.tx, { ...entry, kind: 'hours', cash: 0, hours: trip.hours }, today)
+    await action.update('trips', id, { drivenOn: day })
   })
   return buildId
 }

@@ -1,16 +1,16 @@
 import { and, eq, isNull, ne } from 'drizzle-orm'
 import type { Queryable } from '#server/db/client'
-import type { Deed } from '#server/db/deed'
+import type { OpenAction } from '#server/db/action'
 import { choices, type VoidReason } from '#server/db/schema/machine'
 
 /** Choices of a lead that cannot be had any more are void; they stay and say why. */
 export async function voidChoices(
-  deed: Deed,
+  action: OpenAction,
   leadId: string,
   because: VoidReason,
   except = '',
 ): Promise<void> {
-  const others = await deed.tx
+  const others = await action.tx
     .select({ id: choices.id })
     .from(choices)
     .where(
@@ -21,7 +21,8 @@ export async function voidChoices(
         ne(choices.id, except),
       ),
     )
-  for (const { id } of others) await deed.update('choices', id, { voidBecause: because, voidOn: deed.day })
+  for (const { id } of others)
+    await action.update('choices', id, { voidBecause: because, voidOn: action.day })
 }
 
 /** The same where no one of us did it: a poll saw that it is gone. */

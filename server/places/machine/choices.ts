@@ -15,7 +15,7 @@ import { leadThings, leads } from '#server/db/schema/leads'
 import { choices } from '#server/db/schema/machine'
 import { parts } from '#server/db/schema/parts'
 import { items } from '#server/db/schema/ledger'
-import { actIn } from '#server/db/deed'
+import { actIn } from '#server/db/action'
 import { NotFoundError } from '#server/errors/notFoundError'
 import type { ChoiceInput } from '#shared/machine/schemas'
 
@@ -107,7 +107,7 @@ async function useItem(
     tx,
     { kind: 'move', text: `${name} into ${build.name}`, day: today, buildId: build.id },
     today,
-    (deed) => moveItem(deed, item, build.id, scope),
+    (action) => moveItem(action, item, build.id, scope),
   )
   return itemId
 }

@@ -12,7 +12,7 @@ import { assertCalculable } from '#server/context/assertCalculable'
 import { buildView } from '../builds/buildView'
 import { insertChoice } from './choices'
 import { findItem, moveItem } from '../ledger/itemSteps'
-import { actIn } from '#server/db/deed'
+import { actIn } from '#server/db/action'
 import { items } from '#server/db/schema/ledger'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { useMarket } from '#server/context/market'
@@ -107,8 +107,8 @@ async function takeFromMachine(
   }
   if (choice.item && choice.item.role !== 'donor') {
     const { item, name } = await findItem(tx, choice.id)
-    const deedOf = { kind: 'move', text: `${name} put on the shelf`, day: today, buildId: build.id }
-    await actIn(tx, deedOf, today, (deed) => moveItem(deed, item, null))
+    const actionOf = { kind: 'move', text: `${name} put on the shelf`, day: today, buildId: build.id }
+    await actIn(tx, actionOf, today, (action) => moveItem(action, item, null))
   } else if (choice.item)
     await tx
       .update(items)

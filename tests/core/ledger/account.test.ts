@@ -61,13 +61,13 @@ describe('the account of a build, against figures worked out by hand', () => {
       worthToday: 280_00,
       profit: 280_00 - 419_00,
     })
-    const sold = figures({
+    const after = figures({
       paid: all,
       toPay: [{ id: 'spare', scope: 'core', payNow: 9_00, fault: 1_00, worthToday: null }],
       rebates: [{ line: 'spare', amount: 5_00, chance: 0.5, state: 'open' }],
       events: [...arrived, { kind: 'sold-machine', price: 470_00, fee: 10_00, postage: 5_00, hours: 6 }],
     })
-    expect(sold).toMatchObject({
+    expect(after).toMatchObject({
       cashOut: 419_00,
       cashIn: 0,
       sale: 455_00,
@@ -78,7 +78,7 @@ describe('the account of a build, against figures worked out by hand', () => {
       profit: 36_00,
       hours: 6,
     })
-    expect(sold.items[0]).toEqual(['cpu', 300_00, 300_00, 'gone', 'works'])
+    expect(after.items[0]).toEqual(['cpu', 300_00, 300_00, 'gone', 'works'])
   })
 
   test('a CPU at 45.00 arrives dead and is refunded 0.00: 394.00 spent of 420.00, 45.00 lost', () => {

@@ -18,7 +18,7 @@ const sale = reactive({
   hours: 0,
 })
 const back = ref('')
-const deed = (path: string, body: object, message: string) =>
+const action = (path: string, body: object, message: string) =>
   run(() => store.post(`/api/builds/${build.view!.id}/ledger/${path}`, body), {
     message,
     undo: () => store.undoLast(),
@@ -69,7 +69,7 @@ const better = computed(() => ledger.resale[ledger.resale.better])
       <template v-if="ledger.state === 'planned' || ledger.state === 'standing'">
         <form
           class="mt-2 flex flex-wrap items-end gap-2"
-          @submit.prevent="deed('sell', sale, 'the machine is sold')"
+          @submit.prevent="action('sell', sale, 'the machine is sold')"
         >
           <label
             >sold for
@@ -114,10 +114,14 @@ const better = computed(() => ledger.resale[ledger.resale.better])
             v-if="ledger.state === 'planned'"
             type="button"
             class="button"
-            @click="deed('stand', { day: sale.day }, 'it stands')"
+            @click="action('stand', { day: sale.day }, 'it stands')"
           >
             It stands and runs</button
-          ><button type="button" class="button" @click="deed('take-apart', { day: sale.day }, 'taken apart')">
+          ><button
+            type="button"
+            class="button"
+            @click="action('take-apart', { day: sale.day }, 'taken apart')"
+          >
             Take it apart
           </button>
         </div>
@@ -125,7 +129,7 @@ const better = computed(() => ledger.resale[ledger.resale.better])
       <form
         v-else-if="ledger.state === 'sold'"
         class="mt-2 flex flex-wrap items-end gap-2"
-        @submit.prevent="deed('take-back', { day: sale.day, amount: back }, 'it came back and stands')"
+        @submit.prevent="action('take-back', { day: sale.day, amount: back }, 'it came back and stands')"
       >
         <label
           >paid back to its buyer

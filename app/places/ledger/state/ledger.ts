@@ -3,7 +3,7 @@ import type { BuildView } from '#shared/builds/views'
 import type { ItemView, LedgerView } from '#shared/ledger/views'
 import { request } from '~/utils/request'
 
-/** The ledger of the build on the counter, and what is done in it; each deed can be taken back from where it is told. */
+/** The ledger of the build on the counter, and what is done in it; each action can be taken back from where it is told. */
 export const useLedger = defineStore('ledger', {
   state: () => ({ view: null as LedgerView | null, failed: '' }),
   actions: {

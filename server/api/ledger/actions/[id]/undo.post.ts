@@ -1,5 +1,5 @@
 import { CoreError } from '#core/errors/coreError'
-import { undo } from '#server/db/deed'
+import { undo } from '#server/db/action'
 import { useDatabase } from '#server/db/useDatabase'
 import { writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'

@@ -17,7 +17,7 @@ type NewRowOf<T extends LifeTable> = Lives[T]['$inferInsert']
 /** All life tables have a text `id`; seen as one of them, so that one query serves all. */
 const tableOf = (name: string) => lives[name as LifeTable] as unknown as typeof items
 
-export interface DeedOf {
+export interface ActionOf {
   readonly kind: string
   readonly text: string
   readonly day: string
@@ -25,7 +25,7 @@ export interface DeedOf {
 }
 
 /** One action in the making: it writes through this, so that every row it touches is remembered. */
-export class Deed {
+export class OpenAction {
   private readonly images = new Map<string, RowImage>()
 
   constructor(
@@ -90,9 +90,9 @@ async function readRow(tx: Queryable, table: string, id: string): Promise<Record
  */
 export async function act<T>(
   db: Database,
-  { kind, text, day, buildId }: DeedOf,
+  { kind, text, day, buildId }: ActionOf,
   today: string,
-  work: (deed: Deed) => Promise<T>,
+  work: (action: OpenAction) => Promise<T>,
 ): Promise<T> {
   return db.transaction(async (tx) => actIn(tx, { kind, text, day, buildId }, today, work))
 }
@@ -100,18 +100,18 @@ export async function act<T>(
 /** The same as a part of a larger transaction. */
 export async function actIn<T>(
   tx: Queryable,
-  { kind, text, day, buildId }: DeedOf,
+  { kind, text, day, buildId }: ActionOf,
   today: string,
-  work: (deed: Deed) => Promise<T>,
+  work: (action: OpenAction) => Promise<T>,
 ): Promise<T> {
   if (day > today) throw new CoreError('bad-date', `${day} is in the future`, 'day')
   const [made] = await tx
     .insert(actions)
     .values({ kind, text, day, buildId, rows: [], createdAt: today })
     .returning({ id: actions.id })
-  const deed = new Deed(tx, made!.id, day, today)
-  const result = await work(deed)
-  await tx.update(actions).set({ rows: deed.rows }).where(eq(actions.id, deed.id))
+  const action = new OpenAction(tx, made!.id, day, today)
+  const result = await work(action)
+  await tx.update(actions).set({ rows: action.rows }).where(eq(actions.id, action.id))
   return result
 }
 
