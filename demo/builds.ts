@@ -175,6 +175,58 @@ export const demoBuilds: readonly DemoBuild[] = [
   },
 ]
 
+/**
+ * What happened before the demo's day: a machine from paid hunts, with a memory kit that came dead and went back for a
+ * part of its money, sold whole in October.
+ */
+export const demoPast = {
+  brief: {
+    name: 'Harbour office tower',
+    purpose: 'a plain machine for the harbour office, sold in October',
+    currency: 'CAD',
+    region: 'Marrow Quay',
+    budget: '300.00',
+    stretch: '320.00',
+    wantedBy: null,
+    houseRules: rules([]),
+    needs: [],
+    targets: [],
+  },
+  bought: [
+    {
+      partId: 'meridon-desk-20-tower',
+      paid: '118.00',
+      day: '2026-09-12',
+      arrives: '2026-09-12',
+      state: 'works',
+    },
+    {
+      partId: 'palisado-16-gb-ddr4-2-8',
+      paid: '31.00',
+      day: '2026-09-14',
+      arrives: '2026-09-17',
+      state: 'dead',
+    },
+    {
+      partId: 'palisado-16-gb-ddr4-2-8',
+      paid: '34.00',
+      day: '2026-09-21',
+      arrives: '2026-09-24',
+      state: 'works',
+    },
+    {
+      partId: 'murrowdun-tarn-420-2-gb',
+      paid: '41.00',
+      day: '2026-09-15',
+      arrives: '2026-09-18',
+      state: 'works',
+    },
+  ],
+  /** What came dead goes back. */
+  sentBack: { day: '2026-09-18', expected: '31.00', refundedOn: '2026-09-29', refunded: '20.00' },
+  sale: { day: '2026-10-17', price: '268.00', fee: '0', postage: '0', hours: 5 },
+} as const
+
 export const demoShelf = [
   {
     id: 'shelf-cable',

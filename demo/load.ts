@@ -1,4 +1,4 @@
-import { demoBuilds, demoOpinions, demoWaitNotes } from './builds'
+import { demoBuilds, demoOpinions, demoPast, demoWaitNotes } from './builds'
 import { demoFiles } from './files'
 
 /** What the demo asks of the stand-in markets, and how often. */
@@ -49,6 +49,7 @@ export async function loadDemo(
       )
     say(`connectors: ${demoConnectors.length} addresses at ${markets}`)
   }
+  await loadPast(address)
   for (const build of demoBuilds) {
     const { id } = await post(address, '/api/builds', JSON.stringify(build.brief))
     const inbox = (await (await fetch(`${address}/api/builds/${id}/leads`)).json()) as {
@@ -105,6 +106,25 @@ export async function loadDemo(
     for (const entry of build.entries) await post(address, `/api/builds/${id}/ledger`, JSON.stringify(entry))
     say(`build: ${String(build.brief.name)}`)
   }
+}
+
+/** A life that is over, step by step as it was lived. */
+async function loadPast(address: string): Promise<void> {
+  const { brief, bought, sentBack, sale } = demoPast
+  const { id } = await post(address, '/api/builds', JSON.stringify(brief))
+  const ask = (path: string, body: object) => post(address, path, JSON.stringify(body))
+  for (const { partId, paid, day, arrives, state } of bought) {
+    const chosen = await ask(`/api/builds/${id}/machine/choices`, { kind: 'hunt', partId, limit: paid })
+    const { id: choice } = chosen.choices.find((each: { kind: string }) => each.kind === 'hunt')
+    await ask(`/api/ledger/choices/${choice}/pay`, { day, amount: paid })
+    const { items } = await (await fetch(`${address}/api/builds/${id}/ledger`)).json()
+    const item = items.find((each: { place: string }) => each.place === 'ordered')
+    await ask(`/api/ledger/items/${item.id}/arrive`, { day: arrives, state })
+    if (state !== 'dead') continue
+    await ask(`/api/ledger/items/${item.id}/send-back`, { day: sentBack.day, expected: sentBack.expected })
+    await ask(`/api/ledger/items/${item.id}/refund`, { day: sentBack.refundedOn, amount: sentBack.refunded })
+  }
+  await ask(`/api/builds/${id}/ledger/sell`, sale)
 }
 
 async function send(address: string, path: string, body: string, method = 'POST'): Promise<Response> {

@@ -62,6 +62,18 @@ export function leftWorking(receipt: Receipt): Working {
   }
 }
 
+/** A line of the slip: a thing chosen or mine, or what the ledger says of a fee, a trip, a thing that is gone. */
+export function lineWorking(view: BuildView, line: ReceiptLine): Working {
+  const choice = view.choices.find((each) => each.id === line.id)
+  if (choice) return choiceWorking(view, choice)
+  return {
+    title: line.label,
+    result: amount(line.payNow, view.currency),
+    formula: 'as it stands in the ledger; what came back of it is in cash in',
+    lines: [{ label: 'left of it', value: amount(line.afterRebates, view.currency), kind: 'sum' }],
+  }
+}
+
 export function choiceWorking(view: BuildView, choice: ChoiceView): Working {
   const value = (figure: number | null) => amount(figure, view.currency)
   return {
@@ -72,7 +84,9 @@ export function choiceWorking(view: BuildView, choice: ChoiceView): Working {
         ? 'the landed cost of its lead; the whole waterfall is in Leads'
         : choice.kind === 'hunt'
           ? 'your pay-up-to price for this hunt'
-          : 'owned: no cash, but it has a street price',
+          : choice.paidOn === null
+            ? 'owned: no cash, but it has a street price'
+            : 'its share of what was paid for its order, frozen that day',
     lines: [
       {
         label: 'pay now',

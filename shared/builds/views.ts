@@ -134,6 +134,7 @@ export interface BuildStrip extends Pick<
   | 'currency'
   | 'budget'
   | 'stretch'
+  | 'state'
   | 'receipt'
   | 'targets'
   | 'emptyRoles'

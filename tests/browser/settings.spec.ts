@@ -58,7 +58,7 @@ test('a backup saved and opened again puts everything back as it was; a passphra
   await row.getByRole('spinbutton').press('Enter')
   await expect(row.getByText('yours')).toBeVisible()
   await page.getByLabel('new passphrase').fill('nine small otters')
-  await page.getByRole('button', { name: 'Set', exact: true }).click()
+  await page.getByRole('region', { name: 'Passphrase' }).getByRole('button', { name: 'Set' }).click()
   await expect(page.getByText('The passphrase is set')).toBeVisible()
 
   await page.locator('[data-test="backup-file"]').setInputFiles({

@@ -257,7 +257,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await expect(page.getByLabel('receipt slip')).toContainText('Deal Plank B')
     await expect(page.getByLabel('receipt slip')).toContainText('no power supply yet')
     await figure(page, 'left').click()
-    await expect(page.getByRole('dialog')).toContainText('budget less pay now')
+    await expect(page.getByRole('dialog')).toContainText('budget − pay now + cash in')
     await page.keyboard.press('Escape')
   })
 

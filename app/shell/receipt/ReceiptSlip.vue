@@ -2,7 +2,7 @@
 import type { ReceiptLine } from '#core/ledger/receipt'
 import { scopeNames } from '#core/ledger/scopes'
 import { roleNames } from '#core/parts/part'
-import { choiceWorking, huntsWorking, scopeWorking } from '~/workings/receiptWorkings'
+import { huntsWorking, lineWorking, scopeWorking } from '~/workings/receiptWorkings'
 import { amount, percent, shortDate } from '~/utils/show'
 
 /** The receipt unrolled: a paper slip, one line a thing, grouped paid · to buy · owned · to come back. */
@@ -29,10 +29,11 @@ const markWord: Readonly<Record<ReceiptLine['kind'], string>> = {
   assumed: 'assumed',
   owned: 'owned',
 }
+const lines = computed(() => groups.value.flatMap((group) => group.lines))
 const working = (id: string) =>
-  choiceWorking(
+  lineWorking(
     build.view!,
-    build.view!.choices.find((choice) => choice.id === id)!,
+    lines.value.find((line) => line.id === id)!,
   )
 </script>
 

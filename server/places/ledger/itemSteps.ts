@@ -3,6 +3,7 @@ import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { assertFound, assertItemCan, type ItemStep } from '#core/ledger/itemLife'
 import { parseDecimal } from '#core/money/decimal'
+import { partLabel } from '#core/parts/part'
 import { convertAmount, rateTable } from '#core/money/rates'
 import type { itemSteps as stepSchemas } from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
@@ -28,7 +29,7 @@ export async function findItem(tx: Pick<Queryable, 'select'>, id: string) {
     .innerJoin(parts, eq(parts.id, items.partId))
     .where(eq(items.id, id))
   if (!row) throw new NotFoundError(`there is no thing "${id}"`)
-  return { ...row, name: `${row.part.make} ${row.part.name}`.trim() }
+  return { ...row, name: partLabel(row.part) }
 }
 
 /** Runs a step on a thing where its life allows it. */

@@ -5,7 +5,7 @@ import { itemCosts } from '#core/ledger/itemCosts'
 import { parseDecimal } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { splitByLargestRemainder } from '#core/money/splitByLargestRemainder'
-import type { Part } from '#core/parts/part'
+import { partLabel, type Part } from '#core/parts/part'
 import type { orderPaymentSchema } from '#shared/ledger/schemas'
 import type { BuildView } from '#shared/builds/views'
 import type { Database, Queryable } from '#server/db/client'
@@ -385,10 +385,10 @@ async function insertItems(
 }
 
 function labelOf(market: Market, { valued, part }: ToPay): string {
-  if (part) return `${part.make} ${part.name}`.trim()
+  if (part) return partLabel(part)
   const kept = valued!.lead.things.filter((thing) => thing.plan === 'keep')
   const only = kept.length === 1 ? market.library.find((each) => each.id === kept[0]!.partId) : undefined
-  return only ? `${only.make} ${only.name}`.trim() : valued!.lead.title
+  return only ? partLabel(only) : valued!.lead.title
 }
 
 function decidesFrames(market: Market, part: Part | null, valued: ValuedLead | null): boolean {

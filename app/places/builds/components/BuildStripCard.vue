@@ -15,6 +15,7 @@ const weakest = computed(
       .sort((a, b) => targetRatio(a.estimate!, a) - targetRatio(b.estimate!, b))[0],
 )
 const verdictTone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } as const
+const stateTone = { standing: 'tag-settled', sold: 'tag-info', apart: 'tag-waiting' } as const
 const next = computed(() => {
   const stop = strip.findings[0]?.what ?? strip.breaches[0]
   if (stop) return `fix: ${stop}`
@@ -29,12 +30,23 @@ const next = computed(() => {
       <div class="min-w-0 flex-1">
         <h2 class="!text-base">
           <NuxtLink :to="`/b/${strip.id}/machine`" class="hover:underline">{{ strip.name }}</NuxtLink>
+          <span v-if="strip.state !== 'planned'" class="tag" :class="stateTone[strip.state]">{{
+            strip.state
+          }}</span>
         </h2>
         <p class="text-soft">
           {{ strip.purpose
           }}<template v-if="strip.wantedBy"> · wanted by {{ longDate(strip.wantedBy) }}</template>
         </p>
-        <p class="mt-2"><span class="text-soft">next: </span>{{ next }}</p>
+        <p v-if="strip.state === 'sold'" class="mt-2">
+          sold for
+          <b class="figures">{{ amount(strip.receipt.account.sale.amount, strip.currency) }}</b> net, profit
+          <b class="figures">{{ amount(strip.receipt.account.profit?.amount ?? null, strip.currency) }}</b>
+        </p>
+        <p v-else-if="strip.state === 'apart'" class="mt-2 text-soft">
+          taken apart; its things are on the shelf
+        </p>
+        <p v-else class="mt-2"><span class="text-soft">next: </span>{{ next }}</p>
       </div>
       <div v-if="weakest?.estimate" class="w-64 shrink-0">
         <div class="text-xs text-soft">weakest target</div>
@@ -49,7 +61,12 @@ const next = computed(() => {
           }}</span>
         </div>
       </div>
-      <div v-else class="w-64 shrink-0 text-soft">No estimate yet: add a CPU and a graphics card.</div>
+      <div
+        v-else-if="strip.state === 'planned' || strip.state === 'standing'"
+        class="w-64 shrink-0 text-soft"
+      >
+        No estimate yet: add a CPU and a graphics card.
+      </div>
     </div>
     <div class="flex items-center gap-6 border-t border-dashed border-line px-4 py-2">
       <div class="leading-tight">

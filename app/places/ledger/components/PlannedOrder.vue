@@ -70,18 +70,19 @@ const others = computed(() => [
           <td />
           <td />
         </tr>
-        <tr class="font-semibold">
+        <tr v-if="order.lines.length + order.steps.length > 1" class="font-semibold">
           <td>as in the shop’s cart</td>
           <td class="amount">{{ money(order.total) }}</td>
           <td class="amount">{{ money(order.total) }}</td>
-          <td class="text-xs font-normal text-soft">
-            <template v-if="order.saved > 0">{{ money(order.saved) }} less than one by one</template
-            ><template v-if="order.freeShippingGap !== null">
-              {{ money(order.freeShippingGap) }} more and shipping is free</template
-            >
-          </td>
+          <td />
         </tr>
       </tbody>
     </table>
+    <p v-if="order.saved > 0 || order.freeShippingGap !== null" class="mt-1 text-xs text-soft">
+      <template v-if="order.saved > 0">{{ money(order.saved) }} less than one by one. </template
+      ><template v-if="order.freeShippingGap !== null"
+        >{{ money(order.freeShippingGap) }} more and shipping is free.</template
+      >
+    </p>
   </section>
 </template>

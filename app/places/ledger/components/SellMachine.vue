@@ -51,7 +51,7 @@ const better = computed(() => ledger.resale[ledger.resale.better])
         Whole: ask <span class="figures text-ink">{{ money(ledger.resale.whole.ask) }}</span>, so that the
         usual {{ percent(ledger.resale.haggleShare) }} off lands on
         {{ money(ledger.resale.whole.gross) }}.<template v-if="ledger.resale.unknown.length > 0">
-          {{ ledger.resale.unknown.length }} without a street price left out.</template
+          {{ ' ' }}{{ ledger.resale.unknown.length }} without a street price left out.</template
         >
       </p>
     </section>

@@ -66,6 +66,17 @@ const wait = computed(() =>
           class="underline decoration-dotted"
           >{{ choice.source }}</NuxtLink><template v-else>{{ choice.source }}{{ wait }}</template></span
       >
+      <select
+        v-if="choice.kind === 'hunt'"
+        class="field mt-0.5 !min-h-0 !py-0 text-xs"
+        :value="choice.huntCondition ?? ''"
+        :aria-label="`used or new ${choice.label}`"
+        @change="run(() => build.changeChoice(choice.id, { condition: value($event) || null }, choice.label))"
+      >
+        <option value="">used or new</option>
+        <option value="used">used</option>
+        <option value="new">new</option>
+      </select>
       <span v-if="choice.leftOut.length > 0" class="block text-xs text-waiting"
         >not built in:
         {{
@@ -112,17 +123,6 @@ const wait = computed(() =>
       />
     </td>
     <td class="whitespace-nowrap">
-      <select
-        v-if="choice.kind === 'hunt'"
-        class="field mr-2 !min-h-0 !py-0.5"
-        :value="choice.huntCondition ?? ''"
-        :aria-label="`used or new ${choice.label}`"
-        @change="run(() => build.changeChoice(choice.id, { condition: value($event) || null }, choice.label))"
-      >
-        <option value="">used or new</option>
-        <option value="used">used</option>
-        <option value="new">new</option>
-      </select>
       <button
         v-if="choice.kind !== 'item' && !choice.isInherited && !choice.voidBecause && choice.payNow !== null"
         type="button"
