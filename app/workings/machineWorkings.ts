@@ -12,7 +12,7 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
     title: `A step up: ${step.name}`,
     result: signedAmount(step.more, currency),
     formula:
-      'what it costs − what the present one costs, or would bring; frames: geometric mean over the brief’s targets',
+      'expected cost − that of the present one, or what it would bring; frames: geometric mean over the brief’s targets',
     lines: [
       {
         label: step.name,
@@ -21,7 +21,7 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
         note:
           step.from === 'lead'
             ? 'expected cost: landed, risk counted'
-            : 'street price or new, as your rules and the risk advise',
+            : 'street price or new, as your rules and the risk advise, with its fault loss',
       },
       {
         label: role.present ? role.present.name : 'nothing there yet',

@@ -10,9 +10,6 @@ import type { BuildRow } from './findBuild'
 import { streetAt, type Market } from './market'
 import { termsOf } from './termsOf'
 
-/** Days a shop price is believed. */
-export const shopPriceDays = 30
-
 /** What shops ask for each part in their open offers. */
 export type OpenNewOffers = ReadonlyMap<string, readonly ShopAsk[]>
 
@@ -35,12 +32,12 @@ export async function openNewOffers(db: Pick<Queryable, 'select'>): Promise<Open
   return offers
 }
 
-/** Everything that shops ask for a part: open offers, else the latest shop price of each shop no older than 30 days. */
+/** Everything that shops ask for a part: open offers, else the latest shop price of each shop as long as it is believed. */
 export function asksFor(market: Market, partId: string, offers: OpenNewOffers, today: string): ShopAsk[] {
   const asks = [...(offers.get(partId) ?? [])]
   for (const [shopId, points] of market.shopHistory.get(partId) ?? []) {
     const last = points.filter((point) => point.date <= today).at(-1)
-    if (!last || daysBetween(last.date, today) > shopPriceDays) continue
+    if (!last || daysBetween(last.date, today) > market.assumptions.pricing.shopPriceDays) continue
     if (last.currency !== market.sources.get(shopId)?.currency) continue
     if (!asks.some((ask) => ask.shopId === shopId && ask.price <= last.price))
       asks.push({ shopId, price: last.price })

@@ -1,6 +1,7 @@
 import { scaleAmount } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { landedCost } from '#core/supply/landed/landedCost'
+import { daysBetween } from '#core/time/calendarDate'
 import { shopRhythm } from '#core/pricing/shops/shopRhythm'
 import type { OfferView } from '#shared/prices/views'
 import type { Market } from './market'
@@ -35,7 +36,7 @@ function readOffers(market: Market, partId: string, currency: string, today: str
     const source = market.sources.get(sourceId)
     const known = points.filter((point) => point.date <= today)
     const last = known.at(-1)
-    if (!source || !last) continue
+    if (!source || !last || daysBetween(last.date, today) > market.assumptions.pricing.shopPriceDays) continue
     const rate = table.find(today, last.currency, currency)
     if (rate === null) continue
     const inCurrency = (amount: number) =>

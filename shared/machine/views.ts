@@ -84,7 +84,9 @@ export interface StepView extends Omit<StepUp, 'option'> {
   readonly from: 'lead' | 'street'
   readonly partId: string
   readonly name: string
+  /** Expected cost; and what is paid now. */
   readonly price: number
+  readonly payNow: number
 }
 
 export interface StepsView {

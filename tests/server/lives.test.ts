@@ -19,7 +19,7 @@ import { ledgerView } from '#server/places/ledger/ledgerView'
 import { sellMachine, stand, takeApart, takeMachineBack } from '#server/places/ledger/machineSteps'
 import { stepRebate } from '#server/places/ledger/rebateSteps'
 import { createTrip, driveTrip } from '#server/places/ledger/trips'
-import { addChoice } from '#server/places/machine/choices'
+import { addChoice, changeChoice } from '#server/places/machine/choices'
 import { stepsView } from '#server/places/machine/readSteps'
 import { briefSchema } from '#shared/brief/schemas'
 import { leadSchema } from '#shared/leads/schemas'
@@ -263,6 +263,30 @@ describe('whole lives', () => {
       today,
     )
     expect(await figures(id)).toMatchObject({ payNow: 6100 })
+  })
+
+  test('a step says what it adds to pay now and what to expected, and the receipt moves by that', async () => {
+    const id = await build('420.00', { houseRules: { faults: { byCondition: { new: 0 } } } })
+    const inShop = { sourceId: 'plain', condition: 'new', manner: 'fixed' }
+    await db
+      .update(parts)
+      .set({ facts: { graphicsIndex: 100 } })
+      .where(eq(parts.id, 'card'))
+    await db
+      .update(parts)
+      .set({ facts: { graphicsIndex: 120 } })
+      .where(eq(parts.id, 'card-b'))
+    marketReplaced(db)
+    const rebate = { kind: 'mail-in', amount: '20.00', claimBy: '2026-11-15', chance: 0.85 }
+    const chosen = await choose(id, await lead('150.00', 'card', { ...inShop, rebate }))
+    const other = await lead('168.00', 'card-b', inShop)
+    const [step] = (await stepsView(db, id, today, 'graphics')).roles[0]!.steps
+    expect(step).toMatchObject({ id: other, morePayNow: 1800, more: 3500 })
+    const before = await figures(id)
+    await changeChoice(db, chosen, { deletedAt: today }, today)
+    await choose(id, other)
+    const after = await figures(id)
+    expect([after.payNow! - before.payNow!, after.expected! - before.expected!]).toEqual([1800, 3500])
   })
 
   test('listed as one card and found to be another: the machine, the shelf and the values follow', async () => {

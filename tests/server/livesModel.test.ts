@@ -1,4 +1,4 @@
-import { desc, eq, isNull } from 'drizzle-orm'
+import { desc, eq, gt, isNull } from 'drizzle-orm'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { CoreError } from '#core/errors/coreError'
 import { cashKinds, type CashKind } from '#core/ledger/account'
@@ -63,6 +63,8 @@ const partIds = ['cpu', 'board', 'card', 'case'] as const
 beforeAll(async () => {
   place = await marketWithBuild({ empty: true })
   db = place.db
+  // nothing here is about a crash: no commit waits for the disk
+  await place.client.execute('PRAGMA synchronous = OFF')
   for (const source of [
     { id: 'yard', name: 'Barnstall', kind: 'classifieds', taxPercent: 0, shipping: { kind: 'none' } },
     {
@@ -291,6 +293,30 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
   },
 }
 
+/** What has to have happened before a rare step can: it is lived first where there is nothing to do it to. */
+const first: Readonly<Record<string, string>> = {
+  comeBack: 'sendBack',
+  refund: 'sendBack',
+  takeBack: 'sell',
+  sell: 'toShelf',
+  writeOff: 'toShelf',
+  tradeIn: 'toShelf',
+  repair: 'findDead',
+  receive: 'claim',
+  machineBack: 'sellMachine',
+}
+
+async function lived(life: Life, name: string): Promise<void> {
+  try {
+    await steps[name]!(life)
+  } catch (error) {
+    if (!(error instanceof CoreError) || error.code !== 'nothing' || !first[name]) throw error
+    await lived(life, first[name])
+    await steps[name]!(life)
+  }
+  life.did(name)
+}
+
 async function liveChoices(life: Life) {
   const rows = await db.select().from(choices).where(isNull(choices.deletedAt))
   return rows.filter((row) => life.builds.includes(row.buildId))
@@ -436,8 +462,7 @@ test(
         const before = isWatched ? await assertHolds(life) : null
         const at = await newest()
         try {
-          await steps[name]!(life)
-          life.did(name)
+          await lived(life, name)
         } catch (error) {
           if (!(error instanceof CoreError) && !(error as Error).message.startsWith('there is')) throw error
           continue
@@ -446,7 +471,8 @@ test(
         await assertHolds(life)
         const now = await newest()
         if (now > at) {
-          await undo(db, now, today)
+          const done = await db.select({ id: actions.id }).from(actions).where(gt(actions.id, at))
+          for (const { id } of done.reverse()) await undo(db, id, today)
           life.did('undo')
           expect({ undone: name, figures: await assertHolds(life) }).toEqual({
             undone: name,

@@ -14,6 +14,10 @@ export const pricingGroup = {
   tooCheapQuantile: share('an ask below this share of comps is a warning', 0.05, 'higher: more warnings'),
   saleDepth: share('below the usual price counts as a sale', 0.03, 'higher: fewer sales counted'),
   worthWaitingFor: share('a difference worth waiting for', 0.03, 'higher: buy now more often'),
+  shopPriceDays: {
+    ...days('a shop price is believed for', 30, 'higher: older shop prices count as offers'),
+    min: 1,
+  },
   openEndDays: days('days ahead looked at without a date', 30, 'higher: trends weigh more'),
 } as const
 

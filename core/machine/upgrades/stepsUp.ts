@@ -4,8 +4,12 @@ import type { FitBrief } from '../fit/finding'
 import type { Part, Role } from '../../parts/part'
 import { indexOfPart } from '../../parts/indexOfPart'
 
-/** Something that could fill a role: a lead at hand, or a part at its street price. Cost expected, minor units. */
+/**
+ * Something that could fill a role: a lead at hand, or a part at its street price. `price` is its expected cost, minor
+ * units; what is to be paid now is another kind of money and stands beside, never compared with it.
+ */
 export interface StepOption extends PricedPart {
+  readonly payNow: number
   readonly id: string
   readonly from: 'lead' | 'street'
 }
@@ -19,8 +23,9 @@ export interface TargetReach {
 
 export interface Step {
   readonly option: StepOption
-  /** Cost over that of what fills the role now. */
+  /** Expected cost over that of what fills the role now; and the same of what is paid now. */
   readonly more: number
+  readonly morePayNow: number
   /** The role's own measure of the part (index, GB, W), and its change over the present one; null where not known. */
   readonly worth: number | null
   readonly worthChange: number | null
@@ -41,9 +46,10 @@ export interface StepContext {
   readonly role: Role
   /** The machine without the role's present part. */
   readonly others: readonly Part[]
-  readonly present: { readonly part: Part; readonly cost: number } | null
+  /** What fills the role now: its expected cost, and what is paid now for it. */
+  readonly present: { readonly part: Part; readonly cost: number; readonly payNow: number } | null
   readonly options: readonly StepOption[]
-  /** What may still be spent, minor units; never a step that costs more. */
+  /** What may still be paid now, minor units; never a step that takes more. */
   readonly left: number
   readonly brief?: Partial<FitBrief>
   readonly settled?: ReadonlySet<string>
@@ -67,7 +73,7 @@ export function stepsUp(context: StepContext): Step[] {
   const before = checkFit(fitOf(now, context))
   const reachBefore = context.reach(now)
   const steps = options
-    .filter((option) => option.price - (present?.cost ?? 0) <= left && option.part.id !== present?.part.id)
+    .filter((option) => morePayNow(option, present) <= left && option.part.id !== present?.part.id)
     .map((option) => stepOf(option, context, reachBefore))
     .filter((step) => gain(step) === null || gain(step)! > -1e-9 || present === null)
   return survivors(steps).filter(({ option }) =>
@@ -106,6 +112,7 @@ function stepOf(
   return {
     option,
     more,
+    morePayNow: morePayNow(option, present),
     worth,
     worthChange,
     framesChange,
@@ -113,6 +120,10 @@ function stepOf(
     perTen,
     worthIt: more <= 0 ? (gained ?? 0) >= 0 : perTen !== null && perTen >= threshold,
   }
+}
+
+function morePayNow(option: StepOption, present: StepContext['present']): number {
+  return option.payNow - (present?.payNow ?? 0)
 }
 
 /** What a step brings: frames in the targets, else the role's own measure. */

@@ -22,6 +22,9 @@ import { useMarket, type Market } from '#server/context/market'
 import { houseRuleBreaches } from '#server/context/houseRuleBreaches'
 import { warnBelow } from '../leads/readLeads'
 import { anyonePrices, openNewOffers } from '#server/context/anyone'
+import { faultsOf } from '#server/context/faults'
+import { huntsNew } from '#server/context/readChoice'
+import { huntFaultLoss } from '#core/supply/risk/huntFaultLoss'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 import { keptParts, valuedLeads } from '#server/context/valuedLeads'
 
@@ -44,13 +47,23 @@ export async function stepsOf(
   const { today } = view
   const [build, market] = await Promise.all([findBuild(db, view.id), useMarket(db)])
   const priced = pricedLibrary(market, build, today)
+  const faults = faultsOf(market, build, today)
   const options = [
     ...(await leadOptions(db, market, build, view, today)),
     ...priced.map(({ part, price }): StepOption => ({
       id: `street:${part.id}`,
       from: 'street',
       part,
-      price,
+      payNow: price,
+      price:
+        price +
+        huntFaultLoss({
+          role: part.role,
+          condition: huntsNew(market, build, part, null, today) ? 'new' : 'used',
+          itemWithTax: price,
+          protection: 'none',
+          assumptions: faults,
+        }),
     })),
   ]
   const brief = fitBriefOf(market, build, today)
@@ -64,16 +77,14 @@ export async function stepsOf(
       const part = view.parts.find((each) => each.role === role)
       const choice = part && view.choices.find((each) => each.parts.some((own) => own.id === part.id))
       const isAlone = choice?.parts.length === 1 && choice.kind !== 'item' && choice.payNow !== null
-      const cost = part
-        ? isAlone
-          ? choice.payNow!
-          : Math.round(market.assumptions.resale.replacedShare * priceOf(part))
-        : 0
+      const brings = part ? Math.round(market.assumptions.resale.replacedShare * priceOf(part)) : 0
+      const cost = isAlone ? choice.expected! : brings
+      const payNow = isAlone ? choice.payNow! : brings
       const at = part ? view.parts.indexOf(part) : -1
       const steps = stepsUp({
         role,
         others: view.parts.filter((_, index) => index !== at),
-        present: part ? { part, cost } : null,
+        present: part ? { part, cost, payNow } : null,
         options: options.filter(
           (option) => option.part.role === role && option.part.facts.module !== 'laptop',
         ),
@@ -106,6 +117,7 @@ function stepView({ option, ...step }: Step): StepView {
     partId: option.part.id,
     name: partLabel(option.part),
     price: option.price,
+    payNow: option.payNow,
   }
 }
 

@@ -17,6 +17,7 @@ const card = (name: string, graphicsIndex: number, price: number, facts: PartFac
   from: 'street',
   part: partOf('graphics', { ...soundFacts.graphics, graphicsIndex, ...facts }, name),
   price,
+  payNow: price,
 })
 /** Frames follow the card alone. */
 const reach = (parts: readonly Part[]) => [
@@ -27,7 +28,7 @@ const reach = (parts: readonly Part[]) => [
   },
 ]
 const parts = machineWith()
-const present = { part: parts.find((part) => part.role === 'graphics')!, cost: 13_000 }
+const present = { part: parts.find((part) => part.role === 'graphics')!, cost: 13_000, payNow: 13_000 }
 const others = parts.filter((part) => part.role !== 'graphics')
 const context = {
   role: 'graphics' as const,
@@ -84,12 +85,13 @@ describe('steps up', () => {
       from: 'street',
       part: partOf('storage', { ...soundFacts.storage, capacityGb }, name),
       price,
+      payNow: price,
     })
     const [step] = stepsUp({
       ...context,
       role: 'storage',
       others: parts.filter((part) => part.role !== 'storage'),
-      present: { part: parts.find((part) => part.role === 'storage')!, cost: 4000 },
+      present: { part: parts.find((part) => part.role === 'storage')!, cost: 4000, payNow: 4000 },
       options: [drive('two', 2000, 4300)],
     })
     expect(step).toMatchObject({ more: 300, worthChange: 1, framesChange: null, worthIt: true })
@@ -108,6 +110,7 @@ describe('slimming', () => {
     from: 'street',
     part: partOf('case', { ...soundFacts.case, ...facts }, name),
     price,
+    payNow: price,
   })
   const worth = (list: readonly Part[]) => reach(list)[0]!.fps
   test('what loses nothing goes first, then what saves most for the least, until it fits', () => {

@@ -134,7 +134,8 @@ const words = (step: StepView) => {
             <tr>
               <th>part</th>
               <th class="!text-right">costs, {{ view.currency }}</th>
-              <th class="!text-right">added</th>
+              <th class="!text-right">pay now</th>
+              <th class="!text-right">expected</th>
               <th class="!text-right">gained</th>
               <th><span class="sr-only">take it</span></th>
             </tr>
@@ -149,7 +150,8 @@ const words = (step: StepView) => {
                   step.from === 'lead' ? 'a lead at hand, expected cost' : 'at today’s price'
                 }}</span>
               </td>
-              <td class="amount">{{ amount(step.price, view.currency) }}</td>
+              <td class="amount">{{ amount(step.payNow, view.currency) }}</td>
+              <td class="amount">{{ signedAmount(step.morePayNow, view.currency) }}</td>
               <td class="amount">
                 <TheFigure
                   :text="signedAmount(step.more, view.currency)"
