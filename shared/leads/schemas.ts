@@ -24,7 +24,11 @@ export const codeSchema = object({
   kind: oneOf(['percent', 'fixed']).required(),
   value: decimalText().required('a value is needed'),
   minSpend: decimalText().nullable().default(null),
+  validFrom: calendarDate().nullable().default(null),
   validUntil: calendarDate().nullable().default(null),
+  /** For this lead alone, in whatever order it stands; and whether it works once. */
+  onlyThis: yesOrNo().default(false),
+  once: yesOrNo().default(false),
   cap: decimalText().nullable().default(null),
   stackable: yesOrNo().default(true),
   role: oneOf(roles).nullable().default(null),

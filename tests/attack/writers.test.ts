@@ -71,10 +71,10 @@ describe('twenty at once', () => {
     ).json<{ choices: { id: string; leadId: string }[] }>()
     const choiceId = view.choices.find((choice) => choice.leadId === id)!.id
     await server.ask('POST', `/api/ledger/choices/${choiceId}/pay`, { day: '2026-10-31', amount: '120.00' })
-    const inbox = (await server.ask('GET', `/api/builds/${build}/leads`)).json<{
-      leads: { id: string; rebates: { id: string }[] }[]
+    const { rebates } = (await server.ask('GET', `/api/builds/${build}/ledger`)).json<{
+      rebates: { id: string }[]
     }>()
-    const rebate = inbox.leads.find((each) => each.id === id)!.rebates[0]!.id
+    const rebate = rebates[0]!.id
     await many(20, () =>
       server.ask('PATCH', `/api/ledger/rebates/${rebate}`, { state: 'paid', day: '2026-10-31' }),
     )

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
 import { exchangeRates } from '#server/db/schema/prices'
-import { codes, leads } from '#server/db/schema/leads'
+import { leads } from '#server/db/schema/leads'
 import { items } from '#server/db/schema/ledger'
 import { parts } from '#server/db/schema/parts'
 import { sources } from '#server/db/schema/sources'
@@ -241,9 +241,8 @@ describe('whole lives', () => {
     const inShop = { sourceId: 'plain', condition: 'new', manner: 'fixed' }
     const box = await lead('48.30', 'case', {
       ...inShop,
-      code: { word: 'FIVE', kind: 'fixed', value: '5.00' },
+      code: { word: 'FIVE', kind: 'fixed', value: '5.00', onlyThis: true },
     })
-    await db.update(codes).set({ onlyThis: true }).where(eq(codes.leadId, box))
     await choose(id, box)
     await choose(id, await lead('199.00', 'cpu', inShop))
     const { choices, receipt } = await buildView(db, id, today)

@@ -34,6 +34,7 @@ const emit = defineEmits<{ change: [code: LeadInput['code']] }>()
         placeholder="any"
         class="w-20"
       />
+      <DayField name="code.validFrom" label="from" spoken="code valid from" class="w-32" />
       <DayField name="code.validUntil" label="until" spoken="code valid until" class="w-32" />
       <ChoiceField
         name="code.role"
@@ -43,6 +44,8 @@ const emit = defineEmits<{ change: [code: LeadInput['code']] }>()
         :options="roleNames"
       />
       <TickField name="code.stackable" label="with others" class="pt-5" />
+      <TickField name="code.onlyThis" label="on this lead only" class="pt-5" />
+      <TickField name="code.once" label="works once" class="pt-5" />
     </div>
   </fieldset>
 </template>
