@@ -10,7 +10,7 @@ const { run, busy } = useAction()
 const session = useSession()
 const library = shallowRef<LibraryView | null>(null)
 const open = ref<string | null>(null)
-const form = reactive({ price: '', fee: '0', postage: '0', day: '', buildId: '' })
+const form = ref({ price: '', fee: '0', postage: '0', day: '', buildId: '' })
 const load = async () => (library.value = await request<LibraryView>('/api/library'))
 onMounted(() =>
   run(async () => {
@@ -23,7 +23,7 @@ const here = computed(() => (library.value?.shelf ?? []).filter((thing) => thing
 const left = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.place === 'gone'))
 function show(thing: ShelfView) {
   open.value = open.value === thing.id ? null : thing.id
-  Object.assign(form, {
+  Object.assign(form.value, {
     price: '',
     fee: '0',
     postage: '0',
@@ -36,7 +36,7 @@ const step = (thing: ShelfView, name: string, body: object, message: string) =>
     async () => {
       await request(`/api/ledger/items/${thing.id}/${name}`, {
         method: 'POST',
-        body: { day: form.day, ...body },
+        body: { day: form.value.day, ...body },
       })
       open.value = null
       await load()
@@ -44,7 +44,7 @@ const step = (thing: ShelfView, name: string, body: object, message: string) =>
     { message: `${thing.name}: ${message}` },
   )
 const sell = (thing: ShelfView) => {
-  const { day: _day, ...sale } = form
+  const { day: _day, ...sale } = form.value
   return step(thing, 'sell', { ...sale, buildId: sale.buildId || null }, 'sold; the money is in the ledger')
 }
 const stateTone = {
@@ -115,28 +115,8 @@ const goneWords = {
                   aria-label="sell from the shelf"
                   @submit.prevent="sell(thing)"
                 >
-                  <label
-                    >sold for
-                    <input
-                      v-model="form.price"
-                      class="field figures w-24"
-                      inputmode="decimal"
-                      aria-label="sold for" /></label
-                  ><label
-                    >fee
-                    <input
-                      v-model="form.fee"
-                      class="field figures w-20"
-                      inputmode="decimal"
-                      aria-label="fee on the sale" /></label
-                  ><label
-                    >postage
-                    <input
-                      v-model="form.postage"
-                      class="field figures w-20"
-                      inputmode="decimal"
-                      aria-label="postage" /></label
-                  ><label>on <DateField v-model="form.day" label="day of the step" /></label
+                  <SaleFields v-model="form" what="thing" /><label
+                    >on <DateField v-model="form.day" label="day of the step" /></label
                   ><button type="submit" class="button button-main" :disabled="busy || form.price === ''">
                     Sold
                   </button>

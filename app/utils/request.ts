@@ -18,11 +18,13 @@ interface RequestOptions {
   was?: string | undefined
   /** is told the tag of what is saved after a change */
   onTag?: (tag: string) => void
+  /** is told the number of the action that was done, by which it can be taken back */
+  onAction?: (action: number) => void
 }
 
 /** Talks JSON to the server (a file goes as it is); throws `RequestError` with the server's own words. */
 export async function request<T>(path: string, options: RequestOptions = {}): Promise<T> {
-  const { method = 'GET', body, was, onTag } = options
+  const { method = 'GET', body, was, onTag, onAction } = options
   const condition: Record<string, string> =
     was === undefined ? {} : was === 'new' ? { 'if-none-match': '*' } : { 'if-match': `"${was}"` }
   let response: Response
@@ -48,6 +50,8 @@ export async function request<T>(path: string, options: RequestOptions = {}): Pr
     )
   const tag = response.headers.get('etag')
   if (tag) onTag?.(tag.replaceAll('"', ''))
+  const action = response.headers.get('x-action')
+  if (action) onAction?.(Number(action))
   return answer as T
 }
 

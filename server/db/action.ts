@@ -1,4 +1,4 @@
-import { and, eq, gt, isNull } from 'drizzle-orm'
+import { and, eq, gt, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import type { Database, Queryable } from './client'
 import { builds } from './schema/builds'
@@ -22,6 +22,12 @@ export interface ActionOf {
   readonly text: string
   readonly day: string
   readonly buildId: string | null
+}
+
+/** The number of the newest action; 0 where there is none. */
+export async function newestAction(tx: Pick<Queryable, 'select'>): Promise<number> {
+  const [row] = await tx.select({ id: max(actions.id) }).from(actions)
+  return row?.id ?? 0
 }
 
 /** One action in the making: it writes through this, so that every row it touches is remembered. */

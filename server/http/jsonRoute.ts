@@ -2,6 +2,7 @@ import type { H3Event } from 'h3'
 import type { Schema } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { findBuild } from '../context/findBuild'
+import { newestAction } from '../db/action'
 import { useDatabase, useOpenDatabase } from '../db/useDatabase'
 import { bodyBytes, usualBytes } from './bodyBytes'
 import { errorAnswer } from './errors'
@@ -29,8 +30,15 @@ export function jsonRoute<T>(handle: (event: H3Event) => Promise<T> | T) {
 export function writeRoute<T>(handle: (event: H3Event) => Promise<T> | T, mostBytes = usualBytes) {
   return jsonRoute(async (event) => {
     await bodyBytes(event, mostBytes)
-    const { alone } = await useOpenDatabase()
-    return alone(async () => handle(event))
+    const { alone, db } = await useOpenDatabase()
+    return alone(async () => {
+      const before = await newestAction(db)
+      const answer = await handle(event)
+      const action = await newestAction(db)
+      // alone in its turn, what is new is its own: this is what an undo has to name
+      if (action > before) setHeader(event, 'x-action', String(action))
+      return answer
+    })
   })
 }
 

@@ -75,6 +75,8 @@ export interface PlannedOrderView {
     readonly label: string
     readonly build: string
     readonly isOwn: boolean
+    /** Ordered apart from the others of its shop, by hand. */
+    readonly isApart: boolean
     readonly price: number
     readonly share: number
     /** What it costs if only this is paid now, and what the others then cost; null where it is the only one. */

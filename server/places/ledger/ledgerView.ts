@@ -103,6 +103,7 @@ function plannedOrder(
       label: each.valued.lead.title,
       build: each.buildName,
       isOwn: each.buildId === view.id,
+      isApart: each.orderGroup !== null,
       price: each.valued.lead.price,
       share: shares[index]!,
       alone:

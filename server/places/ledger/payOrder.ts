@@ -34,8 +34,8 @@ interface ToPay {
   readonly build: BuildRow
   readonly valued: ValuedLead | null
   readonly part: Part | null
-  /** Minor units of the build's currency. */
-  readonly computed: number
+  /** Minor units of the build's currency; null where no price is known. */
+  readonly computed: number | null
   readonly fault: number
 }
 
@@ -167,7 +167,7 @@ async function computed(
       build,
       valued,
       part,
-      computed: row.limit ?? huntPrice(market, build, part!, today, row.condition) ?? 0,
+      computed: row.limit ?? huntPrice(market, build, part!, today, row.condition),
       fault: 0,
     }
   })
@@ -189,14 +189,16 @@ function amountsPaid(
       )
     return splitByLargestRemainder(
       parseDecimal(total, build.currency, 'total'),
-      toPay.map((each) => Math.max(0, each.computed)),
+      toPay.map((each) => Math.max(0, each.computed ?? 0)),
     )
   }
   return toPay.map(({ row, build, computed: usual }) => {
     const index = amounts.findIndex((each) => each.choiceId === row.id)
-    return index < 0
-      ? usual
-      : parseDecimal(amounts[index]!.amount, build.currency, `amounts[${index}].amount`)
+    const given = amounts[index]
+    if (given) return parseDecimal(given.amount, build.currency, `amounts[${index}].amount`)
+    if (usual === null)
+      throw new CoreError('no-price', 'no price is known of it: say what was paid', 'amounts')
+    return usual
   })
 }
 

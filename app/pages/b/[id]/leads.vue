@@ -117,11 +117,11 @@ async function pass() {
   const to = passed.state === 'open' ? 'passed' : 'open'
   const at = shown.value.findIndex((each) => each.id === passed.id)
   const next = shown.value[at + 1] ?? shown.value[at - 1]
+  let done = 0
   lastUndo = async () => {
-    await request(`/api/leads/${passed.id}/${to === 'passed' ? 'reopen' : 'pass'}`, {
-      method: 'POST',
-      body: { day: build.view!.today, reason: passed.passReason },
-    })
+    // by its number, so that a choice it made void stands again
+    await request(`/api/ledger/actions/${done}/undo`, { method: 'POST', body: {} })
+    if (passed.choiceId !== null) await build.load(build.view!.id)
     await load()
     leadId.value = passed.id
   }
@@ -130,6 +130,7 @@ async function pass() {
       await request(`/api/leads/${passed.id}/${to === 'passed' ? 'pass' : 'reopen'}`, {
         method: 'POST',
         body: { day: build.view!.today, reason: '' },
+        onAction: (action) => (done = action),
       })
       if (passed.choiceId !== null) await build.load(build.view!.id)
       await load()

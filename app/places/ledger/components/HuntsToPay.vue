@@ -3,23 +3,19 @@ import type { LedgerView } from '#shared/ledger/views'
 
 /** Hunts that may come in any day: what was paid for the thing is noted here. */
 const { hunts } = defineProps<{ hunts: LedgerView['hunts'] }>()
-const ledger = useLedger()
 const build = useBuild()
-const { run, busy } = useAction()
+const { step, busy } = useLedgerStep()
 const typed = reactive<Record<string, string>>({})
 watchEffect(() => {
   for (const { choiceId, limit } of hunts)
     typed[choiceId] ??= limit === null ? '' : amountTyped(limit, build.view!.currency)
 })
 const pay = (choiceId: string, label: string) =>
-  run(
-    () =>
-      ledger.post(
-        `/api/ledger/choices/${choiceId}/pay`,
-        { day: build.view!.today, amount: typed[choiceId] },
-        label,
-      ),
-    { message: `${label} paid, and in the ledger`, undo: () => ledger.undoLast() },
+  step(
+    `/api/ledger/choices/${choiceId}/pay`,
+    { day: build.view!.today, amount: typed[choiceId] },
+    `${label} paid, and in the ledger`,
+    { label },
   )
 </script>
 

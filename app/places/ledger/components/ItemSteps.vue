@@ -7,14 +7,13 @@ import { request } from '~/utils/request'
 /** What may happen to one thing from where it is: it arrives, goes back, is moved, sold, written off. */
 const { item, currency } = defineProps<{ item: ItemView; currency: string }>()
 const emit = defineEmits<{ done: [] }>()
-const ledger = useLedger()
 const build = useBuild()
 const session = useSession()
-const { run, busy } = useAction()
+const { run } = useAction()
+const { step: take, busy } = useLedgerStep()
 const day = ref(build.view!.today)
 const amount = ref(amountTyped(Math.max(0, item.remaining), currency))
-const fee = ref('0')
-const postage = ref('0')
+const sale = ref({ price: '', fee: '0', postage: '0' })
 /** What is ticked at the door outlives a reload. */
 const blank = () => ({ note: '', returnBy: item.returnBy ?? '', foundPartId: '', checks: [] as string[] })
 const seen = useLocalStorage(`tarvin-item-${item.id}`, blank())
@@ -25,11 +24,9 @@ const sameRole = computed(() => (library.value?.parts ?? []).filter((part) => pa
 const otherBuilds = computed(() => (session.view?.builds ?? []).filter((each) => each.id !== build.view!.id))
 
 async function step(name: string, body: object, message: string) {
-  const done = await run(() => ledger.stepItem(item, name, { day: day.value, ...body }), {
-    message: `${item.name}: ${message}`,
-    undo: () => ledger.undoLast(),
-  })
-  if (!done) return
+  const path = `/api/ledger/items/${item.id}/${name}`
+  if (!(await take(path, { day: day.value, ...body }, `${item.name}: ${message}`, { label: item.name })))
+    return
   seen.value = blank()
   emit('done')
 }
@@ -169,40 +166,39 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
         </button>
       </div>
       <div class="flex flex-wrap items-center gap-2">
+        <SaleFields v-model="sale" what="thing" />
+        <button
+          type="button"
+          class="button"
+          :disabled="busy || sale.price === ''"
+          @click="step('sell', sale, 'sold')"
+        >
+          sold
+        </button>
+      </div>
+      <div v-if="item.paidOn" class="flex flex-wrap items-center gap-2">
         <label
-          >amount
+          >money back
           <input
             v-model="amount"
             class="field figures w-24"
             inputmode="decimal"
-            aria-label="amount of the step" /></label
-        ><label
-          >fee
-          <input
-            v-model="fee"
-            class="field figures w-20"
-            inputmode="decimal"
-            aria-label="fee of the sale" /></label
-        ><label
-          >postage
-          <input
-            v-model="postage"
-            class="field figures w-20"
-            inputmode="decimal"
-            aria-label="postage of the sale" /></label
-        ><button type="button" class="button" @click="step('sell', { price: amount, fee, postage }, 'sold')">
-          sold</button
-        ><template v-if="item.paidOn"
-          ><button type="button" class="button" @click="step('send-back', { expected: amount }, 'sent back')">
-            sent back</button
-          ><button
-            type="button"
-            class="button"
-            @click="step('refund', { amount, kept: true }, 'money back, kept')"
-          >
-            money back, thing kept
-          </button></template
+            aria-label="money back" /></label
+        ><button
+          type="button"
+          class="button"
+          :disabled="busy"
+          @click="step('send-back', { expected: amount }, 'sent back')"
         >
+          sent back</button
+        ><button
+          type="button"
+          class="button"
+          :disabled="busy"
+          @click="step('refund', { amount, kept: true }, 'money back, kept')"
+        >
+          money back, thing kept
+        </button>
       </div>
     </template>
   </div>

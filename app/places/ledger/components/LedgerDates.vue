@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import type { LedgerView } from '#shared/ledger/views'
-import { request } from '~/utils/request'
 import { amount, longDate, shortDate } from '~/utils/show'
 
 /** Dates ahead, trips to drive, and the rebates on what was bought. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
-const store = useLedger()
 const build = useBuild()
-const { run } = useAction()
+const { step } = useLedgerStep()
 const tone = {
   claim: 'tag-waiting',
   expected: 'tag-info',
@@ -18,18 +16,14 @@ const tone = {
   agreed: 'tag-info',
 } as const
 const claim = (id: string, state: string) =>
-  run(
-    async () => {
-      await request(`/api/ledger/rebates/${id}`, { method: 'PATCH', body: { state, day: build.view!.today } })
-      await store.reload()
-    },
-    { message: state === 'paid' ? 'paid, and in the ledger' : state, undo: () => store.undoLast() },
+  step(
+    `/api/ledger/rebates/${id}`,
+    { state, day: build.view!.today },
+    state === 'paid' ? 'paid, and in the ledger' : state,
+    { method: 'PATCH' },
   )
 const drive = (id: string, name: string) =>
-  run(() => store.post(`/api/ledger/trips/${id}/drive`, { day: build.view!.today }), {
-    message: `${name} driven, and in the ledger`,
-    undo: () => store.undoLast(),
-  })
+  step(`/api/ledger/trips/${id}/drive`, { day: build.view!.today }, `${name} driven, and in the ledger`)
 </script>
 
 <template>

@@ -4,27 +4,23 @@ import { amount } from '~/utils/show'
 
 /** An order still to be paid, line by line as the shop's cart has it; paid whole, or one line of it. */
 const { order } = defineProps<{ order: PlannedOrderView }>()
-const ledger = useLedger()
 const build = useBuild()
-const { run, busy } = useAction()
+const { step, busy } = useLedgerStep()
 const money = (value: number) => amount(value, order.currency)
 const pay = (choiceIds: readonly string[], what: string) =>
-  run(() => ledger.post('/api/ledger/orders/pay', { choiceIds, day: build.view!.today }, what), {
-    message: `${what} paid, and in the ledger`,
-    undo: () => ledger.undoLast(),
+  step('/api/ledger/orders/pay', { choiceIds, day: build.view!.today }, `${what} paid, and in the ledger`, {
+    label: what,
   })
 const payAll = () =>
   pay(
     order.lines.map((line) => line.choiceId),
     order.lines.length === 1 ? order.lines[0]!.label : `the order at ${order.source}`,
   )
-const apart = (choiceId: string) =>
-  run(
-    () => ledger.post('/api/ledger/orders/group', { choiceIds: [choiceId], group: choiceId.slice(0, 60) }),
-    {
-      message: 'ordered apart',
-      undo: () => ledger.undoLast(),
-    },
+const group = (choiceId: string, isApart: boolean) =>
+  step(
+    '/api/ledger/orders/group',
+    { choiceIds: [choiceId], group: isApart ? choiceId.slice(0, 60) : null },
+    isApart ? 'ordered apart' : 'ordered together again',
   )
 const others = computed(() => [
   ...new Set(order.lines.filter((line) => !line.isOwn).map((line) => line.build)),
@@ -58,15 +54,28 @@ const others = computed(() => [
                 >the {{ order.lines.length > 2 ? 'others then cost' : 'other then costs' }}
                 {{ money(line.alone.others) }}</span
               >
-              <button v-if="order.isShop" type="button" class="quiet-button" @click="apart(line.choiceId)">
+              <button
+                v-if="order.isShop"
+                type="button"
+                class="quiet-button"
+                @click="group(line.choiceId, true)"
+              >
                 order it apart
               </button>
             </template>
+            <button
+              v-if="line.isApart"
+              type="button"
+              class="quiet-button"
+              @click="group(line.choiceId, false)"
+            >
+              order it together again
+            </button>
           </td>
         </tr>
-        <tr v-for="step in order.steps" :key="step.label" class="text-soft">
-          <td>{{ step.label }}</td>
-          <td class="amount">{{ money(step.amount) }}</td>
+        <tr v-for="charge in order.steps" :key="charge.label" class="text-soft">
+          <td>{{ charge.label }}</td>
+          <td class="amount">{{ money(charge.amount) }}</td>
           <td />
           <td />
         </tr>

@@ -5,12 +5,11 @@ import { amount, percent, signedAmount, signedPercent } from '~/utils/show'
 
 /** What the machine would fetch, whole or in parts, and the end of it: it stands, is sold, comes back, is taken apart. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
-const store = useLedger()
 const build = useBuild()
-const { run, busy } = useAction()
+const { step, busy } = useLedgerStep()
 const currency = computed(() => ledger.currency)
 const money = (value: number | null) => amount(value, currency.value)
-const sale = reactive({
+const sale = ref({
   day: build.view!.today,
   price: amountTyped(ledger.resale.whole.gross, ledger.currency),
   fee: '0',
@@ -19,10 +18,7 @@ const sale = reactive({
 })
 const back = ref('')
 const action = (path: string, body: object, message: string) =>
-  run(() => store.post(`/api/builds/${build.view!.id}/ledger/${path}`, body), {
-    message,
-    undo: () => store.undoLast(),
-  })
+  step(`/api/builds/${build.view!.id}/ledger/${path}`, body, message)
 const unpaid = computed(() =>
   build.view!.choices.filter((choice) => choice.kind !== 'item' && choice.voidBecause === null),
 )
@@ -71,28 +67,8 @@ const better = computed(() => ledger.resale[ledger.resale.better])
           class="mt-2 flex flex-wrap items-end gap-2"
           @submit.prevent="action('sell', sale, 'the machine is sold')"
         >
+          <SaleFields v-model="sale" what="machine" />
           <label
-            >sold for
-            <input
-              v-model="sale.price"
-              class="field figures w-28"
-              inputmode="decimal"
-              aria-label="machine sold for" /></label
-          ><label
-            >fee
-            <input
-              v-model="sale.fee"
-              class="field figures w-20"
-              inputmode="decimal"
-              aria-label="fee on the machine" /></label
-          ><label
-            >postage
-            <input
-              v-model="sale.postage"
-              class="field figures w-20"
-              inputmode="decimal"
-              aria-label="postage of the machine" /></label
-          ><label
             >hours
             <input
               v-model.number="sale.hours"

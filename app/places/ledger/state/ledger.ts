@@ -1,6 +1,6 @@
 import { toDecimal } from '#core/money/decimal'
 import type { BuildView } from '#shared/builds/views'
-import type { ItemView, LedgerView } from '#shared/ledger/views'
+import type { LedgerView } from '#shared/ledger/views'
 import { request } from '~/utils/request'
 
 /** The ledger of the build on the counter, and what is done in it; each action can be taken back from where it is told. */
@@ -22,19 +22,31 @@ export const useLedger = defineStore('ledger', {
       build.take(await request<BuildView>(`/api/builds/${id}`), label)
       await this.load()
     },
-    async post(path: string, body: object, label = '') {
-      await request(path, { method: 'POST', body })
+    /** Does one thing and reads everything anew; answers the number of the action, by which it is taken back. */
+    async post(path: string, body: object, label = '', method = 'POST'): Promise<number | null> {
+      let done: number | null = null
+      await request(path, { method, body, onAction: (action) => (done = action) })
       await this.reload(label)
-    },
-    stepItem(item: Pick<ItemView, 'id' | 'name'>, step: string, body: object) {
-      return this.post(`/api/ledger/items/${item.id}/${step}`, body, item.name)
-    },
-    async undoLast() {
-      const last = this.view?.actions.find((each) => !each.isUndone)
-      if (last) await this.post(`/api/ledger/actions/${last.id}/undo`, {})
+      return done
     },
   },
 })
+
+/** One step in the ledger: it is told, and can be taken back by its own number, whatever else was done meanwhile. */
+export function useLedgerStep() {
+  const ledger = useLedger()
+  const { run, busy } = useAction()
+  const step = (path: string, body: object, message: string, { label = '', method = 'POST' } = {}) => {
+    let done: number | null = null
+    return run(async () => (done = await ledger.post(path, body, label, method)), {
+      message,
+      undo: async () => {
+        if (done !== null) await ledger.post(`/api/ledger/actions/${done}/undo`, {})
+      },
+    })
+  }
+  return { step, busy }
+}
 
 /** An amount as a form takes it. */
 export function amountTyped(amount: number, currency: string): string {
