@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm'
+import Papa from 'papaparse'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
@@ -10,6 +11,7 @@ import { sources } from '#server/db/schema/sources'
 import { marketReplaced } from '#server/context/market'
 import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/places/builds/buildView'
+import { linesCsv } from '#server/places/builds/shareBuild'
 import { buildStrips } from '#server/places/builds/readBuilds'
 import { sourceRow } from '#server/places/sources/sourceRow'
 import { createLead } from '#server/places/leads/leads'
@@ -154,6 +156,12 @@ describe('whole lives', () => {
     const { receipt } = await buildView(db, id, today)
     expect(receipt.groups.paid.reduce((sum, line) => sum + line.payNow!, 0)).toBe(39_400)
     expect((await buildStrips(db, today))[0]!.receipt.left).toBe(2600)
+    // the shared file adds up to the same: what came and went is a line of it
+    const shared = Papa.parse<Record<string, string>>(linesCsv(await buildView(db, id, today)), {
+      header: true,
+      skipEmptyLines: true,
+    }).data
+    expect(shared.reduce((sum, row) => sum + Number(row['pay now']), 0)).toBe(394)
   })
 
   test('two leads agreed and one trip: the same before and after paying, the trip booked once', async () => {

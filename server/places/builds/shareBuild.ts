@@ -3,9 +3,17 @@ import { toDecimal } from '#core/money/decimal'
 import { scopeNames } from '#core/ledger/scopes'
 import { csvTable } from '#core/files/export/csvCell'
 import { markdownText } from '#core/files/export/markdownText'
+import type { ReceiptLine } from '#core/ledger/receipt'
 import type { BuildView } from '#shared/builds/views'
 
-/** The lines of a build as CSV. */
+/** What a build cost beside the things in it: fees, trips, what came and went. With the things it adds up to pay now. */
+function otherLines({ receipt, choices }: BuildView): readonly ReceiptLine[] {
+  const shown = new Set(choices.map((choice) => choice.id))
+  const { paid, toBuy } = receipt.groups
+  return [...paid, ...toBuy].filter((line) => !shown.has(line.id))
+}
+
+/** The lines of a build as CSV; their pay now adds up to that of the receipt. */
 export function linesCsv(view: BuildView): string {
   const decimal = (amount: number | null) => (amount === null ? null : toDecimal(amount, view.currency))
   return csvTable(
@@ -22,19 +30,35 @@ export function linesCsv(view: BuildView): string {
       'currency',
       'reason',
     ],
-    view.choices.map((choice) => [
-      choice.label,
-      choice.roles.join(' '),
-      scopeNames[choice.scope],
-      choice.kind,
-      choice.source,
-      decimal(choice.payNow),
-      decimal(choice.afterRebates),
-      decimal(choice.expected),
-      decimal(choice.anyoneCanPay),
-      view.currency,
-      choice.reason,
-    ]),
+    view.choices
+      .map((choice) => [
+        choice.label,
+        choice.roles.join(' '),
+        scopeNames[choice.scope],
+        choice.kind,
+        choice.source,
+        decimal(choice.payNow),
+        decimal(choice.afterRebates),
+        decimal(choice.expected),
+        decimal(choice.anyoneCanPay),
+        view.currency,
+        choice.reason,
+      ])
+      .concat(
+        otherLines(view).map((line) => [
+          line.label,
+          '',
+          scopeNames[line.scope],
+          line.kind,
+          '',
+          decimal(line.payNow),
+          decimal(line.afterRebates),
+          decimal(line.expected),
+          '',
+          view.currency,
+          '',
+        ]),
+      ),
   )
 }
 
@@ -42,6 +66,7 @@ export function linesCsv(view: BuildView): string {
 export function buildMarkdown(view: BuildView): string {
   const amount = (value: number | null) => (value === null ? 'not known' : formatAmount(value, view.currency))
   const { totals } = view.receipt
+  const standing = view.choices.filter((choice) => choice.voidBecause === null)
   return [
     `# ${markdownText(view.name)}`,
     '',
@@ -51,9 +76,12 @@ export function buildMarkdown(view: BuildView): string {
     '',
     '| thing | scope | from | pay now | anyone can pay | why |',
     '| --- | --- | --- | ---: | ---: | --- |',
-    ...view.choices.map(
+    ...standing.map(
       (choice) =>
         `| ${markdownText(choice.label)} | ${scopeNames[choice.scope]} | ${markdownText(choice.source)} | ${amount(choice.payNow)} | ${amount(choice.anyoneCanPay)} | ${markdownText(choice.reason)} |`,
+    ),
+    ...otherLines(view).map(
+      (line) => `| ${markdownText(line.label)} | ${scopeNames[line.scope]} | | ${amount(line.payNow)} | | |`,
     ),
     '',
     '| total | amount |',
@@ -61,7 +89,7 @@ export function buildMarkdown(view: BuildView): string {
     `| pay now | ${amount(totals.payNow)} |`,
     `| after rebates | ${amount(totals.afterRebates)} |`,
     `| expected | ${amount(totals.expected)} |`,
-    `| anyone can pay | ${amount(totals.anyoneCanPay)} |`,
+    `| anyone can pay | ${amount(totals.anyoneCanPay)}${totals.unknownStreet === 0 ? '' : ` for what is known; ${totals.unknownStreet} not known`} |`,
     ...(view.targets.length === 0
       ? []
       : [
