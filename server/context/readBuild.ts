@@ -72,8 +72,11 @@ export interface PlannedTrip {
 }
 
 export async function readBuild(db: Database, buildId: string, today: string): Promise<ReadBuild> {
-  const build = await findBuild(db, buildId)
-  const rootId = build.variantOf ?? build.id
+  const written = await findBuild(db, buildId)
+  const rootId = written.variantOf ?? written.id
+  // a variant lives as long as its build does
+  const build =
+    written.variantOf === null ? written : { ...written, state: (await findBuild(db, rootId)).state }
   const [market, performance, targetRows, choiceRows, removed, holdings] = await Promise.all([
     useMarket(db),
     usePerformance(db),
