@@ -22,11 +22,19 @@ const formulas: Readonly<Record<TotalName, string>> = {
     'for each thing the lower of its street price at your patience and its share of one order at the shop where it is cheapest',
 }
 
+/** What anyone can pay, said as what it is: a part of it where the price of some things is not known. */
+export function anyoneText({ totals, currency }: Pick<Receipt, 'totals' | 'currency'>): string {
+  if (totals.unknownStreet === 0) return amount(totals.anyoneCanPay, currency)
+  return totals.anyoneCanPay === 0
+    ? amount(null, currency)
+    : `at least ${amount(totals.anyoneCanPay, currency)}`
+}
+
 export function totalWorking(receipt: Receipt, name: TotalName): Working {
   const lines = [...receipt.groups.paid, ...receipt.groups.toBuy, ...receipt.groups.owned]
   return {
     title: titles[name],
-    result: amount(receipt.totals[name], receipt.currency),
+    result: name === 'anyoneCanPay' ? anyoneText(receipt) : amount(receipt.totals[name], receipt.currency),
     formula: formulas[name],
     lines: lines.map((line) => ({
       label: line.label,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { leftWorking, totalWorking } from '~/workings/receiptWorkings'
+import { anyoneText, leftWorking, totalWorking } from '~/workings/receiptWorkings'
 import { amount, signedAmount } from '~/utils/show'
 
 /** The receipt along the foot of every place of a build; a click or R unrolls it as a slip. */
@@ -58,7 +58,7 @@ const figures = computed(() =>
     <div class="leading-tight max-md:hidden">
       <div class="text-[11px] text-soft">anyone can pay</div>
       <TheFigure
-        :text="amount(receipt.totals.anyoneCanPay, receipt.currency)"
+        :text="anyoneText(receipt)"
         :working="() => totalWorking(receipt, 'anyoneCanPay')"
         data-figure="anyone"
       />
