@@ -1,3 +1,4 @@
+import { phrases } from '../core/text/phrases'
 import type { CataloguePart } from './catalogue'
 import type { Chance } from './random'
 
@@ -16,78 +17,26 @@ const kindWords: Readonly<Record<string, readonly string[]>> = {
   donor: ['PC', 'office PC', 'computer', 'desktop'],
   extra: [''],
 }
-const praise = [
-  'tested',
-  'works great',
-  'good condition',
-  'fully working',
-  'like new',
-  'clean',
-  'fast shipping',
-  'no box',
-  'with box',
-  'boxed',
-  'w/ box',
-  'from smoke free home',
-  'low hours',
-  'barely used',
-  'pulled from working pc',
-  'excellent cond.',
-  'exc cond',
-  'mint',
-  '100% working',
-  'working pull',
-  'upgrade forces sale',
-  'free postage',
-  'never overclocked',
-  'not used for mining',
-  'no issues',
-  'no returns',
-  'one owner',
-  'from a gaming rig',
-  'runs cool & quiet',
-  'with receipt',
-  'incl. shipping',
-  'thermal paste renewed',
-  'VGC',
-  'used',
-  'priced to go',
-  'must go',
-  'read description',
-  'missing box',
-  'cheap',
-]
+const praise = phrases(`
+  tested, works great, good condition, fully working, like new, clean, fast shipping, no box, with box,
+  boxed, w/ box, from smoke free home, low hours, barely used, pulled from working pc, excellent cond.,
+  exc cond, mint, 100% working, working pull, upgrade forces sale, free postage, never overclocked,
+  not used for mining, no issues, no returns, one owner, from a gaming rig, runs cool & quiet, with receipt,
+  incl. shipping, thermal paste renewed, VGC, used, priced to go, must go, read description, missing box,
+  cheap
+`)
 const fitsPraise: Readonly<Record<string, readonly string[]>> = {
-  graphics: [
-    'dual fan',
-    '2 fans',
-    'triple fan',
-    'DP HDMI',
-    'for gaming PC',
-    'PCIe',
-    '3x DP',
-    'new thermal pads',
-    'with anti-sag bracket',
-    'no backplate',
-  ],
-  cpu: [
-    '6 core',
-    'no cooler',
-    'with cooler',
-    'incl. stock fan',
-    'tray',
-    'bent-free pins',
-    'chip only no fan',
-  ],
-  motherboard: [
-    'with I/O shield',
-    'no shield',
-    'incl shield and screws',
-    'latest bios',
-    'no cpu no ram',
-    'with box and manual',
-    'wifi',
-  ],
+  graphics: phrases(`
+    dual fan, 2 fans, triple fan, DP HDMI, for gaming PC, PCIe, 3x DP, new thermal pads,
+    with anti-sag bracket, no backplate
+  `),
+  cpu: phrases(`
+    6 core, no cooler, with cooler, incl. stock fan, tray, bent-free pins, chip only no fan
+  `),
+  motherboard: phrases(`
+    with I/O shield, no shield, incl shield and screws, latest bios, no cpu no ram, with box and manual,
+    wifi
+  `),
   memory: ['kit', 'CL16', '3200MHz', 'with heat spreader', 'dual channel kit', 'no heat spreader'],
   storage: ['2280', '98% health', 'with screw', 'wiped', 'heatsink incl.', 'fast'],
   supply: ['80+ bronze', 'semi modular', 'with all cables', 'incl cables', '80 plus gold', 'quiet'],
@@ -96,59 +45,17 @@ const fitsPraise: Readonly<Record<string, readonly string[]>> = {
   donor: ['no HDD', 'with keyboard', 'ex office', '8GB RAM', 'wiped'],
   extra: [],
 }
-const brokenWords = [
-  'for parts',
-  'faulty',
-  'broken',
-  'not working',
-  'untested',
-  'no display',
-  'spares or repair',
-  'defective',
-  'artifacts',
-  'as is for parts',
-  'parts only',
-  'dead',
-  'no post',
-  'does not boot',
-  "doesn't work",
-  'bent pins',
-  "won't turn on",
-  'repair needed',
-  'cracked',
-  'no signal',
-  'FOR PARTS NOT WORKING',
-  'needs repair',
-  'sold as faulty',
-  'damaged',
-  'not tested',
-  'doa',
-  'crashes under load',
-  'fan dead',
-  'burnt connector',
-  'spares/repairs',
-  'water damage',
-  'for spares',
-  'stopped working',
-]
-const others = [
-  'Northpine N4 board',
-  'Sallowfen 5400',
-  'motherboard',
-  '16gb ram',
-  'case',
-  '550w psu',
-  '500gb ssd',
-  'gaming monitor',
-  'mobo',
-  'Wainscot Corbel board',
-  'keyboard',
-  '1TB HDD',
-  '32GB DDR4',
-  'cooler and fans',
-  'Threddle 53 cpu',
-  'Tarn 560',
-]
+const brokenWords = phrases(`
+  for parts, faulty, broken, not working, untested, no display, spares or repair, defective, artifacts,
+  as is for parts, parts only, dead, no post, does not boot, doesn't work, bent pins, won't turn on,
+  repair needed, cracked, no signal, FOR PARTS NOT WORKING, needs repair, sold as faulty, damaged,
+  not tested, doa, crashes under load, fan dead, burnt connector, spares/repairs, water damage, for spares,
+  stopped working
+`)
+const others = phrases(`
+  Northpine N4 board, Sallowfen 5400, motherboard, 16gb ram, case, 550w psu, 500gb ssd, gaming monitor,
+  mobo, Wainscot Corbel board, keyboard, 1TB HDD, 32GB DDR4, cooler and fans, Threddle 53 cpu, Tarn 560
+`)
 
 /** The name as somebody would type it: the maker's name often, the model always, the size somewhere. */
 function typedName(part: CataloguePart, chance: Chance, sizeText: string): string {

@@ -57,6 +57,8 @@ export interface PartFacts {
   /** Level of firmware a CPU needs, and the one a board carries: whole numbers of the socket's own count. */
   readonly firmwareNeeded?: number
   readonly firmwareLevel?: number
+  /** The newest firmware there is for the board. */
+  readonly firmwareNewest?: number
   readonly flashWithoutCpu?: boolean
   readonly firmwareLocked?: boolean
   readonly systemListed?: boolean
@@ -64,20 +66,27 @@ export interface PartFacts {
   readonly formFactor?: string
   readonly memorySlots?: number
   readonly maxMemoryGb?: number
+  /** Largest single module a board takes. */
+  readonly maxModuleGb?: number
   readonly maxMemoryMts?: number
   readonly m2Slots?: number
   readonly m2Nvme?: boolean
+  readonly m2Sata?: boolean
   /** SATA ports that fall away where every M.2 slot is used. */
   readonly m2SharesSata?: number
   readonly sataPorts?: number
   readonly fanHeaders?: number
   readonly expansionSlots?: number
+  /** What the card's slot gives, where it is not the usual 75 W. */
+  readonly slotW?: number
+  readonly cpuSockets?: number
   readonly wireless?: boolean
   readonly shieldIncluded?: boolean
   readonly frontUsbC?: boolean
   // memory
   readonly memoryGeneration?: string
-  readonly module?: 'desktop' | 'laptop'
+  /** `registered`: server memory, which desktop boards do not start with. */
+  readonly module?: 'desktop' | 'laptop' | 'registered'
   readonly capacityGb?: number
   readonly kitCount?: number
   readonly speedMts?: number
@@ -94,12 +103,21 @@ export interface PartFacts {
   readonly outputs?: readonly string[]
   // supply and leads
   readonly ratedW?: number
-  readonly efficiency?: 'none' | 'white' | 'bronze' | 'silver' | 'gold' | 'platinum'
+  readonly efficiency?: 'none' | 'white' | 'bronze' | 'silver' | 'gold' | 'platinum' | 'titanium'
   readonly sixPinLeads?: number
   readonly eightPinLeads?: number
+  /** Plugs of 12 + 4 pins. */
+  readonly sixteenPinLeads?: number
+  /** 8-pin CPU leads (4 + 4). */
   readonly cpuLeads?: number
+  /** CPU leads of 4 pins that join no others. */
+  readonly cpuFourPinLeads?: number
   readonly sataLeads?: number
   readonly supplyShape?: string
+  /** Watts of all 12 V rails together, from the label. */
+  readonly twelveVoltW?: number
+  /** Whether modular leads are the supply's own. */
+  readonly ownLeads?: boolean
   readonly mainPlug?: string
   readonly frontPlug?: string
   readonly modular?: boolean
@@ -124,11 +142,21 @@ export interface PartFacts {
   readonly mountIncluded?: boolean
   readonly fans?: number
   readonly fanPlaces?: number
+  readonly fanMm?: number
   // storage
   readonly interface?: 'sata' | 'nvme'
   readonly drive?: 'ssd' | 'hdd'
+  readonly driveShape?: '2.5' | '3.5' | 'M.2' | 'card'
+  /** Length of an M.2 drive: 30, 42, 60, 80 or 110 mm. */
+  readonly m2LengthMm?: number
+  /** PCIe lanes and version of a drive or a card. */
+  readonly lanes?: number
+  readonly pcieVersion?: number
   // extras: what an adapter joins, what it may carry, what a small thing fixes
   readonly feedsFrom?: string
+  /** Plugs an adapter hangs on, and whether they sit on leads of their own. */
+  readonly plugs?: number
+  readonly plugsApart?: boolean
   readonly feedsTo?: string
   readonly carriesW?: number
   readonly fixes?:
@@ -141,6 +169,8 @@ export interface PartFacts {
     | 'mount'
     | 'low-bracket'
     | 'front-usb-c'
+    | 'plate'
+    | 'carrier'
   readonly takesSlot?: boolean
   // any part
   readonly coolerIncluded?: boolean

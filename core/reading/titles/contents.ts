@@ -1,3 +1,7 @@
+import { phrases } from '../../text/phrases'
+import { languages } from '../words/allWords'
+import { isDenied } from './denied'
+import { HashedPhrases } from './hashedPhrases'
 import { anyKind, classesOf, WordClass } from './lexicon'
 import { TokenKind, Unit, hashText, type TitleScanner } from './titleScanner'
 
@@ -27,6 +31,8 @@ export class TitleClasses {
       let mask = 0
       if (kind === TokenKind.plus || kind === TokenKind.comma) this.connectors += 1
       else if (kind === TokenKind.word || kind === TokenKind.mixed) mask = classesOf(scanner.hash[i]!)
+      if (scanner.hash[i] === supplyWord && i > 0 && scanner.hash[i - 1] === powerWord)
+        mask |= WordClass.kindSupply
       this.mask[i] = mask
       this.all |= mask
     }
@@ -37,35 +43,39 @@ export class TitleClasses {
   }
 }
 
+const [powerWord, supplyWord] = [hashText('power'), hashText('supply')]
 const partsHash = hashText('parts')
+/** `all parts`, `pc parts`: said of the kind of thing. */
+const piecesBefore = new Set(
+  phrases('all, pc, computer, spare, desktop, gaming, mounting, and').map(hashText),
+)
 const testedHash = hashText('tested')
 const freeHash = hashText('free')
+const putRight = new HashedPhrases(languages.flatMap((language) => language.putRight))
+/** `bent bracket straightened`: what was put right a word or two later. */
+function isPutRight(scanner: TitleScanner, from: number): boolean {
+  for (let at = from; at < Math.min(from + 3, scanner.count); at += 1)
+    if (putRight.lengthAt(scanner, at) > 0) return true
+  return false
+}
 const asHash = hashText('as')
 const isHash = hashText('is')
 const workingHashes = new Set(
-  [
-    'working',
-    'work',
-    'boot',
-    'boots',
-    'booting',
-    'post',
-    'posting',
-    'display',
-    'signal',
-    'picture',
-    'output',
-    'tested',
-    'turn',
-    'start',
-    'power',
-  ].map(hashText),
+  phrases(`
+    working, work, boot, boots, booting, post, posting, display, signal, picture, output, tested, turn,
+    start, power
+  `).map(hashText),
 )
 const notHashes = new Set(
   ['not', 'no', 'doesnt', 'wont', 'isnt', 'never', 'stopped', 'cant', 'didnt'].map(hashText),
 )
 /** `no power supply`: what is not there is another thing than the one sold. */
-const supplyHash = hashText('supply')
+const supplyHashes = new Set(
+  phrases(`
+    supply, cord, cable, adapter, brick, lead, cords, plug, connector, connectors, needed, required, input, pin,
+    pins, draw
+  `).map(hashText),
+)
 
 /** The words by which a title says that the thing is damaged or untested; '' where it does not. */
 export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): string {
@@ -75,12 +85,15 @@ export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): strin
       classes.mask[i]! & WordClass.damage &&
       !(classes.at(i - 1) & WordClass.negation) &&
       !(classes.at(i - 2) & WordClass.negation && classes.at(i - 1) === 0) &&
-      scanner.hash[i + 1] !== freeHash
+      !isDenied(scanner, i) &&
+      scanner.hash[i + 1] !== freeHash &&
+      !isPutRight(scanner, i + 1)
     ) {
       return scanner.text(i)
     }
     if (hash === partsHash) {
       if (
+        (i > 0 && i + 1 === scanner.count && !piecesBefore.has(scanner.hash[i - 1]!)) ||
         classes.at(i - 1) & WordClass.forWord ||
         (i + 1 < scanner.count && classes.mask[i + 1]! & WordClass.only)
       )
@@ -89,7 +102,7 @@ export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): strin
     if (
       workingHashes.has(hash) &&
       i > 0 &&
-      scanner.hash[i + 1] !== supplyHash &&
+      !supplyHashes.has(scanner.hash[i + 1]!) &&
       (notHashes.has(scanner.hash[i - 1]!) ||
         (i > 1 && hash !== testedHash && notHashes.has(scanner.hash[i - 2]!) && classes.at(i - 1) === 0))
     ) {
@@ -118,6 +131,7 @@ export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: Wa
     if (mask & WordClass.lot && !wanted.hashes.has(scanner.hash[i]!)) return `says "${scanner.text(i)}"`
     if (mask & WordClass.machine && isMachine(scanner, classes, i, wanted)) return 'a whole machine'
     const isConnector = scanner.kind[i] === TokenKind.plus || (mask & WordClass.connector) !== 0
+    if (andHashes.has(scanner.hash[i]!) && joinsOtherKind(classes, i, wanted)) return 'two kinds of part'
     if (isConnector || scanner.kind[i] === TokenKind.comma) {
       const second =
         isMachineWanted && scanner.kind[i] !== TokenKind.plus
@@ -136,15 +150,25 @@ export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: Wa
   return ''
 }
 
+/** `case and psu`, asked for the second. */
+function joinsOtherKind(classes: TitleClasses, at: number, wanted: WantedClasses): boolean {
+  const before = classes.at(at - 1) & anyKind
+  return before !== 0 && (before & wanted.mask) === 0 && (classes.at(at + 1) & anyKind & wanted.mask) !== 0
+}
+
 function countKinds(mask: number): number {
   let count = 0
   for (let rest = mask & anyKind; rest !== 0; rest &= rest - 1) count += 1
   return count
 }
 
+/** `used in office pc`: where the thing has been. */
+const insideHashes = new Set(phrases('in, from, inside, my, aus, dans, fran').map(hashText))
+
 function isMachine(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
   if (wanted.mask & WordClass.machine || wanted.hashes.has(scanner.hash[i]!)) return false
-  for (let back = 1; back <= 3; back += 1) if (classes.at(i - back) & WordClass.forWord) return false
+  for (let back = 1; back <= 4 && back <= i; back += 1)
+    if (classes.at(i - back) & WordClass.forWord || insideHashes.has(scanner.hash[i - back]!)) return false
   // `computer case`, `pc board`: said of the thing behind it
   if (i + 1 < scanner.count && classes.mask[i + 1]! & anyKind & wanted.mask) return false
   return (classes.at(i - 1) & WordClass.machineAdjective) !== 0
@@ -201,7 +225,7 @@ function secondThing(
     }
     if (modelWord < 0 && namesSomethingElse(scanner, i, wanted)) modelWord = i
   }
-  const joins = bare || scanner.hash[at] === andHash
+  const joins = bare || andHashes.has(scanner.hash[at]!)
   if (
     joins &&
     !harmless &&
@@ -213,7 +237,7 @@ function secondThing(
   return ''
 }
 
-const andHash = hashText('and')
+const andHashes = new Set(phrases('and, und, et, och, samt').map(hashText))
 const moreHashes = new Set(['more', 'extras', 'bits', 'stuff', 'others', 'misc'].map(hashText))
 /** A model number, a size, or `more`: what stands behind the plus is a thing and not praise. */
 function namesSomethingElse(scanner: TitleScanner, i: number, wanted: WantedClasses): boolean {
@@ -221,7 +245,7 @@ function namesSomethingElse(scanner: TitleScanner, i: number, wanted: WantedClas
   const kind = scanner.kind[i]!
   if (moreHashes.has(scanner.hash[i]!)) return true
   return (
-    kind === TokenKind.number ||
+    (kind === TokenKind.number && scanner.length(i) > 1) ||
     kind === TokenKind.mixed ||
     (kind === TokenKind.measure && scanner.first[i] !== wanted.capacityGb)
   )
@@ -284,18 +308,9 @@ const notIncludedHash = hashText('included')
 const notHash = hashText('not')
 const cardHashes = new Set(['card', 'gpu', 'cpu', 'chip', 'processor', 'pcb'].map(hashText))
 const pieceNouns = new Set(
-  [
-    'bracket',
-    'brackets',
-    'backplate',
-    'shroud',
-    'heatsink',
-    'cooler',
-    'waterblock',
-    'block',
-    'manual',
-    'sticker',
-  ].map(hashText),
+  phrases(`
+    bracket, brackets, backplate, shroud, heatsink, cooler, waterblock, block, manual, sticker
+  `).map(hashText),
 )
 const coolerHashes = new Set(['cooler', 'heatsink', 'fan', 'fans', 'block', 'waterblock'].map(hashText))
 
@@ -336,9 +351,10 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
     const mask = classes.mask[i]!
     const nextKind = i + 1 < scanner.count ? scanner.kind[i + 1]! : -1
     const beforeKind = i > 0 ? scanner.kind[i - 1]! : -1
-    if (kind === TokenKind.timesAfter && !(wanted.countsModules && beforeKind === TokenKind.measure))
-      stated = scanner.first[i]!
-    else if (kind === TokenKind.timesBefore && !(wanted.countsModules && nextKind === TokenKind.measure)) {
+    if (kind === TokenKind.timesAfter && !(wanted.countsModules && beforeKind === TokenKind.measure)) {
+      // `Fallow X5` is a model, `PCIe 4.0 x16` a slot
+      if (!wanted.hashes.has(scanner.hash[i]!) && !isSlot(scanner, i)) stated = scanner.first[i]!
+    } else if (kind === TokenKind.timesBefore && !(wanted.countsModules && nextKind === TokenKind.measure)) {
       // `2x fan`, `3x outputs`: said of an attribute
       const next = i + 1 < scanner.count ? classes.mask[i + 1]! : 0
       if (!(next & WordClass.accessory) && !isAttributeNoun(scanner, i + 1)) stated = scanner.first[i]!
@@ -362,6 +378,8 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
     ) {
       stated = scanner.first[i]!
     } else if (mask & WordClass.pair && !wanted.countsModules) stated = 2
+    else if (kind === TokenKind.number && i + 1 < scanner.count && wholeSets.has(scanner.hash[i + 1]!))
+      return scanner.first[i]!
     else if (mask & WordClass.quantityVague) stated = -1
     else if (
       scanner.hash[i] === setHash &&
@@ -380,9 +398,13 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
       stated = scanner.kind[i] === TokenKind.number ? scanner.first[i]! : numberWords.get(scanner.hash[i]!)!
     if (stated === -1) return -1
   }
-  return stated === 1 ? 0 : stated
+  return stated < 2 || stated > mostPieces ? Math.min(stated, 0) : stated
 }
 
+/** More pieces than that for one price are no count. */
+const mostPieces = 32
+
+const wholeSets = new Set(['kits', 'sets', 'pairs', 'lots', 'boxes', 'packs'].map(hashText))
 const setHash = hashText('set')
 const numberWords = new Map(
   [
@@ -393,41 +415,22 @@ const numberWords = new Map(
   ].map(([word, count]) => [hashText(String(word)), Number(count)]),
 )
 const attributeNouns = new Set(
-  [
-    'core',
-    'cores',
-    'thread',
-    'threads',
-    'fan',
-    'fans',
-    'pin',
-    'pins',
-    'slot',
-    'slots',
-    'dp',
-    'hdmi',
-    'dvi',
-    'usb',
-    'sata',
-    'm2',
-    'bay',
-    'bays',
-    'port',
-    'ports',
-    'phase',
-    'year',
-    'years',
-    'month',
-    'months',
-    'day',
-    'days',
-    'displayport',
-    'outputs',
-    'gen',
-    'bit',
-    'layers',
-  ].map(hashText),
+  phrases(`
+    core, cores, thread, threads, fan, fans, pin, pins, slot, slots, dp, hdmi, dvi, usb, sata, m2, bay,
+    bays, port, ports, phase, year, years, month, months, day, days, displayport, outputs, gen, bit, layers,
+    dimm, dimms, sodimm, m, pcie, eps, channel
+  `).map(hashText),
 )
+
+const slotWords = new Set(
+  ['pcie', 'pci', 'express', 'slot', 'lanes', 'gen', 'nvme', 'm2', 'interface'].map(hashText),
+)
+/** `PCIe x16`, `PCIe 3.0 x4`: the width of a slot. */
+function isSlot(scanner: TitleScanner, i: number): boolean {
+  for (let back = 1; back <= 3; back += 1)
+    if (i >= back && slotWords.has(scanner.hash[i - back]!)) return true
+  return false
+}
 
 function isAttributeNoun(scanner: TitleScanner, i: number): boolean {
   return i < scanner.count && attributeNouns.has(scanner.hash[i]!)

@@ -56,9 +56,9 @@ const words: Readonly<Record<keyof typeof WordClass, string>> = {
   damage:
     'broken faulty fault defective defect damaged damage dead untested unchecked spares artifacts artefacts cracked bent fried shorted burnt kaputt nonworking repair repairs doa crashes crashing crash leaking leaks rusted corroded corrosion snapped overheats',
   laptop: 'laptop sodimm notebook',
-  server: 'rdimm lrdimm registered server',
-  lot: 'lot joblot bundle combo collection assorted mixed bundled joblots clearout',
-  connector: 'with and incl including includes plus w',
+  server: 'rdimm lrdimm registered server ecc',
+  lot: 'lot konvolut lote lots posten parti joblot bundle combo collection assorted mixed bundled joblots clearout',
+  connector: 'with and incl including includes plus w und et och samt mit avec con med',
   accessory:
     'box bracket brackets backplate shroud fan fans heatsink cooler waterblock manual sticker shield riser cable cables block packaging carton sleeve screws adapter tray lid',
   only: 'only empty just spare replacement',

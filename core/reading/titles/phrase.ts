@@ -22,6 +22,12 @@ export function phrase(text: string): Phrase {
   }
   add(tokens)
   if (tokens.length > 1) add([tokens.join('')])
+  // `650` stands as `650 W` and `120` as `120 mm`
+  if (tokens.length === 1 && /^\d{3,4}$/.test(tokens[0]!))
+    for (const unit of ['w', 'mm']) add([`${tokens[0]!}${unit}`])
+  // `QV8040` as `QV 8040`
+  if (tokens.length === 1 && /^[a-z]{1,2}\d{2,}$/.test(tokens[0]!))
+    add([tokens[0]!.replace(/\d/g, ''), tokens[0]!.replace(/\D/g, '')])
   add(
     tokens.flatMap((token) =>
       /^\d+[a-z]{1,2}$/.test(token) ? [token.replace(/\D/g, ''), token.replace(/\d/g, '')] : [token],

@@ -13,6 +13,12 @@ export interface VariantFacts {
   /** Such as `DDR4`. */
   readonly memoryGeneration?: string
   readonly module?: 'desktop' | 'laptop'
+  /** Of a drive. */
+  readonly interface?: 'sata' | 'nvme'
+  /** Size of a board, such as `ATX`: a title that states another means another. */
+  readonly formFactor?: string
+  /** Speed of memory in MT/s, where its name has it: a title that states another means another. */
+  readonly speedMts?: number
   /** Names of sister models that a title must not mean, such as `640 S` for the plain `640`. */
   readonly siblings?: readonly string[]
 }

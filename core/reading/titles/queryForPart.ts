@@ -1,3 +1,4 @@
+import { phrases } from '../../text/phrases'
 import { pricingDefaults, type PricingAssumptions } from '../../assumptions/groups/pricing'
 import type { Part } from '../../parts/part'
 import { priceQueryDefaults, type PriceQuery, type VariantFacts } from './priceQuery'
@@ -7,19 +8,16 @@ import { normaliseTitle } from './normaliseTitle'
 export type PartQuery = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>
 
 const capacityToken = /^\d+(\.\d+)?(gb|tb)$|^\d+x\d+(gb)?$|^ddr\d$/
-/** Words in a model's name that sellers leave out. */
-const optionalWords = new Set([
-  'kit',
-  'nvme',
-  'sata',
-  'ssd',
-  'hdd',
-  'desktop',
-  'tower',
-  'gold',
-  'bronze',
-  'laptop',
-])
+/** Words in a model's name that sellers leave out: what it is, in every language, and what it is like. */
+const optionalWords = new Set(
+  phrases(`
+    kit, nvme, sata, ssd, hdd, desktop, tower, gold, bronze, laptop, graphics, card, gpu, video, cpu, processor,
+    motherboard, mainboard, board, memory, ram, modules, power, supply, psu, case, chassis, cooler, cooling, drive,
+    grafikkarte, prozessor, arbeitsspeicher, netzteil, gehause, kuhler, festplatte, carte, graphique, processeur, memoire,
+    alimentation, boitier, ventirad, disque, tarjeta, grafica, procesador, placa, fuente, caja, disipador, grafikkort,
+    processor, minne, natagg, chassi, kylare, moderkort
+  `),
+)
 
 /**
  * A price query that starts from a part's own specification: the words of its model name, its variant facts, and its
@@ -45,8 +43,17 @@ export function queryForPart(
   const variant: VariantFacts = {
     ...(size === undefined ? {} : { capacityGb: size }),
     ...(part.role === 'memory' && kitCount !== undefined ? { kitCount } : {}),
-    ...(part.role === 'memory' && memoryGeneration !== undefined ? { memoryGeneration } : {}),
-    ...(part.role === 'memory' && module !== undefined ? { module } : {}),
+    ...((part.role === 'memory' || part.role === 'motherboard') && memoryGeneration !== undefined
+      ? { memoryGeneration }
+      : {}),
+    ...(part.role === 'memory' && (module === 'desktop' || module === 'laptop') ? { module } : {}),
+    ...(part.role === 'storage' && part.facts.interface !== undefined
+      ? { interface: part.facts.interface }
+      : {}),
+    ...(part.role === 'motherboard' && part.facts.formFactor !== undefined
+      ? { formFactor: part.facts.formFactor }
+      : {}),
+    ...(namesItsSpeed(part) ? { speedMts: part.facts.speedMts! } : {}),
     ...(siblings.length > 0 ? { siblings } : {}),
   }
   const { conditions, manners } = priceQueryDefaults
@@ -63,6 +70,9 @@ export function queryForPart(
     forgiveSlips: true,
   }
 }
+
+const namesItsSpeed = ({ role, name, facts }: Part) =>
+  role === 'memory' && facts.speedMts !== undefined && name.includes(String(facts.speedMts))
 
 /**
  * The words of a model's name that its titles must have. A number keeps its suffix as one phrase (`640 S`), so that
@@ -81,10 +91,18 @@ function readNameWords(part: Part): string[] {
   const make = new Set(normaliseTitle(part.make))
   const hasSize = part.role === 'graphics' || part.role === 'memory' || part.role === 'storage'
   const words = normaliseTitle(part.name).filter(
-    (token) => !(hasSize && capacityToken.test(token)) && !optionalWords.has(token),
+    (token) =>
+      !(hasSize && capacityToken.test(token)) &&
+      !optionalWords.has(token) &&
+      // the speed of memory is seldom in a title
+      !(part.role === 'memory' && token === String(part.facts.speedMts)),
   )
   const withoutMake = words.filter((token) => !make.has(token))
-  return joinSuffixes(withoutMake.length > 0 ? withoutMake : words)
+  // a name of nothing but such words keeps them
+  const named = withoutMake.length > 0 ? withoutMake : words
+  return joinSuffixes(
+    named.length > 0 ? named : normaliseTitle(part.name).filter((token) => !make.has(token)),
+  )
 }
 
 function joinSuffixes(words: readonly string[]): string[] {

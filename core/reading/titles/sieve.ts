@@ -2,7 +2,11 @@ import { minorDigits } from '../../money/currencies'
 import { dayNumber } from '../../time/calendarDate'
 import type { DropReason } from './dropReasons'
 import type { Role } from '../../parts/part'
-import type { PriceQuery } from './priceQuery'
+import type { PriceQuery, VariantFacts } from './priceQuery'
+import { drivesOutside, ownNames, portableKinds } from '../words/titleWords'
+import { compared } from '../../parts/vocabularies'
+import { statedBoardSize } from './statedBoardSize'
+import { statesOtherSpeed } from './statedSpeed'
 import type { SoldRecord } from '../sales/soldRecord'
 import {
   saysAccessory,
@@ -12,11 +16,26 @@ import {
   TitleClasses,
   type WantedClasses,
 } from './contents'
+import {
+  saysBroken,
+  saysChoice,
+  saysForIt,
+  saysIncomplete,
+  saysMachine,
+  saysPartOfMachine,
+  saysPieceAtEnd,
+  saysPieceFirst,
+  saysThingForIt,
+  saysWanted,
+  saysWithIt,
+  saysWithModel,
+} from './advertisement'
 import { classesOf, WordClass } from './lexicon'
+import { modelEnding, nameEnding } from './modelEnding'
 import { normaliseTitle } from './normaliseTitle'
 import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './phrase'
 import { StatedVariant, variantClash } from './statedVariant'
-import { hashText, TitleScanner } from './titleScanner'
+import { hashText, TitleScanner, TokenKind } from './titleScanner'
 
 /** The words for a kind of part, said of the thing itself. */
 const roleClass: Readonly<Record<Role, number>> = {
@@ -57,6 +76,8 @@ export class Sieve {
   private readonly conditions: ReadonlySet<string>
   private readonly manners: ReadonlySet<string>
   private readonly wanted: WantedClasses
+  /** Words asked for, and those that name the thing itself by its kind. */
+  private readonly names: ReadonlySet<number>
   private readonly asOfDay: number
   private readonly dayMemo = new Map<string, number>()
 
@@ -70,6 +91,7 @@ export class Sieve {
     this.manners = new Set(query.manners)
     this.asOfDay = dayNumber(query.asOf, 'query.asOf')
     const hashes = new Set(query.must.flatMap(normaliseTitle).map(hashText))
+    this.names = new Set([...hashes, ...(ownNames[query.role ?? 'extra'] ?? []).map(hashText)])
     const { capacityGb, kitCount, memoryGeneration, module } = query.variant ?? {}
     let mask = 0
     for (const hash of hashes) mask |= classesOf(hash)
@@ -79,7 +101,9 @@ export class Sieve {
       hashes,
       isCooler: query.role === 'cooler',
       countsModules:
-        (kitCount ?? memoryGeneration ?? module) !== undefined || (mask & WordClass.kindMemory) !== 0,
+        query.role === undefined || query.role === 'memory'
+          ? (kitCount ?? memoryGeneration ?? module) !== undefined || (mask & WordClass.kindMemory) !== 0
+          : false,
       ...(capacityGb === undefined ? {} : { capacityGb }),
     }
   }
@@ -115,7 +139,7 @@ export class Sieve {
     if (!this.conditions.has(record.condition))
       return drop('condition', `${record.condition} is not accepted`)
     if (!this.conditions.has('damaged')) {
-      const damage = saysDamaged(scanner, classes)
+      const damage = saysDamaged(scanner, classes) || saysBroken(scanner)
       if (damage !== '') return drop('condition', `the title says "${damage}"`)
     }
     if (!this.manners.has(record.manner)) return drop('manner', `sold by ${record.manner}`)
@@ -126,6 +150,8 @@ export class Sieve {
     for (const word of this.mustNot) {
       if (findPhrase(scanner, word) >= 0) return drop('unwanted-word', `"${word.text}" is in the title`)
     }
+    const wanting = saysWanted(scanner)
+    if (wanting !== '') return drop('unwanted-word', `somebody wants or swaps: "${wanting}"`)
     return this.judgeContents(record)
   }
 
@@ -136,12 +162,36 @@ export class Sieve {
     }
     if (query.variant) {
       this.stated.read(scanner, wanted.countsModules)
-      const clash = variantClash(this.stated, scanner, query.variant)
+      const clash = variantClash(this.stated, scanner, query.variant) || this.otherMake(query.variant)
       if (clash !== '') return drop('wrong-variant', clash)
     }
+    const ending = this.endingOf(record.title)
+    if (ending !== '') return drop('wrong-variant', `"${ending}" behind the number makes it another model`)
+    const clashOfWords = this.wordClash()
+    if (clashOfWords !== '') return drop('wrong-variant', `the title says "${clashOfWords}"`)
+    if (!isMachineRole(query.role)) {
+      const machine = saysMachine(scanner, wanted.hashes)
+      if (machine !== '') return drop('lot', 'a whole machine')
+    }
+    if (isSized(query.role) && severalSizes.test(record.title))
+      return drop('lot', 'several sizes to choose from')
+    const forIt = saysForIt(scanner, this.firstWanted())
+    if (forIt !== '') return drop('accessory', `"${forIt} …" for it`)
+    const other =
+      saysWithIt(scanner, this.firstWanted()) ||
+      (query.role === 'donor' ? '' : saysWithModel(scanner, wanted.hashes))
+    if (other !== '') return drop('lot', `comes with "${other} …"`)
+    const choice = isMachineRole(query.role) ? '' : saysChoice(scanner, wanted.hashes)
+    if (choice !== '') return drop('lot', `also "${choice}"`)
     const lot = saysLot(scanner, classes, wanted)
     if (lot !== '') return drop('lot', lot)
-    const accessory = saysAccessory(scanner, classes, wanted)
+    const accessory =
+      saysAccessory(scanner, classes, wanted) ||
+      saysThingForIt(scanner, this.names) ||
+      saysIncomplete(scanner, query.role) ||
+      (query.role === undefined || query.role === 'extra' ? '' : saysPieceFirst(scanner, this.names)) ||
+      (query.role === 'extra' ? '' : saysPieceAtEnd(scanner, this.names)) ||
+      (query.role === 'donor' ? saysPartOfMachine(scanner, wanted.hashes) : '')
     if (accessory !== '') return drop('accessory', accessory)
     const said = statedQuantity(scanner, classes, wanted)
     if (said === -1) return drop('quantity', 'the title does not say how many for the price')
@@ -152,6 +202,60 @@ export class Sieve {
       return drop('make', 'none of the known makes is in the title')
     }
     return null
+  }
+
+  /** Another size of board or speed of memory than the one asked for, in words; '' where the title states none. */
+  private otherMake({ formFactor, speedMts }: VariantFacts): string {
+    const size = formFactor === undefined ? '' : statedBoardSize(this.scanner)
+    if (size !== '' && compared(size) !== compared(formFactor!)) return `a board of size ${size}`
+    return speedMts !== undefined && statesOtherSpeed(this.scanner, speedMts)
+      ? `another speed than ${speedMts}`
+      : ''
+  }
+
+  /** Where the first of the words asked for stands. */
+  private firstWanted(): number {
+    let first = this.scanner.count
+    for (const word of this.must) {
+      const at = findPhrase(this.scanner, word)
+      if (at >= 0 && at < first) first = at
+    }
+    return first === this.scanner.count ? 0 : first
+  }
+
+  /** The ending by which the title means another model than the number that is asked for; '' where there is none. */
+  private endingOf(title: string): string {
+    const { scanner, wanted } = this
+    if (this.query.role === 'memory' || this.query.role === 'storage') return ''
+    for (const word of this.must) {
+      const at = findPhrase(scanner, word)
+      if (at < 0) continue
+      const last = at + phraseLengthAt(scanner, word, at) - 1
+      const kind = scanner.kind[last]!
+      if (word === this.must.at(-1) && !wanted.hashes.has(scanner.hash[last + 1] ?? -1)) {
+        const named = nameEnding(scanner, last)
+        if (named !== '') return named
+      }
+      if (kind !== TokenKind.number && kind !== TokenKind.mixed && kind !== TokenKind.timesAfter) continue
+      if (last + 1 < scanner.count && wanted.hashes.has(scanner.hash[last + 1]!)) continue
+      const ending = modelEnding(scanner, last, title)
+      if (ending !== '') return ending
+    }
+    return ''
+  }
+
+  /** A word of another kind of drive or supply than the one asked for. */
+  private wordClash(): string {
+    const { role, variant } = this.query
+    const others = role === undefined ? [] : otherKinds(role, variant?.interface, this.wanted.hashes)
+    const said = others.find((hash) => {
+      for (let i = 0; i < this.scanner.count; i += 1) if (this.scanner.hash[i] === hash) return true
+      return false
+    })
+    if (said === undefined) return ''
+    for (let i = 0; i < this.scanner.count; i += 1)
+      if (this.scanner.hash[i] === said) return this.scanner.text(i)
+    return ''
   }
 
   /** Whether the title means the sister model; not where its name is the start of the longer name wanted. */
@@ -179,6 +283,36 @@ export class Sieve {
     }
     return false
   }
+}
+
+const isMachineRole = (role: Role | undefined) => role === 'donor' || role === 'case'
+const isSized = (role: Role | undefined) => role === 'storage' || role === 'memory' || role === 'graphics'
+/** `256/512/1TB`, `8GB or 16GB`. */
+const severalSizes =
+  /\b\d+ ?(?:gb|tb)? ?\/ ?\d+ ?(?:gb|tb)? ?(?:\/ ?\d+ ?)?(?:gb|tb)\b|\b\d+ ?(?:gb|tb) (?:or|oder|ou|eller|o) \d+ ?(?:gb|tb)\b/i
+
+const [sfx, tfx, nvme, sata] = ['sfx', 'tfx', 'nvme', 'sata'].map(hashText) as [
+  number,
+  number,
+  number,
+  number,
+]
+
+const portable = portableKinds.map(hashText)
+const drivesOutsideHashes = drivesOutside.map(hashText)
+
+/** Words of the other kinds: a drive of another interface, a supply of another shape. */
+function otherKinds(
+  role: Role,
+  kind: 'sata' | 'nvme' | undefined,
+  wanted: ReadonlySet<number>,
+): readonly number[] {
+  if (role === 'supply') return [sfx, tfx].filter((hash) => !wanted.has(hash))
+  if (role === 'cpu' || role === 'graphics') return portable.filter((hash) => !wanted.has(hash))
+  if (role !== 'storage') return []
+  const outside = drivesOutsideHashes.filter((hash) => !wanted.has(hash))
+  if (kind === undefined) return outside
+  return kind === 'nvme' ? [sata, ...outside] : [nvme, ...outside]
 }
 
 function drop(reason: DropReason, detail: string): Verdict {

@@ -93,7 +93,7 @@ export class StatedVariant {
     if (classes === 0) return
     if (classes & WordClass.laptop) this.setLaptop(scanner, i)
     if (classes & WordClass.desktopModule) this.desktop = true
-    if (classes & WordClass.server) this.server = true
+    if (classes & WordClass.server && !(classBefore(scanner, i, 1) & WordClass.negation)) this.server = true
     if (classes & WordClass.countNoun && this.kitCount === 0 && i > 0) {
       const count =
         scanner.kind[i - 1] === TokenKind.number

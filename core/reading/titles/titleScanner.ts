@@ -60,6 +60,8 @@ const maxTokens = 128
 const maxChars = 2048
 /** A bare `2 x 8` is taken for a multiple up to this module size; `2 x 640` is two things of model 640. */
 const largestBareMultiple = 128
+/** No more pieces than that are sold as one: `3190x` is no count. */
+const mostTimes = 32
 
 const CHAR_0 = 48
 const CHAR_9 = 57
@@ -242,7 +244,8 @@ export class TitleScanner {
     if (source[digitsEnd] === CHAR_X) {
       const secondEnd = this.skipDigits(digitsEnd + 1, to)
       if (digitsEnd + 1 === to) {
-        this.emit(TokenKind.timesBefore, from, to, value)
+        // `3190X` is a model, `2x` a count
+        this.emit(value <= mostTimes ? TokenKind.timesBefore : TokenKind.mixed, from, to, value)
         return to
       }
       if (secondEnd > digitsEnd + 1) {
@@ -295,7 +298,12 @@ export class TitleScanner {
         this.attachUnit(unit.unit, unit.canonical)
         return
       }
-      if (lastKind === TokenKind.number && to - from === 1 && this.source[from] === CHAR_X) {
+      if (
+        lastKind === TokenKind.number &&
+        to - from === 1 &&
+        this.source[from] === CHAR_X &&
+        this.first[last]! <= mostTimes
+      ) {
         this.kind[last] = TokenKind.timesBefore
         this.append(from, to)
         return

@@ -77,7 +77,7 @@ describe('streetPrice', () => {
       query,
       [
         sale('a', 20_001, { shipping: 900, title: '2x Tarn 640', quantity: 2 }),
-        sale('b', 100_000, { currency: 'SEK', title: 'Tarn 640 b' }),
+        sale('b', 100_000, { currency: 'SEK', title: 'Tarn 640 card' }),
       ],
       { rates },
     )
@@ -88,7 +88,7 @@ describe('streetPrice', () => {
   })
 
   test('a currency without a rate is refused, or left out with the pair and the date where asked', () => {
-    const records = [sale('a', 10_000), sale('b', 9000, { currency: 'CHF', title: 'Tarn 640 b' })]
+    const records = [sale('a', 10_000), sale('b', 9000, { currency: 'CHF', title: 'Tarn 640 card' })]
     expect(() => streetPrice(query, records)).toThrow(
       'no exchange rate from CHF to CAD on or before 2026-10-31',
     )

@@ -1,0 +1,250 @@
+import { phrases } from '../../text/phrases'
+import type { Currency } from '../../money/money'
+import { findAmounts, type Amount, type Marks } from '../amounts/findAmounts'
+import { findDate, type DateContext, type FoundDate } from '../dates/findDate'
+import { wordsFor } from '../words/allWords'
+import { areOnly, PhraseSet } from '../words/phraseSet'
+import { plainText, wordsOf, type PlainWord } from '../../text/plainText'
+import type { Condition, Manner } from './soldRecord'
+import { statesIn } from './stateOf'
+
+/** What a line of a page of results says, as a whole: all its words belong to one class, else it is (part of) a title. */
+export interface ReadLine {
+  readonly line: number
+  readonly raw: string
+  readonly kind: 'date' | 'price' | 'hidden' | 'bare' | 'shipping' | 'manner' | 'state' | 'about' | 'title'
+  readonly date?: FoundDate
+  readonly price?: LinePrice
+  /** Decimal text; null where it says that it is not known. */
+  readonly shipping?: Amount | 'free' | null
+  readonly manner?: Manner
+  readonly condition?: Condition
+  readonly isSold: boolean
+  readonly isEach?: boolean
+}
+
+/** The price of a line, or why there is none. */
+export interface LinePrice {
+  readonly amount: Amount | null
+  readonly problem: 'range' | 'several-prices' | 'hidden-price' | 'ambiguous' | null
+}
+
+export interface LineContext extends DateContext {
+  readonly home: Currency
+  readonly marks: Marks
+}
+
+const neutral = new PhraseSet(
+  phrases(`
+  a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to, in, is,
+  of, cost, costs, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
+  estado, skick, state, item condition, per, order, exp, by, via
+`),
+)
+const saleWords = new PhraseSet(['sale', 'this', 'item', 'items', 'listing'])
+
+/** What a line says; `line` is its number in the text. */
+export function classifyLine(raw: string, line: number, context: LineContext): ReadLine {
+  const plain = plainText(raw)
+  const words = wordsOf(plain)
+  const base = { line, raw: raw.trim(), isSold: wordsFor('sold').has(words) }
+  return (
+    dateLine(base, raw, words, context) ??
+    shippingLine(base, raw, words, context) ??
+    hiddenLine(base, raw, words, context) ??
+    priceLine(base, raw, words, context) ??
+    mannerLine(base, words) ??
+    stateLine(base, words) ??
+    aboutLine(base, words) ?? { ...base, kind: 'title', isSold: false }
+  )
+}
+
+type Base = Pick<ReadLine, 'line' | 'raw' | 'isSold'>
+
+function outside(words: readonly PlainWord[], spans: readonly { start: number; end: number }[]): PlainWord[] {
+  return words.filter((word) => !spans.some((span) => word.start < span.end && word.end > span.start))
+}
+
+function dateLine(
+  base: Base,
+  raw: string,
+  words: readonly PlainWord[],
+  context: LineContext,
+): ReadLine | null {
+  const date = findDate(raw, context)
+  if (!date) return null
+  const rest = outside(words, [date]).filter(({ word }) => !/^\d{1,2}h?\d{0,2}$/.test(word))
+  if (!areOnly(rest, [wordsFor('besideDate'), wordsFor('sold'), saleWords])) return null
+  return { ...base, kind: 'date', date }
+}
+
+function shippingLine(
+  base: Base,
+  raw: string,
+  words: readonly PlainWord[],
+  context: LineContext,
+): ReadLine | null {
+  const pickup = wordsFor('pickup').has(words)
+  const isFree = wordsFor('freeShipping').has(words)
+  const isShipping = wordsFor('shipping').has(words)
+  if (!pickup && !isFree && !isShipping) return null
+  const amounts = findAmounts(raw, context.home, context.marks)
+  const rest = outside(words, amounts)
+  const sets = ['pickup', 'freeShipping', 'shipping', 'besidePrice', 'pageNoise'] as const
+  if (!areOnly(rest, [...sets.map(wordsFor), neutral])) return null
+  const [amount] = amounts
+  if (pickup && !amount) return { ...base, kind: 'shipping', shipping: 'free', manner: 'local' }
+  if (isFree) return { ...base, kind: 'shipping', shipping: 'free' }
+  return { ...base, kind: 'shipping', shipping: amount ?? null }
+}
+
+function hiddenLine(
+  base: Base,
+  raw: string,
+  words: readonly PlainWord[],
+  context: LineContext,
+): ReadLine | null {
+  if (!wordsFor('hiddenPrice').has(words)) return null
+  const amounts = findAmounts(raw, context.home, context.marks)
+  const rest = outside(words, amounts)
+  if (!areOnly(rest, [wordsFor('hiddenPrice'), wordsFor('besidePrice'), neutral])) return null
+  return { ...base, kind: 'hidden', price: { amount: null, problem: 'hidden-price' } }
+}
+
+function priceLine(
+  base: Base,
+  raw: string,
+  words: readonly PlainWord[],
+  context: LineContext,
+): ReadLine | null {
+  const amounts = findAmounts(raw, context.home, context.marks)
+  if (amounts.length === 0) return null
+  const rest = outside(words, amounts)
+  const sets = [
+    'besidePrice',
+    'notThePrice',
+    'nowPrice',
+    'each',
+    'fixedPrice',
+    'auction',
+    'importCharges',
+  ] as const
+  if (!areOnly(rest, [...sets.map(wordsFor), neutral])) return null
+  if (wordsFor('importCharges').has(rest) && /^\s*\+/.test(raw)) return { ...base, kind: 'about' }
+  if (amounts.every((each) => each.isBare)) {
+    // `14 bids`, `12 sold`: counts, no prices
+    if (wordsFor('auction').has(rest)) return null
+    if (rest.length > 0 && areOnly(rest, [wordsFor('sold')]) && amounts[0]!.start === 0)
+      return { ...base, kind: 'about' }
+  }
+  const isEach = wordsFor('each').has(rest)
+  const manner = mannerOf(rest)
+  const price = priceOf(raw, words, amounts)
+  if (price === null) return { ...base, kind: 'about' }
+  const isBare = amounts.every((each) => each.isBare) && rest.length === 0
+  return {
+    ...base,
+    kind: isBare ? 'bare' : 'price',
+    price,
+    isEach,
+    ...(manner ? { manner } : {}),
+  }
+}
+
+/**
+ * The price among the amounts of a line: what stands behind `now` or `sold for`, else the one that nothing marks as
+ * another. A range, or two that nothing marks, is none.
+ *
+ * @returns null where every amount is marked as not the price
+ */
+export function priceOf(
+  raw: string,
+  words: readonly PlainWord[],
+  amounts: readonly Amount[],
+): LinePrice | null {
+  const signed = amounts.some((each) => !each.isBare)
+  const candidates = amounts.filter((each, index) => {
+    const from = index === 0 ? 0 : amounts[index - 1]!.end
+    const before = words.filter((word) => word.start >= from && word.end <= each.start)
+    const mark = lastMark(before)
+    return mark !== 'not' && (!signed || !each.isBare || mark === 'now')
+  })
+  const now = amounts.filter((each, index) => {
+    const from = index === 0 ? 0 : amounts[index - 1]!.end
+    return lastMark(words.filter((word) => word.start >= from && word.end <= each.start)) === 'now'
+  })
+  const [one] = now.length === 1 ? now : candidates
+  if (now.length !== 1 && amounts.length === 2 && isRange(raw, amounts))
+    return { amount: null, problem: 'range' }
+  if (!one) return null
+  if (now.length !== 1 && candidates.length > 1) return { amount: null, problem: 'several-prices' }
+  if (one.value === null) return { amount: one, problem: 'ambiguous' }
+  return { amount: one, problem: null }
+}
+
+function lastMark(words: readonly PlainWord[]): 'not' | 'now' | null {
+  let mark: 'not' | 'now' | null = null
+  const [not, now] = [wordsFor('notThePrice'), wordsFor('nowPrice')]
+  for (let index = 0; index < words.length; index += 1) {
+    const [isNot, isNow] = [not.at(words, index), now.at(words, index)]
+    if (isNow && (!isNot || isNow.length >= isNot.length)) mark = 'now'
+    else if (isNot) mark = 'not'
+  }
+  return mark
+}
+
+function isRange(raw: string, amounts: readonly Amount[]): boolean {
+  const between = plainText(raw).slice(amounts[0]!.end, amounts[1]!.start)
+  return /^\s*(?:-|–|—|to|bis|a|till)\s*$/.test(between)
+}
+
+function mannerOf(words: readonly PlainWord[]): Manner | null {
+  if (wordsFor('auction').has(words)) return 'auction'
+  if (wordsFor('pickup').has(words)) return 'local'
+  return wordsFor('fixedPrice').has(words) ? 'fixed' : null
+}
+
+function mannerLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
+  const manner = mannerOf(words)
+  if (!manner) return null
+  const rest = words.filter(({ word }) => !/^\d+[dhm]?$/.test(word))
+  if (!areOnly(rest, [wordsFor('auction'), wordsFor('fixedPrice'), wordsFor('besidePrice'), neutral]))
+    return null
+  return { ...base, kind: 'manner', manner }
+}
+
+function stateLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
+  const said = statesIn(words)
+  if (said.length === 0) return null
+  const covered = new Set(
+    said.flatMap(({ at, length }) => Array.from({ length }, (_, offset) => at + offset)),
+  )
+  if (
+    !areOnly(
+      words.filter((_, index) => !covered.has(index)),
+      [neutral],
+    )
+  )
+    return null
+  return {
+    ...base,
+    kind: 'state',
+    condition: said.reduce((worst, each) => (each.length > worst.length ? each : worst)).condition,
+  }
+}
+
+/** Tells of the seller, the place or the page: nothing of the thing. */
+function aboutLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
+  if (words.length === 0) return { ...base, kind: 'about' }
+  const about = wordsFor('aboutSeller').at(words, 0)
+  if (
+    about &&
+    words.length <= about.length + 4 &&
+    !words.slice(about.length).some(({ word }) => /\d/.test(word))
+  )
+    return { ...base, kind: 'about' }
+  const counted = words.filter(({ word }) => !/^[\d.,]+[km]?\+?$/.test(word))
+  if (areOnly(counted, [wordsFor('pageNoise'), wordsFor('sold'), wordsFor('importCharges'), neutral]))
+    return { ...base, kind: 'about' }
+  return null
+}

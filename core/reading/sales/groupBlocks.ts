@@ -1,0 +1,124 @@
+import { plainText } from '../../text/plainText'
+import type { ReadLine } from './classifyLine'
+
+/** Lines that belong to one thing sold; `gap` says that an empty line stood before the line. */
+export interface LineInPage extends ReadLine {
+  readonly gap: boolean
+}
+
+export type Block = readonly LineInPage[]
+
+const starts = ['title', 'date', 'price', 'state', 'shipping', 'manner'] as const
+
+export interface Grouping {
+  readonly blocks: readonly Block[]
+  /** Whether another grouping does as well and differs. */
+  readonly isOpen: boolean
+}
+
+/**
+ * Puts the lines of a page into blocks, without knowing the page. Of all groupings (parted by empty lines, title first,
+ * date first, price first, …) the one with the most complete blocks wins; with as many, the one with the fewest blocks
+ * that are not, then empty lines, then title first.
+ */
+export function groupBlocks(lines: readonly LineInPage[]): Grouping {
+  const told = withoutAbout(lines)
+  const gaps = byGaps(told)
+  const groupings = [gaps, ...starts.map((kind) => byStart(told, kind))].filter((blocks) => blocks.length > 0)
+  const scored = groupings
+    .map((blocks) => ({ blocks, complete: blocks.filter(isComplete).length }))
+    .sort((a, b) => b.complete - a.complete || a.blocks.length - b.blocks.length)
+  const [best, ...rest] = scored
+  if (!best) return { blocks: [], isOpen: false }
+  // empty lines that part titles cleanly say what belongs together
+  const isClean = gaps.length > 1 && gaps.every((block) => titleRuns(block) <= 1 && dates(block) <= 1)
+  if (isClean && gaps.filter(isComplete).length === best.complete) return { blocks: gaps, isOpen: false }
+  const same = rest.filter(
+    (each) => each.complete === best.complete && each.blocks.length === best.blocks.length,
+  )
+  return {
+    blocks: best.blocks,
+    isOpen: same.some((each) => pairing(each.blocks) !== pairing(best.blocks)),
+  }
+}
+
+/** Only what tells of a thing; a gap before what is left out stands before the next line. */
+function withoutAbout(lines: readonly LineInPage[]): LineInPage[] {
+  const told: LineInPage[] = []
+  let gap = false
+  for (const line of lines) {
+    gap ||= line.gap
+    if (line.kind === 'about') continue
+    told.push({ ...line, gap })
+    gap = false
+  }
+  return told
+}
+
+function byGaps(lines: readonly LineInPage[]): Block[] {
+  const blocks: LineInPage[][] = []
+  for (const line of lines) {
+    if (line.gap || blocks.length === 0) blocks.push([])
+    blocks.at(-1)!.push(line)
+  }
+  return blocks
+}
+
+/** A new block at each line of the kind that does not go on from one of the same kind. */
+function byStart(lines: readonly LineInPage[], kind: (typeof starts)[number]): Block[] {
+  const blocks: LineInPage[][] = []
+  for (const [index, line] of lines.entries()) {
+    const isStart = is(line, kind) && !(index > 0 && is(lines[index - 1]!, kind))
+    if (isStart || blocks.length === 0) blocks.push([])
+    blocks.at(-1)!.push(line)
+  }
+  return blocks
+}
+
+function is(line: ReadLine, kind: (typeof starts)[number]): boolean {
+  return line.kind === kind || (kind === 'price' && (line.kind === 'bare' || line.kind === 'hidden'))
+}
+
+/** One run of title, one price or word on it, one date. */
+export function isComplete(block: Block): boolean {
+  return (
+    titleRuns(block) === 1 && block.filter((line) => is(line, 'price')).length === 1 && dates(block) === 1
+  )
+}
+
+function dates(block: Block): number {
+  return block.filter((line) => line.kind === 'date').length
+}
+
+function titleRuns(block: Block): number {
+  return block.filter((line, index) => line.kind === 'title' && block[index - 1]?.kind !== 'title').length
+}
+
+/** Which date each title goes with: two groupings that differ here differ in what was sold when. */
+function pairing(blocks: readonly Block[]): string {
+  return blocks
+    .map((block) =>
+      block
+        .filter((line) => line.kind === 'title' || line.kind === 'date' || is(line, 'price'))
+        .map((line) => line.line)
+        .join(','),
+    )
+    .join(' ')
+}
+
+/** The title of a block: its lines in a row, without a caption that says the same again. */
+export function titleOf(block: Block): string {
+  const kept: string[] = []
+  for (const line of block.filter((each) => each.kind === 'title')) {
+    const plain = normal(line.raw)
+    if (kept.some((each) => normal(each) === plain)) continue
+    kept.push(line.raw.trim())
+  }
+  return kept.join(' ').replace(/\s+/g, ' ').slice(0, 500)
+}
+
+function normal(text: string): string {
+  return plainText(text)
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim()
+}

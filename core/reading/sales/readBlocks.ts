@@ -1,0 +1,239 @@
+import { marksOf, type Amount } from '../amounts/findAmounts'
+import { findAmounts } from '../amounts/findAmounts'
+import { dayFirstOf, findDate } from '../dates/findDate'
+import { minorDigits } from '../../money/currencies'
+import { wordsFor } from '../words/allWords'
+import { plainText, wordsOf } from '../../text/plainText'
+import { classifyLine, type LineContext, type ReadLine } from './classifyLine'
+import { groupBlocks, titleOf, type Block, type LineInPage } from './groupBlocks'
+import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './readSales'
+import { stateOfTitle, worse } from './stateOf'
+
+/** Reads the blocks of a page of past sales. */
+export function readBlocks(text: string, context: SalesContext): SalesRead {
+  const rawLines = text.split(/\r\n|\r|\n/)
+  const line: LineContext = {
+    today: context.today,
+    dayFirst: context.dayFirst ?? dayFirstOf(rawLines, context.today),
+    home: context.currency,
+    marks: marksOf(text, context.decimalMark),
+  }
+  const lines = linesOf(rawLines, line)
+  const { blocks, isOpen } = groupBlocks(lines)
+  const problems: SalesProblem[] = []
+  const records: SaleRead[] = []
+  const bare = blocks.filter((block) => block.some(({ kind }) => kind === 'bare')).length
+  const takesBare =
+    bare > 0 && bare === blocks.filter((block) => block.some(({ kind }) => kind === 'title')).length
+  const dated = blocks.filter((block) => block.some(({ kind }) => kind === 'date')).length
+  for (const block of blocks) {
+    const title = titleOf(block)
+    const isAdvertisement =
+      dated >= 2 && dated > blocks.length / 2 && !block.some((each) => each.kind === 'date' || each.isSold)
+    const isSaleless = !block.some(({ kind, isSold }) => isSold || tellsOfSale.has(kind))
+    if (title === '' || isAdvertisement || isSaleless) {
+      for (const each of block)
+        problems.push(
+          problemOf(
+            each,
+            'unread',
+            isAdvertisement
+              ? 'no date among others that have one: taken for an advertisement'
+              : title === ''
+                ? 'belongs to no title'
+                : 'no price and no date',
+          ),
+        )
+      continue
+    }
+    const { record, found } = readBlock(block, title, { ...line, takesBare, isOpen, context })
+    records.push(record)
+    problems.push(...found)
+  }
+  return { kind: 'blocks', records, problems: problems.sort((a, b) => a.line - b.line) }
+}
+
+const tellsOfSale: ReadonlySet<ReadLine['kind']> = new Set(['price', 'bare', 'hidden', 'date'])
+
+/** Splits what stands on one line into what it says: pieces between bars, wide gaps and tabs, and a price behind a title. */
+function linesOf(rawLines: readonly string[], context: LineContext): LineInPage[] {
+  const lines: LineInPage[] = []
+  let gap = false
+  for (const [index, raw] of rawLines.entries()) {
+    if (raw.trim() === '') {
+      gap = lines.length > 0
+      continue
+    }
+    for (const [at, each] of piecesOf(raw, index + 1, context).entries())
+      lines.push({ ...each, gap: gap && at === 0 })
+    gap = false
+  }
+  return lines
+}
+
+function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
+  const whole = classifyLine(raw, line, context)
+  if (whole.kind !== 'title') return [whole]
+  const cut = raw.split(/\t+| {3,}|\s+[|·•–—]\s+/).filter((piece) => piece.trim() !== '')
+  if (cut.length > 1) {
+    const pieces = cut.flatMap((piece) => titleWithPrice(piece, line, context))
+    if (pieces.filter(({ kind }) => kind === 'title').length <= 1) return pieces
+  }
+  // a dash parts things only where one of them is a price or a date
+  const dashed = raw.split(/\s+[-–—]\s+|,\s+/).map((piece) => classifyLine(piece, line, context))
+  if (
+    dashed.filter(({ kind }) => kind === 'title').length === 1 &&
+    dashed.some(({ kind }) => kind === 'price' || kind === 'date')
+  )
+    return dashed
+  return titleWithPrice(raw, line, context)
+}
+
+/** A line that holds title and price: what stands before the first amount or date is the title. */
+function titleWithPrice(raw: string, line: number, context: LineContext): ReadLine[] {
+  const whole = classifyLine(raw, line, context)
+  if (whole.kind !== 'title') return [whole]
+  const plain = plainText(raw)
+  if (plain.length !== raw.length) return [whole]
+  const amount = findAmounts(raw, context.home, context.marks).find((each) => !each.isBare)
+  const date = findDate(raw, context)
+  const from = Math.min(amount?.start ?? raw.length, date?.start ?? raw.length)
+  // the words that belong to the amount or date stand before it
+  const before = wordsOf(plain.slice(0, from))
+  let cut = before.length
+  while (
+    cut > 0 &&
+    (wordsFor('besidePrice').at(before, cut - 1) ??
+      wordsFor('sold').at(before, cut - 1) ??
+      wordsFor('notThePrice').at(before, cut - 1))
+  )
+    cut -= 1
+  const at = cut === before.length ? from : before[cut]!.start
+  const [head, tail] = [raw.slice(0, at), raw.slice(at)]
+  if (cut < 2 || tail.trim() === '' || (!amount && !date)) return [whole]
+  const rest = restOf(tail, line, context)
+  return rest === null ? [whole] : [classifyLine(head.replace(/[\s:,;|-]+$/, ''), line, context), ...rest]
+}
+
+/** What stands behind a title on its line, read piece by piece; null where some of it is neither. */
+function restOf(tail: string, line: number, context: LineContext): ReadLine[] | null {
+  const whole = classifyLine(tail, line, context)
+  if (whole.kind !== 'title') return [whole]
+  for (const split of [/[,;|]\s+/, /\s+(?=sold|verkauft|vendu|vendido|sald|såld|\+|free|used)/i, /\s{2,}/]) {
+    const pieces = tail.split(split).filter((piece) => piece.trim() !== '')
+    const read = pieces.map((piece) => classifyLine(piece, line, context))
+    if (pieces.length > 1 && read.every(({ kind }) => kind !== 'title')) return read
+  }
+  return null
+}
+
+interface BlockContext extends LineContext {
+  readonly takesBare: boolean
+  readonly isOpen: boolean
+  readonly context: SalesContext
+}
+
+function readBlock(
+  block: Block,
+  title: string,
+  { home, takesBare, isOpen }: BlockContext,
+): { record: SaleRead; found: SalesProblem[] } {
+  const found: SalesProblem[] = []
+  const say = (line: ReadLine, code: SalesProblemCode, message: string) =>
+    found.push(problemOf(line, code, message))
+  const [first] = block as [LineInPage]
+  const { amount, line: priceLine } = priceIn(block, takesBare, first, say)
+  const shippingLine = block.find(({ kind }) => kind === 'shipping')
+  const currency = amount?.currency ?? shippingCurrency(shippingLine) ?? home
+  if (amount && amount.sign !== null && amount.currency === null)
+    say(priceLine!, 'ambiguous', `"${amount.sign}" is not a sign of ${home}: which currency is it?`)
+  const dateLines = block.filter(({ kind }) => kind === 'date')
+  const date = dateLines[0]?.date
+  if (!date) say(first, 'no-date', 'no date of sale')
+  else if (date.problem !== null) say(dateLines[0]!, date.problem, dateWords[date.problem])
+  else if (isOpen) say(dateLines[0]!, 'ambiguous', 'does the date stand above or below its title?')
+  const manner = block.find((each) => each.manner !== undefined)?.manner
+  const state = block.find(({ kind }) => kind === 'state')?.condition ?? null
+  const isEach = block.some((each) => each.isEach === true)
+  const numbers = block.filter((each) => each.kind !== 'about').map((each) => each.line)
+  return {
+    record: {
+      title,
+      price: amount?.value ?? null,
+      shipping: shippingText(shippingLine, currency),
+      currency,
+      soldOn: isOpen ? null : (date?.date ?? null),
+      manner: block.some((each) => each.manner === 'auction') ? 'auction' : (manner ?? 'fixed'),
+      condition: worse(state, stateOfTitle(title)),
+      quantity: isEach ? 1 : null,
+      lines: [Math.min(...numbers), Math.max(...numbers)],
+    },
+    found,
+  }
+}
+
+const dateWords = {
+  ambiguous: 'day or month first?',
+  'bad-date': 'that is not a day of the calendar',
+  'future-date': 'that day is still to come',
+} as const
+
+/** The one price of a block; several that differ are none. */
+function priceIn(
+  block: Block,
+  takesBare: boolean,
+  first: ReadLine,
+  say: (line: ReadLine, code: SalesProblemCode, message: string) => void,
+): { amount: Amount | null; line: ReadLine | null } {
+  const lines = block.filter((each) => each.price !== undefined && (each.kind !== 'bare' || takesBare))
+  const hidden = lines.find((each) => each.price!.problem === 'hidden-price')
+  if (hidden) {
+    say(hidden, 'hidden-price', 'what was paid is not shown')
+    return { amount: null, line: null }
+  }
+  const [line, ...others] = lines
+  if (!line) {
+    const bare = block.find((each) => each.kind === 'bare')
+    say(bare ?? first, 'no-price', 'no price with a sign or a word beside it')
+    return { amount: null, line: null }
+  }
+  const { problem, amount } = line.price!
+  if (problem !== null) {
+    say(line, problem, priceWords[problem])
+    return { amount: null, line: null }
+  }
+  if (others.some((each) => each.price!.amount?.value !== amount!.value)) {
+    say(line, 'several-prices', priceWords['several-prices'])
+    return { amount: null, line: null }
+  }
+  return { amount, line }
+}
+
+const priceWords = {
+  range: 'from one price to another: which was paid?',
+  'several-prices': 'more than one price, and nothing says which was paid',
+  'hidden-price': 'what was paid is not shown',
+  ambiguous: 'thousands, or three decimals?',
+} as const
+
+function shippingCurrency(line: ReadLine | undefined): string | null {
+  const { shipping } = line ?? {}
+  return shipping && shipping !== 'free' ? shipping.currency : null
+}
+
+function shippingText(line: ReadLine | undefined, currency: string): string | null {
+  const shipping = line?.shipping
+  if (shipping === undefined || shipping === null) return null
+  if (shipping === 'free') return zeroOf(currency)
+  return shipping.value
+}
+
+/** Nothing, with the places of a currency. */
+export function zeroOf(currency: string): string {
+  const places = minorDigits(currency)
+  return places === 0 ? '0' : `0.${'0'.repeat(places)}`
+}
+
+function problemOf(line: ReadLine, code: SalesProblemCode, message: string): SalesProblem {
+  return { line: line.line, code, message, raw: line.raw.slice(0, 200) }
+}

@@ -1,0 +1,180 @@
+import type { Role } from '../../parts/part'
+import { plainText } from '../../text/plainText'
+import type { FactKey, FactReader } from './factReader'
+import { factReaders } from './factReaders'
+import { factsInName } from './factsInName'
+import { roleOf } from './roleOf'
+import { specLines, type SpecLine } from './specLine'
+
+/** A fact as it was read, with the number of the line it came from. */
+export interface SpecFact {
+  readonly value: string | number | boolean | readonly string[]
+  readonly line: number
+}
+
+export interface SpecRead {
+  readonly role: Role | null
+  /** `''` where it is not said. */
+  readonly make: string
+  readonly name: string
+  readonly facts: Readonly<Partial<Record<FactKey, SpecFact>>>
+  /** Lines that gave nothing. */
+  readonly notRead: readonly string[]
+}
+
+const makeKeys =
+  /^(brand|manufacturer|make|maker|hersteller|marke|marque|fabricant|fabricante|tillverkare|marca|vendor)$/
+const nameKeys =
+  /^(model|name|product|product name|model name|title|modell|bezeichnung|produkt|modele|modelo|artikel|item|series|model number|part)$/
+const roleKeys = /^(category|product type|type of product|kategorie|categorie|categoria|kategori|component)$/
+
+/**
+ * Reads a specification, or a bare name: lines of key and value are matched to facts with their units, and what stands
+ * without a key to what a name may carry. The role decides what W and mm mean; it is guessed from the words where it is
+ * not given. Of several lengths the shortest clearance and the longest part stand, of several powers the sustained one.
+ *
+ * @example readSpec('Anvil 650\nPower: 650 W\nEfficiency: 80+ gold') // a supply of 650 W with a gold label
+ */
+export function readSpec(text: string, given: Role | null = null): SpecRead {
+  const lines = specLines(text)
+  const role = given ?? roleOf(text)
+  const facts: Partial<Record<FactKey, SpecFact & { readonly weight: number }>> = {}
+  const notRead: string[] = []
+  let make = ''
+  let name = ''
+  let named = ''
+  for (const line of lines) {
+    if (makeKeys.test(line.key)) make ||= line.value
+    else if (nameKeys.test(line.key)) {
+      named ||= line.value
+      takeName(facts, line.value, line.line, role)
+    } else if (roleKeys.test(line.key)) continue
+    else if (role !== null && takeLine(facts, line, role)) continue
+    else if (name === '' && line.key === '' && line === lines[0]) {
+      name = line.value
+      takeName(facts, line.value, line.line, role)
+    } else if (!takeName(facts, line.raw, line.line, role)) notRead.push(line.raw)
+  }
+  return {
+    role,
+    make: make.slice(0, 60),
+    name: (named || name || make).slice(0, 120),
+    facts: Object.fromEntries(
+      Object.entries(facts).map(([fact, { value, line }]) => [fact, { value, line }]),
+    ) as SpecRead['facts'],
+    notRead,
+  }
+}
+
+type Found = Partial<Record<FactKey, SpecFact & { readonly weight: number }>>
+
+/** Asks every reader of the role; whether one of them read something. */
+function takeLine(facts: Found, line: SpecLine, role: Role): boolean {
+  const readers = factReaders.filter(({ roles }) => roles.length === 0 || roles.includes(role))
+  let taken = false
+  for (const reader of readers) {
+    const value = valueFor(reader, line)
+    if (value === null) continue
+    taken = true
+    keep(facts, reader, value, line.line)
+  }
+  return taken
+}
+
+/** A line with a key is asked by its key; one without by what stands in it. */
+function valueFor({ key, not, read }: FactReader, line: SpecLine): SpecFact['value'] | null {
+  if (line.key === '' || !key || !key.test(line.key) || not?.test(line.key)) return null
+  const value = read(line)
+  return Array.isArray(value) && value.length === 0 ? null : value
+}
+
+function keep(
+  facts: Found,
+  { fact, keep: which, weight = 1 }: FactReader,
+  value: SpecFact['value'],
+  line: number,
+): void {
+  const known = facts[fact]
+  const isBetter =
+    known === undefined ||
+    weight > known.weight ||
+    (weight === known.weight &&
+      typeof value === 'number' &&
+      typeof known.value === 'number' &&
+      (which === 'least' ? value < known.value : which === 'most' ? value > known.value : false))
+  if (isBetter) facts[fact] = { value, line, weight }
+}
+
+/** What a line says as a name does; weaker than a line with a key. */
+function takeName(facts: Found, text: string, line: number, role: Role | null): boolean {
+  if (role === null) return false
+  const said = { ...looseFacts(text, role), ...factsInName(text, role) }
+  let taken = false
+  for (const [fact, value] of Object.entries(said) as [FactKey, SpecFact['value']][]) {
+    taken = true
+    if (facts[fact] === undefined) facts[fact] = { value, line, weight: 0 }
+  }
+  return taken
+}
+
+/** Lines without a key that say what they are by their words: `2×8-pin`, `up to 320 mm`, `4 x DIMM`, `65 W`. */
+function looseFacts(text: string, role: Role): Partial<Record<FactKey, SpecFact['value']>> {
+  const plain = plainText(text)
+  const as = (key: string): SpecLine => ({ line: 0, raw: text, key, value: text, plain })
+  const keys: Readonly<Partial<Record<Role, readonly (readonly [RegExp, string])[]>>> = {
+    cpu: [
+      [/\bsocket\b/, 'socket'],
+      [/\b\d{2,3}\s?w\b/, 'tdp'],
+    ],
+    motherboard: [
+      [/\bdimm|memory slots?/, 'memory slots'],
+      [/\bup to \d+ ?gb|max/, 'max memory'],
+      [/\bm\.2\b/, 'm.2'],
+      [/\bsata\b/, 'sata'],
+      [/\bsocket\b/, 'socket'],
+    ],
+    graphics: [
+      [/\d\s?-?pin/, 'power connectors'],
+      [/\bhdmi|displayport|\bdvi\b|\bvga\b/, 'outputs'],
+      [/\bslot\b/, 'slots'],
+      [/\b\d{2,3}\s?mm\b|\bcm\b/, 'length'],
+      [/\b\d{2,3}\s?w\b(?!.*(psu|supply))/, 'tdp'],
+      [/\b\d{3,4}\s?w\b.*(psu|supply)|(psu|supply).*\d{3}\s?w/, 'recommended psu'],
+      [/\bx(16|8|4)\b/, 'interface'],
+    ],
+    supply: [
+      [/6\s?\+\s?2|\bpcie\b/, 'pcie connectors'],
+      [/4\s?\+\s?4|\beps\b/, 'eps'],
+      [/\bsata\b/, 'sata'],
+      [/\b24[- ]?pin|20\s?\+\s?4/, 'main plug'],
+      [/\bmm\b|\bcm\b/, 'length'],
+    ],
+    case: [
+      [/\b(gpu|card|graphics)\b/, 'gpu clearance'],
+      [/\bcooler\b/, 'cooler height'],
+      [/\b(psu|power supply)\b/, 'psu'],
+      [/\bradiator/, 'radiator'],
+      [/\bitx|atx\b/, 'motherboard'],
+      [/\bfans?\b/, 'fans'],
+    ],
+    cooler: [
+      [/\bsocket/, 'socket'],
+      [/\b\d{2,3}\s?w\b/, 'tdp'],
+      [/\bheight|high|hoch|tall\b/, 'height'],
+    ],
+    storage: [
+      [/\bnvme|sata|pcie/, 'interface'],
+      [/\brpm\b/, 'rpm'],
+    ],
+  }
+  const found: Partial<Record<FactKey, SpecFact['value']>> = {}
+  for (const [sign, key] of keys[role] ?? []) {
+    if (!sign.test(plain)) continue
+    for (const reader of factReaders) {
+      if (!reader.roles.includes(role)) continue
+      const value = valueFor(reader, as(key))
+      if (value !== null && found[reader.fact] === undefined) found[reader.fact] = value
+    }
+  }
+  return found
+}

@@ -1,0 +1,144 @@
+import { phrases } from '../../text/phrases'
+
+/** Words of titles that are of the trade rather than of a language; with the languages where they differ. */
+
+/** Anywhere in a title: somebody wants the thing, and has none. */
+export const surelyWanted = phrases(`
+  wtb, wtt, want to buy, looking for, looking to buy, in search of, trade my, swap my, looking to swap,
+  looking to trade, suche, gesucht, ich suche, cherche, je cherche, recherche, busco, se busca, compro,
+  kopes, sokes, soker, onskas, echange contre, echange, tausche, want to trade, bytes mot, byte mot, ankauf,
+  cambio por, searching for, will trade, i want, im after, in need of, on the hunt for, wanted,
+  wts or trade, wanted to buy, buying, kaufe, achete, suche nach, wer hat, necesito, byter, byter mot,
+  trade for, swap for, trades for
+`)
+
+/** Pieces, covers and helps: what stands so in a title is sold for the thing, not the thing. */
+export const thingsForIt = phrases(`
+  sticker, stickers, aufkleber, autocollant, klistermarke, pegatina, badge, case badge, sleeve, sleeves,
+  pads, thermal pads, pad set, warmeleitpads, holder, halter, halterung, support holder, anti sag,
+  sag holder, support bracket, hallare, riser, riser cable, enclosure, gehause fur, caddy, drive caddy,
+  bezel, front bezel, blende, shroud, fan shroud, manual, handbuch, notice, manuel, anleitung, carrying bag,
+  bag, tasche, sac, dust filter, dust filters, filter set, staubfilter, dust cover, water block, waterblock,
+  wasserblock, wasserkuhler, circuit board, pcb, platine, cable set, kabelset, cable kit, mounting kit,
+  mounting set, montageset, mount kit, wifi antenna, antenna, antennas, antenne, poster, keychain,
+  drivers disc, driver disc, driver cd, side panel, seitenteil, side panels, screw set, screws set,
+  tray cover, power button, foam, heatspreader set, heatspreader kit, heatspreaders only, ram heatsinks,
+  ram heatsink, memory heatsinks, i o shield, io shield, blanking plate, plate, replacement fan,
+  ersatzlufter, replacement fans, vinyl, decal, skin, usb adapter, clip, clips, bios chip, firmware chip,
+  thumbscrews, thumb screws, standoffs, front panel, rear panel, glass panel, top panel, fan hub,
+  fan controller, rgb controller, led strip, pcie bracket, low profile bracket, vrm heatsink, m 2 screw,
+  m2 screw, cmos battery, rail kit, rails, docking station, drive tray, drive cage, hdd cage, hot swap tray,
+  cover plate, blank plate, magnet filter, licence sticker, license sticker, licence key, license key,
+  windows key, recovery disc, recovery usb, box only, empty box, retail box, verpackung, leerkarton, karton,
+  emballage, boite vide, caja vacia, tom kartong, warranty card, spare screws, feet, rubber feet,
+  replacement cable, replacement cables, modular cable, modular cables, kabelsatz, custom cables,
+  cable comb, cable combs, extension cable, extension cables, pwm cable, thermal putty, fan blade,
+  fan blades, fan set, fan kit, mounting hardware, mounting bracket, mounting bracket kit, backplate kit,
+  conversion kit, adapter bracket, adapter plate, 3d printed, 3d print, stl, stand, wall mount,
+  display stand, dvd drive, optical drive, antenna cable, wifi card, riser card, diagram, schematic,
+  boardview, adapter card, adaptor card, m2 adapter, m 2 adapter, fan assembly, cooler assembly,
+  heatsink assembly, heatsink and fan, fan and heatsink, dummy, replica, toy, raffle, gift card,
+  power cable, kabel set, tester, led logo, logo sign, sign, model kit, prop, rental, per month,
+  subscription, gutschein, egpu dock, egpu case, soporte, funda, pegatinas, stickers set, sida panel,
+  sidopanel, panneau lateral, tapa, tapa lateral, filtre, filtro
+`)
+
+/** Pieces that end a title only where they are what is sold; with a word before them they come along. */
+export const piecesAtEnd = phrases(`
+  heatsink, heatsinks, bracket, brackets, backplate, shroud, fan, fans, adapter, cable, cables, mount,
+  cover, lid, kuhler, lufter, ventilateur, flakt, slot cover, power cable, remote, box, clip, clips, screws,
+  panel, panels, grille, filter, foot, feet, cage, caddy, battery, chip, dust cover, tray, trays, connector,
+  header, hinge, stand, bag, case fan, label, boite, carton, karton, caja, tornillos, skruvar, schrauben,
+  assembly, tool, tools, guard, plug, harness, wire, wires, spring, springs, washer, washers, spacer,
+  spacers, protector, film, pump, tube, tubes, hose, dongle, receiver, hub, dock, charger, brick, keyboard,
+  mouse, monitor, webcam, keychain, mug, shirt, t shirt, print, sticker, logo, emblem, nameplate, rail,
+  rails, door, knob, latch, lock, key, keys, module cover, adapter card, wifi card, daughterboard, riser,
+  io card, backplane, shield only, shroud only, kit only, cap, caps, housing, shell, frame, grill
+`)
+
+/** Parts of a machine, sold out of it. */
+export const partsOfMachine = phrases(`
+  power supply, psu, motherboard, mainboard, board, logic board, cpu, processor, memory, ram, drive, fan,
+  cooler, heatsink, front panel, netzteil, moderkort, alimentation, carte mere, lid, cover, side cover,
+  case, chassis, gehause, feet, speaker, button, cable, riser, bracket, adapter
+`)
+
+/** What a thing is named without: of a supply its leads, of a cooler its fan or what holds it. */
+export const piecesOfSupply = phrases('cable, cables, leads, kabel, cordons, kablar')
+export const piecesOfCooler = phrases(`
+  fan, fans, mount, mounting, mounting hardware, mounting kit, bracket, brackets, clips, lufter, halterung, ventilateur,
+  flakt, fixation
+`)
+
+/** Between things of which one is to be chosen. */
+export const choiceWords = phrases('or, oder, ou, eller')
+
+/** Of a card, a processor or a board that is soldered into a machine to be carried. */
+export const portableKinds = phrases('mobile, mxm, laptop, notebook, soldered')
+
+/** Drives of another kind than one inside a machine. */
+export const drivesOutside = phrases('usb, portable, external, externe, extern, externa')
+
+/** Words before a figure that name no thing: `with PCIe 4.0`. */
+export const figureWords = phrases(`
+  pcie, hdmi, dp, displayport, usb, gen, windows, version, bios, firmware, rev, revision, ver, memtest, invoice, receipt,
+  warranty, until, ddr, win, directx, box, about, over, only, under, cl, year, since, bought, garantie
+`)
+
+/** Pieces that are the thing itself where it is of that kind: a processor is a chip, a cooler a heatsink. */
+export const ownNames: Readonly<Record<string, readonly string[]>> = {
+  cpu: phrases('chip, tray, trays'),
+  cooler: phrases(
+    'heatsink, heatsinks, heatsink and fan, cooler, kuhler, ventirad, disipador, kylare, ventilador',
+  ),
+  storage: phrases('drive, chip'),
+  case: phrases('frame, shell, housing, case, chassis, caja, chassi, boitier'),
+  graphics: phrases('card'),
+}
+
+/** Said before such a piece, it comes along with the thing or is missing. */
+export const comesAlong = phrases(`
+  with, w, and, plus, incl, including, includes, included, all, both, mit, inkl, samt, avec, con, med, och,
+  no, missing, without, ohne, sans, utan, sin, new, original, red, black, white, her, fresh, glass, steel,
+  mesh, also, y, et, und, low, needs, the, blue, rgb, extra
+`)
+
+/** A whole machine wherever it stands in a title. */
+export const surelyMachine = phrases(`
+  gaming pc, laptop with, notebook with, pc with, computer with, rig with, desktop pc, mini pc,
+  komplettrechner, komplett pc, gamer pc, gaming rig, speldator, pc gamer, pc gaming, pc portable,
+  office pc, office computer, gaming computer, gaming laptop, dator med, rechner mit, pc mit, pc avec,
+  ordinateur avec, ordenador con, pc con, pc med, komplett dator, workstation with, build with, system with,
+  server with, tower with, desktop with, laptop mit, barebone, barebones, prebuilt, all in one, gamingdator,
+  ordenador gaming, tour gamer, unite centrale, laptop 15, laptop 14, laptop 17, desktop computer, tower pc,
+  full pc, complete pc, complete build, full build, full system, complete system, gaming desktop,
+  gaming tower, custom built, mini computer, sff pc, small form factor pc, nas with, all in one pc,
+  desktop computer pc, pc tower, home pc, family pc, budget pc, game pc, pc bundle, gaming setup, pc setup,
+  full setup, full rig, ready to game, plug and play pc, pc komplett, rechner komplett, spiele pc, buro pc,
+  pc de bureau, pc fixe, pc complet, pc completo, ordenador completo, ordenador de sobremesa,
+  stationar dator, speldator med, mining rig, nuc, thin client, chromebook, ultrabook, gaming notebook,
+  inklusive dator, inkl dator, med dator, inkl pc, incl pc, including pc, comes in pc, in a pc,
+  laptop board, laptop motherboard
+`)
+
+/** A whole machine where it opens a title. */
+export const machineAtStart = phrases(`
+  pc, computer, laptop, notebook, rig, workstation, rechner, dator, ordinateur, ordenador, portatil,
+  desktop, computadora, custom pc, custom desktop
+`)
+
+/** Endings that make another model of a number, with a space between. */
+export const modelEndings = ['pro', 'max', 'lite', 'mini', 'plus'] as const
+
+/** Letters behind a number that make no other model, whether joined, hyphenated or apart. */
+export const noEndings = phrases(`
+  oc, lp, oem, v1, v2, v3, w, gb, tb, mb, go, to, mm, cm, mhz, ghz, mt, pin, fan, bit, core, hz, fps
+`)
+
+/** Short words that may stand behind a number with a space: no ending of it. */
+export const shortWords = phrases(`
+  a, an, y, e, o, i, u, w, et, ou, und, mit, de, la, le, en, el, med, och, for, and, or, in, of, on, cpu,
+  gpu, psu, ram, ssd, hdd, atx, itx, sfx, rgb, pc, new, the, as, is, up, ff, usb, dp, box, hs, no, sin, pas,
+  aus, cl, all, low, key, m, c, t, hd, eu, uk, us, de, ch, dp, ok, nr, no, so, dc, ac, vr, 4k, by, to, at,
+  it, my, do, if, we, im, am, hi, he, es, se, si, au, du, un, im, zu, am, ab, av, pa
+`)
