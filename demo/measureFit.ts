@@ -1,3 +1,4 @@
+import { performanceDefaults } from '../core/assumptions/groups/performance'
 import { estimateFrameRate } from '../core/performance/model/estimateFrameRate'
 import { fitWorkload } from '../core/performance/fitting/fitWorkload'
 import type { FrameMachine } from '../core/performance/model/frameTime'
@@ -25,6 +26,8 @@ export interface FitMeasure {
 }
 
 const noise = 0.04
+/** Frames a second that the other form holds. */
+const limiter = 144
 const sizes = [
   [1920, 1080],
   [2560, 1440],
@@ -38,8 +41,15 @@ const unseenPairs = 6
  * that were not measured.
  *
  * @param indexSpread how far the stated indexes of the parts are off, as a standard deviation of their ln
+ * @param isOfOtherForm whether frames come from another form than the model's: a softer join of the sides, a CPU cost
+ *   that rises with the pixels, and a limiter at 144 frames
  */
-export function measureFit(seed: number, workloads: number, indexSpread: number): FitMeasure {
+export function measureFit(
+  seed: number,
+  workloads: number,
+  indexSpread: number,
+  isOfOtherForm = false,
+): FitMeasure {
   const chance = makeChance(seed)
   const errors: number[] = []
   let inside = 0
@@ -50,18 +60,24 @@ export function measureFit(seed: number, workloads: number, indexSpread: number)
       graphicsMs: prior.graphicsMs * Math.exp(prior.priorSpread * chance.normal()),
       cpuMs: prior.cpuMs * Math.exp(prior.priorSpread * chance.normal()),
       pixelExponent: prior.pixelExponent + 0.05 * chance.normal(),
+      ...(isOfOtherForm ? { model: { ...performanceDefaults, sharpness: 3 } } : {}),
     }
     const parts = trueParts(chance, indexSpread)
     const runs = Array.from({ length: chance.whole(8, 40) }, (_, run) =>
-      makeRun(`r${run}`, truth, parts, chance),
+      makeRun(`r${run}`, truth, parts, chance, isOfOtherForm),
     )
     const fitted = fitWorkload(prior, runs)
     const seen = new Set(runs.map((run) => run.pair))
     for (let check = 0; check < unseenPairs;) {
-      const fresh = makeRun('new', truth, parts, chance)
+      const fresh = makeRun('new', truth, parts, chance, isOfOtherForm)
       if (seen.has(fresh.pair)) continue
       check += 1
-      const estimate = estimateFrameRate(fitted, fresh.machine!, fresh.settings)
+      // what a run is capped at is known of it
+      const estimate = estimateFrameRate(
+        isOfOtherForm ? { ...fitted, frameCap: limiter } : fitted,
+        fresh.machine!,
+        fresh.settings,
+      )
       errors.push(Math.abs(estimate.averageFps / fresh.truthFps - 1))
       if (fresh.averageFps >= estimate.range.low && fresh.averageFps <= estimate.range.high) inside += 1
     }
@@ -88,6 +104,7 @@ function makeRun(
   truth: Workload,
   { cpus, cards }: ReturnType<typeof trueParts>,
   chance: Chance,
+  isOfOtherForm: boolean,
 ): FrameRun & { readonly truthFps: number } {
   const [cpu, card, [width, height]] = [chance.pick(cpus), chance.pick(cards), chance.pick(sizes)]
   const settings: FrameSettings = { width, height, preset: chance.pick(Object.keys(truth.presets)) }
@@ -98,12 +115,17 @@ function makeRun(
     videoMemoryGb: card.part.facts.vramGb!,
     memoryChannels: 2,
   }
-  const { averageFps: truthFps, lowFps } = estimateFrameRate(
-    truth,
+  // a CPU that prepares more for more pixels
+  const risen = isOfOtherForm ? ((width * height) / (1920 * 1080)) ** 0.1 : 1
+  const free = estimateFrameRate(
+    { ...truth, cpuMs: truth.cpuMs * risen },
     { ...stated, cpuIndex: stated.cpuIndex * cpu.off, graphicsIndex: stated.graphicsIndex * card.off },
     settings,
   )
-  const draw = Math.exp(noise * chance.normal())
+  const cap = isOfOtherForm ? limiter : Infinity
+  const truthFps = Math.min(cap, free.averageFps)
+  const lowFps = Math.min(cap, free.lowFps)
+  const draw = truthFps === cap ? 1 : Math.exp(noise * chance.normal())
   return {
     id,
     workloadId: truth.id,
@@ -115,7 +137,7 @@ function makeRun(
     averageFps: truthFps * draw,
     lowFps: lowFps * draw,
     repeats: [],
-    conditions: plainConditions,
+    conditions: isOfOtherForm ? { ...plainConditions, capFps: limiter } : plainConditions,
     readings: noReadings,
     lowsCause: null,
     overruled: false,

@@ -36,6 +36,9 @@ export function findAssumption(key: string): Assumption | undefined {
   return Object.hasOwn(figures, name) ? figures[name] : undefined
 }
 
+/** Keys of versions before, whose figures no formula asks for any more. */
+const retired: ReadonlySet<string> = new Set(['power.peakFactor'])
+
 /**
  * The defaults with the builder's own figures in their place.
  *
@@ -47,6 +50,7 @@ export function assumptionsWith(own: Readonly<Record<string, number>>): Assumpti
   const values: Record<string, Record<string, number>> = {}
   for (const [group, figures] of Object.entries(defaultAssumptions)) values[group] = { ...figures }
   for (const [key, value] of Object.entries(own)) {
+    if (retired.has(key)) continue
     const assumption = findAssumption(key)
     if (!assumption) throw new CoreError('unknown-assumption', `there is no assumption "${key}"`, key)
     assertInRange(assumption, value, key)

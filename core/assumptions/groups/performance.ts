@@ -17,9 +17,21 @@ export const performanceGroup = {
   slowMemoryFactor: factor('CPU time with slow memory', 1.04, 'higher: slow memory costs more frames'),
   shortageFactor: factor(
     'graphics time per share of missing video memory',
-    1.5,
+    0.8,
     'higher: small cards lose more',
   ),
+  shortageLows: factor(
+    'lows per share of missing memory',
+    1.5,
+    'higher: lows suffer more from little memory',
+  ),
+  memoryGrowth: plain(
+    'video memory grows with pixels to the power of',
+    0.2,
+    [0, 1],
+    'higher: high resolutions want more video memory',
+  ),
+  secondThread: share('worth of a core’s second thread', 0.35, 'higher: doubled threads count for more'),
   graphicsLimitedFrom: share(
     'graphics-limited above this share',
     0.65,

@@ -13,7 +13,10 @@ export const powerGroup = {
   hddW: watts('a hard drive', 8, draw),
   fanW: watts('a fan', 3, draw),
   usbW: watts('USB', 10, draw),
-  peakFactor: factor('short peaks of a card', 1.6, 'higher: larger supplies'),
+  'peak.to75': factor('short peaks of a card up to 75 W', 1.2, 'higher: larger supplies'),
+  'peak.to150': factor('short peaks of a card up to 150 W', 1.4, 'higher: larger supplies'),
+  'peak.to250': factor('short peaks of a card up to 250 W', 1.6, 'higher: larger supplies'),
+  'peak.above': factor('short peaks of a card above 250 W', 1.8, 'higher: larger supplies'),
   supplyFactor: factor('supply rating over sustained draw', 1.5, 'higher: larger supplies'),
   ageingFromYear: plain(
     'a supply loses rating after this many years',

@@ -1,7 +1,7 @@
 import { partLabel } from '../../parts/part'
-import type { CannotCheck, Finding, FitMachine } from './finding'
+import type { CannotCheck, CitedFact, Finding, FitMachine } from './finding'
 import { severities } from './finding'
-import { cite, readMachine, type FitRule, type MachineRead } from './rule'
+import { cite, readMachine, type Clash, type FitRule, type MachineRead } from './rule'
 import { fitRules } from './rules'
 
 export interface FitReport {
@@ -26,17 +26,16 @@ export function checkFit(
   for (const rule of rules) {
     if (rule.reads.some(({ role }) => machine.all(role).length === 0) || rule.concerns?.(machine) === false)
       continue
-    const unknown = unknownFacts(rule, machine)
+    const unknown = rule.tellsUnknown ? [] : unknownFacts(rule, machine)
     if (unknown.length > 0) {
-      cannotCheck.push({
-        ruleId: rule.id,
-        what: `Cannot check: ${unknown.map((fact) => `${fact.fact} of ${fact.part}`).join(' and ')} not known`,
-        unknown,
-      })
+      cannotCheck.push(cannot(rule, unknown))
       continue
     }
-    const findings = findingsOf(rule, machine)
-    if (findings.length === 0) passed.push({ ruleId: rule.id, question: rule.question })
+    const outcomes = rule.check(machine)
+    const findings = findingsOf(rule, outcomes.filter((each) => !('unknown' in each)) as Clash[])
+    const open = outcomes.flatMap((each) => ('unknown' in each ? each.unknown : []))
+    if (open.length > 0) cannotCheck.push(cannot(rule, onlyOnce(open)))
+    else if (findings.length === 0) passed.push({ ruleId: rule.id, question: rule.question })
     found.push(...findings)
   }
   found.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity))
@@ -56,15 +55,24 @@ function unknownFacts({ reads }: FitRule, machine: MachineRead) {
         facts.filter((fact) => part.facts[fact] === undefined).map((fact) => cite(part, fact)),
       ),
   )
-  return unknown.filter(
+  return onlyOnce(unknown)
+}
+
+function onlyOnce(facts: readonly CitedFact[]): CitedFact[] {
+  return facts.filter(
     (fact, index) =>
-      unknown.findIndex((each) => each.partId === fact.partId && each.fact === fact.fact) === index,
+      facts.findIndex((each) => each.partId === fact.partId && each.fact === fact.fact) === index,
   )
 }
 
-function findingsOf(rule: FitRule, machine: MachineRead): Finding[] {
+function cannot(rule: FitRule, unknown: readonly CitedFact[]): CannotCheck {
+  const named = unknown.map((fact) => `${fact.fact} of ${fact.part}`).join(' and ')
+  return { ruleId: rule.id, what: `Cannot check: ${named} not known`, unknown }
+}
+
+function findingsOf(rule: FitRule, clashes: readonly Clash[]): Finding[] {
   const findings = new Map<string, Finding>()
-  for (const { what, why, fixes, severity = rule.severity } of rule.check(machine)) {
+  for (const { what, why, fixes, severity = rule.severity } of clashes) {
     const key = `${rule.id}:${why.map((fact) => `${fact.partId}.${fact.fact}`).join(':')}`
     // two parts of a kind clash once
     if (!findings.has(key)) findings.set(key, { key, ruleId: rule.id, severity, what, why, fixes })

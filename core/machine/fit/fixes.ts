@@ -3,10 +3,11 @@ import { partLabel, type Part, type Role } from '../../parts/part'
 import { checkFit, isNoWorse, type FitReport } from './checkFit'
 import type { Finding, FitMachine, Fix } from './finding'
 
-/** A part by name. */
+/** A part by name, and the way to get it. */
 export interface NamedPart {
   readonly id: string
   readonly name: string
+  readonly how?: string
 }
 
 /**
@@ -40,15 +41,20 @@ const mostFurther = 3
 /** A part of the way that has been gone: the machine as it then is, and what it took. */
 interface Gone {
   readonly machine: FitMachine
-  readonly parts: readonly { readonly part: Part; readonly price: number | null }[]
+  readonly parts: readonly Candidate[]
   readonly replaces: readonly Part[]
   readonly steps: readonly Fix[]
   readonly byHand: readonly string[]
 }
 
+/** What could be bought; `price` null where none is known. */
+interface Candidate extends Pick<PricedPart, 'part' | 'how'> {
+  readonly price: number | null
+}
+
 interface Shop {
   /** Cheapest first; without a price last. */
-  readonly byRole: ReadonlyMap<Role, readonly { readonly part: Part; readonly price: number | null }[]>
+  readonly byRole: ReadonlyMap<Role, readonly Candidate[]>
 }
 
 /**
@@ -95,7 +101,7 @@ function shopOf(priced: readonly PricedPart[], library: readonly Part[]): Shop {
     ...[...priced].sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1)),
     ...library.filter((part) => !known.has(part.id)).map((part) => ({ part, price: null })),
   ]
-  const byRole = new Map<Role, { part: Part; price: number | null }[]>()
+  const byRole = new Map<Role, Candidate[]>()
   for (const each of all) byRole.set(each.part.role, [...(byRole.get(each.part.role) ?? []), each])
   return { byRole }
 }
@@ -108,7 +114,7 @@ function candidatesOf(
   shop: Shop,
   most: number,
   first?: Finding,
-): readonly ({ part: Part; price: number | null } | null)[] {
+): readonly (Candidate | null)[] {
   const { action } = fix
   if (action.kind === 'by-hand' || action.kind === 'remove') return [null]
   const out = action.kind === 'replace' ? replaced(gone.machine.parts, finding, action.role) : undefined
@@ -124,12 +130,7 @@ function candidatesOf(
     .slice(0, most)
 }
 
-function go(
-  gone: Gone,
-  finding: Finding,
-  fix: Fix,
-  bought: { part: Part; price: number | null } | null,
-): Gone {
+function go(gone: Gone, finding: Finding, fix: Fix, bought: Candidate | null): Gone {
   const { machine } = gone
   const { action } = fix
   const steps = [...gone.steps, fix]
@@ -228,7 +229,7 @@ function rowOf(finding: Finding, way: number, fix: Fix, gone: Gone): FixRow {
     way,
     what: fix.what,
     kind: fix.action.kind,
-    parts: gone.parts.map(({ part }) => named(part)),
+    parts: gone.parts.map(({ part, how }) => ({ ...named(part), ...(how === undefined ? {} : { how }) })),
     replaces: gone.replaces.map(named),
     byHand: gone.byHand,
     cost: costOf(gone),

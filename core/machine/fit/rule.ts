@@ -29,10 +29,15 @@ export interface FitRule {
   readonly severity: Severity
   /** Facts that must be known of every part of these roles. The rule is asked only where each role is there. */
   readonly reads: readonly FactsRead[]
+  /** True where the rule itself says what it cannot tell; left out: it is asked only where all it reads is known. */
+  readonly tellsUnknown?: true
   /** Whether there is anything to ask, before facts are asked for; left out: always. */
   concerns?(machine: MachineRead): boolean
-  /** Called only where all facts read are known. Empty where nothing clashes. */
-  check(machine: MachineRead): readonly Clash[]
+  /**
+   * Called only where all facts read are known. Empty where nothing clashes. A rule whose answer may stand though a fact
+   * is missing reads it here and answers what it could not tell.
+   */
+  check(machine: MachineRead): readonly Outcome[]
 }
 
 export interface Clash {
@@ -42,6 +47,18 @@ export interface Clash {
   /** Where it is graver or lighter than the rule's own. */
   readonly severity?: Severity
 }
+
+/** What could not be told, since a fact that could change the answer is not known. */
+export interface NotTold {
+  readonly unknown: readonly CitedFact[]
+}
+
+/** What a rule says of one thing: it clashes, or it could not be told. */
+export type Outcome = Clash | NotTold
+
+export const notTold = (part: Part, ...facts: (keyof PartFacts)[]): NotTold => ({
+  unknown: facts.map((fact) => cite(part, fact)),
+})
 
 /** The machine as a rule reads it: parts by role, and the brief with its defaults. */
 export interface MachineRead {

@@ -10,7 +10,6 @@ import { cardLeads } from './rules/cardLeads'
 import { cardLength } from './rules/cardLength'
 import { cardLowProfile } from './rules/cardLowProfile'
 import { cardThickness } from './rules/cardThickness'
-import { caseFans } from './rules/caseFans'
 import { colours } from './rules/colours'
 import { coolerCapacity } from './rules/coolerCapacity'
 import { coolerHeight } from './rules/coolerHeight'
@@ -41,6 +40,7 @@ import { memorySlots } from './rules/memorySlots'
 import { memorySlotsFull } from './rules/memorySlotsFull'
 import { memorySpeed } from './rules/memorySpeed'
 import { noCooler } from './rules/noCooler'
+import { oneOnly } from './rules/oneOnly'
 import { oldestCpu } from './rules/oldestCpu'
 import { panelMissing } from './rules/panelMissing'
 import { radiatorPlace } from './rules/radiatorPlace'
@@ -55,6 +55,10 @@ import { slotsCovered } from './rules/slotsCovered'
 import { smallDriveMount } from './rules/smallDriveMount'
 import { smallestDrive } from './rules/smallestDrive'
 import { supplyLength } from './rules/supplyLength'
+import { slotPower } from './rules/slotPower'
+import { supplyAge } from './rules/supplyAge'
+import { supplyLeads } from './rules/supplyLeads'
+import { supplyTwelve } from './rules/supplyTwelve'
 import { supplyPeak } from './rules/supplyPeak'
 import { supplyShape } from './rules/supplyShape'
 import { supplySize } from './rules/supplySize'
@@ -63,6 +67,9 @@ import { wireless } from './rules/wireless'
 
 /** The registry of the fit check, in the order in which findings of equal severity are shown. */
 export const fitRules: readonly FitRule[] = [
+  adapterLoad,
+  supplyLeads,
+  oneOnly,
   cpuSocket,
   boardFirmware,
   memoryGeneration,
@@ -93,12 +100,11 @@ export const fitRules: readonly FitRule[] = [
   smallDriveMount,
   supplyShape,
   supplyLength,
-  caseFans,
   fanHeaders,
   slotsCovered,
   cardLeads,
   cpuLeads,
-  adapterLoad,
+  slotPower,
   sataLeads,
   m2Slots,
   m2Kind,
@@ -110,6 +116,8 @@ export const fitRules: readonly FitRule[] = [
   wireless,
   supplySize,
   supplyPeak,
+  supplyTwelve,
+  supplyAge,
   shield,
   firmwareLocked,
   licence,

@@ -1,5 +1,6 @@
 import type { Part } from '../../parts/part'
-import type { MachineRead } from './rule'
+import type { CitedFact } from './finding'
+import { cite, type MachineRead } from './rule'
 
 /** What several rules add up. */
 
@@ -11,36 +12,54 @@ export function memoryGbOf(machine: MachineRead): number {
   return machine.all('memory').reduce((sum, part) => sum + (part.facts.capacityGb ?? 0), 0)
 }
 
+/** A drive on a card of M.2: NVMe ones unless they say that they are another shape, SATA ones where they say so. */
+export const isM2 = ({ facts }: Part): boolean =>
+  facts.driveShape === undefined
+    ? facts.interface === 'nvme' || facts.m2LengthMm !== undefined
+    : facts.driveShape === 'M.2'
+
 export const sataDrives = (machine: MachineRead): readonly Part[] =>
   machine.all('storage').filter((part) => part.facts.interface === 'sata')
+/** SATA drives in a bay, with a cable of their own. */
+export const cabledDrives = (machine: MachineRead): readonly Part[] =>
+  sataDrives(machine).filter((part) => !isM2(part))
+export const m2Drives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter(isM2)
 export const nvmeDrives = (machine: MachineRead): readonly Part[] =>
   machine.all('storage').filter((part) => part.facts.interface === 'nvme')
 export const largeDrives = (machine: MachineRead): readonly Part[] =>
-  machine.all('storage').filter((part) => part.facts.drive === 'hdd')
+  machine
+    .all('storage')
+    .filter(({ facts }) =>
+      facts.driveShape === undefined ? facts.drive === 'hdd' : facts.driveShape === '3.5',
+    )
 
-/** Card leads of a supply, adapters counted as what they feed where the supply has what they hang on. */
-export function leadsThere(machine: MachineRead, supply: Part): { six: number; eight: number } {
-  const free: Record<string, number> = {
-    '6-pin': supply.facts.sixPinLeads ?? 0,
-    '8-pin': supply.facts.eightPinLeads ?? 0,
-    sata: (supply.facts.sataLeads ?? 1) - sataDrives(machine).length,
-  }
-  for (const { facts } of machine.all('extra')) {
-    if ((facts.feedsTo !== '6-pin' && facts.feedsTo !== '8-pin') || facts.feedsFrom === undefined) continue
-    const from = free[facts.feedsFrom]
-    if (from !== undefined && from <= 0) continue
-    if (from !== undefined) free[facts.feedsFrom] = from - 1
-    free[facts.feedsTo]! += 1
-  }
-  return { six: free['6-pin']!, eight: free['8-pin']! }
+/** Sizes of all fans that move air through the case, those bought with them; null where their count is not known. */
+export function fansOf(machine: MachineRead): readonly (number | undefined)[] | null {
+  const cases = machine.all('case')
+  if (cases.some(({ facts }) => facts.fans === undefined)) return null
+  return [...cases, ...machine.all('extra')].flatMap(({ facts }) =>
+    Array.from({ length: facts.fans ?? 0 }, () => facts.fanMm),
+  )
 }
+
+/** The parts whose draw is known, and the facts by which others draw that are not. */
+export function drawKnown(machine: MachineRead): {
+  readonly parts: readonly Part[]
+  readonly unknown: readonly CitedFact[]
+} {
+  const facts = { cpu: 'limitW', graphics: 'boardPowerW' } as const
+  const isOpen = (part: Part): part is Part & { role: keyof typeof facts } =>
+    (part.role === 'cpu' || part.role === 'graphics') && part.facts[facts[part.role]] === undefined
+  return {
+    parts: machine.parts.filter((part) => !isOpen(part)),
+    unknown: machine.parts.filter(isOpen).map((part) => cite(part, facts[part.role])),
+  }
+}
+
+/** Slots behind which cards stick out: whole ones, a card of two and a half takes three. */
+export const slotsTaken = (card: Part): number => Math.ceil(card.facts.slotsThick ?? 2)
 
 /** Coolers are rated at 25 °C; each degree more takes 1.5 % (the difference to about 90 °C at the chip shrinks). */
 export function heatFactor(roomC: number): number {
   return Math.max(0.2, 1 - 0.015 * (roomC - 25))
-}
-
-/** Watts a case's fans carry out: an assumption of 160 W a fan at 25 °C with 12 °C of warming inside. */
-export function airflowW(fans: number, roomC: number): number {
-  return fans * 160 * heatFactor(roomC)
 }

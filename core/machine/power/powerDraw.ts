@@ -16,6 +16,13 @@ export interface PowerDraw {
   readonly peak: number
 }
 
+/** How far the short peaks of a card go where it does not state it, by its board power in W. */
+export function peakFactor(boardW: number, power: PowerAssumptions = powerDefaults): number {
+  if (boardW <= 75) return power['peak.to75']
+  if (boardW <= 150) return power['peak.to150']
+  return boardW <= 250 ? power['peak.to250'] : power['peak.above']
+}
+
 /** Sustained and peak draw of a machine, DC watts; every line says whether the part states it. */
 export function powerDraw(parts: readonly Part[], power: PowerAssumptions = powerDefaults): PowerDraw {
   const lines: PowerLine[] = []
@@ -29,12 +36,13 @@ export function powerDraw(parts: readonly Part[], power: PowerAssumptions = powe
     if (role === 'graphics') {
       const watts = facts.boardPowerW ?? power.cardW
       add(partLabel(part), watts, facts.boardPowerW !== undefined)
-      peaks += watts * ((facts.transientFactor ?? power.peakFactor) - 1)
+      peaks += watts * ((facts.transientFactor ?? peakFactor(watts, power)) - 1)
     }
     if (role === 'motherboard') add(partLabel(part), power.boardW, false)
     if (role === 'memory') add(partLabel(part), power.moduleW * (facts.kitCount ?? 1), false)
     if (role === 'storage') add(partLabel(part), facts.drive === 'hdd' ? power.hddW : power.ssdW, false)
-    if (role === 'case') add(`fans of ${partLabel(part)}`, power.fanW * (facts.fans ?? 0), false)
+    if (role === 'case' || role === 'extra')
+      add(`fans of ${partLabel(part)}`, power.fanW * (facts.fans ?? 0), false)
   }
   if (parts.length > 0) add('USB', power.usbW, false)
   const sustained = lines.reduce((sum, line) => sum + line.watts, 0)

@@ -3,6 +3,8 @@ import { drawAt, powerDraw, type PowerDraw } from './powerDraw'
 import { ratedNow, wattsWanted, type SupplyRule } from './supplySize'
 import { powerDefaults, type PowerAssumptions } from '../../assumptions/groups/power'
 import type { LoadState } from './loadStates'
+import { adapterLimit, cardFeeds, slotDraw, slotWatts } from './cardFeeds'
+import { leadWatts } from './leadKind'
 import { wallDraw, yearlyEnergyCost } from './wallDraw'
 
 /** A lead or adapter with its load against what it carries, W. */
@@ -21,9 +23,6 @@ export interface PowerSheet extends PowerDraw {
   /** Minor units; null where the wall draw is not known. */
   readonly yearly: number | null
 }
-
-/** What each kind of lead may carry, W. */
-export const leadLimits = { slot: 75, '6-pin': 75, '8-pin': 150, sata: 54 } as const
 
 export interface PowerUse {
   readonly rule: SupplyRule
@@ -71,37 +70,29 @@ function wallByState(
   return { idle: at('idle'), work: at('work'), full: measuredFullW ?? at('full') }
 }
 
-/**
- * Loads of the leads to the cards: the slot gives up to 75 W, the rest comes by the leads in proportion to what they
- * carry; an adapter bears what the lead it feeds bears.
- */
+/** Loads of slots, leads and adapters to the cards, all cards together, against what each carries. */
 export function leadLoads(parts: readonly Part[]): LeadLoad[] {
-  const loads: LeadLoad[] = []
-  const adapters = parts.filter((part) => part.role === 'extra' && part.facts.feedsTo !== undefined)
-  for (const card of parts.filter(
-    (part) => part.role === 'graphics' && part.facts.boardPowerW !== undefined,
-  )) {
-    const { boardPowerW = 0, sixPinLeads = 0, eightPinLeads = 0 } = card.facts
-    const slot = Math.min(boardPowerW, leadLimits.slot)
-    loads.push({ what: 'slot of the card', loadW: slot, limitW: leadLimits.slot })
-    const sockets = [
-      ...Array.from({ length: eightPinLeads }, () => '8-pin' as const),
-      ...Array.from({ length: sixPinLeads }, () => '6-pin' as const),
-    ]
-    const carried = sockets.reduce((sum, socket) => sum + leadLimits[socket], 0)
-    const free = [...adapters]
-    for (const socket of sockets) {
-      const loadW = ((boardPowerW - slot) * leadLimits[socket]) / carried
-      loads.push({ what: `${socket} lead`, loadW, limitW: leadLimits[socket] })
-      const at = free.findIndex((adapter) => adapter.facts.feedsTo === socket)
-      const [adapter] = at < 0 ? [] : free.splice(at, 1)
-      if (adapter)
-        loads.push({
-          what: `${adapter.name} (${adapter.facts.feedsFrom ?? '?'} to ${socket})`,
-          loadW,
-          limitW: adapter.facts.carriesW ?? 0,
-        })
-    }
-  }
-  return loads
+  const known = parts.filter(({ role, facts }) => role !== 'graphics' || facts.boardPowerW !== undefined)
+  const slotW = parts.find(({ role }) => role === 'motherboard')?.facts.slotW ?? slotWatts
+  return [
+    ...known
+      .filter(({ role }) => role === 'graphics')
+      .map((card) => ({ what: 'slot of the card', loadW: slotDraw(card), limitW: slotW })),
+    ...cardFeeds(known, Infinity).feeds.map(({ socket, loadW }) => ({
+      what: `${socket} lead`,
+      loadW,
+      limitW: leadWatts[socket] ?? loadW,
+    })),
+    ...cardFeeds(known).feeds.flatMap(({ adapter, socket, loadW }) =>
+      adapter
+        ? [
+            {
+              what: `${adapter.name} (${adapter.facts.feedsFrom ?? '?'} to ${socket})`,
+              loadW,
+              limitW: adapterLimit(adapter).low,
+            },
+          ]
+        : [],
+    ),
+  ]
 }

@@ -16,6 +16,13 @@ export function supplyRuleOf({ supplyFactor }: PowerAssumptions): SupplyRule {
 
 export const defaultSupplyRule: SupplyRule = supplyRuleOf(powerDefaults)
 
+/** Below so many times the sustained draw a supply needs another, whatever the rule. */
+export const leastOverDraw = 1.15
+
+/** Whether a rule is the usual one, which nobody has set. */
+export const isUsualRule = (rule: SupplyRule, { supplyFactor }: PowerAssumptions): boolean =>
+  rule.kind === 'factor' && rule.factor === supplyFactor
+
 export function supplyRuleText(rule: SupplyRule, power: PowerAssumptions = powerDefaults): string {
   if (rule.kind === 'factor') return `${rule.factor} × the sustained draw`
   if (rule.kind === 'twice') return 'twice the sustained draw'

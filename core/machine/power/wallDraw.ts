@@ -34,6 +34,12 @@ export const efficiencyPoints: Readonly<
     [0.5, 0.92],
     [1, 0.89],
   ],
+  titanium: [
+    [0.1, 0.9],
+    [0.2, 0.92],
+    [0.5, 0.94],
+    [1, 0.9],
+  ],
 }
 
 /** No supply of any label does better at any load. */

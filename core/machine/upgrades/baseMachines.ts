@@ -1,11 +1,14 @@
 import { powerDefaults, type PowerAssumptions } from '../../assumptions/groups/power'
+import { takesBoard } from '../../parts/boardSize'
 import type { Part } from '../../parts/part'
 import type { CapOption } from './capSplit'
 
-/** A part at what it costs today: street price or bought new, by your rules. Minor units. */
+/** A part at what is paid for it today, by the house's rules; minor units. */
 export interface PricedPart {
   readonly part: Part
   readonly price: number
+  /** The way to get it, in a few words. */
+  readonly how?: string
 }
 
 /** Everything but the card and the supply, which the card decides. */
@@ -65,7 +68,7 @@ export function baseMachines(priced: readonly PricedPart[], wishes: BaseWishes =
           )
           const chassis = cheapest(
             ({ role, facts }) =>
-              role === 'case' && (facts.boardSizes ?? []).includes(board.part.facts.formFactor ?? ''),
+              role === 'case' && takesBoard(facts.boardSizes ?? [], board.part.facts.formFactor ?? ''),
           )
           const cooler = coolerIncluded
             ? null

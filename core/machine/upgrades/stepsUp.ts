@@ -5,13 +5,13 @@ import type { Part, Role } from '../../parts/part'
 import { indexOfPart } from '../../parts/indexOfPart'
 
 /**
- * Something that could fill a role: a lead at hand, or a part at its street price. `price` is its expected cost, minor
+ * A way to get a part that could fill a role. `price` is its expected cost, minor
  * units; what is to be paid now is another kind of money and stands beside, never compared with it.
  */
 export interface StepOption extends PricedPart {
   readonly payNow: number
+  /** Names the way. */
   readonly id: string
-  readonly from: 'lead' | 'street'
 }
 
 /** What a machine reaches of one target: frames over the frames wanted. */

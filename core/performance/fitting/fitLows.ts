@@ -10,7 +10,7 @@ const priorRuns = 4
 
 /**
  * The 1 % low as a share of the average where graphics limits and where the CPU does, by ridge regression:
- * low / average · shortage factor = s · graphics share + (1 − s) · CPU share, the library's shares as prior. Runs
+ * low / average · what divides the lows = s · graphics share + (1 − s) · CPU share, the library's shares as prior. Runs
  * without a low say nothing. Linear, so solved exactly.
  *
  * @param workload as the library has it; `fitted` with its frame times fitted, from which s is read
@@ -23,8 +23,8 @@ export function fitLows(
   const prior = workload.lowShare
   const rows = runs.flatMap(({ run, machine, weight }) => {
     if (run.lowFps === null) return []
-    const { graphicsShare, shortageFactor } = frameTime(fitted, machine, run.settings)
-    return [{ s: graphicsShare, share: (run.lowFps / run.averageFps) * shortageFactor, weight }]
+    const { graphicsShare, lowsFactor } = frameTime(fitted, machine, run.settings)
+    return [{ s: graphicsShare, share: (run.lowFps / run.averageFps) * lowsFactor, weight }]
   })
   const { residualSpread } = modelOf(workload)
   const [precision, one] = [1 / priorSpread ** 2, 1 / residualSpread ** 2]

@@ -4,7 +4,7 @@ import { groupBy } from '../../collections/groupBy'
 import { estimateMethod } from '../model/estimateFrameRate'
 import { modelOf, frameTime, megapixels } from '../model/frameTime'
 import { fitLows } from './fitLows'
-import { excludedBecause, runKinds, type FrameRun } from '../runs/run'
+import { excludedBecause, isAtCap, runKinds, type FrameRun } from '../runs/run'
 import type { RunResidual, Workload } from '../model/workload'
 
 /** Assumptions of the fit; documented defaults. */
@@ -25,6 +25,8 @@ interface Observation {
   readonly run: FrameRun & { readonly machine: NonNullable<FrameRun['machine']> }
   readonly lnTime: number
   readonly weight: number
+  /** Within 3 % of a limiter, a screen rate or the engine's own limit. */
+  readonly isCapped: boolean
 }
 
 /**
@@ -91,6 +93,7 @@ function observe(workload: Workload, runs: readonly FrameRun[]): Observation[] {
         run: run as Observation['run'],
         lnTime: Math.log(1000 / real),
         weight: runKinds[run.kind].weight,
+        isCapped: isAtCap(run, workload),
       }
     })
 }
@@ -121,12 +124,15 @@ function withParameters({ workload }: Problem, [lnA, lnB, exponent]: Parameters)
 function predict(
   problem: Problem,
   parameters: Parameters,
-  { run }: Observation,
+  { run, lnTime, isCapped }: Observation,
 ): { readonly lnTime: number; readonly gradient: number[] } {
   const { frameMs, graphicsShare } = frameTime(withParameters(problem, parameters), run.machine, run.settings)
   const scene = problem.scenes.indexOf(run.scene)
+  const free = Math.log(frameMs) + (scene < 0 ? 0 : parameters[3 + scene]!)
+  // at its cap a run says only "at least as fast": it counts where the model is slower
+  if (isCapped && free <= lnTime) return { lnTime, gradient: [0, 0, 0, ...problem.scenes.map(() => 0)] }
   return {
-    lnTime: Math.log(frameMs) + (scene < 0 ? 0 : parameters[3 + scene]!),
+    lnTime: free,
     gradient: [
       graphicsShare,
       1 - graphicsShare,
@@ -189,6 +195,7 @@ function residualsOf(
     )
     return own.map((observation) => ({
       runId: observation.run.id,
+      pair: observation.run.pair,
       fitted: residual(parameters, observation),
       leftOut: residual(without, observation),
       weight: observation.weight,

@@ -1,6 +1,6 @@
 import { performanceDefaults, type PerformanceAssumptions } from '../../assumptions/groups/performance'
 import { applyEvidence, type LimitEvidence, type LimitShift } from '../fitting/limitEvidence'
-import { modelOf, frameTime, megapixels, type FrameMachine } from './frameTime'
+import { modelOf, frameTime, megapixels, type FrameMachine, type FrameTime } from './frameTime'
 import type { FrameSettings, Workload } from './workload'
 
 /** Which side a frame waits for. */
@@ -17,20 +17,29 @@ export interface FrameEstimate {
   readonly generatedFps: number | null
   readonly graphicsMs: number
   readonly cpuMs: number
+  /** Of both sides together, before the engine's own limit. */
   readonly frameMs: number
   /** Share of the limit on the graphics side, 0 to 1, moved by evidence where there is any. */
   readonly graphicsShare: number
   readonly limit: Limit
   /** What evidence from runs moved it by; null where there is none. */
   readonly limitShift: LimitShift | null
+  /** Whether the engine's own limit holds it. */
+  readonly isCapped: boolean
+  /** What own runs of this very pair moved it by; 1 without one. */
+  readonly anchor: number
   /** Video memory needed over had, at least 1; above 1 frames wait for it. */
   readonly videoMemoryShortage: number
+  /** What divides the lows besides: little memory, few threads. */
+  readonly lowsFactor: number
   /** s and √(JᵀCJ): spread of one result, and what is not known of the parameters. */
   readonly spread: { readonly result: number; readonly parameters: number }
   /** How many runs stand behind it. */
   readonly runs: number
   /** True where fewer than three do. */
   readonly rough: boolean
+  /** Facts that are not known; then the range spans what they plausibly are. */
+  readonly unsure: readonly string[]
 }
 
 /** What the method fixes. */
@@ -44,7 +53,7 @@ export const estimateMethod = {
 
 /**
  * Estimate of `calculations.md` 10 from a workload, as it is fitted or by the library's defaults. Video memory short of
- * the preset's need multiplies g by 1 + 1.5 · (need/have − 1) and divides the low once more.
+ * the preset's need multiplies g by 1 + 0.8 · (need/have − 1) and divides the low by 1 + 1.5 · (need/have − 1).
  *
  * Range = estimate · exp(±1.645 · √(s² + JᵀCJ)), J = (share, 1 − share, share · ln megapixels) for (ln a, ln b, α);
  * without a fit C is the prior's. Evidence moves what limits, never the average, so that an estimate never rises when
@@ -59,30 +68,83 @@ export function estimateFrameRate(
   settings: FrameSettings,
   evidence: readonly LimitEvidence[] = [],
 ): FrameEstimate {
+  const { unsure = [], ...known } = machine
+  const middle = estimateKnown(workload, known, settings, evidence)
+  if (unsure.length === 0) return middle
+  const end = (side: 'low' | 'high') =>
+    estimateKnown(workload, Object.assign({}, known, ...unsure.map((each) => each[side])), settings, evidence)
+  const [low, high] = [end('low'), end('high')]
+  return {
+    ...middle,
+    range: { low: low.range.low, high: high.range.high },
+    lowRange: { low: low.lowRange.low, high: high.lowRange.high },
+    unsure: unsure.map(({ fact }) => fact),
+  }
+}
+
+function estimateKnown(
+  workload: Workload,
+  machine: FrameMachine,
+  settings: FrameSettings,
+  evidence: readonly LimitEvidence[],
+): FrameEstimate {
   const { z90, roughBelow } = estimateMethod
-  const time = frameTime(workload, machine, settings)
-  const averageFps = 1000 / time.frameMs
+  const anchor = anchorOf(workload, machine.pair)
+  const time = anchored(frameTime(workload, machine, settings), anchor)
+  const freeFps = 1000 / time.frameMs
+  const averageFps = Math.min(freeFps, workload.frameCap ?? Infinity)
   const lowShare =
     time.graphicsShare * workload.lowShare.graphics + (1 - time.graphicsShare) * workload.lowShare.cpu
-  const lowFps = (averageFps * lowShare) / time.shortageFactor
+  const lowFps = (averageFps * lowShare) / time.lowsFactor
   const spread = spreadOf(workload, time.graphicsShare, settings)
   const factor = Math.exp(z90 * Math.hypot(spread.result, spread.parameters))
   const lowFactor = Math.exp(z90 * Math.hypot(spread.result, spread.parameters, workload.fit?.lowSpread ?? 0))
   const sides = applyEvidence(time, evidence, modelOf(workload))
+  const most = workload.frameCap ?? Infinity
   return {
     averageFps,
     lowFps,
-    range: { low: averageFps / factor, high: averageFps * factor },
-    lowRange: { low: lowFps / lowFactor, high: lowFps * lowFactor },
+    range: { low: averageFps / factor, high: Math.min(most, averageFps * factor) },
+    lowRange: { low: lowFps / lowFactor, high: Math.min(most, lowFps * lowFactor) },
     generatedFps: settings.frameGeneration ? averageFps * workload.frameGenerationFactor : null,
     frameMs: time.frameMs,
     ...sides,
     limit: limitOf(sides.graphicsShare, modelOf(workload)),
+    isCapped: averageFps < freeFps,
+    anchor,
     videoMemoryShortage: time.shortage,
+    lowsFactor: time.lowsFactor,
     spread,
     runs: workload.fit?.runs ?? 0,
     rough: (workload.fit?.runs ?? 0) < roughBelow,
+    unsure: [],
   }
+}
+
+/** Both sides by the same factor, so that they still join to the frame. */
+function anchored(time: FrameTime, anchor: number): FrameTime {
+  return {
+    ...time,
+    graphicsMs: time.graphicsMs / anchor,
+    cpuMs: time.cpuMs / anchor,
+    frameMs: time.frameMs / anchor,
+  }
+}
+
+/** Weight that the model keeps against the runs of a pair. */
+const anchorPrior = 2
+
+/**
+ * What an estimate for a pair with runs of its own is multiplied by: exp(−ρ), ρ = Σ w·r / (2 + Σ w) over the pair's
+ * runs, r the ln of measured over fitted frame time. 1 without a run.
+ *
+ * @example two own logs 10 % slower than the fit: ρ = 2 · 0.0953 / 4 = 0.0477, so 0.953
+ */
+export function anchorOf(workload: Workload, pair: string | undefined): number {
+  const own = workload.fit?.residuals.filter((each) => pair !== undefined && each.pair === pair) ?? []
+  const weights = own.reduce((sum, { weight }) => sum + weight, 0)
+  const pull = own.reduce((sum, { weight, fitted }) => sum + weight * fitted, 0)
+  return own.length === 0 ? 1 : Math.exp(-pull / (anchorPrior + weights))
 }
 
 /** Which side limits, by the share of the limit on the graphics side. */

@@ -10,8 +10,25 @@ export interface FrameMachine {
   readonly videoMemoryGb: number
   /** Memory channels filled; 1 slows the CPU side. */
   readonly memoryChannels: number
+  /** Cores behind the threads; left out: every thread counts as a core. */
+  readonly cores?: number
+  /** System memory; left out: not known, and nothing is short. */
+  readonly systemMemoryGb?: number
+  /** What the card's slot moves, GB/s; left out: enough. */
+  readonly linkGbs?: number
+  /** The pair of parts, where its own runs may anchor an estimate. */
+  readonly pair?: string
+  /** Facts that are not known, with the ends between which they plausibly lie; the figures above then stand between. */
+  readonly unsure?: readonly Unsure[]
   /** Memory below the usual speed of its generation. Left out: it is not, or that is not known. */
   readonly memorySlow?: boolean
+}
+
+/** A fact that a frame depends on and nobody knows: what it is called, and the machine at either end. */
+export interface Unsure {
+  readonly fact: string
+  readonly low: Partial<FrameMachine>
+  readonly high: Partial<FrameMachine>
 }
 
 /** The frame model of `calculations.md` 10, bare: what estimate and fit have in common. Times in ms. */
@@ -23,8 +40,8 @@ export interface FrameTime {
   readonly graphicsShare: number
   /** Video memory needed over had, at least 1. */
   readonly shortage: number
-  /** Factor that the shortage puts on graphics time, and once more on the lows. */
-  readonly shortageFactor: number
+  /** What divides the lows besides: little video or system memory, few threads; at least 1. */
+  readonly lowsFactor: number
 }
 
 /**
@@ -35,12 +52,51 @@ export interface FrameTime {
  * @example a = b = 10, one megapixel, both indexes 100: g = c = 10 ms, t = 10 · 2^(1/5) = 11.49 ms
  */
 export function frameTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): FrameTime {
-  const preset = presetOf(workload, settings)
-  const shortage = Math.max(1, preset.videoMemoryGb / machine.videoMemoryGb)
-  const shortageFactor = shortageFactorOf(preset.videoMemoryGb, machine.videoMemoryGb, modelOf(workload))
-  const graphicsMs = graphicsTime(workload, machine, settings) * shortageFactor
+  const model = modelOf(workload)
+  const need = videoMemoryNeed(workload, settings)
+  const short = shortOf(need, machine.videoMemoryGb, machine.linkGbs)
+  const graphicsMs = graphicsTime(workload, machine, settings) * (1 + model.shortageFactor * short)
   const cpuMs = cpuTime(workload, machine, settings)
-  return { graphicsMs, cpuMs, shortage, shortageFactor, ...joinSides(graphicsMs, cpuMs, modelOf(workload)) }
+  const wish = workload.systemMemoryGb
+  const memoryShort =
+    wish === undefined || machine.systemMemoryGb === undefined ? 0 : shortOf(wish, machine.systemMemoryGb)
+  return {
+    graphicsMs,
+    cpuMs,
+    shortage: Math.max(1, need / machine.videoMemoryGb),
+    lowsFactor:
+      ((1 + model.shortageLows * short) * (1 + model.shortageLows * memoryShort)) /
+      threadsShare(effectiveThreads(machine, model), workload.threadsWanted, model),
+    ...joinSides(graphicsMs, cpuMs, model),
+  }
+}
+
+/** Pixels at which a preset's need of video memory is stated. */
+const referencePixels = 1920 * 1080
+/** GB/s of a slot from which on it does not make a shortage worse. */
+const fullLink = 16
+
+/** Video memory that a preset wants at a resolution, GB: its need at 1920 × 1080, growing with the pixels. */
+export function videoMemoryNeed(workload: Workload, settings: FrameSettings): number {
+  const growth = ((settings.width * settings.height) / referencePixels) ** modelOf(workload).memoryGrowth
+  return presetOf(workload, settings).videoMemoryGb * growth
+}
+
+/**
+ * By how much memory falls short: max(0, need / have − 1), the more the slower the link it spills over.
+ *
+ * @example shortOf(8, 6) // 0.333
+ */
+export function shortOf(needGb: number, haveGb: number, linkGbs = fullLink): number {
+  return Math.max(0, needGb / haveGb - 1) * Math.sqrt(Math.max(1, fullLink / linkGbs))
+}
+
+/** Threads by what they are worth: cores, and a share of the second thread of each. */
+export function effectiveThreads(
+  { threads, cores = threads }: Pick<FrameMachine, 'threads' | 'cores'>,
+  { secondThread }: Pick<PerformanceAssumptions, 'secondThread'>,
+): number {
+  return cores >= threads ? threads : cores + secondThread * (threads - cores)
 }
 
 /** Frame time of two sides, and how much of the limit is on the graphics side. */
@@ -53,15 +109,6 @@ export function joinSides(
   const g = (graphicsMs / slower) ** sharpness
   const c = (cpuMs / slower) ** sharpness
   return { frameMs: slower * (g + c) ** (1 / sharpness), graphicsShare: g / (g + c) }
-}
-
-/** Factor on graphics time where video memory is short of the need: 1 + 1.5 · (need/have − 1), at least 1. */
-export function shortageFactorOf(
-  needGb: number,
-  haveGb: number,
-  { shortageFactor }: Pick<PerformanceAssumptions, 'shortageFactor'>,
-): number {
-  return 1 + shortageFactor * (Math.max(1, needGb / haveGb) - 1)
 }
 
 /** Share of a CPU's speed that comes through with so many threads: min(1, threads / wanted)^0.6. */
@@ -117,7 +164,7 @@ function cpuTime(workload: Workload, machine: FrameMachine, settings: FrameSetti
   if (!(machine.cpuIndex > 0))
     throw new CoreError('bad-index', `a CPU index must be above 0, not ${machine.cpuIndex}`, 'cpuIndex')
   const model = modelOf(workload)
-  const threads = threadsShare(machine.threads, workload.threadsWanted, model)
+  const threads = threadsShare(effectiveThreads(machine, model), workload.threadsWanted, model)
   const channels = machine.memoryChannels >= 2 ? 1 : model.singleChannelFactor
   const speed = machine.memorySlow ? model.slowMemoryFactor : 1
   return (

@@ -19,10 +19,12 @@ export function indexNeeded(
   target: RateTarget,
   side: 'graphics' | 'cpu',
 ): number | null {
+  // another part is another pair: own runs of this one say nothing of it
+  const { pair: _, ...any } = machine
   const reaches = (index: number) => {
     const { averageFps, lowFps } = estimateFrameRate(
       workload,
-      { ...machine, ...(side === 'graphics' ? { graphicsIndex: index } : { cpuIndex: index }) },
+      { ...any, ...(side === 'graphics' ? { graphicsIndex: index } : { cpuIndex: index }) },
       settings,
     )
     return averageFps >= target.averageFps && (target.lowFps === null || lowFps >= target.lowFps)

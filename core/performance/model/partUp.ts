@@ -1,5 +1,5 @@
 import type { Part } from '../../parts/part'
-import { joinSides, modelOf, shortageFactorOf, threadsShare, type FrameMachine } from './frameTime'
+import { joinSides, modelOf, effectiveThreads, shortOf, threadsShare, type FrameMachine } from './frameTime'
 import type { FrameEstimate } from './estimateFrameRate'
 import type { Workload } from './workload'
 
@@ -21,7 +21,8 @@ export function nextUp(parts: readonly Part[], side: 'graphics' | 'cpu', index: 
 
 /**
  * What a stronger card or CPU brings, from the estimate's own split of the frame time, moved by evidence where there
- * is any: the side's time falls with its index, video memory no longer short and threads no longer missing included.
+ * is any: the side's time falls with its index, video memory no longer short and threads no longer missing included. The
+ * engine's own limit holds what is gained.
  */
 export function gainOf(
   part: Part,
@@ -30,18 +31,22 @@ export function gainOf(
   machine: FrameMachine,
   videoMemoryNeed: number,
 ): number {
-  const { graphicsMs, cpuMs, frameMs } = estimate
+  const { graphicsMs, cpuMs, averageFps } = estimate
   const model = modelOf(workload)
+  const gain = (g: number, c: number) =>
+    Math.min(workload.frameCap ?? Infinity, 1000 / joinSides(g, c, model).frameMs) / averageFps - 1
   if (part.role === 'graphics') {
-    const short = (have: number) => shortageFactorOf(videoMemoryNeed, have, model)
+    const short = (have: number) => 1 + model.shortageFactor * shortOf(videoMemoryNeed, have, machine.linkGbs)
     const factor =
       (machine.graphicsIndex / part.facts.graphicsIndex!) *
       (short(part.facts.vramGb ?? machine.videoMemoryGb) / short(machine.videoMemoryGb))
-    return frameMs / joinSides(graphicsMs * factor, cpuMs, model).frameMs - 1
+    return gain(graphicsMs * factor, cpuMs)
   }
-  const threads = (count: number) => threadsShare(count, workload.threadsWanted, model)
+  const threads = (of: Pick<FrameMachine, 'threads' | 'cores'>) =>
+    threadsShare(effectiveThreads(of, model), workload.threadsWanted, model)
+  const { threads: count = machine.threads, cores } = part.facts
   const factor =
     (machine.cpuIndex / part.facts.cpuIndex!) *
-    (threads(machine.threads) / threads(part.facts.threads ?? machine.threads))
-  return frameMs / joinSides(graphicsMs, cpuMs * factor, model).frameMs - 1
+    (threads(machine) / threads({ threads: count, ...(cores === undefined ? {} : { cores }) }))
+  return gain(graphicsMs, cpuMs * factor)
 }

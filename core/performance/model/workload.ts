@@ -42,6 +42,10 @@ export interface Workload {
   /** Factor on graphics time by upscaling mode. */
   readonly upscaling: Readonly<Record<string, number>>
   readonly frameGenerationFactor: number
+  /** The engine's own limit, frames a second; left out: none. */
+  readonly frameCap?: number
+  /** System memory it wishes for, GB; left out: not known. */
+  readonly systemMemoryGb?: number
   /** Prior standard deviation of ln a and ln b: how far off the library's defaults may be. */
   readonly priorSpread: number
   /** The assumptions of the frame model in force; left out: the defaults. */
@@ -69,6 +73,8 @@ export interface WorkloadFit {
 
 export interface RunResidual {
   readonly runId: string
+  /** The parts it was measured on; left out by fits of before. */
+  readonly pair?: string
   /** ln of frame time measured over fitted: above zero, slower than the fit says. */
   readonly fitted: number
   /** The same against a fit that left out every run on this pair of parts. */

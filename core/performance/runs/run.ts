@@ -30,6 +30,8 @@ export interface RunConditions {
   readonly sidePanel: 'on' | 'off' | null
   readonly gameVersion: string
   readonly driverVersion: string
+  /** A limiter or the screen's rate that held the frames, a second. */
+  readonly capFps?: number | null
 }
 
 /** What the machine said of itself meanwhile. */
@@ -80,6 +82,18 @@ export const noReadings: RunReadings = {
   cpuC: null,
   cardC: null,
   wallW: null,
+}
+
+/** How near a cap a reading lies that says no more than "at least as fast". */
+const capShare = 0.97
+
+/** Whether a run was held by its limiter, its screen or the engine's own limit. */
+export function isAtCap(
+  { averageFps, conditions }: Pick<FrameRun, 'averageFps' | 'conditions'>,
+  { frameCap }: { readonly frameCap?: number },
+): boolean {
+  const caps = [conditions.capFps, frameCap].filter((cap) => cap !== null && cap !== undefined)
+  return caps.some((cap) => averageFps >= capShare * cap)
 }
 
 /**

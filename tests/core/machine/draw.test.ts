@@ -1,7 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import { powerDefaults } from '#core/assumptions/groups/power'
 import { cite, citeAll, citeBrief, pairsOf, readMachine } from '#core/machine/fit/rule'
-import { airflowW, heatFactor, leadsThere, memoryGbOf, modulesOf } from '#core/machine/fit/sums'
+import { adapterLimit, cardFeeds } from '#core/machine/power/cardFeeds'
+import { caseFlow, warmingInside } from '#core/machine/power/caseHeat'
+import { leadKind, plugsNamed } from '#core/machine/power/leadKind'
+import type { Part, PartFacts } from '#core/parts/part'
+import { heatFactor, memoryGbOf, modulesOf } from '#core/machine/fit/sums'
 import { badness, namesOf } from '#core/machine/fit/checkFit'
 import { shareInUse } from '#core/machine/power/loadStates'
 import { drawAt, powerDraw, usbDraw } from '#core/machine/power/powerDraw'
@@ -25,7 +29,7 @@ describe('draw by state of use', () => {
     const power = {
       ...powerDefaults,
       boardW: 50,
-      peakFactor: 2,
+      'peak.to150': 2,
       supplyFactor: 2,
       ageingPerYear: 0.05,
       'idle.card': 0.2,
@@ -58,15 +62,41 @@ describe('what several rules add up', () => {
     expect(pairsOf(machine, 'cpu', 'memory')).toHaveLength(2)
   })
   test('an adapter feeds what it hangs on, once', () => {
+    const card = partOf('graphics', { boardPowerW: 130, sixPinLeads: 1, eightPinLeads: 1 })
     const supply = partOf('supply', { sixPinLeads: 1, eightPinLeads: 0, sataLeads: 1 })
     const adapter = partOf('extra', { feedsFrom: 'sata', feedsTo: '8-pin' })
-    expect(leadsThere(readMachine([supply]), supply)).toEqual({ six: 1, eight: 0 })
-    expect(leadsThere(readMachine([supply, adapter]), supply)).toEqual({ six: 1, eight: 1 })
-    expect(leadsThere(readMachine([supply, adapter, adapter]), supply)).toEqual({ six: 1, eight: 1 })
+    const bare = (...more: Part[]) => cardFeeds([card, supply, ...more]).bare.map(({ socket }) => socket)
+    expect(bare()).toEqual(['8-pin'])
+    expect(bare(adapter)).toEqual([])
+    const two = { ...card, facts: { ...card.facts, eightPinLeads: 2 } }
+    expect(cardFeeds([two, supply, adapter, { ...adapter, id: 'other' }]).bare).toHaveLength(1)
+  })
+  test.each([
+    ['dual SATA', 'sata', 2],
+    ['2 x SATA power', 'sata', 2],
+    ['Molex', 'drive', 1],
+    ['4-pin drive plug', 'drive', 1],
+    ['4+4 EPS', 'cpu', 1],
+    ['8-pin PCIe (6+2)', '8-pin', 1],
+    ['16-pin', '12+4-pin', 1],
+    ['HDMI', null, 1],
+  ])('%s is a lead of the kind %s', (text, kind, plugs) => {
+    expect([leadKind(text), plugsNamed(text)]).toEqual([kind, plugs])
+  })
+  test('an adapter carries the weakest of its way, between two ends where its plugs may share a cable', () => {
+    const limit = (facts: PartFacts) => adapterLimit(partOf('extra', { feedsTo: '8-pin', ...facts }))
+    expect(limit({ feedsFrom: 'sata', carriesW: 150 })).toEqual({ low: 54, high: 54 })
+    expect(limit({ feedsFrom: 'sata', plugs: 2 })).toEqual({ low: 54, high: 108 })
+    expect(limit({ feedsFrom: 'sata', plugs: 2, plugsApart: false })).toEqual({ low: 54, high: 54 })
+    expect(limit({ feedsFrom: 'molex', plugs: 2, plugsApart: true })).toEqual({ low: 120, high: 120 })
+    expect(limit({})).toEqual({ low: 0, high: Infinity })
+  })
+  test('195 W with one fan, the supply drawing from the case: 8 K above the room', () => {
+    expect(warmingInside(196, caseFlow([undefined], true))).toBeCloseTo(7.98, 2)
+    expect([caseFlow([80, 140], false), warmingInside(50, 20), warmingInside(300, 0)]).toEqual([36, 0, 0])
   })
   test('heat: each degree over 25 takes 1.5 %, a fifth is left at least', () => {
     expect([heatFactor(25), heatFactor(35), heatFactor(95)]).toEqual([1, 0.85, 0.2])
-    expect(airflowW(2, 25)).toBe(320)
   })
   test('facts are cited with their part, their name and their value', () => {
     const card = partOf('graphics', { boardPowerW: 130 })

@@ -8,8 +8,8 @@ import { machineWith, partOf } from './fit/soundMachine'
 
 describe('power', () => {
   test('sustained and peak, added by hand', () => {
-    // CPU 65 + board 30 + 2 modules 6 + card 130 + SSD 5 + 3 fans 9 + USB 10 = 255; the card at 1.6 adds 78
-    expect(powerDraw(machineWith())).toMatchObject({ sustained: 255, peak: 333 })
+    // CPU 65 + board 30 + 2 modules 6 + card 130 + SSD 5 + 3 fans 9 + USB 10 = 255; the card at 1.4 adds 52
+    expect(powerDraw(machineWith())).toMatchObject({ sustained: 255, peak: 307 })
     const unknown = powerDraw(machineWith({ graphics: { boardPowerW: undefined } as never }))
     expect(unknown.lines.find((line) => line.label === 'Make the graphics')).toMatchObject({
       watts: 150,
@@ -62,11 +62,15 @@ describe('power', () => {
   test('leads share what the slot does not give, by what they carry; an adapter bears its lead', () => {
     const card = partOf('graphics', { boardPowerW: 225, sixPinLeads: 1, eightPinLeads: 1 })
     const adapter = partOf('extra', { feedsFrom: 'sata', feedsTo: '6-pin', carriesW: 54 }, 'adapter')
-    expect(leadLoads([card, adapter]).map(({ what, loadW, limitW }) => [what, loadW, limitW])).toEqual([
-      ['slot of the card', 75, 75],
-      ['8-pin lead', 100, 150],
-      ['6-pin lead', 50, 75],
-      ['adapter (sata to 6-pin)', 50, 54],
+    const supply = partOf('supply', { eightPinLeads: 1, sixPinLeads: 0, sataLeads: 2 })
+    // 35 % of 225 W is more than 66 W: the slot gives 66, the leads 159 by two to one
+    expect(
+      leadLoads([card, supply, adapter]).map(({ what, loadW, limitW }) => [what, loadW, limitW]),
+    ).toEqual([
+      ['slot of the card', 66, 75],
+      ['8-pin lead', 106, 150],
+      ['6-pin lead', 53, 75],
+      ['adapter (sata to 6-pin)', 53, 54],
     ])
   })
   test('a measured wall draw takes the estimate’s place; without a supply there is none', () => {

@@ -14,7 +14,6 @@ import { machineWith, partOf, soundFacts } from './fit/soundMachine'
 
 const card = (name: string, graphicsIndex: number, price: number, facts: PartFacts = {}): StepOption => ({
   id: name,
-  from: 'street',
   part: partOf('graphics', { ...soundFacts.graphics, graphicsIndex, ...facts }, name),
   price,
   payNow: price,
@@ -82,7 +81,6 @@ describe('steps up', () => {
   test('storage is ranked by its own measure: twice the storage for 3.00', () => {
     const drive = (name: string, capacityGb: number, price: number): StepOption => ({
       id: name,
-      from: 'street',
       part: partOf('storage', { ...soundFacts.storage, capacityGb }, name),
       price,
       payNow: price,
@@ -107,7 +105,6 @@ describe('slimming', () => {
   }))
   const chassis = (name: string, price: number, facts: PartFacts = {}): StepOption => ({
     id: name,
-    from: 'street',
     part: partOf('case', { ...soundFacts.case, ...facts }, name),
     price,
     payNow: price,

@@ -4,6 +4,7 @@ import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import type { FrameMachine } from '#core/performance/model/frameTime'
 import { judgeTarget, targetRatio } from '#core/performance/model/judgeTarget'
 import { frameMachineOf } from '#core/performance/model/machineOf'
+import { gainOf } from '#core/performance/model/partUp'
 import type { Workload } from '#core/performance/model/workload'
 import { demoWorkloads } from '../../../demo/trade'
 
@@ -45,11 +46,69 @@ describe('estimateFrameRate', () => {
       12,
     )
   })
-  test("video memory short by half: the card's time times 1 + 1.5 · (8/4 − 1), the low once more", () => {
+  test('video memory short of what a megapixel wants: 8 GB · (1/2.0736)^0.2 = 6.91 GB against 4', () => {
     const short = estimateFrameRate(even, { ...machine, videoMemoryGb: 4 }, onePixelMillion)
-    expect(short.graphicsMs).toBeCloseTo(25, 12)
-    expect(short.videoMemoryShortage).toBe(2)
-    expect(short.lowFps).toBeLessThan((short.averageFps * 0.8) / 2.4)
+    const by = 8 * (1 / 2.0736) ** 0.2
+    expect(short.videoMemoryShortage).toBeCloseTo(by / 4, 12)
+    expect(short.graphicsMs).toBeCloseTo(10 * (1 + 0.8 * (by / 4 - 1)), 12)
+    expect(short.lowsFactor).toBeCloseTo(1 + 1.5 * (by / 4 - 1), 12)
+    expect(short.lowFps).toBeLessThan((short.averageFps * 0.8) / short.lowsFactor + 1e-9)
+  })
+  test('an engine’s limit holds the figure and its range', () => {
+    const capped = estimateFrameRate({ ...even, frameCap: 60 }, machine, onePixelMillion)
+    expect([capped.averageFps, capped.range.high, capped.isCapped]).toEqual([60, 60, true])
+    const twice = {
+      id: 'g',
+      role: 'graphics',
+      make: '',
+      name: 'g',
+      facts: { graphicsIndex: 200, vramGb: 8 },
+    } as const
+    const at95 = { ...even, frameCap: 95 }
+    const held = estimateFrameRate(at95, machine, onePixelMillion)
+    // 87.1 fps now, free it would be 99.4: up to the limit and no further
+    expect(gainOf(twice, held, at95, machine, 4)).toBeCloseTo(95 / held.averageFps - 1, 9)
+    expect(gainOf(twice, capped, { ...even, frameCap: 60 }, machine, 4)).toBe(0)
+    expect(estimateFrameRate({ ...even, frameCap: 240 }, machine, onePixelMillion).isCapped).toBe(false)
+  })
+  test('own runs of a pair pull its estimate, and no other’s: two logs 10 % slower, × 0.953', () => {
+    const residual = (pair: string) => ({ runId: pair, pair, fitted: Math.log(1.1), leftOut: 0, weight: 1 })
+    const fit = {
+      runs: 2,
+      residualSpread: 0.05,
+      lowSpread: 0,
+      covariance: [
+        [0, 0, 0],
+        [0, 0, 0],
+        [0, 0, 0],
+      ],
+      scenes: {},
+      residuals: [residual('a + b'), residual('a + b')],
+      prior: even,
+    }
+    const at = (pair?: string) =>
+      estimateFrameRate({ ...even, fit }, { ...machine, ...(pair ? { pair } : {}) }, onePixelMillion)
+    expect(at('a + b').averageFps / at().averageFps).toBeCloseTo(1.1 ** -0.5, 12)
+    expect(at('a + c').averageFps).toBe(at().averageFps)
+    // the times shown still join to the frame, and the next card up is gained from there
+    const { graphicsMs, cpuMs, frameMs, averageFps } = at('a + b')
+    expect((graphicsMs ** 5 + cpuMs ** 5) ** 0.2).toBeCloseTo(frameMs, 9)
+    expect(1000 / frameMs).toBeCloseTo(averageFps, 9)
+  })
+  test('what is not known spans a range and is named; never taken for the worst', () => {
+    const parts = (facts: object) =>
+      [
+        { id: 'c', role: 'cpu', make: 'M', name: 'Five', facts: { cpuIndex: 100, cores: 4, ...facts } },
+        { id: 'g', role: 'graphics', make: 'M', name: 'Card', facts: { graphicsIndex: 100, vramGb: 8 } },
+      ] as never
+    const unknown = frameMachineOf(parts({})).machine!
+    const [low, high] = [{ threads: 4 }, { threads: 8 }].map((facts) => frameMachineOf(parts(facts)).machine!)
+    const estimate = (of: FrameMachine) => estimateFrameRate(even, of, onePixelMillion)
+    expect(estimate(unknown).unsure).toEqual(['threads of M Five'])
+    expect(estimate(unknown).range.low).toBeCloseTo(estimate(low!).range.low, 9)
+    expect(estimate(unknown).range.high).toBeCloseTo(estimate(high!).range.high, 9)
+    expect(estimate(unknown).averageFps).toBeGreaterThan(estimate(low!).averageFps)
+    expect(estimate(high!).unsure).toEqual([])
   })
   test('few threads, one channel and upscaling each act on their own side', () => {
     expect(estimateFrameRate(even, { ...machine, threads: 4 }, onePixelMillion).cpuMs).toBeCloseTo(

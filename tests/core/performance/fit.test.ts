@@ -234,3 +234,43 @@ describe('excludedBecause', () => {
     else expect(said).toMatch(why)
   })
 })
+
+test('six machines held at 60 do not make a faster one look like 85', () => {
+  const [workload] = demoWorkloads as unknown as [Workload]
+  const machine = (cpuIndex: number, graphicsIndex: number) => ({
+    cpuIndex,
+    graphicsIndex,
+    threads: 12,
+    videoMemoryGb: 12,
+    memoryChannels: 2,
+  })
+  const settings = { width: 1920, height: 1080, preset: Object.keys(workload.presets)[0]! }
+  const held60 = (index: number, capFps: number | null): FrameRun => ({
+    id: `r${index}`,
+    workloadId: workload.id,
+    kind: 'own-log',
+    pair: `p${index}`,
+    machine: machine(90 + 5 * index, 100 + 5 * index),
+    settings,
+    scene: '',
+    averageFps: 60,
+    lowFps: null,
+    repeats: [],
+    conditions: { ...plainConditions, capFps },
+    readings: noReadings,
+    lowsCause: null,
+    overruled: false,
+  })
+  const held = (capFps: number | null) => Array.from({ length: 6 }, (_, index) => held60(index, capFps))
+  const estimate = (fitted: Workload) => estimateFrameRate(fitted, machine(120, 130), settings).averageFps
+  const free = estimate(workload)
+  expect(estimate(fitWorkload(workload, held(60)))).toBeGreaterThan(0.95 * free)
+  // taken for what the parts can do, they pull it down
+  expect(estimate(fitWorkload(workload, held(null)))).toBeLessThan(0.8 * free)
+})
+
+test('frames of another form than the model’s: within 6 % in the middle, nine of ten in their ranges', () => {
+  const { medianError, coverage } = measureFit(9, 40, 0.03, true)
+  expect(medianError).toBeLessThan(0.06)
+  expect(coverage).toBeGreaterThan(0.85)
+})

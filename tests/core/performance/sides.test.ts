@@ -7,7 +7,8 @@ import {
   frameTime,
   joinSides,
   modelOf,
-  shortageFactorOf,
+  effectiveThreads,
+  shortOf,
   threadsShare,
 } from '#core/performance/model/frameTime'
 import { machinePair, pairOf } from '#core/performance/model/machineOf'
@@ -39,8 +40,12 @@ describe('two sides of a frame', () => {
     expect(joinSides(10, 1, { sharpness: 1 }).frameMs).toBe(11)
   })
   test('shortage and threads are factors of the assumptions', () => {
-    expect(shortageFactorOf(8, 6, performanceDefaults)).toBeCloseTo(1.5, 12)
-    expect(shortageFactorOf(6, 8, performanceDefaults)).toBe(1)
+    expect(shortOf(8, 6)).toBeCloseTo(1 / 3, 12)
+    expect(shortOf(6, 8)).toBe(0)
+    // four lanes of an old slot move 4 GB/s: twice as bad
+    expect(shortOf(8, 6, 4)).toBeCloseTo(2 / 3, 12)
+    expect(effectiveThreads({ threads: 8, cores: 4 }, performanceDefaults)).toBeCloseTo(5.4, 12)
+    expect(effectiveThreads({ threads: 8 }, performanceDefaults)).toBe(8)
     expect(threadsShare(4, 8, performanceDefaults)).toBeCloseTo(0.5 ** 0.6, 12)
     expect(threadsShare(16, 8, performanceDefaults)).toBe(1)
   })

@@ -1,44 +1,74 @@
-import { leadLoads } from '../../power/powerSheet'
-import { partLabel } from '../../../parts/part'
-import { cite, remove, replace, type FitRule } from '../rule'
+import { partLabel, type Part } from '../../../parts/part'
+import { adapterLimit, cardFeeds, type CardFeed } from '../../power/cardFeeds'
+import { leadKind } from '../../power/leadKind'
+import { cite, notTold, remove, replace, type FitRule, type Clash, type Outcome } from '../rule'
 
-/** An adapter carries what its narrow end carries: a SATA power lead 54 W, a 6-pin 75 W, an 8-pin 150 W. */
+/** Over this share of its limit an adapter needs another way. */
+const nearly = 0.8
+
+/**
+ * An adapter carries what the weakest of its leads carries: a SATA power lead 54 W, a 4-pin drive lead 60 W, a 6-pin
+ * 75 W, an 8-pin 150 W; or less, where it states less. Judged by what runs through it, all cards together.
+ */
 export const adapterLoad: FitRule = {
   id: 'adapter-load',
   area: 'power',
   severity: 'stops',
   question: 'Does every adapter carry what hangs on it?',
-  reads: [{ role: 'graphics', facts: ['boardPowerW', 'sixPinLeads', 'eightPinLeads'] }],
+  reads: [
+    { role: 'graphics', facts: ['boardPowerW', 'sixPinLeads', 'eightPinLeads'] },
+    { role: 'extra', facts: ['feedsFrom', 'feedsTo', 'carriesW', 'plugs', 'plugsApart'] },
+  ],
+  tellsUnknown: true,
   concerns: (machine) =>
-    machine.all('extra').some((part) => part.facts.feedsTo === '6-pin' || part.facts.feedsTo === '8-pin'),
+    machine.all('graphics').length > 0 &&
+    machine
+      .all('extra')
+      .some(({ facts }) => ['6-pin', '8-pin', '12+4-pin'].includes(leadKind(facts.feedsTo) ?? '')),
   check: (machine) =>
-    machine.all('graphics').flatMap((card) =>
-      machine
-        .all('extra')
-        .filter((part) => part.facts.feedsTo !== undefined)
-        .flatMap((adapter) => {
-          const load = leadLoads([card, adapter]).find((each) => each.what.startsWith(adapter.name))
-          if (!load || load.loadW <= load.limitW) return []
-          return [
-            {
-              what: `${partLabel(adapter)} is rated for ${load.limitW} W; ${partLabel(card)} draws ${Math.round(load.loadW)} W through it: it melts`,
-              why: [cite(card, 'boardPowerW'), cite(adapter, 'carriesW')] as const,
-              fixes: [
-                remove(adapter, 'leave the adapter out', {
-                  leavesOpen: 'the card needs its lead from a supply that has it',
-                }),
-                replace(
-                  'graphics',
-                  `a card that draws ${load.limitW} W less the slot’s share`,
-                  (part) =>
-                    (part.facts.boardPowerW ?? Infinity) <= 75 + load.limitW &&
-                    (part.facts.sixPinLeads ?? 9) <= (card.facts.sixPinLeads ?? 0) &&
-                    (part.facts.eightPinLeads ?? 9) <= (card.facts.eightPinLeads ?? 0),
-                  { leavesOpen: 'fewer frames' },
-                ),
-              ],
-            },
-          ]
-        }),
-    ),
+    cardFeeds(machine.parts).feeds.flatMap((feed): Outcome[] => {
+      if (!feed.adapter) return []
+      if (feed.card.facts.boardPowerW === undefined) return [notTold(feed.card, 'boardPowerW')]
+      return judged(feed, feed.adapter)
+    }),
+}
+
+function judged({ card, socket, loadW }: CardFeed, adapter: Part): Outcome[] {
+  const { low, high } = adapterLimit(adapter)
+  const clash = (severity: 'stops' | 'needs', carries: number): Clash => ({
+    what: `${partLabel(adapter)} carries ${Math.round(carries)} W; ${partLabel(card)} draws ${Math.round(loadW)} W through it${severity === 'stops' ? ': it melts' : ''}`,
+    why: [
+      cite(card, 'boardPowerW'),
+      cite(adapter, adapter.facts.carriesW === undefined ? 'feedsFrom' : 'carriesW'),
+    ],
+    severity,
+    fixes: [
+      remove(adapter, 'leave the adapter out', {
+        leavesOpen: 'the card needs its lead from a supply that has it',
+      }),
+      replace(
+        'graphics',
+        'a card that draws less through it',
+        (part) => cardFeeds([part, adapter]).feeds.every((feed) => feed.loadW <= nearly * low),
+        { leavesOpen: 'fewer frames' },
+      ),
+    ],
+  })
+  // a 6-pin lead has the wires of an 8-pin one, but for a sense: between 75 and 150 W it is a matter of care
+  if (leadKind(adapter.facts.feedsFrom) === '6-pin' && socket === '8-pin') {
+    const stated = Math.min(150, adapter.facts.carriesW ?? 150)
+    return loadW > stated ? [clash('stops', stated)] : loadW > 75 ? [clash('needs', 75)] : []
+  }
+  if (loadW > high) return [clash('stops', high)]
+  if (loadW > low) return [notTold(adapter, ...unknownOf(adapter))]
+  return loadW > nearly * low ? [clash('needs', low)] : []
+}
+
+/** What is to be asked of an adapter whose limit is not certain. */
+function unknownOf({ facts }: Part): ('feedsFrom' | 'plugsApart' | 'carriesW')[] {
+  if (leadKind(facts.feedsFrom) === null)
+    return facts.carriesW === undefined ? ['feedsFrom', 'carriesW'] : ['feedsFrom']
+  return facts.carriesW === undefined && leadKind(facts.feedsFrom) === '12+4-pin'
+    ? ['carriesW']
+    : ['plugsApart']
 }

@@ -1,3 +1,4 @@
+import { takesBoard } from '../../../parts/boardSize'
 import { partLabel } from '../../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
@@ -7,25 +8,25 @@ export const boardSize: FitRule = {
   severity: 'stops',
   question: 'Does the board fit the case?',
   reads: [
-    { role: 'motherboard', facts: ['formFactor', 'socket'] },
+    { role: 'motherboard', facts: ['formFactor'] },
     { role: 'case', facts: ['boardSizes'] },
   ],
   check: (machine) =>
     pairsOf(machine, 'motherboard', 'case')
-      .filter(([board, chassis]) => !chassis.facts.boardSizes!.includes(board.facts.formFactor!))
+      .filter(([board, chassis]) => !takesBoard(chassis.facts.boardSizes!, board.facts.formFactor!))
       .map(([board, chassis]) => ({
         what: `${partLabel(chassis)} takes ${chassis.facts.boardSizes!.join(', ')}; ${partLabel(board)} is ${board.facts.formFactor}`,
         why: [cite(board, 'formFactor'), cite(chassis, 'boardSizes')],
         fixes: [
           replace('case', `a case for ${board.facts.formFactor}`, (part) =>
-            (part.facts.boardSizes ?? []).includes(board.facts.formFactor!),
+            takesBoard(part.facts.boardSizes ?? [], board.facts.formFactor!),
           ),
           replace(
             'motherboard',
             `a board of size ${chassis.facts.boardSizes!.join(' or ')}`,
             (part) =>
               part.facts.socket === board.facts.socket &&
-              chassis.facts.boardSizes!.includes(part.facts.formFactor ?? ''),
+              takesBoard(chassis.facts.boardSizes!, part.facts.formFactor ?? ''),
           ),
         ],
       })),

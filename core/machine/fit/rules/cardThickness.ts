@@ -1,5 +1,6 @@
 import { partLabel } from '../../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
+import { slotsTaken } from '../sums'
 
 export const cardThickness: FitRule = {
   id: 'card-thickness',
@@ -12,9 +13,13 @@ export const cardThickness: FitRule = {
   ],
   check: (machine) =>
     pairsOf(machine, 'graphics', 'case')
-      .filter(([card, chassis]) => card.facts.slotsThick! > chassis.facts.cardSlots!)
+      .filter(
+        ([card, chassis]) =>
+          card.facts.slotsThick! > chassis.facts.cardSlots! ||
+          machine.all('graphics').reduce((sum, each) => sum + slotsTaken(each), 0) > chassis.facts.cardSlots!,
+      )
       .map(([card, chassis]) => ({
-        what: `${partLabel(card)} is ${card.facts.slotsThick} slots thick; ${partLabel(chassis)} has room for ${chassis.facts.cardSlots}`,
+        what: `${machine.all('graphics').length > 1 ? `${machine.all('graphics').length} cards together are ${machine.all('graphics').reduce((sum, each) => sum + slotsTaken(each), 0)}` : `${partLabel(card)} is ${card.facts.slotsThick}`} slots thick; ${partLabel(chassis)} has room for ${chassis.facts.cardSlots}`,
         why: [cite(card, 'slotsThick'), cite(chassis, 'cardSlots')],
         fixes: [
           replace(

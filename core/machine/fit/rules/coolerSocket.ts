@@ -1,3 +1,4 @@
+import { compared } from '../../../parts/vocabularies'
 import { partLabel } from '../../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
@@ -12,7 +13,10 @@ export const coolerSocket: FitRule = {
   ],
   check: (machine) =>
     pairsOf(machine, 'cooler', 'motherboard')
-      .filter(([cooler, board]) => !cooler.facts.coolerSockets!.includes(board.facts.socket!))
+      .filter(
+        ([cooler, board]) =>
+          !cooler.facts.coolerSockets!.some((socket) => compared(socket) === compared(board.facts.socket!)),
+      )
       .map(([cooler, board]) => ({
         what: `${partLabel(cooler)} mounts on ${cooler.facts.coolerSockets!.join(', ')}, not on ${board.facts.socket}`,
         why: [cite(cooler, 'coolerSockets'), cite(board, 'socket')],

@@ -1,3 +1,4 @@
+import { compared } from '../../../parts/vocabularies'
 import { partLabel } from '../../../parts/part'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
@@ -12,7 +13,7 @@ export const cpuSocket: FitRule = {
   ],
   check: (machine) =>
     pairsOf(machine, 'cpu', 'motherboard')
-      .filter(([cpu, board]) => cpu.facts.socket !== board.facts.socket)
+      .filter(([cpu, board]) => compared(cpu.facts.socket!) !== compared(board.facts.socket!))
       .map(([cpu, board]) => ({
         what: `${partLabel(cpu)} does not go into ${partLabel(board)}: socket ${cpu.facts.socket} against ${board.facts.socket}`,
         why: [cite(cpu, 'socket'), cite(board, 'socket')],

@@ -11,6 +11,7 @@ export const driveBays: FitRule = {
     { role: 'storage', facts: ['drive'] },
     { role: 'case', facts: ['bays35'] },
   ],
+  concerns: (machine) => machine.all('storage').some(({ facts }) => facts.drive !== 'ssd'),
   check: (machine) =>
     machine
       .all('case')

@@ -1,3 +1,5 @@
+import { compared } from '../../../parts/vocabularies'
+import { takesBoard } from '../../../parts/boardSize'
 import { partLabel } from '../../../parts/part'
 import { add, byHand, cite, pairsOf, replace, type FitRule } from '../rule'
 
@@ -14,7 +16,7 @@ export const frontPlug: FitRule = {
     pairsOf(machine, 'case', 'motherboard')
       .filter(
         ([chassis, board]) =>
-          chassis.facts.frontPlug !== board.facts.frontPlug &&
+          compared(chassis.facts.frontPlug!) !== compared(board.facts.frontPlug!) &&
           !machine.extra((facts) => facts.fixes === 'front-plug'),
       )
       .map(([chassis, board]) => ({
@@ -30,7 +32,7 @@ export const frontPlug: FitRule = {
             'a case with the usual plug',
             (part) =>
               part.facts.frontPlug === board.facts.frontPlug &&
-              (part.facts.boardSizes ?? []).includes(board.facts.formFactor ?? ''),
+              takesBoard(part.facts.boardSizes ?? [], board.facts.formFactor ?? ''),
           ),
         ],
       })),

@@ -1,41 +1,64 @@
-import { partLabel } from '../../../parts/part'
-import { cite, pairsOf, replace, type FitRule } from '../rule'
+import { partLabel, type Part } from '../../../parts/part'
+import { cite, notTold, replace, type FitRule, type Clash, type Outcome } from '../rule'
+import { m2Drives } from '../sums'
 
 export const m2Kind: FitRule = {
   id: 'm2-kind',
   area: 'connections',
   severity: 'stops',
-  question: 'Do the M.2 slots speak NVMe?',
+  question: 'Do the M.2 slots speak what their drives speak?',
   reads: [
-    { role: 'storage', facts: ['interface'] },
-    { role: 'motherboard', facts: ['m2Nvme', 'socket'] },
+    { role: 'storage', facts: ['interface', 'driveShape'] },
+    { role: 'motherboard', facts: ['m2Nvme', 'm2Sata'] },
   ],
+  tellsUnknown: true,
   concerns: (machine) =>
-    machine.all('storage').some((drive) => drive.facts.interface === 'nvme') &&
-    machine.all('motherboard').some((board) => board.facts.m2Slots !== 0),
+    m2Drives(machine).length > 0 && machine.all('motherboard').some((board) => board.facts.m2Slots !== 0),
   check: (machine) =>
-    pairsOf(machine, 'storage', 'motherboard')
-      .filter(([drive, board]) => drive.facts.interface === 'nvme' && board.facts.m2Nvme === false)
-      .map(([drive, board]) => ({
-        what: `The M.2 slot of ${partLabel(board)} is for SATA drives; ${partLabel(drive)} is NVMe and is not seen`,
-        why: [cite(drive, 'interface'), cite(board, 'm2Nvme')],
-        fixes: [
-          replace(
-            'storage',
-            'a SATA drive',
-            (part) =>
-              part.facts.interface === 'sata' &&
-              part.facts.drive === 'ssd' &&
-              (part.facts.capacityGb ?? 0) >= (drive.facts.capacityGb ?? 0),
-          ),
-          replace(
-            'motherboard',
-            'a board whose M.2 takes NVMe',
-            (part) =>
-              part.facts.socket === board.facts.socket &&
-              part.facts.m2Nvme === true &&
-              (part.facts.m2Slots ?? 0) > 0,
-          ),
-        ],
-      })),
+    machine.all('motherboard').flatMap((board) =>
+      m2Drives(machine).flatMap((drive): Outcome[] => {
+        const speaks = drive.facts.interface
+        if (speaks === undefined) return [notTold(drive, 'interface')]
+        if (speaks === 'nvme' && machine.extra((facts) => facts.fixes === 'carrier')) return []
+        const fact = speaks === 'nvme' ? ('m2Nvme' as const) : ('m2Sata' as const)
+        if (board.facts[fact] === undefined) return [notTold(board, fact)]
+        return board.facts[fact] ? [] : [speaks === 'nvme' ? sataOnly(drive, board) : nvmeOnly(drive, board)]
+      }),
+    ),
 }
+
+const nvmeOnly = (drive: Part, board: Part): Clash => ({
+  what: `The M.2 slots of ${partLabel(board)} are for NVMe drives; ${partLabel(drive)} speaks SATA and is not seen`,
+  why: [cite(drive, 'interface'), cite(board, 'm2Sata')],
+  fixes: [
+    replace(
+      'storage',
+      'an NVMe drive',
+      (part) =>
+        part.facts.interface === 'nvme' && (part.facts.capacityGb ?? 0) >= (drive.facts.capacityGb ?? 0),
+    ),
+  ],
+})
+
+const sataOnly = (drive: Part, board: Part): Clash => ({
+  what: `The M.2 slot of ${partLabel(board)} is for SATA drives; ${partLabel(drive)} is NVMe and is not seen`,
+  why: [cite(drive, 'interface'), cite(board, 'm2Nvme')],
+  fixes: [
+    replace(
+      'storage',
+      'a SATA drive',
+      (part) =>
+        part.facts.interface === 'sata' &&
+        part.facts.drive === 'ssd' &&
+        (part.facts.capacityGb ?? 0) >= (drive.facts.capacityGb ?? 0),
+    ),
+    replace(
+      'motherboard',
+      'a board whose M.2 takes NVMe',
+      (part) =>
+        part.facts.socket === board.facts.socket &&
+        part.facts.m2Nvme === true &&
+        (part.facts.m2Slots ?? 0) > 0,
+    ),
+  ],
+})

@@ -1,12 +1,12 @@
 import { partLabel } from '../../../parts/part'
-import { cite, citeAll, replace, type FitRule } from '../rule'
-import { nvmeDrives } from '../sums'
+import { add, cite, citeAll, replace, type FitRule, type MachineRead } from '../rule'
+import { m2Drives } from '../sums'
 
 export const m2Slots: FitRule = {
   id: 'm2-slots',
   area: 'connections',
   severity: 'stops',
-  question: 'Is there an M.2 slot for every NVMe drive?',
+  question: 'Is there an M.2 slot for every drive of that shape?',
   reads: [
     { role: 'storage', facts: ['interface'] },
     { role: 'motherboard', facts: ['m2Slots', 'socket'] },
@@ -14,14 +14,17 @@ export const m2Slots: FitRule = {
   check: (machine) =>
     machine
       .all('motherboard')
-      .filter((board) => nvmeDrives(machine).length > board.facts.m2Slots!)
+      .filter((board) => m2Drives(machine).length > board.facts.m2Slots! + carriers(machine))
       .map((board) => ({
-        what: `${nvmeDrives(machine).length} NVMe ${nvmeDrives(machine).length === 1 ? 'drive' : 'drives'} for ${board.facts.m2Slots} M.2 slots on ${partLabel(board)}`,
+        what: `${m2Drives(machine).length} M.2 ${m2Drives(machine).length === 1 ? 'drive' : 'drives'} for ${board.facts.m2Slots} M.2 slots on ${partLabel(board)}`,
         why: [
-          citeAll(nvmeDrives(machine), 'NVMe drives', String(nvmeDrives(machine).length)),
+          citeAll(m2Drives(machine), 'M.2 drives', String(m2Drives(machine).length)),
           cite(board, 'm2Slots'),
         ],
         fixes: [
+          add('extra', 'a card that carries it in a slot', (part) => part.facts.fixes === 'carrier', {
+            leavesOpen: 'an old board does not start from it',
+          }),
           replace(
             'storage',
             'a SATA drive',
@@ -29,16 +32,20 @@ export const m2Slots: FitRule = {
               part.facts.interface === 'sata' &&
               part.facts.drive === 'ssd' &&
               (part.facts.capacityGb ?? 0) >=
-                Math.max(...nvmeDrives(machine).map((drive) => drive.facts.capacityGb ?? 0)),
+                Math.max(...m2Drives(machine).map((drive) => drive.facts.capacityGb ?? 0)),
           ),
           replace(
             'motherboard',
-            `a board with ${nvmeDrives(machine).length} M.2 slots`,
+            `a board with ${m2Drives(machine).length} M.2 slots`,
             (part) =>
               part.facts.socket === board.facts.socket &&
               part.facts.memoryGeneration === board.facts.memoryGeneration &&
-              (part.facts.m2Slots ?? 0) >= nvmeDrives(machine).length,
+              (part.facts.m2Slots ?? 0) >= m2Drives(machine).length,
           ),
         ],
       })),
 }
+
+/** Cards that carry an M.2 drive in a slot for cards. */
+const carriers = (machine: MachineRead) =>
+  machine.all('extra').filter(({ facts }) => facts.fixes === 'carrier').length

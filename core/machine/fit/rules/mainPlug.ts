@@ -1,3 +1,4 @@
+import { compared } from '../../../parts/vocabularies'
 import { partLabel } from '../../../parts/part'
 import { add, cite, pairsOf, replace, type FitRule } from '../rule'
 
@@ -15,7 +16,7 @@ export const mainPlug: FitRule = {
     pairsOf(machine, 'supply', 'motherboard')
       .filter(
         ([supply, board]) =>
-          supply.facts.mainPlug !== board.facts.mainPlug &&
+          !goesIn(supply.facts.mainPlug!, board.facts.mainPlug!) &&
           !machine.extra(
             (facts) => facts.feedsFrom === supply.facts.mainPlug && facts.feedsTo === board.facts.mainPlug,
           ),
@@ -23,6 +24,10 @@ export const mainPlug: FitRule = {
       .map(([supply, board]) => ({
         what: `${partLabel(supply)} has the main plug ${supply.facts.mainPlug}; ${partLabel(board)} takes ${board.facts.mainPlug}`,
         why: [cite(supply, 'mainPlug'), cite(board, 'mainPlug')],
+        // twenty pins in a socket of twenty-four start most boards, with less for the slots
+        ...(supply.facts.mainPlug === 'ATX20' && board.facts.mainPlug === 'ATX24'
+          ? { severity: 'needs' as const }
+          : {}),
         fixes: [
           add(
             'extra',
@@ -44,3 +49,7 @@ export const mainPlug: FitRule = {
         ],
       })),
 }
+
+/** Whether a plug goes into a socket: four of the twenty-four pins come off. */
+const goesIn = (plug: string, socket: string) =>
+  compared(plug) === compared(socket) || (plug === 'ATX24' && socket === 'ATX20')

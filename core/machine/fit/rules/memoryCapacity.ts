@@ -1,6 +1,6 @@
 import { memoryGbOf } from '../sums'
-import { partLabel } from '../../../parts/part'
-import { cite, citeAll, replace, type FitRule } from '../rule'
+import { partLabel, type Part } from '../../../parts/part'
+import { cite, citeAll, replace, type FitRule, type MachineRead } from '../rule'
 
 export const memoryCapacity: FitRule = {
   id: 'memory-capacity',
@@ -14,9 +14,15 @@ export const memoryCapacity: FitRule = {
   check: (machine) =>
     machine
       .all('motherboard')
-      .filter((board) => memoryGbOf(machine) > board.facts.maxMemoryGb!)
+      .filter(
+        (board) =>
+          memoryGbOf(machine) > board.facts.maxMemoryGb! || largestModule(machine) > mostAModule(board),
+      )
       .map((board) => ({
-        what: `${memoryGbOf(machine)} GB is more than the ${board.facts.maxMemoryGb} GB that ${partLabel(board)} takes`,
+        what:
+          memoryGbOf(machine) > board.facts.maxMemoryGb!
+            ? `${memoryGbOf(machine)} GB is more than the ${board.facts.maxMemoryGb} GB that ${partLabel(board)} takes`
+            : `A module of ${largestModule(machine)} GB is more than the ${mostAModule(board)} GB that a slot of ${partLabel(board)} takes`,
         why: [
           citeAll(machine.all('memory'), 'capacity', `${memoryGbOf(machine)} GB`),
           cite(board, 'maxMemoryGb'),
@@ -33,3 +39,16 @@ export const memoryCapacity: FitRule = {
         ],
       })),
 }
+
+/** GB of the largest single module; 0 where no kit states how many it has. */
+const largestModule = (machine: MachineRead) =>
+  Math.max(
+    0,
+    ...machine
+      .all('memory')
+      .map(({ facts }) => (facts.kitCount === undefined ? 0 : (facts.capacityGb ?? 0) / facts.kitCount)),
+  )
+
+/** What a slot takes, GB: as stated, else the board's most over its slots. */
+const mostAModule = ({ facts }: Part) =>
+  facts.maxModuleGb ?? (facts.memorySlots ? facts.maxMemoryGb! / facts.memorySlots : Infinity)

@@ -1,5 +1,5 @@
-import { partLabel } from '../../../parts/part'
-import { cite, pairsOf, replace, type FitRule } from '../rule'
+import { partLabel, type Part } from '../../../parts/part'
+import { cite, pairsOf, replace, type FitRule, notTold, type Outcome } from '../rule'
 
 export const memoryModule: FitRule = {
   id: 'memory-module',
@@ -8,22 +8,36 @@ export const memoryModule: FitRule = {
   question: 'Are the modules of the kind the board takes?',
   reads: [
     { role: 'memory', facts: ['module'] },
-    { role: 'motherboard', facts: ['module'] },
+    { role: 'motherboard', facts: ['module', 'formFactor'] },
   ],
+  tellsUnknown: true,
+  concerns: (machine) => machine.all('memory').length > 0 && machine.all('motherboard').length > 0,
   check: (machine) =>
-    pairsOf(machine, 'memory', 'motherboard')
-      .filter(([memory, board]) => memory.facts.module !== board.facts.module)
-      .map(([memory, board]) => ({
-        what: `${partLabel(memory)} is ${memory.facts.module} memory; ${partLabel(board)} takes ${board.facts.module} modules`,
-        why: [cite(memory, 'module'), cite(board, 'module')],
-        fixes: [
-          replace(
-            'memory',
-            `${board.facts.module} modules`,
-            (part) =>
-              part.facts.module === board.facts.module &&
-              part.facts.memoryGeneration === board.facts.memoryGeneration,
-          ),
-        ],
-      })),
+    pairsOf(machine, 'memory', 'motherboard').flatMap(([memory, board]): Outcome[] => {
+      const takes = kindOf(board)
+      const { module } = memory.facts
+      if (module === undefined) return [notTold(memory, 'module')]
+      if (takes === undefined) return [notTold(board, 'module')]
+      if (module === takes) return []
+      return [
+        {
+          what: `${partLabel(memory)} is ${memory.facts.module} memory; ${partLabel(board)} takes ${takes} modules`,
+          why: [cite(memory, 'module'), cite(board, 'module')],
+          fixes: [
+            replace(
+              'memory',
+              `${takes} modules`,
+              (part) =>
+                part.facts.module === takes && part.facts.memoryGeneration === board.facts.memoryGeneration,
+            ),
+          ],
+        },
+      ]
+    }),
 }
+
+const standardSizes = ['micro-ATX', 'ATX', 'E-ATX']
+
+/** What kind of module a board takes; one of a standard size takes desktop modules unless it states another. */
+const kindOf = ({ facts }: Part) =>
+  facts.module ?? (standardSizes.includes(facts.formFactor ?? '') ? 'desktop' : undefined)

@@ -13,7 +13,7 @@ export const radiatorPlace: FitRule = {
   concerns: (machine) => machine.all('cooler').some((cooler) => (cooler.facts.radiatorMm ?? 0) > 0),
   check: (machine) =>
     pairsOf(machine, 'cooler', 'case')
-      .filter(([cooler, chassis]) => cooler.facts.radiatorMm! > chassis.facts.radiatorMm!)
+      .filter(([cooler, chassis]) => !takesRadiator(chassis.facts.radiatorMm!, cooler.facts.radiatorMm!))
       .map(([cooler, chassis]) => ({
         what: `A radiator of ${cooler.facts.radiatorMm} mm has no place in ${partLabel(chassis)} (${chassis.facts.radiatorMm} mm)`,
         why: [cite(cooler, 'radiatorMm'), cite(chassis, 'radiatorMm')],
@@ -25,11 +25,19 @@ export const radiatorPlace: FitRule = {
               (part.facts.radiatorMm ?? 0) === 0 &&
               (part.facts.heightMm ?? Infinity) <= (chassis.facts.maxCoolerMm ?? 0),
           ),
-          replace(
-            'case',
-            `a case for ${cooler.facts.radiatorMm} mm`,
-            (part) => (part.facts.radiatorMm ?? 0) >= cooler.facts.radiatorMm!,
+          replace('case', `a case for ${cooler.facts.radiatorMm} mm`, (part) =>
+            takesRadiator(part.facts.radiatorMm ?? 0, cooler.facts.radiatorMm!),
           ),
         ],
       })),
+}
+
+/**
+ * Whether a place for a radiator takes another: radiators are rows of fans of 120 or 140 mm. A narrow one goes where a
+ * wide one of its length goes, never the other way round: 280 mm does not go where 360 mm does.
+ */
+function takesRadiator(placeMm: number, radiatorMm: number): boolean {
+  if (radiatorMm > placeMm) return false
+  const isWide = (mm: number) => mm % 140 === 0
+  return !isWide(radiatorMm) || isWide(placeMm)
 }

@@ -1,6 +1,7 @@
+import { leadKind, plugsNamed } from '../../power/leadKind'
 import { partLabel } from '../../../parts/part'
 import { add, cite, citeAll, replace, type FitRule } from '../rule'
-import { sataDrives } from '../sums'
+import { cabledDrives } from '../sums'
 
 export const sataLeads: FitRule = {
   id: 'sata-leads',
@@ -14,16 +15,20 @@ export const sataLeads: FitRule = {
   check: (machine) =>
     machine.all('supply').flatMap((supply) => {
       const taken =
-        sataDrives(machine).length +
-        machine.all('extra').filter((part) => part.facts.feedsFrom === 'sata').length
+        cabledDrives(machine).length +
+        machine
+          .all('extra')
+          .filter(({ facts }) => leadKind(facts.feedsFrom) === 'sata')
+          .reduce((sum, { facts }) => sum + (facts.plugs ?? plugsNamed(facts.feedsFrom)), 0)
       const there =
-        supply.facts.sataLeads! + machine.all('extra').filter((part) => part.facts.feedsTo === 'sata').length
-      if (taken <= there || sataDrives(machine).length === 0) return []
+        supply.facts.sataLeads! +
+        machine.all('extra').filter((part) => leadKind(part.facts.feedsTo) === 'sata').length
+      if (taken <= there || cabledDrives(machine).length === 0) return []
       return [
         {
           what: `${taken} things need a SATA power lead; ${partLabel(supply)} has ${supply.facts.sataLeads}`,
           why: [
-            citeAll(sataDrives(machine), 'SATA power leads wanted', String(taken)),
+            citeAll(cabledDrives(machine), 'SATA power leads wanted', String(taken)),
             cite(supply, 'sataLeads'),
           ] as const,
           fixes: [

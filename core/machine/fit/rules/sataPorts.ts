@@ -1,6 +1,6 @@
 import { partLabel } from '../../../parts/part'
 import { cite, citeAll, replace, type FitRule } from '../rule'
-import { nvmeDrives, sataDrives } from '../sums'
+import { m2Drives, cabledDrives } from '../sums'
 
 /** Some boards take ports away where every M.2 slot is used. */
 export const sataPorts: FitRule = {
@@ -15,16 +15,16 @@ export const sataPorts: FitRule = {
   check: (machine) =>
     machine.all('motherboard').flatMap((board) => {
       const lost =
-        nvmeDrives(machine).length > 0 && nvmeDrives(machine).length >= (board.facts.m2Slots ?? 1)
+        m2Drives(machine).length > 0 && m2Drives(machine).length >= (board.facts.m2Slots ?? 1)
           ? (board.facts.m2SharesSata ?? 0)
           : 0
       const free = board.facts.sataPorts! - lost
-      if (sataDrives(machine).length <= free) return []
+      if (cabledDrives(machine).length <= free) return []
       return [
         {
-          what: `${sataDrives(machine).length} SATA drives for ${free} ports on ${partLabel(board)}${lost > 0 ? `: ${lost} fall away since M.2 is full` : ''}`,
+          what: `${cabledDrives(machine).length} SATA drives for ${free} ports on ${partLabel(board)}${lost > 0 ? `: ${lost} fall away since M.2 is full` : ''}`,
           why: [
-            citeAll(sataDrives(machine), 'SATA drives', String(sataDrives(machine).length)),
+            citeAll(cabledDrives(machine), 'SATA drives', String(cabledDrives(machine).length)),
             cite(board, lost > 0 ? 'm2SharesSata' : 'sataPorts'),
           ] as const,
           fixes: [
@@ -34,7 +34,7 @@ export const sataPorts: FitRule = {
               (part) =>
                 part.facts.socket === board.facts.socket &&
                 part.facts.memoryGeneration === board.facts.memoryGeneration &&
-                (part.facts.sataPorts ?? 0) - (part.facts.m2SharesSata ?? 0) >= sataDrives(machine).length,
+                (part.facts.sataPorts ?? 0) - (part.facts.m2SharesSata ?? 0) >= cabledDrives(machine).length,
             ),
             replace(
               'storage',
@@ -42,7 +42,7 @@ export const sataPorts: FitRule = {
               (part) =>
                 part.facts.interface === 'sata' &&
                 (part.facts.capacityGb ?? 0) >=
-                  sataDrives(machine).reduce((sum, drive) => sum + (drive.facts.capacityGb ?? 0), 0),
+                  cabledDrives(machine).reduce((sum, drive) => sum + (drive.facts.capacityGb ?? 0), 0),
             ),
           ],
         },

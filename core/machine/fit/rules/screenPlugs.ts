@@ -1,44 +1,67 @@
-import { partLabel } from '../../../parts/part'
-import { add, citeBrief, cite, replace, type FitRule } from '../rule'
+import { partLabel, type Part, type PartFacts } from '../../../parts/part'
+import { answerOf } from '../../../parts/vocabularies'
+import { add, cite, citeBrief, notTold, replace, type FitRule, type MachineRead } from '../rule'
 
+/** Outputs that a plain cable or a passive adapter turns into another plug; never the other way round. */
+const becomes: Readonly<Record<string, readonly string[]>> = {
+  DisplayPort: ['mini DisplayPort', 'HDMI', 'DVI'],
+  'mini DisplayPort': ['DisplayPort', 'HDMI', 'DVI'],
+  HDMI: ['DVI', 'mini HDMI'],
+  DVI: ['HDMI'],
+}
+
+/** The plug must fit as it is, or by an adapter that works in that direction. */
 export const screenPlugs: FitRule = {
   id: 'screen-plugs',
   area: 'connections',
   severity: 'needs',
-  question: 'Has the card an output that the screen takes?',
-  reads: [{ role: 'graphics', facts: ['outputs'] }],
-  concerns: (machine) => machine.brief.screenPlugs.length > 0,
-  check: (machine) =>
-    machine
-      .all('graphics')
-      .filter(
-        (card) =>
-          !card.facts.outputs!.some((output) => machine.brief.screenPlugs.includes(output)) &&
-          !machine.extra(
-            (facts) =>
-              facts.feedsTo !== undefined &&
-              machine.brief.screenPlugs.includes(facts.feedsTo) &&
-              card.facts.outputs!.includes(facts.feedsFrom ?? ''),
-          ),
-      )
-      .map((card) => ({
-        what: `${partLabel(card)} gives ${card.facts.outputs!.join(', ')}; the screen takes ${machine.brief.screenPlugs.join(', ')}`,
-        why: [cite(card, 'outputs'), citeBrief('the screen takes', machine.brief.screenPlugs.join(', '))],
-        fixes: [
-          add(
-            'extra',
-            'an adapter for the screen',
-            (part) =>
-              machine.brief.screenPlugs.includes(part.facts.feedsTo ?? '') &&
-              card.facts.outputs!.includes(part.facts.feedsFrom ?? ''),
-          ),
-          replace(
-            'graphics',
-            'a card with that output',
-            (part) =>
-              (part.facts.outputs ?? []).some((output) => machine.brief.screenPlugs.includes(output)) &&
-              (part.facts.graphicsIndex ?? 0) >= 0.9 * (card.facts.graphicsIndex ?? 0),
-          ),
-        ],
-      })),
+  question: 'Is there an output that the screen takes?',
+  reads: [],
+  tellsUnknown: true,
+  concerns: (machine) => machine.brief.screenPlugs.length > 0 && sourcesOf(machine).length > 0,
+  check(machine) {
+    const wanted = machine.brief.screenPlugs
+    const sources = sourcesOf(machine)
+    const known = sources.filter(({ facts }) => facts.outputs !== undefined)
+    const fits = ({ outputs = [] }: PartFacts) => outputs.some((output) => wanted.includes(output))
+    if (known.some(({ facts }) => fits(facts) || hasAdapter(machine, facts.outputs!))) return []
+    if (known.length < sources.length)
+      return sources
+        .filter(({ facts }) => facts.outputs === undefined)
+        .map((part) => notTold(part, 'outputs'))
+    return known.map((part) => ({
+      what: `${partLabel(part)} gives ${part.facts.outputs!.join(', ')}; the screen takes ${wanted.join(', ')}`,
+      why: [cite(part, 'outputs'), citeBrief('the screen takes', wanted.join(', '))] as const,
+      fixes: [
+        add('extra', 'an adapter for the screen', ({ facts }) => turns(facts, part.facts.outputs!, wanted)),
+        replace(
+          'graphics',
+          'a card with that output',
+          ({ facts }) => fits(facts) && (facts.graphicsIndex ?? 0) >= 0.9 * (part.facts.graphicsIndex ?? 0),
+        ),
+      ],
+    }))
+  },
+}
+
+/** What draws the picture: the cards, or without one the CPU with its board. */
+function sourcesOf(machine: MachineRead): readonly Part[] {
+  const cards = machine.all('graphics')
+  return cards.length > 0
+    ? cards
+    : machine.all('cpu').filter(({ facts }) => facts.integratedGraphics === true)
+}
+
+const hasAdapter = (machine: MachineRead, outputs: readonly string[]) =>
+  machine.extra((facts) => turns(facts, outputs, machine.brief.screenPlugs)) !== undefined
+
+/** Whether an adapter makes one of the outputs one of the plugs; what turns the other way needs power of its own. */
+function turns(
+  { feedsFrom, feedsTo }: PartFacts,
+  outputs: readonly string[],
+  wanted: readonly string[],
+): boolean {
+  const from = answerOf('outputs', feedsFrom ?? '') ?? feedsFrom ?? ''
+  const to = answerOf('outputs', feedsTo ?? '') ?? feedsTo ?? ''
+  return outputs.includes(from) && wanted.includes(to) && (to === 'VGA' || (becomes[from] ?? []).includes(to))
 }

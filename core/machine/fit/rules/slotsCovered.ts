@@ -1,26 +1,38 @@
-import { partLabel } from '../../../parts/part'
-import { cite, citeAll, remove, replace, type FitRule } from '../rule'
+import { partLabel, type Part } from '../../../parts/part'
+import { cite, citeAll, notTold, remove, replace, type FitRule, type Outcome } from '../rule'
+import { slotsTaken } from '../sums'
 
+/** Every card sits in a slot of its own, and a thick one covers those beside it. */
 export const slotsCovered: FitRule = {
   id: 'slots-covered',
   area: 'space',
   severity: 'stops',
-  question: 'Is there a free slot for every other card?',
-  reads: [{ role: 'motherboard', facts: ['expansionSlots', 'socket'] }],
-  concerns: (machine) => machine.all('extra').some((part) => part.facts.takesSlot === true),
+  question: 'Is there a free slot for every card?',
+  reads: [{ role: 'motherboard', facts: ['expansionSlots', 'formFactor'] }],
+  tellsUnknown: true,
+  concerns: (machine) =>
+    machine.all('motherboard').length > 0 &&
+    machine.all('graphics').length +
+      machine.all('extra').filter(({ facts }) => facts.takesSlot === true).length >
+      0,
   check: (machine) =>
-    machine.all('motherboard').flatMap((board) => {
-      const cards = machine.all('extra').filter((part) => part.facts.takesSlot === true)
-      const covered = machine
-        .all('graphics')
-        .reduce((sum, card) => sum + Math.ceil(card.facts.slotsThick ?? 2), 0)
-      const free = Math.max(0, board.facts.expansionSlots! - covered)
-      if (cards.length <= free) return []
+    machine.all('motherboard').flatMap((board): Outcome[] => {
+      const others = machine.all('extra').filter(({ facts }) => facts.takesSlot === true)
+      const graphics = machine.all('graphics')
+      const slots = slotsOf(board)
+      if (slots === undefined)
+        return graphics.length + others.length <= 1 ? [] : [notTold(board, 'expansionSlots')]
+      // the last card may stick out over the edge of the board
+      const taken = graphics.reduce((sum, card) => sum + slotsTaken(card), 0)
+      const overhang = graphics.length > 0 ? Math.max(...graphics.map(slotsTaken)) - 1 : 0
+      const needed = taken - (others.length === 0 ? overhang : 0) + others.length
+      if (needed <= slots) return []
+      const last = others[0] ?? graphics.at(-1)!
       return [
         {
-          what: `The graphics card covers all but ${free} of the slots of ${partLabel(board)}; ${cards.length} more ${cards.length === 1 ? 'card needs' : 'cards need'} one`,
+          what: `${graphics.length + others.length} cards take ${needed} slots of ${partLabel(board)}, which has ${slots}`,
           why: [
-            citeAll(cards, 'cards for a slot', String(cards.length)),
+            citeAll([...graphics, ...others], 'slots they take', String(needed)),
             cite(board, 'expansionSlots'),
           ] as const,
           fixes: [
@@ -28,12 +40,17 @@ export const slotsCovered: FitRule = {
               'motherboard',
               'a board with more slots',
               (part) =>
-                part.facts.socket === board.facts.socket &&
-                (part.facts.expansionSlots ?? 0) - covered >= cards.length,
+                part.facts.socket === board.facts.socket && (part.facts.expansionSlots ?? 0) >= needed,
             ),
-            remove(cards[0]!, `leave ${partLabel(cards[0]!)} out; the same comes as a stick for USB`),
+            remove(
+              last,
+              `leave ${partLabel(last)} out${others.length > 0 ? '; the same comes as a stick for USB' : ''}`,
+            ),
           ],
         },
       ]
     }),
 }
+
+/** A mini-ITX board has one slot by its standard. */
+const slotsOf = ({ facts }: Part) => facts.expansionSlots ?? (facts.formFactor === 'mini-ITX' ? 1 : undefined)

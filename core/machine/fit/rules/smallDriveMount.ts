@@ -1,6 +1,6 @@
 import { partLabel } from '../../../parts/part'
 import { add, byHand, cite, citeAll, type FitRule } from '../rule'
-import { largeDrives, sataDrives } from '../sums'
+import { largeDrives, cabledDrives } from '../sums'
 
 export const smallDriveMount: FitRule = {
   id: 'small-drive-mount',
@@ -11,9 +11,11 @@ export const smallDriveMount: FitRule = {
     { role: 'storage', facts: ['drive', 'interface'] },
     { role: 'case', facts: ['bays25', 'bays35'] },
   ],
+  concerns: (machine) =>
+    machine.all('storage').some(({ facts }) => facts.drive !== 'hdd' && facts.interface !== 'nvme'),
   check: (machine) =>
     machine.all('case').flatMap((chassis) => {
-      const small = sataDrives(machine).filter((drive) => drive.facts.drive === 'ssd')
+      const small = cabledDrives(machine).filter((drive) => drive.facts.drive === 'ssd')
       const places =
         chassis.facts.bays25! +
         (machine.extra((facts) => facts.fixes === 'bay')

@@ -2,50 +2,50 @@ import { partLabel } from '../../../parts/part'
 import { powerDraw } from '../../power/powerDraw'
 import { ratedNow } from '../../power/supplySize'
 import { cite, replace, type FitRule } from '../rule'
+import { drawKnown } from '../sums'
 
+/** Peaks of milliseconds, beside the sustained draw: a good supply rides over them, a weak one switches off. */
 export const supplyPeak: FitRule = {
   id: 'supply-peak',
   area: 'power',
-  severity: 'stops',
+  severity: 'needs',
   question: 'Is the supply rated for the card’s short peaks?',
-  reads: [
-    { role: 'supply', facts: ['ratedW'] },
-    { role: 'graphics', facts: ['boardPowerW'] },
-  ],
-  check: (machine) =>
-    machine.all('supply').flatMap((supply) =>
-      machine.all('graphics').flatMap((card) => {
-        const { peak } = powerDraw(machine.parts, machine.brief.power)
-        const now = ratedNow(supply, machine.brief.year, machine.brief.power)
-        if (now >= peak) return []
-        return [
-          {
-            what: `Short peaks of ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} gives ${Math.round(now)} W and switches off`,
-            why: [cite(card, 'boardPowerW'), cite(supply, 'ratedW')] as const,
-            fixes: [
-              replace(
-                'supply',
-                `a supply of ${Math.ceil(peak)} W`,
-                (part) =>
-                  ratedNow(part, machine.brief.year, machine.brief.power) >= peak &&
-                  part.facts.supplyShape === supply.facts.supplyShape,
-              ),
-              replace(
-                'supply',
-                'one of another shape',
-                (part) =>
-                  ratedNow(part, machine.brief.year, machine.brief.power) >= peak &&
-                  part.facts.supplyShape !== supply.facts.supplyShape,
-              ),
-              replace(
-                'graphics',
-                'a card that draws less',
-                (part) => (part.facts.boardPowerW ?? Infinity) < card.facts.boardPowerW!,
-                { leavesOpen: 'fewer frames' },
-              ),
-            ],
-          },
-        ]
-      }),
-    ),
+  reads: [{ role: 'supply', facts: ['ratedW'] }],
+  concerns: (machine) => machine.all('graphics').length > 0,
+  check(machine) {
+    const { power, year } = machine.brief
+    const { parts, unknown } = drawKnown(machine)
+    const { peak, sustained } = powerDraw(parts, power)
+    const card = machine.all('graphics')[0]!
+    const low = machine.all('supply').filter((supply) => {
+      const now = ratedNow(supply, year, power)
+      // below the sustained draw another rule has said it
+      return now < peak && now >= sustained
+    })
+    if (low.length === 0) return unknown.length > 0 ? [{ unknown }] : []
+    return low.map((supply) => ({
+      what: `Short peaks of ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} gives ${Math.round(ratedNow(supply, year, power))} W and may switch off`,
+      why: [cite(card, 'boardPowerW'), cite(supply, 'ratedW')] as const,
+      fixes: [
+        replace(
+          'supply',
+          `a supply of ${Math.ceil(peak)} W`,
+          (part) =>
+            ratedNow(part, year, power) >= peak && part.facts.supplyShape === supply.facts.supplyShape,
+        ),
+        replace(
+          'supply',
+          'one of another shape',
+          (part) =>
+            ratedNow(part, year, power) >= peak && part.facts.supplyShape !== supply.facts.supplyShape,
+        ),
+        replace(
+          'graphics',
+          'a card that draws less',
+          (part) => (part.facts.boardPowerW ?? Infinity) < (card.facts.boardPowerW ?? 0),
+          { leavesOpen: 'fewer frames' },
+        ),
+      ],
+    }))
+  },
 }

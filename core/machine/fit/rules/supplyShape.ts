@@ -1,5 +1,5 @@
-import { partLabel } from '../../../parts/part'
-import { byHand, cite, pairsOf, replace, type FitRule } from '../rule'
+import { partLabel, type Part } from '../../../parts/part'
+import { add, byHand, cite, pairsOf, replace, type FitRule } from '../rule'
 
 export const supplyShape: FitRule = {
   id: 'supply-shape',
@@ -12,11 +12,24 @@ export const supplyShape: FitRule = {
   ],
   check: (machine) =>
     pairsOf(machine, 'supply', 'case')
-      .filter(([supply, chassis]) => !chassis.facts.supplyShapes!.includes(supply.facts.supplyShape!))
+      .filter(
+        ([supply, chassis]) =>
+          !chassis.facts.supplyShapes!.includes(supply.facts.supplyShape!) &&
+          !(goesWithPlate(supply, chassis) && machine.extra((facts) => facts.fixes === 'plate')),
+      )
       .map(([supply, chassis]) => ({
         what: `${partLabel(chassis)} takes ${chassis.facts.supplyShapes!.join(', ')} supplies; ${partLabel(supply)} is ${supply.facts.supplyShape}`,
         why: [cite(supply, 'supplyShape'), cite(chassis, 'supplyShapes')],
+        ...(goesWithPlate(supply, chassis) ? { severity: 'needs' as const } : {}),
         fixes: [
+          ...(goesWithPlate(supply, chassis)
+            ? [
+                byHand('screw it in with its plate', 'the plate lies in the box of most, ten minutes', {
+                  leavesOpen: 'short leads',
+                }),
+                add('extra', 'a plate for it', (part) => part.facts.fixes === 'plate'),
+              ]
+            : []),
           replace('supply', `a supply of shape ${chassis.facts.supplyShapes!.join(' or ')}`, (part) =>
             chassis.facts.supplyShapes!.includes(part.facts.supplyShape ?? ''),
           ),
@@ -29,3 +42,8 @@ export const supplyShape: FitRule = {
         ],
       })),
 }
+
+/** A supply of the small standard shape goes where a large one does, by a plate. */
+const goesWithPlate = (supply: Part, chassis: Part) =>
+  (supply.facts.supplyShape === 'SFX' || supply.facts.supplyShape === 'SFX-L') &&
+  chassis.facts.supplyShapes!.includes('ATX')

@@ -100,7 +100,7 @@ describe('fixing', () => {
         library,
       ),
     }
-    const peak = checkFit(machine).findings.find((finding) => finding.ruleId === 'supply-peak')!
+    const peak = checkFit(machine).findings.find((finding) => finding.ruleId === 'supply-size')!
     const [way] = waysToMend(peak, machine, priced, catalogue).filter((each) => each.parts.length > 1)
     expect(way!.parts.map((part) => part.name)).toEqual(expect.arrayContaining(['Tackle Desk main adapter']))
     expect(way!.cost).toBe(

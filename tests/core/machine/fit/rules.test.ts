@@ -67,7 +67,7 @@ const cases: Readonly<Record<string, RuleCase>> = {
   'board-size': { clash: { motherboard: { formFactor: 'ATX' } }, unknown: ['case', 'boardSizes'] },
   'card-length': { clash: { graphics: { lengthMm: 311 } }, unknown: ['graphics', 'lengthMm'] },
   'card-thickness': { clash: { case: { cardSlots: 1 } }, unknown: ['case', 'cardSlots'] },
-  'card-low-profile': { clash: { case: { lowProfileOnly: true } }, unknown: ['graphics', 'lowProfile'] },
+  'card-low-profile': { clash: { case: { lowProfileOnly: true } }, unknown: null },
   'low-bracket': {
     given: { case: { lowProfileOnly: true }, graphics: { lowProfile: true } },
     clash: { case: { lowProfileOnly: true }, graphics: { lowProfile: true, lowBracketIncluded: false } },
@@ -83,18 +83,19 @@ const cases: Readonly<Record<string, RuleCase>> = {
     unknown: ['case', 'radiatorMm'],
   },
   'drive-bays': {
+    extras: [drive('a disk', { drive: 'hdd', interface: 'sata' })],
     clash: { case: { bays35: 0 } },
-    clashExtras: [drive('a disk', { drive: 'hdd', interface: 'sata' })],
+    clashExtras: [drive('another disk', { drive: 'hdd', interface: 'sata' })],
     unknown: ['case', 'bays35'],
   },
   'small-drive-mount': {
+    extras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
     clash: { case: { bays25: 0 } },
-    clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
+    clashExtras: [drive('another small drive', { drive: 'ssd', interface: 'sata' })],
     unknown: ['case', 'bays25'],
   },
   'supply-shape': { clash: { supply: { supplyShape: 'SFX' } }, unknown: ['case', 'supplyShapes'] },
   'supply-length': { clash: { supply: { lengthMm: 181 } }, unknown: ['supply', 'lengthMm'] },
-  'case-fans': { clash: { case: { fans: 0 } }, unknown: ['case', 'fans'] },
   'fan-headers': { clash: { motherboard: { fanHeaders: 2 } }, unknown: ['motherboard', 'fanHeaders'] },
   'slots-covered': {
     extras: [extra('a wireless card', { takesSlot: true })],
@@ -105,7 +106,8 @@ const cases: Readonly<Record<string, RuleCase>> = {
   'cpu-leads': { clash: { motherboard: { cpuLeads: 2 } }, unknown: ['supply', 'cpuLeads'] },
   'adapter-load': {
     extras: [extra('adapter', { feedsFrom: '6-pin', feedsTo: '8-pin', carriesW: 75 })],
-    clash: { graphics: { boardPowerW: 160 } },
+    given: { supply: { eightPinLeads: 0, sixPinLeads: 1 }, graphics: { boardPowerW: 100 } },
+    clash: { supply: { eightPinLeads: 0, sixPinLeads: 1 }, graphics: { boardPowerW: 260 } },
     unknown: ['graphics', 'boardPowerW'],
   },
   'sata-leads': {
@@ -133,8 +135,27 @@ const cases: Readonly<Record<string, RuleCase>> = {
     clash: { motherboard: { wireless: false } },
     unknown: ['motherboard', 'wireless'],
   },
+  'slot-power': {
+    clash: { graphics: { boardPowerW: 120, eightPinLeads: 0 } },
+    unknown: ['graphics', 'boardPowerW'],
+  },
+  'supply-age': { clash: { supply: { year: 2012 } }, unknown: ['supply', 'year'] },
+  'supply-twelve': {
+    given: { supply: { year: 2012, twelveVoltW: 400 } },
+    clash: { supply: { year: 2012, twelveVoltW: 120 } },
+    unknown: ['supply', 'twelveVoltW'],
+  },
+  'supply-leads': {
+    given: { supply: { ownLeads: true } },
+    clash: { supply: { ownLeads: false } },
+    unknown: null,
+  },
+  'one-only': { clash: {}, clashExtras: [partOf('supply', { ratedW: 300 }, 'second')], unknown: null },
   'supply-size': { clash: { supply: { ratedW: 350 } }, unknown: ['supply', 'ratedW'] },
-  'supply-peak': { clash: { graphics: { boardPowerW: 330 } }, unknown: ['graphics', 'boardPowerW'] },
+  'supply-peak': {
+    clash: { graphics: { boardPowerW: 220, transientFactor: 2.6 } },
+    unknown: ['graphics', 'boardPowerW'],
+  },
   shield: { clash: { motherboard: { shieldIncluded: false } }, unknown: ['motherboard', 'shieldIncluded'] },
   'firmware-locked': {
     clash: { motherboard: { firmwareLocked: true } },
@@ -152,9 +173,9 @@ const cases: Readonly<Record<string, RuleCase>> = {
   'no-cooler': {
     given: { cooler: null, cpu: { coolerIncluded: true } },
     clash: { cooler: null, cpu: { coolerIncluded: false } },
-    unknown: ['cpu', 'limitW'],
+    unknown: ['cpu', 'coolerIncluded'],
   },
-  airflow: { clash: { case: { fans: 1 } }, unknown: ['case', 'fans'] },
+  airflow: { clash: { case: { fans: 0 } }, unknown: ['case', 'fans'] },
   'oldest-cpu': { brief: { oldestCpuYear: 2019 }, clash: { cpu: { year: 2018 } }, unknown: ['cpu', 'year'] },
   'smallest-drive': {
     brief: { smallestDriveGb: 500 },
@@ -249,8 +270,8 @@ describe('single rules, closer', () => {
   test('an adapter stands for the lead it feeds, and is judged by what it carries', () => {
     const adapter = extra('SATA to 8-pin', { feedsFrom: 'sata', feedsTo: '8-pin', carriesW: 54 })
     const parts = machineWith({ supply: { eightPinLeads: 0 } }, [adapter])
-    expect([standing(parts, 'card-leads'), standing(parts, 'adapter-load')]).toEqual(['passes', 'clash']) // 130 − 75 = 55 W
-    const smaller = machineWith({ supply: { eightPinLeads: 0 }, graphics: { boardPowerW: 129 } }, [adapter])
+    expect([standing(parts, 'card-leads'), standing(parts, 'adapter-load')]).toEqual(['passes', 'clash']) // 130 − 45.5 = 84.5 W
+    const smaller = machineWith({ supply: { eightPinLeads: 0 }, graphics: { boardPowerW: 66 } }, [adapter])
     expect(standing(smaller, 'adapter-load')).toBe('passes')
   })
 
