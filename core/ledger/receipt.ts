@@ -1,6 +1,6 @@
 import { CoreError } from '../errors/coreError'
 import type { Currency } from '../money/money'
-import { account, type Account, type AccountInput } from './account'
+import { account, type Account, type AccountInput, type BudgetScope } from './account'
 import { scopes, type Scope } from './scopes'
 
 /** What kind of money a figure is. Assumed, expected and paid money never share one figure. */
@@ -50,6 +50,7 @@ export interface Receipt {
   /** The account of the whole build, from which the totals are. */
   readonly account: Account
   readonly budget: number
+  readonly budgetScope: BudgetScope
   readonly stretch: number
   /** Budget − pay now + cash in, over what the budget covers; negative when over, null where not known. */
   readonly left: number | null
@@ -97,6 +98,7 @@ export function receipt(input: AccountInput, lines: readonly ReceiptLine[], stre
     totals: totalsOf(whole, lines),
     account: whole,
     budget,
+    budgetScope: input.budgetScope,
     stretch,
     left,
     state: left === null ? 'not-known' : left >= 0 ? 'within' : left >= budget - stretch ? 'stretch' : 'over',

@@ -1,3 +1,4 @@
+import { takesBoard } from '../../parts/boardSize'
 import type { Condition } from '../../reading/sales/soldRecord'
 import { partLabel, type Part, type PartFacts, type Role } from '../../parts/part'
 import type { FactState, WeighedComponent } from '../weighedMachine'
@@ -160,7 +161,7 @@ function sameOrUnknown(wanted: string | undefined, has: string | undefined): boo
 
 /** A case holds a board whose size is not known: nothing speaks against it. */
 function holds(facts: PartFacts, formFactor: string | undefined): boolean {
-  return formFactor === undefined || (facts.boardSizes ?? []).includes(formFactor)
+  return formFactor === undefined || takesBoard(facts.boardSizes ?? [], formFactor)
 }
 
 /** No card is stated: none is taken for granted where the CPU draws the picture itself. */

@@ -10,8 +10,8 @@ export interface ShopAsk {
   readonly price: number
 }
 
-/** The terms of a shop that an order of its things is placed on. */
-export type ShopTerms = Pick<Order, 'currency' | 'source' | 'import' | 'exchangeFeePercent'>
+/** The terms of a shop that an order of its things is placed on, with the codes that everybody may use. */
+export type ShopTerms = Pick<Order, 'currency' | 'source' | 'import' | 'exchangeFeePercent' | 'codes'>
 
 /** A thing that anyone would have to get. */
 export interface ThingToGet {
@@ -33,7 +33,7 @@ export interface Anyone {
 /**
  * What anyone can pay for each thing of a machine, `model.md` 2: the lower of its street price and its new price, where
  * the new price is its share of one order a shop: each thing stands with the shop where it is cheapest landed alone,
- * and those that are cheaper new than used are ordered there together. No rebates, no trips, no hours. Null where
+ * and those that are cheaper new than used are ordered there together. Only codes that everybody may use. No rebates, no trips, no hours. Null where
  * neither is known.
  *
  * @example street 100.00, in a shop 90.00 + 5.00 shipping: 95.00; two such things in one order: 92.50 each
@@ -53,7 +53,6 @@ export function anyoneCanPay(
       ...terms,
       currency: from,
       asOf: today,
-      codes: [],
       rebates: [],
       extras: [],
       items: basket.map(({ thing, price }) => ({ id: thing.id, role: thing.role, price, quantity: 1 })),

@@ -50,6 +50,8 @@ export interface Order {
   /** Duty and tax on items after codes (with shipping where the source taxes it), from `freeUnder` on. */
   readonly import?: { readonly dutyPercent: number; readonly taxPercent: number; readonly freeUnder: number }
   readonly exchangeFeePercent?: number
+  /** Credit at the till for an old thing; the taxed price falls with it only where the source says so. */
+  readonly credit?: { readonly amount: number; readonly lowersTax: boolean }
   /** Cost of dealing with one fault, minor units. */
   readonly hassle?: number
   /** Replaces shipping. `perKm`, `fare`, `perHour` in minor units. */
@@ -65,6 +67,7 @@ export interface Order {
 export type LandedLineKind =
   | 'item'
   | 'code'
+  | 'credit'
   | 'shipping'
   | 'pickup'
   | 'tax'
@@ -100,6 +103,7 @@ export const mostStackableCodes = 16
  * figures. Fault loss of a line = P · ((1 − recovered) · (line after codes + its tax) + hassle · quantity).
  *
  * @throws CoreError `too-many-codes` above 16 stackable codes that apply
+ * @example 120.00 with 30.00 credit at the till, 13 % tax: 105.60; 101.70 where the credit lowers the taxed price
  * @example two items of 100.00, 13 % tax, shipping 9.99 free from 150.00: pay now 226.00
  */
 export function landedCost(order: Order): LandedCost {
@@ -166,12 +170,13 @@ function priceSteps(order: Order, { remaining, taken }: CodeOutcome): Step[] {
   const { source } = order
   const items = remaining.reduce((sum, amount) => sum + amount, 0)
   const shipping = order.pickup ? 0 : shippingOf(order, items)
-  const taxed = items + (source.taxOnShipping ? shipping : 0)
+  const { amount: credit = 0, lowersTax = false } = order.credit ?? {}
+  const taxed = Math.max(0, items - (lowersTax ? credit : 0)) + (source.taxOnShipping ? shipping : 0)
   const tax = percentOf(taxed, source.taxPercent)
   const imported = order.import && items >= order.import.freeUnder ? order.import : undefined
   const duty = imported ? percentOf(taxed, imported.dutyPercent) : 0
   const importTax = imported ? percentOf(taxed + duty, imported.taxPercent) : 0
-  const feeBase = items + shipping + tax
+  const feeBase = items + shipping + tax - credit
   const steps: Step[] = [
     ...order.items.map((item) => ({
       label: item.quantity === 1 ? (item.label ?? item.id) : `${item.quantity} × ${item.label ?? item.id}`,
@@ -179,6 +184,7 @@ function priceSteps(order: Order, { remaining, taken }: CodeOutcome): Step[] {
       amount: item.price * item.quantity,
     })),
     ...taken.map(({ id, amount }) => ({ label: `code ${id}`, kind: 'code' as const, amount: -amount })),
+    { label: 'old thing traded in', kind: 'credit', amount: -credit },
     { label: 'shipping', kind: 'shipping', amount: shipping },
     { label: 'pickup', kind: 'pickup', amount: order.pickup ? pickupCost(order.pickup) : 0 },
     { label: `tax ${source.taxPercent} %`, kind: 'tax', amount: tax },

@@ -38,6 +38,8 @@ export interface LeadToValue {
   readonly signs?: readonly FaultSign[]
   /** What it makes necessary, in its own currency. */
   readonly extras?: readonly { readonly label: string; readonly amount: number }[]
+  /** Credit at the till for an old thing, in its own currency. */
+  readonly credit?: NonNullable<Order['credit']>
   /** What fetching it costs, in its own currency; left out: it is sent. */
   readonly pickup?: number
 }
@@ -190,6 +192,7 @@ function orderOfLead(
     ...(lead.pickup === undefined
       ? {}
       : { pickup: { km: 0, perKm: 0, fare: lead.pickup, hours: 0, perHour: 0 } }),
+    ...(lead.credit && { credit: lead.credit }),
     ...(lead.terms.import && { import: lead.terms.import }),
     ...(lead.terms.exchangeFeePercent !== undefined &&
       lead.currency !== buildCurrency && { exchangeFeePercent: lead.terms.exchangeFeePercent }),

@@ -35,6 +35,7 @@ export function joinedOrder(orders: readonly Order[]): JoinedOrder {
     codes,
     rebates: orders.flatMap((order) => order.rebates),
     extras: orders.flatMap((order) => order.extras),
+    ...creditOf(orders),
   }
   const landed = landedCost(joint)
   const separately = orders.reduce((sum, order) => sum + landedCost(order).payNow.amount, 0)
@@ -49,9 +50,24 @@ export function joinedOrder(orders: readonly Order[]): JoinedOrder {
   }
 }
 
-/** By what codes leave of each order's items, which bears shipping, tax and fees; what an order makes necessary is its own. */
+/** All credits at the till together. */
+function creditOf(orders: readonly Order[]): Pick<Order, 'credit'> {
+  const credits = orders.flatMap(({ credit }) => credit ?? [])
+  return credits.length === 0
+    ? {}
+    : {
+        credit: {
+          amount: credits.reduce((sum, { amount }) => sum + amount, 0),
+          lowersTax: credits[0]!.lowersTax,
+        },
+      }
+}
+
+/** By what codes leave of each order's items, which bears shipping, tax and fees; what an order makes necessary, and its credit, is its own. */
 function sharesOf(orders: readonly Order[], landed: LandedCost): number[] {
-  const extras = orders.map((order) => order.extras.reduce((sum, { amount }) => sum + amount, 0))
+  const extras = orders.map(
+    (order) => order.extras.reduce((sum, { amount }) => sum + amount, 0) - (order.credit?.amount ?? 0),
+  )
   let at = 0
   const weights = orders.map((order) =>
     order.items.reduce((sum) => sum + Math.max(0, landed.itemsAfterCodes[at++]!), 0),

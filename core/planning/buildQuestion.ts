@@ -1,0 +1,113 @@
+import type { FitBrief } from '../machine/fit/finding'
+import type { Part, Role } from '../parts/part'
+import type { FrameSettings, Workload } from '../performance/model/workload'
+
+/** What is to be planned for a build: everything the engine needs, so that it can run away from the page. */
+export interface BuildQuestion {
+  readonly currency: string
+  readonly goal: 'cheapest' | 'fastest'
+  /** Roles to be filled. */
+  readonly roles: readonly Role[]
+  /** Parts that ways offer, of the roles asked for and of any other. */
+  readonly parts: readonly Part[]
+  readonly ways: readonly BuildWay[]
+  /** Parts that are in the machine whatever is planned. */
+  readonly fixed: readonly Part[]
+  readonly orders: readonly { readonly source: string; readonly shipping: number }[]
+  readonly targets: readonly BuildTarget[]
+  readonly workloads: readonly Workload[]
+  readonly brief: FitBrief
+  readonly wishes: PlanWishes
+  readonly pins: readonly string[]
+  readonly bans: readonly string[]
+}
+
+/** A way with what is shown of it. Amounts in minor units. */
+export interface BuildWay {
+  readonly id: string
+  readonly text: string
+  readonly from: string
+  readonly url: string
+  /** Source in whose order it lies; null: paid by itself. */
+  readonly source: string | null
+  readonly partIds: readonly string[]
+  readonly payNow: number
+  readonly expected: number
+  readonly perDay: number | null
+  /** Whether the build has it already. */
+  readonly isPresent: boolean
+}
+
+export interface BuildTarget {
+  readonly name: string
+  readonly workloadId: string
+  readonly settings: FrameSettings
+  readonly averageFps: number
+}
+
+/** What the builder would like; null: not asked for. Each can be given up by itself. */
+export interface PlanWishes {
+  /** Frame rates, one for each target; null: that target is let go. */
+  readonly floors: readonly (number | null)[]
+  /** Pay now at most, minor units. */
+  readonly budget: number | null
+  /** All hunts in within so many days with a chance of four in five. */
+  readonly days: number | null
+  readonly memoryGb: number | null
+  readonly driveGb: number | null
+  /** Supply rated for so many times the draw. */
+  readonly supplyFactor: number | null
+}
+
+/**
+ * What may be paid for the parts of a plan, minor units: what is left of the budget with its stretch, and what the
+ * choices that the plan may do without would take; everything else in the build is paid or promised already.
+ *
+ * @param left of the budget, as the receipt has it; null where it is not known
+ * @example left 140.06 of 620.00, a stretch of 680.00, choices of 285.00: 485.06
+ */
+export function budgetForPlan(
+  left: number | null,
+  { budget, stretch }: { readonly budget: number; readonly stretch: number },
+  replaceable: readonly number[],
+): number | null {
+  return left === null ? null : replaceable.reduce((sum, payNow) => sum + payNow, left + stretch - budget)
+}
+
+/** Names of single wishes: `floors[0]`, `budget`, … */
+export type WishName = `floors[${number}]` | Exclude<keyof PlanWishes, 'floors'>
+
+/** The wishes that are asked for. */
+export function wishNames(wishes: PlanWishes): WishName[] {
+  const { floors, ...others } = wishes
+  return [
+    ...floors.flatMap((floor, at): WishName[] => (floor === null ? [] : [`floors[${at}]`])),
+    ...(Object.keys(others) as Exclude<keyof PlanWishes, 'floors'>[]).filter((name) => others[name] !== null),
+  ]
+}
+
+/** The same wishes without one of them. */
+export function without(wishes: PlanWishes, name: WishName): PlanWishes {
+  const at = /^floors\[(\d+)\]$/.exec(name)
+  if (!at) return { ...wishes, [name]: null }
+  return { ...wishes, floors: wishes.floors.map((floor, index) => (index === Number(at[1]) ? null : floor)) }
+}
+
+/** What a builder asked of a plan, apart from what is on offer: it outlives a reload, and new offers. */
+export type PlanAsk = Pick<BuildQuestion, 'goal' | 'wishes' | 'pins' | 'bans'>
+
+/**
+ * A fresh question with what was asked before. Pins and bans of ways that are gone go with them; what the build has
+ * bought stays pinned; wishes are kept as long as the targets are as many.
+ */
+export function askedAgain(fresh: BuildQuestion, asked: PlanAsk | null): BuildQuestion {
+  if (!asked) return fresh
+  const there = new Set(fresh.ways.map(({ id }) => id))
+  return {
+    ...fresh,
+    goal: fresh.targets.length === 0 ? 'cheapest' : asked.goal,
+    wishes: asked.wishes.floors.length === fresh.wishes.floors.length ? asked.wishes : fresh.wishes,
+    pins: [...new Set([...fresh.pins, ...asked.pins.filter((id) => there.has(id))])],
+    bans: asked.bans.filter((id) => there.has(id) && !fresh.pins.includes(id)),
+  }
+}

@@ -1,0 +1,391 @@
+import type { PlanProblem, PlanWay } from './problem'
+import { pairClashes } from './pairClashes'
+
+/** What is to be made as small or as large as can be. */
+export type Objective = { readonly kind: 'cost' } | { readonly kind: 'frames' }
+
+/** Names of the variables by what they stand for. */
+export interface Program {
+  readonly text: string
+  /** Variable of a way taken, by its place; of a thing kept, by way and thing. */
+  readonly taken: (way: number) => string
+  readonly kept: (way: number, thing: number) => string
+}
+
+/** A fraction of a minor unit a way, so that of equal costs the one of fewer ways is taken. */
+const aWay = 0.01
+/** Rounding half away from zero, with room for the solver's own tolerance. */
+const half = 0.5 - 0.0001
+/** Slack by which a row does not bind where a fact is not known. */
+const unbound = 1_000_000
+
+/**
+ * The problem as a mixed-integer program in the LP format: each role filled once, nothing taken of which nothing is
+ * kept, parts that clash never together, watts as a sum, and each order in exactly one of its modes (with or without
+ * its code, shipping paid or free), so that discount, shipping and tax are exact; `plan.md`.
+ *
+ * @param only pairs of CPU and card that may be taken; null: any
+ */
+export function programOf(
+  problem: PlanProblem,
+  objective: Objective,
+  only: readonly number[] | null = null,
+): Program {
+  const rows: string[] = []
+  const binaries = new Set<string>()
+  const integers = new Set<string>()
+  const bounds: string[] = []
+  const cost: Term[] = []
+  const pay: Term[] = []
+  const taken = (way: number) => `x${way}`
+  const kept = (way: number, thing: number) => `y${way}_${thing}`
+  const row = (terms: readonly Term[], sense: '<=' | '>=' | '=', right: number) => {
+    const text = sumOf(terms)
+    if (text !== '') rows.push(` c${rows.length}: ${text} ${sense} ${right}`)
+    else if ((sense === '>=' && right > 0) || (sense === '=' && right !== 0) || (sense === '<=' && right < 0))
+      // nothing can fill it: a row that no solution meets
+      rows.push(` c${rows.length}: ${taken(0)} <= -1`)
+  }
+  const used = new Map<string, Term[]>()
+  for (const [at, way] of problem.ways.entries()) {
+    binaries.add(taken(at))
+    const keeps: Term[] = []
+    cost.push([way.expectedExtra + (problem.preferred?.has(way.id) ? aWay / 2 : aWay), taken(at)])
+    for (const [index, { partId, resale }] of way.things.entries()) {
+      const part = problem.parts.get(partId)!
+      const wanted = problem.roles.includes(part.role)
+      cost.push([-resale, taken(at)])
+      if (!wanted) continue
+      binaries.add(kept(at, index))
+      cost.push([resale, kept(at, index)])
+      keeps.push([1, kept(at, index)])
+      used.set(partId, [...(used.get(partId) ?? []), [1, kept(at, index)]])
+      row(
+        [
+          [1, kept(at, index)],
+          [-1, taken(at)],
+        ],
+        '<=',
+        0,
+      )
+    }
+    row([...keeps, [-1, taken(at)]], '>=', 0)
+    if (way.source === null) {
+      cost.push([way.price, taken(at)])
+      pay.push([way.price, taken(at)])
+    }
+    if (problem.pins.includes(way.id)) row([[1, taken(at)]], '=', 1)
+    if (problem.bans.includes(way.id)) row([[1, taken(at)]], '=', 0)
+  }
+  const usedOf = (partId: string) => used.get(partId) ?? []
+  for (const role of problem.roles) {
+    const own = [...used].flatMap(([partId, terms]) =>
+      problem.parts.get(partId)!.role === role ? terms : [],
+    )
+    const others = [...(problem.standsIn?.get(role) ?? [])].flatMap(usedOf)
+    if (others.length === 0) row(own, '=', 1)
+    else {
+      row(own, '<=', 1)
+      row([...own, ...others], '>=', 1)
+    }
+  }
+  const apart = problem.apart ?? pairClashes([...used.keys()].map((id) => problem.parts.get(id)!))
+  for (const set of apart) row(set.flatMap(usedOf), '<=', set.length - 1)
+  wattRow(problem, usedOf, row)
+  frameRows(problem, objective, only, usedOf, row)
+  waitRow(problem, taken, row)
+  for (const [index, [id]] of [...problem.sources].entries())
+    orderRows(problem, id, `s${index}`, { row, binaries, integers, bounds, cost, pay, taken })
+  if (problem.goal.budget !== null) row(pay, '<=', problem.goal.budget)
+  const frames = objective.kind === 'frames'
+  const goal = frames
+    ? sumOf(problem.frames.map((pair, at): Term => [logOf(pair.fps), `z${at}`]))
+    : sumOf(cost)
+  const text = [
+    frames ? 'Maximize' : 'Minimize',
+    ` obj: ${goal === '' ? `0 ${taken(0)}` : goal}`,
+    'Subject To',
+    ...rows,
+    ...(bounds.length > 0 ? ['Bounds', ...bounds] : []),
+    ...(integers.size > 0 ? ['General', ` ${[...integers].join(' ')}`] : []),
+    'Binary',
+    ...[...binaries].map((name) => ` ${name}`),
+    'End',
+    '',
+  ].join('\n')
+  return { text, taken, kept }
+}
+
+type Term = readonly [factor: number, variable: string]
+type Row = (terms: readonly Term[], sense: '<=' | '>=' | '=', right: number) => void
+
+/** Terms added up, each variable once; the solver's format has no empty side. */
+function sumOf(terms: readonly Term[]): string {
+  const sums = new Map<string, number>()
+  for (const [factor, variable] of terms) sums.set(variable, (sums.get(variable) ?? 0) + factor)
+  return [...sums]
+    .filter(([, factor]) => factor !== 0)
+    .map(([variable, factor]) => `${factor < 0 ? '-' : '+'} ${plainNumber(Math.abs(factor))} ${variable}`)
+    .join('\n  ')
+}
+
+/** Without an exponent, which the format does not take everywhere. */
+function plainNumber(value: number): string {
+  return Number.isInteger(value) ? String(value) : value.toFixed(9).replace(/0+$/, '')
+}
+
+function logOf(fps: readonly number[]): number {
+  return fps.reduce((sum, each) => sum + Math.log(Math.max(each, 1e-9)), 0)
+}
+
+/** The rule of the stated problem: half as much again, 30 W for the board and 10 W for the rest. */
+const usualWatts = { factor: 1.5, besides: 40 } as const
+
+/** Rating ≥ 1.5 × (CPU limit + board power + 30 for the board + 3 a module + 10); what is not known does not bind. */
+function wattRow({ parts, roles, watts }: PlanProblem, usedOf: (id: string) => Term[], row: Row): void {
+  if (!roles.includes('supply')) return
+  const { factor, besides } = watts ?? usualWatts
+  const terms: Term[] = []
+  for (const [id, { role, facts }] of parts) {
+    const add = (watts: number | undefined, sign: 1 | -1) => {
+      for (const [, variable] of usedOf(id))
+        terms.push([watts === undefined ? unbound : sign * watts, variable])
+    }
+    if (role === 'supply') add(facts.ratedW, 1)
+    if (role === 'cpu') add(facts.limitW === undefined ? undefined : factor * facts.limitW, -1)
+    if (role === 'graphics') add(facts.boardPowerW === undefined ? undefined : factor * facts.boardPowerW, -1)
+    if (role === 'memory') add(factor * 3 * (facts.kitCount ?? 1), -1)
+  }
+  row(terms, '>=', factor * besides)
+}
+
+/** Floors remove pairs by rows of the parts themselves; only the most frames need a variable a pair. */
+function frameRows(
+  { frames, goal, parts, roles }: PlanProblem,
+  objective: Objective,
+  only: readonly number[] | null,
+  usedOf: (id: string) => Term[],
+  row: Row,
+): void {
+  const counts = goal.floors.length > 0 || goal.kind === 'fastest'
+  if (!counts || !roles.includes('cpu') || !roles.includes('graphics')) return
+  const allowed = frames
+    .map((pair, at) => ({ ...pair, at }))
+    .filter(
+      ({ fps, at }) =>
+        fps.every((each, target) => each >= (goal.floors[target] ?? 0)) &&
+        (only === null || only.includes(at)),
+    )
+  const ofRole = (role: string) => [...parts].filter(([, part]) => part.role === role).map(([id]) => id)
+  const partners = (id: string, side: 'cpu' | 'graphics', other: 'cpu' | 'graphics') =>
+    [...new Set(allowed.filter((pair) => pair[side] === id).map((pair) => pair[other]))].flatMap((each) =>
+      usedOf(each).map(([, variable]): Term => [-1, variable]),
+    )
+  for (const id of ofRole('cpu')) row([...usedOf(id), ...partners(id, 'cpu', 'graphics')], '<=', 0)
+  for (const id of ofRole('graphics')) row([...usedOf(id), ...partners(id, 'graphics', 'cpu')], '<=', 0)
+  if (objective.kind !== 'frames') return
+  row(
+    allowed.map(({ at }): Term => [1, `z${at}`]),
+    '=',
+    1,
+  )
+  for (const side of ['cpu', 'graphics'] as const)
+    for (const id of ofRole(side))
+      row(
+        [
+          ...allowed.filter((pair) => pair[side] === id).map(({ at }): Term => [1, `z${at}`]),
+          ...usedOf(id).map(([, variable]): Term => [-1, variable]),
+        ],
+        '=',
+        0,
+      )
+  for (const [at] of frames.entries())
+    if (!allowed.some((pair) => pair.at === at)) row([[1, `z${at}`]], '=', 0)
+}
+
+/** All hunts in by the day with the chance wanted; what never comes in is not taken. */
+function waitRow({ ways, within }: PlanProblem, taken: (way: number) => string, row: Row): void {
+  if (within === null) return
+  const terms: Term[] = []
+  for (const [at, { perDay }] of ways.entries()) {
+    if (perDay === null) continue
+    const chance = perDay > 0 && within.days > 0 ? -Math.expm1(-perDay * within.days) : 0
+    if (chance === 0) row([[1, taken(at)]], '=', 0)
+    else terms.push([-Math.log(chance), taken(at)])
+  }
+  if (terms.length > 0) row(terms, '<=', -Math.log(within.chance) + 1e-9)
+}
+
+interface OrderParts {
+  readonly row: Row
+  readonly binaries: Set<string>
+  readonly integers: Set<string>
+  readonly bounds: string[]
+  readonly cost: Term[]
+  readonly pay: Term[]
+  taken(way: number): string
+}
+
+/** A mode of an order: what its code takes off, and whether shipping is free, over a range of what is spent. */
+interface Mode {
+  readonly name: string
+  /** Discount as percent of the spend, or fixed; `all`: as much as is spent. */
+  readonly discount: { readonly percent: number } | { readonly fixed: number } | 'all'
+  readonly low: number
+  readonly high: number
+  readonly isFree: boolean
+}
+
+/** One order a source: its spend lies in exactly one mode, or there is none. */
+function orderRows(problem: PlanProblem, id: string, name: string, parts: OrderParts): void {
+  const { row, binaries, integers, cost, pay, taken } = parts
+  const source = problem.sources.get(id)!
+  const own = problem.ways.map((way, at) => ({ way, at })).filter(({ way }) => way.source === id)
+  if (own.length === 0) return
+  const most = own.reduce((sum, { way }) => sum + way.price, 0)
+  const spend = own.map(({ way, at }): Term => [way.price, taken(at)])
+  const modes = modesOf(problem, id, most)
+  const on = `${name}o`
+  binaries.add(on)
+  for (const { at } of own)
+    row(
+      [
+        [1, taken(at)],
+        [-1, on],
+      ],
+      '<=',
+      0,
+    )
+  row([...own.map(({ at }): Term => [1, taken(at)]), [-1, on]], '>=', 0)
+  row([...modes.map((mode): Term => [1, `${name}m${mode.name}`]), [-1, on]], '=', 0)
+  const split: Term[] = []
+  const left: Term[] = []
+  for (const mode of modes) {
+    const [m, s, d] = [`${name}m${mode.name}`, `${name}s${mode.name}`, `${name}d${mode.name}`]
+    binaries.add(m)
+    split.push([1, s])
+    row(
+      [
+        [1, s],
+        [-mode.low, m],
+      ],
+      '>=',
+      0,
+    )
+    row(
+      [
+        [1, s],
+        [-mode.high, m],
+      ],
+      '<=',
+      0,
+    )
+    left.push([1, s])
+    if (mode.discount === 'all') left.push([-1, s])
+    else if ('fixed' in mode.discount) left.push([-mode.discount.fixed, m])
+    else {
+      // rounded once, half away from zero
+      integers.add(d)
+      const share = mode.discount.percent / 100
+      row(
+        [
+          [1, d],
+          [-share, s],
+          [-0.5, m],
+        ],
+        '<=',
+        0,
+      )
+      row(
+        [
+          [1, d],
+          [-share, s],
+          [half, m],
+        ],
+        '>=',
+        0,
+      )
+      row(
+        [
+          [1, d],
+          [-mode.high, m],
+        ],
+        '<=',
+        0,
+      )
+      left.push([-1, d])
+    }
+    if (source.freeFrom !== null) {
+      // free from the threshold on, on what the code leaves
+      const after: Term[] =
+        mode.discount === 'all'
+          ? []
+          : 'fixed' in mode.discount
+            ? [
+                [1, s],
+                [-mode.discount.fixed, m],
+              ]
+            : [
+                [1, s],
+                [-1, d],
+              ]
+      if (mode.isFree) row([...after, [-source.freeFrom, m]], '>=', 0)
+      else row([...after, [-(source.freeFrom - 1), m]], '<=', 0)
+    }
+    if (!mode.isFree) {
+      cost.push([source.shipping, m])
+      pay.push([source.shipping, m])
+    }
+  }
+  row([...split, ...spend.map(([factor, variable]): Term => [-factor, variable])], '=', 0)
+  cost.push(...left)
+  pay.push(...left)
+  if (source.taxPercent === 0) return
+  const tax = `${name}t`
+  integers.add(tax)
+  const rate = source.taxPercent / 100
+  row([[1, tax], ...left.map(([factor, variable]): Term => [-rate * factor, variable]), [half, on]], '>=', 0)
+  cost.push([1, tax])
+  pay.push([1, tax])
+}
+
+function modesOf({ sources, codes }: PlanProblem, id: string, most: number): Mode[] {
+  const { freeFrom } = sources.get(id)!
+  const code = codes.get(id)
+  const shippings = freeFrom === null ? [false] : [false, true]
+  const discounts: (Omit<Mode, 'isFree' | 'name'> & { readonly name: string })[] = [
+    { name: 'n', discount: { percent: 0 }, low: 0, high: most },
+  ]
+  if (code) {
+    const from = code.minSpend ?? 0
+    const cap = code.cap ?? Infinity
+    if (code.kind === 'fixed') {
+      const value = Math.min(code.value, cap)
+      if (value > from) discounts.push({ name: 'a', discount: 'all', low: from, high: Math.min(most, value) })
+      discounts.push({ name: 'f', discount: { fixed: value }, low: Math.max(from, value), high: most })
+    } else {
+      // below its cap, and at it
+      const atCap =
+        cap === Infinity || code.value === 0 ? Infinity : Math.ceil(((cap - 0.5) * 100) / code.value)
+      if (from < atCap)
+        discounts.push({
+          name: 'p',
+          discount: { percent: code.value },
+          low: from,
+          high: Math.min(most, atCap === Infinity ? most : atCap - 1),
+        })
+      if (atCap <= most)
+        discounts.push({ name: 'c', discount: { fixed: cap }, low: Math.max(from, atCap), high: most })
+    }
+  }
+  return shippings.flatMap((isFree) =>
+    discounts
+      .filter(({ low, high }) => low <= high)
+      .map((discount) => ({ ...discount, name: `${discount.name}${isFree ? 'f' : 'p'}`, isFree })),
+  )
+}
+
+/** Prices of ways of one source, for whoever reads a solution. */
+export function waysOfSource(ways: readonly PlanWay[], id: string): PlanWay[] {
+  return ways.filter(({ source }) => source === id)
+}

@@ -1,0 +1,248 @@
+import loadHighs from 'highs'
+import { beforeAll, describe, expect, test } from 'vitest'
+import { catalogue } from '../../../demo/catalogue'
+import { chance as makeChance } from '../../../demo/random'
+import { demoWorkloads } from '../../../demo/trade'
+import { checkFit } from '#core/machine/fit/checkFit'
+import { briefDefaults } from '#core/machine/fit/rule'
+import { coreRoles, type Part, type PartFacts, type Role } from '#core/parts/part'
+import { without, wishNames, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
+import { groundOf, planBuild } from '#core/planning/planBuild'
+import { readSolution, solverOptions } from '#core/planning/readSolution'
+import type { Solver } from '#core/planning/solvePlan'
+import { frameCurve, nextBest, waitCurve, wishCosts } from '#core/planning/wishCosts'
+import type { Workload } from '#core/performance/model/workload'
+import { machineWith } from '../machine/fit/soundMachine'
+
+let solve: Solver
+beforeAll(async () => {
+  const highs = await loadHighs()
+  solve = (program) =>
+    readSolution(highs.solve(program, solverOptions(10) as Parameters<typeof highs.solve>[1]))
+})
+
+const way = (part: Part, payNow: number, some: Partial<BuildWay> = {}): BuildWay => ({
+  id: `way:${part.id}`,
+  text: part.name,
+  from: 'a lead',
+  url: '',
+  source: null,
+  partIds: [part.id],
+  payNow,
+  expected: payNow,
+  perDay: null,
+  isPresent: false,
+  ...some,
+})
+const sound = machineWith()
+const part = (role: Role) => sound.find((each) => each.role === role)!
+const other = (role: Role, facts: PartFacts, name: string): Part => ({
+  ...part(role),
+  id: name,
+  name,
+  facts: { ...part(role).facts, ...facts },
+})
+const priceOf: Readonly<Partial<Record<Role, number>>> = { cpu: 8000, graphics: 13_000, supply: 5000 }
+
+function question(parts: readonly Part[], some: Partial<BuildQuestion> = {}): BuildQuestion {
+  return {
+    currency: 'CAD',
+    goal: 'cheapest',
+    roles: coreRoles,
+    parts,
+    ways: parts.map((each) => way(each, priceOf[each.role] ?? 3000)),
+    fixed: [],
+    orders: [],
+    targets: [],
+    workloads: demoWorkloads as readonly Workload[],
+    brief: briefDefaults,
+    wishes: { floors: [], budget: null, days: null, memoryGb: null, driveGb: null, supplyFactor: null },
+    pins: [],
+    bans: [],
+    ...some,
+  }
+}
+const names = (plan: ReturnType<typeof planBuild>) => plan.kept.map((each) => each.part.name).sort()
+
+describe('a plan for a build', () => {
+  test('one of each role at the least cost, and nothing that stops', () => {
+    const plan = planBuild(question(sound), solve)
+    expect(plan).toMatchObject({ status: 'optimal', cost: 41_000, payNow: 41_000, waitDays: 0 })
+    expect(plan.kept).toHaveLength(8)
+  })
+
+  test('a cheaper part that stops the machine is not taken, whatever it saves', () => {
+    const wrong = other('cpu', { socket: 'TD-B' }, 'wrong socket')
+    const asked = question([...sound, wrong])
+    const cheap = {
+      ...asked,
+      ways: asked.ways.map((each) =>
+        each.id === `way:${wrong.id}` ? { ...each, payNow: 1, expected: 1 } : each,
+      ),
+    }
+    expect(names(planBuild(cheap, solve))).not.toContain('wrong socket')
+  })
+
+  test('what only three parts together stop becomes a cut: the machine is sent back', () => {
+    // its rating is enough for the program’s sum, and not after twelve years
+    const old = other('supply', { ratedW: 420, year: 1996, twelveVoltW: 400 }, 'old supply')
+    const asked = question([...sound, old])
+    const cheap = {
+      ...asked,
+      ways: asked.ways.map((each) =>
+        each.id === 'way:old supply' ? { ...each, payNow: 1, expected: 1 } : each,
+      ),
+    }
+    const plan = planBuild(cheap, solve)
+    expect(plan.rounds).toBeGreaterThan(1)
+    expect(names(plan)).not.toContain('old supply')
+  })
+
+  test('what is not known is asked before it is bought, and never taken for granted', () => {
+    const { year: _, ...facts } = part('supply').facts
+    const unknown = sound.map((each) => (each.role === 'supply' ? { ...each, facts } : each))
+    expect(planBuild(question(sound), solve).unchecked).toEqual([])
+    expect(planBuild(question(unknown), solve).unchecked).toEqual([
+      'Cannot check: year of Make the supply not known',
+    ])
+  })
+
+  test('a CPU that comes with a cooler needs none', () => {
+    const boxed = other('cpu', { coolerIncluded: true }, 'boxed')
+    const plan = planBuild(question([...sound, boxed]), solve)
+    // level in price with the other, and a cooler of 30.00 saved
+    expect([plan.cost, names(plan).includes('the cooler')]).toEqual([38_000, false])
+  })
+
+  test('a lot that holds several is taken where it is cheaper than its things', () => {
+    const asked = question(sound)
+    const lot = way(part('cpu'), 10_000, {
+      id: 'lot',
+      partIds: ['cpu', 'motherboard', 'memory'].map((role) => part(role as Role).id),
+    })
+    const plan = planBuild({ ...asked, ways: [...asked.ways, lot] }, solve)
+    expect(plan.ways.map(({ id }) => id)).toContain('lot')
+    expect(plan.cost).toBe(41_000 - 14_000 + 10_000)
+  })
+
+  test('wishes: what each costs is the plan with it less the plan without it', () => {
+    const large = other('memory', { capacityGb: 32 }, '32 GB')
+    const asked = question([...sound, large], {
+      wishes: { floors: [], budget: 60_000, days: null, memoryGb: 32, driveGb: 500, supplyFactor: 1.5 },
+    })
+    const dear = {
+      ...asked,
+      ways: asked.ways.map((each) =>
+        each.id === 'way:32 GB' ? { ...each, payNow: 7000, expected: 7000 } : each,
+      ),
+    }
+    const ground = groundOf(dear)
+    const plan = planBuild(dear, solve, ground)
+    const costs = Object.fromEntries(
+      [...wishCosts(dear, plan, solve, ground)].map(({ name, cost }) => [name, cost]),
+    )
+    expect(wishNames(dear.wishes)).toEqual(['budget', 'memoryGb', 'driveGb', 'supplyFactor'])
+    expect(costs).toEqual({ budget: 0, memoryGb: 4000, driveGb: 0, supplyFactor: 0 })
+    expect(without(dear.wishes, 'memoryGb').memoryGb).toBeNull()
+  })
+
+  test('nothing meets every wish: those that alone help have a plan without them', () => {
+    const asked = question(sound, {
+      wishes: { floors: [], budget: 30_000, days: null, memoryGb: 16, driveGb: null, supplyFactor: null },
+    })
+    const ground = groundOf(asked)
+    const plan = planBuild(asked, solve, ground)
+    expect(plan.status).toBe('infeasible')
+    const found = [...wishCosts(asked, plan, solve, ground)]
+    expect(found.map(({ name, without: next }) => [name, next?.cost ?? null])).toEqual([
+      ['budget', 41_000],
+      ['memoryGb', null],
+    ])
+  })
+
+  test('the next best of a line, and nothing where no other way is', () => {
+    const second = other('cooler', {}, 'second cooler')
+    const asked = question([...sound, second])
+    const ground = groundOf(asked)
+    const plan = planBuild(asked, solve, ground)
+    const taken = plan.ways.find(({ partIds }) => partIds[0]!.includes('cooler'))!
+    expect(nextBest(asked, plan, taken.id, solve, ground)!.more).toBe(0)
+    expect(nextBest(asked, plan, `way:${part('case').id}`, solve, ground)).toBeNull()
+  })
+
+  test('waiting costs less money: the curve never rises with the days', () => {
+    const hunted = question(sound)
+    const asked = {
+      ...hunted,
+      ways: [...hunted.ways, way(part('graphics'), 9000, { id: 'hunt', perDay: 0.1 })],
+    }
+    const points = [...waitCurve(asked, solve, groundOf(asked))]
+    const costs = points.map(({ plan }) => plan.cost!)
+    expect(costs).toEqual([...costs].sort((a, b) => b - a))
+    expect([costs[0], costs.at(-1)]).toEqual([41_000, 37_000])
+    // 8 of 10 within T: 1 − e^(−0.1 T) = 0.8 at 16.1 days
+    expect(points.find(({ plan }) => plan.cost === 37_000)!.at).toBe(20)
+  })
+
+  test('more frames never cost less along the curve', () => {
+    const fast = other('graphics', { graphicsIndex: 160 }, 'fast card')
+    const asked = question([...sound, fast], {
+      targets: [
+        {
+          name: 'a game',
+          workloadId: demoWorkloads[0]!.id,
+          settings: { width: 1920, height: 1080, preset: 'high' },
+          averageFps: 60,
+        },
+      ],
+    })
+    const dear = {
+      ...asked,
+      ways: asked.ways.map((each) =>
+        each.id === 'way:fast card' ? { ...each, payNow: 30_000, expected: 30_000 } : each,
+      ),
+    }
+    const costs = [...frameCurve(dear, solve, groundOf(dear))].map(({ plan }) => plan.cost!)
+    expect(costs.length).toBeGreaterThan(1)
+    expect(costs).toEqual([...costs].sort((a, b) => a - b))
+  })
+})
+
+test('over random libraries no plan stops, none is dearer than one thrown together that fits', () => {
+  const chance = makeChance(4242)
+  const ofRole = (role: Role) => catalogue.filter((each) => each.role === role)
+  let proven = 0
+  for (let round = 0; round < 40; round += 1) {
+    const parts = coreRoles.flatMap((role) => {
+      const all = ofRole(role)
+      return [...new Set(Array.from({ length: 3 }, () => chance.pick(all)))]
+    })
+    const asked = question(parts, {
+      ways: parts.map((each) => way(each, 100 * chance.whole(5, 200))),
+      wishes: { floors: [], budget: null, days: null, memoryGb: null, driveGb: null, supplyFactor: 1.5 },
+    })
+    const plan = planBuild(asked, solve)
+    if (plan.status === 'infeasible') continue
+    proven += 1
+    const kept = plan.kept.map((each) => each.part)
+    expect(
+      checkFit({ parts: kept, brief: briefDefaults }).findings.filter(({ severity }) => severity === 'stops'),
+    ).toEqual([])
+    const own = (role: Role) => parts.filter((each) => each.role === role)
+    for (let other = 0; other < 60; other += 1) {
+      const drawn = coreRoles.map((role) => chance.pick(own(role)))
+      const price = drawn.reduce(
+        (sum, each) => sum + asked.ways.find(({ partIds }) => partIds[0] === each.id)!.payNow,
+        0,
+      )
+      if (price >= plan.cost!) continue
+      const report = checkFit({ parts: drawn, brief: briefDefaults })
+      const small = drawn.some(({ facts }) => facts.drive === 'hdd')
+      const gaveUp = report.findings.some(
+        ({ severity, ruleId }) => severity === 'stops' || ruleId.startsWith('supply-'),
+      )
+      expect(gaveUp || small).toBe(true)
+    }
+  }
+  expect(proven).toBeGreaterThan(8)
+})
