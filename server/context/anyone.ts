@@ -1,52 +1,14 @@
-import { and, eq, isNull } from 'drizzle-orm'
 import { rateTable } from '#core/money/rates'
 import type { Part } from '#core/parts/part'
-import { anyoneCanPay, type ShopAsk, type ShopTerms, type ThingToGet } from '#core/supply/anyone/anyoneCanPay'
-import { daysBetween } from '#core/time/calendarDate'
-import type { Queryable } from '../db/client'
-import { leads, leadThings } from '../db/schema/leads'
-import { sources } from '../db/schema/sources'
+import { anyoneCanPay, type ShopTerms, type ThingToGet } from '#core/supply/anyone/anyoneCanPay'
 import type { BuildRow } from './findBuild'
 import { streetAt, type Market } from './market'
+import { asksFor } from './openOffers'
 import { termsOf } from './termsOf'
-
-/** What shops ask for each part in their open offers. */
-export type OpenNewOffers = ReadonlyMap<string, readonly ShopAsk[]>
-
-/** Open offers of shops of one new thing each, in the shop's own currency. */
-export async function openNewOffers(db: Pick<Queryable, 'select'>): Promise<OpenNewOffers> {
-  const rows = await db
-    .select({ lead: leads, thing: leadThings, source: sources })
-    .from(leads)
-    .innerJoin(sources, eq(sources.id, leads.sourceId))
-    .innerJoin(leadThings, eq(leadThings.leadId, leads.id))
-    .where(and(eq(leads.state, 'open'), eq(leads.condition, 'new'), isNull(leads.deletedAt)))
-  const things = new Map<string, number>()
-  for (const { lead } of rows) things.set(lead.id, (things.get(lead.id) ?? 0) + 1)
-  const offers = new Map<string, ShopAsk[]>()
-  for (const { lead, thing, source } of rows) {
-    if (things.get(lead.id) !== 1 || thing.quantity !== 1 || lead.currency !== source.currency) continue
-    if (!['shop', 'counter', 'refurbisher'].includes(source.kind)) continue
-    offers.set(thing.partId, [...(offers.get(thing.partId) ?? []), { shopId: source.id, price: lead.price }])
-  }
-  return offers
-}
-
-/** Everything that shops ask for a part: open offers, else the latest shop price of each shop as long as it is believed. */
-export function asksFor(market: Market, partId: string, offers: OpenNewOffers, today: string): ShopAsk[] {
-  const asks = [...(offers.get(partId) ?? [])]
-  for (const [shopId, points] of market.shopHistory.get(partId) ?? []) {
-    const last = points.filter((point) => point.date <= today).at(-1)
-    if (!last || daysBetween(last.date, today) > market.assumptions.pricing.shopPriceDays) continue
-    if (last.currency !== market.sources.get(shopId)?.currency) continue
-    if (!asks.some((ask) => ask.shopId === shopId && ask.price <= last.price))
-      asks.push({ shopId, price: last.price })
-  }
-  return asks
-}
+import { codesOfSource } from './valuedLeads'
 
 /** The terms of every shop, for a build in a currency. */
-export function shopTerms(market: Market, currency: string): Map<string, ShopTerms> {
+export function shopTerms(market: Market, currency: string, today: string): Map<string, ShopTerms> {
   return new Map(
     [...market.sources.values()].map((source) => {
       const { import: imported, exchangeFeePercent, ...terms } = termsOf(source, source.currency !== currency)
@@ -55,6 +17,7 @@ export function shopTerms(market: Market, currency: string): Map<string, ShopTer
         {
           currency: source.currency,
           source: terms,
+          codes: codesOfSource(source, source.currency, today, 'public'),
           ...(imported && { import: imported }),
           ...(exchangeFeePercent !== undefined && { exchangeFeePercent }),
         },
@@ -76,7 +39,6 @@ export function anyonePrices(
   market: Market,
   { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>,
   parts: readonly PartToGet[],
-  offers: OpenNewOffers,
   today: string,
 ): Map<string, number | null> {
   const things = parts.map(({ id, part, isNew }): ThingToGet => ({
@@ -86,12 +48,14 @@ export function anyonePrices(
       isNew || houseRules.neverUsed.includes(part.role)
         ? null
         : streetAt(market, part.id, today, currency, houseRules.patience),
-    asks: asksFor(market, part.id, offers, today),
+    asks: asksFor(market, part.id, today).filter(
+      ({ shopId, currency: asked }) => asked === market.sources.get(shopId)!.currency,
+    ),
   }))
   return anyoneCanPay(things, {
     currency,
     today,
     rates: rateTable(market.rates),
-    shops: shopTerms(market, currency),
+    shops: shopTerms(market, currency, today),
   })
 }

@@ -9,7 +9,7 @@ import type { Part } from '#core/parts/part'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import type { CalendarDate } from '#core/time/calendarDate'
 import type { HouseRules } from '#shared/brief/houseRules'
-import type { Database, Queryable } from '../db/client'
+import { versionOf, type Database, type Queryable } from '../db/client'
 import { exchangeRates, recordOverrides, shopPrices, soldRecords } from '../db/schema/prices'
 import { parts } from '../db/schema/parts'
 import { sources } from '../db/schema/sources'
@@ -17,6 +17,7 @@ import { NotFoundError } from '#server/errors/notFoundError'
 import { stateTag } from '#shared/text/stateTag'
 import type { OfferView } from '#shared/prices/views'
 import { restoreReadings } from './keptReadings'
+import { readOpenOffers, type OpenOffers } from './openOffers'
 import { performanceChanged } from './performance'
 import { inForce, readSettings, type AssumptionsInForce } from './settings'
 
@@ -33,12 +34,15 @@ export interface Market extends AssumptionsInForce {
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
   /** Every shop price of a part, by source, oldest first. */
   readonly shopHistory: ReadonlyMap<string, ReadonlyMap<string, readonly ShopPriceRow[]>>
-  readonly sources: ReadonlyMap<string, typeof sources.$inferSelect>
+  /** Read anew after each write, as the open offers are. */
+  sources: ReadonlyMap<string, typeof sources.$inferSelect>
   readonly readings: Map<string, StreetPrice>
   /** Reads a street price from the records, by the key of its reading. */
   judge(key: string): StreetPrice
   /** The library at what its parts cost, by house rules; see `pricedLibrary`. */
   readonly priced: Map<string, readonly PricedPart[]>
+  /** What shops ask in the leads that are open; read anew after each write. */
+  openOffers: OpenOffers
   /** What shops ask, by part, day and currency; see `newOffers`. */
   readonly offers: Map<string, readonly OfferView[]>
 }
@@ -67,14 +71,39 @@ export function marketReplaced(db: Database): void {
   performanceChanged(db)
 }
 
-export function useMarket(db: Database): Promise<Market> {
+export async function useMarket(db: Database): Promise<Market> {
   let market = markets.get(db)
   if (!market) {
     market = loadMarket(db, before.get(db))
     markets.set(db, market)
     market.catch(() => markets.delete(db))
   }
-  return market
+  const known = await market
+  await refreshShops(db, known)
+  return known
+}
+
+/** Lets a transaction read by the market of its database, which it does not change. */
+export function lendMarket(db: Database, to: object): void {
+  const market = markets.get(db)
+  if (market) markets.set(to as Database, market)
+}
+
+/** Version of the database that the shops and open offers of a market were read at. */
+const offersAsOf = new WeakMap<Market, number>()
+
+/** Leads and codes change more often than anything else of the market: what shops offer is read anew by itself after any write. */
+async function refreshShops(db: Database, market: Market): Promise<void> {
+  const version = versionOf(db)
+  if (version !== null && offersAsOf.get(market) === version) return
+  const [offers, sourceRows] = await Promise.all([readOpenOffers(db), db.select().from(sources)])
+  if (version !== null) offersAsOf.set(market, version)
+  const shops = new Map(sourceRows.map((row) => [row.id, row]))
+  if (stateTag([[...offers], [...shops]]) === stateTag([[...market.openOffers], [...market.sources]])) return
+  market.openOffers = offers
+  market.sources = shops
+  market.offers.clear()
+  market.priced.clear()
 }
 
 /** Records are only ever added: with an earlier market only those that came since are read. */
@@ -120,6 +149,7 @@ async function loadMarket(db: Database, earlier: Market | undefined): Promise<Ma
     readings: new Map(),
     judge: (key) => judge(market, key),
     priced: new Map(),
+    openOffers: new Map(),
     offers: new Map(),
   }
   if (earlier) takeOverReadings(earlier, market, added)

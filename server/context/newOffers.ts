@@ -1,15 +1,14 @@
 import { scaleAmount } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { landedCost } from '#core/supply/landed/landedCost'
-import { daysBetween } from '#core/time/calendarDate'
 import { shopRhythm } from '#core/pricing/shops/shopRhythm'
 import type { OfferView } from '#shared/prices/views'
 import type { Market } from './market'
+import { asksFor } from './openOffers'
 import { termsOf } from './termsOf'
 
 /**
- * Cheapest newest shop price of a part as its shop asks it, converted; null where no shop has it or its currency has
- * no rate.
+ * Cheapest price of a part new as its shop asks it, converted; null where no shop has it or its currency has no rate.
  */
 export function newPriceIn(market: Market, partId: string, currency: string, today: string): number | null {
   const prices = newOffers(market, partId, currency, today).map((offer) => offer.price)
@@ -32,18 +31,16 @@ export function newOffers(
 function readOffers(market: Market, partId: string, currency: string, today: string): OfferView[] {
   const table = rateTable(market.rates)
   const offers: OfferView[] = []
-  for (const [sourceId, points] of market.shopHistory.get(partId) ?? []) {
-    const source = market.sources.get(sourceId)
-    const known = points.filter((point) => point.date <= today)
-    const last = known.at(-1)
-    if (!source || !last || daysBetween(last.date, today) > market.assumptions.pricing.shopPriceDays) continue
+  for (const { shopId: sourceId, ...last } of asksFor(market, partId, today)) {
+    const source = market.sources.get(sourceId)!
+    const points = market.shopHistory.get(partId)?.get(sourceId) ?? []
     const rate = table.find(today, last.currency, currency)
     if (rate === null) continue
     const inCurrency = (amount: number) =>
       last.currency === currency ? amount : convertAmount(amount, last.currency, currency, rate)
     const rhythm = shopRhythm(
-      known
-        .filter((point) => point.currency === last.currency)
+      points
+        .filter((point) => point.date <= today && point.currency === last.currency)
         .map(({ date, price }) => ({ date, price: inCurrency(price) })),
       today,
       { saleDepth: market.assumptions.pricing.saleDepth },
@@ -76,6 +73,7 @@ function readOffers(market: Market, partId: string, currency: string, today: str
       sourceName: source.name,
       price: inCurrency(last.price),
       date: last.date,
+      leadId: last.leadId,
       landed: inCurrency(order.payNow.amount),
       itemWithTax: inCurrency(scaleAmount(last.price, 100 + source.taxPercent, 100)),
       rhythm,

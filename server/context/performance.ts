@@ -28,6 +28,12 @@ export function performanceChanged(db: object): void {
   known.delete(db)
 }
 
+/** Lets a transaction read by what is known of its database, which it does not change. */
+export function lendPerformance(db: object, to: object): void {
+  const performance = known.get(db)
+  if (performance) known.set(to, performance)
+}
+
 /** Every workload fitted to its runs; kept in memory until a run, workload or part changes. */
 export function usePerformance(db: Database): Promise<Performance> {
   const kept = known.get(db)
@@ -107,6 +113,7 @@ export function machineFrom(
   return {
     cpuIndex: cpu.cpuIndex,
     threads: cpu.threads ?? cpu.cores ?? 4,
+    ...(cpu.cores === undefined ? {} : { cores: cpu.cores }),
     graphicsIndex: card.graphicsIndex,
     videoMemoryGb: card.vramGb ?? 2,
     memoryChannels,

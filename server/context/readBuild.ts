@@ -11,7 +11,7 @@ import { isRebateOpen } from '#core/supply/landed/rebates'
 import { pickupCost } from '#core/supply/landed/landedCost'
 import type { BuildView } from '#shared/builds/views'
 import type { ItemView } from '#shared/ledger/views'
-import { anyonePrices, openNewOffers, type PartToGet } from './anyone'
+import { anyonePrices, type PartToGet } from './anyone'
 import type { BuildToWeigh, Scales } from './buildToWeigh'
 import { choiceRowsOf } from './choicesOf'
 import { faultsOf } from './faults'
@@ -109,6 +109,7 @@ export async function readBuild(db: Database, buildId: string, today: string): P
     currency: build.currency,
     region: build.region,
     budget: build.budget,
+    budgetScope: build.budgetScope,
     stretch: build.stretch,
     state: build.state,
     wantedBy: build.wantedBy,
@@ -182,7 +183,7 @@ async function contexts(
   const live = choiceRows.filter((row) => row.voidBecause === null)
   const named = [...removed, ...choiceRows.filter((row) => row.voidBecause !== null)]
   const itemIds = [...choiceRows, ...removed].flatMap((row) => row.itemId ?? [])
-  const [valued, leadTitles, itemRows, offers] = await Promise.all([
+  const [valued, leadTitles, itemRows] = await Promise.all([
     valuedLeads(
       db,
       market,
@@ -195,7 +196,6 @@ async function contexts(
       named.flatMap((row) => row.leadId ?? []),
     ),
     itemIds.length === 0 ? [] : db.select().from(items).where(inArray(items.id, itemIds)),
-    openNewOffers(db),
   ])
   const own = plannedLeads(build, live, valued)
   const orders = openOrders([...own, ...(await plannedElsewhere(db, market, build, own, today))])
@@ -205,7 +205,6 @@ async function contexts(
     market,
     build,
     [...partsOfChoices(live, valued, itemRows, loaded, library), ...partsOfItems(loaded, library, dropped)],
-    offers,
     today,
   )
   const table = rateTable(market.rates)

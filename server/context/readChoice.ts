@@ -13,13 +13,12 @@ import {
 } from '#core/pricing/patience/patience'
 import { factsInBox } from '#core/reading/listings/factsInBox'
 import { isRebateOpen } from '#core/supply/landed/rebates'
-import { huntFaultLoss } from '#core/supply/risk/huntFaultLoss'
 import { daysBetween } from '#core/time/calendarDate'
 import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
-import { faultsOf } from './faults'
 import type { ItemRow } from './holdings'
 import { houseRuleBreaches } from './houseRuleBreaches'
+import { huntFault } from './huntFault'
 import { readStreetPrice, streetAt, type Market } from './market'
 import { newOffers } from './newOffers'
 import type { ChoiceRow, OrderShare } from './openOrders'
@@ -340,7 +339,15 @@ function readHunt(row: ChoiceRow, { build, market, library, today }: ChoiceConte
       ? 'hunt, no price known'
       : `hunt up to ${formatAmount(limit, currency)}, ${isNew ? 'new' : 'used'}`
   if (limit === null)
-    return { label: partLabel(part), kind: 'street', parts: [part], payNow: null, fault: null, source }
+    return {
+      label: partLabel(part),
+      kind: 'street',
+      parts: [part],
+      payNow: null,
+      fault: null,
+      condition: isNew ? 'new' : 'used',
+      source,
+    }
   const [shop] = newOffers(market, part.id, currency, today)
   const { flow } = readStreetPrice(market, part.id, today, currency)
   const days = build.wantedBy === null ? null : Math.max(0, daysBetween(today, build.wantedBy))
@@ -351,14 +358,9 @@ function readHunt(row: ChoiceRow, { build, market, library, today }: ChoiceConte
     kind: 'street',
     parts: [part],
     payNow: limit,
-    fault: huntFaultLoss({
-      role: part.role,
-      condition: isNew ? 'new' : 'used',
-      itemWithTax: isNew && shop ? shop.itemWithTax : limit,
-      protection: isNew && shop ? market.sources.get(shop.sourceId)!.protection : 'none',
-      assumptions: faultsOf(market, build, today),
-    }),
+    fault: huntFault(market, build, part, { isNew, limit }, today),
     source,
+    condition: isNew ? 'new' : 'used',
     expectedWait: atHand ? 0 : expectedWait(flow, limit),
     ...(atHand ? {} : { rate: chancesPerDay(flow, limit) }),
     chanceByDate: days === null ? null : atHand ? 1 : chanceWithin(flow, limit, days),

@@ -5,6 +5,7 @@ import { groupBy } from '#core/collections/groupBy'
 import { valueLead, type LeadContext, type LeadValue } from '#core/supply/leads/valueLead'
 import { readFacts, type LeadFact } from '#core/reading/listings/completeness'
 import type { LotPlan } from '#core/supply/lots/splitLot'
+import { parseDecimal } from '#core/money/decimal'
 import { convertAmount, convertBack, rateTable } from '#core/money/rates'
 import type { Part } from '#core/parts/part'
 import type { Code } from '#core/supply/landed/codes'
@@ -137,7 +138,13 @@ export async function valuedLeads(
           terms: termsOf(source, lead.currency !== build.currency),
           protection: source.protection,
           things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
-          codes: (codesOf.get(lead.id) ?? []).filter((code) => isInForce(code, today)).map(toCode),
+          codes: [
+            ...(codesOf.get(lead.id) ?? []).filter((code) => isInForce(code, today)).map(toCode),
+            ...codesOfSource(source, lead.currency, today),
+          ],
+          ...(lead.tillCredit === null
+            ? {}
+            : { credit: { amount: lead.tillCredit, lowersTax: source.creditLowersTax } }),
           // what a household is not paid any more counts like a refused one
           rebates: (rebatesOf.get(lead.id) ?? []).map((rebate) =>
             beyond.has(rebate.id) ? { ...rebate, state: 'refused' as const } : rebate,
@@ -177,7 +184,10 @@ export function askOf(
 }
 
 /** A code counts from its first day on, and one that works once not after it was used. */
-function isInForce({ validFrom, once, usedOn }: typeof codes.$inferSelect, today: string): boolean {
+function isInForce(
+  { validFrom, once, usedOn }: Pick<typeof codes.$inferSelect, 'validFrom' | 'once' | 'usedOn'>,
+  today: string,
+): boolean {
   return (validFrom === null || validFrom <= today) && !(once && usedOn !== null)
 }
 
@@ -195,6 +205,29 @@ function toCode(code: typeof codes.$inferSelect): Code {
     ...(code.validUntil === null ? {} : { validUntil: code.validUntil }),
     ...(code.cap === null ? {} : { cap: code.cap }),
   }
+}
+
+/** The codes in force for all that a source sells, which it takes in its own currency. */
+export function codesOfSource(
+  { codes: own, currency }: Pick<typeof sources.$inferSelect, 'codes' | 'currency'>,
+  orderCurrency: string,
+  today: string,
+  only: 'public' | 'all' = 'all',
+): Code[] {
+  if (orderCurrency !== currency) return []
+  const amount = (text: string) => parseDecimal(text, currency)
+  return own
+    .filter((code) => isInForce(code, today) && (only === 'all' || code.isPublic))
+    .map((code) => ({
+      id: code.word,
+      kind: code.kind,
+      value: code.kind === 'percent' ? Number(code.value) : amount(code.value),
+      scope: code.role === null ? {} : { role: code.role },
+      stackable: code.stackable,
+      ...(code.minSpend === null ? {} : { minSpend: amount(code.minSpend) }),
+      ...(code.validUntil === null ? {} : { validUntil: code.validUntil }),
+      ...(code.cap === null ? {} : { cap: amount(code.cap) }),
+    }))
 }
 
 /** Signs of risk: those its words show, unless the builder says otherwise, and those the builder has added. */

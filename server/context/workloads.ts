@@ -11,8 +11,10 @@ export async function loadWorkloads(db: Pick<Database, 'select'>): Promise<Workl
     readSetting(db, 'assumptions'),
   ])
   const model = assumptionsWith(own).performance
-  return rows.map(({ lowShareGraphics, lowShareCpu, ...row }) => ({
+  return rows.map(({ lowShareGraphics, lowShareCpu, frameCap, systemMemoryGb, ...row }) => ({
     ...row,
+    ...(frameCap === null ? {} : { frameCap }),
+    ...(systemMemoryGb === null ? {} : { systemMemoryGb }),
     model,
     lowShare: { graphics: lowShareGraphics, cpu: lowShareCpu },
   }))

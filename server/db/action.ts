@@ -5,10 +5,24 @@ import { builds } from './schema/builds'
 import { codes, leads, rebates } from './schema/leads'
 import { actions, items, moves, orderLines, orders, sales, trips, type RowImage } from './schema/ledger'
 import { choices } from './schema/machine'
+import { sources } from './schema/sources'
 import { NotFoundError } from '../errors/notFoundError'
 
 /** Tables whose rows have lives: what an action writes into them is remembered row by row. */
-const lives = { builds, leads, codes, rebates, choices, trips, orders, orderLines, items, moves, sales }
+const lives = {
+  builds,
+  leads,
+  codes,
+  rebates,
+  sources,
+  choices,
+  trips,
+  orders,
+  orderLines,
+  items,
+  moves,
+  sales,
+}
 type Lives = typeof lives
 export type LifeTable = keyof Lives
 type RowOf<T extends LifeTable> = Lives[T]['$inferSelect']

@@ -120,6 +120,18 @@ export async function restoreInto(
   })
 }
 
+/** Puts nothing in the place of everything: a database as it is at its first start. What was there is kept as by a restore. */
+export async function emptyOut(database: OpenDatabase, migrations: readonly Migration[]): Promise<void> {
+  const blank = await inTemporaryFile(async (temporary) => {
+    const fresh = await openDatabase(`file:${temporary}`)
+    await migrate(fresh, migrations, { keepCopy: false })
+    await fresh.client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+    fresh.client.close()
+    return readFileSync(temporary)
+  })
+  await restoreInto(database, blank, migrations)
+}
+
 async function replaceRows(client: Client): Promise<void> {
   const tx = await client.transaction('write')
   try {

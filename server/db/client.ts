@@ -44,11 +44,15 @@ export async function openDatabase(url: string): Promise<OpenDatabase> {
   await foreignKeys(writer)
   const one = new OneWriter(reader, writer, foreignKeys)
   const client = one.client()
-  return {
-    client,
-    db: drizzle(client, { casing: 'snake_case' }),
-    file,
-    alone: (work) => one.alone(work),
-    version: () => (file ? one.version : null),
-  }
+  const db = drizzle(client, { casing: 'snake_case' })
+  const version = () => (file ? one.version : null)
+  versions.set(db, version)
+  return { client, db, file, alone: (work) => one.alone(work), version }
+}
+
+const versions = new WeakMap<Database, () => number | null>()
+
+/** Counts up with every write, see `OpenDatabase.version`; null where that cannot be told. */
+export function versionOf(db: Database): number | null {
+  return versions.get(db)?.() ?? null
 }

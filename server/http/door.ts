@@ -91,7 +91,8 @@ export const safeHeaders = {
 export function contentPolicy(scripts: readonly string[] = []): string {
   return [
     "default-src 'self'",
-    `script-src 'self'${scripts.map((hash) => ` 'sha256-${hash}'`).join('')}`,
+    // the solver of the plan is a compiled program
+    `script-src 'self' 'wasm-unsafe-eval'${scripts.map((hash) => ` 'sha256-${hash}'`).join('')}`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",

@@ -59,6 +59,7 @@ export const runSchema = object({
     sidePanel: oneOf(['on', 'off']).nullable().default(null),
     gameVersion: line(40),
     driverVersion: line(40),
+    capFps: rate().nullable().default(null),
   }).default(() => ({ ...plainConditions })),
   readings: object({
     cpuUse: usePercent(),

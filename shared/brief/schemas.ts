@@ -1,5 +1,6 @@
 import { array, object, type InferType } from 'yup'
 import { powerDefaults } from '#core/assumptions/groups/power'
+import { budgetScopes } from '#core/ledger/account'
 import { needs, roles } from '#core/parts/part'
 import { conditions } from '#core/reading/sales/soldRecord'
 import { faultSigns, protections } from '#core/supply/risk/faultRisk'
@@ -91,6 +92,8 @@ export const briefSchema = object({
   currency: currencyCode().required(),
   region: line(80),
   budget: decimalText().required('a budget is needed'),
+  /** What the budget is to pay for. */
+  budgetScope: oneOf(budgetScopes).default('everything'),
   stretch: decimalText()
     .required('a stretch is needed')
     .test(

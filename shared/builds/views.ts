@@ -2,7 +2,7 @@ import type { Assumptions } from '#core/assumptions/assumptions'
 import type { FaultAssumptions } from '#core/supply/risk/faultRisk'
 import type { WeighingTerms } from '#core/comparison/weighedMachine'
 import type { EditionContent, EditionDrift } from '#core/files/editions/edition'
-import type { BuildState } from '#core/ledger/account'
+import type { BudgetScope, BuildState } from '#core/ledger/account'
 import type { Receipt } from '#core/ledger/receipt'
 import type { Need, Part, Role } from '#core/parts/part'
 import type { FrameMachine } from '#core/performance/model/frameTime'
@@ -33,6 +33,7 @@ export interface BuildView {
   readonly region: string
   readonly budget: number
   readonly stretch: number
+  readonly budgetScope: BudgetScope
   readonly state: BuildState
   readonly wantedBy: string | null
   readonly saleText: string

@@ -1,5 +1,6 @@
-import { array, lazy, object, type InferType } from 'yup'
+import { array, lazy, mixed, object, string, type InferType } from 'yup'
 import { conditions, manners, type Condition, type Manner } from '../../core/reading/sales/soldRecord'
+import { needs, roles } from '../../core/parts/part'
 import { budgetScopes } from '../../core/ledger/account'
 import { scopes } from '../../core/ledger/scopes'
 import { rebateStates } from '../../core/supply/landed/rebates'
@@ -230,6 +231,150 @@ export const lotRequest = object({
     .max(1000),
 }).required()
 export type LotRequest = InferType<typeof lotRequest>
+
+/** Longest text that an endpoint reads, in characters. */
+const mostText = 2_000_000
+
+export const readSalesRequest = object({
+  text: string().defined('${path} is needed').strict().max(mostText),
+  today: calendarDate().required(),
+  currency: currencyCode().required(),
+  source: text(),
+  dayFirst: yesOrNo().optional(),
+  decimalMark: oneOf(['.', ',']).optional(),
+  /** Of a table: field to header or to number of the column from 0. */
+  columns: recordOf(
+    mixed<string | number>(
+      (value): value is string | number =>
+        typeof value === 'string' || (typeof value === 'number' && Number.isInteger(value)),
+    ),
+    'headers or numbers of columns',
+  ).optional(),
+  /** Of a table: what a word of a column means, by field. */
+  values: recordOf(recordOf(string().strict(), 'words'), 'meanings of words').optional(),
+}).required()
+export type ReadSalesRequest = InferType<typeof readSalesRequest>
+
+export const readPartRequest = object({
+  text: string().defined('${path} is needed').strict().max(200_000),
+  role: oneOf(roles).optional(),
+}).required()
+
+const statedFacts = mixed<Record<string, unknown>>(
+  (value): value is Record<string, unknown> =>
+    typeof value === 'object' && value !== null && !Array.isArray(value),
+).default({})
+
+/** A part as an endpoint is given it; facts in any usual spelling. */
+const statedPart = object({
+  id: text().required().max(200),
+  role: oneOf(roles).required(),
+  make: text().max(120).default(''),
+  name: text().max(300).default(''),
+  facts: statedFacts,
+})
+
+export const readListingRequest = object({
+  text: string().defined('${path} is needed').strict().max(200_000),
+  today: calendarDate().required(),
+  currency: currencyCode().required(),
+  library: array().of(statedPart.required()).max(5000).default([]),
+}).required()
+
+export const checkFitRequest = object({
+  parts: array().of(statedPart.required()).required().max(100),
+  brief: object({
+    houseRules: mixed<Record<string, unknown>>().optional(),
+    needs: array().of(oneOf(needs).required()).max(20).optional(),
+    roomC: finite().min(5).max(50).optional(),
+    screenInputs: texts().optional(),
+  })
+    .default(undefined)
+    .optional(),
+}).required()
+
+/** A planning problem as it is stated from outside; amounts as decimal text. */
+export const planRequest = object({
+  currency: currencyCode().required(),
+  asOf: calendarDate().required(),
+  goal: object({
+    kind: oneOf(['cheapest', 'fastest']).required(),
+    budget: decimalText().optional(),
+    floors: array().of(finite().min(0).required()).max(40).optional(),
+  }).required(),
+  roles: array().of(oneOf(roles).required()).required().min(1, 'say which roles').max(20),
+  parts: array()
+    .of(
+      object({
+        id: text().required().max(200),
+        role: oneOf(roles).required(),
+        facts: statedFacts,
+      }).required(),
+    )
+    .required()
+    .max(5000),
+  ways: array()
+    .of(
+      object({
+        id: text().required().max(200),
+        source: text().nullable().default(null),
+        things: array()
+          .of(object({ partId: text().required(), resale: decimalText().required() }).required())
+          .required()
+          .min(1, 'a way needs a thing'),
+        price: decimalText().required(),
+        expectedExtra: decimalText({ min: 'any' }).required(),
+        perDay: finite().min(0).nullable().default(null),
+        condition: text().optional(),
+      }).required(),
+    )
+    .required()
+    .max(5000),
+  sources: array()
+    .of(
+      object({
+        id: text().required(),
+        shipping: decimalText().required(),
+        freeFrom: decimalText().nullable().default(null),
+        taxPercent: percent().required(),
+      }).required(),
+    )
+    .max(500)
+    .default([]),
+  codes: array()
+    .of(
+      object({
+        id: text().required(),
+        source: text().required(),
+        kind: oneOf(['percent', 'fixed']).required(),
+        value: decimalText().required(),
+        minSpend: decimalText().optional(),
+        cap: decimalText().optional(),
+      }).required(),
+    )
+    .max(500)
+    .default([]),
+  frames: array()
+    .of(
+      object({
+        cpu: text().required(),
+        graphics: text().required(),
+        fps: array().of(finite().moreThan(0).required()).required().max(40),
+      }).required(),
+    )
+    .max(100_000)
+    .default([]),
+  within: object({
+    days: finite().min(0).required(),
+    chance: finite().moreThan(0).lessThan(1).required(),
+  })
+    .default(undefined)
+    .optional(),
+  pins: texts().optional(),
+  bans: texts().optional(),
+  seconds: finite().moreThan(0).max(30).optional(),
+}).required()
+export type PlanRequest = InferType<typeof planRequest>
 
 export const frameTimesRequest = object({
   frameTimesMs: array().required().min(1, 'frameTimesMs must hold at least one frame'),

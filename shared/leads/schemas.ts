@@ -1,9 +1,9 @@
 import { array, mixed, object, type InferType } from 'yup'
-import { roles } from '#core/parts/part'
 import type { Answer } from '#core/reading/listings/completeness'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import { defaultRebateChance, rebateStates } from '#core/supply/landed/rebates'
 import { faultSigns, type FaultSign } from '#core/supply/risk/faultRisk'
+import { codeFields } from '../codes'
 import {
   calendarDate,
   currencyCode,
@@ -19,19 +19,9 @@ import {
   yesOrNo,
 } from '../fields'
 
-export const codeSchema = object({
-  word: text().required('the code is needed').max(60),
-  kind: oneOf(['percent', 'fixed']).required(),
-  value: decimalText().required('a value is needed'),
-  minSpend: decimalText().nullable().default(null),
-  validFrom: calendarDate().nullable().default(null),
-  validUntil: calendarDate().nullable().default(null),
-  /** For this lead alone, in whatever order it stands; and whether it works once. */
+export const codeSchema = codeFields.shape({
+  /** For this lead alone, in whatever order it stands. */
   onlyThis: yesOrNo().default(false),
-  once: yesOrNo().default(false),
-  cap: decimalText().nullable().default(null),
-  stackable: yesOrNo().default(true),
-  role: oneOf(roles).nullable().default(null),
 })
 
 export const rebateSchema = object({
@@ -77,7 +67,16 @@ export const leadSchema = object({
     .min(1, 'tie the lead to at least one part')
     .max(30),
   code: codeSchema.nullable().default(null),
+  /** One rebate, as files of earlier versions have it; it stands first among all of them. */
   rebate: rebateSchema.nullable().default(null),
+  rebates: array().of(rebateSchema).max(8).default([]),
+  /** Credit at the till for a thing of mine that the seller takes. */
+  tillCredit: object({
+    amount: decimalText().required('an amount is needed'),
+    itemId: text().nullable().default(null),
+  })
+    .nullable()
+    .default(null),
   text: line(8000),
   answers: mixed<Record<string, Answer>>(
     (value): value is Record<string, Answer> =>

@@ -97,6 +97,11 @@ export const itemSteps = {
   }),
   'write-off': object({ day: day() }),
   'trade-in': object({ day: day() }),
+  /** Into things of their own, one entry a piece. */
+  split: object({
+    day: day(),
+    parts: texts().required('say into what').min(2, 'say into what, two things or more').max(40),
+  }),
   'take-back': object({ day: day(), amount: amount() }),
   arrange: object({
     scope: oneOf(scopes).optional(),

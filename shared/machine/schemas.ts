@@ -46,8 +46,8 @@ export const fixSchema = object({ key: text().required().max(400), way: wholeFro
 
 export const settledSchema = object({ key: text().required().max(400) })
 
+/** A way taken in place of a part of the machine, or of none. */
 export const swapSchema = object({
-  partId: idText(),
-  leadId: text().nullable().default(null),
+  way: text().required().max(240),
   out: text().nullable().default(null),
 })

@@ -34,7 +34,7 @@ export interface ChoiceView {
   readonly partId: string | null
   readonly limit: number | null
   readonly huntCondition: 'used' | 'new' | null
-  /** Condition of a lead; null for a hunt. */
+  /** Condition of a lead, or the one that is hunted for. */
   readonly condition: Condition | null
   /** Day a chosen lead was found gone at its source. */
   readonly vanishedOn: string | null
@@ -70,7 +70,13 @@ export interface MachineView {
   /** Cheapest sensible candidates of empty roles. */
   readonly candidates: readonly {
     readonly role: Role
-    readonly options: readonly { readonly partId: string; readonly name: string; readonly price: number }[]
+    readonly options: readonly {
+      readonly way: string
+      readonly partId: string
+      readonly name: string
+      readonly price: number
+      readonly how: string
+    }[]
   }[]
   readonly power: PowerSheet
   readonly rules: MachineRules
@@ -80,8 +86,9 @@ export interface MachineView {
 }
 
 export interface StepView extends Omit<StepUp, 'option'> {
+  /** The way; see `Way`. */
   readonly id: string
-  readonly from: 'lead' | 'street'
+  readonly how: string
   readonly partId: string
   readonly name: string
   /** Expected cost; and what is paid now. */
@@ -109,7 +116,7 @@ export interface StepsView {
       readonly out: string
       readonly id: string
       readonly partId: string
-      readonly from: 'lead' | 'street'
+      readonly how: string
       readonly name: string
       readonly saved: number
       readonly lost: number

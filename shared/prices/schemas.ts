@@ -27,6 +27,9 @@ export const querySchema = object({
     kitCount: wholeFrom(1),
     memoryGeneration: text(),
     module: oneOf(['desktop', 'laptop']),
+    interface: oneOf(['sata', 'nvme']),
+    formFactor: text().max(20),
+    speedMts: wholeFrom(1),
     siblings: texts(),
   })
     .default(undefined)

@@ -114,6 +114,8 @@ export interface ReadView {
 export interface OfferView {
   readonly sourceId: string
   readonly sourceName: string
+  /** The open offer it is from; null for a shop price. */
+  readonly leadId: string | null
   /** Before tax and shipping. */
   readonly price: number
   readonly date: string
@@ -158,6 +160,8 @@ export interface WorthRow {
   /** What it is weighed at: the street price at the builder's patience, or new where used is barred or not seen. */
   readonly price: number | null
   readonly way: 'used' | 'new' | null
+  /** The cheapest way to get it, in a few words; its price is what is paid now. */
+  readonly how: string
   readonly perPoint: number | null
   readonly targetRatio: number | null
   readonly year: number | null

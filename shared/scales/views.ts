@@ -45,7 +45,7 @@ export interface MatchView {
       readonly name: string
       readonly role: Role
       readonly payNow: number
-      readonly from: 'lead' | 'street' | 'build'
+      readonly how: string
     }[]
     /** Expected cost: risk counted, what comes along sold on. */
     readonly price: number

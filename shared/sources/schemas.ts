@@ -1,6 +1,8 @@
-import { object, type InferType } from 'yup'
+import { array, object, type InferType } from 'yup'
 import { protections } from '#core/supply/risk/faultRisk'
+import { codeFields } from '../codes'
 import {
+  calendarDate,
   currencyCode,
   decimalText,
   idText,
@@ -20,6 +22,16 @@ export const sourceKindNames = {
   shop: 'shop',
   counter: 'in-shop only',
 } as const
+
+/** A code that counts for all that a source sells. */
+export const sourceCodeSchema = codeFields.shape({
+  /** Whether everybody may use it. */
+  isPublic: yesOrNo().default(true),
+  /** The day one that works once was used. */
+  usedOn: calendarDate().nullable().default(null),
+})
+
+export type SourceCode = InferType<typeof sourceCodeSchema>
 
 export const sourceSchema = object({
   id: idText(),
@@ -41,6 +53,8 @@ export const sourceSchema = object({
   importTaxPercent: percent().default(0),
   importFreeUnder: decimalText().default('0'),
   exchangeFeePercent: percent().default(0),
+  creditLowersTax: yesOrNo().default(false),
+  codes: array().of(sourceCodeSchema).max(30).default([]),
 })
 
 export type SourceInput = InferType<typeof sourceSchema>

@@ -1,4 +1,4 @@
-import { object } from 'yup'
+import { object, type InferType } from 'yup'
 import { feelings } from '#core/performance/model/throughput'
 import {
   calendarDate,
@@ -42,6 +42,8 @@ export const workloadSchema = object({
   upscaling: recordOf(finite(), 'a factor for each way of upscaling').default({}),
   frameGenerationFactor: rate().default(1.6),
   priorSpread: share().default(0.12),
+  frameCap: rate().nullable().default(null),
+  systemMemoryGb: finite().min(0).max(1024).nullable().default(null),
 })
 
 export const workTaskSchema = object({
@@ -63,3 +65,19 @@ export const workResultSchema = object({
   ranOn: calendarDate().required('a date is needed'),
   note: line(),
 })
+
+/** One frame rate that somebody measured: it fixes how fast a new game runs. */
+export const knownRateSchema = object({
+  cpuId: idText(),
+  graphicsId: idText(),
+  width: wholeFrom(320).max(16_384).required(),
+  height: wholeFrom(200).max(16_384).required(),
+  preset: text().required('a preset is needed'),
+  averageFps: rate().required('a frame rate is needed'),
+})
+
+/** A game made or changed on screen; a known rate moves its times. */
+export const gameSchema = workloadSchema.shape({
+  known: knownRateSchema.nullable().default(null),
+})
+export type GameInput = InferType<typeof gameSchema>

@@ -66,7 +66,7 @@ describe('who may come in', () => {
     ])
   })
   test('a policy without a script in the page but by its hash', () => {
-    expect(contentPolicy(['abc='])).toContain("script-src 'self' 'sha256-abc='")
+    expect(contentPolicy(['abc='])).toContain("script-src 'self' 'wasm-unsafe-eval' 'sha256-abc='")
     expect(contentPolicy()).not.toContain("script-src 'self' 'unsafe-inline'")
     expect(contentPolicy()).toContain("frame-ancestors 'none'")
   })

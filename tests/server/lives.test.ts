@@ -3,7 +3,7 @@ import Papa from 'papaparse'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
-import { exchangeRates } from '#server/db/schema/prices'
+import { exchangeRates, shopPrices } from '#server/db/schema/prices'
 import { leads } from '#server/db/schema/leads'
 import { items } from '#server/db/schema/ledger'
 import { parts } from '#server/db/schema/parts'
@@ -14,14 +14,17 @@ import { buildView } from '#server/places/builds/buildView'
 import { linesCsv } from '#server/places/builds/shareBuild'
 import { buildStrips } from '#server/places/builds/readBuilds'
 import { sourceRow } from '#server/places/sources/sourceRow'
+import { saveSource } from '#server/places/sources/sources'
 import { createLead } from '#server/places/leads/leads'
 import { agree, gone, pass, reopen } from '#server/places/leads/leadSteps'
+import { haggleView, noteOffer } from '#server/places/leads/haggle'
 import { patchLead } from '#server/places/leads/patchLead'
 import { ledgerView } from '#server/places/ledger/ledgerView'
 import { sellMachine, stand, takeApart, takeMachineBack } from '#server/places/ledger/machineSteps'
 import { stepRebate } from '#server/places/ledger/rebateSteps'
 import { createTrip, driveTrip } from '#server/places/ledger/trips'
 import { addChoice, changeChoice } from '#server/places/machine/choices'
+import { swap } from '#server/places/machine/fix'
 import { stepsView } from '#server/places/machine/readSteps'
 import { briefSchema } from '#shared/brief/schemas'
 import { leadSchema } from '#shared/leads/schemas'
@@ -206,7 +209,7 @@ describe('whole lives', () => {
     expect(await choiceOf(other, offer)).toMatchObject({ voidBecause: null, payNow: 6000 })
     expect(await figures(other)).toMatchObject({ payNow: 6000 })
     const candidates = (await stepsView(db, other, today, 'graphics')).roles[0]!.steps
-    expect(candidates.filter((step) => step.from === 'lead')).toEqual([])
+    expect(candidates.filter((step) => step.id.startsWith('lead:'))).toEqual([])
     await expect(reopen(db, listing, { day: today }, today)).rejects.toThrow(
       'is bought and cannot be open again',
     )
@@ -285,13 +288,13 @@ describe('whole lives', () => {
       .where(eq(parts.id, 'card-b'))
     marketReplaced(db)
     const rebate = { kind: 'mail-in', amount: '20.00', claimBy: '2026-11-15', chance: 0.85 }
-    const chosen = await choose(id, await lead('150.00', 'card', { ...inShop, rebate }))
+    await choose(id, await lead('150.00', 'card', { ...inShop, rebate }))
     const other = await lead('168.00', 'card-b', inShop)
     const [step] = (await stepsView(db, id, today, 'graphics')).roles[0]!.steps
-    expect(step).toMatchObject({ id: other, morePayNow: 1800, more: 3500 })
+    expect(step).toMatchObject({ id: `lead:${other}`, morePayNow: 1800, more: 3500 })
     const before = await figures(id)
-    await changeChoice(db, chosen, { deletedAt: today }, today)
-    await choose(id, other)
+    await swap(db, id, { way: step!.id, out: 'card' }, today)
+    expect((await buildView(db, id, today)).choices.map((each) => each.leadId)).toEqual([other])
     const after = await figures(id)
     expect([after.payNow! - before.payNow!, after.expected! - before.expected!]).toEqual([1800, 3500])
   })
@@ -444,5 +447,177 @@ describe('whole lives', () => {
     const [row] = await db.select().from(builds).where(eq(builds.id, id))
     const now = await figures(id)
     expect([now.cost, now.left, row!.currency]).toEqual([0, row!.budget, currency])
+  })
+})
+
+describe('codes, credits and ways', () => {
+  test('offers 150 → counter 175 and 95 → 100 under a cap of 300: both together 275.00, 25.00 left', async () => {
+    const id = await build('300.00')
+    const [a, b] = [await lead('190.00', 'card'), await lead('110.00', 'cpu')]
+    for (const [to, by, amount] of [
+      [a, 'me', '150.00'],
+      [a, 'seller', '175.00'],
+      [b, 'me', '95.00'],
+      [b, 'seller', '100.00'],
+    ] as const)
+      await noteOffer(db, to, { by, amount, day: today, note: '' }, today)
+    const together = async () =>
+      (await haggleView(db, id, a, today)).combinations.find((each) => each.titles.length === 2)
+    expect(await together()).toMatchObject({ cost: 27_500, left: 2500 })
+    // chosen at its ask it stands in what is left already, and is not counted twice
+    await choose(id, a)
+    expect(await together()).toMatchObject({ cost: 27_500, left: 2500 })
+  })
+
+  test('credit of 30.00 at the till on 120.00 at 13 %: 101.70 where it lowers the taxed price, else 105.60', async () => {
+    const atTill = { kind: 'shop', currency: 'CAD', taxPercent: 13, shipping: { kind: 'none' } }
+    for (const [id, creditLowersTax] of [
+      ['lowers', true],
+      ['does-not', false],
+    ] as const) {
+      const source = { ...atTill, id, name: id, taxOnShipping: false, protection: 'none', creditLowersTax }
+      await saveSource(db, sourceSchema.validateSync(source))
+    }
+    const id = await build('300.00')
+    const old = await arrived(id, '40.00', 'cpu-b')
+    await itemStep(db, old, 'move', { buildId: null })
+    const offer = { condition: 'new', manner: 'fixed', tillCredit: { amount: '30.00', itemId: old } }
+    const cheaper = await choose(id, await lead('120.00', 'cpu', { ...offer, sourceId: 'lowers' }))
+    expect((await figures(id)).payNow).toBe(4000 + 10_170)
+    await changeChoice(db, cheaper, { deletedAt: today }, today)
+    const chosen = await choose(id, await lead('120.00', 'cpu', { ...offer, sourceId: 'does-not' }))
+    const before = await figures(id)
+    expect([before.payNow, before.left]).toEqual([4000 + 10_560, 30_000 - 14_560])
+    await pay(db, [chosen])
+    expect((await itemsOf(db, id)).find((item) => item.id === old)).toMatchObject({
+      place: 'gone',
+      goneBecause: 'traded-in',
+    })
+    expect(await figures(id)).toMatchObject({ payNow: before.payNow, left: before.left })
+    await undoLast(db)
+    expect(await figures(id)).toEqual(before)
+  })
+
+  test('a code of the source counts for what it sells, and the one that works once is spent', async () => {
+    const code = { word: 'BIN10', kind: 'percent', value: '10', once: true, isPublic: false }
+    const source = { kind: 'shop', currency: 'CAD', taxPercent: 0, shipping: { kind: 'none' } }
+    await saveSource(
+      db,
+      sourceSchema.validateSync({
+        ...source,
+        id: 'plain',
+        name: 'Plain Bin',
+        taxOnShipping: false,
+        protection: 'none',
+        codes: [code],
+      }),
+    )
+    const id = await build('300.00')
+    const inShop = { sourceId: 'plain', condition: 'new', manner: 'fixed' }
+    const chosen = await choose(id, await lead('50.00', 'case', inShop))
+    // its own code is no price for anyone
+    expect((await buildView(db, id, today)).choices[0]).toMatchObject({ payNow: 4500, anyoneCanPay: 5000 })
+    await pay(db, [chosen])
+    await choose(id, await lead('20.00', 'cpu', inShop))
+    expect((await figures(id)).toPay).toBe(2000)
+    await undoLast(db)
+    expect((await figures(id)).toPay).toBe(4500 + 1800)
+  })
+
+  test('a bundle split: its costs add up, by street price or alike; the budget covers what the brief says', async () => {
+    const id = await build('300.00', { budgetScope: 'core' })
+    const bundle = await arrived(id, '100.00', 'board')
+    await itemStep(db, bundle, 'split', { parts: ['cpu', 'case', 'shield'] })
+    const rows = await itemsOf(db, id)
+    expect(rows.find((row) => row.id === bundle)).toMatchObject({
+      goneBecause: 'split',
+      cost: 0,
+      remaining: 0,
+    })
+    const pieces = rows.filter((row) => row.id !== bundle)
+    expect(pieces.map(({ place, cost }) => [place, cost]).sort()).toEqual([
+      ['build', 3333],
+      ['build', 3333],
+      ['build', 3334],
+    ])
+    expect(await figures(id)).toMatchObject({ cashOut: 10_000, payNow: 10_000, left: 20_000, lost: 0 })
+    await expect(itemStep(db, bundle, 'split', { parts: ['cpu', 'case'] })).rejects.toThrow('gone')
+    await undoLast(db)
+    expect((await itemsOf(db, id)).map((row) => row.id)).toEqual([bundle])
+    const ready = await choose(id, await lead('30.00', 'card'))
+    await changeChoice(db, ready, { scope: 'ready' }, today)
+    expect((await figures(id)).left).toBe(20_000)
+  })
+
+  test('several rebates of one lead come back together', async () => {
+    const id = await build('300.00')
+    const claim = { claimBy: '2026-11-30', chance: 0.5 }
+    const rebates = [
+      { ...claim, kind: 'mail-in', amount: '10.00' },
+      { ...claim, kind: 'online', amount: '4.00' },
+    ]
+    await choose(
+      id,
+      await lead('80.00', 'card', { sourceId: 'plain', condition: 'new', manner: 'fixed', rebates }),
+    )
+    expect(await figures(id)).toMatchObject({ payNow: 8000, toComeBack: 1400, afterRebates: 6600 })
+  })
+
+  test('the same parts as leads of a shop and as hunts at its prices: the same pay now, expected and weight', async () => {
+    const shop = { sourceId: 'plain', condition: 'new', manner: 'fixed' } as const
+    const asked = [
+      ['cpu', '120.00'],
+      ['board', '80.00'],
+      ['card', '210.00'],
+      ['case', '48.30'],
+    ] as const
+    const asHunts = await build('500.00')
+    const asLeads = await build('600.00')
+    await db.insert(shopPrices).values(
+      asked.map(([partId, price]) => ({
+        partId,
+        sourceId: 'plain',
+        date: '2026-10-30',
+        price: Math.round(100 * Number(price)),
+        currency: 'CAD',
+      })),
+    )
+    marketReplaced(db)
+    for (const [partId] of asked)
+      await addChoice(
+        db,
+        asHunts,
+        choiceSchema.validateSync({ kind: 'hunt', partId, condition: 'new' }),
+        today,
+      )
+    const weighed = async (of: string) => {
+      const { receipt, weighing } = await buildView(db, of, today)
+      const { payNow, expected, toPay, worthToday } = receipt.account
+      return { payNow, expected, toPay, worthToday, cost: weighing.own.cost.total }
+    }
+    const hunted = await weighed(asHunts)
+    for (const [partId, price] of asked) await choose(asLeads, await lead(price, partId, shop))
+    expect(await weighed(asLeads)).toEqual(hunted)
+    // and with the offers open, the hunts stand as before
+    expect(await weighed(asHunts)).toEqual(hunted)
+  })
+
+  test('what anyone can pay does not move when a fact of my listing is not known', async () => {
+    const id = await build('300.00')
+    const offer = { sourceId: 'plain', condition: 'new', manner: 'fixed' } as const
+    await lead('48.00', 'case', offer)
+    const mine = await lead('30.00', 'case', { condition: 'used', text: 'case, no screws' })
+    await choose(id, mine)
+    const anyone = async () => (await buildView(db, id, today)).choices[0]!.anyoneCanPay
+    expect(await anyone()).toBe(4800)
+    const said: Record<string, 'yes' | 'no' | null>[] = [
+      { 'case-whole': 'no' },
+      { 'case-whole': null },
+      { 'why-sold': 'yes' },
+    ]
+    for (const answers of said) {
+      await patchLead(db, mine, { answers }, today, '2026-10-31T10:00:00Z')
+      expect(await anyone()).toBe(4800)
+    }
   })
 })

@@ -24,6 +24,7 @@ import { sources } from '#server/db/schema/sources'
 import { standingEntries } from '#server/context/standingEntries'
 import { useMarket } from '#server/context/market'
 import { readBuild } from '#server/context/readBuild'
+import { suggestedWays } from '#server/context/waysToGet'
 import { createBuild } from '#server/places/builds/builds'
 import { buildStrips } from '#server/places/builds/readBuilds'
 import { createLead } from '#server/places/leads/leads'
@@ -36,7 +37,6 @@ import { payOrder } from '#server/places/ledger/payOrder'
 import { stepRebate } from '#server/places/ledger/rebateSteps'
 import { createTrip, driveTrip } from '#server/places/ledger/trips'
 import { addChoice, changeChoice } from '#server/places/machine/choices'
-import { leadOptions } from '#server/places/machine/readSteps'
 import { addToShelf } from '#server/places/shelf/shelf'
 import { sourceRow } from '#server/places/sources/sourceRow'
 import { briefSchema } from '#shared/brief/schemas'
@@ -144,6 +144,7 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
   async capture(life) {
     const isOffer = life.draw.whole(0, 2) === 0
     const isLot = life.draw.whole(0, 3) === 0
+    const [old] = await db.select().from(items).where(eq(items.place, 'shelf')).limit(1)
     life.leads.push(
       await createLead(
         db,
@@ -162,6 +163,7 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
           ...(isOffer
             ? { rebate: { kind: 'mail-in', amount: '7.50', claimBy: '2026-11-20', chance: 0.8 } }
             : {}),
+          ...(isOffer && old ? { tillCredit: { amount: '0.50', itemId: old.id } } : {}),
         }),
       ),
     )
@@ -237,6 +239,7 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
     onItem(life, 'gone', 'take-back', { amount: life.amount() }, (row) => row.goneBecause === 'sold'),
   writeOff: (life) => onItem(life, 'shelf', 'write-off'),
   tradeIn: (life) => onItem(life, 'shelf', 'trade-in'),
+  split: (life) => onItem(life, 'shelf', 'split', { parts: [life.pick(partIds), life.pick(partIds)] }),
   findDead: (life) => onItem(life, 'build', 'find', { state: 'dead' }),
   repair: (life) =>
     onItem(life, 'build', 'find', { state: 'works', repaired: true }, (row) => row.state === 'dead'),
@@ -301,6 +304,7 @@ const first: Readonly<Record<string, string>> = {
   sell: 'toShelf',
   writeOff: 'toShelf',
   tradeIn: 'toShelf',
+  split: 'toShelf',
   repair: 'findDead',
   receive: 'claim',
   machineBack: 'sellMachine',
@@ -390,9 +394,9 @@ async function assertHolds(life: Life): Promise<unknown> {
     await ledgerView(db, id, today)
     const { view } = await readBuild(db, id, today)
     const [build] = await db.select().from(builds).where(eq(builds.id, id))
-    const candidates = await leadOptions(db, market, build!, view as never, today)
+    const ways = await suggestedWays(db, market, build!, view)
     const states = new Map((await db.select().from(leads)).map((row) => [row.id, row.state]))
-    expect(candidates.filter((each) => states.get(each.id) !== 'open')).toEqual([])
+    expect(ways.filter(({ leadId }) => leadId !== null && states.get(leadId) !== 'open')).toEqual([])
   }
   await assertBooks(life, cost)
   return figures

@@ -151,7 +151,7 @@ describe('fixing', () => {
     await swap(
       database.db,
       build,
-      { partId: 'barrowcase-barrow-six', leadId: null, out: 'barrowcase-barrow-four-white' },
+      { way: 'hunt:barrowcase-barrow-six:typical', out: 'barrowcase-barrow-four-white' },
       today,
     )
     const after = await view()
@@ -163,8 +163,8 @@ describe('fixing', () => {
     ])
     expect(after.receipt.account.cashOut.amount).toBe(3000)
     await expect(
-      swap(database.db, build, { partId: 'nothing', leadId: null, out: null }, today),
-    ).rejects.toMatchObject({ code: 'unknown-part' })
+      swap(database.db, build, { way: 'hunt:nothing:typical', out: null }, today),
+    ).rejects.toMatchObject({ code: 'no-way' })
   })
 })
 
@@ -195,7 +195,7 @@ test('a variant shares what it does not change; the build stays as it is; its fi
   await swap(
     database.db,
     variant,
-    { partId: 'murrowdun-tarn-660-10-gb', leadId: null, out: 'murrowdun-tarn-620-8-gb' },
+    { way: 'hunt:murrowdun-tarn-660-10-gb:typical', out: 'murrowdun-tarn-620-8-gb' },
     today,
   )
   await changeInherited(database.db, variant, cpu, { limit: '30.00' })

@@ -56,7 +56,13 @@ beforeAll(async () => {
     migrations.filter(({ name }) => name < '0008'),
   )
   for (const statement of old) await database.client.execute(statement)
-  expect(await migrate(database, migrations)).toEqual(['0008_lives', '0009_lives_only'])
+  expect(await migrate(database, migrations)).toEqual([
+    '0008_lives',
+    '0009_lives_only',
+    '0010_till_credit',
+    '0011_paste_made',
+    '0012_frame_caps',
+  ])
 })
 afterAll(() => {
   database.client.close()

@@ -44,6 +44,7 @@ const byName = {
   'write-off': steps.writeOff,
   'trade-in': steps.tradeIn,
   'take-back': steps.takeBack,
+  split: steps.split,
   arrange: steps.arrange,
 } as const
 

@@ -459,7 +459,8 @@ describe('leads', () => {
     expect(await leadInput(database.db, id)).toMatchObject({
       price: '99.00',
       code: { word: 'TEN', value: '10.00' },
-      rebate: { amount: '15.00' },
+      rebate: null,
+      rebates: [{ amount: '15.00' }],
       things: [{ partId: 'card', quantity: 1, plan: 'keep' }],
     })
     await expect(

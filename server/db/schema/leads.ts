@@ -47,6 +47,9 @@ export const leads = sqliteTable(
     signs: text({ mode: 'json' }).$type<Partial<Record<FaultSign, boolean>>>().notNull().default({}),
     /** What it makes necessary, minor units of its currency. */
     extras: text({ mode: 'json' }).$type<{ label: string; amount: number }[]>().notNull().default([]),
+    /** Credit at the till for an old thing of mine, minor units; the thing leaves when the order is paid. */
+    tillCredit: integer(),
+    tillItemId: text(),
     /** The trip that fetches it. */
     tripId: text(),
     /** Day on which the seller was last asked something. */

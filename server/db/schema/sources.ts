@@ -1,5 +1,7 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { PollProblem } from '#shared/sources/polls'
+import type { PasteMade } from '#shared/pastes/schemas'
+import type { SourceCode } from '#shared/sources/schemas'
 import type { Protection } from '../../../core/supply/risk/faultRisk'
 import { createdAt, deletedAt, id } from './columns'
 
@@ -23,6 +25,10 @@ export const sources = sqliteTable('sources', {
   importFreeUnder: integer().notNull().default(0),
   /** Percent for paying in another currency. */
   exchangeFeePercent: real().notNull().default(0),
+  /** Whether credit for an old thing lowers the price that is taxed. */
+  creditLowersTax: integer({ mode: 'boolean' }).notNull().default(false),
+  /** Codes that count for all it sells. */
+  codes: text({ mode: 'json' }).$type<SourceCode[]>().notNull().default([]),
 })
 
 export const imports = sqliteTable('imports', {
@@ -33,6 +39,11 @@ export const imports = sqliteTable('imports', {
   added: integer().notNull(),
   alreadyThere: integer().notNull(),
   rejected: integer().notNull(),
+  /** What else a paste has made, so that one undo takes it all back. */
+  made: text({ mode: 'json' })
+    .$type<PasteMade>()
+    .notNull()
+    .default({ sources: [], parts: [], choices: [], leads: [] }),
 })
 
 /** A source's address that is checked on a schedule. */

@@ -18,6 +18,8 @@ export const workloads = sqliteTable('workloads', {
   upscaling: text({ mode: 'json' }).$type<Record<string, number>>().notNull(),
   frameGenerationFactor: real().notNull(),
   priorSpread: real().notNull(),
+  frameCap: real(),
+  systemMemoryGb: real(),
 })
 
 /** Work that is no game, and what machines took for it. */

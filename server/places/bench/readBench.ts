@@ -208,7 +208,11 @@ function taskViews(
   const machineFor = (part: Part | undefined) =>
     part?.facts.cpuIndex === undefined
       ? null
-      : { cpuIndex: part.facts.cpuIndex, threads: part.facts.threads ?? part.facts.cores ?? 4 }
+      : {
+          cpuIndex: part.facts.cpuIndex,
+          threads: part.facts.threads ?? part.facts.cores ?? 4,
+          ...(part.facts.cores === undefined ? {} : { cores: part.facts.cores }),
+        }
   const references = results.flatMap((row) => {
     const machine = machineFor(library.get(row.cpuId))
     return machine ? [{ taskId: row.taskId, machine, value: row.value }] : []

@@ -40,6 +40,7 @@ export async function briefOf(db: Database, buildId: string): Promise<BriefInput
     region: build.region,
     budget: decimal(build.budget),
     stretch: decimal(build.stretch),
+    budgetScope: build.budgetScope,
     wantedBy: build.wantedBy,
     houseRules: houseRulesInput(build.houseRules, build.currency),
     privateNote: build.privateNote,

@@ -10,7 +10,7 @@ import type { CapSplitView, CapView } from '#shared/brief/views'
 import type { Database } from '#server/db/client'
 import { targets } from '#server/db/schema/brief'
 import { useMarket } from '#server/context/market'
-import { pricedLibrary } from '#server/context/pricedLibrary'
+import { partsAtTheirWays, suggestedWays } from '#server/context/waysToGet'
 import { usePerformance } from '#server/context/performance'
 import { findBuild } from '#server/context/findBuild'
 
@@ -25,7 +25,7 @@ interface CardOption extends CapOption {
   readonly part: Part
 }
 
-/** What the brief's budget buys at today's street prices: the best split between base machine and card, and the next best. */
+/** What the brief's budget buys in the ways there are today, leads and things on the shelf among them: the best split between base machine and card, and the next best. */
 export async function capView(db: Database, buildId: string, today: string): Promise<CapView> {
   const [build, market, workloads, targetRows] = await Promise.all([
     findBuild(db, buildId),
@@ -36,7 +36,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   const needs = build.needs.reduce((sum, need) => sum + need.price, 0)
   const empty = { cap: build.budget, currency: build.currency, needs, splits: [] }
   if (targetRows.length === 0) return { ...empty, problem: 'Add a target to see what gains most.' }
-  const priced = pricedLibrary(market, build, today)
+  const priced = partsAtTheirWays(await suggestedWays(db, market, build, { today, choices: [] }))
   const wishes = { ...baseWishes, power: market.assumptions.power }
   const bases = baseMachines(priced, wishes)
   const cards: CardOption[] = priced
@@ -83,7 +83,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
     }),
     problem:
       splits.length === 0
-        ? 'No whole machine with a card fits under the budget at today’s street prices.'
+        ? 'No whole machine with a card fits under the budget in any way there is today.'
         : '',
   }
 }

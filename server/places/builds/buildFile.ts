@@ -87,7 +87,13 @@ export async function exportBuild(db: Database, buildId: string): Promise<BuildF
               .from(parts)
               .where(inArray(parts.id, [...partIds]))
           ).map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts: facts as never })),
-    workloads: (await loadWorkloads(db)).filter((workload) => workloadIds.has(workload.id)) as never,
+    workloads: (await loadWorkloads(db))
+      .filter((workload) => workloadIds.has(workload.id))
+      .map(({ frameCap = null, systemMemoryGb = null, ...game }) => ({
+        ...game,
+        frameCap,
+        systemMemoryGb,
+      })) as never,
     rivals: rivalInputs,
     rates: await db.select().from(exchangeRates),
     shelf: shelfRows.map(({ id, partId, condition, cost, currency, note }) => ({

@@ -221,6 +221,7 @@ export async function openEdition(
         currency,
         region,
         budget,
+        budgetScope: 'everything',
         stretch: budget,
         wantedBy: null,
         privateNote: '',

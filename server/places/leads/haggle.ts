@@ -20,7 +20,8 @@ import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
 import { warnBelow } from './readLeads'
 import { useMarket, type Market } from '#server/context/market'
 import { buildView } from '../builds/buildView'
-import { findBuild } from '#server/context/findBuild'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { newOffers } from '#server/context/newOffers'
 
 /** The haggle sheet of a lead for a build, with what was said so far. Calculated anew from the seller's last word. */
 export async function haggleView(
@@ -64,13 +65,19 @@ export async function haggleView(
     .sort((a, b) => a.value.expectedAfterResale - b.value.expectedAfterResale)
   const cheapest = rivals[0]
   const street = own.value.street
-  const useLead = cheapest !== undefined && (street === null || cheapest.value.expectedAfterResale < street)
-  const alternative = useLead ? cheapest.value.expectedAfterResale : street
+  const others = otherWays(own, market, build, today)
+  if (cheapest)
+    others.push({
+      amount: cheapest.value.expectedAfterResale,
+      what: cheapest.lead.title,
+      leadId: cheapest.lead.id,
+    })
+  const alternative = others.sort((a, b) => a.amount - b.amount)[0] ?? null
   const sheet = haggleSheet({
     ask,
     unit: moneySize(own.lead.currency),
     lowestOpening: market.assumptions.resale.lowestOpening,
-    alternative,
+    alternative: alternative?.amount ?? null,
     costAt: (price) => own.revalue(price).expectedAfterResale,
     street: street === null ? null : inLead(street, own, rate, build.currency),
   })
@@ -83,19 +90,33 @@ export async function haggleView(
     ...sheet,
     costAtAsk: own.revalue(ask).expectedAfterResale,
     buildCurrency: build.currency,
-    alternative:
-      alternative === null
-        ? null
-        : {
-            amount: alternative,
-            what: useLead ? cheapest.lead.title : 'street price at your patience',
-            leadId: useLead ? cheapest.lead.id : null,
-          },
+    alternative,
     street: street === null ? null : inLead(street, own, rate, build.currency),
     asks,
     log,
     combinations: await standingTogether(db, valued, build, market, today),
   }
+}
+
+/** What else the kept things could be had for than from a lead: at the street, and a single one in a shop. */
+function otherWays(
+  { value, lead }: ValuedLead,
+  market: Market,
+  build: BuildRow,
+  today: string,
+): NonNullable<HaggleView['alternative']>[] {
+  const kept = lead.things.filter((thing) => thing.plan === 'keep')
+  const [only] = kept
+  const isSingle = kept.length === 1 && only!.quantity === 1
+  const [shop] = isSingle
+    ? newOffers(market, only!.partId, build.currency, today).filter((offer) => offer.leadId === null)
+    : []
+  return [
+    ...(value.street === null
+      ? []
+      : [{ amount: value.street, what: 'street price at your patience', leadId: null }]),
+    ...(shop ? [{ amount: shop.landed, what: `new at ${shop.sourceName}`, leadId: null }] : []),
+  ]
 }
 
 /** Parts a lead keeps, as one text: leads that keep the same are each other's alternative. */
@@ -111,7 +132,10 @@ function inLead(amount: number, { lead }: ValuedLead, rate: string | number, bui
   return lead.currency === buildCurrency ? amount : convertBack(amount, lead.currency, buildCurrency, rate)
 }
 
-/** My offers that stand with several sellers, and which of them what is left can bear together. */
+/**
+ * My offers that stand with several sellers, and which of them what is left can bear together. What a seller has asked
+ * since is what it would cost; what is in the build already is in what is left.
+ */
 async function standingTogether(
   db: Database,
   valued: readonly ValuedLead[],
@@ -120,8 +144,9 @@ async function standingTogether(
   today: string,
 ): Promise<HaggleView['combinations']> {
   const said = await db.select().from(offers).where(isNull(offers.deletedAt)).orderBy(offers.day, offers.id)
-  const mine = said.filter((each) => each.by === 'me')
-  const newest = new Map(mine.filter((each) => each.amount !== null).map((each) => [each.leadId, each]))
+  const figures = said.filter((each) => each.amount !== null)
+  const mine = new Set(figures.filter((each) => each.by === 'me').map((each) => each.leadId))
+  const newest = new Map(figures.filter((each) => mine.has(each.leadId)).map((each) => [each.leadId, each]))
   // a seller who has owed a word for too long is not counted on
   const answerDays = build.houseRules.answerDays ?? market.assumptions.risk.answerDays
   const isSilent = (each: ValuedLead) =>
@@ -134,7 +159,11 @@ async function standingTogether(
     (each) => newest.has(each.lead.id) && each.lead.state === 'open' && !isSilent(each),
   )
   if (standing.length < 2) return []
-  const { receipt } = await buildView(db, build.id, today)
+  const { receipt, choices } = await buildView(db, build.id, today)
+  // what is chosen stands in what is left already, at another price
+  const inLeft = choices
+    .filter((choice) => standing.some((each) => each.lead.id === choice.leadId))
+    .reduce((sum, choice) => sum + (choice.payNow ?? 0), 0)
   const titles = new Map(standing.map((each) => [each.lead.id, each.lead.title]))
   return affordableCombinations(
     standing.map((each) => ({
@@ -142,7 +171,7 @@ async function standingTogether(
       cost: each.revalue(newest.get(each.lead.id)!.amount!).payNow,
       worth: each.value.street ?? 0,
     })),
-    Math.max(0, receipt.left ?? 0),
+    Math.max(0, (receipt.left ?? 0) + inLeft),
   )
     .slice(0, 6)
     .map(({ ids, ...rest }) => ({ ...rest, titles: ids.map((id) => titles.get(id)!) }))

@@ -7,6 +7,7 @@ import type { Database, Queryable } from '#server/db/client'
 import { choices } from '#server/db/schema/machine'
 import { codes, leads, leadThings, rebates } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
+import { items } from '#server/db/schema/ledger'
 import { sources } from '#server/db/schema/sources'
 import { assertCalculable } from '#server/context/assertCalculable'
 import { newId } from '#server/db/ids'
@@ -25,6 +26,8 @@ function leadRow({
   things: _things,
   code: _code,
   rebate: _rebate,
+  rebates: _rebates,
+  tillCredit,
   price,
   shipping,
   extras,
@@ -38,13 +41,16 @@ function leadRow({
     })),
     price: parseDecimal(price, lead.currency, 'price'),
     shipping: shipping === null ? null : parseDecimal(shipping, lead.currency, 'shipping'),
+    tillCredit:
+      tillCredit === null ? null : parseDecimal(tillCredit.amount, lead.currency, 'tillCredit.amount'),
+    tillItemId: tillCredit?.itemId ?? null,
   }
 }
 
 async function insertLeadDetails(
   tx: Queryable,
   leadId: string,
-  { things, code, rebate, currency }: LeadInput,
+  { things, code, currency, ...input }: LeadInput,
 ): Promise<void> {
   const amount = (text: string, path: string) => parseDecimal(text, currency, path)
   for (const [position, thing] of things.entries())
@@ -66,25 +72,40 @@ async function insertLeadDetails(
       role: code.role,
     })
   }
-  if (rebate)
+  for (const { rebate, path } of allRebates(input))
     await tx
       .insert(rebates)
-      .values({ ...rebate, id: newId('rebate'), leadId, amount: amount(rebate.amount, 'rebate.amount') })
+      .values({ ...rebate, id: newId('rebate'), leadId, amount: amount(rebate.amount, `${path}.amount`) })
 }
 
-async function assertKnown(tx: Queryable, { sourceId, things, rebate }: LeadInput): Promise<void> {
+/** Every rebate of a lead, and where it stands in what was sent. */
+function allRebates({ rebate, rebates: several }: Pick<LeadInput, 'rebate' | 'rebates'>) {
+  return [
+    ...(rebate ? [{ rebate, path: 'rebate' }] : []),
+    ...several.map((each, index) => ({ rebate: each, path: `rebates[${index}]` })),
+  ]
+}
+
+async function assertKnown(
+  tx: Queryable,
+  { sourceId, things, tillCredit, ...input }: LeadInput,
+): Promise<void> {
   const [source] = await tx.select({ id: sources.id }).from(sources).where(eq(sources.id, sourceId))
   if (!source) throw new CoreError('unknown-source', `"${sourceId}" is not one of the sources`, 'sourceId')
   const wanted = [
     ...new Set([
       ...things.map((thing) => thing.partId),
-      ...(rebate?.tradedPartId ? [rebate.tradedPartId] : []),
+      ...allRebates(input).flatMap(({ rebate }) => rebate.tradedPartId ?? []),
     ]),
   ]
   const found = await tx.select({ id: parts.id }).from(parts).where(inArray(parts.id, wanted))
   const missing = wanted.find((id) => !found.some((part) => part.id === id))
   if (missing !== undefined)
     throw new CoreError('unknown-part', `"${missing}" is not in the parts library`, 'things')
+  if (!tillCredit?.itemId) return
+  const [item] = await tx.select({ id: items.id }).from(items).where(eq(items.id, tillCredit.itemId))
+  if (!item)
+    throw new CoreError('unknown-item', 'the thing traded in is not one of mine', 'tillCredit.itemId')
 }
 
 /** The same listing of one source twice is one lead. */
@@ -121,7 +142,9 @@ export async function updateLead(db: Database, id: string, input: LeadInput, tod
       .update(leads)
       .set({ ...leadRow(input), externalId: input.externalId || old.externalId, tieDeduced: false })
       .where(eq(leads.id, id))
-    for (const details of [codes, rebates, leadThings]) await tx.delete(details).where(eq(details.leadId, id))
+    for (const details of [codes, leadThings]) await tx.delete(details).where(eq(details.leadId, id))
+    // what was promised with a purchase stays with its line
+    await tx.delete(rebates).where(and(eq(rebates.leadId, id), isNull(rebates.lineId)))
     await insertLeadDetails(tx, id, input)
     const used = await tx
       .select({ buildId: choices.buildId })
@@ -135,10 +158,14 @@ export async function updateLead(db: Database, id: string, input: LeadInput, tod
 export async function leadInput(db: Database, id: string): Promise<LeadInput & { id: string }> {
   const [lead] = await db.select().from(leads).where(eq(leads.id, id))
   if (!lead) throw new NotFoundError(`there is no lead "${id}"`)
-  const [things, [code], [rebate]] = await Promise.all([
+  const [things, [code], rebateRows] = await Promise.all([
     db.select().from(leadThings).where(eq(leadThings.leadId, id)).orderBy(leadThings.position),
     db.select().from(codes).where(eq(codes.leadId, id)),
-    db.select().from(rebates).where(eq(rebates.leadId, id)),
+    db
+      .select()
+      .from(rebates)
+      .where(and(eq(rebates.leadId, id), isNull(rebates.lineId)))
+      .orderBy(rebates.id),
   ])
   const decimal = (amount: number) => toDecimal(amount, lead.currency)
   return {
@@ -172,20 +199,21 @@ export async function leadInput(db: Database, id: string): Promise<LeadInput & {
           role: code.role,
         }
       : null,
-    rebate: rebate
-      ? {
-          kind: rebate.kind,
-          amount: decimal(rebate.amount),
-          claimBy: rebate.claimBy,
-          state: rebate.state,
-          chance: rebate.chance,
-          proof: rebate.proof,
-          expectedBy: rebate.expectedBy,
-          campaign: rebate.campaign,
-          perHousehold: rebate.perHousehold,
-          tradedPartId: rebate.tradedPartId,
-        }
-      : null,
+    rebate: null,
+    rebates: rebateRows.map((rebate) => ({
+      kind: rebate.kind,
+      amount: decimal(rebate.amount),
+      claimBy: rebate.claimBy,
+      state: rebate.state,
+      chance: rebate.chance,
+      proof: rebate.proof,
+      expectedBy: rebate.expectedBy,
+      campaign: rebate.campaign,
+      perHousehold: rebate.perHousehold,
+      tradedPartId: rebate.tradedPartId,
+    })),
+    tillCredit:
+      lead.tillCredit === null ? null : { amount: decimal(lead.tillCredit), itemId: lead.tillItemId },
     text: lead.text,
     answers: lead.answers,
     signs: lead.signs,

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
+import { itemCosts } from '#core/ledger/itemCosts'
 import { assertFound, assertItemCan, type ItemStep } from '#core/ledger/itemLife'
 import { parseDecimal } from '#core/money/decimal'
 import { partLabel } from '#core/parts/part'
@@ -15,6 +16,7 @@ import { parts } from '#server/db/schema/parts'
 import { exchangeRates } from '#server/db/schema/prices'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { findBuild } from '#server/context/findBuild'
+import { streetAt, useMarket } from '#server/context/market'
 import { writeEntry } from './ledgerEntries'
 
 /** What happens to a thing of mine after it was paid, step by step; each is one action that can be undone. */
@@ -372,6 +374,15 @@ export function takeBack(db: Database, id: string, input: Input<'take-back'>, to
   )
 }
 
+/** What becomes of a thing that is traded in. */
+export function leavesTradedIn(day: string) {
+  return gone('traded-in', day)
+}
+
+function gone<R extends ItemRow['goneBecause']>(because: R, day: string) {
+  return { place: 'gone', goneBecause: because, leftOn: day, isBuiltIn: false } as const
+}
+
 /** Given in part payment of another thing; what it was credited stands on that thing's order. */
 export function tradeIn(db: Database, id: string, input: Input<'trade-in'>, today: string) {
   return step(
@@ -379,13 +390,53 @@ export function tradeIn(db: Database, id: string, input: Input<'trade-in'>, toda
     id,
     { kind: 'tradeIn', day: input.day, says: (name) => `${name} traded in` },
     today,
-    (action) =>
-      action.update('items', id, {
-        place: 'gone',
-        goneBecause: 'traded-in',
-        leftOn: input.day,
-        isBuiltIn: false,
-      }),
+    (action) => action.update('items', id, leavesTradedIn(input.day)),
+  )
+}
+
+/**
+ * Taken apart into things of their own, whose costs add up to its own, by street price of that day; they lie where it
+ * lay, and what is not known of a price bears nothing unless none is.
+ */
+export async function split(
+  db: Database,
+  id: string,
+  { day, parts: into }: Input<'split'>,
+  today: string,
+): Promise<string | null> {
+  const market = await useMarket(db)
+  const ids = into as string[]
+  const missing = ids.findIndex((partId) => !market.library.some((part) => part.id === partId))
+  if (missing >= 0)
+    throw new CoreError('unknown-part', `"${ids[missing]}" is not in the parts library`, `parts[${missing}]`)
+  return step(
+    db,
+    id,
+    { kind: 'split', day, says: (name) => `${name} split` },
+    today,
+    async (action, item) => {
+      const things = ids.map((partId) => ({
+        plan: 'keep' as const,
+        worth: streetAt(market, partId, day, item.currency) ?? 0,
+      }))
+      const [costs, remaining] = [
+        itemCosts(item.cost, things),
+        itemCosts(Math.max(0, item.remaining), things),
+      ]
+      await action.update('items', id, { ...gone('split', day), cost: 0, remaining: 0 })
+      for (const [index, partId] of ids.entries())
+        await action.insert('items', {
+          ...item,
+          id: newId(partId),
+          partId,
+          listedPartId: null,
+          leftOut: [],
+          cost: costs[index]!,
+          remaining: remaining[index]!,
+          anyoneCanPay: null,
+          faultLoss: null,
+        })
+    },
   )
 }
 

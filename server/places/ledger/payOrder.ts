@@ -2,18 +2,21 @@ import { and, eq, inArray, isNull, ne, or } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { itemCosts } from '#core/ledger/itemCosts'
+import { assertItemCan } from '#core/ledger/itemLife'
 import { parseDecimal } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { splitByLargestRemainder } from '#core/money/splitByLargestRemainder'
 import { partLabel, type Part } from '#core/parts/part'
 import type { orderPaymentSchema } from '#shared/ledger/schemas'
 import type { BuildView } from '#shared/builds/views'
+import type { SourceCode } from '#shared/sources/schemas'
 import type { Database, Queryable } from '#server/db/client'
 import { act, type OpenAction } from '#server/db/action'
 import { newId } from '#server/db/ids'
 import { builds } from '#server/db/schema/builds'
 import { codes, leads } from '#server/db/schema/leads'
 import { choices } from '#server/db/schema/machine'
+import { sources } from '#server/db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { assertCalculable } from '#server/context/assertCalculable'
 import type { BuildRow } from '#server/context/findBuild'
@@ -21,10 +24,11 @@ import { streetAt, useMarket, type Market } from '#server/context/market'
 import { openOrders, plannedLeads, sharesOfOrders, type ChoiceRow } from '#server/context/openOrders'
 import { huntPrice, huntsNew, thingKey } from '#server/context/readChoice'
 import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
-import { anyonePrices, openNewOffers } from '#server/context/anyone'
+import { anyonePrices } from '#server/context/anyone'
 import { freezeForecasts } from '../bench/forecasts'
 import { buildView } from '../builds/buildView'
 import { makeTheBuild } from '../builds/variants'
+import { findItem, leavesTradedIn } from './itemSteps'
 import { writeEntry } from './ledgerEntries'
 import { voidChoices } from './voidChoices'
 
@@ -269,7 +273,16 @@ async function placeLine(
   if (!valued) return
   for (const rebate of valued.rebates.filter((each) => !valued.beyond.has(each.id)))
     await action.insert('rebates', { ...rebate, id: newId('rebate'), lineId })
+  await tradeIn(action, valued)
   if (isOne(valued)) await takeLead(action, row, valued)
+}
+
+/** The old thing goes to the seller: its credit is in what was paid, and no entry of its own. */
+async function tradeIn(action: OpenAction, { lead }: ValuedLead): Promise<void> {
+  if (lead.tillItemId === null) return
+  const { item, name } = await findItem(action.tx, lead.tillItemId)
+  assertItemCan('tradeIn', item, name, 'choiceIds')
+  await action.update('items', item.id, leavesTradedIn(action.day))
 }
 
 /** One of it: bought for this build, its twins are gone, and choices of it elsewhere are void. */
@@ -296,7 +309,7 @@ function isOne({ lead, source }: Pick<ValuedLead, 'lead' | 'source'>): boolean {
   )
 }
 
-/** A code of one use is spent by the first part of an order that uses it. */
+/** A code of one use is spent by the first part of an order that uses it, whether it is a lead's or the source's. */
 async function spendCodes(action: OpenAction, toPay: readonly ToPay[]): Promise<void> {
   const leadIds = toPay.flatMap(({ row }) => row.leadId ?? [])
   if (leadIds.length === 0) return
@@ -305,6 +318,7 @@ async function spendCodes(action: OpenAction, toPay: readonly ToPay[]): Promise<
     .select()
     .from(codes)
     .where(and(inArray(codes.leadId, leadIds), eq(codes.once, true)))
+  for (const { valued } of toPay) await spendSourceCodes(action, valued!.source.id, used)
   for (const code of rows)
     if (used.has(code.word) && code.usedOn === null) {
       const same = await action.tx
@@ -313,6 +327,19 @@ async function spendCodes(action: OpenAction, toPay: readonly ToPay[]): Promise<
         .where(and(eq(codes.word, code.word), isNull(codes.usedOn)))
       for (const { id } of same) await action.update('codes', id, { usedOn: action.day })
     }
+}
+
+async function spendSourceCodes(
+  action: OpenAction,
+  sourceId: string,
+  used: ReadonlySet<string>,
+): Promise<void> {
+  const [source] = await action.tx.select().from(sources).where(eq(sources.id, sourceId))
+  const isSpent = (code: SourceCode) => code.once && code.usedOn === null && used.has(code.word)
+  if (source!.codes.some(isSpent))
+    await action.update('sources', sourceId, {
+      codes: source!.codes.map((code) => (isSpent(code) ? { ...code, usedOn: action.day } : code)),
+    })
 }
 
 /** One item for each thing: what is kept takes its role, what is not comes to the shelf. */
@@ -354,7 +381,6 @@ async function insertItems(
       part: piece.part,
       isNew: condition === 'new',
     })),
-    await openNewOffers(action.tx),
     action.day,
   )
   const left = [...row.leftOut]

@@ -4,7 +4,8 @@ import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
 import { waysToMend } from '#core/machine/fit/fixes'
-import type { fixSchema, swapSchema } from '#shared/machine/schemas'
+import type { Way } from '#core/supply/ways/way'
+import type { ChoiceInput, fixSchema, swapSchema } from '#shared/machine/schemas'
 import type { Database, Queryable } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
 import { choices } from '#server/db/schema/machine'
@@ -16,7 +17,7 @@ import { actIn } from '#server/db/action'
 import { items } from '#server/db/schema/ledger'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { useMarket } from '#server/context/market'
-import { pricedLibrary } from '#server/context/pricedLibrary'
+import { partsAtTheirWays, suggestedWays } from '#server/context/waysToGet'
 
 async function openBuild(db: Database, buildId: string): Promise<BuildRow> {
   const build = await findBuild(db, buildId)
@@ -39,9 +40,8 @@ export async function takeWay(
   }
   const finding = checkFit(machine).findings.find((each) => each.key === key)
   if (!finding) throw new CoreError('no-finding', 'this finding no longer stands', 'key')
-  const row = waysToMend(finding, machine, pricedLibrary(market, build, today), market.library).find(
-    (each) => each.way === way,
-  )
+  const priced = partsAtTheirWays(await suggestedWays(db, market, build, view))
+  const row = waysToMend(finding, machine, priced, market.library).find((each) => each.way === way)
   if (!row) throw new CoreError('no-way', 'this way no longer fixes it', 'way')
   await db.transaction(async (tx) => {
     if (row.byHand.length > 0)
@@ -50,8 +50,9 @@ export async function takeWay(
         .set({ settled: [...new Set([...build.settled, ...row.byHand])] })
         .where(eq(builds.id, buildId))
     for (const gone of row.replaces) await takeFromMachine(tx, build, view.choices, gone.id, today)
-    for (const part of row.parts)
-      await hunt(tx, buildId, part.id, `fixes: ${finding.what}`.slice(0, 300), today)
+    const reason = `fixes: ${finding.what}`.slice(0, 300)
+    for (const { id } of row.parts)
+      await takeIn(tx, buildId, priced.find(({ part }) => part.id === id)!.way, reason, today)
     await assertCalculable(tx, buildId, today, 'key')
   })
 }
@@ -65,23 +66,22 @@ export async function unsettle(db: Database, buildId: string, key: string): Prom
     .where(eq(builds.id, buildId))
 }
 
-/** Puts another lead or part in the place of what fills a role. */
+/** Takes a way to get a part in the place of what fills a role. */
 export async function swap(
   db: Database,
   buildId: string,
-  { partId, leadId, out }: InferType<typeof swapSchema>,
+  { way: wayId, out }: InferType<typeof swapSchema>,
   today: string,
 ): Promise<void> {
   const build = await openBuild(db, buildId)
   const view = await buildView(db, buildId, today)
   const market = await useMarket(db)
-  if (!market.library.some((part) => part.id === partId))
-    throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
+  const way = (await suggestedWays(db, market, build, view)).find(({ id }) => id === wayId)
+  if (!way) throw new CoreError('no-way', 'this way to get it is no longer there', 'way')
   await db.transaction(async (tx) => {
     if (out) await takeFromMachine(tx, build, view.choices, out, today)
-    if (leadId) await insertChoice(tx, buildId, { ...blankChoice, kind: 'lead', leadId }, today)
-    else await hunt(tx, buildId, partId, 'a step up', today)
-    await assertCalculable(tx, buildId, today, 'leadId')
+    await takeIn(tx, buildId, way, '', today)
+    await assertCalculable(tx, buildId, today, 'way')
   })
 }
 
@@ -126,14 +126,27 @@ async function takeFromMachine(
       .where(eq(choices.id, choice.id))
 }
 
-async function hunt(
+/** A way taken keeps what it was: the lead as a lead, new as new. A hunt goes with its price, as hunts do. */
+export async function takeIn(
   tx: Queryable,
   buildId: string,
-  partId: string,
+  { kind, leadId, itemId, part }: Way,
   reason: string,
   today: string,
 ): Promise<void> {
-  await insertChoice(tx, buildId, { ...blankChoice, kind: 'hunt', partId, reason }, today)
+  const choice: ChoiceInput =
+    leadId !== null
+      ? { ...blankChoice, kind: 'lead', leadId, reason }
+      : itemId !== null
+        ? { ...blankChoice, kind: 'owned', shelfId: itemId, reason }
+        : {
+            ...blankChoice,
+            kind: 'hunt',
+            partId: part.id,
+            condition: kind === 'shop' ? 'new' : 'used',
+            reason,
+          }
+  await insertChoice(tx, buildId, choice, today)
 }
 
 const blankChoice = {

@@ -11,7 +11,7 @@ import type { Database } from '#server/db/client'
 import { buildView } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { useMarket } from '#server/context/market'
-import { pricedLibrary } from '#server/context/pricedLibrary'
+import { partsAtTheirWays, suggestedWays, type PartAtItsWay } from '#server/context/waysToGet'
 
 const mostCandidates = 3
 
@@ -19,7 +19,7 @@ const mostCandidates = 3
 export async function machineView(db: Database, buildId: string, today: string): Promise<MachineView> {
   const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
-  const priced = pricedLibrary(market, build, today)
+  const priced = partsAtTheirWays(await suggestedWays(db, market, build, view))
   const brief = fitBriefOf(market, build, today)
   const machine = { parts: view.parts, brief, settled: new Set(build.settled) }
   const { findings } = checkFit(machine)
@@ -65,17 +65,17 @@ export async function machineView(db: Database, buildId: string, today: string):
 function sensible(
   role: Role,
   machine: Parameters<typeof checkFit>[0],
-  priced: ReturnType<typeof pricedLibrary>,
+  priced: readonly PartAtItsWay[],
 ): MachineView['candidates'][number]['options'] {
   const stops = (parts: typeof machine.parts) =>
     checkFit({ ...machine, parts }).findings.filter((finding) => finding.severity === 'stops').length
   const before = stops(machine.parts)
-  const found: { partId: string; name: string; price: number }[] = []
-  for (const { part, price } of priced
+  const found: MachineView['candidates'][number]['options'][number][] = []
+  for (const { part, price, how, way } of priced
     .filter((each) => each.part.role === role && each.part.facts.module !== 'laptop')
     .sort((a, b) => a.price - b.price)) {
     if (stops([...machine.parts, part]) > before) continue
-    found.push({ partId: part.id, name: partLabel(part), price })
+    found.push({ way: way.id, partId: part.id, name: partLabel(part), price, how: how ?? '' })
     if (found.length === mostCandidates) break
   }
   return found

@@ -1,32 +1,20 @@
-import { findBuild, type BuildRow } from '#server/context/findBuild'
-import { and, eq, isNull } from 'drizzle-orm'
-import { groupBy } from '#core/collections/groupBy'
-import { isTooCheap } from '#core/supply/risk/tooCheap'
-import type { Condition } from '#core/reading/sales/soldRecord'
+import { findBuild } from '#server/context/findBuild'
 import { moneySize } from '#core/assumptions/moneySize'
-import { rateTable } from '#core/money/rates'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { targetRatio } from '#core/performance/model/judgeTarget'
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import { slimming } from '#core/machine/upgrades/slimming'
+import { isTakeable, type Way } from '#core/supply/ways/way'
 import { stepsUp, type Step, type StepOption, type TargetReach } from '#core/machine/upgrades/stepsUp'
 import { rankedRoles } from '#core/parts/indexOfPart'
 import type { BuildView } from '#shared/builds/views'
-import type { StepsView, StepView, ChoiceView } from '#shared/machine/views'
+import type { StepsView, StepView } from '#shared/machine/views'
+import { partsAtTheirWays, suggestedWays, wayWords } from '#server/context/waysToGet'
 import type { Database } from '#server/db/client'
-import { leads, leadThings } from '#server/db/schema/leads'
 import { buildView } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
-import { useMarket, type Market } from '#server/context/market'
-import { houseRuleBreaches } from '#server/context/houseRuleBreaches'
-import { warnBelow } from '../leads/readLeads'
-import { anyonePrices, openNewOffers } from '#server/context/anyone'
-import { faultsOf } from '#server/context/faults'
-import { huntsNew } from '#server/context/readChoice'
-import { huntFaultLoss } from '#core/supply/risk/huntFaultLoss'
-import { pricedLibrary } from '#server/context/pricedLibrary'
-import { keptParts, valuedLeads } from '#server/context/valuedLeads'
+import { useMarket } from '#server/context/market'
 
 /** The next steps up of each role that can be ranked, from leads and street prices, within what is left; and what to swap where the build is over its budget. */
 export async function stepsView(
@@ -46,26 +34,9 @@ export async function stepsOf(
 ): Promise<StepsView> {
   const { today } = view
   const [build, market] = await Promise.all([findBuild(db, view.id), useMarket(db)])
-  const priced = pricedLibrary(market, build, today)
-  const faults = faultsOf(market, build, today)
-  const options = [
-    ...(await leadOptions(db, market, build, view, today)),
-    ...priced.map(({ part, price }): StepOption => ({
-      id: `street:${part.id}`,
-      from: 'street',
-      part,
-      payNow: price,
-      price:
-        price +
-        huntFaultLoss({
-          role: part.role,
-          condition: huntsNew(market, build, part, null, today) ? 'new' : 'used',
-          itemWithTax: price,
-          protection: 'none',
-          assumptions: faults,
-        }),
-    })),
-  ]
+  const ways = await suggestedWays(db, market, build, view)
+  const options = ways.filter(isTakeable).map(optionOf)
+  const priced = partsAtTheirWays(ways)
   const brief = fitBriefOf(market, build, today)
   const left = Math.max(0, view.receipt.left ?? 0)
   const reach = reachOf(view)
@@ -113,7 +84,7 @@ function stepView({ option, ...step }: Step): StepView {
   return {
     ...step,
     id: option.id,
-    from: option.from,
+    how: option.how!,
     partId: option.part.id,
     name: partLabel(option.part),
     price: option.price,
@@ -121,82 +92,10 @@ function stepView({ option, ...step }: Step): StepView {
   }
 }
 
-/** A lead that could fill a role, with its money as a choice of it would have it. */
-export interface LeadOption extends StepOption, Pick<ChoiceView, 'rebatesExpected' | 'anyoneCanPay'> {
-  readonly payNow: number
-  readonly condition: Condition
-}
-
-/** Open leads with one thing kept, that no rule of the builder's speaks against; at their expected cost. */
-export async function leadOptions(
-  db: Database,
-  market: Market,
-  build: BuildRow,
-  view: BuildView,
-  today: string,
-): Promise<LeadOption[]> {
-  const table = rateTable(market.rates)
-  // only what keeps one thing can take one role
-  const kept = groupBy(
-    await db
-      .select({ leadId: leadThings.leadId, partId: leadThings.partId })
-      .from(leadThings)
-      .where(eq(leadThings.plan, 'keep')),
-    (row) => row.leadId,
-  )
-  const open = (
-    await db
-      .select({ id: leads.id, currency: leads.currency, endsOn: leads.endsOn })
-      .from(leads)
-      .where(and(eq(leads.state, 'open'), isNull(leads.deletedAt), isNull(leads.vanishedOn)))
-  ).filter(
-    (row) =>
-      table.find(today, row.currency, build.currency) !== null &&
-      (row.endsOn === null || row.endsOn >= today) &&
-      kept.get(row.id)?.length === 1 &&
-      !view.choices.some((choice) => choice.leadId === row.id),
-  )
-  const library = new Map(market.library.map((part) => [part.id, part]))
-  const offers = await openNewOffers(db)
-  return (
-    await valuedLeads(
-      db,
-      market,
-      build,
-      today,
-      open.map((row) => row.id),
-    )
-  ).flatMap((valued): LeadOption[] => {
-    const [part, ...others] = keptParts(valued, library)
-    if (
-      !part ||
-      others.length > 0 ||
-      valued.lead.condition === 'damaged' ||
-      houseRuleBreaches(build.houseRules, valued, library).length > 0
-    )
-      return []
-    // an ask far under the street is a warning, not a bargain
-    if (isTooCheap(valued.value.ask, warnBelow(market, valued, today, build.currency))) return []
-    return [
-      {
-        id: valued.lead.id,
-        from: 'lead',
-        part,
-        price: valued.value.expectedAfterResale,
-        payNow: valued.value.payNow,
-        rebatesExpected: valued.value.rebatesExpected,
-        anyoneCanPay:
-          anyonePrices(
-            market,
-            build,
-            [{ id: part.id, part, isNew: valued.lead.condition === 'new' }],
-            offers,
-            today,
-          ).get(part.id) ?? null,
-        condition: valued.lead.condition,
-      },
-    ]
-  })
+/** A way as something that could fill a role: at its expected cost. */
+function optionOf(way: Way): StepOption {
+  const { id, part, expected, payNow } = way
+  return { id, part, price: expected, payNow, how: wayWords(way) }
 }
 
 /** What a machine of these parts reaches of the build's targets. */
@@ -250,7 +149,7 @@ function slim(
       out: partLabel(swap.out),
       id: swap.option.id,
       partId: swap.option.part.id,
-      from: swap.option.from,
+      how: swap.option.how!,
       name: partLabel(swap.option.part),
       saved: swap.saved,
       lost: swap.lost,

@@ -3,8 +3,11 @@ import type { Role } from '#core/parts/part'
 import { marketChanged } from '#server/context/market'
 import type { Database, Queryable } from '#server/db/client'
 import { parts } from '#server/db/schema/parts'
+import { exchangeRates } from '#server/db/schema/prices'
+import { workloads, workTasks } from '#server/db/schema/work'
 import type { LibraryFile } from '#shared/parts/libraryFile'
 import type { PartInput } from '#shared/parts/schemas'
+import { gameOfRow } from '../work/games'
 
 /** Changes to the libraries behind all builds. */
 
@@ -36,18 +39,31 @@ export async function exportParts(db: Database, role?: Role): Promise<LibraryFil
   const list = rows
     .filter((row) => wanted.includes(row) || inside.has(row.id))
     .map(({ id, role: own, make, name, facts }) => ({ id, role: own, make, name, facts: facts as never }))
+  const others = role === undefined ? await otherLibraries(db) : { workloads: [], tasks: [], rates: [] }
   return {
     format: 'tarvin-library',
     version: '1',
     sources: [],
     parts: list,
-    workloads: [],
+    ...others,
     rivals: [],
-    rates: [],
     shelf: [],
     runs: [],
-    tasks: [],
     taskResults: [],
     leads: [],
+  }
+}
+
+/** Games, other work and rates that go with the parts, so that whoever opens the file sees the same estimates. */
+async function otherLibraries(db: Database): Promise<Pick<LibraryFile, 'workloads' | 'tasks' | 'rates'>> {
+  const [games, tasks, rates] = await Promise.all([
+    db.select().from(workloads).orderBy(workloads.name),
+    db.select().from(workTasks).orderBy(workTasks.name),
+    db.select().from(exchangeRates).orderBy(exchangeRates.date),
+  ])
+  return {
+    workloads: games.map(gameOfRow),
+    tasks,
+    rates: rates.map(({ date, from, to, rate }) => ({ date, from, to, rate })),
   }
 }

@@ -1,7 +1,6 @@
 import { asc, inArray, isNull, and } from 'drizzle-orm'
 import { buyOrWait } from '#core/pricing/shops/buyOrWait'
-import { faultsOf } from '#server/context/faults'
-import { newOrUsed } from '#core/supply/ways/newOrUsed'
+import { cheapestWays, priceByWay, type Way } from '#core/supply/ways/way'
 import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
@@ -17,6 +16,7 @@ import { guideOpinions } from '#server/db/schema/prices'
 import { buildView } from '../builds/buildView'
 import { readStreetPrice, useMarket, type Market } from '#server/context/market'
 import { newOffers } from '#server/context/newOffers'
+import { suggestedWays, wayWords } from '#server/context/waysToGet'
 import { waitNotesFor } from './notes'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
 
@@ -32,6 +32,7 @@ export async function worthView(
     useMarket(db),
     buildView(db, buildId, today),
   ])
+  const best = cheapestWays(await suggestedWays(db, market, build, view))
   const candidates = market.library.filter((part) => part.role === role && indexOfPart(part) !== null)
   const waitNotes = candidates[0] ? await waitNotesFor(db, { id: '', role }) : []
   const opinions =
@@ -54,7 +55,7 @@ export async function worthView(
   const priced = await Promise.all(
     candidates.map(async (part) => ({
       part,
-      ...ways(market, part, build, today),
+      ...pricesOf(market, part, build, best.get(part.id), today),
       ratio: weakestWith(part, chosen, view),
       notes: await waitNotesFor(db, part),
     })),
@@ -66,7 +67,7 @@ export async function worthView(
   )
   const worth = worthBuying(weighed)
   const rows = priced
-    .map(({ part, street, fresh, price, way, ratio, reading, offer, notes }): WorthRow => ({
+    .map(({ part, street, fresh, price, way, how, ratio, reading, offer, notes }): WorthRow => ({
       partId: part.id,
       name: partLabel(part),
       index: indexOfPart(part)!,
@@ -76,6 +77,7 @@ export async function worthView(
       fresh,
       price,
       way,
+      how,
       perPoint: worth.perPoint.get(part.id) ?? null,
       targetRatio: ratio,
       year: part.facts.year ?? null,
@@ -89,7 +91,7 @@ export async function worthView(
           ? null
           : buyOrWait(
               {
-                price: way === 'new' ? offer!.price : price,
+                price: way === 'new' && offer ? offer.price : price,
                 kind: way === 'new' ? 'new' : 'used',
                 today,
                 wantedBy: build.wantedBy,
@@ -119,26 +121,19 @@ export async function worthView(
   }
 }
 
-/** What a candidate costs used and new, and the way it is weighed by: the cheaper one with its risk, unless a house rule bars used. */
-function ways(market: Market, part: Part, build: BuildRow, today: string) {
+/** What a candidate costs used and new, and the cheapest way to get it, which it is weighed by. */
+function pricesOf(market: Market, part: Part, build: BuildRow, best: Way | undefined, today: string) {
   const reading = readStreetPrice(market, part.id, today, build.currency)
   const [offer] = newOffers(market, part.id, build.currency, today)
-  const street = reading.marks?.[build.houseRules.patience ?? 'typical'] ?? null
-  const fresh = offer?.landed ?? null
-  const { advice } = newOrUsed({
-    assumptions: faultsOf(market, build, today),
-    role: part.role,
-    street,
-    fresh,
-    usedForbidden: build.houseRules.neverUsed.includes(part.role),
-  })
-  const way =
-    advice === 'used' || advice === 'only-used'
-      ? ('used' as const)
-      : advice === 'new' || advice === 'only-new'
-        ? ('new' as const)
-        : null
-  return { reading, offer, street, fresh, way, price: way === 'used' ? street : way === 'new' ? fresh : null }
+  return {
+    reading,
+    offer,
+    street: reading.marks?.[build.houseRules.patience ?? 'typical'] ?? null,
+    fresh: offer?.landed ?? null,
+    way: best ? (best.condition === 'new' ? ('new' as const) : ('used' as const)) : null,
+    how: best ? wayWords(best) : '',
+    price: best ? priceByWay(best) : null,
+  }
 }
 
 function chosenParts(market: Market, view: BuildView): Part[] {

@@ -1,5 +1,5 @@
 import { findBuild, type BuildRow } from '#server/context/findBuild'
-import { and, eq, isNull } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
 import type { Condition } from '#core/reading/sales/soldRecord'
@@ -9,6 +9,7 @@ import { frameMachineOf, machinePair } from '#core/performance/model/machineOf'
 import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
 import { leastOfPart } from '#core/comparison/adjustments/leastOfPart'
 import { likeForLike } from '#core/comparison/adjustments/likeForLike'
+import { isTakeable } from '#core/supply/ways/way'
 import type { WeighedMachine } from '#core/comparison/weighedMachine'
 import {
   matchSearch,
@@ -21,17 +22,13 @@ import type { ChoiceView } from '#shared/machine/views'
 import type { MatchView } from '#shared/scales/views'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
-import { choices } from '#server/db/schema/machine'
-import { leads } from '#server/db/schema/leads'
 import { assertCalculable } from '#server/context/assertCalculable'
 import { buildView } from '../builds/buildView'
 import { fitBriefOf } from '#server/context/fitBrief'
-import { newId } from '#server/db/ids'
 import { useMarket } from '#server/context/market'
-import { pricedLibrary } from '#server/context/pricedLibrary'
+import { suggestedWays, wayWords } from '#server/context/waysToGet'
+import { takeIn } from '../machine/fix'
 import { measuredWatts, usePerformance } from '#server/context/performance'
-import { huntPrice } from '#server/context/readChoice'
-import { leadOptions } from '../machine/readSteps'
 import { insertVariant } from '../builds/variants'
 import { broughtBy, componentOf, conditionIn, entered as enteredOf, wattsOf } from './weighedMachines'
 import type { Scales } from '#server/context/buildToWeigh'
@@ -55,6 +52,7 @@ interface MatchOption extends Pick<ChoiceView, 'rebatesExpected' | 'anyoneCanPay
   readonly price: number
   readonly condition: Condition
   readonly isOwned: boolean
+  readonly how: string
 }
 
 /**
@@ -149,12 +147,12 @@ export async function matchContext(
   }
 }
 
-/** Everything that can fill a role: what the build has in single choices, open leads of one thing, and every part at what it costs today. */
+/** Everything that can fill a role: what the build has in single choices, and every way to get a part. */
 async function matchOptions(
   db: Database,
   build: BuildRow,
   view: BuildView,
-  { market, today }: Scales,
+  { market }: Scales,
 ): Promise<MatchOption[]> {
   const library = new Map(market.library.map((part) => [part.id, part]))
   const chosen = view.choices
@@ -162,15 +160,17 @@ async function matchOptions(
     .flatMap((choice): MatchOption[] => {
       const part =
         view.parts.find((each) => each.id === choice.parts[0]!.id) ?? library.get(choice.parts[0]!.id)
-      return part
+      // what has no price is no way to anything
+      return part && choice.expected !== null && choice.payNow !== null
         ? [
             {
               ...choice,
               id: `choice:${choice.id}`,
               part,
-              price: choice.expected ?? 0,
-              payNow: choice.payNow ?? 0,
+              price: choice.expected,
+              payNow: choice.payNow,
               isOwned: choice.kind === 'item' && choice.paidOn === null,
+              how: 'in the build already',
               condition: conditionIn(
                 build,
                 part.role,
@@ -180,21 +180,17 @@ async function matchOptions(
           ]
         : []
     })
-  const leadsAtHand = (await leadOptions(db, market, build, view, today)).map((option): MatchOption => ({
-    ...option,
-    isOwned: false,
-  }))
-  const street = pricedLibrary(market, build, today).map(({ part, price }): MatchOption => ({
-    id: `street:${part.id}`,
-    part,
-    price,
-    payNow: price,
-    rebatesExpected: 0,
-    anyoneCanPay: huntPrice(market, build, part, today),
-    isOwned: false,
-    condition: conditionIn(build, part.role, null),
-  }))
-  return [...chosen, ...leadsAtHand, ...street]
+  const ways = (await suggestedWays(db, market, build, view)).filter(isTakeable)
+  return [
+    ...chosen,
+    ...ways.map((way): MatchOption => ({
+      ...way,
+      price: way.expected,
+      rebatesExpected: way.payNow - way.afterRebates,
+      isOwned: way.kind === 'item',
+      how: wayWords(way),
+    })),
+  ]
 }
 
 /** What a found machine costs on the scales, in whole, and the least that each option adds to that. */
@@ -288,13 +284,13 @@ function matchView(
     tookMs,
     budget,
     found: found && {
-      options: chosen.map(({ id, part, payNow }) => ({
+      options: chosen.map(({ id, part, payNow, how }) => ({
         id,
         partId: part.id,
         name: partLabel(part),
         role: part.role,
         payNow,
-        from: id.startsWith('street:') ? 'street' : id.startsWith('choice:') ? 'build' : 'lead',
+        how,
       })),
       price: sum((option) => option.price),
       payNow: sum((option) => option.payNow),
@@ -316,67 +312,33 @@ function matchView(
   }
 }
 
-/** Opens a machine that was found as a variant of the build: just what was found, at the prices it was found at; what makes it ready to use stays. */
+/** Opens a machine that was found as a variant of the build: just what was found, by the ways it was found; what makes it ready to use stays. */
 export async function openAsVariant(
   db: Database,
   buildId: string,
-  { name, options }: { name: string; options: readonly { id: string; partId: string }[] },
+  { name, options }: { name: string; options: readonly { id: string }[] },
   today: string,
 ): Promise<string> {
   const view = await buildView(db, buildId, today)
-  const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
-  await assertKnown(db, view, options)
-  const priced = pricedLibrary(await useMarket(db), build!, today)
+  const build = await findBuild(db, buildId)
+  const ways = await suggestedWays(db, await useMarket(db), build, view)
+  const wanted = new Set(options.map((option) => option.id))
+  const taken = options.flatMap(({ id }, index) => {
+    if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
+    const way = ways.find((each) => each.id === id)
+    if (!way) throw new CoreError('no-way', `the way "${id}" is no longer there`, `options[${index}].id`)
+    return [way]
+  })
   return db.transaction(async (tx) => {
     const id = await insertVariant(tx, buildId, name, today)
-    const wanted = new Set(options.map((option) => option.id))
     const dropped = view.choices
       .filter(
         (choice) => choice.parts.some((part) => isCore(part.role)) && !wanted.has(`choice:${choice.id}`),
       )
       .map((choice) => choice.id)
     await tx.update(builds).set({ dropped }).where(eq(builds.id, id))
-    const fresh = options.filter((option) => !option.id.startsWith('choice:'))
-    for (const [index, option] of fresh.entries()) {
-      const isHunt = option.id.startsWith('street:')
-      const limit = isHunt ? (priced.find(({ part }) => part.id === option.partId)?.price ?? null) : null
-      await tx.insert(choices).values({
-        id: newId('choice'),
-        buildId: id,
-        position: 100 + index,
-        kind: isHunt ? 'hunt' : 'lead',
-        leadId: isHunt ? null : option.id,
-        partId: isHunt ? option.partId : null,
-        limit,
-        scope: 'core',
-        reason: 'found by the search',
-      })
-    }
+    for (const way of taken) await takeIn(tx, id, way, 'found by the search', today)
     await assertCalculable(tx, id, today, 'options')
     return id
   })
-}
-
-/** Every option names a part of the library, and a lead or a choice that is there. */
-async function assertKnown(
-  db: Database,
-  view: BuildView,
-  options: readonly { id: string; partId: string }[],
-): Promise<void> {
-  const { library } = await useMarket(db)
-  for (const [index, { id, partId }] of options.entries()) {
-    if (!library.some((part) => part.id === partId))
-      throw new CoreError(
-        'unknown-part',
-        `"${partId}" is not in the parts library`,
-        `options[${index}].partId`,
-      )
-    if (id.startsWith('street:') || view.choices.some((choice) => id === `choice:${choice.id}`)) continue
-    const [lead] = await db
-      .select({ id: leads.id })
-      .from(leads)
-      .where(and(eq(leads.id, id), isNull(leads.deletedAt)))
-    if (!lead)
-      throw new CoreError('unknown-lead', `there is no lead or choice "${id}"`, `options[${index}].id`)
-  }
 }

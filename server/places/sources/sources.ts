@@ -1,9 +1,14 @@
 import { sourceRow } from './sourceRow'
 import { marketChanged } from '#server/context/market'
 import { eq } from 'drizzle-orm'
+import { CoreError } from '#core/errors/coreError'
 import { toDecimal } from '#core/money/decimal'
 import type { Database, Queryable } from '#server/db/client'
-import { sources } from '#server/db/schema/sources'
+import { leads } from '#server/db/schema/leads'
+import { orders } from '#server/db/schema/ledger'
+import { shopPrices } from '#server/db/schema/prices'
+import { connectors, sources } from '#server/db/schema/sources'
+import { NotFoundError } from '#server/errors/notFoundError'
 import type { SourceInput } from '#shared/sources/schemas'
 
 export async function saveSource(db: Database, source: SourceInput): Promise<{ id: string }> {
@@ -11,6 +16,27 @@ export async function saveSource(db: Database, source: SourceInput): Promise<{ i
   await db.insert(sources).values(row).onConflictDoUpdate({ target: sources.id, set: row })
   marketChanged(db)
   return { id: source.id }
+}
+
+/** Removes a source that nothing names any more; refused with what does. */
+export async function removeSource(db: Database, id: string): Promise<void> {
+  await db.transaction(async (tx) => {
+    const [source] = await tx.select({ name: sources.name }).from(sources).where(eq(sources.id, id))
+    if (!source) throw new NotFoundError(`there is no source "${id}"`)
+    const used = [
+      [await tx.$count(leads, eq(leads.sourceId, id)), 'lead', 'leads'],
+      [await tx.$count(orders, eq(orders.sourceId, id)), 'order', 'orders'],
+      [await tx.$count(shopPrices, eq(shopPrices.sourceId, id)), 'shop price', 'shop prices'],
+      [await tx.$count(connectors, eq(connectors.sourceId, id)), 'address', 'addresses'],
+    ] as const
+    const said = used.flatMap(([count, one, many]) =>
+      count === 0 ? [] : [`${count} ${count === 1 ? one : many}`],
+    )
+    if (said.length > 0)
+      throw new CoreError('in-use', `${said.join(', ')} of ${source.name} kept: it stays with them`, 'id')
+    await tx.delete(sources).where(eq(sources.id, id))
+  })
+  marketChanged(db)
 }
 
 /** A source as its form states it; null where there is none. */

@@ -8,7 +8,7 @@ import { openAsVariant } from '#server/places/scales/match'
 const schema = object({
   name: trimmed().required('a name is needed').max(80),
   options: array()
-    .of(object({ id: text().required(), partId: text().required() }))
+    .of(object({ id: text().required().max(240) }))
     .required()
     .min(1)
     .max(20),

@@ -24,6 +24,7 @@ export default writeRoute(async (event) => {
     sell: async () => steps.sell(db, id, await body('sell'), today()),
     'write-off': async () => steps.writeOff(db, id, await body('write-off'), today()),
     'trade-in': async () => steps.tradeIn(db, id, await body('trade-in'), today()),
+    split: async () => steps.split(db, id, await body('split'), today()),
     'take-back': async () => steps.takeBack(db, id, await body('take-back'), today()),
     arrange: async () => steps.arrange(db, id, await body('arrange'), today()),
   } satisfies Record<keyof typeof itemSteps, () => Promise<string | null>>

@@ -1,0 +1,8 @@
+import { rateKeySchema } from '#shared/settings/rates'
+import { useDatabase } from '#server/db/useDatabase'
+import { bodyOf, writeRoute } from '#server/http/jsonRoute'
+import { removeRate } from '#server/places/settings/rates'
+
+export default writeRoute(async (event) =>
+  removeRate(await useDatabase(), await bodyOf(event, rateKeySchema)),
+)

@@ -1,0 +1,1 @@
+ALTER TABLE `imports` ADD `made` text DEFAULT '{"sources":[],"parts":[],"choices":[],"leads":[]}' NOT NULL;

@@ -1,0 +1,248 @@
+import { and, eq, inArray, isNotNull } from 'drizzle-orm'
+import { CoreError } from '#core/errors/coreError'
+import { parseDecimal } from '#core/money/decimal'
+import { findBuild } from '#server/context/findBuild'
+import { marketChanged } from '#server/context/market'
+import { assertCalculable } from '#server/context/assertCalculable'
+import type { Database, Queryable } from '#server/db/client'
+import { choices } from '#server/db/schema/machine'
+import { codes, leads, leadThings, rebates } from '#server/db/schema/leads'
+import { parts } from '#server/db/schema/parts'
+import { soldRecords } from '#server/db/schema/prices'
+import { imports, sources } from '#server/db/schema/sources'
+import { NotFoundError } from '#server/errors/notFoundError'
+import { newId } from '#server/db/ids'
+import type { PasteInput, PasteMade } from '#shared/pastes/schemas'
+import { insertLead } from '../leads/leads'
+import { insertChoice } from '../machine/choices'
+import { sourceNamed } from '../sources/sourceNamed'
+
+/** What came of a paste that was kept. */
+export interface PasteKept {
+  readonly paste: number
+  readonly added: number
+  readonly alreadyThere: number
+  readonly parts: readonly string[]
+  readonly leadId: string | null
+}
+
+/** Keeps what a paste was understood to be: source, sales, parts, hunts and a lead in one transaction, with one undo. */
+export async function keepPaste(db: Database, input: PasteInput, today: string): Promise<PasteKept> {
+  const kept = await db.transaction(async (tx) => {
+    const source = input.source ? await sourceNamed(tx, input.source) : null
+    const [row] = await tx
+      .insert(imports)
+      .values({
+        kind: 'paste',
+        fileName: '',
+        createdAt: today,
+        added: 0,
+        alreadyThere: 0,
+        rejected: 0,
+      })
+      .returning({ id: imports.id })
+    const paste = row!.id
+    const added = await insertSales(tx, input, source?.id ?? null, paste, today)
+    const made = await insertParts(tx, input)
+    const chosen = await insertHunts(tx, input, today)
+    const indexes = await setIndexes(tx, input)
+    const leadId = await insertPastedLead(tx, input, source?.id ?? null)
+    await tx
+      .update(imports)
+      .set({
+        added,
+        alreadyThere: input.sales.length - added,
+        made: {
+          sources: source?.isNew ? [source.id] : [],
+          parts: made,
+          choices: chosen,
+          leads: leadId === null ? [] : [leadId],
+          indexes,
+        },
+      })
+      .where(eq(imports.id, paste))
+    return { paste, added, alreadyThere: input.sales.length - added, parts: made, leadId }
+  })
+  marketChanged(db)
+  return kept
+}
+
+/** Sales that are there already (same source, title, day and price) are counted, not added. */
+async function insertSales(
+  tx: Queryable,
+  { sales, source }: PasteInput,
+  sourceId: string | null,
+  paste: number,
+  today: string,
+): Promise<number> {
+  if (sales.length === 0) return 0
+  if (sourceId === null) throw new CoreError('no-source', 'say where these were sold', 'source')
+  let added = 0
+  for (const [index, sale] of sales.entries()) {
+    if (sale.soldOn > today)
+      throw new CoreError('future-date', `${sale.soldOn} is still to come`, `sales[${index}].soldOn`)
+    const price = parseDecimal(sale.price, sale.currency, `sales[${index}].price`)
+    if (price <= 0) throw new CoreError('price', 'a price must be more than zero', `sales[${index}].price`)
+    const rows = await tx
+      .insert(soldRecords)
+      .values({
+        source: source!.name.trim(),
+        externalId: `${sale.soldOn}/${price}/${sale.title}`.slice(0, 300),
+        title: sale.title,
+        price,
+        shipping:
+          sale.shipping === null ? 0 : parseDecimal(sale.shipping, sale.currency, `sales[${index}].shipping`),
+        currency: sale.currency,
+        soldOn: sale.soldOn,
+        manner: sale.manner ?? 'fixed',
+        condition: sale.condition ?? 'used',
+        quantity: sale.quantity,
+        importId: paste,
+      })
+      .onConflictDoNothing()
+      .returning({ id: soldRecords.id })
+    added += rows.length
+  }
+  return added
+}
+
+async function insertParts(tx: Queryable, { parts: fresh }: PasteInput): Promise<string[]> {
+  for (const [index, part] of fresh.entries()) {
+    const [twin] = await tx.select({ id: parts.id }).from(parts).where(eq(parts.id, part.id))
+    if (twin)
+      throw new CoreError(
+        'already-there',
+        `${part.name} is in the parts library already`,
+        `parts[${index}].id`,
+      )
+    await tx.insert(parts).values({ ...part, facts: part.facts as never })
+  }
+  return fresh.map(({ id }) => id)
+}
+
+/** Writes the indexes of a table of scores; answers what stood there before, so that an undo puts it back. */
+async function setIndexes(
+  tx: Queryable,
+  { indexes }: Pick<PasteInput, 'indexes'>,
+): Promise<NonNullable<PasteMade['indexes']>> {
+  const before = []
+  for (const [index, { partId, fact, value }] of indexes.entries()) {
+    const [part] = await tx.select().from(parts).where(eq(parts.id, partId))
+    if (!part)
+      throw new CoreError(
+        'unknown-part',
+        `"${partId}" is not in the parts library`,
+        `indexes[${index}].partId`,
+      )
+    before.push({ partId, fact, before: part.facts[fact] ?? null, after: value })
+    await tx
+      .update(parts)
+      .set({ facts: { ...part.facts, [fact]: value } })
+      .where(eq(parts.id, partId))
+  }
+  return before
+}
+
+async function putIndexesBack(tx: Queryable, indexes: NonNullable<PasteMade['indexes']>): Promise<void> {
+  for (const { partId, fact, before, after } of indexes) {
+    const [part] = await tx.select().from(parts).where(eq(parts.id, partId))
+    if (!part || part.facts[fact] !== after) continue
+    const { [fact]: _, ...rest } = part.facts
+    await tx
+      .update(parts)
+      .set({ facts: before === null ? rest : { ...rest, [fact]: before } })
+      .where(eq(parts.id, partId))
+  }
+}
+
+async function insertHunts(tx: Queryable, { hunts }: PasteInput, today: string): Promise<string[]> {
+  const ids: string[] = []
+  for (const [index, { buildId, partId, limit, condition }] of hunts.entries()) {
+    await findBuild(tx, buildId)
+    if (limit === null)
+      throw new CoreError('no-price', 'say what you would pay up to', `hunts[${index}].limit`)
+    const choice = {
+      kind: 'hunt',
+      partId,
+      limit,
+      condition: condition ?? null,
+      leadId: null,
+      shelfId: null,
+      scope: 'core',
+      reason: '',
+    } as const
+    ids.push(await insertChoice(tx, buildId, choice, today))
+    await assertCalculable(tx, buildId, today, `hunts[${index}]`)
+  }
+  return ids
+}
+
+async function insertPastedLead(
+  tx: Queryable,
+  { lead }: PasteInput,
+  sourceId: string | null,
+): Promise<string | null> {
+  if (!lead) return null
+  const id = newId(lead.title)
+  await insertLead(tx, id, sourceId === null ? lead : { ...lead, sourceId })
+  return id
+}
+
+/** Takes a paste back whole; refused, naming it, where something of it was used since. */
+export async function undoPaste(db: Database, paste: number): Promise<void> {
+  await db.transaction(async (tx) => {
+    const [row] = await tx
+      .select()
+      .from(imports)
+      .where(and(eq(imports.id, paste), eq(imports.kind, 'paste')))
+    if (!row) throw new NotFoundError(`there is no paste ${paste}`)
+    await takeBack(tx, row.made)
+    await tx.delete(soldRecords).where(eq(soldRecords.importId, paste))
+    await tx
+      .update(imports)
+      .set({ added: 0, made: { sources: [], parts: [], choices: [], leads: [] } })
+      .where(eq(imports.id, paste))
+  })
+  marketChanged(db)
+}
+
+async function takeBack(tx: Queryable, made: PasteMade): Promise<void> {
+  await putIndexesBack(tx, made.indexes ?? [])
+  if (made.choices.length > 0) {
+    const paid = await tx
+      .select({ id: choices.id })
+      .from(choices)
+      .where(and(inArray(choices.id, [...made.choices]), isNotNull(choices.lineId)))
+    if (paid.length > 0)
+      throw new CoreError(
+        'used',
+        'something of this paste was bought since, so it cannot be taken back',
+        'paste',
+      )
+    await tx.delete(choices).where(inArray(choices.id, [...made.choices]))
+  }
+  for (const id of made.leads)
+    await unlessUsed('the lead', async () => {
+      for (const table of [leadThings, codes, rebates]) await tx.delete(table).where(eq(table.leadId, id))
+      await tx.delete(leads).where(eq(leads.id, id))
+    })
+  for (const id of made.parts) await unlessUsed('a part', () => tx.delete(parts).where(eq(parts.id, id)))
+  for (const id of made.sources) {
+    const [used] = await tx.select({ id: leads.id }).from(leads).where(eq(leads.sourceId, id))
+    if (!used) await tx.delete(sources).where(eq(sources.id, id))
+  }
+}
+
+/** What something else points to by now cannot be deleted, and says so. */
+async function unlessUsed(what: string, remove: () => Promise<unknown>): Promise<void> {
+  try {
+    await remove()
+  } catch (error) {
+    throw new CoreError(
+      'used',
+      `${what} of this paste is used elsewhere since, so it cannot be taken back`,
+      'paste',
+      { cause: error },
+    )
+  }
+}

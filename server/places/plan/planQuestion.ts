@@ -1,0 +1,183 @@
+import { budgetScopes } from '#core/ledger/account'
+import { scopes } from '#core/ledger/scopes'
+import { budgetForPlan, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
+import { chancesPerDay } from '#core/pricing/patience/patience'
+import { coreRoles, partLabel, type Part, type Role } from '#core/parts/part'
+import type { Way } from '#core/supply/ways/way'
+import { daysBetween } from '#core/time/calendarDate'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { fitBriefOf } from '#server/context/fitBrief'
+import { readStreetPrice, useMarket, type Market } from '#server/context/market'
+import { waysToGet, wayWords } from '#server/context/waysToGet'
+import { usePerformance } from '#server/context/performance'
+import type { Database } from '#server/db/client'
+import type { BuildView } from '#shared/builds/views'
+import type { PlanView } from '#shared/plan/views'
+import { buildView } from '../builds/buildView'
+
+const isCore = (role: Role): boolean => (coreRoles as readonly Role[]).includes(role)
+
+/** Everything the plan of a build is worked out from: every way to get each part, what is there, what is wished. */
+export async function planQuestion(db: Database, buildId: string, today: string): Promise<PlanView> {
+  const build = await findBuild(db, buildId)
+  const [view, market, performance] = await Promise.all([
+    buildView(db, buildId, today),
+    useMarket(db),
+    usePerformance(db),
+  ])
+  const library = new Map(market.library.map((part) => [part.id, part]))
+  const present = presentWays(view, library)
+  const chosen = new Set(view.choices.map(({ leadId }) => leadId))
+  const all = await waysToGet({ db, market, build, today, chosen })
+  const offered = all.flatMap((way) => offeredWay(way, { market, build, today, library }))
+  const takeable = offered.filter(({ why }) => why === '').map(({ way }) => way)
+  const ways = [...present.map(({ way }) => way), ...takeable]
+  const inQuestion = new Set(ways.flatMap(({ partIds }) => partIds))
+  const parts = [
+    ...new Map([...market.library, ...view.parts].map((part) => [part.id, part])).values(),
+  ].filter((part) => inQuestion.has(part.id) && isCore(part.role))
+  const question: BuildQuestion = {
+    currency: build.currency,
+    goal: 'cheapest',
+    // a card or a CPU with graphics of its own, a cooler or one in the CPU's box: the engine knows who stands in
+    roles: coreRoles,
+    parts,
+    ways,
+    fixed: view.parts.filter((part) => !inQuestion.has(part.id) || !isCore(part.role)),
+    orders: [],
+    targets: view.targets.map(({ workload, workloadId, width, height, preset, averageFps }) => ({
+      name: `${workload} at ${height}p`,
+      workloadId,
+      settings: { width, height, preset },
+      averageFps,
+    })),
+    workloads: performance.workloads,
+    brief: fitBriefOf(market, build, today),
+    wishes: {
+      floors: view.targets.map(({ averageFps }) => averageFps),
+      budget: budgetForPlan(
+        view.receipt.left,
+        view.receipt,
+        present.filter(({ isCovered, isBought }) => isCovered && !isBought).map(({ way }) => way.payNow),
+      ),
+      days: build.wantedBy === null ? null : Math.max(0, daysBetween(today, build.wantedBy)),
+      memoryGb: largest(view, 'memory') ?? usualMemoryGb,
+      driveGb: build.houseRules.machine?.smallestDriveGb ?? largest(view, 'storage') ?? usualDriveGb,
+      supplyFactor: market.assumptions.power.supplyFactor,
+    },
+    pins: present.filter(({ isBought }) => isBought).map(({ way }) => way.id),
+    bans: [],
+  }
+  return {
+    question,
+    leftOut: [
+      ...(view.receipt.left === null
+        ? [
+            {
+              text: 'the budget',
+              why: 'something in the build has no price, so what is left of it is not known',
+            },
+          ]
+        : []),
+      ...offered.filter(({ why }) => why !== '').map(({ way, why }) => ({ text: way.text, why })),
+    ],
+    present: present.map(({ way }) => way.id),
+  }
+}
+
+/** Asked for where neither the brief nor the present machine says a size; the builder changes it on the page. */
+const [usualMemoryGb, usualDriveGb] = [16, 480]
+
+function largest(view: BuildView, role: Role): number | null {
+  const sizes = view.parts.flatMap((part) =>
+    part.role === role && part.facts.capacityGb !== undefined ? [part.facts.capacityGb] : [],
+  )
+  return sizes.length === 0 ? null : Math.max(...sizes)
+}
+
+/** What the build has already, each as a way: bought things stay, the rest may be planned otherwise. */
+export function presentWays(
+  view: BuildView,
+  library: ReadonlyMap<string, Part>,
+): { readonly way: BuildWay; readonly isBought: boolean; readonly isCovered: boolean }[] {
+  return view.choices.flatMap((choice) => {
+    const ids = unfold(
+      choice.parts.flatMap(({ id }) => library.get(id) ?? view.parts.find((part) => part.id === id) ?? []),
+      library,
+    )
+      .filter((part) => isCore(part.role) && !choice.leftOut.includes(part.id))
+      .map(({ id }) => id)
+    if (ids.length === 0 || choice.voidBecause !== null || choice.scope === 'test') return []
+    const isBought = choice.item !== null || choice.paidOn !== null
+    if (!isBought && (choice.payNow === null || choice.expected === null)) return []
+    return [
+      {
+        isBought,
+        isCovered: scopes.indexOf(choice.scope) <= budgetScopes.indexOf(view.budgetScope),
+        way: {
+          id: `choice:${choice.id}`,
+          text: choice.label,
+          from: isBought ? 'in the build, bought' : `in the build: ${choice.source}`,
+          url: '',
+          source: null,
+          partIds: [...new Set(ids)],
+          payNow: isBought ? 0 : choice.payNow!,
+          expected: isBought ? 0 : choice.expected!,
+          perDay: choice.kind === 'hunt' ? rateOf(choice.expectedWait) : null,
+          isPresent: true,
+        },
+      },
+    ]
+  })
+}
+
+/** Chances a day of a hunt that takes so long; null where it ends on any day. */
+const rateOf = (expectedWait: number | null) =>
+  expectedWait === null ? 0 : expectedWait === 0 ? null : 1 / expectedWait
+
+/** A donor is what is in it; one of which that is not known stands as itself and fills no role. */
+function unfold(parts: readonly Part[], library: ReadonlyMap<string, Part>): Part[] {
+  return parts.flatMap((part) =>
+    part.role === 'donor' && part.facts.contains
+      ? part.facts.contains.flatMap((id) => library.get(id) ?? [])
+      : [part],
+  )
+}
+
+interface Offer {
+  readonly market: Market
+  readonly build: BuildRow
+  readonly today: string
+  readonly library: ReadonlyMap<string, Part>
+}
+
+/** A way as the plan sees it, and why it is left out; empty where it is not. */
+function offeredWay(way: Way, { market, build, today, library }: Offer): { way: BuildWay; why: string }[] {
+  const parts = unfold([way.part, ...way.others], library)
+  const ids = [...new Set(parts.filter((part) => isCore(part.role)).map(({ id }) => id))]
+  if (ids.length === 0 && way.part.role !== 'donor') return []
+  const perDay =
+    way.kind === 'hunt'
+      ? chancesPerDay(readStreetPrice(market, way.part.id, today, build.currency).flow, way.payNow)
+      : null
+  const why =
+    way.breaks[0] ??
+    (way.doubt === '' ? (ids.length === 0 ? 'what is in the donor is not known' : '') : way.doubt)
+  return [
+    {
+      why,
+      way: {
+        id: way.id,
+        text: [way.part, ...way.others].map(partLabel).join(' + '),
+        from: way.mark === null ? wayWords(way) : `a hunt, used, ${way.mark}`,
+        url: way.url,
+        source: null,
+        partIds: ids,
+        payNow: way.payNow,
+        expected: way.expected,
+        perDay,
+        isPresent: false,
+      },
+    },
+  ]
+}

@@ -1,0 +1,83 @@
+import { array, object, type InferType } from 'yup'
+import { conditions, manners } from '#core/reading/sales/soldRecord'
+import {
+  calendarDate,
+  currencyCode,
+  decimalText,
+  finite,
+  idText,
+  name,
+  oneOf,
+  text,
+  trimmed,
+  wholeFrom,
+} from '../fields'
+import { leadSchema } from '../leads/schemas'
+import { partSchema } from '../parts/schemas'
+import { sourceKindNames } from '../sources/schemas'
+
+/** Ids of what a paste has made, by table. */
+export interface PasteMade {
+  readonly sources: readonly string[]
+  readonly parts: readonly string[]
+  readonly choices: readonly string[]
+  readonly leads: readonly string[]
+  /** Indexes as they were before; null: not known. Left out by pastes of before. */
+  readonly indexes?: readonly {
+    /** What the paste wrote: one changed by hand since stays. */
+    readonly after: number
+    readonly partId: string
+    readonly fact: IndexFact
+    readonly before: number | null
+  }[]
+}
+
+export const indexFacts = ['cpuIndex', 'graphicsIndex'] as const
+export type IndexFact = (typeof indexFacts)[number]
+
+const pastedSale = object({
+  title: trimmed().required('a title is needed').max(500),
+  price: decimalText().required('a price is needed'),
+  /** Null: not said; counts as nothing, and is told. */
+  shipping: decimalText().nullable().default(null),
+  currency: currencyCode().required(),
+  soldOn: calendarDate().required('a day of sale is needed'),
+  manner: oneOf(manners).default('fixed'),
+  condition: oneOf(conditions).default('used'),
+  quantity: wholeFrom(1).nullable().default(null),
+})
+
+/** A part to be taken into a build at once, as a hunt. */
+const pastedHunt = object({
+  buildId: text().required(),
+  partId: idText(),
+  limit: decimalText().nullable().default(null),
+  condition: oneOf(['used', 'new']).nullable().default(null),
+})
+
+/** The index that a table of scores gives a part. */
+const pastedIndex = object({
+  partId: idText(),
+  fact: oneOf(indexFacts).required(),
+  value: finite().moreThan(0, 'an index must be more than 0').max(100_000).required(),
+})
+
+/** What a paste is to leave behind: all of it or nothing. */
+export const pasteSchema = object({
+  /** A source that is made where no one of the name is there. */
+  source: object({
+    name: name(),
+    kind: oneOf(Object.keys(sourceKindNames) as (keyof typeof sourceKindNames)[]).default('auction'),
+    currency: currencyCode().required(),
+  })
+    .nullable()
+    .default(null),
+  sales: array().of(pastedSale.required()).max(20_000).default([]),
+  parts: array().of(partSchema.required()).max(200).default([]),
+  indexes: array().of(pastedIndex.required()).max(2000).default([]),
+  hunts: array().of(pastedHunt.required()).max(200).default([]),
+  lead: leadSchema.nullable().default(null),
+})
+export type PasteInput = InferType<typeof pasteSchema>
+
+export const pasteUndoSchema = object({ paste: wholeFrom(1).required() })

@@ -1,0 +1,30 @@
+import type { BuildQuestion } from '#core/planning/buildQuestion'
+import type { Receipt } from '#core/ledger/receipt'
+
+/** What the place Plan asks the engine, and what it left out before asking. */
+export interface PlanView {
+  readonly question: BuildQuestion
+  /** Ways that are no part of it, with the reason. */
+  readonly leftOut: readonly { readonly text: string; readonly why: string }[]
+  /** Ways of the present build, by which it stands beside a plan. */
+  readonly present: readonly string[]
+}
+
+/** What a plan is on the receipt, by the functions that the receipt itself is worked out by. */
+export interface PlanOnReceipt {
+  readonly totals: Receipt['totals']
+  readonly left: Receipt['left']
+  readonly stops: readonly string[]
+}
+
+/** What taking a plan did, so that one undo takes it back. */
+export interface PlanTaken {
+  readonly buildId: string
+  readonly isVariant: boolean
+  readonly added: readonly string[]
+  readonly removed: readonly string[]
+  /** Choices of its build that a variant now does without. */
+  readonly dropped: readonly string[]
+  /** Things of mine that moved from the shelf into the build. */
+  readonly moved: readonly string[]
+}

@@ -1,0 +1,214 @@
+import { afterEach, beforeEach, expect, test } from 'vitest'
+import { eq } from 'drizzle-orm'
+import loadHighs from 'highs'
+import { planBuild } from '#core/planning/planBuild'
+import { readSolution, solverOptions } from '#core/planning/readSolution'
+import type { Solver } from '#core/planning/solvePlan'
+import { createVariant } from '#server/places/builds/variants'
+import { createBuild } from '#server/places/builds/builds'
+import { buildView } from '#server/places/builds/buildView'
+import { addChoice } from '#server/places/machine/choices'
+import { savePart } from '#server/places/parts/parts'
+import { keepPaste } from '#server/places/pastes/keepPaste'
+import { noteShopPrice } from '#server/places/prices/noteShopPrice'
+import { planQuestion } from '#server/places/plan/planQuestion'
+import { items } from '#server/db/schema/ledger'
+import { addToShelf } from '#server/places/shelf/shelf'
+import { shelfSchema } from '#shared/shelf/schemas'
+import { planOnReceipt, takePlan, undoPlan } from '#server/places/plan/takePlan'
+import { briefSchema } from '#shared/brief/schemas'
+import { pasteSchema } from '#shared/pastes/schemas'
+import { machineWith } from '../core/machine/fit/soundMachine'
+import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
+
+/** A plan of the market: asked, priced on the receipt, taken, taken back. */
+let place: MarketWithBuild
+let solve: Solver
+beforeEach(async () => {
+  place = await marketWithBuild({ empty: true })
+  const brief = { name: 'Attic box', currency: 'CAD', budget: '900', stretch: '900', wantedBy: null }
+  const build = await createBuild(place.db, briefSchema.validateSync(brief), today)
+  place = { ...place, build }
+  for (const { role, facts } of machineWith()) {
+    const id = `the-${role}`
+    await savePart(place.db, { id, role, make: 'Make', name: `The ${role}`, facts: facts as never })
+    await noteShopPrice(
+      place.db,
+      { partId: id, shop: 'Pantry', price: '60.00', currency: 'CAD', date: today },
+      today,
+    )
+  }
+  // two of one shop, together in one order on the receipt
+  for (const [partId, price] of [
+    ['the-cooler', '20.00'],
+    ['the-memory', '30.00'],
+  ])
+    await keepPaste(
+      place.db,
+      pasteSchema.validateSync({
+        source: { name: 'Pantry', kind: 'shop', currency: 'CAD' },
+        lead: {
+          sourceId: 'pasted',
+          title: `an offer of ${partId}`,
+          price,
+          currency: 'CAD',
+          condition: 'new',
+          manner: 'fixed',
+          listedOn: today,
+          things: [{ partId }],
+        },
+      }),
+      today,
+    )
+  const highs = await loadHighs()
+  solve = (program) =>
+    readSolution(highs.solve(program, solverOptions(20) as Parameters<typeof highs.solve>[1]))
+})
+afterEach(() => place.close())
+const view = () => buildView(place.db, place.build, today)
+const planOf = async () => {
+  const { question, present } = await planQuestion(place.db, place.build, today)
+  const wishes = { ...question.wishes, budget: null, days: null }
+  return { question, present: [...present], plan: planBuild({ ...question, wishes }, solve) }
+}
+
+test('the receipt says to the cent what was promised before it was taken; one undo puts all back', async () => {
+  const before = await view()
+  const { plan, present } = await planOf()
+  expect(plan.status).toBe('optimal')
+  const ways = plan.ways.map(({ id }) => id)
+  const promised = await planOnReceipt(place.db, place.build, ways, today)
+  expect(promised.stops).toEqual([])
+  // asking leaves nothing behind
+  expect((await view()).receipt.totals).toEqual(before.receipt.totals)
+
+  const taken = await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  const after = await view()
+  expect(after.receipt.totals).toEqual(promised.totals)
+  expect(after.emptyRoles).toEqual([])
+  expect(after.fit.findings.filter(({ severity }) => severity === 'stops')).toEqual([])
+  for (const { part } of plan.kept) expect(after.parts.map(({ id }) => id)).toContain(part.id)
+
+  await undoPlan(place.db, place.build, taken, today)
+  const back = await view()
+  expect(back.receipt.totals).toEqual(before.receipt.totals)
+  expect(back.choices.map(({ id }) => id).sort()).toEqual(before.choices.map(({ id }) => id).sort())
+})
+
+test('as a variant it leaves the build as it is', async () => {
+  const before = await view()
+  const { plan, present } = await planOf()
+  const ways = plan.ways.map(({ id }) => id)
+  const { buildId, isVariant } = await takePlan(
+    place.db,
+    place.build,
+    { ways, present, into: 'variant', name: 'The planned one' },
+    today,
+  )
+  expect(isVariant).toBe(true)
+  expect((await view()).receipt.totals).toEqual(before.receipt.totals)
+  const variant = await buildView(place.db, buildId, today)
+  expect([variant.name, variant.emptyRoles]).toEqual(['The planned one', []])
+})
+
+test('a way that is gone is named, and nothing is half taken', async () => {
+  const before = await view()
+  await expect(
+    takePlan(place.db, place.build, { ways: ['lead:gone'], present: [], into: 'build', name: '' }, today),
+  ).rejects.toThrow('the way "lead:gone" is no longer there')
+  expect((await view()).choices).toEqual(before.choices)
+})
+
+test('a plan asked again once it is taken is the build itself, and costs no more', async () => {
+  const first = await planOf()
+  const { present } = first
+  const ways = first.plan.ways.map(({ id }) => id)
+  await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  const again = await planOf()
+  expect(again.plan.ways.every(({ id }) => id.startsWith('choice:'))).toBe(true)
+  expect([...again.plan.ways.map(({ id }) => id)].sort()).toEqual([...again.present].sort())
+})
+
+test('a hunt in the build waits as long as on its line; house rules leave ways out, with their reason', async () => {
+  const library = (await planQuestion(place.db, place.build, today)).question.parts
+  const card = library.find(({ role }) => role === 'graphics')!
+  await addChoice(
+    place.db,
+    place.build,
+    {
+      kind: 'hunt',
+      partId: card.id,
+      leadId: null,
+      shelfId: null,
+      limit: '50.00',
+      condition: 'used',
+      scope: 'core',
+      reason: '',
+    },
+    today,
+  )
+  const { question, leftOut } = await planQuestion(place.db, place.build, today)
+  const choice = (await view()).choices.find(({ partId }) => partId === card.id)!
+  const way = question.ways.find(({ id }) => id === `choice:${choice.id}`)!
+  expect(way.perDay).toBeCloseTo(choice.expectedWait === null ? 0 : 1 / choice.expectedWait, 9)
+  expect(leftOut.every(({ why }) => why !== '')).toBe(true)
+})
+
+test('a thing of mine that a plan takes off the shelf lies there again after the undo', async () => {
+  const { id } = await addToShelf(
+    place.db,
+    shelfSchema.validateSync({ partId: 'the-case', condition: 'used', cost: '0', currency: 'CAD' }),
+  )
+  const { plan, present } = await planOf()
+  const ways = plan.ways.map((way) => way.id)
+  expect(ways).toContain(`item:${id}`)
+  const taken = await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  expect(taken.moved).toEqual([id])
+  const placeOf = async () => (await place.db.select().from(items).where(eq(items.id, id)))[0]!.place
+  expect(await placeOf()).toBe('build')
+  await undoPlan(place.db, place.build, taken, today)
+  expect([await placeOf(), (await view()).choices]).toEqual(['shelf', []])
+})
+
+const hunt = { kind: 'hunt', leadId: null, shelfId: null, scope: 'core', reason: '' } as const
+
+test('what another tab chose since is not thrown out by an old plan', async () => {
+  const { plan, present } = await planOf()
+  const choice = { ...hunt, partId: 'the-graphics', limit: '50.00', condition: 'used' } as const
+  await addChoice(place.db, place.build, choice, today)
+  const ways = plan.ways.map(({ id }) => id)
+  await expect(
+    takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today),
+  ).rejects.toThrow('changed meanwhile')
+  expect((await view()).choices).toHaveLength(1)
+})
+
+test('taken by a variant, what it came with is dropped, and there again after the undo', async () => {
+  const choice = { ...hunt, partId: 'the-graphics', limit: '590.00', condition: 'new' } as const
+  await addChoice(place.db, place.build, choice, today)
+  place = { ...place, build: await createVariant(place.db, place.build, 'Another', today) }
+  const before = await view()
+  const { plan, present } = await planOf()
+  const ways = plan.ways.map(({ id }) => id)
+  const taken = await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  expect(taken.dropped).toEqual([before.choices[0]!.id])
+  await undoPlan(place.db, place.build, taken, today)
+  expect((await view()).receipt.totals).toEqual(before.receipt.totals)
+})
+
+test('the budget left for a plan is what the rest of the build leaves of it', async () => {
+  const budget = async () => (await planQuestion(place.db, place.build, today)).question.wishes.budget
+  expect(await budget()).toBe(90_000)
+  // an extra stays whatever is planned; what fills a role may be planned otherwise
+  await savePart(place.db, { id: 'stick', role: 'extra', make: '', name: 'Stick', facts: {} })
+  await addChoice(
+    place.db,
+    place.build,
+    { ...hunt, partId: 'stick', limit: '15.00', condition: 'new' },
+    today,
+  )
+  expect(await budget()).toBe(88_500)
+  const card = { ...hunt, partId: 'the-graphics', limit: '70.00', condition: 'new' } as const
+  await addChoice(place.db, place.build, card, today)
+  expect(await budget()).toBe(88_500)
+})
