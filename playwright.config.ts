@@ -56,5 +56,17 @@ export default defineConfig({
         TARVIN_DATABASE_URL: 'file:test-results/demo.db',
       },
     },
+    // nothing at all: a newcomer's first evening
+    {
+      command: 'node .output/server/index.mjs',
+      url: `http://127.0.0.1:${port + 4}/api/session`,
+      env: {
+        HOST: '127.0.0.1',
+        PORT: String(port + 4),
+        TARVIN_TODAY: '2026-10-31',
+        TARVIN_POLLING: 'off',
+        TARVIN_DATABASE_URL: 'file:test-results/evening.db',
+      },
+    },
   ],
 })

@@ -4,6 +4,8 @@ import 'vue-sonner/style.css'
 
 const session = useSession()
 const failed = ref('')
+/** A paste that was kept, or taken back, may touch every place: what is open is read anew. */
+const kept = useKeptPastes()
 onMounted(() => session.load().catch((error: Error) => (failed.value = error.message)))
 useTheme()
 </script>
@@ -13,10 +15,11 @@ useTheme()
     <TopBar />
     <p v-if="failed" class="tag-stop p-4" role="alert">{{ failed }}</p>
     <div class="min-h-0 flex-1">
-      <NuxtPage v-if="session.view" />
+      <NuxtPage v-if="session.view" :key="kept" />
     </div>
     <WorkingSheet />
     <SearchPalette v-if="session.view" />
+    <PasteSheet v-if="session.view" />
     <Toaster position="bottom-left" :offset="64" theme="light" />
   </div>
 </template>

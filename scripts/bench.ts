@@ -21,6 +21,7 @@ import { loadDemo } from '../demo/load'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
 import { importSoldRecords } from '../server/places/prices/importRecords'
+import { measureListings as measureByHand, measureSales, measureTitles } from '../tests/handmade/measure'
 import { benchLoad } from './benchLoad'
 import { benchPages, startServer } from './benchPages'
 
@@ -81,6 +82,22 @@ say('5 000 titles held back: unwanted dropped', share(heldBack.unwantedDropped, 
 if (process.argv.includes('--mistakes'))
   for (const each of heldBack.mistakes) process.stdout.write(`  ${each}\n`)
 
+const byHand = {
+  titles: measureTitles('heldback'),
+  sales: measureSales('heldback'),
+  listings: measureByHand('heldback'),
+}
+say('titles by hand, held back: wanted kept', share(byHand.titles.kept.right, byHand.titles.kept.of))
+say(
+  'titles by hand, held back: unwanted dropped',
+  share(byHand.titles.dropped.right, byHand.titles.dropped.of),
+)
+say('past sales by hand, held back: fields right', share(byHand.sales.right, byHand.sales.of))
+say('past sales by hand, held back: silently wrong', share(byHand.sales.silent, byHand.sales.of))
+say('listings by hand, held back: fields right', share(byHand.listings.right, byHand.listings.of))
+for (const each of [byHand.titles.kept, byHand.titles.dropped, byHand.sales, byHand.listings])
+  for (const wrong of each.wrong) process.stdout.write(`  ${wrong}\n`)
+
 const listings = measureListings(labelledListings(heldBackListingsSeed, 300))
 say('300 listings held back: top proposal right, of those answered', share(listings.right, listings.answered))
 say('300 listings held back: abstained', share(listings.abstained, listings.listings))
@@ -92,11 +109,12 @@ say(
 if (process.argv.includes('--mistakes'))
   for (const each of listings.mistakes) process.stdout.write(`  ${each}\n`)
 
-for (const [name, spread] of [
-  ['exact indexes', 0],
-  ['indexes off by 6 %', 0.06],
+for (const [name, spread, isOfOtherForm] of [
+  ['exact indexes', 0, false],
+  ['indexes off by 6 %', 0.06, false],
+  ['frames of another form', 0.03, true],
 ] as const) {
-  const { medianError, coverage, workloads, checks } = measureFit(heldBackSeed, 200, spread)
+  const { medianError, coverage, workloads, checks } = measureFit(heldBackSeed, 200, spread, isOfOtherForm)
   say(
     `fit, ${workloads} workloads, ${name}: median error on unseen pairs`,
     `${(100 * medianError).toFixed(1)} %; ${(100 * coverage).toFixed(1)} % of ${checks} new runs within the 90 % range`,

@@ -40,16 +40,49 @@ const card = 'murrowdun-tarn-640-8-gb'
 // every picture shows the same day: each source is checked once, the markets stand still
 for (const { id } of await (await fetch(`${url}/api/sources/connectors`)).json())
   await fetch(`${url}/api/sources/connectors/${id}/poll`, { method: 'POST' })
+const salesToPaste = [
+  ['Harrow Quill 70 8 GB graphics card', '142.50', '9 bids', 'Oct 28, 2026'],
+  ['QUILL 70 8GB - mint', '131.00', '14 bids', 'Oct 27, 2026'],
+  ['Quill 70 8 GB (no fan), for parts', '40.00', '3 bids', 'Oct 26, 2026'],
+  ['quill 70 8gb oc', '138.00', 'Fixed price', '10/04/2026'],
+  ['Quill 70 8GB boxed', '149.00', 'Fixed price', 'Oct 25, 2026'],
+  ['Harrow Quill 70 8GB dual fan', '136.00', '11 bids', 'Oct 22, 2026'],
+]
+  .map(([title, price, manner, day]) =>
+    [title, 'Second-hand', `CA $${price}`, manner, '+CA $9.00 delivery', `Sold ${day}`].join('\n'),
+  )
+  .join('\n\n')
 const views = [
   ['brief', `/b/${couch}/brief`],
   ['prices-read', `/b/${couch}/prices?part=${card}`],
   ['prices-sift', `/b/${couch}/prices?part=${card}&mode=sift`],
-  ['prices-new-or-used', `/b/${couch}/prices?part=${card}&leaf=new`],
+  [
+    'paste',
+    '/new',
+    async (page) => {
+      await page.evaluate((text) => {
+        const data = new DataTransfer()
+        data.setData('text/plain', text)
+        document.body.dispatchEvent(
+          new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+        )
+      }, salesToPaste)
+      await page.getByText('records read').waitFor()
+    },
+  ],
   ['worth-buying', `/b/${couch}/prices?sheet=worth`],
   ['leads', `/b/${couch}/leads?lead=${lot}`],
   ['machine', `/b/${couch}/machine`, async (page) => page.keyboard.press('r')],
   ['machine-findings', `/b/${small}/machine`],
-  ['machine-steps', `/b/${couch}/machine?mode=steps`],
+  [
+    'plan',
+    `/b/${couch}/plan`,
+    async (page) => {
+      await page.getByText('Each with the others kept').waitFor()
+      await page.locator('canvas[aria-label="cost of plans"]').waitFor()
+      await page.waitForTimeout(2500)
+    },
+  ],
   ['bench', `/b/${couch}/bench`],
   [
     'frame-times',

@@ -1,9 +1,10 @@
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { buildFileSchema } from '#shared/builds/buildFile'
 import { librarySchema } from '#shared/parts/libraryFile'
 import { assumptionsTable } from './assumptionsTable'
 import { fitRulesTable } from './fitRulesTable'
 import { jsonSchemaOf } from './jsonSchema'
+import { vocabularyTable } from './vocabularyTable'
 
 /** `npm run docs`: writes the JSON Schemas of the files that Tarvin reads and writes, and the tables of the fit check and the assumptions. */
 mkdirSync('docs/schemas', { recursive: true })
@@ -17,3 +18,9 @@ writeFileSync(
 )
 writeFileSync('docs/fit-rules.md', fitRulesTable())
 writeFileSync('docs/assumptions.md', assumptionsTable())
+const tablesBelow = '<!-- the tables below are written by `npm run docs` -->\n'
+const api = readFileSync('docs/api.md', 'utf8')
+writeFileSync(
+  'docs/api.md',
+  `${api.slice(0, api.indexOf(tablesBelow) + tablesBelow.length)}\n${vocabularyTable()}`,
+)

@@ -79,17 +79,6 @@ async function openFile(event: Event) {
         @remove="remove(strip)"
       />
     </template>
-    <div v-else class="sheet mt-6 max-w-[640px] p-6 text-[15px] leading-relaxed">
-      <h2 class="!text-base">No build yet</h2>
-      <p class="mt-2">
-        Begin with a brief: what the machine is for, what it may cost, what it must reach. Everything else can
-        come in any order.
-      </p>
-      <p class="mt-2">
-        Parts, sources and workloads come from a library file;
-        <code class="figures">npm run demo</code> writes one to
-        <code class="figures">.data/demo-files/library.json</code> that you can open here as a start.
-      </p>
-    </div>
+    <FirstStart v-else @loaded="load" />
   </main>
 </template>

@@ -15,6 +15,7 @@ const initial: BriefInput = {
   region: '',
   budget: '',
   stretch: '',
+  budgetScope: 'everything',
   wantedBy: null,
   houseRules: {
     neverUsed: ['supply'],

@@ -109,6 +109,12 @@ const reload = () => location.reload()
           Set the home currency first: these figures are kept in it.
         </p>
       </section>
+      <RateTable
+        v-if="session.view"
+        class="mt-5"
+        :home="view.homeCurrency ?? ''"
+        :today="session.view.today"
+      />
       <section v-for="sheet in sheets" :key="sheet.group" class="mt-5" :aria-label="sheet.name">
         <h2>
           {{ sheet.name }}

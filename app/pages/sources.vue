@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LibraryView } from '#shared/parts/views'
-import { sourceKindNames } from '#shared/sources/schemas'
+import { sourceKindNames, type SourceInput } from '#shared/sources/schemas'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
@@ -9,6 +9,7 @@ const { run } = useAction()
 const session = useSession()
 const library = ref<LibraryView | null>(null)
 const adding = ref(false)
+const changing = shallowRef<{ source: SourceInput; tag: string | undefined } | null>(null)
 const load = async () => (library.value = await request<LibraryView>('/api/library'))
 onMounted(() =>
   run(async () => {
@@ -17,8 +18,34 @@ onMounted(() =>
   }),
 )
 useHead({ title: 'Sources · Tarvin' })
+/** Opens a source as it is saved now, so that what another tab saved meanwhile is told and not overwritten. */
+const change = (id: string) =>
+  run(async () => {
+    let tag: string | undefined
+    const source = await request<SourceInput>(`/api/sources/${id}`, { onTag: (told) => (tag = told) })
+    adding.value = false
+    changing.value = { source, tag }
+  })
+async function remove(id: string, name: string) {
+  let was: SourceInput
+  await run(
+    async () => {
+      was = await request<SourceInput>(`/api/sources/${id}`)
+      await request(`/api/sources/${id}`, { method: 'DELETE' })
+      await load()
+    },
+    {
+      message: `${name} is removed`,
+      undo: async () => {
+        await request('/api/sources', { method: 'PUT', body: was, was: 'new' })
+        await load()
+      },
+    },
+  )
+}
 function saved(name: string) {
   adding.value = false
+  changing.value = null
   void run(load, { message: `${name} is among the sources` })
 }
 </script>
@@ -27,9 +54,19 @@ function saved(name: string) {
   <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-5">
     <div class="flex items-center">
       <h1>Sources</h1>
-      <button type="button" class="button ml-auto" @click="adding = !adding">Add a source</button>
+      <button type="button" class="button ml-auto" @click="((adding = !adding), (changing = null))">
+        Add a source
+      </button>
     </div>
     <SourceForm v-if="adding" :currency="session.view?.homeCurrency ?? ''" @saved="saved" />
+    <SourceForm
+      v-if="changing"
+      :key="changing.source.id"
+      :currency="changing.source.currency"
+      :source="changing.source"
+      :tag="changing.tag"
+      @saved="saved"
+    />
     <ConnectorTable v-if="library && library.sources.length > 0" class="mt-4" :sources="library.sources" />
     <h2 class="mt-6 !text-base">Terms</h2>
     <table class="ledger mt-2 bg-sheet">
@@ -41,6 +78,7 @@ function saved(name: string) {
           <th>shipping</th>
           <th>protection</th>
           <th>note</th>
+          <th><span class="sr-only">what to do</span></th>
         </tr>
       </thead>
       <tbody>
@@ -61,6 +99,24 @@ function saved(name: string) {
           </td>
           <td>{{ source.protection }}</td>
           <td class="text-soft">{{ source.note }}</td>
+          <td class="text-right text-xs whitespace-nowrap">
+            <button
+              type="button"
+              class="quiet-button"
+              :aria-label="`change ${source.name}`"
+              @click="change(source.id)"
+            >
+              change
+            </button>
+            <button
+              type="button"
+              class="quiet-button ml-1"
+              :aria-label="`remove ${source.name}`"
+              @click="remove(source.id, source.name)"
+            >
+              remove
+            </button>
+          </td>
         </tr>
       </tbody>
     </table>

@@ -26,6 +26,7 @@ const places = computed(() => {
       tone: stops > 0 ? 'text-stop' : 'text-waiting',
     },
     { path: 'bench', name: 'Bench', note: missed > 0 ? `${missed} missed` : '', tone: 'text-stop' },
+    { path: 'plan', name: 'Plan', note: '', tone: '' },
     {
       path: 'scales',
       name: 'Scales',

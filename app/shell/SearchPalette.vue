@@ -27,7 +27,7 @@ async function show() {
 async function collect(): Promise<Found[]> {
   const id = build.view?.id ?? session.view?.builds[0]?.id
   const places = id
-    ? ['brief', 'prices', 'leads', 'machine', 'bench', 'scales'].map((place) => ({
+    ? ['brief', 'prices', 'leads', 'machine', 'bench', 'plan', 'scales'].map((place) => ({
         id: place,
         label: place[0]!.toUpperCase() + place.slice(1),
         kind: 'place',

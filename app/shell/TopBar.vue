@@ -103,6 +103,7 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
       <span class="max-md:hidden">Find a part, lead, place…</span><span class="md:hidden">Find</span
       ><span class="key max-md:hidden">Ctrl K</span>
     </button>
+    <PasteButton v-if="session.view" />
     <span
       class="figures text-[13px] whitespace-nowrap text-soft max-md:hidden"
       title="the date Tarvin takes for today"

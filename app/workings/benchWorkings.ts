@@ -49,6 +49,30 @@ export function estimateWorking(
           ]
         : []),
       ...parameterLines(workload),
+      ...(estimate.anchor === 1
+        ? []
+        : [
+            {
+              label: 'own runs of this pair',
+              value: `× ${estimate.anchor.toFixed(3)}`,
+              kind: 'measured' as const,
+              note: 'in both times above: exp(−ρ), ρ = Σ w·r ÷ (2 + Σ w) over the runs of this CPU with this card',
+            },
+          ]),
+      ...(estimate.isCapped
+        ? [
+            {
+              label: 'the engine’s own limit',
+              value: `${estimate.averageFps.toFixed(0)} fps`,
+              kind: 'sum' as const,
+            },
+          ]
+        : []),
+      {
+        label: 'lows divided by, for memory and threads',
+        value: estimate.lowsFactor.toFixed(2),
+        kind: 'sum',
+      },
       { label: 'video memory needed over had', value: estimate.videoMemoryShortage.toFixed(2), kind: 'sum' },
       {
         label: 's: spread of one result',

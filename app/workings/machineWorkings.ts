@@ -17,11 +17,8 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
       {
         label: step.name,
         value: amount(step.price, currency),
-        kind: step.from === 'lead' ? 'lead' : 'record',
-        note:
-          step.from === 'lead'
-            ? 'expected cost: landed, risk counted'
-            : 'street price or new, as your rules and the risk advise, with its fault loss',
+        kind: 'lead',
+        note: `${step.how}: expected cost, landed, risk counted`,
       },
       {
         label: role.present ? role.present.name : 'nothing there yet',

@@ -129,7 +129,7 @@ test('drop a log, map its column, save the run; estimate and target change, the 
   })
   for (const [name, label] of [
     ['Runs', 'before and after'],
-    ['Other work', 'living with it'],
+    ['Games and work', 'living with it'],
     ['Value', 'frames for money'],
   ] as const) {
     await test.step(`${name} is readable to all`, async () => {

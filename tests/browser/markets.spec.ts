@@ -149,12 +149,14 @@ test('worth buying and new or used stand for the whole build; a read is kept and
   const [{ id }] = (await (await request.get('/api/session')).json()).builds
   await page.goto(`/b/${id}/prices?sheet=worth`)
   await page
-    .getByRole('row', { name: /Tarn 660/ })
+    .getByRole('row', { name: /^Murrowdun Tarn 660/ })
+    .first()
+    .getByRole('cell')
     .first()
     .click()
   await page.getByLabel('which guide').fill('Harbour Letters')
   await page.getByRole('button', { name: 'Note', exact: true }).click()
-  await expect(page.getByRole('row', { name: /Tarn 660/ }).first()).toContainText('one voice')
+  await expect(page.getByRole('row', { name: /^Murrowdun Tarn 660/ }).first()).toContainText('one voice')
   await page.getByRole('button', { name: 'New or used: all' }).click()
   await expect(page.getByRole('row', { name: /graphics card Murrowdun Tarn 640/ })).toContainText('used')
   await page.goto(`/b/${id}/prices?part=${card}&leaf=notes`)

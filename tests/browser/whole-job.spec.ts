@@ -122,7 +122,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
 
   await test.step('an empty database says what to do next; a library file opens', async () => {
     await page.goto('/')
-    await expect(page.getByText('No build yet')).toBeVisible()
+    await expect(page.getByText('What do you have?')).toBeVisible()
     await page.getByLabel('Open a file…').setInputFiles(file('library.json', JSON.stringify(library)))
     await expect(page.getByText('library.json opened')).toBeVisible()
   })
@@ -218,7 +218,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('add a part').press('Enter')
     await page.getByLabel('a code at checkout').check()
     await page.getByLabel('code', { exact: true }).fill('TIDE')
-    await page.getByLabel('a rebate to claim').check()
+    await page.getByRole('button', { name: 'add a rebate to claim' }).click()
     await page.getByLabel('amount of the rebate').fill('12.00')
     await page.getByLabel('claim by').fill('2026-11-20')
     await page.getByRole('button', { name: 'Add the lead' }).click()

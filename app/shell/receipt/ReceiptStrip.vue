@@ -39,7 +39,8 @@ const figures = computed(() =>
     <div class="leading-tight">
       <div class="text-[11px] text-soft">
         {{ (receipt.left ?? 0) < 0 ? 'over' : 'left of' }}
-        {{ amount(receipt.budget, receipt.currency).replace(/\.00$/, '') }}
+        {{ amount(receipt.budget, receipt.currency).replace(/\.00$/, '')
+        }}<template v-if="receipt.budgetScope !== 'everything'">, {{ receipt.budgetScope }}</template>
       </div>
       <TheFigure
         :text="amount(receipt.left, receipt.currency)"

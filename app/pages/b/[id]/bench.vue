@@ -17,7 +17,7 @@ const modes = [
   ['targets', 'Targets'],
   ['runs', 'Runs'],
   ['frames', 'Frame times'],
-  ['work', 'Other work'],
+  ['work', 'Games and work'],
   ['value', 'Value'],
 ] as const
 const bench = shallowRef<BenchView | null>(null)
@@ -54,6 +54,11 @@ const changed = () =>
     isFresh = true
     build.take(next, '')
   })
+/** A game is in the library, in estimates and in what the page offers to choose. */
+async function gamesChanged() {
+  library.value = await request<LibraryView>('/api/library')
+  await changed()
+}
 useKeys({ n: () => (writing.value = library.value !== null) })
 const dropping = ref(false)
 useEventListener(document, 'dragover', (event: DragEvent) => {
@@ -162,6 +167,8 @@ useHead({ title: 'Bench · Tarvin' })
       @save="saveFromLog"
     />
     <template v-else-if="mode === 'work'">
+      <GamesTable :library="library" class="mb-6" @changed="gamesChanged" />
+      <h2 class="mb-1">Other work</h2>
       <WorkLeaf :view="view" :bench="bench" :library="library" @changed="load" />
       <LivingLeaf class="mt-6" :bench="bench" />
     </template>

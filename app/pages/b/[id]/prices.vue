@@ -215,7 +215,7 @@ async function selectPart(part: string) {
       {{
         failed ||
         (briefs && briefs.length === 0
-          ? 'No part has comps yet. Import sold records, or open a library file on Builds.'
+          ? 'No part has past sales yet. Paste a page of them (Ctrl+V), or import a CSV.'
           : 'Reading prices…')
       }}
     </div>

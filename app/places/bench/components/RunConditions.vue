@@ -40,6 +40,12 @@ const causes = lowsCauses.map((cause) => [cause, cause.replace('-', ' ')] as con
       <TextField name="conditions.gameVersion" label="game version" class="w-24" />
       <TextField name="conditions.driverVersion" label="driver" spoken="driver version" class="w-24" />
       <NumberField
+        name="conditions.capFps"
+        label="held at, fps"
+        spoken="limiter or screen rate"
+        class="w-24"
+      />
+      <NumberField
         v-for="[name, label] in meters"
         :key="name"
         :name="`readings.${name}`"

@@ -114,7 +114,12 @@ const limitWords = { graphics: 'the card limits', cpu: 'the CPU limits', balance
             >{{ limitWords[target.estimate.limit]
             }}<template v-if="target.estimate.limitShift"> by evidence</template
             ><template v-if="target.estimate.rough"> · rough</template
-            ><template v-if="target.estimate.videoMemoryShortage > 1"> · video memory is short</template>
+            ><template v-if="target.estimate.isCapped"> · at the engine’s limit</template
+            ><template v-if="target.estimate.videoMemoryShortage > 1"> · video memory is short</template
+            ><template v-if="target.estimate.unsure.length > 0">
+              · {{ Math.round(target.estimate.range.low) }} to {{ Math.round(target.estimate.range.high) }},
+              not known: {{ target.estimate.unsure.join(', ') }}</template
+            >
           </div>
         </div>
         <div v-else />

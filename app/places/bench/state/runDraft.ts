@@ -29,7 +29,7 @@ export function blankRun(view: BuildView): RunInput {
     ranOn: view.today,
     note: '',
     repeats: [],
-    conditions: { ...plainConditions },
+    conditions: { ...plainConditions, capFps: null },
     readings: { ...noReadings },
     lowsCause: null,
     noise: null,

@@ -52,6 +52,7 @@ const saveState = computed(() => {
 })
 const hasProblem = (...paths: string[]) =>
   Object.keys(problems.value).some((path) => paths.some((each) => path.startsWith(each)))
+const covers = { core: 'the machine alone', ready: 'the machine ready to use', everything: 'everything' }
 const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
 </script>
 
@@ -66,7 +67,14 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
         in <BriefBlank name="region" label="region" :width="150" placeholder="region" />. It may cost
         <BriefBlank name="budget" label="budget" :width="90" figures />, at a stretch
         <BriefBlank name="stretch" label="stretch" :width="90" figures />
-        <BriefBlank name="currency" label="currency" :width="64" figures />,
+        <BriefBlank name="currency" label="currency" :width="64" figures />, for
+        <ChoiceField
+          bare
+          name="budgetScope"
+          label="what it pays for"
+          :options="covers"
+          class="!inline-flex"
+        />,
       </p>
       <p>
         and is wanted by <DayField bare name="wantedBy" label="wanted by" class="!inline-flex" />. I pay the

@@ -117,6 +117,8 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value
     >
       <Plus :size="14" /> target
     </button>
-    <p v-else class="mt-2 text-soft">No workloads in the library yet: open a library file on Builds.</p>
+    <p v-else class="mt-2 text-soft">
+      No game yet: make one on Bench, under Games and work, with one known frame rate.
+    </p>
   </section>
 </template>

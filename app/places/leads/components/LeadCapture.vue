@@ -81,12 +81,19 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
         class="col-span-2 max-md:col-span-full"
         @change="form.assign({ code: $event })"
       />
-      <LeadRebate
-        :rebate="values.rebate"
+      <LeadRebates
+        :rebates="values.rebates"
         :parts="library?.parts ?? []"
         :today="today"
         class="col-span-2 max-md:col-span-full"
-        @change="form.assign({ rebate: $event })"
+        @append="form.append('rebates', $event)"
+        @remove="form.remove('rebates', $event)"
+      />
+      <LeadCredit
+        :credit="values.tillCredit"
+        :things="library?.shelf ?? []"
+        class="col-span-full"
+        @change="form.assign({ tillCredit: $event })"
       />
       <fieldset class="col-span-full">
         <legend class="text-xs text-soft">what it makes necessary: an adapter, metalwork, screws</legend>

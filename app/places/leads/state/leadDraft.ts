@@ -23,6 +23,8 @@ export function blankLead(today: string, currency: string): LeadInput {
     things: [],
     code: null,
     rebate: null,
+    rebates: [],
+    tillCredit: null,
     text: '',
     answers: {},
     signs: {},
@@ -46,7 +48,7 @@ export function blankCode(): NonNullable<LeadInput['code']> {
   }
 }
 
-export function blankRebate(today: string): NonNullable<LeadInput['rebate']> {
+export function blankRebate(today: string): LeadInput['rebates'][number] {
   return {
     kind: 'mail-in',
     amount: '',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Part } from '#core/parts/part'
 import type { ItemView } from '#shared/ledger/views'
 import type { LibraryView } from '#shared/parts/views'
 import { useLocalStorage } from '@vueuse/core'
@@ -18,6 +19,8 @@ const sale = ref({ price: '', fee: '0', postage: '0' })
 const blank = () => ({ note: '', returnBy: item.returnBy ?? '', foundPartId: '', checks: [] as string[] })
 const seen = useLocalStorage(`tarvin-item-${item.id}`, blank())
 const toBuild = ref('')
+/** What it is being split into; null while it is not. */
+const into = ref<Part[] | null>(null)
 const library = shallowRef<LibraryView | null>(null)
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
 const sameRole = computed(() => (library.value?.parts ?? []).filter((part) => part.role === item.role))
@@ -162,7 +165,30 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
             hand over
           </button></template
         ><button type="button" class="button" @click="step('write-off', {}, 'written off')">
-          write it off
+          write it off</button
+        ><button type="button" class="button" :aria-expanded="into !== null" @click="into = into ? null : []">
+          split it
+        </button>
+      </div>
+      <div v-if="into" class="flex flex-wrap items-center gap-2">
+        <span v-for="(part, index) in into" :key="index" class="tag"
+          >{{ part.name }}
+          <button type="button" :aria-label="`without ${part.name}`" @click="into.splice(index, 1)">
+            ×
+          </button></span
+        ><PartPicker
+          :parts="library?.parts ?? []"
+          label="split into"
+          placeholder="type what it is split into"
+          class="min-w-56 flex-1"
+          @pick="into.push($event)"
+        /><button
+          type="button"
+          class="button"
+          :disabled="busy || into.length < 2"
+          @click="step('split', { parts: into.map((part) => part.id) }, 'split')"
+        >
+          split into {{ into.length }}
         </button>
       </div>
       <div class="flex flex-wrap items-center gap-2">

@@ -37,17 +37,13 @@ const treads = computed<Tread[]>(() =>
   })),
 )
 /** Takes a way in place of what is in the build. */
-const swapFor = (
-  way: { partId: string; id: string; from: string; name: string },
-  out: string | null,
-  message: string,
-) =>
+const swapFor = (way: { id: string; name: string }, out: string | null, message: string) =>
   run(
     async () => {
       build.take(
         await request<BuildView>(`/api/builds/${view.id}/machine/swap`, {
           method: 'POST',
-          body: { partId: way.partId, leadId: way.from === 'lead' ? way.id : null, out },
+          body: { way: way.id, out },
         }),
         way.name,
       )
@@ -85,7 +81,7 @@ const words = (step: StepView) => {
         ><template v-else>No swap saves anything without making the machine worse.</template>
       </p>
       <p v-for="swap in steps.slimming.swaps" :key="swap.choiceId" class="mt-1 flex items-center gap-2">
-        <span class="min-w-0 flex-1">{{ swap.name }} for {{ swap.out }}</span
+        <span class="min-w-0 flex-1">{{ swap.name }} for {{ swap.out }}, {{ swap.how }}</span
         ><span class="figures text-settled">−{{ amount(swap.saved, view.currency) }}</span
         ><span class="text-soft">{{ percent(swap.lost, 1) }} lost</span
         ><button type="button" class="button !py-0.5" @click="slim(swap)">swap</button>
@@ -146,9 +142,7 @@ const words = (step: StepView) => {
                 {{ step.name }}
                 <span class="tag" :class="step.worthIt ? 'tag-settled' : ''">{{
                   step.worthIt ? 'worth it' : 'not worth it'
-                }}</span><span class="block text-xs text-soft">{{
-                  step.from === 'lead' ? 'a lead at hand, expected cost' : 'at today’s price'
-                }}</span>
+                }}</span><span class="block text-xs text-soft">{{ step.how }}</span>
               </td>
               <td class="amount">{{ amount(step.payNow, view.currency) }}</td>
               <td class="amount">{{ signedAmount(step.morePayNow, view.currency) }}</td>

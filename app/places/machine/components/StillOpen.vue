@@ -112,6 +112,7 @@ async function hunt(partId: string, name: string) {
               }}<span class="block text-xs text-soft">{{
                 [
                   way.parts.length > 0 ? way.what : '',
+                  way.parts.flatMap((part) => part.how ?? []).join(' + '),
                   way.handiwork && way.handiwork !== 'none' ? `by hand: ${way.handiwork}` : '',
                   way.limitW ? `${way.limitW} W at most` : '',
                   way.leavesOpen ? `leaves open: ${way.leavesOpen}` : '',

@@ -2,10 +2,15 @@
 import { roleNames } from '#core/parts/part'
 import type { PriceView } from '#shared/prices/views'
 import { newPathWorking, rhythmWorking, tippingWorking, usedPathWorking } from '~/workings/newOrUsedWorkings'
+import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
 /** New or used: both paths with what stands behind them, and the rhythm of the shops. */
 const { view } = defineProps<{ view: PriceView }>()
+const emit = defineEmits<{ changed: [view: PriceView] }>()
+const build = useBuild()
+const readAnew = async () =>
+  emit('changed', await request<PriceView>(`/api/builds/${build.view!.id}/prices/parts/${view.partId}`))
 const figures = computed(() => view.newOrUsed)
 const cheapest = computed(() => view.offers[0])
 const verdict = computed(() => {
@@ -125,9 +130,9 @@ const saleAdvice = computed(() => {
         </p>
       </template>
       <p v-else class="text-soft">
-        No shop price is known. Import a CSV of shop prices, or ask a shop’s address by a connector on
-        Sources.
+        No shop price is known: note one, import a CSV, or have a shop’s address asked on Sources.
       </p>
+      <ShopPriceForm :part-id="view.partId" :currency="view.currency" :today="view.asOf" @noted="readAnew" />
     </div>
   </div>
 </template>

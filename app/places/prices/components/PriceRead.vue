@@ -94,7 +94,7 @@ const leaves = [
       @catch-share="emit('catchShare', $event)"
       @changed="emit('changed', $event)"
     />
-    <NewUsedLeaf v-else-if="leaf === 'new'" :view="view" />
+    <NewUsedLeaf v-else-if="leaf === 'new'" :view="view" @changed="emit('changed', $event)" />
     <NotesLeaf v-else :view="view" @changed="emit('changed', $event)" />
   </div>
 </template>

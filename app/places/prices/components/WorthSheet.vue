@@ -89,7 +89,8 @@ const detail = (row: WorthRow) =>
     row.platform,
     row.goesWith === false ? 'not on your board' : '',
     row.year === null ? '' : `from ${row.year}`,
-    row.way === 'used' ? row.grade : row.way === 'new' ? 'bought new' : 'no price',
+    row.how || 'no price',
+    row.how.startsWith('a hunt') ? row.grade : '',
     row.way === 'used' && row.fresh !== null ? `new ${amount(row.fresh, currency.value)}` : '',
   ]
     .filter((part) => part)

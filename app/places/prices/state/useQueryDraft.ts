@@ -50,7 +50,7 @@ export function wordsFrom(query: PartQuery): QueryWords {
 
 /** The facts a query asks for, in a line. */
 export function variantLine({ variant = {} }: PartQuery): string {
-  const { capacityGb, kitCount, memoryGeneration, module, siblings = [] } = variant
+  const { capacityGb, kitCount, memoryGeneration, module, formFactor, speedMts, siblings = [] } = variant
   const sisters =
     siblings.length > 3
       ? `not ${siblings.slice(0, 2).join(', not ')} and ${siblings.length - 2} other models`
@@ -60,6 +60,9 @@ export function variantLine({ variant = {} }: PartQuery): string {
     kitCount ? `kit of ${kitCount}` : '',
     memoryGeneration ?? '',
     module ?? '',
+    variant.interface ?? '',
+    formFactor ?? '',
+    speedMts ? `${speedMts} MT/s` : '',
     sisters,
   ]
     .filter((part) => part !== '')

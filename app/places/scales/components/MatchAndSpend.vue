@@ -9,7 +9,6 @@ import { amount, percent, signedAmount } from '~/utils/show'
 /** The cheapest machine that matches a rival, and the best for its money; found by search, opened as a variant. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()
 const { run } = useAction()
-const fromWords = { lead: 'a lead at hand', street: 'today’s price', build: 'in the build already' } as const
 const found = shallowRef<MatchView | null>(null)
 const progress = ref<number | null>(null)
 const stopper = shallowRef<AbortController | null>(null)
@@ -55,7 +54,7 @@ const open = () =>
         method: 'POST',
         body: {
           name: name.value,
-          options: found.value!.found!.options.map(({ id: option, partId }) => ({ id: option, partId })),
+          options: found.value!.found!.options.map(({ id: option }) => ({ id: option })),
         },
       })
       await useSession().load()
@@ -89,9 +88,9 @@ const open = () =>
       >
     </div>
     <p class="mt-1 text-soft">
-      Match it: the cheapest machine of single leads, street prices and what the build has that reaches it in
-      every target. Spend the same: the most frames that cost no more to own. Both pass the whole fit check
-      and your rules; lots, and orders put together, are not searched.
+      Match it: the cheapest machine of what the build has, your shelf, single leads, shop prices and hunts
+      that reaches it in every target. Spend the same: the most frames that cost no more to own. Both pass the
+      whole fit check and your rules; lots, and orders put together, are not searched.
     </p>
     <p v-if="failed" class="mt-2 text-stop" role="alert">{{ failed }}</p>
     <template v-if="found">
@@ -122,7 +121,7 @@ const open = () =>
         <p class="text-soft">
           {{
             found.isComplete
-              ? 'Proven: nothing better among single leads, street prices and what the build has.'
+              ? 'Proven: nothing better among all that was looked through.'
               : `Time ran out: it may be ${percent(found.gap ?? 0, 1)} from the best.`
           }}
           {{ found.checked.toLocaleString('en') }} whole
@@ -143,7 +142,7 @@ const open = () =>
               <tr v-for="option in found.found.options" :key="option.id">
                 <td class="text-soft">{{ roleNames[option.role] }}</td>
                 <td>{{ option.name }}</td>
-                <td class="text-soft">{{ fromWords[option.from] }}</td>
+                <td class="text-soft">{{ option.how }}</td>
                 <td class="amount">{{ amount(option.payNow, view.currency) }}</td>
               </tr>
               <tr class="border-t-2 border-ink font-semibold">

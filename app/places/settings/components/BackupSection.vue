@@ -29,6 +29,16 @@ async function choose(event: Event) {
   if (file) await run(async () => (chosen.value = { file, holds: await send('preview', file) }))
   input.value = ''
 }
+const isEmptying = ref(false)
+const empty = () =>
+  run(
+    async () => {
+      await request('/api/settings/backup/empty', { method: 'POST', body: {} })
+      await useSession().load()
+      await navigateTo('/')
+    },
+    { message: 'Tarvin is empty; what was there is kept beside the database' },
+  )
 const restore = () =>
   run(
     async () => {
@@ -57,6 +67,15 @@ const restore = () =>
           data-test="backup-file"
           @change="choose"
       /></label>
+      <button type="button" class="button" @click="isEmptying = true">Start from nothing…</button>
+    </div>
+    <div v-if="isEmptying" class="mt-3 border-l-4 border-stop bg-stop-ground p-3">
+      <p>
+        Everything goes: builds, records, leads, parts, the sample data too. A copy of the database is kept
+        beside it, and can be opened again as it is.
+      </p>
+      <button type="button" class="button mt-2" :disabled="busy" @click="empty">Remove everything</button>
+      <button type="button" class="button mt-2 ml-2" @click="isEmptying = false">Never mind</button>
     </div>
     <Dialog v-if="chosen" open class="relative z-40" @close="chosen = null">
       <div class="fixed inset-0 bg-ink/20" aria-hidden="true" />

@@ -4,13 +4,22 @@ import { sourceKindNames, sourceSchema, type SourceInput } from '#shared/sources
 import { slug } from '#shared/text/slug'
 import { request } from '~/utils/request'
 
-/** A source: its tax, shipping, fees and protection, and what comes on top of a purchase from abroad. */
-const { currency } = defineProps<{ currency: string }>()
+/** A source, new or changed: its tax, shipping, fees and protection, and what comes on top of a purchase from abroad. */
+const {
+  currency,
+  source = null,
+  tag,
+} = defineProps<{
+  currency: string
+  /** The source that is changed; null: a new one. */
+  source?: SourceInput | null
+  tag?: string | undefined
+}>()
 const emit = defineEmits<{ saved: [name: string] }>()
 const form = useDraftForm<SourceInput>({
-  key: 'tarvin-source-new',
+  key: source ? null : 'tarvin-source-new',
   schema: sourceSchema as never,
-  initial: {
+  initial: source ?? {
     id: 'new',
     name: '',
     kind: 'classifieds',
@@ -26,9 +35,15 @@ const form = useDraftForm<SourceInput>({
     importTaxPercent: 0,
     importFreeUnder: '0',
     exchangeFeePercent: 0,
+    creditLowersTax: false,
+    codes: [],
   },
   async save(body) {
-    await request('/api/sources', { method: 'PUT', body: { ...body, id: slug(body.name) }, was: 'new' })
+    await request('/api/sources', {
+      method: 'PUT',
+      body: { ...body, id: source?.id ?? slug(body.name) },
+      was: source ? tag : 'new',
+    })
     emit('saved', body.name)
   },
 })
@@ -42,7 +57,7 @@ const shippings = { none: 'none', 'per-item': 'per item', 'per-order': 'per orde
       <TextField name="name" label="name" spoken="name of the source" class="w-40" />
       <ChoiceField name="kind" label="kind" spoken="kind of source" :options="sourceKindNames" />
       <TextField name="currency" label="currency" spoken="currency of the source" class="w-20" />
-      <NumberField name="taxPercent" label="tax, %" spoken="tax percent" :step="0.1" class="w-20" />
+      <NumberField name="taxPercent" label="tax, %" spoken="tax percent" :step="0.001" class="w-20" />
       <TickField name="taxOnShipping" label="tax on shipping" class="pb-1.5" />
       <ChoiceField name="shipping.kind" label="shipping" spoken="kind of shipping" :options="shippings" />
       <template v-if="values.shipping.kind !== 'none'">
@@ -55,15 +70,28 @@ const shippings = { none: 'none', 'per-item': 'per item', 'per-order': 'per orde
     <details class="mt-2">
       <summary class="text-soft">Fees, and a source abroad</summary>
       <div class="mt-2 flex flex-wrap items-end gap-3">
-        <NumberField name="paymentFeePercent" label="fee on paying, %" :step="0.1" class="w-28" />
-        <NumberField name="sellerFeePercent" label="fee on selling there, %" :step="0.1" class="w-36" />
-        <NumberField name="importDutyPercent" label="import duty, %" :step="0.1" class="w-28" />
-        <NumberField name="importTaxPercent" label="import tax, %" :step="0.1" class="w-28" />
+        <NumberField name="paymentFeePercent" label="fee on paying, %" :step="0.001" class="w-28" />
+        <NumberField name="sellerFeePercent" label="fee on selling there, %" :step="0.001" class="w-36" />
+        <NumberField name="importDutyPercent" label="import duty, %" :step="0.001" class="w-28" />
+        <NumberField name="importTaxPercent" label="import tax, %" :step="0.001" class="w-28" />
         <MoneyField name="importFreeUnder" label="no duty under" class="w-28" />
-        <NumberField name="exchangeFeePercent" label="exchange fee, %" :step="0.1" class="w-28" />
+        <NumberField name="exchangeFeePercent" label="exchange fee, %" :step="0.001" class="w-28" />
+        <TickField
+          name="creditLowersTax"
+          label="credit for an old thing lowers the taxed price"
+          class="pb-1.5"
+        />
       </div>
     </details>
+    <SourceCodes
+      :codes="values.codes"
+      class="mt-2"
+      @append="form.append('codes', $event)"
+      @remove="form.remove('codes', $event)"
+    />
     <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>
-    <button type="submit" class="button button-main mt-3" :disabled="busy">Add</button>
+    <button type="submit" class="button button-main mt-3" :disabled="busy">
+      {{ source ? 'Save' : 'Add' }}
+    </button>
   </form>
 </template>

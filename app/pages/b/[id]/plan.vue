@@ -1,0 +1,286 @@
+<script setup lang="ts">
+import { formatAmount } from '#core/money/formatAmount'
+import { partLabel, roleNames } from '#core/parts/part'
+import type { BuildQuestion, PlanWishes } from '#core/planning/buildQuestion'
+import type { BuildPlan } from '#core/planning/planBuild'
+import type { CurvePoint } from '#core/planning/wishCosts'
+import type { BuildView } from '#shared/builds/views'
+import type { PlanTaken } from '#shared/plan/views'
+import { usePlan } from '~/places/plan/state/usePlan'
+import { planWorking } from '~/workings/planWorkings'
+import { request } from '~/utils/request'
+
+/** Plan: of every way to get each part, which set is the cheapest that does the job, and what does each wish cost? */
+const build = useBuild()
+const session = useSession()
+const { run, busy } = useAction()
+const view = computed(() => build.view!)
+const planning = usePlan(() => view.value.id)
+const { question, plan, onReceipt, wishes, curve, curveOf, others, state, seconds, failure } = planning
+const changing = ref(false)
+onMounted(planning.load)
+const money = (amount: number | null | undefined) =>
+  amount === null || amount === undefined ? 'not known' : formatAmount(amount, view.value.currency)
+const isPresent = computed(() => {
+  const present = planning.view.value?.present ?? []
+  const planned = plan.value?.ways.map(({ id }) => id) ?? []
+  return present.length === planned.length && present.every((id) => planned.includes(id))
+})
+/** The present build is among what was looked through: where a proven plan costs more, the build misses a wish. */
+const costsMore = computed(
+  () =>
+    plan.value?.status === 'optimal' &&
+    view.value.emptyRoles.length === 0 &&
+    (onReceipt.value?.totals.expected ?? 0) > (view.value.receipt.totals.expected ?? Infinity),
+)
+/** Roles that no way fills at all. */
+const withoutWay = computed(() =>
+  (question.value?.roles ?? [])
+    .filter((role) => !question.value!.parts.some((part) => part.role === role))
+    .map((role) => roleNames[role]),
+)
+const purchases = computed(() => plan.value?.ways.filter(({ payNow }) => payNow > 0).length ?? 0)
+const verdict = computed(() => {
+  const found = plan.value
+  if (!found || found.status === 'infeasible') return ''
+  const things = found.kept.length
+  const wait =
+    found.waitDays === null
+      ? 'one of them seldom comes up'
+      : found.waitDays === 0
+        ? 'all at hand today'
+        : `all here within ${Math.ceil(found.waitDays)} days in 8 of 10 cases`
+  return `${things} things in ${purchases.value} ${purchases.value === 1 ? 'purchase' : 'purchases'}, ${wait}.`
+})
+function set(some: Partial<BuildQuestion>) {
+  void planning.ask({ ...question.value!, ...some })
+}
+const wish = (some: Partial<PlanWishes>) => set({ wishes: { ...question.value!.wishes, ...some } })
+function pin(id: string) {
+  const { pins } = question.value!
+  set({ pins: pins.includes(id) ? pins.filter((each) => each !== id) : [...pins, id] })
+}
+const ban = (id: string) => set({ bans: [...question.value!.bans, id] })
+function choose(point: CurvePoint) {
+  if (curveOf.value === 'waiting') wish({ days: point.at, budget: null })
+  else wish({ floors: question.value!.targets.map(({ averageFps }) => averageFps * point.at), budget: null })
+}
+const differs = (next: BuildPlan) =>
+  next.ways
+    .filter(({ id }) => !plan.value!.ways.some((way) => way.id === id))
+    .map((way) =>
+      next.kept
+        .filter(({ wayId }) => wayId === way.id)
+        .map(({ part }) => partLabel(part))
+        .join(', '),
+    )
+    .join('; ')
+async function take(into: 'build' | 'variant') {
+  let taken: PlanTaken | null = null
+  const id = view.value.id
+  const done = await run(
+    async () => {
+      taken = await request<PlanTaken>(`/api/builds/${id}/plan/take`, {
+        method: 'POST',
+        body: {
+          into,
+          name: `${view.value.name}, planned`,
+          ways: plan.value!.ways.map((way) => way.id),
+          present: planning.view.value!.present,
+        },
+      })
+      if (into === 'build') build.take(await request<BuildView>(`/api/builds/${id}`), '')
+    },
+    {
+      message: into === 'build' ? 'the plan is the build now' : 'a variant of the build follows the plan',
+      ...(into === 'build'
+        ? {
+            undo: async () => {
+              const { added, removed, dropped, moved } = taken!
+              build.take(
+                await request<BuildView>(`/api/builds/${id}/plan/undo`, {
+                  method: 'POST',
+                  body: { added, removed, dropped, moved },
+                }),
+                '',
+              )
+              await planning.load()
+            },
+          }
+        : {}),
+    },
+  )
+  // a build that was changed meanwhile is planned anew beside what it is now
+  if (!done) return void planning.load()
+  await session.load()
+  if (into === 'variant') await navigateTo(`/b/${(taken as PlanTaken | null)!.buildId}/machine`)
+  else await planning.startOver()
+}
+const bannedText = (id: string) => question.value!.ways.find((way) => way.id === id)?.text ?? id
+useHead({ title: 'Plan · Tarvin' })
+</script>
+
+<template>
+  <div class="px-5 py-4">
+    <div class="flex flex-wrap items-baseline gap-3">
+      <h1 class="text-[19px] font-semibold">Plan</h1>
+      <template v-if="question">
+        <label
+          ><span class="sr-only">goal</span>
+          <select
+            :value="question.goal"
+            class="field"
+            aria-label="goal of the plan"
+            @change="set({ goal: ($event.target as HTMLSelectElement).value as BuildQuestion['goal'] })"
+          >
+            <option value="cheapest">
+              {{ question.targets.length > 0 ? 'cheapest that reaches the targets' : 'cheapest that works' }}
+            </option>
+            <option v-if="question.targets.length > 0" value="fastest">fastest for the money</option>
+          </select></label
+        >
+        <span class="text-soft">by expected cost, of {{ question.ways.length }} ways</span>
+        <button type="button" class="button ml-auto" :aria-expanded="changing" @click="changing = !changing">
+          Wishes…</button
+        ><button v-if="planning.asked.value" type="button" class="button" @click="planning.startOver">
+          Start over
+        </button>
+      </template>
+    </div>
+
+    <p v-if="failure" class="mt-3 border-l-4 border-stop bg-stop-ground px-3 py-1.5" role="alert">
+      {{ failure }}
+    </p>
+    <PlanWishForm v-if="question && changing" :question="question" class="mt-3" @change="wish" />
+
+    <div class="mt-3 border-l-4 border-settled py-1 pl-3" role="status" data-test="plan-verdict">
+      <template v-if="state === 'loading'">Gathering every way to get each part…</template>
+      <template v-else-if="state === 'solving'"
+        >Working it out…
+        <button type="button" class="button ml-2" @click="planning.cancel">Stop</button></template
+      >
+      <template v-else-if="state === 'cancelled'"
+        >Stopped.
+        <button type="button" class="button ml-2" @click="planning.ask(question!)">Go on</button></template
+      >
+      <template v-else-if="plan?.status === 'infeasible'"
+        ><b v-if="withoutWay.length > 0"
+          >No way to get {{ withoutWay.join(', ') }} is known or allowed: add leads, past sales or shop
+          prices, or lower what is wished for.</b
+        ><b v-else>No machine of these ways meets every wish.</b></template
+      >
+      <template v-else-if="plan">
+        <p>
+          <b
+            ><TheFigure
+              strong
+              :text="money(plan.cost)"
+              :working="() => planWorking(plan!, question!)"
+              data-figure="plan-expected"
+            />
+            expected for what is planned,
+            <span>{{ money(plan.payNow) }}</span> to pay now: {{ verdict }}</b
+          >
+        </p>
+        <p class="text-soft">
+          {{
+            plan.status === 'optimal'
+              ? `Proven: nothing on offer does it for less (${seconds.toFixed(1)} s).`
+              : 'The best found so far, not proven.'
+          }}
+          <template v-if="onReceipt"
+            >With all that is in the build, the receipt then says
+            <b class="figures text-ink" data-figure="receipt-pay-now">{{ money(onReceipt.totals.payNow) }}</b>
+            to pay now, {{ money(onReceipt.totals.expected) }} expected; today it says
+            {{ money(view.receipt.totals.payNow) }} and {{ money(view.receipt.totals.expected) }}.<template
+              v-if="costsMore"
+            >
+              It costs more since the build as it stands does not meet every wish.</template
+            ></template
+          >
+        </p>
+        <p v-if="isPresent" class="text-soft">Your build is this plan already.</p>
+        <p v-else class="mt-1 flex gap-2">
+          <button
+            type="button"
+            class="button button-main"
+            :disabled="busy || !onReceipt"
+            @click="take('build')"
+          >
+            Take this plan</button
+          ><button type="button" class="button" :disabled="busy || !onReceipt" @click="take('variant')">
+            Make it a variant
+          </button>
+        </p>
+      </template>
+    </div>
+
+    <div
+      v-if="question && plan && state !== 'loading' && state !== 'solving'"
+      class="mt-4 grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] items-start gap-4 @max-4xl/place:grid-cols-1"
+    >
+      <section v-if="plan.status !== 'infeasible'" class="sheet p-3" aria-label="what to buy">
+        <PlanLines
+          :plan="plan"
+          :question="question"
+          :others="others"
+          @pin="pin"
+          @ban="ban"
+          @other="planning.findOther($event, differs)"
+        />
+        <p v-if="plan.fps" class="mt-2 text-soft">
+          <template v-for="(target, at) in question.targets" :key="target.name"
+            ><template v-if="at > 0"> · </template>{{ target.name }}
+            <b class="figures text-ink">{{ Math.round(plan.fps[at]!) }}</b> fps, wanted
+            {{ Math.round(target.averageFps) }}</template
+          >
+        </p>
+        <ul v-if="plan.findings.length > 0" class="mt-2 text-xs text-soft">
+          <li v-for="finding in plan.findings.slice(0, 6)" :key="finding.key">{{ finding.what }}</li>
+        </ul>
+        <details v-if="plan.unchecked.length > 0" class="mt-2 text-xs text-waiting" data-test="unchecked">
+          <summary>
+            {{ plan.unchecked.length }} {{ plan.unchecked.length === 1 ? 'question' : 'questions' }} of the
+            fit check open: ask before you buy
+          </summary>
+          <ul class="mt-1 text-soft">
+            <li v-for="what in plan.unchecked" :key="what">{{ what }}</li>
+          </ul>
+        </details>
+      </section>
+      <div class="space-y-4">
+        <PlanCurve
+          v-if="plan.status !== 'infeasible'"
+          :points="curve"
+          :question="question"
+          :plan="plan"
+          :of="curveOf"
+          @choose="choose"
+          @turn="planning.drawCurve"
+        />
+        <PlanWishes :plan="plan" :question="question" :costs="wishes" @ask="planning.ask" />
+        <section v-if="question.bans.length > 0" class="sheet p-3" aria-label="never these">
+          <h2>Never these</h2>
+          <p v-for="id in question.bans" :key="id">
+            {{ bannedText(id) }}
+            <button
+              type="button"
+              class="quiet-button text-xs"
+              @click="set({ bans: question.bans.filter((each) => each !== id) })"
+            >
+              allow it again
+            </button>
+          </p>
+        </section>
+        <details v-if="(planning.view.value?.leftOut.length ?? 0) > 0" class="sheet p-3">
+          <summary>{{ planning.view.value!.leftOut.length }} ways are left out</summary>
+          <ul class="mt-1 text-xs text-soft">
+            <li v-for="(each, at) in planning.view.value!.leftOut.slice(0, 40)" :key="at">
+              {{ each.text }}: {{ each.why }}
+            </li>
+          </ul>
+        </details>
+      </div>
+    </div>
+  </div>
+</template>

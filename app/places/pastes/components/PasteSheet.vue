@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { pasteKindNames, pasteKinds, type PasteKind } from '#core/reading/pastes/kindOf'
+import type { PasteInput } from '#shared/pastes/schemas'
+import type { LibraryView } from '#shared/parts/views'
+import type { PasteReading } from '~/workers/pasteProtocol'
+import { request } from '~/utils/request'
+import { readPaste, useKeptPastes, usePastedText } from '../state/usePaste'
+
+/** What was pasted, as it was understood: looked at and put right before anything is kept; one undo takes it all back. */
+const text = usePastedText()
+const keptPastes = useKeptPastes()
+const session = useSession()
+const build = useBuild()
+const route = useRoute()
+const { run, busy } = useAction()
+const library = shallowRef<LibraryView | null>(null)
+const reading = shallowRef<PasteReading | null>(null)
+const chosen = ref<PasteKind | null>(null)
+const dayFirst = ref<boolean | null>(null)
+const currency = ref(build.view?.currency ?? session.view!.homeCurrency ?? 'CAD')
+const failure = ref('')
+/** Counts readings: what was changed by hand belongs to one of them. */
+const readings = ref(0)
+const buildId = computed(() =>
+  typeof route.params.id === 'string' ? route.params.id : (session.view!.builds[0]?.id ?? null),
+)
+const kind = computed(() => chosen.value ?? reading.value?.kind ?? 'nothing')
+
+async function read() {
+  if (text.value === null) return
+  failure.value = ''
+  try {
+    library.value ??= await request<LibraryView>('/api/library')
+    reading.value = await readPaste({
+      text: text.value,
+      today: session.view!.today,
+      currency: currency.value,
+      library: library.value.parts,
+      ...(dayFirst.value === null ? {} : { dayFirst: dayFirst.value }),
+    })
+    readings.value += 1
+  } catch (error) {
+    failure.value = error instanceof Error ? error.message : String(error)
+  }
+}
+watch([text, dayFirst, currency], read, { immediate: true })
+
+function close() {
+  text.value = null
+  reading.value = null
+  chosen.value = null
+  dayFirst.value = null
+  library.value = null
+}
+
+interface Kept {
+  readonly paste: number
+  readonly added: number
+  readonly alreadyThere: number
+  readonly parts: readonly string[]
+  readonly leadId: string | null
+}
+
+/** Keeps all of it at once, and goes to what came of it. */
+async function keep(input: Partial<PasteInput>, goTo: string | null) {
+  let kept: Kept | null = null
+  const done = await run(
+    async () => {
+      kept = await request<Kept>('/api/pastes/keep', {
+        method: 'POST',
+        body: { sales: [], parts: [], indexes: [], hunts: [], source: null, lead: null, ...input },
+      })
+    },
+    {
+      message: 'kept',
+      undo: async () => {
+        await request('/api/pastes/undo', { method: 'POST', body: { paste: kept!.paste } })
+        await refresh()
+      },
+    },
+  )
+  if (!done) return
+  await refresh()
+  close()
+  const lead = (kept as Kept | null)?.leadId
+  if (goTo !== null && buildId.value)
+    await navigateTo(`/b/${buildId.value}/${goTo.replace('LEAD', lead ?? '')}`)
+  else if (goTo !== null) await navigateTo('/parts')
+}
+
+/** Every place that is open shows what came. */
+async function refresh() {
+  await session.load()
+  if (build.view) await build.load(build.view.id)
+  keptPastes.value += 1
+}
+</script>
+
+<template>
+  <Dialog v-if="text !== null" open class="relative z-40" @close="close">
+    <div class="fixed inset-0 bg-ink/20" aria-hidden="true" />
+    <DialogPanel
+      class="fixed inset-x-0 top-6 bottom-6 mx-auto flex w-[1080px] max-w-[96vw] flex-col border border-ink bg-sheet"
+    >
+      <header class="flex flex-wrap items-center gap-3 border-b border-line px-5 py-3">
+        <DialogTitle as="h2" class="!text-[17px]">Pasted: {{ pasteKindNames[kind] }}</DialogTitle>
+        <label class="ml-auto text-soft"
+          >it is
+          <select
+            :value="kind"
+            class="field"
+            aria-label="what it is"
+            @change="chosen = ($event.target as HTMLSelectElement).value as PasteKind"
+          >
+            <option v-for="each in pasteKinds" :key="each" :value="each">{{ pasteKindNames[each] }}</option>
+          </select></label
+        ><button type="button" class="button" @click="close">Cancel</button>
+      </header>
+      <p v-if="failure" class="px-5 py-3 text-stop" role="alert">{{ failure }}</p>
+      <p v-else-if="!reading || !library" class="px-5 py-3 text-soft" role="status">Reading…</p>
+      <PastedSales
+        v-else-if="kind === 'sales'"
+        :key="readings"
+        v-model:currency="currency"
+        v-model:day-first="dayFirst"
+        :text="text"
+        :reading="reading"
+        :library="library"
+        :busy="busy"
+        @keep="keep"
+      />
+      <PastedListing
+        v-else-if="kind === 'listing'"
+        :text="text"
+        :reading="reading"
+        :library="library"
+        :today="session.view!.today"
+        :currency="currency"
+        :busy="busy"
+        @keep="keep"
+      />
+      <PastedSpecs
+        v-else-if="kind === 'spec'"
+        :reading="reading"
+        :library="library"
+        :build-id="buildId"
+        :busy="busy"
+        @keep="keep"
+      />
+      <PastedScores
+        v-else-if="kind === 'scores'"
+        :key="readings"
+        :reading="reading"
+        :library="library"
+        :busy="busy"
+        @keep="keep"
+      />
+      <div v-else class="px-5 py-4">
+        <p class="text-waiting">
+          {{
+            kind === 'file'
+              ? 'This is a file of Tarvin: open it on Builds with “Open a file…”.'
+              : reading.why || 'Nothing of this was understood.'
+          }}
+        </p>
+        <pre class="figures mt-3 max-h-[50vh] overflow-auto text-xs whitespace-pre-wrap">{{
+          text.slice(0, 4000)
+        }}</pre>
+      </div>
+    </DialogPanel>
+  </Dialog>
+</template>

@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import { partLabel, roleNames, roles, type Role } from '#core/parts/part'
+import { conditions } from '#core/reading/sales/soldRecord'
+import type { PasteInput } from '#shared/pastes/schemas'
+import type { LibraryView } from '#shared/parts/views'
+import { slug } from '#shared/text/slug'
+import type { PasteReading } from '~/workers/pasteProtocol'
+import { blankLead } from '~/places/leads/state/leadDraft'
+
+/** A listing as it was understood: what is in it, what it costs, what is said and not said. */
+const { text, reading, library, today, currency, busy } = defineProps<{
+  text: string
+  reading: PasteReading
+  library: LibraryView
+  today: string
+  currency: string
+  busy: boolean
+}>()
+const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
+const offer = reading.offer
+/** What stands first, up to its first point or comma: the title of a listing. */
+function firstSentence(said: string): string {
+  const line = (said.split('\n').find((each) => each.trim() !== '') ?? '').trim()
+  const cut = /^.{12,}?(?=[.!?,;] )/.exec(line)?.[0] ?? line
+  return cut.slice(0, 120)
+}
+const lead = reactive({
+  title: firstSentence(text),
+  price: offer.price ?? '',
+  currency: offer.priceCurrency ?? currency,
+  shipping: offer.shipping ?? '',
+  condition: offer.condition ?? ('used' as const),
+  place: offer.place ?? '',
+  source: '',
+})
+const things = ref(
+  offer.things.map((thing) => ({
+    partId: thing.partId ?? '',
+    role: thing.role ?? ('extra' as Role),
+    name: thing.words.slice(0, 80),
+    quantity: thing.quantity,
+    facts: Object.fromEntries(Object.entries(thing.facts).map(([fact, read]) => [fact, read!.value])),
+    price: thing.price,
+  })),
+)
+type Thing = (typeof things.value)[number]
+const nameOf = (id: string) => {
+  const part = library.parts.find((each) => each.id === id)
+  return part ? partLabel(part) : id
+}
+const newId = ({ name }: Thing) => slug(name)
+const worksWords = {
+  yes: 'works, says the seller',
+  no: 'does not work',
+  doubtful: 'may work: the seller is not sure',
+  unknown: 'whether it works is not said',
+} as const
+const isReady = computed(
+  () => lead.price.trim() !== '' && things.value.length > 0 && lead.source.trim() !== '',
+)
+function keep() {
+  const fresh = things.value.filter((thing) => thing.partId === '')
+  emit(
+    'keep',
+    {
+      source: { name: lead.source.trim(), kind: 'classifieds', currency: lead.currency },
+      parts: fresh.map((thing) => ({
+        id: newId(thing),
+        role: thing.role,
+        make: '',
+        name: thing.name,
+        facts: thing.facts as never,
+      })),
+      lead: {
+        ...blankLead(today, lead.currency),
+        sourceId: 'pasted',
+        title: lead.title,
+        price: lead.price.trim(),
+        shipping: lead.shipping.trim() === '' ? null : lead.shipping.trim(),
+        condition: lead.condition,
+        manner: 'local',
+        listedOn: offer.listedOn ?? today,
+        place: lead.place,
+        text: text.slice(0, 8000),
+        things: things.value.map((thing) => ({
+          partId: thing.partId || newId(thing),
+          quantity: thing.quantity,
+          plan: 'keep' as const,
+        })),
+      },
+    },
+    'leads?lead=LEAD',
+  )
+}
+</script>
+
+<template>
+  <div class="grid min-h-0 flex-1 grid-cols-[320px_minmax(0,1fr)] max-md:grid-cols-1">
+    <pre
+      class="figures min-h-0 overflow-auto border-r border-line px-4 py-3 text-xs whitespace-pre-wrap max-md:hidden"
+      aria-label="as copied"
+      >{{ text.slice(0, 8000) }}</pre>
+    <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="as understood">
+      <div class="grid grid-cols-4 gap-2 max-md:grid-cols-2">
+        <label class="col-span-2 text-xs text-soft"
+          >title<input v-model="lead.title" class="field w-full" aria-label="title" /></label
+        ><label class="text-xs text-soft"
+          >ask<input
+            v-model="lead.price"
+            class="field figures w-full"
+            placeholder="not said"
+            aria-label="ask" /></label
+        ><label class="text-xs text-soft"
+          >currency<input
+            v-model="lead.currency"
+            class="field figures w-full"
+            aria-label="currency of the ask" /></label
+        ><label class="text-xs text-soft"
+          >shipping<input
+            v-model="lead.shipping"
+            class="field figures w-full"
+            placeholder="not said"
+            aria-label="shipping" /></label
+        ><label class="text-xs text-soft"
+          >state<select v-model="lead.condition" class="field w-full" aria-label="state">
+            <option v-for="each in conditions" :key="each" :value="each">{{ each }}</option>
+          </select></label
+        ><label class="text-xs text-soft"
+          >place<input v-model="lead.place" class="field w-full" aria-label="place" /></label
+        ><label class="text-xs text-soft"
+          >found at<input
+            v-model="lead.source"
+            class="field w-full"
+            list="sources-of-listing"
+            placeholder="where?"
+            aria-label="found at" />
+          <datalist id="sources-of-listing">
+            <option v-for="each in library.sources" :key="each.id" :value="each.name" /></datalist
+        ></label>
+      </div>
+      <h3 class="mt-3 font-semibold">What is in it</h3>
+      <div v-for="(thing, index) in things" :key="index" class="mt-1 flex flex-wrap items-center gap-2">
+        <input
+          v-model.number="thing.quantity"
+          type="number"
+          min="1"
+          class="field figures w-14"
+          :aria-label="`how many ${index + 1}`"
+        />
+        <span v-if="thing.partId" class="min-w-0 flex-1">{{ nameOf(thing.partId) }}</span><template v-else
+          ><span class="tag tag-waiting">new part</span
+          ><input
+            v-model="thing.name"
+            class="field min-w-40 flex-1"
+            :aria-label="`name of thing ${index + 1}`"
+          /><select v-model="thing.role" class="field" :aria-label="`role of thing ${index + 1}`">
+            <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
+          </select></template
+        ><span v-if="thing.price" class="figures text-soft">{{ thing.price }} each</span
+        ><button
+          type="button"
+          class="quiet-button"
+          :aria-label="`without thing ${index + 1}`"
+          @click="things.splice(index, 1)"
+        >
+          ×
+        </button>
+      </div>
+      <PartPicker
+        :parts="library.parts"
+        label="add a part"
+        placeholder="type a part's name to add it"
+        class="mt-1"
+        @pick="
+          things.push({
+            partId: $event.id,
+            role: $event.role,
+            name: $event.name,
+            quantity: 1,
+            facts: {},
+            price: null,
+          })
+        "
+      />
+      <p class="mt-3">
+        {{ worksWords[offer.works]
+        }}<template v-if="offer.includes.length > 0">; with {{ offer.includes.join(', ') }}</template
+        ><template v-if="offer.lacks.length > 0">; without {{ offer.lacks.join(', ') }}</template
+        ><template v-if="offer.defects.length > 0">; faults told: {{ offer.defects.join(', ') }}</template
+        ><template v-if="offer.distanceKm !== null">; {{ offer.distanceKm }} km away</template>.
+      </p>
+      <div class="mt-3 flex items-center gap-3">
+        <button type="button" class="button button-main" :disabled="busy || !isReady" @click="keep">
+          Keep the lead</button
+        ><span class="text-soft">{{
+          isReady
+            ? 'nothing is stored before; one undo takes it all back'
+            : lead.source.trim() === ''
+              ? 'say where it was found'
+              : 'say what is asked for it'
+        }}</span>
+      </div>
+    </section>
+  </div>
+</template>

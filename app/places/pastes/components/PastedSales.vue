@@ -1,0 +1,323 @@
+<script setup lang="ts">
+import { roleNames, roles, type Role } from '#core/parts/part'
+import { conditions, manners } from '#core/reading/sales/soldRecord'
+import type { SaleRead } from '#core/reading/sales/readSales'
+import type { PasteInput } from '#shared/pastes/schemas'
+import type { LibraryView } from '#shared/parts/views'
+import { slug } from '#shared/text/slug'
+import type { PasteReading, SalesOf } from '~/workers/pasteProtocol'
+import { amount } from '~/utils/show'
+
+/** Past sales as they were understood, beside the lines they came from; every cell can be changed before they are kept. */
+const { text, reading, library, busy } = defineProps<{
+  text: string
+  reading: PasteReading
+  library: LibraryView
+  busy: boolean
+}>()
+const currency = defineModel<string>('currency', { required: true })
+const dayFirst = defineModel<boolean | null>('dayFirst', { required: true })
+const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
+const rows = ref(reading.sales.records.map((record) => ({ ...record })))
+const source = ref('')
+const names = computed(() => library.sources.map(({ name }) => name))
+const onlyDoubtful = ref(false)
+const isDoubtful = (row: SaleRead) => row.price === null || row.soldOn === null
+const doubtful = computed(() => rows.value.filter(isDoubtful).length)
+const shown = computed(() =>
+  rows.value
+    .map((row, index) => ({ row, index }))
+    .filter(({ row }) => !onlyDoubtful.value || isDoubtful(row)),
+)
+const unread = computed(() => reading.sales.problems.filter(({ code }) => code === 'unread').length)
+const asksDays = computed(() =>
+  reading.sales.problems.find(
+    ({ code, message }) => code === 'ambiguous' && message.startsWith('day or month'),
+  ),
+)
+const asksCurrency = computed(() =>
+  reading.sales.problems.find(
+    ({ code, message }) => code === 'ambiguous' && message.includes('which currency'),
+  ),
+)
+const unknownValues = computed(() => reading.sales.problems.filter(({ code }) => code === 'unknown-value'))
+const withoutShipping = computed(() => rows.value.filter((row) => row.shipping === null).length)
+/** The line under the hand, and the row it belongs to. */
+const pointed = ref(-1)
+const lines = computed(() =>
+  text
+    .split(/\r\n|\r|\n/)
+    .slice(0, 400)
+    .map((line, index) => ({
+      line,
+      row: rows.value.findIndex(({ lines: [from, to] }) => index + 1 >= from && index + 1 <= to),
+    })),
+)
+/** Which proposals become parts, under which role. */
+const wanted = reactive(new Map<number, Role>())
+const proposals = computed(() => reading.of)
+const label = ({ group }: SalesOf) => (group.make === '' ? group.name : `${group.make} ${group.name}`)
+const shownCatch = ref(-1)
+
+const good = computed(() => rows.value.filter((row) => !isDoubtful(row)))
+function sales(): PasteInput['sales'] {
+  return good.value.map(({ lines: _lines, ...row }) => ({
+    ...row,
+    price: row.price!,
+    soldOn: row.soldOn!,
+    manner: row.manner ?? 'fixed',
+    condition: row.condition ?? 'used',
+  }))
+}
+const partOf = ({ group }: SalesOf, role: Role): PasteInput['parts'][number] => ({
+  id: slug(group.make === '' ? group.name : `${group.make} ${group.name}`),
+  role,
+  make: group.make,
+  name: group.name,
+  facts: group.facts as never,
+})
+function keep(only?: SalesOf) {
+  const made = only
+    ? [partOf(only, only.group.role ?? 'extra')]
+    : [...wanted].map(([index, role]) => partOf(proposals.value[index]!, role))
+  const first = made[0]?.id ?? proposals.value.find((each) => each.partId !== null)?.partId
+  emit(
+    'keep',
+    {
+      source: { name: source.value.trim() || 'Past sales', kind: 'auction', currency: currency.value },
+      sales: sales(),
+      parts: made,
+    },
+    first ? `prices?part=${first}` : 'prices',
+  )
+}
+const best = computed(() => proposals.value.find((each) => each.partId === null))
+</script>
+
+<template>
+  <div class="grid min-h-0 flex-1 grid-cols-[320px_minmax(0,1fr)] max-md:grid-cols-1">
+    <section
+      class="min-h-0 overflow-y-auto border-r border-line px-4 py-3 max-md:hidden"
+      aria-label="as copied"
+    >
+      <h3 class="font-semibold">As copied</h3>
+      <p
+        v-for="(each, index) in lines"
+        :key="index"
+        class="figures truncate border-l-4 px-2 text-xs"
+        :class="[
+          each.row < 0 ? 'border-transparent text-soft' : each.row % 2 ? 'border-settled' : 'border-info',
+          each.row >= 0 && each.row === pointed ? 'bg-info-ground' : '',
+        ]"
+      >
+        {{ each.line || '\u00a0' }}
+      </p>
+    </section>
+    <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="as understood">
+      <div class="flex flex-wrap items-center gap-3">
+        <span class="tag tag-settled"
+          >{{ rows.length }} {{ rows.length === 1 ? 'record' : 'records' }} read</span
+        ><span v-if="doubtful > 0" class="tag tag-waiting"
+          >{{ doubtful }} doubtful: they are left out until they are put right</span
+        ><span v-if="unread > 0" class="text-soft">{{ unread }} lines that belong to nothing</span>
+        <label v-if="doubtful > 0" class="flex gap-1"
+          ><input v-model="onlyDoubtful" type="checkbox" />doubtful only</label
+        >
+        <label class="ml-auto text-soft"
+          >sold at
+          <input
+            v-model="source"
+            class="field w-40"
+            list="sources-known"
+            placeholder="where"
+            aria-label="sold at" />
+          <datalist id="sources-known">
+            <option v-for="each in names" :key="each" :value="each" /></datalist></label
+        ><label class="text-soft"
+          >in
+          <input
+            :value="currency"
+            class="field figures w-16"
+            aria-label="currency of the paste"
+            @change="currency = ($event.target as HTMLInputElement).value.trim().toUpperCase()"
+        /></label>
+      </div>
+      <p v-if="asksDays" class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2">
+        Day or month first in “{{ asksDays.raw }}”?
+        <button type="button" class="button !py-0.5" @click="dayFirst = true">the day</button>
+        <button type="button" class="button !py-0.5" @click="dayFirst = false">the month</button>
+      </p>
+      <p v-if="asksCurrency" class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2">
+        {{ asksCurrency.message }} Write its code in the field “in” above.
+      </p>
+      <p v-for="each in unknownValues.slice(0, 3)" :key="each.line" class="mt-2 text-waiting">
+        line {{ each.line }}: {{ each.message }}
+      </p>
+      <table class="ledger mt-2">
+        <thead>
+          <tr>
+            <th>title</th>
+            <th class="!text-right">price</th>
+            <th class="!text-right">shipping</th>
+            <th>sold on</th>
+            <th>manner</th>
+            <th>state</th>
+            <th><span class="sr-only">leave out</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="{ row, index } in shown.slice(0, 200)"
+            :key="index"
+            :class="{ 'bg-waiting-ground': isDoubtful(row) }"
+            @mouseenter="pointed = index"
+          >
+            <td class="w-full max-w-0">
+              <input
+                v-model="row.title"
+                class="field w-full !border-transparent"
+                :aria-label="`title ${index + 1}`"
+              />
+            </td>
+            <td>
+              <input
+                :value="row.price ?? ''"
+                class="field figures w-20 text-right"
+                :placeholder="row.price === null ? 'price?' : ''"
+                :aria-label="`price ${index + 1}`"
+                @change="row.price = ($event.target as HTMLInputElement).value.trim() || null"
+              />
+            </td>
+            <td>
+              <input
+                :value="row.shipping ?? ''"
+                class="field figures w-16 text-right"
+                placeholder="—"
+                :aria-label="`shipping ${index + 1}`"
+                @change="row.shipping = ($event.target as HTMLInputElement).value.trim() || null"
+              />
+            </td>
+            <td>
+              <input
+                :value="row.soldOn ?? ''"
+                class="field figures w-28"
+                placeholder="which day?"
+                :aria-label="`sold on ${index + 1}`"
+                @change="row.soldOn = ($event.target as HTMLInputElement).value.trim() || null"
+              />
+            </td>
+            <td>
+              <select v-model="row.manner" class="field" :aria-label="`manner ${index + 1}`">
+                <option v-for="each in manners" :key="each" :value="each">{{ each }}</option>
+              </select>
+            </td>
+            <td>
+              <select v-model="row.condition" class="field" :aria-label="`state ${index + 1}`">
+                <option :value="null">used, not said</option>
+                <option v-for="each in conditions" :key="each" :value="each">{{ each }}</option>
+              </select>
+            </td>
+            <td>
+              <button
+                type="button"
+                class="quiet-button"
+                :aria-label="`leave out ${index + 1}`"
+                @click="rows.splice(index, 1)"
+              >
+                ×
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="withoutShipping > 0" class="mt-1 text-xs text-soft">
+        {{ withoutShipping }} without stated shipping: it counts as nothing.
+      </p>
+      <template v-if="proposals.length > 0">
+        <h3 class="mt-4 font-semibold">What they are sales of</h3>
+        <table class="ledger mt-1">
+          <tbody>
+            <template v-for="(each, index) in proposals" :key="index">
+              <tr>
+                <td>
+                  <b>{{ label(each) }}</b>
+                  <span class="block text-xs text-soft">{{
+                    each.partId ? 'in your library' : 'not in your library yet, from the titles'
+                  }}</span>
+                </td>
+                <td>
+                  <button
+                    type="button"
+                    class="quiet-button"
+                    @click="shownCatch = shownCatch === index ? -1 : index"
+                  >
+                    {{ each.kept.length }} of {{ each.kept.length + each.left.length }} count
+                  </button>
+                </td>
+                <td class="figures">
+                  <template v-if="each.marks"
+                    >patient {{ amount(each.marks.patient, currency) }} · typical
+                    {{ amount(each.marks.typical, currency) }} · hurried
+                    {{ amount(each.marks.hurried, currency) }}</template
+                  ><template v-else>none counts</template>
+                </td>
+                <td class="text-right">
+                  <label v-if="!each.partId" class="whitespace-nowrap"
+                    ><input
+                      type="checkbox"
+                      :checked="wanted.has(index)"
+                      :aria-label="`make ${label(each)} a part`"
+                      @change="
+                        wanted.has(index)
+                          ? wanted.delete(index)
+                          : wanted.set(index, each.group.role ?? 'extra')
+                      "
+                    />
+                    make it a part,
+                    <select
+                      class="field"
+                      :value="wanted.get(index) ?? each.group.role ?? 'extra'"
+                      :aria-label="`role of ${label(each)}`"
+                      @change="wanted.set(index, ($event.target as HTMLSelectElement).value as Role)"
+                    >
+                      <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
+                    </select></label
+                  >
+                </td>
+              </tr>
+              <tr v-if="shownCatch === index">
+                <td colspan="4" class="text-xs text-soft">
+                  <span v-for="out in each.left.slice(0, 12)" :key="out.at" class="block"
+                    >left out: “{{ reading.sales.records[out.at]?.title }}”, {{ out.reason }}</span
+                  ><span v-if="each.left.length === 0">Nothing is left out.</span>
+                </td>
+              </tr>
+            </template>
+          </tbody>
+        </table>
+      </template>
+      <div class="mt-4 flex flex-wrap items-center gap-3">
+        <button
+          v-if="best && wanted.size === 0"
+          type="button"
+          class="button button-main"
+          :disabled="busy || good.length === 0"
+          @click="keep(best)"
+        >
+          Keep {{ good.length }} and make {{ label(best) }} a part</button
+        ><button
+          type="button"
+          class="button"
+          :class="{ 'button-main': !best || wanted.size > 0 }"
+          :disabled="busy || good.length === 0"
+          @click="keep()"
+        >
+          Keep {{ good.length }} {{ good.length === 1 ? 'record' : 'records'
+          }}<template v-if="wanted.size > 0">
+            and {{ wanted.size }} {{ wanted.size === 1 ? 'part' : 'parts' }}</template
+          ></button
+        ><span class="text-soft">nothing is stored before; one undo takes it all back</span>
+      </div>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { formatAmount } from '#core/money/formatAmount'
+import { partLabel, roleNames } from '#core/parts/part'
+import type { BuildQuestion, BuildWay } from '#core/planning/buildQuestion'
+import type { BuildPlan } from '#core/planning/planBuild'
+import type { OtherWay } from '../state/usePlan'
+
+/** What to buy, in the order in which it is done: what is there, what is at hand, what waits. */
+const { plan, question, others } = defineProps<{
+  plan: BuildPlan
+  question: BuildQuestion
+  others: Readonly<Record<string, OtherWay>>
+}>()
+const emit = defineEmits<{ pin: [id: string]; ban: [id: string]; other: [id: string] }>()
+const when = ({ isPresent, perDay }: BuildWay) =>
+  perDay !== null ? 'as found' : isPresent ? 'chosen' : 'today'
+const order = ['chosen', 'today', 'as found']
+const lines = computed(() =>
+  plan.ways
+    .map((way) => ({
+      way,
+      when: when(way),
+      kept: plan.kept.filter(({ wayId }) => wayId === way.id).map(({ part }) => part),
+    }))
+    .sort((a, b) => order.indexOf(a.when) - order.indexOf(b.when) || b.way.payNow - a.way.payNow),
+)
+const wait = ({ perDay }: BuildWay) =>
+  perDay === null ? '' : perDay > 0 ? `about every ${Math.max(1, Math.round(1 / perDay))} days` : 'seldom'
+const money = (amount: number) => formatAmount(amount, question.currency)
+const isPinned = (id: string) => question.pins.includes(id)
+</script>
+
+<template>
+  <table class="ledger w-full">
+    <thead>
+      <tr>
+        <th class="w-16">when</th>
+        <th>what, from where</th>
+        <th class="amount">{{ question.currency }}</th>
+        <th class="w-28 text-right">next best</th>
+        <th class="w-16"><span class="sr-only">pin or ban</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="line in lines" :key="line.way.id" :data-way="line.way.id">
+        <td class="figures text-xs">{{ line.when }}</td>
+        <td>
+          <b>{{ line.kept.map(partLabel).join(', ') || line.way.text }}</b>
+          <div class="text-xs text-soft">
+            {{ line.kept.map(({ role }) => roleNames[role]).join(', ') }} · {{ line.way.from
+            }}<template v-if="wait(line.way)"> · {{ wait(line.way) }}</template>
+          </div>
+        </td>
+        <td class="amount">{{ money(line.way.payNow) }}</td>
+        <td class="text-right text-xs text-soft">
+          <template v-if="others[line.way.id]">
+            <span v-if="others[line.way.id]!.more !== null" class="figures text-ink"
+              >+{{ money(others[line.way.id]!.more!) }}</span
+            >
+            <div>{{ others[line.way.id]!.text }}</div>
+          </template>
+          <button
+            v-else-if="!isPinned(line.way.id)"
+            type="button"
+            class="quiet-button"
+            @click="emit('other', line.way.id)"
+          >
+            find it
+          </button>
+        </td>
+        <td class="text-right text-xs whitespace-nowrap">
+          <button
+            type="button"
+            class="quiet-button"
+            :aria-pressed="isPinned(line.way.id)"
+            :aria-label="`${isPinned(line.way.id) ? 'let go of' : 'pin'} ${line.way.text}`"
+            @click="emit('pin', line.way.id)"
+          >
+            {{ isPinned(line.way.id) ? 'pinned' : 'pin' }}
+          </button>
+          <button
+            v-if="!isPinned(line.way.id)"
+            type="button"
+            class="quiet-button ml-1"
+            :aria-label="`never ${line.way.text}`"
+            @click="emit('ban', line.way.id)"
+          >
+            ban
+          </button>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>

@@ -1,0 +1,172 @@
+import { proxy, wrap, type Remote } from 'comlink'
+import { useSessionStorage, StorageSerializers } from '@vueuse/core'
+import { askedAgain, type BuildQuestion, type PlanAsk } from '#core/planning/buildQuestion'
+import type { BuildPlan } from '#core/planning/planBuild'
+import type { CurvePoint, WishCost } from '#core/planning/wishCosts'
+import type { PlanOnReceipt, PlanView } from '#shared/plan/views'
+import { request } from '~/utils/request'
+import PlanWorkerFile from '~/workers/plan.worker?worker'
+import type { PlanWorker } from '~/workers/planProtocol'
+
+/** Another way for a line of the plan: what it costs more, and which plan that is. */
+export interface OtherWay {
+  readonly more: number | null
+  readonly text: string
+}
+
+/**
+ * The plan of a build: asked for, solved in a worker, its wishes priced one after the other, its curve drawn. A new
+ * question ends what is under way.
+ */
+export function usePlan(buildId: () => string) {
+  const view = shallowRef<PlanView | null>(null)
+  const question = shallowRef<BuildQuestion | null>(null)
+  const plan = shallowRef<BuildPlan | null>(null)
+  const onReceipt = shallowRef<PlanOnReceipt | null>(null)
+  const wishes = shallowRef<readonly WishCost[]>([])
+  const curve = shallowRef<readonly CurvePoint[]>([])
+  const curveOf = ref<'waiting' | 'frames'>('waiting')
+  const others = ref<Record<string, OtherWay>>({})
+  const state = ref<'loading' | 'solving' | 'pricing' | 'done' | 'cancelled'>('loading')
+  const seconds = ref(0)
+  const failure = ref('')
+  /** What was asked outlives a reload; it is forgotten by starting over, and once a plan is taken. */
+  const asked = useSessionStorage<PlanAsk | null>(`tarvin-plan-${buildId()}`, null, {
+    serializer: StorageSerializers.object,
+  })
+  let remote: Remote<PlanWorker> | null = null
+  let file: Worker | null = null
+  let round = 0
+
+  function end() {
+    file?.terminate()
+    file = null
+    remote = null
+  }
+
+  function fresh(): Remote<PlanWorker> {
+    end()
+    file = new PlanWorkerFile()
+    return (remote = wrap<PlanWorker>(file))
+  }
+
+  async function load() {
+    failure.value = ''
+    state.value = 'loading'
+    try {
+      view.value = await request<PlanView>(`/api/builds/${buildId()}/plan`)
+      await solve(askedAgain(view.value.question, asked.value))
+    } catch (error) {
+      failure.value = error instanceof Error ? error.message : String(error)
+    }
+  }
+
+  /** Asks anew, and remembers what. */
+  function ask(next: BuildQuestion) {
+    const { goal, wishes, pins, bans } = next
+    asked.value = { goal, wishes, pins, bans }
+    return solve(next)
+  }
+
+  /** As if nothing had been asked. */
+  function startOver() {
+    asked.value = null
+    return load()
+  }
+
+  async function solve(next: BuildQuestion) {
+    const own = (round += 1)
+    question.value = next
+    wishes.value = []
+    curve.value = []
+    others.value = {}
+    onReceipt.value = null
+    state.value = 'solving'
+    const began = performance.now()
+    try {
+      const worker = fresh()
+      // what is reactive cannot be handed to a worker
+      const found = await worker.plan(JSON.parse(JSON.stringify(next)) as BuildQuestion)
+      if (own !== round) return
+      plan.value = found
+      seconds.value = (performance.now() - began) / 1000
+      state.value = 'pricing'
+      void priceIt(own, found)
+      await worker.wishes(
+        proxy((cost: WishCost) => {
+          if (own === round) wishes.value = [...wishes.value, cost]
+        }),
+      )
+      if (own !== round) return
+      await drawCurve(curveOf.value)
+      if (own === round) state.value = 'done'
+    } catch (error) {
+      if (own !== round) return
+      failure.value = error instanceof Error ? error.message : String(error)
+      state.value = 'cancelled'
+    }
+  }
+
+  async function priceIt(own: number, found: BuildPlan) {
+    if (found.status === 'infeasible') return
+    try {
+      const priced = await request<PlanOnReceipt>(`/api/builds/${buildId()}/plan/price`, {
+        method: 'POST',
+        body: { ways: found.ways.map(({ id }) => id) },
+      })
+      if (own === round) onReceipt.value = priced
+    } catch (error) {
+      if (own === round) failure.value = error instanceof Error ? error.message : String(error)
+    }
+  }
+
+  async function drawCurve(of: 'waiting' | 'frames') {
+    curveOf.value = of
+    curve.value = []
+    const own = round
+    await remote?.curve(
+      of,
+      proxy((point: CurvePoint) => {
+        if (own === round && curveOf.value === of) curve.value = [...curve.value, point]
+      }),
+    )
+  }
+
+  async function findOther(wayId: string, text: (next: BuildPlan) => string) {
+    const own = round
+    const next = await remote?.nextBest(wayId)
+    if (own !== round) return
+    others.value = {
+      ...others.value,
+      [wayId]: next ? { more: next.more, text: text(next.plan) } : { more: null, text: 'no other way' },
+    }
+  }
+
+  function cancel() {
+    round += 1
+    end()
+    state.value = 'cancelled'
+  }
+
+  onBeforeUnmount(end)
+  return {
+    view,
+    question,
+    plan,
+    onReceipt,
+    wishes,
+    curve,
+    curveOf,
+    others,
+    state,
+    seconds,
+    failure,
+    load,
+    asked,
+    ask,
+    startOver,
+    drawCurve,
+    findOther,
+    cancel,
+  }
+}

@@ -1,0 +1,48 @@
+import type { Part } from '#core/parts/part'
+import type { PasteKind } from '#core/reading/pastes/kindOf'
+import type { OfferRead } from '#core/reading/listings/readOffer'
+import type { TitleGroup } from '#core/reading/sales/groupTitles'
+import type { SalesRead } from '#core/reading/sales/readSales'
+import type { ScoresRead } from '#core/reading/scores/readScores'
+import type { SpecRead } from '#core/reading/specs/readSpec'
+
+/** What the page and the paste worker say to each other. */
+export interface PasteQuestion {
+  readonly text: string
+  readonly today: string
+  readonly currency: string
+  readonly dayFirst?: boolean
+  readonly decimalMark?: '.' | ','
+  readonly library: readonly Part[]
+}
+
+/** Sales of one thing among those pasted: a part of the library, or a proposal of a new one. */
+export interface SalesOf {
+  readonly partId: string | null
+  readonly group: TitleGroup
+  /** Places of the records that its query keeps, and of those it leaves out with the reason. */
+  readonly kept: readonly number[]
+  readonly left: readonly { readonly at: number; readonly reason: string }[]
+  readonly marks: { readonly patient: number; readonly typical: number; readonly hurried: number } | null
+}
+
+/** A row of a table of scores, and the part its name means; several where the name fits more than one. */
+export interface ScoreOf {
+  readonly partIds: readonly string[]
+}
+
+export interface PasteReading {
+  readonly kind: PasteKind
+  readonly why: string
+  readonly sales: SalesRead
+  readonly of: readonly SalesOf[]
+  readonly specs: readonly SpecRead[]
+  readonly offer: OfferRead
+  readonly scores: ScoresRead
+  /** One for each row of the scores. */
+  readonly scoresOf: readonly ScoreOf[]
+}
+
+export interface PasteWorker {
+  read(question: PasteQuestion): PasteReading
+}

@@ -1,0 +1,113 @@
+// @vitest-environment happy-dom
+import { mount } from '@vue/test-utils'
+import { describe, expect, test } from 'vitest'
+import type { BuildQuestion, BuildWay } from '#core/planning/buildQuestion'
+import type { BuildPlan } from '#core/planning/planBuild'
+import type { Part } from '#core/parts/part'
+import type { WishCost } from '#core/planning/wishCosts'
+import PlanLines from '~/places/plan/components/PlanLines.vue'
+import PlanWishForm from '~/places/plan/components/PlanWishForm.vue'
+import PlanWishes from '~/places/plan/components/PlanWishes.vue'
+
+const way = (id: string, some: Partial<BuildWay> = {}): BuildWay => ({
+  id,
+  text: id,
+  from: 'a lead',
+  url: '',
+  source: null,
+  partIds: [id],
+  payNow: 5000,
+  expected: 5000,
+  perDay: null,
+  isPresent: false,
+  ...some,
+})
+const ways = [
+  way('found', { perDay: 0.125 }),
+  way('at hand', { payNow: 9000 }),
+  way('there', { isPresent: true }),
+]
+const question = {
+  currency: 'CAD',
+  targets: [{ name: 'Moorfell at 1080p', workloadId: 'm', settings: {}, averageFps: 60 }],
+  wishes: { floors: [60], budget: 50_000, days: null, memoryGb: 16, driveGb: null, supplyFactor: null },
+  pins: ['there'],
+  bans: [],
+} as unknown as BuildQuestion
+const plan = (some: Partial<BuildPlan> = {}) =>
+  ({
+    status: 'optimal',
+    cost: 19_000,
+    payNow: 19_000,
+    ways,
+    kept: ways.map(({ id }) => ({ wayId: id, part: { id, role: 'cpu', make: '', name: id } as Part })),
+    ...some,
+  }) as BuildPlan
+
+describe('lines of a plan', () => {
+  const lines = mount(PlanLines, {
+    props: { plan: plan(), question, others: { 'at hand': { more: 450, text: 'another board' } } },
+  })
+  test('stand in the order of doing: what is there, what is at hand, what waits', () => {
+    expect(lines.findAll('tbody tr').map((row) => row.attributes('data-way'))).toEqual([
+      'there',
+      'at hand',
+      'found',
+    ])
+    expect(lines.text()).toContain('about every 8 days')
+  })
+  test('say what another way costs, and ask for it where that is not known', async () => {
+    expect(lines.find('[data-way="at hand"]').text()).toContain('+4.50')
+    await lines.find('[data-way="found"] button').trigger('click')
+    expect(lines.emitted('other')).toEqual([['found']])
+  })
+  test('one that is pinned is let go of, and never banned', async () => {
+    const buttons = lines.findAll('[data-way="there"] button')
+    expect(buttons.map((each) => each.text())).toEqual(['pinned'])
+    await buttons[0]!.trigger('click')
+    expect(lines.emitted('pin')).toEqual([['there']])
+  })
+})
+
+describe('what each wish costs', () => {
+  const show = (costs: readonly WishCost[], of = plan()) =>
+    mount(PlanWishes, { props: { plan: of, question, costs } })
+  test('a figure for each, and those still being tried', () => {
+    const wishes = show([{ name: 'floors[0]', cost: 2350, without: plan() }])
+    expect(wishes.find('[data-wish="floors[0]"]').text()).toContain('60 fps in Moorfell at 1080p')
+    expect(wishes.find('[data-wish="floors[0]"]').text()).toContain('23.50')
+    expect(wishes.text()).toContain('2 more being tried')
+  })
+  test('one given up asks anew without it', async () => {
+    const wishes = show([])
+    await wishes.find('[data-wish="budget"] button').trigger('click')
+    const [[next]] = wishes.emitted('ask') as [[BuildQuestion]]
+    expect(next.wishes).toEqual({ ...question.wishes, budget: null })
+  })
+  test('where nothing meets them all, those that alone help say what then is spent', () => {
+    const none = plan({ status: 'infeasible', cost: null })
+    const wishes = show(
+      [
+        { name: 'floors[0]', cost: null, without: null },
+        { name: 'budget', cost: null, without: plan() },
+        { name: 'memoryGb', cost: null, without: null },
+      ],
+      none,
+    )
+    expect(wishes.text()).toContain('No machine meets them all')
+    expect(wishes.find('[data-wish="budget"]').text()).toContain('then 190.00')
+    expect(wishes.find('[data-wish="memoryGb"]').text()).toContain('alone no help')
+  })
+})
+
+test.each([
+  ['-4', []],
+  ['0', []],
+  ['', [{ memoryGb: null }]],
+  ['32', [{ memoryGb: 32 }]],
+])('memory of "%s" GB', async (typed, wished) => {
+  const form = mount(PlanWishForm, { props: { question } })
+  await form.find('input').setValue(typed)
+  expect((form.emitted('change') ?? []).map(([change]) => change)).toEqual(wished)
+  expect(form.find('[role="alert"]').exists()).toBe(wished.length === 0)
+})
