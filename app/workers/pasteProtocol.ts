@@ -1,6 +1,6 @@
 import type { Part } from '#core/parts/part'
 import type { PasteKind } from '#core/reading/pastes/kindOf'
-import type { OfferRead } from '#core/reading/listings/readOffer'
+import type { OfferRead } from '#core/reading/listings/offer'
 import type { TitleGroup } from '#core/reading/sales/groupTitles'
 import type { SalesRead } from '#core/reading/sales/readSales'
 import type { ScoresRead } from '#core/reading/scores/readScores'

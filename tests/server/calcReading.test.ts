@@ -45,7 +45,12 @@ describe('read-listing', () => {
   })
 
   test('nothing, or no library, is answered with what is not known', () => {
-    expect(listing('', [])).toMatchObject({ price: null, things: [], condition: null, works: 'unknown' })
+    expect(listing('', [])).toMatchObject({
+      price: null,
+      things: [{ partId: null, role: null, price: null }],
+      condition: null,
+      works: 'unknown',
+    })
   })
 })
 

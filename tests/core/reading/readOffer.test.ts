@@ -86,6 +86,22 @@ describe('things', () => {
   })
 })
 
+describe('whether each of several works', () => {
+  const works = (text: string) => read(text).things.map((thing) => thing.works)
+
+  test.each([
+    ['Mullion B3, works, $50\nDovecote 5300, untested, $60', ['yes', 'unknown']],
+    ['Mullion B3 (untested) and Dovecote 5300 (works fine), $110', ['unknown', 'yes']],
+    ['Mullion B3 $50\nDovecote 5300, for parts, no picture $10', ['unknown', 'no']],
+    // one word for all of them
+    ['Mullion B3 $50\nDovecote 5300 $60, both tested', ['yes', 'yes']],
+    ['Mullion B3 with Dovecote 5300, $110, works', ['yes', 'yes']],
+    ['Mullion B3 with Dovecote 5300, $110\nEverything works', ['yes', 'yes']],
+  ])('%s', (text, each) => {
+    expect(works(text)).toEqual(each)
+  })
+})
+
 test('day, delivery and distance as they are said; what is not said stays open', () => {
   const offer = read('Quill 70 8GB $110. Listed 2 days ago. Shipping $12. Works.')
   expect([offer.listedOn, offer.shipping]).toEqual(['2026-10-29', '12.00'])
