@@ -5,6 +5,11 @@ import type { Chance } from './random'
 /** What a title says besides the truth; the dirt of real lists. */
 export type Dirt = 'clean' | 'lot' | 'broken' | 'accessory' | 'pair' | 'laptop' | 'wrong-size'
 
+/** A drive that spins is called, and praised, otherwise than one that does not. */
+const spinning = {
+  kinds: ['HDD', 'drive', 'hard drive', ''],
+  praise: ['3.5 inch', 'SMART ok', 'with screws', 'wiped', 'low hours', '7200 rpm'],
+}
 const kindWords: Readonly<Record<string, readonly string[]>> = {
   cpu: ['CPU', 'processor', 'cpu', 'proc', 'chip', '', ''],
   motherboard: ['motherboard', 'mainboard', 'board', 'mobo', 'Mobo', ''],
@@ -196,14 +201,16 @@ const pieces: Readonly<Record<string, readonly ((name: string) => string)[]>> = 
 /** A title in one of many human styles. */
 export function title(part: CataloguePart, dirt: Dirt, chance: Chance): string {
   const name = typedName(part, chance, sizeWords(part, chance, dirt === 'wrong-size'))
-  const kind = chance.pick(kindWords[part.role]!)
+  const isSpinning = part.facts.drive === 'hdd'
+  const kind = chance.pick(isSpinning ? spinning.kinds : kindWords[part.role]!)
+  const praises = isSpinning ? spinning.praise : fitsPraise[part.role]!
   const said = (list: readonly string[]) =>
     chance.happens(0.5) || list.length === 0 ? '' : chance.pick(list)
   const extras =
     dirt === 'broken'
       ? [chance.pick(brokenWords)]
-      : [said(fitsPraise[part.role]!), said(praise), chance.happens(0.3) ? said(praise) : '']
-  if (dirt === 'broken' && chance.happens(0.25)) extras.unshift(said(fitsPraise[part.role]!))
+      : [said(praises), said(praise), chance.happens(0.3) ? said(praise) : '']
+  if (dirt === 'broken' && chance.happens(0.25)) extras.unshift(said(praises))
   const laptop =
     dirt === 'laptop' || part.facts.module === 'laptop'
       ? chance.pick(['SO-DIMM', 'laptop memory', 'sodimm', 'SODIMM', 'for laptop', 'notebook RAM', 'so dimm'])

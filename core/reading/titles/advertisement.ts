@@ -11,12 +11,13 @@ import {
   thingsForIt,
   figureWords,
   piecesOfCooler,
+  piecesOfGraphics,
   piecesOfSupply,
 } from '../words/titleWords'
 import { isDenied } from './denied'
 import { HashedPhrases } from './hashedPhrases'
 import type { Role } from '../../parts/part'
-import { classesOf } from './lexicon'
+import { anyKind, classesOf, WordClass } from './lexicon'
 import { hashText, TokenKind, type TitleScanner } from './titleScanner'
 
 /** Questions of what an advertisement is, by the words of all languages: wanted, broken, a machine, a piece for it. */
@@ -27,7 +28,7 @@ const wantedAnywhere = new HashedPhrases(surelyWanted)
 /** Words that say more than that in a title: left to the older questions, which look around them. */
 const ambiguousDamage = new Set(
   phrases(`
-  bad, repair, fault, bent pins, mort, morte, fails, dies, cracked, clicking, crashes, piezas, pieces
+  repair, fault, bent pins, mort, morte, fails, dies, cracked, clicking, crashes, piezas, pieces
 `),
 )
 const damaged = new HashedPhrases(
@@ -90,7 +91,8 @@ export function saysMachine(scanner: TitleScanner, owns: ReadonlySet<number>): s
     const length = machineAnywhere.lengthAt(scanner, at)
     if (isCaseWord(scanner.hash[at + length] ?? -1)) continue
     if (Array.from({ length }, (_, i) => scanner.hash[at + i]!).some((hash) => owns.has(hash))) continue
-    let inside = false
+    // `video card PC gaming`: what it is for
+    let inside = scanner.hash[at] === pcHash && at > 2 && at + length === scanner.count
     for (let back = 1; back <= 5 && at - back >= 0; back += 1)
       inside ||= insideWords.lengthAt(scanner, at - back) > 0
     if (!inside) return scanner.text(at)
@@ -98,6 +100,7 @@ export function saysMachine(scanner: TitleScanner, owns: ReadonlySet<number>): s
   return ''
 }
 
+const pcHash = hashText('pc')
 const caseWords = new Set(
   phrases(`
     case, gehause, chassis, boitier, caja, memory, ram, power, psu, part, parts, cooler, fan, board, ssd,
@@ -111,7 +114,12 @@ function isCaseWord(hash: number): boolean {
 const atEnd = new HashedPhrases(piecesAtEnd)
 const firstPieces = new HashedPhrases([
   ...piecesAtEnd,
-  ...phrases('cooler, heatsink, fans, fan, ventirad, ventilador, disipador, kylare'),
+  ...phrases(`
+    cooler, heatsink, fans, fan, ventirad, ventilador, disipador, kylare, replacement, remplacement, ersatz, recambio,
+    repuesto, reservdel, pieces detachees, ersatzteil, spare part, kabel, cable, cables, cordon, kablar, lead, leads, bakplat,
+    kylpasta, warmeleitpaste, warmeleitpad, warmeleitpads, pate thermique, pasta termica, copper shim, shim,
+    contact frame, vram chips, vram, memory chips, gpu die, die, salvaged, kuhlkorper
+  `),
 ])
 const machineParts = new HashedPhrases(partsOfMachine)
 
@@ -124,8 +132,18 @@ const joinsBefore = new HashedPhrases(
 /** Something else that has the thing with it: `Dovecote 5300 with Gale 120`, asked for the second. */
 export function saysWithIt(scanner: TitleScanner, firstOfWanted: number): string {
   for (let at = 2; at < firstOfWanted; at += 1)
-    if (joinsBefore.lengthAt(scanner, at) > 0) return `${scanner.text(0)} ${scanner.text(1)}`
+    if (joinsBefore.lengthAt(scanner, at) > 0 && namesThing(scanner, at))
+      return `${scanner.text(0)} ${scanner.text(1)}`
   return ''
+}
+
+/** Whether a model number or a kind of part stands before a token; praise (`fully working, with box`) does not. */
+function namesThing(scanner: TitleScanner, end: number): boolean {
+  for (let at = 0; at < end; at += 1) {
+    const isNumber = scanner.kind[at] === TokenKind.number || scanner.kind[at] === TokenKind.mixed
+    if (isNumber || classesOf(scanner.hash[at]!) & (anyKind | WordClass.machine)) return true
+  }
+  return false
 }
 
 /** `with Mullion B3 micro` behind the thing asked for: another thing with a model number of its own; '' where none is. */
@@ -189,18 +207,28 @@ export function saysPieceFirst(scanner: TitleScanner, owns: ReadonlySet<number>)
 
 /** A piece without which the thing is another: a supply's leads, a cooler's fan; '' where nothing is missing. */
 export function saysIncomplete(scanner: TitleScanner, role: Role | undefined): string {
-  const pieces = role === 'supply' ? ofSupply : role === 'cooler' ? ofCooler : null
+  const pieces = role === undefined ? undefined : ofRole[role]
   if (!pieces) return ''
   for (let at = 0; at < scanner.count; at += 1) {
     if (lacking.lengthAt(scanner, at) === 0) continue
     for (const after of [1, 2]) if (pieces.lengthAt(scanner, at + after) > 0) return scanner.text(at + after)
+    // `cables missing`
+    const isBehind = at > 0 && at + 1 === scanner.count && scanner.hash[at] === missing
+    if (isBehind && pieces.lengthAt(scanner, at - 1) > 0) return scanner.text(at - 1)
   }
   return ''
 }
 
-const lacking = new HashedPhrases(phrases('no, without, missing, ohne, sans, sin, utan, kein, keine'))
-const ofSupply = new HashedPhrases(piecesOfSupply)
-const ofCooler = new HashedPhrases(piecesOfCooler)
+const missing = hashText('missing')
+
+const lacking = new HashedPhrases(
+  phrases('no, without, missing, ohne, sans, sin, utan, kein, keine, saknar, manque'),
+)
+const ofRole: Readonly<Partial<Record<Role, HashedPhrases>>> = {
+  supply: new HashedPhrases(piecesOfSupply),
+  cooler: new HashedPhrases(piecesOfCooler),
+  graphics: new HashedPhrases(piecesOfGraphics),
+}
 
 /** A piece that ends the title, or stands before `only`, with nothing that says it comes along. */
 export function saysPieceAtEnd(scanner: TitleScanner, owns: ReadonlySet<number>): string {
@@ -208,13 +236,19 @@ export function saysPieceAtEnd(scanner: TitleScanner, owns: ReadonlySet<number>)
     const length = atEnd.lengthAt(scanner, at)
     if (length === 0 || owns.has(scanner.hash[at]!)) continue
     const isLast = at + length === scanner.count
+    // `… screw and spacer`: the first of several decides
+    const first =
+      at > 2 && joined.lengthAt(scanner, at - 1) > 0 && atEnd.lengthAt(scanner, at - 2) === 1 ? at - 2 : at
     const isOnly = scanner.hash[at + length] === onlyWord
-    if (isOnly || (isLast && !comesAlongAt(scanner, at, owns))) return scanner.text(at)
+    if (isOnly || (isLast && !comesAlongAt(scanner, first, owns))) return scanner.text(at)
   }
   return ''
 }
 
-function comesAlongAt(scanner: TitleScanner, at: number, owns: ReadonlySet<number>): boolean {
+const joined = new HashedPhrases(phrases('and, und, et, och, y'))
+
+/** Whether what stands before a piece says that it comes along with the thing. */
+export function comesAlongAt(scanner: TitleScanner, at: number, owns: ReadonlySet<number>): boolean {
   for (let back = 1; back <= 3 && at - back >= 0; back += 1) {
     const kind = scanner.kind[at - back]!
     if (
@@ -243,12 +277,13 @@ export function saysForIt(scanner: TitleScanner, firstOfWanted: number): string 
   for (let at = firstOfWanted - 1; at >= Math.max(1, firstOfWanted - 3); at -= 1) {
     const length = forThings.lengthAt(scanner, at)
     if (length > 0 && at + length <= firstOfWanted)
-      return at === 1 && isSale(scanner, 0) ? '' : scanner.text(0)
+      return at === 1 && isSale(scanner, 0) ? '' : usedHash === scanner.hash[at - 1] ? '' : scanner.text(0)
     if (scanner.kind[at] !== TokenKind.word || notAMake.has(scanner.hash[at]!)) return ''
   }
   return ''
 }
 
+const usedHash = hashText('used')
 const forThings = new HashedPhrases([
   ...list(({ forThe }) => forThe),
   ...phrases('for, from, fits, suits, out of, aus, fran, removed from, pulled from, taken from'),
@@ -285,7 +320,11 @@ export function saysThingForIt(scanner: TitleScanner, owns: ReadonlySet<number>)
     const isOnly = scanner.hash[at + length] === onlyWord
     const isFor = forWords.lengthAt(scanner, at + length) > 0
     const before = at > 0 ? scanner.kind[at - 1]! : -1
-    const joined = before === TokenKind.plus || before === TokenKind.comma
+    const joined =
+      before === TokenKind.plus ||
+      before === TokenKind.comma ||
+      (at > 1 && scanner.kind[at - 2] === TokenKind.plus) ||
+      (at > 2 && scanner.kind[at - 3] === TokenKind.plus)
     const comes = at > 0 && along.lengthAt(scanner, at - 1) === 1
     const comesTwo = at > 1 && along.lengthAt(scanner, at - 2) === 1
     const follows = comesAfter.lengthAt(scanner, at + length) > 0

@@ -36,6 +36,7 @@ export class TitleClasses {
       this.mask[i] = mask
       this.all |= mask
     }
+    for (let i = scanner.count; i < scanner.count + 4 && i < this.mask.length; i += 1) this.mask[i] = 0
   }
 
   at(i: number): number {
@@ -128,10 +129,15 @@ export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: Wa
   let firstKind = -1
   for (let i = 0; i < count; i += 1) {
     const mask = classes.mask[i]!
-    if (mask & WordClass.lot && !wanted.hashes.has(scanner.hash[i]!)) return `says "${scanner.text(i)}"`
+    if (mask & WordClass.lot && !wanted.hashes.has(scanner.hash[i]!) && !isPickup(scanner, i))
+      return `says "${scanner.text(i)}"`
     if (mask & WordClass.machine && isMachine(scanner, classes, i, wanted)) return 'a whole machine'
     const isConnector = scanner.kind[i] === TokenKind.plus || (mask & WordClass.connector) !== 0
-    if (andHashes.has(scanner.hash[i]!) && joinsOtherKind(classes, i, wanted)) return 'two kinds of part'
+    if (
+      andHashes.has(scanner.hash[i]!) &&
+      (joinsOtherKind(classes, i, wanted) || joinsMore(scanner, classes, i, wanted))
+    )
+      return 'two kinds of part'
     if (isConnector || scanner.kind[i] === TokenKind.comma) {
       const second =
         isMachineWanted && scanner.kind[i] !== TokenKind.plus
@@ -151,6 +157,35 @@ export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: Wa
 }
 
 /** `case and psu`, asked for the second. */
+/** `collection from town`, `free collection`: how it is handed over. */
+const isPickup = (scanner: TitleScanner, at: number) =>
+  scanner.hash[at] === collectionHash &&
+  (at === scanner.count - 1 ||
+    pickupBehind.has(scanner.hash[at + 1]!) ||
+    pickupBefore.has(scanner.hash[at - 1] ?? -1))
+const collectionHash = hashText('collection')
+const pickupBehind = new Set(
+  phrases('from, in, only, or, possible, preferred, available, at, near, please').map(hashText),
+)
+const pickupBefore = new Set(phrases('free, local, cash, for').map(hashText))
+
+/** `board and 16GB`, asked for the processor; `monitor and keyboard`. */
+function joinsMore(scanner: TitleScanner, classes: TitleClasses, at: number, wanted: WantedClasses): boolean {
+  const before = classes.at(at - 1)
+  if (
+    !(wanted.mask & WordClass.machine) &&
+    before & WordClass.kindPeripheral &&
+    at + 1 < scanner.count &&
+    classes.mask[at + 1]! & WordClass.kindPeripheral
+  )
+    return true
+  return (
+    (before & WordClass.kindBoard) !== 0 &&
+    (wanted.mask & WordClass.kindBoard) === 0 &&
+    scanner.kind[at + 1] === TokenKind.measure
+  )
+}
+
 function joinsOtherKind(classes: TitleClasses, at: number, wanted: WantedClasses): boolean {
   const before = classes.at(at - 1) & anyKind
   return before !== 0 && (before & wanted.mask) === 0 && (classes.at(at + 1) & anyKind & wanted.mask) !== 0
@@ -174,6 +209,13 @@ function isMachine(scanner: TitleScanner, classes: TitleClasses, i: number, want
   return (classes.at(i - 1) & WordClass.machineAdjective) !== 0
 }
 
+/** `kept in a filtered case`, `from an office board`: where the thing was. */
+const slotNouns = new Set(
+  phrases('slot, slots, socket, cables, cable, bays, bay, support, clearance').map(hashText),
+)
+const testWords = new Set(phrases('stress, test, tests, tested, benchmark, benchmarks').map(hashText))
+const wherePlaced = new Set(phrases('in, inside, from, dans, aus, fran, into').map(hashText))
+
 /** `for the board`, `8gb memory` of a card, `no case`: a kind word that describes, and is not a second thing. */
 function isAttribute(
   scanner: TitleScanner,
@@ -183,6 +225,10 @@ function isAttribute(
 ): boolean {
   if (classes.at(i - 1) & (WordClass.forWord | WordClass.negation) || classes.at(i - 2) & WordClass.forWord)
     return true
+  for (let back = 1; back <= 3 && back <= i; back += 1)
+    if (wherePlaced.has(scanner.hash[i - back]!)) return true
+  // `games and memory stress`: a test
+  if (testWords.has(scanner.hash[i + 1]!) || slotNouns.has(scanner.hash[i + 1]!)) return true
   return (
     (classes.mask[i]! & WordClass.kindMemory) !== 0 &&
     scanner.kind[i - 1] === TokenKind.measure &&
@@ -239,6 +285,7 @@ function secondThing(
 
 const andHashes = new Set(phrases('and, und, et, och, samt').map(hashText))
 const moreHashes = new Set(['more', 'extras', 'bits', 'stuff', 'others', 'misc'].map(hashText))
+const isSizeUnit = (unit: number) => unit === Unit.gb || unit === Unit.tb || unit === Unit.w
 /** A model number, a size, or `more`: what stands behind the plus is a thing and not praise. */
 function namesSomethingElse(scanner: TitleScanner, i: number, wanted: WantedClasses): boolean {
   if (wanted.hashes.has(scanner.hash[i]!)) return false
@@ -247,7 +294,8 @@ function namesSomethingElse(scanner: TitleScanner, i: number, wanted: WantedClas
   return (
     (kind === TokenKind.number && scanner.length(i) > 1) ||
     kind === TokenKind.mixed ||
-    (kind === TokenKind.measure && scanner.first[i] !== wanted.capacityGb)
+    (kind === TokenKind.multiple && !wanted.countsModules) ||
+    (kind === TokenKind.measure && isSizeUnit(scanner.unit[i]!) && scanner.first[i] !== wanted.capacityGb)
   )
 }
 
@@ -377,7 +425,7 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
       scanner.second[i] === wanted.capacityGb
     ) {
       stated = scanner.first[i]!
-    } else if (mask & WordClass.pair && !wanted.countsModules) stated = 2
+    } else if (mask & WordClass.pair && !wanted.countsModules && !isPraise(scanner, i)) stated = 2
     else if (kind === TokenKind.number && i + 1 < scanner.count && wholeSets.has(scanner.hash[i + 1]!))
       return scanner.first[i]!
     else if (mask & WordClass.quantityVague) stated = -1
@@ -388,6 +436,21 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
       scanner.kind[i + 2] === TokenKind.number
     ) {
       if (!wanted.countsModules) stated = scanner.first[i + 2]!
+    } else if (
+      !wanted.countsModules &&
+      numberWords.has(scanner.hash[i]!) &&
+      collections.has(scanner.hash[i - 2] ?? -1) &&
+      betweenCount.has(scanner.hash[i - 1]!)
+    ) {
+      stated = numberWords.get(scanner.hash[i]!)!
+    } else if (kind === TokenKind.plus && isSameAgain(scanner, i, wanted)) {
+      stated = 2
+    } else if (
+      isCountBehindOf(scanner, classes, i) &&
+      !wanted.countsModules &&
+      !wanted.hashes.has(scanner.hash[i]!)
+    ) {
+      stated = scanner.first[i]!
     } else if (
       wanted.countsModules &&
       kind === TokenKind.multiple &&
@@ -404,6 +467,37 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
 /** More pieces than that for one price are no count. */
 const mostPieces = 32
 
+/** `tray of 12 …`, `paquete de 3`, `… 5 st`. */
+function isCountBehindOf(scanner: TitleScanner, classes: TitleClasses, i: number): boolean {
+  if (scanner.kind[i] !== TokenKind.number || scanner.first[i]! > 100) return false
+  if (i + 1 < scanner.count && pieceCounts.has(scanner.hash[i + 1]!)) return true
+  if (i < 2 || scanner.kind[i - 2] !== TokenKind.word) return false
+  const isCollection = collections.has(scanner.hash[i - 2]!) && betweenCount.has(scanner.hash[i - 1]!)
+  return isCollection || ((classes.at(i - 1) & WordClass.ofWord) !== 0 && i + 1 < scanner.count)
+}
+
+/** `Quill 70 & Quill 70`: the model number again behind the plus. */
+function isSameAgain(scanner: TitleScanner, plus: number, wanted: WantedClasses): boolean {
+  for (let at = plus + 1; at < scanner.count; at += 1) {
+    const hash = scanner.hash[at]!
+    if (scanner.kind[at] === TokenKind.word || !wanted.hashes.has(hash)) continue
+    for (let before = 0; before < plus; before += 1) if (scanner.hash[before] === hash) return true
+  }
+  return false
+}
+
+/** `good pair with a Dovecote`: what it goes with. */
+const isPraise = (scanner: TitleScanner, i: number) => withHashes.has(scanner.hash[i + 1]!)
+const withHashes = new Set(['with', 'for', 'mit', 'avec', 'med', 'con'].map(hashText))
+
+const pieceCounts = new Set(
+  phrases('st, stk, stuck, styck, unidades, unites, piezas, pzas, exemplaires').map(hashText),
+)
+const betweenCount = new Set(phrases('of, de, von, mit, con, med, om, a').map(hashText))
+const collections = new Set(
+  phrases('paquete, pack, lot, lote, paket, set, box, tray, bag, sats, jeu, juego').map(hashText),
+)
+
 const wholeSets = new Set(['kits', 'sets', 'pairs', 'lots', 'boxes', 'packs'].map(hashText))
 const setHash = hashText('set')
 const numberWords = new Map(
@@ -412,6 +506,9 @@ const numberWords = new Map(
     ['three', 3],
     ['four', 4],
     ['five', 5],
+    ['six', 6],
+    ['eight', 8],
+    ['ten', 10],
   ].map(([word, count]) => [hashText(String(word)), Number(count)]),
 )
 const attributeNouns = new Set(
@@ -422,14 +519,14 @@ const attributeNouns = new Set(
   `).map(hashText),
 )
 
-const slotWords = new Set(
-  ['pcie', 'pci', 'express', 'slot', 'lanes', 'gen', 'nvme', 'm2', 'interface'].map(hashText),
-)
+const slotWords = new Set(['pcie', 'pci', 'express', 'slot', 'lanes', 'gen', 'interface'].map(hashText))
+const driveWords = new Set(['nvme', 'm2', 'ssd'].map(hashText))
 /** `PCIe x16`, `PCIe 3.0 x4`: the width of a slot. */
 function isSlot(scanner: TitleScanner, i: number): boolean {
   for (let back = 1; back <= 3; back += 1)
     if (i >= back && slotWords.has(scanner.hash[i - back]!)) return true
-  return false
+  // `NVMe x4` is the width, `NVMe x2` two of them
+  return scanner.first[i] === 4 && driveWords.has(scanner.hash[i - 1] ?? -1)
 }
 
 function isAttributeNoun(scanner: TitleScanner, i: number): boolean {

@@ -15,6 +15,8 @@ export interface VariantFacts {
   readonly module?: 'desktop' | 'laptop'
   /** Of a drive. */
   readonly interface?: 'sata' | 'nvme'
+  /** Of a drive: a title that says the other kind means another. */
+  readonly drive?: 'ssd' | 'hdd'
   /** Size of a board, such as `ATX`: a title that states another means another. */
   readonly formFactor?: string
   /** Speed of memory in MT/s, where its name has it: a title that states another means another. */

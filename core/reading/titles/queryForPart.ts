@@ -50,9 +50,8 @@ export function queryForPart(
     ...(part.role === 'storage' && part.facts.interface !== undefined
       ? { interface: part.facts.interface }
       : {}),
-    ...(part.role === 'motherboard' && part.facts.formFactor !== undefined
-      ? { formFactor: part.facts.formFactor }
-      : {}),
+    ...(part.role === 'storage' && part.facts.drive !== undefined ? { drive: part.facts.drive } : {}),
+    ...(part.role === 'motherboard' ? boardSizeOf(part) : {}),
     ...(namesItsSpeed(part) ? { speedMts: part.facts.speedMts! } : {}),
     ...(siblings.length > 0 ? { siblings } : {}),
   }
@@ -69,6 +68,14 @@ export function queryForPart(
     catchShare,
     forgiveSlips: true,
   }
+}
+
+/** The size of a board as its facts say, or else its name. */
+function boardSizeOf({ name, facts }: Part): Pick<VariantFacts, 'formFactor'> {
+  if (facts.formFactor !== undefined) return { formFactor: facts.formFactor }
+  const words = normaliseTitle(name)
+  if (words.includes('itx')) return { formFactor: 'mini-ITX' }
+  return words.includes('micro') || words.includes('matx') ? { formFactor: 'micro-ATX' } : {}
 }
 
 const namesItsSpeed = ({ role, name, facts }: Part) =>

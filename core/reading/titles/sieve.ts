@@ -31,6 +31,18 @@ import {
   saysWithModel,
 } from './advertisement'
 import { classesOf, WordClass } from './lexicon'
+import {
+  compoundIn,
+  isQuestion,
+  saysCompared,
+  saysFrail,
+  saysJoinedBefore,
+  saysOnlyOther,
+  saysOtherOfLine,
+  saysWithMachine,
+  saysSizes,
+  saysUpgradeKit,
+} from './shapes'
 import { modelEnding, nameEnding } from './modelEnding'
 import { normaliseTitle } from './normaliseTitle'
 import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './phrase'
@@ -139,7 +151,7 @@ export class Sieve {
     if (!this.conditions.has(record.condition))
       return drop('condition', `${record.condition} is not accepted`)
     if (!this.conditions.has('damaged')) {
-      const damage = saysDamaged(scanner, classes) || saysBroken(scanner)
+      const damage = saysDamaged(scanner, classes) || saysBroken(scanner) || saysFrail(scanner)
       if (damage !== '') return drop('condition', `the title says "${damage}"`)
     }
     if (!this.manners.has(record.manner)) return drop('manner', `sold by ${record.manner}`)
@@ -150,6 +162,7 @@ export class Sieve {
     for (const word of this.mustNot) {
       if (findPhrase(scanner, word) >= 0) return drop('unwanted-word', `"${word.text}" is in the title`)
     }
+    if (isQuestion(record.title)) return drop('unwanted-word', 'it is a question')
     const wanting = saysWanted(scanner)
     if (wanting !== '') return drop('unwanted-word', `somebody wants or swaps: "${wanting}"`)
     return this.judgeContents(record)
@@ -173,6 +186,8 @@ export class Sieve {
       const machine = saysMachine(scanner, wanted.hashes)
       if (machine !== '') return drop('lot', 'a whole machine')
     }
+    const shape = this.shapeClash()
+    if (shape) return shape
     if (isSized(query.role) && severalSizes.test(record.title))
       return drop('lot', 'several sizes to choose from')
     const forIt = saysForIt(scanner, this.firstWanted())
@@ -204,6 +219,30 @@ export class Sieve {
     return null
   }
 
+  /** What the title is by its shape, where that is not the thing asked for. */
+  private shapeClash(): Verdict | null {
+    const { scanner, wanted, names } = this
+    const { role } = this.query
+    const compared = saysCompared(scanner, wanted.hashes)
+    if (compared !== '') return drop('unwanted-word', `compares: "${compared}"`)
+    const before =
+      role === undefined || role === 'donor' ? '' : saysJoinedBefore(scanner, role, this.firstWanted())
+    if (before !== '') return drop('lot', `"${before}" as well`)
+    const line = namesByNumber(role) ? saysOtherOfLine(scanner, wanted.hashes) : ''
+    if (line !== '') return drop('wrong-variant', `"${line}" comes first`)
+    const around = isMachineRole(role) ? '' : saysWithMachine(scanner, wanted.hashes)
+    if (around !== '') return drop('lot', `in a machine: "${around}"`)
+    const sizes = saysSizes(scanner, role)
+    if (sizes !== '') return drop('lot', `a machine with ${sizes}`)
+    const kit = saysUpgradeKit(scanner)
+    if (kit !== '' && role !== 'donor') return drop('lot', kit)
+    const compound = compoundIn(scanner, names, role)
+    if (compound?.head === 'piece') return drop('accessory', compound.word)
+    if (compound && !(compound.head === 'machine' && isMachineRole(role))) return drop('lot', compound.word)
+    const only = role === 'extra' ? '' : saysOnlyOther(scanner, names)
+    return only === '' ? null : drop('accessory', only)
+  }
+
   /** Another size of board or speed of memory than the one asked for, in words; '' where the title states none. */
   private otherMake({ formFactor, speedMts }: VariantFacts): string {
     const size = formFactor === undefined ? '' : statedBoardSize(this.scanner)
@@ -226,7 +265,7 @@ export class Sieve {
   /** The ending by which the title means another model than the number that is asked for; '' where there is none. */
   private endingOf(title: string): string {
     const { scanner, wanted } = this
-    if (this.query.role === 'memory' || this.query.role === 'storage') return ''
+    const isSizedOnly = !namesByNumber(this.query.role)
     for (const word of this.must) {
       const at = findPhrase(scanner, word)
       if (at < 0) continue
@@ -236,6 +275,7 @@ export class Sieve {
         const named = nameEnding(scanner, last)
         if (named !== '') return named
       }
+      if (isSizedOnly) continue
       if (kind !== TokenKind.number && kind !== TokenKind.mixed && kind !== TokenKind.timesAfter) continue
       if (last + 1 < scanner.count && wanted.hashes.has(scanner.hash[last + 1]!)) continue
       const ending = modelEnding(scanner, last, title)
@@ -247,7 +287,7 @@ export class Sieve {
   /** A word of another kind of drive or supply than the one asked for. */
   private wordClash(): string {
     const { role, variant } = this.query
-    const others = role === undefined ? [] : otherKinds(role, variant?.interface, this.wanted.hashes)
+    const others = role === undefined ? [] : otherKinds(role, variant, this.wanted.hashes)
     const said = others.find((hash) => {
       for (let i = 0; i < this.scanner.count; i += 1) if (this.scanner.hash[i] === hash) return true
       return false
@@ -285,6 +325,8 @@ export class Sieve {
   }
 }
 
+/** Sizes and speeds stand behind the names of memory and drives, models behind the others. */
+const namesByNumber = (role: Role | undefined) => role !== 'memory' && role !== 'storage'
 const isMachineRole = (role: Role | undefined) => role === 'donor' || role === 'case'
 const isSized = (role: Role | undefined) => role === 'storage' || role === 'memory' || role === 'graphics'
 /** `256/512/1TB`, `8GB or 16GB`. */
@@ -301,18 +343,22 @@ const [sfx, tfx, nvme, sata] = ['sfx', 'tfx', 'nvme', 'sata'].map(hashText) as [
 const portable = portableKinds.map(hashText)
 const drivesOutsideHashes = drivesOutside.map(hashText)
 
-/** Words of the other kinds: a drive of another interface, a supply of another shape. */
+const spinning = ['hdd', 'harddrive', 'harddisk'].map(hashText)
+const solid = ['ssd', 'm2'].map(hashText)
+
+/** Words of the other kinds: a drive of another interface or kind, a supply of another shape. */
 function otherKinds(
   role: Role,
-  kind: 'sata' | 'nvme' | undefined,
+  variant: VariantFacts | undefined,
   wanted: ReadonlySet<number>,
 ): readonly number[] {
-  if (role === 'supply') return [sfx, tfx].filter((hash) => !wanted.has(hash))
-  if (role === 'cpu' || role === 'graphics') return portable.filter((hash) => !wanted.has(hash))
+  const unasked = (hashes: readonly number[]) => hashes.filter((hash) => !wanted.has(hash))
+  if (role === 'supply') return unasked([sfx, tfx])
+  if (role === 'cpu' || role === 'graphics') return unasked(portable)
   if (role !== 'storage') return []
-  const outside = drivesOutsideHashes.filter((hash) => !wanted.has(hash))
-  if (kind === undefined) return outside
-  return kind === 'nvme' ? [sata, ...outside] : [nvme, ...outside]
+  const { interface: kind, drive } = variant ?? {}
+  const others = [...drivesOutsideHashes, ...(drive === 'ssd' ? spinning : drive === 'hdd' ? solid : [])]
+  return unasked(kind === undefined ? others : [...(kind === 'nvme' ? [sata] : [nvme]), ...others])
 }
 
 function drop(reason: DropReason, detail: string): Verdict {

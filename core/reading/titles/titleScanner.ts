@@ -58,6 +58,8 @@ const unitsBySpelling = new Map(
 
 const maxTokens = 128
 const maxChars = 2048
+const lookAhead = 6
+const CHAR_SLASH = 47
 /** A bare `2 x 8` is taken for a multiple up to this module size; `2 x 640` is two things of model 640. */
 const largestBareMultiple = 128
 /** No more pieces than that are sold as one: `3190x` is no count. */
@@ -131,6 +133,18 @@ export class TitleScanner {
     }
     for (let token = 0; token < this.count; token += 1)
       this.hash[token] = this.hashOut(this.start[token]!, this.end[token]!)
+    this.clearBehind()
+  }
+
+  /** Questions look a few tokens ahead: behind the end stands nothing, and not what an earlier title left there. */
+  private clearBehind(): void {
+    for (let token = this.count; token < Math.min(this.count + lookAhead, maxTokens); token += 1) {
+      this.hash[token] = -1
+      this.kind[token] = TokenKind.word
+      this.unit[token] = Unit.none
+      this.first[token] = 0
+      this.second[token] = 0
+    }
   }
 
   /** The token as text; for messages and tests, not for matching. */
@@ -294,7 +308,9 @@ export class TitleScanner {
     const lastKind = last >= 0 ? this.kind[last] : -1
     if (lastKind === TokenKind.number || (lastKind === TokenKind.multiple && this.unit[last] === Unit.none)) {
       const unit = to - from <= 5 ? unitsBySpelling.get(this.hashSource(from, to)) : undefined
-      if (unit && isPlausible(this.first[last]!, to - from)) {
+      // `640 - w/ box`, `70 w/ box`: with, not watts
+      const isWith = to - from === 1 && this.source[to] === CHAR_SLASH
+      if (unit && !isWith && isPlausible(this.first[last]!, to - from)) {
         this.attachUnit(unit.unit, unit.canonical)
         return
       }

@@ -143,7 +143,15 @@ export const english: LanguageWords = {
       fan noise, loud bearing, bearing noise, missing one pin, missing a pin, one pin missing, pin missing,
       one port dead, ports dead, half the ports, not all ports work, not fully working,
       not fully functional, not 100, not working properly, not stable, spares repair, spare or repair,
-      for spare, for spares only, untested pull, sold untested, unable to test
+      for spare, for spares only, untested pull, sold untested, unable to test, data recovery, recovery donor,
+      donor board, donor drive, locked with password, password protected, account locked, one stick bad, one bad stick,
+      one module bad, one bad module, one channel bad, going bad, gone bad, went bad, ripped off, torn off, broken off,
+      came off, lights up but, spins but, powers on but, turns on but, posts but, no longer works, no longer boots, will not, shuts the, cuts off, gets hot, drops to desktop, bad health,
+      fake, counterfeit, clone, reballed, reball, needs reflow, reflow, reflowed, parts donor, only works, works only,
+      weird colours, weird colors, strange colours, colour lines, only one output, tested bad, unknown state, pads missing,
+      scratched contacts, write protected, disappears, disconnects, worn out, worn, recall, recalled, for recovery,
+      non runner, as a project, project card, ports fail, reboots my, goes green, turns green, acceleration gone, smart bad, throttles and,
+      reallocated, caution, not powering on, not powering, spin up, error code, stuck fan, low health, health bad, only one fan turns, smells, errors, died, gave up, pulled off, salvaged
     `),
   },
   denies: phrases(`

@@ -97,7 +97,7 @@ export const german: LanguageWords = {
       startet nicht mehr, ohne bild, mit fehlern, fehler, def, teilweise defekt, reparaturbedurftig,
       zum basteln, bastelprojekt, sektorenfehler, defekte sektoren, abgeraucht, unbekannter zustand,
       zustand unbekannt, grafikfehler, lufter dreht nicht, dreht nicht, macht gerausche, pin fehlt,
-      pin abgebrochen
+      pin abgebrochen, gebrochen, abgebrochen, durchgebrochen, verzogen, kratzer auf den kontakten
     `),
   },
   denies: ['kein', 'keine', 'keinen', 'ohne', 'nicht', 'nie', 'niemals', 'keinerlei'],

@@ -74,6 +74,7 @@ export const spanish: LanguageWords = {
       en buen estado, bueno, muy bueno, excelente estado, usado - buen estado
     `),
     damaged: phrases(`
+      pantallazo, pantalla negra, 
       averiado, averiada, no funciona, para piezas, roto, rota, defectuoso, sin probar, danado,
       para reparar, despiece, para despiece, no enciende, no da imagen, estropeado, no testeado,
       para piezas o no funciona, piezas, danada, defectuosa, estropeada, no arranca, pantalla negra,

@@ -1,3 +1,4 @@
+import type { Role } from '../../parts/part'
 import { phrases } from '../../text/phrases'
 
 /** Words of titles that are of the trade rather than of a language; with the languages where they differ. */
@@ -9,7 +10,9 @@ export const surelyWanted = phrases(`
   kopes, sokes, soker, onskas, echange contre, echange, tausche, want to trade, bytes mot, byte mot, ankauf,
   cambio por, searching for, will trade, i want, im after, in need of, on the hunt for, wanted,
   wts or trade, wanted to buy, buying, kaufe, achete, suche nach, wer hat, necesito, byter, byter mot,
-  trade for, swap for, trades for
+  trade for, swap for, trades for, anyone selling, anybody selling, anyone got, quiero comprar, need a, i need,
+  vill kopa, price check, how much, price for, what is it worth, giveaway, give away, preorder, pre order, reserved for,
+  deposit, verlosung, kann jemand, qui vend, in need of a
 `)
 
 /** Pieces, covers and helps: what stands so in a title is sold for the thing, not the thing. */
@@ -21,7 +24,7 @@ export const thingsForIt = phrases(`
   bag, tasche, sac, dust filter, dust filters, filter set, staubfilter, dust cover, water block, waterblock,
   wasserblock, wasserkuhler, circuit board, pcb, platine, cable set, kabelset, cable kit, mounting kit,
   mounting set, montageset, mount kit, wifi antenna, antenna, antennas, antenne, poster, keychain,
-  drivers disc, driver disc, driver cd, side panel, seitenteil, side panels, screw set, screws set,
+  drivers disc, driver disc, driver cd, side panel, vitre, scheibe, seitenscheibe, glasskiva, seitenteil, side panels, screw set, screws set, screws and,
   tray cover, power button, foam, heatspreader set, heatspreader kit, heatspreaders only, ram heatsinks,
   ram heatsink, memory heatsinks, i o shield, io shield, blanking plate, plate, replacement fan,
   ersatzlufter, replacement fans, vinyl, decal, skin, usb adapter, clip, clips, bios chip, firmware chip,
@@ -32,26 +35,27 @@ export const thingsForIt = phrases(`
   windows key, recovery disc, recovery usb, box only, empty box, retail box, verpackung, leerkarton, karton,
   emballage, boite vide, caja vacia, tom kartong, warranty card, spare screws, feet, rubber feet,
   replacement cable, replacement cables, modular cable, modular cables, kabelsatz, custom cables,
+  pcie cable, sata cable, eps cable, power lead, power leads, sata lead, gpu cable, contact frame, copper shim,
   cable comb, cable combs, extension cable, extension cables, pwm cable, thermal putty, fan blade,
   fan blades, fan set, fan kit, mounting hardware, mounting bracket, mounting bracket kit, backplate kit,
   conversion kit, adapter bracket, adapter plate, 3d printed, 3d print, stl, stand, wall mount,
   display stand, dvd drive, optical drive, antenna cable, wifi card, riser card, diagram, schematic,
   boardview, adapter card, adaptor card, m2 adapter, m 2 adapter, fan assembly, cooler assembly,
   heatsink assembly, heatsink and fan, fan and heatsink, dummy, replica, toy, raffle, gift card,
-  power cable, kabel set, tester, led logo, logo sign, sign, model kit, prop, rental, per month,
+  power cable, kabel set, tester, docking, deshroud kit, deshroud, power connector, connector adapter, heat sink, heat sinks, heatsink set, shipping tray, led logo, loop, custom loop, engineering sample, wall art, logo sign, sign, model kit, prop, rental, per month,
   subscription, gutschein, egpu dock, egpu case, soporte, funda, pegatinas, stickers set, sida panel,
   sidopanel, panneau lateral, tapa, tapa lateral, filtre, filtro
 `)
 
 /** Pieces that end a title only where they are what is sold; with a word before them they come along. */
 export const piecesAtEnd = phrases(`
-  heatsink, heatsinks, bracket, brackets, backplate, shroud, fan, fans, adapter, cable, cables, mount,
-  cover, lid, kuhler, lufter, ventilateur, flakt, slot cover, power cable, remote, box, clip, clips, screws,
+  heatsink, heatsinks, kuhlkorper, bracket, brackets, backplate, shroud, fan, fans, adapter, cable, cables, mount,
+  cover, lid, screw, kuhler, lufter, ventilateur, flakt, slot cover, power cable, remote, box, clip, clips, screws,
   panel, panels, grille, filter, foot, feet, cage, caddy, battery, chip, dust cover, tray, trays, connector,
   header, hinge, stand, bag, case fan, label, boite, carton, karton, caja, tornillos, skruvar, schrauben,
   assembly, tool, tools, guard, plug, harness, wire, wires, spring, springs, washer, washers, spacer,
   spacers, protector, film, pump, tube, tubes, hose, dongle, receiver, hub, dock, charger, brick, keyboard,
-  mouse, monitor, webcam, keychain, mug, shirt, t shirt, print, sticker, logo, emblem, nameplate, rail,
+  mouse, monitor, webcam, keychain, mug, art, shirt, t shirt, print, sticker, logo, emblem, nameplate, rail,
   rails, door, knob, latch, lock, key, keys, module cover, adapter card, wifi card, daughterboard, riser,
   io card, backplane, shield only, shroud only, kit only, cap, caps, housing, shell, frame, grill
 `)
@@ -65,19 +69,23 @@ export const partsOfMachine = phrases(`
 
 /** What a thing is named without: of a supply its leads, of a cooler its fan or what holds it. */
 export const piecesOfSupply = phrases('cable, cables, leads, kabel, cordons, kablar')
+export const piecesOfGraphics = phrases(`
+  cooler, fan, fans, heatsink, kuhler, kuhlkorper, lufter, ventilateur, ventilateurs, ventirad, radiateur, flakt, flaktar,
+  kylare, kylflans, ventilador, ventiladores, disipador
+`)
 export const piecesOfCooler = phrases(`
   fan, fans, mount, mounting, mounting hardware, mounting kit, bracket, brackets, clips, lufter, halterung, ventilateur,
-  flakt, fixation
+  flakt, fixation, befestigung, montering, hallare, fixations
 `)
 
 /** Between things of which one is to be chosen. */
 export const choiceWords = phrases('or, oder, ou, eller')
 
 /** Of a card, a processor or a board that is soldered into a machine to be carried. */
-export const portableKinds = phrases('mobile, mxm, laptop, notebook, soldered')
+export const portableKinds = phrases('mobile, mxm, laptop, notebook, soldered, ultrabook, bga')
 
 /** Drives of another kind than one inside a machine. */
-export const drivesOutside = phrases('usb, portable, external, externe, extern, externa')
+export const drivesOutside = phrases('usb, portable, external, externe, extern, externa, sas, scsi, ide')
 
 /** Words before a figure that name no thing: `with PCIe 4.0`. */
 export const figureWords = phrases(`
@@ -92,7 +100,7 @@ export const ownNames: Readonly<Record<string, readonly string[]>> = {
     'heatsink, heatsinks, heatsink and fan, cooler, kuhler, ventirad, disipador, kylare, ventilador',
   ),
   storage: phrases('drive, chip'),
-  case: phrases('frame, shell, housing, case, chassis, caja, chassi, boitier'),
+  case: phrases('dust, frame, shell, housing, case, chassis, caja, chassi, boitier'),
   graphics: phrases('card'),
 }
 
@@ -118,7 +126,9 @@ export const surelyMachine = phrases(`
   pc de bureau, pc fixe, pc complet, pc completo, ordenador completo, ordenador de sobremesa,
   stationar dator, speldator med, mining rig, nuc, thin client, chromebook, ultrabook, gaming notebook,
   inklusive dator, inkl dator, med dator, inkl pc, incl pc, including pc, comes in pc, in a pc,
-  laptop board, laptop motherboard
+  laptop board, laptop motherboard, portable gamer, portable gaming, portatil gamer, gamer laptop,
+  gaming bundle, complete setup, whole setup, complete rig, complete machine, machine complete, config complete, config gamer, ordi gamer, ordi complet,
+  equipo completo, torre completa, whole pc, entire pc, entire build, streaming pc, workstation pc
 `)
 
 /** A whole machine where it opens a title. */
@@ -128,7 +138,7 @@ export const machineAtStart = phrases(`
 `)
 
 /** Endings that make another model of a number, with a space between. */
-export const modelEndings = ['pro', 'max', 'lite', 'mini', 'plus'] as const
+export const modelEndings = ['pro', 'max', 'lite', 'mini', 'plus', 'xl', 'ultra'] as const
 
 /** Letters behind a number that make no other model, whether joined, hyphenated or apart. */
 export const noEndings = phrases(`
@@ -141,4 +151,70 @@ export const shortWords = phrases(`
   gpu, psu, ram, ssd, hdd, atx, itx, sfx, rgb, pc, new, the, as, is, up, ff, usb, dp, box, hs, no, sin, pas,
   aus, cl, all, low, key, m, c, t, hd, eu, uk, us, de, ch, dp, ok, nr, no, so, dc, ac, vr, 4k, by, to, at,
   it, my, do, if, we, im, am, hi, he, es, se, si, au, du, un, im, zu, am, ab, av, pa
+`)
+
+/** A comparison, not an offer. */
+export const comparisonWords = phrases(
+  'vs, versus, or should i, which is better, was ist besser, que choisir',
+)
+
+/** Before the thing asked for: another thing is sold, that is like it. */
+export const likeWords = phrases(`
+  like the, like a, almost a, nearly a, close to a, equivalent, same as, similar to, better than, faster than, equivalent to, alternative to, instead of,
+  replaces, successor of, wie die, wie der, ahnlich wie, besser als, comme la, comme le, equivalent, mieux que,
+  liknande, battre an, mejor que, similar a, igual que
+`)
+
+/** Several things that make a machine newer, sold as one. */
+export const upgradeKits = phrases(`
+  upgrade kit, kit upgrade, upgrade bundle, upgrade set, bundle upgrade, upgrade combo, aufrustkit, aufrust kit, aufrustset,
+  aufrust set, aufrust bundle, aufrustbundle, kit evo, kit evolution, kit d evolution, kit de mise a niveau,
+  uppgraderingspaket, uppgraderingskit, kit de actualizacion, kit actualizacion, starter kit, combo kit
+`)
+
+/** Behind the noun that ends a compound word (`Spielerechner`, `Ersatzlüfter`), it says what is sold. */
+export const compoundHeads: Readonly<Record<'machine' | 'lot' | 'piece', readonly string[]>> = {
+  machine: ['rechner', 'dator', 'computer'],
+  lot: ['paket', 'konvolut', 'sammlung', 'bundle'],
+  piece: phrases(`
+    lufter, kuhler, kabel, halterung, halter, gehause, blende, abdeckung, aufkleber, karton, schachtel, verpackung, adapter,
+    flakt, flaktar, kylare, kylflans, hallare, faste, kartong, kabelsatz, pads, schrauben, skruvar, filter, deckel, rahmen,
+    klammer, schiene, anleitung, etikett, dekal
+  `),
+}
+
+/** Before `only`: the thing itself, or how it is handed over. */
+export const onlyThis = phrases(`
+  cpu, gpu, card, board, unit, drive, psu, module, kit, tower, case, cooler, pickup, collection, local, cash, delivery, one,
+  item, it, this, used, tested, pick up, up, person, hand, chip, processor, uk, us, eu, read, nur, hours, months, weeks,
+  days, times, once, twice, abholung, retrait, avhamtning, recogida, versand, einmal, kurz, wenige, selten, testad, getestet, testee, testes, utilise, utilisee, benutzt, anvand, usado,
+  probado, teste, une, un, en, ett, ein, eine, una, uno, i, im, motherboard, mobo, graphics, ram, memory, ssd
+`)
+
+/** Names of the kinds of part in every language: before the thing asked for and joined to it, two things are sold. */
+export const kindNames: Readonly<Partial<Record<Role, readonly string[]>>> = {
+  case: phrases('case, tower, chassis, gehause, boitier, caja, torre, chassi, lada, tour'),
+  supply: phrases('psu, power supply, netzteil, alimentation, nataggregat, agg, fuente'),
+  motherboard: phrases('motherboard, mainboard, mobo, board, carte mere, moderkort, placa base'),
+  cpu: phrases('cpu, processor, prozessor, processeur, procesador'),
+  memory: phrases('ram, memory, arbeitsspeicher, memoire, minne, memoria'),
+  graphics: phrases('gpu, graphics card, grafikkarte, carte graphique, grafikkort, tarjeta grafica'),
+  cooler: phrases('cooler, kuhler, ventirad, kylare, refrigerador'),
+  storage: phrases('ssd, hdd, festplatte, disque dur, disque, harddisk, disco duro'),
+}
+
+/** Damage that ends a compound word: `Lüfterschaden`, `Bildstörungen`. */
+export const damageHeads = phrases(`
+  schaden, storung, storungen, fehler, bruch, defekt, ausfall, ausfalle, probleme, skada, skador, storningar
+`)
+
+/** Pieces that bend or break, and the words for it: `Pins krumm`, `jambes tordues`. */
+export const frailPieces = phrases(`
+  pin, pins, leg, legs, broche, broches, jambes, pattes, patte, ben, pinne, pinnar, stift, stifte, beinchen, patas, pata,
+  pines, socket, sockel, sockeln, port, ports, displayport, hdmi, dp, slot, slots, usb, lan, fan, connector, edge, corner
+`)
+export const brokenAdjectives = phrases(`
+  bad, bent, lost, missing, gone, dead, krumm, verbogen, verbogene, gebrochen, abgebrochen, tordu, tordue, tordus, tordues,
+  plie, plies, pliees, bojd, bojda, trasig, trasiga, saknas, doblada, dobladas, doblado, doblados, roto, rota, rotos, rotas,
+  defekt, kaputt, faulty, broken, ripped, torn, burnt, damaged, hs, cassee, casse
 `)

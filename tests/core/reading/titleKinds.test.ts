@@ -137,3 +137,78 @@ describe('a query asks for the model, not for what it is', () => {
     expect(queryForPart(part(role, '', name, {}), []).must).toEqual(must)
   })
 })
+
+const cardToRead: Part = {
+  id: 'quill',
+  role: 'graphics',
+  make: 'Harrow',
+  name: 'Quill 70',
+  facts: { vramGb: 8 },
+}
+const saleToRead = {
+  id: '1',
+  source: 's',
+  price: 100,
+  shipping: 0,
+  currency: 'CAD',
+  soldOn: '2026-10-31',
+  manner: 'fixed',
+  condition: 'used',
+} as const
+
+test('a verdict is of its own title, whatever was judged before', () => {
+  const sieve = new Sieve({ ...queryForPart(cardToRead, [cardToRead]), asOf: '2026-10-31', currency: 'CAD' })
+  const verdict = (title: string) => sieve.judge({ ...saleToRead, title })?.reason ?? 'kept'
+  const titles = [
+    'Quill 70',
+    'Quill 70 8GB box only',
+    'Quill 70 8GB bracket',
+    'PC Quill 70 8GB, 16GB RAM, 1TB SSD, with monitor and keyboard, boxed',
+    'Quill 70 8GB or Quill 90',
+    'laptop with Quill 70',
+    'Quill 70 8GB with cables and fans missing',
+    'Case + Quill 70',
+    'Quill 70 8GB x 3',
+  ]
+  const alone = new Map(titles.map((title) => [title, verdict(title)]))
+  expect(alone.get('Quill 70')).toBe('kept')
+  for (const before of titles)
+    for (const title of titles) {
+      verdict(before)
+      expect([before, title, verdict(title)]).toEqual([before, title, alone.get(title)])
+    }
+})
+
+describe('the shape of a title, for words that no list has', () => {
+  const reason = (title: string) => {
+    const sieve = new Sieve({
+      ...queryForPart(cardToRead, [cardToRead]),
+      asOf: '2026-10-31',
+      currency: 'CAD',
+    })
+    return sieve.judge({ ...saleToRead, title })?.reason ?? 'kept'
+  }
+
+  test.each([
+    ['Quill 70 8GB vs Quill 90', 'unwanted-word'],
+    ['Quill 60 8GB, close to its sister the Quill 70', 'wrong-variant'],
+    ['Quill 70 8GB Spulenschaden', 'condition'],
+    ['Quill 70 8GB, kein Lüfterschaden', 'kept'],
+    ['Quill 70 8GB HDMI lost', 'condition'],
+    ['Quill 70 8GB, bent pins straightened', 'kept'],
+    ['Wohnzimmerrechner Quill 70 8GB', 'lot'],
+    ['Zusatzlüfter Quill 70', 'accessory'],
+    ['Quill 70 8GB mit Originalkarton', 'kept'],
+    ['Quill 70 nameplate only', 'accessory'],
+    ['Quill 70 8GB, pickup only', 'kept'],
+    ['Boîtier et Quill 70 8Go', 'lot'],
+    ['Quill 70 8GB & Quill 70 8GB', 'quantity'],
+    ['paquete de 3 Quill 70 8GB', 'quantity'],
+    ['Quill 70 8GB, ran in my desktop', 'kept'],
+    ['Quill 70 8GB with family desktop', 'lot'],
+    ['Does the Quill 70 8GB fit?', 'unwanted-word'],
+    ['Quill 70 8GB collection from town', 'kept'],
+  ])('%s: %s', (title, expected) => {
+    expect(reason(title)).toBe(expected)
+  })
+})
