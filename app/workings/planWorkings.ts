@@ -22,6 +22,16 @@ export function planWorking(plan: BuildPlan, question: BuildQuestion): Working {
         kind: way.perDay === null ? ('lead' as const) : ('estimate' as const),
         note: `${way.from}: ${amount(way.payNow, currency)} to pay now`,
       })),
+      ...plan.orders.map(({ name, wayIds, shipping, codes, payNow, saved }) => ({
+        label: `${wayIds.length} in one order at ${name}`,
+        value: amount(payNow, currency),
+        kind: 'sum' as const,
+        note: [
+          `shipping ${amount(shipping, currency)} once`,
+          ...codes.map((code) => `code ${code}`),
+          `${amount(saved, currency)} less than one by one; in the lines above`,
+        ].join(', '),
+      })),
       { label: 'ways looked through', value: String(question.ways.length), kind: 'sum', note: proof },
       {
         label: 'machines sent back by the fit check',

@@ -1,5 +1,7 @@
 import type { FitBrief } from '../machine/fit/finding'
 import type { Part, Role } from '../parts/part'
+import type { Order } from '../supply/landed/landedCost'
+import type { OrderTerms } from './orderTerms'
 import type { FrameSettings, Workload } from '../performance/model/workload'
 
 /** What is to be planned for a build: everything the engine needs, so that it can run away from the page. */
@@ -13,7 +15,8 @@ export interface BuildQuestion {
   readonly ways: readonly BuildWay[]
   /** Parts that are in the machine whatever is planned. */
   readonly fixed: readonly Part[]
-  readonly orders: readonly { readonly source: string; readonly shipping: number }[]
+  /** Shops of which several ways may lie in one order. */
+  readonly orders: readonly BuildOrder[]
   readonly targets: readonly BuildTarget[]
   readonly workloads: readonly Workload[]
   readonly brief: FitBrief
@@ -22,7 +25,15 @@ export interface BuildQuestion {
   readonly bans: readonly string[]
 }
 
-/** A way with what is shown of it. Amounts in minor units. */
+/** A shop whose things come in one order, on terms that the program of the plan knows exactly. */
+export interface BuildOrder extends OrderTerms {
+  /** Names it among the ways. */
+  readonly source: string
+  /** The shop's name. */
+  readonly name: string
+}
+
+/** A way with what is shown of it. Amounts in minor units, by itself. */
 export interface BuildWay {
   readonly id: string
   readonly text: string
@@ -30,6 +41,8 @@ export interface BuildWay {
   readonly url: string
   /** Source in whose order it lies; null: paid by itself. */
   readonly source: string | null
+  /** It as an order of its own, where it may be put together with others of its source. */
+  readonly order?: Order
   readonly partIds: readonly string[]
   readonly payNow: number
   readonly expected: number

@@ -4,7 +4,10 @@ import { fitRules } from '../machine/fit/rules'
 import type { Part, Role } from '../parts/part'
 import { estimateFrameRate } from '../performance/model/estimateFrameRate'
 import { frameMachineOf } from '../performance/model/machineOf'
+import type { Code } from '../supply/landed/codes'
+import type { Order } from '../supply/landed/landedCost'
 import type { BuildQuestion, BuildWay, PlanWishes } from './buildQuestion'
+import { planMoney, type PlannedOrder } from './planMoney'
 import type { PlanPair, PlanProblem } from './problem'
 import { solvePlan, type Plan, type Solver } from './solvePlan'
 
@@ -14,7 +17,10 @@ export interface BuildPlan {
   /** Expected cost and what is paid now, minor units; null where nothing was found. */
   readonly cost: number | null
   readonly payNow: number | null
+  /** Each with what it bears of its order. */
   readonly ways: readonly BuildWay[]
+  /** Ways that are paid together. */
+  readonly orders: readonly PlannedOrder[]
   /** What is kept of each way. */
   readonly kept: readonly { readonly wayId: string; readonly part: Part }[]
   /** Frame rates, one for each target. */
@@ -137,14 +143,15 @@ function problemOf(question: BuildQuestion, ground: PlanGround, cuts: readonly s
       id: way.id,
       source: way.source,
       things: own.map((partId) => ({ partId, resale: 0 })),
-      price: way.payNow,
+      // alone, it is what is paid for it; in an order, what stands in the cart
+      price: way.source !== null && way.order ? itemsOf(way.order) : way.payNow,
       expectedExtra: way.expected - way.payNow,
       perDay: way.perDay,
     })),
-    sources: new Map(
-      question.orders.map(({ source, shipping }) => [source, { shipping, freeFrom: null, taxPercent: 0 }]),
+    sources: new Map(question.orders.map(({ source, terms }) => [source, terms])),
+    codes: new Map(
+      question.orders.flatMap(({ source, code }): [string, Code][] => (code ? [[source, code]] : [])),
     ),
-    codes: new Map(),
     frames: ground.frames.filter(({ cpu, graphics }) => parts.has(cpu) && parts.has(graphics)),
     within: wishes.days === null ? null : { days: wishes.days, chance },
     pins: question.pins,
@@ -158,6 +165,8 @@ function problemOf(question: BuildQuestion, ground: PlanGround, cuts: readonly s
     watts: { factor: wishes.supplyFactor ?? leastFactor, besides },
   }
 }
+
+const itemsOf = ({ items }: Order) => items.reduce((sum, { price, quantity }) => sum + price * quantity, 0)
 
 /** Below so many times its draw a supply is never planned. */
 export const leastFactor = 1.15
@@ -174,11 +183,17 @@ function planOf(question: BuildQuestion, plan: Plan, rounds: number): BuildPlan 
   const part = (id: string) => question.parts.find((each) => each.id === id)!
   const kept = plan.kept.map(({ wayId, partId }) => ({ wayId, part: part(partId) }))
   const report = checkFit({ parts: machineOf(question, kept), brief: question.brief })
+  const money = planMoney(
+    plan.ways.map((id) => question.ways.find((way) => way.id === id)!),
+    question.orders,
+  )
+  const isFound = plan.status !== 'infeasible'
   return {
     status: plan.status,
-    cost: plan.cost,
-    payNow: plan.payNow,
-    ways: plan.ways.map((id) => question.ways.find((way) => way.id === id)!),
+    cost: isFound ? money.expected : null,
+    payNow: isFound ? money.payNow : null,
+    ways: money.ways,
+    orders: money.orders,
     kept,
     fps: plan.fps,
     waitDays: plan.waitDays,

@@ -45,6 +45,8 @@ export interface PlanSource {
   readonly shipping: number
   readonly freeFrom: number | null
   readonly taxPercent: number
+  /** Left out: on the items alone. */
+  readonly taxOnShipping?: boolean
 }
 
 /** Frame rates of a CPU with a card, one for each target. */

@@ -260,6 +260,7 @@ function orderRows(problem: PlanProblem, id: string, name: string, parts: OrderP
   row([...modes.map((mode): Term => [1, `${name}m${mode.name}`]), [-1, on]], '=', 0)
   const split: Term[] = []
   const left: Term[] = []
+  const taxed: Term[] = []
   for (const mode of modes) {
     const [m, s, d] = [`${name}m${mode.name}`, `${name}s${mode.name}`, `${name}d${mode.name}`]
     binaries.add(m)
@@ -335,6 +336,7 @@ function orderRows(problem: PlanProblem, id: string, name: string, parts: OrderP
     if (!mode.isFree) {
       cost.push([source.shipping, m])
       pay.push([source.shipping, m])
+      if (source.taxOnShipping) taxed.push([source.shipping, m])
     }
   }
   row([...split, ...spend.map(([factor, variable]): Term => [-factor, variable])], '=', 0)
@@ -344,7 +346,15 @@ function orderRows(problem: PlanProblem, id: string, name: string, parts: OrderP
   const tax = `${name}t`
   integers.add(tax)
   const rate = source.taxPercent / 100
-  row([[1, tax], ...left.map(([factor, variable]): Term => [-rate * factor, variable]), [half, on]], '>=', 0)
+  row(
+    [
+      [1, tax],
+      ...[...left, ...taxed].map(([factor, variable]): Term => [-rate * factor, variable]),
+      [half, on],
+    ],
+    '>=',
+    0,
+  )
   cost.push([1, tax])
   pay.push([1, tax])
 }

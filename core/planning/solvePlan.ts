@@ -147,14 +147,14 @@ function framesOf({ frames }: PlanProblem, kept: Plan['kept']): readonly number[
 function orderOf(problem: PlanProblem, id: string, taken: readonly PlanWay[]): PlanOrder | null {
   const own = taken.filter(({ source }) => source === id)
   if (own.length === 0) return null
-  const { shipping, freeFrom, taxPercent } = problem.sources.get(id)!
+  const { shipping, freeFrom, taxPercent, taxOnShipping = false } = problem.sources.get(id)!
   const code = problem.codes.get(id)
   const landed = landedCost({
     currency: 'XXX',
     asOf: '2000-01-01',
     source: {
       taxPercent,
-      taxOnShipping: false,
+      taxOnShipping,
       shipping: { kind: 'per-order', amount: shipping, ...(freeFrom === null ? {} : { freeFrom }) },
     },
     items: own.map(({ id: item, price }) => ({ id: item, role: 'extra', price, quantity: 1 })),

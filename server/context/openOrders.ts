@@ -54,19 +54,19 @@ export function plannedLeads(
   })
 }
 
+/** Shops whose things are paid together. */
+export const shopsOf = (leads: readonly ValuedLead[]): string[] => [
+  ...new Set(leads.filter(({ source }) => sellsMany.has(source.kind)).map(({ lead }) => lead.sourceId)),
+]
+
 /** What other builds have chosen from the same shops: it goes into the same orders. */
 export async function plannedElsewhere(
   db: Database,
   market: Market,
   build: Pick<BuildRow, 'id' | 'variantOf'>,
-  own: readonly PlannedLead[],
+  shops: readonly string[],
   today: string,
 ): Promise<PlannedLead[]> {
-  const shops = [
-    ...new Set(
-      own.filter(({ valued }) => sellsMany.has(valued.source.kind)).map(({ valued }) => valued.lead.sourceId),
-    ),
-  ]
   if (shops.length === 0) return []
   const rows = await db
     .select({ choice: choices, build: builds })
@@ -105,15 +105,17 @@ export async function plannedElsewhere(
  * unless it was split by hand; private sellers each send their own, and what is fetched on a trip is paid alone.
  */
 export function openOrders(planned: readonly PlannedLead[]): OpenOrder[] {
-  const keyOf = ({ valued: { lead, source, trip }, orderGroup, choiceId }: PlannedLead) =>
-    lead.shipping === null && trip === null && sellsMany.has(source.kind)
-      ? `${lead.sourceId} ${lead.currency} ${orderGroup ?? ''}`
-      : choiceId
+  const keyOf = ({ valued, orderGroup, choiceId }: PlannedLead) =>
+    goesIntoOrders(valued) ? `${valued.lead.sourceId} ${valued.lead.currency} ${orderGroup ?? ''}` : choiceId
   return [...groupBy(planned, keyOf).values()].map((leadsOfOrder) => ({
     leads: leadsOfOrder,
     joined: joinedOrder(leadsOfOrder.map(({ valued }) => withoutTrip(valued))),
   }))
 }
+
+/** Whether a lead is paid together with others of its source. */
+export const goesIntoOrders = ({ lead, source, trip }: ValuedLead) =>
+  lead.shipping === null && trip === null && sellsMany.has(source.kind)
 
 /** The trip that fetches a thing is paid by itself: its order is then that of a thing picked up for nothing. */
 function withoutTrip({ value: { order } }: ValuedLead): ValuedLead['value']['order'] {

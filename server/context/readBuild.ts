@@ -23,6 +23,7 @@ import { useMarket, type Market } from './market'
 import {
   openOrders,
   plannedElsewhere,
+  shopsOf,
   plannedLeads,
   sharesOfOrders,
   type ChoiceRow,
@@ -198,7 +199,10 @@ async function contexts(
     itemIds.length === 0 ? [] : db.select().from(items).where(inArray(items.id, itemIds)),
   ])
   const own = plannedLeads(build, live, valued)
-  const orders = openOrders([...own, ...(await plannedElsewhere(db, market, build, own, today))])
+  const orders = openOrders([
+    ...own,
+    ...(await plannedElsewhere(db, market, build, shopsOf(own.map((each) => each.valued)), today)),
+  ])
   const library = new Map(market.library.map((part) => [part.id, part]))
   const dropped = new Set(build.dropped)
   const anyone = anyonePrices(

@@ -13,6 +13,8 @@ import { keepPaste } from '#server/places/pastes/keepPaste'
 import { noteShopPrice } from '#server/places/prices/noteShopPrice'
 import { planQuestion } from '#server/places/plan/planQuestion'
 import { items } from '#server/db/schema/ledger'
+import { choices } from '#server/db/schema/machine'
+import { sources } from '#server/db/schema/sources'
 import { addToShelf } from '#server/places/shelf/shelf'
 import { shelfSchema } from '#shared/shelf/schemas'
 import { planOnReceipt, takePlan, undoPlan } from '#server/places/plan/takePlan'
@@ -93,6 +95,27 @@ test('the receipt says to the cent what was promised before it was taken; one un
   const back = await view()
   expect(back.receipt.totals).toEqual(before.receipt.totals)
   expect(back.choices.map(({ id }) => id).sort()).toEqual(before.choices.map(({ id }) => id).sort())
+})
+
+test('two of one shop are planned as one order: what is planned is the receipt, to the cent', async () => {
+  await place.db
+    .update(sources)
+    .set({ taxPercent: 13, shippingKind: 'per-order', shippingAmount: 799 })
+    .where(eq(sources.name, 'Pantry'))
+  const { plan, present } = await planOf()
+  expect(plan.orders).toMatchObject([{ name: 'Pantry', shipping: 799, saved: 799 }])
+  // (20.00 + 30.00) × 1.13 + 7.99
+  expect(plan.orders[0]!.payNow).toBe(6449)
+  const ways = plan.ways.map(({ id }) => id)
+  const { totals } = await planOnReceipt(place.db, place.build, ways, today)
+  expect([plan.payNow, plan.cost]).toEqual([totals.payNow, totals.expected])
+  await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  const again = await planOf()
+  expect([again.plan.payNow, again.plan.cost]).toEqual([totals.payNow, totals.expected])
+  // what goes into the order besides is not the plan's to decide: each is then priced by itself
+  const [one] = (await view()).choices.filter(({ leadId }) => leadId !== null)
+  await place.db.update(choices).set({ orderGroup: 'apart' }).where(eq(choices.id, one!.id))
+  expect((await planOf()).question.orders).toEqual([])
 })
 
 test('as a variant it leaves the build as it is', async () => {

@@ -14,6 +14,7 @@ import type { Database } from '#server/db/client'
 import type { BuildView } from '#shared/builds/views'
 import type { PlanView } from '#shared/plan/views'
 import { buildView } from '../builds/buildView'
+import { waysInOrders, type LeadWay } from './planOrders'
 
 const isCore = (role: Role): boolean => (coreRoles as readonly Role[]).includes(role)
 
@@ -30,8 +31,8 @@ export async function planQuestion(db: Database, buildId: string, today: string)
   const chosen = new Set(view.choices.map(({ leadId }) => leadId))
   const all = await waysToGet({ db, market, build, today, chosen })
   const offered = all.flatMap((way) => offeredWay(way, { market, build, today, library }))
-  const takeable = offered.filter(({ why }) => why === '').map(({ way }) => way)
-  const ways = [...present.map(({ way }) => way), ...takeable]
+  const takeable = offered.filter(({ why }) => why === '')
+  const { ways, orders } = await waysInOrders({ db, market, build, today }, [...present, ...takeable])
   const inQuestion = new Set(ways.flatMap(({ partIds }) => partIds))
   const parts = [
     ...new Map([...market.library, ...view.parts].map((part) => [part.id, part])).values(),
@@ -44,7 +45,7 @@ export async function planQuestion(db: Database, buildId: string, today: string)
     parts,
     ways,
     fixed: view.parts.filter((part) => !inQuestion.has(part.id) || !isCore(part.role)),
-    orders: [],
+    orders,
     targets: view.targets.map(({ workload, workloadId, width, height, preset, averageFps }) => ({
       name: `${workload} at ${height}p`,
       workloadId,
@@ -99,7 +100,7 @@ function largest(view: BuildView, role: Role): number | null {
 export function presentWays(
   view: BuildView,
   library: ReadonlyMap<string, Part>,
-): { readonly way: BuildWay; readonly isBought: boolean; readonly isCovered: boolean }[] {
+): (LeadWay & { readonly isBought: boolean; readonly isCovered: boolean })[] {
   return view.choices.flatMap((choice) => {
     const ids = unfold(
       choice.parts.flatMap(({ id }) => library.get(id) ?? view.parts.find((part) => part.id === id) ?? []),
@@ -113,6 +114,7 @@ export function presentWays(
     return [
       {
         isBought,
+        leadId: isBought ? null : choice.leadId,
         isCovered: scopes.indexOf(choice.scope) <= budgetScopes.indexOf(view.budgetScope),
         way: {
           id: `choice:${choice.id}`,
@@ -152,7 +154,7 @@ interface Offer {
 }
 
 /** A way as the plan sees it, and why it is left out; empty where it is not. */
-function offeredWay(way: Way, { market, build, today, library }: Offer): { way: BuildWay; why: string }[] {
+function offeredWay(way: Way, { market, build, today, library }: Offer): (LeadWay & { why: string })[] {
   const parts = unfold([way.part, ...way.others], library)
   const ids = [...new Set(parts.filter((part) => isCore(part.role)).map(({ id }) => id))]
   if (ids.length === 0 && way.part.role !== 'donor') return []
@@ -166,6 +168,7 @@ function offeredWay(way: Way, { market, build, today, library }: Offer): { way: 
   return [
     {
       why,
+      leadId: way.leadId,
       way: {
         id: way.id,
         text: [way.part, ...way.others].map(partLabel).join(' + '),

@@ -7,7 +7,10 @@ import { checkFit } from '#core/machine/fit/checkFit'
 import { briefDefaults } from '#core/machine/fit/rule'
 import { coreRoles, type Part, type PartFacts, type Role } from '#core/parts/part'
 import { without, wishNames, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
+import { orderTerms } from '#core/planning/orderTerms'
 import { groundOf, planBuild } from '#core/planning/planBuild'
+import { planMoney } from '#core/planning/planMoney'
+import { landedCost, type Order } from '#core/supply/landed/landedCost'
 import { readSolution, solverOptions } from '#core/planning/readSolution'
 import type { Solver } from '#core/planning/solvePlan'
 import { frameCurve, nextBest, waitCurve, wishCosts } from '#core/planning/wishCosts'
@@ -63,6 +66,133 @@ function question(parts: readonly Part[], some: Partial<BuildQuestion> = {}): Bu
   }
 }
 const names = (plan: ReturnType<typeof planBuild>) => plan.kept.map((each) => each.part.name).sort()
+
+/** A shop that ships an order for 10.00, free from 100.00, tax 13 %. */
+const pantry = {
+  source: 'pantry',
+  name: 'Pantry',
+  terms: { shipping: 1000, freeFrom: 10_000, taxPercent: 13, taxOnShipping: false },
+  code: null,
+}
+const orderOf = (id: string, price: number, some: Partial<Order> = {}): Order => ({
+  currency: 'CAD',
+  asOf: '2026-10-31',
+  source: {
+    taxPercent: 13,
+    taxOnShipping: false,
+    shipping: { kind: 'per-order', amount: 1000, freeFrom: 10_000 },
+  },
+  items: [{ id, role: 'extra', price, quantity: 1, faultProbability: 0.02, recoveredShare: 0.5 }],
+  codes: [],
+  rebates: [],
+  extras: [],
+  hassle: 500,
+  ...some,
+})
+const inPantry = (part: Part, price: number, some: Partial<Order> = {}): BuildWay => {
+  const order = orderOf(part.id, price, some)
+  const landed = landedCost(order)
+  return way(part, landed.payNow.amount, {
+    id: `pantry:${part.id}`,
+    expected: landed.expected.amount,
+    source: 'pantry',
+    order,
+  })
+}
+
+describe('orders of one shop', () => {
+  test('together they ship once: dear one by one, cheapest as an order, each bearing its share', () => {
+    // by itself each costs 20.00 × 1.13 + 10.00 = 32.60, more than 30.00; both 55.20, less than 60.00
+    const asked = question(sound, { orders: [pantry] })
+    const plan = planBuild(
+      { ...asked, ways: [...asked.ways, inPantry(part('cooler'), 2000), inPantry(part('case'), 2000)] },
+      solve,
+    )
+    expect(plan.orders).toMatchObject([
+      {
+        name: 'Pantry',
+        wayIds: [part('case'), part('cooler')].map(({ id }) => `pantry:${id}`),
+        payNow: 5520,
+        shipping: 1000,
+        saved: 1000,
+      },
+    ])
+    const shares = plan.ways.filter(({ id }) => id.startsWith('pantry:')).map(({ payNow }) => payNow)
+    expect(shares).toEqual([2760, 2760])
+    expect(plan.payNow).toBe(41_000 - 6000 + 5520)
+    // a fault: 2 % of half of 22.60 and the hassle of 5.00, twice
+    expect(plan.cost).toBe(41_000 - 6000 + 5520 + Math.round(2 * 0.02 * (1130 + 500)))
+  })
+
+  test('an order that reaches free shipping beats what is cheaper one by one', () => {
+    const asked = question(sound, { orders: [pantry] })
+    const cpu = inPantry(part('cpu'), 7500)
+    const cooler = inPantry(part('cooler'), 2600)
+    // 101.00 × 1.13 without shipping is 114.13 for both, against 80.00 + 30.00 elsewhere: not taken
+    expect(planBuild({ ...asked, ways: [...asked.ways, cpu, cooler] }, solve).orders).toEqual([])
+    const dear = asked.ways.map((each) =>
+      each.partIds[0] === part('cpu').id ? { ...each, payNow: 9000, expected: 9000 } : each,
+    )
+    const plan = planBuild({ ...asked, ways: [...dear, cpu, cooler] }, solve)
+    expect(plan.orders).toMatchObject([{ payNow: 11_413, shipping: 0 }])
+  })
+
+  test('a code for the whole order counts once, from its least spend on', () => {
+    const code = {
+      id: 'TEN',
+      kind: 'percent' as const,
+      value: 10,
+      scope: {},
+      stackable: false,
+      minSpend: 4000,
+    }
+    const asked = question(sound, { orders: [{ ...pantry, code }] })
+    const ways = (['cooler', 'case'] as const).map((role) => inPantry(part(role), 2000, { codes: [code] }))
+    const plan = planBuild({ ...asked, ways: [...asked.ways, ...ways] }, solve)
+    // (40.00 − 4.00) × 1.13 + 10.00
+    expect(plan.orders).toMatchObject([{ payNow: 5068, codes: ['TEN'] }])
+  })
+
+  test('never above any other set of the same ways, priced by the receipt', () => {
+    const draw = makeChance(2611)
+    for (let round = 0; round < 25; round += 1) {
+      const priced = sound.map((each) => way(each, draw.whole(1500, 6000)))
+      const inShop = (['cooler', 'case', 'memory', 'storage'] as const).map((role) =>
+        inPantry(part(role), draw.whole(1000, 5000)),
+      )
+      const asked = question(sound, { orders: [pantry], ways: [...priced, ...inShop] })
+      const plan = planBuild(asked, solve)
+      let least = Infinity
+      for (let bits = 0; bits < 16; bits += 1) {
+        const from = inShop.filter((_, at) => bits & (1 << at))
+        const rest = priced.filter(({ partIds }) => !from.some((each) => each.partIds[0] === partIds[0]))
+        least = Math.min(least, planMoney([...rest, ...from], [pantry]).expected)
+      }
+      // faults are rounded once an order
+      expect(Math.abs(plan.cost! - least)).toBeLessThanOrEqual(1)
+    }
+  })
+
+  test('terms the program cannot say are left to each way by itself', () => {
+    expect(orderTerms([orderOf('a', 100), orderOf('b', 200)])).toEqual({ terms: pantry.terms, code: null })
+    expect(orderTerms([])).toBeNull()
+    const perItem = { ...orderOf('a', 1).source, shipping: { kind: 'per-item' as const, amount: 100 } }
+    const free = { ...orderOf('a', 1).source, shipping: { kind: 'none' as const, amount: 0 } }
+    expect(orderTerms([orderOf('a', 100, { source: free })])?.terms).toMatchObject({
+      shipping: 0,
+      freeFrom: null,
+    })
+    for (const beyond of [
+      { source: perItem },
+      { source: { ...orderOf('a', 1).source, paymentFeePercent: 3 } },
+      { credit: { amount: 100, lowersTax: false } },
+      { codes: [{ id: 'X', kind: 'fixed' as const, value: 1, scope: { role: 'cpu' }, stackable: false }] },
+      { extras: [{ label: 'a lead', amount: 300 }] },
+      { currency: 'EUR' },
+    ])
+      expect(orderTerms([orderOf('a', 100), orderOf('b', 100, beyond)])).toBeNull()
+  })
+})
 
 describe('a plan for a build', () => {
   test('one of each role at the least cost, and nothing that stops', () => {

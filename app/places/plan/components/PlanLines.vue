@@ -22,11 +22,25 @@ const lines = computed(() =>
       when: when(way),
       kept: plan.kept.filter(({ wayId }) => wayId === way.id).map(({ part }) => part),
     }))
-    .sort((a, b) => order.indexOf(a.when) - order.indexOf(b.when) || b.way.payNow - a.way.payNow),
+    .sort(
+      (a, b) =>
+        order.indexOf(a.when) - order.indexOf(b.when) ||
+        (orderOf(a.way.id)?.name ?? '').localeCompare(orderOf(b.way.id)?.name ?? '') ||
+        b.way.payNow - a.way.payNow,
+    ),
 )
 const wait = ({ perDay }: BuildWay) =>
   perDay === null ? '' : perDay > 0 ? `about every ${Math.max(1, Math.round(1 / perDay))} days` : 'seldom'
 const money = (amount: number) => formatAmount(amount, question.currency)
+/** The order that a way is paid in with others; its first line carries the word of it. */
+const orderOf = (id: string) => plan.orders.find(({ wayIds }) => wayIds.includes(id))
+const orderText = ({ name, wayIds, shipping, codes, saved }: BuildPlan['orders'][number]) =>
+  [
+    `${wayIds.length} things in one order at ${name}`,
+    shipping > 0 ? `shipping ${money(shipping)} once` : 'no shipping',
+    ...codes.map((code) => `code ${code}`),
+    ...(saved > 0 ? [`${money(saved)} less than one by one`] : []),
+  ].join(', ')
 const isPinned = (id: string) => question.pins.includes(id)
 </script>
 
@@ -49,6 +63,9 @@ const isPinned = (id: string) => question.pins.includes(id)
           <div class="text-xs text-soft">
             {{ line.kept.map(({ role }) => roleNames[role]).join(', ') }} · {{ line.way.from
             }}<template v-if="wait(line.way)"> · {{ wait(line.way) }}</template>
+          </div>
+          <div v-if="orderOf(line.way.id)" class="text-xs text-soft" data-order>
+            {{ orderText(orderOf(line.way.id)!) }}
           </div>
         </td>
         <td class="amount">{{ money(line.way.payNow) }}</td>
