@@ -5,6 +5,7 @@ import type { BuildQuestion } from '#core/planning/buildQuestion'
 import { groundOf, planBuild, type BuildPlan, type PlanGround } from '#core/planning/planBuild'
 import { readSolution, solverOptions } from '#core/planning/readSolution'
 import type { Solver } from '#core/planning/solvePlan'
+import { otherSpends } from '#core/planning/upgrade'
 import { frameCurve, nextBest, waitCurve, wishCosts } from '#core/planning/wishCosts'
 import type { PlanWorker } from './planProtocol'
 
@@ -46,6 +47,13 @@ const worker: PlanWorker = {
     const points = of === 'waiting' ? waitCurve : frameCurve
     for (const point of points(asked.question, asked.solve, asked.ground)) {
       onPoint(point)
+      await pause()
+    }
+  },
+  async otherSpends(onPlan) {
+    if (!asked) return
+    for (const plan of otherSpends(asked.question, asked.plan, asked.solve, asked.ground)) {
+      onPlan(plan)
       await pause()
     }
   },

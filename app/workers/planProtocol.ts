@@ -8,5 +8,7 @@ export interface PlanWorker {
   plan(question: BuildQuestion): Promise<BuildPlan>
   wishes(onWish: (cost: WishCost) => void): Promise<void>
   curve(of: 'waiting' | 'frames', onPoint: (point: CurvePoint) => void): Promise<void>
+  /** Other ways to spend the same. */
+  otherSpends(onPlan: (plan: BuildPlan) => void): Promise<void>
   nextBest(wayId: string): Promise<{ more: number; plan: BuildPlan } | null>
 }

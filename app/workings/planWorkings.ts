@@ -32,6 +32,12 @@ export function planWorking(plan: BuildPlan, question: BuildQuestion): Working {
           `${amount(saved, currency)} less than one by one; in the lines above`,
         ].join(', '),
       })),
+      ...plan.sold.map(({ way, brings }) => ({
+        label: `${way.text}, sold`,
+        value: `−${amount(brings, currency)}`,
+        kind: 'estimate' as const,
+        note: 'its typical mark less fee and parcel, at the chance that it sells',
+      })),
       { label: 'ways looked through', value: String(question.ways.length), kind: 'sum', note: proof },
       {
         label: 'machines sent back by the fit check',

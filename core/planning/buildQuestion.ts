@@ -23,6 +23,8 @@ export interface BuildQuestion {
   readonly wishes: PlanWishes
   readonly pins: readonly string[]
   readonly bans: readonly string[]
+  /** Things of mine in the machine that may be sold on at most; 0: all of them stay. */
+  readonly maySell: number
 }
 
 /** A shop whose things come in one order, on terms that the program of the plan knows exactly. */
@@ -49,6 +51,8 @@ export interface BuildWay {
   readonly perDay: number | null
   /** Whether the build has it already. */
   readonly isPresent: boolean
+  /** What a thing of mine brings when it is sold on; left out: it is none, or its price is not known. */
+  readonly resale?: number
 }
 
 export interface BuildTarget {
@@ -106,8 +110,18 @@ export function without(wishes: PlanWishes, name: WishName): PlanWishes {
   return { ...wishes, floors: wishes.floors.map((floor, index) => (index === Number(at[1]) ? null : floor)) }
 }
 
+/** Whether a way is a thing of mine that an upgrade may sell. */
+export const maybeSold = ({ resale }: BuildWay) => resale !== undefined
+
+/** Ways that stay in the plan: those pinned, and all that is mine unless some of it may be sold. */
+export const pinsOf = ({ pins, ways, maySell }: BuildQuestion): readonly string[] =>
+  maySell > 0 ? pins : [...new Set([...pins, ...ways.filter(maybeSold).map(({ id }) => id)])]
+
+/** So many things an upgrade sells at most, unless the builder says otherwise: each is work. */
+export const usuallySold = 3
+
 /** What a builder asked of a plan, apart from what is on offer: it outlives a reload, and new offers. */
-export type PlanAsk = Pick<BuildQuestion, 'goal' | 'wishes' | 'pins' | 'bans'>
+export type PlanAsk = Pick<BuildQuestion, 'goal' | 'wishes' | 'pins' | 'bans' | 'maySell'>
 
 /**
  * A fresh question with what was asked before. Pins and bans of ways that are gone go with them; what the build has
@@ -122,5 +136,6 @@ export function askedAgain(fresh: BuildQuestion, asked: PlanAsk | null): BuildQu
     wishes: asked.wishes.floors.length === fresh.wishes.floors.length ? asked.wishes : fresh.wishes,
     pins: [...new Set([...fresh.pins, ...asked.pins.filter((id) => there.has(id))])],
     bans: asked.bans.filter((id) => there.has(id) && !fresh.pins.includes(id)),
+    maySell: fresh.ways.some(maybeSold) ? asked.maySell : 0,
   }
 }

@@ -6,7 +6,7 @@ import { estimateFrameRate } from '../performance/model/estimateFrameRate'
 import { frameMachineOf } from '../performance/model/machineOf'
 import type { Code } from '../supply/landed/codes'
 import type { Order } from '../supply/landed/landedCost'
-import type { BuildQuestion, BuildWay, PlanWishes } from './buildQuestion'
+import { maybeSold, pinsOf, type BuildQuestion, type BuildWay, type PlanWishes } from './buildQuestion'
 import { planMoney, type PlannedOrder } from './planMoney'
 import type { PlanPair, PlanProblem } from './problem'
 import { solvePlan, type Plan, type Solver } from './solvePlan'
@@ -17,6 +17,10 @@ export interface BuildPlan {
   /** Expected cost and what is paid now, minor units; null where nothing was found. */
   readonly cost: number | null
   readonly payNow: number | null
+  /** Paid now less what comes out sold on, each at the chance that it sells. */
+  readonly outOfPocket: number | null
+  /** Things of mine that it does without, with what they bring. */
+  readonly sold: readonly { readonly way: BuildWay; readonly brings: number }[]
   /** Each with what it bears of its order. */
   readonly ways: readonly BuildWay[]
   /** Ways that are paid together. */
@@ -120,13 +124,21 @@ function framesOf({ parts, targets, workloads }: BuildQuestion): PlanPair[] {
 }
 
 function problemOf(question: BuildQuestion, ground: PlanGround, cuts: readonly string[][]): PlanProblem {
-  const { wishes, roles, goal } = question
+  const { wishes, roles, goal, maySell } = question
+  const isOwned = (way: BuildWay) => maySell > 0 && maybeSold(way)
   const isLarge = isLargeEnough(wishes)
-  const pinned = new Set(
-    question.ways.flatMap(({ id, partIds }) => (question.pins.includes(id) ? partIds : [])),
+  const pins = pinsOf(question)
+  const stays = new Set(
+    question.ways.flatMap((way) => (pins.includes(way.id) || isOwned(way) ? way.partIds : [])),
   )
   const parts = new Map(
-    question.parts.filter((part) => isLarge(part) || pinned.has(part.id)).map((part) => [part.id, part]),
+    question.parts.filter((part) => isLarge(part) || stays.has(part.id)).map((part) => [part.id, part]),
+  )
+  const tooSmall = question.ways.filter(
+    (way) =>
+      isOwned(way) &&
+      !pins.includes(way.id) &&
+      way.partIds.some((id) => parts.has(id) && !isLarge(parts.get(id)!)),
   )
   const offered = question.ways
     .map((way) => ({ way, own: way.partIds.filter((id) => parts.has(id)) }))
@@ -142,7 +154,8 @@ function problemOf(question: BuildQuestion, ground: PlanGround, cuts: readonly s
     ways: offered.map(({ way, own }) => ({
       id: way.id,
       source: way.source,
-      things: own.map((partId) => ({ partId, resale: 0 })),
+      things: own.map((partId) => ({ partId, resale: maySell > 0 ? (way.resale ?? 0) : 0 })),
+      ...(isOwned(way) ? { owned: true } : {}),
       // alone, it is what is paid for it; in an order, what stands in the cart
       price: way.source !== null && way.order ? itemsOf(way.order) : way.payNow,
       expectedExtra: way.expected - way.payNow,
@@ -154,8 +167,10 @@ function problemOf(question: BuildQuestion, ground: PlanGround, cuts: readonly s
     ),
     frames: ground.frames.filter(({ cpu, graphics }) => parts.has(cpu) && parts.has(graphics)),
     within: wishes.days === null ? null : { days: wishes.days, chance },
-    pins: question.pins,
-    bans: question.bans,
+    pins,
+    ...(maySell > 0 ? { mostSold: maySell } : {}),
+    // what is mine and too small is there to be sold, not to be kept
+    bans: [...question.bans, ...tooSmall.map(({ id }) => id)],
     preferred: new Set(offered.flatMap(({ way }) => (way.isPresent ? [way.id] : []))),
     standsIn: new Map([
       ['cooler', having(({ facts }) => facts.coolerIncluded === true)],
@@ -188,11 +203,17 @@ function planOf(question: BuildQuestion, plan: Plan, rounds: number): BuildPlan 
     question.orders,
   )
   const isFound = plan.status !== 'infeasible'
+  const sold = money.ways.flatMap((way) =>
+    kept.some(({ wayId }) => wayId === way.id) ? [] : [{ way, brings: way.resale ?? 0 }],
+  )
+  const brings = sold.reduce((sum, each) => sum + each.brings, 0)
   return {
     status: plan.status,
-    cost: isFound ? money.expected : null,
+    cost: isFound ? money.expected - brings : null,
     payNow: isFound ? money.payNow : null,
-    ways: money.ways,
+    outOfPocket: isFound ? money.payNow - brings : null,
+    ways: money.ways.filter(({ id }) => kept.some(({ wayId }) => wayId === id)),
+    sold,
     orders: money.orders,
     kept,
     fps: plan.fps,

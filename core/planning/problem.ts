@@ -19,6 +19,8 @@ export interface PlanProblem {
   readonly within: { readonly days: number; readonly chance: number } | null
   readonly pins: readonly string[]
   readonly bans: readonly string[]
+  /** Owned things that may be sold on at most; left out: any number. */
+  readonly mostSold?: number
   /** Ways that stand where another costs as much: those of the present build. */
   readonly preferred?: ReadonlySet<string>
   /** Parts that fill a role as well as their own: a CPU that comes with a cooler. */
@@ -37,6 +39,8 @@ export interface PlanWay {
   readonly things: readonly { readonly partId: string; readonly resale: number }[]
   readonly price: number
   readonly expectedExtra: number
+  /** Mine already: it is there whatever is planned, each thing of it kept or sold on. */
+  readonly owned?: boolean
   /** Chances a day of a hunt; null: at hand. */
   readonly perDay: number | null
 }

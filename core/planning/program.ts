@@ -47,6 +47,16 @@ export function programOf(
       rows.push(` c${rows.length}: ${taken(0)} <= -1`)
   }
   const used = new Map<string, Term[]>()
+  const ownedKept: Term[] = []
+  /** What is mine is there; what of it is sold lowers what is paid out of pocket. */
+  const ownedRows = ({ id, things }: PlanWay, at: number, keeps: readonly Term[]) => {
+    row([[1, taken(at)]], '=', 1)
+    ownedKept.push(...keeps)
+    for (const [index, { resale }] of things.entries())
+      if (binaries.has(kept(at, index))) pay.push([-resale, taken(at)], [resale, kept(at, index)])
+    if (problem.pins.includes(id)) row(keeps, '=', keeps.length)
+    if (problem.bans.includes(id)) row(keeps, '=', 0)
+  }
   for (const [at, way] of problem.ways.entries()) {
     binaries.add(taken(at))
     const keeps: Term[] = []
@@ -69,14 +79,17 @@ export function programOf(
         0,
       )
     }
-    row([...keeps, [-1, taken(at)]], '>=', 0)
+    if (way.owned) ownedRows(way, at, keeps)
+    else row([...keeps, [-1, taken(at)]], '>=', 0)
     if (way.source === null) {
       cost.push([way.price, taken(at)])
       pay.push([way.price, taken(at)])
     }
+    if (way.owned) continue
     if (problem.pins.includes(way.id)) row([[1, taken(at)]], '=', 1)
     if (problem.bans.includes(way.id)) row([[1, taken(at)]], '=', 0)
   }
+  if (problem.mostSold !== undefined) row(ownedKept, '>=', ownedKept.length - problem.mostSold)
   const usedOf = (partId: string) => used.get(partId) ?? []
   for (const role of problem.roles) {
     const own = [...used].flatMap(([partId, terms]) =>

@@ -141,15 +141,18 @@ export async function actIn<T>(
  * changed since what it would put back.
  */
 export async function undo(db: Database, actionId: number, today: string): Promise<string | null> {
-  return db.transaction(async (tx) => {
-    const [action] = await tx.select().from(actions).where(eq(actions.id, actionId))
-    if (!action) throw new NotFoundError(`there is no action ${actionId}`)
-    if (action.undoneOn !== null) throw new CoreError('undone', 'that was taken back already', 'id')
-    await refuseBuiltUpon(tx, actionId, action.rows)
-    for (const image of [...action.rows].reverse()) await putBack(tx, image)
-    await tx.update(actions).set({ undoneOn: today }).where(eq(actions.id, actionId))
-    return action.buildId
-  })
+  return db.transaction(async (tx) => undoIn(tx, actionId, today))
+}
+
+/** The same as a part of a larger transaction. */
+export async function undoIn(tx: Queryable, actionId: number, today: string): Promise<string | null> {
+  const [action] = await tx.select().from(actions).where(eq(actions.id, actionId))
+  if (!action) throw new NotFoundError(`there is no action ${actionId}`)
+  if (action.undoneOn !== null) throw new CoreError('undone', 'that was taken back already', 'id')
+  await refuseBuiltUpon(tx, actionId, action.rows)
+  for (const image of [...action.rows].reverse()) await putBack(tx, image)
+  await tx.update(actions).set({ undoneOn: today }).where(eq(actions.id, actionId))
+  return action.buildId
 }
 
 async function refuseBuiltUpon(tx: Queryable, actionId: number, rows: readonly RowImage[]): Promise<void> {

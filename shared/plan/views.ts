@@ -27,4 +27,6 @@ export interface PlanTaken {
   readonly dropped: readonly string[]
   /** Things of mine that moved from the shelf into the build. */
   readonly moved: readonly string[]
+  /** Actions by which things of mine went to the shelf, to be sold on. */
+  readonly sold: readonly number[]
 }

@@ -79,12 +79,17 @@ test('the receipt says to the cent what was promised before it was taken; one un
   const { plan, present } = await planOf()
   expect(plan.status).toBe('optimal')
   const ways = plan.ways.map(({ id }) => id)
-  const promised = await planOnReceipt(place.db, place.build, ways, today)
+  const promised = await planOnReceipt(place.db, place.build, ways, [], today)
   expect(promised.stops).toEqual([])
   // asking leaves nothing behind
   expect((await view()).receipt.totals).toEqual(before.receipt.totals)
 
-  const taken = await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  const taken = await takePlan(
+    place.db,
+    place.build,
+    { ways, sold: [], present, into: 'build', name: '' },
+    today,
+  )
   const after = await view()
   expect(after.receipt.totals).toEqual(promised.totals)
   expect(after.emptyRoles).toEqual([])
@@ -107,9 +112,9 @@ test('two of one shop are planned as one order: what is planned is the receipt, 
   // (20.00 + 30.00) × 1.13 + 7.99
   expect(plan.orders[0]!.payNow).toBe(6449)
   const ways = plan.ways.map(({ id }) => id)
-  const { totals } = await planOnReceipt(place.db, place.build, ways, today)
+  const { totals } = await planOnReceipt(place.db, place.build, ways, [], today)
   expect([plan.payNow, plan.cost]).toEqual([totals.payNow, totals.expected])
-  await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  await takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today)
   const again = await planOf()
   expect([again.plan.payNow, again.plan.cost]).toEqual([totals.payNow, totals.expected])
   // what goes into the order besides is not the plan's to decide: each is then priced by itself
@@ -125,7 +130,7 @@ test('as a variant it leaves the build as it is', async () => {
   const { buildId, isVariant } = await takePlan(
     place.db,
     place.build,
-    { ways, present, into: 'variant', name: 'The planned one' },
+    { ways, sold: [], present, into: 'variant', name: 'The planned one' },
     today,
   )
   expect(isVariant).toBe(true)
@@ -137,7 +142,12 @@ test('as a variant it leaves the build as it is', async () => {
 test('a way that is gone is named, and nothing is half taken', async () => {
   const before = await view()
   await expect(
-    takePlan(place.db, place.build, { ways: ['lead:gone'], present: [], into: 'build', name: '' }, today),
+    takePlan(
+      place.db,
+      place.build,
+      { ways: ['lead:gone'], sold: [], present: [], into: 'build', name: '' },
+      today,
+    ),
   ).rejects.toThrow('the way "lead:gone" is no longer there')
   expect((await view()).choices).toEqual(before.choices)
 })
@@ -146,7 +156,7 @@ test('a plan asked again once it is taken is the build itself, and costs no more
   const first = await planOf()
   const { present } = first
   const ways = first.plan.ways.map(({ id }) => id)
-  await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  await takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today)
   const again = await planOf()
   expect(again.plan.ways.every(({ id }) => id.startsWith('choice:'))).toBe(true)
   expect([...again.plan.ways.map(({ id }) => id)].sort()).toEqual([...again.present].sort())
@@ -185,7 +195,12 @@ test('a thing of mine that a plan takes off the shelf lies there again after the
   const { plan, present } = await planOf()
   const ways = plan.ways.map((way) => way.id)
   expect(ways).toContain(`item:${id}`)
-  const taken = await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  const taken = await takePlan(
+    place.db,
+    place.build,
+    { ways, sold: [], present, into: 'build', name: '' },
+    today,
+  )
   expect(taken.moved).toEqual([id])
   const placeOf = async () => (await place.db.select().from(items).where(eq(items.id, id)))[0]!.place
   expect(await placeOf()).toBe('build')
@@ -201,7 +216,7 @@ test('what another tab chose since is not thrown out by an old plan', async () =
   await addChoice(place.db, place.build, choice, today)
   const ways = plan.ways.map(({ id }) => id)
   await expect(
-    takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today),
+    takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today),
   ).rejects.toThrow('changed meanwhile')
   expect((await view()).choices).toHaveLength(1)
 })
@@ -213,7 +228,12 @@ test('taken by a variant, what it came with is dropped, and there again after th
   const before = await view()
   const { plan, present } = await planOf()
   const ways = plan.ways.map(({ id }) => id)
-  const taken = await takePlan(place.db, place.build, { ways, present, into: 'build', name: '' }, today)
+  const taken = await takePlan(
+    place.db,
+    place.build,
+    { ways, sold: [], present, into: 'build', name: '' },
+    today,
+  )
   expect(taken.dropped).toEqual([before.choices[0]!.id])
   await undoPlan(place.db, place.build, taken, today)
   expect((await view()).receipt.totals).toEqual(before.receipt.totals)
@@ -234,4 +254,79 @@ test('the budget left for a plan is what the rest of the build leaves of it', as
   const card = { ...hunt, partId: 'the-graphics', limit: '70.00', condition: 'new' } as const
   await addChoice(place.db, place.build, card, today)
   expect(await budget()).toBe(88_500)
+})
+
+test('an upgrade sells what the new part replaces: it lies on the shelf, and is back after one undo', async () => {
+  // the machine stands, of things that were on the shelf
+  for (const { role } of machineWith())
+    await addToShelf(
+      place.db,
+      shelfSchema.validateSync({ partId: `the-${role}`, condition: 'used', cost: '0', currency: 'CAD' }),
+    )
+  const first = await planOf()
+  const ways = first.plan.ways.map(({ id }) => id)
+  await takePlan(
+    place.db,
+    place.build,
+    { ways, sold: [], present: first.present, into: 'build', name: '' },
+    today,
+  )
+  const standing = await view()
+  expect(standing.choices.every(({ item }) => item?.place === 'build')).toBe(true)
+
+  const { question, present } = await planQuestion(place.db, place.build, today)
+  const owned = question.ways.filter(({ isPresent }) => isPresent)
+  // what was never sold has no price, and stays
+  expect(owned.map(({ resale }) => resale)).toEqual(owned.map(() => undefined))
+  expect([...question.pins].sort()).toEqual(owned.map(({ id }) => id).sort())
+
+  // with a price of its own the card may go
+  const card = standing.choices.find(({ roles }) => roles.includes('graphics'))!
+  const faster = {
+    ...question.parts.find(({ role }) => role === 'graphics')!,
+    id: 'faster',
+    name: 'The faster',
+  }
+  await savePart(place.db, { ...faster, facts: faster.facts as never })
+  await noteShopPrice(
+    place.db,
+    { partId: 'faster', shop: 'Pantry', price: '90.00', currency: 'CAD', date: today },
+    today,
+  )
+  const again = await planQuestion(place.db, place.build, today)
+  const id = `choice:${card.id}`
+  const asked = {
+    ...again.question,
+    ways: again.question.ways.map((way) => (way.id === id ? { ...way, resale: 4000 } : way)),
+    pins: again.question.pins.filter((each) => each !== id),
+    // nor the same again, new from the shop
+    bans: [id, 'shop:the-graphics'],
+    maySell: 3,
+    wishes: { ...again.question.wishes, budget: null, days: null },
+  }
+  const plan = planBuild(asked, solve)
+  expect(plan.sold.map(({ way }) => way.id)).toEqual([id])
+  expect(plan.outOfPocket).toBe(plan.payNow! - 4000)
+
+  const taken = await takePlan(
+    place.db,
+    place.build,
+    { ways: plan.ways.map((way) => way.id), sold: [id], present: [...present], into: 'build', name: '' },
+    today,
+  )
+  const item = async () => (await place.db.select().from(items).where(eq(items.id, card.item!.id)))[0]!
+  expect(await item()).toMatchObject({ place: 'shelf', plan: 'resell' })
+  const after = await view()
+  expect(after.parts.filter(({ role }) => role === 'graphics').map((part) => part.id)).toEqual(['faster'])
+  await undoPlan(place.db, place.build, taken, today)
+  expect(await item()).toMatchObject({ place: 'build', plan: 'keep' })
+  expect((await view()).receipt.totals).toEqual(standing.receipt.totals)
+  await expect(
+    takePlan(
+      place.db,
+      place.build,
+      { ways: [id], sold: ['choice:none'], present: [...present], into: 'build', name: '' },
+      today,
+    ),
+  ).rejects.toThrow('is no thing of mine')
 })

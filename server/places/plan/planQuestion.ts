@@ -1,6 +1,6 @@
 import { budgetScopes } from '#core/ledger/account'
 import { scopes } from '#core/ledger/scopes'
-import { budgetForPlan, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
+import { budgetForPlan, maybeSold, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
 import { chancesPerDay } from '#core/pricing/patience/patience'
 import { coreRoles, partLabel, type Part, type Role } from '#core/parts/part'
 import type { Way } from '#core/supply/ways/way'
@@ -66,7 +66,8 @@ export async function planQuestion(db: Database, buildId: string, today: string)
       driveGb: build.houseRules.machine?.smallestDriveGb ?? largest(view, 'storage') ?? usualDriveGb,
       supplyFactor: market.assumptions.power.supplyFactor,
     },
-    pins: present.filter(({ isBought }) => isBought).map(({ way }) => way.id),
+    pins: present.filter(({ isBought, way }) => isBought && !maybeSold(way)).map(({ way }) => way.id),
+    maySell: 0,
     bans: [],
   }
   return {
@@ -127,10 +128,17 @@ export function presentWays(
           expected: isBought ? 0 : choice.expected!,
           perDay: choice.kind === 'hunt' ? rateOf(choice.expectedWait) : null,
           isPresent: true,
+          ...resaleOf(choice, ids),
         },
       },
     ]
   })
+}
+
+/** What a single thing of mine, whole and at its place, brings net when it is sold; of others that is not asked. */
+function resaleOf({ item }: BuildView['choices'][number], ids: readonly string[]): Pick<BuildWay, 'resale'> {
+  const isWhole = item?.place === 'build' && item.state !== 'dead' && item.state !== 'faulty'
+  return isWhole && ids.length === 1 && item.worthToday !== null ? { resale: item.worthToday } : {}
 }
 
 /** Chances a day of a hunt that takes so long; null where it ends on any day. */

@@ -8,9 +8,10 @@ import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { lendMarket, useMarket, type Market } from '#server/context/market'
 import { lendPerformance } from '#server/context/performance'
 import { waysToGet } from '#server/context/waysToGet'
-import { actIn } from '#server/db/action'
+import { actIn, undoIn } from '#server/db/action'
 import type { Database, Queryable } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
+import { actions } from '#server/db/schema/ledger'
 import { choices } from '#server/db/schema/machine'
 import type { BuildView } from '#shared/builds/views'
 import type { TakePlanInput } from '#shared/plan/schemas'
@@ -28,10 +29,11 @@ export async function planOnReceipt(
   db: Database,
   buildId: string,
   ways: readonly string[],
+  sold: readonly string[],
   today: string,
 ): Promise<PlanOnReceipt> {
   let seen: PlanOnReceipt | null = null
-  const plan = await planned(db, buildId, ways, today)
+  const plan = await planned(db, buildId, { ways, sold }, today)
   await db
     .transaction(async (tx) => {
       await write(tx, plan, buildId, today)
@@ -58,10 +60,10 @@ class TakenBack extends Error {}
 export async function takePlan(
   db: Database,
   buildId: string,
-  { ways, present, into, name }: TakePlanInput,
+  { ways, sold, present, into, name }: TakePlanInput,
   today: string,
 ): Promise<PlanTaken> {
-  const plan = await planned(db, buildId, ways, today)
+  const plan = await planned(db, buildId, { ways, sold }, today)
   const now = presentWays(plan.view, new Map(plan.market.library.map((part) => [part.id, part])))
   const ids = now.map(({ way }) => way.id)
   if (ids.length !== present.length || ids.some((id) => !present.includes(id)))
@@ -78,7 +80,7 @@ export async function takePlan(
 export async function undoPlan(
   db: Database,
   buildId: string,
-  { added, removed, dropped, moved }: Pick<PlanTaken, 'added' | 'removed' | 'dropped' | 'moved'>,
+  { added, removed, dropped, moved, sold }: Omit<PlanTaken, 'buildId' | 'isVariant'>,
   today: string,
 ): Promise<void> {
   await db.transaction(async (tx) => {
@@ -107,7 +109,18 @@ export async function undoPlan(
       await tx.update(builds).set({ dropped: rest }).where(eq(builds.id, buildId))
     }
     for (const id of moved) await toShelf(tx, id, buildId, today)
+    for (const id of [...sold].reverse()) await takeMoveBack(tx, id, buildId, today)
     await assertCalculable(tx, buildId, today, 'added')
+  })
+}
+
+async function toBeSold(tx: Queryable, id: string, buildId: string, today: string): Promise<number> {
+  const { item, name } = await findItem(tx, id)
+  const of = { kind: 'move', text: `${name} put on the shelf, to be sold`, day: today, buildId }
+  return actIn(tx, of, today, async (action) => {
+    await moveItem(action, item, null)
+    await action.update('items', id, { plan: 'resell' })
+    return action.id
   })
 }
 
@@ -118,6 +131,17 @@ async function toShelf(tx: Queryable, id: string, buildId: string, today: string
   await actIn(tx, of, today, (action) => moveItem(action, item, null))
 }
 
+/** Puts a thing that was to be sold back into the build; another build's actions are none of it. */
+async function takeMoveBack(tx: Queryable, id: number, buildId: string, today: string): Promise<void> {
+  const [action] = await tx
+    .select({ buildId: actions.buildId, kind: actions.kind })
+    .from(actions)
+    .where(eq(actions.id, id))
+  if (action?.buildId !== buildId || action.kind !== 'move')
+    throw new CoreError('no-action', `action ${id} is none of this plan`, 'sold')
+  await undoIn(tx, id, today)
+}
+
 interface Planned {
   readonly build: BuildRow
   readonly view: BuildView
@@ -125,14 +149,17 @@ interface Planned {
   readonly taken: readonly Way[]
   /** Choices of the present build that the plan does without. */
   readonly gone: readonly string[]
+  /** Things of mine that it does without. */
+  readonly sold: readonly string[]
 }
 
 async function planned(
   db: Database,
   buildId: string,
-  ids: readonly string[],
+  asked: { readonly ways: readonly string[]; readonly sold: readonly string[] },
   today: string,
 ): Promise<Planned> {
+  const { ways: ids } = asked
   const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const chosen = new Set(view.choices.map(({ leadId }) => leadId))
@@ -155,21 +182,36 @@ async function planned(
         !wanted.has(`choice:${choice.id}`),
     )
     .map(({ id }) => id)
-  return { build, view, market, taken, gone }
+  const sold = asked.sold.map((id, index) => {
+    const item = view.choices.find((choice) => id === `choice:${choice.id}`)?.item
+    if (!item || item.place !== 'build')
+      throw new CoreError(
+        'no-thing',
+        `"${id}" is no thing of mine in this build: plan again`,
+        `sold[${index}]`,
+      )
+    return item.id
+  })
+  return { build, view, market, taken, gone, sold }
 }
 
 const isCore = (role: Role) => ([...coreRoles, 'donor'] as readonly Role[]).includes(role)
 
 async function write(
   tx: Queryable,
-  { build, view, taken, gone }: Planned,
+  { build, view, taken, gone, sold }: Planned,
   buildId: string,
   today: string,
-): Promise<Pick<PlanTaken, 'added' | 'removed' | 'dropped' | 'moved'>> {
+): Promise<Omit<PlanTaken, 'buildId' | 'isVariant'>> {
   const before = await idsOf(tx, buildId)
-  const inherited = gone.filter(
-    (id) => buildId !== build.id || view.choices.find((choice) => choice.id === id)!.isInherited,
-  )
+  // a variant holds no things: it does without them
+  const holdsNone = buildId !== build.id || build.variantOf !== null
+  const inherited = [
+    ...gone.filter(
+      (id) => buildId !== build.id || view.choices.find((choice) => choice.id === id)!.isInherited,
+    ),
+    ...(holdsNone ? sold : []),
+  ]
   if (inherited.length > 0) {
     const row = await findBuild(tx, buildId)
     await tx
@@ -177,6 +219,8 @@ async function write(
       .set({ dropped: [...new Set([...row.dropped, ...inherited])] })
       .where(eq(builds.id, buildId))
   }
+  const actionsOfSold: number[] = []
+  for (const id of holdsNone ? [] : sold) actionsOfSold.push(await toBeSold(tx, id, buildId, today))
   const removed = gone.filter((id) => !inherited.includes(id))
   if (removed.length > 0)
     await tx.update(choices).set({ deletedAt: new Date().toISOString() }).where(inArray(choices.id, removed))
@@ -184,7 +228,7 @@ async function write(
   const added = (await idsOf(tx, buildId)).filter((id) => !before.includes(id))
   const moved =
     build.variantOf === null && buildId === build.id ? taken.flatMap(({ itemId }) => itemId ?? []) : []
-  return { added, removed, dropped: inherited, moved }
+  return { added, removed, dropped: inherited, moved, sold: actionsOfSold }
 }
 
 /** A hunt at another mark than the builder's patience keeps its limit, so that the receipt says what the plan said. */

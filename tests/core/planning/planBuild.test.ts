@@ -6,13 +6,14 @@ import { demoWorkloads } from '../../../demo/trade'
 import { checkFit } from '#core/machine/fit/checkFit'
 import { briefDefaults } from '#core/machine/fit/rule'
 import { coreRoles, type Part, type PartFacts, type Role } from '#core/parts/part'
-import { without, wishNames, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
+import { pinsOf, without, wishNames, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
 import { orderTerms } from '#core/planning/orderTerms'
 import { groundOf, planBuild } from '#core/planning/planBuild'
 import { planMoney } from '#core/planning/planMoney'
 import { landedCost, type Order } from '#core/supply/landed/landedCost'
 import { readSolution, solverOptions } from '#core/planning/readSolution'
 import type { Solver } from '#core/planning/solvePlan'
+import { otherSpends, ratesToday } from '#core/planning/upgrade'
 import { frameCurve, nextBest, waitCurve, wishCosts } from '#core/planning/wishCosts'
 import type { Workload } from '#core/performance/model/workload'
 import { machineWith } from '../machine/fit/soundMachine'
@@ -62,6 +63,7 @@ function question(parts: readonly Part[], some: Partial<BuildQuestion> = {}): Bu
     wishes: { floors: [], budget: null, days: null, memoryGb: null, driveGb: null, supplyFactor: null },
     pins: [],
     bans: [],
+    maySell: 0,
     ...some,
   }
 }
@@ -342,7 +344,7 @@ test('over random libraries no plan stops, none is dearer than one thrown togeth
   const chance = makeChance(4242)
   const ofRole = (role: Role) => catalogue.filter((each) => each.role === role)
   let proven = 0
-  for (let round = 0; round < 40; round += 1) {
+  for (let round = 0; round < 300; round += 1) {
     const parts = coreRoles.flatMap((role) => {
       const all = ofRole(role)
       return [...new Set(Array.from({ length: 3 }, () => chance.pick(all)))]
@@ -374,5 +376,95 @@ test('over random libraries no plan stops, none is dearer than one thrown togeth
       expect(gaveUp || small).toBe(true)
     }
   }
-  expect(proven).toBeGreaterThan(8)
+  expect(proven).toBeGreaterThan(60)
+})
+
+describe('an upgrade', () => {
+  /** The sound machine stands and is mine; each thing brings half of what it costs elsewhere. */
+  const mine = (each: Part): BuildWay =>
+    way(each, 0, {
+      id: `choice:${each.role}`,
+      isPresent: true,
+      resale: (priceOf[each.role] ?? 3000) / 2,
+    })
+  const target = (workloadId: string) => ({
+    name: workloadId,
+    workloadId,
+    settings: { width: 1920, height: 1080, preset: 'high' },
+    averageFps: 60,
+  })
+  const indexed = sound.map((each) => ({
+    ...each,
+    facts: {
+      ...each.facts,
+      ...(each.role === 'cpu' ? { cpuIndex: 60 } : each.role === 'graphics' ? { graphicsIndex: 60 } : {}),
+    },
+  }))
+  const standing = (more: readonly BuildWay[], parts: readonly Part[], some: Partial<BuildQuestion> = {}) =>
+    question([...indexed, ...parts], {
+      ways: [...indexed.map(mine), ...more],
+      maySell: 3,
+      targets: [target(demoWorkloads[0]!.id)],
+      ...some,
+    })
+
+  test('unless something may be sold, all that is mine stays and nothing is bought', () => {
+    const asked = standing([], [], { maySell: 0 })
+    expect(planBuild(asked, solve)).toMatchObject({ cost: 0, payNow: 0, outOfPocket: 0, sold: [] })
+    expect(pinsOf(asked)).toHaveLength(8)
+  })
+
+  test('the forced chain follows by itself: another socket takes board and memory along', () => {
+    const chain = [
+      other('cpu', { socket: 'TD-B', cpuIndex: 140 }, 'new cpu'),
+      other('motherboard', { socket: 'TD-B', memoryGeneration: 'DDR5' }, 'new board'),
+      other('memory', { memoryGeneration: 'DDR5' }, 'new memory'),
+    ]
+    const asked = standing(
+      chain.map((each) => way(each, 5000)),
+      chain,
+      { goal: 'fastest', maySell: 4 },
+    )
+    const plan = planBuild(asked, solve)
+    expect(plan.kept.map(({ part: each }) => each.name)).toEqual(
+      expect.arrayContaining(['new cpu', 'new board', 'new memory']),
+    )
+    const gone = plan.sold.map(({ way: each }) => each.id)
+    expect(gone).toEqual(expect.arrayContaining(['choice:cpu', 'choice:motherboard', 'choice:memory']))
+    // 40.00 for the CPU of old, 15.00 for each other thing
+    expect(plan.outOfPocket).toBe(plan.payNow! - plan.sold.reduce((sum, { brings }) => sum + brings, 0))
+    expect(plan.cost).toBe(plan.outOfPocket)
+    // with one sale at most the chain is too long
+    expect(planBuild({ ...asked, maySell: 1 }, solve).sold.length).toBeLessThanOrEqual(1)
+  })
+
+  test('the sum is what is paid less what comes back, and the machine is never slower for it', () => {
+    const card = other('graphics', { graphicsIndex: 120 }, 'new card')
+    const asked = (budget: number) =>
+      standing([way(card, 20_000)], [card], {
+        goal: 'fastest',
+        wishes: { ...question(sound).wishes, budget },
+      })
+    // 200.00 less 65.00 for the old one
+    const bought = planBuild(asked(13_500), solve)
+    expect([bought.outOfPocket, names(bought).includes('new card')]).toEqual([13_500, true])
+    expect(names(planBuild(asked(13_499), solve))).not.toContain('new card')
+    expect(bought.fps![0]!).toBeGreaterThan(ratesToday(asked(0))![0]!)
+  })
+
+  test('what is pinned stays, what is banned goes, and other ways to spend the same leave the dearest out', () => {
+    const card = other('graphics', { graphicsIndex: 120 }, 'new card')
+    const cpu = other('cpu', { cpuIndex: 90 }, 'better cpu')
+    const asked = standing([way(card, 20_000), way(cpu, 9000)], [card, cpu], { goal: 'fastest' })
+    const plan = planBuild(asked, solve)
+    const spends = [...otherSpends(asked, plan, solve, groundOf(asked))]
+    expect(names(plan)).toEqual(expect.arrayContaining(['better cpu', 'new card']))
+    expect(names(spends[0]!)).not.toContain('new card')
+    expect(names(spends[0]!)).toContain('better cpu')
+    expect(spends[1]!.payNow).toBe(0)
+    const kept = planBuild({ ...asked, pins: ['choice:graphics'] }, solve)
+    expect(kept.sold.map(({ way: each }) => each.id)).toEqual(['choice:cpu'])
+    const forced = planBuild({ ...asked, goal: 'cheapest', bans: ['choice:cpu'] }, solve)
+    expect(forced.sold.map(({ way: each }) => each.id)).toContain('choice:cpu')
+  })
 })

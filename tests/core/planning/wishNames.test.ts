@@ -47,10 +47,13 @@ test('what was asked outlives new offers; ways that are gone take their pins and
     wishes: { ...wishes, memoryGb: 32 },
     pins: ['lead', 'gone'],
     bans: ['shop', 'bought', 'gone too'],
+    maySell: 3,
   } as const
   expect(askedAgain(fresh, asked)).toMatchObject({
     goal: 'fastest',
     wishes: { memoryGb: 32 },
+    // nothing of mine has a price to be sold at
+    maySell: 0,
     pins: ['bought', 'lead'],
     bans: ['shop'],
   })

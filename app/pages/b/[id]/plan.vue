@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames } from '#core/parts/part'
-import type { BuildQuestion, PlanWishes } from '#core/planning/buildQuestion'
+import { maybeSold, usuallySold, type BuildQuestion, type PlanWishes } from '#core/planning/buildQuestion'
+import { ratesToday } from '#core/planning/upgrade'
 import type { BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint } from '#core/planning/wishCosts'
 import type { BuildView } from '#shared/builds/views'
 import type { PlanTaken } from '#shared/plan/views'
-import { usePlan } from '~/places/plan/state/usePlan'
+import { idsOf, usePlan } from '~/places/plan/state/usePlan'
 import { planWorking } from '~/workings/planWorkings'
 import { request } from '~/utils/request'
 
@@ -16,7 +17,8 @@ const session = useSession()
 const { run, busy } = useAction()
 const view = computed(() => build.view!)
 const planning = usePlan(() => view.value.id)
-const { question, plan, onReceipt, wishes, curve, curveOf, others, state, seconds, failure } = planning
+const { question, plan, onReceipt, wishes, curve, curveOf, others, spends, state, seconds, failure } =
+  planning
 const changing = ref(false)
 onMounted(planning.load)
 const money = (amount: number | null | undefined) =>
@@ -60,6 +62,20 @@ function pin(id: string) {
   const { pins } = question.value!
   set({ pins: pins.includes(id) ? pins.filter((each) => each !== id) : [...pins, id] })
 }
+/** An upgrade: what is mine may be sold, and the sum buys the most frames. */
+const isUpgrade = computed(() => (question.value?.maySell ?? 0) > 0)
+const maySell = computed(() => question.value?.ways.some(maybeSold) ?? false)
+function upgrade(on: boolean) {
+  if (!on) return void planning.startOver()
+  changing.value = true
+  const { wishes, targets } = question.value!
+  set({
+    maySell: usuallySold,
+    goal: targets.length > 0 ? 'fastest' : 'cheapest',
+    wishes: { ...wishes, floors: wishes.floors.map(() => null) },
+  })
+}
+const before = computed(() => (question.value ? ratesToday(question.value) : null))
 const ban = (id: string) => set({ bans: [...question.value!.bans, id] })
 function choose(point: CurvePoint) {
   if (curveOf.value === 'waiting') wish({ days: point.at, budget: null })
@@ -85,7 +101,7 @@ async function take(into: 'build' | 'variant') {
         body: {
           into,
           name: `${view.value.name}, planned`,
-          ways: plan.value!.ways.map((way) => way.id),
+          ...idsOf(plan.value!),
           present: planning.view.value!.present,
         },
       })
@@ -96,11 +112,11 @@ async function take(into: 'build' | 'variant') {
       ...(into === 'build'
         ? {
             undo: async () => {
-              const { added, removed, dropped, moved } = taken!
+              const { added, removed, dropped, moved, sold } = taken!
               build.take(
                 await request<BuildView>(`/api/builds/${id}/plan/undo`, {
                   method: 'POST',
-                  body: { added, removed, dropped, moved },
+                  body: { added, removed, dropped, moved, sold },
                 }),
                 '',
               )
@@ -139,6 +155,14 @@ useHead({ title: 'Plan · Tarvin' })
             <option v-if="question.targets.length > 0" value="fastest">fastest for the money</option>
           </select></label
         >
+        <label v-if="maySell" class="flex items-baseline gap-1.5"
+          ><input
+            type="checkbox"
+            :checked="isUpgrade"
+            @change="upgrade(($event.target as HTMLInputElement).checked)"
+          />
+          sell what is mine for it</label
+        >
         <span class="text-soft">by expected cost, of {{ question.ways.length }} ways</span>
         <button type="button" class="button ml-auto" :aria-expanded="changing" @click="changing = !changing">
           Wishes…</button
@@ -151,7 +175,13 @@ useHead({ title: 'Plan · Tarvin' })
     <p v-if="failure" class="mt-3 border-l-4 border-stop bg-stop-ground px-3 py-1.5" role="alert">
       {{ failure }}
     </p>
-    <PlanWishForm v-if="question && changing" :question="question" class="mt-3" @change="wish" />
+    <PlanWishForm
+      v-if="question && changing"
+      :question="question"
+      class="mt-3"
+      @change="wish"
+      @sell="set({ maySell: $event })"
+    />
 
     <div class="mt-3 border-l-4 border-settled py-1 pl-3" role="status" data-test="plan-verdict">
       <template v-if="state === 'loading'">Gathering every way to get each part…</template>
@@ -181,6 +211,11 @@ useHead({ title: 'Plan · Tarvin' })
             expected for what is planned,
             <span>{{ money(plan.payNow) }}</span> to pay now: {{ verdict }}</b
           >
+        </p>
+        <p v-if="plan.sold.length > 0" data-test="out-of-pocket">
+          {{ plan.sold.map(({ way }) => way.text).join(', ') }} sold, about
+          <b class="figures">{{ money(plan.payNow! - plan.outOfPocket!) }}</b> comes back:
+          <b class="figures" data-figure="out-of-pocket">{{ money(plan.outOfPocket) }}</b> out of pocket.
         </p>
         <p class="text-soft">
           {{
@@ -231,6 +266,7 @@ useHead({ title: 'Plan · Tarvin' })
         <p v-if="plan.fps" class="mt-2 text-soft">
           <template v-for="(target, at) in question.targets" :key="target.name"
             ><template v-if="at > 0"> · </template>{{ target.name }}
+            <template v-if="isUpgrade">{{ before ? Math.round(before[at]!) : 'not known' }} → </template>
             <b class="figures text-ink">{{ Math.round(plan.fps[at]!) }}</b> fps, wanted
             {{ Math.round(target.averageFps) }}</template
           >
@@ -257,6 +293,13 @@ useHead({ title: 'Plan · Tarvin' })
           :of="curveOf"
           @choose="choose"
           @turn="planning.drawCurve"
+        />
+        <PlanSpends
+          v-if="isUpgrade && plan.status !== 'infeasible'"
+          :plans="spends"
+          :question="question"
+          :before="before"
+          :is-done="state === 'done'"
         />
         <PlanWishes :plan="plan" :question="question" :costs="wishes" @ask="planning.ask" />
         <section v-if="question.bans.length > 0" class="sheet p-3" aria-label="never these">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames } from '#core/parts/part'
-import type { BuildQuestion, BuildWay } from '#core/planning/buildQuestion'
+import { maybeSold, pinsOf, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
 import type { BuildPlan } from '#core/planning/planBuild'
 import type { OtherWay } from '../state/usePlan'
 
@@ -41,7 +41,7 @@ const orderText = ({ name, wayIds, shipping, codes, saved }: BuildPlan['orders']
     ...codes.map((code) => `code ${code}`),
     ...(saved > 0 ? [`${money(saved)} less than one by one`] : []),
   ].join(', ')
-const isPinned = (id: string) => question.pins.includes(id)
+const isPinned = (id: string) => pinsOf(question).includes(id)
 </script>
 
 <template>
@@ -96,13 +96,32 @@ const isPinned = (id: string) => question.pins.includes(id)
             {{ isPinned(line.way.id) ? 'pinned' : 'pin' }}
           </button>
           <button
-            v-if="!isPinned(line.way.id)"
+            v-if="!isPinned(line.way.id) && (question.maySell > 0 || !maybeSold(line.way))"
             type="button"
             class="quiet-button ml-1"
             :aria-label="`never ${line.way.text}`"
             @click="emit('ban', line.way.id)"
           >
             ban
+          </button>
+        </td>
+      </tr>
+      <tr v-for="{ way, brings } in plan.sold" :key="way.id" :data-sold="way.id">
+        <td class="figures text-xs">sold</td>
+        <td>
+          <b>{{ way.text }}</b>
+          <div class="text-xs text-soft">taken out, to the shelf; brings about</div>
+        </td>
+        <td class="amount text-settled">−{{ money(brings) }}</td>
+        <td />
+        <td class="text-right text-xs whitespace-nowrap">
+          <button
+            type="button"
+            class="quiet-button"
+            :aria-label="`keep ${way.text}`"
+            @click="emit('pin', way.id)"
+          >
+            keep
           </button>
         </td>
       </tr>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { BuildQuestion, PlanWishes } from '#core/planning/buildQuestion'
+import { minorDigits } from '#core/money/currencies'
 import { leastFactor } from '#core/planning/planBuild'
 
 /** The wishes of a plan as fields; an emptied one is not wished for, nonsense is refused and left as it was. */
 const { question } = defineProps<{ question: BuildQuestion }>()
-const emit = defineEmits<{ change: [wishes: Partial<PlanWishes>] }>()
+const emit = defineEmits<{ change: [wishes: Partial<PlanWishes>]; sell: [most: number] }>()
 const fields = [
   ['memoryGb', 'memory at least, GB'],
   ['driveGb', 'drive at least, GB'],
@@ -13,6 +14,7 @@ const fields = [
 ] as const
 /** Least that each wish may be; below it says nothing. */
 const least = { memoryGb: 1, driveGb: 1, days: 0, supplyFactor: leastFactor } as const
+const unit = computed(() => 10 ** minorDigits(question.currency))
 const refused = ref('')
 /** The figure of a field: null where it is emptied; undefined, and said why, where it is no figure for it. */
 function figureOf(event: Event, from: number): number | null | undefined {
@@ -28,6 +30,15 @@ function amountWish(name: keyof typeof least, event: Event) {
   const figure = figureOf(event, least[name])
   if (figure !== undefined) emit('change', { [name]: figure })
 }
+function budgetWish(event: Event) {
+  const figure = figureOf(event, 0)
+  if (figure === undefined) return
+  emit('change', { budget: figure === null ? null : Math.round(figure * unit.value) })
+}
+function sellWish(event: Event) {
+  const figure = figureOf(event, 1)
+  if (figure) emit('sell', Math.round(figure))
+}
 function floorWish(at: number, event: Event) {
   const figure = figureOf(event, 1)
   if (figure === undefined) return
@@ -37,7 +48,25 @@ function floorWish(at: number, event: Event) {
 
 <template>
   <div class="sheet flex flex-wrap items-end gap-4 p-3" role="group" aria-label="wishes">
-    <label v-for="[name, label] in fields" :key="name" class="text-xs text-soft"
+    <label class="text-xs text-soft"
+      >{{ question.maySell > 0 ? 'out of pocket at most' : 'to pay now at most' }}, {{ question.currency
+      }}<input
+        type="number"
+        min="0"
+        step="any"
+        placeholder="any"
+        class="field figures block w-28"
+        :value="question.wishes.budget === null ? '' : question.wishes.budget / unit"
+        @change="budgetWish" /></label
+    ><label v-if="question.maySell > 0" class="text-xs text-soft"
+      >things of mine to sell, at most<input
+        type="number"
+        min="1"
+        step="1"
+        class="field figures block w-24"
+        :value="question.maySell"
+        @change="sellWish" /></label
+    ><label v-for="[name, label] in fields" :key="name" class="text-xs text-soft"
       >{{ label
       }}<input
         type="number"

@@ -21,7 +21,10 @@ function wordsOf(name: WishName): string {
   const { wishes, targets } = question
   const at = /^floors\[(\d+)\]$/.exec(name)
   if (at) return `${Math.round(wishes.floors[Number(at[1])]!)} fps in ${targets[Number(at[1])]!.name}`
-  if (name === 'budget') return `pay ${money(wishes.budget!)} at most for these, within the stretch`
+  if (name === 'budget')
+    return question.maySell > 0
+      ? `${money(wishes.budget!)} out of pocket at most`
+      : `pay ${money(wishes.budget!)} at most for these, within the stretch`
   if (name === 'days') return `all here within ${wishes.days} days, in 8 of 10 cases`
   if (name === 'memoryGb') return `${wishes.memoryGb} GB of memory`
   if (name === 'driveGb') return `a drive of ${wishes.driveGb} GB`

@@ -14,6 +14,12 @@ export interface OtherWay {
   readonly text: string
 }
 
+/** A plan as the server is told it: ways that are in it, and things of mine that it does without. */
+export const idsOf = ({ ways, sold }: BuildPlan) => ({
+  ways: ways.map(({ id }) => id),
+  sold: sold.map(({ way }) => way.id),
+})
+
 /**
  * The plan of a build: asked for, solved in a worker, its wishes priced one after the other, its curve drawn. A new
  * question ends what is under way.
@@ -27,6 +33,8 @@ export function usePlan(buildId: () => string) {
   const curve = shallowRef<readonly CurvePoint[]>([])
   const curveOf = ref<'waiting' | 'frames'>('waiting')
   const others = ref<Record<string, OtherWay>>({})
+  /** Other ways to spend the same, where things of mine may be sold. */
+  const spends = shallowRef<readonly BuildPlan[]>([])
   const state = ref<'loading' | 'solving' | 'pricing' | 'done' | 'cancelled'>('loading')
   const seconds = ref(0)
   const failure = ref('')
@@ -63,8 +71,8 @@ export function usePlan(buildId: () => string) {
 
   /** Asks anew, and remembers what. */
   function ask(next: BuildQuestion) {
-    const { goal, wishes, pins, bans } = next
-    asked.value = { goal, wishes, pins, bans }
+    const { goal, wishes, pins, bans, maySell } = next
+    asked.value = { goal, wishes, pins, bans, maySell }
     return solve(next)
   }
 
@@ -80,6 +88,7 @@ export function usePlan(buildId: () => string) {
     wishes.value = []
     curve.value = []
     others.value = {}
+    spends.value = []
     onReceipt.value = null
     state.value = 'solving'
     const began = performance.now()
@@ -98,6 +107,13 @@ export function usePlan(buildId: () => string) {
         }),
       )
       if (own !== round) return
+      if (next.maySell > 0)
+        await worker.otherSpends(
+          proxy((other: BuildPlan) => {
+            if (own === round) spends.value = [...spends.value, other]
+          }),
+        )
+      if (own !== round) return
       await drawCurve(curveOf.value)
       if (own === round) state.value = 'done'
     } catch (error) {
@@ -112,7 +128,7 @@ export function usePlan(buildId: () => string) {
     try {
       const priced = await request<PlanOnReceipt>(`/api/builds/${buildId()}/plan/price`, {
         method: 'POST',
-        body: { ways: found.ways.map(({ id }) => id) },
+        body: idsOf(found),
       })
       if (own === round) onReceipt.value = priced
     } catch (error) {
@@ -158,6 +174,7 @@ export function usePlan(buildId: () => string) {
     curve,
     curveOf,
     others,
+    spends,
     state,
     seconds,
     failure,

@@ -5,6 +5,6 @@ import { today } from '#server/http/today'
 import { planOnReceipt } from '#server/places/plan/takePlan'
 
 export default buildRoute(async (event) => {
-  const { ways } = await bodyOf(event, planSchema)
-  return planOnReceipt(await useDatabase(), getRouterParam(event, 'id')!, ways, today())
+  const { ways, sold } = await bodyOf(event, planSchema)
+  return planOnReceipt(await useDatabase(), getRouterParam(event, 'id')!, ways, sold, today())
 })
