@@ -330,3 +330,29 @@ test('an upgrade sells what the new part replaces: it lies on the shelf, and is 
     ),
   ).rejects.toThrow('is no thing of mine')
 })
+
+test('of two drives the plan decides about the larger one; the other stays as it is', async () => {
+  const small = machineWith().find(({ role }) => role === 'storage')!
+  await savePart(place.db, {
+    id: 'small-drive',
+    role: 'storage',
+    make: 'Make',
+    name: 'Small drive',
+    facts: { ...small.facts, capacityGb: 240 } as never,
+  })
+  const choose = (partId: string) =>
+    addChoice(place.db, place.build, { ...hunt, partId, limit: '20.00', condition: 'used' }, today)
+  await choose('the-storage')
+  await choose('small-drive')
+  const { question, plan, present } = await planOf()
+  expect(question.fixed.map(({ id }) => id)).toContain('small-drive')
+  expect(plan.status).toBe('optimal')
+  const ways = plan.ways.map(({ id }) => id)
+  await takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today)
+  expect(
+    (await view()).parts
+      .filter(({ role }) => role === 'storage')
+      .map(({ id }) => id)
+      .sort(),
+  ).toEqual(['small-drive', 'the-storage'])
+})

@@ -44,7 +44,7 @@ export async function planQuestion(db: Database, buildId: string, today: string)
     roles: coreRoles,
     parts,
     ways,
-    fixed: view.parts.filter((part) => !inQuestion.has(part.id) || !isCore(part.role)),
+    fixed: besides(view.parts, new Set(present.flatMap(({ way }) => way.partIds))),
     orders,
     targets: view.targets.map(({ workload, workloadId, width, height, preset, averageFps }) => ({
       name: `${workload} at ${height}p`,
@@ -87,6 +87,16 @@ export async function planQuestion(db: Database, buildId: string, today: string)
   }
 }
 
+/** Parts of the machine that no way of the question stands for: of two equal ones the second. */
+function besides(parts: readonly Part[], planned: ReadonlySet<string>): Part[] {
+  const seen = new Set<string>()
+  return parts.filter(({ id, role }) => {
+    const isFirst = planned.has(id) && !seen.has(id)
+    seen.add(id)
+    return !isFirst || !isCore(role)
+  })
+}
+
 /** Asked for where neither the brief nor the present machine says a size; the builder changes it on the page. */
 const [usualMemoryGb, usualDriveGb] = [16, 480]
 
@@ -97,11 +107,43 @@ function largest(view: BuildView, role: Role): number | null {
   return sizes.length === 0 ? null : Math.max(...sizes)
 }
 
-/** What the build has already, each as a way: bought things stay, the rest may be planned otherwise. */
-export function presentWays(
-  view: BuildView,
+interface PresentWay extends LeadWay {
+  readonly choiceId: string
+  readonly isBought: boolean
+  readonly isCovered: boolean
+}
+
+/**
+ * What the build has already, each as a way: bought things stay, the rest may be planned otherwise. Of several drives
+ * or kits of memory the plan decides about the largest; the others are in the machine whatever is planned.
+ */
+export function presentWays(view: BuildView, library: ReadonlyMap<string, Part>): PresentWay[] {
+  const all = everyWay(view, library)
+  const beside = new Set(
+    (['memory', 'storage'] as const).flatMap((role) => besideLargest(all, role, library)),
+  )
+  return all.filter((each) => !beside.has(each))
+}
+
+/** Choices of drives and memory beside the largest: no plan touches them. */
+export function choicesBeside(view: BuildView, library: ReadonlyMap<string, Part>): Set<string> {
+  const decided = new Set(presentWays(view, library).map(({ choiceId }) => choiceId))
+  return new Set(everyWay(view, library).flatMap(({ choiceId }) => (decided.has(choiceId) ? [] : [choiceId])))
+}
+
+function besideLargest(
+  all: readonly PresentWay[],
+  role: Role,
   library: ReadonlyMap<string, Part>,
-): (LeadWay & { readonly isBought: boolean; readonly isCovered: boolean })[] {
+): PresentWay[] {
+  const sizeOf = ({ way }: PresentWay) => library.get(way.partIds[0]!)?.facts.capacityGb ?? 0
+  return all
+    .filter(({ way }) => way.partIds.every((id) => library.get(id)?.role === role))
+    .sort((a, b) => Number(b.isBought) - Number(a.isBought) || sizeOf(b) - sizeOf(a))
+    .slice(1)
+}
+
+function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentWay[] {
   return view.choices.flatMap((choice) => {
     const ids = unfold(
       choice.parts.flatMap(({ id }) => library.get(id) ?? view.parts.find((part) => part.id === id) ?? []),
@@ -114,6 +156,7 @@ export function presentWays(
     if (!isBought && (choice.payNow === null || choice.expected === null)) return []
     return [
       {
+        choiceId: choice.id,
         isBought,
         leadId: isBought ? null : choice.leadId,
         isCovered: scopes.indexOf(choice.scope) <= budgetScopes.indexOf(view.budgetScope),

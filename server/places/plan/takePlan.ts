@@ -19,7 +19,7 @@ import type { PlanOnReceipt, PlanTaken } from '#shared/plan/views'
 import { ConflictError } from '#server/errors/conflictError'
 import { buildView } from '../builds/buildView'
 import { insertVariant } from '../builds/variants'
-import { presentWays } from './planQuestion'
+import { choicesBeside, presentWays } from './planQuestion'
 import { findItem, moveItem } from '../ledger/itemSteps'
 import { insertChoice } from '../machine/choices'
 import { takeIn } from '../machine/fix'
@@ -172,12 +172,14 @@ async function planned(
     return [way]
   })
   const wanted = new Set(ids)
+  const beside = choicesBeside(view, new Map(market.library.map((part) => [part.id, part])))
   const gone = view.choices
     .filter(
       (choice) =>
         choice.item === null &&
         choice.paidOn === null &&
         choice.scope !== 'test' &&
+        !beside.has(choice.id) &&
         choice.parts.some(({ role }) => isCore(role)) &&
         !wanted.has(`choice:${choice.id}`),
     )
