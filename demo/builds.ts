@@ -1,4 +1,4 @@
-/** The three builds under way, as briefs with the choices made so far; leads are named by their number at the source. */
+/** The builds under way and one that stands, as briefs with the choices made so far; leads are named by their number at the source. */
 
 const rules = (neverUsed: string[]) => ({ neverUsed })
 const target = (
@@ -25,6 +25,8 @@ export interface DemoBuild {
     readonly scope?: string
   }[]
   readonly owned: readonly string[]
+  /** Day since which it stands, where it does. */
+  readonly stoodOn?: string
   readonly rivals: readonly string[]
   readonly lookouts: readonly { readonly partId: string; readonly limit: string }[]
   readonly reads: readonly { readonly partId: string; readonly readOn: string; readonly note: string }[]
@@ -45,6 +47,18 @@ export interface DemoBuild {
   }[]
   readonly ownFigures: readonly { readonly partId: string; readonly amount: string; readonly note: string }[]
 }
+
+/** A machine of five years, all of it the reading room's own. */
+const readingRoom = [
+  'kaldric-sallowfen-2540',
+  'murrowdun-tarn-460-4-gb',
+  'northpine-n1-micro',
+  'palisado-16-gb-ddr3-2-8',
+  'fathomline-eddy-480-gb-sata',
+  'steadwell-550-w',
+  'barrowcase-barrow-four',
+  'lullwater-lull-90',
+] as const
 
 export const demoBuilds: readonly DemoBuild[] = [
   {
@@ -173,6 +187,33 @@ export const demoBuilds: readonly DemoBuild[] = [
     offers: [],
     entries: [{ kind: 'hours', day: '2026-10-30', hours: 2, text: 'cleaning the case' }],
   },
+  {
+    brief: {
+      name: 'Reading room',
+      purpose: 'stands and works; to be made faster for the Thursday tournaments, what comes out is sold',
+      currency: 'CAD',
+      region: 'Marrow Quay',
+      budget: '220.00',
+      stretch: '220.00',
+      wantedBy: null,
+      houseRules: rules([]),
+      needs: [],
+      targets: [
+        target('kite-arena', 1920, 1080, 'medium', 120, 80),
+        target('copper-parish', 1920, 1080, 'medium', 60, 40),
+      ],
+    },
+    leads: [],
+    hunts: [],
+    owned: readingRoom.map((partId) => `shelf-${partId}`),
+    stoodOn: '2026-09-04',
+    rivals: [],
+    lookouts: [],
+    reads: [],
+    ownFigures: [],
+    offers: [],
+    entries: [],
+  },
 ]
 
 /**
@@ -228,6 +269,14 @@ export const demoPast = {
 } as const
 
 export const demoShelf = [
+  ...readingRoom.map((partId) => ({
+    id: `shelf-${partId}`,
+    partId,
+    condition: 'used',
+    cost: '0',
+    currency: 'CAD',
+    note: 'the reading room’s own, five years old',
+  })),
   {
     id: 'shelf-cable',
     partId: 'tackle-screen-cable-2-m',

@@ -85,6 +85,8 @@ export async function loadDemo(
         `/api/builds/${id}/machine/choices`,
         JSON.stringify({ kind: 'owned', shelfId, scope: 'core' }),
       )
+    if (build.stoodOn)
+      await post(address, `/api/builds/${id}/ledger/stand`, JSON.stringify({ day: build.stoodOn }))
     await send(address, `/api/builds/${id}/scales/rivals`, JSON.stringify({ rivals: build.rivals }), 'PUT')
     for (const { partId, limit } of build.lookouts)
       await post(address, `/api/builds/${id}/prices/lookouts`, JSON.stringify({ partId, limit }))

@@ -51,8 +51,10 @@ export function* waitCurve(
   solve: Solver,
   ground: PlanGround,
 ): Generator<CurvePoint> {
+  // the fastest is asked for a sum; what a machine must cost is what the curve is about otherwise
+  const budget = question.goal === 'fastest' ? question.wishes.budget : null
   for (const days of waits) {
-    const plan = planBuild({ ...question, wishes: { ...question.wishes, days, budget: null } }, solve, ground)
+    const plan = planBuild({ ...question, wishes: { ...question.wishes, days, budget } }, solve, ground)
     if (plan.status !== 'infeasible') yield { at: days, plan }
   }
 }

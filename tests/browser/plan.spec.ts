@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
+import { demoBuilds } from '../../demo/builds'
 import { loadMarket } from './loadMarket'
 
 /** From a brief to a plan, one wish dropped, taken, and the receipt says what the plan said. */
@@ -99,4 +100,62 @@ test('one plan taken twice at once is taken once; the other is told that the bui
   const both = await Promise.all([1, 2].map(() => request.post(`/api/builds/${id}/plan/take`, { data })))
   expect(both.map((each) => each.status()).sort()).toEqual([200, 409])
   expect((await (await request.get(`/api/builds/${id}`)).json()).choices).toHaveLength(1)
+})
+
+test('an upgrade of a machine that stands: another socket takes board and memory along, the old is sold', async ({
+  page,
+  request,
+}) => {
+  await loadMarket(request)
+  const { id } = await (
+    await request.post('/api/builds', {
+      data: {
+        name: 'Standing',
+        currency: 'CAD',
+        budget: '420.00',
+        stretch: '420.00',
+        targets: [{ workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 90 }],
+      },
+    })
+  ).json()
+  const mine = demoBuilds.find(({ stoodOn }) => stoodOn)!.owned.map((each) => each.replace('shelf-', ''))
+  for (const partId of mine) {
+    const put = { partId, condition: 'used', cost: '0', currency: 'CAD' }
+    const shelf = await (await request.post('/api/shelf', { data: put })).json()
+    const shelfId = shelf.id ?? shelf.find((each: { partId: string }) => each.partId === partId).id
+    const data = { kind: 'owned', shelfId, scope: 'core' }
+    expect((await request.post(`/api/builds/${id}/machine/choices`, { data })).ok()).toBe(true)
+  }
+  const verdict = page.locator('[data-test="plan-verdict"]')
+  await page.goto(`/b/${id}/plan`)
+  await page.getByLabel('sell what is mine for it').check()
+  const most = page.getByLabel('things of mine to sell, at most')
+  await most.fill('4')
+  await most.press('Tab')
+  await expect(verdict).toContainText('is faster for that', { timeout: 30_000 })
+  const sold = page.locator('[data-sold]')
+  await expect(sold.filter({ hasText: 'Northpine N1 micro' })).toHaveCount(1)
+  await expect(sold.filter({ hasText: 'Palisado 16 GB DDR3' })).toHaveCount(1)
+  // before → after, and what comes back
+  const [before, after] = (await page.locator('[data-test="before-after"] .figures').allTextContents()).map(
+    Number,
+  )
+  expect(after!).toBeGreaterThan(before!)
+  const outOfPocket = Number(await page.locator('[data-figure="out-of-pocket"]').textContent())
+  expect(outOfPocket).toBeLessThanOrEqual(420)
+  const payNow = await page.locator('[data-figure="receipt-pay-now"]').textContent()
+  expect(outOfPocket).toBeLessThan(Number(payNow))
+  await expect(page.getByLabel('other ways to spend the same').locator('tr')).not.toHaveCount(0, {
+    timeout: 60_000,
+  })
+
+  await page.getByRole('button', { name: 'Take this plan' }).click()
+  await expect(page.getByText('the plan is the build now')).toBeVisible()
+  await expect(page.locator('[data-figure="payNow"]').first()).toHaveText(payNow!)
+  const inBuild = async () =>
+    (await (await request.get(`/api/builds/${id}`)).json()).parts.map((each: { id: string }) => each.id)
+  expect(await inBuild()).not.toContain('northpine-n1-micro')
+  await page.getByRole('button', { name: 'Undo' }).first().click()
+  await expect(page.locator('[data-figure="payNow"]').first()).toHaveText('0.00')
+  expect([...(await inBuild())].sort()).toEqual([...mine].sort())
 })

@@ -163,7 +163,11 @@ function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentW
         way: {
           id: `choice:${choice.id}`,
           text: choice.label,
-          from: isBought ? 'in the build, bought' : `in the build: ${choice.source}`,
+          from: choice.item
+            ? 'in the build, mine'
+            : isBought
+              ? 'in the build, bought'
+              : `in the build: ${choice.source}`,
           url: '',
           source: null,
           partIds: [...new Set(ids)],

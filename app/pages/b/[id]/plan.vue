@@ -32,6 +32,7 @@ const isPresent = computed(() => {
 const costsMore = computed(
   () =>
     plan.value?.status === 'optimal' &&
+    plan.value.sold.length === 0 &&
     view.value.emptyRoles.length === 0 &&
     (onReceipt.value?.totals.expected ?? 0) > (view.value.receipt.totals.expected ?? Infinity),
 )
@@ -46,12 +47,14 @@ const verdict = computed(() => {
   const found = plan.value
   if (!found || found.status === 'infeasible') return ''
   const things = found.kept.length
+  const stays = found.ways.filter(({ isPresent, payNow }) => isPresent && payNow === 0).length
   const wait =
     found.waitDays === null
       ? 'one of them seldom comes up'
       : found.waitDays === 0
         ? 'all at hand today'
         : `all here within ${Math.ceil(found.waitDays)} days in 8 of 10 cases`
+  if (isUpgrade.value) return `${things - stays} new, ${stays} ${stays === 1 ? 'stays' : 'stay'}, ${wait}.`
   return `${things} things in ${purchases.value} ${purchases.value === 1 ? 'purchase' : 'purchases'}, ${wait}.`
 })
 function set(some: Partial<BuildQuestion>) {
@@ -197,7 +200,10 @@ useHead({ title: 'Plan · Tarvin' })
         ><b v-if="withoutWay.length > 0"
           >No way to get {{ withoutWay.join(', ') }} is known or allowed: add leads, past sales or shop
           prices, or lower what is wished for.</b
-        ><b v-else>No machine of these ways meets every wish.</b></template
+        ><b v-else>No machine of these ways meets every wish.</b
+        ><span v-if="maySell && !isUpgrade" class="block text-soft">
+          What is yours stays in it. Let some of it be sold, and something faster may take its place.</span
+        ></template
       >
       <template v-else-if="plan">
         <p>
@@ -208,7 +214,7 @@ useHead({ title: 'Plan · Tarvin' })
               :working="() => planWorking(plan!, question!)"
               data-figure="plan-expected"
             />
-            expected for what is planned,
+            expected {{ plan.sold.length > 0 ? 'once the old is sold' : 'for what is planned' }},
             <span>{{ money(plan.payNow) }}</span> to pay now: {{ verdict }}</b
           >
         </p>
@@ -217,10 +223,17 @@ useHead({ title: 'Plan · Tarvin' })
           <b class="figures">{{ money(plan.payNow! - plan.outOfPocket!) }}</b> comes back:
           <b class="figures" data-figure="out-of-pocket">{{ money(plan.outOfPocket) }}</b> out of pocket.
         </p>
+        <p v-if="isUpgrade && plan.fps" data-test="before-after">
+          <template v-for="(target, at) in question!.targets" :key="target.name"
+            ><template v-if="at > 0"> · </template>{{ target.name }}
+            <span class="figures">{{ before ? Math.round(before[at]!) : 'not known' }}</span> →
+            <b class="figures">{{ Math.round(plan.fps[at]!) }}</b> fps</template
+          >
+        </p>
         <p class="text-soft">
           {{
             plan.status === 'optimal'
-              ? `Proven: nothing on offer does it for less (${seconds.toFixed(1)} s).`
+              ? `Proven: nothing on offer ${question?.goal === 'fastest' ? 'is faster for that' : 'does it for less'} (${seconds.toFixed(1)} s).`
               : 'The best found so far, not proven.'
           }}
           <template v-if="onReceipt"
@@ -266,7 +279,6 @@ useHead({ title: 'Plan · Tarvin' })
         <p v-if="plan.fps" class="mt-2 text-soft">
           <template v-for="(target, at) in question.targets" :key="target.name"
             ><template v-if="at > 0"> · </template>{{ target.name }}
-            <template v-if="isUpgrade">{{ before ? Math.round(before[at]!) : 'not known' }} → </template>
             <b class="figures text-ink">{{ Math.round(plan.fps[at]!) }}</b> fps, wanted
             {{ Math.round(target.averageFps) }}</template
           >

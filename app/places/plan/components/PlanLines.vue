@@ -12,9 +12,9 @@ const { plan, question, others } = defineProps<{
   others: Readonly<Record<string, OtherWay>>
 }>()
 const emit = defineEmits<{ pin: [id: string]; ban: [id: string]; other: [id: string] }>()
-const when = ({ isPresent, perDay }: BuildWay) =>
-  perDay !== null ? 'as found' : isPresent ? 'chosen' : 'today'
-const order = ['chosen', 'today', 'as found']
+const when = ({ isPresent, perDay, payNow }: BuildWay) =>
+  perDay !== null ? 'as found' : !isPresent ? 'today' : payNow === 0 ? 'stays' : 'chosen'
+const order = ['chosen', 'today', 'as found', 'stays']
 const lines = computed(() =>
   plan.ways
     .map((way) => ({
@@ -56,6 +56,25 @@ const isPinned = (id: string) => pinsOf(question).includes(id)
       </tr>
     </thead>
     <tbody>
+      <tr v-for="{ way, brings } in plan.sold" :key="way.id" :data-sold="way.id">
+        <td class="figures text-xs">sold</td>
+        <td>
+          <b>{{ way.text }}</b>
+          <div class="text-xs text-soft">goes to the shelf, and brings about this when sold</div>
+        </td>
+        <td class="amount text-settled">−{{ money(brings) }}</td>
+        <td />
+        <td class="text-right text-xs whitespace-nowrap">
+          <button
+            type="button"
+            class="quiet-button"
+            :aria-label="`keep ${way.text}`"
+            @click="emit('pin', way.id)"
+          >
+            keep
+          </button>
+        </td>
+      </tr>
       <tr v-for="line in lines" :key="line.way.id" :data-way="line.way.id">
         <td class="figures text-xs">{{ line.when }}</td>
         <td>
@@ -103,25 +122,6 @@ const isPinned = (id: string) => pinsOf(question).includes(id)
             @click="emit('ban', line.way.id)"
           >
             ban
-          </button>
-        </td>
-      </tr>
-      <tr v-for="{ way, brings } in plan.sold" :key="way.id" :data-sold="way.id">
-        <td class="figures text-xs">sold</td>
-        <td>
-          <b>{{ way.text }}</b>
-          <div class="text-xs text-soft">taken out, to the shelf; brings about</div>
-        </td>
-        <td class="amount text-settled">−{{ money(brings) }}</td>
-        <td />
-        <td class="text-right text-xs whitespace-nowrap">
-          <button
-            type="button"
-            class="quiet-button"
-            :aria-label="`keep ${way.text}`"
-            @click="emit('pin', way.id)"
-          >
-            keep
           </button>
         </td>
       </tr>
