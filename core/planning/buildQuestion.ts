@@ -120,6 +120,38 @@ export const pinsOf = ({ pins, ways, maySell }: BuildQuestion): readonly string[
 /** So many things an upgrade sells at most, unless the builder says otherwise: each is work. */
 export const usuallySold = 3
 
+/** A machine that a plan may be measured by. */
+export interface PlanRival {
+  /** Frame rates, one for each target; null where one is not known. */
+  readonly fps: readonly (number | null)[]
+  /** What it costs to buy, minor units; null where not known. */
+  readonly price: number | null
+}
+
+/**
+ * The question by which a plan is as fast as another machine in every target of which its rate is known, at the least
+ * cost; or the fastest for what that machine costs. Null where too little is known of it.
+ *
+ * @example a console of 60 fps in one target and none known in the other: floors 60 and none
+ */
+export function asRival(
+  question: BuildQuestion,
+  rival: PlanRival,
+  goal: 'match' | 'spend',
+): BuildQuestion | null {
+  const { wishes } = question
+  if (goal === 'match') {
+    if (rival.fps.every((each) => each === null)) return null
+    return { ...question, goal: 'cheapest', wishes: { ...wishes, floors: rival.fps, budget: null } }
+  }
+  if (rival.price === null || question.targets.length === 0) return null
+  return {
+    ...question,
+    goal: 'fastest',
+    wishes: { ...wishes, floors: wishes.floors.map(() => null), budget: rival.price },
+  }
+}
+
 /** What a builder asked of a plan, apart from what is on offer: it outlives a reload, and new offers. */
 export type PlanAsk = Pick<BuildQuestion, 'goal' | 'wishes' | 'pins' | 'bans' | 'maySell'>
 

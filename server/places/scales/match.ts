@@ -10,6 +10,7 @@ import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
 import { leastOfPart } from '#core/comparison/adjustments/leastOfPart'
 import { likeForLike } from '#core/comparison/adjustments/likeForLike'
 import { isTakeable } from '#core/supply/ways/way'
+import { rateAt } from '#core/comparison/components/rateAt'
 import type { WeighedMachine } from '#core/comparison/weighedMachine'
 import {
   matchSearch,
@@ -249,22 +250,6 @@ type SearchOptionId = Pick<SearchOption, 'id' | 'part'>
 
 const coreRoleSet: ReadonlySet<string> = new Set([...coreRoles, 'donor'])
 const isCore = (role: string) => coreRoleSet.has(role)
-
-function rateAt(
-  { rates, modes }: BuildView['weighing']['own']['machine'],
-  target: BuildView['targets'][number],
-): number | null {
-  const same = rates.find(
-    (rate) =>
-      rate.workloadId === target.workloadId &&
-      rate.settings === `${target.width}x${target.height} ${target.preset}`,
-  )
-  const mode = modes.find(
-    (each) =>
-      each.workloadId === target.workloadId && each.width === target.width && each.height === target.height,
-  )
-  return same?.averageFps ?? mode?.fps ?? null
-}
 
 function matchView(
   { found, gap, isComplete, checked }: SearchAnswer,

@@ -1,5 +1,8 @@
 import { expect, test } from 'vitest'
+import { boughtFor } from '#core/comparison/components/boughtFor'
+import { rateAt } from '#core/comparison/components/rateAt'
 import {
+  asRival,
   askedAgain,
   budgetForPlan,
   without,
@@ -61,4 +64,39 @@ test('what was asked outlives new offers; ways that are gone take their pins and
   // a target more: the wishes of before say nothing of it
   const other = { ...fresh, wishes: { ...wishes, floors: [60] } }
   expect(askedAgain(other, asked).wishes).toEqual(other.wishes)
+})
+
+test('as fast as another machine where its rates are known, or the fastest for what it costs', () => {
+  const asked = {
+    goal: 'cheapest',
+    targets: [{}, {}],
+    wishes: { ...wishes, floors: [60, 90] },
+  } as unknown as BuildQuestion
+  const rival = { fps: [55, null], price: 49_900 }
+  expect(asRival(asked, rival, 'match')).toMatchObject({
+    goal: 'cheapest',
+    wishes: { floors: [55, null], budget: null },
+  })
+  expect(asRival(asked, rival, 'spend')).toMatchObject({
+    goal: 'fastest',
+    wishes: { floors: [null, null], budget: 49_900 },
+  })
+  // nothing known of it is no wish
+  expect(asRival(asked, { fps: [null, null], price: null }, 'match')).toBeNull()
+  expect(asRival(asked, { fps: [null, null], price: null }, 'spend')).toBeNull()
+  expect(asRival({ ...asked, targets: [] }, rival, 'spend')).toBeNull()
+})
+
+test('what is known of another machine: its rate at a target, by its settings or a console’s mode; what it takes to buy', () => {
+  const own = { workloadId: 'kite', settings: '1920x1080 high', averageFps: 88, lowFps: 60 }
+  const mode = { workloadId: 'moor', width: 2560, height: 1440, fps: 60, lowFps: null }
+  const machine = { rates: [own], modes: [mode] } as never
+  const at = (workloadId: string, width: number, height: number, preset: string) =>
+    rateAt(machine, { workloadId, width, height, preset })
+  expect(at('kite', 1920, 1080, 'high')).toBe(88)
+  expect(at('kite', 1920, 1080, 'low')).toBeNull()
+  expect(at('moor', 2560, 1440, 'medium')).toBe(60)
+  expect(at('moor', 1920, 1080, 'medium')).toBeNull()
+  expect(boughtFor({ price: 100_000, taxPercent: 13, shipping: 2500 })).toBe(115_500)
+  expect(boughtFor({ price: 100_000, taxPercent: 0, shipping: null })).toBe(100_000)
 })

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames } from '#core/parts/part'
-import { maybeSold, usuallySold, type BuildQuestion, type PlanWishes } from '#core/planning/buildQuestion'
+import { boughtFor } from '#core/comparison/components/boughtFor'
+import { rateAt } from '#core/comparison/components/rateAt'
+import {
+  asRival,
+  maybeSold,
+  usuallySold,
+  type BuildQuestion,
+  type PlanWishes,
+} from '#core/planning/buildQuestion'
 import { ratesToday } from '#core/planning/upgrade'
 import type { BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint } from '#core/planning/wishCosts'
@@ -77,6 +85,27 @@ function upgrade(on: boolean) {
     goal: targets.length > 0 ? 'fastest' : 'cheapest',
     wishes: { ...wishes, floors: wishes.floors.map(() => null) },
   })
+}
+/** Machines on the scales that a plan can be measured by. */
+const measured = computed(() =>
+  (['match', 'spend'] as const).flatMap((goal) =>
+    view.value.weighing.others.flatMap(({ machine }) => {
+      const rival = {
+        fps: view.value.targets.map((target) => rateAt(machine, target)),
+        price: boughtFor(machine),
+      }
+      const asked = question.value && asRival(question.value, rival, goal)
+      if (!asked) return []
+      const text = goal === 'match' ? `as fast as ${machine.name}` : `for the price of ${machine.name}`
+      return [{ id: `${goal} ${machine.id}`, text, asked }]
+    }),
+  ),
+)
+function measureBy(event: Event) {
+  const field = event.target as HTMLSelectElement
+  const found = measured.value.find(({ id }) => id === field.value)
+  field.value = ''
+  if (found) set(found.asked)
 }
 const before = computed(() => (question.value ? ratesToday(question.value) : null))
 const ban = (id: string) => set({ bans: [...question.value!.bans, id] })
@@ -166,6 +195,15 @@ useHead({ title: 'Plan · Tarvin' })
           />
           sell what is mine for it</label
         >
+        <select
+          v-if="measured.length > 0"
+          class="field w-44"
+          aria-label="measured by another machine"
+          @change="measureBy"
+        >
+          <option value="">measured by…</option>
+          <option v-for="each in measured" :key="each.id" :value="each.id">{{ each.text }}</option>
+        </select>
         <span class="text-soft">by expected cost, of {{ question.ways.length }} ways</span>
         <button type="button" class="button ml-auto" :aria-expanded="changing" @click="changing = !changing">
           Wishes…</button

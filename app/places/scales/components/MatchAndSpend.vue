@@ -90,7 +90,8 @@ const open = () =>
     <p class="mt-1 text-soft">
       Match it: the cheapest machine of what the build has, your shelf, single leads, shop prices and hunts
       that reaches it in every target. Spend the same: the most frames that cost no more to own. Both pass the
-      whole fit check and your rules; lots, and orders put together, are not searched.
+      whole fit check and your rules. Lots, donors and orders put together are looked through in
+      <NuxtLink :to="`/b/${view.id}/plan`" class="underline">Plan</NuxtLink>, measured by the same machine.
     </p>
     <p v-if="failed" class="mt-2 text-stop" role="alert">{{ failed }}</p>
     <template v-if="found">
