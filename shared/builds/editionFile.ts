@@ -2,8 +2,6 @@ import { array, object, type InferType } from 'yup'
 import { houseRulesSchema } from '../brief/schemas'
 import { currencyCode, finite, oneOf, text, trimmed } from '../fields'
 
-const amount = () => finite().integer('${path} must be whole minor units').required()
-
 /** An edition as a file: what another builder's Tarvin wrote. Only what re-pricing needs is asked for. */
 export const editionFileSchema = object({
   format: oneOf(['tarvin-edition']).required('this is not an edition: "format" must be "tarvin-edition"'),
@@ -27,7 +25,7 @@ export const editionFileSchema = object({
           .max(40)
           .default([]),
         scope: text().max(40).default(''),
-        payNow: amount(),
+        payNow: finite().integer('${path} must be whole minor units').nullable().default(null),
         anyoneCanPay: finite().integer().nullable().default(null),
         reason: text().max(300).default(''),
       }),

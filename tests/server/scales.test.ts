@@ -6,7 +6,7 @@ import { choiceSchema } from '#shared/machine/schemas'
 import { librarySchema } from '#shared/parts/libraryFile'
 import { rivalSchema } from '#shared/rivals/schemas'
 import { weighingSchema } from '#shared/scales/schemas'
-import { editionHtml, editionMarkdown } from '#core/files/editions/editionText'
+import { editionHtml, editionJson, editionMarkdown } from '#core/files/editions/editionText'
 import { catalogue } from '../../demo/catalogue'
 import { demoWorkloads } from '../../demo/trade'
 import type { OpenDatabase } from '#server/db/client'
@@ -412,12 +412,21 @@ describe('editions', () => {
         .map((line) => line.change)
         .sort(),
     ).toEqual(['added', 'dearer'])
-    expect(totals.find((total) => total.name === 'pay now')!.after).toBeGreaterThan(
-      totals.find((total) => total.name === 'pay now')!.before,
+    expect(totals.find((total) => total.name === 'pay now')!.after!).toBeGreaterThan(
+      totals.find((total) => total.name === 'pay now')!.before!,
     )
     const content = await editionOf(database.db, editions[0]!.id)
     expect(JSON.stringify(content)).not.toContain('café pays late')
     expect(content.openQuestions.join(' ')).toContain('Brindlewick 15: At what speed does the memory run?')
+    // whoever it is frozen for, it opens elsewhere, every known part at the price of there
+    for (const reader of ['buyer', 'repeater'] as const) {
+      const file = readEditionFile(JSON.parse(editionJson(content, reader)))
+      const there = await openEdition(database.db, file, { currency: 'CAD', region: '' }, today)
+      const parts = content.lines.filter(({ scope }) => reader !== 'buyer' || scope !== 'test-only')
+      expect(there.lines).toHaveLength(parts.flatMap((line) => line.parts).length)
+      expect(there.lines.every(({ there: elsewhere }) => reader !== 'buyer' || elsewhere === null)).toBe(true)
+    }
+    expect(content.lines.some(({ parts }) => parts.some(({ street }) => (street?.count ?? 0) > 0))).toBe(true)
     await setEditionDeleted(database.db, editions[0]!.id, today)
     await expect(editionOf(database.db, editions[0]!.id)).rejects.toThrow('no edition')
   })

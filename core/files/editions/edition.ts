@@ -1,3 +1,5 @@
+import type { Condition } from '../../reading/sales/soldRecord'
+
 /** A frozen, dated copy of a build. Amounts in minor units of its currency. */
 export interface EditionContent {
   readonly format: 'tarvin-edition'
@@ -10,10 +12,11 @@ export interface EditionContent {
   readonly region: string
   readonly frozenOn: string
   readonly lines: readonly EditionLine[]
+  /** Null where something in it has no price. */
   readonly totals: {
-    readonly payNow: number
-    readonly afterRebates: number
-    readonly expected: number
+    readonly payNow: number | null
+    readonly afterRebates: number | null
+    readonly expected: number | null
     readonly anyoneCanPay: number
     readonly unknownStreet: number
     readonly budget: number
@@ -35,14 +38,42 @@ export interface EditionLine {
     readonly make: string
     readonly name: string
     readonly role: string
+    /** What it really sold for when the edition was frozen; left out where nothing is known. */
+    readonly street?: EditionStreet
   }[]
   readonly scope: string
   readonly source: string
   readonly kind: string
-  readonly payNow: number
+  /** Null where not known. */
+  readonly payNow: number | null
   readonly isPaid: boolean
   readonly anyoneCanPay: number | null
   readonly reason: string
+  /** As it is or is meant to be bought; left out where not known. */
+  readonly condition?: Condition | null
+  /** How a thing of the machine was found to be: `works`, or its fault. */
+  readonly state?: string
+  readonly link?: string
+  readonly codes?: readonly {
+    readonly word: string
+    readonly takesOff: string
+    readonly lastDay: string | null
+  }[]
+  readonly rebates?: readonly { readonly kind: string; readonly amount: number; readonly lastDay: string }[]
+}
+
+/** Marks with what they rest on, so that a stranger can find them again. */
+export interface EditionStreet {
+  readonly patient: number
+  readonly typical: number
+  readonly hurried: number
+  readonly count: number
+  /** First and last day of sale. */
+  readonly from: string
+  readonly to: string
+  /** Manners of sale, and the words that titles must have. */
+  readonly manners: readonly string[]
+  readonly words: readonly string[]
 }
 
 export interface EditionTarget {
@@ -70,7 +101,11 @@ export interface EditionDrift {
     readonly before: number | null
     readonly after: number | null
   }[]
-  readonly totals: readonly { readonly name: string; readonly before: number; readonly after: number }[]
+  readonly totals: readonly {
+    readonly name: string
+    readonly before: number | null
+    readonly after: number | null
+  }[]
   readonly targets: readonly {
     readonly name: string
     readonly before: number | null
@@ -100,7 +135,11 @@ export function editionDrift(before: EditionContent, after: EditionContent): Edi
     taken.add(at)
     const now = after.lines[at]!
     const change =
-      !sameMoney || now.payNow === old.payNow ? 'same' : now.payNow > old.payNow ? 'dearer' : 'cheaper'
+      !sameMoney || now.payNow === old.payNow || now.payNow === null || old.payNow === null
+        ? 'same'
+        : now.payNow > old.payNow
+          ? 'dearer'
+          : 'cheaper'
     return { label: now.label, change, before: old.payNow, after: now.payNow }
   })
   const added = after.lines

@@ -1,12 +1,71 @@
-import { formatAmount } from '../../money/formatAmount'
+import { partLabel } from '../../parts/part'
 import { toDecimal } from '../../money/decimal'
 import { csvTable } from '../export/csvCell'
 import type { EditionContent } from './edition'
+import { editionTables, soldWith, type EditionReader, type EditionTable } from './readers'
 import { markdownText } from '../export/markdownText'
 
-/** An edition as a CSV of its lines. */
-export function editionCsv(edition: EditionContent): string {
-  const decimal = (amount: number | null) => (amount === null ? null : toDecimal(amount, edition.currency))
+/** An edition as a CSV of its lines, for a reader; a buyer's has no money in it. */
+export function editionCsv(edition: EditionContent, reader: EditionReader = 'adviser'): string {
+  if (reader === 'buyer') {
+    const [{ head, rows } = { head: [], rows: [] }] = editionTables(edition, reader)
+    return csvTable(
+      [...head],
+      rows.map((row) => [...row]),
+    )
+  }
+  return reader === 'repeater' ? repeaterCsv(edition) : adviserCsv(edition)
+}
+
+const decimalIn = (currency: string) => (amount: number | null) =>
+  amount === null ? null : toDecimal(amount, currency)
+
+function repeaterCsv(edition: EditionContent): string {
+  const decimal = decimalIn(edition.currency)
+  return csvTable(
+    [
+      'make',
+      'name',
+      'role',
+      'condition',
+      'patient',
+      'typical',
+      'hurried',
+      'sales',
+      'first sale',
+      'last sale',
+      'sold by',
+      'words',
+      'paid here',
+      'anyone can pay',
+      'currency',
+      'from',
+      'link',
+    ],
+    edition.lines.flatMap((line) =>
+      line.parts.map(({ make, name, role, street }) => [
+        make,
+        name,
+        role,
+        line.condition ?? null,
+        ...(['patient', 'typical', 'hurried'] as const).map((mark) => decimal(street?.[mark] ?? null)),
+        street?.count ?? null,
+        street?.from ?? null,
+        street?.to ?? null,
+        street?.manners.join(' ') ?? null,
+        street?.words.join(' ') ?? null,
+        line.parts.length === 1 ? decimal(line.payNow) : null,
+        line.parts.length === 1 ? decimal(line.anyoneCanPay) : null,
+        edition.currency,
+        line.source,
+        line.link ?? null,
+      ]),
+    ),
+  )
+}
+
+function adviserCsv(edition: EditionContent): string {
+  const decimal = decimalIn(edition.currency)
   return csvTable(
     ['thing', 'roles', 'scope', 'kind', 'source', 'paid', 'pay now', 'anyone can pay', 'currency', 'reason'],
     edition.lines.map((line) => [
@@ -24,120 +83,63 @@ export function editionCsv(edition: EditionContent): string {
   )
 }
 
-/** What an edition shows, in tables: one shape for Markdown and HTML. */
-export interface EditionTable {
-  readonly title: string
-  readonly head: readonly string[]
-  /** Columns of figures, which stand to the right. */
-  readonly figures: readonly number[]
-  readonly rows: readonly (readonly string[])[]
+/** An edition as JSON, for a reader. A buyer's holds what is in the machine and how fast it is, and nothing else. */
+export function editionJson(edition: EditionContent, reader: EditionReader = 'adviser'): string {
+  const { name, saleText, currency, frozenOn, lines, targets } = edition
+  const told =
+    reader !== 'buyer'
+      ? { ...edition, reader }
+      : {
+          format: edition.format,
+          version: edition.version,
+          reader,
+          name,
+          saleText,
+          currency,
+          frozenOn,
+          lines: soldWith(lines).map((line) => ({
+            label: line.parts.map(partLabel).join(' + ') || line.label,
+            parts: line.parts.map(({ id, make, name: part, role }) => ({ id, make, name: part, role })),
+            condition: line.condition ?? null,
+            state: line.state ?? null,
+          })),
+          targets: targets.map(({ name: target, averageFps, lowFps, isMeasured }) => ({
+            name: target,
+            averageFps,
+            lowFps,
+            isMeasured,
+          })),
+        }
+  return JSON.stringify(told, null, 2)
 }
 
-/** The tables of an edition: lines with paid beside anyone-can-pay, totals, targets, weighing, findings, open questions. Empty ones are left out. */
-export function editionTables(edition: EditionContent): EditionTable[] {
-  const amount = (value: number | null) =>
-    value === null ? 'not known' : formatAmount(value, edition.currency)
-  const { totals, weighing } = edition
-  const steps = [
-    ...new Map(
-      weighing.machines.flatMap((machine) => machine.steps.map((step) => [step.id, step.label] as const)),
-    ),
-  ]
-  const tables: EditionTable[] = [
-    {
-      title: 'What is in it',
-      head: ['thing', 'scope', 'from', 'paid', 'pay now', 'anyone can pay', 'why'],
-      figures: [3, 4, 5],
-      rows: edition.lines.map((line) => [
-        line.label,
-        line.scope,
-        line.source,
-        line.isPaid ? amount(line.payNow) : '—',
-        amount(line.payNow),
-        amount(line.anyoneCanPay),
-        line.reason,
-      ]),
-    },
-    {
-      title: 'Totals',
-      head: ['total', `amount, ${edition.currency}`],
-      figures: [1],
-      rows: [
-        ['pay now', amount(totals.payNow)],
-        ['after rebates', amount(totals.afterRebates)],
-        ['expected', amount(totals.expected)],
-        [
-          `anyone can pay${totals.unknownStreet > 0 ? ` (${totals.unknownStreet} without a street price)` : ''}`,
-          amount(totals.anyoneCanPay),
-        ],
-        ['budget', amount(totals.budget)],
-      ],
-    },
-    {
-      title: 'How fast',
-      head: ['target', 'wanted', 'average', '90 % range', '1 % low', 'verdict'],
-      figures: [1, 2, 3, 4],
-      rows: edition.targets.map((target) => [
-        target.name,
-        `${target.wanted}${target.wantedLow === null ? '' : ` / ${target.wantedLow}`}`,
-        target.averageFps === null
-          ? 'not known'
-          : `${Math.round(target.averageFps)}${target.isMeasured ? ' measured' : ' estimated'}`,
-        target.range === null ? '—' : `${Math.round(target.range.low)}–${Math.round(target.range.high)}`,
-        target.lowFps === null ? '—' : String(Math.round(target.lowFps)),
-        target.verdict ?? 'not known',
-      ]),
-    },
-    {
-      title: `What it takes to own, over ${weighing.years} years`,
-      head: ['step', ...weighing.machines.map((machine) => machine.name)],
-      figures: weighing.machines.map((_, index) => index + 1),
-      rows:
-        weighing.machines.length < 2
-          ? []
-          : [
-              ...steps.map(([id, label]) => [
-                label,
-                ...weighing.machines.map((machine) =>
-                  amountOrDash(machine.steps.find((step) => step.id === id)?.amount, amount),
-                ),
-              ]),
-              ['like for like', ...weighing.machines.map((machine) => amount(machine.total))],
-            ],
-    },
-    {
-      title: 'Findings',
-      head: ['severity', 'what'],
-      figures: [],
-      rows: edition.findings.map((finding) => [finding.severity, finding.what]),
-    },
-    {
-      title: 'Open questions',
-      head: ['question'],
-      figures: [],
-      rows: edition.openQuestions.map((question) => [question]),
-    },
-  ]
-  return tables.filter((table) => table.rows.length > 0)
-}
+/** Words above the tables. A builder's purpose may say what is to be earned: a buyer reads the text for buyers alone. */
+const wordsFor = ({ purpose, saleText }: EditionContent, reader: EditionReader) =>
+  (reader === 'buyer' ? [saleText] : reader === 'repeater' ? [purpose] : [purpose, saleText]).filter(
+    (text) => text !== '',
+  )
 
-function amountOrDash(value: number | undefined, amount: (value: number) => string): string {
-  return value === undefined ? '—' : amount(value)
-}
+/** When and in what it was frozen; a buyer is told of neither region nor money. */
+const headOf = ({ frozenOn, region, currency }: EditionContent, reader: EditionReader) =>
+  reader === 'buyer'
+    ? `As it stands on ${frozenOn}`
+    : `Frozen on ${frozenOn}${region === '' ? '' : `, ${region}`}, in ${currency}`
+
+/** Verdicts speak of what it cost. */
+const verdictsFor = ({ weighing }: EditionContent, reader: EditionReader) =>
+  reader === 'buyer' ? [] : weighing.verdicts
 
 /** An edition as Markdown. */
-export function editionMarkdown(edition: EditionContent): string {
+export function editionMarkdown(edition: EditionContent, reader: EditionReader = 'adviser'): string {
   const row = (cells: readonly string[]) => `| ${cells.map(markdownText).join(' | ')} |`
   return [
     `# ${markdownText(edition.name)}`,
     '',
-    `Frozen on ${edition.frozenOn}${edition.region === '' ? '' : `, ${markdownText(edition.region)}`}, in ${edition.currency}.`,
+    `${markdownText(headOf(edition, reader))}.`,
     '',
-    ...[edition.purpose, edition.saleText]
-      .filter((text) => text !== '')
-      .flatMap((text) => [markdownText(text), '']),
-    ...edition.weighing.verdicts.flatMap((verdict) => [`> ${markdownText(verdict)}`, '']),
-    ...editionTables(edition).flatMap((table) => [
+    ...wordsFor(edition, reader).flatMap((text) => [markdownText(text), '']),
+    ...verdictsFor(edition, reader).flatMap((verdict) => [`> ${markdownText(verdict)}`, '']),
+    ...editionTables(edition, reader).flatMap((table) => [
       `## ${markdownText(table.title)}`,
       '',
       row(table.head),
@@ -149,7 +151,7 @@ export function editionMarkdown(edition: EditionContent): string {
 }
 
 /** An edition as one page that stands alone: no scripts, nothing to load; prints on two pages. */
-export function editionHtml(edition: EditionContent): string {
+export function editionHtml(edition: EditionContent, reader: EditionReader = 'adviser'): string {
   const cells = (tag: 'th' | 'td', row: readonly string[], figures: readonly number[]) =>
     row
       .map(
@@ -168,13 +170,14 @@ table{border-collapse:collapse;width:100%;background:#fdfbf6;border:1px solid #d
 .f{text-align:right;font-family:"Spline Sans Mono",ui-monospace,monospace;font-variant-numeric:tabular-nums;white-space:nowrap}.soft{color:#55605c}
 @media print{@page{size:A4;margin:12mm}body{background:none;padding:0;font-size:10.5px;max-width:none}h2{margin:10px 0 2px}section{break-inside:avoid}th,td{padding:1.5px 5px}}
 </style></head><body>
-<h1>${escapeHtml(edition.name)}</h1><p class="soft">Frozen on ${edition.frozenOn}${edition.region === '' ? '' : `, ${escapeHtml(edition.region)}`}, in ${escapeHtml(edition.currency)}</p>
-${[edition.purpose, edition.saleText]
-  .filter((text) => text !== '')
+<h1>${escapeHtml(edition.name)}</h1><p class="soft">${escapeHtml(headOf(edition, reader))}</p>
+${wordsFor(edition, reader)
   .map((text) => `<p>${escapeHtml(text)}</p>`)
   .join('\n')}
-${edition.weighing.verdicts.map((verdict) => `<blockquote>${escapeHtml(verdict)}</blockquote>`).join('\n')}
-${editionTables(edition).map(table).join('\n')}
+${verdictsFor(edition, reader)
+  .map((verdict) => `<blockquote>${escapeHtml(verdict)}</blockquote>`)
+  .join('\n')}
+${editionTables(edition, reader).map(table).join('\n')}
 </body></html>
 `
 }

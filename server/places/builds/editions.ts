@@ -2,7 +2,7 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { partLabel } from '#core/parts/part'
 import { scopeNames } from '#core/ledger/scopes'
-import { editionDrift, type EditionContent, type EditionLine } from '#core/files/editions/edition'
+import { editionDrift, type EditionContent } from '#core/files/editions/edition'
 import { defaultHouseRules, editionFileSchema, type EditionFile } from '#shared/builds/editionFile'
 import { toDecimal } from '#core/money/decimal'
 import { convertAmount, rateTable } from '#core/money/rates'
@@ -17,7 +17,7 @@ import { buildView } from './buildView'
 import { newId } from '#server/db/ids'
 import { useMarket } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
-import { valuedLeads } from '#server/context/valuedLeads'
+import { editionContent, editionNotes } from './editionContent'
 
 /** Freezes a build as it stands: prices, dates, estimates, weighing, open questions. Private notes stay out. */
 export async function freezeEdition(
@@ -33,101 +33,10 @@ export async function freezeEdition(
     buildId,
     name,
     frozenOn: today,
-    content: contentOf(view, today, await leadQuestions(db, view, today)),
+    content: editionContent(view, today, await editionNotes(db, view, today)),
     createdAt: new Date().toISOString(),
   })
   return id
-}
-
-/** What is still to be asked of the sellers of chosen leads that are not paid. */
-async function leadQuestions(db: Database, view: BuildView, today: string): Promise<string[]> {
-  const [build] = await db.select().from(builds).where(eq(builds.id, view.id))
-  const open = view.choices.flatMap((choice) =>
-    choice.kind === 'lead' && choice.voidBecause === null && choice.leadId !== null ? [choice.leadId] : [],
-  )
-  const valued = await valuedLeads(db, await useMarket(db), build!, today, open)
-  return valued.flatMap(({ lead, facts }) =>
-    facts
-      .filter((fact) => fact.state === 'missing' || fact.state === 'contradictory')
-      .map((fact) => `${lead.title}: ${fact.question}`),
-  )
-}
-
-function contentOf(view: BuildView, today: string, questions: readonly string[]): EditionContent {
-  const { totals } = view.receipt
-  return {
-    format: 'tarvin-edition',
-    version: '1',
-    name: view.name,
-    purpose: view.purpose,
-    saleText: view.saleText,
-    currency: view.currency,
-    region: view.region,
-    frozenOn: today,
-    lines: view.choices
-      .filter((choice) => choice.voidBecause === null)
-      .map((choice) => ({
-        label: choice.label,
-        parts: choice.parts.map(({ id, role }) => lineProper(view, id, role)),
-        scope: scopeNames[choice.scope],
-        source: choice.source,
-        kind: choice.kind === 'item' ? (choice.paidOn === null ? 'owned' : 'lead') : choice.kind,
-        payNow: choice.payNow ?? 0,
-        isPaid: choice.paidOn !== null,
-        anyoneCanPay: choice.anyoneCanPay,
-        reason: choice.reason,
-      })),
-    totals: {
-      payNow: totals.payNow ?? 0,
-      afterRebates: totals.afterRebates ?? 0,
-      expected: totals.expected ?? 0,
-      anyoneCanPay: totals.anyoneCanPay,
-      unknownStreet: totals.unknownStreet,
-      budget: view.budget,
-    },
-    targets: view.targets.map((target) => {
-      const measured = target.measured.find((run) => run.stands)
-      return {
-        name: `${target.workload} ${target.width}×${target.height} ${target.preset}`,
-        wanted: target.averageFps,
-        wantedLow: target.lowFps,
-        averageFps: measured?.averageFps ?? target.estimate?.averageFps ?? null,
-        range: measured ? null : (target.estimate?.range ?? null),
-        lowFps: measured ? measured.lowFps : (target.estimate?.lowFps ?? null),
-        isMeasured: measured !== undefined,
-        verdict: target.verdict,
-      }
-    }),
-    weighing: {
-      years: view.weighing.settings.years,
-      machines: [view.weighing.own, ...view.weighing.others].map(({ machine, cost }) => ({
-        name: machine.name,
-        steps: cost.steps.map(({ id, label, amount }) => ({ id, label, amount })),
-        total: cost.total,
-      })),
-      verdicts: view.weighing.others.flatMap((other) =>
-        other.verdict
-          ? [
-              `${other.verdict.sentence}${other.verdict.unknown === '' ? '' : ` Not known: ${other.verdict.unknown}.`}`,
-            ]
-          : [],
-      ),
-    },
-    findings: view.fit.findings.map(({ severity, what }) => ({ severity, what })),
-    openQuestions: [
-      ...questions,
-      ...view.fit.cannotCheck.map((each) => each.what),
-      ...view.weighing.others.flatMap((other) =>
-        other.questions.map(({ question }) => `${other.machine.name}: ${question}`),
-      ),
-    ],
-  }
-}
-
-function lineProper(view: BuildView, id: string, role: string): EditionLine['parts'][number] {
-  const part = view.parts.find((each) => each.id === id)
-  const named = view.choices.flatMap((choice) => choice.parts).find((each) => each.id === id)
-  return { id, role, make: part?.make ?? '', name: part?.name ?? named?.name ?? id }
 }
 
 export async function editionOf(db: Database, id: string): Promise<EditionContent> {
@@ -147,7 +56,7 @@ export async function editionsView(db: Database, buildId: string, today: string)
     .where(and(eq(editions.buildId, buildId), isNull(editions.deletedAt)))
     .orderBy(desc(editions.frozenOn), desc(editions.createdAt))
   const view = await buildView(db, buildId, today)
-  const now = contentOf(view, today, [])
+  const now = editionContent(view, today)
   return {
     now: now.totals,
     editions: rows.map(({ id, name, frozenOn, content }) => ({
@@ -188,8 +97,8 @@ export async function openEdition(
   const market = await useMarket(db)
   const priced = pricedLibrary(market, { currency, houseRules: { neverUsed: [] } }, today)
   const rate = rateTable(market.rates).find(today, file.currency, currency)
-  const there = (amount: number) =>
-    rate === null ? null : convertAmount(amount, file.currency, currency, rate)
+  const there = (amount: number | null) =>
+    rate === null || amount === null ? null : convertAmount(amount, file.currency, currency, rate)
   const lines = file.lines.flatMap((line) =>
     line.parts.map((part) => {
       const own =

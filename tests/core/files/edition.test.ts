@@ -1,7 +1,8 @@
 import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
 import { editionDrift, type EditionContent, type EditionLine } from '#core/files/editions/edition'
-import { editionCsv, editionHtml, editionMarkdown, editionTables } from '#core/files/editions/editionText'
+import { editionCsv, editionHtml, editionJson, editionMarkdown } from '#core/files/editions/editionText'
+import { editionReaders, editionTables } from '#core/files/editions/readers'
 
 const line = (id: string, payNow: number, change: Partial<EditionLine> = {}): EditionLine => ({
   label: id,
@@ -26,7 +27,7 @@ const edition = (lines: readonly EditionLine[], change: Partial<EditionContent> 
   frozenOn: '2026-10-31',
   lines,
   totals: {
-    payNow: lines.reduce((sum, each) => sum + each.payNow, 0),
+    payNow: lines.reduce((sum, each) => sum + (each.payNow ?? 0), 0),
     afterRebates: 0,
     expected: 0,
     anyoneCanPay: 0,
@@ -123,13 +124,13 @@ describe('an edition shared', () => {
   test('the steps of all machines stand in one table, a dash where a machine has none; empty tables are left out', () => {
     const titles = editionTables(nasty).map((table) => table.title)
     expect(titles).toEqual([
+      'Open questions',
       'What is in it',
       'Totals',
       'How fast',
       'What it takes to own, over 3 years',
-      'Open questions',
     ])
-    expect(editionTables(nasty)[3]!.rows).toEqual([
+    expect(editionTables(nasty)[4]!.rows).toEqual([
       ['price', '1.00', '—'],
       ['tax', '—', '0.13'],
       ['like for like', '1.00', '0.13'],
@@ -139,5 +140,113 @@ describe('an edition shared', () => {
         (table) => table.title.startsWith('What it takes'),
       ),
     ).toBe(false)
+  })
+})
+
+describe('three readers', () => {
+  const street = {
+    patient: 9100,
+    typical: 10_300,
+    hurried: 11_900,
+    count: 23,
+    from: '2026-09-02',
+    to: '2026-10-29',
+    manners: ['auction'],
+    words: ['tarn', '640'],
+  }
+  const told = edition(
+    [
+      line('tarn', 8777, {
+        parts: [{ id: 'tarn', make: 'Corvane', name: 'Tarn 640', role: 'graphics', street }],
+        condition: 'used',
+        state: 'works, ran for an hour',
+        link: 'https://pantry.test/tarn',
+        reason: 'bought low, sells for more',
+        codes: [{ word: 'SEVEN', takesOff: '7 %', lastDay: '2026-11-03' }],
+        rebates: [{ kind: 'mail-in', amount: 1555, lastDay: '2026-12-01' }],
+      }),
+      line('plinth', 12_345, {
+        parts: [{ id: 'plinth', make: 'Gantry', name: 'Plinth', role: 'memory', street }],
+        source: 'Anvil shop',
+        condition: 'new',
+      }),
+      line('riser', 4321, { scope: 'test-only' }),
+    ],
+    {
+      purpose: 'to be sold on, at least 66.60 an hour',
+      saleText: 'A quiet machine.',
+      region: 'Marrow Quay',
+      weighing: {
+        years: 3,
+        machines: [{ name: 'Box', steps: [{ id: 'price', label: 'price', amount: 99_100 }], total: 99_100 }],
+        verdicts: ['Build it: it costs 199.90 less.'],
+      },
+      openQuestions: ['Was it mined with?'],
+    },
+  )
+  const every = (reader: (typeof editionReaders)[number]) =>
+    [editionHtml, editionMarkdown, editionCsv, editionJson].map((form) => form(told, reader))
+
+  test('a buyer reads what is in it and how fast it is: no amount, source, budget, reason or purpose in any form', () => {
+    const secrets = [
+      ...['87.77', '123.45', '43.21', '91.00', '103.00', '199.90', '66.60', '991.00', '620.00', '15.55'],
+      ...['8777', '12345', '62000', 'Barnstall', 'Anvil shop', 'Marrow Quay', 'SEVEN', 'pantry', 'sold on'],
+      ...['bought low', 'Was it mined', 'riser'],
+    ]
+    for (const text of every('buyer')) {
+      for (const secret of secrets) expect(text).not.toContain(secret)
+      expect(text).toContain('Tarn 640')
+      expect(text).toContain('works, ran for an hour')
+    }
+    expect(editionHtml(told, 'buyer')).toContain('A quiet machine.')
+    expect(editionHtml(told, 'buyer')).toContain('72 estimated')
+  })
+
+  test('who repeats it reads marks with what they rest on, words, codes with their last day, and what was luck', () => {
+    const html = editionHtml(told, 'repeater')
+    for (const words of ['91.00', '103.00', '119.00', '23, 2026-09-02 to 2026-10-29', 'tarn 640'])
+      expect(html).toContain(words)
+    expect(html).toContain('SEVEN (7 %, until 2026-11-03)')
+    expect(html).toContain('15.55 mail-in, claim by 2026-12-01')
+    const tables = editionTables(told, 'repeater')
+    // 91.00 − 87.77
+    expect(tables.find(({ title }) => title === 'What was lucky')!.rows).toEqual([
+      ['Corvane Tarn 640', '3.23'],
+    ])
+    // by shop
+    expect(tables.find(({ title }) => title.startsWith('Where from'))!.rows.map(([shop]) => shop)).toEqual([
+      'Anvil shop',
+      'Barnstall',
+      'Barnstall',
+    ])
+    const { data } = Papa.parse<Record<string, string>>(editionCsv(told, 'repeater'), {
+      header: true,
+      skipEmptyLines: true,
+    })
+    expect(data[0]).toMatchObject({ name: 'Tarn 640', typical: '103.00', sales: '23', 'paid here': '87.77' })
+    expect(html).not.toContain('620.00')
+  })
+
+  test('an adviser reads what is open first, then where money might be saved, then all of it', () => {
+    const [first, second] = editionTables(told)
+    expect(first).toMatchObject({ title: 'Open questions', rows: [['Was it mined with?']] })
+    // 123.45 − 103.00; what is under the typical mark saves nothing
+    expect(second).toMatchObject({
+      title: 'Where money might be saved',
+      rows: [['plinth', '123.45', '103.00', '20.45']],
+    })
+    expect(editionMarkdown(told)).toContain('620.00')
+    // what is paid cannot be saved on any more
+    const paid = edition([{ ...told.lines[1]!, isPaid: true }])
+    expect(editionTables(paid).some(({ title }) => title.startsWith('Where money'))).toBe(false)
+  })
+
+  test('what has no price is not known, never 0.00', () => {
+    const unknown = edition([line('a', 100, { payNow: null })], {
+      totals: { ...told.totals, payNow: null, afterRebates: null, expected: null },
+    })
+    expect(editionMarkdown(unknown)).toContain('| pay now | not known |')
+    expect(editionCsv(unknown)).toContain('a,cpu,core machine,lead,Barnstall,,,2.00')
+    expect(editionDrift(unknown, edition([line('a', 100)])).lines[0]!.change).toBe('same')
   })
 })

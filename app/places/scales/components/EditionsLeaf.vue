@@ -33,6 +33,9 @@ const forms = [
   ['csv', 'CSV'],
   ['json', 'JSON'],
 ] as const
+/** Who it is for: a buyer reads no amount of money, who repeats it how, an adviser all of it. */
+const readers = { buyer: 'a buyer', repeater: 'somebody who repeats it', adviser: 'an adviser' } as const
+const reader = ref<keyof typeof readers>('buyer')
 const repriced = shallowRef<RepricedView | null>(null)
 const refused = ref('')
 async function openOther(event: Event) {
@@ -134,6 +137,21 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
       No edition yet. Freeze one before you share the build or buy the first part: it shows later how prices
       have moved.
     </p>
+    <p v-if="editions && editions.editions.length > 0" class="mt-3 flex flex-wrap items-baseline gap-x-4">
+      <label
+        >share with
+        <select v-model="reader" class="field !min-h-0 !py-0.5" aria-label="share with">
+          <option v-for="(words, key) in readers" :key="key" :value="key">{{ words }}</option>
+        </select></label
+      >
+      <span class="text-soft">{{
+        reader === 'buyer'
+          ? 'what is in it, as found, and how fast it is; nothing of cost, sources, budget or notes'
+          : reader === 'repeater'
+            ? 'what each part really sells for, how to find that again, shops, links, codes with their last day'
+            : 'open questions, where money might be saved, then everything with its cost'
+      }}</span>
+    </p>
     <article v-for="each in editions?.editions" :key="each.id" class="sheet mt-3 p-3" :data-edition="each.id">
       <div class="flex flex-wrap items-baseline gap-3">
         <h2>{{ each.name }}</h2>
@@ -148,7 +166,7 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
             v-for="[as, label] in forms"
             :key="as"
             class="button !py-0.5"
-            :href="`/api/builds/editions/${each.id}?as=${as}`"
+            :href="`/api/builds/editions/${each.id}?as=${as}&for=${reader}`"
             download
             >{{ label }}</a
           ><button
@@ -183,9 +201,11 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
           <span v-for="total in drift.totals" :key="total.name" class="mr-4"
             >{{ total.name }}
             <span class="figures">{{
-              total.after === total.before
-                ? 'as it was'
-                : signedAmount(total.after - total.before, view.currency)
+              total.after === null || total.before === null
+                ? 'not known'
+                : total.after === total.before
+                  ? 'as it was'
+                  : signedAmount(total.after - total.before, view.currency)
             }}</span></span
           >
         </p>
