@@ -40,7 +40,7 @@ function buyerTables(edition: EditionContent): EditionTable[] {
       figures: [],
       rows: soldWith(edition.lines).map((line) => [
         namesOf(line),
-        [...new Set(line.parts.map(({ role }) => role))].join(', '),
+        [...new Set(line.parts.map(({ role }) => roleNames[role as Role] ?? role))].join(', '),
         line.condition ?? '—',
         line.state ?? '—',
       ]),
