@@ -44,6 +44,8 @@ export function weigh(
   const verdict = weighingVerdict({
     ownName: own.name,
     otherName: other.name,
+    isOtherMine: other.kind === 'own' || other.kind === 'build',
+    years: terms.years,
     own: ownCost,
     other: otherCost,
     comparison,

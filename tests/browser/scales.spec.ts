@@ -92,7 +92,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
   await test.step('on the scales, beside a console', async () => {
     await page.goto(`/b/${id}/scales`)
     await page.getByRole('button', { name: 'Lantern Row 4 tower' }).click()
-    await expect(verdictOf('lantern-row')).toContainText('Weighed one costs')
+    await expect(verdictOf('lantern-row')).toContainText('Weighed one')
     await page.getByRole('button', { name: 'Ovalis One' }).click()
     await expect(verdictOf('ovalis-one')).toContainText('fixed modes')
     await expect(verdictOf('lantern-row')).toContainText('its seller does not state memory speed')

@@ -4,8 +4,9 @@ import type { RateComparison, TargetCount } from '../components/compareRates'
 export interface SpeedJudgement {
   /** 1: the own machine is ahead, −1: behind, 0: level; null: cannot be told. */
   readonly sign: 1 | 0 | -1 | null
-  /** As it goes on after "… costs 308 less to own than X". */
-  readonly words: string
+  /** What it is, said of the own machine and said of the other, as it goes on after "it costs 308 less and". */
+  readonly ofOwn: string
+  readonly ofOther: string
   /** How much it weighs beside money, as a share of a machine's cost. */
   readonly weight: number
 }
@@ -33,16 +34,21 @@ function isLevel(ratio: number, share: number): boolean {
   return Math.abs(Math.log(ratio)) <= Math.log(1 + share) + 1e-9
 }
 
-function byRatio(ratio: number | null, counted: number, what: string): SpeedJudgement {
-  if (ratio === null)
-    return { sign: null, words: ', and no workload can be compared at the same settings', weight: 0 }
-  const on = `at the same settings (${counted} ${counted === 1 ? 'workload' : 'workloads'})`
+/** `18 % faster`, from either side; a share of the slower one's rate, so that both sides name their own figure. */
+function byRatio(ratio: number | null, counted: number, where: string): SpeedJudgement {
+  if (ratio === null) return notToBeTold
+  const on = `${where}in ${counted} ${counted === 1 ? 'workload' : 'workloads'} at the same settings`
   const weight = Math.abs(Math.log(ratio))
-  if (isLevel(ratio, level)) return { sign: 0, words: ` and ${what} level in speed ${on}`, weight }
-  if (ratio > 1)
-    return { sign: 1, words: ` and ${what} ${Math.round((ratio - 1) * 100)} % faster ${on}`, weight }
-  return { sign: -1, words: ` and ${what} ${Math.round((1 - ratio) * 100)} % slower ${on}`, weight }
+  if (isLevel(ratio, level)) {
+    const words = `is as fast ${on}`
+    return { sign: 0, ofOwn: words, ofOther: words, weight }
+  }
+  const said = (of: number) =>
+    `is ${Math.round(Math.abs(of - 1) * 100)} % ${of > 1 ? 'faster' : 'slower'} ${on}`
+  return { sign: ratio > 1 ? 1 : -1, ofOwn: said(ratio), ofOther: said(1 / ratio), weight }
 }
+
+const notToBeTold: SpeedJudgement = { sign: null, ofOwn: '', ofOther: '', weight: 0 }
 
 /** Where only fixed modes can be held against each other. */
 function byModes({ modes }: RateComparison): SpeedJudgement | null {
@@ -50,10 +56,24 @@ function byModes({ modes }: RateComparison): SpeedJudgement | null {
   const count = (standing: string) => modes.filter((mode) => mode.standing === standing).length
   const [better, worse] = [count('better'), count('worse')]
   const held = modes.filter((mode) => mode.heldAt !== null).length
-  const words = ` and holds ${held === modes.length ? (held === 1 ? 'its one fixed mode' : `each of its ${held} fixed modes`) : `${held} of its ${modes.length} fixed modes`}${better > 0 ? `, ${better} at finer settings` : ''}${worse > 0 ? `, ${worse} only at lighter settings or not at all` : ''}`
+  const all = modes.length === 1 ? 'its one fixed mode' : `${modes.length} fixed modes`
+  const ofOwn = [
+    held === modes.length
+      ? `holds ${modes.length === 1 ? all : `each of the ${all}`}`
+      : `holds ${held} of ${modes.length === 1 ? '1 fixed mode' : `the ${all}`}`,
+    ...(better > 0 ? [`${better} at finer settings`] : []),
+    ...(worse > 0 ? [`${worse} only at lighter settings or not at all`] : []),
+  ].join(', ')
+  const shown =
+    modes.length === 1 ? all : worse === modes.length ? `each of its ${all}` : `${worse} of its ${all}`
+  const ofOther =
+    worse === 0
+      ? `shows nothing in ${all} that the build does not hold`
+      : `shows ${shown} as the build cannot`
   return {
     sign: worse === 0 && better > 0 ? 1 : better === 0 && worse > 0 ? -1 : 0,
-    words,
+    ofOwn,
+    ofOther,
     weight: (targetWeight * Math.abs(better - worse)) / modes.length,
   }
 }
@@ -64,24 +84,27 @@ function byTargets(comparison: RateComparison): SpeedJudgement | null {
   if (of === 0) return null
   const ahead = own.met + own.narrow / 2 - other.met - other.narrow / 2
   const said = ({ met, narrow }: TargetCount) => {
-    const targets = of === 1 ? 'target' : 'targets'
-    if (met === 0 && narrow > 0) return `${narrow} of ${of} ${targets} narrowly`
-    return `${met === of && of > 1 ? `all ${of}` : `${met} of ${of}`} ${targets}${narrow > 0 ? ` and ${narrow} more narrowly` : ''}`
+    if (of === 1) return met === 1 ? 'the target' : narrow === 1 ? 'the target narrowly' : 'not the target'
+    if (met === 0) return narrow > 0 ? `${narrow} of ${of} targets narrowly` : 'no target'
+    const reached = met < of ? `${met} of ${of} targets` : of === 2 ? 'both targets' : `all ${of} targets`
+    return `${reached}${narrow > 0 ? ` and ${narrow} more narrowly` : ''}`
   }
-  const there =
-    other.met === 0 && other.narrow > 0
-      ? `${other.narrow} narrowly`
-      : `${other.met}${other.narrow > 0 ? ` and ${other.narrow} narrowly` : ''}`
-  if (ahead === 0) return { sign: 0, words: ` and both reach ${said(own)}`, weight: 0 }
+  const beside = ({ met, narrow }: TargetCount) =>
+    met === 0 && narrow > 0 ? `${narrow} narrowly` : `${met}${narrow > 0 ? ` and ${narrow} narrowly` : ''}`
+  if (ahead === 0) {
+    const words = own.met + own.narrow === 0 ? 'reaches no target either' : `reaches ${said(own)} as well`
+    return { sign: 0, ofOwn: words, ofOther: words, weight: 0 }
+  }
   return {
     sign: ahead > 0 ? 1 : -1,
-    words: ` and reaches ${said(own)}, against ${there} there`,
+    ofOwn: `reaches ${said(own)}${of === 1 ? '' : `, against ${beside(other)}`}`,
+    ofOther: `reaches ${said(other)}${of === 1 ? '' : `, against ${beside(own)}`}`,
     weight: targetWeight * Math.abs(ahead),
   }
 }
 
 const averages = (comparison: RateComparison) =>
-  byRatio(comparison.meanRatio, comparison.pairs.filter((pair) => pair.ratio !== null).length, 'is')
+  byRatio(comparison.meanRatio, comparison.pairs.filter((pair) => pair.ratio !== null).length, '')
 
 const allRound = (comparison: RateComparison) =>
   comparison.meanRatio === null ? (byModes(comparison) ?? averages(comparison)) : averages(comparison)
@@ -97,7 +120,7 @@ export const playStyles = {
         : byRatio(
             comparison.meanLowRatio,
             comparison.pairs.filter((pair) => pair.lowRatio !== null).length,
-            'in its 1 % lows is',
+            'by its 1 % lows ',
           ),
   },
   couch: {
@@ -116,9 +139,12 @@ export const playStyles = {
         isLevel(ownWatts / otherWatts, levelWatts)
       )
         return targets
+      const drawing = (watts: number, against: number) =>
+        `, drawing ${Math.round(watts)} W against ${Math.round(against)} W`
       return {
         sign: ownWatts < otherWatts ? 1 : -1,
-        words: `${targets.words}, drawing ${Math.round(ownWatts)} W against ${Math.round(otherWatts)} W`,
+        ofOwn: `${targets.ofOwn}${drawing(ownWatts, otherWatts)}`,
+        ofOther: `${targets.ofOther}${drawing(otherWatts, ownWatts)}`,
         weight: targetWeight / 2,
       }
     },

@@ -1,12 +1,16 @@
 import type { RateComparison } from '../components/compareRates'
 import { gapByStep, type LikeForLike } from '../adjustments/likeForLike'
-import { playStyles, type PlayStyle } from './playStyles'
+import { playStyles, type PlayStyle, type SpeedJudgement } from './playStyles'
 import { outlaySteps } from '../adjustments/adjustments'
 
 /** What the verdict is made from; amounts in minor units. */
 export interface VerdictFigures {
   readonly ownName: string
   readonly otherName: string
+  /** Whether the other is a machine that the builder has: it is kept, not bought. */
+  readonly isOtherMine: boolean
+  /** Years it is kept. */
+  readonly years: number
   readonly own: LikeForLike
   readonly other: LikeForLike
   readonly comparison: RateComparison
@@ -21,17 +25,30 @@ export interface VerdictFigures {
 /** A reason for one side, and what it weighs in money. */
 export interface Reason {
   readonly words: string
+  /** The same behind "Against it:". */
+  readonly clause: string
   readonly weight: number
 }
 
 export interface WeighingVerdict {
   /** Who wins: cheaper and not slower, or faster and not dearer; else it depends. */
   readonly winner: 'own' | 'other' | 'depends'
+  /** What to do with the money and the speed. */
   readonly sentence: string
+  /** What speaks most against it, or what would decide it where neither wins; empty where nothing does. */
+  readonly second: string
   /** What weighs most for each side, weightiest first. */
   readonly forOwn: readonly Reason[]
   readonly forOther: readonly Reason[]
+  /** What is not known, as it goes on after "Not known:"; empty where all is. */
   readonly unknown: string
+}
+
+/** The verdict as it is read out: at most three sentences. */
+export function verdictText({ sentence, second, unknown }: WeighingVerdict): string {
+  return [sentence, second, unknown === '' ? '' : `Not known: ${unknown}.`]
+    .filter((each) => each !== '')
+    .join(' ')
 }
 
 /**
@@ -39,14 +56,9 @@ export interface WeighingVerdict {
  * cheaper and faster always wins; without anything to compare speed by only cost is spoken of and nobody wins.
  */
 export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
-  const { ownName, otherName, own, other, comparison, formatMoney, style } = figures
-  const gap = other.total - own.total
-  const cost =
-    gap === 0
-      ? `${ownName} and ${otherName} cost the same to own`
-      : `${ownName} costs ${formatMoney(Math.abs(gap))} ${gap > 0 ? 'less' : 'more'} to own than ${otherName}`
+  const { own, other, comparison, style } = figures
   const speed = playStyles[style].judge(comparison, figures)
-  const cheap = Math.sign(gap)
+  const cheap = Math.sign(other.total - own.total)
   const { sign } = speed
   const winner =
     sign === null
@@ -56,15 +68,70 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
         : cheap <= 0 && sign <= 0 && cheap + sign < 0
           ? 'other'
           : 'depends'
-  const decision = winner === 'own' ? `Build it: ` : winner === 'other' ? `Buy ${otherName}: ` : ''
   const reasons = reasonsOf(figures)
+  const [forOwn, forOther] = [1, -1].map((side) =>
+    reasons
+      .filter((reason) => reason.side === side)
+      .map(({ words, clause, weight }) => ({ words, clause, weight })),
+  ) as [Reason[], Reason[]]
   return {
     winner,
-    sentence: `${decision}${cost}${speed.words}.`,
-    forOwn: reasons.filter((reason) => reason.side > 0).map(({ words, weight }) => ({ words, weight })),
-    forOther: reasons.filter((reason) => reason.side < 0).map(({ words, weight }) => ({ words, weight })),
+    sentence: sentenceOf(figures, winner, speed),
+    second:
+      winner === 'depends'
+        ? decidedBy(figures, speed)
+        : against(winner === 'own' ? forOther : forOwn, winner === 'own' ? own.total : other.total),
+    forOwn,
+    forOther,
     unknown: unknownOf(figures),
   }
+}
+
+/** What the sums go by: over how long, and whether every step of them counts. */
+function basis({ years, own }: VerdictFigures): string {
+  const all = own.steps.every(({ isOff }) => !isOff)
+  return `over ${years} ${years === 1 ? 'year' : 'years'}, ${all ? 'all costs counted' : 'by the costs you count'},`
+}
+
+function costs(gap: number, than: string, formatMoney: VerdictFigures['formatMoney']): string {
+  if (gap === 0) return `costs as much as ${than}`
+  return `costs ${formatMoney(Math.abs(gap))} ${gap > 0 ? 'less' : 'more'} than ${than}`
+}
+
+function sentenceOf(
+  figures: VerdictFigures,
+  winner: WeighingVerdict['winner'],
+  { sign, ofOwn, ofOther }: SpeedJudgement,
+): string {
+  const { ownName, otherName, own, other, formatMoney, isOtherMine } = figures
+  const gap = other.total - own.total
+  const by = basis(figures)
+  const ownCosts = `${ownName} ${costs(gap, otherName, formatMoney)}`
+  if (winner === 'own') return `Build it: ${by} ${ownCosts} and ${ofOwn}.`
+  if (winner === 'other')
+    return `${isOtherMine ? 'Keep' : 'Buy'} ${otherName}: ${by} it ${costs(-gap, ownName, formatMoney)} and ${ofOther}.`
+  if (sign === null)
+    return `No verdict yet: ${by} ${ownCosts}, and no workload can be compared at the same settings.`
+  if (gap === 0) return `Neither wins: ${by} the two cost the same, and ${ownName} ${ofOwn}.`
+  const [cheaper, faster, said] = gap > 0 ? [ownName, otherName, ofOther] : [otherName, ownName, ofOwn]
+  return `Neither wins: ${by} ${cheaper} costs ${formatMoney(Math.abs(gap))} less, and ${faster} ${said}.`
+}
+
+/** What would decide it where neither wins. */
+function decidedBy({ own, other, otherName, formatMoney }: VerdictFigures, { sign }: SpeedJudgement): string {
+  if (sign === null)
+    return `Its rate in one of your targets would decide it: enter what is known of ${otherName}.`
+  const gap = Math.abs(other.total - own.total)
+  return gap === 0
+    ? 'Take the one you like better.'
+    : `Decide whether that is worth ${formatMoney(gap)} to you.`
+}
+
+/** Reasons below so small a share of what the machine costs are not worth a sentence. */
+const worthSaying = 0.01
+
+function against([most]: readonly Reason[], total: number): string {
+  return most && most.weight >= worthSaying * Math.abs(total) ? `Against it: ${most.clause}.` : ''
 }
 
 /** Every reason with its side, weightiest first: the steps of the waterfall, what is paid at once taken together, and speed. */
@@ -85,6 +152,7 @@ function reasonsOf(figures: VerdictFigures): (Reason & { readonly side: number }
             side: speed.sign,
             weight: Math.round(speed.weight * Math.max(own.total, other.total, 0)),
             words: 'speed',
+            clause: 'it is slower',
           },
         ]
   return [
@@ -92,6 +160,7 @@ function reasonsOf(figures: VerdictFigures): (Reason & { readonly side: number }
       side: Math.sign(gap),
       weight: Math.abs(gap),
       words: reasonWords(id, label, gap, figures),
+      clause: `${label}, ${figures.formatMoney(Math.abs(gap))} ${id === 'value-left' ? 'less' : 'more'}`,
     })),
     ...speedReason,
   ].sort((a, b) => b.weight - a.weight)
@@ -108,10 +177,11 @@ function reasonWords(id: string, label: string, gap: number, figures: VerdictFig
 }
 
 function unknownOf({ comparison, notStated }: VerdictFigures): string {
+  const workloads = (count: number) => `${count} ${count === 1 ? 'workload' : 'workloads'}`
   const unlike = comparison.pairs.filter((pair) => pair.ratio === null).length
   return [
-    ...(unlike > 0 ? [`${unlike} of ${comparison.pairs.length} workloads are not like for like`] : []),
-    ...(comparison.missing.length > 0 ? [`${comparison.missing.length} without any figure`] : []),
-    ...(notStated.length > 0 ? [`its seller does not state ${notStated.join(', ')}`] : []),
+    ...(unlike > 0 ? [`its rate at your settings in ${workloads(unlike)}`] : []),
+    ...(comparison.missing.length > 0 ? [`its rate in ${workloads(comparison.missing.length)}`] : []),
+    ...(notStated.length > 0 ? [`${notStated.join(', ')}, not stated by its seller`] : []),
   ].join('; ')
 }

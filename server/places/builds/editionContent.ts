@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm'
 import type { EditionContent, EditionLine, EditionStreet } from '#core/files/editions/edition'
+import { verdictText } from '#core/comparison/verdict/verdict'
 import { scopeNames } from '#core/ledger/scopes'
 import type { PartQuery } from '#core/reading/titles/queryForPart'
 import { formatAmount } from '#core/money/formatAmount'
@@ -178,13 +179,7 @@ export function editionContent(
         steps: cost.steps.map(({ id, label, amount }) => ({ id, label, amount })),
         total: cost.total,
       })),
-      verdicts: view.weighing.others.flatMap((other) =>
-        other.verdict
-          ? [
-              `${other.verdict.sentence}${other.verdict.unknown === '' ? '' : ` Not known: ${other.verdict.unknown}.`}`,
-            ]
-          : [],
-      ),
+      verdicts: view.weighing.others.flatMap((other) => (other.verdict ? [verdictText(other.verdict)] : [])),
     },
     findings: view.fit.findings.map(({ severity, what }) => ({ severity, what })),
     openQuestions: [

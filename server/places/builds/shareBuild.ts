@@ -1,5 +1,6 @@
 import { formatAmount } from '#core/money/formatAmount'
 import { toDecimal } from '#core/money/decimal'
+import { verdictText } from '#core/comparison/verdict/verdict'
 import { scopeNames } from '#core/ledger/scopes'
 import { csvTable } from '#core/files/export/csvCell'
 import { markdownText } from '#core/files/export/markdownText'
@@ -108,7 +109,7 @@ export function buildMarkdown(view: BuildView): string {
         ]),
     ...view.weighing.others.flatMap((other) =>
       other.verdict
-        ? ['', `**Against ${markdownText(other.machine.name)}.** ${markdownText(other.verdict.sentence)}`]
+        ? ['', `**Against ${markdownText(other.machine.name)}.** ${markdownText(verdictText(other.verdict))}`]
         : [],
     ),
     '',

@@ -85,6 +85,8 @@ describe('the verdict in words', () => {
   const figures = (change: Partial<VerdictFigures> = {}, own = 60_000, other = 80_000): VerdictFigures => ({
     ownName: 'Couch',
     otherName: 'Brindlewick',
+    isOtherMine: false,
+    years: 3,
     own: likeForLike(machine({ price: own }), terms()),
     other: likeForLike(machine({ id: 'other', name: 'Brindlewick', price: other }), terms()),
     comparison: rated([rate('a', 90)], [rate('a', 60)]),
@@ -98,7 +100,9 @@ describe('the verdict in words', () => {
   test('cheaper and faster wins; swapped, the other wins', () => {
     const verdict = weighingVerdict(figures())
     expect(verdict.winner).toBe('own')
-    expect(verdict.sentence).toMatch(/^Build it: Couch costs 200\.00 less to own than Brindlewick/)
+    expect(verdict.sentence).toMatch(
+      /^Build it: over 3 years, all costs counted, Couch costs 200\.00 less than Brindlewick/,
+    )
     const swapped = weighingVerdict(
       figures({ comparison: rated([rate('a', 60)], [rate('a', 90)]) }, 80_000, 60_000),
     )
@@ -107,7 +111,7 @@ describe('the verdict in words', () => {
   test('without anything to compare speed by nobody wins, and it is said what is not known', () => {
     const verdict = weighingVerdict(figures({ comparison: rated([], []), notStated: ['memory', 'drive'] }))
     expect(verdict.winner).toBe('depends')
-    expect(verdict.unknown).toContain('its seller does not state memory, drive')
+    expect(verdict.unknown).toContain('memory, drive, not stated by its seller')
   })
   test('what weighs most stands first, on the side it speaks for', () => {
     const verdict = weighingVerdict(figures())

@@ -138,7 +138,7 @@ describe('the verdict', () => {
     })
     const { verdict } = weighed(own, other, 'all-round', terms({ perHour: 1000 }))
     expect(verdict.sentence).toBe(
-      'Build it: Couch corner costs 24000 less to own than Brindlewick and is 20 % faster at the same settings (1 workload).',
+      'Build it: over 3 years, all costs counted, Couch corner costs 24000 less than Brindlewick and is 20 % faster in 1 workload at the same settings.',
     )
     expect(verdict.forOwn.map((reason) => reason.words)).toEqual([
       'what is paid until it is ready to use: 28000 more for Brindlewick',
@@ -147,7 +147,8 @@ describe('the verdict', () => {
     expect(verdict.forOther.map((reason) => reason.words)).toEqual([
       'builder’s hours: 4000 more for Couch corner',
     ])
-    expect(verdict.unknown).toBe('its seller does not state memory speed')
+    expect(verdict.second).toBe('Against it: builder’s hours, 4000 more.')
+    expect(verdict.unknown).toBe('memory speed, not stated by its seller')
   })
   test('the way of playing decides what counts as faster', () => {
     const own = machine({
@@ -164,7 +165,7 @@ describe('the verdict', () => {
     })
     expect(weighed(own, other, 'all-round').verdict.winner).toBe('own')
     expect(weighed(own, other, 'competitive').verdict.winner).toBe('depends') // cheaper, but its lows are slower
-    expect(weighed(own, other, 'couch').verdict.sentence).toContain('both reach 1 of 1 target')
+    expect(weighed(own, other, 'couch').verdict.sentence).toContain('reaches the target as well')
     expect(
       weighed(
         { ...own, watts: { full: 300, idle: 50, kind: 'measured' } },
@@ -172,12 +173,13 @@ describe('the verdict', () => {
         'quiet',
         terms({ tariff: 0 }),
       ).verdict,
-    ).toMatchObject({ winner: 'other', sentence: expect.stringContaining('300 W against 180 W') })
+    ).toMatchObject({ winner: 'other', sentence: expect.stringContaining('180 W against 300 W') })
   })
   test('without anything to hold against each other only cost is spoken of', () => {
     expect(weighed(machine(), machine({ id: 'b', name: 'B', price: 90_000 })).verdict).toMatchObject({
       winner: 'depends',
-      sentence: 'Own costs 30000 less to own than B, and no workload can be compared at the same settings.',
+      sentence:
+        'No verdict yet: over 3 years, all costs counted, Own costs 30000 less than B, and no workload can be compared at the same settings.',
     })
   })
 })
@@ -372,9 +374,20 @@ describe('ageDecline', () => {
 describe('tippingPoint', () => {
   test('the nearest turn on each side, none where there is none', () => {
     const winner = (value: number) => (value < 10 ? 'other' : value < 40 ? 'own' : 'depends')
-    const { below, above } = tippingPoint(winner, 25, { from: 0, to: 100 })
-    expect(below).toMatchObject({ winner: 'other', value: expect.closeTo(10, 6) })
-    expect(above).toMatchObject({ winner: 'depends', value: expect.closeTo(40, 6) })
-    expect(tippingPoint(() => 'own', 5, { from: 0, to: 10 })).toEqual({ below: null, above: null })
+    const figure = { now: 25, range: { from: 0, to: 100 }, unit: 1 }
+    expect(tippingPoint(winner, figure)).toEqual({
+      below: { winner: 'other', value: 9 },
+      above: { winner: 'depends', value: 40 },
+    })
+    // in tenths, without their remainders
+    expect(tippingPoint(winner, { ...figure, unit: 0.1 }).below).toEqual({ winner: 'other', value: 9.9 })
+    // the next unit is the turn already
+    expect(tippingPoint((value) => (value > 25 ? 'other' : 'own'), figure).above!.value).toBe(26)
+    // today lies between two units, and at the edge of what is followed
+    expect(tippingPoint(winner, { ...figure, now: 9.5 }).above).toEqual({ winner: 'own', value: 10 })
+    expect(tippingPoint(() => 'own', { now: 0, range: { from: 0, to: 10 }, unit: 1 })).toEqual({
+      below: null,
+      above: null,
+    })
   })
 })

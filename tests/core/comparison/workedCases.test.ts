@@ -135,9 +135,13 @@ describe('ten machines weighed by hand', () => {
         formatMoney: String,
       }).verdict.winner
     expect(winnerAt(13_100)).toBe('own')
-    const { above, below } = tippingPoint(winnerAt, 13_100, { from: 0, to: 60_000 })
+    const { above, below } = tippingPoint(winnerAt, {
+      now: 13_100,
+      range: { from: 0, to: 60_000 },
+      unit: 1,
+    })
     expect(below).toBeNull()
-    expect(above!.value).toBeCloseTo(28_000, 3)
+    expect(above!.value).toBe(28_000)
     expect(winnerAt(27_999)).toBe('own')
     expect(winnerAt(28_001)).toBe('other')
   })

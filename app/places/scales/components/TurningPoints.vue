@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { verdictText } from '#core/comparison/verdict/verdict'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
 import type { BuildView } from '#shared/builds/views'
 import type { WeighedView } from '#shared/scales/views'
@@ -61,8 +62,8 @@ const assumed = computed(() =>
           <tr>
             <th>figure</th>
             <th class="!text-right">today</th>
-            <th>turns below</th>
-            <th>turns above</th>
+            <th>turns at, or less</th>
+            <th>turns at, or more</th>
           </tr>
         </thead>
         <tbody>
@@ -145,11 +146,11 @@ const assumed = computed(() =>
         /></FormField>
       </div>
       <p v-if="assumed" class="mt-2" data-test="assumed-card">
-        With it: {{ assumed.weighed.verdict.sentence }}
+        With it: {{ verdictText(assumed.weighed.verdict) }}
         <template v-if="assumed.point.above"
-          >It would turn above <b class="figures">{{ money(assumed.point.above.value) }}</b>.</template
+          >At <b class="figures">{{ money(assumed.point.above.value) }}</b> or more it would turn.</template
         ><template v-else-if="assumed.point.below"
-          >It would turn below <b class="figures">{{ money(assumed.point.below.value) }}</b>.</template
+          >At <b class="figures">{{ money(assumed.point.below.value) }}</b> or less it would turn.</template
         ><template v-else>No price of it turns that.</template>
       </p>
       <p v-else class="mt-2 text-waiting">

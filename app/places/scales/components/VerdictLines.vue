@@ -4,30 +4,8 @@ import type { WeighedView } from '#shared/scales/views'
 import { amount } from '~/utils/show'
 import { turnings } from '../state/turning'
 
-/** The verdict in words against each rival: the sentence, what weighs most, what speaks against it, what would turn it, what is not known. */
+/** The verdict in words against each rival: what to do, what speaks against it, what would turn it, what is not known. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView | null }>()
-function reasons(other: WeighedView): string {
-  const { winner, forOwn, forOther } = other.verdict!
-  const said = (list: typeof forOwn, count: number) =>
-    list
-      .slice(0, count)
-      .map((reason) => reason.words)
-      .join(' and ')
-  if (winner === 'depends')
-    return [
-      forOwn.length > 0 ? `For ${view.name}: ${said(forOwn, 2)}.` : '',
-      forOther.length > 0 ? `For ${other.machine.name}: ${said(forOther, 2)}.` : '',
-    ]
-      .filter((each) => each !== '')
-      .join(' ')
-  const [most, against] = winner === 'own' ? [forOwn, forOther] : [forOther, forOwn]
-  return [
-    most.length > 0 ? `Most weighs: ${said(most, 2)}.` : '',
-    against.length > 0 ? `Against it: ${said(against, 1)}.` : '',
-  ]
-    .filter((each) => each !== '')
-    .join(' ')
-}
 const winnerName = (winner: 'own' | 'other' | 'depends', other: WeighedView) =>
   winner === 'depends' ? 'neither wins' : `${winner === 'own' ? view.name : other.machine.name} wins`
 /** The nearest turn of each kind, in words. */
@@ -38,9 +16,9 @@ function turns(other: WeighedView): string {
       .flatMap((each) => each ?? [])
       .sort((a, b) => Math.abs(a.value - turning.now) - Math.abs(b.value - turning.now))[0]
     if (!near) return []
-    const value =
-      turning.unit === 'money' ? amount(Math.round(near.value), view.currency) : `${near.value.toFixed(1)}`
-    return [`the ${turning.name} ${near.word} ${value}: then ${winnerName(near.winner, other)}`]
+    const value = turning.unit === 'money' ? amount(near.value, view.currency) : `${near.value.toFixed(1)}`
+    const side = near.word === 'below' ? 'or less' : 'or more'
+    return [`the ${turning.name} at ${value} ${side}: then ${winnerName(near.winner, other)}`]
   })
   return list.length === 0
     ? 'Nothing within reach turns it.'
@@ -53,11 +31,12 @@ function turns(other: WeighedView): string {
     <p v-for="other in view.weighing.others" :key="other.machine.id" :data-verdict="other.machine.id">
       <span class="text-[15px] font-medium">{{ other.verdict!.sentence }}</span>
       <template v-if="other.machine.id === against?.machine.id"
-        >{{ ' ' }}{{ reasons(other) }}
-        <NuxtLink
+        >{{ ' ' }}{{ other.verdict!.second }}{{ ' '
+        }}<NuxtLink
           :to="{ query: { mode: 'turning', against: other.machine.id } }"
           class="underline decoration-dotted underline-offset-[3px]"
-          >{{ turns(other) }}</NuxtLink>{{ ' ' }}</template
+          >{{ turns(other) }}</NuxtLink
+        >{{ ' ' }}</template
       >{{ ' '
       }}<span v-if="other.verdict!.unknown" class="text-waiting"
         >Not known: {{ other.verdict!.unknown }}.</span

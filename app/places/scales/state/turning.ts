@@ -14,6 +14,8 @@ export interface Turning {
   readonly unit: 'money' | 'hours' | 'years'
   readonly now: number
   readonly range: { readonly from: number; readonly to: number }
+  /** What it is told in: money in minor units, hours and years in tenths. */
+  readonly step: number
   readonly point: TippingPoint
   /** Share of the range to the nearest turn: the smaller, the more it matters; 1 where it never turns. */
   readonly nearness: number
@@ -89,6 +91,18 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
       range: { from: 0, to: Math.max(2 * other.machine.price, 20_000) },
       change: (value) => ({ other: { ...other.machine, price: value } }),
     },
+    ...(terms.perHour > 0
+      ? [
+          {
+            id: 'own-hours',
+            name: 'hours of yours that go into it',
+            unit: 'hours' as const,
+            now: own.machine.hours,
+            range: { from: 0, to: 60 },
+            change: (value: number) => ({ own: { ...own.machine, hours: value } }),
+          },
+        ]
+      : []),
     {
       id: 'hours',
       name: 'hours a day at full load',
@@ -107,9 +121,14 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
     },
   ]
   return rules
-    .map(({ change, ...rule }): Turning => {
+    .map(({ change, ...asked }): Turning => {
+      const rule = { ...asked, step: asked.unit === 'money' ? 1 : 0.1 }
       const weighedAt = (value: number) => weighChanged(view, other, change(value))
-      const point = tippingPoint((value) => weighedAt(value).verdict.winner, rule.now, rule.range)
+      const point = tippingPoint((value) => weighedAt(value).verdict.winner, {
+        now: rule.now,
+        range: rule.range,
+        unit: rule.step,
+      })
       const distances = [point.below, point.above].flatMap((turn) =>
         turn ? [Math.abs(turn.value - rule.now) / (rule.range.to - rule.range.from)] : [],
       )
@@ -145,9 +164,10 @@ export function withCard(
   }
   return {
     weighed: at(card.price),
-    point: tippingPoint((price) => at(price).verdict.winner, card.price, {
-      from: 0,
-      to: Math.max(3 * card.price, 60_000),
+    point: tippingPoint((price) => at(price).verdict.winner, {
+      now: card.price,
+      range: { from: 0, to: Math.max(3 * card.price, 60_000) },
+      unit: 1,
     }),
   }
 }
