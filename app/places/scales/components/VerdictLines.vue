@@ -29,18 +29,19 @@ function turns(other: WeighedView): string {
 <template>
   <div class="space-y-1.5 border-l-4 border-settled pl-4">
     <p v-for="other in view.weighing.others" :key="other.machine.id" :data-verdict="other.machine.id">
-      <span class="text-[15px] font-medium">{{ other.verdict!.sentence }}</span>
-      <template v-if="other.machine.id === against?.machine.id"
-        >{{ ' ' }}{{ other.verdict!.second }}{{ ' '
+      <span class="text-[15px] font-medium">{{ other.verdict!.sentence }}</span><template
+        v-if="other.verdict!.second !== ''"
+        >{{ ` ${other.verdict!.second}` }}</template
+      ><template v-if="other.machine.id === against?.machine.id"
+        >{{ ' '
         }}<NuxtLink
           :to="{ query: { mode: 'turning', against: other.machine.id } }"
           class="underline decoration-dotted underline-offset-[3px]"
           >{{ turns(other) }}</NuxtLink
-        >{{ ' ' }}</template
-      >{{ ' '
-      }}<span v-if="other.verdict!.unknown" class="text-waiting"
-        >Not known: {{ other.verdict!.unknown }}.</span
-      >
+        ></template
+      ><span v-if="other.verdict!.unknown" class="text-waiting">{{
+        ` Not known: ${other.verdict!.unknown}.`
+      }}</span>
     </p>
   </div>
 </template>
