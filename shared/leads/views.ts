@@ -134,4 +134,26 @@ export interface HaggleView extends HaggleSheet {
     readonly left: number
     readonly worth: number
   }[]
+  /** Of an auction: the most to bid on it and on the later ones; null for what is none. */
+  readonly bids: BidsView | null
+}
+
+/** Auctions of one part that end one after another. Amounts of the build's currency where none other is named. */
+export interface BidsView {
+  readonly rungs: readonly {
+    readonly leadId: string
+    readonly title: string
+    readonly endsOn: string
+    readonly currency: string
+    /** What it stands at, and the most to bid, minor units of its currency; null where it is dearer than waiting. */
+    readonly standsAt: number
+    readonly bid: number | null
+    readonly chance: number
+  }[]
+  /** What one is expected to cost by bidding so, the chance to win one, and what it costs otherwise. */
+  readonly expected: number
+  readonly chance: number
+  readonly otherwise: number
+  /** Sales that the chances rest on. */
+  readonly sales: number
 }

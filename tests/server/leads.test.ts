@@ -142,6 +142,31 @@ describe('sellers and substitutes', () => {
     expect((await buildStrips(place.db, later))[0]!.silent).toMatchObject([{ leadId: ids[1], days: 5 }])
   })
 
+  test('auctions of one part: the earlier one gets the lower bid, and what is bid stays within what it is worth', async () => {
+    const auction = (title: string, endsOn: string, price = '20.00') =>
+      createLead(place.db, input(title, { manner: 'auction', endsOn, price }))
+    const [first, second] = [await auction('First', '2026-11-02'), await auction('Second', '2026-11-05')]
+    await auction('Too late to count', '2026-10-30')
+    const bids = async (id: string) => (await haggleView(place.db, place.build, id, today)).bids
+    const ladder = (await bids(first))!
+    expect(ladder.rungs.map(({ leadId }) => leadId)).toEqual([first, second])
+    const [sooner, later] = ladder.rungs
+    expect(sooner!.bid!).toBeLessThan(later!.bid!)
+    expect(ladder.expected).toBeLessThan(ladder.otherwise)
+    // at the bid all on top is within the most that it may cost; one unit of haggling more is not
+    const { alternative } = await haggleView(place.db, place.build, second, today)
+    const valued = async (price: number) => {
+      const id = await createLead(place.db, input('Valued', { price: (price / 100).toFixed(2) }))
+      return (await inbox(id)).value.expectedAfterResale
+    }
+    expect(await valued(later!.bid!)).toBeLessThanOrEqual(alternative!.amount)
+    expect(await valued(later!.bid! + 100)).toBeGreaterThan(alternative!.amount)
+    // one that stands higher than any other way is let go; a lead at a fixed price has no bids
+    const dear = await auction('Dear', '2026-11-04', '900.00')
+    expect((await bids(dear))!.rungs.find(({ leadId }) => leadId === dear)!.bid).toBeNull()
+    expect(await bids(await createLead(place.db, input('Fixed')))).toBeNull()
+  })
+
   test('a chosen lead that is gone names what can stand in for it', async () => {
     const gone = await createLead(place.db, input('Gone card'))
     await chosen(gone)

@@ -14,6 +14,7 @@ import type { HaggleView } from '#shared/leads/views'
 import type { Database } from '#server/db/client'
 import { leads, offers } from '#server/db/schema/leads'
 import { NotFoundError } from '#server/errors/notFoundError'
+import { bidsOf } from './bids'
 import { asksOf } from './leadAsks'
 import { newId } from '#server/db/ids'
 import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
@@ -95,6 +96,7 @@ export async function haggleView(
     asks,
     log,
     combinations: await standingTogether(db, valued, build, market, today),
+    bids: alternative && bidsOf(own, valued, { market, build, today, otherwise: alternative.amount }),
   }
 }
 

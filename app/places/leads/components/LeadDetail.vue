@@ -198,8 +198,14 @@ const isForeign = computed(() => lead.currency !== currency)
         </tbody>
       </table>
     </section>
+    <LeadBids
+      v-if="lead.manner === 'auction' && lead.state === 'open'"
+      :key="`bids ${lead.id}`"
+      :lead="lead"
+      @open="emit('open', $event)"
+    />
     <HaggleSheet
-      v-if="lead.things.length > 0 && lead.condition !== 'new' && !isPaid"
+      v-else-if="lead.things.length > 0 && lead.condition !== 'new' && !isPaid"
       :key="lead.id"
       :lead="lead"
     />
