@@ -35,7 +35,7 @@ describe('the verdict in words', () => {
       expect(said.filter((each) => each.startsWith('Not known:')).length).toBeLessThanOrEqual(1)
       // nothing glued in brackets, no plural of one, no double blanks, no figure that came out wrong
       expect(text).not.toMatch(
-        /[()[\]]|\b1 (targets|workloads|years|modes)\b|  |NaN|undefined|null|\.\.|,,| ,/,
+        /[()[\]]|\b1 (targets|workloads|years|modes)\b| {2}|NaN|undefined|null|\.\.|,,| ,/,
       )
     },
   )

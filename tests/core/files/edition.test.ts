@@ -2,7 +2,9 @@ import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
 import { editionDrift, type EditionContent, type EditionLine } from '#core/files/editions/edition'
 import { editionCsv, editionHtml, editionJson, editionMarkdown } from '#core/files/editions/editionText'
-import { editionReaders, editionTables } from '#core/files/editions/readers'
+import { listingText } from '#core/files/editions/listingText'
+import type { editionReaders} from '#core/files/editions/readers';
+import { editionTables } from '#core/files/editions/readers'
 
 const line = (id: string, payNow: number, change: Partial<EditionLine> = {}): EditionLine => ({
   label: id,
@@ -248,5 +250,37 @@ describe('three readers', () => {
     expect(editionMarkdown(unknown)).toContain('| pay now | not known |')
     expect(editionCsv(unknown)).toContain('a,cpu,core machine,lead,Barnstall,,,2.00')
     expect(editionDrift(unknown, edition([line('a', 100)])).lines[0]!.change).toBe('same')
+  })
+
+  test('the text of a listing: the buyer’s things in the order of the roles, speed, faults said openly, no amount', () => {
+    const offered = edition(
+      [
+        ...told.lines,
+        line('lull', 1900, {
+          parts: [{ id: 'lull', make: '', name: 'Lull 120', role: 'cooler' }],
+          condition: 'used',
+          state: 'faulty',
+        }),
+      ],
+      { saleText: 'A quiet machine.' },
+    )
+    expect(listingText(offered)).toBe(
+      [
+        'Couch',
+        'A quiet machine.',
+        '',
+        'What is in it',
+        'Memory: Gantry Plinth, new',
+        'Graphics card: Corvane Tarn 640, used, works, ran for an hour',
+        'Cooler: Lull 120, used',
+        '',
+        'How fast',
+        'Drift 1440p high: 72 frames a second, 56 in the slowest hundredth, estimated',
+        '',
+        'Said openly',
+        'Cooler: Lull 120: faulty',
+      ].join('\n'),
+    )
+    expect(listingText(edition([]))).toContain('Couch')
   })
 })

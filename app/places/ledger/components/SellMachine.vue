@@ -51,6 +51,7 @@ const better = computed(() => ledger.resale[ledger.resale.better])
         >
       </p>
     </section>
+    <ListingToOffer v-if="ledger.state !== 'sold'" />
     <section class="sheet p-3" aria-label="sell the machine">
       <h2>
         {{
