@@ -1,28 +1,16 @@
 <script setup lang="ts">
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames } from '#core/parts/part'
-import { boughtFor } from '#core/comparison/components/boughtFor'
-import { rateAt } from '#core/comparison/components/rateAt'
-import {
-  asRival,
-  maybeSold,
-  usuallySold,
-  type BuildQuestion,
-  type PlanWishes,
-} from '#core/planning/buildQuestion'
+import { maybeSold, type BuildQuestion, type PlanWishes } from '#core/planning/buildQuestion'
 import { ratesToday } from '#core/planning/upgrade'
 import type { BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint } from '#core/planning/wishCosts'
-import type { BuildView } from '#shared/builds/views'
-import type { PlanTaken } from '#shared/plan/views'
-import { idsOf, usePlan } from '~/places/plan/state/usePlan'
+import { usePlan } from '~/places/plan/state/usePlan'
+import { useTakePlan } from '~/places/plan/state/useTakePlan'
 import { planWorking } from '~/workings/planWorkings'
-import { request } from '~/utils/request'
 
 /** Plan: of every way to get each part, which set is the cheapest that does the job, and what does each wish cost? */
 const build = useBuild()
-const session = useSession()
-const { run, busy } = useAction()
 const view = computed(() => build.view!)
 const planning = usePlan(() => view.value.id)
 const { question, plan, onReceipt, wishes, curve, curveOf, others, spends, state, seconds, failure } =
@@ -76,37 +64,6 @@ function pin(id: string) {
 /** An upgrade: what is mine may be sold, and the sum buys the most frames. */
 const isUpgrade = computed(() => (question.value?.maySell ?? 0) > 0)
 const maySell = computed(() => question.value?.ways.some(maybeSold) ?? false)
-function upgrade(on: boolean) {
-  if (!on) return void planning.startOver()
-  changing.value = true
-  const { wishes, targets } = question.value!
-  set({
-    maySell: usuallySold,
-    goal: targets.length > 0 ? 'fastest' : 'cheapest',
-    wishes: { ...wishes, floors: wishes.floors.map(() => null) },
-  })
-}
-/** Machines on the scales that a plan can be measured by. */
-const measured = computed(() =>
-  (['match', 'spend'] as const).flatMap((goal) =>
-    view.value.weighing.others.flatMap(({ machine }) => {
-      const rival = {
-        fps: view.value.targets.map((target) => rateAt(machine, target)),
-        price: boughtFor(machine),
-      }
-      const asked = question.value && asRival(question.value, rival, goal)
-      if (!asked) return []
-      const text = goal === 'match' ? `as fast as ${machine.name}` : `for the price of ${machine.name}`
-      return [{ id: `${goal} ${machine.id}`, text, asked }]
-    }),
-  ),
-)
-function measureBy(event: Event) {
-  const field = event.target as HTMLSelectElement
-  const found = measured.value.find(({ id }) => id === field.value)
-  field.value = ''
-  if (found) set(found.asked)
-}
 const before = computed(() => (question.value ? ratesToday(question.value) : null))
 const ban = (id: string) => set({ bans: [...question.value!.bans, id] })
 function choose(point: CurvePoint) {
@@ -123,47 +80,7 @@ const differs = (next: BuildPlan) =>
         .join(', '),
     )
     .join('; ')
-async function take(into: 'build' | 'variant') {
-  let taken: PlanTaken | null = null
-  const id = view.value.id
-  const done = await run(
-    async () => {
-      taken = await request<PlanTaken>(`/api/builds/${id}/plan/take`, {
-        method: 'POST',
-        body: {
-          into,
-          name: `${view.value.name}, planned`,
-          ...idsOf(plan.value!),
-          present: planning.view.value!.present,
-        },
-      })
-      if (into === 'build') build.take(await request<BuildView>(`/api/builds/${id}`), '')
-    },
-    {
-      message: into === 'build' ? 'the plan is the build now' : 'a variant of the build follows the plan',
-      ...(into === 'build'
-        ? {
-            undo: async () => {
-              const { added, removed, dropped, moved, sold } = taken!
-              build.take(
-                await request<BuildView>(`/api/builds/${id}/plan/undo`, {
-                  method: 'POST',
-                  body: { added, removed, dropped, moved, sold },
-                }),
-                '',
-              )
-              await planning.load()
-            },
-          }
-        : {}),
-    },
-  )
-  // a build that was changed meanwhile is planned anew beside what it is now
-  if (!done) return void planning.load()
-  await session.load()
-  if (into === 'variant') await navigateTo(`/b/${(taken as PlanTaken | null)!.buildId}/machine`)
-  else await planning.startOver()
-}
+const { take, busy } = useTakePlan(planning, () => view.value)
 const bannedText = (id: string) => question.value!.ways.find((way) => way.id === id)?.text ?? id
 useHead({ title: 'Plan · Tarvin' })
 </script>
@@ -173,37 +90,13 @@ useHead({ title: 'Plan · Tarvin' })
     <div class="flex flex-wrap items-baseline gap-3">
       <h1 class="text-[19px] font-semibold">Plan</h1>
       <template v-if="question">
-        <label
-          ><span class="sr-only">goal</span>
-          <select
-            :value="question.goal"
-            class="field"
-            aria-label="goal of the plan"
-            @change="set({ goal: ($event.target as HTMLSelectElement).value as BuildQuestion['goal'] })"
-          >
-            <option value="cheapest">
-              {{ question.targets.length > 0 ? 'cheapest that reaches the targets' : 'cheapest that works' }}
-            </option>
-            <option v-if="question.targets.length > 0" value="fastest">fastest for the money</option>
-          </select></label
-        >
-        <label v-if="maySell" class="flex items-baseline gap-1.5"
-          ><input
-            type="checkbox"
-            :checked="isUpgrade"
-            @change="upgrade(($event.target as HTMLInputElement).checked)"
-          />
-          sell what is mine for it</label
-        >
-        <select
-          v-if="measured.length > 0"
-          class="field w-44"
-          aria-label="measured by another machine"
-          @change="measureBy"
-        >
-          <option value="">measured by…</option>
-          <option v-for="each in measured" :key="each.id" :value="each.id">{{ each.text }}</option>
-        </select>
+        <PlanAsking
+          :question="question"
+          :view="view"
+          @ask="planning.ask"
+          @upgrade="changing = true"
+          @start-over="planning.startOver"
+        />
         <span class="text-soft">by expected cost, of {{ question.ways.length }} ways</span>
         <button type="button" class="button ml-auto" :aria-expanded="changing" @click="changing = !changing">
           Wishes…</button

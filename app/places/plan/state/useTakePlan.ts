@@ -1,0 +1,47 @@
+import type { BuildView } from '#shared/builds/views'
+import type { PlanTaken } from '#shared/plan/views'
+import { request } from '~/utils/request'
+import { idsOf, type usePlan } from './usePlan'
+
+/** Takes the plan that is shown, into the build with one undo, or as a variant. */
+export function useTakePlan(
+  { plan, view: asked, load, startOver }: ReturnType<typeof usePlan>,
+  view: () => BuildView,
+) {
+  const build = useBuild()
+  const session = useSession()
+  const { run, busy } = useAction()
+  const show = async (answer: Promise<BuildView>) => build.take(await answer, '')
+
+  async function take(into: 'build' | 'variant') {
+    let taken: PlanTaken | null = null
+    const { id, name } = view()
+    const undo = async () => {
+      const { added, removed, dropped, moved, sold } = taken!
+      const body = { added, removed, dropped, moved, sold }
+      await show(request<BuildView>(`/api/builds/${id}/plan/undo`, { method: 'POST', body }))
+      await load()
+    }
+    const done = await run(
+      async () => {
+        const body = {
+          into,
+          name: `${name}, planned`,
+          ...idsOf(plan.value!),
+          present: asked.value!.present,
+        }
+        taken = await request<PlanTaken>(`/api/builds/${id}/plan/take`, { method: 'POST', body })
+        if (into === 'build') await show(request<BuildView>(`/api/builds/${id}`))
+      },
+      into === 'build'
+        ? { message: 'the plan is the build now', undo }
+        : { message: 'a variant of the build follows the plan' },
+    )
+    // a build that was changed meanwhile is planned anew beside what it is now
+    if (!done) return void load()
+    await session.load()
+    if (into === 'variant') await navigateTo(`/b/${(taken as PlanTaken | null)!.buildId}/machine`)
+    else await startOver()
+  }
+  return { take, busy }
+}
