@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { editionDrift, type EditionContent, type EditionLine } from '#core/files/editions/edition'
 import { editionCsv, editionHtml, editionJson, editionMarkdown } from '#core/files/editions/editionText'
 import { listingText } from '#core/files/editions/listingText'
-import type { editionReaders} from '#core/files/editions/readers';
+import type { editionReaders } from '#core/files/editions/readers'
 import { editionTables } from '#core/files/editions/readers'
 
 const line = (id: string, payNow: number, change: Partial<EditionLine> = {}): EditionLine => ({
