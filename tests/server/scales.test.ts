@@ -4,7 +4,11 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { briefSchema } from '#shared/brief/schemas'
 import { choiceSchema } from '#shared/machine/schemas'
 import { librarySchema } from '#shared/parts/libraryFile'
+import { leadSchema, type LeadInput } from '#shared/leads/schemas'
 import { rivalSchema } from '#shared/rivals/schemas'
+import { sourceSchema } from '#shared/sources/schemas'
+import { saveSource } from '#server/places/sources/sources'
+import { createLead } from '#server/places/leads/leads'
 import { weighingSchema } from '#shared/scales/schemas'
 import { editionHtml, editionJson, editionMarkdown } from '#core/files/editions/editionText'
 import { catalogue } from '../../demo/catalogue'
@@ -478,5 +482,80 @@ describe('editions', () => {
     expect(() => readEditionFile({ ...file, lines: [{ label: 'x', payNow: 1.5 }] })).toThrow(
       'whole minor units',
     )
+  })
+})
+
+describe('one valuation for a thing, wherever it stands', () => {
+  const parts = [
+    'kaldric-sallowfen-6600',
+    'northpine-n4-micro',
+    'palisado-16-gb-ddr4-2-8',
+    'murrowdun-tarn-640-8-gb',
+    'fathomline-eddy-480-gb-sata',
+    'steadwell-550-w',
+    'barrowcase-barrow-plain',
+    'lullwater-lull-120',
+  ]
+  const brief = (name: string) =>
+    briefSchema.validateSync({
+      name,
+      currency: 'CAD',
+      budget: '900.00',
+      stretch: '900.00',
+      targets: [{ workloadId: 'kite-arena', width: 1920, height: 1080, preset: 'medium', averageFps: 120 }],
+    })
+
+  test('eight new parts as leads of a shop and as hunts for new ones: the same machine, the same verdict', async () => {
+    await saveSource(
+      database.db,
+      sourceSchema.validateSync({
+        id: 'pantry',
+        name: 'Pantry',
+        kind: 'shop',
+        currency: 'CAD',
+        protection: 'warranty',
+        shipping: { kind: 'none', amount: '0' },
+        taxPercent: 0,
+        taxOnShipping: false,
+      }),
+    )
+    const [asHunts, asLeads] = [
+      await createBuild(database.db, brief('Machine'), today),
+      await createBuild(database.db, brief('Machine'), today),
+    ]
+    for (const [at, partId] of parts.entries()) {
+      const price = `${60 + 10 * at}.00`
+      await addChoice(
+        database.db,
+        asHunts,
+        choiceSchema.validateSync({ kind: 'hunt', partId, limit: price, condition: 'new' }),
+        today,
+      )
+      const leadId = await createLead(
+        database.db,
+        leadSchema.validateSync({
+          sourceId: 'pantry',
+          title: `new ${partId}`,
+          price,
+          currency: 'CAD',
+          condition: 'new',
+          manner: 'fixed',
+          listedOn: today,
+          things: [{ partId }],
+        }) as LeadInput,
+      )
+      await addChoice(database.db, asLeads, choiceSchema.validateSync({ kind: 'lead', leadId }), today)
+    }
+    const rival = (await createRival(database.db, prebuilt())).id
+    const weighed = await Promise.all(
+      [asHunts, asLeads].map(async (id) => {
+        await setRivals(database.db, id, [rival], today)
+        await saveWeighing(database.db, id, weighingSchema.validateSync({ basis: 'paid' }))
+        const { weighing } = await buildView(database.db, id, today)
+        return { own: weighing.own.cost.steps, verdict: weighing.others[0]!.verdict }
+      }),
+    )
+    expect(weighed[1]!.own).toEqual(weighed[0]!.own)
+    expect(weighed[1]!.verdict).toEqual(weighed[0]!.verdict)
   })
 })
