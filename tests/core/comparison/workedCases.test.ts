@@ -11,7 +11,19 @@ const steps = (own: WeighedMachine, by: Partial<WeighingTerms> = {}) =>
   likeForLike(own, terms(by)).steps.map((step) => [step.id, step.amount])
 const total = (own: WeighedMachine, by: Partial<WeighingTerms> = {}) => likeForLike(own, terms(by)).total
 
-describe('ten machines weighed by hand', () => {
+const weighed = (own: WeighedMachine, other: WeighedMachine, by: Partial<WeighingTerms> = {}) => {
+  const { verdict } = weigh(own, other, {
+    terms: terms(by),
+    style: 'all-round',
+    workloads: [],
+    ownFrames: null,
+    equivalents: [],
+    formatMoney: String,
+  })
+  return { winner: verdict.winner, sentence: verdict.sentence }
+}
+
+describe('machines weighed by hand', () => {
   test('1 · a prebuilt that lacks two things of the list', () => {
     // 949.00 + 13 % = 123.37 + 35.00 + keyboard 28.00 + controller 39.00 = 1174.37
     const prebuilt = machine({ price: 94_900, taxPercent: 13, shipping: 3500, brings: ['licence'] })
@@ -144,5 +156,60 @@ describe('ten machines weighed by hand', () => {
     expect(above!.value).toBe(28_000)
     expect(winnerAt(27_999)).toBe('own')
     expect(winnerAt(28_001)).toBe('other')
+  })
+  test('11 · the same list assembled and delivered: what the hours pay', () => {
+    // 1082.00 + 125.00 = 1207.00 against 783.00 and six hours: 424.00, which pays 70.66 an hour, not 70.67
+    const assembled = machine({
+      id: 'tier',
+      name: 'Assembled',
+      kind: 'configured',
+      price: 108_200,
+      shipping: 12_500,
+    })
+    const own = machine({ price: 78_300, hours: 6 })
+    expect(total(assembled) - total(own)).toBe(42_400)
+    const winnerAt = (perHour: number) =>
+      weighed({ ...own, rates: [rate('a', 60)] }, { ...assembled, rates: [rate('a', 60)] }, { perHour })
+        .winner
+    expect([winnerAt(7066), winnerAt(7067)]).toEqual(['own', 'other'])
+  })
+  test('12 · the same supply on both sides changes the totals alike, and not the verdict', () => {
+    const supply = component({ role: 'supply', label: 'supply', street: 5000, warrantyMonths: 24 })
+    const [own, other] = [
+      machine({ price: 50_000, rates: [rate('a', 60)] }),
+      machine({ id: 'b', name: 'B', kind: 'prebuilt', price: 56_000, rates: [rate('a', 60)] }),
+    ]
+    const withIt = (each: WeighedMachine) => ({ ...each, price: each.price + 5000, components: [supply] })
+    // a year without warranty of the supply's risk less what is left of it, on either side
+    expect(total(withIt(own)) - total(own)).toBe(total(withIt(other)) - total(other))
+    expect(weighed(withIt(own), withIt(other))).toEqual(weighed(own, other))
+  })
+  test('13 · a card of 200.00 not yet sold: up to which price the build with it wins', () => {
+    // 400.00 + card against 639.00, as fast: wins up to 238.99, level at 239.00
+    const other = machine({ id: 'b', name: 'B', kind: 'prebuilt', price: 63_900, rates: [rate('a', 60)] })
+    const at = (card: number) =>
+      weighed(machine({ price: 40_000 + card, rates: [rate('a', 60)] }), other).winner
+    const { above } = tippingPoint(at, { now: 20_000, range: { from: 0, to: 60_000 }, unit: 1 })
+    expect(above).toEqual({ value: 23_900, winner: 'depends' })
+    expect([at(23_899), at(23_901)]).toEqual(['own', 'other'])
+  })
+  test('14 · kept longer, what runs on weighs more: energy turns the cheaper machine', () => {
+    // 250 W more for two hours at 0.20 is 36.50 a year: 100.00 less at once is used up after 2.8 years
+    const thirsty = machine({
+      price: 50_000,
+      rates: [rate('a', 60)],
+      watts: { full: 350, idle: 0, kind: 'stated' },
+    })
+    const thrifty = machine({
+      id: 'b',
+      name: 'B',
+      kind: 'prebuilt',
+      price: 60_000,
+      rates: [rate('a', 60)],
+      watts: { full: 100, idle: 0, kind: 'stated' },
+    })
+    const at = (years: number) => weighed(thirsty, thrifty, { years }).winner
+    expect([at(2.7), at(2.8)]).toEqual(['own', 'other'])
+    expect(tippingPoint(at, { now: 1, range: { from: 0.5, to: 10 }, unit: 0.1 }).above!.value).toBe(2.8)
   })
 })
