@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { noEstimate } from '#core/performance/model/noEstimate'
 import { describe, expect, test } from 'vitest'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import type { FrameMachine } from '#core/performance/model/frameTime'
@@ -208,4 +209,20 @@ describe('frameMachineOf', () => {
       frameMachineOf([{ ...cpu, facts: { ...cpu.facts, graphicsIndex: 14 } }]).machine!.graphicsIndex,
     ).toBe(14)
   })
+})
+
+test('no estimate says its true reason: what is not there, what is not known, or that nothing was asked', () => {
+  const why = (...missing: string[]) => noEstimate([{ missing }, { missing }])
+  expect(why('a graphics card')).toBe('No estimate yet: the machine has no graphics card.')
+  expect(why('a CPU', 'a graphics card')).toBe(
+    'No estimate yet: the machine has no CPU and no graphics card.',
+  )
+  expect(why("the CPU's index")).toBe("No estimate yet: the CPU's index is not known.")
+  expect(why("the CPU's index", "the card's index")).toContain(
+    "the CPU's index and the card's index are not known",
+  )
+  expect(why('a CPU', "the card's index")).toBe(
+    "No estimate yet: the machine has no CPU, and the card's index is not known.",
+  )
+  expect([why(), noEstimate([])]).toEqual(['', 'No estimate: the brief has no targets.'])
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { noEstimate } from '#core/performance/model/noEstimate'
 import { useEventListener } from '@vueuse/core'
 import type { FrameColumn } from '#core/performance/frametimes/frameLogFile'
 import type { BenchView } from '#shared/bench/views'
@@ -137,7 +138,8 @@ useHead({ title: 'Bench · Tarvin' })
         <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Write one down</NuxtLink>.
       </p>
       <p v-else-if="missing.length > 0" class="mt-4 text-waiting">
-        No estimate yet: add {{ missing.join(' and ') }} from Leads or Prices.
+        {{ noEstimate(view.targets) }} Parts come from Leads or Prices, indexes from Parts or a table of
+        scores.
       </p>
       <template v-else>
         <TargetAxis :view="view" :bench="bench" class="mt-2" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { noEstimate } from '#core/performance/model/noEstimate'
 import { roleNames } from '#core/parts/part'
 import { targetRatio } from '#core/performance/model/judgeTarget'
 import type { BuildStrip } from '#shared/builds/views'
@@ -65,7 +66,7 @@ const next = computed(() => {
         v-else-if="strip.state === 'planned' || strip.state === 'standing'"
         class="w-64 shrink-0 text-soft"
       >
-        No estimate yet: add a CPU and a graphics card.
+        {{ noEstimate(strip.targets) }}
       </div>
     </div>
     <div class="flex items-center gap-6 border-t border-dashed border-line px-4 py-2">
