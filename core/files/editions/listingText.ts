@@ -18,18 +18,22 @@ export function listingText(edition: EditionContent): string {
   const known = edition.targets.filter(({ averageFps }) => averageFps !== null)
   return [
     [edition.name, edition.saleText],
-    [
-      'What is in it',
-      ...ordered.map(({ role, name, condition, state }) =>
-        [
-          `${capital(roleNames[role])}: ${name}`,
-          condition,
-          state === undefined || isFault(state) ? null : state,
+    ...(ordered.length > 0
+      ? [
+          [
+            'What is in it',
+            ...ordered.map(({ role, name, condition, state }) =>
+              [
+                `${capital(roleNames[role])}: ${name}`,
+                condition,
+                state === undefined || isFault(state) ? null : state,
+              ]
+                .filter((each) => each)
+                .join(', '),
+            ),
+          ],
         ]
-          .filter((each) => each)
-          .join(', '),
-      ),
-    ],
+      : []),
     ...(known.length > 0
       ? [['How fast', ...[...known].sort((a, b) => Number(b.isMeasured) - Number(a.isMeasured)).map(speedOf)]]
       : []),

@@ -97,6 +97,6 @@ test('what is known of another machine: its rate at a target, by its settings or
   expect(at('kite', 1920, 1080, 'low')).toBeNull()
   expect(at('moor', 2560, 1440, 'medium')).toBe(60)
   expect(at('moor', 1920, 1080, 'medium')).toBeNull()
-  expect(boughtFor({ price: 100_000, taxPercent: 13, shipping: 2500 })).toBe(115_500)
-  expect(boughtFor({ price: 100_000, taxPercent: 0, shipping: null })).toBe(100_000)
+  expect(boughtFor({ price: 100_000, taxPercent: 13, shipping: 2500 }, 3500)).toBe(115_500)
+  expect(boughtFor({ price: 100_000, taxPercent: 0, shipping: null }, 3500)).toBe(103_500)
 })

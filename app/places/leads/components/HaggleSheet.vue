@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HaggleView, LeadView } from '#shared/leads/views'
+import type { LeadView } from '#shared/leads/views'
 import { aimWorking, openingWorking, walkAwayWorking } from '~/workings/haggleWorkings'
 import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'
@@ -8,21 +8,10 @@ import { amount, shortDate } from '~/utils/show'
 const { lead } = defineProps<{ lead: LeadView }>()
 const build = useBuild()
 const { run } = useAction()
-const sheet = shallowRef<HaggleView | null>(null)
-const failed = ref('')
+const { sheet, failed, load } = useHaggle(() => lead)
 const by = ref<'me' | 'seller'>('me')
 const figure = ref('')
 const note = ref('')
-async function load() {
-  failed.value = ''
-  sheet.value = await request<HaggleView>(`/api/builds/${build.view!.id}/leads/${lead.id}/haggle`).catch(
-    (error: Error) => {
-      failed.value = error.message
-      return null
-    },
-  )
-}
-watch(() => [lead.id, lead.value.ask], load, { immediate: true })
 const add = () =>
   run(async () => {
     await request(`/api/leads/${lead.id}/offers`, {

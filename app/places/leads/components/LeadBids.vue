@@ -1,24 +1,12 @@
 <script setup lang="ts">
-import type { HaggleView, LeadView } from '#shared/leads/views'
-import { request } from '~/utils/request'
+import type { LeadView } from '#shared/leads/views'
 import { amount, percent, shortDate } from '~/utils/show'
 
 /** Auctions of one part that end one after another: the most to bid on each, knowing the later ones. */
 const { lead } = defineProps<{ lead: LeadView }>()
 const emit = defineEmits<{ open: [id: string] }>()
 const build = useBuild()
-const sheet = shallowRef<HaggleView | null>(null)
-const failed = ref('')
-async function load() {
-  failed.value = ''
-  sheet.value = await request<HaggleView>(`/api/builds/${build.view!.id}/leads/${lead.id}/haggle`).catch(
-    (error: Error) => {
-      failed.value = error.message
-      return null
-    },
-  )
-}
-watch(() => [lead.id, lead.value.ask], load, { immediate: true })
+const { sheet, failed } = useHaggle(() => lead)
 const bids = computed(() => sheet.value?.bids ?? null)
 const own = computed(() => bids.value?.rungs.find(({ leadId }) => leadId === lead.id) ?? null)
 const money = (value: number) => amount(value, build.view!.currency)

@@ -25,7 +25,7 @@ const measured = computed(() =>
     view.weighing.others.flatMap(({ machine }) => {
       const rival = {
         fps: view.targets.map((target) => rateAt(machine, target)),
-        price: boughtFor(machine),
+        price: boughtFor(machine, view.weighing.terms.usualShipping),
       }
       const asked = asRival(question, rival, goal)
       if (!asked) return []
