@@ -26,7 +26,22 @@ function cpuFacts(name: string, { socket, year = 2016, integratedGraphics }: Par
     systemListed: year >= 2018,
     coolerIncluded: false,
     outputs: integratedGraphics ? ['HDMI', 'DisplayPort'] : [],
+    ...(integratedGraphics
+      ? {
+          maxMemoryMts: promisedMts[socket ?? ''] ?? 2666,
+          upscales: year >= 2020,
+          generatesFrames: false,
+        }
+      : {}),
   }
+}
+
+/** Fastest memory that the makers promise, by socket. */
+const promisedMts: Readonly<Record<string, number>> = {
+  'SF-2': 2666,
+  'SF-3': 3200,
+  'TD-A': 2666,
+  'TD-B': 3200,
 }
 
 function boardFacts(
@@ -70,6 +85,8 @@ function cardFacts(name: string, { boardPowerW = 75, eightPinLeads = 0 }: PartFa
     lowProfile: isSmall,
     ...(isSmall ? { lowBracketIncluded: false } : {}),
     outputs: isSmall ? ['DisplayPort'] : ['HDMI', 'DisplayPort'],
+    upscales: true,
+    generatesFrames: boardPowerW >= 120,
     recommendedW: Math.ceil((boardPowerW * 1.6 + 200) / 50) * 50,
     colour: name.includes('Wide') || eightPinLeads > 1 ? 'white' : 'black',
   }

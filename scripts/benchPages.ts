@@ -25,7 +25,7 @@ export async function benchPages(
       if (each > 1) await loadScaled(server.url, each)
       // a place that was used: its street prices have been read once and are kept for the next start
       const from = performance.now()
-      await settled(join(folder, 'pages.db.readings'))
+      await settled(join(folder, 'pages.db.readings'), Date.now())
       say(
         `×${each} all street prices read for the first time, in the background`,
         `${((performance.now() - from - quietMs) / 1000).toFixed(1)} s`,
@@ -141,11 +141,15 @@ async function asked(url: string, path: string): Promise<{ ms: number; bytes: nu
 /** How long nothing must be written before the street prices count as read, ms. */
 const quietMs = 8000
 
-/** Until the file of readings has been written and then left alone for as long as the server looks for changes. */
-async function settled(path: string): Promise<void> {
-  let since = performance.now()
+/** The longest wait for it, ms: where nothing changed since the last reading, nothing is written either. */
+const patienceMs = 120_000
+
+/** Until the file of readings has been written after `loaded`, and then left alone for as long as the server looks for changes. */
+async function settled(path: string, loaded: number): Promise<void> {
+  const from = performance.now()
+  let since = from
   let last = 0
-  while (last === 0 || performance.now() - since < quietMs) {
+  while ((last < loaded && performance.now() - from < patienceMs) || performance.now() - since < quietMs) {
     const now = existsSync(path) ? statSync(path).mtimeMs : 0
     if (now !== last) since = performance.now()
     last = now

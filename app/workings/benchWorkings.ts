@@ -1,4 +1,7 @@
+import { helpText } from '#core/performance/model/targetName'
 import { estimateMethod } from '#core/performance/model/estimateFrameRate'
+import { frameFactors, type FrameFactor } from '#core/performance/model/frameFactors'
+import { frameMachineOf } from '#core/performance/model/machineOf'
 import type { BenchTarget, RunView, TargetView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import { percent, signedPercent } from '~/utils/show'
@@ -15,22 +18,20 @@ export function estimateWorking(
   const workload = view.workloads.find((each) => each.id === target.workloadId)!
   const { sharpness, graphicsLimitedFrom, cpuLimitedUpTo } = view.assumptions.performance
   const { z90 } = estimateMethod
+  const { machine } = frameMachineOf(view.parts)
+  const factors = machine ? frameFactors(workload, machine, target, estimate.anchor) : null
   const fitted = runs.filter((run) => run.workloadId === workload.id && run.residual !== null)
   return {
-    title: `${target.workload}, ${target.width}×${target.height} ${target.preset}`,
+    title: `${target.workload}, ${target.width}×${target.height} ${target.preset}${helpText(target)}`,
     result: `${estimate.averageFps.toFixed(0)} fps (${estimate.range.low.toFixed(0)}–${estimate.range.high.toFixed(0)})`,
     formula: `t = (g^${sharpness} + c^${sharpness})^(1/${sharpness}); g = a · megapixels^α · preset / graphics index, c = b · preset / CPU index; average = 1000 / t; range at 90 % = average · e^(±${z90} · √(s² + JᵀCJ))`,
     lines: [
-      {
-        label: `card: ${view.machineName.graphics ?? '—'}`,
-        value: `${estimate.graphicsMs.toFixed(2)} ms`,
-        kind: 'estimate',
-      },
-      {
-        label: `CPU: ${view.machineName.cpu ?? '—'}`,
-        value: `${estimate.cpuMs.toFixed(2)} ms`,
-        kind: 'estimate',
-      },
+      ...sideLines(
+        `card: ${view.machineName.graphics ?? 'of the CPU'}`,
+        factors?.graphics,
+        estimate.graphicsMs,
+      ),
+      ...sideLines(`CPU: ${view.machineName.cpu ?? '—'}`, factors?.cpu, estimate.cpuMs),
       { label: 'frame', value: `${estimate.frameMs.toFixed(2)} ms`, kind: 'sum' },
       {
         label: 'share of the limit on the card',
@@ -49,16 +50,6 @@ export function estimateWorking(
           ]
         : []),
       ...parameterLines(workload),
-      ...(estimate.anchor === 1
-        ? []
-        : [
-            {
-              label: 'own runs of this pair',
-              value: `× ${estimate.anchor.toFixed(3)}`,
-              kind: 'measured' as const,
-              note: 'in both times above: exp(−ρ), ρ = Σ w·r ÷ (2 + Σ w) over the runs of this CPU with this card',
-            },
-          ]),
       ...(estimate.isCapped
         ? [
             {
@@ -68,6 +59,16 @@ export function estimateWorking(
             },
           ]
         : []),
+      ...(estimate.generatedFps === null
+        ? []
+        : [
+            {
+              label: 'shown with generated frames',
+              value: `${estimate.generatedFps.toFixed(0)} fps`,
+              kind: 'sum' as const,
+              note: `× ${workload.frameGenerationFactor}; they add no responsiveness, so the 1 % low stays`,
+            },
+          ]),
       {
         label: 'lows divided by, for memory and threads',
         value: estimate.lowsFactor.toFixed(2),
@@ -106,19 +107,33 @@ export function estimateWorking(
   }
 }
 
+/** A side's time: every factor, and their product. */
+function sideLines(
+  side: string,
+  factors: readonly FrameFactor[] | undefined,
+  milliseconds: number,
+): WorkingLine[] {
+  return [
+    ...(factors ?? []).map(({ name, factor }, at): WorkingLine => ({
+      label: name,
+      value: at === 0 ? `${factor.toFixed(2)} ms` : `× ${factor.toFixed(3)}`,
+      kind: name.startsWith('own runs') ? 'measured' : 'estimate',
+      ...(name.startsWith('own runs')
+        ? { note: 'e^ρ, ρ = Σ w·r ÷ (2 + Σ w) over the runs of this CPU with this card' }
+        : {}),
+    })),
+    { label: side, value: `${milliseconds.toFixed(2)} ms`, kind: 'sum' },
+  ]
+}
+
 function parameterLines(workload: BuildView['workloads'][number]): WorkingLine[] {
   const prior = workload.fit?.prior ?? workload
   const kind = workload.fit ? ('measured' as const) : ('assumption' as const)
   const note = (value: number, unit = '') =>
     workload.fit ? `fitted; the library’s default is ${value.toFixed(2)}${unit}` : 'the library’s default'
   return [
-    {
-      label: 'a, ms at index 100 and 1 megapixel',
-      value: workload.graphicsMs.toFixed(2),
-      kind,
-      note: note(prior.graphicsMs),
-    },
-    { label: 'b, ms at index 100', value: workload.cpuMs.toFixed(2), kind, note: note(prior.cpuMs) },
+    { label: 'a', value: workload.graphicsMs.toFixed(2), kind, note: note(prior.graphicsMs) },
+    { label: 'b', value: workload.cpuMs.toFixed(2), kind, note: note(prior.cpuMs) },
     { label: 'α', value: workload.pixelExponent.toFixed(3), kind, note: note(prior.pixelExponent) },
     {
       label: 'low as a share, card and CPU limiting',

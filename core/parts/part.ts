@@ -68,10 +68,15 @@ export interface PartFacts {
   readonly maxMemoryGb?: number
   /** Largest single module a board takes. */
   readonly maxModuleGb?: number
+  /** Fastest memory: of a board what it runs, of a CPU what its maker promises. */
   readonly maxMemoryMts?: number
+  /** The only make of boards that a CPU from a maker's own machine starts on; empty: it starts on any. */
+  readonly lockedToMake?: string
   readonly m2Slots?: number
   readonly m2Nvme?: boolean
   readonly m2Sata?: boolean
+  /** Longest M.2 card that the board holds, mm. */
+  readonly m2LongestMm?: number
   /** SATA ports that fall away where every M.2 slot is used. */
   readonly m2SharesSata?: number
   readonly sataPorts?: number
@@ -81,6 +86,12 @@ export interface PartFacts {
   readonly slotW?: number
   readonly cpuSockets?: number
   readonly wireless?: boolean
+  readonly antennasIncluded?: boolean
+  /** Whether a board lets a card see all its memory at once (resizable memory access), and whether a card is slow without. */
+  readonly resizableMemory?: boolean
+  readonly needsResizable?: boolean
+  /** Still enrolled with a firm's management: it can lock itself once it is online. */
+  readonly managed?: boolean
   readonly shieldIncluded?: boolean
   readonly frontUsbC?: boolean
   // memory
@@ -98,6 +109,9 @@ export interface PartFacts {
   readonly recommendedW?: number
   readonly lengthMm?: number
   readonly slotsThick?: number
+  /** Whether what draws can upscale a smaller picture, and generate frames between two. */
+  readonly upscales?: boolean
+  readonly generatesFrames?: boolean
   readonly lowProfile?: boolean
   readonly lowBracketIncluded?: boolean
   readonly outputs?: readonly string[]
@@ -118,6 +132,8 @@ export interface PartFacts {
   readonly twelveVoltW?: number
   /** Whether modular leads are the supply's own. */
   readonly ownLeads?: boolean
+  /** Leads for cards that leave the supply as cables of their own; two plugs may hang on one. */
+  readonly cardCables?: number
   readonly mainPlug?: string
   readonly frontPlug?: string
   readonly modular?: boolean
@@ -130,6 +146,10 @@ export interface PartFacts {
   readonly maxCoolerMm?: number
   readonly maxSupplyMm?: number
   readonly radiatorMm?: number
+  /** Largest radiator that goes elsewhere than in front of the card. */
+  readonly radiatorTopMm?: number
+  /** Room over the slots up to the side panel, mm. */
+  readonly cardHeightMm?: number
   readonly bays35?: number
   readonly bays25?: number
   readonly glass?: boolean
@@ -140,16 +160,22 @@ export interface PartFacts {
   readonly heightMm?: number
   readonly memoryClearanceMm?: number
   readonly mountIncluded?: boolean
+  /** Screwed through the board into the case that it came in. */
+  readonly boltedToCase?: boolean
   readonly fans?: number
   readonly fanPlaces?: number
   readonly fanMm?: number
+  /** What one fan draws, A. */
+  readonly fanAmps?: number
   // storage
   readonly interface?: 'sata' | 'nvme'
   readonly drive?: 'ssd' | 'hdd'
   readonly driveShape?: '2.5' | '3.5' | 'M.2' | 'card'
   /** Length of an M.2 drive: 30, 42, 60, 80 or 110 mm. */
   readonly m2LengthMm?: number
-  /** PCIe lanes and version of a drive or a card. */
+  /** Share of the writes that a drive is rated for and that are used up, percent. */
+  readonly wearPercent?: number
+  /** PCIe lanes and version of a drive or a card; of a board: those of the slot for the card. */
   readonly lanes?: number
   readonly pcieVersion?: number
   // extras: what an adapter joins, what it may carry, what a small thing fixes

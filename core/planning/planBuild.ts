@@ -2,7 +2,7 @@ import { checkFit } from '../machine/fit/checkFit'
 import type { Finding } from '../machine/fit/finding'
 import { fitRules } from '../machine/fit/rules'
 import type { Part, Role } from '../parts/part'
-import { estimateFrameRate } from '../performance/model/estimateFrameRate'
+import { countedFps, estimateFrameRate } from '../performance/model/estimateFrameRate'
 import { frameMachineOf } from '../performance/model/machineOf'
 import type { Code } from '../supply/landed/codes'
 import type { Order } from '../supply/landed/landedCost'
@@ -110,13 +110,14 @@ function framesOf({ parts, targets, workloads }: BuildQuestion): PlanPair[] {
     ofRole('graphics').flatMap((graphics): PlanPair[] => {
       const { machine } = frameMachineOf([cpu, graphics])
       if (!machine) return []
-      const fps = targets.map(
-        ({ workloadId, settings }) =>
+      const fps = targets.map(({ workloadId, settings }) =>
+        countedFps(
           estimateFrameRate(
             workloads.find(({ id }) => id === workloadId)!,
             machine,
             settings,
-          ).averageFps,
+          ),
+        ),
       )
       return [{ cpu: cpu.id, graphics: graphics.id, fps }]
     }),

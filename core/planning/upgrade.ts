@@ -1,5 +1,5 @@
 import type { Part } from '../parts/part'
-import { estimateFrameRate } from '../performance/model/estimateFrameRate'
+import { countedFps, estimateFrameRate } from '../performance/model/estimateFrameRate'
 import { frameMachineOf } from '../performance/model/machineOf'
 import type { BuildQuestion } from './buildQuestion'
 import { planBuild, type BuildPlan, type PlanGround } from './planBuild'
@@ -10,13 +10,14 @@ export function ratesToday(question: BuildQuestion): readonly number[] | null {
   const { targets, workloads } = question
   const { machine } = frameMachineOf(partsToday(question))
   if (!machine || targets.length === 0) return null
-  return targets.map(
-    ({ workloadId, settings }) =>
+  return targets.map(({ workloadId, settings }) =>
+    countedFps(
       estimateFrameRate(
         workloads.find(({ id }) => id === workloadId)!,
         machine,
         settings,
-      ).averageFps,
+      ),
+    ),
   )
 }
 

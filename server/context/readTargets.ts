@@ -37,14 +37,7 @@ export function readTargets(
 function measuredAt({ runs, rows }: Performance, pair: string, target: Settings): TargetView['measured'] {
   const found = runs.flatMap((run, index) => {
     const row = rows[index]!
-    if (
-      run.pair !== pair ||
-      run.scene !== '' ||
-      run.settings.upscaling !== undefined ||
-      run.settings.frameGeneration ||
-      !sameSettings(row, target)
-    )
-      return []
+    if (run.pair !== pair || run.scene !== '' || !sameSettings(row, target)) return []
     const excluded = excludedBecause(run)
     return [
       {
@@ -84,10 +77,17 @@ interface Settings {
   width: number
   height: number
   preset: string | null
+  upscaling: string | null
+  frameGeneration: boolean
 }
 
 function sameSettings(a: Settings, b: Settings): boolean {
   return (
-    a.workloadId === b.workloadId && a.width === b.width && a.height === b.height && a.preset === b.preset
+    a.workloadId === b.workloadId &&
+    a.width === b.width &&
+    a.height === b.height &&
+    a.preset === b.preset &&
+    a.upscaling === b.upscaling &&
+    a.frameGeneration === b.frameGeneration
   )
 }

@@ -17,6 +17,9 @@ export interface TargetView {
   readonly width: number
   readonly height: number
   readonly preset: string
+  /** Upscaling mode that the target counts on; null: none. */
+  readonly upscaling: string | null
+  readonly frameGeneration: boolean
   readonly averageFps: number
   readonly lowFps: number | null
   readonly estimate: FrameEstimate | null

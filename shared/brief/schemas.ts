@@ -26,6 +26,8 @@ export const targetSchema = object({
   width: wholeFrom(320).max(16_384).required(),
   height: wholeFrom(200).max(16_384).required(),
   preset: text().required('a preset is needed'),
+  upscaling: text().max(60).nullable().default(null),
+  frameGeneration: yesOrNo().default(false),
   averageFps: rate().required('an average is needed'),
   lowFps: rate().nullable().default(null),
 })

@@ -62,6 +62,7 @@ beforeAll(async () => {
     '0010_till_credit',
     '0011_paste_made',
     '0012_frame_caps',
+    '0013_target_help',
   ])
 })
 afterAll(() => {

@@ -1,5 +1,6 @@
 import { partLabel } from '../../parts/part'
 import type { CannotCheck, CitedFact, Finding, FitMachine } from './finding'
+import { decidedAnyway, type OpenFact } from './decided'
 import { severities } from './finding'
 import { cite, readMachine, type Clash, type FitRule, type MachineRead } from './rule'
 import { fitRules } from './rules'
@@ -26,12 +27,12 @@ export function checkFit(
   for (const rule of rules) {
     if (rule.reads.some(({ role }) => machine.all(role).length === 0) || rule.concerns?.(machine) === false)
       continue
-    const unknown = rule.tellsUnknown ? [] : unknownFacts(rule, machine)
-    if (unknown.length > 0) {
-      cannotCheck.push(cannot(rule, unknown))
+    const unknown = rule.tellsUnknown ? [] : openFacts(rule, machine)
+    const outcomes = unknown.length === 0 ? rule.check(machine) : decidedAnyway(rule, machine, unknown)
+    if (outcomes === null) {
+      cannotCheck.push(cannot(rule, onlyOnce(unknown.map(({ part, fact }) => cite(part, fact)))))
       continue
     }
-    const outcomes = rule.check(machine)
     const findings = findingsOf(rule, outcomes.filter((each) => !('unknown' in each)) as Clash[])
     const open = outcomes.flatMap((each) => ('unknown' in each ? each.unknown : []))
     if (open.length > 0) cannotCheck.push(cannot(rule, onlyOnce(open)))
@@ -47,15 +48,14 @@ export function checkFit(
   }
 }
 
-function unknownFacts({ reads }: FitRule, machine: MachineRead) {
-  const unknown = reads.flatMap(({ role, facts }) =>
+function openFacts({ reads }: FitRule, machine: MachineRead): OpenFact[] {
+  return reads.flatMap(({ role, facts }) =>
     machine
       .all(role)
       .flatMap((part) =>
-        facts.filter((fact) => part.facts[fact] === undefined).map((fact) => cite(part, fact)),
+        facts.filter((fact) => part.facts[fact] === undefined).map((fact) => ({ part, fact })),
       ),
   )
-  return onlyOnce(unknown)
 }
 
 function onlyOnce(facts: readonly CitedFact[]): CitedFact[] {

@@ -27,9 +27,12 @@ export interface FitRule {
   /** What the rule asks, as a question. */
   readonly question: string
   readonly severity: Severity
-  /** Facts that must be known of every part of these roles. The rule is asked only where each role is there. */
+  /**
+   * Facts that it reads of every part of these roles. It is asked only where each role is there; where a fact is not
+   * known, it answers only if every value of that fact would give the same answer (`decided.ts`).
+   */
   readonly reads: readonly FactsRead[]
-  /** True where the rule itself says what it cannot tell; left out: it is asked only where all it reads is known. */
+  /** True where the rule itself says what it cannot tell. */
   readonly tellsUnknown?: true
   /** Whether there is anything to ask, before facts are asked for; left out: always. */
   concerns?(machine: MachineRead): boolean

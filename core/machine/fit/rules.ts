@@ -64,6 +64,20 @@ import { supplyShape } from './rules/supplyShape'
 import { supplySize } from './rules/supplySize'
 import { systemListed } from './rules/systemListed'
 import { wireless } from './rules/wireless'
+import { antennas } from './rules/antennas'
+import { cardBesideRadiator } from './rules/cardBesideRadiator'
+import { cardCables } from './rules/cardCables'
+import { cardHeight } from './rules/cardHeight'
+import { coolerBolted } from './rules/coolerBolted'
+import { cpuMakeLock } from './rules/cpuMakeLock'
+import { driveWear } from './rules/driveWear'
+import { fanCurrent } from './rules/fanCurrent'
+import { m2Length } from './rules/m2Length'
+import { managed } from './rules/managed'
+import { memoryEnough } from './rules/memoryEnough'
+import { memoryProfile } from './rules/memoryProfile'
+import { resizableMemory } from './rules/resizableMemory'
+import { slotLanes } from './rules/slotLanes'
 
 /** The registry of the fit check, in the order in which findings of equal severity are shown. */
 export const fitRules: readonly FitRule[] = [
@@ -71,29 +85,35 @@ export const fitRules: readonly FitRule[] = [
   supplyLeads,
   oneOnly,
   cpuSocket,
+  cpuMakeLock,
   boardFirmware,
   memoryGeneration,
   memoryModule,
   memorySlots,
   memoryCapacity,
   memorySpeed,
+  memoryProfile,
   memoryChannels,
   memoryMixed,
   memorySlotsFull,
   cpuUnlocked,
   cpuGraphics,
   sharedMemory,
+  memoryEnough,
   boardFeedsCpu,
   securityModule,
   systemListed,
   boardSize,
   cardLength,
+  cardBesideRadiator,
   cardThickness,
+  cardHeight,
   cardLowProfile,
   lowBracket,
   coolerHeight,
   coolerSocket,
   coolerMount,
+  coolerBolted,
   coolerOverMemory,
   radiatorPlace,
   driveBays,
@@ -101,28 +121,36 @@ export const fitRules: readonly FitRule[] = [
   supplyShape,
   supplyLength,
   fanHeaders,
+  fanCurrent,
   slotsCovered,
+  slotLanes,
+  resizableMemory,
   cardLeads,
+  cardCables,
   cpuLeads,
   slotPower,
   sataLeads,
   m2Slots,
   m2Kind,
+  m2Length,
   sataPorts,
   mainPlug,
   frontPlug,
   screenPlugs,
   frontUsb,
   wireless,
+  antennas,
   supplySize,
   supplyPeak,
   supplyTwelve,
   supplyAge,
   shield,
   firmwareLocked,
+  managed,
   licence,
   panelMissing,
   screwsMissing,
+  driveWear,
   coolerCapacity,
   noCooler,
   airflow,

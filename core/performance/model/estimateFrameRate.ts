@@ -13,8 +13,9 @@ export interface FrameEstimate {
   /** 90 % range of the average. */
   readonly range: { readonly low: number; readonly high: number }
   readonly lowRange: { readonly low: number; readonly high: number }
-  /** Shown rate with generated frames, where switched on; they add no responsiveness. */
+  /** Shown rate with generated frames, where they count and what draws can generate them; they add no responsiveness. */
   readonly generatedFps: number | null
+  readonly generatedRange: { readonly low: number; readonly high: number } | null
   readonly graphicsMs: number
   readonly cpuMs: number
   /** Of both sides together, before the engine's own limit. */
@@ -68,7 +69,8 @@ export function estimateFrameRate(
   settings: FrameSettings,
   evidence: readonly LimitEvidence[] = [],
 ): FrameEstimate {
-  const { unsure = [], ...known } = machine
+  const { unsure: open = [], ...known } = machine
+  const unsure = open.filter(({ of }) => of === undefined || Boolean(settings[of]))
   const middle = estimateKnown(workload, known, settings, evidence)
   if (unsure.length === 0) return middle
   const end = (side: 'low' | 'high') =>
@@ -78,6 +80,10 @@ export function estimateFrameRate(
     ...middle,
     range: { low: low.range.low, high: high.range.high },
     lowRange: { low: low.lowRange.low, high: high.lowRange.high },
+    generatedRange:
+      high.generatedRange === null
+        ? null
+        : { low: (low.generatedRange ?? low.range).low, high: high.generatedRange.high },
     unsure: unsure.map(({ fact }) => fact),
   }
 }
@@ -101,12 +107,16 @@ function estimateKnown(
   const lowFactor = Math.exp(z90 * Math.hypot(spread.result, spread.parameters, workload.fit?.lowSpread ?? 0))
   const sides = applyEvidence(time, evidence, modelOf(workload))
   const most = workload.frameCap ?? Infinity
+  const range = { low: averageFps / factor, high: Math.min(most, averageFps * factor) }
+  const generates = settings.frameGeneration === true && machine.generatesFrames !== false
+  const more = workload.frameGenerationFactor
   return {
     averageFps,
     lowFps,
-    range: { low: averageFps / factor, high: Math.min(most, averageFps * factor) },
+    range,
     lowRange: { low: lowFps / lowFactor, high: Math.min(most, lowFps * lowFactor) },
-    generatedFps: settings.frameGeneration ? averageFps * workload.frameGenerationFactor : null,
+    generatedFps: generates ? averageFps * more : null,
+    generatedRange: generates ? { low: range.low * more, high: range.high * more } : null,
     frameMs: time.frameMs,
     ...sides,
     limit: limitOf(sides.graphicsShare, modelOf(workload)),
@@ -195,3 +205,6 @@ function spreadOf(
     parameters: Math.sqrt(Math.max(0, variance)),
   }
 }
+
+/** The rate that counts against a target: with generated frames where the target counts them and they are generated. */
+export const countedFps = ({ generatedFps, averageFps }: FrameEstimate): number => generatedFps ?? averageFps

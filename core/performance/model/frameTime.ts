@@ -16,6 +16,13 @@ export interface FrameMachine {
   readonly systemMemoryGb?: number
   /** What the card's slot moves, GB/s; left out: enough. */
   readonly linkGbs?: number
+  /** Share of its speed that the card keeps in its slot; left out: all of it. */
+  readonly slotShare?: number
+  /** What the machine's memory makes of graphics without memory of its own, against what it was rated at; left out: 1. */
+  readonly memoryShare?: number
+  /** Whether what draws can upscale and generate frames; left out: it can. */
+  readonly upscales?: boolean
+  readonly generatesFrames?: boolean
   /** The pair of parts, where its own runs may anchor an estimate. */
   readonly pair?: string
   /** Facts that are not known, with the ends between which they plausibly lie; the figures above then stand between. */
@@ -27,6 +34,8 @@ export interface FrameMachine {
 /** A fact that a frame depends on and nobody knows: what it is called, and the machine at either end. */
 export interface Unsure {
   readonly fact: string
+  /** Asked only where these settings are on; left out: always. */
+  readonly of?: 'upscaling' | 'frameGeneration'
   readonly low: Partial<FrameMachine>
   readonly high: Partial<FrameMachine>
 }
@@ -45,7 +54,7 @@ export interface FrameTime {
 }
 
 /**
- * g = a · pixels^α · preset · upscaling / graphics index, c = b · preset's CPU factor · memory factor /
+ * g = a · pixels^α · preset · upscaling / (graphics index · slot · memory), c = b · preset's CPU factor · memory factor /
  * (CPU index · min(1, threads / wanted)^0.6), t = (g^k + c^k)^(1/k).
  *
  * @throws CoreError `unknown-preset`, `unknown-upscaling`, `bad-index`
@@ -143,21 +152,31 @@ function graphicsTime(workload: Workload, machine: FrameMachine, settings: Frame
       `a graphics index must be above 0, not ${machine.graphicsIndex}`,
       'graphicsIndex',
     )
-  const upscaling = settings.upscaling ? workload.upscaling[settings.upscaling] : 1
-  if (upscaling === undefined)
+  const offered = settings.upscaling ? workload.upscaling[settings.upscaling] : 1
+  if (offered === undefined)
     throw new CoreError(
       'unknown-upscaling',
       `${workload.name} has no upscaling "${settings.upscaling}"`,
       'upscaling',
     )
+  const upscaling = machine.upscales === false ? 1 : offered
   return (
     (workload.graphicsMs *
       megapixels(settings) ** workload.pixelExponent *
       presetOf(workload, settings).graphics *
       upscaling *
       100) /
-    machine.graphicsIndex
+    graphicsIndexHere(machine)
   )
+}
+
+/** Graphics index as it is on this machine: in this slot, with this memory. */
+export function graphicsIndexHere({
+  graphicsIndex,
+  slotShare = 1,
+  memoryShare = 1,
+}: Pick<FrameMachine, 'graphicsIndex' | 'slotShare' | 'memoryShare'>): number {
+  return graphicsIndex * slotShare * memoryShare
 }
 
 function cpuTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {

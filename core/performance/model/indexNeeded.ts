@@ -1,4 +1,4 @@
-import { estimateFrameRate } from './estimateFrameRate'
+import { countedFps, estimateFrameRate } from './estimateFrameRate'
 import type { FrameMachine } from './frameTime'
 import type { RateTarget } from './judgeTarget'
 import type { FrameSettings, Workload } from './workload'
@@ -22,12 +22,15 @@ export function indexNeeded(
   // another part is another pair: own runs of this one say nothing of it
   const { pair: _, ...any } = machine
   const reaches = (index: number) => {
-    const { averageFps, lowFps } = estimateFrameRate(
+    const estimate = estimateFrameRate(
       workload,
       { ...any, ...(side === 'graphics' ? { graphicsIndex: index } : { cpuIndex: index }) },
       settings,
     )
-    return averageFps >= target.averageFps && (target.lowFps === null || lowFps >= target.lowFps)
+    return (
+      countedFps(estimate) >= target.averageFps &&
+      (target.lowFps === null || estimate.lowFps >= target.lowFps)
+    )
   }
   if (!reaches(highest)) return null
   let [low, high] = [0, highest]

@@ -9,12 +9,14 @@ export interface RateTarget {
 /** met: the whole range is above; narrow: the range crosses; missed: the whole range is below. */
 export type TargetVerdict = 'met' | 'narrow' | 'missed'
 
-/** Judges average and low against their 90 % ranges; the worse of the two stands. */
-export function judgeTarget(
-  estimate: Pick<FrameEstimate, 'range' | 'lowRange'>,
-  target: RateTarget,
-): TargetVerdict {
-  const average = against(estimate.range, target.averageFps)
+type Judged = Pick<FrameEstimate, 'range' | 'lowRange'> & Partial<Pick<FrameEstimate, 'generatedRange'>>
+
+/**
+ * Judges average and low against their 90 % ranges; the worse of the two stands. Generated frames count in the average
+ * where the target lets them, never in the lows: they make nothing more responsive.
+ */
+export function judgeTarget(estimate: Judged, target: RateTarget): TargetVerdict {
+  const average = against(estimate.generatedRange ?? estimate.range, target.averageFps)
   if (target.lowFps === null) return average
   const low = against(estimate.lowRange, target.lowFps)
   return worse(average, low)
@@ -22,10 +24,10 @@ export function judgeTarget(
 
 /** How far the estimate is from the target, as the smaller ratio of average and low to their marks (1 = just there). */
 export function targetRatio(
-  estimate: Pick<FrameEstimate, 'averageFps' | 'lowFps'>,
+  estimate: Pick<FrameEstimate, 'averageFps' | 'lowFps'> & Partial<Pick<FrameEstimate, 'generatedFps'>>,
   target: RateTarget,
 ): number {
-  const average = estimate.averageFps / target.averageFps
+  const average = (estimate.generatedFps ?? estimate.averageFps) / target.averageFps
   return target.lowFps === null ? average : Math.min(average, estimate.lowFps / target.lowFps)
 }
 

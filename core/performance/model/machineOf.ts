@@ -1,4 +1,6 @@
 import { partLabel, type Part } from '../../parts/part'
+import { linkOf, narrowestShare, slotShareOf } from '../../machine/power/slotShare'
+import { memoryShareOf, memoryShareRange } from './memoryShare'
 import type { FrameMachine, Unsure } from './frameTime'
 
 /** The frame machine of a set of parts, or what is still missing to know it. */
@@ -25,6 +27,7 @@ export function frameMachineOf(parts: readonly Part[]): FrameMachineResult {
   const unsure = unsureOf(parts, cpu, card)
   const middle = Object.assign({}, ...unsure.map(({ middle: between }) => between)) as Partial<FrameMachine>
   const { cores } = cpu.facts
+  const board = parts.find((part) => part.role === 'motherboard')
   const memory = parts.filter((part) => part.role === 'memory')
   const gigabytes = memory.map(({ facts }) => facts.capacityGb)
   return {
@@ -35,6 +38,9 @@ export function frameMachineOf(parts: readonly Part[]): FrameMachineResult {
       graphicsIndex: card.facts.graphicsIndex!,
       videoMemoryGb: card.facts.vramGb ?? middle.videoMemoryGb!,
       memoryChannels: channelsOf(memory) ?? 2,
+      ...shareHere(parts, cpu, card),
+      ...(board && card.role === 'graphics' ? slotOf(card, board) : {}),
+      ...abilityOf(card),
       ...(memory.length > 0 && gigabytes.every((each) => each !== undefined)
         ? { systemMemoryGb: gigabytes.reduce((sum, each) => sum + each, 0) }
         : {}),
@@ -42,14 +48,44 @@ export function frameMachineOf(parts: readonly Part[]): FrameMachineResult {
       pair: pairOf(cpu.id, card.id),
       ...(unsure.some(({ fact }) => fact !== '')
         ? {
-            unsure: unsure
-              .filter(({ fact }) => fact !== '')
-              .map(({ fact, low, high }) => ({ fact, low, high })),
+            unsure: unsure.filter(({ fact }) => fact !== '').map(({ middle: _between, ...open }) => open),
           }
         : {}),
     },
     missing: [],
   }
+}
+
+/** What the slot keeps of the card's speed, and what it moves, where lanes and versions are known. */
+function slotOf(card: Part, board: Part): Pick<FrameMachine, 'slotShare' | 'linkGbs'> {
+  const slotShare = slotShareOf(card, board)
+  const linkGbs = linkOf(card, board)
+  return { ...(slotShare === null ? {} : { slotShare }), ...(linkGbs === null ? {} : { linkGbs }) }
+}
+
+const abilityOf = ({ facts: { upscales, generatesFrames } }: Part): Partial<FrameMachine> => ({
+  ...(upscales === undefined ? {} : { upscales }),
+  ...(generatesFrames === undefined ? {} : { generatesFrames }),
+})
+
+/** Graphics of the CPU live from the machine's memory; a card has its own. */
+function shareHere(parts: readonly Part[], cpu: Part, card: Part): Pick<FrameMachine, 'memoryShare'> {
+  if (card.role !== 'cpu') return {}
+  const memory = parts.filter(({ role }) => role === 'memory')
+  const channels = channelsOf(memory)
+  const speed = speedOf(parts)
+  if (memory.length === 0 || channels === null || speed === null) return {}
+  const memoryShare = memoryShareOf(cpu, channels, speed)
+  return memoryShare === null ? {} : { memoryShare }
+}
+
+/** Speed at which the memory runs, MT/s: the slowest module's, as far as the board goes; null where it is not known. */
+function speedOf(parts: readonly Part[]): number | null {
+  const speeds = parts.flatMap(({ role, facts }) => (role === 'memory' ? [facts.speedMts] : []))
+  const boards = parts.flatMap(({ role, facts }) =>
+    role === 'motherboard' && facts.maxMemoryMts !== undefined ? [facts.maxMemoryMts] : [],
+  )
+  return speeds.some((speed) => speed === undefined) ? null : Math.min(...(speeds as number[]), ...boards)
 }
 
 /** Channels filled by the modules; null where a kit does not say how many it has. Without memory: two. */
@@ -102,6 +138,58 @@ function unsureOf(
       high: { memoryChannels: 2 },
       middle: {},
     })
+  return [...found, ...unsureOfDrawing(parts, cpu, card)]
+}
+
+/** What is not known of a card in its slot, of graphics that live from the memory, and of what draws can do besides. */
+function unsureOfDrawing(
+  parts: readonly Part[],
+  cpu: Part,
+  card: Part,
+): (Unsure & { readonly middle: Partial<FrameMachine> })[] {
+  const board = parts.find(({ role }) => role === 'motherboard')
+  const memory = parts.filter(({ role }) => role === 'memory')
+  const isNarrow = [card, board].some((part) => (part?.facts.lanes ?? 16) < 16)
+  const found: (Unsure & { readonly middle: Partial<FrameMachine> })[] = []
+  if (card.role === 'graphics' && board && isNarrow && slotShareOf(card, board) === null)
+    found.push({
+      fact: `lanes and version of the slot of ${partLabel(board)}`,
+      low: { slotShare: narrowestShare },
+      high: { slotShare: 1 },
+      middle: {},
+    })
+  if (card.role === 'cpu' && memory.length > 0) {
+    const [speed, channels] = [speedOf(parts), channelsOf(memory)]
+    const rated = cpu.facts.maxMemoryMts
+    const open =
+      rated === undefined
+        ? `fastest memory of ${partLabel(cpu)}`
+        : speed === null
+          ? `speed of ${partLabel(memory[0]!)}`
+          : ''
+    const ends = { low: memoryShareRange.least, high: rated === undefined ? memoryShareRange.most : 1 }
+    const share = (side: 'low' | 'high', count: number) =>
+      open === '' ? memoryShareOf(cpu, count, speed!)! : ends[side]
+    if (open !== '' || channels === null)
+      found.push({
+        fact: open === '' ? `modules of ${partLabel(memory[0]!)}` : open,
+        low: { memoryShare: share('low', 1) },
+        high: { memoryShare: share('high', 2) },
+        middle: {},
+      })
+  }
+  for (const [fact, setting, what] of [
+    ['upscales', 'upscaling', 'upscaling'],
+    ['generatesFrames', 'frameGeneration', 'generated frames'],
+  ] as const)
+    if (card.facts[fact] === undefined)
+      found.push({
+        fact: `${what} of ${partLabel(card)}`,
+        of: setting,
+        low: { [fact]: false },
+        high: { [fact]: true },
+        middle: {},
+      })
   return found
 }
 

@@ -1,5 +1,13 @@
 import type { Part } from '../../parts/part'
-import { joinSides, modelOf, effectiveThreads, shortOf, threadsShare, type FrameMachine } from './frameTime'
+import {
+  graphicsIndexHere,
+  joinSides,
+  modelOf,
+  effectiveThreads,
+  shortOf,
+  threadsShare,
+  type FrameMachine,
+} from './frameTime'
 import type { FrameEstimate } from './estimateFrameRate'
 import type { Workload } from './workload'
 
@@ -38,7 +46,8 @@ export function gainOf(
   if (part.role === 'graphics') {
     const short = (have: number) => 1 + model.shortageFactor * shortOf(videoMemoryNeed, have, machine.linkGbs)
     const factor =
-      (machine.graphicsIndex / part.facts.graphicsIndex!) *
+      (graphicsIndexHere(machine) /
+        graphicsIndexHere({ ...machine, memoryShare: 1, graphicsIndex: part.facts.graphicsIndex! })) *
       (short(part.facts.vramGb ?? machine.videoMemoryGb) / short(machine.videoMemoryGb))
     return gain(graphicsMs * factor, cpuMs)
   }

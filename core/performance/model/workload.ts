@@ -7,7 +7,8 @@ export interface FrameSettings {
   /** Name of one of the workload's presets. */
   readonly preset: string
   /** Name of an upscaling mode, or left out for none. */
-  readonly upscaling?: string
+  readonly upscaling?: string | null
+  /** Whether generated frames count in the average; they never count in the lows. */
   readonly frameGeneration?: boolean
 }
 

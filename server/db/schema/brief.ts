@@ -15,6 +15,9 @@ export const targets = sqliteTable('targets', {
   width: integer().notNull(),
   height: integer().notNull(),
   preset: text().notNull(),
+  /** Upscaling mode of the game that the target counts on; null: none. */
+  upscaling: text(),
+  frameGeneration: integer({ mode: 'boolean' }).notNull().default(false),
   averageFps: real().notNull(),
   lowFps: real(),
 })

@@ -2,7 +2,7 @@ import { eq, isNull } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, type Part } from '#core/parts/part'
 import { forecastRecord, keepForecast } from '#core/performance/runs/forecast'
-import type { FrameMachine } from '#core/performance/model/frameTime'
+import { videoMemoryNeed, type FrameMachine } from '#core/performance/model/frameTime'
 import { indexNeeded } from '#core/performance/model/indexNeeded'
 import { livingWithIt } from '#core/performance/runs/livingWithIt'
 import { frameMachineOf, machinePair } from '#core/performance/model/machineOf'
@@ -103,7 +103,7 @@ function benchTarget(
   { roles }: StepsView,
 ): BenchTarget {
   const workload = view.workloads.find((each) => each.id === target.workloadId)!
-  const need = workload.presets[target.preset]!.videoMemoryGb
+  const need = videoMemoryNeed(workload, target)
   const up = (side: 'graphics' | 'cpu') => {
     const socket = view.parts.find((part) => part.role === 'motherboard')?.facts.socket
     const fitting =

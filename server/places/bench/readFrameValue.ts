@@ -1,7 +1,8 @@
+import { rateSettings } from '#core/performance/model/targetName'
 import { and, isNull, ne } from 'drizzle-orm'
 import { roleNames } from '#core/parts/part'
 import { geometricMean } from '#core/performance/runs/beforeAfter'
-import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { countedFps, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import type { FrameMachine } from '#core/performance/model/frameTime'
 import { frameValue, type ValuedMachine } from '#core/performance/model/frameValue'
 import { frameMachineOf } from '#core/performance/model/machineOf'
@@ -21,13 +22,14 @@ const mostBuilds = 12
 function framesOf(view: BuildView, machine: FrameMachine | null): number | null {
   if (!machine || view.targets.length === 0) return null
   return geometricMean(
-    view.targets.map(
-      (target) =>
+    view.targets.map((target) =>
+      countedFps(
         estimateFrameRate(
           view.workloads.find((each) => each.id === target.workloadId)!,
           machine,
           target,
-        ).averageFps,
+        ),
+      ),
     ),
   )
 }
@@ -59,9 +61,7 @@ export async function frameValueOf(
     const rates = view.targets.map(
       (target) =>
         machine.rates.find(
-          (rate) =>
-            rate.workloadId === target.workloadId &&
-            rate.settings === `${target.width}x${target.height} ${target.preset}`,
+          (rate) => rate.workloadId === target.workloadId && rate.settings === rateSettings(target),
         )?.averageFps,
     )
     // by its seller's terms, whatever is switched off on the scales

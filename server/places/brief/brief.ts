@@ -46,13 +46,17 @@ export async function briefOf(db: Database, buildId: string): Promise<BriefInput
     privateNote: build.privateNote,
     saleText: build.saleText,
     needs: build.needs.map(({ need, price }) => ({ need, price: decimal(price) })),
-    targets: rows.map(({ workloadId, width, height, preset, averageFps, lowFps }) => ({
-      workloadId,
-      width,
-      height,
-      preset,
-      averageFps,
-      lowFps,
-    })),
+    targets: rows.map(
+      ({ workloadId, width, height, preset, upscaling, frameGeneration, averageFps, lowFps }) => ({
+        workloadId,
+        width,
+        height,
+        preset,
+        upscaling,
+        frameGeneration,
+        averageFps,
+        lowFps,
+      }),
+    ),
   }
 }

@@ -1,3 +1,4 @@
+import { targetName } from '#core/performance/model/targetName'
 import { partLabel } from '#core/parts/part'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { targetRatio } from '#core/performance/model/judgeTarget'
@@ -54,7 +55,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
       : targetRows.map((target) => {
           const workload = workloads.find((each) => each.id === target.workloadId)!
           return {
-            name: `${workload.name} ${target.height}p ${target.preset}`,
+            name: targetName({ ...target, workload: workload.name }),
             ratio: targetRatio(estimateFrameRate(workload, machine, target), target),
           }
         })

@@ -21,6 +21,12 @@ export async function replaceTargets(tx: Queryable, buildId: string, brief: Brie
         `${workload.name} has no preset "${target.preset}"`,
         `targets[${position}].preset`,
       )
+    if (target.upscaling !== null && workload.upscaling[target.upscaling] === undefined)
+      throw new CoreError(
+        'unknown-upscaling',
+        `${workload.name} offers no upscaling "${target.upscaling}"`,
+        `targets[${position}].upscaling`,
+      )
     await tx.insert(targets).values({ ...target, id: newId('target'), buildId, position })
   }
 }

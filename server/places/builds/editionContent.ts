@@ -1,3 +1,4 @@
+import { helpText } from '#core/performance/model/targetName'
 import { eq } from 'drizzle-orm'
 import type { EditionContent, EditionLine, EditionStreet } from '#core/files/editions/edition'
 import { verdictText } from '#core/comparison/verdict/verdict'
@@ -162,7 +163,7 @@ export function editionContent(
     targets: view.targets.map((target) => {
       const measured = target.measured.find((run) => run.stands)
       return {
-        name: `${target.workload} ${target.width}×${target.height} ${target.preset}`,
+        name: `${target.workload} ${target.width}×${target.height} ${target.preset}${helpText(target)}`,
         wanted: target.averageFps,
         wantedLow: target.lowFps,
         averageFps: measured?.averageFps ?? target.estimate?.averageFps ?? null,

@@ -1,3 +1,4 @@
+import { helpText } from '#core/performance/model/targetName'
 import { formatAmount } from '#core/money/formatAmount'
 import { toDecimal } from '#core/money/decimal'
 import { verdictText } from '#core/comparison/verdict/verdict'
@@ -120,5 +121,5 @@ function targetRow(target: BuildView['targets'][number]): string {
   const estimate = target.estimate
     ? `${Math.round(target.estimate.averageFps)} (${Math.round(target.estimate.range.low)}–${Math.round(target.estimate.range.high)})`
     : 'not known'
-  return `| ${markdownText(target.workload)} ${target.width}×${target.height} ${target.preset} | ${target.averageFps} | ${estimate} | ${target.verdict ?? 'not known'} |`
+  return `| ${markdownText(target.workload)} ${target.width}×${target.height} ${target.preset}${helpText(target)} | ${target.averageFps} | ${estimate} | ${target.verdict ?? 'not known'} |`
 }

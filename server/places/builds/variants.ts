@@ -1,3 +1,4 @@
+import { targetName } from '#core/performance/model/targetName'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
 import type { OpenAction } from '#server/db/action'
 import { eq, isNull, max } from 'drizzle-orm'
@@ -166,7 +167,7 @@ export async function variantsView(db: Database, buildId: string, today: string)
       left: view.receipt.left,
       findings: view.fit.findings.map(({ severity, what }) => ({ severity, what })),
       targets: view.targets.map((target) => ({
-        name: `${target.workload} ${target.height}p ${target.preset}`,
+        name: targetName(target),
         fps: target.estimate?.averageFps ?? null,
         wanted: target.averageFps,
         verdict: target.verdict,

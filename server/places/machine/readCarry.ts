@@ -1,7 +1,7 @@
 import { CoreError } from '#core/errors/coreError'
 import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part } from '#core/parts/part'
-import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { countedFps, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import { carryForward } from '#core/machine/upgrades/carryForward'
 import type { CarryView } from '#shared/machine/views'
@@ -69,11 +69,13 @@ function frames(view: Awaited<ReturnType<typeof buildView>>, parts: readonly Par
   if (!machine || view.targets.length === 0) return null
   const logs = view.targets.map((target) =>
     Math.log(
-      estimateFrameRate(
-        view.workloads.find((each) => each.id === target.workloadId)!,
-        machine,
-        target,
-      ).averageFps,
+      countedFps(
+        estimateFrameRate(
+          view.workloads.find((each) => each.id === target.workloadId)!,
+          machine,
+          target,
+        ),
+      ),
     ),
   )
   return Math.exp(logs.reduce((sum, each) => sum + each, 0) / logs.length)

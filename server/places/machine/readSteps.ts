@@ -1,7 +1,8 @@
+import { targetName } from '#core/performance/model/targetName'
 import { findBuild } from '#server/context/findBuild'
 import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part, type Role } from '#core/parts/part'
-import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { countedFps, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { targetRatio } from '#core/performance/model/judgeTarget'
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import { slimming } from '#core/machine/upgrades/slimming'
@@ -104,12 +105,14 @@ function reachOf(view: BuildView): (parts: readonly Part[]) => TargetReach[] {
     const { machine } = frameMachineOf(parts)
     if (!machine) return []
     return view.targets.map((target) => ({
-      name: `${target.workload} ${target.height}p ${target.preset}`,
-      fps: estimateFrameRate(
-        view.workloads.find((each) => each.id === target.workloadId)!,
-        machine,
-        target,
-      ).averageFps,
+      name: targetName(target),
+      fps: countedFps(
+        estimateFrameRate(
+          view.workloads.find((each) => each.id === target.workloadId)!,
+          machine,
+          target,
+        ),
+      ),
       wanted: target.averageFps,
     }))
   }

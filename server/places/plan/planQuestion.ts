@@ -46,12 +46,14 @@ export async function planQuestion(db: Database, buildId: string, today: string)
     ways,
     fixed: besides(view.parts, new Set(present.flatMap(({ way }) => way.partIds))),
     orders,
-    targets: view.targets.map(({ workload, workloadId, width, height, preset, averageFps }) => ({
-      name: `${workload} at ${height}p`,
-      workloadId,
-      settings: { width, height, preset },
-      averageFps,
-    })),
+    targets: view.targets.map(
+      ({ workload, workloadId, width, height, preset, upscaling, frameGeneration, averageFps }) => ({
+        name: `${workload} at ${height}p`,
+        workloadId,
+        settings: { width, height, preset, upscaling, frameGeneration },
+        averageFps,
+      }),
+    ),
     workloads: performance.workloads,
     brief: fitBriefOf(market, build, today),
     wishes: {

@@ -1,10 +1,11 @@
+import { targetName } from '#core/performance/model/targetName'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { eq } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
 import type { Condition } from '#core/reading/sales/soldRecord'
 import { coreRoles, partLabel, type Part } from '#core/parts/part'
-import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { countedFps, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { frameMachineOf, machinePair } from '#core/performance/model/machineOf'
 import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
 import { leastOfPart } from '#core/comparison/adjustments/leastOfPart'
@@ -96,13 +97,14 @@ export async function matchContext(
     const { machine } = frameMachineOf(parts)
     return (
       machine &&
-      view.targets.map(
-        (target) =>
+      view.targets.map((target) =>
+        countedFps(
           estimateFrameRate(
             view.workloads.find((each) => each.id === target.workloadId)!,
             machine,
             target,
-          ).averageFps,
+          ),
+        ),
       )
     )
   }
@@ -281,7 +283,7 @@ function matchView(
       payNow: sum((option) => option.payNow),
       toOwn: goal.kind === 'spend' ? goal.total!(found.options) + budget! - goal.budget : null,
       targets: view.targets.map((target, index) => ({
-        name: `${target.workload} ${target.height}p ${target.preset}`,
+        name: targetName(target),
         fps: found.frames[index]!,
         wanted: target.averageFps,
         floor: goal.kind === 'match' ? goal.floor[index]! : null,

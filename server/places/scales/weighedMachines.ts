@@ -1,3 +1,4 @@
+import { rateSettings, targetName } from '#core/performance/model/targetName'
 import type { ChoiceView } from '#shared/machine/views'
 import { enteredPrice } from '#core/comparison/adjustments/enteredPrice'
 import {
@@ -60,12 +61,8 @@ export function onThese(
   })
 }
 
-function settingsText(each: { width: number; height: number; preset: string | null }): string | null {
-  return each.preset === null ? null : `${each.width}x${each.height} ${each.preset}`
-}
-
-function targetName(target: TargetView): string {
-  return `${target.workload} ${target.height}p ${target.preset}`
+function settingsText(each: RateRow): string | null {
+  return each.preset === null ? null : rateSettings({ ...each, preset: each.preset })
 }
 
 /** A part in a build on the scales. */
@@ -135,7 +132,7 @@ export function ownMachine(
     brings: broughtBy(parts),
     extras: [],
     rates: targets.flatMap((target): MachineRate[] => {
-      const base = { workloadId: target.workloadId, settings: settingsText(target) }
+      const base = { workloadId: target.workloadId, settings: rateSettings(target) }
       const measured = target.measured.find((run) => run.stands)
       if (measured)
         return [{ ...base, averageFps: measured.averageFps, lowFps: measured.lowFps, kind: 'measured' }]
@@ -311,7 +308,7 @@ function estimated(
   )
   return {
     workloadId: target.workloadId,
-    settings: settingsText(target),
+    settings: rateSettings(target),
     averageFps: estimate.averageFps,
     lowFps: estimate.lowFps,
     kind: 'estimate',
@@ -331,7 +328,8 @@ function verdictAt(
       each.workloadId === target.workloadId &&
       each.width === target.width &&
       each.height === target.height &&
-      each.preset === target.preset,
+      each.preset === target.preset &&
+      target.upscaling === null,
   )
   if (!same) return estimate?.judged ?? null
   const low = same.lowFps ?? Infinity

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { helpText } from '#core/performance/model/targetName'
 import type { BenchView, TargetView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import { estimateWorking } from '~/workings/benchWorkings'
@@ -19,6 +20,7 @@ const top = computed(
         ...view.targets.flatMap((target) => [
           target.averageFps,
           target.estimate?.range.high ?? 0,
+          target.estimate?.generatedFps ?? 0,
           ...target.measured.map((run) => run.averageFps),
         ]),
       ) *
@@ -46,7 +48,7 @@ const limitWords = { graphics: 'the card limits', cpu: 'the CPU limits', balance
         <div class="py-2">
           <b>{{ target.workload }}</b>
           <div class="text-xs text-soft">
-            {{ target.height }}p {{ target.preset }} · target {{ target.averageFps
+            {{ target.height }}p {{ target.preset }}{{ helpText(target) }} · target {{ target.averageFps
             }}<template v-if="target.lowFps"> / {{ target.lowFps }}</template>
           </div>
         </div>
@@ -116,6 +118,8 @@ const limitWords = { graphics: 'the card limits', cpu: 'the CPU limits', balance
             ><template v-if="target.estimate.rough"> · rough</template
             ><template v-if="target.estimate.isCapped"> · at the engine’s limit</template
             ><template v-if="target.estimate.videoMemoryShortage > 1"> · video memory is short</template
+            ><template v-if="target.estimate.generatedFps !== null">
+              · {{ Math.round(target.estimate.generatedFps) }} shown with generated frames</template
             ><template v-if="target.estimate.unsure.length > 0">
               · {{ Math.round(target.estimate.range.low) }} to {{ Math.round(target.estimate.range.high) }},
               not known: {{ target.estimate.unsure.join(', ') }}</template

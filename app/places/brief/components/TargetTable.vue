@@ -10,6 +10,7 @@ type Target = BriefInput['targets'][number]
 const { targets, workloads } = defineProps<{ targets: readonly Target[]; workloads: readonly Workload[] }>()
 const emit = defineEmits<{ change: [targets: Target[]]; append: [target: Target]; remove: [index: number] }>()
 const presetsOf = (id: string) => Object.keys(workloads.find((each) => each.id === id)?.presets ?? {})
+const upscalingOf = (id: string) => Object.keys(workloads.find((each) => each.id === id)?.upscaling ?? {})
 const change = (index: number, some: Partial<Target>) =>
   emit(
     'change',
@@ -17,8 +18,12 @@ const change = (index: number, some: Partial<Target>) =>
   )
 function setWorkload(index: number, workloadId: string) {
   const presets = presetsOf(workloadId)
-  const { preset } = targets[index]!
-  change(index, { workloadId, preset: presets.includes(preset) ? preset : (presets[0] ?? '') })
+  const { preset, upscaling } = targets[index]!
+  change(index, {
+    workloadId,
+    preset: presets.includes(preset) ? preset : (presets[0] ?? ''),
+    upscaling: upscaling !== null && upscalingOf(workloadId).includes(upscaling) ? upscaling : null,
+  })
 }
 function add() {
   const workload = workloads[0]!
@@ -27,6 +32,8 @@ function add() {
     width: 1920,
     height: 1080,
     preset: presetsOf(workload.id)[0] ?? 'high',
+    upscaling: null,
+    frameGeneration: false,
     averageFps: 60,
     lowFps: 40,
   })
@@ -43,6 +50,8 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value
           <th>workload</th>
           <th>resolution</th>
           <th>preset</th>
+          <th>upscaling</th>
+          <th title="frames that the card makes up between two">generated</th>
           <th>average fps</th>
           <th>1 % low</th>
           <th><span class="sr-only">remove</span></th>
@@ -78,6 +87,27 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value
               :name="`targets[${index}].preset`"
               :label="`preset of target ${index + 1}`"
               :options="presetsOf(target.workloadId)"
+            />
+          </td>
+          <td>
+            <select
+              :value="target.upscaling ?? ''"
+              class="field"
+              :aria-label="`upscaling of target ${index + 1}`"
+              @change="change(index, { upscaling: chosen($event) || null })"
+            >
+              <option value="">none</option>
+              <option v-for="mode in upscalingOf(target.workloadId)" :key="mode" :value="mode">
+                {{ mode }}
+              </option>
+            </select>
+          </td>
+          <td class="text-center">
+            <input
+              type="checkbox"
+              :checked="target.frameGeneration"
+              :aria-label="`generated frames count in target ${index + 1}`"
+              @change="change(index, { frameGeneration: ($event.target as HTMLInputElement).checked })"
             />
           </td>
           <td>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { helpText, rateSettings } from '#core/performance/model/targetName'
 import type { MachineRate } from '#core/comparison/weighedMachine'
 import type { BuildView } from '#shared/builds/views'
 import type { WeighedView } from '#shared/scales/views'
@@ -14,7 +15,7 @@ const rows = computed(() =>
     bars: machines.map((each, index) => ({
       name: each.machine.name,
       colour: series[index]!,
-      rate: rateFor(each, target.workloadId, `${target.width}x${target.height} ${target.preset}`),
+      rate: rateFor(each, target.workloadId, rateSettings(target)),
     })),
   })),
 )
@@ -80,7 +81,7 @@ const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
           {{ row.target.workload }}
         </text>
         <text x="0" y="29" font-size="11" fill="var(--soft)">
-          {{ row.target.height }}p {{ row.target.preset }}
+          {{ row.target.height }}p {{ row.target.preset }}{{ helpText(row.target) }}
         </text>
         <line
           :x1="x(row.target.averageFps)"

@@ -1,3 +1,4 @@
+import { targetName } from '#core/performance/model/targetName'
 import { formatAmount } from '#core/money/formatAmount'
 import { tippingPoint, type TippingPoint } from '#core/comparison/tipping/tipping'
 import { weigh, type Weighed } from '#core/comparison/weigh'
@@ -146,7 +147,7 @@ export function withCard(
   const { frames, own } = view.weighing
   if (!frames) return null
   const targets = view.targets.map((target): TargetAt => ({
-    name: `${target.workload} ${target.height}p ${target.preset}`,
+    name: targetName(target),
     workload: view.workloads.find((each) => each.id === target.workloadId)!,
     settings: target,
     averageFps: target.averageFps,

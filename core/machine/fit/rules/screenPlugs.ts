@@ -44,12 +44,16 @@ export const screenPlugs: FitRule = {
   },
 }
 
-/** What draws the picture: the cards, or without one the CPU with its board. */
+/**
+ * What gives the picture: the cards; without one graphics of the CPU, by the plugs that its board has, and where those
+ * are not known by those the CPU can drive.
+ */
 function sourcesOf(machine: MachineRead): readonly Part[] {
   const cards = machine.all('graphics')
-  return cards.length > 0
-    ? cards
-    : machine.all('cpu').filter(({ facts }) => facts.integratedGraphics === true)
+  if (cards.length > 0) return cards
+  const drawing = machine.all('cpu').filter(({ facts }) => facts.integratedGraphics === true)
+  const boards = machine.all('motherboard').filter(({ facts }) => facts.outputs !== undefined)
+  return drawing.length > 0 && boards.length > 0 ? boards : drawing
 }
 
 const hasAdapter = (machine: MachineRead, outputs: readonly string[]) =>

@@ -41,7 +41,10 @@ const cases: Readonly<Record<string, RuleCase>> = {
     clash: { memory: { speedMts: 2666 } },
     unknown: ['memory', 'speedMts'],
   },
-  'memory-slots-full': { clash: { motherboard: { memorySlots: 2 } }, unknown: ['memory', 'capacityGb'] },
+  'memory-slots-full': {
+    clash: { motherboard: { memorySlots: 2 } },
+    unknown: ['motherboard', 'memorySlots'],
+  },
   'cpu-unlocked': { clash: { cpu: { unlocked: true } }, unknown: ['cpu', 'unlocked'] },
   'cpu-graphics': {
     given: { graphics: null, cpu: { integratedGraphics: true } },
@@ -112,14 +115,14 @@ const cases: Readonly<Record<string, RuleCase>> = {
   },
   'sata-leads': {
     clash: { supply: { sataLeads: 0 } },
-    clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
+    extras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
     unknown: ['supply', 'sataLeads'],
   },
   'm2-slots': { clash: { motherboard: { m2Slots: 0 } }, unknown: ['motherboard', 'm2Slots'] },
   'm2-kind': { clash: { motherboard: { m2Nvme: false } }, unknown: ['motherboard', 'm2Nvme'] },
   'sata-ports': {
     clash: { motherboard: { m2Slots: 1, m2SharesSata: 4 } },
-    clashExtras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
+    extras: [drive('a small drive', { drive: 'ssd', interface: 'sata' })],
     unknown: ['motherboard', 'sataPorts'],
   },
   'main-plug': { clash: { supply: { mainPlug: 'Desk' } }, unknown: ['supply', 'mainPlug'] },
@@ -165,7 +168,7 @@ const cases: Readonly<Record<string, RuleCase>> = {
     brief: { needs: ['licence'] },
     extras: [extra('licence', { covers: 'licence' })],
     clash: {},
-    unknown: ['motherboard', 'socket'],
+    unknown: null,
   },
   'panel-missing': { clash: { case: { panelMissing: true } }, unknown: ['case', 'panelMissing'] },
   'screws-missing': { clash: { case: { screwsMissing: true } }, unknown: ['case', 'screwsMissing'] },
@@ -202,6 +205,79 @@ const cases: Readonly<Record<string, RuleCase>> = {
     brief: { cablesHidden: true },
     clash: { supply: { modular: false } },
     unknown: ['supply', 'modular'],
+  },
+  'cpu-make-lock': {
+    given: { cpu: { lockedToMake: 'Make' } },
+    clash: { cpu: { lockedToMake: 'Nonsuch' } },
+    unknown: null,
+  },
+  'memory-profile': {
+    given: { cpu: { maxMemoryMts: 3200 } },
+    clash: { cpu: { maxMemoryMts: 2666 } },
+    unknown: ['memory', 'speedMts'],
+  },
+  'memory-enough': { clash: { memory: { capacityGb: 8 } }, unknown: ['memory', 'capacityGb'] },
+  'card-beside-radiator': {
+    given: { cooler: { radiatorMm: 240 }, graphics: { lengthMm: 300 }, case: { radiatorTopMm: 240 } },
+    clash: { cooler: { radiatorMm: 240 }, graphics: { lengthMm: 300 }, case: { radiatorTopMm: 120 } },
+    unknown: ['case', 'radiatorTopMm'],
+  },
+  'card-height': {
+    given: { graphics: { heightMm: 120 }, case: { cardHeightMm: 155 } },
+    clash: { graphics: { heightMm: 121 }, case: { cardHeightMm: 155 } },
+    unknown: ['graphics', 'heightMm'],
+  },
+  'card-cables': {
+    given: { graphics: { boardPowerW: 300, eightPinLeads: 2 }, supply: { cardCables: 2 } },
+    clash: { graphics: { boardPowerW: 300, eightPinLeads: 2 }, supply: { cardCables: 1 } },
+    unknown: ['supply', 'cardCables'],
+  },
+  'slot-lanes': {
+    given: {
+      graphics: { lanes: 8, pcieVersion: 5 },
+      motherboard: { lanes: 16, pcieVersion: 5 },
+    },
+    clash: {
+      graphics: { lanes: 8, pcieVersion: 4 },
+      motherboard: { lanes: 16, pcieVersion: 3 },
+    },
+    unknown: ['motherboard', 'pcieVersion'],
+  },
+  'resizable-memory': {
+    given: { graphics: { needsResizable: true }, motherboard: { resizableMemory: true } },
+    clash: { graphics: { needsResizable: true }, motherboard: { resizableMemory: false } },
+    unknown: ['motherboard', 'resizableMemory'],
+  },
+  'm2-length': {
+    given: { storage: { m2LengthMm: 110 }, motherboard: { m2LongestMm: 110 } },
+    clash: { storage: { m2LengthMm: 80 }, motherboard: { m2LongestMm: 42 } },
+    unknown: ['motherboard', 'm2LongestMm'],
+  },
+  'fan-current': {
+    given: { case: { fans: 4, fanAmps: 0.3 } },
+    clash: { case: { fans: 4, fanAmps: 0.9 } },
+    unknown: ['motherboard', 'fanHeaders'],
+  },
+  antennas: {
+    brief: { needs: ['wireless'] },
+    clash: { motherboard: { antennasIncluded: false } },
+    unknown: null,
+  },
+  managed: {
+    given: { motherboard: { managed: false } },
+    clash: { motherboard: { managed: true } },
+    unknown: null,
+  },
+  'cooler-bolted': {
+    given: { cooler: { boltedToCase: false } },
+    clash: { cooler: { boltedToCase: true } },
+    clashExtras: [{ ...partOf('case', {}, 'case of another make'), make: 'Nonsuch' }],
+    unknown: null,
+  },
+  'drive-wear': {
+    given: { storage: { wearPercent: 20 } },
+    clash: { storage: { wearPercent: 85 } },
+    unknown: null,
   },
 }
 

@@ -1,0 +1,40 @@
+import { partLabel } from '../../../parts/part'
+import { slotShareOf } from '../../power/slotShare'
+import { cite, pairsOf, replace, type FitRule } from '../rule'
+
+/** A narrow or old slot costs frames; it never keeps a card from working. */
+export const slotLanes: FitRule = {
+  id: 'slot-lanes',
+  area: 'connections',
+  severity: 'costs',
+  question: 'Is the slot wide and new enough for the card?',
+  reads: [
+    { role: 'graphics', facts: ['lanes', 'pcieVersion'] },
+    { role: 'motherboard', facts: ['lanes', 'pcieVersion'] },
+  ],
+  concerns: (machine) =>
+    [...machine.all('motherboard'), ...machine.all('graphics')].some(
+      ({ facts }) => facts.lanes !== undefined && facts.lanes < 16,
+    ),
+  check: (machine) =>
+    pairsOf(machine, 'graphics', 'motherboard').flatMap(([card, board]) => {
+      const share = slotShareOf(card, board)
+      if (share === null || share >= 1) return []
+      const lanes = Math.min(card.facts.lanes!, board.facts.lanes!)
+      const version = Math.min(card.facts.pcieVersion!, board.facts.pcieVersion!)
+      return [
+        {
+          what: `${partLabel(card)} runs on ${lanes} lanes of PCIe ${version} here: about ${Math.round(100 * (1 - share))} % of its frames are lost`,
+          why: [cite(card, 'lanes'), cite(board, 'pcieVersion')] as const,
+          ...(share > 0.97 ? { severity: 'hints' as const } : {}),
+          fixes: [
+            replace(
+              'motherboard',
+              'a board with a better slot',
+              (part) => part.facts.socket === board.facts.socket && (slotShareOf(card, part) ?? 0) > share,
+            ),
+          ],
+        },
+      ]
+    }),
+}
