@@ -52,6 +52,8 @@ export function weigh(
     style,
     notStated: other.notStated,
     formatMoney,
+    ownHeat: own.heat,
+    otherHeat: other.heat,
     ownWatts: own.watts?.full ?? null,
     otherWatts: other.watts?.full ?? null,
   })

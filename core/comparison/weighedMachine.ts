@@ -77,6 +77,8 @@ export interface WeighedMachine {
     readonly idle: number
     readonly kind: 'measured' | 'estimate' | 'stated'
   } | null
+  /** What its own runs say of throttling, as it goes on after "it"; null where none throttled or none is known. */
+  readonly heat: string | null
   readonly subscriptionPerYear: number
   /** How much dearer a game is on it. */
   readonly gameSurcharge: number

@@ -3,6 +3,7 @@ import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { judgeTarget } from '#core/performance/model/judgeTarget'
 import { frameMachineOf, machinePair } from '#core/performance/model/machineOf'
 import { excludedBecause } from '#core/performance/runs/run'
+import { throttleNote } from '#core/performance/runs/throttling'
 import type { Part } from '#core/parts/part'
 import type { TargetView } from '#shared/bench/views'
 import type { targets } from '../db/schema/brief'
@@ -16,6 +17,7 @@ export function readTargets(
 ): TargetView[] {
   const { machine, missing } = frameMachineOf(parts)
   const pair = machinePair(parts)
+  const heat = throttleNote(performance.runs.filter((run) => pair !== null && run.pair === pair))
   return rows.map((row): TargetView => {
     const workload = performance.workloads.find((each) => each.id === row.workloadId)!
     const evidence = pair === null ? [] : evidenceAt(performance.evidence, workload, pair, row)
@@ -28,6 +30,7 @@ export function readTargets(
       estimate,
       verdict: own ? judgeTarget(exactly(own), row) : estimate ? judgeTarget(estimate, row) : null,
       missing,
+      heat,
       measured,
     }
   })

@@ -25,6 +25,8 @@ export interface TargetView {
   readonly estimate: FrameEstimate | null
   readonly verdict: TargetVerdict | null
   readonly missing: readonly string[]
+  /** What the machine's own runs say of throttling (`throttleNote`); null where none throttled. */
+  readonly heat: string | null
   /** Measured results of the very same parts at these settings. */
   readonly measured: readonly {
     readonly id: string

@@ -15,6 +15,9 @@ export interface VerdictFigures {
   readonly other: LikeForLike
   readonly comparison: RateComparison
   readonly style: PlayStyle
+  /** What runs say of throttling, as it goes on after "it"; null where none throttled. */
+  readonly ownHeat: string | null
+  readonly otherHeat: string | null
   readonly ownWatts: number | null
   readonly otherWatts: number | null
   /** What the other's seller does not state. */
@@ -80,7 +83,9 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
     second:
       winner === 'depends'
         ? decidedBy(figures, speed)
-        : against(winner === 'own' ? forOther : forOwn, winner === 'own' ? own.total : other.total),
+        : winner === 'own'
+          ? against(forOther, own.total, figures.ownHeat)
+          : against(forOwn, other.total, figures.otherHeat),
     forOwn,
     forOther,
     unknown: unknownOf(figures),
@@ -130,8 +135,13 @@ function decidedBy({ own, other, otherName, formatMoney }: VerdictFigures, { sig
 /** Reasons below so small a share of what the machine costs are not worth a sentence. */
 const worthSaying = 0.01
 
-function against([most]: readonly Reason[], total: number): string {
-  return most && most.weight >= worthSaying * Math.abs(total) ? `Against it: ${most.clause}.` : ''
+/** What speaks against the winner: what weighs most in money or speed, and that it gets too hot. */
+function against([most]: readonly Reason[], total: number, heat: string | null): string {
+  const clauses = [
+    ...(most && most.weight >= worthSaying * Math.abs(total) ? [most.clause] : []),
+    ...(heat === null ? [] : [`it ${heat}`]),
+  ]
+  return clauses.length === 0 ? '' : `Against it: ${clauses.join(', and ')}.`
 }
 
 /** Every reason with its side, weightiest first: the steps of the waterfall, what is paid at once taken together, and speed. */

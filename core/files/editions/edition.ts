@@ -77,6 +77,8 @@ export interface EditionStreet {
 }
 
 export interface EditionTarget {
+  /** What the machine's own runs say of throttling; left out where none throttled. */
+  readonly heat?: string
   readonly name: string
   readonly wanted: number
   readonly wantedLow: number | null

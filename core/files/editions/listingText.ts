@@ -15,6 +15,7 @@ export function listingText(edition: EditionContent): string {
   )
   const ordered = roles.flatMap((role) => things.filter((thing) => thing.role === role))
   const faults = ordered.filter(({ state }) => state !== undefined && isFault(state))
+  const heat = edition.targets.find((target) => target.heat !== undefined)?.heat
   const known = edition.targets.filter(({ averageFps }) => averageFps !== null)
   return [
     [edition.name, edition.saleText],
@@ -37,11 +38,12 @@ export function listingText(edition: EditionContent): string {
     ...(known.length > 0
       ? [['How fast', ...[...known].sort((a, b) => Number(b.isMeasured) - Number(a.isMeasured)).map(speedOf)]]
       : []),
-    ...(faults.length > 0
+    ...(faults.length > 0 || heat !== undefined
       ? [
           [
             'Said openly',
             ...faults.map(({ role, name, state }) => `${capital(roleNames[role])}: ${name}: ${state}`),
+            ...(heat === undefined ? [] : [`The machine ${heat}`]),
           ],
         ]
       : []),

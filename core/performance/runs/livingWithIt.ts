@@ -1,5 +1,6 @@
 import { medianSorted } from '../../statistics/medianSorted'
 import type { FrameRun } from './run'
+import { throttleNote } from './throttling'
 
 export const noises = ['silent', 'quiet', 'audible', 'loud'] as const
 export type Noise = (typeof noises)[number]
@@ -11,8 +12,8 @@ export interface LivingVerdict {
   readonly words: string
 }
 
-/** Temperatures from which parts slow themselves down, °C; documented defaults. */
-export const heatLimits = { cpu: 95, card: 87, near: 8, warmRoomC: 30, usualRoomC: 22 } as const
+/** Temperatures from which parts slow themselves down, and of a room where none is noted, °C; documented defaults. */
+export const heatLimits = { cpu: 95, card: 87, near: 8, usualRoomC: 22 } as const
 
 export interface LivingFacts {
   readonly runs: readonly (Pick<FrameRun, 'readings' | 'conditions' | 'lowsCause'> & {
@@ -26,11 +27,13 @@ export interface LivingFacts {
   readonly yearlyWords: string | null
   /** Whether the brief asks for quiet. */
   readonly wantsQuiet: boolean
+  /** The room of the brief, °C. */
+  readonly roomC: number
 }
 
 /**
- * What runs say of living with the machine, as a judgement each on heat (throttling or not, moved to a room of
- * 30 °C degree for degree), power (the highest wall watts against the supply's rating and the estimate), noise and energy.
+ * What runs say of living with the machine, as a judgement each on heat (throttling or not, moved to the room of
+ * the brief degree for degree), power (the highest wall watts against the supply's rating and the estimate), noise and energy.
  */
 export function livingWithIt(facts: LivingFacts): LivingVerdict[] {
   return [
@@ -45,11 +48,11 @@ export function livingWithIt(facts: LivingFacts): LivingVerdict[] {
   ]
 }
 
-function heat({ runs }: LivingFacts): LivingVerdict {
-  const throttled = runs.filter((run) => run.lowsCause === 'heat').length
+function heat({ runs, roomC }: LivingFacts): LivingVerdict {
+  const throttled = throttleNote(runs)
   const warm = runs.flatMap(({ readings, conditions }) => {
     // degree for degree: what the room is warmer, the part is warmer
-    const more = heatLimits.warmRoomC - (conditions.ambientC ?? heatLimits.usualRoomC)
+    const more = roomC - (conditions.ambientC ?? heatLimits.usualRoomC)
     return [
       ...(readings.cpuC === null
         ? []
@@ -59,24 +62,27 @@ function heat({ runs }: LivingFacts): LivingVerdict {
         : [{ part: 'card', now: readings.cardC, then: readings.cardC + more, limit: heatLimits.card }]),
     ]
   })
-  if (throttled > 0)
+  const worst =
+    warm.length === 0 ? null : warm.reduce((a, b) => (b.limit - b.then < a.limit - a.then ? b : a))
+  const there = worst
+    ? `${worst.part} at most ${Math.round(worst.now)} °C, ${Math.round(worst.then)} °C in a room of ${roomC} °C`
+    : ''
+  if (throttled !== null)
     return {
       topic: 'heat',
       verdict: 'bad',
-      words: `it throttled in ${throttled} of ${runs.length} runs; it needs air or a larger cooler`,
+      words: `it ${throttled}${there === '' ? '' : `, ${there}`}; it needs air or a larger cooler`,
     }
-  if (warm.length === 0) return { topic: 'heat', verdict: 'not known', words: 'no run states a temperature' }
-  const worst = warm.reduce((a, b) => (b.limit - b.then < a.limit - a.then ? b : a))
-  const at30 = `${worst.part} at most ${Math.round(worst.now)} °C, ${Math.round(worst.then)} °C in a room of ${heatLimits.warmRoomC} °C`
+  if (!worst) return { topic: 'heat', verdict: 'not known', words: 'no run states a temperature' }
   if (worst.then >= worst.limit)
-    return { topic: 'heat', verdict: 'bad', words: `${at30}: there it would throttle at ${worst.limit} °C` }
+    return { topic: 'heat', verdict: 'bad', words: `${there}: there it would throttle at ${worst.limit} °C` }
   if (worst.limit - worst.then < heatLimits.near)
     return {
       topic: 'heat',
       verdict: 'watch',
-      words: `${at30}: ${Math.round(worst.limit - worst.then)} °C under where it throttles`,
+      words: `${there}: ${Math.round(worst.limit - worst.then)} °C under where it throttles`,
     }
-  return { topic: 'heat', verdict: 'well', words: `${at30}: far from throttling` }
+  return { topic: 'heat', verdict: 'well', words: `${there}: far from throttling` }
 }
 
 function power({ runs, supply, estimatedWallW }: LivingFacts): LivingVerdict {

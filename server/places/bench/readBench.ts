@@ -274,6 +274,7 @@ function livingOf(
       power.yearly === null
         ? null
         : `${formatAmount(power.yearly, view.currency)} ${view.currency} a year at ${rules.fullHours} h of full load and ${rules.idleHours} h idle a day`,
+    roomC: rules.roomC ?? market.assumptions.power.roomC,
     wantsQuiet: /\b(quiet|silent)\b/i.test(view.purpose),
   })
 }

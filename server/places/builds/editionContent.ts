@@ -170,6 +170,7 @@ export function editionContent(
         range: measured ? null : (target.estimate?.range ?? null),
         lowFps: measured ? measured.lowFps : (target.estimate?.lowFps ?? null),
         isMeasured: measured !== undefined,
+        ...(target.heat === null ? {} : { heat: target.heat }),
         verdict: target.verdict,
       }
     }),

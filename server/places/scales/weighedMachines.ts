@@ -57,7 +57,13 @@ export function onThese(
           target,
         )
       : null
-    return { ...target, measured: [], estimate, verdict: estimate ? judgeTarget(estimate, target) : null }
+    return {
+      ...target,
+      measured: [],
+      heat: null,
+      estimate,
+      verdict: estimate ? judgeTarget(estimate, target) : null,
+    }
   })
 }
 
@@ -153,6 +159,7 @@ export function ownMachine(
     notStated: [],
     warrantyMonths: 0,
     watts: wattsOf(parts, build, scales, measuredW),
+    heat: targets[0]?.heat ?? null,
     subscriptionPerYear: 0,
     gameSurcharge: 0,
     hours,
@@ -282,6 +289,7 @@ export function rivalMachine(
           ? null
           : wattsOf(parts, build, { market, today }, null)
         : { full: rival.fullW, idle: rival.idleW ?? 0, kind: 'stated' },
+    heat: null,
     subscriptionPerYear: inBuild(rival.subscriptionPerYear),
     gameSurcharge: inBuild(rival.gameSurcharge),
     hours: 0,

@@ -18,6 +18,7 @@ export const machine = (change: Partial<WeighedMachine> = {}): WeighedMachine =>
   notStated: [],
   warrantyMonths: 36,
   watts: null,
+  heat: null,
   subscriptionPerYear: 0,
   gameSurcharge: 0,
   hours: 0,

@@ -91,6 +91,8 @@ describe('the verdict in words', () => {
     other: likeForLike(machine({ id: 'other', name: 'Brindlewick', price: other }), terms()),
     comparison: rated([rate('a', 90)], [rate('a', 60)]),
     style: Object.keys(playStyles)[0] as PlayStyle,
+    ownHeat: null,
+    otherHeat: null,
     ownWatts: null,
     otherWatts: null,
     notStated: [],

@@ -167,9 +167,27 @@ function* all(): Generator<Situation> {
   }
 }
 
+/** A machine whose own runs throttled: said of whoever wins, beside what else speaks against it. */
+function* hot(): Generator<Situation> {
+  const heat = 'throttled for heat in 2 of 3 runs'
+  yield { title: 'throttles, and wins', gap: 9000, ...withHeat(games(1.18), { own: heat }) }
+  yield {
+    title: 'throttles, wins, and something else speaks against it',
+    gap: 9000,
+    ...withHeat(games(1.18), { own: heat }),
+    by: { perHour: 2000 },
+  }
+  yield { title: 'throttles, and loses', gap: -9000, ...withHeat(games(0.88), { own: heat }) }
+  yield { title: 'the other throttles, and wins', gap: -9000, ...withHeat(games(0.88), { other: heat }) }
+}
+const withHeat = (
+  { own, other }: ReturnType<typeof games>,
+  heat: { readonly own?: string; readonly other?: string },
+) => ({ own: { ...own, heat: heat.own ?? null, hours: 2 }, other: { ...other, heat: heat.other ?? null } })
+
 /** A line for each situation: what it is, and the verdict as it is read. */
 export const situations = (): string[] =>
-  [...all()].map(({ title, gap, own, other, style = 'all-round', by, modes = [] }) => {
+  [...all(), ...hot()].map(({ title, gap, own, other, style = 'all-round', by, modes = [] }) => {
     const weighedBy = terms(by)
     const [mine, theirs] = [
       machine({ name: 'Couch corner', price: 60_000, ...own }),
@@ -185,6 +203,8 @@ export const situations = (): string[] =>
         other: likeForLike(theirs, weighedBy),
         comparison: compareRates(mine, theirs, modes),
         style,
+        ownHeat: mine.heat,
+        otherHeat: theirs.heat,
         ownWatts: mine.watts?.full ?? null,
         otherWatts: theirs.watts?.full ?? null,
         notStated: theirs.notStated,

@@ -308,11 +308,12 @@ describe('livingWithIt', () => {
     estimatedWallW: 250,
     yearlyWords: '40.00 a year',
     wantsQuiet: false,
+    roomC: 30,
     ...change,
   })
   const verdict = (given: LivingFacts, topic: string) =>
     livingWithIt(given).find((each) => each.topic === topic)!
-  test('temperatures are moved to a room of 30 °C, degree for degree', () => {
+  test('temperatures are moved to the brief’s room, here of 30 °C, degree for degree', () => {
     // 72 °C in a room of 20 is 82 °C in one of 30; the card throttles at 87
     expect(verdict(facts({}, { cardC: 72 }), 'heat')).toMatchObject({
       verdict: 'watch',

@@ -110,6 +110,7 @@ const limitWords = { graphics: 'the card limits', cpu: 'the CPU limits', balance
             :data-target="target.workloadId"
           />
           <span class="tag" :class="tone[target.verdict]">{{ target.verdict }}</span>
+          <div v-if="target.heat" class="text-xs text-stop">it {{ target.heat }}</div>
           <div class="text-xs text-soft">
             <template v-if="target.measured[0]?.stands"
               >measured {{ target.measured[0].averageFps.toFixed(0) }} stands · </template

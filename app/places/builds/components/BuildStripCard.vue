@@ -60,6 +60,7 @@ const next = computed(() => {
           <span v-if="weakest.verdict" class="tag" :class="verdictTone[weakest.verdict]">{{
             weakest.verdict
           }}</span>
+          <div v-if="weakest.heat" class="text-xs text-stop">it {{ weakest.heat }}</div>
         </div>
       </div>
       <div
