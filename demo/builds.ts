@@ -8,7 +8,17 @@ const target = (
   preset: string,
   averageFps: number,
   lowFps: number,
-) => ({ workloadId, width, height, preset, averageFps, lowFps })
+  help: { upscaling?: string; frameGeneration?: boolean } = {},
+) => ({
+  workloadId,
+  width,
+  height,
+  preset,
+  upscaling: help.upscaling ?? null,
+  frameGeneration: help.frameGeneration ?? false,
+  averageFps,
+  lowFps,
+})
 
 export interface DemoBuild {
   readonly brief: Record<string, unknown>
@@ -137,7 +147,7 @@ export const demoBuilds: readonly DemoBuild[] = [
       houseRules: rules(['supply', 'storage']),
       needs: [],
       targets: [
-        target('copper-parish', 1920, 1080, 'high', 60, 40),
+        target('copper-parish', 1920, 1080, 'high', 60, 40, { upscaling: 'quality' }),
         target('gullmarsh', 1920, 1080, 'medium', 50, 25),
       ],
     },

@@ -1,5 +1,5 @@
 import { partLabel, type Part } from '../../parts/part'
-import { linkOf, narrowestShare, slotShareOf } from '../../machine/power/slotShare'
+import { linkOf, narrowestShare, slotShareOf } from './slotShare'
 import { memoryShareOf, memoryShareRange } from './memoryShare'
 import type { FrameMachine, Unsure } from './frameTime'
 

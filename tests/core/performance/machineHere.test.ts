@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { slotShareOf, linkOf } from '#core/machine/power/slotShare'
+import { slotShareOf, linkOf } from '#core/performance/model/slotShare'
 import type { Part, PartFacts, Role } from '#core/parts/part'
 import { anchorOf, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
 import { frameFactors } from '#core/performance/model/frameFactors'

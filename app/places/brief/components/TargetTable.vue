@@ -51,7 +51,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value
           <th>resolution</th>
           <th>preset</th>
           <th>upscaling</th>
-          <th title="frames that the card makes up between two">generated</th>
+          <th title="frames that the card makes up between two">generated frames</th>
           <th>average fps</th>
           <th>1 % low</th>
           <th><span class="sr-only">remove</span></th>

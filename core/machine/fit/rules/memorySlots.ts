@@ -15,7 +15,7 @@ export const memorySlots: FitRule = {
       .all('motherboard')
       .filter((board) => modulesOf(machine) > board.facts.memorySlots!)
       .map((board) => ({
-        what: `${modulesOf(machine)} modules for ${board.facts.memorySlots} slots`,
+        what: `${modulesOf(machine)} modules for ${board.facts.memorySlots} ${board.facts.memorySlots === 1 ? 'slot' : 'slots'}`,
         why: [
           citeAll(machine.all('memory'), 'modules', String(modulesOf(machine))),
           cite(board, 'memorySlots'),

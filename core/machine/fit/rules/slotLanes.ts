@@ -1,5 +1,5 @@
 import { partLabel } from '../../../parts/part'
-import { slotShareOf } from '../../power/slotShare'
+import { slotShareOf } from '../../../performance/model/slotShare'
 import { cite, pairsOf, replace, type FitRule } from '../rule'
 
 /** A narrow or old slot costs frames; it never keeps a card from working. */
