@@ -1,7 +1,14 @@
 import { array, object, type InferType } from 'yup'
 import { feelings } from '#core/performance/model/throughput'
 import { noises } from '#core/performance/runs/livingWithIt'
-import { lowsCauses, noReadings, plainConditions, runKinds, type RunKind } from '#core/performance/runs/run'
+import {
+  lowsCauses,
+  noReadings,
+  plainConditions,
+  runDrives,
+  runKinds,
+  type RunKind,
+} from '#core/performance/runs/run'
 import { calendarDate, finite, idText, line, oneOf, percent, rate, text, wholeFrom, yesOrNo } from '../fields'
 
 const runKindNames = Object.keys(runKinds) as RunKind[]
@@ -60,7 +67,9 @@ export const runSchema = object({
     gameVersion: line(40),
     driverVersion: line(40),
     capFps: rate().nullable().default(null),
-  }).default(() => ({ ...plainConditions })),
+    memoryMts: wholeFrom(200).max(20_000).nullable().default(null),
+    drive: oneOf(runDrives).nullable().default(null),
+  }).default(() => ({ ...plainConditions, capFps: null, memoryMts: null, drive: null })),
   readings: object({
     cpuUse: usePercent(),
     cardUse: usePercent(),

@@ -1,6 +1,6 @@
 import { array, object, type InferType } from 'yup'
 import { scopes } from '#core/ledger/scopes'
-import { decimalText, finite, idText, line, oneOf, text, wholeFrom } from '../fields'
+import { decimalText, finite, idText, line, oneOf, text, wholeFrom, yesOrNo } from '../fields'
 
 export const choiceSchema = object({
   kind: oneOf(['lead', 'hunt', 'owned']).required(),
@@ -45,6 +45,12 @@ export const carrySchema = object({
 export const fixSchema = object({ key: text().required().max(400), way: wholeFrom(0).required() })
 
 export const settledSchema = object({ key: text().required().max(400) })
+
+/** A line of the assembly sheet, as it reads, ticked or not. */
+export const assembledSchema = object({
+  line: text().required().max(400),
+  isDone: yesOrNo().required(),
+})
 
 /** A way taken in place of a part of the machine, or of none. */
 export const swapSchema = object({

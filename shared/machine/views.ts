@@ -83,6 +83,8 @@ export interface MachineView {
   readonly room: UpgradeRoom
   readonly plan: ReturnType<typeof machinePlan>
   readonly assembly: readonly AssemblyStep[]
+  /** Lines of it that are done, as they read. */
+  readonly assembled: readonly string[]
 }
 
 export interface StepView extends Omit<StepUp, 'option'> {
@@ -132,4 +134,16 @@ export interface CarryView extends CarryForward {
   readonly months: number
   readonly price: number
   readonly percentPer30Days: number
+  /** Every card worth a look by its price: what it brings with the CPU of today, and with the next. */
+  readonly stairs: readonly CarryStep[]
+}
+
+/** A card in both machines: frames against the card of today, 0.1 is 10 % more. */
+export interface CarryStep {
+  readonly partId: string
+  readonly name: string
+  readonly price: number
+  readonly framesNow: number
+  readonly framesAfter: number
+  readonly isChosen: boolean
 }

@@ -13,6 +13,7 @@ import { buildView } from '#server/places/builds/buildView'
 import { importLibrary } from '#server/places/parts/importLibrary'
 import { exportParts } from '#server/places/parts/parts'
 import { carryView } from '#server/places/machine/readCarry'
+import { setAssembled } from '#server/places/machine/assembled'
 import { machineView } from '#server/places/machine/readMachine'
 import { swap, takeWay, unsettle } from '#server/places/machine/fix'
 import { itemsOf, itemStep, pay } from './purchases'
@@ -229,6 +230,14 @@ test('parts go out as a library file of one role, a donor’s own parts with it,
   expect(await importLibrary(database.db, file)).toEqual({ added: 0, alreadyThere: file.parts.length })
 })
 
+test('ticks of the assembly sheet stay, and go with the line that they stand at', async () => {
+  await hunt('kaldric-sallowfen-4360')
+  const [first, second] = (await machineView(database.db, build, today)).assembly[0]!.lines
+  for (const line of [first!, second!, first!]) await setAssembled(database.db, build, { line, isDone: true })
+  await setAssembled(database.db, build, { line: second!, isDone: false })
+  expect((await machineView(database.db, build, today)).assembled).toEqual([first])
+})
+
 test('a card that moves on is calculated in both machines', async () => {
   for (const id of ['kaldric-sallowfen-4360', 'murrowdun-tarn-620-8-gb']) await hunt(id)
   const carry = await carryView(
@@ -241,6 +250,14 @@ test('a card that moves on is calculated in both machines', async () => {
   // a stronger CPU lets more of the card be seen
   expect(carry.framesAfter).toBeGreaterThan(carry.framesNow)
   expect(carry.costOfNow).toBe(carry.price - carry.priceThen)
+  // the staircase begins at the card of today, and each rung costs more than the one before
+  expect(carry.stairs.map(({ name, isChosen }) => [name, isChosen])).toEqual([
+    ['Murrowdun Tarn 620 8 GB', true],
+    ['Murrowdun Tarn 640 8 GB', false],
+    ['Murrowdun Tarn 660 10 GB', false],
+  ])
+  expect(carry.stairs[0]).toMatchObject({ framesNow: 0, framesAfter: 0 })
+  expect(carry.stairs[2]).toMatchObject({ framesNow: carry.framesNow, framesAfter: carry.framesAfter })
   await expect(
     carryView(
       database.db,

@@ -63,6 +63,7 @@ beforeAll(async () => {
     '0011_paste_made',
     '0012_frame_caps',
     '0013_target_help',
+    '0014_assembled',
   ])
 })
 afterAll(() => {

@@ -161,7 +161,7 @@ function coolerLines({ all, name, board }: Bench): string[] {
     ...when(
       Boolean(fans),
       () =>
-        `${fans} case fans on ${headers ?? 'the'} ${headers === 1 ? 'header' : 'headers'}: in at the front, out at the back`,
+        `${fans} case ${fans === 1 ? 'fan' : 'fans'} on ${headers ?? 'the'} ${headers === 1 ? 'header' : 'headers'}: in at the front, out at the back`,
     ),
     `nothing of ${name('cooler')} touches the memory`,
   ]

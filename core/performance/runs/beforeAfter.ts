@@ -91,9 +91,13 @@ function unlike(a: FrameRun, b: FrameRun): string[] {
       : []),
     ...differs('game version', x.gameVersion, y.gameVersion),
     ...differs('driver', x.driverVersion, y.driverVersion),
+    ...differs('memory at', mtsText(x.memoryMts), mtsText(y.memoryMts)),
+    ...differs('drive', x.drive ?? '', y.drive ?? ''),
     ...differs('side panel', x.sidePanel ?? '', y.sidePanel ?? ''),
     ...(x.ambientC !== null && y.ambientC !== null && Math.abs(x.ambientC - y.ambientC) >= ambientApart
       ? [`room: ${x.ambientC} °C and ${y.ambientC} °C`]
       : []),
   ]
 }
+
+const mtsText = (mts: number | null | undefined) => (mts ? `${mts} MT/s` : '')

@@ -32,7 +32,15 @@ export interface RunConditions {
   readonly driverVersion: string
   /** A limiter or the screen's rate that held the frames, a second. */
   readonly capFps?: number | null
+  /** Speed at which the memory ran, where it was not its own, MT/s. */
+  readonly memoryMts?: number | null
+  /** What the game was started from: load times go with it. */
+  readonly drive?: RunDrive | null
 }
+
+/** Drives by what they make of load times. */
+export const runDrives = ['NVMe', 'SATA SSD', 'hard drive'] as const
+export type RunDrive = (typeof runDrives)[number]
 
 /** What the machine said of itself meanwhile. */
 export interface RunReadings {

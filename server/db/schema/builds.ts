@@ -27,6 +27,8 @@ export const builds = sqliteTable('builds', {
   saleText: text().notNull().default(''),
   /** Keys of findings fixed by hand. */
   settled: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
+  /** Lines of the assembly sheet that are done, as they read: a line that changes with its parts is open again. */
+  assembled: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
   /** The build this one is a variant of, and the choices of that one that it does without. */
   variantOf: text(),
   dropped: text({ mode: 'json' }).$type<string[]>().notNull().default([]),

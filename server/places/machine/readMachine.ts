@@ -58,6 +58,7 @@ export async function machineView(db: Database, buildId: string, today: string):
     }),
     plan: machinePlan(view.parts, findings, brief),
     assembly: assemblySheet(view.parts, findings),
+    assembled: build.assembled,
   }
 }
 

@@ -57,7 +57,13 @@ function select(key: string) {
     </div>
     <StepStairs v-else-if="mode === 'steps'" :view="view" @changed="load" />
     <PowerAndRoom v-else-if="mode === 'power' && machine" :machine="machine" :view="view" />
-    <AssemblySteps v-else-if="mode === 'assembly' && machine" :steps="machine.assembly" :name="view.name" />
+    <AssemblySteps
+      v-else-if="mode === 'assembly' && machine"
+      :build-id="view.id"
+      :steps="machine.assembly"
+      :name="view.name"
+      :assembled="machine.assembled"
+    />
     <section v-else-if="mode === 'chosen'" aria-label="what is chosen">
       <p v-if="rows.length === 0" class="mt-1 text-soft">
         Nothing yet. Put leads into it from Leads, hunt at a street price from Prices, or add a part you own.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { feelings } from '#core/performance/model/throughput'
 import { noises } from '#core/performance/runs/livingWithIt'
-import { lowsCauses } from '#core/performance/runs/run'
+import { lowsCauses, runDrives } from '#core/performance/runs/run'
 
 /** What the run was made under and what was read beside it; empty is "not noted". */
 const { open } = defineProps<{ open: boolean }>()
@@ -45,6 +45,13 @@ const causes = lowsCauses.map((cause) => [cause, cause.replace('-', ' ')] as con
         spoken="limiter or screen rate"
         class="w-24"
       />
+      <NumberField
+        name="conditions.memoryMts"
+        label="memory at, MT/s"
+        spoken="speed the memory ran at"
+        class="w-24"
+      />
+      <ChoiceField name="conditions.drive" label="started from" none="not noted" :options="runDrives" />
       <NumberField
         v-for="[name, label] in meters"
         :key="name"

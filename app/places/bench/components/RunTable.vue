@@ -64,6 +64,8 @@ const facts = (run: RunView) => [
   ...(run.readings.wallW === null ? [] : [`${run.readings.wallW} W at the wall`]),
   ...(run.conditions.ambientC === null ? [] : [`room ${run.conditions.ambientC} °C`]),
   ...(run.conditions.sidePanel === null ? [] : [`side panel ${run.conditions.sidePanel}`]),
+  ...(run.conditions.memoryMts ? [`memory at ${run.conditions.memoryMts} MT/s`] : []),
+  ...(run.conditions.drive ? [`from ${run.conditions.drive}`] : []),
   ...(run.conditions.driverVersion ? [`driver ${run.conditions.driverVersion}`] : []),
   ...(run.noise ? [run.noise] : []),
   ...(run.feeling ? [`felt ${run.feeling}`] : []),

@@ -29,7 +29,7 @@ export function blankRun(view: BuildView): RunInput {
     ranOn: view.today,
     note: '',
     repeats: [],
-    conditions: { ...plainConditions, capFps: null },
+    conditions: { ...plainConditions, capFps: null, memoryMts: null, drive: null },
     readings: { ...noReadings },
     lowsCause: null,
     noise: null,

@@ -75,5 +75,23 @@ watch(
         sheet.better === 'now' ? 'take it now' : 'wait with it'
       }}</span>
     </p>
+    <table v-if="sheet && sheet.stairs.length > 1" class="ledger mt-2 max-w-[640px]" data-test="carry-stairs">
+      <thead>
+        <tr>
+          <th>card, by price</th>
+          <th class="text-right">costs</th>
+          <th class="text-right">frames with the CPU of today</th>
+          <th class="text-right">with {{ sheet.next }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="step in sheet.stairs" :key="step.partId" :class="step.isChosen ? 'font-semibold' : ''">
+          <td>{{ step.name }}<template v-if="step.isChosen"> (chosen)</template></td>
+          <td class="figures text-right">{{ amount(step.price, view.currency) }}</td>
+          <td class="figures text-right">{{ signedPercent(100 * step.framesNow) }}</td>
+          <td class="figures text-right">{{ signedPercent(100 * step.framesAfter) }}</td>
+        </tr>
+      </tbody>
+    </table>
   </section>
 </template>

@@ -48,7 +48,7 @@ export const cpuLeads: FitRule = {
       if (wanted === undefined) return []
       return [
         clash(
-          `${partLabel(board)} has ${wanted} CPU sockets, ${partLabel(supply)} ${eight ?? 0} 8-pin leads: enough for ${draw} W`,
+          `${partLabel(board)} has ${wanted} 8-pin CPU ${wanted === 1 ? 'socket' : 'sockets'}, ${partLabel(supply)} ${eight ?? 0} such ${eight === 1 ? 'lead' : 'leads'}: enough for ${draw} W`,
           'hints',
         ),
       ]
