@@ -40,7 +40,7 @@ const takeOut = (rival: RivalView) =>
 const { report, take: takeCsv } = useCsvImport(() => '/api/rivals/import', load)
 /** How many facts its seller leaves open. */
 const open = (rival: RivalView) =>
-  rival.kind === 'prebuilt' || rival.kind === 'configured'
+  rival.kind !== 'console' && rival.kind !== 'own'
     ? missingFacts({ ...unknownRival, ...rival.parts, cpuId: rival.cpuId, graphicsId: rival.graphicsId })
         .length +
       (rival.shippingStated ? 0 : 1) +

@@ -2,6 +2,7 @@ import type { Workload } from '../performance/model/workload'
 import type { FrameMachine } from '../performance/model/frameTime'
 import { compareRates, type RateComparison } from './components/compareRates'
 import { holdMode, type Equivalent } from './components/consoleModes'
+import { valueLeft, worthUnknown } from './adjustments/rules/valueLeft'
 import { likeForLike, type LikeForLike } from './adjustments/likeForLike'
 import type { WeighedMachine, WeighingTerms } from './weighedMachine'
 import type { PlayStyle } from './verdict/playStyles'
@@ -30,8 +31,9 @@ export interface WeighingContext {
 export function weigh(
   own: WeighedMachine,
   other: WeighedMachine,
-  { terms, style, workloads, ownFrames, equivalents, formatMoney }: WeighingContext,
+  { terms: asked, style, workloads, ownFrames, equivalents, formatMoney }: WeighingContext,
 ): Weighed {
+  const terms = withoutUnknownWorth([own, other], asked)
   const modes =
     ownFrames === null
       ? []
@@ -39,15 +41,16 @@ export function weigh(
           const workload = workloads.find((each) => each.id === mode.workloadId)
           return workload ? [holdMode(workload, ownFrames, mode, equivalents)] : []
         })
-  const [ownCost, otherCost] = [likeForLike(own, terms), likeForLike(other, terms)]
   const comparison = compareRates(own, other, modes)
-  const verdict = weighingVerdict({
+  const judged = (by: WeighingTerms) => {
+    const [ownCost, otherCost] = [likeForLike(own, by), likeForLike(other, by)]
+    return { ownCost, otherCost, verdict: weighingVerdict({ ...said, own: ownCost, other: otherCost }) }
+  }
+  const said = {
     ownName: own.name,
     otherName: other.name,
     isOtherMine: other.kind === 'own' || other.kind === 'build',
     years: terms.years,
-    own: ownCost,
-    other: otherCost,
     comparison,
     style,
     notStated: other.notStated,
@@ -56,6 +59,28 @@ export function weigh(
     otherHeat: other.heat,
     ownWatts: own.watts?.full ?? null,
     otherWatts: other.watts?.full ?? null,
-  })
-  return { own: ownCost, other: otherCost, comparison, verdict }
+    isTooClose: false,
+    worthUnknown: terms.worthUnknown,
+  }
+  const { ownCost, otherCost, verdict } = judged(terms)
+  // what things fetch at the end is known within a range: a verdict that turns within it is none
+  const ends = [terms.keepsRange.low, terms.keepsRange.high].map((keeps) => judged({ ...terms, keeps }))
+  const isTooClose = verdict.winner !== 'depends' && ends.some((end) => end.verdict.winner !== verdict.winner)
+  return {
+    own: ownCost,
+    other: otherCost,
+    comparison,
+    verdict: isTooClose ? weighingVerdict({ ...said, own: ownCost, other: otherCost, isTooClose }) : verdict,
+  }
+}
+
+/** The terms for machines beside each other: what one of them is not known to fetch leaves no value on any of them. */
+export function withoutUnknownWorth(
+  machines: readonly WeighedMachine[],
+  terms: WeighingTerms,
+): WeighingTerms {
+  const unknown = [...new Set([...terms.worthUnknown, ...machines.flatMap(worthUnknown)])]
+  return unknown.length === 0 || terms.assumedWorth !== null || terms.off.includes(valueLeft.id)
+    ? terms
+    : { ...terms, off: [...terms.off, valueLeft.id], worthUnknown: unknown }
 }

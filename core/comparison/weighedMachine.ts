@@ -1,7 +1,8 @@
 import type { Condition } from '../reading/sales/soldRecord'
 import type { Need, PartFacts, Role } from '../parts/part'
 import type { TargetVerdict } from '../performance/model/judgeTarget'
-import type { FaultAssumptions } from '../supply/risk/faultRisk'
+import type { KeptValue } from './adjustments/keptValue'
+import type { YearlyFaults } from './adjustments/yearlyFaults'
 
 /** Result of one machine at one workload and setting. */
 export interface MachineRate {
@@ -26,8 +27,10 @@ export interface WeighedComponent {
   readonly state: FactState
   readonly facts: PartFacts
   readonly condition: Condition
-  /** Typical street price: what a replacement costs, and what it fetches today. */
+  /** What a replacement costs: its typical street price, else new. */
   readonly street: number
+  /** What it fetches today, used; null where nobody knows. */
+  readonly worthToday: number | null
   /** Whether it is in the price: value is left only for what was counted. */
   readonly counted: boolean
   /** Months in which a fault is somebody else's cost. */
@@ -53,7 +56,7 @@ export interface BroughtExtra {
 export interface WeighedMachine {
   readonly id: string
   readonly name: string
-  readonly kind: 'build' | 'prebuilt' | 'console' | 'configured' | 'own'
+  readonly kind: 'build' | 'prebuilt' | 'console' | 'configured' | 'own' | 'offered'
   /** Price before tax as asked for; for a build what anyone can pay (or what was paid), tax included. */
   readonly price: number
   /** Percent of tax that comes on top of the price. */
@@ -84,8 +87,10 @@ export interface WeighedMachine {
   readonly gameSurcharge: number
   /** Hours of the builder that go into it. */
   readonly hours: number
-  /** What it would fetch today as a whole, where its parts are not known. */
-  readonly resaleToday: number
+  /** What it would fetch today as a whole, where its parts are not known; null: nobody knows. */
+  readonly resaleToday: number | null
+  /** Expected loss by what is dead on arrival, once; 0 for what stands. */
+  readonly arrivalFault: number
   /** The brief's targets by their verdict on this machine; null where no rate is known at their settings. */
   readonly targets: readonly { readonly name: string; readonly verdict: TargetVerdict | null }[]
 }
@@ -107,9 +112,17 @@ export interface WeighingTerms {
   /** Delivery where a seller does not state it. */
   readonly usualShipping: number
   readonly needPrices: NeedPrices
-  readonly faults: FaultAssumptions
-  /** Share of its value that a part keeps over a year, by role; `whole` where the parts are not known. */
-  readonly keeps: Readonly<Partial<Record<Role, number>>> & { readonly whole: number }
+  readonly yearly: YearlyFaults
+  /** Year of today: old parts fail more often. */
+  readonly year: number
+  /** Share of its value that a part keeps over a year, by kind; `whole` where the parts are not known. */
+  readonly keeps: KeptValue
+  /** The same at both ends of its 90 % range. */
+  readonly keepsRange: { readonly low: KeptValue; readonly high: KeptValue }
+  /** What a thing is taken to fetch of its price where nobody knows; null: then it is not known. */
+  readonly assumedWorth: number | null
+  /** What on the scales nobody knows the worth of, where it is not assumed: then value left counts on no machine. */
+  readonly worthUnknown: readonly string[]
   /** What a whole machine fetches over the sum of its parts. */
   readonly wholeFactor: number
   /** Steps switched off on every machine. */

@@ -19,7 +19,7 @@ import {
 } from '../fields'
 
 export const rivalSchema = object({
-  kind: oneOf(['prebuilt', 'console', 'configured', 'own']).required(),
+  kind: oneOf(['prebuilt', 'console', 'configured', 'offered', 'own']).required(),
   name: name(),
   price: decimalText().required('a price is needed'),
   currency: currencyCode().required(),

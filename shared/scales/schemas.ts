@@ -1,6 +1,6 @@
 import { array, mixed, object, type InferType } from 'yup'
 import { playStyles, type PlayStyle } from '#core/comparison/verdict/playStyles'
-import { decimalText, finite, oneOf, text } from '../fields'
+import { decimalText, finite, oneOf, text, yesOrNo } from '../fields'
 
 /** The things of the product as forms, routes and files state them: one schema each. Amounts are decimal strings. */
 
@@ -10,6 +10,7 @@ export const weighingSchema = object({
   years: finite().min(0.5).max(15).default(3),
   style: oneOf(playStyleNames).default('couch'),
   basis: oneOf(['anyone', 'paid']).default('anyone'),
+  assumeWorth: yesOrNo().default(false),
   gamesPerYear: finite().min(0).max(200).default(4),
   usualShipping: decimalText().nullable().default(null),
   off: array().of(text().defined().max(40)).max(40).default([]),

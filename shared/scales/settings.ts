@@ -9,6 +9,8 @@ export interface WeighingSettings {
   readonly gamesPerYear: number
   /** Delivery where a seller does not state it, minor units of the build's currency. */
   readonly usualShipping: number | null
+  /** Whether what nobody knows to fetch is assumed to fetch its usual share; else value left counts on no side. */
+  readonly assumeWorth: boolean
   /** Other builds and variants on the scales. */
   readonly builds: readonly string[]
   /** Steps switched off. */

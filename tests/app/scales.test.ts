@@ -16,6 +16,7 @@ const settings = {
   years: 3,
   style: 'all-round',
   basis: 'anyone',
+  assumeWorth: false,
   gamesPerYear: 4,
   usualShipping: 3500,
   builds: [],

@@ -3,6 +3,7 @@ import { days, defaultsOf, factor, share, type ValuesOf } from '../assumption'
 const faults = 'higher: used things cost more, expected'
 const moving = 'not measured; moving parts and hard-worked electronics fail more often'
 const comesBack = 'higher: a fault costs less'
+const yearly = 'higher: machines out of warranty cost more over the years'
 const sign = 'above 1: a higher fault risk'
 
 /** Arrival faults, what comes back, rebates and silent sellers. */
@@ -34,6 +35,18 @@ export const riskGroup = {
   'recovered.market': share('comes back with the market’s protection', 0.75, comesBack),
   'recovered.returns': share('comes back where returns are accepted', 0.9, comesBack),
   'recovered.warranty': share('comes back under warranty', 0.95, comesBack),
+  'yearly.cpu': share('fault of a CPU a year', 0.005, yearly),
+  'yearly.motherboard': share('fault of a motherboard a year', 0.025, yearly),
+  'yearly.memory': share('fault of memory a year', 0.007, yearly),
+  'yearly.graphics': share('fault of a graphics card a year', 0.03, yearly),
+  'yearly.storage': share('fault of an SSD a year', 0.015, yearly),
+  'yearly.hdd': share('fault of a hard drive a year', 0.04, yearly),
+  'yearly.supply': share('fault of a power supply a year', 0.03, yearly),
+  'yearly.case': share('fault of a case a year', 0.002, yearly),
+  'yearly.cooler': share('fault of a cooler a year', 0.01, yearly),
+  'yearly.extra': share('fault of an extra a year', 0.01, yearly),
+  'yearly.whole': share('fault of a machine of unknown parts a year', 0.022, yearly),
+  yearlyOld: factor('yearly faults from ten years of age', 2, yearly),
   mostLikely: share('highest fault risk the factors may reach', 0.95, faults),
   rebateChance: share('chance that a rebate is paid', 0.85, 'higher: rebates lower the expected cost more'),
   answerDays: days('a seller counts as silent after', 4, 'higher: later reminders'),

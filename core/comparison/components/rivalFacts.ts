@@ -72,7 +72,13 @@ export function rivalComponents(
   {
     condition = 'new',
     warrantyMonths = 0,
-  }: { readonly condition?: Condition; readonly warrantyMonths?: number } = {},
+    worthToday = () => null,
+  }: {
+    readonly condition?: Condition
+    readonly warrantyMonths?: number
+    /** What a part fetches used, by its id; null where nobody knows. */
+    worthToday?(partId: string): number | null
+  } = {},
 ): WeighedComponent[] {
   const cpu = said.cpuId === null ? undefined : library.get(said.cpuId)
   const card = said.graphicsId === null ? undefined : library.get(said.graphicsId)
@@ -105,6 +111,7 @@ export function rivalComponents(
             facts: { ...each.part.facts, ...each.facts },
             condition,
             street: each.price,
+            worthToday: worthToday(each.part.id),
             counted: true,
             warrantyMonths,
           },

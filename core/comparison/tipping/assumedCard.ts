@@ -2,6 +2,8 @@ import { estimateFrameRate } from '../../performance/model/estimateFrameRate'
 import type { FrameMachine } from '../../performance/model/frameTime'
 import { judgeTarget, type RateTarget } from '../../performance/model/judgeTarget'
 import type { FrameSettings, Workload } from '../../performance/model/workload'
+import { comparisonDefaults } from '../../assumptions/groups/comparison'
+import { rateSettings } from '../../performance/model/targetName'
 import type { WeighedMachine } from '../weighedMachine'
 
 /** A card that is not sold yet, or at another price: what is assumed of it. */
@@ -21,8 +23,8 @@ export interface TargetAt extends RateTarget {
 }
 
 /**
- * A build with an assumed card in the place of its own: price, frames, draw and value left follow. The card fetches what it
- * costs; its board power over that of the old one comes on top of the wall draw one to one.
+ * A build with an assumed card in the place of its own: price, frames, draw and value left follow. The card fetches what a
+ * thing bought new falls to; its board power over that of the old one comes on top of the wall draw one to one.
  *
  * @param cardNow what the present card costs, minor units; 0 where there is none
  */
@@ -46,7 +48,7 @@ export function withAssumedCard(
       estimate,
       rate: {
         workloadId: workload.id,
-        settings: `${settings.width}x${settings.height} ${settings.preset}`,
+        settings: rateSettings(settings),
         averageFps: estimate.averageFps,
         lowFps: estimate.lowFps,
         kind: 'estimate' as const,
@@ -80,6 +82,7 @@ export function withAssumedCard(
           },
           condition: 'new',
           street: card.price,
+          worthToday: Math.round(comparisonDefaults.newFalls * card.price),
           counted: true,
           warrantyMonths: 24,
         },

@@ -18,6 +18,10 @@ export interface VerdictFigures {
   /** What runs say of throttling, as it goes on after "it"; null where none throttled. */
   readonly ownHeat: string | null
   readonly otherHeat: string | null
+  /** Whether the verdict turns within what is known of the value left at the end. */
+  readonly isTooClose: boolean
+  /** Things of which nobody knows what they fetch, so that no value is left on either side. */
+  readonly worthUnknown: readonly string[]
   readonly ownWatts: number | null
   readonly otherWatts: number | null
   /** What the other's seller does not state. */
@@ -64,7 +68,7 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
   const cheap = Math.sign(other.total - own.total)
   const { sign } = speed
   const winner =
-    sign === null
+    sign === null || figures.isTooClose
       ? 'depends'
       : cheap >= 0 && sign >= 0 && cheap + sign > 0
         ? 'own'
@@ -80,8 +84,9 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
   return {
     winner,
     sentence: sentenceOf(figures, winner, speed),
-    second:
-      winner === 'depends'
+    second: figures.isTooClose
+      ? 'What both fetch at the end is known within a range, and within it the verdict turns: take the one you like better.'
+      : winner === 'depends'
         ? decidedBy(figures, speed)
         : winner === 'own'
           ? against(forOther, own.total, figures.ownHeat)
@@ -93,8 +98,9 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
 }
 
 /** What the sums go by: over how long, and whether every step of them counts. */
-function basis({ years, own }: VerdictFigures): string {
-  const all = own.steps.every(({ isOff }) => !isOff)
+function basis({ years, own, worthUnknown }: VerdictFigures): string {
+  // what is not known is said as such, not as a choice
+  const all = own.steps.every(({ isOff, id }) => !isOff || (id === 'value-left' && worthUnknown.length > 0))
   return `over ${years} ${years === 1 ? 'year' : 'years'}, ${all ? 'all costs counted' : 'by the costs you count'},`
 }
 
@@ -117,6 +123,7 @@ function sentenceOf(
     return `${isOtherMine ? 'Keep' : 'Buy'} ${otherName}: ${by} it ${costs(-gap, ownName, formatMoney)} and ${ofOther}.`
   if (sign === null)
     return `No verdict yet: ${by} ${ownCosts}, and no workload can be compared at the same settings.`
+  if (figures.isTooClose) return `Too close to call: ${by} ${ownCosts} and ${ofOwn}.`
   if (gap === 0) return `Neither wins: ${by} the two cost the same, and ${ownName} ${ofOwn}.`
   const [cheaper, faster, said] = gap > 0 ? [ownName, otherName, ofOther] : [otherName, ownName, ofOwn]
   return `Neither wins: ${by} ${cheaper} costs ${formatMoney(Math.abs(gap))} less, and ${faster} ${said}.`
@@ -186,12 +193,24 @@ function reasonWords(id: string, label: string, gap: number, figures: VerdictFig
     : `${label}: ${amount} more for ${behind}`
 }
 
-function unknownOf({ comparison, notStated }: VerdictFigures): string {
+function unknownOf({ comparison, notStated, worthUnknown }: VerdictFigures): string {
   const workloads = (count: number) => `${count} ${count === 1 ? 'workload' : 'workloads'}`
   const unlike = comparison.pairs.filter((pair) => pair.ratio === null).length
   return [
     ...(unlike > 0 ? [`its rate at your settings in ${workloads(unlike)}`] : []),
     ...(comparison.missing.length > 0 ? [`its rate in ${workloads(comparison.missing.length)}`] : []),
+    ...(worthUnknown.length > 0
+      ? [
+          `what ${listed(worthUnknown)} ${worthUnknown.length === 1 ? 'fetches' : 'fetch'} used, so no value left counts on either side`,
+        ]
+      : []),
     ...(notStated.length > 0 ? [`${notStated.join(', ')}, not stated by its seller`] : []),
   ].join('; ')
 }
+
+/** At most three by name, the rest by number. */
+function listed(names: readonly string[]): string {
+  const rest = names.length - mostNamed
+  return rest > 0 ? `${names.slice(0, mostNamed).join(', ')} and ${rest} more` : names.join(' and ')
+}
+const mostNamed = 2

@@ -46,7 +46,7 @@ const headerWords: HeaderWords<
 /** A line of a CSV of rivals: CPU and card by id or name, to be looked up by the caller. An empty cell is "not stated". */
 export interface ImportedRival {
   readonly name: string
-  readonly kind: 'prebuilt' | 'console' | 'configured' | 'own'
+  readonly kind: 'prebuilt' | 'console' | 'configured' | 'offered' | 'own'
   readonly price: string
   readonly currency: string
   readonly taxPercent: number
@@ -91,7 +91,13 @@ export function readRivals(text: string): {
       name: cell('name'),
       kind: readWord(
         cell('kind') || 'prebuilt',
-        { prebuilt: [], console: [], configured: ['configured by a shop'], own: ['own machine'] },
+        {
+          prebuilt: [],
+          console: [],
+          configured: ['configured by a shop'],
+          offered: ['used', 'used machine offered'],
+          own: ['own machine'],
+        },
         'kind',
       ),
       price: money('price'),

@@ -9,7 +9,7 @@ import { workloads } from './work'
 
 export const rivals = sqliteTable('rivals', {
   id: id(),
-  kind: text().$type<'prebuilt' | 'console' | 'configured' | 'own'>().notNull(),
+  kind: text().$type<'prebuilt' | 'console' | 'configured' | 'offered' | 'own'>().notNull(),
   name: text().notNull(),
   price: integer().notNull(),
   currency: text().notNull(),

@@ -4,7 +4,6 @@ import { formatAmount } from '#core/money/formatAmount'
 import { moneyIn } from '#server/context/settings'
 import { partLabel } from '#core/parts/part'
 import { frameMachineOf } from '#core/performance/model/machineOf'
-import { faultsOf } from '#server/context/faults'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import { yearsBetween } from '#core/time/calendarDate'
 import { ageDecline, type AgedPart } from '#core/comparison/adjustments/ageDecline'
@@ -16,7 +15,9 @@ import type {
   WeighedMachine,
   WeighingTerms,
 } from '#core/comparison/weighedMachine'
-import { weigh } from '#core/comparison/weigh'
+import { keptValue } from '#core/comparison/adjustments/keptValue'
+import { yearlyFaults } from '#core/comparison/adjustments/yearlyFaults'
+import { weigh, withoutUnknownWorth } from '#core/comparison/weigh'
 import { indexOfPart, indexUnit } from '#core/parts/indexOfPart'
 import type { WeighingSettings } from '#shared/scales/settings'
 import type { BuildView } from '#shared/builds/views'
@@ -35,6 +36,7 @@ export const weighingDefaults: WeighingSettings = {
   style: 'couch',
   basis: 'anyone',
   gamesPerYear: 4,
+  assumeWorth: false,
   usualShipping: null,
   builds: [],
   off: [],
@@ -50,7 +52,7 @@ export async function weighBuild(
 ): Promise<BuildView['weighing']> {
   const { build } = subject
   const settings = { ...weighingDefaults, ...build.weighing }
-  const terms = termsOf(build, settings, scales)
+  const asked = termsOf(build, settings, scales)
   const chosen = await db
     .select({ rival: rivals })
     .from(buildRivals)
@@ -81,6 +83,26 @@ export async function weighBuild(
           power: scales.market.assumptions.power,
           sold: scales.market.assumptions.resale.replacedShare,
         }).first
+  const rivalMachines = chosen.map(({ rival }) =>
+    rivalMachine(
+      rival,
+      rates.filter((rate) => rate.rivalId === rival.id),
+      subject,
+      scales,
+    ),
+  )
+  const builds = (await Promise.all(settings.builds.map(loadBuild))).flatMap((other) =>
+    other === null || other.build.currency !== build.currency ? [] : [other],
+  )
+  const buildMachines = builds.map((other) =>
+    ownMachine(
+      { ...other, targets: onThese(subject.targets, other.parts, scales.performance.workloads) },
+      settings,
+      scales,
+    ),
+  )
+  // one list of steps for every machine in the table
+  const terms = withoutUnknownWorth([own, ...rivalMachines, ...buildMachines], asked)
   const ownView: WeighedView = {
     machine: own,
     equivalents: [],
@@ -92,13 +114,8 @@ export async function weighBuild(
     toEqual: null,
     room: room(own.components),
   }
-  const others = chosen.map(({ rival }): WeighedView => {
-    const machine = rivalMachine(
-      rival,
-      rates.filter((rate) => rate.rivalId === rival.id),
-      subject,
-      scales,
-    )
+  const others = chosen.map(({ rival }, at): WeighedView => {
+    const machine = rivalMachines[at]!
     const weighed = weigh(own, machine, {
       terms,
       style: settings.style,
@@ -119,15 +136,7 @@ export async function weighBuild(
       room: room(machine.components),
     }
   })
-  const builds = (await Promise.all(settings.builds.map(loadBuild))).flatMap((other) =>
-    other === null || other.build.currency !== build.currency ? [] : [other],
-  )
-  const besides = builds.map((other): WeighedView => {
-    const machine = ownMachine(
-      { ...other, targets: onThese(subject.targets, other.parts, scales.performance.workloads) },
-      settings,
-      scales,
-    )
+  const besides = buildMachines.map((machine): WeighedView => {
     const weighed = weigh(own, machine, {
       terms,
       style: settings.style,
@@ -179,7 +188,7 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
           },
         ]
   })
-  const { keeps, whole } = ageDecline(aged, market.assumptions.comparison)
+  const { kept, low, high } = keptValue(ageDecline(aged), market.assumptions.comparison)
   return {
     years: settings.years,
     fullHours: rules.fullHours,
@@ -189,8 +198,12 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
     gamesPerYear: settings.gamesPerYear,
     usualShipping: settings.usualShipping ?? moneyIn(market, 'delivery', build.currency, today),
     needPrices,
-    faults: faultsOf(market, build, today),
-    keeps: { ...keeps, whole },
+    yearly: yearlyFaults(market.assumptions.risk),
+    year: Number(today.slice(0, 4)),
+    keeps: kept,
+    keepsRange: { low, high },
+    assumedWorth: settings.assumeWorth ? market.assumptions.resale.rivalShare : null,
+    worthUnknown: [],
     wholeFactor: market.assumptions.resale.wholeFactor,
     off: settings.off,
     edits: settings.edits,

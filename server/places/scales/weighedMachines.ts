@@ -17,8 +17,10 @@ import { judgeTarget, type TargetVerdict } from '#core/performance/model/judgeTa
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import type { Workload } from '#core/performance/model/workload'
 import type { Condition } from '#core/reading/sales/soldRecord'
+import { faultProbability } from '#core/supply/risk/faultRisk'
 import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
 import type { BuildRow } from '#server/context/findBuild'
+import { faultsOf } from '#server/context/faults'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { streetAt } from '#server/context/market'
 import { newPriceIn } from '#server/context/newOffers'
@@ -87,10 +89,31 @@ export function componentOf(
     facts: part.facts,
     condition,
     street: streetAt(market, part.id, today, currency) ?? newPriceIn(market, part.id, currency, today) ?? 0,
+    worthToday: worthOf(part, currency, scales),
     counted: true,
     warrantyMonths: warrantyOf(condition, scales),
   }
 }
+
+/**
+ * What a part fetches used today: its typical street price, else what a thing bought new falls to. Extras that nobody
+ * sells singly fetch nothing; of anything else nothing is known.
+ */
+function worthOf(part: Part, currency: string, { market, today }: Scales): number | null {
+  const street = streetAt(market, part.id, today, currency)
+  if (street !== null) return street
+  const fresh = newPriceIn(market, part.id, currency, today)
+  if (fresh !== null) return Math.round(market.assumptions.comparison.newFalls * fresh)
+  return part.role === 'extra' ? 0 : null
+}
+
+/** What is expected to be dead on arrival of what has not come yet, minor units; unknown counts as nothing. */
+const arrivalFaultOf = (choices: readonly ChoiceView[]) =>
+  choices.reduce(
+    (sum, { expected, payNow, rebatesExpected }) =>
+      sum + (expected === null || payNow === null ? 0 : expected - payNow + rebatesExpected),
+    0,
+  )
 
 /** Condition in which a part comes into a build: as its lead says; what is hunted comes used where the rules allow that. */
 export function conditionIn(
@@ -164,6 +187,7 @@ export function ownMachine(
     gameSurcharge: 0,
     hours,
     resaleToday: 0,
+    arrivalFault: arrivalFaultOf(counted),
     targets: targets.map((target) => ({ name: targetName(target), verdict: target.verdict })),
   }
 }
@@ -207,7 +231,7 @@ export function saidOf(rival: Pick<RivalRow, 'cpuId' | 'graphicsId' | 'parts'>) 
 
 /** Questions to the seller of a machine whose parts are its point. */
 export function questionsOf(rival: RivalRow): WeighedView['questions'] {
-  if (rival.kind !== 'prebuilt' && rival.kind !== 'configured') return []
+  if (rival.kind !== 'prebuilt' && rival.kind !== 'configured' && rival.kind !== 'offered') return []
   return [
     ...missingFacts(saidOf(rival)).map((key) => ({ key, question: rivalFactNames[key].question })),
     ...(rival.shippingStated
@@ -217,6 +241,26 @@ export function questionsOf(rival: RivalRow): WeighedView['questions'] {
       ? [{ key: 'warranty', question: 'How long is the warranty, and who gives it?' }]
       : []),
   ]
+}
+
+/** What stands at home fetches what it is entered at; of anything else nobody knows until somebody says. */
+const worthOfOwn = ({ kind, price }: RivalRow, inBuild: (amount: number) => number) =>
+  kind === 'own' ? inBuild(price) : null
+
+/** Machines that stood somewhere before: the builder's own, and what somebody offers used. */
+const isUsed = ({ kind }: Pick<RivalRow, 'kind'>) => kind === 'own' || kind === 'offered'
+
+/** What a machine is expected to lose by being dead on arrival; nothing where it stands at home already. */
+function rivalArrivalFault(
+  { kind, price }: Pick<RivalRow, 'kind' | 'price'>,
+  build: BuildRow,
+  { market, today }: Pick<Scales, 'market' | 'today'>,
+): number {
+  if (kind === 'own') return 0
+  const faults = faultsOf(market, build, today)
+  const [condition, protection] =
+    kind === 'offered' ? (['used', 'none'] as const) : (['new', 'warranty'] as const)
+  return Math.round(faultProbability('donor', condition, faults) * (1 - faults.recovered[protection]) * price)
 }
 
 /** A machine of the library of rivals on the scales: as stated, else as its parts are estimated. */
@@ -234,8 +278,10 @@ export function rivalMachine(
     rival.kind === 'console'
       ? []
       : rivalComponents(saidOf(rival), library, pricedLibrary(market, build, today), {
-          condition: rival.kind === 'own' ? 'used' : 'new',
+          condition: isUsed(rival) ? 'used' : 'new',
           warrantyMonths,
+          worthToday: (partId) =>
+            worthOf(library.get(partId)!, build.currency, { market, performance, today }),
         })
   const parts = components.map(asPart)
   const frames = rival.cpuId !== null && rival.graphicsId !== null ? frameMachineOf(parts).machine : null
@@ -293,10 +339,8 @@ export function rivalMachine(
     subscriptionPerYear: inBuild(rival.subscriptionPerYear),
     gameSurcharge: inBuild(rival.gameSurcharge),
     hours: 0,
-    resaleToday: inBuild(
-      rival.resaleToday ??
-        Math.round(rival.price * (rival.kind === 'own' ? 1 : market.assumptions.resale.rivalShare)),
-    ),
+    resaleToday: rival.resaleToday === null ? worthOfOwn(rival, inBuild) : inBuild(rival.resaleToday),
+    arrivalFault: rivalArrivalFault({ ...rival, price: inBuild(rival.price) }, build, { market, today }),
     targets: targets.map((target, index) => ({
       name: targetName(target),
       verdict: verdictAt(target, stated, estimates[index] ?? null),

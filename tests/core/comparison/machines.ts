@@ -1,5 +1,5 @@
 import type { Workload } from '#core/performance/model/workload'
-import { cadFaults } from '../supply/faults'
+import { yearlyFaults } from '#core/comparison/adjustments/yearlyFaults'
 import type { WeighedComponent, WeighedMachine, WeighingTerms } from '#core/comparison/weighedMachine'
 
 /** Machines and terms of the weighing's tests, plain enough to calculate by hand. */
@@ -23,6 +23,7 @@ export const machine = (change: Partial<WeighedMachine> = {}): WeighedMachine =>
   gameSurcharge: 0,
   hours: 0,
   resaleToday: 0,
+  arrivalFault: 0,
   targets: [],
   ...change,
 })
@@ -35,8 +36,13 @@ export const terms = (change: Partial<WeighingTerms> = {}): WeighingTerms => ({
   gamesPerYear: 4,
   usualShipping: 3500,
   needPrices: {},
-  faults: cadFaults(),
+  yearly: yearlyFaults(),
+  year: 2026,
   keeps: { whole: 0.8 },
+  // a range of nothing: what turns within one has tests of its own
+  keepsRange: { low: change.keeps ?? { whole: 0.8 }, high: change.keeps ?? { whole: 0.8 } },
+  assumedWorth: null,
+  worthUnknown: [],
   wholeFactor: 0.9,
   off: [],
   edits: {},
@@ -50,6 +56,7 @@ export const component = (change: Partial<WeighedComponent> = {}): WeighedCompon
   facts: {},
   condition: 'used',
   street: 10_000,
+  worthToday: change.street ?? 10_000,
   counted: true,
   warrantyMonths: 0,
   ...change,

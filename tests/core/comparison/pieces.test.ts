@@ -24,9 +24,11 @@ import { component, machine, rate, terms, workload } from './machines'
 /** The pieces that the weighing is made of, each with its case by hand. */
 describe('one part on the scales', () => {
   test('expected repairs: probability × replacement × years that no warranty covers', () => {
-    // graphics used: the table’s 8 %; 100.00 · 0.08 · (3 − 1) = 16.00
-    const risk = terms().faults.used.graphics
-    expect(faultCostOf(component({ warrantyMonths: 12 }), terms())).toBeCloseTo(10_000 * risk * 2, 6)
+    // a card fails with 3 % a year, new and used alike: 100.00 · 0.03 · (3 − 1) = 6.00; of ten years twice that
+    for (const condition of ['new', 'used'] as const)
+      expect(faultCostOf(component({ warrantyMonths: 12, condition }), terms())).toBeCloseTo(600, 6)
+    const old = component({ warrantyMonths: 12, facts: { year: 2016 } })
+    expect(faultCostOf(old, terms())).toBeCloseTo(1200, 6)
     expect(faultCostOf(component({ warrantyMonths: 48 }), terms())).toBe(0)
   })
   test('value left: whole-machine factor × street × what its kind keeps, to the years', () => {
@@ -91,6 +93,8 @@ describe('the verdict in words', () => {
     other: likeForLike(machine({ id: 'other', name: 'Brindlewick', price: other }), terms()),
     comparison: rated([rate('a', 90)], [rate('a', 60)]),
     style: Object.keys(playStyles)[0] as PlayStyle,
+    isTooClose: false,
+    worthUnknown: [],
     ownHeat: null,
     otherHeat: null,
     ownWatts: null,

@@ -15,6 +15,7 @@ interface Situation {
   readonly style?: PlayStyle
   readonly by?: Partial<WeighingTerms>
   readonly modes?: RateComparison['modes']
+  readonly isTooClose?: boolean
 }
 
 const gaps = [
@@ -180,6 +181,19 @@ function* hot(): Generator<Situation> {
   yield { title: 'throttles, and loses', gap: -9000, ...withHeat(games(0.88), { own: heat }) }
   yield { title: 'the other throttles, and wins', gap: -9000, ...withHeat(games(0.88), { other: heat }) }
 }
+/** What is not known of the value left at the end, or only within a range. */
+function* unsureValue(): Generator<Situation> {
+  for (const worthUnknown of [['Brindlewick 5'], ['Barrow case', 'Lull cooler', 'Race drive']])
+    yield {
+      title: `value left not known, of ${worthUnknown.length}`,
+      gap: 9000,
+      by: { worthUnknown, off: ['value-left'] },
+      ...games(1.18),
+    }
+  for (const [money, gap] of gaps)
+    yield { title: `too close to call: ${money}`, gap, isTooClose: true, ...games(1.0) }
+}
+
 const withHeat = (
   { own, other }: ReturnType<typeof games>,
   heat: { readonly own?: string; readonly other?: string },
@@ -187,28 +201,32 @@ const withHeat = (
 
 /** A line for each situation: what it is, and the verdict as it is read. */
 export const situations = (): string[] =>
-  [...all(), ...hot()].map(({ title, gap, own, other, style = 'all-round', by, modes = [] }) => {
-    const weighedBy = terms(by)
-    const [mine, theirs] = [
-      machine({ name: 'Couch corner', price: 60_000, ...own }),
-      machine({ id: 'other', name: 'Brindlewick 5', kind: 'prebuilt', price: 60_000 + gap, ...other }),
-    ]
-    return `${title}\n  ${verdictText(
-      weighingVerdict({
-        ownName: mine.name,
-        otherName: theirs.name,
-        isOtherMine: theirs.kind === 'own',
-        years: weighedBy.years,
-        own: likeForLike(mine, weighedBy),
-        other: likeForLike(theirs, weighedBy),
-        comparison: compareRates(mine, theirs, modes),
-        style,
-        ownHeat: mine.heat,
-        otherHeat: theirs.heat,
-        ownWatts: mine.watts?.full ?? null,
-        otherWatts: theirs.watts?.full ?? null,
-        notStated: theirs.notStated,
-        formatMoney: (amount) => (amount / 100).toFixed(2),
-      }),
-    )}`
-  })
+  [...all(), ...hot(), ...unsureValue()].map(
+    ({ title, gap, own, other, style = 'all-round', by, modes = [], isTooClose = false }) => {
+      const weighedBy = terms(by)
+      const [mine, theirs] = [
+        machine({ name: 'Couch corner', price: 60_000, ...own }),
+        machine({ id: 'other', name: 'Brindlewick 5', kind: 'prebuilt', price: 60_000 + gap, ...other }),
+      ]
+      return `${title}\n  ${verdictText(
+        weighingVerdict({
+          ownName: mine.name,
+          otherName: theirs.name,
+          isOtherMine: theirs.kind === 'own',
+          years: weighedBy.years,
+          own: likeForLike(mine, weighedBy),
+          other: likeForLike(theirs, weighedBy),
+          comparison: compareRates(mine, theirs, modes),
+          style,
+          isTooClose,
+          worthUnknown: weighedBy.worthUnknown,
+          ownHeat: mine.heat,
+          otherHeat: theirs.heat,
+          ownWatts: mine.watts?.full ?? null,
+          otherWatts: theirs.watts?.full ?? null,
+          notStated: theirs.notStated,
+          formatMoney: (amount) => (amount / 100).toFixed(2),
+        }),
+      )}`
+    },
+  )

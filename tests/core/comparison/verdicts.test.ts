@@ -30,7 +30,7 @@ describe('the verdict in words', () => {
       const said = sentences(text)
       expect(said.length).toBeLessThanOrEqual(3)
       expect(said[0]).toMatch(
-        /^(Build it|(Buy|Keep) Brindlewick 5|Neither wins|No verdict yet): over \d years?, /,
+        /^(Too close to call|Build it|(Buy|Keep) Brindlewick 5|Neither wins|No verdict yet): over \d years?, /,
       )
       expect(said.filter((each) => each.startsWith('Not known:')).length).toBeLessThanOrEqual(1)
       // nothing glued in brackets, no plural of one, no double blanks, no figure that came out wrong

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { ageDecline } from '#core/comparison/adjustments/ageDecline'
+import { keptValue } from '#core/comparison/adjustments/keptValue'
 import { compareComponents, toMakeEqual } from '#core/comparison/components/compareComponents'
 import { compareRates } from '#core/comparison/components/compareRates'
 import {
@@ -345,29 +346,86 @@ describe('ageDecline', () => {
       worth: 50 + 10 * index,
       street: (50 + 10 * index) ** 1.2 * 0.83 ** (index % 5) * 100,
     }))
-    expect(
-      ageDecline(parts.map((part) => ({ ...part, street: 0.83 ** part.ageYears * 10_000, worth: null })))
-        .keeps.graphics,
-    ).toBeCloseTo(0.83, 6)
-    expect(ageDecline(parts)).toMatchObject({
-      keeps: { graphics: expect.closeTo(0.83, 6) },
-      whole: expect.closeTo(0.83, 6),
-      parts: 12,
+    const alone = parts.map((part) => ({ ...part, street: 0.83 ** part.ageYears * 10_000, worth: null }))
+    for (const list of [alone, parts])
+      expect(ageDecline(list).graphics).toEqual({ kept: expect.closeTo(0.83, 6), error: 0.02 })
+  })
+  test('scatter makes an error; too few parts or ages say nothing', () => {
+    const scattered = Array.from({ length: 8 }, (_, index) => ({
+      role: 'cpu',
+      ageYears: index % 4,
+      worth: null,
+      street: 0.8 ** (index % 4) * 10_000 * (index < 4 ? 1.2 : 1 / 1.2),
+    }))
+    // residuals ±ln 1.2 about the line, six degrees of freedom, Σ(age − mean)² = 10: √(8 · 0.0332 / 6 / 10)
+    expect(ageDecline(scattered).cpu!.error).toBeCloseTo(Math.sqrt((8 * Math.log(1.2) ** 2) / 6 / 10), 9)
+    expect(ageDecline([{ role: 'cpu', ageYears: 1, worth: 100, street: 100 }])).toEqual({})
+  })
+})
+
+describe('keptValue', () => {
+  test('records and default by their weights, with a range; without records the default alone', () => {
+    const { kept, low, high } = keptValue({ graphics: { kept: 0.7, error: 0.1 } })
+    expect(kept.graphics).toBeCloseTo(Math.sqrt(0.7 * 0.78), 9)
+    expect(low.graphics! / kept.graphics!).toBeCloseTo(Math.exp(-1.645 * 0.1 * Math.SQRT1_2), 9)
+    expect([kept.cpu, kept.hdd, kept.console, kept.whole]).toEqual(
+      [0.8, 0.85, 0.85, 0.78].map((each) => expect.closeTo(each, 9)),
+    )
+    // a well known slope outweighs the default; what is not believed is held
+    expect(keptValue({ cpu: { kept: 0.6, error: 0.02 } }).kept.cpu).toBeCloseTo(0.607, 3)
+    expect([high.console, keptValue({ cpu: { kept: 1.2, error: 0.02 } }).kept.cpu]).toEqual([0.97, 0.97])
+  })
+})
+
+describe('value left that nobody knows', () => {
+  const known = machine({ components: [component({ warrantyMonths: 36 })] })
+  const unknown = machine({
+    id: 'other',
+    name: 'other',
+    price: 61_000,
+    components: [component({ label: 'box', worthToday: null, warrantyMonths: 36 })],
+  })
+  const weighed = (change = {}) =>
+    weigh(known, unknown, {
+      terms: terms(change),
+      style: 'all-round',
+      workloads: [workload],
+      ownFrames: null,
+      equivalents: [],
+      formatMoney: String,
+    })
+  const left = (cost: { steps: readonly { id: string; amount: number }[] }) =>
+    cost.steps.find(({ id }) => id === 'value-left')?.amount ?? 0
+  test('is off on both sides, and said so; assumed, it counts on both and says that it is assumed', () => {
+    const without = weighed()
+    expect([left(without.own), left(without.other)]).toEqual([0, 0])
+    expect(without.verdict.unknown).toContain('what box fetches used, so no value left counts on either side')
+    expect(without.verdict.sentence).toContain('all costs counted')
+    const assumed = weighed({ assumedWorth: 0.5 })
+    expect([left(assumed.own), left(assumed.other)]).toEqual([-4608, -2304])
+    expect(assumed.other.steps.find(({ id }) => id === 'value-left')).toMatchObject({
+      from: 'assumption',
+      why: expect.stringContaining('assumed, not known: what box fetches'),
     })
   })
-  test('too few parts or ages: the default for all; never below or above what is believed', () => {
-    expect(ageDecline([{ role: 'cpu', ageYears: 1, worth: 100, street: 100 }])).toEqual({
-      keeps: {},
-      whole: 0.8,
-      parts: 0,
-    })
-    const rising = Array.from({ length: 8 }, (_, index) => ({
-      role: 'cpu',
-      ageYears: index,
-      worth: 100,
-      street: 100 * 1.2 ** index,
-    }))
-    expect(ageDecline(rising).keeps.cpu).toBe(0.97)
+  test('a verdict that turns within the range of what is left is too close to call', () => {
+    // 600.00 − 46.08 left against 555.00 without anything: 1.08 apart; at 0.7 a year only 30.87 are left
+    const cheap = machine({ id: 'b', name: 'Birch', price: 55_500, rates: [rate('a', 60)] })
+    const ash = { ...known, name: 'Ash', rates: [rate('a', 60)] }
+    const at = (low: number) =>
+      weigh(ash, cheap, {
+        terms: terms({ keepsRange: { low: { whole: low }, high: { whole: 0.85 } } }),
+        style: 'all-round',
+        workloads: [workload],
+        ownFrames: null,
+        equivalents: [],
+        formatMoney: (amount) => (amount / 100).toFixed(2),
+      }).verdict
+    expect(at(0.8)).toMatchObject({ winner: 'own' })
+    expect(at(0.7).winner).toBe('depends')
+    expect(at(0.7).sentence).toBe(
+      'Too close to call: over 3 years, all costs counted, Ash costs 1.08 less than Birch and is as fast in 1 workload at the same settings.',
+    )
   })
 })
 

@@ -67,7 +67,7 @@ describe('machines weighed by hand', () => {
   test('4 · a console with a subscription and extra cost of games over three years', () => {
     // 599.00 + 13 % 77.87 + 3 · 79.00 + 3 · 4 games · 14.00 = 599 + 77.87 + 237 + 168 = 1081.87
     // less what is left: 420.00 · 0.8³ = 215.04
-    // outside its year of warranty 2 of 3 years: 0.08 · 0.2 (new) · 599.00 · 2 = 19.17
+    // outside its year of warranty 2 of 3 years: 0.022 · 599.00 · 2 = 26.36
     const console = machine({
       kind: 'console',
       price: 59_900,
@@ -80,20 +80,20 @@ describe('machines weighed by hand', () => {
     expect(steps(console)).toEqual([
       ['price', 59_900],
       ['tax', 7787],
-      ['faults', 1917],
+      ['faults', 2636],
       ['subscription', 23_700],
       ['games', 16_800],
       ['value-left', -21_504],
     ])
-    expect(total(console)).toBe(88_600)
+    expect(total(console)).toBe(89_319)
   })
   test('5 · a longer warranty takes its years off the expected repairs', () => {
-    // a used card of 100.00 fails with 0.08 a year: 3 years 24.00; with 2 years of warranty 8.00; with 3 nothing
+    // a card of 100.00 fails with 0.03 a year: 3 years 9.00; with 2 years of warranty 3.00; with 3 nothing
     const faults = (warrantyMonths: number) =>
       steps(machine({ components: [component({ warrantyMonths })] }), { wholeFactor: 0 }).find(
         ([id]) => id === 'faults',
       )?.[1]
-    expect([faults(0), faults(24), faults(36)]).toEqual([2400, 800, undefined])
+    expect([faults(0), faults(24), faults(36)]).toEqual([900, 300, undefined])
   })
   test('6 · a used build without a licence against one that has it', () => {
     // 600.00 + licence 24.00 = 624.00 against 615.00 with it
@@ -211,5 +211,27 @@ describe('machines weighed by hand', () => {
     const at = (years: number) => weighed(thirsty, thrifty, { years }).winner
     expect([at(2.7), at(2.8)]).toEqual(['own', 'other'])
     expect(tippingPoint(at, { now: 1, range: { from: 0.5, to: 10 }, unit: 0.1 }).above!.value).toBe(2.8)
+  })
+  test('15 · a used rival without warranty: dead on arrival once, yearly faults over all three years', () => {
+    // 500.00 asked, 8 % dead on arrival and nobody answers for it: 40.00; a card of 100.00 at 3 % a year: 9.00
+    const offered = machine({
+      kind: 'offered',
+      price: 50_000,
+      arrivalFault: 4000,
+      components: [component({ counted: false })],
+    })
+    expect(steps(offered)).toEqual([
+      ['price', 50_000],
+      ['faults', 4900],
+    ])
+    // against a shop's machine of the same parts with two years of warranty: 3.00, so up to 546.00 it is the dearer one
+    const fresh = machine({
+      id: 'b',
+      price: 54_599,
+      components: [component({ counted: false, warrantyMonths: 24 })],
+    })
+    expect([total(offered), total(fresh), total({ ...fresh, price: 54_600 })]).toEqual([
+      54_900, 54_899, 54_900,
+    ])
   })
 })

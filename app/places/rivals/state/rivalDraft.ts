@@ -6,6 +6,7 @@ export const rivalKindNames = {
   prebuilt: 'prebuilt',
   console: 'console',
   configured: 'configured by a shop',
+  offered: 'used, offered by somebody',
   own: 'own older machine',
 } as const
 

@@ -61,6 +61,16 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       />
       games a year</label
     >
+    <label
+      v-if="settings.assumeWorth || view.weighing.terms.worthUnknown.length > 0"
+      :title="`not known: what ${view.weighing.terms.worthUnknown.join(', ') || 'some of it'} fetches used`"
+      ><input
+        type="checkbox"
+        :checked="settings.assumeWorth"
+        @change="emit('change', { assumeWorth: ($event.target as HTMLInputElement).checked })"
+      />
+      assume what is not known to fetch</label
+    >
     <span class="text-soft">{{ view.weighing.terms.fullHours }} h a day at full load, by your rules</span>
   </div>
 </template>

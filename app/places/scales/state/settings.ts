@@ -4,7 +4,7 @@ import type { WeighingSettings } from '#shared/scales/settings'
 
 /** A change of how a build is weighed; own figures are changed apart. */
 export type SettingsChange = Partial<
-  Pick<WeighingSettings, 'years' | 'style' | 'basis' | 'gamesPerYear' | 'off' | 'builds'>
+  Pick<WeighingSettings, 'years' | 'style' | 'basis' | 'assumeWorth' | 'gamesPerYear' | 'off' | 'builds'>
 >
 
 /** The settings as the route takes them, with one change, and one own figure set or taken back (null). */
@@ -25,11 +25,12 @@ export function changedSettings(
     const { [edit.step]: _old, ...rest } = edits[edit.machine] ?? {}
     edits[edit.machine] = edit.amount === null ? rest : { ...rest, [edit.step]: edit.amount }
   }
-  const { years, style, basis, gamesPerYear, off, builds } = { ...settings, ...change }
+  const { years, style, basis, assumeWorth, gamesPerYear, off, builds } = { ...settings, ...change }
   return {
     years,
     style,
     basis,
+    assumeWorth,
     gamesPerYear,
     off: [...off],
     builds: [...builds],

@@ -1,29 +1,27 @@
 import { roundHalfAway } from '../../../money/decimal'
-import { faultProbability } from '../../../supply/risk/faultRisk'
 import type { WeighedComponent, WeighingTerms } from '../../weighedMachine'
+import { yearlyFault } from '../yearlyFaults'
 import type { StepRule } from '../adjustment'
 
 /**
- * Own fault cost outside warranty: over the years that no warranty covers, the probability of a fault of every part times
- * what a replacement costs. The table's probability is taken for a year's. A machine whose parts are not known counts as
- * one thing of its price.
+ * Expected repairs: what is likely to be dead on arrival, once, and the faults of the years that no warranty covers, new and
+ * used alike: probability a year times what a replacement costs. A machine whose parts are not known counts as one thing of
+ * its price.
  */
 export const faults: StepRule = {
   id: 'faults',
   label: 'expected repairs',
   amount: (machine, terms) => {
-    const whole =
+    const yearly =
       machine.components.length === 0
-        ? faultProbability('donor', machine.kind === 'own' ? 'used' : 'new', terms.faults) *
-          machine.price *
-          uncovered(machine.warrantyMonths, terms)
+        ? terms.yearly.byKind.whole * machine.price * uncovered(machine.warrantyMonths, terms)
         : machine.components.reduce((sum, part) => sum + faultCostOf(part, terms), 0)
-    const amount = roundHalfAway(whole)
+    const amount = roundHalfAway(machine.arrivalFault + yearly)
     return amount === 0
       ? null
       : {
           amount,
-          why: `probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers, by your table of faults`,
+          why: `${machine.arrivalFault > 0 ? 'faults on arrival, once, and ' : ''}probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers`,
           from: 'assumption',
         }
   },
@@ -31,11 +29,7 @@ export const faults: StepRule = {
 
 /** Own fault cost of one part over the years, minor units, not rounded. */
 export function faultCostOf(part: WeighedComponent, terms: WeighingTerms): number {
-  return (
-    faultProbability(part.role, part.condition, terms.faults) *
-    part.street *
-    uncovered(part.warrantyMonths, terms)
-  )
+  return yearlyFault(part, terms.yearly, terms.year) * part.street * uncovered(part.warrantyMonths, terms)
 }
 
 function uncovered(warrantyMonths: number, { years }: WeighingTerms): number {

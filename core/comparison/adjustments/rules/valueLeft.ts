@@ -1,16 +1,23 @@
 import { roundHalfAway } from '../../../money/decimal'
-import type { WeighedComponent, WeighingTerms } from '../../weighedMachine'
+import type { WeighedComponent, WeighedMachine, WeighingTerms } from '../../weighedMachine'
+import type { ValueKind } from '../keptValue'
 import type { StepRule } from '../adjustment'
 
-/** What is left at the end: today's resale of what was counted, times the share that such things keep a year. The same method on every machine. */
+/**
+ * What is left at the end: today's resale of what was counted, times the share that such things keep a year. The same method
+ * on every machine. Where it is not known what something fetches, the step says nothing, unless it is to be assumed.
+ */
 export const valueLeft: StepRule = {
   id: 'value-left',
   label: 'resale value at the end',
   amount: (machine, terms) => {
-    const { years, keeps, wholeFactor } = terms
+    const unknown = worthUnknown(machine)
+    if (unknown.length > 0 && terms.assumedWorth === null) return null
+    const { wholeFactor } = terms
     const left =
       machine.components.length === 0
-        ? machine.resaleToday * keeps.whole ** years
+        ? (machine.resaleToday ?? terms.assumedWorth! * machine.price) *
+          keptOver(machine.kind === 'console' ? 'console' : 'whole', terms)
         : machine.components.reduce((sum, part) => sum + valueLeftOf(part, terms), 0)
     const amount = roundHalfAway(left)
     return amount === 0
@@ -18,15 +25,28 @@ export const valueLeft: StepRule = {
       : {
           amount: 0 - amount,
           why:
-            machine.components.length === 0
-              ? `what it fetches today, keeping ${Math.round(100 * keeps.whole)} % a year`
-              : `its parts at the street price, ${wholeFactor} as a whole, each losing with age as its kind does`,
-          from: 'estimate',
+            (machine.components.length === 0
+              ? 'what it fetches today, losing a share a year'
+              : `its parts at the street price, ${wholeFactor} as a whole, each losing with age as its kind does`) +
+            (unknown.length > 0 ? `; assumed, not known: what ${unknown.join(', ')} fetches` : ''),
+          from: unknown.length > 0 ? 'assumption' : 'estimate',
         }
   },
 }
 
 /** What is left of one part at the end, minor units, not rounded; nothing of what was not counted. */
-export function valueLeftOf(part: WeighedComponent, { years, keeps, wholeFactor }: WeighingTerms): number {
-  return part.counted ? wholeFactor * part.street * (keeps[part.role] ?? keeps.whole) ** years : 0
+export function valueLeftOf(part: WeighedComponent, terms: WeighingTerms): number {
+  if (!part.counted) return 0
+  const worth = part.worthToday ?? (terms.assumedWorth ?? 0) * part.street
+  return terms.wholeFactor * worth * keptOver(part.facts.drive === 'hdd' ? 'hdd' : part.role, terms)
 }
+
+/** Things of a machine of which nobody knows what they fetch; the machine itself where none of its parts is known. */
+export function worthUnknown({ components, resaleToday, name }: WeighedMachine): string[] {
+  if (components.length === 0) return resaleToday === null ? [name] : []
+  return components.flatMap(({ counted, worthToday, label }) =>
+    counted && worthToday === null ? [label] : [],
+  )
+}
+
+const keptOver = (kind: ValueKind, { keeps, years }: WeighingTerms) => (keeps[kind] ?? keeps.whole) ** years
