@@ -42,7 +42,8 @@ export interface FixedMode {
   readonly workloadId: string
   readonly width: number
   readonly height: number
-  readonly fps: number
+  /** Null: only its lowest rate is known. */
+  readonly fps: number | null
   readonly lowFps: number | null
 }
 

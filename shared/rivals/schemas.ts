@@ -84,7 +84,15 @@ export const rivalSchema = object({
         width: wholeFrom(1).required(),
         height: wholeFrom(1).required(),
         preset: text().nullable().default(null),
-        averageFps: rate().required(),
+        averageFps: rate()
+          .nullable()
+          .default(null)
+          .test(
+            'a-rate',
+            'an average or a lowest rate is needed',
+            (value, { parent }: { parent: { lowFps?: number | null } }) =>
+              (value ?? null) !== null || (parent.lowFps ?? null) !== null,
+          ),
         lowFps: rate().nullable().default(null),
         note: line(),
       }),

@@ -64,6 +64,7 @@ beforeAll(async () => {
     '0012_frame_caps',
     '0013_target_help',
     '0014_assembled',
+    '0015_lowest_rate_only',
   ])
 })
 afterAll(() => {

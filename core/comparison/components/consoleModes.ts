@@ -70,8 +70,14 @@ export function highestHeld(
 ): { readonly preset: string; readonly fps: number; readonly surely: boolean } | null {
   for (const preset of presetsByWeight(workload).reverse()) {
     const estimate = estimateFrameRate(workload, machine, { width: mode.width, height: mode.height, preset })
-    if (estimate.averageFps >= mode.fps && (mode.lowFps === null || estimate.lowFps >= mode.lowFps))
-      return { preset, fps: estimate.averageFps, surely: estimate.range.low >= mode.fps }
+    const holds = (averageFps: number, lowFps: number) =>
+      averageFps >= (mode.fps ?? 0) && lowFps >= (mode.lowFps ?? 0)
+    if (holds(estimate.averageFps, estimate.lowFps))
+      return {
+        preset,
+        fps: estimate.averageFps,
+        surely: holds(estimate.range.low, mode.fps === null ? estimate.lowRange.low : Infinity),
+      }
   }
   return null
 }
@@ -88,7 +94,7 @@ export function presetBracket(
   const names = presetsByWeight(workload)
   const held = proposals.map(
     (each) =>
-      highestHeld(workload, { ...each, memoryChannels: 2 }, { ...mode, lowFps: null })?.preset ?? names[0]!,
+      highestHeld(workload, { ...each, memoryChannels: 2 }, { ...mode, lowFps: mode.fps === null ? mode.lowFps : null })?.preset ?? names[0]!,
   )
   if (held.length === 0) return null
   const ranks = held.map((name) => names.indexOf(name)).sort((a, b) => a - b)

@@ -57,7 +57,8 @@ export const rivalRates = sqliteTable('rival_rates', {
   height: integer().notNull(),
   /** Null: a mode of its own, whose settings are not known. */
   preset: text(),
-  averageFps: real().notNull(),
+  /** Null: only the lowest rate is known. */
+  averageFps: real(),
   lowFps: real(),
   note: text().notNull(),
 })

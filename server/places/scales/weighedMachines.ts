@@ -288,13 +288,19 @@ export function rivalMachine(
   const estimates = targets.map((target) =>
     frames ? estimated(target, performance.workloads, frames) : null,
   )
-  const ownRates = stated.map((each): MachineRate => ({
-    workloadId: each.workloadId,
-    settings: settingsText(each),
-    averageFps: each.averageFps,
-    lowFps: each.lowFps,
-    kind: 'stated',
-  }))
+  const ownRates = stated.flatMap((each): MachineRate[] =>
+    each.averageFps === null
+      ? []
+      : [
+          {
+            workloadId: each.workloadId,
+            settings: settingsText(each),
+            averageFps: each.averageFps,
+            lowFps: each.lowFps,
+            kind: 'stated',
+          },
+        ],
+  )
   return {
     id: rival.id,
     name: rival.name,
@@ -383,7 +389,7 @@ function verdictAt(
       each.preset === target.preset &&
       target.upscaling === null,
   )
-  if (!same) return estimate?.judged ?? null
+  if (!same || same.averageFps === null) return estimate?.judged ?? null
   const low = same.lowFps ?? Infinity
   return judgeTarget(
     { range: { low: same.averageFps, high: same.averageFps }, lowRange: { low, high: low } },

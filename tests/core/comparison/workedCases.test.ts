@@ -1,10 +1,13 @@
 import { describe, expect, test } from 'vitest'
+import { holdMode } from '#core/comparison/components/consoleModes'
+import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { waitFor } from '#core/comparison/tipping/waiting'
 import { likeForLike } from '#core/comparison/adjustments/likeForLike'
 import type { WeighedMachine, WeighingTerms } from '#core/comparison/weighedMachine'
 import { rivalComponents, unknownRival } from '#core/comparison/components/rivalFacts'
 import { tippingPoint } from '#core/comparison/tipping/tipping'
 import { weigh } from '#core/comparison/weigh'
-import { component, machine, rate, terms } from './machines'
+import { component, machine, rate, terms, workload } from './machines'
 
 /** Each case calculated by hand in its comment. */
 const steps = (own: WeighedMachine, by: Partial<WeighingTerms> = {}) =>
@@ -233,5 +236,48 @@ describe('machines weighed by hand', () => {
     expect([total(offered), total(fresh), total({ ...fresh, price: 54_600 })]).toEqual([
       54_900, 54_899, 54_900,
     ])
+  })
+  test('16 · a console now, the build in two years: what the years between cost, and what the build costs then', () => {
+    // build now: 600.00, one card of 100.00 that keeps 0.8 a year: 0.9 · 51.20 = 46.08 left, repairs 9.00: 562.92
+    const build = machine({ components: [component()] })
+    // console for two years: 400.00 + 2 · 60.00, fetches 300.00 · 0.85² = 216.75, repairs 0.022 · 400 · 2 = 17.60: 320.85
+    const console = machine({
+      id: 'b',
+      kind: 'console',
+      price: 40_000,
+      subscriptionPerYear: 6000,
+      resaleToday: 30_000,
+      warrantyMonths: 0,
+    })
+    const by = terms({ keeps: { whole: 0.8, console: 0.85 } })
+    const { buildNow, between, priceThen, buildLater, total } = waitFor(build, console, by, 2)
+    expect([buildNow, between, priceThen]).toEqual([56_292, 32_085, 38_400])
+    // 384.00 + repairs of one year 3.00 − 0.9 · 80.00 left after it
+    expect([buildLater, total]).toEqual([31_500, 63_585])
+  })
+  test('17 · a console that shows 2160p at 51 lowest, its average not known: the heaviest preset that never falls below', () => {
+    // 8.29 megapixels at α = 1, a = 5, index 400: 10.37 ms on the card, 5 ms on the CPU: 96.0 fps, 0.797 of it in the lows
+    const mode = { workloadId: 'a', width: 3840, height: 2160, fps: null, lowFps: 51 }
+    const frames = { cpuIndex: 100, threads: 12, graphicsIndex: 400, videoMemoryGb: 16, memoryChannels: 2 }
+    const heavy = {
+      ...workload,
+      presets: { high: workload.presets.high!, ultra: { graphics: 1.6, cpu: 1, videoMemoryGb: 6 } },
+    }
+    const lowAt = (preset: string) => estimateFrameRate(heavy, frames, { ...mode, preset }).lowFps
+    expect([Math.round(lowAt('high')), Math.round(lowAt('ultra'))]).toEqual([77, 48])
+    expect(holdMode(heavy, frames, mode, [])).toMatchObject({
+      heldAt: 'high',
+      surely: true,
+      standing: 'level',
+    })
+    // at 47 lowest the heavier preset does, though not for sure
+    expect(holdMode(heavy, frames, { ...mode, lowFps: 47 }, [])).toMatchObject({
+      heldAt: 'ultra',
+      surely: false,
+    })
+    expect(holdMode(heavy, frames, { ...mode, lowFps: 90 }, [])).toMatchObject({
+      heldAt: null,
+      standing: 'worse',
+    })
   })
 })

@@ -37,7 +37,7 @@ const sureWords = { well: 'well known', fairly: 'fairly sure', hardly: 'hardly s
           :key="`${mode.workloadId} ${mode.height}`"
           :data-mode="mode.workloadId"
         >
-          <td>{{ mode.workload }} {{ mode.height }}p at {{ mode.fps }}</td>
+          <td>{{ mode.workload }} {{ mode.height }}p at {{ mode.fps ?? `${mode.lowFps} lowest` }}</td>
           <td>
             <template v-if="mode.heldAt"
               >{{ mode.heldAt }}, {{ Math.round(mode.heldFps!) }} fps<span

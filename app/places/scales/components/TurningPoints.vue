@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waitFor } from '#core/comparison/tipping/waiting'
 import { verdictText } from '#core/comparison/verdict/verdict'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
 import type { BuildView } from '#shared/builds/views'
@@ -22,6 +23,13 @@ function gaps(turning: Turning) {
     return { x, y: other.total - own.total }
   })
 }
+/** The other machine first, and the build after one, two … years. */
+const waits = computed(() => {
+  const { terms, own } = view.weighing
+  if (against.machine.kind === 'build') return []
+  const after = Array.from({ length: Math.ceil(terms.years) - 1 }, (_, at) => at + 1)
+  return after.map((years) => ({ years, wait: waitFor(own.machine, against.machine, terms, years) }))
+})
 const moments = ({ now, point }: Turning) => [
   { at: now, label: 'today', token: '--ink' as const },
   ...[point.below, point.above].flatMap((turn) =>
@@ -106,6 +114,45 @@ const assumed = computed(() =>
           :moments="moments(turning)"
         />
       </figure>
+    </div>
+    <div v-if="waits.length > 0" class="sheet mt-3 p-3" data-test="waiting">
+      <h2>
+        {{ against.machine.name }} now, {{ view.name }} later
+        <span class="font-normal text-soft"
+          >both ways end after {{ view.weighing.terms.years }} years; the build’s parts lose with age as their
+          kinds do</span
+        >
+      </h2>
+      <table class="ledger mt-1">
+        <thead>
+          <tr>
+            <th>build it</th>
+            <th class="!text-right">costs until then</th>
+            <th class="!text-right">the build’s price then</th>
+            <th class="!text-right">costs from then on</th>
+            <th class="!text-right">together</th>
+            <th class="!text-right">against building now</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <td>now</td>
+            <td class="amount">—</td>
+            <td class="amount">{{ money(view.weighing.own.machine.price) }}</td>
+            <td class="amount">{{ money(waits[0]!.wait.buildNow) }}</td>
+            <td class="amount font-semibold">{{ money(waits[0]!.wait.buildNow) }}</td>
+            <td />
+          </tr>
+          <tr v-for="{ years, wait } in waits" :key="years" :data-wait="years">
+            <td>in {{ years }} {{ years === 1 ? 'year' : 'years' }}</td>
+            <td class="amount">{{ money(wait.between) }}</td>
+            <td class="amount">{{ money(wait.priceThen) }}</td>
+            <td class="amount">{{ money(wait.buildLater) }}</td>
+            <td class="amount font-semibold">{{ money(wait.total) }}</td>
+            <td class="amount">{{ signedAmount(wait.total - wait.buildNow, view.currency) }}</td>
+          </tr>
+        </tbody>
+      </table>
     </div>
     <div class="sheet mt-3 p-3">
       <h2>A card not yet sold, or at another price</h2>

@@ -38,7 +38,7 @@ export const valueLeft: StepRule = {
 export function valueLeftOf(part: WeighedComponent, terms: WeighingTerms): number {
   if (!part.counted) return 0
   const worth = part.worthToday ?? (terms.assumedWorth ?? 0) * part.street
-  return terms.wholeFactor * worth * keptOver(part.facts.drive === 'hdd' ? 'hdd' : part.role, terms)
+  return terms.wholeFactor * worth * keptOver(valueKindOf(part), terms)
 }
 
 /** Things of a machine of which nobody knows what they fetch; the machine itself where none of its parts is known. */
@@ -48,5 +48,9 @@ export function worthUnknown({ components, resaleToday, name }: WeighedMachine):
     counted && worthToday === null ? [label] : [],
   )
 }
+
+/** As what a part loses value: by its role, a hard disk apart. */
+export const valueKindOf = ({ role, facts }: Pick<WeighedComponent, 'role' | 'facts'>): ValueKind =>
+  facts.drive === 'hdd' ? 'hdd' : role
 
 const keptOver = (kind: ValueKind, { keeps, years }: WeighingTerms) => (keeps[kind] ?? keeps.whole) ** years
