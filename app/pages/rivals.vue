@@ -2,6 +2,7 @@
 import { needNames } from '#core/parts/part'
 import { missingFacts, unknownRival } from '#core/comparison/components/rivalFacts'
 import type { LibraryView } from '#shared/parts/views'
+import type { TierView } from '#shared/scales/views'
 import type { RivalView } from '#shared/rivals/views'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
@@ -12,7 +13,15 @@ const session = useSession()
 const library = shallowRef<LibraryView | null>(null)
 const editing = useRouteState('edit')
 const adding = ref(false)
-const load = async () => (library.value = await request<LibraryView>('/api/library'))
+const tiers = ref<readonly TierView[]>([])
+const load = async () => {
+  const [read, rows] = await Promise.all([
+    request<LibraryView>('/api/library'),
+    request<readonly TierView[]>('/api/rivals/tiers'),
+  ])
+  library.value = read
+  tiers.value = rows
+}
 onMounted(() =>
   run(async () => {
     await session.load()
@@ -110,6 +119,7 @@ const open = (rival: RivalView) =>
     <p v-if="library && library.rivals.length === 0" class="mt-4 text-soft">
       Nothing to weigh against yet. Add a machine by form, from the source of its page, or many by a CSV.
     </p>
+    <TierTable v-if="tiers.length > 0" :tiers="tiers" />
     <RivalForm
       v-if="library && (adding || editing !== '')"
       :key="editing"

@@ -1,3 +1,4 @@
+import type { Tier } from '#core/comparison/tier'
 import type { LikeForLike } from '#core/comparison/adjustments/likeForLike'
 import type { ComponentLine } from '#core/comparison/components/compareComponents'
 import type { RateComparison } from '#core/comparison/components/compareRates'
@@ -62,4 +63,16 @@ export interface MatchView {
     /** Its expected cost over that of the build's own core machine. */
     readonly againstOwn: number
   } | null
+}
+
+/** A build beside the same list assembled by a shop. */
+export interface TierView {
+  readonly buildId: string
+  readonly build: string
+  readonly shop: string
+  readonly currency: string
+  readonly budget: number
+  /** Hours of the builder that go into it. */
+  readonly hours: number
+  readonly tier: Tier
 }

@@ -94,7 +94,11 @@ export function presetBracket(
   const names = presetsByWeight(workload)
   const held = proposals.map(
     (each) =>
-      highestHeld(workload, { ...each, memoryChannels: 2 }, { ...mode, lowFps: mode.fps === null ? mode.lowFps : null })?.preset ?? names[0]!,
+      highestHeld(
+        workload,
+        { ...each, memoryChannels: 2 },
+        { ...mode, lowFps: mode.fps === null ? mode.lowFps : null },
+      )?.preset ?? names[0]!,
   )
   if (held.length === 0) return null
   const ranks = held.map((name) => names.indexOf(name)).sort((a, b) => a - b)

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { holdMode } from '#core/comparison/components/consoleModes'
 import { estimateFrameRate } from '#core/performance/model/estimateFrameRate'
+import { tierOf } from '#core/comparison/tier'
 import { waitFor } from '#core/comparison/tipping/waiting'
 import { likeForLike } from '#core/comparison/adjustments/likeForLike'
 import type { WeighedMachine, WeighingTerms } from '#core/comparison/weighedMachine'
@@ -278,6 +279,26 @@ describe('machines weighed by hand', () => {
     expect(holdMode(heavy, frames, { ...mode, lowFps: 90 }, [])).toMatchObject({
       heldAt: null,
       standing: 'worse',
+    })
+  })
+  test('18 · a budget built for 783.00 or assembled for 1082.00 with 125.00 delivery: what the hours earn', () => {
+    const by = terms()
+    const [own, shop] = [
+      likeForLike(machine({ price: 78_300 }), by),
+      likeForLike(machine({ id: 'b', kind: 'configured', price: 108_200, shipping: 12_500 }), by),
+    ]
+    const tier = tierOf(own, shop, { hours: 8, perHour: 0 })
+    expect(tier).toEqual({
+      build: 78_300,
+      assembled: 108_200,
+      delivery: 12_500,
+      difference: 42_400,
+      paysAnHour: 5300,
+      paysForHours: null,
+    })
+    expect(tierOf(own, shop, { hours: 0, perHour: 2000 })).toMatchObject({
+      paysAnHour: null,
+      paysForHours: 21.2,
     })
   })
 })

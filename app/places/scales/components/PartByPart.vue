@@ -34,9 +34,9 @@ const names = (list: readonly { name: string }[]) => list.map((each) => each.nam
         :title="`${line.own} against ${line.other}`"
         :data-part-line="line.role"
       >
-        <dt class="w-24 shrink-0">{{ line.name }}</dt>
+        <dt class="w-[88px] shrink-0">{{ line.name }}</dt>
         <dd class="min-w-0">
-          <span class="tag" :class="tone[line.standing]"
+          <span class="tag !inline-block max-w-full !whitespace-normal" :class="tone[line.standing]"
             >{{ line.standing
             }}<template v-if="line.figure && line.standing !== 'level'">: {{ line.figure }}</template></span
           >
