@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isCurrency } from '#core/money/currencies'
-import type { SettingsView } from '#shared/settings/views'
+import type { LearningView, SettingsView } from '#shared/settings/views'
 import {
   asKept,
   assumptionSheets,
@@ -14,6 +14,7 @@ import { request } from '~/utils/request'
 const { run } = useAction()
 const session = useSession()
 const view = shallowRef<SettingsView | null>(null)
+const learning = ref<readonly LearningView[]>([])
 const currency = ref('')
 const sheets = computed(() => (view.value ? assumptionSheets(view.value) : []))
 const money = computed(() =>
@@ -23,6 +24,7 @@ onMounted(() =>
   run(async () => {
     view.value = await request<SettingsView>('/api/settings')
     currency.value = view.value.homeCurrency ?? ''
+    learning.value = await request<LearningView[]>('/api/settings/learning')
   }),
 )
 useHead({ title: 'Settings · Tarvin' })
@@ -42,6 +44,16 @@ function setFigure(row: AssumptionRow, typed: number | null) {
         : `${row.name}: ${typed} ${row.unit}`,
     undo: () => write(before),
   })
+}
+
+/** A learnt figure in the place of the assumption, with undo. */
+function adopt({ key, name }: LearningView, value: number) {
+  const before = view.value!.assumptions[key!] ?? null
+  const write = async (figure: number | null) => {
+    await put('assumptions', { key, value: figure })
+    learning.value = await request<LearningView[]>('/api/settings/learning')
+  }
+  return run(() => write(value), { message: `${name}: now by what came`, undo: () => write(before) })
 }
 
 function setAmount(row: MoneyRow, amount: string | null) {
@@ -91,6 +103,14 @@ const reload = () => location.reload()
           Set
         </button>
       </form>
+      <section v-if="learning.length > 0" class="mt-6" aria-label="what came of it">
+        <h2 class="!text-base">What came of it</h2>
+        <p class="mt-1 max-w-[72ch] text-soft">
+          What was foreseen, held against your own outcomes. A figure of yours can take the place of an
+          assumption; it says so there, and goes back by one click.
+        </p>
+        <LearningTable class="mt-2" :rows="learning" @adopt="adopt" />
+      </section>
       <h2 class="mt-6 !text-base">Assumptions</h2>
       <p class="mt-1 max-w-[72ch] text-soft">
         Figures nobody measured. Each holds in every build until you change it here; a brief may have rules of

@@ -1,4 +1,5 @@
 import type { MoneyKey, OwnMoney } from '#core/assumptions/money'
+import type { Learnt } from '#core/statistics/learnt'
 
 /** What the builder has set for the whole house; what is left out holds its default. */
 export interface SettingsView {
@@ -22,4 +23,16 @@ export interface BackupNote {
 export interface BackupPreview extends BackupNote {
   readonly builds: readonly string[]
   readonly counts: Readonly<Record<string, number>>
+}
+
+/** What was foreseen held against what came; `key` names the assumption that the learnt figure may replace. */
+export interface LearningView {
+  readonly id: string
+  readonly name: string
+  readonly key: string | null
+  /** What is in force; null where each case had a figure of its own. */
+  readonly foreseen: number | null
+  /** Outcomes so far; fewer than five say nothing yet. */
+  readonly count: number
+  readonly learnt: Learnt | null
 }

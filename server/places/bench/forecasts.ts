@@ -9,8 +9,9 @@ export async function freezeForecasts(tx: Queryable, view: BuildView, day: strin
   const cpu = view.parts.find((part) => part.role === 'cpu')
   const card = view.parts.find((part) => part.role === 'graphics') ?? cpu
   if (!cpu || !card) return
-  for (const { workloadId, width, height, preset, estimate } of view.targets) {
-    if (!estimate) continue
+  for (const { workloadId, width, height, preset, upscaling, frameGeneration, estimate } of view.targets) {
+    // a forecast is held against plain runs
+    if (!estimate || upscaling !== null || frameGeneration) continue
     await tx
       .insert(forecasts)
       .values({

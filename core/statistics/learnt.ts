@@ -1,0 +1,67 @@
+import { medianSorted } from './medianSorted'
+
+/** What outcomes say of a figure that was assumed, with its 90 % range. */
+export interface Learnt {
+  readonly value: number
+  readonly low: number
+  readonly high: number
+  readonly count: number
+}
+
+/** From so many outcomes on something is said; before, nothing. */
+export const fewestOutcomes = 5
+/** Weight of the prior of a chance: as if two had come and two had not. */
+const prior = 2
+const z90 = 1.645
+
+/**
+ * A chance by how often it came true: the mean of Beta(2 + came, 2 + missed), with 1.645 standard deviations to either
+ * side, `calculations.md` 14. Null below five outcomes.
+ *
+ * @example 6 rebates of 7 were paid: (6 + 2) / (7 + 4) = 0.727
+ */
+export function learntShare(came: number, count: number): Learnt | null {
+  if (count < fewestOutcomes) return null
+  const [a, b] = [came + prior, count - came + prior]
+  const value = a / (a + b)
+  const spread = Math.sqrt((a * b) / ((a + b) ** 2 * (a + b + 1)))
+  return {
+    value,
+    low: Math.max(0, value - z90 * spread),
+    high: Math.min(1, value + z90 * spread),
+    count,
+  }
+}
+
+/**
+ * A ratio by what it came to: the median, with the widest pair of order statistics that hold the true median in 90 % of
+ * cases. Null below five outcomes.
+ *
+ * @example 0.80, 0.85, 0.90, 0.95, 1.10: 0.90, from 0.80 to 1.10 (94 %)
+ */
+export function learntRatio(ratios: readonly number[]): Learnt | null {
+  if (ratios.length < fewestOutcomes) return null
+  const sorted = [...ratios].sort((a, b) => a - b)
+  const cut = cutFor(sorted.length)
+  return {
+    value: medianSorted(sorted),
+    low: sorted[cut]!,
+    high: sorted[sorted.length - 1 - cut]!,
+    count: sorted.length,
+  }
+}
+
+/** How many of the smallest and the largest may be left out so that the median still lies between in 90 % of cases. */
+function cutFor(count: number): number {
+  const outside = 0.05
+  let tail = 0.5 ** count
+  let chance = 0.5 ** count
+  let cut = 0
+  while (true) {
+    // one more on each side: P(no more than `cut + 1` of them below the median)
+    chance *= (count - cut) / (cut + 1)
+    if (tail + chance > outside) return cut
+    tail += chance
+    cut += 1
+  }
+}
