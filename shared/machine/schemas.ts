@@ -57,3 +57,11 @@ export const swapSchema = object({
   way: text().required().max(240),
   out: text().nullable().default(null),
 })
+
+/** A sheet of advice as it came back. */
+export const adviceSchema = object({ text: text().required('paste what came back').max(200_000) })
+
+/** What becomes of a remark: open again, taken, or declined. */
+export const adviceStateSchema = object({
+  state: oneOf(['open', 'taken', 'declined']).required(),
+})

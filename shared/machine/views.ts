@@ -147,3 +147,31 @@ export interface CarryStep {
   readonly framesAfter: number
   readonly isChosen: boolean
 }
+
+/** A remark of an adviser beside the line it is about, with what its swap would do. */
+export interface AdviceView {
+  readonly id: string
+  readonly by: string
+  readonly receivedOn: string
+  /** Empty: the whole build. */
+  readonly line: string
+  readonly remark: string
+  readonly instead: string
+  readonly state: 'open' | 'taken' | 'declined'
+  /** Null where nothing is to be swapped, or what is named is not known. */
+  readonly swap: {
+    readonly partId: string
+    readonly name: string
+    /** The way it would be taken; null where it has no price today. */
+    readonly way: string | null
+    /** The part that goes; null where the line is no longer in the build. */
+    readonly out: string | null
+    /** Minor units against what the line costs; null where either is not known. */
+    readonly more: number | null
+    /** Findings that come with it, and that go. */
+    readonly comes: readonly string[]
+    readonly goes: readonly string[]
+    /** Frames in the build's targets, 0.1 is 10 % more; null where they are not known. */
+    readonly frames: number | null
+  } | null
+}

@@ -65,6 +65,7 @@ beforeAll(async () => {
     '0013_target_help',
     '0014_assembled',
     '0015_lowest_rate_only',
+    '0016_advice',
   ])
 })
 afterAll(() => {

@@ -54,3 +54,27 @@ export const editions = sqliteTable(
   },
   (table) => [index('editions_build').on(table.buildId)],
 )
+
+/** What others said of a build, a row a line; kept when it is taken or declined. */
+export const advice = sqliteTable(
+  'advice',
+  {
+    id: id(),
+    buildId: text()
+      .notNull()
+      .references(() => builds.id),
+    /** Its place on the sheet. */
+    position: integer().notNull(),
+    by: text().notNull(),
+    receivedOn: text().notNull(),
+    /** The line it is about, as it was called; empty: the whole build. */
+    line: text().notNull(),
+    remark: text().notNull(),
+    instead: text().notNull(),
+    /** The part of the library that `instead` names; null: none, or not found. */
+    insteadPartId: text(),
+    state: text().$type<'open' | 'taken' | 'declined'>().notNull().default('open'),
+    createdAt: createdAt(),
+  },
+  (table) => [index('advice_build').on(table.buildId)],
+)

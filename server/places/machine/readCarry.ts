@@ -102,7 +102,7 @@ function stairsOf(
 }
 
 /** Geometric mean of the frames in the build's targets; null where they are not known. */
-function frames(view: BuildView, parts: readonly Part[]): number | null {
+export function frames(view: BuildView, parts: readonly Part[]): number | null {
   const { machine } = frameMachineOf(parts)
   if (!machine || view.targets.length === 0) return null
   const logs = view.targets.map((target) =>

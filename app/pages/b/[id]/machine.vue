@@ -95,6 +95,7 @@ function select(key: string) {
           put back {{ each.label }}
         </button>
       </p>
+      <AdviceList :view="view" />
       <VariantsSheet class="mt-6" :build-id="view.id" />
     </section>
     <AddChoice v-if="adding" :view="view" @close="adding = false" />

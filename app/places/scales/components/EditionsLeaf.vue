@@ -149,7 +149,7 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
           ? 'what is in it, as found, and how fast it is; nothing of cost, sources, budget or notes'
           : reader === 'repeater'
             ? 'what each part really sells for, how to find that again, shops, links, codes with their last day'
-            : 'open questions, where money might be saved, then everything with its cost'
+            : 'open questions, where money might be saved, then everything with its cost; the sheet comes back filled in, and opens in Machine under Chosen'
       }}</span>
     </p>
     <article v-for="each in editions?.editions" :key="each.id" class="sheet mt-3 p-3" :data-edition="each.id">
@@ -169,6 +169,12 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
             :href="`/api/builds/editions/${each.id}?as=${as}&for=${reader}`"
             download
             >{{ label }}</a
+          ><a
+            v-if="reader === 'adviser'"
+            class="button !py-0.5"
+            :href="`/api/builds/editions/${each.id}?as=txt&for=adviser`"
+            download
+            >sheet to fill in</a
           ><button
             type="button"
             class="quiet-button"
