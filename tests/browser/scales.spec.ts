@@ -263,6 +263,34 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await page.locator('[data-test="edition-file"]').setInputFiles(await json.path())
     await expect(page.locator('[data-test="repriced"]')).toContainText('Opened at today’s prices here')
   })
+  await test.step('advice goes out on a sheet and comes back beside the lines; one swap is taken', async () => {
+    await page.goto(`/b/${id}/scales?mode=editions`)
+    await page.getByLabel('share with').selectOption('adviser')
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.locator('[data-edition]').getByRole('link', { name: 'sheet to fill in' }).click(),
+    ])
+    const sheet = readFileSync(await file.path(), 'utf8')
+    const card = sheet.split('\n').find((line) => /\bTarn\b/.test(line))!
+    const filled = sheet
+      .replace('From:', 'From: Ottilie')
+      .replace(
+        `${card}\n   remark:\n   instead:`,
+        `${card}\n   remark: one size down is enough\n   instead: Tarn 620 8 GB`,
+      )
+    await page.goto(`/b/${id}/machine?mode=chosen`)
+    await page.getByRole('button', { name: 'open what came back' }).click()
+    await page.getByLabel('the sheet as it came back').fill(`> ${filled.replaceAll('\n', '\n> ')}`)
+    await page.getByRole('button', { name: 'Open it' }).click()
+    const remark = page.locator('[data-advice]')
+    await expect(remark).toContainText('one size down is enough')
+    await expect(remark).toContainText('Ottilie')
+    await expect(remark).toContainText(/−\d+\.\d \%/)
+    await audit(page, 'advice')
+    await remark.getByRole('button', { name: 'take it' }).click()
+    await expect(page.getByRole('row', { name: /Tarn 620 8 GB/ }).first()).toBeVisible()
+    await expect(page.locator('[data-advice]')).toHaveCount(0)
+  })
   await page.setViewportSize({ width: 1024, height: 800 })
   await place(page, 'Scales')
   await expect(verdictOf('lantern-row')).toBeVisible()

@@ -188,6 +188,7 @@ export function ownMachine(
     hours,
     resaleToday: 0,
     arrivalFault: arrivalFaultOf(counted),
+    arrivalShare: 0,
     targets: targets.map((target) => ({ name: targetName(target), verdict: target.verdict })),
   }
 }
@@ -243,16 +244,12 @@ export function questionsOf(rival: RivalRow): WeighedView['questions'] {
   ]
 }
 
-/** What stands at home fetches what it is entered at; of anything else nobody knows until somebody says. */
-const worthOfOwn = ({ kind, price }: RivalRow, inBuild: (amount: number) => number) =>
-  kind === 'own' ? inBuild(price) : null
-
 /** Machines that stood somewhere before: the builder's own, and what somebody offers used. */
 const isUsed = ({ kind }: Pick<RivalRow, 'kind'>) => kind === 'own' || kind === 'offered'
 
-/** What a machine is expected to lose by being dead on arrival; nothing where it stands at home already. */
-function rivalArrivalFault(
-  { kind, price }: Pick<RivalRow, 'kind' | 'price'>,
+/** Share of its price that a machine is expected to lose by being dead on arrival; nothing where it stands at home already. */
+function rivalArrivalShare(
+  { kind }: Pick<RivalRow, 'kind'>,
   build: BuildRow,
   { market, today }: Pick<Scales, 'market' | 'today'>,
 ): number {
@@ -260,7 +257,7 @@ function rivalArrivalFault(
   const faults = faultsOf(market, build, today)
   const [condition, protection] =
     kind === 'offered' ? (['used', 'none'] as const) : (['new', 'warranty'] as const)
-  return Math.round(faultProbability('donor', condition, faults) * (1 - faults.recovered[protection]) * price)
+  return faultProbability('donor', condition, faults) * (1 - faults.recovered[protection])
 }
 
 /** A machine of the library of rivals on the scales: as stated, else as its parts are estimated. */
@@ -345,8 +342,9 @@ export function rivalMachine(
     subscriptionPerYear: inBuild(rival.subscriptionPerYear),
     gameSurcharge: inBuild(rival.gameSurcharge),
     hours: 0,
-    resaleToday: rival.resaleToday === null ? worthOfOwn(rival, inBuild) : inBuild(rival.resaleToday),
-    arrivalFault: rivalArrivalFault({ ...rival, price: inBuild(rival.price) }, build, { market, today }),
+    resaleToday: rival.resaleToday === null ? null : inBuild(rival.resaleToday),
+    arrivalFault: 0,
+    arrivalShare: rivalArrivalShare(rival, build, { market, today }),
     targets: targets.map((target, index) => ({
       name: targetName(target),
       verdict: verdictAt(target, stated, estimates[index] ?? null),

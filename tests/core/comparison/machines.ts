@@ -24,6 +24,7 @@ export const machine = (change: Partial<WeighedMachine> = {}): WeighedMachine =>
   hours: 0,
   resaleToday: 0,
   arrivalFault: 0,
+  arrivalShare: 0,
   targets: [],
   ...change,
 })

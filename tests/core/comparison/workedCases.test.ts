@@ -221,7 +221,7 @@ describe('machines weighed by hand', () => {
     const offered = machine({
       kind: 'offered',
       price: 50_000,
-      arrivalFault: 4000,
+      arrivalShare: 0.08,
       components: [component({ counted: false })],
     })
     expect(steps(offered)).toEqual([

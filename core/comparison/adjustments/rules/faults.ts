@@ -16,12 +16,13 @@ export const faults: StepRule = {
       machine.components.length === 0
         ? terms.yearly.byKind.whole * machine.price * uncovered(machine.warrantyMonths, terms)
         : machine.components.reduce((sum, part) => sum + faultCostOf(part, terms), 0)
-    const amount = roundHalfAway(machine.arrivalFault + yearly)
+    const arrival = machine.arrivalFault + machine.arrivalShare * machine.price
+    const amount = roundHalfAway(arrival + yearly)
     return amount === 0
       ? null
       : {
           amount,
-          why: `${machine.arrivalFault > 0 ? 'faults on arrival, once, and ' : ''}probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers`,
+          why: `${arrival > 0 ? 'faults on arrival, once, and ' : ''}probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers`,
           from: 'assumption',
         }
   },

@@ -16,7 +16,7 @@ export const valueLeft: StepRule = {
     const { wholeFactor } = terms
     const left =
       machine.components.length === 0
-        ? (machine.resaleToday ?? terms.assumedWorth! * machine.price) *
+        ? (resaleOf(machine) ?? terms.assumedWorth! * machine.price) *
           keptOver(machine.kind === 'console' ? 'console' : 'whole', terms)
         : machine.components.reduce((sum, part) => sum + valueLeftOf(part, terms), 0)
     const amount = roundHalfAway(left)
@@ -42,12 +42,16 @@ export function valueLeftOf(part: WeighedComponent, terms: WeighingTerms): numbe
 }
 
 /** Things of a machine of which nobody knows what they fetch; the machine itself where none of its parts is known. */
-export function worthUnknown({ components, resaleToday, name }: WeighedMachine): string[] {
-  if (components.length === 0) return resaleToday === null ? [name] : []
-  return components.flatMap(({ counted, worthToday, label }) =>
+export function worthUnknown(machine: WeighedMachine): string[] {
+  if (machine.components.length === 0) return resaleOf(machine) === null ? [machine.name] : []
+  return machine.components.flatMap(({ counted, worthToday, label }) =>
     counted && worthToday === null ? [label] : [],
   )
 }
+
+/** What stands at home fetches what it is entered at. */
+const resaleOf = ({ resaleToday, kind, price }: WeighedMachine) =>
+  resaleToday ?? (kind === 'own' ? price : null)
 
 /** As what a part loses value: by its role, a hard disk apart. */
 export const valueKindOf = ({ role, facts }: Pick<WeighedComponent, 'role' | 'facts'>): ValueKind =>
