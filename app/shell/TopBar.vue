@@ -17,6 +17,7 @@ const libraries = [
   ['/sources', 'Sources'],
   ['/rivals', 'Rivals'],
   ['/shelf', 'Shelf'],
+  ['/flips', 'Sold on'],
   ['/settings', 'Settings'],
 ] as const
 const exports = [

@@ -1,3 +1,4 @@
+import type { Flips } from '#core/ledger/flips'
 import type { ItemPlan } from '#core/ledger/itemCosts'
 import type { GoneReason, ItemPlace, ItemState } from '#core/ledger/itemLife'
 import type { EntryKind } from '#core/ledger/ledger'
@@ -132,4 +133,10 @@ export interface LedgerView {
     readonly what: string
     readonly kind: 'claim' | 'expected' | 'return' | 'auction' | 'wanted' | 'code' | 'agreed'
   }[]
+}
+
+/** Machines sold and in stock, in one currency. */
+export interface FlipsView {
+  readonly currency: string
+  readonly flips: Flips
 }

@@ -157,10 +157,23 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     await items.getByRole('button', { name: 'It arrived and works' }).click()
     await expect(items).toContainText('in the build')
     await page.getByRole('button', { name: 'Sell it' }).click()
+    // what a buyer reads names no cost
+    await request.post(`/api/builds/${id}/editions`, { data: { name: 'for the buyer' } })
+    const { editions } = await (await request.get(`/api/builds/${id}/editions`)).json()
+    for (const path of [
+      `/api/builds/editions/${editions[0].id}?as=html&for=buyer`,
+      `/api/builds/${id}/listing-text`,
+    ]) {
+      const told = await (await request.get(path)).text()
+      expect(told).toContain('Steadwell 550 W')
+      expect(told).not.toMatch(/77\.86|99\.00|10\.00|400\.00|circuit-pantry|CAD/)
+    }
     await page.getByLabel('machine sold for').fill('120')
     await page.getByRole('button', { name: 'Sell the machine' }).click()
     await expect(account('sale')).toHaveText('120.00')
     await expect(account('profit')).toHaveText('42.14') // 120.00 − 77.86
+    await page.goto('/flips')
+    await expect(page.locator(`[data-flip="${id}"]`)).toContainText('+42.14')
   })
   expect(errors).toEqual([])
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)

@@ -314,11 +314,14 @@ describe('a build', () => {
     expect(view.receipt.totals.payNow).toBe(15_819 + 5800 + 6100)
     expect(view.fit.findings.map((finding) => finding.ruleId)).toEqual(['cpu-socket'])
     expect(view.targets[0]!.estimate!.limit).toBe('graphics')
-    // own faults: 0.08 · 0.2 (new) · 900.00 · 3 years = 43.20; what is left: 900.00 · 0.7 · 0.8³ = 322.56
+    // yearly faults: 0.022 · 900.00 · 3 years = 59.40; dead on arrival: 0.08 · 0.2 (new) · 0.05 not made good · 900.00 = 0.72
     expect(view.weighing.others[0]!.cost).toMatchObject({
       outlay: 90_000 + 11_700,
-      total: 90_000 + 11_700 + 4320 - 32_256,
+      total: 90_000 + 11_700 + 6012,
     })
+    // nobody knows what it fetches: value left counts on neither side, and the verdict says so
+    expect(view.weighing.own.cost.steps.find(({ id: step }) => step === 'value-left')?.amount ?? 0).toBe(0)
+    expect(view.weighing.others[0]!.verdict!.unknown).toContain('no value left counts on either side')
     expect(view.weighing.others[0]!.comparison!.pairs[0]!.likeForLike).toBe(true)
     const board = view.choices.find((choice) => choice.partId === 'board')!
     await changeChoice(database.db, board.id, { deletedAt: '2026-10-31T10:00:00Z' }, today)

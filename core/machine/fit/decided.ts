@@ -32,8 +32,8 @@ export function decidedAnyway(
   const clashes = answers as readonly (readonly Clash[])[]
   if (clashes.every((each) => each.length === 0)) return []
   if (clashes.some((each) => each.length === 0)) return null
-  const said = rule.check(machine) as readonly Clash[]
-  if (said.length === 0 || said.some((each) => 'unknown' in each || !isReadable(each.what))) return null
+  const said = saidWithout(rule, machine)
+  if (said.length === 0 || said.some(({ what }) => !isReadable(what))) return null
   const gravest = clashes.map((each) =>
     Math.min(...each.map(({ severity = rule.severity }) => severities.indexOf(severity))),
   )
@@ -54,8 +54,9 @@ function valuesFor({ fact }: OpenFact, { parts, brief }: MachineRead): readonly 
       .flat()
       .filter((value) => typeof value === 'string'),
   )
-  const words = [...new Set([...related, ...brief.screenPlugs])]
-  return kind === 'texts' ? [[], words] : [...words, 'nothing like it']
+  // two facts that are not known may be the same answer, or two
+  const words = [...new Set([...related, ...brief.screenPlugs, 'some answer'])]
+  return kind === 'texts' ? [[], words] : [...words, 'another answer']
 }
 
 const combinations = (tries: readonly (readonly unknown[])[]): readonly (readonly unknown[])[] =>
@@ -78,6 +79,16 @@ function machineWith(
     parts,
     all: (role) => parts.filter((part) => part.role === role),
     extra: (isIt) => parts.find((part) => part.role === 'extra' && isIt(part.facts)),
+  }
+}
+
+/** What a rule says with the facts missing that it takes for known; nothing where it cannot do without one of them. */
+function saidWithout(rule: FitRule, machine: MachineRead): readonly Clash[] {
+  try {
+    const said = rule.check(machine)
+    return said.some((each) => 'unknown' in each) ? [] : (said as readonly Clash[])
+  } catch {
+    return []
   }
 }
 

@@ -490,3 +490,20 @@ describe('machines of which one fact decides: it is asked for', () => {
     expect(standing(parts, 'adapter-load')).toBe('open')
   })
 })
+
+test('parts of which next to nothing is known: nothing is found that is not certain, and no rule falls over', () => {
+  const bare = (
+    ['cpu', 'motherboard', 'memory', 'graphics', 'storage', 'supply', 'case', 'cooler'] as const
+  ).map((role) => partOf(role, {}))
+  const report = judged(bare, { needs: ['wireless'], screenPlugs: ['HDMI'] })
+  expect(report.findings).toEqual([])
+  expect(report.cannotCheck.length).toBeGreaterThan(25)
+  // one fact more of each pair, and still nothing is made up
+  for (const part of bare)
+    for (const [fact, value] of Object.entries(machineWith().find(({ role }) => role === part.role)!.facts)) {
+      const { findings } = judged(
+        bare.map((each) => (each === part ? { ...each, facts: { [fact]: value } } : each)),
+      )
+      expect(findings.filter(({ severity }) => severity === 'stops')).toEqual([])
+    }
+})
