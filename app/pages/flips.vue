@@ -51,9 +51,9 @@ const days = (count: number) => (count === 1 ? '1 day' : `${Math.round(count)} d
           <dd class="figures text-lg font-semibold">{{ amount(flips.totals.capital, currency) }}</dd>
         </div>
         <div>
-          <dt class="text-[13px] text-soft">what that would fetch today</dt>
+          <dt class="text-[13px] text-soft">finished and sold, that would leave</dt>
           <dd class="figures text-lg font-semibold">
-            {{ flips.totals.worthToday === null ? 'not known' : amount(flips.totals.worthToday, currency) }}
+            {{ flips.totals.leaves === null ? 'not known' : signedAmount(flips.totals.leaves, currency) }}
           </dd>
         </div>
       </dl>
@@ -116,8 +116,9 @@ const days = (count: number) => (count === 1 ? '1 day' : `${Math.round(count)} d
             <tr>
               <th>machine</th>
               <th class="!text-right">money in it</th>
-              <th class="!text-right">would fetch today</th>
-              <th class="!text-right">sold today, it would leave</th>
+              <th class="!text-right">still to pay</th>
+              <th class="!text-right">would then fetch</th>
+              <th class="!text-right">and leave</th>
               <th class="!text-right">stands for</th>
             </tr>
           </thead>
@@ -128,10 +129,13 @@ const days = (count: number) => (count === 1 ? '1 day' : `${Math.round(count)} d
               </td>
               <td class="amount">{{ amount(each.capital, currency) }}</td>
               <td class="amount">
-                {{ each.worthToday === null ? 'not known' : amount(each.worthToday, currency) }}
+                {{ each.toPay === null ? 'not known' : amount(each.toPay, currency) }}
               </td>
               <td class="amount">
-                {{ each.worthToday === null ? '—' : signedAmount(each.worthToday - each.capital, currency) }}
+                {{ each.worthToday === null ? 'not known' : amount(each.worthToday, currency) }}
+              </td>
+              <td class="amount font-semibold">
+                {{ each.leaves === null ? '—' : signedAmount(each.leaves, currency) }}
               </td>
               <td class="amount">{{ days(each.days) }}</td>
             </tr>

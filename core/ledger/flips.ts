@@ -20,8 +20,9 @@ export interface MachineInStock {
   readonly id: string
   readonly name: string
   readonly begunOn: CalendarDate
-  /** Money that stands in it, and what it would fetch today; null where that is not known. */
+  /** Money that stands in it, what is still to be paid until it is whole, and what it would then fetch; null: not known. */
   readonly capital: number
+  readonly toPay: number | null
   readonly worthToday: number | null
 }
 
@@ -37,7 +38,8 @@ export interface FlipMonth {
 export interface Flips {
   readonly months: readonly FlipMonth[]
   readonly sold: readonly (SoldMachine & { readonly days: number; readonly perHour: number | null })[]
-  readonly stock: readonly (MachineInStock & { readonly days: number })[]
+  /** `leaves`: what it would fetch less all that goes into it. */
+  readonly stock: readonly (MachineInStock & { readonly days: number; readonly leaves: number | null })[]
   readonly totals: {
     readonly profit: number
     readonly hours: number
@@ -45,10 +47,13 @@ export interface Flips {
     /** Days from the first payment to the sale, in the middle; null before the first sale. */
     readonly medianDays: number | null
     readonly capital: number
-    /** Null where not known of all that is in stock. */
-    readonly worthToday: number | null
+    /** Of all that is in stock; null where one is not known. */
+    readonly leaves: number | null
   }
 }
+
+const leavesOf = ({ worthToday, capital, toPay }: MachineInStock) =>
+  worthToday === null || toPay === null ? null : worthToday - capital - toPay
 
 const hourly = (profit: number, hours: number) => (hours > 0 ? Math.round(profit / hours) : null)
 
@@ -81,7 +86,7 @@ export function flipsOf(
         perHour: hourly(each.profit, each.hours),
       })),
     stock: stock
-      .map((each) => ({ ...each, days: daysBetween(each.begunOn, today) }))
+      .map((each) => ({ ...each, days: daysBetween(each.begunOn, today), leaves: leavesOf(each) }))
       .sort((a, b) => b.days - a.days || (a.id < b.id ? -1 : 1)),
     totals: {
       profit: profitOf(sold),
@@ -89,9 +94,9 @@ export function flipsOf(
       perHour: hourly(profitOf(sold), hoursOf(sold)),
       medianDays: days.length === 0 ? null : medianSorted(days),
       capital: sum(stock.map(({ capital }) => capital)),
-      worthToday: stock.some(({ worthToday }) => worthToday === null)
+      leaves: stock.some((each) => leavesOf(each) === null)
         ? null
-        : sum(stock.map(({ worthToday }) => worthToday!)),
+        : sum(stock.map((each) => leavesOf(each)!)),
     },
   }
 }

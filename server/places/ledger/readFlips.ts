@@ -36,7 +36,7 @@ async function machineOf(db: Database, id: string, today: string): Promise<Found
   const begunOn = await firstPayment(db, id)
   if (begunOn === null) return null
   const { name, currency, state, receipt } = await buildView(db, id, today)
-  const { cost, sale, profit, worthToday, hours } = receipt.account
+  const { cost, sale, profit, toPay, worthToday, hours } = receipt.account
   const [sold] = await db
     .select({ day: sales.day })
     .from(sales)
@@ -60,7 +60,14 @@ async function machineOf(db: Database, id: string, today: string): Promise<Found
   return {
     currency,
     sold: null,
-    stock: { id, name, begunOn, capital: cost.amount, worthToday: worthToday?.amount ?? null },
+    stock: {
+      id,
+      name,
+      begunOn,
+      capital: cost.amount,
+      toPay: toPay?.amount ?? null,
+      worthToday: worthToday?.amount ?? null,
+    },
   }
 }
 

@@ -20,8 +20,8 @@ test('selling on by hand: profit by machine and month, an hour, days, and what s
       sold('c', '2026-10-01', '2026-10-11', 40_000, 31_000, 0),
     ],
     [
-      { id: 'd', name: 'd', begunOn: '2026-10-25', capital: 12_000, worthToday: 15_000 },
-      { id: 'e', name: 'e', begunOn: '2026-10-01', capital: 8000, worthToday: null },
+      { id: 'd', name: 'd', begunOn: '2026-10-25', capital: 12_000, toPay: 4000, worthToday: 15_000 },
+      { id: 'e', name: 'e', begunOn: '2026-10-01', capital: 8000, toPay: 0, worthToday: null },
     ],
     '2026-10-31',
   )
@@ -35,9 +35,9 @@ test('selling on by hand: profit by machine and month, an hour, days, and what s
     { month: '2026-10', sold: 2, profit: 8000, hours: 2, perHour: 4000 },
     { month: '2026-08', sold: 1, profit: 7500, hours: 6, perHour: 1250 },
   ])
-  expect(flips.stock.map(({ id, days }) => [id, days])).toEqual([
-    ['e', 30],
-    ['d', 6],
+  expect(flips.stock.map(({ id, days, leaves }) => [id, days, leaves])).toEqual([
+    ['e', 30, null],
+    ['d', 6, -1000],
   ])
   expect(flips.totals).toEqual({
     profit: 15_500,
@@ -45,11 +45,11 @@ test('selling on by hand: profit by machine and month, an hour, days, and what s
     perHour: 1938,
     medianDays: 20,
     capital: 20_000,
-    worthToday: null,
+    leaves: null,
   })
   expect(flipsOf([], [], '2026-10-31').totals).toMatchObject({
     perHour: null,
     medianDays: null,
-    worthToday: 0,
+    leaves: 0,
   })
 })
