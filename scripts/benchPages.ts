@@ -139,7 +139,7 @@ async function asked(url: string, path: string): Promise<{ ms: number; bytes: nu
 }
 
 /** How long nothing must be written before the street prices count as read, ms. */
-const quietMs = 8000
+const quietMs = 14_000
 
 /** The longest wait for it, ms: where nothing changed since the last reading, nothing is written either. */
 const patienceMs = 120_000

@@ -7,6 +7,8 @@ import { useDatabase } from '../db/useDatabase'
 import { today } from '../http/today'
 
 const everyMs = 3000
+/** While many are read, what has been read is kept so often: a restart goes on from there. */
+const keepEveryMs = 10_000
 
 /**
  * After the start, and after each change of the market, the street prices that the builds are read from are worked out
@@ -22,13 +24,19 @@ export default defineNitroPlugin((nitro) => {
     const market = await useMarket(db)
     const day = today()
     if (warm?.market === market && warm.day === day) return
-    const known = market.readings.size
+    let known = market.readings.size
+    let keptAt = performance.now()
     for (const currency of await currenciesOf(db))
       for (const partId of market.queries.keys()) {
         if (isOver) return
         const reading = readStreetPrice(market, partId, day, currency)
         // read when it is asked for: now, so that it is kept as well
         void reading.trend
+        if (performance.now() - keptAt > keepEveryMs && market.readings.size > known) {
+          keepReadings(db, market, day)
+          known = market.readings.size
+          keptAt = performance.now()
+        }
         await new Promise((resolve) => setImmediate(resolve))
       }
     if (market.readings.size > known) keepReadings(db, market, day)
