@@ -78,6 +78,7 @@ async function openFile(event: Event) {
         class="mt-4"
         @remove="remove(strip)"
       />
+      <DatesAhead />
     </template>
     <FirstStart v-else @loaded="load" />
   </main>

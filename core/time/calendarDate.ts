@@ -46,3 +46,17 @@ export function addDays(date: CalendarDate, days: number): CalendarDate {
 export function yearsBetween(from: CalendarDate, to: CalendarDate): number {
   return daysBetween(from, to) / 365.25
 }
+
+/**
+ * The same day so many months later; the last of the month where that has no such day.
+ *
+ * @example addMonths('2026-01-31', 1) // '2026-02-28'
+ */
+export function addMonths(date: CalendarDate, months: number): CalendarDate {
+  const [year, month, day] = date.split('-').map(Number) as [number, number, number]
+  const at = year * 12 + (month - 1) + months
+  const [toYear, toMonth] = [Math.floor(at / 12), (at % 12) + 1]
+  const first = `${String(toYear).padStart(4, '0')}-${String(toMonth).padStart(2, '0')}-01`
+  const next = toMonth === 12 ? `${toYear + 1}-01-01` : `${toYear}-${String(toMonth + 1).padStart(2, '0')}-01`
+  return addDays(first, Math.min(day, daysBetween(first, next)) - 1)
+}

@@ -127,12 +127,34 @@ export interface LedgerView {
   /** Paid or to pay for things with a known price for anyone, and that price. */
   readonly compared: { readonly own: number; readonly anyoneCanPay: number }
   readonly resale: Resale
-  /** Dates ahead: claims, returns, auctions, codes, the day it is wanted. */
-  readonly deadlines: readonly {
-    readonly day: string
-    readonly what: string
-    readonly kind: 'claim' | 'expected' | 'return' | 'auction' | 'wanted' | 'code' | 'agreed'
-  }[]
+  /** Dates ahead, and those that should have come. */
+  readonly deadlines: readonly Deadline[]
+}
+
+/** A date of a build: a claim, a return, an auction, a code, the end of a warranty, the day it is wanted. */
+export interface Deadline {
+  readonly day: string
+  readonly what: string
+  readonly kind:
+    | 'claim'
+    | 'expected'
+    | 'return'
+    | 'auction'
+    | 'wanted'
+    | 'code'
+    | 'agreed'
+    | 'delivery'
+    | 'warranty'
+  /** What it is about, where that is an amount. */
+  readonly money: { readonly amount: number; readonly currency: string } | null
+  /** Whether it should have come by today. */
+  readonly isLate: boolean
+}
+
+/** A date of one of the builds. */
+export interface DatedBuild extends Deadline {
+  readonly buildId: string
+  readonly build: string
 }
 
 /** Machines sold and in stock, in one currency. */

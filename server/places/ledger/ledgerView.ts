@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm'
+import { desc, eq } from 'drizzle-orm'
 import { csvTable } from '#core/files/export/csvCell'
 import { runningCash } from '#core/ledger/ledger'
 import { resale } from '#core/ledger/resale'
@@ -7,8 +7,8 @@ import { joinedOrder } from '#core/supply/orders/joinedOrder'
 import type { BuildView } from '#shared/builds/views'
 import type { LedgerView, PlannedOrderView, TripView } from '#shared/ledger/views'
 import type { Database } from '#server/db/client'
-import { codes, leads, rebates } from '#server/db/schema/leads'
 import { actions, ledgerEntries } from '#server/db/schema/ledger'
+import { deadlines } from './deadlines'
 import { streetAt } from '#server/context/market'
 import type { OpenOrder } from '#server/context/openOrders'
 import { readBuild, type ReadBuild } from '#server/context/readBuild'
@@ -144,84 +144,6 @@ function resaleOf({ view, scales: { market } }: ReadBuild, today: string): Ledge
     haggleShare: market.assumptions.resale.haggleShare,
     sells: market.assumptions.resale.sells,
   })
-}
-
-/** Dates ahead of what is bought or chosen. */
-async function deadlines(
-  db: Database,
-  { view, items, holdings, orders }: ReadBuild,
-  today: string,
-): Promise<LedgerView['deadlines']> {
-  const chosen = orders.flatMap((order) => order.leads).filter((each) => each.buildId === view.id)
-  const leadIds = chosen.map(({ valued }) => valued.lead.id)
-  const [codeRows, offered] =
-    leadIds.length === 0
-      ? [[], []]
-      : await Promise.all([
-          db.select().from(codes).where(inArray(codes.leadId, leadIds)),
-          db
-            .select({ rebate: rebates, title: leads.title })
-            .from(rebates)
-            .innerJoin(leads, eq(leads.id, rebates.leadId))
-            .where(and(inArray(rebates.leadId, leadIds), isNull(rebates.lineId))),
-        ])
-  const titleOfLine = new Map(holdings.lines.map(({ id, label }) => [id, label]))
-  const claims = [
-    ...offered,
-    ...holdings.rebates.map((rebate) => ({ rebate, title: titleOfLine.get(rebate.lineId!) ?? '' })),
-  ].filter(({ rebate }) => rebate.state === 'to-claim' || rebate.state === 'claimed')
-  const dates: LedgerView['deadlines'][number][] = [
-    ...claims.flatMap(({ rebate, title }) =>
-      rebate.expectedBy === null
-        ? []
-        : [
-            {
-              day: rebate.expectedBy,
-              what: `the rebate on ${title} should be here`,
-              kind: 'expected' as const,
-            },
-          ],
-    ),
-    ...claims
-      .filter(({ rebate }) => rebate.state === 'to-claim')
-      .map(({ rebate, title }) => ({
-        day: rebate.claimBy,
-        what: `claim the rebate on ${title}`,
-        kind: 'claim' as const,
-      })),
-    ...items.flatMap((item) =>
-      item.returnBy !== null && item.place === 'build' && (item.state === 'faulty' || item.state === 'dead')
-        ? [{ day: item.returnBy, what: `last day to send back ${item.name}`, kind: 'return' as const }]
-        : [],
-    ),
-    ...chosen.flatMap(({ valued: { lead, sourceName } }) =>
-      lead.endsOn === null
-        ? []
-        : [{ day: lead.endsOn, what: `${lead.title} ends at ${sourceName}`, kind: 'auction' as const }],
-    ),
-    ...chosen.flatMap(({ valued: { lead } }) =>
-      lead.agreedUntil === null
-        ? []
-        : [
-            {
-              day: lead.agreedUntil,
-              what: `what was agreed on ${lead.title} holds until then`,
-              kind: 'agreed' as const,
-            },
-          ],
-    ),
-    ...codeRows.flatMap((code) =>
-      code.validUntil === null
-        ? []
-        : [{ day: code.validUntil, what: `code ${code.word} ends`, kind: 'code' as const }],
-    ),
-    ...(view.wantedBy === null
-      ? []
-      : [{ day: view.wantedBy, what: `${view.name} is wanted`, kind: 'wanted' as const }]),
-  ]
-  return dates
-    .filter((each) => each.day >= today)
-    .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
 }
 
 /** The ledger as CSV, oldest first; what counts nowhere any more is left out. */

@@ -1,20 +1,11 @@
 <script setup lang="ts">
 import type { LedgerView } from '#shared/ledger/views'
-import { amount, longDate, shortDate } from '~/utils/show'
+import { amount, shortDate } from '~/utils/show'
 
 /** Dates ahead, trips to drive, and the rebates on what was bought. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
 const build = useBuild()
 const { step } = useLedgerStep()
-const tone = {
-  claim: 'tag-waiting',
-  expected: 'tag-info',
-  return: 'tag-stop',
-  auction: 'tag-info',
-  wanted: 'tag-settled',
-  code: 'tag-waiting',
-  agreed: 'tag-info',
-} as const
 const claim = (id: string, state: string) =>
   step(
     `/api/ledger/rebates/${id}`,
@@ -30,12 +21,7 @@ const drive = (id: string, name: string) =>
   <div class="flex flex-col gap-4">
     <section class="sheet p-3" aria-label="dates ahead">
       <h2>Dates ahead</h2>
-      <p v-for="each in ledger.deadlines" :key="each.day + each.what" class="flex items-baseline gap-2">
-        <span class="tag w-20 shrink-0 text-center" :class="tone[each.kind]">{{ each.kind }}</span><span
-          class="min-w-0 flex-1"
-          >{{ each.what }}</span
-        ><span class="text-xs text-soft">{{ longDate(each.day) }}</span>
-      </p>
+      <DeadlineLine v-for="each in ledger.deadlines" :key="each.day + each.what" :deadline="each" />
       <p v-if="ledger.deadlines.length === 0" class="text-soft">None.</p>
     </section>
     <section v-if="ledger.rebates.length > 0" class="sheet p-3" aria-label="rebates">
