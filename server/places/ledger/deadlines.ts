@@ -20,7 +20,7 @@ export async function deadlines(db: Database, read: ReadBuild, today: string): P
     ...read.items.flatMap((item) => datesOfItem(item, read)),
     ...(view.wantedBy === null || view.state !== 'planned'
       ? []
-      : [{ day: view.wantedBy, what: `${view.name} is wanted`, kind: 'wanted' as const, money: null }]),
+      : [{ day: view.wantedBy, what: 'the machine is wanted', kind: 'wanted' as const, money: null }]),
   ]
   return dates
     .map((each) => ({ ...each, isLate: each.day < today }))
