@@ -136,15 +136,7 @@ export interface Deadline {
   readonly day: string
   readonly what: string
   readonly kind:
-    | 'claim'
-    | 'expected'
-    | 'return'
-    | 'auction'
-    | 'wanted'
-    | 'code'
-    | 'agreed'
-    | 'delivery'
-    | 'warranty'
+    'claim' | 'expected' | 'return' | 'auction' | 'wanted' | 'code' | 'agreed' | 'delivery' | 'warranty'
   /** What it is about, where that is an amount. */
   readonly money: { readonly amount: number; readonly currency: string } | null
   /** Whether it should have come by today. */
