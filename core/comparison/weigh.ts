@@ -79,7 +79,8 @@ export function withoutUnknownWorth(
   machines: readonly WeighedMachine[],
   terms: WeighingTerms,
 ): WeighingTerms {
-  const unknown = [...new Set([...terms.worthUnknown, ...machines.flatMap(worthUnknown)])]
+  // in an order of its own: that of the machines says nothing
+  const unknown = [...new Set([...terms.worthUnknown, ...machines.flatMap(worthUnknown)])].sort()
   return unknown.length === 0 || terms.assumedWorth !== null || terms.off.includes(valueLeft.id)
     ? terms
     : { ...terms, off: [...terms.off, valueLeft.id], worthUnknown: unknown }

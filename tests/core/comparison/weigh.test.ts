@@ -16,7 +16,7 @@ import type { WeighedMachine } from '#core/comparison/weighedMachine'
 import { playStyles, type PlayStyle } from '#core/comparison/verdict/playStyles'
 import { likeForLikeSteps } from '#core/comparison/adjustments/adjustments'
 import { tippingPoint } from '#core/comparison/tipping/tipping'
-import { weigh } from '#core/comparison/weigh'
+import { weigh, withoutUnknownWorth } from '#core/comparison/weigh'
 import { component, machine, rate, terms, workload } from './machines'
 
 const styles = Object.keys(playStyles) as PlayStyle[]
@@ -182,6 +182,67 @@ describe('the verdict', () => {
       sentence:
         'No verdict yet: over 3 years, all costs counted, Own costs 30000 less than B, and no workload can be compared at the same settings.',
     })
+  })
+})
+
+describe('what must hold for every pair', () => {
+  test('the same thing added to both changes the totals alike, and not the winner', () => {
+    fc.assert(
+      fc.property(
+        anyMachine('own'),
+        anyMachine('other'),
+        fc.record({
+          street: fc.integer({ min: 0, max: 40_000 }),
+          price: fc.integer({ min: 0, max: 40_000 }),
+          warrantyMonths: fc.constantFrom(0, 12, 36),
+        }),
+        (a, b, { street, price, warrantyMonths }) => {
+          // both of known parts, so that a part can be added
+          const known = component({ worthToday: 5000, street: 8000, warrantyMonths: 36 })
+          const [own, other] = [a, b].map((each) => ({ ...each, components: [known] })) as [
+            typeof a,
+            typeof b,
+          ]
+          const more = component({ label: 'more', street, warrantyMonths })
+          const [ownMore, otherMore] = [own, other].map((each) => ({
+            ...each,
+            price: each.price + price,
+            // tax goes with the price, and is no part of the thing
+            taxPercent: 0,
+            components: [known, more],
+          })) as [typeof a, typeof b]
+          const plain = (each: typeof a) => ({ ...each, taxPercent: 0 })
+          const before = weighed(plain(own), plain(other), 'all-round', by)
+          const after = weighed(ownMore, otherMore, 'all-round', by)
+          const gap = before.other.total - before.own.total
+          // each side rounds its sums for itself
+          expect(Math.abs(after.other.total - after.own.total - gap)).toBeLessThanOrEqual(2)
+          if (Math.abs(gap) > 2) expect(after.verdict.winner).toBe(before.verdict.winner)
+        },
+      ),
+    )
+  })
+  test('the order in which rivals stand is indifferent', () => {
+    const unknown = (name: string) => machine({ id: name, name, resaleToday: null, rates: [rate('a', 60)] })
+    const rivals = [
+      unknown('Ash'),
+      unknown('Birch'),
+      machine({ id: 'c', name: 'Cedar', rates: [rate('a', 70)] }),
+    ]
+    const own = machine({ rates: [rate('a', 65)] })
+    const verdictsIn = (order: readonly number[]) => {
+      const list = order.map((at) => rivals[at]!)
+      const shared = withoutUnknownWorth([own, ...list], by)
+      return new Map(list.map((each) => [each.id, weighed(own, each, 'all-round', shared).verdict]))
+    }
+    const first = verdictsIn([0, 1, 2])
+    for (const order of [
+      [2, 1, 0],
+      [1, 0, 2],
+      [2, 0, 1],
+    ])
+      expect(Object.fromEntries(verdictsIn(order))).toEqual(Object.fromEntries(first))
+    expect(first.get('c')!.unknown).toContain('what Ash and Birch fetch used')
   })
 })
 
