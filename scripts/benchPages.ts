@@ -25,7 +25,7 @@ export async function benchPages(
       if (each > 1) await loadScaled(server.url, each)
       // a place that was used: its street prices have been read once and are kept for the next start
       const from = performance.now()
-      await settled(join(folder, 'pages.db.readings'), Date.now())
+      await settled(join(folder, 'pages.db.readings'))
       say(
         `×${each} all street prices read for the first time, in the background`,
         `${((performance.now() - from - quietMs) / 1000).toFixed(1)} s`,
@@ -139,17 +139,13 @@ async function asked(url: string, path: string): Promise<{ ms: number; bytes: nu
 }
 
 /** How long nothing must be written before the street prices count as read, ms. */
-const quietMs = 14_000
+const quietMs = 25_000
 
-/** The longest wait for it, ms: where nothing changed since the last reading, nothing is written either. */
-const patienceMs = 120_000
-
-/** Until the file of readings has been written after `loaded`, and then left alone for as long as the server looks for changes. */
-async function settled(path: string, loaded: number): Promise<void> {
-  const from = performance.now()
-  let since = from
+/** Until the file of readings has been left alone for as long as the server takes to look for changes and to keep some. */
+async function settled(path: string): Promise<void> {
+  let since = performance.now()
   let last = 0
-  while ((last < loaded && performance.now() - from < patienceMs) || performance.now() - since < quietMs) {
+  while (performance.now() - since < quietMs) {
     const now = existsSync(path) ? statSync(path).mtimeMs : 0
     if (now !== last) since = performance.now()
     last = now

@@ -28,7 +28,8 @@ export default defineNitroPlugin((nitro) => {
     let keptAt = performance.now()
     for (const currency of await currenciesOf(db))
       for (const partId of market.queries.keys()) {
-        if (isOver) return
+        // what changed meanwhile is read at the next turn
+        if (isOver || (await useMarket(db)) !== market) return
         const reading = readStreetPrice(market, partId, day, currency)
         // read when it is asked for: now, so that it is kept as well
         void reading.trend
