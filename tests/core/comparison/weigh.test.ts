@@ -199,21 +199,21 @@ describe('what must hold for every pair', () => {
         (a, b, { street, price, warrantyMonths }) => {
           // both of known parts, so that a part can be added
           const known = component({ worthToday: 5000, street: 8000, warrantyMonths: 36 })
-          const [own, other] = [a, b].map((each) => ({ ...each, components: [known] })) as [
-            typeof a,
-            typeof b,
+          const [own, other] = [
+            { ...a, components: [known] },
+            { ...b, components: [known] },
           ]
           const more = component({ label: 'more', street, warrantyMonths })
-          const [ownMore, otherMore] = [own, other].map((each) => ({
+          const withMore = (each: typeof a) => ({
             ...each,
             price: each.price + price,
             // tax goes with the price, and is no part of the thing
             taxPercent: 0,
             components: [known, more],
-          })) as [typeof a, typeof b]
+          })
           const plain = (each: typeof a) => ({ ...each, taxPercent: 0 })
-          const before = weighed(plain(own), plain(other), 'all-round', by)
-          const after = weighed(ownMore, otherMore, 'all-round', by)
+          const before = weighed(plain(own!), plain(other!), 'all-round', by)
+          const after = weighed(withMore(own!), withMore(other!), 'all-round', by)
           const gap = before.other.total - before.own.total
           // each side rounds its sums for itself
           expect(Math.abs(after.other.total - after.own.total - gap)).toBeLessThanOrEqual(2)
