@@ -220,7 +220,7 @@ function scalesOf(build: BuildRow, view: BuildView, options: MatchContext['optio
   )
   const entered = (option: MatchOption) => enteredPrice(option, settings.basis)
   const component = (option: MatchOption) =>
-    componentOf(option.part, option.condition, build.currency, scales)
+    componentOf(option.part, option.condition, build.currency, scales, option.payNow)
   const costOf = (change: Partial<WeighedMachine>) => likeForLike({ ...own.machine, ...change }, terms).total
   return {
     // the least that is there whatever is chosen: no energy, and every need that a part could cover is covered

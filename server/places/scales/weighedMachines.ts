@@ -79,6 +79,7 @@ export function componentOf(
   condition: Condition,
   currency: string,
   scales: Scales,
+  costs: number | null = null,
 ): WeighedComponent {
   const { market, today } = scales
   return {
@@ -88,7 +89,12 @@ export function componentOf(
     state: 'stated',
     facts: part.facts,
     condition,
-    street: streetAt(market, part.id, today, currency) ?? newPriceIn(market, part.id, currency, today) ?? 0,
+    // a replacement costs what is known of its price, else what this one does
+    street:
+      streetAt(market, part.id, today, currency) ??
+      newPriceIn(market, part.id, currency, today) ??
+      costs ??
+      0,
     worthToday: worthOf(part, currency, scales),
     counted: true,
     warrantyMonths: warrantyOf(condition, scales),
@@ -148,8 +154,16 @@ export function ownMachine(
     const choice = counted.find((each) => each.parts.some((part) => part.id === partId))
     return choice?.kind === 'item' && choice.paidOn === null ? 'used' : (choice?.condition ?? null)
   }
+  const costOf = (partId: string) =>
+    counted.find((each) => each.parts.length === 1 && each.parts[0]!.id === partId)?.payNow ?? null
   const components = parts.map((part) =>
-    componentOf(part, conditionIn(build, part.role, stated(part.id)), build.currency, scales),
+    componentOf(
+      part,
+      conditionIn(build, part.role, stated(part.id)),
+      build.currency,
+      scales,
+      costOf(part.id),
+    ),
   )
   return {
     id: build.id,
