@@ -44,3 +44,17 @@ export function keptValue(
     Object.fromEntries(entries.map((entry) => [entry[0], entry[at]])) as unknown as KeptValue
   return { kept: side(1), low: side(2), high: side(3) }
 }
+
+/**
+ * What a thing fetches used today, minor units: its street price, else what a thing bought new falls to; null where neither
+ * is known.
+ *
+ * @example no street price, 100.00 new: 75.00
+ */
+export function usedWorth(
+  street: number | null,
+  fresh: number | null,
+  { newFalls }: Pick<ComparisonAssumptions, 'newFalls'> = comparisonDefaults,
+): number | null {
+  return street ?? (fresh === null ? null : Math.round(newFalls * fresh))
+}

@@ -2,7 +2,7 @@ import { estimateFrameRate } from '../../performance/model/estimateFrameRate'
 import type { FrameMachine } from '../../performance/model/frameTime'
 import { judgeTarget, type RateTarget } from '../../performance/model/judgeTarget'
 import type { FrameSettings, Workload } from '../../performance/model/workload'
-import { comparisonDefaults } from '../../assumptions/groups/comparison'
+import { usedWorth } from '../adjustments/keptValue'
 import { rateSettings } from '../../performance/model/targetName'
 import type { WeighedMachine } from '../weighedMachine'
 
@@ -82,7 +82,7 @@ export function withAssumedCard(
           },
           condition: 'new',
           street: card.price,
-          worthToday: Math.round(comparisonDefaults.newFalls * card.price),
+          worthToday: usedWorth(null, card.price),
           counted: true,
           warrantyMonths: 24,
         },

@@ -17,7 +17,8 @@ import { judgeTarget, type TargetVerdict } from '#core/performance/model/judgeTa
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import type { Workload } from '#core/performance/model/workload'
 import type { Condition } from '#core/reading/sales/soldRecord'
-import { faultProbability } from '#core/supply/risk/faultRisk'
+import { arrivalShare } from '#core/comparison/adjustments/arrivalShare'
+import { usedWorth } from '#core/comparison/adjustments/keptValue'
 import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
 import type { BuildRow } from '#server/context/findBuild'
 import { faultsOf } from '#server/context/faults'
@@ -106,11 +107,12 @@ export function componentOf(
  * sells singly fetch nothing; of anything else nothing is known.
  */
 function worthOf(part: Part, currency: string, { market, today }: Scales): number | null {
-  const street = streetAt(market, part.id, today, currency)
-  if (street !== null) return street
-  const fresh = newPriceIn(market, part.id, currency, today)
-  if (fresh !== null) return Math.round(market.assumptions.comparison.newFalls * fresh)
-  return part.role === 'extra' ? 0 : null
+  const known = usedWorth(
+    streetAt(market, part.id, today, currency),
+    newPriceIn(market, part.id, currency, today),
+    market.assumptions.comparison,
+  )
+  return known ?? (part.role === 'extra' ? 0 : null)
 }
 
 /** What is expected to be dead on arrival of what has not come yet, minor units; unknown counts as nothing. */
@@ -261,19 +263,6 @@ export function questionsOf(rival: RivalRow): WeighedView['questions'] {
 /** Machines that stood somewhere before: the builder's own, and what somebody offers used. */
 const isUsed = ({ kind }: Pick<RivalRow, 'kind'>) => kind === 'own' || kind === 'offered'
 
-/** Share of its price that a machine is expected to lose by being dead on arrival; nothing where it stands at home already. */
-function rivalArrivalShare(
-  { kind }: Pick<RivalRow, 'kind'>,
-  build: BuildRow,
-  { market, today }: Pick<Scales, 'market' | 'today'>,
-): number {
-  if (kind === 'own') return 0
-  const faults = faultsOf(market, build, today)
-  const [condition, protection] =
-    kind === 'offered' ? (['used', 'none'] as const) : (['new', 'warranty'] as const)
-  return faultProbability('donor', condition, faults) * (1 - faults.recovered[protection])
-}
-
 /** A machine of the library of rivals on the scales: as stated, else as its parts are estimated. */
 export function rivalMachine(
   rival: RivalRow,
@@ -358,7 +347,7 @@ export function rivalMachine(
     hours: 0,
     resaleToday: rival.resaleToday === null ? null : inBuild(rival.resaleToday),
     arrivalFault: 0,
-    arrivalShare: rivalArrivalShare(rival, build, { market, today }),
+    arrivalShare: arrivalShare(rival.kind, faultsOf(market, build, today)),
     targets: targets.map((target, index) => ({
       name: targetName(target),
       verdict: verdictAt(target, stated, estimates[index] ?? null),

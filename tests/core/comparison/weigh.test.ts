@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { ageDecline } from '#core/comparison/adjustments/ageDecline'
-import { keptValue } from '#core/comparison/adjustments/keptValue'
+import { arrivalShare } from '#core/comparison/adjustments/arrivalShare'
+import { keptValue, usedWorth } from '#core/comparison/adjustments/keptValue'
+import { faultDefaults } from '#core/supply/risk/faultRisk'
 import { compareComponents, toMakeEqual } from '#core/comparison/components/compareComponents'
 import { compareRates } from '#core/comparison/components/compareRates'
 import {
@@ -436,6 +438,20 @@ describe('keptValue', () => {
     expect(keptValue({ cpu: { kept: 0.6, error: 0.02 } }).kept.cpu).toBeCloseTo(0.607, 3)
     expect([high.console, keptValue({ cpu: { kept: 1.2, error: 0.02 } }).kept.cpu]).toEqual([0.97, 0.97])
   })
+})
+
+test('used worth: the street price, else three quarters of new, else not known', () => {
+  expect([usedWorth(8000, 20_000), usedWorth(null, 10_000), usedWorth(null, null)]).toEqual([
+    8000,
+    7500,
+    null,
+  ])
+})
+
+test('dead on arrival: nobody makes good a used tower, a new one is, what stands at home has arrived', () => {
+  const share = (kind: WeighedMachine['kind']) => arrivalShare(kind, faultDefaults)
+  expect([share('offered'), share('own'), share('build')]).toEqual([0.08, 0, 0])
+  expect(share('prebuilt')).toBeCloseTo(0.08 * 0.2 * 0.05, 12)
 })
 
 describe('value left that nobody knows', () => {
