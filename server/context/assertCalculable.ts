@@ -1,17 +1,19 @@
-import { and, eq, isNull } from 'drizzle-orm'
+import { and, eq, isNull, or } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { noRate, rateTable } from '#core/money/rates'
 import type { Queryable } from '../db/client'
 import { buildRivals } from '../db/schema/scales'
 import { builds } from '../db/schema/builds'
+import { items, orderLines, orders } from '../db/schema/ledger'
 import { choices } from '../db/schema/machine'
+import { parts } from '../db/schema/parts'
 import { exchangeRates } from '../db/schema/prices'
 import { leads } from '../db/schema/leads'
 import { rivals } from '../db/schema/rivals'
 
 /**
- * Refuses (`no-rate`) a state in which a build could not be calculated: a chosen lead or rival in a currency without a
- * rate into the build's. Called at the end of each action's transaction, so that the action then leaves nothing.
+ * Refuses (`no-rate`) a state in which a build could not be calculated: a chosen lead or rival, a
+ * thing or a payment in a currency without a rate into the build's. Called at the end of each action's transaction, so that the action then leaves nothing.
  */
 export async function assertCalculable(
   tx: Queryable,
@@ -19,9 +21,13 @@ export async function assertCalculable(
   today: string,
   path: string,
 ): Promise<void> {
-  const [build] = await tx.select({ currency: builds.currency }).from(builds).where(eq(builds.id, buildId))
+  const [build] = await tx
+    .select({ currency: builds.currency, variantOf: builds.variantOf })
+    .from(builds)
+    .where(eq(builds.id, buildId))
   if (!build) return
-  const [chosenLeads, chosenRivals, rates] = await Promise.all([
+  const rootId = build.variantOf ?? buildId
+  const [chosenLeads, chosenRivals, things, payments, roots, rates] = await Promise.all([
     tx
       .select({ name: leads.title, currency: leads.currency })
       .from(choices)
@@ -32,16 +38,27 @@ export async function assertCalculable(
       .from(buildRivals)
       .innerJoin(rivals, eq(rivals.id, buildRivals.rivalId))
       .where(eq(buildRivals.buildId, buildId)),
+    tx
+      .select({ name: parts.name, currency: items.currency })
+      .from(items)
+      .innerJoin(parts, eq(parts.id, items.partId))
+      .where(or(eq(items.buildId, rootId), eq(items.payerId, rootId))),
+    tx
+      .select({ name: orderLines.label, currency: orders.currency })
+      .from(orderLines)
+      .innerJoin(orders, eq(orders.id, orderLines.orderId))
+      .where(eq(orderLines.buildId, rootId)),
+    tx.select({ name: builds.name, currency: builds.currency }).from(builds).where(eq(builds.id, rootId)),
     tx.select().from(exchangeRates),
   ])
   const table = rateTable(rates)
-  const stray = [...chosenLeads, ...chosenRivals].find(
+  const stray = [...chosenLeads, ...chosenRivals, ...things, ...payments, ...roots].find(
     ({ currency }) => table.find(today, currency, build.currency) === null,
   )
   if (stray)
     throw new CoreError(
       'no-rate',
-      `${noRate(today, stray.currency, build.currency)}, which "${stray.name}" needs; open a library file with that rate first`,
+      `${noRate(today, stray.currency, build.currency)}, which "${stray.name}" needs; set that rate in Settings first`,
       path,
     )
 }

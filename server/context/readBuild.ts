@@ -213,7 +213,7 @@ async function contexts(
   )
   const table = rateTable(market.rates)
   const inBuild = (amount: number, from: string) =>
-    from === build.currency
+    from === build.currency || amount === 0
       ? amount
       : convertAmount(amount, from, build.currency, table.rateOn(today, from, build.currency))
   return {

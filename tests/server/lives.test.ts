@@ -8,6 +8,7 @@ import { leads } from '#server/db/schema/leads'
 import { items } from '#server/db/schema/ledger'
 import { parts } from '#server/db/schema/parts'
 import { sources } from '#server/db/schema/sources'
+import { removeRate, setRate } from '#server/places/settings/rates'
 import { marketReplaced } from '#server/context/market'
 import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/places/builds/buildView'
@@ -15,6 +16,7 @@ import { linesCsv } from '#server/places/builds/shareBuild'
 import { buildStrips } from '#server/places/builds/readBuilds'
 import { sourceRow } from '#server/places/sources/sourceRow'
 import { saveSource } from '#server/places/sources/sources'
+import { briefOf, saveBrief } from '#server/places/brief/brief'
 import { createLead } from '#server/places/leads/leads'
 import { agree, gone, pass, reopen } from '#server/places/leads/leadSteps'
 import { haggleView, noteOffer } from '#server/places/leads/haggle'
@@ -447,6 +449,26 @@ describe('whole lives', () => {
     const [row] = await db.select().from(builds).where(eq(builds.id, id))
     const now = await figures(id)
     expect([now.cost, now.left, row!.currency]).toEqual([0, row!.budget, currency])
+  })
+
+  test('another currency: what may still be paid moves at the rate of the day; once paid it is a fact; its rate stays', async () => {
+    await setRate(db, { date: today, from: 'CAD', to: 'SEK', rate: '8', bothWays: true }, today)
+    const id = await build()
+    const hunt = { kind: 'hunt', partId: 'case', limit: '40.00', condition: 'used' }
+    await addChoice(db, id, choiceSchema.validateSync(hunt), today)
+    const moveTo = async (currency: string) =>
+      saveBrief(db, id, { ...(await briefOf(db, id)), currency }, today)
+    await moveTo('SEK')
+    expect((await figures(id)).toPay).toBe(320_00)
+    await moveTo('CAD')
+    expect((await figures(id)).toPay).toBe(40_00)
+    await bought(id, '80.00', 'card', { currency: 'SEK' })
+    expect((await figures(id)).cashOut).toBe(10_00)
+    await expect(moveTo('SEK')).rejects.toMatchObject({ code: 'booked-currency', path: 'currency' })
+    const rate = { date: today, from: 'SEK', to: 'CAD' }
+    await expect(removeRate(db, rate, today)).rejects.toMatchObject({ code: 'no-rate', path: 'date' })
+    await setRate(db, { date: today, from: 'SEK', to: 'CAD', rate: '1', bothWays: false }, today)
+    expect((await figures(id)).cashOut).toBe(10_00)
   })
 })
 

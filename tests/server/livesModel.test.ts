@@ -27,6 +27,7 @@ import { readBuild } from '#server/context/readBuild'
 import { suggestedWays } from '#server/context/waysToGet'
 import { createBuild } from '#server/places/builds/builds'
 import { buildStrips } from '#server/places/builds/readBuilds'
+import { briefOf, saveBrief } from '#server/places/brief/brief'
 import { createLead } from '#server/places/leads/leads'
 import { agree, gone, pass, reopen } from '#server/places/leads/leadSteps'
 import { patchLead } from '#server/places/leads/patchLead'
@@ -37,6 +38,7 @@ import { payOrder } from '#server/places/ledger/payOrder'
 import { stepRebate } from '#server/places/ledger/rebateSteps'
 import { createTrip, driveTrip } from '#server/places/ledger/trips'
 import { addChoice, changeChoice } from '#server/places/machine/choices'
+import { readRates, removeRate, setRate } from '#server/places/settings/rates'
 import { addToShelf } from '#server/places/shelf/shelf'
 import { sourceRow } from '#server/places/sources/sourceRow'
 import { briefSchema } from '#shared/brief/schemas'
@@ -152,7 +154,7 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
           sourceId: isOffer ? 'shop' : 'yard',
           title: `a thing ${life.draw.whole(0, 1e9)}`,
           price: life.amount(),
-          currency: 'CAD',
+          currency: life.draw.whole(0, 3) === 0 ? 'SEK' : 'CAD',
           condition: isOffer ? 'new' : 'used',
           manner: isOffer ? 'fixed' : 'local',
           listedOn: '2026-10-30',
@@ -271,6 +273,28 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
     const claimed = await ownRebates(life, 'claimed')
     if (claimed) await stepRebate(db, claimed.id, { state: 'paid', day: today }, today)
   },
+  async changeRate(life) {
+    const booked = await bookedCash(life)
+    const [from, to] = life.pick([
+      ['SEK', 'CAD'],
+      ['CAD', 'SEK'],
+    ] as const)!
+    const rate = life.draw.whole(1, 40) / 4
+    await setRate(db, { date: life.pick(['2026-10-01', today])!, from, to, rate, bothWays: true }, today)
+    // later rates never alter what was paid
+    expect(await bookedCash(life)).toEqual(booked)
+  },
+  async loseRate(life) {
+    const rate = life.pick(await readRates(db))
+    if (rate) await removeRate(db, rate, today)
+  },
+  async changeCurrency(life) {
+    const build = life.pick(life.builds)!
+    const brief = await briefOf(db, build)
+    const held = (await bookedCash(life)).find(({ id }) => id === build)!
+    await saveBrief(db, build, { ...brief, currency: brief.currency === 'CAD' ? 'SEK' : 'CAD' }, today)
+    expect(held.amounts).toEqual([0, 0, 0])
+  },
   async stand(life) {
     const id = life.pick(life.builds)
     if (id) await stand(db, id, { day: today }, today)
@@ -319,6 +343,16 @@ async function lived(life: Life, name: string): Promise<void> {
     await steps[name]!(life)
   }
   life.did(name)
+}
+
+/** Cash out, cash in and sale of each build: facts, whatever a currency is worth. */
+async function bookedCash(life: Life) {
+  return Promise.all(
+    life.builds.map(async (id) => {
+      const { cashOut, cashIn, sale } = (await readBuild(db, id, today)).view.receipt.account
+      return { id, amounts: [cashOut.amount, cashIn.amount, sale.amount] }
+    }),
+  )
 }
 
 async function liveChoices(life: Life) {

@@ -111,7 +111,7 @@ test('a rate by hand, both ways, and a shop price in another currency that it ma
     { date: today, from: 'EUR', to: 'CAD', rate: '1.6' },
   ])
   expect(await fresh()).toBe(16_000)
-  await removeRate(place.db, { date: today, from: 'EUR', to: 'CAD' })
+  await removeRate(place.db, { date: today, from: 'EUR', to: 'CAD' }, today)
   expect([await fresh(), (await readRates(place.db)).length]).toEqual([null, 1])
   expect(() => rateSchema.validateSync({ ...rate, rate: '0' })).toThrow('more than 0')
 })

@@ -1,13 +1,13 @@
 import { findBuild } from '#server/context/findBuild'
-import { and, eq, isNull } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { toDecimal } from '#core/money/decimal'
 import { assertCalculable } from '#server/context/assertCalculable'
 import type { Database } from '#server/db/client'
 import { targets } from '#server/db/schema/brief'
 import { builds } from '#server/db/schema/builds'
-import { NotFoundError } from '#server/errors/notFoundError'
 import type { BriefInput } from '#shared/brief/schemas'
 import { briefRow, houseRulesInput } from './briefRow'
+import { moveCurrency } from './moveCurrency'
 import { replaceTargets } from './targets'
 
 export async function saveBrief(
@@ -17,11 +17,8 @@ export async function saveBrief(
   today: string,
 ): Promise<void> {
   await db.transaction(async (tx) => {
-    const { rowsAffected } = await tx
-      .update(builds)
-      .set(briefRow(brief))
-      .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-    if (rowsAffected === 0) throw new NotFoundError(`there is no build "${buildId}"`)
+    await moveCurrency(tx, await findBuild(tx, buildId), brief.currency, today)
+    await tx.update(builds).set(briefRow(brief)).where(eq(builds.id, buildId))
     await tx.delete(targets).where(eq(targets.buildId, buildId))
     await replaceTargets(tx, buildId, brief)
     await assertCalculable(tx, buildId, today, 'currency')

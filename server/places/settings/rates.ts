@@ -1,9 +1,11 @@
-import { and, desc, eq } from 'drizzle-orm'
+import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import Big from 'big.js'
 import { CoreError } from '#core/errors/coreError'
+import { assertCalculable } from '#server/context/assertCalculable'
 import { marketChanged } from '#server/context/market'
 import type { Database } from '#server/db/client'
+import { builds } from '#server/db/schema/builds'
 import { exchangeRates } from '#server/db/schema/prices'
 import type { rateKeySchema, rateSchema, RateView } from '#shared/settings/rates'
 
@@ -43,13 +45,19 @@ export async function setRate(
   return readRates(db)
 }
 
+/** Forgets a rate; one that a build cannot be calculated without stays, and the refusal says for what. */
 export async function removeRate(
   db: Database,
   { date, from, to }: InferType<typeof rateKeySchema>,
+  today: string,
 ): Promise<RateView[]> {
-  await db
-    .delete(exchangeRates)
-    .where(and(eq(exchangeRates.date, date), eq(exchangeRates.from, from), eq(exchangeRates.to, to)))
+  await db.transaction(async (tx) => {
+    await tx
+      .delete(exchangeRates)
+      .where(and(eq(exchangeRates.date, date), eq(exchangeRates.from, from), eq(exchangeRates.to, to)))
+    for (const { id } of await tx.select({ id: builds.id }).from(builds).where(isNull(builds.deletedAt)))
+      await assertCalculable(tx, id, today, 'date')
+  })
   marketChanged(db)
   return readRates(db)
 }
