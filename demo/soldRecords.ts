@@ -2,6 +2,7 @@ import { addDays } from '../core/time/calendarDate'
 import { csvTable } from '../core/files/export/csvCell'
 import { catalogue, type CataloguePart } from './catalogue'
 import { chance as makeChance, type Chance } from './random'
+import { machinesSold } from './machinesSold'
 import { title, type Dirt } from './titles'
 import { demoToday } from './trade'
 
@@ -115,7 +116,7 @@ export function soldRecordsCsv(seed: number): string {
     ...chance.pick(rows),
     id: `R${500_000 + index}`,
   }))
-  rows.push(...doubles)
+  rows.push(...doubles, ...machinesSold(seed + 50))
   const order = rows
     .map((row) => [chance.share(), row] as const)
     .sort((a, b) => a[0] - b[0])

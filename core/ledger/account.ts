@@ -55,6 +55,8 @@ export interface AccountItem {
   readonly worthToday: number | null
   /** What is expected for it while it is on its way back. */
   readonly expectedBack: number
+  /** Whether it is built into the machine. Default false. */
+  readonly isOfMachine?: boolean
 }
 
 /** What is planned and not paid: a line of a planned order, a hunt, a trip. Amounts in minor units; null: not known. */
@@ -64,6 +66,8 @@ export interface AccountPlan {
   readonly payNow: number | null
   readonly fault: number | null
   readonly worthToday: number | null
+  /** Whether it will be built into the machine. Default false. */
+  readonly isOfMachine?: boolean
 }
 
 /** A rebate or later credit that is open: claimed, or still to be claimed in time. */
@@ -88,6 +92,11 @@ export interface AccountInput {
   readonly takenOver: number
   readonly handedOn: number
   readonly hours: number
+  /**
+   * Net resale of the machine as a whole, by sold machines or by the builder's own figure, in place of its parts;
+   * null: not known. Left out: each thing by itself.
+   */
+  readonly machineWorth?: number | null
 }
 
 /** The figures of a build, `model.md` 2. A figure with an unknown term is null, never a partial sum. */
@@ -127,7 +136,7 @@ export function account(input: AccountInput): Account {
   const toComeBack = sum(rebates.map(({ amount }) => amount)) + sum(items.map(expectedBackOf))
   const afterRebates = plus(payNow, -cashIn - toComeBack)
   const cost = cashOut - cashIn + takenOver - handedOn
-  const worthToday = state === 'sold' ? 0 : worthOf(items, planned)
+  const worthToday = state === 'sold' ? 0 : worthOf(input, planned)
   const value = state === 'sold' ? sale : worthToday
   const inMoney = (amount: number | null) => (amount === null ? null : money(amount, currency))
   return {
@@ -210,16 +219,19 @@ function isLoss({ state, goneBecause }: AccountItem): boolean {
   return state === 'dead' || lostBecause.has(goneBecause)
 }
 
-/** Net resale of what is here or ordered, core and ready, not dead, and of the kept things chosen. */
-function worthOf(items: readonly AccountItem[], planned: readonly AccountPlan[]): number | null {
+/**
+ * Net resale of what is here or ordered, core and ready, not dead, and of the kept things chosen; of the machine as a
+ * whole where that is told, with what is not built into it by itself.
+ */
+function worthOf({ items, machineWorth }: AccountInput, planned: readonly AccountPlan[]): number | null {
+  const live = [
+    ...items.filter(({ state, place }) => state !== 'dead' && place !== 'gone' && place !== 'returning'),
+    ...planned,
+  ].filter(({ scope }) => scope !== 'test')
+  const single = machineWorth === undefined ? live : live.filter(({ isOfMachine }) => !isOfMachine)
   return sumKnown([
-    ...items
-      .filter(
-        ({ scope, state, place }) =>
-          scope !== 'test' && state !== 'dead' && place !== 'gone' && place !== 'returning',
-      )
-      .map(({ worthToday }) => worthToday),
-    ...planned.filter(({ scope }) => scope !== 'test').map(({ worthToday }) => worthToday),
+    ...(single.length === live.length ? [] : [machineWorth!]),
+    ...single.map(({ worthToday }) => worthToday),
   ])
 }
 

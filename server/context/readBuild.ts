@@ -41,6 +41,7 @@ import {
 } from './readChoice'
 import { fillsRole, partOfItem, readItem, type ItemContext, type ReadItem } from './readItem'
 import { readTargets } from './readTargets'
+import { machineWorthOf } from './soldMachines'
 import { valuedLeads, type ValuedLead } from './valuedLeads'
 import type { Database } from '../db/client'
 import { targets } from '../db/schema/brief'
@@ -95,7 +96,11 @@ export async function readBuild(db: Database, buildId: string, today: string): P
     [...things.flatMap((thing) => thing.machineParts), ...chosen.flatMap((choice) => choice.machineParts)],
     choiceContext.library,
   )
-  const input = accountInput(loaded, chosen, things, planned, itemContext)
+  const emptyRoles = emptyRolesOf(parts)
+  const input = {
+    ...accountInput(loaded, chosen, things, planned, itemContext),
+    machineWorth: machineWorthOf(market, build, parts, emptyRoles.length === 0, today),
+  }
   const lines = [
     ...things.map(({ line }) => line),
     ...chosen.map(({ line }) => line),
@@ -115,6 +120,7 @@ export async function readBuild(db: Database, buildId: string, today: string): P
     state: build.state,
     wantedBy: build.wantedBy,
     saleText: build.saleText,
+    worthBasis: build.selling?.basis ?? 'parts',
     variantOf: build.variantOf,
     houseRules: build.houseRules,
     assumptions: market.assumptions,
@@ -129,7 +135,7 @@ export async function readBuild(db: Database, buildId: string, today: string): P
       checkFit({ parts, brief: fitBriefOf(market, build, today), settled: new Set(build.settled) }),
     ),
     hunts: huntsTogether(chosen, build.wantedBy, today),
-    emptyRoles: emptyRolesOf(parts),
+    emptyRoles,
     breaches: chosen.flatMap((choice) => choice.breaches),
     machineName: { cpu: nameOf(parts, 'cpu'), graphics: nameOf(parts, 'graphics') },
     workloads: performance.workloads,

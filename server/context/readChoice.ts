@@ -135,6 +135,7 @@ function asRead(row: ChoiceRow, read: ChoiceFigures, context: ChoiceContext): Re
       payNow,
       fault,
       worthToday: worthOfParts(market, parts, build.currency, today),
+      isOfMachine: row.scope !== 'test' && builtIn(parts, row.leftOut).length > 0,
     },
     rebates,
     machineParts: row.scope === 'test' ? [] : builtIn(parts, row.leftOut),

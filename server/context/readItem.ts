@@ -120,6 +120,7 @@ export function readItem(row: ItemRow, context: ItemContext): ReadItem {
       fault,
       worthToday: part.role === 'extra' ? 0 : worthToday,
       expectedBack: isPayer ? item.expectedBack : 0,
+      isOfMachine: fills && row.scope !== 'test',
     },
     view: isListed
       ? {

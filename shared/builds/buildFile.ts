@@ -18,6 +18,7 @@ import {
   wholeFrom,
   yesOrNo,
 } from '../fields'
+import { sellingSchema } from '../ledger/selling'
 import { choiceSchema } from '../machine/schemas'
 import { librarySchema } from '../parts/libraryFile'
 
@@ -57,6 +58,8 @@ export const buildFileSchema = object({
   format: oneOf(['tarvin-build']).required('this is not a build file: "format" must be "tarvin-build"'),
   version: oneOf(['1']).required(),
   brief: briefSchema.required(),
+  /** What its worth is read from; null: its parts. */
+  selling: sellingSchema.nullable().default(null),
   choices: array()
     .of(choiceSchema.shape({ paidOn: calendarDate().nullable().default(null) }))
     .default([]),

@@ -10,6 +10,7 @@ import type { TargetVerdict } from '#core/performance/model/judgeTarget'
 import type { Workload } from '#core/performance/model/workload'
 import type { TargetView } from '../bench/views'
 import type { ChoiceView, FindingView, FitView } from '../machine/views'
+import type { WorthBasis } from '../ledger/selling'
 import type { LookoutHit } from '../prices/views'
 import type { WeighedView } from '../scales/views'
 import type { HouseRules } from '../brief/houseRules'
@@ -37,6 +38,8 @@ export interface BuildView {
   readonly state: BuildState
   readonly wantedBy: string | null
   readonly saleText: string
+  /** What its worth today is read from. */
+  readonly worthBasis: WorthBasis
   readonly variantOf: string | null
   readonly houseRules: HouseRules
   /** The assumptions in force, and the table of faults for this build. */

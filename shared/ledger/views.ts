@@ -1,11 +1,13 @@
 import type { Flips } from '#core/ledger/flips'
 import type { ItemPlan } from '#core/ledger/itemCosts'
 import type { GoneReason, ItemPlace, ItemState } from '#core/ledger/itemLife'
+import type { Grade } from '#core/pricing/street/grade'
 import type { EntryKind } from '#core/ledger/ledger'
 import type { Resale } from '#core/ledger/resale'
 import type { BuildState } from '#core/ledger/account'
 import type { Scope } from '#core/ledger/scopes'
 import type { Role } from '#core/parts/part'
+import type { WorthBasis } from './selling'
 import type { Condition } from '#core/reading/sales/soldRecord'
 import type { RebateState } from '#core/supply/landed/rebates'
 
@@ -127,8 +129,49 @@ export interface LedgerView {
   /** Paid or to pay for things with a known price for anyone, and that price. */
   readonly compared: { readonly own: number; readonly anyoneCanPay: number }
   readonly resale: Resale
+  readonly selling: SellingView
   /** Dates ahead, and those that should have come. */
   readonly deadlines: readonly Deadline[]
+}
+
+/** What whole machines like it went for, and what to ask week by week. Amounts in minor units of the build's currency. */
+export interface SellingView {
+  readonly basis: WorthBasis
+  readonly own: number | null
+  readonly must: readonly string[] | null
+  readonly mustNot: readonly string[]
+  readonly leftOut: readonly number[]
+  /** Null where nothing tells what is like it. */
+  readonly machines: {
+    /** What they have in common with it: `with Kettle 4600`. */
+    readonly like: string
+    readonly words: readonly string[]
+    readonly grade: Grade
+    readonly typical: number | null
+    readonly interval: { readonly low: number; readonly high: number } | null
+    /** Newest first; those the builder left out among them. */
+    readonly comps: readonly {
+      readonly id: number
+      readonly title: string
+      readonly price: number
+      readonly soldOn: string
+      readonly source: string
+      readonly isLeftOut: boolean
+    }[]
+  } | null
+  /** Days until it is sold with a chance of 80 %, whole as such machines went, whole at what its parts say, and all of its parts; null: not known. */
+  readonly wholeDays: number | null
+  readonly byPartsDays: number | null
+  readonly partingDays: number | null
+  /** What to ask week by week; empty where no such machine was sold. */
+  readonly ladder: readonly {
+    readonly week: number
+    readonly ask: number
+    readonly price: number
+    readonly chance: number
+    /** The least to take in that week. */
+    readonly least: number
+  }[]
 }
 
 /** A date of a build: a claim, a return, an auction, a code, the end of a warranty, the day it is wanted. */

@@ -324,7 +324,7 @@ describe('machine, ledger and scales', () => {
         view.receipt.account[name]!.amount,
       ])
     const resale = resaleWorking(ledger, view.receipt)
-    expect(amountIn(resale.result)).toBe(ledger.resale[ledger.resale.better].net)
+    expect(amountIn(resale.result)).toBe(ledger.resale[ledger.resale.better]!.net)
   })
   test('what a machine takes to own is the sum of the steps that are on', () => {
     const own = view.weighing.own

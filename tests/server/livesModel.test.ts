@@ -280,7 +280,7 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
       ['CAD', 'SEK'],
     ] as const)!
     const rate = life.draw.whole(1, 40) / 4
-    await setRate(db, { date: life.pick(['2026-10-01', today])!, from, to, rate, bothWays: true }, today)
+    await setRate(db, { date: life.pick(['2026-10-01', today])!, from, to, rate: String(rate), bothWays: true }, today)
     // later rates never alter what was paid
     expect(await bookedCash(life)).toEqual(booked)
   },

@@ -66,6 +66,7 @@ beforeAll(async () => {
     '0014_assembled',
     '0015_lowest_rate_only',
     '0016_advice',
+    '0017_selling',
   ])
 })
 afterAll(() => {

@@ -17,6 +17,12 @@ export const dropReasons = [
 ] as const
 export type DropReason = (typeof dropReasons)[number]
 
+/** Why a single record is left out, before it is compared with other records. */
+export interface Verdict {
+  readonly reason: DropReason
+  readonly detail: string
+}
+
 /** A record left out, with the reason and the detail that decided it. */
 export interface Dropped {
   readonly id: string

@@ -27,6 +27,8 @@ export interface VariantFacts {
 
 /** What counts as the same thing, and over which time. */
 export interface PriceQuery {
+  /** Whether whole machines are asked for that name the wanted words. Default: a part. */
+  readonly thing?: 'part' | 'machine'
   /** What kind of part it is; tells what describes the thing from what is sold along with it. */
   readonly role?: Role
   readonly must: readonly string[]

@@ -1,6 +1,6 @@
 import { minorDigits } from '../../money/currencies'
 import { dayNumber } from '../../time/calendarDate'
-import type { DropReason } from './dropReasons'
+import type { DropReason, Verdict } from './dropReasons'
 import type { Role } from '../../parts/part'
 import type { PriceQuery, VariantFacts } from './priceQuery'
 import { drivesOutside, ownNames, portableKinds } from '../words/titleWords'
@@ -43,6 +43,7 @@ import {
   saysSizes,
   saysUpgradeKit,
 } from './shapes'
+import { otherThanMachine } from './machineInTitle'
 import { modelEnding, nameEnding } from './modelEnding'
 import { normaliseTitle } from './normaliseTitle'
 import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './phrase'
@@ -61,12 +62,6 @@ const roleClass: Readonly<Record<Role, number>> = {
   cooler: WordClass.kindCooler,
   donor: WordClass.machine,
   extra: 0,
-}
-
-/** Why a single record is left out, before it is compared with other records. */
-export interface Verdict {
-  readonly reason: DropReason
-  readonly detail: string
 }
 
 /**
@@ -180,6 +175,7 @@ export class Sieve {
     }
     const ending = this.endingOf(record.title)
     if (ending !== '') return drop('wrong-variant', `"${ending}" behind the number makes it another model`)
+    if (query.thing === 'machine') return otherThanMachine(scanner, wanted.hashes)
     const clashOfWords = this.wordClash()
     if (clashOfWords !== '') return drop('wrong-variant', `the title says "${clashOfWords}"`)
     if (!isMachineRole(query.role)) {

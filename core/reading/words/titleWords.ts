@@ -137,6 +137,34 @@ export const machineAtStart = phrases(`
   desktop, computadora, custom pc, custom desktop
 `)
 
+/** Machines to be carried, or with a screen of their own: another thing than a tower. */
+export const portableMachines = phrases(`
+  laptop, notebook, chromebook, ultrabook, portable, portatil, tablet, all in one, aio pc, handheld, barbar
+`)
+
+/** A machine by its word, where its parts are named beside it. */
+export const machineBesideParts = phrases(`
+  pc, computer, rig, rechner, dator, ordinateur, ordenador, computadora, desktop, workstation, build, system,
+  tower, tour, torre, prebuilt, sobremesa, spiele pc, gamer pc, speldator, unite centrale, setup, torn
+`)
+
+/** What is used with a machine and sold along with it: its price is not the machine's alone. */
+export const thingsAround = phrases(`
+  monitor, monitors, screen, screens, keyboard, mouse, headset, desk, chair, bildschirm, tastatur, maus, ecran, clavier,
+  souris, pantalla, teclado, raton, skarm, skarmar, tangentbord, mus, moniteur, peripherals, speakers
+`)
+
+/** Said of a machine that is not whole. */
+export const barePhrases = phrases(`
+  barebone, barebones, needs a card, needs a gpu, needs gpu, needs card, needs ram, just add, add your own, as spares
+`)
+
+/** Parts without which a machine is not whole. */
+export const wantedInside = phrases(`
+  gpu, graphics card, graphics, card, cpu, processor, ram, memory, motherboard, power supply, psu, grafikkarte,
+  carte graphique, tarjeta grafica, grafikkort
+`)
+
 /** Endings that make another model of a number, with a space between. */
 export const modelEndings = ['pro', 'max', 'lite', 'mini', 'plus', 'xl', 'ultra'] as const
 

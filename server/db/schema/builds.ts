@@ -1,5 +1,6 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { HouseRules, NeedEntry } from '#shared/brief/houseRules'
+import type { Selling } from '#shared/ledger/selling'
 import type { WeighingSettings } from '#shared/scales/settings'
 import type { EditionContent } from '../../../core/files/editions/edition'
 import type { BudgetScope, BuildState } from '../../../core/ledger/account'
@@ -34,6 +35,8 @@ export const builds = sqliteTable('builds', {
   dropped: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
   /** How it is weighed; null: by the defaults. */
   weighing: text({ mode: 'json' }).$type<WeighingSettings>(),
+  /** What its worth today is read from, and what counts as a machine like it; null: by its parts. */
+  selling: text({ mode: 'json' }).$type<Selling>(),
   createdAt: createdAt(),
   deletedAt: deletedAt(),
 })

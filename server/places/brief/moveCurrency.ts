@@ -4,6 +4,7 @@ import { convertAmount, rateTable } from '#core/money/rates'
 import type { BuildRow } from '#server/context/findBuild'
 import { standingEntries } from '#server/context/standingEntries'
 import type { Queryable } from '#server/db/client'
+import { builds } from '#server/db/schema/builds'
 import { items, moves, trips } from '#server/db/schema/ledger'
 import { choices } from '#server/db/schema/machine'
 import { exchangeRates, lookouts } from '#server/db/schema/prices'
@@ -32,7 +33,14 @@ export async function moveCurrency(
     tx.select().from(trips).where(eq(trips.buildId, build.id)),
     tx.select().from(lookouts).where(eq(lookouts.buildId, build.id)),
   ])
-  if (hunts.every(({ limit }) => limit === null) && drives.length === 0 && watched.length === 0) return
+  const own = build.selling?.own ?? null
+  if (
+    own === null &&
+    hunts.every(({ limit }) => limit === null) &&
+    drives.length === 0 &&
+    watched.length === 0
+  )
+    return
   const table = rateTable(await tx.select().from(exchangeRates))
   const moved = (amount: number) =>
     convertAmount(amount, build.currency, currency, table.rateOn(today, build.currency, currency))
@@ -42,6 +50,11 @@ export async function moveCurrency(
         .update(choices)
         .set({ limit: moved(limit) })
         .where(eq(choices.id, id))
+  if (build.selling && own !== null)
+    await tx
+      .update(builds)
+      .set({ selling: { ...build.selling, own: moved(own) } })
+      .where(eq(builds.id, build.id))
   for (const { id, fare } of drives)
     await tx
       .update(trips)

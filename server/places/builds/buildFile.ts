@@ -23,6 +23,7 @@ import { leadInput } from '../leads/leads'
 import { insertLibrary } from '../parts/importLibrary'
 import { rivalInput } from '../rivals/rivalRow'
 import { marketChanged } from '#server/context/market'
+import { sellingInput, sellingRow } from '../ledger/selling'
 import { exportPurchases, importPurchases } from '../ledger/purchaseFile'
 import { loadWorkloads } from '#server/context/workloads'
 
@@ -113,6 +114,7 @@ export async function exportBuild(db: Database, buildId: string): Promise<BuildF
     format: 'tarvin-build',
     version: '1',
     brief,
+    selling: sellingInput(build!.selling, brief.currency),
     choices: rows.map(({ kind, leadId, partId, itemId, limit, condition, scope, reason }) => ({
       kind: kind === 'item' ? 'owned' : kind,
       leadId,
@@ -166,6 +168,11 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
   const buildId = await db.transaction(async (tx) => {
     await insertLibrary(tx, file.library)
     const id = await insertBuild(tx, file.brief, today)
+    if (file.selling !== null)
+      await tx
+        .update(builds)
+        .set({ selling: sellingRow(file.selling, file.brief.currency) })
+        .where(eq(builds.id, id))
     for (const choice of file.choices) {
       // what was paid comes with its order and its things
       if (choice.paidOn && choice.kind !== 'owned') continue

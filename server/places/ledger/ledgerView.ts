@@ -1,7 +1,6 @@
 import { desc, eq } from 'drizzle-orm'
 import { csvTable } from '#core/files/export/csvCell'
 import { runningCash } from '#core/ledger/ledger'
-import { resale } from '#core/ledger/resale'
 import { toDecimal } from '#core/money/decimal'
 import { joinedOrder } from '#core/supply/orders/joinedOrder'
 import type { BuildView } from '#shared/builds/views'
@@ -9,17 +8,18 @@ import type { LedgerView, PlannedOrderView, TripView } from '#shared/ledger/view
 import type { Database } from '#server/db/client'
 import { actions, ledgerEntries } from '#server/db/schema/ledger'
 import { deadlines } from './deadlines'
-import { streetAt } from '#server/context/market'
 import type { OpenOrder } from '#server/context/openOrders'
 import { readBuild, type ReadBuild } from '#server/context/readBuild'
-import { sellingTerms } from '#server/context/worthToday'
+import { builds } from '#server/db/schema/builds'
+import { sellingOf } from './selling'
 
 /** The ledger of a build: orders to pay, things, entries, what was done, dates ahead, and what it would fetch. */
 export async function ledgerView(db: Database, buildId: string, today: string): Promise<LedgerView> {
   const read = await readBuild(db, buildId, today)
   const { view, items, holdings, orders, trips } = read
   const rootId = view.variantOf ?? view.id
-  const [written, done] = await Promise.all([
+  const [[build], written, done] = await Promise.all([
+    db.select({ selling: builds.selling }).from(builds).where(eq(builds.id, buildId)),
     db
       .select()
       .from(ledgerEntries)
@@ -73,7 +73,7 @@ export async function ledgerView(db: Database, buildId: string, today: string): 
     })),
     actions: done.map(({ id, day, text, undoneOn }) => ({ id, day, text, isUndone: undoneOn !== null })),
     compared: comparedTo([...compared.paid, ...compared.toBuy, ...compared.owned]),
-    resale: resaleOf(read, today),
+    ...sellingOf(read, build!.selling, today),
     deadlines: await deadlines(db, read, today),
   }
 }
@@ -123,27 +123,6 @@ function plannedOrder(
     freeShippingGap,
     isShop: ['shop', 'refurbisher', 'counter'].includes(inOrder[0]!.valued.source.kind),
   }
-}
-
-/** What the machine would fetch, whole or in parts; after its sale there is nothing to fetch. */
-function resaleOf({ view, scales: { market } }: ReadBuild, today: string): LedgerView['resale'] {
-  const { account } = view.receipt
-  const ahead = account.cost.amount + (account.toPay?.amount ?? 0)
-  return resale({
-    parts:
-      view.state === 'sold'
-        ? []
-        : view.parts
-            .filter((part) => part.role !== 'extra')
-            .map((part) => ({ id: part.id, typical: streetAt(market, part.id, today, view.currency) })),
-    cost: ahead,
-    hours: account.hours,
-    whole: { feePercent: 0, shipping: 0 },
-    single: sellingTerms(market, view.currency),
-    wholeFactor: market.assumptions.resale.wholeFactor,
-    haggleShare: market.assumptions.resale.haggleShare,
-    sells: market.assumptions.resale.sells,
-  })
 }
 
 /** The ledger as CSV, oldest first; what counts nowhere any more is left out. */

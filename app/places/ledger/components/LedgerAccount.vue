@@ -6,6 +6,7 @@ import { amount, shortDate, signedAmount } from '~/utils/show'
 /** The account beside every tab of the ledger: the same figures as on the receipt, by the same function. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
 const build = useBuild()
+const worthWords = { parts: 'by its parts', machines: 'by machines sold', own: 'your figure' } as const
 const receipt = computed(() => build.view!.receipt)
 const rows = computed(() => {
   const { account } = receipt.value
@@ -22,7 +23,7 @@ const rows = computed(() => {
   if (account.sale.amount !== 0) list.push(['sale', 'machine sold, net', false])
   list.push(
     ['cost', 'cost of the build', false],
-    ['worthToday', 'worth today', false],
+    ['worthToday', `worth today, ${worthWords[build.view!.worthBasis]}`, false],
     ['profit', 'profit', true],
   )
   return list
@@ -46,7 +47,7 @@ const money = (value: number | null) => amount(value, receipt.value.currency)
               :strong="strong"
               :data-figure="`account-${name}`"
               :text="money(receipt.account[name]?.amount ?? null)"
-              :working="() => accountWorking(receipt, name)"
+              :working="() => accountWorking(receipt, name, build.view!.worthBasis)"
             />
           </dd>
         </div>

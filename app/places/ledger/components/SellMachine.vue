@@ -1,17 +1,13 @@
 <script setup lang="ts">
 import type { LedgerView } from '#shared/ledger/views'
-import { resaleWorking } from '~/workings/ledgerWorkings'
-import { amount, percent, signedAmount, signedPercent } from '~/utils/show'
 
 /** What the machine would fetch, whole or in parts, and the end of it: it stands, is sold, comes back, is taken apart. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
 const build = useBuild()
 const { step, busy } = useLedgerStep()
-const currency = computed(() => ledger.currency)
-const money = (value: number | null) => amount(value, currency.value)
 const sale = ref({
   day: build.view!.today,
-  price: amountTyped(ledger.resale.whole.gross, ledger.currency),
+  price: amountTyped((ledger.resale.machines ?? ledger.resale.whole).gross, ledger.currency),
   fee: '0',
   postage: '0',
   hours: 0,
@@ -22,35 +18,15 @@ const action = (path: string, body: object, message: string) =>
 const unpaid = computed(() =>
   build.view!.choices.filter((choice) => choice.kind !== 'item' && choice.voidBecause === null),
 )
-const better = computed(() => ledger.resale[ledger.resale.better])
 </script>
 
 <template>
   <div class="flex flex-col gap-4">
-    <section v-if="ledger.state !== 'sold'" class="sheet p-3" aria-label="resale">
-      <h2>What it would fetch</h2>
-      <p>
-        {{ ledger.resale.better === 'whole' ? 'Sell it whole' : 'Part it out' }}:
-        <TheFigure
-          strong
-          :text="money(better.net)"
-          :working="() => resaleWorking(ledger, build.view!.receipt)"
-        />
-        net,
-        <span :class="better.profit >= 0 ? 'text-settled' : 'text-stop'">{{
-          signedAmount(better.profit, currency)
-        }}</span><template v-if="better.marginPercent !== null">
-          ({{ signedPercent(better.marginPercent) }} on cost)</template
-        ><template v-if="better.perHour !== null">, {{ money(better.perHour) }} an hour</template>.
-      </p>
-      <p class="text-soft">
-        Whole: ask <span class="figures text-ink">{{ money(ledger.resale.whole.ask) }}</span>, so that the
-        usual {{ percent(ledger.resale.haggleShare) }} off lands on
-        {{ money(ledger.resale.whole.gross) }}.<template v-if="ledger.resale.unknown.length > 0">
-          {{ ' ' }}{{ ledger.resale.unknown.length }} without a street price left out.</template
-        >
-      </p>
-    </section>
+    <template v-if="ledger.state !== 'sold'">
+      <WhatItFetches :ledger="ledger" />
+      <AskByWeek :ledger="ledger" />
+      <MachinesLikeIt :ledger="ledger" />
+    </template>
     <ListingToOffer v-if="ledger.state !== 'sold'" />
     <section class="sheet p-3" aria-label="sell the machine">
       <h2>

@@ -1,0 +1,31 @@
+import { object, type InferType } from 'yup'
+import { decimalText, oneOf, texts, wholeFrom } from '../fields'
+import { array } from 'yup'
+
+/** What the worth of a machine today is read from. */
+export const worthBases = ['parts', 'machines', 'own'] as const
+export type WorthBasis = (typeof worthBases)[number]
+
+/** How a machine is valued as a whole. */
+export interface Selling {
+  readonly basis: WorthBasis
+  /** The builder's own figure, minor units of the build's currency. */
+  readonly own: number | null
+  /** Words that a machine like it must have in its title; null: those of its card and CPU. */
+  readonly must: readonly string[] | null
+  readonly mustNot: readonly string[]
+  /** Sold records that the builder left out. */
+  readonly leftOut: readonly number[]
+}
+
+export const partsAlone: Selling = { basis: 'parts', own: null, must: null, mustNot: [], leftOut: [] }
+
+/** The same as a form states it. */
+export const sellingSchema = object({
+  basis: oneOf(worthBases).required('say what its worth is read from'),
+  own: decimalText().nullable().default(null),
+  must: texts().max(12).nullable().default(null),
+  mustNot: texts().max(40).default([]),
+  leftOut: array().of(wholeFrom(1).required()).max(500).default([]),
+})
+export type SellingInput = InferType<typeof sellingSchema>
