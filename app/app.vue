@@ -20,6 +20,7 @@ useTheme()
     <WorkingSheet />
     <SearchPalette v-if="session.view" />
     <PasteSheet v-if="session.view" />
+    <MissingRate v-if="session.view" @saved="kept += 1" />
     <Toaster position="bottom-left" :offset="64" theme="light" />
   </div>
 </template>

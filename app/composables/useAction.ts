@@ -1,4 +1,5 @@
 import { toast } from 'vue-sonner'
+import { RequestError } from '~/utils/request'
 
 /** Runs a action of the builder: a refusal is told in the server's own words, nothing is lost; `undo` is offered where given. */
 export function useAction() {
@@ -14,7 +15,14 @@ export function useAction() {
       if (done) toast(done.message, undo ? { action: { label: 'Undo', onClick: () => void run(undo) } } : {})
       return true
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error))
+      const told = error instanceof Error ? error.message : String(error)
+      // the way on stands beside the refusal
+      toast.error(
+        told,
+        error instanceof RequestError && error.code === 'no-rate'
+          ? { action: { label: 'Set the rate', onClick: () => useMissingRate().openFor(told) } }
+          : {},
+      )
       return false
     } finally {
       busy.value = false

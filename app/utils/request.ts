@@ -6,6 +6,8 @@ export class RequestError extends Error {
     readonly status: number,
     /** With a conflict: what is saved now. */
     readonly saved?: unknown,
+    /** The server's word for what was wrong. */
+    readonly code = '',
   ) {
     super(message)
   }
@@ -47,6 +49,7 @@ export async function request<T>(path: string, options: RequestOptions = {}): Pr
       answer?.error?.path ?? '',
       response.status,
       answer?.error?.saved,
+      answer?.error?.code,
     )
   const tag = response.headers.get('etag')
   if (tag) onTag?.(tag.replaceAll('"', ''))

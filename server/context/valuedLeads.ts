@@ -3,7 +3,7 @@ import type { BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import { valueLead, type LeadContext, type LeadValue } from '#core/supply/leads/valueLead'
-import { readFacts, type LeadFact } from '#core/reading/listings/completeness'
+import { readFacts, type Answer, type LeadFact } from '#core/reading/listings/completeness'
 import type { LotPlan } from '#core/supply/lots/splitLot'
 import { parseDecimal } from '#core/money/decimal'
 import { convertAmount, convertBack, rateTable } from '#core/money/rates'
@@ -46,6 +46,8 @@ export interface ValuedLead {
   readonly pickup: number
   /** The same lead at another price, in minor units of its currency. */
   revalue(price: number): LeadValue
+  /** The same lead if these things were known of it. */
+  answered(answers: Readonly<Record<string, Answer>>): ValuedLead
 }
 
 /** The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that cannot be converted. */
@@ -112,12 +114,6 @@ export async function valuedLeads(
     const lead = { ...written, price: askOf(written, today) }
     const own = thingsOf.get(lead.id) ?? []
     const said = [lead.title, lead.note, lead.text].join('\n')
-    const facts = readFacts(
-      [...new Set(own.map((thing) => library.get(thing.partId)!.role))],
-      said,
-      lead.answers,
-      lead.condition === 'new',
-    )
     const signs = signsOf(lead, said)
     const beyond = beyondFor(lead.id, household)
     const trip = tripRows.find((each) => each.id === lead.tripId) ?? null
@@ -130,44 +126,50 @@ export async function valuedLeads(
         build,
         table.rateOn(today, lead.currency, build.currency),
       )
-    const revalue = (price: number) =>
-      valueLead(
-        {
-          ...lead,
-          price,
-          terms: termsOf(source, lead.currency !== build.currency),
-          protection: source.protection,
-          things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
-          codes: [
-            ...(codesOf.get(lead.id) ?? []).filter((code) => isInForce(code, today)).map(toCode),
-            ...codesOfSource(source, lead.currency, today),
-          ],
-          ...(lead.tillCredit === null
-            ? {}
-            : { credit: { amount: lead.tillCredit, lowersTax: source.creditLowersTax } }),
-          // what a household is not paid any more counts like a refused one
-          rebates: (rebatesOf.get(lead.id) ?? []).map((rebate) =>
-            beyond.has(rebate.id) ? { ...rebate, state: 'refused' as const } : rebate,
-          ),
-          facts,
-          signs: signs.map(({ sign }) => sign),
-          ...(pickup === null ? {} : { pickup }),
-        },
-        context,
-      )
-    return {
-      lead: { ...lead, things: own },
-      sourceName: source.name,
-      source,
-      facts,
-      signs,
-      rebates: rebatesOf.get(lead.id) ?? [],
-      beyond,
-      trip,
-      value: revalue(lead.price),
-      pickup: pickup === null ? 0 : inBuild(pickup, lead.currency),
-      revalue,
+    const roles = [...new Set(own.map((thing) => library.get(thing.partId)!.role))]
+    const valued = (answers: Readonly<Record<string, Answer>>): ValuedLead => {
+      const facts = readFacts(roles, said, answers, lead.condition === 'new')
+      const revalue = (price: number) =>
+        valueLead(
+          {
+            ...lead,
+            price,
+            terms: termsOf(source, lead.currency !== build.currency),
+            protection: source.protection,
+            things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
+            codes: [
+              ...(codesOf.get(lead.id) ?? []).filter((code) => isInForce(code, today)).map(toCode),
+              ...codesOfSource(source, lead.currency, today),
+            ],
+            ...(lead.tillCredit === null
+              ? {}
+              : { credit: { amount: lead.tillCredit, lowersTax: source.creditLowersTax } }),
+            // what a household is not paid any more counts like a refused one
+            rebates: (rebatesOf.get(lead.id) ?? []).map((rebate) =>
+              beyond.has(rebate.id) ? { ...rebate, state: 'refused' as const } : rebate,
+            ),
+            facts,
+            signs: signs.map(({ sign }) => sign),
+            ...(pickup === null ? {} : { pickup }),
+          },
+          context,
+        )
+      return {
+        lead: { ...lead, things: own },
+        sourceName: source.name,
+        source,
+        facts,
+        signs,
+        rebates: rebatesOf.get(lead.id) ?? [],
+        beyond,
+        trip,
+        value: revalue(lead.price),
+        pickup: pickup === null ? 0 : inBuild(pickup, lead.currency),
+        revalue,
+        answered: (more) => valued({ ...answers, ...more }),
+      }
     }
+    return valued(lead.answers)
   })
 }
 

@@ -140,6 +140,9 @@ export const leadPatchSchema = object({
   signs: changesOf<boolean>((value) => typeof value === 'boolean', 'true, false or null'),
 })
 
+/** The note from the door, as it came back. */
+export const doorNoteSchema = object({ text: trimmed().required('paste the note from the door').max(20_000) })
+
 export const offerSchema = object({
   by: oneOf(['me', 'seller']).required(),
   amount: decimalText().nullable().default(null),

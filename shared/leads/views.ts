@@ -1,5 +1,5 @@
 import type { Role } from '#core/parts/part'
-import type { LeadFact } from '#core/reading/listings/completeness'
+import type { Answer, LeadFact } from '#core/reading/listings/completeness'
 import type { Condition, Manner } from '#core/reading/sales/soldRecord'
 import type { HaggleSheet } from '#core/supply/haggle/haggleSheet'
 import type { RebateState } from '#core/supply/landed/rebates'
@@ -102,7 +102,22 @@ export interface LeadInboxView {
   readonly trips: readonly TripView[]
   readonly leads: readonly LeadView[]
   /** Leads whose currency has no rate into the build's. */
-  readonly unvalued: readonly { readonly id: string; readonly title: string; readonly reason: string }[]
+  readonly unvalued: readonly {
+    readonly id: string
+    readonly title: string
+    readonly reason: string
+    readonly from: string
+    readonly to: string
+  }[]
+}
+
+/** What a note from the door changed, and how it was before. */
+export interface DoorAnswered {
+  readonly leadId: string
+  readonly title: string
+  readonly answered: number
+  readonly before: Readonly<Record<string, Answer | null>>
+  readonly offerId: string | null
 }
 
 /** The haggle sheet of a lead. Amounts of the sheet in the lead's currency, the alternative in the build's. */

@@ -256,16 +256,28 @@ export function faultFactorOf(facts: readonly LeadFact[], role: Role): number {
     .reduce((factor, fact) => factor * fact.faultFactor, 1)
 }
 
+/** How much hangs on an answer; whether it works at all comes before what is said both ways, and that before the rest. */
+const weightOf = (fact: LeadFact) =>
+  fact.lost +
+  (fact.faultFactor - 1) / 5 +
+  (fact.state === 'contradictory' ? 1 : 0) +
+  (fact.key === 'works' ? 0.5 : 0)
+
 /** Questions to the seller: what is missing or contradictory, the costliest first, never more than six. */
 export function questionsOf(facts: readonly LeadFact[]): string[] {
-  const weight = (fact: LeadFact) =>
-    fact.lost +
-    (fact.faultFactor - 1) / 5 +
-    (fact.state === 'contradictory' ? 1 : 0) +
-    (fact.key === 'works' ? 0.5 : 0)
   return facts
     .filter((fact) => fact.state === 'missing' || fact.state === 'contradictory')
-    .sort((a, b) => weight(b) - weight(a))
+    .sort((a, b) => weightOf(b) - weightOf(a))
     .slice(0, 6)
     .map((fact) => fact.question)
+}
+
+/** What can be seen at the door, the answers that change a figure first; what the builder knows already is left out. */
+export function seenAtTheDoor(facts: readonly LeadFact[]): {
+  readonly telling: readonly LeadFact[]
+  readonly others: readonly LeadFact[]
+} {
+  const open = facts.filter(({ by }) => by !== 'builder').sort((a, b) => weightOf(b) - weightOf(a))
+  const tells = ({ lost, faultFactor }: LeadFact) => lost > 0 || faultFactor !== 1
+  return { telling: open.filter(tells), others: open.filter((fact) => !tells(fact)) }
 }

@@ -1,7 +1,7 @@
-import { and, eq, isNull } from 'drizzle-orm'
+import { and, eq, isNull, sql } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
-import { haggleSheet } from '#core/supply/haggle/haggleSheet'
+import { haggleSheet, type HaggleSheet } from '#core/supply/haggle/haggleSheet'
 import { affordableCombinations } from '#core/supply/haggle/openOffers'
 import { isTooCheap } from '#core/supply/risk/tooCheap'
 import { parseDecimal } from '#core/money/decimal'
@@ -11,7 +11,7 @@ import type { offerSchema } from '#shared/leads/schemas'
 import { daysWaiting } from '#core/supply/risk/silence'
 import type { HouseRules } from '#shared/brief/houseRules'
 import type { HaggleView } from '#shared/leads/views'
-import type { Database } from '#server/db/client'
+import type { Database, Queryable } from '#server/db/client'
 import { leads, offers } from '#server/db/schema/leads'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { bidsOf } from './bids'
@@ -24,13 +24,24 @@ import { buildView } from '../builds/buildView'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { newOffers } from '#server/context/newOffers'
 
-/** The haggle sheet of a lead for a build, with what was said so far. Calculated anew from the seller's last word. */
-export async function haggleView(
+/** What a haggle sheet is worked out from: the lead, what it is held against, and what was said so far. */
+interface Haggled {
+  readonly build: BuildRow
+  readonly market: Market
+  readonly today: string
+  readonly own: ValuedLead
+  readonly valued: readonly ValuedLead[]
+  /** The cheapest other lead of the same parts. */
+  readonly cheapest: ValuedLead | undefined
+  readonly log: readonly (typeof offers.$inferSelect)[]
+}
+
+export async function haggled(
   db: Database,
   buildId: string,
   leadId: string,
   today: string,
-): Promise<HaggleView> {
+): Promise<Haggled> {
   const build = await findBuild(db, buildId)
   const market = await useMarket(db)
   const openIds = (
@@ -52,9 +63,6 @@ export async function haggleView(
     .from(offers)
     .where(and(eq(offers.leadId, leadId), isNull(offers.deletedAt)))
     .orderBy(offers.day, offers.id)
-  const rate = rateTable(market.rates).rateOn(today, own.lead.currency, build.currency)
-  const counter = log.filter((each) => each.by === 'seller' && each.amount !== null).at(-1)
-  const ask = counter?.amount ?? own.lead.price
   // a bid may still rise, a broken thing is no alternative, and what is too cheap to be true even less
   const isAlternative = (each: ValuedLead) =>
     each.lead.state === 'open' &&
@@ -64,7 +72,17 @@ export async function haggleView(
   const rivals = valued
     .filter((each) => each.lead.id !== leadId && keptOf(each) === keptOf(own) && isAlternative(each))
     .sort((a, b) => a.value.expectedAfterResale - b.value.expectedAfterResale)
-  const cheapest = rivals[0]
+  return { build, market, today, own, valued, cheapest: rivals[0], log }
+}
+
+/** The sheet of a lead as it is known now, or would be if more were known of it. */
+export function sheetOf(
+  { build, market, today, cheapest, log }: Haggled,
+  own: ValuedLead,
+): Pick<HaggleView, 'ask' | 'askedBy' | 'alternative' | 'street' | keyof HaggleSheet> {
+  const rate = rateTable(market.rates).rateOn(today, own.lead.currency, build.currency)
+  const counter = log.filter((each) => each.by === 'seller' && each.amount !== null).at(-1)
+  const ask = counter?.amount ?? own.lead.price
   const street = own.value.street
   const others = otherWays(own, market, build, today)
   if (cheapest)
@@ -74,25 +92,41 @@ export async function haggleView(
       leadId: cheapest.lead.id,
     })
   const alternative = others.sort((a, b) => a.amount - b.amount)[0] ?? null
-  const sheet = haggleSheet({
+  const inLeads = street === null ? null : inLead(street, own, rate, build.currency)
+  return {
     ask,
-    unit: moneySize(own.lead.currency),
-    lowestOpening: market.assumptions.resale.lowestOpening,
-    alternative: alternative?.amount ?? null,
-    costAt: (price) => own.revalue(price).expectedAfterResale,
-    street: street === null ? null : inLead(street, own, rate, build.currency),
-  })
+    askedBy: counter ? 'counter-offer' : 'listing',
+    alternative,
+    street: inLeads,
+    ...haggleSheet({
+      ask,
+      unit: moneySize(own.lead.currency),
+      lowestOpening: market.assumptions.resale.lowestOpening,
+      alternative: alternative?.amount ?? null,
+      costAt: (price) => own.revalue(price).expectedAfterResale,
+      street: inLeads,
+    }),
+  }
+}
+
+/** The haggle sheet of a lead for a build, with what was said so far. Calculated anew from the seller's last word. */
+export async function haggleView(
+  db: Database,
+  buildId: string,
+  leadId: string,
+  today: string,
+): Promise<HaggleView> {
+  const read = await haggled(db, buildId, leadId, today)
+  const { build, market, own, valued, log } = read
+  const sheet = sheetOf(read, own)
+  const { ask, alternative } = sheet
   const asks = (await asksOf(db, [leadId])).get(leadId) ?? []
   return {
     leadId,
     currency: own.lead.currency,
-    ask,
-    askedBy: counter ? 'counter-offer' : 'listing',
     ...sheet,
     costAtAsk: own.revalue(ask).expectedAfterResale,
     buildCurrency: build.currency,
-    alternative,
-    street: street === null ? null : inLead(street, own, rate, build.currency),
     asks,
     log,
     combinations: await standingTogether(db, valued, build, market, today),
@@ -181,7 +215,7 @@ async function standingTogether(
 
 /** Notes who said what. A word without a figure is a note. */
 export async function noteOffer(
-  db: Database,
+  db: Queryable,
   leadId: string,
   { by, amount, day, note }: InferType<typeof offerSchema>,
   today: string,
@@ -192,7 +226,7 @@ export async function noteOffer(
   if (amount === null && note.trim() === '')
     throw new CoreError('nothing-said', 'write a figure or a note', 'amount')
   // offers of one day stay in the order in which they were made
-  const count = await db.$count(offers)
+  const [{ count }] = (await db.select({ count: sql<number>`count(*)` }).from(offers)) as [{ count: number }]
   const id = `${String(count).padStart(8, '0')}-${newId(by)}`
   await db.insert(offers).values({
     id,

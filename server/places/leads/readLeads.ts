@@ -181,7 +181,13 @@ export async function leadViews(db: Database, buildId: string, today: string): P
     })),
     unvalued: rows
       .filter((row) => !isConvertible(row))
-      .map((row) => ({ id: row.id, title: row.title, reason: noRate(today, row.currency, build.currency) })),
+      .map(({ id, title, currency }) => ({
+        id,
+        title,
+        reason: noRate(today, currency, build.currency),
+        from: currency,
+        to: build.currency,
+      })),
   }
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { haggleWords } from '#core/supply/haggle/haggleWords'
 import type { LeadView } from '#shared/leads/views'
 import { aimWorking, openingWorking, walkAwayWorking } from '~/workings/haggleWorkings'
 import { request } from '~/utils/request'
@@ -45,15 +46,9 @@ const words = computed(() => {
   const view = sheet.value
   if (!view) return ''
   const asked = view.askedBy === 'listing' ? 'The ask' : 'The last counter-offer'
-  if (view.advice === 'not-known') return 'No street price and no other lead: nothing to hold it against.'
   if (lead.manner === 'auction' && view.walkAway !== null && view.walkAway > 0)
     return `An auction: bid ${money(view.walkAway)} at most.`
-  if (view.advice === 'pass') return 'Pass: at no price does it beat the alternative.'
-  if (view.advice === 'take')
-    return `${asked} is at or below your aim: take it, or offer the next customary step down.`
-  if (view.advice === 'far-apart')
-    return `Far apart: 60 % of the ask is above your aim. Pass, or offer the aim and leave it standing.`
-  return 'Open below, so that meeting half-way lands on your aim.'
+  return haggleWords(view.advice, asked)
 })
 const tone = {
   take: 'tag-settled',

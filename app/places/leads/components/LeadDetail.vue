@@ -229,6 +229,7 @@ const isForeign = computed(() => lead.currency !== currency)
       <p class="text-soft">{{ lead.condition }} · {{ shipped }}</p>
     </section>
     <LeadFacts :lead="lead" :today="build.view!.today" @changed="emit('changed')" />
+    <LeadDoor v-if="lead.state === 'open'" :key="`door ${lead.id}`" :lead="lead" @changed="emit('changed')" />
     <LeadRisk :lead="lead" :currency="currency" @changed="emit('changed')" />
     <LeadStanding
       :lead="lead"

@@ -20,6 +20,7 @@ const { leads, unvalued, selected, currency, today, hits, untied } = defineProps
   today: string
 }>()
 const emit = defineEmits<{ select: [id: string]; capture: []; edit: [id: string] }>()
+const missing = useMissingRate()
 const role = defineModel<Role | ''>('role', { required: true })
 const order = defineModel<LeadOrder>('order', { required: true })
 const show = defineModel<LeadShow>('show', { required: true })
@@ -79,6 +80,9 @@ watch(
         class="border-b border-line px-3 py-1.5 text-xs text-waiting"
       >
         {{ each.title }}: {{ each.reason }}.
+        <button type="button" class="quiet-button" @click="missing.open(each.from, each.to)">
+          set the rate</button
+        >, or
         <button type="button" class="quiet-button" @click="emit('edit', each.id)">change it</button>
       </li>
       <li v-for="lead in leads" :key="lead.id" :data-lead="lead.id" class="relative">

@@ -5,26 +5,9 @@ import { shortDate } from '~/utils/show'
 
 /** Exchange rates by hand: the last one on or before a day counts; without one a figure says which is missing. */
 const { home, today } = defineProps<{ home: string; today: string }>()
-const { run, busy } = useAction()
+const { run } = useAction()
 const rates = ref<readonly RateView[] | null>(null)
-const fresh = reactive({ date: today, from: '', to: home, rate: '', bothWays: true })
 onMounted(() => run(async () => (rates.value = await request<RateView[]>('/api/settings/rates'))))
-const add = () =>
-  run(
-    async () => {
-      rates.value = await request<RateView[]>('/api/settings/rates', {
-        method: 'PUT',
-        body: {
-          ...fresh,
-          from: fresh.from.trim().toUpperCase(),
-          to: fresh.to.trim().toUpperCase(),
-          rate: fresh.rate.trim().replace(',', '.'),
-        },
-      })
-      fresh.rate = ''
-    },
-    { message: 'the rate is in force' },
-  )
 const remove = (row: RateView) =>
   run(
     async () => {
@@ -49,37 +32,7 @@ const remove = (row: RateView) =>
 <template>
   <section aria-label="Exchange rates">
     <h2>Exchange rates</h2>
-    <form class="mt-1 flex flex-wrap items-end gap-2" novalidate @submit.prevent="add">
-      <label class="text-xs text-soft">on <DateField v-model="fresh.date" label="day of the rate" /></label>
-      <label class="text-xs text-soft"
-        >one<input
-          v-model="fresh.from"
-          maxlength="3"
-          class="field figures block w-16 uppercase"
-          aria-label="from currency"
-      /></label>
-      <label class="text-xs text-soft"
-        >is<input
-          v-model="fresh.rate"
-          class="field figures block w-24"
-          inputmode="decimal"
-          placeholder="1.36"
-          aria-label="rate"
-      /></label>
-      <label class="text-xs text-soft"
-        >in<input
-          v-model="fresh.to"
-          maxlength="3"
-          class="field figures block w-16 uppercase"
-          aria-label="to currency"
-      /></label>
-      <label class="flex gap-1 pb-1.5"
-        ><input v-model="fresh.bothWays" type="checkbox" />and the other way round</label
-      >
-      <button type="submit" class="button" :disabled="busy || fresh.from === '' || fresh.rate === ''">
-        Add the rate
-      </button>
-    </form>
+    <RateForm class="mt-1" :to="home" :today="today" @saved="rates = $event" />
     <table v-if="rates && rates.length > 0" class="ledger mt-2 bg-sheet">
       <thead>
         <tr>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { DoorAnswered, LeadView } from '#shared/leads/views'
+import { request } from '~/utils/request'
+
+/** The page to take along to the door, and what comes back from it. */
+const { lead } = defineProps<{ lead: LeadView }>()
+const emit = defineEmits<{ changed: [] }>()
+const build = useBuild()
+const { run, busy } = useAction()
+const note = ref('')
+const answered = ref<DoorAnswered | null>(null)
+async function takeBack() {
+  const { leadId, before, offerId } = answered.value!
+  await request(`/api/leads/${leadId}`, { method: 'PATCH', body: { answers: before } })
+  if (offerId !== null) await request(`/api/leads/offers/${offerId}`, { method: 'DELETE' })
+  emit('changed')
+}
+const open = () =>
+  run(
+    async () => {
+      answered.value = await request<DoorAnswered>('/api/leads/door', {
+        method: 'POST',
+        body: { text: note.value },
+      })
+      note.value = ''
+      emit('changed')
+    },
+    { message: 'what was seen at the door is noted', undo: takeBack },
+  )
+</script>
+
+<template>
+  <section class="sheet p-3" aria-label="at the door">
+    <h2>At the door</h2>
+    <p class="text-soft">
+      One page for your phone that needs no net: what to check, what to ask, and the most to pay for each
+      answer.
+    </p>
+    <p class="mt-1">
+      <a class="button" :href="`/api/builds/${build.view!.id}/leads/${lead.id}/door`" download
+        >Page for the door</a
+      >
+    </p>
+    <form class="mt-2 flex items-start gap-2" @submit.prevent="open">
+      <textarea
+        v-model="note"
+        rows="2"
+        class="field figures min-w-0 flex-1 text-xs"
+        aria-label="note from the door"
+        placeholder="paste here the note that the page made"
+      /><button type="submit" class="button" :disabled="busy || note.trim() === ''">Note it</button>
+    </form>
+  </section>
+</template>
