@@ -3,6 +3,7 @@ import { groupBy } from '#core/collections/groupBy'
 import { convertAmount, rateTable, type ExchangeRate } from '#core/money/rates'
 import { splitByLargestRemainder } from '#core/money/splitByLargestRemainder'
 import { joinedOrder, type JoinedOrder } from '#core/supply/orders/joinedOrder'
+import type { CartView } from '#shared/ledger/views'
 import type { Database } from '../db/client'
 import { builds } from '../db/schema/builds'
 import { leads } from '../db/schema/leads'
@@ -156,4 +157,21 @@ export function sharesOfOrders(
 function adjustedTo(total: number, parts: readonly number[]): number[] {
   const over = total - parts.reduce((sum, part) => sum + part, 0)
   return parts.map((part, index) => (index === 0 ? part + over : part))
+}
+
+/** An order as the shop's cart has it: things at their prices, then codes, shipping, tax and fees. */
+export function cartOf({ leads, joined: { landed } }: OpenOrder, buildId: string): CartView {
+  return {
+    source: leads[0]!.valued.sourceName,
+    currency: landed.payNow.currency,
+    lines: leads.map((each) => ({
+      choiceId: each.choiceId,
+      isOwn: each.buildId === buildId,
+      price: each.valued.lead.price,
+    })),
+    steps: landed.lines
+      .filter((line) => line.kind !== 'item')
+      .map(({ label, amount }) => ({ label, amount: amount.amount })),
+    total: landed.payNow.amount,
+  }
 }

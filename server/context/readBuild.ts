@@ -21,6 +21,7 @@ import { readHoldings, type Holdings } from './holdings'
 import { titlesOf } from './leadTitles'
 import { useMarket, type Market } from './market'
 import {
+  cartOf,
   openOrders,
   plannedElsewhere,
   shopsOf,
@@ -120,6 +121,7 @@ export async function readBuild(db: Database, buildId: string, today: string): P
     state: build.state,
     wantedBy: build.wantedBy,
     saleText: build.saleText,
+    carts: orders.map((order) => cartOf(order, build.id)),
     worthBasis: build.selling?.basis ?? 'parts',
     variantOf: build.variantOf,
     houseRules: build.houseRules,

@@ -150,7 +150,7 @@ export async function undoIn(tx: Queryable, actionId: number, today: string): Pr
   if (!action) throw new NotFoundError(`there is no action ${actionId}`)
   if (action.undoneOn !== null) throw new CoreError('undone', 'that was taken back already', 'id')
   await refuseBuiltUpon(tx, actionId, action.rows)
-  for (const image of [...action.rows].reverse()) await putBack(tx, image)
+  for (const image of [...action.rows].reverse()) await putBack(tx, image, today)
   await tx.update(actions).set({ undoneOn: today }).where(eq(actions.id, actionId))
   return action.buildId
 }
@@ -171,7 +171,7 @@ async function refuseBuiltUpon(tx: Queryable, actionId: number, rows: readonly R
   }
 }
 
-async function putBack(tx: Queryable, { table, id, before, after }: RowImage): Promise<void> {
+async function putBack(tx: Queryable, { table, id, before, after }: RowImage, today: string): Promise<void> {
   const now = await readRow(tx, table, id)
   const changed = Object.keys(after ?? {}).filter(
     (key) => before === null || JSON.stringify(before[key]) !== JSON.stringify(after![key]),
@@ -182,7 +182,10 @@ async function putBack(tx: Queryable, { table, id, before, after }: RowImage): P
     changed.some((key) => before !== null && JSON.stringify(now[key]) !== JSON.stringify(after[key]))
   )
     throw new CoreError('changed-since', 'what it would put back has been changed since', 'id')
-  if (before === null) await tx.delete(tableOf(table)).where(eq(tableOf(table).id, id))
+  // targets and more may hang on a build: it is put away, not taken out
+  if (before === null && table === 'builds')
+    await tx.update(builds).set({ deletedAt: today }).where(eq(builds.id, id))
+  else if (before === null) await tx.delete(tableOf(table)).where(eq(tableOf(table).id, id))
   else if (changed.length > 0)
     await tx
       .update(tableOf(table))

@@ -10,6 +10,7 @@ import type { TargetVerdict } from '#core/performance/model/judgeTarget'
 import type { Workload } from '#core/performance/model/workload'
 import type { TargetView } from '../bench/views'
 import type { ChoiceView, FindingView, FitView } from '../machine/views'
+import type { CartView } from '../ledger/views'
 import type { WorthBasis } from '../ledger/selling'
 import type { LookoutHit } from '../prices/views'
 import type { WeighedView } from '../scales/views'
@@ -38,6 +39,8 @@ export interface BuildView {
   readonly state: BuildState
   readonly wantedBy: string | null
   readonly saleText: string
+  /** Orders still to be paid, as the carts of their shops have them. */
+  readonly carts: readonly CartView[]
   /** What its worth today is read from. */
   readonly worthBasis: WorthBasis
   readonly variantOf: string | null

@@ -58,6 +58,9 @@ export const machineSaleSchema = object({
   hours: finite().min(0).max(1000).default(0),
 })
 
+/** A build that begins with this machine: its name, and what may be spent on it. */
+export const upgradeSchema = object({ day: day(), name: name().max(80), budget: amount() })
+
 export const returnedMachineSchema = object({ day: day(), amount: amount() })
 
 const found = {

@@ -68,30 +68,40 @@ export interface RebateOfLine {
   readonly state: RebateState
 }
 
-/** An order still to be paid, line by line as the shop's cart has it. Amounts in minor units of `currency`. */
-export interface PlannedOrderView {
+/** An order still to be paid as the shop's cart has it. Amounts in minor units of `currency`. */
+export interface CartView<Line = CartLine> {
   readonly source: string
   readonly currency: string
-  readonly lines: readonly {
-    readonly choiceId: string
-    readonly leadId: string
-    readonly label: string
-    readonly build: string
-    readonly isOwn: boolean
-    /** Ordered apart from the others of its shop, by hand. */
-    readonly isApart: boolean
-    readonly price: number
-    readonly share: number
-    /** What it costs if only this is paid now, and what the others then cost; null where it is the only one. */
-    readonly alone: { readonly this: number; readonly others: number } | null
-  }[]
+  readonly lines: readonly Line[]
   /** Codes, shipping, tax, fees. */
   readonly steps: readonly { readonly label: string; readonly amount: number }[]
   readonly total: number
+}
+
+export interface CartLine {
+  readonly choiceId: string
+  /** Whether it is for this build. */
+  readonly isOwn: boolean
+  readonly price: number
+}
+
+/** An order still to be paid, with what paying one line alone would make of the others. */
+export interface PlannedOrderView extends CartView<PlannedOrderLine> {
   readonly saved: number
   readonly freeShippingGap: number | null
   /** Whether lines of it may be ordered apart by hand. */
   readonly isShop: boolean
+}
+
+export interface PlannedOrderLine extends CartLine {
+  readonly leadId: string
+  readonly label: string
+  readonly build: string
+  /** Ordered apart from the others of its shop, by hand. */
+  readonly isApart: boolean
+  readonly share: number
+  /** What it costs if only this is paid now, and what the others then cost; null where it is the only one. */
+  readonly alone: { readonly this: number; readonly others: number } | null
 }
 
 export interface LedgerView {

@@ -201,6 +201,9 @@ describe('orders, trips and rebates', () => {
     // separately each pays 9.00 shipping; together 75.00 ships free: 75.00 · 1.13 = 84.75
     expect(receipt.totals.payNow).toBe(8475)
     expect(receipt.groups.toBuy.reduce((sum, line) => sum + line.payNow!, 0)).toBe(8475)
+    const [cart] = (await buildView(place.db, place.build, today)).carts
+    expect([cart!.total, cart!.lines.map(({ price }) => price)]).toEqual([8475, [4000, 3500]])
+    expect(cart!.steps.map(({ amount }) => amount)).toEqual([975])
     expect((await ledgerView(place.db, place.build, today)).orders[0]).toMatchObject({
       total: 8475,
       saved: 1800,

@@ -22,7 +22,13 @@ import { agree, gone, pass, reopen } from '#server/places/leads/leadSteps'
 import { haggleView, noteOffer } from '#server/places/leads/haggle'
 import { patchLead } from '#server/places/leads/patchLead'
 import { ledgerView } from '#server/places/ledger/ledgerView'
-import { sellMachine, stand, takeApart, takeMachineBack } from '#server/places/ledger/machineSteps'
+import {
+  beginUpgrade,
+  sellMachine,
+  stand,
+  takeApart,
+  takeMachineBack,
+} from '#server/places/ledger/machineSteps'
 import { stepRebate } from '#server/places/ledger/rebateSteps'
 import { createTrip, driveTrip } from '#server/places/ledger/trips'
 import { addChoice, changeChoice } from '#server/places/machine/choices'
@@ -33,7 +39,7 @@ import { leadSchema } from '#shared/leads/schemas'
 import { choiceSchema } from '#shared/machine/schemas'
 import { sourceSchema } from '#shared/sources/schemas'
 import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
-import { itemsOf, itemStep, pay, undoLast } from './purchases'
+import { itemsOf, itemStep, pay, undoLast, undoOf } from './purchases'
 
 /** Whole lives walked by hand, each with the figures a builder would work out at the counter. */
 let place: MarketWithBuild
@@ -387,6 +393,23 @@ describe('whole lives', () => {
           .where(and(eq(items.id, card), eq(items.place, 'shelf')))
       ).length,
     ).toBe(1)
+  })
+
+  test('an upgrade begins with a machine: its things go over for no cash; taken back, all is as it was', async () => {
+    const id = await build()
+    const cpu = await arrived(id, '90.00', 'cpu')
+    const before = await figures(id)
+    const upgrade = await beginUpgrade(db, id, { day: today, name: 'Faster', budget: '200.00' }, today)
+    expect(await figures(id)).toMatchObject({ cashOut: 90_00, cost: 0, toPay: 0 })
+    expect(await figures(upgrade)).toMatchObject({ cashOut: 0, cost: 90_00, left: 200_00 })
+    expect((await buildView(db, upgrade, today)).parts.map((part) => part.id)).toEqual(['cpu'])
+    expect((await buildView(db, id, today)).state).toBe('apart')
+    await itemStep(db, cpu, 'find', { state: 'dead' })
+    await expect(undoOf(db, 'begin-upgrade')).rejects.toMatchObject({ code: 'built-upon' })
+    await undoLast(db)
+    await undoLast(db)
+    expect(await figures(id)).toEqual(before)
+    await expect(buildView(db, upgrade, today)).rejects.toThrow('there is no build')
   })
 
   test('what later rests on an action stands in the way of its undo, by name', async () => {

@@ -33,7 +33,13 @@ import { agree, gone, pass, reopen } from '#server/places/leads/leadSteps'
 import { patchLead } from '#server/places/leads/patchLead'
 import { groupOrder } from '#server/places/ledger/groupOrder'
 import { ledgerView } from '#server/places/ledger/ledgerView'
-import { sellMachine, stand, takeApart, takeMachineBack } from '#server/places/ledger/machineSteps'
+import {
+  beginUpgrade,
+  sellMachine,
+  stand,
+  takeApart,
+  takeMachineBack,
+} from '#server/places/ledger/machineSteps'
 import { payOrder } from '#server/places/ledger/payOrder'
 import { stepRebate } from '#server/places/ledger/rebateSteps'
 import { createTrip, driveTrip } from '#server/places/ledger/trips'
@@ -280,7 +286,11 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
       ['CAD', 'SEK'],
     ] as const)!
     const rate = life.draw.whole(1, 40) / 4
-    await setRate(db, { date: life.pick(['2026-10-01', today])!, from, to, rate: String(rate), bothWays: true }, today)
+    await setRate(
+      db,
+      { date: life.pick(['2026-10-01', today])!, from, to, rate: String(rate), bothWays: true },
+      today,
+    )
     // later rates never alter what was paid
     expect(await bookedCash(life)).toEqual(booked)
   },
@@ -313,6 +323,12 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
     const sold = await db.select().from(builds).where(eq(builds.state, 'sold'))
     const row = life.pick(sold.filter((each) => life.builds.includes(each.id)))
     if (row) await takeMachineBack(db, row.id, { day: today, amount: life.amount() }, today)
+  },
+  async upgrade(life) {
+    const id = life.pick(life.builds)
+    if (!id || life.builds.length > 3) throw new CoreError('nothing', 'no machine to begin with')
+    const upgrade = { day: today, name: `U${life.builds.length}`, budget: '300.00' }
+    life.builds.push(await beginUpgrade(db, id, upgrade, today))
   },
   async apart(life) {
     const id = life.pick(life.builds)
@@ -511,6 +527,8 @@ test(
         if (now > at) {
           const done = await db.select({ id: actions.id }).from(actions).where(gt(actions.id, at))
           for (const { id } of done.reverse()) await undo(db, id, today)
+          const there = (await db.select().from(builds).where(isNull(builds.deletedAt))).map(({ id }) => id)
+          life.builds = life.builds.filter((id) => there.includes(id))
           life.did('undo')
           expect({ undone: name, figures: await assertHolds(life) }).toEqual({
             undone: name,

@@ -32,6 +32,17 @@ export async function undoLast(db: Database): Promise<void> {
   await undo(db, last!.id, today)
 }
 
+/** Takes the last action of a kind back. */
+export async function undoOf(db: Database, kind: string): Promise<void> {
+  const [last] = await db
+    .select()
+    .from(actions)
+    .where(eq(actions.kind, kind))
+    .orderBy(desc(actions.id))
+    .limit(1)
+  await undo(db, last!.id, today)
+}
+
 const byName = {
   arrive: steps.arrive,
   cancel: steps.cancel,

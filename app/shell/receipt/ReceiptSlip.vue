@@ -11,10 +11,26 @@ const receipt = computed(() => build.view!.receipt)
 const groups = computed(() =>
   [
     { title: 'paid', lines: receipt.value.groups.paid },
-    { title: 'to buy', lines: receipt.value.groups.toBuy },
+    { title: 'to buy', lines: receipt.value.groups.toBuy.filter(({ id }) => !inCart.value.has(id)) },
     { title: 'owned', lines: receipt.value.groups.owned },
   ].filter((group) => group.lines.length > 0),
 )
+/** Orders that can be held against the shop's cart: wholly of this build, in its currency, with more than prices in them. */
+const carts = computed(() =>
+  build
+    .view!.carts.filter(
+      ({ currency, lines, steps }) =>
+        currency === receipt.value.currency && steps.length > 0 && lines.every(({ isOwn }) => isOwn),
+    )
+    .map((cart) => ({
+      ...cart,
+      lines: cart.lines.flatMap(({ choiceId, price }) => {
+        const line = receipt.value.groups.toBuy.find(({ id }) => id === choiceId)
+        return line ? [{ line, price }] : []
+      }),
+    })),
+)
+const inCart = computed(() => new Set(carts.value.flatMap(({ lines }) => lines.map(({ line }) => line.id))))
 const mark: Readonly<Record<ReceiptLine['kind'], string>> = {
   paid: '■',
   lead: '◧',
@@ -29,7 +45,10 @@ const markWord: Readonly<Record<ReceiptLine['kind'], string>> = {
   assumed: 'assumed',
   owned: 'owned',
 }
-const lines = computed(() => groups.value.flatMap((group) => group.lines))
+const lines = computed(() => {
+  const { paid, toBuy, owned } = receipt.value.groups
+  return [...paid, ...toBuy, ...owned]
+})
 const working = (id: string) =>
   lineWorking(
     build.view!,
@@ -53,6 +72,28 @@ const working = (id: string) =>
         <span class="min-w-0 flex-1 truncate" :title="line.label">{{ line.label }}</span>
         <span v-if="line.scope !== 'core'" class="text-[10px] text-soft">{{ line.scope }}</span>
         <TheFigure :text="amount(line.payNow, receipt.currency)" :working="() => working(line.id)" />
+      </div>
+    </section>
+    <section
+      v-for="(cart, index) in carts"
+      :key="`${cart.source} ${index}`"
+      class="border-b border-dashed border-soft py-2"
+      :aria-label="`order at ${cart.source}`"
+    >
+      <h2 class="text-soft">to order at {{ cart.source }}</h2>
+      <div v-for="{ line, price } in cart.lines" :key="line.id" class="flex items-baseline gap-2 py-0.5">
+        <span :title="markWord[line.kind]" :aria-label="markWord[line.kind]">{{ mark[line.kind] }}</span>
+        <span class="min-w-0 flex-1 truncate" :title="line.label">{{ line.label }}</span>
+        <TheFigure :text="amount(price, receipt.currency)" :working="() => working(line.id)" />
+      </div>
+      <div v-for="step in cart.steps" :key="step.label" class="flex justify-between py-0.5 text-soft">
+        <span class="min-w-0 truncate pl-5">{{ step.label }}</span><span>{{
+          amount(step.amount, receipt.currency)
+        }}</span>
+      </div>
+      <div class="flex justify-between py-0.5 font-semibold">
+        <span class="pl-5">the cart</span
+        ><span data-figure="cart">{{ amount(cart.total, receipt.currency) }}</span>
       </div>
     </section>
     <section v-if="build.view!.hunts" class="border-b border-dashed border-soft py-2">

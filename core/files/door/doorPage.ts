@@ -1,3 +1,4 @@
+import { doorAnswers } from '../../supply/door/doorTable'
 import { doorWords } from './doorNote'
 
 /** One question at the door. */
@@ -6,6 +7,8 @@ export interface DoorQuestion {
   readonly question: string
   /** What the listing says of it; empty: nothing. */
   readonly said: string
+  /** Whether it is answered by telling something rather than by yes or no. */
+  readonly isTold: boolean
 }
 
 /** What a set of answers makes of the lead, ready to be shown. */
@@ -39,6 +42,8 @@ export interface DoorPage {
   readonly note: string
 }
 
+const plainWords = { yes: 'yes', no: 'no', unknown: 'not known' } as const
+const toldWords = { yes: 'told', no: 'not told', unknown: 'not asked' } as const
 const escaped = (text: string) =>
   text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!)
 
@@ -50,13 +55,13 @@ const asScript = (value: unknown) => JSON.stringify(value).replaceAll('<', '\\u0
  * It holds everything it shows and asks nobody for anything.
  */
 export function doorPage(page: DoorPage): string {
-  const question = ({ key, question: asked, said }: DoorQuestion) => `
+  const question = ({ key, question: asked, said, isTold }: DoorQuestion) => `
 <fieldset><legend>${escaped(asked)}</legend>${said === '' ? '' : `<small>listing: “${escaped(said)}”</small>`}
-${['yes', 'no', 'unknown']
+${doorAnswers
   .map(
     (answer) =>
       `<label><input type="radio" name="${escaped(key)}" value="${answer}"${answer === 'unknown' ? ' checked' : ''}> ${
-        answer === 'unknown' ? 'not known' : answer
+        (isTold ? toldWords : plainWords)[answer]
       }</label>`,
   )
   .join('')}</fieldset>`

@@ -201,6 +201,8 @@ export interface LeadFact {
   readonly lost: number
   readonly faultFactor: number
   readonly silenceLoses: boolean
+  /** Whether it is answered by telling something rather than by yes or no. */
+  readonly isTold: boolean
 }
 
 /**
@@ -218,7 +220,8 @@ export function readFacts(
     .filter((wanted) => wanted.role === 'any' || roles.includes(wanted.role))
     .map((wanted) => {
       const { key, role, name, question, lost = 0, faultFactor = 1, silenceLoses = false } = wanted
-      const fact = { key, role, name, question, lost, faultFactor, silenceLoses }
+      const isTold = wanted.no === undefined
+      const fact = { key, role, name, question, lost, faultFactor, silenceLoses, isTold }
       const own = answers[key]
       if (own) return { ...fact, state: 'stated', answer: own, quote: '', by: 'builder' }
       const no = wanted.no?.exec(text)

@@ -1,7 +1,7 @@
 import type { Answer } from '../../reading/listings/completeness'
 
 /** What an answer may be at the door: nobody knows is one of them. */
-export const doorAnswers = ['unknown', 'yes', 'no'] as const
+export const doorAnswers = ['yes', 'no', 'unknown'] as const
 export type DoorAnswer = (typeof doorAnswers)[number]
 
 /** Most questions whose every set of answers is worked out: 3⁴ = 81 rows. */

@@ -16,7 +16,12 @@ import type { DoorAnswered } from '#shared/leads/views'
 import { haggled, noteOffer, sheetOf } from './haggle'
 import { patchLeadIn } from './patchLead'
 
-const asked = ({ key, question, quote }: LeadFact): DoorQuestion => ({ key, question, said: quote })
+const asked = ({ key, question, quote, isTold }: LeadFact): DoorQuestion => ({
+  key,
+  question,
+  said: quote,
+  isTold,
+})
 
 /** The page for the door of a lead: every answer that changes a figure worked out beforehand. */
 export async function doorPageOf(

@@ -8,7 +8,7 @@ import type { LedgerView, PlannedOrderView, TripView } from '#shared/ledger/view
 import type { Database } from '#server/db/client'
 import { actions, ledgerEntries } from '#server/db/schema/ledger'
 import { deadlines } from './deadlines'
-import type { OpenOrder } from '#server/context/openOrders'
+import { cartOf, type OpenOrder } from '#server/context/openOrders'
 import { readBuild, type ReadBuild } from '#server/context/readBuild'
 import { builds } from '#server/db/schema/builds'
 import { sellingOf } from './selling'
@@ -88,24 +88,19 @@ function comparedTo(lines: BuildView['receipt']['groups']['paid']): LedgerView['
 }
 
 /** An order as the shop's cart has it; and what paying one line alone would make of the others. */
-function plannedOrder(
-  { leads: inOrder, joined }: OpenOrder,
-  view: BuildView | ReadBuild['view'],
-): PlannedOrderView {
-  const { landed, shares, saved, freeShippingGap } = joined
+function plannedOrder(order: OpenOrder, view: BuildView | ReadBuild['view']): PlannedOrderView {
+  const { leads: inOrder, joined } = order
   const orderOf = (each: OpenOrder['leads'][number]) => each.valued.value.order
+  const cart = cartOf(order, view.id)
   return {
-    source: inOrder[0]!.valued.sourceName,
-    currency: landed.payNow.currency,
+    ...cart,
     lines: inOrder.map((each, index) => ({
-      choiceId: each.choiceId,
+      ...cart.lines[index]!,
       leadId: each.valued.lead.id,
       label: each.valued.lead.title,
       build: each.buildName,
-      isOwn: each.buildId === view.id,
       isApart: each.orderGroup !== null,
-      price: each.valued.lead.price,
-      share: shares[index]!,
+      share: joined.shares[index]!,
       alone:
         inOrder.length < 2
           ? null
@@ -115,12 +110,8 @@ function plannedOrder(
                 .amount,
             },
     })),
-    steps: landed.lines
-      .filter((line) => line.kind !== 'item')
-      .map(({ label, amount }) => ({ label, amount: amount.amount })),
-    total: landed.payNow.amount,
-    saved,
-    freeShippingGap,
+    saved: joined.saved,
+    freeShippingGap: joined.freeShippingGap,
     isShop: ['shop', 'refurbisher', 'counter'].includes(inOrder[0]!.valued.source.kind),
   }
 }

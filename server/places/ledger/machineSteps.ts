@@ -2,14 +2,22 @@ import { and, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import type { machineSaleSchema, daySchema, returnedMachineSchema } from '#shared/ledger/schemas'
+import type {
+  machineSaleSchema,
+  daySchema,
+  returnedMachineSchema,
+  upgradeSchema,
+} from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
 import { act, type OpenAction } from '#server/db/action'
 import { newId } from '#server/db/ids'
 import { items, sales } from '#server/db/schema/ledger'
 import { choices } from '#server/db/schema/machine'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
-import { saleEntries } from './itemSteps'
+import { briefOf } from '../brief/brief'
+import { briefRow } from '../brief/briefRow'
+import { replaceTargets } from '../brief/targets'
+import { moveItem, saleEntries } from './itemSteps'
 import { writeEntry } from './ledgerEntries'
 
 /** The life of a build: it stands, is sold as a whole, comes back, is taken apart. */
@@ -163,17 +171,53 @@ export async function takeApart(
     today,
     async (action) => {
       await refuseOver(await findBuild(action.tx, id), ['planned', 'standing'], 'be taken apart')
-      const all = await itemsIn(action.tx, id)
-      if (all.some((item) => item.place === 'ordered'))
-        throw new CoreError(
-          'not-possible',
-          'something for it is still ordered; note that it arrived, or cancel it',
-          'id',
-        )
-      for (const item of all.filter((each) => each.place === 'build'))
-        await action.update('items', item.id, { place: 'shelf', isBuiltIn: false })
-      await removeChoices(action, id)
-      await action.update('builds', id, { state: 'apart', stateSince: day })
+      for (const item of await itemsToTakeOut(action.tx, id)) await moveItem(action, item, null)
+      await endApart(action, id)
     },
   )
+}
+
+/** The things in it; refused while something is still ordered. */
+async function itemsToTakeOut(tx: Queryable, id: string) {
+  const all = await itemsIn(tx, id)
+  if (all.some((item) => item.place === 'ordered'))
+    throw new CoreError(
+      'not-possible',
+      'something for it is still ordered; note that it arrived, or cancel it',
+      'id',
+    )
+  return all.filter((each) => each.place === 'build')
+}
+
+async function endApart(action: OpenAction, id: string): Promise<void> {
+  await removeChoices(action, id)
+  await action.update('builds', id, { state: 'apart', stateSince: action.day })
+}
+
+/**
+ * An upgrade begins with a machine as its before: a new build with the same brief and another budget, to which all that
+ * is in it is handed over for no cash, at its remaining cost.
+ */
+export async function beginUpgrade(
+  db: Database,
+  id: string,
+  { day, name, budget }: InferType<typeof upgradeSchema>,
+  today: string,
+): Promise<string> {
+  const build = await findBuild(db, id)
+  const brief = { ...(await briefOf(db, id)), name, budget, stretch: budget, wantedBy: null }
+  const newBuildId = newId(name)
+  await act(
+    db,
+    { kind: 'begin-upgrade', text: `${name} begun with ${build.name}`, day, buildId: newBuildId },
+    today,
+    async (action) => {
+      await refuseOver(await findBuild(action.tx, id), ['planned', 'standing'], 'be upgraded')
+      await action.insert('builds', { ...briefRow(brief), id: newBuildId, beforeId: id, createdAt: day })
+      await replaceTargets(action.tx, newBuildId, brief)
+      for (const item of await itemsToTakeOut(action.tx, id)) await moveItem(action, item, newBuildId)
+      await endApart(action, id)
+    },
+  )
+  return newBuildId
 }

@@ -62,7 +62,7 @@ test('a page of a hostile listing holds no markup of it, and asks nobody for any
     digits: 2,
     price: '100.00',
     today: '2026-10-31',
-    telling: [{ key: 'works', question: nasty, said: nasty }],
+    telling: [{ key: 'works', question: nasty, said: nasty, isTold: false }],
     others: [],
     rows: { u: { expected: '1', worth: '1', most: null, mostShown: nasty, advice: nasty } },
     checks: [{ name: nasty, lines: [nasty] }],

@@ -78,6 +78,7 @@ const unpaid = computed(() =>
             Take it apart
           </button>
         </div>
+        <BeginUpgrade :ledger="ledger" />
       </template>
       <form
         v-else-if="ledger.state === 'sold'"
