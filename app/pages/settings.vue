@@ -15,6 +15,9 @@ const { run } = useAction()
 const session = useSession()
 const view = shallowRef<SettingsView | null>(null)
 const learning = ref<readonly LearningView[]>([])
+const learntByKey = computed(
+  () => new Map(learning.value.flatMap((row) => (row.key === null ? [] : [[row.key, row] as const]))),
+)
 const currency = ref('')
 const sheets = computed(() => (view.value ? assumptionSheets(view.value) : []))
 const money = computed(() =>
@@ -142,7 +145,13 @@ const reload = () => location.reload()
             >{{ sheet.changed }} {{ sheet.changed === 1 ? 'figure' : 'figures' }} of yours</span
           >
         </h2>
-        <AssumptionTable class="mt-1" :rows="sheet.rows" @change="setFigure" />
+        <AssumptionTable
+          class="mt-1"
+          :rows="sheet.rows"
+          :learning="learntByKey"
+          @change="setFigure"
+          @adopt="adopt"
+        />
       </section>
       <div class="mt-6 grid grid-cols-2 gap-3 max-md:grid-cols-1">
         <BackupSection @restored="reload" />

@@ -51,6 +51,18 @@ export function learntRatio(ratios: readonly number[]): Learnt | null {
   }
 }
 
+/**
+ * A learnt figure as it takes the place of an assumption: within what that allows, in whole thousandths.
+ *
+ * @example 0.72727 where 0 to 1 is allowed: 0.727
+ */
+export function figureToAdopt(
+  { value }: Pick<Learnt, 'value'>,
+  { min, max }: { readonly min: number; readonly max: number },
+): number {
+  return Math.min(max, Math.max(min, Math.round(value * 1000) / 1000))
+}
+
 /** How many of the smallest and the largest may be left out so that the median still lies between in 90 % of cases. */
 function cutFor(count: number): number {
   const outside = 0.05

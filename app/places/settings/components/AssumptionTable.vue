@@ -1,9 +1,24 @@
 <script setup lang="ts">
+import type { LearningView } from '#shared/settings/views'
+import { percent } from '~/utils/show'
+import { adoptable } from '../state/adoptable'
 import type { AssumptionRow } from '../state/assumptionRows'
 
 /** A group of assumptions: the figure in force in a field, its default beside it. An empty field takes it back. */
-const { rows } = defineProps<{ rows: readonly AssumptionRow[] }>()
-const emit = defineEmits<{ change: [row: AssumptionRow, value: number | null] }>()
+const { rows, learning } = defineProps<{
+  rows: readonly AssumptionRow[]
+  /** What came of the figures, by their keys. */
+  learning: ReadonlyMap<string, LearningView>
+}>()
+const emit = defineEmits<{
+  change: [row: AssumptionRow, value: number | null]
+  adopt: [row: LearningView, value: number]
+}>()
+/** What came of a figure, once there is something to say. */
+function learntOf({ key }: AssumptionRow) {
+  const row = learning.get(key)
+  return row?.learnt ? { row, learnt: row.learnt, figure: adoptable(row) } : null
+}
 
 function onChange(row: AssumptionRow, text: string) {
   const value = text.trim() === '' ? null : Number(text)
@@ -26,7 +41,22 @@ function onChange(row: AssumptionRow, text: string) {
     </thead>
     <tbody>
       <tr v-for="row in rows" :key="row.key" :data-assumption="row.key">
-        <td>{{ row.name }}</td>
+        <td>
+          {{ row.name
+          }}<span v-if="learntOf(row)" class="block text-xs text-soft" :data-came="row.key"
+            >came to {{ percent(learntOf(row)!.learnt.value, 1) }} of {{ learntOf(row)!.row.count
+            }}<template v-if="learntOf(row)!.figure !== null"
+              >:
+              <button
+                type="button"
+                class="quiet-button"
+                @click="emit('adopt', learntOf(row)!.row, learntOf(row)!.figure!)"
+              >
+                use it
+              </button></template
+            ></span
+          >
+        </td>
         <td class="text-right">
           <input
             :value="row.own ?? row.byDefault"

@@ -1,23 +1,12 @@
 <script setup lang="ts">
-import { findAssumption } from '#core/assumptions/assumptions'
 import { fewestOutcomes } from '#core/statistics/learnt'
 import type { LearningView } from '#shared/settings/views'
+import { adoptable } from '../state/adoptable'
 import { percent } from '~/utils/show'
 
 /** What was assumed beside what came of it; a learnt figure can take the place of the assumption. */
 const { rows } = defineProps<{ rows: readonly LearningView[] }>()
 const emit = defineEmits<{ adopt: [row: LearningView, value: number] }>()
-/** A figure is taken over within what its assumption allows, in whole tenths of a percent. */
-function adopted({ key, learnt }: LearningView): number | null {
-  const assumption = key === null || learnt === null ? undefined : findAssumption(key)
-  if (!assumption || !learnt) return null
-  const tenths = Math.round(learnt.value * 1000) / 1000
-  return Math.min(assumption.max, Math.max(assumption.min, tenths))
-}
-const canAdopt = (row: LearningView) => {
-  const value = adopted(row)
-  return value !== null && value !== row.foreseen
-}
 </script>
 
 <template>
@@ -46,11 +35,11 @@ const canAdopt = (row: LearningView) => {
         <td class="amount">{{ row.count }}</td>
         <td>
           <button
-            v-if="canAdopt(row)"
+            v-if="adoptable(row) !== null"
             type="button"
             class="quiet-button"
             :aria-label="`use what came of: ${row.name}`"
-            @click="emit('adopt', row, adopted(row)!)"
+            @click="emit('adopt', row, adoptable(row)!)"
           >
             use it
           </button>
