@@ -157,7 +157,7 @@ export const demoBuilds: readonly DemoBuild[] = [
       { partId: 'northpine-n4-full', limit: '78.00', reason: 'overclocks, has room for drives' },
       { partId: 'lullwater-lull-120', limit: '20.00', reason: '' },
     ],
-    owned: ['shelf-case', 'shelf-drive', 'shelf-supply'],
+    owned: ['shelf-case', 'shelf-drive', 'shelf-supply', 'shelf-card'],
     rivals: ['trestle-configured'],
     reads: [],
     ownFigures: [],
@@ -241,7 +241,7 @@ export const demoPast = {
     wantedBy: null,
     houseRules: rules([]),
     needs: [],
-    targets: [],
+    targets: [target('pixel-orchard', 1920, 1080, 'low', 60, 40)],
   },
   bought: [
     {
@@ -266,7 +266,9 @@ export const demoPast = {
       state: 'works',
     },
     {
-      partId: 'murrowdun-tarn-420-2-gb',
+      partId: 'murrowdun-tarn-440-4-gb',
+      // sold as the better one, and found otherwise
+      foundPartId: 'murrowdun-tarn-420-2-gb',
       paid: '41.00',
       day: '2026-09-15',
       arrives: '2026-09-18',
@@ -276,6 +278,61 @@ export const demoPast = {
   /** What came dead goes back. */
   sentBack: { day: '2026-09-18', expected: '31.00', refundedOn: '2026-09-29', refunded: '20.00' },
   sale: { day: '2026-10-17', price: '268.00', fee: '0', postage: '0', hours: 5 },
+} as const
+
+/** What was done since the builds were begun; a build by its name, a choice by words of its label. */
+export const demoStory = {
+  variants: [
+    {
+      of: 'Couch corner',
+      name: 'Couch corner, across the water',
+      brief: { currency: 'SEK', region: 'Norrby', budget: '4700.00', stretch: '5150.00', needs: [] },
+      without: ['Tarn 640', 'Lull'],
+      hunts: [
+        { partId: 'sundrel-stook-51-8-gb', limit: '1050.00' },
+        { partId: 'lullwater-lull-120', limit: '150.00' },
+      ],
+    },
+    {
+      of: 'Couch corner',
+      name: 'Couch corner, other platform',
+      brief: null,
+      without: ['Lot: board'],
+      hunts: [
+        { partId: 'ostrane-threddle-33', limit: '60.00' },
+        { partId: 'wainscot-corbel-micro', limit: '74.00' },
+        { partId: 'palisado-16-gb-ddr4-2-8', limit: '32.00' },
+        { partId: 'barrowcase-barrow-plain', limit: '26.00' },
+      ],
+    },
+  ],
+  editions: [
+    { of: 'Reading room', name: 'After the summer', asOf: '2026-09-30' },
+    { of: 'Reading room', name: 'Before the tournaments', asOf: null },
+    { of: 'Couch corner', name: 'For the café', asOf: null },
+    { of: 'Small white one', name: 'For the listing', asOf: null },
+    { of: 'Club edit box', name: 'For the club', asOf: null },
+  ],
+  advice: [
+    {
+      of: 'Couch corner',
+      by: 'Orla of the bench next door',
+      remarks: [
+        {
+          line: 'Murrowdun Tarn 640 8 GB',
+          remark: 'the S is quieter, and a café hears it',
+          instead: 'Tarn 640 S 8 GB',
+        },
+        { line: '', remark: 'ask for the memory to be shown before you drive out', instead: '' },
+      ],
+    },
+    {
+      of: 'Small white one',
+      by: 'Orla of the bench next door',
+      remarks: [{ line: '', remark: 'a second stick sells it: people count them', instead: '' }],
+    },
+  ],
+  plan: { of: 'Couch corner', name: 'Couch corner, as planned' },
 } as const
 
 export const demoShelf = [
@@ -306,6 +363,14 @@ export const demoShelf = [
   {
     id: 'shelf-drive',
     partId: 'fathomline-eddy-1-tb-sata',
+    condition: 'used',
+    cost: '0',
+    currency: 'CAD',
+    note: 'the club’s own',
+  },
+  {
+    id: 'shelf-card',
+    partId: 'sundrel-stook-31-6-gb',
     condition: 'used',
     cost: '0',
     currency: 'CAD',

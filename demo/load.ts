@@ -1,5 +1,7 @@
 import { demoBuilds, demoOpinions, demoPast, demoWaitNotes } from './builds'
+import { asking } from './asking'
 import { demoFiles } from './files'
+import { loadStory } from './story'
 
 /** What the demo asks of the stand-in markets, and how often. */
 export const demoConnectors = [
@@ -50,8 +52,10 @@ export async function loadDemo(
     say(`connectors: ${demoConnectors.length} addresses at ${markets}`)
   }
   await loadPast(address)
+  const builds = new Map<string, string>()
   for (const build of demoBuilds) {
     const { id } = await post(address, '/api/builds', JSON.stringify(build.brief))
+    builds.set(String(build.brief.name), id)
     const inbox = (await (await fetch(`${address}/api/builds/${id}/leads`)).json()) as {
       leads: { id: string; externalId: string }[]
     }
@@ -108,6 +112,8 @@ export async function loadDemo(
     for (const entry of build.entries) await post(address, `/api/builds/${id}/ledger`, JSON.stringify(entry))
     say(`build: ${String(build.brief.name)}`)
   }
+  await loadStory(asking(address), builds, files)
+  say('variants, editions, advice, a plan, frame logs')
 }
 
 /** A life that is over, step by step as it was lived. */
@@ -115,13 +121,13 @@ async function loadPast(address: string): Promise<void> {
   const { brief, bought, sentBack, sale } = demoPast
   const { id } = await post(address, '/api/builds', JSON.stringify(brief))
   const ask = (path: string, body: object) => post(address, path, JSON.stringify(body))
-  for (const { partId, paid, day, arrives, state } of bought) {
+  for (const { partId, paid, day, arrives, state, ...found } of bought) {
     const chosen = await ask(`/api/builds/${id}/machine/choices`, { kind: 'hunt', partId, limit: paid })
     const { id: choice } = chosen.choices.find((each: { kind: string }) => each.kind === 'hunt')
     await ask(`/api/ledger/choices/${choice}/pay`, { day, amount: paid })
     const { items } = await (await fetch(`${address}/api/builds/${id}/ledger`)).json()
     const item = items.find((each: { place: string }) => each.place === 'ordered')
-    await ask(`/api/ledger/items/${item.id}/arrive`, { day: arrives, state })
+    await ask(`/api/ledger/items/${item.id}/arrive`, { day: arrives, state, ...found })
     if (state !== 'dead') continue
     await ask(`/api/ledger/items/${item.id}/send-back`, { day: sentBack.day, expected: sentBack.expected })
     await ask(`/api/ledger/items/${item.id}/refund`, { day: sentBack.refundedOn, amount: sentBack.refunded })

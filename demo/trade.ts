@@ -179,6 +179,8 @@ export const demoRates = [
   { date: date!, from: 'SEK', to: 'CAD', rate: sek! },
   { date: date!, from: 'USD', to: 'CAD', rate: usd! },
   { date: date!, from: 'EUR', to: 'CAD', rate: eur! },
+  // for the variant across the water
+  { date: date!, from: 'CAD', to: 'SEK', rate: (1 / Number(sek)).toFixed(4) },
 ])
 
 const equivalents = (

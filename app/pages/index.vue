@@ -6,6 +6,13 @@ import { request, RequestError } from '~/utils/request'
 const session = useSession()
 const { run } = useAction()
 const strips = ref<Strip[] | null>(null)
+/** Variants stand under their build: thoughts, no machines. One whose build is archived stands by itself. */
+const builds = computed(
+  () =>
+    strips.value?.filter(
+      ({ variantOf }) => variantOf === null || !strips.value!.some(({ id }) => id === variantOf),
+    ) ?? [],
+)
 const failed = ref('')
 async function load() {
   await session.load()
@@ -70,11 +77,12 @@ async function openFile(event: Event) {
     <p v-if="failed" class="mt-4 text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!strips" class="mt-4 text-soft" role="status">Loading…</p>
     <template v-else-if="strips.length > 0">
-      <CounterAgenda :strips="strips" class="mt-4" />
+      <CounterAgenda :strips="builds" class="mt-4" />
       <BuildStripCard
-        v-for="strip in strips"
+        v-for="strip in builds"
         :key="strip.id"
         :strip="strip"
+        :variants="strips.filter(({ variantOf }) => variantOf === strip.id)"
         class="mt-4"
         @remove="remove(strip)"
       />

@@ -97,7 +97,8 @@ export async function readBuild(db: Database, buildId: string, today: string): P
     [...things.flatMap((thing) => thing.machineParts), ...chosen.flatMap((choice) => choice.machineParts)],
     choiceContext.library,
   )
-  const emptyRoles = emptyRolesOf(parts)
+  // of what is over nothing is missing
+  const emptyRoles = build.state === 'sold' || build.state === 'apart' ? [] : emptyRolesOf(parts)
   const input = {
     ...accountInput(loaded, chosen, things, planned, itemContext),
     machineWorth: machineWorthOf(market, build, parts, emptyRoles.length === 0, today),

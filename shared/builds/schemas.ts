@@ -1,6 +1,10 @@
 import { object } from 'yup'
-import { name } from '../fields'
+import { calendarDate, name } from '../fields'
 
-export const editionSchema = object({ name: name().max(80) })
+export const editionSchema = object({
+  name: name().max(80),
+  /** By the prices of an earlier day; today's where it is left out. */
+  asOf: calendarDate().nullable().default(null),
+})
 
 export const variantSchema = object({ name: name().max(80) })

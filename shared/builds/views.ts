@@ -142,6 +142,7 @@ export interface BuildStrip extends Pick<
   | 'budget'
   | 'stretch'
   | 'state'
+  | 'variantOf'
   | 'receipt'
   | 'targets'
   | 'emptyRoles'

@@ -16,6 +16,12 @@ watch(
   },
   { immediate: true },
 )
+/** A build that is over has an account, a brief and prices; nothing else of it is judged. */
+const isOver = computed(
+  () =>
+    (build.view?.state === 'sold' || build.view?.state === 'apart') &&
+    /\/b\/[^/]+(\/(machine|bench|plan|scales)?)?$/.test(route.path),
+)
 useKeys({ r: () => (slipOpen.value = !slipOpen.value) })
 useHead({ title: () => (build.view ? `${build.view.name} · Tarvin` : 'Tarvin') })
 </script>
@@ -28,7 +34,9 @@ useHead({ title: () => (build.view ? `${build.view.name} · Tarvin` : 'Tarvin') 
   <div v-else-if="build.view" class="flex h-full flex-col">
     <div class="flex min-h-0 flex-1 max-md:flex-col">
       <PlaceNav />
-      <main class="@container/place min-h-0 min-w-0 flex-1 overflow-y-auto"><NuxtPage /></main>
+      <main class="@container/place min-h-0 min-w-0 flex-1 overflow-y-auto">
+        <WhatItWas v-if="isOver" :key="build.view.id" /><NuxtPage v-else />
+      </main>
       <ReceiptSlip
         v-if="pinned"
         class="max-xl:fixed max-xl:top-11 max-xl:right-0 max-xl:bottom-[46px] max-xl:z-20 max-md:inset-x-0 max-md:w-full"

@@ -19,21 +19,28 @@ import { useMarket } from '#server/context/market'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 import { editionContent, editionNotes } from './editionContent'
 
-/** Freezes a build as it stands: prices, dates, estimates, weighing, open questions. Private notes stay out. */
+/**
+ * Freezes a build as it stands: prices, dates, estimates, weighing, open questions. Private notes stay out.
+ *
+ * @param asOf by the prices of an earlier day; null: today's
+ */
 export async function freezeEdition(
   db: Database,
   buildId: string,
   name: string,
   today: string,
+  asOf: string | null = null,
 ): Promise<string> {
-  const view = await buildView(db, buildId, today)
+  const day = asOf ?? today
+  if (day > today) throw new CoreError('future-date', `${day} is still to come`, 'asOf')
+  const view = await buildView(db, buildId, day)
   const id = newId(name)
   await db.insert(editions).values({
     id,
     buildId,
     name,
-    frozenOn: today,
-    content: editionContent(view, today, await editionNotes(db, view, today)),
+    frozenOn: day,
+    content: editionContent(view, day, await editionNotes(db, view, day)),
     createdAt: new Date().toISOString(),
   })
   return id

@@ -7,7 +7,7 @@ import { leftWorking, totalWorking } from '~/workings/receiptWorkings'
 import { amount, longDate } from '~/utils/show'
 
 /** A build as a strip: its receipt foot, its weakest target, its next step. */
-const { strip } = defineProps<{ strip: BuildStrip }>()
+const { strip, variants } = defineProps<{ strip: BuildStrip; variants: readonly BuildStrip[] }>()
 const emit = defineEmits<{ remove: [] }>()
 const weakest = computed(
   () =>
@@ -97,5 +97,21 @@ const next = computed(() => {
       </div>
       <button type="button" class="quiet-button ml-auto" @click="emit('remove')">archive</button>
     </div>
+    <p
+      v-for="variant in variants"
+      :key="variant.id"
+      class="flex items-baseline gap-4 border-t border-dashed border-line px-4 py-1"
+    >
+      <NuxtLink :to="`/b/${variant.id}/machine`" class="min-w-0 truncate hover:underline">{{
+        variant.name
+      }}</NuxtLink><span class="tag tag-info">variant</span
+      ><span class="figures ml-auto"
+        >{{ amount(variant.receipt.totals.payNow, variant.currency) }} {{ variant.currency }}</span
+      ><span
+        class="figures w-36 text-right"
+        :class="(variant.receipt.left ?? 0) < 0 ? 'text-stop' : 'text-soft'"
+        >{{ amount(variant.receipt.left, variant.currency) }} left</span
+      >
+    </p>
   </article>
 </template>

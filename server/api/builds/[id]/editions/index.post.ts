@@ -7,6 +7,7 @@ import { editionsView, freezeEdition } from '#server/places/builds/editions'
 export default buildRoute(async (event) => {
   const db = await useDatabase()
   const id = getRouterParam(event, 'id')!
-  await freezeEdition(db, id, (await bodyOf(event, editionSchema)).name, today())
+  const { name, asOf } = await bodyOf(event, editionSchema)
+  await freezeEdition(db, id, name, today(), asOf)
   return editionsView(db, id, today())
 })
