@@ -1,6 +1,7 @@
 import { checkFit } from '../machine/fit/checkFit'
 import type { FitBrief } from '../machine/fit/finding'
 import type { Part, Role } from '../parts/part'
+import { startsMachine } from '../parts/startsMachine'
 import { geometricMean } from '../performance/runs/beforeAfter'
 
 /** A way to fill a role: a lead at hand, or a part at its street price. `cost` is what is minimised or held under the budget. */
@@ -77,6 +78,7 @@ export function* matchSearch(problem: SearchProblem): Generator<SearchProgress, 
   const allowed = problem.options.filter(
     ({ part }) =>
       part.facts.module !== 'laptop' &&
+      startsMachine(part) &&
       !checkFit({ parts: [part], brief: problem.brief }).findings.some((finding) =>
         rulesOfOnePart.has(finding.ruleId),
       ),

@@ -2,6 +2,7 @@ import { checkFit } from '../machine/fit/checkFit'
 import type { Finding } from '../machine/fit/finding'
 import { fitRules } from '../machine/fit/rules'
 import type { Part, Role } from '../parts/part'
+import { startsMachine } from '../parts/startsMachine'
 import { countedFps, estimateFrameRate } from '../performance/model/estimateFrameRate'
 import { frameMachineOf } from '../performance/model/machineOf'
 import type { Code } from '../supply/landed/codes'
@@ -189,11 +190,12 @@ export const leastFactor = 1.15
 
 const isLargeEnough =
   ({ memoryGb, driveGb }: PlanWishes) =>
-  ({ role, facts }: Part) =>
-    (role !== 'memory' || memoryGb === null || (facts.capacityGb ?? 0) >= memoryGb) &&
-    // a machine starts from a drive without platters: a hard drive is never what a plan saves by
-    (role !== 'storage' ||
-      (facts.drive !== 'hdd' && (driveGb === null || (facts.capacityGb ?? 0) >= driveGb)))
+  (part: Part) => {
+    const { role, facts } = part
+    const isOfSize = (least: number | null) => least === null || (facts.capacityGb ?? 0) >= least
+    if (role === 'memory') return isOfSize(memoryGb)
+    return startsMachine(part) && (role !== 'storage' || isOfSize(driveGb))
+  }
 
 function planOf(question: BuildQuestion, plan: Plan, rounds: number): BuildPlan {
   const part = (id: string) => question.parts.find((each) => each.id === id)!

@@ -53,7 +53,10 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
 
   await test.step('the card comes dead and goes back for nothing: lost, its role open, the rest stands', async () => {
     const items = page.getByRole('row')
-    await items.filter({ hasText: 'Tarn 640' }).getByRole('button', { name: /it arrived/ }).click()
+    await items
+      .filter({ hasText: 'Tarn 640' })
+      .getByRole('button', { name: /it arrived/ })
+      .click()
     await page.getByRole('button', { name: 'dead', exact: true }).click()
     await expect(figure(page, 'lost')).toHaveText('169.50')
     await items.filter({ hasText: 'Tarn 640' }).getByRole('button', { name: /…$/ }).click()
@@ -65,7 +68,10 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
     await page.getByRole('button', { name: 'Refunded' }).click()
     await expect(figure(page, 'lost')).toHaveText('169.50')
     await expect(page.getByText('no graphics card yet')).toBeVisible()
-    await items.filter({ hasText: 'Lull 120' }).getByRole('button', { name: /it arrived/ }).click()
+    await items
+      .filter({ hasText: 'Lull 120' })
+      .getByRole('button', { name: /it arrived/ })
+      .click()
     await page.getByRole('button', { name: 'It arrived and works' }).click()
   })
 

@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import { useClipboard } from '@vueuse/core'
 import { formatAmount } from '#core/money/formatAmount'
 import type { BuildQuestion, WishName } from '#core/planning/buildQuestion'
 import { wishNames, without } from '#core/planning/buildQuestion'
 import type { BuildPlan } from '#core/planning/planBuild'
+import { whereToSave } from '#core/planning/whereToSave'
+import { wishWords } from '#core/planning/wishWords'
 import type { WishCost } from '#core/planning/wishCosts'
 
 /** What each wish costs, the others kept; one of them given up by a click. */
@@ -17,22 +20,12 @@ const names = computed(() => wishNames(question.wishes))
 const costOf = (name: WishName) => costs.find((each) => each.name === name)
 const most = computed(() => Math.max(1, ...costs.map(({ cost }) => cost ?? 0)))
 const isImpossible = computed(() => plan.status === 'infeasible')
-function wordsOf(name: WishName): string {
-  const { wishes, targets } = question
-  const at = /^floors\[(\d+)\]$/.exec(name)
-  if (at) return `${Math.round(wishes.floors[Number(at[1])]!)} fps in ${targets[Number(at[1])]!.name}`
-  if (name === 'budget')
-    return question.maySell > 0
-      ? `${money(wishes.budget!)} out of pocket at most`
-      : `pay ${money(wishes.budget!)} at most for these, within the stretch`
-  if (name === 'days') return `all here within ${wishes.days} days, in 8 of 10 cases`
-  if (name === 'memoryGb') return `${wishes.memoryGb} GB of memory`
-  if (name === 'driveGb') return `a drive of ${wishes.driveGb} GB`
-  return `a supply of ${wishes.supplyFactor} × the draw`
-}
+const wordsOf = (name: WishName) => wishWords(question, name)
 function drop(name: WishName) {
   emit('ask', { ...question, wishes: without(question.wishes, name) })
 }
+const { copy, copied } = useClipboard({ legacy: true })
+const savings = computed(() => whereToSave(question, plan, costs))
 const unasked = computed(() => names.value.filter((name) => !costOf(name)).length)
 </script>
 
@@ -81,5 +74,16 @@ const unasked = computed(() => names.value.filter((name) => !costOf(name)).lengt
           : 'Each with the others kept: they do not add up. One of 0.00 is held by another.'
       }}
     </p>
+    <div
+      v-if="unasked === 0 && savings.length > 0"
+      class="mt-3 border-t border-line pt-2"
+      aria-label="where to save"
+    >
+      <h2>Where to save</h2>
+      <p v-for="sentence in savings" :key="sentence" class="mt-1">{{ sentence }}</p>
+      <button type="button" class="quiet-button mt-1" @click="copy(savings.join('\n'))">
+        {{ copied ? 'copied' : 'copy it' }}
+      </button>
+    </div>
   </section>
 </template>
