@@ -10,6 +10,7 @@ import {
   surelyWanted,
   thingsForIt,
   figureWords,
+  piecesOfCase,
   piecesOfCooler,
   piecesOfGraphics,
   piecesOfSupply,
@@ -146,10 +147,15 @@ function namesThing(scanner: TitleScanner, end: number): boolean {
   return false
 }
 
+/** `works with Dovecote 5300 boards`: what it goes with is not sold. */
+const goesWith = new Set(
+  phrases('works, compatible, runs, fits, funktioniert, kompatibel, marche').map(hashText),
+)
+
 /** `with Mullion B3 micro` behind the thing asked for: another thing with a model number of its own; '' where none is. */
 export function saysWithModel(scanner: TitleScanner, owns: ReadonlySet<number>): string {
   for (let at = 1; at + 2 < scanner.count; at += 1) {
-    if (joinsBefore.lengthAt(scanner, at) === 0) continue
+    if (joinsBefore.lengthAt(scanner, at) === 0 || goesWith.has(scanner.hash[at - 1]!)) continue
     if (isLoneModel(scanner, at + 1, owns)) return scanner.text(at + 1)
     if (scanner.kind[at + 1] !== TokenKind.word || scanner.length(at + 1) < 4) continue
     const isKnown =
@@ -198,12 +204,18 @@ function isOtherModel(scanner: TitleScanner, at: number, own: string, owns: Read
 
 /** A piece that opens the title, and is what is sold: `Kühler Harrow Quill 70`; '' where none does. */
 export function saysPieceFirst(scanner: TitleScanner, owns: ReadonlySet<number>): string {
-  const length = firstPieces.lengthAt(scanner, 0)
-  if (length === 0 || length >= scanner.count || owns.has(scanner.hash[0]!)) return ''
-  return comesAfter.lengthAt(scanner, length) > 0 || scanner.kind[length]! >= TokenKind.plus
+  // `Stock cooler Dovecote 5300`: of which sort it is stands before it
+  const from = ofSort.has(scanner.hash[0]!) ? 1 : 0
+  const end = from + firstPieces.lengthAt(scanner, from)
+  if (end === from || end >= scanner.count || owns.has(scanner.hash[from]!)) return ''
+  return comesAfter.lengthAt(scanner, end) > 0 || scanner.kind[end]! >= TokenKind.plus
     ? ''
-    : scanner.text(0)
+    : scanner.text(from)
 }
+
+const ofSort = new Set(
+  phrases('stock, original, genuine, spare, boxed, replacement, oem, factory, standard').map(hashText),
+)
 
 /** A piece without which the thing is another: a supply's leads, a cooler's fan; '' where nothing is missing. */
 export function saysIncomplete(scanner: TitleScanner, role: Role | undefined): string {
@@ -226,6 +238,7 @@ const lacking = new HashedPhrases(
 )
 const ofRole: Readonly<Partial<Record<Role, HashedPhrases>>> = {
   supply: new HashedPhrases(piecesOfSupply),
+  case: new HashedPhrases(piecesOfCase),
   cooler: new HashedPhrases(piecesOfCooler),
   graphics: new HashedPhrases(piecesOfGraphics),
 }

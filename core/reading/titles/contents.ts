@@ -78,6 +78,10 @@ const supplyHashes = new Set(
   `).map(hashText),
 )
 
+/** `slightly bent`, `dead quiet`: no damage that matters, or none at all. */
+const mildBefore = new Set(phrases('slightly, leicht, legerement, ligeramente, latt').map(hashText))
+const praiseBehind = new Set(phrases('quiet, silent, easy, simple').map(hashText))
+
 /** The words by which a title says that the thing is damaged or untested; '' where it does not. */
 export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): string {
   for (let i = 0; i < scanner.count; i += 1) {
@@ -88,6 +92,8 @@ export function saysDamaged(scanner: TitleScanner, classes: TitleClasses): strin
       !(classes.at(i - 2) & WordClass.negation && classes.at(i - 1) === 0) &&
       !isDenied(scanner, i) &&
       scanner.hash[i + 1] !== freeHash &&
+      !mildBefore.has(scanner.hash[i - 1] ?? -1) &&
+      !praiseBehind.has(scanner.hash[i + 1] ?? -1) &&
       !isPutRight(scanner, i + 1)
     ) {
       return scanner.text(i)
@@ -198,6 +204,12 @@ function countKinds(mask: number): number {
 }
 
 /** `used in office pc`: where the thing has been. */
+/** What stands behind is where it was, or what it goes into; not what is sold: `passt nicht mehr ins Board`. */
+const leadsElsewhere = new Set(
+  phrases(
+    'in, into, ins, im, from, inside, aus, dans, fran, til, till, pour, para, fur, nicht, inte, pas',
+  ).map(hashText),
+)
 const insideHashes = new Set(phrases('in, from, inside, my, aus, dans, fran').map(hashText))
 
 function isMachine(scanner: TitleScanner, classes: TitleClasses, i: number, wanted: WantedClasses): boolean {
@@ -257,7 +269,7 @@ function secondThing(
     const mask = classes.mask[i]!
     if (kind === TokenKind.plus || kind === TokenKind.comma || (mask & WordClass.connector && seen > 0)) break
     seen += 1
-    if (mask & WordClass.forWord || mask & WordClass.negation) break
+    if (mask & WordClass.forWord || mask & WordClass.negation || leadsElsewhere.has(scanner.hash[i]!)) break
     if (mask & WordClass.harmlessExtra && modelWord < 0) harmless = true
     if (mask & anyKind && !isAttribute(scanner, classes, i, wanted) && !wanted.hashes.has(scanner.hash[i]!)) {
       const kinds = mask & anyKind
@@ -412,8 +424,12 @@ export function statedQuantity(scanner: TitleScanner, classes: TitleClasses, wan
       classes.mask[i + 1]! & WordClass.countNoun &&
       scanner.first[i]! <= 100
     ) {
+      const isOther = [1, 2, 3].some(
+        (back) => back <= i && (classes.mask[i - back]! & WordClass.forWord) !== 0,
+      )
       if (
         !wanted.countsModules &&
+        !isOther &&
         !(classes.mask[i + 1]! & WordClass.accessory) &&
         !wanted.hashes.has(scanner.hash[i]!)
       )

@@ -4,6 +4,7 @@ import {
   partsOfMachine,
   piecesAtEnd,
   portableMachines,
+  screenWords,
   surelyMachine,
   thingsAround,
   thingsForIt,
@@ -20,6 +21,7 @@ import { hashText, TokenKind, Unit, type TitleScanner } from './titleScanner'
 const machines = new HashedPhrases([...surelyMachine, ...machineBesideParts])
 const portables = new HashedPhrases(portableMachines)
 const around = new HashedPhrases(thingsAround)
+export const screens = new HashedPhrases(screenWords)
 const bare = new HashedPhrases(barePhrases)
 const inside = new HashedPhrases(wantedInside)
 const pieces = new HashedPhrases([
@@ -120,8 +122,8 @@ function lackingAt(scanner: TitleScanner): number {
 }
 
 /** What is sold along with it: a screen, a keyboard; '' where nothing is, or it is said not to be. */
-function thingAround(scanner: TitleScanner): string {
-  for (let at = around.find(scanner); at >= 0; at = around.find(scanner, at + 1))
+export function thingAround(scanner: TitleScanner, things = around): string {
+  for (let at = things.find(scanner); at >= 0; at = things.find(scanner, at + 1))
     if (!isDenied(scanner, at)) return scanner.text(at)
   return ''
 }

@@ -3,7 +3,10 @@ import { phrases } from '../../text/phrases'
 import { languages } from '../words/allWords'
 import {
   brokenAdjectives,
+  badAtEnd,
   comparisonWords,
+  machineAtEnd,
+  swapAtEnd,
   compoundHeads,
   damageHeads,
   frailPieces,
@@ -42,6 +45,8 @@ export function saysCompared(scanner: TitleScanner, owns: ReadonlySet<number>): 
   const versus = comparisons.find(scanner)
   if (versus >= 0) return scanner.text(versus)
   const like = likes.find(scanner)
+  // `Like Quill 70 but newer`: it opens with what it is not
+  if (scanner.hash[0] === likeHash && scanner.count > 2) return scanner.text(0)
   // praise stands behind the whole name; what is like it has the name behind
   for (let at = Math.max(like, 0); like >= 0 && at < scanner.count; at += 1)
     if (owns.has(scanner.hash[at]!) && isModel(scanner, at)) return scanner.text(like)
@@ -100,6 +105,7 @@ const isKindBehind = (scanner: TitleScanner, at: number) =>
 const partWords = new Set(
   phrases('upgrade, build, use, gaming, games, games only, work, with, cooler, psu').map(hashText),
 )
+const likeHash = hashText('like')
 const [inHash, freeHash, equivalent] = ['in', 'free', 'equivalent'].map(hashText) as [number, number, number]
 
 const isModel = ({ kind }: TitleScanner, at: number) =>
@@ -131,18 +137,29 @@ const isOther = (scanner: TitleScanner, at: number, owns: ReadonlySet<number>) =
 
 /** Another kind of part that opens the title, joined to the thing: `Case with Anvil 650`, `Boîtier et …`; '' where none does. */
 export function saysJoinedBefore(scanner: TitleScanner, role: Role, firstOfWanted: number): string {
+  // `ITX case + …`, `old PC case and …`: what the other is like stands before it
+  let from = 0
+  while (from < 2 && likenesses.has(scanner.hash[from]!)) from += 1
   for (const [kind, names] of kinds) {
     if (kind === role) continue
-    const length = names.lengthAt(scanner, 0)
-    if (length === 0 || length >= firstOfWanted) continue
-    if (scanner.kind[length] === TokenKind.plus || joins.lengthAt(scanner, length) > 0) return scanner.text(0)
+    for (const start of from === 0 ? [0] : [0, from]) {
+      const end = start + names.lengthAt(scanner, start)
+      if (end === start || end >= firstOfWanted) continue
+      if (scanner.kind[end] === TokenKind.plus || joins.lengthAt(scanner, end) > 0) return scanner.text(start)
+    }
   }
   return ''
 }
 
+const likenesses = new Set(
+  phrases('pc, gaming, itx, matx, atx, midi, mini, old, new, small, white, black, used, spare').map(hashText),
+)
+
 /** Several sizes of memory or drives behind a part that has none: `5300 16GB 512GB`, a machine. */
 export function saysSizes(scanner: TitleScanner, role: Role | undefined): string {
-  if (role !== 'cpu' && role !== 'supply' && role !== 'cooler') return ''
+  // a case has none at all
+  const least = role === 'case' ? 1 : 2
+  if (role !== 'cpu' && role !== 'supply' && role !== 'cooler' && role !== 'case') return ''
   const sizes = new Set<string>()
   for (let at = 0; at < scanner.count; at += 1)
     if (
@@ -150,7 +167,7 @@ export function saysSizes(scanner: TitleScanner, role: Role | undefined): string
       (scanner.unit[at] === Unit.gb || scanner.unit[at] === Unit.tb)
     )
       sizes.add(scanner.text(at))
-  return sizes.size > 1 ? [...sizes].join(', ') : ''
+  return sizes.size >= least ? [...sizes].join(', ') : ''
 }
 
 /** `Pins krumm`, `lost one pin`, `Lüfterschaden`: damage by the shape of its words; '' where none is. */
@@ -233,4 +250,43 @@ function headOf(word: string): CompoundHead | null {
   for (const [head, endings] of heads)
     if (endings.some((ending) => word.length >= ending.length + 3 && word.endsWith(ending))) return head
   return null
+}
+
+const endsAsMachine = new HashedPhrases(machineAtEnd)
+const endsBad = new HashedPhrases(badAtEnd)
+const endsInSwap = new HashedPhrases(swapAtEnd)
+const leadsInto = new HashedPhrases(
+  phrases(
+    'for, from, in, out of, my, a, an, to, any, fur, aus, im, pour, dans, de, para, till, ur, fran, and, or, tested',
+  ),
+)
+
+/** `Dovecote 5300 workstation`: the title ends in a machine, with nothing before it that says it is for one or out of one. */
+export function endsInMachine(
+  scanner: TitleScanner,
+  owns: ReadonlySet<number>,
+  role: Role | undefined,
+): string {
+  const last = scanner.count - 1
+  if (last < 2 || endsAsMachine.lengthAt(scanner, last) === 0 || owns.has(scanner.hash[last]!)) return ''
+  const word = scanner.text(last)
+  if (role === undefined || role === 'memory' || (role === 'cooler' && word === 'tower')) return ''
+  if (isDenied(scanner, last)) return ''
+  for (let back = 1; back <= 5 && back <= last; back += 1)
+    if (leadsInto.lengthAt(scanner, last - back) > 0) return ''
+  return word
+}
+
+/** The last word says that the thing is bad; '' where it does not. */
+export function endsAsBad(scanner: TitleScanner): string {
+  const last = scanner.count - 1
+  return last > 0 && endsBad.lengthAt(scanner, last) > 0 && !isDenied(scanner, last) ? scanner.text(last) : ''
+}
+
+/** The last word asks for something in exchange; '' where it does not, or is denied. */
+export function endsInExchange(scanner: TitleScanner): string {
+  const last = scanner.count - 1
+  return last > 0 && endsInSwap.lengthAt(scanner, last) > 0 && !isDenied(scanner, last)
+    ? scanner.text(last)
+    : ''
 }

@@ -1,3 +1,4 @@
+import { phrases } from '../../text/phrases'
 import { minorDigits } from '../../money/currencies'
 import { dayNumber } from '../../time/calendarDate'
 import type { DropReason, Verdict } from './dropReasons'
@@ -33,6 +34,9 @@ import {
 import { classesOf, WordClass } from './lexicon'
 import {
   compoundIn,
+  endsAsBad,
+  endsInExchange,
+  endsInMachine,
   isQuestion,
   saysCompared,
   saysFrail,
@@ -43,7 +47,7 @@ import {
   saysSizes,
   saysUpgradeKit,
 } from './shapes'
-import { otherThanMachine } from './machineInTitle'
+import { otherThanMachine, screens, thingAround } from './machineInTitle'
 import { modelEnding, nameEnding } from './modelEnding'
 import { normaliseTitle } from './normaliseTitle'
 import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './phrase'
@@ -146,7 +150,8 @@ export class Sieve {
     if (!this.conditions.has(record.condition))
       return drop('condition', `${record.condition} is not accepted`)
     if (!this.conditions.has('damaged')) {
-      const damage = saysDamaged(scanner, classes) || saysBroken(scanner) || saysFrail(scanner)
+      const damage =
+        saysDamaged(scanner, classes) || saysBroken(scanner) || saysFrail(scanner) || endsAsBad(scanner)
       if (damage !== '') return drop('condition', `the title says "${damage}"`)
     }
     if (!this.manners.has(record.manner)) return drop('manner', `sold by ${record.manner}`)
@@ -158,7 +163,7 @@ export class Sieve {
       if (findPhrase(scanner, word) >= 0) return drop('unwanted-word', `"${word.text}" is in the title`)
     }
     if (isQuestion(record.title)) return drop('unwanted-word', 'it is a question')
-    const wanting = saysWanted(scanner)
+    const wanting = saysWanted(scanner) || endsInExchange(scanner)
     if (wanting !== '') return drop('unwanted-word', `somebody wants or swaps: "${wanting}"`)
     return this.judgeContents(record)
   }
@@ -179,7 +184,7 @@ export class Sieve {
     const clashOfWords = this.wordClash()
     if (clashOfWords !== '') return drop('wrong-variant', `the title says "${clashOfWords}"`)
     if (!isMachineRole(query.role)) {
-      const machine = saysMachine(scanner, wanted.hashes)
+      const machine = saysMachine(scanner, wanted.hashes) || endsInMachine(scanner, wanted.hashes, query.role)
       if (machine !== '') return drop('lot', 'a whole machine')
     }
     const shape = this.shapeClash()
@@ -194,6 +199,8 @@ export class Sieve {
     if (other !== '') return drop('lot', `comes with "${other} …"`)
     const choice = isMachineRole(query.role) ? '' : saysChoice(scanner, wanted.hashes)
     if (choice !== '') return drop('lot', `also "${choice}"`)
+    const along = query.role === 'donor' ? thingAround(scanner, screens) : ''
+    if (along !== '') return drop('lot', `comes with "${along}"`)
     const lot = saysLot(scanner, classes, wanted)
     if (lot !== '') return drop('lot', lot)
     const accessory =
@@ -329,14 +336,13 @@ const isSized = (role: Role | undefined) => role === 'storage' || role === 'memo
 const severalSizes =
   /\b\d+ ?(?:gb|tb)? ?\/ ?\d+ ?(?:gb|tb)? ?(?:\/ ?\d+ ?)?(?:gb|tb)\b|\b\d+ ?(?:gb|tb) (?:or|oder|ou|eller|o) \d+ ?(?:gb|tb)\b/i
 
-const [sfx, tfx, nvme, sata] = ['sfx', 'tfx', 'nvme', 'sata'].map(hashText) as [
-  number,
-  number,
-  number,
-  number,
-]
+const [sfx, tfx, nvme, sata, msata, m2, pcie] = ['sfx', 'tfx', 'nvme', 'sata', 'msata', 'm2', 'pcie'].map(
+  hashText,
+) as [number, number, number, number, number, number, number]
 
 const portable = portableKinds.map(hashText)
+/** Of an office machine: one to be carried, or with a screen of its own. */
+const carried = phrases('notebook, laptop, aio, chromebook').map(hashText)
 const drivesOutsideHashes = drivesOutside.map(hashText)
 
 const spinning = ['hdd', 'harddrive', 'harddisk'].map(hashText)
@@ -351,10 +357,13 @@ function otherKinds(
   const unasked = (hashes: readonly number[]) => hashes.filter((hash) => !wanted.has(hash))
   if (role === 'supply') return unasked([sfx, tfx])
   if (role === 'cpu' || role === 'graphics') return unasked(portable)
+  if (role === 'donor') return unasked(carried)
   if (role !== 'storage') return []
   const { interface: kind, drive } = variant ?? {}
   const others = [...drivesOutsideHashes, ...(drive === 'ssd' ? spinning : drive === 'hdd' ? solid : [])]
-  return unasked(kind === undefined ? others : [...(kind === 'nvme' ? [sata] : [nvme]), ...others])
+  return unasked(
+    kind === undefined ? others : [...(kind === 'nvme' ? [sata] : [nvme, msata, m2, pcie]), ...others],
+  )
 }
 
 function drop(reason: DropReason, detail: string): Verdict {

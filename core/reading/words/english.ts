@@ -105,6 +105,7 @@ export const english: LanguageWords = {
       used - very good, used - excellent, near mint, good used condition, pull, mint condition
     `),
     damaged: phrases(`
+      password locked, locked password, firmware locked, bios locked,
       for parts, for parts or not working, parts only, for parts only, not working, faulty, broken, damaged,
       defective, untested, spares, spares or repair, spares or repairs, for parts or repair, as is, as-is,
       dead, not tested, doesnt work, does not work, for spares, for repair, repair, parts or repair,
@@ -175,7 +176,7 @@ export const english: LanguageWords = {
   wanted: phrases(`
     wtb, want to buy, wanted, looking for, looking to buy, searching for, in search of, iso, trade for,
     trade my, trades for, swap for, swap my, to swap, want, wanting, buying, i buy, we buy, wtt,
-    want to trade, trading, swap, trade, exchange, looking to swap, looking to trade, exchange for, will trade, in exchange
+    want to trade, trading, swap, trade, exchange, looking to swap, looking to trade, exchange for, will trade, in exchange, need, needing, buy
   `),
   machine: phrases(`
     gaming pc, pc, computer, desktop pc, laptop, notebook, workstation, rig, gaming rig, mini pc, desktop,

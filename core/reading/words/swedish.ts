@@ -71,6 +71,7 @@ export const swedish: LanguageWords = {
       godtagbart skick, lite anvand, beg, gott begagnat skick
     `),
     damaged: phrases(`
+      funkar ej, fungerar ej, funkar inte, fungerar inte,
       trasig, trasigt, defekt, reservdel, reservdelar, som reservdel, otestad, otestat, fungerar ej,
       fungerar inte, sonder, ej fungerande, for delar, startar inte, startar ej, ingen bild, skadad,
       reparationsobjekt, ej testad, renoveringsobjekt, ej testat, for reservdelar, reservdelsobjekt,
@@ -90,7 +91,20 @@ export const swedish: LanguageWords = {
     annons, sponsrad, visa mer, resultat, bevaka, ny annons, fler, filtrera, sortera, se beskrivning, spara,
     betald annons, salda objekt
   `),
-  wanted: ['kopes', 'sokes', 'soker', 'letar efter', 'bytes', 'onskas', 'kop', 'byter', 'byte mot', 'kopa'],
+  wanted: [
+    'sok',
+    'koper',
+    'kopes',
+    'sokes',
+    'soker',
+    'letar efter',
+    'bytes',
+    'onskas',
+    'kop',
+    'byter',
+    'byte mot',
+    'kopa',
+  ],
   machine: phrases(`
     dator, speldator, komplett dator, stationar dator, gamingdator, laptop, barbar dator, stationar,
     minidator, kontorsdator, arbetsstation

@@ -42,14 +42,17 @@ export const thingsForIt = phrases(`
   display stand, dvd drive, optical drive, antenna cable, wifi card, riser card, diagram, schematic,
   boardview, adapter card, adaptor card, m2 adapter, m 2 adapter, fan assembly, cooler assembly,
   heatsink assembly, heatsink and fan, fan and heatsink, dummy, replica, toy, raffle, gift card,
-  power cable, kabel set, tester, docking, deshroud kit, deshroud, power connector, connector adapter, heat sink, heat sinks, heatsink set, shipping tray, led logo, loop, custom loop, engineering sample, wall art, logo sign, sign, model kit, prop, rental, per month,
+  power cable, kabel set, tester, docking, deshroud kit, deshroud, power connector, connector adapter, heat sink, heat sinks, heatsink set, shipping tray, led logo, loop, custom loop, cable splitter, fan splitter, splitter, upgrade service, repair service,
+  fitting service, einbauservice, ovp leer, leere ovp, leerer karton, tom lada, tom kartong, emballage vide, engineering sample, wall art, logo sign, sign, model kit, prop, rental, per month,
   subscription, gutschein, egpu dock, egpu case, soporte, funda, pegatinas, stickers set, sida panel,
   sidopanel, panneau lateral, tapa, tapa lateral, filtre, filtro
 `)
 
 /** Pieces that end a title only where they are what is sold; with a word before them they come along. */
 export const piecesAtEnd = phrases(`
-  heatsink, heatsinks, kuhlkorper, bracket, brackets, backplate, shroud, fan, fans, adapter, cable, cables, mount,
+  hsf, clamshell, shield, driver dvd, lead, eps lead, pcie lead, die, wifi, raid set,
+  skal, kabel, kablar, sata kabel, lufterkit, kabelkit, montagekit,
+  heatsink, heatsinks, heatspreaders, ihs, cord, power cord, kuhlkorper, bracket, brackets, backplate, shroud, fan, fans, adapter, cable, cables, mount,
   cover, lid, screw, kuhler, lufter, ventilateur, flakt, slot cover, power cable, remote, box, clip, clips, screws,
   panel, panels, grille, filter, foot, feet, cage, caddy, battery, chip, dust cover, tray, trays, connector,
   header, hinge, stand, bag, case fan, label, boite, carton, karton, caja, tornillos, skruvar, schrauben,
@@ -72,6 +75,9 @@ export const piecesOfSupply = phrases('cable, cables, leads, kabel, cordons, kab
 export const piecesOfGraphics = phrases(`
   cooler, fan, fans, heatsink, kuhler, kuhlkorper, lufter, ventilateur, ventilateurs, ventirad, radiateur, flakt, flaktar,
   kylare, kylflans, ventilador, ventiladores, disipador
+`)
+export const piecesOfCase = phrases(`
+  screws, panel, panels, side panel, glass, feet, door, front, schrauben, seitenteil, pieds, tornillos, skruvar
 `)
 export const piecesOfCooler = phrases(`
   fan, fans, mount, mounting, mounting hardware, mounting kit, bracket, brackets, clips, lufter, halterung, ventilateur,
@@ -106,6 +112,7 @@ export const ownNames: Readonly<Record<string, readonly string[]>> = {
 
 /** Said before such a piece, it comes along with the thing or is missing. */
 export const comesAlong = phrases(`
+  on, auf, sur, tous, toutes, tout, alle, alla, todos, todas,
   with, w, and, plus, incl, including, includes, included, all, both, mit, inkl, samt, avec, con, med, och,
   no, missing, without, ohne, sans, utan, sin, new, original, red, black, white, her, fresh, glass, steel,
   mesh, also, y, et, und, low, needs, the, blue, rgb, extra
@@ -154,6 +161,11 @@ export const thingsAround = phrases(`
   souris, pantalla, teclado, raton, skarm, skarmar, tangentbord, mus, moniteur, peripherals, speakers
 `)
 
+/** Screens: an office machine with one is another thing; a keyboard more or less is none. */
+export const screenWords = phrases(`
+  monitor, monitors, screen, screens, bildschirm, ecran, moniteur, pantalla, skarm, skarmar, display included
+`)
+
 /** Said of a machine that is not whole. */
 export const barePhrases = phrases(`
   barebone, barebones, needs a card, needs a gpu, needs gpu, needs card, needs ram, just add, add your own, as spares
@@ -164,6 +176,16 @@ export const wantedInside = phrases(`
   gpu, graphics card, graphics, card, cpu, processor, ram, memory, motherboard, power supply, psu, grafikkarte,
   carte graphique, tarjeta grafica, grafikkort
 `)
+
+/** A machine, where a title ends in it behind the thing asked for. */
+export const machineAtEnd = phrases(`
+  pc, rig, system, setup, machine, workstation, build, tower, desktop, notebook, laptop, aio, computer, rechner, dator,
+  ordinateur, ordenador, server
+`)
+
+/** What a title ends in that says the thing is bad, or wanted in exchange. */
+export const badAtEnd = phrases('mort, morte, lines, locked, dying, hs, trasig, kaputt, dood')
+export const swapAtEnd = phrases('swap, swaps, trade, trades, tausch, byte, echange, cambio')
 
 /** Endings that make another model of a number, with a space between. */
 export const modelEndings = ['pro', 'max', 'lite', 'mini', 'plus', 'xl', 'ultra'] as const
@@ -213,6 +235,7 @@ export const compoundHeads: Readonly<Record<'machine' | 'lot' | 'piece', readonl
 
 /** Before `only`: the thing itself, or how it is handed over. */
 export const onlyThis = phrases(`
+  gaming, games, mining, private, home, light, office, streaming,
   cpu, gpu, card, board, unit, drive, psu, module, kit, tower, case, cooler, pickup, collection, local, cash, delivery, one,
   item, it, this, used, tested, pick up, up, person, hand, chip, processor, uk, us, eu, read, nur, hours, months, weeks,
   days, times, once, twice, abholung, retrait, avhamtning, recogida, versand, einmal, kurz, wenige, selten, testad, getestet, testee, testes, utilise, utilisee, benutzt, anvand, usado,
