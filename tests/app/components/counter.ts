@@ -1,0 +1,89 @@
+import { config } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { vi } from 'vitest'
+import { buildView } from '#server/places/builds/buildView'
+import { createLead } from '#server/places/leads/leads'
+import { leadViews } from '#server/places/leads/readLeads'
+import { ledgerView } from '#server/places/ledger/ledgerView'
+import { addChoice } from '#server/places/machine/choices'
+import { leadSchema } from '#shared/leads/schemas'
+import { choiceSchema } from '#shared/machine/schemas'
+import { marketWithBuild, today, type MarketWithBuild } from '../../server/marketWithBuild'
+import { registerComponents } from './mounted'
+
+/** What a component sent to the server. */
+export interface Sent {
+  readonly method: string
+  readonly path: string
+  readonly body: unknown
+}
+
+/** As the server would send it: without what JSON cannot carry. */
+export const asSent = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+
+/** What the components of a counter are registered by, once a file. */
+export async function registerCounter(names: readonly string[]): Promise<void> {
+  await registerComponents(names)
+  config.global.stubs = { NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' } }
+}
+
+/** Components over views of a real database; what they send is caught, and answered as was laid out. */
+export class Counter {
+  readonly sent: Sent[] = []
+  /** What the server would answer, by the end of the path. */
+  readonly answers = new Map<string, unknown>()
+
+  private constructor(readonly place: MarketWithBuild) {}
+
+  static async open(): Promise<Counter> {
+    const counter = new Counter(await marketWithBuild())
+    setActivePinia(createPinia())
+    vi.stubGlobal('fetch', async (path: string, { method = 'GET', body }: RequestInit = {}) => {
+      counter.sent.push({ method, path, body: typeof body === 'string' ? JSON.parse(body) : undefined })
+      const key = [...counter.answers.keys()].find((end) => path.endsWith(end))
+      return new Response(JSON.stringify(key === undefined ? {} : counter.answers.get(key)), { status: 200 })
+    })
+    return counter
+  }
+
+  async close(): Promise<void> {
+    vi.unstubAllGlobals()
+    document.body.innerHTML = ''
+    await this.place.close()
+  }
+
+  /** A used card at 120.00 from the yard, but for what is said. */
+  lead(title: string, change: object = {}): Promise<string> {
+    return createLead(
+      this.place.db,
+      leadSchema.validateSync({
+        sourceId: 'yard',
+        title,
+        price: '120.00',
+        currency: 'CAD',
+        condition: 'used',
+        manner: 'local',
+        listedOn: today,
+        things: [{ partId: 'card' }],
+        ...change,
+      }),
+    )
+  }
+
+  choose(leadId: string): Promise<string> {
+    const { db, build } = this.place
+    return addChoice(db, build, choiceSchema.validateSync({ kind: 'lead', leadId }), today)
+  }
+
+  /** The build laid on the counter, as its page would have it; answers its ledger. */
+  async show() {
+    const { db, build } = this.place
+    useBuild().view = asSent(await buildView(db, build, today))
+    return asSent(await ledgerView(db, build, today))
+  }
+
+  async leadView(id: string) {
+    const { db, build } = this.place
+    return asSent((await leadViews(db, build, today)).leads.find((each) => each.id === id)!)
+  }
+}
