@@ -182,7 +182,7 @@ async function putBack(tx: Queryable, { table, id, before, after }: RowImage, to
     changed.some((key) => before !== null && JSON.stringify(now[key]) !== JSON.stringify(after[key]))
   )
     throw new CoreError('changed-since', 'what it would put back has been changed since', 'id')
-  // targets and more may hang on a build: it is put away, not taken out
+  // targets and more may hang on a build: it is archived, not removed
   if (before === null && table === 'builds')
     await tx.update(builds).set({ deletedAt: today }).where(eq(builds.id, id))
   else if (before === null) await tx.delete(tableOf(table)).where(eq(tableOf(table).id, id))
