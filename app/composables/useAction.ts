@@ -1,7 +1,7 @@
 import { toast } from 'vue-sonner'
 import { RequestError } from '~/utils/request'
 
-/** Runs a action of the builder: a refusal is told in the server's own words, nothing is lost; `undo` is offered where given. */
+/** Runs an action of the builder: a refusal is told in the server's own words, nothing is lost; `undo` is offered where given. */
 export function useAction() {
   const busy = ref(false)
   async function run(

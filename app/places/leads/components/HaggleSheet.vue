@@ -34,7 +34,7 @@ const drop = (id: string) =>
       await load()
     },
     {
-      message: 'removed of the log',
+      message: 'removed from the log',
       undo: async () => {
         await request(`/api/leads/offers/${id}/restore`, { method: 'POST' })
         await load()

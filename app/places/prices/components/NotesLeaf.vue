@@ -48,7 +48,7 @@ const keepRead = () =>
 const dropRead = (id: number) =>
   change(
     () => request(`/api/prices/reads/${id}`, { method: 'DELETE' }),
-    'read archive',
+    'read archived',
     () => request(`/api/prices/reads/${id}/restore`, { method: 'POST' }),
   )
 const setOwn = () =>
@@ -80,7 +80,7 @@ const noteWait = () =>
 const dropWait = (id: string) =>
   change(
     () => request(`/api/prices/wait-notes/${id}`, { method: 'DELETE' }),
-    'note archive',
+    'note archived',
     () => request(`/api/prices/wait-notes/${id}/restore`, { method: 'POST' }),
   )
 const standing = computed(() => view.ownFigure?.standing)

@@ -76,7 +76,7 @@ const dropOpinion = (id: string) =>
       await load()
     },
     {
-      message: 'opinion archive',
+      message: 'opinion archived',
       undo: async () => {
         await request(`/api/prices/opinions/${id}/restore`, { method: 'POST' })
         await load()
