@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { account, type AccountItem } from '#core/ledger/account'
 import { accountOf, type History, type HistoryEvent, type HistoryThing } from '#core/ledger/history'
 import { itemCosts, rebateShares } from '#core/ledger/itemCosts'
 import { assertFound, assertItemCan } from '#core/ledger/itemLife'
@@ -212,6 +213,52 @@ describe('the account of a build, against figures worked out by hand', () => {
       expect.objectContaining({ path }),
     )
   })
+})
+
+describe('worth today of the machine as a whole', () => {
+  const item = (id: string, worthToday: number | null, change: Partial<AccountItem> = {}): AccountItem => ({
+    id,
+    lineId: null,
+    scope: 'core',
+    plan: 'keep',
+    place: 'build',
+    state: 'works',
+    goneBecause: null,
+    remaining: 50_00,
+    soldFor: 0,
+    fault: 0,
+    worthToday,
+    expectedBack: 0,
+    isOfMachine: true,
+    ...change,
+  })
+  const worth = (machineWorth: number | null | undefined, items: readonly AccountItem[]) =>
+    account({
+      currency: 'CAD',
+      budget: 0,
+      budgetScope: 'everything',
+      state: 'standing',
+      entries: [],
+      items,
+      planned: [],
+      rebates: [],
+      takenOver: 0,
+      handedOn: 0,
+      hours: 0,
+      ...(machineWorth === undefined ? {} : { machineWorth }),
+    }).worthToday?.amount ?? null
+  const all = [item('cpu', 80_00), item('card', 120_00), item('spare', 15_00, { isOfMachine: false })]
+
+  test.each<[string, number | null | undefined, readonly AccountItem[], number | null]>([
+    ['its parts, one by one', undefined, all, 215_00],
+    ['the machine whole, and the spare by itself', 300_00, all, 315_00],
+    ['no such machine was sold: not known', null, all, null],
+    ['a part without a price does not matter to a machine valued whole', 300_00, [item('cpu', null)], 300_00],
+    ['by its parts it does', undefined, [item('cpu', null), item('card', 120_00)], null],
+    ['nothing of a machine is there: its figure counts nothing', 300_00, [all[2]!], 15_00],
+    ['what is dead or on its way back is no part of it', 300_00, [item('cpu', 80_00, { state: 'dead' })], 0],
+    ['what is for testing is worth nothing', 300_00, [item('cpu', 80_00, { scope: 'test' })], 0],
+  ])('%s', (_, machineWorth, items, wanted) => expect(worth(machineWorth, items)).toBe(wanted))
 })
 
 describe('what a thing costs and what may happen to it', () => {

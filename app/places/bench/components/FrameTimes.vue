@@ -16,6 +16,11 @@ async function save() {
 const kept = computed(() =>
   bench.runs.flatMap((run) => run.logs.map((log) => ({ ...log, of: `${run.workload}, ${run.machine}` }))),
 )
+// what was kept last is laid open, so that nobody faces an empty bench
+onMounted(() => {
+  const [newest] = kept.value
+  if (frames.logs.value.length === 0 && newest) void frames.openKept(newest.id, newest.name)
+})
 const picked = ref('')
 watch(picked, (id) => {
   const log = kept.value.find((each) => each.id === id)
