@@ -19,6 +19,8 @@ export interface RateTable {
   rateOn(date: CalendarDate, from: Currency, to: Currency): number | string
   /** As `rateOn`; null where there is none. */
   find(date: CalendarDate, from: Currency, to: Currency): number | string | null
+  /** The rate with the day it is of; null where there is none. */
+  dated(date: CalendarDate, from: Currency, to: Currency): Omit<ExchangeRate, 'from' | 'to'> | null
 }
 
 /** Indexes a list of rates by pair; the order of the list does not matter. O(n log n). */
@@ -31,8 +33,8 @@ export function rateTable(rates: readonly ExchangeRate[]): RateTable {
     else byPair.set(pair, [rate])
   }
   for (const list of byPair.values()) list.sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0))
-  const find = (date: CalendarDate, from: Currency, to: Currency) => {
-    if (from === to) return 1
+  const dated: RateTable['dated'] = (date, from, to) => {
+    if (from === to) return { date, rate: 1 }
     const list = byPair.get(`${from}>${to}`) ?? []
     let low = 0
     let high = list.length
@@ -41,10 +43,12 @@ export function rateTable(rates: readonly ExchangeRate[]): RateTable {
       if (list[middle]!.date <= date) low = middle + 1
       else high = middle
     }
-    return list[low - 1]?.rate ?? null
+    return list[low - 1] ?? null
   }
+  const find: RateTable['find'] = (date, from, to) => dated(date, from, to)?.rate ?? null
   return {
     find,
+    dated,
     rateOn(date, from, to) {
       const rate = find(date, from, to)
       if (rate === null) throw new CoreError('no-rate', noRate(date, from, to), 'rates')

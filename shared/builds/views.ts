@@ -129,6 +129,13 @@ export interface VariantsView {
       readonly payNow: number | null
     }[]
   }[]
+  /** Rates between the currencies of the columns, each with its day; null: there is none. */
+  readonly rates: readonly {
+    readonly from: string
+    readonly to: string
+    readonly rate: string | null
+    readonly date: string
+  }[]
 }
 
 /** A build on the first page. */

@@ -4,6 +4,7 @@ import type { OpenAction } from '#server/db/action'
 import { eq, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
+import { rateTable } from '#core/money/rates'
 import type { ChoiceInput } from '#shared/machine/schemas'
 import type { VariantsView } from '#shared/builds/views'
 import type { Database, Queryable } from '#server/db/client'
@@ -12,6 +13,7 @@ import { builds } from '#server/db/schema/builds'
 import { items } from '#server/db/schema/ledger'
 import { choices } from '#server/db/schema/machine'
 import { targets } from '#server/db/schema/brief'
+import { exchangeRates } from '#server/db/schema/prices'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { buildView } from './buildView'
 import { choiceRowsOf } from '#server/context/choicesOf'
@@ -152,12 +154,24 @@ export async function variantsView(db: Database, buildId: string, today: string)
   const family = (await db.select().from(builds).where(isNull(builds.deletedAt)))
     .filter((row) => row.id === rootId || row.variantOf === rootId)
     .sort((a, b) => Number(a.id !== rootId) - Number(b.id !== rootId) || (a.createdAt < b.createdAt ? -1 : 1))
-  const views = await Promise.all(family.map((row) => buildView(db, row.id, today)))
+  const [views, rates] = await Promise.all([
+    Promise.all(family.map((row) => buildView(db, row.id, today))),
+    db.select().from(exchangeRates),
+  ])
+  const currencies = [...new Set(views.map(({ currency }) => currency))]
+  const table = rateTable(rates)
   const common = views[0]!.choices.filter((choice) =>
     views.every((view) => view.choices.some((each) => each.id === choice.id)),
   )
   return {
     shared: common.map(({ id, label }) => ({ id, label })),
+    rates: currencies.flatMap((from) =>
+      currencies.flatMap((to) => {
+        if (from === to) return []
+        const found = table.dated(today, from, to)
+        return [{ from, to, rate: found === null ? null : String(found.rate), date: found?.date ?? today }]
+      }),
+    ),
     machines: views.map((view) => ({
       id: view.id,
       name: view.name,

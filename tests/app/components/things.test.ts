@@ -2,7 +2,10 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import { priceView } from '#server/places/prices/readPrices'
-import { createVariant } from '#server/places/builds/variants'
+import { createVariant, variantsView } from '#server/places/builds/variants'
+import { briefOf, saveBrief } from '#server/places/brief/brief'
+import { setRate } from '#server/places/settings/rates'
+import VariantsSheet from '~/places/machine/components/VariantsSheet.vue'
 import { buildView } from '#server/places/builds/buildView'
 import { addChoice } from '#server/places/machine/choices'
 import { gone } from '#server/places/leads/leadSteps'
@@ -166,6 +169,25 @@ describe('a chosen thing', () => {
     expect(shown.text()).toContain('shared')
     expect(says(shown)).not.toContain('paid')
   })
+})
+
+test('variants of two regions in one currency, by the rate and its day; without a rate it is asked for', async () => {
+  const { db, build } = counter.place
+  await counter.choose(await counter.lead('At the quay'))
+  await setRate(db, { date: today, from: 'CAD', to: 'SEK', rate: '8', bothWays: false }, today)
+  const variant = await createVariant(db, build, 'Across the water', today)
+  await saveBrief(db, variant, { ...(await briefOf(db, variant)), currency: 'SEK' }, today)
+  counter.answers.set('/variants', asSent(await variantsView(db, build, today)))
+  const shown = mount(VariantsSheet, { props: { buildId: build } })
+  await flushPromises()
+  await shown.find('select').setValue('SEK')
+  // 120.00 CAD at 8
+  expect(shown.findAll('[data-in]').map((each) => each.text().split(' ')[0])).toEqual(['960.00', '960.00'])
+  expect(shown.text()).toContain('at 8, of Sat 31 Oct 2026')
+  await shown.find('select').setValue('CAD')
+  expect(shown.findAll('[data-in]')[1]!.text()).toContain('not known')
+  await press(shown, 'set the rate')
+  expect(useMissingRate().pair).toEqual({ from: 'SEK', to: 'CAD' })
 })
 
 test('a part is picked by typing; Enter takes the first, and what nobody has picks nothing', async () => {

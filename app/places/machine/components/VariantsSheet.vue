@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { severityNames } from '#core/machine/fit/finding'
 import type { VariantsView } from '#shared/builds/views'
+import { convertAmount } from '#core/money/rates'
 import { request } from '~/utils/request'
-import { amount } from '~/utils/show'
+import { amount, longDate } from '~/utils/show'
 
 /** The build beside its variants: lines they share once, lines that differ, totals, findings, targets. */
 const { buildId } = defineProps<{ buildId: string }>()
@@ -27,6 +28,18 @@ const begin = () =>
     },
     { message: `${name.value}: change what differs` },
   )
+const currencies = computed(() => [...new Set(variants.value?.machines.map(({ currency }) => currency))])
+/** The one currency in which all columns can be read beside each other; empty: each in its own. */
+const chosen = ref('')
+const missing = useMissingRate()
+const rateOf = (from: string) =>
+  variants.value!.rates.find((each) => each.from === from && each.to === chosen.value) ?? null
+function inChosen(value: number | null, from: string): string {
+  const rate = from === chosen.value ? '1' : (rateOf(from)?.rate ?? null)
+  return value === null || rate === null
+    ? 'not known'
+    : amount(convertAmount(value, from, chosen.value, rate), chosen.value)
+}
 const targetNames = computed(() => [
   ...new Set(variants.value?.machines.flatMap((machine) => machine.targets.map((target) => target.name))),
 ])
@@ -103,6 +116,35 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
             :class="(machine.left ?? 0) < 0 ? 'text-stop' : 'text-settled'"
           >
             {{ amount(machine.left, machine.currency) }}
+          </td>
+        </tr>
+        <tr v-if="currencies.length > 1">
+          <td>
+            <select v-model="chosen" class="field !py-0" aria-label="all of them in">
+              <option value="">in one currency…</option>
+              <option v-for="each in currencies" :key="each" :value="each">in {{ each }}</option>
+            </select>
+          </td>
+          <td v-for="machine in variants.machines" :key="machine.id">
+            <template v-if="chosen !== ''">
+              <span class="figures" :data-in="machine.id"
+                >{{ inChosen(machine.totals.payNow, machine.currency) }} to pay,
+                {{ inChosen(machine.totals.expected, machine.currency) }} expected</span
+              >
+              <span v-if="machine.currency !== chosen" class="block text-xs text-soft">
+                <template v-if="rateOf(machine.currency)?.rate"
+                  >at {{ rateOf(machine.currency)!.rate }}, of
+                  {{ longDate(rateOf(machine.currency)!.date) }}</template
+                ><button
+                  v-else
+                  type="button"
+                  class="quiet-button"
+                  @click="missing.open(machine.currency, chosen)"
+                >
+                  set the rate
+                </button></span
+              >
+            </template>
           </td>
         </tr>
         <tr>
