@@ -18,7 +18,10 @@ const { text, reading, library, busy } = defineProps<{
 const currency = defineModel<string>('currency', { required: true })
 const dayFirst = defineModel<boolean | null>('dayFirst', { required: true })
 const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
-const rows = ref(reading.sales.records.map((record) => ({ ...record })))
+const rows = usePasteDraft(
+  'sales',
+  reading.sales.records.map((record) => ({ ...record })),
+)
 const source = ref('')
 const names = computed(() => library.sources.map(({ name }) => name))
 const onlyDoubtful = ref(false)

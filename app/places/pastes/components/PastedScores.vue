@@ -22,7 +22,8 @@ const role = computed(() => (fact.value === 'cpuIndex' ? 'cpu' : 'graphics'))
 const column = ref(0)
 const lessIsBetter = ref(false)
 const agreed = ref(false)
-const rows = ref(
+const rows = usePasteDraft(
+  'scores',
   reading.scores.rows.map((row, at) => ({
     ...row,
     partId: reading.scoresOf[at]!.partIds.length === 1 ? reading.scoresOf[at]!.partIds[0]! : '',
