@@ -33,6 +33,9 @@ export class Counter {
   /** What the server would answer, by the end of the path. */
   readonly answers = new Map<string, unknown>()
 
+  /** Answers everything in the place of `answers`, where a test needs another kind of answer. */
+  respond: (() => Response) | null = null
+
   private constructor(readonly place: MarketWithBuild) {}
 
   static async open(): Promise<Counter> {
@@ -40,6 +43,7 @@ export class Counter {
     setActivePinia(createPinia())
     vi.stubGlobal('fetch', async (path: string, { method = 'GET', body }: RequestInit = {}) => {
       counter.sent.push({ method, path, body: typeof body === 'string' ? JSON.parse(body) : undefined })
+      if (counter.respond && method !== 'GET') return counter.respond()
       const key = [...counter.answers.keys()].find((end) => path.endsWith(end))
       return new Response(JSON.stringify(key === undefined ? {} : counter.answers.get(key)), { status: 200 })
     })

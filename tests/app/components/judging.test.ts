@@ -1,0 +1,193 @@
+// @vitest-environment happy-dom
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest'
+import { addChoice } from '#server/places/machine/choices'
+import { machineView } from '#server/places/machine/readMachine'
+import { savePart } from '#server/places/parts/parts'
+import { priceBriefs, priceView } from '#server/places/prices/readPrices'
+import { choiceSchema } from '#shared/machine/schemas'
+import CapLine from '~/places/brief/components/CapLine.vue'
+import StillOpen from '~/places/machine/components/StillOpen.vue'
+import PriceHead from '~/places/prices/components/PriceHead.vue'
+import MatchAndSpend from '~/places/scales/components/MatchAndSpend.vue'
+import { today } from '../../server/marketWithBuild'
+import { asSent, Counter, registerCounter } from './counter'
+
+/** What is judged, part by part: prices, what is open in a machine, what a sum buys, what would match a rival. */
+let counter: Counter
+beforeAll(() => registerCounter(['TheFigure', 'PriceRule']))
+beforeEach(async () => {
+  counter = await Counter.open()
+})
+afterEach(() => counter.close())
+const press = async (shown: VueWrapper, words: string | RegExp) => {
+  const button = shown
+    .findAll('button')
+    .find((each) => (typeof words === 'string' ? each.text() === words : words.test(each.text())))
+  if (!button) throw new Error(`no button "${String(words)}" in: ${shown.text()}`)
+  await button.trigger('click')
+  await flushPromises()
+}
+const written = () => counter.sent.filter(({ method }) => method !== 'GET')
+const hunt = (partId: string, limit = '100.00') =>
+  addChoice(
+    counter.place.db,
+    counter.place.build,
+    choiceSchema.validateSync({ kind: 'hunt', partId, limit, condition: 'used' }),
+    today,
+  )
+
+describe('the price of a part', () => {
+  const head = async (partId: string) => {
+    const { db, build } = counter.place
+    return mount(PriceHead, { props: { view: asSent(await priceView(db, build, partId, today)) } })
+  }
+
+  test('three marks with their grade and how many records count; each opens to its working', async () => {
+    const shown = await head('card')
+    expect(shown.text()).toContain('12 of 12 records count')
+    const typical = Number(shown.find('[data-mark="typical"]').text())
+    expect(typical).toBeGreaterThan(Number(shown.find('[data-mark="patient"]').text()))
+    expect(typical).toBeLessThan(Number(shown.find('[data-mark="hurried"]').text()))
+    await shown.find('[data-mark="typical"]').trigger('click')
+    expect(useWorkingSheet().working!.result).toContain(String(typical))
+  })
+
+  test('without comps it says what to do, and shows no figure', async () => {
+    const shown = await head('better')
+    expect(shown.text()).toContain('No comps.')
+    expect(shown.find('[data-mark]').exists()).toBe(false)
+  })
+
+  test('parts with a price have a brief, those of the build marked', async () => {
+    await hunt('card')
+    const briefs = await priceBriefs(counter.place.db, counter.place.build, today)
+    expect(briefs.map(({ partId, inBuild }) => [partId, inBuild ?? false]).sort()).toEqual([
+      ['board', false],
+      ['card', true],
+    ])
+  })
+})
+
+describe('what is still open in a machine', () => {
+  const open = async () => {
+    const { db, build } = counter.place
+    await counter.show()
+    return mount(StillOpen, {
+      props: {
+        view: useBuild().view!,
+        machine: asSent(await machineView(db, build, today)),
+        selected: '',
+      },
+    })
+  }
+
+  test('roles that nothing fills, each with candidates of the library at their price', async () => {
+    const shown = await open()
+    const card = shown.findAll('article').find((each) => each.text().includes('no graphics card yet'))!
+    expect(card.text()).toContain('Tarn 640')
+    await press(shown, 'hunt for it')
+    expect(written()[0]).toMatchObject({
+      path: `/api/builds/${counter.place.build}/machine/choices`,
+      body: { kind: 'hunt', limit: null },
+    })
+  })
+
+  test('what stops stands with both its facts, and is fixed by one click; what cannot be asked is folded away', async () => {
+    const { db } = counter.place
+    for (const [id, role, facts] of [
+      ['chip', 'cpu', { socket: 'QX-1', cores: 6 }],
+      ['plate', 'motherboard', { socket: 'QX-2', memoryGeneration: 'DDR4' }],
+      ['right', 'motherboard', { socket: 'QX-1', memoryGeneration: 'DDR4' }],
+    ] as const)
+      await savePart(db, { id, role, make: 'Quenby', name: id, facts: facts as never })
+    await hunt('chip')
+    await hunt('plate')
+    const shown = await open()
+    const finding = shown.findAll('[data-finding]').find((each) => each.text().includes('QX-1'))!
+    expect(finding.text()).toContain('QX-2')
+    const key = (useBuild().view!.fit.findings.find(({ what }) => what.includes('QX')) ?? { key: '' }).key
+    counter.answers.set('/machine/fix', useBuild().view)
+    await finding.find('button[aria-label^="fix it"]').trigger('click')
+    await flushPromises()
+    expect(written()[0]).toMatchObject({ body: { key } })
+    expect(shown.emitted('changed')).toHaveLength(1)
+    await press(shown, /cannot be asked yet/)
+    expect(shown.text()).toContain('not known')
+  })
+})
+
+test('what the cap buys: a problem is said in its words, the splits by the weakest target', async () => {
+  await counter.show()
+  const base = { currency: 'CAD', cap: 400_00, needs: 0, problem: null }
+  const split = {
+    base: { name: 'Kettle and board', price: 200_00 },
+    card: { name: 'Tarn 640', price: 130_00 },
+    supply: null,
+    left: 70_00,
+    weakest: 0.92,
+    weakestTarget: 'Moorfell',
+  }
+  counter.answers.set('/brief/cap', { ...base, splits: [split, { ...split, left: 10_00, weakest: 1.1 }] })
+  const shown = mount(CapLine)
+  await flushPromises()
+  expect(shown.text()).toContain('What 400.00 buys')
+  expect(shown.text()).toContain('92 % of Moorfell')
+  expect(shown.find('[role="img"]').attributes('aria-label')).toContain('left 70.00')
+  counter.answers.set('/brief/cap', { ...base, splits: [], problem: 'no target is set' })
+  const none = mount(CapLine)
+  await flushPromises()
+  expect(none.text()).toContain('no target is set')
+})
+
+describe('matching a rival', () => {
+  const against = {
+    machine: { id: 'r', name: 'Boxed one', kind: 'prebuilt' },
+    cost: { total: 700_00 },
+  } as never
+  const answer = (found: object | null) => ({
+    goal: 'match',
+    rivalName: 'Boxed one',
+    isComplete: true,
+    gap: found === null ? null : 0,
+    checked: 12,
+    tookMs: 90,
+    budget: null,
+    found,
+  })
+  const shown = async (report: object) => {
+    await counter.show()
+    counter.respond = () =>
+      new Response(`${JSON.stringify({ done: 1, total: 2 })}\n${JSON.stringify({ report })}\n`)
+    const match = mount(MatchAndSpend, { props: { view: useBuild().view!, against } })
+    await press(match, /match/i)
+    await flushPromises()
+    return match
+  }
+
+  test('what the rival is not known to run is no floor, and says so', async () => {
+    const match = await shown(
+      answer({
+        options: [
+          { id: 'a', partId: 'card', name: 'Tarn 640', role: 'graphics', payNow: 130_00, how: 'a hunt' },
+        ],
+        price: 131_00,
+        payNow: 130_00,
+        toOwn: null,
+        targets: [
+          { name: 'Moorfell', fps: 61.2, wanted: 60, floor: 58 },
+          { name: 'Kite', fps: 90, wanted: 100, floor: 0 },
+        ],
+        findings: [],
+        againstOwn: -5_00,
+      }),
+    )
+    const rows = match.findAll('tr').map((row) => row.text())
+    expect(rows.find((row) => row.startsWith('Moorfell'))).toContain('58')
+    expect(rows.find((row) => row.startsWith('Kite'))).toContain('not known')
+  })
+
+  test('nothing that reaches it is said, not left empty', async () => {
+    expect((await shown(answer(null))).text()).toMatch(/nothing|no machine|none/i)
+  })
+})
