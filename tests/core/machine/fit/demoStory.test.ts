@@ -36,7 +36,6 @@ function machineOf(name: string) {
 test.each([
   ['Couch corner', 'memory-slots-full', 'hints'],
   ['Club edit box', 'board-firmware', 'needs'],
-  ['Club edit box', 'cpu-graphics', 'stops'],
   ['Small white one', 'card-length', 'stops'],
   ['Small white one', 'adapter-load', 'stops'],
   ['Small white one', 'main-plug', 'stops'],
