@@ -92,7 +92,9 @@ describe('past sales as they were understood', async () => {
     await shown.find('input[aria-label="sold at"]').setValue('Gavelry')
     const keep = shown.findAll('button').find((button) => /keep/i.test(button.text()))!
     await keep.trigger('click')
-    const [input] = shown.emitted('keep')![0] as [{ sales: { price: string }[]; source: { name: string } }]
+    const [input] = shown.emitted('keep')![0] as unknown as [
+      { sales: { price: string }[]; source: { name: string } },
+    ]
     expect(input.sales.map((each) => each.price)).toEqual(['131.00', '188.00'])
     expect(input.source.name).toBe('Gavelry')
   })
