@@ -153,13 +153,14 @@ export function slots(plain: string): number | null {
     plain,
   )
   if (named) return Number(named[1])
-  return /^\D{0,3}\d\D{0,3}$/.test(plain) ? count(plain) : null
+  // `DDR4` is a kind, no number of them
+  return /^\D{0,3}\d\D{0,3}$/.test(plain) && !plain.startsWith('ddr') ? count(plain) : null
 }
 
 /** The fastest memory that is not called overclocked. */
 export function fastest(plain: string): number | null {
   const all = [
-    ...plain.matchAll(/(\d{4,5})\s?(?:mhz|mt\/s)?\s*(\(?\s*\+?\s*(?:o\.?c\.?|overclock\w*)\)?\+?)?/g),
+    ...plain.matchAll(/(\d{4,5})\s?(?:mhz|mt\/s)?\s*([\s(+]*(?:o\.?c\.?|overclock\w*)\)?\+?)?/g),
   ]
     .filter((match) => match[2] === undefined && Number(match[1]) >= 800 && Number(match[1]) <= 12_000)
     .map((match) => Number(match[1]))
