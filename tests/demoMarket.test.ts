@@ -1,4 +1,3 @@
-import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
 import { readLeads } from '#core/files/import/leadsFile'
 import { readSoldRecords } from '#core/files/import/soldRecordsFile'
@@ -21,8 +20,6 @@ import { demoRivals, demoSources, demoToday } from '../demo/trade'
 /** The made-up market is a user's files like any other: whole, the same by the same seed, and true to its story. */
 const files = demoFiles()
 const partIds = new Set(catalogue.map(({ id }) => id))
-const rows = (name: string) =>
-  Papa.parse<Record<string, string>>(files[name]!, { header: true, skipEmptyLines: true }).data
 
 describe('the files', () => {
   test('the same by the same seed, another market by another', () => {

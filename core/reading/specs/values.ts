@@ -159,9 +159,7 @@ export function slots(plain: string): number | null {
 
 /** The fastest memory that is not called overclocked. */
 export function fastest(plain: string): number | null {
-  const all = [
-    ...plain.matchAll(/(\d{4,5})\s?(?:mhz|mt\/s)?\s*([\s(+]*(?:o\.?c\.?|overclock\w*)\)?\+?)?/g),
-  ]
+  const all = [...plain.matchAll(/(\d{4,5})\s?(?:mhz|mt\/s)?\s*([\s(+]*(?:o\.?c\.?|overclock\w*)\)?\+?)?/g)]
     .filter((match) => match[2] === undefined && Number(match[1]) >= 800 && Number(match[1]) <= 12_000)
     .map((match) => Number(match[1]))
   return all.length === 0 ? null : Math.max(...all)
