@@ -154,6 +154,8 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     await evening.click('Keep the lead')
     await expect(page.getByRole('heading', { name: /Harrow Quill 70/ }).first()).toBeVisible()
     await evening.click('Put into the build')
+    // it is in before the page is left
+    await expect(page.getByRole('button', { name: 'Remove' })).toBeVisible()
     expect(evening.actions - before).toBeLessThanOrEqual(4)
   })
 

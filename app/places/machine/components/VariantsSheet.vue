@@ -59,7 +59,7 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
     </form>
     <p v-if="!variants" class="text-soft" role="status">Laying them side by side…</p>
     <p v-else-if="variants.machines.length === 1" class="text-soft">No variant yet.</p>
-    <table v-else class="ledger">
+    <table v-else class="ledger table-fixed [&_td]:break-words [&_th]:whitespace-normal">
       <thead>
         <tr>
           <th />
@@ -81,7 +81,7 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
         <tr>
           <td>differs</td>
           <td v-for="machine in variants.machines" :key="machine.id" class="align-top">
-            <p v-for="line in machine.lines" :key="line.id" class="flex justify-between gap-3">
+            <p v-for="line in machine.lines" :key="line.id" class="flex flex-wrap justify-between gap-x-3">
               <span>{{ line.label }}</span><span class="figures">{{
                 amount(line.payNow, machine.currency)
               }}</span>
