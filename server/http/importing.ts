@@ -5,6 +5,8 @@ import type { ColumnMap } from '#core/reading/tables/columns'
 import type { SoldRecordField } from '#core/files/import/soldRecordsFile'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import { currencyCode, oneOf, text } from '#shared/fields'
+import { readSetting } from '../context/settings'
+import type { Database } from '../db/client'
 import { bodyBytes, fileBytes } from './bodyBytes'
 import { errorAnswer } from './errors'
 import { plainJson } from './plainJson'
@@ -15,16 +17,26 @@ const optionsSchema = object({
   columns: mixed<ColumnMap<SoldRecordField>>().optional(),
   defaults: object({
     source: text().max(120).default('file'),
-    currency: currencyCode().default('CAD'),
+    currency: currencyCode().optional(),
     manner: oneOf(manners).default('fixed'),
     condition: oneOf(conditions).default('used'),
-  }).default({ source: 'file', currency: 'CAD', manner: 'fixed', condition: 'used' }),
+  }).default({ source: 'file', manner: 'fixed', condition: 'used' }),
 })
 
-/** The options of an import, from `?options=` as JSON. */
-export function importOptions(event: H3Event) {
+/**
+ * The options of an import, from `?options=` as JSON. Where neither they nor a line say a currency it is the home
+ * currency; where there is none either it is empty, and such a line is rejected.
+ */
+export async function importOptions(db: Database, event: H3Event) {
   const given = String(getQuery(event).options ?? '{}')
-  return optionsSchema.validateSync(plainJson(given), { stripUnknown: true })
+  const options = optionsSchema.validateSync(plainJson(given), { stripUnknown: true })
+  const currency = options.defaults.currency ?? (await importCurrency(db))
+  return { ...options, defaults: { ...options.defaults, currency } }
+}
+
+/** The currency of what a file does not say it of; empty where no home currency is set. */
+export async function importCurrency(db: Database): Promise<string> {
+  return (await readSetting(db, 'homeCurrency')) ?? ''
 }
 
 /** The bytes of a file sent as the body. Throws `too-large` and `empty-file`. */

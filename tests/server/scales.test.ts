@@ -300,7 +300,7 @@ describe('rivals', () => {
   test('a CSV: an empty cell is not stated; what is not found is reported by line; again adds nothing', async () => {
     const csv =
       'name,kind,price,currency,cpu,card,memory,warranty,delivery\nTower A,prebuilt,"899,00",CAD,Ostrane Threddle 33,Murrowdun Tarn 620 8 GB,16,24,\nTower B,prebuilt,799.00,CAD,A chip of none,,,,0\n,prebuilt,1.00,CAD,,,,,\nTower C,prebuilt,free,CAD,,,,,'
-    expect(await importRivals(database.db, csv)).toMatchObject({
+    expect(await importRivals(database.db, csv, 'CAD')).toMatchObject({
       added: 1,
       alreadyThere: 0,
       rejected: 3,
@@ -310,7 +310,7 @@ describe('rivals', () => {
         { line: 5 },
       ],
     })
-    expect(await importRivals(database.db, csv)).toMatchObject({ added: 0, alreadyThere: 1 })
+    expect(await importRivals(database.db, csv, 'CAD')).toMatchObject({ added: 0, alreadyThere: 1 })
   })
   test('removed and brought back; one that names no part of the library is refused whole', async () => {
     const { id } = await createRival(database.db, prebuilt())

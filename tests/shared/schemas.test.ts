@@ -163,6 +163,7 @@ describe('refused, with the field in the refusal', () => {
     ['a plan into nowhere', takePlanSchema, { ways: ['a'], present: [], into: 'shelf' }, 'into'],
     ['an action without a number', planUndoSchema, { sold: [0] }, 'sold[0]'],
     ['a worth read from the stars', sellingSchema, { basis: 'stars' }, 'basis'],
+    ['an own figure that is not said', sellingSchema, { basis: 'own' }, 'own'],
     ['an own figure in words', sellingSchema, { basis: 'own', own: 'much' }, 'own'],
     ['a record without a number', sellingSchema, { basis: 'parts', leftOut: ['a'] }, 'leftOut[0]'],
     [

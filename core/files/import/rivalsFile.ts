@@ -67,8 +67,11 @@ export interface ImportedRival {
   readonly note: string
 }
 
-/** Reads a CSV of rivals; what cannot be understood is reported by line. Throws `no-column` for a file without names or prices. */
-export function readRivals(text: string): {
+/** Reads a CSV of rivals, in `home` where a line says no currency; what cannot be understood is reported by line. Throws `no-column` for a file without names or prices. */
+export function readRivals(
+  text: string,
+  home: string,
+): {
   readonly read: ReadRow<ImportedRival>[]
   readonly problems: LineProblem[]
 } {
@@ -84,7 +87,7 @@ export function readRivals(text: string): {
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     if (cell('name') === '') throw new FieldError('name', 'no name stated')
-    const currency = readCurrency(cell('currency'), 'CAD')
+    const currency = readCurrency(cell('currency'), home)
     const money = (field: 'price' | 'delivery') => toDecimal(readPrice(cell(field), currency), currency)
     if (cell('price') === '') throw new FieldError('price', 'no price stated')
     return {

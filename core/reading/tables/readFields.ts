@@ -59,6 +59,8 @@ export function readDate(cell: string): CalendarDate {
 
 export function readCurrency(cell: string, fallback: string): string {
   const code = cell.trim().toUpperCase() || fallback
+  if (code === '')
+    throw new FieldError('currency', 'no currency is stated; name a column for it or set a home currency')
   if (!isCurrency(code))
     throw new FieldError('currency', `"${cell.slice(0, 10)}" is not a known currency code`)
   return code

@@ -7,8 +7,9 @@ import { today } from '#server/http/today'
 import { importLeads } from '#server/places/leads/importLeads'
 
 export default writeRoute(async (event) => {
-  const { defaults } = importOptions(event)
-  return importLeads(await useDatabase(), decodeText(await fileOf(event)).text, {
+  const db = await useDatabase()
+  const { defaults } = await importOptions(db, event)
+  return importLeads(db, decodeText(await fileOf(event)).text, {
     currency: defaults.currency,
     today: today(),
   })

@@ -11,8 +11,8 @@ import { rivalSchema } from '#shared/rivals/schemas'
 import type { ImportReport } from '../prices/importRecords'
 
 /** Imports a CSV of rivals in one transaction; CPU and card are found by id or by name, what is not found is reported by line. */
-export async function importRivals(db: Database, text: string): Promise<ImportReport> {
-  const { read, problems } = readRivals(text)
+export async function importRivals(db: Database, text: string, currency: string): Promise<ImportReport> {
+  const { read, problems } = readRivals(text, currency)
   const rejected: LineProblem[] = [...problems]
   let [added, alreadyThere] = [0, 0]
   await db.transaction(async (tx) => {

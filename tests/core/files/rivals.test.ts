@@ -161,11 +161,20 @@ describe('rivalComponents', () => {
 
 describe('readRivals', () => {
   test('a file without names or prices is refused by what is missing', () => {
-    expect(() => readRivals('name,kind\nTower,prebuilt')).toThrow('no column is called "price"')
+    expect(() => readRivals('name,kind\nTower,prebuilt', 'CAD')).toThrow('no column is called "price"')
+  })
+  test('a line without a currency is in the home currency; without one it is rejected', () => {
+    const csv = 'name,price\nTower,899.00'
+    expect(readRivals(csv, 'SEK').read[0]!.value.currency).toBe('SEK')
+    expect(readRivals(csv, '')).toMatchObject({
+      read: [],
+      problems: [{ line: 2, code: 'currency', reason: expect.stringContaining('no currency is stated') }],
+    })
   })
   test('units in cells, kinds in words, an empty delivery is not stated', () => {
     const { read: rows, problems } = readRivals(
       'name;kind;price;currency;tax;delivery;memory;speed;drive;supply;warranty\nTower;configured by a shop;899,00;CAD;13;;16 GB;3200 MT/s;480;500 W;24 months\nBox;console;4 990,00;SEK;25;0;;;;;\nOdd;spaceship;1;CAD;;;;;;;\nBad;prebuilt;1;CAD;;;lots;;;;',
+      'CAD',
     )
     expect(rows[0]!.value).toMatchObject({
       kind: 'configured',

@@ -7,8 +7,9 @@ import { today } from '#server/http/today'
 import { importShopPrices } from '#server/places/prices/importShopPrices'
 
 export default writeRoute(async (event) => {
-  const { defaults } = importOptions(event)
-  return importShopPrices(await useDatabase(), decodeText(await fileOf(event)).text, {
+  const db = await useDatabase()
+  const { defaults } = await importOptions(db, event)
+  return importShopPrices(db, decodeText(await fileOf(event)).text, {
     currency: defaults.currency,
     today: today(),
   })

@@ -11,11 +11,11 @@ import { importSoldRecords } from '#server/places/prices/importRecords'
  * progress, then the report or the error. A client that goes away cancels the import, which then leaves nothing.
  */
 export default jsonRoute(async (event) => {
-  const options = importOptions(event)
+  const database = await useOpenDatabase()
+  const options = await importOptions(database.db, event)
   const { text } = decodeText(await fileOf(event))
   const defaults = { ...options.defaults, today: today() }
   if (options.preview) return readSoldRecords(text, defaults, options.columns, true)
-  const database = await useOpenDatabase()
   return streamProgress(event, (onProgress) =>
     importSoldRecords(
       database,
