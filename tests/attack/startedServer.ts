@@ -111,8 +111,13 @@ export const smallBrief = {
 /** Loads the small market and one build; returns the id of the build. */
 export async function loadSmallMarket(server: StartedServer): Promise<string> {
   await server.ask('POST', '/api/library/import', smallLibrary)
-  await server.ask('POST', '/api/prices/sold-records/import', smallRecords, { 'content-type': 'text/csv' })
-  return (await server.ask('POST', '/api/builds', smallBrief)).json<{ id: string }>().id
+  // the first build says the home currency, which the records then are in
+  const { id } = (await server.ask('POST', '/api/builds', smallBrief)).json<{ id: string }>()
+  const { text } = await server.ask('POST', '/api/prices/sold-records/import', smallRecords, {
+    'content-type': 'text/csv',
+  })
+  if (!text.includes('"rejected":0')) throw new Error(`the small market is not loaded: ${text}`)
+  return id
 }
 
 export const smallLead = (title: string, change: object = {}) => ({

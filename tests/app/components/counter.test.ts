@@ -127,6 +127,7 @@ describe('selling it', () => {
       'parted out',
     ])
     expect(rows[0]!.classes()).toContain('font-semibold')
+    expect(shown.find('[data-test="not-whole"]').text()).toContain('no CPU')
     expect(shown.find('input[value="own"]').attributes('disabled')).toBeDefined()
     await shown.find('input[aria-label="your own figure for the machine"]').setValue('333')
     await flushPromises()

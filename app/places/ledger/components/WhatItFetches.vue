@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { roleNames } from '#core/parts/part'
 import type { LedgerView } from '#shared/ledger/views'
 import type { WorthBasis } from '#shared/ledger/selling'
 import { resaleWorking } from '~/workings/ledgerWorkings'
@@ -88,6 +89,10 @@ function choose(basis: WorthBasis) {
         </tr>
       </tbody>
     </table>
+    <p v-if="build.view!.emptyRoles.length > 0" class="mt-1 text-waiting" data-test="not-whole">
+      It is not whole: no {{ build.view!.emptyRoles.map((role) => roleNames[role]).join(', no ') }}. What that
+      costs is not in these figures yet.
+    </p>
     <p v-if="ledger.resale.unknown.length > 0" class="mt-1 text-waiting">
       {{ ledger.resale.unknown.length === 1 ? 'One part' : `${ledger.resale.unknown.length} parts` }} without
       a street price left out.
