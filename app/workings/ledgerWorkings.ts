@@ -133,7 +133,7 @@ export function askLadderWorking({ selling, resale, currency }: LedgerView): Wor
     result: first ? money(first.ask) : 'not known',
     formula: askLadderFormula,
     lines: [
-      { label: 'sold machines like it', value: String(selling.machines?.comps.length ?? 0), kind: 'record' },
+      { label: 'sold machines like it', value: String(selling.machines?.count ?? 0), kind: 'record' },
       { label: 'the usual haggle', value: percent(resale.haggleShare), kind: 'assumption' },
       { label: 'parted out after the last week, net', value: money(resale.parting.net), kind: 'sum' },
     ],

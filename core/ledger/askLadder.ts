@@ -1,3 +1,4 @@
+import { roundHalfAway } from '../money/decimal'
 import { shareAtOrBelow, type PriceFlow } from '../pricing/patience/patience'
 
 const weekDays = 7
@@ -25,7 +26,7 @@ export interface AskRung {
   readonly chance: number
   /** What it is expected to bring, net, from this week on. */
   readonly expected: number
-  /** The least to take, net: what waiting for the next week is expected to bring. */
+  /** The least to take, net, whole minor units: what waiting for the next week is expected to bring. */
   readonly least: number
 }
 
@@ -43,6 +44,11 @@ export function chanceToSell(flow: PriceFlow, price: number, days: number): numb
 export function daysUntilSold(flow: PriceFlow, price: number, chance = 0.5): number | null {
   const rate = buyersPerDay(flow, price)
   return rate > 0 ? -Math.log1p(-chance) / rate : null
+}
+
+/** Whole weeks that some days begin. */
+export function weeksOf(days: number): number {
+  return Math.ceil(days / weekDays)
 }
 
 /**
@@ -63,7 +69,8 @@ export function askLadder({ flow, weeks, net, otherwise, perWeek }: AskQuestion)
     for (const price of prices) {
       const chance = chanceToSell(flow, price, weekDays)
       const expected = chance * net(price) + (1 - chance) * least
-      if (best === null || expected > best.expected) best = { week, price, chance, expected, least }
+      if (best === null || expected > best.expected)
+        best = { week, price, chance, expected, least: roundHalfAway(least) }
     }
     rungs.unshift(best!)
     later = best!.expected

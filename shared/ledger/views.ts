@@ -159,6 +159,8 @@ export interface SellingView {
     readonly grade: Grade
     readonly typical: number | null
     readonly interval: { readonly low: number; readonly high: number } | null
+    /** How many count, of which the newest are listed. */
+    readonly count: number
     /** Newest first; those the builder left out among them. */
     readonly comps: readonly {
       readonly id: number

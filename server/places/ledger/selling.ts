@@ -1,4 +1,4 @@
-import { askLadder, buyersPerDay, daysUntilSold } from '#core/ledger/askLadder'
+import { askLadder, buyersPerDay, daysUntilSold, weeksOf } from '#core/ledger/askLadder'
 import { askFor, netOfSale, resale } from '#core/ledger/resale'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
 import type { Part } from '#core/parts/part'
@@ -47,7 +47,7 @@ export function sellingOf(
   const ladder = flow
     ? askLadder({
         flow,
-        weeks: Math.ceil(sellingDays / 7),
+        weeks: weeksOf(sellingDays),
         net: (price) => netOfSale(price, byHand),
         otherwise: sides.parting.net,
         perWeek: 0,
@@ -66,7 +66,7 @@ export function sellingOf(
         price,
         ask: askFor(price, haggleShare),
         chance,
-        least: Math.round(least),
+        least,
       })),
     },
   }
@@ -82,6 +82,7 @@ function machinesView(
     like: query.like,
     words: query.must,
     grade: reading.grade,
+    count: reading.kept.length,
     typical: reading.marks?.typical ?? null,
     interval: reading.interval,
     comps: market.index

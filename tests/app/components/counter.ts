@@ -1,4 +1,4 @@
-import { config } from '@vue/test-utils'
+import { config, flushPromises, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { vi } from 'vitest'
 import { buildView } from '#server/places/builds/buildView'
@@ -90,4 +90,14 @@ export class Counter {
     const { db, build } = this.place
     return asSent((await leadViews(db, build, today)).leads.find((each) => each.id === id)!)
   }
+}
+
+/** Presses the button of these words and waits for what follows; a button that is not there is named with what is. */
+export async function press(shown: VueWrapper, words: string | RegExp): Promise<void> {
+  const button = shown
+    .findAll('button')
+    .find((each) => (typeof words === 'string' ? each.text() === words : words.test(each.text())))
+  if (!button) throw new Error(`no button "${String(words)}" in: ${shown.text()}`)
+  await button.trigger('click')
+  await flushPromises()
 }

@@ -20,7 +20,7 @@ import DeadlineLine from '~/ui/DeadlineLine.vue'
 import RateForm from '~/ui/RateForm.vue'
 import { itemsOf, itemStep, pay } from '../../server/purchases'
 import { today } from '../../server/marketWithBuild'
-import { asSent, Counter, registerCounter } from './counter'
+import { asSent, Counter, press, registerCounter } from './counter'
 
 /** What is done at the desk, component by component: each state it can be in, and what it then sends. */
 let counter: Counter
@@ -44,14 +44,6 @@ beforeEach(async () => {
 })
 afterEach(() => counter.close())
 
-const press = async (shown: VueWrapper, words: string | RegExp) => {
-  const button = shown
-    .findAll('button')
-    .find((each) => (typeof words === 'string' ? each.text() === words : words.test(each.text())))
-  if (!button) throw new Error(`no button "${String(words)}" in: ${shown.text()}`)
-  await button.trigger('click')
-  await flushPromises()
-}
 const field = (shown: VueWrapper, label: string) => shown.find(`[aria-label="${label}"]`)
 /** Bodies that were written, in order. */
 const written = () => counter.sent.filter(({ method }) => method !== 'GET')

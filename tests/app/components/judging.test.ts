@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import { addChoice } from '#server/places/machine/choices'
 import { machineView } from '#server/places/machine/readMachine'
@@ -11,7 +11,7 @@ import StillOpen from '~/places/machine/components/StillOpen.vue'
 import PriceHead from '~/places/prices/components/PriceHead.vue'
 import MatchAndSpend from '~/places/scales/components/MatchAndSpend.vue'
 import { today } from '../../server/marketWithBuild'
-import { asSent, Counter, registerCounter } from './counter'
+import { asSent, Counter, press, registerCounter } from './counter'
 
 /** What is judged, part by part: prices, what is open in a machine, what a sum buys, what would match a rival. */
 let counter: Counter
@@ -20,14 +20,6 @@ beforeEach(async () => {
   counter = await Counter.open()
 })
 afterEach(() => counter.close())
-const press = async (shown: VueWrapper, words: string | RegExp) => {
-  const button = shown
-    .findAll('button')
-    .find((each) => (typeof words === 'string' ? each.text() === words : words.test(each.text())))
-  if (!button) throw new Error(`no button "${String(words)}" in: ${shown.text()}`)
-  await button.trigger('click')
-  await flushPromises()
-}
 const written = () => counter.sent.filter(({ method }) => method !== 'GET')
 const hunt = (partId: string, limit = '100.00') =>
   addChoice(

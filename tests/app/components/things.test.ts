@@ -18,7 +18,7 @@ import NotesLeaf from '~/places/prices/components/NotesLeaf.vue'
 import WeighingControls from '~/places/scales/components/WeighingControls.vue'
 import { itemsOf, itemStep, pay } from '../../server/purchases'
 import { today } from '../../server/marketWithBuild'
-import { asSent, Counter, registerCounter } from './counter'
+import { asSent, Counter, press, registerCounter } from './counter'
 
 /** A thing on screen through its whole life, and what else is done with one part at a time. */
 let counter: Counter
@@ -38,12 +38,6 @@ beforeEach(async () => {
 })
 afterEach(() => counter.close())
 
-const press = async (shown: VueWrapper, words: string) => {
-  const button = shown.findAll('button').find((each) => each.text() === words)
-  if (!button) throw new Error(`no button "${words}" in: ${shown.text()}`)
-  await button.trigger('click')
-  await flushPromises()
-}
 const says = (shown: VueWrapper) => shown.findAll('button').map((button) => button.text())
 const written = () => counter.sent.filter(({ method }) => method !== 'GET')
 /** A card that was paid for, brought to where a test begins. */

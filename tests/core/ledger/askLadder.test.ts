@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import fc from 'fast-check'
-import { askLadder, buyersPerDay, chanceToSell, daysUntilSold } from '#core/ledger/askLadder'
+import { askLadder, buyersPerDay, chanceToSell, daysUntilSold, weeksOf } from '#core/ledger/askLadder'
 import type { PriceFlow } from '#core/pricing/patience/patience'
 import { chance } from '../../../demo/random'
 
@@ -16,6 +16,12 @@ test('by hand: everybody pays 400.00, half pay 500.00', () => {
   expect(daysUntilSold(flow, 500_00)).toBeCloseTo(14 * Math.LN2)
   expect(daysUntilSold(flow, 500_01)).toBeNull()
 })
+
+test.each([
+  [42, 6],
+  [43, 7],
+  [0, 0],
+])('%i days begin %i weeks', (days, weeks) => expect(weeksOf(days)).toBe(weeks))
 
 test('by hand: two weeks, parted out for 100.00: ask 500.00, then 400.00; expected 372.41, not under 289.64', () => {
   const rungs = askLadder({ flow, weeks: 2, net, otherwise: 100_00, perWeek: 0 })

@@ -14,7 +14,7 @@ const money = (value: number | null) => amount(value, currency.value)
 const rows = computed(() => {
   const { whole, machines, parting } = ledger.resale
   const { wholeDays, byPartsDays, partingDays, machines: sold } = ledger.selling
-  const count = sold?.comps.filter(({ isLeftOut }) => !isLeftOut).length ?? 0
+  const count = sold?.count ?? 0
   return [
     ...(machines === null
       ? []
