@@ -31,4 +31,13 @@ export const sellingSchema = object({
   mustNot: texts().max(40).default([]),
   leftOut: array().of(wholeFrom(1).required()).max(500).default([]),
 })
+/** A change of it: what is not said stays as it is, whatever another tab has done meanwhile. */
+export const sellingChangeSchema = object({
+  basis: oneOf(worthBases).optional(),
+  own: decimalText().nullable().optional(),
+  must: texts().max(12).nullable().optional().default(undefined),
+  mustNot: texts().max(40).optional().default(undefined),
+  leftOut: array().of(wholeFrom(1).required()).max(500).optional().default(undefined),
+})
+export type SellingChange = InferType<typeof sellingChangeSchema>
 export type SellingInput = InferType<typeof sellingSchema>

@@ -9,7 +9,7 @@ import { setSelling } from '#server/places/ledger/selling'
 import { addChoice } from '#server/places/machine/choices'
 import { setRate } from '#server/places/settings/rates'
 import { buildFileSchema } from '#shared/builds/buildFile'
-import { sellingSchema } from '#shared/ledger/selling'
+import { sellingChangeSchema } from '#shared/ledger/selling'
 import { choiceSchema } from '#shared/machine/schemas'
 import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
 import { undoLast } from './purchases'
@@ -49,7 +49,7 @@ const hunt = (partId: string, limit: string) =>
     today,
   )
 const set = (change: object) =>
-  setSelling(place.db, place.build, sellingSchema.validateSync({ basis: 'parts', ...change }), today)
+  setSelling(place.db, place.build, sellingChangeSchema.validateSync(change), today)
 const shown = async () => {
   const [view, ledger] = [
     await buildView(place.db, place.build, today),
@@ -95,6 +95,14 @@ test('worth today by its parts, by machines once it is whole, by the builder’s
   expect((await shown()).worth).toBeNull()
   await undoLast(place.db)
   expect((await shown()).worth).toBe(byParts.worth)
+})
+
+test('two tabs: each changes what it says, and undoes nothing of the other; an own figure is said before it counts', async () => {
+  const [comp] = (await shown()).selling.machines!.comps
+  await Promise.all([set({ leftOut: [comp!.id] }), set({ mustNot: ['rgb'] })])
+  await set({ basis: 'machines' })
+  expect((await shown()).selling).toMatchObject({ basis: 'machines', leftOut: [comp!.id], mustNot: ['rgb'] })
+  await expect(set({ basis: 'own' })).rejects.toMatchObject({ code: 'no-figure', path: 'own' })
 })
 
 test('the own figure travels in a build file', async () => {

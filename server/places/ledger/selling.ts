@@ -1,5 +1,6 @@
 import { askLadder, buyersPerDay, daysUntilSold, weeksOf } from '#core/ledger/askLadder'
 import { askFor, netOfSale, resale } from '#core/ledger/resale'
+import { CoreError } from '#core/errors/coreError'
 import { parseDecimal, toDecimal } from '#core/money/decimal'
 import type { Part } from '#core/parts/part'
 import { daysForAllHunts, type PriceFlow } from '#core/pricing/patience/patience'
@@ -10,7 +11,7 @@ import { soldMachines, type SoldMachines } from '#server/context/soldMachines'
 import { sellingTerms } from '#server/context/worthToday'
 import { act } from '#server/db/action'
 import type { Database } from '#server/db/client'
-import { partsAlone, type Selling, type SellingInput } from '#shared/ledger/selling'
+import { partsAlone, type Selling, type SellingChange, type SellingInput } from '#shared/ledger/selling'
 import type { LedgerView, SellingView } from '#shared/ledger/views'
 
 /** Sold by hand: no fee, no parcel. */
@@ -116,15 +117,38 @@ function partingDays(market: Market, parts: readonly Part[], today: string, curr
 export async function setSelling(
   db: Database,
   id: string,
-  input: SellingInput,
+  change: SellingChange,
   today: string,
 ): Promise<void> {
   const build = await findBuild(db, id)
-  const selling = sellingRow(input, build.currency)
-  const text = `${build.name} valued ${basisWords[selling.basis]}`
-  await act(db, { kind: 'value', text, day: today, buildId: build.variantOf ?? id }, today, (action) =>
-    action.update('builds', id, { selling }),
+  await act(
+    db,
+    { kind: 'value', text: `${build.name} valued`, day: today, buildId: build.variantOf ?? id },
+    today,
+    async (action) => {
+      // read inside, so that two changes at once are one after the other
+      const { selling: before, currency } = await findBuild(action.tx, id)
+      const selling = changed(before ?? partsAlone, change, currency)
+      if (selling.basis === 'own' && selling.own === null)
+        throw new CoreError('no-figure', 'say your own figure', 'own')
+      await action.name(`${build.name} valued ${basisWords[selling.basis]}`, build.variantOf ?? id)
+      await action.update('builds', id, { selling })
+    },
   )
+}
+
+function changed(
+  before: Selling,
+  { basis, own, must, mustNot, leftOut }: SellingChange,
+  currency: string,
+): Selling {
+  return {
+    basis: basis ?? before.basis,
+    own: own === undefined ? before.own : own === null ? null : parseDecimal(own, currency, 'own'),
+    must: must === undefined ? before.must : must,
+    mustNot: mustNot ?? before.mustNot,
+    leftOut: leftOut ?? before.leftOut,
+  }
 }
 
 export function sellingRow({ own, must, ...stated }: SellingInput, currency: string): Selling {

@@ -131,9 +131,9 @@ describe('selling it', () => {
     expect(shown.find('input[value="own"]').attributes('disabled')).toBeDefined()
     await shown.find('input[aria-label="your own figure for the machine"]').setValue('333')
     await flushPromises()
-    expect(sent.find(({ method }) => method === 'PUT')).toMatchObject({
+    expect(sent.find(({ method }) => method === 'PATCH')).toMatchObject({
       path: `/api/builds/${place.build}/ledger/selling`,
-      body: { basis: 'own', own: '333', must: null, leftOut: [] },
+      body: { basis: 'own', own: '333' },
     })
   })
 
@@ -144,12 +144,12 @@ describe('selling it', () => {
     expect(machines.text()).toContain('typical 320.00')
     await machines.find('button[aria-label^="leave out"]').trigger('click')
     await flushPromises()
-    const left = sent.find(({ method }) => method === 'PUT')!.body as { leftOut: number[] }
+    const left = sent.find(({ method }) => method === 'PATCH')!.body as { leftOut: number[] }
     expect(left.leftOut).toEqual([ledger.selling.machines!.comps[0]!.id])
     await machines.find('input[aria-label="words that machines like it must have"]').setValue('tower, quiet')
     await machines.find('form').trigger('submit')
     await flushPromises()
-    expect(sent.filter(({ method }) => method === 'PUT').at(-1)!.body).toMatchObject({
+    expect(sent.filter(({ method }) => method === 'PATCH').at(-1)!.body).toMatchObject({
       must: ['tower', 'quiet'],
     })
   })

@@ -4,7 +4,7 @@ import { amount, shortDate } from '~/utils/show'
 
 /** Whole machines like it that were sold: the words they are found by, and the builder's word on each. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
-const { save, busy } = useSelling(() => ledger)
+const { save, busy } = useSelling()
 const machines = computed(() => ledger.selling.machines!)
 const fewest = 8
 const isWhole = ref(false)

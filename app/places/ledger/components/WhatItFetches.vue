@@ -8,7 +8,7 @@ import { amount, signedAmount, signedPercent } from '~/utils/show'
 /** The ways to sell a machine side by side, and which of them its worth today is read from. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
 const build = useBuild()
-const { save, busy } = useSelling(() => ledger)
+const { save, busy } = useSelling()
 const currency = computed(() => ledger.currency)
 const money = (value: number | null) => amount(value, currency.value)
 const rows = computed(() => {
@@ -40,7 +40,7 @@ const own = ref(ledger.selling.own === null ? '' : amountTyped(ledger.selling.ow
 /** Your own figure is in force once it is typed in. */
 function choose(basis: WorthBasis) {
   if (basis === 'own' && own.value.trim() === '') return
-  void save({ basis, own: own.value.trim() === '' ? null : own.value.trim() })
+  void save(basis === 'own' ? { basis, own: own.value.trim() } : { basis })
 }
 </script>
 
