@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BuildStrip as Strip } from '#shared/builds/views'
-import { request, RequestError } from '~/utils/request'
+import { openTarvinFile } from '~/places/pastes/state/openFile'
+import { request, type RequestError } from '~/utils/request'
 
 /** Builds: which machine needs me today? */
 const session = useSession()
@@ -43,20 +44,9 @@ async function openFile(event: Event) {
   if (!file) return
   await run(
     async () => {
-      const text = await file.text()
-      let parsed: unknown
-      try {
-        parsed = JSON.parse(text)
-      } catch {
-        throw new RequestError(`${file.name} is not JSON; a build file is what Export as JSON wrote`, '', 0)
-      }
-      const kind = (parsed as { format?: string }).format
-      if (kind === 'tarvin-library') await request('/api/library/import', { method: 'POST', body: parsed })
-      else {
-        const { id } = await request<{ id: string }>('/api/builds/import', { method: 'POST', body: parsed })
-        await session.load()
-        await navigateTo(`/b/${id}/machine`)
-      }
+      const path = await openTarvinFile(await file.text(), file.name)
+      await session.load()
+      if (path.startsWith('/b/')) await navigateTo(path)
       await load()
     },
     { message: `${file.name} opened` },

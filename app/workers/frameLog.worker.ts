@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink'
 import { alignLogs } from '#core/performance/frametimes/alignLogs'
 import { envelope, frameLog, stretchOf, type FrameLog } from '#core/performance/frametimes/frameLog'
 import { frameTimes } from '#core/performance/frametimes/frameTimes'
-import { frameLogHead, readFrameLog } from '#core/performance/frametimes/frameLogFile'
+import { frameLogHead, readFrameLog } from '#core/reading/frames/frameLogFile'
 import { histogram } from '#core/statistics/histogram'
 import type { FrameLogWorker, ReadLog } from './frameLogProtocol'
 

@@ -1,5 +1,5 @@
 import type { FrameTimeStatistics } from '#core/performance/frametimes/frameTimes'
-import type { FrameColumn, FrameLogHead } from '#core/performance/frametimes/frameLogFile'
+import type { FrameColumn, FrameLogHead } from '#core/reading/frames/frameLogFile'
 import type { LineProblem } from '#core/reading/tables/columns'
 import type { Bin } from '#core/statistics/histogram'
 

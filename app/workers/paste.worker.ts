@@ -14,21 +14,27 @@ import type { PasteQuestion, PasteReading, PasteWorker, SalesOf } from './pasteP
 /** Reads a paste away from the page, so that a novel or a large table never holds it up. */
 const worker: PasteWorker = {
   read({ text, library, ...context }): PasteReading {
-    const { kind, why, sales, specs, scores } = guessPaste(text, { ...context, library })
+    const { kind, why, sales, specs, scores, asks } = guessPaste(text, context)
     const queries = new Map(library.map((part) => [part.id, queryForPart(part, library)]))
     const reader = new TitleReader(queries, context.today)
+    const offer = { ...context, library, reader }
     return {
       kind,
       why,
       sales,
+      asks: { ...asks, asks: asks.asks.slice(0, mostAsks) },
+      offersOf: asks.asks.slice(0, mostAsks).map((ask) => readOffer(ask.text, offer)),
       specs,
       scores,
       scoresOf: scores.rows.map(({ name }) => ({ partIds: indexed(reader.read(name).partIds, library) })),
       of: kind === 'sales' ? salesOf(sales, { library, ...context }, reader) : [],
-      offer: readOffer(text.slice(0, 200_000), { ...context, library, reader }),
+      offer: readOffer(text.slice(0, 200_000), offer),
     }
   },
 }
+
+/** As many leads fit one paste. */
+const mostAsks = 200
 
 /** Only what frames come from has an index. */
 const indexed = (partIds: readonly string[], library: readonly Part[]) =>

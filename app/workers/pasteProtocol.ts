@@ -1,8 +1,9 @@
 import type { Part } from '#core/parts/part'
 import type { PasteKind } from '#core/reading/pastes/kindOf'
+import type { AsksRead } from '#core/reading/asks/readAsks'
 import type { OfferRead } from '#core/reading/listings/offer'
 import type { TitleGroup } from '#core/reading/sales/groupTitles'
-import type { SalesRead } from '#core/reading/sales/readSales'
+import type { SalesContext, SalesRead } from '#core/reading/sales/readSales'
 import type { ScoresRead } from '#core/reading/scores/readScores'
 import type { SpecRead } from '#core/reading/specs/readSpec'
 
@@ -13,6 +14,8 @@ export interface PasteQuestion {
   readonly currency: string
   readonly dayFirst?: boolean
   readonly decimalMark?: '.' | ','
+  /** What words of a table mean, as said once. */
+  readonly values?: SalesContext['values']
   readonly library: readonly Part[]
 }
 
@@ -38,6 +41,9 @@ export interface PasteReading {
   readonly of: readonly SalesOf[]
   readonly specs: readonly SpecRead[]
   readonly offer: OfferRead
+  readonly asks: AsksRead
+  /** One for each ask: what its text says. */
+  readonly offersOf: readonly OfferRead[]
   readonly scores: ScoresRead
   /** One for each row of the scores. */
   readonly scoresOf: readonly ScoreOf[]

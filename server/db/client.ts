@@ -6,7 +6,7 @@ import { OneWriter } from './oneWriter'
 
 export type Database = LibSQLDatabase
 /** The database itself or a transaction on it. */
-export type Queryable = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'run'>
+export type Queryable = Pick<Database, '$count' | 'select' | 'insert' | 'update' | 'delete' | 'run'>
 
 export interface OpenDatabase {
   readonly client: Client

@@ -14,7 +14,7 @@ import {
 } from '../fields'
 import { leadSchema } from '../leads/schemas'
 import { partSchema } from '../parts/schemas'
-import { sourceKindNames } from '../sources/schemas'
+import { meaningsSchema, sourceKindNames, type Meanings } from '../sources/schemas'
 
 /** Ids of what a paste has made, by table. */
 export interface PasteMade {
@@ -30,6 +30,23 @@ export interface PasteMade {
     readonly fact: IndexFact
     readonly before: number | null
   }[]
+  readonly shopPrices?: readonly ShopPriceMade[]
+  /** What the words of a source meant before. */
+  readonly meanings?: { readonly sourceId: string; readonly before: Meanings | null } | undefined
+}
+
+/** A shop price that a paste wrote, and what stood there before; amounts in minor units. */
+export interface ShopPriceMade {
+  readonly sourceId: string
+  readonly partId: string
+  readonly date: string
+  readonly after: PriceOfDay
+  readonly before: PriceOfDay | null
+}
+
+interface PriceOfDay {
+  readonly price: number
+  readonly currency: string
 }
 
 export const indexFacts = ['cpuIndex', 'graphicsIndex'] as const
@@ -62,6 +79,13 @@ const pastedIndex = object({
   value: finite().moreThan(0, 'an index must be more than 0').max(100_000).required(),
 })
 
+/** What the source of the paste asks for a part today. */
+const pastedShopPrice = object({
+  partId: idText(),
+  price: decimalText().required('a price is needed'),
+  currency: currencyCode().required(),
+})
+
 /** What a paste is to leave behind: all of it or nothing. */
 export const pasteSchema = object({
   /** A source that is made where no one of the name is there. */
@@ -76,7 +100,10 @@ export const pasteSchema = object({
   parts: array().of(partSchema.required()).max(200).default([]),
   indexes: array().of(pastedIndex.required()).max(2000).default([]),
   hunts: array().of(pastedHunt.required()).max(200).default([]),
-  lead: leadSchema.nullable().default(null),
+  leads: array().of(leadSchema.required()).max(200).default([]),
+  shopPrices: array().of(pastedShopPrice.required()).max(500).default([]),
+  /** What words of the paste mean; remembered by its source. */
+  meanings: meaningsSchema.nullable().default(null),
 })
 export type PasteInput = InferType<typeof pasteSchema>
 

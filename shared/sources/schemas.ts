@@ -1,4 +1,5 @@
 import { array, object, type InferType } from 'yup'
+import { conditions, manners, type Condition, type Manner } from '#core/reading/sales/soldRecord'
 import { protections } from '#core/supply/risk/faultRisk'
 import { codeFields } from '../codes'
 import {
@@ -10,6 +11,7 @@ import {
   name,
   oneOf,
   percent,
+  recordOf,
   text,
   wholeFrom,
   yesOrNo,
@@ -33,6 +35,13 @@ export const sourceCodeSchema = codeFields.shape({
 
 export type SourceCode = InferType<typeof sourceCodeSchema>
 
+/** What words of a source's tables mean, as the builder has said once: `second-hand` is used. */
+export const meaningsSchema = object({
+  manner: recordOf<Manner>(oneOf(manners).required(), 'words and what they mean').default({}),
+  condition: recordOf<Condition>(oneOf(conditions).required(), 'words and what they mean').default({}),
+})
+export type Meanings = InferType<typeof meaningsSchema>
+
 export const sourceSchema = object({
   id: idText(),
   name: name(),
@@ -55,6 +64,8 @@ export const sourceSchema = object({
   exchangeFeePercent: percent().default(0),
   creditLowersTax: yesOrNo().default(false),
   codes: array().of(sourceCodeSchema).max(30).default([]),
+  /** Left out: as they are. */
+  meanings: meaningsSchema.nullable().optional().default(undefined),
 })
 
 export type SourceInput = InferType<typeof sourceSchema>

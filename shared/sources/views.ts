@@ -1,4 +1,5 @@
 import type { PollReport } from './polls'
+import type { Meanings } from './schemas'
 
 export interface SourceView {
   readonly id: string
@@ -14,6 +15,7 @@ export interface SourceView {
   readonly sellerFeePercent: number
   readonly protection: string
   readonly note: string
+  readonly meanings: Meanings | null
 }
 
 export interface PollView extends PollReport {

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Part } from '../../core/parts/part'
 import { readOffer } from '../../core/reading/listings/readOffer'
+import { guessPaste } from '../../core/reading/pastes/kindOf'
 import { readSales } from '../../core/reading/sales/readSales'
 import { TitleReader } from '../../core/reading/titles/partsInTitle'
 import { queryForPart } from '../../core/reading/titles/queryForPart'
@@ -189,4 +190,31 @@ const shortNames: Readonly<Record<string, string>> = {
 
 function short(id: string): string {
   return shortNames[id] ?? id
+}
+
+/** Pages of anything: what they are taken for, and the asks on those with several. */
+export function measurePages(half: Half): Share {
+  const share = { right: 0, of: 0, wrong: [] as string[] }
+  const check = (where: string, what: string, wanted: string, said: string) => {
+    share.of += 1
+    if (wanted === said) share.right += 1
+    else share.wrong.push(`${where}: ${what} ${said}, not ${wanted}`)
+  }
+  for (const page of text(half, 'pages').split(/^=== /m).slice(1)) {
+    const [head, ...lines] = page.trimEnd().split('\n') as [string, ...string[]]
+    const asked = lines.filter((line) => line.startsWith('~ ')).map((line) => line.slice(2).split(' | '))
+    const said = lines.filter((line) => !line.startsWith('~ ')).join('\n')
+    const where = said.slice(0, said.indexOf('\n'))
+    const { kind, asks } = guessPaste(said, { today, currency: 'CAD' })
+    check(where, 'kind', /kind=(\w+)/.exec(head)![1]!, kind)
+    for (const [index, [title, price, currency]] of asked.entries()) {
+      const ask = asks.asks[index]
+      check(where, 'title', title!, String(ask?.title))
+      // a sign that several share means what the home currency says
+      const home = currency === 'SEK' ? 'SEK' : 'CAD'
+      const own = home === 'CAD' ? ask : guessPaste(said, { today, currency: home }).asks.asks[index]
+      check(where, 'price', `${price} ${currency}`, `${own?.price} ${own?.currency}`)
+    }
+  }
+  return share
 }

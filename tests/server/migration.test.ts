@@ -67,6 +67,7 @@ beforeAll(async () => {
     '0015_lowest_rate_only',
     '0016_advice',
     '0017_selling',
+    '0018_meanings',
   ])
 })
 afterAll(() => {

@@ -5,12 +5,14 @@ import { leads } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
 import { soldRecords } from '#server/db/schema/prices'
 import { sources } from '#server/db/schema/sources'
+import { libraryView } from '#server/context/readLibrary'
 import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/places/builds/buildView'
 import { keepPaste, undoPaste } from '#server/places/pastes/keepPaste'
 import { noteShopPrice } from '#server/places/prices/noteShopPrice'
 import { priceView } from '#server/places/prices/readPrices'
 import { readRates, removeRate, setRate } from '#server/places/settings/rates'
+import { sourceOf } from '#server/places/sources/sources'
 import { briefSchema } from '#shared/brief/schemas'
 import { pasteSchema } from '#shared/pastes/schemas'
 import { rateSchema } from '#shared/settings/rates'
@@ -51,16 +53,18 @@ test('a paste is kept whole and taken back whole: source, sales, part, hunt and 
     sales: [sale('130.00'), sale('126.50'), sale('130.00')],
     parts: [card],
     hunts: [{ buildId: build, partId: 'quill-70', limit: '120.00' }],
-    lead: {
-      sourceId: 'pasted',
-      title: 'Quill 70',
-      price: '110.00',
-      currency: 'CAD',
-      condition: 'used',
-      manner: 'local',
-      listedOn: today,
-      things: [{ partId: 'quill-70' }],
-    },
+    leads: [
+      {
+        sourceId: 'pasted',
+        title: 'Quill 70',
+        price: '110.00',
+        currency: 'CAD',
+        condition: 'used',
+        manner: 'local',
+        listedOn: today,
+        things: [{ partId: 'quill-70' }],
+      },
+    ],
   })
   expect(kept).toMatchObject({ added: 2, alreadyThere: 1, parts: ['quill-70'] })
   expect(await counts()).toEqual({ sales: 2, parts: 1, choices: 1, sources: 1, leads: 1 })
@@ -114,4 +118,57 @@ test('a rate by hand, both ways, and a shop price in another currency that it ma
   await removeRate(place.db, { date: today, from: 'EUR', to: 'CAD' }, today)
   expect([await fresh(), (await readRates(place.db)).length]).toEqual([null, 1])
   expect(() => rateSchema.validateSync({ ...rate, rate: '0' })).toThrow('more than 0')
+})
+
+test('several listings at once, a shop’s prices over one of today, and both taken back', async () => {
+  await keep({ parts: [card] })
+  const note = (price: string) =>
+    noteShopPrice(
+      place.db,
+      { partId: 'quill-70', shop: 'Pantry', price, currency: 'CAD', date: today },
+      today,
+    )
+  await note('200.00')
+  const newPrice = async () => (await priceView(place.db, build, 'quill-70', today)).newPrice
+  const lead = (title: string) => ({
+    sourceId: 'pasted',
+    title,
+    price: '90.00',
+    currency: 'CAD',
+    condition: 'used',
+    manner: 'local',
+    listedOn: today,
+    things: [{ partId: 'quill-70' }],
+  })
+  const shopPrices = [
+    { partId: 'quill-70', price: '180.00', currency: 'CAD' },
+    { partId: 'quill-70', price: '175.00', currency: 'CAD' },
+  ]
+  const shop = { name: 'pantry', kind: 'shop', currency: 'CAD' }
+  const { paste, leadIds } = await keep({ source: shop, leads: [lead('one'), lead('two')], shopPrices })
+  expect([leadIds.length, (await counts()).leads, await newPrice()]).toEqual([2, 2, 17_500])
+  await undoPaste(place.db, paste)
+  expect([(await counts()).leads, await newPrice()]).toEqual([0, 20_000])
+  // one that was changed by hand since stays
+  const again = await keep({ source: shop, shopPrices })
+  await note('210.00')
+  await undoPaste(place.db, again.paste)
+  expect(await newPrice()).toBe(21_000)
+  await expect(keep({ shopPrices })).rejects.toMatchObject({ code: 'no-source' })
+  await expect(keep({ source: shop, shopPrices: [{ ...shopPrices[0], price: '0' }] })).rejects.toMatchObject({
+    path: 'shopPrices[0].price',
+  })
+})
+
+test('what a word means is remembered with its source, travels in a library file, and is taken back', async () => {
+  const meanings = async () => (await libraryView(place.db)).sources.map((each) => each.meanings)
+  const say = (word: string) =>
+    keep({ source, sales: [sale(word)], meanings: { condition: { [word]: 'used' } } })
+  await say('1.00')
+  const { paste } = await say('2.00')
+  expect(await meanings()).toEqual([{ manner: {}, condition: { '1.00': 'used', '2.00': 'used' } }])
+  expect((await sourceOf(place.db, (await libraryView(place.db)).sources[0]!.id))?.meanings).toBeTruthy()
+  await undoPaste(place.db, paste)
+  expect(await meanings()).toEqual([{ manner: {}, condition: { '1.00': 'used' } }])
+  expect(() => pasteSchema.validateSync({ meanings: { condition: { odd: 'lovely' } } })).toThrow('meanings')
 })

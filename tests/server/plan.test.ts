@@ -49,16 +49,18 @@ beforeEach(async () => {
       place.db,
       pasteSchema.validateSync({
         source: { name: 'Pantry', kind: 'shop', currency: 'CAD' },
-        lead: {
-          sourceId: 'pasted',
-          title: `an offer of ${partId}`,
-          price,
-          currency: 'CAD',
-          condition: 'new',
-          manner: 'fixed',
-          listedOn: today,
-          things: [{ partId }],
-        },
+        leads: [
+          {
+            sourceId: 'pasted',
+            title: `an offer of ${partId}`,
+            price,
+            currency: 'CAD',
+            condition: 'new',
+            manner: 'fixed',
+            listedOn: today,
+            things: [{ partId }],
+          },
+        ],
       }),
       today,
     )

@@ -1,19 +1,34 @@
-import type { Part } from '../../parts/part'
-import type { CalendarDate } from '../../time/calendarDate'
+import { frameLogHead } from '../frames/frameLogFile'
+import { plainText, wordsOf } from '../../text/plainText'
 import { marksOf, findAmounts } from '../amounts/findAmounts'
+import { readAsks, type AsksRead } from '../asks/readAsks'
+import { amountsOf } from '../listings/listingMoney'
 import { readScores, type ScoresRead } from '../scores/readScores'
-import { readSales, type SalesRead } from '../sales/readSales'
+import { readSales, type SalesContext, type SalesRead } from '../sales/readSales'
 import { readSpec, type SpecRead } from '../specs/readSpec'
+import { wordsFor } from '../words/allWords'
 
-export const pasteKinds = ['sales', 'listing', 'spec', 'scores', 'file', 'nothing'] as const
-/** Past sales · one listing · specifications · a table of scores · a JSON file of ours · nothing that is known. */
+export const pasteKinds = [
+  'sales',
+  'listing',
+  'listings',
+  'offers',
+  'spec',
+  'scores',
+  'frames',
+  'file',
+  'nothing',
+] as const
 export type PasteKind = (typeof pasteKinds)[number]
 
 export const pasteKindNames: Readonly<Record<PasteKind, string>> = {
   sales: 'past sales',
   listing: 'a listing',
+  listings: 'several listings',
+  offers: 'prices of a shop',
   spec: 'a specification',
   scores: 'a table of scores',
+  frames: 'a frame-time log',
   file: 'a file of Tarvin',
   nothing: 'nothing that is known',
 }
@@ -24,6 +39,7 @@ export interface PasteGuess {
   readonly sales: SalesRead
   readonly specs: readonly SpecRead[]
   readonly scores: ScoresRead
+  readonly asks: AsksRead
   /** What was seen in it, and what to do: where it is nothing that is known. */
   readonly why: string
 }
@@ -32,33 +48,60 @@ export interface PasteGuess {
  * What a text is taken for: sales where records have a price and a day, a specification where lines name facts, a
  * listing where something is offered at a price. The guess can be changed; each kind is read by its own reader.
  */
-export function guessPaste(
-  text: string,
-  context: { readonly today: CalendarDate; readonly currency: string; readonly library?: readonly Part[] },
-): PasteGuess {
+export function guessPaste(text: string, context: SalesContext): PasteGuess {
   const sales = readSales(text, context)
   const specs = specsIn(text)
   const scores = readScores(text)
-  const guess = (kind: PasteKind, why = ''): PasteGuess => ({ kind, sales, specs, scores, why })
+  const asks = readAsks(text, context)
+  const guess = (kind: PasteKind, why = ''): PasteGuess => ({ kind, sales, specs, scores, asks, why })
   const plain = text.trim()
   if (plain === '')
     return guess('nothing', 'the paste is empty: copy a page of results, a listing or a specification first')
   if (/^[[{]/.test(plain) && plain.includes('"format"')) return guess('file')
+  if (looksLikeFrames(plain)) return guess('frames')
+  if (asks.isPage && asks.isShop) return guess('offers')
+  const isSold = sales.kind === 'table' || !areAsks(text)
   const dated = sales.records.filter((record) => record.soldOn !== null && record.price !== null).length
   const stated = specs.reduce((most, spec) => Math.max(most, Object.keys(spec.facts).length), 0)
   const hasDate = sales.problems.some(({ code }) => code === 'ambiguous') || dated > 0
-  if (dated >= 1 && (sales.records.length > 1 || stated < 4)) return guess('sales')
+  if (isSold && dated >= 1 && (sales.records.length > 1 || stated < 4)) return guess('sales')
   if (sales.kind === 'table' && sales.records.length > 0 && hasDate) return guess('sales')
+  if (asks.isPage && (sales.kind === 'table' || stated < 4)) return guess('listings')
   if (looksLikeScores(plain, scores, context.currency)) return guess('scores')
   if (stated >= 3) return guess('spec')
-  if (findAmounts(plain.slice(0, 20_000), context.currency, marksOf(plain)).some((amount) => !amount.isBare))
-    return guess('listing')
+  if (asksSomething(plain.slice(0, 20_000), context.currency)) return guess('listing')
   if (specs.some(({ role }) => role !== null) && plain.length < 4000) return guess('spec')
   if (sales.records.length > 1) return guess('sales')
   return guess(
     'nothing',
     `${plain.split('\n').length} lines without a price, a day of sale or a fact of a part: copy the whole block, from its title to its price`,
   )
+}
+
+/** A page that says what is asked, and nowhere that something was sold. */
+function areAsks(text: string): boolean {
+  const words = wordsOf(plainText(text.slice(0, 50_000)))
+  return wordsFor('asked').has(words) && !wordsFor('sold').has(words)
+}
+
+/** An amount with a sign, or a figure with a word of price beside it. */
+function asksSomething(text: string, currency: string): boolean {
+  return amountsOf(text, currency).some(
+    ({ kind, sure, amount }) => !amount.isBare || (kind === 'price' && sure === 3),
+  )
+}
+
+const fewestFrames = 10
+
+/** Lines of figures of which one column is named after frames, or a long column of nothing else. */
+function looksLikeFrames(text: string): boolean {
+  if (!/^[^\n]*\n\s*[\d"]/.test(text)) return false
+  const { header, hasHeader, proposal } = frameLogHead(text)
+  if (proposal === null) return false
+  const rows = text.split('\n').length - (hasHeader ? 1 : 0)
+  return hasHeader && /frame|\bms\b/i.test(header.join(' '))
+    ? rows >= fewestFrames
+    : !hasHeader && rows >= 100
 }
 
 /** A name and a figure in nearly every line, without a price anywhere: a table of scores. */

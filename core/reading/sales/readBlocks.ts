@@ -12,12 +12,7 @@ import { stateOfTitle, worse } from './stateOf'
 /** Reads the blocks of a page of past sales. */
 export function readBlocks(text: string, context: SalesContext): SalesRead {
   const rawLines = text.split(/\r\n|\r|\n/)
-  const line: LineContext = {
-    today: context.today,
-    dayFirst: context.dayFirst ?? dayFirstOf(rawLines, context.today),
-    home: context.currency,
-    marks: marksOf(text, context.decimalMark),
-  }
+  const line = lineContextOf(text, context)
   const lines = linesOf(rawLines, line)
   const { blocks, isOpen } = groupBlocks(lines)
   const problems: SalesProblem[] = []
@@ -53,10 +48,20 @@ export function readBlocks(text: string, context: SalesContext): SalesRead {
   return { kind: 'blocks', records, problems: problems.sort((a, b) => a.line - b.line) }
 }
 
+/** What the lines of a page are read with. */
+export function lineContextOf(text: string, context: SalesContext): LineContext {
+  return {
+    today: context.today,
+    dayFirst: context.dayFirst ?? dayFirstOf(text.split(/\r\n|\r|\n/), context.today),
+    home: context.currency,
+    marks: marksOf(text, context.decimalMark),
+  }
+}
+
 const tellsOfSale: ReadonlySet<ReadLine['kind']> = new Set(['price', 'bare', 'hidden', 'date'])
 
 /** Splits what stands on one line into what it says: pieces between bars, wide gaps and tabs, and a price behind a title. */
-function linesOf(rawLines: readonly string[], context: LineContext): LineInPage[] {
+export function linesOf(rawLines: readonly string[], context: LineContext): LineInPage[] {
   const lines: LineInPage[] = []
   let gap = false
   for (const [index, raw] of rawLines.entries()) {

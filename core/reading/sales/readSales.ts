@@ -53,6 +53,8 @@ export interface SalesProblem {
   readonly code: SalesProblemCode
   readonly message: string
   readonly raw: string
+  /** The word of a column that is not known, to be asked for once. */
+  readonly word?: { readonly field: 'manner' | 'condition'; readonly said: string }
 }
 
 export interface SalesRead {

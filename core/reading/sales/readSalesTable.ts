@@ -20,12 +20,17 @@ const fields = [
   'condition',
   'quantity',
 ] as const
-type Field = (typeof fields)[number]
+export type Field = (typeof fields)[number]
 
 /** A table found in a text: its cells, the line each row began on, and which column holds what. */
 export interface SalesTable {
   readonly rows: readonly { readonly cells: readonly string[]; readonly line: number }[]
   readonly column: ReadonlyMap<Field, number>
+}
+
+/** The fields that have a column. */
+export function columnsOf({ column }: SalesTable): readonly Field[] {
+  return [...column.keys()]
 }
 
 /** Words of a header, in five languages; whole cells first, then words in them. */
@@ -37,7 +42,7 @@ const headers: Readonly<Record<Field, readonly string[]>> = {
   price: phrases(`
     price, sold price, sold for, final price, amount, sale price, hammer price, total price, price paid,
     preis, verkaufspreis, endpreis, prix, prix de vente, precio, precio final, pris, slutpris, paid,
-    winning bid, cost, betrag, sum, sold at
+    winning bid, cost, betrag, sum, sold at, asking, ask, asking price, begart pris
   `),
   shipping: phrases(`
     shipping, postage, delivery, shipping cost, freight, versand, versandkosten, porto, livraison, port,
@@ -225,7 +230,8 @@ export function readSalesTable({ rows, column }: SalesTable, context: SalesConte
   const records: SaleRead[] = []
   for (const { cells, line } of rows) {
     const raw = cells.join(' | ').slice(0, 200)
-    const say = (code: SalesProblemCode, message: string) => problems.push({ line, code, message, raw })
+    const say: Say = (code, message, word) =>
+      problems.push({ line, code, message, raw, ...(word ? { word } : {}) })
     const title = cellOf(cells, 'title')
     if (title === '') {
       say('unread', 'no title')
@@ -242,7 +248,7 @@ interface TableContext extends SalesContext {
   readonly marks: Marks
 }
 
-type Say = (code: SalesProblemCode, message: string) => void
+type Say = (code: SalesProblemCode, message: string, word?: SalesProblem['word']) => void
 
 function readRow(
   cell: (field: Field) => string,
@@ -359,7 +365,11 @@ function valueOf<T extends string>(
   const own = ours.find((each) => each === (given ?? normal(cell)))
   if (own) return own
   const meant = known(cell)
-  if (meant === null) say('unknown-value', `what does "${cell.slice(0, 40)}" mean for ${field}?`)
+  if (meant === null)
+    say('unknown-value', `what does "${cell.slice(0, 40)}" mean for ${field}?`, {
+      field,
+      said: cell.slice(0, 100),
+    })
   return meant
 }
 

@@ -173,6 +173,14 @@ export const english: LanguageWords = {
     favourite, favorite, next page, previous, contact seller, hide, load more, recently sold, completed,
     sold, listing
   `),
+  shopPage: phrases(`
+    in stock, out of stock, add to cart, add to basket, add to bag, reviews, out of 5, ships in, sold out,
+    left in stock, delivery tomorrow, back in stock, pre order, notify me
+  `),
+  asked: phrases(`
+    listed, posted, asking, obo, ono, negotiable, or best offer, firm, for sale, no trades, cash only,
+    make me an offer
+  `),
   wanted: phrases(`
     wtb, want to buy, wanted, looking for, looking to buy, searching for, in search of, iso, trade for,
     trade my, trades for, swap for, swap my, to swap, want, wanting, buying, i buy, we buy, wtt,

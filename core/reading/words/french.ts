@@ -104,6 +104,13 @@ export const french: LanguageWords = {
     sponsorise, annonce, voir plus, details, resultats, suivre, nouvelle annonce, retours gratuits, filtrer,
     trier, voir la description, voir description, objets vendus, plus, annonces
   `),
+  shopPage: phrases(`
+    ajouter au panier, en stock, rupture de stock, avis, disponible, indisponible, expedie sous,
+    livre demain
+  `),
+  asked: phrases(`
+    publie, mis en ligne, negociable, a debattre, a vendre, prix ferme
+  `),
   wanted: phrases(`
     cherche, recherche, je cherche, achete, echange, je recherche, contre, achat de, echange contre, rachat
   `),

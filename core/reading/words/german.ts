@@ -111,6 +111,13 @@ export const german: LanguageWords = {
     filtern, sortieren, beobachten, kostenlose ruckgabe, rucknahme, verkaufte artikel, siehe beschreibung,
     gesamtpreis, weitere, bild, top, artikel
   `),
+  shopPage: phrases(`
+    in den warenkorb, auf lager, nicht auf lager, lieferbar, sofort lieferbar, bewertungen, ausverkauft,
+    werktagen, werktage, derzeit nicht verfugbar
+  `),
+  asked: phrases(`
+    eingestellt, vb, vhb, verhandlungsbasis, festpreis, zu verkaufen, verhandelbar
+  `),
   wanted: phrases(`
     suche, gesucht, ich suche, kaufe, tausche, ankauf, wir kaufen, tausch gegen, gegen, suchen, tausch
   `),

@@ -51,6 +51,10 @@ export interface LanguageWords {
   readonly aboutSeller: readonly string[]
   /** Lines of a page that say nothing of the thing. */
   readonly pageNoise: readonly string[]
+  /** What a page of a shop says beside each of its things. */
+  readonly shopPage: readonly string[]
+  /** Says that a price is asked for, not that it was paid. */
+  readonly asked: readonly string[]
   /** An advertisement of somebody who wants or swaps. */
   readonly wanted: readonly string[]
   /** A whole machine that is sold with the part in it. */

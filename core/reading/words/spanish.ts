@@ -94,6 +94,12 @@ export const spanish: LanguageWords = {
     patrocinado, anuncio, ver mas, detalles, resultados, seguir, devoluciones gratis, filtrar, ordenar,
     ver descripcion, mas
   `),
+  shopPage: phrases(`
+    anadir al carrito, anadir a la cesta, en stock, sin stock, agotado, valoraciones, opiniones, disponible
+  `),
+  asked: phrases(`
+    publicado, negociable, se vende, precio fijo, a negociar
+  `),
   wanted: ['busco', 'se busca', 'compro', 'cambio', 'cambio por', 'intercambio', 'buscando', 'cambio mi'],
   machine: phrases(`
     ordenador, pc gaming, pc gamer, portatil, computadora, pc completo, torre completa,

@@ -91,6 +91,13 @@ export const swedish: LanguageWords = {
     annons, sponsrad, visa mer, resultat, bevaka, ny annons, fler, filtrera, sortera, se beskrivning, spara,
     betald annons, salda objekt
   `),
+  shopPage: phrases(`
+    i lager, ej i lager, lagg i varukorg, lagg i varukorgen, slut i lager, omdomen, bevaka, leverans,
+    bestallningsvara, kop nu
+  `),
+  asked: phrases(`
+    inlagd, upplagd, saljes, prutat och klart, fast pris, hogstbjudande, hamtas
+  `),
   wanted: [
     'sok',
     'koper',

@@ -1,7 +1,7 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { PollProblem } from '#shared/sources/polls'
 import type { PasteMade } from '#shared/pastes/schemas'
-import type { SourceCode } from '#shared/sources/schemas'
+import type { Meanings, SourceCode } from '#shared/sources/schemas'
 import type { Protection } from '../../../core/supply/risk/faultRisk'
 import { createdAt, deletedAt, id } from './columns'
 
@@ -29,6 +29,8 @@ export const sources = sqliteTable('sources', {
   creditLowersTax: integer({ mode: 'boolean' }).notNull().default(false),
   /** Codes that count for all it sells. */
   codes: text({ mode: 'json' }).$type<SourceCode[]>().notNull().default([]),
+  /** What words of its tables mean. */
+  meanings: text({ mode: 'json' }).$type<Meanings>(),
 })
 
 export const imports = sqliteTable('imports', {

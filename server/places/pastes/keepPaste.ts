@@ -12,10 +12,13 @@ import { soldRecords } from '#server/db/schema/prices'
 import { imports, sources } from '#server/db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
-import type { PasteInput, PasteMade } from '#shared/pastes/schemas'
+import type { PasteInput, PasteMade, ShopPriceMade } from '#shared/pastes/schemas'
 import { insertLead } from '../leads/leads'
 import { insertChoice } from '../machine/choices'
+import { putShopPrice, putShopPriceBack } from '../prices/noteShopPrice'
 import { sourceNamed } from '../sources/sourceNamed'
+import { usesOfSource } from '../sources/sources'
+import { putIndexesBack, setIndexes } from './pastedIndexes'
 
 /** What came of a paste that was kept. */
 export interface PasteKept {
@@ -23,7 +26,7 @@ export interface PasteKept {
   readonly added: number
   readonly alreadyThere: number
   readonly parts: readonly string[]
-  readonly leadId: string | null
+  readonly leadIds: readonly string[]
 }
 
 /** Keeps what a paste was understood to be: source, sales, parts, hunts and a lead in one transaction, with one undo. */
@@ -46,7 +49,9 @@ export async function keepPaste(db: Database, input: PasteInput, today: string):
     const made = await insertParts(tx, input)
     const chosen = await insertHunts(tx, input, today)
     const indexes = await setIndexes(tx, input)
-    const leadId = await insertPastedLead(tx, input, source?.id ?? null)
+    const leadIds = await insertPastedLeads(tx, input, source?.id ?? null)
+    const shopPrices = await insertShopPrices(tx, input, source?.id ?? null, today)
+    const meanings = await remember(tx, input, source?.id ?? null)
     await tx
       .update(imports)
       .set({
@@ -56,12 +61,14 @@ export async function keepPaste(db: Database, input: PasteInput, today: string):
           sources: source?.isNew ? [source.id] : [],
           parts: made,
           choices: chosen,
-          leads: leadId === null ? [] : [leadId],
+          leads: leadIds,
           indexes,
+          shopPrices,
+          meanings,
         },
       })
       .where(eq(imports.id, paste))
-    return { paste, added, alreadyThere: input.sales.length - added, parts: made, leadId }
+    return { paste, added, alreadyThere: input.sales.length - added, parts: made, leadIds }
   })
   marketChanged(db)
   return kept
@@ -120,41 +127,6 @@ async function insertParts(tx: Queryable, { parts: fresh }: PasteInput): Promise
   return fresh.map(({ id }) => id)
 }
 
-/** Writes the indexes of a table of scores; answers what stood there before, so that an undo puts it back. */
-async function setIndexes(
-  tx: Queryable,
-  { indexes }: Pick<PasteInput, 'indexes'>,
-): Promise<NonNullable<PasteMade['indexes']>> {
-  const before = []
-  for (const [index, { partId, fact, value }] of indexes.entries()) {
-    const [part] = await tx.select().from(parts).where(eq(parts.id, partId))
-    if (!part)
-      throw new CoreError(
-        'unknown-part',
-        `"${partId}" is not in the parts library`,
-        `indexes[${index}].partId`,
-      )
-    before.push({ partId, fact, before: part.facts[fact] ?? null, after: value })
-    await tx
-      .update(parts)
-      .set({ facts: { ...part.facts, [fact]: value } })
-      .where(eq(parts.id, partId))
-  }
-  return before
-}
-
-async function putIndexesBack(tx: Queryable, indexes: NonNullable<PasteMade['indexes']>): Promise<void> {
-  for (const { partId, fact, before, after } of indexes) {
-    const [part] = await tx.select().from(parts).where(eq(parts.id, partId))
-    if (!part || part.facts[fact] !== after) continue
-    const { [fact]: _, ...rest } = part.facts
-    await tx
-      .update(parts)
-      .set({ facts: before === null ? rest : { ...rest, [fact]: before } })
-      .where(eq(parts.id, partId))
-  }
-}
-
 async function insertHunts(tx: Queryable, { hunts }: PasteInput, today: string): Promise<string[]> {
   const ids: string[] = []
   for (const [index, { buildId, partId, limit, condition }] of hunts.entries()) {
@@ -177,15 +149,53 @@ async function insertHunts(tx: Queryable, { hunts }: PasteInput, today: string):
   return ids
 }
 
-async function insertPastedLead(
+async function insertPastedLeads(
   tx: Queryable,
-  { lead }: PasteInput,
+  { leads: stated }: PasteInput,
   sourceId: string | null,
-): Promise<string | null> {
-  if (!lead) return null
-  const id = newId(lead.title)
-  await insertLead(tx, id, sourceId === null ? lead : { ...lead, sourceId })
-  return id
+): Promise<string[]> {
+  const ids: string[] = []
+  for (const lead of stated) {
+    const id = newId(lead.title)
+    await insertLead(tx, id, sourceId === null ? lead : { ...lead, sourceId })
+    ids.push(id)
+  }
+  return ids
+}
+
+async function insertShopPrices(
+  tx: Queryable,
+  { shopPrices }: PasteInput,
+  sourceId: string | null,
+  today: string,
+): Promise<ShopPriceMade[]> {
+  const made: ShopPriceMade[] = []
+  for (const [index, stated] of shopPrices.entries()) {
+    if (sourceId === null) throw new CoreError('no-source', 'say which shop asks this', 'source')
+    made.push(await putShopPrice(tx, { ...stated, sourceId, date: today }, `shopPrices[${index}].`))
+  }
+  return made
+}
+
+/** What was said once about the words of a source is not asked again. */
+async function remember(
+  tx: Queryable,
+  { meanings }: PasteInput,
+  sourceId: string | null,
+): Promise<PasteMade['meanings']> {
+  if (meanings === null || sourceId === null) return undefined
+  const [source] = await tx.select({ before: sources.meanings }).from(sources).where(eq(sources.id, sourceId))
+  const before = source!.before
+  await tx
+    .update(sources)
+    .set({
+      meanings: {
+        manner: { ...before?.manner, ...meanings.manner },
+        condition: { ...before?.condition, ...meanings.condition },
+      },
+    })
+    .where(eq(sources.id, sourceId))
+  return { sourceId, before }
 }
 
 /** Takes a paste back whole; refused, naming it, where something of it was used since. */
@@ -208,6 +218,12 @@ export async function undoPaste(db: Database, paste: number): Promise<void> {
 
 async function takeBack(tx: Queryable, made: PasteMade): Promise<void> {
   await putIndexesBack(tx, made.indexes ?? [])
+  // the last one first, where one paste states a price twice
+  for (const price of [...(made.shopPrices ?? [])].reverse()) await putShopPriceBack(tx, price)
+  if (made.meanings) {
+    const { sourceId, before } = made.meanings
+    await tx.update(sources).set({ meanings: before }).where(eq(sources.id, sourceId))
+  }
   if (made.choices.length > 0) {
     const paid = await tx
       .select({ id: choices.id })
@@ -227,10 +243,8 @@ async function takeBack(tx: Queryable, made: PasteMade): Promise<void> {
       await tx.delete(leads).where(eq(leads.id, id))
     })
   for (const id of made.parts) await unlessUsed('a part', () => tx.delete(parts).where(eq(parts.id, id)))
-  for (const id of made.sources) {
-    const [used] = await tx.select({ id: leads.id }).from(leads).where(eq(leads.sourceId, id))
-    if (!used) await tx.delete(sources).where(eq(sources.id, id))
-  }
+  for (const id of made.sources)
+    if ((await usesOfSource(tx, id)).length === 0) await tx.delete(sources).where(eq(sources.id, id))
 }
 
 /** What something else points to by now cannot be deleted, and says so. */

@@ -23,20 +23,23 @@ export async function removeSource(db: Database, id: string): Promise<void> {
   await db.transaction(async (tx) => {
     const [source] = await tx.select({ name: sources.name }).from(sources).where(eq(sources.id, id))
     if (!source) throw new NotFoundError(`there is no source "${id}"`)
-    const used = [
-      [await tx.$count(leads, eq(leads.sourceId, id)), 'lead', 'leads'],
-      [await tx.$count(orders, eq(orders.sourceId, id)), 'order', 'orders'],
-      [await tx.$count(shopPrices, eq(shopPrices.sourceId, id)), 'shop price', 'shop prices'],
-      [await tx.$count(connectors, eq(connectors.sourceId, id)), 'address', 'addresses'],
-    ] as const
-    const said = used.flatMap(([count, one, many]) =>
-      count === 0 ? [] : [`${count} ${count === 1 ? one : many}`],
-    )
+    const said = await usesOfSource(tx, id)
     if (said.length > 0)
       throw new CoreError('in-use', `${said.join(', ')} of ${source.name} kept: it stays with them`, 'id')
     await tx.delete(sources).where(eq(sources.id, id))
   })
   marketChanged(db)
+}
+
+/** What names a source, such as `2 leads`; empty: nothing, so that it can go. */
+export async function usesOfSource(tx: Queryable, id: string): Promise<string[]> {
+  const used = [
+    [await tx.$count(leads, eq(leads.sourceId, id)), 'lead', 'leads'],
+    [await tx.$count(orders, eq(orders.sourceId, id)), 'order', 'orders'],
+    [await tx.$count(shopPrices, eq(shopPrices.sourceId, id)), 'shop price', 'shop prices'],
+    [await tx.$count(connectors, eq(connectors.sourceId, id)), 'address', 'addresses'],
+  ] as const
+  return used.flatMap(([count, one, many]) => (count === 0 ? [] : [`${count} ${count === 1 ? one : many}`]))
 }
 
 /** A source as its form states it; null where there is none. */

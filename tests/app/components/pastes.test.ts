@@ -9,6 +9,7 @@ import type { Part } from '#core/parts/part'
 import type { LibraryView } from '#shared/parts/views'
 import type { PasteReading } from '~/workers/pasteProtocol'
 import { nextTick } from 'vue'
+import { registerComponents } from './mounted'
 
 // the reading itself is made in a worker; here it is made beside the page
 vi.mock('~/workers/paste.worker?worker', () => ({ default: function noWorker() {} }))
@@ -24,14 +25,26 @@ const parts: Part[] = [
   { id: 'tarn-660', role: 'graphics', make: 'Murrowdun', name: 'Tarn 660 10 GB', facts: { vramGb: 10 } },
   { id: 'kettle', role: 'cpu', make: 'Ostrel', name: 'Kettle 4600', facts: {} },
 ]
-const library = { parts, sources: [{ id: 'gavelry', name: 'Gavelry' }] } as unknown as LibraryView
+const library = {
+  parts,
+  sources: [
+    { id: 'gavelry', name: 'Gavelry', kind: 'auction', meanings: null },
+    {
+      id: 'orrery',
+      name: 'Orrery',
+      kind: 'auction',
+      meanings: { manner: {}, condition: { zufrieden: 'used' } },
+    },
+  ],
+} as unknown as LibraryView
+await registerComponents(['SourceField', 'PasteCurrency', 'KeepLine', 'ListedThings', 'PartPicker'])
 function readingOf(text: string): PasteReading {
   const context = { today: '2026-10-31', currency: 'CAD', library: parts }
   const reader = new TitleReader(
     new Map(parts.map((part) => [part.id, queryForPart(part, parts)])),
     '2026-10-31',
   )
-  const { kind, why, sales, specs, scores } = guessPaste(text, context)
+  const { kind, why, sales, specs, scores, asks } = guessPaste(text, context)
   return {
     kind,
     why,
@@ -40,6 +53,8 @@ function readingOf(text: string): PasteReading {
     scores,
     scoresOf: scores.rows.map(({ name }) => ({ partIds: reader.read(name).partIds })),
     of: [],
+    asks,
+    offersOf: asks.asks.map((ask) => readOffer(ask.text, { ...context, reader })),
     offer: readOffer(text, { ...context, reader }),
   }
 }
@@ -111,6 +126,139 @@ describe('past sales as they were understood', async () => {
       .find((button) => button.text() === 'the day')!
       .trigger('click')
     expect(shown.emitted('update:dayFirst')![0]).toEqual([true])
+  })
+})
+
+describe('words of a table that are not ours', async () => {
+  const { default: PastedSales } = await import('~/places/pastes/components/PastedSales.vue')
+  const table = [
+    'title,price,sold on,state',
+    'Tarn 640 8GB,131.00,2026-10-12,zufrieden',
+    'Tarn 640 8 GB,127.00,2026-10-14,Zufrieden',
+    'Tarn 660 10GB no fan,88.00,2026-10-15,zufrieden',
+  ].join('\n')
+  const shownFor = () =>
+    mount(PastedSales, {
+      props: {
+        text: table,
+        reading: readingOf(table),
+        library,
+        busy: false,
+        currency: 'CAD',
+        dayFirst: null,
+      },
+    })
+  const state = (shown: ReturnType<typeof shownFor>, row: number) =>
+    (shown.find(`select[aria-label="state ${row}"]`).element as HTMLSelectElement).value
+
+  test('are asked for once, for all their rows, and remembered with the source', async () => {
+    const shown = shownFor()
+    expect(shown.text()).toContain('“zufrieden” in 3 rows')
+    await shown.find('select[aria-label="what zufrieden means"]').setValue('refurbished')
+    expect([state(shown, 1), state(shown, 2)]).toEqual(['refurbished', 'refurbished'])
+    await shown.find('input[aria-label="sold at"]').setValue('Pier Street')
+    await shown
+      .findAll('button')
+      .find((button) => /^Keep 3/.test(button.text()))!
+      .trigger('click')
+    expect(shown.emitted('keep')![0]![0]).toMatchObject({
+      meanings: { manner: {}, condition: { zufrieden: 'refurbished' } },
+    })
+  })
+  test('are known where they were said before', async () => {
+    const shown = shownFor()
+    await shown.find('input[aria-label="sold at"]').setValue('orrery')
+    expect([state(shown, 1), state(shown, 2)]).toEqual(['used', 'used'])
+  })
+  test('without stated shipping: nothing, the middle of the paste, or left out', async () => {
+    const shown = mount(PastedSales, {
+      props: {
+        text: sold,
+        reading: readingOf(sold.replace('Free shipping', 'from Harlow')),
+        library,
+        busy: false,
+        currency: 'CAD',
+        dayFirst: null,
+      },
+    })
+    const shipping = async (how: string) => {
+      await shown.find('select[aria-label="without stated shipping"]').setValue(how)
+      await shown
+        .findAll('button')
+        .find((button) => /^Keep/.test(button.text()))!
+        .trigger('click')
+      const [input] = shown.emitted('keep')!.at(-1) as unknown as [{ sales: { shipping: string | null }[] }]
+      return input.sales.map((each) => each.shipping)
+    }
+    expect(await shipping('nothing')).toEqual(['9.50', null, '9.50'])
+    expect(await shipping('usual')).toEqual(['9.50', '9.50', '9.50'])
+    expect(await shipping('out')).toEqual(['9.50', '9.50'])
+  })
+})
+
+describe('several asks of one page', async () => {
+  const { default: PastedListings } = await import('~/places/pastes/components/PastedListings.vue')
+  const { default: PastedOffers } = await import('~/places/pastes/components/PastedOffers.vue')
+  const page = [
+    'Tarn 640 8GB graphics card',
+    '$110',
+    'Harlow, pick up only',
+    '',
+    'Some odd board',
+    '$30',
+    'Dunmore',
+    '',
+    'Kettle 4600, works',
+    'make me an offer',
+  ].join('\n')
+  const props = (text: string) => ({ reading: readingOf(text), library, busy: false, currency: 'CAD' })
+
+  test('become leads: what is known is tied to its part, what is not is made one; what is unclear stays out', async () => {
+    const shown = mount(PastedListings, { props: { ...props(page), today: '2026-10-31' } })
+    expect(shown.text()).toContain('3 listings read')
+    expect(shown.text()).toContain('1 without a clear price')
+    expect(shown.text()).toContain('Some odd board (new part)')
+    await shown.find('input[aria-label="found at"]').setValue('Pier Street')
+    await shown.find('button[aria-label="what is in listing 2"]').trigger('click')
+    await shown.find('select[aria-label="role of thing 1 of listing 2"]').setValue('motherboard')
+    await shown.find('.button-main').trigger('click')
+    expect(shown.emitted('keep')![0]![0]).toMatchObject({
+      source: { name: 'Pier Street', kind: 'classifieds' },
+      parts: [{ id: 'some-odd-board', role: 'motherboard' }],
+      leads: [
+        { price: '110.00', things: [{ partId: 'tarn-640', quantity: 1 }] },
+        { price: '30.00', things: [{ partId: 'some-odd-board' }] },
+      ],
+    })
+  })
+
+  test('one without a price waits for it; one left out stays out', async () => {
+    const shown = mount(PastedListings, { props: { ...props(page), today: '2026-10-31' } })
+    await shown.find('input[aria-label="found at"]').setValue('Pier Street')
+    await shown.find('input[aria-label="ask 1"]').setValue('')
+    expect(shown.text()).toContain('2 without a clear price')
+    await shown.find('input[aria-label="keep listing 2"]').setValue(false)
+    expect(shown.find('.button-main').attributes('disabled')).toBeDefined()
+  })
+
+  test('of a shop are its prices, of parts that are there or are made', async () => {
+    const shown = mount(PastedOffers, { props: props(page) })
+    expect(shown.find('.button-main').attributes('disabled')).toBeDefined()
+    await shown.find('input[aria-label="shop"]').setValue('Pantry')
+    await shown.find('input[aria-label="price 2"]').setValue('29.00')
+    expect(shown.find('.button-main').text()).toBe('Note 2 prices and make 1 part')
+    await shown.find('.button-main').trigger('click')
+    expect(shown.emitted('keep')![0]).toMatchObject([
+      {
+        source: { name: 'Pantry', kind: 'shop' },
+        parts: [{ id: 'some-odd-board', name: 'Some odd board' }],
+        shopPrices: [
+          { partId: 'tarn-640', price: '110.00', currency: 'CAD' },
+          { partId: 'some-odd-board', price: '29.00' },
+        ],
+      },
+      'prices?part=tarn-640',
+    ])
   })
 })
 

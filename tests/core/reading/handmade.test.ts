@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { measureListings, measureSales, measureTitles } from '../../handmade/measure'
+import { measureListings, measurePages, measureSales, measureTitles } from '../../handmade/measure'
 
 /** Halves written by hand: the one worked with must be right, the one held back is measured. */
 describe.each([
@@ -16,6 +16,11 @@ describe.each([
     const { right, of, silent } = measureSales(half)
     expect(right / of).toBeGreaterThanOrEqual(sales)
     expect(silent / of).toBeLessThanOrEqual(0.01)
+  })
+  test('pages of several: what they are, and each ask with its title and price', () => {
+    const { right, of } = measurePages(half)
+    expect(of).toBeGreaterThan(40)
+    expect(right / of).toBeGreaterThanOrEqual(listings)
   })
   test('listings: price, currency, shipping, condition, things', () => {
     const { right, of } = measureListings(half)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { noEstimate } from '#core/performance/model/noEstimate'
 import { useEventListener } from '@vueuse/core'
-import type { FrameColumn } from '#core/performance/frametimes/frameLogFile'
+import type { FrameColumn } from '#core/reading/frames/frameLogFile'
 import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { LibraryView } from '#shared/parts/views'
@@ -75,6 +75,16 @@ useEventListener(document, 'drop', (event: DragEvent) => {
   const file = event.dataTransfer?.files[0]
   if (file) void frames.offer(file)
 })
+const pastedLog = useLogToRead()
+watch(
+  pastedLog,
+  (file) => {
+    if (!file) return
+    pastedLog.value = null
+    void frames.offer(file)
+  },
+  { immediate: true },
+)
 async function read(column: FrameColumn) {
   if (await frames.read(column)) mode.value = 'frames'
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { frameUnits, type FrameColumn, type FrameUnit } from '#core/performance/frametimes/frameLogFile'
+import { frameUnits, type FrameColumn, type FrameUnit } from '#core/reading/frames/frameLogFile'
 import { rememberedColumn, type LogToRead } from '~/places/bench/state/useFrameLogs'
 
 /** Which column of a dropped log holds the frames, and in what unit; proposed, remembered by header. */

@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink'
-import type { FrameColumn, FrameLogHead } from '#core/performance/frametimes/frameLogFile'
+import type { FrameColumn, FrameLogHead } from '#core/reading/frames/frameLogFile'
 import type { FrameLogWorker, LogStretch, ReadLog } from '~/workers/frameLogProtocol'
 import FrameLogWorkerFile from '~/workers/frameLog.worker?worker'
 

@@ -59,7 +59,7 @@ interface Kept {
   readonly added: number
   readonly alreadyThere: number
   readonly parts: readonly string[]
-  readonly leadId: string | null
+  readonly leadIds: readonly string[]
 }
 
 /** Keeps all of it at once, and goes to what came of it. */
@@ -69,7 +69,16 @@ async function keep(input: Partial<PasteInput>, goTo: string | null) {
     async () => {
       kept = await request<Kept>('/api/pastes/keep', {
         method: 'POST',
-        body: { sales: [], parts: [], indexes: [], hunts: [], source: null, lead: null, ...input },
+        body: {
+          sales: [],
+          parts: [],
+          indexes: [],
+          hunts: [],
+          leads: [],
+          shopPrices: [],
+          source: null,
+          ...input,
+        },
       })
     },
     {
@@ -83,10 +92,17 @@ async function keep(input: Partial<PasteInput>, goTo: string | null) {
   if (!done) return
   await refresh()
   close()
-  const lead = (kept as Kept | null)?.leadId
+  const lead = (kept as Kept | null)?.leadIds[0]
   if (goTo !== null && buildId.value)
     await navigateTo(`/b/${buildId.value}/${goTo.replace('LEAD', lead ?? '')}`)
   else if (goTo !== null) await navigateTo('/parts')
+}
+
+/** A file of ours is in: to where it shows. */
+async function opened(path: string) {
+  await refresh()
+  close()
+  await navigateTo(path)
 }
 
 /** Every place that is open shows what came. */
@@ -140,6 +156,25 @@ async function refresh() {
         :busy="busy"
         @keep="keep"
       />
+      <PastedListings
+        v-else-if="kind === 'listings'"
+        :key="`listings ${readings}`"
+        v-model:currency="currency"
+        :reading="reading"
+        :library="library"
+        :today="session.view!.today"
+        :busy="busy"
+        @keep="keep"
+      />
+      <PastedOffers
+        v-else-if="kind === 'offers'"
+        :key="`offers ${readings}`"
+        v-model:currency="currency"
+        :reading="reading"
+        :library="library"
+        :busy="busy"
+        @keep="keep"
+      />
       <PastedSpecs
         v-else-if="kind === 'spec'"
         :reading="reading"
@@ -156,14 +191,10 @@ async function refresh() {
         :busy="busy"
         @keep="keep"
       />
+      <PastedFile v-else-if="kind === 'file'" :text="text" @opened="opened" />
+      <PastedFrames v-else-if="kind === 'frames'" :text="text" :build-id="buildId" @close="close" />
       <div v-else class="px-5 py-4">
-        <p class="text-waiting">
-          {{
-            kind === 'file'
-              ? 'This is a file of Tarvin: open it on Builds with “Open a file…”.'
-              : reading.why || 'Nothing of this was understood.'
-          }}
-        </p>
+        <p class="text-waiting">{{ reading.why || 'Nothing of this was understood.' }}</p>
         <pre class="figures mt-3 max-h-[50vh] overflow-auto text-xs whitespace-pre-wrap">{{
           text.slice(0, 4000)
         }}</pre>

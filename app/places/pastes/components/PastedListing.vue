@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { partLabel, roleNames, roles, type Role } from '#core/parts/part'
 import { conditions } from '#core/reading/sales/soldRecord'
 import type { PasteInput } from '#shared/pastes/schemas'
 import type { LibraryView } from '#shared/parts/views'
-import { slug } from '#shared/text/slug'
 import type { PasteReading } from '~/workers/pasteProtocol'
 import { blankLead } from '~/places/leads/state/leadDraft'
+import { idOfThing, listedThings, partsToMake } from '../state/listedThings'
 
 /** A listing as it was understood: what is in it, what it costs, what is said and not said. */
 const { text, reading, library, today, currency, busy } = defineProps<{
@@ -33,22 +32,7 @@ const lead = reactive({
   place: offer.place ?? '',
   source: '',
 })
-const things = ref(
-  offer.things.map((thing) => ({
-    partId: thing.partId ?? '',
-    role: thing.role ?? ('extra' as Role),
-    name: thing.words.slice(0, 80),
-    quantity: thing.quantity,
-    facts: Object.fromEntries(Object.entries(thing.facts).map(([fact, read]) => [fact, read!.value])),
-    price: thing.price,
-  })),
-)
-type Thing = (typeof things.value)[number]
-const nameOf = (id: string) => {
-  const part = library.parts.find((each) => each.id === id)
-  return part ? partLabel(part) : id
-}
-const newId = ({ name }: Thing) => slug(name)
+const things = ref(listedThings(offer, lead.title))
 const worksWords = {
   yes: 'works, says the seller',
   no: 'does not work',
@@ -59,35 +43,30 @@ const isReady = computed(
   () => lead.price.trim() !== '' && things.value.length > 0 && lead.source.trim() !== '',
 )
 function keep() {
-  const fresh = things.value.filter((thing) => thing.partId === '')
   emit(
     'keep',
     {
       source: { name: lead.source.trim(), kind: 'classifieds', currency: lead.currency },
-      parts: fresh.map((thing) => ({
-        id: newId(thing),
-        role: thing.role,
-        make: '',
-        name: thing.name,
-        facts: thing.facts as never,
-      })),
-      lead: {
-        ...blankLead(today, lead.currency),
-        sourceId: 'pasted',
-        title: lead.title,
-        price: lead.price.trim(),
-        shipping: lead.shipping.trim() === '' ? null : lead.shipping.trim(),
-        condition: lead.condition,
-        manner: 'local',
-        listedOn: offer.listedOn ?? today,
-        place: lead.place,
-        text: text.slice(0, 8000),
-        things: things.value.map((thing) => ({
-          partId: thing.partId || newId(thing),
-          quantity: thing.quantity,
-          plan: 'keep' as const,
-        })),
-      },
+      parts: partsToMake(things.value, library.parts),
+      leads: [
+        {
+          ...blankLead(today, lead.currency),
+          sourceId: 'pasted',
+          title: lead.title,
+          price: lead.price.trim(),
+          shipping: lead.shipping.trim() === '' ? null : lead.shipping.trim(),
+          condition: lead.condition,
+          manner: 'local',
+          listedOn: offer.listedOn ?? today,
+          place: lead.place,
+          text: text.slice(0, 8000),
+          things: things.value.map((thing) => ({
+            partId: idOfThing(thing),
+            quantity: thing.quantity,
+            plan: 'keep' as const,
+          })),
+        },
+      ],
     },
     'leads?lead=LEAD',
   )
@@ -139,49 +118,7 @@ function keep() {
         ></label>
       </div>
       <h3 class="mt-3 font-semibold">What is in it</h3>
-      <div v-for="(thing, index) in things" :key="index" class="mt-1 flex flex-wrap items-center gap-2">
-        <input
-          v-model.number="thing.quantity"
-          type="number"
-          min="1"
-          class="field figures w-14"
-          :aria-label="`how many ${index + 1}`"
-        />
-        <span v-if="thing.partId" class="min-w-0 flex-1">{{ nameOf(thing.partId) }}</span><template v-else
-          ><span class="tag tag-waiting">new part</span
-          ><input
-            v-model="thing.name"
-            class="field min-w-40 flex-1"
-            :aria-label="`name of thing ${index + 1}`"
-          /><select v-model="thing.role" class="field" :aria-label="`role of thing ${index + 1}`">
-            <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
-          </select></template
-        ><span v-if="thing.price" class="figures text-soft">{{ thing.price }} each</span
-        ><button
-          type="button"
-          class="quiet-button"
-          :aria-label="`without thing ${index + 1}`"
-          @click="things.splice(index, 1)"
-        >
-          ×
-        </button>
-      </div>
-      <PartPicker
-        :parts="library.parts"
-        label="add a part"
-        placeholder="type a part's name to add it"
-        class="mt-1"
-        @pick="
-          things.push({
-            partId: $event.id,
-            role: $event.role,
-            name: $event.name,
-            quantity: 1,
-            facts: {},
-            price: null,
-          })
-        "
-      />
+      <ListedThings v-model="things" :parts="library.parts" />
       <p class="mt-3">
         {{ worksWords[offer.works]
         }}<template v-if="offer.includes.length > 0">; with {{ offer.includes.join(', ') }}</template

@@ -1,8 +1,12 @@
 <script setup lang="ts">
+import { minorDigits } from '#core/money/currencies'
 import { roleNames, roles, type Role } from '#core/parts/part'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import type { SaleRead } from '#core/reading/sales/readSales'
+import { stateOfTitle, worse } from '#core/reading/sales/stateOf'
+import { median } from '#core/statistics/median'
 import type { PasteInput } from '#shared/pastes/schemas'
+import type { Meanings } from '#shared/sources/schemas'
 import type { LibraryView } from '#shared/parts/views'
 import { slug } from '#shared/text/slug'
 import type { PasteReading, SalesOf } from '~/workers/pasteProtocol'
@@ -23,7 +27,6 @@ const rows = usePasteDraft(
   reading.sales.records.map((record) => ({ ...record })),
 )
 const source = ref('')
-const names = computed(() => library.sources.map(({ name }) => name))
 const onlyDoubtful = ref(false)
 const isDoubtful = (row: SaleRead) => row.price === null || row.soldOn === null
 const doubtful = computed(() => rows.value.filter(isDoubtful).length)
@@ -44,6 +47,47 @@ const asksCurrency = computed(() =>
   ),
 )
 const unknownValues = computed(() => reading.sales.problems.filter(({ code }) => code === 'unknown-value'))
+const otherUnknown = computed(() => unknownValues.value.filter(({ word }) => !word))
+/** Words of columns that are not ours, each asked for once, with the rows that have it. */
+const unknownWords = computed(() => {
+  const asked = new Map<string, { field: 'manner' | 'condition'; said: string; lines: number[] }>()
+  for (const { word, line } of unknownValues.value) {
+    if (!word) continue
+    const key = `${word.field} ${word.said.toLowerCase()}`
+    if (!asked.has(key)) asked.set(key, { ...word, lines: [] })
+    asked.get(key)!.lines.push(line)
+  }
+  return [...asked.values()]
+})
+const meanings = usePasteDraft<Meanings>('meanings', { manner: {}, condition: {} }, reading.sales.problems)
+const knownSource = computed(() => library.sources.find(({ name }) => isSame(name, source.value)))
+const isSame = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
+type Word = (typeof unknownWords.value)[number]
+const meant = ({ field, said }: Word): string => meanings.value[field][said] ?? ''
+/** Says once what a word means: for all rows that have it, and for the source's next paste. */
+function mean({ field, said, lines: at }: Word, value: string) {
+  meanings.value = { ...meanings.value, [field]: { ...meanings.value[field], [said]: value } }
+  for (const row of rows.value) {
+    if (!at.includes(row.lines[0])) continue
+    if (field === 'manner') row.manner = value as SaleRead['manner']
+    else row.condition = worse(value as SaleRead['condition'], stateOfTitle(row.title))
+  }
+}
+watch([knownSource, unknownWords], () => {
+  for (const word of unknownWords.value) {
+    const [, known] =
+      Object.entries(knownSource.value?.meanings?.[word.field] ?? {}).find(([said]) =>
+        isSame(said, word.said),
+      ) ?? []
+    if (known && meant(word) === '') mean(word, known)
+  }
+})
+/** What the records without a stated shipping count for it: nothing, what is usual in the paste, or they stay out. */
+const unstated = ref<'nothing' | 'usual' | 'out'>('nothing')
+const usualShipping = computed(() => {
+  const stated = rows.value.flatMap(({ shipping }) => (shipping === null ? [] : [Number(shipping)]))
+  return stated.length === 0 ? null : median(stated).toFixed(minorDigits(currency.value))
+})
 const withoutShipping = computed(() => rows.value.filter((row) => row.shipping === null).length)
 /** The line under the hand, and the row it belongs to. */
 const pointed = ref(-1)
@@ -62,11 +106,14 @@ const proposals = computed(() => reading.of)
 const label = ({ group }: SalesOf) => (group.make === '' ? group.name : `${group.make} ${group.name}`)
 const shownCatch = ref(-1)
 
-const good = computed(() => rows.value.filter((row) => !isDoubtful(row)))
+const good = computed(() =>
+  rows.value.filter((row) => !isDoubtful(row) && !(unstated.value === 'out' && row.shipping === null)),
+)
 function sales(): PasteInput['sales'] {
   return good.value.map(({ lines: _lines, ...row }) => ({
     ...row,
     price: row.price!,
+    shipping: row.shipping ?? (unstated.value === 'usual' ? usualShipping.value : null),
     soldOn: row.soldOn!,
     manner: row.manner ?? 'fixed',
     condition: row.condition ?? 'used',
@@ -90,6 +137,7 @@ function keep(only?: SalesOf) {
       source: { name: source.value.trim() || 'Past sales', kind: 'auction', currency: currency.value },
       sales: sales(),
       parts: made,
+      meanings: unknownWords.value.some((word) => meant(word) !== '') ? meanings.value : null,
     },
     first ? `prices?part=${first}` : 'prices',
   )
@@ -126,24 +174,8 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
         <label v-if="doubtful > 0" class="flex gap-1"
           ><input v-model="onlyDoubtful" type="checkbox" />doubtful only</label
         >
-        <label class="ml-auto text-soft"
-          >sold at
-          <input
-            v-model="source"
-            class="field w-40"
-            list="sources-known"
-            placeholder="where"
-            aria-label="sold at" />
-          <datalist id="sources-known">
-            <option v-for="each in names" :key="each" :value="each" /></datalist></label
-        ><label class="text-soft"
-          >in
-          <input
-            :value="currency"
-            class="field figures w-16"
-            aria-label="currency of the paste"
-            @change="currency = ($event.target as HTMLInputElement).value.trim().toUpperCase()"
-        /></label>
+        <SourceField v-model="source" label="sold at" :sources="library.sources" class="ml-auto" />
+        <PasteCurrency v-model="currency" />
       </div>
       <p v-if="asksDays" class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2">
         Day or month first in “{{ asksDays.raw }}”?
@@ -153,7 +185,29 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
       <p v-if="asksCurrency" class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2">
         {{ asksCurrency.message }} Write its code in the field “in” above.
       </p>
-      <p v-for="each in unknownValues.slice(0, 3)" :key="each.line" class="mt-2 text-waiting">
+      <p
+        v-for="word in unknownWords.slice(0, 12)"
+        :key="`${word.field} ${word.said}`"
+        class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2"
+      >
+        {{ word.field === 'manner' ? 'Manner' : 'State' }} “{{ word.said }}” in {{ word.lines.length }}
+        {{ word.lines.length === 1 ? 'row' : 'rows' }} means
+        <select
+          class="field"
+          :value="meant(word)"
+          :aria-label="`what ${word.said} means`"
+          @change="mean(word, ($event.target as HTMLSelectElement).value)"
+        >
+          <option value="" disabled>
+            not said: counts as {{ word.field === 'manner' ? 'fixed' : 'used' }}
+          </option>
+          <option v-for="each in word.field === 'manner' ? manners : conditions" :key="each" :value="each">
+            {{ each }}
+          </option>
+        </select>
+        <span v-if="meant(word)" class="text-soft">remembered with the source</span>
+      </p>
+      <p v-for="each in otherUnknown.slice(0, 3)" :key="each.line" class="mt-2 text-waiting">
         line {{ each.line }}: {{ each.message }}
       </p>
       <table class="ledger mt-2">
@@ -234,7 +288,14 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
         </tbody>
       </table>
       <p v-if="withoutShipping > 0" class="mt-1 text-xs text-soft">
-        {{ withoutShipping }} without stated shipping: it counts as nothing.
+        {{ withoutShipping }} without stated shipping:
+        <select v-model="unstated" class="field" aria-label="without stated shipping">
+          <option value="nothing">it counts as nothing</option>
+          <option v-if="usualShipping !== null" value="usual">
+            it counts as {{ usualShipping }}, the middle of this paste
+          </option>
+          <option value="out">they are left out</option>
+        </select>
       </p>
       <template v-if="proposals.length > 0">
         <h3 class="mt-4 font-semibold">What they are sales of</h3>

@@ -7,9 +7,10 @@ import { stateTag } from '#shared/text/stateTag'
  *
  * @param name of the preview; each has one draft
  * @param read what the reading makes of the paste
+ * @param of by what another reading is known; left out: by `read`
  */
-export function usePasteDraft<T>(name: string, read: T) {
-  const tag = stateTag(read)
+export function usePasteDraft<T>(name: string, read: T, of: unknown = read) {
+  const tag = stateTag(of)
   const kept = useSessionStorage<{ tag: string; value: T }>(
     `tarvin-paste-${name}`,
     { tag, value: read },

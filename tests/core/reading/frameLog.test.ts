@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { alignLogs } from '#core/performance/frametimes/alignLogs'
 import { envelope, frameAt, frameLog, stretchOf } from '#core/performance/frametimes/frameLog'
-import { frameLogHead, readFrameLog } from '#core/performance/frametimes/frameLogFile'
+import { frameLogHead, readFrameLog } from '#core/reading/frames/frameLogFile'
 import { readRuns } from '#core/files/import/runsFile'
 
 describe('frameLog', () => {

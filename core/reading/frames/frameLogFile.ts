@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { CoreError } from '../../errors/coreError'
-import type { LineProblem } from '../../reading/tables/columns'
+import type { LineProblem } from '../tables/columns'
 
 /** What a column of a frame-time log holds: lengths of frames, or time stamps whose differences they are. Factor to ms. */
 export const frameUnits = {

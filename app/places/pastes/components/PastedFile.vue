@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { openTarvinFile } from '../state/openFile'
+
+/** A file that Tarvin wrote, pasted or dropped: opened from here. */
+const { text } = defineProps<{ text: string }>()
+const emit = defineEmits<{ opened: [path: string] }>()
+const { run, busy } = useAction()
+async function open() {
+  await run(async () => emit('opened', await openTarvinFile(text, 'the pasted text')), {
+    message: 'opened; what was there already stayed as it was',
+  })
+}
+</script>
+
+<template>
+  <div class="px-5 py-4">
+    <p>A file that Tarvin wrote. What is there already stays as it is; the rest of it is added.</p>
+    <button type="button" class="button button-main mt-3" :disabled="busy" @click="open">Open it</button>
+    <pre class="figures mt-3 max-h-[50vh] overflow-auto text-xs whitespace-pre-wrap">{{
+      text.slice(0, 4000)
+    }}</pre>
+  </div>
+</template>

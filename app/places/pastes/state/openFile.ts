@@ -1,0 +1,28 @@
+import { request } from '~/utils/request'
+
+const elsewhere: Readonly<Record<string, string>> = {
+  'tarvin-backup': 'a backup: it is brought back on Settings',
+  'tarvin-edition': 'an edition of a build: open it on the build it belongs to',
+}
+
+/**
+ * Opens a file that Tarvin wrote: a build, or a library of parts. What is there already stays as it was.
+ *
+ * @returns the page that shows what came
+ */
+export async function openTarvinFile(text: string, name: string): Promise<string> {
+  let parsed: { readonly format?: string }
+  try {
+    parsed = JSON.parse(text) as typeof parsed
+  } catch {
+    throw new Error(`${name} is not JSON; a file of Tarvin is what an export wrote`)
+  }
+  const { format = '' } = parsed
+  if (elsewhere[format]) throw new Error(`${name} is ${elsewhere[format]}`)
+  if (format === 'tarvin-library') {
+    await request('/api/library/import', { method: 'POST', body: parsed })
+    return '/parts'
+  }
+  const { id } = await request<{ id: string }>('/api/builds/import', { method: 'POST', body: parsed })
+  return `/b/${id}/machine`
+}
