@@ -27,7 +27,9 @@ export function thingsIn(text: string, said: readonly SaidAmount[], context: Off
   if (machine !== null && prices.length < 2) return [machineThing(text, machine)]
   if (parts.length > 0) return parts
   const [line = ''] = text.split('\n').filter((each) => /\p{L}{3}/u.test(each))
-  const role = roleOf(line) ?? roleOf(text)
+  // what comes along with it does not say what it is
+  const alone = line.replace(comesAlong, '')
+  const role = roleOf(alone) ?? roleOf(text.replace(line, alone))
   return [
     {
       partId: null,
@@ -40,6 +42,8 @@ export function thingsIn(text: string, said: readonly SaidAmount[], context: Off
     },
   ]
 }
+
+const comesAlong = /\s(with|mit|avec|con|med|incl\.?|including|inkl\.?)\s.*$/i
 
 function partsIn(text: string, said: readonly SaidAmount[], { library, reader }: OfferContext): Found[] {
   const byId = new Map(library.map((part) => [part.id, part]))

@@ -51,7 +51,7 @@ const forWords = new HashedPhrases(list(({ forThe }) => forThe))
 const insideWords = new HashedPhrases(
   phrases(`
   in my, from my, from a, from an, out of, from old, from, aus, de mi, fran, dans, for, fur, pour, para,
-  for my, till, in a, in, my
+  for my, till, in a, in, my, ur, ur min, aus dem, du, d un, de mon, de un, de una, av en
 `),
 )
 
@@ -79,8 +79,16 @@ export function saysBroken(scanner: TitleScanner): string {
 function isPutRight(scanner: TitleScanner, from: number): boolean {
   for (let at = from; at < Math.min(from + 2, scanner.count); at += 1)
     if (putRight.lengthAt(scanner, at) > 0) return true
-  return false
+  return nowFine.find(scanner, from) >= 0
 }
+
+/** `had issues with old drivers but works flawlessly now`: over, wherever it stands behind. */
+const nowFine = new HashedPhrases(
+  phrases(`
+    works now, now works, working now, flawlessly now, fine now, perfectly now, solved, resolved, behoben, lost nu, resolu,
+    solucionado
+  `),
+)
 
 /** A whole machine that has the part in it; '' where it is none, or where the words asked for name one. */
 export function saysMachine(scanner: TitleScanner, owns: ReadonlySet<number>): string {
@@ -225,16 +233,21 @@ export function saysIncomplete(scanner: TitleScanner, role: Role | undefined): s
     if (lacking.lengthAt(scanner, at) === 0) continue
     for (const after of [1, 2]) if (pieces.lengthAt(scanner, at + after) > 0) return scanner.text(at + after)
     // `cables missing`
-    const isBehind = at > 0 && at + 1 === scanner.count && scanner.hash[at] === missing
+    const isBehind = at > 0 && at + 1 === scanner.count && missing.has(scanner.hash[at]!)
     if (isBehind && pieces.lengthAt(scanner, at - 1) > 0) return scanner.text(at - 1)
   }
   return ''
 }
 
-const missing = hashText('missing')
+const missing = new Set(
+  phrases('missing, fehlen, fehlt, saknas, manquants, manquant, manque, faltan, falta').map(hashText),
+)
 
 const lacking = new HashedPhrases(
-  phrases('no, without, missing, ohne, sans, sin, utan, kein, keine, saknar, manque'),
+  phrases(`
+    no, without, missing, ohne, sans, sin, utan, kein, keine, saknar, manque, fehlen, fehlt, saknas, manquants, manquant,
+    faltan, falta
+  `),
 )
 const ofRole: Readonly<Partial<Record<Role, HashedPhrases>>> = {
   supply: new HashedPhrases(piecesOfSupply),
@@ -248,7 +261,9 @@ export function saysPieceAtEnd(scanner: TitleScanner, owns: ReadonlySet<number>)
   for (let at = 1; at < scanner.count; at += 1) {
     const length = atEnd.lengthAt(scanner, at)
     if (length === 0 || owns.has(scanner.hash[at]!)) continue
-    const isLast = at + length === scanner.count
+    // `Lüfter Paar`, `fans set`: how many of them is no other thing
+    const counted = trailing(scanner, at + length)
+    const isLast = at + length + counted === scanner.count
     // `… screw and spacer`: the first of several decides
     const first =
       at > 2 && joined.lengthAt(scanner, at - 1) > 0 && atEnd.lengthAt(scanner, at - 2) === 1 ? at - 2 : at
@@ -258,6 +273,25 @@ export function saysPieceAtEnd(scanner: TitleScanner, owns: ReadonlySet<number>)
   return ''
 }
 
+/** How many words behind a piece say only how many, which colour or how large. */
+function trailing(scanner: TitleScanner, from: number): number {
+  let at = from
+  while (at < scanner.count && at < from + 3) {
+    const kind = scanner.kind[at]!
+    const isSize = kind === TokenKind.number || sizeWord.test(scanner.text(at))
+    if (!isSize && setsOf.lengthAt(scanner, at) === 0) break
+    at += 1
+  }
+  return at - from
+}
+
+const sizeWord = /^\d*(mm|cm|pin|pins|inch|zoll|v)$/
+const setsOf = new HashedPhrases(
+  phrases(`
+    pair, set, paar, paire, par, spare, spares, ersatz, replacement, black, white, red, blue, silver, grey, gray, schwarz,
+    weiss, noir, blanc, svart, vit, negro, blanco, rgb
+  `),
+)
 const joined = new HashedPhrases(phrases('and, und, et, och, y'))
 
 /** Whether what stands before a piece says that it comes along with the thing. */

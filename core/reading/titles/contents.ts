@@ -151,7 +151,12 @@ export function saysLot(scanner: TitleScanner, classes: TitleClasses, wanted: Wa
           : secondThing(scanner, classes, i, kindsBefore, wanted)
       if (second !== '') return second
     }
-    if (mask & anyKind && !isMachineWanted && !isAttribute(scanner, classes, i, wanted)) {
+    if (
+      mask & anyKind &&
+      !isMachineWanted &&
+      !isAttribute(scanner, classes, i, wanted) &&
+      !isNotIncluded(scanner, i)
+    ) {
       const kinds = mask & anyKind
       if (kindsBefore !== 0 && (kindsBefore & kinds) === 0 && countKinds(kindsBefore | kinds) >= 3)
         return 'three kinds of part'
@@ -278,6 +283,7 @@ function secondThing(
         scanner.kind[i - 1] === TokenKind.measure &&
         scanner.first[i - 1] === wanted.capacityGb
       const differs = kindsBefore === 0 ? !comma : (kindsBefore & kinds) === 0
+      if (isOwnGraphics(scanner, i, wanted) || isNotIncluded(scanner, i)) break
       if (differs && !harmless && !ownCapacity && (wanted.mask & kinds) === 0)
         return `also names "${scanner.text(i)}"`
     }
@@ -317,6 +323,8 @@ function isPlusOfAdjective(scanner: TitleScanner, at: number): boolean {
 }
 
 /** Why the title offers only a piece of the thing (its box, bracket, cooler), or says the thing is not there. */
+const notWord = hashText('not')
+
 export function saysAccessory(scanner: TitleScanner, classes: TitleClasses, wanted: WantedClasses): string {
   if ((classes.all & (WordClass.accessory | WordClass.negation | anyKind)) === 0) return ''
   for (let i = 0; i < scanner.count; i += 1) {
@@ -329,7 +337,8 @@ export function saysAccessory(scanner: TitleScanner, classes: TitleClasses, want
       !(wanted.isCooler && coolerHashes.has(scanner.hash[i]!))
     ) {
       const before = classes.at(i - 1)
-      if (before & WordClass.negation) continue
+      // `cooler not included`: nobody sells it
+      if (before & WordClass.negation || scanner.hash[i + 1] === notWord) continue
       const comesAlong =
         (before | next) & WordClass.connector || (i > 0 && scanner.kind[i - 1] === TokenKind.plus)
       if (next & WordClass.only || before & WordClass.only) return `${scanner.text(i)} only`
@@ -399,7 +408,8 @@ function isNegatedThing(
   i: number,
   wanted: WantedClasses,
 ): boolean {
-  if (!saysThing(scanner, classes, i)) return false
+  // a machine is sold without a card as often as not
+  if (!saysThing(scanner, classes, i) || wanted.mask & WordClass.machine) return false
   return ((classes.all | wanted.mask) & (WordClass.kindBoard | WordClass.kindCase)) === 0
 }
 
@@ -570,4 +580,18 @@ function saysCount(scanner: TitleScanner, classes: TitleClasses, i: number, want
     !isAttributeNoun(scanner, 1) &&
     (classes.mask[1]! & WordClass.accessory) === 0
   )
+}
+
+/** `cpu and ram not included`. */
+function isNotIncluded({ hash, count }: TitleScanner, at: number): boolean {
+  for (let i = at + 1; i < Math.min(at + 5, count - 1); i += 1)
+    if (hash[i] === notHash && hash[i + 1] === notIncludedHash) return true
+  return false
+}
+
+const graphicsWord = hashText('graphics')
+const cardWord = hashText('card')
+/** `CPU with graphics`: of its own, unless a card is named. */
+function isOwnGraphics({ hash }: TitleScanner, at: number, { mask }: WantedClasses): boolean {
+  return (mask & WordClass.kindCpu) !== 0 && hash[at] === graphicsWord && hash[at + 1] !== cardWord
 }

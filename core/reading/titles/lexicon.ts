@@ -67,7 +67,7 @@ const words: Readonly<Record<keyof typeof WordClass, string>> = {
     'pcs pieces piece units unit sticks stick modules cards cpus processors drives boards fans available sets pack off',
   pair: 'pair pairs twin-pack duo',
   quantityVague: 'each several multiple various choose choice quantity qty ea selection per',
-  single: 'single',
+  single: 'single einzeln einzelner einzelne unique styck unidad enda',
   desktopModule: 'udimm desktop',
   machine: 'computer workstation rig pc system',
   machineAdjective: 'gaming full complete whole office home family custom built budget',

@@ -8,6 +8,7 @@ import { normaliseTitle } from './normaliseTitle'
 export type PartQuery = Omit<PriceQuery, 'asOf' | 'currency' | 'seed'>
 
 const capacityToken = /^\d+(\.\d+)?(gb|tb)$|^\d+x\d+(gb)?$|^ddr\d$/
+const sizeAlone = /^\d+(w|v|mm|rpm)$/
 /** Words in a model's name that sellers leave out: what it is, in every language, and what it is like. */
 const optionalWords = new Set(
   phrases(`
@@ -105,8 +106,8 @@ function readNameWords(part: Part): string[] {
       !(part.role === 'memory' && token === String(part.facts.speedMts)),
   )
   const withoutMake = words.filter((token) => !make.has(token))
-  // a name of nothing but such words keeps them
-  const named = withoutMake.length > 0 ? withoutMake : words
+  // a name of nothing but its make and a size (`650 W`) keeps them: others make as many watts
+  const named = withoutMake.every((token) => sizeAlone.test(token)) ? words : withoutMake
   return joinSuffixes(
     named.length > 0 ? named : normaliseTitle(part.name).filter((token) => !make.has(token)),
   )

@@ -7,6 +7,7 @@ import {
   comparisonWords,
   machineAtEnd,
   swapAtEnd,
+  thingsAround,
   compoundHeads,
   damageHeads,
   frailPieces,
@@ -145,11 +146,52 @@ export function saysJoinedBefore(scanner: TitleScanner, role: Role, firstOfWante
     for (const start of from === 0 ? [0] : [0, from]) {
       const end = start + names.lengthAt(scanner, start)
       if (end === start || end >= firstOfWanted) continue
-      if (scanner.kind[end] === TokenKind.plus || joins.lengthAt(scanner, end) > 0) return scanner.text(start)
+      const kindAt = scanner.kind[end]
+      if (kindAt === TokenKind.plus || kindAt === TokenKind.comma || joins.lengthAt(scanner, end) > 0)
+        return scanner.text(start)
     }
   }
   return ''
 }
+
+/**
+ * Another model named before the thing and joined to it (`Stook 640 und Quill 70`), or another kind of part joined
+ * behind it (`Quill 70 och moderkort`); '' where neither is.
+ *
+ * @param owns words of the thing itself
+ */
+export function saysJoinedOther(
+  scanner: TitleScanner,
+  role: Role,
+  owns: ReadonlySet<number>,
+  firstOfWanted: number,
+): string {
+  for (let at = 1; at < scanner.count - 1; at += 1) {
+    if (scanner.kind[at] !== TokenKind.plus && joins.lengthAt(scanner, at) === 0) continue
+    const isModel = scanner.kind[at - 1] === TokenKind.number && scanner.length(at - 1) >= 2
+    if (
+      at < firstOfWanted &&
+      at > 1 &&
+      isModel &&
+      isOther(scanner, at - 2, owns) &&
+      scanner.length(at - 2) > 3
+    )
+      return `${scanner.text(at - 2)} ${scanner.text(at - 1)}`
+    if (at < firstOfWanted) continue
+    for (const [kind, names] of kinds) {
+      // a cooler or a box (`caja`) comes along
+      const isOwn = kind === role || kind === 'cooler' || kind === 'case'
+      const length = isOwn ? 0 : names.lengthAt(scanner, at + 1)
+      const end = at + 1 + length
+      if (length > 0 && (end === scanner.count || scanner.kind[end]! >= TokenKind.plus))
+        return scanner.text(at + 1)
+    }
+    if (around.lengthAt(scanner, at + 1) > 0) return scanner.text(at + 1)
+  }
+  return ''
+}
+
+const around = new HashedPhrases(thingsAround)
 
 const likenesses = new Set(
   phrases('pc, gaming, itx, matx, atx, midi, mini, old, new, small, white, black, used, spare').map(hashText),
@@ -230,12 +272,16 @@ export function compoundIn(
       (head === 'piece' && (role === 'cooler' || role === 'case' || role === 'extra'))
     )
       continue
+    // `ur speldator`: where it was
+    if (head === 'machine' && at > 0 && outOf.has(scanner.hash[at - 1]!)) continue
     // `inkl. Originalkarton`, `mit Zusatzlüfter, OVP`: it comes along
     if (head === 'piece' && at > 1 && (at + 1 < scanner.count || comesAlongAt(scanner, at, owns))) continue
     return { head, word: scanner.text(at) }
   }
   return null
 }
+
+const outOf = new Set(phrases('ur, fran, aus, vom, min, my, from').map(hashText))
 
 function headWord(hash: number, scanner: TitleScanner, at: number): CompoundHead | null {
   let head = known.get(hash)

@@ -41,6 +41,7 @@ import {
   saysCompared,
   saysFrail,
   saysJoinedBefore,
+  saysJoinedOther,
   saysOnlyOther,
   saysOtherOfLine,
   saysWithMachine,
@@ -51,6 +52,7 @@ import { otherThanMachine, screens, thingAround } from './machineInTitle'
 import { modelEnding, nameEnding } from './modelEnding'
 import { normaliseTitle } from './normaliseTitle'
 import { findMisspelt, findPhrase, phrase, phraseLengthAt, type Phrase } from './phrase'
+import { saidOutright } from './saidOutright'
 import { StatedVariant, variantClash } from './statedVariant'
 import { hashText, TitleScanner, TokenKind } from './titleScanner'
 
@@ -89,6 +91,7 @@ export class Sieve {
   private readonly wanted: WantedClasses
   /** Words asked for, and those that name the thing itself by its kind. */
   private readonly names: ReadonlySet<number>
+  private readonly takesDamaged: boolean
   private readonly asOfDay: number
   private readonly dayMemo = new Map<string, number>()
 
@@ -100,6 +103,7 @@ export class Sieve {
     this.makes = (query.makes ?? []).map(phrase)
     this.conditions = new Set(query.conditions)
     this.manners = new Set(query.manners)
+    this.takesDamaged = this.conditions.has('damaged')
     this.asOfDay = dayNumber(query.asOf, 'query.asOf')
     const hashes = new Set(query.must.flatMap(normaliseTitle).map(hashText))
     this.names = new Set([...hashes, ...(ownNames[query.role ?? 'extra'] ?? []).map(hashText)])
@@ -149,11 +153,13 @@ export class Sieve {
     classes.read(scanner)
     if (!this.conditions.has(record.condition))
       return drop('condition', `${record.condition} is not accepted`)
-    if (!this.conditions.has('damaged')) {
+    if (!this.takesDamaged) {
       const damage =
         saysDamaged(scanner, classes) || saysBroken(scanner) || saysFrail(scanner) || endsAsBad(scanner)
       if (damage !== '') return drop('condition', `the title says "${damage}"`)
     }
+    const worn = query.role === 'storage' ? wornOut(record.title) : null
+    if (worn !== null && !this.takesDamaged) return drop('condition', `${worn} % of its life is left`)
     if (!this.manners.has(record.manner)) return drop('manner', `sold by ${record.manner}`)
     for (const word of this.must) {
       if (findPhrase(scanner, word) < 0 && !(query.forgiveSlips && findMisspelt(scanner, word) >= 0))
@@ -170,6 +176,9 @@ export class Sieve {
 
   private judgeContents(record: SoldRecord): Verdict | null {
     const { scanner, classes, query, wanted } = this
+    const outright =
+      query.thing === 'machine' ? null : saidOutright(record.title, query.role, this.takesDamaged)
+    if (outright) return outright
     for (const sibling of this.siblings) {
       if (this.means(sibling)) return drop('wrong-variant', `the title says "${sibling.text}"`)
     }
@@ -229,7 +238,10 @@ export class Sieve {
     const compared = saysCompared(scanner, wanted.hashes)
     if (compared !== '') return drop('unwanted-word', `compares: "${compared}"`)
     const before =
-      role === undefined || role === 'donor' ? '' : saysJoinedBefore(scanner, role, this.firstWanted())
+      role === undefined || role === 'donor'
+        ? ''
+        : saysJoinedBefore(scanner, role, this.firstWanted()) ||
+          saysJoinedOther(scanner, role, wanted.hashes, this.firstWanted())
     if (before !== '') return drop('lot', `"${before}" as well`)
     const line = namesByNumber(role) ? saysOtherOfLine(scanner, wanted.hashes) : ''
     if (line !== '') return drop('wrong-variant', `"${line}" comes first`)
@@ -330,6 +342,16 @@ export class Sieve {
 
 /** Sizes and speeds stand behind the names of memory and drives, models behind the others. */
 const namesByNumber = (role: Role | undefined) => role !== 'memory' && role !== 'storage'
+/** `12% health`: below this share of its life a drive is no comp of the others. */
+const leastHealth = 60
+const healthSaid =
+  /\b(\d{1,2}) ?%\W{0,2}(?:of )?(?:health|life|wear left|endurance left|left|zustand|gesundheit|halsa|hälsa|santé|sante|salud|vida)|(?:health|zustand|hälsa|santé|salud)\W{0,2}(\d{1,2}) ?%/i
+function wornOut(title: string): number | null {
+  const said = healthSaid.exec(title)
+  const health = said ? Number(said[1] ?? said[2]) : 100
+  return health < leastHealth ? health : null
+}
+
 const isMachineRole = (role: Role | undefined) => role === 'donor' || role === 'case'
 const isSized = (role: Role | undefined) => role === 'storage' || role === 'memory' || role === 'graphics'
 /** `256/512/1TB`, `8GB or 16GB`. */
@@ -342,7 +364,7 @@ const [sfx, tfx, nvme, sata, msata, m2, pcie] = ['sfx', 'tfx', 'nvme', 'sata', '
 
 const portable = portableKinds.map(hashText)
 /** Of an office machine: one to be carried, or with a screen of its own. */
-const carried = phrases('notebook, laptop, aio, chromebook').map(hashText)
+const carried = phrases('notebook, laptop, aio, chromebook, micro, tiny, usff').map(hashText)
 const drivesOutsideHashes = drivesOutside.map(hashText)
 
 const spinning = ['hdd', 'harddrive', 'harddisk'].map(hashText)

@@ -74,7 +74,7 @@ export class StatedVariant {
     const unit = scanner.unit[i]!
     if (unit !== Unit.none && unit !== Unit.gb) return
     if (!countsModules) this.totals.push(scanner.second[i]!)
-    else if (scanner.first[i]! <= 8) this.addKit(scanner.first[i]!, scanner.second[i]!)
+    else if (scanner.first[i]! <= 8) this.addKit(...kitOf(scanner.first[i]!, scanner.second[i]!, unit))
   }
 
   private addKit(count: number, size: number): void {
@@ -104,6 +104,7 @@ export class StatedVariant {
         (i + 1 < scanner.count && (classesOf(scanner.hash[i + 1]!) & WordClass.ofWord) !== 0)
       if (count >= 1 && count <= 8 && !sizeFollows) this.kitCount = count
     }
+    if (classes & WordClass.pair && this.kitCount === 0) this.kitCount = 2
     if (classes & WordClass.single && this.kitCount === 0 && !isNoise(scanner, i)) this.kitCount = 1
   }
 
@@ -111,6 +112,12 @@ export class StatedVariant {
     const denied = (classBefore(scanner, i, 1) | classBefore(scanner, i, 2)) & WordClass.negation
     if (!denied) this.laptop = true
   }
+}
+
+/** `8x2` without a unit is two modules of 8 GB, as `2x8` is; `4x2gb` says which is which. */
+function kitOf(first: number, second: number, unit: number): [count: number, size: number] {
+  const isTurned = unit === Unit.none && first > second && second <= 4 && first >= 4
+  return isTurned ? [second, first] : [first, second]
 }
 
 const soHash = hashText('so')

@@ -84,7 +84,7 @@ export const french: LanguageWords = {
       fonctionnelle
     `),
     damaged: phrases(`
-      hs, hors service, pour pieces, en panne, defectueux, defectueuse, casse, cassee, ne fonctionne pas,
+      hs, hors service, a reparer, plus de signal, pas d image, pour reparation, pour pieces, en panne, defectueux, defectueuse, casse, cassee, ne fonctionne pas,
       ne fonctionne plus, a reparer, non teste, pour piece, pieces detachees, pour pieces detachees,
       ne demarre pas, ne demarre plus, abime, endommage, pour pieces ou ne fonctionne pas, pas teste,
       ecran noir, non fonctionnel, pieces ou reparation, mort, morte, non testee, pour reparation, panne,

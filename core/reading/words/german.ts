@@ -86,7 +86,7 @@ export const german: LanguageWords = {
       gebraucht - sehr gut, gebraucht - wie neu
     `),
     damaged: phrases(`
-      defekt, kaputt, beschadigt, ungetestet, fur bastler, an bastler, bastler, ersatzteil, als ersatzteil,
+      defekt, kaputt, streikt, zur reparatur, zum reparieren, geht nicht mehr, geht nicht an, lauft nicht an, tut nicht, macht nichts, beschadigt, ungetestet, fur bastler, an bastler, bastler, ersatzteil, als ersatzteil,
       ersatzteile, als ersatzteil / defekt, als ersatzteil oder defekt, ersatzteilspender,
       nicht funktionsfahig, funktioniert nicht, startet nicht, bildfehler, keine bildausgabe, kein bild,
       fehlerhaft, nicht getestet, geht nicht, ohne funktion, bastlerware, teildefekt, verbogene pins,

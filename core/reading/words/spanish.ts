@@ -75,7 +75,7 @@ export const spanish: LanguageWords = {
     `),
     damaged: phrases(`
       pantallazo, pantalla negra, 
-      averiado, averiada, no funciona, para piezas, roto, rota, defectuoso, sin probar, danado,
+      averiado, averiada, para arreglar, no arranca, sin imagen, no funciona, para piezas, roto, rota, defectuoso, sin probar, danado,
       para reparar, despiece, para despiece, no enciende, no da imagen, estropeado, no testeado,
       para piezas o no funciona, piezas, danada, defectuosa, estropeada, no arranca, pantalla negra,
       no da video, no probado, sin testear, fallo, fallos, falla, fallas, con fallos, quemado, quemada,

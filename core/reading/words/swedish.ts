@@ -72,7 +72,7 @@ export const swedish: LanguageWords = {
     `),
     damaged: phrases(`
       funkar ej, fungerar ej, funkar inte, fungerar inte,
-      trasig, trasigt, defekt, reservdel, reservdelar, som reservdel, otestad, otestat, fungerar ej,
+      trasig, trasigt, for reparation, behover lagas, gar inte igang, tander inte, defekt, reservdel, reservdelar, som reservdel, otestad, otestat, fungerar ej,
       fungerar inte, sonder, ej fungerande, for delar, startar inte, startar ej, ingen bild, skadad,
       reparationsobjekt, ej testad, renoveringsobjekt, ej testat, for reservdelar, reservdelsobjekt,
       bildfel, artefakter, bojda pinnar, bojda pins, skadat, glapp, kranglar, kraschar, overhettar,

@@ -11,7 +11,7 @@ export const surelyWanted = phrases(`
   cambio por, searching for, will trade, i want, im after, in need of, on the hunt for, wanted,
   wts or trade, wanted to buy, buying, kaufe, achete, suche nach, wer hat, necesito, byter, byter mot,
   trade for, swap for, trades for, anyone selling, anybody selling, anyone got, quiero comprar, need a, i need,
-  vill kopa, price check, how much, price for, what is it worth, giveaway, give away, preorder, pre order, reserved for,
+  vill kopa, who has a, who has, anyone have, anyone selling a, paying, will pay, cash waiting, trade up, up for trade, cherche a acheter, hat jemand, har nagon, alguien vende, price check, how much, price for, what is it worth, giveaway, give away, preorder, pre order, reserved for,
   deposit, verlosung, kann jemand, qui vend, in need of a
 `)
 
@@ -45,12 +45,19 @@ export const thingsForIt = phrases(`
   power cable, kabel set, tester, docking, deshroud kit, deshroud, power connector, connector adapter, heat sink, heat sinks, heatsink set, shipping tray, led logo, loop, custom loop, cable splitter, fan splitter, splitter, upgrade service, repair service,
   fitting service, einbauservice, ovp leer, leere ovp, leerer karton, tom lada, tom kartong, emballage vide, engineering sample, wall art, logo sign, sign, model kit, prop, rental, per month,
   subscription, gutschein, egpu dock, egpu case, soporte, funda, pegatinas, stickers set, sida panel,
-  sidopanel, panneau lateral, tapa, tapa lateral, filtre, filtro
+  sidopanel, panneau lateral, tapa, tapa lateral, filtre, filtro, heat spreaders, heat spreader, lufter ersatz, ersatzteil,
+  ersatzteile, reservdel, reservdelar, piece detachee, pieces detachees, recambio, repuesto, core only, keyring, key ring,
+  magnet, coaster, mousepad, mouse pad, figurine, t-shirt, hoodie, cap badge, lanyard, patch, documentation, user guide, capacitor, capacitors, capacitor kit, recap kit, repair kit, fuse, mosfet,
+  mosfets, inductor, side glass, glass side, strap, straps, carrying strap, carry handle, handle,
+  display piece, showpiece, bridge, crossfire bridge, heatpipe, heatpipes, heatpipe module, swap kit, diffuser, lightbar,
+  driver disk, gpu support, card support, support stand, dvr, nvr, recorder, sled, carrier sled, drive sled, wallpaper, cooling unit, dust covers, oem box, guide pdf, guide, pdf, ebook, eng sample, vrm cooler,
+  cpu paste, thermal paste only
 `)
 
 /** Pieces that end a title only where they are what is sold; with a word before them they come along. */
 export const piecesAtEnd = phrases(`
   hsf, clamshell, shield, driver dvd, lead, eps lead, pcie lead, die, wifi, raid set,
+  paste, sample, kylare, kylflans, ventirad, disipador, ventilateurs, flaktar, ventiladores, lufter paar,
   skal, kabel, kablar, sata kabel, lufterkit, kabelkit, montagekit,
   heatsink, heatsinks, heatspreaders, ihs, cord, power cord, kuhlkorper, bracket, brackets, backplate, shroud, fan, fans, adapter, cable, cables, mount,
   cover, lid, screw, kuhler, lufter, ventilateur, flakt, slot cover, power cable, remote, box, clip, clips, screws,
@@ -126,11 +133,11 @@ export const surelyMachine = phrases(`
   ordinateur avec, ordenador con, pc con, pc med, komplett dator, workstation with, build with, system with,
   server with, tower with, desktop with, laptop mit, barebone, barebones, prebuilt, all in one, gamingdator,
   ordenador gaming, tour gamer, unite centrale, laptop 15, laptop 14, laptop 17, desktop computer, tower pc,
-  full pc, complete pc, complete build, full build, full system, complete system, gaming desktop,
+  lap top, full pc, complete pc, complete build, full build, full system, complete system, gaming desktop,
   gaming tower, custom built, mini computer, sff pc, small form factor pc, nas with, all in one pc,
   desktop computer pc, pc tower, home pc, family pc, budget pc, game pc, pc bundle, gaming setup, pc setup,
   full setup, full rig, ready to game, plug and play pc, pc komplett, rechner komplett, spiele pc, buro pc,
-  pc de bureau, pc fixe, pc complet, pc completo, ordenador completo, ordenador de sobremesa,
+  pc de bureau, pc fixe, pc complet, ordinateur complet, ordi fixe, dator komplett, computer komplett, pc completo, ordenador completo, ordenador de sobremesa,
   stationar dator, speldator med, mining rig, nuc, thin client, chromebook, ultrabook, gaming notebook,
   inklusive dator, inkl dator, med dator, inkl pc, incl pc, including pc, comes in pc, in a pc,
   laptop board, laptop motherboard, portable gamer, portable gaming, portatil gamer, gamer laptop,
@@ -158,7 +165,7 @@ export const machineBesideParts = phrases(`
 /** What is used with a machine and sold along with it: its price is not the machine's alone. */
 export const thingsAround = phrases(`
   monitor, monitors, screen, screens, keyboard, mouse, headset, desk, chair, bildschirm, tastatur, maus, ecran, clavier,
-  souris, pantalla, teclado, raton, skarm, skarmar, tangentbord, mus, moniteur, peripherals, speakers
+  souris, pantalla, teclado, raton, skarm, skarmar, tangentbord, mus, moniteur, peripherals, speakers, printer, drucker, imprimante, skrivare, impresora
 `)
 
 /** Screens: an office machine with one is another thing; a keyboard more or less is none. */
@@ -184,7 +191,9 @@ export const machineAtEnd = phrases(`
 `)
 
 /** What a title ends in that says the thing is bad, or wanted in exchange. */
-export const badAtEnd = phrases('mort, morte, lines, locked, dying, hs, trasig, kaputt, dood')
+export const badAtEnd = phrases(
+  'mort, morte, lines, locked, dying, hs, trasig, kaputt, dood, failed, failing, cooked, toast, bricked, toasted, killed, muerto, muerta, muertos, tot, dod, paj, skit',
+)
 export const swapAtEnd = phrases('swap, swaps, trade, trades, tausch, byte, echange, cambio')
 
 /** Endings that make another model of a number, with a space between. */
@@ -235,7 +244,7 @@ export const compoundHeads: Readonly<Record<'machine' | 'lot' | 'piece', readonl
 
 /** Before `only`: the thing itself, or how it is handed over. */
 export const onlyThis = phrases(`
-  gaming, games, mining, private, home, light, office, streaming,
+  cosmetic, cosmetics, optisch, esthetique, gaming, games, mining, private, home, light, office, streaming,
   cpu, gpu, card, board, unit, drive, psu, module, kit, tower, case, cooler, pickup, collection, local, cash, delivery, one,
   item, it, this, used, tested, pick up, up, person, hand, chip, processor, uk, us, eu, read, nur, hours, months, weeks,
   days, times, once, twice, abholung, retrait, avhamtning, recogida, versand, einmal, kurz, wenige, selten, testad, getestet, testee, testes, utilise, utilisee, benutzt, anvand, usado,

@@ -151,7 +151,7 @@ function keep() {
             <input
               v-model="row.shipping"
               class="field figures w-16 text-right"
-              placeholder="not said"
+              placeholder="—"
               :aria-label="`shipping ${index + 1}`"
             />
           </td>
