@@ -2,7 +2,7 @@ import type { Part } from '#core/parts/part'
 import type { PasteKind } from '#core/reading/pastes/kindOf'
 import type { AsksRead } from '#core/reading/asks/readAsks'
 import type { OfferRead } from '#core/reading/listings/offer'
-import type { TitleGroup } from '#core/reading/sales/groupTitles'
+import type { SalesOf } from '#core/pricing/proposals/salesOf'
 import type { SalesContext, SalesRead } from '#core/reading/sales/readSales'
 import type { ScoresRead } from '#core/reading/scores/readScores'
 import type { SpecRead } from '#core/reading/specs/readSpec'
@@ -17,16 +17,6 @@ export interface PasteQuestion {
   /** What words of a table mean, as said once. */
   readonly values?: SalesContext['values']
   readonly library: readonly Part[]
-}
-
-/** Sales of one thing among those pasted: a part of the library, or a proposal of a new one. */
-export interface SalesOf {
-  readonly partId: string | null
-  readonly group: TitleGroup
-  /** Places of the records that its query keeps, and of those it leaves out with the reason. */
-  readonly kept: readonly number[]
-  readonly left: readonly { readonly at: number; readonly reason: string }[]
-  readonly marks: { readonly patient: number; readonly typical: number; readonly hurried: number } | null
 }
 
 /** A row of a table of scores, and the part its name means; several where the name fits more than one. */

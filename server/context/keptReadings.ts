@@ -15,6 +15,8 @@ import type { Market } from './market'
 interface KeptFile {
   readonly edition: string
   readonly lastRecord: number
+  /** How many records there were: fewer by now means that some were taken back, and that nothing holds. */
+  readonly records: number
   /** What each part's reading rests on besides the records; see `basisOf`. */
   readonly bases: ReadonlyMap<string, string>
   readonly readings: ReadonlyMap<string, Omit<StreetPrice, 'dropped'>>
@@ -32,6 +34,7 @@ export function restoreReadings(db: Database, market: Market, records: readonly 
   const place = places.get(db)
   const kept = place && readFile(place.path)
   if (!kept || kept.edition !== place.edition) return
+  if (records.filter(({ id }) => Number(id) <= kept.lastRecord).length !== kept.records) return
   const came = new RecordIndex(records.filter(({ id }) => Number(id) > kept.lastRecord))
   const holds = new Map<string, boolean>()
   for (const [partId, query] of market.queries)
@@ -55,6 +58,7 @@ export function keepReadings(db: Database, market: Market, asOf: string): void {
   const file: KeptFile = {
     edition: place.edition,
     lastRecord: market.lastRecord,
+    records: market.index.records.length,
     bases: new Map([...market.queries.keys()].map((partId) => [partId, basisOf(market, partId)])),
     readings: new Map(fresh.map(([key, { dropped: _dropped, ...rest }]) => [key, rest])),
   }

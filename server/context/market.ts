@@ -64,7 +64,7 @@ export function marketChanged(db: Database): void {
   performanceChanged(db)
 }
 
-/** To be called where all records were replaced, as a restore does: nothing of the old market holds. */
+/** To be called where records were replaced or deleted, as a restore or an undo does: nothing of the old market holds. */
 export function marketReplaced(db: Database): void {
   markets.delete(db)
   before.delete(db)
@@ -106,7 +106,7 @@ async function refreshShops(db: Database, market: Market): Promise<void> {
   market.priced.clear()
 }
 
-/** Records are only ever added: with an earlier market only those that came since are read. */
+/** With an earlier market only the records that came since are read; where some were deleted there is none, see `marketReplaced`. */
 async function loadMarket(db: Database, earlier: Market | undefined): Promise<Market> {
   const [records, rates, partRows, overrideRows, shopRows, sourceRows, set] = await Promise.all([
     db
@@ -181,7 +181,7 @@ function takeOverReadings(earlier: Market, market: Market, added: readonly SoldR
   }
 }
 
-function toSoldRecord({
+export function toSoldRecord({
   id,
   quantity,
   source,

@@ -40,6 +40,23 @@ test('a start after a start takes over every reading, what was dropped included'
   expect(second.read).toEqual(first.read)
 })
 
+test('where records were taken back nothing holds', async () => {
+  const { loaded } = await all()
+  keepReadings(db, loaded, today)
+  const { rows } = await market.client.execute('SELECT id FROM sold_records ORDER BY id LIMIT 1')
+  const row = (await market.client.execute(`SELECT * FROM sold_records WHERE id = ${Number(rows[0]!.id)}`))
+    .rows[0]!
+  await market.client.execute(`DELETE FROM sold_records WHERE id = ${Number(rows[0]!.id)}`)
+  marketReplaced(db)
+  expect((await all()).restored).toBe(0)
+  const columns = Object.keys(row)
+  await market.client.execute({
+    sql: `INSERT INTO sold_records (${columns.join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
+    args: columns.map((column) => row[column]!),
+  })
+  marketReplaced(db)
+})
+
 test('a record that came since is read; so are all where another build of Tarvin wrote them, or the file is cut off', async () => {
   const { loaded } = await all()
   const [partId] = [...loaded.queries].find(([, query]) => query.must.length > 0)!

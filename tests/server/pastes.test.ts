@@ -1,10 +1,14 @@
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { eq } from 'drizzle-orm'
+import type { OpenDatabase } from '#server/db/client'
+import { importSoldRecords, type RecordsReport } from '#server/places/prices/importRecords'
+import { proposalsOf } from '#server/places/prices/proposals'
 import { choices } from '#server/db/schema/machine'
 import { leads } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
 import { soldRecords } from '#server/db/schema/prices'
 import { sources } from '#server/db/schema/sources'
+import { setOverride } from '#server/context/market'
 import { libraryView } from '#server/context/readLibrary'
 import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/places/builds/buildView'
@@ -171,4 +175,58 @@ test('what a word means is remembered with its source, travels in a library file
   await undoPaste(place.db, paste)
   expect(await meanings()).toEqual([{ manner: {}, condition: { '1.00': 'used' } }])
   expect(() => pasteSchema.validateSync({ meanings: { condition: { odd: 'lovely' } } })).toThrow('meanings')
+})
+
+test('sales that were taken back count nowhere, not even in what was read before; decisions on them go with them', async () => {
+  await keep({ parts: [card] })
+  const comps = async () => (await priceView(place.db, build, 'quill-70', today)).kept
+  await keep({ source, sales: [sale('130.00'), sale('126.00')] })
+  expect(await comps()).toBe(2)
+  const { paste } = await keep({ source, sales: [sale('150.00'), sale('151.00')] })
+  expect(await comps()).toBe(4)
+  const [last] = await place.db.select().from(soldRecords).where(eq(soldRecords.importId, paste))
+  await setOverride(place.db, 'quill-70', [last!.id], 'drop')
+  expect(await comps()).toBe(3)
+  await undoPaste(place.db, paste)
+  expect(await comps()).toBe(2)
+})
+
+test('an import of past sales: what could be made a part of it, and all of it taken back', async () => {
+  const names = [
+    'Quill 70 8GB',
+    'quill 70 8gb oc',
+    'Harrow Quill 70 8GB',
+    'Stook 640 4GB',
+    'stook 640 4gb',
+    'Stook 640 4 GB',
+  ]
+  const lines = names.map((title, at) => `${title},${100 + at}.00,2026-10-${20 + at}`)
+  const import_ = (text: string) =>
+    importSoldRecords({ db: place.db, client: place.client } as OpenDatabase, {
+      name: 'sales.csv',
+      text,
+      defaults: { source: 'file', currency: 'CAD', manner: 'fixed', condition: 'used', today },
+    })
+  const report = (await import_(
+    ['title,price,date', ...lines, 'no price,,2026-10-20'].join('\n'),
+  )) as RecordsReport
+  expect(report).toMatchObject({
+    added: 6,
+    rejected: 1,
+    problems: [{ cells: ['no price', '', '2026-10-20'] }],
+  })
+  const asked = () => proposalsOf(place.db, report.import, today, 'CAD')
+  const { sales, looked } = await asked()
+  expect([looked, sales.map(({ group }) => [group.name, group.at.length]).sort()]).toEqual([
+    6,
+    [
+      ['Quill 70 8 GB', 3],
+      ['Stook 640 4 GB', 3],
+    ],
+  ])
+  expect(sales.find(({ group }) => group.name === 'Quill 70 8 GB')!.marks?.typical).toBeCloseTo(10_100, -1)
+  await keep({ parts: [card] })
+  expect((await asked()).sales.map(({ group }) => group.name)).toEqual(['Stook 640 4 GB'])
+  await undoPaste(place.db, report.import)
+  expect((await counts()).sales).toBe(0)
 })

@@ -6,6 +6,7 @@ const signs: Readonly<Partial<Record<Role, readonly (readonly [RegExp, number])[
   graphics: [
     [/\b(graphics card|video card|grafikkarte|carte graphique|grafikkort|tarjeta grafica|gpu)\b/, 4],
     [/\bgddr\d?x?\b|\bhbm\d?\b/, 4],
+    [/\b\d{1,2} ?gb (?:gpu|card)\b|\b(?:dual|triple) fan\b/, 2],
     [
       /\b(boost clock|shaders|ray accelerators|stream processors|board power|tgp|tbp|video memory|vram|slot width|slots? thick)\b/,
       2,

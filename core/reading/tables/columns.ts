@@ -10,6 +10,8 @@ export interface LineProblem {
   readonly code: string
   readonly reason: string
   readonly raw: string
+  /** The cells as they stand, to be put right. */
+  readonly cells?: readonly string[]
 }
 
 /** Proposes a mapping by the header: exact words first, then words contained in it; no column is used twice. */

@@ -25,7 +25,7 @@ export function readRows<T>(
       good.push({ value: read(row), line, raw: rawLine(row) })
     } catch (error) {
       if (!(error instanceof FieldError)) throw error
-      problems.push({ line, code: error.code, reason: error.message, raw: rawLine(row) })
+      problems.push({ line, code: error.code, reason: error.message, raw: rawLine(row), cells: row })
     }
   }
   return { read: good, problems }

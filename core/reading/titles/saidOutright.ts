@@ -147,7 +147,8 @@ const outright: readonly Outright[] = [
   },
   {
     // `5300 16GB`: what a processor takes is said with `up to`
-    pattern: /(?<!\b(?:up to|supports?|max\.?|bis|jusqu'a|hasta|upp till) (?:ddr\d )?)\b(?:4|8|16|32|64) ?gb\b/,
+    pattern:
+      /(?<!\b(?:up to|supports?|max\.?|bis|jusqu'a|hasta|upp till) (?:ddr\d )?)\b(?:4|8|16|32|64) ?gb\b/,
     roles: ['cpu'],
     reason: 'lot',
     says: 'with memory',

@@ -2,13 +2,13 @@ import { and, eq, inArray, isNotNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
 import { findBuild } from '#server/context/findBuild'
-import { marketChanged } from '#server/context/market'
+import { marketChanged, marketReplaced } from '#server/context/market'
 import { assertCalculable } from '#server/context/assertCalculable'
 import type { Database, Queryable } from '#server/db/client'
 import { choices } from '#server/db/schema/machine'
 import { codes, leads, leadThings, rebates } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
-import { soldRecords } from '#server/db/schema/prices'
+import { recordOverrides, soldRecords } from '#server/db/schema/prices'
 import { imports, sources } from '#server/db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
@@ -198,22 +198,31 @@ async function remember(
   return { sourceId, before }
 }
 
-/** Takes a paste back whole; refused, naming it, where something of it was used since. */
+/**
+ * Takes a paste, or an import of past sales, back whole; refused, naming it, where something of it was used since. What
+ * was decided on its records goes with them.
+ */
 export async function undoPaste(db: Database, paste: number): Promise<void> {
+  let recordsGone = false
   await db.transaction(async (tx) => {
     const [row] = await tx
       .select()
       .from(imports)
-      .where(and(eq(imports.id, paste), eq(imports.kind, 'paste')))
+      .where(and(eq(imports.id, paste), inArray(imports.kind, ['paste', 'sold-records'])))
     if (!row) throw new NotFoundError(`there is no paste ${paste}`)
     await takeBack(tx, row.made)
-    await tx.delete(soldRecords).where(eq(soldRecords.importId, paste))
+    const own = tx.select({ id: soldRecords.id }).from(soldRecords).where(eq(soldRecords.importId, paste))
+    await tx.delete(recordOverrides).where(inArray(recordOverrides.recordId, own))
+    const gone = await tx.delete(soldRecords).where(eq(soldRecords.importId, paste))
+    recordsGone = gone.rowsAffected > 0
     await tx
       .update(imports)
       .set({ added: 0, made: { sources: [], parts: [], choices: [], leads: [] } })
       .where(eq(imports.id, paste))
   })
-  marketChanged(db)
+  // a market takes over its records, so one that has lost some begins anew
+  if (recordsGone) marketReplaced(db)
+  else marketChanged(db)
 }
 
 async function takeBack(tx: Queryable, made: PasteMade): Promise<void> {

@@ -17,6 +17,11 @@ export interface ImportReport {
   readonly problems: readonly LineProblem[]
 }
 
+export interface RecordsReport extends ImportReport {
+  /** Its number, by which it is taken back and its records are asked for. */
+  readonly import: number
+}
+
 const rowsPerStatement = 500
 const mostProblemsShown = 500
 
@@ -34,7 +39,7 @@ export async function importSoldRecords(
     readonly defaults: SoldRecordDefaults
   },
   onProgress: (done: number, total: number) => boolean | Promise<boolean> = () => true,
-): Promise<ImportReport | 'cancelled'> {
+): Promise<RecordsReport | 'cancelled'> {
   const { records, problems } = readSoldRecords(file.text, file.defaults, file.columns)
   const tx = await database.client.transaction('write')
   try {
@@ -52,7 +57,13 @@ export async function importSoldRecords(
     })
     await tx.commit()
     marketChanged(database.db)
-    return { added, alreadyThere, rejected: problems.length, problems: problems.slice(0, mostProblemsShown) }
+    return {
+      import: importId,
+      added,
+      alreadyThere,
+      rejected: problems.length,
+      problems: problems.slice(0, mostProblemsShown),
+    }
   } finally {
     // rolls back whatever was not committed
     tx.close()

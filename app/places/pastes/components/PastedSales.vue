@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { minorDigits } from '#core/money/currencies'
-import { roleNames, roles, type Role } from '#core/parts/part'
+import type { Role } from '#core/parts/part'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import type { SaleRead } from '#core/reading/sales/readSales'
 import { stateOfTitle, worse } from '#core/reading/sales/stateOf'
@@ -8,9 +8,9 @@ import { median } from '#core/statistics/median'
 import type { PasteInput } from '#shared/pastes/schemas'
 import type { Meanings } from '#shared/sources/schemas'
 import type { LibraryView } from '#shared/parts/views'
-import { slug } from '#shared/text/slug'
-import type { PasteReading, SalesOf } from '~/workers/pasteProtocol'
-import { amount } from '~/utils/show'
+import type { SalesOf } from '#core/pricing/proposals/salesOf'
+import type { PasteReading } from '~/workers/pasteProtocol'
+import { labelOfSales, partOfSales } from '../state/salesOfParts'
 
 /** Past sales as they were understood, beside the lines they came from; every cell can be changed before they are kept. */
 const { text, reading, library, busy } = defineProps<{
@@ -101,10 +101,9 @@ const lines = computed(() =>
     })),
 )
 /** Which proposals become parts, under which role. */
-const wanted = reactive(new Map<number, Role>())
+const wanted = ref(new Map<number, Role>())
+const titles = reading.sales.records.map(({ title }) => title)
 const proposals = computed(() => reading.of)
-const label = ({ group }: SalesOf) => (group.make === '' ? group.name : `${group.make} ${group.name}`)
-const shownCatch = ref(-1)
 
 const good = computed(() =>
   rows.value.filter((row) => !isDoubtful(row) && !(unstated.value === 'out' && row.shipping === null)),
@@ -119,17 +118,10 @@ function sales(): PasteInput['sales'] {
     condition: row.condition ?? 'used',
   }))
 }
-const partOf = ({ group }: SalesOf, role: Role): PasteInput['parts'][number] => ({
-  id: slug(group.make === '' ? group.name : `${group.make} ${group.name}`),
-  role,
-  make: group.make,
-  name: group.name,
-  facts: group.facts as never,
-})
 function keep(only?: SalesOf) {
   const made = only
-    ? [partOf(only, only.group.role ?? 'extra')]
-    : [...wanted].map(([index, role]) => partOf(proposals.value[index]!, role))
+    ? [partOfSales(only, only.group.role ?? 'extra')]
+    : [...wanted.value].map(([index, role]) => partOfSales(proposals.value[index]!, role))
   const first = made[0]?.id ?? proposals.value.find((each) => each.partId !== null)?.partId
   emit(
     'keep',
@@ -299,66 +291,7 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
       </p>
       <template v-if="proposals.length > 0">
         <h3 class="mt-4 font-semibold">What they are sales of</h3>
-        <table class="ledger mt-1">
-          <tbody>
-            <template v-for="(each, index) in proposals" :key="index">
-              <tr>
-                <td>
-                  <b>{{ label(each) }}</b>
-                  <span class="block text-xs text-soft">{{
-                    each.partId ? 'in your library' : 'not in your library yet, from the titles'
-                  }}</span>
-                </td>
-                <td>
-                  <button
-                    type="button"
-                    class="quiet-button"
-                    @click="shownCatch = shownCatch === index ? -1 : index"
-                  >
-                    {{ each.kept.length }} of {{ each.kept.length + each.left.length }} count
-                  </button>
-                </td>
-                <td class="figures">
-                  <template v-if="each.marks"
-                    >patient {{ amount(each.marks.patient, currency) }} · typical
-                    {{ amount(each.marks.typical, currency) }} · hurried
-                    {{ amount(each.marks.hurried, currency) }}</template
-                  ><template v-else>none counts</template>
-                </td>
-                <td class="text-right">
-                  <label v-if="!each.partId" class="whitespace-nowrap"
-                    ><input
-                      type="checkbox"
-                      :checked="wanted.has(index)"
-                      :aria-label="`make ${label(each)} a part`"
-                      @change="
-                        wanted.has(index)
-                          ? wanted.delete(index)
-                          : wanted.set(index, each.group.role ?? 'extra')
-                      "
-                    />
-                    make it a part,
-                    <select
-                      class="field"
-                      :value="wanted.get(index) ?? each.group.role ?? 'extra'"
-                      :aria-label="`role of ${label(each)}`"
-                      @change="wanted.set(index, ($event.target as HTMLSelectElement).value as Role)"
-                    >
-                      <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
-                    </select></label
-                  >
-                </td>
-              </tr>
-              <tr v-if="shownCatch === index">
-                <td colspan="4" class="text-xs text-soft">
-                  <span v-for="out in each.left.slice(0, 12)" :key="out.at" class="block"
-                    >left out: “{{ reading.sales.records[out.at]?.title }}”, {{ out.reason }}</span
-                  ><span v-if="each.left.length === 0">Nothing is left out.</span>
-                </td>
-              </tr>
-            </template>
-          </tbody>
-        </table>
+        <SalesOfTable v-model="wanted" :sales="proposals" :titles="titles" :currency="currency" />
       </template>
       <div class="mt-4 flex flex-wrap items-center gap-3">
         <button
@@ -368,7 +301,7 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
           :disabled="busy || good.length === 0"
           @click="keep(best)"
         >
-          Keep {{ good.length }} and make {{ label(best) }} a part</button
+          Keep {{ good.length }} and make {{ labelOfSales(best) }} a part</button
         ><button
           type="button"
           class="button"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import type { ColumnMap, LineProblem } from '#core/reading/tables/columns'
+import type { ColumnMap } from '#core/reading/tables/columns'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import {
   neededSoldRecordFields,
@@ -8,6 +8,7 @@ import {
   type SoldRecordField,
   type SoldRecordsRead,
 } from '#core/files/import/soldRecordsFile'
+import ImportReport from './ImportReport.vue'
 import { sendFile } from '~/utils/request'
 
 /** Import of sold records: file or pasted lines → preview with the mapping → progress → report. */
@@ -34,12 +35,7 @@ const columns = ref<Record<SoldRecordField, number | null> | null>(null)
 const defaults = reactive({ source: 'file', currency, manner: 'fixed', condition: 'used' })
 const failure = ref('')
 const progress = ref<{ done: number; total: number } | null>(null)
-const report = shallowRef<{
-  added: number
-  alreadyThere: number
-  rejected: number
-  problems: readonly LineProblem[]
-} | null>(null)
+const report = shallowRef<InstanceType<typeof ImportReport>['$props']['report'] | null>(null)
 let abort: AbortController | null = null
 
 const missing = computed(() =>
@@ -90,6 +86,11 @@ async function start() {
   }
   progress.value = null
 }
+/** The rows that were put right, by the columns that were chosen for the file. */
+async function again(lines: string) {
+  file.value = lines
+  await start()
+}
 const setColumn = (field: SoldRecordField, value: string) => {
   columns.value = {
     ...columns.value!,
@@ -105,6 +106,7 @@ const setColumn = (field: SoldRecordField, value: string) => {
       class="sheet fixed top-14 left-1/2 max-h-[86vh] w-[860px] max-w-[96vw] -translate-x-1/2 overflow-y-auto p-5"
     >
       <DialogTitle as="h1">Import sold records</DialogTitle>
+      <p v-if="failure" class="mt-3 text-stop" role="alert">{{ failure }}</p>
       <template v-if="!report">
         <div
           class="mt-3 flex items-start gap-3"
@@ -135,7 +137,6 @@ const setColumn = (field: SoldRecordField, value: string) => {
             @change="pasted.trim() !== '' && take(pasted, 'pasted lines')"
           />
         </div>
-        <p v-if="failure" class="mt-3 text-stop" role="alert">{{ failure }}</p>
         <template v-if="preview && columns">
           <p class="mt-3 text-soft">
             {{ fileName }}: each field and the column it is read from. Correct what is wrong.
@@ -215,33 +216,15 @@ const setColumn = (field: SoldRecordField, value: string) => {
           />
         </div>
       </template>
-      <template v-else>
-        <p class="mt-3 text-[15px]" role="status" data-test="import-report">
-          <b class="figures">{{ report.added.toLocaleString('en') }}</b> added,
-          <b class="figures">{{ report.alreadyThere.toLocaleString('en') }}</b> were there already,
-          <b class="figures" :class="{ 'text-stop': report.rejected > 0 }">{{
-            report.rejected.toLocaleString('en')
-          }}</b>
-          rejected.
-        </p>
-        <table v-if="report.problems.length > 0" class="ledger mt-3 text-xs">
-          <thead>
-            <tr>
-              <th>line</th>
-              <th>reason</th>
-              <th>as it stands</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="problem in report.problems" :key="problem.line">
-              <td class="amount">{{ problem.line }}</td>
-              <td>{{ problem.reason }}</td>
-              <td class="max-w-96 truncate text-soft">{{ problem.raw }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <button type="button" class="button button-main mt-4" @click="emit('done')">Done</button>
-      </template>
+      <ImportReport
+        v-else
+        :key="report.import"
+        :report="report"
+        :header="preview?.header ?? []"
+        :currency="currency"
+        @again="again"
+        @done="emit('done')"
+      />
     </DialogPanel>
   </Dialog>
 </template>

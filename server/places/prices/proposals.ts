@@ -1,0 +1,44 @@
+import { desc, eq } from 'drizzle-orm'
+import { salesOf, type SalesOf } from '#core/pricing/proposals/salesOf'
+import { TitleReader } from '#core/reading/titles/partsInTitle'
+import { toSoldRecord, useMarket } from '#server/context/market'
+import type { Database } from '#server/db/client'
+import { soldRecords } from '#server/db/schema/prices'
+
+/** As many of the newest titles are looked at: enough for what sells, quick enough to wait for. */
+const mostTitles = 2000
+
+export interface Proposals {
+  readonly titles: readonly string[]
+  readonly sales: readonly SalesOf[]
+  /** How many were looked at, of how many that came. */
+  readonly looked: number
+  readonly of: number
+}
+
+/** What the past sales of an import are of: parts that could be made of titles which belong to none. */
+export async function proposalsOf(
+  db: Database,
+  importId: number,
+  today: string,
+  currency: string,
+): Promise<Proposals> {
+  const rows = await db
+    .select()
+    .from(soldRecords)
+    .where(eq(soldRecords.importId, importId))
+    .orderBy(desc(soldRecords.soldOn))
+    .limit(mostTitles)
+  const market = await useMarket(db)
+  const titles = rows.map(({ title }) => title)
+  const sold = rows.map((row, at) => ({ ...toSoldRecord(row), id: String(at) }))
+  const { library, queries } = market
+  const reader = new TitleReader(queries, today)
+  const sales = salesOf(titles, sold, { library, today, currency, reader })
+  return {
+    titles,
+    sales: sales.filter(({ partId }) => partId === null),
+    looked: rows.length,
+    of: await db.$count(soldRecords, eq(soldRecords.importId, importId)),
+  }
+}
