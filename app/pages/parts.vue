@@ -116,11 +116,11 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
       >
     </div>
     <PartForm
-      v-if="editing"
+      v-if="editing && library"
       :key="`${editing.part?.id}-${editing.copying}`"
       :from="editing.part"
       :copying="editing.copying"
-      :known="library?.parts.map((part) => part.id) ?? []"
+      :library="library"
       @done="done"
       @close="editing = null"
     />

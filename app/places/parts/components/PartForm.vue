@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { factsOfRole } from '#core/parts/facts'
 import { roleNames, type Part } from '#core/parts/part'
+import type { LibraryView } from '#shared/parts/views'
 import { partSchema, type PartInput } from '#shared/parts/schemas'
 import { slug } from '#shared/text/slug'
 import { request } from '~/utils/request'
 
 /** A part by form: the facts of its role, each of its kind. `from`: the part that is changed, or copied. */
-const { from, copying, known } = defineProps<{
+const { from, copying, library } = defineProps<{
   from: Part | null
   copying: boolean
-  known: readonly string[]
+  library: LibraryView
 }>()
+const known = computed(() => library.parts.map((part) => part.id))
 const emit = defineEmits<{ done: [id: string]; close: [] }>()
 const isNew = from === null || copying
 const form = useDraftForm<PartInput>({
@@ -31,12 +33,13 @@ const form = useDraftForm<PartInput>({
 })
 const { values, failure, busy } = form
 const facts = computed(() => factsOfRole(values.role))
+const hasIndex = computed(() => values.role === 'cpu' || values.role === 'graphics')
 
 /** A new part is known by make and model; facts of another role, chosen before, go. */
 async function submit() {
   const { make, name } = values
   if (isNew) form.assign({ id: slug(name.includes(make) ? name : `${make} ${name}`) })
-  if (isNew && known.includes(values.id)) {
+  if (isNew && known.value.includes(values.id)) {
     failure.value = `there is a ${make} ${name} already; give the sister model another name`
     return
   }
@@ -67,6 +70,12 @@ async function submit() {
     <div class="mt-3 grid grid-cols-5 items-end gap-x-4 gap-y-2 max-lg:grid-cols-3 max-md:grid-cols-2">
       <FactField v-for="fact in facts" :key="fact" :fact="fact" />
     </div>
+    <IndexFromRate
+      v-if="hasIndex"
+      :part="values as unknown as Part"
+      :library="library"
+      @solved="form.assign({ facts: $event as PartInput['facts'] })"
+    />
     <FormConflict
       v-if="form.conflict.value"
       :saved="form.conflict.value.saved"
