@@ -14,7 +14,8 @@ import type { PasteReading, PasteWorker } from './pasteProtocol'
 const worker: PasteWorker = {
   read({ text, library, ...context }): PasteReading {
     const { kind, why, sales, specs, scores, asks } = guessPaste(text, context)
-    const queries = new Map(library.map((part) => [part.id, queryForPart(part, library)]))
+    const named = library.filter(({ open }) => open !== true)
+    const queries = new Map(named.map((part) => [part.id, queryForPart(part, named)]))
     const reader = new TitleReader(queries, context.today)
     const offer = { ...context, library, reader }
     return {

@@ -227,6 +227,8 @@ export interface Part {
   readonly make: string
   readonly name: string
   readonly facts: PartFacts
+  /** Not known which model it is: its facts count, the rest is unknown; see `openPart.ts`. */
+  readonly open?: boolean
 }
 
 /** Make and model, as written on the box. */

@@ -5,6 +5,7 @@ import { RecordIndex } from '#core/pricing/sieve/recordIndex'
 import { queryForPart, type PartQuery } from '#core/reading/titles/queryForPart'
 import type { SoldRecord } from '#core/reading/sales/soldRecord'
 import { streetPrice, type Override, type StreetPrice } from '#core/pricing/street/streetPrice'
+import { isPlausible } from '#core/parts/openPart'
 import type { Part } from '#core/parts/part'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import type { CalendarDate } from '#core/time/calendarDate'
@@ -30,6 +31,8 @@ export interface Market extends AssumptionsInForce {
   /** Highest id of a sold record in the index. */
   readonly lastRecord: number
   readonly library: readonly Part[]
+  /** Parts of which nobody knows which one they are, by id. */
+  readonly open: ReadonlyMap<string, Part>
   readonly queries: ReadonlyMap<string, PartQuery>
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
   /** Every shop price of a part, by source, oldest first. */
@@ -121,7 +124,14 @@ async function loadMarket(db: Database, earlier: Market | undefined): Promise<Ma
     readSettings(db),
   ])
   const force = inForce(set)
-  const library: Part[] = partRows.map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts }))
+  const library: Part[] = partRows.map(({ id, role, make, name, facts, open }) => ({
+    id,
+    role,
+    make,
+    name,
+    facts,
+    ...(open ? { open } : {}),
+  }))
   const overrides = new Map<string, Record<string, Override>>()
   for (const { partId, recordId, decision } of overrideRows)
     overrides.set(partId, { ...overrides.get(partId), [String(recordId)]: decision })
@@ -135,6 +145,7 @@ async function loadMarket(db: Database, earlier: Market | undefined): Promise<Ma
     rates,
     ...force,
     library,
+    open: new Map(library.filter((part) => part.open === true).map((part) => [part.id, part])),
     queries: new Map(
       partRows.map((row) => [
         row.id,
@@ -226,6 +237,8 @@ export function readStreetPrice(
   asOf: CalendarDate,
   currency: string,
 ): StreetPrice {
+  const open = market.open.get(partId)
+  if (open) return standIn(market, open, asOf, currency)
   const key = `${partId} ${asOf} ${currency}`
   const cached = market.readings.get(key)
   if (cached) return cached
@@ -234,14 +247,32 @@ export function readStreetPrice(
   return reading
 }
 
-function judge(market: Market, key: string): StreetPrice {
+/** The street price of an open part: that of the cheapest of the library which it may be. */
+function standIn(market: Market, open: Part, asOf: CalendarDate, currency: string): StreetPrice {
+  const readings = market.library
+    .filter((part) => isPlausible(open, part))
+    .map(({ id }) => ({ id, reading: readStreetPrice(market, id, asOf, currency) }))
+    .filter(({ reading }) => reading.marks !== null)
+    .sort((a, b) => a.reading.marks!.typical - b.reading.marks!.typical)
+  const [cheapest] = readings
+  return cheapest
+    ? { ...cheapest.reading, standsFor: cheapest.id }
+    : judge(market, `${open.id} ${asOf} ${currency}`, [])
+}
+
+function judge(market: Market, key: string, among?: readonly SoldRecord[]): StreetPrice {
   const [partId, asOf, currency] = key.split(' ') as [string, CalendarDate, string]
   const query = market.queries.get(partId)!
-  return streetPrice({ ...query, asOf, currency }, market.index.candidates(query.must), {
+  return streetPrice({ ...query, asOf, currency }, among ?? market.index.candidates(query.must), {
     rates: market.rates,
     overrides: market.overrides.get(partId) ?? {},
     missingRate: 'drop',
   })
+}
+
+/** The queries by which titles are tied to parts: a title never says which open part it means. */
+export function titleQueries({ queries, open }: Market): ReadonlyMap<string, PartQuery> {
+  return new Map([...queries].filter(([id]) => !open.has(id)))
 }
 
 /** Street price of a part at the builder's patience; null without comps. */

@@ -19,6 +19,8 @@ export function pricedLibrary(market: Market, build: BuildToPrice, today: string
 function price(market: Market, { currency, houseRules }: BuildToPrice, today: string): PricedPart[] {
   const assumptions = faultsOf(market, { currency, houseRules }, today)
   return market.library.flatMap((part): PricedPart[] => {
+    // nobody can go and buy an open part
+    if (part.open) return []
     const figures = newOrUsed({
       role: part.role,
       assumptions,

@@ -3,6 +3,7 @@ import type { BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import { valueLead, type LeadContext, type LeadValue } from '#core/supply/leads/valueLead'
+import { openFacts } from '#core/reading/listings/openFacts'
 import { readFacts, type Answer, type LeadFact } from '#core/reading/listings/completeness'
 import type { LotPlan } from '#core/supply/lots/splitLot'
 import { parseDecimal } from '#core/money/decimal'
@@ -128,7 +129,13 @@ export async function valuedLeads(
       )
     const roles = [...new Set(own.map((thing) => library.get(thing.partId)!.role))]
     const valued = (answers: Readonly<Record<string, Answer>>): ValuedLead => {
-      const facts = readFacts(roles, said, answers, lead.condition === 'new')
+      const facts = [
+        ...readFacts(roles, said, answers, lead.condition === 'new'),
+        ...openFacts(
+          own.map((thing) => library.get(thing.partId)!),
+          answers,
+        ),
+      ]
       const revalue = (price: number) =>
         valueLead(
           {

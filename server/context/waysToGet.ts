@@ -37,7 +37,11 @@ interface WaysOf {
 export async function waysToGet(of: WaysOf): Promise<readonly Way[]> {
   const library = new Map(of.market.library.map((part) => [part.id, part]))
   const [fromShelf, fromLeads] = await Promise.all([shelfWays(of, library), leadWays(of, library)])
-  return [...fromShelf, ...fromLeads, ...of.market.library.flatMap((part) => partWays(part, of))]
+  return [
+    ...fromShelf,
+    ...fromLeads,
+    ...of.market.library.flatMap((part) => (part.open ? [] : partWays(part, of))),
+  ]
 }
 
 /** Each part at the cheapest way that can be taken; parts without one are left out. See `priceByWay`. */

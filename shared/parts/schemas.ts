@@ -28,6 +28,8 @@ export const partSchema = object({
   make: line(80),
   name: name(),
   facts: partFactsSchema.default({}),
+  /** Not known which model it is; left out: as it was, known where it is new. */
+  open: yesOrNo().optional(),
 })
 
 export type PartInput = InferType<typeof partSchema>

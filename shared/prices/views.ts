@@ -27,6 +27,8 @@ export interface PriceBrief {
   readonly kept: number
   readonly marks: { readonly patient: number; readonly typical: number; readonly hurried: number } | null
   readonly newPrice: number | null
+  /** Of an open part: the part whose street price stands for it; null: none of the library may be it. */
+  readonly standsFor?: { readonly partId: string; readonly name: string } | null
 }
 
 export interface RecordView {

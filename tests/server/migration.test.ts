@@ -68,6 +68,7 @@ beforeAll(async () => {
     '0016_advice',
     '0017_selling',
     '0018_meanings',
+    '0019_open_parts',
   ])
 })
 afterAll(() => {

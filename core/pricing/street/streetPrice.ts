@@ -44,6 +44,8 @@ export interface StreetPrice {
   readonly byManner: readonly { readonly manner: Manner; readonly count: number; readonly typical: number }[]
   /** The comps as `patience.ts` needs them. */
   readonly flow: PriceFlow
+  /** Of an open part: the part of the library whose street price stands for it. */
+  readonly standsFor?: string
 }
 
 export interface StreetPriceOptions {

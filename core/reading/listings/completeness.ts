@@ -264,7 +264,9 @@ const weightOf = (fact: LeadFact) =>
   fact.lost +
   (fact.faultFactor - 1) / 5 +
   (fact.state === 'contradictory' ? 1 : 0) +
-  (fact.key === 'works' ? 0.5 : 0)
+  (fact.key === 'works' ? 0.5 : 0) +
+  // what is not known of an open part decides what it is worth
+  (fact.key.startsWith('which-') ? 0.4 : 0)
 
 /** Questions to the seller: what is missing or contradictory, the costliest first, never more than six. */
 export function questionsOf(facts: readonly LeadFact[]): string[] {

@@ -87,7 +87,14 @@ export async function exportBuild(db: Database, buildId: string): Promise<BuildF
               .select()
               .from(parts)
               .where(inArray(parts.id, [...partIds]))
-          ).map(({ id, role, make, name, facts }) => ({ id, role, make, name, facts: facts as never })),
+          ).map(({ id, role, make, name, facts, open }) => ({
+            id,
+            role,
+            make,
+            name,
+            facts: facts as never,
+            open,
+          })),
     workloads: (await loadWorkloads(db))
       .filter((workload) => workloadIds.has(workload.id))
       .map(({ frameCap = null, systemMemoryGb = null, ...game }) => ({

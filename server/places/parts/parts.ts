@@ -28,7 +28,9 @@ export async function savePart(db: Database, part: PartInput): Promise<{ id: str
 /** A part as its form states it; null where there is none. */
 export async function partOf(db: Queryable, id: string): Promise<PartInput | null> {
   const [row] = await db.select().from(parts).where(eq(parts.id, id))
-  return row ? { id, role: row.role, make: row.make, name: row.name, facts: row.facts as never } : null
+  return row
+    ? { id, role: row.role, make: row.make, name: row.name, facts: row.facts as never, open: row.open }
+    : null
 }
 
 /** The parts as a library file, all or of one role; a donor's own parts go with it. */
@@ -38,7 +40,14 @@ export async function exportParts(db: Database, role?: Role): Promise<LibraryFil
   const inside = new Set(wanted.flatMap((row) => row.facts.contains ?? []))
   const list = rows
     .filter((row) => wanted.includes(row) || inside.has(row.id))
-    .map(({ id, role: own, make, name, facts }) => ({ id, role: own, make, name, facts: facts as never }))
+    .map(({ id, role: own, make, name, facts, open }) => ({
+      id,
+      role: own,
+      make,
+      name,
+      facts: facts as never,
+      open,
+    }))
   const others = role === undefined ? await otherLibraries(db) : { workloads: [], tasks: [], rates: [] }
   return {
     format: 'tarvin-library',

@@ -76,7 +76,13 @@ function priceBrief(market: Market, partId: string, currency: string, today: str
     kept: reading.kept.length,
     marks: reading.marks,
     newPrice: newPriceIn(market, partId, currency, today),
+    ...(part.open ? { standsFor: standInOf(market, reading.standsFor) } : {}),
   }
+}
+
+function standInOf({ library }: Market, id: string | undefined): PriceBrief['standsFor'] {
+  const part = library.find((each) => each.id === id)
+  return part ? { partId: part.id, name: partLabel(part) } : null
 }
 
 /** One part's street price with every record behind it, what is known of its future, and what the builder wrote down. */
@@ -91,7 +97,8 @@ export async function priceView(
   const part = market.library.find((each) => each.id === partId)
   if (!part) throw new NotFoundError(`there is no part "${partId}"`)
   const reading = readStreetPrice(market, partId, today, build.currency)
-  const records = recordViews(market, partId, reading)
+  // the comps of an open part are those of the part that stands for it
+  const records = part.open ? [] : recordViews(market, partId, reading)
   const [own] = await db.select({ query: parts.query }).from(parts).where(eq(parts.id, partId))
   const offers = newOffers(market, partId, build.currency, today)
   const [reads, waitNotes, figure, standing] = await Promise.all([

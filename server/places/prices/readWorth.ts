@@ -33,7 +33,9 @@ export async function worthView(
     buildView(db, buildId, today),
   ])
   const best = cheapestWays(await suggestedWays(db, market, build, view))
-  const candidates = market.library.filter((part) => part.role === role && indexOfPart(part) !== null)
+  const candidates = market.library.filter(
+    (part) => part.role === role && !part.open && indexOfPart(part) !== null,
+  )
   const waitNotes = candidates[0] ? await waitNotesFor(db, { id: '', role }) : []
   const opinions =
     candidates.length === 0

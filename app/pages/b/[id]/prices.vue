@@ -171,7 +171,7 @@ async function selectPart(part: string) {
     <NewOrUsedSheet v-else-if="sheet === 'new-or-used'" @open="selectPart" />
     <div v-else-if="view" class="flex min-h-0 min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-4 py-3">
       <PriceHead :view="view" class="shrink-0">
-        <div class="flex rounded border border-ink" role="group" aria-label="mode">
+        <div v-if="!view.part.open" class="flex rounded border border-ink" role="group" aria-label="mode">
           <button
             v-for="each in ['sift', 'read']"
             :key="each"
@@ -185,9 +185,14 @@ async function selectPart(part: string) {
           </button>
         </div>
       </PriceHead>
-      <QueryEditor :view="view" @save="saveQuery" @reset="resetQuery" @recipe="useRecipe" />
+      <p v-if="view.part.open" class="text-soft">
+        Nobody knows which one it is, so no sale is its own. What is known of it stands in
+        <NuxtLink to="/parts" class="underline">Parts</NuxtLink>; once the seller has told the model, change
+        the lead to that part.
+      </p>
+      <QueryEditor v-else :view="view" @save="saveQuery" @reset="resetQuery" @recipe="useRecipe" />
       <PriceRead
-        v-if="mode === 'read'"
+        v-if="mode === 'read' && !view.part.open"
         :view="view"
         @hunt="hunt"
         @lookout="lookOut"
@@ -197,7 +202,7 @@ async function selectPart(part: string) {
         @changed="view = $event"
         @loosen="saveQuery({ ...view.query, ...$event })"
       />
-      <template v-else>
+      <template v-else-if="!view.part.open">
         <div class="sheet shrink-0 p-2">
           <DotsChart :view="view" :height="120" :brush="brush" @pick="pick" @brush="markRegion" />
         </div>

@@ -24,6 +24,7 @@ const form = useDraftForm<PartInput>({
     make: from?.make ?? '',
     name: from?.name ?? '',
     facts: { ...from?.facts } as PartInput['facts'],
+    open: from?.open ?? false,
   },
   isSaved: !isNew,
   async save(body, was) {
@@ -65,6 +66,7 @@ async function submit() {
       />
       <TextField name="make" label="make" class="w-32" />
       <TextField name="name" label="model" class="w-56" />
+      <TickField name="open" label="not known which one: valued as the cheapest that fits what is known" />
       <p v-if="copying" class="text-soft">a copy of {{ from?.name }}: change what differs</p>
     </div>
     <div class="mt-3 grid grid-cols-5 items-end gap-x-4 gap-y-2 max-lg:grid-cols-3 max-md:grid-cols-2">

@@ -34,7 +34,11 @@ const nameOf = (id: string) => {
           :aria-label="spoken('name of thing', index)"
         /><select v-model="thing.role" class="field" :aria-label="spoken('role of thing', index)">
           <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
-        </select></template
+        </select>
+        <label class="text-xs text-soft"
+          ><input v-model="thing.open" type="checkbox" :aria-label="spoken('not known which', index)" /> not
+          known which</label
+        ></template
       ><span v-if="thing.price" class="figures text-soft">{{ thing.price }} each</span
       ><button
         type="button"

@@ -11,11 +11,20 @@ export interface ListedThing {
   name: string
   quantity: number
   facts: Record<string, unknown>
+  /** Not known which model it is. */
+  open: boolean
   /** Of one piece, decimal text. */
   price: string | null
 }
 
 const longestName = 80
+
+/** Whether words name a model: a figure in them that is no size, as in `Quill 70` and not in `16 GB of memory`. */
+function namesModel(words: string): boolean {
+  return /\d/.test(
+    words.replace(/\b\d+(?:[.,]\d+)?\s?(?:x|×|gb|tb|w|watts?|mhz|mm|cores?|st)\b|\bddr\d\b/gi, ' '),
+  )
+}
 
 /** What a listing was read to hold; where nothing was found in it, one thing that is called as it is. */
 export function listedThings({ things }: OfferRead, title: string): ListedThing[] {
@@ -25,11 +34,20 @@ export function listedThings({ things }: OfferRead, title: string): ListedThing[
     name: thing.words.slice(0, longestName),
     quantity: thing.quantity,
     facts: Object.fromEntries(Object.entries(thing.facts).map(([fact, read]) => [fact, read!.value])),
+    open: !namesModel(thing.words),
     price: thing.price,
   }))
   if (found.length > 0) return found
   return [
-    { partId: '', role: 'extra', name: title.slice(0, longestName), quantity: 1, facts: {}, price: null },
+    {
+      partId: '',
+      role: 'extra',
+      name: title.slice(0, longestName),
+      quantity: 1,
+      facts: {},
+      open: !namesModel(title),
+      price: null,
+    },
   ]
 }
 
@@ -39,6 +57,7 @@ export const ofLibrary = ({ id, role, name }: Part): ListedThing => ({
   name,
   quantity: 1,
   facts: {},
+  open: false,
   price: null,
 })
 
@@ -52,7 +71,14 @@ export function partsToMake(things: readonly ListedThing[], library: readonly Pa
   for (const thing of things) {
     const id = idOfThing(thing)
     if (there.has(id) || made.has(id)) continue
-    made.set(id, { id, role: thing.role, make: '', name: thing.name, facts: thing.facts as never })
+    made.set(id, {
+      id,
+      role: thing.role,
+      make: '',
+      name: thing.name,
+      facts: thing.facts as never,
+      open: thing.open,
+    })
   }
   return [...made.values()]
 }

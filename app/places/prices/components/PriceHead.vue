@@ -18,7 +18,13 @@ const gradeTone = { solid: 'tag-settled', usable: 'tag-info', thin: 'tag-waiting
         <p class="text-soft">
           {{ view.query.conditions.join(', ') }} · {{ view.currency }} · as of {{ view.asOf }}
           <span class="tag" :class="gradeTone[view.grade]">{{ view.grade }}</span>
-          <TheFigure
+          <template v-if="view.standsFor"
+            >as
+            <NuxtLink :to="{ query: { part: view.standsFor.partId } }" class="underline">{{
+              view.standsFor.name
+            }}</NuxtLink>, the cheapest of your library that it may be</template
+          ><TheFigure
+            v-else
             :text="`${view.kept} of ${view.records.length} records count`"
             :working="() => gradeWorking(view)"
             class="!font-sans"
@@ -53,6 +59,10 @@ const gradeTone = { solid: 'tag-settled', usable: 'tag-info', thin: 'tag-waiting
         />
       </div>
     </div>
+    <p v-else-if="view.standsFor === null" class="mt-2 text-waiting">
+      An open part, and no priced part of your library may be it: say what you know of it, or give prices to
+      parts like it.
+    </p>
     <p v-else class="mt-2 text-waiting">
       No comps.
       {{

@@ -15,7 +15,7 @@ import { leadAsks, leads, leadThings } from '../../../db/schema/leads'
 import { polls } from '../../../db/schema/sources'
 import { mustBeOk, type Outside } from '#server/outside/guardedFetch'
 import { newId } from '#server/db/ids'
-import { useMarket } from '#server/context/market'
+import { titleQueries, useMarket } from '#server/context/market'
 import type { PollContext } from './pollContext'
 import { mannerOfSource } from './mannerOfSource'
 
@@ -72,7 +72,7 @@ export async function pollLeadFeed(context: PollContext): Promise<PollReport> {
   const ended = unseen.filter(
     (lead) => gone.has(lead.externalId) || (lead.endsOn !== null && lead.endsOn < today),
   )
-  const reader = new TitleReader((await useMarket(database.db)).queries, today)
+  const reader = new TitleReader(titleQueries(await useMarket(database.db)), today)
   const counts = { added: 0, changed: 0, alreadyThere: 0, vanished: 0 }
   await database.db.transaction(async (tx) => {
     for (const listing of listings) {

@@ -1,0 +1,1 @@
+ALTER TABLE `parts` ADD `open` integer DEFAULT false NOT NULL;
