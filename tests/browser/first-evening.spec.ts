@@ -229,3 +229,57 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
   expect(evening.actions).toBeLessThanOrEqual(90)
   process.stdout.write(`    the evening took ${evening.actions} actions\n`)
 })
+
+test('the evening after: a page of listings, the prices of a shop, a frame log', async ({ page }) => {
+  const evening = new Evening(page)
+  const { builds } = await (await page.request.get(`${address}/api/session`)).json()
+  const id = builds[0].id as string
+  const kept = async () => {
+    const view = await (await page.request.get(`${address}/api/builds/${id}/leads`)).json()
+    return (view.leads as { title: string }[]).map(({ title }) => title)
+  }
+  await page.goto(`${address}/b/${id}/leads`)
+  // what is pasted before the page listens goes nowhere
+  await expect(page.getByRole('heading', { name: 'What is in it' })).toBeVisible()
+
+  await test.step('every listing of a page becomes a lead, and one undo takes them all back', async () => {
+    const before = (await kept()).length
+    await evening.paste(
+      [
+        'Harrow Quill 70 8GB graphics card\n$105\nMarlow\nListed 2 days ago',
+        'Breezeway Gale 120 cooler, all mounts\n$18\nDunmore\nListed yesterday',
+        'Some memory, 16GB DDR4\n$30\nMarlow\nListed 3 hours ago',
+      ].join('\n\n'),
+    )
+    await expect(page.getByText('3 listings read')).toBeVisible()
+    await evening.fill('found at', 'Barnboard')
+    await evening.click('Keep 3 leads and 1 part')
+    await expect.poll(async () => (await kept()).length).toBe(before + 3)
+    // nobody knows which memory it is: it is worth what the cheapest is that it may be
+    const library = await (await page.request.get(`${address}/api/library`)).json()
+    expect(library.parts.filter(({ open }: { open?: boolean }) => open)).toMatchObject([{ role: 'memory' }])
+    await page.getByRole('button', { name: 'Undo' }).first().click()
+    await expect.poll(async () => (await kept()).length).toBe(before)
+  })
+
+  await test.step('what a shop asks is noted for parts that are there and one that is made', async () => {
+    await evening.paste(
+      [
+        'Harrow Quill 70 8 GB\n(27 reviews)\n$219.00\nIn stock\nAdd to cart',
+        'Lowmoor Spindle 90 fan\n(4 reviews)\n$12.50\nIn stock\nAdd to cart',
+      ].join('\n\n'),
+    )
+    await expect(page.getByText('2 prices read')).toBeVisible()
+    await evening.fill('shop', 'Pantry')
+    await evening.click('Note 2 prices and make 1 part')
+    await expect(page.getByRole('heading', { name: /Quill 70/ })).toBeVisible()
+    await expect(page.getByRole('img', { name: /new 219/ }).first()).toBeVisible()
+  })
+
+  await test.step('a frame log goes on to Bench', async () => {
+    const frames = Array.from({ length: 200 }, (_, at) => `${at + 1},${(16 + (at % 5) / 10).toFixed(1)}`)
+    await evening.paste(['number,frame ms', ...frames].join('\n'))
+    await evening.click('Read it on Bench')
+    await expect(page.getByText(/pasted log/).first()).toBeVisible()
+  })
+})
