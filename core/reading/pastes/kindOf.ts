@@ -6,6 +6,7 @@ import { amountsOf } from '../listings/listingMoney'
 import { readScores, type ScoresRead } from '../scores/readScores'
 import { readSales, type SalesContext, type SalesRead } from '../sales/readSales'
 import { readSpec, type SpecRead } from '../specs/readSpec'
+import { readSpecTable } from '../specs/readSpecTable'
 import { wordsFor } from '../words/allWords'
 
 export const pasteKinds = [
@@ -59,6 +60,7 @@ export function guessPaste(text: string, context: SalesContext): PasteGuess {
     return guess('nothing', 'the paste is empty: copy a page of results, a listing or a specification first')
   if (/^[[{]/.test(plain) && plain.includes('"format"')) return guess('file')
   if (looksLikeFrames(plain)) return guess('frames')
+  if (sales.kind !== 'table' && specs.length > 1 && readSpecTable(plain)) return guess('spec')
   if (asks.isPage && asks.isShop) return guess('offers')
   const isSold = sales.kind === 'table' || !areAsks(text)
   const dated = sales.records.filter((record) => record.soldOn !== null && record.price !== null).length
@@ -117,8 +119,10 @@ function looksLikeScores(text: string, { rows, notRead }: ScoresRead, currency: 
   return !findAmounts(text.slice(0, 20_000), currency, marksOf(text)).some((amount) => !amount.isBare)
 }
 
-/** Specifications parted by empty lines, each with a heading of its own; one where they do not part. */
+/** A table of parts; specifications parted by empty lines, each with a heading of its own; one where they do not part. */
 export function specsIn(text: string): SpecRead[] {
+  const table = readSpecTable(text)
+  if (table) return table
   const blocks = text.split(/\n\s*\n/).filter((block) => block.trim() !== '')
   const each = blocks.map((block) => readSpec(block))
   const isParted =

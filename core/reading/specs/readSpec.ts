@@ -3,7 +3,7 @@ import { plainText } from '../../text/plainText'
 import type { FactKey, FactReader } from './factReader'
 import { factReaders } from './factReaders'
 import { factsInName } from './factsInName'
-import { roleOf } from './roleOf'
+import { roleNamed, roleOf } from './roleOf'
 import { specLines, type SpecLine } from './specLine'
 
 /** A fact as it was read, with the number of the line it came from. */
@@ -22,11 +22,12 @@ export interface SpecRead {
   readonly notRead: readonly string[]
 }
 
-const makeKeys =
+export const makeKeys =
   /^(brand|manufacturer|make|maker|hersteller|marke|marque|fabricant|fabricante|tillverkare|marca|vendor)$/
-const nameKeys =
-  /^(model|name|product|product name|model name|title|modell|bezeichnung|produkt|modele|modelo|artikel|item|series|model number|part)$/
+export const nameKeys =
+  /^(model|name|product|product name|model name|title|modell|bezeichnung|produkt|modele|modelo|nom|nombre|namn|benamning|artikel|item|series|model number|part)$/
 const roleKeys = /^(category|product type|type of product|kategorie|categorie|categoria|kategori|component)$/
+const kindKeys = /^(type|kind|tipo|typ|art|role|part type|produkttyp)$/
 
 /**
  * Reads a specification, or a bare name: lines of key and value are matched to facts with their units, and what stands
@@ -37,7 +38,7 @@ const roleKeys = /^(category|product type|type of product|kategorie|categorie|ca
  */
 export function readSpec(text: string, given: Role | null = null): SpecRead {
   const lines = specLines(text)
-  const role = given ?? roleOf(text)
+  const role = given ?? roleSaid(lines) ?? roleOf(text)
   const facts: Partial<Record<FactKey, SpecFact & { readonly weight: number }>> = {}
   const notRead: string[] = []
   let make = ''
@@ -48,8 +49,10 @@ export function readSpec(text: string, given: Role | null = null): SpecRead {
     else if (nameKeys.test(line.key)) {
       named ||= line.value
       takeName(facts, line.value, line.line, role)
-    } else if (roleKeys.test(line.key)) continue
-    else if (role !== null && takeLine(facts, line, role)) continue
+    } else if (roleKeys.test(line.key)) {
+      // `Category: ssd` tells more than the role
+      if (role !== null) takeLine(facts, line, role)
+    } else if (role !== null && takeLine(facts, line, role)) continue
     else if (name === '' && line.key === '' && line === lines[0]) {
       name = line.value
       takeName(facts, line.value, line.line, role)
@@ -64,6 +67,15 @@ export function readSpec(text: string, given: Role | null = null): SpecRead {
     ) as SpecRead['facts'],
     notRead,
   }
+}
+
+/** The role by a line that says the kind: `Category: graphics card`, `Tipo: procesador`. */
+function roleSaid(lines: readonly SpecLine[]): Role | null {
+  for (const { key, value } of lines) {
+    const role = roleKeys.test(key) || kindKeys.test(key) ? roleNamed(value) : null
+    if (role !== null) return role
+  }
+  return null
 }
 
 type Found = Partial<Record<FactKey, SpecFact & { readonly weight: number }>>

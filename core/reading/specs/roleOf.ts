@@ -46,7 +46,10 @@ const signs: Readonly<Partial<Record<Role, readonly (readonly [RegExp, number])[
     [/\b(modular|pcie connectors?|\+12 ?v|rail|eps|6\+2)\b/, 2],
   ],
   case: [
-    [/\b(case|chassis|gehause|boitier|caja|tower case|mid tower|full tower|midi tower)\b(?! fan)/, 3],
+    [
+      /\b(case|chassis|chassi|datorlada|gehause|boitier|caja|tower case|mid tower|full tower|midi tower)\b(?! fan)/,
+      3,
+    ],
     [
       /\b(gpu|card|vga|graphics card|graphics) (clearance|length)|(cpu )?cooler clearance|\bmax(imum)?\.? (gpu|card|cooler|cpu)|side panel|tempered glass|drive bays|dust filters?\b/,
       4,

@@ -22,7 +22,7 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'socket',
     roles: ['cpu', 'motherboard'],
-    key: /\b(socket|sockel|sockets supported|cpu socket|socle)\b/,
+    key: /\b(socket|sockel|sockets supported|cpu socket|socle|zocalo)\b/,
     read: ({ value }) =>
       value
         .replace(/^socket\s+/i, '')
@@ -38,7 +38,7 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'threads',
     roles: ['cpu'],
-    key: /\bthreads?\b/,
+    key: /\b(threads?|hilos|tradar)\b/,
     read: ({ key, plain }) =>
       /cores?|kerne/.test(key) ? whole(/[/|,-]\s*(\d{1,3})/.exec(plain)?.[1] ?? '') : count(plain),
   },

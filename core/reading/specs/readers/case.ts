@@ -20,7 +20,7 @@ export const caseReaders: readonly FactReader[] = [
   {
     fact: 'maxCardMm',
     roles: ['case'],
-    key: /\b(gpu|card|vga|graphics|grafikkarte\w*|carte graphique|grafikkort)\b/,
+    key: /\b(gpu|card|vga|graphics|kort|karte|carte|tarjeta|grafikkarte\w*|carte graphique|grafikkort)\b/,
     not: /\b(slots?|included|power)\b/,
     keep: 'least',
     read: length('least'),
