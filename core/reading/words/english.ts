@@ -179,7 +179,7 @@ export const english: LanguageWords = {
     left in stock, delivery tomorrow, back in stock, pre order, notify me
   `),
   asked: phrases(`
-    listed, posted, asking, obo, ono, negotiable, or best offer, firm, for sale, no trades, cash only,
+    listed, posted, asking, obo, ono, negotiable, firm, for sale, no trades, cash only,
     make me an offer
   `),
   wanted: phrases(`
