@@ -170,7 +170,7 @@ const outright: readonly Outright[] = [
     says: 'in a machine',
   },
   {
-    pattern: /\b([4-9][05]0|1[0-6]00) ?w? ?[/,]? (?!\1)([4-9][05]0|1[0-6]00) ?w?\b/,
+    pattern: /\b([4-9][05]0|1[0-6]00) ?w?(?: ?[/,] ?| )(?!\1)([4-9][05]0|1[0-6]00) ?w?\b/,
     roles: ['supply'],
     reason: 'lot',
     says: 'several sizes',
