@@ -9,14 +9,11 @@ import { compared } from '../../parts/vocabularies'
 import { statedBoardSize } from './statedBoardSize'
 import { statesOtherSpeed } from './statedSpeed'
 import type { SoldRecord } from '../sales/soldRecord'
-import {
-  saysAccessory,
-  saysDamaged,
-  saysLot,
-  statedQuantity,
-  TitleClasses,
-  type WantedClasses,
-} from './contents'
+import { saysAccessory } from './accessoryInTitle'
+import { saysDamaged } from './damageInTitle'
+import { saysLot } from './lotInTitle'
+import { statedQuantity } from './quantityInTitle'
+import { TitleClasses, type WantedClasses } from './titleClasses'
 import {
   saysBroken,
   saysChoice,

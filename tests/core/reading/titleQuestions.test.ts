@@ -1,12 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import {
-  saysAccessory,
-  saysDamaged,
-  saysLot,
-  statedQuantity,
-  TitleClasses,
-  type WantedClasses,
-} from '#core/reading/titles/contents'
+import { saysAccessory } from '#core/reading/titles/accessoryInTitle'
+import { saysDamaged } from '#core/reading/titles/damageInTitle'
+import { saysLot } from '#core/reading/titles/lotInTitle'
+import { statedQuantity } from '#core/reading/titles/quantityInTitle'
+import { TitleClasses, type WantedClasses } from '#core/reading/titles/titleClasses'
 import { classesOf, WordClass } from '#core/reading/titles/lexicon'
 import { findMisspelt, findPhrase, phrase, phraseLengthAt } from '#core/reading/titles/phrase'
 import { StatedVariant, variantClash } from '#core/reading/titles/statedVariant'
