@@ -21,7 +21,12 @@ import { loadDemo } from '../demo/load'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
 import { importSoldRecords } from '../server/places/prices/importRecords'
-import { measureListings as measureByHand, measureSales, measureTitles } from '../tests/handmade/measure'
+import {
+  measureListings as measureByHand,
+  measurePages,
+  measureSales,
+  measureTitles,
+} from '../tests/handmade/measure'
 import { benchLoad } from './benchLoad'
 import { benchPages, startServer } from './benchPages'
 
@@ -86,6 +91,7 @@ const byHand = {
   titles: measureTitles('heldback'),
   sales: measureSales('heldback'),
   listings: measureByHand('heldback'),
+  pages: measurePages('heldback'),
 }
 say('titles by hand, held back: wanted kept', share(byHand.titles.kept.right, byHand.titles.kept.of))
 say(
@@ -95,7 +101,11 @@ say(
 say('past sales by hand, held back: fields right', share(byHand.sales.right, byHand.sales.of))
 say('past sales by hand, held back: silently wrong', share(byHand.sales.silent, byHand.sales.of))
 say('listings by hand, held back: fields right', share(byHand.listings.right, byHand.listings.of))
-for (const each of [byHand.titles.kept, byHand.titles.dropped, byHand.sales, byHand.listings])
+say(
+  'pages of several by hand, held back: kinds, titles, prices right',
+  share(byHand.pages.right, byHand.pages.of),
+)
+for (const each of [byHand.titles.kept, byHand.titles.dropped, byHand.sales, byHand.listings, byHand.pages])
   for (const wrong of each.wrong) process.stdout.write(`  ${wrong}\n`)
 
 const listings = measureListings(labelledListings(heldBackListingsSeed, 300))

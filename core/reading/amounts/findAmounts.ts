@@ -67,7 +67,8 @@ const sharedSigns: Readonly<Record<string, readonly Currency[]>> = {
   yen: ['JPY'],
 }
 
-const before = String.raw`(?:(?:c|ca|cdn|us|a|au|nz|hk|s|mx|r)\s?\$|[€£¥₹₩₺₪₴$]|(?<![a-z])(?:[a-z]{3}|kr)(?=[\s.]*\d))`
+/** `for $15` is no sign of its own: letters that belong to one begin a word, and single ones stand close to it. */
+const before = String.raw`(?:(?<![a-z])(?:(?:c|ca|cdn|us|au|nz|hk|mx)\s?|[asr])\$|[€£¥₹₩₺₪₴$]|(?<![a-z])(?:[a-z]{3}|kr)(?=[\s.]*\d))`
 const after = String.raw`(?:€|£|¥|₹|₩|₺|₪|₴|(?:c|ca|us|a|au|nz)\$(?!\w)|\$|:-|,-|\.-|(?:euros?|dollars|bucks|pounds|quid|kronor|kroner|yen|kr|zł|zl|kc|fr|[a-z]{3})(?![a-z0-9]))`
 const figure = String.raw`\d{1,3}(?:[ ]\d{3})+(?:[.,]\d{1,2})?(?!\d)|\d{1,3}(?:([.,'])\d{3})(?:\1\d{3})*(?:[.,]\d{1,2})?(?!\d)|\d{1,9}(?:[.,]\d{1,3})?(?![\d])`
 /** What makes a figure something else than money. */

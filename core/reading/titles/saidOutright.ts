@@ -149,9 +149,43 @@ const outright: readonly Outright[] = [
     // `5300 16GB`: what a processor takes is said with `up to`
     pattern:
       /(?<!\b(?:up to|supports?|max\.?|bis|jusqu'a|hasta|upp till) (?:ddr\d )?)\b(?:4|8|16|32|64) ?gb\b/,
-    roles: ['cpu'],
+    roles: ['cpu', 'motherboard'],
     reason: 'lot',
     says: 'with memory',
+  },
+  {
+    // `CPU cooler Dovecote 5300 original`
+    pattern:
+      /^(?:original |stock |oem |genuine )?(?:cpu|gpu|psu|processor|graphics card|card|board|motherboard) (?:cooler|fans?|heatsink|box|bracket|backplate|cables?|holder|sticker|tray)\b/,
+    roles: ['cpu', 'graphics', 'motherboard', 'supply', 'storage', 'memory'],
+    reason: 'accessory',
+    says: 'a piece of it',
+  },
+  {
+    pattern:
+      /(?<!\b(?:dual|triple|twin|three|two|single|with|stock|mit|avec|med|[23]) )\b(?:flakt|kylare|lufter|kuhler|ventilateur|ventilador|fan|heatsink|backplate|bracket)s? (?:i|in|dans|en) (?:kartong|box|ovp|karton|boite|caja)\b|\b(?:m\.? ?2|vrm|slot) cover\b|\bcables? extension\b/,
+    roles: ['cpu', 'graphics', 'motherboard', 'supply', 'storage', 'memory'],
+    reason: 'accessory',
+    says: 'a piece of it',
+  },
+  {
+    pattern: /\bcooler (?:with|incl\.?|mit|avec|con|med)\b/,
+    roles: ['graphics'],
+    reason: 'accessory',
+    says: 'its cooler',
+  },
+  {
+    pattern:
+      /\b(?:works|boots|runs) until\b|\bonly (?:boots|works|runs) (?:without|at|in|on)\b|\bloud bang\b|\bwent bang\b|\bsmoke smell\b|\bsmells of smoke\b|\bmagic smoke\b|\bsparks\b/,
+    roles: 'all',
+    reason: 'condition',
+    says: 'it works in part, or burnt',
+  },
+  {
+    pattern: /\b(?:pc|computer|rig|rechner|dator|ordinateur) (?:without|ohne|sans|utan|sin)\b/,
+    roles: ['graphics', 'cpu', 'motherboard', 'supply', 'cooler'],
+    reason: 'lot',
+    says: 'a machine with it',
   },
   {
     // `2 of 3 ports working`

@@ -37,6 +37,16 @@ describe('amounts in the manners of five countries', () => {
     expect(amount!.value).toBeNull()
   })
 
+  test.each([
+    ['yours for $15', '15.00 CAD'],
+    ['it costs $15', '15.00 CAD'],
+    ['a $15 card', '15.00 CAD'],
+    ['R$ 15', '15.00 BRL'],
+    ['AU $15', '15.00 AUD'],
+    ['A$15', '15.00 AUD'],
+  ])('%s: a sign begins a word of its own, %s', (line, wanted) =>
+    expect(read(line).map((amount) => amount.join(' '))).toEqual([wanted]),
+  )
   test.each([['650 W'], ['16 GB'], ['3200 MHz'], ['120 mm'], ['60 fps'], ['14 bids']])(
     '%s is no money',
     (line) => expect(read(line)).toEqual([]),
