@@ -19,6 +19,7 @@ const fields = [
   'manner',
   'condition',
   'quantity',
+  'bids',
 ] as const
 export type Field = (typeof fields)[number]
 
@@ -64,6 +65,7 @@ const headers: Readonly<Record<Field, readonly string[]>> = {
   quantity: phrases(`
     quantity, qty, count, pieces, units, menge, anzahl, stuck, quantite, cantidad, antal, number sold, pcs
   `),
+  bids: phrases('bids, bid count, number of bids, gebote, encheres, pujas, bud'),
 }
 const mostColumns = 60
 
@@ -194,7 +196,11 @@ function byContent(
       (at) => at !== soldOn && !amounts.includes(at) && share(at, (cell) => /\p{L}{3}/u.test(cell)) >= 0.8,
     )
     .sort((a, b) => lengthOf(rows, b) - lengthOf(rows, a))
-  const [title] = words
+  const [title, ...others] = words
+  const condition = others.find((at) => share(at, (cell) => cell === '' || conditionOf(cell) !== null) >= 0.8)
+  const manner = others.find(
+    (at) => at !== condition && share(at, (cell) => cell === '' || mannerOf(cell) !== null) >= 0.8,
+  )
   const [price, shipping] = amounts
   if (title === undefined || price === undefined || soldOn === undefined) return null
   return new Map<Field, number>([
@@ -202,6 +208,8 @@ function byContent(
     ['price', price],
     ['soldOn', soldOn],
     ...(shipping === undefined ? [] : [['shipping', shipping] as const]),
+    ...(condition === undefined ? [] : [['condition', condition] as const]),
+    ...(manner === undefined ? [] : [['manner', manner] as const]),
   ])
 }
 
@@ -270,7 +278,10 @@ function readRow(
     shipping,
     currency,
     soldOn: readDay(cell('soldOn'), context, say),
-    manner: valueOf('manner', cell('manner'), manners, mannerOf, context, say),
+    // what was bid for was an auction, whatever another column calls it
+    manner: /^\s*[1-9]\d{0,3}\b/.test(cell('bids'))
+      ? 'auction'
+      : valueOf('manner', cell('manner'), manners, mannerOf, context, say),
     condition: worse(condition, stateOfTitle(title)),
     quantity: readQuantity(cell('quantity'), say),
     lines: [line, line],

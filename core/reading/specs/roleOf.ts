@@ -37,7 +37,10 @@ const signs: Readonly<Partial<Record<Role, readonly (readonly [RegExp, number])[
       /\b(ssd|hdd|hard drive|hard disk|nvme|solid state|festplatte|disque dur|harddisk|harddrive|disco duro)\b/,
       4,
     ],
-    [/\b(sequential read|tbw|endurance|rpm|2\.5"?|3\.5"? drive|write speed|read speed)\b/, 2],
+    [
+      /\b(sequential read|tbw|endurance|(?<!fan[^\n]{0,30})\d{4} ?rpm|2\.5"?|3\.5"? drive|write speed|read speed)\b/,
+      2,
+    ],
     [/\bm\.2 22\d\d\b/, 2],
   ],
   supply: [
@@ -62,7 +65,7 @@ const signs: Readonly<Partial<Record<Role, readonly (readonly [RegExp, number])[
       4,
     ],
     [
-      /\b(heat ?pipes?|fan speed|airflow|noise level|static pressure|tdp rating|socket support|socket compatibility)\b/,
+      /\bsockets: |\bfan: .*\brpm\b|\b(heat ?pipes?|fan speed|airflow|noise level|static pressure|tdp rating|socket support|socket compatibility)\b/,
       2,
     ],
   ],

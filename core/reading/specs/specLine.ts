@@ -17,19 +17,25 @@ export interface SpecLine {
  * one value on the next is not taken apart: each is read as it stands.
  */
 export function specLines(text: string): SpecLine[] {
-  return text.split(/\r\n|\r|\n/).flatMap((raw, index): SpecLine[] => {
-    const trimmed = raw.replace(/^[\s•·*–-]+/, '').trim()
-    if (trimmed === '') return []
-    const cut = /^(.{2,60}?)\s*(?:\t+|:\s+|:\t|\s[|]\s|\s{3,}|\s=\s|:(?=\S)(?!\d\d))\s*(.+)$/.exec(trimmed)
-    const [key, value] = cut ? [cut[1]!, cut[2]!] : ['', trimmed]
-    return [
-      {
-        line: index + 1,
-        raw: trimmed,
-        key: plainText(key).trim(),
-        value: value.trim(),
-        plain: plainText(value).trim(),
-      },
-    ]
-  })
+  return text.split(/\r\n|\r|\n/).flatMap((whole, index): SpecLine[] =>
+    // `TDP: 65 W, PPT 88 W`: another key on the same line
+    whole.split(/,\s+(?=(?:ppt|pl1|pl2|tdp|tgp|boost|base)\b)/i).flatMap((raw): SpecLine[] => {
+      const trimmed = raw.replace(/^[\s•·*–-]+/, '').trim()
+      if (trimmed === '') return []
+      const cut =
+        /^(.{2,60}?)\s*(?:\t+|:\s+|:\t|\s[|]\s|\s{3,}|\s=\s|:(?=\S)(?!\d\d))\s*(.+)$/.exec(trimmed) ??
+        // `Height 34 mm`: a word and its figure, below the name
+        (index > 0 ? /^(\p{L}[\p{L} ]{2,30}?)\s+(\d.*)$/u.exec(trimmed) : null)
+      const [key, value] = cut ? [cut[1]!, cut[2]!] : ['', trimmed]
+      return [
+        {
+          line: index + 1,
+          raw: trimmed,
+          key: plainText(key).trim(),
+          value: value.trim(),
+          plain: plainText(value).trim(),
+        },
+      ]
+    }),
+  )
 }

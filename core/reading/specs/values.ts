@@ -212,7 +212,7 @@ export function modularIn(plain: string, key = ''): boolean | null {
 }
 
 export function radiator(plain: string): number | null {
-  const sizes = [...plain.matchAll(/\b(120|140|240|280|360|420)\b/g)].map((match) => Number(match[1]))
+  const sizes = [...plain.matchAll(/\b(120|140|240|280|360|420)(?=\b|mm)/g)].map((match) => Number(match[1]))
   return sizes.length === 0 ? null : Math.max(...sizes)
 }
 

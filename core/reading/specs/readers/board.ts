@@ -1,5 +1,6 @@
 import type { FactReader } from '../factReader'
 import {
+  number,
   whole,
   watts,
   gigabytes,
@@ -112,7 +113,7 @@ export const boardReaders: readonly FactReader[] = [
   },
   {
     fact: 'maxMemoryMts',
-    roles: ['motherboard'],
+    roles: ['motherboard', 'cpu'],
     key: /\b(memory|ram|speicher)\b/,
     read: ({ plain }) => fastest(plain),
   },
@@ -130,7 +131,10 @@ export const boardReaders: readonly FactReader[] = [
     read: ({ key, plain }) =>
       key === 'storage' && !/m\.?2/.test(plain)
         ? null
-        : (countBefore(plain, 'm\\.?2') ?? (yesWords.test(plain) ? 1 : null)),
+        : (countBefore(plain, 'm\\.?2') ??
+          // `M.2: 2 (1x PCIe 4.0 x4, …)`
+          number(/^(\d)\s*\(/.exec(plain)?.[1] ?? '') ??
+          (yesWords.test(plain) ? 1 : null)),
   },
   {
     fact: 'sataPorts',
@@ -168,8 +172,9 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'cpuLeads',
     roles: ['motherboard', 'supply'],
-    key: /\b(cpu power|eps|atx ?12v|cpu connectors?|12 ?v connectors?|cpu leads?|p4|p8)\b/,
-    read: ({ plain }) => sumOf(plain, eps) ?? count(plain),
+    key: /\b(cpu power|eps|atx ?12v|cpu connectors?|12 ?v connectors?|cpu leads?|p4|p8)\b|^cpu$/,
+    // `8-pin (4+4)` says one plug twice
+    read: ({ plain }) => sumOf(plain.replace(/\(\s*4\s?\+\s?4[^)]*\)/g, ''), eps) ?? count(plain),
   },
   {
     fact: 'cpuLeads',

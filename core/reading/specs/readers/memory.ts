@@ -26,7 +26,7 @@ export const memoryReaders: readonly FactReader[] = [
     // beside a generation its figure is the speed: `DDR4-2666`; on a line of the type nothing else is
     read: ({ plain, key }) =>
       number(
-        /ddr\d\w?[\s-]*(\d{3,5})/.exec(plain)?.[1] ??
+        /ddr\d\w?[\s-]*(\d{3,5})(?![\d-]*\s?-?pin)/.exec(plain)?.[1] ??
           (/typ|standard/.test(key) ? '' : (/(\d{3,5})/.exec(plain)?.[1] ?? '')),
       ),
   },

@@ -26,7 +26,7 @@ export const supplyReaders: readonly FactReader[] = [
   {
     fact: 'supplyShape',
     roles: ['supply'],
-    key: /\b(form ?factor|type|format|shape|formfaktor|bauform|standard|formato)\b/,
+    key: /\b(form ?factor|type|format|shape|size|formfaktor|bauform|standard|formato)\b/,
     read: answer('supplyShape'),
   },
   { fact: 'sataLeads', roles: ['supply'], key: /\bsata\b/, read: countOf },

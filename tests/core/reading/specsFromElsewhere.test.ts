@@ -1,0 +1,77 @@
+import { expect, test } from 'vitest'
+import { readSpec } from '#core/reading/specs/readSpec'
+import { readSales } from '#core/reading/sales/readSales'
+
+/** Specifications and sales as they are copied, each with what an earlier reader made wrong of it. */
+test.each<[string, string, string | null, object]>([
+  [
+    'the sustained limit behind the nominal one on its line, and the memory a CPU takes',
+    'Linnet Dovecote 5300\nSocket LN-4\n6 Cores / 12 Threads\nTDP: 65W, PPT 88 W\nMemory: DDR4-3200',
+    'cpu',
+    { socket: 'LN-4', cores: 6, threads: 12, limitW: 88, maxMemoryMts: 3200 },
+  ],
+  [
+    'a count before its parenthesis',
+    'Mullion B3 micro motherboard\nM.2: 2 (1x PCIe 4.0 x4, 1x PCIe 3.0 x2)\nMemory slots: 4 x DIMM, max 128 GB, DDR4 up to 4400 (OC), 3200',
+    'motherboard',
+    { m2Slots: 2, memorySlots: 4, maxMemoryGb: 128, maxMemoryMts: 3200 },
+  ],
+  [
+    'one plug that is called twice, and the shape in the size',
+    'Corrie Anvil 650\nWattage: 650W\nCPU: 1 x 8-pin (4+4)\nSize: ATX 150 x 140 x 86 mm',
+    'supply',
+    { ratedW: 650, cpuLeads: 1, supplyShape: 'ATX', lengthMm: 150 },
+  ],
+  [
+    'pins are no speed; a word and its figure without a colon',
+    'Gantry Plinth 16GB kit\nType: DDR4 288-pin UDIMM\nSpeed: DDR4-3200\nCapacity: 16 GB (2 x 8 GB)\nHeight 34 mm',
+    'memory',
+    { speedMts: 3200, kitCount: 2, capacityGb: 16, heightMm: 34, module: 'desktop' },
+  ],
+  [
+    'millimetres close to their figure',
+    'Tolland Larder Mini\nCase type: mini tower\nMax GPU length: 310 mm\nRadiator: 240mm front',
+    'case',
+    { maxCardMm: 310, radiatorMm: 240 },
+  ],
+  [
+    'turns of a fan make no hard disk',
+    'Breezeway Gale 120\nHeight: 154 mm\nTDP rating: 180 W\nSockets: LN-4, QX-2\nFan: 120 mm, 1500 rpm',
+    'cooler',
+    { heightMm: 154, coolerW: 180, coolerSockets: ['LN-4', 'QX-2'] },
+  ],
+  [
+    'turns of a drive do',
+    'Pelham Barge 4 TB\n3.5" SATA III hard drive\n5400 rpm',
+    'storage',
+    { capacityGb: 4000, interface: 'sata', drive: 'hdd' },
+  ],
+])('%s', (_, text, role, facts) => {
+  const read = readSpec(text)
+  expect(read.role).toBe(role)
+  expect(
+    Object.fromEntries(Object.entries(read.facts).map(([fact, each]) => [fact, each!.value])),
+  ).toMatchObject(facts)
+})
+
+test('a table without a header: the column of states is known by its words', () => {
+  const { records } = readSales(
+    '2026-10-12 | Dovecote 5300 | $58 | used\n2026-10-14 | Dovecote 5300 boxed | $66 | for parts\n2026-10-20 | Dovecote 5300 tray | $55 | like new',
+    { today: '2026-10-31', currency: 'CAD' },
+  )
+  expect(records.map(({ price, condition }) => [price, condition])).toEqual([
+    ['58.00', 'used'],
+    ['66.00', 'damaged'],
+    ['55.00', 'used'],
+  ])
+})
+test('a column of bids makes an auction of what was bid for', () => {
+  const { records } = readSales(
+    'title,price,sold on,bids\nQuill 70,125,2026-10-01,12\nQuill 70 OC,131,2026-10-02,0',
+    {
+      today: '2026-10-31',
+      currency: 'CAD',
+    },
+  )
+  expect(records.map(({ manner }) => manner)).toEqual(['auction', null])
+})
