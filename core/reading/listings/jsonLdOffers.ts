@@ -21,7 +21,8 @@ export interface PageOffer {
   readonly available: boolean
 }
 
-type Node = Readonly<Record<string, unknown>>
+/** A node of JSON-LD. */
+export type Node = Readonly<Record<string, unknown>>
 
 const conditionByName: Readonly<Record<string, Condition>> = {
   newcondition: 'new',
@@ -37,22 +38,12 @@ const conditionByName: Readonly<Record<string, Condition>> = {
  * @throws CoreError `no-json-ld`, `broken-json-ld`, `no-product`
  */
 export function jsonLdOffers(source: string): PageOffer[] {
-  const blocks = [...readPage(source).jsonLd]
-  if (blocks.length === 0 && /^\s*[[{]/.test(source)) blocks.push(source)
-  if (blocks.length === 0)
+  const { nodes, blocks, broken } = jsonLdNodes(source)
+  if (blocks === 0)
     throw new CoreError(
       'no-json-ld',
       'no product data (JSON-LD) is in this page source; paste the whole source, or fill in the form',
     )
-  const nodes: Node[] = []
-  let broken: unknown
-  for (const block of blocks) {
-    try {
-      collect(JSON.parse(block.trim()), nodes, 0)
-    } catch (error) {
-      broken = error
-    }
-  }
   const products = nodes.filter((node) => hasType(node, 'Product'))
   const offers =
     products.length > 0
@@ -70,6 +61,26 @@ export function jsonLdOffers(source: string): PageOffer[] {
   throw new CoreError('no-product', 'the page source holds data, but no product and no offer')
 }
 
+/** Every node of the JSON-LD in the source of a page, or of bare JSON-LD; with how many blocks it has, and why one is broken. */
+export function jsonLdNodes(source: string): {
+  readonly nodes: readonly Node[]
+  readonly blocks: number
+  readonly broken: unknown
+} {
+  const blocks = [...readPage(source).jsonLd]
+  if (blocks.length === 0 && /^\s*[[{]/.test(source)) blocks.push(source)
+  const nodes: Node[] = []
+  let broken: unknown
+  for (const block of blocks) {
+    try {
+      collect(JSON.parse(block.trim()), nodes, 0)
+    } catch (error) {
+      broken = error
+    }
+  }
+  return { nodes, blocks: blocks.length, broken }
+}
+
 function collect(value: unknown, into: Node[], depth: number): void {
   if (depth > 8 || typeof value !== 'object' || value === null) return
   if (Array.isArray(value)) {
@@ -83,7 +94,7 @@ function collect(value: unknown, into: Node[], depth: number): void {
       collect(child, into, depth + 1)
 }
 
-function hasType(node: Node, type: string): boolean {
+export function hasType(node: Node, type: string): boolean {
   const types = Array.isArray(node['@type']) ? node['@type'] : [node['@type']]
   return types.some((each) => typeof each === 'string' && each.replace(/^.*[/#]/, '') === type)
 }

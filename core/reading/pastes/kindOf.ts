@@ -6,6 +6,7 @@ import { amountsOf } from '../listings/listingMoney'
 import { readScores, type ScoresRead } from '../scores/readScores'
 import { readSales, type SalesContext, type SalesRead } from '../sales/readSales'
 import { readSpec, type SpecRead } from '../specs/readSpec'
+import { specSource } from '../specs/specSource'
 import { readSpecTable } from '../specs/readSpecTable'
 import { wordsFor } from '../words/allWords'
 
@@ -120,7 +121,8 @@ function looksLikeScores(text: string, { rows, notRead }: ScoresRead, currency: 
 }
 
 /** A table of parts; specifications parted by empty lines, each with a heading of its own; one where they do not part. */
-export function specsIn(text: string): SpecRead[] {
+export function specsIn(pasted: string): SpecRead[] {
+  const text = specSource(pasted)
   const table = readSpecTable(text)
   if (table) return table
   const blocks = text.split(/\n\s*\n/).filter((block) => block.trim() !== '')

@@ -96,6 +96,8 @@ export function factsInName(name: string, role: Role): Partial<Record<FactKey, F
     Object.assign(found, {
       radiatorMm: radiator(/radiator|aio|liquid/.test(plain) ? plain : ''),
       coolerW: watts(/(\d{2,3}\s?w\b)/.exec(plain)?.[1] ?? ''),
+      // a low cooler is named by its height; 92 mm and more are the size of a fan
+      heightMm: whole(/\b([2-7]\d)\s?mm\b/.exec(plain)?.[1] ?? ''),
     })
   return Object.fromEntries(
     Object.entries(found).filter(([, value]) => value !== null && value !== undefined),

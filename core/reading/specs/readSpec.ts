@@ -4,6 +4,7 @@ import type { FactKey, FactReader } from './factReader'
 import { factReaders } from './factReaders'
 import { factsInName } from './factsInName'
 import { roleNamed, roleOf } from './roleOf'
+import { specSource } from './specSource'
 import { specLines, type SpecLine } from './specLine'
 
 /** A fact as it was read, with the number of the line it came from. */
@@ -36,7 +37,8 @@ const kindKeys = /^(type|kind|tipo|typ|art|role|part type|produkttyp)$/
  *
  * @example readSpec('Anvil 650\nPower: 650 W\nEfficiency: 80+ gold') // a supply of 650 W with a gold label
  */
-export function readSpec(text: string, given: Role | null = null): SpecRead {
+export function readSpec(source: string, given: Role | null = null): SpecRead {
+  const text = specSource(source)
   const lines = specLines(text)
   const role = given ?? roleSaid(lines) ?? roleOf(text)
   const facts: Partial<Record<FactKey, SpecFact & { readonly weight: number }>> = {}

@@ -145,6 +145,7 @@ export function sumOf(text: string, thing: string): number | null {
 
 export const eightPin = String.raw`6\s?\+\s?2|\(6\+2\)|8(?:[\s-]?pins?|[\s-]?pol)(?!\s?(?:eps|cpu|atx12v))`
 export const sixPin = String.raw`(?<![+\d])6(?:[\s-]?pins?|[\s-]?pol)(?!\s?\+)`
+export const sixteenPin = String.raw`12\s?\+\s?4(?:[\s-]?pins?)?|16[\s-]?pins?|12v-?2x6|12vhpwr`
 export const eps = String.raw`4\s?\+\s?4|8[\s-]?pins?|4[\s-]?pins?`
 export const none = /\b(none|no|not required|nicht|aucun|ingen|keine?|n\/a|without|slot powered)\b/
 
@@ -153,6 +154,8 @@ export function slots(plain: string): number | null {
     plain,
   )
   if (named) return Number(named[1])
+  const kind = /\b(\d)\s*x\s*ddr\d\b/.exec(plain)
+  if (kind) return Number(kind[1])
   // `DDR4` is a kind, no number of them
   return /^\D{0,3}\d\D{0,3}$/.test(plain) && !plain.startsWith('ddr') ? count(plain) : null
 }
@@ -197,9 +200,28 @@ export function pcie(plain: string): number | null {
   return match ? Number(match[1]) : null
 }
 
+/** The metals of the labels in other languages; a word such as `or` is one only behind `80 plus`. */
+const metals: Readonly<Record<string, string>> = {
+  guld: 'gold',
+  oro: 'gold',
+  or: 'gold',
+  brons: 'bronze',
+  bronce: 'bronze',
+  argent: 'silver',
+  plata: 'silver',
+  platina: 'platinum',
+  platine: 'platinum',
+  platino: 'platinum',
+  titane: 'titanium',
+  titanio: 'titanium',
+}
+
 export function efficiencyIn(plain: string): string | null {
   const label = /\b(bronze|silver|gold|platinum|titanium|white|silber|platin|titan)\b/.exec(plain)?.[1]
   if (label) return answerOf('efficiency', label)
+  const elsewhere = /80\s?(?:\+|plus)\s*(\p{L}+)/u.exec(plain)?.[1]
+  const metal = elsewhere === undefined ? undefined : metals[elsewhere]
+  if (metal) return answerOf('efficiency', metal)
   return /80\s?(\+|plus)/.test(plain) ? 'white' : null
 }
 

@@ -46,6 +46,54 @@ test.each<[string, string, string | null, object]>([
     'storage',
     { capacityGb: 4000, interface: 'sata', drive: 'hdd' },
   ],
+  [
+    'the plug of twelve and four pins',
+    'Stook 91 Wide graphics card\nPower Connectors | 1x 12+4 pin\nSlot width | 3 slots',
+    'graphics',
+    { sixteenPinLeads: 1, slotsThick: 3 },
+  ],
+  [
+    'a line of many leads, each with its own count',
+    'Corrie Anvil 450 SFX\n450 W SFX power supply\n1x 24-pin, 1x 4+4 pin CPU, 1x 6+2 pin PCIe, 4x SATA',
+    'supply',
+    { cpuLeads: 1, eightPinLeads: 1, sataLeads: 4, mainPlug: 'ATX24' },
+  ],
+  [
+    'a count behind the kind of lead, and a metal in Swedish',
+    'Nätaggregat Anvil 650\nEffekt: 650 W\nVerkningsgrad: 80 Plus Guld\nPCIe 6+2-pin: 4 st',
+    'supply',
+    { ratedW: 650, efficiency: 'gold', eightPinLeads: 4 },
+  ],
+  [
+    'slots by the kind of memory that stands in them',
+    'Ledwick Fallow X5 Mainboard\nSpeicher: 4x DDR5, max. 192 GB\nErweiterung: 1x PCIe 5.0 x16, 2x PCIe 3.0 x1',
+    'motherboard',
+    { memorySlots: 4, memoryGeneration: 'DDR5', maxMemoryGb: 192, expansionSlots: 3 },
+  ],
+  [
+    'the product that a page states, with units beside the values',
+    '{"@type":"Product","name":"Harrow Quill 70 8GB graphics card","brand":{"name":"Harrow"},"additionalProperty":[{"name":"Memory size","value":"8","unitText":"GB"},{"name":"Length","value":"241 mm"},{"name":"TGP","value":130,"unitText":"W"}]}',
+    'graphics',
+    { vramGb: 8, lengthMm: 241, boardPowerW: 130 },
+  ],
+  [
+    'the rows of a page that states none',
+    '<html><body><h1>Corrie Anvil 650 power supply</h1><table><tr><th>Wattage</th><td>650 W</td></tr><tr><th>Efficiency</th><td>80 Plus Gold</td></tr></table></body></html>',
+    'supply',
+    { ratedW: 650, efficiency: 'gold' },
+  ],
+  [
+    'a product that states its name alone, and the terms around it',
+    '<script type="application/ld+json">{"@type":"Product","name":"Skiff 1TB"}</script><dl><dt>Interface</dt><dd>NVMe PCIe 3.0 x4</dd><dt>Capacity</dt><dd>1 TB</dd></dl>',
+    'storage',
+    { interface: 'nvme', capacityGb: 1000, lanes: 4 },
+  ],
+  [
+    'a low cooler by its name',
+    'Breezeway Drift L9 low profile cooler 37mm, 65W TDP',
+    'cooler',
+    { heightMm: 37, coolerW: 65 },
+  ],
 ])('%s', (_, text, role, facts) => {
   const read = readSpec(text)
   expect(read.role).toBe(role)

@@ -148,8 +148,8 @@ describe('words of one meaning', () => {
     expect(wordsFor('sold').has(words('solder'))).toBe(false)
   })
   test('a text of nothing but such phrases, by their longest fit', () => {
-    const sets = [new PhraseSet(['free', 'free shipping']), new PhraseSet(['or best offer'])]
-    expect(areOnly(words('free shipping or best offer'), sets)).toBe(true)
+    const sets = [new PhraseSet(['free', 'free shipping']), new PhraseSet(['or near offer'])]
+    expect(areOnly(words('free shipping or near offer'), sets)).toBe(true)
     expect(areOnly(words('free shipping today'), sets)).toBe(false)
     expect(areOnly([], sets)).toBe(true)
   })

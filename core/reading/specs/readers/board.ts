@@ -108,7 +108,7 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'memorySlots',
     roles: ['motherboard'],
-    key: /\b((memory|dimm|ram|speicher) ?(slots?|sockets?|banke)|slots? (for )?memory|dimm|memory)\b/,
+    key: /\b((memory|dimm|ram|speicher) ?(slots?|sockets?|banke)|slots? (for )?memory|dimm|memory|speicher)\b/,
     read: ({ plain }) => slots(plain),
   },
   {
@@ -152,7 +152,7 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'expansionSlots',
     roles: ['motherboard'],
-    key: /\b(expansion slots?|pcie? slots?|slots)\b/,
+    key: /\b(expansion slots?|pcie? slots?|slots|erweiterung\w*)\b/,
     not: /\b(memory|dimm|m\.?2|ram)\b/,
     read: ({ plain }) =>
       sumOf(plain, String.raw`pcie?(?:xpress)?(?:\s?e)?\s?(?:\d\.\d)?\s?x\d+|x\d+ slots?`) ?? count(plain),

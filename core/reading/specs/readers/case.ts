@@ -65,7 +65,7 @@ export const caseReaders: readonly FactReader[] = [
   {
     fact: 'fans',
     roles: ['case', 'cooler'],
-    key: /\b(included fans?|fans? included|pre-?installed fans?|fans? \(included\)|installed fans|vorinstallierte lufter|mitgelieferte lufter|fans?)\b/,
+    key: /\b(included fans?|fans? included|pre-?installed fans?|fans? \(included\)|installed fans|vorinstallierte lufter|mitgelieferte lufter|ventilateurs inclus|fans?)\b/,
     not: /\b(speed|size|noise|headers?|support|max|mounts?|places|positions|rpm|airflow|optional)\b/,
     read: ({ plain }) => count(plain),
   },

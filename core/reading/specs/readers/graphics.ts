@@ -9,6 +9,8 @@ import {
   sumOf,
   eightPin,
   sixPin,
+  sixteenPin,
+  count,
   none,
   thick,
   lanes,
@@ -66,10 +68,13 @@ export const graphicsReaders: readonly FactReader[] = [
     roles: ['graphics', 'supply'],
     key: /\b(power connectors?|pci-?e? ?(express)?( power)?( connectors?| cables?| leads?)?|power (input|plug|pins?)|connectors?|supplementary|external power|auxiliary|stromanschluss|graphics power|vga connectors?|aux|power)\b/,
     not: /\b(cpu|eps|atx 12v|main|sata|display|output|consumption|supply|board power|draw)\b/,
-    read: ({ plain }) =>
+    read: ({ plain, key }) =>
       none.test(plain) && !/\d\s?-?pin/.test(plain)
         ? 0
-        : (sumOf(plain, eightPin) ?? (sumOf(plain, sixPin) === null ? null : 0)),
+        : // `PCIe 6+2-pin: 4`
+          ((/6\s?\+\s?2|8-?\s?pin/.test(key) && !/pin/.test(plain) ? count(plain) : null) ??
+          sumOf(plain, eightPin) ??
+          (sumOf(plain, sixPin) === null ? null : 0)),
   },
   {
     fact: 'sixPinLeads',
@@ -81,6 +86,13 @@ export const graphicsReaders: readonly FactReader[] = [
         ? 0
         : // a lead of 6+2 serves either socket
           (sumOf(plain, sixPin) ?? (sumOf(plain, eightPin) === null || /6\s?\+\s?2/.test(plain) ? null : 0)),
+  },
+  {
+    fact: 'sixteenPinLeads',
+    roles: ['graphics', 'supply'],
+    key: /\b(power connectors?|pci-?e? ?(express)?( power)?( connectors?| cables?| leads?)?|power (input|plug|pins?)|connectors?|auxiliary|stromanschluss|graphics power|power)\b|12\s?\+\s?4|16-?pin/,
+    not: /\b(cpu|eps|main|sata|display|output|consumption|supply|board power|draw)\b/,
+    read: ({ plain }) => sumOf(plain, sixteenPin),
   },
   { fact: 'lowProfile', roles: ['graphics'], key: /\blow[- ]profile\b/, read: (line) => yesNo(line) },
   {

@@ -1,5 +1,5 @@
 import type { FactReader } from '../factReader'
-import { watts, answer, countOf, efficiencyIn, modularIn } from '../values'
+import { watts, answer, countBefore, efficiencyIn, modularIn } from '../values'
 
 /** How the facts of power supplies are read. */
 export const supplyReaders: readonly FactReader[] = [
@@ -29,5 +29,5 @@ export const supplyReaders: readonly FactReader[] = [
     key: /\b(form ?factor|type|format|shape|size|formfaktor|bauform|standard|formato)\b/,
     read: answer('supplyShape'),
   },
-  { fact: 'sataLeads', roles: ['supply'], key: /\bsata\b/, read: countOf },
+  { fact: 'sataLeads', roles: ['supply'], key: /\bsata\b/, read: ({ plain }) => countBefore(plain, 'sata') },
 ]
