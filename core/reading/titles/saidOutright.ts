@@ -14,6 +14,9 @@ interface Outright {
   readonly says: string
 }
 
+/** One of several patterns. */
+const any = (...patterns: readonly RegExp[]) => new RegExp(patterns.map(({ source }) => source).join('|'))
+
 const machineNouns = 'pc|rig|build|computer|tower|desktop|setup|rechner|dator|ordinateur|ordenador|system'
 const sized = '\\d+ ?(?:gb|tb|go|to)\\b'
 const carriesFrames: readonly Role[] = ['graphics', 'cpu']
@@ -37,7 +40,10 @@ const outright: readonly Outright[] = [
     says: 'a machine with it',
   },
   {
-    pattern: /\b1[1-8][.,]\d ?(?:"|''|inch|in\b|zoll|pouces|tum|pulgadas)|\b1[3-7][.,][36]\b|\bgaming book\b/,
+    pattern: any(
+      /\b1[1-8][.,]\d ?(?:"|''|inch|in\b|zoll|pouces|tum|pulgadas)|\b1[3-7][.,][36]\b/,
+      /\bgaming book\b/,
+    ),
     roles: carriesFrames,
     reason: 'lot',
     says: 'a machine with a screen',
@@ -55,15 +61,19 @@ const outright: readonly Outright[] = [
     says: 'a box around it',
   },
   {
-    pattern:
-      /\bwater ?-?cooled\b|\bwassergekuhlt\b|\brefroidi par eau\b|\bvattenkyld\b|\b(?:incl\.?|with|mit|inkl\.?) (?:ek |water ?)?block\b/,
+    pattern: any(
+      /\bwater ?-?cooled\b|\bwassergekuhlt\b|\brefroidi par eau\b|\bvattenkyld\b/,
+      /\b(?:incl\.?|with|mit|inkl\.?) (?:ek |water ?)?block\b/,
+    ),
     roles: ['graphics'],
     reason: 'wrong-variant',
     says: 'with a block for water',
   },
   {
-    pattern:
-      /\b(?:shunt |vram |bios )?modded\b|\breflashed\b|\bmodded (?:to|bios)\b|\bfake\b|\bcounterfeit\b/,
+    pattern: any(
+      /\b(?:shunt |vram |bios )?modded\b|\breflashed\b|\bmodded (?:to|bios)\b|\bfake\b/,
+      /\bcounterfeit\b/,
+    ),
     roles: ['graphics', 'cpu', 'storage', 'motherboard'],
     reason: 'wrong-variant',
     says: 'changed, or not what it says',
@@ -76,8 +86,11 @@ const outright: readonly Outright[] = [
     says: 'a picture or words about it',
   },
   {
-    pattern:
-      /\b(?:driver|installation|setup|repair|cleaning|repaste|repasting|flash|flashing|data recovery) service\b|\bremote (?:help|support|setup)\b|\breparatur ?service\b|\bi (?:will )?(?:repair|fix|build)\b/,
+    pattern: any(
+      /\b(?:driver|installation|setup|repair|cleaning|repaste|repasting|flash|flashing|data recovery) service\b/,
+      /\bremote (?:help|support|setup)\b|\breparatur ?service\b/,
+      /\bi (?:will )?(?:repair|fix|build)\b/,
+    ),
     roles: 'all',
     reason: 'accessory',
     says: 'a service',
@@ -91,15 +104,19 @@ const outright: readonly Outright[] = [
   },
   {
     // `fan replacement 92mm`
-    pattern:
-      /\b(?:fans?|cables?|brackets?|panels?|feet|pump|heatsink|cooler|screws?|lufter|kabel|flakt|shroud|backplate) (?:replacement|spare|ersatz)\b|\bcustom length\b/,
+    pattern: any(
+      /\b(?:fans?|cables?|brackets?|panels?|feet|pump|heatsink|cooler|screws?|lufter|kabel|flakt|shroud|backplate) (?:replacement|spare|ersatz)\b/,
+      /\bcustom length\b/,
+    ),
     roles: 'all',
     reason: 'accessory',
     says: 'a piece for it',
   },
   {
-    pattern:
-      /\bor similar\b|\bcash (?:\+|and|plus) (?:my|your|old)\b|^(?:please|pls) |\bmust be (?:cheap|under)\b/,
+    pattern: any(
+      /\bor similar\b|\bcash (?:\+|and|plus) (?:my|your|old)\b|^(?:please|pls) /,
+      /\bmust be (?:cheap|under)\b/,
+    ),
     roles: 'all',
     reason: 'unwanted-word',
     says: 'somebody wants one',
@@ -112,35 +129,50 @@ const outright: readonly Outright[] = [
     says: 'not all of it is there',
   },
   {
-    pattern:
-      /\bvoucher\b|\bunused code\b|\binvoice for\b|\bfirmware dump\b|\bdump file\b|\bservice (?:by|at|for)\b|\b(?:undervolt\w*|overclock\w*|relid\w*|delid\w*) service\b|^(?:rent|hire)\b|\b(?:to|for) (?:rent|hire)\b|\bby the (?:week|day|month)\b|^(?:cd|dvd|disc|disk)\b.*\b(?:drivers?|treiber|pilotes)\b/,
+    pattern: any(
+      /\bvoucher\b|\bunused code\b|\binvoice for\b|\bfirmware dump\b|\bdump file\b/,
+      /\bservice (?:by|at|for)\b/,
+      /\b(?:undervolt\w*|overclock\w*|relid\w*|delid\w*) service\b|^(?:rent|hire)\b/,
+      /\b(?:to|for) (?:rent|hire)\b|\bby the (?:week|day|month)\b/,
+      /^(?:cd|dvd|disc|disk)\b.*\b(?:drivers?|treiber|pilotes)\b/,
+    ),
     roles: 'all',
     reason: 'accessory',
     says: 'paper, files or a service',
   },
   {
-    pattern:
-      /\bagainst (?:your|a|an)\b|^not\b|\bclass performance\b|\bremarked\b|\brelabell?ed\b|\b(?:raid|stack|box|pile|bag|pallet|array|crate) of\b/,
+    pattern: any(
+      /\bagainst (?:your|a|an)\b|^not\b|\bclass performance\b|\bremarked\b|\brelabell?ed\b/,
+      /\b(?:raid|stack|box|pile|bag|pallet|array|crate) of\b/,
+    ),
     roles: 'all',
     reason: 'unwanted-word',
     says: 'not one such thing for money',
   },
   {
-    pattern:
-      /\b(?:could|can|cannot|can'?t|couldn'?t) ?(?:not )?verify\b|\bnot verified\b|\bburn(?:t)? marks?\b|\bwobbly\b|\bsometimes (?:boots|works|posts|starts)\b|\bhalf (?:its|the) (?:cores|fans|ports)\b|\bonly (?:one|1) (?:memory )?channel\b/,
+    pattern: any(
+      /\b(?:could|can|cannot|can'?t|couldn'?t) ?(?:not )?verify\b|\bnot verified\b/,
+      /\bburn(?:t)? marks?\b|\bwobbly\b|\bsometimes (?:boots|works|posts|starts)\b/,
+      /\bhalf (?:its|the) (?:cores|fans|ports)\b|\bonly (?:one|1) (?:memory )?channel\b/,
+    ),
     roles: 'all',
     reason: 'condition',
     says: 'not all of it works, or nobody knows',
   },
   {
-    pattern:
-      /\b(?:home|small|file|media|lab|backup) (?:server|box|pc)\b|\bin (?:a |an )?(?:prebuilt|tower)\b|\b(?:m?itx|atx|board|cpu) set\b|\bset with\b/,
+    pattern: any(
+      /\b(?:home|small|file|media|lab|backup) (?:server|box|pc)\b/,
+      /\bin (?:a |an )?(?:prebuilt|tower)\b|\b(?:m?itx|atx|board|cpu) set\b|\bset with\b/,
+    ),
     roles: ['graphics', 'cpu', 'motherboard', 'supply', 'cooler', 'memory'],
     reason: 'lot',
     says: 'more than it',
   },
   {
-    pattern: /\ball[- ]in[- ]one\b|\btouch(?: ?screen)?\b|\bguts\b|\bno case\b|\bpower (?:switch|button)\b/,
+    pattern: any(
+      /\ball[- ]in[- ]one\b|\btouch(?: ?screen)?\b|\bguts\b|\bno case\b/,
+      /\bpower (?:switch|button)\b/,
+    ),
     roles: ['donor'],
     reason: 'wrong-variant',
     says: 'another thing, or a piece of it',
@@ -162,8 +194,10 @@ const outright: readonly Outright[] = [
     says: 'a piece of it',
   },
   {
-    pattern:
-      /(?<!\b(?:dual|triple|twin|three|two|single|with|stock|mit|avec|med|[23]) )\b(?:flakt|kylare|lufter|kuhler|ventilateur|ventilador|fan|heatsink|backplate|bracket)s? (?:i|in|dans|en) (?:kartong|box|ovp|karton|boite|caja)\b|\b(?:m\.? ?2|vrm|slot) cover\b|\bcables? extension\b/,
+    pattern: any(
+      /(?<!\b(?:dual|triple|twin|three|two|single|with|stock|mit|avec|med|[23]) )\b(?:flakt|kylare|lufter|kuhler|ventilateur|ventilador|fan|heatsink|backplate|bracket)s? (?:i|in|dans|en) (?:kartong|box|ovp|karton|boite|caja)\b/,
+      /\b(?:m\.? ?2|vrm|slot) cover\b|\bcables? extension\b/,
+    ),
     roles: ['cpu', 'graphics', 'motherboard', 'supply', 'storage', 'memory'],
     reason: 'accessory',
     says: 'a piece of it',
@@ -175,8 +209,11 @@ const outright: readonly Outright[] = [
     says: 'its cooler',
   },
   {
-    pattern:
-      /\b(?:works|boots|runs) until\b|\bonly (?:boots|works|runs) (?:without|at|in|on)\b|\bloud bang\b|\bwent bang\b|\bsmoke smell\b|\bsmells of smoke\b|\bmagic smoke\b|\bsparks\b/,
+    pattern: any(
+      /\b(?:works|boots|runs) until\b|\bonly (?:boots|works|runs) (?:without|at|in|on)\b/,
+      /\bloud bang\b|\bwent bang\b|\bsmoke smell\b|\bsmells of smoke\b|\bmagic smoke\b/,
+      /\bsparks\b/,
+    ),
     roles: 'all',
     reason: 'condition',
     says: 'it works in part, or burnt',
@@ -210,8 +247,10 @@ const outright: readonly Outright[] = [
     says: 'several sizes',
   },
   {
-    pattern:
-      /\b(?:no|without|missing|ohne|sans|utan|sin) (?:psu|power supply|cpu|processor|motherboard|board|netzteil|alimentation)\b|\bcarcass\b|\bhusk\b/,
+    pattern: any(
+      /\b(?:no|without|missing|ohne|sans|utan|sin) (?:psu|power supply|cpu|processor|motherboard|board|netzteil|alimentation)\b/,
+      /\bcarcass\b|\bhusk\b/,
+    ),
     roles: ['donor'],
     reason: 'accessory',
     says: 'not all of it is there',
@@ -245,8 +284,13 @@ const outright: readonly Outright[] = [
     says: 'one out of a kit',
   },
   {
-    pattern:
-      /\bnot (?:showing|showing up|seen|found|read|readable|shown|registering)\b|\b(?:doesn'?t|does not|won'?t|will not) show(?: up)?\b|\bunreadable\b|\b(?:don'?t|doesn'?t|does not|won'?t) spin\b|\b(?:doesn'?t|does not|won'?t) pass\b|\bshut ?downs\b|\block(?:ed)? by\b|\bencrypted and locked\b|\bspeicher ?controller defekt\b|(?<!\b(?:keine|ohne|no|inga|sin) )\bdefekte[rsnm]?\b/,
+    pattern: any(
+      /\bnot (?:showing|showing up|seen|found|read|readable|shown|registering)\b/,
+      /\b(?:doesn'?t|does not|won'?t|will not) show(?: up)?\b|\bunreadable\b/,
+      /\b(?:don'?t|doesn'?t|does not|won'?t) spin\b|\b(?:doesn'?t|does not|won'?t) pass\b/,
+      /\bshut ?downs\b|\block(?:ed)? by\b|\bencrypted and locked\b/,
+      /\bspeicher ?controller defekt\b|(?<!\b(?:keine|ohne|no|inga|sin) )\bdefekte[rsnm]?\b/,
+    ),
     roles: 'all',
     reason: 'condition',
     says: 'it is not seen, locked or faulty',

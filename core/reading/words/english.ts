@@ -105,7 +105,8 @@ export const english: LanguageWords = {
       used - very good, used - excellent, near mint, good used condition, pull, mint condition
     `),
     damaged: phrases(`
-      password locked, locked password, spare parts, as spare parts, no image, no picture, needs bios flash, needs flashing, burning smell, smells of burning,
+      password locked, locked password, spare parts, as spare parts, no image, no picture, needs bios flash,
+      needs flashing, burning smell, smells of burning,
       past the logo, no longer working, no longer works, died, whining, firmware locked, bios locked,
       for parts, for parts or not working, parts only, for parts only, not working, faulty, broken, damaged,
       defective, untested, spares, spares or repair, spares or repairs, for parts or repair, as is, as-is,
@@ -146,14 +147,20 @@ export const english: LanguageWords = {
       one port dead, ports dead, half the ports, not all ports work, not fully working,
       not fully functional, not 100, not working properly, not stable, spares repair, spare or repair,
       for spare, for spares only, untested pull, sold untested, unable to test, data recovery, recovery donor,
-      donor board, donor drive, locked with password, password protected, account locked, one stick bad, one bad stick,
-      one module bad, one bad module, one channel bad, going bad, gone bad, went bad, ripped off, torn off, broken off,
-      came off, lights up but, spins but, powers on but, turns on but, posts but, no longer works, no longer boots, will not, shuts the, cuts off, gets hot, drops to desktop, bad health,
+      donor board, donor drive, locked with password, password protected, account locked, one stick bad,
+      one bad stick,
+      one module bad, one bad module, one channel bad, going bad, gone bad, went bad, ripped off, torn off,
+      broken off,
+      came off, lights up but, spins but, powers on but, turns on but, posts but, no longer works,
+      no longer boots, will not, shuts the, cuts off, gets hot, drops to desktop, bad health,
       fake, counterfeit, clone, reballed, reball, needs reflow, reflow, reflowed, parts donor, only works, works only,
-      weird colours, weird colors, strange colours, colour lines, only one output, tested bad, unknown state, pads missing,
+      weird colours, weird colors, strange colours, colour lines, only one output, tested bad, unknown state,
+      pads missing,
       scratched contacts, write protected, disappears, disconnects, worn out, worn, recall, recalled, for recovery,
-      non runner, as a project, project card, ports fail, reboots my, goes green, turns green, acceleration gone, smart bad, throttles and,
-      reallocated, caution, not powering on, not powering, spin up, error code, stuck fan, low health, health bad, only one fan turns, smells, errors, died, gave up, pulled off, salvaged
+      non runner, as a project, project card, ports fail, reboots my, goes green, turns green,
+      acceleration gone, smart bad, throttles and,
+      reallocated, caution, not powering on, not powering, spin up, error code, stuck fan, low health,
+      health bad, only one fan turns, smells, errors, died, gave up, pulled off, salvaged
     `),
   },
   denies: phrases(`
@@ -185,7 +192,8 @@ export const english: LanguageWords = {
   wanted: phrases(`
     wtb, want to buy, wanted, looking for, looking to buy, searching for, in search of, iso, trade for,
     trade my, trades for, swap for, swap my, to swap, want, wanting, buying, i buy, we buy, wtt,
-    want to trade, trading, swap, trade, exchange, looking to swap, looking to trade, exchange for, will trade, in exchange, need, needing, buy
+    want to trade, trading, swap, trade, exchange, looking to swap, looking to trade, exchange for, will trade,
+    in exchange, need, needing, buy
   `),
   machine: phrases(`
     gaming pc, pc, computer, desktop pc, laptop, notebook, workstation, rig, gaming rig, mini pc, desktop,

@@ -11,7 +11,9 @@ export const surelyWanted = phrases(`
   cambio por, searching for, will trade, i want, im after, in need of, on the hunt for, wanted,
   wts or trade, wanted to buy, buying, kaufe, achete, suche nach, wer hat, necesito, byter, byter mot,
   trade for, swap for, trades for, anyone selling, anybody selling, anyone got, quiero comprar, need a, i need,
-  vill kopa, who has a, who has, anyone have, anyone selling a, paying, will pay, cash waiting, trade up, up for trade, cherche a acheter, hat jemand, har nagon, alguien vende, price check, how much, price for, what is it worth, giveaway, give away, preorder, pre order, reserved for,
+  vill kopa, who has a, who has, anyone have, anyone selling a, paying, will pay, cash waiting, trade up,
+  up for trade, cherche a acheter, hat jemand, har nagon, alguien vende, price check, how much, price for,
+  what is it worth, giveaway, give away, preorder, pre order, reserved for,
   deposit, verlosung, kann jemand, qui vend, in need of a
 `)
 
@@ -24,7 +26,8 @@ export const thingsForIt = phrases(`
   bag, tasche, sac, dust filter, dust filters, filter set, staubfilter, dust cover, water block, waterblock,
   wasserblock, wasserkuhler, circuit board, pcb, platine, cable set, kabelset, cable kit, mounting kit,
   mounting set, montageset, mount kit, wifi antenna, antenna, antennas, antenne, poster, keychain,
-  drivers disc, driver disc, driver cd, side panel, vitre, scheibe, seitenscheibe, glasskiva, seitenteil, side panels, screw set, screws set, screws and,
+  drivers disc, driver disc, driver cd, side panel, vitre, scheibe, seitenscheibe, glasskiva, seitenteil,
+  side panels, screw set, screws set, screws and,
   tray cover, power button, foam, heatspreader set, heatspreader kit, heatspreaders only, ram heatsinks,
   ram heatsink, memory heatsinks, i o shield, io shield, blanking plate, plate, replacement fan,
   ersatzlufter, replacement fans, vinyl, decal, skin, usb adapter, clip, clips, bios chip, firmware chip,
@@ -42,15 +45,23 @@ export const thingsForIt = phrases(`
   display stand, dvd drive, optical drive, antenna cable, wifi card, riser card, diagram, schematic,
   boardview, adapter card, adaptor card, m2 adapter, m 2 adapter, fan assembly, cooler assembly,
   heatsink assembly, heatsink and fan, fan and heatsink, dummy, replica, toy, raffle, gift card,
-  power cable, kabel set, tester, docking, deshroud kit, deshroud, power connector, connector adapter, heat sink, heat sinks, heatsink set, shipping tray, led logo, loop, custom loop, cable splitter, fan splitter, splitter, upgrade service, repair service,
-  fitting service, einbauservice, ovp leer, leere ovp, leerer karton, tom lada, tom kartong, emballage vide, engineering sample, wall art, logo sign, sign, model kit, prop, rental, per month,
+  power cable, kabel set, tester, docking, deshroud kit, deshroud, power connector, connector adapter,
+  heat sink, heat sinks, heatsink set, shipping tray, led logo, loop, custom loop, cable splitter,
+  fan splitter, splitter, upgrade service, repair service,
+  fitting service, einbauservice, ovp leer, leere ovp, leerer karton, tom lada, tom kartong, emballage vide,
+  engineering sample, wall art, logo sign, sign, model kit, prop, rental, per month,
   subscription, gutschein, egpu dock, egpu case, soporte, funda, pegatinas, stickers set, sida panel,
-  sidopanel, panneau lateral, tapa, tapa lateral, filtre, filtro, heat spreaders, heat spreader, lufter ersatz, ersatzteil,
-  ersatzteile, reservdel, reservdelar, piece detachee, pieces detachees, recambio, repuesto, core only, keyring, key ring,
-  magnet, coaster, mousepad, mouse pad, figurine, t-shirt, hoodie, cap badge, lanyard, patch, documentation, user guide, capacitor, capacitors, capacitor kit, recap kit, repair kit, fuse, mosfet,
+  sidopanel, panneau lateral, tapa, tapa lateral, filtre, filtro, heat spreaders, heat spreader, lufter ersatz,
+  ersatzteil,
+  ersatzteile, reservdel, reservdelar, piece detachee, pieces detachees, recambio, repuesto, core only,
+  keyring, key ring,
+  magnet, coaster, mousepad, mouse pad, figurine, t-shirt, hoodie, cap badge, lanyard, patch, documentation,
+  user guide, capacitor, capacitors, capacitor kit, recap kit, repair kit, fuse, mosfet,
   mosfets, inductor, side glass, glass side, strap, straps, carrying strap, carry handle, handle,
-  display piece, showpiece, bridge, crossfire bridge, heatpipe, heatpipes, heatpipe module, swap kit, diffuser, lightbar,
-  driver disk, gpu support, card support, support stand, dvr, nvr, recorder, sled, carrier sled, drive sled, wallpaper, cooling unit, dust covers, oem box, guide pdf, guide, pdf, ebook, eng sample, vrm cooler,
+  display piece, showpiece, bridge, crossfire bridge, heatpipe, heatpipes, heatpipe module, swap kit, diffuser,
+  lightbar,
+  driver disk, gpu support, card support, support stand, dvr, nvr, recorder, sled, carrier sled, drive sled,
+  wallpaper, cooling unit, dust covers, oem box, guide pdf, guide, pdf, ebook, eng sample, vrm cooler,
   cpu paste, thermal paste only
 `)
 
@@ -59,7 +70,8 @@ export const piecesAtEnd = phrases(`
   hsf, clamshell, shield, driver dvd, lead, eps lead, pcie lead, die, wifi, raid set,
   paste, sample, kylare, kylflans, ventirad, disipador, ventilateurs, flaktar, ventiladores, lufter paar,
   skal, kabel, kablar, sata kabel, lufterkit, kabelkit, montagekit,
-  heatsink, heatsinks, heatspreaders, ihs, cord, power cord, kuhlkorper, bracket, brackets, backplate, shroud, fan, fans, adapter, cable, cables, mount,
+  heatsink, heatsinks, heatspreaders, ihs, cord, power cord, kuhlkorper, bracket, brackets, backplate, shroud,
+  fan, fans, adapter, cable, cables, mount,
   cover, lid, screw, kuhler, lufter, ventilateur, flakt, slot cover, power cable, remote, box, clip, clips, screws,
   panel, panels, grille, filter, foot, feet, cage, caddy, battery, chip, dust cover, tray, trays, connector,
   header, hinge, stand, bag, case fan, label, boite, carton, karton, caja, tornillos, skruvar, schrauben,
@@ -80,14 +92,16 @@ export const partsOfMachine = phrases(`
 /** What a thing is named without: of a supply its leads, of a cooler its fan or what holds it. */
 export const piecesOfSupply = phrases('cable, cables, leads, kabel, cordons, kablar')
 export const piecesOfGraphics = phrases(`
-  cooler, fan, fans, heatsink, kuhler, kuhlkorper, lufter, ventilateur, ventilateurs, ventirad, radiateur, flakt, flaktar,
+  cooler, fan, fans, heatsink, kuhler, kuhlkorper, lufter, ventilateur, ventilateurs, ventirad, radiateur,
+  flakt, flaktar,
   kylare, kylflans, ventilador, ventiladores, disipador
 `)
 export const piecesOfCase = phrases(`
   screws, panel, panels, side panel, glass, feet, door, front, schrauben, seitenteil, pieds, tornillos, skruvar
 `)
 export const piecesOfCooler = phrases(`
-  fan, fans, mount, mounting, mounting hardware, mounting kit, bracket, brackets, clips, lufter, halterung, ventilateur,
+  fan, fans, mount, mounting, mounting hardware, mounting kit, bracket, brackets, clips, lufter, halterung,
+  ventilateur,
   flakt, fixation, befestigung, montering, hallare, fixations
 `)
 
@@ -102,7 +116,8 @@ export const drivesOutside = phrases('usb, portable, external, externe, extern, 
 
 /** Words before a figure that name no thing: `with PCIe 4.0`. */
 export const figureWords = phrases(`
-  pcie, hdmi, dp, displayport, usb, gen, windows, version, bios, firmware, rev, revision, ver, memtest, invoice, receipt,
+  pcie, hdmi, dp, displayport, usb, gen, windows, version, bios, firmware, rev, revision, ver, memtest,
+  invoice, receipt,
   warranty, until, ddr, win, directx, box, about, over, only, under, cl, year, since, bought, garantie
 `)
 
@@ -137,11 +152,13 @@ export const surelyMachine = phrases(`
   gaming tower, custom built, mini computer, sff pc, small form factor pc, nas with, all in one pc,
   desktop computer pc, pc tower, home pc, family pc, budget pc, game pc, pc bundle, gaming setup, pc setup,
   full setup, full rig, ready to game, plug and play pc, pc komplett, rechner komplett, spiele pc, buro pc,
-  pc de bureau, pc fixe, pc complet, ordinateur complet, ordi fixe, dator komplett, computer komplett, pc completo, ordenador completo, ordenador de sobremesa,
+  pc de bureau, pc fixe, pc complet, ordinateur complet, ordi fixe, dator komplett, computer komplett,
+  pc completo, ordenador completo, ordenador de sobremesa,
   stationar dator, speldator med, mining rig, nuc, thin client, chromebook, ultrabook, gaming notebook,
   inklusive dator, inkl dator, med dator, inkl pc, incl pc, including pc, comes in pc, in a pc,
   laptop board, laptop motherboard, portable gamer, portable gaming, portatil gamer, gamer laptop,
-  gaming bundle, complete setup, whole setup, complete rig, complete machine, machine complete, config complete, config gamer, ordi gamer, ordi complet,
+  gaming bundle, complete setup, whole setup, complete rig, complete machine, machine complete,
+  config complete, config gamer, ordi gamer, ordi complet,
   equipo completo, torre completa, whole pc, entire pc, entire build, streaming pc, workstation pc
 `)
 
@@ -164,8 +181,10 @@ export const machineBesideParts = phrases(`
 
 /** What is used with a machine and sold along with it: its price is not the machine's alone. */
 export const thingsAround = phrases(`
-  monitor, monitors, screen, screens, keyboard, mouse, headset, desk, chair, bildschirm, tastatur, maus, ecran, clavier,
-  souris, pantalla, teclado, raton, skarm, skarmar, tangentbord, mus, moniteur, peripherals, speakers, printer, drucker, imprimante, skrivare, impresora
+  monitor, monitors, screen, screens, keyboard, mouse, headset, desk, chair, bildschirm, tastatur, maus, ecran,
+  clavier,
+  souris, pantalla, teclado, raton, skarm, skarmar, tangentbord, mus, moniteur, peripherals, speakers, printer,
+  drucker, imprimante, skrivare, impresora
 `)
 
 /** Screens: an office machine with one is another thing; a keyboard more or less is none. */
@@ -186,7 +205,8 @@ export const wantedInside = phrases(`
 
 /** A machine, where a title ends in it behind the thing asked for. */
 export const machineAtEnd = phrases(`
-  pc, rig, system, setup, machine, workstation, build, tower, desktop, notebook, laptop, aio, computer, rechner, dator,
+  pc, rig, system, setup, machine, workstation, build, tower, desktop, notebook, laptop, aio, computer,
+  rechner, dator,
   ordinateur, ordenador, server
 `)
 
@@ -219,14 +239,16 @@ export const comparisonWords = phrases(
 
 /** Before the thing asked for: another thing is sold, that is like it. */
 export const likeWords = phrases(`
-  like the, like a, almost a, nearly a, close to a, equivalent, same as, similar to, better than, faster than, equivalent to, alternative to, instead of,
+  like the, like a, almost a, nearly a, close to a, equivalent, same as, similar to, better than, faster than,
+  equivalent to, alternative to, instead of,
   replaces, successor of, wie die, wie der, ahnlich wie, besser als, comme la, comme le, equivalent, mieux que,
   liknande, battre an, mejor que, similar a, igual que
 `)
 
 /** Several things that make a machine newer, sold as one. */
 export const upgradeKits = phrases(`
-  upgrade kit, kit upgrade, upgrade bundle, upgrade set, bundle upgrade, upgrade combo, aufrustkit, aufrust kit, aufrustset,
+  upgrade kit, kit upgrade, upgrade bundle, upgrade set, bundle upgrade, upgrade combo, aufrustkit,
+  aufrust kit, aufrustset,
   aufrust set, aufrust bundle, aufrustbundle, kit evo, kit evolution, kit d evolution, kit de mise a niveau,
   uppgraderingspaket, uppgraderingskit, kit de actualizacion, kit actualizacion, starter kit, combo kit
 `)
@@ -236,8 +258,10 @@ export const compoundHeads: Readonly<Record<'machine' | 'lot' | 'piece', readonl
   machine: ['rechner', 'dator', 'computer'],
   lot: ['paket', 'konvolut', 'sammlung', 'bundle'],
   piece: phrases(`
-    lufter, kuhler, kabel, halterung, halter, gehause, blende, abdeckung, aufkleber, karton, schachtel, verpackung, adapter,
-    flakt, flaktar, kylare, kylflans, hallare, faste, kartong, kabelsatz, pads, schrauben, skruvar, filter, deckel, rahmen,
+    lufter, kuhler, kabel, halterung, halter, gehause, blende, abdeckung, aufkleber, karton, schachtel,
+    verpackung, adapter,
+    flakt, flaktar, kylare, kylflans, hallare, faste, kartong, kabelsatz, pads, schrauben, skruvar, filter,
+    deckel, rahmen,
     klammer, schiene, anleitung, etikett, dekal
   `),
 }
@@ -245,9 +269,12 @@ export const compoundHeads: Readonly<Record<'machine' | 'lot' | 'piece', readonl
 /** Before `only`: the thing itself, or how it is handed over. */
 export const onlyThis = phrases(`
   cosmetic, cosmetics, optisch, esthetique, gaming, games, mining, private, home, light, office, streaming,
-  cpu, gpu, card, board, unit, drive, psu, module, kit, tower, case, cooler, pickup, collection, local, cash, delivery, one,
-  item, it, this, used, tested, pick up, up, person, hand, chip, processor, uk, us, eu, read, nur, hours, months, weeks,
-  days, times, once, twice, abholung, retrait, avhamtning, recogida, versand, einmal, kurz, wenige, selten, testad, getestet, testee, testes, utilise, utilisee, benutzt, anvand, usado,
+  cpu, gpu, card, board, unit, drive, psu, module, kit, tower, case, cooler, pickup, collection, local, cash,
+  delivery, one,
+  item, it, this, used, tested, pick up, up, person, hand, chip, processor, uk, us, eu, read, nur, hours,
+  months, weeks,
+  days, times, once, twice, abholung, retrait, avhamtning, recogida, versand, einmal, kurz, wenige, selten,
+  testad, getestet, testee, testes, utilise, utilisee, benutzt, anvand, usado,
   probado, teste, une, un, en, ett, ein, eine, una, uno, i, im, motherboard, mobo, graphics, ram, memory, ssd
 `)
 
@@ -270,11 +297,15 @@ export const damageHeads = phrases(`
 
 /** Pieces that bend or break, and the words for it: `Pins krumm`, `jambes tordues`. */
 export const frailPieces = phrases(`
-  pin, pins, leg, legs, broche, broches, jambes, pattes, patte, ben, pinne, pinnar, stift, stifte, beinchen, patas, pata,
-  pines, socket, sockel, sockeln, port, ports, displayport, hdmi, dp, slot, slots, usb, lan, fan, connector, edge, corner
+  pin, pins, leg, legs, broche, broches, jambes, pattes, patte, ben, pinne, pinnar, stift, stifte, beinchen,
+  patas, pata,
+  pines, socket, sockel, sockeln, port, ports, displayport, hdmi, dp, slot, slots, usb, lan, fan, connector,
+  edge, corner
 `)
 export const brokenAdjectives = phrases(`
-  bad, bent, lost, missing, gone, dead, krumm, verbogen, verbogene, gebrochen, abgebrochen, tordu, tordue, tordus, tordues,
-  plie, plies, pliees, bojd, bojda, trasig, trasiga, saknas, doblada, dobladas, doblado, doblados, roto, rota, rotos, rotas,
+  bad, bent, lost, missing, gone, dead, krumm, verbogen, verbogene, gebrochen, abgebrochen, tordu, tordue,
+  tordus, tordues,
+  plie, plies, pliees, bojd, bojda, trasig, trasiga, saknas, doblada, dobladas, doblado, doblados, roto, rota,
+  rotos, rotas,
   defekt, kaputt, faulty, broken, ripped, torn, burnt, damaged, hs, cassee, casse
 `)
