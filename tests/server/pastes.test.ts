@@ -229,4 +229,5 @@ test('an import of past sales: what could be made a part of it, and all of it ta
   expect((await asked()).sales.map(({ group }) => group.name)).toEqual(['Stook 640 4 GB'])
   await undoPaste(place.db, report.import)
   expect((await counts()).sales).toBe(0)
+  await expect(proposalsOf(place.db, 999, today, 'CAD')).rejects.toThrow('there is no import 999')
 })

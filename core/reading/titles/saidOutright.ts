@@ -15,7 +15,7 @@ interface Outright {
 }
 
 /** One of several patterns. */
-const any = (...patterns: readonly RegExp[]) => new RegExp(patterns.map(({ source }) => source).join('|'))
+const either = (...patterns: readonly RegExp[]) => new RegExp(patterns.map(({ source }) => source).join('|'))
 
 const machineNouns = 'pc|rig|build|computer|tower|desktop|setup|rechner|dator|ordinateur|ordenador|system'
 const sized = '\\d+ ?(?:gb|tb|go|to)\\b'
@@ -40,7 +40,7 @@ const outright: readonly Outright[] = [
     says: 'a machine with it',
   },
   {
-    pattern: any(
+    pattern: either(
       /\b1[1-8][.,]\d ?(?:"|''|inch|in\b|zoll|pouces|tum|pulgadas)|\b1[3-7][.,][36]\b/,
       /\bgaming book\b/,
     ),
@@ -61,7 +61,7 @@ const outright: readonly Outright[] = [
     says: 'a box around it',
   },
   {
-    pattern: any(
+    pattern: either(
       /\bwater ?-?cooled\b|\bwassergekuhlt\b|\brefroidi par eau\b|\bvattenkyld\b/,
       /\b(?:incl\.?|with|mit|inkl\.?) (?:ek |water ?)?block\b/,
     ),
@@ -70,7 +70,7 @@ const outright: readonly Outright[] = [
     says: 'with a block for water',
   },
   {
-    pattern: any(
+    pattern: either(
       /\b(?:shunt |vram |bios )?modded\b|\breflashed\b|\bmodded (?:to|bios)\b|\bfake\b/,
       /\bcounterfeit\b/,
     ),
@@ -86,7 +86,7 @@ const outright: readonly Outright[] = [
     says: 'a picture or words about it',
   },
   {
-    pattern: any(
+    pattern: either(
       /\b(?:driver|installation|setup|repair|cleaning|repaste|repasting|flash|flashing|data recovery) service\b/,
       /\bremote (?:help|support|setup)\b|\breparatur ?service\b/,
       /\bi (?:will )?(?:repair|fix|build)\b/,
@@ -104,7 +104,7 @@ const outright: readonly Outright[] = [
   },
   {
     // `fan replacement 92mm`
-    pattern: any(
+    pattern: either(
       /\b(?:fans?|cables?|brackets?|panels?|feet|pump|heatsink|cooler|screws?|lufter|kabel|flakt|shroud|backplate) (?:replacement|spare|ersatz)\b/,
       /\bcustom length\b/,
     ),
@@ -113,7 +113,7 @@ const outright: readonly Outright[] = [
     says: 'a piece for it',
   },
   {
-    pattern: any(
+    pattern: either(
       /\bor similar\b|\bcash (?:\+|and|plus) (?:my|your|old)\b|^(?:please|pls) /,
       /\bmust be (?:cheap|under)\b/,
     ),
@@ -129,7 +129,7 @@ const outright: readonly Outright[] = [
     says: 'not all of it is there',
   },
   {
-    pattern: any(
+    pattern: either(
       /\bvoucher\b|\bunused code\b|\binvoice for\b|\bfirmware dump\b|\bdump file\b/,
       /\bservice (?:by|at|for)\b/,
       /\b(?:undervolt\w*|overclock\w*|relid\w*|delid\w*) service\b|^(?:rent|hire)\b/,
@@ -141,7 +141,7 @@ const outright: readonly Outright[] = [
     says: 'paper, files or a service',
   },
   {
-    pattern: any(
+    pattern: either(
       /\bagainst (?:your|a|an)\b|^not\b|\bclass performance\b|\bremarked\b|\brelabell?ed\b/,
       /\b(?:raid|stack|box|pile|bag|pallet|array|crate) of\b/,
     ),
@@ -150,7 +150,7 @@ const outright: readonly Outright[] = [
     says: 'not one such thing for money',
   },
   {
-    pattern: any(
+    pattern: either(
       /\b(?:could|can|cannot|can'?t|couldn'?t) ?(?:not )?verify\b|\bnot verified\b/,
       /\bburn(?:t)? marks?\b|\bwobbly\b|\bsometimes (?:boots|works|posts|starts)\b/,
       /\bhalf (?:its|the) (?:cores|fans|ports)\b|\bonly (?:one|1) (?:memory )?channel\b/,
@@ -160,7 +160,7 @@ const outright: readonly Outright[] = [
     says: 'not all of it works, or nobody knows',
   },
   {
-    pattern: any(
+    pattern: either(
       /\b(?:home|small|file|media|lab|backup) (?:server|box|pc)\b/,
       /\bin (?:a |an )?(?:prebuilt|tower)\b|\b(?:m?itx|atx|board|cpu) set\b|\bset with\b/,
     ),
@@ -169,7 +169,7 @@ const outright: readonly Outright[] = [
     says: 'more than it',
   },
   {
-    pattern: any(
+    pattern: either(
       /\ball[- ]in[- ]one\b|\btouch(?: ?screen)?\b|\bguts\b|\bno case\b/,
       /\bpower (?:switch|button)\b/,
     ),
@@ -194,7 +194,7 @@ const outright: readonly Outright[] = [
     says: 'a piece of it',
   },
   {
-    pattern: any(
+    pattern: either(
       /(?<!\b(?:dual|triple|twin|three|two|single|with|stock|mit|avec|med|[23]) )\b(?:flakt|kylare|lufter|kuhler|ventilateur|ventilador|fan|heatsink|backplate|bracket)s? (?:i|in|dans|en) (?:kartong|box|ovp|karton|boite|caja)\b/,
       /\b(?:m\.? ?2|vrm|slot) cover\b|\bcables? extension\b/,
     ),
@@ -209,7 +209,7 @@ const outright: readonly Outright[] = [
     says: 'its cooler',
   },
   {
-    pattern: any(
+    pattern: either(
       /\b(?:works|boots|runs) until\b|\bonly (?:boots|works|runs) (?:without|at|in|on)\b/,
       /\bloud bang\b|\bwent bang\b|\bsmoke smell\b|\bsmells of smoke\b|\bmagic smoke\b/,
       /\bsparks\b/,
@@ -247,7 +247,7 @@ const outright: readonly Outright[] = [
     says: 'several sizes',
   },
   {
-    pattern: any(
+    pattern: either(
       /\b(?:no|without|missing|ohne|sans|utan|sin) (?:psu|power supply|cpu|processor|motherboard|board|netzteil|alimentation)\b/,
       /\bcarcass\b|\bhusk\b/,
     ),
@@ -284,7 +284,7 @@ const outright: readonly Outright[] = [
     says: 'one out of a kit',
   },
   {
-    pattern: any(
+    pattern: either(
       /\bnot (?:showing|showing up|seen|found|read|readable|shown|registering)\b/,
       /\b(?:doesn'?t|does not|won'?t|will not) show(?: up)?\b|\bunreadable\b/,
       /\b(?:don'?t|doesn'?t|does not|won'?t) spin\b|\b(?:doesn'?t|does not|won'?t) pass\b/,

@@ -4,6 +4,8 @@ import { TitleReader } from '#core/reading/titles/partsInTitle'
 import { toSoldRecord, useMarket } from '#server/context/market'
 import type { Database } from '#server/db/client'
 import { soldRecords } from '#server/db/schema/prices'
+import { imports } from '#server/db/schema/sources'
+import { NotFoundError } from '#server/errors/notFoundError'
 
 /** As many of the newest titles are looked at: enough for what sells, quick enough to wait for. */
 const mostTitles = 2000
@@ -23,6 +25,8 @@ export async function proposalsOf(
   today: string,
   currency: string,
 ): Promise<Proposals> {
+  const [known] = await db.select({ id: imports.id }).from(imports).where(eq(imports.id, importId))
+  if (!known) throw new NotFoundError(`there is no import ${importId}`)
   const rows = await db
     .select()
     .from(soldRecords)

@@ -37,7 +37,14 @@ const library = {
     },
   ],
 } as unknown as LibraryView
-await registerComponents(['SourceField', 'PasteCurrency', 'KeepLine', 'ListedThings', 'PartPicker'])
+await registerComponents([
+  'SourceField',
+  'PasteCurrency',
+  'KeepLine',
+  'ListedThings',
+  'NewThing',
+  'PartPicker',
+])
 function readingOf(text: string): PasteReading {
   const context = { today: '2026-10-31', currency: 'CAD', library: parts }
   const reader = new TitleReader(

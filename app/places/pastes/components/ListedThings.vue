@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { partLabel, roleNames, roles, type Part } from '#core/parts/part'
+import { partLabel, type Part } from '#core/parts/part'
 import { ofLibrary, type ListedThing } from '../state/listedThings'
 
 /** What a listing holds: parts of the library, and those that are made of their names; each can be changed or left out. */
@@ -27,14 +27,7 @@ const nameOf = (id: string) => {
         :aria-label="spoken('how many', index)"
       />
       <span v-if="thing.partId" class="min-w-0 flex-1">{{ nameOf(thing.partId) }}</span><template v-else
-        ><span class="tag tag-waiting">new part</span
-        ><input
-          v-model="thing.name"
-          class="field min-w-40 flex-1"
-          :aria-label="spoken('name of thing', index)"
-        /><select v-model="thing.role" class="field" :aria-label="spoken('role of thing', index)">
-          <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
-        </select>
+        ><NewThing v-model:name="thing.name" v-model:role="thing.role" :spoken="`thing ${index + 1}${of}`" />
         <label class="text-xs text-soft"
           ><input v-model="thing.open" type="checkbox" :aria-label="spoken('not known which', index)" /> not
           known which</label

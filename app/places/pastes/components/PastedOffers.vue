@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { partLabel, roleNames, roles, type Part } from '#core/parts/part'
+import { partLabel, type Part } from '#core/parts/part'
 import type { PasteInput } from '#shared/pastes/schemas'
 import type { LibraryView } from '#shared/parts/views'
 import type { PasteReading } from '~/workers/pasteProtocol'
@@ -101,14 +101,11 @@ function keep() {
               </button></span
             >
             <div v-else class="flex items-center gap-2">
-              <span class="tag tag-waiting">new part</span
-              ><input
-                v-model="row.thing.name"
-                class="field min-w-32 flex-1"
-                :aria-label="`name of thing ${index + 1}`"
-              /><select v-model="row.thing.role" class="field" :aria-label="`role of thing ${index + 1}`">
-                <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
-              </select>
+              <NewThing
+                v-model:name="row.thing.name"
+                v-model:role="row.thing.role"
+                :spoken="`thing ${index + 1}`"
+              />
               <PartPicker
                 :parts="library.parts"
                 :label="`part of price ${index + 1}`"
