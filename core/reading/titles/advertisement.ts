@@ -321,6 +321,9 @@ const adjectives = new Set(
  * @param firstOfWanted where the first of the words asked for stands
  */
 export function saysForIt(scanner: TitleScanner, firstOfWanted: number): string {
+  // `Passend für Quill 90`, `Pour Quill 90`: what it is for is all that is said
+  const opening = forThings.lengthAt(scanner, 0)
+  if (opening > 0 && opening === firstOfWanted && usedHash !== scanner.hash[0]) return scanner.text(0)
   for (let at = firstOfWanted - 1; at >= Math.max(1, firstOfWanted - 3); at -= 1) {
     const length = forThings.lengthAt(scanner, at)
     if (length > 0 && at + length <= firstOfWanted)

@@ -5,6 +5,7 @@ const endings = new Set(modelEndings.map(hashText))
 const plusHash = hashText('plus')
 const harmless = new Set(noEndings.map(hashText))
 const words = new Set(shortWords.map(hashText))
+const capitalEndings = new Set(['es', 'le', 'se', 'he'])
 
 /**
  * The ending that makes another model of the number at a token; '' where there is none: one to three letters with a
@@ -22,6 +23,10 @@ export function modelEnding(scanner: TitleScanner, at: number, title: string): s
   const [number, ending] = [scanner.text(at), scanner.text(next)]
   const isHyphened = title.toLowerCase().includes(`${number}-${ending}`)
   if (isHyphened) return ending
+  // `5500 ES`, `70 LE`: small words of some language, but not where they alone are in capitals
+  const isCapital =
+    capitalEndings.has(ending) && new RegExp(`${number} ${ending.toUpperCase()}(?!\\w)`).test(title)
+  if (isCapital && title !== title.toUpperCase()) return ending
   // `640 x 2` counts
   const isDrive = ending === 'm' && scanner.first[next + 1] === 2
   if (

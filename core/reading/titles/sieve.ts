@@ -343,9 +343,11 @@ const namesByNumber = (role: Role | undefined) => role !== 'memory' && role !== 
 const leastHealth = 60
 const healthSaid =
   /\b(\d{1,2}) ?%\W{0,2}(?:of )?(?:health|life|wear left|endurance left|left|zustand|gesundheit|halsa|hälsa|santé|sante|salud|vida)|(?:health|zustand|hälsa|santé|salud)\W{0,2}(\d{1,2}) ?%/i
+const wearSaid = /\b(\d{1,2}|100) ?% (?:used|worn|wear|verbraucht|usé|slitage)\b/i
 function wornOut(title: string): number | null {
   const said = healthSaid.exec(title)
-  const health = said ? Number(said[1] ?? said[2]) : 100
+  const used = wearSaid.exec(title)
+  const health = said ? Number(said[1] ?? said[2]) : used ? 100 - Number(used[1]) : 100
   return health < leastHealth ? health : null
 }
 

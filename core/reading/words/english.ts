@@ -105,7 +105,8 @@ export const english: LanguageWords = {
       used - very good, used - excellent, near mint, good used condition, pull, mint condition
     `),
     damaged: phrases(`
-      password locked, locked password, spare parts, as spare parts, no image, no picture, needs bios flash,
+      password locked, locked password, locked bios, stripes on screen, lines on the screen, stripes on the screen,
+      no channel b, no channel a, donor card, spare parts, as spare parts, no image, no picture, needs bios flash,
       needs flashing, burning smell, smells of burning,
       past the logo, no longer working, no longer works, died, whining, firmware locked, bios locked,
       for parts, for parts or not working, parts only, for parts only, not working, faulty, broken, damaged,

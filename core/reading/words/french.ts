@@ -92,7 +92,10 @@ export const french: LanguageWords = {
       plante, instable, pas testee, abimee, endommagee, a tester, pins tordus, pins tordues,
       broches tordues, fissure, probleme, problemes, sans affichage, pas daffichage, naffiche rien,
       secteurs defectueux, bruyant hs, pour bricoleur, a reviser, ventilateur hs, incomplet, ne marche pas,
-      ne marche plus, etat inconnu, a revoir, pin manquant, ventilateur casse, ventilateur bloque
+      ne marche plus, etat inconnu, a revoir, pin manquant, ventilateur casse, ventilateur bloque, non reconnu, non reconnue,
+      pas reconnu, pas reconnue, pas detecte, non detecte, non detectee, plantages, plantage, lignes a l ecran,
+      lignes sur l ecran, en l etat, tel quel, s eteint, s eteint tout seul, redemarre seul, ne s allume plus,
+      ne s allume pas, n affiche rien, bios bloque, verrouille, verrouillee, fuit, ecran bleu, ecrans bleus
     `),
   },
   denies: ['sans', 'pas', 'aucun', 'aucune', 'jamais', 'ni', 'non'],

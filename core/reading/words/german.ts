@@ -97,7 +97,10 @@ export const german: LanguageWords = {
       startet nicht mehr, ohne bild, mit fehlern, fehler, def, teilweise defekt, reparaturbedurftig,
       zum basteln, bastelprojekt, sektorenfehler, defekte sektoren, abgeraucht, unbekannter zustand,
       zustand unbekannt, grafikfehler, lufter dreht nicht, dreht nicht, macht gerausche, pin fehlt,
-      pin abgebrochen, gebrochen, abgebrochen, durchgebrochen, verzogen, kratzer auf den kontakten
+      pin abgebrochen, gebrochen, abgebrochen, durchgebrochen, verzogen, kratzer auf den kontakten,
+      streifen im bild, streifen auf dem bildschirm, schaltet ab, schaltet sich ab, geht aus, friert ein,
+      bluescreen, bluescreens, gesperrt, bios gesperrt, passwort gesperrt, nicht erkannt, undicht, wie gesehen,
+      wie besehen, so wie er ist, so wie sie ist
     `),
   },
   denies: ['kein', 'keine', 'keinen', 'ohne', 'nicht', 'nie', 'niemals', 'keinerlei'],

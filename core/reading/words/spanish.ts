@@ -82,7 +82,9 @@ export const spanish: LanguageWords = {
       pines doblados, pin doblado, se cuelga, se apaga, se reinicia, inestable, artefactos, no reconoce,
       no reconocido, no detectado, sectores defectuosos, para desguace, desguace, mojado, golpeado,
       sin imagen, no va, para recambios, a reparar, rayas en pantalla, no da senal, sin senal,
-      estado desconocido, ventilador roto, le falta un pin, no se enciende, no prende
+      estado desconocido, ventilador roto, le falta un pin, no se enciende, no prende, no probada, no detecta,
+      no lo detecta, no la detecta, no reconocida, no detectada, no testeada, lineas en pantalla, cuelgues,
+      tal cual, como esta, bios bloqueada, bloqueado, bloqueada, pantallazos, con fugas, no responde, no postea
     `),
   },
   denies: ['sin', 'no', 'ningun', 'ninguna', 'nunca', 'ni'],

@@ -79,7 +79,9 @@ export const swedish: LanguageWords = {
       vattenskadad, otestade, sonderslagen, sprucken, dod, dott, doda, fel, felaktig, saknar bild,
       bootar inte, bootar ej, hackar, flimrar, skramlar, daliga sektorer, instabil, ej provad, oprovad,
       obeprovad, bor repareras, till delar, som delar, reparatursats, okant skick, skick okant,
-      flakt trasig, trasig flakt, saknar pinne, ger ingen bild, gar inte igang
+      flakt trasig, trasig flakt, saknar pinne, ger ingen bild, gar inte igang, testad ej, syns inte, syns ej,
+      hittas inte, hittas ej, som den ar, som det ar, i befintligt skick, befintligt skick, streck pa skarmen,
+      rander pa skarmen, slocknar, stanger av sig, hanger sig, lost bios, svart skarm, doda pixlar, helt dod, lacker
     `),
   },
   denies: ['inga', 'ingen', 'inget', 'utan', 'ej', 'inte', 'aldrig'],
@@ -100,6 +102,8 @@ export const swedish: LanguageWords = {
   `),
   wanted: [
     'sok',
+    'byta',
+    'bytes',
     'koper',
     'kopes',
     'sokes',

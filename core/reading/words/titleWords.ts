@@ -11,7 +11,7 @@ export const surelyWanted = phrases(`
   cambio por, searching for, will trade, i want, im after, in need of, on the hunt for, wanted,
   wts or trade, wanted to buy, buying, kaufe, achete, suche nach, wer hat, necesito, byter, byter mot,
   trade for, swap for, trades for, anyone selling, anybody selling, anyone got, quiero comprar, need a, i need,
-  vill kopa, who has a, who has, anyone have, anyone selling a, paying, will pay, cash waiting, trade up,
+  vill kopa, byta mot, who has a, who has, anyone have, anyone selling a, paying, will pay, cash waiting, trade up,
   up for trade, cherche a acheter, hat jemand, har nagon, alguien vende, price check, how much, price for,
   what is it worth, giveaway, give away, preorder, pre order, reserved for,
   deposit, verlosung, kann jemand, qui vend, in need of a
@@ -62,7 +62,8 @@ export const thingsForIt = phrases(`
   lightbar,
   driver disk, gpu support, card support, support stand, dvr, nvr, recorder, sled, carrier sled, drive sled,
   wallpaper, cooling unit, dust covers, oem box, guide pdf, guide, pdf, ebook, eng sample, vrm cooler,
-  cpu paste, thermal paste only
+  cpu paste, thermal paste only, bloc eau, bloc de refroidissement, support anti affaissement, ruckplatte, standoff,
+  breakout board, vram chips, receipt only, platine arriere, placa trasera, soporte antipandeo
 `)
 
 /** Pieces that end a title only where they are what is sold; with a word before them they come along. */
@@ -85,7 +86,9 @@ export const piecesAtEnd = phrases(`
 /** Parts of a machine, sold out of it. */
 export const partsOfMachine = phrases(`
   power supply, psu, motherboard, mainboard, board, logic board, cpu, processor, memory, ram, drive, fan,
-  cooler, heatsink, front panel, netzteil, moderkort, alimentation, carte mere, lid, cover, side cover,
+  cooler, heatsink, front panel, netzteil, nataggregat, agg, fuente, fuente de alimentacion, moderkort, alimentation,
+  carte mere, placa base, hauptplatine, processor, prozessor, processeur, procesador, arbeitsspeicher, barrette,
+  minne, grafikkort, grafikkarte, carte graphique, flakt, lufter, ventilateur, ventilador, kylare, lid, cover, side cover,
   case, chassis, gehause, feet, speaker, button, cable, riser, bracket, adapter
 `)
 
@@ -154,7 +157,7 @@ export const surelyMachine = phrases(`
   full setup, full rig, ready to game, plug and play pc, pc komplett, rechner komplett, spiele pc, buro pc,
   pc de bureau, pc fixe, pc complet, ordinateur complet, ordi fixe, dator komplett, computer komplett,
   pc completo, ordenador completo, ordenador de sobremesa,
-  stationar dator, speldator med, mining rig, nuc, thin client, chromebook, ultrabook, gaming notebook,
+  stationar dator, uc portable, barbar dator, speldator med, mining rig, nuc, thin client, chromebook, ultrabook, gaming notebook,
   inklusive dator, inkl dator, med dator, inkl pc, incl pc, including pc, comes in pc, in a pc,
   laptop board, laptop motherboard, portable gamer, portable gaming, portatil gamer, gamer laptop,
   gaming bundle, complete setup, whole setup, complete rig, complete machine, machine complete,
