@@ -36,7 +36,7 @@ const fitsPraise: Readonly<Record<string, readonly string[]>> = {
     with anti-sag bracket, no backplate
   `),
   cpu: phrases(`
-    6 core, no cooler, with cooler, incl. stock fan, tray, bent-free pins, chip only no fan
+    N core, no cooler, with cooler, incl. stock fan, tray, bent-free pins, chip only no fan
   `),
   motherboard: phrases(`
     with I/O shield, no shield, incl shield and screws, latest bios, no cpu no ram, with box and manual,
@@ -203,7 +203,9 @@ export function title(part: CataloguePart, dirt: Dirt, chance: Chance): string {
   const name = typedName(part, chance, sizeWords(part, chance, dirt === 'wrong-size'))
   const isSpinning = part.facts.drive === 'hdd'
   const kind = chance.pick(isSpinning ? spinning.kinds : kindWords[part.role]!)
-  const praises = isSpinning ? spinning.praise : fitsPraise[part.role]!
+  const praises = (isSpinning ? spinning.praise : fitsPraise[part.role]!).map((word) =>
+    word === 'N core' ? `${part.facts.cores} core` : word,
+  )
   const said = (list: readonly string[]) =>
     chance.happens(0.5) || list.length === 0 ? '' : chance.pick(list)
   const extras =

@@ -30,6 +30,8 @@ export const querySchema = object({
     interface: oneOf(['sata', 'nvme']),
     formFactor: text().max(20),
     speedMts: wholeFrom(1),
+    cores: wholeFrom(1),
+    socket: text().max(40),
     siblings: texts(),
   })
     .default(undefined)

@@ -28,6 +28,9 @@ const shippingBefore =
 const shippingAfter =
   /^\s*(for )?(the )?(shipping|postage|delivery|post\b|versand|frakt|de (port|livraison|envio)|d'envoi|for (post|shipping)|porto|envio|p&p|courier)\b/
 
+/** `not included. 90. working`: a figure that is a sentence is no model, though one has its number. */
+const isSentence = (before: string, after: string) => /[.;] $/.test(before) && /^(?:[.;]|$)/.test(after)
+
 /**
  * The amounts of a listing with what they are; figures of sizes, ages and models are none.
  *
@@ -45,7 +48,8 @@ export function amountsOf(text: string, home: string, models: ReadonlySet<string
       const after = plainLine.slice(amount.end, amount.end + 40)
       const said = kindOf(amount, before, after, plainLine, index === 0 ? 0 : amounts[index - 1]!.end)
       if (!said) continue
-      if (said.sure === 1 && models.has(plainLine.slice(amount.start, amount.end).trim())) continue
+      const isModel = said.sure === 1 && models.has(plainLine.slice(amount.start, amount.end).trim())
+      if (isModel && !isSentence(before, after)) continue
       const last = found.at(-1)
       const between = last ? plainLine.slice(Math.max(0, last.end - offset), amount.start) : ''
       // `$90 to $120`: neither is the price

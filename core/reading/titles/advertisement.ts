@@ -15,6 +15,7 @@ import {
   piecesOfGraphics,
   piecesOfSupply,
 } from '../words/titleWords'
+import { ofPictures } from './attributeInTitle'
 import { isDenied } from './denied'
 import { HashedPhrases } from './hashedPhrases'
 import type { Role } from '../../parts/part'
@@ -101,7 +102,8 @@ export function saysMachine(scanner: TitleScanner, owns: ReadonlySet<number>): s
     if (isCaseWord(scanner.hash[at + length] ?? -1)) continue
     if (Array.from({ length }, (_, i) => scanner.hash[at + i]!).some((hash) => owns.has(hash))) continue
     // `video card PC gaming`: what it is for
-    let inside = scanner.hash[at] === pcHash && at > 2 && at + length === scanner.count
+    const isUse = scanner.hash[at] === pcHash && usedFor.has(scanner.hash[at + 1]!)
+    let inside = isUse && at > 2 && at + length === scanner.count
     for (let back = 1; back <= 5 && at - back >= 0; back += 1)
       inside ||= insideWords.lengthAt(scanner, at - back) > 0
     if (!inside) return scanner.text(at)
@@ -110,6 +112,7 @@ export function saysMachine(scanner: TitleScanner, owns: ReadonlySet<number>): s
 }
 
 const pcHash = hashText('pc')
+const usedFor = new Set(phrases('gaming, gamer').map(hashText))
 const caseWords = new Set(
   phrases(`
     case, gehause, chassis, boitier, caja, memory, ram, power, psu, part, parts, cooler, fan, board, ssd,
@@ -171,7 +174,10 @@ export function saysWithModel(scanner: TitleScanner, owns: ReadonlySet<number>):
       classesOf(scanner.hash[at + 1]!) !== 0 ||
       figuresBehind.has(scanner.hash[at + 1]!)
     const kind = scanner.kind[at + 2]
-    const isModel = (kind === TokenKind.number && scanner.length(at + 2) >= 2) || kind === TokenKind.mixed
+    // `with screw 100% working`
+    const isModel =
+      (kind === TokenKind.number && scanner.length(at + 2) >= 2 && scanner.text(at + 2) !== '100') ||
+      kind === TokenKind.mixed
     if (!isKnown && isModel && !owns.has(scanner.hash[at + 2]!)) return scanner.text(at + 1)
   }
   return ''
@@ -203,7 +209,7 @@ export function saysChoice(scanner: TitleScanner, owns: ReadonlySet<number>): st
 const choices = new HashedPhrases(choiceWords)
 const isModelKind = (kind: number | undefined) => kind === TokenKind.number || kind === TokenKind.mixed
 const modelNumber = (scanner: TitleScanner, at: number) =>
-  isModelKind(scanner.kind[at]) ? scanner.text(at) : ''
+  isModelKind(scanner.kind[at]) && !ofPictures.test(scanner.text(at)) ? scanner.text(at) : ''
 
 function isOtherModel(scanner: TitleScanner, at: number, own: string, owns: ReadonlySet<number>): boolean {
   const other = modelNumber(scanner, at)

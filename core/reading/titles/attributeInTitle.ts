@@ -22,3 +22,6 @@ export function isSlot(scanner: TitleScanner, i: number): boolean {
 export function isAttributeNoun(scanner: TitleScanner, i: number): boolean {
   return i < scanner.count && attributeNouns.has(scanner.hash[i]!)
 }
+
+/** Lines of a picture and pictures a second: no model. */
+export const ofPictures = /^\d+(p|hz|fps)$/

@@ -1,5 +1,6 @@
 import { phrases } from '../../text/phrases'
 import { anyKind, WordClass } from './lexicon'
+import { ofPictures } from './attributeInTitle'
 import { isNotIncluded } from './notIncluded'
 import type { TitleClasses, WantedClasses } from './titleClasses'
 import { TokenKind, Unit, hashText, type TitleScanner } from './titleScanner'
@@ -187,6 +188,7 @@ function namesSomethingElse(scanner: TitleScanner, i: number, wanted: WantedClas
   if (wanted.hashes.has(scanner.hash[i]!)) return false
   const kind = scanner.kind[i]!
   if (moreHashes.has(scanner.hash[i]!)) return true
+  if (kind === TokenKind.mixed && ofPictures.test(scanner.text(i))) return false
   return (
     (kind === TokenKind.number && scanner.length(i) > 1) ||
     kind === TokenKind.mixed ||

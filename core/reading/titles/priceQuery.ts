@@ -21,6 +21,10 @@ export interface VariantFacts {
   readonly formFactor?: string
   /** Speed of memory in MT/s, where its name has it: a title that states another means another. */
   readonly speedMts?: number
+  /** Of a processor: a title that states another number means another. */
+  readonly cores?: number
+  /** Of a processor or a board: a title that names another means another. */
+  readonly socket?: string
   /** Names of sister models that a title must not mean, such as `640 S` for the plain `640`. */
   readonly siblings?: readonly string[]
 }

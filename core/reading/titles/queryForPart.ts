@@ -54,6 +54,10 @@ export function queryForPart(
     ...(part.role === 'storage' && part.facts.drive !== undefined ? { drive: part.facts.drive } : {}),
     ...(part.role === 'motherboard' ? boardSizeOf(part) : {}),
     ...(namesItsSpeed(part) ? { speedMts: part.facts.speedMts! } : {}),
+    ...(part.role === 'cpu' && part.facts.cores !== undefined ? { cores: part.facts.cores } : {}),
+    ...((part.role === 'cpu' || part.role === 'motherboard') && part.facts.socket !== undefined
+      ? { socket: part.facts.socket }
+      : {}),
     ...(siblings.length > 0 ? { siblings } : {}),
   }
   const { conditions, manners } = priceQueryDefaults

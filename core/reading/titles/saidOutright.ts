@@ -12,6 +12,10 @@ import { piecePatterns } from './outright/piecePatterns'
  */
 const outright = [...otherPatterns, ...lotPatterns, ...piecePatterns, ...brokenPatterns]
 
+/** `no red light`, `never dropped`, `no issues or odd beeps`: what stands before a fault denies it. */
+const deniedBefore =
+  /\b(?:no|never|not|without|zero|kein|keine|keinerlei|nie|ohne|sans|aucun|aucune|pas de|jamais|inga|ingen|aldrig|utan|sin|ningun|nunca)(?: \w+(?: or| oder| ou| eller| o)?)? $/
+
 /** The verdict of the first such pattern; null where the title says none of them. */
 export function saidOutright(
   title: string,
@@ -23,7 +27,8 @@ export function saidOutright(
     if (reason === 'condition' && isDamagedWanted) continue
     if (roles !== 'all' && (role === undefined || !roles.includes(role))) continue
     const said = pattern.exec(plain)
-    if (said) return { reason, detail: `${says}: "${said[0].trim().slice(0, 40)}"` }
+    if (said && !(reason === 'condition' && deniedBefore.test(plain.slice(0, said.index))))
+      return { reason, detail: `${says}: "${said[0].trim().slice(0, 40)}"` }
   }
   return null
 }

@@ -47,7 +47,7 @@ export function saysCompared(scanner: TitleScanner, owns: ReadonlySet<number>): 
   if (versus >= 0) return scanner.text(versus)
   const like = likes.find(scanner)
   // `Like Quill 70 but newer`: it opens with what it is not
-  if (scanner.hash[0] === likeHash && scanner.count > 2) return scanner.text(0)
+  if (scanner.hash[0] === likeHash && scanner.hash[1] !== newHash && scanner.count > 2) return scanner.text(0)
   // praise stands behind the whole name; what is like it has the name behind
   for (let at = Math.max(like, 0); like >= 0 && at < scanner.count; at += 1)
     if (owns.has(scanner.hash[at]!) && isModel(scanner, at)) return scanner.text(like)
@@ -106,7 +106,7 @@ const isKindBehind = (scanner: TitleScanner, at: number) =>
 const partWords = new Set(
   phrases('upgrade, build, use, gaming, games, games only, work, with, cooler, psu').map(hashText),
 )
-const likeHash = hashText('like')
+const [likeHash, newHash] = [hashText('like'), hashText('new')]
 const [inHash, freeHash, equivalent] = ['in', 'free', 'equivalent'].map(hashText) as [number, number, number]
 
 const isModel = ({ kind }: TitleScanner, at: number) =>
@@ -179,11 +179,13 @@ export function saysJoinedOther(
       return `${scanner.text(at - 2)} ${scanner.text(at - 1)}`
     if (at < firstOfWanted) continue
     for (const [kind, names] of kinds) {
-      // a cooler or a box (`caja`) comes along
-      const isOwn = kind === role || kind === 'cooler' || kind === 'case'
+      // a cooler or a box (`caja`, `lada`) comes along
+      const isOwn =
+        kind === role || kind === 'cooler' || (kind === 'case' && boxes.has(scanner.hash[at + 1]!))
       const length = isOwn ? 0 : names.lengthAt(scanner, at + 1)
       const end = at + 1 + length
-      if (length > 0 && (end === scanner.count || scanner.kind[end]! >= TokenKind.plus))
+      const isSized = scanner.kind[end] === TokenKind.measure && end + 1 >= scanner.count
+      if (length > 0 && (end === scanner.count || isSized || scanner.kind[end]! >= TokenKind.plus))
         return scanner.text(at + 1)
     }
     if (around.lengthAt(scanner, at + 1) > 0) return scanner.text(at + 1)
@@ -192,6 +194,7 @@ export function saysJoinedOther(
 }
 
 const around = new HashedPhrases(thingsAround)
+const boxes = new Set(phrases('case, caja, lada').map(hashText))
 
 const likenesses = new Set(
   phrases('pc, gaming, itx, matx, atx, midi, mini, old, new, small, white, black, used, spare').map(hashText),
@@ -275,12 +278,15 @@ export function compoundIn(
     // `ur speldator`: where it was
     if (head === 'machine' && at > 0 && outOf.has(scanner.hash[at - 1]!)) continue
     // `inkl. Originalkarton`, `mit Zusatzlüfter, OVP`: it comes along
+    if (head === 'piece' && at > 1 && withinWords.has(scanner.hash[at - 1]!)) continue
     if (head === 'piece' && at > 1 && (at + 1 < scanner.count || comesAlongAt(scanner, at, owns))) continue
     return { head, word: scanner.text(at) }
   }
   return null
 }
 
+/** `i originalkartong`: it lies in it. */
+const withinWords = new Set(phrases('i, im, in').map(hashText))
 const outOf = new Set(phrases('ur, fran, aus, vom, min, my, from').map(hashText))
 
 function headWord(hash: number, scanner: TitleScanner, at: number): CompoundHead | null {
@@ -300,6 +306,7 @@ function headOf(word: string): CompoundHead | null {
 
 const endsAsMachine = new HashedPhrases(machineAtEnd)
 const endsBad = new HashedPhrases(badAtEnd)
+const byHash = hashText('por')
 const endsInSwap = new HashedPhrases(swapAtEnd)
 const leadsInto = new HashedPhrases(
   phrases(
@@ -332,6 +339,8 @@ export function endsAsBad(scanner: TitleScanner): string {
 /** The last word asks for something in exchange; '' where it does not, or is denied. */
 export function endsInExchange(scanner: TitleScanner): string {
   const last = scanner.count - 1
+  // `se vende por cambio`: why it is sold
+  if (scanner.hash[last - 1] === byHash) return ''
   return last > 0 && endsInSwap.lengthAt(scanner, last) > 0 && !isDenied(scanner, last)
     ? scanner.text(last)
     : ''

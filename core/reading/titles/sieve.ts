@@ -1,4 +1,5 @@
 import { phrases } from '../../text/phrases'
+import { plainText } from '../../text/plainText'
 import { minorDigits } from '../../money/currencies'
 import { dayNumber } from '../../time/calendarDate'
 import type { DropReason, Verdict } from './dropReasons'
@@ -7,6 +8,8 @@ import type { PriceQuery, VariantFacts } from './priceQuery'
 import { drivesOutside, ownNames, portableKinds } from '../words/titleWords'
 import { compared } from '../../parts/vocabularies'
 import { statedBoardSize } from './statedBoardSize'
+import { statedCores } from './statedCores'
+import { statesOtherSocket } from './statedSocket'
 import { statesOtherSpeed } from './statedSpeed'
 import type { SoldRecord } from '../sales/soldRecord'
 import { saysAccessory } from './accessoryInTitle'
@@ -181,7 +184,8 @@ export class Sieve {
     }
     if (query.variant) {
       this.stated.read(scanner, wanted.countsModules)
-      const clash = variantClash(this.stated, scanner, query.variant) || this.otherMake(query.variant)
+      const clash =
+        variantClash(this.stated, scanner, query.variant) || this.otherMake(record.title, query.variant)
       if (clash !== '') return drop('wrong-variant', clash)
     }
     const ending = this.endingOf(record.title)
@@ -255,8 +259,15 @@ export class Sieve {
     return only === '' ? null : drop('accessory', only)
   }
 
-  /** Another size of board or speed of memory than the one asked for, in words; '' where the title states none. */
-  private otherMake({ formFactor, speedMts }: VariantFacts): string {
+  /** Another size, speed, socket or number of cores than the one asked for, in words; '' where the title states none. */
+  private otherMake(title: string, variant: VariantFacts): string {
+    const { formFactor, speedMts, cores, socket } = variant
+    if (variant.interface === 'nvme' && twoAndHalfInch.test(title)) return 'a drive of 2.5 inches'
+    if (variant.drive === 'ssd' && turning.test(title)) return 'a drive that turns'
+    const plain = cores === undefined && socket === undefined ? '' : plainText(title)
+    const said = cores === undefined ? null : statedCores(plain)
+    if (said !== null && said !== cores) return `states ${said} cores, wanted ${cores}`
+    if (socket !== undefined && statesOtherSocket(plain, socket)) return `another socket than ${socket}`
     const size = formFactor === undefined ? '' : statedBoardSize(this.scanner)
     if (size !== '' && compared(size) !== compared(formFactor!)) return `a board of size ${size}`
     return speedMts !== undefined && statesOtherSpeed(this.scanner, speedMts)
@@ -342,7 +353,7 @@ const namesByNumber = (role: Role | undefined) => role !== 'memory' && role !== 
 /** `12% health`: below this share of its life a drive is no comp of the others. */
 const leastHealth = 60
 const healthSaid =
-  /\b(\d{1,2}) ?%\W{0,2}(?:of )?(?:health|life|wear left|endurance left|left|zustand|gesundheit|halsa|hälsa|santé|sante|salud|vida)|(?:health|zustand|hälsa|santé|salud)\W{0,2}(\d{1,2}) ?%/i
+  /\b(\d{1,2}) ?%\W{0,2}(?:of )?(?:health|life|spare|wear left|endurance left|left|zustand|gesundheit|halsa|hälsa|santé|sante|salud|vida)|(?:health|life|spare|zustand|lebensdauer|hälsa|santé|salud)\W{0,2}(\d{1,2}) ?%/i
 const wearSaid = /\b(\d{1,2}|100) ?% (?:used|worn|wear|verbraucht|usé|slitage)\b/i
 function wornOut(title: string): number | null {
   const said = healthSaid.exec(title)
@@ -355,11 +366,14 @@ const isMachineRole = (role: Role | undefined) => role === 'donor' || role === '
 const isSized = (role: Role | undefined) => role === 'storage' || role === 'memory' || role === 'graphics'
 /** `256/512/1TB`, `8GB or 16GB`. */
 const severalSizes =
-  /\b\d+ ?(?:gb|tb)? ?\/ ?\d+ ?(?:gb|tb)? ?(?:\/ ?\d+ ?)?(?:gb|tb)\b|\b\d+ ?(?:gb|tb) (?:or|oder|ou|eller|o) \d+ ?(?:gb|tb)\b/i
+  /\b\d+ ?(?:gb|tb)? ?\/ ?\d+ ?(?:gb|tb)? ?(?:\/ ?\d+ ?)?(?:gb|tb)\b|\b\d+ ?(?:gb|tb)? (?:or|oder|ou|eller|o) \d+ ?(?:gb|tb)\b|\b(?:from|von|de|fran|från) \d+ ?(?:gb|tb)? (?:to|bis|a|till|à) \d+ ?(?:gb|tb)\b/i
 
 const [sfx, tfx, nvme, sata, msata, m2, pcie] = ['sfx', 'tfx', 'nvme', 'sata', 'msata', 'm2', 'pcie'].map(
   hashText,
 ) as [number, number, number, number, number, number, number]
+
+const twoAndHalfInch = /\b2[.,]5 ?(?:"|''|″|-?inch|in\b|zoll|pouces|tum|pulgadas)/i
+const turning = /\b\d{4,5} ?rpm\b/i
 
 const portable = portableKinds.map(hashText)
 /** Of an office machine: one to be carried, or with a screen of its own. */
@@ -383,7 +397,7 @@ function otherKinds(
   const { interface: kind, drive } = variant ?? {}
   const others = [...drivesOutsideHashes, ...(drive === 'ssd' ? spinning : drive === 'hdd' ? solid : [])]
   return unasked(
-    kind === undefined ? others : [...(kind === 'nvme' ? [sata] : [nvme, msata, m2, pcie]), ...others],
+    kind === undefined ? others : [...(kind === 'nvme' ? [sata, msata] : [nvme, msata, m2, pcie]), ...others],
   )
 }
 

@@ -136,6 +136,8 @@ function classBefore(scanner: TitleScanner, i: number, distance: number): number
 function inGigabytes(value: number, unit: number): number {
   if (unit === Unit.gb) return value
   if (unit === Unit.tb) return value * 1000
+  // `4096MB`; a cache or a rate is no such multiple
+  if (unit === Unit.mb && value >= 1024 && value % 1024 === 0) return value / 1024
   return 0
 }
 

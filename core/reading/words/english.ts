@@ -106,7 +106,8 @@ export const english: LanguageWords = {
     `),
     damaged: phrases(`
       password locked, locked password, locked bios, stripes on screen, lines on the screen, stripes on the screen,
-      no channel b, no channel a, donor card, spare parts, as spare parts, no image, no picture, needs bios flash,
+      no channel b, no channel a, unsoldered, no outputs, without outputs, no bios chip, without bios chip, glued in,
+      ihs removed, lapped, wont take, real capacity, donor card, spare parts, as spare parts, no image, no picture, needs bios flash,
       needs flashing, burning smell, smells of burning,
       past the logo, no longer working, no longer works, died, whining, firmware locked, bios locked,
       for parts, for parts or not working, parts only, for parts only, not working, faulty, broken, damaged,
@@ -153,7 +154,7 @@ export const english: LanguageWords = {
       one module bad, one bad module, one channel bad, going bad, gone bad, went bad, ripped off, torn off,
       broken off,
       came off, lights up but, spins but, powers on but, turns on but, posts but, no longer works,
-      no longer boots, will not, shuts the, cuts off, gets hot, drops to desktop, bad health,
+      no longer boots, shuts the, cuts off, gets hot, drops to desktop, bad health,
       fake, counterfeit, clone, reballed, reball, needs reflow, reflow, reflowed, parts donor, only works, works only,
       weird colours, weird colors, strange colours, colour lines, only one output, tested bad, unknown state,
       pads missing,

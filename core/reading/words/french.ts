@@ -95,7 +95,8 @@ export const french: LanguageWords = {
       ne marche plus, etat inconnu, a revoir, pin manquant, ventilateur casse, ventilateur bloque, non reconnu, non reconnue,
       pas reconnu, pas reconnue, pas detecte, non detecte, non detectee, plantages, plantage, lignes a l ecran,
       lignes sur l ecran, en l etat, tel quel, s eteint, s eteint tout seul, redemarre seul, ne s allume plus,
-      ne s allume pas, n affiche rien, bios bloque, verrouille, verrouillee, fuit, ecran bleu, ecrans bleus
+      ne s allume pas, n affiche rien, bios bloque, qui frotte, frotte, clignote, sortie morte, port mort, chauffe trop, bruit de roulement, pin en moins,
+      patte en moins, fait du bruit, grille, grillee, etincelles, redemarre, en l etat, mot de passe bios, verrouille, verrouillee, fuit, ecran bleu, ecrans bleus
     `),
   },
   denies: ['sans', 'pas', 'aucun', 'aucune', 'jamais', 'ni', 'non'],

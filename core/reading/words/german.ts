@@ -100,7 +100,10 @@ export const german: LanguageWords = {
       pin abgebrochen, gebrochen, abgebrochen, durchgebrochen, verzogen, kratzer auf den kontakten,
       streifen im bild, streifen auf dem bildschirm, schaltet ab, schaltet sich ab, geht aus, friert ein,
       bluescreen, bluescreens, gesperrt, bios gesperrt, passwort gesperrt, nicht erkannt, undicht, wie gesehen,
-      wie besehen, so wie er ist, so wie sie ist
+      wie besehen, so wie er ist, so wie sie ist, pixelt,
+      bild kommt nicht, kein signal, gibt kein signal, lufter schleift, springt nicht an, schaltet nicht ein,
+      schaltet nicht mehr ein, fiept, geplatzt, schreibgeschutzt, nicht immer erkannt, lufter laut, modifiziert,
+      bios passwort, mit bios passwort, manchmal, ausgelotet, wackelt, stottert, brummt, summt, geht manchmal
     `),
   },
   denies: ['kein', 'keine', 'keinen', 'ohne', 'nicht', 'nie', 'niemals', 'keinerlei'],

@@ -84,7 +84,8 @@ export const spanish: LanguageWords = {
       sin imagen, no va, para recambios, a reparar, rayas en pantalla, no da senal, sin senal,
       estado desconocido, ventilador roto, le falta un pin, no se enciende, no prende, no probada, no detecta,
       no lo detecta, no la detecta, no reconocida, no detectada, no testeada, lineas en pantalla, cuelgues,
-      tal cual, como esta, bios bloqueada, bloqueado, bloqueada, pantallazos, con fugas, no responde, no postea
+      tal cual, como esta, bios bloqueada, bloqueado, bloqueada, pantallazos, con fugas, no responde, no postea,
+      se calienta, se calienta mucho, hace ruido, hace chispas, chispas, parpadea, le falta, contrasena bios, quemados
     `),
   },
   denies: ['sin', 'no', 'ningun', 'ninguna', 'nunca', 'ni'],

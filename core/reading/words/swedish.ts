@@ -81,7 +81,8 @@ export const swedish: LanguageWords = {
       obeprovad, bor repareras, till delar, som delar, reparatursats, okant skick, skick okant,
       flakt trasig, trasig flakt, saknar pinne, ger ingen bild, gar inte igang, testad ej, syns inte, syns ej,
       hittas inte, hittas ej, som den ar, som det ar, i befintligt skick, befintligt skick, streck pa skarmen,
-      rander pa skarmen, slocknar, stanger av sig, hanger sig, lost bios, svart skarm, doda pixlar, helt dod, lacker
+      rander pa skarmen, slocknar, stanger av sig, hanger sig, lost bios, svart skarm, doda pixlar, helt dod, lacker, snurrar inte,
+      snurrar ej, valdigt varm, blir for varm, behover ny, surrar, ben av, ett ben borta, gnisslar, later illa, losenord i bios
     `),
   },
   denies: ['inga', 'ingen', 'inget', 'utan', 'ej', 'inte', 'aldrig'],

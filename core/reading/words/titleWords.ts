@@ -284,8 +284,10 @@ export const onlyThis = phrases(`
 /** Names of the kinds of part in every language: before the thing asked for and joined to it, two things are sold. */
 export const kindNames: Readonly<Partial<Record<Role, readonly string[]>>> = {
   case: phrases('case, tower, chassis, gehause, boitier, caja, torre, chassi, lada, tour'),
-  supply: phrases('psu, power supply, netzteil, alimentation, nataggregat, agg, fuente'),
-  motherboard: phrases('motherboard, mainboard, mobo, board, carte mere, moderkort, placa base'),
+  supply: phrases('psu, power supply, netzteil, alimentation, nataggregat, natagg, agg, fuente'),
+  motherboard: phrases(
+    'motherboard, mainboard, mobo, board, carte mere, moderkort, placa base, placa, hauptplatine',
+  ),
   cpu: phrases('cpu, processor, prozessor, processeur, procesador'),
   memory: phrases('ram, memory, arbeitsspeicher, memoire, minne, memoria'),
   graphics: phrases('gpu, graphics card, grafikkarte, carte graphique, grafikkort, tarjeta grafica'),

@@ -4,6 +4,8 @@ import { isDenied } from '#core/reading/titles/denied'
 import { queryForPart } from '#core/reading/titles/queryForPart'
 import { Sieve } from '#core/reading/titles/sieve'
 import { statedBoardSize } from '#core/reading/titles/statedBoardSize'
+import { statedCores } from '#core/reading/titles/statedCores'
+import { statesOtherSocket } from '#core/reading/titles/statedSocket'
 import { statesOtherSpeed } from '#core/reading/titles/statedSpeed'
 import { hashText, TitleScanner } from '#core/reading/titles/titleScanner'
 
@@ -34,6 +36,28 @@ describe('memory of another speed', () => {
     ['Plinth 2x8GB DDR4 PC4-25600', false],
     ['Plinth 2x8GB DDR4', false],
   ])('%s: %s', (title, isOther) => expect(statesOtherSpeed(scan(title), 3200)).toBe(isOther))
+})
+
+describe('cores of a processor', () => {
+  test.each([
+    ['dovecote 5300 quad core', 4],
+    ['dovecote 5300 6c/12t', 6],
+    ['dovecote 5300, 6 kerne', 6],
+    ['dovecote 5300 six-core', 6],
+    ['dovecote 5300 6+4 cores', null],
+    ['dovecote 5300 6 of 6 cores work', 6],
+    ['dovecote 5300 3.6 ghz', null],
+  ])('%s: %s', (title, cores) => expect(statedCores(title)).toBe(cores))
+})
+
+describe('another socket', () => {
+  test.each([
+    ['mullion b3 micro socket ln-5', true],
+    ['mullion b3 micro socket ln4', false],
+    ['mullion b3 micro sockel 4', false],
+    ['mullion b3 micro socket clean, no bent pins', false],
+    ['mullion b3 micro', false],
+  ])('%s: %s', (title, isOther) => expect(statesOtherSocket(title, 'LN-4')).toBe(isOther))
 })
 
 describe('a fault that is denied', () => {

@@ -50,7 +50,8 @@ export function wordsFrom(query: PartQuery): QueryWords {
 
 /** The facts a query asks for, in a line. */
 export function variantLine({ variant = {} }: PartQuery): string {
-  const { capacityGb, kitCount, memoryGeneration, module, formFactor, speedMts, siblings = [] } = variant
+  const { capacityGb, kitCount, memoryGeneration, module, formFactor, speedMts, cores, socket } = variant
+  const { siblings = [] } = variant
   const sisters =
     siblings.length > 3
       ? `not ${siblings.slice(0, 2).join(', not ')} and ${siblings.length - 2} other models`
@@ -63,6 +64,8 @@ export function variantLine({ variant = {} }: PartQuery): string {
     variant.interface ?? '',
     formFactor ?? '',
     speedMts ? `${speedMts} MT/s` : '',
+    cores ? `${cores} cores` : '',
+    socket ? `socket ${socket}` : '',
     sisters,
   ]
     .filter((part) => part !== '')

@@ -34,7 +34,7 @@ export const otherPatterns: readonly Outright[] = [
   },
   {
     pattern: either(
-      /\bagainst (?:your|a|an)\b|^not\b|\bclass performance\b|\bremarked\b|\brelabell?ed\b/,
+      /\bagainst (?:your|a|an)\b|^not\b(?! (?:used|mined|from|a mining|opened|overclocked))|\bclass performance\b|\bremarked\b|\brelabell?ed\b/,
       /\b(?:raid|stack|box|pile|bag|pallet|array|crate) of\b/,
     ),
     roles: 'all',
@@ -75,5 +75,58 @@ export const otherPatterns: readonly Outright[] = [
     roles: ['memory'],
     reason: 'wrong-variant',
     says: 'one out of a kit',
+  },
+
+  {
+    pattern: either(
+      /^px my\b|(?<!\bor )\bpart ?-?(?:ex|exchange)\b|\bpx\b|^after an?\b|^who sells\b|^sell (?:us|me)\b|\(?searching\)?$|\d please$/,
+      /\bsold(?:!|,)? (?:thanks|thank you|already|pending|elsewhere)\b|\bbest price paid\b|\d or better$|\banybody$|\banyone$/,
+      /\b(?:or|for) offers? of an?\b|\bupgrade to (?:a )?\d|\bfor your \d|<-?>|->/,
+    ),
+    roles: 'all',
+    reason: 'unwanted-word',
+    says: 'somebody wants or swaps one',
+  },
+  {
+    // `Dovecote Pro 5300`: the word of the dearer line, before the number
+    pattern: /\b[a-z]{3,} pro \d{3,4}\b|\d oem pro\b/,
+    roles: carriesFrames,
+    reason: 'wrong-variant',
+    says: 'another model',
+  },
+  {
+    pattern: /\bups\b|\bredundant\b|\bflex(?:[- ]?atx)?\b|\bserver\b/,
+    roles: ['supply'],
+    reason: 'wrong-variant',
+    says: 'another kind',
+  },
+  {
+    pattern: either(
+      /\bsshd\b|\bpen ?drive\b|\bmemory (?:card|stick)\b|\busb ?stick\b|\d ?tb stick\b|\bthunderbolt\b|\bcf ?express\b/,
+      /\bhandheld\b|\bconsole (?:kit|version|edition)\b|\b2230\b|\bu\.? ?2\b(?! ?x)/,
+    ),
+    roles: ['storage'],
+    reason: 'wrong-variant',
+    says: 'another kind',
+  },
+  {
+    pattern: either(
+      /\binzahlungnahme\b|\bin zahlung\b|\bvill ha\b|\bj'?echange\b|^recherchons\b|^kjopes\b|\bwer verkauft\b|\bbuscado$/,
+      /\bvad (?:ar|kostar)\b|\bcombien (?:vaut|coute)\b|\bcuanto (?:vale|cuesta)\b|\bwas kostet\b|\bgegen (?:eine? )?\d{2,4}\b|\btauschen\b/,
+      /\bnot for sale\b|\bnicht zu verkaufen\b/,
+    ),
+    roles: 'all',
+    reason: 'unwanted-word',
+    says: 'no offer of one for money',
+  },
+  {
+    // a card without a way out of it
+    pattern: either(
+      /\bheadless\b|(?<!\b(?:no|not|never)(?: an?)? )\bmining (?:edition|card|version)\b|\bvideo out removed\b|\b(?:no|without) (?:hdmi|display|video) (?:ports?|outputs?)\b|\bno (?:hdmi|dp)$/,
+      /\bmodified v?bios\b|\bv?bios (?:mod|modified|flashed for)\b/,
+    ),
+    roles: ['graphics'],
+    reason: 'wrong-variant',
+    says: 'another model, or changed',
   },
 ]

@@ -40,7 +40,7 @@ export const piecePatterns: readonly Outright[] = [
   },
   {
     pattern:
-      /\b(?:chips?|core|caps?|capacitors?|modules?|fans?|shroud|heatsink|item|card|cpu|gpu|die|socket) (?:is |are )?(?:missing|fehlt|fehlen|manquante?s?|saknas|falta)\b/,
+      /\b(?:chips?|core|caps?|capacitors?|modules?|fans?|shroud|heatsink|item|card|cpu|gpu|die|socket) (?:is |are )?(?:missing|fehlt|fehlen|manquante?s?|saknas|falta)\b(?! \w)/,
     roles: ['graphics', 'cpu', 'memory', 'motherboard', 'storage'],
     reason: 'accessory',
     says: 'not all of it is there',
@@ -116,6 +116,51 @@ export const piecePatterns: readonly Outright[] = [
     supply: 'psu|power supply|netzteil',
     case: 'case|gehause|boitier|chassi',
   }),
+
+  {
+    pattern: either(
+      /^(?:the )?(?:box|carton|ovp) (?:my|that|of|from)\b|\bcarton (?:with|and)\b|\d(?: ?gb| ?tb)? packaging$/,
+      /(?<!\b(?:\d|\dx|two|three|with|and|all|incl\.?|no|without|needs) )\b(?:sata|pcie|atx|eps|cpu|modular|molex) (?:leads?|pigtails?)\b|\bpigtails?$|\bcable mod\b|\bmod kit$|\bsleeved (?:set|cables?|kit)\b|(?<!\b(?:with|no|without|incl\.?|and|plus|a|new|w) )(?<![+&] ?)\bpower cord\b/,
+      /\d(?: ?gb| ?tb)? thermal pads?$|\bpad kit$|\bscrews? kit$|\b(?:thermal )?pad (?:kit|set)\b|\bdust plugs?\b|\bbios (?:file|on usb|rom|image)\b|\bduct$/,
+      /\b(?:wifi|sound|serial|vga|usb|lan|network) (?:card|module|modul)$|\b(?:socket|ram|retention) (?:lever|latch|clip|module|frame)\b|\bretention$|\bwasher mod\b/,
+      /\bcard bracket\b|\blids$|\bplastic (?:case|box|shell)$|\brecovery$/,
+    ),
+    roles: ['graphics', 'cpu', 'motherboard', 'supply', 'storage', 'donor'],
+    reason: 'accessory',
+    says: 'a piece of it',
+  },
+  {
+    pattern: /\bswitch$/,
+    roles: ['supply'],
+    reason: 'accessory',
+    says: 'a piece of it',
+  },
+  {
+    pattern:
+      /\b(?:no|without|missing|ohne|sans|utan|sin) (?:the )?(?:chipset |vrm )?(?:heatsinks?|coolers?|kuhlkorper|radiateurs?|kylflansar)\b/,
+    roles: ['motherboard'],
+    reason: 'accessory',
+    says: 'not all of it is there',
+  },
+  {
+    pattern:
+      /\b(?:no|without|missing|ohne|sans|utan|sin) (?:the )?(?:drive cage|cage|side(?: panel)?|cover|lid|front|deckel|seitenteil)\b/,
+    roles: ['donor'],
+    reason: 'accessory',
+    says: 'not all of it is there',
+  },
+  {
+    pattern: either(
+      /^(?:reparatur|reparation|reparacion|repair|reparieren)\b|\breparatur (?:festpreis|ab|service)\b|\breinigung und\b|\bhosting\b|\bbenchmark results?\b|\breview sample\b/,
+      /\b(?:attrappe|maquette|dummy|visserie|slotblech|equerre|escuadra|bausatz|verlangerung|key chain|treiber[- ]cd|cap kit|windows[- ]stick)\b/,
+      /\bcable (?:d')?alimentation\b|\bplaque arriere\b|\bsupport gpu\b|\b(?:license|licence|lizenz|licens)$|\bkuhler boxed$/,
+      /\d(?: ?gb| ?go| ?tb)? (?:caja original|faste|stutze|stod|schrauben?|dissipateur|disipador|kylflans|skruv|halter|support)$/,
+      /\b(?:ohne|sans|sin|utan) (?:cpu|processor|processeur|procesador|prozessor|karte|carte|kort|tarjeta)\b.*$/,
+    ),
+    roles: ['graphics', 'cpu', 'storage', 'supply'],
+    reason: 'accessory',
+    says: 'a piece of it, or a service',
+  },
 ]
 
 /** `CPU not included`, `without card`: the thing itself is not there. */
