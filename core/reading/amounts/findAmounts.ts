@@ -95,8 +95,8 @@ export function findAmounts(line: string, home: Currency, marks: Marks): Amount[
     const from = match.index + (signBefore === null ? match[0].search(/\d/) : 0)
     const digitsAt = match.index + match[0].search(/\d/)
     let digits = text.slice(digitsAt, match.index + match[0].length)
-    // a space groups only at the start or after a sign
-    if (digits.includes(' ') && signBefore === null && text.slice(0, digitsAt).trim() !== '') {
+    // a space groups only at the start, after a sign or a word for a price
+    if (digits.includes(' ') && signBefore === null && !opensAmount.test(text.slice(0, digitsAt))) {
       digits = digits.slice(0, digits.indexOf(' '))
       pattern.lastIndex = digitsAt + digits.length
     }
@@ -121,6 +121,9 @@ export function findAmounts(line: string, home: Currency, marks: Marks): Amount[
   }
   return found
 }
+
+const opensAmount =
+  /(?:^|[:=→+]|\b(?:slutpris|pris|preis|endpreis|verkaufspreis|prix|precio|price|bud|paid|betalt|frakt|versand|porto|sold for|sald for|solgt for))\s*$/
 
 interface Sign {
   readonly text: string

@@ -21,6 +21,7 @@ export interface ReadLine {
   readonly condition?: Condition
   readonly isSold: boolean
   readonly isEach?: boolean
+  readonly quantity?: number
 }
 
 /** The price of a line, or why there is none. */
@@ -37,10 +38,11 @@ export interface LineContext extends DateContext {
 const neutral = new PhraseSet(
   phrases(`
   a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to, in, is,
-  of, cost, costs, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
+  of, cost, costs, possible, available, moglich, mojlig, mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
   estado, skick, state, item condition, per, order, exp, by, via
 `),
 )
+const freeWords = new PhraseSet(['free', 'gratis', 'kostenlos', 'gratuit', 'gratuite', 'fri'])
 const saleWords = new PhraseSet(['sale', 'this', 'item', 'items', 'listing'])
 
 /** What a line says; `line` is its number in the text. */
@@ -48,6 +50,8 @@ export function classifyLine(raw: string, line: number, context: LineContext): R
   const plain = plainText(raw)
   const words = wordsOf(plain)
   const base = { line, raw: raw.trim(), isSold: wordsFor('sold').has(words) }
+  const counted = quantityOf(plain)
+  if (counted !== null) return { ...base, kind: 'about', quantity: counted }
   return (
     dateLine(base, raw, words, context) ??
     shippingLine(base, raw, words, context) ??
@@ -57,6 +61,15 @@ export function classifyLine(raw: string, line: number, context: LineContext): R
     stateLine(base, words) ??
     aboutLine(base, words) ?? { ...base, kind: 'title', isSold: false }
   )
+}
+
+const saidQuantity =
+  /^\W*(?:quantity|qty|menge|anzahl|antal|quantite|cantidad|stuck|styck)\W*(\d{1,3})\W*$|^(\d{1,3}) (?:pieces|pcs|stuck|stk|st|styck|units|piezas|unidades|pieces)$/
+/** `Quantity: 2`; null where the line says no such thing. */
+function quantityOf(plain: string): number | null {
+  const said = saidQuantity.exec(plain)
+  const count = Number(said?.[1] ?? said?.[2] ?? 0)
+  return count > 0 ? count : null
 }
 
 type Base = Pick<ReadLine, 'line' | 'raw' | 'isSold'>
@@ -73,6 +86,9 @@ function dateLine(
 ): ReadLine | null {
   const date = findDate(raw, context)
   if (!date) return null
+  // `sold for $140 on Oct 3` says more than a day
+  if (findAmounts(raw, context.home, context.marks).some((each) => !each.isBare && each.start < date.start))
+    return null
   const rest = outside(words, [date]).filter(({ word }) => !/^\d{1,2}h?\d{0,2}$/.test(word))
   if (!areOnly(rest, [wordsFor('besideDate'), wordsFor('sold'), saleWords])) return null
   return { ...base, kind: 'date', date }
@@ -85,16 +101,18 @@ function shippingLine(
   context: LineContext,
 ): ReadLine | null {
   const pickup = wordsFor('pickup').has(words)
-  const isFree = wordsFor('freeShipping').has(words)
+  const isFree =
+    wordsFor('freeShipping').has(words) ||
+    /^\W*\p{L}+( cost)?\W*[: ]\s*(free|gratis|kostenlos|gratuite?|fri)\W*$/u.test(plainText(raw))
   const isShipping = wordsFor('shipping').has(words)
   if (!pickup && !isFree && !isShipping) return null
   const amounts = findAmounts(raw, context.home, context.marks)
   const rest = outside(words, amounts)
   const sets = ['pickup', 'freeShipping', 'shipping', 'besidePrice', 'pageNoise'] as const
-  if (!areOnly(rest, [...sets.map(wordsFor), neutral])) return null
+  if (!areOnly(rest, [...sets.map(wordsFor), neutral, freeWords])) return null
   const [amount] = amounts
-  if (pickup && !amount) return { ...base, kind: 'shipping', shipping: 'free', manner: 'local' }
   if (isFree) return { ...base, kind: 'shipping', shipping: 'free' }
+  if (pickup && !amount) return { ...base, kind: 'shipping', shipping: 'free', manner: 'local' }
   return { ...base, kind: 'shipping', shipping: amount ?? null }
 }
 
@@ -138,7 +156,7 @@ function priceLine(
       return { ...base, kind: 'about' }
   }
   const isEach = wordsFor('each').has(rest)
-  const manner = mannerOf(rest)
+  const manner = mannerOf(rest) ?? (rest.some(({ word }) => word === 'local') ? 'local' : null)
   const price = priceOf(raw, words, amounts)
   if (price === null) return { ...base, kind: 'about' }
   const isBare = amounts.every((each) => each.isBare) && rest.length === 0
@@ -174,6 +192,10 @@ export function priceOf(
     return lastMark(words.filter((word) => word.start >= from && word.end <= each.start)) === 'now'
   })
   const [one] = now.length === 1 ? now : candidates
+  // `$200 → $140`: what it came to
+  const isDrop =
+    amounts.length === 2 && /^\s*(?:→|➔|➜|⇒|->|=>)\s*$/.test(raw.slice(amounts[0]!.end, amounts[1]!.start))
+  if (isDrop) return { amount: amounts[1]!, problem: amounts[1]!.value === null ? 'ambiguous' : null }
   if (now.length !== 1 && amounts.length === 2 && isRange(raw, amounts))
     return { amount: null, problem: 'range' }
   if (!one) return null
@@ -233,9 +255,13 @@ function stateLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
   }
 }
 
+/** `name 98.2% positive (2.4K)`, `seller_name (1,234) 99.8%`. */
+const ofSeller =
+  /^\S+ (?:\([\d.,]+k?\) )?\d{2,3}(?:[.,]\d)? ?%(?: (?:positive|positiv|de votos positivos|d'évaluations positives))?(?: \([\d.,]+k?\))?$/i
+
 /** Tells of the seller, the place or the page: nothing of the thing. */
 function aboutLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
-  if (words.length === 0) return { ...base, kind: 'about' }
+  if (words.length === 0 || ofSeller.test(base.raw)) return { ...base, kind: 'about' }
   const about = wordsFor('aboutSeller').at(words, 0)
   if (
     about &&

@@ -48,7 +48,7 @@ function withoutAbout(lines: readonly LineInPage[]): LineInPage[] {
   let gap = false
   for (const line of lines) {
     gap ||= line.gap
-    if (line.kind === 'about') continue
+    if (line.kind === 'about' && line.quantity === undefined) continue
     told.push({ ...line, gap })
     gap = false
   }
@@ -97,6 +97,7 @@ function titleRuns(block: Block): number {
 /** Which date each title goes with: two groupings that differ here differ in what was sold when. */
 function pairing(blocks: readonly Block[]): string {
   return blocks
+    .filter(isComplete)
     .map((block) =>
       block
         .filter((line) => line.kind === 'title' || line.kind === 'date' || is(line, 'price'))
@@ -114,8 +115,21 @@ export function titleOf(block: Block): string {
     if (kept.some((each) => normal(each) === plain)) continue
     kept.push(line.raw.trim())
   }
-  return kept.join(' ').replace(/\s+/g, ' ').slice(0, 500)
+  return kept
+    .join(' ')
+    .replace(/\s+/g, ' ')
+    .replace(before, '')
+    .replace(after, '')
+    .replace(doubled, '$1')
+    .slice(0, 500)
 }
+
+/** What stands before a title and is none: a label, `[SOLD]`, signs for the eye. */
+const before =
+  /^(?:\s|\p{So}|\u200d|\ufe0f|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
+/** The name of a picture runs into the title that says the same. */
+const doubled = /^(.{8,})\1$/
+const after = /(?:\s|\p{So}|\u200d|\ufe0f)+$/u
 
 function normal(text: string): string {
   return plainText(text)

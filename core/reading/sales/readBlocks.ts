@@ -5,6 +5,7 @@ import { minorDigits } from '../../money/currencies'
 import { wordsFor } from '../words/allWords'
 import { plainText, wordsOf } from '../../text/plainText'
 import { classifyLine, type LineContext, type ReadLine } from './classifyLine'
+import { priceAndShipping, readPiece } from './priceAndShipping'
 import { groupBlocks, titleOf, type Block, type LineInPage } from './groupBlocks'
 import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './readSales'
 import { stateOfTitle, worse } from './stateOf'
@@ -73,10 +74,24 @@ export function linesOf(rawLines: readonly string[], context: LineContext): Line
       lines.push({ ...each, gap: gap && at === 0 })
     gap = false
   }
-  return lines
+  return withoutRepeated(lines)
+}
+
+/** Words without a figure that stand again and again between the things (`Opens in a new tab`) are the page's own. */
+function withoutRepeated(lines: readonly LineInPage[]): LineInPage[] {
+  const counts = new Map<string, number>()
+  const isWords = ({ kind, raw }: ReadLine) => kind === 'title' && !/\d/.test(raw)
+  for (const each of lines) if (isWords(each)) counts.set(each.raw, (counts.get(each.raw) ?? 0) + 1)
+  const others = lines.filter((each) => each.kind === 'title' && (counts.get(each.raw) ?? 0) < 2).length
+  return lines.map((each) => {
+    const count = isWords(each) ? counts.get(each.raw)! : 0
+    return count >= 2 && others >= count ? { ...each, kind: 'about' } : each
+  })
 }
 
 function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
+  const both = priceAndShipping(raw, line, context)
+  if (both) return both
   const whole = classifyLine(raw, line, context)
   if (whole.kind !== 'title') return [whole]
   const cut = raw.split(/\t+| {3,}|\s+[|·•–—]\s+/).filter((piece) => piece.trim() !== '')
@@ -85,14 +100,26 @@ function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
     if (pieces.filter(({ kind }) => kind === 'title').length <= 1) return pieces
   }
   // a dash parts things only where one of them is a price or a date
-  const dashed = raw.split(/\s+[-–—]\s+|,\s+/).map((piece) => classifyLine(piece, line, context))
+  const parted = raw.split(/\s+[-–—]\s+|,\s+(?!\d{4}\b)/)
+  const dashed = parted.flatMap((piece) => readPiece(piece, line, context))
   if (
+    !parted.some((piece) => saysTwo(piece, context)) &&
+    !dashed.some((each) => each.kind === 'title' && saysPrice(each.raw, context)) &&
     dashed.filter(({ kind }) => kind === 'title').length === 1 &&
     dashed.some(({ kind }) => kind === 'price' || kind === 'date')
   )
     return dashed
   return titleWithPrice(raw, line, context)
 }
+
+/** `Quill 70 ($140`: the title has not been parted from its price. */
+const saysPrice = (title: string, context: LineContext) =>
+  findAmounts(title, context.home, context.marks).some(({ isBare }) => !isBare)
+
+/** `sold for $140 on Oct 3`: an amount and a date in one. */
+const saysTwo = (piece: string, context: LineContext) =>
+  findDate(piece, context) !== null &&
+  findAmounts(piece, context.home, context.marks).some(({ isBare }) => !isBare)
 
 /** A line that holds title and price: what stands before the first amount or date is the title. */
 function titleWithPrice(raw: string, line: number, context: LineContext): ReadLine[] {
@@ -102,6 +129,11 @@ function titleWithPrice(raw: string, line: number, context: LineContext): ReadLi
   if (plain.length !== raw.length) return [whole]
   const amount = findAmounts(raw, context.home, context.marks).find((each) => !each.isBare)
   const date = findDate(raw, context)
+  // `3 Oct  Quill 70  $140`: the day stands first
+  if (date && plain.slice(0, date.start).trim() === '') {
+    const behind = titleWithPrice(raw.slice(date.end).replace(/^[\s:,;|–-]+/, ''), line, context)
+    return behind.length > 1 ? [classifyLine(raw.slice(0, date.end), line, context), ...behind] : [whole]
+  }
   const from = Math.min(amount?.start ?? raw.length, date?.start ?? raw.length)
   // the words that belong to the amount or date stand before it
   const before = wordsOf(plain.slice(0, from))
@@ -117,13 +149,15 @@ function titleWithPrice(raw: string, line: number, context: LineContext): ReadLi
   const [head, tail] = [raw.slice(0, at), raw.slice(at)]
   if (cut < 2 || tail.trim() === '' || (!amount && !date)) return [whole]
   const rest = restOf(tail, line, context)
-  return rest === null ? [whole] : [classifyLine(head.replace(/[\s:,;|-]+$/, ''), line, context), ...rest]
+  return rest === null ? [whole] : [classifyLine(head.replace(/[\s:,;|(→>=-]+$/, ''), line, context), ...rest]
 }
 
 /** What stands behind a title on its line, read piece by piece; null where some of it is neither. */
 function restOf(tail: string, line: number, context: LineContext): ReadLine[] | null {
-  const whole = classifyLine(tail, line, context)
-  if (whole.kind !== 'title') return [whole]
+  const whole = readPiece(tail, line, context)
+  if (whole[0]!.kind !== 'title') return whole
+  const dated = withoutDate(tail, line, context)
+  if (dated) return dated
   for (const split of [/[,;|]\s+/, /\s+(?=sold|verkauft|vendu|vendido|sald|såld|\+|free|used)/i, /\s{2,}/]) {
     const pieces = tail.split(split).filter((piece) => piece.trim() !== '')
     const read = pieces.map((piece) => classifyLine(piece, line, context))
@@ -131,6 +165,22 @@ function restOf(tail: string, line: number, context: LineContext): ReadLine[] | 
   }
   return null
 }
+
+/** `sold for $140 on Oct 3`: the date, and what stands before and behind it; null where some of that is neither. */
+function withoutDate(tail: string, line: number, context: LineContext): ReadLine[] | null {
+  const date = findDate(tail, context)
+  if (!date) return null
+  const pieces = [
+    tail.slice(0, date.start).replace(joinsDate, ''),
+    tail.slice(date.end).replace(/^[\s,;)|-]+/, ''),
+  ].filter((piece) => piece.trim() !== '')
+  if (pieces.length === 0) return null
+  const read = pieces.map((piece) => restOf(piece, line, context))
+  const said = classifyLine(tail.slice(date.start, date.end), line, context)
+  return read.includes(null) || said.kind !== 'date' ? null : [...read.flatMap((each) => each!), said]
+}
+
+const joinsDate = /(?:[\s,;(|-]+|\b(?:on|the|am|den|le|el|at|der))+$/i
 
 interface BlockContext extends LineContext {
   readonly takesBare: boolean
@@ -170,7 +220,7 @@ function readBlock(
       soldOn: isOpen ? null : (date?.date ?? null),
       manner: block.some((each) => each.manner === 'auction') ? 'auction' : (manner ?? 'fixed'),
       condition: worse(state, stateOfTitle(title)),
-      quantity: isEach ? 1 : null,
+      quantity: isEach ? 1 : (block.find((each) => each.quantity !== undefined)?.quantity ?? null),
       lines: [Math.min(...numbers), Math.max(...numbers)],
     },
     found,

@@ -73,6 +73,8 @@ export const longestSalesText = 5_000_000
  * @example readSales('Quill 70 8GB\n$131.00\nSold Oct 28', { today: '2026-10-31', currency: 'CAD' }) // one record of 131.00 on 2026-10-28
  */
 export function readSales(text: string, context: SalesContext): SalesRead {
-  const table = tableIn(text, context)
-  return table === null ? readBlocks(text, context) : readSalesTable(table, context)
+  // points of a list and signs for bold letters say nothing
+  const plain = text.replace(/^[ \t]*[•▪‣◦*–-][ \t]+/gm, '').replace(/\*\*|__/g, '')
+  const table = tableIn(plain, context)
+  return table === null ? readBlocks(plain, context) : readSalesTable(table, context)
 }

@@ -7,6 +7,7 @@ import { wordsFor } from '../words/allWords'
 import { plainText, wordsOf } from '../../text/plainText'
 import { zeroOf } from './readBlocks'
 import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './readSales'
+import { jsonRows } from './jsonRows'
 import { conditions, manners, type Condition, type Manner } from './soldRecord'
 import { stateOfTitle, statesIn, worse } from './stateOf'
 
@@ -46,21 +47,21 @@ const headers: Readonly<Record<Field, readonly string[]>> = {
     winning bid, cost, betrag, sum, sold at, asking, ask, asking price, begart pris
   `),
   shipping: phrases(`
-    shipping, postage, delivery, shipping cost, freight, versand, versandkosten, porto, livraison, port,
+    shipping, ship, p p, postage, delivery, shipping cost, freight, versand, versandkosten, porto, livraison, port,
     frais de port, envio, gastos de envio, frakt, p p
   `),
   currency: ['currency', 'cur', 'ccy', 'wahrung', 'devise', 'moneda', 'divisa', 'valuta'],
   soldOn: phrases(`
     sold on, sold, date, date sold, sold date, ended, end date, sale date, day, when, datum, verkauft am,
     verkaufsdatum, vendu le, date de vente, fecha, vendido el, fecha de venta, sald, salt, sald den,
-    end time, closed
+    end time, closed, verkauft, vendu, vendido, solgt, avslutad, beendet, ende
   `),
   manner: phrases(`
-    manner, manner of sale, kind of sale, type, format, sale type, art, verkaufsart, type de vente, tipo,
+    manner, manner of sale, satt, forsaljningssatt, salj satt, kind of sale, type, format, sale type, art, verkaufsart, type de vente, tipo,
     formato, typ, kind, listing type, how, sale
   `),
   condition: phrases(`
-    condition, state, quality, item condition, zustand, etat, estado, skick, grade
+    condition, cond, state, quality, item condition, zustand, etat, estado, skick, grade
   `),
   quantity: phrases(`
     quantity, qty, count, pieces, units, menge, anzahl, stuck, quantite, cantidad, antal, number sold, pcs
@@ -75,6 +76,8 @@ const mostColumns = 60
  */
 export function tableIn(text: string, context: SalesContext): SalesTable | null {
   const clean = text.replace(/^\uFEFF/, '')
+  const objects = jsonRows(clean)
+  if (objects) return tableOf(objects, context)
   for (const delimiter of ['\t', ';', ',', '|']) {
     if (!clean.includes(delimiter)) continue
     const table = tableBy(clean, delimiter, context)
@@ -84,7 +87,10 @@ export function tableIn(text: string, context: SalesContext): SalesTable | null 
 }
 
 function tableBy(text: string, delimiter: string, context: SalesContext): SalesTable | null {
-  const rows = rowsOf(text, delimiter)
+  return tableOf(rowsOf(text, delimiter), context)
+}
+
+function tableOf(rows: SalesTable['rows'], context: SalesContext): SalesTable | null {
   const [first] = rows
   if (!first || first.cells.length < 2) return null
   const named = context.columns ? columnsGiven(first.cells, context.columns) : byHeader(first.cells)
@@ -111,7 +117,10 @@ function rowsOf(text: string, delimiter: string): { cells: string[]; line: numbe
     delimiter,
     step: ({ data, meta }) => {
       const cells = data.map((cell) => cell.trim())
-      if (cells.some((cell) => cell !== '')) rows.push({ cells: cells.slice(0, mostColumns), line })
+      // the rule under the header of a table in plain text: `|---|:--|`
+      const isRule = cells.every((cell) => /^:?-*:?$/.test(cell))
+      if (!isRule && cells.some((cell) => cell !== ''))
+        rows.push({ cells: cells.slice(0, mostColumns), line })
       line += newlinesIn(text, at, meta.cursor)
       at = meta.cursor
     },

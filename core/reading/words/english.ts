@@ -38,7 +38,7 @@ export const english: LanguageWords = {
   `),
   shipping: phrases(`
     shipping, postage, delivery, ship, ships, shipped, post, courier, freight, p&p, s&h, handling, posted,
-    shipping cost
+    shipping cost, can ship, will ship, can post, will post
   `),
   freeShipping: phrases(`
     free shipping, free postage, free delivery, free p&p, shipping included, postage included,
@@ -60,7 +60,7 @@ export const english: LanguageWords = {
     plus tx, tx, + tx, plus tax, asking, ask, sold, sold for, final, bid, current bid, winning, paid, buy,
     it, item, each, per item, ea, reduced, reduced to, sale, selling, hammer, amount, negotiable,
     final price, final bid, price:, deal, to, won, incl, inc, vat, dollars, bucks, pounds, euros, euro, the,
-    hammer price, fixed, fixed price
+    hammer price, fixed, fixed price, for all, for both, for the lot, for the pair, all together, together, lot
   `),
   notThePrice: phrases(`
     was, were, list, list price, rrp, msrp, retail, originally, original price, previously, approximately,
@@ -73,14 +73,15 @@ export const english: LanguageWords = {
   `),
   hiddenPrice: phrases(`
     offer accepted, accepted offer, price hidden, price not shown, see price, price on request,
-    make an offer, private sale, undisclosed
+    make an offer, private sale, undisclosed, hidden, accepted, accepted by the seller, offer was accepted,
+    an offer was accepted, not disclosed, price not disclosed, price on application
   `),
   each: ['each', 'ea', 'per piece', 'apiece', 'a piece'],
   auction: phrases(`
     bids, bid, auction, winning bid, highest bid, current bid, timed auction, sold at auction
   `),
   fixedPrice: phrases(`
-    buy, offer, buy now, fixed price, obo, fixed, classified ad, was buy now, or offer, set price,
+    buy, bin, offer, buy now, fixed price, obo, fixed, classified ad, was buy now, or offer, set price,
     make offer
   `),
   state: {
@@ -181,7 +182,11 @@ export const english: LanguageWords = {
     no returns, advertisement, watch, details, more, image, photo, picture, opens in a new window,
     opens in a new window or tab, leave feedback, buy again, coupon, in stock, brand, ad, promoted, item,
     favourite, favorite, next page, previous, contact seller, hide, load more, recently sold, completed,
-    sold, listing
+    sold, listing, private, business, private seller, business seller, commercial, commercial seller, available,
+    ended, skip to main content, main content, of, to, view similar, view similar items, sell one like this,
+    similar items, find similar, or best value, verified, seller, pro seller, positive, feedback, last chance,
+    only one left, more like this, save, saved, follow, following, quick view, compare, add to favourites,
+    rating, ratings, stars, page, next, back to top, show more, show all
   `),
   shopPage: phrases(`
     in stock, out of stock, add to cart, add to basket, add to bag, reviews, out of 5, ships in, sold out,

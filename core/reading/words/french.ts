@@ -106,7 +106,9 @@ export const french: LanguageWords = {
   `),
   pageNoise: phrases(`
     sponsorise, annonce, voir plus, details, resultats, suivre, nouvelle annonce, retours gratuits, filtrer,
-    trier, voir la description, voir description, objets vendus, plus, annonces
+    trier, voir la description, voir description, objets vendus, plus, annonces, particulier, professionnel, pro,
+    vendeur particulier, vendeur professionnel, terminee, termine, objets similaires, page,
+    la page s ouvre dans une nouvelle fenetre ou un nouvel onglet, s ouvre dans une nouvelle fenetre, evaluations
   `),
   shopPage: phrases(`
     ajouter au panier, en stock, rupture de stock, avis, disponible, indisponible, expedie sous,

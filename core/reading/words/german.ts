@@ -34,7 +34,7 @@ export const german: LanguageWords = {
   sold: ['verkauft', 'verkauft am', 'verkauft fur', 'verkauft um', 'abverkauft', 'zuschlag'],
   shipping: phrases(`
     versand, versandkosten, lieferung, porto, zzgl versand, zzgl, versende, lieferkosten,
-    versicherter versand, paket
+    versicherter versand, paket, versand moglich, versand gegen aufpreis
   `),
   freeShipping: phrases(`
     versandkostenfrei, kostenloser versand, gratis versand, versand gratis, versand kostenlos, inkl versand,
@@ -115,7 +115,9 @@ export const german: LanguageWords = {
   pageNoise: phrases(`
     anzeige, gesponsert, beobachter, merken, mehr, details, neu eingestellt, ahnliche artikel, ergebnisse,
     filtern, sortieren, beobachten, kostenlose ruckgabe, rucknahme, verkaufte artikel, siehe beschreibung,
-    gesamtpreis, weitere, bild, top, artikel
+    gesamtpreis, weitere, bild, top, artikel, privater verkaufer, gewerblicher verkaufer, von privat, privat, gewerblich,
+    verfugbar, beendet, zum hauptinhalt, mehr anzeigen, seite, wird in neuem fenster geoffnet,
+    wird in einem neuen fenster oder tab geoffnet, ahnliche anzeigen, garantiert, bewertungen, anzeigen
   `),
   shopPage: phrases(`
     in den warenkorb, auf lager, nicht auf lager, lieferbar, sofort lieferbar, bewertungen, ausverkauft,

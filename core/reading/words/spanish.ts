@@ -95,7 +95,8 @@ export const spanish: LanguageWords = {
   `),
   pageNoise: phrases(`
     patrocinado, anuncio, ver mas, detalles, resultados, seguir, devoluciones gratis, filtrar, ordenar,
-    ver descripcion, mas
+    ver descripcion, mas, particular, profesional, vendedor particular, finalizado, finalizada, pagina,
+    articulos similares, se abre en una ventana nueva, valoraciones
   `),
   shopPage: phrases(`
     anadir al carrito, anadir a la cesta, en stock, sin stock, agotado, valoraciones, opiniones, disponible

@@ -30,8 +30,30 @@ export const swedish: LanguageWords = {
     den, kl, datum, avslutad, avslutades, slutade, mandag, tisdag, onsdag, torsdag, fredag, lordag, sondag,
     man, tis, ons, tors, tor, fre, lor, son, inlagd, en, ett, auktionen
   `),
-  sold: ['sald', 'salt', 'salda', 'sald for', 'salt for', 'avslutad', 'vinnande bud', 'slutpris', 'sald den'],
-  shipping: ['frakt', 'porto', 'fraktkostnad', 'skickas', 'leverans', 'plus frakt', 'exkl frakt'],
+  sold: [
+    'sald',
+    'salt',
+    'salda',
+    'sald for',
+    'salt for',
+    'avslutad',
+    'vinnande bud',
+    'slutpris',
+    'sald den',
+    'solgt',
+    'solgt for',
+  ],
+  shipping: [
+    'frakt',
+    'porto',
+    'fraktkostnad',
+    'skickas',
+    'leverans',
+    'plus frakt',
+    'exkl frakt',
+    'fragt',
+    'sendes',
+  ],
   freeShipping: phrases(`
     fri frakt, fraktfritt, gratis frakt, inkl frakt, frakt ingar, inklusive frakt, frakt inkluderad,
     frakten ingar, frakt fri
@@ -68,7 +90,7 @@ export const swedish: LanguageWords = {
     used: phrases(`
       begagnad, begagnat, nyskick, som ny, gott skick, bra skick, mycket gott skick, fungerar, testad,
       testat, anvand, fint skick, i nyskick, sparsamt anvand, fungerande, mycket bra skick, okej skick,
-      godtagbart skick, lite anvand, beg, gott begagnat skick
+      godtagbart skick, lite anvand, beg, gott begagnat skick, begagnat skick, brugt, brukt, pent brukt, i god stand
     `),
     damaged: phrases(`
       funkar ej, fungerar ej, funkar inte, fungerar inte,
@@ -92,7 +114,8 @@ export const swedish: LanguageWords = {
   `),
   pageNoise: phrases(`
     annons, sponsrad, visa mer, resultat, bevaka, ny annons, fler, filtrera, sortera, se beskrivning, spara,
-    betald annons, salda objekt
+    betald annons, salda objekt, privat, foretag, privatperson, foretagssaljare, avslutad, avslutade, sida, liknande,
+    liknande annonser, oppnas i nytt fonster, visa liknande, omdomen
   `),
   shopPage: phrases(`
     i lager, ej i lager, lagg i varukorg, lagg i varukorgen, slut i lager, omdomen, bevaka, leverans,

@@ -4,7 +4,7 @@ import { measureListings, measurePages, measureSales, measureTitles } from '../.
 /** Halves written by hand: the one worked with must be right, the one held back is measured. */
 describe.each([
   ['handmade', 1, 1, 1],
-  ['heldback', 0.95, 0.97, 0.95],
+  ['heldback', 0.97, 0.97, 0.95],
 ] as const)('%s', (half, titles, sales, listings) => {
   test('titles: wanted ones kept, unwanted ones dropped', () => {
     const { kept, dropped } = measureTitles(half)
