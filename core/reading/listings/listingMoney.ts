@@ -18,9 +18,9 @@ export interface SaidAmount {
 const priceBefore =
   /\b(asking|i'?d (like|want|take)|would like|hoping for|ask(s|ed)?|price( is| dropped from \d+ to)?|want(ing)?|selling (it )?(for|at)|sell(s)? (it )?(for|at)|for sale for|yours for|take|takes|final price|fixed price|festpreis|preis|prix|precio|pris|now|nur|jetzt|for|fur|pour|por|bundle for|nu|vb|to|ask|pris[:]?|price[:]?|asking price|at)\s*:?\s*$/
 const priceAfter =
-  /^\s*(,-|:-|obo\b|o\.?n\.?o\b|or (\w+ )?offer|firm\b|takes (it|both|all)|cash\b|vb\b|vhb\b|negotiable|each\b|ea\b|bucks|dollars|for (everything|all|both|the (lot|set|pair))|together|shipped|a piece|apiece|je\b|takes\b|no trades|takes everything|\+ ?t(a)?x|plus tax)/
+  /^\s*(,-|:-|obo\b|o\.?n\.?o\b|or (\w+ )?offer|firm\b|takes (it|both|all)|cash\b|vb\b|vhb\b|negotiable|each\b|ea\b|bucks|dollars|for (everything|all|both|someone|anyone|whoever|the (lot|set|pair))|together|shipped|a piece|apiece|je\b|takes\b|no trades|takes everything|\+ ?t(a)?x|plus tax)/
 const notPriceBefore =
-  /\b((bought|purchased|gekauft|achete\w*|kopt\w*|comprad\w*)\b[^.,;$€]{0,20}\b(for|at|fur|pour|por)|paid|retail( is)?( still)?|bought( it| them)?( new)?( for| at)|cost( me)?|costs|worth|was|were|originally|new price|neupreis|np|uvp|new( for)?|instead of|save|over|under|up to|about|approximately|approx|only|last|since|hours:?|health|rpm|maybe|kostade|achete|paye|pagu?e|price dropped from|dropped from|from|off|than|gekostet|ca|originalpreis|nypris)\s*:?\s*(for|at)?\s*$/
+  /\b((bought|purchased|gekauft|achete\w*|kopt\w*|comprad\w*)\b[^.,;$€]{0,20}\b(for|at|fur|pour|por)|paid|was asking|was listed( at| for)?|used to ask|retail( is)?( still)?|bought( it| them)?( new)?( for| at)|cost( me)?|costs|worth|was|were|originally|new price|neupreis|np|uvp|new( for)?|instead of|save|over|under|up to|about|approximately|approx|(?<!\bnow )only|last|since|hours:?|health|rpm|maybe|kostade|achete|paye|pagu?e|price dropped from|dropped from|from|off|than|gekostet|ca|originalpreis|nypris)\s*:?\s*(for|at)?\s*$/
 const notPriceAfter =
   /^\s*(new\b|retail|in (the )?shops?|off\b|rabatt|hours|h\b|hrs|years?|yrs?|months?|weeks?|days?|day\b|minutes|km\b|miles|%|percent|fps|pieces?\b|pcs|core|cores|bit\b|st\b(?!\.)|nd\b|rd\b|neu\b|neupreis|neuf|nuevo|ny\b|times|of them|warranty|modules|sticks?|drives?|units?)/
 const shippingBefore =
@@ -109,8 +109,8 @@ function modelBefore(line: string, at: number): boolean {
 function standsAlone(line: string, { start, end }: Amount, from: number): boolean {
   const before = line.slice(Math.max(from, 0), start)
   const after = line.slice(end)
-  const opens = /(^|[.,;:!?)–—-]\s+|^\s*|\s{2,}|\/\s*)$/.test(before)
-  const closes = /^\s*($|[.,;:!?](\s|$)|\s[–—-]\s|\/|\+\s*\d)/.test(after)
+  const opens = /(^|[.,;:!?)–—-]+\s+|^\s*|\s{2,}|\/\s*)$/.test(before)
+  const closes = /^\s*($|[.,;:!?]+(\s|$)|\s[–—-]\s|\/|\+\s*\d)/.test(after)
   return (
     (opens && closes) ||
     (closes && /\p{L}[\s]+$/u.test(before) && (/^\s*($|\/)/.test(after) || (from > 0 && /^\s*,/.test(after))))

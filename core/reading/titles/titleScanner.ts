@@ -56,6 +56,9 @@ const unitsBySpelling = new Map(
   unitSpellings.map(([spelling, unit, canonical]) => [hashText(spelling), { unit, canonical }]),
 )
 
+/** `1 To`: in capitals, since `1 to 4` counts. */
+const frenchTerabytes = /(\d ?)To\b(?! ?\d)/g
+
 const maxTokens = 128
 const maxChars = 2048
 const lookAhead = 6
@@ -114,7 +117,7 @@ export class TitleScanner {
   scan(title: string): void {
     this.count = 0
     this.outLength = 0
-    const length = this.load(title)
+    const length = this.load(title.includes('To') ? title.replace(frenchTerabytes, '$1TB') : title)
     const source = this.source
     let i = 0
     while (i < length) {
