@@ -1,4 +1,5 @@
 import type { Role } from '../../parts/part'
+import { statedCores } from '../titles/statedCores'
 import { plainText } from '../../text/plainText'
 import type { FactKey, FactValue } from './factReader'
 import {
@@ -14,6 +15,7 @@ import {
   radiator,
   driveInterface,
   driveKind,
+  driveShape,
   m2Length,
 } from './values'
 
@@ -43,6 +45,7 @@ export function factsInName(name: string, role: Role): Partial<Record<FactKey, F
       capacityGb: gigabytes(plain),
       interface: driveInterface(plain),
       drive: driveKind(plain),
+      driveShape: driveShape(plain),
       m2LengthMm: m2Length(plain),
       lanes: lanes(plain),
       pcieVersion: pcie(plain),
@@ -83,7 +86,8 @@ export function factsInName(name: string, role: Role): Partial<Record<FactKey, F
     })
   if (role === 'cpu')
     Object.assign(found, {
-      cores: whole(/(\d{1,2})\s?-?\s?(?:c\/|cores?\b|kerne|coeurs|core\b)/.exec(plain)?.[1] ?? ''),
+      cores: statedCores(plain),
+      integratedGraphics: /\bwith (?:integrated )?graphics\b|\bigpu\b/.test(plain) ? true : null,
       threads: whole(/(\d{1,3})\s?-?\s?(?:t\b|threads?\b)/.exec(plain)?.[1] ?? ''),
       socket: /\bsocket\s+([a-z0-9-]+)/i.exec(name)?.[1] ?? null,
     })

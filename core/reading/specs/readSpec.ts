@@ -27,6 +27,9 @@ export const makeKeys =
   /^(brand|manufacturer|make|maker|hersteller|marke|marque|fabricant|fabricante|tillverkare|marca|vendor)$/
 export const nameKeys =
   /^(model|name|product|product name|model name|title|modell|bezeichnung|produkt|modele|modelo|nom|nombre|namn|benamning|artikel|item|series|model number|part)$/
+/** `Processor | Dovecote 5300`: what opens a table by its kind names the part. */
+const kindNames =
+  /^(processor|cpu|prozessor|processeur|procesador|graphics card|gpu|grafikkarte|grafikkort|motherboard|mainboard|case|power supply|psu|cooler|ssd)$/
 const roleKeys = /^(category|product type|type of product|kategorie|categorie|categoria|kategori|component)$/
 const kindKeys = /^(type|kind|tipo|typ|art|role|part type|produkttyp)$/
 
@@ -48,7 +51,7 @@ export function readSpec(source: string, given: Role | null = null): SpecRead {
   let named = ''
   for (const line of lines) {
     if (makeKeys.test(line.key)) make ||= line.value
-    else if (nameKeys.test(line.key)) {
+    else if (nameKeys.test(line.key) || (line === lines[0] && kindNames.test(line.key))) {
       named ||= line.value
       takeName(facts, line.value, line.line, role)
     } else if (roleKeys.test(line.key)) {
@@ -58,7 +61,11 @@ export function readSpec(source: string, given: Role | null = null): SpecRead {
     else if (name === '' && line.key === '' && line === lines[0]) {
       name = line.value
       takeName(facts, line.value, line.line, role)
-    } else if (!takeName(facts, line.raw, line.line, role)) notRead.push(line.raw)
+    } else if (
+      !takeName(facts, line.raw, line.line, role) &&
+      !(role !== null && takeUnparted(facts, line, role))
+    )
+      notRead.push(line.raw)
   }
   return {
     role,
@@ -93,6 +100,36 @@ function takeLine(facts: Found, line: SpecLine, role: Role): boolean {
     keep(facts, reader, value, line.line)
   }
   return taken
+}
+
+/** Words that a key has at most, and a line that is read so. */
+const longestKey = 6
+const longestLine = 12
+
+/** `Form factor ATX`, `# of CPU Cores 6`: a key that nothing parts from its value but a space. */
+function takeUnparted(facts: Found, line: SpecLine, role: Role): boolean {
+  const words = line.raw.split(/\s+/)
+  if (line.key !== '' || words.length < 2 || words.length > longestLine) return false
+  for (let cut = Math.min(longestKey, words.length - 1); cut >= 1; cut -= 1) {
+    const [key, value] = [plainText(words.slice(0, cut).join(' ')), words.slice(cut).join(' ')]
+    const parted: SpecLine = { ...line, key, value, plain: plainText(value) }
+    const isKey = factReaders.some(
+      (reader) =>
+        reader.roles.includes(role) &&
+        reader.key !== undefined &&
+        endsIn(key, reader.key) &&
+        !reader.not?.test(key),
+    )
+    if (isKey && takeLine(facts, parted, role)) return true
+  }
+  return false
+}
+
+/** Whether what a pattern finds in a key stands at its end. */
+function endsIn(key: string, pattern: RegExp): boolean {
+  return [...key.matchAll(new RegExp(pattern.source, 'g'))].some(
+    (match) => match.index + match[0].length === key.length,
+  )
 }
 
 /** A line with a key is asked by its key; one without by what stands in it. */

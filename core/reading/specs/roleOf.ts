@@ -16,6 +16,7 @@ const signs: Readonly<Partial<Record<Role, readonly (readonly [RegExp, number])[
   ],
   motherboard: [
     [/\b(motherboard|mainboard|mobo|carte mere|moderkort|placa base|board)\b/, 4],
+    [/\b(?:m-?itx|itx|m-?atx|micro-?atx|e-?atx|atx)\b.*\bddr\d|\bddr\d.*\b(?:itx|m-?atx|atx)\b/, 4],
     [/\b(dimm|memory) slots?\b|\b\d\s?x\s?(so-?)?dimm\b/, 3],
     [/\b(chipset|audio codec|lan chip|vrm|m\.2 slots?|sata ports?|rear i\/o|fan headers?)\b/, 2],
   ],
@@ -57,6 +58,7 @@ const signs: Readonly<Partial<Record<Role, readonly (readonly [RegExp, number])[
       /\b(gpu|card|vga|graphics card|graphics) (clearance|length)|(cpu )?cooler clearance|\bmax(imum)?\.? (gpu|card|cooler|cpu)|side panel|tempered glass|drive bays|dust filters?\b/,
       4,
     ],
+    [/\n(?:gpu|card|cooler|psu)\s*[:|]\s*(?:up to|max)/, 4],
     [/\bmotherboard support|motherboard compatibility|board sizes?|motherboards?: /, 3],
   ],
   cooler: [
@@ -70,7 +72,15 @@ const signs: Readonly<Partial<Record<Role, readonly (readonly [RegExp, number])[
     ],
   ],
   donor: [
-    [/\b(office (pc|computer|tower)|desktop (pc|computer)|small form factor pc|workstation|all-in-one)\b/, 4],
+    [
+      /\b(office (pc|computer|tower)|desktop (pc|computer)|small form factor(?! (?:case|psu|power))|workstation|all-in-one)\b/,
+      4,
+    ],
+    // its parts, one a line
+    [
+      /\n(?:processor|cpu|prozessor|processeur)\b[^\n]*\n(?:[^\n]*\n)*?(?:memory|ram|speicher|memoire)\b[^\n]*\n(?:[^\n]*\n)*?(?:storage|drive|hdd|ssd|festplatte|disque)\b/,
+      8,
+    ],
   ],
   extra: [
     [

@@ -25,7 +25,11 @@ export function specLines(text: string): SpecLine[] {
       const cut =
         /^(.{2,60}?)\s*(?:\t+|:\s+|:\t|\s[|]\s|\s{3,}|\s=\s|:(?=\S)(?!\d\d))\s*(.+)$/.exec(trimmed) ??
         // `Height 34 mm`: a word and its figure, below the name
-        (index > 0 ? /^(\p{L}[\p{L} ]{2,30}?)\s+(\d.*)$/u.exec(trimmed) : null)
+        (index > 0
+          ? /^(\p{L}[\p{L} ]{2,30}?)(?<!\b(?:pcie?|gen|express|ddr|hdmi|displayport|usb|nvme|rev|cl))\s+(\d.*)$/iu.exec(
+              trimmed,
+            )
+          : null)
       const [key, value] = cut ? [cut[1]!, cut[2]!] : ['', trimmed]
       return [
         {

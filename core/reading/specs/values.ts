@@ -248,6 +248,13 @@ export function driveKind(plain: string): string | null {
   return /\bhdd\b|hard ?(disk|drive)|\d{4}\s?rpm|festplatte|disque dur|harddisk/.test(plain) ? 'hdd' : null
 }
 
+/** Shape of a drive, by its inches or its card; null where it is not said. */
+export function driveShape(plain: string): string | null {
+  if (/\bm\.?2\b|\b22(?:30|42|60|80|110)\b/.test(plain)) return 'M.2'
+  const inches = /\b([23])[.,]5\s?-?(?:"|''|″|inch|in\b|zoll|pouces|tum|pulgadas|$)/.exec(plain)?.[1]
+  return inches === undefined ? null : `${inches}.5`
+}
+
 export function m2Length(plain: string): number | null {
   const match = /\b22(30|42|60|80|110)\b/.exec(plain)
   const mm = match ? Number(match[1]) : null

@@ -1,4 +1,5 @@
 import type { FactReader } from '../factReader'
+import { countItems } from '../listedItems'
 import {
   number,
   whole,
@@ -62,9 +63,10 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'integratedGraphics',
     roles: ['cpu'],
-    key: /\b(integrated graphics|graphics|igpu|grafik|onboard graphics|graphiques?)\b/,
+    key: /\b(integrated graphics|graphics|igpu|grafik|onboard graphics|graphiques?|graficos?)\b/,
     not: /\b(clock|frequency|core|card)\b/,
-    read: (line) => (noWords.test(line.plain) ? false : true),
+    read: ({ plain }) =>
+      !(noWords.test(plain) || /\b(discrete|separate|dedicated|required|dediee?|separata?)\b/.test(plain)),
   },
   {
     fact: 'unlocked',
@@ -147,7 +149,7 @@ export const boardReaders: readonly FactReader[] = [
     fact: 'fanHeaders',
     roles: ['motherboard'],
     key: /\bfan (headers?|connectors?)|chassis fan|system fan\b/,
-    read: countOf,
+    read: (line) => countItems(line.plain, /\w/) ?? countOf(line),
   },
   {
     fact: 'expansionSlots',
@@ -179,16 +181,26 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'cpuLeads',
     roles: ['motherboard', 'supply'],
-    key: /\b(power )?connectors?\b/,
+    key: /\b(power )?(connectors?|cables?|leads?|anschlusse|connecteurs|conectores|kontakter|kablar|kabel)\b/,
     weight: 0,
-    read: ({ plain }) => sumOf(plain, String.raw`(?:${eps})\s?(?:eps|cpu|atx ?12v)|(?:eps|cpu)\s?(?:${eps})`),
+    read: ({ plain }) =>
+      countItems(plain, /\b(?:eps|cpu)\b|4\s?\+\s?4/) ??
+      sumOf(plain, String.raw`(?:${eps})\s?(?:eps|cpu|atx ?12v)|(?:eps|cpu)\s?(?:${eps})`),
+  },
+  {
+    fact: 'cpuLeads',
+    roles: ['motherboard'],
+    key: /^power$/,
+    weight: 0,
+    read: ({ plain }) => countItems(plain, /\b8[- ]?pin/),
   },
   {
     fact: 'mainPlug',
     roles: ['motherboard', 'supply'],
-    key: /\b(main (power|plug|connector)|atx (power|connector|main|24)|24[- ]?pin|power connectors?|mainboard connector|motherboard (power|connector))\b/,
+    key: /\b(main (power|plug|connector)|atx (power|connector|main|24)|24[- ]?pin|power connectors?|mainboard connector|motherboard (power|connector))\b|^(?:power|cables|leads|connectors|anschlusse|connecteurs|conectores|kontakter|kablar|kabel)$/,
     not: /\bcpu\b/,
-    read: (line) => (/\b24[- ]?pin|20\s?\+\s?4/.test(line.plain) ? 'ATX24' : answer('mainPlug')(line)),
+    read: (line) =>
+      /\b24[- ]?(?:pin|pol)|20\s?\+\s?4/.test(line.plain) ? 'ATX24' : answer('mainPlug')(line),
   },
   {
     fact: 'frontUsbC',

@@ -6,7 +6,7 @@ export const caseReaders: readonly FactReader[] = [
   {
     fact: 'boardSizes',
     roles: ['case'],
-    key: /\b(motherboard|mainboard|board|carte mere|placa base|moderkort|form ?factor)\b/,
+    key: /\b(mb|motherboard|mainboard|board|carte mere|placa base|moderkort|form ?factor)\b/,
     not: /\bslots?\b/,
     read: answers('formFactor'),
   },
@@ -36,7 +36,7 @@ export const caseReaders: readonly FactReader[] = [
   {
     fact: 'maxSupplyMm',
     roles: ['case'],
-    key: /\b(psu|power supply|netzteil|alimentation|nataggregat)\b/,
+    key: /\b(psu|power supply|netzteil\w*|alimentation|nataggregat\w*|fuente)\b/,
     keep: 'least',
     read: length('least'),
   },
@@ -47,8 +47,18 @@ export const caseReaders: readonly FactReader[] = [
     keep: 'most',
     read: ({ plain }) => radiator(plain),
   },
-  { fact: 'bays35', roles: ['case'], key: /3[.,]5|\bbays\b/, read: bays('3[.,]5') },
-  { fact: 'bays25', roles: ['case'], key: /2[.,]5|\bbays\b/, read: bays('2[.,]5') },
+  {
+    fact: 'bays35',
+    roles: ['case'],
+    key: /3[.,]5|\b(?:bays|\w*schachte|einbauplatze|baies|bahias|platser)\b/,
+    read: bays('3[.,]5'),
+  },
+  {
+    fact: 'bays25',
+    roles: ['case'],
+    key: /2[.,]5|\b(?:bays|\w*schachte|einbauplatze|baies|bahias|platser)\b/,
+    read: bays('2[.,]5'),
+  },
   {
     fact: 'glass',
     roles: ['case'],

@@ -6,7 +6,7 @@ export const coolerReaders: readonly FactReader[] = [
   {
     fact: 'coolerSockets',
     roles: ['cooler'],
-    key: /\b(sockets?|compatib\w*|sockel|socle|kompatib\w*)\b/,
+    key: /\b(sockets?|compatib\w*|sockel|socklar|socles?|zocalos?|kompatib\w*)\b/,
     read: ({ value }) =>
       value
         .split(/[,;/]|\s{2,}| and | und | et /)

@@ -1,4 +1,5 @@
 import type { FactReader } from '../factReader'
+import { countItems } from '../listedItems'
 import type { SpecLine } from '../specLine'
 import {
   watts,
@@ -16,6 +17,9 @@ import {
   lanes,
   pcie,
 } from '../values'
+
+const cardPlug = /(?:pci-?e|pci express|vga|gpu|graphics).*(?:6\s?\+\s?2|8[\s-]?pin)|6\s?\+\s?2/
+const otherPlug = /\b(?:eps|cpu)\b|12v-?2x6|12vhpwr|16[\s-]?pin|12\s?\+\s?4/
 
 /** How the facts of graphics cards are read. */
 export const graphicsReaders: readonly FactReader[] = [
@@ -41,7 +45,7 @@ export const graphicsReaders: readonly FactReader[] = [
   },
   {
     fact: 'lengthMm',
-    roles: ['graphics', 'supply'],
+    roles: ['graphics'],
     key: /\b(length|lange|longueur|depth|tiefe|dimensions?|abmessungen|size|masse|dimensiones|matt|langd|card length)\b/,
     not: /\b(clearance|fan|memory|video)\b/,
     keep: 'most',
@@ -50,7 +54,7 @@ export const graphicsReaders: readonly FactReader[] = [
   {
     fact: 'slotsThick',
     roles: ['graphics'],
-    key: /\b(slots?|slot (width|size)|thickness|width|card width)\b/,
+    key: /\b(slots?|size|slot (width|size)|thickness|width|card width|breite|largeur|ancho|bredd|tjocklek|epaisseur)\b/,
     read: ({ plain }) => thick(plain),
   },
   {
@@ -66,20 +70,21 @@ export const graphicsReaders: readonly FactReader[] = [
   {
     fact: 'eightPinLeads',
     roles: ['graphics', 'supply'],
-    key: /\b(power connectors?|pci-?e? ?(express)?( power)?( connectors?| cables?| leads?)?|power (input|plug|pins?)|connectors?|supplementary|external power|auxiliary|stromanschluss|graphics power|vga connectors?|aux|power)\b/,
+    key: /\b(power connectors?|pci-?e? ?(express)?( power)?( connectors?| cables?| leads?)?|power (input|plug|pins?)|connectors?|cables|leads|anschlusse|connecteurs|conectores|kontakter|kablar|supplementary|external power|auxiliary|stromanschluss|graphics power|vga connectors?|aux|power)\b/,
     not: /\b(cpu|eps|atx 12v|main|sata|display|output|consumption|supply|board power|draw)\b/,
     read: ({ plain, key }) =>
       none.test(plain) && !/\d\s?-?pin/.test(plain)
         ? 0
         : // `PCIe 6+2-pin: 4`
-          ((/6\s?\+\s?2|8-?\s?pin/.test(key) && !/pin/.test(plain) ? count(plain) : null) ??
+          (countItems(plain, cardPlug, otherPlug) ??
+          (/6\s?\+\s?2|8-?\s?pin/.test(key) && !/pin/.test(plain) ? count(plain) : null) ??
           sumOf(plain, eightPin) ??
           (sumOf(plain, sixPin) === null ? null : 0)),
   },
   {
     fact: 'sixPinLeads',
     roles: ['graphics', 'supply'],
-    key: /\b(power connectors?|pci-?e? ?(express)?( power)?( connectors?| cables?| leads?)?|power (input|plug|pins?)|connectors?|supplementary|external power|auxiliary|stromanschluss|graphics power|vga connectors?|aux|power)\b/,
+    key: /\b(power connectors?|pci-?e? ?(express)?( power)?( connectors?| cables?| leads?)?|power (input|plug|pins?)|connectors?|cables|leads|anschlusse|connecteurs|conectores|kontakter|kablar|supplementary|external power|auxiliary|stromanschluss|graphics power|vga connectors?|aux|power)\b/,
     not: /\b(cpu|eps|atx 12v|main|sata|display|output|consumption|supply|board power|draw)\b/,
     read: ({ plain }) =>
       none.test(plain) && !/\d\s?-?pin/.test(plain)

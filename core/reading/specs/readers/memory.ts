@@ -14,7 +14,7 @@ export const memoryReaders: readonly FactReader[] = [
   {
     fact: 'kitCount',
     roles: ['memory'],
-    key: /\b(modules?|kit|sticks?|configuration|capacity|anzahl|number of modules|quantity|kit type)\b/,
+    key: /\b(modules?|kit|sticks?|configuration|capacity|capacite|capacidad|kapazitat|kapacitet|anzahl|number of modules|quantity|kit type)\b/,
     not: /\btype$/,
     read: ({ plain }) => kitIn(plain)?.count ?? (/\d\s?(gb|go|pin|mhz)/.test(plain) ? null : count(plain)),
   },

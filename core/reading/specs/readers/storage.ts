@@ -1,5 +1,5 @@
 import type { FactReader } from '../factReader'
-import { gigabytes, driveInterface, driveKind, m2Length } from '../values'
+import { gigabytes, driveInterface, driveKind, driveShape, m2Length } from '../values'
 
 /** How the facts of drives are read. */
 export const storageReaders: readonly FactReader[] = [
@@ -21,6 +21,12 @@ export const storageReaders: readonly FactReader[] = [
     roles: ['storage'],
     key: /\b(type|kind|technology|typ|category|drive type|form ?factor|rotational speed|rpm|spindle)\b/,
     read: ({ key, plain }) => (/rpm|rotational|spindle/.test(`${key} ${plain}`) ? 'hdd' : driveKind(plain)),
+  },
+  {
+    fact: 'driveShape',
+    roles: ['storage'],
+    key: /\b(form ?factor|size|format|formfaktor|bauform|facteur de forme|formato|m\.?2)\b/,
+    read: ({ key, plain }) => driveShape(`${key} ${plain}`),
   },
   {
     fact: 'm2LengthMm',

@@ -1,5 +1,7 @@
 import type { FactReader } from '../factReader'
-import { watts, answer, countBefore, efficiencyIn, modularIn } from '../values'
+import { countItems } from '../listedItems'
+import type { SpecLine } from '../specLine'
+import { watts, answer, countBefore, efficiencyIn, modularIn, length, lengths } from '../values'
 
 /** How the facts of power supplies are read. */
 export const supplyReaders: readonly FactReader[] = [
@@ -29,5 +31,29 @@ export const supplyReaders: readonly FactReader[] = [
     key: /\b(form ?factor|type|format|shape|size|formfaktor|bauform|standard|formato)\b/,
     read: answer('supplyShape'),
   },
+  {
+    fact: 'lengthMm',
+    roles: ['supply'],
+    key: /\b(length|lange|longueur|depth|tiefe|dimensions?|abmessungen|size|masse|dimensiones|matt|langd)\b/,
+    not: /\b(fan|cable|lead)\b/,
+    keep: 'most',
+    read: supplyLength,
+  },
   { fact: 'sataLeads', roles: ['supply'], key: /\bsata\b/, read: ({ plain }) => countBefore(plain, 'sata') },
+  {
+    fact: 'sataLeads',
+    roles: ['supply'],
+    key: /\b(connectors?|cables?|leads?|anschlusse|connecteurs|conectores|kontakter|kablar|kabel)\b/,
+    weight: 0,
+    read: ({ plain }) => countItems(plain, /\bsata\b/),
+  },
 ]
+
+/** The side that is called the length or depth; of sizes without names the greatest. */
+function supplyLength(line: SpecLine): number | null {
+  const sizes = lengths(line.plain)
+  const named = /\b([lwhd])\b\s?[x×]\s?\b([lwhd])\b\s?[x×]\s?\b([lwhd])\b/.exec(`${line.key} ${line.plain}`)
+  const sides = named?.slice(1) ?? []
+  const at = sides.includes('l') ? sides.indexOf('l') : sides.indexOf('d')
+  return sizes.length === 3 && at >= 0 ? sizes[at]! : length('most')(line)
+}
