@@ -107,4 +107,21 @@ export const pasteSchema = object({
 })
 export type PasteInput = InferType<typeof pasteSchema>
 
+/** Sales of a paste of which it is asked whether they are kept already. */
+export const doublesSchema = object({
+  source: name(),
+  sales: array()
+    .of(
+      object({
+        title: trimmed().required('a title is needed').max(500),
+        price: decimalText().required('a price is needed'),
+        currency: currencyCode().required(),
+        soldOn: calendarDate().required('a day of sale is needed'),
+      }).required(),
+    )
+    .max(20_000)
+    .default([]),
+})
+export type DoublesInput = InferType<typeof doublesSchema>
+
 export const pasteUndoSchema = object({ paste: wholeFrom(1).required() })

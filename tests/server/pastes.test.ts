@@ -12,6 +12,7 @@ import { setOverride } from '#server/context/market'
 import { libraryView } from '#server/context/readLibrary'
 import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/places/builds/buildView'
+import { doublesOf } from '#server/places/pastes/doubles'
 import { keepPaste, undoPaste } from '#server/places/pastes/keepPaste'
 import { noteShopPrice } from '#server/places/prices/noteShopPrice'
 import { priceView } from '#server/places/prices/readPrices'
@@ -92,6 +93,33 @@ test.each([
   }))
   await expect(keep({ ...input, ...(hunts ? { hunts } : {}) })).rejects.toThrow(reason)
   expect(await counts()).toEqual(before)
+})
+
+test('what is kept already is told before anything is kept, by its place', async () => {
+  await keep({ source, sales: [sale('130.00'), sale('126.50')] })
+  const asked = (name: string) =>
+    doublesOf(place.db, {
+      source: name,
+      sales: [sale('126.50'), sale('99.00'), sale('130.00'), sale('130.00', '2026-10-27'), sale('dear')],
+    })
+  expect(await asked('Gavelry')).toEqual([0, 2])
+  expect(await asked(' Gavelry ')).toEqual([0, 2])
+  expect(await asked('Elsewhere')).toEqual([])
+})
+
+test('a part that another tab has made meanwhile is the one that is meant, and stays where this paste is undone', async () => {
+  await keep({ parts: [card] })
+  const second = await keep({ source, sales: [sale('130.00')], parts: [{ ...card, name: 'Quill 70 8 GB' }] })
+  expect(second.parts).toEqual([])
+  await undoPaste(place.db, second.paste)
+  expect((await counts()).parts).toBe(1)
+  await expect(keep({ parts: [{ ...card, role: 'cpu' }] })).rejects.toThrow('already, as graphics card')
+})
+
+test('a price of a part that is not there says which one', async () => {
+  await expect(
+    keep({ source, shopPrices: [{ partId: 'nowhere', price: '5.00', currency: 'CAD' }] }),
+  ).rejects.toMatchObject({ code: 'no-part', path: 'shopPrices[0].partId' })
 })
 
 test('what was bought since keeps its paste', async () => {

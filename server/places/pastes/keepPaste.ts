@@ -1,6 +1,7 @@
 import { and, eq, inArray, isNotNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
+import { roleNames } from '#core/parts/part'
 import { findBuild } from '#server/context/findBuild'
 import { marketChanged, marketReplaced } from '#server/context/market'
 import { assertCalculable } from '#server/context/assertCalculable'
@@ -18,6 +19,7 @@ import { insertChoice } from '../machine/choices'
 import { putShopPrice, putShopPriceBack } from '../prices/noteShopPrice'
 import { sourceNamed } from '../sources/sourceNamed'
 import { usesOfSource } from '../sources/sources'
+import { saleKey } from './doubles'
 import { putIndexesBack, setIndexes } from './pastedIndexes'
 
 /** What came of a paste that was kept. */
@@ -94,7 +96,7 @@ async function insertSales(
       .insert(soldRecords)
       .values({
         source: source!.name.trim(),
-        externalId: `${sale.soldOn}/${price}/${sale.title}`.slice(0, 300),
+        externalId: saleKey(sale, price),
         title: sale.title,
         price,
         shipping:
@@ -113,18 +115,22 @@ async function insertSales(
   return added
 }
 
+/** Makes the parts; one of the same id and role that another tab has made meanwhile is the one that is meant. */
 async function insertParts(tx: Queryable, { parts: fresh }: PasteInput): Promise<string[]> {
+  const made: string[] = []
   for (const [index, part] of fresh.entries()) {
-    const [twin] = await tx.select({ id: parts.id }).from(parts).where(eq(parts.id, part.id))
+    const [twin] = await tx.select({ role: parts.role }).from(parts).where(eq(parts.id, part.id))
+    if (twin?.role === part.role && !made.includes(part.id)) continue
     if (twin)
       throw new CoreError(
         'already-there',
-        `${part.name} is in the parts library already`,
+        `${part.name} is in the parts library already, as ${roleNames[twin.role]}`,
         `parts[${index}].id`,
       )
     await tx.insert(parts).values({ ...part, facts: part.facts as never })
+    made.push(part.id)
   }
-  return fresh.map(({ id }) => id)
+  return made
 }
 
 async function insertHunts(tx: Queryable, { hunts }: PasteInput, today: string): Promise<string[]> {

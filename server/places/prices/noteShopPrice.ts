@@ -6,7 +6,6 @@ import { marketChanged } from '#server/context/market'
 import type { Database, Queryable } from '#server/db/client'
 import { parts } from '#server/db/schema/parts'
 import { shopPrices } from '#server/db/schema/prices'
-import { NotFoundError } from '#server/errors/notFoundError'
 import type { ShopPriceMade } from '#shared/pastes/schemas'
 import type { shopPriceSchema } from '#shared/prices/shopPrice'
 import { sourceNamed } from '../sources/sourceNamed'
@@ -40,7 +39,7 @@ export async function putShopPrice(
   const amount = parseDecimal(price, currency, `${at}price`)
   if (amount <= 0) throw new CoreError('price', 'a price must be more than zero', `${at}price`)
   const [part] = await tx.select({ id: parts.id }).from(parts).where(eq(parts.id, partId))
-  if (!part) throw new NotFoundError(`there is no part "${partId}"`)
+  if (!part) throw new CoreError('no-part', `there is no part "${partId}"`, `${at}partId`)
   const [before] = await tx
     .select({ price: shopPrices.price, currency: shopPrices.currency })
     .from(shopPrices)

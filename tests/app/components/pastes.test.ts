@@ -43,6 +43,9 @@ await registerComponents([
   'KeepLine',
   'ListedThings',
   'NewThing',
+  'AsCopied',
+  'SalesQuestions',
+  'SalesRows',
   'PartPicker',
 ])
 function readingOf(text: string): PasteReading {
@@ -119,6 +122,28 @@ describe('past sales as they were understood', async () => {
     ]
     expect(input.sales.map((each) => each.price)).toEqual(['131.00', '188.00'])
     expect(input.source.name).toBe('Gavelry')
+  })
+
+  test('what is kept already under the source that is named is told before', async () => {
+    vi.useFakeTimers()
+    const asked = vi.fn(async (_path: string, _init: RequestInit) => Response.json({ places: [1] }))
+    vi.stubGlobal('fetch', asked)
+    const shown = shownFor()
+    expect(shown.text()).not.toContain('kept already')
+    await shown.find('input[aria-label="sold at"]').setValue('Gavelry')
+    await vi.advanceTimersByTimeAsync(300)
+    await nextTick()
+    expect(asked.mock.lastCall![0]).toBe('/api/pastes/doubles')
+    expect(JSON.parse(String(asked.mock.lastCall![1].body))).toMatchObject({ source: 'Gavelry' })
+    expect(shown.text()).toContain('1 kept already: not added again')
+    expect(shown.findAll('tr').map((row) => row.text().includes('kept already'))).toEqual([
+      false, // head
+      false,
+      true,
+      false,
+    ])
+    vi.useRealTimers()
+    vi.unstubAllGlobals()
   })
 
   test('a date with two readings is asked for; the answer is handed on', async () => {

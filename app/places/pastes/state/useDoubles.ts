@@ -1,0 +1,28 @@
+import { watchDebounced } from '@vueuse/core'
+import type { SaleRead } from '#core/reading/sales/readSales'
+import { request } from '~/utils/request'
+
+/** Which rows of a preview are kept already under the source that is named; asked anew a moment after a change. */
+export function useDoubles(source: Ref<string>, rows: Ref<readonly SaleRead[]>) {
+  const doubles = shallowRef<ReadonlySet<SaleRead>>(new Set())
+  let asked = 0
+  watchDebounced(
+    [source, rows],
+    async () => {
+      const turn = (asked += 1)
+      const whole = rows.value.filter(({ price, soldOn }) => price !== null && soldOn !== null)
+      if (source.value.trim() === '' || whole.length === 0) {
+        doubles.value = new Set()
+        return
+      }
+      const sales = whole.map(({ title, price, currency, soldOn }) => ({ title, price, currency, soldOn }))
+      const { places } = await request<{ places: number[] }>('/api/pastes/doubles', {
+        method: 'POST',
+        body: { source: source.value, sales },
+      })
+      if (turn === asked) doubles.value = new Set(places.map((place) => whole[place]!))
+    },
+    { debounce: 250, deep: true, immediate: true },
+  )
+  return doubles
+}
