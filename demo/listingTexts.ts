@@ -88,7 +88,7 @@ function single(chance: Chance, stock: readonly CataloguePart[]): LabelledListin
     used: chance.pick(['', '', 'used', 'second hand but fine']),
     damaged: chance.pick(['Sold for parts.', 'Not working, no display.', 'Untested, sold as seen.']),
     new: chance.pick(['Brand new, sealed.', 'still sealed']),
-    opened: chance.pick(['Opened once, like new.', 'open box']),
+    opened: chance.pick(['Opened once, never fitted.', 'open box']),
     refurbished: 'refurbished by a shop',
   }[condition]
   const shipping = chance.happens(0.3) ? chance.pick([0, 8, 9.5, 12]) : null
@@ -146,7 +146,7 @@ function lot(chance: Chance, stock: readonly CataloguePart[]): LabelledListing {
     text,
     partIds: chosen.map((part) => part.id),
     price,
-    condition: names.some((name) => /like new/i.test(name)) ? 'opened' : 'used',
+    condition: 'used',
     shipping: names.some(saysIncluded) ? 0 : null,
   }
 }
@@ -217,7 +217,7 @@ function toldLot(chance: Chance, stock: readonly CataloguePart[]): LabelledListi
     text,
     partIds: plain.partIds,
     price,
-    condition: names.some((name) => /like new/i.test(name)) ? 'opened' : 'used',
+    condition: 'used',
     shipping: names.some(saysIncluded) ? 0 : null,
   }
 }

@@ -1,7 +1,7 @@
-import { readListing } from '../core/reading/listings/readListing'
+import { readOffer } from '../core/reading/listings/readOffer'
 import { TitleReader } from '../core/reading/titles/partsInTitle'
 import { queryForPart } from '../core/reading/titles/queryForPart'
-import { catalogue, cataloguePart } from './catalogue'
+import { catalogue } from './catalogue'
 import type { LabelledListing } from './listingTexts'
 import { demoToday } from './trade'
 
@@ -38,17 +38,17 @@ export function measureListings(listings: readonly LabelledListing[]): ListingMe
   }
   const mistakes: string[] = []
   for (const truth of listings) {
-    const read = readListing(truth.text, reader, (partId) => cataloguePart(partId).role === 'extra')
-    const ids = read.parts.map((part) => part.value)
-    if (Number(read.price?.value) === truth.price) counts.priceRight += 1
-    else mistakes.push(`price ${read.price?.value} for ${truth.price}: ${JSON.stringify(truth.text)}`)
-    if (read.condition.value === truth.condition) counts.conditionRight += 1
-    else
-      mistakes.push(`condition ${read.condition.value} for ${truth.condition}: ${JSON.stringify(truth.text)}`)
-    if ((read.shipping === null ? null : Number(read.shipping.value)) === truth.shipping)
-      counts.shippingRight += 1
-    else
-      mistakes.push(`shipping ${read.shipping?.value} for ${truth.shipping}: ${JSON.stringify(truth.text)}`)
+    const read = readOffer(truth.text, { today: demoToday, currency: 'CAD', library: catalogue, reader })
+    const ids = read.things.flatMap(({ partId }) => partId ?? [])
+    const check = (name: 'price' | 'condition' | 'shipping', said: unknown, meant: unknown) => {
+      if (said === meant) counts[`${name}Right`] += 1
+      else mistakes.push(`${name} ${String(said)} for ${String(meant)}: ${JSON.stringify(truth.text)}`)
+    }
+    const figure = (amount: string | null) => (amount === null ? null : Number(amount))
+    check('price', figure(read.price), truth.price)
+    // where the words say nothing the lead counts as used
+    check('condition', read.condition ?? 'used', truth.condition)
+    check('shipping', figure(read.shipping), truth.shipping)
     const isLot = truth.partIds.length > 1
     if (isLot) {
       counts.contents += truth.partIds.length
@@ -56,20 +56,17 @@ export function measureListings(listings: readonly LabelledListing[]): ListingMe
       for (const id of truth.partIds)
         if (!ids.includes(id)) mistakes.push(`not found ${id}: ${JSON.stringify(truth.text)}`)
     }
-    if (read.kind === 'unclear' || read.kind === 'unknown') {
+    if (ids.length === 0) {
       counts.abstained += 1
       mistakes.push(`abstained: ${JSON.stringify(truth.text)}`)
       continue
     }
     counts.answered += 1
     const isRight = isLot
-      ? read.kind === 'lot' && ids.every((id) => truth.partIds.includes(id))
-      : read.kind === 'single' && ids[0] === truth.partIds[0]
+      ? ids.length > 1 && ids.every((id) => truth.partIds.includes(id))
+      : ids.length === 1 && ids[0] === truth.partIds[0]
     if (isRight) counts.right += 1
-    else
-      mistakes.push(
-        `read ${read.kind} ${ids.join()} for ${truth.partIds.join()}: ${JSON.stringify(truth.text)}`,
-      )
+    else mistakes.push(`read ${ids.join()} for ${truth.partIds.join()}: ${JSON.stringify(truth.text)}`)
   }
   return { ...counts, mistakes }
 }

@@ -21,7 +21,7 @@ import { longDate, monthOf, shortDate, signedAmount, signedPercent } from '~/uti
 import { wordsOf } from '~/utils/wordsOf'
 import { frameTimes } from '#core/performance/frametimes/frameTimes'
 import type { PageOffer } from '#core/reading/listings/jsonLdOffers'
-import type { ReadListing } from '#core/reading/listings/readListing'
+import type { OfferRead } from '#core/reading/listings/offer'
 import { queryForPart } from '#core/reading/titles/queryForPart'
 import type { Part } from '#core/parts/part'
 import { leadSchema } from '#shared/leads/schemas'
@@ -72,20 +72,21 @@ describe('a lead being written', () => {
   ])('%s is the source of a page: %s', (pasted, expected) => expect(isPageSource(pasted)).toBe(expected))
   test('what a listing says fills the form, what it leaves open is left open', () => {
     const read = {
-      title: { value: 'Tarn 640 8GB' },
-      condition: { value: 'used' },
-      price: { value: '100.00' },
-      currency: null,
-      shipping: null,
-      parts: [{ value: 'card' }],
-      kind: 'clear',
-    } as unknown as ReadListing
-    expect(fromListing(read, 'x'.repeat(9000))).toEqual({
-      title: 'Tarn 640 8GB',
-      condition: 'used',
+      condition: null,
       price: '100.00',
-      text: 'x'.repeat(8000),
-      things: [{ partId: 'card', quantity: 1, plan: 'keep' }],
+      priceCurrency: null,
+      shipping: null,
+      things: [
+        { partId: 'card', quantity: 2 },
+        { partId: null, quantity: 1 },
+      ],
+    } as unknown as OfferRead
+    const text = `Tarn 640 8GB\n${'x'.repeat(9000)}`
+    expect(fromListing(read, text)).toEqual({
+      title: 'Tarn 640 8GB',
+      price: '100.00',
+      text: text.slice(0, 8000),
+      things: [{ partId: 'card', quantity: 2, plan: 'keep' }],
     })
   })
   test('an offer of a page: its source by the seller’s name or the address, a bad address left out', () => {

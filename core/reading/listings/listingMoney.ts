@@ -20,13 +20,23 @@ const priceBefore =
 const priceAfter =
   /^\s*(,-|:-|obo\b|o\.?n\.?o\b|or (\w+ )?offer|firm\b|takes (it|both|all)|cash\b|vb\b|vhb\b|negotiable|each\b|ea\b|bucks|dollars|for (everything|all|both|someone|anyone|whoever|the (lot|set|pair))|together|shipped|a piece|apiece|je\b|takes\b|no trades|takes everything|\+ ?t(a)?x|plus tax)/
 const notPriceBefore =
-  /\b((bought|purchased|gekauft|achete\w*|kopt\w*|comprad\w*)\b[^.,;$€]{0,20}\b(for|at|fur|pour|por)|paid|was asking|was listed( at| for)?|used to ask|retail( is)?( still)?|bought( it| them)?( new)?( for| at)|cost( me)?|costs|worth|was|were|originally|new price|neupreis|np|uvp|new( for)?|instead of|save|over|under|up to|about|approximately|approx|(?<!\bnow )only|last|since|hours:?|health|rpm|maybe|kostade|achete|paye|pagu?e|price dropped from|dropped from|from|off|than|gekostet|ca|originalpreis|nypris)\s*:?\s*(for|at)?\s*$/
+  /\b((bought|purchased|gekauft|achete\w*|kopt\w*|comprad\w*)\b[^.,;$€]{0,20}\b(for|at|fur|pour|por)|paid|was asking|was listed( at| for)?|used to ask|retail( is)?( still)?|bought( it| them)?( new)?( for| at)|cost( me)?|costs|worth|was|were|originally|new price|neupreis|np|uvp|(?<!\blike )new( for)?|instead of|save|about|approximately|approx|maybe|kostade|achete|paye|pagu?e|price dropped from|dropped from|from|off|than|gekostet|ca|originalpreis|nypris)\s*:?\s*(for|at)?\s*$/
+/** Before a bare figure: a count of something. */
+const countBefore = /\b(over|under|up to|(?<!\bnow )only|last|since|hours:?|health|rpm)\s*:?\s*(for|at)?\s*$/
 const notPriceAfter =
-  /^\s*(new\b|retail|in (the )?shops?|off\b|rabatt|hours|h\b|hrs|years?|yrs?|months?|weeks?|days?|day\b|minutes|km\b|miles|%|percent|fps|pieces?\b|pcs|core|cores|bit\b|st\b(?!\.)|nd\b|rd\b|neu\b|neupreis|neuf|nuevo|ny\b|times|of them|warranty|modules|sticks?|drives?|units?)/
+  /^\s*(new\b|more\b|less\b|elsewhere|online|retail|in (the )?shops?|off\b|rabatt|hours|h\b|hrs|years?|yrs?|months?|weeks?|days?|day\b|minutes|km\b|miles|%|percent|fps|pieces?\b|pcs|core|cores|bit\b|st\b(?!\.)|nd\b|rd\b|neu\b|neupreis|neuf|nuevo|ny\b|times|of them|warranty|modules|sticks?|drives?|units?)/
 const shippingBefore =
-  /\b(shipping( is| costs?)?|ships? for|postage|post(ed)? for|delivery|courier|versand(kosten)?|zzgl\.?|frakt|porto|livraison|port|envio|gastos de envio|posting)\s*:?\s*(is |for |of |ist )?$/
+  /(?<!\b(?:free|fast|quick|incl\.?|including|inc) )\b(shipping( is| costs?)?|ships? for|postage|post(ed)? for|delivery|courier|versand(kosten)?|zzgl\.?|frakt|porto|livraison|port|envio|gastos de envio|posting)\s*:?\s*(is |for |of |ist )?$/
 const shippingAfter =
   /^\s*(for )?(the )?(shipping|postage|delivery|post\b|versand|frakt|de (port|livraison|envio)|d'envoi|for (post|shipping)|porto|envio|p&p|courier)\b/
+
+const shippingWord = /^\s*(?:for )?(?:shipping|postage|delivery|versand|frakt|envio|courier)\s*$/
+const sharesShipping = (line: string, first: Amount, second: Amount) =>
+  shippingWord.test(line.slice(first.end, second.start))
+const isLess = (a: Amount, b: Amount) => Number(a.value) < Number(b.value)
+
+/** Lengths of M.2 cards: `SSD, 2280, 15`. */
+const cardLength = /^22(?:30|42|60|80|110)$/
 
 /** `not included. 90. working`: a figure that is a sentence is no model, though one has its number. */
 const isSentence = (before: string, after: string) => /[.;] $/.test(before) && /^(?:[.;]|$)/.test(after)
@@ -44,12 +54,12 @@ export function amountsOf(text: string, home: string, models: ReadonlySet<string
     const plainLine = plainText(line)
     const amounts = findAmounts(line, home, marks)
     for (const [index, amount] of amounts.entries()) {
-      const before = plainLine.slice(Math.max(0, amount.start - 40), amount.start)
-      const after = plainLine.slice(amount.end, amount.end + 40)
+      const { before, after } = aroundAmount(plainLine, amounts, index)
       const said = kindOf(amount, before, after, plainLine, index === 0 ? 0 : amounts[index - 1]!.end)
       if (!said) continue
-      const isModel = said.sure === 1 && models.has(plainLine.slice(amount.start, amount.end).trim())
-      if (isModel && !isSentence(before, after)) continue
+      const figure = plainLine.slice(amount.start, amount.end).trim()
+      const isModel = models.has(figure) && !isSentence(before, after)
+      if (said.sure === 1 && (cardLength.test(figure) || isModel)) continue
       const last = found.at(-1)
       const between = last ? plainLine.slice(Math.max(0, last.end - offset), amount.start) : ''
       // `$90 to $120`: neither is the price
@@ -70,6 +80,19 @@ export function amountsOf(text: string, home: string, models: ReadonlySet<string
   return found
 }
 
+/** What stands around an amount; the word between two that says which is the shipping belongs to the smaller. */
+function aroundAmount(line: string, amounts: readonly Amount[], index: number) {
+  const amount = amounts[index]!
+  const [last, next] = [amounts[index - 1], amounts[index + 1]]
+  // `$12 shipping $110`, `$110 shipping $12`
+  const isOfLast = last !== undefined && sharesShipping(line, last, amount) && isLess(last, amount)
+  const isOfNext = next !== undefined && sharesShipping(line, amount, next) && isLess(next, amount)
+  return {
+    before: isOfLast ? '' : line.slice(Math.max(0, amount.start - 40), amount.start),
+    after: isOfNext ? '' : line.slice(amount.end, amount.end + 40),
+  }
+}
+
 const range = /^\s*(to|-|–|—|bis|till|hasta)\s*$/
 
 function kindOf(
@@ -88,6 +111,7 @@ function kindOf(
     return { kind: 'shipping', sure: 2 }
   if (notPriceAfter.test(after) || (notPriceBefore.test(before) && !/\bto\s*$/.test(before)))
     return amount.isBare ? null : { kind: 'other', sure: 1 }
+  if (amount.isBare && countBefore.test(before)) return null
   const isEach = wordsFor('each').has(wordsOf(after.slice(0, 16))) || /\b(je|each|a|per)\s*$/.test(before)
   if (!amount.isBare)
     return {

@@ -11,7 +11,7 @@ import { belongs } from './offerMoney'
 
 /** Said before a part that is not for sale. */
 const notOffered =
-  /\b(from (an?|my|the|working)|out of|came (out )?of|was in|ran (with|in)|used (with|in|it with)|upgrad\w*|replac\w*|compatible|goes with|works with|pairs|paired|similar to|better than|faster than|as fast as|instead of|looking for|trades? for|swap(s)? for|not included|no longer|sold the|keeping|would trade|i do not sell|for your|pulled from|comes from)\b/
+  /\b(from (an?|my|the|working)|out of|came (out )?of|was in|ran (\w+ )?(with|in)|used (it )?(with|in)|upgrad\w*|replac\w*|compatible|goes with|works with|pairs|paired|similar to|better than|faster than|as fast as|instead of|looking for|trades? for|swap(s)? for|not included|no longer|sold the|keeping|would trade|i do not sell|for your|pulled from|comes from)\b/
 const joints =
   /\n|(?<!\d),|,(?!\d)|[;•|!?]|\s\/\s|\s[+&]\s|(?<=\s)[-*]\s|^\s*\d{1,2}[).]\s|\s[-–—]\s|\.\s|:\s|\b(?:and|plus|und|et|och|with|mit|avec|con|med|incl\.?|including|as well as|or|oder|ou|eller)\b/gim
 
@@ -79,7 +79,10 @@ function partsIn(text: string, said: readonly SaidAmount[], { library, reader }:
       })
     }
   }
-  if (found.length > 0) return [...found, ...unknownThings(text, found)].sort((a, b) => a.start - b.start)
+  if (found.length > 0) {
+    const things = withoutMinor(found, text, said)
+    return [...things, ...unknownThings(text, found)].sort((a, b) => a.start - b.start)
+  }
   const title = text.split('\n').find((each) => /\p{L}{3}/u.test(each)) ?? ''
   const whole = reader.read(title.replace(notOfferedTail, ''))
   if (whole.kind !== 'single') return []
@@ -97,6 +100,19 @@ function partsIn(text: string, said: readonly SaidAmount[], { library, reader }:
     },
   ]
 }
+
+/** A shield or a cable that is named with the thing comes along; one with a price of its own is offered. */
+function withoutMinor(found: readonly Found[], text: string, said: readonly SaidAmount[]): readonly Found[] {
+  const main = found.filter(({ role }) => role !== 'extra')
+  if (main.length === 0) return found
+  return found.filter(
+    (each) =>
+      each.role !== 'extra' ||
+      (lineStart(text, each.start) && said.some((price) => belongs(text, price, each))),
+  )
+}
+
+const lineStart = (text: string, at: number) => /(?:^|\n)[\s*•–-]*(?:\d[).]\s)?$/.test(text.slice(0, at))
 
 /** Things beside those of the library: a piece that names another kind of part, with a figure or an article before it. */
 function unknownThings(text: string, found: readonly Found[]): Found[] {
@@ -130,9 +146,14 @@ const leadingCount =
   /^\W*(?:(?:\d{1,2}\s?(?:x|×|st\b|stück\b|stk\b|pcs\b)|two|three|four|zwei|drei|deux|trois|dos|tres|två|tre)\s+)/i
 const notOfferedTail = /\b(would trade|looking for|from a working|upgraded to)\b.*$/i
 
+/** `Used it with a …`, `ran fine in my …`: what it went with is not offered. */
+const usedWith =
+  /\b(?:used|ran|run|runs|running|paired|goes|played|combined|works?|worked|sat|lived|tested)(?: (?:it|them|this|fine|great|well|only|mainly|perfectly|happily|together))* (?:with|in|on)\s*$/i
+
 /** Whether the words before a piece, on its line and sentence, say that it is not offered. */
 function isBarredBefore(text: string, at: number): boolean {
   const from = Math.max(text.lastIndexOf('\n', at - 1), text.lastIndexOf('. ', at - 1), 0)
+  if (usedWith.test(text.slice(from, at))) return true
   return /\b(would trade for|trade for|looking for|upgraded to|replaced by|swap for|from a working|from my|out of|in my|bought a|got a|moved to)\b[^.\n]*$/i.test(
     text.slice(from, at),
   )
@@ -231,7 +252,7 @@ function machineIn(text: string): string | null {
     const [phrase] = machineWords.in(wordsOf(plain))
     if (
       phrase &&
-      !/\b(my|from|in a|for a|out of)\b[^,.]*$/.test(plain.slice(0, wordsOf(plain)[phrase.at]!.start))
+      !/\b(my|from|in a|for|out of)\b[^,.]*$/.test(plain.slice(0, wordsOf(plain)[phrase.at]!.start))
     )
       return line
     if (/\btower\b.*\b(core|gb|ram)\b/.test(plain)) return line

@@ -1,8 +1,8 @@
-import type { Part } from '../../parts/part'
 import { plainText } from '../../text/plainText'
 import type { CalendarDate } from '../../time/calendarDate'
 import { findDate } from '../dates/findDate'
 import { amountsOf } from './listingMoney'
+import { modelNumbers } from './modelNumbers'
 import type { OfferContext, OfferRead } from './offer'
 import { isOneOf, priceOf, shippingOf } from './offerMoney'
 import { piecesOf } from './offeredPieces'
@@ -48,17 +48,6 @@ export function readOffer(text: string, context: OfferContext): OfferRead {
     lacks: pieces.lacks,
     defects: defectsOf(text),
   }
-}
-
-/** Figures of the names of models: `5300`, `640`. */
-const numbersOf = new WeakMap<readonly Part[], ReadonlySet<string>>()
-function modelNumbers(library: readonly Part[]): ReadonlySet<string> {
-  let numbers = numbersOf.get(library)
-  if (!numbers) {
-    numbers = new Set(library.flatMap(({ name }) => name.match(/\d+/g) ?? []))
-    numbersOf.set(library, numbers)
-  }
-  return numbers
 }
 
 function listedOn(text: string, today: CalendarDate): CalendarDate | null {

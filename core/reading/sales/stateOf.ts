@@ -26,11 +26,25 @@ export function statesIn(words: readonly PlainWord[]): SaidState[] {
         best = { condition, at: index, length: phrase.length }
     }
     if (best === null) continue
-    if (!isDenied(words, index) && !isPutRight(words, index + best.length)) found.push(best)
+    if (!isDenied(words, index) && !isPutRight(words, index + best.length) && !isOfPiece(words, best))
+      found.push(best)
     index += best.length - 1
   }
   return found
 }
+
+/** `thermal paste renewed`, `with new fans`: said of a piece of it. */
+function isOfPiece(words: readonly PlainWord[], { condition, at, length }: SaidState): boolean {
+  if (condition !== 'new' && condition !== 'refurbished') return false
+  return pieces.has(words[at - 1]?.word ?? '') || pieces.has(words[at + length]?.word ?? '')
+}
+
+const pieces: ReadonlySet<string> = new Set(
+  phrases(`
+    paste, pads, pad, thermal, fan, fans, cable, cables, battery, bearings, screws, warmeleitpaste, pate, pasta, kylpasta,
+    lufter, flakt
+  `),
+)
 
 /** Whether a word just before, or one before that, denies what stands at `index`. */
 export function isDenied(words: readonly PlainWord[], index: number): boolean {

@@ -61,8 +61,13 @@ export function saysWanted(scanner: TitleScanner): string {
   const limit = Math.min(2, scanner.count)
   for (let at = 0; at < limit; at += 1) if (opensWanted.lengthAt(scanner, at) > 0) return scanner.text(at)
   const at = wantedAnywhere.find(scanner)
-  return at < 0 || isDenied(scanner, at) ? '' : scanner.text(at)
+  if (at < 0 || isDenied(scanner, at)) return ''
+  // `I want 51 for it`: the ask
+  const isAsk = scanner.hash[at] === iHash && scanner.kind[at + 2] === TokenKind.number
+  return isAsk && scanner.hash[at + 3] === forHash ? '' : scanner.text(at)
 }
+
+const [iHash, forHash] = [hashText('i'), hashText('for')]
 
 /** The words by which the thing is broken or not known to work, in any of the languages; '' where none is. */
 export function saysBroken(scanner: TitleScanner): string {

@@ -90,7 +90,7 @@ export const english: LanguageWords = {
       never used, nib, new in sealed box, still sealed
     `),
     opened: phrases(`
-      opened, open box, opened box, new (other), new other, open-box, opened never used, new open box,
+      opened, opened once, open box, opened box, new (other), new other, open-box, opened never used, new open box,
       ex display, ex-display, new - other, open package, open box new, box opened, new - open box
     `),
     refurbished: phrases(`
@@ -158,7 +158,6 @@ export const english: LanguageWords = {
       no longer boots, shuts the, cuts off, gets hot, drops to desktop, bad health,
       fake, counterfeit, clone, reballed, reball, needs reflow, reflow, reflowed, parts donor, only works, works only,
       weird colours, weird colors, strange colours, colour lines, only one output, tested bad, unknown state,
-      pads missing,
       scratched contacts, write protected, disappears, disconnects, worn out, worn, recall, recalled, for recovery,
       non runner, as a project, project card, ports fail, reboots my, goes green, turns green,
       acceleration gone, smart bad, throttles and,

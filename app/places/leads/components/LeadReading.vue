@@ -59,6 +59,7 @@ function read() {
       :text="listing"
       :parts="library.parts"
       :today="today"
+      :currency="currency"
       class="mt-2"
       @read="emit('read', fromListing($event, listing))"
     />

@@ -1,48 +1,62 @@
 <script setup lang="ts">
 import { questionsOf, readFacts } from '#core/reading/listings/completeness'
-import { readListing, type ReadListing, type Span } from '#core/reading/listings/readListing'
+import type { OfferRead } from '#core/reading/listings/offer'
+import { offerSpans, type OfferSpan } from '#core/reading/listings/offerSpans'
+import { readOffer } from '#core/reading/listings/readOffer'
 import { TitleReader } from '#core/reading/titles/partsInTitle'
 import { queryForPart } from '#core/reading/titles/queryForPart'
 import { partLabel, type Part } from '#core/parts/part'
 
 /** The text of a listing with the places that say something marked, what was read from them, and what is left to ask. */
-const { text, parts, today } = defineProps<{ text: string; parts: readonly Part[]; today: string }>()
-const emit = defineEmits<{ read: [listing: ReadListing] }>()
-const reader = computed(
-  () => new TitleReader(new Map(parts.map((part) => [part.id, queryForPart(part, parts)])), today),
-)
+const { text, parts, today, currency } = defineProps<{
+  text: string
+  parts: readonly Part[]
+  today: string
+  currency: string
+}>()
+const emit = defineEmits<{ read: [listing: OfferRead] }>()
+const context = computed(() => ({
+  today,
+  currency,
+  library: parts,
+  reader: new TitleReader(new Map(parts.map((part) => [part.id, queryForPart(part, parts)])), today),
+}))
 const partOf = (id: string) => parts.find((part) => part.id === id)!
-const listing = computed(() => readListing(text, reader.value, (id) => partOf(id).role === 'extra'))
+const listing = computed(() => readOffer(text, context.value))
+const spans = computed(() => offerSpans(text, listing.value, context.value))
 watch(listing, (read) => emit('read', read), { immediate: true })
 
 interface Fact {
-  readonly name: string
+  readonly name: OfferSpan['what']
   readonly said: string | null
-  readonly span: Span | null
+  readonly isStated: boolean
 }
+const named = computed(() => listing.value.things.flatMap(({ partId }) => partId ?? []))
 const facts = computed<Fact[]>(() => {
-  const { price, condition, shipping, parts: named } = listing.value
+  const { price, condition, shipping } = listing.value
+  const isStated = (what: OfferSpan['what']) => spans.value.some((span) => span.what === what)
   return [
-    { name: 'ask', said: price?.value ?? null, span: price?.span ?? null },
-    { name: 'condition', said: condition.value, span: condition.span },
-    { name: 'shipping', said: shipping?.value ?? null, span: shipping?.span ?? null },
-    ...named.map((part) => ({ name: 'part', said: partLabel(partOf(part.value)), span: part.span })),
+    { name: 'ask', said: price, isStated: isStated('ask') },
+    { name: 'condition', said: condition, isStated: isStated('condition') },
+    { name: 'shipping', said: shipping, isStated: isStated('shipping') },
+    ...named.value.map((id) => ({
+      name: 'part' as const,
+      said: partLabel(partOf(id)),
+      isStated: spans.value.some(({ partId }) => partId === id),
+    })),
   ]
 })
-const state = (fact: Fact) => (fact.said === null ? 'missing' : fact.span ? 'stated' : 'deduced')
+const state = (fact: Fact) => (fact.said === null ? 'missing' : fact.isStated ? 'stated' : 'deduced')
 const tone = { missing: 'tag-waiting', stated: 'tag-settled', deduced: 'tag-info' } as const
 /** The text in pieces, those that say something by name. */
 const pieces = computed(() => {
-  const spans = facts.value
-    .flatMap((fact) => (fact.span ? [{ ...fact.span, name: fact.name }] : []))
-    .sort((a, b) => a.start - b.start || b.end - a.end)
   const out: { text: string; name: string | null }[] = []
   let at = 0
-  for (const span of spans) {
+  for (const span of spans.value) {
     if (span.start < at) continue
     out.push(
       { text: text.slice(at, span.start), name: null },
-      { text: text.slice(span.start, span.end), name: span.name },
+      { text: text.slice(span.start, span.end), name: span.what },
     )
     at = span.end
   }
@@ -51,10 +65,10 @@ const pieces = computed(() => {
 const questions = computed(() =>
   questionsOf(
     readFacts(
-      [...new Set(listing.value.parts.map(({ value }) => partOf(value).role))],
+      [...new Set(named.value.map((id) => partOf(id).role))],
       text,
       {},
-      listing.value.condition.value === 'new',
+      listing.value.condition === 'new',
     ),
   ),
 )
@@ -78,9 +92,8 @@ const copy = () => run(() => navigator.clipboard.writeText(questions.value.join(
         <span class="tag" :class="tone[state(fact)]">{{ state(fact) }}</span></span
       >
     </p>
-    <p v-if="listing.kind === 'unclear' || listing.kind === 'unknown'" class="mt-1 text-waiting">
-      {{ listing.kind === 'unclear' ? 'It could be several parts' : 'No part of the library is named' }}: say
-      which one below.
+    <p v-if="named.length === 0" class="mt-1 text-waiting">
+      No part of the library is named for sure: say which one below.
     </p>
     <p v-if="questions.length > 0" class="mt-1">
       <span class="text-soft">To ask:</span> {{ questions.join(' ') }}

@@ -1,5 +1,5 @@
 import type { PageOffer } from '#core/reading/listings/jsonLdOffers'
-import type { ReadListing } from '#core/reading/listings/readListing'
+import type { OfferRead } from '#core/reading/listings/offer'
 import { defaultRebateChance } from '#core/supply/landed/rebates'
 import type { LeadInput } from '#shared/leads/schemas'
 import type { LibraryView } from '#shared/parts/views'
@@ -69,15 +69,18 @@ export function isPageSource(pasted: string): boolean {
 }
 
 /** What the text of a listing says fills the form; what it leaves open stays as it is. */
-export function fromListing(read: ReadListing, text: string): Partial<LeadInput> {
+export function fromListing(read: OfferRead, text: string): Partial<LeadInput> {
+  const [title = ''] = text.split('\n').filter((line) => line.trim() !== '')
   return {
-    title: read.title.value,
-    condition: read.condition.value,
+    title: title.trim().slice(0, 200),
     text: text.slice(0, 8000),
-    ...(read.price ? { price: read.price.value } : {}),
-    ...(read.currency ? { currency: read.currency.value } : {}),
-    ...(read.shipping ? { shipping: read.shipping.value } : {}),
-    things: read.parts.map(({ value }) => ({ partId: value, quantity: 1, plan: 'keep' as const })),
+    ...(read.condition === null ? {} : { condition: read.condition }),
+    ...(read.price === null ? {} : { price: read.price }),
+    ...(read.priceCurrency === null ? {} : { currency: read.priceCurrency }),
+    ...(read.shipping === null ? {} : { shipping: read.shipping }),
+    things: read.things.flatMap(({ partId, quantity }) =>
+      partId === null ? [] : [{ partId, quantity, plan: 'keep' as const }],
+    ),
   }
 }
 

@@ -60,7 +60,7 @@ export const brokenPatterns: readonly Outright[] = [
     pattern: either(
       /\b(?:at|with) (?:low|lower|reduced) clocks?\b|\bneeds? (?:an? )?(?:under ?clock\w*|under ?volt\w*|straighten\w*|bios|baking)\b/,
       /\b(?:only )?without (?:the )?drivers?\b|\bthen (?:black|freezes|crashes|dies|nothing|off)\b/,
-      /\b(?:one|1|two) of the (?:fans?|ports?|slots?|sticks?)\b|\bonly (?:\d|one|two|three) \w{2,8} works?\b/,
+      /\bpads? missing(?! \w)|\b(?:one|1|two) of the (?:fans?|ports?|slots?|sticks?)\b|\bonly (?:\d|one|two|three) \w{2,8} works?\b/,
       /\b(?:shows?|with) snow\b|\b(?:green|purple|pink|red|blue) (?:screen|dots?|lines?|pixels?|squares?)\b|\btiles on\b/,
       /\b(?:orange|amber|blinking|flashing|error) (?:light|led|lamp)\b|\bred light\b|\bbeeps\b|\bled (?:is )?stuck\b|\bstuck (?:in|to|on|at)\b/,
       /\b(?:once in a while|now and then|from time to time)\b|\b(?:boots|works|posts|starts|runs) (?:only )?sometimes\b/,
