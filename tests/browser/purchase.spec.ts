@@ -54,7 +54,7 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     const read = page.locator('[data-test="listing"]')
     await expect(read.locator('mark', { hasText: '118' })).toBeVisible()
     await expect(read).toContainText('Has the paste or a pad been changed?')
-    await expect(page.getByLabel('ask', { exact: true })).toHaveValue('118')
+    await expect(page.getByLabel('ask', { exact: true })).toHaveValue('118.00')
     await page.getByLabel('source', { exact: true }).selectOption('Barnstall')
     await page.getByLabel('manner of sale').selectOption('local')
     await page.getByRole('button', { name: 'Add the lead' }).click()
