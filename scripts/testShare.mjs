@@ -5,7 +5,7 @@ import { root } from './lib.mjs'
 
 // How many of the lines written by hand are tests. The aim is a quarter to a third; the floor only ever rises.
 const aim = 0.25
-const floor = 0.24
+const floor = 0.25
 const { stdout } = spawnSync('git', ['ls-files', '-co', '--exclude-standard'], {
   cwd: root,
   encoding: 'utf8',
