@@ -1,5 +1,20 @@
 /** Lower case, without accents, ligatures spelled out; as long as the original wherever no sign became two. */
 export function plainText(text: string): string {
+  if (text.length > longestKept) return toPlain(text)
+  let plain = kept.get(text)
+  if (plain === undefined) {
+    if (kept.size >= mostKept) kept.clear()
+    kept.set(text, (plain = toPlain(text)))
+  }
+  return plain
+}
+
+/** The readers ask for the same line again and again: the last ones are kept with their answer. */
+const kept = new Map<string, string>()
+const longestKept = 300
+const mostKept = 2000
+
+function toPlain(text: string): string {
   return text
     .toLowerCase()
     .replace(/ß/g, 'ss')
@@ -20,7 +35,19 @@ export interface PlainWord {
 }
 
 /** Words and figures of a plain text, in their order; signs between them part them, apostrophes do not. */
-export function wordsOf(plain: string): PlainWord[] {
+export function wordsOf(plain: string): readonly PlainWord[] {
+  if (plain.length > longestKept) return toWords(plain)
+  let words = keptWords.get(plain)
+  if (words === undefined) {
+    if (keptWords.size >= mostKept) keptWords.clear()
+    keptWords.set(plain, (words = toWords(plain)))
+  }
+  return words
+}
+
+const keptWords = new Map<string, readonly PlainWord[]>()
+
+function toWords(plain: string): PlainWord[] {
   return [...plain.matchAll(/[\p{L}\p{N}]+(?:'[\p{L}]+)*/gu)].map((match) => ({
     word: match[0].replace(/'/g, ''),
     start: match.index,

@@ -1,5 +1,6 @@
 import { plainText, wordsOf } from '../../text/plainText'
 import { classifyLine, type LineContext } from '../sales/classifyLine'
+import { seenText } from '../listings/pageSource'
 import type { LineInPage } from '../sales/groupBlocks'
 import { linesOf, lineContextOf } from '../sales/readBlocks'
 import type { SalesContext } from '../sales/readSales'
@@ -41,7 +42,8 @@ const longestTitle = 300
  * @example readAsks('Quill 70 8GB\n$95\n\nAnvil 650W\n$40', context) // two asks, 95.00 and 40.00
  */
 export function readAsks(text: string, context: SalesContext): AsksRead {
-  return tableAsks(text, context) ?? blockAsks(text, context)
+  const seen = seenText(text)
+  return tableAsks(seen, context) ?? blockAsks(seen, context)
 }
 
 /** A table of asks has titles and prices and no day of sale. */

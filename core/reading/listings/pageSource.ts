@@ -8,6 +8,13 @@ export interface PageSource {
   readonly text: string
 }
 
+const tags = /<(?:html|body|div|table|tr|dl|ul|script|p|h1)\b/i
+/** Whether a text is the source of a page. */
+export const isPage = (text: string): boolean => tags.test(text)
+
+/** What a reader sees of a text: of the source of a page its words, of anything else all of it. */
+export const seenText = (text: string): string => (isPage(text) ? readPage(text).text : text)
+
 const silent = new Set(['script', 'style', 'template', 'noscript'])
 const inline = new Set([
   'a',

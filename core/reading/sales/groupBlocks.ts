@@ -107,6 +107,9 @@ function pairing(blocks: readonly Block[]): string {
     .join(' ')
 }
 
+/** More of a title is not looked at. */
+const longestTitle = 1000
+
 /** The title of a block: its lines in a row, without a caption that says the same again. */
 export function titleOf(block: Block): string {
   const kept: string[] = []
@@ -117,6 +120,7 @@ export function titleOf(block: Block): string {
   }
   return kept
     .join(' ')
+    .slice(0, longestTitle)
     .replace(/\s+/g, ' ')
     .replace(before, '')
     .replace(after, '')

@@ -17,6 +17,13 @@ export function readBlocks(text: string, context: SalesContext): SalesRead {
   const lines = linesOf(rawLines, line)
   const { blocks, isOpen } = groupBlocks(lines)
   const problems: SalesProblem[] = []
+  if (rawLines.length > mostLines)
+    problems.push({
+      line: mostLines + 1,
+      code: 'unread',
+      message: `only the first ${mostLines.toLocaleString('en')} lines are read: paste the rest by itself`,
+      raw: '',
+    })
   const records: SaleRead[] = []
   const bare = blocks.filter((block) => block.some(({ kind }) => kind === 'bare')).length
   const takesBare =
@@ -61,18 +68,26 @@ export function lineContextOf(text: string, context: SalesContext): LineContext 
 
 const tellsOfSale: ReadonlySet<ReadLine['kind']> = new Set(['price', 'bare', 'hidden', 'date'])
 
+/** A page of results has no more lines, and none as long; what is beyond is not looked at. */
+const mostLines = 50_000
+const longestLine = 1000
+
 /** Splits what stands on one line into what it says: pieces between bars, wide gaps and tabs, and a price behind a title. */
 export function linesOf(rawLines: readonly string[], context: LineContext): LineInPage[] {
   const lines: LineInPage[] = []
   let gap = false
-  for (const [index, raw] of rawLines.entries()) {
+  for (const [index, whole] of rawLines.slice(0, mostLines).entries()) {
+    const raw = whole.slice(0, longestLine)
     if (raw.trim() === '') {
       gap = lines.length > 0
       continue
     }
-    for (const [at, each] of piecesOf(raw, index + 1, context).entries())
-      lines.push({ ...each, gap: gap && at === 0 })
-    gap = false
+    const pieces = piecesOf(raw, index + 1, context)
+    // a line that is a record by itself stands apart from a heading before it and a remark behind it
+    const isRecord = recordKinds.every((kind) => pieces.some((piece) => piece.kind === kind))
+    for (const [at, each] of pieces.entries())
+      lines.push({ ...each, gap: (gap || (isRecord && lines.length > 0)) && at === 0 })
+    gap = isRecord
   }
   return withoutRepeated(lines)
 }
@@ -88,6 +103,8 @@ function withoutRepeated(lines: readonly LineInPage[]): LineInPage[] {
     return count >= 2 && others >= count ? { ...each, kind: 'about' } : each
   })
 }
+
+const recordKinds = ['title', 'price', 'date'] as const
 
 function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
   const both = priceAndShipping(raw, line, context)
@@ -221,7 +238,7 @@ function readBlock(
       manner: block.some((each) => each.manner === 'auction') ? 'auction' : (manner ?? 'fixed'),
       condition: worse(state, stateOfTitle(title)),
       quantity: isEach ? 1 : (block.find((each) => each.quantity !== undefined)?.quantity ?? null),
-      lines: [Math.min(...numbers), Math.max(...numbers)],
+      lines: [numbers[0]!, numbers.at(-1)!],
     },
     found,
   }

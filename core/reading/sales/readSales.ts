@@ -1,6 +1,7 @@
 import type { Currency } from '../../money/money'
 import type { CalendarDate } from '../../time/calendarDate'
 import type { Condition, Manner } from './soldRecord'
+import { seenText } from '../listings/pageSource'
 import { readBlocks } from './readBlocks'
 import { readSalesTable, tableIn } from './readSalesTable'
 
@@ -74,7 +75,9 @@ export const longestSalesText = 5_000_000
  */
 export function readSales(text: string, context: SalesContext): SalesRead {
   // points of a list and signs for bold letters say nothing
-  const plain = text.replace(/^[ \t]*[•▪‣◦*–-][ \t]+/gm, '').replace(/\*\*|__/g, '')
+  const plain = seenText(text)
+    .replace(/^[ \t]*[•▪‣◦*–-][ \t]+/gm, '')
+    .replace(/\*\*|__/g, '')
   const table = tableIn(plain, context)
   return table === null ? readBlocks(plain, context) : readSalesTable(table, context)
 }

@@ -17,6 +17,10 @@ export interface ScoresRead {
   readonly notRead: readonly number[]
 }
 
+/** A table has no more lines, and none as long; what is beyond is not looked at. */
+const mostLines = 50_000
+const longestLine = 2000
+
 /**
  * Reads a table of scores as it is copied: cells parted by tabs, semicolons, bars, commas or wide space, or a name with one
  * figure behind it. A first column that only counts the rows is a rank and is left out. Thousands may be parted by a space, a
@@ -25,7 +29,7 @@ export interface ScoresRead {
  * @example readScores('1\tQuill 70\t12,480\n2\tStook 640\t6,120').rows[0].values // [12480]
  */
 export function readScores(text: string): ScoresRead {
-  const lines = text.split(/\r?\n/)
+  const lines = text.split(/\r?\n/, mostLines).map((line) => line.slice(0, longestLine))
   const mark = markOf(lines)
   const cells = lines.map((line) => (line.trim() === '' ? [] : cellsOf(line, mark)))
   const isRanked = ranks(cells)
@@ -41,7 +45,7 @@ export function readScores(text: string): ScoresRead {
     else if (rows.length === 0 && rest.length > 0 && head.length === 0) head = rest
     else notRead.push(at + 1)
   }
-  const width = Math.max(0, ...rows.map(({ values }) => values.length))
+  const width = rows.reduce((most, { values }) => Math.max(most, values.length), 0)
   return {
     columns: Array.from({ length: width }, (_, at) => head[at]?.trim() || `column ${at + 1}`),
     rows: rows.map((row) => ({ ...row, values: pad(row.values, width) })),

@@ -76,11 +76,6 @@ const signs: Readonly<Partial<Record<Role, readonly (readonly [RegExp, number])[
       /\b(office (pc|computer|tower)|desktop (pc|computer)|small form factor(?! (?:case|psu|power))|workstation|all-in-one)\b/,
       4,
     ],
-    // its parts, one a line
-    [
-      /\n(?:processor|cpu|prozessor|processeur)\b[^\n]*\n(?:[^\n]*\n)*?(?:memory|ram|speicher|memoire)\b[^\n]*\n(?:[^\n]*\n)*?(?:storage|drive|hdd|ssd|festplatte|disque)\b/,
-      8,
-    ],
   ],
   extra: [
     [
@@ -103,6 +98,7 @@ export function roleOf(text: string): Role | null {
   const plain = plainText(text)
   const [heading = ''] = plain.trim().split('\n')
   const body = plain.slice(heading.length)
+  if (listsItsParts(plain)) return 'donor'
   let best: Role | null = null
   let most = 1
   const nounAt = (role: Role) => signs[role]?.[0]?.[0].exec(heading)?.index ?? Infinity
@@ -118,6 +114,20 @@ export function roleOf(text: string): Role | null {
     if (score > most) [best, most] = [role, score]
   }
   return best ?? bySize(plain)
+}
+
+const partKeys = [
+  /^(?:processor|cpu|prozessor|processeur|procesador)\b/,
+  /^(?:memory|ram|speicher|arbeitsspeicher|memoire|memoria|minne)\b/,
+  /^(?:storage|drive|hdd|ssd|festplatte|disque|disco|lagring)\b/,
+]
+/** A specification has no more lines; a page of anything is not looked through for the parts of a machine. */
+const longestSpec = 60
+
+/** Processor, memory and storage, each on a line of its own below the name: a whole machine. */
+function listsItsParts(plain: string): boolean {
+  const lines = plain.split('\n').slice(1, longestSpec)
+  return partKeys.every((key) => lines.some((line) => key.test(line.trim())))
 }
 
 /**

@@ -1,7 +1,6 @@
 import { hasType, jsonLdNodes, type Node } from '../listings/jsonLdOffers'
-import { readPage } from '../listings/pageSource'
+import { isPage, readPage } from '../listings/pageSource'
 
-const isSource = /<(?:html|body|div|table|tr|dl|ul|script|p|h1)\b/i
 const isBare = /^\s*[[{][\s\S]*"@type"/
 
 /**
@@ -11,7 +10,7 @@ const isBare = /^\s*[[{][\s\S]*"@type"/
  * @example specSource('<table><tr><th>Length</th><td>241 mm</td></tr></table>') // 'Length: 241 mm'
  */
 export function specSource(text: string): string {
-  if (!isSource.test(text) && !isBare.test(text)) return text
+  if (!isPage(text) && !isBare.test(text)) return text
   const product = jsonLdNodes(text).nodes.find((node) => hasType(node, 'Product'))
   const stated = product ? linesOf(product) : []
   // a name alone says less than the page around it

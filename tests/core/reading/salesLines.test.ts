@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { readScores } from '#core/reading/scores/readScores'
 import { readSales } from '#core/reading/sales/readSales'
 import { jsonRows } from '#core/reading/sales/jsonRows'
 
@@ -17,6 +18,18 @@ describe('one line that says several things', () => {
     expect(readSales(text, context).problems).toEqual([])
     expect(first(text)).toMatchObject({ title: 'Quill 70 8GB', price, shipping, soldOn })
   })
+})
+
+test('a heading before such lines and a remark behind them belong to none', () => {
+  const { records, problems } = readSales(
+    'Sold prices I noted\nQuill 70 8GB - $140 on Oct 3\nStook 640 - $60 on Oct 1\nall from one page',
+    context,
+  )
+  expect(records.map(({ title }) => title)).toEqual(['Quill 70 8GB', 'Stook 640'])
+  expect(problems.map(({ line, code }) => [line, code])).toEqual([
+    [1, 'unread'],
+    [4, 'unread'],
+  ])
 })
 
 describe('what stands around a title is none of it', () => {
@@ -62,4 +75,12 @@ describe('rows of JSON', () => {
     expect(jsonRows('[1, 2]')).toBeNull()
     expect(jsonRows('Quill 70\n$131')).toBeNull()
   })
+})
+
+test('the source of a page is read as it is seen, however long its one line is', () => {
+  const thing = '<div><h3>Quill 70 8GB</h3><p>$140.00</p><p>Sold Oct 3, 2026</p></div>'
+  expect(first(`<html><body>${thing}</body></html>`)).toMatchObject({ price: '140.00', soldOn: '2026-10-03' })
+  const long = `<div>${'<a href="x">look</a> '.repeat(20_000)}</div>`
+  expect(readScores(long).rows).toEqual([])
+  expect(readSales(long, context).records).toEqual([])
 })

@@ -85,7 +85,7 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
 </script>
 
 <template>
-  <div class="grid min-h-0 flex-1 grid-cols-[320px_minmax(0,1fr)] max-md:grid-cols-1">
+  <div class="grid min-h-0 flex-1 grid-cols-[260px_minmax(0,1fr)] max-md:grid-cols-1">
     <AsCopied :text="text" :rows="rows" :pointed="pointed" />
     <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="as understood">
       <div class="flex flex-wrap items-center gap-3">
