@@ -38,7 +38,7 @@ export interface LineContext extends DateContext {
 const neutral = new PhraseSet(
   phrases(`
   a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to, in, is,
-  of, cost, costs, possible, available, moglich, mojlig, mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
+  of, cost, costs, type, typ, format, possible, available, disponible, moglich, mojlig, mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
   estado, skick, state, item condition, per, order, exp, by, via
 `),
 )
@@ -64,7 +64,7 @@ export function classifyLine(raw: string, line: number, context: LineContext): R
 }
 
 const saidQuantity =
-  /^\W*(?:quantity|qty|menge|anzahl|antal|quantite|cantidad|stuck|styck)\W*(\d{1,3})\W*$|^(\d{1,3}) (?:pieces|pcs|stuck|stk|st|styck|units|piezas|unidades|pieces)$/
+  /^\W*(?:quantity|qty|menge|anzahl|antal|quantite|cantidad|stuck|styck)(?: sold)?\W*(\d{1,3})\W*$|^(\d{1,3}) (?:pieces|pcs|stuck|stk|st|styck|units|piezas|unidades|pieces)$/
 /** `Quantity: 2`; null where the line says no such thing. */
 function quantityOf(plain: string): number | null {
   const said = saidQuantity.exec(plain)
@@ -137,7 +137,10 @@ function priceLine(
 ): ReadLine | null {
   const amounts = findAmounts(raw, context.home, context.marks)
   if (amounts.length === 0) return null
-  const rest = outside(words, amounts)
+  // `sold for $142.50, 17 bids`: how many is no word of its own
+  const rest = outside(words, amounts).filter(
+    ({ word }, at, all) => !(/^\d{1,3}$/.test(word) && wordsFor('auction').at(all, at + 1)),
+  )
   const sets = [
     'besidePrice',
     'notThePrice',

@@ -130,7 +130,7 @@ export function titleOf(block: Block): string {
 
 /** What stands before a title and is none: a label, `[SOLD]`, signs for the eye. */
 const before =
-  /^(?:\s|\p{So}|\u200d|\ufe0f|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
+  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[[A-Z]{1,3}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt):\s+|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
 /** The name of a picture runs into the title that says the same. */
 const doubled = /^(.{8,})\1$/
 const after = /(?:\s|\p{So}|\u200d|\ufe0f)+$/u

@@ -38,7 +38,7 @@ export function columnsOf({ column }: SalesTable): readonly Field[] {
 /** Words of a header, in five languages; whole cells first, then words in them. */
 const headers: Readonly<Record<Field, readonly string[]>> = {
   title: phrases(`
-    title, name, item, description, listing, item title, product, article, titel, artikel, bezeichnung,
+    title, name, item, description, listing, item title, product, article, part, parts, thing, model, teil, piece, pieza, komponent, titel, artikel, bezeichnung,
     titre, objet, titulo, articulo, rubrik, benamning, annonce, what
   `),
   price: phrases(`
