@@ -46,6 +46,7 @@ await registerComponents([
   'AsCopied',
   'SalesQuestions',
   'SalesRows',
+  'SalesOfTable',
   'PartPicker',
 ])
 function readingOf(text: string): PasteReading {
@@ -142,6 +143,17 @@ describe('past sales as they were understood', async () => {
       true,
       false,
     ])
+    vi.useRealTimers()
+    vi.unstubAllGlobals()
+  })
+
+  test('where nobody answers, or a cell cannot be read, nothing is told and nothing fails', async () => {
+    vi.useFakeTimers()
+    vi.stubGlobal('fetch', () => Promise.reject(new Error('away')))
+    const shown = shownFor()
+    await shown.find('input[aria-label="sold at"]').setValue('Gavelry')
+    await vi.advanceTimersByTimeAsync(300)
+    expect(shown.text()).not.toContain('kept already')
     vi.useRealTimers()
     vi.unstubAllGlobals()
   })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ValidationError } from 'yup'
 import { partLabel } from '#core/parts/part'
+import { scaledPresets } from '#core/performance/model/scaledPresets'
 import { typicalGames } from '#core/performance/model/typicalGames'
 import type { Workload } from '#core/performance/model/workload'
 import { gameSchema } from '#shared/work/schemas'
@@ -68,16 +69,6 @@ async function begin(like: string, game: Workload | null) {
   draft.cpuId ||= cpus.value[0]?.id ?? ''
   draft.graphicsId ||= cards.value[0]?.id ?? ''
 }
-/** Video memory of every preset moves with that of the reference one. */
-function scaledPresets() {
-  const factor = draft.videoMemoryGb / (shape.value.presets[reference.value]!.videoMemoryGb || 1)
-  return Object.fromEntries(
-    Object.entries(shape.value.presets).map(([name, cost]) => [
-      name,
-      { ...cost, videoMemoryGb: Math.round(cost.videoMemoryGb * factor * 10) / 10 },
-    ]),
-  )
-}
 async function save() {
   problem.value = ''
   const { graphicsMs, cpuMs, pixelExponent, lowShare, upscaling, frameGenerationFactor, priorSpread, kind } =
@@ -99,7 +90,7 @@ async function save() {
     pixelExponent,
     threadsWanted: draft.threadsWanted,
     lowShare,
-    presets: scaledPresets(),
+    presets: scaledPresets(shape.value.presets, reference.value, draft.videoMemoryGb),
     upscaling,
     frameGenerationFactor,
     priorSpread,
