@@ -195,7 +195,7 @@ export const lotPatterns: readonly Outright[] = [
     pattern: either(
       /\b(?:eingebaut|verbaut|monte|montee|sitter|montada|montado|installed|fitted|built) (?:im|in|i|dans|en|into) (?:einem?|an?|en|un|une|my )? ?(?:komplett|gaming|office)?[ -]?(?:pc|rechner|dator|notebook|laptop|tower|ordinateur|ordenador|computer)\b/,
       /\b(?:ganzer|kompletter|whole|entire|hel|komplett|complete) (?:pc|rechner|dator|computer)\b|\bht ?pc\b|\bthin ?client\b|^sobremesa\b/,
-      /^(?!(?:fur|for|pour|para|till|old|ex|from|used|my|harrow) )[a-z]+[ -]pc\b(?! (?:graphics|card|part|parts|grafik|case|gehause|memory|ram|psu|cpu|board|motherboard|ssd|netzteil))/,
+      /^(?!(?:fur|for|pour|para|till|old|ex|from|used|my) )[a-z]+[ -]pc\b(?! (?:graphics|card|part|parts|grafik|case|gehause|memory|ram|psu|cpu|board|motherboard|ssd|netzteil))/,
       /\b(?:board|mainboard|cpu|ram)[ -]?(?:kombi|combo|bundle|bundel)\b|\b(?:laptop|notebook)\b.*\b\d+ ?gb\b/,
     ),
     roles: ['graphics', 'cpu', 'motherboard', 'storage'],
