@@ -2,6 +2,7 @@ import { expose } from 'comlink'
 import { parseDecimal } from '#core/money/decimal'
 import type { Part } from '#core/parts/part'
 import { salesOf } from '#core/pricing/proposals/salesOf'
+import { seenText } from '#core/reading/listings/pageSource'
 import { readOffer } from '#core/reading/listings/readOffer'
 import { guessPaste } from '#core/reading/pastes/kindOf'
 import type { SalesRead } from '#core/reading/sales/readSales'
@@ -21,6 +22,7 @@ const worker: PasteWorker = {
     return {
       kind,
       why,
+      seen: seenText(text),
       sales,
       asks: { ...asks, asks: asks.asks.slice(0, mostAsks) },
       offersOf: asks.asks.slice(0, mostAsks).map((ask) => readOffer(ask.text, offer)),

@@ -27,6 +27,8 @@ export interface ScoreOf {
 export interface PasteReading {
   readonly kind: PasteKind
   readonly why: string
+  /** The text whose lines the readings count: of the source of a page, what is seen of it. */
+  readonly seen: string
   readonly sales: SalesRead
   readonly of: readonly SalesOf[]
   readonly specs: readonly SpecRead[]

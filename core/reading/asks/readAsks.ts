@@ -17,9 +17,9 @@ export interface AskRead {
   /** Of a table; of a block its text tells. */
   readonly shipping: string | null
   readonly condition: Condition | null
-  /** All that stands in the page about it. */
+  /** All that stands in the page about it, as it is seen. */
   readonly text: string
-  /** First and last line, from 1. */
+  /** First and last line of the page as it is seen, from 1. */
   readonly lines: readonly [number, number]
 }
 

@@ -8,7 +8,8 @@ export interface PageSource {
   readonly text: string
 }
 
-const tags = /<(?:html|body|div|table|tr|dl|ul|script|p|h1)\b/i
+// closed: `B<P` and `a < p` are no tags
+const tags = /<(?:html|body|div|table|tr|dl|ul|script|p|h1)(?:\s[^<>]*)?>/i
 /** Whether a text is the source of a page. */
 export const isPage = (text: string): boolean => tags.test(text)
 

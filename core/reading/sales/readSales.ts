@@ -45,7 +45,7 @@ export interface SaleRead {
   readonly manner: Manner | null
   readonly condition: Condition | null
   readonly quantity: number | null
-  /** First and last line that gave a field, from 1. */
+  /** First and last line that gave a field, from 1; of the source of a page, its lines as they are seen. */
   readonly lines: readonly [number, number]
 }
 

@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { seenText } from '#core/reading/listings/pageSource'
 import { readOffer } from '#core/reading/listings/readOffer'
 import { guessPaste } from '#core/reading/pastes/kindOf'
 import { TitleReader } from '#core/reading/titles/partsInTitle'
@@ -59,6 +60,7 @@ function readingOf(text: string): PasteReading {
   return {
     kind,
     why,
+    seen: seenText(text),
     sales,
     specs,
     scores,
@@ -93,8 +95,15 @@ describe('past sales as they were understood', async () => {
   const { default: PastedSales } = await import('~/places/pastes/components/PastedSales.vue')
   const shownFor = (text = sold) =>
     mount(PastedSales, {
-      props: { text, reading: readingOf(text), library, busy: false, currency: 'CAD', dayFirst: null },
+      props: { reading: readingOf(text), library, busy: false, currency: 'CAD', dayFirst: null },
     })
+  test('of the source of a page the lines are marked as they are seen', () => {
+    const items = sold.split('\n\n').map((item) => `<li>${item.replaceAll('\n', '<br>')}</li>`)
+    const shown = shownFor(`<ul class="results">\n<!-- ${'x\n'.repeat(20)} -->${items.join('')}</ul>`)
+    const marked = shown.findAll('[aria-label="as copied"] p').filter((line) => line.classes('border-info'))
+    expect(marked.map((line) => line.text())).toContain('Murrowdun Tarn 640 8GB')
+    expect(marked.map((line) => line.text())).toContain('Sold 15 Oct 2026')
+  })
   const price = (shown: ReturnType<typeof shownFor>, row: number) =>
     shown.find(`input[aria-label="price ${row}"]`).element as HTMLInputElement
 
@@ -184,7 +193,6 @@ describe('words of a table that are not ours', async () => {
   const shownFor = () =>
     mount(PastedSales, {
       props: {
-        text: table,
         reading: readingOf(table),
         library,
         busy: false,
@@ -217,7 +225,6 @@ describe('words of a table that are not ours', async () => {
   test('without stated shipping: nothing, the middle of the paste, or left out', async () => {
     const shown = mount(PastedSales, {
       props: {
-        text: sold,
         reading: readingOf(sold.replace('Free shipping', 'from Harlow')),
         library,
         busy: false,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { jsonLdOffers } from '#core/reading/listings/jsonLdOffers'
-import { readPage } from '#core/reading/listings/pageSource'
+import { readPage, seenText } from '#core/reading/listings/pageSource'
 import { readFeed } from '#core/reading/listings/readFeed'
 
 describe('the source of a page', () => {
@@ -53,4 +53,9 @@ describe('a long feed', () => {
   test('a short one is read whole', () => {
     expect(readFeed(feed(3), 'https://a.test/', 300).entries).toHaveLength(3)
   })
+})
+
+test('a text with signs of less and more is no page; one closed tag makes it one', () => {
+  for (const text of ['B<P', 'below <table 4, over 3 < p', '<3 years old']) expect(seenText(text)).toBe(text)
+  expect(seenText('<p class="x">Quill 70</p>').trim()).toBe('Quill 70')
 })

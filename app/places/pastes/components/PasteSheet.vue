@@ -140,7 +140,6 @@ async function refresh() {
         :key="readings"
         v-model:currency="currency"
         v-model:day-first="dayFirst"
-        :text="text"
         :reading="reading"
         :library="library"
         :busy="busy"

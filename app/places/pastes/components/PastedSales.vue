@@ -12,8 +12,7 @@ import { useColumnWords } from '../state/useColumnWords'
 import { useDoubles } from '../state/useDoubles'
 
 /** Past sales as they were understood, beside the lines they came from; every cell can be changed before they are kept. */
-const { text, reading, library, busy } = defineProps<{
-  text: string
+const { reading, library, busy } = defineProps<{
   reading: PasteReading
   library: LibraryView
   busy: boolean
@@ -86,7 +85,7 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
 
 <template>
   <div class="grid min-h-0 flex-1 grid-cols-[260px_minmax(0,1fr)] max-md:grid-cols-1">
-    <AsCopied :text="text" :rows="rows" :pointed="pointed" />
+    <AsCopied :text="reading.seen" :rows="rows" :pointed="pointed" />
     <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="as understood">
       <div class="flex flex-wrap items-center gap-3">
         <span class="tag tag-settled"
