@@ -103,7 +103,19 @@ describe('what a page is', () => {
 
 test('whatever is pasted, every ask has a title, lines in order that hold its text, and nothing breaks', () => {
   const line = fc.oneof(
-    fc.constantFrom('', 'Quill 70', '$95', 'Harlow', '· 3 km', 'was $90 now $80', '<p>', 'B<P', '\t', ',', 'x'.repeat(400)),
+    fc.constantFrom(
+      '',
+      'Quill 70',
+      '$95',
+      'Harlow',
+      '· 3 km',
+      'was $90 now $80',
+      '<p>',
+      'B<P',
+      '\t',
+      ',',
+      'x'.repeat(400),
+    ),
     fc.string({ maxLength: 40 }),
   )
   fc.assert(
