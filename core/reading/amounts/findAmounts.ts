@@ -104,20 +104,27 @@ export function findAmounts(line: string, home: Currency, marks: Marks): Amount[
     const rest = text.slice(end)
     if (notMoney.test(rest) && signBefore === null) continue
     if (signBefore === null && /[\p{L}\d][-/.]$/u.test(text.slice(0, digitsAt))) continue
+    // `$52.00 USD`: the code says which of the currencies of the sign
+    const codeBehind = signBefore?.code === null ? /^ ?([a-z]{3})(?![a-z0-9])/.exec(rest) : null
+    const code = codeBehind?.[1]!.toUpperCase()
+    const stated = code !== undefined && signBefore!.users.includes(code) ? code : null
     const behind = signBefore === null ? new RegExp(`^[ ]?(${after})(?!\\d)`, 'u').exec(rest) : null
     const signBehind = behind ? signOf(behind[1]!) : null
     const sign = signBefore ?? signBehind
     if (sign === null && /^[\p{L}]/u.test(rest)) continue
-    const currency = sign === null ? null : (sign.code ?? (sign.users.includes(home) ? home : null))
+    const currency =
+      stated ?? (sign === null ? null : (sign.code ?? (sign.users.includes(home) ? home : null)))
+    const sayer = stated !== null ? codeBehind : signBehind !== null ? behind : null
+    const to = end + (sayer?.[0].length ?? 0)
     found.push({
       value: readFigure(digits, currency ?? home, marks),
       currency,
       sign: sign !== null && sign.code === null ? sign.text : null,
       isBare: sign === null,
       start: from,
-      end: signBehind !== null ? end + behind![0].length : end,
+      end: to,
     })
-    if (signBehind !== null) pattern.lastIndex = end + behind![0].length
+    if (to > end) pattern.lastIndex = to
   }
   return found
 }

@@ -37,6 +37,8 @@ const byMonthDay = new RegExp(
 const dotted = new RegExp(
   String.raw`(?<![\d.,])(\d{1,2})\.[ ]?(\d{1,2})\.(?:[ ]?((?:19|20)\d{2}|\d{2})(?![\d:]))?(?!\d)` + time,
 )
+/** `8/10 2026`: with the year apart only where the day stands first. */
+const slashedApart = /(?<![\d/])(\d{1,2})\/(\d{1,2}),? +((?:19|20)\d{2})(?!\d)/
 const slashed = new RegExp(
   String.raw`(?<![\d/])(\d{1,2})([/-])(\d{1,2})\2((?:19|20)\d{2}|\d{2})(?!\d)` + time,
 )
@@ -78,7 +80,7 @@ function worded(plain: string, { today }: DateContext): FoundDate | null {
 }
 
 function dottedDate(plain: string, { today }: DateContext): FoundDate | null {
-  const match = dotted.exec(plain)
+  const match = dotted.exec(plain) ?? slashedApart.exec(plain)
   if (!match) return null
   return settled(withYear(Number(match[1]), Number(match[2]), match[3], today), match, today)
 }

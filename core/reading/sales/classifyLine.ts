@@ -39,7 +39,8 @@ const neutral = new PhraseSet(
   phrases(`
   a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to, in, is,
   of, cost, costs, type, typ, format, possible, available, disponible, moglich, mojlig, mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
-  estado, skick, state, item condition, per, order, exp, by, via
+  estado, skick, state, item condition, per, order, exp, by, via, buyer, paid, charged, extra, additional, number, no, nr,
+  anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
 `),
 )
 const freeWords = new PhraseSet(['free', 'gratis', 'kostenlos', 'gratuit', 'gratuite', 'fri'])
@@ -59,8 +60,17 @@ export function classifyLine(raw: string, line: number, context: LineContext): R
     priceLine(base, raw, words, context) ??
     mannerLine(base, words) ??
     stateLine(base, words) ??
-    aboutLine(base, words) ?? { ...base, kind: 'title', isSold: false }
+    aboutLine(base, words) ??
+    labelled(base, raw, line, context) ?? { ...base, kind: 'title', isSold: false }
   )
+}
+
+/** `Day of sale: 9 Oct 2026`: under a label nobody knows, a day is a day and a state a state. */
+function labelled(base: Base, raw: string, line: number, context: LineContext): ReadLine | null {
+  const [, label, value] = /^\s*(\p{L}[\p{L} .'-]{1,30}):\s+(\S.*)$/u.exec(raw) ?? []
+  if (label === undefined || wordsFor('asked').has(wordsOf(plainText(label)))) return null
+  const said = classifyLine(value!, line, context)
+  return said.kind === 'date' || said.kind === 'state' ? { ...said, raw: base.raw } : null
 }
 
 const saidQuantity =
@@ -109,11 +119,30 @@ function shippingLine(
   const amounts = findAmounts(raw, context.home, context.marks)
   const rest = outside(words, amounts)
   const sets = ['pickup', 'freeShipping', 'shipping', 'besidePrice', 'pageNoise'] as const
-  if (!areOnly(rest, [...sets.map(wordsFor), neutral, freeWords])) return null
+  // `sold for £38 with postage`: what was paid
+  if (wordsFor('sold').has(words) && amounts.length > 0) return null
+  const known = [...sets.map(wordsFor), neutral, freeWords]
+  if (!areOnly(rest, known) && !opensWithShipping(plainText(raw), words, rest, amounts)) return null
   const [amount] = amounts
   if (isFree) return { ...base, kind: 'shipping', shipping: 'free' }
   if (pickup && !amount) return { ...base, kind: 'shipping', shipping: 'free', manner: 'local' }
   return { ...base, kind: 'shipping', shipping: amount ?? null }
+}
+
+const shippingLabel = /(?:shipping|postage|delivery|versand|porto|livraison|envio|frakt)(?: cost)? ?: ?/
+/** `Postage with tracking $4`: what begins with its word tells of shipping, if nothing in it looks like a model. */
+function opensWithShipping(
+  plain: string,
+  words: readonly PlainWord[],
+  rest: readonly PlainWord[],
+  amounts: readonly Amount[],
+): boolean {
+  return (
+    (wordsFor('shipping').at(words, 0) !== null || shippingLabel.test(plain)) &&
+    amounts.length <= 1 &&
+    rest.length <= 5 &&
+    !rest.some(({ word }) => /\d/.test(word))
+  )
 }
 
 function hiddenLine(
@@ -137,6 +166,10 @@ function priceLine(
 ): ReadLine | null {
   const amounts = findAmounts(raw, context.home, context.marks)
   if (amounts.length === 0) return null
+  // `$31.00 10/14/26` says two things
+  const date = findDate(raw, context)
+  if (date && amounts.some((each) => !each.isBare && (each.end <= date.start || each.start >= date.end)))
+    return null
   // `sold for $142.50, 17 bids`: how many is no word of its own
   const rest = outside(words, amounts).filter(
     ({ word }, at, all) => !(/^\d{1,3}$/.test(word) && wordsFor('auction').at(all, at + 1)),
@@ -149,6 +182,7 @@ function priceLine(
     'fixedPrice',
     'auction',
     'importCharges',
+    'sold',
   ] as const
   if (!areOnly(rest, [...sets.map(wordsFor), neutral])) return null
   if (wordsFor('importCharges').has(rest) && /^\s*\+/.test(raw)) return { ...base, kind: 'about' }
@@ -260,19 +294,34 @@ function stateLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
 
 /** `name 98.2% positive (2.4K)`, `seller_name (1,234) 99.8%`. */
 const ofSeller =
-  /^\S+ (?:\([\d.,]+k?\) )?\d{2,3}(?:[.,]\d)? ?%(?: (?:positive|positiv|de votos positivos|d'évaluations positives))?(?: \([\d.,]+k?\))?$/i
+  /^[★☆⭐]|^\S+ (?:\([\d.,]+k?\) )?\d{2,3}(?:[.,]\d)? ?%(?: (?:positive|positiv|de votos positivos|d'évaluations positives))?(?: \([\d.,]+k?\))?$/i
+
+/** `Results for "Quill 70"`: the head of a page. */
+const ofSearch =
+  /^(?:search|searched|results? for|gesucht|suche|suchergebnisse?|resultats pour|recherche|resultados (?:para|de)|busqueda|sok|sokresultat|traffar|(?:completed|past|recent) sales (?:for|of))(?!\p{L})/u
+
+/** Behind these stands a name, which may have figures in it. */
+const namesSeller = new PhraseSet(
+  phrases(`
+    sold by, listed by, bought from, seller, user, buyer, verkauft von, verkaufer, anbieter, vendu par, vendue par, vendeur,
+    vendedor, salt av, saljs av, saljare
+  `),
+)
 
 /** Tells of the seller, the place or the page: nothing of the thing. */
 function aboutLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
-  if (words.length === 0 || ofSeller.test(base.raw)) return { ...base, kind: 'about' }
+  if (words.length === 0 || ofSeller.test(base.raw) || ofSearch.test(plainText(base.raw)))
+    return { ...base, kind: 'about' }
   const about = wordsFor('aboutSeller').at(words, 0)
   if (
     about &&
     words.length <= about.length + 4 &&
-    !words.slice(about.length).some(({ word }) => /\d/.test(word))
+    (namesSeller.has(words.slice(0, about.length)) ||
+      !words.slice(about.length).some(({ word }) => /\d/.test(word)))
   )
     return { ...base, kind: 'about' }
   const counted = words.filter(({ word }) => !/^[\d.,]+[km]?\+?$/.test(word))
+  if (counted.length === 0 && /\p{Sc}/u.test(base.raw)) return null
   if (areOnly(counted, [wordsFor('pageNoise'), wordsFor('sold'), wordsFor('importCharges'), neutral]))
     return { ...base, kind: 'about' }
   return null

@@ -1,5 +1,6 @@
 import { plainText } from '../../text/plainText'
 import type { ReadLine } from './classifyLine'
+import { stateOfTitle } from './stateOf'
 
 /** Lines that belong to one thing sold; `gap` says that an empty line stood before the line. */
 export interface LineInPage extends ReadLine {
@@ -30,7 +31,9 @@ export function groupBlocks(lines: readonly LineInPage[]): Grouping {
     .sort((a, b) => b.complete - a.complete || a.blocks.length - b.blocks.length)
   const [best, ...rest] = scored
   if (!best) return { blocks: [], isOpen: false }
-  // empty lines that part titles cleanly say what belongs together
+  // empty lines between things that each have one price and one day say what belongs together, whatever else is said
+  if (gaps.length > 1 && gaps.every(isWhole)) return { blocks: gaps, isOpen: false }
+  // so do empty lines that part titles cleanly
   const isClean = gaps.length > 1 && gaps.every((block) => titleRuns(block) <= 1 && dates(block) <= 1)
   if (isClean && gaps.filter(isComplete).length === best.complete) return { blocks: gaps, isOpen: false }
   const same = rest.filter(
@@ -86,6 +89,11 @@ export function isComplete(block: Block): boolean {
   )
 }
 
+/** A title, a price and one day, whatever else. */
+function isWhole(block: Block): boolean {
+  return titleRuns(block) >= 1 && block.some((line) => is(line, 'price')) && dates(block) === 1
+}
+
 function dates(block: Block): number {
   return block.filter((line) => line.kind === 'date').length
 }
@@ -110,13 +118,35 @@ function pairing(blocks: readonly Block[]): string {
 /** More of a title is not looked at. */
 const longestTitle = 1000
 
+/**
+ * The lines of the title: of several runs the first that has a figure in it, as models have, from the line with the
+ * figure on, unless a line before it tells of a state.
+ */
+function titleLines(block: Block): readonly LineInPage[] {
+  const runs: LineInPage[][] = []
+  for (const [index, line] of block.entries()) {
+    if (line.kind !== 'title') continue
+    if (block[index - 1]?.kind !== 'title') runs.push([])
+    runs.at(-1)!.push(line)
+  }
+  const hasFigure = ({ raw }: LineInPage) => /\d/.test(raw)
+  const run = runs.find((each) => each.some(hasFigure)) ?? runs[0] ?? []
+  return run.slice(
+    Math.max(
+      0,
+      run.findIndex((line) => hasFigure(line) || stateOfTitle(line.raw) !== null),
+    ),
+  )
+}
+
 /** The title of a block: its lines in a row, without a caption that says the same again. */
 export function titleOf(block: Block): string {
   const kept: string[] = []
-  for (const line of block.filter((each) => each.kind === 'title')) {
-    const plain = normal(line.raw)
+  for (const line of titleLines(block)) {
+    const title = line.raw.trim().replace(pictureLabel, '')
+    const plain = normal(title)
     if (kept.some((each) => normal(each) === plain)) continue
-    kept.push(line.raw.trim())
+    kept.push(title)
   }
   return kept
     .join(' ')
@@ -128,9 +158,13 @@ export function titleOf(block: Block): string {
     .slice(0, 500)
 }
 
+/** `Item: Quill 70`. */
+export const titleLabel =
+  /^(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:/iu
+const pictureLabel = /^(?:image|picture|photo|thumbnail|bild|foto|imagen)\s*(?:of\b|:)\s*/i
 /** What stands before a title and is none: a label, `[SOLD]`, signs for the eye. */
 const before =
-  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[[A-Z]{1,3}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt):\s+|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
+  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[[A-Z]{1,3}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt):\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
 /** The name of a picture runs into the title that says the same. */
 const doubled = /^(.{8,})\1$/
 const after = /(?:\s|\p{So}|\u200d|\ufe0f)+$/u

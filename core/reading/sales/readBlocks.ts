@@ -2,12 +2,14 @@ import { marksOf, type Amount } from '../amounts/findAmounts'
 import { findAmounts } from '../amounts/findAmounts'
 import { dayFirstOf, findDate } from '../dates/findDate'
 import { minorDigits } from '../../money/currencies'
+import { PhraseSet } from '../words/phraseSet'
 import { wordsFor } from '../words/allWords'
 import { plainText, wordsOf } from '../../text/plainText'
 import { classifyLine, type LineContext, type ReadLine } from './classifyLine'
-import { priceAndShipping, readPiece } from './priceAndShipping'
-import { groupBlocks, titleOf, type Block, type LineInPage } from './groupBlocks'
+import { readPiece } from './priceAndShipping'
+import { groupBlocks, titleLabel, titleOf, type Block, type LineInPage } from './groupBlocks'
 import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './readSales'
+import { conditionOf } from './salesWords'
 import { stateOfTitle, worse } from './stateOf'
 
 /** Reads the blocks of a page of past sales. */
@@ -92,33 +94,45 @@ export function linesOf(rawLines: readonly string[], context: LineContext): Line
   return withoutRepeated(lines)
 }
 
-/** Words without a figure that stand again and again between the things (`Opens in a new tab`) are the page's own. */
+/**
+ * Words without a figure that stand again and again between the things (`Opens in a new tab`) are the page's own, and so
+ * is what a label stands before (`Watched by: 6`).
+ */
 function withoutRepeated(lines: readonly LineInPage[]): LineInPage[] {
   const counts = new Map<string, number>()
-  const isWords = ({ kind, raw }: ReadLine) => kind === 'title' && !/\d/.test(raw)
-  for (const each of lines) if (isWords(each)) counts.set(each.raw, (counts.get(each.raw) ?? 0) + 1)
-  const others = lines.filter((each) => each.kind === 'title' && (counts.get(each.raw) ?? 0) < 2).length
+  const saying = (each: ReadLine) => (each.kind === 'title' ? pageWords(each.raw) : null)
+  for (const each of lines) {
+    const said = saying(each)
+    if (said !== null) counts.set(said, (counts.get(said) ?? 0) + 1)
+  }
+  const countOf = (each: ReadLine) => counts.get(saying(each) ?? '') ?? 0
+  const others = lines.filter((each) => each.kind === 'title' && countOf(each) < 2).length
   return lines.map((each) => {
-    const count = isWords(each) ? counts.get(each.raw)! : 0
+    const count = countOf(each)
     return count >= 2 && others >= count ? { ...each, kind: 'about' } : each
   })
+}
+
+/** What a page says with each thing: a label, or words without a figure; null for anything else. */
+function pageWords(raw: string): string | null {
+  const label = /^\p{L}[\p{L} .'-]{1,30}:(?=\s)/u.exec(raw)?.[0]
+  if (label !== undefined && !titleLabel.test(label)) return label
+  return /\d/.test(raw) ? null : raw
 }
 
 const recordKinds = ['title', 'price', 'date'] as const
 
 function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
-  const both = priceAndShipping(raw, line, context)
-  if (both) return both
-  const whole = classifyLine(raw, line, context)
-  if (whole.kind !== 'title') return [whole]
+  const said = readPiece(raw, line, context)
+  if (said[0]!.kind !== 'title') return said
   const cut = raw.split(/\t+| {3,}|\s+[|·•–—]\s+/).filter((piece) => piece.trim() !== '')
   if (cut.length > 1) {
-    const pieces = cut.flatMap((piece) => titleWithPrice(piece, line, context))
+    const pieces = withoutPlaces(cut.flatMap((piece) => titleWithPrice(piece, line, context)))
     if (pieces.filter(({ kind }) => kind === 'title').length <= 1) return pieces
   }
   // a dash parts things only where one of them is a price or a date
   const parted = raw.split(/\s+[-–—]\s+|,\s+(?!\d{4}\b)/)
-  const dashed = parted.flatMap((piece) => readPiece(piece, line, context))
+  const dashed = withoutPlaces(parted.flatMap((piece) => readPiece(piece, line, context)))
   if (
     !parted.some((piece) => saysTwo(piece, context)) &&
     !dashed.some((each) => each.kind === 'title' && saysPrice(each.raw, context)) &&
@@ -127,6 +141,15 @@ function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
   )
     return dashed
   return titleWithPrice(raw, line, context)
+}
+
+/** Of pieces that could all be titles, the one with a figure in it, where it is one: the others are places and remarks. */
+function withoutPlaces(pieces: readonly ReadLine[]): ReadLine[] {
+  const titles = pieces.filter(({ kind }) => kind === 'title')
+  const models = titles.filter(({ raw }) => /\d/.test(raw))
+  const isOther = (each: ReadLine) => models.length === 1 && each.kind === 'title' && !models.includes(each)
+  const told = pieces.some(({ kind }) => kind === 'price') && pieces.some(({ kind }) => kind === 'date')
+  return pieces.map((each) => (told && isOther(each) ? { ...each, kind: 'about' } : each))
 }
 
 /** `Quill 70 ($140`: the title has not been parted from its price. */
@@ -140,16 +163,23 @@ const saysTwo = (piece: string, context: LineContext) =>
 
 /** A line that holds title and price: what stands before the first amount or date is the title. */
 function titleWithPrice(raw: string, line: number, context: LineContext): ReadLine[] {
-  const whole = classifyLine(raw, line, context)
-  if (whole.kind !== 'title') return [whole]
+  const said = readPiece(raw, line, context)
+  const [whole] = said as [ReadLine]
+  if (whole.kind !== 'title') return said
   const plain = plainText(raw)
   if (plain.length !== raw.length) return [whole]
   const amount = findAmounts(raw, context.home, context.marks).find((each) => !each.isBare)
   const date = findDate(raw, context)
   // `3 Oct  Quill 70  $140`: the day stands first
-  if (date && plain.slice(0, date.start).trim() === '') {
-    const behind = titleWithPrice(raw.slice(date.end).replace(/^[\s:,;|–-]+/, ''), line, context)
+  if (date && /^[\s[(]*$/.test(plain.slice(0, date.start))) {
+    const behind = titleWithPrice(raw.slice(date.end).replace(/^[\s:,;|)\]–-]+/, ''), line, context)
     return behind.length > 1 ? [classifyLine(raw.slice(0, date.end), line, context), ...behind] : [whole]
+  }
+  // `$140  Quill 70  3 Oct`: so does the price
+  if (amount && plain.slice(0, amount.start).trim() === '') {
+    const behind = titleWithPrice(raw.slice(amount.end).replace(/^[\s:,;|–-]+/, ''), line, context)
+    const said = classifyLine(raw.slice(0, amount.end), line, context)
+    return said.kind === 'price' && behind.some(({ kind }) => kind === 'title') ? [said, ...behind] : [whole]
   }
   const from = Math.min(amount?.start ?? raw.length, date?.start ?? raw.length)
   // the words that belong to the amount or date stand before it
@@ -166,7 +196,9 @@ function titleWithPrice(raw: string, line: number, context: LineContext): ReadLi
   const [head, tail] = [raw.slice(0, at), raw.slice(at)]
   if (cut < 2 || tail.trim() === '' || (!amount && !date)) return [whole]
   const rest = restOf(tail, line, context)
-  return rest === null ? [whole] : [classifyLine(head.replace(/[\s:,;|(→>=-]+$/, ''), line, context), ...rest]
+  return rest === null
+    ? [whole]
+    : [classifyLine(head.replace(/[\s:,;|(→>=–—-]+$/, ''), line, context), ...rest]
 }
 
 /** What stands behind a title on its line, read piece by piece; null where some of it is neither. */
@@ -175,6 +207,10 @@ function restOf(tail: string, line: number, context: LineContext): ReadLine[] | 
   if (whole[0]!.kind !== 'title') return whole
   const dated = withoutDate(tail, line, context)
   if (dated) return dated
+  if (/^\(.*\)$/.test(tail.trim()) && !/\d/.test(tail)) {
+    const condition = conditionOf(tail)
+    return [{ ...whole[0]!, ...(condition ? { kind: 'state', condition } : { kind: 'about' }) }]
+  }
   for (const split of [/[,;|]\s+/, /\s+(?=sold|verkauft|vendu|vendido|sald|såld|\+|free|used)/i, /\s{2,}/]) {
     const pieces = tail.split(split).filter((piece) => piece.trim() !== '')
     const read = pieces.map((piece) => classifyLine(piece, line, context))
@@ -257,13 +293,16 @@ function priceIn(
   first: ReadLine,
   say: (line: ReadLine, code: SalesProblemCode, message: string) => void,
 ): { amount: Amount | null; line: ReadLine | null } {
-  const lines = block.filter((each) => each.price !== undefined && (each.kind !== 'bare' || takesBare))
+  const all = block.filter((each) => each.price !== undefined)
+  const signed = all.filter(({ kind }) => kind !== 'bare')
+  const lines = signed.length === 0 && takesBare ? all : signed
   const hidden = lines.find((each) => each.price!.problem === 'hidden-price')
   if (hidden) {
     say(hidden, 'hidden-price', 'what was paid is not shown')
     return { amount: null, line: null }
   }
-  const [line, ...others] = lines
+  const paid = lines.filter((each) => !total.has(wordsOf(plainText(each.raw))))
+  const [line, ...others] = paid.length > 0 ? paid : lines
   if (!line) {
     const bare = block.find((each) => each.kind === 'bare')
     say(bare ?? first, 'no-price', 'no price with a sign or a word beside it')
@@ -280,6 +319,9 @@ function priceIn(
   }
   return { amount, line }
 }
+
+/** `Order total $105`: with the shipping, where the price stands by itself. */
+const total = new PhraseSet(['total', 'gesamt', 'gesamtbetrag', 'gesamtsumme', 'totalt', 'summa', 'totale'])
 
 const priceWords = {
   range: 'from one price to another: which was paid?',

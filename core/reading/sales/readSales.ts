@@ -3,7 +3,8 @@ import type { CalendarDate } from '../../time/calendarDate'
 import type { Condition, Manner } from './soldRecord'
 import { seenText } from '../listings/pageSource'
 import { readBlocks } from './readBlocks'
-import { readSalesTable, tableIn } from './readSalesTable'
+import { readSalesTable } from './readSalesTable'
+import { tableIn } from './salesTable'
 
 /** What is said with a paste. */
 export interface SalesContext {

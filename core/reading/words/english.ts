@@ -27,7 +27,7 @@ export const english: LanguageWords = {
     year: ['years', 'year'],
   },
   besideDate: phrases(`
-    on, at, the, date, ended, ending, end, completed, closed, finished, listed, posted, of, monday, tuesday,
+    on, at, the, auction, sale, day, date, ended, ending, end, completed, closed, finished, listed, posted, of, monday, tuesday,
     wednesday, thursday, friday, saturday, sunday, mon, tue, tues, wed, thu, thur, thurs, fri, sat, sun, a,
     an, one, am, pm, utc, gmt, est, edt, pst, pdt, cet, cest, bst, about, over, in, for, item, sale, bought,
     time
@@ -38,12 +38,13 @@ export const english: LanguageWords = {
   `),
   shipping: phrases(`
     shipping, postage, delivery, ship, ships, shipped, post, courier, freight, p&p, s&h, handling, posted,
-    shipping cost, can ship, will ship, can post, will post
+    shipping cost, parcel, carriage, can ship, will ship, can post, will post
   `),
   freeShipping: phrases(`
     free shipping, free postage, free delivery, free p&p, shipping included, postage included,
     delivery included, free post, ships free, free local delivery, shipped free, inc shipping,
-    incl shipping, including shipping, shipping is free, free economy shipping, free standard shipping,
+    incl shipping, including shipping, inc postage, incl postage, including postage, inc p&p, incl p&p, inc delivery,
+    incl delivery, including delivery, shipping is free, free economy shipping, free standard shipping,
     free expedited shipping
   `),
   pickup: phrases(`
@@ -56,14 +57,14 @@ export const english: LanguageWords = {
     insurance, tax, taxes, vat
   `),
   besidePrice: phrases(`
-    price, now, only, just, for, at, obo, ono, o.b.o, o.n.o, or, nearest, offer, best, firm, total, cash,
+    price, value, placed, item subtotal, subtotal, now, only, just, for, at, obo, ono, o.b.o, o.n.o, or, nearest, offer, best, firm, total, cash,
     plus tx, tx, + tx, plus tax, asking, ask, sold, sold for, final, bid, current bid, winning, paid, buy,
     it, item, each, per item, ea, reduced, reduced to, sale, selling, hammer, amount, negotiable,
     final price, final bid, price:, deal, to, won, incl, inc, vat, dollars, bucks, pounds, euros, euro, the,
     hammer price, fixed, fixed price, for all, for both, for the lot, for the pair, all together, together, lot
   `),
   notThePrice: phrases(`
-    was, were, list, list price, rrp, msrp, retail, originally, original price, previously, approximately,
+    was, were, listed at, listed for, tax, sales tax, list, list price, rrp, msrp, retail, originally, original price, previously, approximately,
     approx, about, from, per month, monthly, save, you save, off, new price, estimate, estimated, est,
     reserve, starting bid, start price, worth, before, old price, shop price, trending at, median, average
   `),
@@ -175,7 +176,7 @@ export const english: LanguageWords = {
     item no, located, listed by, dispatched from, posts from, collect from
   `),
   pageNoise: phrases(`
-    sponsored, watchers, watching, watcher, view, views, new listing, top rated, top rated seller,
+    sponsored, showing, page, sort, sorted by, recently ended, newest first, refine, watchers, watching, watcher, view, views, new listing, top rated, top rated seller,
     see details, see description, add to list, results, save this search, sort, filter, sort by, share,
     report, last one, almost gone, benefits charity, authenticity guarantee, free returns, returns accepted,
     no returns, advertisement, watch, details, more, image, photo, picture, opens in a new window,

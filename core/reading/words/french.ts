@@ -78,7 +78,7 @@ export const french: LanguageWords = {
       reconditionne, reconditionnee, remis a neuf, reconditionne par le vendeur, remise a neuf
     `),
     used: phrases(`
-      occasion, d'occasion, doccasion, comme neuf, comme neuve, tres bon etat, bon etat, etat neuf,
+      occasion, bon, tres bon, parfait, d'occasion, doccasion, comme neuf, comme neuve, tres bon etat, bon etat, etat neuf,
       etat correct, teste, fonctionne, fonctionnel, parfait etat, excellent etat, utilise, etat moyen,
       satisfaisant, fonctionne parfaitement, d occasion, en bon etat, bon etat general, testee,
       fonctionnelle
@@ -102,7 +102,7 @@ export const french: LanguageWords = {
   denies: ['sans', 'pas', 'aucun', 'aucune', 'jamais', 'ni', 'non'],
   putRight: ['repare', 'reparee', 'redresse', 'redressees', 'remplace', 'corrige'],
   aboutSeller: phrases(`
-    de, provenance, vendeur, lieu, localisation, situe, numero, provenance de, depuis, par, situe a
+    de, vendu par, vendue par, provenance, vendeur, lieu, localisation, situe, numero, provenance de, depuis, par, situe a
   `),
   pageNoise: phrases(`
     sponsorise, annonce, voir plus, details, resultats, suivre, nouvelle annonce, retours gratuits, filtrer,

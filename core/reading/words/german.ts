@@ -109,11 +109,11 @@ export const german: LanguageWords = {
   denies: ['kein', 'keine', 'keinen', 'ohne', 'nicht', 'nie', 'niemals', 'keinerlei'],
   putRight: ['repariert', 'behoben', 'gerichtet', 'ersetzt', 'gerade gebogen', 'erneuert'],
   aboutSeller: phrases(`
-    aus, artikelstandort, verkaufer, standort, gewerblich, privat, artikelnummer, versand aus, von,
+    aus, verkauft von, artikelstandort, verkaufer, standort, gewerblich, privat, artikelnummer, versand aus, von,
     anbieter, bewertungen, ort
   `),
   pageNoise: phrases(`
-    anzeige, gesponsert, beobachter, merken, mehr, details, neu eingestellt, ahnliche artikel, ergebnisse,
+    anzeige, zeige, von, bis, sortierung, gesponsert, beobachter, merken, mehr, details, neu eingestellt, ahnliche artikel, ergebnisse,
     filtern, sortieren, beobachten, kostenlose ruckgabe, rucknahme, verkaufte artikel, siehe beschreibung,
     gesamtpreis, weitere, bild, top, artikel, privater verkaufer, gewerblicher verkaufer, von privat, privat, gewerblich,
     verfugbar, beendet, zum hauptinhalt, mehr anzeigen, seite, wird in neuem fenster geoffnet,

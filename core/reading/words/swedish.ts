@@ -35,6 +35,8 @@ export const swedish: LanguageWords = {
     'salt',
     'salda',
     'sald for',
+    'saldes',
+    'saldes for',
     'salt for',
     'avslutad',
     'vinnande bud',
@@ -45,6 +47,8 @@ export const swedish: LanguageWords = {
   ],
   shipping: [
     'frakt',
+    'paket',
+    'sparbart paket',
     'porto',
     'fraktkostnad',
     'skickas',
@@ -88,7 +92,7 @@ export const swedish: LanguageWords = {
     `),
     refurbished: ['renoverad', 'rekonditionerad', 'renoverat', 'rekond', 'renoverad av saljaren'],
     used: phrases(`
-      begagnad, begagnat, nyskick, som ny, gott skick, bra skick, mycket gott skick, fungerar, testad,
+      begagnad, bra, mycket bra, begagnat, nyskick, som ny, gott skick, bra skick, mycket gott skick, fungerar, testad,
       testat, anvand, fint skick, i nyskick, sparsamt anvand, fungerande, mycket bra skick, okej skick,
       godtagbart skick, lite anvand, beg, gott begagnat skick, begagnat skick, brugt, brukt, pent brukt, i god stand
     `),
