@@ -39,6 +39,9 @@ const dotted = new RegExp(
 )
 /** `8/10 2026`: with the year apart only where the day stands first. */
 const slashedApart = /(?<![\d/])(\d{1,2})\/(\d{1,2}),? +((?:19|20)\d{2})(?!\d)/
+/** `sold 10/8`: without a year only behind its word. */
+const slashedSold =
+  /(?<=(?:sold|ended|closed|verkauft|vendue?|vendid[oa]|s[ao]l[dt])(?: on| am| le| el| den)? )(\d{1,2})(\/)(\d{1,2})(?![\d/])/
 const slashed = new RegExp(
   String.raw`(?<![\d/])(\d{1,2})([/-])(\d{1,2})\2((?:19|20)\d{2}|\d{2})(?!\d)` + time,
 )
@@ -86,7 +89,7 @@ function dottedDate(plain: string, { today }: DateContext): FoundDate | null {
 }
 
 function slashedDate(plain: string, { today, dayFirst }: DateContext): FoundDate | null {
-  const match = slashed.exec(plain)
+  const match = slashed.exec(plain) ?? slashedSold.exec(plain)
   if (!match) return null
   const [a, b] = [Number(match[1]), Number(match[3])]
   const past = (date: CalendarDate | null) => (date !== null && date <= today ? date : null)
@@ -108,6 +111,9 @@ function slashedDate(plain: string, { today, dayFirst }: DateContext): FoundDate
   return { date: null, problem: 'ambiguous', orders, ...span }
 }
 
+const mostRun = 99
+/** Of the words for the past those that stand before the count only. */
+const aheadOnly: ReadonlySet<string> = new Set(['for', 'vor', 'hace', 'il', 'depuis'])
 const daysOf = { hour: 0, day: 1, week: 7, month: 30, year: 365 } as const
 const countWords: Readonly<Record<string, number>> = {
   a: 1,
@@ -149,7 +155,8 @@ function relative(plain: string, { today }: DateContext): FoundDate | null {
     const run = /^(\d{1,3})([dhw])$/.exec(word)
     const count = run ? Number(run[1]) : /^\d{1,3}$/.test(word) ? Number(word) : countWords[word]
     const unit = run ? unitByWord.get(run[2]!) : unitByWord.get(words[index + 1]?.word ?? '')
-    if (count === undefined || unit === undefined) continue
+    // `550W for $31` is no 550 weeks
+    if (count === undefined || unit === undefined || (run && count > mostRun)) continue
     const last = run ? index : index + 1
     const said = agoAround(words, index, last)
     if (said) return found(unit === 'month' ? monthsBack(today, count) : count * daysOf[unit], ...said)
@@ -163,7 +170,7 @@ function agoAround(
   last: number,
 ): [from: number, to: number] | null {
   const ago = wordsFor('ago')
-  const after = ago.at(words, last + 1)
+  const after = aheadOnly.has(words[last + 1]?.word ?? '') ? null : ago.at(words, last + 1)
   for (let from = Math.max(0, first - 3); from < first; from += 1) {
     const before = ago.at(words, from)
     if (before && from + before.length === first) return [from, after ? last + after.length : last]

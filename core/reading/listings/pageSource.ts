@@ -41,6 +41,7 @@ const inline = new Set([
 export function readPage(source: string): PageSource {
   const jsonLd: string[] = []
   const text: string[] = []
+  const row = rowOf(text)
   let script: string[] | null = null
   let silentDepth = 0
   const take = ({ chars }: Token.CharacterToken) => {
@@ -55,7 +56,7 @@ export function readPage(source: string): PageSource {
         if (state !== undefined) tokenizer.state = state
         if (tagName === 'script' && attrs.some(isJsonLd)) script = []
         if (silent.has(tagName) && !selfClosing) silentDepth += 1
-        else if (!inline.has(tagName)) text.push('\n')
+        else if (!inline.has(tagName)) row.begin(tagName)
       },
       onEndTag({ tagName }) {
         if (tagName === 'script' && script) {
@@ -63,7 +64,7 @@ export function readPage(source: string): PageSource {
           script = null
         }
         if (silent.has(tagName)) silentDepth = Math.max(0, silentDepth - 1)
-        else if (!inline.has(tagName)) text.push('\n')
+        else if (!inline.has(tagName)) row.end(tagName)
       },
       onCharacter: take,
       onWhitespaceCharacter: take,
@@ -89,10 +90,44 @@ function isJsonLd({ name, value }: Token.Attribute): boolean {
   return name === 'type' && /^\s*application\/ld\+json\b/i.test(value)
 }
 
+/**
+ * Cells that hold only words stand side by side on one line, with tabs between them; where a cell holds blocks of its own
+ * (a layout, not a table) each stands on a line. The separators of a row are settled when it ends.
+ */
+function rowOf(text: string[]) {
+  let tabs: number[] = []
+  let isFirst = true
+  let isLayout = false
+  return {
+    begin(tagName: string) {
+      if (tagName === 'tr') {
+        text.push('\n')
+        ;[tabs, isFirst, isLayout] = [[], true, false]
+      } else if (tagName === 'td' || tagName === 'th') {
+        if (!isFirst) tabs.push(text.push('\t') - 1)
+        isFirst = false
+      } else {
+        isLayout = true
+        text.push('\n')
+      }
+    },
+    end(tagName: string) {
+      if (tagName === 'td' || tagName === 'th') return
+      if (tagName === 'tr' && isLayout) for (const at of tabs) text[at] = '\n'
+      text.push('\n')
+    },
+  }
+}
+
 function inLines(text: string): string {
   return text
     .split('\n')
-    .map((line) => line.replace(/[ \t\u00a0]+/g, ' ').trim())
+    .map((line) =>
+      line
+        .replace(/[ \u00a0]+/g, ' ')
+        .replace(/ ?\t ?/g, '\t')
+        .trim(),
+    )
     .filter((line) => line !== '')
     .join('\n')
 }

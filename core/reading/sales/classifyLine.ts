@@ -21,6 +21,8 @@ export interface ReadLine {
   readonly condition?: Condition
   readonly isSold: boolean
   readonly isEach?: boolean
+  /** A price by its label alone, which nobody knows. */
+  readonly isUnsure?: boolean
   readonly quantity?: number
 }
 
@@ -43,7 +45,13 @@ const neutral = new PhraseSet(
   anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
 `),
 )
-const freeWords = new PhraseSet(['free', 'gratis', 'kostenlos', 'gratuit', 'gratuite', 'fri'])
+/** Said of shipping, nothing is to be paid for it. */
+export const freeWords = new PhraseSet(
+  phrases(`
+    free, gratis, kostenlos, gratuit, gratuite, fri, frei, offert, offerte, offerts, inclus, incluse, compris, incluido,
+    incluidos, included, incl, inkl, ingar, none
+  `),
+)
 const saleWords = new PhraseSet(['sale', 'this', 'item', 'items', 'listing'])
 
 /** What a line says; `line` is its number in the text. */
@@ -51,8 +59,14 @@ export function classifyLine(raw: string, line: number, context: LineContext): R
   const plain = plainText(raw)
   const words = wordsOf(plain)
   const base = { line, raw: raw.trim(), isSold: wordsFor('sold').has(words) }
+  if (ordinal.test(plain)) return { ...base, kind: 'about' }
   const counted = quantityOf(plain)
   if (counted !== null) return { ...base, kind: 'about', quantity: counted }
+  const labelFirst = stateLabel.exec(plain)
+  if (labelFirst) {
+    const state = stateLine(base, wordsOf(plain.slice(labelFirst[0].length)))
+    if (state) return state
+  }
   return (
     dateLine(base, raw, words, context) ??
     shippingLine(base, raw, words, context) ??
@@ -65,14 +79,24 @@ export function classifyLine(raw: string, line: number, context: LineContext): R
   )
 }
 
+/** What stands behind it is the state, whatever the two say together: `État : neuf`. */
+const stateLabel = /^\s*(?:item )?(?:condition|state|zustand|artikelzustand|etat|estado|skick) ?: ?/
+
 /** `Day of sale: 9 Oct 2026`: under a label nobody knows, a day is a day and a state a state. */
 function labelled(base: Base, raw: string, line: number, context: LineContext): ReadLine | null {
   const [, label, value] = /^\s*(\p{L}[\p{L} .'-]{1,30}):\s+(\S.*)$/u.exec(raw) ?? []
   if (label === undefined || wordsFor('asked').has(wordsOf(plainText(label)))) return null
   const said = classifyLine(value!, line, context)
-  return said.kind === 'date' || said.kind === 'state' ? { ...said, raw: base.raw } : null
+  if (said.kind === 'date' || said.kind === 'state') return { ...said, raw: base.raw }
+  // an amount may be the price, if the page states no other
+  return said.kind === 'price' && wordsOf(plainText(label)).length <= 3
+    ? { ...said, kind: 'price', isUnsure: true, raw: base.raw }
+    : null
 }
 
+/** `Sale 2`, `Result 14`: which one of the page it is. */
+const ordinal =
+  /^\W*(?:sale|item|lot|order|no|nr|number|listing|result|artikel|objekt|vente|venta)\W*\d{1,4}\W*$/
 const saidQuantity =
   /^\W*(?:quantity|qty|menge|anzahl|antal|quantite|cantidad|stuck|styck)(?: sold)?\W*(\d{1,3})\W*$|^(\d{1,3}) (?:pieces|pcs|stuck|stk|st|styck|units|piezas|unidades|pieces)$/
 /** `Quantity: 2`; null where the line says no such thing. */
@@ -111,9 +135,7 @@ function shippingLine(
   context: LineContext,
 ): ReadLine | null {
   const pickup = wordsFor('pickup').has(words)
-  const isFree =
-    wordsFor('freeShipping').has(words) ||
-    /^\W*\p{L}+( cost)?\W*[: ]\s*(free|gratis|kostenlos|gratuite?|fri)\W*$/u.test(plainText(raw))
+  const isFree = freeShippingAt(words) !== null
   const isShipping = wordsFor('shipping').has(words)
   if (!pickup && !isFree && !isShipping) return null
   const amounts = findAmounts(raw, context.home, context.marks)
@@ -122,6 +144,9 @@ function shippingLine(
   // `sold for £38 with postage`: what was paid
   if (wordsFor('sold').has(words) && amounts.length > 0) return null
   const known = [...sets.map(wordsFor), neutral, freeWords]
+  // `Free delivery in 2-4 days`
+  if (wordsFor('freeShipping').at(words, 0) && words.length <= 8)
+    return { ...base, kind: 'shipping', shipping: 'free' }
   if (!areOnly(rest, known) && !opensWithShipping(plainText(raw), words, rest, amounts)) return null
   const [amount] = amounts
   if (isFree) return { ...base, kind: 'shipping', shipping: 'free' }
@@ -130,6 +155,22 @@ function shippingLine(
 }
 
 const shippingLabel = /(?:shipping|postage|delivery|versand|porto|livraison|envio|frakt)(?: cost)? ?: ?/
+/** Where it says that shipping is free: `free S&H`, `Postage: free`; null where it does not. */
+export function freeShippingAt(words: readonly PlainWord[]): number | null {
+  const [free, shipping] = [wordsFor('freeShipping'), wordsFor('shipping')]
+  for (let index = 0; index < words.length; index += 1) {
+    if (free.at(words, index)) return index
+    const next = freeWords.at(words, index) ? index + 1 : -1
+    if (next > 0 && shipping.at(words, next)) return index
+    const said = shipping.at(words, index)
+    if (!said) continue
+    const behind = index + said.length
+    if (freeWords.at(words, behind) || (neutral.at(words, behind) && freeWords.at(words, behind + 1)))
+      return index
+  }
+  return null
+}
+
 /** `Postage with tracking $4`: what begins with its word tells of shipping, if nothing in it looks like a model. */
 function opensWithShipping(
   plain: string,
@@ -267,8 +308,8 @@ function mannerLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
   const manner = mannerOf(words)
   if (!manner) return null
   const rest = words.filter(({ word }) => !/^\d+[dhm]?$/.test(word))
-  if (!areOnly(rest, [wordsFor('auction'), wordsFor('fixedPrice'), wordsFor('besidePrice'), neutral]))
-    return null
+  const sets = ['auction', 'fixedPrice', 'besidePrice', 'pageNoise', 'sold'] as const
+  if (!areOnly(rest, [...sets.map(wordsFor), neutral])) return null
   return { ...base, kind: 'manner', manner }
 }
 
@@ -298,7 +339,7 @@ const ofSeller =
 
 /** `Results for "Quill 70"`: the head of a page. */
 const ofSearch =
-  /^(?:search|searched|results? for|gesucht|suche|suchergebnisse?|resultats pour|recherche|resultados (?:para|de)|busqueda|sok|sokresultat|traffar|(?:completed|past|recent) sales (?:for|of))(?!\p{L})/u
+  /^(?:search|searched|results? (?:for|\d)|gesucht|suche|suchergebnisse?|resultats pour|recherche|resultados (?:para|de)|busqueda|sok|sokresultat|traffar|(?:completed|past|recent) sales (?:for|of))(?!\p{L})/u
 
 /** Behind these stands a name, which may have figures in it. */
 const namesSeller = new PhraseSet(

@@ -1,24 +1,28 @@
 import { findAmounts } from '../amounts/findAmounts'
 import { wordsFor } from '../words/allWords'
 import { plainText, wordsOf } from '../../text/plainText'
-import { classifyLine, type LineContext, type ReadLine } from './classifyLine'
+import { classifyLine, freeShippingAt, type LineContext, type ReadLine } from './classifyLine'
 
 const shipped = /\bshipped\s*$/
 /** `$160 + shipping`: how much is not said. */
 const plus = /^\s*(?:\+|plus\b|zzgl\.?|&)/i
 const between = /[+,;(&]|\b(?:plus|and|zzgl|und|et|y|och|mas)\b/i
 
+const bothPlain = /\d[.,]\d\d\s*\+\s*\d+[.,]\d\d/
 /**
  * What was paid and what sending it cost, where one line says both: `£115.50 + £4.20 postage`, `$155 shipped`; null
  * where it says anything else.
  */
 export function priceAndShipping(raw: string, line: number, context: LineContext): ReadLine[] | null {
   const words = wordsOf(plainText(raw))
-  const free = words.find((_, index) => wordsFor('freeShipping').at(words, index) !== null)?.start
+  const freeAt = freeShippingAt(words)
+  const free = freeAt === null ? undefined : words[freeAt]!.start
   const isShipped = free === undefined && shipped.test(plainText(raw))
   if (free === undefined && !isShipped && !wordsFor('shipping').has(words)) return null
   const [price, second, third] = findAmounts(raw, context.home, context.marks)
-  if (!price || price.isBare || third) return null
+  if (!price || third) return null
+  // `48.99 + 8.15 post`: two with decimals and a plus between them
+  if (price.isBare && !(second && bothPlain.test(raw))) return null
   const open = plus.exec(raw.slice(price.end))
   const cut = second
     ? cutBetween(raw, price.end, second.start)
@@ -27,8 +31,8 @@ export function priceAndShipping(raw: string, line: number, context: LineContext
   const [head, tail] = [raw.slice(0, cut), raw.slice(cut)].map((piece) =>
     classifyLine(piece.replace(/[\s,;(&+]+$/, ''), line, context),
   ) as [ReadLine, ReadLine]
-  if (head.kind !== 'price' || tail.kind !== 'shipping') return null
-  return [head, isShipped ? { ...tail, shipping: 'free' } : tail]
+  if ((head.kind !== 'price' && head.kind !== 'bare') || tail.kind !== 'shipping') return null
+  return [{ ...head, kind: 'price' }, isShipped ? { ...tail, shipping: 'free' } : tail]
 }
 
 /** Where the second amount begins with its plus or its words; −1 where nothing parts the two. */

@@ -5,7 +5,7 @@ import { minorDigits } from '../../money/currencies'
 import { PhraseSet } from '../words/phraseSet'
 import { wordsFor } from '../words/allWords'
 import { plainText, wordsOf } from '../../text/plainText'
-import { classifyLine, type LineContext, type ReadLine } from './classifyLine'
+import { classifyLine, freeWords, type LineContext, type ReadLine } from './classifyLine'
 import { readPiece } from './priceAndShipping'
 import { groupBlocks, titleLabel, titleOf, type Block, type LineInPage } from './groupBlocks'
 import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './readSales'
@@ -78,7 +78,9 @@ const longestLine = 1000
 export function linesOf(rawLines: readonly string[], context: LineContext): LineInPage[] {
   const lines: LineInPage[] = []
   let gap = false
-  for (const [index, whole] of rawLines.slice(0, mostLines).entries()) {
+  const limited = withLabels(rawLines.slice(0, mostLines))
+  for (const [index, whole] of limited.entries()) {
+    if (whole === null) continue
     const raw = whole.slice(0, longestLine)
     if (raw.trim() === '') {
       gap = lines.length > 0
@@ -91,7 +93,28 @@ export function linesOf(rawLines: readonly string[], context: LineContext): Line
       lines.push({ ...each, gap: (gap || (isRecord && lines.length > 0)) && at === 0 })
     gap = isRecord
   }
-  return withoutRepeated(lines)
+  return settled(withoutRepeated(lines))
+}
+
+/** `Postage` on a line and `$12.50` on the next are one: the second is read with the first before it. */
+function withLabels(raw: readonly string[]): readonly (string | null)[] {
+  const isLabelled = (at: number) =>
+    loneLabel.test(plainText(raw[at - 1] ?? '')) &&
+    (/\d/.test(raw[at] ?? '') || freeWords.at(wordsOf(plainText(raw[at] ?? '')), 0) !== null)
+  return raw.map((line, at) =>
+    isLabelled(at) ? `${raw[at - 1]!.replace(/[\s:]+$/, '')}: ${line}` : isLabelled(at + 1) ? null : line,
+  )
+}
+
+const loneLabel =
+  /^\W*(?:shipping|postage|delivery|versand|versandkosten|porto|livraison|frais de port|envio|portes|gastos de envio|frakt)(?: costs?| fee| price)?\W*$/
+
+/** An amount under a label nobody knows is the price where the page states no other. */
+function settled(lines: readonly LineInPage[]): LineInPage[] {
+  const isSure = lines.some(
+    ({ kind, isUnsure }) => (kind === 'price' || kind === 'hidden') && isUnsure !== true,
+  )
+  return lines.map((each) => (isSure && each.isUnsure ? { ...each, kind: 'about' } : each))
 }
 
 /**
@@ -117,7 +140,7 @@ function withoutRepeated(lines: readonly LineInPage[]): LineInPage[] {
 function pageWords(raw: string): string | null {
   const label = /^\p{L}[\p{L} .'-]{1,30}:(?=\s)/u.exec(raw)?.[0]
   if (label !== undefined && !titleLabel.test(label)) return label
-  return /\d/.test(raw) ? null : raw
+  return /\d/.test(raw) ? (/^(\p{L}[\p{L} .'-]{1,30})(?=\s*\p{Sc}\d)/u.exec(raw)?.[0] ?? null) : raw
 }
 
 const recordKinds = ['title', 'price', 'date'] as const
@@ -136,7 +159,7 @@ function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
   if (
     !parted.some((piece) => saysTwo(piece, context)) &&
     !dashed.some((each) => each.kind === 'title' && saysPrice(each.raw, context)) &&
-    dashed.filter(({ kind }) => kind === 'title').length === 1 &&
+    dashed.filter(({ kind }) => kind === 'title').length <= 1 &&
     dashed.some(({ kind }) => kind === 'price' || kind === 'date')
   )
     return dashed
@@ -207,11 +230,23 @@ function restOf(tail: string, line: number, context: LineContext): ReadLine[] | 
   if (whole[0]!.kind !== 'title') return whole
   const dated = withoutDate(tail, line, context)
   if (dated) return dated
-  if (/^\(.*\)$/.test(tail.trim()) && !/\d/.test(tail)) {
-    const condition = conditionOf(tail)
-    return [{ ...whole[0]!, ...(condition ? { kind: 'state', condition } : { kind: 'about' }) }]
+  const [, head, remark] = /^(.*?)\s*(\([^()\d]*\))\s*$/.exec(tail) ?? []
+  if (remark !== undefined) {
+    const rest = head === '' ? [] : restOf(head!, line, context)
+    const condition = conditionOf(remark)
+    const said = {
+      ...whole[0]!,
+      raw: remark,
+      ...(condition ? { kind: 'state' as const, condition } : { kind: 'about' as const }),
+    }
+    return rest === null ? null : [...rest, said]
   }
-  for (const split of [/[,;|]\s+/, /\s+(?=sold|verkauft|vendu|vendido|sald|såld|\+|free|used)/i, /\s{2,}/]) {
+  for (const split of [
+    /[,;|]\s+/,
+    /(?<=\b(?:used|new|gebraucht|neu|occasion|neuf|begagnad|ny|usado|nuevo))\s+/i,
+    /\s+(?=sold|verkauft|vendu|vendido|sald|såld|\+|free|used)/i,
+    /\s{2,}/,
+  ]) {
     const pieces = tail.split(split).filter((piece) => piece.trim() !== '')
     const read = pieces.map((piece) => classifyLine(piece, line, context))
     if (pieces.length > 1 && read.every(({ kind }) => kind !== 'title')) return read

@@ -4,6 +4,7 @@ import { plainText, wordsOf } from '../../text/plainText'
 import { findAmounts, marksOf, readFigure, type Marks } from '../amounts/findAmounts'
 import { dayFirstOf, findDate } from '../dates/findDate'
 import { wordsFor } from '../words/allWords'
+import { freeWords } from './classifyLine'
 import { zeroOf } from './readBlocks'
 import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './readSales'
 import { wordsIn, type Field } from './salesHeaders'
@@ -129,11 +130,7 @@ function readAmount(
 function readShipping(cell: string, currency: string, context: TableContext, say: Say): string | null {
   if (cell === '') return null
   const words = wordsOf(plainText(cell))
-  if (
-    wordsFor('freeShipping').has(words) ||
-    wordsFor('pickup').has(words) ||
-    /^(free|gratis|kostenlos|gratuit|offert|fri)\b/.test(plainText(cell))
-  )
+  if (wordsFor('freeShipping').has(words) || wordsFor('pickup').has(words) || freeWords.at(words, 0) !== null)
     return zeroOf(currency)
   if (!/\d/.test(cell)) return null
   return readAmount(cell, currency, context, say, false).value

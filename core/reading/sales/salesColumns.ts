@@ -2,6 +2,7 @@ import { phrases } from '../../text/phrases'
 import { plainText, wordsOf } from '../../text/plainText'
 import { findAmounts, type Marks } from '../amounts/findAmounts'
 import { findDate } from '../dates/findDate'
+import { freeWords } from './classifyLine'
 import type { SalesContext } from './readSales'
 import type { Field } from './salesHeaders'
 import { wordsFor } from '../words/allWords'
@@ -72,17 +73,27 @@ export function byContent(rows: Cells, width: number, context: SalesContext): Ma
   const columns = Array.from({ length: width }, (_, at) => at)
   const soldOn = columns.find((at) => looks.dates(at) >= 0.8)
   const amounts = columns.filter((at) => at !== soldOn && looks.amounts(at) >= 0.8)
-  const words = columns.filter((at) => at !== soldOn && !amounts.includes(at) && looks.words(at) >= 0.8)
-  const title = longestOf(words, rows)
-  const others = words.filter((at) => at !== title)
+  const money = amounts.filter((at) => looks.money(at) >= 0.5)
+  // a count or a number of the row is no amount beside amounts with signs or decimals
+  const [price, second] = money.length > 0 ? money : amounts
+  const shipping =
+    columns.find(
+      (at) => at !== soldOn && at !== price && looks.shipping(at) >= 0.8 && !amounts.includes(at),
+    ) ??
+    second ??
+    amounts.find((at) => at > price!)
+  const words = columns.filter((at) => ![soldOn, shipping, ...amounts].includes(at) && looks.words(at) >= 0.8)
+  const others = words.filter((at) => looks.share(at, (cell) => /\d/.test(cell)) < 0.8)
   const condition = others.find(
     (at) => looks.share(at, (cell) => cell === '' || conditionOf(cell) !== null) >= 0.8,
   )
   const manner = others.find(
     (at) => at !== condition && looks.share(at, (cell) => cell === '' || mannerOf(cell) !== null) >= 0.8,
   )
-  const [price, second] = amounts
-  const shipping = second ?? columns.find((at) => at !== soldOn && at !== price && looks.shipping(at) >= 0.8)
+  const title = longestOf(
+    words.filter((at) => at !== condition && at !== manner && looks.share(at, isLink) < 0.5),
+    rows,
+  )
   if (title === undefined || price === undefined || soldOn === undefined) return null
   return new Map<Field, number>([
     ['title', title],
@@ -93,6 +104,8 @@ export function byContent(rows: Cells, width: number, context: SalesContext): Ma
     ...(manner === undefined ? [] : [['manner', manner] as const]),
   ])
 }
+
+const isLink = (cell: string) => /^https?:\/\//.test(cell)
 
 interface Looks {
   share(at: number, fits: (cell: string) => boolean): number
@@ -133,7 +146,7 @@ function saysShipping(cell: string): boolean {
   return (
     (words.length <= 4 &&
       (['shipping', 'freeShipping', 'pickup'] as const).some((name) => wordsFor(name).has(words))) ||
-    /^(?:free|gratis|kostenlos|gratuite?|fri)$/.test(plainText(cell).trim())
+    freeWords.at(words, 0) !== null
   )
 }
 

@@ -31,7 +31,7 @@ const headers: Readonly<Record<Field, readonly string[]>> = {
     winning bid, cost, betrag, sum, sold at, asking, ask, asking price, begart pris
   `),
   shipping: phrases(`
-    shipping, ship, p p, postage, delivery, shipping cost, shipped, freight, versand, versandkosten, porto, livraison, port,
+    shipping, ship, p p, post, postage, delivery, shipping cost, shipped, freight, versand, versandkosten, porto, livraison, port,
     frais de port, envio, gastos de envio, frakt, p p
   `),
   currency: ['currency', 'cur', 'ccy', 'wahrung', 'devise', 'moneda', 'divisa', 'valuta'],

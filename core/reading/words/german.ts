@@ -61,7 +61,7 @@ export const german: LanguageWords = {
     preisvorschlag wurde angenommen, angebot angenommen, gegen gebot
   `),
   each: ['je', 'pro stuck', 'pro stk', 'stuckpreis'],
-  auction: ['gebote', 'gebot', 'auktion', 'hochstgebot', 'versteigert', 'versteigerung'],
+  auction: ['gebote', 'letztes gebot', 'gebot', 'auktion', 'hochstgebot', 'versteigert', 'versteigerung'],
   fixedPrice: phrases(`
     sofort kaufen, sofort-kaufen, festpreis, sofortkauf, preisvorschlag, vb, oder preisvorschlag,
     sofort-kauf

@@ -56,7 +56,7 @@ export const spanish: LanguageWords = {
   each: ['cada uno', 'cada una', 'unidad', 'la unidad', 'c/u', 'por unidad', 'cada'],
   auction: ['pujas', 'puja', 'subasta', 'ofertas'],
   fixedPrice: phrases(`
-    comprar ya, precio fijo, mejor oferta, cómpralo ya, compralo ya, o mejor oferta, compra inmediata
+    comprar ya, compra directa, venta directa, precio fijo, mejor oferta, cómpralo ya, compralo ya, o mejor oferta, compra inmediata
   `),
   state: {
     new: phrases(`
