@@ -67,6 +67,9 @@ const sharedSigns: Readonly<Record<string, readonly Currency[]>> = {
   yen: ['JPY'],
 }
 
+/** Written with a dash for no hundredths. */
+const dashUsers: readonly Currency[] = ['EUR', 'CHF', 'SEK', 'NOK', 'DKK']
+
 /** `for $15` is no sign of its own: letters that belong to one begin a word, and single ones stand close to it. */
 const before = String.raw`(?:(?<![a-z])(?:(?:c|ca|cdn|us|au|nz|hk|mx)\s?|[asr])\$|[€£¥₹₩₺₪₴$]|(?<![a-z])(?:[a-z]{3}|kr)(?=[\s.]*\d))`
 const after = String.raw`(?:€|£|¥|₹|₩|₺|₪|₴|(?:c|ca|us|a|au|nz)\$(?!\w)|\$|:-|,-|\.-|(?:euros?|dollars|bucks|pounds|quid|kronor|kroner|yen|kr|zł|zl|kc|fr|[a-z]{3})(?![a-z0-9]))`
@@ -141,7 +144,7 @@ interface Sign {
 function signOf(text: string): Sign | null {
   const plain = text.replace(/\s/g, '')
   if (plain === '') return null
-  if (plain === ',-' || plain === '.-') return { text: ':-', code: null, users: sharedSigns[':-']! }
+  if (plain === ',-' || plain === '.-') return { text: plain, code: null, users: dashUsers }
   const own = ownSigns[plain]
   if (own) return { text: plain, code: own, users: [own] }
   const users = sharedSigns[plain]

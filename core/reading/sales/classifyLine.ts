@@ -42,7 +42,7 @@ const neutral = new PhraseSet(
   a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to, in, is,
   of, cost, costs, type, typ, format, possible, available, disponible, moglich, mojlig, mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
   estado, skick, state, item condition, per, order, exp, by, via, buyer, paid, charged, extra, additional, number, no, nr,
-  anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
+  pour, la, fur, den, para, el, anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
 `),
 )
 /** Said of shipping, nothing is to be paid for it. */
@@ -144,6 +144,9 @@ function shippingLine(
   // `sold for £38 with postage`: what was paid
   if (wordsFor('sold').has(words) && amounts.length > 0) return null
   const known = [...sets.map(wordsFor), neutral, freeWords]
+  // `Collection from Harlow`
+  if (wordsFor('pickup').at(words, 0) && amounts.length === 0 && words.length <= 6)
+    return { ...base, kind: 'shipping', shipping: 'free', manner: 'local' }
   // `Free delivery in 2-4 days`
   if (wordsFor('freeShipping').at(words, 0) && words.length <= 8)
     return { ...base, kind: 'shipping', shipping: 'free' }
@@ -151,7 +154,7 @@ function shippingLine(
   const [amount] = amounts
   if (isFree) return { ...base, kind: 'shipping', shipping: 'free' }
   if (pickup && !amount) return { ...base, kind: 'shipping', shipping: 'free', manner: 'local' }
-  return { ...base, kind: 'shipping', shipping: amount ?? null }
+  return { ...base, kind: 'shipping', shipping: amounts.length === 1 ? amount! : null }
 }
 
 const shippingLabel = /(?:shipping|postage|delivery|versand|porto|livraison|envio|frakt)(?: cost)? ?: ?/
@@ -161,7 +164,8 @@ export function freeShippingAt(words: readonly PlainWord[]): number | null {
   for (let index = 0; index < words.length; index += 1) {
     if (free.at(words, index)) return index
     const next = freeWords.at(words, index) ? index + 1 : -1
-    if (next > 0 && shipping.at(words, next)) return index
+    if (next > 0 && (shipping.at(words, next) || (neutral.at(words, next) && shipping.at(words, next + 1))))
+      return index
     const said = shipping.at(words, index)
     if (!said) continue
     const behind = index + said.length
@@ -275,7 +279,10 @@ export function priceOf(
     amounts.length === 2 && /^\s*(?:→|➔|➜|⇒|->|=>)\s*$/.test(raw.slice(amounts[0]!.end, amounts[1]!.start))
   if (isDrop) return { amount: amounts[1]!, problem: amounts[1]!.value === null ? 'ambiguous' : null }
   if (now.length !== 1 && amounts.length === 2 && isRange(raw, amounts))
-    return { amount: null, problem: 'range' }
+    // `Estimate $60–$90` is none at all
+    return lastMark(words.filter(({ end }) => end <= amounts[0]!.start)) === 'not'
+      ? null
+      : { amount: null, problem: 'range' }
   if (!one) return null
   if (now.length !== 1 && candidates.length > 1) return { amount: null, problem: 'several-prices' }
   if (one.value === null) return { amount: one, problem: 'ambiguous' }

@@ -15,35 +15,61 @@ export interface Grouping {
   readonly blocks: readonly Block[]
   /** Whether another grouping does as well and differs. */
   readonly isOpen: boolean
+  /** Whether empty lines part the things. */
+  readonly isParted: boolean
 }
 
 /**
- * Puts the lines of a page into blocks, without knowing the page. Of all groupings (parted by empty lines, title first,
- * date first, price first, …) the one with the most complete blocks wins; with as many, the one with the fewest blocks
- * that are not, then empty lines, then title first.
+ * Puts the lines of a page into blocks, without knowing the page. Empty lines part the things where nearly every part
+ * with a day has a title and a price, too. Else of all groupings (title first, date first, price first, …) the one with
+ * the most complete blocks wins, those with a figure in their title before others; with as many, the one with the fewest
+ * blocks that are not, then title first.
  */
 export function groupBlocks(lines: readonly LineInPage[]): Grouping {
   const told = withoutAbout(lines)
   const gaps = byGaps(told)
+  if (arePartedBy(gaps)) return { blocks: gaps, isOpen: false, isParted: true }
   const groupings = [gaps, ...starts.map((kind) => byStart(told, kind))].filter((blocks) => blocks.length > 0)
   const scored = groupings
-    .map((blocks) => ({ blocks, complete: blocks.filter(isComplete).length }))
-    .sort((a, b) => b.complete - a.complete || a.blocks.length - b.blocks.length)
+    .map((blocks) => ({
+      blocks,
+      complete: blocks.filter(isComplete).length,
+      named: blocks.filter(isNamed).length,
+    }))
+    .sort((a, b) => b.complete - a.complete || b.named - a.named || a.blocks.length - b.blocks.length)
   const [best, ...rest] = scored
-  if (!best) return { blocks: [], isOpen: false }
-  // empty lines between things that each have one price and one day say what belongs together, whatever else is said
-  if (gaps.length > 1 && gaps.every(isWhole)) return { blocks: gaps, isOpen: false }
-  // so do empty lines that part titles cleanly
+  if (!best) return { blocks: [], isOpen: false, isParted: false }
+  // empty lines that part titles cleanly say what belongs together
   const isClean = gaps.length > 1 && gaps.every((block) => titleRuns(block) <= 1 && dates(block) <= 1)
-  if (isClean && gaps.filter(isComplete).length === best.complete) return { blocks: gaps, isOpen: false }
+  if (isClean && gaps.filter(isComplete).length === best.complete)
+    return { blocks: gaps, isOpen: false, isParted: false }
   const same = rest.filter(
-    (each) => each.complete === best.complete && each.blocks.length === best.blocks.length,
+    (each) =>
+      each.complete === best.complete &&
+      each.named === best.named &&
+      each.blocks.length === best.blocks.length,
   )
   return {
     blocks: best.blocks,
     isOpen: same.some((each) => pairing(each.blocks) !== pairing(best.blocks)),
+    isParted: false,
   }
 }
+
+/** Whether empty lines part the things: of the parts with a day nearly all are whole, and none has two. */
+function arePartedBy(gaps: readonly Block[]): boolean {
+  const dated = gaps.filter((block) => dates(block) > 0)
+  return (
+    gaps.length > 1 &&
+    dated.length > 0 &&
+    dated.every((block) => dates(block) === 1) &&
+    dated.filter(isWhole).length >= 0.8 * dated.length
+  )
+}
+
+/** Complete, with a figure in the title as models have. */
+const isNamed = (block: Block) =>
+  isComplete(block) && block.some(({ kind, raw }) => kind === 'title' && /\d/.test(raw))
 
 /** Only what tells of a thing; a gap before what is left out stands before the next line. */
 function withoutAbout(lines: readonly LineInPage[]): LineInPage[] {
@@ -164,7 +190,7 @@ export const titleLabel =
 const pictureLabel = /^(?:image|picture|photo|thumbnail|bild|foto|imagen)\s*(?:of\b|:)\s*/i
 /** What stands before a title and is none: a label, `[SOLD]`, signs for the eye. */
 const before =
-  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[\p{L}{1,5}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt):\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
+  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[\p{L}{1,5}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt):\s+|(?:lot|los|artikel|item) \d+:\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
 /** The name of a picture runs into the title that says the same. */
 const doubled = /^(.{8,})\1$/
 const after = /(?:\s|\p{So}|\u200d|\ufe0f)+$/u

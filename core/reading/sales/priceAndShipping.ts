@@ -1,4 +1,5 @@
 import { findAmounts } from '../amounts/findAmounts'
+import { findDate } from '../dates/findDate'
 import { wordsFor } from '../words/allWords'
 import { plainText, wordsOf } from '../../text/plainText'
 import { classifyLine, freeShippingAt, type LineContext, type ReadLine } from './classifyLine'
@@ -13,12 +14,16 @@ const bothPlain = /\d[.,]\d\d\s*\+\s*\d+[.,]\d\d/
  * What was paid and what sending it cost, where one line says both: `£115.50 + £4.20 postage`, `$155 shipped`; null
  * where it says anything else.
  */
-export function priceAndShipping(raw: string, line: number, context: LineContext): ReadLine[] | null {
+export function priceAndShipping(whole: string, line: number, context: LineContext): ReadLine[] | null {
+  // `$84 + $11 shipping = $95`: the sum says nothing new
+  const raw = whole.replace(/\s*=\s*\S+(?:\s[A-Z]{3})?\s*$/, '')
   const words = wordsOf(plainText(raw))
   const freeAt = freeShippingAt(words)
   const free = freeAt === null ? undefined : words[freeAt]!.start
   const isShipped = free === undefined && shipped.test(plainText(raw))
   if (free === undefined && !isShipped && !wordsFor('shipping').has(words)) return null
+  // the figures of a day are no amounts
+  if (findDate(raw, context)) return null
   const [price, second, third] = findAmounts(raw, context.home, context.marks)
   if (!price || third) return null
   // `48.99 + 8.15 post`: two with decimals and a plus between them

@@ -17,7 +17,7 @@ export function readBlocks(text: string, context: SalesContext): SalesRead {
   const rawLines = text.split(/\r\n|\r|\n/)
   const line = lineContextOf(text, context)
   const lines = linesOf(rawLines, line)
-  const { blocks, isOpen } = groupBlocks(lines)
+  const { blocks, isOpen, isParted } = groupBlocks(lines)
   const problems: SalesProblem[] = []
   if (rawLines.length > mostLines)
     problems.push({
@@ -34,7 +34,9 @@ export function readBlocks(text: string, context: SalesContext): SalesRead {
   for (const block of blocks) {
     const title = titleOf(block)
     const isAdvertisement =
-      dated >= 2 && dated > blocks.length / 2 && !block.some((each) => each.kind === 'date' || each.isSold)
+      dated >= 2 &&
+      (isParted || dated > blocks.length / 2) &&
+      !block.some((each) => each.kind === 'date' || each.isSold)
     const isSaleless = !block.some(({ kind, isSold }) => isSold || tellsOfSale.has(kind))
     if (title === '' || isAdvertisement || isSaleless) {
       for (const each of block)
@@ -89,11 +91,28 @@ export function linesOf(rawLines: readonly string[], context: LineContext): Line
     const pieces = piecesOf(raw, index + 1, context)
     // a line that is a record by itself stands apart from a heading before it and a remark behind it
     const isRecord = recordKinds.every((kind) => pieces.some((piece) => piece.kind === kind))
+    const last = isDetail(pieces) ? titleAbove(lines) : null
+    if (last) lines.push({ ...last, line: index + 1, gap: true })
     for (const [at, each] of pieces.entries())
       lines.push({ ...each, gap: (gap || (isRecord && lines.length > 0)) && at === 0 })
     gap = isRecord
   }
   return settled(withoutRepeated(lines))
+}
+
+/** `$118, Oct 22`: a price and a day without a title. */
+const isDetail = (pieces: readonly ReadLine[]) =>
+  ['price', 'date'].every((kind) => pieces.some((each) => each.kind === kind)) &&
+  !pieces.some(({ kind }) => kind === 'title')
+
+/** The title that a detail line goes on with, where another such line already stands between the two. */
+function titleAbove(lines: readonly LineInPage[]): LineInPage | null {
+  const at = lines.findLastIndex(({ kind }) => kind === 'title')
+  const since = at < 0 ? [] : lines.slice(at + 1)
+  const sameLine = since.filter(
+    ({ kind, line }) => kind === 'price' && since.some((each) => each.kind === 'date' && each.line === line),
+  )
+  return sameLine.length > 0 ? lines[at]! : null
 }
 
 /** `Postage` on a line and `$12.50` on the next are one: the second is read with the first before it. */
@@ -148,7 +167,9 @@ const recordKinds = ['title', 'price', 'date'] as const
 function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
   const said = readPiece(raw, line, context)
   if (said[0]!.kind !== 'title') return said
-  const cut = raw.split(/\t+| {3,}|\s+[|·•–—]\s+/).filter((piece) => piece.trim() !== '')
+  const cut = raw
+    .split(/\t+| {3,}|\s+[|·•–—]\s+| {2,}(?=\p{L}[\p{L} ]{1,20}: )/u)
+    .filter((piece) => piece.trim() !== '')
   if (cut.length > 1) {
     const pieces = withoutPlaces(cut.flatMap((piece) => titleWithPrice(piece, line, context)))
     if (pieces.filter(({ kind }) => kind === 'title').length <= 1) return pieces
@@ -230,6 +251,8 @@ function restOf(tail: string, line: number, context: LineContext): ReadLine[] | 
   if (whole[0]!.kind !== 'title') return whole
   const dated = withoutDate(tail, line, context)
   if (dated) return dated
+  const priced = behindPrice(tail, line, context)
+  if (priced) return priced
   const [, head, remark] = /^(.*?)\s*(\([^()\d]*\))\s*$/.exec(tail) ?? []
   if (remark !== undefined) {
     const rest = head === '' ? [] : restOf(head!, line, context)
@@ -252,6 +275,16 @@ function restOf(tail: string, line: number, context: LineContext): ReadLine[] | 
     if (pieces.length > 1 && read.every(({ kind }) => kind !== 'title')) return read
   }
   return null
+}
+
+/** `sold for $109 picked up`: the price, and what stands behind it. */
+function behindPrice(tail: string, line: number, context: LineContext): ReadLine[] | null {
+  const amounts = findAmounts(tail, context.home, context.marks)
+  const [amount] = amounts
+  if (amounts.length !== 1 || amount!.isBare || tail.slice(amount!.end).trim() === '') return null
+  const price = classifyLine(tail.slice(0, amount!.end), line, context)
+  const rest = price.kind === 'price' ? restOf(tail.slice(amount!.end).trim(), line, context) : null
+  return rest && [price, ...rest]
 }
 
 /** `sold for $140 on Oct 3`: the date, and what stands before and behind it; null where some of that is neither. */

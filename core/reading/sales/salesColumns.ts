@@ -88,7 +88,8 @@ export function byContent(rows: Cells, width: number, context: SalesContext): Ma
     (at) => looks.share(at, (cell) => cell === '' || conditionOf(cell) !== null) >= 0.8,
   )
   const manner = others.find(
-    (at) => at !== condition && looks.share(at, (cell) => cell === '' || mannerOf(cell) !== null) >= 0.8,
+    (at) =>
+      at !== condition && looks.share(at, (cell) => /^[-–—]?$/.test(cell) || mannerOf(cell) !== null) >= 0.8,
   )
   const title = longestOf(
     words.filter((at) => at !== condition && at !== manner && looks.share(at, isLink) < 0.5),

@@ -27,7 +27,7 @@ export const english: LanguageWords = {
     year: ['years', 'year'],
   },
   besideDate: phrases(`
-    on, at, the, auction, sale, day, date, ended, ending, end, completed, closed, finished, listed, posted, of, monday, tuesday,
+    on, at, the, placed, ordered, paid, auction, sale, day, date, ended, ending, end, completed, closed, finished, listed, posted, of, monday, tuesday,
     wednesday, thursday, friday, saturday, sunday, mon, tue, tues, wed, thu, thur, thurs, fri, sat, sun, a,
     an, one, am, pm, utc, gmt, est, edt, pst, pdt, cet, cest, bst, about, over, in, for, item, sale, bought,
     time
@@ -38,7 +38,7 @@ export const english: LanguageWords = {
   `),
   shipping: phrases(`
     shipping, postage, delivery, ship, ships, shipped, post, courier, freight, p&p, s&h, handling, posted,
-    shipping cost, parcel, carriage, can ship, will ship, can post, will post
+    shipping cost, parcel, carriage, 1st class, 2nd class, first class, second class, can ship, will ship, can post, will post
   `),
   freeShipping: phrases(`
     free shipping, free postage, free delivery, free p&p, shipping included, postage included,
@@ -48,6 +48,7 @@ export const english: LanguageWords = {
     free expedited shipping
   `),
   pickup: phrases(`
+    picked up,
     pickup only, pick up only, local pickup only, local pickup, collection only, collection in person,
     pickup, pick up, collect in person, local pick up, collected in person, cash on collection,
     local collection, free collection, pick-up only, local hand over, hand over in person
