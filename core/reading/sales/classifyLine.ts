@@ -21,7 +21,7 @@ export interface ReadLine {
   readonly condition?: Condition
   readonly isSold: boolean
   readonly isEach?: boolean
-  /** A price by its label alone, which nobody knows. */
+  /** A price or a day by a label that may mean another: it counts where the page states none that is sure. */
   readonly isUnsure?: boolean
   readonly quantity?: number
 }
@@ -124,9 +124,45 @@ function dateLine(
   if (findAmounts(raw, context.home, context.marks).some((each) => !each.isBare && each.start < date.start))
     return null
   const rest = outside(words, [date]).filter(({ word }) => !/^\d{1,2}h?\d{0,2}$/.test(word))
-  if (!areOnly(rest, [wordsFor('besideDate'), wordsFor('sold'), saleWords])) return null
-  return { ...base, kind: 'date', date }
+  if (otherDays.has(words))
+    return rest.length <= 4 && !rest.some(hasDigit) ? { ...base, kind: 'about' } : null
+  const known = [wordsFor('besideDate'), wordsFor('sold'), saleWords]
+  if (!areOnly(rest, known) && !areOnly(withoutName(rest), known)) return null
+  return {
+    ...base,
+    kind: 'date',
+    date,
+    ...(listedDay.has(words) && !base.isSold ? { isUnsure: true } : {}),
+    ...(wordsFor('auction').has(rest) || rest.some(({ word }) => auctionWords.has(word))
+      ? { manner: 'auction' as const }
+      : {}),
+  }
 }
+
+/** Beside a day they tell how it was sold. */
+const auctionWords: ReadonlySet<string> = new Set(['auction', 'auktion', 'auktionen', 'subasta', 'enchere'])
+
+const hasDigit = ({ word }: PlainWord) => /\d/.test(word)
+
+/** `20 Oct by harlow`: without the name of who sold or bought it. */
+function withoutName(rest: readonly PlainWord[]): readonly PlainWord[] {
+  const at = rest.findIndex((_, index) => wordsFor('aboutSeller').at(rest, index) !== null)
+  return at >= 0 && rest.length - at <= 3 ? rest.slice(0, at) : rest
+}
+
+/** Of the page or the seller, not of the thing. */
+const otherDays = new PhraseSet(
+  phrases(`
+    updated, refreshed, viewed, joined, member since, last seen, active, aktualisiert, mitglied seit, mis a jour, membre depuis,
+    actualizado, uppdaterad, medlem sedan
+  `),
+)
+/** The day a thing was put up: it counts only where the page has no other. */
+const listedDay = new PhraseSet(
+  phrases(
+    'listed, posted, added, eingestellt, inseriert, mis en ligne, publie, publiee, publicado, publicada, inlagd, upplagd',
+  ),
+)
 
 function shippingLine(
   base: Base,
@@ -296,6 +332,7 @@ function lastMark(words: readonly PlainWord[]): 'not' | 'now' | null {
     const [isNot, isNow] = [not.at(words, index), now.at(words, index)]
     if (isNow && (!isNot || isNow.length >= isNot.length)) mark = 'now'
     else if (isNot) mark = 'not'
+    index += Math.max(isNow?.length ?? 1, isNot?.length ?? 1) - 1
   }
   return mark
 }

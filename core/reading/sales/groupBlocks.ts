@@ -26,7 +26,7 @@ export interface Grouping {
  * blocks that are not, then title first.
  */
 export function groupBlocks(lines: readonly LineInPage[]): Grouping {
-  const told = withoutAbout(lines)
+  const told = withDays(withoutAbout(lines))
   const gaps = byGaps(told)
   if (arePartedBy(gaps)) return { blocks: gaps, isOpen: false, isParted: true }
   const groupings = [gaps, ...starts.map((kind) => byStart(told, kind))].filter((blocks) => blocks.length > 0)
@@ -70,6 +70,28 @@ function arePartedBy(gaps: readonly Block[]): boolean {
 /** Complete, with a figure in the title as models have. */
 const isNamed = (block: Block) =>
   isComplete(block) && block.some(({ kind, raw }) => kind === 'title' && /\d/.test(raw))
+
+/**
+ * Under the heading of a day each line with a title and its price is a sale of that day: the day is told again with each.
+ */
+function withDays(lines: readonly LineInPage[]): LineInPage[] {
+  const told: LineInPage[] = []
+  let day: LineInPage | null = null
+  let count = 0
+  for (const [index, line] of lines.entries()) {
+    const isSale =
+      line.kind === 'title' &&
+      lines.some(
+        (each, at) => at > index && at < index + 4 && each.line === line.line && each.kind === 'price',
+      )
+    if (line.kind === 'date') [day, count] = [line, 0]
+    else if (line.kind === 'title' && !isSale) day = null
+    if (isSale && day && day.line !== line.line && (count += 1) > 1)
+      told.push({ ...day, line: line.line, gap: true })
+    told.push(line)
+  }
+  return told
+}
 
 /** Only what tells of a thing; a gap before what is left out stands before the next line. */
 function withoutAbout(lines: readonly LineInPage[]): LineInPage[] {
@@ -186,11 +208,11 @@ export function titleOf(block: Block): string {
 
 /** `Item: Quill 70`. */
 export const titleLabel =
-  /^(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:/iu
+  /^(?:item|title|name|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:/iu
 const pictureLabel = /^(?:image|picture|photo|thumbnail|bild|foto|imagen)\s*(?:of\b|:)\s*/i
 /** What stands before a title and is none: a label, `[SOLD]`, signs for the eye. */
 const before =
-  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[\p{L}{1,5}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt):\s+|(?:lot|los|artikel|item) \d+:\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
+  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[\p{L}{1,5}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt):\s+|(?:lot|los|artikel|item) \d+:\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|name|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
 /** The name of a picture runs into the title that says the same. */
 const doubled = /^(.{8,})\1$/
 const after = /(?:\s|\p{So}|\u200d|\ufe0f)+$/u

@@ -6,7 +6,7 @@ import { classifyLine, freeShippingAt, type LineContext, type ReadLine } from '.
 
 const shipped = /\bshipped\s*$/
 /** `$160 + shipping`: how much is not said. */
-const plus = /^\s*(?:\+|plus\b|zzgl\.?|&)/i
+const plus = /^\s*(?:\+|plus\b|zzgl\.?|excl\.?|excluding\b|exkl\.?|ohne\b|hors\b|&)/i
 const between = /[+,;(&]|\b(?:plus|and|zzgl|und|et|y|och|mas)\b/i
 
 const bothPlain = /\d[.,]\d\d\s*\+\s*\d+[.,]\d\d/

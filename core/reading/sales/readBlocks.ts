@@ -10,6 +10,7 @@ import { readPiece } from './priceAndShipping'
 import { groupBlocks, titleLabel, titleOf, type Block, type LineInPage } from './groupBlocks'
 import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './readSales'
 import { conditionOf } from './salesWords'
+import { saysUnsold } from './unsold'
 import { stateOfTitle, worse } from './stateOf'
 
 /** Reads the blocks of a page of past sales. */
@@ -35,9 +36,10 @@ export function readBlocks(text: string, context: SalesContext): SalesRead {
     const title = titleOf(block)
     const isAdvertisement =
       dated >= 2 &&
-      (isParted || dated > blocks.length / 2) &&
+      (isParted || dated >= blocks.length / 2) &&
       !block.some((each) => each.kind === 'date' || each.isSold)
-    const isSaleless = !block.some(({ kind, isSold }) => isSold || tellsOfSale.has(kind))
+    const isUnsold = block.some(({ raw }) => saysUnsold(raw))
+    const isSaleless = isUnsold || !block.some(({ kind, isSold }) => isSold || tellsOfSale.has(kind))
     if (title === '' || isAdvertisement || isSaleless) {
       for (const each of block)
         problems.push(
@@ -128,12 +130,12 @@ function withLabels(raw: readonly string[]): readonly (string | null)[] {
 const loneLabel =
   /^\W*(?:shipping|postage|delivery|versand|versandkosten|porto|livraison|frais de port|envio|portes|gastos de envio|frakt)(?: costs?| fee| price)?\W*$/
 
-/** An amount under a label nobody knows is the price where the page states no other. */
+/** A price or a day that is not sure counts where the page states no other. */
 function settled(lines: readonly LineInPage[]): LineInPage[] {
-  const isSure = lines.some(
-    ({ kind, isUnsure }) => (kind === 'price' || kind === 'hidden') && isUnsure !== true,
+  const sure = new Set<ReadLine['kind']>(
+    lines.flatMap(({ kind, isUnsure }) => (isUnsure ? [] : [kind === 'hidden' ? 'price' : kind])),
   )
-  return lines.map((each) => (isSure && each.isUnsure ? { ...each, kind: 'about' } : each))
+  return lines.map((each) => (each.isUnsure && sure.has(each.kind) ? { ...each, kind: 'about' } : each))
 }
 
 /**
@@ -184,7 +186,8 @@ function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
     dashed.some(({ kind }) => kind === 'price' || kind === 'date')
   )
     return dashed
-  return titleWithPrice(raw, line, context)
+  // `Sold for $190 on 20 Oct`: all of it tells of the sale, nothing of the thing
+  return restOf(raw, line, context) ?? titleWithPrice(raw, line, context)
 }
 
 /** Of pieces that could all be titles, the one with a figure in it, where it is one: the others are places and remarks. */

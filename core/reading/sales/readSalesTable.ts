@@ -11,6 +11,7 @@ import { wordsIn, type Field } from './salesHeaders'
 import type { SalesTable } from './salesTable'
 import { conditionOf, mannerOf } from './salesWords'
 import { conditions, manners } from './soldRecord'
+import { saysUnsold } from './unsold'
 import { stateOfTitle, worse } from './stateOf'
 
 /** Reads the rows of a table of past sales. */
@@ -38,8 +39,8 @@ export function readSalesTable({ rows, column, currency }: SalesTable, context: 
     const say: Say = (code, message, word) =>
       problems.push({ line, code, message, raw, ...(word ? { word } : {}) })
     const title = cellOf(cells, 'title')
-    if (title === '') {
-      say('unread', 'no title')
+    if (title === '' || cells.some(saysUnsold)) {
+      say('unread', title === '' ? 'no title' : 'not sold')
       continue
     }
     records.push(

@@ -38,7 +38,7 @@ export const english: LanguageWords = {
   `),
   shipping: phrases(`
     shipping, postage, delivery, ship, ships, shipped, post, courier, freight, p&p, s&h, handling, posted,
-    shipping cost, parcel, carriage, 1st class, 2nd class, first class, second class, can ship, will ship, can post, will post
+    shipping cost, parcel, carriage, excl shipping, excluding shipping, plus shipping, excl postage, 1st class, 2nd class, first class, second class, can ship, will ship, can post, will post
   `),
   freeShipping: phrases(`
     free shipping, free postage, free delivery, free p&p, shipping included, postage included,
@@ -48,7 +48,7 @@ export const english: LanguageWords = {
     free expedited shipping
   `),
   pickup: phrases(`
-    picked up,
+    picked up, collected,
     pickup only, pick up only, local pickup only, local pickup, collection only, collection in person,
     pickup, pick up, collect in person, local pick up, collected in person, cash on collection,
     local collection, free collection, pick-up only, local hand over, hand over in person
@@ -65,12 +65,12 @@ export const english: LanguageWords = {
     hammer price, fixed, fixed price, for all, for both, for the lot, for the pair, all together, together, lot
   `),
   notThePrice: phrases(`
-    was, were, listed at, listed for, tax, sales tax, list, list price, rrp, msrp, retail, originally, original price, previously, approximately,
+    was, were, buyer protection, service fee, fee, fees, listed at, listed for, tax, sales tax, list, list price, rrp, msrp, retail, originally, original price, previously, approximately,
     approx, about, from, per month, monthly, save, you save, off, new price, estimate, estimated, est,
     reserve, starting bid, start price, worth, before, old price, shop price, trending at, median, average
   `),
   nowPrice: phrases(`
-    now, sold for, final price, final bid, reduced to, down to, winning bid, dropped to, hammer price,
+    now, sold, sold for, final price, final bid, reduced to, down to, winning bid, dropped to, hammer price,
     sold at
   `),
   hiddenPrice: phrases(`

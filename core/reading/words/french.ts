@@ -40,7 +40,7 @@ export const french: LanguageWords = {
     expedition gratuite, port compris
   `),
   pickup: phrases(`
-    remise en main propre, main propre, retrait sur place, a retirer sur place, retrait uniquement,
+    remise en main propre, retire sur place, main propre, retrait sur place, a retirer sur place, retrait uniquement,
     retrait en main propre, en main propre, remise en mains propres
   `),
   importCharges: phrases(`
@@ -53,10 +53,19 @@ export const french: LanguageWords = {
     dollars, achat immediat
   `),
   notThePrice: phrases(`
-    prix neuf, neuf a, au lieu de, etait, environ, a partir de, par mois, avant, paye, achete, valeur,
+    prix neuf, protection acheteur, frais de service, neuf a, au lieu de, etait, environ, a partir de, par mois, avant, paye, achete, valeur,
     prix conseille, prix de depart, mise a prix, ancien prix, prix dorigine
   `),
-  nowPrice: ['maintenant', 'prix final', 'baisse a', 'vendu pour', 'desormais'],
+  nowPrice: [
+    'maintenant',
+    'prix paye',
+    'vendu',
+    'vendue',
+    'prix final',
+    'baisse a',
+    'vendu pour',
+    'desormais',
+  ],
   hiddenPrice: phrases(`
     offre acceptee, offre directe acceptee, prix sur demande, faire offre, meilleure offre acceptee
   `),

@@ -42,7 +42,7 @@ export const german: LanguageWords = {
     versand inkl, gratisversand
   `),
   pickup: phrases(`
-    nur abholung, abholung, selbstabholung, nur selbstabholung, an selbstabholer, nur an selbstabholer,
+    nur abholung, abgeholt, abholung, selbstabholung, nur selbstabholung, an selbstabholer, nur an selbstabholer,
     kostenlose abholung
   `),
   importCharges: ['einfuhrabgaben', 'zoll', 'kauferschutz', 'einfuhrumsatzsteuer', 'mwst', 'importkosten'],
@@ -52,10 +52,10 @@ export const german: LanguageWords = {
     inkl, zuschlag bei
   `),
   notThePrice: phrases(`
-    neupreis, np, uvp, statt, war, ursprunglich, ehemals, ca, circa, ab, monatlich, gekostet, ungefahr,
+    neupreis, kauferschutz, gebuhr, gebuhren, np, uvp, statt, war, ursprunglich, ehemals, ca, circa, ab, monatlich, gekostet, ungefahr,
     etwa, kostete, bisher, vorher, originalpreis, startpreis
   `),
-  nowPrice: ['jetzt', 'nun', 'endpreis', 'verkauft fur', 'zuschlag bei', 'reduziert auf'],
+  nowPrice: ['jetzt', 'nun', 'endpreis', 'verkauft', 'verkauft fur', 'zuschlag bei', 'reduziert auf'],
   hiddenPrice: phrases(`
     preisvorschlag akzeptiert, preisvorschlag angenommen, preis auf anfrage,
     preisvorschlag wurde angenommen, angebot angenommen, gegen gebot

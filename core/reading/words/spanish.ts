@@ -37,7 +37,7 @@ export const spanish: LanguageWords = {
     sin gastos de envio, portes gratis, gastos incluidos
   `),
   pickup: phrases(`
-    recogida local, recogida en mano, solo recogida, entrega en mano, en mano, recogida en persona,
+    recogida local, recogido, recogido en mano, recogida en mano, solo recogida, entrega en mano, en mano, recogida en persona,
     solo recogida en persona, trato en mano, recogida
   `),
   importCharges: ['aduana', 'gastos de importacion', 'proteccion', 'iva', 'tasas'],
@@ -46,10 +46,10 @@ export const spanish: LanguageWords = {
     vendido, puja, precio:, puja ganadora, o mejor oferta, puja final, adjudicado en
   `),
   notThePrice: phrases(`
-    antes, precio nuevo, nuevo cuesta, era, aprox, aproximadamente, desde, al mes, coste, costo, valor, pvp,
+    antes, proteccion al comprador, gastos de servicio, precio nuevo, nuevo cuesta, era, aprox, aproximadamente, desde, al mes, coste, costo, valor, pvp,
     precio anterior, precio de salida, unos
   `),
-  nowPrice: ['ahora', 'precio final', 'rebajado a', 'vendido por'],
+  nowPrice: ['ahora', 'precio pagado', 'vendido', 'vendida', 'precio final', 'rebajado a', 'vendido por'],
   hiddenPrice: phrases(`
     oferta aceptada, mejor oferta aceptada, precio a consultar, a convenir, consultar precio
   `),

@@ -63,7 +63,7 @@ export const swedish: LanguageWords = {
     frakten ingar, frakt fri
   `),
   pickup: phrases(`
-    hamtas, avhamtas, avhamtning, endast avhamtning, endast hamtning, hamtas pa plats, endast upphamtning,
+    hamtas, hamtad, hamtat, avhamtas, avhamtning, endast avhamtning, endast hamtning, hamtas pa plats, endast upphamtning,
     kan endast hamtas, upphamtning, avhamtas pa plats, hamtning
   `),
   importCharges: ['tull', 'moms', 'kopskydd', 'importavgift'],
@@ -72,10 +72,10 @@ export const swedish: LanguageWords = {
     hogsta bud, prutbart, ej prutbart, kop nu, bara, pris:, sald for
   `),
   notThePrice: phrases(`
-    nypris, ord pris, ordinarie, var, forr, tidigare, ungefar, cirka, fran, per manad, nytt kostar, kostade,
+    nypris, kopskydd, avgift, ord pris, ordinarie, var, forr, tidigare, ungefar, cirka, fran, per manad, nytt kostar, kostade,
     utropspris, startpris, innan
   `),
-  nowPrice: ['nu', 'slutpris', 'sald for', 'vinnande bud', 'sankt till'],
+  nowPrice: ['nu', 'sald', 'salt', 'slutpris', 'sald for', 'vinnande bud', 'sankt till'],
   hiddenPrice: phrases(`
     prisforslag accepterat, bud accepterat, hogstbjudande, forslag accepterat, pris enligt overenskommelse,
     prisforslag godkant
