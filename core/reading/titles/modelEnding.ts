@@ -17,7 +17,7 @@ export function modelEnding(scanner: TitleScanner, at: number, title: string): s
   const hash = scanner.hash[next]!
   if (harmless.has(hash)) return ''
   if (endings.has(hash))
-    return isPlusOfMore(scanner, next) || isMiniTower(scanner, next) ? '' : scanner.text(next)
+    return isPlusOfMore(scanner, next) || isSizeOfCase(scanner, next) ? '' : scanner.text(next)
   const length = scanner.length(next)
   if (length > 3) return ''
   const [number, ending] = [scanner.text(at), scanner.text(next)]
@@ -47,13 +47,15 @@ export function modelEnding(scanner: TitleScanner, at: number, title: string): s
 const isPlusOfMore = (scanner: TitleScanner, at: number) =>
   scanner.hash[at] === plusHash && at + 1 < scanner.count && scanner.kind[at + 1] === TokenKind.word
 
-const isMiniTower = (scanner: TitleScanner, at: number) =>
-  scanner.hash[at] === miniHash && at + 1 < scanner.count && scanner.hash[at + 1] === towerHash
-const [miniHash, towerHash] = [hashText('mini'), hashText('tower')]
+/** `mini tower`, `micro ATX`: a size, no model. */
+const isSizeOfCase = (scanner: TitleScanner, at: number) =>
+  sizeHashes.has(scanner.hash[at]!) && at + 1 < scanner.count && shapeHashes.has(scanner.hash[at + 1]!)
+const sizeHashes: ReadonlySet<number> = new Set(['mini', 'micro'].map(hashText))
+const shapeHashes: ReadonlySet<number> = new Set(['tower', 'itx', 'atx'].map(hashText))
 
 /** A word that makes another model of a name: `Larder Mini Plus`; '' where none follows. */
 export function nameEnding(scanner: TitleScanner, at: number): string {
   const hash = scanner.hash[at + 1]
   if (at + 1 >= scanner.count || !endings.has(hash!)) return ''
-  return isPlusOfMore(scanner, at + 1) || isMiniTower(scanner, at + 1) ? '' : scanner.text(at + 1)
+  return isPlusOfMore(scanner, at + 1) || isSizeOfCase(scanner, at + 1) ? '' : scanner.text(at + 1)
 }

@@ -106,4 +106,14 @@ export const brokenPatterns: readonly Outright[] = [
     reason: 'condition',
     says: 'it works in part',
   },
+  {
+    pattern: either(
+      /\bbildfehlern?\b|\b(?:zeigt|mit|macht) streifen\b|\b(?:lignes|lineas|linjer|rander) (?:a l'ecran|en pantalla|pa skarmen)\b/,
+      /\breparatur ?bedurftig\b|\b(?:till|for) reparation\b|\b(?:flimmert|ruckelt|hangt sich auf|sturzt ab|geht aus|startet neu)\b/,
+      /\b(?:clignote|plante|s'eteint|redemarre|parpadea|se apaga|se reinicia|se cuelga|flimrar|hanger sig|stanger av sig|startar om)\b/,
+    ),
+    roles: 'all',
+    reason: 'condition',
+    says: 'it works in part',
+  },
 ]

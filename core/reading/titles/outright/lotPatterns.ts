@@ -8,6 +8,27 @@ const carriesFrames: readonly Role[] = ['graphics', 'cpu']
 /** Titles that sell more than the thing: a machine with it, several of it, a part along with it. */
 export const lotPatterns: readonly Outright[] = [
   {
+    pattern: either(
+      /^(?:torre|tour|tower|spel-?dator|spel-?rechner|spiele-?pc|ordi(?:nateur)? (?:gamer|gaming|fixe))\b(?! (?:case|gehause|chassi|cooler|kuhler))/,
+      /\begpu\b(?! (?:ready|compatible|tested|dock used))(?<!\b(?:for|my|an|in|fur|pour|para|till) egpu)|\bfully built\b|\bready to (?:play|game)\b/,
+    ),
+    roles: ['graphics', 'cpu', 'motherboard', 'supply', 'memory', 'case'],
+    reason: 'lot',
+    says: 'a machine with it',
+  },
+  {
+    pattern: /\b(?:mini|micro)[ -]?(?:itx|atx)\b/,
+    roles: ['cpu'],
+    reason: 'lot',
+    says: 'with a board or a case',
+  },
+  {
+    pattern: /\b(?:moderkort|mainboard|board|carte mere|placa)\b.*\b(?:paket|bundle|pack|set|lot)$/,
+    roles: ['cpu', 'memory', 'graphics'],
+    reason: 'lot',
+    says: 'with a board',
+  },
+  {
     // `i have a pc quill 70 8gb 16gb ram 500gb ssd`
     pattern: new RegExp(
       `\\b(?:${machineNouns})\\b(?! (?:case|psu|part|ram|memory)).*${sized}.*${sized}|${sized}.*${sized}.*\\b(?:${machineNouns})$`,

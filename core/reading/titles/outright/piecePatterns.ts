@@ -130,6 +130,29 @@ export const piecePatterns: readonly Outright[] = [
     says: 'a piece of it',
   },
   {
+    pattern: either(
+      /\bglasscheibe\b|\b(?:glass|glas|verre|cristal) (?:panel|ersatz|only|scheibe)\b(?<!\b(?:tempered|with|mit|avec|med) glass panel)/,
+      /\d (?:faste|fixation|fijacion|halterung|clips?|feder|schrauben)$/,
+    ),
+    roles: ['case', 'cooler'],
+    reason: 'accessory',
+    says: 'a piece of it',
+  },
+  {
+    pattern:
+      /\d ?(?:gb|tb|go|to)?(?: nvme| sata| m\.? ?2)* (?:gehause|boitier|caja|kabinett|enclosure|case)$/,
+    roles: ['storage'],
+    reason: 'accessory',
+    says: 'a box for it',
+  },
+  {
+    // with a size it is said of the memory
+    pattern: /^(?!.*(?:\dx\d|\d ?(?:gb|go))).*\bheat ?spreaders?(?: only| set)?$/,
+    roles: ['memory'],
+    reason: 'accessory',
+    says: 'a piece of it',
+  },
+  {
     pattern: /\bswitch$/,
     roles: ['supply'],
     reason: 'accessory',
@@ -155,6 +178,7 @@ export const piecePatterns: readonly Outright[] = [
       /\b(?:attrappe|maquette|dummy|visserie|slotblech|equerre|escuadra|bausatz|verlangerung|key chain|treiber[- ]cd|cap kit|windows[- ]stick)\b/,
       /\bcable (?:d')?alimentation\b|\bplaque arriere\b|\bsupport gpu\b|\b(?:license|licence|lizenz|licens)$|\bkuhler boxed$/,
       /\d(?: ?gb| ?go| ?tb)? (?:caja original|faste|stutze|stod|schrauben?|dissipateur|disipador|kylflans|skruv|halter|support)$/,
+      /^support (?:de )?(?:carte|gpu|pour)\b|\b(?:bloque|bloc) (?:de agua|d'eau)\b|\bminiatur\w*/,
       /\b(?:ohne|sans|sin|utan) (?:cpu|processor|processeur|procesador|prozessor|karte|carte|kort|tarjeta)\b.*$/,
     ),
     roles: ['graphics', 'cpu', 'storage', 'supply'],
