@@ -143,8 +143,8 @@ export function sumOf(text: string, thing: string): number | null {
   return sum
 }
 
-export const eightPin = String.raw`6\s?\+\s?2|\(6\+2\)|8(?:[\s-]?pins?|[\s-]?pol)(?!\s?(?:eps|cpu|atx12v))`
-export const sixPin = String.raw`(?<![+\d])6(?:[\s-]?pins?|[\s-]?pol)(?!\s?\+)`
+export const eightPin = String.raw`6\s?\+\s?2|\(6\+2\)|8(?:[\s-]?pin(?:s|es)?|[\s-]?pol(?:ig|iger)?|[\s-]?broches|[\s-]?stift)(?!\s?(?:eps|cpu|atx12v))`
+export const sixPin = String.raw`(?<![+\d])6(?:[\s-]?pin(?:s|es)?|[\s-]?pol(?:ig|iger)?|[\s-]?broches|[\s-]?stift)(?!\s?\+)`
 export const sixteenPin = String.raw`12\s?\+\s?4(?:[\s-]?pins?)?|16[\s-]?pins?|12v-?2x6|12vhpwr`
 export const eps = String.raw`4\s?\+\s?4|8[\s-]?pins?|4[\s-]?pins?`
 export const none = /\b(none|no|not required|nicht|aucun|ingen|keine?|n\/a|without|slot powered)\b/
@@ -157,7 +157,8 @@ export function slots(plain: string): number | null {
   const kind = /\b(\d)\s*x\s*ddr\d\b/.exec(plain)
   if (kind) return Number(kind[1])
   // `DDR4` is a kind, no number of them
-  return /^\D{0,3}\d\D{0,3}$/.test(plain) && !plain.startsWith('ddr') ? count(plain) : null
+  const bare = plain.replace(/\(.*?\)/g, '')
+  return /^\D{0,3}\d\D{0,3}$/.test(bare) && !bare.startsWith('ddr') ? count(bare) : null
 }
 
 /** The fastest memory that is not called overclocked. */

@@ -5,6 +5,49 @@ import { readSales } from '#core/reading/sales/readSales'
 /** Specifications and sales as they are copied, each with what an earlier reader made wrong of it. */
 test.each<[string, string, string | null, object]>([
   [
+    'slots behind a length, on the same line',
+    'Corvane Tessel 5700\nGPU memory: 8 GB GDDR6\nPower connectors: 1 x 8-pin\nLength: 268 mm, 2.5 slots\nRecommended PSU: 600 W',
+    'graphics',
+    { vramGb: 8, eightPinLeads: 1, sixPinLeads: 0, lengthMm: 268, slotsThick: 2.5, recommendedW: 600 },
+  ],
+  [
+    'a height in slots, with a comma',
+    'Grafikkarte Tessel 5700 XT\nSpeicher\t8 GB\nLänge\t301 mm\nHöhe\t2,7 Slots\nStromanschlüsse\t8-Pin + 6-Pin',
+    'graphics',
+    { vramGb: 8, lengthMm: 301, slotsThick: 2.7, eightPinLeads: 1, sixPinLeads: 1 },
+  ],
+  [
+    'broches are pins',
+    'Carte graphique Tessel 5700\n- Mémoire : 8 Go\n- Longueur : 268 mm\n- Largeur : 2 slots\n- Alimentation : 1x 8 broches',
+    'graphics',
+    { vramGb: 8, lengthMm: 268, slotsThick: 2, eightPinLeads: 1, sixPinLeads: 0 },
+  ],
+  [
+    'memory places and what goes in them',
+    'Moderkort Heron B4\nStorlek: mATX\nSockel: LN-4\nMinnesplatser: 4 (DDR4)\nMax minne: 128 GB\nM.2-platser: 2\nSATA-portar: 4',
+    'motherboard',
+    {
+      formFactor: 'micro-ATX',
+      memorySlots: 4,
+      memoryGeneration: 'DDR4',
+      maxMemoryGb: 128,
+      m2Slots: 2,
+      sataPorts: 4,
+    },
+  ],
+  [
+    'a case in French, with what a board, a card and a cooler may measure',
+    "Boîtier Ember X3\nCarte mère : Mini-ITX\nCarte graphique : jusqu'à 320 mm\nVentirad : 135 mm max\nAlimentation : SFX",
+    'case',
+    { boardSizes: ['mini-ITX'], maxCardMm: 320, maxCoolerMm: 135, supplyShapes: ['SFX'] },
+  ],
+  [
+    'cells of a table side by side',
+    '<table><tr><th>Model</th><td>Tessel 5700</td></tr><tr><th>Memory</th><td>8 GB GDDR6</td></tr><tr><th>Slots</th><td>2</td></tr></table>',
+    'graphics',
+    { vramGb: 8, slotsThick: 2 },
+  ],
+  [
     'the sustained limit behind the nominal one on its line, and the memory a CPU takes',
     'Linnet Dovecote 5300\nSocket LN-4\n6 Cores / 12 Threads\nTDP: 65W, PPT 88 W\nMemory: DDR4-3200',
     'cpu',

@@ -110,7 +110,7 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'memorySlots',
     roles: ['motherboard'],
-    key: /\b((memory|dimm|ram|speicher) ?(slots?|sockets?|banke)|slots? (for )?memory|dimm|memory|speicher)\b/,
+    key: /\b((memory|dimm|ram|speicher) ?(slots?|sockets?|banke|steckplatze)|minnesplatser|emplacements? memoire|ranuras? (de )?memoria|slots? (for )?memory|dimm|memory|speicher)\b/,
     read: ({ plain }) => slots(plain),
   },
   {
@@ -122,7 +122,7 @@ export const boardReaders: readonly FactReader[] = [
   {
     fact: 'memoryGeneration',
     roles: ['motherboard', 'memory'],
-    key: /\b(memory|ram|type|technology|speicher|generation|standard|typ)\b/,
+    key: /\b(memory|ram|type|technology|speicher|minnesplatser|minne|memoire|memoria|generation|standard|typ)\b/,
     read: ({ plain }) => generation(plain),
   },
   {

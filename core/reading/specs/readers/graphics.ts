@@ -1,3 +1,4 @@
+import { either } from '../../../text/either'
 import type { FactReader } from '../factReader'
 import { countItems } from '../listedItems'
 import type { SpecLine } from '../specLine'
@@ -18,6 +19,12 @@ import {
   pcie,
 } from '../values'
 
+/** What the plugs of a card, or the leads of a supply for one, stand under. */
+const leadsKey = either(
+  /\b(?:power (?:connectors?|input|plug|pins?)|connectors?|cables|leads|external power|supplementary|auxiliary|aux|power)\b/,
+  /\bpci-?e? ?(?:express)?(?: power)?(?: connectors?| cables?| leads?)?\b|\b(?:graphics power|vga connectors?)\b/,
+  /\b(?:anschlusse|stromanschlusse?|stromversorgung|connecteurs?|alimentation|conector(?:es)?|alimentacion|kontakt(?:er)?|kablar|strom)\b/,
+)
 const cardPlug = /(?:pci-?e|pci express|vga|gpu|graphics).*(?:6\s?\+\s?2|8[\s-]?pin)|6\s?\+\s?2/
 const otherPlug = /\b(?:eps|cpu)\b|12v-?2x6|12vhpwr|16[\s-]?pin|12\s?\+\s?4/
 
@@ -54,8 +61,9 @@ export const graphicsReaders: readonly FactReader[] = [
   {
     fact: 'slotsThick',
     roles: ['graphics'],
-    key: /\b(slots?|size|slot (width|size)|thickness|width|card width|breite|largeur|ancho|bredd|tjocklek|epaisseur)\b/,
-    read: ({ plain }) => thick(plain),
+    key: /\b(slots?|size|slot (width|size)|thickness|width|card width|length|height|dimensions?|breite|lange|hohe|largeur|longueur|hauteur|ancho|largo|bredd|langd|hojd|tjocklek|epaisseur)\b/,
+    // beside a length only what is called slots
+    read: ({ plain }) => (/\bmm\b/.test(plain) && !/slot/.test(plain) ? null : thick(plain)),
   },
   {
     fact: 'outputs',
@@ -70,10 +78,10 @@ export const graphicsReaders: readonly FactReader[] = [
   {
     fact: 'eightPinLeads',
     roles: ['graphics', 'supply'],
-    key: /\b(power connectors?|pci-?e? ?(express)?( power)?( connectors?| cables?| leads?)?|power (input|plug|pins?)|connectors?|cables|leads|anschlusse|connecteurs|conectores|kontakter|kablar|supplementary|external power|auxiliary|stromanschluss|graphics power|vga connectors?|aux|power)\b/,
+    key: leadsKey,
     not: /\b(cpu|eps|atx 12v|main|sata|display|output|consumption|supply|board power|draw)\b/,
     read: ({ plain, key }) =>
-      none.test(plain) && !/\d\s?-?pin/.test(plain)
+      none.test(plain) && !/\d\s?-?(?:pin|pol|broch|stift)/.test(plain)
         ? 0
         : // `PCIe 6+2-pin: 4`
           (countItems(plain, cardPlug, otherPlug) ??
@@ -84,10 +92,10 @@ export const graphicsReaders: readonly FactReader[] = [
   {
     fact: 'sixPinLeads',
     roles: ['graphics', 'supply'],
-    key: /\b(power connectors?|pci-?e? ?(express)?( power)?( connectors?| cables?| leads?)?|power (input|plug|pins?)|connectors?|cables|leads|anschlusse|connecteurs|conectores|kontakter|kablar|supplementary|external power|auxiliary|stromanschluss|graphics power|vga connectors?|aux|power)\b/,
+    key: leadsKey,
     not: /\b(cpu|eps|atx 12v|main|sata|display|output|consumption|supply|board power|draw)\b/,
     read: ({ plain }) =>
-      none.test(plain) && !/\d\s?-?pin/.test(plain)
+      none.test(plain) && !/\d\s?-?(?:pin|pol|broch|stift)/.test(plain)
         ? 0
         : // a lead of 6+2 serves either socket
           (sumOf(plain, sixPin) ?? (sumOf(plain, eightPin) === null || /6\s?\+\s?2/.test(plain) ? null : 0)),

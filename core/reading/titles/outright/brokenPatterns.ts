@@ -1,4 +1,5 @@
-import { either, type Outright } from './outright'
+import { either } from '../../../text/either'
+import type { Outright } from './outright'
 
 /** Titles that say of the thing that it works in part, or that nobody knows. */
 export const brokenPatterns: readonly Outright[] = [

@@ -1,5 +1,6 @@
 import type { Role } from '../../../parts/part'
-import { either, type Outright } from './outright'
+import { either } from '../../../text/either'
+import type { Outright } from './outright'
 
 const machineNouns = 'pc|rig|build|computer|tower|desktop|setup|rechner|dator|ordinateur|ordenador|system'
 const sized = '\\d+ ?(?:gb|tb|go|to)\\b'

@@ -8,7 +8,3 @@ export interface Outright {
   readonly reason: Verdict['reason']
   readonly says: string
 }
-
-/** One of several patterns. */
-export const either = (...patterns: readonly RegExp[]) =>
-  new RegExp(patterns.map(({ source }) => source).join('|'))

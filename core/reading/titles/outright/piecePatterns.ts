@@ -1,5 +1,6 @@
 import type { Role } from '../../../parts/part'
-import { either, type Outright } from './outright'
+import { either } from '../../../text/either'
+import type { Outright } from './outright'
 
 /** Titles that sell a piece of the thing, paper, files or a service, or the thing itself is not there. */
 export const piecePatterns: readonly Outright[] = [

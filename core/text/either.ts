@@ -1,0 +1,3 @@
+/** One of several patterns. */
+export const either = (...patterns: readonly RegExp[]) =>
+  new RegExp(patterns.map(({ source }) => source).join('|'))
