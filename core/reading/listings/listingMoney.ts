@@ -26,7 +26,7 @@ const countBefore = /\b(over|under|up to|(?<!\bnow )only|last|since|hours:?|heal
 const notPriceAfter =
   /^\s*(new\b|more\b|less\b|elsewhere|online|retail|in (the )?shops?|off\b|rabatt|hours|h\b|hrs|years?|yrs?|months?|weeks?|days?|day\b|minutes|km\b|miles|%|percent|fps|pieces?\b|pcs|core|cores|bit\b|st\b(?!\.)|nd\b|rd\b|neu\b|neupreis|neuf|nuevo|ny\b|times|of them|warranty|modules|sticks?|drives?|units?)/
 const shippingBefore =
-  /(?<!\b(?:free|fast|quick|incl\.?|including|inc) )\b(shipping( is| costs?)?|ships? for|postage|post(ed)? for|delivery|courier|versand(kosten)?|zzgl\.?|frakt|porto|livraison|port|envio|gastos de envio|posting)\s*:?\s*(is |for |of |ist )?$/
+  /(?<!\b(?:free|fast|quick|incl\.?|including|inc) )\b(shipping( is| costs?)?|ships? for|postage|post(ed)? for|delivery|courier|versand(kosten)?|zzgl\.?|frakt|porto|livraison|port|envoi|expedition|envio|gastos de envio|posting)\s*:?\s*(is |for |of |ist )?$/
 const shippingAfter =
   /^\s*(for )?(the )?(shipping|postage|delivery|post\b|versand|frakt|de (port|livraison|envio)|d'envoi|for (post|shipping)|porto|envio|p&p|courier)\b/
 

@@ -47,7 +47,7 @@ export const comingAfter =
 /** What is wrong with a thing, surest first. */
 export const defectWords: Readonly<Record<(typeof defectNames)[number], RegExp>> = {
   'bent-pins':
-    /\bbent (socket )?pins?|pins? (are |is )?bent|verbogene (pins|beinchen)|pins pliees|pines doblados|bojda (pinnar|ben)/,
+    /\bbent (socket )?pins?|pins? (are |is )?bent|verbogener? (pins?|beinchen)|(pins?|beinchen) verbogen|(pins?|broches?) (pliee?s?|tordue?s?)|(pines|patas) dobladas?|pines doblados|bojda (pinnar|ben)/,
   locked:
     /\b(firmware|bios|admin|boot|system) (password|locked)|password[- ](locked|protected|set)|locked (firmware|bios)|passwort gesperrt|\blocked\b/,
   artefacts:
@@ -55,7 +55,7 @@ export const defectWords: Readonly<Record<(typeof defectNames)[number], RegExp>>
   crash:
     /\bcrash(es|ing|ed)?\b|blue ?screens?|freezes|shuts (down|off)|restarts? by itself|sturzt ab|plante|se cuelga|kraschar|hanger sig/,
   'no-start':
-    /\b(no|does ?n[o']t|does not|won'?t|will not|stopped|nicht) (post|boot|start(ing)?|turn on|power on)|not (booting|starting|posting)|no (post|power|boot)|startet nicht|ne (demarre|s'allume) pas|no (enciende|arranca)|startar (inte|ej)|stopped starting/,
+    /\b(no|does ?n[o']t|does not|won'?t|will not|stopped|nicht) (post|boot|start(ing)?|turn on|power on)|not (booting|starting|posting)|no (post|boot|power(?! (cord|cable|supply|lead|adapter|brick)))|startet nicht|ne (demarre|s'allume) pas|no (enciende|arranca)|startar (inte|ej)|stopped starting/,
   noise:
     /\b(nois[ey]|loud|rattl\w*|whin\w*|click(s|ing)|buzz\w*|coil whine|laut|bruyante?|ruidoso|ruido|oljud|later|clicks)\b/,
   cracked:
@@ -78,8 +78,8 @@ export type DefectName = (typeof defectNames)[number]
 export const doubtful =
   /\b(should (still )?work|should be (fine|ok|working)|probably works?|i (think|believe|guess)( that)?( it)?( still)?|as far as i know|powers? on|turns on|lights up|fans? spins?|must hit|have to hit|need to hit|you must|sometimes|works?,? but|worked (last|when|fine when)|last time i|used to work|was working|worked (before|in)|not sure|no way to (check|test)|supposed to work|sollte (noch )?(funktionieren|gehen|laufen)|devrait fonctionner|deberia funcionar|borde fungera|only tested that|most of the time|under load sometimes|funktionierte|could not (fully )?test|not fully tested|hit or miss|partly works)\b/
 export const unsure =
-  /\b(untested|not tested|un-tested|nicht getestet|ungetestet|non teste|pas teste|sin probar|no probado|otestad|otestat|ej testad|unchecked|no machine to (try|test)|cannot test|can'?t test|unable to test|not checked|haven'?t tested)\b/
+  /\b((have )?no idea (if|whether) it|untested|not tested|un-tested|nicht getestet|ungetestet|non teste|pas teste|sin probar|no probado|otestad|otestat|ej testad|unchecked|no machine to (try|test)|cannot test|can'?t test|unable to test|not checked|haven'?t tested)\b/
 export const broken =
-  /\b(not working|does ?n[o']t work|does not work|doesn't work|broken|dead|defekt|kaputt|faulty|for parts|parts only|not detected|no (post|display|picture|signal|boot|power)|won'?t (boot|post|start|turn on)|does not (boot|post|start|turn on)|not (booting|posting|recognised|recognized)|hs\b|hors service|en panne|ne (fonctionne|marche|demarre) (pas|plus)|pour pieces|no funciona|averiad[oa]|para piezas|trasig\w*|fungerar (ej|inte)|startar (inte|ej)|sonder|bastler|stopped (working|starting)|nicht funktionsfahig|funktioniert nicht|startet nicht|black screen|failing|spares)\b/
+  /\b(not working|does ?n[o']t work|does not work|doesn't work|broken|dead|defekt|kaputt|faulty|for parts|parts only|not detected|no (post|display(?! ?port)|picture|signal|boot|power(?! (cord|cable|supply|lead|adapter|brick)))|won'?t (boot|post|start|turn on)|does not (boot|post|start|turn on)|not (booting|posting|recognised|recognized)|hs\b|hors service|en panne|ne (fonctionne|marche|demarre) (pas|plus)|pour pieces|no funciona|averiad[oa]|para piezas|trasig\w*|fungerar (ej|inte)|startar (inte|ej)|sonder|bastler|stopped (working|starting)|nicht funktionsfahig|funktioniert nicht|startet nicht|black screen|failing|spares)\b/
 export const working =
   /\b(works?|working|tested( and)?( working| good| ok)?|no (issues|problems|errors|faults)|never (had|gave|any) (me )?(an?|any|one|single)* ?(issue|problem|trouble)s?|passe[sd] (memtest|all|every|the|a) ?\w*|fully functional|functions|runs?|ran (fine|well|great)|boots?( fine)?|posts?( and boots)?|running (fine|well|stable)|all (fine|good)|both fine|funktioniert|funktionieren|funktionstuchtig|einwandfrei|lauft|getestet|voll funktionsfahig|fonctionne(nt)?|marche|teste|fonctionnel\w*|funciona(n)?|probad[oa]|funcionando|fungerar|fungerande|testad|testat|felfritt|stable|health good|does what it should|perfect condition|as it should|otherwise (fine|ok))\b/

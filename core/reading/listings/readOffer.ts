@@ -58,6 +58,9 @@ function listedOn(text: string, today: CalendarDate): CalendarDate | null {
       )
     )
       continue
+    // `bought it two years ago`
+    if (/\b(bought|purchased|got it|built|gekauft|achetee?|comprad[oa]|kopt)\b/.test(plainText(line)))
+      continue
     const date = findDate(line, { today })
     if (date?.date) return date.date
   }
