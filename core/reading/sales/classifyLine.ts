@@ -42,13 +42,13 @@ const neutral = new PhraseSet(
   a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to, in, is,
   of, cost, costs, type, typ, format, possible, available, disponible, moglich, mojlig, mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
   estado, skick, state, item condition, per, order, exp, by, via, buyer, paid, charged, extra, additional, number, no, nr,
-  pour, la, fur, den, para, el, anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
+  last, pour, la, fur, den, para, el, anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
 `),
 )
 /** Said of shipping, nothing is to be paid for it. */
 export const freeWords = new PhraseSet(
   phrases(`
-    free, gratis, kostenlos, gratuit, gratuite, fri, frei, offert, offerte, offerts, inclus, incluse, compris, incluido,
+    free, gratis, kostenlos, gratuit, gratuite, gratuits, fri, frei, offert, offerte, offerts, inclus, incluse, compris, incluido,
     incluidos, included, incl, inkl, ingar, none
   `),
 )
@@ -220,7 +220,6 @@ function opensWithShipping(
 ): boolean {
   return (
     (wordsFor('shipping').at(words, 0) !== null || shippingLabel.test(plain)) &&
-    amounts.length <= 1 &&
     rest.length <= 5 &&
     !rest.some(({ word }) => /\d/.test(word))
   )

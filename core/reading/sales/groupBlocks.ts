@@ -1,6 +1,7 @@
 import { plainText } from '../../text/plainText'
 import type { ReadLine } from './classifyLine'
 import { stateOfTitle } from './stateOf'
+import { saysUnsold } from './unsold'
 
 /** Lines that belong to one thing sold; `gap` says that an empty line stood before the line. */
 export interface LineInPage extends ReadLine {
@@ -99,7 +100,7 @@ function withoutAbout(lines: readonly LineInPage[]): LineInPage[] {
   let gap = false
   for (const line of lines) {
     gap ||= line.gap
-    if (line.kind === 'about' && line.quantity === undefined) continue
+    if (line.kind === 'about' && line.quantity === undefined && !saysUnsold(line.raw)) continue
     told.push({ ...line, gap })
     gap = false
   }
@@ -212,7 +213,7 @@ export const titleLabel =
 const pictureLabel = /^(?:image|picture|photo|thumbnail|bild|foto|imagen)\s*(?:of\b|:)\s*/i
 /** What stands before a title and is none: a label, `[SOLD]`, signs for the eye. */
 const before =
-  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[\p{L}{1,5}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt):\s+|(?:lot|los|artikel|item) \d+:\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|name|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
+  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[\p{L}{1,5}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\s?:\s+|(?:lot|los|artikel|item) \d+:\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|name|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
 /** The name of a picture runs into the title that says the same. */
 const doubled = /^(.{8,})\1$/
 const after = /(?:\s|\p{So}|\u200d|\ufe0f)+$/u
