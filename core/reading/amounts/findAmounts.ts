@@ -71,12 +71,12 @@ const sharedSigns: Readonly<Record<string, readonly Currency[]>> = {
 const dashUsers: readonly Currency[] = ['EUR', 'CHF', 'SEK', 'NOK', 'DKK']
 
 /** `for $15` is no sign of its own: letters that belong to one begin a word, and single ones stand close to it. */
-const before = String.raw`(?:(?<![a-z])(?:(?:c|ca|cdn|us|au|nz|hk|mx)\s?|[asr])\$|[€£¥₹₩₺₪₴$]|(?<![a-z])(?:[a-z]{3}|kr)(?=[\s.]*\d))`
+const before = String.raw`(?:(?<![a-z])[a-z]{3}\s?[€£¥$](?=[\s.]*\d)|(?<![a-z])(?:(?:c|ca|cdn|us|au|nz|hk|mx)\s?|[asr])\$|[€£¥₹₩₺₪₴$]|(?<![a-z])(?:[a-z]{3}|kr)(?=[\s.]*\d))`
 const after = String.raw`(?:€|£|¥|₹|₩|₺|₪|₴|(?:c|ca|us|a|au|nz)\$(?!\w)|\$|:-|,-|\.-|(?:euros?|dollars|bucks|pounds|quid|kronor|kroner|yen|kr|zł|zl|kc|fr|[a-z]{3})(?![a-z0-9]))`
 const figure = String.raw`\d{1,3}(?:[ ]\d{3})+(?:[.,]\d{1,2})?(?!\d)|\d{1,3}(?:([.,'])\d{3})(?:\1\d{3})*(?:[.,]\d{1,2})?(?!\d)|\d{1,9}(?:[.,]\d{1,3})?(?![\d])`
 /** What makes a figure something else than money. */
 const notMoney =
-  /^\s?(?:(?:gb|go|tb|to|mb|mhz|ghz|hz|mm|cm|fps)(?![a-z])|w\b|watts?|inch|"|%|°|v\b|x\s?\d|hours|hrs|pins?\b|pcs|pieces|cores?\b|threads?|st\b(?!\.)|nd\b|rd\b|th\b|km\b|bids?\b|gebote|bud\b|pujas?\b|encheres?)/
+  /^\s?(?:(?:gb|go|tb|to|mb|mhz|ghz|hz|mm|cm|fps)(?![a-z])|w\b|watts?|inch|"|%|°|v\b|[x×]\s?[\d€£¥$]|hours|hrs|pins?\b|pcs|pieces|cores?\b|threads?|st\b(?!\.)|nd\b|rd\b|th\b|km\b|bids?\b|gebote|bud\b|pujas?\b|encheres?)/
 
 /**
  * The amounts of a line, from left to right: figures with a sign or code, and bare ones. A space groups thousands only
@@ -93,9 +93,10 @@ export function findAmounts(line: string, home: Currency, marks: Marks): Amount[
   const found: Amount[] = []
   let match: RegExpExecArray | null
   while ((match = pattern.exec(text)) !== null) {
-    const lead = match[1] ?? ''
+    const lead = ownLead(match[1] ?? '')
     const signBefore = signOf(lead)
-    const from = match.index + (signBefore === null ? match[0].search(/\d/) : 0)
+    const skipped = (match[1] ?? '').length - lead.length
+    const from = match.index + (signBefore === null ? match[0].search(/\d/) : skipped)
     const digitsAt = match.index + match[0].search(/\d/)
     let digits = text.slice(digitsAt, match.index + match[0].length)
     // a space groups only at the start, after a sign or a word for a price
@@ -134,6 +135,14 @@ export function findAmounts(line: string, home: Currency, marks: Marks): Amount[
 
 const opensAmount =
   /(?:^|[:=→+]|\b(?:slutpris|pris|preis|endpreis|verkaufspreis|prix|precio|price|bud|paid|betalt|frakt|versand|porto|sold for|sald for|solgt for))\s*$/
+
+/** `CAD $18`: the code says which of the currencies of the sign; of `for $18` the sign alone is one. */
+function ownLead(lead: string): string {
+  const [, word, sign] = /^([a-z]{3})\s?([€£¥$])$/.exec(lead) ?? []
+  if (word === undefined) return lead
+  const users = sharedSigns[sign!] ?? [ownSigns[sign!]!]
+  return users.includes(word.toUpperCase()) ? word : sign!
+}
 
 interface Sign {
   readonly text: string

@@ -186,7 +186,7 @@ function shippingLine(
   // `Free delivery in 2-4 days`
   if (wordsFor('freeShipping').at(words, 0) && words.length <= 8)
     return { ...base, kind: 'shipping', shipping: 'free' }
-  if (!areOnly(rest, known) && !opensWithShipping(plainText(raw), words, rest, amounts)) return null
+  if (!areOnly(rest, known) && !opensWithShipping(plainText(raw), words, rest)) return null
   const [amount] = amounts
   if (isFree) return { ...base, kind: 'shipping', shipping: 'free' }
   if (pickup && !amount) return { ...base, kind: 'shipping', shipping: 'free', manner: 'local' }
@@ -212,12 +212,7 @@ export function freeShippingAt(words: readonly PlainWord[]): number | null {
 }
 
 /** `Postage with tracking $4`: what begins with its word tells of shipping, if nothing in it looks like a model. */
-function opensWithShipping(
-  plain: string,
-  words: readonly PlainWord[],
-  rest: readonly PlainWord[],
-  amounts: readonly Amount[],
-): boolean {
+function opensWithShipping(plain: string, words: readonly PlainWord[], rest: readonly PlainWord[]): boolean {
   return (
     (wordsFor('shipping').at(words, 0) !== null || shippingLabel.test(plain)) &&
     rest.length <= 5 &&
@@ -252,7 +247,12 @@ function priceLine(
     return null
   // `sold for $142.50, 17 bids`: how many is no word of its own
   const rest = outside(words, amounts).filter(
-    ({ word }, at, all) => !(/^\d{1,3}$/.test(word) && wordsFor('auction').at(all, at + 1)),
+    ({ word, end }, at, all) =>
+      !(
+        /^\d{1,3}$/.test(word) &&
+        // `2 × $12.00`: how many were sold at it
+        (wordsFor('auction').at(all, at + 1) || /^\s*[x×]\s*\p{Sc}/u.test(raw.slice(end)))
+      ),
   )
   const sets = [
     'besidePrice',
@@ -272,7 +272,7 @@ function priceLine(
     if (rest.length > 0 && areOnly(rest, [wordsFor('sold')]) && amounts[0]!.start === 0)
       return { ...base, kind: 'about' }
   }
-  const isEach = wordsFor('each').has(rest)
+  const isEach = wordsFor('each').has(rest) || /\d\s*[x×]\s*\p{Sc}/u.test(raw)
   const manner = mannerOf(rest) ?? (rest.some(({ word }) => word === 'local') ? 'local' : null)
   const price = priceOf(raw, words, amounts)
   if (price === null) return { ...base, kind: 'about' }
@@ -397,7 +397,9 @@ function aboutLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
   if (words.length === 0 || ofSeller.test(base.raw) || ofSearch.test(plainText(base.raw)))
     return { ...base, kind: 'about' }
   const about = wordsFor('aboutSeller').at(words, 0)
+  const saysAmount = /\p{Sc}\s?\d|\d\s?\p{Sc}/u.test(base.raw)
   if (
+    !saysAmount &&
     about &&
     words.length <= about.length + 4 &&
     (namesSeller.has(words.slice(0, about.length)) ||

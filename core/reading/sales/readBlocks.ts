@@ -99,7 +99,7 @@ export function linesOf(rawLines: readonly string[], context: LineContext): Line
       lines.push({ ...each, gap: (gap || (isRecord && lines.length > 0)) && at === 0 })
     gap = isRecord
   }
-  return settled(withoutRepeated(lines))
+  return settled(withoutRepeated(lines, context))
 }
 
 /** `$118, Oct 22`: a price and a day without a title. */
@@ -142,7 +142,7 @@ function settled(lines: readonly LineInPage[]): LineInPage[] {
  * Words without a figure that stand again and again between the things (`Opens in a new tab`) are the page's own, and so
  * is what a label stands before (`Watched by: 6`).
  */
-function withoutRepeated(lines: readonly LineInPage[]): LineInPage[] {
+function withoutRepeated(lines: readonly LineInPage[], context: LineContext): LineInPage[] {
   const counts = new Map<string, number>()
   const saying = (each: ReadLine) => (each.kind === 'title' ? pageWords(each.raw) : null)
   for (const each of lines) {
@@ -153,7 +153,10 @@ function withoutRepeated(lines: readonly LineInPage[]): LineInPage[] {
   const others = lines.filter((each) => each.kind === 'title' && countOf(each) < 2).length
   return lines.map((each) => {
     const count = countOf(each)
-    return count >= 2 && others >= count ? { ...each, kind: 'about' } : each
+    if (count < 2 || others < count) return each
+    // an amount behind words nobody knows may be the price
+    const behind = classifyLine(each.raw.slice(saying(each)!.length), each.line, context)
+    return behind.kind === 'price' ? { ...each, ...behind, isUnsure: true } : { ...each, kind: 'about' }
   })
 }
 

@@ -35,7 +35,7 @@ export const french: LanguageWords = {
     livraison, port, frais de port, envoi, frais de livraison, expedition, frais d'envoi, frais denvoi, fdp
   `),
   freeShipping: phrases(`
-    livraison gratuite, port offert, envoi gratuit, frais de port inclus, livraison offerte, port gratuit,
+    livraison gratuite, fdpin, fdp in, port offert, envoi gratuit, frais de port inclus, livraison offerte, port gratuit,
     fdp inclus, port inclus, livraison incluse, envoi offert, fdp offerts, frais de port offerts,
     expedition gratuite, port compris
   `),

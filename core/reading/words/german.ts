@@ -33,7 +33,7 @@ export const german: LanguageWords = {
   `),
   sold: ['verkauft', 'verkauft am', 'verkauft fur', 'verkauft um', 'abverkauft', 'zuschlag'],
   shipping: phrases(`
-    versand, versandkosten, lieferung, porto, zzgl versand, zzgl, versende, lieferkosten,
+    versand, vers, versandkosten, lieferung, porto, zzgl versand, zzgl, versende, lieferkosten,
     versicherter versand, paket, versand moglich, versand gegen aufpreis
   `),
   freeShipping: phrases(`

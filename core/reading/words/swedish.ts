@@ -72,10 +72,10 @@ export const swedish: LanguageWords = {
     hogsta bud, prutbart, ej prutbart, kop nu, bara, pris:, sald for
   `),
   notThePrice: phrases(`
-    nypris, kopskydd, avgift, ord pris, ordinarie, var, forr, tidigare, ungefar, cirka, fran, per manad, nytt kostar, kostade,
+    nypris, utrop, kopskydd, avgift, ord pris, ordinarie, var, forr, tidigare, ungefar, cirka, fran, per manad, nytt kostar, kostade,
     utropspris, startpris, innan
   `),
-  nowPrice: ['nu', 'sald', 'salt', 'slutpris', 'sald for', 'vinnande bud', 'sankt till'],
+  nowPrice: ['nu', 'sald', 'salt', 'slutbud', 'slutpris', 'sald for', 'vinnande bud', 'sankt till'],
   hiddenPrice: phrases(`
     prisforslag accepterat, bud accepterat, hogstbjudande, forslag accepterat, pris enligt overenskommelse,
     prisforslag godkant
