@@ -31,7 +31,7 @@ const byDayMonth = new RegExp(
   'u',
 )
 const byMonthDay = new RegExp(
-  String.raw`(?<!\p{L})(${monthWords})\.?[ -]+(\d{1,2})${ordinal}(?![\d.:h])` + year + time,
+  String.raw`(?<!\p{L})(${monthWords})\.?[ -]+(\d{1,2})${ordinal}(?![\d.h]|:\d)` + year + time,
   'u',
 )
 const dotted = new RegExp(

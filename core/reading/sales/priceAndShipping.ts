@@ -9,6 +9,9 @@ const shipped = /\bshipped\s*$/
 const plus = /^\s*(?:\+|plus\b|zzgl\.?|excl\.?|excluding\b|exkl\.?|ohne\b|hors\b|&)/i
 const between = /[+,;(&]|\b(?:plus|and|zzgl|und|et|y|och|mas)\b/i
 
+/** `$74 + $6.25`: what is paid on top of a price is shipping. */
+const bothSigned =
+  /^\s*(?:[A-Z]{0,3}\s?\p{Sc}\s?\d[\d.,]*|\d[\d.,]*\s?\p{Sc})\s*\+\s*(?:[A-Z]{0,3}\s?\p{Sc}\s?\d[\d.,]*|\d[\d.,]*\s?\p{Sc})\s*$/u
 const bothPlain = /\d[.,]\d\d\s*\+\s*\d+[.,]\d\d/
 /**
  * What was paid and what sending it cost, where one line says both: `£115.50 + £4.20 postage`, `$155 shipped`; null
@@ -21,7 +24,8 @@ export function priceAndShipping(whole: string, line: number, context: LineConte
   const freeAt = freeShippingAt(words)
   const free = freeAt === null ? undefined : words[freeAt]!.start
   const isShipped = free === undefined && shipped.test(plainText(raw))
-  if (free === undefined && !isShipped && !wordsFor('shipping').has(words)) return null
+  const isSum = bothSigned.test(raw)
+  if (free === undefined && !isShipped && !isSum && !wordsFor('shipping').has(words)) return null
   // the figures of a day are no amounts
   if (findDate(raw, context)) return null
   const [price, second, third] = findAmounts(raw, context.home, context.marks)
@@ -36,6 +40,8 @@ export function priceAndShipping(whole: string, line: number, context: LineConte
   const [head, tail] = [raw.slice(0, cut), raw.slice(cut)].map((piece) =>
     classifyLine(piece.replace(/[\s,;(&+]+$/, ''), line, context),
   ) as [ReadLine, ReadLine]
+  if (isSum && head.kind === 'price')
+    return [head, { line, raw: tail.raw, kind: 'shipping', shipping: second!, isSold: false }]
   if ((head.kind !== 'price' && head.kind !== 'bare') || tail.kind !== 'shipping') return null
   return [{ ...head, kind: 'price' }, isShipped ? { ...tail, shipping: 'free' } : tail]
 }

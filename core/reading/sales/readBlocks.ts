@@ -299,7 +299,7 @@ function withoutDate(tail: string, line: number, context: LineContext): ReadLine
   if (!date) return null
   const pieces = [
     tail.slice(0, date.start).replace(joinsDate, ''),
-    tail.slice(date.end).replace(/^[\s,;)|-]+/, ''),
+    tail.slice(date.end).replace(/^[\s:,;)|-]+/, ''),
   ].filter((piece) => piece.trim() !== '')
   if (pieces.length === 0) return null
   const read = pieces.map((piece) => restOf(piece, line, context))

@@ -28,7 +28,8 @@ const headers: Readonly<Record<Field, readonly string[]>> = {
   price: phrases(`
     price, sold price, sold for, final price, amount, sale price, hammer price, total price, price paid,
     preis, verkaufspreis, endpreis, prix, prix de vente, precio, precio final, pris, slutpris, paid,
-    winning bid, cost, betrag, sum, sold at, asking, ask, asking price, begart pris
+    winning bid, cost, betrag, sum, sold at, asking, ask, asking price, begart pris,
+    how much
   `),
   shipping: phrases(`
     shipping, ship, p p, post, postage, delivery, shipping cost, shipped, freight, versand, versandkosten, porto, livraison, port,

@@ -70,7 +70,7 @@ export const french: LanguageWords = {
     offre acceptee, offre directe acceptee, prix sur demande, faire offre, meilleure offre acceptee
   `),
   each: ['chacun', 'chacune', 'piece', 'la piece', "l'unite", 'lunite', 'par piece'],
-  auction: ['encheres', 'enchere', 'offres', 'adjuge'],
+  auction: ['encheres', 'dencheres', 'enchere', 'offres', 'adjuge'],
   fixedPrice: phrases(`
     achat immediat, prix fixe, ou offre directe, offre directe, achat direct, ou offre
   `),
