@@ -139,7 +139,7 @@ describe('who wins, told from both sides', () => {
           }
         },
       ),
-      { numRuns: 200 },
+      { numRuns: 60 },
     )
   })
 })
