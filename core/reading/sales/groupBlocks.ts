@@ -82,9 +82,7 @@ function withDays(lines: readonly LineInPage[]): LineInPage[] {
   for (const [index, line] of lines.entries()) {
     const isSale =
       line.kind === 'title' &&
-      lines.some(
-        (each, at) => at > index && at < index + 4 && each.line === line.line && each.kind === 'price',
-      )
+      lines.slice(index + 1, index + 4).some((each) => each.line === line.line && each.kind === 'price')
     if (line.kind === 'date') [day, count] = [line, 0]
     else if (line.kind === 'title' && !isSale) day = null
     if (isSale && day && day.line !== line.line && (count += 1) > 1)

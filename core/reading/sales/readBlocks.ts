@@ -82,6 +82,8 @@ const longestLine = 1000
 export function linesOf(rawLines: readonly string[], context: LineContext): LineInPage[] {
   const lines: LineInPage[] = []
   let gap = false
+  // a page says the same again and again: `Free shipping`
+  const known = new Map<string, readonly ReadLine[]>()
   const limited = withLabels(rawLines.slice(0, mostLines))
   for (const [index, whole] of limited.entries()) {
     if (whole === null) continue
@@ -90,7 +92,11 @@ export function linesOf(rawLines: readonly string[], context: LineContext): Line
       gap = lines.length > 0
       continue
     }
-    const pieces = piecesOf(raw, index + 1, context)
+    const pieces = (known.get(raw) ?? piecesOf(raw, index + 1, context)).map((each) => ({
+      ...each,
+      line: index + 1,
+    }))
+    known.set(raw, pieces)
     // a line that is a record by itself stands apart from a heading before it and a remark behind it
     const isRecord = recordKinds.every((kind) => pieces.some((piece) => piece.kind === kind))
     const last = isDetail(pieces) ? titleAbove(lines) : null
@@ -179,6 +185,8 @@ function piecesOf(raw: string, line: number, context: LineContext): ReadLine[] {
     const pieces = withoutPlaces(cut.flatMap((piece) => titleWithPrice(piece, line, context)))
     if (pieces.filter(({ kind }) => kind === 'title').length <= 1) return pieces
   }
+  // without a figure there is no price in it, and nothing to part
+  if (!/\d/.test(raw)) return said
   // a dash parts things only where one of them is a price or a date
   const parted = raw.split(/\s+[-–—]\s+|,\s+(?!\d{4}\b)/)
   const dashed = withoutPlaces(parted.flatMap((piece) => readPiece(piece, line, context)))
