@@ -29,6 +29,17 @@ export function run(command, args, options = {}) {
   return result
 }
 
+/** Runs a command beside others; its output is kept together and told when it has ended. */
+export function runBeside(command, args) {
+  return new Promise((resolve) => {
+    const output = []
+    const child = spawn(command, args, { cwd: root, env: process.env })
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => output.push(chunk))
+    child.on('error', (error) => output.push(Buffer.from(`${error.message}\n`)))
+    child.on('close', (status) => resolve({ status, output: Buffer.concat(output).toString('utf8') }))
+  })
+}
+
 /** Installs the packages where they are missing or the lock file has changed since. */
 export function ensureInstalled() {
   const stamp = join(root, 'node_modules', '.tarvin-installed')

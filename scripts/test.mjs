@@ -1,7 +1,7 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureChromium } from './browser.mjs'
-import { ensureBuilt, ensureInstalled, freePort, root, run, step } from './lib.mjs'
+import { ensureBuilt, ensureInstalled, freePort, root, run, runBeside, step } from './lib.mjs'
 
 // Everything: install, browser, lint, types, unit and route tests, build, browser tests. Ends with what passed and failed.
 process.chdir(root)
@@ -19,14 +19,28 @@ function check(name, command, args) {
   step(name)
   const { status } = run(command, args, { mayFail: true })
   count(status === 0 ? 1 : 0, status === 0 ? 0 : 1)
-  return status === 0
+}
+
+/** Checks one after the other, beside the checks of another lane. */
+async function checkBeside(lane) {
+  for (const [name, command, args] of lane) {
+    const { status, output } = await runBeside(command, args)
+    step(`${name}${status === 0 ? '' : ': failed'}`)
+    process.stdout.write(output)
+    count(status === 0 ? 1 : 0, status === 0 ? 0 : 1)
+  }
 }
 
 check('preparing types', 'npx', ['nuxt', 'prepare'])
-check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
-check('share of tests', 'node', ['scripts/testShare.mjs'])
-check('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
-check('types', 'npx', ['vue-tsc', '-b', '--noEmit'])
+step('format, share of tests, lint and types, side by side')
+await Promise.all([
+  checkBeside([
+    ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+    ['share of tests', 'node', ['scripts/testShare.mjs']],
+    ['lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
+  ]),
+  checkBeside([['types', 'npx', ['vue-tsc', '-b', '--noEmit']]]),
+])
 vitest('unit and route tests', [], 'unit.json')
 ensureBuilt()
 vitest('attacks on the built application', ['--config', 'vitest.attack.config.ts'], 'attack.json')
