@@ -29,7 +29,7 @@ const longestName = 4
  * @example groupTitles(['Quill 70 8GB', 'quill 70 8gb oc', 'Harrow Quill 70 8GB']) // one group, Quill 70 8 GB
  */
 export function groupTitles(titles: readonly string[]): TitleGroup[] {
-  const tokens = titles.map((title) => normaliseTitle(title).filter((token) => token !== ''))
+  const tokens = titles.map(tokensOf)
   const groups: TitleGroup[] = []
   const rest = new Set(titles.keys())
   while (rest.size >= fewest) {
@@ -48,6 +48,12 @@ export function groupTitles(titles: readonly string[]): TitleGroup[] {
     .map((group) => ({ ...group, role: group.role ?? sisterRole(group, groups) }))
     .sort((a, b) => b.at.length - a.at.length)
 }
+
+/** The words of a title; the watts of a supply are the number of its model with and without their letter: `650W`, `650`. */
+const tokensOf = (title: string): string[] =>
+  normaliseTitle(title)
+    .filter((token) => token !== '')
+    .map((token) => token.replace(/^(\d{3,4})w$/, '$1'))
 
 /** Of the same model in another size the role is the same. */
 function sisterRole({ name }: TitleGroup, groups: readonly TitleGroup[]): Role | null {
@@ -79,14 +85,9 @@ function commonName(tokens: readonly (readonly string[])[], among: ReadonlySet<n
 
 /** A run of words that may be a model: it begins with a word, has a figure that is no size, and says nothing else. */
 function isName(run: readonly string[]): boolean {
-  // the watts of a supply are the number of its model: `Anvil 650W`
-  const isNumber = (token: string) => /^\d{3,4}w$/.test(token)
-  const last = run.at(-1)!
-  if (run.some(isNoName) || isSize(run[0]!) || (isSize(last) && !isNumber(last))) return false
+  if (run.some(isNoName) || isSize(run[0]!) || isSize(run.at(-1)!)) return false
   if (run.length === 1) return /^(?=.*\d)(?=.*\p{L})[\p{L}\d]{4,}$/u.test(run[0]!)
-  return (
-    /^\p{L}/u.test(run[0]!) && run.some((token) => /\d/.test(token) && (!isSize(token) || isNumber(token)))
-  )
+  return /^\p{L}/u.test(run[0]!) && run.some((token) => /\d/.test(token) && !isSize(token))
 }
 
 /** A maker's name in front is split off later: the shortest run that most share is the model. */
@@ -158,7 +159,7 @@ function asWritten(title: string, name: readonly string[]): string | null {
   for (let from = 0; from < words.length; from += 1)
     for (let to = words.length; to > from; to -= 1) {
       const run = words.slice(from, to).join(' ')
-      if (normaliseTitle(run).join(' ') === name.join(' ')) return run.replace(/[^\p{L}\p{N}]+$/u, '')
+      if (tokensOf(run).join(' ') === name.join(' ')) return run.replace(/[^\p{L}\p{N}]+$/u, '')
     }
   return null
 }

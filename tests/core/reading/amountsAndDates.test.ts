@@ -147,3 +147,12 @@ test('titles of one thing in different words are one group, two sizes are two', 
   expect(groups.map(({ at }) => at.length).sort()).toEqual([3, 3])
   expect(groups.map(({ role }) => role).sort()).toEqual(['graphics', 'supply'])
 })
+
+test('the watts of a supply with and without their letter are one number of its model', () => {
+  const [group] = groupTitles([
+    'Larkspur 750 Gold power supply',
+    'Larkspur 750W Gold',
+    'Larkspur 750 PSU boxed',
+  ])
+  expect(group).toMatchObject({ name: 'Larkspur 750', role: 'supply', at: [0, 1, 2] })
+})
