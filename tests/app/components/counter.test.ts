@@ -83,6 +83,20 @@ describe('orders and things', () => {
     })
   })
 
+  test('what a step changed shows on the receipt and among the items in one moment', async () => {
+    await choose(await lead('A card'))
+    const ledger = await atTheCounter()
+    const [store, build] = [useLedger(), useBuild()]
+    const shown: boolean[] = []
+    watch([() => build.view, () => store.view], () =>
+      shown.push(build.view!.name === 'anew', store.view?.state === 'sold'),
+    )
+    answers.set('/ledger', { ...ledger, state: 'sold' })
+    answers.set(place.build, { ...build.view!, name: 'anew' })
+    await store.reload()
+    expect(shown).toEqual([true, true])
+  })
+
   test('things that are over stand last, each with where it went', async () => {
     await pay(place.db, [await choose(await lead('A card'))])
     await pay(place.db, [await choose(await lead('A board', { things: [{ partId: 'board' }] }))])

@@ -8,19 +8,30 @@ export const useLedger = defineStore('ledger', {
   state: () => ({ view: null as LedgerView | null, failed: '' }),
   actions: {
     async load() {
-      const build = useBuild()
       this.failed = ''
-      this.view = await request<LedgerView>(`/api/builds/${build.view!.id}/ledger`).catch((error: Error) => {
-        this.failed = error.message
-        return null
-      })
+      this.take(await this.read())
     },
-    /** Everything anew: what was done here shows on every screen. */
+    async read(): Promise<{ view: LedgerView | null; failed: string }> {
+      try {
+        const path = `/api/builds/${useBuild().view!.id}/ledger`
+        return { view: await request<LedgerView>(path), failed: '' }
+      } catch (error) {
+        return { view: null, failed: (error as Error).message }
+      }
+    },
+    take({ view, failed }: { view: LedgerView | null; failed: string }) {
+      this.view = view
+      this.failed = failed
+    },
+    /** Everything anew, receipt and items in one moment: no button stands that is of the state before. */
     async reload(label = '') {
       const build = useBuild()
-      const id = build.view!.id
-      build.take(await request<BuildView>(`/api/builds/${id}`), label)
-      await this.load()
+      const [view, read] = await Promise.all([
+        request<BuildView>(`/api/builds/${build.view!.id}`),
+        this.read(),
+      ])
+      build.take(view, label)
+      this.take(read)
     },
     /** Does one thing and reads everything anew; answers the number of the action, by which it is taken back. */
     async post(path: string, body: object, label = '', method = 'POST'): Promise<number | null> {
