@@ -27,6 +27,8 @@ export default defineConfig({
   test: {
     include: ['tests/**/*.test.ts'],
     exclude: ['tests/browser/**', 'tests/attack/**'],
-    testTimeout: 30_000,
+    // one worker a core: by itself Vitest keeps one core free, on two that is half of them
+    maxWorkers: 2,
+    testTimeout: 60_000,
   },
 })
