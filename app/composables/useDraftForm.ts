@@ -71,8 +71,9 @@ export function useDraftForm<T extends GenericObject>({
     keeping = true
   })
   function keep() {
-    if (keeping && key !== null && isChanged())
-      localStorage.setItem(key, JSON.stringify({ draft: values, was }))
+    if (!keeping || key === null) return
+    if (isChanged()) localStorage.setItem(key, JSON.stringify({ draft: values, was }))
+    else forget()
   }
   watch(values, keep, { deep: true })
 
@@ -98,7 +99,6 @@ export function useDraftForm<T extends GenericObject>({
         if (typeof tag === 'string') was = tag
         conflict.value = null
         base = sent
-        forget()
         // what was typed while it was on its way is not in, and stays kept
         isIn = !isChanged()
         keep()
@@ -129,7 +129,13 @@ export function useDraftForm<T extends GenericObject>({
       conflict.value = null
       failure.value = ''
       form.resetForm({ values: mergedDraft(initial, saved) as never })
+      base = stateTag(values)
       await nextTick()
+      forget()
+    },
+    /** Nothing is to be saved any more: no draft is kept, no refusal stands. */
+    settle() {
+      failure.value = ''
       forget()
     },
     /** Of two states: what was typed is saved over the other. */

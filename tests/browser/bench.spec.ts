@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { demoFiles } from '../../demo/files'
+import { expectReadable } from './readable'
 
 /** A log is dropped on Bench and becomes a run that moves estimate and target, through the real interface. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
@@ -135,16 +135,7 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await test.step(`${name} is readable to all`, async () => {
       await page.getByRole('button', { name, exact: true }).click()
       await expect(page.getByLabel(label, { exact: true })).toBeVisible()
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
-      expect(
-        violations.map(
-          (each) =>
-            `${each.id} ${each.nodes
-              .map((node) => node.target.join(' '))
-              .slice(0, 3)
-              .join(', ')}`,
-        ),
-      ).toEqual([])
+      await expectReadable(page, name)
     })
   }
   expect(errors).toEqual([])

@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { demoBuilds } from '../../demo/builds'
 import { loadMarket } from './loadMarket'
+import { expectReadable } from './readable'
 
 /** From a brief to a plan, one wish dropped, taken, and the receipt says what the plan said. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
@@ -79,8 +79,7 @@ test('brief, plan, one wish dropped, taken, receipt; and back by one undo', asyn
 
   await test.step('readable to all', async () => {
     await expect(verdict).toContainText('Proven', { timeout: 30_000 })
-    const { violations } = await new AxeBuilder({ page }).analyze()
-    expect(violations.map((each) => `${each.id}: ${each.nodes[0]?.target.join(' ')}`)).toEqual([])
+    await expectReadable(page, 'plan')
   })
   expect(errors).toEqual([])
 })

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { loadMarket } from './loadMarket'
+import { expectReadable } from './readable'
 
 /** A prebuilt from the source of its page, weighed against a build and a console, to the exported page; through the real interface. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
@@ -19,18 +19,6 @@ const place = (page: Page, name: string) =>
     .getByRole('navigation', { name: 'places of this build' })
     .getByRole('link', { name: new RegExp(`^${name}`) })
     .click()
-const audit = async (page: Page, what: string) => {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
-  expect(
-    violations.map(
-      (each) =>
-        `${what}: ${each.id} ${each.nodes
-          .map((node) => node.target.join(' '))
-          .slice(0, 3)
-          .join(', ')}`,
-    ),
-  ).toEqual([])
-}
 
 test('paste a page, answer what is missing, weigh, find the tipping price, match, freeze, export and open', async ({
   page,
@@ -173,7 +161,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
       )
     }
   })
-  await audit(page, 'weighing')
+  await expectReadable(page, 'weighing')
   await test.step('the tipping price: at it the verdict really turns', async () => {
     await page.getByRole('button', { name: 'Turning points' }).click()
     const row = page.locator('[data-turning="rival"]')
@@ -199,7 +187,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await winnerAt(899)
     await page.getByLabel('index of the assumed card').fill('180')
     await expect(page.locator('[data-test="assumed-card"]')).toContainText('Weighed one')
-    await audit(page, 'turning points')
+    await expectReadable(page, 'turning points')
   })
   await test.step('match it: a whole machine, opened as a variant', async () => {
     await page.getByRole('button', { name: 'Match and spend' }).click()
@@ -208,7 +196,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
       'The cheapest that matches Lantern Row 4 tower',
     )
     const total = (await page.locator('[data-test="match-total"]').textContent())!.trim()
-    await audit(page, 'match')
+    await expectReadable(page, 'match')
     await page.getByRole('button', { name: 'Open as a variant' }).click()
     await expect(page.getByRole('heading', { name: 'Machine', level: 1 })).toBeVisible()
     await expect(page.getByLabel('receipt', { exact: true }).locator('[data-figure="payNow"]')).toHaveText(
@@ -226,7 +214,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await expect(edition).toContainText('before buying')
     await edition.getByRole('button', { name: 'what has changed' }).click()
     await expect(edition).toContainText('No line has changed.')
-    await audit(page, 'editions')
+    await expectReadable(page, 'editions')
     const pageFor = async (reader: string) => {
       await page.getByLabel('share with').selectOption(reader)
       const [file] = await Promise.all([
@@ -286,7 +274,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await expect(remark).toContainText('one size down is enough')
     await expect(remark).toContainText('Ottilie')
     await expect(remark).toContainText(/−\d+\.\d %/)
-    await audit(page, 'advice')
+    await expectReadable(page, 'advice')
     await remark.getByRole('button', { name: 'take it' }).click()
     await expect(page.getByRole('row', { name: /Tarn 620 8 GB/ }).first()).toBeVisible()
     await expect(page.locator('[data-advice]')).toHaveCount(0)

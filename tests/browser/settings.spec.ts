@@ -1,6 +1,6 @@
-import { AxeBuilder } from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { demoAddress, demoBuilds } from './demoServer'
+import { expectReadable } from './readable'
 
 /** An assumption is changed where all stand, and every figure that rests on it follows; one click takes it back. */
 test('a changed assumption moves the receipt, is marked as own, and goes back by undo', async ({ page }) => {
@@ -39,8 +39,7 @@ test('what is out of range is refused by the field’s own name, and Settings ar
   await row.getByRole('spinbutton').press('Enter')
   await expect(page.getByText('chance that a rebate is paid must be from 0 to 1, not 1.4')).toBeVisible()
   await expect(row.getByText('yours')).toHaveCount(0)
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
-  expect(violations.map((each) => `${each.id}: ${each.nodes.length}`)).toEqual([])
+  await expectReadable(page, 'settings')
 })
 
 /** What is saved in one zip comes back from it whole, after a look at what it holds. */

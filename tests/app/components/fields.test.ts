@@ -278,6 +278,40 @@ describe('a draft form', () => {
     expect(await saving).toBe(false)
     expect(JSON.parse(localStorage.getItem('race')!)).toMatchObject({ draft: { title: 'second' } })
   })
+  test('saved by itself, one at a time: typed back to what is saved, a refusal on its way leaves nothing', async () => {
+    vi.useFakeTimers()
+    const sent: string[] = []
+    let answer!: (refusal?: string) => void
+    const save = ({ title }: Values) =>
+      new Promise<void>((resolve, reject) => {
+        sent.push(title)
+        answer = (refusal) => (refusal ? reject(new RequestError(refusal, '', 400)) : resolve())
+      })
+    const { wrapper, form } = mountForm<Values>(
+      { key: 'auto', schema: schema as never, initial, isSaved: true, save },
+      titled,
+    )
+    const isSaved = ref(true)
+    useAutosave(form, isSaved)
+    const type = async (words: string) => {
+      await wrapper.find('input').setValue(words)
+      await vi.advanceTimersByTimeAsync(600)
+    }
+    await type('refused')
+    await type('Card') // back to what is saved, while the other is on its way
+    answer('no such card')
+    await vi.advanceTimersByTimeAsync(600)
+    expect([isSaved.value, form.failure.value, localStorage.getItem('auto')]).toEqual([true, '', null])
+    await type('second')
+    await type('third')
+    expect(sent).toEqual(['refused', 'second'])
+    answer()
+    await vi.advanceTimersByTimeAsync(600)
+    answer()
+    await vi.advanceTimersByTimeAsync(0)
+    expect([sent.at(-1), isSaved.value, localStorage.getItem('auto')]).toEqual(['third', true, null])
+    vi.useRealTimers()
+  })
   test('rows of a list are added and taken away by their place', async () => {
     const { form } = mountForm<Values>({ schema: schema as never, initial }, titled)
     form.append('words', 'tray')

@@ -65,7 +65,7 @@ function back() {
     <table v-if="rows.length > 0" class="mt-3 w-full border-separate border-spacing-1 text-center">
       <thead>
         <tr>
-          <th class="w-24" />
+          <th class="w-24"><span class="sr-only">preset</span></th>
           <th v-for="cell in rows[0]" :key="cell.width" class="figures text-xs font-normal text-soft">
             {{ cell.width }}×{{ cell.height }}
           </th>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
 import { coreRoles, roleNames } from '#core/parts/part'
 import type { Workload } from '#core/performance/model/workload'
 import { briefSchema, type BriefInput } from '#shared/brief/schemas'
@@ -31,17 +30,8 @@ const { values, problems, failure, busy } = form
 const isSaved = ref(!form.wasKept)
 const submit = async () => (isSaved.value = await form.submit())
 const saveOver = async () => (isSaved.value = await form.saveOver())
-const saveSoon = useDebounceFn(submit, 500)
 if (autosave) {
-  watch(
-    values,
-    () => {
-      if (!form.isChanged()) return
-      isSaved.value = false
-      void saveSoon()
-    },
-    { deep: true },
-  )
+  useAutosave(form, isSaved)
   onMounted(() => form.wasKept && void submit())
 }
 const saveState = computed(() => {

@@ -62,7 +62,7 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
     <table v-else class="ledger table-fixed [&_td]:break-words [&_th]:whitespace-normal">
       <thead>
         <tr>
-          <th />
+          <th><span class="sr-only">what is compared</span></th>
           <th v-for="machine in variants.machines" :key="machine.id">
             <NuxtLink :to="`/b/${machine.id}/machine`" class="underline decoration-dotted">{{
               machine.name

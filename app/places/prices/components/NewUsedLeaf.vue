@@ -46,7 +46,7 @@ const saleAdvice = computed(() => {
       <table class="ledger mt-2">
         <thead>
           <tr>
-            <th />
+            <th><span class="sr-only">what is counted</span></th>
             <th class="!text-right">used</th>
             <th class="!text-right">new</th>
           </tr>

@@ -98,7 +98,7 @@ const standing = computed(() => view.ownFigure?.standing)
             <th class="!text-right">typical</th>
             <th class="!text-right">quick</th>
             <th class="!text-right">since</th>
-            <th />
+            <th><span class="sr-only">archive</span></th>
           </tr>
         </thead>
         <tbody>
