@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FlipsView } from '#shared/ledger/views'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 import { amount, longDate, signedAmount } from '~/utils/show'
 
@@ -19,6 +20,31 @@ const monthName = (month: string) =>
     new Date(`${month}-01T00:00:00Z`),
   )
 const days = (count: number) => (count === 1 ? '1 day' : `${Math.round(count)} days`)
+type Flips = FlipsView['flips']
+const soldColumns: readonly Column<Flips['sold'][number]>[] = [
+  { key: 'machine', name: 'machine', by: (each) => each.name },
+  { key: 'sold', name: 'sold', isLargestFirst: true, by: (each) => each.soldOn },
+  { key: 'cost', name: 'cost', isFigure: true, isLargestFirst: true, by: (each) => each.cost },
+  { key: 'sale', name: 'came in', isFigure: true, isLargestFirst: true, by: (each) => each.sale },
+  { key: 'profit', name: 'profit', isFigure: true, isLargestFirst: true, by: (each) => each.profit },
+  { key: 'hours', name: 'hours', isFigure: true, isLargestFirst: true, by: (each) => each.hours },
+  { key: 'perHour', name: 'an hour', isFigure: true, isLargestFirst: true, by: (each) => each.perHour },
+  { key: 'days', name: 'stood', isFigure: true, isLargestFirst: true, by: (each) => each.days },
+]
+const stockColumns: readonly Column<Flips['stock'][number]>[] = [
+  { key: 'machine', name: 'machine', by: (each) => each.name },
+  { key: 'capital', name: 'money in it', isFigure: true, isLargestFirst: true, by: (each) => each.capital },
+  { key: 'toPay', name: 'still to pay', isFigure: true, isLargestFirst: true, by: (each) => each.toPay },
+  {
+    key: 'worth',
+    name: 'would then fetch',
+    isFigure: true,
+    isLargestFirst: true,
+    by: (each) => each.worthToday,
+  },
+  { key: 'leaves', name: 'and leave', isFigure: true, isLargestFirst: true, by: (each) => each.leaves },
+  { key: 'days', name: 'stands for', isFigure: true, isLargestFirst: true, by: (each) => each.days },
+]
 </script>
 
 <template>
@@ -59,34 +85,28 @@ const days = (count: number) => (count === 1 ? '1 day' : `${Math.round(count)} d
       </dl>
       <template v-if="flips.sold.length > 0">
         <h2 class="mt-5">Sold</h2>
-        <table class="ledger mt-1">
-          <thead>
-            <tr>
-              <th>machine</th>
-              <th>sold</th>
-              <th class="!text-right">cost</th>
-              <th class="!text-right">came in</th>
-              <th class="!text-right">profit</th>
-              <th class="!text-right">hours</th>
-              <th class="!text-right">an hour</th>
-              <th class="!text-right">stood</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="each in flips.sold" :key="each.id" :data-flip="each.id">
-              <td>
-                <NuxtLink :to="`/b/${each.id}/ledger`" class="hover:underline">{{ each.name }}</NuxtLink>
-              </td>
-              <td>{{ longDate(each.soldOn) }}</td>
-              <td class="amount">{{ amount(each.cost, currency) }}</td>
-              <td class="amount">{{ amount(each.sale, currency) }}</td>
-              <td class="amount font-semibold">{{ signedAmount(each.profit, currency) }}</td>
-              <td class="amount">{{ each.hours.toFixed(1) }}</td>
-              <td class="amount">{{ each.perHour === null ? '—' : signedAmount(each.perHour, currency) }}</td>
-              <td class="amount">{{ days(each.days) }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable
+          class="mt-1"
+          :columns="soldColumns"
+          :rows="flips.sold"
+          :row-id="(each) => each.id"
+          :row-data="(each) => ({ 'data-flip': each.id })"
+        >
+          <template #machine="{ row: each }">
+            <NuxtLink :to="`/b/${each.id}/ledger`" class="hover:underline">{{ each.name }}</NuxtLink>
+          </template>
+          <template #sold="{ row: each }">{{ longDate(each.soldOn) }}</template>
+          <template #cost="{ row: each }">{{ amount(each.cost, currency) }}</template>
+          <template #sale="{ row: each }">{{ amount(each.sale, currency) }}</template>
+          <template #profit="{ row: each }"
+            ><b>{{ signedAmount(each.profit, currency) }}</b></template
+          >
+          <template #hours="{ row: each }">{{ each.hours.toFixed(1) }}</template>
+          <template #perHour="{ row: each }">{{
+            each.perHour === null ? '—' : signedAmount(each.perHour, currency)
+          }}</template>
+          <template #days="{ row: each }">{{ days(each.days) }}</template>
+        </DataTable>
         <h2 class="mt-5">By month</h2>
         <table class="ledger mt-1 max-w-[640px]">
           <thead>
@@ -111,36 +131,22 @@ const days = (count: number) => (count === 1 ? '1 day' : `${Math.round(count)} d
       </template>
       <template v-if="flips.stock.length > 0">
         <h2 class="mt-5">Money stands in</h2>
-        <table class="ledger mt-1">
-          <thead>
-            <tr>
-              <th>machine</th>
-              <th class="!text-right">money in it</th>
-              <th class="!text-right">still to pay</th>
-              <th class="!text-right">would then fetch</th>
-              <th class="!text-right">and leave</th>
-              <th class="!text-right">stands for</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="each in flips.stock" :key="each.id">
-              <td>
-                <NuxtLink :to="`/b/${each.id}/ledger`" class="hover:underline">{{ each.name }}</NuxtLink>
-              </td>
-              <td class="amount">{{ amount(each.capital, currency) }}</td>
-              <td class="amount">
-                {{ each.toPay === null ? 'not known' : amount(each.toPay, currency) }}
-              </td>
-              <td class="amount">
-                {{ each.worthToday === null ? 'not known' : amount(each.worthToday, currency) }}
-              </td>
-              <td class="amount font-semibold">
-                {{ each.leaves === null ? '—' : signedAmount(each.leaves, currency) }}
-              </td>
-              <td class="amount">{{ days(each.days) }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable class="mt-1" :columns="stockColumns" :rows="flips.stock" :row-id="(each) => each.id">
+          <template #machine="{ row: each }">
+            <NuxtLink :to="`/b/${each.id}/ledger`" class="hover:underline">{{ each.name }}</NuxtLink>
+          </template>
+          <template #capital="{ row: each }">{{ amount(each.capital, currency) }}</template>
+          <template #toPay="{ row: each }">{{
+            each.toPay === null ? 'not known' : amount(each.toPay, currency)
+          }}</template>
+          <template #worth="{ row: each }">{{
+            each.worthToday === null ? 'not known' : amount(each.worthToday, currency)
+          }}</template>
+          <template #leaves="{ row: each }"
+            ><b>{{ each.leaves === null ? '—' : signedAmount(each.leaves, currency) }}</b></template
+          >
+          <template #days="{ row: each }">{{ days(each.days) }}</template>
+        </DataTable>
       </template>
     </section>
   </main>

@@ -2,6 +2,7 @@
 import { factKinds, factsOfRole, factText } from '#core/parts/facts'
 import { partLabel, roleNames, roles, type Part, type Role } from '#core/parts/part'
 import type { LibraryView } from '#shared/parts/views'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 
 /** Parts: the library behind all builds. Search, filter, compare, add, change, copy; JSON in and out. */
@@ -10,6 +11,7 @@ const library = ref<LibraryView | null>(null)
 const role = useRouteState('role')
 const search = useRouteState('q')
 const unknownOnly = useRouteState('unknown')
+const order = useRouteState('by')
 const editing = ref<{ part: Part | null; copying: boolean } | null>(null)
 const picked = ref<readonly string[]>([])
 const comparing = ref(false)
@@ -45,6 +47,20 @@ const factsText = (part: Part) =>
     .filter((key) => part.facts[key] !== undefined)
     .map((key) => `${factKinds[key].name} ${factText(part.facts, key)}`)
     .join(' · ')
+const columns: readonly Column<Part>[] = [
+  { key: 'compare', name: 'compare', isSpoken: true },
+  { key: 'part', name: 'part', class: 'min-w-40', by: partLabel },
+  { key: 'role', name: 'role', class: 'whitespace-nowrap text-soft', by: (part) => roleNames[part.role] },
+  { key: 'facts', name: 'facts', class: 'text-xs text-soft' },
+  {
+    key: 'unknown',
+    name: 'not known',
+    class: 'text-xs',
+    isLargestFirst: true,
+    by: (part) => unknownOf(part).length,
+  },
+  { key: 'actions', name: 'actions', isSpoken: true, class: 'whitespace-nowrap' },
+]
 const pick = (id: string) =>
   (picked.value = picked.value.includes(id)
     ? picked.value.filter((each) => each !== id)
@@ -125,62 +141,53 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
       @close="editing = null"
     />
     <PartCompare v-if="comparing && compared.length >= 2" :parts="compared" @close="comparing = false" />
-    <table class="ledger mt-3">
-      <thead>
-        <tr>
-          <th><span class="sr-only">compare</span></th>
-          <th>part</th>
-          <th>role</th>
-          <th>facts</th>
-          <th>not known</th>
-          <th><span class="sr-only">actions</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="part in shown" :key="part.id">
-          <td>
-            <input
-              type="checkbox"
-              :checked="picked.includes(part.id)"
-              :aria-label="`compare ${partLabel(part)}`"
-              @change="pick(part.id)"
-            />
-          </td>
-          <td class="min-w-40">{{ partLabel(part) }}</td>
-          <td class="whitespace-nowrap text-soft">{{ roleNames[part.role] }}</td>
-          <td class="text-xs text-soft">
-            <span class="line-clamp-2" :title="factsText(part)">{{ factsText(part) }}</span>
-          </td>
-          <td
-            class="text-xs text-waiting"
-            :title="
-              unknownOf(part)
-                .map((key) => factKinds[key].name)
-                .join(', ')
-            "
-          >
-            {{ unknownOf(part).length || '' }}
-          </td>
-          <td class="whitespace-nowrap">
-            <button
-              type="button"
-              class="quiet-button mr-2"
-              :aria-label="`change ${partLabel(part)}`"
-              @click="editing = { part, copying: false }"
-            >
-              change</button
-            ><button
-              type="button"
-              class="quiet-button"
-              :aria-label="`copy ${partLabel(part)} and change`"
-              @click="editing = { part, copying: true }"
-            >
-              copy
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-model:order="order"
+      class="mt-3"
+      :columns="columns"
+      :rows="shown"
+      :row-id="(part) => part.id"
+    >
+      <template #compare="{ row: part }">
+        <input
+          type="checkbox"
+          :checked="picked.includes(part.id)"
+          :aria-label="`compare ${partLabel(part)}`"
+          @change="pick(part.id)"
+        />
+      </template>
+      <template #facts="{ row: part }">
+        <span class="line-clamp-2" :title="factsText(part)">{{ factsText(part) }}</span>
+      </template>
+      <template #unknown="{ row: part }">
+        <span
+          class="text-waiting"
+          :title="
+            unknownOf(part)
+              .map((key) => factKinds[key].name)
+              .join(', ')
+          "
+          >{{ unknownOf(part).length || '' }}</span
+        >
+      </template>
+      <template #actions="{ row: part }">
+        <button
+          type="button"
+          class="quiet-button mr-2"
+          :aria-label="`change ${partLabel(part)}`"
+          @click="editing = { part, copying: false }"
+        >
+          change</button
+        ><button
+          type="button"
+          class="quiet-button"
+          :aria-label="`copy ${partLabel(part)} and change`"
+          @click="editing = { part, copying: true }"
+        >
+          copy
+        </button>
+      </template>
+    </DataTable>
     <p v-if="library && shown.length === 0" class="mt-4 text-soft">
       No part here. Open a library file, or add one.
     </p>

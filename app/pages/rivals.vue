@@ -4,6 +4,7 @@ import { missingFacts, unknownRival } from '#core/comparison/components/rivalFac
 import type { LibraryView } from '#shared/parts/views'
 import type { TierView } from '#shared/scales/views'
 import type { RivalView } from '#shared/rivals/views'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
@@ -55,6 +56,16 @@ const open = (rival: RivalView) =>
       (rival.shippingStated ? 0 : 1) +
       (rival.warrantyMonths === null ? 1 : 0)
     : 0
+const columns: readonly Column<RivalView>[] = [
+  { key: 'rival', name: 'rival', by: (rival) => rival.name },
+  { key: 'kind', name: 'kind', class: 'text-soft', by: (rival) => rival.kind },
+  { key: 'price', name: 'price', isFigure: true, by: (rival) => rival.price },
+  { key: 'tax', name: 'tax', isFigure: true, by: (rival) => rival.taxPercent },
+  { key: 'brings', name: 'brings' },
+  { key: 'unstated', name: 'not stated', class: 'text-waiting' },
+  { key: 'note', name: 'note', class: 'text-soft' },
+  { key: 'actions', name: 'actions', isSpoken: true, class: 'text-right whitespace-nowrap' },
+]
 </script>
 
 <template>
@@ -71,51 +82,37 @@ const open = (rival: RivalView) =>
       ><button type="button" class="button button-main" @click="adding = true">Add a rival</button>
     </div>
     <p v-if="report" class="mt-2" role="status" data-test="rivals-report">{{ report }}</p>
-    <table class="ledger mt-3">
-      <thead>
-        <tr>
-          <th>rival</th>
-          <th>kind</th>
-          <th class="!text-right">price</th>
-          <th class="!text-right">tax</th>
-          <th>brings</th>
-          <th>not stated</th>
-          <th>note</th>
-          <th><span class="sr-only">actions</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="rival in library?.rivals" :key="rival.id">
-          <td>{{ rival.name }}</td>
-          <td class="text-soft">{{ rival.kind }}</td>
-          <td class="amount">{{ amount(rival.price, rival.currency) }} {{ rival.currency }}</td>
-          <td class="amount">{{ rival.taxPercent }} %</td>
-          <td>{{ rival.brings.map((need) => needNames[need]).join(', ') || '—' }}</td>
-          <td class="text-waiting">
-            {{ [...rival.notStated, ...(open(rival) > 0 ? [`${open(rival)} facts`] : [])].join(', ') }}
-          </td>
-          <td class="text-soft">{{ rival.note }}</td>
-          <td class="text-right whitespace-nowrap">
-            <button
-              type="button"
-              class="quiet-button"
-              :aria-label="`change ${rival.name}`"
-              @click="editing = rival.id"
-            >
-              change
-            </button>
-            <button
-              type="button"
-              class="quiet-button"
-              :aria-label="`remove ${rival.name}`"
-              @click="takeOut(rival)"
-            >
-              remove
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable class="mt-3" :columns="columns" :rows="library?.rivals ?? []" :row-id="(rival) => rival.id">
+      <template #price="{ row: rival }"
+        >{{ amount(rival.price, rival.currency) }} {{ rival.currency }}</template
+      >
+      <template #tax="{ row: rival }">{{ rival.taxPercent }} %</template>
+      <template #brings="{ row: rival }">{{
+        rival.brings.map((need) => needNames[need]).join(', ') || '—'
+      }}</template>
+      <template #unstated="{ row: rival }">{{
+        [...rival.notStated, ...(open(rival) > 0 ? [`${open(rival)} facts`] : [])].join(', ')
+      }}</template>
+      <template #note="{ row: rival }">{{ rival.note }}</template>
+      <template #actions="{ row: rival }">
+        <button
+          type="button"
+          class="quiet-button"
+          :aria-label="`change ${rival.name}`"
+          @click="editing = rival.id"
+        >
+          change
+        </button>
+        <button
+          type="button"
+          class="quiet-button"
+          :aria-label="`remove ${rival.name}`"
+          @click="takeOut(rival)"
+        >
+          remove
+        </button>
+      </template>
+    </DataTable>
     <p v-if="library && library.rivals.length === 0" class="mt-4 text-soft">
       Nothing to weigh against yet. Add a machine by form, from the source of its page, or many by a CSV.
     </p>

@@ -2,6 +2,7 @@
 import { roleNames } from '#core/parts/part'
 import type { LibraryView } from '#shared/parts/views'
 import type { ShelfView } from '#shared/shelf/views'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'
 
@@ -64,92 +65,89 @@ const goneWords = {
   'written-off': 'written off',
   split: 'split',
 } as const
+const columns: readonly Column<ShelfView>[] = [
+  { key: 'thing', name: 'thing', by: (thing) => thing.name },
+  { key: 'role', name: 'role', class: 'text-soft', by: (thing) => roleNames[thing.role] },
+  { key: 'state', name: 'state', by: (thing) => stateWords[thing.state] },
+  {
+    key: 'boughtFor',
+    name: 'bought for',
+    class: 'text-soft',
+    by: (thing) => thing.build?.name ?? 'owned before',
+  },
+  { key: 'left', name: 'left of its cost', isFigure: true, by: (thing) => thing.remaining },
+  { key: 'steps', name: 'steps', isSpoken: true, class: 'text-right' },
+]
 </script>
 
 <template>
   <main class="mx-auto h-full max-w-[1000px] overflow-y-auto px-6 py-5">
     <h1>Shelf</h1>
     <p class="text-soft">Things that are yours and in no build.</p>
-    <table v-if="here.length > 0" class="ledger mt-3">
-      <thead>
-        <tr>
-          <th>thing</th>
-          <th>role</th>
-          <th>state</th>
-          <th>bought for</th>
-          <th class="!text-right">left of its cost</th>
-          <th><span class="sr-only">steps</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <template v-for="thing in here" :key="thing.id">
-          <tr>
-            <td>
-              {{ thing.name
-              }}<span class="block text-xs text-soft"
-                >{{ thing.condition }}<template v-if="thing.note">, {{ thing.note }}</template></span
-              >
-            </td>
-            <td class="text-soft">{{ roleNames[thing.role] }}</td>
-            <td>
-              <span class="tag" :class="stateTone[thing.state]">{{ stateWords[thing.state] }}</span>
-            </td>
-            <td class="text-soft">{{ thing.build?.name ?? 'owned before' }}</td>
-            <td class="amount">{{ amount(thing.remaining, thing.currency) }} {{ thing.currency }}</td>
-            <td class="text-right">
-              <button
-                type="button"
-                class="quiet-button"
-                :aria-expanded="open === thing.id"
-                @click="show(thing)"
-              >
-                use, sell…
-              </button>
-            </td>
-          </tr>
-          <tr v-if="open === thing.id">
-            <td colspan="6">
-              <div class="flex flex-col gap-2 border-l-4 border-info py-1 pl-3">
-                <form
-                  class="flex flex-wrap items-center gap-2"
-                  aria-label="sell from the shelf"
-                  @submit.prevent="sell(thing)"
-                >
-                  <SaleFields v-model="form" what="thing" /><label
-                    >on <DateField v-model="form.day" label="day of the step" /></label
-                  ><button type="submit" class="button button-main" :disabled="busy || form.price === ''">
-                    Sold
-                  </button>
-                </form>
-                <div class="flex flex-wrap items-center gap-2">
-                  <select v-model="form.buildId" class="field" aria-label="build that takes it">
-                    <option v-for="each in session.view?.builds" :key="each.id" :value="each.id">
-                      {{ each.name }}
-                    </option></select
-                  ><button
-                    type="button"
-                    class="button"
-                    :disabled="busy || form.buildId === ''"
-                    @click="step(thing, 'move', { buildId: form.buildId }, 'in the build')"
-                  >
-                    Use in that build</button
-                  ><button
-                    v-if="thing.state !== 'dead'"
-                    type="button"
-                    class="button"
-                    @click="step(thing, 'find', { state: 'dead' }, 'dead')"
-                  >
-                    It is dead</button
-                  ><button type="button" class="button" @click="step(thing, 'write-off', {}, 'written off')">
-                    Write it off
-                  </button>
-                </div>
-              </div>
-            </td>
-          </tr>
-        </template>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="here.length > 0"
+      class="mt-3"
+      :columns="columns"
+      :rows="here"
+      :row-id="(thing) => thing.id"
+      :open="open"
+    >
+      <template #thing="{ row: thing }"
+        >{{ thing.name
+        }}<span class="block text-xs text-soft"
+          >{{ thing.condition }}<template v-if="thing.note">, {{ thing.note }}</template></span
+        ></template
+      >
+      <template #state="{ row: thing }">
+        <span class="tag" :class="stateTone[thing.state]">{{ stateWords[thing.state] }}</span>
+      </template>
+      <template #left="{ row: thing }"
+        >{{ amount(thing.remaining, thing.currency) }} {{ thing.currency }}</template
+      >
+      <template #steps="{ row: thing }">
+        <button type="button" class="quiet-button" :aria-expanded="open === thing.id" @click="show(thing)">
+          use, sell…
+        </button>
+      </template>
+      <template #below="{ row: thing }">
+        <div class="flex flex-col gap-2 border-l-4 border-info py-1 pl-3">
+          <form
+            class="flex flex-wrap items-center gap-2"
+            aria-label="sell from the shelf"
+            @submit.prevent="sell(thing)"
+          >
+            <SaleFields v-model="form" what="thing" /><label
+              >on <DateField v-model="form.day" label="day of the step" /></label
+            ><button type="submit" class="button button-main" :disabled="busy || form.price === ''">
+              Sold
+            </button>
+          </form>
+          <div class="flex flex-wrap items-center gap-2">
+            <select v-model="form.buildId" class="field" aria-label="build that takes it">
+              <option v-for="each in session.view?.builds" :key="each.id" :value="each.id">
+                {{ each.name }}
+              </option></select
+            ><button
+              type="button"
+              class="button"
+              :disabled="busy || form.buildId === ''"
+              @click="step(thing, 'move', { buildId: form.buildId }, 'in the build')"
+            >
+              Use in that build</button
+            ><button
+              v-if="thing.state !== 'dead'"
+              type="button"
+              class="button"
+              @click="step(thing, 'find', { state: 'dead' }, 'dead')"
+            >
+              It is dead</button
+            ><button type="button" class="button" @click="step(thing, 'write-off', {}, 'written off')">
+              Write it off
+            </button>
+          </div>
+        </div>
+      </template>
+    </DataTable>
     <p v-else-if="library" class="mt-4 text-soft">
       The shelf is empty. What a lot leaves over comes here when it arrives, and what leaves a build.
     </p>

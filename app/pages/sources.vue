@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LibraryView } from '#shared/parts/views'
 import { sourceKindNames, type SourceInput } from '#shared/sources/schemas'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
@@ -48,6 +49,24 @@ function saved(name: string) {
   changing.value = null
   void run(load, { message: `${name} is among the sources` })
 }
+type SourceView = LibraryView['sources'][number]
+const columns: readonly Column<SourceView>[] = [
+  { key: 'source', name: 'source', by: (source) => source.name },
+  {
+    key: 'kind',
+    name: 'kind',
+    class: 'text-soft',
+    by: (source) => sourceKindNames[source.kind as keyof typeof sourceKindNames],
+  },
+  { key: 'tax', name: 'tax', isFigure: true, by: (source) => source.taxPercent },
+  { key: 'shipping', name: 'shipping', class: 'figures' },
+  { key: 'protection', name: 'protection', by: (source) => source.protection },
+  { key: 'note', name: 'note', class: 'text-soft' },
+  { key: 'actions', name: 'what to do', isSpoken: true, class: 'text-right text-xs whitespace-nowrap' },
+]
+const shippingText = ({ shippingKind, shippingAmount, shippingFreeFrom, currency }: SourceView) =>
+  (shippingKind === 'none' ? '—' : `${amount(shippingAmount, currency)} ${currency} ${shippingKind}`) +
+  (shippingFreeFrom === null ? '' : `, free from ${amount(shippingFreeFrom, currency)}`)
 </script>
 
 <template>
@@ -69,57 +88,34 @@ function saved(name: string) {
     />
     <ConnectorTable v-if="library && library.sources.length > 0" class="mt-4" :sources="library.sources" />
     <h2 class="mt-6 !text-base">Terms</h2>
-    <table class="ledger mt-2 bg-sheet">
-      <thead>
-        <tr>
-          <th>source</th>
-          <th>kind</th>
-          <th class="!text-right">tax</th>
-          <th>shipping</th>
-          <th>protection</th>
-          <th>note</th>
-          <th><span class="sr-only">what to do</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="source in library?.sources" :key="source.id">
-          <td>{{ source.name }}</td>
-          <td class="text-soft">{{ sourceKindNames[source.kind as keyof typeof sourceKindNames] }}</td>
-          <td class="amount">{{ source.taxPercent }} %</td>
-          <td class="figures">
-            {{
-              source.shippingKind === 'none'
-                ? '—'
-                : `${amount(source.shippingAmount, source.currency)} ${source.currency} ${source.shippingKind}`
-            }}{{
-              source.shippingFreeFrom === null
-                ? ''
-                : `, free from ${amount(source.shippingFreeFrom, source.currency)}`
-            }}
-          </td>
-          <td>{{ source.protection }}</td>
-          <td class="text-soft">{{ source.note }}</td>
-          <td class="text-right text-xs whitespace-nowrap">
-            <button
-              type="button"
-              class="quiet-button"
-              :aria-label="`change ${source.name}`"
-              @click="change(source.id)"
-            >
-              change
-            </button>
-            <button
-              type="button"
-              class="quiet-button ml-1"
-              :aria-label="`remove ${source.name}`"
-              @click="remove(source.id, source.name)"
-            >
-              remove
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      class="mt-2 bg-sheet"
+      :columns="columns"
+      :rows="library?.sources ?? []"
+      :row-id="(source) => source.id"
+    >
+      <template #tax="{ row: source }">{{ source.taxPercent }} %</template>
+      <template #shipping="{ row: source }">{{ shippingText(source) }}</template>
+      <template #note="{ row: source }">{{ source.note }}</template>
+      <template #actions="{ row: source }">
+        <button
+          type="button"
+          class="quiet-button"
+          :aria-label="`change ${source.name}`"
+          @click="change(source.id)"
+        >
+          change
+        </button>
+        <button
+          type="button"
+          class="quiet-button ml-1"
+          :aria-label="`remove ${source.name}`"
+          @click="remove(source.id, source.name)"
+        >
+          remove
+        </button>
+      </template>
+    </DataTable>
     <p v-if="library && library.sources.length === 0" class="mt-4 text-soft">
       No source yet. Leads need one: add it here or open a library file on Builds.
     </p>

@@ -7,9 +7,9 @@ import type { AnyObject, ObjectSchema } from 'yup'
 // every component by its name, as the application registers them
 const files = import.meta.glob<{ default: Component }>('../../../app/{ui,places,shell}/**/*.vue')
 
-/** Registers all components of the application for templates; call once before mounting. */
+/** Registers components of the application for templates, the table of every place among them; once before mounting. */
 export async function registerComponents(names: readonly string[]): Promise<void> {
-  for (const name of names) {
+  for (const name of ['DataTable', ...names]) {
     const path = Object.keys(files).find((each) => each.endsWith(`/${name}.vue`))
     if (!path) throw new Error(`no component ${name}`)
     config.global.components[name] = (await files[path]!()).default

@@ -2,6 +2,7 @@
 import { runKinds } from '#core/performance/runs/run'
 import type { BenchView, RunView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 import { percent, shortDate, signedPercent } from '~/utils/show'
 
@@ -71,6 +72,32 @@ const facts = (run: RunView) => [
   ...(run.feeling ? [`felt ${run.feeling}`] : []),
   ...(run.note ? [run.note] : []),
 ]
+const order = useRouteState('by')
+const columns: readonly Column<RunView>[] = [
+  {
+    key: 'day',
+    name: 'day',
+    class: 'figures text-xs whitespace-nowrap',
+    isLargestFirst: true,
+    by: (run) => run.ranOn,
+  },
+  { key: 'workload', name: 'workload', by: (run) => run.workload },
+  { key: 'at', name: 'at', class: 'whitespace-nowrap', by: (run) => run.settings.height },
+  { key: 'machine', name: 'machine', class: 'text-xs', by: (run) => run.machine },
+  { key: 'kind', name: 'kind', class: 'text-xs', by: (run) => runKinds[run.kind].name },
+  { key: 'average', name: 'average', isFigure: true, isLargestFirst: true, by: (run) => run.averageFps },
+  { key: 'low', name: '1 % low', isFigure: true, isLargestFirst: true, by: (run) => run.lowFps },
+  {
+    key: 'fit',
+    name: 'against the fit',
+    title: 'measured frames against the fit, and against a fit without these parts',
+    class: 'text-xs',
+    isFigure: true,
+    isLargestFirst: true,
+    by: (run) => (run.residual ? -run.residual.leftOut : null),
+  },
+  { key: 'actions', name: 'actions', isSpoken: true, class: 'text-right whitespace-nowrap' },
+]
 </script>
 
 <template>
@@ -103,102 +130,88 @@ const facts = (run: RunView) => [
       No run of this kind. Add one by form, import a CSV, or drop a frame-time log on the page.
     </p>
     <div v-else class="sheet max-h-[560px] overflow-auto">
-      <table class="ledger">
-        <thead class="sticky top-0 bg-sheet">
-          <tr>
-            <th>day</th>
-            <th>workload</th>
-            <th>at</th>
-            <th>machine</th>
-            <th>kind</th>
-            <th class="!text-right">average</th>
-            <th class="!text-right">1 % low</th>
-            <th
-              class="!text-right"
-              title="measured frames against the fit, and against a fit without these parts"
+      <DataTable
+        v-model:order="order"
+        sticky-head
+        :columns="columns"
+        :rows="shown"
+        :row-id="(run) => run.id"
+        :row-class="(run) => (run.excluded ? 'text-soft' : '')"
+        :row-data="(run) => ({ 'data-run': run.id })"
+        :open="open"
+      >
+        <template #day="{ row: run }">{{ shortDate(run.ranOn) }}</template>
+        <template #workload="{ row: run }"
+          >{{ run.workload
+          }}<span v-if="run.scene" class="text-xs text-soft"> · {{ run.scene }}</span></template
+        >
+        <template #at="{ row: run }"
+          >{{ run.settings.height }}p {{ run.settings.preset
+          }}<template v-if="run.settings.upscaling"> · {{ run.settings.upscaling }}</template
+          ><template v-if="run.settings.frameGeneration"> · generated</template></template
+        >
+        <template #machine="{ row: run }"
+          >{{ run.machine }}<span v-if="run.isThisMachine" class="tag tag-settled ml-1">this</span></template
+        >
+        <template #kind="{ row: run }"
+          >{{ runKinds[run.kind].name
+          }}<span v-if="run.excluded" class="block text-waiting">left out: {{ run.excluded }}</span
+          ><span v-else-if="run.overruled" class="block text-info">counted by you</span></template
+        >
+        <template #average="{ row: run }">{{ run.averageFps.toFixed(1) }}</template>
+        <template #low="{ row: run }">{{ run.lowFps?.toFixed(1) ?? '—' }}</template>
+        <template #fit="{ row: run }">{{
+          run.residual
+            ? `${signedPercent(-100 * run.residual.fitted)} / ${signedPercent(-100 * run.residual.leftOut)}`
+            : '—'
+        }}</template>
+        <template #actions="{ row: run }">
+          <button
+            type="button"
+            class="quiet-button text-xs"
+            :aria-expanded="open === run.id"
+            @click="open = open === run.id ? '' : run.id"
+          >
+            more
+          </button>
+          <button
+            v-if="run.excluded && run.kind !== 'console-mode'"
+            type="button"
+            class="quiet-button text-xs"
+            @click="patch(run, { overruled: true }, 'it counted by you', { overruled: false })"
+          >
+            let it count</button
+          ><button
+            v-else-if="run.overruled"
+            type="button"
+            class="quiet-button text-xs"
+            @click="patch(run, { overruled: false }, 'left out again')"
+          >
+            leave out
+          </button>
+          <button
+            type="button"
+            class="quiet-button text-xs"
+            @click="patch(run, { deleted: true }, 'the run is removed', { deleted: false })"
+          >
+            remove
+          </button>
+        </template>
+        <template #below="{ row: run }"
+          ><div class="text-soft">
+            {{ facts(run).join(' · ') || 'Nothing more is noted.' }}
+            <button
+              v-for="log in run.logs"
+              :key="log.id"
+              type="button"
+              class="quiet-button"
+              @click="emit('openLog', log.id, log.name)"
             >
-              against the fit
-            </th>
-            <th><span class="sr-only">actions</span></th>
-          </tr>
-        </thead>
-        <tbody v-for="run in shown" :key="run.id">
-          <tr :class="{ 'text-soft': run.excluded }" :data-run="run.id">
-            <td class="figures text-xs whitespace-nowrap">{{ shortDate(run.ranOn) }}</td>
-            <td>
-              {{ run.workload }}<span v-if="run.scene" class="text-xs text-soft"> · {{ run.scene }}</span>
-            </td>
-            <td class="whitespace-nowrap">
-              {{ run.settings.height }}p {{ run.settings.preset
-              }}<template v-if="run.settings.upscaling"> · {{ run.settings.upscaling }}</template
-              ><template v-if="run.settings.frameGeneration"> · generated</template>
-            </td>
-            <td class="text-xs">
-              {{ run.machine }}<span v-if="run.isThisMachine" class="tag tag-settled ml-1">this</span>
-            </td>
-            <td class="text-xs">
-              {{ runKinds[run.kind].name
-              }}<span v-if="run.excluded" class="block text-waiting">left out: {{ run.excluded }}</span
-              ><span v-else-if="run.overruled" class="block text-info">counted by you</span>
-            </td>
-            <td class="amount">{{ run.averageFps.toFixed(1) }}</td>
-            <td class="amount">{{ run.lowFps?.toFixed(1) ?? '—' }}</td>
-            <td class="amount text-xs">
-              {{
-                run.residual
-                  ? `${signedPercent(-100 * run.residual.fitted)} / ${signedPercent(-100 * run.residual.leftOut)}`
-                  : '—'
-              }}
-            </td>
-            <td class="text-right whitespace-nowrap">
-              <button
-                type="button"
-                class="quiet-button text-xs"
-                :aria-expanded="open === run.id"
-                @click="open = open === run.id ? '' : run.id"
-              >
-                more
-              </button>
-              <button
-                v-if="run.excluded && run.kind !== 'console-mode'"
-                type="button"
-                class="quiet-button text-xs"
-                @click="patch(run, { overruled: true }, 'it counted by you', { overruled: false })"
-              >
-                let it count</button
-              ><button
-                v-else-if="run.overruled"
-                type="button"
-                class="quiet-button text-xs"
-                @click="patch(run, { overruled: false }, 'left out again')"
-              >
-                leave out
-              </button>
-              <button
-                type="button"
-                class="quiet-button text-xs"
-                @click="patch(run, { deleted: true }, 'the run is removed', { deleted: false })"
-              >
-                remove
-              </button>
-            </td>
-          </tr>
-          <tr v-if="open === run.id">
-            <td colspan="9" class="text-soft">
-              {{ facts(run).join(' · ') || 'Nothing more is noted.' }}
-              <button
-                v-for="log in run.logs"
-                :key="log.id"
-                type="button"
-                class="quiet-button"
-                @click="emit('openLog', log.id, log.name)"
-              >
-                open its log, {{ log.frames.toLocaleString('en') }} frames
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+              open its log, {{ log.frames.toLocaleString('en') }} frames
+            </button>
+          </div></template
+        >
+      </DataTable>
     </div>
   </section>
 </template>

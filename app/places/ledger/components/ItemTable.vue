@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ItemView } from '#shared/ledger/views'
+import type { Column } from '~/ui/tables/column'
 import { amount, shortDate } from '~/utils/show'
 
 /** Everything that is mine or was, wherever it is, with what may be done with it. */
@@ -38,73 +39,78 @@ const stateWords = {
 } as const
 const isOver = (item: ItemView) => item.place === 'gone' || item.isHandedOn
 const sorted = computed(() => [...items].sort((a, b) => Number(isOver(a)) - Number(isOver(b))))
+const columns: readonly Column<ItemView>[] = [
+  { key: 'thing', name: 'thing', by: (item) => item.name },
+  { key: 'where', name: 'where', by: where },
+  { key: 'state', name: 'state', by: (item) => stateWords[item.state] },
+  { key: 'cost', name: 'cost', isFigure: true, isLargestFirst: true, by: (item) => item.cost },
+  {
+    key: 'worth',
+    name: 'worth today',
+    class: '@max-2xl/place:hidden',
+    isFigure: true,
+    isLargestFirst: true,
+    by: (item) => (isOver(item) ? null : item.worthToday),
+  },
+  { key: 'steps', name: 'steps', isSpoken: true, class: 'text-right' },
+]
 </script>
 
 <template>
   <section class="sheet p-3" aria-label="items">
     <h2>Items <span class="font-normal text-soft">everything that is mine, wherever it is</span></h2>
-    <table v-if="items.length > 0" class="ledger mt-1">
-      <thead>
-        <tr>
-          <th>thing</th>
-          <th>where</th>
-          <th>state</th>
-          <th class="!text-right">cost</th>
-          <th class="!text-right @max-2xl/place:hidden">worth today</th>
-          <th><span class="sr-only">steps</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <template v-for="item in sorted" :key="item.id">
-          <tr :class="{ 'text-soft': isOver(item) }" :data-item="item.name">
-            <td>
-              <b class="font-medium">{{ item.name }}</b>
-              <span v-if="item.listedAs" class="tag tag-info">listed as {{ item.listedAs }}</span>
-              <span class="block text-xs text-soft">
-                {{ item.source ?? 'owned before'
-                }}<template v-if="item.paidOn">, {{ shortDate(item.paidOn) }}</template
-                ><template v-if="item.note">; {{ item.note }}</template
-                ><template v-if="item.returnBy && !isOver(item)"
-                  >; may go back until {{ shortDate(item.returnBy) }}</template
-                >
-              </span>
-            </td>
-            <td>{{ where(item) }}</td>
-            <td>
-              <span class="tag" :class="stateTone[item.state]">{{ stateWords[item.state] }}</span>
-            </td>
-            <td class="amount">
-              {{ amount(item.cost, currency)
-              }}<span v-if="item.remaining !== item.cost" class="block text-xs text-soft"
-                >left {{ amount(item.remaining, currency) }}</span
-              >
-            </td>
-            <td class="amount">
-              <template v-if="item.place === 'returning'"
-                >{{ amount(item.expectedBack, currency) }} due</template
-              ><template v-else-if="item.goneBecause === 'sold'"
-                >{{ amount(item.soldFor, currency) }} net</template
-              ><template v-else-if="isOver(item) || item.state === 'dead'">—</template
-              ><template v-else>{{ amount(item.worthToday, currency) }}</template>
-            </td>
-            <td class="text-right">
-              <button
-                v-if="!item.isHandedOn && (item.place !== 'gone' || item.goneBecause === 'sold')"
-                type="button"
-                class="quiet-button"
-                :aria-expanded="open === item.id"
-                @click="open = open === item.id ? null : item.id"
-              >
-                {{ item.place === 'ordered' ? 'it arrived…' : 'steps…' }}
-              </button>
-            </td>
-          </tr>
-          <tr v-if="open === item.id">
-            <td colspan="6"><ItemSteps :item="item" :currency="currency" @done="open = null" /></td>
-          </tr>
-        </template>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="items.length > 0"
+      class="mt-1"
+      :columns="columns"
+      :rows="sorted"
+      :row-id="(item) => item.id"
+      :row-class="(item) => (isOver(item) ? 'text-soft' : '')"
+      :row-data="(item) => ({ 'data-item': item.name })"
+      :open="open"
+    >
+      <template #thing="{ row: item }">
+        <b class="font-medium">{{ item.name }}</b>
+        <span v-if="item.listedAs" class="tag tag-info">listed as {{ item.listedAs }}</span>
+        <span class="block text-xs text-soft">
+          {{ item.source ?? 'owned before'
+          }}<template v-if="item.paidOn">, {{ shortDate(item.paidOn) }}</template
+          ><template v-if="item.note">; {{ item.note }}</template
+          ><template v-if="item.returnBy && !isOver(item)"
+            >; may go back until {{ shortDate(item.returnBy) }}</template
+          >
+        </span>
+      </template>
+      <template #state="{ row: item }">
+        <span class="tag" :class="stateTone[item.state]">{{ stateWords[item.state] }}</span>
+      </template>
+      <template #cost="{ row: item }"
+        >{{ amount(item.cost, currency)
+        }}<span v-if="item.remaining !== item.cost" class="block text-xs text-soft"
+          >left {{ amount(item.remaining, currency) }}</span
+        ></template
+      >
+      <template #worth="{ row: item }">
+        <template v-if="item.place === 'returning'">{{ amount(item.expectedBack, currency) }} due</template
+        ><template v-else-if="item.goneBecause === 'sold'">{{ amount(item.soldFor, currency) }} net</template
+        ><template v-else-if="isOver(item) || item.state === 'dead'">—</template
+        ><template v-else>{{ amount(item.worthToday, currency) }}</template>
+      </template>
+      <template #steps="{ row: item }">
+        <button
+          v-if="!item.isHandedOn && (item.place !== 'gone' || item.goneBecause === 'sold')"
+          type="button"
+          class="quiet-button"
+          :aria-expanded="open === item.id"
+          @click="open = open === item.id ? null : item.id"
+        >
+          {{ item.place === 'ordered' ? 'it arrived…' : 'steps…' }}
+        </button>
+      </template>
+      <template #below="{ row: item }">
+        <ItemSteps :item="item" :currency="currency" @done="open = null" />
+      </template>
+    </DataTable>
     <p v-else class="mt-1 text-soft">
       Nothing is yours yet. Pay an order above, or take a thing from the shelf in Machine.
     </p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { entryKinds } from '#core/ledger/ledger'
 import type { LedgerView } from '#shared/ledger/views'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 import { amount, shortDate, signedAmount } from '~/utils/show'
 
@@ -36,10 +37,19 @@ const reverse = (id: string) =>
     },
     { message: 'undone by an entry of its own' },
   )
+type Entry = LedgerView['entries'][number]
 const corrected = computed(() => new Set(ledger.entries.flatMap((each) => each.correctsId ?? [])))
-const canReverse = (each: LedgerView['entries'][number]) =>
+const canReverse = (each: Entry) =>
   !each.isOfAction && each.correctsId === null && !corrected.value.has(each.id)
-const isOut = (each: LedgerView['entries'][number]) => each.standing === null || corrected.value.has(each.id)
+const isOut = (each: Entry) => each.standing === null || corrected.value.has(each.id)
+const columns: readonly Column<Entry>[] = [
+  { key: 'day', name: 'day', class: 'figures text-xs whitespace-nowrap', by: (each) => each.day },
+  { key: 'what', name: 'what', by: (each) => entryKinds[each.kind] },
+  { key: 'cash', name: 'cash', isFigure: true, by: (each) => each.cash },
+  // runs on from entry to entry: sorted by anything else it would say nothing
+  { key: 'standing', name: 'standing', class: 'text-soft max-md:hidden', isFigure: true },
+  { key: 'undo', name: 'undo', isSpoken: true, class: 'text-right' },
+]
 </script>
 
 <template>
@@ -48,43 +58,34 @@ const isOut = (each: LedgerView['entries'][number]) => each.standing === null ||
       Entries
       <span class="font-normal text-soft">nothing is ever removed; what was undone counts nowhere</span>
     </h2>
-    <table v-if="ledger.entries.length > 0" class="ledger mt-1">
-      <thead>
-        <tr>
-          <th>day</th>
-          <th>what</th>
-          <th class="!text-right">cash</th>
-          <th class="!text-right max-md:hidden">standing</th>
-          <th><span class="sr-only">undo</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="each in ledger.entries" :key="each.id" :class="{ 'text-soft': isOut(each) }">
-          <td class="figures text-xs whitespace-nowrap">{{ shortDate(each.day) }}</td>
-          <td>
-            <span :class="{ 'line-through': each.standing === null }">{{ each.text }}</span><span
-              class="block text-xs text-soft"
-              >{{ entryKinds[each.kind] }}<template v-if="each.hours !== 0">, {{ each.hours }} h</template
-              ><template v-if="each.standing === null">, undone</template></span
-            >
-          </td>
-          <td class="amount" :class="each.cash > 0 ? 'text-settled' : ''">
-            {{ each.cash === 0 ? '' : signedAmount(each.cash, ledger.currency) }}
-          </td>
-          <td class="amount text-soft max-md:hidden">{{ amount(each.standing, ledger.currency) }}</td>
-          <td class="text-right">
-            <button
-              v-if="canReverse(each)"
-              type="button"
-              class="quiet-button text-xs"
-              @click="reverse(each.id)"
-            >
-              undo
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="ledger.entries.length > 0"
+      class="mt-1"
+      :columns="columns"
+      :rows="ledger.entries"
+      :row-id="(each) => each.id"
+      :row-class="(each) => (isOut(each) ? 'text-soft' : '')"
+    >
+      <template #day="{ row: each }">{{ shortDate(each.day) }}</template>
+      <template #what="{ row: each }">
+        <span :class="{ 'line-through': each.standing === null }">{{ each.text }}</span><span
+          class="block text-xs text-soft"
+          >{{ entryKinds[each.kind] }}<template v-if="each.hours !== 0">, {{ each.hours }} h</template
+          ><template v-if="each.standing === null">, undone</template></span
+        >
+      </template>
+      <template #cash="{ row: each }">
+        <span :class="{ 'text-settled': each.cash > 0 }">{{
+          each.cash === 0 ? '' : signedAmount(each.cash, ledger.currency)
+        }}</span>
+      </template>
+      <template #standing="{ row: each }">{{ amount(each.standing, ledger.currency) }}</template>
+      <template #undo="{ row: each }">
+        <button v-if="canReverse(each)" type="button" class="quiet-button text-xs" @click="reverse(each.id)">
+          undo
+        </button>
+      </template>
+    </DataTable>
     <p v-else class="mt-1 text-soft">No entry yet. Pay an order, or write one here.</p>
     <form class="mt-3 flex flex-wrap gap-2" @submit.prevent="add">
       <select v-model="entry.kind" class="field" aria-label="kind of entry">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
 import type { NewOrUsedRow } from '#shared/prices/views'
+import type { Column } from '~/ui/tables/column'
 import { newPathWorking, tippingWorking, usedPathWorking } from '~/workings/newOrUsedWorkings'
 import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
@@ -36,6 +37,27 @@ const agrees = (row: NewOrUsedRow) =>
 const against = computed(() =>
   (rows.value ?? []).filter((row) => row.figures.advice !== 'not-known' && !agrees(row)),
 )
+const chosenAs = (row: NewOrUsedRow) => {
+  if (row.chosenAs !== 'hunt') return row.chosenAs
+  return isHuntedNew(row) ? 'hunt, new' : 'hunt, used'
+}
+const columns: readonly Column<NewOrUsedRow>[] = [
+  { key: 'role', name: 'role', class: 'whitespace-nowrap text-soft', by: (row) => roleNames[row.role] },
+  { key: 'part', name: 'part', by: (row) => row.name },
+  { key: 'chosen', name: 'chosen as', class: 'whitespace-nowrap', by: chosenAs },
+  { key: 'used', name: 'used, total', isFigure: true, by: (row) => row.figures.used?.total ?? null },
+  { key: 'fresh', name: 'new, total', isFigure: true, by: (row) => row.figures.fresh?.total ?? null },
+  { key: 'advice', name: 'advice', by: (row) => words[row.figures.advice] },
+  {
+    key: 'margin',
+    name: 'the other costs',
+    isFigure: true,
+    isLargestFirst: true,
+    by: (row) => row.figures.margin,
+  },
+  { key: 'tips', name: 'tips at', isFigure: true, by: (row) => row.figures.tippingUsedPrice },
+  { key: 'sale', name: 'sale', class: 'max-w-[120px] text-xs text-soft' },
+]
 </script>
 
 <template>
@@ -56,77 +78,56 @@ const against = computed(() =>
         <span class="tag tag-waiting">{{ against.length }} chosen the other way</span>
         {{ against.map((row) => row.name).join(', ') }}
       </p>
-      <table class="ledger mt-2 bg-sheet">
-        <thead>
-          <tr>
-            <th>role</th>
-            <th>part</th>
-            <th>chosen as</th>
-            <th class="!text-right">used, total</th>
-            <th class="!text-right">new, total</th>
-            <th>advice</th>
-            <th class="!text-right">the other costs</th>
-            <th class="!text-right">tips at</th>
-            <th>sale</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.partId">
-            <td class="whitespace-nowrap text-soft">{{ roleNames[row.role] }}</td>
-            <td>
-              <button
-                type="button"
-                class="text-left whitespace-nowrap hover:underline"
-                @click="emit('open', row.partId)"
-              >
-                {{ row.name }}</button><span class="block text-xs text-soft"
-                >{{ row.grade }}<template v-if="row.offer"> · {{ row.offer.source }}</template></span
-              >
-            </td>
-            <td class="whitespace-nowrap">
-              {{ row.chosenAs === 'hunt' ? (isHuntedNew(row) ? 'hunt, new' : 'hunt, used') : row.chosenAs }}
-            </td>
-            <td class="amount">
-              <TheFigure
-                v-if="row.figures.used"
-                :text="amount(row.figures.used.total, currency)"
-                :working="() => usedPathWorking(row.name, row.figures, currency)"
-              /><template v-else>—</template>
-            </td>
-            <td class="amount">
-              <TheFigure
-                v-if="row.figures.fresh"
-                :text="amount(row.figures.fresh.total, currency)"
-                :working="() => newPathWorking(row.name, row.figures, currency)"
-              /><template v-else>—</template>
-            </td>
-            <td>
-              <span class="tag" :class="agrees(row) ? 'tag-settled' : 'tag-waiting'">{{
-                words[row.figures.advice]
-              }}</span><span v-if="row.figures.byHouseRule" class="ml-1 text-xs text-soft">house rule</span>
-            </td>
-            <td class="amount">
-              {{
-                row.figures.margin === null
-                  ? '—'
-                  : `${row.figures.margin < 0 ? '−' : '+'}${amount(Math.abs(row.figures.margin), currency)}`
-              }}
-            </td>
-            <td class="amount">
-              <TheFigure
-                v-if="row.figures.tippingUsedPrice !== null"
-                :text="amount(row.figures.tippingUsedPrice, currency)"
-                :working="() => tippingWorking(row.name, row.figures, currency)"
-              /><template v-else>—</template>
-            </td>
-            <td class="max-w-[120px] text-xs text-soft">
-              <template v-if="row.newLater && row.newLater.reasons.length > 0">{{
-                row.newLater.reasons[0]!.what
-              }}</template><template v-else>—</template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable class="mt-2 bg-sheet" :columns="columns" :rows="rows" :row-id="(row) => row.partId">
+        <template #part="{ row }">
+          <button
+            type="button"
+            class="text-left whitespace-nowrap hover:underline"
+            @click="emit('open', row.partId)"
+          >
+            {{ row.name }}</button><span class="block text-xs text-soft"
+            >{{ row.grade }}<template v-if="row.offer"> · {{ row.offer.source }}</template></span
+          >
+        </template>
+        <template #used="{ row }">
+          <TheFigure
+            v-if="row.figures.used"
+            :text="amount(row.figures.used.total, currency)"
+            :working="() => usedPathWorking(row.name, row.figures, currency)"
+          /><template v-else>—</template>
+        </template>
+        <template #fresh="{ row }">
+          <TheFigure
+            v-if="row.figures.fresh"
+            :text="amount(row.figures.fresh.total, currency)"
+            :working="() => newPathWorking(row.name, row.figures, currency)"
+          /><template v-else>—</template>
+        </template>
+        <template #advice="{ row }">
+          <span class="tag" :class="agrees(row) ? 'tag-settled' : 'tag-waiting'">{{
+            words[row.figures.advice]
+          }}</span><span v-if="row.figures.byHouseRule" class="ml-1 text-xs text-soft">house rule</span>
+        </template>
+        <template #margin="{ row }">
+          {{
+            row.figures.margin === null
+              ? '—'
+              : `${row.figures.margin < 0 ? '−' : '+'}${amount(Math.abs(row.figures.margin), currency)}`
+          }}
+        </template>
+        <template #tips="{ row }">
+          <TheFigure
+            v-if="row.figures.tippingUsedPrice !== null"
+            :text="amount(row.figures.tippingUsedPrice, currency)"
+            :working="() => tippingWorking(row.name, row.figures, currency)"
+          /><template v-else>—</template>
+        </template>
+        <template #sale="{ row }">
+          <template v-if="row.newLater && row.newLater.reasons.length > 0">{{
+            row.newLater.reasons[0]!.what
+          }}</template><template v-else>—</template>
+        </template>
+      </DataTable>
     </template>
   </section>
 </template>

@@ -1,29 +1,22 @@
 <script setup lang="ts">
 import { rankedRoles } from '#core/parts/indexOfPart'
-import { opinionVerdicts } from '#core/supply/ways/opinions'
 import { roleNames, type Role } from '#core/parts/part'
 import { inUnits } from '#core/money/formatAmount'
 import type { WorthRow, WorthView } from '#shared/prices/views'
 import { pricePerPointWorking, stepWorking, worthPriceWorking } from '~/workings/worthWorkings'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 import { amount, percent, shortDate, signedPercent } from '~/utils/show'
 
 /** Worth buying: every candidate for a role, as a staircase and as a table, with what the guides say. */
 const emit = defineEmits<{ open: [partId: string] }>()
 const build = useBuild()
-const { run } = useAction()
 const role = useRouteState('worth', 'graphics')
 const worth = shallowRef<WorthView | null>(null)
 const failed = ref('')
 const order = useRouteState('by', 'price')
 const selectedId = ref('')
 const currency = computed(() => build.view!.currency)
-const opinion = reactive({
-  guide: '',
-  saidOn: build.view!.today,
-  verdict: 'buy' as (typeof opinionVerdicts)[number],
-  note: '',
-})
 
 async function load() {
   failed.value = ''
@@ -35,17 +28,21 @@ async function load() {
   )
 }
 watch(role, load, { immediate: true })
-const orders: Readonly<Record<string, (row: WorthRow) => number>> = {
-  price: (row) => row.price ?? Infinity,
-  index: (row) => -row.index,
-  point: (row) => row.perPoint ?? Infinity,
-  targets: (row) => -(row.targetRatio ?? -1),
-}
-const rows = computed(() =>
-  [...(worth.value?.rows ?? [])].sort(
-    (a, b) => (orders[order.value] ?? orders.price!)(a) - (orders[order.value] ?? orders.price!)(b),
-  ),
-)
+const columns = computed((): Column<WorthRow>[] => {
+  const unit = worth.value?.unit ?? 'index'
+  const perUnit = `per ${unit === 'index' ? 'pt' : unit}`
+  return [
+    { key: 'name', name: 'candidate', class: 'whitespace-nowrap', by: (row) => row.name },
+    { key: 'price', name: 'price', isFigure: true, by: (row) => row.price },
+    { key: 'index', name: unit, isFigure: true, isLargestFirst: true, by: (row) => row.index },
+    { key: 'point', name: perUnit, isFigure: true, by: (row) => row.perPoint },
+    { key: 'targets', name: 'targets', isFigure: true, isLargestFirst: true, by: (row) => row.targetRatio },
+    { key: 'step', name: 'step', class: 'text-xs whitespace-nowrap' },
+    { key: 'buy', name: 'buy', by: (row) => row.later?.advice ?? null },
+    { key: 'guides', name: 'guides', class: 'text-xs', by: (row) => row.agreement.verdict },
+  ]
+})
+const rows = computed(() => worth.value?.rows ?? [])
 const limits = computed(() =>
   (worth.value?.limits ?? []).map(({ limit, partId }) => ({
     limit,
@@ -53,6 +50,7 @@ const limits = computed(() =>
   })),
 )
 const adviceTone = { buy: 'tag-settled', wait: 'tag-waiting', level: 'tag-info' } as const
+const adviceWord = { buy: 'now', wait: 'wait', level: 'either way' } as const
 const agreementWord = {
   agree: 'agree',
   mostly: 'mostly',
@@ -60,29 +58,6 @@ const agreementWord = {
   'one-voice': 'one voice',
   none: '',
 } as const
-const note = (row: WorthRow) =>
-  run(
-    async () => {
-      await request('/api/prices/opinions', { method: 'POST', body: { ...opinion, partId: row.partId } })
-      Object.assign(opinion, { guide: '', note: '' })
-      await load()
-    },
-    { message: 'noted' },
-  )
-const dropOpinion = (id: string) =>
-  run(
-    async () => {
-      await request(`/api/prices/opinions/${id}`, { method: 'DELETE' })
-      await load()
-    },
-    {
-      message: 'opinion archived',
-      undo: async () => {
-        await request(`/api/prices/opinions/${id}/restore`, { method: 'POST' })
-        await load()
-      },
-    },
-  )
 /** Platform, age and grade in a line. */
 const detail = (row: WorthRow) =>
   [
@@ -142,144 +117,76 @@ const detail = (row: WorthRow) =>
           {{ each.row?.name ?? '—' }}</span
         >
       </p>
-      <table class="ledger mt-2 bg-sheet">
-        <thead>
-          <tr>
-            <th>candidate</th>
-            <th
-              v-for="[key, name] in [
-                ['price', 'price'],
-                ['index', worth.unit],
-                ['point', `per ${worth.unit === 'index' ? 'pt' : worth.unit}`],
-                ['targets', 'targets'],
-              ] as const"
-              :key="key"
-              class="!text-right"
-              :aria-sort="order === key ? 'ascending' : 'none'"
-            >
-              <button type="button" :class="{ 'text-ink underline': order === key }" @click="order = key">
-                {{ name }}
-              </button>
-            </th>
-            <th>step</th>
-            <th>buy</th>
-            <th>guides</th>
-          </tr>
-        </thead>
-        <tbody>
-          <template v-for="row in rows" :key="row.partId">
-            <tr
-              class="cursor-pointer"
-              :class="{ 'bg-paper': row.partId === selectedId }"
-              @click="selectedId = selectedId === row.partId ? '' : row.partId"
-            >
-              <td class="whitespace-nowrap">
-                <span :class="{ 'font-semibold': row.inBuild }">{{ row.name }}</span><span
-                  class="block text-xs text-soft"
-                  >{{ detail(row) }}</span
-                >
-              </td>
-              <td class="amount">
-                <TheFigure
-                  v-if="row.price !== null"
-                  :text="amount(row.price, currency)"
-                  :working="() => worthPriceWorking(row, currency)"
-                /><template v-else>—</template>
-              </td>
-              <td class="amount">{{ row.index }}</td>
-              <td class="amount">
-                <TheFigure
-                  v-if="row.perPoint !== null"
-                  :text="inUnits(row.perPoint, currency).toFixed(2)"
-                  :working="() => pricePerPointWorking(row, worth!.unit, currency)"
-                /><template v-else>—</template>
-              </td>
-              <td
-                class="amount"
-                :class="row.targetRatio === null ? '' : row.targetRatio >= 1 ? 'text-settled' : 'text-stop'"
-              >
-                {{ row.targetRatio === null ? '—' : percent(row.targetRatio) }}
-              </td>
-              <td class="text-xs whitespace-nowrap">
-                <template v-if="row.step"
-                  ><TheFigure
-                    v-if="row.step.added"
-                    :text="`+${amount(row.step.added.money, currency)} for ${signedPercent(row.step.added.targetPercent ?? row.step.added.indexPercent)}`"
-                    :working="() => stepWorking(row, worth!, currency)"
-                  /><template v-else>first step</template
-                  ><span v-if="row.step.surplus" class="tag tag-waiting ml-1 !px-1 !text-[11px]"
-                    >surplus</span
-                  ></template
-                ><span
-                  v-else-if="row.beatenBy"
-                  class="block max-w-[180px] truncate text-soft"
-                  :title="`beaten by ${row.beatenBy}`"
-                  >beaten by {{ row.beatenBy }}</span
-                >
-              </td>
-              <td>
-                <span
-                  v-if="row.later"
-                  class="tag"
-                  :class="adviceTone[row.later.advice]"
-                  :title="row.later.reasons.map((reason) => reason.what).join(', ')"
-                  >{{
-                    row.later.advice === 'level' ? 'either way' : row.later.advice === 'buy' ? 'now' : 'wait'
-                  }}</span
-                >
-              </td>
-              <td class="text-xs">
-                {{ row.agreement.verdict ?? '' }}
-                <span class="text-soft">{{ agreementWord[row.agreement.state] }}</span>
-              </td>
-            </tr>
-            <tr v-if="row.partId === selectedId">
-              <td colspan="8" class="bg-paper">
-                <div class="flex flex-wrap items-start gap-x-6 gap-y-2 py-1">
-                  <button type="button" class="button !py-0.5" @click="emit('open', row.partId)">
-                    Open its street price
-                  </button>
-                  <p v-for="each in row.opinions" :key="each.id">
-                    <b>{{ each.verdict }}</b> {{ each.guide }}
-                    <span class="text-soft"
-                      >{{ shortDate(each.saidOn) }}{{ each.note ? `: ${each.note}` : '' }}</span
-                    >
-                    <button
-                      type="button"
-                      class="quiet-button text-xs"
-                      :aria-label="`archive what ${each.guide} said`"
-                      @click="dropOpinion(each.id)"
-                    >
-                      ×
-                    </button>
-                  </p>
-                  <form class="flex flex-wrap gap-1.5" @submit.prevent="note(row)">
-                    <input
-                      v-model="opinion.guide"
-                      class="field w-40"
-                      placeholder="which guide"
-                      aria-label="which guide"
-                    /><DateField v-model="opinion.saidOn" label="said on" /><select
-                      v-model="opinion.verdict"
-                      class="field"
-                      aria-label="what it says"
-                    >
-                      <option v-for="each in opinionVerdicts" :key="each">{{ each }}</option></select
-                    ><input
-                      v-model="opinion.note"
-                      class="field w-44"
-                      placeholder="note"
-                      aria-label="note on the opinion"
-                    /><button type="submit" class="button" :disabled="opinion.guide.trim() === ''">
-                      Note
-                    </button>
-                  </form>
-                </div>
-              </td>
-            </tr>
-          </template>
-        </tbody>
-      </table>
+      <DataTable
+        v-model:order="order"
+        class="mt-2 bg-sheet"
+        :columns="columns"
+        :rows="rows"
+        :row-id="(row) => row.partId"
+        :row-class="(row) => ['cursor-pointer', { 'bg-paper': row.partId === selectedId }]"
+        :open="selectedId"
+        @press="selectedId = selectedId === $event.partId ? '' : $event.partId"
+      >
+        <template #name="{ row }">
+          <span :class="{ 'font-semibold': row.inBuild }">{{ row.name }}</span><span
+            class="block text-xs text-soft"
+            >{{ detail(row) }}</span
+          >
+        </template>
+        <template #price="{ row }">
+          <TheFigure
+            v-if="row.price !== null"
+            :text="amount(row.price, currency)"
+            :working="() => worthPriceWorking(row, currency)"
+          /><template v-else>—</template>
+        </template>
+        <template #point="{ row }">
+          <TheFigure
+            v-if="row.perPoint !== null"
+            :text="inUnits(row.perPoint, currency).toFixed(2)"
+            :working="() => pricePerPointWorking(row, worth!.unit, currency)"
+          /><template v-else>—</template>
+        </template>
+        <template #targets="{ row }">
+          <template v-if="row.targetRatio === null">—</template
+          ><span v-else :class="row.targetRatio >= 1 ? 'text-settled' : 'text-stop'">{{
+            percent(row.targetRatio)
+          }}</span>
+        </template>
+        <template #step="{ row }">
+          <template v-if="row.step"
+            ><TheFigure
+              v-if="row.step.added"
+              :text="`+${amount(row.step.added.money, currency)} for ${signedPercent(row.step.added.targetPercent ?? row.step.added.indexPercent)}`"
+              :working="() => stepWorking(row, worth!, currency)"
+            /><template v-else>first step</template
+            ><span v-if="row.step.surplus" class="tag tag-waiting ml-1 !px-1 !text-[11px]"
+              >surplus</span
+            ></template
+          ><span
+            v-else-if="row.beatenBy"
+            class="block max-w-[180px] truncate text-soft"
+            :title="`beaten by ${row.beatenBy}`"
+            >beaten by {{ row.beatenBy }}</span
+          >
+        </template>
+        <template #buy="{ row }">
+          <span
+            v-if="row.later"
+            class="tag"
+            :class="adviceTone[row.later.advice]"
+            :title="row.later.reasons.map((reason) => reason.what).join(', ')"
+            >{{ adviceWord[row.later.advice] }}</span
+          >
+        </template>
+        <template #guides="{ row }">
+          {{ row.agreement.verdict ?? '' }}
+          <span class="text-soft">{{ agreementWord[row.agreement.state] }}</span>
+        </template>
+        <template #below="{ row }">
+          <WorthOpinions :row="row" @open="emit('open', row.partId)" @changed="load" />
+        </template>
+      </DataTable>
     </template>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RateView } from '#shared/settings/rates'
+import type { Column } from '~/ui/tables/column'
 import { request } from '~/utils/request'
 import { shortDate } from '~/utils/show'
 
@@ -27,34 +28,31 @@ const remove = (row: RateView) =>
       },
     },
   )
+const columns: readonly Column<RateView>[] = [
+  { key: 'date', name: 'from the day', isLargestFirst: true, by: (row) => row.date },
+  { key: 'from', name: 'one', class: 'figures', by: (row) => row.from },
+  { key: 'rate', name: 'is', isFigure: true, by: (row) => row.rate },
+  { key: 'to', name: 'in', class: 'figures', by: (row) => row.to },
+  { key: 'remove', name: 'remove', isSpoken: true, class: 'w-20 text-right' },
+]
 </script>
 
 <template>
   <section aria-label="Exchange rates">
     <h2>Exchange rates</h2>
     <RateForm class="mt-1" :to="home" :today="today" @saved="rates = $event" />
-    <table v-if="rates && rates.length > 0" class="ledger mt-2 bg-sheet">
-      <thead>
-        <tr>
-          <th>from the day</th>
-          <th>one</th>
-          <th class="!text-right">is</th>
-          <th>in</th>
-          <th class="w-20"><span class="sr-only">remove</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rates.slice(0, 60)" :key="`${row.date} ${row.from} ${row.to}`">
-          <td>{{ shortDate(row.date) }}</td>
-          <td class="figures">{{ row.from }}</td>
-          <td class="amount">{{ row.rate }}</td>
-          <td class="figures">{{ row.to }}</td>
-          <td class="text-right">
-            <button type="button" class="quiet-button" @click="remove(row)">remove</button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="rates && rates.length > 0"
+      class="mt-2 bg-sheet"
+      :columns="columns"
+      :rows="rates"
+      :row-id="(row) => `${row.date} ${row.from} ${row.to}`"
+    >
+      <template #date="{ row }">{{ shortDate(row.date) }}</template>
+      <template #remove="{ row }">
+        <button type="button" class="quiet-button" @click="remove(row)">remove</button>
+      </template>
+    </DataTable>
     <p v-else-if="rates" class="mt-1 text-soft">
       None yet: they are needed only where something is priced abroad.
     </p>
