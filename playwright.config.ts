@@ -4,11 +4,18 @@ import { chromiumArguments, chromiumPath } from './scripts/browser.mjs'
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 const dateFile = 'test-results/today'
 
+const onTheMarket = /(bench|life|machine|markets|plan|purchase|scales)\.spec\.ts/
+
 export default defineConfig({
   testDir: './tests/browser',
-  timeout: 120_000,
+  timeout: 240_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  // two lanes side by side, each in order by itself: the one over the market whose days pass, the other over the rest
+  workers: 2,
+  projects: [
+    { name: 'market', workers: 1, testMatch: onTheMarket },
+    { name: 'rest', workers: 1, testIgnore: onTheMarket },
+  ],
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

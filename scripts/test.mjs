@@ -21,6 +21,11 @@ function check(name, command, args) {
   count(status === 0 ? 1 : 0, status === 0 ? 0 : 1)
 }
 
+/** The types of one of the projects that tsconfig.json names. */
+function typesOf(project) {
+  return [`types of ${project}`, 'npx', ['vue-tsc', '-p', `.nuxt/tsconfig.${project}.json`, '--noEmit']]
+}
+
 /** Checks one after the other, beside the checks of another lane. */
 async function checkBeside(lane) {
   for (const [name, command, args] of lane) {
@@ -38,8 +43,9 @@ await Promise.all([
     ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
     ['share of tests', 'node', ['scripts/testShare.mjs']],
     ['lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
+    typesOf('server'),
   ]),
-  checkBeside([['types', 'npx', ['vue-tsc', '-b', '--noEmit']]]),
+  checkBeside(['app', 'shared', 'node'].map(typesOf)),
 ])
 vitest('unit and route tests', [], 'unit.json')
 ensureBuilt()

@@ -143,7 +143,8 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
     <PartCompare v-if="comparing && compared.length >= 2" :parts="compared" @close="comparing = false" />
     <DataTable
       v-model:order="order"
-      class="mt-3"
+      class="mt-3 bg-sheet"
+      sticky-head
       :columns="columns"
       :rows="shown"
       :row-id="(part) => part.id"

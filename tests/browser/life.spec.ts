@@ -20,7 +20,6 @@ const offer = (externalId: string, title: string, partId: string, price: string)
 })
 const figure = (page: Page, name: string) => page.locator(`[data-figure="account-${name}"]`)
 
-test.setTimeout(60_000)
 test('one order of two leads, one of them dead; what was seen at the door; the machine is sold for what such machines went', async ({
   page,
   request,
