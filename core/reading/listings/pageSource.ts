@@ -44,6 +44,7 @@ export function readPage(source: string): PageSource {
   const row = rowOf(text)
   let script: string[] | null = null
   let silentDepth = 0
+  let endOfInline = -1
   const take = ({ chars }: Token.CharacterToken) => {
     if (script) script.push(chars)
     else if (silentDepth === 0) text.push(chars)
@@ -55,8 +56,10 @@ export function readPage(source: string): PageSource {
         const state = textStates[tagName]
         if (state !== undefined) tokenizer.state = state
         if (tagName === 'script' && attrs.some(isJsonLd)) script = []
+        if (tagName === 'sup') text.push(raised)
         if (silent.has(tagName) && !selfClosing) silentDepth += 1
         else if (!inline.has(tagName)) row.begin(tagName)
+        else if (text.length === endOfInline) text.push(seam)
       },
       onEndTag({ tagName }) {
         if (tagName === 'script' && script) {
@@ -65,6 +68,7 @@ export function readPage(source: string): PageSource {
         }
         if (silent.has(tagName)) silentDepth = Math.max(0, silentDepth - 1)
         else if (!inline.has(tagName)) row.end(tagName)
+        else endOfInline = text.length
       },
       onCharacter: take,
       onWhitespaceCharacter: take,
@@ -75,8 +79,21 @@ export function readPage(source: string): PageSource {
     },
   )
   tokenizer.write(source, true)
-  return { jsonLd, text: inLines(text.join('')) }
+  return { jsonLd, text: inLines(withoutSeams(text.join(''))) }
 }
+
+/** Where one stretch of words ends and the next begins with nothing between them. */
+const seam = '\ufdd0'
+/** Where what stands higher begins. */
+const raised = '\ufdd1'
+
+/** `<span>Tarn 640</span><span>$61.00</span>`: two things to the eye, which a style sets apart; `$61` and `.00` are one. */
+const withoutSeams = (text: string) =>
+  text
+    .replace(/(?<=[\p{L}\d)])\ufdd0(?=[\p{Sc}+])|(?<=[\p{Ll}\d)])\ufdd0(?=\p{Lu})/gu, '\n')
+    // `$48<sup>00</sup>`: cents, written small
+    .replace(/(?<=\p{Sc}\s?\d+)\ufdd1(?=\d\d(?!\d))/gu, '.')
+    .replace(/[\ufdd0\ufdd1]/g, '')
 
 /** Inside these a `<` opens no tag; the tree of a page, which we do not need, would tell the tokenizer so. */
 const textStates: Readonly<Record<string, Tokenizer['state']>> = {
@@ -95,7 +112,8 @@ function isJsonLd({ name, value }: Token.Attribute): boolean {
  * (a layout, not a table) each stands on a line. The separators of a row are settled when it ends.
  */
 function rowOf(text: string[]) {
-  let tabs: number[] = []
+  /** Where the cells of the open row are parted; null outside one. */
+  let tabs: number[] | null = null
   let isFirst = true
   let isLayout = false
   return {
@@ -104,16 +122,20 @@ function rowOf(text: string[]) {
         text.push('\n')
         ;[tabs, isFirst, isLayout] = [[], true, false]
       } else if (tagName === 'td' || tagName === 'th') {
-        if (!isFirst) tabs.push(text.push('\t') - 1)
+        if (!isFirst) tabs?.push(text.push('\t') - 1)
         isFirst = false
-      } else {
+      } else if (tagName === 'br' && tabs !== null) text.push(' ')
+      else {
         isLayout = true
         text.push('\n')
       }
     },
     end(tagName: string) {
       if (tagName === 'td' || tagName === 'th') return
-      if (tagName === 'tr' && isLayout) for (const at of tabs) text[at] = '\n'
+      if (tagName === 'tr') {
+        if (isLayout) for (const at of tabs ?? []) text[at] = '\n'
+        tabs = null
+      }
       text.push('\n')
     },
   }

@@ -42,7 +42,7 @@ const neutral = new PhraseSet(
   a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to, in, is,
   of, cost, costs, type, typ, format, possible, available, disponible, moglich, mojlig, mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
   estado, skick, state, item condition, per, order, exp, by, via, buyer, paid, charged, extra, additional, number, no, nr,
-  last, was, pour, la, fur, den, para, el, anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
+  last, was, after, excl, exkl, excluding, pour, la, fur, den, para, el, anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
 `),
 )
 /** Said of shipping, nothing is to be paid for it. */
@@ -55,10 +55,11 @@ export const freeWords = new PhraseSet(
 const saleWords = new PhraseSet(['sale', 'this', 'item', 'items', 'listing'])
 
 /** What a line says; `line` is its number in the text. */
-export function classifyLine(raw: string, line: number, context: LineContext): ReadLine {
+export function classifyLine(whole: string, line: number, context: LineContext): ReadLine {
+  const raw = whole.replace(eachAside, '')
   const plain = plainText(raw)
   const words = wordsOf(plain)
-  const base = { line, raw: raw.trim(), isSold: wordsFor('sold').has(words) }
+  const base = { line, raw: whole.trim(), isSold: wordsFor('sold').has(words) }
   if (ordinal.test(plain)) return { ...base, kind: 'about' }
   const counted = quantityOf(plain)
   if (counted !== null) return { ...base, kind: 'about', quantity: counted }
@@ -79,6 +80,10 @@ export function classifyLine(raw: string, line: number, context: LineContext): R
   )
 }
 
+/** `$110.00 ($55.00 each)`: what one of them came to is no second price. */
+const eachAside =
+  /(?<=\d.{0,6})\s*\([^()\d]*\d[^()]*\b(?:each|ea|apiece|piece|je|stück|stk|st|styck|chacune?|pièce|cada uno|unidad)\b[^()]*\)/iu
+
 /** What stands behind it is the state, whatever the two say together: `État : neuf`. */
 const stateLabel = /^\s*(?:item )?(?:condition|state|zustand|artikelzustand|etat|estado|skick) ?: ?/
 
@@ -96,7 +101,7 @@ function labelled(base: Base, raw: string, line: number, context: LineContext): 
 
 /** `Sale 2`, `Result 14`: which one of the page it is. */
 const ordinal =
-  /^\W*(?:sale|item|lot|order|no|nr|number|listing|result|artikel|objekt|vente|venta)\W*\d{1,4}\W*$/
+  /^\W*(?:sale|item|lot|order|no|nr|number|listing|result|artikel|objekt|vente|venta|commande|bestellung|pedido)\W*\d{1,4}\W*$|^\W*(?:order|item|lot|listing|no|nr|number|commande|bestellung|pedido)\s*(?:#|no\.?|nr\.?|number|nummer)\s*[\d-]{1,20}\W*$/
 const saidQuantity =
   /^\W*(?:quantity|qty|menge|anzahl|antal|quantite|cantidad|stuck|styck)(?: sold)?\W*(\d{1,3})\W*$|^(\d{1,3}) (?:pieces|pcs|stuck|stk|st|styck|units|piezas|unidades|pieces)$/
 /** `Quantity: 2`; null where the line says no such thing. */
@@ -121,8 +126,8 @@ function dateLine(
   const date = findDate(raw, context)
   if (!date) return null
   // `sold for $140 on Oct 3` says more than a day
-  if (findAmounts(raw, context.home, context.marks).some((each) => !each.isBare && each.start < date.start))
-    return null
+  const isApart = ({ start, end }: Amount) => end <= date.start || start >= date.end
+  if (findAmounts(raw, context.home, context.marks).some((each) => !each.isBare && isApart(each))) return null
   const rest = outside(words, [date]).filter(({ word }) => !/^\d{1,2}h?\d{0,2}$/.test(word))
   if (otherDays.has(words))
     return rest.length <= 4 && !rest.some(hasDigit) ? { ...base, kind: 'about' } : null
@@ -173,18 +178,20 @@ function shippingLine(
   const pickup = wordsFor('pickup').has(words)
   const isFree = freeShippingAt(words) !== null
   const isShipping = wordsFor('shipping').has(words)
-  if (!pickup && !isFree && !isShipping) return null
+  const isOnTop = onTop.test(raw)
+  if (!pickup && !isFree && !isShipping && !isOnTop) return null
   const amounts = findAmounts(raw, context.home, context.marks)
   const rest = outside(words, amounts)
   const sets = ['pickup', 'freeShipping', 'shipping', 'besidePrice', 'pageNoise'] as const
-  // `sold for £38 with postage`: what was paid
+  // `sold for £38 with postage`: what was paid; `49 € (asked 60 €), pickup only` too
   if (wordsFor('sold').has(words) && amounts.length > 0) return null
+  if (!isShipping && amounts.length > 1) return null
   const known = [...sets.map(wordsFor), neutral, freeWords]
   // `Collection from Harlow`
   if (wordsFor('pickup').at(words, 0) && amounts.length === 0 && words.length <= 6)
     return { ...base, kind: 'shipping', shipping: 'free', manner: 'local' }
   // `Free delivery in 2-4 days`
-  if (wordsFor('freeShipping').at(words, 0) && words.length <= 8)
+  if (wordsFor('freeShipping').at(words, 0) && words.length <= 8 && statesIn(words).length === 0)
     return { ...base, kind: 'shipping', shipping: 'free' }
   if (!areOnly(rest, known) && !opensWithShipping(plainText(raw), words, rest)) return null
   const [amount] = amounts
@@ -193,6 +200,8 @@ function shippingLine(
   return { ...base, kind: 'shipping', shipping: amounts.length === 1 ? amount! : null }
 }
 
+/** `+$14.20` by itself: what is paid on top of a price. */
+const onTop = /^\s*\+\s*(?:[A-Z]{0,3}\s?\p{Sc}\s?\d[\d.,]*|\d[\d.,]*\s?(?:\p{Sc}|kr))\s*$/u
 const shippingLabel = /(?:shipping|postage|delivery|versand|porto|livraison|envio|frakt)(?: cost)? ?: ?/
 /** Where it says that shipping is free: `free S&H`, `Postage: free`; null where it does not. */
 export function freeShippingAt(words: readonly PlainWord[]): number | null {
@@ -216,7 +225,9 @@ function opensWithShipping(plain: string, words: readonly PlainWord[], rest: rea
   return (
     (wordsFor('shipping').at(words, 0) !== null || shippingLabel.test(plain)) &&
     rest.length <= 5 &&
-    !rest.some(({ word }) => /\d/.test(word))
+    !rest.some(({ word }) => /\d/.test(word)) &&
+    // `shipping $14.20, used` says two things
+    statesIn(rest).length === 0
   )
 }
 
@@ -319,6 +330,9 @@ export function priceOf(
       ? null
       : { amount: null, problem: 'range' }
   if (!one) return null
+  // `US $35.00 (CA $48.10)`: the same in other money
+  if (candidates.length === 2 && isConverted(raw, candidates))
+    return { amount: candidates[0]!, problem: null }
   if (now.length !== 1 && candidates.length > 1) return { amount: null, problem: 'several-prices' }
   if (one.value === null) return { amount: one, problem: 'ambiguous' }
   return { amount: one, problem: null }
@@ -336,6 +350,17 @@ function lastMark(words: readonly PlainWord[]): 'not' | 'now' | null {
   return mark
 }
 
+function isConverted(raw: string, [first, second]: readonly Amount[]): boolean {
+  return (
+    first!.currency !== second!.currency &&
+    first!.value !== null &&
+    /^\s*\(\s*(?:ca\.?|approx\.?|about|≈|~)?\s*\p{Lu}{0,3}\s?$/iu.test(
+      raw.slice(first!.end, second!.start),
+    ) &&
+    /^\s*\p{Lu}{0,3}\s*\)/iu.test(raw.slice(second!.end))
+  )
+}
+
 function isRange(raw: string, amounts: readonly Amount[]): boolean {
   const between = plainText(raw).slice(amounts[0]!.end, amounts[1]!.start)
   return /^\s*(?:-|–|—|to|bis|a|till)\s*$/.test(between)
@@ -348,13 +373,16 @@ function mannerOf(words: readonly PlainWord[]): Manner | null {
 }
 
 function mannerLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
-  const manner = mannerOf(words)
+  const manner = mannerOf(words) ?? (words.length === 1 && inPerson.has(words) ? 'local' : null)
   if (!manner) return null
   const rest = words.filter(({ word }) => !/^\d+[dhm]?$/.test(word))
   const sets = ['auction', 'fixedPrice', 'besidePrice', 'pageNoise', 'sold'] as const
   if (!areOnly(rest, [...sets.map(wordsFor), neutral])) return null
   return { ...base, kind: 'manner', manner }
 }
+
+/** Alone it tells how it was sold; among others it is the place of something. */
+const inPerson = new PhraseSet(['local', 'lokal', 'lokalt', 'en mano'])
 
 function stateLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
   const said = statesIn(words)
@@ -378,11 +406,11 @@ function stateLine(base: Base, words: readonly PlainWord[]): ReadLine | null {
 
 /** `name 98.2% positive (2.4K)`, `seller_name (1,234) 99.8%`. */
 const ofSeller =
-  /^[★☆⭐]|^\S+ (?:\([\d.,]+k?\) )?\d{2,3}(?:[.,]\d)? ?%(?: (?:positive|positiv|de votos positivos|d'évaluations positives))?(?: \([\d.,]+k?\))?$/i
+  /^(?:by|von|par|av) [\p{L}\d_.-]+ \([\d.,]+k?\)$|^[★☆⭐]|^\S+ (?:\([\d.,]+k?\) )?\d{2,3}(?:[.,]\d)? ?%(?: (?:positive|positiv|de votos positivos|d'évaluations positives))?(?: \([\d.,]+k?\))?$/iu
 
 /** `Results for "Quill 70"`: the head of a page. */
 const ofSearch =
-  /^(?:search|searched|results? (?:for|\d)|gesucht|suche|suchergebnisse?|resultats pour|recherche|resultados (?:para|de)|busqueda|sok|sokresultat|traffar|(?:completed|past|recent) sales (?:for|of))(?!\p{L})/u
+  /^(?:search|searched|results? (?:for|\d)|gesucht|suche|suchergebnisse?|resultats pour|recherche|resultados (?:para|de)|busqueda|sok|sokresultat|traffar|(?:completed|past|recent) sales (?:for|of)|(?:sold|completed|ended) (?:listings|results|auctions) (?:for|matching|of))(?!\p{L})/u
 
 /** Behind these stands a name, which may have figures in it. */
 const namesSeller = new PhraseSet(

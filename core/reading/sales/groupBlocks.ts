@@ -200,6 +200,7 @@ export function titleOf(block: Block): string {
     .slice(0, longestTitle)
     .replace(/\s+/g, ' ')
     .replace(before, '')
+    .replace(/^(?:my|our|an?|mein[en]*|mon|ma|mi|min|mitt) (?=\S+ \S)/, '')
     .replace(after, '')
     .replace(doubled, '$1')
     .slice(0, 500)
@@ -211,7 +212,7 @@ export const titleLabel =
 const pictureLabel = /^(?:image|picture|photo|thumbnail|bild|foto|imagen)\s*(?:of\b|:)\s*/i
 /** What stands before a title and is none: a label, `[SOLD]`, signs for the eye. */
 const before =
-  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[\p{L}{1,5}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\s?:\s+|(?:lot|los|artikel|item) \d+:\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|name|artikelname|bezeichnung|nom|nombre|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
+  /^(?:\s|\p{So}|\u200d|\ufe0f|\d{1,2}[.)]\s+(?=\p{L})|\[\p{L}{1,5}\]\s*|(?:sold|verkauft|vendue?|vendid[oa]|se vendi[oó]|s[aå]l[dt]|solgt)\s?:\s+|(?:lot|los|artikel|item) \d+:\s+|(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]) (?=[A-Z\d])|\[(?:sold|verkauft|vendue?|vendid[oa]|s[aå]l[dt]|solgt)\]\s*|(?:item|title|name|artikelname|bezeichnung|nom|nombre|product|listing|titel|artikel|article|objet|titre|art[ií]culo|producto|annons)\s*:\s+)+/iu
 /** The name of a picture runs into the title that says the same. */
 const doubled = /^(.{8,})\1$/
 const after = /(?:\s|\p{So}|\u200d|\ufe0f)+$/u

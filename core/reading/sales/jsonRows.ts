@@ -79,7 +79,7 @@ function fieldsOf(value: Record<string, unknown>, name = '', depth = 0): Fields 
     if (amount !== null) fields.set(own, amount)
     else if (isObject(each) && depth < deepest)
       for (const [inner, cell] of fieldsOf(each, own, depth + 1)) fields.set(inner, cell)
-    else fields.set(own, cellOf(each))
+    else fields.set(own, dayOf(own, each) ?? cellOf(each))
   }
   return fields
 }
@@ -90,6 +90,13 @@ function amountOf(value: Record<string, unknown>): string | null {
   const figure = cells.find((cell) => /^-?\d+(?:[.,]\d+)?$/.test(cell))
   const code = cells.find((cell) => /^[A-Z]{3}$/.test(cell))
   return cells.length === 2 && figure !== undefined && code !== undefined ? `${figure} ${code}` : null
+}
+
+/** `"sold_at": 1792868400`: seconds or milliseconds since 1970 under the name of a time, as its day by universal time. */
+function dayOf(name: string, value: unknown): string | null {
+  if (typeof value !== 'number' || !/(?:at|on|time|date|day|ended|stamp)$/i.test(name)) return null
+  const milliseconds = value > 1e12 ? value : value * 1000
+  return milliseconds > 1e12 && milliseconds < 4e12 ? new Date(milliseconds).toISOString().slice(0, 10) : null
 }
 
 const cellOf = (value: unknown): string =>

@@ -247,7 +247,9 @@ function titleWithPrice(raw: string, line: number, context: LineContext): ReadLi
     cut > 0 &&
     (wordsFor('besidePrice').at(before, cut - 1) ??
       wordsFor('sold').at(before, cut - 1) ??
-      wordsFor('notThePrice').at(before, cut - 1))
+      wordsFor('notThePrice').at(before, cut - 1) ??
+      // `sold on 24 Oct`: between the two
+      (linksDate.has(before[cut - 1]!.word) && wordsFor('sold').at(before, cut - 2)))
   )
     cut -= 1
   const at = cut === before.length ? from : before[cut]!.start
@@ -285,7 +287,7 @@ function restOf(tail: string, line: number, context: LineContext): ReadLine[] | 
     /\s{2,}/,
   ]) {
     const pieces = tail.split(split).filter((piece) => piece.trim() !== '')
-    const read = pieces.map((piece) => classifyLine(piece, line, context))
+    const read = pieces.flatMap((piece) => readPiece(piece, line, context))
     if (pieces.length > 1 && read.every(({ kind }) => kind !== 'title')) return read
   }
   return null
@@ -315,6 +317,7 @@ function withoutDate(tail: string, line: number, context: LineContext): ReadLine
   return read.includes(null) || said.kind !== 'date' ? null : [...read.flatMap((each) => each!), said]
 }
 
+const linksDate: ReadonlySet<string> = new Set(['on', 'the', 'am', 'den', 'le', 'el', 'at', 'der', 'for'])
 const joinsDate = /(?:[\s,;(|-]+|\b(?:on|the|am|den|le|el|at|der))+$/i
 
 interface BlockContext extends LineContext {
@@ -342,7 +345,9 @@ function readBlock(
   if (!date) say(first, 'no-date', 'no date of sale')
   else if (date.problem !== null) say(dateLines[0]!, date.problem, dateWords[date.problem])
   else if (isOpen) say(dateLines[0]!, 'ambiguous', 'does the date stand above or below its title?')
-  const manner = block.find((each) => each.manner !== undefined)?.manner
+  const manner = (['auction', 'local', 'fixed'] as const).find((each) =>
+    block.some((line) => line.manner === each),
+  )
   const state = block.find(({ kind }) => kind === 'state')?.condition ?? null
   const isEach = block.some((each) => each.isEach === true)
   const numbers = block.filter((each) => each.kind !== 'about').map((each) => each.line)
@@ -353,7 +358,7 @@ function readBlock(
       shipping: shippingText(shippingLine, currency),
       currency,
       soldOn: isOpen ? null : (date?.date ?? null),
-      manner: block.some((each) => each.manner === 'auction') ? 'auction' : (manner ?? 'fixed'),
+      manner: manner ?? 'fixed',
       condition: worse(state, stateOfTitle(title)),
       quantity: isEach ? 1 : (block.find((each) => each.quantity !== undefined)?.quantity ?? null),
       lines: [numbers[0]!, numbers.at(-1)!],

@@ -41,7 +41,7 @@ export const english: LanguageWords = {
     shipping cost, parcel, carriage, excl shipping, excluding shipping, plus shipping, excl postage, 1st class, 2nd class, first class, second class, can ship, will ship, can post, will post
   `),
   freeShipping: phrases(`
-    free shipping, free postage, free delivery, free p&p, shipping included, postage included,
+    free shipping, free postage, free delivery, seller paid shipping, seller paid postage, seller paid delivery, free p&p, shipping included, postage included,
     delivery included, free post, ships free, free local delivery, shipped free, inc shipping,
     incl shipping, including shipping, inc postage, incl postage, including postage, inc p&p, incl p&p, inc delivery,
     incl delivery, including delivery, shipping is free, free economy shipping, free standard shipping,
@@ -177,7 +177,7 @@ export const english: LanguageWords = {
     item no, located, listed by, dispatched from, posts from, collect from
   `),
   pageNoise: phrases(`
-    sponsored, showing, page, sort, sorted by, recently ended, newest first, refine, watchers, watching, watcher, view, views, new listing, top rated, top rated seller,
+    sponsored, showing, page, sort, sorted by, recently ended, ended recently, newest first, refine, watchers, watching, watcher, view, views, new listing, top rated, top rated seller,
     see details, see description, add to list, results, save this search, sort, filter, sort by, share,
     report, last one, almost gone, benefits charity, authenticity guarantee, free returns, returns accepted,
     no returns, advertisement, watch, details, more, image, photo, picture, opens in a new window,
@@ -187,7 +187,7 @@ export const english: LanguageWords = {
     ended, skip to main content, main content, of, to, view similar, view similar items, sell one like this,
     similar items, find similar, or best value, verified, seller, pro seller, positive, feedback, last chance,
     only one left, more like this, save, saved, follow, following, quick view, compare, add to favourites,
-    rating, ratings, stars, page, next, back to top, show more, show all
+    rating, ratings, stars, page, next, back to top, show more, show all, price dropped, price drop, reduced
   `),
   shopPage: phrases(`
     in stock, out of stock, add to cart, add to basket, add to bag, reviews, out of 5, ships in, sold out,

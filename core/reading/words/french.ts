@@ -76,7 +76,7 @@ export const french: LanguageWords = {
   `),
   state: {
     new: phrases(`
-      neuf, neuve, neuf sous blister, jamais utilise, neuf emballe, scelle, neuf scelle, sous blister,
+      neuf, neuve, neuf sous blister, neuf avec emballage, neuf avec etiquette, jamais utilise, neuf emballe, scelle, neuf scelle, sous blister,
       jamais servi, flambant neuf, tout neuf, neuf jamais utilise
     `),
     opened: phrases(`

@@ -52,7 +52,7 @@ export const german: LanguageWords = {
     inkl, zuschlag bei
   `),
   notThePrice: phrases(`
-    neupreis, kauferschutz, gebuhr, gebuhren, np, uvp, statt, war, ursprunglich, ehemals, ca, circa, ab, monatlich, gekostet, ungefahr,
+    vb, vhb, neupreis, kauferschutz, gebuhr, gebuhren, np, uvp, statt, war, ursprunglich, ehemals, ca, circa, ab, monatlich, gekostet, ungefahr,
     etwa, kostete, bisher, vorher, originalpreis, startpreis
   `),
   nowPrice: ['jetzt', 'nun', 'endpreis', 'verkauft', 'verkauft fur', 'zuschlag bei', 'reduziert auf'],
