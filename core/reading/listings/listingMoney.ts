@@ -26,9 +26,9 @@ const countBefore = /\b(over|under|up to|(?<!\bnow )only|last|since|hours:?|heal
 const notPriceAfter =
   /^\s*(new\b|more\b|less\b|elsewhere|online|retail|in (the )?shops?|off\b|rabatt|hours|h\b|hrs|years?|yrs?|months?|weeks?|days?|day\b|minutes|km\b|miles|%|percent|fps|pieces?\b|pcs|core|cores|bit\b|st\b(?!\.)|nd\b|rd\b|neu\b|neupreis|neuf|nuevo|ny\b|times|of them|warranty|modules|sticks?|drives?|units?)/
 const shippingBefore =
-  /(?<!\b(?:free|fast|quick|incl\.?|including|inc) )\b(shipping( is| costs?)?|ships? for|postage|post(ed)? for|delivery|courier|versand(kosten)?|zzgl\.?|frakt|porto|livraison|port|envoi|expedition|envio|gastos de envio|posting)\s*:?\s*(is |for |of |ist )?$/
+  /(?<!\b(?:free|fast|quick|incl\.?|including|inc|to) )\b(shipping( is| costs?)?|ships?( for)?|postage|post(ed)? for|delivery|courier|versand(kosten)?|zzgl\.?|frakt|porto|livraison|port|envoi|expedition|envio|gastos de envio|posting)\s*:?\s*(is |for |of |ist )?$/
 const shippingAfter =
-  /^\s*(for )?(the )?(shipping|postage|delivery|post\b|versand|frakt|de (port|livraison|envio)|d'envoi|for (post|shipping)|porto|envio|p&p|courier)\b/
+  /^\s*((for|to) )?(the )?((recorded|tracked|signed|insured|standard|express|economy) )?(ship|shipping|postage|delivery|post\b|versand|frakt|de (port|livraison|envio)|d'envoi|for (post|shipping)|porto|envio|p&p|courier)\b/
 
 const shippingWord = /^\s*(?:for )?(?:shipping|postage|delivery|versand|frakt|envio|courier)\s*$/
 const sharesShipping = (line: string, first: Amount, second: Amount) =>
@@ -77,7 +77,15 @@ export function amountsOf(text: string, home: string, models: ReadonlySet<string
     }
     offset += line.length + 1
   }
-  return found
+  return inOneCurrency(found)
+}
+
+/** `Price: 105` beside `£6.50 postage`: a bare figure is of the one currency the listing names. */
+function inOneCurrency(said: SaidAmount[]): SaidAmount[] {
+  const named = new Set(said.filter(({ amount }) => !amount.isBare).map(({ currency }) => currency))
+  const [one] = named
+  if (named.size !== 1 || one === undefined) return said
+  return said.map((each) => (each.amount.isBare ? { ...each, currency: one } : each))
 }
 
 /** What stands around an amount; the word between two that says which is the shipping belongs to the smaller. */
@@ -106,7 +114,7 @@ function kindOf(
   if (
     shippingBefore.test(before) ||
     shippingAfter.test(after) ||
-    (/\+\s*$/.test(before) && /^\s*(postage|shipping|versand|frakt|porto|de )/.test(after))
+    (/\+\s*$/.test(before) && /^\s*(postage|shipping|shipped|versand|frakt|porto|de )/.test(after))
   )
     return { kind: 'shipping', sure: 2 }
   if (notPriceAfter.test(after) || (notPriceBefore.test(before) && !/\bto\s*$/.test(before)))

@@ -29,7 +29,7 @@ interface Money {
 }
 
 const together =
-  /\b(for (everything|all|both|the (lot|set|pair|bundle))|together|takes (both|all|everything)|all together|zusammen|ensemble|tillsammans|in total|altogether)\b/
+  /\b(for (everything|all|both|the (lot|set|pair|bundle))|for the (two|three|four)|together|takes (both|all|everything)|all together|zusammen|ensemble|tillsammans|in total|altogether)\b/
 
 /** The price of all things together, and of each where each has its own; what is conditional is not the price. */
 export function priceOf(
@@ -46,11 +46,16 @@ export function priceOf(
   const each = prices.find((price) => price.kind === 'each')
   const currency = (each ?? prices[0])?.currency ?? null
   const [only] = found
+  const plain = plainText(text)
+  // the words behind an amount, up to the next
+  const behind = ({ end }: SaidAmount) =>
+    plain.slice(end, Math.min(end + 24, ...said.filter(({ start }) => start > end).map(({ start }) => start)))
+  const whole = prices.find((price) => together.test(behind(price)))
   if (each && found.length === 1 && each.amount.value !== null) {
     perThing.set(only!, each.amount.value)
-    return { price: times(each.amount.value, only!.quantity, each.currency ?? home), currency, perThing }
+    const price = whole?.amount.value ?? times(each.amount.value, only!.quantity, each.currency ?? home)
+    return { price, currency, perThing }
   }
-  const whole = prices.find(({ end }) => together.test(plainText(text).slice(end, end + 24)))
   if (found.length > 1 && !whole) {
     for (const thing of found) {
       const own = prices
@@ -118,10 +123,11 @@ function toText(minor: number, currency: string): string {
   return (minor / 10 ** places).toFixed(places)
 }
 
+/** `$98 shipped`, but not `+ $10 shipped`, nor `shipped in a box`. */
+const shipped = /(?<!\+ ?\p{Sc}? ?[\d.,]+ ?\p{Sc}? ?)\bshipped\b(?! (?:in|with))/u
 /** What shipping is said to cost; `shipped` and its kind are nothing to pay. */
 export function shippingOf(text: string, said: readonly SaidAmount[], currency: string): string | null {
   const words = wordsOf(plainText(text))
-  if (wordsFor('freeShipping').has(words) || /\bshipped\b(?! (in|with))/.test(plainText(text)))
-    return toText(0, currency)
+  if (wordsFor('freeShipping').has(words) || shipped.test(plainText(text))) return toText(0, currency)
   return said.find((each) => each.kind === 'shipping')?.amount.value ?? null
 }

@@ -37,6 +37,7 @@ export function piecesOf(
       } else if (
         comingAfter.test(after) ||
         isLast(coming, before) ||
+        isListed(plain.slice(0, match.index)) ||
         /\bare there\b/.test(plain.slice(match.index, match.index + 50))
       ) {
         if (!includes.includes(name)) includes.push(name)
@@ -54,6 +55,19 @@ function isOwnKind(name: PieceName, roles: ReadonlySet<Role | null>): boolean {
   if (name === 'panel') return !roles.has('case')
   return false
 }
+
+/** `comes with box, shield, two cables`: one of a list of few words each. */
+function isListed(before: string): boolean {
+  const sentence = before.slice(Math.max(...['. ', '\n', ';'].map((mark) => before.lastIndexOf(mark))) + 1)
+  const [, list] = listOpens.exec(sentence) ?? []
+  return (
+    list !== undefined &&
+    list.split(/,| and | und | et | y | och |&|\+/).every((item) => wordsOf(item).length <= 3) &&
+    !lacking.test(list) &&
+    !lackingAfter.test(list)
+  )
+}
+const listOpens = /\b(?:comes? with|includes?|including|incl\.?|inkl\.?|comprend|incluye|ingar):? (.*)$/
 
 /** Whether a pattern is the last thing said before, or a word or two earlier. */
 function isLast(pattern: RegExp, before: string): boolean {

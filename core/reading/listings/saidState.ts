@@ -56,10 +56,15 @@ function lineOf(text: string, at: number): { start: number; end: number } {
   return { start: text.lastIndexOf('\n', Math.max(0, at - 1)) + 1, end: end < 0 ? text.length : end }
 }
 
+/** `one dead RAM slot`: a place on it, not the thing. */
+const ofPort = /^ (?:ram |memory |dimm |usb |sata |audio |fan |m\.2 )?(?:slots?|ports?|headers?|pixels?)\b/
+
 /** A word of damage that is not denied, and was not put right. */
 function brokenIn(plain: string): boolean {
   for (const match of plain.matchAll(new RegExp(broken.source, 'g'))) {
     const before = plain.slice(Math.max(0, match.index - 16), match.index)
+    const after = plain.slice(match.index + match[0].length)
+    if (ofPort.test(after)) continue
     if (!/\b(no|not|never|nothing|kein\w*|ohne|sans|utan|inga)\s+(\w+\s+)?$/.test(before)) return true
   }
   return false
@@ -91,9 +96,11 @@ export function conditionOf(text: string, works: Works): Condition | null {
 const sealedWords =
   /\b(sealed|brand new|never (used|opened|installed)|unopened|versiegelt|originalverpackt|neu\b|neuf|scelle|precintad|nuevo|oanvand|obruten|bnib|unused)/
 
-/** `new price`, `new thermal paste`, `a new card`: said of another thing. */
+/** `new price`, `new thermal paste`, `never used it on anything else`, `a new card`: said of another thing. */
 function isOfThing(words: readonly { readonly word: string }[], at: number): boolean {
   const next = words[at + 1]?.word ?? ''
+  const [it, where] = [words[at + 2]?.word ?? '', words[at + 3]?.word ?? '']
+  if (it === 'it' && /^(on|with|in|for)$/.test(where)) return false
   const before = words[at - 1]?.word ?? ''
   return (
     !/^(price|thermal|paste|one|card|build|for|preis|\d+)$/.test(next) &&
