@@ -111,11 +111,14 @@ function readNameWords(part: Part): string[] {
   )
   const withoutMake = words.filter((token) => !make.has(token))
   // a name of nothing but its make and a size (`650 W`) keeps them: others make as many watts
-  const named = withoutMake.every((token) => sizeAlone.test(token)) ? words : withoutMake
-  return joinSuffixes(
-    named.length > 0 ? named : normaliseTitle(part.name).filter((token) => !make.has(token)),
-  )
+  const isNamed = !withoutMake.every((token) => sizeAlone.test(token))
+  // `Sparrow 650` is sold as often as `Sparrow 650W`: the bare figure meets both
+  const named = isNamed ? withoutMake.map(bareWatts) : words
+  const kept = named.length > 0 ? named : normaliseTitle(part.name).filter((token) => !make.has(token))
+  return joinSuffixes(kept)
 }
+
+const bareWatts = (token: string) => token.replace(/^(\d{3,4})w$/, '$1')
 
 function joinSuffixes(words: readonly string[]): string[] {
   const joined: string[] = []
@@ -134,11 +137,13 @@ function joinSuffixes(words: readonly string[]): string[] {
  * name (`cube` in one that is otherwise the same).
  */
 function siblingNames(part: Part, must: readonly string[], library: readonly Part[]): string[] {
-  const own = must.flatMap((word) => word.split(' '))
+  const own = must.flatMap((word) => word.split(' ')).map(bareWatts)
   const names = new Set<string>()
   for (const other of library) {
     if (other.id === part.id || other.role !== part.role) continue
-    const words = nameWords(other).flatMap((word) => word.split(' '))
+    const words = nameWords(other)
+      .flatMap((word) => word.split(' '))
+      .map(bareWatts)
     if (words.join(' ') === own.join(' ') || !words.some((word) => own.includes(word))) continue
     const goesOn = words.length > own.length && own.every((word, index) => words[index] === word)
     // the model number with its suffix is what a title says; the line's name is often left out
@@ -151,5 +156,6 @@ function siblingNames(part: Part, must: readonly string[], library: readonly Par
         for (const word of words) if (!own.includes(word) && word.length > 2) names.add(word)
     }
   }
-  return [...names].sort()
+  const withWatts = part.role === 'supply' ? [...names].map((name) => name.replace(/\b\d{3,4}$/, '$&w')) : []
+  return [...new Set([...names, ...withWatts])].sort()
 }

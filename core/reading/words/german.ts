@@ -127,7 +127,7 @@ export const german: LanguageWords = {
     eingestellt, vb, vhb, verhandlungsbasis, festpreis, zu verkaufen, verhandelbar
   `),
   wanted: phrases(`
-    suche, gesucht, ich suche, kaufe, tausche, ankauf, wir kaufen, tausch gegen, gegen, suchen, tausch
+    suche, gesucht, ich suche, tauschgesuch, kaufgesuch, gesuch, kaufe, tausche, ankauf, wir kaufen, tausch gegen, gegen, suchen, tausch
   `),
   machine: phrases(`
     rechner, komplettrechner, komplett pc, komplett-pc, gaming-pc, computer, standrechner, spielerechner,
