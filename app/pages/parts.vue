@@ -17,7 +17,15 @@ const picked = ref<readonly string[]>([])
 const comparing = ref(false)
 useHead({ title: 'Parts · Tarvin' })
 const load = async () => (library.value = await request<LibraryView>('/api/library'))
-onMounted(() => run(load))
+const session = useSession()
+onMounted(() =>
+  run(async () => {
+    await session.load()
+    await load()
+  }),
+)
+/** Past sales that are kept while the library has no part they could be of. */
+const waiting = computed(() => (library.value?.parts.length === 0 ? (session.view?.soldRecords ?? 0) : 0))
 const words = computed(() =>
   search.value
     .toLowerCase()
@@ -189,7 +197,11 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
         </button>
       </template>
     </DataTable>
-    <p v-if="library && shown.length === 0" class="mt-4 text-soft">
+    <p v-if="waiting > 0" class="mt-4 text-waiting">
+      {{ waiting.toLocaleString('en') }} past {{ waiting === 1 ? 'sale waits' : 'sales wait' }} for a part:
+      add what was sold, and its street price shows.
+    </p>
+    <p v-else-if="library && shown.length === 0" class="mt-4 text-soft">
       No part here. Open a library file, or add one.
     </p>
   </main>

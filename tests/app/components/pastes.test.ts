@@ -132,6 +132,8 @@ describe('past sales as they were understood', async () => {
     ]
     expect(input.sales.map((each) => each.price)).toEqual(['131.00', '188.00'])
     expect(input.source.name).toBe('Gavelry')
+    // no part of the library is among them, and none is made
+    expect(shown.emitted('keep')![0]![2]).toBe('2 kept; they wait for a part that they are sales of')
   })
 
   test('what is kept already under the source that is named is told before', async () => {

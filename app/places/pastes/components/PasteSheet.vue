@@ -63,7 +63,7 @@ interface Kept {
 }
 
 /** Keeps all of it at once, and goes to what came of it. */
-async function keep(input: Partial<PasteInput>, goTo: string | null) {
+async function keep(input: Partial<PasteInput>, goTo: string | null, told = 'kept') {
   let kept: Kept | null = null
   const done = await run(
     async () => {
@@ -82,7 +82,7 @@ async function keep(input: Partial<PasteInput>, goTo: string | null) {
       })
     },
     {
-      message: 'kept',
+      message: told,
       undo: async () => {
         await request('/api/pastes/undo', { method: 'POST', body: { paste: kept!.paste } })
         await refresh()

@@ -19,7 +19,7 @@ const { reading, library, busy } = defineProps<{
 }>()
 const currency = defineModel<string>('currency', { required: true })
 const dayFirst = defineModel<boolean | null>('dayFirst', { required: true })
-const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
+const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null, told?: string] }>()
 const rows = usePasteDraft(
   'sales',
   reading.sales.records.map((record) => ({ ...record })),
@@ -78,6 +78,7 @@ function keep(only?: SalesOf) {
       meanings: said.value,
     },
     first ? `prices?part=${first}` : 'prices',
+    first ? undefined : `${good.value.length} kept; they wait for a part that they are sales of`,
   )
 }
 const best = computed(() => proposals.value.find((each) => each.partId === null))
