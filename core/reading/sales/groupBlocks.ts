@@ -1,5 +1,5 @@
 import { plainText } from '../../text/plainText'
-import type { ReadLine } from './classifyLine'
+import type { ReadLine } from './lines/readLine'
 import { stateOfTitle } from './stateOf'
 import { saysUnsold } from './unsold'
 

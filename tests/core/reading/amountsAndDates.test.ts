@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { findAmounts, marksOf } from '#core/reading/amounts/findAmounts'
 import { dayFirstOf, findDate } from '#core/reading/dates/findDate'
-import { classifyLine } from '#core/reading/sales/classifyLine'
+import { classifyLine } from '#core/reading/sales/lines/classifyLine'
 import { groupTitles } from '#core/reading/sales/groupTitles'
 import { stateOfTitle, worse } from '#core/reading/sales/stateOf'
 

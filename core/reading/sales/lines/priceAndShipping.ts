@@ -1,8 +1,10 @@
-import { findAmounts } from '../amounts/findAmounts'
-import { findDate } from '../dates/findDate'
-import { wordsFor } from '../words/allWords'
-import { plainText, wordsOf } from '../../text/plainText'
-import { classifyLine, freeShippingAt, type LineContext, type ReadLine } from './classifyLine'
+import { findAmounts } from '../../amounts/findAmounts'
+import { findDate } from '../../dates/findDate'
+import { wordsFor } from '../../words/allWords'
+import { plainText, wordsOf } from '../../../text/plainText'
+import { classifyLine } from './classifyLine'
+import type { LineContext, ReadLine } from './readLine'
+import { freeShippingAt } from './shippingLine'
 
 const shipped = /\bshipped\s*$/
 /** `$160 + shipping`: how much is not said. */
