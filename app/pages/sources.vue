@@ -65,7 +65,9 @@ const columns: readonly Column<SourceView>[] = [
   { key: 'actions', name: 'what to do', isSpoken: true, class: 'text-right text-xs whitespace-nowrap' },
 ]
 const shippingText = ({ shippingKind, shippingAmount, shippingFreeFrom, currency }: SourceView) =>
-  (shippingKind === 'none' ? '—' : `${amount(shippingAmount, currency)} ${currency} ${shippingKind}`) +
+  (shippingKind === 'none'
+    ? '—'
+    : `${amount(shippingAmount, currency)} ${currency} ${shippingKind.replace('-', ' ')}`) +
   (shippingFreeFrom === null ? '' : `, free from ${amount(shippingFreeFrom, currency)}`)
 </script>
 

@@ -40,7 +40,7 @@ export const french: LanguageWords = {
     expedition gratuite, port compris
   `),
   pickup: phrases(`
-    remise en main propre, retire sur place, main propre, retrait sur place, a retirer sur place, retrait uniquement,
+    cueillette, cueillette seulement, remise en main propre, retire sur place, main propre, retrait sur place, a retirer sur place, retrait uniquement,
     retrait en main propre, en main propre, remise en mains propres
   `),
   importCharges: phrases(`
