@@ -1,4 +1,5 @@
 import { CoreError } from '../../errors/coreError'
+import { salesHeaders } from '../../reading/sales/salesHeaders'
 import type { Condition, Manner } from '../../reading/sales/soldRecord'
 import { readCsv } from '../../reading/tables/readCsv'
 import { readRows } from '../../reading/tables/readRows'
@@ -32,17 +33,13 @@ export const soldRecordFields = [
 export type SoldRecordField = (typeof soldRecordFields)[number]
 export const neededSoldRecordFields: readonly SoldRecordField[] = ['title', 'price', 'soldOn']
 
+const { bids: _bids, ...sharedHeaders } = salesHeaders
 const headerWords: HeaderWords<SoldRecordField> = {
   id: ['id', 'record', 'item id', 'number', 'reference', 'ref'],
   source: ['source', 'site', 'market', 'from', 'where'],
-  title: ['title', 'name', 'item', 'description', 'listing'],
-  price: ['price', 'sold price', 'sold for', 'amount', 'cost', 'total'],
-  shipping: ['shipping', 'postage', 'delivery', 'freight'],
-  currency: ['currency', 'cur'],
-  soldOn: ['sold on', 'sold', 'date', 'date sold', 'ended', 'end date', 'day'],
-  manner: ['manner', 'manner of sale', 'kind of sale', 'type', 'format', 'sale'],
-  condition: ['condition', 'state', 'quality'],
-  quantity: ['quantity', 'qty', 'count', 'pieces'],
+  ...sharedHeaders,
+  // in a list of one's own the total is what was paid; on a page it is that with the shipping
+  price: [...sharedHeaders.price, 'total'],
 }
 
 const mannerSpellings: Readonly<Record<Manner, readonly string[]>> = {

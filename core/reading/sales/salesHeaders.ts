@@ -2,6 +2,7 @@ import { isCurrency } from '../../money/currencies'
 import type { Currency } from '../../money/money'
 import { phrases } from '../../text/phrases'
 import { plainText, wordsOf } from '../../text/plainText'
+import { wordsApart } from '../../text/wordsApart'
 import { findAmounts, marksOf } from '../amounts/findAmounts'
 import type { SalesContext } from './readSales'
 
@@ -19,8 +20,8 @@ const fields = [
 /** What a column of past sales can hold. */
 export type Field = (typeof fields)[number]
 
-/** Words of a header, in five languages; whole cells first, then words in them. */
-const headers: Readonly<Record<Field, readonly string[]>> = {
+/** Words of a header, in five languages, of a paste as of a file; whole cells first, then words in them. */
+export const salesHeaders: Readonly<Record<Field, readonly string[]>> = {
   title: phrases(`
     title, name, item, description, listing, item title, product, article, part, parts, thing, model, teil, piece, pieza, komponent, titel, artikel, bezeichnung,
     titre, objet, titulo, articulo, rubrik, benamning, annonce, what
@@ -61,9 +62,6 @@ export function wordsIn(cell: string): string {
     .join(' ')
 }
 
-/** `soldPrice` is two words, as `sold_price` is. */
-export const wordsApart = (cell: string): string => cell.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
-
 /** The columns whose headers say what they hold. */
 export function byHeader(header: readonly string[]): Map<Field, number> {
   const cells = header.map((cell) => wordsIn(wordsApart(cell)))
@@ -72,7 +70,7 @@ export function byHeader(header: readonly string[]): Map<Field, number> {
   for (const fits of [isWord, hasWord])
     for (const field of fields) {
       if (found.has(field)) continue
-      const at = headers[field]
+      const at = salesHeaders[field]
         .map((word) =>
           cells.findIndex(
             (cell, index) =>
@@ -92,7 +90,7 @@ const hasWord = (cell: string, word: string) => !/\d/.test(cell) && ` ${cell} `.
 
 /** `shipping price` is no price. */
 const isOther = (field: Field, cell: string) =>
-  field === 'price' && headers.shipping.some((word) => hasWord(cell, word))
+  field === 'price' && salesHeaders.shipping.some((word) => hasWord(cell, word))
 
 /** The columns that were said to hold something. */
 export function columnsGiven(

@@ -1,7 +1,7 @@
 import { plainText, wordsOf } from '../../text/plainText'
 import { wordsFor } from '../words/allWords'
 import type { Condition, Manner } from './soldRecord'
-import { wordsApart } from './salesHeaders'
+import { wordsApart } from '../../text/wordsApart'
 import { statesIn, worse } from './stateOf'
 
 /** The state a cell names; the worst of several, null where it names none. */

@@ -1,3 +1,6 @@
+import { plainText } from '../../text/plainText'
+import { wordsApart } from '../../text/wordsApart'
+
 /** Which column of a file holds a field: its index, or null for "not in the file". */
 export type ColumnMap<F extends string> = Readonly<Record<F, number | null>>
 
@@ -20,9 +23,8 @@ export function proposeColumns<F extends string>(
   words: HeaderWords<F>,
 ): ColumnMap<F> {
   const normal = header.map((cell) =>
-    cell
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, ' ')
+    plainText(wordsApart(cell))
+      .replace(/[^\p{L}\p{N}]+/gu, ' ')
       .trim(),
   )
   const used = new Set<number>()

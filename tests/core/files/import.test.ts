@@ -32,6 +32,24 @@ describe('readSoldRecords', () => {
       quantity: null,
     })
   })
+  test.each([
+    ['Bezeichnung;Verkaufspreis;Versandkosten;Währung;Verkauft am;Zustand'],
+    ['Objet;Prix de vente;Frais de port;Devise;Vendu le;État'],
+    ['Título;Precio final;Gastos de envío;Divisa;Fecha de venta;Estado'],
+    ['Benämning;Slutpris;Frakt;Valuta;Såld den;Skick'],
+    ['itemTitle;soldPrice;postage;cur;endDate;cond'],
+  ])('the headers of a file are known by the words a paste knows: %s', (header) => {
+    const { records, problems } = read(`${header}\nTarn 640;120,50;9,00;EUR;01.10.2026;used\n`)
+    expect(problems).toEqual([])
+    expect(records[0]).toMatchObject({
+      title: 'Tarn 640',
+      price: 12_050,
+      shipping: 900,
+      currency: 'EUR',
+      soldOn: '2026-10-01',
+      condition: 'used',
+    })
+  })
   test('semicolons, decimal commas and dates with points', () => {
     expect(read('Title;Price;Date\nTarn 640;1.129,50;01.10.2026\n').records[0]).toMatchObject({
       price: 112_950,

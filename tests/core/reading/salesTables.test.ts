@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { jsonRows } from '#core/reading/sales/jsonRows'
 import { readSales } from '#core/reading/sales/readSales'
-import { byHeader, currencyOfHeader, wordsApart } from '#core/reading/sales/salesHeaders'
+import { byHeader, currencyOfHeader } from '#core/reading/sales/salesHeaders'
+import { wordsApart } from '#core/text/wordsApart'
 import { columnsOf, tableIn } from '#core/reading/sales/salesTable'
 import { saysUnsold } from '#core/reading/sales/unsold'
 
