@@ -4,7 +4,6 @@ import type { LeadInboxView, LeadView } from '#shared/leads/views'
 import type { LookoutHit } from '#shared/prices/views'
 import { arrangeLeads, leadAge, type LeadOrder, type LeadShow } from '~/places/leads/state/leadList'
 import { request } from '~/utils/request'
-import { amount, shortDate } from '~/utils/show'
 
 /** Leads: which of the things on offer is worth it, at what price, with what risk? */
 const build = useBuild()
@@ -78,86 +77,12 @@ function move(by: number) {
   const next = shown.value[Math.min(shown.value.length - 1, Math.max(0, at + by))]
   if (next) leadId.value = next.id
 }
-/** The last action and how to take it back, for Z. */
-let lastUndo: (() => Promise<unknown>) | null = null
-async function choose() {
-  const chosen = lead.value
-  if (!chosen) return
-  if (chosen.choiceId) {
-    const choiceId = chosen.choiceId
-    lastUndo = async () => {
-      await build.putBack(choiceId, chosen.title)
-      await load()
-    }
-    await run(
-      async () => {
-        await build.takeOut(choiceId, chosen.title)
-        await load()
-      },
-      { message: `${chosen.title} removed`, undo: lastUndo },
-    )
-  } else {
-    lastUndo = async () => {
-      const made = build.view!.choices.find((choice) => choice.leadId === chosen.id)
-      if (made) await build.takeOut(made.id, chosen.title)
-      await load()
-    }
-    await run(
-      async () => {
-        await build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title)
-        await load()
-      },
-      { message: `${chosen.title} put into the build`, undo: lastUndo },
-    )
-  }
-}
-async function pass() {
-  const passed = lead.value
-  if (!passed) return
-  const to = passed.state === 'open' ? 'passed' : 'open'
-  const at = shown.value.findIndex((each) => each.id === passed.id)
-  const next = shown.value[at + 1] ?? shown.value[at - 1]
-  let done = 0
-  lastUndo = async () => {
-    // by its number, so that a choice it made void stands again
-    await request(`/api/ledger/actions/${done}/undo`, { method: 'POST', body: {} })
-    if (passed.choiceId !== null) await build.load(build.view!.id)
-    await load()
-    leadId.value = passed.id
-  }
-  await run(
-    async () => {
-      await request(`/api/leads/${passed.id}/${to === 'passed' ? 'pass' : 'reopen'}`, {
-        method: 'POST',
-        body: { day: build.view!.today, reason: '' },
-        onAction: (action) => (done = action),
-      })
-      if (passed.choiceId !== null) await build.load(build.view!.id)
-      await load()
-      leadId.value = next?.id ?? ''
-    },
-    {
-      message: to === 'passed' ? `passed on ${passed.title}` : `${passed.title} is open again`,
-      undo: lastUndo,
-    },
-  )
-}
-async function ask() {
-  const asked = lead.value
-  if (!asked) return
-  const before = asked.askedOn
-  const send = async (askedOn: string | null) => {
-    await request(`/api/leads/${asked.id}`, { method: 'PATCH', body: { askedOn } })
-    await load()
-  }
-  lastUndo = () => send(before)
-  await run(() => send(today), { message: 'asked today', undo: lastUndo })
-}
-async function undo() {
-  const action = lastUndo
-  lastUndo = null
-  if (action) await run(action)
-}
+const { choose, pass, ask, undo } = useLeadActions({
+  lead,
+  shown,
+  load,
+  select: (next) => (leadId.value = next),
+})
 async function captured(newId: string | null) {
   capturing.value = 'no'
   await load()
@@ -216,35 +141,7 @@ useKeys({
             </button>
           </div>
         </div>
-        <p
-          v-if="hit"
-          class="mb-2 flex items-center gap-3 border-l-4 border-settled bg-settled-ground px-3 py-1.5"
-        >
-          <span
-            >Came in under your limit: {{ hit.partName }} for
-            <b class="figures">{{ amount(hit.cost, hit.currency) }}</b>{{
-              hit.manner === 'auction' ? ' as the bid stands' : ''
-            }}, you look out at <span class="figures">{{ amount(hit.limit, hit.currency) }}</span>.<template
-              v-if="hit.tooCheap"
-            >
-              It is far under the street: look twice.</template
-            ></span
-          ><button type="button" class="quiet-button ml-auto" @click="seen">seen to</button>
-        </p>
-        <p v-if="lead.vanishedOn" class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5">
-          Gone from {{ lead.sourceName }} since {{ shortDate(lead.vanishedOn) }}; its price is its last ask.
-        </p>
-        <p
-          v-if="lead.things.length === 0"
-          class="mb-2 border-l-4 border-waiting bg-waiting-ground px-3 py-1.5"
-        >
-          Its title names no one part of the library.
-          <button type="button" class="quiet-button" @click="edit(lead.id)">Say what is in it</button>
-        </p>
-        <p v-else-if="lead.tieDeduced" class="mb-2 text-soft">
-          What is in it was read from the title.
-          <button type="button" class="quiet-button" @click="edit(lead.id)">Change it</button>
-        </p>
+        <LeadNotices :lead="lead" :hit="hit" @seen="seen" @edit="edit(lead.id)" />
         <LeadDetail
           :lead="lead"
           :currency="build.view!.currency"

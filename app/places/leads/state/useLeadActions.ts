@@ -1,0 +1,100 @@
+import type { Ref } from 'vue'
+import type { LeadView } from '#shared/leads/views'
+import { request } from '~/utils/request'
+
+/** What the actions need of the page of leads. */
+interface LeadsPage {
+  /** the lead that is open; null where none is */
+  readonly lead: Readonly<Ref<LeadView | null>>
+  readonly shown: Readonly<Ref<readonly LeadView[]>>
+  load(): Promise<unknown>
+  select(leadId: string): void
+}
+
+/** What is done with the open lead by a key or a button: put into the build or taken out, passed on, asked; the last is undone by Z. */
+export function useLeadActions(page: LeadsPage) {
+  const build = useBuild()
+  const { run } = useAction()
+  /** The last action and how to take it back, for Z. */
+  let lastUndo: (() => Promise<unknown>) | null = null
+  async function choose() {
+    const chosen = page.lead.value
+    if (!chosen) return
+    if (chosen.choiceId) {
+      const choiceId = chosen.choiceId
+      lastUndo = async () => {
+        await build.putBack(choiceId, chosen.title)
+        await page.load()
+      }
+      await run(
+        async () => {
+          await build.takeOut(choiceId, chosen.title)
+          await page.load()
+        },
+        { message: `${chosen.title} removed`, undo: lastUndo },
+      )
+    } else {
+      lastUndo = async () => {
+        const made = build.view!.choices.find((choice) => choice.leadId === chosen.id)
+        if (made) await build.takeOut(made.id, chosen.title)
+        await page.load()
+      }
+      await run(
+        async () => {
+          await build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title)
+          await page.load()
+        },
+        { message: `${chosen.title} put into the build`, undo: lastUndo },
+      )
+    }
+  }
+  async function pass() {
+    const passed = page.lead.value
+    if (!passed) return
+    const to = passed.state === 'open' ? 'passed' : 'open'
+    const at = page.shown.value.findIndex((each) => each.id === passed.id)
+    const next = page.shown.value[at + 1] ?? page.shown.value[at - 1]
+    let done = 0
+    lastUndo = async () => {
+      // by its number, so that a choice it made void stands again
+      await request(`/api/ledger/actions/${done}/undo`, { method: 'POST', body: {} })
+      if (passed.choiceId !== null) await build.load(build.view!.id)
+      await page.load()
+      page.select(passed.id)
+    }
+    await run(
+      async () => {
+        await request(`/api/leads/${passed.id}/${to === 'passed' ? 'pass' : 'reopen'}`, {
+          method: 'POST',
+          body: { day: build.view!.today, reason: '' },
+          onAction: (action) => (done = action),
+        })
+        if (passed.choiceId !== null) await build.load(build.view!.id)
+        await page.load()
+        page.select(next?.id ?? '')
+      },
+      {
+        message: to === 'passed' ? `passed on ${passed.title}` : `${passed.title} is open again`,
+        undo: lastUndo,
+      },
+    )
+  }
+  async function ask() {
+    const asked = page.lead.value
+    if (!asked) return
+    const before = asked.askedOn
+    const send = async (askedOn: string | null) => {
+      await request(`/api/leads/${asked.id}`, { method: 'PATCH', body: { askedOn } })
+      await page.load()
+    }
+    lastUndo = () => send(before)
+    await run(() => send(build.view!.today), { message: 'asked today', undo: lastUndo })
+  }
+  async function undo() {
+    const action = lastUndo
+    lastUndo = null
+    if (action) await run(action)
+  }
+
+  return { choose, pass, ask, undo }
+}
