@@ -9,7 +9,7 @@ const onTheMarket = /(bench|life|machine|markets|plan|purchase|scales)\.spec\.ts
 export default defineConfig({
   testDir: './tests/browser',
   timeout: 240_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 30_000 },
   // two lanes side by side, each in order by itself: the one over the market whose days pass, the other over the rest
   workers: 2,
   projects: [
