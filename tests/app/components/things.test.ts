@@ -22,7 +22,12 @@ import { asSent, Counter, press, registerCounter } from './counter'
 
 /** A thing on screen through its whole life, and what else is done with one part at a time. */
 let counter: Counter
-beforeAll(() => registerCounter(['TheFigure', 'DateField', 'PartPicker', 'SaleFields']))
+beforeAll(() =>
+  registerCounter([
+    ...['TheFigure', 'DateField', 'PartPicker', 'SaleFields'],
+    ...['KeptReads', 'OwnFigure', 'WaitNotes', 'LastAsks'],
+  ]),
+)
 beforeEach(async () => {
   counter = await Counter.open()
   useSession().view = {
@@ -217,8 +222,19 @@ test('a read is kept with its day, a figure of one’s own beside the sample', a
   const own = shown.findAll('form').find((form) => form.find('input[aria-label="your own figure"]').exists())!
   await own.trigger('submit')
   await flushPromises()
+  await shown.find('input[aria-label="what to wait for"]').setValue('a new line')
+  shown
+    .findComponent({ name: 'WaitNotes' })
+    .findComponent({ name: 'DateField' })
+    .vm.$emit('update:modelValue', '2026-11-20')
+  const wait = shown.findAll('form').find((form) => form.text().includes('whole role'))!
+  await wait.trigger('submit')
+  await flushPromises()
   const paths = written().map(({ path }) => path.split('/').at(-1))
-  expect(paths).toEqual(expect.arrayContaining(['reads', 'own-figure']))
+  expect(paths).toEqual(expect.arrayContaining(['reads', 'own-figure', 'wait-notes']))
+  expect(written().at(-1)!.body).toMatchObject({ what: 'a new line', expectedOn: '2026-11-20', chance: 0.6 })
+  // each is read anew by the leaf, and handed on
+  expect(shown.emitted('changed')).toHaveLength(3)
   expect(written().find(({ path }) => path.endsWith('own-figure'))!.body).toMatchObject({ amount: '115' })
 })
 

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { percentChange } from '#core/pricing/street/readHistory'
+import type { PriceView } from '#shared/prices/views'
+import type { Column } from '~/ui/tables/column'
+import { request } from '~/utils/request'
+import { amount, shortDate, signedPercent } from '~/utils/show'
+
+/** Reads of the street price that were kept, and how it has moved since each. */
+const { view } = defineProps<{ view: PriceView }>()
+const emit = defineEmits<{ changed: [view: PriceView] }>()
+const { path, change } = usePriceChange(
+  () => view.partId,
+  (next) => emit('changed', next),
+)
+const readOn = ref(view.asOf)
+const readNote = ref('')
+type Read = PriceView['reads'][number]
+const columns: readonly Column<Read>[] = [
+  { key: 'readOn', name: 'read on', by: (read) => read.readOn },
+  { key: 'patient', name: 'patient', isFigure: true, by: (read) => read.patient },
+  { key: 'typical', name: 'typical', isFigure: true, by: (read) => read.typical },
+  { key: 'hurried', name: 'quick', isFigure: true, by: (read) => read.hurried },
+  { key: 'since', name: 'since', isFigure: true },
+  { key: 'archive', name: 'archive', isSpoken: true },
+]
+const keepRead = () =>
+  change(
+    () =>
+      request(`${path.value}/reads`, {
+        method: 'POST',
+        body: { readOn: readOn.value, note: readNote.value },
+      }),
+    `read of ${readOn.value} kept`,
+  )
+const dropRead = (id: number) =>
+  change(
+    () => request(`/api/prices/reads/${id}`, { method: 'DELETE' }),
+    'read archived',
+    () => request(`/api/prices/reads/${id}/restore`, { method: 'POST' }),
+  )
+</script>
+
+<template>
+  <section class="sheet p-3">
+    <h2>Kept reads</h2>
+    <DataTable
+      v-if="view.reads.length > 0"
+      :columns="columns"
+      :rows="view.reads"
+      :row-id="(read) => String(read.id)"
+    >
+      <template #readOn="{ row: read }">
+        {{ shortDate(read.readOn) }}
+        <span class="text-xs text-soft">{{ read.kept }}, {{ read.grade }}</span
+        ><span v-if="read.note" class="block text-xs text-soft">{{ read.note }}</span>
+      </template>
+      <template #patient="{ row: read }">{{ amount(read.patient, view.currency) }}</template>
+      <template #typical="{ row: read }"
+        ><b>{{ amount(read.typical, view.currency) }}</b></template
+      >
+      <template #hurried="{ row: read }">{{ amount(read.hurried, view.currency) }}</template>
+      <template #since="{ row: read }">{{
+        view.marks ? signedPercent(percentChange(read.typical, view.marks.typical)) : '—'
+      }}</template>
+      <template #archive="{ row: read }">
+        <button
+          type="button"
+          class="quiet-button text-xs"
+          :aria-label="`archive the read of ${read.readOn}`"
+          @click="dropRead(read.id)"
+        >
+          ×
+        </button>
+      </template>
+    </DataTable>
+    <p v-else class="text-soft">None yet. A read kept today can be held against the next one.</p>
+    <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="keepRead">
+      <DateField v-model="readOn" label="date of the read" /><input
+        v-model="readNote"
+        class="field min-w-0 flex-1"
+        placeholder="note"
+        aria-label="note on the read"
+      /><button type="submit" class="button">Keep this read</button>
+    </form>
+  </section>
+</template>

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import type { PriceView } from '#shared/prices/views'
+import { request } from '~/utils/request'
+import { percent, shortDate } from '~/utils/show'
+
+/** What to wait for: a launch, a season, and what it may take off the price. */
+const { view } = defineProps<{ view: PriceView }>()
+const emit = defineEmits<{ changed: [view: PriceView] }>()
+const { change } = usePriceChange(
+  () => view.partId,
+  (next) => emit('changed', next),
+)
+const wait = reactive({ what: '', expectedOn: '', dropPercent: 8, chance: 60, wholeRole: true })
+
+const noteWait = () =>
+  change(async () => {
+    await request('/api/prices/wait-notes', {
+      method: 'POST',
+      body: {
+        role: view.part.role,
+        partId: wait.wholeRole ? null : view.partId,
+        what: wait.what,
+        expectedOn: wait.expectedOn,
+        dropPercent: wait.dropPercent,
+        chance: wait.chance / 100,
+      },
+    })
+    wait.what = ''
+  }, 'noted')
+const dropWait = (id: string) =>
+  change(
+    () => request(`/api/prices/wait-notes/${id}`, { method: 'DELETE' }),
+    'note archived',
+    () => request(`/api/prices/wait-notes/${id}/restore`, { method: 'POST' }),
+  )
+</script>
+
+<template>
+  <div>
+    <h2>To wait for</h2>
+    <p v-for="note in view.waitNotes" :key="note.id" class="flex items-baseline gap-2">
+      <span class="min-w-0 flex-1"
+        >{{ note.what }}
+        <span class="text-soft"
+          >{{ shortDate(note.expectedOn) }}, {{ note.dropPercent }} % with chance {{ percent(note.chance)
+          }}{{ note.partId ? '' : ', whole role' }}</span
+        ></span
+      ><button
+        type="button"
+        class="quiet-button text-xs"
+        :aria-label="`archive the note ${note.what}`"
+        @click="dropWait(note.id)"
+      >
+        ×
+      </button>
+    </p>
+    <form class="mt-1 flex flex-wrap items-center gap-2" @submit.prevent="noteWait">
+      <input
+        v-model="wait.what"
+        class="field min-w-0 flex-1"
+        placeholder="a launch, a season"
+        aria-label="what to wait for"
+      /><DateField v-model="wait.expectedOn" label="expected on" />
+      <label
+        >drop
+        <input
+          v-model.number="wait.dropPercent"
+          type="number"
+          min="-100"
+          max="100"
+          class="field figures w-16"
+          aria-label="expected drop in percent"
+        />
+        %</label
+      ><label
+        >chance
+        <input
+          v-model.number="wait.chance"
+          type="number"
+          min="0"
+          max="100"
+          class="field figures w-16"
+          aria-label="chance in percent"
+        />
+        %</label
+      >
+      <label><input v-model="wait.wholeRole" type="checkbox" /> whole role</label
+      ><button
+        type="submit"
+        class="button ml-auto"
+        :disabled="wait.what.trim() === '' || wait.expectedOn === ''"
+      >
+        Note
+      </button>
+    </form>
+  </div>
+</template>
