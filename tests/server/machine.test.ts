@@ -239,13 +239,12 @@ test('ticks of the assembly sheet stay, and go with the line that they stand at'
 })
 
 test('a card that moves on is calculated in both machines', async () => {
-  for (const id of ['kaldric-sallowfen-4360', 'murrowdun-tarn-620-8-gb']) await hunt(id)
-  const carry = await carryView(
-    database.db,
-    build,
-    { partId: 'murrowdun-tarn-660-10-gb', cpuId: 'kaldric-sallowfen-6900', months: 6 },
-    today,
-  )
+  const move = { partId: 'murrowdun-tarn-660-10-gb', cpuId: 'kaldric-sallowfen-6900', months: 6 }
+  await hunt('murrowdun-tarn-620-8-gb')
+  // without a CPU in the machine its frames are not known: that is no gain of nothing
+  await expect(carryView(database.db, build, move, today)).rejects.toMatchObject({ code: 'unknown-frames' })
+  await hunt('kaldric-sallowfen-4360')
+  const carry = await carryView(database.db, build, move, today)
   expect(carry).toMatchObject({ replaces: 'Murrowdun Tarn 620 8 GB', next: 'Kaldric Sallowfen 6900' })
   // a stronger CPU lets more of the card be seen
   expect(carry.framesAfter).toBeGreaterThan(carry.framesNow)

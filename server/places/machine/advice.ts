@@ -5,6 +5,7 @@ import { readAdvice } from '#core/files/advice/readAdvice'
 import { checkFit } from '#core/machine/fit/checkFit'
 import { partLabel, type Part } from '#core/parts/part'
 import { partNamed } from '#core/parts/partNamed'
+import { framesGained } from '#core/performance/model/meanFrames'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { findBuild } from '#server/context/findBuild'
 import { useMarket, type Market } from '#server/context/market'
@@ -17,7 +18,7 @@ import type { BuildView } from '#shared/builds/views'
 import type { AdviceView } from '#shared/machine/views'
 import { buildView } from '../builds/buildView'
 import { swap } from './fix'
-import { frames } from './readCarry'
+import { framesOf } from './readCarry'
 
 type AdviceRow = typeof advice.$inferSelect
 
@@ -117,7 +118,6 @@ function swapOf(
   const after = [...view.parts.filter(({ id }) => id !== out?.id), part]
   const findings = (parts: readonly Part[]) => checkFit({ parts, brief }).findings
   const [now, then] = [findings(view.parts), findings(after)]
-  const [framesNow, framesThen] = [frames(view, view.parts), frames(view, after)]
   const costs = choice && choice.parts.length === 1 ? choice.payNow : null
   return {
     partId: part.id,
@@ -127,7 +127,7 @@ function swapOf(
     more: found && costs !== null ? found.way.payNow - costs : null,
     comes: then.filter(({ key }) => !now.some((each) => each.key === key)).map(({ what }) => what),
     goes: now.filter(({ key }) => !then.some((each) => each.key === key)).map(({ what }) => what),
-    frames: framesNow === null || framesThen === null ? null : framesThen / framesNow - 1,
+    frames: framesGained(framesOf(view, view.parts), framesOf(view, after)),
   }
 }
 

@@ -1,11 +1,11 @@
 import { CoreError } from '#core/errors/coreError'
 import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part } from '#core/parts/part'
-import { countedFps, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
-import { frameMachineOf } from '#core/performance/model/machineOf'
+import { framesGained, meanFrames } from '#core/performance/model/meanFrames'
 import { carryForward } from '#core/machine/upgrades/carryForward'
+import { carryStairs, type CardGain } from '#core/machine/upgrades/carryStairs'
 import type { BuildView } from '#shared/builds/views'
-import type { CarryStep, CarryView } from '#shared/machine/views'
+import type { CarryView } from '#shared/machine/views'
 import type { Database } from '#server/db/client'
 import { buildView } from '../builds/buildView'
 import { machineRules } from '#server/context/fitBrief'
@@ -43,14 +43,20 @@ export async function carryView(
     ...parts.filter((each) => each.role !== 'graphics'),
     card,
   ]
-  const machines = [view.parts, next(view.parts)].map((parts) => ({ parts, frames: frames(view, parts) }))
-  const gainOf = (card: Part): Gain => {
-    const [now, after] = machines.map(({ parts, frames: before }) => {
-      const then = frames(view, withCard(parts, card))
-      return before === null || then === null ? 0 : then / before - 1
-    }) as [number, number]
-    return { now, after }
+  const machines = [view.parts, next(view.parts)].map((parts) => ({ parts, frames: framesOf(view, parts) }))
+  const gainOf = (card: Part): CardGain | null => {
+    const [now, after] = machines.map(({ parts, frames }) =>
+      framesGained(frames, framesOf(view, withCard(parts, card))),
+    ) as [number | null, number | null]
+    return now === null || after === null ? null : { now, after }
   }
+  const gain = gainOf(part)
+  if (gain === null)
+    throw new CoreError(
+      'unknown-frames',
+      'its frames are not known: the brief needs a target, and CPU and card of the machine an index',
+      'partId',
+    )
   const { stepThreshold } = machineRules(market, view, today)
   // one percent of frames is worth what the threshold asks for it
   const perPercent = (10 * moneySize(view.currency)) / Math.max(0.1, stepThreshold)
@@ -61,60 +67,25 @@ export async function carryView(
     price,
     percentPer30Days,
     replaces: old ? partLabel(old) : null,
-    stairs: stairsOf(cards, gainOf, old?.id ?? null),
+    stairs: carryStairs(cards, gainOf, old?.id ?? null).map(({ card, now, after, isChosen }) => ({
+      partId: card.part.id,
+      name: partLabel(card.part),
+      price: card.price,
+      framesNow: now,
+      framesAfter: after,
+      isChosen,
+    })),
     ...carryForward({
       price,
       percentPer30Days,
       months,
-      framesNow: gainOf(part).now,
-      framesAfter: gainOf(part).after,
+      framesNow: gain.now,
+      framesAfter: gain.after,
       perPercent,
     }),
   }
 }
 
-interface Gain {
-  readonly now: number
-  readonly after: number
-}
-
-/** Cards by price, each that brings more than every cheaper one with one CPU or the other; the present one where it has a price. */
-function stairsOf(
-  cards: ReturnType<typeof pricedLibrary>,
-  gainOf: (card: Part) => Gain,
-  presentId: string | null,
-): CarryStep[] {
-  const best = { now: -Infinity, after: -Infinity }
-  return cards
-    .filter(({ part }) => part.facts.graphicsIndex !== undefined)
-    .sort((a, b) => a.price - b.price || (a.part.id < b.part.id ? -1 : 1))
-    .flatMap(({ part, price }): CarryStep[] => {
-      const { now, after } = gainOf(part)
-      const isChosen = part.id === presentId
-      const isStep = now > best.now + 0.01 || after > best.after + 0.01
-      best.now = Math.max(best.now, now)
-      best.after = Math.max(best.after, after)
-      return isStep || isChosen
-        ? [{ partId: part.id, name: partLabel(part), price, framesNow: now, framesAfter: after, isChosen }]
-        : []
-    })
-    .filter(({ framesAfter, framesNow, isChosen }) => isChosen || framesAfter > -0.3 || framesNow > -0.3)
-}
-
-/** Geometric mean of the frames in the build's targets; null where they are not known. */
-export function frames(view: BuildView, parts: readonly Part[]): number | null {
-  const { machine } = frameMachineOf(parts)
-  if (!machine || view.targets.length === 0) return null
-  const logs = view.targets.map((target) =>
-    Math.log(
-      countedFps(
-        estimateFrameRate(
-          view.workloads.find((each) => each.id === target.workloadId)!,
-          machine,
-          target,
-        ),
-      ),
-    ),
-  )
-  return Math.exp(logs.reduce((sum, each) => sum + each, 0) / logs.length)
-}
+/** Frames of a machine in the build's targets. */
+export const framesOf = (view: BuildView, parts: readonly Part[]): number | null =>
+  meanFrames(parts, view.targets, view.workloads)

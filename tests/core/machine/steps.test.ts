@@ -7,6 +7,7 @@ import { factsInBox } from '#core/reading/listings/factsInBox'
 import { readFacts } from '#core/reading/listings/completeness'
 import { partLabel, type Part, type PartFacts } from '#core/parts/part'
 import { carryForward } from '#core/machine/upgrades/carryForward'
+import { carryStairs } from '#core/machine/upgrades/carryStairs'
 import { slimming } from '#core/machine/upgrades/slimming'
 import { stepsUp, type StepOption } from '#core/machine/upgrades/stepsUp'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
@@ -223,6 +224,33 @@ describe('room, plan, assembly, boxes', () => {
       { shieldIncluded: false },
       { coolerIncluded: true },
       {},
+    ])
+  })
+  test('cards that move on by price: each brings more than every cheaper one, in one machine or the other', () => {
+    const gains: Readonly<Record<string, [number, number] | null>> = {
+      worse: [-0.5, -0.4],
+      today: [0, 0],
+      'no more': [0.005, 0.009],
+      'more there': [0, 0.2],
+      unknown: null,
+      'more here': [0.1, 0.2],
+    }
+    const cards = Object.keys(gains).map((name, at) => ({
+      part: partOf('graphics', soundFacts.graphics, name),
+      price: 1000 * (at + 1),
+    }))
+    const steps = carryStairs(
+      cards,
+      ({ name }) => {
+        const gain = gains[name]
+        return gain ? { now: gain[0], after: gain[1] } : null
+      },
+      cards[1]!.part.id,
+    )
+    expect(steps.map(({ card, isChosen }) => [card.part.name, isChosen])).toEqual([
+      ['today', true],
+      ['more there', false],
+      ['more here', false],
     ])
   })
   test('a part that moves on: waiting is better where what it gives now is worth less than the fall', () => {
