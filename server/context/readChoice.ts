@@ -12,7 +12,7 @@ import {
   expectedWait,
 } from '#core/pricing/patience/patience'
 import { factsInBox } from '#core/reading/listings/factsInBox'
-import { isRebateOpen } from '#core/supply/landed/rebates'
+import { isRebateOpen, expectedOfClaims } from '#core/supply/landed/rebates'
 import { daysBetween } from '#core/time/calendarDate'
 import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
@@ -91,7 +91,7 @@ function asRead(row: ChoiceRow, read: ChoiceFigures, context: ChoiceContext): Re
   const { parts, payNow, fault, rebates = [], label, breaches = [] } = read
   const { market, build, today, anyone } = context
   const toComeBack = rebates.reduce((sum, rebate) => sum + rebate.amount, 0)
-  const rebatesExpected = Math.round(rebates.reduce((sum, rebate) => sum + rebate.amount * rebate.chance, 0))
+  const rebatesExpected = expectedOfClaims(rebates)
   const afterRebates = payNow === null ? null : payNow - toComeBack
   const expected = payNow === null || fault === null ? null : payNow - rebatesExpected + fault
   const prices = parts.map((_, index) => anyone.get(thingKey(row.id, index)) ?? null)

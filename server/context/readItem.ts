@@ -2,6 +2,7 @@ import type { AccountItem, OpenRebate } from '#core/ledger/account'
 import { arrivalChecklist } from '#core/ledger/arrival'
 import type { ReceiptLine } from '#core/ledger/receipt'
 import { partLabel, roleNames, type Part } from '#core/parts/part'
+import { atRiskOfClaims, expectedOfClaims } from '#core/supply/landed/rebates'
 import type { ItemView } from '#shared/ledger/views'
 import type { ChoiceView } from '#shared/machine/views'
 import type { Holdings, ItemRow } from './holdings'
@@ -67,10 +68,7 @@ export function readItem(row: ItemRow, context: ItemContext): ReadItem {
   const { ownRebates, toComeBack } = rebatesOn(row, context)
   const payNow = isPayer ? cost : 0
   const afterRebates = (isPayer ? remaining : 0) - toComeBack
-  const expected =
-    afterRebates +
-    Math.round(ownRebates.reduce((sum, { amount, chance }) => sum + amount * (1 - chance), 0)) +
-    (row.place === 'ordered' ? fault : 0)
+  const expected = afterRebates + atRiskOfClaims(ownRebates) + (row.place === 'ordered' ? fault : 0)
   const anyoneCanPay = fills ? (anyone.get(thingKey(row.id, 0)) ?? null) : 0
   const source = orderLine ? (market.sources.get(orderLine.order.sourceId ?? '')?.name ?? 'bought') : null
   const item: ItemView = {
@@ -144,9 +142,7 @@ export function readItem(row: ItemRow, context: ItemContext): ReadItem {
           parts: [{ id: part.id, name: item.name, role: part.role }],
           payNow,
           afterRebates,
-          rebatesExpected: Math.round(
-            ownRebates.reduce((sum, { amount, chance }) => sum + amount * chance, 0),
-          ),
+          rebatesExpected: expectedOfClaims(ownRebates),
           expected,
           anyoneCanPay,
           expectedWait: null,

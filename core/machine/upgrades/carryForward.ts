@@ -1,4 +1,18 @@
 import { trendForward } from '../../pricing/trend/trendForward'
+
+/** A threshold of a step that asks for less than this percent of frames would make a percent worth anything. */
+const leastThreshold = 0.1
+
+/**
+ * What one percent of frames is worth, minor units: a step is worth taking where ten units of money bring `threshold`
+ * percent.
+ *
+ * @param unit minor units of what counts as one unit of money in the currency
+ * @example worthOfPercent(2, 100) // 500: ten dollars for two percent
+ */
+export const worthOfPercent = (threshold: number, unit: number): number =>
+  (10 * unit) / Math.max(leastThreshold, threshold)
+
 /** Buying a part now that moves on to the next machine, against waiting with it. Amounts in minor units. */
 export interface CarryForward {
   /** What it will then go for used, and new or used when bought then. */

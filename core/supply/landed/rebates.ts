@@ -48,3 +48,25 @@ export function rebatesExpected(rebates: readonly Rebate[], today: CalendarDate)
       : sum
   }, new Big(0))
 }
+
+/** An open rebate as a purchase holds it: minor units, and the chance from 0 to 1 that it is paid. */
+interface Claim {
+  readonly amount: number
+  readonly chance: number
+}
+
+/**
+ * What open rebates bring, each by its chance; rounded once over all, minor units.
+ *
+ * @example expectedOfClaims([{ amount: 1000, chance: 0.85 }]) // 850
+ */
+export const expectedOfClaims = (claims: readonly Claim[]): number =>
+  Math.round(claims.reduce((sum, { amount, chance }) => sum + amount * chance, 0))
+
+/**
+ * What of stated rebates is likely not to come, minor units.
+ *
+ * @example atRiskOfClaims([{ amount: 1000, chance: 0.85 }]) // 150
+ */
+export const atRiskOfClaims = (claims: readonly Claim[]): number =>
+  Math.round(claims.reduce((sum, { amount, chance }) => sum + amount * (1 - chance), 0))

@@ -2,7 +2,7 @@ import { CoreError } from '#core/errors/coreError'
 import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part } from '#core/parts/part'
 import { framesGained, meanFrames } from '#core/performance/model/meanFrames'
-import { carryForward } from '#core/machine/upgrades/carryForward'
+import { carryForward, worthOfPercent } from '#core/machine/upgrades/carryForward'
 import { carryStairs, type CardGain } from '#core/machine/upgrades/carryStairs'
 import type { BuildView } from '#shared/builds/views'
 import type { CarryView } from '#shared/machine/views'
@@ -58,8 +58,7 @@ export async function carryView(
       'partId',
     )
   const { stepThreshold } = machineRules(market, view, today)
-  // one percent of frames is worth what the threshold asks for it
-  const perPercent = (10 * moneySize(view.currency)) / Math.max(0.1, stepThreshold)
+  const perPercent = worthOfPercent(stepThreshold, moneySize(view.currency))
   return {
     name: partLabel(part),
     next: partLabel(cpu),

@@ -7,6 +7,8 @@ import {
   rebatesInFull,
   rebatesOpen,
   type Rebate,
+  atRiskOfClaims,
+  expectedOfClaims,
 } from '#core/supply/landed/rebates'
 import { resaleDefaults } from '#core/assumptions/groups/resale'
 
@@ -42,6 +44,14 @@ describe('rebates by their own chance and state', () => {
   ] as const)('%s on %s is open: %s', (state, today, open) =>
     expect(isRebateOpen(rebate(state), today)).toBe(open),
   )
+  test('of open ones what is likely to come and what is not, each rounded once over all', () => {
+    const claims = [
+      { amount: 1001, chance: 0.85 },
+      { amount: 333, chance: 0.5 },
+    ]
+    // 850.85 + 166.5; 150.15 + 166.5
+    expect([expectedOfClaims(claims), atRiskOfClaims(claims), expectedOfClaims([])]).toEqual([1017, 317, 0])
+  })
   test('expected: paid in full, open by its chance, refused not at all', () => {
     const list = [rebate('paid'), rebate('claimed', 0.5), rebate('to-claim'), rebate('refused', 1)]
     expect(rebatesExpected(list, '2026-11-01').toNumber()).toBe(1500 + 750 + 1275)

@@ -6,7 +6,7 @@ import { machinePlan } from '#core/machine/fit/plan'
 import { factsInBox } from '#core/reading/listings/factsInBox'
 import { readFacts } from '#core/reading/listings/completeness'
 import { partLabel, type Part, type PartFacts } from '#core/parts/part'
-import { carryForward } from '#core/machine/upgrades/carryForward'
+import { carryForward, worthOfPercent } from '#core/machine/upgrades/carryForward'
 import { carryStairs } from '#core/machine/upgrades/carryStairs'
 import { slimming } from '#core/machine/upgrades/slimming'
 import { stepsUp, type StepOption } from '#core/machine/upgrades/stepsUp'
@@ -263,6 +263,7 @@ describe('room, plan, assembly, boxes', () => {
       framesAfter: 0.3,
       perPercent: 50,
     })
+    expect([worthOfPercent(2, 100), worthOfPercent(0, 100)]).toEqual([500, 10_000])
     expect(sheet).toMatchObject({ priceThen: 13_479, costOfNow: 1521, better: 'wait' })
     expect(
       carryForward({
