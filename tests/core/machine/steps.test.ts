@@ -236,7 +236,7 @@ describe('room, plan, assembly, boxes', () => {
       'more here': [0.1, 0.2],
     }
     const cards = Object.keys(gains).map((name, at) => ({
-      part: partOf('graphics', soundFacts.graphics, name),
+      part: partOf('graphics', { ...soundFacts.graphics }, name),
       price: 1000 * (at + 1),
     }))
     const steps = carryStairs(
