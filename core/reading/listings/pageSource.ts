@@ -90,7 +90,9 @@ const raised = '\ufdd1'
 /** `<span>Tarn 640</span><span>$61.00</span>`: two things to the eye, which a style sets apart; `$61` and `.00` are one. */
 const withoutSeams = (text: string) =>
   text
-    .replace(/(?<=[\p{L}\d)])\ufdd0(?=[\p{Sc}+])|(?<=[\p{Ll}\d)])\ufdd0(?=\p{Lu})/gu, '\n')
+    .replace(/(?<=[\p{L}\d)])\ufdd0(?=[\p{Sc}+])/gu, '\n')
+    // on one line: `<span>Tarn 640</span><span>XT</span>` is one name
+    .replace(/(?<=[\p{Ll}\d)])\ufdd0(?=\p{Lu})/gu, '\t')
     // `$48<sup>00</sup>`: cents, written small
     .replace(/(?<=\p{Sc}\s?\d+)\ufdd1(?=\d\d(?!\d))/gu, '.')
     .replace(/[\ufdd0\ufdd1]/g, '')

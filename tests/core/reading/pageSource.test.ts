@@ -11,6 +11,12 @@ describe('the source of a page', () => {
     ['5 &lt; 6 &amp; 7&nbsp;8', '5 < 6 & 7 8'],
     ['<p>unclosed <i>and <b>more', 'unclosed and more'],
     ['<script>never closed', ''],
+    // what a style sets apart, and what is one to the eye
+    ['<b>Quill 70</b><b>$61.00</b><b>+$9.00</b>', 'Quill 70\n$61.00\n+$9.00'],
+    ['<b>Quill 70</b><b>XT</b>', 'Quill 70\tXT'],
+    ['<b>Qui</b><b>ll 70</b> for $<b>61</b><b>.50</b>', 'Quill 70 for $61.50'],
+    ['$48<sup>00</sup>, $7<sup>1</sup>', '$48.00, $71'],
+    ['<table><tr><td>$48<br>9 bids</td><td>Oct 24</td></tr></table>a<br>b', '$48 9 bids\tOct 24\na\nb'],
     ['', ''],
   ])('%s', (source, text) => expect(readPage(source).text).toBe(text))
   test('its JSON-LD, however the tag is written; other scripts are not', () => {

@@ -27,13 +27,15 @@ watch(
 watch(
   chosen,
   () => {
-    if (chosen.partId && chosen.cpuId && chosen.months > 0)
-      void run(
-        async () =>
-          (sheet.value = await request<CarryView>(
-            `/api/builds/${view.id}/machine/carry?partId=${chosen.partId}&cpuId=${chosen.cpuId}&months=${chosen.months}`,
-          )),
-      )
+    if (!chosen.partId || !chosen.cpuId || chosen.months <= 0) return
+    const { partId, cpuId, months } = chosen
+    // figures of another card do not stand beside this one
+    sheet.value = null
+    void run(async () => {
+      const query = new URLSearchParams({ partId, cpuId, months: String(months) })
+      const read = await request<CarryView>(`/api/builds/${view.id}/machine/carry?${query}`)
+      if (partId === chosen.partId && cpuId === chosen.cpuId && months === chosen.months) sheet.value = read
+    })
   },
   { deep: true },
 )
