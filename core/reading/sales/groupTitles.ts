@@ -63,18 +63,35 @@ function sisterRole({ name }: TitleGroup, groups: readonly TitleGroup[]): Role |
 
 /** The longest run of words with a figure that at least half as many titles share as the most shared one. */
 function commonName(tokens: readonly (readonly string[])[], among: ReadonlySet<number>): string[] | null {
+  return mostShared(tokens, among, namesIn) ?? mostShared(tokens, among, namesBeforeSizes)
+}
+
+/** Every run of words of a title that may be a model. */
+function namesIn(list: readonly string[]): string[] {
+  return list.flatMap((_, from) =>
+    Array.from({ length: Math.min(longestName, list.length - from) }, (_each, more) =>
+      list.slice(from, from + more + 1),
+    )
+      .filter(isName)
+      .map((run) => run.join(' ')),
+  )
+}
+
+/** `Dab 1TB`: where no model has a figure, the word before the size is its name. */
+function namesBeforeSizes(list: readonly string[]): string[] {
+  return list.filter(
+    (token, at) => /^\p{L}{3,}$/u.test(token) && !isNoName(token) && /^\d+(gb|tb)$/.test(list[at + 1] ?? ''),
+  )
+}
+
+function mostShared(
+  tokens: readonly (readonly string[])[],
+  among: ReadonlySet<number>,
+  namesOf: (list: readonly string[]) => string[],
+): string[] | null {
   const counts = new Map<string, number>()
-  for (const at of among) {
-    const seen = new Set<string>()
-    const list = tokens[at]!
-    for (let from = 0; from < list.length; from += 1)
-      for (let length = 1; length <= longestName && from + length <= list.length; length += 1) {
-        const run = list.slice(from, from + length)
-        if (!isName(run)) continue
-        seen.add(run.join(' '))
-      }
-    for (const run of seen) counts.set(run, (counts.get(run) ?? 0) + 1)
-  }
+  for (const at of among)
+    for (const run of new Set(namesOf(tokens[at]!))) counts.set(run, (counts.get(run) ?? 0) + 1)
   const most = Math.max(0, ...counts.values())
   if (most < fewest) return null
   const [best] = [...counts]
@@ -85,10 +102,19 @@ function commonName(tokens: readonly (readonly string[])[], among: ReadonlySet<n
 
 /** A run of words that may be a model: it begins with a word, has a figure that is no size, and says nothing else. */
 function isName(run: readonly string[]): boolean {
-  if (run.some(isNoName) || isSize(run[0]!) || isSize(run.at(-1)!)) return false
+  if (
+    run.some(isNoName) ||
+    run.some((token) => standard.test(token)) ||
+    isSize(run[0]!) ||
+    isSize(run.at(-1)!)
+  )
+    return false
   if (run.length === 1) return /^(?=.*\d)(?=.*\p{L})[\p{L}\d]{4,}$/u.test(run[0]!)
   return /^\p{L}/u.test(run[0]!) && run.some((token) => /\d/.test(token) && !isSize(token))
 }
+
+/** `gen4`, `usb3`, `cl30`: which standard or timing, no model. */
+const standard = /^(?:gen|pcie|usb|sata|hdmi|dp|atx|cl|rev|ver)\d[\d.]*$/
 
 /** A maker's name in front is split off later: the shortest run that most share is the model. */
 function shortest(run: string): number {

@@ -156,3 +156,12 @@ test('the watts of a supply with and without their letter are one number of its 
   ])
   expect(group).toMatchObject({ name: 'Larkspur 750', role: 'supply', at: [0, 1, 2] })
 })
+
+test('a model without a figure is the word before its size; a standard or a timing is no model', () => {
+  const drives = ['Dab 1TB NVMe SSD', 'Dab 1TB NVMe Gen3', 'Fathom Dab 1TB M.2', 'Dab 1TB NVMe Gen3']
+  const kits = ['Skua 32GB CL30 kit', 'Skua 32GB CL30', 'Skua 32GB DDR5 CL30']
+  expect(groupTitles([...drives, ...kits]).map(({ name, role, at }) => [name, role, at.length])).toEqual([
+    ['Dab 1 TB', 'storage', 4],
+    ['Skua 32 GB', 'memory', 3],
+  ])
+})
