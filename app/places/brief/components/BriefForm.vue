@@ -48,6 +48,14 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
 
 <template>
   <form class="max-w-[880px] space-y-6" novalidate @submit.prevent="submit">
+    <FormConflict
+      v-if="form.conflict.value"
+      class="sticky top-0 z-10"
+      :saved="form.conflict.value.saved"
+      :mine="values"
+      @take-saved="form.takeSaved"
+      @save-over="saveOver"
+    />
     <div class="space-y-3 text-[16px] leading-[2.3]">
       <p>
         I am building <BriefBlank name="name" label="name" :width="220" /> ,
@@ -131,14 +139,7 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
       />
       <TextField name="saleText" label="what a buyer may read" spoken="description for a buyer" :rows="3" />
     </section>
-    <FormConflict
-      v-if="form.conflict.value"
-      :saved="form.conflict.value.saved"
-      :mine="values"
-      @take-saved="form.takeSaved"
-      @save-over="saveOver"
-    />
-    <div class="flex items-center gap-3">
+    <div class="sticky bottom-0 flex items-center gap-3 bg-paper py-1.5">
       <slot name="actions" />
       <span class="text-soft" role="status" data-test="save-state"
         >{{ saveState }}<span v-if="failure" class="text-stop">{{ failure }}</span></span
