@@ -4,9 +4,9 @@ import { calendarDate, decimalText, oneOf, text, yesOrNo } from './fields'
 
 /** A code at checkout, of a lead or of a source. */
 export const codeFields = object({
-  word: text().required('the code is needed').max(60),
+  word: text().required('enter the code').max(60),
   kind: oneOf(['percent', 'fixed']).required(),
-  value: decimalText().required('a value is needed'),
+  value: decimalText().required('enter a value'),
   minSpend: decimalText().nullable().default(null),
   validFrom: calendarDate().nullable().default(null),
   validUntil: calendarDate().nullable().default(null),

@@ -20,7 +20,7 @@ export function useAction() {
       toast.error(
         told,
         error instanceof RequestError && error.code === 'no-rate'
-          ? { action: { label: 'Set the rate', onClick: () => useMissingRate().openFor(told) } }
+          ? { action: { label: 'Set the exchange rate', onClick: () => useMissingRate().openFor(told) } }
           : {},
       )
       return false

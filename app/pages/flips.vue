@@ -14,7 +14,7 @@ onMounted(() =>
     views.value = await request<FlipsView[]>('/api/ledger/flips')
   }),
 )
-useHead({ title: 'Sold on · Tarvin' })
+useHead({ title: 'Flips · Tarvin' })
 const monthName = (month: string) =>
   new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(`${month}-01T00:00:00Z`),
@@ -25,43 +25,42 @@ const soldColumns: readonly Column<Flips['sold'][number]>[] = [
   { key: 'machine', name: 'machine', by: (each) => each.name },
   { key: 'sold', name: 'sold', isLargestFirst: true, by: (each) => each.soldOn },
   { key: 'cost', name: 'cost', isFigure: true, isLargestFirst: true, by: (each) => each.cost },
-  { key: 'sale', name: 'came in', isFigure: true, isLargestFirst: true, by: (each) => each.sale },
+  { key: 'sale', name: 'money back', isFigure: true, isLargestFirst: true, by: (each) => each.sale },
   { key: 'profit', name: 'profit', isFigure: true, isLargestFirst: true, by: (each) => each.profit },
   { key: 'hours', name: 'hours', isFigure: true, isLargestFirst: true, by: (each) => each.hours },
-  { key: 'perHour', name: 'an hour', isFigure: true, isLargestFirst: true, by: (each) => each.perHour },
-  { key: 'days', name: 'stood', isFigure: true, isLargestFirst: true, by: (each) => each.days },
+  { key: 'perHour', name: 'per hour', isFigure: true, isLargestFirst: true, by: (each) => each.perHour },
+  { key: 'days', name: 'days held', isFigure: true, isLargestFirst: true, by: (each) => each.days },
 ]
 const stockColumns: readonly Column<Flips['stock'][number]>[] = [
   { key: 'machine', name: 'machine', by: (each) => each.name },
-  { key: 'capital', name: 'money in it', isFigure: true, isLargestFirst: true, by: (each) => each.capital },
+  { key: 'capital', name: 'spent on it', isFigure: true, isLargestFirst: true, by: (each) => each.capital },
   { key: 'toPay', name: 'still to pay', isFigure: true, isLargestFirst: true, by: (each) => each.toPay },
   {
     key: 'worth',
-    name: 'would then fetch',
+    name: 'would sell for',
     isFigure: true,
     isLargestFirst: true,
     by: (each) => each.worthToday,
   },
-  { key: 'leaves', name: 'and leave', isFigure: true, isLargestFirst: true, by: (each) => each.leaves },
-  { key: 'days', name: 'stands for', isFigure: true, isLargestFirst: true, by: (each) => each.days },
+  { key: 'leaves', name: 'profit', isFigure: true, isLargestFirst: true, by: (each) => each.leaves },
+  { key: 'days', name: 'age', isFigure: true, isLargestFirst: true, by: (each) => each.days },
 ]
 </script>
 
 <template>
   <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-5">
-    <h1>Sold on</h1>
+    <h1>Flips</h1>
     <p v-if="views?.length === 0" class="mt-3 text-soft">
-      No machine has cost anything yet. What is bought in a build stands here as stock, and what is sold from
-      its Ledger as a sale.
+      No machine has cost anything yet. Builds you have bought parts for are listed here as stock; machines you sell from the Ledger are listed as sold.
     </p>
     <section v-for="{ currency, flips } in views ?? []" :key="currency" class="mt-4" :aria-label="currency">
       <dl class="flex flex-wrap gap-x-8 gap-y-2" data-test="flip-totals">
         <div>
-          <dt class="text-[13px] text-soft">profit of {{ flips.sold.length }} sold, {{ currency }}</dt>
+          <dt class="text-[13px] text-soft">profit on {{ flips.sold.length }} sold, {{ currency }}</dt>
           <dd class="figures text-lg font-semibold">{{ signedAmount(flips.totals.profit, currency) }}</dd>
         </div>
         <div>
-          <dt class="text-[13px] text-soft">an hour of {{ flips.totals.hours.toFixed(1) }}</dt>
+          <dt class="text-[13px] text-soft">per hour, over {{ flips.totals.hours.toFixed(1) }} h</dt>
           <dd class="figures text-lg font-semibold">
             {{ flips.totals.perHour === null ? '—' : signedAmount(flips.totals.perHour, currency) }}
           </dd>
@@ -73,11 +72,11 @@ const stockColumns: readonly Column<Flips['stock'][number]>[] = [
           </dd>
         </div>
         <div>
-          <dt class="text-[13px] text-soft">standing in {{ flips.stock.length }} not sold</dt>
+          <dt class="text-[13px] text-soft">tied up in {{ flips.stock.length }} unsold</dt>
           <dd class="figures text-lg font-semibold">{{ amount(flips.totals.capital, currency) }}</dd>
         </div>
         <div>
-          <dt class="text-[13px] text-soft">finished and sold, that would leave</dt>
+          <dt class="text-[13px] text-soft">profit if finished and sold</dt>
           <dd class="figures text-lg font-semibold">
             {{ flips.totals.leaves === null ? 'not known' : signedAmount(flips.totals.leaves, currency) }}
           </dd>
@@ -115,7 +114,7 @@ const stockColumns: readonly Column<Flips['stock'][number]>[] = [
               <th class="!text-right">sold</th>
               <th class="!text-right">profit</th>
               <th class="!text-right">hours</th>
-              <th class="!text-right">an hour</th>
+              <th class="!text-right">per hour</th>
             </tr>
           </thead>
           <tbody>
@@ -130,7 +129,7 @@ const stockColumns: readonly Column<Flips['stock'][number]>[] = [
         </table>
       </template>
       <template v-if="flips.stock.length > 0">
-        <h2 class="mt-5">Money stands in</h2>
+        <h2 class="mt-5">Money tied up in</h2>
         <DataTable class="mt-1" :columns="stockColumns" :rows="flips.stock" :row-id="(each) => each.id">
           <template #machine="{ row: each }">
             <NuxtLink :to="`/b/${each.id}/ledger`" class="hover:underline">{{ each.name }}</NuxtLink>

@@ -49,7 +49,7 @@ async function openFile(event: Event) {
       if (path.startsWith('/b/')) await navigateTo(path)
       await load()
     },
-    { message: `${file.name} opened` },
+    { message: `${file.name} imported` },
   )
   input.value = ''
 }

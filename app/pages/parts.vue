@@ -59,7 +59,7 @@ const columns: readonly Column<Part>[] = [
   { key: 'compare', name: 'compare', isSpoken: true },
   { key: 'part', name: 'part', class: 'min-w-40', by: partLabel },
   { key: 'role', name: 'role', class: 'whitespace-nowrap text-soft', by: (part) => roleNames[part.role] },
-  { key: 'facts', name: 'facts', class: 'text-xs text-soft' },
+  { key: 'facts', name: 'specs', class: 'text-xs text-soft' },
   {
     key: 'unknown',
     name: 'not known',
@@ -78,7 +78,7 @@ const compared = computed(() =>
 )
 async function done() {
   editing.value = null
-  await run(load, { message: 'the part is in the library' })
+  await run(load, { message: 'part added to the library' })
 }
 async function openFile(event: Event) {
   const input = event.target as HTMLInputElement
@@ -92,12 +92,12 @@ async function openFile(event: Event) {
       try {
         body = JSON.parse(text)
       } catch {
-        throw new Error(`${file.name} is not JSON; a library file is what Export wrote`)
+        throw new Error(`${file.name} is not JSON; choose a library file that Export made`)
       }
       await request('/api/library/import', { method: 'POST', body })
       await load()
     },
-    { message: `${file.name} is in; what was there already stayed as it was` },
+    { message: `${file.name} imported; existing parts were not changed` },
   )
 }
 const isRole = (each: string): each is Role => (roles as readonly string[]).includes(each)
@@ -113,14 +113,14 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
       ><input
         v-model="search"
         class="field w-64"
-        placeholder="name, socket, any fact"
+        placeholder="name, socket or any spec"
         aria-label="name"
       /><label class="inline-flex items-center gap-1 text-soft"
         ><input
           type="checkbox"
           :checked="unknownOnly !== ''"
           @change="unknownOnly = unknownOnly === '' ? 'yes' : ''"
-        />with facts not known</label
+        />with missing specs</label
       >
       <button v-if="compared.length >= 2" type="button" class="button" @click="comparing = true">
         Compare {{ compared.length }}
@@ -183,14 +183,14 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
         <button
           type="button"
           class="quiet-button mr-2"
-          :aria-label="`change ${partLabel(part)}`"
+          :aria-label="`edit ${partLabel(part)}`"
           @click="editing = { part, copying: false }"
         >
-          change</button
+          edit</button
         ><button
           type="button"
           class="quiet-button"
-          :aria-label="`copy ${partLabel(part)} and change`"
+          :aria-label="`copy ${partLabel(part)} and edit`"
           @click="editing = { part, copying: true }"
         >
           copy
@@ -198,11 +198,10 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
       </template>
     </DataTable>
     <p v-if="waiting > 0" class="mt-4 text-waiting">
-      {{ waiting.toLocaleString('en') }} past {{ waiting === 1 ? 'sale waits' : 'sales wait' }} for a part:
-      add what was sold, and its street price shows.
+      {{ waiting.toLocaleString('en') }} past {{ waiting === 1 ? 'sale has' : 'sales have' }} no part yet: add the part to see its street price.
     </p>
     <p v-else-if="library && shown.length === 0" class="mt-4 text-soft">
-      No part here. Open a library file, or add one.
+      No parts match. Open a library file or add a part.
     </p>
   </main>
 </template>

@@ -36,7 +36,7 @@ const close = () => {
 }
 async function saved(name: string) {
   close()
-  await run(load, { message: `${name} can be weighed now` })
+  await run(load, { message: `${name} can now be compared` })
 }
 const setDeleted = async (id: string, deleted: boolean) => {
   await request(`/api/rivals/${id}`, { method: 'PATCH', body: { deleted } })
@@ -44,7 +44,7 @@ const setDeleted = async (id: string, deleted: boolean) => {
 }
 const takeOut = (rival: RivalView) =>
   run(() => setDeleted(rival.id, true), {
-    message: `${rival.name} is removed`,
+    message: `${rival.name} removed`,
     undo: () => setDeleted(rival.id, false),
   })
 const { report, take: takeCsv } = useCsvImport(() => '/api/rivals/import', load)
@@ -61,7 +61,7 @@ const columns: readonly Column<RivalView>[] = [
   { key: 'kind', name: 'kind', class: 'text-soft', by: (rival) => rival.kind },
   { key: 'price', name: 'price', isFigure: true, by: (rival) => rival.price },
   { key: 'tax', name: 'tax', isFigure: true, by: (rival) => rival.taxPercent },
-  { key: 'brings', name: 'brings' },
+  { key: 'brings', name: 'includes' },
   { key: 'unstated', name: 'not stated', class: 'text-waiting' },
   { key: 'note', name: 'note', class: 'text-soft' },
   { key: 'actions', name: 'actions', isSpoken: true, class: 'text-right whitespace-nowrap' },
@@ -98,10 +98,10 @@ const columns: readonly Column<RivalView>[] = [
         <button
           type="button"
           class="quiet-button"
-          :aria-label="`change ${rival.name}`"
+          :aria-label="`edit ${rival.name}`"
           @click="editing = rival.id"
         >
-          change
+          edit
         </button>
         <button
           type="button"
@@ -114,7 +114,7 @@ const columns: readonly Column<RivalView>[] = [
       </template>
     </DataTable>
     <p v-if="library && library.rivals.length === 0" class="mt-4 text-soft">
-      Nothing to weigh against yet. Add a machine by form, from the source of its page, or many by a CSV.
+      No rivals yet. Add a prebuilt or console by form or from a page’s source, or import many as CSV.
     </p>
     <TierTable v-if="tiers.length > 0" :tiers="tiers" />
     <RivalForm

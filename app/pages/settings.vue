@@ -43,7 +43,7 @@ function setFigure(row: AssumptionRow, typed: number | null) {
   return run(() => write(typed), {
     message:
       typed === null
-        ? `${row.name}: back to ${row.byDefault} ${row.unit}`
+        ? `${row.name}: back to the default, ${row.byDefault} ${row.unit}`
         : `${row.name}: ${typed} ${row.unit}`,
     undo: () => write(before),
   })
@@ -56,7 +56,7 @@ function adopt({ key, name }: LearningView, value: number) {
     await put('assumptions', { key, value: figure })
     learning.value = await request<LearningView[]>('/api/settings/learning')
   }
-  return run(() => write(value), { message: `${name}: now by what came`, undo: () => write(before) })
+  return run(() => write(value), { message: `${name}: now uses your track record`, undo: () => write(before) })
 }
 
 function setAmount(row: MoneyRow, amount: string | null) {
@@ -65,7 +65,7 @@ function setAmount(row: MoneyRow, amount: string | null) {
   const value = amount === null ? null : { amount, currency: home }
   return run(() => put('money', { key: row.key, value }), {
     message:
-      amount === null ? `${row.name}: back to ${row.byDefault} ${home}` : `${row.name}: ${amount} ${home}`,
+      amount === null ? `${row.name}: back to the default, ${row.byDefault} ${home}` : `${row.name}: ${amount} ${home}`,
     undo: () => put('money', { key: row.key, value: before }),
   })
 }
@@ -92,7 +92,7 @@ const reload = () => location.reload()
       <form class="sheet mt-3 flex flex-wrap items-end gap-3 p-3" @submit.prevent="setHome">
         <FormField
           label="home currency (three letters)"
-          hint="New builds begin in it; the money figures below are kept in it."
+          hint="New builds start in this currency; the amounts below are stored in it."
         >
           <input v-model="currency" maxlength="3" class="field figures w-20 uppercase" />
         </FormField>
@@ -106,18 +106,16 @@ const reload = () => location.reload()
           Set
         </button>
       </form>
-      <section v-if="learning.length > 0" class="mt-6" aria-label="what came of it">
-        <h2 class="!text-base">What came of it</h2>
+      <section v-if="learning.length > 0" class="mt-6" aria-label="track record">
+        <h2 class="!text-base">Track record</h2>
         <p class="mt-1 max-w-[72ch] text-soft">
-          What was foreseen, held against your own outcomes. A figure of yours can take the place of an
-          assumption; it says so there, and goes back by one click.
+          Forecasts against what really happened to you. You can use your own figure instead of an assumption; one click undoes it.
         </p>
         <LearningTable class="mt-2" :rows="learning" @adopt="adopt" />
       </section>
       <h2 class="mt-6 !text-base">Assumptions</h2>
       <p class="mt-1 max-w-[72ch] text-soft">
-        Figures nobody measured. Each holds in every build until you change it here; a brief may have rules of
-        its own. Whatever depends on one is calculated anew at once.
+        Estimates nobody has measured. Each applies to every build until you change it here; a brief can override some. Everything that depends on one is recalculated at once.
       </p>
       <section class="mt-4" aria-label="Money">
         <h2>Money</h2>
@@ -129,7 +127,7 @@ const reload = () => location.reload()
           @change="setAmount"
         />
         <p v-else class="sheet mt-1 p-3 text-soft">
-          Set the home currency first: these figures are kept in it.
+          Set the home currency first: these amounts are stored in it.
         </p>
       </section>
       <RateTable
@@ -142,7 +140,7 @@ const reload = () => location.reload()
         <h2>
           {{ sheet.name }}
           <span v-if="sheet.changed > 0" class="tag tag-info ml-2"
-            >{{ sheet.changed }} {{ sheet.changed === 1 ? 'figure' : 'figures' }} of yours</span
+            >{{ sheet.changed }} {{ sheet.changed === 1 ? 'figure' : 'figures' }} changed by you</span
           >
         </h2>
         <AssumptionTable

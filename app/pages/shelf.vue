@@ -46,7 +46,7 @@ const step = (thing: ShelfView, name: string, body: object, message: string) =>
   )
 const sell = (thing: ShelfView) => {
   const { day: _day, ...sale } = form.value
-  return step(thing, 'sell', { ...sale, buildId: sale.buildId || null }, 'sold; the money is in the ledger')
+  return step(thing, 'sell', { ...sale, buildId: sale.buildId || null }, 'sold; the money is booked in the ledger')
 }
 const stateTone = {
   unseen: 'tag-info',
@@ -54,7 +54,7 @@ const stateTone = {
   faulty: 'tag-waiting',
   dead: 'tag-stop',
 } as const
-const stateWords = { unseen: 'not seen yet', works: 'works', faulty: 'has faults', dead: 'dead' } as const
+const stateWords = { unseen: 'not inspected yet', works: 'works', faulty: 'faulty', dead: 'dead' } as const
 const goneWords = {
   cancelled: 'cancelled',
   missing: 'missing',
@@ -66,24 +66,24 @@ const goneWords = {
   split: 'split',
 } as const
 const columns: readonly Column<ShelfView>[] = [
-  { key: 'thing', name: 'thing', by: (thing) => thing.name },
+  { key: 'thing', name: 'part', by: (thing) => thing.name },
   { key: 'role', name: 'role', class: 'text-soft', by: (thing) => roleNames[thing.role] },
-  { key: 'state', name: 'state', by: (thing) => stateWords[thing.state] },
+  { key: 'state', name: 'condition', by: (thing) => stateWords[thing.state] },
   {
     key: 'boughtFor',
     name: 'bought for',
     class: 'text-soft',
     by: (thing) => thing.build?.name ?? 'owned before',
   },
-  { key: 'left', name: 'left of its cost', isFigure: true, by: (thing) => thing.remaining },
-  { key: 'steps', name: 'steps', isSpoken: true, class: 'text-right' },
+  { key: 'left', name: 'cost left', isFigure: true, by: (thing) => thing.remaining },
+  { key: 'steps', name: 'actions', isSpoken: true, class: 'text-right' },
 ]
 </script>
 
 <template>
   <main class="mx-auto h-full max-w-[1000px] overflow-y-auto px-6 py-5">
     <h1>Shelf</h1>
-    <p class="text-soft">Things that are yours and in no build.</p>
+    <p class="text-soft">Parts you own that are not in any build.</p>
     <DataTable
       v-if="here.length > 0"
       class="mt-3"
@@ -117,13 +117,13 @@ const columns: readonly Column<ShelfView>[] = [
             @submit.prevent="sell(thing)"
           >
             <SaleFields v-model="form" what="thing" /><label
-              >on <DateField v-model="form.day" label="day of the step" /></label
+              >on <DateField v-model="form.day" label="date" /></label
             ><button type="submit" class="button button-main" :disabled="busy || form.price === ''">
               Sold
             </button>
           </form>
           <div class="flex flex-wrap items-center gap-2">
-            <select v-model="form.buildId" class="field" aria-label="build that takes it">
+            <select v-model="form.buildId" class="field" aria-label="build to use it in">
               <option v-for="each in session.view?.builds" :key="each.id" :value="each.id">
                 {{ each.name }}
               </option></select
@@ -133,26 +133,26 @@ const columns: readonly Column<ShelfView>[] = [
               :disabled="busy || form.buildId === ''"
               @click="step(thing, 'move', { buildId: form.buildId }, 'in the build')"
             >
-              Use in that build</button
+              Use in this build</button
             ><button
               v-if="thing.state !== 'dead'"
               type="button"
               class="button"
               @click="step(thing, 'find', { state: 'dead' }, 'dead')"
             >
-              It is dead</button
+              Mark as dead</button
             ><button type="button" class="button" @click="step(thing, 'write-off', {}, 'written off')">
-              Write it off
+              Write off
             </button>
           </div>
         </div>
       </template>
     </DataTable>
     <p v-else-if="library" class="mt-4 text-soft">
-      The shelf is empty. What a lot leaves over comes here when it arrives, and what leaves a build.
+      The shelf is empty. Spare parts from a lot and parts removed from a build appear here.
     </p>
     <template v-if="left.length > 0">
-      <h2 class="mt-5">What left</h2>
+      <h2 class="mt-5">Gone</h2>
       <table class="ledger mt-1 text-soft">
         <tbody>
           <tr v-for="thing in left" :key="thing.id">

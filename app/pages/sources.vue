@@ -36,7 +36,7 @@ async function remove(id: string, name: string) {
       await load()
     },
     {
-      message: `${name} is removed`,
+      message: `${name} removed`,
       undo: async () => {
         await request('/api/sources', { method: 'PUT', body: was, was: 'new' })
         await load()
@@ -47,7 +47,7 @@ async function remove(id: string, name: string) {
 function saved(name: string) {
   adding.value = false
   changing.value = null
-  void run(load, { message: `${name} is among the sources` })
+  void run(load, { message: `${name} added` })
 }
 type SourceView = LibraryView['sources'][number]
 const columns: readonly Column<SourceView>[] = [
@@ -62,7 +62,7 @@ const columns: readonly Column<SourceView>[] = [
   { key: 'shipping', name: 'shipping', class: 'figures' },
   { key: 'protection', name: 'protection', by: (source) => source.protection },
   { key: 'note', name: 'note', class: 'text-soft' },
-  { key: 'actions', name: 'what to do', isSpoken: true, class: 'text-right text-xs whitespace-nowrap' },
+  { key: 'actions', name: 'actions', isSpoken: true, class: 'text-right text-xs whitespace-nowrap' },
 ]
 const shippingText = ({ shippingKind, shippingAmount, shippingFreeFrom, currency }: SourceView) =>
   (shippingKind === 'none'
@@ -103,10 +103,10 @@ const shippingText = ({ shippingKind, shippingAmount, shippingFreeFrom, currency
         <button
           type="button"
           class="quiet-button"
-          :aria-label="`change ${source.name}`"
+          :aria-label="`edit ${source.name}`"
           @click="change(source.id)"
         >
-          change
+          edit
         </button>
         <button
           type="button"
@@ -119,7 +119,7 @@ const shippingText = ({ shippingKind, shippingAmount, shippingFreeFrom, currency
       </template>
     </DataTable>
     <p v-if="library && library.sources.length === 0" class="mt-4 text-soft">
-      No source yet. Leads need one: add it here or open a library file on Builds.
+      No sources yet. Every lead needs one: add it here, or open a library file on Builds.
     </p>
   </main>
 </template>

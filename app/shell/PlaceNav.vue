@@ -19,9 +19,9 @@ const places = computed(() => {
       name: 'Machine',
       note:
         stops > 0
-          ? `${stops} open`
+          ? `${stops} to fix`
           : view.value.emptyRoles.length > 0
-            ? `${view.value.emptyRoles.length} empty`
+            ? `${view.value.emptyRoles.length} missing`
             : '',
       tone: stops > 0 ? 'text-stop' : 'text-waiting',
     },
@@ -29,7 +29,7 @@ const places = computed(() => {
     { path: 'plan', name: 'Plan', note: '', tone: '' },
     {
       path: 'scales',
-      name: 'Scales',
+      name: 'Compare',
       note: view.value.weighing.others.length > 0 ? String(view.value.weighing.others.length + 1) : '',
       tone: 'text-soft',
     },

@@ -84,7 +84,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
       <input
         v-model="text"
         class="w-full border-b border-line bg-transparent px-4 py-3 text-base outline-none"
-        placeholder="Find a part, lead, place…"
+        placeholder="Find a part, lead or place…"
         aria-label="find"
         @input="active = 0"
         @keydown.down.prevent="active = Math.min(active + 1, found.length - 1)"
@@ -105,7 +105,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
             >
           </button>
         </li>
-        <li v-if="found.length === 0" class="px-4 py-3 text-soft">Nothing by that name.</li>
+        <li v-if="found.length === 0" class="px-4 py-3 text-soft">Nothing found.</li>
       </ul>
     </DialogPanel>
   </Dialog>

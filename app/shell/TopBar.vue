@@ -17,12 +17,12 @@ const libraries = [
   ['/sources', 'Sources'],
   ['/rivals', 'Rivals'],
   ['/shelf', 'Shelf'],
-  ['/flips', 'Sold on'],
+  ['/flips', 'Flips'],
   ['/settings', 'Settings'],
 ] as const
 const exports = [
   ['json', 'JSON'],
-  ['csv', 'CSV of lines'],
+  ['csv', 'CSV of parts'],
   ['md', 'Markdown'],
 ] as const
 const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
@@ -43,12 +43,7 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
           class="min-w-0 truncate text-xs text-soft max-lg:hidden"
           >{{ build.view.purpose
           }}<template v-if="build.view.wantedBy">
-            · wanted by
-            {{
-              longDate(build.view.wantedBy)
-                .replace(/^\w+ /, '')
-                .replace(/ \d{4}$/, '')
-            }}</template
+            · due {{ longDate(build.view.wantedBy) .replace(/^\w+ /, '') .replace(/ \d{4}$/, '') }}</template
           ></span
         >
         <ChevronDown :size="14" class="shrink-0 self-center" />
@@ -91,7 +86,7 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
             :to="`/b/${current.id}/scales?mode=editions`"
             class="block border-t border-line px-3 py-1.5"
             :class="{ 'bg-paper': active }"
-            >Editions to share…</NuxtLink
+            >Share an edition…</NuxtLink
           ></MenuItem
         >
       </MenuItems>
@@ -101,13 +96,13 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
       class="field ml-auto flex w-[250px] shrink-0 items-center justify-between !py-0.5 text-soft max-md:w-auto"
       @click="openSearch"
     >
-      <span class="max-md:hidden">Find a part, lead, place…</span><span class="md:hidden">Find</span
+      <span class="max-md:hidden">Find a part, lead or place…</span><span class="md:hidden">Find</span
       ><span class="key max-md:hidden">Ctrl K</span>
     </button>
     <PasteButton v-if="session.view" />
     <span
       class="figures text-[13px] whitespace-nowrap text-soft max-md:hidden"
-      title="the date Tarvin takes for today"
+      title="the date Tarvin uses as today"
       >{{ session.view ? longDate(session.view.today) : '' }}</span
     >
     <Menu as="div" class="relative">
@@ -125,7 +120,7 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
             :class="{ 'bg-paper': active }"
             @click="toggle()"
           >
-            {{ theme === 'lamp' ? 'Daylight' : 'Lamp' }} theme
+            {{ theme === 'lamp' ? 'Light' : 'Dark' }} theme
           </button></MenuItem
         >
       </MenuItems>

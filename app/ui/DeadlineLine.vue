@@ -20,7 +20,7 @@ const tone = {
 <template>
   <p class="flex items-baseline gap-2" :data-deadline="deadline.kind">
     <span class="tag w-20 shrink-0 text-center" :class="deadline.isLate ? 'tag-stop' : tone[deadline.kind]">{{
-      deadline.isLate ? 'late' : deadline.kind
+      deadline.isLate ? 'overdue' : deadline.kind
     }}</span><span class="min-w-0 flex-1"
       ><template v-if="of">{{ of }}: </template>{{ deadline.what }}</span
     ><span v-if="deadline.money" class="figures"

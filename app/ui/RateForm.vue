@@ -22,13 +22,13 @@ const add = () =>
       fresh.rate = ''
       emit('saved', rates)
     },
-    { message: 'the rate is in force' },
+    { message: 'exchange rate saved' },
   )
 </script>
 
 <template>
   <form class="flex flex-wrap items-end gap-2" novalidate @submit.prevent="add">
-    <label class="text-xs text-soft">on <DateField v-model="fresh.date" label="day of the rate" /></label>
+    <label class="text-xs text-soft">on <DateField v-model="fresh.date" label="date of the rate" /></label>
     <label class="text-xs text-soft"
       >one<input
         v-model="fresh.from"
@@ -42,7 +42,7 @@ const add = () =>
         class="field figures block w-24"
         inputmode="decimal"
         placeholder="1.36"
-        aria-label="rate"
+        aria-label="exchange rate"
     /></label>
     <label class="text-xs text-soft"
       >in<input
@@ -52,10 +52,10 @@ const add = () =>
         aria-label="to currency"
     /></label>
     <label class="flex gap-1 pb-1.5"
-      ><input v-model="fresh.bothWays" type="checkbox" />and the other way round</label
+      ><input v-model="fresh.bothWays" type="checkbox" />and the reverse</label
     >
     <button type="submit" class="button" :disabled="busy || fresh.from === '' || fresh.rate === ''">
-      Add the rate
+      Add rate
     </button>
   </form>
 </template>

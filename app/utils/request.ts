@@ -39,13 +39,13 @@ export async function request<T>(path: string, options: RequestOptions = {}): Pr
   try {
     response = await fetch(path, { method, ...sent })
   } catch {
-    throw new RequestError('the server does not answer; what you typed is kept', '', 0)
+    throw new RequestError('The server does not answer. What you typed is kept; try again.', '', 0)
   }
   const answer = await response.json().catch(() => null)
   if (response.status === 401) location.assign('/sign-in')
   if (!response.ok)
     throw new RequestError(
-      answer?.error?.message ?? 'the server refused',
+      answer?.error?.message ?? 'The server rejected this.',
       answer?.error?.path ?? '',
       response.status,
       answer?.error?.saved,
@@ -76,7 +76,7 @@ export async function sendFile<T>(
     const answer = await response.json().catch(() => null)
     if (!response.ok)
       throw new RequestError(
-        answer?.error?.message ?? 'the server refused',
+        answer?.error?.message ?? 'The server rejected this.',
         answer?.error?.path ?? '',
         response.status,
       )
@@ -101,7 +101,7 @@ export async function streamOf<T>(
   if (!response.ok) {
     const answer = await response.json().catch(() => null)
     throw new RequestError(
-      answer?.error?.message ?? 'the server refused',
+      answer?.error?.message ?? 'The server rejected this.',
       answer?.error?.path ?? '',
       response.status,
     )
@@ -128,6 +128,6 @@ async function readLines<T>(
     }
     if (done) break
   }
-  if (report === undefined) throw new RequestError('the answer ended early; nothing was kept', '', 0)
+  if (report === undefined) throw new RequestError('The reply was cut off; nothing was saved. Try again.', '', 0)
   return report
 }

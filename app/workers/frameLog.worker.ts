@@ -30,7 +30,7 @@ function keep(
 
 function logOf(name: string): FrameLog {
   const found = logs.get(name)
-  if (!found) throw new Error(`the log "${name}" is no longer here; drop it again`)
+  if (!found) throw new Error(`The log "${name}" is no longer loaded; drop it again`)
   return found.log
 }
 

@@ -24,25 +24,25 @@ export function estimateWorking(
   return {
     title: `${target.workload}, ${target.width}×${target.height} ${target.preset}${helpText(target)}`,
     result: `${estimate.averageFps.toFixed(0)} fps (${estimate.range.low.toFixed(0)}–${estimate.range.high.toFixed(0)})`,
-    formula: `t = (g^${sharpness} + c^${sharpness})^(1/${sharpness}); g = a · megapixels^α · preset / graphics index, c = b · preset / CPU index; average = 1000 / t; range at 90 % = average · e^(±${z90} · √(s² + JᵀCJ))`,
+    formula: `t = (g^${sharpness} + c^${sharpness})^(1/${sharpness}); g = a · megapixels^α · preset / graphics index, c = b · preset / CPU index; average = 1000 / t; 90 % range = average · e^(±${z90} · √(s² + JᵀCJ))`,
     lines: [
       ...sideLines(
-        `card: ${view.machineName.graphics ?? 'of the CPU'}`,
+        `card: ${view.machineName.graphics ?? 'CPU graphics'}`,
         factors?.graphics,
         estimate.graphicsMs,
       ),
       ...sideLines(`CPU: ${view.machineName.cpu ?? '—'}`, factors?.cpu, estimate.cpuMs),
       { label: 'frame', value: `${estimate.frameMs.toFixed(2)} ms`, kind: 'sum' },
       {
-        label: 'share of the limit on the card',
+        label: 'share of frame time set by the card',
         value: estimate.graphicsShare.toFixed(2),
         kind: 'sum',
-        note: `above ${graphicsLimitedFrom} the card limits, below ${cpuLimitedUpTo} the CPU`,
+        note: `above ${graphicsLimitedFrom}: GPU limited; below ${cpuLimitedUpTo}: CPU limited`,
       },
       ...(estimate.limitShift
         ? [
             {
-              label: 'moved by evidence',
+              label: 'adjusted by your runs',
               value: `${estimate.limitShift.before.toFixed(2)} → ${estimate.limitShift.after.toFixed(2)}`,
               kind: 'measured' as const,
               note: estimate.limitShift.because.join('; '),
@@ -53,7 +53,7 @@ export function estimateWorking(
       ...(estimate.isCapped
         ? [
             {
-              label: 'the engine’s own limit',
+              label: 'engine fps cap',
               value: `${estimate.averageFps.toFixed(0)} fps`,
               kind: 'sum' as const,
             },
@@ -63,29 +63,29 @@ export function estimateWorking(
         ? []
         : [
             {
-              label: 'shown with generated frames',
+              label: 'displayed with frame generation',
               value: `${estimate.generatedFps.toFixed(0)} fps`,
               kind: 'sum' as const,
-              note: `× ${workload.frameGenerationFactor}; they add no responsiveness, so the 1 % low stays`,
+              note: `× ${workload.frameGenerationFactor}; no gain in responsiveness, so the 1 % low is unchanged`,
             },
           ]),
       {
-        label: 'lows divided by, for memory and threads',
+        label: '1 % low divided by, for memory and threads',
         value: estimate.lowsFactor.toFixed(2),
         kind: 'sum',
       },
-      { label: 'video memory needed over had', value: estimate.videoMemoryShortage.toFixed(2), kind: 'sum' },
+      { label: 'video memory needed / available', value: estimate.videoMemoryShortage.toFixed(2), kind: 'sum' },
       {
-        label: 's: spread of one result',
+        label: 's: spread of a single result',
         value: percent(estimate.spread.result, 1),
         kind: workload.fit ? 'measured' : 'assumption',
-        note: workload.fit ? 'from runs held against a fit without their own parts' : 'an assumption',
+        note: workload.fit ? 'from runs compared with a fit without their own parts' : 'assumption',
       },
       {
-        label: '√(JᵀCJ): not known of a, b, α',
+        label: '√(JᵀCJ): uncertainty of a, b, α',
         value: percent(estimate.spread.parameters, 1),
         kind: 'sum',
-        note: estimate.rough ? 'rough: fewer than three runs are in it' : `${estimate.runs} runs are in it`,
+        note: estimate.rough ? 'rough: based on fewer than three runs' : `based on ${estimate.runs} runs`,
       },
       {
         label: '1 % low',
@@ -96,12 +96,12 @@ export function estimateWorking(
         label: `${run.machine}, ${run.settings.height}p ${run.settings.preset}${run.scene ? `, ${run.scene}` : ''}`,
         value: `${run.averageFps} fps`,
         kind: 'measured',
-        note: `${signedPercent(-100 * run.residual!.fitted)} against the fit, ${signedPercent(-100 * run.residual!.leftOut)} against a fit without these parts; ${run.ranOn}`,
+        note: `${signedPercent(-100 * run.residual!.fitted)} vs the fit, ${signedPercent(-100 * run.residual!.leftOut)} vs a fit without these parts; ${run.ranOn}`,
       })),
     ],
     ...(bench
       ? {
-          change: `One more measurement would help most at ${bench.measure.settings.width}×${bench.measure.settings.height} ${bench.measure.settings.preset}: the range would go from ±${percent(bench.measure.halfWidthNow)} to ±${percent(bench.measure.halfWidthAfter)}. Runs are let count or left out under Runs.`,
+          change: `The most useful next measurement: ${bench.measure.settings.width}×${bench.measure.settings.height} ${bench.measure.settings.preset}. It would narrow the range from ±${percent(bench.measure.halfWidthNow)} to ±${percent(bench.measure.halfWidthAfter)}. Choose which runs count under Runs.`,
         }
       : {}),
   }
@@ -117,8 +117,8 @@ function sideLines(
     ...(factors ?? []).map(({ name, factor }, at): WorkingLine => ({
       label: name,
       value: at === 0 ? `${factor.toFixed(2)} ms` : `× ${factor.toFixed(3)}`,
-      kind: name.startsWith('own runs') ? 'measured' : 'estimate',
-      ...(name.startsWith('own runs')
+      kind: name.startsWith('your runs') ? 'measured' : 'estimate',
+      ...(name.startsWith('your runs')
         ? { note: 'e^ρ, ρ = Σ w·r ÷ (2 + Σ w) over the runs of this CPU with this card' }
         : {}),
     })),
@@ -130,19 +130,19 @@ function parameterLines(workload: BuildView['workloads'][number]): WorkingLine[]
   const prior = workload.fit?.prior ?? workload
   const kind = workload.fit ? ('measured' as const) : ('assumption' as const)
   const note = (value: number, unit = '') =>
-    workload.fit ? `fitted; the library’s default is ${value.toFixed(2)}${unit}` : 'the library’s default'
+    workload.fit ? `fitted; library default ${value.toFixed(2)}${unit}` : 'library default'
   return [
     { label: 'a', value: workload.graphicsMs.toFixed(2), kind, note: note(prior.graphicsMs) },
     { label: 'b', value: workload.cpuMs.toFixed(2), kind, note: note(prior.cpuMs) },
     { label: 'α', value: workload.pixelExponent.toFixed(3), kind, note: note(prior.pixelExponent) },
     {
-      label: 'low as a share, card and CPU limiting',
+      label: '1 % low as a share of the average, GPU and CPU limited',
       value: `${workload.lowShare.graphics.toFixed(2)}, ${workload.lowShare.cpu.toFixed(2)}`,
       kind,
       note: note(prior.lowShare.graphics, ` and ${prior.lowShare.cpu.toFixed(2)}`),
     },
     ...Object.entries(workload.fit?.scenes ?? {}).map(([scene, factor]): WorkingLine => ({
-      label: `scene “${scene}” against the reference`,
+      label: `scene “${scene}” vs the reference`,
       value: `× ${factor.toFixed(2)} ms`,
       kind: 'measured',
     })),

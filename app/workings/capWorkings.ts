@@ -19,15 +19,15 @@ export function capWorking(cap: CapView, split: CapSplitView): Working {
       ...(split.supply
         ? [{ label: split.supply.name, value: money(split.supply.price), kind: 'record' as const }]
         : []),
-      { label: 'set aside for what the brief needs besides', value: money(cap.needs), kind: 'own' },
+      { label: 'reserved for other needs of the brief', value: money(cap.needs), kind: 'own' },
       {
         label: `weakest target: ${split.weakestTarget}`,
         value: percent(split.weakest),
         kind: 'estimate',
-        note: '100 % is just met',
+        note: '100 % = target just met',
       },
-      { label: 'left under the cap', value: money(split.left), kind: 'sum' },
+      { label: 'left under the budget', value: money(split.left), kind: 'sum' },
     ],
-    change: 'Each price is the street price at your patience, or new where your rules or the risk say so.',
+    change: 'Each price is the street price at your patience, or the new price where your rules or the risk require it.',
   }
 }

@@ -5,7 +5,7 @@ import type { Working } from './working'
 
 export function walkAwayWorking(lead: LeadView, sheet: HaggleView): Working {
   return {
-    title: `${lead.title}: walk-away`,
+    title: `${lead.title}: most to pay`,
     result: amount(sheet.walkAway, sheet.currency),
     formula: walkAwayFormula,
     lines: [
@@ -15,35 +15,35 @@ export function walkAwayWorking(lead: LeadView, sheet: HaggleView): Working {
         kind: sheet.alternative?.leadId ? 'lead' : 'record',
         note: 'best alternative',
       },
-      { label: 'expected cost at the ask', value: amount(sheet.costAtAsk, sheet.buildCurrency), kind: 'sum' },
+      { label: 'expected total at the asking price', value: amount(sheet.costAtAsk, sheet.buildCurrency), kind: 'sum' },
     ],
   }
 }
 
 export function aimWorking(lead: LeadView, sheet: HaggleView): Working {
   return {
-    title: `${lead.title}: aim`,
+    title: `${lead.title}: fair offer`,
     result: amount(sheet.aim, sheet.currency),
     formula: aimFormula,
     lines: [
-      { label: 'walk-away', value: amount(sheet.walkAway, sheet.currency), kind: 'sum' },
-      { label: 'street price of what is kept', value: amount(sheet.street, sheet.currency), kind: 'record' },
+      { label: 'most to pay', value: amount(sheet.walkAway, sheet.currency), kind: 'sum' },
+      { label: 'street price of the kept parts', value: amount(sheet.street, sheet.currency), kind: 'record' },
     ],
   }
 }
 
 export function openingWorking(lead: LeadView, sheet: HaggleView): Working {
   return {
-    title: `${lead.title}: opening`,
+    title: `${lead.title}: first offer`,
     result: amount(sheet.opening, sheet.currency),
     formula:
       sheet.advice === 'take'
-        ? 'the next customary step below the ask'
-        : '2 · aim − ask, so that meeting half-way lands on the aim; at least 60 % of the ask; rounded down to a customary step (1 under 20, 5 under 200, 10 under 1 000, 50 above) last of all',
+        ? 'next usual price step below the asking price'
+        : '2 · fair offer − asking price, so that splitting the difference gives the fair offer; at least 60 % of the asking price; finally rounded down to a usual step (1 under 20, 5 under 200, 10 under 1 000, 50 above)',
     lines: [
-      { label: 'aim', value: amount(sheet.aim, sheet.currency), kind: 'sum' },
+      { label: 'fair offer', value: amount(sheet.aim, sheet.currency), kind: 'sum' },
       {
-        label: sheet.askedBy === 'listing' ? 'ask' : 'last counter-offer',
+        label: sheet.askedBy === 'listing' ? 'ask' : 'latest counter-offer',
         value: amount(sheet.ask, sheet.currency),
         kind: 'stated',
       },

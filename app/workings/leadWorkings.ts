@@ -14,7 +14,7 @@ type InForce = Pick<BuildView, 'currency' | 'assumptions'>
 export function landedWorking(lead: LeadView): Working {
   const { landed } = lead.value
   return {
-    title: 'Pay now',
+    title: 'Total',
     result: `${amount(landed.payNow.amount, lead.currency)} ${lead.currency}`,
     formula: landedFormula,
     lines: landed.lines.map((line) => ({
@@ -22,7 +22,7 @@ export function landedWorking(lead: LeadView): Working {
       value: amount(line.amount.amount, lead.currency),
       kind: line.kind === 'item' ? ('stated' as const) : ('sum' as const),
     })),
-    change: 'Terms of the source are in Sources.',
+    change: 'Edit the source’s terms in Sources.',
   }
 }
 
@@ -30,10 +30,10 @@ export function faultWorking(lead: LeadView, table: FaultAssumptions): Working {
   const { landed, faultProbability, recoveredShare } = lead.value
   const roles = [...new Set(lead.things.map((thing) => thing.role))]
   return {
-    title: 'Expected loss by faults',
+    title: 'Expected fault loss',
     result: amount(landed.faultLoss.amount, lead.currency),
     formula:
-      'P(fault) × ((1 − recovered share) × (item after codes + its tax) + hassle); P(fault) = the table’s figure × every factor, at most 95 %',
+      'P(fault) × ((1 − recovered share) × (price after codes + its tax) + hassle); P(fault) = table figure × every factor, at most 95 %',
     lines: [
       ...roles.map((role) => ({
         label: `${roleNames[role]}, used`,
@@ -63,27 +63,27 @@ export function faultWorking(lead: LeadView, table: FaultAssumptions): Working {
         label: 'P(fault)',
         value: percent(faultProbability, 1),
         kind: 'sum',
-        note: roles.length > 1 ? 'of several things: their mean, weighted by street price' : '',
+        note: roles.length > 1 ? 'several parts: mean, weighted by street price' : '',
       },
       {
         label: 'recovered share',
         value: percent(recoveredShare),
         kind: 'assumption',
-        note: 'by what protects the purchase',
+        note: 'depends on the purchase protection',
       },
-      { label: 'hassle of a fault', value: amount(table.hassle, lead.currency), kind: 'assumption' },
+      { label: 'cost of hassle per fault', value: amount(table.hassle, lead.currency), kind: 'assumption' },
       { label: 'price', value: amount(landed.lines[0]?.amount.amount, lead.currency), kind: 'stated' },
     ],
-    change: 'The table of faults is in Brief, under house rules; signs are ticked in Risk.',
+    change: 'The fault table is in Brief, under your rules; warning signs are ticked in Risk.',
   }
 }
 
 export function savingWorking(lead: LeadView, { currency, assumptions }: InForce): Working {
   const { street, expected, saving, resale } = lead.value
   return {
-    title: 'Saving against the street',
+    title: 'Saved on the street price',
     result: amount(saving, currency),
-    formula: 'street price of what is kept − (expected cost − net resale of what is sold on)',
+    formula: 'street price of the kept parts − (expected total − net resale of the rest)',
     lines: [
       ...lead.things.flatMap((thing, index) =>
         thing.plan !== 'keep'
@@ -98,7 +98,7 @@ export function savingWorking(lead: LeadView, { currency, assumptions }: InForce
               ...(lead.value.worthShares[index]! < 1
                 ? [
                     {
-                      label: 'worth, less what is missing or not said',
+                      label: 'value after deductions for missing or unstated facts',
                       value: percent(lead.value.worthShares[index]!),
                       kind: 'assumption' as const,
                       note: lead.facts
@@ -110,13 +110,13 @@ export function savingWorking(lead: LeadView, { currency, assumptions }: InForce
                 : []),
             ],
       ),
-      { label: 'street price of what is kept', value: amount(street, currency), kind: 'sum' },
-      { label: 'expected cost', value: amount(expected, currency), kind: 'sum' },
+      { label: 'street price of the kept parts', value: amount(street, currency), kind: 'sum' },
+      { label: 'expected total', value: amount(expected, currency), kind: 'sum' },
       {
         label: 'net resale',
         value: amount(resale, currency),
         kind: 'estimate',
-        note: `sells with probability ${assumptions.resale.sells}`,
+        note: `chance to sell ${assumptions.resale.sells}`,
       },
     ],
   }
@@ -127,16 +127,16 @@ export function thingStreetWorking(thing: LeadView['things'][number], currency: 
   return {
     title: `${thing.name}: street price`,
     result: amount(thing.street, currency),
-    formula: 'typical mark of its comps: the weighted median of what it sold for',
+    formula: 'typical price of its comps: the weighted median sale price',
     lines: [
       {
         label: 'typical',
         value: amount(thing.street, currency),
         kind: 'record',
-        note: 'every record behind it is in Prices',
+        note: 'see every record in Prices',
       },
     ],
-    change: 'Keep or drop records, and change the query, in Prices.',
+    change: 'Keep or drop records and change the query in Prices.',
   }
 }
 
@@ -144,7 +144,7 @@ export function thingStreetWorking(thing: LeadView['things'][number], currency: 
 export function splitWorking(lead: LeadView, { currency, assumptions }: InForce): Working {
   const { payNow, split } = lead.value
   return {
-    title: 'What the kept things cost',
+    title: 'Cost of the kept parts',
     result: amount(split.effectiveTotal.amount, currency),
     formula: splitFormula,
     lines: [
@@ -152,7 +152,7 @@ export function splitWorking(lead: LeadView, { currency, assumptions }: InForce)
       ...lead.things
         .filter((thing) => thing.plan === 'resell')
         .map((thing) => ({
-          label: `${thing.name} sold on`,
+          label: `${thing.name}, resold`,
           value: `−${amount(thing.netResale, currency)}`,
           kind: 'estimate' as const,
           note: `${assumptions.resale.sells} × its street price`,
@@ -163,7 +163,7 @@ export function splitWorking(lead: LeadView, { currency, assumptions }: InForce)
           label: thing.name,
           value: amount(thing.effectiveCost, currency),
           kind: 'sum' as const,
-          note: `street ${amount(thing.street, currency)}${thing.quantity > 1 ? ` each, ${thing.quantity} of them` : ''}`,
+          note: `street price ${amount(thing.street, currency)}${thing.quantity > 1 ? ` each, × ${thing.quantity}` : ''}`,
         })),
     ],
   }
@@ -173,19 +173,19 @@ export function splitWorking(lead: LeadView, { currency, assumptions }: InForce)
 export function expectedWorking(lead: LeadView): Working {
   const { landed } = lead.value
   return {
-    title: 'Expected',
+    title: 'Expected total',
     result: `${amount(landed.expected.amount, lead.currency)} ${lead.currency}`,
     formula: expectedFormula,
     lines: [
-      { label: 'pay now', value: amount(landed.payNow.amount, lead.currency), kind: 'sum' },
+      { label: 'total', value: amount(landed.payNow.amount, lead.currency), kind: 'sum' },
       {
-        label: 'after rebates, in full',
+        label: 'after rebates, paid in full',
         value: amount(landed.afterRebates.amount, lead.currency),
         kind: 'sum',
-        note: 'each open rebate counts here with its chance',
+        note: 'each open rebate counted at its chance',
       },
       {
-        label: 'expected loss by faults',
+        label: 'expected fault loss',
         value: amount(landed.faultLoss.amount, lead.currency),
         kind: 'assumption',
       },

@@ -10,14 +10,14 @@ import type { Working } from './working'
 export type AccountFigure = Exclude<keyof Account, 'hours'>
 
 const titles: Readonly<Record<AccountFigure, string>> = {
-  cashOut: 'Cash out',
-  cashIn: 'Cash in',
-  sale: 'The machine sold, net',
-  toPay: 'To pay',
-  payNow: 'Pay now',
-  toComeBack: 'To come back',
+  cashOut: 'Spent',
+  cashIn: 'Money in',
+  sale: 'Machine sold, net',
+  toPay: 'Still to pay',
+  payNow: 'Total',
+  toComeBack: 'Refunds and rebates due',
   afterRebates: 'After rebates',
-  expected: 'Expected',
+  expected: 'Expected total',
   left: 'Left of the budget',
   lost: 'Lost so far',
   cost: 'Cost of the build',
@@ -26,25 +26,25 @@ const titles: Readonly<Record<AccountFigure, string>> = {
 }
 const worthFormulas: Readonly<Record<WorthBasis, string>> = {
   parts:
-    'net resale of what is here or ordered and not dead, and of what is chosen; each by its typical mark',
+    'net resale of parts here or on order that are not dead, and of chosen parts; each at its typical price',
   machines:
-    'what machines like it typically went for × the chance that it sells; not known while a role is open. What is not built into it: net resale, each by its typical mark',
-  own: 'your own figure for the machine. What is not built into it: net resale, each by its typical mark',
+    'typical sale price of similar PCs × the chance to sell; not known while a part is missing. Parts not installed: net resale at their typical price',
+  own: 'your own figure for the machine. Parts not installed: net resale at their typical price',
 }
 const formulas: Readonly<Record<AccountFigure, string>> = {
-  cashOut: 'bought + fees + travel',
-  cashIn: 'refunds + rebates that were paid + sales of its parts, net of fee and postage',
-  sale: 'price of the machine − fee − postage; a figure of its own, no cash in',
-  toPay: 'planned orders + limits of hunts + trips not driven yet; nothing once it is sold or apart',
-  payNow: 'cash out + to pay',
-  toComeBack: 'open rebates on what is bought or chosen + refunds expected for what is on its way back',
-  afterRebates: 'pay now − cash in − to come back',
-  expected: 'after rebates + what is to come back × the chance that it does not + fault losses',
-  left: 'budget − pay now + cash in, over what the budget covers',
-  lost: 'what remains of the cost of things dead, returned, missing or written off, less what they were sold for',
-  cost: 'cash out − cash in + taken over from other builds − handed on to them',
+  cashOut: 'purchases + fees + travel',
+  cashIn: 'refunds + rebates received + sales of parts, net of fee and shipping',
+  sale: 'sale price − fee − shipping; shown separately, not part of money in',
+  toPay: 'planned orders + limits of hunts + trips not driven yet; zero once sold or parted out',
+  payNow: 'spent + still to pay',
+  toComeBack: 'open rebates on bought or chosen parts + refunds expected for returns',
+  afterRebates: 'total − money in − refunds and rebates due',
+  expected: 'after rebates + amounts due × the chance that they are not paid + fault losses',
+  left: 'budget − total + money in, for what the budget covers',
+  lost: 'remaining cost of parts that are dead, returned, missing or written off, minus what they sold for',
+  cost: 'spent − money in + cost taken over from other builds − cost handed on to them',
   worthToday: worthFormulas.parts,
-  profit: 'net sale, or worth today − cost − to pay; what is to come back stands beside',
+  profit: 'net sale or worth today − cost − still to pay; refunds and rebates due are not included',
 }
 /** The figures each one is made of, with their sign. */
 const madeOf: Partial<Readonly<Record<AccountFigure, readonly (readonly [AccountFigure, 1 | -1])[]>>> = {
@@ -101,18 +101,18 @@ export function accountWorking(
 export function resaleWorking({ resale, currency }: LedgerView, { account }: Receipt): Working {
   const money = (value: number) => amount(value, currency)
   return {
-    title: 'Whole machine against parting out',
+    title: 'Whole PC or parted out',
     result: money(resale[resale.better]!.net),
     formula: resaleFormula,
     lines: [
-      { label: 'sum of typical marks', value: money(resale.parting.gross), kind: 'record' },
-      { label: 'whole-machine factor', value: percent(resale.wholeFactor), kind: 'assumption' },
-      { label: 'whole by its parts, net', value: money(resale.whole.net), kind: 'sum' },
+      { label: 'sum of typical prices', value: money(resale.parting.gross), kind: 'record' },
+      { label: 'factor for selling whole', value: percent(resale.wholeFactor), kind: 'assumption' },
+      { label: 'whole, from its parts, net', value: money(resale.whole.net), kind: 'sum' },
       ...(resale.machines === null
         ? []
         : [
             {
-              label: 'whole by machines sold, net',
+              label: 'whole, from PCs sold, net',
               value: money(resale.machines.net),
               kind: 'record' as const,
             },
@@ -129,12 +129,12 @@ export function askLadderWorking({ selling, resale, currency }: LedgerView): Wor
   const money = (value: number) => amount(value, currency)
   const [first] = selling.ladder
   return {
-    title: 'What to ask week by week',
+    title: 'What to ask, week by week',
     result: first ? money(first.ask) : 'not known',
     formula: askLadderFormula,
     lines: [
-      { label: 'sold machines like it', value: String(selling.machines?.count ?? 0), kind: 'record' },
-      { label: 'the usual haggle', value: percent(resale.haggleShare), kind: 'assumption' },
+      { label: 'similar PCs sold', value: String(selling.machines?.count ?? 0), kind: 'record' },
+      { label: 'usual haggling discount', value: percent(resale.haggleShare), kind: 'assumption' },
       { label: 'parted out after the last week, net', value: money(resale.parting.net), kind: 'sum' },
     ],
   }

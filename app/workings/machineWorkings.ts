@@ -9,22 +9,22 @@ import type { Working } from './working'
 
 export function stepWorking(step: StepView, role: StepsView['roles'][number], currency: string): Working {
   return {
-    title: `A step up: ${step.name}`,
+    title: `Upgrade: ${step.name}`,
     result: signedAmount(step.more, currency),
     formula:
-      'expected cost − that of the present one, or what it would bring; frames: geometric mean over the brief’s targets',
+      'expected total − that of the present part, or its resale value; fps: geometric mean over the brief’s targets',
     lines: [
       {
         label: step.name,
         value: amount(step.price, currency),
         kind: 'lead',
-        note: `${step.how}: expected cost, landed, risk counted`,
+        note: `${step.how}: expected total, landed, fault risk counted`,
       },
       {
-        label: role.present ? role.present.name : 'nothing there yet',
+        label: role.present ? role.present.name : 'none yet',
         value: `−${amount(role.present?.cost ?? 0, currency)}`,
         kind: 'sum',
-        note: role.present && !role.present.choiceId ? 'what 80 % of its price would bring' : '',
+        note: role.present && !role.present.choiceId ? 'resale at 80 % of its price' : '',
       },
       ...step.targets.map((target) => ({
         label: target.name,
@@ -37,7 +37,7 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
       })),
       ...(step.perTen === null
         ? []
-        : [{ label: 'gained for each 10 more', value: signedPercent(step.perTen), kind: 'sum' as const }]),
+        : [{ label: 'gain per 10 spent', value: signedPercent(step.perTen), kind: 'sum' as const }]),
     ],
     change: 'The threshold is in Brief, under your rules for the machine.',
   }
@@ -45,7 +45,7 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
 
 export function drawWorking(power: MachineView['power']): Working {
   return {
-    title: 'Sustained draw',
+    title: 'Sustained power draw',
     result: `${Math.round(power.sustained)} W`,
     formula: powerDrawFormula,
     lines: [
@@ -54,7 +54,7 @@ export function drawWorking(power: MachineView['power']): Working {
         value: `${line.watts} W`,
         kind: line.stated ? ('stated' as const) : ('assumption' as const),
       })),
-      { label: 'with the card’s short peaks', value: `${Math.round(power.peak)} W`, kind: 'sum' },
+      { label: 'with GPU power spikes', value: `${Math.round(power.peak)} W`, kind: 'sum' },
     ],
   }
 }
@@ -75,18 +75,18 @@ export function wallWorking(machine: MachineView, { currency, assumptions }: Bui
           }))
         : []),
       {
-        label: 'a year',
+        label: 'per year',
         value: amount(power.yearly, currency),
         kind: 'estimate',
-        note: `${rules.fullHours} h a day at full load, ${rules.idleHours} h idle, ${amount(rules.tariff, currency)} a kWh`,
+        note: `${rules.fullHours} h per day at full load, ${rules.idleHours} h idle, ${amount(rules.tariff, currency)} per kWh`,
       },
       {
-        label: 'size your rule asks for',
+        label: 'your rule asks for',
         value: `${Math.ceil(power.wanted)} W`,
         kind: 'assumption',
         note: supplyRuleText(rules.supplyRule, assumptions.power),
       },
     ],
-    change: 'Hours, tariff and the rule for size are in Brief, under your rules for the machine.',
+    change: 'Hours, electricity price and the PSU rule are in Brief, under your rules for the machine.',
   }
 }

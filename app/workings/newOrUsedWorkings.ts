@@ -18,10 +18,10 @@ export function usedPathWorking(name: string, { used }: NewOrUsed, currency: str
             kind: 'assumption',
           },
           {
-            label: 'part that comes back',
+            label: 'share recovered',
             value: percent(used.recoveredShare),
             kind: 'assumption',
-            note: 'a private sale without protection',
+            note: 'private sale without protection',
           },
           { label: 'fault loss', value: amount(used.faultLoss, currency), kind: 'sum' },
         ]
@@ -42,7 +42,7 @@ export function newPathWorking(name: string, { fresh }: NewOrUsed, currency: str
             kind: 'lead',
             note: 'with tax and shipping, bought alone',
           },
-          { label: 'P(fault) of a new one', value: percent(fresh.faultProbability, 1), kind: 'assumption' },
+          { label: 'P(fault), new', value: percent(fresh.faultProbability, 1), kind: 'assumption' },
           { label: 'value of the warranty', value: amount(-fresh.warrantyValue, currency), kind: 'sum' },
         ]
       : [],
@@ -55,12 +55,12 @@ export function tippingWorking(
   currency: string,
 ): Working {
   return {
-    title: `${name}: where the choice tips`,
+    title: `${name}: break-even`,
     result: amount(tippingUsedPrice, currency),
     formula:
-      '(new, all in − P(fault) · hassle) / (1 + P(fault) · (1 − recovered)): the used price at which both ways cost the same',
+      '(new, total − P(fault) · hassle) / (1 + P(fault) · (1 − recovered)): the used price at which both cost the same',
     lines: [
-      { label: 'new, all in', value: amount(fresh?.total, currency), kind: 'sum' },
+      { label: 'new, total', value: amount(fresh?.total, currency), kind: 'sum' },
       { label: 'used today', value: amount(used?.price, currency), kind: 'record' },
     ],
   }
@@ -70,22 +70,22 @@ export function rhythmWorking(name: string, offer: OfferView, currency: string):
   const rhythm = offer.rhythm!
   return {
     title: `${name}: sales at ${offer.sourceName}`,
-    result: rhythm.everyDays === null ? 'no rhythm yet' : `every ${rhythm.everyDays.toFixed(0)} days`,
+    result: rhythm.everyDays === null ? 'no pattern yet' : `every ${rhythm.everyDays.toFixed(0)} days`,
     formula:
-      'mean of the days from the start of one sale to the start of the next; a sale is a run of days at 3 % or more below what was usual in the 90 days up to it',
+      'mean days from the start of one sale to the start of the next; a sale is a run of days at least 3 % below the usual price of the 90 days before',
     lines: [
       {
         label: `usual price (${rhythm.usualBy} of the daily price)`,
         value: amount(rhythm.usual, currency),
         kind: 'record',
       },
-      { label: 'sale floor, held two days or more', value: amount(rhythm.floor, currency), kind: 'record' },
-      { label: 'days since the last began', value: String(rhythm.sinceLast ?? '—'), kind: 'record' },
+      { label: 'lowest sale price, held at least two days', value: amount(rhythm.floor, currency), kind: 'record' },
+      { label: 'days since the last sale began', value: String(rhythm.sinceLast ?? '—'), kind: 'record' },
       {
         label: 'days to the next, expected',
         value: rhythm.expectedWait === null ? '—' : rhythm.expectedWait.toFixed(0),
         kind: 'estimate',
-        note: 'a whole gap more once it is overdue',
+        note: 'one more full interval once it is overdue',
       },
       ...[...rhythm.sales]
         .reverse()

@@ -8,44 +8,44 @@ export function planWorking(plan: BuildPlan, question: BuildQuestion): Working {
   const { currency } = question
   const proof =
     plan.status === 'optimal'
-      ? 'proven: no other set of the ways costs less and meets the same wishes'
-      : 'the best found in the time there was; not proven'
+      ? 'proven: no other combination costs less and meets the same wishes'
+      : 'best found in the time available; not proven'
   return {
     title: 'The plan',
-    result: `${amount(plan.cost, currency)} expected, ${amount(plan.payNow, currency)} to pay now`,
+    result: `expected total ${amount(plan.cost, currency)}, total ${amount(plan.payNow, currency)}`,
     formula:
-      'the least sum of expected costs over sets of ways that fill every role once, fit together, and meet the wishes; expected = paid now + what a fault or an unpaid rebate is expected to cost − what is sold on',
+      'lowest sum of expected totals over combinations that fill every role once, fit together and meet the wishes; expected total = total + expected loss from faults and unpaid rebates − resale',
     lines: [
       ...plan.ways.map((way) => ({
         label: way.text,
         value: amount(way.expected, currency),
         kind: way.perDay === null ? ('lead' as const) : ('estimate' as const),
-        note: `${way.from}: ${amount(way.payNow, currency)} to pay now`,
+        note: `${way.from}: total ${amount(way.payNow, currency)}`,
       })),
       ...plan.orders.map(({ name, wayIds, shipping, codes, payNow, saved }) => ({
         label: `${wayIds.length} in one order at ${name}`,
         value: amount(payNow, currency),
         kind: 'sum' as const,
         note: [
-          `shipping ${amount(shipping, currency)} once`,
+          `shipping ${amount(shipping, currency)}, paid once`,
           ...codes.map((code) => `code ${code}`),
-          `${amount(saved, currency)} less than one by one; in the lines above`,
+          `${amount(saved, currency)} less than bought separately; included in the lines above`,
         ].join(', '),
       })),
       ...plan.sold.map(({ way, brings }) => ({
         label: `${way.text}, sold`,
         value: `−${amount(brings, currency)}`,
         kind: 'estimate' as const,
-        note: 'its typical mark less fee and parcel, at the chance that it sells',
+        note: 'its typical price minus fee and shipping, × the chance to sell',
       })),
-      { label: 'ways looked through', value: String(question.ways.length), kind: 'sum', note: proof },
+      { label: 'options considered', value: String(question.ways.length), kind: 'sum', note: proof },
       {
-        label: 'machines sent back by the fit check',
+        label: 'machines rejected by the fit check',
         value: String(plan.rounds - 1),
         kind: 'sum',
-        note: 'beside the pairs that were kept apart from the start',
+        note: 'besides pairs excluded from the start',
       },
     ],
-    change: 'under Wishes, by a pin or a ban, or by giving one wish up',
+    change: 'under Wishes: pin or ban a part, or drop a wish',
   }
 }

@@ -11,16 +11,16 @@ export function markWorking(view: PriceView, mark: keyof typeof markQuantiles): 
     .filter((record) => record.unitPrice !== null)
     .sort((a, b) => a.unitPrice! - b.unitPrice!)
   return {
-    title: `${view.name}: ${mark} mark`,
+    title: `${view.name}: ${mark} price`,
     result: amount(view.marks?.[mark], view.currency),
-    formula: `weighted quantile ${markQuantiles[mark]} of ${kept.length} comps: sorted by price, each weighing 0.5^(age / ${view.query.halfLifeDays} days), linear between neighbouring mid-positions`,
+    formula: `weighted quantile ${markQuantiles[mark]} of ${kept.length} comps: sorted by price, each weighted 0.5^(age / ${view.query.halfLifeDays} days), interpolated linearly between mid-positions`,
     lines: kept.map((record) => ({
       label: `${shortDate(record.soldOn)} · ${record.title}`,
       value: amount(record.unitPrice, view.currency),
       kind: 'record' as const,
       note: `weight ${record.weight!.toFixed(2)}`,
     })),
-    change: 'Keep or drop records in Sift; change the words in the query.',
+    change: 'Keep or drop records in Clean up; change the words in the query.',
   }
 }
 
@@ -28,21 +28,21 @@ export function gradeWorking(view: PriceView): Working {
   const { interval, marks } = view
   const half = interval && marks ? (interval.high - interval.low) / 2 / marks.typical : null
   return {
-    title: `${view.name}: how far to trust it`,
+    title: `${view.name}: confidence`,
     result: view.grade,
     formula: gradeFormula,
     lines: [
       { label: 'effective count (Σw)² / Σw²', value: view.effectiveCount.toFixed(1), kind: 'sum' },
       {
-        label: '90 % interval of typical',
+        label: '90 % interval of the typical price',
         value: interval
           ? `${amount(interval.low, view.currency)} – ${amount(interval.high, view.currency)}`
           : '—',
         kind: 'sum',
       },
-      { label: 'half-width of typical', value: half === null ? '—' : percent(half, 1), kind: 'sum' },
+      { label: 'half-width for the typical price', value: half === null ? '—' : percent(half, 1), kind: 'sum' },
       {
-        label: 'comps a day',
+        label: 'comps per day',
         value: view.perDay.toFixed(2),
         kind: 'sum',
         note: `${view.kept} in ${view.query.coveredDays ?? view.query.windowDays} days`,
@@ -57,26 +57,26 @@ export function gradeWorking(view: PriceView): Working {
 export function trendWorking(view: PriceView): Working {
   const { trend } = view
   return {
-    title: `${view.name}: movement`,
-    result: trend ? `${signedPercent(trend.percentPer30Days)} a month` : 'not enough records',
+    title: `${view.name}: trend`,
+    result: trend ? `${signedPercent(trend.percentPer30Days)} per month` : 'not enough records',
     formula: trendFormula,
     lines: trend
       ? [
-          { label: 'low end of 90 %', value: signedPercent(trend.low), kind: 'estimate' },
-          { label: 'high end of 90 %', value: signedPercent(trend.high), kind: 'estimate' },
+          { label: 'lower end of 90 %', value: signedPercent(trend.low), kind: 'estimate' },
+          { label: 'upper end of 90 %', value: signedPercent(trend.high), kind: 'estimate' },
           {
             label: 'direction',
             value: trend.direction,
             kind: 'estimate',
-            note: 'rising or falling only where the interval excludes zero',
+            note: 'called rising or falling only if the interval excludes zero',
           },
           ...(trend.sampledPairs > 0
             ? [
                 {
-                  label: 'pairs drawn by a fixed seed',
+                  label: 'pairs drawn with a fixed seed',
                   value: trend.sampledPairs.toLocaleString('en'),
                   kind: 'estimate' as const,
-                  note: 'of many more: the median of them sits within about 0.2 percentiles of the full one',
+                  note: 'sample of all pairs; its median is within about 0.2 percentiles of the full one',
                 },
               ]
             : []),
@@ -120,12 +120,12 @@ export function chanceWorking(
     formula: chanceFormula,
     lines: [
       {
-        label: 'λ: comps a day',
+        label: 'λ: comps per day',
         value: view.perDay.toFixed(2),
         kind: 'record',
         note: `${view.kept} in ${view.query.coveredDays ?? view.query.windowDays} days`,
       },
-      { label: 'c: part of them you get to', value: percent(catchShare), kind: 'assumption' },
+      { label: 'c: share of them you can get', value: percent(catchShare), kind: 'assumption' },
       {
         label: `F: weighted share at or below ${amount(limit, view.currency)}`,
         value: percent(share),
@@ -135,7 +135,7 @@ export function chanceWorking(
         label: 'T: days',
         value: String(days),
         kind: 'own',
-        note: `${view.patienceDays} to the date wanted by, or 30 without one`,
+        note: `${view.patienceDays} to your date, or 30 without one`,
       },
     ],
   }
@@ -144,13 +144,13 @@ export function chanceWorking(
 /** The pay-up-to price that reaches a chance in time. */
 export function wishWorking(view: PriceView, wish: PriceView['wishes'][number], catchShare: number): Working {
   return {
-    title: `${view.name}: pay-up-to price for ${percent(wish.probability)} in ${wish.days} days`,
+    title: `${view.name}: most to pay for a ${percent(wish.probability)} chance in ${wish.days} days`,
     result: amount(wish.price, view.currency),
     formula: payUpToFormula,
     lines: [
-      { label: 'q: chance wanted', value: percent(wish.probability), kind: 'own' },
-      { label: 'λ: comps a day', value: view.perDay.toFixed(2), kind: 'record' },
-      { label: 'c: part of them you get to', value: percent(catchShare), kind: 'assumption' },
+      { label: 'q: chance', value: percent(wish.probability), kind: 'own' },
+      { label: 'λ: comps per day', value: view.perDay.toFixed(2), kind: 'record' },
+      { label: 'c: share of them you can get', value: percent(catchShare), kind: 'assumption' },
       { label: 'T: days', value: String(wish.days), kind: 'own' },
     ],
   }
@@ -162,7 +162,7 @@ export function briefPriceWorking(brief: PriceBrief, currency: string): Working 
     ? {
         title: `${brief.name}: street price`,
         result: amount(brief.marks.typical, currency),
-        formula: `weighted median of ${brief.kept} comps; open the part to see each of them`,
+        formula: `weighted median of ${brief.kept} comps; open the part to see them`,
         lines: marks.map((mark) => ({
           label: markNames[mark],
           value: amount(brief.marks![mark], currency),
@@ -170,9 +170,9 @@ export function briefPriceWorking(brief: PriceBrief, currency: string): Working 
         })),
       }
     : {
-        title: `${brief.name}: price new`,
+        title: `${brief.name}: new price`,
         result: amount(brief.newPrice, currency),
-        formula: 'the cheapest of the newest shop prices; no sold record counts for it',
+        formula: 'cheapest of the newest shop prices; sold records are not used',
         lines: [],
       }
 }
@@ -186,7 +186,7 @@ export function recordWorking(view: PriceView, record: PriceView['records'][numb
       record.unitPrice === null
         ? `left out: ${record.detail}`
         : `${amount(record.unitPrice, view.currency)} ${view.currency}`,
-    formula: '(price + shipping) / pieces, converted at the rate of the day of sale, rounded once',
+    formula: '(price + shipping) / quantity, converted at the rate of the sale date, rounded once',
     lines: [
       {
         label: 'price',
@@ -196,7 +196,7 @@ export function recordWorking(view: PriceView, record: PriceView['records'][numb
       },
       { label: 'shipping', value: own(record.shipping), kind: 'record' },
       {
-        label: 'pieces',
+        label: 'quantity',
         value: String(record.quantity ?? 1),
         kind: record.quantity === null ? 'assumption' : 'record',
       },
@@ -205,7 +205,7 @@ export function recordWorking(view: PriceView, record: PriceView['records'][numb
         ? []
         : [{ label: 'weight', value: record.weight.toFixed(3), kind: 'sum' as const }]),
     ],
-    change: 'K keeps it, D drops it; your choice stays through later imports.',
+    change: 'K keeps it, D drops it; your choice survives later imports.',
   }
 }
 
@@ -213,10 +213,10 @@ export function recordWorking(view: PriceView, record: PriceView['records'][numb
 export function gapWorking(view: PriceView): Working {
   const gap = view.gap!
   return {
-    title: `${view.name}: local against online`,
+    title: `${view.name}: local vs online`,
     result: signedPercent(gap.percent),
     formula:
-      'weighted median of local hand-overs over that of auctions and fixed prices together, shown where each has three comps or more',
+      'weighted median of local hand-overs ÷ that of auctions and fixed prices together; shown when each has at least three comps',
     lines: [
       {
         label: 'local',
@@ -238,12 +238,12 @@ export function gapWorking(view: PriceView): Working {
 export function laterWorking(view: PriceView, way: 'used' | 'new'): Working {
   const later = (way === 'used' ? view.usedLater : view.newLater)!
   return {
-    title: `${view.name}, ${way}: expected within ${later.days} days`,
+    title: `${view.name}, ${way}: expected price within ${later.days} days`,
     result: amount(later.later, view.currency),
     formula:
       way === 'used'
-        ? 'today’s street price, moved by its trend where one is declared, then by each thing noted to wait for, drop times chance'
-        : 'today’s cheapest shop price; its sale floor where a sale is due before the date; then by each thing noted to wait for, drop times chance',
+        ? 'today’s street price, adjusted by its trend if there is one, then by each note on what is worth waiting for (price drop × chance)'
+        : 'today’s cheapest shop price, or its lowest sale price if a sale is due before the date; then each note on what is worth waiting for (price drop × chance)',
     lines: [
       {
         label: 'today',
@@ -252,7 +252,7 @@ export function laterWorking(view: PriceView, way: 'used' | 'new'): Working {
           view.currency,
         ),
         kind: way === 'used' ? 'record' : 'lead',
-        note: way === 'used' ? `${view.patienceMark} mark` : (view.offers[0]?.sourceName ?? ''),
+        note: way === 'used' ? `${view.patienceMark} price` : (view.offers[0]?.sourceName ?? ''),
       },
       ...later.reasons.map((reason) => ({
         label: reason.what,
@@ -261,6 +261,6 @@ export function laterWorking(view: PriceView, way: 'used' | 'new'): Working {
       })),
     ],
     change:
-      'A difference under 3 % of the price is called either way. Notes to wait for stand under Reads and notes.',
+      'A difference under 3 % of the price counts as either way. Notes are under History and notes.',
   }
 }

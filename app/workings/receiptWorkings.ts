@@ -8,18 +8,18 @@ import type { FigureKind, Working } from './working'
 type TotalName = Exclude<keyof ReceiptTotals, 'unknownStreet'>
 
 const titles: Readonly<Record<TotalName, string>> = {
-  payNow: 'Pay now',
+  payNow: 'Total',
   afterRebates: 'After rebates',
-  expected: 'Expected',
-  anyoneCanPay: 'Anyone can pay',
+  expected: 'Expected total',
+  anyoneCanPay: 'Market price',
 }
 const formulas: Readonly<Record<TotalName, string>> = {
   payNow:
-    'cash out + to pay: what was paid, fees and trips; planned orders, hunts at their limit; owned things at zero',
-  afterRebates: 'pay now − cash in − to come back',
-  expected: 'after rebates + what is to come back × the chance that it does not + fault losses',
+    'spent + still to pay: purchases, fees and trips; planned orders, hunts at their limit; owned parts at zero',
+  afterRebates: 'total − money in − refunds and rebates due',
+  expected: 'after rebates + amounts due × the chance that they are not paid + fault losses',
   anyoneCanPay:
-    'for each thing the lower of its street price at your patience and its share of one order at the shop where it is cheapest',
+    'for each part, the lower of its street price at your patience and its share of one order at the cheapest shop',
 }
 
 /** What anyone can pay, said as what it is: a part of it where the price of some things is not known. */
@@ -44,7 +44,7 @@ export function totalWorking(receipt: Receipt, name: TotalName): Working {
     })),
     ...(name === 'anyoneCanPay' && receipt.totals.unknownStreet > 0
       ? {
-          change: `${receipt.totals.unknownStreet} without a street price are left out: import sold records for them in Prices.`,
+          change: `${receipt.totals.unknownStreet} without a street price left out: import past sales for them in Prices.`,
         }
       : {}),
   }
@@ -60,13 +60,13 @@ export function leftWorking(receipt: Receipt): Working {
   return {
     title: 'Left of the budget',
     result: amount(receipt.left, receipt.currency),
-    formula: 'budget − pay now + cash in; open rebates and luck do not count',
+    formula: 'budget − total + money in; open rebates are not counted',
     lines: [
       { label: 'budget', value: amount(receipt.budget, receipt.currency), kind: 'own' },
-      { label: 'pay now', value: `−${amount(receipt.totals.payNow, receipt.currency)}`, kind: 'sum' },
-      { label: 'cash in', value: amount(receipt.account.cashIn.amount, receipt.currency), kind: 'sum' },
+      { label: 'total', value: `−${amount(receipt.totals.payNow, receipt.currency)}`, kind: 'sum' },
+      { label: 'money in', value: amount(receipt.account.cashIn.amount, receipt.currency), kind: 'sum' },
     ],
-    change: 'The budget is in Brief.',
+    change: 'Edit the budget in Brief.',
   }
 }
 
@@ -77,8 +77,8 @@ export function lineWorking(view: BuildView, line: ReceiptLine): Working {
   return {
     title: line.label,
     result: amount(line.payNow, view.currency),
-    formula: 'as it stands in the ledger; what came back of it is in cash in',
-    lines: [{ label: 'left of it', value: amount(line.afterRebates, view.currency), kind: 'sum' }],
+    formula: 'as booked in the ledger; refunds and resales are in money in',
+    lines: [{ label: 'cost left', value: amount(line.afterRebates, view.currency), kind: 'sum' }],
   }
 }
 
@@ -89,36 +89,36 @@ export function choiceWorking(view: BuildView, choice: ChoiceView): Working {
     result: value(choice.payNow),
     formula:
       choice.kind === 'lead'
-        ? 'the landed cost of its lead; the whole waterfall is in Leads'
+        ? 'landed cost of its lead; see the full breakdown in Leads'
         : choice.kind === 'hunt'
-          ? 'your pay-up-to price for this hunt'
+          ? 'your maximum price for this hunt'
           : choice.paidOn === null
             ? 'owned: no cash, but it has a street price'
-            : 'its share of what was paid for its order, frozen that day',
+            : 'its share of the order’s cost, fixed on the day you paid',
     lines: [
       {
-        label: 'pay now',
+        label: 'total',
         value: value(choice.payNow),
         kind: choice.kind === 'lead' ? 'lead' : 'own',
         note: choice.source,
       },
       { label: 'after rebates', value: value(choice.afterRebates), kind: 'sum' },
-      { label: 'expected', value: value(choice.expected), kind: 'sum' },
-      { label: 'anyone can pay', value: value(choice.anyoneCanPay), kind: 'record' },
+      { label: 'expected total', value: value(choice.expected), kind: 'sum' },
+      { label: 'market price', value: value(choice.anyoneCanPay), kind: 'record' },
       ...(choice.kind === 'hunt'
         ? [
             {
               label: 'expected wait',
               value:
                 choice.expectedWait === null
-                  ? 'no sale seen this cheap'
+                  ? 'no sale seen that cheap'
                   : `${Math.ceil(choice.expectedWait)} days`,
               kind: 'estimate' as const,
             },
           ]
         : []),
     ],
-    change: 'Scope, reason and limit are beside it in Machine.',
+    change: 'Edit scope, reason and limit in Machine.',
   }
 }
 
@@ -144,10 +144,10 @@ export function scopeWorking(receipt: Receipt, scope: Scope, name: 'payNow' | 'e
 export function huntsWorking(view: BuildView): Working {
   const hunts = view.hunts!
   return {
-    title: 'All hunts together',
+    title: 'Chance of all hunts',
     result: hunts.chanceByDate === null ? 'no date' : percent(hunts.chanceByDate),
     formula:
-      'product of the chances of each: 1 − e^(−λ · c · F(limit) · T); they come in one apart from the other',
+      'product of each hunt’s chance: 1 − e^(−λ · c · F(limit) · T), treated as independent',
     lines: [
       ...view.choices
         .filter((choice) => choice.kind === 'hunt')
@@ -157,18 +157,18 @@ export function huntsWorking(view: BuildView): Working {
           kind: 'estimate' as const,
           note:
             choice.expectedWait === 0
-              ? 'a shop asks no more than the limit'
+              ? 'a shop sells it at or below the limit'
               : choice.expectedWait === null
-                ? 'never seen so cheap'
+                ? 'no sale seen that cheap'
                 : `about ${Math.ceil(choice.expectedWait)} days on average`,
         })),
       {
-        label: 'days to the date wanted by',
+        label: 'days to your date',
         value: hunts.days === null ? 'no date in the brief' : String(hunts.days),
         kind: 'own' as const,
       },
       {
-        label: 'days until all are in, 8 times of 10',
+        label: 'days until all are bought, in 8 of 10 cases',
         value: hunts.daysForMost === null ? '—' : String(Math.ceil(hunts.daysForMost)),
         kind: 'estimate' as const,
       },

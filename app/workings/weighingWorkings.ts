@@ -15,17 +15,17 @@ const stepKinds = {
 
 export function costWorking({ machine, cost }: WeighedView, currency: string): Working {
   return {
-    title: `${machine.name}: what it takes to own`,
+    title: `${machine.name}: cost of ownership`,
     result: amount(cost.total, currency),
-    formula: 'the sum of its steps, the same list for every machine; what is switched off counts nothing',
+    formula: 'sum of the steps, the same list for every machine; steps you untick are not counted',
     lines: cost.steps.map((step) => ({
       label: step.label,
-      value: step.isOff ? 'switched off' : amount(step.amount, currency),
+      value: step.isOff ? 'not counted' : amount(step.amount, currency),
       kind: stepKinds[step.from],
       note: step.why,
     })),
     change:
-      'Steps are switched off on Scales, own figures written there; needs and house rules are in Brief, a rival’s facts in Rivals.',
+      'Untick steps and enter your own figures in Compare; needs and your rules are in Brief, rival facts in Rivals.',
   }
 }
 
@@ -43,15 +43,15 @@ export function stepWorking({ machine }: WeighedView, step: LikeForLikeStep, cur
               label: 'calculated',
               value: amount(step.calculated, currency),
               kind: 'sum' as const,
-              note: 'your own figure stands in its place; empty it to have this again',
+              note: 'replaced by your figure; clear it to use this again',
             },
           ]),
       ...detailsOf(machine, step, currency),
     ],
     change:
       step.id === 'price' && machine.kind === 'build'
-        ? 'The parts are in Machine, their street prices in Prices.'
-        : 'An own figure can be written on Scales; needs and house rules are in Brief, a rival’s facts in Rivals.',
+        ? 'Parts are in Machine, street prices in Prices.'
+        : 'Enter your own figure in Compare; needs and your rules are in Brief, rival facts in Rivals.',
   }
 }
 
@@ -72,7 +72,7 @@ function detailsOf(machine: WeighedView['machine'], step: LikeForLikeStep, curre
     label: part.label,
     value: amount(part.street, currency),
     kind: part.state === 'stated' ? 'record' : 'assumption',
-    note: `${part.condition}, ${part.warrantyMonths} months of warranty${part.state === 'missing' ? '; not stated, the cheapest plausible part' : ''}`,
+    note: `${part.condition}, ${part.warrantyMonths} months of warranty${part.state === 'missing' ? '; not stated, counted as the cheapest plausible part' : ''}`,
   }))
 }
 
@@ -84,13 +84,13 @@ export function rateWorking(name: string, workload: string, rate: MachineRate, s
     title: `${name} in ${workload}`,
     result: `${rate.averageFps.toFixed(1)} fps`,
     formula: same
-      ? 'at the settings of the target, so that the ratio means something'
-      : 'at settings of its own: shown beside the target, left out of every mean',
+      ? 'at the target’s settings, so the results are comparable'
+      : 'at its own settings: shown next to the target, left out of every mean',
     lines: [
       { label: 'average', value: rate.averageFps.toFixed(1), kind: rateKinds[rate.kind] },
       { label: '1 % low', value: rate.lowFps?.toFixed(1) ?? 'not stated', kind: rateKinds[rate.kind] },
       { label: 'settings', value: rate.settings ?? 'not known', kind: rateKinds[rate.kind] },
     ],
-    ...(rate.kind === 'estimate' ? { change: 'The estimate of your build is worked out on Bench.' } : {}),
+    ...(rate.kind === 'estimate' ? { change: 'See Bench for the estimate of your build.' } : {}),
   }
 }

@@ -6,7 +6,7 @@ export const figureKinds = {
   stated: 'stated by seller',
   estimate: 'estimate',
   assumption: 'assumption',
-  own: 'your own',
+  own: 'yours',
   sum: 'calculated',
 } as const
 export type FigureKind = keyof typeof figureKinds

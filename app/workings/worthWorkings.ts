@@ -5,12 +5,12 @@ import type { Working } from './working'
 
 export function worthPriceWorking(row: WorthRow, currency: string): Working {
   return {
-    title: `${row.name}: weighed at`,
+    title: `${row.name}: price used`,
     result: amount(row.price, currency),
     formula:
       row.way === 'used'
-        ? 'street price at your patience: used wins once its risk and a new one’s warranty are calculated in'
-        : 'cheapest shop, landed: used is barred, not seen, or no cheaper once its risk is calculated in',
+        ? 'street price at your patience: used is cheaper with fault risk and a new part’s warranty counted'
+        : 'cheapest shop, landed: used is excluded, not seen, or no cheaper with fault risk counted',
     lines: [
       {
         label: 'street price',
@@ -25,7 +25,7 @@ export function worthPriceWorking(row: WorthRow, currency: string): Working {
 
 export function pricePerPointWorking(row: WorthRow, unit: string, currency: string): Working {
   return {
-    title: `${row.name}: money for one ${unit === 'index' ? 'index point' : unit}`,
+    title: `${row.name}: price per ${unit === 'index' ? 'index point' : unit}`,
     result: inUnits(row.perPoint ?? 0, currency).toFixed(3),
     formula: `price / ${unit}`,
     lines: [
@@ -39,12 +39,12 @@ export function stepWorking(row: WorthRow, worth: WorthView, currency: string): 
   const { added } = row.step!
   return {
     title: `The step to ${row.name}`,
-    result: added ? `+${amount(added.money, currency)}` : 'the first step',
+    result: added ? `+${amount(added.money, currency)}` : 'cheapest',
     formula:
-      'compared with the step below; whoever costs no less and brings no more than another is left off the stairs',
+      'compared with the next cheaper part; parts that cost the same or more and gain nothing are left out',
     lines: added
       ? [
-          { label: 'money added', value: amount(added.money, currency), kind: 'sum' },
+          { label: 'price added', value: amount(added.money, currency), kind: 'sum' },
           { label: `${worth.unit} gained`, value: signedPercent(added.indexPercent), kind: 'sum' },
           ...(added.targetPercent === null
             ? []
@@ -60,7 +60,7 @@ export function stepWorking(row: WorthRow, worth: WorthView, currency: string): 
             ? []
             : [
                 {
-                  label: 'money for one percent',
+                  label: 'price per percent',
                   value: inUnits(added.perPercent, currency).toFixed(2),
                   kind: 'sum' as const,
                 },
@@ -72,7 +72,7 @@ export function stepWorking(row: WorthRow, worth: WorthView, currency: string): 
                   label: 'weakest target',
                   value: percent(row.targetRatio),
                   kind: 'estimate' as const,
-                  note: '100 % is just met',
+                  note: '100 % = target just met',
                 },
               ]),
         ]

@@ -13,8 +13,8 @@ export const assumptionGroups = {
   risk: { name: 'Faults, rebates, sellers', figures: riskGroup },
   resale: { name: 'Resale, haggling, warranty', figures: resaleGroup },
   power: { name: 'Power and heat', figures: powerGroup },
-  performance: { name: 'Speed', figures: performanceGroup },
-  comparison: { name: 'Comparing machines', figures: comparisonGroup },
+  performance: { name: 'Performance', figures: performanceGroup },
+  comparison: { name: 'Comparing PCs', figures: comparisonGroup },
 } as const
 
 type Groups = typeof assumptionGroups
@@ -52,7 +52,7 @@ export function assumptionsWith(own: Readonly<Record<string, number>>): Assumpti
   for (const [key, value] of Object.entries(own)) {
     if (retired.has(key)) continue
     const assumption = findAssumption(key)
-    if (!assumption) throw new CoreError('unknown-assumption', `there is no assumption "${key}"`, key)
+    if (!assumption) throw new CoreError('unknown-assumption', `unknown assumption "${key}"`, key)
     assertInRange(assumption, value, key)
     const at = key.indexOf('.')
     values[key.slice(0, at)]![key.slice(at + 1)] = value

@@ -19,18 +19,18 @@ const bench = 'not measured'
 
 export const moneyGroup = {
   hassle: {
-    name: 'dealing with a fault',
+    name: 'cost of dealing with a fault',
     per: '',
     size: 8,
-    moves: 'higher: risky things cost more, expected',
+    moves: 'higher: risky parts have a higher expected cost',
     source: bench,
   },
-  tariff: { name: 'electricity', per: 'kWh', size: 0.14, moves: 'higher: energy weighs more', source: bench },
+  tariff: { name: 'electricity', per: 'kWh', size: 0.14, moves: 'higher: energy counts for more', source: bench },
   delivery: {
-    name: 'delivery of a machine, where its seller does not say',
+    name: 'delivery of a PC, if not stated',
     per: '',
     size: 35,
-    moves: 'higher: such machines cost more',
+    moves: 'higher: such PCs cost more',
     source: bench,
   },
 } as const satisfies Readonly<Record<string, MoneyAssumption>>

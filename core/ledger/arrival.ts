@@ -5,37 +5,37 @@ export const arrivalVerdicts = ['as-described', 'better', 'worse', 'faulty'] as 
 export type ArrivalVerdict = (typeof arrivalVerdicts)[number]
 
 const every = [
-  'photographed as it came',
+  'photographed on arrival',
   'nothing bent, burnt or missing',
-  'what was listed is in the box',
+  'everything listed is in the box',
 ] as const
 
 /** What to look at, measure and start up when a part arrives, by role; the bench test is done outside the case. */
 const byRole: Partial<Readonly<Record<Role, readonly string[]>>> = {
   cpu: [
     'pins or pads clean and straight',
-    'name as found in the firmware',
-    'a quarter of an hour under load, temperature noted',
+    'name confirmed in the BIOS',
+    '15 minutes under load, temperature noted',
   ],
   motherboard: [
-    'shield and screws there',
+    'I/O shield and screws included',
     'socket pins straight',
-    'starts outside the case',
-    'firmware not locked',
-    'every slot and port tried',
+    'boots outside the case',
+    'BIOS not locked',
+    'every slot and port tested',
   ],
-  memory: ['size and speed as found in the firmware', 'one full pass of a memory test'],
+  memory: ['size and speed confirmed in the BIOS', 'one full memory test pass'],
   graphics: [
-    'name and memory as found by the driver',
-    'all fans turn',
-    'a quarter of an hour under load without faults in the picture',
-    'every display output tried',
+    'name and video memory confirmed by the driver',
+    'all fans spin',
+    '15 minutes under load without artefacts',
+    'every display output tested',
   ],
-  storage: ['size as found', 'hours and wear read out', 'written and read over once'],
-  supply: ['label and leads as listed', 'fan turns', 'starts a machine and runs it under load'],
-  case: ['panel, feet and screws there', 'front buttons and ports tried'],
-  cooler: ['mount for the socket there', 'fan turns and is quiet'],
-  donor: ['firmware not locked', 'what is inside noted', 'starts'],
+  storage: ['capacity confirmed', 'power-on hours and wear read', 'full write and read test'],
+  supply: ['label and cables as listed', 'fan spins', 'starts a PC and runs it under load'],
+  case: ['panels, feet and screws included', 'front buttons and ports tested'],
+  cooler: ['mounting kit for the socket included', 'fan spins and is quiet'],
+  donor: ['BIOS not locked', 'contents noted', 'starts'],
 }
 
 /** The arrival checklist of things with these roles, each line once. */

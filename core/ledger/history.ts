@@ -175,7 +175,7 @@ function begin({ paid, costs, rebates }: History): Telling {
       if (items.has(thing.id))
         throw new CoreError(
           'duplicate-id',
-          `two things have the id "${thing.id}"`,
+          `two items have the id "${thing.id}"`,
           `paid[${lineIndex}].things[${index}].id`,
         )
       const cost = shares[index]!
@@ -224,7 +224,7 @@ const stepOf: Readonly<Record<Exclude<HistoryEvent['kind'], 'sold-machine' | 're
 function tell(telling: Telling, event: HistoryEvent, path: string): void {
   if (event.kind === 'sold-machine') return sellMachine(telling, event, path)
   const told = telling.items.get(event.thing)
-  if (!told) throw new CoreError('unknown-thing', `no paid line brought "${event.thing}"`, `${path}.thing`)
+  if (!told) throw new CoreError('unknown-thing', `no paid line for "${event.thing}"`, `${path}.thing`)
   const refund = () =>
     !('gone' in event) || !event.gone ? 'refundKept' : told.place === 'ordered' ? 'cancel' : 'refund'
   assertItemCan(event.kind === 'refunded' ? refund() : stepOf[event.kind], told, `"${event.thing}"`, path)
@@ -272,12 +272,12 @@ function sellMachine(
   { price, fee, postage, hours }: Extract<HistoryEvent, { kind: 'sold-machine' }>,
   path: string,
 ): void {
-  if (telling.isSold) throw new CoreError('not-possible', 'the machine is sold already', path)
+  if (telling.isSold) throw new CoreError('not-possible', 'the PC is already sold', path)
   for (const [id, told] of telling.items)
     if (told.place === 'ordered')
       throw new CoreError(
         'not-possible',
-        `"${id}" is still ordered; a machine is sold once all has come`,
+        `"${id}" has not arrived; record its arrival before selling the PC`,
         path,
       )
   for (const told of telling.items.values()) if (told.place === 'build') leave(told, 'sold-with-machine')

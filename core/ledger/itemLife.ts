@@ -43,25 +43,25 @@ export const itemSteps = {
   cancel: { does: 'be cancelled', from: ['ordered'] },
   miss: { does: 'be missing from its order', from: ['ordered'] },
   move: { does: 'be moved', from: ['build', 'shelf'] },
-  find: { does: 'be found otherwise', from: ['build', 'shelf', 'returning'] },
+  find: { does: 'be identified as another part', from: ['build', 'shelf', 'returning'] },
   sendBack: { does: 'be sent back', from: ['build', 'shelf'] },
-  refund: { does: 'be refunded as returned', from: ['returning'] },
-  comeBack: { does: 'come back from its seller', from: ['returning'] },
-  refundKept: { does: 'have a part of its money back', from: ['ordered', 'build', 'shelf', 'returning'] },
+  refund: { does: 'be refunded as a return', from: ['returning'] },
+  comeBack: { does: 'come back from the seller', from: ['returning'] },
+  refundKept: { does: 'be partly refunded', from: ['ordered', 'build', 'shelf', 'returning'] },
   sell: { does: 'be sold', from: ['build', 'shelf'] },
   tradeIn: { does: 'be traded in', from: ['build', 'shelf'] },
   writeOff: { does: 'be written off', from: ['build', 'shelf'] },
   split: { does: 'be split', from: ['build', 'shelf'] },
-  sellWithMachine: { does: 'be sold with its machine', from: ['build'] },
-  takeBack: { does: 'come back from its buyer', from: ['gone'] },
+  sellWithMachine: { does: 'be sold with its PC', from: ['build'] },
+  takeBack: { does: 'come back from the buyer', from: ['gone'] },
 } as const satisfies Readonly<Record<string, Step>>
 export type ItemStep = keyof typeof itemSteps
 
 const placeWords: Readonly<Record<ItemPlace, string>> = {
-  ordered: 'still ordered',
+  ordered: 'still on order',
   build: 'in a build',
   shelf: 'on the shelf',
-  returning: 'on its way back',
+  returning: 'being returned',
   gone: 'gone',
 }
 
@@ -90,7 +90,7 @@ export function assertFound(
   to: ItemState,
   { repaired = false, path = '' }: { repaired?: boolean; path?: string } = {},
 ): void {
-  if (to === 'unseen') throw new CoreError('not-possible', 'what was seen cannot be unseen again', path)
+  if (to === 'unseen') throw new CoreError('not-possible', 'an inspected item cannot go back to not inspected', path)
   if (from === 'dead' && to !== 'dead' && !repaired)
-    throw new CoreError('not-possible', 'what is dead works again only by a repair', path)
+    throw new CoreError('not-possible', 'a dead item can only work again after a repair', path)
 }

@@ -9,9 +9,9 @@ export const entryKinds = {
   refunded: 'refunded',
   rebate: 'rebate paid',
   sold: 'sold',
-  'sale-cost': 'fee and postage of a sale',
+  'sale-cost': 'fee and shipping of a sale',
   'machine-sold': 'machine sold',
-  'machine-sale-cost': 'fee and postage of its sale',
+  'machine-sale-cost': 'fee and shipping of its sale',
   hours: 'hours',
 } as const satisfies Readonly<Record<CashKind | 'hours', string>>
 export type EntryKind = keyof typeof entryKinds

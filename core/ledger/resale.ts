@@ -124,4 +124,4 @@ export function askFor(price: number, haggleShare: number): number {
 
 /** The formula in words, for its working. */
 export const resaleFormula =
-  'whole: what machines like it went for, or the sum of typical marks times the whole-machine factor, sold by hand; parting out: each part’s typical mark less the auction’s fee and a parcel, times the chance that it sells'
+  'whole: price of similar PCs sold, or the sum of typical prices × the factor for selling whole, handed over in person; parted out: each part’s typical price minus auction fee and shipping, × the chance to sell'

@@ -19,7 +19,7 @@ export function minorDigits(currency: Currency): number {
   if (!isCurrency(currency)) {
     throw new CoreError(
       'unknown-currency',
-      `"${currency}" is not a known currency code; use a three-letter code such as CAD`,
+      `"${currency}" is not a currency code; use a three-letter code such as CAD`,
     )
   }
   const digits =

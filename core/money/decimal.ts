@@ -27,7 +27,7 @@ export function parseDecimal(text: string, currency: Currency, path = ''): numbe
   if (places.length > digits) {
     throw new CoreError(
       'too-many-places',
-      `"${trimmed}" has more places than ${currency} has (${digits})`,
+      `"${trimmed}" has more decimal places than ${currency} allows (${digits})`,
       path,
     )
   }

@@ -35,7 +35,7 @@ export const roleNames: Readonly<Record<Role, string>> = {
   supply: 'power supply',
   case: 'case',
   cooler: 'cooler',
-  donor: 'donor machine',
+  donor: 'donor PC',
   extra: 'extra',
 }
 
@@ -213,10 +213,10 @@ export const needs = ['licence', 'keyboard-mouse', 'controller', 'screen-cable',
 export type Need = (typeof needs)[number]
 
 export const needNames: Readonly<Record<Need, string>> = {
-  licence: 'system licence',
+  licence: 'OS licence',
   'keyboard-mouse': 'keyboard and mouse',
   controller: 'controller',
-  'screen-cable': 'screen cable',
+  'screen-cable': 'display cable',
   wireless: 'wireless',
 }
 

@@ -36,13 +36,13 @@ function sentenceOf(
 ): string {
   const saved = `${formatAmount(cost, question.currency)} ${question.currency} less without “${wishWords(question, name)}”`
   const swaps = partsChanged(plan, without).map(([was, is]) =>
-    is === null ? `no ${partLabel(was)}` : `${partLabel(is)} in place of ${partLabel(was)}`,
+    is === null ? `no ${partLabel(was)}` : `${partLabel(is)} instead of ${partLabel(was)}`,
   )
   const slower = question.targets.flatMap((target, at) => {
     const [now, then] = [plan.fps?.[at], without.fps?.[at]]
     return now === undefined || then === undefined || Math.round(then) >= Math.round(now)
       ? []
-      : [`${Math.round(then)} instead of ${Math.round(now)} fps in ${target.name}`]
+      : [`${Math.round(then)} fps instead of ${Math.round(now)} in ${target.name}`]
   })
   const change = swaps.length > 0 ? `: ${swaps.join(', ')}` : ''
   return `${saved}${change}${slower.length > 0 ? `; ${slower.join(', ')}` : ''}.`

@@ -4,7 +4,7 @@ export default defineEventHandler((event) => {
   return {
     error: {
       code: 'no-such-route',
-      message: `there is no ${event.method} ${event.path.split('?')[0]}`,
+      message: `unknown request: ${event.method} ${event.path.split('?')[0]}`,
       path: '',
     },
   }

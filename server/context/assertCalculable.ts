@@ -58,7 +58,7 @@ export async function assertCalculable(
   if (stray)
     throw new CoreError(
       'no-rate',
-      `${noRate(today, stray.currency, build.currency)}, which "${stray.name}" needs; set that rate in Settings first`,
+      `${noRate(today, stray.currency, build.currency)}, needed for "${stray.name}"; set that rate in Settings first`,
       path,
     )
 }

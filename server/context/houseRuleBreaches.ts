@@ -17,15 +17,15 @@ export function houseRuleBreaches(
   const { mostFault = null, pickupKm = null } = rules
   return [
     ...barred.map(
-      (part) => `house rule: a ${roleNames[part.role]} is never bought used (${partLabel(part)})`,
+      (part) => `your rule: no used ${roleNames[part.role]} (${partLabel(part)})`,
     ),
     ...(mostFault !== null && value.faultProbability > mostFault
       ? [
-          `house rule: a fault may be ${Math.round(mostFault * 100)} % likely at most, here it is ${Math.round(value.faultProbability * 100)} %`,
+          `your rule: fault risk up to ${Math.round(mostFault * 100)} %, here ${Math.round(value.faultProbability * 100)} %`,
         ]
       : []),
     ...(pickupKm !== null && trip !== null && trip.km > pickupKm
-      ? [`house rule: no more than ${pickupKm} km to fetch a thing, here it is ${trip.km} km`]
+      ? [`your rule: pickup within ${pickupKm} km, here ${trip.km} km`]
       : []),
   ]
 }

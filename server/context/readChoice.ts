@@ -203,8 +203,8 @@ function readVoid(row: ChoiceRow, context: ChoiceContext): ReadChoice {
 
 const voidWords = {
   bought: 'bought for another build',
-  gone: 'gone at its source',
-  passed: 'passed on',
+  gone: 'no longer listed',
+  passed: 'passed',
 } as const
 
 /** What of a choice goes into the machine. */
@@ -377,6 +377,6 @@ function readItemChoice(row: ChoiceRow, { library, items }: ChoiceContext): Choi
     parts: [part],
     payNow: 0,
     fault: 0,
-    source: 'a thing of mine',
+    source: 'a part you own',
   }
 }

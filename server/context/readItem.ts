@@ -183,7 +183,7 @@ function rebatesOn(
 }
 
 function goneWords(row: ItemRow, isHandedOn: boolean): string {
-  if (isHandedOn) return 'handed on'
+  if (isHandedOn) return 'handed over'
   if (row.place === 'shelf') return 'on the shelf'
   return { ...goneNames, other: 'gone' }[row.goneBecause ?? 'other']
 }
@@ -191,10 +191,10 @@ function goneWords(row: ItemRow, isHandedOn: boolean): string {
 /** Why a thing is gone, in words. */
 export const goneNames = {
   cancelled: 'cancelled',
-  missing: 'missing from its order',
+  missing: 'did not arrive',
   returned: 'returned',
   sold: 'sold',
-  'sold-with-machine': 'sold with the machine',
+  'sold-with-machine': 'sold with the PC',
   'traded-in': 'traded in',
   'written-off': 'written off',
   split: 'split',

@@ -62,7 +62,7 @@ export function partsAtTheirWays(ways: readonly Way[]): PartAtItsWay[] {
 export function wayWords({ kind, from, condition }: Way): string {
   if (kind === 'item') return 'on your shelf'
   if (kind === 'lead') return `a lead at ${from}`
-  if (kind === 'lot') return `a lot at ${from}, the rest sold on`
+  if (kind === 'lot') return `a lot at ${from}, the rest resold`
   if (kind === 'shop') return `new at ${from}`
   return `a hunt, ${condition}`
 }
@@ -198,12 +198,12 @@ function leadWay(
         lead.condition === 'damaged'
           ? 'damaged'
           : lead.manner === 'auction'
-            ? 'a bid may still rise'
+            ? 'the bid may still rise'
             : isTooCheap(value.ask, below)
-              ? 'far under the street: look twice'
+              ? 'suspiciously cheap: check it carefully'
               : other === undefined
                 ? ''
-                : `meant for ${other}`,
+                : `planned for ${other}`,
       from: sourceName,
       url: lead.url,
       grade: 'ask',

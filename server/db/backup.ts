@@ -67,7 +67,7 @@ export async function readBackup(
   const note = files[noteName]
   const database = files[databaseName]
   if (!note || !database)
-    throw new CoreError('no-backup', 'this zip is no backup: it holds no database of ours')
+    throw new CoreError('no-backup', 'this zip is not a Tarvin backup: it has no database')
   const told = noteSchema.validateSync(JSON.parse(new TextDecoder().decode(note)), { stripUnknown: true })
   return inTemporaryFile(async (file) => {
     writeFileSync(file, database)
@@ -223,6 +223,6 @@ async function unzipped(bytes: Uint8Array): Promise<Unzipped> {
       ),
     )
   } catch (cause) {
-    throw new CoreError('no-backup', 'this file is no zip, or it is cut off', '', { cause })
+    throw new CoreError('no-backup', 'this file is not a zip, or it is incomplete', '', { cause })
   }
 }

@@ -52,7 +52,7 @@ export function refuseUnknownMigration(migration: string, known: readonly string
 }
 
 function newer(migration: string): string {
-  return `This database was written by a newer Tarvin (it knows ${migration}); start that version, or open a backup made by this one.`
+  return `This database was written by a newer version of Tarvin (migration ${migration}); start that version, or restore a backup made by this one.`
 }
 
 /** Looks through the pages of a file for damage; a page that does not hold together is named, nothing is repaired. */
@@ -62,17 +62,17 @@ export async function refuseDamaged({ client }: Pick<OpenDatabase, 'client'>): P
   if (found !== 'ok') throw new DatabaseRefusedError(`${damaged} (${found.slice(0, 120)})`)
 }
 
-const damaged = 'The database is damaged and was left as it is; restore a backup (see the README).'
+const damaged = 'The database is damaged. It was not changed; restore a backup (see the README).'
 
 const sentences: readonly (readonly [RegExp, string])[] = [
-  [/NOTADB/, 'The file named in TARVIN_DATABASE_URL is no database; nothing was changed in it.'],
+  [/NOTADB/, 'The file in TARVIN_DATABASE_URL is not a database; it was not changed.'],
   [/CORRUPT/, damaged],
   [/READONLY|EROFS|EACCES|EPERM/, 'The database cannot be written: the file or its folder is read-only.'],
   [
     /CANTOPEN|ENOENT|ENOTDIR|ConnectionFailed|[Uu]nable to open/,
-    'The database cannot be opened: its folder is not there or not accessible.',
+    'The database cannot be opened: its folder is missing or not accessible.',
   ],
-  [/BUSY|LOCKED|another program holds/, 'Another program holds the database; close it and start again.'],
+  [/BUSY|LOCKED|another program holds/, 'Another program is using the database; close it and start again.'],
   [/FULL|ENOSPC/, 'The disk is full; the database could not be opened for writing.'],
 ]
 

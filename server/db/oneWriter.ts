@@ -8,7 +8,7 @@ const waits = [10, 20, 50, 100, 200, 400, 800, 1600, 3200]
 /** Another program holds the database and did not let go in time; nothing was written. */
 export class DatabaseHeldError extends Error {
   constructor(cause: unknown) {
-    super('another program holds the database; nothing was changed, try again', { cause })
+    super('another program is using the database; nothing was changed, try again', { cause })
   }
 }
 

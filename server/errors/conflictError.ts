@@ -4,6 +4,6 @@ export class ConflictError extends Error {
     what: string,
     readonly saved: unknown,
   ) {
-    super(`${what} was changed meanwhile; nothing was overwritten`)
+    super(`${what} was changed in the meantime; nothing was overwritten`)
   }
 }

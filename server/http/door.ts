@@ -40,7 +40,7 @@ export function refusalOf(caller: Caller, hosts: readonly string[]): Refusal | n
     return refused(
       421,
       'foreign-host',
-      `this is not "${host.slice(0, 80)}"; name it in TARVIN_HOSTS if it is meant`,
+      `this server is not "${host.slice(0, 80)}"; add that name to TARVIN_HOSTS if it is correct`,
     )
   const isPage = method === 'GET' && !path.startsWith('/api/')
   if (isPage) return null
@@ -48,12 +48,12 @@ export function refusalOf(caller: Caller, hosts: readonly string[]): Refusal | n
     return refused(
       403,
       'foreign-origin',
-      'this page belongs to another origin; nothing is told to it, nothing done',
+      'request from another origin rejected',
     )
   if (site !== undefined && site !== 'same-origin' && site !== 'none')
-    return refused(403, 'foreign-origin', 'asked for by another site; nothing is told to it, nothing done')
+    return refused(403, 'foreign-origin', 'request from another site rejected')
   if (method !== 'GET' && method !== 'HEAD' && origin === undefined && simpleTypes.test(contentType))
-    return refused(415, 'content-type', 'a change is sent as application/json, or as the file it is')
+    return refused(415, 'content-type', 'send changes as application/json, or as the file itself')
   return null
 }
 

@@ -34,7 +34,7 @@ export function errorAnswer(error: unknown): { status: number; body: ErrorBody }
   return answer(
     500,
     'internal',
-    'something went wrong here; nothing was changed. The server log says what',
+    'Something went wrong; nothing was changed. See the server log.',
     '',
   )
 }

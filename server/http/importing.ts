@@ -12,7 +12,7 @@ import { errorAnswer } from './errors'
 import { plainJson } from './plainJson'
 
 const optionsSchema = object({
-  fileName: text().max(300).default('pasted lines'),
+  fileName: text().max(300).default('pasted rows'),
   preview: mixed<boolean>().default(false),
   columns: mixed<ColumnMap<SoldRecordField>>().optional(),
   defaults: object({
@@ -45,7 +45,7 @@ export async function fileOf(event: H3Event): Promise<Uint8Array> {
   if (bytes.length === 0)
     throw new CoreError(
       'empty-file',
-      'the file is empty; it needs a header line and one line for each record',
+      'the file is empty; it needs a header line and one line per record',
     )
   return bytes
 }

@@ -19,7 +19,7 @@ export function today(): CalendarDate {
     if (!isCalendarDate(written))
       throw new CoreError(
         'bad-today',
-        `${file}, named by TARVIN_TODAY_FILE, holds "${written.slice(0, 40)}"; write a date such as 2026-10-31`,
+        `${file} (TARVIN_TODAY_FILE) contains "${written.slice(0, 40)}"; write a date such as 2026-10-31`,
       )
     return written
   }
@@ -31,6 +31,6 @@ function readDate(file: string): string {
   try {
     return readFileSync(file, 'utf8').trim()
   } catch (cause) {
-    throw new CoreError('bad-today', `${file}, named by TARVIN_TODAY_FILE, cannot be read`, '', { cause })
+    throw new CoreError('bad-today', `cannot read ${file} (TARVIN_TODAY_FILE)`, '', { cause })
   }
 }

@@ -59,7 +59,7 @@ async function follow(first: string, limits: OutsideLimits): Promise<Answer> {
     if (answer.location === null) return answer
     if (!URL.canParse(answer.location, target.href))
       throw new OutsideError(
-        `${target.host} redirects to "${answer.location.slice(0, 100)}", which is no address`,
+        `${target.host} redirects to "${answer.location.slice(0, 100)}", which is not a URL`,
       )
     url = new URL(answer.location, target).href
   }
@@ -67,19 +67,19 @@ async function follow(first: string, limits: OutsideLimits): Promise<Answer> {
 }
 
 function checkedUrl(text: string, limits: OutsideLimits): URL {
-  if (!URL.canParse(text)) throw new OutsideError(`"${text.slice(0, 100)}" is not an address`)
+  if (!URL.canParse(text)) throw new OutsideError(`"${text.slice(0, 100)}" is not a URL`)
   const url = new URL(text)
   if (url.protocol !== 'http:' && url.protocol !== 'https:')
-    throw new OutsideError(`${text.slice(0, 100)}: only http and https are asked`)
+    throw new OutsideError(`${text.slice(0, 100)}: only http and https are supported`)
   if (url.username !== '' || url.password !== '')
-    throw new OutsideError(`${url.host}: an address with a name and password in it is not asked`)
+    throw new OutsideError(`${url.host}: URLs with a name and password are not supported`)
   const host = url.hostname.replace(/^\[|\]$/g, '')
   if (isIP(host) !== 0 && !limits.privateHosts.has(url.host) && !isPublic(host)) throw refusal(url.host)
   return url
 }
 
 function refusal(host: string): OutsideError {
-  return new OutsideError(`${host} is a private or loopback address; allow it for this source if you mean it`)
+  return new OutsideError(`${host} is a private or loopback address; allow it for this source if that is intended`)
 }
 
 /** True for an address of the open internet. */
@@ -155,10 +155,10 @@ function explained(cause: unknown, url: URL, limits: OutsideLimits): OutsideErro
     if (code === 'ECONNREFUSED')
       return new OutsideError(`${url.host} does not answer (connection refused)`, null, { cause })
     if (code === 'ENOTFOUND' || code === 'EAI_AGAIN')
-      return new OutsideError(`${url.hostname} is not known to the network`, null, { cause })
+      return new OutsideError(`${url.hostname} was not found`, null, { cause })
   }
   return new OutsideError(
-    `${url.host} could not be asked: ${cause instanceof Error ? cause.message : String(cause)}`,
+    `${url.host} could not be reached: ${cause instanceof Error ? cause.message : String(cause)}`,
     null,
     { cause },
   )
@@ -168,7 +168,7 @@ function explained(cause: unknown, url: URL, limits: OutsideLimits): OutsideErro
 export function mustBeOk(answer: Answer): Answer {
   if (answer.status === 200) return answer
   throw new OutsideError(
-    `${new URL(answer.url).host} answers ${answer.status} for ${new URL(answer.url).pathname}`,
+    `${new URL(answer.url).host} replied ${answer.status} for ${new URL(answer.url).pathname}`,
     answer.status,
   )
 }

@@ -11,7 +11,7 @@ export default defineNitroPlugin((nitro) => {
       const { client, file } = await useOpenDatabase()
       if (file) await copyOfTheDay(client, file, today())
     } catch (error) {
-      console.error('the copy of the day failed:', error)
+      console.error('daily backup failed:', error)
     }
   }
   const timer = setInterval(() => void copy(), everyMs)

@@ -16,7 +16,7 @@ export default defineNitroPlugin(async (nitro) => {
     try {
       await pollDue(database, { now: new Date(), today: today() })
     } catch (error) {
-      console.error('polling failed:', error)
+      console.error('scheduled check failed:', error)
     } finally {
       busy = false
     }

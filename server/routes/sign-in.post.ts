@@ -10,10 +10,10 @@ export default defineEventHandler(async (event) => {
   setHeader(event, 'content-type', 'text/html;charset=utf-8')
   if (answer === 'wrong') {
     setResponseStatus(event, 401)
-    return signInPage('That is not the passphrase.')
+    return signInPage('Wrong passphrase.')
   }
   const seconds = Math.ceil(answer.waitMs / 1000)
   setResponseStatus(event, 429)
   setHeader(event, 'retry-after', seconds)
-  return signInPage(`Too many tries: wait ${seconds} ${seconds === 1 ? 'second' : 'seconds'}.`)
+  return signInPage(`Too many attempts: wait ${seconds} ${seconds === 1 ? 'second' : 'seconds'}.`)
 })

@@ -23,32 +23,32 @@ export const runSchema = object({
   cpuId: text()
     .nullable()
     .default(null)
-    .when('kind', { is: 'console-mode', otherwise: (field) => field.required('which CPU was in it?') }),
+    .when('kind', { is: 'console-mode', otherwise: (field) => field.required('choose the CPU') }),
   graphicsId: text()
     .nullable()
     .default(null)
-    .when('kind', { is: 'console-mode', otherwise: (field) => field.required('which card was in it?') }),
+    .when('kind', { is: 'console-mode', otherwise: (field) => field.required('choose the card') }),
   memoryChannels: wholeFrom(1).max(8).default(2),
   width: wholeFrom(320).max(16_384).required(),
   height: wholeFrom(200).max(16_384).required(),
-  preset: text().required('a preset is needed'),
+  preset: text().required('choose a preset'),
   upscaling: text().nullable().default(null),
   frameGeneration: yesOrNo().default(false),
   scene: line(80),
-  averageFps: rate().required('an average is needed'),
+  averageFps: rate().required('enter an average'),
   lowFps: rate()
     .nullable()
     .default(null)
     .test(
       'below',
-      'a low cannot be above the average',
+      'the 1 % low cannot be above the average',
       (value, { parent }) => value === null || value === undefined || value <= parent.averageFps,
     ),
   minFps: finite().min(0).nullable().default(null),
   maxFps: rate().nullable().default(null),
   kind: oneOf(runKindNames).required(),
   origin: line(200),
-  ranOn: calendarDate().required('a date is needed'),
+  ranOn: calendarDate().required('enter a date'),
   note: line(),
   repeats: array()
     .of(

@@ -25,10 +25,10 @@ export const targetSchema = object({
   workloadId: idText(),
   width: wholeFrom(320).max(16_384).required(),
   height: wholeFrom(200).max(16_384).required(),
-  preset: text().required('a preset is needed'),
+  preset: text().required('choose a preset'),
   upscaling: text().max(60).nullable().default(null),
   frameGeneration: yesOrNo().default(false),
-  averageFps: rate().required('an average is needed'),
+  averageFps: rate().required('enter an average'),
   lowFps: rate().nullable().default(null),
 })
 
@@ -93,14 +93,14 @@ export const briefSchema = object({
   purpose: line(200),
   currency: currencyCode().required(),
   region: line(80),
-  budget: decimalText().required('a budget is needed'),
+  budget: decimalText().required('enter a budget'),
   /** What the budget is to pay for. */
   budgetScope: oneOf(budgetScopes).default('everything'),
   stretch: decimalText()
-    .required('a stretch is needed')
+    .required('enter a stretch')
     .test(
       'stretch',
-      'the stretch must not be below the budget',
+      'the stretch cannot be below the budget',
       (value, { parent }) => value === undefined || Number(value) >= Number(parent.budget),
     ),
   wantedBy: calendarDate().nullable().default(null),
@@ -108,7 +108,7 @@ export const briefSchema = object({
   privateNote: line(4000),
   saleText: line(4000),
   needs: array()
-    .of(object({ need: oneOf(needs).required(), price: decimalText().required('a price is needed') }))
+    .of(object({ need: oneOf(needs).required(), price: decimalText().required('enter a price') }))
     .default([]),
   targets: array().of(targetSchema).max(20).default([]),
 })

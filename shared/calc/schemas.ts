@@ -302,7 +302,7 @@ export const planRequest = object({
     budget: decimalText().optional(),
     floors: array().of(finite().min(0).required()).max(40).optional(),
   }).required(),
-  roles: array().of(oneOf(roles).required()).required().min(1, 'say which roles').max(20),
+  roles: array().of(oneOf(roles).required()).required().min(1, 'choose the roles').max(20),
   parts: array()
     .of(
       object({
@@ -321,7 +321,7 @@ export const planRequest = object({
         things: array()
           .of(object({ partId: text().required(), resale: decimalText().required() }).required())
           .required()
-          .min(1, 'a way needs a thing'),
+          .min(1, 'an option needs a part'),
         price: decimalText().required(),
         expectedExtra: decimalText({ min: 'any' }).required(),
         perDay: finite().min(0).nullable().default(null),
@@ -429,7 +429,7 @@ export const accountRequest = object({
             }).required(),
           )
           .required()
-          .min(1, '${path} must hold at least one thing')
+          .min(1, '${path} must hold at least one part')
           .max(1000),
       }).required(),
     )

@@ -26,8 +26,8 @@ export const codeSchema = codeFields.shape({
 
 export const rebateSchema = object({
   kind: oneOf(['mail-in', 'online', 'trade-in']).required(),
-  amount: decimalText().required('an amount is needed'),
-  claimBy: calendarDate().required('a claim-by date is needed'),
+  amount: decimalText().required('enter an amount'),
+  claimBy: calendarDate().required('enter the last day to claim'),
   state: oneOf(rebateStates).default('to-claim'),
   chance: share().default(defaultRebateChance),
   proof: line(200),
@@ -46,7 +46,7 @@ export const leadSchema = object({
     '${path} must begin with http:// or https://',
     (value) => value === undefined || value === '' || /^https?:\/\//.test(value),
   ),
-  price: decimalText().required('a price is needed'),
+  price: decimalText().required('enter a price'),
   currency: currencyCode().required(),
   condition: oneOf(conditions).required(),
   manner: oneOf(manners).required(),
@@ -64,7 +64,7 @@ export const leadSchema = object({
       }),
     )
     .required()
-    .min(1, 'tie the lead to at least one part')
+    .min(1, 'choose at least one part for the lead')
     .max(30),
   code: codeSchema.nullable().default(null),
   /** One rebate, as files of earlier versions have it; it stands first among all of them. */
@@ -72,7 +72,7 @@ export const leadSchema = object({
   rebates: array().of(rebateSchema).max(8).default([]),
   /** Credit at the till for a thing of mine that the seller takes. */
   tillCredit: object({
-    amount: decimalText().required('an amount is needed'),
+    amount: decimalText().required('enter an amount'),
     itemId: text().nullable().default(null),
   })
     .nullable()
@@ -95,8 +95,8 @@ export const leadSchema = object({
   extras: array()
     .of(
       object({
-        label: trimmed().required('say what it is').max(80),
-        amount: decimalText().required('an amount is needed'),
+        label: trimmed().required('enter a description').max(80),
+        amount: decimalText().required('enter an amount'),
       }),
     )
     .max(20)
@@ -118,16 +118,16 @@ const changesOf = <T>(isValid: (value: unknown) => boolean, what: string) =>
           Object.values(value).every((each) => each === null || isValid(each))),
     )
 
-export const leadDaySchema = object({ day: calendarDate().required('a date is needed') })
+export const leadDaySchema = object({ day: calendarDate().required('enter a date') })
 
 export const agreeSchema = object({
-  day: calendarDate().required('a date is needed'),
-  amount: decimalText().required('an amount is needed'),
+  day: calendarDate().required('enter a date'),
+  amount: decimalText().required('enter an amount'),
   until: calendarDate().nullable().default(null),
 })
 
 export const passSchema = object({
-  day: calendarDate().required('a date is needed'),
+  day: calendarDate().required('enter a date'),
   reason: line(200),
 })
 
@@ -141,11 +141,11 @@ export const leadPatchSchema = object({
 })
 
 /** The note from the door, as it came back. */
-export const doorNoteSchema = object({ text: trimmed().required('paste the note from the door').max(20_000) })
+export const doorNoteSchema = object({ text: trimmed().required('paste the on-site note').max(20_000) })
 
 export const offerSchema = object({
   by: oneOf(['me', 'seller']).required(),
   amount: decimalText().nullable().default(null),
-  day: calendarDate().required('a date is needed'),
+  day: calendarDate().required('enter a date'),
   note: line(300),
 })

@@ -16,14 +16,14 @@ import {
   yesOrNo,
 } from '../fields'
 
-const day = () => calendarDate().required('a date is needed')
-const amount = () => decimalText().required('an amount is needed')
+const day = () => calendarDate().required('enter a date')
+const amount = () => decimalText().required('enter an amount')
 
 export const daySchema = object({ day: day() })
 
 export const tripSchema = object({
   name: name().max(60),
-  km: finite().min(0).max(5000).required('how far, in km?'),
+  km: finite().min(0).max(5000).required('enter the distance in km'),
   fare: decimalText().default('0'),
   hours: finite().min(0).max(100).default(0),
 })
@@ -35,7 +35,7 @@ export const paymentSchema = object({ day: day(), amount: amount() })
 
 /** An order, or some whole lines of it; without amounts as computed. */
 export const orderPaymentSchema = object({
-  choiceIds: texts().required('say what is paid').min(1, 'say what is paid').max(200),
+  choiceIds: texts().required('choose what you pay').min(1, 'choose what you pay').max(200),
   day: day(),
   total: decimalText().nullable().default(null),
   amounts: array()
@@ -46,7 +46,7 @@ export const orderPaymentSchema = object({
 
 /** Choices of one shop ordered apart from the others (a name), or together with them again (null). */
 export const orderGroupSchema = object({
-  choiceIds: texts().required('say which').min(1, 'say which').max(200),
+  choiceIds: texts().required('choose one').min(1, 'choose one').max(200),
   group: text().max(60).nullable().default(null),
 })
 
@@ -75,7 +75,7 @@ const found = {
 export const itemSteps = {
   arrive: object({
     day: day(),
-    state: oneOf(itemStates.filter((state) => state !== 'unseen')).required('does it work?'),
+    state: oneOf(itemStates.filter((state) => state !== 'unseen')).required('choose whether it works'),
     checks: texts().default([]),
     returnBy: calendarDate().nullable().default(null),
     ...found,
@@ -87,7 +87,7 @@ export const itemSteps = {
   move: object({ day: day(), buildId: text().nullable().default(null), scope: oneOf(scopes).optional() }),
   find: object({
     day: day(),
-    state: oneOf(itemStates.filter((state) => state !== 'unseen')).required('does it work?'),
+    state: oneOf(itemStates.filter((state) => state !== 'unseen')).required('choose whether it works'),
     repaired: yesOrNo().default(false),
     ...found,
   }),
@@ -103,7 +103,7 @@ export const itemSteps = {
   /** Into things of their own, one entry a piece. */
   split: object({
     day: day(),
-    parts: texts().required('say into what').min(2, 'say into what, two things or more').max(40),
+    parts: texts().required('choose the parts it splits into').min(2, 'choose at least two parts to split into').max(40),
   }),
   'take-back': object({ day: day(), amount: amount() }),
   arrange: object({
@@ -124,6 +124,6 @@ export const entrySchema = object({
   kind: oneOf(['fee', 'travel', 'sold', 'refunded', 'hours']).required(),
   amount: decimalText({ min: 'any' }).default('0'),
   hours: finite().min(0).max(1000).default(0),
-  text: trimmed().required('say what it was').max(200),
+  text: trimmed().required('enter a description').max(200),
   correctsId: text().nullable().default(null),
 })

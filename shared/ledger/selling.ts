@@ -22,11 +22,11 @@ export const partsAlone: Selling = { basis: 'parts', own: null, must: null, must
 
 /** The same as a form states it. */
 export const sellingSchema = object({
-  basis: oneOf(worthBases).required('say what its worth is read from'),
+  basis: oneOf(worthBases).required('choose what the value is based on'),
   own: decimalText()
     .nullable()
     .default(null)
-    .when('basis', { is: 'own', then: (field) => field.required('say your own figure') }),
+    .when('basis', { is: 'own', then: (field) => field.required('enter your own figure') }),
   must: texts().max(12).nullable().default(null),
   mustNot: texts().max(40).default([]),
   leftOut: array().of(wholeFrom(1).required()).max(500).default([]),

@@ -39,7 +39,7 @@ export const choicePatchSchema = object({
 export const carrySchema = object({
   partId: idText(),
   cpuId: idText(),
-  months: finite().moreThan(0, 'how many months?').max(60).required(),
+  months: finite().moreThan(0, 'enter the number of months').max(60).required(),
 })
 
 export const fixSchema = object({ key: text().required().max(400), way: wholeFrom(0).required() })
@@ -59,7 +59,7 @@ export const swapSchema = object({
 })
 
 /** A sheet of advice as it came back. */
-export const adviceSchema = object({ text: text().required('paste what came back').max(200_000) })
+export const adviceSchema = object({ text: text().required('paste the filled-in sheet').max(200_000) })
 
 /** What becomes of a remark: open again, taken, or declined. */
 export const adviceStateSchema = object({

@@ -10,7 +10,7 @@ export const partFactsSchema = object(
     keyof PartFacts,
     ReturnType<typeof mixed>
   >,
-).noUnknown('${path} has facts that are not known: ${unknown}')
+).noUnknown('${path} has unknown facts: ${unknown}')
 
 function factField(key: keyof PartFacts) {
   const { kind, choices } = factKinds[key]

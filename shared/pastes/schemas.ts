@@ -53,12 +53,12 @@ export const indexFacts = ['cpuIndex', 'graphicsIndex'] as const
 export type IndexFact = (typeof indexFacts)[number]
 
 const pastedSale = object({
-  title: trimmed().required('a title is needed').max(500),
-  price: decimalText().required('a price is needed'),
+  title: trimmed().required('enter a title').max(500),
+  price: decimalText().required('enter a price'),
   /** Null: not said; counts as nothing, and is told. */
   shipping: decimalText().nullable().default(null),
   currency: currencyCode().required(),
-  soldOn: calendarDate().required('a day of sale is needed'),
+  soldOn: calendarDate().required('enter the sale date'),
   manner: oneOf(manners).default('fixed'),
   condition: oneOf(conditions).default('used'),
   quantity: wholeFrom(1).nullable().default(null),
@@ -82,7 +82,7 @@ const pastedIndex = object({
 /** What the source of the paste asks for a part today. */
 const pastedShopPrice = object({
   partId: idText(),
-  price: decimalText().required('a price is needed'),
+  price: decimalText().required('enter a price'),
   currency: currencyCode().required(),
 })
 
@@ -113,10 +113,10 @@ export const doublesSchema = object({
   sales: array()
     .of(
       object({
-        title: trimmed().required('a title is needed').max(500),
-        price: decimalText().required('a price is needed'),
+        title: trimmed().required('enter a title').max(500),
+        price: decimalText().required('enter a price'),
         currency: currencyCode().required(),
-        soldOn: calendarDate().required('a day of sale is needed'),
+        soldOn: calendarDate().required('enter the sale date'),
       }).required(),
     )
     .max(20_000)

@@ -4,5 +4,5 @@ import { currencyCode, wholeFrom } from '../fields'
 /** Of which import, and the currency in which its sales are judged. */
 export const proposalsRequest = object({
   import: wholeFrom(1).required(),
-  currency: currencyCode().required('a currency is needed'),
+  currency: currencyCode().required('choose a currency'),
 })

@@ -20,7 +20,7 @@ import {
 } from '../fields'
 
 export const querySchema = object({
-  must: array().of(trimmed().required().max(60)).required().min(1, 'at least one word must appear').max(20),
+  must: array().of(trimmed().required().max(60)).required().min(1, 'enter at least one word').max(20),
   mustNot: array().of(trimmed().required().max(60)).default([]),
   variant: object({
     capacityGb: finite().moreThan(0),
@@ -37,7 +37,7 @@ export const querySchema = object({
     .default(undefined)
     .optional(),
   conditions: array().of(oneOf(conditions).defined()).required().min(1, 'accept at least one condition'),
-  manners: array().of(oneOf(manners).defined()).required().min(1, 'accept at least one manner of sale'),
+  manners: array().of(oneOf(manners).defined()).required().min(1, 'accept at least one sale type'),
   windowDays: wholeFrom(1).max(3650).required(),
   halfLifeDays: wholeFrom(1).max(3650).required(),
   role: oneOf(roles),
@@ -47,10 +47,10 @@ export const querySchema = object({
   coveredDays: finite().moreThan(0),
 })
 
-export const lookoutSchema = object({ partId: idText(), limit: decimalText().required('a limit is needed') })
+export const lookoutSchema = object({ partId: idText(), limit: decimalText().required('enter a limit') })
 
 export const ownFigureSchema = object({
-  amount: decimalText().required('a figure is needed'),
+  amount: decimalText().required('enter a figure'),
   note: line(200),
 })
 
@@ -59,7 +59,7 @@ export const readSchema = object({ readOn: calendarDate().optional(), note: line
 export const opinionSchema = object({
   partId: idText(),
   guide: name().max(80),
-  saidOn: calendarDate().required('a date is needed'),
+  saidOn: calendarDate().required('enter a date'),
   verdict: oneOf(opinionVerdicts).required(),
   note: line(300),
 })
@@ -68,9 +68,9 @@ export const waitNoteSchema = object({
   role: oneOf(roles).required(),
   partId: text().nullable().default(null),
   what: name(),
-  expectedOn: calendarDate().required('a date is needed'),
-  dropPercent: finite().min(-100).max(100).required('a drop in percent is needed'),
-  chance: share().required('a chance is needed'),
+  expectedOn: calendarDate().required('enter a date'),
+  dropPercent: finite().min(-100).max(100).required('enter the price drop in percent'),
+  chance: share().required('enter a chance'),
 })
 
 export const recipeSchema = object({ name: name().max(80), partId: idText() })

@@ -5,7 +5,7 @@ import { calendarDate, currencyCode, decimalText, idText, name } from '../fields
 export const shopPriceSchema = object({
   partId: idText(),
   shop: name(),
-  price: decimalText().required('a price is needed'),
+  price: decimalText().required('enter a price'),
   currency: currencyCode().required(),
-  date: calendarDate().required('a date is needed'),
+  date: calendarDate().required('enter a date'),
 })

@@ -21,7 +21,7 @@ import {
 export const rivalSchema = object({
   kind: oneOf(['prebuilt', 'console', 'configured', 'offered', 'own']).required(),
   name: name(),
-  price: decimalText().required('a price is needed'),
+  price: decimalText().required('enter a price'),
   currency: currencyCode().required(),
   taxPercent: percent().default(0),
   shipping: decimalText().default('0'),
@@ -56,11 +56,11 @@ export const rivalSchema = object({
   equivalents: array()
     .of(
       object({
-        by: trimmed().required('who says so?').max(80),
-        saidOn: calendarDate().required('a date is needed'),
-        cpuIndex: rate().required('a CPU index is needed'),
+        by: trimmed().required('enter who says so').max(80),
+        saidOn: calendarDate().required('enter a date'),
+        cpuIndex: rate().required('enter a CPU index'),
         threads: wholeFrom(1).max(256).required(),
-        graphicsIndex: rate().required('a graphics index is needed'),
+        graphicsIndex: rate().required('enter a graphics index'),
         videoMemoryGb: finite().moreThan(0).required(),
       }),
     )
@@ -69,8 +69,8 @@ export const rivalSchema = object({
   extras: array()
     .of(
       object({
-        label: trimmed().required('say what it is').max(80),
-        worth: decimalText().required('what is it worth?'),
+        label: trimmed().required('enter a description').max(80),
+        worth: decimalText().required('enter its value'),
       }),
     )
     .max(20)
@@ -89,7 +89,7 @@ export const rivalSchema = object({
           .default(null)
           .test(
             'a-rate',
-            'an average or a lowest rate is needed',
+            'enter an average or a minimum frame rate',
             (value, { parent }: { parent: { lowFps?: number | null } }) =>
               (value ?? null) !== null || (parent.lowFps ?? null) !== null,
           ),

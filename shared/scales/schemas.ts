@@ -16,7 +16,7 @@ export const weighingSchema = object({
   off: array().of(text().defined().max(40)).max(40).default([]),
   builds: array()
     .of(text().defined().max(120))
-    .max(3, 'at most three others are weighed at a time')
+    .max(3, 'compare at most three others at a time')
     .default([]),
   edits: mixed<Record<string, Record<string, string>>>(
     (value): value is Record<string, Record<string, string>> =>

@@ -10,14 +10,14 @@ export interface RateView {
 }
 
 export const rateKeySchema = object({
-  date: calendarDate().required('a date is needed'),
+  date: calendarDate().required('enter a date'),
   from: currencyCode().required(),
   to: currencyCode().required(),
 })
 
 export const rateSchema = rateKeySchema.shape({
   rate: text()
-    .required('a rate is needed')
+    .required('enter a rate')
     .matches(/^\d{1,9}(\.\d{1,8})?$/, '${path} is a number with a point, such as 1.36')
     .test('rate', '${path} must be more than 0', (value) => Number(value) > 0),
   bothWays: yesOrNo().default(true),

@@ -11,8 +11,8 @@ export const assumptionSchema = object({ key: idText(), value: finite().nullable
 export const moneySchema = object({
   key: oneOf(moneyKeys).required(),
   value: object({
-    amount: decimalText().required('an amount is needed'),
-    currency: currencyCode().required('a currency is needed'),
+    amount: decimalText().required('enter an amount'),
+    currency: currencyCode().required('choose a currency'),
   })
     .nullable()
     .defined()
@@ -20,4 +20,4 @@ export const moneySchema = object({
 })
 export type MoneyInput = InferType<typeof moneySchema>
 
-export const homeSchema = object({ currency: currencyCode().required('a currency is needed') })
+export const homeSchema = object({ currency: currencyCode().required('choose a currency') })

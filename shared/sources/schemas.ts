@@ -72,7 +72,7 @@ export type SourceInput = InferType<typeof sourceSchema>
 
 const webAddress = () =>
   text()
-    .required('an address is needed')
+    .required('enter a URL')
     .max(1000)
     .test(
       'url',
@@ -80,7 +80,7 @@ const webAddress = () =>
       (value) => value === undefined || (/^https?:\/\//.test(value) && URL.canParse(value)),
     )
 
-const everyMinutes = () => wholeFrom(5).max(10_080, '${path} must be a week at most')
+const everyMinutes = () => wholeFrom(5).max(10_080, '${path} must be at most a week')
 
 export const connectorKindNames = {
   'sold-csv': 'sold records (CSV)',

@@ -49,7 +49,7 @@ export const workloadSchema = object({
 export const workTaskSchema = object({
   id: idText(),
   name: name(),
-  unit: trimmed().required('what is counted?').max(30),
+  unit: trimmed().required('enter a unit').max(30),
   lessIsBetter: yesOrNo().required(),
   threadsExponent: finite().min(0).max(1).required(),
   mostThreads: wholeFrom(1).max(1024).default(64),
@@ -58,11 +58,11 @@ export const workTaskSchema = object({
 export const workResultSchema = object({
   taskId: idText(),
   cpuId: idText(),
-  value: finite().moreThan(0, '${path} must be more than 0').required('a figure is needed'),
+  value: finite().moreThan(0, '${path} must be more than 0').required('enter a figure'),
   feeling: oneOf(feelings).nullable().default(null),
   kind: oneOf(['own-reading', 'published']).default('own-reading'),
   buildId: text().nullable().default(null),
-  ranOn: calendarDate().required('a date is needed'),
+  ranOn: calendarDate().required('enter a date'),
   note: line(),
 })
 
@@ -72,8 +72,8 @@ export const knownRateSchema = object({
   graphicsId: idText(),
   width: wholeFrom(320).max(16_384).required(),
   height: wholeFrom(200).max(16_384).required(),
-  preset: text().required('a preset is needed'),
-  averageFps: rate().required('a frame rate is needed'),
+  preset: text().required('choose a preset'),
+  averageFps: rate().required('enter a frame rate'),
 })
 
 /** A game made or changed on screen; a known rate moves its times. */

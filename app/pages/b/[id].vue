@@ -29,7 +29,7 @@ useHead({ title: () => (build.view ? `${build.view.name} · Tarvin` : 'Tarvin') 
 <template>
   <div v-if="failed" class="p-8" role="alert">
     <p class="text-stop">{{ failed }}</p>
-    <NuxtLink to="/" class="quiet-button">to all builds</NuxtLink>
+    <NuxtLink to="/" class="quiet-button">All builds</NuxtLink>
   </div>
   <div v-else-if="build.view" class="flex h-full flex-col">
     <div class="flex min-h-0 flex-1 max-md:flex-col">

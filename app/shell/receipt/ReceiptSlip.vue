@@ -40,7 +40,7 @@ const mark: Readonly<Record<ReceiptLine['kind'], string>> = {
 }
 const markWord: Readonly<Record<ReceiptLine['kind'], string>> = {
   paid: 'paid',
-  lead: 'lead’s price',
+  lead: 'asking price',
   street: 'hunt at street price',
   assumed: 'assumed',
   owned: 'owned',
@@ -59,7 +59,7 @@ const working = (id: string) =>
 <template>
   <aside
     class="slip figures flex w-[360px] shrink-0 flex-col overflow-y-auto bg-sheet px-4 pt-3 pb-6 text-[12.5px]"
-    aria-label="receipt slip"
+    aria-label="receipt"
   >
     <div class="border-b border-dashed border-soft pb-2 text-center">
       <div class="font-semibold">{{ build.view!.name }}</div>
@@ -78,9 +78,9 @@ const working = (id: string) =>
       v-for="(cart, index) in carts"
       :key="`${cart.source} ${index}`"
       class="border-b border-dashed border-soft py-2"
-      :aria-label="`order at ${cart.source}`"
+      :aria-label="`order from ${cart.source}`"
     >
-      <h2 class="text-soft">to order at {{ cart.source }}</h2>
+      <h2 class="text-soft">order from {{ cart.source }}</h2>
       <div v-for="{ line, price } in cart.lines" :key="line.id" class="flex items-baseline gap-2 py-0.5">
         <span :title="markWord[line.kind]" :aria-label="markWord[line.kind]">{{ mark[line.kind] }}</span>
         <span class="min-w-0 flex-1 truncate" :title="line.label">{{ line.label }}</span>
@@ -92,7 +92,7 @@ const working = (id: string) =>
         }}</span>
       </div>
       <div class="flex justify-between py-0.5 font-semibold">
-        <span class="pl-5">the cart</span
+        <span class="pl-5">cart total</span
         ><span data-figure="cart">{{ amount(cart.total, receipt.currency) }}</span>
       </div>
     </section>
@@ -102,10 +102,10 @@ const working = (id: string) =>
       </h2>
       <div class="flex justify-between py-0.5">
         <span
-          >all in{{ build.view!.hunts.days === null ? '' : ` by ${shortDate(build.view!.wantedBy!)}` }}</span
+          >chance of all{{ build.view!.hunts.days === null ? '' : ` by ${shortDate(build.view!.wantedBy!)}` }}</span
         ><TheFigure
           :text="
-            build.view!.hunts.chanceByDate === null ? 'no date' : percent(build.view!.hunts.chanceByDate)
+            build.view!.hunts.chanceByDate === null ? 'no date set' : percent(build.view!.hunts.chanceByDate)
           "
           :working="() => huntsWorking(build.view!)"
           data-figure="hunts"
@@ -115,13 +115,13 @@ const working = (id: string) =>
         <span>8 of 10 times within</span
         ><span>{{
           build.view!.hunts.daysForMost === null
-            ? 'never seen so cheap'
+            ? 'no sale that cheap'
             : `${Math.ceil(build.view!.hunts.daysForMost)} days`
         }}</span>
       </div>
     </section>
     <section v-if="build.view!.emptyRoles.length > 0" class="border-b border-dashed border-soft py-2">
-      <h2 class="text-soft">still empty</h2>
+      <h2 class="text-soft">missing</h2>
       <NuxtLink
         v-for="role in build.view!.emptyRoles"
         :key="role"
@@ -131,7 +131,7 @@ const working = (id: string) =>
       >
     </section>
     <section v-if="receipt.groups.toComeBack.length > 0" class="border-b border-dashed border-soft py-2">
-      <h2 class="text-soft">to come back, on a claim</h2>
+      <h2 class="text-soft">rebates to claim</h2>
       <div v-for="line in receipt.groups.toComeBack" :key="line.id" class="flex justify-between py-0.5">
         <span class="truncate">{{ line.label }}</span><TheFigure
           :text="`−${amount(line.amount, receipt.currency)}`"
@@ -143,8 +143,8 @@ const working = (id: string) =>
       <thead>
         <tr class="text-soft">
           <th class="text-left font-normal">up to</th>
-          <th class="text-right font-normal">pay now</th>
-          <th class="text-right font-normal">expected</th>
+          <th class="text-right font-normal">total</th>
+          <th class="text-right font-normal">expected total</th>
         </tr>
       </thead>
       <tbody>
@@ -166,7 +166,7 @@ const working = (id: string) =>
         </tr>
       </tbody>
     </table>
-    <p class="mt-3 text-[11px] text-soft">■ paid ◧ lead’s price ◇ hunt ○ owned</p>
+    <p class="mt-3 text-[11px] text-soft">■ paid ◧ asking price ◇ hunt ○ owned</p>
   </aside>
 </template>
 

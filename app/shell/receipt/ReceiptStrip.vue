@@ -10,7 +10,7 @@ const receipt = computed(() => build.view!.receipt)
 const figures = computed(() =>
   (['payNow', 'afterRebates', 'expected'] as const).map((name) => ({
     name,
-    label: { payNow: 'pay now', afterRebates: 'after rebates', expected: 'expected' }[name],
+    label: { payNow: 'total', afterRebates: 'after rebates', expected: 'expected' }[name],
     value: receipt.value.totals[name],
   })),
 )
@@ -57,7 +57,7 @@ const figures = computed(() =>
       />
     </div>
     <div class="leading-tight max-md:hidden">
-      <div class="text-[11px] text-soft">anyone can pay</div>
+      <div class="text-[11px] text-soft">market price</div>
       <TheFigure
         :text="anyoneText(receipt)"
         :working="() => totalWorking(receipt, 'anyoneCanPay')"

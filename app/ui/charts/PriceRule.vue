@@ -25,12 +25,12 @@ const whole = (value: number) => formatWhole(value, currency)
 const summary = computed(() =>
   [
     marks.value
-      ? `street ${formatAmount(marks.value.patient, currency)} to ${formatAmount(marks.value.hurried, currency)}, typical ${formatAmount(marks.value.typical, currency)}`
+      ? `street price ${formatAmount(marks.value.patient, currency)} to ${formatAmount(marks.value.hurried, currency)}, typical ${formatAmount(marks.value.typical, currency)}`
       : 'no street price',
-    points.ask !== undefined ? `ask ${formatAmount(points.ask, currency)}` : '',
+    points.ask !== undefined ? `asking ${formatAmount(points.ask, currency)}` : '',
     points.landed !== undefined ? `landed ${formatAmount(points.landed, currency)}` : '',
     points.own !== undefined && points.own !== null
-      ? `your own figure ${formatAmount(points.own, currency)}`
+      ? `your figure ${formatAmount(points.own, currency)}`
       : '',
     points.fresh !== undefined && points.fresh !== null ? `new ${formatAmount(points.fresh, currency)}` : '',
   ]
@@ -116,7 +116,7 @@ const summary = computed(() =>
             stroke="var(--waiting)"
           />
           <text :x="scale.at(points.ask) + 5" y="20" font-size="12" fill="var(--waiting)" class="figures">
-            ask {{ whole(points.ask) }}
+            asking {{ whole(points.ask) }}
           </text>
         </g>
       </g>

@@ -40,7 +40,7 @@ const strokeOf = (tread: Tread) =>
     :viewBox="`0 0 ${width} ${height}`"
     class="w-full"
     :role="canPick ? 'group' : 'img'"
-    :aria-label="`staircase: ${treads.map((tread) => tread.told).join('; ')}`"
+    :aria-label="`step chart: ${treads.map((tread) => tread.told).join('; ')}`"
   >
     <defs>
       <pattern :id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

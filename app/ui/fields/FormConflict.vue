@@ -9,13 +9,13 @@ const rows = computed(() => differences(saved, mine))
 
 <template>
   <div class="mt-3 border-l-4 border-waiting bg-waiting-ground p-3" role="alert" data-test="conflict">
-    <p class="font-semibold">It was changed meanwhile, in another tab. Nothing is overwritten yet.</p>
+    <p class="font-semibold">This was changed in another tab. Nothing has been overwritten yet.</p>
     <table class="ledger mt-1">
       <thead>
         <tr>
           <th>field</th>
-          <th>saved now</th>
-          <th>here</th>
+          <th>saved value</th>
+          <th>your value</th>
         </tr>
       </thead>
       <tbody>
@@ -27,8 +27,8 @@ const rows = computed(() => differences(saved, mine))
       </tbody>
     </table>
     <div class="mt-2 flex gap-2">
-      <button type="button" class="button" @click="emit('takeSaved')">Keep what is saved</button
-      ><button type="button" class="button" @click="emit('saveOver')">Save this over it</button>
+      <button type="button" class="button" @click="emit('takeSaved')">Keep the saved value</button
+      ><button type="button" class="button" @click="emit('saveOver')">Overwrite with mine</button>
     </div>
   </div>
 </template>

@@ -16,7 +16,7 @@ function take(event: Event) {
     <input
       :value="(value ?? []).join(', ')"
       class="field w-full"
-      :placeholder="placeholder ?? 'divided by commas'"
+      :placeholder="placeholder ?? 'separate with commas'"
       @change="take"
     />
   </FormField>

@@ -45,7 +45,7 @@ const { failure, busy, conflict } = form
               class="button"
               @click="emit('close')"
             >
-              Never mind
+              Cancel
             </button>
             <slot name="actions" />
           </div>

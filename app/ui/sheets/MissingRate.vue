@@ -15,9 +15,9 @@ function saved() {
   <Dialog :open="sheet.pair !== null" class="relative z-40" @close="sheet.close()">
     <div class="fixed inset-0 bg-ink/20" aria-hidden="true" />
     <DialogPanel class="fixed inset-x-0 top-24 mx-auto w-[640px] max-w-[96vw] border border-ink bg-sheet p-4">
-      <DialogTitle as="h2">What is one worth in the other?</DialogTitle>
+      <DialogTitle as="h2">What is the exchange rate?</DialogTitle>
       <p class="mb-2 text-soft">
-        The last rate on or before a day counts. What was paid already keeps the amount it was booked at.
+        The last rate on or before each date counts. Amounts already paid keep the rate they were booked at.
       </p>
       <RateForm
         v-if="sheet.pair"

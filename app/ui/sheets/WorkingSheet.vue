@@ -28,7 +28,7 @@ const sheet = useWorkingSheet()
           <thead>
             <tr>
               <th>from</th>
-              <th>kind</th>
+              <th>source</th>
               <th class="!text-right">figure</th>
             </tr>
           </thead>

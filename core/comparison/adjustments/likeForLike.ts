@@ -43,7 +43,7 @@ export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): Like
         amount: isOff ? 0 : amount,
         isOff,
         calculated: edited === undefined ? null : (calculated?.amount ?? 0),
-        why: edited === undefined ? calculated!.why : 'your own figure',
+        why: edited === undefined ? calculated!.why : 'your figure',
         from: edited === undefined ? calculated!.from : 'own',
       },
     ]

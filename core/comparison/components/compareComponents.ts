@@ -53,7 +53,7 @@ export function compareComponents(
     if (!a || !b) return [{ ...base, standing: 'not there', figure: a ? 'only here' : 'only there' }]
     const decided = decide(role, a, b)
     if (b.state === 'missing')
-      return [{ ...base, standing: 'not stated', figure: `calculated as ${b.label}` }]
+      return [{ ...base, standing: 'not stated', figure: `counted as ${b.label}` }]
     return [{ ...base, ...decided }]
   })
 }
@@ -71,7 +71,7 @@ function decide(
     return {
       standing: x > y ? 'better' : 'worse',
       figure:
-        unit === 'index' ? `${change > 0 ? '+' : '−'}${Math.abs(change)} %` : `${x} against ${y} ${unit}`,
+        unit === 'index' ? `${change > 0 ? '+' : '−'}${Math.abs(change)} %` : `${x} vs ${y} ${unit}`,
     }
   }
   return { standing: 'level', figure: '' }

@@ -21,18 +21,18 @@ export type RivalFactKey = keyof RivalParts
 export const rivalFactNames: Readonly<
   Record<RivalFactKey, { readonly name: string; readonly question: string }>
 > = {
-  cpuId: { name: 'CPU', question: 'Which CPU is in it, by its full model name?' },
+  cpuId: { name: 'CPU', question: 'Which CPU is in it (full model name)?' },
   graphicsId: {
     name: 'graphics card',
-    question: 'Which graphics card is in it, with how much video memory?',
+    question: 'Which graphics card is in it, and how much video memory does it have?',
   },
   memoryGb: { name: 'memory size', question: 'How much memory is in it?' },
   memoryModules: { name: 'memory modules', question: 'Is the memory one module or two?' },
   memoryMts: { name: 'memory speed', question: 'At what speed does the memory run?' },
   storageGb: { name: 'drive size', question: 'How large is the drive?' },
-  storageKind: { name: 'kind of drive', question: 'Is the drive NVMe, SATA or a hard disk?' },
-  supplyW: { name: 'watts of the supply', question: 'How many watts does the power supply give?' },
-  supplyMake: { name: 'make of the supply', question: 'Of which make is the power supply?' },
+  storageKind: { name: 'drive type', question: 'Is the drive NVMe, SATA or an HDD?' },
+  supplyW: { name: 'PSU wattage', question: 'How many watts is the power supply?' },
+  supplyMake: { name: 'PSU brand', question: 'Which brand is the power supply?' },
 }
 
 export const unknownRival: RivalParts = {

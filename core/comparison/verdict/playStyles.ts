@@ -40,7 +40,7 @@ function byRatio(ratio: number | null, counted: number, where: string): SpeedJud
   const on = `${where}in ${counted} ${counted === 1 ? 'workload' : 'workloads'} at the same settings`
   const weight = Math.abs(Math.log(ratio))
   if (isLevel(ratio, level)) {
-    const words = `is as fast ${on}`
+    const words = `is equally fast ${on}`
     return { sign: 0, ofOwn: words, ofOther: words, weight }
   }
   const said = (of: number) =>
@@ -59,17 +59,17 @@ function byModes({ modes }: RateComparison): SpeedJudgement | null {
   const all = modes.length === 1 ? 'its one fixed mode' : `${modes.length} fixed modes`
   const ofOwn = [
     held === modes.length
-      ? `holds ${modes.length === 1 ? all : `each of the ${all}`}`
-      : `holds ${held} of ${modes.length === 1 ? '1 fixed mode' : `the ${all}`}`,
-    ...(better > 0 ? [`${better} at finer settings`] : []),
-    ...(worse > 0 ? [`${worse} only at lighter settings or not at all`] : []),
+      ? `matches ${modes.length === 1 ? all : `each of the ${all}`}`
+      : `matches ${held} of ${modes.length === 1 ? '1 fixed mode' : `the ${all}`}`,
+    ...(better > 0 ? [`${better} at higher settings`] : []),
+    ...(worse > 0 ? [`${worse} only at lower settings or not at all`] : []),
   ].join(', ')
   const shown =
     modes.length === 1 ? all : worse === modes.length ? `each of its ${all}` : `${worse} of its ${all}`
   const ofOther =
     worse === 0
-      ? `shows nothing in ${all} that the build does not hold`
-      : `shows ${shown} as the build cannot`
+      ? `has nothing in ${all} that the build cannot match`
+      : `beats the build in ${shown}`
   return {
     sign: worse === 0 && better > 0 ? 1 : better === 0 && worse > 0 ? -1 : 0,
     ofOwn,
@@ -84,21 +84,21 @@ function byTargets(comparison: RateComparison): SpeedJudgement | null {
   if (of === 0) return null
   const ahead = own.met + own.narrow / 2 - other.met - other.narrow / 2
   const said = ({ met, narrow }: TargetCount) => {
-    if (of === 1) return met === 1 ? 'the target' : narrow === 1 ? 'the target narrowly' : 'not the target'
-    if (met === 0) return narrow > 0 ? `${narrow} of ${of} targets narrowly` : 'no target'
+    if (of === 1) return met === 1 ? 'the target' : narrow === 1 ? 'the target only just' : 'not the target'
+    if (met === 0) return narrow > 0 ? `${narrow} of ${of} targets only just` : 'no target'
     const reached = met < of ? `${met} of ${of} targets` : of === 2 ? 'both targets' : `all ${of} targets`
-    return `${reached}${narrow > 0 ? ` and ${narrow} more narrowly` : ''}`
+    return `${reached}${narrow > 0 ? ` and ${narrow} more only just` : ''}`
   }
   const beside = ({ met, narrow }: TargetCount) =>
-    met === 0 && narrow > 0 ? `${narrow} narrowly` : `${met}${narrow > 0 ? ` and ${narrow} narrowly` : ''}`
+    met === 0 && narrow > 0 ? `${narrow} only just` : `${met}${narrow > 0 ? ` and ${narrow} only just` : ''}`
   if (ahead === 0) {
-    const words = own.met + own.narrow === 0 ? 'reaches no target either' : `reaches ${said(own)} as well`
+    const words = own.met + own.narrow === 0 ? 'misses every target too' : `reaches ${said(own)} too`
     return { sign: 0, ofOwn: words, ofOther: words, weight: 0 }
   }
   return {
     sign: ahead > 0 ? 1 : -1,
-    ofOwn: `reaches ${said(own)}${of === 1 ? '' : `, against ${beside(other)}`}`,
-    ofOther: `reaches ${said(other)}${of === 1 ? '' : `, against ${beside(own)}`}`,
+    ofOwn: `reaches ${said(own)}${of === 1 ? '' : `; the other ${beside(other)}`}`,
+    ofOther: `reaches ${said(other)}${of === 1 ? '' : `; your build ${beside(own)}`}`,
     weight: targetWeight * Math.abs(ahead),
   }
 }
@@ -113,14 +113,14 @@ const allRound = (comparison: RateComparison) =>
 export const playStyles = {
   'all-round': { name: 'all-round', judge: allRound },
   competitive: {
-    name: 'competitive: the lows count',
+    name: 'competitive: 1 % lows count',
     judge: (comparison) =>
       comparison.meanLowRatio === null
         ? allRound(comparison)
         : byRatio(
             comparison.meanLowRatio,
             comparison.pairs.filter((pair) => pair.lowRatio !== null).length,
-            'by its 1 % lows ',
+            'in 1 % lows ',
           ),
   },
   couch: {
@@ -128,7 +128,7 @@ export const playStyles = {
     judge: (comparison) => byTargets(comparison) ?? byModes(comparison) ?? averages(comparison),
   },
   quiet: {
-    name: 'quiet work: targets, then watts',
+    name: 'quiet work: targets, then power draw',
     judge: (comparison, context) => {
       const targets = byTargets(comparison) ?? byModes(comparison) ?? averages(comparison)
       const { ownWatts, otherWatts } = context

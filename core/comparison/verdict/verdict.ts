@@ -85,7 +85,7 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
     winner,
     sentence: sentenceOf(figures, winner, speed),
     second: figures.isTooClose
-      ? 'What both fetch at the end is known within a range, and within it the verdict turns: take the one you like better.'
+      ? 'The resale values are only known within a range, and either could win within it: take the one you like better.'
       : winner === 'depends'
         ? decidedBy(figures, speed)
         : winner === 'own'
@@ -101,11 +101,11 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
 function basis({ years, own, worthUnknown }: VerdictFigures): string {
   // what is not known is said as such, not as a choice
   const all = own.steps.every(({ isOff, id }) => !isOff || (id === 'value-left' && worthUnknown.length > 0))
-  return `over ${years} ${years === 1 ? 'year' : 'years'}, ${all ? 'all costs counted' : 'by the costs you count'},`
+  return `over ${years} ${years === 1 ? 'year' : 'years'}, ${all ? 'all costs counted' : 'counting only the costs you ticked'},`
 }
 
 function costs(gap: number, than: string, formatMoney: VerdictFigures['formatMoney']): string {
-  if (gap === 0) return `costs as much as ${than}`
+  if (gap === 0) return `costs the same as ${than}`
   return `costs ${formatMoney(Math.abs(gap))} ${gap > 0 ? 'less' : 'more'} than ${than}`
 }
 
@@ -122,17 +122,17 @@ function sentenceOf(
   if (winner === 'other')
     return `${isOtherMine ? 'Keep' : 'Buy'} ${otherName}: ${by} it ${costs(-gap, ownName, formatMoney)} and ${ofOther}.`
   if (sign === null)
-    return `No verdict yet: ${by} ${ownCosts}, and no workload can be compared at the same settings.`
+    return `No verdict yet: ${by} ${ownCosts}, but no workload can be compared at the same settings.`
   if (figures.isTooClose) return `Too close to call: ${by} ${ownCosts} and ${ofOwn}.`
   if (gap === 0) return `Neither wins: ${by} the two cost the same, and ${ownName} ${ofOwn}.`
   const [cheaper, faster, said] = gap > 0 ? [ownName, otherName, ofOther] : [otherName, ownName, ofOwn]
-  return `Neither wins: ${by} ${cheaper} costs ${formatMoney(Math.abs(gap))} less, and ${faster} ${said}.`
+  return `Neither wins: ${by} ${cheaper} costs ${formatMoney(Math.abs(gap))} less and ${faster} ${said}.`
 }
 
 /** What would decide it where neither wins. */
 function decidedBy({ own, other, otherName, formatMoney }: VerdictFigures, { sign }: SpeedJudgement): string {
   if (sign === null)
-    return `Its rate in one of your targets would decide it: enter what is known of ${otherName}.`
+    return `A frame rate of ${otherName} in one of your targets would decide it; enter it in Rivals.`
   const gap = Math.abs(other.total - own.total)
   return gap === 0
     ? 'Take the one you like better.'
@@ -157,7 +157,7 @@ function reasonsOf(figures: VerdictFigures): (Reason & { readonly side: number }
   const gaps = gapByStep(own, other)
   const outlay = gaps.filter((each) => outlaySteps.has(each.id)).reduce((sum, each) => sum + each.gap, 0)
   const money = [
-    { id: 'outlay', label: 'what is paid until it is ready to use', gap: outlay },
+    { id: 'outlay', label: 'cost until ready to use', gap: outlay },
     ...gaps.filter((each) => !outlaySteps.has(each.id)),
   ].filter((each) => each.gap !== 0)
   const speed = playStyles[style].judge(comparison, figures)
@@ -197,14 +197,14 @@ function unknownOf({ comparison, notStated, worthUnknown }: VerdictFigures): str
   const workloads = (count: number) => `${count} ${count === 1 ? 'workload' : 'workloads'}`
   const unlike = comparison.pairs.filter((pair) => pair.ratio === null).length
   return [
-    ...(unlike > 0 ? [`its rate at your settings in ${workloads(unlike)}`] : []),
-    ...(comparison.missing.length > 0 ? [`its rate in ${workloads(comparison.missing.length)}`] : []),
+    ...(unlike > 0 ? [`its fps at your settings in ${workloads(unlike)}`] : []),
+    ...(comparison.missing.length > 0 ? [`its fps in ${workloads(comparison.missing.length)}`] : []),
     ...(worthUnknown.length > 0
       ? [
-          `what ${listed(worthUnknown)} ${worthUnknown.length === 1 ? 'fetches' : 'fetch'} used, so no value left counts on either side`,
+          `resale price of ${listed(worthUnknown)}, so resale value is not counted on either side`,
         ]
       : []),
-    ...(notStated.length > 0 ? [`${notStated.join(', ')}, not stated by its seller`] : []),
+    ...(notStated.length > 0 ? [`${notStated.join(', ')}: not stated by the seller`] : []),
   ].join('; ')
 }
 

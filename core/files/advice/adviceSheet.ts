@@ -8,7 +8,7 @@ export const adviceWords = {
   from: 'From',
   remark: 'remark',
   instead: 'instead',
-  all: 'All of it',
+  all: 'Overall',
 } as const
 
 /**
@@ -23,8 +23,8 @@ export function adviceSheet({ name, frozenOn, currency, lines }: EditionContent)
     `${adviceWords.title} ${name}, as of ${frozenOn}`,
     `${adviceWords.from}:`,
     '',
-    'Write behind the colons, over several lines if need be. What stays empty counts as nothing.',
-    'Then send the whole text back.',
+    'Write after the colons, on as many lines as you like. Leave the rest empty.',
+    'Then send back the whole text.',
     '',
     ...lines.flatMap((line, at) => block(`${at + 1}. ${lineName(line)} (${money(line.payNow)})`)),
     adviceWords.all,

@@ -48,13 +48,13 @@ export function readAdvice(text: string): Advice {
   if (blocks.length === 0)
     throw new CoreError(
       'no-advice',
-      'this is no sheet of advice: send the adviser the sheet of an edition, and open what comes back whole',
+      'this is not an advice sheet: send the adviser the sheet of an edition, and open the whole reply here',
     )
   const joined = (said: readonly string[]) => said.join(' ').replace(/\s+/g, ' ').trim().slice(0, most.line)
   const remarks = blocks
     .map(({ line, remark, instead }) => ({ line, remark: joined(remark), instead: joined(instead) }))
     .filter(({ remark, instead }) => remark !== '' || instead !== '')
   if (remarks.length === 0)
-    throw new CoreError('no-advice', 'nothing is written on this sheet: every remark on it is empty')
+    throw new CoreError('no-advice', 'this sheet is empty: no remark has been filled in')
   return { by: by.slice(0, 80), remarks: remarks.slice(0, most.remarks) }
 }

@@ -3,11 +3,11 @@ import type { Answer } from '../../reading/listings/completeness'
 
 /** Words of the note that both sides go by. */
 export const doorWords = {
-  title: 'Seen at the door',
+  title: 'On-site check',
   lead: 'lead',
   asked: 'asked',
   note: 'note',
-  looked: 'looked at',
+  looked: 'checked',
 } as const
 
 /** What was seen and said at the door. */
@@ -46,7 +46,7 @@ export function readDoorNote(text: string): DoorNote {
   if (start < 0 || leadId === '')
     throw new CoreError(
       'no-door-note',
-      `this is no note from the door: it begins with “${doorWords.title}” and names its lead`,
+      `this is not an on-site note: it starts with “${doorWords.title}” and names its lead`,
       'text',
     )
   const own = new Set<string>(Object.values(doorWords))

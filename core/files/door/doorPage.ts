@@ -43,7 +43,7 @@ export interface DoorPage {
 }
 
 const plainWords = { yes: 'yes', no: 'no', unknown: 'not known' } as const
-const toldWords = { yes: 'told', no: 'not told', unknown: 'not asked' } as const
+const toldWords = { yes: 'stated', no: 'not stated', unknown: 'not asked' } as const
 const escaped = (text: string) =>
   text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!)
 
@@ -74,20 +74,20 @@ ${doorAnswers
 <style>${style}</style></head><body>
 <h1>${escaped(page.title)}</h1>
 <p>${escaped(page.seller)}, ${escaped(page.price)} ${escaped(page.currency)}. Figures of ${escaped(page.today)}.</p>
-<section class="figures" aria-live="polite"><p>at most <b id="most"></b></p><p>in all, risk counted <b id="expected"></b></p>
-<p>worth as it is <b id="worth"></b></p><p id="advice"></p></section>
-<h2>Ask and see</h2>${page.telling.map(question).join('')}
+<section class="figures" aria-live="polite"><p>most to pay <b id="most"></b></p><p>expected total <b id="expected"></b></p>
+<p>value as seen <b id="worth"></b></p><p id="advice"></p></section>
+<h2>Ask and check</h2>${page.telling.map(question).join('')}
 ${page.others.length === 0 ? '' : `<h2>Also ask</h2>${page.others.map(question).join('')}`}
-<h2>Look at</h2>${page.checks
+<h2>Check</h2>${page.checks
     .map(({ name, lines }) => `<h3>${escaped(name)}</h3>${lines.map(check).join('')}`)
     .join('')}
-<h2>What is asked now</h2>
-<input id="asked" inputmode="decimal" aria-label="what is asked now" placeholder="${escaped(page.price)}"> <span id="verdict"></span>
+<h2>Asking price now</h2>
+<input id="asked" inputmode="decimal" aria-label="asking price now" placeholder="${escaped(page.price)}"> <span id="verdict"></span>
 <h2>Note</h2><textarea id="said" rows="3" aria-label="note"></textarea>
-${page.note === '' ? '' : `<h2>Noted before</h2><p>${escaped(page.note)}</p>`}
-<h2>Send back</h2><p>Paste this into the lead once you are home.</p>
-<textarea id="out" rows="9" readonly aria-label="note to send back"></textarea>
-<p><button type="button" id="copy">Copy it</button></p>
+${page.note === '' ? '' : `<h2>Earlier note</h2><p>${escaped(page.note)}</p>`}
+<h2>Note for Tarvin</h2><p>Paste this into the lead when you are home.</p>
+<textarea id="out" rows="9" readonly aria-label="note for Tarvin"></textarea>
+<p><button type="button" id="copy">Copy</button></p>
 <script>
 const page = ${asScript({
     lead: page.leadId,

@@ -153,10 +153,10 @@ export function editionDrift(before: EditionContent, after: EditionContent): Edi
       after: line.payNow,
     }))
   const totalNames = {
-    payNow: 'pay now',
+    payNow: 'total',
     afterRebates: 'after rebates',
-    expected: 'expected',
-    anyoneCanPay: 'anyone can pay',
+    expected: 'expected total',
+    anyoneCanPay: 'market price',
   } as const
   return {
     lines: [...lines, ...added],

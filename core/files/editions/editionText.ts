@@ -30,14 +30,14 @@ function repeaterCsv(edition: EditionContent): string {
       'condition',
       'patient',
       'typical',
-      'hurried',
+      'quick',
       'sales',
       'first sale',
       'last sale',
-      'sold by',
+      'sale type',
       'words',
-      'paid here',
-      'anyone can pay',
+      'my price',
+      'market price',
       'currency',
       'from',
       'link',
@@ -67,7 +67,7 @@ function repeaterCsv(edition: EditionContent): string {
 function adviserCsv(edition: EditionContent): string {
   const decimal = decimalIn(edition.currency)
   return csvTable(
-    ['thing', 'roles', 'scope', 'kind', 'source', 'paid', 'pay now', 'anyone can pay', 'currency', 'reason'],
+    ['part', 'roles', 'scope', 'kind', 'source', 'paid', 'total', 'market price', 'currency', 'reason'],
     edition.lines.map((line) => [
       line.label,
       [...new Set(line.parts.map((part) => part.role))].join(' '),
@@ -122,7 +122,7 @@ const wordsFor = ({ purpose, saleText }: EditionContent, reader: EditionReader) 
 /** When and in what it was frozen; a buyer is told of neither region nor money. */
 const headOf = ({ frozenOn, region, currency }: EditionContent, reader: EditionReader) =>
   reader === 'buyer'
-    ? `As it stands on ${frozenOn}`
+    ? `As of ${frozenOn}`
     : `Frozen on ${frozenOn}${region === '' ? '' : `, ${region}`}, in ${currency}`
 
 /** Verdicts speak of what it cost. */

@@ -22,7 +22,7 @@ export function listingText(edition: EditionContent): string {
     ...(ordered.length > 0
       ? [
           [
-            'What is in it',
+            'Parts',
             ...ordered.map(({ role, name, condition, state }) =>
               [
                 `${capital(roleNames[role])}: ${name}`,
@@ -36,14 +36,14 @@ export function listingText(edition: EditionContent): string {
         ]
       : []),
     ...(known.length > 0
-      ? [['How fast', ...[...known].sort((a, b) => Number(b.isMeasured) - Number(a.isMeasured)).map(speedOf)]]
+      ? [['Performance', ...[...known].sort((a, b) => Number(b.isMeasured) - Number(a.isMeasured)).map(speedOf)]]
       : []),
     ...(faults.length > 0 || heat !== undefined
       ? [
           [
-            'Said openly',
+            'Known faults',
             ...faults.map(({ role, name, state }) => `${capital(roleNames[role])}: ${name}: ${state}`),
-            ...(heat === undefined ? [] : [`The machine ${heat}`]),
+            ...(heat === undefined ? [] : [`The PC ${heat}`]),
           ],
         ]
       : []),
@@ -53,11 +53,11 @@ export function listingText(edition: EditionContent): string {
 }
 
 /** Anything but works, and not looked at yet: a buyer is told. */
-const isFault = (state: string) => !state.startsWith('works') && state !== 'not looked at yet'
+const isFault = (state: string) => !state.startsWith('works') && state !== 'not looked at yet' && state !== 'not inspected yet'
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 function speedOf({ name, averageFps, lowFps, isMeasured }: EditionTarget): string {
-  const low = lowFps === null ? '' : `, ${Math.round(lowFps)} in the slowest hundredth`
-  return `${name}: ${Math.round(averageFps!)} frames a second${low}${isMeasured ? ', measured' : ', estimated'}`
+  const low = lowFps === null ? '' : `, 1 % low ${Math.round(lowFps)}`
+  return `${name}: ${Math.round(averageFps!)} fps${low}${isMeasured ? ', measured' : ', estimated'}`
 }

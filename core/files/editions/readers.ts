@@ -35,8 +35,8 @@ const namesOf = ({ label, parts }: EditionLine) =>
 function buyerTables(edition: EditionContent): EditionTable[] {
   return [
     {
-      title: 'What is in it',
-      head: ['part', 'what it is', 'condition', 'as found'],
+      title: 'Parts',
+      head: ['part', 'model', 'condition', 'condition found'],
       figures: [],
       rows: soldWith(edition.lines).map((line) => [
         namesOf(line),
@@ -46,7 +46,7 @@ function buyerTables(edition: EditionContent): EditionTable[] {
       ]),
     },
     {
-      title: 'How fast',
+      title: 'Performance',
       head: ['game', 'average', '1 % low'],
       figures: [1, 2],
       rows: edition.targets
@@ -69,28 +69,28 @@ function repeaterTables(edition: EditionContent): EditionTable[] {
   const parts = edition.lines.flatMap((line) => line.parts.map((part) => ({ line, part })))
   return [
     {
-      title: 'What to get, and what it really sells for',
-      head: ['part', 'condition', 'patient', 'typical', 'hurried', 'sales', 'paid here', 'anyone can pay'],
+      title: 'Parts and their real prices',
+      head: ['part', 'condition', 'patient', 'typical', 'quick', 'sales', 'my price', 'market price'],
       figures: [2, 3, 4, 5, 6, 7],
       rows: parts.map(({ line, part }) => [
         partLabel(part),
         line.condition ?? '—',
         ...(['patient', 'typical', 'hurried'] as const).map((mark) => amount(part.street?.[mark] ?? null)),
-        part.street ? `${part.street.count}, ${part.street.from} to ${part.street.to}` : 'none known',
+        part.street ? `${part.street.count}, ${part.street.from} to ${part.street.to}` : 'none',
         line.parts.length === 1 ? amount(line.payNow) : 'in a lot',
         line.parts.length === 1 ? amount(line.anyoneCanPay) : 'in a lot',
       ]),
     },
     {
-      title: 'How to find the same sales',
-      head: ['part', 'words of the title', 'sold by'],
+      title: 'Search words for the same sales',
+      head: ['part', 'title words', 'sale type'],
       figures: [],
       rows: parts.flatMap(({ part }) =>
         part.street ? [[part.name, part.street.words.join(' '), part.street.manners.join(', ')]] : [],
       ),
     },
     {
-      title: 'Where from, by shop',
+      title: 'Where to buy, by shop',
       head: ['shop', 'part', 'link', 'codes', 'rebates'],
       figures: [],
       rows: [...edition.lines]
@@ -111,8 +111,8 @@ function repeaterTables(edition: EditionContent): EditionTable[] {
         ]),
     },
     {
-      title: 'What was lucky',
-      head: ['part', `under the patient mark, ${edition.currency}`],
+      title: 'Lucky finds',
+      head: ['part', `under the patient price, ${edition.currency}`],
       figures: [1],
       rows: parts.flatMap(({ line, part }) =>
         line.parts.length === 1 && part.street && line.payNow !== null && line.payNow < part.street.patient
@@ -125,7 +125,7 @@ function repeaterTables(edition: EditionContent): EditionTable[] {
       head: ['total', `amount, ${edition.currency}`],
       figures: [1],
       rows: [
-        ['here, to pay now', amount(edition.totals.payNow)],
+        ['total of this build', amount(edition.totals.payNow)],
         [anyoneLabel(edition), amount(edition.totals.anyoneCanPay)],
       ],
     },
@@ -134,14 +134,14 @@ function repeaterTables(edition: EditionContent): EditionTable[] {
 }
 
 const anyoneLabel = ({ totals }: EditionContent) =>
-  `anyone can pay${totals.unknownStreet > 0 ? ` (${totals.unknownStreet} without a street price)` : ''}`
+  `market price${totals.unknownStreet > 0 ? ` (${totals.unknownStreet} without a street price)` : ''}`
 
 /** Lines still to be paid that are dearer than what the part typically sells for. */
 function savingsTable(edition: EditionContent): EditionTable {
   const amount = amountIn(edition.currency)
   return {
-    title: 'Where money might be saved',
-    head: ['part', 'to pay', 'typical', 'over it'],
+    title: 'Where you could save',
+    head: ['part', 'still to pay', 'typical', 'above typical'],
     figures: [1, 2, 3],
     rows: edition.lines
       .flatMap((line) => {
@@ -171,8 +171,8 @@ function adviserTables(edition: EditionContent): EditionTable[] {
     },
     savingsTable(edition),
     {
-      title: 'What is in it',
-      head: ['thing', 'scope', 'from', 'paid', 'pay now', 'anyone can pay', 'why'],
+      title: 'Parts',
+      head: ['part', 'scope', 'from', 'paid', 'total', 'market price', 'reason'],
       figures: [3, 4, 5],
       rows: edition.lines.map((line) => [
         line.label,
@@ -189,16 +189,16 @@ function adviserTables(edition: EditionContent): EditionTable[] {
       head: ['total', `amount, ${edition.currency}`],
       figures: [1],
       rows: [
-        ['pay now', amount(totals.payNow)],
+        ['total', amount(totals.payNow)],
         ['after rebates', amount(totals.afterRebates)],
-        ['expected', amount(totals.expected)],
+        ['expected total', amount(totals.expected)],
         [anyoneLabel(edition), amount(totals.anyoneCanPay)],
         ['budget', amount(totals.budget)],
       ],
     },
     fastTable(edition),
     {
-      title: `What it takes to own, over ${weighing.years} years`,
+      title: `Cost of ownership over ${weighing.years} years`,
       head: ['step', ...weighing.machines.map((machine) => machine.name)],
       figures: weighing.machines.map((_, index) => index + 1),
       rows:
@@ -229,8 +229,8 @@ function amountOrDash(value: number | undefined, amount: (value: number) => stri
 
 function fastTable(edition: EditionContent): EditionTable {
   return {
-    title: 'How fast',
-    head: ['target', 'wanted', 'average', '90 % range', '1 % low', 'verdict'],
+    title: 'Performance',
+    head: ['target', 'target fps', 'average', '90 % range', '1 % low', 'verdict'],
     figures: [1, 2, 3, 4],
     rows: edition.targets.map((target) => [
       target.name,

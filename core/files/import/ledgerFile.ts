@@ -39,7 +39,7 @@ export function readLedger(
   if (missing !== undefined)
     throw new CoreError(
       'no-column',
-      `no column is called "${missing}"; the first line must name date, kind, what, cash, and where needed currency and hours`,
+      `missing column "${missing}"; the first line must name date, kind, what and cash, plus currency and hours if needed`,
       missing,
     )
   return readRows(rows, (row) => {
@@ -49,13 +49,13 @@ export function readLedger(
     const kind = readKind(cell('kind'))
     const stated = readCurrency(cell('currency'), currency)
     if (stated !== currency)
-      throw new FieldError('currency', `the ledger is kept in ${currency}, this line is in ${stated}`)
+      throw new FieldError('currency', `the ledger is in ${currency}, but this line is in ${stated}`)
     const cash = cell('cash') === '' ? 0 : readPrice(cell('cash'), currency)
     const hours = cell('hours') === '' ? 0 : Number(cell('hours'))
     if (!Number.isFinite(hours))
       throw new FieldError('hours', `"${cell('hours').slice(0, 20)}" is not a number of hours`)
-    if (cash === 0 && hours === 0) throw new FieldError('cash', 'neither an amount nor hours')
-    if (cell('what') === '') throw new FieldError('what', 'no word of what it was')
+    if (cash === 0 && hours === 0) throw new FieldError('cash', 'enter an amount or hours')
+    if (cell('what') === '') throw new FieldError('what', 'description missing')
     return { day, kind, text: cell('what').slice(0, 200), cash, hours }
   })
 }

@@ -81,15 +81,15 @@ export function readRivals(
   if (missing !== undefined)
     throw new CoreError(
       'no-column',
-      `no column is called "${missing}"; the first line must name at least name and price`,
+      `missing column "${missing}"; the first line must name at least name and price`,
       missing,
     )
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
-    if (cell('name') === '') throw new FieldError('name', 'no name stated')
+    if (cell('name') === '') throw new FieldError('name', 'no name given')
     const currency = readCurrency(cell('currency'), home)
     const money = (field: 'price' | 'delivery') => toDecimal(readPrice(cell(field), currency), currency)
-    if (cell('price') === '') throw new FieldError('price', 'no price stated')
+    if (cell('price') === '') throw new FieldError('price', 'no price given')
     return {
       name: cell('name'),
       kind: readWord(

@@ -87,7 +87,7 @@ export function readRuns(
   if (absent !== undefined)
     throw new CoreError(
       'no-column',
-      `no column is called "${headerWords[absent][0]!}"; the first line must name workload, cpu, graphics, width, height, preset and average`,
+      `missing column "${headerWords[absent][0]!}"; the first line must name workload, cpu, graphics, width, height, preset and average`,
       absent,
     )
   return readRows(rows, (row) => {
@@ -128,13 +128,13 @@ export function readRuns(
 }
 
 function missing(what: string): never {
-  throw new FieldError(what, `no ${what} stated`)
+  throw new FieldError(what, `no ${what} given`)
 }
 
 function rate(cell: string, what: string): number {
   const value = Number(cell.replace(',', '.'))
   if (!(value > 0 && value <= 5000))
-    throw new FieldError(what, `"${cell.slice(0, 20)}" is not a rate in frames a second`)
+    throw new FieldError(what, `"${cell.slice(0, 20)}" is not a frame rate`)
   return value
 }
 

@@ -32,7 +32,7 @@ export function readShopPrices(
     const date = readDate(cell('date'))
     if (date > defaults.today) throw new FieldError('date', `${date} is in the future`)
     const price = readPrice(cell('price'), currency)
-    if (price <= 0) throw new FieldError('price', 'a price must be more than zero')
+    if (price <= 0) throw new FieldError('price', 'the price must be more than 0')
     return {
       sourceId: cell('source') || (defaults.sourceId ?? ''),
       partId: cell('part'),

@@ -109,7 +109,7 @@ export function readSoldRecords(
     if (map[field] === null)
       throw new CoreError(
         'no-column',
-        `no column is known to hold the ${field === 'soldOn' ? 'date' : field}; choose it in the preview`,
+        `no column found for the ${field === 'soldOn' ? 'date' : field}; choose it in the preview`,
         `columns.${field}`,
       )
   }
@@ -128,7 +128,7 @@ function readLine(
   if (title.length > 500) throw new FieldError('title', 'the title is longer than 500 characters')
   const currency = readCurrency(cell('currency'), defaults.currency)
   const price = readPrice(cell('price'), currency)
-  if (price <= 0) throw new FieldError('price', 'a price must be more than zero')
+  if (price <= 0) throw new FieldError('price', 'the price must be more than 0')
   const shipping = cell('shipping') === '' ? 0 : readPrice(cell('shipping'), currency)
   if (shipping < 0) throw new FieldError('shipping', 'shipping must not be negative')
   const soldOn = readDate(cell('soldOn'))

@@ -63,23 +63,23 @@ interface Bench {
 
 /** Title, what makes it tricky, and its lines for the parts at hand; no lines: the step is left out. */
 const steps: readonly { title: string; step: string; lines(bench: Bench): readonly string[] }[] = [
-  { title: 'Try it outside the case', step: 'bench', lines: trialLines },
-  { title: 'Board into the case', step: 'board', lines: boardLines },
+  { title: 'Test outside the case', step: 'bench', lines: trialLines },
+  { title: 'Install the motherboard', step: 'board', lines: boardLines },
   { title: 'Cooler and fans', step: 'cooler', lines: coolerLines },
   { title: 'Drives', step: 'drives', lines: driveLines },
-  { title: 'Supply and leads', step: 'supply', lines: supplyLines },
+  { title: 'PSU and cables', step: 'supply', lines: supplyLines },
   {
-    title: 'Card',
+    title: 'Graphics card',
     step: 'card',
     lines: ({ card }) =>
       card
         ? [
             `${partLabel(card)} last: ${leadsOf(card)}`,
-            'two screws at the slot, nothing hanging on the leads',
+            'two screws at the slot; no strain on the cables',
           ]
         : [],
   },
-  { title: 'First start', step: 'start', lines: firstStartLines },
+  { title: 'First boot', step: 'start', lines: firstStartLines },
 ]
 
 /**
@@ -118,26 +118,26 @@ function trialLines({ all, name, board, card }: Bench): string[] {
     ...when(
       hasCpu,
       () =>
-        `${name('cpu')} into ${board ? partLabel(board) : 'the board'}: mark to mark, no force; check for bent pins first`,
+        `${name('cpu')} into ${board ? partLabel(board) : 'the board'}: align the marks, no force; check for bent pins first`,
     ),
     ...moduleLines(all('memory'), board),
     ...when(
       hasCpu && all('cooler').length > 0,
-      () => `${name('cooler')} with fresh paste, its fan on the CPU header`,
+      () => `${name('cooler')} with fresh paste; fan on the CPU fan header`,
     ),
     ...when(
       all('supply').length > 0,
       () =>
-        `${name('supply')}: main plug${mainPlug} and ${cpuLeads} CPU ${cpuLeads === 1 ? 'lead' : 'leads'}`,
+        `${name('supply')}: main connector${mainPlug} and ${cpuLeads} CPU ${cpuLeads === 1 ? 'cable' : 'cables'}`,
     ),
     ...(card
-      ? [`${partLabel(card)} into the top slot, screen on the card`]
+      ? [`${partLabel(card)} into the top slot; monitor on the card`]
       : when(
           all('cpu').some((cpu) => cpu.facts.integratedGraphics),
-          () => 'screen on the board',
+          () => 'monitor on the board',
         )),
-    'start by the two pins of the switch; into the firmware: CPU, memory size and speed as bought',
-    'memory profile on; one pass of a memory test',
+    'short the two power-switch pins to start; in the BIOS, check CPU, memory size and speed',
+    'enable the memory profile; one memory test pass',
   ]
 }
 
@@ -146,10 +146,10 @@ function boardLines({ all, name, board }: Bench): string[] {
   return [
     ...when(
       all('case').length > 0,
-      () => `stand-offs of ${name('case')} for ${board.facts.formFactor ?? 'this board'}`,
+      () => `standoffs of ${name('case')} for ${board.facts.formFactor ?? 'this board'}`,
     ),
-    'shield first, from inside',
-    'front panel: switch, lights, USB, sound',
+    'I/O shield first, from inside',
+    'front panel: switch, LEDs, USB, audio',
   ]
 }
 
@@ -161,36 +161,36 @@ function coolerLines({ all, name, board }: Bench): string[] {
     ...when(
       Boolean(fans),
       () =>
-        `${fans} case ${fans === 1 ? 'fan' : 'fans'} on ${headers ?? 'the'} ${headers === 1 ? 'header' : 'headers'}: in at the front, out at the back`,
+        `${fans} case ${fans === 1 ? 'fan' : 'fans'} on ${headers ?? 'the'} ${headers === 1 ? 'header' : 'headers'}: intake at the front, exhaust at the back`,
     ),
-    `nothing of ${name('cooler')} touches the memory`,
+    `${name('cooler')} must not touch the memory`,
   ]
 }
 
 function driveLines({ all }: Bench): string[] {
   return all('storage').map((drive, index) =>
     drive.facts.interface === 'nvme'
-      ? `${partLabel(drive)} into ${index === 0 ? 'the M.2 slot next to the CPU' : 'the next M.2 slot'}, its screw`
-      : `${partLabel(drive)} on SATA port ${index + 1}, one power lead`,
+      ? `${partLabel(drive)} into ${index === 0 ? 'the M.2 slot next to the CPU' : 'the next M.2 slot'}; screw it down`
+      : `${partLabel(drive)} on SATA port ${index + 1}, with one SATA power cable`,
   )
 }
 
 function supplyLines({ all, name }: Bench): string[] {
   if (all('supply').length === 0) return []
   return [
-    `${name('supply')}, fan to the grille`,
+    `${name('supply')}, fan towards the grille`,
     ...all('extra')
       .filter((part) => part.facts.feedsTo !== undefined)
       .map(
         (part) =>
-          `${partLabel(part)}: ${part.facts.feedsFrom ?? '?'} to ${part.facts.feedsTo!}, ${part.facts.carriesW ?? '?'} W at most, on a lead of its own`,
+          `${partLabel(part)}: ${part.facts.feedsFrom ?? '?'} to ${part.facts.feedsTo!}, at most ${part.facts.carriesW ?? '?'} W, on its own cable`,
       ),
   ]
 }
 
 function firstStartLines({ all }: Bench): string[] {
   return [
-    'close it, start it, watch temperatures for a quarter of an hour at full load',
+    'close the case, start it, and watch temperatures for 15 minutes at full load',
     ...all('extra')
       .filter((part) => part.facts.covers !== undefined)
       .map((part) => `${partLabel(part)} ready`),
@@ -199,7 +199,7 @@ function firstStartLines({ all }: Bench): string[] {
 
 function handiwork(finding: Finding): string {
   const by = finding.fixes.find((fix) => fix.action.kind === 'by-hand')
-  return by && by.handiwork !== 'none' ? ` By hand: ${by.what} (${by.handiwork})` : ''
+  return by && by.handiwork !== 'none' ? ` Manual work: ${by.what} (${by.handiwork})` : ''
 }
 
 function moduleLines(modules: readonly Part[], board: Part | undefined): string[] {
@@ -208,7 +208,7 @@ function moduleLines(modules: readonly Part[], board: Part | undefined): string[
   const slots = board?.facts.memorySlots
   const where =
     slots === undefined
-      ? 'by the board’s print'
+      ? 'as printed on the board'
       : count >= slots
         ? 'into every slot'
         : slots === 4 && count === 2
@@ -222,5 +222,5 @@ function leadsOf({ facts: { sixPinLeads = 0, eightPinLeads = 0 } }: Part): strin
     ...(eightPinLeads > 0 ? [`${eightPinLeads} × 8-pin`] : []),
     ...(sixPinLeads > 0 ? [`${sixPinLeads} × 6-pin`] : []),
   ]
-  return leads.length === 0 ? 'fed by its slot' : leads.join(' and ')
+  return leads.length === 0 ? 'powered by its slot' : leads.join(' and ')
 }

@@ -67,7 +67,7 @@ function onlyOnce(facts: readonly CitedFact[]): CitedFact[] {
 
 function cannot(rule: FitRule, unknown: readonly CitedFact[]): CannotCheck {
   const named = unknown.map((fact) => `${fact.fact} of ${fact.part}`).join(' and ')
-  return { ruleId: rule.id, what: `Cannot check: ${named} not known`, unknown }
+  return { ruleId: rule.id, what: `Not checked: ${named} not known`, unknown }
 }
 
 function findingsOf(rule: FitRule, clashes: readonly Clash[]): Finding[] {

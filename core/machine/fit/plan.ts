@@ -139,10 +139,10 @@ function nearLines(
       powerDraw(parts, power).peak,
       ratedNow(supply, year, power),
       'W',
-      'short peaks',
+      'power spikes',
     )
   if (card && supply)
-    for (const lead of leadLoads(parts).filter((each) => each.what !== 'slot of the card'))
+    for (const lead of leadLoads(parts).filter((each) => each.what !== 'PCIe slot of the card'))
       near('supply', 'graphics', 'power', lead.loadW, lead.limitW, 'W', lead.what)
   near(
     'graphics',
@@ -151,7 +151,7 @@ function nearLines(
     card?.facts.lengthMm,
     chassis?.facts.maxCardMm,
     'mm',
-    'length of the card',
+    'card length',
   )
   near(
     'cooler',
@@ -160,7 +160,7 @@ function nearLines(
     cooler?.facts.heightMm,
     chassis?.facts.maxCoolerMm,
     'mm',
-    'height of the cooler',
+    'cooler height',
   )
   near(
     'cpu',
@@ -169,7 +169,7 @@ function nearLines(
     cpu?.facts.limitW,
     cooler?.facts.coolerW === undefined ? undefined : cooler.facts.coolerW * heatFactor(roomC),
     'W',
-    'heat of the CPU',
+    'CPU heat',
   )
   return lines
 }

@@ -70,4 +70,4 @@ export function usbDraw(state: LoadState, power: PowerAssumptions = powerDefault
 }
 
 /** The formula in words, for its working. */
-export const powerDrawFormula = 'limits of all parts together; peak: the card at its short peaks'
+export const powerDrawFormula = 'all parts at their limits; peak: with GPU power spikes'

@@ -77,9 +77,9 @@ export function leadLoads(parts: readonly Part[]): LeadLoad[] {
   return [
     ...known
       .filter(({ role }) => role === 'graphics')
-      .map((card) => ({ what: 'slot of the card', loadW: slotDraw(card), limitW: slotW })),
+      .map((card) => ({ what: 'PCIe slot of the card', loadW: slotDraw(card), limitW: slotW })),
     ...cardFeeds(known, Infinity).feeds.map(({ socket, loadW }) => ({
-      what: `${socket} lead`,
+      what: `${socket} cable`,
       loadW,
       limitW: leadWatts[socket] ?? loadW,
     })),

@@ -26,8 +26,8 @@ export const isUsualRule = (rule: SupplyRule, { supplyFactor }: PowerAssumptions
 export function supplyRuleText(rule: SupplyRule, power: PowerAssumptions = powerDefaults): string {
   if (rule.kind === 'factor') return `${rule.factor} × the sustained draw`
   if (rule.kind === 'twice') return 'twice the sustained draw'
-  if (rule.kind === 'minimum') return `${rule.watts} W at least`
-  return `the card maker’s recommendation, else ${power.supplyFactor} × the sustained draw`
+  if (rule.kind === 'minimum') return `at least ${rule.watts} W`
+  return `the GPU maker’s recommendation, or ${power.supplyFactor} × the sustained draw`
 }
 
 /** What a supply is still rated for at its age, W: by default 2 % a year off after its fifth year. */

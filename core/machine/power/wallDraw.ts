@@ -81,4 +81,4 @@ export function yearlyEnergyCost(wallW: number, hoursPerDay: number, tariffPerKw
 }
 
 /** The formula in words, for its working. */
-export const wallDrawFormula = 'DC ÷ efficiency at that share of the rating, by the label’s published points'
+export const wallDrawFormula = 'DC load ÷ efficiency at that share of the rating, from the published points of its 80 PLUS label'

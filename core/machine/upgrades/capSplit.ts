@@ -64,4 +64,4 @@ export function capSplits<Base extends CapOption, Card extends CapOption>(
 
 /** The formula in words, for its working. */
 export const capFormula =
-  'around each CPU the cheapest board, memory (16 GB, two modules), solid-state drive (480 GB), case and cooler that go together; with each card the cheapest supply of 1.5 times the draw; of all pairs under the cap the one whose weakest target is nearest to being met, or furthest above'
+  'for each CPU, the cheapest compatible board, memory (16 GB, two modules), SSD (480 GB), case and cooler; for each card, the cheapest PSU of at least 1.5 × the draw; of all pairs within the budget, the one whose weakest target comes closest to, or furthest above, 100 %'

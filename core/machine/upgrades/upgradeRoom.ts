@@ -77,7 +77,7 @@ export function upgradeRoom(
             what:
               moreMemory.better === 'add'
                 ? `another ${moreMemory.add!.name}`
-                : `${moreMemory.replace!.name} for the old kit`,
+                : `${moreMemory.replace!.name} instead of the old kit`,
             cost: memoryCost,
           },
         ]),

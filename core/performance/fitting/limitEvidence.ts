@@ -74,8 +74,8 @@ function pairSign(workload: Workload, heavy: FrameRun, light: FrameRun): LimitEv
   const change = light.averageFps / heavy.averageFps - 1
   if (Math.abs(change) >= spread) return []
   const what = sameSize
-    ? `upscaling “${b.upscaling}” switched on`
-    : `${a.width}×${a.height} lowered to ${b.width}×${b.height}`
+    ? `upscaling “${b.upscaling}” turned on`
+    : `resolution lowered from ${a.width}×${a.height} to ${b.width}×${b.height}`
   return [
     {
       pair: heavy.pair,
@@ -84,7 +84,7 @@ function pairSign(workload: Workload, heavy: FrameRun, light: FrameRun): LimitEv
       shift: -evidenceWeights.pair,
       load,
       runIds: [heavy.id, light.id],
-      words: `${what}: the average moved by ${percent(change)}, less than the ${percent(spread)} between repeats`,
+      words: `${what}: the average changed by ${percent(change)}, less than the ${percent(spread)} between repeats`,
     },
   ]
 }
@@ -101,7 +101,7 @@ function useSign(workload: Workload, run: FrameRun): LimitEvidence[] {
       shift: side === 'cpu' ? -evidenceWeights.use : evidenceWeights.use,
       load: cardLoad(workload, run.settings),
       runIds: [run.id],
-      words: `the card was ${Math.round(cardUse)} % in use at ${run.settings.width}×${run.settings.height} ${run.settings.preset}`,
+      words: `GPU usage was ${Math.round(cardUse)} % at ${run.settings.width}×${run.settings.height} ${run.settings.preset}`,
     },
   ]
 }

@@ -46,7 +46,7 @@ export const pauseMs = 1000
 export function frameTimes(frameTimesMs: ArrayLike<number>, targetFps: number): FrameTimeStatistics {
   if (!(targetFps > 0 && Number.isFinite(targetFps)))
     throw new CoreError('bad-target', `the target must be above 0 fps, not ${targetFps}`, 'targetFps')
-  if (frameTimesMs.length === 0) throw new CoreError('no-frames', 'the log holds no frames', 'frameTimesMs')
+  if (frameTimesMs.length === 0) throw new CoreError('no-frames', 'the log has no frames', 'frameTimesMs')
   const { times, pauses } = withoutPauses(frameTimesMs)
   const n = times.length
   if (n === 0) {
@@ -93,7 +93,7 @@ function withoutPauses(frameTimesMs: ArrayLike<number>): { times: Float64Array; 
     if (!(time > 0 && Number.isFinite(time))) {
       throw new CoreError(
         'bad-frame-time',
-        `frame ${i + 1} is ${time}: a frame time is a number of milliseconds above 0`,
+        `frame ${i + 1} is ${time}: a frame time must be above 0 ms`,
         `frameTimesMs[${i}]`,
       )
     }

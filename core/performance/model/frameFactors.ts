@@ -33,20 +33,20 @@ export function frameFactors(
   const upscaling =
     settings.upscaling && machine.upscales !== false ? (workload.upscaling[settings.upscaling] ?? 1) : 1
   const short = shortOf(videoMemoryNeed(workload, settings), machine.videoMemoryGb, machine.linkGbs)
-  const own = { name: 'own runs of this pair', factor: 1 / anchor }
+  const own = { name: 'your runs of this pair', factor: 1 / anchor }
   return {
     graphics: shown([
       { name: 'a, ms at index 100 and 1 megapixel', factor: workload.graphicsMs },
       {
-        name: `${megapixels(settings).toFixed(2)} megapixels to the power of α`,
+        name: `${megapixels(settings).toFixed(2)} megapixels to the power α`,
         factor: megapixels(settings) ** workload.pixelExponent,
       },
       { name: `preset ${settings.preset}`, factor: preset?.graphics ?? 1 },
       { name: `upscaling ${settings.upscaling ?? ''}`.trim(), factor: upscaling },
       { name: `graphics index ${machine.graphicsIndex}`, factor: 100 / machine.graphicsIndex },
-      { name: 'lanes and version of its slot', factor: 1 / (machine.slotShare ?? 1) },
-      { name: 'the memory that its graphics live from', factor: 1 / (machine.memoryShare ?? 1) },
-      { name: 'video memory is short', factor: 1 + model.shortageFactor * short },
+      { name: 'PCIe version and lanes', factor: 1 / (machine.slotShare ?? 1) },
+      { name: 'memory shared with integrated graphics', factor: 1 / (machine.memoryShare ?? 1) },
+      { name: 'not enough video memory', factor: 1 + model.shortageFactor * short },
       own,
     ]),
     cpu: shown([
@@ -59,7 +59,7 @@ export function frameFactors(
       },
       { name: 'slow memory', factor: machine.memorySlow ? model.slowMemoryFactor : 1 },
       {
-        name: 'fewer threads than it wants',
+        name: 'fewer threads than the game uses',
         factor: 1 / threadsShare(effectiveThreads(machine, model), workload.threadsWanted, model),
       },
       own,

@@ -46,7 +46,7 @@ export function indexFromRate(
   })
   const machineAt = (index: number) => {
     const { machine, missing } = frameMachineOf([withIndex(index), beside])
-    if (!machine) throw new RangeError(`the rate needs ${missing.join(' and ')}`)
+    if (!machine) throw new RangeError(`to calculate the index, add ${missing.join(' and ')}`)
     const { pair: _pair, unsure: _unsure, ...known } = machine
     return known
   }

@@ -153,7 +153,7 @@ function unsureOfDrawing(
   const found: (Unsure & { readonly middle: Partial<FrameMachine> })[] = []
   if (card.role === 'graphics' && board && isNarrow && slotShareOf(card, board) === null)
     found.push({
-      fact: `lanes and version of the slot of ${partLabel(board)}`,
+      fact: `PCIe version and lanes of ${partLabel(board)}`,
       low: { slotShare: narrowestShare },
       high: { slotShare: 1 },
       middle: {},
@@ -163,7 +163,7 @@ function unsureOfDrawing(
     const rated = cpu.facts.maxMemoryMts
     const open =
       rated === undefined
-        ? `fastest memory of ${partLabel(cpu)}`
+        ? `max memory speed of ${partLabel(cpu)}`
         : speed === null
           ? `speed of ${partLabel(memory[0]!)}`
           : ''
@@ -180,7 +180,7 @@ function unsureOfDrawing(
   }
   for (const [fact, setting, what] of [
     ['upscales', 'upscaling', 'upscaling'],
-    ['generatesFrames', 'frameGeneration', 'generated frames'],
+    ['generatesFrames', 'frameGeneration', 'frame generation'],
   ] as const)
     if (card.facts[fact] === undefined)
       found.push({

@@ -13,7 +13,7 @@ export function noEstimate(targets: readonly { readonly missing: readonly string
   const lacking = missing.flatMap((each) => /^an? (.*)$/.exec(each)?.[1] ?? [])
   const unknown = missing.filter((each) => !/^an? /.test(each))
   const said = [
-    ...(lacking.length > 0 ? [`the machine has no ${lacking.join(' and no ')}`] : []),
+    ...(lacking.length > 0 ? [`the build has no ${lacking.join(' and no ')}`] : []),
     ...(unknown.length > 0
       ? [`${unknown.join(' and ')} ${unknown.length === 1 ? 'is' : 'are'} not known`]
       : []),

@@ -23,5 +23,5 @@ export function helpText({
   frameGeneration,
 }: Pick<Settings, 'upscaling' | 'frameGeneration'>): string {
   const helped = upscaling ? `, upscaled (${upscaling})` : ''
-  return `${helped}${frameGeneration ? ', generated frames count' : ''}`
+  return `${helped}${frameGeneration ? ', with frame generation' : ''}`
 }

@@ -19,7 +19,7 @@ export const typicalGames: readonly TypicalGame[] = [
   {
     ...shared,
     kind: 'competitive shooter',
-    saying: 'light on the card, hard on the CPU',
+    saying: 'light on the GPU, heavy on the CPU',
     graphicsMs: 3,
     cpuMs: 3.4,
     threadsWanted: 6,
@@ -29,7 +29,7 @@ export const typicalGames: readonly TypicalGame[] = [
   {
     ...shared,
     kind: 'open world',
-    saying: 'hard on both, wants video memory',
+    saying: 'heavy on both, needs video memory',
     graphicsMs: 8,
     cpuMs: 7,
     threadsWanted: 8,
@@ -39,7 +39,7 @@ export const typicalGames: readonly TypicalGame[] = [
   {
     ...shared,
     kind: 'strategy',
-    saying: 'the CPU limits late in a game',
+    saying: 'CPU limited late in a game',
     graphicsMs: 4,
     cpuMs: 9,
     threadsWanted: 8,
@@ -49,7 +49,7 @@ export const typicalGames: readonly TypicalGame[] = [
   {
     ...shared,
     kind: 'driving',
-    saying: 'even frames, more card than CPU',
+    saying: 'steady frame rate, more GPU than CPU',
     graphicsMs: 6,
     cpuMs: 5,
     threadsWanted: 6,
@@ -59,7 +59,7 @@ export const typicalGames: readonly TypicalGame[] = [
   {
     ...shared,
     kind: 'story',
-    saying: 'the card limits nearly always',
+    saying: 'GPU limited nearly always',
     graphicsMs: 10,
     cpuMs: 5.5,
     threadsWanted: 8,

@@ -91,7 +91,7 @@ function unlike(a: FrameRun, b: FrameRun): string[] {
       : []),
     ...differs('game version', x.gameVersion, y.gameVersion),
     ...differs('driver', x.driverVersion, y.driverVersion),
-    ...differs('memory at', mtsText(x.memoryMts), mtsText(y.memoryMts)),
+    ...differs('memory speed', mtsText(x.memoryMts), mtsText(y.memoryMts)),
     ...differs('drive', x.drive ?? '', y.drive ?? ''),
     ...differs('side panel', x.sidePanel ?? '', y.sidePanel ?? ''),
     ...(x.ambientC !== null && y.ambientC !== null && Math.abs(x.ambientC - y.ambientC) >= ambientApart

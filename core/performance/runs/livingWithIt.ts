@@ -43,7 +43,7 @@ export function livingWithIt(facts: LivingFacts): LivingVerdict[] {
     {
       topic: 'energy',
       verdict: facts.yearlyWords === null ? 'not known' : 'well',
-      words: facts.yearlyWords ?? 'no supply whose rating is known, so no wall draw',
+      words: facts.yearlyWords ?? 'PSU rating unknown, so wall power cannot be estimated',
     },
   ]
 }
@@ -65,24 +65,24 @@ function heat({ runs, roomC }: LivingFacts): LivingVerdict {
   const worst =
     warm.length === 0 ? null : warm.reduce((a, b) => (b.limit - b.then < a.limit - a.then ? b : a))
   const there = worst
-    ? `${worst.part} at most ${Math.round(worst.now)} °C, ${Math.round(worst.then)} °C in a room of ${roomC} °C`
+    ? `${worst.part} up to ${Math.round(worst.now)} °C, ${Math.round(worst.then)} °C in a ${roomC} °C room`
     : ''
   if (throttled !== null)
     return {
       topic: 'heat',
       verdict: 'bad',
-      words: `it ${throttled}${there === '' ? '' : `, ${there}`}; it needs air or a larger cooler`,
+      words: `it ${throttled}${there === '' ? '' : `, ${there}`}; improve the airflow or fit a larger cooler`,
     }
-  if (!worst) return { topic: 'heat', verdict: 'not known', words: 'no run states a temperature' }
+  if (!worst) return { topic: 'heat', verdict: 'not known', words: 'no run has a temperature' }
   if (worst.then >= worst.limit)
-    return { topic: 'heat', verdict: 'bad', words: `${there}: there it would throttle at ${worst.limit} °C` }
+    return { topic: 'heat', verdict: 'bad', words: `${there}: it would throttle at ${worst.limit} °C` }
   if (worst.limit - worst.then < heatLimits.near)
     return {
       topic: 'heat',
       verdict: 'watch',
-      words: `${there}: ${Math.round(worst.limit - worst.then)} °C under where it throttles`,
+      words: `${there}: ${Math.round(worst.limit - worst.then)} °C below throttling`,
     }
-  return { topic: 'heat', verdict: 'well', words: `${there}: far from throttling` }
+  return { topic: 'heat', verdict: 'well', words: `${there}: far below throttling` }
 }
 
 function power({ runs, supply, estimatedWallW }: LivingFacts): LivingVerdict {
@@ -93,22 +93,22 @@ function power({ runs, supply, estimatedWallW }: LivingFacts): LivingVerdict {
       verdict: 'not known',
       words:
         estimatedWallW === null
-          ? 'no wall draw measured'
-          : `no wall draw measured; ${Math.round(estimatedWallW)} W by the estimate`,
+          ? 'wall power not measured'
+          : `wall power not measured; estimate ${Math.round(estimatedWallW)} W`,
     }
   const most = Math.max(...measured)
   const against =
     estimatedWallW === null
       ? ''
-      : `, ${most > estimatedWallW ? '+' : '−'}${Math.round(Math.abs(most / estimatedWallW - 1) * 100)} % against the estimate of ${Math.round(estimatedWallW)} W`
+      : `, ${most > estimatedWallW ? '+' : '−'}${Math.round(Math.abs(most / estimatedWallW - 1) * 100)} % vs the estimate of ${Math.round(estimatedWallW)} W`
   if (!supply)
     return {
       topic: 'power',
       verdict: 'watch',
-      words: `${most} W at the wall${against}; the supply’s rating is not known`,
+      words: `${most} W wall power${against}; PSU rating not known`,
     }
   const share = (most * supply.efficiency) / supply.nowW
-  const words = `${most} W at the wall${against}: ${Math.round(share * 100)} % of what the supply is still rated for`
+  const words = `${most} W wall power${against}: ${Math.round(share * 100)} % of the PSU’s current rating`
   return { topic: 'power', verdict: share > 0.9 ? 'bad' : share > 0.75 ? 'watch' : 'well', words }
 }
 
@@ -117,13 +117,13 @@ function noise({ runs, wantsQuiet }: LivingFacts): LivingVerdict {
     .flatMap((run) => (run.noise === null ? [] : noises.indexOf(run.noise)))
     .sort((a, b) => a - b)
   if (heard.length === 0)
-    return { topic: 'noise', verdict: 'not known', words: 'no run says how loud it was' }
+    return { topic: 'noise', verdict: 'not known', words: 'no run has a noise level' }
   const usual = Math.round(medianSorted(heard))
   const worst = heard.at(-1)!
-  const words = `${noises[usual]!} by ear in ${heard.length} runs${worst > usual ? `, ${noises[worst]!} at worst` : ''}`
+  const words = `${noises[usual]!} in ${heard.length} runs${worst > usual ? `, at worst ${noises[worst]!}` : ''}`
   return {
     topic: 'noise',
     verdict: usual >= 3 || (wantsQuiet && usual >= 2) ? 'bad' : worst >= 2 ? 'watch' : 'well',
-    words: wantsQuiet ? `${words}; the brief asks for quiet` : words,
+    words: wantsQuiet ? `${words}; your brief asks for quiet` : words,
   }
 }

@@ -6,7 +6,7 @@ export const runKinds = {
   'own-log': { name: 'own log', weight: 1 },
   'own-reading': { name: 'own reading', weight: 0.6 },
   published: { name: 'published', weight: 0.35 },
-  'console-mode': { name: 'console’s stated mode', weight: 0 },
+  'console-mode': { name: 'console mode as stated', weight: 0 },
 } as const
 export type RunKind = keyof typeof runKinds
 
@@ -39,7 +39,7 @@ export interface RunConditions {
 }
 
 /** Drives by what they make of load times. */
-export const runDrives = ['NVMe', 'SATA SSD', 'hard drive'] as const
+export const runDrives = ['NVMe', 'SATA SSD', 'HDD'] as const
 export type RunDrive = (typeof runDrives)[number]
 
 /** What the machine said of itself meanwhile. */
@@ -111,11 +111,11 @@ export function isAtCap(
 export function excludedBecause(
   run: Pick<FrameRun, 'kind' | 'machine' | 'conditions' | 'lowsCause' | 'overruled'>,
 ): string | null {
-  if (run.kind === 'console-mode' || run.machine === null) return 'the parts behind it are not known'
+  if (run.kind === 'console-mode' || run.machine === null) return 'parts not known'
   if (run.overruled) return null
-  if (run.conditions.background !== '') return `other work in the background: ${run.conditions.background}`
-  if (run.lowsCause === 'heat') return 'it throttled for heat'
+  if (run.conditions.background !== '') return `background programs: ${run.conditions.background}`
+  if (run.lowsCause === 'heat') return 'it throttled'
   if (run.lowsCause === 'loading') return 'it was still loading'
-  if (run.lowsCause === 'other-work') return 'other work got in its way'
+  if (run.lowsCause === 'other-work') return 'background programs interfered'
   return null
 }

@@ -10,5 +10,5 @@ export function throttleNote(runs: readonly Pick<FrameRun, 'lowsCause'>[]): stri
   const hot = runs.filter(({ lowsCause }) => lowsCause === 'heat').length
   return hot === 0
     ? null
-    : `throttled for heat in ${hot} of ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`
+    : `throttled in ${hot} of ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`
 }

@@ -93,8 +93,8 @@ export function chanceOfAllHunts(rates: readonly number[], days: number): number
 
 /** The formula in words, for its working. */
 export const payUpToFormula =
-  'the lowest price a comp was sold at whose share F satisfies F ≥ −ln(1 − q) / (λ · c · T)'
+  'the lowest comp price whose share F satisfies F ≥ −ln(1 − q) / (λ · c · T)'
 
 /** The formula in words, for its working. */
 export const chanceFormula =
-  '1 − e^(−λ · c · F · T): chances come one by one, at random, as often as they did in the window'
+  '1 − e^(−λ · c · F · T): matching sales come up at random, at the rate seen in the window'

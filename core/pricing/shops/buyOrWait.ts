@@ -62,7 +62,7 @@ export function buyOrWait(
     const then = roundHalfAway(price * trendForward(trend.percentPer30Days, days))
     reasons.push({
       kind: 'trend',
-      what: `${trend.direction} ${Math.abs(trend.percentPer30Days).toFixed(1)} % a month`,
+      what: `${trend.direction} ${Math.abs(trend.percentPer30Days).toFixed(1)} % per month`,
       saving: price - then,
     })
     later = then

@@ -33,8 +33,8 @@ export function waysToLoosen(
       .map((each) => ({ change: `accept ${each}`, query: { conditions: [...query.conditions, each] } })),
     ...allManners
       .filter((each) => !query.manners.includes(each))
-      .map((each) => ({ change: `accept sales by ${each}`, query: { manners: [...query.manners, each] } })),
-    ...((query.makes?.length ?? 0) > 0 ? [{ change: 'accept any make', query: { makes: [] } }] : []),
+      .map((each) => ({ change: `accept sale type ${each}`, query: { manners: [...query.manners, each] } })),
+    ...((query.makes?.length ?? 0) > 0 ? [{ change: 'accept any brand', query: { makes: [] } }] : []),
   ]
   return tries
     .map((each) => {

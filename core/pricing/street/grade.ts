@@ -14,4 +14,4 @@ export function gradeOf(kept: number, effectiveCount: number, halfWidthShare: nu
 
 /** The formula in words, for its working. */
 export const gradeFormula =
-  'solid: effective count of 12 or more and interval within 10 % of typical; usable: 5 and 20 %; else thin'
+  'solid: effective count of at least 12 and interval within 10 % of typical; usable: 5 and 20 %; otherwise thin'

@@ -117,7 +117,7 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
     const day = sieve.day(record.soldOn)
     days[i] = day
     const override = overrides.size > 0 ? overrides.get(record.id) : undefined
-    if (override === 'drop') verdicts.set(i, { reason: 'builder', detail: 'dropped by the builder' })
+    if (override === 'drop') verdicts.set(i, { reason: 'builder', detail: 'dropped by you' })
     else if (override === 'keep') forced.add(i)
     else {
       const verdict = sieve.judge(record, day)
@@ -139,7 +139,7 @@ function sift(query: PriceQuery, records: readonly SoldRecord[], options: Street
   for (const [position, scales] of outliers) {
     verdicts.set(priced.indices[position]!, {
       reason: 'outlier',
-      detail: `${scales.toFixed(1)} scales from the rest; 3.5 is the limit`,
+      detail: `outlier: ${scales.toFixed(1)} scales from the rest; the limit is 3.5`,
     })
   }
   const comps = new Int32Array(priced.indices.length - outliers.size)
@@ -202,7 +202,7 @@ function dropDuplicates(
   for (const [position, original] of doubles) {
     verdicts.set(passed[position]!, {
       reason: 'duplicate',
-      detail: `the same sale as ${records[passed[original]!]!.id}`,
+      detail: `duplicate of ${records[passed[original]!]!.id}`,
     })
   }
 }

@@ -162,4 +162,4 @@ function tieSizes(values: Float64Array): number[] {
 
 /** The formula in words, for its working. */
 export const trendFormula =
-  'median of the slopes between all pairs of comps (ln of price over days), each manner of sale first reduced by its own median; the interval is Sen’s, by ranks'
+  'median of the slopes between all pairs of comps (ln price over days), each sale type first centred on its own median; interval: Sen, by ranks'

@@ -7,9 +7,9 @@ export const frameUnits = {
   ms: { name: 'frame times in ms', toMs: 1, stamps: false },
   s: { name: 'frame times in s', toMs: 1000, stamps: false },
   us: { name: 'frame times in µs', toMs: 0.001, stamps: false },
-  'stamps-ms': { name: 'time stamps in ms', toMs: 1, stamps: true },
-  'stamps-s': { name: 'time stamps in s', toMs: 1000, stamps: true },
-  'stamps-us': { name: 'time stamps in µs', toMs: 0.001, stamps: true },
+  'stamps-ms': { name: 'timestamps in ms', toMs: 1, stamps: true },
+  'stamps-s': { name: 'timestamps in s', toMs: 1000, stamps: true },
+  'stamps-us': { name: 'timestamps in µs', toMs: 0.001, stamps: true },
 } as const
 export type FrameUnit = keyof typeof frameUnits
 
@@ -50,7 +50,7 @@ const sliceLength = 4_000_000
 export function frameLogHead(text: string): FrameLogHead {
   const clean = text.slice(0, 200_000).replace(/^\uFEFF/, '')
   if (clean.trim() === '')
-    throw new CoreError('empty-file', 'the log is empty; it needs a line for each frame')
+    throw new CoreError('empty-file', 'the log is empty; it needs one line per frame')
   const lines = clean.split(/\r?\n/, sampleLines + 1)
   const delimiter =
     [';', '\t', ',', '|'].find((sign) =>
@@ -129,7 +129,7 @@ export function readFrameLog(
   if (!(Number.isInteger(column) && column >= 0 && column < header.length))
     throw new CoreError(
       'bad-column',
-      `the log has ${header.length} columns; there is no column ${column + 1}`,
+      `the log has ${header.length} columns, so there is no column ${column + 1}`,
       'column',
     )
   const { toMs, stamps } = frameUnits[unit]
@@ -153,11 +153,11 @@ export function readFrameLog(
       if (!Number.isFinite(value)) reject(`"${cell.slice(0, 30)}" is not a number`, row)
       else if (!stamps) {
         if (value > 0) times.push(value * toMs)
-        else reject(`${value} is no frame time; it must be above 0`, row)
+        else reject(`${value} is not a frame time; it must be above 0`, row)
       } else {
         if (previous !== null) {
           if (value > previous) times.push((value - previous) * toMs)
-          else reject(`the time stamp ${value} does not rise above ${previous}`, row)
+          else reject(`timestamp ${value} is not later than ${previous}`, row)
         }
         if (previous === null || value > previous) previous = value
       }
@@ -166,7 +166,7 @@ export function readFrameLog(
   if (times.length === 0)
     throw new CoreError(
       'no-frames',
-      `no line of the log holds a frame time in “${header[column]!}”${problems[0] ? `; line ${problems[0].line}: ${problems[0].reason}` : ''}`,
+      `no frame times in column “${header[column]!}”${problems[0] ? `; line ${problems[0].line}: ${problems[0].reason}` : ''}`,
       'column',
     )
   return { timesMs: Float64Array.from(times), problems, rejected }

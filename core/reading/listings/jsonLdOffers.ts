@@ -42,7 +42,7 @@ export function jsonLdOffers(source: string): PageOffer[] {
   if (blocks === 0)
     throw new CoreError(
       'no-json-ld',
-      'no product data (JSON-LD) is in this page source; paste the whole source, or fill in the form',
+      'no product data (JSON-LD) in this page source; paste the whole source or use the form',
     )
   const products = nodes.filter((node) => hasType(node, 'Product'))
   const offers =
@@ -53,12 +53,12 @@ export function jsonLdOffers(source: string): PageOffer[] {
   if (broken !== undefined) {
     throw new CoreError(
       'broken-json-ld',
-      'the product data in this page source is broken; copy the source again from its first to its last line',
+      'the product data in this page source is incomplete; copy the whole source again',
       '',
       { cause: broken },
     )
   }
-  throw new CoreError('no-product', 'the page source holds data, but no product and no offer')
+  throw new CoreError('no-product', 'the page source has data, but no product or offer')
 }
 
 /** Every node of the JSON-LD in the source of a page, or of bare JSON-LD; with how many blocks it has, and why one is broken. */

@@ -35,7 +35,7 @@ export function readFeed(
     if (url === null)
       problems.push({
         where,
-        reason: raw.link ? `"${raw.link.slice(0, 80)}" is not an address` : 'has no link to a page',
+        reason: raw.link ? `"${raw.link.slice(0, 80)}" is not a URL` : 'has no page link',
       })
     else
       entries.push({
@@ -127,7 +127,7 @@ const parser = new XMLParser({
 /** A feed has no need of entities of its own, and a document that declares some may be made to swell. */
 function parseXml(text: string): Node {
   if (/<!DOCTYPE|<!ENTITY/i.test(text))
-    throw new CoreError('not-a-feed', 'the feed declares a document type, which is not read', 'url')
+    throw new CoreError('not-a-feed', 'the feed has a DOCTYPE, which is not accepted', 'url')
   try {
     const parsed: unknown = parser.parse(text, true)
     return isNode(parsed) ? parsed : {}
@@ -139,7 +139,7 @@ function parseXml(text: string): Node {
 function notAFeed(cause?: unknown): CoreError {
   return new CoreError(
     'not-a-feed',
-    'the address answers, but not with an Atom, RSS or JSON feed',
+    'this URL is not an Atom, RSS or JSON feed',
     'url',
     cause === undefined ? {} : { cause },
   )

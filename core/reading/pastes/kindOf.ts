@@ -27,12 +27,12 @@ export const pasteKindNames: Readonly<Record<PasteKind, string>> = {
   sales: 'past sales',
   listing: 'a listing',
   listings: 'several listings',
-  offers: 'prices of a shop',
-  spec: 'a specification',
+  offers: 'shop prices',
+  spec: 'a spec sheet',
   scores: 'a table of scores',
   frames: 'a frame-time log',
-  file: 'a file of Tarvin',
-  nothing: 'nothing that is known',
+  file: 'a Tarvin file',
+  nothing: 'unknown text',
 }
 
 /** What a paste is read as before anything is kept. */
@@ -58,7 +58,7 @@ export function guessPaste(text: string, context: SalesContext): PasteGuess {
   const guess = (kind: PasteKind, why = ''): PasteGuess => ({ kind, sales, specs, scores, asks, why })
   const plain = text.trim()
   if (plain === '')
-    return guess('nothing', 'the paste is empty: copy a page of results, a listing or a specification first')
+    return guess('nothing', 'nothing pasted: copy a page of results, a listing or a spec sheet first')
   if (/^[[{]/.test(plain) && plain.includes('"format"')) return guess('file')
   if (looksLikeFrames(plain)) return guess('frames')
   if (sales.kind !== 'table' && specs.length > 1 && readSpecTable(plain)) return guess('spec')
@@ -77,7 +77,7 @@ export function guessPaste(text: string, context: SalesContext): PasteGuess {
   if (sales.records.length > 1) return guess('sales')
   return guess(
     'nothing',
-    `${plain.split('\n').length} lines without a price, a day of sale or a fact of a part: copy the whole block, from its title to its price`,
+    `${plain.split('\n').length} lines without a price, a sale date or a spec: copy the whole block, from title to price`,
   )
 }
 

@@ -20,7 +20,7 @@ export function readBlocks(text: string, context: SalesContext): SalesRead {
     problems.push({
       line: mostLines + 1,
       code: 'unread',
-      message: `only the first ${mostLines.toLocaleString('en')} lines are read: paste the rest by itself`,
+      message: `only the first ${mostLines.toLocaleString('en')} lines are read: paste the rest separately`,
       raw: '',
     })
   const records: SaleRead[] = []
@@ -43,9 +43,9 @@ export function readBlocks(text: string, context: SalesContext): SalesRead {
             each,
             'unread',
             isAdvertisement
-              ? 'no date among others that have one: taken for an advertisement'
+              ? 'no date, unlike the others: treated as an advertisement'
               : title === ''
-                ? 'belongs to no title'
+                ? 'no title for this line'
                 : 'no price and no date',
           ),
         )
@@ -79,12 +79,12 @@ function readBlock(
   const shippingLine = block.find(({ kind }) => kind === 'shipping')
   const currency = amount?.currency ?? shippingCurrency(shippingLine) ?? home
   if (amount && amount.sign !== null && amount.currency === null)
-    say(priceLine!, 'ambiguous', `"${amount.sign}" is not a sign of ${home}: which currency is it?`)
+    say(priceLine!, 'ambiguous', `"${amount.sign}" is not a ${home} sign: which currency is it?`)
   const dateLines = block.filter(({ kind }) => kind === 'date')
   const date = dateLines[0]?.date
-  if (!date) say(first, 'no-date', 'no date of sale')
+  if (!date) say(first, 'no-date', 'no sale date')
   else if (date.problem !== null) say(dateLines[0]!, date.problem, dateWords[date.problem])
-  else if (isOpen) say(dateLines[0]!, 'ambiguous', 'does the date stand above or below its title?')
+  else if (isOpen) say(dateLines[0]!, 'ambiguous', 'is the date above or below its title?')
   const manner = (['auction', 'local', 'fixed'] as const).find((each) =>
     block.some((line) => line.manner === each),
   )
@@ -109,8 +109,8 @@ function readBlock(
 
 const dateWords = {
   ambiguous: 'day or month first?',
-  'bad-date': 'that is not a day of the calendar',
-  'future-date': 'that day is still to come',
+  'bad-date': 'this date does not exist',
+  'future-date': 'this date is in the future',
 } as const
 
 /** The one price of a block; several that differ are none. */
@@ -125,14 +125,14 @@ function priceIn(
   const lines = signed.length === 0 && takesBare ? all : signed
   const hidden = lines.find((each) => each.price!.problem === 'hidden-price')
   if (hidden) {
-    say(hidden, 'hidden-price', 'what was paid is not shown')
+    say(hidden, 'hidden-price', 'price paid is not shown')
     return { amount: null, line: null }
   }
   const paid = lines.filter((each) => !total.has(wordsOf(plainText(each.raw))))
   const [line, ...others] = paid.length > 0 ? paid : lines
   if (!line) {
     const bare = block.find((each) => each.kind === 'bare')
-    say(bare ?? first, 'no-price', 'no price with a sign or a word beside it')
+    say(bare ?? first, 'no-price', 'no price with a currency sign or word')
     return { amount: null, line: null }
   }
   const { problem, amount } = line.price!
@@ -151,10 +151,10 @@ function priceIn(
 const total = new PhraseSet(['total', 'gesamt', 'gesamtbetrag', 'gesamtsumme', 'totalt', 'summa', 'totale'])
 
 const priceWords = {
-  range: 'from one price to another: which was paid?',
-  'several-prices': 'more than one price, and nothing says which was paid',
-  'hidden-price': 'what was paid is not shown',
-  ambiguous: 'thousands, or three decimals?',
+  range: 'price range: which price was paid?',
+  'several-prices': 'several prices, and it is not clear which was paid',
+  'hidden-price': 'price paid is not shown',
+  ambiguous: 'thousands separator or three decimals?',
 } as const
 
 function shippingCurrency(line: ReadLine | undefined): string | null {

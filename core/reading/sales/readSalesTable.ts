@@ -101,7 +101,7 @@ function readAmount(
     return none
   }
   if (wordsFor('hiddenPrice').has(wordsOf(plainText(cell)))) {
-    say('hidden-price', 'what was paid is not shown')
+    say('hidden-price', 'price paid is not shown')
     return none
   }
   const amounts = findAmounts(cell, currency ?? home, marks)
@@ -115,14 +115,14 @@ function readAmount(
   }
   if (others.length > 0) {
     const isRange = /\d\s*(?:-|–|—|to|bis)\s*\D{0,4}\d/.test(plainText(cell))
-    say(isRange ? 'range' : 'several-prices', isRange ? 'from one price to another' : 'more than one price')
+    say(isRange ? 'range' : 'several-prices', isRange ? 'price range' : 'several prices')
     return none
   }
-  if (amount.value === null) say('ambiguous', 'thousands, or three decimals?')
+  if (amount.value === null) say('ambiguous', 'thousands separator or three decimals?')
   if (amount.sign !== null && amount.currency === null && currency === null)
-    say('ambiguous', `"${amount.sign}" is not a sign of ${home}: which currency is it?`)
+    say('ambiguous', `"${amount.sign}" is not a ${home} sign: which currency is it?`)
   if (isPrice && /^-|\(/.test(cell)) {
-    say('no-price', 'below zero')
+    say('no-price', 'below 0')
     return none
   }
   return { value: amount.value, currency: amount.currency }
@@ -139,14 +139,14 @@ function readShipping(cell: string, currency: string, context: TableContext, say
 
 function readDay(cell: string, context: TableContext, say: Say): string | null {
   if (cell === '') {
-    say('no-date', 'no date of sale')
+    say('no-date', 'no sale date')
     return null
   }
   const date = findDate(cell, context)
   if (!date) say('bad-date', `"${cell.slice(0, 30)}" is not a date`)
   else if (date.problem === 'ambiguous') say('ambiguous', 'day or month first?')
-  else if (date.problem === 'future-date') say('future-date', 'that day is still to come')
-  else if (date.problem !== null) say('bad-date', 'that is not a day of the calendar')
+  else if (date.problem === 'future-date') say('future-date', 'this date is in the future')
+  else if (date.problem !== null) say('bad-date', 'this date does not exist')
   return date?.date ?? null
 }
 
@@ -154,7 +154,7 @@ function readQuantity(cell: string, say: Say): number | null {
   if (cell === '') return null
   const value = Number(cell.replace(/\s?(pcs|x|st|stk)\.?$/i, ''))
   if (Number.isInteger(value) && value >= 1 && value <= 10_000) return value
-  say('unknown-value', `"${cell.slice(0, 20)}" is not a count`)
+  say('unknown-value', `"${cell.slice(0, 20)}" is not a quantity`)
   return null
 }
 

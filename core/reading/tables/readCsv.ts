@@ -18,7 +18,7 @@ export function readCsv(text: string): CsvTable {
   if (text.trim() === '')
     throw new CoreError(
       'empty-file',
-      'the file is empty; it needs a header line and one line for each record',
+      'the file is empty; it needs a header line and one line per record',
     )
   const firstLine = text.slice(0, text.indexOf('\n') === -1 ? undefined : text.indexOf('\n'))
   const delimiter = [',', ';', '\t', '|']
@@ -35,7 +35,7 @@ export function readCsv(text: string): CsvTable {
   if (header.length === 0 || header.some((cell) => /^[\d.,\s-]+$/.test(cell) && cell !== '')) {
     throw new CoreError(
       'no-header',
-      'the first line looks like data; put the names of the columns in the first line (title, price, date, ...)',
+      'the first line looks like data; put the column names in the first line (title, price, date, ...)',
     )
   }
   return { header, rows: data.slice(1), delimiter }

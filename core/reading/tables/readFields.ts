@@ -33,7 +33,7 @@ export function readPrice(cell: string, currency: string): number {
   const trimmed = normal.replace(/\.(\d*?)0*$/, (_, rest: string) => (rest === '' ? '' : `.${rest}`))
   const decimals = trimmed.split('.')[1]?.length ?? 0
   if (decimals > digits)
-    throw new FieldError('price', `"${cell.slice(0, 30)}" has more places than ${currency} has`)
+    throw new FieldError('price', `"${cell.slice(0, 30)}" has more decimal places than ${currency} allows`)
   try {
     return parseDecimal(trimmed, currency)
   } catch {
@@ -60,7 +60,7 @@ export function readDate(cell: string): CalendarDate {
 export function readCurrency(cell: string, fallback: string): string {
   const code = cell.trim().toUpperCase() || fallback
   if (code === '')
-    throw new FieldError('currency', 'no currency is stated; name a column for it or set a home currency')
+    throw new FieldError('currency', 'no currency given; add a currency column or set a home currency')
   if (!isCurrency(code))
     throw new FieldError('currency', `"${cell.slice(0, 10)}" is not a known currency code`)
   return code
@@ -69,7 +69,7 @@ export function readCurrency(cell: string, fallback: string): string {
 export function readWhole(cell: string, min: number, what: string): number {
   const value = Number(cell.trim())
   if (!Number.isInteger(value) || value < min)
-    throw new FieldError(what, `"${cell.slice(0, 20)}" is not a whole number from ${min}`)
+    throw new FieldError(what, `"${cell.slice(0, 20)}" is not a whole number of at least ${min}`)
   return value
 }
 
@@ -84,6 +84,6 @@ export function readWord<T extends string>(
     if (value === text || list.includes(text)) return value
   throw new FieldError(
     what,
-    `"${cell.slice(0, 30)}" is not a known ${what}: ${Object.keys(spellings).join(', ')}`,
+    `"${cell.slice(0, 30)}" is not a valid ${what}; use one of: ${Object.keys(spellings).join(', ')}`,
   )
 }

@@ -68,8 +68,8 @@ export function walkAwayForResale(netResale: number, finishing: number, margin: 
 }
 
 /** The formula in words, for its working. */
-export const aimFormula = 'the lesser of the walk-away and the street price at your patience'
+export const aimFormula = 'the lower of the most to pay and the street price at your patience'
 
 /** The formula in words, for its working. */
 export const walkAwayFormula =
-  'the highest price at which its expected cost (code, shipping, tax, risk, less what is sold on) is not above the best alternative; every price is tried, since thresholds make the cost jump'
+  'the highest price at which the expected total (code, shipping, tax, risk, minus resale of the rest) is not above the best alternative; every price is tried, since thresholds make the cost jump'

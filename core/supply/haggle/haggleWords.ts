@@ -7,11 +7,11 @@ import type { HaggleSheet } from './haggleSheet'
  */
 export function haggleWords(advice: HaggleSheet['advice'], asked: string): string {
   return {
-    'not-known': 'No street price and no other lead: nothing to hold it against.',
-    pass: 'Pass: at no price does it beat the alternative.',
-    take: `${asked} is at or below your aim: take it, or offer the next customary step down.`,
+    'not-known': 'No street price and no other lead to compare with.',
+    pass: 'Pass: it beats the alternative at no price.',
+    take: `${asked} is at or below your fair offer: take it, or offer one price step less.`,
     'far-apart':
-      'Far apart: 60 % of the ask is above your aim. Pass, or offer the aim and leave it standing.',
-    haggle: 'Open below, so that meeting half-way lands on your aim.',
+      'Far apart: 60 % of the asking price is above your fair offer. Pass, or make the fair offer and wait.',
+    haggle: 'Start lower, so that splitting the difference gives your fair offer.',
   }[advice]
 }

@@ -116,7 +116,7 @@ export function landedCost(order: Order): LandedCost {
   if (usable.filter((code) => code.stackable).length > mostStackableCodes) {
     throw new CoreError(
       'too-many-codes',
-      `more than ${mostStackableCodes} stackable codes apply; leave some out`,
+      `more than ${mostStackableCodes} combinable codes apply; leave some out`,
       'codes',
     )
   }
@@ -184,7 +184,7 @@ function priceSteps(order: Order, { remaining, taken }: CodeOutcome): Step[] {
       amount: item.price * item.quantity,
     })),
     ...taken.map(({ id, amount }) => ({ label: `code ${id}`, kind: 'code' as const, amount: -amount })),
-    { label: 'old thing traded in', kind: 'credit', amount: -credit },
+    { label: 'trade-in', kind: 'credit', amount: -credit },
     { label: 'shipping', kind: 'shipping', amount: shipping },
     { label: 'pickup', kind: 'pickup', amount: order.pickup ? pickupCost(order.pickup) : 0 },
     { label: `tax ${source.taxPercent} %`, kind: 'tax', amount: tax },
@@ -228,8 +228,8 @@ function exactFaultLoss(order: Order, remaining: readonly number[]): Big {
 }
 
 /** The formula in words, for its working. */
-export const expectedFormula = 'pay now − each rebate × its chance + expected loss by faults'
+export const expectedFormula = 'total − each rebate × its chance + expected fault loss'
 
 /** The formula in words, for its working. */
 export const landedFormula =
-  'price, less codes, plus shipping, tax and fees of its source; each step rounded once'
+  'price minus codes, plus shipping, tax and fees of the source; each step rounded once'

@@ -88,4 +88,4 @@ export function netResale({
 
 /** The formula in words, for its working. */
 export const splitFormula =
-  'landed cost − net resale of what is sold on; shared among the kept things in proportion to street price, odd cents by largest remainder'
+  'landed cost − net resale of the rest; shared among the kept parts by street price, leftover cents by largest remainder'

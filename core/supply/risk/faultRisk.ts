@@ -27,8 +27,8 @@ export const faultSignNames: Readonly<Record<FaultSign, string>> = {
   'stress-tested': 'stress-tested',
   sealed: 'sealed',
   worn: 'worn (hours, cycles)',
-  'good-seller': 'seller of good standing',
-  'unknown-seller': 'seller without a record',
+  'good-seller': 'well-rated seller',
+  'unknown-seller': 'seller without ratings',
 }
 
 /** The table behind fault loss, in force for a build. */

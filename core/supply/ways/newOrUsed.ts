@@ -108,7 +108,7 @@ export function newOrUsed({
 }
 
 /** The formula in words, for its working. */
-export const freshFormula = 'landed price − P(fault within the warranty) · price of a replacement'
+export const freshFormula = 'landed price − P(fault within warranty) · replacement price'
 
 /** The formula in words, for its working. */
 export const usedFormula = 'street price + P(fault) · ((1 − recovered) · street price + hassle)'

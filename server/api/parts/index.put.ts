@@ -8,7 +8,7 @@ export default writeRoute(async (event) => {
   const db = await useDatabase()
   const part = await bodyOf(event, partSchema)
   const saved = await partOf(db, part.id)
-  refuseTaken(event, 'a part of that name', saved)
+  refuseTaken(event, 'a part with that name', saved)
   refuseStale(event, 'the part', saved)
   return savePart(db, part)
 })

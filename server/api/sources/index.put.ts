@@ -8,7 +8,7 @@ export default writeRoute(async (event) => {
   const db = await useDatabase()
   const source = await bodyOf(event, sourceSchema)
   const saved = await sourceOf(db, source.id)
-  refuseTaken(event, 'a source of that name', saved)
+  refuseTaken(event, 'a source with that name', saved)
   refuseStale(event, 'the source', saved)
   return saveSource(db, source)
 })

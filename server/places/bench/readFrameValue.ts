@@ -103,7 +103,7 @@ function lacks({ parts, emptyRoles, receipt }: UnweighedBuild): string | null {
   if (missing.length > 0) return `still missing: ${missing.join(' and ')}`
   if (emptyRoles.length > 0) return `no ${emptyRoles.map((role) => roleNames[role]).join(', no ')} yet`
   return receipt.totals.unknownStreet > 0
-    ? `${receipt.totals.unknownStreet} of its things have no street price`
+    ? `${receipt.totals.unknownStreet} parts without a street price`
     : null
 }
 

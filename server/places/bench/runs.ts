@@ -58,7 +58,7 @@ export async function insertRun(
   }
   const summary = input.repeats.length === 0 ? null : repeatSummary(input.repeats)
   if (input.repeats.length > 0 && !summary)
-    throw new CoreError('all-discarded', 'every repeat is discarded; nothing is left to count', 'repeats')
+    throw new CoreError('all-discarded', 'every repeat is discarded, so nothing is left to count', 'repeats')
   const values = {
     ...input,
     id,
@@ -102,18 +102,18 @@ export async function keepFrameLog(
   today: string,
 ): Promise<{ id: string }> {
   if (bytes.length === 0 || bytes.length % 4 !== 0)
-    throw new CoreError('bad-log', 'the log must be 32-bit floats, one a frame')
+    throw new CoreError('bad-log', 'the log must be 32-bit floats, one per frame')
   if (bytes.length / 4 > mostFrames)
     throw new CoreError(
       'log-too-long',
-      `a log of more than ${mostFrames.toLocaleString('en')} frames is not kept; its run is`,
+      `logs of more than ${mostFrames.toLocaleString('en')} frames are not stored; the run itself is saved`,
     )
   const times = new Float32Array(bytes.slice().buffer)
   const at = times.findIndex((time) => !(time > 0 && Number.isFinite(time)))
   if (at >= 0)
     throw new CoreError(
       'bad-frame-time',
-      `frame ${at + 1} is ${times[at]}: a frame time is a number of milliseconds above 0`,
+      `frame ${at + 1} is ${times[at]}: a frame time must be above 0 ms`,
     )
   const [run] = await db
     .select({ id: runs.id })

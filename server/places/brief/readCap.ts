@@ -36,7 +36,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   ])
   const needs = build.needs.reduce((sum, need) => sum + need.price, 0)
   const empty = { cap: build.budget, currency: build.currency, needs, splits: [] }
-  if (targetRows.length === 0) return { ...empty, problem: 'Add a target to see what gains most.' }
+  if (targetRows.length === 0) return { ...empty, problem: 'Add a target to see where the money helps most.' }
   const priced = partsAtTheirWays(await suggestedWays(db, market, build, { today, choices: [] }))
   const wishes = { ...baseWishes, power: market.assumptions.power }
   const bases = baseMachines(priced, wishes)
@@ -46,7 +46,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   if (bases.length === 0 || cards.length === 0)
     return {
       ...empty,
-      problem: `Prices are missing for ${bases.length === 0 ? 'a whole base machine' : 'any graphics card'}: import sold records or shop prices.`,
+      problem: `Prices missing for ${bases.length === 0 ? 'a complete platform' : 'any graphics card'}: import past sales or shop prices.`,
     }
   const ratios = (base: BaseMachine, card: CardOption) => {
     const { machine } = frameMachineOf([...base.parts.map(({ part }) => part), card.part])
@@ -84,7 +84,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
     }),
     problem:
       splits.length === 0
-        ? 'No whole machine with a card fits under the budget in any way there is today.'
+        ? 'No complete PC with a graphics card is possible within the budget today.'
         : '',
   }
 }

@@ -24,7 +24,7 @@ export async function replaceTargets(tx: Queryable, buildId: string, brief: Brie
     if (target.upscaling !== null && workload.upscaling[target.upscaling] === undefined)
       throw new CoreError(
         'unknown-upscaling',
-        `${workload.name} offers no upscaling "${target.upscaling}"`,
+        `${workload.name} has no upscaling "${target.upscaling}"`,
         `targets[${position}].upscaling`,
       )
     await tx.insert(targets).values({ ...target, id: newId('target'), buildId, position })

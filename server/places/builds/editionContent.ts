@@ -26,7 +26,7 @@ const definedStreet = (street: EditionStreet | null) => (street ? { street } : {
 
 /** What was found of a thing that came, in the words of its checks. */
 const stateOf = ({ state, checks }: ItemView) =>
-  state === 'works' ? ['works', ...checks].join(', ') : state === 'unseen' ? 'not looked at yet' : state
+  state === 'works' ? ['works', ...checks].join(', ') : state === 'unseen' ? 'not inspected yet' : state
 
 /** The notes of an edition that is frozen today. */
 export async function editionNotes(db: Database, view: BuildView, today: string): Promise<EditionNotes> {

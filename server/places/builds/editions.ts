@@ -32,7 +32,7 @@ export async function freezeEdition(
   asOf: string | null = null,
 ): Promise<string> {
   const day = asOf ?? today
-  if (day > today) throw new CoreError('future-date', `${day} is still to come`, 'asOf')
+  if (day > today) throw new CoreError('future-date', `${day} is in the future`, 'asOf')
   const view = await buildView(db, buildId, day)
   const id = newId(name)
   await db.insert(editions).values({
@@ -124,7 +124,7 @@ export async function openEdition(
       }
     }),
   )
-  if (lines.length === 0) throw new CoreError('empty-edition', 'this edition holds no parts', 'lines')
+  if (lines.length === 0) throw new CoreError('empty-edition', 'this edition has no parts', 'lines')
   const found = lines.filter((line) => line.partId !== null && line.price !== null)
   const total = found.reduce((sum, line) => sum + line.price!, 0)
   const buildId = await db.transaction(async (tx) => {

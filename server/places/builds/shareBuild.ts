@@ -20,15 +20,15 @@ export function linesCsv(view: BuildView): string {
   const decimal = (amount: number | null) => (amount === null ? null : toDecimal(amount, view.currency))
   return csvTable(
     [
-      'thing',
+      'part',
       'roles',
       'scope',
       'kind',
       'source',
-      'pay now',
+      'total',
       'after rebates',
-      'expected',
-      'anyone can pay',
+      'expected total',
+      'market price',
       'currency',
       'reason',
     ],
@@ -76,7 +76,7 @@ export function buildMarkdown(view: BuildView): string {
     ...(view.saleText === '' ? [] : [markdownText(view.saleText), '']),
     `Budget ${amount(view.budget)} ${view.currency}, stretch ${amount(view.stretch)}. As of ${view.today}.`,
     '',
-    '| thing | scope | from | pay now | anyone can pay | why |',
+    '| part | scope | source | total | market price | reason |',
     '| --- | --- | --- | ---: | ---: | --- |',
     ...standing.map(
       (choice) =>
@@ -86,17 +86,17 @@ export function buildMarkdown(view: BuildView): string {
       (line) => `| ${markdownText(line.label)} | ${scopeNames[line.scope]} | | ${amount(line.payNow)} | | |`,
     ),
     '',
-    '| total | amount |',
+    '| sum | amount |',
     '| --- | ---: |',
-    `| pay now | ${amount(totals.payNow)} |`,
+    `| total | ${amount(totals.payNow)} |`,
     `| after rebates | ${amount(totals.afterRebates)} |`,
-    `| expected | ${amount(totals.expected)} |`,
-    `| anyone can pay | ${amount(totals.anyoneCanPay)}${totals.unknownStreet === 0 ? '' : ` for what is known; ${totals.unknownStreet} not known`} |`,
+    `| expected total | ${amount(totals.expected)} |`,
+    `| market price | ${amount(totals.anyoneCanPay)}${totals.unknownStreet === 0 ? '' : ` without ${totals.unknownStreet} of unknown price`} |`,
     ...(view.targets.length === 0
       ? []
       : [
           '',
-          '| target | wanted | estimate | verdict |',
+          '| target | fps wanted | estimate | verdict |',
           '| --- | ---: | ---: | --- |',
           ...view.targets.map(targetRow),
         ]),
@@ -110,7 +110,7 @@ export function buildMarkdown(view: BuildView): string {
         ]),
     ...view.weighing.others.flatMap((other) =>
       other.verdict
-        ? ['', `**Against ${markdownText(other.machine.name)}.** ${markdownText(verdictText(other.verdict))}`]
+        ? ['', `**Compared with ${markdownText(other.machine.name)}.** ${markdownText(verdictText(other.verdict))}`]
         : [],
     ),
     '',

@@ -137,7 +137,7 @@ export async function makeTheBuild(action: OpenAction, variant: BuildRow): Promi
   if (root.currency !== variant.currency)
     throw new CoreError(
       'other-currency',
-      `${variant.name} is kept in ${variant.currency}, ${root.name} in ${root.currency}: pay in ${root.name}`,
+      `${variant.name} is in ${variant.currency}, ${root.name} in ${root.currency}: pay in ${root.name}`,
       'id',
     )
   for (const row of await choiceRowsOf(action.tx, root))

@@ -44,7 +44,7 @@ export async function doorPageOf(
       worth: money(as.value.street, build.currency),
       most: walkAway,
       mostShown: money(walkAway, lead.currency),
-      advice: haggleWords(advice, askedBy === 'listing' ? 'The ask' : 'The last counter-offer'),
+      advice: haggleWords(advice, askedBy === 'listing' ? 'The asking price' : 'The latest counter-offer'),
     }
   }
   const library = new Map(market.library.map((part) => [part.id, part]))
@@ -81,7 +81,7 @@ export async function answerFromDoor(db: Database, text: string, today: string):
   const known = Object.entries(answers).filter(([key]) => wantedFacts.some((fact) => fact.key === key))
   const said = [
     ...(note === '' ? [] : [note]),
-    ...(looked.length === 0 ? [] : [`looked at: ${looked.join('; ')}`]),
+    ...(looked.length === 0 ? [] : [`checked: ${looked.join('; ')}`]),
   ]
   const offerId = await db.transaction(async (tx) => {
     await patchLeadIn(tx, leadId, { answers: Object.fromEntries(known) }, today, today)

@@ -224,7 +224,7 @@ export async function noteOffer(
   if (!lead) throw new NotFoundError(`there is no lead "${leadId}"`)
   if (day > today) throw new CoreError('bad-date', `${day} is in the future`, 'day')
   if (amount === null && note.trim() === '')
-    throw new CoreError('nothing-said', 'write a figure or a note', 'amount')
+    throw new CoreError('nothing-said', 'enter an amount or a note', 'amount')
   // offers of one day stay in the order in which they were made
   const [{ count }] = (await db.select({ count: sql<number>`count(*)` }).from(offers)) as [{ count: number }]
   const id = `${String(count).padStart(8, '0')}-${newId(by)}`

@@ -86,7 +86,7 @@ export function gone(
   { day }: InferType<typeof leadDaySchema>,
   today: string,
 ): Promise<void> {
-  return step(db, id, day, { from: ['open'], does: 'be gone', said: 'gone' }, today, async (action) => {
+  return step(db, id, day, { from: ['open'], does: 'be marked as gone', said: 'gone' }, today, async (action) => {
     await action.update('leads', id, { state: 'gone', vanishedOn: day })
     await voidChoices(action, id, 'gone')
   })
@@ -103,7 +103,7 @@ export function reopen(
     db,
     id,
     day,
-    { from: ['gone', 'passed'], does: 'be open again', said: 'open again' },
+    { from: ['gone', 'passed'], does: 'be reopened', said: 'reopened' },
     today,
     (action) => action.update('leads', id, { state: 'open', vanishedOn: null }),
   )

@@ -91,7 +91,7 @@ async function assertKnown(
   { sourceId, things, tillCredit, ...input }: LeadInput,
 ): Promise<void> {
   const [source] = await tx.select({ id: sources.id }).from(sources).where(eq(sources.id, sourceId))
-  if (!source) throw new CoreError('unknown-source', `"${sourceId}" is not one of the sources`, 'sourceId')
+  if (!source) throw new CoreError('unknown-source', `unknown source "${sourceId}"`, 'sourceId')
   const wanted = [
     ...new Set([
       ...things.map((thing) => thing.partId),
@@ -105,7 +105,7 @@ async function assertKnown(
   if (!tillCredit?.itemId) return
   const [item] = await tx.select({ id: items.id }).from(items).where(eq(items.id, tillCredit.itemId))
   if (!item)
-    throw new CoreError('unknown-item', 'the thing traded in is not one of mine', 'tillCredit.itemId')
+    throw new CoreError('unknown-item', 'the part traded in is not one of yours', 'tillCredit.itemId')
 }
 
 /** The same listing of one source twice is one lead. */
@@ -118,7 +118,7 @@ async function refuseTwin(tx: Queryable, { sourceId, externalId }: LeadInput): P
   if (twin)
     throw new CoreError(
       'already-there',
-      `that listing is among the leads already: "${twin.title}"`,
+      `this listing is already a lead: "${twin.title}"`,
       'externalId',
     )
 }

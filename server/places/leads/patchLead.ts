@@ -34,10 +34,10 @@ export async function patchLeadIn(
     throw new CoreError('bad-date', `${change.askedOn} is in the future`, 'askedOn')
   const unknown = Object.keys(answers).find((key) => !wantedFacts.some((wanted) => wanted.key === key))
   if (unknown !== undefined)
-    throw new CoreError('unknown-fact', `"${unknown}" is not one of the facts asked of a lead`, 'answers')
+    throw new CoreError('unknown-fact', `unknown lead fact "${unknown}"`, 'answers')
   const strange = Object.keys(signs).find((key) => !(faultSigns as readonly string[]).includes(key))
   if (strange !== undefined)
-    throw new CoreError('unknown-sign', `"${strange}" is not one of the signs of risk`, 'signs')
+    throw new CoreError('unknown-sign', `unknown risk sign "${strange}"`, 'signs')
   if (change.tripId) {
     const [trip] = await tx
       .select({ id: trips.id })

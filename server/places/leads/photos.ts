@@ -21,7 +21,7 @@ function folder(): string {
   if (!url.startsWith('file:'))
     throw new CoreError(
       'no-place',
-      'pictures are kept beside a database file, and this database is elsewhere',
+      'pictures are stored next to a database file, and this database is not a local file',
       '',
     )
   return path.join(path.dirname(path.resolve(url.slice('file:'.length))), 'photos')
@@ -38,11 +38,11 @@ export async function addPhoto(
   const [lead] = await db.select({ id: leads.id }).from(leads).where(eq(leads.id, leadId))
   if (!lead) throw new NotFoundError(`there is no lead "${leadId}"`)
   if (bytes.length > mostBytes)
-    throw new CoreError('too-large', `a picture may have ${mostBytes / 1024 / 1024} MB at most`, 'body')
+    throw new CoreError('too-large', `a picture may be at most ${mostBytes / 1024 / 1024} MB`, 'body')
   if (bytes[0] !== 0xff || bytes[1] !== 0xd8)
     throw new CoreError('not-a-jpeg', 'this is not a JPEG picture', 'body')
   if ((await db.$count(photos, and(eq(photos.leadId, leadId), isNull(photos.deletedAt)))) >= mostPhotos)
-    throw new CoreError('too-many', `a lead may have ${mostPhotos} pictures at most`, 'body')
+    throw new CoreError('too-many', `a lead may have at most ${mostPhotos} pictures`, 'body')
   const picture = decodePicture(bytes)
   const encoded = encode({ data: picture.data, width: picture.width, height: picture.height }, quality).data
   const id = newId('photo')

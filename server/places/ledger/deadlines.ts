@@ -20,7 +20,7 @@ export async function deadlines(db: Database, read: ReadBuild, today: string): P
     ...read.items.flatMap((item) => datesOfItem(item, read)),
     ...(view.wantedBy === null || view.state !== 'planned'
       ? []
-      : [{ day: view.wantedBy, what: 'the machine is wanted', kind: 'wanted' as const, money: null }]),
+      : [{ day: view.wantedBy, what: 'the PC is due', kind: 'wanted' as const, money: null }]),
   ]
   return dates
     .map((each) => ({ ...each, isLate: each.day < today }))
@@ -57,7 +57,7 @@ async function datesOfLeads(db: Database, { view, holdings, orders }: ReadBuild)
       if (rebate.state === 'to-claim')
         return [{ day: rebate.claimBy, what: `claim the rebate on ${title}`, kind: 'claim', money }]
       return rebate.state === 'claimed' && rebate.expectedBy !== null
-        ? [{ day: rebate.expectedBy, what: `the rebate on ${title} should be here`, kind: 'expected', money }]
+        ? [{ day: rebate.expectedBy, what: `the rebate on ${title} is due`, kind: 'expected', money }]
         : []
     }),
     ...chosen.flatMap(({ valued: { lead, sourceName } }): Date[] => [
@@ -76,7 +76,7 @@ async function datesOfLeads(db: Database, { view, holdings, orders }: ReadBuild)
         : [
             {
               day: lead.agreedUntil,
-              what: `what was agreed on ${lead.title} holds until then`,
+              what: `agreed price for ${lead.title} expires`,
               kind: 'agreed' as const,
               money:
                 lead.agreedAmount === null ? null : { amount: lead.agreedAmount, currency: lead.currency },
@@ -86,7 +86,7 @@ async function datesOfLeads(db: Database, { view, holdings, orders }: ReadBuild)
     ...codeRows.flatMap((code): Date[] =>
       code.validUntil === null
         ? []
-        : [{ day: code.validUntil, what: `code ${code.word} ends`, kind: 'code', money: null }],
+        : [{ day: code.validUntil, what: `code ${code.word} expires`, kind: 'code', money: null }],
     ),
   ]
 }
@@ -99,7 +99,7 @@ function datesOfItem(item: ReadBuild['items'][number], { view, holdings, scales 
     return [
       {
         day: addDays(line.order.day, deliveryDays),
-        what: `${item.name}, paid ${daysAgo(line.order.day, scales.today)}, should be here`,
+        what: `${item.name}, paid ${daysAgo(line.order.day, scales.today)}, is due`,
         kind: 'delivery',
         money,
       },
@@ -109,13 +109,13 @@ function datesOfItem(item: ReadBuild['items'][number], { view, holdings, scales 
   const months = scales.market.assumptions.resale['warranty.new']
   return [
     ...(item.returnBy !== null && isBad
-      ? [{ day: item.returnBy, what: `last day to send back ${item.name}`, kind: 'return' as const, money }]
+      ? [{ day: item.returnBy, what: `last day to return ${item.name}`, kind: 'return' as const, money }]
       : []),
     ...(item.condition === 'new' && line
       ? [
           {
             day: addMonths(line.order.day, months),
-            what: `the warranty of ${item.name} ends`,
+            what: `warranty of ${item.name} ends`,
             kind: 'warranty' as const,
             money,
           },

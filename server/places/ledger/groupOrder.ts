@@ -13,7 +13,7 @@ export async function groupOrder(
   today: string,
 ): Promise<void> {
   const ids = [...new Set(choiceIds as string[])]
-  const text = group === null ? 'ordered together again' : 'ordered apart'
+  const text = group === null ? 'combined into one order again' : 'split into its own order'
   await act(db, { kind: 'group', text, day: today, buildId: null }, today, async (action) => {
     const rows = await action.tx.select({ id: choices.id }).from(choices).where(inArray(choices.id, ids))
     const missing = ids.find((id) => !rows.some((row) => row.id === id))

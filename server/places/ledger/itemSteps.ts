@@ -30,7 +30,7 @@ export async function findItem(tx: Pick<Queryable, 'select'>, id: string) {
     .from(items)
     .innerJoin(parts, eq(parts.id, items.partId))
     .where(eq(items.id, id))
-  if (!row) throw new NotFoundError(`there is no thing "${id}"`)
+  if (!row) throw new NotFoundError(`there is no item "${id}"`)
   return { ...row, name: partLabel(row.part) }
 }
 
@@ -83,7 +83,7 @@ async function foundPart(tx: Queryable, item: ItemRow, foundId: string | null): 
   if (!found) throw new CoreError('unknown-part', `"${foundId}" is not in the parts library`, 'foundPartId')
   const [listed] = await tx.select({ role: parts.role }).from(parts).where(eq(parts.id, item.partId))
   if (found.role !== listed!.role)
-    throw new CoreError('other-role', 'what was found has another role than what was listed', 'foundPartId')
+    throw new CoreError('other-role', 'the part found must have the same role as the part listed', 'foundPartId')
   return foundId
 }
 
@@ -140,7 +140,7 @@ export function refund(db: Database, id: string, input: Input<'refund'>, today: 
 async function refundEntry(action: OpenAction, item: ItemRow, amount: string, name: string): Promise<void> {
   const cash = parseDecimal(amount, item.currency, 'amount')
   if (item.payerId === null)
-    throw new CoreError('not-bought', 'no build paid for this, so nothing comes back for it', 'amount')
+    throw new CoreError('not-bought', 'no build paid for this, so there is nothing to refund', 'amount')
   await writeEntry(
     action.tx,
     {
@@ -164,7 +164,7 @@ export function comeBack(db: Database, id: string, input: Input<'come-back'>, to
   return step(
     db,
     id,
-    { kind: 'comeBack', day: input.day, says: (name) => `${name} came back to me` },
+    { kind: 'comeBack', day: input.day, says: (name) => `${name} returned to you` },
     today,
     (action) => action.update('items', id, { place: 'shelf', expectedBack: 0, leftOn: null }),
   )
@@ -178,7 +178,7 @@ export function move(db: Database, id: string, input: Input<'move'>, today: stri
     {
       kind: 'move',
       day: input.day,
-      says: (name) => (input.buildId === null ? `${name} put on the shelf` : `${name} moved`),
+      says: (name) => (input.buildId === null ? `${name} moved to the shelf` : `${name} moved`),
     },
     today,
     (action, item) => moveItem(action, item, input.buildId, input.scope),
@@ -197,7 +197,7 @@ export async function moveItem(
   }
   const to = await findBuild(action.tx, toBuildId)
   if (to.variantOf !== null)
-    throw new CoreError('variant', 'a variant holds no things: choose it there instead', 'buildId')
+    throw new CoreError('variant', 'a variant holds no items: do this in the build itself', 'buildId')
   if (to.state === 'sold') throw new CoreError('over', `${to.name} is sold`, 'buildId')
   if (item.buildId !== toBuildId) await handOver(action, item, to)
   await action.update('items', item.id, {
@@ -268,12 +268,12 @@ export function sell(db: Database, id: string, input: Input<'sell'>, today: stri
     async (action, item, name) => {
       const buildId = item.buildId ?? item.payerId ?? input.buildId
       if (buildId === null)
-        throw new CoreError('unknown-build', 'say which build the money goes to', 'buildId')
+        throw new CoreError('unknown-build', 'choose the build that gets the money', 'buildId')
       const build = await findBuild(action.tx, buildId)
       const amount = (text: string, path: string) => parseDecimal(text, build.currency, path)
       const price = amount(input.price, 'price')
       const [fee, postage] = [amount(input.fee, 'fee'), amount(input.postage, 'postage')]
-      if (price <= 0) throw new CoreError('bad-amount', 'write what it sold for', 'price')
+      if (price <= 0) throw new CoreError('bad-amount', 'enter the sale price', 'price')
       if (item.buildId === null && item.payerId === null) await handOver(action, item, build)
       await action.insert('sales', {
         id: newId('sale'),
@@ -350,16 +350,16 @@ export function takeBack(db: Database, id: string, input: Input<'take-back'>, to
   return step(
     db,
     id,
-    { kind: 'takeBack', day: input.day, says: (name) => `${name} came back from its buyer` },
+    { kind: 'takeBack', day: input.day, says: (name) => `${name} returned by its buyer` },
     today,
     async (action, item, name) => {
       if (item.goneBecause !== 'sold')
-        throw new CoreError('not-possible', 'it was sold with its machine: the machine comes back', 'id')
+        throw new CoreError('not-possible', 'it was sold with its PC: return the PC instead', 'id')
       const build = await findBuild(action.tx, item.buildId!)
       const back = parseDecimal(input.amount, build.currency, 'amount')
       await saleEntries(
         action,
-        { buildId: build.id, scope: item.scope, itemId: id, text: `${name}, taken back`, isMachine: false },
+        { buildId: build.id, scope: item.scope, itemId: id, text: `${name}, returned`, isMachine: false },
         0 - back,
         0,
       )
@@ -445,7 +445,7 @@ export function arrange(db: Database, id: string, input: Input<'arrange'>, today
   return step(
     db,
     id,
-    { kind: 'refundKept', day: today, says: (name) => `${name} arranged` },
+    { kind: 'refundKept', day: today, says: (name) => `${name} changed` },
     today,
     (action, item) =>
       action.update('items', id, {

@@ -42,14 +42,14 @@ export async function addEntry(
   return db.transaction(async (tx) => {
     const build = await findBuild(tx, buildId)
     if (build.variantOf !== null)
-      throw new CoreError('variant', 'a variant holds no money: enter it in the build itself', 'build')
+      throw new CoreError('variant', 'a variant has no ledger: enter this in the build itself', 'build')
     const amount = parseDecimal(input.amount, build.currency, 'amount')
     const corrected = input.correctsId === null ? null : await findEntry(tx, buildId, input.correctsId)
     const kind = corrected?.kind ?? input.kind
     if (kind === 'hours' ? input.hours <= 0 && !corrected : corrected ? amount === 0 : amount <= 0)
       throw kind === 'hours'
-        ? new CoreError('bad-hours', 'write how many hours', 'hours')
-        : new CoreError('bad-amount', `an amount ${entryKinds[kind]} must be more than zero`, 'amount')
+        ? new CoreError('bad-hours', 'enter the number of hours', 'hours')
+        : new CoreError('bad-amount', `the amount ${entryKinds[kind]} must be more than 0`, 'amount')
     const cash = kind === 'hours' ? 0 : corrected ? amount : signOf(kind) * amount
     return writeEntry(
       tx,
@@ -71,7 +71,7 @@ export async function addEntry(
 async function findEntry(tx: Queryable, buildId: string, id: string) {
   const [entry] = await tx.select().from(ledgerEntries).where(eq(ledgerEntries.id, id))
   if (entry?.buildId !== buildId)
-    throw new CoreError('unknown-entry', 'the entry to be corrected is not in this ledger', 'correctsId')
+    throw new CoreError('unknown-entry', 'the entry to correct is not in this ledger', 'correctsId')
   refuseOfAction(entry)
   return entry
 }
@@ -81,7 +81,7 @@ function refuseOfAction({ actionId, lineId }: typeof ledgerEntries.$inferSelect)
   if (actionId !== null || lineId !== null)
     throw new CoreError(
       'of-an-action',
-      'that belongs to something done to a thing: take that back instead',
+      'this entry belongs to an item’s step: undo that step instead',
       'id',
     )
 }
@@ -99,7 +99,7 @@ export async function reverseEntry(db: Database, id: string, today: string): Pro
       .select({ id: ledgerEntries.id })
       .from(ledgerEntries)
       .where(eq(ledgerEntries.correctsId, id))
-    if (already) throw new CoreError('corrected', 'this entry has been corrected already', 'id')
+    if (already) throw new CoreError('corrected', 'this entry has already been corrected', 'id')
     refuseOfAction(found.entry)
     const { kind, cash, hours, text, buildId, scope } = found.entry
     // of the same kind, so that it weighs against the same figures
@@ -113,7 +113,7 @@ export async function reverseEntry(db: Database, id: string, today: string): Pro
         hours: 0 - hours,
         scope,
         correctsId: id,
-        text: `takes back: ${text}${cash === 0 ? '' : `, ${formatAmount(cash, found.currency)}`}`,
+        text: `undoes: ${text}${cash === 0 ? '' : `, ${formatAmount(cash, found.currency)}`}`,
       },
       today,
     )

@@ -61,7 +61,7 @@ async function insertPaid(
         : 0
   const [orderId, lineId] = [newId('order'), newId('line')]
   const day = choice.paidOn!
-  const label = lead?.title ?? things[0]?.name ?? 'a thing'
+  const label = lead?.title ?? things[0]?.name ?? 'a part'
   await tx
     .insert(orders)
     .values({ id: orderId, sourceId: lead?.sourceId ?? null, day, paid: booked, currency })

@@ -28,7 +28,7 @@ async function refuseOver(
   what: string,
 ): Promise<void> {
   if (build.variantOf !== null)
-    throw new CoreError('variant', 'a variant holds no things: do it in the build itself', 'id')
+    throw new CoreError('variant', 'a variant holds no items: do this in the build itself', 'id')
   if (!allowed.includes(build.state))
     throw new CoreError('not-possible', `${build.name} is ${build.state} and cannot ${what}`, 'id')
 }
@@ -45,7 +45,7 @@ export async function stand(
   today: string,
 ): Promise<void> {
   const build = await findBuild(db, id)
-  await act(db, { kind: 'stand', text: `${build.name} stands`, day, buildId: id }, today, async (action) => {
+  await act(db, { kind: 'stand', text: `${build.name} assembled`, day, buildId: id }, today, async (action) => {
     await refuseOver(await findBuild(action.tx, id), ['planned'], 'stand')
     await action.update('builds', id, { state: 'standing', stateSince: day })
   })
@@ -69,11 +69,11 @@ export async function sellMachine(
       if (all.some((item) => item.place === 'ordered'))
         throw new CoreError(
           'not-possible',
-          'something for it is still ordered; note that it arrived, or cancel it',
+          'something for it is still on order: record its arrival or cancel it',
           'id',
         )
       if (!all.some((item) => item.place === 'build'))
-        throw new CoreError('not-possible', 'there is nothing in it to be sold', 'id')
+        throw new CoreError('not-possible', 'there is nothing in it to sell', 'id')
       const amount = (text: string, path: string) => parseDecimal(text, build.currency, path)
       const gross = amount(price, 'price')
       const costs = amount(fee, 'fee') + amount(postage, 'postage')
@@ -133,14 +133,14 @@ export async function takeMachineBack(
   const build = await findBuild(db, id)
   await act(
     db,
-    { kind: 'take-machine-back', text: `${build.name} came back`, day, buildId: id },
+    { kind: 'take-machine-back', text: `${build.name} returned`, day, buildId: id },
     today,
     async (action) => {
       await refuseOver(await findBuild(action.tx, id), ['sold'], 'come back from its buyer')
       const back = parseDecimal(amount, build.currency, 'amount')
       await saleEntries(
         action,
-        { buildId: id, scope: 'core', itemId: null, text: `${build.name}, taken back`, isMachine: true },
+        { buildId: id, scope: 'core', itemId: null, text: `${build.name}, returned`, isMachine: true },
         0 - back,
         0,
       )
@@ -167,10 +167,10 @@ export async function takeApart(
   const build = await findBuild(db, id)
   await act(
     db,
-    { kind: 'take-apart', text: `${build.name} taken apart`, day, buildId: id },
+    { kind: 'take-apart', text: `${build.name} parted out`, day, buildId: id },
     today,
     async (action) => {
-      await refuseOver(await findBuild(action.tx, id), ['planned', 'standing'], 'be taken apart')
+      await refuseOver(await findBuild(action.tx, id), ['planned', 'standing'], 'be parted out')
       for (const item of await itemsToTakeOut(action.tx, id)) await moveItem(action, item, null)
       await endApart(action, id)
     },
@@ -183,7 +183,7 @@ async function itemsToTakeOut(tx: Queryable, id: string) {
   if (all.some((item) => item.place === 'ordered'))
     throw new CoreError(
       'not-possible',
-      'something for it is still ordered; note that it arrived, or cancel it',
+      'something for it is still on order: record its arrival or cancel it',
       'id',
     )
   return all.filter((each) => each.place === 'build')
@@ -209,7 +209,7 @@ export async function beginUpgrade(
   const newBuildId = newId(name)
   await act(
     db,
-    { kind: 'begin-upgrade', text: `${name} begun with ${build.name}`, day, buildId: newBuildId },
+    { kind: 'begin-upgrade', text: `${name} started from ${build.name}`, day, buildId: newBuildId },
     today,
     async (action) => {
       await refuseOver(await findBuild(action.tx, id), ['planned', 'standing'], 'be upgraded')

@@ -90,15 +90,15 @@ async function chosen(tx: Pick<Queryable, 'select'>, ids: readonly string[]) {
     const found = rows.find(({ row }) => row.id === id)
     if (!found) throw new NotFoundError(`there is no choice "${id}"`)
     const { row, build } = found
-    if (row.lineId !== null) throw new CoreError('paid', 'this is paid already', 'choiceIds')
+    if (row.lineId !== null) throw new CoreError('paid', 'already paid', 'choiceIds')
     if (row.deletedAt !== null) throw new NotFoundError(`there is no choice "${id}"`)
     if (row.voidBecause !== null)
-      throw new CoreError('void', 'this choice is void: what it chose cannot be had any more', 'choiceIds')
-    if (row.kind === 'item') throw new CoreError('owned', 'a thing of mine is not paid for', 'choiceIds')
+      throw new CoreError('void', 'this choice is void: what it was for is no longer available', 'choiceIds')
+    if (row.kind === 'item') throw new CoreError('owned', 'you already own this part, so there is nothing to pay', 'choiceIds')
     if (build.state === 'sold' || build.state === 'apart')
       throw new CoreError(
         'over',
-        `${build.name} is ${build.state}: nothing is bought for it any more`,
+        `${build.name} is ${build.state}: you cannot buy anything for it`,
         'choiceIds',
       )
   }
@@ -114,7 +114,7 @@ async function makeVariantsTheBuild(action: OpenAction, ids: readonly string[]):
 /** One order is from one source in one currency; a hunt that came in is an order of its own. */
 function refuseMixed(rows: readonly { row: ChoiceRow }[]): void {
   if (rows.length > 1 && rows.some(({ row }) => row.kind !== 'lead'))
-    throw new CoreError('several-orders', 'a hunt is paid by itself', 'choiceIds')
+    throw new CoreError('several-orders', 'pay a hunt separately', 'choiceIds')
 }
 
 async function computed(
@@ -141,7 +141,7 @@ async function computed(
   if (new Set(planned.map(({ valued }) => `${valued.lead.sourceId} ${valued.lead.currency}`)).size > 1)
     throw new CoreError(
       'several-orders',
-      'these are from more than one source: pay one order at a time',
+      'these come from more than one source: pay one order at a time',
       'choiceIds',
     )
   for (const { valued } of planned)
@@ -188,7 +188,7 @@ function amountsPaid(
     if (toPay.some((each) => each.build.currency !== build.currency))
       throw new CoreError(
         'several-currencies',
-        'these builds are kept in different currencies: give an amount for each',
+        'these builds use different currencies: enter an amount for each',
         'total',
       )
     return splitByLargestRemainder(
@@ -201,7 +201,7 @@ function amountsPaid(
     const given = amounts[index]
     if (given) return parseDecimal(given.amount, build.currency, `amounts[${index}].amount`)
     if (usual === null)
-      throw new CoreError('no-price', 'no price is known of it: say what was paid', 'amounts')
+      throw new CoreError('no-price', 'price not known: enter what you paid', 'amounts')
     return usual
   })
 }

@@ -23,7 +23,7 @@ export async function stepRebate(
   const { rebate, title, line } = await findRebate(db, rebateId)
   if (!line) {
     if (state === 'paid')
-      throw new CoreError('not-paid', 'a rebate is paid only on something bought', 'state')
+      throw new CoreError('not-paid', 'a rebate needs something you bought', 'state')
     await db.update(rebates).set({ state }).where(eq(rebates.id, rebateId))
     return null
   }
@@ -38,7 +38,7 @@ export async function stepRebate(
       await action.update('rebates', rebateId, { state })
       const amount = await inBuild(db, action, rebate.amount, line)
       if (state === 'paid') await pay(action, line, amount, text)
-      else if (now.rebate.state === 'paid') await pay(action, line, 0 - amount, `not paid after all: ${text}`)
+      else if (now.rebate.state === 'paid') await pay(action, line, 0 - amount, `not paid: ${text}`)
     },
   )
   return line.buildId

@@ -123,14 +123,14 @@ export async function setSelling(
   const build = await findBuild(db, id)
   await act(
     db,
-    { kind: 'value', text: `${build.name} valued`, day: today, buildId: build.variantOf ?? id },
+    { kind: 'value', text: `${build.name}: basis of its value changed`, day: today, buildId: build.variantOf ?? id },
     today,
     async (action) => {
       // read inside, so that two changes at once are one after the other
       const { selling: before, currency } = await findBuild(action.tx, id)
       const selling = changed(before ?? partsAlone, change, currency)
       if (selling.basis === 'own' && selling.own === null)
-        throw new CoreError('no-figure', 'say your own figure', 'own')
+        throw new CoreError('no-figure', 'enter your own figure', 'own')
       await action.name(`${build.name} valued ${basisWords[selling.basis]}`, build.variantOf ?? id)
       await action.update('builds', id, { selling })
     },
@@ -169,7 +169,7 @@ export function sellingInput(selling: Selling | null, currency: string): Selling
 }
 
 const basisWords = {
-  parts: 'by its parts',
-  machines: 'by machines sold',
-  own: 'by your own figure',
+  parts: 'from its parts',
+  machines: 'from PCs sold',
+  own: 'from your own figure',
 } as const

@@ -49,7 +49,7 @@ export async function driveTrip(
   await act(db, { kind: 'drive', text: `trip driven: ${name}`, day, buildId }, today, async (action) => {
     const trip = await findTrip(action.tx, id)
     if (trip.drivenOn !== null || trip.deletedAt !== null)
-      throw new CoreError('not-possible', `${name} was driven or given up already`, 'id')
+      throw new CoreError('not-possible', `${name} has already been driven or cancelled`, 'id')
     const { houseRules } = await findBuild(action.tx, buildId)
     const cash = pickupCost({
       km: trip.km,
@@ -71,7 +71,7 @@ export async function driveTrip(
 export async function giveUpTrip(db: Database, id: string, now: string): Promise<void> {
   await db.transaction(async (tx) => {
     const trip = await findTrip(tx, id)
-    if (trip.drivenOn !== null) throw new CoreError('not-possible', 'it was driven already', 'id')
+    if (trip.drivenOn !== null) throw new CoreError('not-possible', 'already driven', 'id')
     await tx.update(trips).set({ deletedAt: now }).where(eq(trips.id, id))
     await tx.update(leads).set({ tripId: null }).where(eq(leads.tripId, id))
   })

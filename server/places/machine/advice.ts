@@ -90,7 +90,7 @@ export async function settleAdvice(
   if (state === 'taken' && found.swap && found.state !== 'taken') {
     const { way, out, name } = found.swap
     if (way === null)
-      throw new CoreError('no-way', `${name} has no price today: there is no way to take it`, 'state')
+      throw new CoreError('no-way', `${name} has no price today, so it cannot be accepted`, 'state')
     await swap(db, buildId, { way, out }, today)
   }
   await db

@@ -46,7 +46,7 @@ async function refuseUnpriced(
   if (part && huntPrice(market, build, part, today, input.condition ?? null) === null)
     throw new CoreError(
       'no-price',
-      `no price known of ${partLabel(part)}: say what you would pay up to`,
+      `no price known for ${partLabel(part)}: enter the most you would pay`,
       'limit',
     )
 }
@@ -63,7 +63,7 @@ export async function insertChoice(
 ): Promise<string> {
   const build = await findBuild(tx, buildId)
   if (build.state === 'sold' || build.state === 'apart')
-    throw new CoreError('over', `${build.name} is ${build.state}: nothing is chosen for it any more`, 'kind')
+    throw new CoreError('over', `${build.name} is ${build.state}: you cannot choose anything for it`, 'kind')
   await assertTargetOfChoice(tx, input)
   if (input.kind === 'owned' && build.variantOf === null)
     return useItem(tx, build, input.shelfId!, input.scope, today)
@@ -99,13 +99,13 @@ async function useItem(
 ): Promise<string> {
   const { item, name } = await findItem(tx, itemId)
   if (item.place === 'build' && item.buildId === build.id)
-    throw new CoreError('already-chosen', 'that is in the build already', 'shelfId')
+    throw new CoreError('already-chosen', 'already in the build', 'shelfId')
   if (item.place === 'build')
-    throw new CoreError('in-use', `${name} is in another build: move it here from there`, 'shelfId')
+    throw new CoreError('in-use', `${name} is in another build: move it from there`, 'shelfId')
   assertItemCan('move', item, name, 'shelfId')
   await actIn(
     tx,
-    { kind: 'move', text: `${name} into ${build.name}`, day: today, buildId: build.id },
+    { kind: 'move', text: `${name} added to ${build.name}`, day: today, buildId: build.id },
     today,
     (action) => moveItem(action, item, build.id, scope),
   )
@@ -128,7 +128,7 @@ async function assertTargetOfChoice(
   if (found.length === 0)
     throw new CoreError(
       'unknown-choice',
-      `what is chosen is not there (${leadId ?? partId ?? shelfId})`,
+      `this choice no longer exists (${leadId ?? partId ?? shelfId})`,
       kind === 'lead' ? 'leadId' : kind === 'hunt' ? 'partId' : 'shelfId',
     )
   if (kind === 'lead') {
@@ -137,7 +137,7 @@ async function assertTargetOfChoice(
       .from(leadThings)
       .where(and(eq(leadThings.leadId, leadId!), eq(leadThings.plan, 'keep')))
     if (kept.length === 0)
-      throw new CoreError('nothing-kept', 'nothing of this lead is kept, so it fills no role', 'leadId')
+      throw new CoreError('nothing-kept', 'this lead has no part to keep, so it fills no role', 'leadId')
   }
 }
 
@@ -162,7 +162,7 @@ async function refuseTwice(
   if (twin)
     throw new CoreError(
       'already-chosen',
-      'that is in the build already',
+      'already in the build',
       kind === 'lead' ? 'leadId' : 'shelfId',
     )
 }

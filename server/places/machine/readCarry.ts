@@ -29,8 +29,8 @@ export async function carryView(
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const [part, cpu] = [partId, cpuId].map((id) => market.library.find((each) => each.id === id))
   if (part?.role !== 'graphics')
-    throw new CoreError('unknown-part', `"${partId}" is no graphics card of the library`, 'partId')
-  if (cpu?.role !== 'cpu') throw new CoreError('unknown-part', `"${cpuId}" is no CPU of the library`, 'cpuId')
+    throw new CoreError('unknown-part', `"${partId}" is not a graphics card in the library`, 'partId')
+  if (cpu?.role !== 'cpu') throw new CoreError('unknown-part', `"${cpuId}" is not a CPU in the library`, 'cpuId')
   const cards = pricedLibrary(market, view, today).filter((each) => each.part.role === 'graphics')
   const price = cards.find((each) => each.part.id === partId)?.price
   if (price === undefined) throw new CoreError('no-price', `${partLabel(part)} has no price today`, 'partId')
@@ -54,7 +54,7 @@ export async function carryView(
   if (gain === null)
     throw new CoreError(
       'unknown-frames',
-      'its frames are not known: the brief needs a target, and CPU and card of the machine an index',
+      'no fps estimate: the brief needs a target, and CPU and card need an index',
       'partId',
     )
   const { stepThreshold } = machineRules(market, view, today)

@@ -85,13 +85,13 @@ async function insertSales(
   today: string,
 ): Promise<number> {
   if (sales.length === 0) return 0
-  if (sourceId === null) throw new CoreError('no-source', 'say where these were sold', 'source')
+  if (sourceId === null) throw new CoreError('no-source', 'enter where these were sold', 'source')
   let added = 0
   for (const [index, sale] of sales.entries()) {
     if (sale.soldOn > today)
-      throw new CoreError('future-date', `${sale.soldOn} is still to come`, `sales[${index}].soldOn`)
+      throw new CoreError('future-date', `${sale.soldOn} is in the future`, `sales[${index}].soldOn`)
     const price = parseDecimal(sale.price, sale.currency, `sales[${index}].price`)
-    if (price <= 0) throw new CoreError('price', 'a price must be more than zero', `sales[${index}].price`)
+    if (price <= 0) throw new CoreError('price', 'the price must be more than 0', `sales[${index}].price`)
     const rows = await tx
       .insert(soldRecords)
       .values({
@@ -124,7 +124,7 @@ async function insertParts(tx: Queryable, { parts: fresh }: PasteInput): Promise
     if (twin)
       throw new CoreError(
         'already-there',
-        `${part.name} is in the parts library already, as ${roleNames[twin.role]}`,
+        `${part.name} is already in the library as ${roleNames[twin.role]}`,
         `parts[${index}].id`,
       )
     await tx.insert(parts).values({ ...part, facts: part.facts as never })
@@ -138,7 +138,7 @@ async function insertHunts(tx: Queryable, { hunts }: PasteInput, today: string):
   for (const [index, { buildId, partId, limit, condition }] of hunts.entries()) {
     await findBuild(tx, buildId)
     if (limit === null)
-      throw new CoreError('no-price', 'say what you would pay up to', `hunts[${index}].limit`)
+      throw new CoreError('no-price', 'enter the most you would pay', `hunts[${index}].limit`)
     const choice = {
       kind: 'hunt',
       partId,
@@ -177,7 +177,7 @@ async function insertShopPrices(
 ): Promise<ShopPriceMade[]> {
   const made: ShopPriceMade[] = []
   for (const [index, stated] of shopPrices.entries()) {
-    if (sourceId === null) throw new CoreError('no-source', 'say which shop asks this', 'source')
+    if (sourceId === null) throw new CoreError('no-source', 'choose the shop', 'source')
     made.push(await putShopPrice(tx, { ...stated, sourceId, date: today }, `shopPrices[${index}].`))
   }
   return made
@@ -247,7 +247,7 @@ async function takeBack(tx: Queryable, made: PasteMade): Promise<void> {
     if (paid.length > 0)
       throw new CoreError(
         'used',
-        'something of this paste was bought since, so it cannot be taken back',
+        'cannot undo: something from this paste has been bought',
         'paste',
       )
     await tx.delete(choices).where(inArray(choices.id, [...made.choices]))
@@ -269,7 +269,7 @@ async function unlessUsed(what: string, remove: () => Promise<unknown>): Promise
   } catch (error) {
     throw new CoreError(
       'used',
-      `${what} of this paste is used elsewhere since, so it cannot be taken back`,
+      `cannot undo: ${what} from this paste is used elsewhere`,
       'paste',
       { cause: error },
     )

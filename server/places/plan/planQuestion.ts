@@ -79,7 +79,7 @@ export async function planQuestion(db: Database, buildId: string, today: string)
         ? [
             {
               text: 'the budget',
-              why: 'something in the build has no price, so what is left of it is not known',
+              why: 'a part in the build has no price, so what is left is not known',
             },
           ]
         : []),
@@ -166,7 +166,7 @@ function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentW
           id: `choice:${choice.id}`,
           text: choice.label,
           from: choice.item
-            ? 'in the build, mine'
+            ? 'in the build, owned'
             : isBought
               ? 'in the build, bought'
               : `in the build: ${choice.source}`,
@@ -221,7 +221,7 @@ function offeredWay(way: Way, { market, build, today, library }: Offer): (LeadWa
       : null
   const why =
     way.breaks[0] ??
-    (way.doubt === '' ? (ids.length === 0 ? 'what is in the donor is not known' : '') : way.doubt)
+    (way.doubt === '' ? (ids.length === 0 ? 'the donor’s contents are not known' : '') : way.doubt)
   return [
     {
       why,

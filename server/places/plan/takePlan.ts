@@ -98,7 +98,7 @@ export async function undoPlan(
       if (!own.some((row) => row.id === id && row.buildId === buildId && row.lineId === null))
         throw new CoreError(
           'used',
-          'something of this plan was bought since, so it cannot be taken back',
+          'cannot undo: something from this plan has been bought',
           'added',
         )
     await set(added, new Date().toISOString())
@@ -116,7 +116,7 @@ export async function undoPlan(
 
 async function toBeSold(tx: Queryable, id: string, buildId: string, today: string): Promise<number> {
   const { item, name } = await findItem(tx, id)
-  const of = { kind: 'move', text: `${name} put on the shelf, to be sold`, day: today, buildId }
+  const of = { kind: 'move', text: `${name} moved to the shelf, for sale`, day: today, buildId }
   return actIn(tx, of, today, async (action) => {
     await moveItem(action, item, null)
     await action.update('items', id, { plan: 'resell' })
@@ -127,7 +127,7 @@ async function toBeSold(tx: Queryable, id: string, buildId: string, today: strin
 async function toShelf(tx: Queryable, id: string, buildId: string, today: string): Promise<void> {
   const { item, name } = await findItem(tx, id)
   if (item.buildId !== buildId) return
-  const of = { kind: 'move', text: `${name} put on the shelf`, day: today, buildId }
+  const of = { kind: 'move', text: `${name} moved to the shelf`, day: today, buildId }
   await actIn(tx, of, today, (action) => moveItem(action, item, null))
 }
 
@@ -138,7 +138,7 @@ async function takeMoveBack(tx: Queryable, id: number, buildId: string, today: s
     .from(actions)
     .where(eq(actions.id, id))
   if (action?.buildId !== buildId || action.kind !== 'move')
-    throw new CoreError('no-action', `action ${id} is none of this plan`, 'sold')
+    throw new CoreError('no-action', `action ${id} does not belong to this plan`, 'sold')
   await undoIn(tx, id, today)
 }
 
@@ -168,7 +168,7 @@ async function planned(
     if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
     const way = ways.find((each) => each.id === id)
     if (!way)
-      throw new CoreError('no-way', `the way "${id}" is no longer there: plan again`, `ways[${index}]`)
+      throw new CoreError('no-way', `the option "${id}" is no longer available: plan again`, `ways[${index}]`)
     return [way]
   })
   const wanted = new Set(ids)
@@ -189,7 +189,7 @@ async function planned(
     if (!item || item.place !== 'build')
       throw new CoreError(
         'no-thing',
-        `"${id}" is no thing of mine in this build: plan again`,
+        `"${id}" is not one of your parts in this build: plan again`,
         `sold[${index}]`,
       )
     return item.id
@@ -260,7 +260,7 @@ async function takeWay(
   )
 }
 
-const reason = 'by the plan'
+const reason = 'from the plan'
 
 async function idsOf(tx: Queryable, buildId: string): Promise<string[]> {
   const rows = await tx.select({ id: choices.id }).from(choices).where(eq(choices.buildId, buildId))

@@ -39,13 +39,13 @@ export async function keepRead(
   today: string,
 ): Promise<void> {
   const day = readOn ?? today
-  if (day > today) throw new CoreError('bad-date', `a read cannot be dated ${day}, after today`, 'readOn')
+  if (day > today) throw new CoreError('bad-date', `a price cannot be dated ${day}, which is in the future`, 'readOn')
   const [market, currency] = await Promise.all([useMarket(db), currencyOf(db, buildId)])
   const query = market.queries.get(partId)
   if (!query) throw new NotFoundError(`there is no part "${partId}"`)
   const reading = readStreetPrice(market, partId, day, currency)
   if (!reading.marks || !reading.interval)
-    throw new CoreError('nothing-to-keep', `no comps stand behind a read of ${day}`, 'readOn')
+    throw new CoreError('nothing-to-keep', `no comps for ${day}`, 'readOn')
   const values = {
     partId,
     readOn: day,
@@ -75,7 +75,7 @@ export async function setReadDeleted(db: Database, id: string, deletedAt: string
         .set({ deletedAt })
         .where(eq(priceReads.id, Number(id)))
     : { rowsAffected: 0 }
-  if (rowsAffected === 0) throw new NotFoundError(`there is no read ${id}`)
+  if (rowsAffected === 0) throw new NotFoundError(`there is no saved price ${id}`)
 }
 
 /** Kept reads of a part in a currency, newest first. */
@@ -103,7 +103,7 @@ export async function setOwnFigure(
   }
   const currency = await currencyOf(db, buildId)
   const amount = parseDecimal(figure.amount, currency, 'amount')
-  if (amount <= 0) throw new CoreError('bad-figure', 'a figure of your own must be more than zero', 'amount')
+  if (amount <= 0) throw new CoreError('bad-figure', 'your figure must be more than 0', 'amount')
   const values = { partId, amount, currency, note: figure.note, setOn: today }
   await db.insert(ownFigures).values(values).onConflictDoUpdate({ target: ownFigures.partId, set: values })
 }
@@ -145,7 +145,7 @@ export async function applyRecipe(db: Database, recipeId: string, partId: string
     .select()
     .from(queryRecipes)
     .where(and(eq(queryRecipes.id, recipeId), isNull(queryRecipes.deletedAt)))
-  if (!recipe) throw new NotFoundError(`there is no recipe "${recipeId}"`)
+  if (!recipe) throw new NotFoundError(`there is no saved query "${recipeId}"`)
   const query = (await useMarket(db)).queries.get(partId)
   if (!query) throw new NotFoundError(`there is no part "${partId}"`)
   await setQuery(db, partId, {
@@ -157,7 +157,7 @@ export async function applyRecipe(db: Database, recipeId: string, partId: string
 
 export async function setRecipeDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(queryRecipes).set({ deletedAt }).where(eq(queryRecipes.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no recipe "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError(`there is no saved query "${id}"`)
 }
 
 export async function noteOpinion(

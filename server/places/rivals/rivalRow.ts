@@ -18,7 +18,7 @@ export async function rivalNamesParts(tx: Queryable, path: string, rival: RivalI
   if (missing !== undefined)
     throw new CoreError(
       'unknown-part',
-      `${rival.name} names the part "${missing}", which is not in the library`,
+      `${rival.name} uses the part "${missing}", which is not in the library`,
       path,
     )
 }

@@ -89,9 +89,9 @@ export async function matchContext(
     usePerformance(db),
   ])
   const rival = view.weighing.others.find((other) => other.machine.id === rivalId)
-  if (!rival) throw new CoreError('unknown-rival', 'this machine is not on the scales', 'rival')
+  if (!rival) throw new CoreError('unknown-rival', 'this machine is not in the comparison', 'rival')
   if (view.targets.length === 0)
-    throw new CoreError('no-targets', 'the brief has no targets, so nothing can be matched', 'targets')
+    throw new CoreError('no-targets', 'the brief has no targets to match', 'targets')
   const options = await matchOptions(db, build, view, { market, performance, today })
   const frames = (parts: readonly Part[]) => {
     const { machine } = frameMachineOf(parts)
@@ -119,7 +119,7 @@ export async function matchContext(
     if (floor.every((each) => each === null))
       throw new CoreError(
         'no-rates',
-        `nothing is known of ${rival.machine.name} at the settings of the targets, so a match cannot be calculated`,
+        `no fps of ${rival.machine.name} at the settings of your targets, so a match cannot be calculated`,
         'rival',
       )
     return {
@@ -173,7 +173,7 @@ async function matchOptions(
               price: choice.expected,
               payNow: choice.payNow,
               isOwned: choice.kind === 'item' && choice.paidOn === null,
-              how: 'in the build already',
+              how: 'already in the build',
               condition: conditionIn(
                 build,
                 part.role,
@@ -313,7 +313,7 @@ export async function openAsVariant(
   const taken = options.flatMap(({ id }, index) => {
     if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
     const way = ways.find((each) => each.id === id)
-    if (!way) throw new CoreError('no-way', `the way "${id}" is no longer there`, `options[${index}].id`)
+    if (!way) throw new CoreError('no-way', `the option "${id}" is no longer available`, `options[${index}].id`)
     return [way]
   })
   return db.transaction(async (tx) => {

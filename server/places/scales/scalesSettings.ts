@@ -21,13 +21,13 @@ export async function saveWeighing(db: Database, buildId: string, input: Weighin
     if (found.currency !== build.currency)
       throw new CoreError(
         'other-currency',
-        `this build is in ${build.currency}, the other in ${found.currency}; builds of one currency can be weighed`,
+        `this build is in ${build.currency}, the other in ${found.currency}; only builds in the same currency can be compared`,
         `builds[${index}]`,
       )
   }
   const known = new Set(likeForLikeSteps.map((rule) => rule.id))
   const stepOf = (id: string, path: string) => {
-    if (!known.has(id)) throw new CoreError('unknown-step', `there is no step "${id}"`, path)
+    if (!known.has(id)) throw new CoreError('unknown-step', `unknown step "${id}"`, path)
     return id
   }
   const edits = Object.fromEntries(

@@ -253,9 +253,9 @@ export function questionsOf(rival: RivalRow): WeighedView['questions'] {
     ...missingFacts(saidOf(rival)).map((key) => ({ key, question: rivalFactNames[key].question })),
     ...(rival.shippingStated
       ? []
-      : [{ key: 'delivery', question: 'Is delivery in the price, and what does it cost if not?' }]),
+      : [{ key: 'delivery', question: 'Is delivery included in the price? If not, what does it cost?' }]),
     ...(rival.warrantyMonths === null
-      ? [{ key: 'warranty', question: 'How long is the warranty, and who gives it?' }]
+      ? [{ key: 'warranty', question: 'How long is the warranty, and who provides it?' }]
       : []),
   ]
 }

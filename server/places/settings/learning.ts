@@ -45,7 +45,7 @@ async function rebateRow(db: Database, { risk }: Assumptions): Promise<LearningV
     .from(rebates)
     .where(and(isNotNull(rebates.lineId), inArray(rebates.state, ['paid', 'refused', 'missed'])))
   const paid = share(rows.map(({ state }) => state === 'paid'))
-  return row('rebates', 'rebates that were paid', paid, 'risk.rebateChance', risk.rebateChance)
+  return row('rebates', 'rebates paid', paid, 'risk.rebateChance', risk.rebateChance)
 }
 
 /** What sellers let go of their ask, where something was agreed. */
@@ -55,7 +55,7 @@ async function haggleRow(db: Database, { resale }: Assumptions): Promise<Learnin
     .from(leads)
     .where(and(isNull(leads.deletedAt), isNotNull(leads.agreedAmount)))
   const off = rows.flatMap(({ ask, agreed }) => (agreed !== null && ask > 0 ? [1 - agreed / ask] : []))
-  return row('haggle', 'what haggling took off an ask', ratio(off), 'resale.haggleShare', resale.haggleShare)
+  return row('haggle', 'haggling discount', ratio(off), 'resale.haggleShare', resale.haggleShare)
 }
 
 /** Things and machines that were sold, each against the street price of that day. */
@@ -96,21 +96,21 @@ async function salesRows(db: Database, market: Market): Promise<LearningView[]> 
   return [
     row(
       'whole',
-      'a whole machine, of its parts’ street prices',
+      'price of a whole PC, as a share of its parts’ street prices',
       ratio(whole),
       'resale.wholeFactor',
       resale.wholeFactor,
     ),
     row(
       'single',
-      'a part that was sold, of its street price',
+      'price of a part sold, as a share of its street price',
       ratio(single),
       'resale.replacedShare',
       resale.replacedShare,
     ),
     row(
       'sells',
-      'things that sold rather than being written off',
+      'parts sold rather than written off',
       share(tried.map(({ because }) => because === 'sold')),
       'resale.sells',
       resale.sells,
@@ -129,11 +129,11 @@ async function faultRows(db: Database, { library, assumptions }: Market): Promis
   const used = (role: Role) => assumptions.risk[`used.${role}`]
   const faulty = ({ state }: { state: string }) => state !== 'works'
   return [
-    row('faults', 'used things that came faulty or dead, of all kinds', share(seen.map(faulty))),
+    row('faults', 'used parts that arrived faulty or dead, all kinds', share(seen.map(faulty))),
     ...roles.map((role) =>
       row(
         `faults-${role}`,
-        `used things that came faulty or dead: ${roleNames[role]}`,
+        `used parts that arrived faulty or dead: ${roleNames[role]}`,
         share(seen.filter(({ partId }) => roleOf.get(partId) === role).map(faulty)),
         `risk.used.${role}`,
         used(role),
@@ -174,7 +174,7 @@ async function frameRow(db: Database): Promise<LearningView> {
   })
   return row(
     'frames',
-    'runs within the 90 % range that was foreseen',
+    'runs within the forecast 90 % range',
     share(kept.map((each) => each.inRange)),
     null,
     0.9,

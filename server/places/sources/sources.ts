@@ -25,7 +25,7 @@ export async function removeSource(db: Database, id: string): Promise<void> {
     if (!source) throw new NotFoundError(`there is no source "${id}"`)
     const said = await usesOfSource(tx, id)
     if (said.length > 0)
-      throw new CoreError('in-use', `${said.join(', ')} of ${source.name} kept: it stays with them`, 'id')
+      throw new CoreError('in-use', `${said.join(', ')} of ${source.name} kept; they stay in your data`, 'id')
     await tx.delete(sources).where(eq(sources.id, id))
   })
   marketChanged(db)

@@ -25,7 +25,7 @@ export async function saveGame(db: Database, { known, ...game }: GameInput): Pro
     const used = await tx.select({ preset: runs.preset }).from(runs).where(eq(runs.workloadId, game.id))
     const gone = used.find(({ preset }) => !fixed.presets[preset])
     if (gone)
-      throw new CoreError('in-use', `a run was made at the preset "${gone.preset}": it must stay`, 'presets')
+      throw new CoreError('in-use', `a run uses the preset "${gone.preset}": it must stay`, 'presets')
     const { lowShare, ...rest } = fixed
     const values = { ...rest, lowShareGraphics: lowShare.graphics, lowShareCpu: lowShare.cpu }
     await tx.insert(workloads).values(values).onConflictDoUpdate({ target: workloads.id, set: values })
@@ -53,7 +53,7 @@ export async function removeGame(db: Database, id: string): Promise<void> {
     if (count + wanted > 0)
       throw new CoreError(
         'in-use',
-        `${count} ${count === 1 ? 'run' : 'runs'} and ${wanted} ${wanted === 1 ? 'target' : 'targets'} name this game: remove them first`,
+        `${count} ${count === 1 ? 'run' : 'runs'} and ${wanted} ${wanted === 1 ? 'target' : 'targets'} use this game: remove them first`,
         'id',
       )
     const { rowsAffected } = await tx.delete(workloads).where(eq(workloads.id, id))

@@ -12,7 +12,7 @@ import { newId } from '#server/db/ids'
 
 export async function addTask(db: Database, task: InferType<typeof workTaskSchema>): Promise<{ id: string }> {
   const { rowsAffected } = await db.insert(workTasks).values(task).onConflictDoNothing()
-  if (rowsAffected === 0) throw new CoreError('known', `there is a task "${task.id}" already`, 'id')
+  if (rowsAffected === 0) throw new CoreError('known', `task "${task.id}" already exists`, 'id')
   return { id: task.id }
 }
 
@@ -26,7 +26,7 @@ export async function addWorkResult(
   if (!task) throw new CoreError('unknown-task', `there is no task "${result.taskId}"`, 'taskId')
   const [cpu] = await db.select({ role: parts.role }).from(parts).where(eq(parts.id, result.cpuId))
   if (cpu?.role !== 'cpu')
-    throw new CoreError('unknown-part', `"${result.cpuId}" is no CPU of the parts library`, 'cpuId')
+    throw new CoreError('unknown-part', `"${result.cpuId}" is not a CPU in the library`, 'cpuId')
   const id = newId(result.taskId)
   await db.insert(workResults).values({ ...result, id })
   return { id }

@@ -136,20 +136,19 @@ useHead({ title: 'Bench · Tarvin' })
     </p>
     <template v-if="mode === 'targets'">
       <p class="text-soft">
-        {{ view.machineName.cpu ?? 'no CPU yet' }} · {{ view.machineName.graphics ?? 'no card yet' }} ·
+        {{ view.machineName.cpu ?? 'no CPU chosen' }} · {{ view.machineName.graphics ?? 'no graphics card chosen' }} ·
         {{
           runsIn === 0
-            ? 'from the library’s defaults, no run is in them yet'
-            : `fitted to runs, up to ${runsIn} a workload`
+            ? 'from the library’s defaults; no runs yet'
+            : `fitted to your runs, up to ${runsIn} per workload`
         }}
       </p>
       <p v-if="view.targets.length === 0" class="mt-4 text-waiting">
-        The brief has no targets.
-        <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Write one down</NuxtLink>.
+        The brief has no targets yet.
+        <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Set a target</NuxtLink>.
       </p>
       <p v-else-if="missing.length > 0" class="mt-4 text-waiting">
-        {{ noEstimate(view.targets) }} Parts come from Leads or Prices, indexes from Parts or a table of
-        scores.
+        {{ noEstimate(view.targets) }} Add parts in Leads or Prices; add performance indexes in Parts or paste a table of scores.
       </p>
       <template v-else>
         <TargetAxis :view="view" :bench="bench" class="mt-2" />
@@ -166,7 +165,7 @@ useHead({ title: 'Bench · Tarvin' })
         />
       </template>
     </template>
-    <p v-else-if="!bench || !library" class="text-soft" role="status">Measuring up…</p>
+    <p v-else-if="!bench || !library" class="text-soft" role="status">Calculating…</p>
     <template v-else-if="mode === 'runs'">
       <RunTable :view="view" :bench="bench" @changed="changed" @add="writing = true" @open-log="openLog" />
       <BeforeAfter class="mt-6" :bench="bench" />
@@ -207,7 +206,7 @@ useHead({ title: 'Bench · Tarvin' })
       class="pointer-events-none fixed inset-8 z-30 grid place-items-center border-2 border-dashed border-info bg-info-ground/80 text-lg"
       aria-hidden="true"
     >
-      Drop the frame-time log
+      Drop a frame-time log here
     </div>
   </div>
 </template>

@@ -67,7 +67,7 @@ async function seen() {
       await request(`/api/prices/lookouts/${lookoutId}/seen`, { method: 'POST', body: { leadId: seenLead } })
       await load()
     },
-    { message: 'seen to; this lookout no longer announces it' },
+    { message: 'seen; this watch no longer alerts you' },
   )
 }
 const lead = computed(() => leads.value?.find((each) => each.id === leadId.value) ?? shown.value[0] ?? null)
@@ -135,9 +135,9 @@ useKeys({
           <div class="ml-auto flex shrink-0 gap-2 max-md:ml-0">
             <button type="button" class="button" @click="edit(lead.id)">Change</button
             ><button type="button" class="button" @click="pass">
-              {{ lead.state === 'open' ? 'Pass' : 'Open again' }}</button
+              {{ lead.state === 'open' ? 'Pass' : 'Reopen' }}</button
             ><button type="button" class="button button-main" @click="choose">
-              {{ lead.choiceId ? 'Remove' : 'Put into the build' }}
+              {{ lead.choiceId ? 'Remove' : 'Add to the build' }}
             </button>
           </div>
         </div>
@@ -153,7 +153,7 @@ useKeys({
       <div class="flex flex-wrap gap-x-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden">
         <span class="whitespace-nowrap"><span class="key">↑↓</span> move</span
         ><span class="whitespace-nowrap"
-          ><span class="key">K</span> {{ lead.choiceId ? 'remove' : 'keep: into the build' }}</span
+          ><span class="key">K</span> {{ lead.choiceId ? 'remove' : 'keep: add to the build' }}</span
         ><span class="whitespace-nowrap"><span class="key">P</span> pass</span
         ><span class="whitespace-nowrap"><span class="key">A</span> asked</span
         ><span class="whitespace-nowrap"><span class="key">E</span> change</span
@@ -166,10 +166,10 @@ useKeys({
       <p class="text-soft" role="status">
         {{
           leads === null
-            ? 'Reading leads…'
+            ? 'Loading leads…'
             : leads.length > 0
-              ? 'None of this kind. Choose others at the top of the list.'
-              : 'No lead yet. Capture the first with N: a form, the source of a page, or a CSV.'
+              ? 'No leads match. Change the filter at the top of the list.'
+              : 'No leads yet. Press N to add one from a form or a page’s source, or import a CSV.'
         }}
       </p>
     </div>

@@ -7,7 +7,7 @@ const tabs = [
   ['items', 'Orders and items'],
   ['entries', 'Entries'],
   ['dates', 'Dates'],
-  ['sell', 'Sell it'],
+  ['sell', 'Sell'],
 ] as const
 const tab = useRouteState('tab', 'items')
 onMounted(() => {
@@ -33,12 +33,12 @@ useHead({ title: 'Ledger · Tarvin' })
           @change="takeCsv" /></label
       ><a v-if="tab === 'entries'" class="button" :href="`/api/builds/${id}/ledger/csv`" download>CSV</a
       ><a v-if="tab === 'dates'" class="button ml-auto" :href="`/api/builds/${id}/calendar`" download
-        >Dates as a calendar</a
+        >Export dates (calendar)</a
       >
     </PlaceTabs>
     <p v-if="report" class="mb-2" role="status" data-test="ledger-report">{{ report }}</p>
     <p v-if="ledger.failed" class="text-stop" role="alert">{{ ledger.failed }}</p>
-    <p v-else-if="!ledger.view" class="text-soft" role="status">Adding up…</p>
+    <p v-else-if="!ledger.view" class="text-soft" role="status">Loading…</p>
     <div v-else class="grid grid-cols-[minmax(0,1fr)_320px] gap-4 @max-4xl/place:grid-cols-1">
       <div v-if="tab === 'items'" class="flex min-w-0 flex-col gap-4">
         <PlannedOrder

@@ -18,9 +18,9 @@ const load = () =>
 watch(view, load, { immediate: true })
 useKeys({ n: () => (adding.value = true) })
 const modes = [
-  ['open', 'Still open'],
+  ['open', 'Open checks'],
   ['chosen', 'Chosen'],
-  ['steps', 'Steps up'],
+  ['steps', 'Upgrades'],
   ['power', 'Power and room'],
   ['assembly', 'Assembly'],
 ] as const
@@ -66,16 +66,16 @@ function select(key: string) {
     />
     <section v-else-if="mode === 'chosen'" aria-label="what is chosen">
       <p v-if="rows.length === 0" class="mt-1 text-soft">
-        Nothing yet. Put leads into it from Leads, hunt at a street price from Prices, or add a part you own.
+        Nothing chosen yet. Add leads from Leads, hunt at street price from Prices, or add a part you own.
       </p>
       <table v-else class="ledger mt-1">
         <thead>
           <tr>
-            <th>thing</th>
+            <th>part</th>
             <th>scope</th>
             <th>why</th>
-            <th class="!text-right">pay now</th>
-            <th class="!text-right">anyone can pay</th>
+            <th class="!text-right">total</th>
+            <th class="!text-right">market price</th>
             <th><span class="sr-only">actions</span></th>
           </tr>
         </thead>
@@ -84,7 +84,7 @@ function select(key: string) {
         </tbody>
       </table>
       <p v-if="view.removedChoices.length > 0" class="mt-2 text-soft">
-        removed:
+        Removed:
         <button
           v-for="each in view.removedChoices"
           :key="each.id"
@@ -92,7 +92,7 @@ function select(key: string) {
           class="quiet-button mr-3"
           @click="build.putBack(each.id, each.label)"
         >
-          put back {{ each.label }}
+          restore {{ each.label }}
         </button>
       </p>
       <AdviceList :view="view" />

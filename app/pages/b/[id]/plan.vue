@@ -46,12 +46,12 @@ const verdict = computed(() => {
   const stays = found.ways.filter(({ isPresent, payNow }) => isPresent && payNow === 0).length
   const wait =
     found.waitDays === null
-      ? 'one of them seldom comes up'
+      ? 'one of them rarely comes up for sale'
       : found.waitDays === 0
-        ? 'all at hand today'
-        : `all here within ${Math.ceil(found.waitDays)} days in 8 of 10 cases`
-  if (isUpgrade.value) return `${things - stays} new, ${stays} ${stays === 1 ? 'stays' : 'stay'}, ${wait}.`
-  return `${things} things in ${purchases.value} ${purchases.value === 1 ? 'purchase' : 'purchases'}, ${wait}.`
+        ? 'everything available today'
+        : `everything here within ${Math.ceil(found.waitDays)} days in 8 of 10 cases`
+  if (isUpgrade.value) return `${things - stays} new, ${stays} kept, ${wait}.`
+  return `${things} parts in ${purchases.value} ${purchases.value === 1 ? 'purchase' : 'purchases'}, ${wait}.`
 })
 function set(some: Partial<BuildQuestion>) {
   void planning.ask({ ...question.value!, ...some })
@@ -97,9 +97,9 @@ useHead({ title: 'Plan · Tarvin' })
           @upgrade="changing = true"
           @start-over="planning.startOver"
         />
-        <span class="text-soft">by expected cost, of {{ question.ways.length }} ways</span>
+        <span class="text-soft">lowest expected total out of {{ question.ways.length }} options</span>
         <button type="button" class="button ml-auto" :aria-expanded="changing" @click="changing = !changing">
-          Wishes…</button
+          Change wishes…</button
         ><button v-if="planning.asked.value" type="button" class="button" @click="planning.startOver">
           Start over
         </button>
@@ -118,22 +118,21 @@ useHead({ title: 'Plan · Tarvin' })
     />
 
     <div class="mt-3 border-l-4 border-settled py-1 pl-3" role="status" data-test="plan-verdict">
-      <template v-if="state === 'loading'">Gathering every way to get each part…</template>
+      <template v-if="state === 'loading'">Loading every option for each part…</template>
       <template v-else-if="state === 'solving'"
-        >Working it out…
+        >Calculating…
         <button type="button" class="button ml-2" @click="planning.cancel">Stop</button></template
       >
       <template v-else-if="state === 'cancelled'"
         >Stopped.
-        <button type="button" class="button ml-2" @click="planning.ask(question!)">Go on</button></template
+        <button type="button" class="button ml-2" @click="planning.ask(question!)">Continue</button></template
       >
       <template v-else-if="plan?.status === 'infeasible'"
         ><b v-if="withoutWay.length > 0"
-          >No way to get {{ withoutWay.join(', ') }} is known or allowed: add leads, past sales or shop
-          prices, or lower what is wished for.</b
-        ><b v-else>No machine of these ways meets every wish.</b
+          >No option for {{ withoutWay.join(', ') }}: add leads, past sales or shop prices, or relax your wishes.</b
+        ><b v-else>No machine meets every wish with what is on offer.</b
         ><span v-if="maySell && !isUpgrade" class="block text-soft">
-          What is yours stays in it. Let some of it be sold, and something faster may take its place.</span
+          Your own parts stay in. Allow some to be sold and a faster part may take their place.</span
         ></template
       >
       <template v-else-if="plan">
@@ -145,13 +144,13 @@ useHead({ title: 'Plan · Tarvin' })
               :working="() => planWorking(plan!, question!)"
               data-figure="plan-expected"
             />
-            expected {{ plan.sold.length > 0 ? 'once the old is sold' : 'for what is planned' }},
-            <span>{{ money(plan.payNow) }}</span> to pay now: {{ verdict }}</b
+            expected total {{ plan.sold.length > 0 ? 'after selling the old parts' : 'for the parts planned here' }},
+            <span>{{ money(plan.payNow) }}</span> total: {{ verdict }}</b
           >
         </p>
         <p v-if="plan.sold.length > 0" data-test="out-of-pocket">
-          {{ plan.sold.map(({ way }) => way.text).join(', ') }} sold, about
-          <b class="figures">{{ money(plan.payNow! - plan.outOfPocket!) }}</b> comes back:
+          Sell {{ plan.sold.map(({ way }) => way.text).join(', ') }} for about
+          <b class="figures">{{ money(plan.payNow! - plan.outOfPocket!) }}</b> and pay
           <b class="figures" data-figure="out-of-pocket">{{ money(plan.outOfPocket) }}</b> out of pocket.
         </p>
         <p v-if="isUpgrade && plan.fps" data-test="before-after">
@@ -164,21 +163,20 @@ useHead({ title: 'Plan · Tarvin' })
         <p class="text-soft">
           {{
             plan.status === 'optimal'
-              ? `Proven: nothing on offer ${question?.goal === 'fastest' ? 'is faster for that' : 'does it for less'} (${seconds.toFixed(1)} s).`
-              : 'The best found so far, not proven.'
+              ? `Proven: nothing on offer ${question?.goal === 'fastest' ? 'is faster for that money' : 'does it for less'} (${seconds.toFixed(1)} s).`
+              : 'Best plan found so far; not proven.'
           }}
           <template v-if="onReceipt"
-            >With all that is in the build, the receipt then says
+            >Whole build after this plan: total
             <b class="figures text-ink" data-figure="receipt-pay-now">{{ money(onReceipt.totals.payNow) }}</b>
-            to pay now, {{ money(onReceipt.totals.expected) }} expected; today it says
-            {{ money(view.receipt.totals.payNow) }} and {{ money(view.receipt.totals.expected) }}.<template
+            and {{ money(onReceipt.totals.expected) }} expected total; today {{ money(view.receipt.totals.payNow) }} total and {{ money(view.receipt.totals.expected) }} expected total.<template
               v-if="costsMore"
             >
-              It costs more since the build as it stands does not meet every wish.</template
+              The plan costs more because your current build misses a wish.</template
             ></template
           >
         </p>
-        <p v-if="isPresent" class="text-soft">Your build is this plan already.</p>
+        <p v-if="isPresent" class="text-soft">Your build already matches this plan.</p>
         <p v-else class="mt-1 flex gap-2">
           <button
             type="button"
@@ -186,9 +184,9 @@ useHead({ title: 'Plan · Tarvin' })
             :disabled="busy || !onReceipt"
             @click="take('build')"
           >
-            Take this plan</button
+            Use this plan</button
           ><button type="button" class="button" :disabled="busy || !onReceipt" @click="take('variant')">
-            Make it a variant
+            Save as a variant
           </button>
         </p>
       </template>
@@ -210,8 +208,7 @@ useHead({ title: 'Plan · Tarvin' })
         <p v-if="plan.fps" class="mt-2 text-soft">
           <template v-for="(target, at) in question.targets" :key="target.name"
             ><template v-if="at > 0"> · </template>{{ target.name }}
-            <b class="figures text-ink">{{ Math.round(plan.fps[at]!) }}</b> fps, wanted
-            {{ Math.round(target.averageFps) }}</template
+            <b class="figures text-ink">{{ Math.round(plan.fps[at]!) }}</b> fps, target {{ Math.round(target.averageFps) }}</template
           >
         </p>
         <ul v-if="plan.findings.length > 0" class="mt-2 text-xs text-soft">
@@ -219,8 +216,7 @@ useHead({ title: 'Plan · Tarvin' })
         </ul>
         <details v-if="plan.unchecked.length > 0" class="mt-2 text-xs text-waiting" data-test="unchecked">
           <summary>
-            {{ plan.unchecked.length }} {{ plan.unchecked.length === 1 ? 'question' : 'questions' }} of the
-            fit check open: ask before you buy
+            {{ plan.unchecked.length }} {{ plan.unchecked.length === 1 ? 'fit check needs' : 'fit checks need' }} a fact: ask before you buy
           </summary>
           <ul class="mt-1 text-soft">
             <li v-for="what in plan.unchecked" :key="what">{{ what }}</li>
@@ -245,8 +241,8 @@ useHead({ title: 'Plan · Tarvin' })
           :is-done="state === 'done'"
         />
         <PlanWishes :plan="plan" :question="question" :costs="wishes" @ask="planning.ask" />
-        <section v-if="question.bans.length > 0" class="sheet p-3" aria-label="never these">
-          <h2>Never these</h2>
+        <section v-if="question.bans.length > 0" class="sheet p-3" aria-label="banned">
+          <h2>Banned</h2>
           <p v-for="id in question.bans" :key="id">
             {{ bannedText(id) }}
             <button
@@ -254,12 +250,12 @@ useHead({ title: 'Plan · Tarvin' })
               class="quiet-button text-xs"
               @click="set({ bans: question.bans.filter((each) => each !== id) })"
             >
-              allow it again
+              allow again
             </button>
           </p>
         </section>
         <details v-if="(planning.view.value?.leftOut.length ?? 0) > 0" class="sheet p-3">
-          <summary>{{ planning.view.value!.leftOut.length }} ways are left out</summary>
+          <summary>{{ planning.view.value!.leftOut.length }} options left out</summary>
           <ul class="mt-1 text-xs text-soft">
             <li v-for="(each, at) in planning.view.value!.leftOut.slice(0, 40)" :key="at">
               {{ each.text }}: {{ each.why }}

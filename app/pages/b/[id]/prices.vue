@@ -81,7 +81,7 @@ const saveQuery = (query: PriceView['query']) =>
       view.value = await request<PriceView>(`${path()}/query`, { method: 'PUT', body: query })
       await afterChange()
     },
-    { message: 'the query is in force' },
+    { message: 'query applied' },
   )
 const resetQuery = () =>
   run(async () => {
@@ -94,7 +94,7 @@ const useRecipe = (recipeId: string) =>
       view.value = await request<PriceView>(`${path()}/recipe`, { method: 'POST', body: { recipeId } })
       await afterChange()
     },
-    { message: 'the recipe is in force', undo: async () => resetQuery() },
+    { message: 'saved query applied', undo: async () => resetQuery() },
   )
 /** A reading moved: the list beside it and the receipt at the foot follow. */
 async function afterChange() {
@@ -109,13 +109,13 @@ async function hunt(price: number) {
   if (known) {
     const before = known.limit === null ? null : toDecimal(known.limit, part.currency)
     await run(() => build.changeChoice(known.id, { limit }, part.name), {
-      message: `hunting ${part.name} at ${amount(Math.round(price), part.currency)}`,
+      message: `hunting ${part.name} at up to ${amount(Math.round(price), part.currency)}`,
       undo: async () => build.changeChoice(known.id, { limit: before }, part.name),
     })
     return
   }
   await run(() => build.choose({ kind: 'hunt', partId: part.partId, limit }, part.name), {
-    message: `hunting ${part.name} at ${amount(Math.round(price), part.currency)}`,
+    message: `hunting ${part.name} at up to ${amount(Math.round(price), part.currency)}`,
     undo: async () => build.takeOut(build.view!.choices.at(-1)!.id, part.name),
   })
   await loadBriefs()
@@ -130,7 +130,7 @@ async function lookOut(price: number) {
       })
       await loadPart(part.partId)
     },
-    { message: `looking out for ${part.name} at or below ${amount(Math.round(price), part.currency)}` },
+    { message: `watching ${part.name} at or below ${amount(Math.round(price), part.currency)}` },
   )
 }
 async function imported() {
@@ -181,14 +181,13 @@ async function selectPart(part: string) {
             :aria-pressed="mode === each"
             @click="mode = each"
           >
-            {{ each === 'sift' ? `Sift ${view.records.length}` : 'Read' }}
+            {{ each === 'sift' ? `Clean up ${view.records.length}` : 'Price' }}
           </button>
         </div>
       </PriceHead>
       <p v-if="view.part.open" class="text-soft">
-        Nobody knows which one it is, so no sale is its own. What is known of it stands in
-        <NuxtLink to="/parts" class="underline">Parts</NuxtLink>; once the seller has told the model, change
-        the lead to that part.
+        The exact model is not known, so it has no sales of its own. What is known is listed in
+        <NuxtLink to="/parts" class="underline">Parts</NuxtLink>; once the seller names the model, change the lead to that part.
       </p>
       <QueryEditor v-else :view="view" @save="saveQuery" @reset="resetQuery" @recipe="useRecipe" />
       <PriceRead
@@ -220,8 +219,8 @@ async function selectPart(part: string) {
       {{
         failed ||
         (briefs && briefs.length === 0
-          ? 'No part has past sales yet. Paste a page of them (Ctrl+V), or import a CSV.'
-          : 'Reading prices…')
+          ? 'No part has past sales yet. Paste a page of them (Ctrl+V) or import a CSV.'
+          : 'Loading prices…')
       }}
     </div>
     <ImportDialog

@@ -12,9 +12,9 @@ const library = ref<LibraryView | null>(null)
 const mode = useRouteState('mode', 'weighing')
 const focus = useRouteState('against')
 const modes = [
-  ['weighing', 'Weighing'],
+  ['weighing', 'Comparison'],
   ['match', 'Match and spend'],
-  ['turning', 'Turning points'],
+  ['turning', 'Break-even points'],
   ['editions', 'Editions'],
 ] as const
 onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
@@ -60,18 +60,18 @@ const save = (change: SettingsChange, edit?: { machine: string; step: string; am
       '',
     ),
   )
-useHead({ title: 'Scales · Tarvin' })
+useHead({ title: 'Compare · Tarvin' })
 </script>
 
 <template>
   <div class="px-5 py-4">
-    <PlaceTabs v-model="mode" title="Scales" :tabs="modes">
+    <PlaceTabs v-model="mode" title="Compare" :tabs="modes">
       <label v-if="others.length > 1 && mode !== 'editions'" class="ml-auto text-[13px]"
         >compare with
         <select
           class="field !min-h-0 !py-0.5"
           :value="against?.machine.id"
-          aria-label="rival to compare with"
+          aria-label="machine to compare with"
           @change="focus = ($event.target as HTMLSelectElement).value"
         >
           <option v-for="other in others" :key="other.machine.id" :value="other.machine.id">
@@ -83,7 +83,7 @@ useHead({ title: 'Scales · Tarvin' })
     <EditionsLeaf v-if="mode === 'editions'" :view="view" class="mt-3" />
     <template v-else>
       <p class="mt-2 flex flex-wrap items-center gap-2">
-        <span class="text-soft">against</span
+        <span class="text-soft">vs</span
         ><button
           v-for="rival in library?.rivals"
           :key="rival.id"
@@ -101,7 +101,7 @@ useHead({ title: 'Scales · Tarvin' })
           class="rounded border border-dashed px-2 py-0.5 text-xs"
           :class="chosen.includes(other.id) ? 'border-ink bg-ink text-paper' : 'border-soft text-soft'"
           :aria-pressed="chosen.includes(other.id)"
-          title="another build of mine"
+          title="another of your builds"
           @click="toggleBuild(other.id)"
         >
           {{ other.name }}</button

@@ -36,18 +36,17 @@ const ratio = (value: number | null) => (value === null ? '—' : signedPercent(
       <button type="button" class="quiet-button" @click="[before, after] = [after, before]">Swap</button>
     </div>
     <p v-if="compared.pairs.length === 0" class="mt-3 text-soft">
-      These two have no run at the same settings. {{ compared.alone }} runs stand alone.
+      No two runs of these share the same settings. {{ compared.alone }} runs have no counterpart.
     </p>
     <template v-else>
       <p class="mt-3 text-[15px]">
         <template v-if="compared.meanRatio !== null"
-          ><b class="figures">{{ ratio(compared.meanRatio) }}</b> frames on geometric mean over
-          {{ compared.counted }} like pairs<template v-if="compared.meanLowRatio !== null"
+          ><b class="figures">{{ ratio(compared.meanRatio) }}</b> average fps, geometric mean over {{ compared.counted }} matching pairs<template v-if="compared.meanLowRatio !== null"
             >, <b class="figures">{{ ratio(compared.meanLowRatio) }}</b> in the 1 % lows</template
           >.</template
-        ><template v-else>No pair under like conditions: no mean is given.</template
+        ><template v-else>No pair under the same conditions, so there is no mean.</template
         ><span v-if="compared.alone > 0" class="text-soft">
-          {{ compared.alone }} runs have nothing at the same settings beside them.</span
+          {{ compared.alone }} runs have no counterpart at the same settings.</span
         >
       </p>
       <table class="ledger mt-2">
@@ -58,7 +57,7 @@ const ratio = (value: number | null) => (value === null ? '—' : signedPercent(
             <th class="!text-right">before</th>
             <th class="!text-right">after</th>
             <th class="!text-right">change</th>
-            <th class="!text-right">lows</th>
+            <th class="!text-right">1 % low</th>
             <th>conditions</th>
           </tr>
         </thead>
@@ -83,8 +82,8 @@ const ratio = (value: number | null) => (value === null ? '—' : signedPercent(
             <td :class="pair.differs.length > 0 ? 'text-waiting' : ''">
               {{
                 pair.differs.length > 0
-                  ? `unlike, left out: ${pair.differs.join('; ')}`
-                  : 'alike as far as noted'
+                  ? `different conditions, left out: ${pair.differs.join('; ')}`
+                  : 'same conditions as far as noted'
               }}
             </td>
           </tr>

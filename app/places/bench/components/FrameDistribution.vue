@@ -31,7 +31,7 @@ const options = computed<ChartOptions<'bar'>>(() => ({
   events: [],
   scales: {
     x: {
-      ...chartAxis(colour, { title: 'ms a frame', format: (ms) => ms.toFixed(0) }),
+      ...chartAxis(colour, { title: 'ms per frame', format: (ms) => ms.toFixed(0) }),
       min: 0,
       max: highestMs,
       grid: { display: false },
@@ -67,14 +67,14 @@ const options = computed<ChartOptions<'bar'>>(() => ({
 <template>
   <figure class="sheet self-start p-3">
     <figcaption class="text-[13px] font-semibold">
-      Distribution <span class="font-normal text-soft">frames by length; dashed: the rate to hold</span>
+      Distribution <span class="font-normal text-soft">frames by frame time; dashed: target frame rate</span>
     </figcaption>
     <div class="relative h-[190px]">
       <Bar
         :data="data as never"
         :options="options"
         role="img"
-        aria-label="distribution of frame times; the figures stand in the table beside it"
+        aria-label="distribution of frame times; see the table for the figures"
       />
     </div>
   </figure>

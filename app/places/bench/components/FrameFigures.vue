@@ -27,9 +27,9 @@ const marks = [
 <template>
   <div class="sheet p-3">
     <h2>
-      {{ isPart ? 'In the stretch shown' : 'In the whole log' }}
+      {{ isPart ? 'In the selected range' : 'In the whole log' }}
       <span class="font-normal text-soft"
-        >the build’s own 1 % low is by {{ lowMethod === 'percentile' ? 'percentile' : 'worst share' }}</span
+        >this build’s 1 % low uses {{ lowMethod === 'percentile' ? 'the percentile' : 'the worst 1 %' }}</span
       >
     </h2>
     <table class="ledger mt-1">

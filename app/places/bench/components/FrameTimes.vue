@@ -65,9 +65,9 @@ const colours = ['var(--series-1)', 'var(--series-2)']
         v-if="kept.length > 0"
         v-model="picked"
         class="field !min-h-0 !py-0.5"
-        aria-label="open a kept log"
+        aria-label="open a saved log"
       >
-        <option value="">a kept log…</option>
+        <option value="">saved log…</option>
         <option v-for="log in kept" :key="log.id" :value="log.id">{{ log.name }} ({{ log.of }})</option>
       </select>
       <span v-if="newest" class="text-xs text-soft" data-test="read-time"
@@ -78,21 +78,20 @@ const colours = ['var(--series-1)', 'var(--series-2)']
         Save {{ shown[0].name }} as a run…
       </button>
       <label class="ml-auto text-soft"
-        >hold
+        >target
         <input
           v-model.number="target"
           type="number"
           min="1"
           max="1000"
           class="field figures w-20"
-          aria-label="rate to hold"
+          aria-label="target frame rate"
         />
         fps</label
       >
     </div>
     <p v-if="shown.length === 0" class="sheet p-6 text-soft">
-      Drop a frame-time log anywhere on Bench: any CSV with a line for each frame, as frame times or time
-      stamps. It is read here and nothing leaves the machine; a million frames take under two seconds.
+      Drop a frame-time log anywhere on Bench: any CSV with one line per frame, as frame times or timestamps. It is read in your browser and not uploaded; a million frames take under two seconds.
     </p>
     <template v-else>
       <p
@@ -101,7 +100,7 @@ const colours = ['var(--series-1)', 'var(--series-2)']
         class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5"
         role="alert"
       >
-        {{ log.name }}: {{ log.rejected }} lines hold no frame time and are not in the figures.
+        {{ log.name }}: {{ log.rejected }} lines without a frame time were skipped.
         <template v-for="problem in log.problems.slice(0, 4)" :key="problem.line"
           >Line {{ problem.line }}: {{ problem.reason }}.
         </template>
@@ -111,18 +110,18 @@ const colours = ['var(--series-1)', 'var(--series-2)']
           <h2>
             Trace
             <span class="font-normal text-soft"
-              >ms a frame · dashed: {{ target }} fps · ▼ stutter · drag to go in</span
+              >ms per frame · dashed: {{ target }} fps · ▼ stutter · drag to zoom</span
             >
           </h2>
           <button v-if="range" type="button" class="quiet-button" @click="range = null">show all</button>
           <span v-if="shown.length === 2" class="ml-auto flex items-center gap-2 text-soft"
-            >second moved by
+            >shift second log by
             <input
               v-model.number="shift"
               type="number"
               step="100"
               class="field figures !min-h-0 w-24 !py-0.5"
-              aria-label="second log moved by, ms"
+              aria-label="shift of the second log, ms"
             />
             ms <button type="button" class="button !py-0.5" @click="frameView.align">Align</button></span
           >

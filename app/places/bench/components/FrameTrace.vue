@@ -94,7 +94,7 @@ const summary = computed(() =>
   stretches
     .map(({ statistics, stutters }) =>
       statistics
-        ? `${statistics.frames} frames, average ${statistics.averageFps?.toFixed(1)} frames a second, ${stutters.length} stutters`
+        ? `${statistics.frames} frames, average ${statistics.averageFps?.toFixed(1)} fps, ${stutters.length} stutters`
         : 'no frames',
     )
     .join('; '),

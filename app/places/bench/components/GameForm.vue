@@ -63,7 +63,7 @@ async function save() {
   // an emptied field of numbers holds an empty text
   const averageFps = draft.averageFps || null
   if (game === null && averageFps === null) {
-    problem.value = 'one frame rate that somebody measured is needed: without it nothing can be estimated'
+    problem.value = 'Enter one measured frame rate; without it nothing can be estimated.'
     return
   }
   const body = {
@@ -95,14 +95,14 @@ async function save() {
       await request('/api/work/games', { method: 'PUT', body, was: game === null ? 'new' : tag })
       emit('changed')
     },
-    { message: `${draft.name} is kept` },
+    { message: `${draft.name} saved` },
   )
   if (done) emit('close')
 }
 </script>
 
 <template>
-  <form class="sheet mt-2 p-3" aria-label="a game" @submit.prevent="save">
+  <form class="sheet mt-2 p-3" aria-label="game" @submit.prevent="save">
     <div class="flex flex-wrap items-end gap-3">
       <label class="text-xs text-soft"
         >name<input v-model="draft.name" class="field block w-48" aria-label="name of the game" /></label
@@ -116,7 +116,7 @@ async function save() {
           <option v-for="each in shapes" :key="each.key" :value="each.key">{{ each.label }}</option>
         </select></label
       ><label class="text-xs text-soft"
-        >threads it can use<input
+        >threads used<input
           v-model.number="draft.threadsWanted"
           type="number"
           min="1"
@@ -129,7 +129,7 @@ async function save() {
           step="0.1"
           class="field figures block w-24" /></label
       ><label class="text-xs text-soft"
-        >engine’s limit, fps<input
+        >engine fps cap<input
           v-model.number="draft.frameCap"
           type="number"
           min="1"
@@ -140,12 +140,12 @@ async function save() {
     <p class="mt-3 text-soft">
       {{
         game === null
-          ? 'One known rate, from a review or a machine of your own:'
-          : 'A known rate, where the estimates are off as a whole (may stay empty):'
+          ? 'One known frame rate, from a review or your own PC:'
+          : 'A known frame rate, if the estimates are off overall (optional):'
       }}
     </p>
     <p v-if="cpus.length === 0 || cards.length === 0" class="text-waiting">
-      No CPU or card has an index yet: paste a table of scores, or type an index into the part.
+      No CPU or card has a performance index yet: paste a table of scores, or enter an index on the part.
     </p>
     <div v-else class="mt-1 flex flex-wrap items-center gap-2">
       <select v-model="draft.cpuId" class="field max-w-56" aria-label="CPU of the known rate">
@@ -164,7 +164,7 @@ async function save() {
       <select v-model="draft.preset" class="field" aria-label="preset of the known rate">
         <option v-for="each in presets" :key="each" :value="each">{{ each }}</option>
       </select>
-      gave
+      ran at
       <input
         v-model.number="draft.averageFps"
         type="number"
@@ -173,11 +173,11 @@ async function save() {
         class="field figures w-20"
         aria-label="known frame rate"
       />
-      frames a second
+      fps
     </div>
     <p v-if="problem" class="mt-2 text-stop" role="alert">{{ problem }}</p>
     <div class="mt-3 flex gap-2">
-      <button type="submit" class="button button-main" :disabled="busy">Keep the game</button
+      <button type="submit" class="button button-main" :disabled="busy">Save game</button
       ><button type="button" class="button" @click="emit('close')">Cancel</button>
     </div>
   </form>

@@ -18,7 +18,7 @@ const remove = (game: Workload) =>
       emit('changed')
     },
     {
-      message: `${game.name} is removed`,
+      message: `${game.name} removed`,
       undo: async () => {
         const { model: _, fit: __, ...rest } = game
         await request('/api/work/games', { method: 'PUT', body: { ...rest, known: null }, was: 'new' })
@@ -29,9 +29,9 @@ const remove = (game: Workload) =>
 const columns: readonly Column<Workload>[] = [
   { key: 'game', name: 'game', by: (game) => game.name },
   { key: 'kind', name: 'kind', class: 'text-soft', by: (game) => game.kind },
-  { key: 'threads', name: 'threads wanted', isFigure: true, by: (game) => game.threadsWanted },
-  { key: 'presets', name: 'presets, with video memory', class: 'text-xs text-soft' },
-  { key: 'actions', name: 'what to do', isSpoken: true, class: 'text-right whitespace-nowrap' },
+  { key: 'threads', name: 'threads', isFigure: true, by: (game) => game.threadsWanted },
+  { key: 'presets', name: 'presets and video memory', class: 'text-xs text-soft' },
+  { key: 'actions', name: 'actions', isSpoken: true, class: 'text-right whitespace-nowrap' },
 ]
 const presetsText = (game: Workload) =>
   Object.entries(game.presets)
@@ -48,11 +48,11 @@ const presetsText = (game: Workload) =>
         class="button ml-auto"
         @click="writing = { like: typicalGames[0]!.kind, game: null }"
       >
-        Another game…
+        Add a game…
       </button>
     </div>
     <p v-if="library.workloads.length === 0" class="mt-1 text-soft">
-      No game yet. One known frame rate, of any machine whose parts have indexes, is all a game needs.
+      No games yet. A game needs just one known frame rate, from any PC whose CPU and card have an index.
     </p>
     <DataTable
       v-else
@@ -65,7 +65,7 @@ const presetsText = (game: Workload) =>
       <template #presets="{ row: game }">{{ presetsText(game) }}</template>
       <template #actions="{ row: game }">
         <button type="button" class="quiet-button text-xs" @click="writing = { like: `id:${game.id}`, game }">
-          change
+          edit
         </button>
         <button
           type="button"

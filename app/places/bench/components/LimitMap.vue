@@ -27,8 +27,8 @@ const rows = computed(() =>
     : [],
 )
 const letters = {
-  graphics: ['G', 'the card limits'],
-  cpu: ['C', 'the CPU limits'],
+  graphics: ['G', 'GPU limited'],
+  cpu: ['C', 'CPU limited'],
   balanced: ['B', 'balanced'],
 } as const
 const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } as const
@@ -43,22 +43,21 @@ function back() {
 </script>
 
 <template>
-  <section class="sheet p-4" aria-label="limit map">
+  <section class="sheet p-4" aria-label="bottleneck map">
     <div class="flex flex-wrap items-center gap-3">
-      <h2>Limit map</h2>
-      <select v-model="workloadId" class="field" aria-label="workload of the map">
+      <h2>Bottleneck map</h2>
+      <select v-model="workloadId" class="field" aria-label="workload">
         <option v-for="each in view.workloads" :key="each.id" :value="each.id">{{ each.name }}</option>
       </select>
-      <select v-model="upscaling" class="field" aria-label="upscaling on the map">
+      <select v-model="upscaling" class="field" aria-label="upscaling">
         <option value="">no upscaling</option>
         <option v-for="name in Object.keys(workload?.upscaling ?? {})" :key="name" :value="name">
           upscaling: {{ name }}
         </option>
       </select>
       <span class="text-soft"
-        >average fps · G card limits, C CPU limits, B balanced<template v-if="target">
-          · ground: {{ target.averageFps
-          }}<template v-if="target.lowFps"> / {{ target.lowFps }}</template> met, narrow, missed</template
+        >average fps · G GPU limited, C CPU limited, B balanced<template v-if="target">
+          · background: {{ target.averageFps }}<template v-if="target.lowFps"> / {{ target.lowFps }}</template> met, close, missed</template
         ></span
       >
     </div>
@@ -88,7 +87,7 @@ function back() {
             <b class="figures text-[15px]">{{ cell.estimate.averageFps.toFixed(0) }}</b>
             <span class="figures text-xs"
               >{{ letters[cell.estimate.limit][0]
-              }}<template v-if="cell.estimate.videoMemoryShortage > 1">, memory short</template></span
+              }}<template v-if="cell.estimate.videoMemoryShortage > 1">, not enough video memory</template></span
             >
           </td>
         </tr>
@@ -107,11 +106,10 @@ function back() {
       >
     </div>
     <p class="mt-1 text-soft">
-      <template v-if="asItIs">As the machine is.</template
+      <template v-if="asItIs">Your build as it is.</template
       ><template v-else
-        >A machine that is not there: card {{ card }} for {{ bench.machine!.graphicsIndex }}, CPU
-        {{ cpu }} for {{ bench.machine!.cpuIndex }}.
-        <button type="button" class="quiet-button" @click="back">as it is</button></template
+        >Hypothetical: card {{ card }} instead of {{ bench.machine!.graphicsIndex }}, CPU {{ cpu }} instead of {{ bench.machine!.cpuIndex }}.
+        <button type="button" class="quiet-button" @click="back">reset</button></template
       >
     </p>
   </section>

@@ -5,13 +5,13 @@ import { percent, shortDate, signedPercent } from '~/utils/show'
 /** Living with the machine as a judgement, and what was forecast beside what came. */
 const { bench } = defineProps<{ bench: BenchView }>()
 const tone = { well: 'tag-settled', watch: 'tag-waiting', bad: 'tag-stop', 'not known': 'tag-info' } as const
-const words = { well: 'fine', watch: 'watch it', bad: 'not good', 'not known': 'not known' } as const
+const words = { well: 'fine', watch: 'watch this', bad: 'poor', 'not known': 'not known' } as const
 </script>
 
 <template>
   <div class="grid grid-cols-2 gap-3 @max-4xl/place:grid-cols-1">
-    <section class="sheet p-4" aria-label="living with it">
-      <h2>Living with it</h2>
+    <section class="sheet p-4" aria-label="everyday use">
+      <h2>Everyday use</h2>
       <dl class="mt-1">
         <div
           v-for="each in bench.living"
@@ -30,17 +30,16 @@ const words = { well: 'fine', watch: 'watch it', bad: 'not good', 'not known': '
     </section>
     <section class="sheet p-4" aria-label="forecast and result">
       <h2>
-        Forecast and result <span class="font-normal text-soft">frozen when CPU and card were paid for</span>
+        Forecast and result <span class="font-normal text-soft">saved when CPU and card were paid for</span>
       </h2>
       <p v-if="bench.forecasts.length === 0" class="mt-2 text-soft">
-        Nothing is frozen yet. When the CPU or the card is paid for, the estimates of that day are kept, and
-        the first run at the same settings stands beside them.
+        No forecast saved yet. When you pay for the CPU or the card, that day’s estimates are saved and compared with your first run at the same settings.
       </p>
       <table v-else class="ledger mt-1">
         <thead>
           <tr>
             <th>target</th>
-            <th>frozen</th>
+            <th>saved</th>
             <th class="!text-right">forecast</th>
             <th class="!text-right">measured</th>
             <th class="!text-right">error</th>
@@ -62,7 +61,7 @@ const words = { well: 'fine', watch: 'watch it', bad: 'not good', 'not known': '
             <td class="amount" :class="each.kept ? (each.kept.inRange ? 'text-settled' : 'text-stop') : ''">
               {{
                 each.kept
-                  ? `${signedPercent(100 * each.kept.error)}${each.kept.inRange ? '' : ', outside'}`
+                  ? `${signedPercent(100 * each.kept.error)}${each.kept.inRange ? '' : ', outside the range'}`
                   : ''
               }}
             </td>
@@ -71,8 +70,7 @@ const words = { well: 'fine', watch: 'watch it', bad: 'not good', 'not known': '
       </table>
       <p v-for="each in bench.record" :key="each.workloadId" class="mt-2">
         {{ each.workload }}: median error
-        <b class="figures">{{ signedPercent(100 * each.medianError) }}</b> over {{ each.count }}, inside the
-        range {{ percent(each.heldShare) }} of the time.
+        <b class="figures">{{ signedPercent(100 * each.medianError) }}</b> over {{ each.count }}, within the range {{ percent(each.heldShare) }} of the time.
       </p>
     </section>
   </div>

@@ -17,13 +17,13 @@ const unit = ref<FrameUnit>(proposed?.unit ?? 'ms')
     <DialogPanel class="fixed inset-x-0 top-20 mx-auto w-[640px] max-w-[94vw] border border-ink bg-sheet p-5">
       <DialogTitle as="h2" class="!text-[15px]">Frame times in {{ log.file.name }}</DialogTitle>
       <div class="mt-3 flex flex-wrap gap-3">
-        <FormField label="column with the frames" class="flex flex-col"
-          ><select v-model.number="column" class="field" aria-label="column with the frames">
+        <FormField label="frame-time column" class="flex flex-col"
+          ><select v-model.number="column" class="field" aria-label="frame-time column">
             <option v-for="(name, index) in log.head.header" :key="index" :value="index">{{ name }}</option>
           </select></FormField
         >
-        <FormField label="what it holds" class="flex flex-col"
-          ><select v-model="unit" class="field" aria-label="what it holds">
+        <FormField label="contents" class="flex flex-col"
+          ><select v-model="unit" class="field" aria-label="contents of the column">
             <option v-for="(each, key) in frameUnits" :key="key" :value="key">{{ each.name }}</option>
           </select></FormField
         >
@@ -62,9 +62,9 @@ const unit = ref<FrameUnit>(proposed?.unit ?? 'ms')
           :disabled="progress !== null"
           @click="emit('read', { column, unit })"
         >
-          Read it</button
+          Read log</button
         ><button type="button" class="button" @click="emit('close')">
-          {{ progress === null ? 'Never mind' : 'Stop' }}</button
+          {{ progress === null ? 'Cancel' : 'Stop' }}</button
         ><progress
           v-if="progress !== null"
           class="flex-1"

@@ -79,7 +79,7 @@ const ticks = computed(() =>
       </g>
     </svg>
     <p class="text-xs text-soft">
-      ms a frame; the notch allows {{ budget.toFixed(1) }} for {{ target.averageFps }} fps
+      ms per frame; the notch marks {{ budget.toFixed(1) }} ms for {{ target.averageFps }} fps
     </p>
   </figure>
 </template>

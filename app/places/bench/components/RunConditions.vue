@@ -6,12 +6,12 @@ import { lowsCauses, runDrives } from '#core/performance/runs/run'
 /** What the run was made under and what was read beside it; empty is "not noted". */
 const { open } = defineProps<{ open: boolean }>()
 const meters = [
-  ['cpuUse', 'CPU in use, %'],
-  ['cardUse', 'card in use, %'],
-  ['videoMemoryGb', 'video memory, GB'],
-  ['cpuC', 'CPU, °C'],
-  ['cardC', 'card, °C'],
-  ['wallW', 'at the wall, W'],
+  ['cpuUse', 'CPU usage, %'],
+  ['cardUse', 'GPU usage, %'],
+  ['videoMemoryGb', 'video memory used, GB'],
+  ['cpuC', 'CPU temperature, °C'],
+  ['cardC', 'GPU temperature, °C'],
+  ['wallW', 'wall power, W'],
 ] as const
 const causes = lowsCauses.map((cause) => [cause, cause.replace('-', ' ')] as const)
 </script>
@@ -20,38 +20,38 @@ const causes = lowsCauses.map((cause) => [cause, cause.replace('-', ' ')] as con
   <details :open="open">
     <summary class="font-semibold">
       Conditions and readings
-      <span class="font-normal text-soft">runs under unlike conditions are never averaged</span>
+      <span class="font-normal text-soft">runs under different conditions are never averaged</span>
     </summary>
     <div class="mt-2 flex flex-wrap items-end gap-x-3 gap-y-2">
       <TextField
         name="conditions.background"
-        label="other work in the background"
+        label="background programs"
         placeholder="none"
         class="w-44"
       />
       <NumberField
         name="conditions.ambientC"
-        label="room, °C"
+        label="room temperature, °C"
         spoken="room temperature"
         :min="-50"
         class="w-20"
       />
       <ChoiceField name="conditions.sidePanel" label="side panel" none="not noted" :options="['on', 'off']" />
       <TextField name="conditions.gameVersion" label="game version" class="w-24" />
-      <TextField name="conditions.driverVersion" label="driver" spoken="driver version" class="w-24" />
+      <TextField name="conditions.driverVersion" label="driver version" spoken="driver version" class="w-24" />
       <NumberField
         name="conditions.capFps"
-        label="held at, fps"
-        spoken="limiter or screen rate"
+        label="fps cap"
+        spoken="fps cap or screen refresh rate"
         class="w-24"
       />
       <NumberField
         name="conditions.memoryMts"
-        label="memory at, MT/s"
-        spoken="speed the memory ran at"
+        label="memory speed, MT/s"
+        spoken="memory speed"
         class="w-24"
       />
-      <ChoiceField name="conditions.drive" label="started from" none="not noted" :options="runDrives" />
+      <ChoiceField name="conditions.drive" label="installed on" none="not noted" :options="runDrives" />
       <NumberField
         v-for="[name, label] in meters"
         :key="name"
@@ -61,13 +61,13 @@ const causes = lowsCauses.map((cause) => [cause, cause.replace('-', ' ')] as con
       />
       <ChoiceField
         name="lowsCause"
-        label="bad lows come from"
+        label="cause of bad lows"
         spoken="cause of bad lows"
         none="no bad lows"
         :options="causes"
       />
-      <ChoiceField name="noise" label="noise by ear" none="not noted" :options="noises" />
-      <ChoiceField name="feeling" label="it felt" spoken="how it felt" none="not noted" :options="feelings" />
+      <ChoiceField name="noise" label="noise" none="not noted" :options="noises" />
+      <ChoiceField name="feeling" label="feel" spoken="how it felt" none="not noted" :options="feelings" />
     </div>
   </details>
 </template>

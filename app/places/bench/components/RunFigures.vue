@@ -14,10 +14,10 @@ const repeated = computed(() => repeats.length > 0)
         <NumberField name="averageFps" label="average, fps" spoken="average of the run" class="w-24" />
         <NumberField name="lowFps" label="1 % low" spoken="1 % low of the run" class="w-20" />
       </template>
-      <NumberField name="minFps" label="fewest" spoken="fewest of the run" class="w-20" />
-      <NumberField name="maxFps" label="most" spoken="most of the run" class="w-20" />
+      <NumberField name="minFps" label="minimum" spoken="minimum of the run" class="w-20" />
+      <NumberField name="maxFps" label="maximum" spoken="maximum of the run" class="w-20" />
       <button type="button" class="button" @click="emit('append')">Add a repeat</button>
-      <span v-if="repeated" class="pb-1.5 text-soft">the median of the repeats stands</span>
+      <span v-if="repeated" class="pb-1.5 text-soft">the median of the repeats counts</span>
     </div>
     <div v-for="(_, index) in repeats" :key="index" class="mt-1 flex items-start gap-2">
       <span class="w-20 pt-1.5 text-soft">repeat {{ index + 1 }}</span>
@@ -38,8 +38,8 @@ const repeated = computed(() => repeats.length > 0)
       <TextField
         bare
         :name="`repeats[${index}].discarded`"
-        :label="`why repeat ${index + 1} does not count`"
-        placeholder="discarded because… (empty: it counts)"
+        :label="`reason to discard repeat ${index + 1}`"
+        placeholder="reason to discard (empty: it counts)"
         class="flex-1"
       />
       <button type="button" class="quiet-button pt-1.5" @click="emit('remove', index)">remove</button>

@@ -38,7 +38,7 @@ async function keepLog(runId: string) {
     method: 'PUT',
     body: times.buffer as ArrayBuffer,
   })
-  if (!kept.ok) toast.error('The run is saved; its frame times could not be kept beside it.')
+  if (!kept.ok) toast.error('The run is saved, but its frame times could not be stored with it. Drop the log again.')
 }
 
 const workload = computed(() => view.workloads.find((each) => each.id === values.workloadId))
@@ -63,15 +63,15 @@ async function submit() {
 
 <template>
   <FormSheet
-    :title="fromLog ? `A run from ${fromLog.name}` : 'A run'"
-    action="Save the run"
+    :title="fromLog ? `New run from ${fromLog.name}` : 'New run'"
+    action="Save run"
     :form="form"
     @submit="submit"
     @close="emit('close')"
   >
     <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
       <ChoiceField name="workloadId" label="workload" spoken="workload of the run" :options="workloads" />
-      <TextField name="scene" label="scene" placeholder="the usual one" class="w-32" />
+      <TextField name="scene" label="scene" placeholder="default scene" class="w-32" />
       <FormField label="resolution" spoken="resolution of the run"
         ><select
           class="field"
@@ -122,11 +122,11 @@ async function submit() {
       <TextField
         v-if="values.kind === 'published' || isConsole"
         name="origin"
-        :label="isConsole ? 'which console' : 'where, by whom'"
+        :label="isConsole ? 'which console' : 'source'"
         spoken="where it was published"
         class="w-48"
       />
-      <DayField name="ranOn" label="on" spoken="day of the run" />
+      <DayField name="ranOn" label="date" spoken="date of the run" />
     </div>
     <RunFigures
       :repeats="values.repeats ?? []"

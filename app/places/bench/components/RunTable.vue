@@ -52,21 +52,21 @@ const facts = (run: RunView) => [
   ...(run.spread === null
     ? []
     : [
-        `${run.repeats.filter((each) => each.discarded === '').length} repeats, ${percent(run.spread, 1)} apart`,
+        `${run.repeats.filter((each) => each.discarded === '').length} repeats, ${percent(run.spread, 1)} spread`,
       ]),
   ...run.repeats
     .filter((each) => each.discarded !== '')
-    .map((each) => `a repeat of ${each.averageFps} discarded: ${each.discarded}`),
-  ...(run.minFps === null ? [] : [`${run.minFps} to ${run.maxFps ?? '?'} in a second`]),
-  ...(run.readings.cpuUse === null ? [] : [`CPU ${run.readings.cpuUse} % in use`]),
-  ...(run.readings.cardUse === null ? [] : [`card ${run.readings.cardUse} % in use`]),
+    .map((each) => `repeat of ${each.averageFps} discarded: ${each.discarded}`),
+  ...(run.minFps === null ? [] : [`${run.minFps} to ${run.maxFps ?? '?'} fps`]),
+  ...(run.readings.cpuUse === null ? [] : [`CPU usage ${run.readings.cpuUse} %`]),
+  ...(run.readings.cardUse === null ? [] : [`GPU usage ${run.readings.cardUse} %`]),
   ...(run.readings.cpuC === null ? [] : [`CPU ${run.readings.cpuC} °C`]),
-  ...(run.readings.cardC === null ? [] : [`card ${run.readings.cardC} °C`]),
-  ...(run.readings.wallW === null ? [] : [`${run.readings.wallW} W at the wall`]),
+  ...(run.readings.cardC === null ? [] : [`GPU ${run.readings.cardC} °C`]),
+  ...(run.readings.wallW === null ? [] : [`wall power ${run.readings.wallW} W`]),
   ...(run.conditions.ambientC === null ? [] : [`room ${run.conditions.ambientC} °C`]),
   ...(run.conditions.sidePanel === null ? [] : [`side panel ${run.conditions.sidePanel}`]),
   ...(run.conditions.memoryMts ? [`memory at ${run.conditions.memoryMts} MT/s`] : []),
-  ...(run.conditions.drive ? [`from ${run.conditions.drive}`] : []),
+  ...(run.conditions.drive ? [`installed on ${run.conditions.drive}`] : []),
   ...(run.conditions.driverVersion ? [`driver ${run.conditions.driverVersion}`] : []),
   ...(run.noise ? [run.noise] : []),
   ...(run.feeling ? [`felt ${run.feeling}`] : []),
@@ -76,21 +76,21 @@ const order = useRouteState('by')
 const columns: readonly Column<RunView>[] = [
   {
     key: 'day',
-    name: 'day',
+    name: 'date',
     class: 'figures text-xs whitespace-nowrap',
     isLargestFirst: true,
     by: (run) => run.ranOn,
   },
   { key: 'workload', name: 'workload', by: (run) => run.workload },
-  { key: 'at', name: 'at', class: 'whitespace-nowrap', by: (run) => run.settings.height },
+  { key: 'at', name: 'settings', class: 'whitespace-nowrap', by: (run) => run.settings.height },
   { key: 'machine', name: 'machine', class: 'text-xs', by: (run) => run.machine },
   { key: 'kind', name: 'kind', class: 'text-xs', by: (run) => runKinds[run.kind].name },
   { key: 'average', name: 'average', isFigure: true, isLargestFirst: true, by: (run) => run.averageFps },
   { key: 'low', name: '1 % low', isFigure: true, isLargestFirst: true, by: (run) => run.lowFps },
   {
     key: 'fit',
-    name: 'against the fit',
-    title: 'measured frames against the fit, and against a fit without these parts',
+    name: 'vs estimate',
+    title: 'measured fps compared with the fitted estimate, and with an estimate fitted without these parts',
     class: 'text-xs',
     isFigure: true,
     isLargestFirst: true,
@@ -106,11 +106,11 @@ const columns: readonly Column<RunView>[] = [
       <select v-model="which" class="field" aria-label="which runs">
         <option value="all">all machines</option>
         <option value="this">this machine</option>
-        <option value="own">my own</option>
+        <option value="own">mine</option>
         <option value="excluded">left out</option>
       </select>
       <select v-model="workload" class="field" aria-label="workload">
-        <option value="">any workload</option>
+        <option value="">all workloads</option>
         <option v-for="each in view.workloads" :key="each.id" :value="each.id">{{ each.name }}</option>
       </select>
       <span class="text-soft">{{ shown.length }} of {{ bench.runs.length }}</span>
@@ -127,7 +127,7 @@ const columns: readonly Column<RunView>[] = [
     </div>
     <p v-if="report" class="mb-2" role="status" data-test="runs-report">{{ report }}</p>
     <p v-if="shown.length === 0" class="text-soft">
-      No run of this kind. Add one by form, import a CSV, or drop a frame-time log on the page.
+      No runs match. Add one by form, import a CSV, or drop a frame-time log on the page.
     </p>
     <div v-else class="sheet max-h-[560px] overflow-auto">
       <DataTable
@@ -148,7 +148,7 @@ const columns: readonly Column<RunView>[] = [
         <template #at="{ row: run }"
           >{{ run.settings.height }}p {{ run.settings.preset
           }}<template v-if="run.settings.upscaling"> · {{ run.settings.upscaling }}</template
-          ><template v-if="run.settings.frameGeneration"> · generated</template></template
+          ><template v-if="run.settings.frameGeneration"> · with frame generation</template></template
         >
         <template #machine="{ row: run }"
           >{{ run.machine }}<span v-if="run.isThisMachine" class="tag tag-settled ml-1">this</span></template
@@ -178,14 +178,14 @@ const columns: readonly Column<RunView>[] = [
             v-if="run.excluded && run.kind !== 'console-mode'"
             type="button"
             class="quiet-button text-xs"
-            @click="patch(run, { overruled: true }, 'it counted by you', { overruled: false })"
+            @click="patch(run, { overruled: true }, 'it is counted by you', { overruled: false })"
           >
-            let it count</button
+            count it</button
           ><button
             v-else-if="run.overruled"
             type="button"
             class="quiet-button text-xs"
-            @click="patch(run, { overruled: false }, 'left out again')"
+            @click="patch(run, { overruled: false }, 'it is left out again')"
           >
             leave out
           </button>
@@ -199,7 +199,7 @@ const columns: readonly Column<RunView>[] = [
         </template>
         <template #below="{ row: run }"
           ><div class="text-soft">
-            {{ facts(run).join(' · ') || 'Nothing more is noted.' }}
+            {{ facts(run).join(' · ') || 'No more details.' }}
             <button
               v-for="log in run.logs"
               :key="log.id"
@@ -207,7 +207,7 @@ const columns: readonly Column<RunView>[] = [
               class="quiet-button"
               @click="emit('openLog', log.id, log.name)"
             >
-              open its log, {{ log.frames.toLocaleString('en') }} frames
+              open its log ({{ log.frames.toLocaleString('en') }} frames)
             </button>
           </div></template
         >

@@ -31,7 +31,7 @@ const top = computed(
 const at = (fps: number) => `${(100 * fps) / top.value}%`
 const ticks = computed(() => Array.from({ length: Math.floor(top.value / 30) + 1 }, (_, index) => index * 30))
 const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } as const
-const limitWords = { graphics: 'the card limits', cpu: 'the CPU limits', balanced: 'balanced' } as const
+const limitWords = { graphics: 'GPU limited', cpu: 'CPU limited', balanced: 'balanced' } as const
 </script>
 
 <template>
@@ -39,8 +39,7 @@ const limitWords = { graphics: 'the card limits', cpu: 'the CPU limits', balance
     <h2>
       Targets
       <span class="font-normal text-soft"
-        >frames a second · bar: 90 % range of the estimate · ● average ○ 1 % low · │ target · ◆ measured ◇
-        others’ or left out</span
+        >fps · bar: 90 % range of the estimate · ● average ○ 1 % low · │ target · ◆ measured ◇ someone else’s or left out</span
       >
     </h2>
     <div class="mt-3 grid grid-cols-[190px_1fr_210px] items-center gap-x-4">
@@ -110,20 +109,19 @@ const limitWords = { graphics: 'the card limits', cpu: 'the CPU limits', balance
             :data-target="target.workloadId"
           />
           <span class="tag" :class="tone[target.verdict]">{{ target.verdict }}</span>
-          <div v-if="target.heat" class="text-xs text-stop">it {{ target.heat }}</div>
+          <div v-if="target.heat" class="text-xs text-stop">{{ target.heat }}</div>
           <div class="text-xs text-soft">
             <template v-if="target.measured[0]?.stands"
-              >measured {{ target.measured[0].averageFps.toFixed(0) }} stands · </template
+              >measured {{ target.measured[0].averageFps.toFixed(0) }} fps counts · </template
             >{{ limitWords[target.estimate.limit]
-            }}<template v-if="target.estimate.limitShift"> by evidence</template
-            ><template v-if="target.estimate.rough"> · rough</template
-            ><template v-if="target.estimate.isCapped"> · at the engine’s limit</template
-            ><template v-if="target.estimate.videoMemoryShortage > 1"> · video memory is short</template
+            }}<template v-if="target.estimate.limitShift"> adjusted by your runs</template
+            ><template v-if="target.estimate.rough"> · rough estimate</template
+            ><template v-if="target.estimate.isCapped"> · at the engine’s fps cap</template
+            ><template v-if="target.estimate.videoMemoryShortage > 1"> · not enough video memory</template
             ><template v-if="target.estimate.generatedFps !== null">
-              · {{ Math.round(target.estimate.generatedFps) }} shown with generated frames</template
+              · {{ Math.round(target.estimate.generatedFps) }} displayed with frame generation</template
             ><template v-if="target.estimate.unsure.length > 0">
-              · {{ Math.round(target.estimate.range.low) }} to {{ Math.round(target.estimate.range.high) }},
-              not known: {{ target.estimate.unsure.join(', ') }}</template
+              · {{ Math.round(target.estimate.range.low) }} to {{ Math.round(target.estimate.range.high) }} fps; not known: {{ target.estimate.unsure.join(', ') }}</template
             >
           </div>
         </div>

@@ -9,14 +9,14 @@ const rows = computed(() =>
   bench.targets.map((needs) => ({ needs, target: view.targets.find((target) => target.id === needs.id)! })),
 )
 const index = (needed: number | null, have: number) =>
-  needed === null ? 'none will do' : `${Math.ceil(needed)} of ${Math.round(have)}`
+  needed === null ? 'no part is fast enough' : `${Math.ceil(needed)} / ${Math.round(have)}`
 </script>
 
 <template>
   <section class="sheet p-4" aria-label="what the targets need">
     <h2>
       What the targets need
-      <span class="font-normal text-soft">index needed / index you have, the other side unchanged</span>
+      <span class="font-normal text-soft">index needed / index you have, with the other part unchanged</span>
     </h2>
     <table class="ledger mt-1">
       <thead>
@@ -26,8 +26,8 @@ const index = (needed: number | null, have: number) =>
           <th>CPU</th>
           <th>next card up</th>
           <th>next CPU up</th>
-          <th>cheapest change</th>
-          <th>measure next</th>
+          <th>cheapest fix</th>
+          <th>best next measurement</th>
         </tr>
       </thead>
       <tbody>
@@ -57,25 +57,21 @@ const index = (needed: number | null, have: number) =>
           <td>
             <template v-if="needs.nextCpu"
               >{{ needs.nextCpu.name }} <b class="figures">+{{ percent(needs.nextCpu.gain) }}</b></template
-            ><template v-else>none for its board</template>
+            ><template v-else>none for this board</template>
           </td>
           <td>
-            <span v-if="target.verdict === 'met'" class="text-settled">met as it is</span
+            <span v-if="target.verdict === 'met'" class="text-settled">met already</span
             ><template v-else-if="needs.change"
               >{{ needs.change.name }},
-              <span class="figures">{{ signedAmount(needs.change.more, view.currency) }}</span>, to
-              {{ Math.round(needs.change.fps) }} fps</template
+              <span class="figures">{{ signedAmount(needs.change.more, view.currency) }}</span>, reaches {{ Math.round(needs.change.fps) }} fps</template
             ><span v-else class="text-waiting">{{
               target.verdict === 'narrow'
-                ? 'none within what is left; a measurement may settle it'
-                : 'none within what is left'
+                ? 'nothing within what is left; a measurement may settle it'
+                : 'nothing within what is left'
             }}</span>
           </td>
           <td class="text-xs">
-            {{ needs.measure.settings.height }}p {{ needs.measure.settings.preset }}: ±{{
-              percent(needs.measure.halfWidthNow, 1)
-            }}
-            to ±{{ percent(needs.measure.halfWidthAfter, 1) }}
+            {{ needs.measure.settings.height }}p {{ needs.measure.settings.preset }}: narrows ±{{ percent(needs.measure.halfWidthNow, 1) }} to ±{{ percent(needs.measure.halfWidthAfter, 1) }}
           </td>
         </tr>
       </tbody>

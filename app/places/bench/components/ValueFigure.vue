@@ -75,7 +75,7 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
   animation: false,
   scales: {
     x: { ...chartAxis(colour, { title: currency, most: 9 }), min: 0, grid: { display: false } },
-    y: { ...chartAxis(colour, { title: 'frames a second' }), min: 0, grid: { color: colour('--line') } },
+    y: { ...chartAxis(colour, { title: 'fps' }), min: 0, grid: { color: colour('--line') } },
   },
   plugins: {
     legend: { display: false },
@@ -98,7 +98,7 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
       :options="options"
       :plugins="[names]"
       role="img"
-      aria-label="frames by cost; the same figures stand in the table below"
+      aria-label="fps by cost; see the table below for the figures"
     />
   </div>
 </template>

@@ -13,13 +13,12 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
 </script>
 
 <template>
-  <section class="sheet p-4" aria-label="frames for money">
+  <section class="sheet p-4" aria-label="fps for the money">
     <div class="flex flex-wrap items-center gap-3">
       <h2>
-        Frames for money
+        FPS for the money
         <span class="font-normal text-soft"
-          >geometric mean over this build’s targets, by what the machine alone costs in
-          {{ view.currency }}</span
+          >geometric mean over this build’s targets, against the cost of the core machine in {{ view.currency }}</span
         >
       </h2>
       <span class="ml-auto flex gap-1"
@@ -30,7 +29,7 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
           :aria-pressed="basis === 'anyone'"
           @click="basis = 'anyone'"
         >
-          what anyone can pay</button
+          market price</button
         ><button
           type="button"
           class="button !py-0.5"
@@ -43,7 +42,7 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
       >
     </div>
     <p v-if="steps.length === 0" class="mt-2 text-soft">
-      Nothing to compare yet. Add targets in Brief, and prices for whole machines.
+      Nothing to compare yet. Add targets in Brief and prices for whole PCs.
     </p>
     <template v-else>
       <ValueFigure :steps="steps" :currency="view.currency" class="mt-2" />
@@ -56,7 +55,7 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
             <tr>
               <th>machine</th>
               <th class="!text-right">cost</th>
-              <th class="!text-right">frames</th>
+              <th class="!text-right">fps</th>
               <th class="!text-right">cost per frame</th>
               <th>compared with the step below</th>
             </tr>
@@ -77,11 +76,8 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
               <td>
                 <template v-if="step.beatenBy">beaten by {{ nameOf(step.beatenBy) }}</template
                 ><template v-else-if="step.added"
-                  ><span class="figures">{{ signedAmount(step.added.money, view.currency) }}</span> for +{{
-                    step.added.frames.toFixed(1)
-                  }}
-                  fps, {{ amount(Math.round(step.added.perFrame), view.currency) }} each</template
-                ><template v-else>the first step</template>
+                  ><span class="figures">{{ signedAmount(step.added.money, view.currency) }}</span> +{{ step.added.frames.toFixed(1) }} fps at {{ amount(Math.round(step.added.perFrame), view.currency) }} each</template
+                ><template v-else>cheapest</template>
               </td>
             </tr>
           </tbody>

@@ -64,7 +64,7 @@ async function addTask() {
       '/api/work/tasks',
       workTaskSchema,
       { ...task, id: slug(task.name || 'task'), mostThreads: 64 },
-      `${task.name} can be measured now`,
+      `${task.name} can now be measured`,
     )
   )
     task.name = ''
@@ -87,29 +87,26 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
 </script>
 
 <template>
-  <section aria-label="other work">
+  <section aria-label="other workloads">
     <div class="grid grid-cols-2 gap-3 @max-4xl/place:grid-cols-1">
       <article v-for="each in bench.tasks" :key="each.id" class="sheet p-3" :data-task="each.id">
         <div class="flex items-baseline gap-2">
           <h2>{{ each.name }}</h2>
           <span class="text-xs text-soft"
-            >{{ each.lessIsBetter ? 'less is better' : 'more is better' }} · thread scaling exponent
-            {{ each.threadsExponent }}, {{ each.mostThreads }} at most</span
+            >{{ each.lessIsBetter ? 'lower is better' : 'higher is better' }} · thread scaling exponent {{ each.threadsExponent }}, up to {{ each.mostThreads }} threads</span
           >
         </div>
         <p v-if="each.estimate" class="mt-1">
-          This machine: <b class="figures text-[15px]">{{ round(each.estimate.value) }} {{ each.unit }}</b>
+          This PC: <b class="figures text-[15px]">{{ round(each.estimate.value) }} {{ each.unit }}</b>
           <span class="text-soft"
-            >estimate, {{ round(each.estimate.range.low) }} to {{ round(each.estimate.range.high) }} by
-            {{ each.estimate.references }}
-            {{ each.estimate.references === 1 ? 'reference' : 'references' }}</span
+            >estimate {{ round(each.estimate.range.low) }} to {{ round(each.estimate.range.high) }}, from {{ each.estimate.references }} {{ each.estimate.references === 1 ? 'reference' : 'references' }}</span
           >
         </p>
         <p v-else class="mt-1 text-soft">
           {{
             each.results.length === 0
-              ? 'No reference has been measured.'
-              : 'The index of this machine’s CPU is not known.'
+              ? 'No reference measured yet.'
+              : 'This PC’s CPU has no index.'
           }}
         </p>
         <table class="ledger mt-1">
@@ -130,41 +127,41 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
       </article>
     </div>
     <p v-if="bench.tasks.length === 0" class="text-soft">
-      No work is noted yet. Name one below: cutting a clip, start-up, load times.
+      No other workloads yet. Add one below, such as a video export, boot time or load time.
     </p>
     <form class="mt-4 flex flex-wrap items-center gap-2" aria-label="a result" @submit.prevent="addResult">
-      Measured:
-      <select v-model="result.taskId" class="field" aria-label="work">
+      New result:
+      <select v-model="result.taskId" class="field" aria-label="workload">
         <option v-for="each in bench.tasks" :key="each.id" :value="each.id">{{ each.name }}</option>
       </select>
       on
       <select v-model="result.cpuId" class="field" aria-label="CPU it was measured on">
         <option v-for="part in cpus" :key="part.id" :value="part.id">{{ partLabel(part) }}</option>
       </select>
-      took
+      result
       <input
         v-model.number="result.value"
         type="number"
         step="any"
         class="field figures w-24"
-        aria-label="what it took"
+        aria-label="result"
       />
-      {{ bench.tasks.find((each) => each.id === result.taskId)?.unit }}, felt
-      <select v-model="result.feeling" class="field" aria-label="how the work felt">
+      {{ bench.tasks.find((each) => each.id === result.taskId)?.unit }}, feel
+      <select v-model="result.feeling" class="field" aria-label="how it felt">
         <option :value="null">not noted</option>
         <option v-for="each in feelings" :key="each">{{ each }}</option>
       </select>
-      <button type="submit" class="button">Note it</button>
+      <button type="submit" class="button">Add result</button>
     </form>
     <form
       class="mt-2 flex flex-wrap items-center gap-2"
-      aria-label="another kind of work"
+      aria-label="new workload type"
       @submit.prevent="addTask"
     >
-      Another kind:
-      <input v-model="task.name" class="field" placeholder="name" aria-label="name of the work" /> in
-      <input v-model="task.unit" class="field w-20" aria-label="unit of the work" />
-      <label><input v-model="task.lessIsBetter" type="checkbox" /> less is better</label>
+      New workload:
+      <input v-model="task.name" class="field" placeholder="name" aria-label="name of the workload" /> unit
+      <input v-model="task.unit" class="field w-20" aria-label="unit of the workload" />
+      <label><input v-model="task.lessIsBetter" type="checkbox" /> lower is better</label>
       <label
         >thread scaling exponent
         <input
@@ -175,7 +172,7 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
           step="0.05"
           class="field figures w-20"
       /></label>
-      <button type="submit" class="button">Add it</button>
+      <button type="submit" class="button">Add</button>
     </form>
     <p v-if="problem" class="mt-2 text-stop" role="alert">{{ problem }}</p>
   </section>

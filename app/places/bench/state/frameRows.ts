@@ -24,10 +24,10 @@ export function frameRows(
     ['seconds', (s) => s.seconds.toFixed(1)],
     ['average fps', (s) => fps(s.averageFps)],
     ['1 % low, percentile', (s) => fps(s.onePercentLow?.percentile)],
-    ['1 % low, worst share', (s) => fps(s.onePercentLow?.worstShare)],
+    ['1 % low, worst 1 %', (s) => fps(s.onePercentLow?.worstShare)],
     ['0.1 % low, percentile', (s) => fps(s.pointOnePercentLow?.percentile)],
-    ['0.1 % low, worst share', (s) => fps(s.pointOnePercentLow?.worstShare)],
-    ['fewest and most in a second', (s) => `${s.minWindowFps ?? nothing} / ${s.maxWindowFps ?? nothing}`],
+    ['0.1 % low, worst 0.1 %', (s) => fps(s.pointOnePercentLow?.worstShare)],
+    ['minimum and maximum fps', (s) => `${s.minWindowFps ?? nothing} / ${s.maxWindowFps ?? nothing}`],
     [
       `time under ${targetFps} fps`,
       (s) => (s.shareUnderTarget === null ? nothing : percent(s.shareUnderTarget, 1)),
@@ -37,10 +37,10 @@ export function frameRows(
       (s) =>
         s.stuttersPerMinute === null
           ? String(s.stutters)
-          : `${s.stutters} (${s.stuttersPerMinute.toFixed(1)} a minute)`,
+          : `${s.stutters} (${s.stuttersPerMinute.toFixed(1)} per minute)`,
     ],
   ]
-  const ownLow = `1 % low, ${lowMethod === 'percentile' ? 'percentile' : 'worst share'}`
+  const ownLow = `1 % low, ${lowMethod === 'percentile' ? 'percentile' : 'worst 1 %'}`
   return rows.map(([label, of]) => ({
     label,
     isOwnLow: label === ownLow,

@@ -82,7 +82,7 @@ export function useFrameLogs() {
     const own = freshName(name)
     const report = await attempt(async () => {
       const response = await fetch(`/api/bench/frame-logs/${id}`)
-      if (!response.ok) throw new Error('the log is not there')
+      if (!response.ok) throw new Error('log not found')
       return reader().load(own, new Float32Array(await response.arrayBuffer()))
     })
     if (report) logs.value.push({ ...report, name: own, keptId: id })
@@ -116,7 +116,7 @@ export function useFrameLogs() {
   /** Ends the worker in the middle of its work; what it held goes with it. */
   function cancel() {
     if (logs.value.length > 0 && progress.value !== null)
-      failed.value = 'Reading was stopped, and with it the logs that were open; drop them again.'
+      failed.value = 'Reading stopped and the open logs were closed; drop them again.'
     worker?.terminate()
     worker = null
     remote = null

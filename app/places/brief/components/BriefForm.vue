@@ -37,12 +37,12 @@ if (autosave) {
 const saveState = computed(() => {
   if (failure.value !== '') return ''
   if (busy.value) return 'saving…'
-  if (Object.keys(problems.value).length > 0) return 'not saved yet: see the marked fields'
-  return isSaved.value ? 'saved' : 'typing…'
+  if (Object.keys(problems.value).length > 0) return 'not saved: see the marked fields'
+  return isSaved.value ? 'saved' : 'editing…'
 })
 const hasProblem = (...paths: string[]) =>
   Object.keys(problems.value).some((path) => paths.some((each) => path.startsWith(each)))
-const covers = { core: 'the machine alone', ready: 'the machine ready to use', everything: 'everything' }
+const covers = { core: 'core machine', ready: 'machine ready to use', everything: 'everything' }
 const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
 </script>
 
@@ -58,24 +58,24 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
     />
     <div class="space-y-3 text-[16px] leading-[2.3]">
       <p>
-        I am building <BriefBlank name="name" label="name" :width="220" /> ,
-        <BriefBlank name="purpose" label="purpose" :width="420" placeholder="what it is for" />,
+        I’m building <BriefBlank name="name" label="name" :width="220" /> ,
+        <BriefBlank name="purpose" label="purpose" :width="420" placeholder="what for" />,
       </p>
       <p>
-        in <BriefBlank name="region" label="region" :width="150" placeholder="region" />. It may cost
-        <BriefBlank name="budget" label="budget" :width="90" figures />, at a stretch
+        in <BriefBlank name="region" label="region" :width="150" placeholder="region" />. Budget
+        <BriefBlank name="budget" label="budget" :width="90" figures />, stretch
         <BriefBlank name="stretch" label="stretch" :width="90" figures />
-        <BriefBlank name="currency" label="currency" :width="64" figures />, for
+        <BriefBlank name="currency" label="currency" :width="64" figures />, covering
         <ChoiceField
           bare
           name="budgetScope"
-          label="what it pays for"
+          label="what the budget covers"
           :options="covers"
           class="!inline-flex"
         />,
       </p>
       <p>
-        and is wanted by <DayField bare name="wantedBy" label="wanted by" class="!inline-flex" />. I pay the
+        and needed by <DayField bare name="wantedBy" label="needed by" class="!inline-flex" />. I pay the
         <ChoiceField
           bare
           name="houseRules.patience"
@@ -83,7 +83,7 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
           :options="patiences"
           class="!inline-flex"
         />
-        street price. Never bought used:
+        street price. Never buy used:
         <TicksField
           name="houseRules.neverUsed"
           :options="coreRoles.map((role) => [role, roleNames[role]] as const)"
@@ -116,14 +116,14 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
         <MachineRulesForm :rules="values.houseRules.machine" :currency="values.currency" />
       </RuleGroup>
       <RuleGroup
-        title="Faults and lows"
+        title="Faults and 1 % lows"
         :summary="faultSummary(values.houseRules)"
         :has-problem="hasProblem('houseRules.faults', 'houseRules.lowMethod')"
       >
         <ChoiceField
           name="houseRules.lowMethod"
-          label="a 1 % low is"
-          spoken="definition of a low"
+          label="1 % low means"
+          spoken="definition of the 1 % low"
           :options="{ percentile: 'the 99th percentile', 'worst-share': 'the mean of the worst 1 %' }"
           class="w-60"
         />
@@ -133,11 +133,11 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
     <section class="grid grid-cols-2 gap-6 max-md:grid-cols-1">
       <TextField
         name="privateNote"
-        label="for me alone: never exported, never shared"
+        label="private: never exported or shared"
         spoken="private note"
         :rows="3"
       />
-      <TextField name="saleText" label="what a buyer may read" spoken="description for a buyer" :rows="3" />
+      <TextField name="saleText" label="text for a buyer" spoken="description for a buyer" :rows="3" />
     </section>
     <div class="sticky bottom-0 flex items-center gap-3 bg-paper py-1.5">
       <slot name="actions" />

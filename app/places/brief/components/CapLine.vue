@@ -23,7 +23,7 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
 </script>
 
 <template>
-  <section class="border-l-4 border-info pl-4" aria-label="what the cap buys">
+  <section class="border-l-4 border-info pl-4" aria-label="what this budget buys">
     <h2>What {{ cap ? money(cap.cap) : 'the budget' }} buys at today’s street prices</h2>
     <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!cap" class="text-soft" role="status">Calculating…</p>
@@ -38,7 +38,7 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
         <div
           class="flex h-[14px] overflow-hidden border border-line bg-paper"
           role="img"
-          :aria-label="`base ${money(split.base.price)}, card ${money(split.card.price)}, supply ${money(split.supply?.price ?? 0)}, left ${money(split.left)}`"
+          :aria-label="`platform ${money(split.base.price)}, card ${money(split.card.price)}, PSU ${money(split.supply?.price ?? 0)}, left ${money(split.left)}`"
         >
           <span class="bg-series-1" :style="{ width: share(split.base.price) }" /><span
             class="bg-series-2"
@@ -49,7 +49,7 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
           />
         </div>
         <p>
-          <b>{{ split.base.name }}</b> base
+          <b>{{ split.base.name }}</b> platform
           <TheFigure :text="money(split.base.price)" :working="() => capWorking(cap!, split)" /> +
           <b>{{ split.card.name }}</b> <span class="figures">{{ money(split.card.price) }}</span><template
             v-if="split.supply"
@@ -63,9 +63,8 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
         </p>
       </div>
       <p class="mt-1 text-xs text-soft">
-        <span class="text-series-1">■</span> base machine <span class="text-series-2">■</span> graphics card
-        <span class="text-series-3">■</span> supply <span class="text-line">■</span> set aside for what is
-        still missing, {{ money(cap.needs) }}
+        <span class="text-series-1">■</span> platform <span class="text-series-2">■</span> graphics card
+        <span class="text-series-3">■</span> PSU <span class="text-line">■</span> reserved for other missing parts, {{ money(cap.needs) }}
       </p>
     </template>
   </section>

@@ -17,25 +17,25 @@ type Group = 'used' | 'byCondition' | 'bySign' | 'recovered'
 const groups = [
   {
     group: 'used' as Group,
-    title: 'P(fault), used',
+    title: 'fault risk, used',
     keys: roles as readonly string[],
     name: (key: string) => roleNames[key as keyof typeof roleNames],
   },
   {
     group: 'byCondition' as Group,
-    title: 'times, by condition',
+    title: 'multiplier by condition',
     keys: conditions as readonly string[],
     name: (key: string) => key,
   },
   {
     group: 'bySign' as Group,
-    title: 'times, by sign',
+    title: 'multiplier by warning sign',
     keys: faultSigns as readonly string[],
     name: (key: string) => faultSignNames[key as keyof typeof faultSignNames],
   },
   {
     group: 'recovered' as Group,
-    title: 'comes back, by protection',
+    title: 'share recovered, by protection',
     keys: protections as readonly string[],
     name: (key: string) => key,
   },
@@ -63,9 +63,9 @@ const changed = computed(() =>
 <template>
   <details class="mt-2">
     <summary class="cursor-pointer">
-      The table of faults
+      Fault table
       <span class="text-soft">{{
-        changed === 0 ? 'defaults' : `${changed} figure${changed === 1 ? '' : 's'} of your own`
+        changed === 0 ? 'defaults' : `${changed} figure${changed === 1 ? '' : 's'} changed by you`
       }}</span>
     </summary>
     <p v-if="problem" class="text-xs text-stop" role="alert">{{ problem }}</p>
@@ -97,7 +97,7 @@ const changed = computed(() =>
         </tbody>
       </table>
       <label class="self-start"
-        >hassle of one fault
+        >cost of hassle per fault
         <span v-if="isCurrency(currency)" class="figures text-soft">{{
           toDecimal(moneyGroup.hassle.size * moneySize(currency), currency)
         }}</span>
@@ -105,7 +105,7 @@ const changed = computed(() =>
           :value="faults?.hassle ?? ''"
           class="field figures w-24"
           inputmode="decimal"
-          aria-label="hassle of one fault"
+          aria-label="cost of hassle per fault"
           @change="setHassle(($event.target as HTMLInputElement).value)"
       /></label>
     </div>

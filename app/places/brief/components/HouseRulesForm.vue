@@ -7,8 +7,8 @@ const { currency } = defineProps<{ currency: string }>()
   <div class="flex flex-wrap items-end gap-x-6 gap-y-2">
     <NumberField
       name="houseRules.mostFault"
-      label="highest fault risk, %"
-      spoken="a fault at most, percent"
+      label="maximum fault risk, %"
+      spoken="maximum fault risk in percent"
       :max="100"
       :per="100"
       placeholder="any"
@@ -16,8 +16,8 @@ const { currency } = defineProps<{ currency: string }>()
     />
     <NumberField
       name="houseRules.answerDays"
-      label="seller silent after, days"
-      spoken="days until a seller is silent"
+      label="no reply after, days"
+      spoken="days until a seller counts as silent"
       :min="1"
       :step="1"
       class="w-36"
@@ -25,7 +25,7 @@ const { currency } = defineProps<{ currency: string }>()
     <NumberField
       name="houseRules.pickupKm"
       label="maximum pickup distance, km"
-      spoken="fetch at most, kilometres"
+      spoken="maximum pickup distance in kilometres"
       :min="1"
       placeholder="any"
       class="w-44"
@@ -34,14 +34,14 @@ const { currency } = defineProps<{ currency: string }>()
       name="houseRules.perKm"
       :currency="currency"
       label="cost per km"
-      spoken="cost of a kilometre"
+      spoken="cost per kilometre"
       class="w-28"
     />
     <MoneyField
       name="houseRules.perHour"
       :currency="currency"
-      label="your hour"
-      spoken="value of an hour"
+      label="value of your time per hour"
+      spoken="value of your time per hour"
       class="w-28"
     />
   </div>

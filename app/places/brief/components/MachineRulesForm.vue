@@ -7,35 +7,35 @@ const { rules, currency } = defineProps<{
   currency: string
 }>()
 const supply = {
-  factor: 'a factor on the draw',
+  factor: 'draw times a factor',
   twice: 'twice the draw',
-  minimum: 'a minimum',
-  maker: 'what the card’s maker asks',
+  minimum: 'a minimum wattage',
+  maker: 'the GPU maker’s recommendation',
 }
 /** Path, label, accessible name, what an empty field means. */
 const limits = [
-  ['roomC', 'room, °C', 'room temperature', 'usual'],
-  ['oldestCpuYear', 'oldest CPU, year', 'oldest CPU year', 'any'],
-  ['smallestDriveGb', 'smallest drive, GB', 'smallest drive', 'any'],
-  ['leastSupplyW', 'least supply, W', 'least watts of the supply', 'any'],
+  ['roomC', 'room temperature, °C', 'room temperature', 'usual'],
+  ['oldestCpuYear', 'oldest CPU allowed, year', 'oldest CPU year', 'any'],
+  ['smallestDriveGb', 'minimum drive size, GB', 'minimum drive size', 'any'],
+  ['leastSupplyW', 'minimum PSU, W', 'minimum PSU wattage', 'any'],
 ] as const
 </script>
 
 <template>
   <section>
-    <p class="mb-2 text-xs text-soft">Left empty, room and electricity are as in Settings.</p>
+    <p class="mb-2 text-xs text-soft">If left empty, room temperature and electricity price come from Settings.</p>
     <div class="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2">
       <ChoiceField
         name="houseRules.machine.supplyRule.kind"
-        label="size of the supply"
-        spoken="rule for the size of the supply"
+        label="PSU sizing"
+        spoken="PSU sizing rule"
         :options="supply"
       />
       <NumberField
         v-if="rules.supplyRule.kind === 'factor'"
         name="houseRules.machine.supplyRule.factor"
         label="factor"
-        spoken="factor on the draw"
+        spoken="factor on the power draw"
         :min="1"
         :step="0.1"
         class="w-20"
@@ -44,7 +44,7 @@ const limits = [
         v-if="rules.supplyRule.kind === 'minimum'"
         name="houseRules.machine.supplyRule.watts"
         label="watts"
-        spoken="least watts by rule"
+        spoken="minimum watts of the rule"
         class="w-24"
       />
       <NumberField
@@ -56,24 +56,24 @@ const limits = [
         :placeholder="empty"
         class="w-28"
       />
-      <ListField name="houseRules.machine.avoidedMakes" label="makes to avoid" class="w-44" />
+      <ListField name="houseRules.machine.avoidedMakes" label="brands to avoid" class="w-44" />
       <ListField
         name="houseRules.machine.screenPlugs"
-        label="screen inputs"
-        spoken="plugs of the screen"
+        label="monitor inputs"
+        spoken="inputs of the monitor"
         placeholder="HDMI, DisplayPort"
         class="w-40"
       />
       <TextField name="houseRules.machine.colour" optional label="colour" placeholder="any" class="w-24" />
-      <TickField name="houseRules.machine.cablesHidden" label="cables hidden behind glass" />
+      <TickField name="houseRules.machine.cablesHidden" label="hidden cables behind glass" />
       <TickField
         name="houseRules.machine.needsSecurityModule"
-        label="the system asks for a security module"
+        label="TPM required by the OS"
       />
       <NumberField
         name="houseRules.machine.stepThreshold"
-        label="a step is worth it from, % per 10"
-        spoken="threshold of a step"
+        label="upgrade worth it from, % per 10"
+        spoken="threshold for an upgrade"
         class="w-52"
       />
       <MoneyField
@@ -82,20 +82,20 @@ const limits = [
         :currency="currency"
         label="electricity per kWh"
         spoken="tariff"
-        placeholder="usual"
+        placeholder="from Settings"
         class="w-40"
       />
       <NumberField
         name="houseRules.machine.fullHours"
-        label="hours a day: full"
-        spoken="hours at full load"
+        label="hours per day, full load"
+        spoken="hours per day at full load"
         :max="24"
         :step="0.5"
         class="w-28"
       />
       <NumberField
         name="houseRules.machine.idleHours"
-        label="hours a day: idle"
+        label="hours per day idle"
         spoken="hours idle"
         :max="24"
         :step="0.5"

@@ -12,7 +12,7 @@ const toggle = (need: Need) =>
 
 <template>
   <section>
-    <h2>To be used it also needs</h2>
+    <h2>Also needed to use it</h2>
     <div class="mt-1 flex flex-wrap gap-x-6 gap-y-2">
       <span v-for="need in allNeeds" :key="need" class="inline-flex items-start gap-2">
         <label class="inline-flex items-center gap-2 pt-1"

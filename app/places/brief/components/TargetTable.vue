@@ -43,7 +43,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value
 
 <template>
   <section>
-    <h2>It must reach</h2>
+    <h2>Performance targets</h2>
     <table class="ledger mt-1">
       <thead>
         <tr>
@@ -51,7 +51,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value
           <th>resolution</th>
           <th>preset</th>
           <th>upscaling</th>
-          <th title="frames that the card makes up between two">generated frames</th>
+          <th title="frames the card generates between rendered ones">frame generation</th>
           <th>average fps</th>
           <th>1 % low</th>
           <th><span class="sr-only">remove</span></th>
@@ -106,7 +106,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value
             <input
               type="checkbox"
               :checked="target.frameGeneration"
-              :aria-label="`generated frames count in target ${index + 1}`"
+              :aria-label="`count generated frames in target ${index + 1}`"
               @change="change(index, { frameGeneration: ($event.target as HTMLInputElement).checked })"
             />
           </td>
@@ -148,7 +148,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value
       <Plus :size="14" /> target
     </button>
     <p v-else class="mt-2 text-soft">
-      No game yet: make one on Bench, under Games and work, with one known frame rate.
+      No games yet: add one in Bench under Games and work, with one known frame rate.
     </p>
   </section>
 </template>

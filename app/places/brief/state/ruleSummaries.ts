@@ -15,9 +15,9 @@ export function buyingSummary(
     [
       mostFault != null && `fault risk up to ${Math.round(1000 * mostFault) / 10} %`,
       pickupKm != null && `pickup up to ${pickupKm} km`,
-      `a seller is silent after ${answerDays} ${answerDays === 1 ? 'day' : 'days'}`,
-      Number(perKm) > 0 && `${perKm} ${currency} a km`,
-      Number(perHour) > 0 && `${perHour} ${currency} an hour`,
+      `seller silent after ${answerDays} ${answerDays === 1 ? 'day' : 'days'}`,
+      Number(perKm) > 0 && `${perKm} ${currency} per km`,
+      Number(perHour) > 0 && `${perHour} ${currency} per hour`,
     ],
     '',
   )
@@ -28,15 +28,15 @@ export function machineSummary({ machine }: Rules): string {
   const makes = machine.avoidedMakes ?? []
   return or(
     [
-      `supply: ${supplyRuleText(machine.supplyRule as SupplyRule)}`,
+      `PSU: ${supplyRuleText(machine.supplyRule as SupplyRule)}`,
       machine.roomC != null && `room ${machine.roomC} °C`,
-      machine.oldestCpuYear != null && `CPU from ${machine.oldestCpuYear} on`,
-      machine.smallestDriveGb != null && `drive from ${machine.smallestDriveGb} GB`,
-      machine.leastSupplyW != null && `supply from ${machine.leastSupplyW} W`,
-      makes.length > 0 && `not ${makes.join(', ')}`,
+      machine.oldestCpuYear != null && `CPU from ${machine.oldestCpuYear} or newer`,
+      machine.smallestDriveGb != null && `drive at least ${machine.smallestDriveGb} GB`,
+      machine.leastSupplyW != null && `PSU at least ${machine.leastSupplyW} W`,
+      makes.length > 0 && `no ${makes.join(', ')}`,
       machine.colour != null && `all ${machine.colour}`,
-      machine.cablesHidden && 'cables hidden',
-      machine.needsSecurityModule && 'security module',
+      machine.cablesHidden && 'hidden cables',
+      machine.needsSecurityModule && 'TPM required',
     ],
     '',
   )
@@ -56,7 +56,7 @@ export function faultSummary({ faults, lowMethod }: Rules): string {
   )
   return or(
     [
-      own === 0 ? 'faults as in Settings' : `${own} ${own === 1 ? 'fault figure' : 'fault figures'} of yours`,
+      own === 0 ? 'faults as in Settings' : `${own} fault ${own === 1 ? 'figure' : 'figures'} changed by you`,
       `1 % low: ${lowMethod === 'worst-share' ? 'mean of the worst 1 %' : '99th percentile'}`,
     ],
     '',

@@ -21,7 +21,7 @@ const next = computed(() => {
   const stop = strip.findings[0]?.what ?? strip.breaches[0]
   if (stop) return `fix: ${stop}`
   if (strip.emptyRoles.length > 0) return `find a ${roleNames[strip.emptyRoles[0]!]}`
-  return 'weigh it against the rivals'
+  return 'compare it with rivals'
 })
 </script>
 
@@ -37,7 +37,7 @@ const next = computed(() => {
         </h2>
         <p class="text-soft">
           {{ strip.purpose
-          }}<template v-if="strip.wantedBy"> · wanted by {{ longDate(strip.wantedBy) }}</template>
+          }}<template v-if="strip.wantedBy"> · due {{ longDate(strip.wantedBy) }}</template>
         </p>
         <p v-if="strip.state === 'sold'" class="mt-2">
           sold for
@@ -45,7 +45,7 @@ const next = computed(() => {
           <b class="figures">{{ amount(strip.receipt.account.profit?.amount ?? null, strip.currency) }}</b>
         </p>
         <p v-else-if="strip.state === 'apart'" class="mt-2 text-soft">
-          taken apart; its things are on the shelf
+          parted out; its parts are on the shelf
         </p>
         <p v-else class="mt-2"><span class="text-soft">next: </span>{{ next }}</p>
       </div>
@@ -60,7 +60,7 @@ const next = computed(() => {
           <span v-if="weakest.verdict" class="tag" :class="verdictTone[weakest.verdict]">{{
             weakest.verdict
           }}</span>
-          <div v-if="weakest.heat" class="text-xs text-stop">it {{ weakest.heat }}</div>
+          <div v-if="weakest.heat" class="text-xs text-stop">{{ weakest.heat }}</div>
         </div>
       </div>
       <div
@@ -72,7 +72,7 @@ const next = computed(() => {
     </div>
     <div class="flex items-center gap-6 border-t border-dashed border-line px-4 py-2">
       <div class="leading-tight">
-        <div class="text-[11px] text-soft">pay now</div>
+        <div class="text-[11px] text-soft">total</div>
         <TheFigure
           :text="amount(strip.receipt.totals.payNow, strip.currency)"
           :working="() => totalWorking(strip.receipt, 'payNow')"
@@ -80,7 +80,7 @@ const next = computed(() => {
         />
       </div>
       <div class="leading-tight">
-        <div class="text-[11px] text-soft">expected</div>
+        <div class="text-[11px] text-soft">expected total</div>
         <TheFigure
           :text="amount(strip.receipt.totals.expected, strip.currency)"
           :working="() => totalWorking(strip.receipt, 'expected')"

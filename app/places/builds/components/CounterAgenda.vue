@@ -9,9 +9,9 @@ const entries = computed(() => agenda(strips, session.view!.today))
 </script>
 
 <template>
-  <section class="border-l-4 border-settled pl-4" aria-label="today at the counter">
-    <h2>Today at the counter</h2>
-    <p v-if="entries.length === 0" class="mt-1 text-soft">Nothing presses.</p>
+  <section class="border-l-4 border-settled pl-4" aria-label="today">
+    <h2>Today</h2>
+    <p v-if="entries.length === 0" class="mt-1 text-soft">Nothing urgent.</p>
     <ul class="mt-1">
       <li v-for="entry in entries.slice(0, 7)" :key="entry.text" class="flex items-baseline gap-3 py-0.5">
         <span class="tag w-[68px] text-center" :class="`tag-${entry.tone}`">{{ entry.when }}</span>

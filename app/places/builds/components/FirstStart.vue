@@ -13,10 +13,10 @@ const begin = reactive({ name: '', budget: '', currency: session.view!.homeCurre
 const said = ref('')
 const emit = defineEmits<{ loaded: [] }>()
 const comesOfIt = [
-  ['past sales', 'what it really sells for, how long a wait'],
-  ['a listing', 'what to ask the seller, what to offer'],
-  ['a specification', 'a part that is checked for fit and power'],
-  ['a table of past sales', 'the same, with any headers'],
+  ['past sales', 'what it really sells for and how long to wait'],
+  ['a listing', 'what to ask the seller and what to offer'],
+  ['a spec sheet', 'a part checked for fit and power'],
+  ['a table of past sales', 'the same, with any column headers'],
 ] as const
 const look = () => {
   if (typed.value.trim() !== '') pasted.value = typed.value
@@ -53,7 +53,7 @@ const loadSample = () =>
       await session.load()
       emit('loaded')
     },
-    { message: 'the sample data is in; Settings takes it out again' },
+    { message: 'sample data loaded; remove it in Settings' },
   )
 </script>
 
@@ -61,8 +61,7 @@ const loadSample = () =>
   <div>
     <h1 class="mt-4">What do you have?</h1>
     <p class="mt-1 text-soft">
-      Paste anything you have copied: a page of past sales, a listing, a spec sheet, a CSV. Tarvin shows what
-      it understood before it keeps anything.
+      Paste anything you have copied: past sales, a listing, a spec sheet, a CSV. Tarvin shows what it understood before it saves anything.
     </p>
     <div class="mt-3 grid grid-cols-[minmax(0,1fr)_340px] gap-5 max-md:grid-cols-1">
       <div class="sheet border-dashed p-4">
@@ -81,12 +80,12 @@ const loadSample = () =>
               aria-label="file to read"
               @change="choose" /></label
           ><button type="button" class="button" @click="pasted = salesSample">
-            Take a sample: past sales of a graphics card
+            Try a sample: past sales of a graphics card
           </button>
         </div>
       </div>
       <div>
-        <h2 class="!text-[14px]">What comes of it</h2>
+        <h2 class="!text-[14px]">What you get</h2>
         <table class="ledger mt-1">
           <tbody>
             <tr v-for="[what, then] in comesOfIt" :key="what">
@@ -98,9 +97,9 @@ const loadSample = () =>
       </div>
     </div>
     <form class="mt-6 border-t border-line pt-5 text-[16px]" novalidate @submit.prevent="create">
-      Or begin with the machine: I am building
+      Or start with a build:
       <input v-model="begin.name" class="field w-44" placeholder="a name" aria-label="name of the build" />
-      for at most
+      budget
       <input
         v-model="begin.budget"
         class="field figures w-24"
@@ -114,19 +113,17 @@ const loadSample = () =>
         class="button button-main ml-2"
         :disabled="busy || begin.name.trim() === '' || begin.budget.trim() === ''"
       >
-        Begin
+        Start
       </button>
       <p class="mt-1 text-xs text-soft">
-        The currency becomes your home currency; it can be changed in Settings. Everything else is asked when
-        it first matters.
+        This becomes your home currency; change it in Settings. Everything else is asked when needed.
       </p>
     </form>
     <div class="mt-6 grid grid-cols-2 gap-4 max-md:grid-cols-1">
       <section class="sheet p-4">
-        <h2 class="!text-[14px]">Look around first</h2>
+        <h2 class="!text-[14px]">Try the sample first</h2>
         <p class="mt-1 text-soft">
-          A made-up workshop with a few builds, thousands of sales and about 150 listings. Settings takes it
-          out again.
+          A made-up workshop with a few builds, thousands of sales and about 150 listings. Remove it any time in Settings.
         </p>
         <button type="button" class="button mt-2" :disabled="busy" @click="loadSample">
           Load the sample data
@@ -134,9 +131,9 @@ const loadSample = () =>
         <p v-if="said" class="mt-1 text-soft" role="status">{{ said }}</p>
       </section>
       <section class="sheet p-4">
-        <h2 class="!text-[14px]">Moving from another machine</h2>
+        <h2 class="!text-[14px]">Moving from another computer</h2>
         <p class="mt-1 text-soft">
-          Open a build, an edition somebody sent, a parts library; a backup in Settings.
+          Open a build, an edition someone sent you, or a parts library. Backups are in Settings.
         </p>
         <NuxtLink to="/settings" class="button mt-2 inline-block">Open a backup…</NuxtLink>
       </section>

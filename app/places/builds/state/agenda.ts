@@ -27,8 +27,8 @@ export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntr
       return [
         ...cameIn(strip).map(({ hits, cheapest }) => ({
           tone: 'settled' as const,
-          when: 'came in',
-          text: `${strip.name}: ${hits.length > 1 ? `${hits.length} × ` : ''}${cheapest.partName} at or below ${formatAmount(cheapest.limit, cheapest.currency)}${hits.length > 1 ? ', from' : ', for'} ${formatAmount(cheapest.cost, cheapest.currency)} at ${cheapest.source}${cheapest.manner === 'auction' ? ', as the bid stands' : ''}${cheapest.tooCheap ? ', far under the street' : ''}`,
+          when: 'under limit',
+          text: `${strip.name}: ${hits.length > 1 ? `${hits.length} × ` : ''}${cheapest.partName} at or below your ${formatAmount(cheapest.limit, cheapest.currency)}${hits.length > 1 ? ', from' : ','} ${formatAmount(cheapest.cost, cheapest.currency)} at ${cheapest.source}${cheapest.manner === 'auction' ? ' (current bid)' : ''}${cheapest.tooCheap ? '; suspiciously cheap' : ''}`,
           to: `${at('leads')}?show=hits&lead=${cheapest.leadId}`,
         })),
         ...strip.findings
@@ -48,13 +48,13 @@ export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntr
         ...strip.gone.map(({ leadId, title }) => ({
           tone: 'stop' as const,
           when: 'gone',
-          text: `${strip.name}: ${title} is no longer on offer`,
+          text: `${strip.name}: ${title} is no longer listed`,
           to: `${at('leads')}?show=chosen&lead=${leadId}`,
         })),
         ...silentIn(strip).map(({ leadId, title, days: silentDays }) => ({
           tone: 'waiting' as const,
           when: 'silent',
-          text: `No word for ${silentDays} days on ${title}: it no longer counts among the offers standing`,
+          text: `No reply for ${silentDays} days on ${title}: no longer counted as an open offer`,
           to: `${at('leads')}?show=asked&lead=${leadId}`,
         })),
         ...(strip.receipt.state === 'over'
@@ -62,7 +62,7 @@ export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntr
               {
                 tone: 'stop' as const,
                 when: 'money',
-                text: `${strip.name} is past its stretch`,
+                text: `${strip.name} is over its stretch`,
                 to: at('machine'),
               },
             ]
@@ -79,8 +79,8 @@ export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntr
           ? [
               {
                 tone: 'waiting' as const,
-                when: days < 0 ? `${-days} d late` : `${days} days`,
-                text: `${strip.name}: ${empty} ${empty === 1 ? 'role' : 'roles'} empty`,
+                when: days < 0 ? `${-days} d overdue` : `${days} days`,
+                text: `${strip.name}: ${empty} ${empty === 1 ? 'part' : 'parts'} missing`,
                 to: at('leads'),
               },
             ]

@@ -45,9 +45,9 @@ const money = (value: number | null) => amount(value, sheet.value!.currency)
 const words = computed(() => {
   const view = sheet.value
   if (!view) return ''
-  const asked = view.askedBy === 'listing' ? 'The ask' : 'The last counter-offer'
+  const asked = view.askedBy === 'listing' ? 'The asking price' : 'The latest counter-offer'
   if (lead.manner === 'auction' && view.walkAway !== null && view.walkAway > 0)
-    return `An auction: bid ${money(view.walkAway)} at most.`
+    return `An auction: bid at most ${money(view.walkAway)}.`
   return haggleWords(view.advice, asked)
 })
 const tone = {
@@ -76,7 +76,7 @@ const name = {
       <p class="mt-1">{{ words }}</p>
       <dl v-if="sheet.walkAway !== null" class="mt-2 grid grid-cols-4 gap-2 text-center">
         <div>
-          <dt class="text-xs text-soft">opening</dt>
+          <dt class="text-xs text-soft">first offer</dt>
           <dd>
             <TheFigure
               strong
@@ -87,7 +87,7 @@ const name = {
           </dd>
         </div>
         <div>
-          <dt class="text-xs text-soft">aim</dt>
+          <dt class="text-xs text-soft">fair offer</dt>
           <dd>
             <TheFigure
               strong
@@ -98,7 +98,7 @@ const name = {
           </dd>
         </div>
         <div>
-          <dt class="text-xs text-soft">walk away above</dt>
+          <dt class="text-xs text-soft">most to pay</dt>
           <dd>
             <TheFigure
               strong
@@ -109,12 +109,12 @@ const name = {
           </dd>
         </div>
         <div>
-          <dt class="text-xs text-soft">{{ sheet.askedBy === 'listing' ? 'ask' : 'counter-offer' }}</dt>
+          <dt class="text-xs text-soft">{{ sheet.askedBy === 'listing' ? 'asking price' : 'counter-offer' }}</dt>
           <dd class="figures font-semibold text-waiting">{{ money(sheet.ask) }}</dd>
         </div>
       </dl>
       <p v-if="sheet.asks.length > 1" class="mt-1 text-soft">
-        asked before:
+        earlier asking prices:
         <span class="figures">{{
           sheet.asks.map((each) => `${money(each.ask)} on ${shortDate(each.day)}`).join(', ')
         }}</span>
@@ -130,7 +130,7 @@ const name = {
           ><button
             type="button"
             class="quiet-button text-xs"
-            aria-label="take this out of the log"
+            aria-label="remove from the log"
             @click="drop(each.id)"
           >
             ×
@@ -138,25 +138,25 @@ const name = {
         </li>
       </ol>
       <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="add">
-        <select v-model="by" class="field" aria-label="who said it">
+        <select v-model="by" class="field" aria-label="who made the offer">
           <option value="me">I offer</option>
-          <option value="seller">the seller says</option>
+          <option value="seller">seller asks</option>
         </select>
         <input
           v-model="figure"
           class="field figures w-24"
           inputmode="decimal"
           placeholder="0.00"
-          aria-label="figure said"
+          aria-label="amount offered"
         /><input
           v-model="note"
           class="field min-w-0 flex-1"
-          placeholder="words"
-          aria-label="words said"
-        /><button type="submit" class="button">Note</button>
+          placeholder="note"
+          aria-label="note on the offer"
+        /><button type="submit" class="button">Add</button>
       </form>
       <div v-if="sheet.combinations.length > 0" class="mt-2 border-t border-line pt-1">
-        <h3 class="text-xs text-soft">offers standing at once, within what is left</h3>
+        <h3 class="text-xs text-soft">all open offers together fit what is left</h3>
         <p v-for="each in sheet.combinations" :key="each.titles.join()" class="flex justify-between gap-2">
           <span class="truncate">{{ each.titles.join(' + ') }}</span><span class="figures shrink-0"
             >{{ amount(each.cost, sheet.buildCurrency) }},

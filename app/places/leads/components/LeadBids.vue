@@ -13,21 +13,20 @@ const money = (value: number) => amount(value, build.view!.currency)
 </script>
 
 <template>
-  <section class="sheet p-3" aria-label="the most to bid">
-    <h2>The most to bid</h2>
+  <section class="sheet p-3" aria-label="maximum bid">
+    <h2>Maximum bid</h2>
     <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!sheet" class="text-soft">being worked out…</p>
+    <p v-else-if="!sheet" class="text-soft">calculating…</p>
     <p v-else-if="!bids || !own" class="text-soft">
-      Not known: it is a lot, it is over, it ends after the day wanted, or nothing says what the part costs
-      otherwise.
+      No maximum bid: it is a lot, it has ended, it ends after your date, or there is no other price for the part to compare with.
     </p>
     <template v-else>
       <p class="mt-1">
         <template v-if="own.bid === null"
-          >Let this one go: it stands above what getting one is expected to cost otherwise.</template
+          >Skip this one: it already costs more than you should expect to pay elsewhere.</template
         ><template v-else
           >Bid <b class="figures" data-figure="most-to-bid">{{ amount(own.bid, own.currency) }}</b>
-          {{ own.currency }} at most, once and for all: the chance to win is
+          {{ own.currency }} at most, in one bid; chance to win
           <span class="figures">{{ percent(own.chance, 0) }}</span>.</template
         >
       </p>
@@ -36,8 +35,8 @@ const money = (value: number) => amount(value, build.view!.currency)
           <tr>
             <th>ends</th>
             <th>auction</th>
-            <th class="!text-right">stands at</th>
-            <th class="!text-right">bid at most</th>
+            <th class="!text-right">current bid</th>
+            <th class="!text-right">maximum bid</th>
             <th class="!text-right">chance</th>
           </tr>
         </thead>
@@ -57,13 +56,10 @@ const money = (value: number) => amount(value, build.view!.currency)
         </tbody>
       </table>
       <p class="mt-1 text-soft">
-        Bidding so, one is won with a chance of {{ percent(bids.chance, 0) }}, and getting one is expected to
-        cost
+        With these bids you win one with a chance of {{ percent(bids.chance, 0) }}; expected cost
         <span class="figures text-ink" data-figure="bids-expected">{{ money(bids.expected) }}</span>
-        {{ build.view!.currency }}, against
-        <span class="figures">{{ money(bids.otherwise) }}</span> otherwise. From {{ bids.sales }}
-        {{ bids.sales === 1 ? 'sale' : 'sales' }}; the earlier the auction, the less it is worth, since others
-        follow.
+        {{ build.view!.currency }}, instead of
+        <span class="figures">{{ money(bids.otherwise) }}</span> without them. From {{ bids.sales }} {{ bids.sales === 1 ? 'sale' : 'sales' }}. Bid less in early auctions: more will follow.
       </p>
     </template>
   </section>

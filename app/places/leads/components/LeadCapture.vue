@@ -40,8 +40,8 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
 
 <template>
   <FormSheet
-    :title="editing ? 'Change the lead' : 'Capture a lead'"
-    :action="editing ? 'Save the lead' : 'Add the lead'"
+    :title="editing ? 'Edit lead' : 'New lead'"
+    :action="editing ? 'Save lead' : 'Add lead'"
     :form="form"
     @submit="form.submit"
     @close="close"
@@ -59,14 +59,14 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
     <div class="grid grid-cols-4 gap-x-3 gap-y-2 max-md:grid-cols-2">
       <TextField name="title" label="title" class="col-span-2" />
       <ChoiceField name="sourceId" label="source" placeholder="choose" :options="sources" />
-      <MoneyField name="price" currency-name="currency" label="ask" currency-spoken="currency of the ask" />
+      <MoneyField name="price" currency-name="currency" label="asking price" currency-spoken="currency of the asking price" />
       <ChoiceField name="condition" label="condition" :options="conditions" />
-      <ChoiceField name="manner" label="manner of sale" :options="manners" />
+      <ChoiceField name="manner" label="sale type" :options="manners" />
       <DayField name="listedOn" label="listed on" />
       <DayField name="endsOn" label="ends on" />
-      <MoneyField name="shipping" optional label="shipping, if stated" spoken="shipping" />
-      <TextField name="place" label="place" />
-      <TextField name="url" label="page" class="col-span-2" />
+      <MoneyField name="shipping" optional label="shipping" spoken="shipping" />
+      <TextField name="place" label="location" />
+      <TextField name="url" label="link" class="col-span-2" />
       <TextField name="note" label="note" :rows="2" class="col-span-full" />
       <LeadThings
         :things="values.things"
@@ -96,7 +96,7 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
         @change="form.assign({ tillCredit: $event })"
       />
       <fieldset class="col-span-full">
-        <legend class="text-xs text-soft">what it makes necessary: an adapter, metalwork, screws</legend>
+        <legend class="text-xs text-soft">extra costs: an adapter, metalwork, screws</legend>
         <div v-for="(_, index) in values.extras" :key="index" class="mt-1 flex items-start gap-2">
           <TextField bare :name="`extras[${index}].label`" :label="`extra ${index + 1}`" class="flex-1" />
           <MoneyField
@@ -116,15 +116,15 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
       </fieldset>
       <TextField
         name="text"
-        label="text of the listing: its facts are read from it"
-        spoken="text of the listing"
+        label="listing text: facts are read from it"
+        spoken="listing text"
         :rows="2"
         class="col-span-full text-xs"
       />
     </div>
     <template #actions>
       <button v-if="editing" type="button" class="quiet-button" @click="discard">
-        discard what was typed
+        discard changes
       </button>
     </template>
   </FormSheet>

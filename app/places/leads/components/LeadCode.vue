@@ -11,12 +11,11 @@ const emit = defineEmits<{ change: [code: LeadInput['code']] }>()
 <template>
   <fieldset>
     <label class="flex gap-2 text-xs text-soft"
-      ><input type="checkbox" :checked="code !== null" @change="emit('change', code ? null : blankCode())" />a
-      code at checkout</label
+      ><input type="checkbox" :checked="code !== null" @change="emit('change', code ? null : blankCode())" />coupon code</label
     >
     <div v-if="code" class="mt-1 flex flex-wrap items-start gap-x-2 gap-y-1">
-      <TextField name="code.word" label="word" spoken="code" class="w-24" />
-      <ChoiceField name="code.kind" label="takes off" spoken="kind of code" :options="['percent', 'fixed']" />
+      <TextField name="code.word" label="code" spoken="code" class="w-24" />
+      <ChoiceField name="code.kind" label="discount type" spoken="discount type" :options="['percent', 'fixed']" />
       <MoneyField name="code.value" label="value" spoken="value of the code" class="w-20" />
       <MoneyField
         name="code.minSpend"
@@ -29,8 +28,8 @@ const emit = defineEmits<{ change: [code: LeadInput['code']] }>()
       <MoneyField
         name="code.cap"
         optional
-        label="at most"
-        spoken="most it takes off"
+        label="maximum discount"
+        spoken="maximum discount"
         placeholder="any"
         class="w-20"
       />
@@ -38,14 +37,14 @@ const emit = defineEmits<{ change: [code: LeadInput['code']] }>()
       <DayField name="code.validUntil" label="until" spoken="code valid until" class="w-32" />
       <ChoiceField
         name="code.role"
-        label="on"
-        spoken="what the code is on"
+        label="applies to"
+        spoken="what the code applies to"
         none="the order"
         :options="roleNames"
       />
-      <TickField name="code.stackable" label="with others" class="pt-5" />
-      <TickField name="code.onlyThis" label="on this lead only" class="pt-5" />
-      <TickField name="code.once" label="works once" class="pt-5" />
+      <TickField name="code.stackable" label="combinable" class="pt-5" />
+      <TickField name="code.onlyThis" label="this lead only" class="pt-5" />
+      <TickField name="code.once" label="single use" class="pt-5" />
     </div>
   </fieldset>
 </template>

@@ -17,15 +17,15 @@ const emit = defineEmits<{ change: [credit: LeadInput['tillCredit']] }>()
         type="checkbox"
         :checked="credit !== null"
         @change="emit('change', credit ? null : { amount: '', itemId: null })"
-      />the seller takes an old thing for credit at once</label
+      />the seller takes an old part in trade now</label
     >
     <div v-if="credit" class="mt-1 flex flex-wrap items-start gap-2">
       <MoneyField name="tillCredit.amount" label="credit" spoken="credit at the till" class="w-24" />
       <ChoiceField
         name="tillCredit.itemId"
         label="for"
-        spoken="thing traded in"
-        none="not one that is noted here"
+        spoken="part traded in"
+        none="one not listed here"
         :options="things.map(({ id, name }) => [id, name] as const)"
         class="max-w-72"
       />

@@ -23,7 +23,7 @@ const build = useBuild()
 const isPaid = computed(() => lead.state === 'bought')
 const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !== 'item'))
 const shipped = computed(() =>
-  lead.manner === 'local' ? 'hand-over in person' : lead.manner === 'auction' ? 'auction' : 'fixed price',
+  lead.manner === 'local' ? 'local pickup' : lead.manner === 'auction' ? 'auction' : 'fixed price',
 )
 const hasRebate = computed(() => lead.value.landed.afterRebates.amount !== lead.value.landed.payNow.amount)
 const isForeign = computed(() => lead.currency !== currency)
@@ -32,7 +32,7 @@ const isForeign = computed(() => lead.currency !== currency)
 <template>
   <div class="columns-2 gap-3 @max-2xl/lead:columns-1 [&>section]:mb-3 [&>section]:break-inside-avoid">
     <section v-if="lead.state === 'bought'" class="sheet border-l-4 border-settled p-3" aria-label="bought">
-      Bought. What became of it stands in the
+      Bought. Follow it in the
       <NuxtLink :to="`/b/${build.view!.id}/ledger`" class="underline decoration-dotted">Ledger</NuxtLink>.
     </section>
     <LeadPurchase v-else-if="lead.state === 'open'" :key="lead.id" :lead="lead" @changed="emit('changed')" />
@@ -41,10 +41,10 @@ const isForeign = computed(() => lead.currency !== currency)
       <table class="ledger mt-1">
         <thead>
           <tr>
-            <th>thing</th>
+            <th>part</th>
             <th>plan</th>
             <th class="!text-right">street</th>
-            <th class="!text-right">costs me</th>
+            <th class="!text-right">my cost</th>
           </tr>
         </thead>
         <tbody>
@@ -80,7 +80,7 @@ const isForeign = computed(() => lead.currency !== currency)
         </tbody>
       </table>
       <p v-if="lead.value.street !== null" class="mt-2">
-        Kept things cost
+        Cost of the kept parts
         <TheFigure
           strong
           :text="amount(lead.value.split.effectiveTotal.amount, currency)"
@@ -99,16 +99,16 @@ const isForeign = computed(() => lead.currency !== currency)
         >.
       </p>
       <p v-else class="mt-2 text-waiting">
-        No street price for one of its things: the saving cannot be calculated.
+        One of its parts has no street price, so the saving cannot be calculated.
       </p>
       <div v-if="lead.lacks.length > 0" class="mt-2 border-t border-line pt-2" data-test="lacks">
-        <p class="text-soft">Still missing for this brief:</p>
+        <p class="text-soft">This brief still needs:</p>
         <p v-for="each in lead.lacks" :key="each.what" class="flex gap-2">
           <span class="min-w-0 flex-1">{{ each.what }}</span><span class="figures shrink-0">{{
             each.cost === null
               ? 'no price'
               : each.cost === 0
-                ? 'by hand'
+                ? 'manual work'
                 : `from ${amount(each.cost, currency)}`
           }}</span>
         </p>
@@ -122,7 +122,7 @@ const isForeign = computed(() => lead.currency !== currency)
       <table class="ledger mt-1">
         <tbody>
           <tr>
-            <td>ask</td>
+            <td>asking price</td>
             <td class="amount">{{ amount(lead.value.landed.lines[0]?.amount.amount, lead.currency) }}</td>
           </tr>
           <tr v-for="line in rest" :key="line.label">
@@ -130,7 +130,7 @@ const isForeign = computed(() => lead.currency !== currency)
             <td class="amount">{{ amount(line.amount.amount, lead.currency) }}</td>
           </tr>
           <tr class="font-semibold">
-            <td>pay now</td>
+            <td>total</td>
             <td class="amount">
               <TheFigure
                 :text="amount(lead.value.landed.payNow.amount, lead.currency)"
@@ -149,7 +149,7 @@ const isForeign = computed(() => lead.currency !== currency)
             </td>
           </tr>
           <tr>
-            <td>expected loss by faults</td>
+            <td>expected fault loss</td>
             <td class="amount">
               <TheFigure
                 :text="`+${amount(lead.value.landed.faultLoss.amount, lead.currency)}`"
@@ -158,7 +158,7 @@ const isForeign = computed(() => lead.currency !== currency)
             </td>
           </tr>
           <tr class="font-semibold">
-            <td>expected</td>
+            <td>expected total</td>
             <td class="amount" data-figure="lead-expected">
               <TheFigure
                 :text="amount(lead.value.landed.expected.amount, lead.currency)"
@@ -167,7 +167,7 @@ const isForeign = computed(() => lead.currency !== currency)
             </td>
           </tr>
           <tr v-if="isForeign">
-            <td>expected, in {{ currency }} at today’s rate</td>
+            <td>expected total in {{ currency }} at today’s rate</td>
             <td class="amount">
               <TheFigure
                 :text="`${amount(lead.value.expected, currency)} ${currency}`"
@@ -177,7 +177,7 @@ const isForeign = computed(() => lead.currency !== currency)
           </tr>
           <template v-if="lead.value.resale > 0">
             <tr>
-              <td>what is sold on, if it sells ({{ build.view!.assumptions.resale.sells }})</td>
+              <td>resale of spare parts, at {{ build.view!.assumptions.resale.sells }} chance to sell</td>
               <td class="amount">
                 <TheFigure
                   :text="`−${amount(lead.value.resale, currency)}${isForeign ? ` ${currency}` : ''}`"
@@ -186,7 +186,7 @@ const isForeign = computed(() => lead.currency !== currency)
               </td>
             </tr>
             <tr>
-              <td>expected, once that is sold</td>
+              <td>expected total after resale</td>
               <td class="amount">
                 <TheFigure
                   :text="`${amount(lead.value.expectedAfterResale, currency)}${isForeign ? ` ${currency}` : ''}`"
@@ -210,7 +210,7 @@ const isForeign = computed(() => lead.currency !== currency)
       :lead="lead"
     />
     <section class="sheet p-3">
-      <h2>Against the street</h2>
+      <h2>Compared with street price</h2>
       <PriceRule
         :points="{ marks: lead.marks, ask: lead.value.ask, landed: lead.value.payNow }"
         :currency="currency"
@@ -219,7 +219,7 @@ const isForeign = computed(() => lead.currency !== currency)
         class="mt-1"
       />
       <p class="mt-1">
-        Saving, risk counted:
+        Saving, fault risk included:
         <TheFigure
           :text="amount(lead.value.saving, currency)"
           :working="() => savingWorking(lead, build.view!)"

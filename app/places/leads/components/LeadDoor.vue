@@ -25,20 +25,19 @@ const open = () =>
       note.value = ''
       emit('changed')
     },
-    { message: 'what was seen at the door is noted', undo: takeBack },
+    { message: 'notes from the visit saved', undo: takeBack },
   )
 </script>
 
 <template>
-  <section class="sheet p-3" aria-label="at the door">
-    <h2>At the door</h2>
+  <section class="sheet p-3" aria-label="on-site check">
+    <h2>On-site check</h2>
     <p class="text-soft">
-      One page for your phone that needs no net: what to check, what to ask, and the most to pay for each
-      answer.
+      One page for your phone that works offline: what to check, what to ask, and the most to pay for each answer.
     </p>
     <p class="mt-1">
       <a class="button" :href="`/api/builds/${build.view!.id}/leads/${lead.id}/door`" download
-        >Page for the door</a
+        >Open on-site page</a
       >
     </p>
     <form class="mt-2 flex items-start gap-2" @submit.prevent="open">
@@ -46,9 +45,9 @@ const open = () =>
         v-model="note"
         rows="2"
         class="field figures min-w-0 flex-1 text-xs"
-        aria-label="note from the door"
-        placeholder="paste here the note that the page made"
-      /><button type="submit" class="button" :disabled="busy || note.trim() === ''">Note it</button>
+        aria-label="note from the on-site page"
+        placeholder="paste the note from the on-site page here"
+      /><button type="submit" class="button" :disabled="busy || note.trim() === ''">Save note</button>
     </form>
   </section>
 </template>

@@ -33,7 +33,7 @@ const answer = (key: string, value: Answer | null) => {
   const before = lead.facts.find((fact) => fact.key === key)
   return patch(
     { answers: { [key]: value } },
-    value === null ? 'back to what the listing says' : `noted: ${value}`,
+    value === null ? 'reset to the listing' : `noted: ${value}`,
     { answers: { [key]: before?.by === 'builder' ? before.answer : null } },
   )
 }
@@ -51,10 +51,10 @@ const copy = () =>
       await request(`/api/leads/${lead.id}`, { method: 'PATCH', body: { askedOn: today } })
       emit('changed')
     },
-    { message: 'copied; noted as asked today' },
+    { message: 'copied; marked as asked today' },
   )
 const noteAsked = (day: string | null) =>
-  patch({ askedOn: day }, day === null ? 'not asked after all' : 'noted as asked today', {
+  patch({ askedOn: day }, day === null ? 'marked as not asked' : 'marked as asked today', {
     askedOn: lead.askedOn,
   })
 defineExpose({ copy })
@@ -62,7 +62,7 @@ defineExpose({ copy })
 
 <template>
   <section class="sheet p-3" aria-label="what is known">
-    <h2>What is known, what is not</h2>
+    <h2>Known and unknown facts</h2>
     <table class="ledger mt-1">
       <tbody>
         <tr
@@ -122,15 +122,15 @@ defineExpose({ copy })
       :aria-expanded="unfolded"
       @click="unfolded = !unfolded"
     >
-      {{ unfolded ? 'fold away what is not said' : `${folded.length} more not said` }}
+      {{ unfolded ? 'hide unstated facts' : `${folded.length} more not stated` }}
     </button>
     <template v-if="questions.length > 0">
-      <p class="mt-2"><span class="text-soft">To ask:</span> {{ questions.join(' ') }}</p>
+      <p class="mt-2"><span class="text-soft">Ask the seller:</span> {{ questions.join(' ') }}</p>
       <p class="mt-1 flex flex-wrap items-center gap-2">
         <button type="button" class="button" data-test="ask" @click="copy">Copy the questions</button
         ><template v-if="lead.askedOn === null"
           ><button type="button" class="quiet-button" @click="noteAsked(today)">
-            asked already
+            mark as asked
           </button></template
         ><template v-else
           ><span class="tag" :class="lead.isSilent ? 'tag-stop' : 'tag-waiting'">{{
@@ -138,15 +138,14 @@ defineExpose({ copy })
               ? 'answered'
               : lead.waiting === 0
                 ? 'asked today'
-                : `no word for ${lead.waiting} d`
+                : `no reply for ${lead.waiting} d`
           }}</span
           ><button type="button" class="quiet-button" @click="noteAsked(null)">not asked</button></template
         >
       </p>
     </template>
     <p class="mt-2 text-xs text-soft">
-      <span class="key">Y</span> yes <span class="key">N</span> no <span class="key">U</span> back to the
-      listing, on a row. What is not said lowers its worth until it is answered.
+      <span class="key">Y</span> yes <span class="key">N</span> no <span class="key">U</span> resets the row to the listing. Unstated facts lower the value until answered.
     </p>
   </section>
 </template>

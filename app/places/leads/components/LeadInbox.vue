@@ -43,8 +43,8 @@ watch(
       <select v-model="show" class="field !min-h-0 w-[80px] !px-1 !py-0.5" aria-label="which leads">
         <option value="open">{{ show === 'open' ? leads.length : '' }} open</option>
         <option value="chosen">chosen</option>
-        <option v-if="hits.size > 0 || show === 'hits'" value="hits">{{ hits.size }} came in</option>
-        <option v-if="untied > 0 || show === 'untied'" value="untied">{{ untied }} not tied</option>
+        <option v-if="hits.size > 0 || show === 'hits'" value="hits">{{ hits.size }} under limit</option>
+        <option v-if="untied > 0 || show === 'untied'" value="untied">{{ untied }} without a part</option>
         <option value="asked">asked</option>
         <option value="passed">passed</option>
       </select>
@@ -56,22 +56,22 @@ watch(
         <option value="saving">saving</option>
         <option value="price">price</option>
         <option value="age">age</option>
-        <option value="ends">end</option>
+        <option value="ends">ends</option>
         <option value="place">distance</option>
       </select>
       <button
         type="button"
         class="button !px-2 !py-0.5"
-        aria-label="capture a lead"
-        title="capture a lead (N)"
+        aria-label="add a lead"
+        title="add a lead (N)"
         @click="emit('capture')"
       >
         <Plus :size="14" />
       </button>
     </div>
     <p class="flex justify-between border-b border-line px-3 py-0.5 text-[11px] text-soft">
-      <span>costs landed, {{ currency }}</span
-      ><span>against the street</span>
+      <span>landed cost, {{ currency }}</span
+      ><span>vs street price</span>
     </p>
     <ul ref="list" class="min-h-0 flex-1 overflow-y-auto">
       <li
@@ -81,7 +81,7 @@ watch(
       >
         {{ each.title }}: {{ each.reason }}.
         <button type="button" class="quiet-button" @click="missing.open(each.from, each.to)">
-          set the rate</button
+          set the exchange rate</button
         >, or
         <button type="button" class="quiet-button" @click="emit('edit', each.id)">change it</button>
       </li>
@@ -112,7 +112,7 @@ watch(
             ><span v-else-if="lead.choiceId" class="tag tag-settled">chosen</span
             ><span v-else-if="lead.breaches.length > 0" class="tag tag-stop">your rule</span
             ><span v-else-if="isTooCheap(lead.value.ask, lead.tooCheapBelow)" class="tag tag-stop"
-              >too cheap</span
+              >suspiciously cheap</span
             ><span v-else-if="hits.has(lead.id)" class="tag tag-settled">under your limit</span
             ><span v-else-if="lead.isSilent" class="tag tag-stop">silent</span
             ><span v-else-if="lead.waiting !== null" class="tag tag-waiting">asked</span
@@ -127,7 +127,7 @@ watch(
         </button>
       </li>
       <li v-if="leads.length === 0" class="p-4 text-soft">
-        Nothing here. Capture a lead by form, a page's source, or a CSV.
+        No leads here. Add one by form or from a page’s source, or import a CSV.
       </li>
     </ul>
   </section>

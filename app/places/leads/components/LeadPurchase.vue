@@ -36,7 +36,7 @@ const agree = () =>
       })
       await after('agreed')
     },
-    { message: 'agreed: that is its price everywhere now' },
+    { message: 'price agreed; it is used everywhere now' },
   )
 const buy = () =>
   run(
@@ -49,7 +49,7 @@ const buy = () =>
       // at the door the next thing is whether it works
       await navigateTo(`/b/${build.view!.id}/ledger`)
     },
-    { message: 'paid, and in the ledger' },
+    { message: 'paid and booked in the ledger' },
   )
 </script>
 
@@ -59,17 +59,17 @@ const buy = () =>
     <div class="mt-1 flex flex-wrap items-center gap-2">
       <span v-if="lead.agreed" class="tag tag-settled"
         >agreed {{ amount(lead.agreed.amount, lead.currency) }} {{ lead.currency
-        }}<template v-if="lead.agreed.until">, holds until {{ shortDate(lead.agreed.until) }}</template></span
+        }}<template v-if="lead.agreed.until">, valid until {{ shortDate(lead.agreed.until) }}</template></span
       >
       <input v-model="agreed" class="field figures w-24" inputmode="decimal" aria-label="amount agreed" />
       <label>until <DateField v-model="until" label="agreed until" /></label>
-      <button type="button" class="button" :disabled="busy" @click="agree">Agreed</button>
+      <button type="button" class="button" :disabled="busy" @click="agree">Agree price</button>
     </div>
     <div v-if="lead.choiceId" class="mt-2 flex flex-wrap items-center gap-2 border-t border-line pt-2">
       <input v-model="pay" class="field figures w-24" inputmode="decimal" aria-label="amount paid" />
       <button type="button" class="button button-main" :disabled="busy" @click="buy">Paid</button>
       <NuxtLink :to="`/b/${build.view!.id}/ledger`" class="underline decoration-dotted"
-        >the whole order stands in the Ledger</NuxtLink
+        >see the whole order in the Ledger</NuxtLink
       >
     </div>
   </section>

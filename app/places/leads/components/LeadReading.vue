@@ -46,7 +46,7 @@ function read() {
       <textarea
         v-model="pasted"
         class="field h-16 flex-1 text-xs"
-        placeholder="Paste the text of a listing, or the source of a page that offers it"
+        placeholder="Paste the text of a listing, or the source of its page"
         aria-label="page source"
         @change="read"
       />
@@ -64,7 +64,7 @@ function read() {
       @read="emit('read', fromListing($event, listing))"
     />
     <div v-if="offers.length > 1" class="mt-2">
-      <p class="text-waiting">The page offers {{ offers.length }} products; which one?</p>
+      <p class="text-waiting">The page has {{ offers.length }} products; which one?</p>
       <button
         v-for="(offer, index) in offers"
         :key="index"

@@ -56,7 +56,7 @@ const spoken = (index: number, what: string) => (index === 0 ? what : `${what}, 
       />
       <DayField
         :name="`rebates[${index}].expectedBy`"
-        label="here by"
+        label="expected by"
         :spoken="spoken(index, 'rebate expected by')"
         class="w-32"
       />
@@ -80,7 +80,7 @@ const spoken = (index: number, what: string) => (index === 0 ? what : `${what}, 
         :name="`rebates[${index}].tradedPartId`"
         label="for the old"
         :spoken="spoken(index, 'part traded in')"
-        none="not said"
+        none="not stated"
         :options="parts.map(({ id, name }) => [id, name] as const)"
         class="max-w-56"
       /><button
@@ -93,7 +93,7 @@ const spoken = (index: number, what: string) => (index === 0 ? what : `${what}, 
       </button>
     </div>
     <button type="button" class="quiet-button" @click="emit('append', blankRebate(today))">
-      {{ rebates.length === 0 ? 'add a rebate to claim, or credit paid later' : 'add another rebate' }}
+      {{ rebates.length === 0 ? 'add a rebate or later credit' : 'add another rebate' }}
     </button>
   </fieldset>
 </template>

@@ -34,18 +34,16 @@ async function toggle(sign: FaultSign) {
     <h2>Risk</h2>
     <p v-if="tooCheap" class="mt-1 border-l-4 border-stop bg-stop-ground px-3 py-1.5" data-test="too-cheap">
       Cheaper than 95 of 100 sales (<span class="figures">{{ amount(lead.tooCheapBelow, currency) }}</span
-      >): a warning, not a bargain. A fault, a copy, or no goods at all?
+      >): suspicious. It may be faulty, a fake, or never delivered.
     </p>
     <p class="mt-1">
-      Fault
+      Fault risk
       <TheFigure
         strong
         data-figure="fault-probability"
         :text="percent(lead.value.faultProbability, 1)"
         :working="() => faultWorking(lead, table)"
-      />, {{ percent(lead.value.recoveredShare) }} comes back ({{
-        lead.protection === 'none' ? 'no protection' : lead.protection
-      }}).
+      />, {{ percent(lead.value.recoveredShare) }} recovered ({{ lead.protection === 'none' ? 'no protection' : lead.protection }}).
     </p>
     <div class="mt-1 flex flex-wrap gap-x-3 gap-y-1">
       <label
@@ -57,6 +55,6 @@ async function toggle(sign: FaultSign) {
         <span class="figures text-xs text-soft">×{{ table.bySign[sign] }}</span></label
       >
     </div>
-    <p class="mt-1 text-xs text-soft">Change the table in Brief, under your rules.</p>
+    <p class="mt-1 text-xs text-soft">Edit the fault table in Brief, under your rules.</p>
   </section>
 </template>

@@ -24,7 +24,7 @@ async function patch(body: object, message: string, undo: object) {
   await run(() => send(body), { message, undo: () => send(undo) })
 }
 const putOnTrip = (id: string | null) =>
-  patch({ tripId: id }, id === null ? 'sent, as its source has it' : 'fetched on that trip', {
+  patch({ tripId: id }, id === null ? 'shipped, at the source’s rate' : 'picked up on that trip', {
     tripId: lead.tripId,
   })
 const plan = () =>
@@ -43,22 +43,22 @@ const giveUp = (id: string) =>
       await build.load(build.view!.id)
       emit('changed')
     },
-    { message: 'trip given up' },
+    { message: 'trip cancelled' },
   )
-const reasons = ['too dear', 'too far', 'too risky', 'not what I need', 'sold already', 'seller silent']
+const reasons = ['too expensive', 'too far', 'too risky', 'not what I need', 'sold already', 'seller silent']
 const dropPhoto = (id: string) =>
   run(
     async () => {
       await request(`/api/leads/photos/${id}`, { method: 'DELETE' })
       emit('changed')
     },
-    { message: 'picture taken away' },
+    { message: 'picture removed' },
   )
 </script>
 
 <template>
-  <section class="sheet p-3" aria-label="where it stands">
-    <h2>Where it stands</h2>
+  <section class="sheet p-3" aria-label="status">
+    <h2>Status</h2>
     <dl class="mt-1 grid grid-cols-[90px_1fr] gap-y-1">
       <dt class="text-soft">listed</dt>
       <dd>
@@ -66,7 +66,7 @@ const dropPhoto = (id: string) =>
         }}<template v-if="lead.endsOn"> · ends {{ shortDate(lead.endsOn) }}</template>
       </dd>
       <template v-if="lead.same"
-        ><dt class="text-soft">{{ lead.same.kind === 'double' ? 'stands twice' : 'listed again' }}</dt>
+        ><dt class="text-soft">{{ lead.same.kind === 'double' ? 'duplicate' : 'relisted' }}</dt>
         <dd>
           <button type="button" class="quiet-button text-left" @click="emit('open', lead.same.earlierId)">
             {{ lead.same.earlierTitle }}</button><template v-if="lead.same.change">
@@ -79,42 +79,42 @@ const dropPhoto = (id: string) =>
         {{ lead.sourceName }}<template v-if="lead.place">, {{ lead.place }}</template>
       </dd>
       <template v-if="lead.url"
-        ><dt class="text-soft">page</dt>
+        ><dt class="text-soft">link</dt>
         <dd class="truncate">
           <a :href="lead.url" rel="noreferrer noopener" target="_blank" class="underline">{{ lead.url }}</a>
         </dd></template
       >
       <template v-if="lead.state === 'passed'"
-        ><dt class="text-soft">passed on</dt>
+        ><dt class="text-soft">passed</dt>
         <dd>
           <select
             :value="lead.passReason"
             class="field"
-            aria-label="why passed on"
+            aria-label="why passed"
             @change="
               patch({ passReason: ($event.target as HTMLSelectElement).value }, 'noted', {
                 passReason: lead.passReason,
               })
             "
           >
-            <option value="">no reason noted</option>
+            <option value="">no reason given</option>
             <option v-for="reason in reasons" :key="reason">{{ reason }}</option>
           </select>
         </dd></template
       >
-      <dt class="text-soft">fetched</dt>
+      <dt class="text-soft">pickup</dt>
       <dd>
         <select
           :value="lead.tripId ?? ''"
           class="field"
-          aria-label="trip that fetches it"
+          aria-label="pickup trip"
           @change="
             ($event.target as HTMLSelectElement).value === 'new'
               ? (planning = true)
               : putOnTrip(($event.target as HTMLSelectElement).value || null)
           "
         >
-          <option value="">no, it is sent or handed over here</option>
+          <option value="">no trip: shipped or handed over here</option>
           <option v-for="each in trips" :key="each.id" :value="each.id">
             {{ each.name }}: {{ each.km }} km, {{ amount(each.cost, currency) }}
           </option>
@@ -126,7 +126,7 @@ const dropPhoto = (id: string) =>
           class="quiet-button ml-2 text-xs"
           @click="giveUp(lead.tripId)"
         >
-          give the trip up
+          cancel the trip
         </button>
       </dd>
     </dl>
@@ -138,7 +138,7 @@ const dropPhoto = (id: string) =>
       <input
         v-model="trip.name"
         class="field w-36"
-        placeholder="to where"
+        placeholder="to"
         aria-label="name of the trip"
       /><label
         ><input
@@ -150,8 +150,8 @@ const dropPhoto = (id: string) =>
         />
         km</label
       ><label
-        ><input v-model="trip.fare" class="field figures w-20" inputmode="decimal" aria-label="fare" />
-        fare</label
+        ><input v-model="trip.fare" class="field figures w-20" inputmode="decimal" aria-label="travel cost" />
+        travel cost</label
       ><label
         ><input
           v-model.number="trip.hours"
@@ -162,11 +162,11 @@ const dropPhoto = (id: string) =>
           aria-label="hours of the trip"
         />
         h</label
-      ><button type="submit" class="button" :disabled="trip.name.trim() === ''">Plan it</button
-      ><button type="button" class="quiet-button" @click="planning = false">never mind</button>
+      ><button type="submit" class="button" :disabled="trip.name.trim() === ''">Add trip</button
+      ><button type="button" class="quiet-button" @click="planning = false">cancel</button>
     </form>
     <p v-if="lead.tripId" class="mt-1 text-xs text-soft">
-      Its cost is shared with what else is chosen on the same trip. Rates are in Brief, under house rules.
+      The cost is shared with other leads picked up on the same trip. Rates are in Brief, under your rules.
     </p>
     <div v-for="rebate in lead.rebates" :key="rebate.id" class="mt-2">
       <p>
@@ -190,14 +190,14 @@ const dropPhoto = (id: string) =>
       <span class="tag tag-stop">rule</span> {{ breach }}
     </p>
     <div v-if="lead.substitutes.length > 0" class="mt-2 border-t border-line pt-2" data-test="substitutes">
-      <p>It is gone. In its place, and no worse a fit:</p>
+      <p>It is gone. Replacements that fit as well:</p>
       <p v-for="each in lead.substitutes" :key="each.id">
         <button type="button" class="quiet-button text-left" @click="emit('open', each.id)">
           {{ each.title }}
         </button>
         <span class="figures">{{ signedAmount(each.more, currency) }}</span><template
           v-if="each.change !== null"
-          >, {{ signedPercent(100 * each.change) }} worth</template
+          >, {{ signedPercent(100 * each.change) }} value</template
         >
       </p>
     </div>
@@ -206,12 +206,12 @@ const dropPhoto = (id: string) =>
         <a :href="`/api/leads/photos/${photo.id}`" target="_blank"
           ><img
             :src="`/api/leads/photos/${photo.id}`"
-            :alt="photo.arrival ? 'as it came' : 'from the listing'"
+            :alt="photo.arrival ? 'on arrival' : 'from the listing'"
             class="h-16 border border-line" /></a
         ><button
           type="button"
           class="absolute top-0 right-0 bg-sheet px-1 text-xs"
-          aria-label="take the picture away"
+          aria-label="remove picture"
           @click="dropPhoto(photo.id)"
         >
           ×

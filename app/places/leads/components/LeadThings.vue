@@ -22,7 +22,7 @@ const nameOf = (id: string) => parts.find((part) => part.id === id)?.name ?? id
       <NumberField
         bare
         :name="`things[${index}].quantity`"
-        label="how many"
+        label="quantity"
         :min="1"
         :step="1"
         class="w-16"

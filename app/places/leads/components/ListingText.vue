@@ -88,15 +88,15 @@ const copy = () => run(() => navigator.clipboard.writeText(questions.value.join(
     </p>
     <p class="mt-1">
       <span v-for="(fact, index) in facts" :key="index" class="mr-3 inline-block"
-        ><span class="text-soft">{{ fact.name }}</span> {{ fact.said ?? 'not said' }}
+        ><span class="text-soft">{{ fact.name }}</span> {{ fact.said ?? 'not stated' }}
         <span class="tag" :class="tone[state(fact)]">{{ state(fact) }}</span></span
       >
     </p>
     <p v-if="named.length === 0" class="mt-1 text-waiting">
-      No part of the library is named for sure: say which one below.
+      No library part matches for certain: choose one below.
     </p>
     <p v-if="questions.length > 0" class="mt-1">
-      <span class="text-soft">To ask:</span> {{ questions.join(' ') }}
+      <span class="text-soft">Ask the seller:</span> {{ questions.join(' ') }}
       <button type="button" class="quiet-button" @click="copy">copy</button>
     </p>
   </div>

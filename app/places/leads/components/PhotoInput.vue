@@ -19,7 +19,7 @@ async function take(event: Event) {
         })
         emit('added')
       },
-      { message: `${file.name} kept` },
+      { message: `${file.name} saved` },
     )
   }
 }
@@ -27,7 +27,7 @@ async function take(event: Event) {
 
 <template>
   <label class="button cursor-pointer" :class="{ 'opacity-60': busy }"
-    >{{ busy ? 'Keeping it…' : 'Add a picture…'
+    >{{ busy ? 'Saving…' : 'Add a picture…'
     }}<input type="file" accept="image/*" multiple class="sr-only" @change="take"
   /></label>
 </template>

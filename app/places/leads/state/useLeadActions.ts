@@ -74,7 +74,7 @@ export function useLeadActions(page: LeadsPage) {
         page.select(next?.id ?? '')
       },
       {
-        message: to === 'passed' ? `passed on ${passed.title}` : `${passed.title} is open again`,
+        message: to === 'passed' ? `passed on ${passed.title}` : `${passed.title} reopened`,
         undo: lastUndo,
       },
     )

@@ -9,10 +9,10 @@ const money = (value: number) => amount(value, ledger.currency)
 </script>
 
 <template>
-  <section v-if="ledger.selling.ladder.length > 0" class="sheet p-3" aria-label="asks week by week">
+  <section v-if="ledger.selling.ladder.length > 0" class="sheet p-3" aria-label="asking price week by week">
     <h2>Week by week</h2>
     <p class="text-soft">
-      What to ask for it whole, knowing the weeks to come;
+      What to ask for the whole PC, allowing for later weeks;
       <TheFigure text="how" :working="() => askLadderWorking(ledger)" />.
     </p>
     <table class="figures mt-1 w-full text-sm">
@@ -22,7 +22,7 @@ const money = (value: number) => amount(value, ledger.currency)
           <th class="text-right font-normal">ask</th>
           <th class="text-right font-normal">sells at</th>
           <th class="text-right font-normal">chance this week</th>
-          <th class="text-right font-normal">take nothing under</th>
+          <th class="text-right font-normal">accept at least</th>
         </tr>
       </thead>
       <tbody>
@@ -35,6 +35,6 @@ const money = (value: number) => amount(value, ledger.currency)
         </tr>
       </tbody>
     </table>
-    <p class="mt-1 text-soft">Then parted out, for {{ money(ledger.resale.parting.net) }} net in all.</p>
+    <p class="mt-1 text-soft">After that, part it out for {{ money(ledger.resale.parting.net) }} net in total.</p>
   </section>
 </template>

@@ -28,24 +28,24 @@ const begin = () =>
     :disabled="ledger.items.every(({ place }) => place !== 'build')"
     @click="isOpen = true"
   >
-    begin an upgrade with it…
+    start an upgrade from it…
   </button>
   <form v-else class="mt-3 flex flex-wrap items-end gap-2" @submit.prevent="begin">
     <label class="text-xs text-soft"
-      >the upgrade is called
+      >name of the upgrade
       <input v-model="wanted.name" class="field block w-60" aria-label="name of the upgrade" /></label
     ><label class="text-xs text-soft"
-      >to spend
+      >budget
       <input
         v-model="wanted.budget"
         class="field figures block w-28"
         inputmode="decimal"
         aria-label="budget of the upgrade" /></label
     ><button type="submit" class="button button-main" :disabled="busy || wanted.budget.trim() === ''">
-      Begin it
+      Start
     </button>
     <p class="basis-full text-xs text-soft">
-      All that is in it goes over for no cash, at what is left of its cost; this build is then apart.
+      All its parts move over for no cash, at their remaining cost; this build is then parted out.
     </p>
   </form>
 </template>

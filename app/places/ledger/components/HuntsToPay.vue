@@ -14,14 +14,14 @@ const pay = (choiceId: string, label: string) =>
   step(
     `/api/ledger/choices/${choiceId}/pay`,
     { day: build.view!.today, amount: typed[choiceId] },
-    `${label} paid, and in the ledger`,
+    `${label} paid and booked in the ledger`,
     { label },
   )
 </script>
 
 <template>
   <section class="sheet p-3" aria-label="hunts">
-    <h2>Hunts <span class="font-normal text-soft">found one? say what you paid</span></h2>
+    <h2>Hunts <span class="font-normal text-soft">bought one? enter what you paid</span></h2>
     <div v-for="hunt in hunts" :key="hunt.choiceId" class="mt-1 flex items-center gap-2">
       <span class="flex-1">{{ hunt.label }}</span>
       <input

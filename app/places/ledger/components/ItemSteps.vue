@@ -41,24 +41,24 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
   step(
     'arrive',
     { ...found(), state, checks: seen.value.checks, returnBy: seen.value.returnBy || null },
-    'it arrived',
+    'arrived',
   )
 </script>
 
 <template>
   <div class="flex flex-col gap-2 border-l-4 border-info py-1 pl-3">
     <div class="flex flex-wrap items-center gap-2">
-      <label>on <DateField v-model="day" label="day of the step" /></label>
+      <label>on <DateField v-model="day" label="date" /></label>
       <template v-if="item.place === 'ordered' || item.place === 'build' || item.place === 'shelf'">
         <select v-model="seen.foundPartId" class="field max-w-64" aria-label="found to be">
-          <option value="">it is what was listed</option>
-          <option v-for="part in sameRole" :key="part.id" :value="part.id">it is a {{ part.name }}</option>
+          <option value="">as listed</option>
+          <option v-for="part in sameRole" :key="part.id" :value="part.id">it is actually {{ part.name }}</option>
         </select>
         <input
           v-model="seen.note"
           class="field min-w-40 flex-1"
-          placeholder="what was found"
-          aria-label="what was found"
+          placeholder="what you found"
+          aria-label="what you found"
         />
       </template>
     </div>
@@ -69,55 +69,55 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
         >
       </div>
       <div class="flex flex-wrap items-center gap-2">
-        <label>may go back until <DateField v-model="seen.returnBy" label="may go back until" /></label>
+        <label>returnable until <DateField v-model="seen.returnBy" label="returnable until" /></label>
         <button type="button" class="button button-main" :disabled="busy" @click="arrive('works')">
-          It arrived and works</button
+          Arrived and works</button
         ><button type="button" class="button" :disabled="busy" @click="arrive('faulty')">
-          works with faults</button
-        ><button type="button" class="button" :disabled="busy" @click="arrive('dead')">dead</button>
+          arrived with faults</button
+        ><button type="button" class="button" :disabled="busy" @click="arrive('dead')">arrived dead</button>
       </div>
       <div class="flex flex-wrap items-center gap-2">
         <label
-          >money back
+          >refund
           <input
             v-model="amount"
             class="field figures w-24"
             inputmode="decimal"
-            aria-label="money back" /></label
+            aria-label="refund" /></label
         ><button type="button" class="button" @click="step('cancel', { amount }, 'cancelled')">
           cancelled</button
         ><button type="button" class="button" @click="step('cancel', { amount, missing: true }, 'missing')">
-          missing from its order
+          did not arrive
         </button>
       </div>
     </template>
     <template v-else-if="item.place === 'returning'">
       <div class="flex flex-wrap items-center gap-2">
         <label
-          >money back
+          >refund
           <input
             v-model="amount"
             class="field figures w-24"
             inputmode="decimal"
-            aria-label="amount refunded" /></label
+            aria-label="refund amount" /></label
         ><button type="button" class="button button-main" @click="step('refund', { amount }, 'refunded')">
           Refunded</button
         ><button type="button" class="button" @click="step('come-back', {}, 'came back to me')">
-          it came back to me
+          came back to me
         </button>
       </div>
     </template>
     <template v-else-if="item.place === 'gone'">
       <div class="flex flex-wrap items-center gap-2">
         <label
-          >paid back to its buyer
+          >refunded to the buyer
           <input
             v-model="amount"
             class="field figures w-24"
             inputmode="decimal"
-            aria-label="paid back" /></label
+            aria-label="refunded" /></label
         ><button type="button" class="button" @click="step('take-back', { amount }, 'back from its buyer')">
-          its buyer returned it
+          buyer returned it
         </button>
       </div>
     </template>
@@ -132,9 +132,9 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
         >
           {{
             {
-              works: item.state === 'dead' ? 'repaired' : 'it works',
-              faulty: 'it has faults',
-              dead: 'it is dead',
+              works: item.state === 'dead' ? 'repaired' : 'works',
+              faulty: 'has faults',
+              dead: 'dead',
             }[state]
           }}</button><button
           v-if="item.place === 'build'"
@@ -149,10 +149,10 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
           class="button"
           @click="step('move', { buildId: build.view!.id }, 'in the build')"
         >
-          into this build</button
+          use in this build</button
         ><template v-if="otherBuilds.length > 0"
           ><select v-model="toBuild" class="field" aria-label="other build">
-            <option value="">another build</option>
+            <option value="">use in another build</option>
             <option v-for="each in otherBuilds" :key="each.id" :value="each.id">
               {{ each.name }}
             </option></select
@@ -165,9 +165,9 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
             hand over
           </button></template
         ><button type="button" class="button" @click="step('write-off', {}, 'written off')">
-          write it off</button
+          write off</button
         ><button type="button" class="button" :aria-expanded="into !== null" @click="into = into ? null : []">
-          split it
+          split
         </button>
       </div>
       <div v-if="into" class="flex flex-wrap items-center gap-2">
@@ -179,7 +179,7 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
         ><PartPicker
           :parts="library?.parts ?? []"
           label="split into"
-          placeholder="type what it is split into"
+          placeholder="type the parts it splits into"
           class="min-w-56 flex-1"
           @pick="into.push($event)"
         /><button
@@ -204,26 +204,26 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
       </div>
       <div v-if="item.paidOn" class="flex flex-wrap items-center gap-2">
         <label
-          >money back
+          >refund
           <input
             v-model="amount"
             class="field figures w-24"
             inputmode="decimal"
-            aria-label="money back" /></label
+            aria-label="refund" /></label
         ><button
           type="button"
           class="button"
           :disabled="busy"
           @click="step('send-back', { expected: amount }, 'sent back')"
         >
-          sent back</button
+          send back</button
         ><button
           type="button"
           class="button"
           :disabled="busy"
-          @click="step('refund', { amount, kept: true }, 'money back, kept')"
+          @click="step('refund', { amount, kept: true }, 'refunded, kept')"
         >
-          money back, thing kept
+          partial refund, keep it
         </button>
       </div>
     </template>

@@ -8,22 +8,22 @@ const { items, currency } = defineProps<{ items: readonly ItemView[]; currency: 
 const open = ref<string | null>(null)
 const goneWords = {
   cancelled: 'cancelled',
-  missing: 'missing from its order',
+  missing: 'did not arrive',
   returned: 'returned',
   sold: 'sold',
-  'sold-with-machine': 'sold with the machine',
+  'sold-with-machine': 'sold with the PC',
   'traded-in': 'traded in',
   'written-off': 'written off',
   split: 'split',
 } as const
 function where(item: ItemView): string {
-  if (item.isHandedOn) return 'handed on'
+  if (item.isHandedOn) return 'handed over'
   if (item.place === 'ordered') return 'ordered'
-  if (item.place === 'returning') return 'on its way back'
+  if (item.place === 'returning') return 'being returned'
   if (item.place === 'shelf') return 'shelf'
   if (item.place === 'gone')
     return `${goneWords[item.goneBecause ?? 'written-off']}${item.leftOn ? ` ${shortDate(item.leftOn)}` : ''}`
-  return item.isBuiltIn ? 'in the build' : 'in the build, not built in'
+  return item.isBuiltIn ? 'in the build' : 'assigned, not installed'
 }
 const stateTone = {
   unseen: 'tag-info',
@@ -32,7 +32,7 @@ const stateTone = {
   dead: 'tag-stop',
 } as const
 const stateWords = {
-  unseen: 'not seen yet',
+  unseen: 'not inspected yet',
   works: 'works',
   faulty: 'works with faults',
   dead: 'dead',
@@ -40,8 +40,8 @@ const stateWords = {
 const isOver = (item: ItemView) => item.place === 'gone' || item.isHandedOn
 const sorted = computed(() => [...items].sort((a, b) => Number(isOver(a)) - Number(isOver(b))))
 const columns: readonly Column<ItemView>[] = [
-  { key: 'thing', name: 'thing', by: (item) => item.name },
-  { key: 'where', name: 'where', by: where },
+  { key: 'thing', name: 'part', by: (item) => item.name },
+  { key: 'where', name: 'location', by: where },
   { key: 'state', name: 'state', by: (item) => stateWords[item.state] },
   { key: 'cost', name: 'cost', isFigure: true, isLargestFirst: true, by: (item) => item.cost },
   {
@@ -52,13 +52,13 @@ const columns: readonly Column<ItemView>[] = [
     isLargestFirst: true,
     by: (item) => (isOver(item) ? null : item.worthToday),
   },
-  { key: 'steps', name: 'steps', isSpoken: true, class: 'text-right' },
+  { key: 'steps', name: 'actions', isSpoken: true, class: 'text-right' },
 ]
 </script>
 
 <template>
   <section class="sheet p-3" aria-label="items">
-    <h2>Items <span class="font-normal text-soft">everything that is mine, wherever it is</span></h2>
+    <h2>Items <span class="font-normal text-soft">everything you own, wherever it is</span></h2>
     <DataTable
       v-if="items.length > 0"
       class="mt-1"
@@ -77,7 +77,7 @@ const columns: readonly Column<ItemView>[] = [
           }}<template v-if="item.paidOn">, {{ shortDate(item.paidOn) }}</template
           ><template v-if="item.note">; {{ item.note }}</template
           ><template v-if="item.returnBy && !isOver(item)"
-            >; may go back until {{ shortDate(item.returnBy) }}</template
+            >; returnable until {{ shortDate(item.returnBy) }}</template
           >
         </span>
       </template>
@@ -87,11 +87,11 @@ const columns: readonly Column<ItemView>[] = [
       <template #cost="{ row: item }"
         >{{ amount(item.cost, currency)
         }}<span v-if="item.remaining !== item.cost" class="block text-xs text-soft"
-          >left {{ amount(item.remaining, currency) }}</span
+          >{{ amount(item.remaining, currency) }} cost left</span
         ></template
       >
       <template #worth="{ row: item }">
-        <template v-if="item.place === 'returning'">{{ amount(item.expectedBack, currency) }} due</template
+        <template v-if="item.place === 'returning'">{{ amount(item.expectedBack, currency) }} refund due</template
         ><template v-else-if="item.goneBecause === 'sold'">{{ amount(item.soldFor, currency) }} net</template
         ><template v-else-if="isOver(item) || item.state === 'dead'">—</template
         ><template v-else>{{ amount(item.worthToday, currency) }}</template>
@@ -104,7 +104,7 @@ const columns: readonly Column<ItemView>[] = [
           :aria-expanded="open === item.id"
           @click="open = open === item.id ? null : item.id"
         >
-          {{ item.place === 'ordered' ? 'it arrived…' : 'steps…' }}
+          {{ item.place === 'ordered' ? 'arrived…' : 'actions…' }}
         </button>
       </template>
       <template #below="{ row: item }">
@@ -112,7 +112,7 @@ const columns: readonly Column<ItemView>[] = [
       </template>
     </DataTable>
     <p v-else class="mt-1 text-soft">
-      Nothing is yours yet. Pay an order above, or take a thing from the shelf in Machine.
+      You own nothing in this build yet. Pay an order above, or use a part from the shelf in Machine.
     </p>
   </section>
 </template>

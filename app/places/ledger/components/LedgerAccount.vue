@@ -6,16 +6,16 @@ import { amount, shortDate, signedAmount } from '~/utils/show'
 /** The account beside every tab of the ledger: the same figures as on the receipt, by the same function. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
 const build = useBuild()
-const worthWords = { parts: 'by its parts', machines: 'by machines sold', own: 'your figure' } as const
+const worthWords = { parts: 'from its parts', machines: 'from PCs sold', own: 'your figure' } as const
 const receipt = computed(() => build.view!.receipt)
 const rows = computed(() => {
   const { account } = receipt.value
   const list: [AccountFigure, string, boolean][] = [
-    ['cashOut', 'cash out', false],
-    ['toPay', 'to pay', false],
-    ['payNow', 'pay now', true],
-    ['cashIn', 'cash in', false],
-    ['toComeBack', 'to come back', false],
+    ['cashOut', 'spent', false],
+    ['toPay', 'still to pay', false],
+    ['payNow', 'total', true],
+    ['cashIn', 'money in', false],
+    ['toComeBack', 'refunds and rebates due', false],
     ['afterRebates', 'after rebates', true],
     ['lost', 'lost so far', false],
     ['left', `left of ${amount(receipt.value.budget, receipt.value.currency)}`, true],
@@ -33,8 +33,8 @@ const money = (value: number | null) => amount(value, receipt.value.currency)
 
 <template>
   <div class="flex flex-col gap-4 self-start">
-    <section class="sheet p-3" aria-label="the account">
-      <h2>The account</h2>
+    <section class="sheet p-3" aria-label="summary">
+      <h2>Summary</h2>
       <dl>
         <div
           v-for="[name, label, strong] in rows"
@@ -57,15 +57,15 @@ const money = (value: number | null) => amount(value, receipt.value.currency)
         </div>
       </dl>
     </section>
-    <section v-if="ledger.compared.anyoneCanPay > 0" class="sheet p-3" aria-label="mine against anyone’s">
-      <h2>Mine against anyone’s</h2>
+    <section v-if="ledger.compared.anyoneCanPay > 0" class="sheet p-3" aria-label="mine vs market">
+      <h2>Mine vs market</h2>
       <dl>
         <div class="flex justify-between border-b border-line py-0.5">
-          <dt>paid or to pay</dt>
+          <dt>my price</dt>
           <dd class="figures">{{ money(ledger.compared.own) }}</dd>
         </div>
         <div class="flex justify-between border-b border-line py-0.5">
-          <dt>anyone can pay</dt>
+          <dt>market price</dt>
           <dd class="figures">{{ money(ledger.compared.anyoneCanPay) }}</dd>
         </div>
         <div class="flex justify-between py-0.5">

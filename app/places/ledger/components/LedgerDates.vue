@@ -10,22 +10,22 @@ const claim = (id: string, state: string) =>
   step(
     `/api/ledger/rebates/${id}`,
     { state, day: build.view!.today },
-    state === 'paid' ? 'paid, and in the ledger' : state,
+    state === 'paid' ? 'paid and booked in the ledger' : state,
     { method: 'PATCH' },
   )
 const drive = (id: string, name: string) =>
-  step(`/api/ledger/trips/${id}/drive`, { day: build.view!.today }, `${name} driven, and in the ledger`)
+  step(`/api/ledger/trips/${id}/drive`, { day: build.view!.today }, `${name} driven and booked in the ledger`)
 </script>
 
 <template>
   <div class="flex flex-col gap-4">
-    <section class="sheet p-3" aria-label="dates ahead">
-      <h2>Dates ahead</h2>
+    <section class="sheet p-3" aria-label="upcoming dates">
+      <h2>Upcoming dates</h2>
       <DeadlineLine v-for="each in ledger.deadlines" :key="each.day + each.what" :deadline="each" />
       <p v-if="ledger.deadlines.length === 0" class="text-soft">None.</p>
     </section>
     <section v-if="ledger.rebates.length > 0" class="sheet p-3" aria-label="rebates">
-      <h2>Rebates on what was bought</h2>
+      <h2>Rebates on your purchases</h2>
       <div v-for="each in ledger.rebates" :key="each.id" class="mt-1 flex flex-wrap items-center gap-2">
         <span class="flex-1"
           >{{ each.label }}: {{ each.kind }}, <b class="figures">{{ amount(each.amount, each.currency) }}</b>
@@ -41,14 +41,14 @@ const drive = (id: string, name: string) =>
         >
           Claimed</button
         ><button v-if="each.state === 'claimed'" type="button" class="button" @click="claim(each.id, 'paid')">
-          It was paid</button
+          Received</button
         ><button
           v-if="each.state === 'claimed'"
           type="button"
           class="quiet-button"
           @click="claim(each.id, 'refused')"
         >
-          refused
+          rejected
         </button>
       </div>
     </section>
@@ -61,7 +61,7 @@ const drive = (id: string, name: string) =>
           ></span
         ><span class="figures">{{ amount(trip.cost, ledger.currency) }}</span
         ><span v-if="trip.drivenOn" class="tag tag-settled">driven {{ shortDate(trip.drivenOn) }}</span
-        ><button v-else type="button" class="button" @click="drive(trip.id, trip.name)">It was driven</button>
+        ><button v-else type="button" class="button" @click="drive(trip.id, trip.name)">Driven</button>
       </p>
     </section>
   </div>

@@ -35,7 +35,7 @@ const reverse = (id: string) =>
       await request(`/api/ledger/entries/${id}/reverse`, { method: 'POST' })
       await store.reload()
     },
-    { message: 'undone by an entry of its own' },
+    { message: 'reversed by a new entry' },
   )
 type Entry = LedgerView['entries'][number]
 const corrected = computed(() => new Set(ledger.entries.flatMap((each) => each.correctsId ?? [])))
@@ -43,11 +43,11 @@ const canReverse = (each: Entry) =>
   !each.isOfAction && each.correctsId === null && !corrected.value.has(each.id)
 const isOut = (each: Entry) => each.standing === null || corrected.value.has(each.id)
 const columns: readonly Column<Entry>[] = [
-  { key: 'day', name: 'day', class: 'figures text-xs whitespace-nowrap', by: (each) => each.day },
-  { key: 'what', name: 'what', by: (each) => entryKinds[each.kind] },
+  { key: 'day', name: 'date', class: 'figures text-xs whitespace-nowrap', by: (each) => each.day },
+  { key: 'what', name: 'description', by: (each) => entryKinds[each.kind] },
   { key: 'cash', name: 'cash', isFigure: true, by: (each) => each.cash },
   // runs on from entry to entry: sorted by anything else it would say nothing
-  { key: 'standing', name: 'standing', class: 'text-soft max-md:hidden', isFigure: true },
+  { key: 'standing', name: 'status', class: 'text-soft max-md:hidden', isFigure: true },
   { key: 'undo', name: 'undo', isSpoken: true, class: 'text-right' },
 ]
 </script>
@@ -56,7 +56,7 @@ const columns: readonly Column<Entry>[] = [
   <section class="sheet self-start p-3" aria-label="entries">
     <h2>
       Entries
-      <span class="font-normal text-soft">nothing is ever removed; what was undone counts nowhere</span>
+      <span class="font-normal text-soft">entries are never deleted; undone entries are not counted</span>
     </h2>
     <DataTable
       v-if="ledger.entries.length > 0"
@@ -86,7 +86,7 @@ const columns: readonly Column<Entry>[] = [
         </button>
       </template>
     </DataTable>
-    <p v-else class="mt-1 text-soft">No entry yet. Pay an order, or write one here.</p>
+    <p v-else class="mt-1 text-soft">No entries yet. Pay an order or add one here.</p>
     <form class="mt-3 flex flex-wrap gap-2" @submit.prevent="add">
       <select v-model="entry.kind" class="field" aria-label="kind of entry">
         <option value="fee">fee</option>
@@ -95,7 +95,7 @@ const columns: readonly Column<Entry>[] = [
         <option value="sold">sold</option>
         <option value="refunded">refunded</option>
       </select>
-      <DateField v-model="entry.day" label="day of the entry" /><input
+      <DateField v-model="entry.day" label="date of the entry" /><input
         v-if="entry.kind === 'hours'"
         v-model.number="entry.hours"
         type="number"
@@ -114,11 +114,11 @@ const columns: readonly Column<Entry>[] = [
       <input
         v-model="entry.text"
         class="field min-w-0 flex-1"
-        placeholder="what it was"
-        aria-label="what it was"
-      /><button type="submit" class="button" :disabled="entry.text.trim() === ''">Enter</button>
+        placeholder="description"
+        aria-label="description"
+      /><button type="submit" class="button" :disabled="entry.text.trim() === ''">Add entry</button>
     </form>
-    <h2 class="mt-4">What was done</h2>
+    <h2 class="mt-4">Actions</h2>
     <ol>
       <li
         v-for="(each, index) in ledger.actions.slice(0, 12)"
@@ -135,11 +135,11 @@ const columns: readonly Column<Entry>[] = [
           class="quiet-button text-xs"
           @click="
             run(() => store.post(`/api/ledger/actions/${each.id}/undo`, {}), {
-              message: `taken back: ${each.text}`,
+              message: `undone: ${each.text}`,
             })
           "
         >
-          take back
+          undo
         </button>
       </li>
     </ol>

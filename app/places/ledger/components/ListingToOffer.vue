@@ -22,8 +22,7 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true })
   <section class="sheet p-3" aria-label="text for a listing">
     <h2>Text for a listing</h2>
     <p class="text-soft">
-      What is in it as found, how fast it is, what is wrong with it; nothing of what it cost. “What a buyer
-      may read” of the brief stands at its head.
+      Parts as found, speed and known faults; nothing about cost. “Text for a buyer” from the brief comes first.
     </p>
     <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
     <textarea
@@ -34,8 +33,8 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true })
     ></textarea>
     <p class="mt-1 flex gap-2">
       <button type="button" class="button" :disabled="!isSupported" @click="copy(text)">
-        {{ copied ? 'Copied' : 'Copy it' }}</button><button type="button" class="quiet-button" @click="load">
-        make it anew
+        {{ copied ? 'Copied' : 'Copy' }}</button><button type="button" class="quiet-button" @click="load">
+        rewrite
       </button>
     </p>
   </section>

@@ -27,28 +27,26 @@ const decide = (id: number, isLeftOut: boolean) =>
 </script>
 
 <template>
-  <section v-if="ledger.selling.machines" class="sheet p-3" aria-label="machines like it">
-    <h2>Machines like it, sold</h2>
+  <section v-if="ledger.selling.machines" class="sheet p-3" aria-label="similar PCs sold">
+    <h2>Similar PCs sold</h2>
     <p class="text-soft">
       {{ machines.like
       }}<template v-if="machines.typical !== null"
-        >: typical <span class="figures text-ink">{{ amount(machines.typical, ledger.currency) }}</span>,
-        likely {{ amount(machines.interval!.low, ledger.currency) }} to
-        {{ amount(machines.interval!.high, ledger.currency) }}, {{ machines.grade }}</template
+        >: typical <span class="figures text-ink">{{ amount(machines.typical, ledger.currency) }}</span>, probably {{ amount(machines.interval!.low, ledger.currency) }} to {{ amount(machines.interval!.high, ledger.currency) }}, {{ machines.grade }}</template
       >.
     </p>
     <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="saveWords">
       <label class="text-xs text-soft"
-        >words they must have
+        >required words
         <input
           v-model="must"
           class="field w-56 text-sm"
           :placeholder="machines.words.join(', ')"
-          aria-label="words that machines like it must have" /></label
+          aria-label="required words for similar PCs" /></label
       ><label class="text-xs text-soft"
-        >and must not
-        <input v-model="mustNot" class="field w-44 text-sm" aria-label="words they must not have" /></label
-      ><button type="submit" class="button" :disabled="busy">Use these words</button>
+        >excluded words
+        <input v-model="mustNot" class="field w-44 text-sm" aria-label="excluded words" /></label
+      ><button type="submit" class="button" :disabled="busy">Apply</button>
     </form>
     <ul v-if="machines.comps.length > 0" class="mt-2">
       <li
@@ -82,8 +80,7 @@ const decide = (id: number, isLeftOut: boolean) =>
       {{ isWhole ? 'show the newest' : `show all ${machines.comps.length}` }}
     </button>
     <p v-if="machines.comps.length === 0" class="mt-2 text-soft">
-      None in the records. Paste what such machines were sold for, as you do for parts, and they are found by
-      these words.
+      No similar PCs in your records. Paste past sales of such PCs as you do for parts; these words find them.
     </p>
   </section>
 </template>

@@ -8,7 +8,7 @@ const build = useBuild()
 const { step, busy } = useLedgerStep()
 const money = (value: number) => amount(value, order.currency)
 const pay = (choiceIds: readonly string[], what: string) =>
-  step('/api/ledger/orders/pay', { choiceIds, day: build.view!.today }, `${what} paid, and in the ledger`, {
+  step('/api/ledger/orders/pay', { choiceIds, day: build.view!.today }, `${what} paid and booked in the ledger`, {
     label: what,
   })
 const payAll = () =>
@@ -20,7 +20,7 @@ const group = (choiceId: string, isApart: boolean) =>
   step(
     '/api/ledger/orders/group',
     { choiceIds: [choiceId], group: isApart ? choiceId.slice(0, 60) : null },
-    isApart ? 'ordered apart' : 'ordered together again',
+    isApart ? 'split into its own order' : 'combined into one order again',
   )
 const others = computed(() => [
   ...new Set(order.lines.filter((line) => !line.isOwn).map((line) => line.build)),
@@ -31,10 +31,10 @@ const others = computed(() => [
   <section class="sheet p-3" :aria-label="`order at ${order.source}`">
     <div class="flex flex-wrap items-baseline gap-2">
       <h2>{{ order.source }}</h2>
-      <span class="tag tag-waiting">to pay</span>
+      <span class="tag tag-waiting">still to pay</span>
       <span v-if="others.length > 0" class="text-xs text-soft">one order with {{ others.join(', ') }}</span>
       <button type="button" class="button button-main ml-auto" :disabled="busy" @click="payAll">
-        Pay the order, {{ money(order.total) }} {{ order.currency }}
+        Pay order, {{ money(order.total) }} {{ order.currency }}
       </button>
     </div>
     <table class="ledger mt-1">
@@ -49,7 +49,7 @@ const others = computed(() => [
           <td class="text-xs whitespace-nowrap">
             <template v-if="line.alone">
               <button type="button" class="quiet-button" @click="pay([line.choiceId], line.label)">
-                pay only this, {{ money(line.alone.this) }}</button
+                pay this only, {{ money(line.alone.this) }}</button
               ><span class="block text-soft"
                 >the {{ order.lines.length > 2 ? 'others then cost' : 'other then costs' }}
                 {{ money(line.alone.others) }}</span
@@ -60,7 +60,7 @@ const others = computed(() => [
                 class="quiet-button"
                 @click="group(line.choiceId, true)"
               >
-                order it apart
+                order separately
               </button>
             </template>
             <button
@@ -69,7 +69,7 @@ const others = computed(() => [
               class="quiet-button"
               @click="group(line.choiceId, false)"
             >
-              order it together again
+              combine again
             </button>
           </td>
         </tr>
@@ -88,9 +88,9 @@ const others = computed(() => [
       </tbody>
     </table>
     <p v-if="order.saved > 0 || order.freeShippingGap !== null" class="mt-1 text-xs text-soft">
-      <template v-if="order.saved > 0">{{ money(order.saved) }} less than one by one. </template
+      <template v-if="order.saved > 0">{{ money(order.saved) }} less than ordering separately. </template
       ><template v-if="order.freeShippingGap !== null"
-        >{{ money(order.freeShippingGap) }} more and shipping is free.</template
+        >Spend {{ money(order.freeShippingGap) }} more for free shipping.</template
       >
     </p>
   </section>

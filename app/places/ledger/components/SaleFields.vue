@@ -4,8 +4,8 @@ const sale = defineModel<{ price: string; fee: string; postage: string }>({ requ
 const { what } = defineProps<{ what: 'thing' | 'machine' }>()
 const spoken = computed(() =>
   what === 'thing'
-    ? { price: 'sold for', fee: 'fee on the sale', postage: 'postage of the sale' }
-    : { price: 'machine sold for', fee: 'fee on the machine', postage: 'postage of the machine' },
+    ? { price: 'sold for', fee: 'selling fee', postage: 'shipping cost' }
+    : { price: 'machine sold for', fee: 'selling fee for the machine', postage: 'shipping cost of the machine' },
 )
 const fields = [
   ['price', 'sold for', 'w-28'],

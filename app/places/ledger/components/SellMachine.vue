@@ -32,10 +32,10 @@ const unpaid = computed(() =>
       <h2>
         {{
           {
-            planned: 'It is planned',
-            standing: 'It stands',
-            sold: 'It is sold',
-            apart: 'It is taken apart',
+            planned: 'Planned',
+            standing: 'Assembled',
+            sold: 'Sold',
+            apart: 'Parted out',
           }[ledger.state]
         }}
       </h2>
@@ -53,29 +53,27 @@ const unpaid = computed(() =>
               min="0"
               step="0.5"
               class="field figures w-20"
-              aria-label="hours for it" /></label
-          ><label>on <DateField v-model="sale.day" label="day of the sale" /></label>
-          <button type="submit" class="button button-main" :disabled="busy">Sell the machine</button>
+              aria-label="hours spent" /></label
+          ><label>on <DateField v-model="sale.day" label="date of sale" /></label>
+          <button type="submit" class="button button-main" :disabled="busy">Sell machine</button>
         </form>
         <p v-if="unpaid.length > 0" class="mt-1 text-waiting">
-          {{ unpaid.length === 1 ? 'One choice is' : `${unpaid.length} choices are` }} not paid:
-          {{ unpaid.map((choice) => choice.label).join(', ') }}. A sale removes
-          {{ unpaid.length === 1 ? 'it' : 'them' }}.
+          {{ unpaid.length === 1 ? 'One choice is' : `${unpaid.length} choices are` }} not paid: {{ unpaid.map((choice) => choice.label).join(', ') }}. Selling removes {{ unpaid.length === 1 ? 'it' : 'them' }}.
         </p>
         <div class="mt-3 flex gap-2">
           <button
             v-if="ledger.state === 'planned'"
             type="button"
             class="button"
-            @click="action('stand', { day: sale.day }, 'it stands')"
+            @click="action('stand', { day: sale.day }, 'assembled')"
           >
-            It stands and runs</button
+            It is assembled and runs</button
           ><button
             type="button"
             class="button"
-            @click="action('take-apart', { day: sale.day }, 'taken apart')"
+            @click="action('take-apart', { day: sale.day }, 'parted out')"
           >
-            Take it apart
+            Part it out
           </button>
         </div>
         <BeginUpgrade :ledger="ledger" />
@@ -83,19 +81,19 @@ const unpaid = computed(() =>
       <form
         v-else-if="ledger.state === 'sold'"
         class="mt-2 flex flex-wrap items-end gap-2"
-        @submit.prevent="action('take-back', { day: sale.day, amount: back }, 'it came back and stands')"
+        @submit.prevent="action('take-back', { day: sale.day, amount: back }, 'returned by the buyer')"
       >
         <label
-          >paid back to its buyer
+          >refunded to the buyer
           <input
             v-model="back"
             class="field figures w-28"
             inputmode="decimal"
-            aria-label="paid back to its buyer" /></label
-        ><label>on <DateField v-model="sale.day" label="day it came back" /></label>
-        <button type="submit" class="button">Its buyer returned it</button>
+            aria-label="refunded to the buyer" /></label
+        ><label>on <DateField v-model="sale.day" label="date of return" /></label>
+        <button type="submit" class="button">Buyer returned it</button>
       </form>
-      <p v-else class="mt-1 text-soft">Its things are on the shelf.</p>
+      <p v-else class="mt-1 text-soft">Its parts are on the shelf.</p>
     </section>
   </div>
 </template>

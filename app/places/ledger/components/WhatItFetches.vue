@@ -21,19 +21,19 @@ const rows = computed(() => {
       : [
           {
             id: 'machines',
-            name: `whole, as ${count === 1 ? 'one' : count} like it went`,
+            name: `whole, based on ${count === 1 ? 'one similar PC' : `${count} similar PCs`} sold`,
             side: machines,
             ask: machines.ask,
             days: wholeDays,
           },
         ]),
-    { id: 'whole', name: 'whole, by its parts', side: whole, ask: whole.ask, days: byPartsDays },
+    { id: 'whole', name: 'whole, based on its parts', side: whole, ask: whole.ask, days: byPartsDays },
     { id: 'parting', name: 'parted out', side: parting, ask: null, days: partingDays },
   ]
 })
 const bases: readonly (readonly [WorthBasis, string])[] = [
   ['parts', 'its parts, one by one'],
-  ['machines', 'machines like it that were sold'],
+  ['machines', 'similar PCs sold'],
   ['own', 'your own figure'],
 ]
 const own = ref(ledger.selling.own === null ? '' : amountTyped(ledger.selling.own, ledger.currency))
@@ -45,19 +45,19 @@ function choose(basis: WorthBasis) {
 </script>
 
 <template>
-  <section class="sheet p-3" aria-label="what it would fetch">
-    <h2>What it would fetch</h2>
+  <section class="sheet p-3" aria-label="what it would sell for">
+    <h2>What it would sell for</h2>
     <table class="figures mt-1 w-full text-sm">
       <thead>
         <tr class="text-left text-xs text-soft">
           <th class="font-normal">sold</th>
           <th class="text-right font-normal">ask</th>
           <th class="text-right font-normal">price</th>
-          <th class="text-right font-normal">left, net</th>
+          <th class="text-right font-normal">net</th>
           <th class="text-right font-normal">profit</th>
-          <th class="text-right font-normal">on cost</th>
-          <th class="text-right font-normal">an hour</th>
-          <th class="text-right font-normal">days, 80 % sure</th>
+          <th class="text-right font-normal">return on cost</th>
+          <th class="text-right font-normal">per hour</th>
+          <th class="text-right font-normal">days to sell (80 %)</th>
         </tr>
       </thead>
       <tbody>
@@ -90,15 +90,14 @@ function choose(basis: WorthBasis) {
       </tbody>
     </table>
     <p v-if="build.view!.emptyRoles.length > 0" class="mt-1 text-waiting" data-test="not-whole">
-      It is not whole: no {{ build.view!.emptyRoles.map((role) => roleNames[role]).join(', no ') }}. What that
-      costs is not in these figures yet.
+      Not complete: no {{ build.view!.emptyRoles.map((role) => roleNames[role]).join(', no ') }}. The cost of that is not in these figures yet.
     </p>
     <p v-if="ledger.resale.unknown.length > 0" class="mt-1 text-waiting">
       {{ ledger.resale.unknown.length === 1 ? 'One part' : `${ledger.resale.unknown.length} parts` }} without
       a street price left out.
     </p>
     <fieldset class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1" :disabled="busy">
-      <legend class="text-xs text-soft">worth today is read from</legend>
+      <legend class="text-xs text-soft">worth today is based on</legend>
       <label v-for="[basis, words] in bases" :key="basis" class="flex items-center gap-1">
         <input
           type="radio"

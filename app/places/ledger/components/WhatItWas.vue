@@ -24,25 +24,25 @@ const soldOn = computed(() => left.value.find(({ leftOn }) => leftOn !== null)?.
 </script>
 
 <template>
-  <section class="sheet m-6 max-w-[720px] p-4" aria-label="what it was">
-    <h1>{{ build.view!.name }} {{ isSold ? 'was sold' : 'was taken apart' }}</h1>
+  <section class="sheet m-6 max-w-[720px] p-4" aria-label="final result">
+    <h1>{{ build.view!.name }} {{ isSold ? 'Sold' : 'Parted out' }}</h1>
     <p v-if="isSold" class="mt-1">
-      <template v-if="soldOn">On {{ longDate(soldOn) }}, for</template><template v-else>For</template>
+      <template v-if="soldOn">On {{ longDate(soldOn) }} for</template><template v-else>For</template>
       <span class="figures">{{ amount(account.sale.amount, account.sale.currency) }}</span> net; it cost
       <span class="figures">{{ amount(account.cost.amount, account.cost.currency) }}</span><template
         v-if="account.profit"
       >
-        and left
+        and made
         <b class="figures" :class="account.profit.amount >= 0 ? 'text-settled' : 'text-stop'">{{
           signedAmount(account.profit.amount, account.profit.currency)
         }}</b></template
-      >. Nothing of it is judged any more.
+      >. Nothing in it is checked any more.
     </p>
-    <p v-else class="mt-1">Its things are on the shelf, or went over to the build that began with it.</p>
+    <p v-else class="mt-1">Its parts are on the shelf or moved to the build that started from it.</p>
     <table v-if="left.length > 0" class="ledger mt-3">
       <thead>
         <tr>
-          <th>what was in it</th>
+          <th>part</th>
           <th>kind</th>
           <th class="!text-right">cost</th>
         </tr>
@@ -56,8 +56,8 @@ const soldOn = computed(() => left.value.find(({ leftOn }) => leftOn !== null)?.
       </tbody>
     </table>
     <p class="mt-3 flex gap-3">
-      <NuxtLink :to="`/b/${build.view!.id}/ledger`" class="button">Its account</NuxtLink
-      ><NuxtLink to="/flips" class="button">All machines sold on</NuxtLink>
+      <NuxtLink :to="`/b/${build.view!.id}/ledger`" class="button">Summary</NuxtLink
+      ><NuxtLink to="/flips" class="button">All flips</NuxtLink>
     </p>
   </section>
 </template>

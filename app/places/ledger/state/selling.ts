@@ -5,6 +5,6 @@ export function useSelling() {
   const build = useBuild()
   const { step, busy } = useLedgerStep()
   const save = (change: SellingChange) =>
-    step(`/api/builds/${build.view!.id}/ledger/selling`, change, 'valued so', { method: 'PATCH' })
+    step(`/api/builds/${build.view!.id}/ledger/selling`, change, 'basis changed', { method: 'PATCH' })
   return { save, busy }
 }

@@ -60,7 +60,7 @@ const free = computed(() =>
     <DialogPanel
       class="sheet fixed top-16 left-1/2 max-h-[80vh] w-[560px] max-w-[96vw] -translate-x-1/2 overflow-y-auto p-5"
     >
-      <DialogTitle as="h1">A hunt, or a part you own</DialogTitle>
+      <DialogTitle as="h1">Hunt for a part, or add one you own</DialogTitle>
       <label class="mt-3 block text-xs text-soft"
         >scope
         <select v-model="scope" class="field ml-1">
@@ -71,14 +71,14 @@ const free = computed(() =>
         v-if="!picked"
         :parts="library?.parts ?? []"
         label="part"
-        placeholder="type a part's name or role"
+        placeholder="type a part name or role"
         class="mt-3"
         @pick="picked = $event"
       />
       <div v-else class="mt-2 border-l-4 border-settled pl-3">
         <p class="font-semibold">
           {{ partLabel(picked) }}
-          <button type="button" class="quiet-button" @click="picked = null">another</button>
+          <button type="button" class="quiet-button" @click="picked = null">change</button>
         </p>
         <p class="mt-1 flex items-center gap-2">
           pay up to

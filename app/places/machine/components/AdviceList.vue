@@ -21,7 +21,7 @@ const open = () =>
       text.value = ''
       isOpening.value = false
     },
-    { message: 'the advice stands beside the lines' },
+    { message: 'advice added beside the parts' },
   )
 async function openFile(event: Event) {
   const input = event.target as HTMLInputElement
@@ -37,7 +37,7 @@ async function set(each: AdviceView, state: AdviceView['state']) {
 }
 const settle = (each: AdviceView, state: AdviceView['state']) =>
   run(() => set(each, state), {
-    message: state === 'taken' ? `${each.swap?.name ?? 'the remark'} is taken` : 'declined',
+    message: state === 'taken' ? `${each.swap?.name ?? 'note'} accepted` : 'declined',
     ...(state === 'declined' ? { undo: () => set(each, 'open') } : {}),
   })
 const waiting = computed(() => list.value.filter(({ state }) => state === 'open'))
@@ -49,7 +49,7 @@ const done = computed(() => list.value.filter(({ state }) => state !== 'open'))
     <div class="flex flex-wrap items-baseline gap-3">
       <h2>Advice</h2>
       <span v-if="list.length === 0" class="text-soft"
-        >none yet: freeze an edition in Scales, send its sheet, and open here what comes back</span
+        >None yet: freeze an edition in Compare, send its sheet, and open the reply here.</span
       >
       <button
         type="button"
@@ -57,18 +57,18 @@ const done = computed(() => list.value.filter(({ state }) => state !== 'open'))
         :aria-expanded="isOpening"
         @click="isOpening = !isOpening"
       >
-        open what came back
+        open a reply
       </button>
     </div>
     <form v-if="isOpening" class="mt-2" @submit.prevent="open">
       <textarea
         v-model="text"
         class="field figures h-32 w-full text-[12px]"
-        aria-label="the sheet as it came back"
-        placeholder="paste the filled-in sheet, whole"
+        aria-label="filled-in sheet"
+        placeholder="paste the whole filled-in sheet"
       />
       <div class="mt-1 flex gap-2">
-        <button type="submit" class="button button-main" :disabled="text.trim() === ''">Open it</button>
+        <button type="submit" class="button button-main" :disabled="text.trim() === ''">Open</button>
         <label class="button cursor-pointer"
           >From a file…<input type="file" accept=".txt,.md,text/plain" class="sr-only" @change="openFile"
         /></label>
@@ -77,30 +77,30 @@ const done = computed(() => list.value.filter(({ state }) => state !== 'open'))
     <table v-if="waiting.length > 0" class="ledger mt-2">
       <thead>
         <tr>
-          <th>line</th>
-          <th>said</th>
+          <th>part</th>
+          <th>advice</th>
           <th>instead</th>
           <th class="!text-right">costs</th>
-          <th class="!text-right">frames</th>
-          <th><span class="sr-only">take or decline</span></th>
+          <th class="!text-right">fps</th>
+          <th><span class="sr-only">accept or decline</span></th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="each in waiting" :key="each.id" :data-advice="each.id">
-          <td>{{ each.line || 'all of it' }}</td>
+          <td>{{ each.line || 'accept all' }}</td>
           <td>
             {{ each.remark }}
-            <div class="text-xs text-soft">{{ each.by || 'unsigned' }}, {{ longDate(each.receivedOn) }}</div>
+            <div class="text-xs text-soft">{{ each.by || 'no name given' }}, {{ longDate(each.receivedOn) }}</div>
           </td>
           <td>
             <template v-if="each.swap"
               >{{ each.swap.name }}
               <div v-for="what in each.swap.comes" :key="what" class="text-xs text-stop">{{ what }}</div>
               <div v-for="what in each.swap.goes" :key="what" class="text-xs text-settled">
-                no longer: {{ what }}
+                no longer applies: {{ what }}
               </div></template
             ><span v-else-if="each.instead" class="text-waiting"
-              >{{ each.instead }}: not among your parts</span
+              >{{ each.instead }}: not in your library</span
             ><span v-else class="text-soft">—</span>
           </td>
           <td class="amount">
@@ -120,7 +120,7 @@ const done = computed(() => list.value.filter(({ state }) => state !== 'open'))
               class="button !py-0.5"
               @click="settle(each, 'taken')"
             >
-              {{ each.swap ? 'take it' : 'noted' }}
+              {{ each.swap ? 'accept' : 'accepted' }}
             </button>
             <button type="button" class="quiet-button ml-2" @click="settle(each, 'declined')">decline</button>
           </td>
@@ -128,8 +128,7 @@ const done = computed(() => list.value.filter(({ state }) => state !== 'open'))
       </tbody>
     </table>
     <p v-if="done.length > 0" class="mt-2 text-soft">
-      {{ done.filter(({ state }) => state === 'taken').length }} taken,
-      {{ done.filter(({ state }) => state === 'declined').length }} declined before.
+      {{ done.filter(({ state }) => state === 'taken').length }} accepted, {{ done.filter(({ state }) => state === 'declined').length }} declined earlier.
     </p>
   </section>
 </template>

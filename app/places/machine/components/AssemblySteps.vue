@@ -35,7 +35,7 @@ function tick(line: string, isDone: boolean) {
 <template>
   <section aria-label="assembly" class="max-w-[760px] print:max-w-none">
     <div class="flex items-center gap-3">
-      <h2>Putting {{ name }} together</h2>
+      <h2>Assembling {{ name }}</h2>
       <span class="text-soft print:hidden" data-test="assembled"
         ><span class="figures">{{ doneIn(lines) }}</span> of
         <span class="figures">{{ lines.length }}</span> done</span

@@ -42,10 +42,10 @@ watch(
 </script>
 
 <template>
-  <section class="mt-4 border-l-4 border-info pl-3" aria-label="moves to the next machine">
+  <section class="mt-4 border-l-4 border-info pl-3" aria-label="reuse in the next machine">
     <p class="flex flex-wrap items-center gap-2">
       The
-      <select v-model="chosen.partId" class="field" aria-label="card that moves">
+      <select v-model="chosen.partId" class="field" aria-label="card to reuse">
         <option v-for="step in steps.steps" :key="step.id" :value="step.partId">{{ step.name }}</option>
       </select>
       moves in
@@ -55,34 +55,33 @@ watch(
         min="1"
         max="60"
         class="field figures w-16"
-        aria-label="months until it moves"
+        aria-label="months until the move"
       />
-      months to a machine with
-      <select v-model="chosen.cpuId" class="field" aria-label="CPU of the next machine">
+      months to a PC with
+      <select v-model="chosen.cpuId" class="field" aria-label="CPU of the next PC">
         <option value="">which CPU?</option>
         <option v-for="cpu in cpus" :key="cpu.id" :value="cpu.id">{{ partLabel(cpu) }}</option>
       </select>
     </p>
     <p v-if="sheet" class="mt-1" data-test="carry">
-      {{ signedPercent(100 * sheet.framesNow) }} frames now,
-      {{ signedPercent(100 * sheet.framesAfter) }} after the move. It costs
-      <b class="figures">{{ amount(sheet.price, view.currency) }}</b> today and about
+      {{ signedPercent(100 * sheet.framesNow) }} fps now, {{ signedPercent(100 * sheet.framesAfter) }} after the move. Cost:
+      <b class="figures">{{ amount(sheet.price, view.currency) }}</b> today or about
       <b class="figures">{{ amount(sheet.priceThen, view.currency) }}</b> then<template
         v-if="sheet.percentPer30Days !== 0"
       >
         ({{ signedPercent(sheet.percentPer30Days) }} in 30 days)</template
-      ><template v-else> (no trend)</template>: having it now costs
-      <b class="figures">{{ amount(sheet.costOfNow, view.currency) }}</b> over waiting.
+      ><template v-else> (no trend)</template>. Buying now costs
+      <b class="figures">{{ amount(sheet.costOfNow, view.currency) }}</b> more than waiting.
       <span class="tag" :class="sheet.better === 'now' ? 'tag-settled' : 'tag-waiting'">{{
-        sheet.better === 'now' ? 'take it now' : 'wait with it'
+        sheet.better === 'now' ? 'buy now' : 'wait'
       }}</span>
     </p>
     <table v-if="sheet && sheet.stairs.length > 1" class="ledger mt-2 max-w-[640px]" data-test="carry-stairs">
       <thead>
         <tr>
           <th>card, by price</th>
-          <th class="text-right">costs</th>
-          <th class="text-right">frames with the CPU of today</th>
+          <th class="text-right">cost</th>
+          <th class="text-right">fps with today’s CPU</th>
           <th class="text-right">with {{ sheet.next }}</th>
         </tr>
       </thead>

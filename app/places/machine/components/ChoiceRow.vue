@@ -21,7 +21,7 @@ const saveReason = () =>
   run(() => build.changeChoice(choice.id, { reason: reason.value }, choice.label))
 const takeOut = () =>
   run(() => build.takeOut(choice.id, choice.label), {
-    message: choice.kind === 'item' ? `${choice.label} is on the shelf` : `${choice.label} removed`,
+    message: choice.kind === 'item' ? `${choice.label} moved to the shelf` : `${choice.label} removed`,
     undo: () =>
       choice.kind === 'item' && !choice.isInherited
         ? build.choose({ kind: 'owned', shelfId: choice.id, scope: choice.scope }, choice.label)
@@ -30,7 +30,7 @@ const takeOut = () =>
 /** Paid as it stands here; its order, and what comes after, are in the Ledger. */
 const pay = () =>
   run(() => build.pay(choice.id, choice.payNow!, choice.label), {
-    message: `${choice.label} paid, and in the ledger`,
+    message: `${choice.label} paid and booked in the ledger`,
   })
 const wait = computed(() =>
   choice.kind !== 'hunt'
@@ -38,7 +38,7 @@ const wait = computed(() =>
     : choice.expectedWait === null
       ? ', no sale seen at that price'
       : choice.expectedWait === 0
-        ? ', a shop asks no more'
+        ? ', a shop sells it for that'
         : `, about ${Math.ceil(choice.expectedWait)} days`,
 )
 </script>
@@ -49,13 +49,13 @@ const wait = computed(() =>
       <b class="font-medium">{{ choice.label }}</b>
       <span v-if="choice.paidOn" class="tag tag-settled">paid</span>
       <span v-if="choice.item?.place === 'ordered'" class="tag tag-info">ordered</span>
-      <span v-if="choice.item?.place === 'returning'" class="tag tag-waiting">on its way back</span>
+      <span v-if="choice.item?.place === 'returning'" class="tag tag-waiting">being returned</span>
       <span v-if="choice.item?.state === 'dead'" class="tag tag-stop">dead</span>
       <span v-if="choice.voidBecause" class="tag tag-stop">void</span>
       <span
         v-if="choice.isInherited"
         class="tag tag-info"
-        title="as in the build this is a variant of; a change here is this variant’s own"
+        title="same as in the original build; a change here affects this variant only"
         >shared</span
       >
       <span class="block text-xs text-soft"
@@ -78,19 +78,13 @@ const wait = computed(() =>
         <option value="new">new</option>
       </select>
       <span v-if="choice.leftOut.length > 0" class="block text-xs text-waiting"
-        >not built in:
-        {{
-          choice.parts
-            .filter((part) => choice.leftOut.includes(part.id))
-            .map((part) => part.name)
-            .join(', ')
-        }}
+        >not installed: {{ choice.parts .filter((part) => choice.leftOut.includes(part.id)) .map((part) => part.name) .join(', ') }}
         <button
           type="button"
           class="quiet-button"
           @click="run(() => build.changeChoice(choice.id, { leftOut: [] }, choice.label))"
         >
-          build it in
+          install
         </button></span
       >
     </td>
@@ -108,7 +102,7 @@ const wait = computed(() =>
       <input
         v-model="reason"
         class="field !min-h-0 w-full min-w-32 !py-0.5"
-        placeholder="why this one"
+        placeholder="reason"
         :aria-label="`reason for ${choice.label}`"
         @change="saveReason"
       />

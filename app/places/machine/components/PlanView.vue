@@ -63,7 +63,7 @@ const open = (line: { findingKey: string | null }) => line.findingKey && emit('s
 </script>
 
 <template>
-  <figure aria-label="plan of the machine">
+  <figure aria-label="machine diagram">
     <svg
       :viewBox="`0 0 380 ${plan.plates.some((plate) => plate.role === 'donor') ? 312 : 228}`"
       class="w-full"
@@ -138,7 +138,7 @@ const open = (line: { findingKey: string | null }) => line.findingKey && emit('s
       </g>
     </svg>
     <figcaption class="text-xs text-soft">
-      Only what clashes or runs over 85 % of its limit is drawn.
+      Only conflicts and anything above 85 % of its limit are drawn.
     </figcaption>
     <ol class="mt-1">
       <li v-for="line in lines" :key="line.number" class="flex gap-2 py-0.5">
@@ -157,11 +157,10 @@ const open = (line: { findingKey: string | null }) => line.findingKey && emit('s
           {{ roleNames[line.to] }}: {{ line.text }}
         </button>
         <span v-else class="text-[13px]"
-          >{{ words[line.kind] }}, {{ roleNames[line.from] }} – {{ roleNames[line.to] }}: near its limit,
-          {{ line.text }}</span
+          >{{ words[line.kind] }}, {{ roleNames[line.from] }} – {{ roleNames[line.to] }}: close to the limit, {{ line.text }}</span
         >
       </li>
-      <li v-if="lines.length === 0" class="text-settled">✓ Nothing clashes, nothing runs near its limit.</li>
+      <li v-if="lines.length === 0" class="text-settled">✓ No conflicts, nothing close to its limit.</li>
     </ol>
   </figure>
 </template>

@@ -20,7 +20,7 @@ const room = computed(() => machine.room)
       <table class="ledger mt-1">
         <tbody>
           <tr>
-            <td>sustained</td>
+            <td>sustained load</td>
             <td class="amount">
               <TheFigure
                 strong
@@ -31,7 +31,7 @@ const room = computed(() => machine.room)
             </td>
           </tr>
           <tr>
-            <td>with short peaks of the card</td>
+            <td>with GPU power spikes</td>
             <td class="amount">{{ watts(machine.power.peak) }}</td>
           </tr>
           <tr>
@@ -45,8 +45,8 @@ const room = computed(() => machine.room)
           </tr>
           <tr v-if="machine.power.supply">
             <td>
-              the supply gives<template v-if="machine.power.supply.nowW < machine.power.supply.ratedW">
-                at its age</template
+              PSU rating<template v-if="machine.power.supply.nowW < machine.power.supply.ratedW">
+                PSU rating at its age</template
               >
             </td>
             <td
@@ -62,7 +62,7 @@ const room = computed(() => machine.room)
           </tr>
           <template v-if="machine.power.wall">
             <tr>
-              <td>wall power: idle, office work</td>
+              <td>wall power: idle, office</td>
               <td class="amount">
                 {{ watts(machine.power.wall.idle) }}, {{ watts(machine.power.wall.work) }}
               </td>
@@ -81,7 +81,7 @@ const room = computed(() => machine.room)
               <td>
                 energy per year
                 <span class="text-xs text-soft"
-                  >{{ machine.rules.fullHours }} h full, {{ machine.rules.idleHours }} h idle a day</span
+                  >{{ machine.rules.fullHours }} h full load, {{ machine.rules.idleHours }} h idle per day</span
                 >
               </td>
               <td class="amount">
@@ -95,7 +95,7 @@ const room = computed(() => machine.room)
         </tbody>
       </table>
       <h3 v-if="machine.power.leads.length > 0" class="mt-3 text-xs text-soft">
-        leads and adapters against what they carry
+        cables and adapters, load and rating
       </h3>
       <div
         v-for="(lead, index) in machine.power.leads"
@@ -112,20 +112,20 @@ const room = computed(() => machine.room)
         >
       </div>
     </section>
-    <section class="sheet self-start p-3" aria-label="room to grow">
-      <h2>Room to grow</h2>
+    <section class="sheet self-start p-3" aria-label="upgrade room">
+      <h2>Upgrade room</h2>
       <p v-if="room.first" class="mt-1">
-        First sensible upgrade: <b>{{ room.first.what }}</b>,
+        Best first upgrade: <b>{{ room.first.what }}</b>,
         <span class="figures">{{ amount(room.first.cost, currency) }}</span>.
       </p>
       <table class="ledger mt-1">
         <tbody>
           <tr v-if="room.memory">
-            <td>memory slots free</td>
+            <td>free memory slots</td>
             <td class="amount">{{ room.memory.freeSlots }} of {{ room.memory.slots }}</td>
           </tr>
           <tr v-if="room.memory">
-            <td>memory now, at most</td>
+            <td>memory installed / maximum</td>
             <td class="amount">
               {{ room.memory.nowGb }} GB,
               {{ room.memory.mostGb === null ? 'not known' : `${room.memory.mostGb} GB` }}
@@ -137,28 +137,27 @@ const room = computed(() => machine.room)
           </tr>
           <tr v-if="room.moreMemory?.replace">
             <td>
-              or {{ room.moreMemory.replace.name }}, the old kit sold for
-              {{ amount(room.moreMemory.replace.sold, currency) }}
+              or {{ room.moreMemory.replace.name }}, selling the old kit for {{ amount(room.moreMemory.replace.sold, currency) }}
             </td>
             <td class="amount">{{ amount(room.moreMemory.replace.cost, currency) }}</td>
           </tr>
           <tr v-if="room.m2Free !== null">
-            <td>M.2 slots, SATA ports free</td>
+            <td>free M.2 slots / SATA ports</td>
             <td class="amount">{{ room.m2Free }}, {{ room.sataFree ?? '—' }}</td>
           </tr>
           <tr v-if="room.wattsFree !== null">
-            <td>watts above what your rule asks for</td>
+            <td>watts above your PSU rule</td>
             <td class="amount" :class="room.wattsFree < 0 ? 'text-stop' : ''">{{ room.wattsFree }} W</td>
           </tr>
         </tbody>
       </table>
       <h3 v-if="room.cpus.length > 0" class="mt-3 text-xs text-soft">
-        next CPUs this board takes, the old one sold
+        next CPUs for this board, after selling the old one
       </h3>
       <table v-if="room.cpus.length > 0" class="ledger">
         <tbody>
           <tr v-for="cpu in room.cpus" :key="cpu.name">
-            <td>{{ cpu.name }} <span v-if="cpu.flash" class="tag tag-waiting">flash first</span></td>
+            <td>{{ cpu.name }} <span v-if="cpu.flash" class="tag tag-waiting">BIOS update first</span></td>
             <td class="amount">+{{ percent(cpu.gain) }}</td>
             <td class="amount">{{ signedAmount(cpu.more, currency) }}</td>
           </tr>

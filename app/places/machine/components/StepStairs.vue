@@ -53,17 +53,17 @@ const swapFor = (way: { id: string; name: string }, out: string | null, message:
     { message },
   )
 const take = (step: StepView) =>
-  swapFor(step, view.parts.find((part) => part.role === shown.value!.role)?.id ?? null, `${step.name} is in`)
+  swapFor(step, view.parts.find((part) => part.role === shown.value!.role)?.id ?? null, `${step.name} added`)
 const slim = (swap: NonNullable<StepsView['slimming']>['swaps'][number]) =>
   swapFor(
     swap,
     view.choices.find((choice) => choice.id === swap.choiceId)?.parts[0]?.id ?? null,
-    `${swap.name} is in, ${amount(swap.saved, view.currency)} saved`,
+    `${swap.name} added, ${amount(swap.saved, view.currency)} saved`,
   )
 const words = (step: StepView) => {
   const gain =
     step.framesChange !== null
-      ? `${signedPercent(100 * step.framesChange)} frames in your targets`
+      ? `${signedPercent(100 * step.framesChange)} fps in your targets`
       : step.worthChange === null
         ? ''
         : `${signedPercent(100 * step.worthChange)} ${indexUnit(shown.value!.role)}`
@@ -72,18 +72,18 @@ const words = (step: StepView) => {
 </script>
 
 <template>
-  <section aria-label="steps up">
+  <section aria-label="upgrades">
     <div v-if="steps?.slimming" class="mb-4 border-l-4 border-stop bg-stop-ground p-3" data-test="slimming">
       <p>
         <b>{{ amount(steps.slimming.over, view.currency) }} over the budget.</b>
         <template v-if="steps.slimming.swaps.length > 0"
-          >What saves most for the least lost, in order:</template
-        ><template v-else>No swap saves anything without making the machine worse.</template>
+          >Swaps that save most for the least loss, in order:</template
+        ><template v-else>No swap saves money without making the machine worse.</template>
       </p>
       <p v-for="swap in steps.slimming.swaps" :key="swap.choiceId" class="mt-1 flex items-center gap-2">
-        <span class="min-w-0 flex-1">{{ swap.name }} for {{ swap.out }}, {{ swap.how }}</span
+        <span class="min-w-0 flex-1">{{ swap.name }} instead of {{ swap.out }}, {{ swap.how }}</span
         ><span class="figures text-settled">−{{ amount(swap.saved, view.currency) }}</span
-        ><span class="text-soft">{{ percent(swap.lost, 1) }} lost</span
+        ><span class="text-soft">{{ percent(swap.lost, 1) }} slower</span
         ><button type="button" class="button !py-0.5" @click="slim(swap)">swap</button>
       </p>
       <p v-if="steps.slimming.stillOver > 0" class="mt-1 text-stop">
@@ -91,7 +91,7 @@ const words = (step: StepView) => {
       </p>
     </div>
     <div class="mb-2 flex flex-wrap items-center gap-2">
-      <h2>Steps up</h2>
+      <h2>Upgrades</h2>
       <button
         v-for="each in steps?.roles"
         :key="each.role"
@@ -110,29 +110,24 @@ const words = (step: StepView) => {
       <p v-if="shown.present" class="text-soft">
         Now: {{ shown.present.name }},
         <span class="figures">{{ amount(shown.present.cost, view.currency) }}</span>
-        {{ shown.present.choiceId ? 'as chosen' : 'would come back if it were sold' }}.
+        {{ shown.present.choiceId ? 'as chosen' : 'resale value' }}.
       </p>
       <p v-if="shown.steps.length === 0" class="mt-2">
-        No step up that {{ amount(steps.left, view.currency) }} pays for and that fits.
+        No upgrade fits and costs at most {{ amount(steps.left, view.currency) }}.
       </p>
       <figure v-else>
         <StairFigure :treads="treads" :height="190" />
         <figcaption class="text-xs text-soft">
-          Tread: money added. Rise:
-          {{
-            shown.steps.some((step) => step.framesChange !== null)
-              ? 'frames gained in your targets'
-              : `${indexUnit(shown.role)} gained`
-          }}. Dashed: less than {{ steps.threshold }} % for each 10 more, not worth it.
+          Across: money added. Up: {{ shown.steps.some((step) => step.framesChange !== null) ? 'fps gained in your targets' : `${indexUnit(shown.role)} gained` }}. Dashed: gains less than {{ steps.threshold }} % per 10 spent, not worth it.
         </figcaption>
         <table class="ledger mt-2">
           <thead>
             <tr>
               <th>part</th>
-              <th class="!text-right">costs, {{ view.currency }}</th>
-              <th class="!text-right">pay now</th>
-              <th class="!text-right">expected</th>
-              <th class="!text-right">gained</th>
+              <th class="!text-right">cost, {{ view.currency }}</th>
+              <th class="!text-right">total</th>
+              <th class="!text-right">expected total</th>
+              <th class="!text-right">gain</th>
               <th><span class="sr-only">take it</span></th>
             </tr>
           </thead>

@@ -65,7 +65,7 @@ async function unsettle(key: string) {
       )
       emit('changed')
     },
-    { message: 'open again' },
+    { message: 'reopened' },
   )
 }
 async function hunt(partId: string, name: string) {
@@ -80,8 +80,8 @@ async function hunt(partId: string, name: string) {
 </script>
 
 <template>
-  <section aria-label="still open">
-    <p v-if="nothing" class="text-settled">✓ Nothing is open: {{ view.fit.passed.length }} rules passed.</p>
+  <section aria-label="open checks">
+    <p v-if="nothing" class="text-settled">✓ Nothing open: {{ view.fit.passed.length }} checks passed.</p>
     <article
       v-for="finding in findings"
       :key="finding.key"
@@ -100,7 +100,7 @@ async function hunt(partId: string, name: string) {
       </p>
       <p class="mt-1 text-xs text-soft">
         <template v-for="(fact, index) in finding.why" :key="fact.partId + fact.fact"
-          ><template v-if="index > 0"> against </template>{{ fact.part }}: {{ fact.fact }}
+          ><template v-if="index > 0"> involves </template>{{ fact.part }}: {{ fact.fact }}
           <b class="figures text-ink">{{ fact.value }}</b></template
         >
       </p>
@@ -113,9 +113,9 @@ async function hunt(partId: string, name: string) {
                 [
                   way.parts.length > 0 ? way.what : '',
                   way.parts.flatMap((part) => part.how ?? []).join(' + '),
-                  way.handiwork && way.handiwork !== 'none' ? `by hand: ${way.handiwork}` : '',
-                  way.limitW ? `${way.limitW} W at most` : '',
-                  way.leavesOpen ? `leaves open: ${way.leavesOpen}` : '',
+                  way.handiwork && way.handiwork !== 'none' ? `manual work: ${way.handiwork}` : '',
+                  way.limitW ? `limits power to ${way.limitW} W` : '',
+                  way.leavesOpen ? `still open: ${way.leavesOpen}` : '',
                 ]
                   .filter((each) => each !== '')
                   .join(' · ')
@@ -134,17 +134,17 @@ async function hunt(partId: string, name: string) {
               <button
                 type="button"
                 class="button !py-0.5"
-                :aria-label="`fix it: ${named(way)}`"
+                :aria-label="`apply fix: ${named(way)}`"
                 @click.stop="take(finding.key, way.way, named(way))"
               >
-                {{ way.kind === 'by-hand' ? 'done' : 'take it' }}
+                {{ way.kind === 'by-hand' ? 'done' : 'apply' }}
               </button>
             </td>
           </tr>
         </tbody>
       </table>
       <p v-else-if="machine" class="mt-1 text-waiting">
-        The library has nothing that fixes it without making something worse.
+        No part in the library fixes this without causing another problem.
       </p>
     </article>
     <article v-for="breach in view.breaches" :key="breach" class="sheet mb-3 border-l-4 !border-l-stop p-3">
@@ -152,7 +152,7 @@ async function hunt(partId: string, name: string) {
     </article>
     <article v-for="role in view.emptyRoles" :key="role" class="sheet mb-3 p-3">
       <p>
-        <span class="tag tag-waiting">empty</span> <b>no {{ roleNames[role] }} yet</b>
+        <span class="tag tag-waiting">missing</span> <b>no {{ roleNames[role] }} yet</b>
         <NuxtLink
           :to="`/b/${view.id}/leads?role=${role}`"
           class="ml-2 underline decoration-dotted underline-offset-2"
@@ -168,7 +168,7 @@ async function hunt(partId: string, name: string) {
           amount(option.price, view.currency)
         }}</span
         ><button type="button" class="button !py-0.5" @click="hunt(option.partId, option.name)">
-          hunt for it
+          hunt
         </button>
       </p>
     </article>
@@ -179,19 +179,18 @@ async function hunt(partId: string, name: string) {
         :aria-expanded="shownUnknown"
         @click="shownUnknown = !shownUnknown"
       >
-        {{ view.fit.cannotCheck.length }} {{ view.fit.cannotCheck.length === 1 ? 'rule' : 'rules' }} cannot be
-        asked yet
+        {{ view.fit.cannotCheck.length }} {{ view.fit.cannotCheck.length === 1 ? 'check needs a fact' : 'checks need a fact' }}
       </button>
       <p v-for="open in shownUnknown ? view.fit.cannotCheck : []" :key="open.ruleId" class="mt-1">
         <span class="tag tag-waiting">not known</span> {{ open.what }}
       </p>
     </div>
     <p v-for="finding in view.fit.settled" :key="finding.key" class="mb-1 text-soft">
-      <span class="tag tag-settled">by hand</span> {{ finding.what }}
-      <button type="button" class="quiet-button" @click="unsettle(finding.key)">not done after all</button>
+      <span class="tag tag-settled">manual work</span> {{ finding.what }}
+      <button type="button" class="quiet-button" @click="unsettle(finding.key)">mark as not done</button>
     </p>
     <details v-if="view.fit.passed.length > 0" class="text-soft">
-      <summary class="cursor-pointer">✓ {{ view.fit.passed.length }} rules passed</summary>
+      <summary class="cursor-pointer">✓ {{ view.fit.passed.length }} checks passed</summary>
       <p v-for="rule in view.fit.passed" :key="rule.ruleId" class="mt-0.5">
         <span class="text-settled">✓</span> {{ rule.question }}
       </p>

@@ -52,22 +52,22 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
       <input
         v-model="name"
         class="field w-64"
-        placeholder="such as: with another CPU platform"
+        placeholder="for example: with another CPU platform"
         aria-label="name of the variant"
-      /><button type="submit" class="button" :disabled="name.trim() === ''">Begin a variant</button
-      ><span class="text-soft">it shares every choice until you change one there</span>
+      /><button type="submit" class="button" :disabled="name.trim() === ''">Start a variant</button
+      ><span class="text-soft">it shares every part until you change one there</span>
     </form>
-    <p v-if="!variants" class="text-soft" role="status">Laying them side by side…</p>
+    <p v-if="!variants" class="text-soft" role="status">Loading variants…</p>
     <p v-else-if="variants.machines.length === 1" class="text-soft">No variant yet.</p>
     <table v-else class="ledger table-fixed [&_td]:break-words [&_th]:whitespace-normal">
       <thead>
         <tr>
-          <th><span class="sr-only">what is compared</span></th>
+          <th><span class="sr-only">compared</span></th>
           <th v-for="machine in variants.machines" :key="machine.id">
             <NuxtLink :to="`/b/${machine.id}/machine`" class="underline decoration-dotted">{{
               machine.name
             }}</NuxtLink>
-            <span v-if="machine.id === buildId" class="tag tag-info">here</span>
+            <span v-if="machine.id === buildId" class="tag tag-info">this build</span>
           </th>
         </tr>
       </thead>
@@ -90,19 +90,19 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
           </td>
         </tr>
         <tr>
-          <td>pay now</td>
+          <td>total</td>
           <td v-for="machine in variants.machines" :key="machine.id" class="figures">
             {{ amount(machine.totals.payNow, machine.currency) }} {{ machine.currency }}
           </td>
         </tr>
         <tr>
-          <td>expected</td>
+          <td>expected total</td>
           <td v-for="machine in variants.machines" :key="machine.id" class="figures">
             {{ amount(machine.totals.expected, machine.currency) }}
           </td>
         </tr>
         <tr>
-          <td>anyone can pay</td>
+          <td>market price</td>
           <td v-for="machine in variants.machines" :key="machine.id" class="figures">
             {{ amount(machine.totals.anyoneCanPay, machine.currency) }}
           </td>
@@ -120,7 +120,7 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
         </tr>
         <tr v-if="currencies.length > 1">
           <td>
-            <select v-model="chosen" class="field !py-0" aria-label="all of them in">
+            <select v-model="chosen" class="field !py-0" aria-label="show all in">
               <option value="">in one currency…</option>
               <option v-for="each in currencies" :key="each" :value="each">in {{ each }}</option>
             </select>
@@ -128,20 +128,18 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
           <td v-for="machine in variants.machines" :key="machine.id">
             <template v-if="chosen !== ''">
               <span class="figures" :data-in="machine.id"
-                >{{ inChosen(machine.totals.payNow, machine.currency) }} to pay,
-                {{ inChosen(machine.totals.expected, machine.currency) }} expected</span
+                >total {{ inChosen(machine.totals.payNow, machine.currency) }}, expected total {{ inChosen(machine.totals.expected, machine.currency) }}</span
               >
               <span v-if="machine.currency !== chosen" class="block text-xs text-soft">
                 <template v-if="rateOf(machine.currency)?.rate"
-                  >at {{ rateOf(machine.currency)!.rate }}, of
-                  {{ longDate(rateOf(machine.currency)!.date) }}</template
+                  >at {{ rateOf(machine.currency)!.rate }} on {{ longDate(rateOf(machine.currency)!.date) }}</template
                 ><button
                   v-else
                   type="button"
                   class="quiet-button"
                   @click="missing.open(machine.currency, chosen)"
                 >
-                  set the rate
+                  set the exchange rate
                 </button></span
               >
             </template>

@@ -42,10 +42,9 @@ const take = () =>
 
 <template>
   <details class="mt-2">
-    <summary class="cursor-pointer text-soft">The index from a frame rate that was measured…</summary>
+    <summary class="cursor-pointer text-soft">Index from a measured frame rate…</summary>
     <p v-if="others.length === 0 || library.workloads.length === 0" class="mt-1 text-waiting">
-      This takes a game, and {{ part.role === 'cpu' ? 'a card' : 'a CPU' }} whose index is known. Games are
-      made on Bench, indexes come from a pasted table of scores.
+      This needs a game, and {{ part.role === 'cpu' ? 'a card' : 'a CPU' }} with a known index. Add games in Bench; add indexes by pasting a table of scores.
     </p>
     <div v-else class="mt-1 flex flex-wrap items-end gap-2">
       <label class="text-xs text-soft"
@@ -64,7 +63,7 @@ const take = () =>
           </option>
         </select></label
       ><label class="text-xs text-soft"
-        >beside<select v-model="besideId" class="field block max-w-56" aria-label="part beside it">
+        >with<select v-model="besideId" class="field block max-w-56" aria-label="paired part">
           <option value="" disabled>which {{ part.role === 'cpu' ? 'card' : 'CPU' }}?</option>
           <option v-for="each in others" :key="each.id" :value="each.id">{{ partLabel(each) }}</option>
         </select></label
@@ -77,20 +76,17 @@ const take = () =>
           class="field figures block w-24"
           aria-label="average fps of the rate" /></label
       ><button type="button" class="button" :disabled="!solved" @click="take">
-        {{ solved ? `Take ${shown(solved.index)}` : 'Take it' }}
+        {{ solved ? `Use ${shown(solved.index)}` : 'Use it' }}
       </button>
     </div>
     <p v-if="solved === null" class="mt-1 text-waiting">
-      No index gives that rate there: {{ part.role === 'cpu' ? 'the card' : 'the CPU' }} beside it, or the
-      game's own limit, is slower.
+      No index gives that rate: {{ part.role === 'cpu' ? 'the card' : 'the CPU' }} paired with it, or the game’s fps cap, is slower.
     </p>
     <p v-else-if="solved" class="mt-1 text-soft">
       <span class="figures">{{ shown(solved.low) }}</span> to
-      <span class="figures">{{ solved.high === null ? 'no upper end' : shown(solved.high) }}</span> if the
-      rate is {{ (100 * solved.doubt).toFixed(0) }} % off.
+      <span class="figures">{{ solved.high === null ? 'no upper limit' : shown(solved.high) }}</span> if the rate is off by {{ (100 * solved.doubt).toFixed(0) }} %.
       <template v-if="heldBack"
-        >{{ part.role === 'cpu' ? 'The card' : 'The CPU' }} holds it back there, so the rate tells little:
-        take one at {{ part.role === 'cpu' ? 'a lower' : 'a higher' }} resolution.</template
+        >{{ part.role === 'cpu' ? 'The card' : 'The CPU' }} is the bottleneck here, so this rate says little: use one at {{ part.role === 'cpu' ? 'a lower' : 'a higher' }} resolution.</template
       >
     </p>
   </details>

@@ -30,7 +30,7 @@ function isBest(part: Part, key: keyof PartFacts): boolean {
     <table class="ledger mt-1">
       <thead>
         <tr>
-          <th>fact</th>
+          <th>spec</th>
           <th v-for="part in parts" :key="part.id">{{ partLabel(part) }}</th>
         </tr>
       </thead>

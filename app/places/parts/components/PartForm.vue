@@ -41,7 +41,7 @@ async function submit() {
   const { make, name } = values
   if (isNew) form.assign({ id: slug(name.includes(make) ? name : `${make} ${name}`) })
   if (isNew && known.value.includes(values.id)) {
-    failure.value = `there is a ${make} ${name} already; give the sister model another name`
+    failure.value = `there is already a ${make} ${name}; give this one another name`
     return
   }
   const ofRole = new Set<string>(facts.value)
@@ -64,10 +64,10 @@ async function submit() {
         :options="roleNames"
         :disabled="from !== null"
       />
-      <TextField name="make" label="make" class="w-32" />
+      <TextField name="make" label="brand" class="w-32" />
       <TextField name="name" label="model" class="w-56" />
-      <TickField name="open" label="not known which one: valued as the cheapest that fits what is known" />
-      <p v-if="copying" class="text-soft">a copy of {{ from?.name }}: change what differs</p>
+      <TickField name="open" label="exact model not known: valued as the cheapest model that matches" />
+      <p v-if="copying" class="text-soft">copy of {{ from?.name }}: change what differs</p>
     </div>
     <div class="mt-3 grid grid-cols-5 items-end gap-x-4 gap-y-2 max-lg:grid-cols-3 max-md:grid-cols-2">
       <FactField v-for="fact in facts" :key="fact" :fact="fact" />
@@ -88,7 +88,7 @@ async function submit() {
     <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>
     <div class="mt-3 flex gap-3">
       <button type="submit" class="button button-main" :disabled="busy">
-        {{ isNew ? 'Add the part' : 'Save the part' }}</button><button
+        {{ isNew ? 'Add the part' : 'Save part' }}</button><button
         type="button"
         class="button"
         @click="emit('close')"

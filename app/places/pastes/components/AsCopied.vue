@@ -19,9 +19,9 @@ const lines = computed(() =>
 <template>
   <section
     class="min-h-0 overflow-y-auto border-r border-line px-4 py-3 max-md:hidden"
-    aria-label="as copied"
+    aria-label="original text"
   >
-    <h3 class="font-semibold">As copied</h3>
+    <h3 class="font-semibold">Original text</h3>
     <p
       v-for="(each, index) in lines"
       :key="index"

@@ -18,7 +18,7 @@ const emit = defineEmits<{ keep: [] }>()
     <button type="button" class="button button-main" :disabled="busy || !isReady" @click="emit('keep')">
       <slot /></button
     ><span class="text-soft">{{
-      isReady ? 'nothing is stored before; one undo takes it all back' : why
+      isReady ? 'nothing is saved yet; one undo reverts it all' : why
     }}</span>
   </div>
 </template>

@@ -24,19 +24,18 @@ const nameOf = (id: string) => {
         type="number"
         min="1"
         class="field figures w-14"
-        :aria-label="spoken('how many', index)"
+        :aria-label="spoken('quantity', index)"
       />
       <span v-if="thing.partId" class="min-w-0 flex-1">{{ nameOf(thing.partId) }}</span><template v-else
-        ><NewThing v-model:name="thing.name" v-model:role="thing.role" :spoken="`thing ${index + 1}${of}`" />
+        ><NewThing v-model:name="thing.name" v-model:role="thing.role" :spoken="`part ${index + 1}${of}`" />
         <label class="text-xs text-soft"
-          ><input v-model="thing.open" type="checkbox" :aria-label="spoken('not known which', index)" /> not
-          known which</label
+          ><input v-model="thing.open" type="checkbox" :aria-label="spoken('exact model not known', index)" /> exact model not known</label
         ></template
       ><span v-if="thing.price" class="figures text-soft">{{ thing.price }} each</span
       ><button
         type="button"
         class="quiet-button"
-        :aria-label="spoken('without thing', index)"
+        :aria-label="spoken('remove part', index)"
         @click="things.splice(index, 1)"
       >
         ×
@@ -45,7 +44,7 @@ const nameOf = (id: string) => {
     <PartPicker
       :parts="parts"
       :label="`add a part${of}`"
-      placeholder="type a part's name to add it"
+      placeholder="type a part name to add it"
       class="mt-1"
       @pick="things.push(ofLibrary($event))"
     />

@@ -122,11 +122,11 @@ async function refresh() {
       <header class="flex flex-wrap items-center gap-3 border-b border-line px-5 py-3">
         <DialogTitle as="h2" class="!text-[17px]">Pasted: {{ pasteKindNames[kind] }}</DialogTitle>
         <label class="ml-auto text-soft"
-          >it is
+          >treat as
           <select
             :value="kind"
             class="field"
-            aria-label="what it is"
+            aria-label="type of text"
             @change="chosen = ($event.target as HTMLSelectElement).value as PasteKind"
           >
             <option v-for="each in pasteKinds" :key="each" :value="each">{{ pasteKindNames[each] }}</option>
@@ -193,7 +193,7 @@ async function refresh() {
       <PastedFile v-else-if="kind === 'file'" :text="text" @opened="opened" />
       <PastedFrames v-else-if="kind === 'frames'" :text="text" :build-id="buildId" @close="close" />
       <div v-else class="px-5 py-4">
-        <p class="text-waiting">{{ reading.why || 'Nothing of this was understood.' }}</p>
+        <p class="text-waiting">{{ reading.why || 'Nothing here could be read.' }}</p>
         <pre class="figures mt-3 max-h-[50vh] overflow-auto text-xs whitespace-pre-wrap">{{
           text.slice(0, 4000)
         }}</pre>

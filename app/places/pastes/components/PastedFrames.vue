@@ -15,11 +15,10 @@ async function toBench() {
 <template>
   <div class="px-5 py-4">
     <p>
-      A frame-time log of {{ text.trim().split('\n').length }} lines. It is read on Bench, and can be kept
-      there as a run.
+      A frame-time log of {{ text.trim().split('\n').length }} lines. Open it in Bench to view it or save it as a run.
     </p>
-    <p v-if="buildId === null" class="mt-2 text-waiting">Begin a build first: a run belongs to one.</p>
-    <button v-else type="button" class="button button-main mt-3" @click="toBench">Read it on Bench</button>
+    <p v-if="buildId === null" class="mt-2 text-waiting">Create a build first: each run belongs to one.</p>
+    <button v-else type="button" class="button button-main mt-3" @click="toBench">Open in Bench</button>
     <pre class="figures mt-3 max-h-[50vh] overflow-auto text-xs whitespace-pre-wrap">{{
       text.slice(0, 2000)
     }}</pre>

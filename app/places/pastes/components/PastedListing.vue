@@ -34,10 +34,10 @@ const lead = reactive({
 })
 const things = ref(listedThings(offer, lead.title))
 const worksWords = {
-  yes: 'works, says the seller',
-  no: 'does not work',
-  doubtful: 'may work: the seller is not sure',
-  unknown: 'whether it works is not said',
+  yes: 'stated as working',
+  no: 'stated as not working',
+  doubtful: 'seller not sure it works',
+  unknown: 'working state not stated',
 } as const
 const isReady = computed(
   () => lead.price.trim() !== '' && things.value.length > 0 && lead.source.trim() !== '',
@@ -77,42 +77,42 @@ function keep() {
   <div class="grid min-h-0 flex-1 grid-cols-[320px_minmax(0,1fr)] max-md:grid-cols-1">
     <pre
       class="figures min-h-0 overflow-auto border-r border-line px-4 py-3 text-xs whitespace-pre-wrap max-md:hidden"
-      aria-label="as copied"
+      aria-label="original text"
       >{{ text.slice(0, 8000) }}</pre>
-    <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="as understood">
+    <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="what was read">
       <div class="grid grid-cols-4 gap-2 max-md:grid-cols-2">
         <label class="col-span-2 text-xs text-soft"
           >title<input v-model="lead.title" class="field w-full" aria-label="title" /></label
         ><label class="text-xs text-soft"
-          >ask<input
+          >asking price<input
             v-model="lead.price"
             class="field figures w-full"
-            placeholder="not said"
-            aria-label="ask" /></label
+            placeholder="not stated"
+            aria-label="asking price" /></label
         ><label class="text-xs text-soft"
           >currency<input
             v-model="lead.currency"
             class="field figures w-full"
-            aria-label="currency of the ask" /></label
+            aria-label="currency of the asking price" /></label
         ><label class="text-xs text-soft"
           >shipping<input
             v-model="lead.shipping"
             class="field figures w-full"
-            placeholder="not said"
+            placeholder="not stated"
             aria-label="shipping" /></label
         ><label class="text-xs text-soft"
-          >state<select v-model="lead.condition" class="field w-full" aria-label="state">
+          >condition<select v-model="lead.condition" class="field w-full" aria-label="condition">
             <option v-for="each in conditions" :key="each" :value="each">{{ each }}</option>
           </select></label
         ><label class="text-xs text-soft"
-          >place<input v-model="lead.place" class="field w-full" aria-label="place" /></label
+          >location<input v-model="lead.place" class="field w-full" aria-label="location" /></label
         ><label class="text-xs text-soft"
-          >found at<input
+          >source<input
             v-model="lead.source"
             class="field w-full"
             list="sources-of-listing"
-            placeholder="where?"
-            aria-label="found at" />
+            placeholder="choose"
+            aria-label="source" />
           <datalist id="sources-of-listing">
             <option v-for="each in library.sources" :key="each.id" :value="each.name" /></datalist
         ></label>
@@ -123,18 +123,18 @@ function keep() {
         {{ worksWords[offer.works]
         }}<template v-if="offer.includes.length > 0">; with {{ offer.includes.join(', ') }}</template
         ><template v-if="offer.lacks.length > 0">; without {{ offer.lacks.join(', ') }}</template
-        ><template v-if="offer.defects.length > 0">; faults told: {{ offer.defects.join(', ') }}</template
+        ><template v-if="offer.defects.length > 0">; stated faults: {{ offer.defects.join(', ') }}</template
         ><template v-if="offer.distanceKm !== null">; {{ offer.distanceKm }} km away</template>.
       </p>
       <div class="mt-3 flex items-center gap-3">
         <button type="button" class="button button-main" :disabled="busy || !isReady" @click="keep">
-          Keep the lead</button
+          Save lead</button
         ><span class="text-soft">{{
           isReady
-            ? 'nothing is stored before; one undo takes it all back'
+            ? 'nothing is saved yet; one undo reverts it all'
             : lead.source.trim() === ''
-              ? 'say where it was found'
-              : 'say what is asked for it'
+              ? 'choose the source'
+              : 'enter the asking price'
         }}</span>
       </div>
     </section>

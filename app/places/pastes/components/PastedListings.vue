@@ -82,28 +82,27 @@ function keep() {
 </script>
 
 <template>
-  <section class="min-h-0 flex-1 overflow-y-auto px-5 py-3" aria-label="as understood">
+  <section class="min-h-0 flex-1 overflow-y-auto px-5 py-3" aria-label="what was read">
     <div class="flex flex-wrap items-center gap-3">
       <span class="tag tag-settled"
         >{{ rows.length }} {{ rows.length === 1 ? 'listing' : 'listings' }} read</span
       ><span v-if="unclear > 0" class="tag tag-waiting"
-        >{{ unclear }} without a clear price or thing: left out until put right</span
+        >{{ unclear }} without a clear price or part: left out until corrected</span
       >
-      <SourceField v-model="source" label="found at" :sources="library.sources" class="ml-auto" />
+      <SourceField v-model="source" label="source" :sources="library.sources" class="ml-auto" />
       <PasteCurrency v-model="currency" />
     </div>
     <p v-if="rows.length === 0" class="mt-3 text-waiting">
-      No block with a title and one price was found: copy the listings whole, each from its title to its
-      price.
+      No block with a title and one price found: copy each listing whole, from title to price.
     </p>
     <table v-else class="ledger mt-2">
       <thead>
         <tr>
-          <th><span class="sr-only">keep</span></th>
-          <th>title, and what is in it</th>
-          <th class="!text-right">ask</th>
+          <th><span class="sr-only">save</span></th>
+          <th>title and contents</th>
+          <th class="!text-right">asking price</th>
           <th class="!text-right">shipping</th>
-          <th>state</th>
+          <th>condition</th>
         </tr>
       </thead>
       <tbody>
@@ -112,7 +111,7 @@ function keep() {
           :key="index"
           :class="{ 'bg-waiting-ground': row.isIn && !isGood(row) }"
         >
-          <td><input v-model="row.isIn" type="checkbox" :aria-label="`keep listing ${index + 1}`" /></td>
+          <td><input v-model="row.isIn" type="checkbox" :aria-label="`save listing ${index + 1}`" /></td>
           <td class="w-full max-w-0">
             <input
               v-model="row.title"
@@ -123,7 +122,7 @@ function keep() {
               <span class="min-w-0 truncate">{{ whatIs(row) || 'nothing' }}</span><button
                 type="button"
                 class="quiet-button"
-                :aria-label="`what is in listing ${index + 1}`"
+                :aria-label="`contents of listing ${index + 1}`"
                 :aria-expanded="open === index"
                 @click="open = open === index ? -1 : index"
               >
@@ -142,8 +141,8 @@ function keep() {
             <input
               v-model="row.price"
               class="field figures w-20 text-right"
-              placeholder="ask?"
-              :aria-label="`ask ${index + 1}`"
+              placeholder="price?"
+              :aria-label="`asking price ${index + 1}`"
             />
             <span class="text-xs text-soft">{{ row.currency }}</span>
           </td>
@@ -156,7 +155,7 @@ function keep() {
             />
           </td>
           <td>
-            <select v-model="row.condition" class="field" :aria-label="`state ${index + 1}`">
+            <select v-model="row.condition" class="field" :aria-label="`condition ${index + 1}`">
               <option v-for="each in conditions" :key="each" :value="each">{{ each }}</option>
             </select>
           </td>
@@ -166,11 +165,10 @@ function keep() {
     <KeepLine
       :busy="busy"
       :is-ready="isReady"
-      :why="source.trim() === '' ? 'say where they were found' : 'tick one with a price'"
+      :why="source.trim() === '' ? 'choose the source' : 'tick at least one with a price'"
       @keep="keep"
     >
-      Keep {{ chosen.length }} {{ chosen.length === 1 ? 'lead' : 'leads'
-      }}<template v-if="fresh.length > 0">
+      Save {{ chosen.length }} {{ chosen.length === 1 ? 'lead' : 'leads' }}<template v-if="fresh.length > 0">
         and {{ fresh.length }} {{ fresh.length === 1 ? 'part' : 'parts' }}</template
       >
     </KeepLine>

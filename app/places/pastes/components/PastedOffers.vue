@@ -57,7 +57,7 @@ function keep() {
 </script>
 
 <template>
-  <section class="min-h-0 flex-1 overflow-y-auto px-5 py-3" aria-label="as understood">
+  <section class="min-h-0 flex-1 overflow-y-auto px-5 py-3" aria-label="what was read">
     <div class="flex flex-wrap items-center gap-3">
       <span class="tag tag-settled">{{ rows.length }} {{ rows.length === 1 ? 'price' : 'prices' }} read</span>
       <SourceField
@@ -69,13 +69,13 @@ function keep() {
       <PasteCurrency v-model="currency" />
     </div>
     <p v-if="rows.length === 0" class="mt-3 text-waiting">
-      No block with a name and one price was found: copy the offers whole, each from its name to its price.
+      No block with a name and one price found: copy each offer whole, from name to price.
     </p>
     <table v-else class="ledger mt-2">
       <thead>
         <tr>
-          <th><span class="sr-only">keep</span></th>
-          <th>as the shop calls it</th>
+          <th><span class="sr-only">save</span></th>
+          <th>name in the shop</th>
           <th>part</th>
           <th class="!text-right">price</th>
         </tr>
@@ -86,7 +86,7 @@ function keep() {
           :key="index"
           :class="{ 'bg-waiting-ground': row.isIn && !isGood(row) }"
         >
-          <td><input v-model="row.isIn" type="checkbox" :aria-label="`keep price ${index + 1}`" /></td>
+          <td><input v-model="row.isIn" type="checkbox" :aria-label="`save price ${index + 1}`" /></td>
           <td class="w-2/5 max-w-0 truncate">{{ row.title }}</td>
           <td>
             <span v-if="row.thing.partId"
@@ -104,12 +104,12 @@ function keep() {
               <NewThing
                 v-model:name="row.thing.name"
                 v-model:role="row.thing.role"
-                :spoken="`thing ${index + 1}`"
+                :spoken="`part ${index + 1}`"
               />
               <PartPicker
                 :parts="library.parts"
                 :label="`part of price ${index + 1}`"
-                placeholder="or one you have"
+                placeholder="or a part you have"
                 class="w-36"
                 @pick="take(row, $event)"
               />
@@ -130,12 +130,11 @@ function keep() {
     <KeepLine
       :busy="busy"
       :is-ready="isReady"
-      :why="shop.trim() === '' ? 'say which shop asks this' : 'tick one with a price'"
+      :why="shop.trim() === '' ? 'choose the shop' : 'tick at least one with a price'"
       @keep="keep"
     >
-      Note {{ chosen.length }} {{ chosen.length === 1 ? 'price' : 'prices'
-      }}<template v-if="fresh.length > 0">
-        and make {{ fresh.length }} {{ fresh.length === 1 ? 'part' : 'parts' }}</template
+      Save {{ chosen.length }} {{ chosen.length === 1 ? 'price' : 'prices' }}<template v-if="fresh.length > 0">
+        and create {{ fresh.length }} {{ fresh.length === 1 ? 'part' : 'parts' }}</template
       >
     </KeepLine>
   </section>

@@ -78,7 +78,7 @@ function keep(only?: SalesOf) {
       meanings: said.value,
     },
     first ? `prices?part=${first}` : 'prices',
-    first ? undefined : `${good.value.length} kept; they wait for a part that they are sales of`,
+    first ? undefined : `${good.value.length} saved; no part for them yet`,
   )
 }
 const best = computed(() => proposals.value.find((each) => each.partId === null))
@@ -87,20 +87,20 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
 <template>
   <div class="grid min-h-0 flex-1 grid-cols-[260px_minmax(0,1fr)] max-md:grid-cols-1">
     <AsCopied :text="reading.seen" :rows="rows" :pointed="pointed" />
-    <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="as understood">
+    <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="what was read">
       <div class="flex flex-wrap items-center gap-3">
         <span class="tag tag-settled"
           >{{ rows.length }} {{ rows.length === 1 ? 'record' : 'records' }} read</span
         ><span v-if="doubtful > 0" class="tag tag-waiting"
-          >{{ doubtful }} doubtful: they are left out until they are put right</span
-        ><span v-if="unread > 0" class="text-soft">{{ unread }} lines that belong to nothing</span
+          >{{ doubtful }} unclear: left out until corrected</span
+        ><span v-if="unread > 0" class="text-soft">{{ unread }} lines not used</span
         ><span v-if="doubles.size > 0" class="tag tag-info"
-          >{{ doubles.size }} kept already: not added again</span
+          >{{ doubles.size }} already saved: not added again</span
         >
         <label v-if="doubtful > 0" class="flex gap-1"
-          ><input v-model="onlyDoubtful" type="checkbox" />doubtful only</label
+          ><input v-model="onlyDoubtful" type="checkbox" />unclear only</label
         >
-        <SourceField v-model="source" label="sold at" :sources="library.sources" class="ml-auto" />
+        <SourceField v-model="source" label="source" :sources="library.sources" class="ml-auto" />
         <PasteCurrency v-model="currency" />
       </div>
       <SalesQuestions
@@ -114,15 +114,15 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
       <p v-if="withoutShipping > 0" class="mt-1 text-xs text-soft">
         {{ withoutShipping }} without stated shipping:
         <select v-model="unstated" class="field" aria-label="without stated shipping">
-          <option value="nothing">it counts as nothing</option>
+          <option value="nothing">count shipping as zero</option>
           <option v-if="usualShipping !== null" value="usual">
-            it counts as {{ usualShipping }}, the middle of this paste
+            use {{ usualShipping }}, the median of this paste
           </option>
-          <option value="out">they are left out</option>
+          <option value="out">leave them out</option>
         </select>
       </p>
       <template v-if="proposals.length > 0">
-        <h3 class="mt-4 font-semibold">What they are sales of</h3>
+        <h3 class="mt-4 font-semibold">Parts in these sales</h3>
         <SalesOfTable v-model="wanted" :sales="proposals" :titles="titles" :currency="currency" />
       </template>
       <div class="mt-4 flex flex-wrap items-center gap-3">
@@ -133,7 +133,7 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
           :disabled="busy || good.length === 0"
           @click="keep(best)"
         >
-          Keep {{ good.length }} and make {{ labelOfSales(best) }} a part</button
+          Save {{ good.length }} and create {{ labelOfSales(best) }} as a part</button
         ><button
           type="button"
           class="button"
@@ -141,11 +141,10 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
           :disabled="busy || good.length === 0"
           @click="keep()"
         >
-          Keep {{ good.length }} {{ good.length === 1 ? 'record' : 'records'
-          }}<template v-if="wanted.size > 0">
+          Save {{ good.length }} {{ good.length === 1 ? 'record' : 'records' }}<template v-if="wanted.size > 0">
             and {{ wanted.size }} {{ wanted.size === 1 ? 'part' : 'parts' }}</template
           ></button
-        ><span class="text-soft">nothing is stored before; one undo takes it all back</span>
+        ><span class="text-soft">nothing is saved yet; one undo reverts it all</span>
       </div>
     </section>
   </div>

@@ -99,25 +99,24 @@ function keep() {
   <div class="flex min-h-0 flex-1 flex-col">
     <div class="border-b border-line px-5 py-3">
       <p class="text-soft">
-        An index is the speed in games beside a part of your choice, which is 100: a card of 150 draws half as
-        many frames again. CPU and graphics are two scales.
+        An index is gaming speed relative to a part you choose, which is 100: a card at 150 draws 50 % more frames. CPUs and graphics cards have separate scales.
       </p>
       <div class="mt-2 flex flex-wrap items-center gap-3">
         <label
-          >these are of
-          <select v-model="fact" class="field" aria-label="what the scores are of">
+          >scores of
+          <select v-model="fact" class="field" aria-label="what the scores are for">
             <option value="graphicsIndex">graphics cards</option>
             <option value="cpuIndex">CPUs</option>
           </select></label
         ><label v-if="reading.scores.columns.length > 1"
-          >figures from
+          >score column
           <select v-model="column" class="field" aria-label="column of the scores">
             <option v-for="(name, at) in reading.scores.columns" :key="at" :value="at">{{ name }}</option>
           </select></label
-        ><label><input v-model="lessIsBetter" type="checkbox" /> less is better</label>
+        ><label><input v-model="lessIsBetter" type="checkbox" /> lower is better</label>
         <label v-if="!hasScale"
           >100 is
-          <select v-model="base" class="field" aria-label="the part that is 100">
+          <select v-model="base" class="field" aria-label="the part set to 100">
             <option v-for="each in used" :key="each.partId" :value="each.partId">
               {{ partLabel(part(each.partId)!) }}
             </option>
@@ -125,23 +124,21 @@ function keep() {
         >
       </div>
       <p v-if="scale && hasScale" class="mt-2">
-        <template v-if="scale.shared === 0">No index is shared.</template>
+        <template v-if="scale.shared === 0">No part in common.</template>
         <template v-else-if="scale.spread === null"
-          >Rests on {{ scale.shared }} {{ scale.shared === 1 ? 'part' : 'parts' }} that both know; the spread
-          is not known.</template
+          >Based on {{ scale.shared }} {{ scale.shared === 1 ? 'part' : 'parts' }} in both; the spread is not known.</template
         >
         <template v-else
-          >Rests on {{ scale.shared }} parts that both know, half of which agree within
-          {{ percent(scale.spread).replace('+', '') }}.</template
+          >Based on {{ scale.shared }} parts in both; half agree within {{ percent(scale.spread).replace('+', '') }}.</template
         >
       </p>
       <p v-else-if="hasScale" class="mt-2 text-waiting">
-        No part of this table has an index yet, so it stays apart: tie a row to a part that has one.
+        No part in this table has an index yet, so it cannot be scaled: match a row to a part that has one.
       </p>
       <p v-if="scale?.stretches" class="mt-1 text-waiting">
         This table {{ scale.slope! < 1 ? 'stretches' : 'squeezes' }} differences (slope
         {{ scale.slope!.toFixed(2) }}).
-        <label><input v-model="agreed" type="checkbox" /> use it all the same</label>
+        <label><input v-model="agreed" type="checkbox" /> use anyway</label>
       </p>
     </div>
     <div class="min-h-0 flex-1 overflow-y-auto px-5">
@@ -150,11 +147,11 @@ function keep() {
           <tr>
             <th class="w-12">line</th>
             <th>name in the table</th>
-            <th>is the part</th>
+            <th>library part</th>
             <th class="amount">score</th>
             <th class="amount">index now</th>
-            <th class="amount">index of this</th>
-            <th><span class="sr-only">what to do</span></th>
+            <th class="amount">new index</th>
+            <th><span class="sr-only">action</span></th>
           </tr>
         </thead>
         <tbody>
@@ -163,13 +160,12 @@ function keep() {
             <td>{{ row.name }}</td>
             <td>
               <select v-model="row.partId" class="field max-w-64" :aria-label="`part of line ${row.line}`">
-                <option value="">none of the library</option>
+                <option value="">not in the library</option>
                 <option v-for="each in candidates" :key="each.id" :value="each.id">
                   {{ partLabel(each) }}
                 </option></select
               ><label v-if="row.partId === '' && scale" class="ml-2"
-                ><input v-model="makes[at]" type="checkbox" :aria-label="`make ${row.name} a part`" />make it
-                a part</label
+                ><input v-model="makes[at]" type="checkbox" :aria-label="`create ${row.name} as a part`" />create part</label
               >
             </td>
             <td class="amount">{{ row.values[column] ?? 'none' }}</td>
@@ -178,13 +174,13 @@ function keep() {
               {{ row.isIn && valueOf(row.partId) ? round(valueOf(row.partId)!.index) : '' }}
             </td>
             <td>
-              <span v-if="twice.has(row.partId)" class="text-stop">named twice: leave one out </span>
+              <span v-if="twice.has(row.partId)" class="text-stop">listed twice: leave one out </span>
               <span v-else-if="offBy(row.partId)" class="text-waiting"
-                >{{ percent(1 / offBy(row.partId)!.ratio - 1) }} beside its index
+                >{{ percent(1 / offBy(row.partId)!.ratio - 1) }} off its index
               </span>
-              <span v-else-if="valueOf(row.partId)?.isOdd" class="text-waiting">far from all others </span>
+              <span v-else-if="valueOf(row.partId)?.isOdd" class="text-waiting">far off the others </span>
               <span v-else-if="valueOf(row.partId)?.isBeyond" class="text-soft"
-                >beyond the shared range
+                >outside the shared range
               </span>
               <button
                 v-if="row.partId !== ''"
@@ -192,15 +188,14 @@ function keep() {
                 class="quiet-button text-xs"
                 @click="row.isIn = !row.isIn"
               >
-                {{ row.isIn ? 'leave out' : 'take in' }}
+                {{ row.isIn ? 'leave out' : 'include' }}
               </button>
             </td>
           </tr>
         </tbody>
       </table>
       <p v-if="reading.scores.notRead.length > 0" class="my-2 text-xs text-soft">
-        without a name and a figure: line{{ reading.scores.notRead.length === 1 ? '' : 's' }}
-        {{ reading.scores.notRead.slice(0, 12).join(', ') }}
+        no name or no number: line{{ reading.scores.notRead.length === 1 ? '' : 's' }} {{ reading.scores.notRead.slice(0, 12).join(', ') }}
       </p>
     </div>
     <footer class="border-t border-line px-5 py-3">
@@ -210,9 +205,9 @@ function keep() {
         :disabled="busy || count === 0 || isHeld"
         @click="keep"
       >
-        Keep {{ count }} {{ count === 1 ? 'index' : 'indexes' }}
+        Save {{ count }} {{ count === 1 ? 'index' : 'indexes' }}
       </button>
-      <span class="ml-3 text-soft">indexes that are known stay as they are</span>
+      <span class="ml-3 text-soft">existing indexes are not changed</span>
     </footer>
   </div>
 </template>

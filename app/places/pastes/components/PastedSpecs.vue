@@ -68,7 +68,7 @@ function keep() {
             <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
           </select></label
         ><label class="text-xs text-soft"
-          >make<input v-model="row.make" class="field block w-32" :aria-label="`make ${index + 1}`" /></label
+          >brand<input v-model="row.make" class="field block w-32" :aria-label="`brand ${index + 1}`" /></label
         ><label class="min-w-56 flex-1 text-xs text-soft"
           >name<input
             v-model="row.name"
@@ -76,8 +76,7 @@ function keep() {
             :aria-label="`name ${index + 1}`" /></label
         ><template v-if="buildId"
           ><label class="flex gap-1 pb-1"
-            ><input v-model="row.isHunted" type="checkbox" :aria-label="`hunt for ${row.name}`" />hunt for
-            it</label
+            ><input v-model="row.isHunted" type="checkbox" :aria-label="`hunt for ${row.name}`" />hunt</label
           ><input
             v-if="row.isHunted"
             v-model="row.limit"
@@ -87,7 +86,7 @@ function keep() {
         /></template>
       </div>
       <p v-if="isKnown(row)" class="mt-1 text-waiting">
-        A part of that name is in the library already: name it otherwise to keep both.
+        A part with this name is already in the library: change the name to keep both.
       </p>
       <table class="ledger mt-2">
         <tbody>
@@ -99,7 +98,7 @@ function keep() {
               <button
                 type="button"
                 class="quiet-button"
-                :aria-label="`not ${factKinds[key].name}`"
+                :aria-label="`remove ${factKinds[key].name}`"
                 @click="drop(row, key)"
               >
                 ×
@@ -108,14 +107,14 @@ function keep() {
           </tr>
         </tbody>
       </table>
-      <p v-if="keys(row).length === 0" class="mt-1 text-soft">No facts read: everything else is not known.</p>
+      <p v-if="keys(row).length === 0" class="mt-1 text-soft">No specs read.</p>
       <p v-if="row.notRead.length > 0" class="mt-1 text-xs text-soft">
-        not read: {{ row.notRead.slice(0, 8).join(' · ') }}
+        not used: {{ row.notRead.slice(0, 8).join(' · ') }}
       </p>
     </section>
     <button type="button" class="button button-main" :disabled="busy || good.length === 0" @click="keep">
-      Keep {{ good.length }} {{ good.length === 1 ? 'part' : 'parts' }}
+      Save {{ good.length }} {{ good.length === 1 ? 'part' : 'parts' }}
     </button>
-    <span class="ml-3 text-soft">nothing is stored before; one undo takes it all back</span>
+    <span class="ml-3 text-soft">nothing is saved yet; one undo reverts it all</span>
   </div>
 </template>

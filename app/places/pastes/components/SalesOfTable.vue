@@ -31,7 +31,7 @@ const roleOf = (index: number) => wanted.value.get(index) ?? sales[index]!.group
           <td>
             <b>{{ labelOfSales(each) }}</b>
             <span class="block text-xs text-soft">{{
-              each.partId ? 'in your library' : 'not in your library yet, from the titles'
+              each.partId ? 'in your library' : 'not in your library yet; name taken from the titles'
             }}</span>
           </td>
           <td>
@@ -40,25 +40,23 @@ const roleOf = (index: number) => wanted.value.get(index) ?? sales[index]!.group
               class="quiet-button"
               @click="shownCatch = shownCatch === index ? -1 : index"
             >
-              {{ each.kept.length }} of {{ each.kept.length + each.left.length }} count
+              {{ each.kept.length }} of {{ each.kept.length + each.left.length }} counted
             </button>
           </td>
           <td class="figures">
             <template v-if="each.marks"
-              >patient {{ amount(each.marks.patient, currency) }} · typical
-              {{ amount(each.marks.typical, currency) }} · hurried
-              {{ amount(each.marks.hurried, currency) }}</template
-            ><template v-else>none counts</template>
+              >patient {{ amount(each.marks.patient, currency) }} · typical {{ amount(each.marks.typical, currency) }} · quick {{ amount(each.marks.hurried, currency) }}</template
+            ><template v-else>none counted</template>
           </td>
           <td class="text-right">
             <label v-if="!each.partId" class="whitespace-nowrap"
               ><input
                 type="checkbox"
                 :checked="wanted.has(index)"
-                :aria-label="`make ${labelOfSales(each)} a part`"
+                :aria-label="`create ${labelOfSales(each)} as a part`"
                 @change="choose(index, wanted.has(index) ? null : roleOf(index))"
               />
-              make it a part,
+              create part,
               <select
                 class="field"
                 :value="roleOf(index)"
@@ -74,7 +72,7 @@ const roleOf = (index: number) => wanted.value.get(index) ?? sales[index]!.group
           <td colspan="4" class="text-xs text-soft">
             <span v-for="out in each.left.slice(0, 12)" :key="out.at" class="block"
               >left out: “{{ titles[out.at] }}”, {{ out.reason }}</span
-            ><span v-if="each.left.length === 0">Nothing is left out.</span>
+            ><span v-if="each.left.length === 0">Nothing left out.</span>
           </td>
         </tr>
       </template>

@@ -21,32 +21,31 @@ const others = computed(() => problems.filter(({ code, word }) => code === 'unkn
 
 <template>
   <p v-if="asksDays" class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2">
-    Day or month first in “{{ asksDays.raw }}”?
-    <button type="button" class="button !py-0.5" @click="dayFirst = true">the day</button>
-    <button type="button" class="button !py-0.5" @click="dayFirst = false">the month</button>
+    In “{{ asksDays.raw }}”, is the day or the month first?
+    <button type="button" class="button !py-0.5" @click="dayFirst = true">day</button>
+    <button type="button" class="button !py-0.5" @click="dayFirst = false">month</button>
   </p>
   <p v-if="asksCurrency" class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2">
-    {{ asksCurrency.message }} Write its code in the field “in” above.
+    {{ asksCurrency.message }} Enter its code in the field “in” above.
   </p>
   <p
     v-for="word in words.slice(0, 12)"
     :key="`${word.field} ${word.said}`"
     class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2"
   >
-    {{ word.field === 'manner' ? 'Manner' : 'State' }} “{{ word.said }}” in {{ word.lines.length }}
-    {{ word.lines.length === 1 ? 'row' : 'rows' }} means
+    {{ word.field === 'manner' ? 'Sale type' : 'Condition' }} “{{ word.said }}” in {{ word.lines.length }} {{ word.lines.length === 1 ? 'row' : 'rows' }} means
     <select
       class="field"
       :value="meant(word)"
-      :aria-label="`what ${word.said} means`"
+      :aria-label="`meaning of ${word.said}`"
       @change="emit('mean', word, ($event.target as HTMLSelectElement).value)"
     >
-      <option value="" disabled>not said: counts as {{ word.field === 'manner' ? 'fixed' : 'used' }}</option>
+      <option value="" disabled>not stated: counted as {{ word.field === 'manner' ? 'fixed' : 'used' }}</option>
       <option v-for="each in word.field === 'manner' ? manners : conditions" :key="each" :value="each">
         {{ each }}
       </option>
     </select>
-    <span v-if="meant(word)" class="text-soft">remembered with the source</span>
+    <span v-if="meant(word)" class="text-soft">remembered for this source</span>
   </p>
   <p v-for="each in others.slice(0, 3)" :key="each.line" class="mt-2 text-waiting">
     line {{ each.line }}: {{ each.message }}

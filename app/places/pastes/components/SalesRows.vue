@@ -29,8 +29,8 @@ const put = (row: SaleRead, field: 'price' | 'shipping' | 'soldOn', event: Event
         <th class="!text-right">price</th>
         <th class="!text-right">shipping</th>
         <th>sold on</th>
-        <th>manner</th>
-        <th>state</th>
+        <th>sale type</th>
+        <th>condition</th>
         <th><span class="sr-only">leave out</span></th>
       </tr>
     </thead>
@@ -47,7 +47,7 @@ const put = (row: SaleRead, field: 'price' | 'shipping' | 'soldOn', event: Event
             class="field w-full !border-transparent"
             :aria-label="`title ${index + 1}`"
           />
-          <span v-if="doubles.has(row)" class="block px-2 text-xs">kept already</span>
+          <span v-if="doubles.has(row)" class="block px-2 text-xs">already saved</span>
         </td>
         <td>
           <input
@@ -80,7 +80,7 @@ const put = (row: SaleRead, field: 'price' | 'shipping' | 'soldOn', event: Event
           <select
             v-model="(row as { manner: unknown }).manner"
             class="field"
-            :aria-label="`manner ${index + 1}`"
+            :aria-label="`sale type ${index + 1}`"
           >
             <option v-for="each in manners" :key="each" :value="each">{{ each }}</option>
           </select>
@@ -89,9 +89,9 @@ const put = (row: SaleRead, field: 'price' | 'shipping' | 'soldOn', event: Event
           <select
             v-model="(row as { condition: unknown }).condition"
             class="field"
-            :aria-label="`state ${index + 1}`"
+            :aria-label="`condition ${index + 1}`"
           >
-            <option :value="null">used, not said</option>
+            <option :value="null">used (not stated)</option>
             <option v-for="each in conditions" :key="each" :value="each">{{ each }}</option>
           </select>
         </td>

@@ -8,7 +8,7 @@ const list = useId()
 <template>
   <label class="text-soft"
     >{{ label }}
-    <input v-model="source" class="field w-40" :list="list" placeholder="where?" :aria-label="label" />
+    <input v-model="source" class="field w-40" :list="list" placeholder="choose" :aria-label="label" />
     <datalist :id="list">
       <option v-for="each in sources" :key="each.name" :value="each.name" /></datalist
   ></label>

@@ -1,8 +1,8 @@
 import { request } from '~/utils/request'
 
 const elsewhere: Readonly<Record<string, string>> = {
-  'tarvin-backup': 'a backup: it is brought back on Settings',
-  'tarvin-edition': 'an edition of a build: open it on the build it belongs to',
+  'tarvin-backup': 'a backup: restore it in Settings',
+  'tarvin-edition': 'an edition of a build: open it in that build’s Compare',
 }
 
 /**
@@ -15,7 +15,7 @@ export async function openTarvinFile(text: string, name: string): Promise<string
   try {
     parsed = JSON.parse(text) as typeof parsed
   } catch {
-    throw new Error(`${name} is not JSON; a file of Tarvin is what an export wrote`)
+    throw new Error(`${name} is not JSON; choose a file exported from Tarvin`)
   }
   const { format = '' } = parsed
   if (elsewhere[format]) throw new Error(`${name} is ${elsewhere[format]}`)

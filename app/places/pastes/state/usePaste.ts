@@ -36,9 +36,9 @@ const mostBytes = 5_000_000
 
 /** The text of a dropped or chosen file; a sentence where it is none. */
 export async function textOfFile(file: File): Promise<string> {
-  if (file.size > mostBytes) throw new Error(`${file.name} is larger than 5 MB: copy the part that matters`)
+  if (file.size > mostBytes) throw new Error(`${file.name} is larger than 5 MB: copy only the part you need`)
   const text = await file.text()
   if (text.slice(0, 2000).includes('\u0000') || /^\u0089PNG|^\ufffd/.test(text))
-    throw new Error(`${file.name} is a picture or another binary file: copy the text instead`)
+    throw new Error(`${file.name} is an image or another binary file: copy the text instead`)
   return text
 }

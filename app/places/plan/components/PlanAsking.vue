@@ -55,7 +55,7 @@ function measureBy(event: Event) {
         <option value="cheapest">
           {{ question.targets.length > 0 ? 'cheapest that reaches the targets' : 'cheapest that works' }}
         </option>
-        <option v-if="question.targets.length > 0" value="fastest">fastest for the money</option>
+        <option v-if="question.targets.length > 0" value="fastest">fastest for the budget</option>
       </select></label
     >
     <label v-if="maySell" class="flex items-baseline gap-1.5"
@@ -64,15 +64,15 @@ function measureBy(event: Event) {
         :checked="question.maySell > 0"
         @change="upgrade(($event.target as HTMLInputElement).checked)"
       />
-      sell what is mine for it</label
+      sell my parts to fund it</label
     >
     <select
       v-if="measured.length > 0"
       class="field w-44"
-      aria-label="measured by another machine"
+      aria-label="targets from another machine"
       @change="measureBy"
     >
-      <option value="">measured by…</option>
+      <option value="">match another machine…</option>
       <option v-for="each in measured" :key="each.id" :value="each.id">{{ each.text }}</option>
     </select>
   </div>

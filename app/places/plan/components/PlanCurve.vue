@@ -58,15 +58,15 @@ const options = computed<ChartOptions<'line'>>(() => ({
     tooltip: {
       callbacks: {
         title: ([item]) =>
-          of === 'waiting' ? `within ${item!.parsed.x} days` : `${item!.parsed.x} % of the wanted frames`,
-        label: (item) => `${formatAmount(points[item.dataIndex]!.plan.cost!, question.currency)} expected`,
+          of === 'waiting' ? `within ${item!.parsed.x} days` : `${item!.parsed.x} % of target fps`,
+        label: (item) => `expected total ${formatAmount(points[item.dataIndex]!.plan.cost!, question.currency)}`,
       },
     },
   },
   scales: {
     x: {
       type: 'linear',
-      title: { display: true, text: of === 'waiting' ? 'days until all is here' : '% of the wanted frames' },
+      title: { display: true, text: of === 'waiting' ? 'days until everything is here' : '% of target fps' },
     },
     y: { title: { display: true, text: question.currency } },
   },
@@ -76,20 +76,20 @@ const options = computed<ChartOptions<'line'>>(() => ({
 <template>
   <section class="sheet p-3" aria-label="trade-off">
     <div class="flex items-baseline gap-2">
-      <h2>{{ of === 'waiting' ? 'Waiting against money' : 'Frames against money' }}</h2>
+      <h2>{{ of === 'waiting' ? 'Time or money' : 'Fps for the money' }}</h2>
       <button
         v-if="question.targets.length > 0"
         type="button"
         class="quiet-button ml-auto text-xs"
         @click="emit('turn', of === 'waiting' ? 'frames' : 'waiting')"
       >
-        {{ of === 'waiting' ? 'frames instead' : 'waiting instead' }}
+        {{ of === 'waiting' ? 'show fps' : 'show time' }}
       </button>
     </div>
     <div class="mt-1 h-44">
-      <Line v-if="points.length > 1" :data="data" :options="options" aria-label="cost of plans" />
-      <p v-else class="text-soft">being drawn…</p>
+      <Line v-if="points.length > 1" :data="data" :options="options" aria-label="cost of each plan" />
+      <p v-else class="text-soft">calculating…</p>
     </div>
-    <p class="text-xs text-soft">Each point is a plan: click one to ask for it.</p>
+    <p class="text-xs text-soft">Each point is a plan; click one to use it.</p>
   </section>
 </template>

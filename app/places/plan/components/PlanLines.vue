@@ -36,10 +36,10 @@ const money = (amount: number) => formatAmount(amount, question.currency)
 const orderOf = (id: string) => plan.orders.find(({ wayIds }) => wayIds.includes(id))
 const orderText = ({ name, wayIds, shipping, codes, saved }: BuildPlan['orders'][number]) =>
   [
-    `${wayIds.length} things in one order at ${name}`,
-    shipping > 0 ? `shipping ${money(shipping)} once` : 'no shipping',
+    `${wayIds.length} parts in one order at ${name}`,
+    shipping > 0 ? `shipping ${money(shipping)}, paid once` : 'no shipping',
     ...codes.map((code) => `code ${code}`),
-    ...(saved > 0 ? [`${money(saved)} less than one by one`] : []),
+    ...(saved > 0 ? [`${money(saved)} less than bought separately`] : []),
   ].join(', ')
 const isPinned = (id: string) => pinsOf(question).includes(id)
 </script>
@@ -49,7 +49,7 @@ const isPinned = (id: string) => pinsOf(question).includes(id)
     <thead>
       <tr>
         <th class="w-16">when</th>
-        <th>what, from where</th>
+        <th>part and source</th>
         <th class="amount">{{ question.currency }}</th>
         <th class="w-28 text-right">next best</th>
         <th class="w-16"><span class="sr-only">pin or ban</span></th>
@@ -57,10 +57,10 @@ const isPinned = (id: string) => pinsOf(question).includes(id)
     </thead>
     <tbody>
       <tr v-for="{ way, brings } in plan.sold" :key="way.id" :data-sold="way.id">
-        <td class="figures text-xs">sold</td>
+        <td class="figures text-xs">sell</td>
         <td>
           <b>{{ way.text }}</b>
-          <div class="text-xs text-soft">goes to the shelf, and brings about this when sold</div>
+          <div class="text-xs text-soft">moves to the shelf; expected sale price</div>
         </td>
         <td class="amount text-settled">−{{ money(brings) }}</td>
         <td />
@@ -109,7 +109,7 @@ const isPinned = (id: string) => pinsOf(question).includes(id)
             type="button"
             class="quiet-button"
             :aria-pressed="isPinned(line.way.id)"
-            :aria-label="`${isPinned(line.way.id) ? 'let go of' : 'pin'} ${line.way.text}`"
+            :aria-label="`${isPinned(line.way.id) ? 'unpin' : 'pin'} ${line.way.text}`"
             @click="emit('pin', line.way.id)"
           >
             {{ isPinned(line.way.id) ? 'pinned' : 'pin' }}

@@ -26,16 +26,16 @@ const frames = (plan: BuildPlan) =>
 </script>
 
 <template>
-  <section class="sheet p-3" aria-label="other ways to spend the same">
-    <h2>Other ways to spend the same</h2>
+  <section class="sheet p-3" aria-label="other ways to spend this budget">
+    <h2>Other ways to spend this budget</h2>
     <p v-if="plans.length === 0" class="text-soft">
-      {{ isDone ? 'Nothing else on offer makes it faster for that.' : 'being looked for…' }}
+      {{ isDone ? 'Nothing else on offer is faster for that budget.' : 'searching…' }}
     </p>
     <table v-else class="ledger mt-1 w-full">
       <tbody>
         <tr v-for="(plan, at) in plans" :key="at">
           <td>
-            {{ newIn(plan) || 'nothing new' }}
+            {{ newIn(plan) || 'no new parts' }}
             <div v-if="plan.sold.length > 0" class="text-xs text-soft">
               sold: {{ plan.sold.map(({ way }) => way.text).join(', ') }}
             </div>

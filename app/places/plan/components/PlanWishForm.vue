@@ -7,10 +7,10 @@ import { leastFactor } from '#core/planning/planBuild'
 const { question } = defineProps<{ question: BuildQuestion }>()
 const emit = defineEmits<{ change: [wishes: Partial<PlanWishes>]; sell: [most: number] }>()
 const fields = [
-  ['memoryGb', 'memory at least, GB'],
-  ['driveGb', 'drive at least, GB'],
-  ['days', 'all here within, days'],
-  ['supplyFactor', 'supply, times the draw'],
+  ['memoryGb', 'minimum memory, GB'],
+  ['driveGb', 'minimum drive size, GB'],
+  ['days', 'everything here within, days'],
+  ['supplyFactor', 'PSU headroom factor'],
 ] as const
 /** Least that each wish may be; below it says nothing. */
 const least = { memoryGb: 1, driveGb: 1, days: 0, supplyFactor: leastFactor } as const
@@ -23,7 +23,7 @@ function figureOf(event: Event, from: number): number | null | undefined {
   if (value.trim() === '' && !validity.badInput) return null
   const figure = Number(value)
   if (Number.isFinite(figure) && figure >= from && !validity.badInput) return figure
-  refused.value = `that must be ${from} or more; left as it was`
+  refused.value = `must be ${from} or more; not changed`
   return undefined
 }
 function amountWish(name: keyof typeof least, event: Event) {
@@ -49,7 +49,7 @@ function floorWish(at: number, event: Event) {
 <template>
   <div class="sheet flex flex-wrap items-end gap-4 p-3" role="group" aria-label="wishes">
     <label class="text-xs text-soft"
-      >{{ question.maySell > 0 ? 'out of pocket at most' : 'to pay now at most' }}, {{ question.currency
+      >{{ question.maySell > 0 ? 'maximum out of pocket' : 'maximum total' }}, {{ question.currency
       }}<input
         type="number"
         min="0"
@@ -59,7 +59,7 @@ function floorWish(at: number, event: Event) {
         :value="question.wishes.budget === null ? '' : question.wishes.budget / unit"
         @change="budgetWish" /></label
     ><label v-if="question.maySell > 0" class="text-xs text-soft"
-      >things of mine to sell, at most<input
+      >parts to sell, at most<input
         type="number"
         min="1"
         step="1"

@@ -30,10 +30,10 @@ const unasked = computed(() => names.value.filter((name) => !costOf(name)).lengt
 </script>
 
 <template>
-  <section class="sheet p-3" aria-label="what each wish costs">
-    <h2>What each wish costs</h2>
+  <section class="sheet p-3" aria-label="cost of each wish">
+    <h2>Cost of each wish</h2>
     <p v-if="isImpossible" class="text-stop">
-      No machine meets them all. Give one up that makes one possible:
+      No machine meets all wishes. Dropping one of these makes it possible:
     </p>
     <table class="ledger mt-1 w-full">
       <tbody>
@@ -52,7 +52,7 @@ const unasked = computed(() => names.value.filter((name) => !costOf(name)).lengt
             <template v-else-if="costOf(name)!.without"
               >then {{ money(costOf(name)!.without!.cost!) }}</template
             >
-            <template v-else><span class="text-soft">alone no help</span></template>
+            <template v-else><span class="text-soft">not enough by itself</span></template>
           </td>
           <td class="w-16 text-right">
             <button
@@ -70,8 +70,8 @@ const unasked = computed(() => names.value.filter((name) => !costOf(name)).lengt
     <p class="mt-1 text-xs text-soft">
       {{
         unasked > 0
-          ? `${unasked} more being tried`
-          : 'Each with the others kept: they do not add up. One of 0.00 is held by another.'
+          ? `${unasked} more being checked`
+          : 'Savings from dropping one wish and keeping the others; they do not add up. 0.00 means another wish forces the same cost.'
       }}
     </p>
     <div

@@ -154,7 +154,7 @@ export function usePlan(buildId: () => string) {
     if (own !== round) return
     others.value = {
       ...others.value,
-      [wayId]: next ? { more: next.more, text: text(next.plan) } : { more: null, text: 'no other way' },
+      [wayId]: next ? { more: next.more, text: text(next.plan) } : { more: null, text: 'no alternative' },
     }
   }
 

@@ -34,8 +34,8 @@ export function useTakePlan(
         if (into === 'build') await show(request<BuildView>(`/api/builds/${id}`))
       },
       into === 'build'
-        ? { message: 'the plan is the build now', undo }
-        : { message: 'a variant of the build follows the plan' },
+        ? { message: 'the plan is now your build', undo }
+        : { message: 'saved as a variant' },
     )
     // a build that was changed meanwhile is planned anew beside what it is now
     if (!done) return void load()

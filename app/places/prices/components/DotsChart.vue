@@ -188,7 +188,7 @@ function tip(record: RecordView | undefined): string[] {
 const annotations = computed(() => dotAnnotations(view, brush, colour))
 const summary = computed(
   () =>
-    `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}, patient ${amount(view.marks.patient, view.currency)}, hurried ${amount(view.marks.hurried, view.currency)}` : ''}`,
+    `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}, patient ${amount(view.marks.patient, view.currency)}, quick ${amount(view.marks.hurried, view.currency)}` : ''}`,
 )
 
 const chartRef = useTemplateRef<{ chart: Chart<'scatter'> }>('chart')
@@ -208,9 +208,8 @@ const { dragged, down, move, up } = useRegionDrag(
           · dashed: trend</template
         ></span
       ><span class="ml-auto text-xs"
-        ><template v-if="above > 0">{{ above }} more expensive ones not drawn · </template>drag to mark a
-        region</span
-      ><span class="sr-only">{{ summary }}. The list in Sift is the same as a table.</span>
+        ><template v-if="above > 0">{{ above }} higher prices not drawn · </template>drag to select an area</span
+      ><span class="sr-only">{{ summary }}. See Clean up for the same data as a table.</span>
     </figcaption>
     <div
       class="relative touch-none select-none"

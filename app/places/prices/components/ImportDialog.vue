@@ -15,14 +15,14 @@ import { sendFile } from '~/utils/request'
 const { currency } = defineProps<{ currency: string }>()
 const emit = defineEmits<{ close: []; done: [] }>()
 const fieldNames: Readonly<Record<SoldRecordField, string>> = {
-  id: 'number of the sale',
+  id: 'sale number',
   source: 'source',
   title: 'title',
   price: 'price',
   shipping: 'shipping',
   currency: 'currency',
   soldOn: 'date',
-  manner: 'manner of sale',
+  manner: 'sale type',
   condition: 'condition',
   quantity: 'pieces',
 }
@@ -82,7 +82,7 @@ async function start() {
       abort.signal,
     )
   } catch (error) {
-    failure.value = abort.signal.aborted ? 'cancelled; nothing was kept' : (error as Error).message
+    failure.value = abort.signal.aborted ? 'cancelled; nothing was saved' : (error as Error).message
   }
   progress.value = null
 }
@@ -132,14 +132,14 @@ const setColumn = (field: SoldRecordField, value: string) => {
           <textarea
             v-model="pasted"
             class="field h-16 flex-1"
-            placeholder="or paste lines here, the first with the names of the columns"
-            aria-label="pasted lines"
-            @change="pasted.trim() !== '' && take(pasted, 'pasted lines')"
+            placeholder="or paste rows here, with column names in the first row"
+            aria-label="pasted rows"
+            @change="pasted.trim() !== '' && take(pasted, 'pasted rows')"
           />
         </div>
         <template v-if="preview && columns">
           <p class="mt-3 text-soft">
-            {{ fileName }}: each field and the column it is read from. Correct what is wrong.
+            {{ fileName }}: check which column each field is read from.
           </p>
           <div class="mt-1 grid grid-cols-[repeat(5,1fr)] gap-x-3 gap-y-2 max-md:grid-cols-2">
             <label v-for="field in soldRecordFields" :key="field" class="text-xs text-soft"
@@ -158,13 +158,13 @@ const setColumn = (field: SoldRecordField, value: string) => {
             </label>
           </div>
           <div class="mt-3 flex flex-wrap items-center gap-3 text-xs text-soft">
-            where the file is silent:
+            if the file does not say:
             <label>source <input v-model="defaults.source" class="field !min-h-0 w-28 !py-0.5" /></label
             ><label
               >currency <input v-model="defaults.currency" class="field figures !min-h-0 w-16 !py-0.5"
             /></label>
             <label
-              >manner
+              >sale type
               <select v-model="defaults.manner" class="field !min-h-0 !py-0.5">
                 <option v-for="each in manners" :key="each">{{ each }}</option>
               </select></label

@@ -55,7 +55,7 @@ async function make() {
       await propose()
     },
     {
-      message: `${parts.length} ${parts.length === 1 ? 'part' : 'parts'} made`,
+      message: `${parts.length} ${parts.length === 1 ? 'part' : 'parts'} created`,
       undo: async () => {
         await request('/api/pastes/undo', { method: 'POST', body: { paste } })
         await propose()
@@ -66,7 +66,7 @@ async function make() {
 async function takeBack() {
   const done = await run(
     () => request('/api/pastes/undo', { method: 'POST', body: { paste: report.import } }),
-    { message: 'the import is taken back' },
+    { message: 'import undone' },
   )
   if (done) emit('done')
 }
@@ -75,12 +75,12 @@ async function takeBack() {
 <template>
   <p class="mt-3 text-[15px]" role="status" data-test="import-report">
     <b class="figures">{{ count(report.added) }}</b> added,
-    <b class="figures">{{ count(report.alreadyThere) }}</b> were there already,
+    <b class="figures">{{ count(report.alreadyThere) }}</b> already there,
     <b class="figures" :class="{ 'text-stop': report.rejected > 0 }">{{ count(report.rejected) }}</b>
     rejected.
   </p>
   <section v-if="rows.length > 0" class="mt-3" aria-label="rejected rows">
-    <h2>Rejected: put them right and import them again</h2>
+    <h2>Rejected: correct them and import again</h2>
     <div class="mt-1 max-h-72 overflow-auto">
       <table class="ledger text-xs">
         <thead>
@@ -112,24 +112,23 @@ async function takeBack() {
       The first {{ rows.length }} of {{ count(report.rejected) }}.
     </p>
     <button type="button" class="button mt-2" :disabled="touched.length === 0" @click="again">
-      Import {{ touched.length === 0 ? 'those put right' : touched.length }} again
+      Import {{ touched.length === 0 ? 'corrected rows' : touched.length }} again
     </button>
   </section>
-  <section v-if="proposals && proposals.sales.length > 0" class="mt-4" aria-label="parts that could be made">
-    <h2>Of things that are not in your library</h2>
+  <section v-if="proposals && proposals.sales.length > 0" class="mt-4" aria-label="new parts found">
+    <h2>Not in your library yet</h2>
     <p class="text-xs text-soft">
-      Titles that look alike, in the newest {{ count(proposals.looked) }} of
-      {{ count(proposals.of) }} records.
+      Similar titles in the newest {{ count(proposals.looked) }} of {{ count(proposals.of) }} records.
     </p>
     <SalesOfTable v-model="wanted" :sales="proposals.sales" :titles="proposals.titles" :currency="currency" />
     <button type="button" class="button mt-2" :disabled="busy || wanted.size === 0" @click="make">
-      Make {{ wanted.size === 0 ? 'the ticked' : wanted.size }} {{ wanted.size === 1 ? 'part' : 'parts' }}
+      Create {{ wanted.size === 0 ? 'selected' : wanted.size }} {{ wanted.size === 1 ? 'part' : 'parts' }}
     </button>
   </section>
   <div class="mt-4 flex gap-3">
     <button type="button" class="button button-main" @click="emit('done')">Done</button
     ><button v-if="report.added > 0" type="button" class="button" :disabled="busy" @click="takeBack">
-      Take the import back
+      Undo import
     </button>
   </div>
 </template>

@@ -16,7 +16,7 @@ const readOn = ref(view.asOf)
 const readNote = ref('')
 type Read = PriceView['reads'][number]
 const columns: readonly Column<Read>[] = [
-  { key: 'readOn', name: 'read on', by: (read) => read.readOn },
+  { key: 'readOn', name: 'saved on', by: (read) => read.readOn },
   { key: 'patient', name: 'patient', isFigure: true, by: (read) => read.patient },
   { key: 'typical', name: 'typical', isFigure: true, by: (read) => read.typical },
   { key: 'hurried', name: 'quick', isFigure: true, by: (read) => read.hurried },
@@ -30,19 +30,19 @@ const keepRead = () =>
         method: 'POST',
         body: { readOn: readOn.value, note: readNote.value },
       }),
-    `read of ${readOn.value} kept`,
+    `price of ${readOn.value} saved`,
   )
 const dropRead = (id: number) =>
   change(
     () => request(`/api/prices/reads/${id}`, { method: 'DELETE' }),
-    'read archived',
+    'price archived',
     () => request(`/api/prices/reads/${id}/restore`, { method: 'POST' }),
   )
 </script>
 
 <template>
   <section class="sheet p-3">
-    <h2>Kept reads</h2>
+    <h2>Saved prices</h2>
     <DataTable
       v-if="view.reads.length > 0"
       :columns="columns"
@@ -66,21 +66,21 @@ const dropRead = (id: number) =>
         <button
           type="button"
           class="quiet-button text-xs"
-          :aria-label="`archive the read of ${read.readOn}`"
+          :aria-label="`archive the price of ${read.readOn}`"
           @click="dropRead(read.id)"
         >
           ×
         </button>
       </template>
     </DataTable>
-    <p v-else class="text-soft">None yet. A read kept today can be held against the next one.</p>
+    <p v-else class="text-soft">None yet. Save today’s price to compare it with the next one.</p>
     <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="keepRead">
-      <DateField v-model="readOn" label="date of the read" /><input
+      <DateField v-model="readOn" label="date of the price" /><input
         v-model="readNote"
         class="field min-w-0 flex-1"
         placeholder="note"
-        aria-label="note on the read"
-      /><button type="submit" class="button">Keep this read</button>
+        aria-label="note on the price"
+      /><button type="submit" class="button">Save this price</button>
     </form>
   </section>
 </template>

@@ -9,25 +9,23 @@ const columns: readonly Column<PriceView['lastAsks']['vanished'][number]>[] = [
   { key: 'listing', name: 'listing', class: 'max-w-0 truncate w-1/2', by: (each) => each.title },
   { key: 'listed', name: 'listed', class: 'figures', by: (each) => each.listedOn },
   { key: 'gone', name: 'gone', class: 'figures', isLargestFirst: true, by: (each) => each.vanishedOn },
-  { key: 'firstAsk', name: 'first ask', isFigure: true, by: (each) => each.firstAsk },
-  { key: 'lastAsk', name: 'last ask', isFigure: true, by: (each) => each.lastAsk },
+  { key: 'firstAsk', name: 'first asking price', isFigure: true, by: (each) => each.firstAsk },
+  { key: 'lastAsk', name: 'last asking price', isFigure: true, by: (each) => each.lastAsk },
 ]
 </script>
 
 <template>
   <section class="sheet p-3">
     <h2>
-      Last asks of local listings
-      <span class="font-normal text-soft">asks, not sales: never among the comps</span>
+      Last asking prices of local listings
+      <span class="font-normal text-soft">asking prices, not sales: never counted as comps</span>
     </h2>
     <template v-if="view.lastAsks.vanished.length > 0">
       <p>
-        {{ view.lastAsks.vanished.length }} vanished, last asked
-        <b class="figures">{{ amount(view.lastAsks.medianAsk, view.currency) }}</b> in the middle, after
+        {{ view.lastAsks.vanished.length }} listings gone; median last asking price
+        <b class="figures">{{ amount(view.lastAsks.medianAsk, view.currency) }}</b> after
         <b class="figures">{{ view.lastAsks.medianDaysUp }}</b> days.<template v-if="view.paidToAsked">
-          Your own local deals were closed at {{ percent(view.paidToAsked.ratio) }} of the first ask ({{
-            view.paidToAsked.count
-          }}).</template
+          Your own local deals closed at {{ percent(view.paidToAsked.ratio) }} of the first asking price ({{ view.paidToAsked.count }}).</template
         >
       </p>
       <DataTable
@@ -43,8 +41,7 @@ const columns: readonly Column<PriceView['lastAsks']['vanished'][number]>[] = [
       </DataTable>
     </template>
     <p v-else class="text-soft">
-      None yet: a listing that a connector has seen and that is gone at the next asking keeps its last ask
-      here.
+      None yet: when a listing from a scheduled check disappears, its last asking price is listed here.
     </p>
   </section>
 </template>

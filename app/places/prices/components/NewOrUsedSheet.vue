@@ -23,7 +23,7 @@ const currency = computed(() => build.view!.currency)
 const words = {
   used: 'used',
   new: 'new',
-  'only-used': 'used: no shop has it',
+  'only-used': 'used: no shop sells it',
   'only-new': 'new: no comps',
   'not-known': 'not known',
 } as const
@@ -50,12 +50,12 @@ const columns: readonly Column<NewOrUsedRow>[] = [
   { key: 'advice', name: 'advice', by: (row) => words[row.figures.advice] },
   {
     key: 'margin',
-    name: 'the other costs',
+    name: 'difference',
     isFigure: true,
     isLargestFirst: true,
     by: (row) => row.figures.margin,
   },
-  { key: 'tips', name: 'tips at', isFigure: true, by: (row) => row.figures.tippingUsedPrice },
+  { key: 'tips', name: 'break-even', isFigure: true, by: (row) => row.figures.tippingUsedPrice },
   { key: 'sale', name: 'sale', class: 'max-w-[120px] text-xs text-soft' },
 ]
 </script>
@@ -64,18 +64,16 @@ const columns: readonly Column<NewOrUsedRow>[] = [
   <section class="min-h-0 flex-1 overflow-y-auto px-4 py-3" aria-label="new or used">
     <h1>New or used, for the whole build</h1>
     <p class="text-soft">
-      Parts still to be bought: street price at your patience ({{
-        build.view!.houseRules.patience ?? 'typical'
-      }}) with its risk, against the cheapest shop landed less the worth of its warranty.
+      Parts still to buy: street price at your patience ({{ build.view!.houseRules.patience ?? 'typical' }}) plus fault risk, against the cheapest shop price landed minus the value of its warranty.
     </p>
     <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!rows" class="mt-3 text-soft" role="status">Calculating…</p>
     <p v-else-if="rows.length === 0" class="mt-3 text-soft">
-      Everything is bought or owned. Choose leads or set hunts, and they stand here.
+      Everything is bought or owned. Parts appear here when you choose leads or set hunts.
     </p>
     <template v-else>
       <p v-if="against.length > 0" class="mt-2">
-        <span class="tag tag-waiting">{{ against.length }} chosen the other way</span>
+        <span class="tag tag-waiting">{{ against.length }} chosen the other way, by you</span>
         {{ against.map((row) => row.name).join(', ') }}
       </p>
       <DataTable class="mt-2 bg-sheet" :columns="columns" :rows="rows" :row-id="(row) => row.partId">
@@ -106,7 +104,7 @@ const columns: readonly Column<NewOrUsedRow>[] = [
         <template #advice="{ row }">
           <span class="tag" :class="agrees(row) ? 'tag-settled' : 'tag-waiting'">{{
             words[row.figures.advice]
-          }}</span><span v-if="row.figures.byHouseRule" class="ml-1 text-xs text-soft">house rule</span>
+          }}</span><span v-if="row.figures.byHouseRule" class="ml-1 text-xs text-soft">your rule</span>
         </template>
         <template #margin="{ row }">
           {{

@@ -17,11 +17,11 @@ const verdict = computed(() => {
   const { advice, byHouseRule, margin } = figures.value
   const by = margin === null ? '' : amount(Math.abs(margin), view.currency)
   if (byHouseRule && margin !== null)
-    return `Buy it new: your rule bars a used ${roleNames[view.part.role]}, which costs ${by} more.`
-  if (byHouseRule) return `Your rule bars a used ${roleNames[view.part.role]}, and no shop price is known.`
-  if (advice === 'used') return `Buy it used: new costs ${by} more, risk and warranty calculated in.`
+    return `Buy new: your rule excludes a used ${roleNames[view.part.role]}, which costs ${by} more anyway.`
+  if (byHouseRule) return `Your rule excludes a used ${roleNames[view.part.role]}, and no shop price is known.`
+  if (advice === 'used') return `Buy used: new costs ${by} more, with fault risk and warranty counted.`
   if (advice === 'new')
-    return `Buy it new: used ${margin === 0 ? 'costs the same' : `costs ${by} more`} once its risk is calculated in.`
+    return `Buy new: used ${margin === 0 ? 'costs the same' : `costs ${by} more`} with fault risk and warranty counted.`
   if (advice === 'only-used') return 'Only used prices are known.'
   if (advice === 'only-new') return 'Only shop prices are known.'
   return 'Neither a street price nor a shop price is known.'
@@ -31,11 +31,11 @@ const daysLeft = computed(() => view.newLater?.days ?? 0)
 const saleAdvice = computed(() => {
   if (!rhythm.value) return ''
   if (rhythm.value.onSale) return 'It is on sale today.'
-  if (rhythm.value.expectedWait === null) return 'No rhythm of sales shows yet.'
+  if (rhythm.value.expectedWait === null) return 'No pattern of sales yet.'
   const days = Math.ceil(rhythm.value.expectedWait)
   return days <= daysLeft.value
-    ? `Wait for the sale: one is due in about ${days} days, and there are ${daysLeft.value}.`
-    : `Do not wait for a sale: the next is due in about ${days} days, and there are only ${daysLeft.value}.`
+    ? `Wait for the next sale: it is due in about ${days} days and you have ${daysLeft.value}.`
+    : `Do not wait for a sale: the next is due in about ${days} days and you have only ${daysLeft.value}.`
 })
 </script>
 
@@ -46,7 +46,7 @@ const saleAdvice = computed(() => {
       <table class="ledger mt-2">
         <thead>
           <tr>
-            <th><span class="sr-only">what is counted</span></th>
+            <th><span class="sr-only">cost item</span></th>
             <th class="!text-right">used</th>
             <th class="!text-right">new</th>
           </tr>
@@ -55,7 +55,7 @@ const saleAdvice = computed(() => {
           <tr>
             <td>
               price<span class="block text-xs text-soft"
-                >used: {{ view.patienceMark }} mark; new: landed<template v-if="cheapest">
+                >used: {{ view.patienceMark }} price; new: landed cost<template v-if="cheapest">
                   at {{ cheapest.sourceName }}</template
                 ></span
               >
@@ -64,7 +64,7 @@ const saleAdvice = computed(() => {
             <td class="amount">{{ amount(figures.fresh?.price, view.currency) }}</td>
           </tr>
           <tr>
-            <td>fault loss / value of the warranty</td>
+            <td>fault loss / warranty value</td>
             <td class="amount">
               {{ figures.used ? `+${amount(figures.used.faultLoss, view.currency)}` : '—' }}
             </td>
@@ -92,18 +92,18 @@ const saleAdvice = computed(() => {
         </tbody>
       </table>
       <p v-if="figures.tippingUsedPrice !== null" class="mt-2 text-soft">
-        The choice tips at a used price of
+        Break-even at a used price of
         <TheFigure
           :text="amount(figures.tippingUsedPrice, view.currency)"
           :working="() => tippingWorking(view.name, figures, view.currency)"
-        />: below it used wins, above it new.
+        />: cheaper than that, buy used; otherwise buy new.
       </p>
       <table v-if="view.offers.length > 1" class="ledger mt-2">
         <thead>
           <tr>
             <th>shop</th>
             <th class="!text-right">price</th>
-            <th class="!text-right">landed</th>
+            <th class="!text-right">landed cost</th>
           </tr>
         </thead>
         <tbody>
@@ -121,16 +121,16 @@ const saleAdvice = computed(() => {
         <p class="mt-1">
           {{ saleAdvice }}
           <span v-if="rhythm.everyDays !== null" class="text-soft"
-            >A sale every
+            >On sale every
             <TheFigure
               :text="`${Math.round(rhythm.everyDays)} days`"
               :working="() => rhythmWorking(view.name, cheapest!, view.currency)"
-            />, the last began {{ rhythm.sinceLast }} days ago.</span
+            />; the last sale began {{ rhythm.sinceLast }} days ago.</span
           >
         </p>
       </template>
       <p v-else class="text-soft">
-        No shop price is known: note one, import a CSV, or have a shop’s address asked on Sources.
+        No shop price known: add one, import a CSV, or add a shop’s address in Sources.
       </p>
       <ShopPriceForm :part-id="view.partId" :currency="view.currency" :today="view.asOf" @noted="readAnew" />
     </div>

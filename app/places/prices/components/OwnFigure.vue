@@ -21,7 +21,7 @@ const setOwn = () =>
         method: 'PUT',
         body: { amount: own.value, note: ownNote.value },
       }),
-    'your figure stands beside the sample',
+    'your figure saved next to the sample',
   )
 const endOwn = () =>
   change(() => request(`${path.value}/own-figure`, { method: 'DELETE' }), 'your figure is removed')
@@ -37,14 +37,14 @@ const endOwn = () =>
         >set {{ shortDate(view.ownFigure.setOn)
         }}{{ view.ownFigure.note ? `, ${view.ownFigure.note}` : '' }}</span
       >
-      <button type="button" class="quiet-button" @click="endOwn">take it back</button>
+      <button type="button" class="quiet-button" @click="endOwn">remove it</button>
     </p>
     <form class="mt-1 flex gap-2" @submit.prevent="setOwn">
       <input v-model="own" class="field figures w-24" placeholder="0.00" aria-label="your own figure" /><input
         v-model="ownNote"
         class="field min-w-0 flex-1"
-        placeholder="why"
-        aria-label="why this figure"
+        placeholder="reason"
+        aria-label="reason for this figure"
       /><button type="submit" class="button" :disabled="own.trim() === ''">Set</button>
     </form>
   </div>

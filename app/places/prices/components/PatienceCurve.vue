@@ -30,7 +30,7 @@ function pick(price: number) {
     <figcaption class="font-semibold">
       How long would I wait?
       <span class="font-normal text-soft"
-        >chance within {{ days }} days, by pay-up-to price in {{ currency }}</span
+        >chance within {{ days }} days, by maximum price in {{ currency }}</span
       >
     </figcaption>
     <LineFigure

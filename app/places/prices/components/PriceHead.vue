@@ -19,13 +19,13 @@ const gradeTone = { solid: 'tag-settled', usable: 'tag-info', thin: 'tag-waiting
           {{ view.query.conditions.join(', ') }} · {{ view.currency }} · as of {{ view.asOf }}
           <span class="tag" :class="gradeTone[view.grade]">{{ view.grade }}</span>
           <template v-if="view.standsFor"
-            >as
+            >priced as
             <NuxtLink :to="{ query: { part: view.standsFor.partId } }" class="underline">{{
               view.standsFor.name
-            }}</NuxtLink>, the cheapest of your library that it may be</template
+            }}</NuxtLink>, the cheapest matching part in your library</template
           ><TheFigure
             v-else
-            :text="`${view.kept} of ${view.records.length} records count`"
+            :text="`${view.kept} of ${view.records.length} records counted`"
             :working="() => gradeWorking(view)"
             class="!font-sans"
           />
@@ -60,16 +60,10 @@ const gradeTone = { solid: 'tag-settled', usable: 'tag-info', thin: 'tag-waiting
       </div>
     </div>
     <p v-else-if="view.standsFor === null" class="mt-2 text-waiting">
-      An open part, and no priced part of your library may be it: say what you know of it, or give prices to
-      parts like it.
+      Exact model not known, and no matching part in your library has a price: add what you know about it, or add prices for similar parts.
     </p>
     <p v-else class="mt-2 text-waiting">
-      No comps.
-      {{
-        view.records.length > 0
-          ? 'Every record was left out: look at the reasons in Sift and loosen the query.'
-          : 'Import sold records that name it.'
-      }}
+      No comps. {{ view.records.length > 0 ? 'Every record was left out: check the reasons in Clean up and loosen the query.' : 'Import past sales that name it.' }}
     </p>
   </div>
 </template>

@@ -19,7 +19,7 @@ const leaf = useRouteState('leaf', 'wait')
 const leaves = [
   ['wait', 'How long to wait'],
   ['new', 'New or used'],
-  ['notes', 'Reads and notes'],
+  ['notes', 'History and notes'],
 ] as const
 </script>
 
@@ -30,23 +30,23 @@ const leaves = [
         <DotsChart :view="view" :height="196" @brush="emit('brush', $event)" @pick="emit('pick', $event)" />
       </div>
       <div class="sheet overflow-y-auto p-3 text-[13px]">
-        <h2>Moves</h2>
+        <h2>Trend</h2>
         <p v-if="view.trend">
           <b :class="view.trend.direction === 'unclear' ? 'text-soft' : 'text-settled'">{{
             view.trend.direction === 'unclear' ? 'no clear direction' : view.trend.direction
           }}</b>
           <TheFigure :text="signedPercent(view.trend.percentPer30Days)" :working="() => trendWorking(view)" />
-          a month
+          per month
           <span class="text-soft"
             >({{ signedPercent(view.trend.low) }} to {{ signedPercent(view.trend.high) }})</span
           >
         </p>
         <p v-else class="text-soft">too few records</p>
         <p v-if="view.change" class="text-soft">
-          since your read of {{ shortDate(view.change.since) }}:
+          since the price saved on {{ shortDate(view.change.since) }}:
           <b class="figures text-ink">{{ signedPercent(view.change.percent) }}</b>
         </p>
-        <h2 class="mt-2">Manner of sale</h2>
+        <h2 class="mt-2">Sale type</h2>
         <p v-for="each in view.byManner" :key="each.manner" class="flex justify-between">
           <span
             >{{ each.manner }} <span class="text-soft">{{ each.count }}</span></span
@@ -55,13 +55,13 @@ const leaves = [
             :working="() => mannerWorking(view, each.manner)"
           />
         </p>
-        <p v-if="view.byManner.length === 0" class="text-soft">none with three comps</p>
+        <p v-if="view.byManner.length === 0" class="text-soft">no sale type with three comps</p>
         <p v-if="view.gap" class="flex justify-between">
-          <span>local against online</span
+          <span>local vs online</span
           ><TheFigure :text="signedPercent(view.gap.percent)" :working="() => gapWorking(view)" />
         </p>
         <template v-if="view.loosen.length > 0">
-          <h2 class="mt-2">To have more comps</h2>
+          <h2 class="mt-2">To get more comps</h2>
           <p v-for="each in view.loosen.slice(0, 3)" :key="each.change" class="flex justify-between gap-2">
             <button type="button" class="quiet-button text-left" @click="emit('loosen', each.query)">
               {{ each.change }}</button><span class="figures shrink-0 text-soft"
@@ -71,7 +71,7 @@ const leaves = [
         </template>
       </div>
     </div>
-    <div class="flex shrink-0 gap-4 border-b border-line" role="tablist" aria-label="leaves of this read">
+    <div class="flex shrink-0 gap-4 border-b border-line" role="tablist" aria-label="price sections">
       <button
         v-for="[key, name] in leaves"
         :key="key"

@@ -17,10 +17,10 @@ const number = (event: Event) => {
 const said = (event: Event) =>
   (event.target as HTMLInputElement | HTMLSelectElement).value.trim() || undefined
 const lists = [
-  ['must', 'query-must', 'words wanted', 'divided by commas'],
-  ['mustNot', 'query-not', 'words unwanted', 'divided by commas'],
-  ['siblings', 'query-siblings', 'not the models', ''],
-  ['makes', 'query-makes', 'known makes only', 'any make'],
+  ['must', 'query-must', 'required words', 'separate with commas'],
+  ['mustNot', 'query-not', 'excluded words', 'separate with commas'],
+  ['siblings', 'query-siblings', 'excluded models', ''],
+  ['makes', 'query-makes', 'known brands only', 'any brand'],
 ] as const
 </script>
 
@@ -33,7 +33,7 @@ const lists = [
       <!-- eslint-disable-next-line vue/no-mutating-props -- the reactive text of the draft, owned by useQueryDraft -->
       <input :id="id" v-model="written[key]" class="field" :placeholder="placeholder" />
     </template>
-    <span>facts</span>
+    <span>specs</span>
     <span class="flex items-center gap-2">
       <input
         class="field figures w-16"
@@ -50,7 +50,7 @@ const lists = [
         type="number"
         min="0"
         :value="draft.variant?.kitCount ?? ''"
-        aria-label="modules in the kit"
+        aria-label="modules per kit"
         placeholder="kit"
         @input="emit('fact', { kitCount: number($event) })"
       />kit
@@ -64,7 +64,7 @@ const lists = [
       <select
         class="field w-28 min-w-0"
         :value="draft.variant?.module ?? ''"
-        aria-label="kind of module"
+        aria-label="module type"
         @change="emit('fact', { module: said($event) as Facts['module'] })"
       >
         <option value="">any module</option>
@@ -100,7 +100,7 @@ const lists = [
         />{{ each === 'damaged' ? 'damaged or untested' : each }}</label
       ></span
     >
-    <span>manners</span
+    <span>sale types</span
     ><span class="flex flex-wrap gap-x-3"
       ><label v-for="each in manners" :key="each" class="flex gap-1"
         ><input
@@ -110,12 +110,12 @@ const lists = [
         />{{ each }}</label
       ><label
         class="flex gap-1"
-        title="a wanted word of five letters or more counts with one letter swapped, missing or doubled"
+        title="a required word of five letters or more also matches with one letter swapped, missing or doubled"
         ><input
           type="checkbox"
           :checked="draft.forgiveSlips ?? false"
           @change="emit('set', { forgiveSlips: !draft.forgiveSlips })"
-        />forgive a misspelling</label
+        />allow typos</label
       ></span
     >
   </div>

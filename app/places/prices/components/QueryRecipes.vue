@@ -21,7 +21,7 @@ const keep = () =>
       name.value = ''
       await load()
     },
-    { message: 'kept as a recipe' },
+    { message: 'query saved' },
   )
 const change = async (path: string, method: 'DELETE' | 'POST') => {
   await request(`/api/prices/recipes/${path}`, { method })
@@ -29,7 +29,7 @@ const change = async (path: string, method: 'DELETE' | 'POST') => {
 }
 const archive = (id: string) =>
   run(() => change(id, 'DELETE'), {
-    message: 'recipe archived',
+    message: 'saved query archived',
     undo: () => change(`${id}/restore`, 'POST'),
   })
 function told({ windowDays, conditions, mustNot }: RecipeSettings) {
@@ -39,7 +39,7 @@ function told({ windowDays, conditions, mustNot }: RecipeSettings) {
 
 <template>
   <span v-if="recipes.length > 0" class="flex flex-wrap items-center gap-2"
-    ><span class="text-soft">recipes:</span
+    ><span class="text-soft">saved queries:</span
     ><span v-for="each in recipes" :key="each.id"
       ><button
         type="button"
@@ -52,7 +52,7 @@ function told({ windowDays, conditions, mustNot }: RecipeSettings) {
       <button
         type="button"
         class="text-soft"
-        :aria-label="`archive the recipe ${each.name}`"
+        :aria-label="`archive the saved query ${each.name}`"
         @click="archive(each.id)"
       >
         ×
@@ -63,11 +63,11 @@ function told({ windowDays, conditions, mustNot }: RecipeSettings) {
     <input
       v-model="name"
       class="field !min-h-0 w-40 !py-0.5"
-      placeholder="name of a recipe"
-      aria-label="name of a recipe"
-    /><button type="submit" class="button !py-0.5" :disabled="name.trim() === ''">Keep as a recipe</button>
+      placeholder="name of the query"
+      aria-label="name of the query"
+    /><button type="submit" class="button !py-0.5" :disabled="name.trim() === ''">Save query</button>
   </form>
   <button v-if="isOwn" type="button" class="quiet-button" @click="emit('reset')">
-    back to the part’s own
+    back to the part’s default query
   </button>
 </template>

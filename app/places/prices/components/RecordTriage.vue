@@ -100,10 +100,10 @@ const statedPrice = (row: RecordView) =>
       <select
         :value="filter in reasonNames ? filter : ''"
         class="field !min-h-0 w-40 !py-0.5"
-        aria-label="left out for"
+        aria-label="reason left out"
         @change="filter = ($event.target as HTMLSelectElement).value || 'all'"
       >
-        <option value="">left out for…</option>
+        <option value="">reason left out…</option>
         <option v-for="each in reasons" :key="each.reason" :value="each.reason">
           {{ reasonNames[each.reason] }} {{ each.count }}
         </option>
@@ -146,7 +146,7 @@ const statedPrice = (row: RecordView) =>
         </button></template
       >
       <span class="ml-auto text-xs text-soft"
-        >{{ rows.length }} records · {{ view.unrelated.toLocaleString('en') }} speak of other things</span
+        >{{ rows.length }} records · {{ view.unrelated.toLocaleString('en') }} are for other parts</span
       >
     </div>
     <div
@@ -154,7 +154,7 @@ const statedPrice = (row: RecordView) =>
       class="min-h-0 flex-1 overflow-y-auto"
       tabindex="0"
       role="listbox"
-      aria-label="records, one to a line"
+      aria-label="records, one per line"
     >
       <div :style="{ height: `${virtual.getTotalSize()}px`, position: 'relative' }">
         <div
@@ -197,7 +197,7 @@ const statedPrice = (row: RecordView) =>
         </div>
       </div>
       <p v-if="rows.length === 0" class="p-4 text-soft">
-        No record here. Import sold records, or loosen the query.
+        No records match. Import past sales or loosen the query.
       </p>
     </div>
     <div class="flex gap-4 border-t border-line px-3 py-1 text-xs text-soft">

@@ -16,7 +16,7 @@ const note = () =>
       fresh.price = ''
       emit('noted')
     },
-    { message: 'the shop price is noted' },
+    { message: 'shop price saved' },
   )
 </script>
 
@@ -26,7 +26,7 @@ const note = () =>
       >shop<input v-model="fresh.shop" class="field block w-36" aria-label="shop"
     /></label>
     <label class="text-xs text-soft"
-      >asks, before tax<input
+      >price before tax<input
         v-model="fresh.price"
         class="field figures block w-24"
         inputmode="decimal"
@@ -44,7 +44,7 @@ const note = () =>
       class="button"
       :disabled="busy || fresh.shop.trim() === '' || fresh.price.trim() === ''"
     >
-      Note the price
+      Save price
     </button>
   </form>
 </template>

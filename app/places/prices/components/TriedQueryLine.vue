@@ -20,13 +20,13 @@ const moved = computed(() => [
 
 <template>
   <p v-if="progress !== null">
-    trying it out, {{ Math.round(progress * 100) }} %
+    testing, {{ Math.round(progress * 100) }} %
     <button type="button" class="quiet-button" @click="emit('cancel')">cancel</button>
   </p>
   <p v-else-if="failed" class="text-stop">{{ failed }}</p>
   <p v-else-if="tried" data-tried>
-    <b class="text-settled">{{ tried.came.length }} come</b>,
-    <b class="text-stop">{{ tried.went.length }} go</b>: typical
+    <b class="text-settled">{{ tried.came.length }} added</b>,
+    <b class="text-stop">{{ tried.went.length }} removed</b>: typical
     <span class="figures"
       >{{ amount(view.marks?.typical, view.currency) }} →
       {{ amount(tried.reading.marks?.typical, view.currency) }}</span
@@ -35,7 +35,7 @@ const moved = computed(() => [
   <button type="button" class="button button-main ml-auto !py-0.5" @click="emit('use')">
     Use this query
   </button>
-  <button type="button" class="button !py-0.5" @click="emit('giveUp')">Never mind</button>
+  <button type="button" class="button !py-0.5" @click="emit('giveUp')">Cancel</button>
   <ul v-if="tried" class="grid max-h-28 w-full grid-cols-2 gap-x-4 overflow-y-auto text-xs">
     <template v-for="{ sign, tone, records } in moved" :key="sign">
       <li v-for="record in records" :key="`${sign}${record.id}`" class="truncate" :class="tone">

@@ -61,7 +61,7 @@ const endLookout = () =>
         await request<PriceView>(`/api/builds/${useBuild().view!.id}/prices/parts/${view.partId}`),
       )
     },
-    { message: 'lookout ended' },
+    { message: 'watch ended' },
   )
 </script>
 
@@ -77,7 +77,7 @@ const endLookout = () =>
         :highest-days="Math.max(90, view.patienceDays)"
         :step="step"
       />
-      <p v-else class="text-soft">No comps yet, so the wait is not known.</p>
+      <p v-else class="text-soft">No comps yet, so the wait cannot be estimated.</p>
     </div>
     <div class="flex flex-col gap-3">
       <div v-if="view.patience.length > 0" class="sheet p-3">
@@ -97,14 +97,14 @@ const endLookout = () =>
         </p>
         <p class="mt-1">
           <span class="text-soft">How long?</span>
-          <template v-if="wait === null">Nothing was seen that cheap.</template
+          <template v-if="wait === null">No sale seen that cheap.</template
           ><template v-else
             >On average <b class="figures">{{ Math.ceil(wait) }}</b> days at that limit.</template
           >
         </p>
         <p class="mt-1">
           <span class="text-soft">What limit?</span> For
-          <select v-model.number="wished" class="field !min-h-0 !py-0" aria-label="chance wanted">
+          <select v-model.number="wished" class="field !min-h-0 !py-0" aria-label="chance">
             <option v-for="q in [0.5, 0.8, 0.9]" :key="q" :value="q">{{ percent(q) }}</option>
           </select>
           in {{ days }} days: <template v-if="wish.price === null">not likely at any price seen.</template
@@ -119,8 +119,8 @@ const endLookout = () =>
         </p>
         <label
           class="mt-2 flex items-center gap-2 text-soft"
-          title="of the suitable sales, the part you would hear of in time, reach and win"
-          >you get to
+          title="share of matching sales you hear of in time, can reach and win"
+          >you can get
           <input
             v-model.number="catchShare"
             type="range"
@@ -128,18 +128,18 @@ const endLookout = () =>
             max="1"
             step="0.05"
             class="w-28"
-            aria-label="part of suitable sales you get to"
+            aria-label="share of matching sales you can get"
             @change="emit('catchShare', catchShare)"
-          /><span class="figures w-11 text-ink">{{ percent(catchShare) }}</span> of the suitable sales</label
+          /><span class="figures w-11 text-ink">{{ percent(catchShare) }}</span> of matching sales</label
         >
         <div class="mt-2 flex flex-wrap gap-2">
           <button type="button" class="button button-main" @click="emit('hunt', limit)">
             Hunt at {{ amount(limit, view.currency) }}</button
           ><button type="button" class="button" @click="emit('lookout', limit)">
-            Look out for {{ amount(limit, view.currency) }}</button
+            Watch at {{ amount(limit, view.currency) }}</button
           ><span v-if="view.lookout" class="tag tag-info self-center"
-            >looking out for {{ amount(view.lookout.limit, view.currency) }}
-            <button type="button" aria-label="end the lookout" @click="endLookout">×</button></span
+            >watching at {{ amount(view.lookout.limit, view.currency) }}
+            <button type="button" aria-label="end the watch" @click="endLookout">×</button></span
           >
         </div>
       </div>
@@ -156,11 +156,11 @@ const endLookout = () =>
             {{ name }}:
             <span class="tag" :class="adviceTone[later.advice]">{{ adviceWord[later.advice] }}</span>
             <TheFigure :text="amount(later.later, view.currency)" :working="() => laterWorking(view, name)" />
-            may be expected within {{ later.days }} days<template v-if="later.saving !== 0"
+            expected price within {{ later.days }} days<template v-if="later.saving !== 0"
               >, {{ signedAmount(-later.saving, view.currency) }}</template
             ><span class="text-soft"
               ><template v-for="reason in later.reasons" :key="reason.what"> · {{ reason.what }}</template
-              ><template v-if="later.reasons.length === 0"> · nothing known moves it</template></span
+              ><template v-if="later.reasons.length === 0"> · no change expected</template></span
             >
           </p>
         </template>

@@ -37,7 +37,7 @@ const dropWait = (id: string) =>
 
 <template>
   <div>
-    <h2>To wait for</h2>
+    <h2>Worth waiting for</h2>
     <p v-for="note in view.waitNotes" :key="note.id" class="flex items-baseline gap-2">
       <span class="min-w-0 flex-1"
         >{{ note.what }}
@@ -62,7 +62,7 @@ const dropWait = (id: string) =>
         aria-label="what to wait for"
       /><DateField v-model="wait.expectedOn" label="expected on" />
       <label
-        >drop
+        >price drop
         <input
           v-model.number="wait.dropPercent"
           type="number"
@@ -90,7 +90,7 @@ const dropWait = (id: string) =>
         class="button ml-auto"
         :disabled="wait.what.trim() === '' || wait.expectedOn === ''"
       >
-        Note
+        Add note
       </button>
     </form>
   </div>

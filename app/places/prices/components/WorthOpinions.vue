@@ -49,7 +49,7 @@ const drop = (id: string) =>
       <button
         type="button"
         class="quiet-button text-xs"
-        :aria-label="`archive what ${each.guide} said`"
+        :aria-label="`archive the opinion of ${each.guide}`"
         @click="drop(each.id)"
       >
         ×
@@ -61,10 +61,10 @@ const drop = (id: string) =>
         class="field w-40"
         placeholder="which guide"
         aria-label="which guide"
-      /><DateField v-model="opinion.saidOn" label="said on" /><select
+      /><DateField v-model="opinion.saidOn" label="date" /><select
         v-model="opinion.verdict"
         class="field"
-        aria-label="what it says"
+        aria-label="value stated"
       >
         <option v-for="each in opinionVerdicts" :key="each">{{ each }}</option></select
       ><input
@@ -72,7 +72,7 @@ const drop = (id: string) =>
         class="field w-44"
         placeholder="note"
         aria-label="note on the opinion"
-      /><button type="submit" class="button" :disabled="opinion.guide.trim() === ''">Note</button>
+      /><button type="submit" class="button" :disabled="opinion.guide.trim() === ''">Add</button>
     </form>
   </div>
 </template>

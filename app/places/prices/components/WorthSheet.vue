@@ -32,7 +32,7 @@ const columns = computed((): Column<WorthRow>[] => {
   const unit = worth.value?.unit ?? 'index'
   const perUnit = `per ${unit === 'index' ? 'pt' : unit}`
   return [
-    { key: 'name', name: 'candidate', class: 'whitespace-nowrap', by: (row) => row.name },
+    { key: 'name', name: 'part', class: 'whitespace-nowrap', by: (row) => row.name },
     { key: 'price', name: 'price', isFigure: true, by: (row) => row.price },
     { key: 'index', name: unit, isFigure: true, isLargestFirst: true, by: (row) => row.index },
     { key: 'point', name: perUnit, isFigure: true, by: (row) => row.perPoint },
@@ -55,14 +55,14 @@ const agreementWord = {
   agree: 'agree',
   mostly: 'mostly',
   split: 'split',
-  'one-voice': 'one voice',
+  'one-voice': 'one opinion',
   none: '',
 } as const
 /** Platform, age and grade in a line. */
 const detail = (row: WorthRow) =>
   [
     row.platform,
-    row.goesWith === false ? 'not on your board' : '',
+    row.goesWith === false ? 'does not fit your board' : '',
     row.year === null ? '' : `from ${row.year}`,
     row.how || 'no price',
     row.how.startsWith('a hunt') ? row.grade : '',
@@ -80,19 +80,16 @@ const detail = (row: WorthRow) =>
         <option v-for="each in rankedRoles" :key="each" :value="each">{{ roleNames[each as Role] }}</option>
       </select>
       <span v-if="worth?.byTargets" class="text-soft"
-        >calculated in your targets with {{ worth.besides }}</span
+        >calculated for your targets with {{ worth.besides }}</span
       >
       <span v-else-if="worth" class="text-soft"
-        >ranked by {{ worth.unit
-        }}{{
-          role === 'cpu' || role === 'graphics' ? '; choose a whole machine to see it in your targets' : ''
-        }}</span
+        >ranked by {{ worth.unit }}{{ role === 'cpu' || role === 'graphics' ? '; complete the build to rank it by your targets' : '' }}</span
       >
     </div>
     <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!worth" class="mt-3 text-soft" role="status">Calculating…</p>
     <p v-else-if="rows.length === 0" class="mt-3 text-soft">
-      No part of this role has its figure in the library.
+      No part of this kind has the spec used for ranking.
     </p>
     <template v-else>
       <div class="sheet mt-2 p-3 pb-1">
@@ -104,7 +101,7 @@ const detail = (row: WorthRow) =>
         />
       </div>
       <p v-if="worth.waitNotes.length > 0" class="mt-1 text-waiting">
-        To wait for:
+        Worth waiting for:
         <template v-for="each in worth.waitNotes" :key="each.id"
           >{{ each.what }}, {{ shortDate(each.expectedOn) }} ({{ each.dropPercent }} %, chance
           {{ percent(each.chance) }})
@@ -159,9 +156,9 @@ const detail = (row: WorthRow) =>
               v-if="row.step.added"
               :text="`+${amount(row.step.added.money, currency)} for ${signedPercent(row.step.added.targetPercent ?? row.step.added.indexPercent)}`"
               :working="() => stepWorking(row, worth!, currency)"
-            /><template v-else>first step</template
+            /><template v-else>cheapest</template
             ><span v-if="row.step.surplus" class="tag tag-waiting ml-1 !px-1 !text-[11px]"
-              >surplus</span
+              >more than needed</span
             ></template
           ><span
             v-else-if="row.beatenBy"

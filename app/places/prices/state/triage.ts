@@ -7,17 +7,17 @@ import { isBrushed, type Brush } from './brush'
 export const reasonNames: Readonly<Record<NonNullable<RecordView['reason']>, string>> = {
   'outside-window': 'outside the window',
   condition: 'condition',
-  manner: 'manner of sale',
-  'missing-word': 'word missing',
-  'unwanted-word': 'unwanted word',
+  manner: 'sale type',
+  'missing-word': 'required word missing',
+  'unwanted-word': 'excluded word',
   'wrong-variant': 'other variant',
   lot: 'lot',
   accessory: 'accessory only',
   quantity: 'quantity unclear',
-  make: 'make not known',
+  make: 'unknown brand',
   duplicate: 'double',
   price: 'no price',
-  outlier: 'far from the rest',
+  outlier: 'outlier',
   builder: 'dropped by you',
 }
 

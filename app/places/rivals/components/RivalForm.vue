@@ -49,8 +49,8 @@ async function readPage() {
 <template>
   <FormSheet
     wide
-    :title="editing ? values.name || 'A rival' : 'A machine to weigh against'"
-    :action="editing ? 'Save the changes' : 'Add the rival'"
+    :title="editing ? values.name || 'Edit rival' : 'New rival'"
+    :action="editing ? 'Save the changes' : 'Add rival'"
     :form="form"
     @submit="form.submit"
     @close="emit('close')"
@@ -59,12 +59,12 @@ async function readPage() {
       <textarea
         v-model="page"
         class="field h-14 flex-1"
-        placeholder="paste the source of its page: name, price and parts are read from it"
-        aria-label="source of the page"
-      /><button type="button" class="button" :disabled="page.trim() === ''" @click="readPage">Read it</button>
+        placeholder="paste the page source: name, price and parts are read from it"
+        aria-label="page source"
+      /><button type="button" class="button" :disabled="page.trim() === ''" @click="readPage">Read page</button>
     </div>
     <p v-if="Object.keys(quotes).length > 0" class="mb-2 text-soft" data-test="quotes">
-      Read: <span v-for="(quote, fact) in quotes" :key="fact" class="tag tag-info mr-1">{{ quote }}</span>
+      Found: <span v-for="(quote, fact) in quotes" :key="fact" class="tag tag-info mr-1">{{ quote }}</span>
     </p>
     <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
       <ChoiceField name="kind" label="kind" spoken="kind of rival" :options="rivalKindNames" />
@@ -96,15 +96,15 @@ async function readPage() {
     </div>
     <RivalParts v-if="values.kind !== 'console'" :library="library" class="mt-4" />
     <p class="mt-3">
-      It brings: <TicksField name="brings" :options="needs.map((need) => [need, needNames[need]] as const)" />
+      Included: <TicksField name="brings" :options="needs.map((need) => [need, needNames[need]] as const)" />
     </p>
     <div class="mt-3 flex flex-wrap items-end gap-x-3 gap-y-2">
-      <NumberField name="fullW" label="wall watts, full" placeholder="—" class="w-28" />
+      <NumberField name="fullW" label="wall power under load, W" placeholder="—" class="w-28" />
       <NumberField name="idleW" label="wall watts, idle" placeholder="—" class="w-28" />
-      <MoneyField name="subscriptionPerYear" label="subscription a year" class="w-32" />
-      <MoneyField name="gameSurcharge" label="extra cost of a game" class="w-36" />
-      <MoneyField name="resaleToday" optional label="fetches today" placeholder="by its kind" class="w-28" />
-      <ListField name="notStated" label="not stated besides" class="w-44" />
+      <MoneyField name="subscriptionPerYear" label="subscription per year" class="w-32" />
+      <MoneyField name="gameSurcharge" label="extra cost per game" class="w-36" />
+      <MoneyField name="resaleToday" optional label="resale value today" placeholder="by type" class="w-28" />
+      <ListField name="notStated" label="not stated" class="w-44" />
     </div>
     <RivalLists
       :values="values"

@@ -41,9 +41,9 @@ const setSize = (index: number, size: string) =>
 
 <template>
   <div v-for="(extra, index) in values.extras" :key="`extra${index}`" class="mt-2 flex items-center gap-2">
-    brings besides
+    also included
     <TextField bare :name="`extras[${index}].label`" :label="`extra ${index + 1}`" class="w-44" /> worth
-    <MoneyField bare :name="`extras[${index}].worth`" :label="`worth of extra ${index + 1}`" class="w-24" />
+    <MoneyField bare :name="`extras[${index}].worth`" :label="`value of extra ${index + 1}`" class="w-24" />
     <button type="button" class="quiet-button" @click="emit('remove', 'extras', index)">remove</button>
   </div>
   <div
@@ -69,7 +69,7 @@ const setSize = (index: number, size: string) =>
       bare
       :name="`rates[${index}].preset`"
       :label="`preset of result ${index + 1}`"
-      none="a mode of its own"
+      none="its own mode"
       :options="presetsOf(rate.workloadId)"
     />
     <NumberField
@@ -78,8 +78,8 @@ const setSize = (index: number, size: string) =>
       :label="`average of result ${index + 1}`"
       class="w-20"
     />
-    fps, low
-    <NumberField bare :name="`rates[${index}].lowFps`" :label="`low of result ${index + 1}`" class="w-20" />
+    fps, 1 % low
+    <NumberField bare :name="`rates[${index}].lowFps`" :label="`1 % low of result ${index + 1}`" class="w-20" />
     <button type="button" class="quiet-button" @click="emit('remove', 'rates', index)">remove</button>
   </div>
   <div
@@ -90,11 +90,11 @@ const setSize = (index: number, size: string) =>
     <TextField
       bare
       :name="`equivalents[${index}].by`"
-      :label="`who proposes equivalent ${index + 1}`"
+      :label="`source of equivalent ${index + 1}`"
       placeholder="who says so"
       class="w-36"
     />
-    on <DayField bare :name="`equivalents[${index}].saidOn`" :label="`day of equivalent ${index + 1}`" />
+    on <DayField bare :name="`equivalents[${index}].saidOn`" :label="`date of equivalent ${index + 1}`" />
     <template
       v-for="[fact, called, unit] in [
         ['cpuIndex', 'CPU index', ''],
@@ -122,16 +122,16 @@ const setSize = (index: number, size: string) =>
       class="button"
       @click="emit('append', 'rates', blankRate(workloads[0]!.id))"
     >
-      Add a stated result</button
+      Add a measured result</button
     ><button
       v-if="values.kind === 'console'"
       type="button"
       class="button"
       @click="emit('append', 'equivalents', blankEquivalent())"
     >
-      Add an equivalent somebody proposes</button
+      Add an equivalent PC</button
     ><button type="button" class="button" @click="emit('append', 'extras', { label: '', worth: '0' })">
-      Add a wanted extra
+      Add an included extra
     </button>
   </div>
 </template>

@@ -14,7 +14,7 @@ const numbers = [
   ['storageGb', 'GB'],
   ['supplyW', 'W'],
 ] as const
-const drives = { nvme: 'NVMe', sata: 'SATA', hdd: 'hard disk' }
+const drives = { nvme: 'NVMe', sata: 'SATA', hdd: 'HDD' }
 </script>
 
 <template>
@@ -22,7 +22,7 @@ const drives = { nvme: 'NVMe', sata: 'SATA', hdd: 'hard disk' }
     <legend class="font-semibold">
       Its parts
       <span class="font-normal text-soft"
-        >empty: not stated, a question to its seller, and the cheapest plausible part until answered</span
+        >empty = not stated: becomes a question for the seller and counts as the cheapest plausible part until answered</span
       >
     </legend>
     <div class="mt-1 flex flex-wrap items-end gap-x-3 gap-y-2">
@@ -51,11 +51,11 @@ const drives = { nvme: 'NVMe', sata: 'SATA', hdd: 'hard disk' }
         placeholder="not stated"
         class="w-32"
       />
-      <ChoiceField name="parts.storageKind" label="kind of drive" none="not stated" :options="drives" />
+      <ChoiceField name="parts.storageKind" label="drive type" none="not stated" :options="drives" />
       <TextField
         name="parts.supplyMake"
         optional
-        label="make of the supply"
+        label="PSU brand"
         placeholder="not stated"
         class="w-32"
       />

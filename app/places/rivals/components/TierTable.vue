@@ -8,11 +8,11 @@ const hoursText = (hours: number) => `${hours.toFixed(1)} h`
 </script>
 
 <template>
-  <section class="mt-6" aria-label="assembled by a shop">
+  <section class="mt-6" aria-label="DIY or assembled">
     <h2>
-      Built or assembled
+      DIY or assembled
       <span class="font-normal text-soft"
-        >each build until it is ready to use, beside a shop’s machine made to the list</span
+        >each build, ready to use, and a shop assembling the same list</span
       >
     </h2>
     <table class="ledger mt-1">
@@ -22,10 +22,10 @@ const hoursText = (hours: number) => `${hours.toFixed(1)} h`
           <th class="!text-right">budget</th>
           <th class="!text-right">build</th>
           <th>assembled by</th>
-          <th class="!text-right">assembled</th>
+          <th class="!text-right">assembled price</th>
           <th class="!text-right">delivery</th>
           <th class="!text-right">difference</th>
-          <th class="!text-right">pays for</th>
+          <th class="!text-right">shop charges</th>
         </tr>
       </thead>
       <tbody>
@@ -43,8 +43,7 @@ const hoursText = (hours: number) => `${hours.toFixed(1)} h`
             <template v-if="each.tier.paysForHours !== null">{{
               hoursText(each.tier.paysForHours)
             }}</template><template v-else-if="each.tier.paysAnHour !== null"
-              >{{ amount(each.tier.paysAnHour, each.currency) }} an hour of
-              {{ hoursText(each.hours) }}</template
+              >{{ amount(each.tier.paysAnHour, each.currency) }} per hour for {{ hoursText(each.hours) }}</template
             ><span v-else class="text-soft">no hours booked</span>
           </td>
         </tr>

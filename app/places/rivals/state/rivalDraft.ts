@@ -6,8 +6,8 @@ export const rivalKindNames = {
   prebuilt: 'prebuilt',
   console: 'console',
   configured: 'configured by a shop',
-  offered: 'used, offered by somebody',
-  own: 'own older machine',
+  offered: 'used, from a private seller',
+  own: 'your older PC',
 } as const
 
 /** A rival of which nothing is said yet. */

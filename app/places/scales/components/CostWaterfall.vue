@@ -48,11 +48,11 @@ const typed = (each: WeighedView, id: string) => {
 </script>
 
 <template>
-  <section class="sheet p-3" aria-label="what it takes to own">
+  <section class="sheet p-3" aria-label="cost of ownership">
     <div class="flex items-baseline gap-2">
       <h2>
-        What it takes to own
-        <span class="font-normal text-soft">{{ currency }}, each step can be switched off</span>
+        Cost of ownership
+        <span class="font-normal text-soft">{{ currency }}; untick a step to leave it out</span>
       </h2>
       <button
         type="button"
@@ -74,7 +74,7 @@ const typed = (each: WeighedView, id: string) => {
           >
             <span class="block h-1" :class="series[index]" aria-hidden="true" />{{ each.machine.name }}
           </th>
-          <th v-if="against" class="!text-right">gap so far</th>
+          <th v-if="against" class="!text-right">running difference</th>
         </tr>
       </thead>
       <tbody>
@@ -106,14 +106,14 @@ const typed = (each: WeighedView, id: string) => {
                   ? amount(stepOf(each, rule.id)!.calculated ?? stepOf(each, rule.id)!.amount, currency)
                   : '—'
               "
-              :aria-label="`own figure: ${rule.label} of ${each.machine.name}`"
+              :aria-label="`your figure: ${rule.label} for ${each.machine.name}`"
               @change="write(each.machine.id, rule.id, $event)"
             />
             <template v-else-if="stepOf(each, rule.id) && !stepOf(each, rule.id)!.isOff"
               ><TheFigure
                 :text="amount(stepOf(each, rule.id)!.amount, currency)"
                 :working="() => stepWorking(each, stepOf(each, rule.id)!, currency)"
-              /><span v-if="stepOf(each, rule.id)!.from === 'own'" class="text-info" title="your own figure"
+              /><span v-if="stepOf(each, rule.id)!.from === 'own'" class="text-info" title="your figure"
                 >*</span
               ></template
             ><template v-else>—</template>
@@ -147,8 +147,7 @@ const typed = (each: WeighedView, id: string) => {
       v-if="view.receipt.totals.unknownStreet > 0 && view.weighing.settings.basis === 'anyone'"
       class="mt-2 text-waiting"
     >
-      {{ view.receipt.totals.unknownStreet }} of the build's things have no street price; they stand at what
-      they cost you.
+      {{ view.receipt.totals.unknownStreet }} parts of the build have no street price; they are counted at what you pay.
     </p>
   </section>
 </template>

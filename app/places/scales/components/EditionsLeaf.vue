@@ -19,14 +19,14 @@ const freeze = () =>
       editions.value = await request<EditionsView>(path.value, { method: 'POST', body: { name: name.value } })
       name.value = ''
     },
-    { message: 'frozen as it stands today' },
+    { message: 'edition frozen' },
   )
 const setDeleted = async (id: string, deleted: boolean) => {
   await request(`/api/builds/editions/${id}`, { method: 'PATCH', body: { deleted } })
   await load()
 }
 const takeOut = (id: string) =>
-  run(() => setDeleted(id, true), { message: 'the edition is removed', undo: () => setDeleted(id, false) })
+  run(() => setDeleted(id, true), { message: 'edition removed', undo: () => setDeleted(id, false) })
 const forms = [
   ['html', 'HTML page'],
   ['md', 'Markdown'],
@@ -34,7 +34,7 @@ const forms = [
   ['json', 'JSON'],
 ] as const
 /** Who it is for: a buyer reads no amount of money, who repeats it how, an adviser all of it. */
-const readers = { buyer: 'a buyer', repeater: 'somebody who repeats it', adviser: 'an adviser' } as const
+const readers = { buyer: 'a buyer', repeater: 'someone who wants to copy it', adviser: 'an adviser' } as const
 const reader = ref<keyof typeof readers>('buyer')
 const repriced = shallowRef<RepricedView | null>(null)
 const refused = ref('')
@@ -48,7 +48,7 @@ async function openOther(event: Event) {
   try {
     edition = JSON.parse(await file.text())
   } catch {
-    refused.value = `${file.name} is no edition: it is not JSON`
+    refused.value = `${file.name} is not an edition: it is not JSON`
     return
   }
   try {
@@ -95,9 +95,9 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
         aria-label="name of the edition"
         required
       /><button type="submit" class="button button-main" :disabled="name.trim() === ''">
-        Freeze as it stands</button
+        Freeze this build</button
       ><span class="text-soft"
-        >prices, dates, estimates, weighing and open questions; private notes stay out</span
+        >saves prices, dates, estimates, comparison and open questions; private notes are left out</span
       >
       <label class="button ml-auto cursor-pointer"
         >Open someone else’s edition…<input
@@ -111,20 +111,20 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
     <p v-if="refused" class="mt-2 text-stop" role="alert">{{ refused }}</p>
     <div v-if="repriced" class="mt-3 border-l-4 border-info bg-info-ground p-3" data-test="repriced">
       <b
-        >Opened at today’s prices here:
+        >Repriced with your data:
         <span class="figures">{{ amount(repriced.total, repriced.currency) }}</span>
         {{ repriced.currency }}.</b
       >
-      <NuxtLink :to="`/b/${repriced.buildId}/machine?mode=chosen`" class="underline">See it</NuxtLink>
+      <NuxtLink :to="`/b/${repriced.buildId}/machine?mode=chosen`" class="underline">View</NuxtLink>
       <p v-if="repriced.notFound.length > 0" class="text-stop">
-        Cannot be found here: {{ repriced.notFound.join(', ') }}.
+        Not in your data: {{ repriced.notFound.join(', ') }}.
       </p>
       <table class="ledger mt-1">
         <tbody>
           <tr v-for="line in repriced.lines" :key="line.label">
             <td>{{ line.label }}</td>
             <td class="amount text-soft">
-              {{ line.there === null ? 'not known there' : `${amount(line.there, repriced.currency)} there` }}
+              {{ line.there === null ? 'not known in the edition' : `${amount(line.there, repriced.currency)} in the edition` }}
             </td>
             <td class="amount">
               {{ line.price === null ? 'not here' : amount(line.price, repriced.currency) }}
@@ -134,8 +134,7 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
       </table>
     </div>
     <p v-if="editions && editions.editions.length === 0" class="mt-4 text-soft">
-      No edition yet. Freeze one before you share the build or buy the first part: it shows later how prices
-      have moved.
+      No editions yet. Freeze one before you share the build or buy the first part, to see later how prices moved.
     </p>
     <p v-if="editions && editions.editions.length > 0" class="mt-3 flex flex-wrap items-baseline gap-x-4">
       <label
@@ -146,18 +145,18 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
       >
       <span class="text-soft">{{
         reader === 'buyer'
-          ? 'what is in it, as found, and how fast it is; nothing of cost, sources, budget or notes'
+          ? 'parts as found and how fast it is; no costs, sources, budget or notes'
           : reader === 'repeater'
-            ? 'what each part really sells for, how to find that again, shops, links, codes with their last day'
-            : 'open questions, where money might be saved, then everything with its cost; the sheet comes back filled in, and opens in Machine under Chosen'
+            ? 'real price of each part, how to find it, shops, links, and codes with their expiry date'
+            : 'open questions, where to save, then every part with its cost; open the filled-in reply in Machine under Chosen'
       }}</span>
     </p>
     <article v-for="each in editions?.editions" :key="each.id" class="sheet mt-3 p-3" :data-edition="each.id">
       <div class="flex flex-wrap items-baseline gap-3">
         <h2>{{ each.name }}</h2>
         <span class="text-soft"
-          >{{ longDate(each.frozenOn) }} · pay now
-          <span class="figures">{{ amount(each.totals.payNow, each.currency) }}</span> · anyone can pay
+          >{{ longDate(each.frozenOn) }} · total
+          <span class="figures">{{ amount(each.totals.payNow, each.currency) }}</span> · market price
           <span class="figures">{{ amount(each.totals.anyoneCanPay, each.currency) }}</span>
           {{ each.currency }}</span
         >
@@ -174,20 +173,20 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
             class="button !py-0.5"
             :href="`/api/builds/editions/${each.id}?as=txt&for=adviser`"
             download
-            >sheet to fill in</a
+            >sheet for an adviser</a
           ><button
             type="button"
             class="quiet-button"
             :aria-expanded="opened === each.id"
             @click="open(each.id)"
           >
-            what has changed</button
+            changes</button
           ><button type="button" class="quiet-button" @click="takeOut(each.id)">remove</button></span
         >
       </div>
       <template v-if="opened === each.id && drift">
         <label class="mt-1 block text-[13px]"
-          >until
+          >to
           <select v-model="comparedWith" class="field !min-h-0 !py-0.5" aria-label="compare with">
             <option value="">now</option>
             <option
@@ -200,8 +199,7 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
           </select></label
         >
         <p v-if="drift.currencies" class="mt-1 text-waiting">
-          One is in {{ drift.currencies.before }}, the other in {{ drift.currencies.after }}: amounts are not
-          held against each other.
+          One edition is in {{ drift.currencies.before }}, the other in {{ drift.currencies.after }}: amounts are not compared.
         </p>
         <p class="mt-1">
           <span v-for="total in drift.totals" :key="total.name" class="mr-4"
@@ -210,12 +208,12 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
               total.after === null || total.before === null
                 ? 'not known'
                 : total.after === total.before
-                  ? 'as it was'
+                  ? 'unchanged'
                   : signedAmount(total.after - total.before, view.currency)
             }}</span></span
           >
         </p>
-        <p v-if="moved.length === 0" class="text-soft">No line has changed.</p>
+        <p v-if="moved.length === 0" class="text-soft">No changes.</p>
         <table v-else class="ledger mt-1">
           <tbody>
             <tr v-for="(line, index) in moved" :key="index">

@@ -7,7 +7,7 @@ import type { WeighedView } from '#shared/scales/views'
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()
 const inside = computed(() => equivalentOf(against.equivalents))
 const tone = { better: 'tag-settled', level: 'tag-info', worse: 'tag-stop' } as const
-const sureWords = { well: 'well known', fairly: 'fairly sure', hardly: 'hardly sure' } as const
+const sureWords = { well: 'well known', fairly: 'fairly certain', hardly: 'uncertain' } as const
 </script>
 
 <template>
@@ -19,16 +19,16 @@ const sureWords = { well: 'well known', fairly: 'fairly sure', hardly: 'hardly s
     <h2>
       Fixed modes of {{ against.machine.name }}
       <span class="font-normal text-soft"
-        >the highest preset at which {{ view.name }} holds the same; out of every mean</span
+        >highest preset at which {{ view.name }} holds the same fps; left out of every mean</span
       >
     </h2>
     <table class="ledger mt-1">
       <thead>
         <tr>
           <th>mode</th>
-          <th>the build holds it at</th>
-          <th>its own preset may be</th>
-          <th>standing</th>
+          <th>the build manages</th>
+          <th>likely preset</th>
+          <th>certainty</th>
         </tr>
       </thead>
       <tbody>
@@ -37,16 +37,16 @@ const sureWords = { well: 'well known', fairly: 'fairly sure', hardly: 'hardly s
           :key="`${mode.workloadId} ${mode.height}`"
           :data-mode="mode.workloadId"
         >
-          <td>{{ mode.workload }} {{ mode.height }}p at {{ mode.fps ?? `${mode.lowFps} lowest` }}</td>
+          <td>{{ mode.workload }} {{ mode.height }}p at {{ mode.fps ?? `${mode.lowFps} low` }}</td>
           <td>
             <template v-if="mode.heldAt"
               >{{ mode.heldAt }}, {{ Math.round(mode.heldFps!) }} fps<span
                 v-if="!mode.surely"
                 class="text-waiting"
               >
-                narrowly</span
+                only just</span
               ></template
-            ><span v-else class="text-stop">not at any preset</span>
+            ><span v-else class="text-stop">no preset</span>
           </td>
           <td>
             <template v-if="mode.bracket"
@@ -56,7 +56,7 @@ const sureWords = { well: 'well known', fairly: 'fairly sure', hardly: 'hardly s
                   : `${mode.bracket.from} to ${mode.bracket.to}`
               }}
               <span class="text-xs text-soft">{{ sureWords[mode.bracket.sure] }}</span></template
-            ><span v-else class="text-soft">nobody has proposed an equivalent</span>
+            ><span v-else class="text-soft">no equivalent entered yet</span>
           </td>
           <td>
             <span class="tag" :class="tone[mode.standing]">{{ mode.standing }}</span>
@@ -65,10 +65,7 @@ const sureWords = { well: 'well known', fairly: 'fairly sure', hardly: 'hardly s
       </tbody>
     </table>
     <p v-if="inside" class="mt-1 text-xs text-soft">
-      Its insides are taken for a card of index {{ inside.machine.graphicsIndex }} ({{ inside.range.low }} to
-      {{ inside.range.high }}) and a CPU of {{ inside.machine.cpuIndex }}, the median of
-      {{ inside.proposals }}:
-      {{ against.equivalents.map((each) => `${each.by}, ${each.saidOn}`).join('; ') }}.
+      Treated as a card with index {{ inside.machine.graphicsIndex }} ({{ inside.range.low }} to {{ inside.range.high }}) and a CPU with index {{ inside.machine.cpuIndex }}, the median of {{ inside.proposals }} opinions: {{ against.equivalents.map((each) => `${each.by}, ${each.saidOn}`).join('; ') }}.
     </p>
   </section>
 </template>

@@ -44,7 +44,7 @@ onScopeDispose(stop)
 const name = computed(() =>
   (found.value?.goal === 'match'
     ? `${view.name}, matching ${found.value.rivalName}`
-    : `${view.name}, for the money of ${found.value?.rivalName ?? ''}`
+    : `${view.name}, same money as ${found.value?.rivalName ?? ''}`
   ).slice(0, 80),
 )
 const open = () =>
@@ -67,7 +67,7 @@ const open = () =>
 <template>
   <section class="sheet p-4" aria-label="match and spend">
     <div class="flex flex-wrap items-center gap-3">
-      <h2>Against {{ against.machine.name }}</h2>
+      <h2>Compared with {{ against.machine.name }}</h2>
       <button type="button" class="button button-main" :disabled="progress !== null" @click="search('match')">
         Match it</button
       ><button
@@ -78,7 +78,7 @@ const open = () =>
       >
         Spend the same</button
       ><template v-if="progress !== null"
-        ><progress :value="progress" max="1" aria-label="searching" /><button
+        ><progress :value="progress" max="1" aria-label="calculating" /><button
           type="button"
           class="quiet-button"
           @click="stop"
@@ -88,46 +88,35 @@ const open = () =>
       >
     </div>
     <p class="mt-1 text-soft">
-      Match it: the cheapest machine of what the build has, your shelf, single leads, shop prices and hunts
-      that reaches it in every target. Spend the same: the most frames that cost no more to own. Both pass the
-      whole fit check and your rules. Lots, donors and orders put together are looked through in
-      <NuxtLink :to="`/b/${view.id}/plan`" class="underline">Plan</NuxtLink>, measured by the same machine.
+      Match it: the cheapest machine that reaches the rival in every target, from your build, shelf, single leads, shop prices and hunts. Spend the same: the fastest machine that costs no more to own. Both pass the whole fit check and your rules. For lots, donors and combined orders use
+      <NuxtLink :to="`/b/${view.id}/plan`" class="underline">Plan</NuxtLink>, with the same rival as target.
     </p>
     <p v-if="failed" class="mt-2 text-stop" role="alert">{{ failed }}</p>
     <template v-if="found">
       <p v-if="!found.found" class="mt-3 text-waiting" data-test="match-answer">
         {{
           found.goal === 'match'
-            ? `No machine of the library and the leads at hand reaches ${found.rivalName} in every target.`
-            : `For the money of ${found.rivalName} no whole machine can be put together.`
-        }}<template v-if="!found.isComplete"> Time ran out before all were looked at.</template>
+            ? `No combination of your library and current leads reaches ${found.rivalName} in every target.`
+            : `No complete machine is possible for the price of ${found.rivalName}.`
+        }}<template v-if="!found.isComplete"> Time ran out before every combination was checked.</template>
       </p>
       <template v-else>
         <p class="mt-3 text-[15px]" data-test="match-answer">
           <template v-if="found.goal === 'match'"
-            >The cheapest that matches {{ found.rivalName }}:
+            >Cheapest match for {{ found.rivalName }}:
             <b class="figures">{{ amount(found.found.price, view.currency) }}</b>
-            {{ view.currency }} expected,
-            <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> to pay now</template
+            {{ view.currency }} expected total,
+            <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> total</template
           ><template v-else
-            >The best for the money of {{ found.rivalName }}:
+            >Fastest for the price of {{ found.rivalName }}:
             <b class="figures">{{ amount(found.found.price, view.currency) }}</b>
-            {{ view.currency }} expected,
-            <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> to pay now;
-            <span class="figures" data-test="to-own">{{ amount(found.found.toOwn, view.currency) }}</span> to
-            own against its <span class="figures">{{ amount(found.budget, view.currency) }}</span></template
-          >, <span class="figures">{{ signedAmount(found.found.againstOwn, view.currency) }}</span> against
-          {{ view.name }}’s own core machine.
+            {{ view.currency }} expected total,
+            <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> total;
+            <span class="figures" data-test="to-own">{{ amount(found.found.toOwn, view.currency) }}</span> to own, against <span class="figures">{{ amount(found.budget, view.currency) }}</span></template
+          >, <span class="figures">{{ signedAmount(found.found.againstOwn, view.currency) }}</span> for {{ view.name }}’s own core machine.
         </p>
         <p class="text-soft">
-          {{
-            found.isComplete
-              ? 'Proven: nothing better among all that was looked through.'
-              : `Time ran out: it may be ${percent(found.gap ?? 0, 1)} from the best.`
-          }}
-          {{ found.checked.toLocaleString('en') }} whole
-          {{ found.checked === 1 ? 'machine' : 'machines' }} checked in
-          {{ (found.tookMs / 1000).toFixed(1) }} s.
+          {{ found.isComplete ? 'Proven: no better combination exists.' : `Time ran out: up to ${percent(found.gap ?? 0, 1)} from the best possible.` }} {{ found.checked.toLocaleString('en') }} complete {{ found.checked === 1 ? 'machine' : 'machines' }} checked in {{ (found.tookMs / 1000).toFixed(1) }} s.
         </p>
         <div class="mt-2 grid grid-cols-[minmax(0,1fr)_360px] gap-4 @max-4xl/place:grid-cols-1">
           <table class="ledger self-start">
@@ -136,7 +125,7 @@ const open = () =>
                 <th>role</th>
                 <th>part</th>
                 <th>from</th>
-                <th class="!text-right">pay now</th>
+                <th class="!text-right">total</th>
               </tr>
             </thead>
             <tbody>
@@ -147,7 +136,7 @@ const open = () =>
                 <td class="amount">{{ amount(option.payNow, view.currency) }}</td>
               </tr>
               <tr class="border-t-2 border-ink font-semibold">
-                <td colspan="3">to pay now</td>
+                <td colspan="3">total</td>
                 <td class="amount" data-test="match-total">
                   {{ amount(found.found.payNow, view.currency) }}
                 </td>
@@ -159,9 +148,9 @@ const open = () =>
               <thead>
                 <tr>
                   <th>target</th>
-                  <th class="!text-right">wanted</th>
-                  <th v-if="found.goal === 'match'" class="!text-right">it runs</th>
-                  <th class="!text-right">this runs</th>
+                  <th class="!text-right">target fps</th>
+                  <th v-if="found.goal === 'match'" class="!text-right">rival fps</th>
+                  <th class="!text-right">this fps</th>
                 </tr>
               </thead>
               <tbody>
@@ -180,7 +169,7 @@ const open = () =>
             <p v-for="finding in found.found.findings.slice(0, 5)" :key="finding.what" class="mt-1 text-soft">
               {{ severityNames[finding.severity] }}: {{ finding.what }}
             </p>
-            <button type="button" class="button button-main mt-3" @click="open">Open as a variant</button>
+            <button type="button" class="button button-main mt-3" @click="open">Save as a variant</button>
           </div>
         </div>
       </template>

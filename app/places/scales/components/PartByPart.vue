@@ -18,12 +18,12 @@ const names = (list: readonly { name: string }[]) => list.map((each) => each.nam
 
 <template>
   <section class="sheet p-3" aria-label="part by part">
-    <h2>Part by part against {{ against.machine.name }}</h2>
+    <h2>Part by part: {{ against.machine.name }}</h2>
     <p v-if="against.components.length === 0" class="mt-1 text-soft">
       {{
         against.machine.kind === 'console'
-          ? 'A console is no sum of parts; its insides are judged by the modes it runs.'
-          : 'Its parts are not known. Say which CPU and card are in it under Rivals.'
+          ? 'A console cannot be split into parts; it is judged by the modes it runs.'
+          : 'Parts not known. Enter its CPU and card in Rivals.'
       }}
     </p>
     <dl v-else class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 max-md:grid-cols-1">
@@ -31,7 +31,7 @@ const names = (list: readonly { name: string }[]) => list.map((each) => each.nam
         v-for="line in against.components"
         :key="line.role"
         class="flex items-baseline gap-2"
-        :title="`${line.own} against ${line.other}`"
+        :title="`${line.own} vs ${line.other}`"
         :data-part-line="line.role"
       >
         <dt class="w-[88px] shrink-0">{{ line.name }}</dt>
@@ -45,31 +45,31 @@ const names = (list: readonly { name: string }[]) => list.map((each) => each.nam
     </dl>
     <p v-if="against.toEqual" class="mt-2">
       <template v-if="against.toEqual.other.length > 0"
-        >To be equal {{ against.machine.name }} needs {{ names(against.toEqual.other) }}:
+        >To draw level, {{ against.machine.name }} needs {{ names(against.toEqual.other) }}:
         <b class="figures">{{ signedAmount(sum(against.toEqual.other), view.currency) }}</b>.
       </template>
       <template v-if="against.toEqual.own.length > 0"
-        >To be equal {{ view.name }} needs {{ names(against.toEqual.own) }}:
+        >To draw level, {{ view.name }} needs {{ names(against.toEqual.own) }}:
         <b class="figures">{{ signedAmount(sum(against.toEqual.own), view.currency) }}</b>.</template
       >
       <template v-if="against.toEqual.own.length + against.toEqual.other.length === 0"
-        >Neither side needs a part to be equal.</template
+        >Neither needs a part to draw level.</template
       >
     </p>
     <p v-if="view.weighing.own.room || against.room" class="mt-1 text-soft">
-      Room to grow:
+      Upgrade room:
       <template v-if="view.weighing.own.room"
         >{{ view.name }} {{ view.weighing.own.room.what }} for
         {{ amount(view.weighing.own.room.cost, view.currency) }}; </template
       ><template v-if="against.room"
         >{{ against.machine.name }} {{ against.room.what }} for
         {{ amount(against.room.cost, view.currency) }}</template
-      ><template v-else>nothing sensible there</template>.
+      ><template v-else>no sensible upgrade</template>.
     </p>
     <div v-if="against.questions.length > 0" class="mt-2 border-l-4 border-waiting pl-3">
-      <b>Ask its seller</b>
-      <span class="text-soft">until answered the cheapest plausible part stands in</span>
-      <NuxtLink :to="`/rivals?edit=${against.machine.id}`" class="quiet-button">answer</NuxtLink>
+      <b>Ask the seller</b>
+      <span class="text-soft">counted as the cheapest plausible part until answered</span>
+      <NuxtLink :to="`/rivals?edit=${against.machine.id}`" class="quiet-button">enter answer</NuxtLink>
       <ul class="list-disc pl-5">
         <li v-for="each in against.questions" :key="each.key">{{ each.question }}</li>
       </ul>

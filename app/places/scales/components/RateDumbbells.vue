@@ -53,9 +53,9 @@ const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
 </script>
 
 <template>
-  <section class="sheet p-4" aria-label="frames a second">
+  <section class="sheet p-4" aria-label="fps">
     <h2>
-      Frames a second
+      FPS
       <span class="font-normal text-soft"
         >● average ○ 1 % low ▭ 90 % range │ target · dashed: not like for like</span
       >
@@ -64,7 +64,7 @@ const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
       :viewBox="`0 0 540 ${rows.length * rowHeight + 24}`"
       class="mt-2 w-full"
       role="group"
-      aria-label="frames a second by workload and machine; the same figures stand in the table below"
+      aria-label="fps by workload and machine; see the table below for the figures"
     >
       <g class="figures">
         <template v-for="tick in ticks" :key="tick">
@@ -165,27 +165,23 @@ const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
         {{ other.machine.name }}:
         <template v-if="other.comparison!.meanRatio !== null"
           >{{ view.name }}
-          <b class="figures">{{ signedPercent(100 * (other.comparison!.meanRatio - 1)) }}</b> on geometric
-          mean over {{ counted(other) }} at the same settings<template
+          <b class="figures">{{ signedPercent(100 * (other.comparison!.meanRatio - 1)) }}</b> geometric mean over {{ counted(other) }} at the same settings<template
             v-if="other.comparison!.meanLowRatio !== null"
-            >, lows
+            >, 1 % lows
             <span class="figures">{{
               signedPercent(100 * (other.comparison!.meanLowRatio - 1))
             }}</span></template
           ></template
-        ><template v-else>nothing at the same settings</template
+        ><template v-else>no results at the same settings</template
         ><span v-if="other.comparison!.targets.of > 0" class="text-soft"
-          >; targets met {{ other.comparison!.targets.own.met }} against
-          {{ other.comparison!.targets.other.met }} of {{ other.comparison!.targets.of }}</span
+          >; targets met: {{ other.comparison!.targets.own.met }} vs {{ other.comparison!.targets.other.met }} of {{ other.comparison!.targets.of }}</span
         >
       </li>
     </ul>
     <p class="mt-2 text-soft">
       <template v-for="other in view.weighing.others" :key="other.machine.id"
         ><span v-if="other.comparison!.pairs.some((pair) => !pair.likeForLike)" class="block"
-          >{{ other.machine.name }}: not like for like in
-          {{ other.comparison!.pairs.filter((pair) => !pair.likeForLike).length }} of
-          {{ other.comparison!.pairs.length }}; left out of the mean.</span
+          >{{ other.machine.name }}: {{ other.comparison!.pairs.filter((pair) => !pair.likeForLike).length }} of {{ other.comparison!.pairs.length }} not like for like, left out of the mean.</span
         ></template
       >
     </p>

@@ -33,12 +33,12 @@ const waits = computed(() => {
 const moments = ({ now, point }: Turning) => [
   { at: now, label: 'today', token: '--ink' as const },
   ...[point.below, point.above].flatMap((turn) =>
-    turn ? [{ at: turn.value, label: 'turns', token: '--stop' as const }] : [],
+    turn ? [{ at: turn.value, label: 'changes at', token: '--stop' as const }] : [],
   ),
 ]
 const charts = computed(() => list.value.slice(0, 2).map((turning) => ({ turning, points: gaps(turning) })))
 const card = reactive({
-  name: 'a card not sold yet',
+  name: 'a future card',
   price: toDecimal(cardCost(view)?.cost ?? 20_000, view.currency),
   graphicsIndex: Math.round((view.weighing.frames?.graphicsIndex ?? 100) * 1.3),
   videoMemoryGb: 12,
@@ -59,19 +59,19 @@ const assumed = computed(() =>
 </script>
 
 <template>
-  <section aria-label="turning points">
+  <section aria-label="break-even points">
     <div class="sheet p-3">
       <h2>
-        Where the verdict turns against {{ against.machine.name }}
+        What would change the verdict on {{ against.machine.name }}
         <span class="font-normal text-soft">now: {{ winnerName[against.verdict!.winner] }}</span>
       </h2>
       <table class="ledger mt-1">
         <thead>
           <tr>
-            <th>figure</th>
+            <th>input</th>
             <th class="!text-right">today</th>
-            <th>turns at, or less</th>
-            <th>turns at, or more</th>
+            <th>changes at or below</th>
+            <th>changes at or above</th>
           </tr>
         </thead>
         <tbody>
@@ -83,12 +83,7 @@ const assumed = computed(() =>
                 ><b class="figures">{{ show(turning, turning.point[side]!.value) }}</b> then
                 {{ winnerName[turning.point[side]!.winner] }}</template
               ><span v-else class="text-soft"
-                >not
-                {{
-                  side === 'below'
-                    ? `down to ${show(turning, turning.range.from)}`
-                    : `up to ${show(turning, turning.range.to)}`
-                }}</span
+                >no change {{ side === 'below' ? `down to ${show(turning, turning.range.from)}` : `up to ${show(turning, turning.range.to)}` }}</span
               >
             </td>
           </tr>
@@ -107,7 +102,7 @@ const assumed = computed(() =>
           token="--series-3"
           :points="points"
           :height="170"
-          :summary="`gap from ${signedAmount(points[0]!.y, view.currency)} to ${signedAmount(points.at(-1)!.y, view.currency)}; today ${show(turning, turning.now)}`"
+          :summary="`difference from ${signedAmount(points[0]!.y, view.currency)} to ${signedAmount(points.at(-1)!.y, view.currency)}; today ${show(turning, turning.now)}`"
           :format-x="(value) => show(turning, value)"
           :format-y="(gap) => signedAmount(Math.round(gap), view.currency)"
           :levels="[{ at: 0, label: '', token: '--ink' }]"
@@ -117,21 +112,20 @@ const assumed = computed(() =>
     </div>
     <div v-if="waits.length > 0" class="sheet mt-3 p-3" data-test="waiting">
       <h2>
-        {{ against.machine.name }} now, {{ view.name }} later
+        Buy {{ against.machine.name }} now, build {{ view.name }} later
         <span class="font-normal text-soft"
-          >both ways end after {{ view.weighing.terms.years }} years; the build’s parts lose with age as their
-          kinds do</span
+          >both options run {{ view.weighing.terms.years }} years; part prices fall with age at the usual rate for their kind</span
         >
       </h2>
       <table class="ledger mt-1">
         <thead>
           <tr>
-            <th>build it</th>
-            <th class="!text-right">costs until then</th>
-            <th class="!text-right">the build’s price then</th>
-            <th class="!text-right">costs from then on</th>
-            <th class="!text-right">together</th>
-            <th class="!text-right">against building now</th>
+            <th>when you build</th>
+            <th class="!text-right">cost until then</th>
+            <th class="!text-right">build price then</th>
+            <th class="!text-right">cost after that</th>
+            <th class="!text-right">in total</th>
+            <th class="!text-right">vs building now</th>
           </tr>
         </thead>
         <tbody>
@@ -155,10 +149,10 @@ const assumed = computed(() =>
       </table>
     </div>
     <div class="sheet mt-3 p-3">
-      <h2>A card not yet sold, or at another price</h2>
+      <h2>What if: a future card, or another price</h2>
       <div class="mt-1 flex flex-wrap items-end gap-3">
         <FormField label="name" class="flex flex-col"
-          ><input v-model="card.name" class="field w-44" aria-label="name of the assumed card" /></FormField
+          ><input v-model="card.name" class="field w-44" aria-label="name of the future card" /></FormField
         ><FormField
           :label="`price, ${view.currency}`"
           class="flex flex-col"
@@ -167,7 +161,7 @@ const assumed = computed(() =>
             v-model="card.price"
             class="field figures w-24"
             inputmode="decimal"
-            aria-label="price of the assumed card"
+            aria-label="price of the future card"
         /></FormField>
         <FormField label="graphics index" class="flex flex-col"
           ><input
@@ -175,33 +169,33 @@ const assumed = computed(() =>
             type="number"
             min="1"
             class="field figures w-20"
-            aria-label="index of the assumed card" /></FormField
+            aria-label="index of the future card" /></FormField
         ><FormField label="video memory, GB" class="flex flex-col"
           ><input
             v-model.number="card.videoMemoryGb"
             type="number"
             min="1"
             class="field figures w-20"
-            aria-label="video memory of the assumed card" /></FormField
+            aria-label="video memory of the future card" /></FormField
         ><FormField label="watts" class="flex flex-col"
           ><input
             v-model.number="card.boardPowerW"
             type="number"
             min="1"
             class="field figures w-20"
-            aria-label="watts of the assumed card"
+            aria-label="watts of the future card"
         /></FormField>
       </div>
       <p v-if="assumed" class="mt-2" data-test="assumed-card">
         With it: {{ verdictText(assumed.weighed.verdict) }}
         <template v-if="assumed.point.above"
-          >At <b class="figures">{{ money(assumed.point.above.value) }}</b> or more it would turn.</template
+          >At <b class="figures">{{ money(assumed.point.above.value) }}</b> or more the verdict changes.</template
         ><template v-else-if="assumed.point.below"
-          >At <b class="figures">{{ money(assumed.point.below.value) }}</b> or less it would turn.</template
-        ><template v-else>No price of it turns that.</template>
+          >At <b class="figures">{{ money(assumed.point.below.value) }}</b> or less the verdict changes.</template
+        ><template v-else>No price changes the verdict.</template>
       </p>
       <p v-else class="mt-2 text-waiting">
-        Still missing: a machine with a CPU and a graphics card, a price and an index.
+        First needs: a build with CPU and graphics card, a price and an index.
       </p>
     </div>
   </section>

@@ -18,11 +18,11 @@ function turns(other: WeighedView): string {
     if (!near) return []
     const value = turning.unit === 'money' ? amount(near.value, view.currency) : `${near.value.toFixed(1)}`
     const side = near.word === 'below' ? 'or less' : 'or more'
-    return [`the ${turning.name} at ${value} ${side}: then ${winnerName(near.winner, other)}`]
+    return [`${turning.name} ${value} ${side}: then ${winnerName(near.winner, other)}`]
   })
   return list.length === 0
-    ? 'Nothing within reach turns it.'
-    : `It changes with ${list.slice(0, 2).join(', or ')}.`
+    ? 'No realistic change alters the verdict.'
+    : `What would change it: ${list.slice(0, 2).join(', or ')}.`
 }
 </script>
 

@@ -38,14 +38,14 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       </select></label
     >
     <label
-      >the build at
+      >price of the build:
       <select
         :value="settings.basis"
         class="field !min-h-0 !py-0.5"
-        aria-label="what the build enters at"
+        aria-label="price used for the build"
         @change="emit('change', { basis: ($event.target as HTMLSelectElement).value as 'anyone' | 'paid' })"
       >
-        <option value="anyone">what anyone can pay</option>
+        <option value="anyone">market price</option>
         <option value="paid">what I pay</option>
       </select></label
     >
@@ -56,21 +56,21 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
         min="0"
         max="200"
         class="field figures !min-h-0 w-14 !py-0.5"
-        aria-label="games a year"
+        aria-label="games per year"
         @change="emit('change', { gamesPerYear: number($event) })"
       />
-      games a year</label
+      games per year</label
     >
     <label
       v-if="settings.assumeWorth || view.weighing.terms.worthUnknown.length > 0"
-      :title="`not known: what ${view.weighing.terms.worthUnknown.join(', ') || 'some of it'} fetches used`"
+      :title="`not known: resale of ${view.weighing.terms.worthUnknown.join(', ') || 'some parts'}`"
       ><input
         type="checkbox"
         :checked="settings.assumeWorth"
         @change="emit('change', { assumeWorth: ($event.target as HTMLInputElement).checked })"
       />
-      assume what is not known to fetch</label
+      assumed resale of unknown parts</label
     >
-    <span class="text-soft">{{ view.weighing.terms.fullHours }} h a day at full load, by your rules</span>
+    <span class="text-soft">{{ view.weighing.terms.fullHours }} h per day at full load, from your rules</span>
   </div>
 </template>

@@ -96,7 +96,7 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
       ? [
           {
             id: 'own-hours',
-            name: 'hours of yours that go into it',
+            name: 'your hours of work',
             unit: 'hours' as const,
             now: own.machine.hours,
             range: { from: 0, to: 60 },
@@ -106,7 +106,7 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
       : []),
     {
       id: 'hours',
-      name: 'hours a day at full load',
+      name: 'hours per day at full load',
       unit: 'hours',
       now: terms.fullHours,
       range: { from: 0, to: 16 },
@@ -114,7 +114,7 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
     },
     {
       id: 'years',
-      name: 'years it is kept',
+      name: 'years of use',
       unit: 'years',
       now: terms.years,
       range: { from: 0.5, to: 10 },

@@ -31,11 +31,11 @@ function onChange(row: AssumptionRow, text: string) {
     <thead>
       <tr>
         <th>figure</th>
-        <th class="!text-right">in force</th>
+        <th class="!text-right">value used</th>
         <th>unit</th>
         <th class="!text-right">default</th>
-        <th>what a change does</th>
-        <th class="w-44">where the default is from</th>
+        <th>effect of a change</th>
+        <th class="w-44">source of the default</th>
         <th class="w-36"><span class="sr-only">yours</span></th>
       </tr>
     </thead>
@@ -44,8 +44,7 @@ function onChange(row: AssumptionRow, text: string) {
         <td>
           {{ row.name
           }}<span v-if="learntOf(row)" class="block text-xs text-soft" :data-came="row.key"
-            >came to {{ percent(learntOf(row)!.learnt.value, 1) }} of {{ learntOf(row)!.row.count
-            }}<template v-if="learntOf(row)!.figure !== null"
+            >{{ percent(learntOf(row)!.learnt.value, 1) }} in {{ learntOf(row)!.row.count }} of your cases<template v-if="learntOf(row)!.figure !== null"
               >:
               <button
                 type="button"

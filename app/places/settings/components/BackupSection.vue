@@ -37,7 +37,7 @@ const empty = () =>
       await useSession().load()
       await navigateTo('/')
     },
-    { message: 'Tarvin is empty; what was there is kept beside the database' },
+    { message: 'Everything deleted; the old database was kept next to the new one' },
   )
 const restore = () =>
   run(
@@ -46,7 +46,7 @@ const restore = () =>
       chosen.value = null
       emit('restored')
     },
-    { message: 'Restored; what was there is kept beside the database' },
+    { message: 'Restored; the old database was kept next to it' },
   )
 </script>
 
@@ -54,8 +54,7 @@ const restore = () =>
   <section aria-label="Backup" class="sheet p-3">
     <h2>Backup</h2>
     <p class="mt-1 max-w-[72ch] text-soft">
-      One zip with everything: records, leads, builds, photos, settings. A copy is also made by itself each
-      day something changed; the newest seven stay in a folder beside the database.
+      One zip with everything: records, leads, builds, photos, settings. Tarvin also makes a copy on each day something changed and keeps the newest seven in a folder next to the database.
     </p>
     <div class="mt-2 flex gap-2">
       <a class="button" href="/api/settings/backup" download>Save a backup</a>
@@ -67,20 +66,19 @@ const restore = () =>
           data-test="backup-file"
           @change="choose"
       /></label>
-      <button type="button" class="button" @click="isEmptying = true">Start from nothing…</button>
+      <button type="button" class="button" @click="isEmptying = true">Delete everything…</button>
     </div>
     <div v-if="isEmptying" class="mt-3 border-l-4 border-stop bg-stop-ground p-3">
       <p>
-        Everything goes: builds, records, leads, parts, the sample data too. A copy of the database is kept
-        beside it, and can be opened again as it is.
+        Deletes all builds, records, leads and parts, including sample data. A copy of the database is kept next to it and can be opened again.
       </p>
-      <button type="button" class="button mt-2" :disabled="busy" @click="empty">Remove everything</button>
-      <button type="button" class="button mt-2 ml-2" @click="isEmptying = false">Never mind</button>
+      <button type="button" class="button mt-2" :disabled="busy" @click="empty">Delete everything</button>
+      <button type="button" class="button mt-2 ml-2" @click="isEmptying = false">Cancel</button>
     </div>
     <Dialog v-if="chosen" open class="relative z-40" @close="chosen = null">
       <div class="fixed inset-0 bg-ink/20" aria-hidden="true" />
       <DialogPanel class="sheet fixed inset-x-0 top-24 mx-auto w-[480px] max-w-[96vw] p-5">
-        <DialogTitle as="h2">The backup of {{ longDate(chosen.holds.madeOn) }}</DialogTitle>
+        <DialogTitle as="h2">Backup of {{ longDate(chosen.holds.madeOn) }}</DialogTitle>
         <p class="mt-2">
           {{ chosen.holds.builds.length === 0 ? 'No builds' : `Builds: ${chosen.holds.builds.join(', ')}` }}
         </p>
@@ -89,11 +87,11 @@ const restore = () =>
             <span class="figures">{{ count.toLocaleString('en') }}</span> {{ countNames[table] ?? table }}
           </li>
         </ul>
-        <p class="mt-3">It takes the place of everything that is here now.</p>
+        <p class="mt-3">It replaces everything that is here now.</p>
         <div class="mt-3 flex gap-2">
           <button type="button" class="button button-main" :disabled="busy" @click="restore">
-            Restore it</button
-          ><button type="button" class="button" @click="chosen = null">Never mind</button>
+            Restore</button
+          ><button type="button" class="button" @click="chosen = null">Cancel</button>
         </div>
       </DialogPanel>
     </Dialog>

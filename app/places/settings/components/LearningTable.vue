@@ -13,12 +13,12 @@ const emit = defineEmits<{ adopt: [row: LearningView, value: number] }>()
   <table class="ledger bg-sheet">
     <thead>
       <tr>
-        <th>what came</th>
+        <th>outcome</th>
         <th class="!text-right">assumed</th>
         <th class="!text-right">yours</th>
         <th class="!text-right">90 % range</th>
-        <th class="!text-right">outcomes</th>
-        <th class="w-36"><span class="sr-only">take it over</span></th>
+        <th class="!text-right">cases</th>
+        <th class="w-36"><span class="sr-only">use it</span></th>
       </tr>
     </thead>
     <tbody>
@@ -30,7 +30,7 @@ const emit = defineEmits<{ adopt: [row: LearningView, value: number] }>()
           <td class="amount">{{ percent(row.learnt.low, 1) }} to {{ percent(row.learnt.high, 1) }}</td>
         </template>
         <td v-else colspan="2" class="text-right text-soft">
-          from {{ fewestOutcomes }} outcomes on; {{ fewestOutcomes - row.count }} to go
+          needs {{ fewestOutcomes }} cases; {{ fewestOutcomes - row.count }} to go
         </td>
         <td class="amount">{{ row.count }}</td>
         <td>
@@ -38,7 +38,7 @@ const emit = defineEmits<{ adopt: [row: LearningView, value: number] }>()
             v-if="adoptable(row) !== null"
             type="button"
             class="quiet-button"
-            :aria-label="`use what came of: ${row.name}`"
+            :aria-label="`use your track record for: ${row.name}`"
             @click="emit('adopt', row, adoptable(row)!)"
           >
             use it

@@ -16,10 +16,10 @@ function onChange(row: MoneyRow, text: string) {
     <thead>
       <tr>
         <th>figure</th>
-        <th class="!text-right">in force</th>
+        <th class="!text-right">value used</th>
         <th>unit</th>
         <th class="!text-right">default, {{ currency }}</th>
-        <th>what a change does</th>
+        <th>effect of a change</th>
         <th class="w-36"><span class="sr-only">yours</span></th>
       </tr>
     </thead>

@@ -10,7 +10,7 @@ const set = () =>
       await request('/api/settings/passphrase', { method: 'PUT', body: { passphrase: passphrase.value } })
       passphrase.value = ''
     },
-    { message: 'The passphrase is set' },
+    { message: 'Passphrase set' },
   )
 </script>
 
@@ -18,10 +18,10 @@ const set = () =>
   <section aria-label="Passphrase" class="sheet p-3">
     <h2>Passphrase</h2>
     <p class="mt-1 max-w-[72ch] text-soft">
-      On this machine alone none is asked. Started for the network (HOST), it asks everybody for this one.
+      No passphrase is asked for on this computer. When started for the network (HOST), Tarvin asks everyone for it.
     </p>
     <form class="mt-2 flex items-end gap-2" @submit.prevent="set">
-      <FormField label="new passphrase, eight characters at least">
+      <FormField label="new passphrase (at least 8 characters)">
         <input v-model="passphrase" type="password" class="field w-72" autocomplete="new-password" />
       </FormField>
       <button type="submit" class="button" :disabled="busy || passphrase.trim().length < 8">Set</button>

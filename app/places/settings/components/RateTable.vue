@@ -29,10 +29,10 @@ const remove = (row: RateView) =>
     },
   )
 const columns: readonly Column<RateView>[] = [
-  { key: 'date', name: 'from the day', isLargestFirst: true, by: (row) => row.date },
-  { key: 'from', name: 'one', class: 'figures', by: (row) => row.from },
-  { key: 'rate', name: 'is', isFigure: true, by: (row) => row.rate },
-  { key: 'to', name: 'in', class: 'figures', by: (row) => row.to },
+  { key: 'date', name: 'valid from', isLargestFirst: true, by: (row) => row.date },
+  { key: 'from', name: 'from', class: 'figures', by: (row) => row.from },
+  { key: 'rate', name: 'rate', isFigure: true, by: (row) => row.rate },
+  { key: 'to', name: 'to', class: 'figures', by: (row) => row.to },
   { key: 'remove', name: 'remove', isSpoken: true, class: 'w-20 text-right' },
 ]
 </script>
@@ -54,7 +54,7 @@ const columns: readonly Column<RateView>[] = [
       </template>
     </DataTable>
     <p v-else-if="rates" class="mt-1 text-soft">
-      None yet: they are needed only where something is priced abroad.
+      None yet: only needed when something is priced in another currency.
     </p>
   </section>
 </template>

@@ -26,28 +26,28 @@ const { failure, busy } = form
     <ChoiceField
       name="sourceId"
       label="source"
-      spoken="source of the address"
+      spoken="source of the feed"
       placeholder="choose"
       :options="sources.map(({ id, name }) => [id, name] as const)"
       class="w-40"
     />
-    <ChoiceField name="kind" label="what it gives" :options="connectorKindNames" />
-    <TextField name="url" label="address" placeholder="https://…" class="w-96" />
+    <ChoiceField name="kind" label="data type" :options="connectorKindNames" />
+    <TextField name="url" label="URL" placeholder="https://…" class="w-96" />
     <NumberField
       name="everyMinutes"
-      label="every, minutes"
-      spoken="every so many minutes"
+      label="check every, minutes"
+      spoken="minutes between checks"
       :min="5"
       :step="1"
       class="w-28"
     />
     <TickField
       name="allowPrivate"
-      label="it is on this machine or network"
+      label="it is on this computer or network"
       class="pb-1.5"
-      title="Private and loopback addresses are refused otherwise, so that a page from outside cannot make this machine ask itself."
+      title="Private and loopback addresses are otherwise blocked, so that a page from outside cannot make this computer call itself."
     />
-    <button type="submit" class="button button-main" :disabled="busy">Add and ask</button>
+    <button type="submit" class="button button-main" :disabled="busy">Add and check</button>
     <p v-if="failure" class="w-full text-stop" role="alert">{{ failure }}</p>
   </form>
 </template>

@@ -39,7 +39,7 @@ const pollAll = () =>
       for (const connector of (connectors.value ?? []).filter((each) => !each.paused))
         await pollOne(connector.id)
     },
-    { message: 'all sources asked' },
+    { message: 'all sources checked' },
   )
 const change = (id: string, patch: object) =>
   run(
@@ -56,7 +56,7 @@ const remove = (id: string) =>
         method: 'DELETE',
       })),
     {
-      message: 'no longer asked',
+      message: 'check removed',
       undo: async () =>
         (connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}/restore`, {
           method: 'POST',
@@ -71,13 +71,13 @@ const outcomeTone = {
   'cut-short': 'tag-waiting',
 } as const
 function words(poll: PollView): string {
-  if (poll.outcome !== 'done') return poll.message || 'asking…'
+  if (poll.outcome !== 'done') return poll.message || 'checking…'
   const parts = [
     poll.added > 0 ? `${poll.added} new` : 'nothing new',
-    poll.changed > 0 ? `${poll.changed} with another ask` : '',
+    poll.changed > 0 ? `${poll.changed} price changes` : '',
     poll.vanished > 0 ? `${poll.vanished} gone` : '',
-    poll.alreadyThere > 0 ? `${poll.alreadyThere} known` : '',
-    poll.rejected > 0 ? `${poll.rejected} not taken` : '',
+    poll.alreadyThere > 0 ? `${poll.alreadyThere} already known` : '',
+    poll.rejected > 0 ? `${poll.rejected} rejected` : '',
   ]
   return parts.filter((part) => part !== '').join(', ')
 }
@@ -87,7 +87,7 @@ const ahead = (time: string) =>
 </script>
 
 <template>
-  <section aria-label="connectors">
+  <section aria-label="scheduled checks">
     <div class="flex items-center gap-2">
       <h2 class="!text-base">Scheduled checks</h2>
       <button
@@ -97,7 +97,7 @@ const ahead = (time: string) =>
         :disabled="polling !== '' || busy"
         @click="pollAll"
       >
-        Ask all now
+        Check all now
       </button>
       <button
         type="button"
@@ -105,7 +105,7 @@ const ahead = (time: string) =>
         :class="{ 'ml-auto': !connectors || connectors.length === 0 }"
         @click="adding = !adding"
       >
-        Add an address
+        Add a feed
       </button>
     </div>
     <ConnectorForm v-if="adding" :last="last" :sources="sources" class="mt-2" @added="added" />
@@ -113,9 +113,9 @@ const ahead = (time: string) =>
       <thead>
         <tr>
           <th>source</th>
-          <th>gives</th>
-          <th>last asked</th>
-          <th>brought</th>
+          <th>data</th>
+          <th>last check</th>
+          <th>result</th>
           <th>next</th>
           <th><span class="sr-only">actions</span></th>
         </tr>
@@ -131,11 +131,11 @@ const ahead = (time: string) =>
               }}</span>
             </td>
             <td class="align-top">
-              <template v-if="polling === each.id">asking…</template
+              <template v-if="polling === each.id">checking…</template
               ><template v-else-if="each.polls[0]"
                 >{{ ago(each.polls[0].startedAt) }}
                 <span class="tag" :class="outcomeTone[each.polls[0].outcome]">{{
-                  each.polls[0].outcome === 'cut-short' ? 'cut short' : each.polls[0].outcome
+                  each.polls[0].outcome === 'cut-short' ? 'stopped early' : each.polls[0].outcome
                 }}</span></template
               ><template v-else>not yet</template>
             </td>
@@ -153,8 +153,7 @@ const ahead = (time: string) =>
                 </button></template
               >
               <span v-if="each.failures > 0" class="block text-xs text-waiting"
-                >failed {{ each.failures }} {{ each.failures === 1 ? 'time' : 'times in a row' }}: asked less
-                often</span
+                >failed {{ each.failures }} {{ each.failures === 1 ? 'time' : 'times in a row' }}: checked less often</span
               >
             </td>
             <td class="align-top whitespace-nowrap">
@@ -166,7 +165,7 @@ const ahead = (time: string) =>
                   type="number"
                   min="5"
                   class="field figures !min-h-0 w-16 !px-1 !py-0"
-                  :aria-label="`minutes between askings of ${each.sourceName}, ${connectorKindNames[each.kind]}`"
+                  :aria-label="`minutes between checks of ${each.sourceName}, ${connectorKindNames[each.kind]}`"
                   @change="
                     change(each.id, { everyMinutes: Number(($event.target as HTMLInputElement).value) })
                   "
@@ -184,12 +183,12 @@ const ahead = (time: string) =>
                 Check now
               </button>
               <button type="button" class="quiet-button" @click="change(each.id, { paused: !each.paused })">
-                {{ each.paused ? 'go on' : 'pause' }}
+                {{ each.paused ? 'resume' : 'pause' }}
               </button>
               <button
                 type="button"
                 class="quiet-button"
-                :aria-label="`no longer ask ${each.sourceName} for ${connectorKindNames[each.kind]}`"
+                :aria-label="`stop checking ${each.sourceName} for ${connectorKindNames[each.kind]}`"
                 @click="remove(each.id)"
               >
                 ×
@@ -210,8 +209,7 @@ const ahead = (time: string) =>
       </tbody>
     </table>
     <p v-else-if="connectors" class="mt-2 text-soft">
-      None yet. A feed of listings, a CSV of sold records or of shop prices at an address can be asked on a
-      schedule.
+      None yet. Tarvin can check a URL on a schedule: a feed of listings, or a CSV of past sales or shop prices.
     </p>
   </section>
 </template>

@@ -24,13 +24,13 @@ const said = (index: number, what: string) => `${what}, code ${index + 1}`
 
 <template>
   <fieldset>
-    <legend class="text-xs text-soft">codes for all it sells</legend>
+    <legend class="text-xs text-soft">codes for everything it sells</legend>
     <div v-for="(_, index) in codes" :key="index" class="mt-1 flex flex-wrap items-start gap-x-2 gap-y-1">
-      <TextField :name="`codes[${index}].word`" label="word" :spoken="said(index, 'word')" class="w-24" />
+      <TextField :name="`codes[${index}].word`" label="code" :spoken="said(index, 'code')" class="w-24" />
       <ChoiceField
         :name="`codes[${index}].kind`"
-        label="takes off"
-        :spoken="said(index, 'takes off')"
+        label="discount type"
+        :spoken="said(index, 'discount type')"
         :options="['percent', 'fixed']"
       />
       <MoneyField :name="`codes[${index}].value`" label="value" :spoken="said(index, 'value')" class="w-20" />
@@ -45,8 +45,8 @@ const said = (index: number, what: string) => `${what}, code ${index + 1}`
       <MoneyField
         :name="`codes[${index}].cap`"
         optional
-        label="at most"
-        :spoken="said(index, 'most it takes off')"
+        label="maximum discount"
+        :spoken="said(index, 'maximum discount')"
         placeholder="any"
         class="w-20"
       />
@@ -59,14 +59,14 @@ const said = (index: number, what: string) => `${what}, code ${index + 1}`
       />
       <ChoiceField
         :name="`codes[${index}].role`"
-        label="on"
-        :spoken="said(index, 'on')"
+        label="applies to"
+        :spoken="said(index, 'applies to')"
         none="the order"
         :options="roleNames"
       />
-      <TickField :name="`codes[${index}].stackable`" label="with others" class="pt-5" />
-      <TickField :name="`codes[${index}].isPublic`" label="for everybody" class="pt-5" />
-      <TickField :name="`codes[${index}].once`" label="works once" class="pt-5" />
+      <TickField :name="`codes[${index}].stackable`" label="combinable" class="pt-5" />
+      <TickField :name="`codes[${index}].isPublic`" label="public" class="pt-5" />
+      <TickField :name="`codes[${index}].once`" label="single use" class="pt-5" />
       <button
         type="button"
         class="quiet-button mt-5"

@@ -68,17 +68,17 @@ const shippings = { none: 'none', 'per-item': 'per item', 'per-order': 'per orde
       <TextField name="note" label="note" class="w-56" />
     </div>
     <details class="mt-2">
-      <summary class="text-soft">Fees, and a source abroad</summary>
+      <summary class="text-soft">Fees and imports</summary>
       <div class="mt-2 flex flex-wrap items-end gap-3">
-        <NumberField name="paymentFeePercent" label="fee on paying, %" :step="0.001" class="w-28" />
-        <NumberField name="sellerFeePercent" label="fee on selling there, %" :step="0.001" class="w-36" />
+        <NumberField name="paymentFeePercent" label="payment fee, %" :step="0.001" class="w-28" />
+        <NumberField name="sellerFeePercent" label="selling fee, %" :step="0.001" class="w-36" />
         <NumberField name="importDutyPercent" label="import duty, %" :step="0.001" class="w-28" />
         <NumberField name="importTaxPercent" label="import tax, %" :step="0.001" class="w-28" />
-        <MoneyField name="importFreeUnder" label="no duty under" class="w-28" />
+        <MoneyField name="importFreeUnder" label="duty-free below" class="w-28" />
         <NumberField name="exchangeFeePercent" label="exchange fee, %" :step="0.001" class="w-28" />
         <TickField
           name="creditLowersTax"
-          label="credit for an old thing lowers the taxed price"
+          label="trade-in credit reduces the taxed price"
           class="pb-1.5"
         />
       </div>

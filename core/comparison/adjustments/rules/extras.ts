@@ -2,7 +2,7 @@ import type { StepRule } from '../adjustment'
 
 export const extras: StepRule = {
   id: 'extras',
-  label: 'wanted things it brings besides',
+  label: 'extras you want that it includes',
   amount: (machine) => {
     const worth = machine.extras.reduce((sum, extra) => sum + extra.worth, 0)
     return worth === 0

@@ -10,7 +10,7 @@ import type { StepRule } from '../adjustment'
  */
 export const faults: StepRule = {
   id: 'faults',
-  label: 'expected repairs',
+  label: 'likely repairs',
   amount: (machine, terms) => {
     const yearly =
       machine.components.length === 0
@@ -22,7 +22,7 @@ export const faults: StepRule = {
       ? null
       : {
           amount,
-          why: `${arrival > 0 ? 'faults on arrival, once, and ' : ''}probability of a fault a year × replacement, over the part of ${terms.years} years that no warranty covers`,
+          why: `${arrival > 0 ? 'faults on arrival, once, and ' : ''}fault risk per year × replacement cost, for the part of ${terms.years} years without warranty`,
           from: 'assumption',
         }
   },

@@ -10,7 +10,7 @@ export const games: StepRule = {
       ? null
       : {
           amount: roundHalfAway(gameSurcharge * count),
-          why: `${count} games in ${years} years, each costs more on it`,
+          why: `${count} games in ${years} years, each more expensive on it`,
           from: 'assumption',
         }
   },

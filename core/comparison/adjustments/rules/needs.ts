@@ -11,7 +11,7 @@ function lacking(need: Need): StepRule {
         ? null
         : {
             amount: price,
-            why: `the brief asks for it, ${machine.name} does not bring it`,
+            why: `the brief needs it; ${machine.name} does not include it`,
             from: 'assumption',
           }
     },

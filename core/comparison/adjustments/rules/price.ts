@@ -7,10 +7,10 @@ export const price: StepRule = {
     amount: machine.price,
     why:
       machine.kind === 'build'
-        ? 'its parts, tax and shipping included'
+        ? 'its parts with tax and shipping'
         : machine.kind === 'own'
-          ? 'what it would fetch today'
-          : 'as its seller asks',
+          ? 'what it would sell for today'
+          : 'asking price',
     from: machine.kind === 'build' ? 'record' : 'stated',
   }),
 }

@@ -7,11 +7,11 @@ export const shipping: StepRule = {
     if (machine.shipping === null)
       return {
         amount: terms.usualShipping,
-        why: 'its seller does not say; the usual delivery counts against it',
+        why: 'delivery not stated; the usual cost is assumed',
         from: 'assumption',
       }
     return machine.shipping === 0
       ? null
-      : { amount: machine.shipping, why: 'delivery to the counter', from: 'stated' }
+      : { amount: machine.shipping, why: 'shipping', from: 'stated' }
   },
 }

@@ -9,7 +9,7 @@ export const subscription: StepRule = {
       ? null
       : {
           amount: roundHalfAway(subscriptionPerYear * years),
-          why: `without it the brief’s games do not run as wanted, ${years} years`,
+          why: `needed for the brief’s games, ${years} years`,
           from: 'stated',
         },
 }

@@ -26,9 +26,9 @@ export const valueLeft: StepRule = {
           amount: 0 - amount,
           why:
             (machine.components.length === 0
-              ? 'what it fetches today, losing a share a year'
-              : `its parts at the street price, ${wholeFactor} as a whole, each losing with age as its kind does`) +
-            (unknown.length > 0 ? `; assumed, not known: what ${unknown.join(', ')} fetches` : ''),
+              ? 'what it sells for today, minus a share per year'
+              : `street price of its parts × ${wholeFactor} for selling it whole, each part losing value at its kind’s rate`) +
+            (unknown.length > 0 ? `; resale of ${unknown.join(', ')} assumed, not known` : ''),
           from: unknown.length > 0 ? 'assumption' : 'estimate',
         }
   },

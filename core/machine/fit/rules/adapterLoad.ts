@@ -14,7 +14,7 @@ export const adapterLoad: FitRule = {
   id: 'adapter-load',
   area: 'power',
   severity: 'stops',
-  question: 'Does every adapter carry what hangs on it?',
+  question: 'Is every adapter rated for its load?',
   reads: [
     { role: 'graphics', facts: ['boardPowerW', 'sixPinLeads', 'eightPinLeads'] },
     { role: 'extra', facts: ['feedsFrom', 'feedsTo', 'carriesW', 'plugs', 'plugsApart'] },
@@ -36,21 +36,21 @@ export const adapterLoad: FitRule = {
 function judged({ card, socket, loadW }: CardFeed, adapter: Part): Outcome[] {
   const { low, high } = adapterLimit(adapter)
   const clash = (severity: 'stops' | 'needs', carries: number): Clash => ({
-    what: `${partLabel(adapter)} carries ${Math.round(carries)} W; ${partLabel(card)} draws ${Math.round(loadW)} W through it${severity === 'stops' ? ': it melts' : ''}`,
+    what: `${partLabel(adapter)} is rated for ${Math.round(carries)} W; ${partLabel(card)} draws ${Math.round(loadW)} W through it${severity === 'stops' ? ': it can melt' : ''}`,
     why: [
       cite(card, 'boardPowerW'),
       cite(adapter, adapter.facts.carriesW === undefined ? 'feedsFrom' : 'carriesW'),
     ],
     severity,
     fixes: [
-      remove(adapter, 'leave the adapter out', {
-        leavesOpen: 'the card needs its lead from a supply that has it',
+      remove(adapter, 'remove the adapter', {
+        leavesOpen: 'the card needs a PSU with a matching cable',
       }),
       replace(
         'graphics',
         'a card that draws less through it',
         (part) => cardFeeds([part, adapter]).feeds.every((feed) => feed.loadW <= nearly * low),
-        { leavesOpen: 'fewer frames' },
+        { leavesOpen: 'lower fps' },
       ),
     ],
   })

@@ -16,7 +16,7 @@ export const airflow: FitRule = {
   id: 'airflow',
   area: 'heat',
   severity: 'costs',
-  question: 'Do the fans carry all the heat out, in this room?',
+  question: 'Is the airflow enough for this room temperature?',
   reads: [
     { role: 'case', facts: ['fans', 'fanMm'] },
     { role: 'cpu', facts: ['limitW'] },
@@ -39,13 +39,13 @@ export const airflow: FitRule = {
     return [
       {
         what: isStill
-          ? `No fan moves air through ${partLabel(chassis)}, and the machine makes ${Math.round(heat)} W`
-          : `${count} for ${Math.round(heat)} W: about ${Math.round(inside)} °C inside ${partLabel(chassis)} in a room of ${machine.brief.roomC} °C`,
+          ? `No fan in ${partLabel(chassis)}, and the PC gives off ${Math.round(heat)} W of heat`
+          : `${count} for ${Math.round(heat)} W: about ${Math.round(inside)} °C inside ${partLabel(chassis)} in a ${machine.brief.roomC} °C room`,
         why: [
           cite(chassis, 'fans'),
           citeAll(
             [machine.all('graphics')[0] ?? machine.all('cpu')[0]!],
-            'heat of the whole machine',
+            'total heat',
             `${Math.round(heat)} W`,
           ),
         ] as const,

@@ -6,17 +6,17 @@ export const antennas: FitRule = {
   id: 'antennas',
   area: 'condition',
   severity: 'needs',
-  question: 'Are the antennas of the wireless there?',
+  question: 'Are the Wi-Fi antennas included?',
   reads: [],
   concerns: (machine) => machine.brief.needs.includes('wireless') && wirelessOf(machine.parts).length > 0,
   check: (machine) =>
     wirelessOf(machine.parts)
       .filter(({ facts }) => facts.antennasIncluded === false)
       .map((part) => ({
-        what: `The wireless of ${partLabel(part)} comes without antennas: it reaches no further than the table`,
-        why: [cite(part, 'antennasIncluded'), citeBrief('asks for', 'wireless')],
+        what: `The Wi-Fi of ${partLabel(part)} has no antennas: expect almost no range`,
+        why: [cite(part, 'antennasIncluded'), citeBrief('requires', 'wireless')],
         fixes: [
-          byHand('screw two antennas on', 'five minutes, a pair for little', { leavesOpen: 'their price' }),
+          byHand('add two antennas', 'five minutes; a pair is cheap', { leavesOpen: 'the price of the antennas' }),
         ],
       })),
 }

@@ -5,7 +5,7 @@ export const avoidedMakes: FitRule = {
   id: 'avoided-makes',
   area: 'rules',
   severity: 'costs',
-  question: 'Is nothing of a make you avoid?',
+  question: 'Is any part from a brand you avoid?',
   reads: [],
   concerns: (machine) => machine.brief.avoidedMakes.length > 0 && machine.parts.length > 0,
   check(machine) {
@@ -13,12 +13,12 @@ export const avoidedMakes: FitRule = {
     return machine.parts
       .filter((part) => avoided.has(part.make.toLowerCase()))
       .map((part) => ({
-        what: `${partLabel(part)} is of a make you avoid`,
+        what: `${partLabel(part)} is from a brand you avoid`,
         why: [
           citeAll([part], 'make', part.make),
-          citeBrief('avoided makes', machine.brief.avoidedMakes.join(', ')),
+          citeBrief('brands to avoid', machine.brief.avoidedMakes.join(', ')),
         ],
-        fixes: [replace(part.role, 'another make', (other) => !avoided.has(other.make.toLowerCase()))],
+        fixes: [replace(part.role, 'another brand', (other) => !avoided.has(other.make.toLowerCase()))],
       }))
   },
 }

@@ -5,7 +5,7 @@ export const boardFeedsCpu: FitRule = {
   id: 'board-feeds-cpu',
   area: 'platform',
   severity: 'costs',
-  question: 'Can the board feed the CPU at its limit for long?',
+  question: 'Can the board’s VRM sustain the CPU’s power limit?',
   reads: [
     { role: 'cpu', facts: ['limitW', 'socket'] },
     { role: 'motherboard', facts: ['limitW'] },
@@ -14,16 +14,16 @@ export const boardFeedsCpu: FitRule = {
     pairsOf(machine, 'cpu', 'motherboard')
       .filter(([cpu, board]) => cpu.facts.limitW! > board.facts.limitW!)
       .map(([cpu, board]) => ({
-        what: `${partLabel(cpu)} takes ${cpu.facts.limitW} W for long; ${partLabel(board)} feeds ${board.facts.limitW} W and slows it`,
+        what: `${partLabel(cpu)} draws ${cpu.facts.limitW} W sustained; ${partLabel(board)} delivers ${board.facts.limitW} W and throttles it`,
         why: [cite(cpu, 'limitW'), cite(board, 'limitW')],
         fixes: [
-          byHand(`limit the CPU to ${board.facts.limitW} W`, 'one setting in the firmware', {
+          byHand(`set the CPU power limit to ${board.facts.limitW} W`, 'one BIOS setting', {
             limitW: board.facts.limitW!,
             leavesOpen: 'slower at full load',
           }),
           replace(
             'motherboard',
-            `a board that feeds ${cpu.facts.limitW} W`,
+            `a board that delivers ${cpu.facts.limitW} W`,
             (part) => part.facts.socket === cpu.facts.socket && (part.facts.limitW ?? 0) >= cpu.facts.limitW!,
           ),
         ],

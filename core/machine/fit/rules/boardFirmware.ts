@@ -17,7 +17,7 @@ export const boardFirmware: FitRule = {
   id: 'board-firmware',
   area: 'platform',
   severity: 'needs',
-  question: 'Does the firmware on the board know the CPU?',
+  question: 'Does the board’s BIOS support the CPU?',
   reads: [
     { role: 'cpu', facts: ['socket', 'firmwareNeeded'] },
     { role: 'motherboard', facts: ['socket'] },
@@ -33,7 +33,7 @@ export const boardFirmware: FitRule = {
       if (firmwareLevel === undefined) return needed <= 1 ? [] : [notTold(board, 'firmwareLevel')]
       return [
         {
-          what: `${partLabel(cpu)} needs firmware ${cpu.facts.firmwareNeeded}; ${partLabel(board)} comes with ${board.facts.firmwareLevel}`,
+          what: `${partLabel(cpu)} needs BIOS ${cpu.facts.firmwareNeeded}; ${partLabel(board)} has ${board.facts.firmwareLevel}`,
           why: [cite(cpu, 'firmwareNeeded'), cite(board, 'firmwareLevel')],
           ...(board.facts.flashWithoutCpu === false && !olderCpu(machine, cpu, board)
             ? { severity: 'stops' as const }
@@ -41,20 +41,20 @@ export const boardFirmware: FitRule = {
           fixes: [
             ...(board.facts.flashWithoutCpu
               ? [
-                  byHand('flash the board without a CPU', 'a stick with the newest firmware, ten minutes', {
-                    leavesOpen: 'a flash that fails leaves a dead board',
+                  byHand('update the BIOS without a CPU', 'a USB stick with the newest BIOS, ten minutes', {
+                    leavesOpen: 'a failed update can brick the board',
                   }),
                 ]
               : [
                   byHand(
-                    'flash it with an older CPU',
-                    `borrow or take from the shelf a CPU of socket ${board.facts.socket} that it knows`,
-                    { leavesOpen: 'the older CPU has to be found' },
+                    'update the BIOS with an older CPU',
+                    `borrow a supported socket ${board.facts.socket} CPU, or use one from your shelf`,
+                    { leavesOpen: 'you need to find an older CPU' },
                   ),
                 ]),
             replace(
               'motherboard',
-              `a board with firmware ${cpu.facts.firmwareNeeded} or newer`,
+              `a board with BIOS ${cpu.facts.firmwareNeeded} or newer`,
               (part) =>
                 part.facts.socket === cpu.facts.socket &&
                 (part.facts.firmwareLevel ?? -1) >= cpu.facts.firmwareNeeded!,
@@ -84,13 +84,13 @@ const olderCpu = (machine: MachineRead, cpu: Part, board: Part) =>
     )
 
 const neverKnown = (cpu: Part, board: Part): Clash => ({
-  what: `${partLabel(cpu)} needs firmware ${cpu.facts.firmwareNeeded}; the newest for ${partLabel(board)} is ${board.facts.firmwareNewest}`,
+  what: `${partLabel(cpu)} needs BIOS ${cpu.facts.firmwareNeeded}; the newest for ${partLabel(board)} is ${board.facts.firmwareNewest}`,
   why: [cite(cpu, 'firmwareNeeded'), cite(board, 'firmwareNewest')],
   severity: 'stops',
   fixes: [
     replace(
       'motherboard',
-      `a board with firmware ${cpu.facts.firmwareNeeded} or newer`,
+      `a board with BIOS ${cpu.facts.firmwareNeeded} or newer`,
       (part) =>
         part.facts.socket === cpu.facts.socket &&
         (part.facts.firmwareLevel ?? part.facts.firmwareNewest ?? -1) >= cpu.facts.firmwareNeeded!,

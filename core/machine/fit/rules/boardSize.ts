@@ -15,7 +15,7 @@ export const boardSize: FitRule = {
     pairsOf(machine, 'motherboard', 'case')
       .filter(([board, chassis]) => !takesBoard(chassis.facts.boardSizes!, board.facts.formFactor!))
       .map(([board, chassis]) => ({
-        what: `${partLabel(chassis)} takes ${chassis.facts.boardSizes!.join(', ')}; ${partLabel(board)} is ${board.facts.formFactor}`,
+        what: `${partLabel(board)} is ${board.facts.formFactor}; ${partLabel(chassis)} takes ${chassis.facts.boardSizes!.join(', ')}`,
         why: [cite(board, 'formFactor'), cite(chassis, 'boardSizes')],
         fixes: [
           replace('case', `a case for ${board.facts.formFactor}`, (part) =>
@@ -23,7 +23,7 @@ export const boardSize: FitRule = {
           ),
           replace(
             'motherboard',
-            `a board of size ${chassis.facts.boardSizes!.join(' or ')}`,
+            `a ${chassis.facts.boardSizes!.join(' or ')} board`,
             (part) =>
               part.facts.socket === board.facts.socket &&
               takesBoard(chassis.facts.boardSizes!, part.facts.formFactor ?? ''),

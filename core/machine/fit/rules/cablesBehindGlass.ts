@@ -15,13 +15,13 @@ export const cablesBehindGlass: FitRule = {
     pairsOf(machine, 'case', 'supply')
       .filter(([chassis, supply]) => chassis.facts.glass === true && !supply.facts.modular)
       .map(([chassis, supply]) => ({
-        what: `The leads of ${partLabel(supply)} do not come off and are seen through the glass of ${partLabel(chassis)}`,
+        what: `${partLabel(supply)} is not modular, and its cables show through the glass of ${partLabel(chassis)}`,
         why: [cite(chassis, 'glass'), cite(supply, 'modular')],
         fixes: [
-          byHand('tie them behind the board', 'an hour'),
+          byHand('tie the cables behind the board', 'an hour'),
           replace(
             'supply',
-            'a supply whose leads come off',
+            'a modular PSU',
             (part) =>
               part.facts.modular === true &&
               part.facts.supplyShape === supply.facts.supplyShape &&

@@ -9,7 +9,7 @@ export const cardBesideRadiator: FitRule = {
   id: 'card-beside-radiator',
   area: 'space',
   severity: 'stops',
-  question: 'Is there room for the card behind the radiator?',
+  question: 'Does the card fit behind the radiator?',
   reads: [
     { role: 'cooler', facts: ['radiatorMm'] },
     { role: 'graphics', facts: ['lengthMm'] },
@@ -33,18 +33,18 @@ export const cardBesideRadiator: FitRule = {
         if (radiatorTopMm === undefined) return [notTold(chassis, 'radiatorTopMm')]
         return [
           {
-            what: `A radiator in front leaves ${left} mm for the card; ${partLabel(card)} is ${lengthMm} mm long`,
+            what: `${partLabel(card)} is ${lengthMm} mm long; the front radiator leaves ${left} mm`,
             why: [cite(card, 'lengthMm'), cite(chassis, 'radiatorTopMm')],
             fixes: [
               replace(
                 'cooler',
-                'a cooler without radiator',
+                'a cooler without a radiator',
                 ({ facts }) =>
                   facts.radiatorMm === 0 && (facts.heightMm ?? Infinity) <= (chassis.facts.maxCoolerMm ?? 0),
               ),
               replace(
                 'case',
-                'a case that takes it elsewhere',
+                'a case with another radiator position',
                 ({ facts }) => (facts.radiatorTopMm ?? 0) >= radiatorMm && (facts.maxCardMm ?? 0) >= lengthMm,
               ),
             ],

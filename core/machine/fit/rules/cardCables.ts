@@ -10,7 +10,7 @@ export const cardCables: FitRule = {
   id: 'card-cables',
   area: 'power',
   severity: 'needs',
-  question: 'Has every plug of a strong card a cable of its own?',
+  question: 'Does every power connector of a strong card have its own cable?',
   reads: [
     { role: 'graphics', facts: ['boardPowerW', 'eightPinLeads'] },
     { role: 'supply', facts: ['cardCables'] },
@@ -27,12 +27,12 @@ export const cardCables: FitRule = {
       if (cables === undefined) return [notTold(supply, 'cardCables')]
       return [
         {
-          what: `${partLabel(strong[0]!)} takes more than ${cableW} W through ${plugs} plugs; ${partLabel(supply)} has ${cables} ${cables === 1 ? 'cable' : 'cables'} for them`,
+          what: `${partLabel(strong[0]!)} draws more than ${cableW} W through ${plugs} connectors; ${partLabel(supply)} has ${cables} GPU ${cables === 1 ? 'cable' : 'cables'}`,
           why: [cite(strong[0]!, 'boardPowerW'), cite(supply, 'cardCables')],
           fixes: [
             replace(
               'supply',
-              `a supply with ${plugs} cables for cards`,
+              `a PSU with ${plugs} GPU cables`,
               ({ facts }) =>
                 (facts.cardCables ?? 0) >= plugs &&
                 facts.supplyShape === supply.facts.supplyShape &&

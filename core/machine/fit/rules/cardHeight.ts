@@ -10,7 +10,7 @@ export const cardHeight: FitRule = {
   id: 'card-height',
   area: 'space',
   severity: 'stops',
-  question: 'Does the side panel close over the card and its plug?',
+  question: 'Does the side panel close over the card and its power connector?',
   reads: [
     { role: 'graphics', facts: ['heightMm'] },
     { role: 'case', facts: ['cardHeightMm'] },
@@ -24,7 +24,7 @@ export const cardHeight: FitRule = {
       if (high + bend <= room) return []
       return [
         {
-          what: `${partLabel(card)} is ${high} mm high${bend > 0 ? ` and its lead needs ${bend} mm more` : ''}; ${partLabel(chassis)} closes over ${room} mm`,
+          what: `${partLabel(card)} is ${high} mm high${bend > 0 ? ` plus ${bend} mm for its cable` : ''}; ${partLabel(chassis)} has room for ${room} mm`,
           why: [cite(card, 'heightMm'), cite(chassis, 'cardHeightMm')] as const,
           // a lead that is bent too sharply: an angled plug helps
           ...(high <= room ? { severity: 'needs' as const } : {}),
@@ -32,7 +32,7 @@ export const cardHeight: FitRule = {
             replace('case', 'a wider case', ({ facts }) => (facts.cardHeightMm ?? 0) >= high + bend),
             replace(
               'graphics',
-              'a lower card',
+              'a card of lower height',
               ({ facts }) =>
                 (facts.heightMm ?? Infinity) + bend <= room &&
                 (facts.graphicsIndex ?? 0) >= 0.9 * (card.facts.graphicsIndex ?? 0),

@@ -15,7 +15,7 @@ export const cardLeads: FitRule = {
   id: 'card-leads',
   area: 'connections',
   severity: 'stops',
-  question: 'Has the supply the leads that the card needs?',
+  question: 'Does the PSU have the GPU power connectors the card needs?',
   reads: [
     { role: 'graphics', facts: ['sixPinLeads', 'eightPinLeads', 'sixteenPinLeads'] },
     { role: 'supply', facts: ['sixPinLeads', 'eightPinLeads', 'sixteenPinLeads'] },
@@ -72,7 +72,7 @@ function fixesFor(machine: MachineRead, supply: Part, card: Part, socket: '6-pin
   return [
     replace(
       'supply',
-      `another supply with ${wanted}`,
+      `another PSU with ${wanted}`,
       (part) =>
         feedsAll(part) &&
         part.facts.supplyShape === supply.facts.supplyShape &&
@@ -80,22 +80,22 @@ function fixesFor(machine: MachineRead, supply: Part, card: Part, socket: '6-pin
     ),
     replace(
       'supply',
-      `a supply of another shape with ${wanted}`,
+      `a PSU of another form factor with ${wanted}`,
       (part) => feedsAll(part) && part.facts.supplyShape !== supply.facts.supplyShape,
     ),
     add('extra', `an adapter to ${socket}`, (part) => feeds(part, false), {
       limitW: leadWatts[socket] ?? 0,
-      leavesOpen: 'the lead it hangs on carries all of it',
+      leavesOpen: 'the cable it is plugged into carries the full load',
     }),
     add('extra', `an adapter from SATA to ${socket}`, (part) => feeds(part, true), {
       limitW: 54,
-      leavesOpen: 'a SATA lead is rated for 54 W and no more',
+      leavesOpen: 'a SATA power connector is rated for only 54 W',
     }),
     replace(
       'graphics',
-      'a card that is fed by its slot',
+      'a card powered by its slot alone',
       (part) => part.facts.sixPinLeads === 0 && part.facts.eightPinLeads === 0,
-      { limitW: 75, leavesOpen: 'fewer frames' },
+      { limitW: 75, leavesOpen: 'lower fps' },
     ),
   ]
 }
@@ -109,5 +109,5 @@ function leadsText(...parts: readonly Part[]): string {
     [sum('sixPinLeads'), '6-pin'],
   ] as const
   const leads = named.flatMap(([count, name]) => (count > 0 ? [`${count} × ${name}`] : []))
-  return leads.length === 0 ? 'no card lead' : leads.join(' and ')
+  return leads.length === 0 ? 'no GPU power connector' : leads.join(' and ')
 }

@@ -5,7 +5,7 @@ export const cardLength: FitRule = {
   id: 'card-length',
   area: 'space',
   severity: 'stops',
-  question: 'Is the case long enough for the card?',
+  question: 'Is the card short enough for the case?',
   reads: [
     { role: 'graphics', facts: ['lengthMm'] },
     { role: 'case', facts: ['maxCardMm'] },
@@ -21,20 +21,20 @@ export const cardLength: FitRule = {
           fixes: [
             replace(
               'case',
-              `a case for ${card.facts.lengthMm} mm`,
+              `a case for a ${card.facts.lengthMm} mm card`,
               (part) => (part.facts.maxCardMm ?? 0) >= card.facts.lengthMm!,
             ),
             replace(
               'graphics',
-              `a card of ${chassis.facts.maxCardMm} mm at most`,
+              `a card of at most ${chassis.facts.maxCardMm} mm`,
               (part) =>
                 (part.facts.lengthMm ?? Infinity) <= chassis.facts.maxCardMm! &&
                 (part.facts.graphicsIndex ?? 0) >= 0.9 * (card.facts.graphicsIndex ?? 0),
             ),
             ...(over <= 20
               ? [
-                  byHand('cut the drive cage', 'metalwork, an hour', {
-                    leavesOpen: 'the drive bays are gone',
+                  byHand('cut out the drive cage', 'metalwork, one hour', {
+                    leavesOpen: 'you lose the drive bays',
                   }),
                 ]
               : []),

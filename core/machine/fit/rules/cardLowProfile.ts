@@ -5,7 +5,7 @@ export const cardLowProfile: FitRule = {
   id: 'card-low-profile',
   area: 'space',
   severity: 'stops',
-  question: 'Is the card low enough for a slim case?',
+  question: 'Does the card fit a low-profile case?',
   reads: [
     { role: 'graphics', facts: ['lowProfile'] },
     { role: 'case', facts: ['lowProfileOnly'] },
@@ -26,15 +26,15 @@ export const cardLowProfile: FitRule = {
       if (lowProfile === undefined) return [notTold(card, 'lowProfile')]
       return [
         {
-          what: `${partLabel(chassis)} takes low cards only; ${partLabel(card)} is of full height`,
+          what: `${partLabel(card)} is full height; ${partLabel(chassis)} takes low-profile cards only`,
           why: [cite(card, 'lowProfile'), cite(chassis, 'lowProfileOnly')],
           fixes: [
             replace('graphics', 'a low-profile card', (part) => part.facts.lowProfile === true, {
-              leavesOpen: 'fewer frames',
+              leavesOpen: 'lower fps',
             }),
             replace(
               'case',
-              'a case of full height',
+              'a full-height case',
               (part) =>
                 part.facts.lowProfileOnly !== true &&
                 (part.facts.maxCardMm ?? 0) >= (card.facts.lengthMm ?? 0),

@@ -6,7 +6,7 @@ export const cardThickness: FitRule = {
   id: 'card-thickness',
   area: 'space',
   severity: 'stops',
-  question: 'Has the case slots enough for the card’s thickness?',
+  question: 'Does the case have enough slots for the card’s thickness?',
   reads: [
     { role: 'graphics', facts: ['slotsThick'] },
     { role: 'case', facts: ['cardSlots'] },
@@ -24,7 +24,7 @@ export const cardThickness: FitRule = {
         fixes: [
           replace(
             'graphics',
-            `a card of ${chassis.facts.cardSlots} slots at most`,
+            `a card of at most ${chassis.facts.cardSlots} slots`,
             (part) =>
               (part.facts.slotsThick ?? Infinity) <= chassis.facts.cardSlots! &&
               (part.facts.graphicsIndex ?? 0) >= 0.9 * (card.facts.graphicsIndex ?? 0),

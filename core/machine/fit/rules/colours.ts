@@ -7,7 +7,7 @@ export const colours: FitRule = {
   id: 'colours',
   area: 'looks',
   severity: 'hints',
-  question: 'Is everything that is seen of one colour?',
+  question: 'Do all visible parts match your colour?',
   reads: [{ role: 'case', facts: ['colour'] }],
   concerns: (machine) => machine.brief.colour !== null,
   check: (machine) =>
@@ -19,7 +19,7 @@ export const colours: FitRule = {
       )
       .filter((part) => part.facts.colour !== undefined && part.facts.colour !== machine.brief.colour)
       .map((part) => ({
-        what: `${partLabel(part)} is ${part.facts.colour}; the brief asks for ${machine.brief.colour}`,
+        what: `${partLabel(part)} is ${part.facts.colour}; your brief asks for ${machine.brief.colour}`,
         why: [cite(part, 'colour'), citeBrief('colour', machine.brief.colour!)],
         fixes: [
           replace(

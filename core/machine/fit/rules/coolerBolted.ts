@@ -7,7 +7,7 @@ export const coolerBolted: FitRule = {
   id: 'cooler-bolted',
   area: 'condition',
   severity: 'needs',
-  question: 'Does the cooler hold outside the case it came in?',
+  question: 'Can the cooler be mounted outside its original case?',
   reads: [
     { role: 'cooler', facts: ['boltedToCase'] },
     { role: 'case', facts: [] },
@@ -22,17 +22,17 @@ export const coolerBolted: FitRule = {
           !machine.extra((facts) => facts.fixes === 'mount'),
       )
       .map(([cooler, chassis]) => ({
-        what: `${partLabel(cooler)} is screwed into its own case; nothing holds it in ${partLabel(chassis)}`,
+        what: `${partLabel(cooler)} is bolted to its original case; it cannot be mounted in ${partLabel(chassis)}`,
         why: [cite(cooler, 'boltedToCase'), citeAll([chassis], 'make', chassis.make || 'not known')],
         fixes: [
-          replace('cooler', 'a cooler with a mount of its own', ({ facts }) =>
+          replace('cooler', 'a cooler with its own mount', ({ facts }) =>
             Boolean(
               facts.boltedToCase !== true &&
               facts.coolerSockets?.some((socket) => cooler.facts.coolerSockets?.includes(socket)),
             ),
           ),
-          byHand('screw it to a plate behind the board', 'half an hour, four long screws', {
-            leavesOpen: 'the pressure is a guess',
+          byHand('bolt it to a backplate behind the board', '30 minutes, four long screws', {
+            leavesOpen: 'the mounting pressure is a guess',
           }),
         ],
       })),

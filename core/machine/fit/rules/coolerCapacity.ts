@@ -7,7 +7,7 @@ export const coolerCapacity: FitRule = {
   id: 'cooler-capacity',
   area: 'heat',
   severity: 'costs',
-  question: 'Does the cooler carry the CPU’s heat in this room?',
+  question: 'Can the cooler handle the CPU’s heat at this room temperature?',
   reads: [
     { role: 'cooler', facts: ['coolerW', 'coolerSockets'] },
     { role: 'cpu', facts: ['limitW'] },
@@ -18,7 +18,7 @@ export const coolerCapacity: FitRule = {
       if (carries >= cpu.facts.limitW!) return []
       return [
         {
-          what: `${partLabel(cooler)} is rated for ${Math.round(carries)} W at ${machine.brief.roomC} °C; ${partLabel(cpu)} makes ${cpu.facts.limitW} W and slows down`,
+          what: `${partLabel(cpu)} gives off ${cpu.facts.limitW} W; ${partLabel(cooler)} handles ${Math.round(carries)} W at ${machine.brief.roomC} °C, so it throttles`,
           why: [cite(cooler, 'coolerW'), cite(cpu, 'limitW')] as const,
           ...(carries < 0.6 * cpu.facts.limitW! ? { severity: 'needs' as const } : {}),
           fixes: [
@@ -31,7 +31,7 @@ export const coolerCapacity: FitRule = {
                   cooler.facts.coolerSockets!.includes(socket),
                 ),
             ),
-            byHand(`limit the CPU to ${Math.floor(carries)} W`, 'one setting in the firmware', {
+            byHand(`set the CPU power limit to ${Math.floor(carries)} W`, 'one BIOS setting', {
               limitW: Math.floor(carries),
               leavesOpen: 'slower at full load',
             }),

@@ -5,7 +5,7 @@ export const coolerMount: FitRule = {
   id: 'cooler-mount',
   area: 'condition',
   severity: 'stops',
-  question: 'Is the cooler’s mount there?',
+  question: 'Is the cooler’s mounting kit included?',
   reads: [
     { role: 'cooler', facts: ['mountIncluded'] },
     { role: 'motherboard', facts: ['socket'] },
@@ -17,10 +17,10 @@ export const coolerMount: FitRule = {
           cooler.facts.mountIncluded === false && !machine.extra((facts) => facts.fixes === 'mount'),
       )
       .map(([cooler, board]) => ({
-        what: `${partLabel(cooler)} comes without its mount: it cannot be fixed to ${partLabel(board)}`,
+        what: `${partLabel(cooler)} has no mounting kit: it cannot be fixed to ${partLabel(board)}`,
         why: [cite(cooler, 'mountIncluded'), cite(board, 'socket')],
         fixes: [
-          add('extra', 'a mount', (part) => part.facts.fixes === 'mount'),
+          add('extra', 'a mounting kit', (part) => part.facts.fixes === 'mount'),
           replace(
             'cooler',
             'another cooler',

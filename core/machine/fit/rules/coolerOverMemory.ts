@@ -14,11 +14,11 @@ export const coolerOverMemory: FitRule = {
     pairsOf(machine, 'cooler', 'memory')
       .filter(([cooler, memory]) => memory.facts.heightMm! > cooler.facts.memoryClearanceMm!)
       .map(([cooler, memory]) => ({
-        what: `${partLabel(memory)} is ${memory.facts.heightMm} mm high; under ${partLabel(cooler)} there are ${cooler.facts.memoryClearanceMm} mm`,
+        what: `${partLabel(memory)} is ${memory.facts.heightMm} mm high; ${partLabel(cooler)} leaves ${cooler.facts.memoryClearanceMm} mm`,
         why: [cite(cooler, 'memoryClearanceMm'), cite(memory, 'heightMm')],
         fixes: [
-          byHand('set the fan of the cooler higher', 'a quarter of an hour', {
-            leavesOpen: 'the cooler then stands higher',
+          byHand('raise the cooler’s fan', '15 minutes', {
+            leavesOpen: 'makes the cooler taller',
           }),
           replace(
             'cooler',
@@ -27,7 +27,7 @@ export const coolerOverMemory: FitRule = {
           ),
           replace(
             'memory',
-            `modules of ${cooler.facts.memoryClearanceMm} mm at most`,
+            `modules of at most ${cooler.facts.memoryClearanceMm} mm`,
             (part) =>
               (part.facts.heightMm ?? Infinity) <= cooler.facts.memoryClearanceMm! &&
               part.facts.memoryGeneration === memory.facts.memoryGeneration &&

@@ -6,7 +6,7 @@ export const coolerSocket: FitRule = {
   id: 'cooler-socket',
   area: 'space',
   severity: 'stops',
-  question: 'Does the cooler mount on the socket?',
+  question: 'Does the cooler support the socket?',
   reads: [
     { role: 'cooler', facts: ['coolerSockets'] },
     { role: 'motherboard', facts: ['socket'] },
@@ -18,7 +18,7 @@ export const coolerSocket: FitRule = {
           !cooler.facts.coolerSockets!.some((socket) => compared(socket) === compared(board.facts.socket!)),
       )
       .map(([cooler, board]) => ({
-        what: `${partLabel(cooler)} mounts on ${cooler.facts.coolerSockets!.join(', ')}, not on ${board.facts.socket}`,
+        what: `${partLabel(cooler)} supports ${cooler.facts.coolerSockets!.join(', ')}, not ${board.facts.socket}`,
         why: [cite(cooler, 'coolerSockets'), cite(board, 'socket')],
         fixes: [
           replace(

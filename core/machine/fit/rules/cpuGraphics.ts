@@ -5,7 +5,7 @@ export const cpuGraphics: FitRule = {
   id: 'cpu-graphics',
   area: 'platform',
   severity: 'stops',
-  question: 'Is there anything that makes a picture?',
+  question: 'Is there a graphics output?',
   reads: [{ role: 'cpu', facts: ['integratedGraphics', 'socket'] }],
   concerns: (machine) => machine.all('graphics').length === 0,
   check: (machine) =>
@@ -13,15 +13,15 @@ export const cpuGraphics: FitRule = {
       .all('cpu')
       .filter((cpu) => !cpu.facts.integratedGraphics)
       .map((cpu) => ({
-        what: `${partLabel(cpu)} has no graphics of its own, and there is no card: no picture`,
-        why: [cite(cpu, 'integratedGraphics'), citeAll([cpu], 'cards in the machine', '0')],
+        what: `${partLabel(cpu)} has no integrated graphics and there is no card: no picture`,
+        why: [cite(cpu, 'integratedGraphics'), citeAll([cpu], 'graphics cards', '0')],
         fixes: [
           add('graphics', 'a graphics card', () => true),
           replace(
             'cpu',
-            'a CPU with graphics of its own',
+            'a CPU with integrated graphics',
             (part) => part.facts.socket === cpu.facts.socket && part.facts.integratedGraphics === true,
-            { leavesOpen: 'far fewer frames than with a card' },
+            { leavesOpen: 'far lower fps than with a card' },
           ),
         ],
       })),

@@ -12,7 +12,7 @@ export const cpuLeads: FitRule = {
   id: 'cpu-leads',
   area: 'connections',
   severity: 'stops',
-  question: 'Has the supply the CPU leads that board and CPU need?',
+  question: 'Does the PSU have the CPU power connectors you need?',
   reads: [
     { role: 'motherboard', facts: ['cpuLeads'] },
     { role: 'supply', facts: ['cpuLeads', 'cpuFourPinLeads'] },
@@ -37,18 +37,18 @@ export const cpuLeads: FitRule = {
         fixes: fixesFor(wanted ?? 1, supply),
       })
       if (carries === 0)
-        return [clash(`${partLabel(supply)} has no CPU lead: ${partLabel(board)} does not start`, 'stops')]
+        return [clash(`${partLabel(supply)} has no CPU power connector: ${partLabel(board)} will not start`, 'stops')]
       const draw = cpuDraw(machine)
       const [cpu] = machine.all('cpu')
       if (draw === null) return cpu ? [notTold(cpu, 'limitW')] : []
       if (draw > carries)
         return [
-          clash(`The CPU takes ${draw} W; the CPU leads of ${partLabel(supply)} carry ${carries} W`, 'stops'),
+          clash(`The CPU draws ${draw} W; the CPU cables of ${partLabel(supply)} are rated for ${carries} W`, 'stops'),
         ]
       if (wanted === undefined) return []
       return [
         clash(
-          `${partLabel(board)} has ${wanted} 8-pin CPU ${wanted === 1 ? 'socket' : 'sockets'}, ${partLabel(supply)} ${eight ?? 0} such ${eight === 1 ? 'lead' : 'leads'}: enough for ${draw} W`,
+          `${partLabel(board)} has ${wanted} 8-pin CPU ${wanted === 1 ? 'socket' : 'sockets'}; ${partLabel(supply)} has ${eight ?? 0} 8-pin CPU ${eight === 1 ? 'cable' : 'cables'}, enough for ${draw} W`,
           'hints',
         ),
       ]
@@ -63,10 +63,10 @@ function cpuDraw(machine: MachineRead): number | null {
 }
 
 const fixesFor = (wanted: number, supply: Part) => [
-  add('extra', 'an adapter to a CPU lead', (part) => leadKind(part.facts.feedsTo) === 'cpu', { limitW: 150 }),
+  add('extra', 'an adapter to a CPU power connector', (part) => leadKind(part.facts.feedsTo) === 'cpu', { limitW: 150 }),
   replace(
     'supply',
-    `a supply with ${wanted} CPU ${wanted === 1 ? 'lead' : 'leads'}`,
+    `a PSU with ${wanted} CPU ${wanted === 1 ? 'cable' : 'cables'}`,
     (part) =>
       (part.facts.cpuLeads ?? 0) >= wanted &&
       part.facts.supplyShape === supply.facts.supplyShape &&

@@ -7,7 +7,7 @@ export const cpuMakeLock: FitRule = {
   id: 'cpu-make-lock',
   area: 'platform',
   severity: 'stops',
-  question: 'Does the CPU start on boards of this make?',
+  question: 'Is the CPU locked to another brand of board?',
   reads: [
     { role: 'cpu', facts: ['lockedToMake'] },
     { role: 'motherboard', facts: ['socket'] },
@@ -23,7 +23,7 @@ export const cpuMakeLock: FitRule = {
       if (board.make === '') return [notTold(board, 'socket')]
       return [
         {
-          what: `${partLabel(cpu)} is locked to boards of ${lockedTo}; ${partLabel(board)} is none of them`,
+          what: `${partLabel(cpu)} is locked to ${lockedTo} boards; ${partLabel(board)} is another brand`,
           why: [cite(cpu, 'lockedToMake'), citeAll([board], 'make', board.make)],
           fixes: [
             replace(

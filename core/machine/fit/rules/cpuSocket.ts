@@ -15,7 +15,7 @@ export const cpuSocket: FitRule = {
     pairsOf(machine, 'cpu', 'motherboard')
       .filter(([cpu, board]) => compared(cpu.facts.socket!) !== compared(board.facts.socket!))
       .map(([cpu, board]) => ({
-        what: `${partLabel(cpu)} does not go into ${partLabel(board)}: socket ${cpu.facts.socket} against ${board.facts.socket}`,
+        what: `${partLabel(cpu)} does not fit ${partLabel(board)}: socket ${cpu.facts.socket} vs ${board.facts.socket}`,
         why: [cite(cpu, 'socket'), cite(board, 'socket')],
         fixes: [
           replace(

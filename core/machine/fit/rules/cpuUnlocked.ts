@@ -5,7 +5,7 @@ export const cpuUnlocked: FitRule = {
   id: 'cpu-unlocked',
   area: 'platform',
   severity: 'hints',
-  question: 'Can the board use that the CPU is unlocked?',
+  question: 'Can the board overclock an unlocked CPU?',
   reads: [
     { role: 'cpu', facts: ['unlocked', 'socket'] },
     { role: 'motherboard', facts: ['overclocks'] },
@@ -14,10 +14,10 @@ export const cpuUnlocked: FitRule = {
     pairsOf(machine, 'cpu', 'motherboard')
       .filter(([cpu, board]) => cpu.facts.unlocked === true && board.facts.overclocks === false)
       .map(([cpu, board]) => ({
-        what: `${partLabel(cpu)} is unlocked, and ${partLabel(board)} cannot overclock: paid for and not used`,
+        what: `${partLabel(cpu)} is unlocked but ${partLabel(board)} cannot overclock: you pay for a feature you cannot use`,
         why: [cite(cpu, 'unlocked'), cite(board, 'overclocks')],
         fixes: [
-          byHand('leave it: it runs at its own speed', 'none'),
+          byHand('ignore it: the CPU runs at its normal speed', 'none'),
           replace(
             'motherboard',
             'a board that overclocks',

@@ -6,7 +6,7 @@ export const driveBays: FitRule = {
   id: 'drive-bays',
   area: 'space',
   severity: 'stops',
-  question: 'Is there a bay for every hard drive?',
+  question: 'Is there a bay for every 3.5-inch drive?',
   reads: [
     { role: 'storage', facts: ['drive'] },
     { role: 'case', facts: ['bays35'] },
@@ -17,9 +17,9 @@ export const driveBays: FitRule = {
       .all('case')
       .filter((chassis) => largeDrives(machine).length > chassis.facts.bays35!)
       .map((chassis) => ({
-        what: `${largeDrives(machine).length} hard drives for ${chassis.facts.bays35} bays in ${partLabel(chassis)}`,
+        what: `${largeDrives(machine).length} 3.5-inch drives, ${chassis.facts.bays35} bays in ${partLabel(chassis)}`,
         why: [
-          citeAll(largeDrives(machine), 'hard drives', String(largeDrives(machine).length)),
+          citeAll(largeDrives(machine), '3.5-inch drives', String(largeDrives(machine).length)),
           cite(chassis, 'bays35'),
         ],
         fixes: [
@@ -28,7 +28,7 @@ export const driveBays: FitRule = {
             `a case with ${largeDrives(machine).length} bays`,
             (part) => (part.facts.bays35 ?? 0) >= largeDrives(machine).length,
           ),
-          replace('storage', 'a solid-state drive', (part) => part.facts.drive === 'ssd'),
+          replace('storage', 'an SSD', (part) => part.facts.drive === 'ssd'),
         ],
       })),
 }

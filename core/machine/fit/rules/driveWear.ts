@@ -8,7 +8,7 @@ export const driveWear: FitRule = {
   id: 'drive-wear',
   area: 'condition',
   severity: 'costs',
-  question: 'Has the drive writes left?',
+  question: 'Does the drive have enough write endurance left?',
   reads: [{ role: 'storage', facts: ['wearPercent'] }],
   concerns: (machine) => machine.all('storage').some(({ facts }) => facts.wearPercent !== undefined),
   tellsUnknown: true,
@@ -17,17 +17,17 @@ export const driveWear: FitRule = {
       .all('storage')
       .filter(({ facts }) => (facts.wearPercent ?? 0) >= worn.hints)
       .map((drive) => ({
-        what: `${partLabel(drive)} has used ${drive.facts.wearPercent} % of the writes it is rated for`,
+        what: `${partLabel(drive)} has used ${drive.facts.wearPercent} % of its rated writes`,
         why: [
           cite(drive, 'wearPercent'),
           citeAll([drive], 'writes left', `${Math.max(0, 100 - drive.facts.wearPercent!)} %`),
         ] as const,
         severity: drive.facts.wearPercent! >= worn.costs ? ('costs' as const) : ('hints' as const),
         fixes: [
-          byHand('keep nothing on it that is nowhere else', 'a copy a week'),
+          byHand('keep only files on it that exist elsewhere', 'one backup a week'),
           replace(
             'storage',
-            'a fresher drive',
+            'a less worn drive',
             ({ facts }) =>
               facts.interface === drive.facts.interface &&
               (facts.wearPercent ?? 0) < worn.hints &&

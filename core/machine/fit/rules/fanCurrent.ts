@@ -9,7 +9,7 @@ export const fanCurrent: FitRule = {
   id: 'fan-current',
   area: 'power',
   severity: 'needs',
-  question: 'Do the headers carry what the fans draw?',
+  question: 'Are the fan headers rated for the fans?',
   reads: [{ role: 'motherboard', facts: ['fanHeaders'] }],
   concerns: (machine) =>
     [...machine.all('case'), ...machine.all('extra')].some(({ facts }) => (facts.fanAmps ?? 0) > 0),
@@ -28,19 +28,19 @@ export const fanCurrent: FitRule = {
       return [
         {
           what: strong
-            ? `A fan of ${partLabel(strong)} draws ${strong.facts.fanAmps} A; a header of ${partLabel(board)} gives ${headerA} A`
-            : `The fans draw ${Number(amps.toFixed(2))} A; the headers of ${partLabel(board)} give ${headers! * headerA} A`,
+            ? `A fan of ${partLabel(strong)} draws ${strong.facts.fanAmps} A; a header on ${partLabel(board)} is rated for ${headerA} A`
+            : `The fans draw ${Number(amps.toFixed(2))} A; the headers on ${partLabel(board)} are rated for ${headers! * headerA} A`,
           why: [
-            citeAll(blowing, 'draw of the fans', `${Number(amps.toFixed(2))} A`),
+            citeAll(blowing, 'fan current', `${Number(amps.toFixed(2))} A`),
             cite(board, 'fanHeaders'),
           ],
           fixes: [
             add(
               'extra',
-              'a hub for fans that the supply feeds',
+              'a fan hub powered by the PSU',
               ({ facts }) => facts.fixes === 'fan-header' && facts.feedsFrom !== undefined,
             ),
-            ...(first!.role === 'extra' ? [remove(first!, `leave ${partLabel(first!)} out`)] : []),
+            ...(first!.role === 'extra' ? [remove(first!, `leave out ${partLabel(first!)}`)] : []),
           ],
         },
       ]

@@ -7,7 +7,7 @@ export const fanHeaders: FitRule = {
   id: 'fan-headers',
   area: 'connections',
   severity: 'needs',
-  question: 'Is there a place and a header for every fan?',
+  question: 'Is there a mount and a header for every fan?',
   reads: [
     { role: 'case', facts: ['fans', 'fanPlaces'] },
     { role: 'motherboard', facts: ['fanHeaders'] },
@@ -23,9 +23,9 @@ export const fanHeaders: FitRule = {
       if (bought.length > 0 && fanPlaces !== undefined && fans > fanPlaces)
         return [
           {
-            what: `${fans} fans for ${fanPlaces} places in ${partLabel(chassis)}`,
+            what: `${fans} fans, ${fanPlaces} mounts in ${partLabel(chassis)}`,
             why: [citeAll(bought, 'fans', String(fans)), cite(chassis, 'fanPlaces')],
-            fixes: [remove(bought[0]!, `leave ${partLabel(bought[0]!)} out`)],
+            fixes: [remove(bought[0]!, `leave out ${partLabel(bought[0]!)}`)],
           },
         ]
       const { fanHeaders: headers } = board.facts
@@ -36,7 +36,7 @@ export const fanHeaders: FitRule = {
 }
 
 const tooFew = (chassis: Part, board: Part, fans: number, headers: number): Clash => ({
-  what: `${fans} fans for ${headers} ${headers === 1 ? 'header' : 'headers'} on ${partLabel(board)}`,
+  what: `${fans} fans, ${headers} fan ${headers === 1 ? 'header' : 'headers'} on ${partLabel(board)}`,
   why: [cite(chassis, 'fans'), cite(board, 'fanHeaders')],
-  fixes: [add('extra', 'a splitter for fans', (part) => part.facts.fixes === 'fan-header')],
+  fixes: [add('extra', 'a fan splitter', (part) => part.facts.fixes === 'fan-header')],
 })

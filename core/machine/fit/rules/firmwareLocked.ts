@@ -5,20 +5,20 @@ export const firmwareLocked: FitRule = {
   id: 'firmware-locked',
   area: 'condition',
   severity: 'stops',
-  question: 'Is the firmware free of a password?',
+  question: 'Is the BIOS free of a password?',
   reads: [{ role: 'motherboard', facts: ['firmwareLocked', 'socket'] }],
   check: (machine) =>
     machine
       .all('motherboard')
       .filter((board) => board.facts.firmwareLocked === true)
       .map((board) => ({
-        what: `The firmware of ${partLabel(board)} is locked by a password: no setting can be changed, no drive be started from`,
+        what: `The BIOS of ${partLabel(board)} is password-locked: you cannot change settings or boot another drive`,
         why: [cite(board, 'firmwareLocked'), citeAll([board], 'socket', board.facts.socket!)],
         fixes: [
           byHand(
-            'ask the seller for the password, or clear it by the jumper',
-            'a quarter of an hour, if it works at all',
-            { leavesOpen: 'some makers keep it elsewhere' },
+            'ask the seller for the password, or clear it with the jumper',
+            '15 minutes, if it works at all',
+            { leavesOpen: 'on some boards clearing does not remove it' },
           ),
           replace(
             'motherboard',

@@ -7,7 +7,7 @@ export const frontPlug: FitRule = {
   id: 'front-plug',
   area: 'connections',
   severity: 'needs',
-  question: 'Does the front panel’s plug fit the board?',
+  question: 'Does the front-panel connector fit the board?',
   reads: [
     { role: 'case', facts: ['frontPlug'] },
     { role: 'motherboard', facts: ['frontPlug'] },
@@ -20,16 +20,16 @@ export const frontPlug: FitRule = {
           !machine.extra((facts) => facts.fixes === 'front-plug'),
       )
       .map(([chassis, board]) => ({
-        what: `The front panel of ${partLabel(chassis)} has the plug ${chassis.facts.frontPlug}; ${partLabel(board)} takes ${board.facts.frontPlug}`,
+        what: `${partLabel(chassis)} has the front-panel connector ${chassis.facts.frontPlug}; ${partLabel(board)} takes ${board.facts.frontPlug}`,
         why: [cite(chassis, 'frontPlug'), cite(board, 'frontPlug')],
         fixes: [
-          add('extra', 'an adapter for the front panel', (part) => part.facts.fixes === 'front-plug'),
-          byHand('rewire the switch and the lights', 'half an hour with a meter', {
-            leavesOpen: 'front USB and sound stay dead',
+          add('extra', 'a front-panel adapter', (part) => part.facts.fixes === 'front-plug'),
+          byHand('rewire the power switch and LEDs', '30 minutes with a multimeter', {
+            leavesOpen: 'front USB and audio will not work',
           }),
           replace(
             'case',
-            'a case with the usual plug',
+            'a case with a standard connector',
             (part) =>
               part.facts.frontPlug === board.facts.frontPlug &&
               takesBoard(part.facts.boardSizes ?? [], board.facts.formFactor ?? ''),

@@ -5,7 +5,7 @@ export const frontUsb: FitRule = {
   id: 'front-usb',
   area: 'connections',
   severity: 'hints',
-  question: 'Is there a header for the front USB-C?',
+  question: 'Is there a header for the front USB-C port?',
   reads: [
     { role: 'case', facts: ['frontUsbC'] },
     { role: 'motherboard', facts: ['frontUsbC'] },
@@ -17,11 +17,11 @@ export const frontUsb: FitRule = {
         ([, board]) => !board.facts.frontUsbC && !machine.extra((facts) => facts.fixes === 'front-usb-c'),
       )
       .map(([chassis, board]) => ({
-        what: `The USB-C at the front of ${partLabel(chassis)} has no header on ${partLabel(board)}: the port stays dead`,
+        what: `${partLabel(board)} has no header for the front USB-C of ${partLabel(chassis)}: the port will not work`,
         why: [cite(chassis, 'frontUsbC'), cite(board, 'frontUsbC')],
         fixes: [
-          byHand('leave the port dead', 'none'),
-          add('extra', 'an adapter for the header', (part) => part.facts.fixes === 'front-usb-c'),
+          byHand('leave the port unconnected', 'none'),
+          add('extra', 'a header adapter', (part) => part.facts.fixes === 'front-usb-c'),
         ],
       })),
 }

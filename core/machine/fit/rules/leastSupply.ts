@@ -5,7 +5,7 @@ export const leastSupply: FitRule = {
   id: 'least-supply',
   area: 'rules',
   severity: 'costs',
-  question: 'Has the supply the watts your rule always asks for?',
+  question: 'Does the PSU meet your minimum wattage?',
   reads: [{ role: 'supply', facts: ['ratedW'] }],
   concerns: (machine) => machine.brief.leastSupplyW !== null,
   check: (machine) =>
@@ -13,12 +13,12 @@ export const leastSupply: FitRule = {
       .all('supply')
       .filter((supply) => supply.facts.ratedW! < machine.brief.leastSupplyW!)
       .map((supply) => ({
-        what: `${partLabel(supply)} is rated ${supply.facts.ratedW} W; your rule asks for ${machine.brief.leastSupplyW} W`,
-        why: [cite(supply, 'ratedW'), citeBrief('least watts', `${machine.brief.leastSupplyW} W`)],
+        what: `${partLabel(supply)} is rated for ${supply.facts.ratedW} W; your rule asks for ${machine.brief.leastSupplyW} W`,
+        why: [cite(supply, 'ratedW'), citeBrief('minimum PSU wattage', `${machine.brief.leastSupplyW} W`)],
         fixes: [
           replace(
             'supply',
-            `a supply of ${machine.brief.leastSupplyW} W`,
+            `a ${machine.brief.leastSupplyW} W PSU`,
             (part) =>
               (part.facts.ratedW ?? 0) >= machine.brief.leastSupplyW! &&
               part.facts.supplyShape === supply.facts.supplyShape,

@@ -4,7 +4,7 @@ export const licence: FitRule = {
   id: 'licence',
   area: 'condition',
   severity: 'needs',
-  question: 'Is there a licence for the operating system, where the brief asks for one?',
+  question: 'Is there an OS licence, if your brief asks for one?',
   reads: [{ role: 'motherboard', facts: ['socket'] }],
   concerns: (machine) => machine.brief.needs.includes('licence'),
   check: (machine) =>
@@ -12,15 +12,15 @@ export const licence: FitRule = {
       ? []
       : [
           {
-            what: 'The brief asks for a licence for the operating system; there is none',
+            what: 'Your brief asks for an OS licence; there is none',
             why: [
               citeAll(machine.all('motherboard'), 'licences in the build', '0'),
-              citeBrief('asks for', 'system licence'),
+              citeBrief('requires', 'OS licence'),
             ],
             fixes: [
               add('extra', 'a licence', (part) => part.facts.covers === 'licence'),
-              byHand('one comes with the donor or from an old machine', 'move it over', {
-                leavesOpen: 'it may be bound to its board',
+              byHand('one comes with the donor or an old PC', 'transfer it', {
+                leavesOpen: 'it may be tied to its board',
               }),
             ],
           },

@@ -5,7 +5,7 @@ export const lowBracket: FitRule = {
   id: 'low-bracket',
   area: 'condition',
   severity: 'needs',
-  question: 'Is the low bracket of the card there?',
+  question: 'Is the card’s low-profile bracket included?',
   reads: [
     { role: 'graphics', facts: ['lowProfile', 'lowBracketIncluded'] },
     { role: 'case', facts: ['lowProfileOnly'] },
@@ -20,11 +20,11 @@ export const lowBracket: FitRule = {
           card.facts.lowBracketIncluded === false && !machine.extra((facts) => facts.fixes === 'low-bracket'),
       )
       .map(([card, chassis]) => ({
-        what: `${partLabel(card)} comes without its low bracket: it cannot be screwed into ${partLabel(chassis)}`,
+        what: `${partLabel(card)} has no low-profile bracket: it cannot be fixed in ${partLabel(chassis)}`,
         why: [cite(card, 'lowBracketIncluded'), cite(chassis, 'lowProfileOnly')],
         fixes: [
-          add('extra', 'a low bracket', (part) => part.facts.fixes === 'low-bracket'),
-          byHand('cut the bracket', 'metalwork, half an hour'),
+          add('extra', 'a low-profile bracket', (part) => part.facts.fixes === 'low-bracket'),
+          byHand('cut the bracket', 'metalwork, 30 minutes'),
         ],
       })),
 }

@@ -6,7 +6,7 @@ export const m2Kind: FitRule = {
   id: 'm2-kind',
   area: 'connections',
   severity: 'stops',
-  question: 'Do the M.2 slots speak what their drives speak?',
+  question: 'Do the M.2 slots support the drives’ interface?',
   reads: [
     { role: 'storage', facts: ['interface', 'driveShape'] },
     { role: 'motherboard', facts: ['m2Nvme', 'm2Sata'] },
@@ -28,7 +28,7 @@ export const m2Kind: FitRule = {
 }
 
 const nvmeOnly = (drive: Part, board: Part): Clash => ({
-  what: `The M.2 slots of ${partLabel(board)} are for NVMe drives; ${partLabel(drive)} speaks SATA and is not seen`,
+  what: `${partLabel(drive)} is SATA; the M.2 slots of ${partLabel(board)} are NVMe only, so it is not detected`,
   why: [cite(drive, 'interface'), cite(board, 'm2Sata')],
   fixes: [
     replace(
@@ -41,7 +41,7 @@ const nvmeOnly = (drive: Part, board: Part): Clash => ({
 })
 
 const sataOnly = (drive: Part, board: Part): Clash => ({
-  what: `The M.2 slot of ${partLabel(board)} is for SATA drives; ${partLabel(drive)} is NVMe and is not seen`,
+  what: `${partLabel(drive)} is NVMe; the M.2 slot of ${partLabel(board)} is SATA only, so it is not detected`,
   why: [cite(drive, 'interface'), cite(board, 'm2Nvme')],
   fixes: [
     replace(
@@ -54,7 +54,7 @@ const sataOnly = (drive: Part, board: Part): Clash => ({
     ),
     replace(
       'motherboard',
-      'a board whose M.2 takes NVMe',
+      'a board with NVMe M.2',
       (part) =>
         part.facts.socket === board.facts.socket &&
         part.facts.m2Nvme === true &&

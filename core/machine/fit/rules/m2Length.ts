@@ -7,7 +7,7 @@ export const m2Length: FitRule = {
   id: 'm2-length',
   area: 'connections',
   severity: 'needs',
-  question: 'Does the board hold an M.2 card of that length?',
+  question: 'Does the M.2 drive’s length fit the board?',
   reads: [
     { role: 'storage', facts: ['m2LengthMm'] },
     { role: 'motherboard', facts: ['m2LongestMm'] },
@@ -27,7 +27,7 @@ export const m2Length: FitRule = {
 }
 
 const tooLong = (drive: Part, board: Part): Clash => ({
-  what: `${partLabel(drive)} is ${drive.facts.m2LengthMm} mm long; ${partLabel(board)} holds ${board.facts.m2LongestMm} mm`,
+  what: `${partLabel(drive)} is ${drive.facts.m2LengthMm} mm long; ${partLabel(board)} takes ${board.facts.m2LongestMm} mm`,
   why: [cite(drive, 'm2LengthMm'), cite(board, 'm2LongestMm')],
   fixes: [
     replace(
@@ -38,8 +38,8 @@ const tooLong = (drive: Part, board: Part): Clash => ({
         (facts.m2LengthMm ?? Infinity) <= board.facts.m2LongestMm! &&
         (facts.capacityGb ?? 0) >= (drive.facts.capacityGb ?? 0),
     ),
-    byHand('fix it with a pad where nothing is in its way', 'ten minutes', {
-      leavesOpen: 'only where no part of the board stands there',
+    byHand('secure it with a pad where nothing is in the way', 'ten minutes', {
+      leavesOpen: 'only if no board component is in the way',
     }),
   ],
 })

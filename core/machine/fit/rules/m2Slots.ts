@@ -6,7 +6,7 @@ export const m2Slots: FitRule = {
   id: 'm2-slots',
   area: 'connections',
   severity: 'stops',
-  question: 'Is there an M.2 slot for every drive of that shape?',
+  question: 'Is there an M.2 slot for every M.2 drive?',
   reads: [
     { role: 'storage', facts: ['interface'] },
     { role: 'motherboard', facts: ['m2Slots', 'socket'] },
@@ -16,14 +16,14 @@ export const m2Slots: FitRule = {
       .all('motherboard')
       .filter((board) => m2Drives(machine).length > board.facts.m2Slots! + carriers(machine))
       .map((board) => ({
-        what: `${m2Drives(machine).length} M.2 ${m2Drives(machine).length === 1 ? 'drive' : 'drives'} for ${board.facts.m2Slots} M.2 slots on ${partLabel(board)}`,
+        what: `${m2Drives(machine).length} M.2 ${m2Drives(machine).length === 1 ? 'drive' : 'drives'}, ${board.facts.m2Slots} M.2 slots on ${partLabel(board)}`,
         why: [
           citeAll(m2Drives(machine), 'M.2 drives', String(m2Drives(machine).length)),
           cite(board, 'm2Slots'),
         ],
         fixes: [
-          add('extra', 'a card that carries it in a slot', (part) => part.facts.fixes === 'carrier', {
-            leavesOpen: 'an old board does not start from it',
+          add('extra', 'an M.2 adapter card for a PCIe slot', (part) => part.facts.fixes === 'carrier', {
+            leavesOpen: 'old boards cannot boot from it',
           }),
           replace(
             'storage',

@@ -7,7 +7,7 @@ export const mainPlug: FitRule = {
   id: 'main-plug',
   area: 'connections',
   severity: 'stops',
-  question: 'Does the supply’s main plug go into the board?',
+  question: 'Does the PSU’s main connector fit the board?',
   reads: [
     { role: 'supply', facts: ['mainPlug'] },
     { role: 'motherboard', facts: ['mainPlug'] },
@@ -22,7 +22,7 @@ export const mainPlug: FitRule = {
           ),
       )
       .map(([supply, board]) => ({
-        what: `${partLabel(supply)} has the main plug ${supply.facts.mainPlug}; ${partLabel(board)} takes ${board.facts.mainPlug}`,
+        what: `${partLabel(supply)} has the main connector ${supply.facts.mainPlug}; ${partLabel(board)} takes ${board.facts.mainPlug}`,
         why: [cite(supply, 'mainPlug'), cite(board, 'mainPlug')],
         // twenty pins in a socket of twenty-four start most boards, with less for the slots
         ...(supply.facts.mainPlug === 'ATX20' && board.facts.mainPlug === 'ATX24'
@@ -37,7 +37,7 @@ export const mainPlug: FitRule = {
           ),
           replace(
             'supply',
-            `a supply with ${board.facts.mainPlug}`,
+            `a PSU with ${board.facts.mainPlug}`,
             (part) => part.facts.mainPlug === board.facts.mainPlug,
           ),
           replace(

@@ -6,7 +6,7 @@ export const managed: FitRule = {
   id: 'managed',
   area: 'condition',
   severity: 'needs',
-  question: 'Has the firm that it came from let it go?',
+  question: 'Has the company removed its remote management?',
   reads: [{ role: 'motherboard', facts: ['managed'] }],
   concerns: (machine) => machine.all('motherboard').some(({ facts }) => facts.managed !== undefined),
   check: (machine) =>
@@ -14,11 +14,11 @@ export const managed: FitRule = {
       .all('motherboard')
       .filter(({ facts }) => facts.managed === true)
       .map((board) => ({
-        what: `${partLabel(board)} is still managed by a firm: it can lock itself once it is online`,
-        why: [cite(board, 'managed'), citeAll([board], 'let go', 'no')],
+        what: `${partLabel(board)} is still managed by a company: it can lock itself once online`,
+        why: [cite(board, 'managed'), citeAll([board], 'released', 'no')],
         fixes: [
-          byHand('have the seller let it go first', 'a message, before it is paid', {
-            leavesOpen: 'who resells for a firm often cannot',
+          byHand('ask the seller to have it released', 'one message before you pay', {
+            leavesOpen: 'company resellers often cannot do this',
           }),
           replace(
             'motherboard',

@@ -6,7 +6,7 @@ export const memoryCapacity: FitRule = {
   id: 'memory-capacity',
   area: 'platform',
   severity: 'stops',
-  question: 'Does the board take so much memory?',
+  question: 'Does the board support this much memory?',
   reads: [
     { role: 'memory', facts: ['capacityGb'] },
     { role: 'motherboard', facts: ['maxMemoryGb'] },
@@ -21,8 +21,8 @@ export const memoryCapacity: FitRule = {
       .map((board) => ({
         what:
           memoryGbOf(machine) > board.facts.maxMemoryGb!
-            ? `${memoryGbOf(machine)} GB is more than the ${board.facts.maxMemoryGb} GB that ${partLabel(board)} takes`
-            : `A module of ${largestModule(machine)} GB is more than the ${mostAModule(board)} GB that a slot of ${partLabel(board)} takes`,
+            ? `${memoryGbOf(machine)} GB is more than the ${board.facts.maxMemoryGb} GB ${partLabel(board)} supports`
+            : `A ${largestModule(machine)} GB module is more than the ${mostAModule(board)} GB per slot ${partLabel(board)} supports`,
         why: [
           citeAll(machine.all('memory'), 'capacity', `${memoryGbOf(machine)} GB`),
           cite(board, 'maxMemoryGb'),
@@ -30,7 +30,7 @@ export const memoryCapacity: FitRule = {
         fixes: [
           replace(
             'memory',
-            `${board.facts.maxMemoryGb} GB at most`,
+            `at most ${board.facts.maxMemoryGb} GB`,
             (part) =>
               part.facts.memoryGeneration === board.facts.memoryGeneration &&
               part.facts.module !== 'laptop' &&

@@ -5,7 +5,7 @@ export const memoryChannels: FitRule = {
   id: 'memory-channels',
   area: 'platform',
   severity: 'costs',
-  question: 'Are both channels of memory filled?',
+  question: 'Are both memory channels used?',
   reads: [
     { role: 'memory', facts: ['kitCount', 'memoryGeneration', 'capacityGb'] },
     { role: 'motherboard', facts: ['memorySlots'] },
@@ -17,12 +17,12 @@ export const memoryChannels: FitRule = {
       : machine.all('motherboard').map((board) => {
           const [memory] = machine.all('memory') as [ReturnType<typeof machine.all>[number]]
           return {
-            what: 'One module fills one channel of two: the CPU waits for memory, about 12 % a frame on its side',
+            what: 'One module uses one of two channels: about 12 % more CPU time per frame',
             why: [citeAll(machine.all('memory'), 'modules', '1'), cite(board, 'memorySlots')],
             fixes: [
               add(
                 'memory',
-                `a second module of ${memory.facts.capacityGb} GB`,
+                `a second ${memory.facts.capacityGb} GB module`,
                 (part) =>
                   part.facts.kitCount === 1 &&
                   part.facts.capacityGb === memory.facts.capacityGb &&

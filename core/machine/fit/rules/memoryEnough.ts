@@ -9,7 +9,7 @@ export const memoryEnough: FitRule = {
   id: 'memory-enough',
   area: 'platform',
   severity: 'costs',
-  question: 'Is there memory enough for games of today?',
+  question: 'Is there enough memory for today’s games?',
   reads: [
     { role: 'memory', facts: ['capacityGb'] },
     { role: 'graphics', facts: [] },
@@ -20,10 +20,10 @@ export const memoryEnough: FitRule = {
     const memory = machine.all('memory')
     return [
       {
-        what: `${gigabytes} GB of memory is short for games of today: they stutter while they fetch from the drive`,
+        what: `${gigabytes} GB of memory is not enough for today’s games: expect stutter`,
         why: [
           citeAll(memory, 'capacity', `${gigabytes} GB`),
-          citeAll(machine.all('graphics'), 'draws for', 'games'),
+          citeAll(machine.all('graphics'), 'draws', 'games'),
         ],
         ...(gigabytes > wantedGb / 2 ? { severity: 'hints' as const } : {}),
         fixes: [

@@ -5,7 +5,7 @@ export const memoryGeneration: FitRule = {
   id: 'memory-generation',
   area: 'platform',
   severity: 'stops',
-  question: 'Does the board take this generation of memory?',
+  question: 'Does the board support this memory generation?',
   reads: [
     { role: 'memory', facts: ['memoryGeneration'] },
     { role: 'motherboard', facts: ['memoryGeneration'] },
@@ -14,7 +14,7 @@ export const memoryGeneration: FitRule = {
     pairsOf(machine, 'memory', 'motherboard')
       .filter(([memory, board]) => memory.facts.memoryGeneration !== board.facts.memoryGeneration)
       .map(([memory, board]) => ({
-        what: `${partLabel(board)} takes ${board.facts.memoryGeneration}; ${partLabel(memory)} is ${memory.facts.memoryGeneration}: the notch sits elsewhere`,
+        what: `${partLabel(memory)} is ${memory.facts.memoryGeneration}; ${partLabel(board)} takes ${board.facts.memoryGeneration}: the notch is in a different place`,
         why: [cite(memory, 'memoryGeneration'), cite(board, 'memoryGeneration')],
         fixes: [
           replace(

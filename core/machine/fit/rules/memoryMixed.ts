@@ -4,7 +4,7 @@ export const memoryMixed: FitRule = {
   id: 'memory-mixed',
   area: 'platform',
   severity: 'hints',
-  question: 'Are all modules of one speed?',
+  question: 'Do all modules run at the same speed?',
   reads: [{ role: 'memory', facts: ['speedMts', 'memoryGeneration'] }],
   concerns: (machine) => machine.all('memory').length > 1,
   check(machine) {
@@ -13,15 +13,15 @@ export const memoryMixed: FitRule = {
     if (!first || !other) return []
     return [
       {
-        what: `Mixed modules run at the slower one’s ${Math.min(first.facts.speedMts!, other.facts.speedMts!)} MT/s, and not every pair starts`,
+        what: `Mixed modules run at the slower ${Math.min(first.facts.speedMts!, other.facts.speedMts!)} MT/s, and some pairs will not boot`,
         why: [cite(first, 'speedMts'), cite(other, 'speedMts')],
         fixes: [
-          byHand('try them together with a memory test', 'an hour of a memory test', {
-            leavesOpen: 'they may not start together',
+          byHand('run a memory test with both', 'one hour of memory test', {
+            leavesOpen: 'they may not boot together',
           }),
           replace(
             'memory',
-            'one kit for all',
+            'one matched kit',
             (part) =>
               part.facts.memoryGeneration === first.facts.memoryGeneration &&
               part.facts.module !== 'laptop' &&

@@ -5,7 +5,7 @@ export const memoryModule: FitRule = {
   id: 'memory-module',
   area: 'platform',
   severity: 'stops',
-  question: 'Are the modules of the kind the board takes?',
+  question: 'Are the modules the right type for the board?',
   reads: [
     { role: 'memory', facts: ['module'] },
     { role: 'motherboard', facts: ['module', 'formFactor'] },

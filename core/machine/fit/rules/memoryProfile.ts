@@ -9,7 +9,7 @@ export const memoryProfile: FitRule = {
   id: 'memory-profile',
   area: 'platform',
   severity: 'hints',
-  question: 'Does the CPU promise the memory’s speed?',
+  question: 'Is the memory speed within the CPU’s specification?',
   reads: [
     { role: 'memory', facts: ['speedMts'] },
     { role: 'cpu', facts: ['maxMemoryMts'] },
@@ -25,9 +25,9 @@ export const memoryProfile: FitRule = {
       )
       .map(([memory, cpu]) => {
         const modules = modulesOf(machine)
-        const many = modules >= 4 ? `, and ${modules} modules seldom reach a profile` : ''
+        const many = modules >= 4 ? `, and ${modules} modules rarely reach their profile` : ''
         return {
-          what: `${partLabel(cpu)} promises ${cpu.facts.maxMemoryMts} MT/s; ${memory.facts.speedMts} is a profile that may not hold${many}`,
+          what: `${partLabel(cpu)} is specified for ${cpu.facts.maxMemoryMts} MT/s; ${memory.facts.speedMts} is an overclocking profile that may not be stable${many}`,
           why: [
             modules >= 4
               ? citeAll(machine.all('memory'), 'modules', String(modules))
@@ -35,8 +35,8 @@ export const memoryProfile: FitRule = {
             cite(cpu, 'maxMemoryMts'),
           ] as const,
           fixes: [
-            byHand('set the profile and test the memory for an hour', 'an hour, once', {
-              leavesOpen: `it falls back to ${cpu.facts.maxMemoryMts} MT/s where it fails`,
+            byHand('enable the profile and run a memory test for an hour', 'one hour, once', {
+              leavesOpen: `falls back to ${cpu.facts.maxMemoryMts} MT/s if unstable`,
             }),
           ],
         }

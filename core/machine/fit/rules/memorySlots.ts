@@ -5,7 +5,7 @@ export const memorySlots: FitRule = {
   id: 'memory-slots',
   area: 'platform',
   severity: 'stops',
-  question: 'Are there slots enough for the modules?',
+  question: 'Are there enough memory slots?',
   reads: [
     { role: 'memory', facts: ['kitCount'] },
     { role: 'motherboard', facts: ['memorySlots'] },
@@ -15,7 +15,7 @@ export const memorySlots: FitRule = {
       .all('motherboard')
       .filter((board) => modulesOf(machine) > board.facts.memorySlots!)
       .map((board) => ({
-        what: `${modulesOf(machine)} modules for ${board.facts.memorySlots} ${board.facts.memorySlots === 1 ? 'slot' : 'slots'}`,
+        what: `${modulesOf(machine)} modules, ${board.facts.memorySlots} ${board.facts.memorySlots === 1 ? 'slot' : 'slots'}`,
         why: [
           citeAll(machine.all('memory'), 'modules', String(modulesOf(machine))),
           cite(board, 'memorySlots'),
@@ -23,7 +23,7 @@ export const memorySlots: FitRule = {
         fixes: [
           replace(
             'memory',
-            `a kit of ${board.facts.memorySlots} modules at most`,
+            `a kit of at most ${board.facts.memorySlots} modules`,
             (part) =>
               part.facts.memoryGeneration === board.facts.memoryGeneration &&
               (part.facts.kitCount ?? 99) <= board.facts.memorySlots!,

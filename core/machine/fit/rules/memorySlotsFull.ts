@@ -5,7 +5,7 @@ export const memorySlotsFull: FitRule = {
   id: 'memory-slots-full',
   area: 'platform',
   severity: 'hints',
-  question: 'Is there a memory slot left to add to?',
+  question: 'Is a memory slot left for an upgrade?',
   reads: [
     { role: 'memory', facts: ['kitCount', 'memoryGeneration', 'capacityGb'] },
     { role: 'motherboard', facts: ['memorySlots'] },
@@ -15,14 +15,14 @@ export const memorySlotsFull: FitRule = {
       .all('motherboard')
       .filter((board) => modulesOf(machine) === board.facts.memorySlots && memoryGbOf(machine) < 32)
       .map((board) => ({
-        what: `Every slot is taken by ${memoryGbOf(machine)} GB: more memory later means another kit, and this one sold`,
+        what: `All slots are used by ${memoryGbOf(machine)} GB: more memory later means replacing this kit`,
         why: [
           citeAll(machine.all('memory'), 'modules', String(modulesOf(machine))),
           cite(board, 'memorySlots'),
         ],
         fixes: [
-          byHand('leave it, and replace the kit some day', 'none', {
-            leavesOpen: 'the kit’s price less what it then fetches',
+          byHand('accept it, and replace the kit later', 'none', {
+            leavesOpen: 'price of a new kit minus the resale of this one',
           }),
           replace(
             'motherboard',

@@ -5,7 +5,7 @@ export const memorySpeed: FitRule = {
   id: 'memory-speed',
   area: 'platform',
   severity: 'hints',
-  question: 'Does the board run the memory at its speed?',
+  question: 'Does the board run the memory at full speed?',
   reads: [
     { role: 'memory', facts: ['speedMts'] },
     { role: 'motherboard', facts: ['maxMemoryMts'] },
@@ -14,8 +14,8 @@ export const memorySpeed: FitRule = {
     pairsOf(machine, 'memory', 'motherboard')
       .filter(([memory, board]) => memory.facts.speedMts! > board.facts.maxMemoryMts!)
       .map(([memory, board]) => ({
-        what: `${partLabel(memory)} runs at ${board.facts.maxMemoryMts} MT/s here, not at ${memory.facts.speedMts}`,
+        what: `${partLabel(memory)} runs at ${board.facts.maxMemoryMts} MT/s on this board instead of ${memory.facts.speedMts}`,
         why: [cite(memory, 'speedMts'), cite(board, 'maxMemoryMts')],
-        fixes: [byHand('leave it: slower memory of the same size is no cheaper', 'none')],
+        fixes: [byHand('accept it: slower memory of the same size costs no less', 'none')],
       })),
 }

@@ -5,7 +5,7 @@ export const noCooler: FitRule = {
   id: 'no-cooler',
   area: 'heat',
   severity: 'stops',
-  question: 'Does anything cool the CPU?',
+  question: 'Is there a CPU cooler?',
   reads: [{ role: 'cpu', facts: ['coolerIncluded'] }],
   concerns: (machine) => machine.all('cooler').length === 0,
   check: (machine) =>
@@ -13,7 +13,7 @@ export const noCooler: FitRule = {
       .all('cpu')
       .filter((cpu) => cpu.facts.coolerIncluded !== true)
       .map((cpu) => ({
-        what: `Nothing cools ${partLabel(cpu)}: none comes with it, none is chosen`,
+        what: `No cooler for ${partLabel(cpu)}: none included, none chosen`,
         why: [
           cite(cpu, 'coolerIncluded'),
           citeAll(

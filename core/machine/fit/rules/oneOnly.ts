@@ -8,7 +8,7 @@ export const oneOnly: FitRule = {
   id: 'one-only',
   area: 'platform',
   severity: 'stops',
-  question: 'Is there no more than one CPU, board, supply and case?',
+  question: 'Is there only one CPU, board, PSU and case?',
   reads: [],
   tellsUnknown: true,
   concerns: (machine) => machine.parts.some(({ role }) => single.includes(role)),
@@ -18,7 +18,7 @@ export const oneOnly: FitRule = {
       .map((role) => {
         const parts = machine.all(role) as readonly [Part, Part]
         return {
-          what: `${parts.length} of ${roleNames[role]} in one machine: ${parts.map(partLabel).join(', ')}`,
+          what: `${parts.length} × ${roleNames[role]} in one PC: ${parts.map(partLabel).join(', ')}`,
           why: [
             citeAll([parts[0]], roleNames[role], partLabel(parts[0])),
             citeAll([parts[1]], roleNames[role], partLabel(parts[1])),

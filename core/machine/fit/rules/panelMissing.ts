@@ -5,7 +5,7 @@ export const panelMissing: FitRule = {
   id: 'panel-missing',
   area: 'condition',
   severity: 'needs',
-  question: 'Are all panels of the case there?',
+  question: 'Are all case panels included?',
   reads: [{ role: 'case', facts: ['panelMissing'] }],
   check: (machine) =>
     machine
@@ -16,10 +16,10 @@ export const panelMissing: FitRule = {
       )
       .map((chassis) => ({
         what: `A panel of ${partLabel(chassis)} is missing: it stays open`,
-        why: [cite(chassis, 'panelMissing'), citeAll([chassis], 'panels brought', '0')],
+        why: [cite(chassis, 'panelMissing'), citeAll([chassis], 'panels included', '0')],
         fixes: [
           add('extra', 'a panel', (part) => part.facts.fixes === 'panel'),
-          byHand('cut one from sheet', 'an hour'),
+          byHand('cut one from sheet metal', 'an hour'),
         ],
       })),
 }

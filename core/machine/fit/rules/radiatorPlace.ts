@@ -5,7 +5,7 @@ export const radiatorPlace: FitRule = {
   id: 'radiator-place',
   area: 'space',
   severity: 'stops',
-  question: 'Is there a place for the radiator?',
+  question: 'Is there a mount for the radiator?',
   reads: [
     { role: 'cooler', facts: ['radiatorMm'] },
     { role: 'case', facts: ['radiatorMm'] },
@@ -15,17 +15,17 @@ export const radiatorPlace: FitRule = {
     pairsOf(machine, 'cooler', 'case')
       .filter(([cooler, chassis]) => !takesRadiator(chassis.facts.radiatorMm!, cooler.facts.radiatorMm!))
       .map(([cooler, chassis]) => ({
-        what: `A radiator of ${cooler.facts.radiatorMm} mm has no place in ${partLabel(chassis)} (${chassis.facts.radiatorMm} mm)`,
+        what: `No mount for a ${cooler.facts.radiatorMm} mm radiator in ${partLabel(chassis)} (takes ${chassis.facts.radiatorMm} mm)`,
         why: [cite(cooler, 'radiatorMm'), cite(chassis, 'radiatorMm')],
         fixes: [
           replace(
             'cooler',
-            'a cooler without one',
+            'a cooler without a radiator',
             (part) =>
               (part.facts.radiatorMm ?? 0) === 0 &&
               (part.facts.heightMm ?? Infinity) <= (chassis.facts.maxCoolerMm ?? 0),
           ),
-          replace('case', `a case for ${cooler.facts.radiatorMm} mm`, (part) =>
+          replace('case', `a case for a ${cooler.facts.radiatorMm} mm radiator`, (part) =>
             takesRadiator(part.facts.radiatorMm ?? 0, cooler.facts.radiatorMm!),
           ),
         ],

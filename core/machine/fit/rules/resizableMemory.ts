@@ -6,7 +6,7 @@ export const resizableMemory: FitRule = {
   id: 'resizable-memory',
   area: 'connections',
   severity: 'costs',
-  question: 'Does the board give the card all its memory at once?',
+  question: 'Does the board support resizable BAR for the card?',
   reads: [
     { role: 'graphics', facts: ['needsResizable'] },
     { role: 'motherboard', facts: ['resizableMemory'] },
@@ -16,22 +16,22 @@ export const resizableMemory: FitRule = {
     pairsOf(machine, 'graphics', 'motherboard')
       .filter(([card, board]) => card.facts.needsResizable === true && board.facts.resizableMemory === false)
       .map(([card, board]) => ({
-        what: `${partLabel(card)} is slow without resizable memory access; ${partLabel(board)} has none`,
+        what: `${partLabel(card)} is slow without resizable BAR; ${partLabel(board)} does not support it`,
         why: [cite(card, 'needsResizable'), cite(board, 'resizableMemory')],
         fixes: [
           replace(
             'graphics',
-            'a card that does without',
+            'a card that does not need it',
             ({ facts }) =>
               facts.needsResizable !== true &&
               (facts.graphicsIndex ?? 0) >= 0.75 * (card.facts.graphicsIndex ?? 0),
           ),
           replace(
             'motherboard',
-            'a board that has it',
+            'a board that supports it',
             ({ facts }) => facts.socket === board.facts.socket && facts.resizableMemory === true,
           ),
-          byHand('look for a newer firmware', 'ten minutes', {
+          byHand('check for a newer BIOS', 'ten minutes', {
             leavesOpen: 'many old boards never got one',
           }),
         ],

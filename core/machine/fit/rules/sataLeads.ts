@@ -7,7 +7,7 @@ export const sataLeads: FitRule = {
   id: 'sata-leads',
   area: 'connections',
   severity: 'needs',
-  question: 'Has the supply a lead for every SATA drive?',
+  question: 'Is there a SATA power connector for every SATA device?',
   reads: [
     { role: 'storage', facts: ['interface'] },
     { role: 'supply', facts: ['sataLeads'] },
@@ -26,18 +26,18 @@ export const sataLeads: FitRule = {
       if (taken <= there || cabledDrives(machine).length === 0) return []
       return [
         {
-          what: `${taken} things need a SATA power lead; ${partLabel(supply)} has ${supply.facts.sataLeads}`,
+          what: `${taken} devices need SATA power; ${partLabel(supply)} has ${supply.facts.sataLeads} connectors`,
           why: [
-            citeAll(cabledDrives(machine), 'SATA power leads wanted', String(taken)),
+            citeAll(cabledDrives(machine), 'SATA power connectors needed', String(taken)),
             cite(supply, 'sataLeads'),
           ] as const,
           fixes: [
-            add('extra', 'a splitter for SATA power', (part) => part.facts.feedsTo === 'sata', {
+            add('extra', 'a SATA power splitter', (part) => part.facts.feedsTo === 'sata', {
               limitW: 54,
             }),
             replace(
               'supply',
-              `a supply with ${taken} SATA leads`,
+              `a PSU with ${taken} SATA power connectors`,
               (part) =>
                 (part.facts.sataLeads ?? 0) >= taken &&
                 part.facts.supplyShape === supply.facts.supplyShape &&

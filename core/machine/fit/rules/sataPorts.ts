@@ -22,7 +22,7 @@ export const sataPorts: FitRule = {
       if (cabledDrives(machine).length <= free) return []
       return [
         {
-          what: `${cabledDrives(machine).length} SATA drives for ${free} ports on ${partLabel(board)}${lost > 0 ? `: ${lost} fall away since M.2 is full` : ''}`,
+          what: `${cabledDrives(machine).length} SATA drives, ${free} ports on ${partLabel(board)}${lost > 0 ? `: the M.2 slot disables ${lost}` : ''}`,
           why: [
             citeAll(cabledDrives(machine), 'SATA drives', String(cabledDrives(machine).length)),
             cite(board, lost > 0 ? 'm2SharesSata' : 'sataPorts'),
@@ -38,7 +38,7 @@ export const sataPorts: FitRule = {
             ),
             replace(
               'storage',
-              'one larger drive for several',
+              'one larger drive instead of several',
               (part) =>
                 part.facts.interface === 'sata' &&
                 (part.facts.capacityGb ?? 0) >=

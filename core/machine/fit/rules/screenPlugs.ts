@@ -15,7 +15,7 @@ export const screenPlugs: FitRule = {
   id: 'screen-plugs',
   area: 'connections',
   severity: 'needs',
-  question: 'Is there an output that the screen takes?',
+  question: 'Is there an output that fits your monitor?',
   reads: [],
   tellsUnknown: true,
   concerns: (machine) => machine.brief.screenPlugs.length > 0 && sourcesOf(machine).length > 0,
@@ -30,10 +30,10 @@ export const screenPlugs: FitRule = {
         .filter(({ facts }) => facts.outputs === undefined)
         .map((part) => notTold(part, 'outputs'))
     return known.map((part) => ({
-      what: `${partLabel(part)} gives ${part.facts.outputs!.join(', ')}; the screen takes ${wanted.join(', ')}`,
-      why: [cite(part, 'outputs'), citeBrief('the screen takes', wanted.join(', '))] as const,
+      what: `${partLabel(part)} has ${part.facts.outputs!.join(', ')}; your monitor takes ${wanted.join(', ')}`,
+      why: [cite(part, 'outputs'), citeBrief('monitor inputs', wanted.join(', '))] as const,
       fixes: [
-        add('extra', 'an adapter for the screen', ({ facts }) => turns(facts, part.facts.outputs!, wanted)),
+        add('extra', 'a display adapter', ({ facts }) => turns(facts, part.facts.outputs!, wanted)),
         replace(
           'graphics',
           'a card with that output',

@@ -5,7 +5,7 @@ export const screwsMissing: FitRule = {
   id: 'screws-missing',
   area: 'condition',
   severity: 'hints',
-  question: 'Are the screws and stand-offs there?',
+  question: 'Are screws and standoffs included?',
   reads: [{ role: 'case', facts: ['screwsMissing'] }],
   check: (machine) =>
     machine
@@ -15,11 +15,11 @@ export const screwsMissing: FitRule = {
           chassis.facts.screwsMissing === true && !machine.extra((facts) => facts.fixes === 'screws'),
       )
       .map((chassis) => ({
-        what: `${partLabel(chassis)} comes without its screws and stand-offs`,
-        why: [cite(chassis, 'screwsMissing'), citeAll([chassis], 'screws brought', '0')],
+        what: `${partLabel(chassis)} has no screws and standoffs`,
+        why: [cite(chassis, 'screwsMissing'), citeAll([chassis], 'screws included', '0')],
         fixes: [
           add('extra', 'a bag of screws', (part) => part.facts.fixes === 'screws'),
-          byHand('from the drawer', 'none'),
+          byHand('from your spares', 'none'),
         ],
       })),
 }

@@ -5,7 +5,7 @@ export const securityModule: FitRule = {
   id: 'security-module',
   area: 'platform',
   severity: 'needs',
-  question: 'Has the board the security module the operating system asks for?',
+  question: 'Does the board have the TPM the OS requires?',
   reads: [{ role: 'motherboard', facts: ['securityModule', 'socket'] }],
   concerns: (machine) => machine.brief.needsSecurityModule,
   check: (machine) =>
@@ -13,15 +13,15 @@ export const securityModule: FitRule = {
       .all('motherboard')
       .filter((board) => !board.facts.securityModule)
       .map((board) => ({
-        what: `${partLabel(board)} has no security module, which the operating system asks for`,
-        why: [cite(board, 'securityModule'), citeBrief('operating system', 'asks for a security module')],
+        what: `${partLabel(board)} has no TPM, which the OS requires`,
+        why: [cite(board, 'securityModule'), citeBrief('operating system', 'requires a TPM')],
         fixes: [
           replace(
             'motherboard',
-            'a board with one',
+            'a board with a TPM',
             (part) => part.facts.socket === board.facts.socket && part.facts.securityModule === true,
           ),
-          byHand('take a system that does not ask', 'install another one', {
+          byHand('use an OS that does not need it', 'install another OS', {
             leavesOpen: 'fewer programs run on it',
           }),
         ],

@@ -6,7 +6,7 @@ export const sharedMemory: FitRule = {
   id: 'shared-memory',
   area: 'platform',
   severity: 'costs',
-  question: 'Is there memory enough for graphics that takes its own from it?',
+  question: 'Is there enough memory for integrated graphics?',
   reads: [
     { role: 'cpu', facts: ['integratedGraphics'] },
     { role: 'memory', facts: ['capacityGb', 'memoryGeneration'] },
@@ -18,7 +18,7 @@ export const sharedMemory: FitRule = {
     memoryGbOf(machine) >= 16
       ? []
       : machine.all('cpu').map((cpu) => ({
-          what: `Graphics of the CPU takes about 2 GB of ${memoryGbOf(machine)}: too little is left`,
+          what: `Integrated graphics use about 2 GB of ${memoryGbOf(machine)} GB: too little is left`,
           why: [
             cite(cpu, 'integratedGraphics'),
             citeAll(machine.all('memory'), 'capacity', `${memoryGbOf(machine)} GB`),

@@ -5,7 +5,7 @@ export const shield: FitRule = {
   id: 'shield',
   area: 'condition',
   severity: 'needs',
-  question: 'Is the board’s shield there?',
+  question: 'Is the I/O shield included?',
   reads: [
     { role: 'motherboard', facts: ['shieldIncluded'] },
     { role: 'case', facts: ['boardSizes'] },
@@ -17,11 +17,11 @@ export const shield: FitRule = {
           board.facts.shieldIncluded === false && !machine.extra((facts) => facts.fixes === 'shield'),
       )
       .map(([board, chassis]) => ({
-        what: `${partLabel(board)} comes without its shield: a hole at the back of ${partLabel(chassis)}`,
+        what: `${partLabel(board)} has no I/O shield: an open hole at the back of ${partLabel(chassis)}`,
         why: [cite(board, 'shieldIncluded'), cite(chassis, 'boardSizes')],
         fixes: [
-          add('extra', 'a shield for the board', (part) => part.facts.fixes === 'shield'),
-          byHand('leave the hole', 'none', { leavesOpen: 'dust, and fingers' }),
+          add('extra', 'an I/O shield for the board', (part) => part.facts.fixes === 'shield'),
+          byHand('leave it open', 'none', { leavesOpen: 'dust and exposed contacts' }),
         ],
       })),
 }

@@ -7,7 +7,7 @@ export const slotLanes: FitRule = {
   id: 'slot-lanes',
   area: 'connections',
   severity: 'costs',
-  question: 'Is the slot wide and new enough for the card?',
+  question: 'Does the slot have enough PCIe bandwidth for the card?',
   reads: [
     { role: 'graphics', facts: ['lanes', 'pcieVersion'] },
     { role: 'motherboard', facts: ['lanes', 'pcieVersion'] },
@@ -24,13 +24,13 @@ export const slotLanes: FitRule = {
       const version = Math.min(card.facts.pcieVersion!, board.facts.pcieVersion!)
       return [
         {
-          what: `${partLabel(card)} runs on ${lanes} lanes of PCIe ${version} here: about ${Math.round(100 * (1 - share))} % of its frames are lost`,
+          what: `${partLabel(card)} runs at PCIe ${version} ×${lanes} here: about ${Math.round(100 * (1 - share))} % lower fps`,
           why: [cite(card, 'lanes'), cite(board, 'pcieVersion')] as const,
           ...(share > 0.97 ? { severity: 'hints' as const } : {}),
           fixes: [
             replace(
               'motherboard',
-              'a board with a better slot',
+              'a board with a faster slot',
               (part) => part.facts.socket === board.facts.socket && (slotShareOf(card, part) ?? 0) > share,
             ),
           ],

@@ -7,7 +7,7 @@ export const slotPower: FitRule = {
   id: 'slot-power',
   area: 'power',
   severity: 'stops',
-  question: 'Does the slot give what the card draws from it?',
+  question: 'Does the slot deliver the power the card draws?',
   reads: [
     { role: 'graphics', facts: ['boardPowerW', 'sixPinLeads', 'eightPinLeads'] },
     { role: 'motherboard', facts: ['slotW'] },
@@ -26,15 +26,15 @@ export const slotPower: FitRule = {
       if (drawn <= gives) return []
       return [
         {
-          what: `${partLabel(card)} draws ${Math.round(drawn)} W from its slot; ${partLabel(board)} gives ${gives} W there`,
+          what: `${partLabel(card)} draws ${Math.round(drawn)} W from its slot; ${partLabel(board)} delivers ${gives} W`,
           why: [cite(card, 'boardPowerW'), cite(board, 'slotW')] as const,
           fixes: [
             replace(
               'graphics',
-              `a card of ${gives} W at most`,
+              `a card that draws at most ${gives} W from the slot`,
               (part) => (part.facts.boardPowerW ?? Infinity) <= gives,
               {
-                leavesOpen: 'fewer frames',
+                leavesOpen: 'lower fps',
               },
             ),
           ],

@@ -30,9 +30,9 @@ export const slotsCovered: FitRule = {
       const last = others[0] ?? graphics.at(-1)!
       return [
         {
-          what: `${graphics.length + others.length} cards take ${needed} slots of ${partLabel(board)}, which has ${slots}`,
+          what: `${graphics.length + others.length} cards need ${needed} slots; ${partLabel(board)} has ${slots}`,
           why: [
-            citeAll([...graphics, ...others], 'slots they take', String(needed)),
+            citeAll([...graphics, ...others], 'slots needed', String(needed)),
             cite(board, 'expansionSlots'),
           ] as const,
           fixes: [
@@ -44,7 +44,7 @@ export const slotsCovered: FitRule = {
             ),
             remove(
               last,
-              `leave ${partLabel(last)} out${others.length > 0 ? '; the same comes as a stick for USB' : ''}`,
+              `leave out ${partLabel(last)}${others.length > 0 ? '; use a USB version instead' : ''}`,
             ),
           ],
         },

@@ -6,7 +6,7 @@ export const smallDriveMount: FitRule = {
   id: 'small-drive-mount',
   area: 'space',
   severity: 'needs',
-  question: 'Is there a mount for every 2.5 inch drive?',
+  question: 'Is there a mount for every 2.5-inch drive?',
   reads: [
     { role: 'storage', facts: ['drive', 'interface'] },
     { role: 'case', facts: ['bays25', 'bays35'] },
@@ -24,11 +24,11 @@ export const smallDriveMount: FitRule = {
       if (small.length <= places) return []
       return [
         {
-          what: `${small.length} small drives for ${chassis.facts.bays25} mounts in ${partLabel(chassis)}`,
-          why: [citeAll(small, '2.5 inch drives', String(small.length)), cite(chassis, 'bays25')] as const,
+          what: `${small.length} 2.5-inch drives, ${chassis.facts.bays25} mounts in ${partLabel(chassis)}`,
+          why: [citeAll(small, '2.5-inch drives', String(small.length)), cite(chassis, 'bays25')] as const,
           fixes: [
-            add('extra', 'a frame for a 3.5 inch bay', (part) => part.facts.fixes === 'bay'),
-            byHand('tape it behind the board', 'strong tape: a small drive has nothing that moves'),
+            add('extra', 'a 3.5-inch bay adapter', (part) => part.facts.fixes === 'bay'),
+            byHand('tape it behind the board', 'strong tape; an SSD has no moving parts'),
           ],
         },
       ]

@@ -4,7 +4,7 @@ export const smallestDrive: FitRule = {
   id: 'smallest-drive',
   area: 'rules',
   severity: 'costs',
-  question: 'Is the largest drive as large as your rule asks for?',
+  question: 'Does the largest drive meet your minimum size?',
   reads: [{ role: 'storage', facts: ['capacityGb', 'interface'] }],
   concerns: (machine) => machine.brief.smallestDriveGb !== null,
   check(machine) {
@@ -14,12 +14,12 @@ export const smallestDrive: FitRule = {
     const fits = (capacityGb?: number) => (capacityGb ?? 0) >= wanted
     return [
       {
-        what: `The largest drive holds ${largest.facts.capacityGb} GB; your rule asks for ${wanted} GB`,
-        why: [cite(largest, 'capacityGb'), citeBrief('smallest drive', `${wanted} GB`)],
+        what: `The largest drive is ${largest.facts.capacityGb} GB; your rule asks for ${wanted} GB`,
+        why: [cite(largest, 'capacityGb'), citeBrief('minimum drive size', `${wanted} GB`)],
         fixes: [
           replace(
             'storage',
-            `a drive of ${wanted} GB`,
+            `a ${wanted} GB drive`,
             (part) =>
               fits(part.facts.capacityGb) &&
               part.facts.interface === largest.facts.interface &&

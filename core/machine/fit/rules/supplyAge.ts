@@ -10,7 +10,7 @@ export const supplyAge: FitRule = {
   id: 'supply-age',
   area: 'power',
   severity: 'costs',
-  question: 'Is the supply young enough, and of a known make?',
+  question: 'Is the PSU new enough and rated for efficiency?',
   reads: [{ role: 'supply', facts: ['year', 'efficiency'] }],
   tellsUnknown: true,
   concerns: (machine) => machine.all('supply').length > 0,
@@ -22,7 +22,7 @@ export const supplyAge: FitRule = {
       const withCard = machine.all('graphics').some(({ facts }) => hasPlugs(facts))
       return [
         {
-          what: `${partLabel(supply)} ${isOld ? `is ${machine.brief.year - year} years old` : 'carries no efficiency mark'}${withCard ? ', and a card with plugs hangs on it' : ''}`,
+          what: `${partLabel(supply)} ${isOld ? `is ${machine.brief.year - year} years old` : 'has no 80 PLUS label'}${withCard ? ' and powers a card with its own connectors' : ''}`,
           why: [
             cite(supply, isOld ? 'year' : 'efficiency'),
             citeBrief('year of the build', String(machine.brief.year)),
@@ -31,7 +31,7 @@ export const supplyAge: FitRule = {
           fixes: [
             replace(
               'supply',
-              'a younger supply with a mark',
+              'a newer PSU with an 80 PLUS label',
               (part) =>
                 machine.brief.year - (part.facts.year ?? 0) < oldFrom &&
                 part.facts.efficiency !== undefined &&

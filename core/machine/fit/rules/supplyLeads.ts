@@ -6,7 +6,7 @@ export const supplyLeads: FitRule = {
   id: 'supply-leads',
   area: 'power',
   severity: 'stops',
-  question: 'Are the modular leads the supply’s own?',
+  question: 'Are the modular cables the PSU’s own?',
   reads: [{ role: 'supply', facts: ['ownLeads'] }],
   tellsUnknown: true,
   concerns: (machine) => machine.all('supply').some(({ facts }) => facts.ownLeads !== undefined),
@@ -15,12 +15,12 @@ export const supplyLeads: FitRule = {
       .all('supply')
       .filter(({ facts }) => facts.ownLeads === false)
       .map((supply) => ({
-        what: `The leads of ${partLabel(supply)} are of another supply: they kill board and drives`,
-        why: [cite(supply, 'ownLeads'), citeAll([supply], 'leads', 'of another supply')] as const,
+        what: `The cables of ${partLabel(supply)} belong to another PSU: they can destroy the board and drives`,
+        why: [cite(supply, 'ownLeads'), citeAll([supply], 'leads', 'from another PSU')] as const,
         fixes: [
           replace(
             'supply',
-            'a supply with leads of its own',
+            'a PSU with its own cables',
             (part) =>
               part.facts.ownLeads !== false &&
               part.facts.supplyShape === supply.facts.supplyShape &&

@@ -5,7 +5,7 @@ export const supplyLength: FitRule = {
   id: 'supply-length',
   area: 'space',
   severity: 'stops',
-  question: 'Is the supply short enough for the case?',
+  question: 'Is the PSU short enough for the case?',
   reads: [
     { role: 'supply', facts: ['lengthMm'] },
     { role: 'case', facts: ['maxSupplyMm'] },
@@ -14,17 +14,17 @@ export const supplyLength: FitRule = {
     pairsOf(machine, 'supply', 'case')
       .filter(([supply, chassis]) => supply.facts.lengthMm! > chassis.facts.maxSupplyMm!)
       .map(([supply, chassis]) => ({
-        what: `${partLabel(supply)} is ${supply.facts.lengthMm} mm long; ${partLabel(chassis)} has ${chassis.facts.maxSupplyMm} mm`,
+        what: `${partLabel(supply)} is ${supply.facts.lengthMm} mm long; ${partLabel(chassis)} takes ${chassis.facts.maxSupplyMm} mm`,
         why: [cite(supply, 'lengthMm'), cite(chassis, 'maxSupplyMm')],
         fixes: [
           replace(
             'supply',
-            `a supply of ${chassis.facts.maxSupplyMm} mm at most`,
+            `a PSU of at most ${chassis.facts.maxSupplyMm} mm`,
             (part) =>
               (part.facts.lengthMm ?? Infinity) <= chassis.facts.maxSupplyMm! &&
               part.facts.supplyShape === supply.facts.supplyShape,
           ),
-          replace('case', 'a longer case', (part) => (part.facts.maxSupplyMm ?? 0) >= supply.facts.lengthMm!),
+          replace('case', 'a deeper case', (part) => (part.facts.maxSupplyMm ?? 0) >= supply.facts.lengthMm!),
         ],
       })),
 }

@@ -9,7 +9,7 @@ export const supplyPeak: FitRule = {
   id: 'supply-peak',
   area: 'power',
   severity: 'needs',
-  question: 'Is the supply rated for the card’s short peaks?',
+  question: 'Is the PSU rated for the card’s power spikes?',
   reads: [{ role: 'supply', facts: ['ratedW'] }],
   concerns: (machine) => machine.all('graphics').length > 0,
   check(machine) {
@@ -24,18 +24,18 @@ export const supplyPeak: FitRule = {
     })
     if (low.length === 0) return unknown.length > 0 ? [{ unknown }] : []
     return low.map((supply) => ({
-      what: `Short peaks of ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} gives ${Math.round(ratedNow(supply, year, power))} W and may switch off`,
+      what: `Power spikes reach ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} is rated for ${Math.round(ratedNow(supply, year, power))} W and may shut down`,
       why: [cite(card, 'boardPowerW'), cite(supply, 'ratedW')] as const,
       fixes: [
         replace(
           'supply',
-          `a supply of ${Math.ceil(peak)} W`,
+          `a ${Math.ceil(peak)} W PSU`,
           (part) =>
             ratedNow(part, year, power) >= peak && part.facts.supplyShape === supply.facts.supplyShape,
         ),
         replace(
           'supply',
-          'one of another shape',
+          'one of another form factor',
           (part) =>
             ratedNow(part, year, power) >= peak && part.facts.supplyShape !== supply.facts.supplyShape,
         ),
@@ -43,7 +43,7 @@ export const supplyPeak: FitRule = {
           'graphics',
           'a card that draws less',
           (part) => (part.facts.boardPowerW ?? Infinity) < (card.facts.boardPowerW ?? 0),
-          { leavesOpen: 'fewer frames' },
+          { leavesOpen: 'lower fps' },
         ),
       ],
     }))

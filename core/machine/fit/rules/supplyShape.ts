@@ -5,7 +5,7 @@ export const supplyShape: FitRule = {
   id: 'supply-shape',
   area: 'space',
   severity: 'stops',
-  question: 'Does the supply’s shape go into the case?',
+  question: 'Does the PSU form factor fit the case?',
   reads: [
     { role: 'supply', facts: ['supplyShape'] },
     { role: 'case', facts: ['supplyShapes'] },
@@ -18,26 +18,26 @@ export const supplyShape: FitRule = {
           !(goesWithPlate(supply, chassis) && machine.extra((facts) => facts.fixes === 'plate')),
       )
       .map(([supply, chassis]) => ({
-        what: `${partLabel(chassis)} takes ${chassis.facts.supplyShapes!.join(', ')} supplies; ${partLabel(supply)} is ${supply.facts.supplyShape}`,
+        what: `${partLabel(supply)} is ${supply.facts.supplyShape}; ${partLabel(chassis)} takes ${chassis.facts.supplyShapes!.join(', ')}`,
         why: [cite(supply, 'supplyShape'), cite(chassis, 'supplyShapes')],
         ...(goesWithPlate(supply, chassis) ? { severity: 'needs' as const } : {}),
         fixes: [
           ...(goesWithPlate(supply, chassis)
             ? [
-                byHand('screw it in with its plate', 'the plate lies in the box of most, ten minutes', {
-                  leavesOpen: 'short leads',
+                byHand('use its adapter bracket', 'usually included with the PSU, ten minutes', {
+                  leavesOpen: 'short cables',
                 }),
-                add('extra', 'a plate for it', (part) => part.facts.fixes === 'plate'),
+                add('extra', 'an adapter bracket', (part) => part.facts.fixes === 'plate'),
               ]
             : []),
-          replace('supply', `a supply of shape ${chassis.facts.supplyShapes!.join(' or ')}`, (part) =>
+          replace('supply', `a ${chassis.facts.supplyShapes!.join(' or ')} PSU`, (part) =>
             chassis.facts.supplyShapes!.includes(part.facts.supplyShape ?? ''),
           ),
           replace('case', `a case for ${supply.facts.supplyShape}`, (part) =>
             (part.facts.supplyShapes ?? []).includes(supply.facts.supplyShape!),
           ),
-          byHand('a plate of metal, or the supply outside', 'metalwork, two hours', {
-            leavesOpen: 'looks, and dust',
+          byHand('make a metal bracket, or mount the PSU outside', 'metalwork, two hours', {
+            leavesOpen: 'appearance and dust',
           }),
         ],
       })),

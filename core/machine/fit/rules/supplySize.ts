@@ -12,7 +12,7 @@ export const supplySize: FitRule = {
   id: 'supply-size',
   area: 'power',
   severity: 'needs',
-  question: 'Is the supply as large as the draw and your rule ask for?',
+  question: 'Does the PSU rating cover the load and your rule?',
   reads: [
     { role: 'supply', facts: ['ratedW', 'year'] },
     { role: 'cpu', facts: ['limitW'] },
@@ -43,18 +43,18 @@ function judged(machine: MachineRead, supply: Part): Outcome[] {
   const enough = (part: Part) => ratedNow(part, year, power) >= asks
   return [
     {
-      what: `${partLabel(supply)} is rated for ${Math.round(now)} W${now < supply.facts.ratedW ? ' at its age' : ''}; ${reasons[severity]} ${Math.ceil(asks)} W (${severity === 'stops' ? 'all at their limits' : severity === 'needs' && asks === least ? `${leastOverDraw} × the sustained draw` : supplyRuleText(supplyRule, power)}, ${Math.round(draw.sustained)} W)`,
-      why: [cite(supply, 'ratedW'), citeBrief('size of supply', `${Math.ceil(asks)} W`)],
+      what: `${partLabel(supply)} is rated for ${Math.round(now)} W${now < supply.facts.ratedW ? ' at its age' : ''}; ${reasons[severity]} ${Math.ceil(asks)} W (${severity === 'stops' ? 'all parts at their limits' : severity === 'needs' && asks === least ? `${leastOverDraw} × the sustained draw` : supplyRuleText(supplyRule, power)}, ${Math.round(draw.sustained)} W)`,
+      why: [cite(supply, 'ratedW'), citeBrief('PSU rating', `${Math.ceil(asks)} W`)],
       severity,
       fixes: [
         replace(
           'supply',
-          `a supply of ${Math.ceil(asks)} W`,
+          `a ${Math.ceil(asks)} W PSU`,
           (part) => enough(part) && part.facts.supplyShape === supply.facts.supplyShape,
         ),
         replace(
           'supply',
-          'one of another shape',
+          'one of another form factor',
           (part) => enough(part) && part.facts.supplyShape !== supply.facts.supplyShape,
         ),
       ],
@@ -62,4 +62,4 @@ function judged(machine: MachineRead, supply: Part): Outcome[] {
   ]
 }
 
-const reasons = { stops: 'the machine draws', needs: 'it asks for', hints: 'comfortable would be' } as const
+const reasons = { stops: 'the PC draws', needs: 'your rule asks for', hints: 'recommended' } as const

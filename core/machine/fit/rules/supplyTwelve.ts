@@ -7,7 +7,7 @@ export const supplyTwelve: FitRule = {
   id: 'supply-twelve',
   area: 'power',
   severity: 'stops',
-  question: 'Do the 12 V rails of the supply carry CPU and cards?',
+  question: 'Is the PSU’s 12 V rating enough for CPU and cards?',
   reads: [
     { role: 'supply', facts: ['twelveVoltW', 'year', 'efficiency'] },
     { role: 'cpu', facts: ['limitW'] },
@@ -27,15 +27,15 @@ export const supplyTwelve: FitRule = {
       if (load <= twelveVoltW) return []
       return [
         {
-          what: `CPU and cards take ${Math.round(load)} W from 12 V; the label of ${partLabel(supply)} says ${twelveVoltW} W`,
+          what: `CPU and cards draw ${Math.round(load)} W from 12 V; ${partLabel(supply)} is rated for ${twelveVoltW} W at 12 V`,
           why: [
             cite(supply, 'twelveVoltW'),
-            citeAll(eaters, 'taken from 12 V', `${Math.round(load)} W`),
+            citeAll(eaters, '12 V load', `${Math.round(load)} W`),
           ] as const,
           fixes: [
             replace(
               'supply',
-              `a supply with ${Math.ceil(load)} W at 12 V`,
+              `a PSU with ${Math.ceil(load)} W at 12 V`,
               (part) =>
                 (part.facts.twelveVoltW ?? 0) >= load && part.facts.supplyShape === supply.facts.supplyShape,
             ),

@@ -5,7 +5,7 @@ export const systemListed: FitRule = {
   id: 'system-listed',
   area: 'platform',
   severity: 'costs',
-  question: 'Is the CPU on the list of the operating system?',
+  question: 'Is the CPU on the OS support list?',
   reads: [{ role: 'cpu', facts: ['systemListed', 'socket'] }],
   concerns: (machine) => machine.brief.needsSecurityModule,
   check: (machine) =>
@@ -13,15 +13,15 @@ export const systemListed: FitRule = {
       .all('cpu')
       .filter((cpu) => !cpu.facts.systemListed)
       .map((cpu) => ({
-        what: `${partLabel(cpu)} is not on the list of the operating system: no promise of updates`,
-        why: [cite(cpu, 'systemListed'), citeBrief('operating system', 'keeps a list of CPUs')],
+        what: `${partLabel(cpu)} is not on the OS support list: updates are not guaranteed`,
+        why: [cite(cpu, 'systemListed'), citeBrief('operating system', 'has a CPU support list')],
         fixes: [
           replace(
             'cpu',
-            'a CPU on the list',
+            'a supported CPU',
             (part) => part.facts.socket === cpu.facts.socket && part.facts.systemListed === true,
           ),
-          byHand('take a system without a list', 'install another one', {
+          byHand('use an OS without a support list', 'install another OS', {
             leavesOpen: 'fewer programs run on it',
           }),
         ],

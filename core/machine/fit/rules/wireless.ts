@@ -5,7 +5,7 @@ export const wireless: FitRule = {
   id: 'wireless',
   area: 'connections',
   severity: 'needs',
-  question: 'Is there wireless, where the brief asks for it?',
+  question: 'Is there Wi-Fi, if your brief asks for it?',
   reads: [{ role: 'motherboard', facts: ['wireless', 'socket'] }],
   concerns: (machine) => machine.brief.needs.includes('wireless'),
   check: (machine) =>
@@ -13,13 +13,13 @@ export const wireless: FitRule = {
       .all('motherboard')
       .filter((board) => !board.facts.wireless && !machine.extra((facts) => facts.covers === 'wireless'))
       .map((board) => ({
-        what: `The brief asks for wireless; ${partLabel(board)} has none`,
-        why: [cite(board, 'wireless'), citeBrief('asks for', 'wireless')],
+        what: `Your brief asks for Wi-Fi; ${partLabel(board)} has none`,
+        why: [cite(board, 'wireless'), citeBrief('requires', 'wireless')],
         fixes: [
-          add('extra', 'a wireless stick or card', (part) => part.facts.covers === 'wireless'),
+          add('extra', 'a Wi-Fi stick or card', (part) => part.facts.covers === 'wireless'),
           replace(
             'motherboard',
-            'a board with wireless',
+            'a board with Wi-Fi',
             (part) => part.facts.socket === board.facts.socket && part.facts.wireless === true,
           ),
         ],

@@ -6,8 +6,8 @@ import { today } from '#server/http/today'
 import { openEdition, readEditionFile } from '#server/places/builds/editions'
 
 const schema = object({
-  edition: mixed().required('the edition is missing'),
-  currency: currencyCode().required('in which currency?'),
+  edition: mixed().required('no edition received'),
+  currency: currencyCode().required('choose a currency'),
   region: text().max(80).default(''),
 })
 

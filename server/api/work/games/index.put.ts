@@ -8,7 +8,7 @@ export default writeRoute(async (event) => {
   const db = await useDatabase()
   const game = await bodyOf(event, gameSchema)
   const saved = await gameOf(db, game.id)
-  refuseTaken(event, 'a game of that name', saved)
+  refuseTaken(event, 'a game with that name', saved)
   refuseStale(event, 'the game', saved)
   return saveGame(db, game)
 })

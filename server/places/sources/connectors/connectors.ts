@@ -53,5 +53,5 @@ export async function changeConnector(
   const set = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined))
   if (Object.keys(set).length === 0) return
   const { rowsAffected } = await db.update(connectors).set(set).where(eq(connectors.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no connector "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError(`there is no scheduled check "${id}"`)
 }

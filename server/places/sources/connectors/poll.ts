@@ -45,7 +45,7 @@ async function pollOnce(
     .from(connectors)
     .innerJoin(sources, eq(sources.id, connectors.sourceId))
     .where(and(eq(connectors.id, id), isNull(connectors.deletedAt)))
-  if (!row) throw new NotFoundError(`there is no connector "${id}"`)
+  if (!row) throw new NotFoundError(`there is no scheduled check "${id}"`)
   const { connector, source } = row
   const startedAt = now.toISOString()
   const empty = { added: 0, changed: 0, alreadyThere: 0, vanished: 0, rejected: 0, problems: [] }
@@ -71,7 +71,7 @@ async function pollOnce(
       message:
         error instanceof OutsideError || error instanceof CoreError
           ? error.message
-          : 'something went wrong here; nothing was taken. The server log says what',
+          : 'Something went wrong; nothing was imported. See the server log.',
     }
   }
   const failures = outcome.outcome === 'done' ? 0 : connector.failures + 1
@@ -126,7 +126,7 @@ export async function resumePolls({ db }: OpenDatabase, now: Date): Promise<void
         .update(polls)
         .set({
           outcome: 'cut-short',
-          message: 'the application stopped while it ran; it is asked again',
+          message: 'Tarvin was stopped during this check; it runs again',
           finishedAt: now.toISOString(),
         })
         .where(eq(polls.id, id))

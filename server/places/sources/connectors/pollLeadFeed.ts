@@ -44,7 +44,7 @@ export async function pollLeadFeed(context: PollContext): Promise<PollReport> {
   const problems: PollProblem[] = [...feedProblems]
   if (entries.length > mostEntries)
     problems.push({
-      where: `entry ${mostEntries + 1} on`,
+      where: `from entry ${mostEntries + 1} on`,
       reason: `only the first ${mostEntries} entries are read`,
     })
   const listings = await readPages(entries.slice(0, mostEntries), outside, problems)
@@ -114,7 +114,7 @@ async function readPages(
       if (performance.now() - began > longestMs) {
         problems.push({
           where: `entry "${entry.title.slice(0, 80)}"`,
-          reason: 'left for the next poll: this one took a minute',
+          reason: 'left for the next check: this one took a minute',
         })
         continue
       }
@@ -133,7 +133,7 @@ function offerOf(answer: Awaited<ReturnType<Outside>>): Listing['offer'] {
   if (answer.status === 404 || answer.status === 410) return null
   const [offer] = jsonLdOffers(decodeText(mustBeOk(answer).bytes).text)
   if (!offer!.available) return null
-  if (offer!.price === null) throw new CoreError('no-price', 'its page states no price')
+  if (offer!.price === null) throw new CoreError('no-price', 'the page states no price')
   return { ...offer!, price: offer!.price }
 }
 
@@ -150,14 +150,14 @@ async function takeListing(
     .from(leads)
     .where(and(eq(leads.sourceId, source.id), eq(leads.externalId, entry.id)))
   if (offer === null) {
-    if (!known) throw new CoreError('gone', 'its page says that it is gone')
+    if (!known) throw new CoreError('gone', 'the page says it is gone')
     if (known.vanishedOn !== null) return 'alreadyThere'
     await goneAtSource(tx, known, today)
     return 'vanished'
   }
   const currency = offer.currency ?? source.currency
   if (!isCurrency(currency))
-    throw new CoreError('unknown-currency', `its page states the currency "${currency.slice(0, 10)}"`)
+    throw new CoreError('unknown-currency', `the page states the currency "${currency.slice(0, 10)}"`)
   const ask = parseDecimal(offer.price, currency, 'price')
   if (known) return followAsk(tx, known, ask, today)
   const title = offer.title === 'untitled' ? entry.title : offer.title

@@ -6,7 +6,7 @@ import { today } from '#server/http/today'
 import { openAsVariant } from '#server/places/scales/match'
 
 const schema = object({
-  name: trimmed().required('a name is needed').max(80),
+  name: trimmed().required('enter a name').max(80),
   options: array()
     .of(object({ id: text().required().max(240) }))
     .required()

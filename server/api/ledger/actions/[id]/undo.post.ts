@@ -6,6 +6,6 @@ import { today } from '#server/http/today'
 
 export default writeRoute(async (event) => {
   const id = Number(getRouterParam(event, 'id'))
-  if (!Number.isSafeInteger(id)) throw new CoreError('bad-id', 'an action is named by its number', 'id')
+  if (!Number.isSafeInteger(id)) throw new CoreError('bad-id', 'actions are addressed by number', 'id')
   return { build: await undo(await useDatabase(), id, today()) }
 })

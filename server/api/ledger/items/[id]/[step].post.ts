@@ -11,7 +11,7 @@ export default writeRoute(async (event) => {
   const id = getRouterParam(event, 'id')!
   const name = getRouterParam(event, 'step')!
   const step = (Object.keys(itemSteps) as (keyof typeof itemSteps)[]).find((each) => each === name)
-  if (!step) throw new NotFoundError(`a thing has no step "${name}"`)
+  if (!step) throw new NotFoundError(`unknown item step "${name}"`)
   const body = <S extends keyof typeof itemSteps>(of: S) => bodyOf(event, itemSteps[of] as never) as never
   const run = {
     arrive: async () => steps.arrive(db, id, await body('arrive'), today()),

@@ -5,7 +5,7 @@ import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { today } from '#server/http/today'
 import { seeHit } from '#server/places/prices/lookouts'
 
-const schema = object({ leadId: text().required('a lead is needed') })
+const schema = object({ leadId: text().required('choose a lead') })
 
 export default writeRoute(async (event) => {
   const { leadId } = await bodyOf(event, schema)

@@ -8,6 +8,6 @@ import { worthView } from '#server/places/prices/readWorth'
 export default pageRoute(async (event) => {
   const role = rankedRoles.find((each) => each === getRouterParam(event, 'role'))
   if (!role)
-    throw new CoreError('unknown-role', `parts are ranked in these roles: ${rankedRoles.join(', ')}`, 'role')
+    throw new CoreError('unknown-role', `ranking is available for: ${rankedRoles.join(', ')}`, 'role')
   return worthView(await useDatabase(), getRouterParam(event, 'id')!, role, today())
 })

@@ -6,7 +6,7 @@ import { today } from '#server/http/today'
 import { applyRecipe } from '#server/places/prices/notes'
 import { priceView } from '#server/places/prices/readPrices'
 
-const schema = object({ recipeId: text().required('choose a recipe') })
+const schema = object({ recipeId: text().required('choose a saved query') })
 
 export default buildRoute(async (event) => {
   const db = await useDatabase()
