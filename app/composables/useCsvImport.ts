@@ -23,7 +23,10 @@ export function useCsvImport(
     if (!file) return
     await run(async () => {
       const { added, alreadyThere, rejected, problems } = await sendFile<CsvReport>(path(), file, mapping())
-      report.value = `${file.name}: ${added} added, ${alreadyThere} already there, ${rejected} rejected${problems .slice(0, mostTold) .map((problem) => `; line ${problem.line}: ${problem.reason}`) .join('')}`
+      report.value = `${file.name}: ${added} added, ${alreadyThere} already there, ${rejected} rejected${problems
+        .slice(0, mostTold)
+        .map((problem) => `; line ${problem.line}: ${problem.reason}`)
+        .join('')}`
       await after()
     })
     input.value = ''

@@ -51,7 +51,8 @@ const stockColumns: readonly Column<Flips['stock'][number]>[] = [
   <main class="mx-auto h-full max-w-[1120px] overflow-y-auto px-6 py-5">
     <h1>Flips</h1>
     <p v-if="views?.length === 0" class="mt-3 text-soft">
-      No machine has cost anything yet. Builds you have bought parts for are listed here as stock; machines you sell from the Ledger are listed as sold.
+      No machine has cost anything yet. Builds you have bought parts for are listed here as stock; machines
+      you sell from the Ledger are listed as sold.
     </p>
     <section v-for="{ currency, flips } in views ?? []" :key="currency" class="mt-4" :aria-label="currency">
       <dl class="flex flex-wrap gap-x-8 gap-y-2" data-test="flip-totals">

@@ -198,7 +198,8 @@ const isRole = (each: string): each is Role => (roles as readonly string[]).incl
       </template>
     </DataTable>
     <p v-if="waiting > 0" class="mt-4 text-waiting">
-      {{ waiting.toLocaleString('en') }} past {{ waiting === 1 ? 'sale has' : 'sales have' }} no part yet: add the part to see its street price.
+      {{ waiting.toLocaleString('en') }} past {{ waiting === 1 ? 'sale has' : 'sales have' }} no part yet: add
+      the part to see its street price.
     </p>
     <p v-else-if="library && shown.length === 0" class="mt-4 text-soft">
       No parts match. Open a library file or add a part.

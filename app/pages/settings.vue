@@ -56,7 +56,10 @@ function adopt({ key, name }: LearningView, value: number) {
     await put('assumptions', { key, value: figure })
     learning.value = await request<LearningView[]>('/api/settings/learning')
   }
-  return run(() => write(value), { message: `${name}: now uses your track record`, undo: () => write(before) })
+  return run(() => write(value), {
+    message: `${name}: now uses your track record`,
+    undo: () => write(before),
+  })
 }
 
 function setAmount(row: MoneyRow, amount: string | null) {
@@ -65,7 +68,9 @@ function setAmount(row: MoneyRow, amount: string | null) {
   const value = amount === null ? null : { amount, currency: home }
   return run(() => put('money', { key: row.key, value }), {
     message:
-      amount === null ? `${row.name}: back to the default, ${row.byDefault} ${home}` : `${row.name}: ${amount} ${home}`,
+      amount === null
+        ? `${row.name}: back to the default, ${row.byDefault} ${home}`
+        : `${row.name}: ${amount} ${home}`,
     undo: () => put('money', { key: row.key, value: before }),
   })
 }
@@ -109,13 +114,15 @@ const reload = () => location.reload()
       <section v-if="learning.length > 0" class="mt-6" aria-label="track record">
         <h2 class="!text-base">Track record</h2>
         <p class="mt-1 max-w-[72ch] text-soft">
-          Forecasts against what really happened to you. You can use your own figure instead of an assumption; one click undoes it.
+          Forecasts against what really happened to you. You can use your own figure instead of an assumption;
+          one click undoes it.
         </p>
         <LearningTable class="mt-2" :rows="learning" @adopt="adopt" />
       </section>
       <h2 class="mt-6 !text-base">Assumptions</h2>
       <p class="mt-1 max-w-[72ch] text-soft">
-        Estimates nobody has measured. Each applies to every build until you change it here; a brief can override some. Everything that depends on one is recalculated at once.
+        Estimates nobody has measured. Each applies to every build until you change it here; a brief can
+        override some. Everything that depends on one is recalculated at once.
       </p>
       <section class="mt-4" aria-label="Money">
         <h2>Money</h2>

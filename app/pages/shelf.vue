@@ -46,7 +46,12 @@ const step = (thing: ShelfView, name: string, body: object, message: string) =>
   )
 const sell = (thing: ShelfView) => {
   const { day: _day, ...sale } = form.value
-  return step(thing, 'sell', { ...sale, buildId: sale.buildId || null }, 'sold; the money is booked in the ledger')
+  return step(
+    thing,
+    'sell',
+    { ...sale, buildId: sale.buildId || null },
+    'sold; the money is booked in the ledger',
+  )
 }
 const stateTone = {
   unseen: 'tag-info',

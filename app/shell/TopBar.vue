@@ -43,7 +43,12 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
           class="min-w-0 truncate text-xs text-soft max-lg:hidden"
           >{{ build.view.purpose
           }}<template v-if="build.view.wantedBy">
-            · due {{ longDate(build.view.wantedBy) .replace(/^\w+ /, '') .replace(/ \d{4}$/, '') }}</template
+            · due
+            {{
+              longDate(build.view.wantedBy)
+                .replace(/^\w+ /, '')
+                .replace(/ \d{4}$/, '')
+            }}</template
           ></span
         >
         <ChevronDown :size="14" class="shrink-0 self-center" />

@@ -51,9 +51,7 @@ const add = () =>
         class="field figures block w-16 uppercase"
         aria-label="to currency"
     /></label>
-    <label class="flex gap-1 pb-1.5"
-      ><input v-model="fresh.bothWays" type="checkbox" />and the reverse</label
-    >
+    <label class="flex gap-1 pb-1.5"><input v-model="fresh.bothWays" type="checkbox" />and the reverse</label>
     <button type="submit" class="button" :disabled="busy || fresh.from === '' || fresh.rate === ''">
       Add rate
     </button>

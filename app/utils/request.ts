@@ -128,6 +128,7 @@ async function readLines<T>(
     }
     if (done) break
   }
-  if (report === undefined) throw new RequestError('The reply was cut off; nothing was saved. Try again.', '', 0)
+  if (report === undefined)
+    throw new RequestError('The reply was cut off; nothing was saved. Try again.', '', 0)
   return report
 }

@@ -74,7 +74,11 @@ export function estimateWorking(
         value: estimate.lowsFactor.toFixed(2),
         kind: 'sum',
       },
-      { label: 'video memory needed / available', value: estimate.videoMemoryShortage.toFixed(2), kind: 'sum' },
+      {
+        label: 'video memory needed / available',
+        value: estimate.videoMemoryShortage.toFixed(2),
+        kind: 'sum',
+      },
       {
         label: 's: spread of a single result',
         value: percent(estimate.spread.result, 1),

@@ -28,6 +28,7 @@ export function capWorking(cap: CapView, split: CapSplitView): Working {
       },
       { label: 'left under the budget', value: money(split.left), kind: 'sum' },
     ],
-    change: 'Each price is the street price at your patience, or the new price where your rules or the risk require it.',
+    change:
+      'Each price is the street price at your patience, or the new price where your rules or the risk require it.',
   }
 }

@@ -15,7 +15,11 @@ export function walkAwayWorking(lead: LeadView, sheet: HaggleView): Working {
         kind: sheet.alternative?.leadId ? 'lead' : 'record',
         note: 'best alternative',
       },
-      { label: 'expected total at the asking price', value: amount(sheet.costAtAsk, sheet.buildCurrency), kind: 'sum' },
+      {
+        label: 'expected total at the asking price',
+        value: amount(sheet.costAtAsk, sheet.buildCurrency),
+        kind: 'sum',
+      },
     ],
   }
 }
@@ -27,7 +31,11 @@ export function aimWorking(lead: LeadView, sheet: HaggleView): Working {
     formula: aimFormula,
     lines: [
       { label: 'most to pay', value: amount(sheet.walkAway, sheet.currency), kind: 'sum' },
-      { label: 'street price of the kept parts', value: amount(sheet.street, sheet.currency), kind: 'record' },
+      {
+        label: 'street price of the kept parts',
+        value: amount(sheet.street, sheet.currency),
+        kind: 'record',
+      },
     ],
   }
 }

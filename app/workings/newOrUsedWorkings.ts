@@ -79,7 +79,11 @@ export function rhythmWorking(name: string, offer: OfferView, currency: string):
         value: amount(rhythm.usual, currency),
         kind: 'record',
       },
-      { label: 'lowest sale price, held at least two days', value: amount(rhythm.floor, currency), kind: 'record' },
+      {
+        label: 'lowest sale price, held at least two days',
+        value: amount(rhythm.floor, currency),
+        kind: 'record',
+      },
       { label: 'days since the last sale began', value: String(rhythm.sinceLast ?? '—'), kind: 'record' },
       {
         label: 'days to the next, expected',

@@ -40,7 +40,11 @@ export function gradeWorking(view: PriceView): Working {
           : '—',
         kind: 'sum',
       },
-      { label: 'half-width for the typical price', value: half === null ? '—' : percent(half, 1), kind: 'sum' },
+      {
+        label: 'half-width for the typical price',
+        value: half === null ? '—' : percent(half, 1),
+        kind: 'sum',
+      },
       {
         label: 'comps per day',
         value: view.perDay.toFixed(2),
@@ -260,7 +264,6 @@ export function laterWorking(view: PriceView, way: 'used' | 'new'): Working {
         kind: reason.kind === 'note' ? ('own' as const) : ('estimate' as const),
       })),
     ],
-    change:
-      'A difference under 3 % of the price counts as either way. Notes are under History and notes.',
+    change: 'A difference under 3 % of the price counts as either way. Notes are under History and notes.',
   }
 }

@@ -146,8 +146,7 @@ export function huntsWorking(view: BuildView): Working {
   return {
     title: 'Chance of all hunts',
     result: hunts.chanceByDate === null ? 'no date' : percent(hunts.chanceByDate),
-    formula:
-      'product of each hunt’s chance: 1 − e^(−λ · c · F(limit) · T), treated as independent',
+    formula: 'product of each hunt’s chance: 1 − e^(−λ · c · F(limit) · T), treated as independent',
     lines: [
       ...view.choices
         .filter((choice) => choice.kind === 'hunt')

@@ -25,7 +25,13 @@ export const moneyGroup = {
     moves: 'higher: risky parts have a higher expected cost',
     source: bench,
   },
-  tariff: { name: 'electricity', per: 'kWh', size: 0.14, moves: 'higher: energy counts for more', source: bench },
+  tariff: {
+    name: 'electricity',
+    per: 'kWh',
+    size: 0.14,
+    moves: 'higher: energy counts for more',
+    source: bench,
+  },
   delivery: {
     name: 'delivery of a PC, if not stated',
     per: '',

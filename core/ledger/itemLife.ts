@@ -90,7 +90,8 @@ export function assertFound(
   to: ItemState,
   { repaired = false, path = '' }: { repaired?: boolean; path?: string } = {},
 ): void {
-  if (to === 'unseen') throw new CoreError('not-possible', 'an inspected item cannot go back to not inspected', path)
+  if (to === 'unseen')
+    throw new CoreError('not-possible', 'an inspected item cannot go back to not inspected', path)
   if (from === 'dead' && to !== 'dead' && !repaired)
     throw new CoreError('not-possible', 'a dead item can only work again after a repair', path)
 }

@@ -10,7 +10,9 @@ export function wishWords(
   if (at) return `${Math.round(wishes.floors[Number(at[1])]!)} fps in ${targets[Number(at[1])]!.name}`
   if (name === 'budget') {
     const most = formatAmount(wishes.budget!, currency)
-    return maySell > 0 ? `at most ${most} out of pocket` : `at most ${most} for these parts (within your stretch)`
+    return maySell > 0
+      ? `at most ${most} out of pocket`
+      : `at most ${most} for these parts (within your stretch)`
   }
   if (name === 'days') return `everything here within ${wishes.days} days (8 of 10 cases)`
   if (name === 'memoryGb') return `${wishes.memoryGb} GB of memory`

@@ -128,11 +128,7 @@ function refuseStrange(
   }
   const strayCode = codes.findIndex(({ source }) => !sources.has(source))
   if (strayCode >= 0)
-    throw new CoreError(
-      'unknown-source',
-      'a code refers to an unknown source',
-      `codes[${strayCode}].source`,
-    )
+    throw new CoreError('unknown-source', 'a code refers to an unknown source', `codes[${strayCode}].source`)
   for (const [list, name] of [
     [pins, 'pins'],
     [bans, 'bans'],
@@ -146,7 +142,11 @@ function refuseStrange(
     if (!parts.has(cpu) || !parts.has(graphics))
       throw new CoreError('unknown-part', 'fps given for an unknown part', `frames[${at}]`)
     if (fps.length !== targets)
-      throw new CoreError('unequal-lengths', 'every pair needs an fps value for each target', `frames[${at}].fps`)
+      throw new CoreError(
+        'unequal-lengths',
+        'every pair needs an fps value for each target',
+        `frames[${at}].fps`,
+      )
   }
   if (goal.floors.length > 0 && frames.length > 0 && goal.floors.length !== targets)
     throw new CoreError('unequal-lengths', 'as many floors as targets', 'goal.floors')

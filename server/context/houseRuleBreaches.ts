@@ -16,9 +16,7 @@ export function houseRuleBreaches(
     : []
   const { mostFault = null, pickupKm = null } = rules
   return [
-    ...barred.map(
-      (part) => `your rule: no used ${roleNames[part.role]} (${partLabel(part)})`,
-    ),
+    ...barred.map((part) => `your rule: no used ${roleNames[part.role]} (${partLabel(part)})`),
     ...(mostFault !== null && value.faultProbability > mostFault
       ? [
           `your rule: fault risk up to ${Math.round(mostFault * 100)} %, here ${Math.round(value.faultProbability * 100)} %`,

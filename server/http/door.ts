@@ -45,11 +45,7 @@ export function refusalOf(caller: Caller, hosts: readonly string[]): Refusal | n
   const isPage = method === 'GET' && !path.startsWith('/api/')
   if (isPage) return null
   if (origin !== undefined && hostOf(origin) !== host.toLowerCase())
-    return refused(
-      403,
-      'foreign-origin',
-      'request from another origin rejected',
-    )
+    return refused(403, 'foreign-origin', 'request from another origin rejected')
   if (site !== undefined && site !== 'same-origin' && site !== 'none')
     return refused(403, 'foreign-origin', 'request from another site rejected')
   if (method !== 'GET' && method !== 'HEAD' && origin === undefined && simpleTypes.test(contentType))

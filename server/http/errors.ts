@@ -31,12 +31,7 @@ export function errorAnswer(error: unknown): { status: number; body: ErrorBody }
     return { status, body: { error: { ...body.error, saved: error.saved } } }
   }
   if (error instanceof DatabaseHeldError) return answer(503, 'held', error.message, '')
-  return answer(
-    500,
-    'internal',
-    'Something went wrong; nothing was changed. See the server log.',
-    '',
-  )
+  return answer(500, 'internal', 'Something went wrong; nothing was changed. See the server log.', '')
 }
 
 function answer(status: number, code: string, message: string, path: string) {

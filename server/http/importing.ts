@@ -43,10 +43,7 @@ export async function importCurrency(db: Database): Promise<string> {
 export async function fileOf(event: H3Event): Promise<Uint8Array> {
   const bytes = await bodyBytes(event, fileBytes)
   if (bytes.length === 0)
-    throw new CoreError(
-      'empty-file',
-      'the file is empty; it needs a header line and one line per record',
-    )
+    throw new CoreError('empty-file', 'the file is empty; it needs a header line and one line per record')
   return bytes
 }
 

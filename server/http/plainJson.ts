@@ -11,7 +11,8 @@ const forbidden = new Set([...Object.getOwnPropertyNames(Object.prototype), 'pro
  * `__proto__`. The depth is counted in the text, since the parser itself would recurse.
  */
 export function plainJson(text: string): unknown {
-  if (depthOf(text) > deepest) throw new CoreError('too-deep', `the JSON is nested more than ${deepest} levels deep`)
+  if (depthOf(text) > deepest)
+    throw new CoreError('too-deep', `the JSON is nested more than ${deepest} levels deep`)
   try {
     return JSON.parse(text, (key, value: unknown) => {
       if (forbidden.has(key)) throw new CoreError('forbidden-key', `the key "${key}" is not allowed`, key)

@@ -79,7 +79,9 @@ function checkedUrl(text: string, limits: OutsideLimits): URL {
 }
 
 function refusal(host: string): OutsideError {
-  return new OutsideError(`${host} is a private or loopback address; allow it for this source if that is intended`)
+  return new OutsideError(
+    `${host} is a private or loopback address; allow it for this source if that is intended`,
+  )
 }
 
 /** True for an address of the open internet. */

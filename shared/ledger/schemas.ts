@@ -103,7 +103,10 @@ export const itemSteps = {
   /** Into things of their own, one entry a piece. */
   split: object({
     day: day(),
-    parts: texts().required('choose the parts it splits into').min(2, 'choose at least two parts to split into').max(40),
+    parts: texts()
+      .required('choose the parts it splits into')
+      .min(2, 'choose at least two parts to split into')
+      .max(40),
   }),
   'take-back': object({ day: day(), amount: amount() }),
   arrange: object({

@@ -14,10 +14,7 @@ export const weighingSchema = object({
   gamesPerYear: finite().min(0).max(200).default(4),
   usualShipping: decimalText().nullable().default(null),
   off: array().of(text().defined().max(40)).max(40).default([]),
-  builds: array()
-    .of(text().defined().max(120))
-    .max(3, 'compare at most three others at a time')
-    .default([]),
+  builds: array().of(text().defined().max(120)).max(3, 'compare at most three others at a time').default([]),
   edits: mixed<Record<string, Record<string, string>>>(
     (value): value is Record<string, Record<string, string>> =>
       typeof value === 'object' &&

@@ -102,7 +102,9 @@ const working = (id: string) =>
       </h2>
       <div class="flex justify-between py-0.5">
         <span
-          >chance of all{{ build.view!.hunts.days === null ? '' : ` by ${shortDate(build.view!.wantedBy!)}` }}</span
+          >chance of all{{
+            build.view!.hunts.days === null ? '' : ` by ${shortDate(build.view!.wantedBy!)}`
+          }}</span
         ><TheFigure
           :text="
             build.view!.hunts.chanceByDate === null ? 'no date set' : percent(build.view!.hunts.chanceByDate)

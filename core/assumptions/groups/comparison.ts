@@ -18,8 +18,16 @@ export const comparisonGroup = {
   'keeps.whole': share('value a PC of unknown parts keeps per year', 0.78, more),
   keepsSpread: share('uncertainty of these values (1 σ)', 0.1, 'higher: more verdicts too close to call'),
   newFalls: share('used price of a part bought new, if there are no sold records', 0.75, more),
-  keepsLeast: share('lowest value a part may keep per year, from its records', 0.55, 'higher: more resale value at the end'),
-  keepsMost: share('highest value a part may keep per year, from its records', 0.97, 'higher: more resale value at the end'),
+  keepsLeast: share(
+    'lowest value a part may keep per year, from its records',
+    0.55,
+    'higher: more resale value at the end',
+  ),
+  keepsMost: share(
+    'highest value a part may keep per year, from its records',
+    0.97,
+    'higher: more resale value at the end',
+  ),
 } as const
 
 export type ComparisonAssumptions = ValuesOf<typeof comparisonGroup>

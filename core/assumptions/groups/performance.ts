@@ -2,12 +2,7 @@ import { defaultsOf, factor, plain, share, type ValuesOf } from '../assumption'
 
 /** The frame model where no run has moved it. */
 export const performanceGroup = {
-  sharpness: plain(
-    'sharpness of the bottleneck',
-    5,
-    [1, 20],
-    'higher: the faster part matters less',
-  ),
+  sharpness: plain('sharpness of the bottleneck', 5, [1, 20], 'higher: the faster part matters less'),
   threadsExponent: plain('thread scaling exponent', 0.6, [0, 1], 'higher: few threads cost more fps'),
   singleChannelFactor: factor(
     'CPU time with one memory channel',

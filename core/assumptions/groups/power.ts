@@ -18,12 +18,7 @@ export const powerGroup = {
   'peak.to250': factor('power spikes of a card up to 250 W', 1.6, 'higher: larger PSUs'),
   'peak.above': factor('power spikes of a card above 250 W', 1.8, 'higher: larger PSUs'),
   supplyFactor: factor('PSU rating / sustained draw', 1.5, 'higher: larger PSUs'),
-  ageingFromYear: plain(
-    'age from which a PSU loses rating',
-    5,
-    [0, 30],
-    'higher: old PSUs count for more',
-  ),
+  ageingFromYear: plain('age from which a PSU loses rating', 5, [0, 30], 'higher: old PSUs count for more'),
   ageingPerYear: share('rating lost per year after that', 0.02, 'higher: old PSUs count for less'),
   'idle.cpu': share('share of the CPU power limit, idle', 0.12, inUse),
   'idle.card': share('share of the card’s board power, idle', 0.08, inUse),

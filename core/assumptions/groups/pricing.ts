@@ -11,7 +11,11 @@ export const pricingGroup = {
     min: 1,
   },
   catchShare: share('share of matching sales you can get', 0.2, 'higher: shorter waits, lower prices'),
-  tooCheapQuantile: share('warn if an asking price is below this share of comps', 0.05, 'higher: more warnings'),
+  tooCheapQuantile: share(
+    'warn if an asking price is below this share of comps',
+    0.05,
+    'higher: more warnings',
+  ),
   saleDepth: share('drop below the usual price that counts as a sale', 0.03, 'higher: fewer sales counted'),
   worthWaitingFor: share('price difference worth waiting for', 0.03, 'higher: buy now more often'),
   shopPriceDays: {

@@ -52,8 +52,7 @@ export function compareComponents(
     const base = { role, name: roleNames[role], own: a?.label ?? 'none', other: b?.label ?? 'none' }
     if (!a || !b) return [{ ...base, standing: 'not there', figure: a ? 'only here' : 'only there' }]
     const decided = decide(role, a, b)
-    if (b.state === 'missing')
-      return [{ ...base, standing: 'not stated', figure: `counted as ${b.label}` }]
+    if (b.state === 'missing') return [{ ...base, standing: 'not stated', figure: `counted as ${b.label}` }]
     return [{ ...base, ...decided }]
   })
 }
@@ -70,8 +69,7 @@ function decide(
     const change = Math.round(100 * (x / y - 1))
     return {
       standing: x > y ? 'better' : 'worse',
-      figure:
-        unit === 'index' ? `${change > 0 ? '+' : '−'}${Math.abs(change)} %` : `${x} vs ${y} ${unit}`,
+      figure: unit === 'index' ? `${change > 0 ? '+' : '−'}${Math.abs(change)} %` : `${x} vs ${y} ${unit}`,
     }
   }
   return { standing: 'level', figure: '' }

@@ -67,9 +67,7 @@ function byModes({ modes }: RateComparison): SpeedJudgement | null {
   const shown =
     modes.length === 1 ? all : worse === modes.length ? `each of its ${all}` : `${worse} of its ${all}`
   const ofOther =
-    worse === 0
-      ? `has nothing in ${all} that the build cannot match`
-      : `beats the build in ${shown}`
+    worse === 0 ? `has nothing in ${all} that the build cannot match` : `beats the build in ${shown}`
   return {
     sign: worse === 0 && better > 0 ? 1 : better === 0 && worse > 0 ? -1 : 0,
     ofOwn,

@@ -200,9 +200,7 @@ function unknownOf({ comparison, notStated, worthUnknown }: VerdictFigures): str
     ...(unlike > 0 ? [`its fps at your settings in ${workloads(unlike)}`] : []),
     ...(comparison.missing.length > 0 ? [`its fps in ${workloads(comparison.missing.length)}`] : []),
     ...(worthUnknown.length > 0
-      ? [
-          `resale price of ${listed(worthUnknown)}, so resale value is not counted on either side`,
-        ]
+      ? [`resale price of ${listed(worthUnknown)}, so resale value is not counted on either side`]
       : []),
     ...(notStated.length > 0 ? [`${notStated.join(', ')}: not stated by the seller`] : []),
   ].join('; ')

@@ -36,7 +36,12 @@ export function listingText(edition: EditionContent): string {
         ]
       : []),
     ...(known.length > 0
-      ? [['Performance', ...[...known].sort((a, b) => Number(b.isMeasured) - Number(a.isMeasured)).map(speedOf)]]
+      ? [
+          [
+            'Performance',
+            ...[...known].sort((a, b) => Number(b.isMeasured) - Number(a.isMeasured)).map(speedOf),
+          ],
+        ]
       : []),
     ...(faults.length > 0 || heat !== undefined
       ? [
@@ -53,7 +58,8 @@ export function listingText(edition: EditionContent): string {
 }
 
 /** Anything but works, and not looked at yet: a buyer is told. */
-const isFault = (state: string) => !state.startsWith('works') && state !== 'not looked at yet' && state !== 'not inspected yet'
+const isFault = (state: string) =>
+  !state.startsWith('works') && state !== 'not looked at yet' && state !== 'not inspected yet'
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 

@@ -133,8 +133,7 @@ function missing(what: string): never {
 
 function rate(cell: string, what: string): number {
   const value = Number(cell.replace(',', '.'))
-  if (!(value > 0 && value <= 5000))
-    throw new FieldError(what, `"${cell.slice(0, 20)}" is not a frame rate`)
+  if (!(value > 0 && value <= 5000)) throw new FieldError(what, `"${cell.slice(0, 20)}" is not a frame rate`)
   return value
 }
 

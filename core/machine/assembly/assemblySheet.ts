@@ -73,10 +73,7 @@ const steps: readonly { title: string; step: string; lines(bench: Bench): readon
     step: 'card',
     lines: ({ card }) =>
       card
-        ? [
-            `${partLabel(card)} last: ${leadsOf(card)}`,
-            'two screws at the slot; no strain on the cables',
-          ]
+        ? [`${partLabel(card)} last: ${leadsOf(card)}`, 'two screws at the slot; no strain on the cables']
         : [],
   },
   { title: 'First boot', step: 'start', lines: firstStartLines },

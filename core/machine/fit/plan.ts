@@ -144,24 +144,8 @@ function nearLines(
   if (card && supply)
     for (const lead of leadLoads(parts).filter((each) => each.what !== 'PCIe slot of the card'))
       near('supply', 'graphics', 'power', lead.loadW, lead.limitW, 'W', lead.what)
-  near(
-    'graphics',
-    'case',
-    'space',
-    card?.facts.lengthMm,
-    chassis?.facts.maxCardMm,
-    'mm',
-    'card length',
-  )
-  near(
-    'cooler',
-    'case',
-    'space',
-    cooler?.facts.heightMm,
-    chassis?.facts.maxCoolerMm,
-    'mm',
-    'cooler height',
-  )
+  near('graphics', 'case', 'space', card?.facts.lengthMm, chassis?.facts.maxCardMm, 'mm', 'card length')
+  near('cooler', 'case', 'space', cooler?.facts.heightMm, chassis?.facts.maxCoolerMm, 'mm', 'cooler height')
   near(
     'cpu',
     'cooler',

@@ -81,4 +81,5 @@ export function yearlyEnergyCost(wallW: number, hoursPerDay: number, tariffPerKw
 }
 
 /** The formula in words, for its working. */
-export const wallDrawFormula = 'DC load ÷ efficiency at that share of the rating, from the published points of its 80 PLUS label'
+export const wallDrawFormula =
+  'DC load ÷ efficiency at that share of the rating, from the published points of its 80 PLUS label'

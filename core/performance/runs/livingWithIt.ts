@@ -116,8 +116,7 @@ function noise({ runs, wantsQuiet }: LivingFacts): LivingVerdict {
   const heard = runs
     .flatMap((run) => (run.noise === null ? [] : noises.indexOf(run.noise)))
     .sort((a, b) => a - b)
-  if (heard.length === 0)
-    return { topic: 'noise', verdict: 'not known', words: 'no run has a noise level' }
+  if (heard.length === 0) return { topic: 'noise', verdict: 'not known', words: 'no run has a noise level' }
   const usual = Math.round(medianSorted(heard))
   const worst = heard.at(-1)!
   const words = `${noises[usual]!} in ${heard.length} runs${worst > usual ? `, at worst ${noises[worst]!}` : ''}`

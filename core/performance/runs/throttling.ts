@@ -8,7 +8,5 @@ import type { FrameRun } from './run'
  */
 export function throttleNote(runs: readonly Pick<FrameRun, 'lowsCause'>[]): string | null {
   const hot = runs.filter(({ lowsCause }) => lowsCause === 'heat').length
-  return hot === 0
-    ? null
-    : `throttled in ${hot} of ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`
+  return hot === 0 ? null : `throttled in ${hot} of ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}`
 }

@@ -92,8 +92,7 @@ export function chanceOfAllHunts(rates: readonly number[], days: number): number
 }
 
 /** The formula in words, for its working. */
-export const payUpToFormula =
-  'the lowest comp price whose share F satisfies F ≥ −ln(1 − q) / (λ · c · T)'
+export const payUpToFormula = 'the lowest comp price whose share F satisfies F ≥ −ln(1 − q) / (λ · c · T)'
 
 /** The formula in words, for its working. */
 export const chanceFormula =

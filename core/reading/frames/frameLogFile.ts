@@ -49,8 +49,7 @@ const sliceLength = 4_000_000
  */
 export function frameLogHead(text: string): FrameLogHead {
   const clean = text.slice(0, 200_000).replace(/^\uFEFF/, '')
-  if (clean.trim() === '')
-    throw new CoreError('empty-file', 'the log is empty; it needs one line per frame')
+  if (clean.trim() === '') throw new CoreError('empty-file', 'the log is empty; it needs one line per frame')
   const lines = clean.split(/\r?\n/, sampleLines + 1)
   const delimiter =
     [';', '\t', ',', '|'].find((sign) =>

@@ -16,10 +16,7 @@ const mostColumns = 200
  */
 export function readCsv(text: string): CsvTable {
   if (text.trim() === '')
-    throw new CoreError(
-      'empty-file',
-      'the file is empty; it needs a header line and one line per record',
-    )
+    throw new CoreError('empty-file', 'the file is empty; it needs a header line and one line per record')
   const firstLine = text.slice(0, text.indexOf('\n') === -1 ? undefined : text.indexOf('\n'))
   const delimiter = [',', ';', '\t', '|']
     .map((sign) => [sign, firstLine.split(sign).length] as const)

@@ -111,10 +111,7 @@ export async function keepFrameLog(
   const times = new Float32Array(bytes.slice().buffer)
   const at = times.findIndex((time) => !(time > 0 && Number.isFinite(time)))
   if (at >= 0)
-    throw new CoreError(
-      'bad-frame-time',
-      `frame ${at + 1} is ${times[at]}: a frame time must be above 0 ms`,
-    )
+    throw new CoreError('bad-frame-time', `frame ${at + 1} is ${times[at]}: a frame time must be above 0 ms`)
   const [run] = await db
     .select({ id: runs.id })
     .from(runs)

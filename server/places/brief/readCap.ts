@@ -83,8 +83,6 @@ export async function capView(db: Database, buildId: string, today: string): Pro
       }
     }),
     problem:
-      splits.length === 0
-        ? 'No complete PC with a graphics card is possible within the budget today.'
-        : '',
+      splits.length === 0 ? 'No complete PC with a graphics card is possible within the budget today.' : '',
   }
 }

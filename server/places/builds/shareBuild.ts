@@ -110,7 +110,10 @@ export function buildMarkdown(view: BuildView): string {
         ]),
     ...view.weighing.others.flatMap((other) =>
       other.verdict
-        ? ['', `**Compared with ${markdownText(other.machine.name)}.** ${markdownText(verdictText(other.verdict))}`]
+        ? [
+            '',
+            `**Compared with ${markdownText(other.machine.name)}.** ${markdownText(verdictText(other.verdict))}`,
+          ]
         : [],
     ),
     '',

@@ -86,10 +86,17 @@ export function gone(
   { day }: InferType<typeof leadDaySchema>,
   today: string,
 ): Promise<void> {
-  return step(db, id, day, { from: ['open'], does: 'be marked as gone', said: 'gone' }, today, async (action) => {
-    await action.update('leads', id, { state: 'gone', vanishedOn: day })
-    await voidChoices(action, id, 'gone')
-  })
+  return step(
+    db,
+    id,
+    day,
+    { from: ['open'], does: 'be marked as gone', said: 'gone' },
+    today,
+    async (action) => {
+      await action.update('leads', id, { state: 'gone', vanishedOn: day })
+      await voidChoices(action, id, 'gone')
+    },
+  )
 }
 
 /** Seen again, or wanted after all; void choices of it stay void. */

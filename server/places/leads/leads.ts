@@ -116,11 +116,7 @@ async function refuseTwin(tx: Queryable, { sourceId, externalId }: LeadInput): P
     .from(leads)
     .where(and(eq(leads.sourceId, sourceId), eq(leads.externalId, externalId)))
   if (twin)
-    throw new CoreError(
-      'already-there',
-      `this listing is already a lead: "${twin.title}"`,
-      'externalId',
-    )
+    throw new CoreError('already-there', `this listing is already a lead: "${twin.title}"`, 'externalId')
 }
 
 export async function createLead(db: Database, input: LeadInput): Promise<string> {

@@ -33,11 +33,9 @@ export async function patchLeadIn(
   if (change.askedOn && change.askedOn > today)
     throw new CoreError('bad-date', `${change.askedOn} is in the future`, 'askedOn')
   const unknown = Object.keys(answers).find((key) => !wantedFacts.some((wanted) => wanted.key === key))
-  if (unknown !== undefined)
-    throw new CoreError('unknown-fact', `unknown lead fact "${unknown}"`, 'answers')
+  if (unknown !== undefined) throw new CoreError('unknown-fact', `unknown lead fact "${unknown}"`, 'answers')
   const strange = Object.keys(signs).find((key) => !(faultSigns as readonly string[]).includes(key))
-  if (strange !== undefined)
-    throw new CoreError('unknown-sign', `unknown risk sign "${strange}"`, 'signs')
+  if (strange !== undefined) throw new CoreError('unknown-sign', `unknown risk sign "${strange}"`, 'signs')
   if (change.tripId) {
     const [trip] = await tx
       .select({ id: trips.id })

@@ -83,7 +83,11 @@ async function foundPart(tx: Queryable, item: ItemRow, foundId: string | null): 
   if (!found) throw new CoreError('unknown-part', `"${foundId}" is not in the parts library`, 'foundPartId')
   const [listed] = await tx.select({ role: parts.role }).from(parts).where(eq(parts.id, item.partId))
   if (found.role !== listed!.role)
-    throw new CoreError('other-role', 'the part found must have the same role as the part listed', 'foundPartId')
+    throw new CoreError(
+      'other-role',
+      'the part found must have the same role as the part listed',
+      'foundPartId',
+    )
   return foundId
 }
 

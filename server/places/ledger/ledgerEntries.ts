@@ -79,11 +79,7 @@ async function findEntry(tx: Queryable, buildId: string, id: string) {
 /** What an action wrote is taken back with the action, so that its rows go back too. */
 function refuseOfAction({ actionId, lineId }: typeof ledgerEntries.$inferSelect): void {
   if (actionId !== null || lineId !== null)
-    throw new CoreError(
-      'of-an-action',
-      'this entry belongs to an item’s step: undo that step instead',
-      'id',
-    )
+    throw new CoreError('of-an-action', 'this entry belongs to an item’s step: undo that step instead', 'id')
 }
 
 /** Takes an entry back by one of the opposite amount; both stay. */

@@ -45,10 +45,15 @@ export async function stand(
   today: string,
 ): Promise<void> {
   const build = await findBuild(db, id)
-  await act(db, { kind: 'stand', text: `${build.name} assembled`, day, buildId: id }, today, async (action) => {
-    await refuseOver(await findBuild(action.tx, id), ['planned'], 'stand')
-    await action.update('builds', id, { state: 'standing', stateSince: day })
-  })
+  await act(
+    db,
+    { kind: 'stand', text: `${build.name} assembled`, day, buildId: id },
+    today,
+    async (action) => {
+      await refuseOver(await findBuild(action.tx, id), ['planned'], 'stand')
+      await action.update('builds', id, { state: 'standing', stateSince: day })
+    },
+  )
 }
 
 /** Sold as a whole: what is in it leaves with it, what is still to be bought is not any more. */

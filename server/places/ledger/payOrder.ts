@@ -94,7 +94,8 @@ async function chosen(tx: Pick<Queryable, 'select'>, ids: readonly string[]) {
     if (row.deletedAt !== null) throw new NotFoundError(`there is no choice "${id}"`)
     if (row.voidBecause !== null)
       throw new CoreError('void', 'this choice is void: what it was for is no longer available', 'choiceIds')
-    if (row.kind === 'item') throw new CoreError('owned', 'you already own this part, so there is nothing to pay', 'choiceIds')
+    if (row.kind === 'item')
+      throw new CoreError('owned', 'you already own this part, so there is nothing to pay', 'choiceIds')
     if (build.state === 'sold' || build.state === 'apart')
       throw new CoreError(
         'over',
@@ -200,8 +201,7 @@ function amountsPaid(
     const index = amounts.findIndex((each) => each.choiceId === row.id)
     const given = amounts[index]
     if (given) return parseDecimal(given.amount, build.currency, `amounts[${index}].amount`)
-    if (usual === null)
-      throw new CoreError('no-price', 'price not known: enter what you paid', 'amounts')
+    if (usual === null) throw new CoreError('no-price', 'price not known: enter what you paid', 'amounts')
     return usual
   })
 }

@@ -22,8 +22,7 @@ export async function stepRebate(
 ): Promise<string | null> {
   const { rebate, title, line } = await findRebate(db, rebateId)
   if (!line) {
-    if (state === 'paid')
-      throw new CoreError('not-paid', 'a rebate needs something you bought', 'state')
+    if (state === 'paid') throw new CoreError('not-paid', 'a rebate needs something you bought', 'state')
     await db.update(rebates).set({ state }).where(eq(rebates.id, rebateId))
     return null
   }

@@ -123,7 +123,12 @@ export async function setSelling(
   const build = await findBuild(db, id)
   await act(
     db,
-    { kind: 'value', text: `${build.name}: basis of its value changed`, day: today, buildId: build.variantOf ?? id },
+    {
+      kind: 'value',
+      text: `${build.name}: basis of its value changed`,
+      day: today,
+      buildId: build.variantOf ?? id,
+    },
     today,
     async (action) => {
       // read inside, so that two changes at once are one after the other

@@ -160,11 +160,7 @@ async function refuseTwice(
       ),
     )
   if (twin)
-    throw new CoreError(
-      'already-chosen',
-      'already in the build',
-      kind === 'lead' ? 'leadId' : 'shelfId',
-    )
+    throw new CoreError('already-chosen', 'already in the build', kind === 'lead' ? 'leadId' : 'shelfId')
 }
 
 /** Changes a choice; returns the build it belongs to. */

@@ -30,7 +30,8 @@ export async function carryView(
   const [part, cpu] = [partId, cpuId].map((id) => market.library.find((each) => each.id === id))
   if (part?.role !== 'graphics')
     throw new CoreError('unknown-part', `"${partId}" is not a graphics card in the library`, 'partId')
-  if (cpu?.role !== 'cpu') throw new CoreError('unknown-part', `"${cpuId}" is not a CPU in the library`, 'cpuId')
+  if (cpu?.role !== 'cpu')
+    throw new CoreError('unknown-part', `"${cpuId}" is not a CPU in the library`, 'cpuId')
   const cards = pricedLibrary(market, view, today).filter((each) => each.part.role === 'graphics')
   const price = cards.find((each) => each.part.id === partId)?.price
   if (price === undefined) throw new CoreError('no-price', `${partLabel(part)} has no price today`, 'partId')

@@ -245,11 +245,7 @@ async function takeBack(tx: Queryable, made: PasteMade): Promise<void> {
       .from(choices)
       .where(and(inArray(choices.id, [...made.choices]), isNotNull(choices.lineId)))
     if (paid.length > 0)
-      throw new CoreError(
-        'used',
-        'cannot undo: something from this paste has been bought',
-        'paste',
-      )
+      throw new CoreError('used', 'cannot undo: something from this paste has been bought', 'paste')
     await tx.delete(choices).where(inArray(choices.id, [...made.choices]))
   }
   for (const id of made.leads)
@@ -267,11 +263,8 @@ async function unlessUsed(what: string, remove: () => Promise<unknown>): Promise
   try {
     await remove()
   } catch (error) {
-    throw new CoreError(
-      'used',
-      `cannot undo: ${what} from this paste is used elsewhere`,
-      'paste',
-      { cause: error },
-    )
+    throw new CoreError('used', `cannot undo: ${what} from this paste is used elsewhere`, 'paste', {
+      cause: error,
+    })
   }
 }

@@ -96,11 +96,7 @@ export async function undoPlan(
       .from(choices)
     for (const id of [...added, ...removed])
       if (!own.some((row) => row.id === id && row.buildId === buildId && row.lineId === null))
-        throw new CoreError(
-          'used',
-          'cannot undo: something from this plan has been bought',
-          'added',
-        )
+        throw new CoreError('used', 'cannot undo: something from this plan has been bought', 'added')
     await set(added, new Date().toISOString())
     await set(removed, null)
     if (dropped.length > 0) {

@@ -39,7 +39,8 @@ export async function keepRead(
   today: string,
 ): Promise<void> {
   const day = readOn ?? today
-  if (day > today) throw new CoreError('bad-date', `a price cannot be dated ${day}, which is in the future`, 'readOn')
+  if (day > today)
+    throw new CoreError('bad-date', `a price cannot be dated ${day}, which is in the future`, 'readOn')
   const [market, currency] = await Promise.all([useMarket(db), currencyOf(db, buildId)])
   const query = market.queries.get(partId)
   if (!query) throw new NotFoundError(`there is no part "${partId}"`)

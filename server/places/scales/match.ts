@@ -313,7 +313,8 @@ export async function openAsVariant(
   const taken = options.flatMap(({ id }, index) => {
     if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
     const way = ways.find((each) => each.id === id)
-    if (!way) throw new CoreError('no-way', `the option "${id}" is no longer available`, `options[${index}].id`)
+    if (!way)
+      throw new CoreError('no-way', `the option "${id}" is no longer available`, `options[${index}].id`)
     return [way]
   })
   return db.transaction(async (tx) => {

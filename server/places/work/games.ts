@@ -24,8 +24,7 @@ export async function saveGame(db: Database, { known, ...game }: GameInput): Pro
     const fixed = known ? await withRate(tx, game as Workload, known) : (game as Workload)
     const used = await tx.select({ preset: runs.preset }).from(runs).where(eq(runs.workloadId, game.id))
     const gone = used.find(({ preset }) => !fixed.presets[preset])
-    if (gone)
-      throw new CoreError('in-use', `a run uses the preset "${gone.preset}": it must stay`, 'presets')
+    if (gone) throw new CoreError('in-use', `a run uses the preset "${gone.preset}": it must stay`, 'presets')
     const { lowShare, ...rest } = fixed
     const values = { ...rest, lowShareGraphics: lowShare.graphics, lowShareCpu: lowShare.cpu }
     await tx.insert(workloads).values(values).onConflictDoUpdate({ target: workloads.id, set: values })

@@ -136,7 +136,8 @@ useHead({ title: 'Bench · Tarvin' })
     </p>
     <template v-if="mode === 'targets'">
       <p class="text-soft">
-        {{ view.machineName.cpu ?? 'no CPU chosen' }} · {{ view.machineName.graphics ?? 'no graphics card chosen' }} ·
+        {{ view.machineName.cpu ?? 'no CPU chosen' }} ·
+        {{ view.machineName.graphics ?? 'no graphics card chosen' }} ·
         {{
           runsIn === 0
             ? 'from the library’s defaults; no runs yet'
@@ -148,7 +149,8 @@ useHead({ title: 'Bench · Tarvin' })
         <NuxtLink :to="`/b/${view.id}/brief`" class="underline">Set a target</NuxtLink>.
       </p>
       <p v-else-if="missing.length > 0" class="mt-4 text-waiting">
-        {{ noEstimate(view.targets) }} Add parts in Leads or Prices; add performance indexes in Parts or paste a table of scores.
+        {{ noEstimate(view.targets) }} Add parts in Leads or Prices; add performance indexes in Parts or paste
+        a table of scores.
       </p>
       <template v-else>
         <TargetAxis :view="view" :bench="bench" class="mt-2" />

@@ -129,7 +129,8 @@ useHead({ title: 'Plan · Tarvin' })
       >
       <template v-else-if="plan?.status === 'infeasible'"
         ><b v-if="withoutWay.length > 0"
-          >No option for {{ withoutWay.join(', ') }}: add leads, past sales or shop prices, or relax your wishes.</b
+          >No option for {{ withoutWay.join(', ') }}: add leads, past sales or shop prices, or relax your
+          wishes.</b
         ><b v-else>No machine meets every wish with what is on offer.</b
         ><span v-if="maySell && !isUpgrade" class="block text-soft">
           Your own parts stay in. Allow some to be sold and a faster part may take their place.</span
@@ -144,7 +145,8 @@ useHead({ title: 'Plan · Tarvin' })
               :working="() => planWorking(plan!, question!)"
               data-figure="plan-expected"
             />
-            expected total {{ plan.sold.length > 0 ? 'after selling the old parts' : 'for the parts planned here' }},
+            expected total
+            {{ plan.sold.length > 0 ? 'after selling the old parts' : 'for the parts planned here' }},
             <span>{{ money(plan.payNow) }}</span> total: {{ verdict }}</b
           >
         </p>
@@ -169,9 +171,9 @@ useHead({ title: 'Plan · Tarvin' })
           <template v-if="onReceipt"
             >Whole build after this plan: total
             <b class="figures text-ink" data-figure="receipt-pay-now">{{ money(onReceipt.totals.payNow) }}</b>
-            and {{ money(onReceipt.totals.expected) }} expected total; today {{ money(view.receipt.totals.payNow) }} total and {{ money(view.receipt.totals.expected) }} expected total.<template
-              v-if="costsMore"
-            >
+            and {{ money(onReceipt.totals.expected) }} expected total; today
+            {{ money(view.receipt.totals.payNow) }} total and
+            {{ money(view.receipt.totals.expected) }} expected total.<template v-if="costsMore">
               The plan costs more because your current build misses a wish.</template
             ></template
           >
@@ -208,7 +210,8 @@ useHead({ title: 'Plan · Tarvin' })
         <p v-if="plan.fps" class="mt-2 text-soft">
           <template v-for="(target, at) in question.targets" :key="target.name"
             ><template v-if="at > 0"> · </template>{{ target.name }}
-            <b class="figures text-ink">{{ Math.round(plan.fps[at]!) }}</b> fps, target {{ Math.round(target.averageFps) }}</template
+            <b class="figures text-ink">{{ Math.round(plan.fps[at]!) }}</b> fps, target
+            {{ Math.round(target.averageFps) }}</template
           >
         </p>
         <ul v-if="plan.findings.length > 0" class="mt-2 text-xs text-soft">
@@ -216,7 +219,9 @@ useHead({ title: 'Plan · Tarvin' })
         </ul>
         <details v-if="plan.unchecked.length > 0" class="mt-2 text-xs text-waiting" data-test="unchecked">
           <summary>
-            {{ plan.unchecked.length }} {{ plan.unchecked.length === 1 ? 'fit check needs' : 'fit checks need' }} a fact: ask before you buy
+            {{ plan.unchecked.length }}
+            {{ plan.unchecked.length === 1 ? 'fit check needs' : 'fit checks need' }} a fact: ask before you
+            buy
           </summary>
           <ul class="mt-1 text-soft">
             <li v-for="what in plan.unchecked" :key="what">{{ what }}</li>

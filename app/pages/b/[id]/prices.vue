@@ -187,7 +187,8 @@ async function selectPart(part: string) {
       </PriceHead>
       <p v-if="view.part.open" class="text-soft">
         The exact model is not known, so it has no sales of its own. What is known is listed in
-        <NuxtLink to="/parts" class="underline">Parts</NuxtLink>; once the seller names the model, change the lead to that part.
+        <NuxtLink to="/parts" class="underline">Parts</NuxtLink>; once the seller names the model, change the
+        lead to that part.
       </p>
       <QueryEditor v-else :view="view" @save="saveQuery" @reset="resetQuery" @recipe="useRecipe" />
       <PriceRead

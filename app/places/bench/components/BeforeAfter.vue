@@ -41,7 +41,8 @@ const ratio = (value: number | null) => (value === null ? '—' : signedPercent(
     <template v-else>
       <p class="mt-3 text-[15px]">
         <template v-if="compared.meanRatio !== null"
-          ><b class="figures">{{ ratio(compared.meanRatio) }}</b> average fps, geometric mean over {{ compared.counted }} matching pairs<template v-if="compared.meanLowRatio !== null"
+          ><b class="figures">{{ ratio(compared.meanRatio) }}</b> average fps, geometric mean over
+          {{ compared.counted }} matching pairs<template v-if="compared.meanLowRatio !== null"
             >, <b class="figures">{{ ratio(compared.meanLowRatio) }}</b> in the 1 % lows</template
           >.</template
         ><template v-else>No pair under the same conditions, so there is no mean.</template

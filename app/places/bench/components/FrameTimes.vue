@@ -91,7 +91,8 @@ const colours = ['var(--series-1)', 'var(--series-2)']
       >
     </div>
     <p v-if="shown.length === 0" class="sheet p-6 text-soft">
-      Drop a frame-time log anywhere on Bench: any CSV with one line per frame, as frame times or timestamps. It is read in your browser and not uploaded; a million frames take under two seconds.
+      Drop a frame-time log anywhere on Bench: any CSV with one line per frame, as frame times or timestamps.
+      It is read in your browser and not uploaded; a million frames take under two seconds.
     </p>
     <template v-else>
       <p

@@ -57,7 +57,8 @@ function back() {
       </select>
       <span class="text-soft"
         >average fps · G GPU limited, C CPU limited, B balanced<template v-if="target">
-          · background: {{ target.averageFps }}<template v-if="target.lowFps"> / {{ target.lowFps }}</template> met, close, missed</template
+          · background: {{ target.averageFps
+          }}<template v-if="target.lowFps"> / {{ target.lowFps }}</template> met, close, missed</template
         ></span
       >
     </div>
@@ -87,7 +88,9 @@ function back() {
             <b class="figures text-[15px]">{{ cell.estimate.averageFps.toFixed(0) }}</b>
             <span class="figures text-xs"
               >{{ letters[cell.estimate.limit][0]
-              }}<template v-if="cell.estimate.videoMemoryShortage > 1">, not enough video memory</template></span
+              }}<template v-if="cell.estimate.videoMemoryShortage > 1"
+                >, not enough video memory</template
+              ></span
             >
           </td>
         </tr>
@@ -108,7 +111,8 @@ function back() {
     <p class="mt-1 text-soft">
       <template v-if="asItIs">Your build as it is.</template
       ><template v-else
-        >Hypothetical: card {{ card }} instead of {{ bench.machine!.graphicsIndex }}, CPU {{ cpu }} instead of {{ bench.machine!.cpuIndex }}.
+        >Hypothetical: card {{ card }} instead of {{ bench.machine!.graphicsIndex }}, CPU {{ cpu }} instead of
+        {{ bench.machine!.cpuIndex }}.
         <button type="button" class="quiet-button" @click="back">reset</button></template
       >
     </p>

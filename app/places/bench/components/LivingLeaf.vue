@@ -33,7 +33,8 @@ const words = { well: 'fine', watch: 'watch this', bad: 'poor', 'not known': 'no
         Forecast and result <span class="font-normal text-soft">saved when CPU and card were paid for</span>
       </h2>
       <p v-if="bench.forecasts.length === 0" class="mt-2 text-soft">
-        No forecast saved yet. When you pay for the CPU or the card, that day’s estimates are saved and compared with your first run at the same settings.
+        No forecast saved yet. When you pay for the CPU or the card, that day’s estimates are saved and
+        compared with your first run at the same settings.
       </p>
       <table v-else class="ledger mt-1">
         <thead>
@@ -70,7 +71,8 @@ const words = { well: 'fine', watch: 'watch this', bad: 'poor', 'not known': 'no
       </table>
       <p v-for="each in bench.record" :key="each.workloadId" class="mt-2">
         {{ each.workload }}: median error
-        <b class="figures">{{ signedPercent(100 * each.medianError) }}</b> over {{ each.count }}, within the range {{ percent(each.heldShare) }} of the time.
+        <b class="figures">{{ signedPercent(100 * each.medianError) }}</b> over {{ each.count }}, within the
+        range {{ percent(each.heldShare) }} of the time.
       </p>
     </section>
   </div>

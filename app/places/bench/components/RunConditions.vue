@@ -23,12 +23,7 @@ const causes = lowsCauses.map((cause) => [cause, cause.replace('-', ' ')] as con
       <span class="font-normal text-soft">runs under different conditions are never averaged</span>
     </summary>
     <div class="mt-2 flex flex-wrap items-end gap-x-3 gap-y-2">
-      <TextField
-        name="conditions.background"
-        label="background programs"
-        placeholder="none"
-        class="w-44"
-      />
+      <TextField name="conditions.background" label="background programs" placeholder="none" class="w-44" />
       <NumberField
         name="conditions.ambientC"
         label="room temperature, °C"
@@ -38,7 +33,12 @@ const causes = lowsCauses.map((cause) => [cause, cause.replace('-', ' ')] as con
       />
       <ChoiceField name="conditions.sidePanel" label="side panel" none="not noted" :options="['on', 'off']" />
       <TextField name="conditions.gameVersion" label="game version" class="w-24" />
-      <TextField name="conditions.driverVersion" label="driver version" spoken="driver version" class="w-24" />
+      <TextField
+        name="conditions.driverVersion"
+        label="driver version"
+        spoken="driver version"
+        class="w-24"
+      />
       <NumberField
         name="conditions.capFps"
         label="fps cap"

@@ -38,7 +38,8 @@ async function keepLog(runId: string) {
     method: 'PUT',
     body: times.buffer as ArrayBuffer,
   })
-  if (!kept.ok) toast.error('The run is saved, but its frame times could not be stored with it. Drop the log again.')
+  if (!kept.ok)
+    toast.error('The run is saved, but its frame times could not be stored with it. Drop the log again.')
 }
 
 const workload = computed(() => view.workloads.find((each) => each.id === values.workloadId))

@@ -39,7 +39,8 @@ const limitWords = { graphics: 'GPU limited', cpu: 'CPU limited', balanced: 'bal
     <h2>
       Targets
       <span class="font-normal text-soft"
-        >fps · bar: 90 % range of the estimate · ● average ○ 1 % low · │ target · ◆ measured ◇ someone else’s or left out</span
+        >fps · bar: 90 % range of the estimate · ● average ○ 1 % low · │ target · ◆ measured ◇ someone else’s
+        or left out</span
       >
     </h2>
     <div class="mt-3 grid grid-cols-[190px_1fr_210px] items-center gap-x-4">
@@ -121,7 +122,9 @@ const limitWords = { graphics: 'GPU limited', cpu: 'CPU limited', balanced: 'bal
             ><template v-if="target.estimate.generatedFps !== null">
               · {{ Math.round(target.estimate.generatedFps) }} displayed with frame generation</template
             ><template v-if="target.estimate.unsure.length > 0">
-              · {{ Math.round(target.estimate.range.low) }} to {{ Math.round(target.estimate.range.high) }} fps; not known: {{ target.estimate.unsure.join(', ') }}</template
+              · {{ Math.round(target.estimate.range.low) }} to
+              {{ Math.round(target.estimate.range.high) }} fps; not known:
+              {{ target.estimate.unsure.join(', ') }}</template
             >
           </div>
         </div>

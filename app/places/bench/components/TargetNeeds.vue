@@ -63,7 +63,8 @@ const index = (needed: number | null, have: number) =>
             <span v-if="target.verdict === 'met'" class="text-settled">met already</span
             ><template v-else-if="needs.change"
               >{{ needs.change.name }},
-              <span class="figures">{{ signedAmount(needs.change.more, view.currency) }}</span>, reaches {{ Math.round(needs.change.fps) }} fps</template
+              <span class="figures">{{ signedAmount(needs.change.more, view.currency) }}</span>, reaches
+              {{ Math.round(needs.change.fps) }} fps</template
             ><span v-else class="text-waiting">{{
               target.verdict === 'narrow'
                 ? 'nothing within what is left; a measurement may settle it'
@@ -71,7 +72,10 @@ const index = (needed: number | null, have: number) =>
             }}</span>
           </td>
           <td class="text-xs">
-            {{ needs.measure.settings.height }}p {{ needs.measure.settings.preset }}: narrows ±{{ percent(needs.measure.halfWidthNow, 1) }} to ±{{ percent(needs.measure.halfWidthAfter, 1) }}
+            {{ needs.measure.settings.height }}p {{ needs.measure.settings.preset }}: narrows ±{{
+              percent(needs.measure.halfWidthNow, 1)
+            }}
+            to ±{{ percent(needs.measure.halfWidthAfter, 1) }}
           </td>
         </tr>
       </tbody>

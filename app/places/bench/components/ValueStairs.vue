@@ -18,7 +18,8 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
       <h2>
         FPS for the money
         <span class="font-normal text-soft"
-          >geometric mean over this build’s targets, against the cost of the core machine in {{ view.currency }}</span
+          >geometric mean over this build’s targets, against the cost of the core machine in
+          {{ view.currency }}</span
         >
       </h2>
       <span class="ml-auto flex gap-1"
@@ -76,7 +77,10 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
               <td>
                 <template v-if="step.beatenBy">beaten by {{ nameOf(step.beatenBy) }}</template
                 ><template v-else-if="step.added"
-                  ><span class="figures">{{ signedAmount(step.added.money, view.currency) }}</span> +{{ step.added.frames.toFixed(1) }} fps at {{ amount(Math.round(step.added.perFrame), view.currency) }} each</template
+                  ><span class="figures">{{ signedAmount(step.added.money, view.currency) }}</span> +{{
+                    step.added.frames.toFixed(1)
+                  }}
+                  fps at {{ amount(Math.round(step.added.perFrame), view.currency) }} each</template
                 ><template v-else>cheapest</template>
               </td>
             </tr>

@@ -93,21 +93,20 @@ const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(
         <div class="flex items-baseline gap-2">
           <h2>{{ each.name }}</h2>
           <span class="text-xs text-soft"
-            >{{ each.lessIsBetter ? 'lower is better' : 'higher is better' }} · thread scaling exponent {{ each.threadsExponent }}, up to {{ each.mostThreads }} threads</span
+            >{{ each.lessIsBetter ? 'lower is better' : 'higher is better' }} · thread scaling exponent
+            {{ each.threadsExponent }}, up to {{ each.mostThreads }} threads</span
           >
         </div>
         <p v-if="each.estimate" class="mt-1">
           This PC: <b class="figures text-[15px]">{{ round(each.estimate.value) }} {{ each.unit }}</b>
           <span class="text-soft"
-            >estimate {{ round(each.estimate.range.low) }} to {{ round(each.estimate.range.high) }}, from {{ each.estimate.references }} {{ each.estimate.references === 1 ? 'reference' : 'references' }}</span
+            >estimate {{ round(each.estimate.range.low) }} to {{ round(each.estimate.range.high) }}, from
+            {{ each.estimate.references }}
+            {{ each.estimate.references === 1 ? 'reference' : 'references' }}</span
           >
         </p>
         <p v-else class="mt-1 text-soft">
-          {{
-            each.results.length === 0
-              ? 'No reference measured yet.'
-              : 'This PC’s CPU has no index.'
-          }}
+          {{ each.results.length === 0 ? 'No reference measured yet.' : 'This PC’s CPU has no index.' }}
         </p>
         <table class="ledger mt-1">
           <tbody>

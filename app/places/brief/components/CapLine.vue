@@ -64,7 +64,8 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
       </div>
       <p class="mt-1 text-xs text-soft">
         <span class="text-series-1">■</span> platform <span class="text-series-2">■</span> graphics card
-        <span class="text-series-3">■</span> PSU <span class="text-line">■</span> reserved for other missing parts, {{ money(cap.needs) }}
+        <span class="text-series-3">■</span> PSU <span class="text-line">■</span> reserved for other missing
+        parts, {{ money(cap.needs) }}
       </p>
     </template>
   </section>

@@ -23,7 +23,9 @@ const limits = [
 
 <template>
   <section>
-    <p class="mb-2 text-xs text-soft">If left empty, room temperature and electricity price come from Settings.</p>
+    <p class="mb-2 text-xs text-soft">
+      If left empty, room temperature and electricity price come from Settings.
+    </p>
     <div class="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2">
       <ChoiceField
         name="houseRules.machine.supplyRule.kind"
@@ -66,10 +68,7 @@ const limits = [
       />
       <TextField name="houseRules.machine.colour" optional label="colour" placeholder="any" class="w-24" />
       <TickField name="houseRules.machine.cablesHidden" label="hidden cables behind glass" />
-      <TickField
-        name="houseRules.machine.needsSecurityModule"
-        label="TPM required by the OS"
-      />
+      <TickField name="houseRules.machine.needsSecurityModule" label="TPM required by the OS" />
       <NumberField
         name="houseRules.machine.stepThreshold"
         label="upgrade worth it from, % per 10"

@@ -36,8 +36,7 @@ const next = computed(() => {
           }}</span>
         </h2>
         <p class="text-soft">
-          {{ strip.purpose
-          }}<template v-if="strip.wantedBy"> · due {{ longDate(strip.wantedBy) }}</template>
+          {{ strip.purpose }}<template v-if="strip.wantedBy"> · due {{ longDate(strip.wantedBy) }}</template>
         </p>
         <p v-if="strip.state === 'sold'" class="mt-2">
           sold for

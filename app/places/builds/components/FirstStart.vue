@@ -61,7 +61,8 @@ const loadSample = () =>
   <div>
     <h1 class="mt-4">What do you have?</h1>
     <p class="mt-1 text-soft">
-      Paste anything you have copied: past sales, a listing, a spec sheet, a CSV. Tarvin shows what it understood before it saves anything.
+      Paste anything you have copied: past sales, a listing, a spec sheet, a CSV. Tarvin shows what it
+      understood before it saves anything.
     </p>
     <div class="mt-3 grid grid-cols-[minmax(0,1fr)_340px] gap-5 max-md:grid-cols-1">
       <div class="sheet border-dashed p-4">
@@ -123,7 +124,8 @@ const loadSample = () =>
       <section class="sheet p-4">
         <h2 class="!text-[14px]">Try the sample first</h2>
         <p class="mt-1 text-soft">
-          A made-up workshop with a few builds, thousands of sales and about 150 listings. Remove it any time in Settings.
+          A made-up workshop with a few builds, thousands of sales and about 150 listings. Remove it any time
+          in Settings.
         </p>
         <button type="button" class="button mt-2" :disabled="busy" @click="loadSample">
           Load the sample data

@@ -109,7 +109,9 @@ const name = {
           </dd>
         </div>
         <div>
-          <dt class="text-xs text-soft">{{ sheet.askedBy === 'listing' ? 'asking price' : 'counter-offer' }}</dt>
+          <dt class="text-xs text-soft">
+            {{ sheet.askedBy === 'listing' ? 'asking price' : 'counter-offer' }}
+          </dt>
           <dd class="figures font-semibold text-waiting">{{ money(sheet.ask) }}</dd>
         </div>
       </dl>

@@ -18,7 +18,8 @@ const money = (value: number) => amount(value, build.view!.currency)
     <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!sheet" class="text-soft">calculating…</p>
     <p v-else-if="!bids || !own" class="text-soft">
-      No maximum bid: it is a lot, it has ended, it ends after your date, or there is no other price for the part to compare with.
+      No maximum bid: it is a lot, it has ended, it ends after your date, or there is no other price for the
+      part to compare with.
     </p>
     <template v-else>
       <p class="mt-1">
@@ -59,7 +60,8 @@ const money = (value: number) => amount(value, build.view!.currency)
         With these bids you win one with a chance of {{ percent(bids.chance, 0) }}; expected cost
         <span class="figures text-ink" data-figure="bids-expected">{{ money(bids.expected) }}</span>
         {{ build.view!.currency }}, instead of
-        <span class="figures">{{ money(bids.otherwise) }}</span> without them. From {{ bids.sales }} {{ bids.sales === 1 ? 'sale' : 'sales' }}. Bid less in early auctions: more will follow.
+        <span class="figures">{{ money(bids.otherwise) }}</span> without them. From {{ bids.sales }}
+        {{ bids.sales === 1 ? 'sale' : 'sales' }}. Bid less in early auctions: more will follow.
       </p>
     </template>
   </section>

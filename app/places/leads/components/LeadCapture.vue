@@ -59,7 +59,12 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
     <div class="grid grid-cols-4 gap-x-3 gap-y-2 max-md:grid-cols-2">
       <TextField name="title" label="title" class="col-span-2" />
       <ChoiceField name="sourceId" label="source" placeholder="choose" :options="sources" />
-      <MoneyField name="price" currency-name="currency" label="asking price" currency-spoken="currency of the asking price" />
+      <MoneyField
+        name="price"
+        currency-name="currency"
+        label="asking price"
+        currency-spoken="currency of the asking price"
+      />
       <ChoiceField name="condition" label="condition" :options="conditions" />
       <ChoiceField name="manner" label="sale type" :options="manners" />
       <DayField name="listedOn" label="listed on" />
@@ -123,9 +128,7 @@ const sources = computed(() => library.value?.sources.map(({ id, name }) => [id,
       />
     </div>
     <template #actions>
-      <button v-if="editing" type="button" class="quiet-button" @click="discard">
-        discard changes
-      </button>
+      <button v-if="editing" type="button" class="quiet-button" @click="discard">discard changes</button>
     </template>
   </FormSheet>
 </template>

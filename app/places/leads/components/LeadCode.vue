@@ -11,11 +11,20 @@ const emit = defineEmits<{ change: [code: LeadInput['code']] }>()
 <template>
   <fieldset>
     <label class="flex gap-2 text-xs text-soft"
-      ><input type="checkbox" :checked="code !== null" @change="emit('change', code ? null : blankCode())" />coupon code</label
+      ><input
+        type="checkbox"
+        :checked="code !== null"
+        @change="emit('change', code ? null : blankCode())"
+      />coupon code</label
     >
     <div v-if="code" class="mt-1 flex flex-wrap items-start gap-x-2 gap-y-1">
       <TextField name="code.word" label="code" spoken="code" class="w-24" />
-      <ChoiceField name="code.kind" label="discount type" spoken="discount type" :options="['percent', 'fixed']" />
+      <ChoiceField
+        name="code.kind"
+        label="discount type"
+        spoken="discount type"
+        :options="['percent', 'fixed']"
+      />
       <MoneyField name="code.value" label="value" spoken="value of the code" class="w-20" />
       <MoneyField
         name="code.minSpend"

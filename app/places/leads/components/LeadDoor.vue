@@ -33,7 +33,8 @@ const open = () =>
   <section class="sheet p-3" aria-label="on-site check">
     <h2>On-site check</h2>
     <p class="text-soft">
-      One page for your phone that works offline: what to check, what to ask, and the most to pay for each answer.
+      One page for your phone that works offline: what to check, what to ask, and the most to pay for each
+      answer.
     </p>
     <p class="mt-1">
       <a class="button" :href="`/api/builds/${build.view!.id}/leads/${lead.id}/door`" download

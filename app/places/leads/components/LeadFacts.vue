@@ -31,11 +31,9 @@ async function patch(body: object, message: string, undo?: object) {
 }
 const answer = (key: string, value: Answer | null) => {
   const before = lead.facts.find((fact) => fact.key === key)
-  return patch(
-    { answers: { [key]: value } },
-    value === null ? 'reset to the listing' : `noted: ${value}`,
-    { answers: { [key]: before?.by === 'builder' ? before.answer : null } },
-  )
+  return patch({ answers: { [key]: value } }, value === null ? 'reset to the listing' : `noted: ${value}`, {
+    answers: { [key]: before?.by === 'builder' ? before.answer : null },
+  })
 }
 function byKey(event: KeyboardEvent, key: string) {
   const value = { y: 'yes', n: 'no', u: null }[event.key.toLowerCase()] as Answer | null | undefined
@@ -145,7 +143,8 @@ defineExpose({ copy })
       </p>
     </template>
     <p class="mt-2 text-xs text-soft">
-      <span class="key">Y</span> yes <span class="key">N</span> no <span class="key">U</span> resets the row to the listing. Unstated facts lower the value until answered.
+      <span class="key">Y</span> yes <span class="key">N</span> no <span class="key">U</span> resets the row
+      to the listing. Unstated facts lower the value until answered.
     </p>
   </section>
 </template>

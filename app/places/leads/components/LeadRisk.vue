@@ -43,7 +43,9 @@ async function toggle(sign: FaultSign) {
         data-figure="fault-probability"
         :text="percent(lead.value.faultProbability, 1)"
         :working="() => faultWorking(lead, table)"
-      />, {{ percent(lead.value.recoveredShare) }} recovered ({{ lead.protection === 'none' ? 'no protection' : lead.protection }}).
+      />, {{ percent(lead.value.recoveredShare) }} recovered ({{
+        lead.protection === 'none' ? 'no protection' : lead.protection
+      }}).
     </p>
     <div class="mt-1 flex flex-wrap gap-x-3 gap-y-1">
       <label

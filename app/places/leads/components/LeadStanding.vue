@@ -135,12 +135,7 @@ const dropPhoto = (id: string) =>
       class="mt-2 flex flex-wrap items-center gap-2 border-l-4 border-info pl-3"
       @submit.prevent="plan"
     >
-      <input
-        v-model="trip.name"
-        class="field w-36"
-        placeholder="to"
-        aria-label="name of the trip"
-      /><label
+      <input v-model="trip.name" class="field w-36" placeholder="to" aria-label="name of the trip" /><label
         ><input
           v-model.number="trip.km"
           type="number"

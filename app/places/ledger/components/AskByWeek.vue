@@ -35,6 +35,8 @@ const money = (value: number) => amount(value, ledger.currency)
         </tr>
       </tbody>
     </table>
-    <p class="mt-1 text-soft">After that, part it out for {{ money(ledger.resale.parting.net) }} net in total.</p>
+    <p class="mt-1 text-soft">
+      After that, part it out for {{ money(ledger.resale.parting.net) }} net in total.
+    </p>
   </section>
 </template>

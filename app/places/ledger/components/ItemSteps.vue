@@ -52,7 +52,9 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
       <template v-if="item.place === 'ordered' || item.place === 'build' || item.place === 'shelf'">
         <select v-model="seen.foundPartId" class="field max-w-64" aria-label="found to be">
           <option value="">as listed</option>
-          <option v-for="part in sameRole" :key="part.id" :value="part.id">it is actually {{ part.name }}</option>
+          <option v-for="part in sameRole" :key="part.id" :value="part.id">
+            it is actually {{ part.name }}
+          </option>
         </select>
         <input
           v-model="seen.note"
@@ -79,11 +81,7 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
       <div class="flex flex-wrap items-center gap-2">
         <label
           >refund
-          <input
-            v-model="amount"
-            class="field figures w-24"
-            inputmode="decimal"
-            aria-label="refund" /></label
+          <input v-model="amount" class="field figures w-24" inputmode="decimal" aria-label="refund" /></label
         ><button type="button" class="button" @click="step('cancel', { amount }, 'cancelled')">
           cancelled</button
         ><button type="button" class="button" @click="step('cancel', { amount, missing: true }, 'missing')">
@@ -164,8 +162,7 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
           >
             hand over
           </button></template
-        ><button type="button" class="button" @click="step('write-off', {}, 'written off')">
-          write off</button
+        ><button type="button" class="button" @click="step('write-off', {}, 'written off')">write off</button
         ><button type="button" class="button" :aria-expanded="into !== null" @click="into = into ? null : []">
           split
         </button>
@@ -205,11 +202,7 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
       <div v-if="item.paidOn" class="flex flex-wrap items-center gap-2">
         <label
           >refund
-          <input
-            v-model="amount"
-            class="field figures w-24"
-            inputmode="decimal"
-            aria-label="refund" /></label
+          <input v-model="amount" class="field figures w-24" inputmode="decimal" aria-label="refund" /></label
         ><button
           type="button"
           class="button"

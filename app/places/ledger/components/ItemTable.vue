@@ -91,7 +91,8 @@ const columns: readonly Column<ItemView>[] = [
         ></template
       >
       <template #worth="{ row: item }">
-        <template v-if="item.place === 'returning'">{{ amount(item.expectedBack, currency) }} refund due</template
+        <template v-if="item.place === 'returning'"
+          >{{ amount(item.expectedBack, currency) }} refund due</template
         ><template v-else-if="item.goneBecause === 'sold'">{{ amount(item.soldFor, currency) }} net</template
         ><template v-else-if="isOver(item) || item.state === 'dead'">—</template
         ><template v-else>{{ amount(item.worthToday, currency) }}</template>

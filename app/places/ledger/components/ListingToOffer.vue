@@ -22,7 +22,8 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true })
   <section class="sheet p-3" aria-label="text for a listing">
     <h2>Text for a listing</h2>
     <p class="text-soft">
-      Parts as found, speed and known faults; nothing about cost. “Text for a buyer” from the brief comes first.
+      Parts as found, speed and known faults; nothing about cost. “Text for a buyer” from the brief comes
+      first.
     </p>
     <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
     <textarea

@@ -32,7 +32,9 @@ const decide = (id: number, isLeftOut: boolean) =>
     <p class="text-soft">
       {{ machines.like
       }}<template v-if="machines.typical !== null"
-        >: typical <span class="figures text-ink">{{ amount(machines.typical, ledger.currency) }}</span>, probably {{ amount(machines.interval!.low, ledger.currency) }} to {{ amount(machines.interval!.high, ledger.currency) }}, {{ machines.grade }}</template
+        >: typical <span class="figures text-ink">{{ amount(machines.typical, ledger.currency) }}</span>,
+        probably {{ amount(machines.interval!.low, ledger.currency) }} to
+        {{ amount(machines.interval!.high, ledger.currency) }}, {{ machines.grade }}</template
       >.
     </p>
     <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="saveWords">

@@ -8,9 +8,14 @@ const build = useBuild()
 const { step, busy } = useLedgerStep()
 const money = (value: number) => amount(value, order.currency)
 const pay = (choiceIds: readonly string[], what: string) =>
-  step('/api/ledger/orders/pay', { choiceIds, day: build.view!.today }, `${what} paid and booked in the ledger`, {
-    label: what,
-  })
+  step(
+    '/api/ledger/orders/pay',
+    { choiceIds, day: build.view!.today },
+    `${what} paid and booked in the ledger`,
+    {
+      label: what,
+    },
+  )
 const payAll = () =>
   pay(
     order.lines.map((line) => line.choiceId),

@@ -5,7 +5,11 @@ const { what } = defineProps<{ what: 'thing' | 'machine' }>()
 const spoken = computed(() =>
   what === 'thing'
     ? { price: 'sold for', fee: 'selling fee', postage: 'shipping cost' }
-    : { price: 'machine sold for', fee: 'selling fee for the machine', postage: 'shipping cost of the machine' },
+    : {
+        price: 'machine sold for',
+        fee: 'selling fee for the machine',
+        postage: 'shipping cost of the machine',
+      },
 )
 const fields = [
   ['price', 'sold for', 'w-28'],

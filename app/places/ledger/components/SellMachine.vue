@@ -58,7 +58,9 @@ const unpaid = computed(() =>
           <button type="submit" class="button button-main" :disabled="busy">Sell machine</button>
         </form>
         <p v-if="unpaid.length > 0" class="mt-1 text-waiting">
-          {{ unpaid.length === 1 ? 'One choice is' : `${unpaid.length} choices are` }} not paid: {{ unpaid.map((choice) => choice.label).join(', ') }}. Selling removes {{ unpaid.length === 1 ? 'it' : 'them' }}.
+          {{ unpaid.length === 1 ? 'One choice is' : `${unpaid.length} choices are` }} not paid:
+          {{ unpaid.map((choice) => choice.label).join(', ') }}. Selling removes
+          {{ unpaid.length === 1 ? 'it' : 'them' }}.
         </p>
         <div class="mt-3 flex gap-2">
           <button

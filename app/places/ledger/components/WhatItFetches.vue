@@ -90,7 +90,8 @@ function choose(basis: WorthBasis) {
       </tbody>
     </table>
     <p v-if="build.view!.emptyRoles.length > 0" class="mt-1 text-waiting" data-test="not-whole">
-      Not complete: no {{ build.view!.emptyRoles.map((role) => roleNames[role]).join(', no ') }}. The cost of that is not in these figures yet.
+      Not complete: no {{ build.view!.emptyRoles.map((role) => roleNames[role]).join(', no ') }}. The cost of
+      that is not in these figures yet.
     </p>
     <p v-if="ledger.resale.unknown.length > 0" class="mt-1 text-waiting">
       {{ ledger.resale.unknown.length === 1 ? 'One part' : `${ledger.resale.unknown.length} parts` }} without

@@ -90,7 +90,9 @@ const done = computed(() => list.value.filter(({ state }) => state !== 'open'))
           <td>{{ each.line || 'accept all' }}</td>
           <td>
             {{ each.remark }}
-            <div class="text-xs text-soft">{{ each.by || 'no name given' }}, {{ longDate(each.receivedOn) }}</div>
+            <div class="text-xs text-soft">
+              {{ each.by || 'no name given' }}, {{ longDate(each.receivedOn) }}
+            </div>
           </td>
           <td>
             <template v-if="each.swap"
@@ -99,8 +101,7 @@ const done = computed(() => list.value.filter(({ state }) => state !== 'open'))
               <div v-for="what in each.swap.goes" :key="what" class="text-xs text-settled">
                 no longer applies: {{ what }}
               </div></template
-            ><span v-else-if="each.instead" class="text-waiting"
-              >{{ each.instead }}: not in your library</span
+            ><span v-else-if="each.instead" class="text-waiting">{{ each.instead }}: not in your library</span
             ><span v-else class="text-soft">—</span>
           </td>
           <td class="amount">
@@ -128,7 +129,8 @@ const done = computed(() => list.value.filter(({ state }) => state !== 'open'))
       </tbody>
     </table>
     <p v-if="done.length > 0" class="mt-2 text-soft">
-      {{ done.filter(({ state }) => state === 'taken').length }} accepted, {{ done.filter(({ state }) => state === 'declined').length }} declined earlier.
+      {{ done.filter(({ state }) => state === 'taken').length }} accepted,
+      {{ done.filter(({ state }) => state === 'declined').length }} declined earlier.
     </p>
   </section>
 </template>

@@ -64,8 +64,8 @@ watch(
       </select>
     </p>
     <p v-if="sheet" class="mt-1" data-test="carry">
-      {{ signedPercent(100 * sheet.framesNow) }} fps now, {{ signedPercent(100 * sheet.framesAfter) }} after the move. Cost:
-      <b class="figures">{{ amount(sheet.price, view.currency) }}</b> today or about
+      {{ signedPercent(100 * sheet.framesNow) }} fps now, {{ signedPercent(100 * sheet.framesAfter) }} after
+      the move. Cost: <b class="figures">{{ amount(sheet.price, view.currency) }}</b> today or about
       <b class="figures">{{ amount(sheet.priceThen, view.currency) }}</b> then<template
         v-if="sheet.percentPer30Days !== 0"
       >

@@ -78,7 +78,13 @@ const wait = computed(() =>
         <option value="new">new</option>
       </select>
       <span v-if="choice.leftOut.length > 0" class="block text-xs text-waiting"
-        >not installed: {{ choice.parts .filter((part) => choice.leftOut.includes(part.id)) .map((part) => part.name) .join(', ') }}
+        >not installed:
+        {{
+          choice.parts
+            .filter((part) => choice.leftOut.includes(part.id))
+            .map((part) => part.name)
+            .join(', ')
+        }}
         <button
           type="button"
           class="quiet-button"

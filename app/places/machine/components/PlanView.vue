@@ -157,7 +157,8 @@ const open = (line: { findingKey: string | null }) => line.findingKey && emit('s
           {{ roleNames[line.to] }}: {{ line.text }}
         </button>
         <span v-else class="text-[13px]"
-          >{{ words[line.kind] }}, {{ roleNames[line.from] }} – {{ roleNames[line.to] }}: close to the limit, {{ line.text }}</span
+          >{{ words[line.kind] }}, {{ roleNames[line.from] }} – {{ roleNames[line.to] }}: close to the limit,
+          {{ line.text }}</span
         >
       </li>
       <li v-if="lines.length === 0" class="text-settled">✓ No conflicts, nothing close to its limit.</li>

@@ -81,7 +81,8 @@ const room = computed(() => machine.room)
               <td>
                 energy per year
                 <span class="text-xs text-soft"
-                  >{{ machine.rules.fullHours }} h full load, {{ machine.rules.idleHours }} h idle per day</span
+                  >{{ machine.rules.fullHours }} h full load, {{ machine.rules.idleHours }} h idle per
+                  day</span
                 >
               </td>
               <td class="amount">
@@ -137,7 +138,8 @@ const room = computed(() => machine.room)
           </tr>
           <tr v-if="room.moreMemory?.replace">
             <td>
-              or {{ room.moreMemory.replace.name }}, selling the old kit for {{ amount(room.moreMemory.replace.sold, currency) }}
+              or {{ room.moreMemory.replace.name }}, selling the old kit for
+              {{ amount(room.moreMemory.replace.sold, currency) }}
             </td>
             <td class="amount">{{ amount(room.moreMemory.replace.cost, currency) }}</td>
           </tr>

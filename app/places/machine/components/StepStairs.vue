@@ -118,7 +118,12 @@ const words = (step: StepView) => {
       <figure v-else>
         <StairFigure :treads="treads" :height="190" />
         <figcaption class="text-xs text-soft">
-          Across: money added. Up: {{ shown.steps.some((step) => step.framesChange !== null) ? 'fps gained in your targets' : `${indexUnit(shown.role)} gained` }}. Dashed: gains less than {{ steps.threshold }} % per 10 spent, not worth it.
+          Across: money added. Up:
+          {{
+            shown.steps.some((step) => step.framesChange !== null)
+              ? 'fps gained in your targets'
+              : `${indexUnit(shown.role)} gained`
+          }}. Dashed: gains less than {{ steps.threshold }} % per 10 spent, not worth it.
         </figcaption>
         <table class="ledger mt-2">
           <thead>

@@ -167,9 +167,7 @@ async function hunt(partId: string, name: string) {
         <span class="min-w-0 flex-1">{{ option.name }}</span><span class="figures">{{
           amount(option.price, view.currency)
         }}</span
-        ><button type="button" class="button !py-0.5" @click="hunt(option.partId, option.name)">
-          hunt
-        </button>
+        ><button type="button" class="button !py-0.5" @click="hunt(option.partId, option.name)">hunt</button>
       </p>
     </article>
     <div v-if="view.fit.cannotCheck.length > 0" class="mb-3">
@@ -179,7 +177,8 @@ async function hunt(partId: string, name: string) {
         :aria-expanded="shownUnknown"
         @click="shownUnknown = !shownUnknown"
       >
-        {{ view.fit.cannotCheck.length }} {{ view.fit.cannotCheck.length === 1 ? 'check needs a fact' : 'checks need a fact' }}
+        {{ view.fit.cannotCheck.length }}
+        {{ view.fit.cannotCheck.length === 1 ? 'check needs a fact' : 'checks need a fact' }}
       </button>
       <p v-for="open in shownUnknown ? view.fit.cannotCheck : []" :key="open.ruleId" class="mt-1">
         <span class="tag tag-waiting">not known</span> {{ open.what }}

@@ -128,11 +128,13 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
           <td v-for="machine in variants.machines" :key="machine.id">
             <template v-if="chosen !== ''">
               <span class="figures" :data-in="machine.id"
-                >total {{ inChosen(machine.totals.payNow, machine.currency) }}, expected total {{ inChosen(machine.totals.expected, machine.currency) }}</span
+                >total {{ inChosen(machine.totals.payNow, machine.currency) }}, expected total
+                {{ inChosen(machine.totals.expected, machine.currency) }}</span
               >
               <span v-if="machine.currency !== chosen" class="block text-xs text-soft">
                 <template v-if="rateOf(machine.currency)?.rate"
-                  >at {{ rateOf(machine.currency)!.rate }} on {{ longDate(rateOf(machine.currency)!.date) }}</template
+                  >at {{ rateOf(machine.currency)!.rate }} on
+                  {{ longDate(rateOf(machine.currency)!.date) }}</template
                 ><button
                   v-else
                   type="button"

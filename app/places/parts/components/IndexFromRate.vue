@@ -44,7 +44,8 @@ const take = () =>
   <details class="mt-2">
     <summary class="cursor-pointer text-soft">Index from a measured frame rate…</summary>
     <p v-if="others.length === 0 || library.workloads.length === 0" class="mt-1 text-waiting">
-      This needs a game, and {{ part.role === 'cpu' ? 'a card' : 'a CPU' }} with a known index. Add games in Bench; add indexes by pasting a table of scores.
+      This needs a game, and {{ part.role === 'cpu' ? 'a card' : 'a CPU' }} with a known index. Add games in
+      Bench; add indexes by pasting a table of scores.
     </p>
     <div v-else class="mt-1 flex flex-wrap items-end gap-2">
       <label class="text-xs text-soft"
@@ -80,13 +81,16 @@ const take = () =>
       </button>
     </div>
     <p v-if="solved === null" class="mt-1 text-waiting">
-      No index gives that rate: {{ part.role === 'cpu' ? 'the card' : 'the CPU' }} paired with it, or the game’s fps cap, is slower.
+      No index gives that rate: {{ part.role === 'cpu' ? 'the card' : 'the CPU' }} paired with it, or the
+      game’s fps cap, is slower.
     </p>
     <p v-else-if="solved" class="mt-1 text-soft">
       <span class="figures">{{ shown(solved.low) }}</span> to
-      <span class="figures">{{ solved.high === null ? 'no upper limit' : shown(solved.high) }}</span> if the rate is off by {{ (100 * solved.doubt).toFixed(0) }} %.
+      <span class="figures">{{ solved.high === null ? 'no upper limit' : shown(solved.high) }}</span> if the
+      rate is off by {{ (100 * solved.doubt).toFixed(0) }} %.
       <template v-if="heldBack"
-        >{{ part.role === 'cpu' ? 'The card' : 'The CPU' }} is the bottleneck here, so this rate says little: use one at {{ part.role === 'cpu' ? 'a lower' : 'a higher' }} resolution.</template
+        >{{ part.role === 'cpu' ? 'The card' : 'The CPU' }} is the bottleneck here, so this rate says little:
+        use one at {{ part.role === 'cpu' ? 'a lower' : 'a higher' }} resolution.</template
       >
     </p>
   </details>

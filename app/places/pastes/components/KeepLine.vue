@@ -17,8 +17,6 @@ const emit = defineEmits<{ keep: [] }>()
   <div class="mt-4 flex flex-wrap items-center gap-3">
     <button type="button" class="button button-main" :disabled="busy || !isReady" @click="emit('keep')">
       <slot /></button
-    ><span class="text-soft">{{
-      isReady ? 'nothing is saved yet; one undo reverts it all' : why
-    }}</span>
+    ><span class="text-soft">{{ isReady ? 'nothing is saved yet; one undo reverts it all' : why }}</span>
   </div>
 </template>

@@ -29,7 +29,8 @@ const nameOf = (id: string) => {
       <span v-if="thing.partId" class="min-w-0 flex-1">{{ nameOf(thing.partId) }}</span><template v-else
         ><NewThing v-model:name="thing.name" v-model:role="thing.role" :spoken="`part ${index + 1}${of}`" />
         <label class="text-xs text-soft"
-          ><input v-model="thing.open" type="checkbox" :aria-label="spoken('exact model not known', index)" /> exact model not known</label
+          ><input v-model="thing.open" type="checkbox" :aria-label="spoken('exact model not known', index)" />
+          exact model not known</label
         ></template
       ><span v-if="thing.price" class="figures text-soft">{{ thing.price }} each</span
       ><button

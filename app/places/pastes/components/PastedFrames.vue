@@ -15,7 +15,8 @@ async function toBench() {
 <template>
   <div class="px-5 py-4">
     <p>
-      A frame-time log of {{ text.trim().split('\n').length }} lines. Open it in Bench to view it or save it as a run.
+      A frame-time log of {{ text.trim().split('\n').length }} lines. Open it in Bench to view it or save it
+      as a run.
     </p>
     <p v-if="buildId === null" class="mt-2 text-waiting">Create a build first: each run belongs to one.</p>
     <button v-else type="button" class="button button-main mt-3" @click="toBench">Open in Bench</button>

@@ -168,7 +168,8 @@ function keep() {
       :why="source.trim() === '' ? 'choose the source' : 'tick at least one with a price'"
       @keep="keep"
     >
-      Save {{ chosen.length }} {{ chosen.length === 1 ? 'lead' : 'leads' }}<template v-if="fresh.length > 0">
+      Save {{ chosen.length }} {{ chosen.length === 1 ? 'lead' : 'leads'
+      }}<template v-if="fresh.length > 0">
         and {{ fresh.length }} {{ fresh.length === 1 ? 'part' : 'parts' }}</template
       >
     </KeepLine>

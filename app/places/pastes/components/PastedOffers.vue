@@ -133,7 +133,8 @@ function keep() {
       :why="shop.trim() === '' ? 'choose the shop' : 'tick at least one with a price'"
       @keep="keep"
     >
-      Save {{ chosen.length }} {{ chosen.length === 1 ? 'price' : 'prices' }}<template v-if="fresh.length > 0">
+      Save {{ chosen.length }} {{ chosen.length === 1 ? 'price' : 'prices'
+      }}<template v-if="fresh.length > 0">
         and create {{ fresh.length }} {{ fresh.length === 1 ? 'part' : 'parts' }}</template
       >
     </KeepLine>

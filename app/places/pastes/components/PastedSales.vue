@@ -141,7 +141,8 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
           :disabled="busy || good.length === 0"
           @click="keep()"
         >
-          Save {{ good.length }} {{ good.length === 1 ? 'record' : 'records' }}<template v-if="wanted.size > 0">
+          Save {{ good.length }} {{ good.length === 1 ? 'record' : 'records'
+          }}<template v-if="wanted.size > 0">
             and {{ wanted.size }} {{ wanted.size === 1 ? 'part' : 'parts' }}</template
           ></button
         ><span class="text-soft">nothing is saved yet; one undo reverts it all</span>

@@ -99,7 +99,8 @@ function keep() {
   <div class="flex min-h-0 flex-1 flex-col">
     <div class="border-b border-line px-5 py-3">
       <p class="text-soft">
-        An index is gaming speed relative to a part you choose, which is 100: a card at 150 draws 50 % more frames. CPUs and graphics cards have separate scales.
+        An index is gaming speed relative to a part you choose, which is 100: a card at 150 draws 50 % more
+        frames. CPUs and graphics cards have separate scales.
       </p>
       <div class="mt-2 flex flex-wrap items-center gap-3">
         <label
@@ -126,10 +127,12 @@ function keep() {
       <p v-if="scale && hasScale" class="mt-2">
         <template v-if="scale.shared === 0">No part in common.</template>
         <template v-else-if="scale.spread === null"
-          >Based on {{ scale.shared }} {{ scale.shared === 1 ? 'part' : 'parts' }} in both; the spread is not known.</template
+          >Based on {{ scale.shared }} {{ scale.shared === 1 ? 'part' : 'parts' }} in both; the spread is not
+          known.</template
         >
         <template v-else
-          >Based on {{ scale.shared }} parts in both; half agree within {{ percent(scale.spread).replace('+', '') }}.</template
+          >Based on {{ scale.shared }} parts in both; half agree within
+          {{ percent(scale.spread).replace('+', '') }}.</template
         >
       </p>
       <p v-else-if="hasScale" class="mt-2 text-waiting">
@@ -165,7 +168,11 @@ function keep() {
                   {{ partLabel(each) }}
                 </option></select
               ><label v-if="row.partId === '' && scale" class="ml-2"
-                ><input v-model="makes[at]" type="checkbox" :aria-label="`create ${row.name} as a part`" />create part</label
+                ><input
+                  v-model="makes[at]"
+                  type="checkbox"
+                  :aria-label="`create ${row.name} as a part`"
+                />create part</label
               >
             </td>
             <td class="amount">{{ row.values[column] ?? 'none' }}</td>
@@ -195,7 +202,8 @@ function keep() {
         </tbody>
       </table>
       <p v-if="reading.scores.notRead.length > 0" class="my-2 text-xs text-soft">
-        no name or no number: line{{ reading.scores.notRead.length === 1 ? '' : 's' }} {{ reading.scores.notRead.slice(0, 12).join(', ') }}
+        no name or no number: line{{ reading.scores.notRead.length === 1 ? '' : 's' }}
+        {{ reading.scores.notRead.slice(0, 12).join(', ') }}
       </p>
     </div>
     <footer class="border-t border-line px-5 py-3">

@@ -68,7 +68,10 @@ function keep() {
             <option v-for="role in roles" :key="role" :value="role">{{ roleNames[role] }}</option>
           </select></label
         ><label class="text-xs text-soft"
-          >brand<input v-model="row.make" class="field block w-32" :aria-label="`brand ${index + 1}`" /></label
+          >brand<input
+            v-model="row.make"
+            class="field block w-32"
+            :aria-label="`brand ${index + 1}`" /></label
         ><label class="min-w-56 flex-1 text-xs text-soft"
           >name<input
             v-model="row.name"

@@ -45,7 +45,9 @@ const roleOf = (index: number) => wanted.value.get(index) ?? sales[index]!.group
           </td>
           <td class="figures">
             <template v-if="each.marks"
-              >patient {{ amount(each.marks.patient, currency) }} · typical {{ amount(each.marks.typical, currency) }} · quick {{ amount(each.marks.hurried, currency) }}</template
+              >patient {{ amount(each.marks.patient, currency) }} · typical
+              {{ amount(each.marks.typical, currency) }} · quick
+              {{ amount(each.marks.hurried, currency) }}</template
             ><template v-else>none counted</template>
           </td>
           <td class="text-right">

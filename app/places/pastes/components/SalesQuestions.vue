@@ -33,14 +33,17 @@ const others = computed(() => problems.filter(({ code, word }) => code === 'unkn
     :key="`${word.field} ${word.said}`"
     class="mt-2 border-l-4 border-waiting bg-waiting-ground p-2"
   >
-    {{ word.field === 'manner' ? 'Sale type' : 'Condition' }} “{{ word.said }}” in {{ word.lines.length }} {{ word.lines.length === 1 ? 'row' : 'rows' }} means
+    {{ word.field === 'manner' ? 'Sale type' : 'Condition' }} “{{ word.said }}” in {{ word.lines.length }}
+    {{ word.lines.length === 1 ? 'row' : 'rows' }} means
     <select
       class="field"
       :value="meant(word)"
       :aria-label="`meaning of ${word.said}`"
       @change="emit('mean', word, ($event.target as HTMLSelectElement).value)"
     >
-      <option value="" disabled>not stated: counted as {{ word.field === 'manner' ? 'fixed' : 'used' }}</option>
+      <option value="" disabled>
+        not stated: counted as {{ word.field === 'manner' ? 'fixed' : 'used' }}
+      </option>
       <option v-for="each in word.field === 'manner' ? manners : conditions" :key="each" :value="each">
         {{ each }}
       </option>

@@ -59,7 +59,8 @@ const options = computed<ChartOptions<'line'>>(() => ({
       callbacks: {
         title: ([item]) =>
           of === 'waiting' ? `within ${item!.parsed.x} days` : `${item!.parsed.x} % of target fps`,
-        label: (item) => `expected total ${formatAmount(points[item.dataIndex]!.plan.cost!, question.currency)}`,
+        label: (item) =>
+          `expected total ${formatAmount(points[item.dataIndex]!.plan.cost!, question.currency)}`,
       },
     },
   },

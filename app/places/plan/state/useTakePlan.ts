@@ -33,9 +33,7 @@ export function useTakePlan(
         taken = await request<PlanTaken>(`/api/builds/${id}/plan/take`, { method: 'POST', body })
         if (into === 'build') await show(request<BuildView>(`/api/builds/${id}`))
       },
-      into === 'build'
-        ? { message: 'the plan is now your build', undo }
-        : { message: 'saved as a variant' },
+      into === 'build' ? { message: 'the plan is now your build', undo } : { message: 'saved as a variant' },
     )
     // a build that was changed meanwhile is planned anew beside what it is now
     if (!done) return void load()

@@ -208,7 +208,8 @@ const { dragged, down, move, up } = useRegionDrag(
           · dashed: trend</template
         ></span
       ><span class="ml-auto text-xs"
-        ><template v-if="above > 0">{{ above }} higher prices not drawn · </template>drag to select an area</span
+        ><template v-if="above > 0">{{ above }} higher prices not drawn · </template>drag to select an
+        area</span
       ><span class="sr-only">{{ summary }}. See Clean up for the same data as a table.</span>
     </figcaption>
     <div

@@ -138,9 +138,7 @@ const setColumn = (field: SoldRecordField, value: string) => {
           />
         </div>
         <template v-if="preview && columns">
-          <p class="mt-3 text-soft">
-            {{ fileName }}: check which column each field is read from.
-          </p>
+          <p class="mt-3 text-soft">{{ fileName }}: check which column each field is read from.</p>
           <div class="mt-1 grid grid-cols-[repeat(5,1fr)] gap-x-3 gap-y-2 max-md:grid-cols-2">
             <label v-for="field in soldRecordFields" :key="field" class="text-xs text-soft"
               >{{ fieldNames[field] }}<span v-if="neededSoldRecordFields.includes(field)"> *</span>

@@ -25,7 +25,9 @@ const columns: readonly Column<PriceView['lastAsks']['vanished'][number]>[] = [
         {{ view.lastAsks.vanished.length }} listings gone; median last asking price
         <b class="figures">{{ amount(view.lastAsks.medianAsk, view.currency) }}</b> after
         <b class="figures">{{ view.lastAsks.medianDaysUp }}</b> days.<template v-if="view.paidToAsked">
-          Your own local deals closed at {{ percent(view.paidToAsked.ratio) }} of the first asking price ({{ view.paidToAsked.count }}).</template
+          Your own local deals closed at {{ percent(view.paidToAsked.ratio) }} of the first asking price ({{
+            view.paidToAsked.count
+          }}).</template
         >
       </p>
       <DataTable

@@ -64,7 +64,8 @@ const columns: readonly Column<NewOrUsedRow>[] = [
   <section class="min-h-0 flex-1 overflow-y-auto px-4 py-3" aria-label="new or used">
     <h1>New or used, for the whole build</h1>
     <p class="text-soft">
-      Parts still to buy: street price at your patience ({{ build.view!.houseRules.patience ?? 'typical' }}) plus fault risk, against the cheapest shop price landed minus the value of its warranty.
+      Parts still to buy: street price at your patience ({{ build.view!.houseRules.patience ?? 'typical' }})
+      plus fault risk, against the cheapest shop price landed minus the value of its warranty.
     </p>
     <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>
     <p v-else-if="!rows" class="mt-3 text-soft" role="status">Calculating…</p>

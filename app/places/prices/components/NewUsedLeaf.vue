@@ -18,7 +18,8 @@ const verdict = computed(() => {
   const by = margin === null ? '' : amount(Math.abs(margin), view.currency)
   if (byHouseRule && margin !== null)
     return `Buy new: your rule excludes a used ${roleNames[view.part.role]}, which costs ${by} more anyway.`
-  if (byHouseRule) return `Your rule excludes a used ${roleNames[view.part.role]}, and no shop price is known.`
+  if (byHouseRule)
+    return `Your rule excludes a used ${roleNames[view.part.role]}, and no shop price is known.`
   if (advice === 'used') return `Buy used: new costs ${by} more, with fault risk and warranty counted.`
   if (advice === 'new')
     return `Buy new: used ${margin === 0 ? 'costs the same' : `costs ${by} more`} with fault risk and warranty counted.`

@@ -60,10 +60,16 @@ const gradeTone = { solid: 'tag-settled', usable: 'tag-info', thin: 'tag-waiting
       </div>
     </div>
     <p v-else-if="view.standsFor === null" class="mt-2 text-waiting">
-      Exact model not known, and no matching part in your library has a price: add what you know about it, or add prices for similar parts.
+      Exact model not known, and no matching part in your library has a price: add what you know about it, or
+      add prices for similar parts.
     </p>
     <p v-else class="mt-2 text-waiting">
-      No comps. {{ view.records.length > 0 ? 'Every record was left out: check the reasons in Clean up and loosen the query.' : 'Import past sales that name it.' }}
+      No comps.
+      {{
+        view.records.length > 0
+          ? 'Every record was left out: check the reasons in Clean up and loosen the query.'
+          : 'Import past sales that name it.'
+      }}
     </p>
   </div>
 </template>

@@ -83,7 +83,10 @@ const detail = (row: WorthRow) =>
         >calculated for your targets with {{ worth.besides }}</span
       >
       <span v-else-if="worth" class="text-soft"
-        >ranked by {{ worth.unit }}{{ role === 'cpu' || role === 'graphics' ? '; complete the build to rank it by your targets' : '' }}</span
+        >ranked by {{ worth.unit
+        }}{{
+          role === 'cpu' || role === 'graphics' ? '; complete the build to rank it by your targets' : ''
+        }}</span
       >
     </div>
     <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>

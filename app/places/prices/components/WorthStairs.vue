@@ -32,7 +32,9 @@ const levels = computed(() =>
 <template>
   <figure>
     <figcaption class="text-soft">
-      <b class="text-ink">Upgrades worth paying for</b> across: price added; up: gain {{ worth.byTargets ? 'in your weakest target' : `in ${worth.unit}` }}; hatched: more than your targets need
+      <b class="text-ink">Upgrades worth paying for</b> across: price added; up: gain
+      {{ worth.byTargets ? 'in your weakest target' : `in ${worth.unit}` }}; hatched: more than your targets
+      need
     </figcaption>
     <StairFigure :treads="treads" :levels="levels" can-pick @pick="emit('select', $event)" />
   </figure>

@@ -61,7 +61,9 @@ async function readPage() {
         class="field h-14 flex-1"
         placeholder="paste the page source: name, price and parts are read from it"
         aria-label="page source"
-      /><button type="button" class="button" :disabled="page.trim() === ''" @click="readPage">Read page</button>
+      /><button type="button" class="button" :disabled="page.trim() === ''" @click="readPage">
+        Read page
+      </button>
     </div>
     <p v-if="Object.keys(quotes).length > 0" class="mb-2 text-soft" data-test="quotes">
       Found: <span v-for="(quote, fact) in quotes" :key="fact" class="tag tag-info mr-1">{{ quote }}</span>

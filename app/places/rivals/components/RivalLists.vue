@@ -79,7 +79,12 @@ const setSize = (index: number, size: string) =>
       class="w-20"
     />
     fps, 1 % low
-    <NumberField bare :name="`rates[${index}].lowFps`" :label="`1 % low of result ${index + 1}`" class="w-20" />
+    <NumberField
+      bare
+      :name="`rates[${index}].lowFps`"
+      :label="`1 % low of result ${index + 1}`"
+      class="w-20"
+    />
     <button type="button" class="quiet-button" @click="emit('remove', 'rates', index)">remove</button>
   </div>
   <div

@@ -22,7 +22,8 @@ const drives = { nvme: 'NVMe', sata: 'SATA', hdd: 'HDD' }
     <legend class="font-semibold">
       Its parts
       <span class="font-normal text-soft"
-        >empty = not stated: becomes a question for the seller and counts as the cheapest plausible part until answered</span
+        >empty = not stated: becomes a question for the seller and counts as the cheapest plausible part until
+        answered</span
       >
     </legend>
     <div class="mt-1 flex flex-wrap items-end gap-x-3 gap-y-2">
@@ -52,13 +53,7 @@ const drives = { nvme: 'NVMe', sata: 'SATA', hdd: 'HDD' }
         class="w-32"
       />
       <ChoiceField name="parts.storageKind" label="drive type" none="not stated" :options="drives" />
-      <TextField
-        name="parts.supplyMake"
-        optional
-        label="PSU brand"
-        placeholder="not stated"
-        class="w-32"
-      />
+      <TextField name="parts.supplyMake" optional label="PSU brand" placeholder="not stated" class="w-32" />
     </div>
   </fieldset>
 </template>

@@ -11,9 +11,7 @@ const hoursText = (hours: number) => `${hours.toFixed(1)} h`
   <section class="mt-6" aria-label="DIY or assembled">
     <h2>
       DIY or assembled
-      <span class="font-normal text-soft"
-        >each build, ready to use, and a shop assembling the same list</span
-      >
+      <span class="font-normal text-soft">each build, ready to use, and a shop assembling the same list</span>
     </h2>
     <table class="ledger mt-1">
       <thead>
@@ -43,7 +41,8 @@ const hoursText = (hours: number) => `${hours.toFixed(1)} h`
             <template v-if="each.tier.paysForHours !== null">{{
               hoursText(each.tier.paysForHours)
             }}</template><template v-else-if="each.tier.paysAnHour !== null"
-              >{{ amount(each.tier.paysAnHour, each.currency) }} per hour for {{ hoursText(each.hours) }}</template
+              >{{ amount(each.tier.paysAnHour, each.currency) }} per hour for
+              {{ hoursText(each.hours) }}</template
             ><span v-else class="text-soft">no hours booked</span>
           </td>
         </tr>

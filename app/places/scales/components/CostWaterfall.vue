@@ -147,7 +147,8 @@ const typed = (each: WeighedView, id: string) => {
       v-if="view.receipt.totals.unknownStreet > 0 && view.weighing.settings.basis === 'anyone'"
       class="mt-2 text-waiting"
     >
-      {{ view.receipt.totals.unknownStreet }} parts of the build have no street price; they are counted at what you pay.
+      {{ view.receipt.totals.unknownStreet }} parts of the build have no street price; they are counted at
+      what you pay.
     </p>
   </section>
 </template>

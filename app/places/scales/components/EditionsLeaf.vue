@@ -124,7 +124,11 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
           <tr v-for="line in repriced.lines" :key="line.label">
             <td>{{ line.label }}</td>
             <td class="amount text-soft">
-              {{ line.there === null ? 'not known in the edition' : `${amount(line.there, repriced.currency)} in the edition` }}
+              {{
+                line.there === null
+                  ? 'not known in the edition'
+                  : `${amount(line.there, repriced.currency)} in the edition`
+              }}
             </td>
             <td class="amount">
               {{ line.price === null ? 'not here' : amount(line.price, repriced.currency) }}
@@ -134,7 +138,8 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
       </table>
     </div>
     <p v-if="editions && editions.editions.length === 0" class="mt-4 text-soft">
-      No editions yet. Freeze one before you share the build or buy the first part, to see later how prices moved.
+      No editions yet. Freeze one before you share the build or buy the first part, to see later how prices
+      moved.
     </p>
     <p v-if="editions && editions.editions.length > 0" class="mt-3 flex flex-wrap items-baseline gap-x-4">
       <label
@@ -199,7 +204,8 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
           </select></label
         >
         <p v-if="drift.currencies" class="mt-1 text-waiting">
-          One edition is in {{ drift.currencies.before }}, the other in {{ drift.currencies.after }}: amounts are not compared.
+          One edition is in {{ drift.currencies.before }}, the other in {{ drift.currencies.after }}: amounts
+          are not compared.
         </p>
         <p class="mt-1">
           <span v-for="total in drift.totals" :key="total.name" class="mr-4"

@@ -65,7 +65,10 @@ const sureWords = { well: 'well known', fairly: 'fairly certain', hardly: 'uncer
       </tbody>
     </table>
     <p v-if="inside" class="mt-1 text-xs text-soft">
-      Treated as a card with index {{ inside.machine.graphicsIndex }} ({{ inside.range.low }} to {{ inside.range.high }}) and a CPU with index {{ inside.machine.cpuIndex }}, the median of {{ inside.proposals }} opinions: {{ against.equivalents.map((each) => `${each.by}, ${each.saidOn}`).join('; ') }}.
+      Treated as a card with index {{ inside.machine.graphicsIndex }} ({{ inside.range.low }} to
+      {{ inside.range.high }}) and a CPU with index {{ inside.machine.cpuIndex }}, the median of
+      {{ inside.proposals }} opinions:
+      {{ against.equivalents.map((each) => `${each.by}, ${each.saidOn}`).join('; ') }}.
     </p>
   </section>
 </template>

@@ -88,7 +88,9 @@ const open = () =>
       >
     </div>
     <p class="mt-1 text-soft">
-      Match it: the cheapest machine that reaches the rival in every target, from your build, shelf, single leads, shop prices and hunts. Spend the same: the fastest machine that costs no more to own. Both pass the whole fit check and your rules. For lots, donors and combined orders use
+      Match it: the cheapest machine that reaches the rival in every target, from your build, shelf, single
+      leads, shop prices and hunts. Spend the same: the fastest machine that costs no more to own. Both pass
+      the whole fit check and your rules. For lots, donors and combined orders use
       <NuxtLink :to="`/b/${view.id}/plan`" class="underline">Plan</NuxtLink>, with the same rival as target.
     </p>
     <p v-if="failed" class="mt-2 text-stop" role="alert">{{ failed }}</p>
@@ -112,11 +114,20 @@ const open = () =>
             <b class="figures">{{ amount(found.found.price, view.currency) }}</b>
             {{ view.currency }} expected total,
             <span class="figures">{{ amount(found.found.payNow, view.currency) }}</span> total;
-            <span class="figures" data-test="to-own">{{ amount(found.found.toOwn, view.currency) }}</span> to own, against <span class="figures">{{ amount(found.budget, view.currency) }}</span></template
-          >, <span class="figures">{{ signedAmount(found.found.againstOwn, view.currency) }}</span> for {{ view.name }}’s own core machine.
+            <span class="figures" data-test="to-own">{{ amount(found.found.toOwn, view.currency) }}</span> to
+            own, against <span class="figures">{{ amount(found.budget, view.currency) }}</span></template
+          >, <span class="figures">{{ signedAmount(found.found.againstOwn, view.currency) }}</span> for
+          {{ view.name }}’s own core machine.
         </p>
         <p class="text-soft">
-          {{ found.isComplete ? 'Proven: no better combination exists.' : `Time ran out: up to ${percent(found.gap ?? 0, 1)} from the best possible.` }} {{ found.checked.toLocaleString('en') }} complete {{ found.checked === 1 ? 'machine' : 'machines' }} checked in {{ (found.tookMs / 1000).toFixed(1) }} s.
+          {{
+            found.isComplete
+              ? 'Proven: no better combination exists.'
+              : `Time ran out: up to ${percent(found.gap ?? 0, 1)} from the best possible.`
+          }}
+          {{ found.checked.toLocaleString('en') }} complete
+          {{ found.checked === 1 ? 'machine' : 'machines' }} checked in
+          {{ (found.tookMs / 1000).toFixed(1) }} s.
         </p>
         <div class="mt-2 grid grid-cols-[minmax(0,1fr)_360px] gap-4 @max-4xl/place:grid-cols-1">
           <table class="ledger self-start">

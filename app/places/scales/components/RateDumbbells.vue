@@ -165,7 +165,8 @@ const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
         {{ other.machine.name }}:
         <template v-if="other.comparison!.meanRatio !== null"
           >{{ view.name }}
-          <b class="figures">{{ signedPercent(100 * (other.comparison!.meanRatio - 1)) }}</b> geometric mean over {{ counted(other) }} at the same settings<template
+          <b class="figures">{{ signedPercent(100 * (other.comparison!.meanRatio - 1)) }}</b> geometric mean
+          over {{ counted(other) }} at the same settings<template
             v-if="other.comparison!.meanLowRatio !== null"
             >, 1 % lows
             <span class="figures">{{
@@ -174,14 +175,17 @@ const kindWord = { measured: '', estimate: ' est.', stated: '' } as const
           ></template
         ><template v-else>no results at the same settings</template
         ><span v-if="other.comparison!.targets.of > 0" class="text-soft"
-          >; targets met: {{ other.comparison!.targets.own.met }} vs {{ other.comparison!.targets.other.met }} of {{ other.comparison!.targets.of }}</span
+          >; targets met: {{ other.comparison!.targets.own.met }} vs
+          {{ other.comparison!.targets.other.met }} of {{ other.comparison!.targets.of }}</span
         >
       </li>
     </ul>
     <p class="mt-2 text-soft">
       <template v-for="other in view.weighing.others" :key="other.machine.id"
         ><span v-if="other.comparison!.pairs.some((pair) => !pair.likeForLike)" class="block"
-          >{{ other.machine.name }}: {{ other.comparison!.pairs.filter((pair) => !pair.likeForLike).length }} of {{ other.comparison!.pairs.length }} not like for like, left out of the mean.</span
+          >{{ other.machine.name }}:
+          {{ other.comparison!.pairs.filter((pair) => !pair.likeForLike).length }} of
+          {{ other.comparison!.pairs.length }} not like for like, left out of the mean.</span
         ></template
       >
     </p>

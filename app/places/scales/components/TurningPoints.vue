@@ -83,7 +83,12 @@ const assumed = computed(() =>
                 ><b class="figures">{{ show(turning, turning.point[side]!.value) }}</b> then
                 {{ winnerName[turning.point[side]!.winner] }}</template
               ><span v-else class="text-soft"
-                >no change {{ side === 'below' ? `down to ${show(turning, turning.range.from)}` : `up to ${show(turning, turning.range.to)}` }}</span
+                >no change
+                {{
+                  side === 'below'
+                    ? `down to ${show(turning, turning.range.from)}`
+                    : `up to ${show(turning, turning.range.to)}`
+                }}</span
               >
             </td>
           </tr>
@@ -114,7 +119,8 @@ const assumed = computed(() =>
       <h2>
         Buy {{ against.machine.name }} now, build {{ view.name }} later
         <span class="font-normal text-soft"
-          >both options run {{ view.weighing.terms.years }} years; part prices fall with age at the usual rate for their kind</span
+          >both options run {{ view.weighing.terms.years }} years; part prices fall with age at the usual rate
+          for their kind</span
         >
       </h2>
       <table class="ledger mt-1">
@@ -189,9 +195,11 @@ const assumed = computed(() =>
       <p v-if="assumed" class="mt-2" data-test="assumed-card">
         With it: {{ verdictText(assumed.weighed.verdict) }}
         <template v-if="assumed.point.above"
-          >At <b class="figures">{{ money(assumed.point.above.value) }}</b> or more the verdict changes.</template
+          >At <b class="figures">{{ money(assumed.point.above.value) }}</b> or more the verdict
+          changes.</template
         ><template v-else-if="assumed.point.below"
-          >At <b class="figures">{{ money(assumed.point.below.value) }}</b> or less the verdict changes.</template
+          >At <b class="figures">{{ money(assumed.point.below.value) }}</b> or less the verdict
+          changes.</template
         ><template v-else>No price changes the verdict.</template>
       </p>
       <p v-else class="mt-2 text-waiting">

@@ -44,7 +44,8 @@ function onChange(row: AssumptionRow, text: string) {
         <td>
           {{ row.name
           }}<span v-if="learntOf(row)" class="block text-xs text-soft" :data-came="row.key"
-            >{{ percent(learntOf(row)!.learnt.value, 1) }} in {{ learntOf(row)!.row.count }} of your cases<template v-if="learntOf(row)!.figure !== null"
+            >{{ percent(learntOf(row)!.learnt.value, 1) }} in {{ learntOf(row)!.row.count }} of your
+            cases<template v-if="learntOf(row)!.figure !== null"
               >:
               <button
                 type="button"

@@ -54,7 +54,8 @@ const restore = () =>
   <section aria-label="Backup" class="sheet p-3">
     <h2>Backup</h2>
     <p class="mt-1 max-w-[72ch] text-soft">
-      One zip with everything: records, leads, builds, photos, settings. Tarvin also makes a copy on each day something changed and keeps the newest seven in a folder next to the database.
+      One zip with everything: records, leads, builds, photos, settings. Tarvin also makes a copy on each day
+      something changed and keeps the newest seven in a folder next to the database.
     </p>
     <div class="mt-2 flex gap-2">
       <a class="button" href="/api/settings/backup" download>Save a backup</a>
@@ -70,7 +71,8 @@ const restore = () =>
     </div>
     <div v-if="isEmptying" class="mt-3 border-l-4 border-stop bg-stop-ground p-3">
       <p>
-        Deletes all builds, records, leads and parts, including sample data. A copy of the database is kept next to it and can be opened again.
+        Deletes all builds, records, leads and parts, including sample data. A copy of the database is kept
+        next to it and can be opened again.
       </p>
       <button type="button" class="button mt-2" :disabled="busy" @click="empty">Delete everything</button>
       <button type="button" class="button mt-2 ml-2" @click="isEmptying = false">Cancel</button>
@@ -89,8 +91,7 @@ const restore = () =>
         </ul>
         <p class="mt-3">It replaces everything that is here now.</p>
         <div class="mt-3 flex gap-2">
-          <button type="button" class="button button-main" :disabled="busy" @click="restore">
-            Restore</button
+          <button type="button" class="button button-main" :disabled="busy" @click="restore">Restore</button
           ><button type="button" class="button" @click="chosen = null">Cancel</button>
         </div>
       </DialogPanel>

@@ -18,7 +18,8 @@ const set = () =>
   <section aria-label="Passphrase" class="sheet p-3">
     <h2>Passphrase</h2>
     <p class="mt-1 max-w-[72ch] text-soft">
-      No passphrase is asked for on this computer. When started for the network (HOST), Tarvin asks everyone for it.
+      No passphrase is asked for on this computer. When started for the network (HOST), Tarvin asks everyone
+      for it.
     </p>
     <form class="mt-2 flex items-end gap-2" @submit.prevent="set">
       <FormField label="new passphrase (at least 8 characters)">

@@ -153,7 +153,8 @@ const ahead = (time: string) =>
                 </button></template
               >
               <span v-if="each.failures > 0" class="block text-xs text-waiting"
-                >failed {{ each.failures }} {{ each.failures === 1 ? 'time' : 'times in a row' }}: checked less often</span
+                >failed {{ each.failures }} {{ each.failures === 1 ? 'time' : 'times in a row' }}: checked
+                less often</span
               >
             </td>
             <td class="align-top whitespace-nowrap">
@@ -209,7 +210,8 @@ const ahead = (time: string) =>
       </tbody>
     </table>
     <p v-else-if="connectors" class="mt-2 text-soft">
-      None yet. Tarvin can check a URL on a schedule: a feed of listings, or a CSV of past sales or shop prices.
+      None yet. Tarvin can check a URL on a schedule: a feed of listings, or a CSV of past sales or shop
+      prices.
     </p>
   </section>
 </template>

@@ -76,11 +76,7 @@ const shippings = { none: 'none', 'per-item': 'per item', 'per-order': 'per orde
         <NumberField name="importTaxPercent" label="import tax, %" :step="0.001" class="w-28" />
         <MoneyField name="importFreeUnder" label="duty-free below" class="w-28" />
         <NumberField name="exchangeFeePercent" label="exchange fee, %" :step="0.001" class="w-28" />
-        <TickField
-          name="creditLowersTax"
-          label="trade-in credit reduces the taxed price"
-          class="pb-1.5"
-        />
+        <TickField name="creditLowersTax" label="trade-in credit reduces the taxed price" class="pb-1.5" />
       </div>
     </details>
     <SourceCodes

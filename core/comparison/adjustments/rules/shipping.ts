@@ -10,8 +10,6 @@ export const shipping: StepRule = {
         why: 'delivery not stated; the usual cost is assumed',
         from: 'assumption',
       }
-    return machine.shipping === 0
-      ? null
-      : { amount: machine.shipping, why: 'shipping', from: 'stated' }
+    return machine.shipping === 0 ? null : { amount: machine.shipping, why: 'shipping', from: 'stated' }
   },
 }

@@ -16,7 +16,9 @@ export const antennas: FitRule = {
         what: `The Wi-Fi of ${partLabel(part)} has no antennas: expect almost no range`,
         why: [cite(part, 'antennasIncluded'), citeBrief('requires', 'wireless')],
         fixes: [
-          byHand('add two antennas', 'five minutes; a pair is cheap', { leavesOpen: 'the price of the antennas' }),
+          byHand('add two antennas', 'five minutes; a pair is cheap', {
+            leavesOpen: 'the price of the antennas',
+          }),
         ],
       })),
 }

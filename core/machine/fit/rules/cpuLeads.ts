@@ -37,13 +37,21 @@ export const cpuLeads: FitRule = {
         fixes: fixesFor(wanted ?? 1, supply),
       })
       if (carries === 0)
-        return [clash(`${partLabel(supply)} has no CPU power connector: ${partLabel(board)} will not start`, 'stops')]
+        return [
+          clash(
+            `${partLabel(supply)} has no CPU power connector: ${partLabel(board)} will not start`,
+            'stops',
+          ),
+        ]
       const draw = cpuDraw(machine)
       const [cpu] = machine.all('cpu')
       if (draw === null) return cpu ? [notTold(cpu, 'limitW')] : []
       if (draw > carries)
         return [
-          clash(`The CPU draws ${draw} W; the CPU cables of ${partLabel(supply)} are rated for ${carries} W`, 'stops'),
+          clash(
+            `The CPU draws ${draw} W; the CPU cables of ${partLabel(supply)} are rated for ${carries} W`,
+            'stops',
+          ),
         ]
       if (wanted === undefined) return []
       return [
@@ -63,7 +71,9 @@ function cpuDraw(machine: MachineRead): number | null {
 }
 
 const fixesFor = (wanted: number, supply: Part) => [
-  add('extra', 'an adapter to a CPU power connector', (part) => leadKind(part.facts.feedsTo) === 'cpu', { limitW: 150 }),
+  add('extra', 'an adapter to a CPU power connector', (part) => leadKind(part.facts.feedsTo) === 'cpu', {
+    limitW: 150,
+  }),
   replace(
     'supply',
     `a PSU with ${wanted} CPU ${wanted === 1 ? 'cable' : 'cables'}`,

@@ -30,10 +30,7 @@ export const fanCurrent: FitRule = {
           what: strong
             ? `A fan of ${partLabel(strong)} draws ${strong.facts.fanAmps} A; a header on ${partLabel(board)} is rated for ${headerA} A`
             : `The fans draw ${Number(amps.toFixed(2))} A; the headers on ${partLabel(board)} are rated for ${headers! * headerA} A`,
-          why: [
-            citeAll(blowing, 'fan current', `${Number(amps.toFixed(2))} A`),
-            cite(board, 'fanHeaders'),
-          ],
+          why: [citeAll(blowing, 'fan current', `${Number(amps.toFixed(2))} A`), cite(board, 'fanHeaders')],
           fixes: [
             add(
               'extra',

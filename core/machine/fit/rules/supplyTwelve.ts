@@ -28,10 +28,7 @@ export const supplyTwelve: FitRule = {
       return [
         {
           what: `CPU and cards draw ${Math.round(load)} W from 12 V; ${partLabel(supply)} is rated for ${twelveVoltW} W at 12 V`,
-          why: [
-            cite(supply, 'twelveVoltW'),
-            citeAll(eaters, '12 V load', `${Math.round(load)} W`),
-          ] as const,
+          why: [cite(supply, 'twelveVoltW'), citeAll(eaters, '12 V load', `${Math.round(load)} W`)] as const,
           fixes: [
             replace(
               'supply',
