@@ -79,7 +79,7 @@ const views = [
     `/b/${couch}/plan`,
     async (page) => {
       await page.getByText('Each with the others kept').waitFor()
-      await page.locator('canvas[aria-label="cost of plans"]').waitFor()
+      await page.locator('canvas[aria-label="cost of each plan"]').waitFor()
       await page.waitForTimeout(2500)
     },
   ],
@@ -90,7 +90,7 @@ const views = [
     async (page) => {
       for (const log of ['frames-1.csv', 'frames-3.csv']) {
         await page.setInputFiles('[data-test="log-file"]', join(files, log))
-        await page.getByRole('button', { name: 'Read it' }).click()
+        await page.getByRole('button', { name: 'Read log' }).click()
         await page.getByRole('dialog').waitFor({ state: 'hidden' })
       }
       await page.locator('[data-stat="frames"]').waitFor()

@@ -58,7 +58,7 @@ describe('a lead being written', () => {
     expect(() => leadSchema.validateSync({ ...lead, rebate: blankRebate(today) })).toThrow(
       'rebate.amount is needed',
     )
-    expect(() => leadSchema.validateSync({ ...lead, code: blankCode() })).toThrow('the code is needed')
+    expect(() => leadSchema.validateSync({ ...lead, code: blankCode() })).toThrow('enter the code')
     expect(
       leadSchema.validateSync({ ...lead, code: { ...blankCode(), word: 'TEN' }, rebate: null }).code,
     ).toMatchObject({ word: 'TEN', minSpend: null, cap: null })
@@ -266,10 +266,10 @@ describe('runs and frames', () => {
     const cell = (label: string) => rows.find((row) => row.label === label)!.cells[0]
     // 297 · 20 + 3 · 40 = 6.06 s; 300 / 6.06; the worst hundredth are the three long ones
     expect([cell('frames'), cell('seconds'), cell('average fps')]).toEqual(['300', '6.1', '49.5'])
-    expect(cell('1 % low, worst share')).toBe('25.0')
+    expect(cell('1 % low, worst 1 %')).toBe('25.0')
     // only the long ones are under 50 fps: 0.12 of 6.06 s
     expect(cell('time under 50 fps')).toBe('2.0 %')
-    expect(rows.filter((row) => row.isOwnLow).map(({ label }) => label)).toEqual(['1 % low, worst share'])
+    expect(rows.filter((row) => row.isOwnLow).map(({ label }) => label)).toEqual(['1 % low, worst 1 %'])
   })
   test('resolutions: usual ones by name, the present one always among them', () => {
     expect(sizeText({ width: 1920, height: 1080 })).toBe('1920x1080')

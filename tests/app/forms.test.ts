@@ -28,14 +28,14 @@ describe('a date as people type it', () => {
 
 describe('what the folded rules say', () => {
   test('nothing set: only what always holds', () => {
-    expect(buyingSummary(rules(), 'CAD')).toBe('a seller is silent after 4 days')
-    expect(machineSummary(rules())).toBe('supply: 1.5 × the sustained draw')
+    expect(buyingSummary(rules(), 'CAD')).toBe('seller silent after 4 days')
+    expect(machineSummary(rules())).toBe('PSU: 1.5 × the sustained draw')
     expect(faultSummary(rules())).toBe('faults as in Settings · 1 % low: 99th percentile')
   })
   test('each rule that is set is named with its unit', () => {
     const set = rules({ mostFault: 0.08, pickupKm: 25, answerDays: 1, perKm: '0.30', perHour: '12.00' })
     expect(buyingSummary(set, 'CAD')).toBe(
-      'fault risk up to 8 % · pickup up to 25 km · a seller is silent after 1 day · 0.30 CAD a km · 12.00 CAD an hour',
+      'fault risk up to 8 % · pickup up to 25 km · seller silent after 1 day · 0.30 CAD per km · 12.00 CAD per hour',
     )
     const machine = {
       ...rules().machine,
@@ -45,14 +45,14 @@ describe('what the folded rules say', () => {
       cablesHidden: true,
     }
     expect(machineSummary(rules({ machine }))).toBe(
-      'supply: 1.5 × the sustained draw · room 30 °C · CPU from 2018 on · not Quell · cables hidden',
+      'PSU: 1.5 × the sustained draw · room 30 °C · CPU from 2018 or newer · no Quell · hidden cables',
     )
   })
   test('own figures in the table of faults are counted, singular and plural', () => {
-    expect(faultSummary(rules({ faults: { used: { cpu: 0.1 } } }))).toMatch(/^1 fault figure of yours/)
+    expect(faultSummary(rules({ faults: { used: { cpu: 0.1 } } }))).toMatch(/^1 fault figure changed by you/)
     expect(
       faultSummary(rules({ faults: { used: { cpu: 0.1 }, hassle: '5.00' }, lowMethod: 'worst-share' })),
-    ).toBe('2 fault figures of yours · 1 % low: mean of the worst 1 %')
+    ).toBe('2 fault figures changed by you · 1 % low: mean of the worst 1 %')
   })
 })
 

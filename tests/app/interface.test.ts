@@ -162,9 +162,9 @@ describe('agenda and search', () => {
       ],
       '2026-10-31',
     )
-    expect(came.map((entry) => entry.when)).toEqual(['won’t work', 'came in', 'silent', '21 days'])
+    expect(came.map((entry) => entry.when)).toEqual(['won’t work', 'under limit', 'silent', '21 days'])
     expect(came[1]).toMatchObject({
-      text: 'B: 3 × Tarn at or below 120.00, from 110.00 at Barnstall',
+      text: 'B: 3 × Tarn at or below your 120.00, from 110.00 at Barnstall',
       to: '/b/b/leads?show=hits&lead=cheap',
     })
   })

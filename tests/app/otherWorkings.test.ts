@@ -23,7 +23,7 @@ describe('new or used', () => {
     expect(used).toMatchObject({ title: 'Quill 70: bought used', result: '108.64' })
     expect(valueOf(used, 'street price')).toBe('100.00')
     expect(valueOf(used, 'P(fault)')).toBe('8.0 %')
-    expect(valueOf(used, 'part that comes back')).toBe('0 %')
+    expect(valueOf(used, 'share recovered')).toBe('0 %')
     expect(valueOf(used, 'fault loss')).toBe('8.64')
     const fresh = newPathWorking('Quill 70', both, 'CAD')
     expect(fresh.result).toBe('127.92')
@@ -37,7 +37,7 @@ describe('new or used', () => {
     expect(usedPathWorking('Quill 70', none, 'CAD')).toMatchObject({ result: '—', lines: [] })
     expect(newPathWorking('Quill 70', none, 'CAD')).toMatchObject({ result: '—', lines: [] })
     expect(values(tippingWorking('Quill 70', none, 'CAD'))).toEqual([
-      ['new, all in', '—'],
+      ['new, total', '—'],
       ['used today', '—'],
     ])
   })
@@ -69,7 +69,7 @@ test('a shop’s rhythm: what is known of it, and the last sales first', () => {
     } as unknown as OfferView,
     'CAD',
   )
-  expect(unknown.result).toBe('no rhythm yet')
+  expect(unknown.result).toBe('no pattern yet')
   expect([valueOf(unknown, 'days since'), valueOf(unknown, 'days to the next')]).toEqual(['—', '—'])
 })
 
@@ -99,19 +99,19 @@ describe('a plan', () => {
     const ways = working.lines.slice(0, 2)
     expect(ways.reduce((sum, { value }) => sum + Number(value), 0)).toBe(300)
     expect(ways.map(({ kind }) => kind)).toEqual(['lead', 'estimate'])
-    expect(working.result).toBe('300.00 expected, 310.00 to pay now')
+    expect(working.result).toBe('expected total 300.00, total 310.00')
   })
   test('an order says its shipping, its code and what it saves; what is sold is taken off', () => {
     expect(working.lines[2]).toMatchObject({
       label: '2 in one order at Pantry',
-      note: 'shipping 9.00 once, code SAVE5, 19.00 less than one by one; in the lines above',
+      note: 'shipping 9.00, paid once, code SAVE5, 19.00 less than bought separately; included in the lines above',
     })
     expect(working.lines[3]).toMatchObject({ label: 'way c, sold', value: '−25.00' })
   })
   test('it says whether it is proven, through how many ways and how often the fit check sent one back', () => {
-    expect(valueOf(working, 'ways looked through')).toBe('120')
-    expect(valueOf(working, 'machines sent back')).toBe('2')
-    expect(JSON.stringify(working)).toContain('proven: no other set')
+    expect(valueOf(working, 'options considered')).toBe('120')
+    expect(valueOf(working, 'machines rejected by the fit check')).toBe('2')
+    expect(JSON.stringify(working)).toContain('proven: no other combination')
     expect(JSON.stringify(planWorking({ ...plan, status: 'feasible' } as never, question))).toContain(
       'not proven',
     )
@@ -134,7 +134,7 @@ test('a cap split over parts: base, card, supply, what is set aside and what is 
   const spent = working.lines.filter(({ kind }) => kind === 'record' || kind === 'own')
   expect(spent.reduce((sum, { value }) => sum + Number(value), 0)).toBe(Number(working.result))
   expect(valueOf(working, 'weakest target: Cinder')).toBe('112 %')
-  expect(valueOf(working, 'left under the cap')).toBe('40.00')
+  expect(valueOf(working, 'left under the budget')).toBe('40.00')
   const withSupply = capWorking(cap, { ...split, supply: named('Anvil 650', 4000) } as never)
   expect(valueOf(withSupply, 'Anvil 650')).toBe('40.00')
 })

@@ -120,8 +120,8 @@ describe('a file that Tarvin wrote', () => {
     expect(sent).toEqual([path])
   })
   test.each([
-    ['{"format":"tarvin-backup"}', 'on Settings'],
-    ['{"format":"tarvin-edition"}', 'the build it belongs to'],
+    ['{"format":"tarvin-backup"}', 'a.json is a backup: restore it in Settings'],
+    ['{"format":"tarvin-edition"}', 'a.json is an edition of a build: open it in that build’s Compare'],
     ['{"format":', 'is not JSON'],
   ])('%s is not opened here: %s', async (text, reason) => {
     await expect(openTarvinFile(text, 'a.json')).rejects.toThrow(reason)

@@ -39,10 +39,13 @@ describe('talking JSON', () => {
   })
   test('an answer that is no JSON, and no answer at all', async () => {
     answers.mockResolvedValueOnce(new Response('<html>', { status: 502 }))
-    await expect(request('/api/leads')).rejects.toMatchObject({ message: 'the server refused', status: 502 })
+    await expect(request('/api/leads')).rejects.toMatchObject({
+      message: 'The server rejected this.',
+      status: 502,
+    })
     answers.mockRejectedValueOnce(new TypeError('failed'))
     await expect(request('/api/leads')).rejects.toMatchObject({
-      message: 'the server does not answer; what you typed is kept',
+      message: 'The server does not answer. What you typed is kept; try again.',
       status: 0,
     })
   })
@@ -71,7 +74,7 @@ describe('files and long answers', () => {
     await expect(sendFile('/x', '', {})).rejects.toMatchObject({ message: 'line 4: no date', path: '4' })
     answers.mockResolvedValueOnce(lines('{"done":1,"total":9}\n'))
     await expect(streamOf('/x', {}, () => undefined, new AbortController().signal)).rejects.toThrow(
-      'the answer ended early; nothing was kept',
+      'The reply was cut off; nothing was saved. Try again.',
     )
   })
   test('a short answer to a file is plain JSON; a refusal of a stream comes before its lines', async () => {

@@ -155,16 +155,16 @@ describe('the receipt', () => {
   })
   test('a choice says where its figure comes from', () => {
     const [chosenLot, chosenShop, hunt] = view.choices
-    expect(choiceWorking(view, chosenLot!).formula).toMatch(/^the landed cost of its lead/)
+    expect(choiceWorking(view, chosenLot!).formula).toMatch(/^landed cost of its lead/)
     expect(amountIn(choiceWorking(view, chosenShop!).result)).toBe(chosenShop!.payNow)
     const working = choiceWorking(view, hunt!)
-    expect(working.formula).toBe('your pay-up-to price for this hunt')
+    expect(working.formula).toBe('your maximum price for this hunt')
     expect(amountIn(working.result)).toBe(13_000)
     expect(lineOf(working, 'expected wait').value).toBe(`${Math.ceil(hunt!.expectedWait!)} days`)
   })
   test('all hunts together: the chance by the date wanted by', () => {
     const working = huntsWorking(view)
-    expect(lineOf(working, 'days to the date wanted by').value).toBe('20')
+    expect(lineOf(working, 'days to your date').value).toBe('20')
     expect(working.result).toBe(lineOf(working, /up to 130\.00$/).value)
   })
 })
@@ -188,20 +188,21 @@ describe('a lead', () => {
     const recovered = Number(lineOf(working, 'recovered share').value.replace(' %', '')) / 100
     // P · ((1 − recovered) · price + hassle), the chance shown to a tenth of a percent
     expect(
-      loss / (chance * ((1 - recovered) * 16_000 + amountIn(lineOf(working, 'hassle of a fault').value))),
+      loss /
+        (chance * ((1 - recovered) * 16_000 + amountIn(lineOf(working, 'cost of hassle per fault').value))),
     ).toBeCloseTo(1, 2)
   })
   test('saving: street of what is kept, less expected cost after resale', () => {
     const working = savingWorking(lot, view)
-    const [street, expected, resale] = ['street price of what is kept', 'expected cost', 'net resale'].map(
+    const [street, expected, resale] = ['street price of the kept parts', 'expected total', 'net resale'].map(
       (label) => amountIn(lineOf(working, label).value),
     )
     expect(street! - (expected! - resale!)).toBe(amountIn(working.result))
-    expect(lineOf(working, 'net resale').note).toBe(`sells with probability ${view.assumptions.resale.sells}`)
+    expect(lineOf(working, 'net resale').note).toBe(`chance to sell ${view.assumptions.resale.sells}`)
   })
   test('what the kept things cost: landed less what is sold on', () => {
     const working = splitWorking(lot, view)
-    const [landed, soldOn, kept] = [/^landed/, /sold on$/, /^Murrowdun Tarn 640/].map((label) =>
+    const [landed, soldOn, kept] = [/^landed/, /resold$/, /^Murrowdun Tarn 640/].map((label) =>
       amountIn(lineOf(working, label).value),
     )
     expect(landed! + soldOn!).toBe(kept)
@@ -209,8 +210,8 @@ describe('a lead', () => {
   })
   test('expected: after rebates by their chance, plus the loss by faults', () => {
     const working = expectedWorking(shop)
-    expect(amountIn(lineOf(working, 'after rebates, in full').value)).toBe(shop.value.payNow - 1000)
-    const loss = amountIn(lineOf(working, 'expected loss by faults').value)
+    expect(amountIn(lineOf(working, 'after rebates, paid in full').value)).toBe(shop.value.payNow - 1000)
+    const loss = amountIn(lineOf(working, 'expected fault loss').value)
     const chance = view.assumptions.risk.rebateChance
     expect(amountIn(working.result)).toBe(shop.value.payNow - Math.round(1000 * chance) + loss)
   })
@@ -223,9 +224,9 @@ describe('a lead', () => {
     expect(amountIn(walkAwayWorking(lot, sheet).result)).toBe(sheet.walkAway)
     const aim = aimWorking(lot, sheet)
     expect(amountIn(aim.result)).toBe(sheet.aim)
-    expect(amountIn(lineOf(aim, 'walk-away').value)).toBe(sheet.walkAway)
+    expect(amountIn(lineOf(aim, 'most to pay').value)).toBe(sheet.walkAway)
     const opening = openingWorking(lot, sheet)
-    expect(amountIn(lineOf(opening, 'aim').value)).toBe(sheet.aim)
+    expect(amountIn(lineOf(opening, 'fair offer').value)).toBe(sheet.aim)
     expect(amountIn(opening.result)).toBe(sheet.opening)
     expect(sheet.opening).toBeLessThanOrEqual(sheet.aim!)
   })
@@ -246,7 +247,7 @@ describe('a street price', () => {
     const working = gradeWorking(card)
     expect(working.result).toBe(card.grade)
     expect(lineOf(working, /^effective count/).value).toBe(card.effectiveCount.toFixed(1))
-    expect(lineOf(working, 'comps a day').note).toContain(`${card.kept} in`)
+    expect(lineOf(working, 'comps per day').note).toContain(`${card.kept} in`)
   })
   test('a manner of sale: only its own comps', () => {
     const manner = card.byManner[0]!
@@ -256,7 +257,7 @@ describe('a street price', () => {
   test('a movement is only claimed with records enough', () => {
     const working = trendWorking(card)
     expect(working.result).toBe(
-      card.trend ? `+${card.trend.percentPer30Days.toFixed(1)} % a month` : 'not enough records',
+      card.trend ? `+${card.trend.percentPer30Days.toFixed(1)} % per month` : 'not enough records',
     )
     expect(trendWorking({ ...card, trend: null })).toMatchObject({ result: 'not enough records', lines: [] })
   })
@@ -302,7 +303,7 @@ describe('machine, ledger and scales', () => {
   test('sustained draw: its lines in watts add up', async () => {
     const { power } = await machineView(place.db, place.build, today)
     const working = drawWorking(power)
-    const watts = working.lines.filter((line) => line.label !== 'with the card’s short peaks')
+    const watts = working.lines.filter((line) => line.label !== 'with GPU power spikes')
     expect(watts.reduce((sum, line) => sum + Number.parseFloat(line.value), 0)).toBeCloseTo(
       power.sustained,
       6,
@@ -311,10 +312,10 @@ describe('machine, ledger and scales', () => {
   })
   test('wall power quotes hours and tariff in force', async () => {
     const machine = await machineView(place.db, place.build, today)
-    expect(lineOf(wallWorking(machine, view), 'a year').note).toMatch(
-      /^2 h a day at full load, 2 h idle, 0\.14/,
+    expect(lineOf(wallWorking(machine, view), 'per year').note).toMatch(
+      /^2 h per day at full load, 2 h idle, 0\.14/,
     )
-    expect(lineOf(wallWorking(machine, view), 'size your rule asks for').note).toContain('1.5')
+    expect(lineOf(wallWorking(machine, view), 'your rule asks for').note).toContain('1.5')
   })
   test('the figures of the account are the sums of their lines', async () => {
     const ledger = await ledgerView(place.db, place.build, today)
@@ -329,7 +330,7 @@ describe('machine, ledger and scales', () => {
   test('what a machine takes to own is the sum of the steps that are on', () => {
     const own = view.weighing.own
     const working = costWorking(own, 'CAD')
-    const on = working.lines.filter((line) => line.value !== 'switched off')
+    const on = working.lines.filter((line) => line.value !== 'not counted')
     expect(on.reduce((sum, line) => sum + amountIn(line.value), 0)).toBe(own.cost.total)
   })
 })

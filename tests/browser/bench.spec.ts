@@ -53,13 +53,13 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await page.dispatchEvent('main', 'drop', { dataTransfer: dropped })
     const dialog = page.getByRole('dialog')
     await expect(dialog).toContainText('evening.csv')
-    await dialog.getByLabel('column with the frames').selectOption('length us')
-    await dialog.getByLabel('what it holds').selectOption('frame times in µs')
-    await dialog.getByRole('button', { name: 'Read it' }).click()
+    await dialog.getByLabel('frame-time column').selectOption('length us')
+    await dialog.getByLabel('contents').selectOption('frame times in µs')
+    await dialog.getByRole('button', { name: 'Read log' }).click()
     await expect(page.locator('[data-stat="frames"]')).toHaveText('3,000')
     // 2970 · 20 ms + 30 · 30 ms = 60.3 s; 3000 / 60.3
     await expect(page.locator('[data-stat="average fps"]')).toHaveText('49.8')
-    await expect(page.locator('[data-stat="1 % low, worst share"]')).toHaveText('33.3')
+    await expect(page.locator('[data-stat="1 % low, worst 1 %"]')).toHaveText('33.3')
   })
   await test.step('a stretch has figures of its own', async () => {
     const box = (await page.locator('[data-test="trace"]').boundingBox())!
@@ -67,7 +67,7 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await page.mouse.down()
     await page.mouse.move(box.x + box.width * 0.6, box.y + 60)
     await page.mouse.up()
-    await expect(page.getByText('In the stretch shown')).toBeVisible()
+    await expect(page.getByText('In the selected range')).toBeVisible()
     await expect(page.locator('[data-stat="frames"]')).not.toHaveText('3,000')
     await page.getByRole('button', { name: 'show all' }).click()
     await expect(page.locator('[data-stat="frames"]')).toHaveText('3,000')
@@ -77,11 +77,11 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     const dialog = page.getByRole('dialog')
     await expect(dialog.getByLabel('average of the run', { exact: true })).toHaveValue('49.8')
     await dialog.getByLabel('resolution of the run').selectOption('1920x1080')
-    await dialog.getByLabel('card in use, %').fill('140')
-    await dialog.getByRole('button', { name: 'Save the run' }).click()
+    await dialog.getByLabel('GPU usage, %').fill('140')
+    await dialog.getByRole('button', { name: 'Save run' }).click()
     await expect(dialog.getByText('must be between 0 and 100')).toBeVisible()
-    await dialog.getByLabel('card in use, %').fill('98')
-    await dialog.getByRole('button', { name: 'Save the run' }).click()
+    await dialog.getByLabel('GPU usage, %').fill('98')
+    await dialog.getByRole('button', { name: 'Save run' }).click()
     await expect(dialog).toHaveCount(0)
   })
   await test.step('the measurement stands, the estimate moved, the target is missed', async () => {
@@ -91,7 +91,7 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await expect(estimate).not.toHaveText(before!)
     await estimate.click()
     const working = page.getByRole('dialog')
-    await expect(working).toContainText('fitted; the library’s default is')
+    await expect(working).toContainText('fitted; library default is')
     await expect(working).toContainText('49.8 fps')
     await expect(working).toContainText('One more measurement would help most')
     await page.keyboard.press('Escape')
@@ -101,7 +101,7 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await page.getByLabel('which runs').selectOption('this machine')
     const row = page.locator('[data-run]', { hasText: '49.8' }).filter({ hasText: /this/ })
     await row.getByRole('button', { name: 'more' }).click()
-    await expect(page.getByRole('button', { name: /open its log, 3,000 frames/ })).toBeVisible()
+    await expect(page.getByRole('button', { name: /open its log \(3,000 frames\)/ })).toBeVisible()
     await row.getByRole('button', { name: 'remove' }).click()
     await expect(row).toHaveCount(0)
     await page.getByRole('button', { name: 'Undo' }).click()
@@ -124,13 +124,13 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     const asItIs = Number.parseInt((await cell.textContent())!)
     await page.getByLabel('what if the card’s index were').fill('240')
     await expect.poll(async () => Number.parseInt((await cell.textContent())!)).toBeGreaterThan(asItIs * 1.5)
-    await page.getByRole('button', { name: 'as it is' }).click()
+    await page.getByRole('button', { name: 'reset' }).click()
     await expect.poll(async () => Number.parseInt((await cell.textContent())!)).toBe(asItIs)
   })
   for (const [name, label] of [
     ['Runs', 'before and after'],
-    ['Games and work', 'living with it'],
-    ['Value', 'frames for money'],
+    ['Games and work', 'everyday use'],
+    ['Value', 'fps for the money'],
   ] as const) {
     await test.step(`${name} is readable to all`, async () => {
       await page.getByRole('button', { name, exact: true }).click()

@@ -71,9 +71,9 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     // a reload half-way loses nothing of it
     await page.reload()
     await expect(page.getByText('5 records read')).toBeVisible()
-    await evening.click(/^Keep 5 and make .*Dovecote 5300 a part/)
+    await evening.click(/^Save 5 and create .*Dovecote 5300 as a part/)
     await expect(page.getByRole('heading', { name: /Dovecote 5300/ })).toBeVisible()
-    await expect(page.getByText('5 of 5 records count')).toBeVisible()
+    await expect(page.getByText('5 of 5 records counted')).toBeVisible()
     await expect(
       page
         .getByText(/^6\d\.\d\d$/)
@@ -150,10 +150,10 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     await evening.paste(
       'Harrow Quill 70 8GB graphics card\nWorks perfectly, with box. $110, pickup in Marlow.',
     )
-    await evening.fill('found at', 'Barnboard')
-    await evening.click('Keep the lead')
+    await evening.fill('source', 'Barnboard')
+    await evening.click('Save lead')
     await expect(page.getByRole('heading', { name: /Harrow Quill 70/ }).first()).toBeVisible()
-    await evening.click('Put into the build')
+    await evening.click('Add to the build')
     // it is in before the page is left
     await expect(page.getByRole('button', { name: 'Remove' })).toBeVisible()
     expect(evening.actions - before).toBeLessThanOrEqual(4)
@@ -163,10 +163,10 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     const { builds } = await (await page.request.get(`${address}/api/session`)).json()
     const id = builds[0].id as string
     await page.goto(`${address}/b/${id}/machine`)
-    const hunts = page.getByRole('button', { name: 'hunt for it' })
+    const hunts = page.getByRole('button', { name: 'hunt' })
     await expect(hunts).toHaveCount(7)
     for (let open = 7; open > 0; open -= 1) {
-      await evening.click('hunt for it')
+      await evening.click('hunt')
       await expect(hunts).toHaveCount(open - 1)
     }
     await page.reload()
@@ -182,13 +182,13 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
   const id = builds[0].id as string
   await test.step('two tables of scores give the indexes, each beside a part that is 100', async () => {
     await evening.paste('Linnet Dovecote 5300\t100\nLinnet Dovecote 3300\t78\nFerrant Orrery 7\t121')
-    await expect(page.getByText('these are of')).toBeVisible()
-    await expect(page.getByLabel('what the scores are of')).toHaveValue('cpuIndex')
+    await expect(page.getByText('scores of')).toBeVisible()
+    await expect(page.getByLabel('what the scores are for')).toHaveValue('cpuIndex')
     await evening.click('Keep 1 index')
     await expect(page.getByRole('dialog')).toHaveCount(0)
     await evening.paste('Harrow Quill 70 8GB\t142\nStook 640 4GB\t71\nHarrow Quill 90\t198')
-    await expect(page.getByLabel('what the scores are of')).toHaveValue('graphicsIndex')
-    await evening.tick('make Stook 640 4GB a part')
+    await expect(page.getByLabel('what the scores are for')).toHaveValue('graphicsIndex')
+    await evening.tick('create Stook 640 4GB as a part')
     await evening.click('Keep 2 indexes')
     await expect(page.getByRole('dialog')).toHaveCount(0)
     const library = await (await page.request.get(`${address}/api/library`)).json()
@@ -199,10 +199,10 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
 
   await test.step('a game by one known rate, a target, and its estimate', async () => {
     await page.goto(`${address}/b/${id}/bench?mode=work`)
-    await evening.click('Another game…')
+    await evening.click('Add a game…')
     await evening.fill('name of the game', 'Moorfell')
     await evening.fill('known frame rate', '72')
-    await evening.click('Keep the game')
+    await evening.click('Save game')
     await expect(page.getByRole('cell', { name: 'Moorfell', exact: true })).toBeVisible()
     await page.goto(`${address}/b/${id}/brief`)
     await evening.click('target')
@@ -220,7 +220,7 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     await evening.click('Add a rival')
     await evening.fill('name of the rival', 'Lantern Row tower')
     await evening.fill('price of the rival', '749')
-    await evening.click('Add the rival')
+    await evening.click('Add rival')
     await expect(page.getByRole('row', { name: /Lantern Row tower/ })).toBeVisible()
     await page.goto(`${address}/b/${id}/scales`)
     await evening.click('Lantern Row tower')
@@ -240,7 +240,7 @@ test('the evening after: a page of listings, the prices of a shop, a frame log',
   }
   await page.goto(`${address}/b/${id}/leads`)
   // what is pasted before the page listens goes nowhere
-  await expect(page.getByRole('heading', { name: 'What is in it' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Parts' })).toBeVisible()
 
   await test.step('every listing of a page becomes a lead, and one undo takes them all back', async () => {
     const before = (await kept()).length
@@ -252,7 +252,7 @@ test('the evening after: a page of listings, the prices of a shop, a frame log',
       ].join('\n\n'),
     )
     await expect(page.getByText('3 listings read')).toBeVisible()
-    await evening.fill('found at', 'Barnboard')
+    await evening.fill('source', 'Barnboard')
     await evening.click('Keep 3 leads and 1 part')
     await expect.poll(async () => (await kept()).length).toBe(before + 3)
     // nobody knows which memory it is: it is worth what the cheapest is that it may be
@@ -279,7 +279,7 @@ test('the evening after: a page of listings, the prices of a shop, a frame log',
   await test.step('a frame log goes on to Bench', async () => {
     const frames = Array.from({ length: 200 }, (_, at) => `${at + 1},${(16 + (at % 5) / 10).toFixed(1)}`)
     await evening.paste(['number,frame ms', ...frames].join('\n'))
-    await evening.click('Read it on Bench')
+    await evening.click('Open in Bench')
     await expect(page.getByText(/pasted log/).first()).toBeVisible()
   })
 })

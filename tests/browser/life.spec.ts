@@ -41,7 +41,9 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
   await test.step('two leads of one shop are one order, on the slip as in its cart, paid in one go', async () => {
     await page.goto(`/b/${id}/ledger`)
     await page.getByRole('button', { name: /Receipt/ }).click()
-    const cart = page.getByRole('region', { name: 'order at Circuit Pantry' }).filter({ hasText: 'the cart' })
+    const cart = page
+      .getByRole('region', { name: 'order at Circuit Pantry' })
+      .filter({ hasText: 'cart total' })
     await expect(cart).toContainText('150.00')
     const total = (await cart.locator('[data-figure="cart"]').textContent())!.trim()
     // 170.00 ships free; 13 % tax
@@ -54,24 +56,24 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
     const items = page.getByRole('row')
     await items
       .filter({ hasText: 'Tarn 640' })
-      .getByRole('button', { name: /it arrived/ })
+      .getByRole('button', { name: /arrived/ })
       .click()
-    await page.getByRole('button', { name: 'dead', exact: true }).click()
+    await page.getByRole('button', { name: 'arrived dead', exact: true }).click()
     await expect(figure(page, 'lost')).toHaveText('169.50')
     await items.filter({ hasText: 'Tarn 640' }).getByRole('button', { name: /…$/ }).click()
-    await page.getByLabel('money back').fill('0')
-    await page.getByRole('button', { name: 'sent back', exact: true }).click()
-    await expect(items.filter({ hasText: 'on its way back' })).toBeVisible()
-    await items.filter({ hasText: 'Tarn 640' }).getByRole('button', { name: 'steps…' }).click()
-    await page.getByLabel('amount refunded').fill('0')
+    await page.getByLabel('refund').fill('0')
+    await page.getByRole('button', { name: 'send back', exact: true }).click()
+    await expect(items.filter({ hasText: 'being returned' })).toBeVisible()
+    await items.filter({ hasText: 'Tarn 640' }).getByRole('button', { name: 'actions…' }).click()
+    await page.getByLabel('refund amount').fill('0')
     await page.getByRole('button', { name: 'Refunded' }).click()
     await expect(figure(page, 'lost')).toHaveText('169.50')
     await expect(page.getByText('no graphics card yet')).toBeVisible()
     await items
       .filter({ hasText: 'Lull 120' })
-      .getByRole('button', { name: /it arrived/ })
+      .getByRole('button', { name: /arrived/ })
       .click()
-    await page.getByRole('button', { name: 'It arrived and works' }).click()
+    await page.getByRole('button', { name: 'Arrived and works' }).click()
   })
 
   await test.step('a card by hand: the page for the door needs no net, and its note comes back', async () => {
@@ -88,7 +90,7 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
     await page.goto(`/b/${id}/leads?lead=${leadId}`)
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name: 'Page for the door' }).click(),
+      page.getByRole('link', { name: 'Open on-site page' }).click(),
     ])
     const door = await page.context().newPage()
     await door.context().setOffline(true)
@@ -102,9 +104,9 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
     const note = await door.getByLabel('note to send back').inputValue()
     await door.context().setOffline(false)
     await door.close()
-    await page.getByLabel('note from the door').fill(note)
-    await page.getByRole('button', { name: 'Note it' }).click()
-    await expect(page.getByRole('region', { name: 'at the door' })).toBeVisible()
+    await page.getByLabel('note from the on-site page').fill(note)
+    await page.getByRole('button', { name: 'Add result' }).click()
+    await expect(page.getByRole('region', { name: 'on-site check' })).toBeVisible()
     const { facts } = (
       (await (await request.get(`/api/builds/${id}/leads`)).json()) as {
         leads: { id: string; facts: { key: string; by: string; answer: string }[] }[]
@@ -132,13 +134,15 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
         data: { day: '2026-10-31', state: 'works' },
       })
     await page.goto(`/b/${id}/ledger?tab=sell`)
-    await expect(page.getByRole('region', { name: 'what it would fetch' })).toContainText('like it went')
-    await expect(page.getByRole('region', { name: 'asks week by week' }).getByRole('row')).toHaveCount(7)
-    await page.getByLabel('your own figure for the machine').fill('330')
-    await page.getByLabel('your own figure for the machine').blur()
+    await expect(page.getByRole('region', { name: 'what it would sell for' })).toContainText('like it went')
+    await expect(
+      page.getByRole('region', { name: 'asking price week by week' }).getByRole('row'),
+    ).toHaveCount(7)
+    await page.getByLabel('your figure for the machine').fill('330')
+    await page.getByLabel('your figure for the machine').blur()
     await expect(figure(page, 'worthToday')).toHaveText('330.00')
     await page.getByLabel('machine sold for').fill('350')
-    await page.getByRole('button', { name: 'Sell the machine' }).click()
+    await page.getByRole('button', { name: 'Sell machine' }).click()
     await expect(figure(page, 'sale')).toHaveText('350.00')
     await expect(figure(page, 'worthToday')).toHaveText('0.00')
     // 350.00 − 192.10 − 90.00

@@ -37,7 +37,7 @@ test('start from a donor, take a card, fix what stops; nothing stops, and the re
     },
   })
   await page.goto(`/b/${id}/leads`)
-  const open = page.getByLabel('still open')
+  const open = page.getByLabel('open checks')
   const findings = open.locator('[data-finding]')
 
   await test.step('the donor goes in; what it lacks was said beforehand', async () => {
@@ -46,12 +46,12 @@ test('start from a donor, take a card, fix what stops; nothing stops, and the re
       .first()
       .click()
     await expect(page.locator('[data-test="lacks"]')).toContainText('a graphics card')
-    await page.getByRole('button', { name: 'Put into the build' }).click()
+    await page.getByRole('button', { name: 'Add to the build' }).click()
     await page
       .getByRole('navigation', { name: 'places of this build' })
       .getByRole('link', { name: /^Machine/ })
       .click()
-    await expect(page.getByLabel('plan of the machine')).toBeVisible()
+    await expect(page.getByLabel('machine diagram')).toBeVisible()
   })
   await test.step('a card is hunted for, and clashes with the donor', async () => {
     await page.getByRole('button', { name: /Add a hunt/ }).click()
@@ -75,7 +75,7 @@ test('start from a donor, take a card, fix what stops; nothing stops, and the re
       const way = stops
         .first()
         .getByRole('button', { name: /fix it/ })
-        .filter({ hasText: 'take it' })
+        .filter({ hasText: 'accept' })
         .first()
       bought.push(...(await way.getAttribute('aria-label'))!.replace('fix it: ', '').split(' + '))
       await way.click()
@@ -97,20 +97,20 @@ test('start from a donor, take a card, fix what stops; nothing stops, and the re
     )
   })
   await test.step('steps up, power, variants and the sheet of assembly stand', async () => {
-    await page.getByRole('button', { name: 'Steps up' }).click()
+    await page.getByRole('button', { name: 'Upgrades' }).click()
     await expect(
       page
-        .getByLabel('steps up')
+        .getByLabel('upgrades')
         .getByRole('button', { name: /^take / })
         .first(),
     ).toBeVisible()
     await page.getByRole('button', { name: 'Power and room' }).click()
     await expect(page.locator('[data-figure="sustained"]')).toContainText('W')
     await page.getByRole('button', { name: 'Assembly' }).click()
-    await expect(page.getByLabel('assembly')).toContainText('Try it outside the case')
+    await expect(page.getByLabel('assembly')).toContainText('Test outside the case')
     await page.getByRole('button', { name: 'Chosen', exact: true }).click()
     await page.getByLabel('name of the variant').fill('Without the donor')
-    await page.getByRole('button', { name: 'Begin a variant' }).click()
+    await page.getByRole('button', { name: 'Start a variant' }).click()
     await expect(page.getByText('shared', { exact: true }).first()).toBeVisible()
   })
   expect(errors).toEqual([])

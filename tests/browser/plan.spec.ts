@@ -55,7 +55,7 @@ test('brief, plan, one wish dropped, taken, receipt; and back by one undo', asyn
     const way = await first.getAttribute('data-way')
     await first.getByRole('button', { name: /^never/ }).click()
     await expect(page.locator(`[data-way="${way}"]`)).toHaveCount(0)
-    await expect(page.getByLabel('never these')).toBeVisible()
+    await expect(page.getByLabel('banned')).toBeVisible()
     await expect(verdict).toContainText('Proven', { timeout: 30_000 })
   })
 
@@ -63,8 +63,8 @@ test('brief, plan, one wish dropped, taken, receipt; and back by one undo', asyn
     const promised = page.locator('[data-figure="receipt-pay-now"]')
     await expect(promised).toHaveText(/^\d+\.\d\d$/)
     const payNow = await promised.textContent()
-    await page.getByRole('button', { name: 'Take this plan' }).click()
-    await expect(page.getByText('the plan is the build now')).toBeVisible()
+    await page.getByRole('button', { name: 'Use this plan' }).click()
+    await expect(page.getByText('the plan is now your build')).toBeVisible()
     await expect(page.locator('[data-figure="payNow"]').first()).toHaveText(payNow!)
     const after = await view()
     expect(after.emptyRoles).toEqual([])
@@ -127,8 +127,8 @@ test('an upgrade of a machine that stands: another socket takes board and memory
   }
   const verdict = page.locator('[data-test="plan-verdict"]')
   await page.goto(`/b/${id}/plan`)
-  await page.getByLabel('sell what is mine for it').check()
-  const most = page.getByLabel('things of mine to sell, at most')
+  await page.getByLabel('sell my parts to fund it').check()
+  const most = page.getByLabel('parts to sell, at most')
   await most.fill('4')
   await most.press('Tab')
   await expect(verdict).toContainText('is faster for that', { timeout: 30_000 })
@@ -144,12 +144,12 @@ test('an upgrade of a machine that stands: another socket takes board and memory
   expect(outOfPocket).toBeLessThanOrEqual(420)
   const payNow = await page.locator('[data-figure="receipt-pay-now"]').textContent()
   expect(outOfPocket).toBeLessThan(Number(payNow))
-  await expect(page.getByLabel('other ways to spend the same').locator('tr')).not.toHaveCount(0, {
+  await expect(page.getByLabel('other ways to spend this budget').locator('tr')).not.toHaveCount(0, {
     timeout: 60_000,
   })
 
-  await page.getByRole('button', { name: 'Take this plan' }).click()
-  await expect(page.getByText('the plan is the build now')).toBeVisible()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
+  await expect(page.getByText('the plan is now your build')).toBeVisible()
   await expect(page.locator('[data-figure="payNow"]').first()).toHaveText(payNow!)
   const inBuild = async () =>
     (await (await request.get(`/api/builds/${id}`)).json()).parts.map((each: { id: string }) => each.id)

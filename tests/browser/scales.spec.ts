@@ -59,8 +59,8 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await page.goto('/rivals')
     await page.getByRole('button', { name: 'Add a rival' }).click()
     const dialog = page.getByRole('dialog')
-    await dialog.getByLabel('source of the page').fill(source)
-    await dialog.getByRole('button', { name: 'Read it' }).click()
+    await dialog.getByLabel('page source').fill(source)
+    await dialog.getByRole('button', { name: 'Read log' }).click()
     await expect(dialog.getByLabel('name of the rival')).toHaveValue('Lantern Row 4 tower')
     await expect(dialog.getByLabel('price of the rival')).toHaveValue('899.00')
     await expect(dialog.getByLabel('CPU of the rival')).toHaveValue('ostrane-threddle-33')
@@ -68,14 +68,14 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await expect(dialog.getByLabel('memory speed')).toHaveValue('')
     await expect(dialog.getByLabel('warranty in months')).toHaveValue('24')
     await dialog.getByLabel('tax of the rival').fill('-3')
-    await dialog.getByRole('button', { name: 'Add the rival' }).click()
+    await dialog.getByRole('button', { name: 'Add rival' }).click()
     await expect(dialog.getByText('must be between 0 and 100').first()).toBeVisible()
     await page.reload() // nothing typed is lost
     await page.getByRole('button', { name: 'Add a rival' }).click()
     await expect(dialog.getByLabel('name of the rival')).toHaveValue('Lantern Row 4 tower')
     await dialog.getByLabel('tax of the rival').fill('13')
-    await dialog.getByRole('button', { name: 'Add the rival' }).click()
-    await expect(page.getByRole('row', { name: /Lantern Row 4 tower/ })).toContainText('facts')
+    await dialog.getByRole('button', { name: 'Add rival' }).click()
+    await expect(page.getByRole('row', { name: /Lantern Row 4 tower/ })).toContainText('specs')
   })
   await test.step('on the scales, beside a console', async () => {
     await page.goto(`/b/${id}/scales`)
@@ -83,7 +83,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await expect(verdictOf('lantern-row')).toContainText('Weighed one')
     await page.getByRole('button', { name: 'Ovalis One' }).click()
     await expect(verdictOf('ovalis-one')).toContainText('fixed modes')
-    await expect(verdictOf('lantern-row')).toContainText('memory speed, watts of the supply')
+    await expect(verdictOf('lantern-row')).toContainText('memory speed, PSU wattage')
   })
   await test.step('another build joins them: four machines side by side without sideways scrolling', async () => {
     const { id: other } = await (
@@ -121,7 +121,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
   await test.step('two missing facts are answered; the cost and the questions follow', async () => {
     const before = await cost.textContent()
     await expect(page.getByLabel('part by part')).toContainText('At what speed does the memory run?')
-    await page.getByRole('link', { name: 'answer' }).click()
+    await page.getByRole('link', { name: 'enter answer' }).click()
     const dialog = page.getByRole('dialog')
     await dialog.getByLabel('memory speed').fill('3200')
     await dialog.getByLabel('stated', { exact: true }).check()
@@ -139,7 +139,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await page.getByLabel('count resale value at the end').check()
     await expect(cost).toHaveText(whole!)
     await page.getByRole('button', { name: 'Edit figures' }).click()
-    const own = page.getByLabel('own figure: price of Lantern Row 4 tower')
+    const own = page.getByLabel('your figure: price for Lantern Row 4 tower')
     await own.fill('799.00')
     await own.press('Tab')
     // a hundred less in the price, nothing else moves
@@ -163,7 +163,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
   })
   await expectReadable(page, 'weighing')
   await test.step('the tipping price: at it the verdict really turns', async () => {
-    await page.getByRole('button', { name: 'Turning points' }).click()
+    await page.getByRole('button', { name: 'Break-even points' }).click()
     const row = page.locator('[data-turning="rival"]')
     await expect(row).toContainText('899.00')
     const turn = Number((await row.locator('b').first().textContent())!.trim())
@@ -185,9 +185,9 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     expect(await winnerAt(turn + 0.01)).toBe(now)
     expect(await winnerAt(turn)).not.toBe(now)
     await winnerAt(899)
-    await page.getByLabel('index of the assumed card').fill('180')
+    await page.getByLabel('index of the future card').fill('180')
     await expect(page.locator('[data-test="assumed-card"]')).toContainText('Weighed one')
-    await expectReadable(page, 'turning points')
+    await expectReadable(page, 'break-even points')
   })
   await test.step('match it: a whole machine, opened as a variant', async () => {
     await page.getByRole('button', { name: 'Match and spend' }).click()
@@ -197,7 +197,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     )
     const total = (await page.locator('[data-test="match-total"]').textContent())!.trim()
     await expectReadable(page, 'match')
-    await page.getByRole('button', { name: 'Open as a variant' }).click()
+    await page.getByRole('button', { name: 'Save as a variant' }).click()
     await expect(page.getByRole('heading', { name: 'Machine', level: 1 })).toBeVisible()
     await expect(page.getByLabel('receipt', { exact: true }).locator('[data-figure="payNow"]')).toHaveText(
       total,
@@ -209,11 +209,11 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
   await test.step('an edition is frozen, exported as a page, and the page opens by itself', async () => {
     await page.goto(`/b/${id}/scales?mode=editions`)
     await page.getByLabel('name of the edition').fill('before buying')
-    await page.getByRole('button', { name: 'Freeze as it stands' }).click()
+    await page.getByRole('button', { name: 'Freeze this build' }).click()
     const edition = page.locator('[data-edition]')
     await expect(edition).toContainText('before buying')
-    await edition.getByRole('button', { name: 'what has changed' }).click()
-    await expect(edition).toContainText('No line has changed.')
+    await edition.getByRole('button', { name: 'changes' }).click()
+    await expect(edition).toContainText('No changes.')
     await expectReadable(page, 'editions')
     const pageFor = async (reader: string) => {
       await page.getByLabel('share with').selectOption(reader)
@@ -230,15 +230,15 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
       if (payNow > 0) expect(forBuyer).not.toContain((payNow / 100).toFixed(2))
     for (const amount of [receipt.totals.payNow, receipt.totals.expected, budget] as number[])
       expect(forBuyer).not.toContain((amount / 100).toFixed(2))
-    expect(forBuyer).toContain('What is in it')
-    expect(await pageFor('repeater')).toContain('What to get, and what it really sells for')
+    expect(forBuyer).toContain('Parts')
+    expect(await pageFor('repeater')).toContain('Parts and their real prices')
     const html = await pageFor('adviser')
     expect(html).not.toMatch(/<script/)
     for (const each of [html, forBuyer]) expect(each).not.toContain('sell by Christmas')
     const alone = await browser.newPage({ javaScriptEnabled: false, offline: true })
     await alone.setContent(html)
     await expect(alone.getByRole('heading', { name: 'Weighed one', level: 1 })).toBeVisible()
-    await expect(alone.getByText('What it takes to own')).toBeVisible()
+    await expect(alone.getByText('Cost of ownership')).toBeVisible()
     // prints on two pages
     const pdf = (await alone.pdf({ preferCSSPageSize: true })).toString('latin1')
     expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)!.length).toBeLessThanOrEqual(2)
@@ -256,7 +256,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await page.getByLabel('share with').selectOption('adviser')
     const [file] = await Promise.all([
       page.waitForEvent('download'),
-      page.locator('[data-edition]').getByRole('link', { name: 'sheet to fill in' }).click(),
+      page.locator('[data-edition]').getByRole('link', { name: 'sheet for an adviser' }).click(),
     ])
     const sheet = readFileSync(await file.path(), 'utf8')
     const card = sheet.split('\n').find((line) => /\bTarn\b/.test(line))!
@@ -267,15 +267,15 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
         `${card}\n   remark: one size down is enough\n   instead: Tarn 620 8 GB`,
       )
     await page.goto(`/b/${id}/machine?mode=chosen`)
-    await page.getByRole('button', { name: 'open what came back' }).click()
-    await page.getByLabel('the sheet as it came back').fill(`> ${filled.replaceAll('\n', '\n> ')}`)
-    await page.getByRole('button', { name: 'Open it' }).click()
+    await page.getByRole('button', { name: 'open a reply' }).click()
+    await page.getByLabel('filled-in sheet').fill(`> ${filled.replaceAll('\n', '\n> ')}`)
+    await page.getByRole('button', { name: 'Open' }).click()
     const remark = page.locator('[data-advice]')
     await expect(remark).toContainText('one size down is enough')
     await expect(remark).toContainText('Ottilie')
     await expect(remark).toContainText(/−\d+\.\d %/)
     await expectReadable(page, 'advice')
-    await remark.getByRole('button', { name: 'take it' }).click()
+    await remark.getByRole('button', { name: 'accept' }).click()
     await expect(page.getByRole('row', { name: /Tarn 620 8 GB/ }).first()).toBeVisible()
     await expect(page.locator('[data-advice]')).toHaveCount(0)
   })

@@ -133,17 +133,17 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('budget').fill('400')
     await page.getByLabel('stretch').fill('300')
     await page.getByRole('button', { name: 'Create the build' }).click()
-    await expect(page.getByText('the stretch must not be below the budget')).toBeVisible()
+    await expect(page.getByText('the stretch cannot be below the budget')).toBeVisible()
     await page.reload()
     await expect(page.getByLabel('name', { exact: true })).toHaveValue('Attic racer')
     await page.getByLabel('stretch').fill('450')
     await page.getByRole('button', { name: 'target', exact: true }).click()
     await page.getByLabel('resolution of target 1').selectOption('1440p')
     await page.getByLabel('currency', { exact: true }).fill('CAD')
-    await page.getByRole('checkbox', { name: 'system licence' }).check()
+    await page.getByRole('checkbox', { name: 'OS licence' }).check()
     await page.getByRole('button', { name: 'Create the build' }).click()
     await expect(page.getByText('is needed', { exact: true })).toBeVisible()
-    await page.getByLabel('price of system licence').fill('20.00')
+    await page.getByLabel('price of OS licence').fill('20.00')
     await page.getByRole('button', { name: 'Create the build' }).click()
     await expect(page).toHaveURL(/\/b\/attic-racer-.*\/prices/)
   })
@@ -155,13 +155,13 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
       ['title', 'what'],
       ['price', 'paid'],
       ['date', 'when'],
-      ['manner of sale', 'how'],
+      ['sale type', 'how'],
     ] as const)
       await page.getByLabel(`column of ${field}`).selectOption({ label: column })
     const dialog = page.getByRole('dialog')
     await dialog.getByRole('button', { name: 'Import', exact: true }).click()
     await expect(page.locator('[data-test="import-report"]')).toHaveText(
-      '21 added, 0 were there already, 1 rejected.',
+      '21 added, 0 already there, 1 rejected.',
     )
     await expect(dialog.getByText('"gratis" is not a price')).toBeVisible()
     await dialog.getByRole('button', { name: 'Done' }).click()
@@ -181,13 +181,13 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     const first = page.getByRole('listbox').getByRole('option').first()
     await page.keyboard.press('d')
     await expect(first).toContainText('dropped by you')
-    await expect(page.getByText('19 of 21 records count')).toBeVisible()
+    await expect(page.getByText('19 of 21 records counted')).toBeVisible()
     await page.keyboard.press('z')
-    await expect(page.getByText('20 of 21 records count')).toBeVisible()
+    await expect(page.getByText('20 of 21 records counted')).toBeVisible()
   })
 
   await test.step('4 · choice: a hunt moves the receipt', async () => {
-    await page.getByRole('button', { name: 'Read' }).click()
+    await page.getByRole('button', { name: 'Price' }).click()
     await page.getByRole('button', { name: /^Hunt at/ }).click()
     await expect(figure(page, 'payNow')).not.toHaveText('0.00')
   })
@@ -200,13 +200,13 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('title', { exact: true }).click()
     await expect(page.getByLabel('title', { exact: true })).toHaveValue(/Orrel 9/)
     await expect(page.getByLabel('ask', { exact: true })).toHaveValue('88.00')
-    await page.getByRole('button', { name: 'Add the lead' }).click()
-    await expect(page.getByText('tie the lead to at least one part')).toBeVisible()
+    await page.getByRole('button', { name: 'Add lead' }).click()
+    await expect(page.getByText('choose at least one part for the lead')).toBeVisible()
     await page.getByLabel('add a part').fill('orrel')
-    await page.getByLabel('add a part').press('Enter')
-    await page.getByRole('button', { name: 'Add the lead' }).click()
+    await page.getByLabel('add a part').press('Add entry')
+    await page.getByRole('button', { name: 'Add lead' }).click()
     await expect(page.getByRole('heading', { name: /Orrel 9 <img/ })).toBeVisible() // text, not markup
-    await page.getByRole('button', { name: 'Put into the build' }).click()
+    await page.getByRole('button', { name: 'Add to the build' }).click()
     await expect(page.getByRole('button', { name: 'Remove' })).toBeVisible()
 
     await page.keyboard.press('n')
@@ -215,13 +215,13 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('ask', { exact: true }).fill('90')
     await page.getByLabel('condition').selectOption('new')
     await page.getByLabel('add a part').fill('plank a')
-    await page.getByLabel('add a part').press('Enter')
-    await page.getByLabel('a code at checkout').check()
+    await page.getByLabel('add a part').press('Add entry')
+    await page.getByLabel('coupon code').check()
     await page.getByLabel('code', { exact: true }).fill('TIDE')
     await page.getByRole('button', { name: 'add a rebate to claim' }).click()
     await page.getByLabel('amount of the rebate').fill('12.00')
     await page.getByLabel('claim by').fill('2026-11-20')
-    await page.getByRole('button', { name: 'Add the lead' }).click()
+    await page.getByRole('button', { name: 'Add lead' }).click()
     // 90.00 − 10 % = 81.00 + 10.00 = 91.00 · 1.13 = 102.83; rebate 12.00
     await expect(page.locator('[data-figure="lead-pay-now"]')).toHaveText('102.83')
     await expect(page.locator('[data-figure="lead-after-rebates"]')).toHaveText('90.83')
@@ -240,7 +240,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
       .getByRole('row', { name: /Plank A/ })
       .getByRole('button', { name: 'remove' })
       .click()
-    await page.getByRole('button', { name: 'Still open' }).click()
+    await page.getByRole('button', { name: 'Open checks' }).click()
     await expect(page.locator('[data-finding="cpu-socket"]')).toHaveCount(0)
     await page.getByRole('button', { name: /Add a hunt/ }).click()
     await page.getByLabel('part', { exact: true }).fill('plank b')
@@ -254,8 +254,8 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
       .getByLabel('receipt', { exact: true })
       .getByRole('button', { name: /Receipt/ })
       .click()
-    await expect(page.getByLabel('receipt slip')).toContainText('Deal Plank B')
-    await expect(page.getByLabel('receipt slip')).toContainText('no power supply yet')
+    await expect(page.getByLabel('receipt')).toContainText('Deal Plank B')
+    await expect(page.getByLabel('receipt')).toContainText('no power supply yet')
     await figure(page, 'left').click()
     await expect(page.getByRole('dialog')).toContainText('budget − pay now + cash in')
     await page.keyboard.press('Escape')
@@ -263,7 +263,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
 
   await test.step('6 · bench: the estimate and what limits it', async () => {
     await place(page, 'Bench')
-    await expect(page.getByText('the card limits')).toBeVisible()
+    await expect(page.getByText('GPU limited')).toBeVisible()
     await page.locator('[data-target="harbour-run"]').click()
     await expect(page.getByRole('dialog')).toContainText('range at 90 %')
     await page.keyboard.press('Escape')
@@ -280,10 +280,10 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
       await page.getByLabel('name of the rival').fill(name)
       await page.getByLabel('price of the rival').fill(price)
       await page.getByLabel('tax of the rival').fill('13')
-      await page.getByRole('button', { name: 'Add a stated result' }).click()
+      await page.getByRole('button', { name: 'Add a measured result' }).click()
       await page.getByLabel('resolution of result 1').selectOption('2560x1440')
       if (preset) await page.getByLabel('preset of result 1').selectOption(preset)
-      await page.getByRole('button', { name: 'Add the rival' }).click()
+      await page.getByRole('button', { name: 'Add rival' }).click()
       await expect(page.getByRole('row', { name: new RegExp(name) })).toBeVisible()
     }
     await page.goBack()
@@ -296,7 +296,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
       /Attic racer costs .* less, and Shed 4 reaches the target/,
     )
     await expect(page.locator('[data-verdict^="pebble"]')).toContainText(
-      'its rate at your settings in 1 workload',
+      'its fps at your settings in 1 workload',
     )
   })
 
@@ -304,7 +304,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await place(page, 'Brief')
     const payNow = await figure(page, 'payNow').textContent()
     const json = await download(page, 'Export JSON')
-    expect(await download(page, 'Export CSV of lines')).toContain('cheapest with the socket')
+    expect(await download(page, 'Export CSV of parts')).toContain('cheapest with the socket')
     expect(await download(page, 'Export Markdown')).toContain('# Attic racer')
     await page.getByLabel('purpose').fill('for rainy evenings')
     await expect(page.locator('[data-test="save-state"]')).toHaveText('saved')

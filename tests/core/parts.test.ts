@@ -65,8 +65,8 @@ describe('faults, power and heat', () => {
   test.each([
     [[], null],
     [[null], null],
-    [['heat'], 'throttled for heat in 1 of 1 run'],
-    [['heat', null, 'heat'], 'throttled for heat in 2 of 3 runs'],
+    [['heat'], 'throttled in 1 of 1 run'],
+    [['heat', null, 'heat'], 'throttled in 2 of 3 runs'],
   ] as const)('runs %o', (causes, wanted) =>
     expect(throttleNote(causes.map((lowsCause) => ({ lowsCause }) as never))).toBe(wanted),
   )
@@ -80,9 +80,11 @@ describe('selling and haggling', () => {
     expect(askFor(310_00, 0)).toBe(310_00)
   })
   test('what to do names what is asked', () => {
-    expect(haggleWords('take', 'The last counter-offer')).toMatch(/^The last counter-offer is at or below/)
+    expect(haggleWords('take', 'The latest counter-offer')).toMatch(
+      /^The latest counter-offer is at or below/,
+    )
     const all = (['take', 'haggle', 'far-apart', 'pass', 'not-known'] as const).map((advice) =>
-      haggleWords(advice, 'The ask'),
+      haggleWords(advice, 'The asking price'),
     )
     expect(new Set(all).size).toBe(5)
   })

@@ -151,7 +151,7 @@ describe('runs', () => {
   })
   test('a low above the average and a run without a card are refused by the schema', () => {
     expect(() => run({ lowFps: 90 })).toThrow('above the average')
-    expect(() => run({ graphicsId: null })).toThrow('which card')
+    expect(() => run({ graphicsId: null })).toThrow('choose the card')
     expect(run({ kind: 'console-mode', cpuId: null, graphicsId: null }).cpuId).toBeNull()
   })
   test('a CSV by names: what is known goes in once, the rest is reported by line', async () => {
@@ -227,7 +227,7 @@ describe('what the bench says', () => {
     await addRun(database.db, run({ repeats: repeats(70, 72, 71) }), today)
     await addRun(database.db, run({ upscaling: 'quality', repeats: repeats(71, 72, 71) }), today)
     const { estimate } = (await view()).targets[0]!
-    expect(estimate!.limitShift!.because[0]).toContain('upscaling “quality” switched on')
+    expect(estimate!.limitShift!.because[0]).toContain('upscaling “quality” turned on')
     expect(estimate!.graphicsShare).toBeLessThan(estimate!.limitShift!.before)
   })
   test('other work: estimated from references, removed and brought back', async () => {

@@ -99,7 +99,7 @@ describe('guardedOutside', () => {
     'nonsense',
   ])('%s is refused with a message', async (url) => {
     await expect(guardedOutside()(url)).rejects.toThrow(
-      /private or loopback|only http and https|name and password|not an address/,
+      /private or loopback|only http and https|name and password|not a URL/,
     )
   })
 
@@ -264,8 +264,8 @@ describe('a feed of leads', () => {
     const last = await lastPoll(id)
     expect(last).toMatchObject({ outcome: 'done', added: 1, rejected: 3 })
     expect(last.problems.map((problem) => problem.reason).sort()).toEqual([
-      '"javascript:alert(1)" is not an address',
-      'has no link to a page',
+      '"javascript:alert(1)" is not a URL',
+      'has no page link',
       expect.stringContaining('no product data'),
     ])
   })
@@ -277,7 +277,7 @@ describe('a feed of leads', () => {
     await pollNow(id)
     expect(await lastPoll(id)).toMatchObject({
       outcome: 'failed',
-      message: expect.stringContaining('not with an Atom, RSS or JSON feed'),
+      message: expect.stringContaining('not an Atom, RSS or JSON feed'),
     })
     const [row] = await database.db.select().from(connectors).where(eq(connectors.id, id))
     expect(row).toMatchObject({ failures: 2, dueAt: nextDue(now, 60, 2) })

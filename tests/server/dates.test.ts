@@ -69,7 +69,7 @@ test('a claim, a delivery that is late, a warranty, an auction: with amounts, th
   ])
   const calendar = await wholeCalendar(db, today)
   expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(3)
-  expect(calendar).toContain('Couch: the warranty of')
+  expect(calendar).toContain('Couch: warranty of')
 })
 
 test('months later: the same day, or the last of a shorter month', () => {

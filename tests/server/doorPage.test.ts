@@ -69,7 +69,7 @@ test('what came back is noted: answers, the seller’s price, the note; unknown 
     ['card-fans', 'no'],
   ])
   const sheet = await haggleView(place.db, place.build, leadId, today)
-  expect([sheet.ask, sheet.log.at(-1)!.note]).toEqual([125_50, 'friendly. looked at: all fans turn'])
+  expect([sheet.ask, sheet.log.at(-1)!.note]).toEqual([125_50, 'friendly. checked: all fans turn'])
 })
 
 test('a figure that is none leaves nothing, not even the answers', async () => {

@@ -62,7 +62,9 @@ test('a game that a run names keeps its presets and is not removed; one that non
   const without = game(null)
   const { high: _, ...presets } = without.presets
   await expect(saveGame(place.db, { ...without, presets })).rejects.toThrow('"high": it must stay')
-  await expect(removeGame(place.db, 'moorfell')).rejects.toThrow('1 run and 0 targets name this game')
+  await expect(removeGame(place.db, 'moorfell')).rejects.toThrow(
+    '1 run and 0 targets use this game: remove them first',
+  )
   await saveGame(place.db, game(known, 'copy'))
   await removeGame(place.db, 'copy')
   await expect(removeGame(place.db, 'copy')).rejects.toThrow('there is no game')

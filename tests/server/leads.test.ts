@@ -107,7 +107,7 @@ describe('what is known of a lead', () => {
     const lead = await inbox(id)
     expect(lead.value.faultProbability).toBe(0.2)
     expect(lead.value.landed.faultLoss.amount).toBe(2000)
-    expect(lead.breaches).toEqual(['house rule: a fault may be 10 % likely at most, here it is 20 %'])
+    expect(lead.breaches).toEqual(['your rule: fault risk up to 10 %, here 20 %'])
     expect((await briefOf(place.db, place.build)).houseRules).toMatchObject({
       mostFault: 0.1,
       faults: { used: { graphics: 0.2 }, hassle: '0.00' },
@@ -223,9 +223,7 @@ describe('orders, trips and rebates', () => {
     const [a, b] = [await createLead(place.db, input('A')), await createLead(place.db, input('B'))]
     for (const id of [a, b]) await patchLead(place.db, id, { tripId: trip }, today, now)
     expect((await inbox(a)).value.payNow).toBe(10_000 + 2050)
-    expect((await inbox(a)).breaches).toEqual([
-      'house rule: no more than 30 km to fetch a thing, here it is 41 km',
-    ])
+    expect((await inbox(a)).breaches).toEqual(['your rule: pickup within 30 km, here 41 km'])
     await chosen(a)
     await chosen(b)
     expect((await buildView(place.db, place.build, today)).receipt.totals.payNow).toBe(20_000 + 2050)

@@ -172,7 +172,7 @@ describe('whole lives', () => {
       header: true,
       skipEmptyLines: true,
     }).data
-    expect(shared.reduce((sum, row) => sum + Number(row['pay now']), 0)).toBe(394)
+    expect(shared.reduce((sum, row) => sum + Number(row['total']), 0)).toBe(394)
   })
 
   test('two leads agreed and one trip: the same before and after paying, the trip booked once', async () => {
@@ -219,7 +219,7 @@ describe('whole lives', () => {
     const candidates = (await stepsView(db, other, today, 'graphics')).roles[0]!.steps
     expect(candidates.filter((step) => step.id.startsWith('lead:'))).toEqual([])
     await expect(reopen(db, listing, { day: today }, today)).rejects.toThrow(
-      'is bought and cannot be open again',
+      'is bought and cannot be reopened',
     )
   })
 
@@ -420,7 +420,7 @@ describe('whole lives', () => {
     await itemStep(db, card, 'arrive', { state: 'works' })
     const { undo } = await import('#server/db/action')
     await expect(undo(db, paidFor!.id, today)).rejects.toThrow(
-      '"Quenby card arrived: works" of 2026-10-31 rests on it',
+      '"Quenby card arrived: works" of 2026-10-31 depends on it; undo that first',
     )
     await undoLast(db)
     expect(await figures(id)).toEqual(before)
@@ -450,7 +450,7 @@ describe('whole lives', () => {
     expect((await itemsOf(db, id))[0]).toMatchObject({ cost: 6000, remaining: 4000 })
     const other = await lead('9.00', 'shield')
     await choose(id, other)
-    await pass(db, other, { day: today, reason: 'too dear' }, today)
+    await pass(db, other, { day: today, reason: 'too expensive' }, today)
     expect((await buildView(db, id, today)).choices.at(-1)).toMatchObject({
       voidBecause: 'passed',
       payNow: 0,

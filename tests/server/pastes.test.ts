@@ -80,10 +80,18 @@ test('a paste is kept whole and taken back whole: source, sales, part, hunt and 
 })
 
 test.each([
-  ['a day to come', { source, sales: [sale('130.00'), sale('1.00', '2027-01-01')] }, 'still to come'],
-  ['a price of nothing', { source, sales: [sale('0')] }, 'more than zero'],
-  ['sales of nowhere', { sales: [sale('130.00')] }, 'say where'],
-  ['a hunt without a price', { parts: [card], hunts: [{ buildId: '', partId: 'quill-70' }] }, 'pay up to'],
+  [
+    'a day to come',
+    { source, sales: [sale('130.00'), sale('1.00', '2027-01-01')] },
+    '2027-01-01 is in the future',
+  ],
+  ['a price of nothing', { source, sales: [sale('0')] }, 'the price must be more than 0'],
+  ['sales of nowhere', { sales: [sale('130.00')] }, 'enter where these were sold'],
+  [
+    'a hunt without a price',
+    { parts: [card], hunts: [{ buildId: '', partId: 'quill-70' }] },
+    'enter the most you would pay',
+  ],
   ['the same part twice', { parts: [card, card] }, 'already'],
 ])('%s leaves nothing half kept', async (_, input, reason) => {
   const before = await counts()
@@ -113,7 +121,9 @@ test('a part that another tab has made meanwhile is the one that is meant, and s
   expect(second.parts).toEqual([])
   await undoPaste(place.db, second.paste)
   expect((await counts()).parts).toBe(1)
-  await expect(keep({ parts: [{ ...card, role: 'cpu' }] })).rejects.toThrow('already, as graphics card')
+  await expect(keep({ parts: [{ ...card, role: 'cpu' }] })).rejects.toThrow(
+    'Quill 70 is already in the library as graphics card',
+  )
 })
 
 test('a price of a part that is not there says which one', async () => {
@@ -129,7 +139,9 @@ test('what was bought since keeps its paste', async () => {
   })
   const [choice] = await place.db.select().from(choices).where(eq(choices.buildId, build))
   await pay(place.db, [choice!.id])
-  await expect(undoPaste(place.db, paste)).rejects.toThrow('was bought since')
+  await expect(undoPaste(place.db, paste)).rejects.toThrow(
+    'cannot undo: something from this paste has been bought',
+  )
 })
 
 test('a rate by hand, both ways, and a shop price in another currency that it makes known', async () => {

@@ -150,7 +150,7 @@ test('a way that is gone is named, and nothing is half taken', async () => {
       { ways: ['lead:gone'], sold: [], present: [], into: 'build', name: '' },
       today,
     ),
-  ).rejects.toThrow('the way "lead:gone" is no longer there')
+  ).rejects.toThrow('the option "lead:gone" is no longer available')
   expect((await view()).choices).toEqual(before.choices)
 })
 
@@ -219,7 +219,7 @@ test('what another tab chose since is not thrown out by an old plan', async () =
   const ways = plan.ways.map(({ id }) => id)
   await expect(
     takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today),
-  ).rejects.toThrow('changed meanwhile')
+  ).rejects.toThrow('the build was changed in the meantime; nothing was overwritten')
   expect((await view()).choices).toHaveLength(1)
 })
 
@@ -330,7 +330,7 @@ test('an upgrade sells what the new part replaces: it lies on the shelf, and is 
       { ways: [id], sold: ['choice:none'], present: [...present], into: 'build', name: '' },
       today,
     ),
-  ).rejects.toThrow('is no thing of mine')
+  ).rejects.toThrow('"choice:none" is not one of your parts in this build: plan again')
 })
 
 test('of two drives the plan decides about the larger one; the other stays as it is', async () => {

@@ -86,13 +86,13 @@ describe('dated reads', () => {
     expect(change!.percent).toBeCloseTo(100 * (marks!.typical / reads[0]!.typical - 1), 9)
     expect(change!.percent).toBeLessThan(-3) // the generator lets it fall by 8 % a month
     await setReadDeleted(database.db, String(reads[0]!.id), demoToday)
-    await expect(setReadDeleted(database.db, 'abc', demoToday)).rejects.toThrow('no read abc')
+    await expect(setReadDeleted(database.db, 'abc', demoToday)).rejects.toThrow('there is no saved price abc')
     expect((await view()).change).toBeNull()
   })
   test('nothing is kept of the future, nor where no comps are', async () => {
     await expect(
       keepRead(database.db, build, card, { readOn: '2026-11-01', note: '' }, demoToday),
-    ).rejects.toThrow('after today')
+    ).rejects.toThrow('a price cannot be dated 2026-11-01, which is in the future')
     await expect(
       keepRead(database.db, build, 'tackle-controller', { readOn: undefined, note: '' }, demoToday),
     ).rejects.toThrow('no comps')
@@ -129,7 +129,7 @@ describe("recipes and figures of one's own", () => {
     )
     await expect(
       setOwnFigure(database.db, build, card, { amount: '0', note: '' }, demoToday),
-    ).rejects.toThrow('more than zero')
+    ).rejects.toThrow('your figure must be more than 0')
     await setOwnFigure(database.db, build, card, null, demoToday)
     expect((await view()).ownFigure).toBeNull()
   })
@@ -263,7 +263,7 @@ describe('lookouts', () => {
     await expect(setLookout(db, build, { partId: 'ghost', limit: '1.00' }, demoToday)).rejects.toThrow(
       '"ghost" is not in the parts library',
     )
-    await expect(seeHit(db, 'ghost', cheap, demoToday)).rejects.toThrow('no lookout "ghost"')
+    await expect(seeHit(db, 'ghost', cheap, demoToday)).rejects.toThrow('there is no watch "ghost"')
   })
 })
 

@@ -161,7 +161,7 @@ describe('the haggle sheet of a lead', () => {
     const id = await createLead(database.db, lead('99.00'))
     await expect(
       noteOffer(database.db, id, { by: 'me', amount: null, day: today, note: ' ' }, today),
-    ).rejects.toThrow('a figure or a note')
+    ).rejects.toThrow('enter an amount or a note')
     await expect(
       noteOffer(database.db, id, { by: 'me', amount: '1.00', day: '2026-11-09', note: '' }, today),
     ).rejects.toThrow('in the future')
@@ -179,19 +179,19 @@ describe('buying, arriving, going back', () => {
     const choice = await choose(await createLead(database.db, lead('130.00')))
     await pay(database.db, [choice], '121.50', '2026-10-30')
     expect(await figures()).toMatchObject({ payNow: 12_150, cashOut: 12_150, toPay: 0 })
-    await expect(pay(database.db, [choice], '1.00')).rejects.toThrow('paid already')
+    await expect(pay(database.db, [choice], '1.00')).rejects.toThrow('already paid')
     const [card] = await itemsOf(database.db, build)
     await itemStep(database.db, card!.id, 'arrive', {
       state: 'works',
       foundPartId: 'better',
-      checks: ['all fans turn'],
+      checks: ['all fans spin'],
     })
     const view = await buildView(database.db, build, today)
     expect(view.choices[0]).toMatchObject({ label: 'Murrowdun Tarn 660 10 GB', parts: [{ id: 'better' }] })
     expect(view.choices[0]!.item).toMatchObject({ listedAs: 'Murrowdun Tarn 640 8 GB', place: 'build' })
     await expect(
       itemStep(database.db, card!.id, 'find', { state: 'works', foundPartId: 'psu' }),
-    ).rejects.toThrow('another role')
+    ).rejects.toThrow('the same role as the part listed')
     await itemStep(database.db, card!.id, 'send-back')
     expect(await figures()).toMatchObject({ cashOut: 12_150, toComeBack: 12_150, afterRebates: 0 })
     await itemStep(database.db, card!.id, 'refund', { amount: '121.50' })
@@ -219,7 +219,7 @@ describe('buying, arriving, going back', () => {
     const choice = await choose(id)
     const [offered] = await database.db.select().from(rebates).where(eq(rebates.leadId, id))
     await expect(stepRebate(database.db, offered!.id, { state: 'paid', day: today }, today)).rejects.toThrow(
-      'only on something bought',
+      'a rebate needs something you bought',
     )
     const before = await figures()
     await pay(database.db, [choice]) // 60.00 + 10 % tax
@@ -259,7 +259,9 @@ describe('buying, arriving, going back', () => {
     await reverseEntry(database.db, id, today)
     expect((await figures()).cashOut).toBe(cashOut! - 450)
     expect(await database.db.$count(ledgerEntries)).toBe(rows + 1)
-    await expect(reverseEntry(database.db, id, today)).rejects.toThrow('corrected already')
+    await expect(reverseEntry(database.db, id, today)).rejects.toThrow(
+      'this entry has already been corrected',
+    )
     await expect(
       addEntry(
         database.db,
@@ -267,7 +269,7 @@ describe('buying, arriving, going back', () => {
         entrySchema.validateSync({ day: today, kind: 'fee', amount: '-1.00', text: 'x' }),
         today,
       ),
-    ).rejects.toThrow('more than zero')
+    ).rejects.toThrow('more than 0')
     await expect(
       addEntry(
         database.db,

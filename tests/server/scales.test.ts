@@ -306,7 +306,7 @@ describe('rivals', () => {
       rejected: 3,
       problems: [
         { line: 3, reason: 'no CPU "A chip of none"' },
-        { line: 4, reason: 'no name stated' },
+        { line: 4, reason: 'no name given' },
         { line: 5 },
       ],
     })
@@ -416,8 +416,8 @@ describe('editions', () => {
         .map((line) => line.change)
         .sort(),
     ).toEqual(['added', 'dearer'])
-    expect(totals.find((total) => total.name === 'pay now')!.after!).toBeGreaterThan(
-      totals.find((total) => total.name === 'pay now')!.before!,
+    expect(totals.find((total) => total.name === 'total')!.after!).toBeGreaterThan(
+      totals.find((total) => total.name === 'total')!.before!,
     )
     const content = await editionOf(database.db, editions[0]!.id)
     expect(JSON.stringify(content)).not.toContain('café pays late')

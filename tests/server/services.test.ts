@@ -212,9 +212,9 @@ describe('importSoldRecords', () => {
     ).toBe('cancelled')
     await expect(
       importSoldRecords(database, { name: 'b.csv', text, defaults: recordDefaults }, () => {
-        throw new Error('switched off')
+        throw new Error('not counted')
       }),
-    ).rejects.toThrow('switched off')
+    ).rejects.toThrow('not counted')
     expect(await database.db.$count(soldRecords)).toBe(before)
   })
 })
@@ -321,7 +321,7 @@ describe('a build', () => {
     })
     // nobody knows what it fetches: value left counts on neither side, and the verdict says so
     expect(view.weighing.own.cost.steps.find(({ id: step }) => step === 'value-left')?.amount ?? 0).toBe(0)
-    expect(view.weighing.others[0]!.verdict!.unknown).toContain('no value left counts on either side')
+    expect(view.weighing.others[0]!.verdict!.unknown).toContain('resale value is not counted on either side')
     expect(view.weighing.others[0]!.comparison!.pairs[0]!.likeForLike).toBe(true)
     const board = view.choices.find((choice) => choice.partId === 'board')!
     await changeChoice(database.db, board.id, { deletedAt: '2026-10-31T10:00:00Z' }, today)
@@ -423,7 +423,9 @@ describe('a currency without a rate', () => {
         { kind: 'lead', leadId: id, partId: null, shelfId: null, limit: null, scope: 'core', reason: '' },
         today,
       ),
-    ).rejects.toThrow('which "from afar" needs')
+    ).rejects.toThrow(
+      'no exchange rate from CHF to CAD on or before 2026-10-31, needed for "from afar"; set that rate in Settings first',
+    )
     expect((await buildView(database.db, build, today)).choices).toEqual([])
   })
   test('neither the brief nor a chosen lead can be moved into it', async () => {
@@ -493,7 +495,7 @@ describe('leads', () => {
     const build = await createBuild(database.db, brief, today)
     expect(
       (await leadViews(database.db, build, today)).leads.find((each) => each.id === id)!.breaches,
-    ).toEqual(['house rule: a power supply is never bought used (Steadwell 550 W)'])
+    ).toEqual(['your rule: no used power supply (Steadwell 550 W)'])
   })
   test('shop prices: unknown parts and sources are told, the cheapest newest one is the price new', async () => {
     const report = await importShopPrices(

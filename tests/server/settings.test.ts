@@ -167,7 +167,7 @@ describe('assumptions in force', () => {
   })
   test.each([
     ['risk.used.graphics', 1.5, 'must be from 0 to 1'],
-    ['risk.luck', 1, 'there is no assumption "risk.luck"'],
+    ['risk.luck', 1, 'unknown assumption "risk.luck"'],
   ])('%s at %d is refused before anything is written', async (key, value, message) => {
     await expect(setAssumption(db, key, value)).rejects.toThrow(message)
     expect((await readSettings(db)).assumptions).toEqual({})

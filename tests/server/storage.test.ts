@@ -131,7 +131,7 @@ describe('a start that is refused, in one sentence', () => {
     await refuseNewer(database, names)
     await database.client.execute("INSERT INTO migrations (name) VALUES ('9999_future')")
     await expect(refuseNewer(database, names)).rejects.toThrow(
-      'written by a newer Tarvin (it knows 9999_future)',
+      'This database was written by a newer version of Tarvin (migration 9999_future); start that version, or restore a backup made by this one.',
     )
   })
   test('a damaged file is named as such, a file that is none too', async () => {
@@ -142,7 +142,7 @@ describe('a start that is refused, in one sentence', () => {
       () => 'opened',
       (error: unknown) => startSentence(error),
     )
-    expect(sentence).toBe('The file named in TARVIN_DATABASE_URL is no database; nothing was changed in it.')
+    expect(sentence).toBe('The file in TARVIN_DATABASE_URL is not a database; it was not changed.')
   })
   test('a folder in the place of the file', async () => {
     mkdirSync(join(folder, 'folder.db'))
@@ -154,7 +154,7 @@ describe('a start that is refused, in one sentence', () => {
   })
   test.each([
     ['SQLITE_READONLY', 'attempt to write a readonly database', /read-only/],
-    ['SQLITE_CORRUPT', 'database disk image is malformed', /damaged and was left as it is/],
+    ['SQLITE_CORRUPT', 'database disk image is malformed', /damaged. It was not changed/],
     ['SQLITE_FULL', 'database or disk is full', /disk is full/],
     ['SOMETHING', 'unheard of', /could not be opened \(SOMETHING unheard of\)/],
   ])('%s', (code, message, sentence) =>
@@ -201,7 +201,9 @@ describe('backups', () => {
     await expect(readBackup(await bytes())).rejects.toMatchObject({ code })
   })
   test('a backup of a newer version is refused before anything moves', () => {
-    expect(() => refuseUnknownMigration('9999_future', ['0000_a'])).toThrow('written by a newer Tarvin')
+    expect(() => refuseUnknownMigration('9999_future', ['0000_a'])).toThrow(
+      'This database was written by a newer version of Tarvin (migration 9999_future); start that version, or restore a backup made by this one.',
+    )
     expect(() => refuseUnknownMigration('0000_a', ['0000_a'])).not.toThrow()
   })
   test('a copy a day when something changed; the newest seven stay', async () => {

@@ -16,6 +16,8 @@ export interface Advice {
 
 /** Longest text that is read, and most lines that are kept. */
 const most = { characters: 200_000, remarks: 200, line: 1000 } as const
+/** What sheets sent by earlier versions call the remark on the whole build. */
+const earlierAll = 'All of it'
 const quoted = /^[>|\s]*/
 const lineHead = /^\d{1,3}\.\s+(.+?)(?:\s+\([^()]*\))?$/
 
@@ -40,7 +42,7 @@ export function readAdvice(text: string): Advice {
     } else if (word && blocks.length > 0) {
       open = blocks.at(-1)![word[1]!.toLowerCase() as 'remark' | 'instead']
       open.push(word[2]!)
-    } else if (head || plain === adviceWords.all) {
+    } else if (head || plain === adviceWords.all || plain === earlierAll) {
       blocks.push({ line: head ? head[1]! : '', remark: [], instead: [] })
       open = null
     } else open?.push(plain)

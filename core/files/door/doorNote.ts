@@ -10,6 +10,9 @@ export const doorWords = {
   looked: 'checked',
 } as const
 
+/** What pages saved by earlier versions write in their place; a note may be weeks old. */
+const earlierWords = { title: 'Seen at the door', looked: 'looked at' } as const
+
 /** What was seen and said at the door. */
 export interface DoorNote {
   readonly leadId: string
@@ -36,7 +39,9 @@ export function readDoorNote(text: string): DoorNote {
     .slice(0, longest)
     .split(/\r?\n/)
     .map((line) => line.replace(/^[>|\s]*/, '').trim())
-  const start = lines.findIndex((line) => line.startsWith(doorWords.title))
+  const start = lines.findIndex((line) =>
+    [doorWords.title, earlierWords.title].some((title) => line.startsWith(title)),
+  )
   const said = lines.slice(start + 1).flatMap((line) => {
     const at = line.indexOf(':')
     return at < 0 ? [] : [[line.slice(0, at).trim().toLowerCase(), line.slice(at + 1).trim()] as const]
@@ -49,7 +54,7 @@ export function readDoorNote(text: string): DoorNote {
       `this is not an on-site note: it starts with “${doorWords.title}” and names its lead`,
       'text',
     )
-  const own = new Set<string>(Object.values(doorWords))
+  const own = new Set<string>([...Object.values(doorWords), ...Object.values(earlierWords)])
   return {
     leadId,
     answers: Object.fromEntries(
@@ -60,7 +65,7 @@ export function readDoorNote(text: string): DoorNote {
     ),
     asked: valueOf(doorWords.asked),
     note: valueOf(doorWords.note).slice(0, 300),
-    looked: valueOf(doorWords.looked)
+    looked: (valueOf(doorWords.looked) || valueOf(earlierWords.looked))
       .split(';')
       .map((each) => each.trim())
       .filter((each) => each !== ''),

@@ -52,7 +52,7 @@ describe('the receipt slip', () => {
     await choose(await lead('By hand', { price: '15.00', things: [{ partId: 'better' }] }))
     await atTheCounter()
     const slip = mount(ReceiptSlip)
-    const cart = slip.find('[aria-label="order at Pantry"]')
+    const cart = slip.find('[aria-label="order from Pantry"]')
     expect(cart.text()).toContain('40.00')
     expect(cart.text()).toContain('20.00')
     // 60.00 + 9.00 shipping + 13 % of the goods
@@ -69,11 +69,11 @@ describe('orders and things', () => {
     await choose(await lead('New board', { ...shop, price: '35.00', things: [{ partId: 'board' }] }))
     const { orders } = await atTheCounter()
     const order = mount(PlannedOrder, { props: { order: orders[0]! } })
-    expect(order.text()).toContain('Pay the order, 84.75 CAD')
+    expect(order.text()).toContain('Pay order, 84.75 CAD')
     expect(order.text()).toContain('the other then costs 48.55')
     await order
       .findAll('button')
-      .find((button) => button.text().startsWith('pay only this'))!
+      .find((button) => button.text().startsWith('pay this only'))!
       .trigger('click')
     await flushPromises()
     expect(sent[0]).toMatchObject({
@@ -106,7 +106,7 @@ describe('orders and things', () => {
     const table = mount(ItemTable, { props: { items, currency } })
     const rows = table.findAll('tr[data-item]').map((row) => row.text())
     expect(rows[0]).toContain('ordered')
-    expect(rows.at(-1)).toContain('missing from its order')
+    expect(rows.at(-1)).toContain('did not arrive')
     expect(mount(LedgerAccount, { props: { ledger: await atTheCounter() } }).text()).toContain('lost so far')
   })
 })
@@ -136,8 +136,8 @@ describe('selling it', () => {
     const shown = mount(WhatItFetches, { props: { ledger } })
     const rows = shown.findAll('tbody tr')
     expect(rows.map((row) => row.find('td').text())).toEqual([
-      'whole, as 3 like it went',
-      'whole, by its parts',
+      'whole, based on 3 similar PCs sold',
+      'whole, based on its parts',
       'parted out',
     ])
     expect(rows[0]!.classes()).toContain('font-semibold')
@@ -160,7 +160,7 @@ describe('selling it', () => {
     await flushPromises()
     const left = sent.find(({ method }) => method === 'PATCH')!.body as { leftOut: number[] }
     expect(left.leftOut).toEqual([ledger.selling.machines!.comps[0]!.id])
-    await machines.find('input[aria-label="words that machines like it must have"]').setValue('tower, quiet')
+    await machines.find('input[aria-label="required words for similar PCs"]').setValue('tower, quiet')
     await machines.find('form').trigger('submit')
     await flushPromises()
     expect(sent.filter(({ method }) => method === 'PATCH').at(-1)!.body).toMatchObject({
@@ -176,7 +176,9 @@ describe('selling it', () => {
       ...ledger,
       selling: { ...ledger.selling, machines: { ...ledger.selling.machines!, comps: [], typical: null } },
     }
-    expect(mount(MachinesLikeIt, { props: { ledger: empty } }).text()).toContain('None in the records')
+    expect(mount(MachinesLikeIt, { props: { ledger: empty } }).text()).toContain(
+      'No similar PCs in your records',
+    )
   })
 
   test('an upgrade asks its name and what may be spent', async () => {
@@ -205,7 +207,7 @@ describe('selling it', () => {
     answers.set('/ledger', await atTheCounter())
     const shown = mount(WhatItWas)
     await flushPromises()
-    expect(shown.text()).toContain('Couch was sold')
+    expect(shown.text()).toContain('Couch Sold')
     expect(shown.text()).toContain('+80.00')
     expect(shown.findAll('tbody tr')).toHaveLength(1)
   })
@@ -236,7 +238,7 @@ describe('leads', () => {
     expect(shown.text()).toContain('At the quay')
     await shown
       .findAll('button')
-      .find((button) => button.text() === 'set the rate')!
+      .find((button) => button.text() === 'set the exchange rate')!
       .trigger('click')
     expect(useMissingRate().pair).toEqual({ from: 'SEK', to: 'CAD' })
     useMissingRate().openFor('no exchange rate from CAD to SEK on or before today')
@@ -250,10 +252,10 @@ describe('leads', () => {
     const door = mount(LeadDoor, { props: { lead: await leadOf(id) } })
     expect(door.find('a').attributes('href')).toBe(`/api/builds/${place.build}/leads/${id}/door`)
     expect(door.find('button[type="submit"]').attributes('disabled')).toBeDefined()
-    await door.find('textarea').setValue('Seen at the door: x')
+    await door.find('textarea').setValue('On-site check: x')
     await door.find('form').trigger('submit')
     await flushPromises()
-    expect(sent[0]).toMatchObject({ path: '/api/leads/door', body: { text: 'Seen at the door: x' } })
+    expect(sent[0]).toMatchObject({ path: '/api/leads/door', body: { text: 'On-site check: x' } })
     expect(door.emitted('changed')).toHaveLength(1)
     expect(door.find('textarea').element.value).toBe('')
   })
@@ -262,10 +264,10 @@ describe('leads', () => {
     const id = await lead('At the quay')
     await atTheCounter()
     const facts = mount(LeadFacts, { props: { lead: await leadOf(id), today } })
-    if (facts.text().includes('more not said'))
+    if (facts.text().includes('more not stated'))
       await facts
         .findAll('button')
-        .find((button) => button.text().includes('more not said'))!
+        .find((button) => button.text().includes('more not stated'))!
         .trigger('click')
     const row = facts.findAll('tr').find((each) => each.text().includes('works'))!
     await row.trigger('keydown', { key: 'y' })
@@ -284,7 +286,7 @@ describe('leads', () => {
     answers.set('/haggle', await haggleView(place.db, place.build, id, today))
     const sheet = mount(HaggleSheet, { props: { lead: await leadOf(id) } })
     await flushPromises()
-    expect(sheet.text()).toMatch(/Open below|Far apart|Pass/)
+    expect(sheet.text()).toMatch(/Start lower|Far apart|Pass/)
     await sheet.find('form').trigger('submit')
     await flushPromises()
     expect(sent.some(({ path, method }) => method === 'POST' && path.endsWith('/offers'))).toBe(true)

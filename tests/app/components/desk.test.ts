@@ -62,7 +62,7 @@ const bought = async (title: string, change: object = {}) => {
 describe('today and the days ahead', () => {
   test('nothing presses, or what stops and what is gone, most pressing first', async () => {
     const strips = () => buildStrips(counter.place.db, today).then(asSent)
-    expect(mount(CounterAgenda, { props: { strips: [] } }).text()).toContain('Nothing presses')
+    expect(mount(CounterAgenda, { props: { strips: [] } }).text()).toContain('Nothing urgent')
     const id = await counter.lead('At the quay')
     await counter.choose(id)
     const { gone } = await import('#server/places/leads/leadSteps')
@@ -113,7 +113,7 @@ describe('buying', () => {
     const [agreed] = shown.findAll('input')
     expect(agreed!.element.value).toBe('120.00')
     await agreed!.setValue('105')
-    await press(shown, 'Agreed')
+    await press(shown, 'Agree price')
     expect(written()[0]).toMatchObject({
       path: `/api/leads/${id}/agree`,
       body: { amount: '105', day: today, until: null },
@@ -192,7 +192,7 @@ describe('the books', () => {
     counter.answers.set('/ledger', ledger)
     const shown = mount(LedgerEntries, { props: { ledger } })
     expect(shown.text()).toContain('120.00')
-    expect(shown.findAll('button').some((button) => button.text() === 'undo')).toBe(false)
+    expect(shown.findAll('td button').some((button) => button.text() === 'undo')).toBe(false)
     await shown.find('select').setValue('hours')
     await shown.find('form').trigger('submit')
     await flushPromises()
@@ -217,7 +217,7 @@ describe('the books', () => {
     })
     const claimed = { ...ledger, rebates: [{ ...ledger.rebates[0]!, state: 'claimed' as const }] }
     const later = mount(LedgerDates, { props: { ledger: claimed } })
-    await press(later, 'It was paid')
+    await press(later, 'Received')
     expect(written().at(-1)!.body).toMatchObject({ state: 'paid' })
     expect(mount(LedgerDates, { props: { ledger: { ...ledger, deadlines: [] } } }).text()).toContain('None.')
   })
@@ -239,7 +239,7 @@ describe('the books', () => {
       body: { price: '180', fee: '0' },
     })
     const sold = mount(SellMachine, { props: { ledger: { ...ledger, state: 'sold' } } })
-    await field(sold, 'paid back to its buyer').setValue('170')
+    await field(sold, 'refunded to the buyer').setValue('170')
     await sold.find('form').trigger('submit')
     await flushPromises()
     expect(written().at(-1)).toMatchObject({ body: { amount: '170' } })
@@ -256,7 +256,7 @@ describe('what others said', () => {
     '1. Murrowdun Tarn 640 8 GB',
     '   remark: the other is faster',
     '   instead: Tarn 660',
-    'All of it',
+    'Overall',
     '   remark: ask for a picture',
   ].join('\n')
 
@@ -266,8 +266,8 @@ describe('what others said', () => {
     counter.answers.set('/advice', [])
     const shown = mount(AdviceList, { props: { view: useBuild().view! } })
     await flushPromises()
-    expect(shown.text()).toContain('none yet')
-    await press(shown, 'open what came back')
+    expect(shown.text()).toContain('None yet')
+    await press(shown, 'open a reply')
     const { db, build } = counter.place
     await openAdvice(db, build, sheet, today)
     counter.answers.set('/advice', asSent(await adviceViews(db, build, today)))
@@ -286,7 +286,7 @@ test('a rate is written in capitals, with a point, and both ways unless that is 
   counter.answers.set('/api/settings/rates', [])
   const shown = mount(RateForm, { props: { to: 'CAD', today } })
   await field(shown, 'from currency').setValue(' sek ')
-  await field(shown, 'rate').setValue('0,1321')
+  await field(shown, 'exchange rate').setValue('0,1321')
   await shown.find('form').trigger('submit')
   await flushPromises()
   expect(written()[0]).toMatchObject({
@@ -294,5 +294,5 @@ test('a rate is written in capitals, with a point, and both ways unless that is 
     body: { from: 'SEK', to: 'CAD', rate: '0.1321', bothWays: true, date: today },
   })
   expect(shown.emitted('saved')).toHaveLength(1)
-  expect((field(shown, 'rate').element as HTMLInputElement).value).toBe('')
+  expect((field(shown, 'exchange rate').element as HTMLInputElement).value).toBe('')
 })

@@ -63,10 +63,10 @@ describe('the report of an import', async () => {
     await flushPromises()
     expect(sent[0]!.path).toBe('/api/prices/sold-records/proposals?import=4&currency=CAD')
     expect(shown.text()).toContain('Harrow Quill 70 8 GB')
-    await shown.find('input[aria-label="make Harrow Quill 70 8 GB a part"]').trigger('change')
+    await shown.find('input[aria-label="create Harrow Quill 70 8 GB as a part"]').trigger('change')
     await shown
       .findAll('button')
-      .find((button) => button.text() === 'Make 1 part')!
+      .find((button) => button.text() === 'Create 1 part')!
       .trigger('click')
     await flushPromises()
     expect(sent.find(({ path }) => path === '/api/pastes/keep')!.body).toEqual({
@@ -82,7 +82,7 @@ describe('the report of an import', async () => {
     })
     await shown
       .findAll('button')
-      .find((button) => button.text() === 'Take the import back')!
+      .find((button) => button.text() === 'Undo import')!
       .trigger('click')
     await flushPromises()
     expect(sent.at(-1)).toEqual({ path: '/api/pastes/undo', body: { paste: 4 } })
@@ -93,6 +93,6 @@ describe('the report of an import', async () => {
     const shown = shownFor(0)
     await flushPromises()
     expect(sent).toEqual([])
-    expect(shown.text()).not.toContain('Take the import back')
+    expect(shown.text()).not.toContain('Undo import')
   })
 })

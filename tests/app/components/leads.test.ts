@@ -23,7 +23,7 @@ describe('what is to be known of a lead before its figures', () => {
     expect(noticesOf({ ...lead, vanishedOn: '2026-10-20' }).text()).toContain('since 20 Oct')
     expect(noticesOf({ ...lead, tieDeduced: true }).text()).toContain('read from the title')
     const open = noticesOf({ ...lead, things: [] })
-    await press(open, 'Say what is in it')
+    await press(open, 'Choose its parts')
     expect(open.emitted('edit')).toHaveLength(1)
   })
   test('that a lookout announced it, and how far under the street it is', async () => {
@@ -39,9 +39,9 @@ describe('what is to be known of a lead before its figures', () => {
       tooCheap: true,
     } as unknown as LookoutHit
     const shown = noticesOf(lead, hit)
-    expect(shown.text().replace(/\s+/g, ' ')).toContain('Tarn 640 for 90.00 as the bid stands')
-    expect(shown.text()).toContain('look twice')
-    await press(shown, 'seen to')
+    expect(shown.text().replace(/\s+/g, ' ')).toContain('Tarn 640 for 90.00 (current bid)')
+    expect(shown.text()).toContain('Suspiciously cheap')
+    await press(shown, 'got it')
     expect(shown.emitted('seen')).toHaveLength(1)
   })
 })

@@ -29,18 +29,18 @@ describe('the index from a frame rate', () => {
   test('is solved as the rate is typed, with where it lies, and taken into the facts', async () => {
     const shown = shownFor([cpu(100)])
     await shown.find('select[aria-label="game of the rate"]').setValue('kite')
-    await shown.find('select[aria-label="part beside it"]').setValue('cpu')
+    await shown.find('select[aria-label="paired part"]').setValue('cpu')
     await shown.find('input[aria-label="average fps of the rate"]').setValue(60)
-    expect(shown.text()).toContain('if the rate is 5 % off')
+    expect(shown.text()).toContain('if the rate is off by 5 %')
     await shown.find('button').trigger('click')
     const [facts] = shown.emitted('solved')![0] as [{ graphicsIndex: number; vramGb: number }]
     expect(facts.vramGb).toBe(8)
     expect(facts.graphicsIndex).toBeGreaterThan(10)
     await shown.find('input[aria-label="average fps of the rate"]').setValue(5000)
-    expect(shown.text()).toContain('No index gives that rate there')
+    expect(shown.text()).toContain('No index gives that rate')
     expect(shown.find('button').attributes('disabled')).toBeDefined()
   })
   test('without a part whose index is known it says what it takes', () => {
-    expect(shownFor([cpu()]).text()).toContain('a CPU whose index is known')
+    expect(shownFor([cpu()]).text()).toContain('a CPU with a known index')
   })
 })

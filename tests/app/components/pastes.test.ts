@@ -100,7 +100,9 @@ describe('past sales as they were understood', async () => {
   test('of the source of a page the lines are marked as they are seen', () => {
     const items = sold.split('\n\n').map((item) => `<li>${item.replaceAll('\n', '<br>')}</li>`)
     const shown = shownFor(`<ul class="results">\n<!-- ${'x\n'.repeat(20)} -->${items.join('')}</ul>`)
-    const marked = shown.findAll('[aria-label="as copied"] p').filter((line) => line.classes('border-info'))
+    const marked = shown
+      .findAll('[aria-label="original text"] p')
+      .filter((line) => line.classes('border-info'))
     expect(marked.map((line) => line.text())).toContain('Murrowdun Tarn 640 8GB')
     expect(marked.map((line) => line.text())).toContain('Sold 15 Oct 2026')
   })
@@ -123,9 +125,9 @@ describe('past sales as they were understood', async () => {
   test('a price emptied is doubtful and left out until it is put right', async () => {
     const shown = shownFor()
     await shown.find('input[aria-label="price 2"]').setValue('')
-    expect(shown.text()).toContain('1 doubtful')
-    await shown.find('input[aria-label="sold at"]').setValue('Gavelry')
-    const keep = shown.findAll('button').find((button) => /keep/i.test(button.text()))!
+    expect(shown.text()).toContain('1 unclear')
+    await shown.find('input[aria-label="source"]').setValue('Gavelry')
+    const keep = shown.findAll('button').find((button) => /^Save/.test(button.text()))!
     await keep.trigger('click')
     const [input] = shown.emitted('keep')![0] as unknown as [
       { sales: { price: string }[]; source: { name: string } },
@@ -133,7 +135,7 @@ describe('past sales as they were understood', async () => {
     expect(input.sales.map((each) => each.price)).toEqual(['131.00', '188.00'])
     expect(input.source.name).toBe('Gavelry')
     // no part of the library is among them, and none is made
-    expect(shown.emitted('keep')![0]![2]).toBe('2 kept; they wait for a part that they are sales of')
+    expect(shown.emitted('keep')![0]![2]).toBe('2 saved; no part for them yet')
   })
 
   test('what is kept already under the source that is named is told before', async () => {
@@ -141,14 +143,14 @@ describe('past sales as they were understood', async () => {
     const asked = vi.fn(async (_path: string, _init: RequestInit) => Response.json({ places: [1] }))
     vi.stubGlobal('fetch', asked)
     const shown = shownFor()
-    expect(shown.text()).not.toContain('kept already')
-    await shown.find('input[aria-label="sold at"]').setValue('Gavelry')
+    expect(shown.text()).not.toContain('already saved')
+    await shown.find('input[aria-label="source"]').setValue('Gavelry')
     await vi.advanceTimersByTimeAsync(300)
     await nextTick()
     expect(asked.mock.lastCall![0]).toBe('/api/pastes/doubles')
     expect(JSON.parse(String(asked.mock.lastCall![1].body))).toMatchObject({ source: 'Gavelry' })
-    expect(shown.text()).toContain('1 kept already: not added again')
-    expect(shown.findAll('tr').map((row) => row.text().includes('kept already'))).toEqual([
+    expect(shown.text()).toContain('1 already saved: not added again')
+    expect(shown.findAll('tr').map((row) => row.text().includes('already saved'))).toEqual([
       false, // head
       false,
       true,
@@ -162,9 +164,9 @@ describe('past sales as they were understood', async () => {
     vi.useFakeTimers()
     vi.stubGlobal('fetch', () => Promise.reject(new Error('away')))
     const shown = shownFor()
-    await shown.find('input[aria-label="sold at"]').setValue('Gavelry')
+    await shown.find('input[aria-label="source"]').setValue('Gavelry')
     await vi.advanceTimersByTimeAsync(300)
-    expect(shown.text()).not.toContain('kept already')
+    expect(shown.text()).not.toContain('already saved')
     vi.useRealTimers()
     vi.unstubAllGlobals()
   })
@@ -175,10 +177,10 @@ describe('past sales as they were understood', async () => {
       sold,
     )
     const shown = shownFor(text)
-    expect(shown.text()).toContain('Day or month first')
+    expect(shown.text()).toContain('is the day or the month first?')
     await shown
       .findAll('button')
-      .find((button) => button.text() === 'the day')!
+      .find((button) => button.text() === 'day')!
       .trigger('click')
     expect(shown.emitted('update:dayFirst')![0]).toEqual([true])
   })
@@ -203,17 +205,17 @@ describe('words of a table that are not ours', async () => {
       },
     })
   const state = (shown: ReturnType<typeof shownFor>, row: number) =>
-    (shown.find(`select[aria-label="state ${row}"]`).element as HTMLSelectElement).value
+    (shown.find(`select[aria-label="condition ${row}"]`).element as HTMLSelectElement).value
 
   test('are asked for once, for all their rows, and remembered with the source', async () => {
     const shown = shownFor()
     expect(shown.text()).toContain('“zufrieden” in 3 rows')
-    await shown.find('select[aria-label="what zufrieden means"]').setValue('refurbished')
+    await shown.find('select[aria-label="meaning of zufrieden"]').setValue('refurbished')
     expect([state(shown, 1), state(shown, 2)]).toEqual(['refurbished', 'refurbished'])
-    await shown.find('input[aria-label="sold at"]').setValue('Pier Street')
+    await shown.find('input[aria-label="source"]').setValue('Pier Street')
     await shown
       .findAll('button')
-      .find((button) => /^Keep 3/.test(button.text()))!
+      .find((button) => /^Save 3/.test(button.text()))!
       .trigger('click')
     expect(shown.emitted('keep')![0]![0]).toMatchObject({
       meanings: { manner: {}, condition: { zufrieden: 'refurbished' } },
@@ -221,7 +223,7 @@ describe('words of a table that are not ours', async () => {
   })
   test('are known where they were said before', async () => {
     const shown = shownFor()
-    await shown.find('input[aria-label="sold at"]').setValue('orrery')
+    await shown.find('input[aria-label="source"]').setValue('orrery')
     expect([state(shown, 1), state(shown, 2)]).toEqual(['used', 'used'])
   })
   test('without stated shipping: nothing, the middle of the paste, or left out', async () => {
@@ -238,7 +240,7 @@ describe('words of a table that are not ours', async () => {
       await shown.find('select[aria-label="without stated shipping"]').setValue(how)
       await shown
         .findAll('button')
-        .find((button) => /^Keep/.test(button.text()))!
+        .find((button) => /^Save/.test(button.text()))!
         .trigger('click')
       const [input] = shown.emitted('keep')!.at(-1) as unknown as [{ sales: { shipping: string | null }[] }]
       return input.sales.map((each) => each.shipping)
@@ -271,9 +273,9 @@ describe('several asks of one page', async () => {
     expect(shown.text()).toContain('3 listings read')
     expect(shown.text()).toContain('1 without a clear price')
     expect(shown.text()).toContain('Some odd board (new part)')
-    await shown.find('input[aria-label="found at"]').setValue('Pier Street')
-    await shown.find('button[aria-label="what is in listing 2"]').trigger('click')
-    await shown.find('select[aria-label="role of thing 1 of listing 2"]').setValue('motherboard')
+    await shown.find('input[aria-label="source"]').setValue('Pier Street')
+    await shown.find('button[aria-label="contents of listing 2"]').trigger('click')
+    await shown.find('select[aria-label="role of part 1 of listing 2"]').setValue('motherboard')
     await shown.find('.button-main').trigger('click')
     expect(shown.emitted('keep')![0]![0]).toMatchObject({
       source: { name: 'Pier Street', kind: 'classifieds' },
@@ -287,10 +289,10 @@ describe('several asks of one page', async () => {
 
   test('one without a price waits for it; one left out stays out', async () => {
     const shown = mount(PastedListings, { props: { ...props(page), today: '2026-10-31' } })
-    await shown.find('input[aria-label="found at"]').setValue('Pier Street')
-    await shown.find('input[aria-label="ask 1"]').setValue('')
+    await shown.find('input[aria-label="source"]').setValue('Pier Street')
+    await shown.find('input[aria-label="asking price 1"]').setValue('')
     expect(shown.text()).toContain('2 without a clear price')
-    await shown.find('input[aria-label="keep listing 2"]').setValue(false)
+    await shown.find('input[aria-label="save listing 2"]').setValue(false)
     expect(shown.find('.button-main').attributes('disabled')).toBeDefined()
   })
 
@@ -299,7 +301,7 @@ describe('several asks of one page', async () => {
     expect(shown.find('.button-main').attributes('disabled')).toBeDefined()
     await shown.find('input[aria-label="shop"]').setValue('Pantry')
     await shown.find('input[aria-label="price 2"]').setValue('29.00')
-    expect(shown.find('.button-main').text()).toBe('Note 2 prices and make 1 part')
+    expect(shown.find('.button-main').text()).toBe('Save 2 prices and create 1 part')
     await shown.find('.button-main').trigger('click')
     expect(shown.emitted('keep')![0]).toMatchObject([
       {

@@ -95,7 +95,7 @@ describe('lines of a plan', () => {
       },
     })
     expect(shown.find('[data-way="at hand"] [data-order]').text()).toBe(
-      '2 things in one order at Pantry, shipping 7.99 once, code TEN, 7.99 less than one by one',
+      '2 parts in one order at Pantry, shipping 7.99, paid once, code TEN, 7.99 less than bought separately',
     )
     expect(shown.find('[data-way="found"] [data-order]').exists()).toBe(false)
   })
@@ -131,7 +131,7 @@ describe('what each wish costs', () => {
     const wishes = show([{ name: 'floors[0]', cost: 2350, without: plan() }])
     expect(wishes.find('[data-wish="floors[0]"]').text()).toContain('60 fps in Moorfell at 1080p')
     expect(wishes.find('[data-wish="floors[0]"]').text()).toContain('23.50')
-    expect(wishes.text()).toContain('2 more being tried')
+    expect(wishes.text()).toContain('2 more being checked')
   })
   test('one given up asks anew without it', async () => {
     const wishes = show([])
@@ -149,9 +149,9 @@ describe('what each wish costs', () => {
       ],
       none,
     )
-    expect(wishes.text()).toContain('No machine meets them all')
+    expect(wishes.text()).toContain('No machine meets all wishes')
     expect(wishes.find('[data-wish="budget"]').text()).toContain('then 190.00')
-    expect(wishes.find('[data-wish="memoryGb"]').text()).toContain('alone no help')
+    expect(wishes.find('[data-wish="memoryGb"]').text()).toContain('not enough by itself')
   })
 })
 
@@ -191,7 +191,7 @@ describe('other ways to spend the same', () => {
     expect(shown.text()).toContain('80.50')
   })
   test('says that it looks, and that nothing else was found', () => {
-    expect(spends([], false).text()).toContain('being looked for')
-    expect(spends([], true).text()).toContain('Nothing else on offer')
+    expect(spends([], false).text()).toContain('searching…')
+    expect(spends([], true).text()).toContain('Nothing else')
   })
 })

@@ -101,10 +101,10 @@ describe('records one by one', () => {
       await press(shown, name)
       expect(shown.text(), name).toContain(`${count} records`)
     }
-    await shown.find('select[aria-label="left out for"]').setValue('lot')
+    await shown.find('select[aria-label="reason left out"]').setValue('lot')
     await flushPromises()
     expect(shown.text()).toContain('1 records')
-    expect(shown.find('select[aria-label="left out for"]').text()).toContain('lot 1')
+    expect(shown.find('select[aria-label="reason left out"]').text()).toContain('lot 1')
   })
   test('all with a word are decided together', async () => {
     const shown = triage()
@@ -120,28 +120,28 @@ describe('records one by one', () => {
     ])
   })
   test('nothing to show says what to do', () =>
-    expect(triage([]).text()).toContain('Import sold records, or loosen the query'))
+    expect(triage([]).text()).toContain('Import past sales or loosen the query'))
 })
 
 describe('how long to wait', () => {
   const leaf = (change: Partial<PriceView> = {}) => shownFor(WaitLeaf, { view: { ...view, ...change } })
   test('without comps the wait is not known, and nothing can be hunted', () => {
     const shown = leaf({ patience: [], usedLater: null, newLater: null })
-    expect(shown.text()).toContain('the wait is not known')
+    expect(shown.text()).toContain('the wait cannot be estimated')
     expect(shown.text()).toContain('Neither a street price nor a shop price is known.')
     expect(shown.findAll('button')).toHaveLength(0)
   })
   test('the limit begins at the typical mark; a hunt and a lookout take it', async () => {
     const shown = leaf()
     await press(shown, /^Hunt at/)
-    await press(shown, /^Look out for/)
+    await press(shown, /^Watch at/)
     expect(shown.emitted('hunt')).toEqual([[view.marks!.typical]])
     expect(shown.emitted('lookout')).toEqual([[view.marks!.typical]])
   })
   test('the surer one wants to be, the more it takes; a share one gets to is handed on', async () => {
     const shown = leaf()
     const payUpTo = async (chance: number) => {
-      await shown.find('select[aria-label="chance wanted"]').setValue(String(chance))
+      await shown.find('select[aria-label="chance"]').setValue(String(chance))
       await flushPromises()
       return /pay up to\s*([\d.,]+\d)/.exec(shown.text())?.[1] ?? shown.text()
     }
@@ -153,9 +153,9 @@ describe('how long to wait', () => {
   })
   test('a lookout that stands is told, and ends', async () => {
     const shown = leaf({ lookout: { id: 'look', limit: 11_000 } as never })
-    expect(shown.text()).toContain('looking out for 110.00')
+    expect(shown.text()).toContain('watching at 110.00')
     counter.answers.set('/prices/parts/card', { ...view, lookout: null })
-    await shown.find('button[aria-label="end the lookout"]').trigger('click')
+    await shown.find('button[aria-label="end the watch"]').trigger('click')
     await flushPromises()
     expect(written()).toMatchObject([{ method: 'DELETE', path: '/api/prices/lookouts/look' }])
     expect(shown.emitted('changed')![0]).toMatchObject([{ lookout: null }])
@@ -170,7 +170,7 @@ describe('money that comes back', () => {
     ).wrapper
   test('none yet: one is added', async () => {
     const shown = leadForm([])
-    await press(shown, 'add a rebate to claim, or credit paid later')
+    await press(shown, 'add a rebate or later credit')
     const rebates = shown.findComponent(LeadRebates)
     expect(rebates.emitted('append')).toEqual([[blankRebate(today)]])
   })
@@ -218,9 +218,9 @@ describe('a source', () => {
   test('a code for all it sells is added and removed', async () => {
     const shown = await form()
     await press(shown, 'add a code')
-    expect(field(shown, 'word, code 1').exists()).toBe(true)
+    expect(field(shown, 'code, code 1').exists()).toBe(true)
     await field(shown, 'remove code 1').trigger('click')
     await flushPromises()
-    expect(field(shown, 'word, code 1').exists()).toBe(false)
+    expect(field(shown, 'code, code 1').exists()).toBe(false)
   })
 })

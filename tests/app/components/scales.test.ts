@@ -163,7 +163,7 @@ describe('what it takes to own', () => {
       .findAll('button')
       .find((button) => button.text() === 'Edit figures')!
       .trigger('click')
-    const input = waterfall.find(`input[aria-label^="own figure:"][aria-label$="${box.machine.name}"]`)
+    const input = waterfall.find(`input[aria-label^="your figure:"][aria-label$="${box.machine.name}"]`)
     await input.setValue('12.50')
     await input.trigger('change')
     await input.setValue(' ')
@@ -183,7 +183,7 @@ describe('in words', () => {
     const lines = mount(VerdictLines, { props: { view, against: null } })
     expect(lines.text()).toContain('Brindlewick 15')
     const against = mount(VerdictLines, { props: { view, against: box } })
-    expect(against.text()).toMatch(/It changes with|Nothing within reach turns it/)
+    expect(against.text()).toMatch(/What would change it|Nothing within reach/)
   })
 
   test('part by part against a box of parts; a console is no sum of them', () => {
@@ -191,16 +191,18 @@ describe('in words', () => {
     expect(parts.findAll('[data-part-line]').map((line) => line.attributes('data-part-line'))).toEqual(
       expect.arrayContaining(['cpu', 'graphics']),
     )
-    expect(mount(PartByPart, { props: { view, against: console1 } }).text()).toContain('no sum of parts')
+    expect(mount(PartByPart, { props: { view, against: console1 } }).text()).toContain(
+      'cannot be split into parts',
+    )
   })
 })
 
 describe('the bench', () => {
   test('what each target needs: an index, the next part up, or that none will do', () => {
     const needs = mount(TargetNeeds, { props: { view, bench } })
-    expect(needs.find('[data-needs="kite-arena"]').text()).toMatch(/\d+ of \d+/)
+    expect(needs.find('[data-needs="kite-arena"]').text()).toContain('met already')
     const hard = needs.find('[data-needs="lantern-drift"]')
-    expect(hard.text()).toMatch(/none will do|\d+ of \d+/)
+    expect(hard.text()).toMatch(/no part is fast enough|\d+ of \d+/)
     expect(hard.find('.text-stop').exists()).toBe(true)
   })
 
@@ -218,7 +220,7 @@ describe('editions', () => {
     counter.answers.set('/editions', asSent(await editionsView(db, buildId, today)))
     const leaf = mount(EditionsLeaf, { props: { view } })
     await flushPromises()
-    expect(leaf.text()).toContain('No edition yet')
+    expect(leaf.text()).toContain('No editions yet')
     await freezeEdition(db, buildId, 'For the café', today)
     counter.answers.set('/editions', asSent(await editionsView(db, buildId, today)))
     await leaf.find('input[aria-label="name of the edition"]').setValue('For the café')

@@ -13,7 +13,7 @@ afterEach(() => (document.body.innerHTML = ''))
 
 const learnt = (change: Partial<LearningView> = {}): LearningView => ({
   id: 'rebates',
-  name: 'rebates that were paid',
+  name: 'rebates paid',
   key: 'risk.rebateChance',
   foreseen: 0.85,
   count: 11,
@@ -52,7 +52,7 @@ describe('a figure nobody measured', () => {
   test('what came of it stands beside it and takes its place by one click', async () => {
     const shown = table(risk(), [learnt()])
     const row = rowOf(shown, 'risk.rebateChance')
-    expect(row.find('[data-came]').text()).toContain('came to 72.7 % of 11')
+    expect(row.find('[data-came]').text()).toContain('72.7 % in 11 of your cases')
     await row.find('[data-came] button').trigger('click')
     expect(shown.emitted('adopt')![0]).toMatchObject([{ id: 'rebates' }, 0.727])
     expect(rowOf(shown, 'risk.answerDays').find('[data-came]').exists()).toBe(false)

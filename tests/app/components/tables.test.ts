@@ -121,8 +121,8 @@ describe('runs', () => {
         run({ id: 'r2', excluded: 'a console mode', kind: 'console-mode' }),
       ),
     })
-    expect(shown.findAll('button').filter((button) => button.text() === 'let it count')).toHaveLength(1)
-    await press(shown, 'let it count')
+    expect(shown.findAll('button').filter((button) => button.text() === 'count it')).toHaveLength(1)
+    await press(shown, 'count it')
     expect(written()).toEqual([{ method: 'PATCH', path: '/api/bench/runs/r1', body: { overruled: true } }])
     expect(shown.emitted('changed')).toHaveLength(1)
     const counted = await shownFor(RunTable, { view, bench: benchOf(run({ overruled: true })) })
@@ -146,14 +146,14 @@ describe('runs', () => {
       ),
     })
     await press(shown, 'more')
-    expect(shown.text()).toContain('1 repeats, 2.1 % apart')
-    expect(shown.text()).toContain('a repeat of 31 discarded: a download ran')
-    expect(shown.text()).toContain('CPU 91 % in use · card 71 °C · 244 W at the wall')
-    await press(shown, /open its log, 12,345 frames/)
+    expect(shown.text()).toContain('1 repeats, 2.1 % spread')
+    expect(shown.text()).toContain('repeat of 31 discarded: a download ran')
+    expect(shown.text()).toContain('CPU usage 91 % · GPU 71 °C · wall power 244 W')
+    await press(shown, /open its log/)
     expect(shown.emitted('openLog')).toEqual([['l1', 'evening']])
     const bare = await shownFor(RunTable, { view, bench: benchOf(run()) })
     await press(bare, 'more')
-    expect(bare.text()).toContain('Nothing more is noted.')
+    expect(bare.text()).toContain('No more details.')
   })
   test('measured against the fit, and against a fit without these parts', async () => {
     const shown = await shownFor(RunTable, {
@@ -171,10 +171,10 @@ describe('before and after', () => {
   test('like pairs make the mean: 60 to 90 is half as much again', async () => {
     const shown = await shownFor(BeforeAfter, { bench: benchOf(other(), run()) })
     expect(shown.text()).toContain(
-      '+50.0 % frames on geometric mean over 1 like pairs, +25.0 % in the 1 % lows',
+      '+50.0 % average fps, geometric mean over 1 matching pairs, +25.0 % in the 1 % lows',
     )
     await press(shown, 'Swap')
-    expect(shown.text()).toContain('−33.3 % frames')
+    expect(shown.text()).toContain('−33.3 % average fps')
   })
   test('unlike conditions are shown and stay out; a run with no partner stands alone', async () => {
     const shown = await shownFor(BeforeAfter, {
@@ -184,13 +184,13 @@ describe('before and after', () => {
         run({ id: 'r4', scene: 'harbour' }),
       ),
     })
-    expect(shown.text()).toContain('No pair under like conditions: no mean is given.')
-    expect(shown.text()).toContain('unlike, left out:')
-    expect(shown.text()).toContain('1 runs have nothing at the same settings')
+    expect(shown.text()).toContain('No pair under the same conditions, so there is no mean.')
+    expect(shown.text()).toContain('different conditions, left out:')
+    expect(shown.text()).toContain('1 runs have no counterpart at the same settings')
   })
   test('nothing at the same settings says so', async () => {
     const shown = await shownFor(BeforeAfter, { bench: benchOf(other({ scene: 'harbour' }), run()) })
-    expect(shown.text()).toContain('no run at the same settings')
+    expect(shown.text()).toContain('No two runs of these share the same settings')
   })
 })
 
@@ -206,7 +206,7 @@ test('figures of two logs side by side; a stretch without frames has dashes', as
     lowMethod: 'percentile',
     isPart: true,
   })
-  expect(shown.text()).toContain('In the stretch shown')
+  expect(shown.text()).toContain('In the selected range')
   const row = (label: string) =>
     shown
       .findAll('tbody tr')
@@ -228,7 +228,7 @@ describe('exchange rates', () => {
   const table = () => shownFor(RateTable, { home: 'CAD', today: '2026-10-31' })
   test('none yet says when they are needed', async () => {
     answers.set('/api/settings/rates', [])
-    expect((await table()).text()).toContain('only where something is priced abroad')
+    expect((await table()).text()).toContain('only needed when something is priced in another currency')
   })
   test('one is removed by its day and currencies', async () => {
     answers.set('/api/settings/rates', rates)
@@ -276,15 +276,15 @@ describe('scheduled checks', () => {
     return shownFor(ConnectorTable, { sources: [] })
   }
   test('none yet says what can be asked', async () =>
-    expect((await table()).text()).toContain('None yet. A feed of listings'))
+    expect((await table()).text()).toContain('None yet. Tarvin can check a URL'))
   test.each([
     [poll(), 'nothing new'],
     [
       poll({ added: 3, changed: 1, vanished: 2, alreadyThere: 9, rejected: 1 }),
-      '3 new, 1 with another ask, 2 gone, 9 known, 1 not taken',
+      '3 new, 1 price changes, 2 gone, 9 already known, 1 rejected',
     ],
     [poll({ outcome: 'failed', message: 'the page answered 503' }), 'the page answered 503'],
-    [poll({ outcome: 'running' }), 'asking…'],
+    [poll({ outcome: 'running' }), 'checking…'],
   ])('what the last asking brought: %#', async (last, words) =>
     expect((await table(connector({ polls: [last] }))).text()).toContain(words),
   )
@@ -293,7 +293,7 @@ describe('scheduled checks', () => {
     expect(shown.text()).toContain('not yet')
     expect(shown.text()).toContain('due')
     expect(shown.text()).toContain('paused')
-    expect(shown.text()).toContain('failed 3 times in a row: asked less often')
+    expect(shown.text()).toContain('failed 3 times in a row: checked less often')
   })
   test('lines that were not taken are told with their reason', async () => {
     const shown = await table(
@@ -310,7 +310,7 @@ describe('scheduled checks', () => {
   test('asked now, all of them but the paused, put off, paused, removed', async () => {
     const shown = await table(connector(), connector({ id: 'c2', paused: true }))
     answers.set('/poll', [connector(), connector({ id: 'c2', paused: true })])
-    await press(shown, 'Ask all now')
+    await press(shown, 'Check all now')
     expect(written().map(({ path }) => path)).toEqual(['/api/sources/connectors/c1/poll'])
     answers.set('/connectors/c1', [connector()])
     await shown.find('input[type="number"]').setValue(30)

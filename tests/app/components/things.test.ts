@@ -66,28 +66,28 @@ describe('what may happen to a thing, from where it is', () => {
     const { id, shown } = await card()
     const [first] = shown.findAll('input[type="checkbox"]')
     await first!.setValue(true)
-    await press(shown, 'It arrived and works')
+    await press(shown, 'Arrived and works')
     expect(written()[0]).toMatchObject({
       path: `/api/ledger/items/${id}/arrive`,
       body: { state: 'works', day: today, foundPartId: null, checks: [expect.any(String)] },
     })
     expect(shown.emitted('done')).toHaveLength(1)
-    await press(shown, 'missing from its order')
+    await press(shown, 'did not arrive')
     expect(written().at(-1)!.body).toMatchObject({ missing: true, amount: '120.00' })
-    expect(says(shown)).not.toContain('sent back')
+    expect(says(shown)).not.toContain('send back')
   })
 
   test('in the build: found otherwise, moved, handed over, sent back; another build is asked for first', async () => {
     const { id, shown } = await card(['arrive', { state: 'works' }])
-    expect(says(shown)).toEqual(expect.arrayContaining(['it has faults', 'it is dead', 'to the shelf']))
-    await press(shown, 'it is dead')
+    expect(says(shown)).toEqual(expect.arrayContaining(['has faults', 'dead', 'to the shelf']))
+    await press(shown, 'dead')
     expect(written()[0]).toMatchObject({ path: `/api/ledger/items/${id}/find`, body: { state: 'dead' } })
     const hand = shown.findAll('button').find((button) => button.text() === 'hand over')!
     expect(hand.attributes('disabled')).toBeDefined()
     await shown.find('select[aria-label="other build"]').setValue('attic')
     await press(shown, 'hand over')
     expect(written().at(-1)!.body).toMatchObject({ buildId: 'attic' })
-    await press(shown, 'sent back')
+    await press(shown, 'send back')
     expect(written().at(-1)!.body).toMatchObject({ expected: '120.00' })
   })
 
@@ -100,9 +100,9 @@ describe('what may happen to a thing, from where it is', () => {
 
   test('on its way back: refunded whatever came, or it comes back', async () => {
     const { shown } = await card(['arrive', { state: 'faulty' }], ['send-back', { expected: '100.00' }])
-    await shown.find('input[aria-label="amount refunded"]').setValue('80')
+    await shown.find('input[aria-label="refund amount"]').setValue('80')
     await press(shown, 'Refunded')
-    await press(shown, 'it came back to me')
+    await press(shown, 'came back to me')
     expect(written().map(({ path }) => path.split('/').at(-1))).toEqual(['refund', 'come-back'])
     expect(written()[0]!.body).toMatchObject({ amount: '80' })
   })
@@ -113,8 +113,8 @@ describe('what may happen to a thing, from where it is', () => {
       ['move', { buildId: null }],
       ['sell', { price: '90.00' }],
     )
-    await shown.find('input[aria-label="paid back"]').setValue('90')
-    await press(shown, 'its buyer returned it')
+    await shown.find('input[aria-label="refunded"]').setValue('90')
+    await press(shown, 'buyer returned it')
     expect(written()[0]).toMatchObject({ body: { amount: '90' } })
   })
 })
@@ -181,11 +181,14 @@ test('variants of two regions in one currency, by the rate and its day; without 
   await flushPromises()
   await shown.find('select').setValue('SEK')
   // 120.00 CAD at 8
-  expect(shown.findAll('[data-in]').map((each) => each.text().split(' ')[0])).toEqual(['960.00', '960.00'])
-  expect(shown.text()).toContain('at 8, of Sat 31 Oct 2026')
+  expect(shown.findAll('[data-in]').map((each) => each.text().match(/total ([\d.]+)/)![1])).toEqual([
+    '960.00',
+    '960.00',
+  ])
+  expect(shown.text()).toContain('at 8 on Sat 31 Oct 2026')
   await shown.find('select').setValue('CAD')
   expect(shown.findAll('[data-in]')[1]!.text()).toContain('not known')
-  await press(shown, 'set the rate')
+  await press(shown, 'set the exchange rate')
   expect(useMissingRate().pair).toEqual({ from: 'SEK', to: 'CAD' })
 })
 
@@ -242,8 +245,8 @@ test('what the weighing goes by: years, way of playing, what the build enters at
   await counter.show()
   const shown = mount(WeighingControls, { props: { view: useBuild().view! } })
   await shown.find('input[aria-label="years"]').setValue(5)
-  await shown.find('select[aria-label="what the build enters at"]').setValue('paid')
-  await shown.find('input[aria-label="games a year"]').setValue(12)
+  await shown.find('select[aria-label="price used for the build"]').setValue('paid')
+  await shown.find('input[aria-label="games per year"]').setValue(12)
   const changes = shown.emitted('change')!.map(([change]) => change)
   expect(changes).toEqual(expect.arrayContaining([{ years: 5 }, { basis: 'paid' }, { gamesPerYear: 12 }]))
 })

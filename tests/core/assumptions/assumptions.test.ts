@@ -38,9 +38,9 @@ describe('assumptions', () => {
   test.each([
     [{ 'risk.rebateChance': 1.2 }, 'chance that a rebate is paid must be from 0 to 1, not 1.2'],
     [{ 'risk.rebateChance': Number.NaN }, 'not NaN'],
-    [{ 'risk.luck': 1 }, 'there is no assumption "risk.luck"'],
-    [{ constructor: 1 }, 'there is no assumption "constructor"'],
-    [{ 'risk.__proto__': 1 }, 'there is no assumption'],
+    [{ 'risk.luck': 1 }, 'unknown assumption "risk.luck"'],
+    [{ constructor: 1 }, 'unknown assumption "constructor"'],
+    [{ 'risk.__proto__': 1 }, 'unknown assumption "risk.__proto__"'],
   ])('refuses %o', (own, message) => {
     expect(() => assumptionsWith(own)).toThrow(message)
   })
@@ -57,7 +57,7 @@ describe('moneyAssumption', () => {
     ['SEK', 8000],
     ['JPY', 800],
     ['KWD', 4000],
-  ])('by default the hassle of a fault in %s is %i minor units', (currency, amount) => {
+  ])('by default the cost of hassle per fault in %s is %i minor units', (currency, amount) => {
     expect(moneyAssumption('hassle', currency, undefined, rates, '2026-10-31')).toEqual({
       amount,
       isDefault: true,

@@ -117,14 +117,14 @@ describe('the verdict in words', () => {
   test('without anything to compare speed by nobody wins, and it is said what is not known', () => {
     const verdict = weighingVerdict(figures({ comparison: rated([], []), notStated: ['memory', 'drive'] }))
     expect(verdict.winner).toBe('depends')
-    expect(verdict.unknown).toContain('memory, drive, not stated by its seller')
+    expect(verdict.unknown).toContain('memory, drive: not stated by the seller')
   })
   test('what weighs most stands first, on the side it speaks for', () => {
     const verdict = weighingVerdict(figures())
     // half as fast again weighs more than a quarter of the money
     expect(verdict.forOwn.map(({ words }) => words)).toEqual([
       'speed',
-      'what is paid until it is ready to use: 200.00 more for Brindlewick',
+      'cost until ready to use: 200.00 more for Brindlewick',
     ])
     expect(verdict.forOther).toEqual([])
     const weights = verdict.forOwn.map(({ weight }) => weight)

@@ -87,7 +87,7 @@ describe('likeForLike', () => {
     expect(own.total).toBe(59_000)
     expect(own.steps).toMatchObject([
       { id: 'price', amount: 55_000, from: 'own', calculated: 60_000 },
-      { id: 'energy', amount: 4000, calculated: 0, why: 'your own figure' },
+      { id: 'energy', amount: 4000, calculated: 0, why: 'your figure' },
     ])
     expect(likeForLike(machine({ id: 'other' }), terms({ edits: { own: { price: 1 } } })).total).toBe(60_000)
   })
@@ -144,14 +144,12 @@ describe('the verdict', () => {
       'Build it: over 3 years, all costs counted, Couch corner costs 24000 less than Brindlewick and is 20 % faster in 1 workload at the same settings.',
     )
     expect(verdict.forOwn.map((reason) => reason.words)).toEqual([
-      'what is paid until it is ready to use: 28000 more for Brindlewick',
+      'cost until ready to use: 28000 more for Brindlewick',
       'speed',
     ])
-    expect(verdict.forOther.map((reason) => reason.words)).toEqual([
-      'builder’s hours: 4000 more for Couch corner',
-    ])
-    expect(verdict.second).toBe('Against it: builder’s hours, 4000 more.')
-    expect(verdict.unknown).toBe('memory speed, not stated by its seller')
+    expect(verdict.forOther.map((reason) => reason.words)).toEqual(['your hours: 4000 more for Couch corner'])
+    expect(verdict.second).toBe('Against it: your hours, 4000 more.')
+    expect(verdict.unknown).toBe('memory speed: not stated by the seller')
   })
   test('the way of playing decides what counts as faster', () => {
     const own = machine({
@@ -168,7 +166,7 @@ describe('the verdict', () => {
     })
     expect(weighed(own, other, 'all-round').verdict.winner).toBe('own')
     expect(weighed(own, other, 'competitive').verdict.winner).toBe('depends') // cheaper, but its lows are slower
-    expect(weighed(own, other, 'couch').verdict.sentence).toContain('reaches the target as well')
+    expect(weighed(own, other, 'couch').verdict.sentence).toContain('reaches the target too')
     expect(
       weighed(
         { ...own, watts: { full: 300, idle: 50, kind: 'measured' } },
@@ -182,7 +180,7 @@ describe('the verdict', () => {
     expect(weighed(machine(), machine({ id: 'b', name: 'B', price: 90_000 })).verdict).toMatchObject({
       winner: 'depends',
       sentence:
-        'No verdict yet: over 3 years, all costs counted, Own costs 30000 less than B, and no workload can be compared at the same settings.',
+        'No verdict yet: over 3 years, all costs counted, Own costs 30000 less than B, but no workload can be compared at the same settings.',
     })
   })
 })
@@ -244,7 +242,7 @@ describe('what must hold for every pair', () => {
       [2, 0, 1],
     ])
       expect(Object.fromEntries(verdictsIn(order))).toEqual(Object.fromEntries(first))
-    expect(first.get('c')!.unknown).toContain('what Ash and Birch fetch used')
+    expect(first.get('c')!.unknown).toContain('resale price of Ash and Birch')
   })
 })
 
@@ -339,7 +337,7 @@ describe('fixed modes', () => {
     expect(comparison).toMatchObject({ meanRatio: null, modes: [{ standing: 'better', heldAt: 'ultra' }] })
     expect(verdict).toMatchObject({
       winner: 'own',
-      sentence: expect.stringContaining('holds its one fixed mode, 1 at finer settings'),
+      sentence: expect.stringContaining('matches its one fixed mode, 1 at higher settings'),
     })
   })
   test('a console’s insides: the median of what is proposed, with its range', () => {
@@ -372,7 +370,7 @@ describe('components', () => {
     expect(lines(side(80), side(100, { state: 'missing', label: 'Tarn 420' }))[0]).toEqual([
       'graphics',
       'not stated',
-      'calculated as Tarn 420',
+      'counted as Tarn 420',
     ])
     expect(compareComponents(machine(), side(100))).toEqual([])
   })
@@ -476,13 +474,15 @@ describe('value left that nobody knows', () => {
   test('is off on both sides, and said so; assumed, it counts on both and says that it is assumed', () => {
     const without = weighed()
     expect([left(without.own), left(without.other)]).toEqual([0, 0])
-    expect(without.verdict.unknown).toContain('what box fetches used, so no value left counts on either side')
+    expect(without.verdict.unknown).toContain(
+      'resale price of box, so resale value is not counted on either side',
+    )
     expect(without.verdict.sentence).toContain('all costs counted')
     const assumed = weighed({ assumedWorth: 0.5 })
     expect([left(assumed.own), left(assumed.other)]).toEqual([-4608, -2304])
     expect(assumed.other.steps.find(({ id }) => id === 'value-left')).toMatchObject({
       from: 'assumption',
-      why: expect.stringContaining('assumed, not known: what box fetches'),
+      why: expect.stringContaining('resale of box assumed, not known'),
     })
   })
   test('a verdict that turns within the range of what is left is too close to call', () => {
@@ -501,7 +501,7 @@ describe('value left that nobody knows', () => {
     expect(at(0.8)).toMatchObject({ winner: 'own' })
     expect(at(0.7).winner).toBe('depends')
     expect(at(0.7).sentence).toBe(
-      'Too close to call: over 3 years, all costs counted, Ash costs 1.08 less than Birch and is as fast in 1 workload at the same settings.',
+      'Too close to call: over 3 years, all costs counted, Ash costs 1.08 less than Birch and is equally fast in 1 workload at the same settings.',
     )
   })
 })

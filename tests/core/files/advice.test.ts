@@ -60,9 +60,9 @@ describe('a sheet of advice', () => {
     expect([by, remarks]).toEqual(['', [{ line: '', remark: 'wait for spring', instead: '' }]])
   })
   test.each([
-    ['an empty sheet', adviceSheet(edition), 'nothing is written on this sheet'],
-    ['a novel', 'It was a dark night.\nremark: it rained.\n'.repeat(50), 'this is no sheet of advice'],
-    ['nothing', '', 'this is no sheet of advice'],
+    ['an empty sheet', adviceSheet(edition), 'this sheet is empty'],
+    ['a novel', 'It was a dark night.\nremark: it rained.\n'.repeat(50), 'this is not an advice sheet'],
+    ['nothing', '', 'this is not an advice sheet'],
   ])('%s is refused in words', (_, text, words) => {
     expect(() => readAdvice(text)).toThrow(words)
   })

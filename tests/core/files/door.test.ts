@@ -48,7 +48,7 @@ describe('the note that comes back', () => {
 
   test.each(['', 'lead: tarn-1\nworks: yes', 'Seen at the door: Tarn 640\nworks: yes', 'x'.repeat(50_000)])(
     'anything else is refused in words: %.30s',
-    (text) => expect(() => readDoorNote(text)).toThrow('this is no note from the door'),
+    (text) => expect(() => readDoorNote(text)).toThrow('this is not an on-site note'),
   )
 })
 

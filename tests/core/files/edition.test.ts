@@ -57,7 +57,7 @@ const edition = (lines: readonly EditionLine[], change: Partial<EditionContent> 
     verdicts: ['Build it.'],
   },
   findings: [],
-  openQuestions: ['Is the shield there?'],
+  openQuestions: ['Is the I/O shield included?'],
   ...change,
 })
 
@@ -74,7 +74,7 @@ describe('editionDrift', () => {
       ['d', 'gone'],
       ['e', 'added'],
     ])
-    expect(drift.totals[0]).toEqual({ name: 'pay now', before: 400, after: 360 })
+    expect(drift.totals[0]).toEqual({ name: 'total', before: 400, after: 360 })
   })
   test('two of the same part are two lines', () => {
     const drift = editionDrift(edition([line('a', 100), line('a', 110)]), edition([line('a', 100)]))
@@ -111,9 +111,7 @@ describe('an edition shared', () => {
     expect(html).not.toMatch(/<img|<script|<[^>]*\b(src|href)=|url\(/)
     expect(html).toContain('&lt;img')
     expect(html).toContain("default-src 'none'")
-    expect(html).toMatch(
-      /<th class="f">paid<\/th><th class="f">pay now<\/th><th class="f">anyone can pay<\/th>/,
-    )
+    expect(html).toMatch(/<th class="f">paid<\/th><th class="f">total<\/th><th class="f">market price<\/th>/)
   })
   test('Markdown keeps its tables whole', () => {
     const rows = editionMarkdown(nasty)
@@ -127,10 +125,10 @@ describe('an edition shared', () => {
     const titles = editionTables(nasty).map((table) => table.title)
     expect(titles).toEqual([
       'Open questions',
-      'What is in it',
+      'Parts',
       'Totals',
-      'How fast',
-      'What it takes to own, over 3 years',
+      'Performance',
+      'Cost of ownership over 3 years',
     ])
     expect(editionTables(nasty)[4]!.rows).toEqual([
       ['price', '1.00', '—'],
@@ -212,11 +210,9 @@ describe('three readers', () => {
     expect(html).toContain('15.55 mail-in, claim by 2026-12-01')
     const tables = editionTables(told, 'repeater')
     // 91.00 − 87.77
-    expect(tables.find(({ title }) => title === 'What was lucky')!.rows).toEqual([
-      ['Corvane Tarn 640', '3.23'],
-    ])
+    expect(tables.find(({ title }) => title === 'Lucky finds')!.rows).toEqual([['Corvane Tarn 640', '3.23']])
     // by shop
-    expect(tables.find(({ title }) => title.startsWith('Where from'))!.rows.map(([shop]) => shop)).toEqual([
+    expect(tables.find(({ title }) => title.startsWith('Where to buy'))!.rows.map(([shop]) => shop)).toEqual([
       'Anvil shop',
       'Barnstall',
       'Barnstall',
@@ -225,7 +221,7 @@ describe('three readers', () => {
       header: true,
       skipEmptyLines: true,
     })
-    expect(data[0]).toMatchObject({ name: 'Tarn 640', typical: '103.00', sales: '23', 'paid here': '87.77' })
+    expect(data[0]).toMatchObject({ name: 'Tarn 640', typical: '103.00', sales: '23', 'my price': '87.77' })
     expect(html).not.toContain('620.00')
   })
 
@@ -234,7 +230,7 @@ describe('three readers', () => {
     expect(first).toMatchObject({ title: 'Open questions', rows: [['Was it mined with?']] })
     // 123.45 − 103.00; what is under the typical mark saves nothing
     expect(second).toMatchObject({
-      title: 'Where money might be saved',
+      title: 'Where you could save',
       rows: [['plinth', '123.45', '103.00', '20.45']],
     })
     expect(editionMarkdown(told)).toContain('620.00')
@@ -247,7 +243,7 @@ describe('three readers', () => {
     const unknown = edition([line('a', 100, { payNow: null })], {
       totals: { ...told.totals, payNow: null, afterRebates: null, expected: null },
     })
-    expect(editionMarkdown(unknown)).toContain('| pay now | not known |')
+    expect(editionMarkdown(unknown)).toContain('| total | not known |')
     expect(editionCsv(unknown)).toContain('a,cpu,core machine,lead,Barnstall,,,2.00')
     expect(editionDrift(unknown, edition([line('a', 100)])).lines[0]!.change).toBe('same')
   })
@@ -269,15 +265,15 @@ describe('three readers', () => {
         'Couch',
         'A quiet machine.',
         '',
-        'What is in it',
+        'Parts',
         'Memory: Gantry Plinth, new',
         'Graphics card: Corvane Tarn 640, used, works, ran for an hour',
         'Cooler: Lull 120, used',
         '',
-        'How fast',
-        'Drift 1440p high: 72 frames a second, 56 in the slowest hundredth, estimated',
+        'Performance',
+        'Drift 1440p high: 72 fps, 1 % low 56, estimated',
         '',
-        'Said openly',
+        'Known faults',
         'Cooler: Lull 120: faulty',
       ].join('\n'),
     )

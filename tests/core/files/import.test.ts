@@ -70,7 +70,7 @@ describe('readSoldRecords', () => {
       ].join('\n'),
     )
     expect(problems.map((problem) => [problem.line, problem.reason])).toEqual([
-      [2, 'a price must be more than zero'],
+      [2, 'the price must be more than 0'],
       [3, '2026-11-01 is in the future'],
       [4, '"QQQ" is not a known currency code'],
       [5, '"x" is not a price'],

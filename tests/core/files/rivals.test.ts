@@ -161,14 +161,16 @@ describe('rivalComponents', () => {
 
 describe('readRivals', () => {
   test('a file without names or prices is refused by what is missing', () => {
-    expect(() => readRivals('name,kind\nTower,prebuilt', 'CAD')).toThrow('no column is called "price"')
+    expect(() => readRivals('name,kind\nTower,prebuilt', 'CAD')).toThrow(
+      'missing column "price"; the first line must name at least name and price',
+    )
   })
   test('a line without a currency is in the home currency; without one it is rejected', () => {
     const csv = 'name,price\nTower,899.00'
     expect(readRivals(csv, 'SEK').read[0]!.value.currency).toBe('SEK')
     expect(readRivals(csv, '')).toMatchObject({
       read: [],
-      problems: [{ line: 2, code: 'currency', reason: expect.stringContaining('no currency is stated') }],
+      problems: [{ line: 2, code: 'currency', reason: expect.stringContaining('no currency given') }],
     })
   })
   test('units in cells, kinds in words, an empty delivery is not stated', () => {

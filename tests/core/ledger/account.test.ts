@@ -284,14 +284,14 @@ describe('what a thing costs and what may happen to it', () => {
   })
 
   test('dead only comes to life by a repair; unseen never comes back; a buyer returns only what was sold', () => {
-    expect(() => assertFound('dead', 'works')).toThrow(/only by a repair/)
+    expect(() => assertFound('dead', 'works')).toThrow(/only work again after a repair/)
     expect(() => assertFound('dead', 'works', { repaired: true })).not.toThrow()
-    expect(() => assertFound('works', 'unseen')).toThrow(/cannot be unseen/)
+    expect(() => assertFound('works', 'unseen')).toThrow(/cannot go back to not inspected/)
     const gone = (goneBecause: 'sold' | 'written-off') =>
       ({ place: 'gone', state: 'works', goneBecause }) as const
     expect(() => assertItemCan('takeBack', gone('sold'), 'the card')).not.toThrow()
     expect(() => assertItemCan('takeBack', gone('written-off'), 'the card')).toThrow(
-      'the card is gone and cannot come back from its buyer',
+      'the card is gone and cannot come back from the buyer',
     )
   })
 })

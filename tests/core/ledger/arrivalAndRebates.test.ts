@@ -15,8 +15,8 @@ import { resaleDefaults } from '#core/assumptions/groups/resale'
 describe('arrival', () => {
   test('the checklist of a lot names each thing to look at once', () => {
     const list = arrivalChecklist(['supply', 'cooler', 'supply'])
-    expect(list.filter((line) => line === 'fan turns')).toHaveLength(1)
-    expect(list).toContain('starts a machine and runs it under load')
+    expect(list.filter((line) => line === 'fan spins')).toHaveLength(1)
+    expect(list).toContain('starts a PC and runs it under load')
   })
   test('return windows are assumptions; without protection there is none', () => {
     expect(['none', 'market', 'returns', 'warranty'].map((each) => returnDays(each as 'none'))).toEqual([

@@ -41,7 +41,7 @@ describe('draw by state of use', () => {
     expect(ratedNow(partOf('supply', { ratedW: 500, year: 2016 }), 2026, power)).toBe(375)
     expect(wattsWanted(supplyRuleOf(power), changed, parts)).toBe(2 * changed.sustained)
     expect(supplyRuleText({ kind: 'maker' }, power)).toBe(
-      'the card maker’s recommendation, else 2 × the sustained draw',
+      'the GPU maker’s recommendation, or 2 × the sustained draw',
     )
   })
   test('wall draw at half load of a gold supply, and between its points', () => {
@@ -103,13 +103,13 @@ describe('what several rules add up', () => {
     expect(cite(card, 'boardPowerW')).toMatchObject({ role: 'graphics', fact: 'board power', value: '130 W' })
     expect(cite(card, 'lengthMm').value).toBe('not known')
     expect(citeAll([card, card], 'draw', '260 W').part).toMatch(/ and 1 more$/)
-    expect(citeBrief('asks for', 'wireless')).toMatchObject({ role: 'brief', value: 'wireless' })
+    expect(citeBrief('requires', 'wireless')).toMatchObject({ role: 'brief', value: 'wireless' })
   })
   test('a report is as bad as its gravest findings; a finding names its parts', () => {
     const finding = { key: 'k', ruleId: 'r', severity: 'needs' as const, what: '', fixes: [] }
     const card = partOf('graphics', {})
     const findings = [
-      { ...finding, why: [cite(card, 'lengthMm'), citeBrief('asks for', 'a short card')] as const },
+      { ...finding, why: [cite(card, 'lengthMm'), citeBrief('requires', 'a short card')] as const },
     ]
     expect(badness({ findings })).toEqual([0, 1, 0, 0])
     expect(namesOf(findings[0]!, [card])).toHaveLength(1)

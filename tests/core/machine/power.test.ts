@@ -67,9 +67,9 @@ describe('power', () => {
     expect(
       leadLoads([card, supply, adapter]).map(({ what, loadW, limitW }) => [what, loadW, limitW]),
     ).toEqual([
-      ['slot of the card', 66, 75],
-      ['8-pin lead', 106, 150],
-      ['6-pin lead', 53, 75],
+      ['PCIe slot of the card', 66, 75],
+      ['8-pin cable', 106, 150],
+      ['6-pin cable', 53, 75],
       ['adapter (sata to 6-pin)', 53, 54],
     ])
   })

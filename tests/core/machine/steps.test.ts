@@ -48,7 +48,7 @@ describe('steps up', () => {
         card('a', 112, 15_000),
         card('beaten', 110, 15_500),
         card('b', 130, 19_000),
-        card('too dear', 200, 24_000),
+        card('too expensive', 200, 24_000),
         card('too long', 150, 20_000, { lengthMm: 400 }),
         card('weaker', 90, 9000),
       ],
@@ -167,7 +167,7 @@ describe('room, plan, assembly, boxes', () => {
       { rule: { kind: 'twice' }, year: 2026 },
     )
     expect(two.moreMemory).toMatchObject({ add: null, better: 'replace' })
-    expect(two.first).toEqual({ what: 'Make large for the old kit', cost: 3320 })
+    expect(two.first).toEqual({ what: 'Make large instead of the old kit', cost: 3320 })
   })
   test('next CPUs are those the board feeds, with the flash they need', () => {
     const cpu = (name: string, facts: PartFacts) => partOf('cpu', { ...soundFacts.cpu, ...facts }, name)
@@ -201,20 +201,17 @@ describe('room, plan, assembly, boxes', () => {
     const list = machineWith({ motherboard: { firmwareLevel: 1 } })
     const sheet = assemblySheet(list, checkFit({ parts: list }).findings)
     expect(sheet.map((step) => step.title)).toEqual([
-      'Try it outside the case',
-      'Board into the case',
+      'Test outside the case',
+      'Install the motherboard',
       'Cooler and fans',
       'Drives',
-      'Supply and leads',
-      'Card',
-      'First start',
+      'PSU and cables',
+      'Graphics card',
+      'First boot',
     ])
-    expect(sheet[0]!.tricky[0]).toContain('flash the board without a CPU')
+    expect(sheet[0]!.tricky[0]).toContain('update the BIOS without a CPU')
     expect(sheet[0]!.lines.join()).toContain('2 modules into the second and fourth slot')
-    expect(assemblySheet([], []).map((step) => step.title)).toEqual([
-      'Try it outside the case',
-      'First start',
-    ])
+    expect(assemblySheet([], []).map((step) => step.title)).toEqual(['Test outside the case', 'First boot'])
     for (const part of list.filter(({ role }) => role !== 'case'))
       expect(sheet.flatMap((step) => step.lines).join()).toContain(partLabel(part))
   })

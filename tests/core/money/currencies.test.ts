@@ -18,7 +18,9 @@ describe('currencies', () => {
   })
   test('what is no code is refused by name', () => {
     expect(isCurrency('XQZ')).toBe(false)
-    expect(() => minorDigits('XQZ')).toThrow('"XQZ" is not a known currency code')
+    expect(() => minorDigits('XQZ')).toThrow(
+      '"XQZ" is not a currency code; use a three-letter code such as CAD',
+    )
   })
   test('converting across places and back again: 129.50 CAD at 110.25 is 14 277 yen', () => {
     expect(convertAmount(12_950, 'CAD', 'JPY', '110.25')).toBe(14_277)

@@ -100,7 +100,13 @@ describe('estimateFrameRate', () => {
     const parts = (facts: object) =>
       [
         { id: 'c', role: 'cpu', make: 'M', name: 'Five', facts: { cpuIndex: 100, cores: 4, ...facts } },
-        { id: 'g', role: 'graphics', make: 'M', name: 'Card', facts: { graphicsIndex: 100, vramGb: 8 } },
+        {
+          id: 'g',
+          role: 'graphics',
+          make: 'M',
+          name: 'Graphics card',
+          facts: { graphicsIndex: 100, vramGb: 8 },
+        },
       ] as never
     const unknown = frameMachineOf(parts({})).machine!
     const [low, high] = [{ threads: 4 }, { threads: 8 }].map((facts) => frameMachineOf(parts(facts)).machine!)
@@ -213,16 +219,14 @@ describe('frameMachineOf', () => {
 
 test('no estimate says its true reason: what is not there, what is not known, or that nothing was asked', () => {
   const why = (...missing: string[]) => noEstimate([{ missing }, { missing }])
-  expect(why('a graphics card')).toBe('No estimate yet: the machine has no graphics card.')
-  expect(why('a CPU', 'a graphics card')).toBe(
-    'No estimate yet: the machine has no CPU and no graphics card.',
-  )
+  expect(why('a graphics card')).toBe('No estimate yet: the build has no graphics card.')
+  expect(why('a CPU', 'a graphics card')).toBe('No estimate yet: the build has no CPU and no graphics card.')
   expect(why("the CPU's index")).toBe("No estimate yet: the CPU's index is not known.")
   expect(why("the CPU's index", "the card's index")).toContain(
     "the CPU's index and the card's index are not known",
   )
   expect(why('a CPU', "the card's index")).toBe(
-    "No estimate yet: the machine has no CPU, and the card's index is not known.",
+    "No estimate yet: the build has no CPU, and the card's index is not known.",
   )
   expect([why(), noEstimate([])]).toEqual(['', 'No estimate: the brief has no targets.'])
 })

@@ -71,7 +71,7 @@ describe('limitEvidence', () => {
     const [sign, ...others] = limitEvidence(kite, [heavy, light])
     expect(others).toEqual([])
     expect(sign).toMatchObject({ side: 'cpu', shift: -1.5, runIds: ['h', 'l'] })
-    expect(sign!.words).toContain('1920×1080 lowered to 1280×720')
+    expect(sign!.words).toContain('resolution lowered from 1920×1080 to 1280×720')
   })
   test.each([
     ['a change beyond the spread', [heavy, run('l', at(720), [120, 121, 122])]],
@@ -317,7 +317,7 @@ describe('livingWithIt', () => {
     // 72 °C in a room of 20 is 82 °C in one of 30; the card throttles at 87
     expect(verdict(facts({}, { cardC: 72 }), 'heat')).toMatchObject({
       verdict: 'watch',
-      words: expect.stringContaining('82 °C in a room of 30 °C'),
+      words: expect.stringContaining('82 °C in a 30 °C room'),
     })
     expect(verdict(facts({}, { cardC: 78 }), 'heat').verdict).toBe('bad')
     expect(verdict(facts({}, { cardC: 60, cpuC: 60 }), 'heat').verdict).toBe('well')

@@ -224,7 +224,7 @@ describe('excludedBecause', () => {
   test.each([
     [{}, null],
     [{ conditions: { ...plainConditions, background: 'a download' } }, /download/],
-    [{ lowsCause: 'heat' as const }, /heat/],
+    [{ lowsCause: 'heat' as const }, /throttled/],
     [{ lowsCause: 'memory' as const }, null],
     [{ lowsCause: 'loading' as const, overruled: true }, null],
     [{ machine: null }, /not known/],

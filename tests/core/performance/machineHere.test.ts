@@ -44,7 +44,7 @@ describe('a card in its slot', () => {
     const known = fps(cpu(), card(narrow), board({ lanes: 16, pcieVersion: 3 }))
     expect(known.graphicsMs).toBeCloseTo(fps(cpu(), card(), board()).graphicsMs / 0.95, 9)
     const open = fps(cpu(), card(narrow), board({ lanes: 16 }))
-    expect(open.unsure).toEqual(['lanes and version of the slot of Make motherboard'])
+    expect(open.unsure).toEqual(['PCIe version and lanes of Make motherboard'])
     expect(open.range.low).toBeLessThan(known.range.low)
     expect(open.range.high).toBeGreaterThan(known.range.high)
   })
@@ -70,7 +70,7 @@ describe('graphics that live from the machine’s memory', () => {
     expect(of(kit()).unsure!.map(({ fact }) => fact)).toContain('speed of Make memory')
     const { maxMemoryMts: _, ...facts } = drawing.facts
     const unrated = frameMachineOf([{ ...drawing, facts }, kit({ speedMts: 3200 })]).machine!
-    expect(unrated.unsure!.map(({ fact }) => fact)).toContain('fastest memory of Make cpu')
+    expect(unrated.unsure!.map(({ fact }) => fact)).toContain('max memory speed of Make cpu')
     // a card has memory of its own
     expect(frameMachineOf([drawing, card(), kit()]).machine!.memoryShare).toBeUndefined()
   })
@@ -92,7 +92,7 @@ describe('upscaling and generated frames', () => {
     const facts = { upscales: undefined, generatesFrames: undefined } as never
     expect(estimate(facts).unsure).toEqual([
       'upscaling of Make graphics',
-      'generated frames of Make graphics',
+      'frame generation of Make graphics',
     ])
     expect(estimate(facts, settings as never).unsure).toEqual([])
     const [open, cannot, can] = [facts, { upscales: false, generatesFrames: false }, {}].map((each) =>
@@ -118,7 +118,7 @@ describe('upscaling and generated frames', () => {
     const named = { workload: 'Fenwalk', width: 2560, height: 1440, preset: 'high', upscaling: 'quality' }
     expect(targetName(named)).toBe('Fenwalk 1440p high, upscaled (quality)')
     expect(rateSettings({ ...named, upscaling: null })).toBe('2560x1440 high')
-    expect(helpText({ upscaling: null, frameGeneration: true })).toBe(', generated frames count')
+    expect(helpText({ upscaling: null, frameGeneration: true })).toBe(', with frame generation')
   })
 })
 

@@ -235,7 +235,7 @@ describe('a plan for a build', () => {
     const unknown = sound.map((each) => (each.role === 'supply' ? { ...each, facts } : each))
     expect(planBuild(question(sound), solve).unchecked).toEqual([])
     expect(planBuild(question(unknown), solve).unchecked).toEqual([
-      'Cannot check: year of Make the supply not known',
+      'Not checked: year of Make the supply not known',
     ])
   })
 
@@ -321,7 +321,7 @@ describe('a plan for a build', () => {
     const asked = question([...sound, fast], {
       targets: [
         {
-          name: 'a game',
+          name: 'game',
           workloadId: demoWorkloads[0]!.id,
           settings: { width: 1920, height: 1080, preset: 'high' },
           averageFps: 60,

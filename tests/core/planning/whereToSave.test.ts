@@ -39,9 +39,9 @@ test('the three that save most for what they lose, with the parts and the frames
     cost('budget', 2_00, plan([kit], [80, 120])),
   ])
   expect(told).toEqual([
-    '60.00 CAD less without “100 fps in Kite at 1440p”: Small card in place of Large card; 70 instead of 80 fps in Moorfell at 1080p, 80 instead of 120 fps in Kite at 1440p.',
-    '14.00 CAD less without “16 GB of memory”: Stick of 8 in place of Kit of 16.',
-    '5.00 CAD less without “a drive of 500 GB”.',
+    '60.00 CAD less without “100 fps in Kite at 1440p”: Small card instead of Large card; 70 fps instead of 80 in Moorfell at 1080p, 80 fps instead of 120 in Kite at 1440p.',
+    '14.00 CAD less without “16 GB of memory”: Stick of 8 instead of Kit of 16.',
+    '5.00 CAD less without “a 500 GB drive”.',
   ])
   expect(whereToSave(question, whole, [])).toEqual([])
 })
@@ -52,18 +52,18 @@ test('of two that save alike the one that loses no frames comes first; a part th
     cost('budget', 10_00, plan([large], [80, 120])),
   ])
   expect(told[0]).toBe(
-    '10.00 CAD less without “pay 600.00 at most for these, within the stretch”: no Kit of 16.',
+    '10.00 CAD less without “at most 600.00 for these parts (within your stretch)”: no Kit of 16.',
   )
 })
 
 test.each([
   ['floors[0]', '60 fps in Moorfell at 1080p'],
-  ['days', 'all here within 21 days, in 8 of 10 cases'],
+  ['days', 'everything here within 21 days (8 of 10 cases)'],
   ['memoryGb', '16 GB of memory'],
-  ['driveGb', 'a drive of 500 GB'],
-  ['supplyFactor', 'a supply of 2 × the draw'],
+  ['driveGb', 'a 500 GB drive'],
+  ['supplyFactor', 'a PSU of 2 × the draw'],
 ] as const)('the wish %s in words', (name, words) => expect(wishWords(question, name)).toBe(words))
 
 test('what may be spent is out of pocket once things are sold', () => {
-  expect(wishWords({ ...question, maySell: 2 }, 'budget')).toBe('600.00 out of pocket at most')
+  expect(wishWords({ ...question, maySell: 2 }, 'budget')).toBe('at most 600.00 out of pocket')
 })

@@ -79,9 +79,9 @@ describe('frameLogHead and readFrameLog', () => {
     expect([...timesMs]).toEqual([16, 17])
     expect(rejected).toBe(3)
     expect(problems.map((problem) => [problem.line, problem.reason])).toEqual([
-      [3, '-3 is no frame time; it must be above 0'],
+      [3, '-3 is not a frame time; it must be above 0'],
       [4, '"stutter" is not a number'],
-      [6, '0 is no frame time; it must be above 0'],
+      [6, '0 is not a frame time; it must be above 0'],
     ])
   })
   test('a time stamp that does not rise is told, and the next is held against the last good one', () => {
@@ -110,7 +110,9 @@ describe('frameLogHead and readFrameLog', () => {
 
 describe('readRuns', () => {
   test('a file without what every run needs is refused by what is missing', () => {
-    expect(() => readRuns('workload,cpu\nDrift,C', '2026-10-31')).toThrow('no column is called "graphics"')
+    expect(() => readRuns('workload,cpu\nDrift,C', '2026-10-31')).toThrow(
+      'missing column "graphics"; the first line must name workload, cpu, graphics, width, height, preset and average',
+    )
   })
   test('reads what it knows, and reports the rest by line', () => {
     const { read, problems } = readRuns(
@@ -125,8 +127,8 @@ describe('readRuns', () => {
       memoryChannels: 2,
     })
     expect(problems.map((problem) => [problem.line, problem.reason])).toEqual([
-      [3, '"fast" is not a rate in frames a second'],
-      [4, 'no workload stated'],
+      [3, '"fast" is not a frame rate'],
+      [4, 'no workload given'],
       [5, '2027-10-01 is in the future'],
     ])
   })

@@ -40,7 +40,7 @@ describe('readFeed', () => {
     expect(entries).toEqual([
       { id: 'https://b.example/1', url: 'https://b.example/1', title: 'a', publishedOn: null },
     ])
-    expect(problems).toEqual([{ where: 'entry 2', reason: 'has no link to a page' }])
+    expect(problems).toEqual([{ where: 'entry 2', reason: 'has no page link' }])
     expect(readFeed('<rss><channel><title>none</title></channel></rss>', base).entries).toEqual([])
     expect(readFeed('{"version":"https://jsonfeed.org/version/1.1","title":"none"}', base).entries).toEqual(
       [],

@@ -22,10 +22,12 @@ describe('cells', () => {
   })
   test('whole numbers and words name what was wrong', () => {
     expect(readWhole(' 4 ', 1, 'quantity')).toBe(4)
-    expect(() => readWhole('0', 1, 'quantity')).toThrow('"0" is not a whole number from 1')
+    expect(() => readWhole('0', 1, 'quantity')).toThrow('"0" is not a whole number of at least 1')
     const spellings = { used: ['second hand'], new: [] }
     expect(readWord('Second Hand', spellings, 'condition')).toBe('used')
-    expect(() => readWord('worn', spellings, 'condition')).toThrow('known condition: used, new')
+    expect(() => readWord('worn', spellings, 'condition')).toThrow(
+      '"worn" is not a valid condition; use one of: used, new',
+    )
   })
 })
 
@@ -75,9 +77,11 @@ describe('files of shop prices and of a ledger', () => {
     )
     expect(read.map(({ value }) => value)).toMatchObject([{ kind: 'travel', text: 'bus', cash: -325 }])
     expect(problems.map(({ reason }) => reason)).toEqual([
-      'the ledger is kept in CAD, this line is in SEK',
-      'neither an amount nor hours',
+      'the ledger is in CAD, but this line is in SEK',
+      'enter an amount or hours',
     ])
-    expect(() => readLedger('when,sort\n', defaults)).toThrow('no column is called "date"')
+    expect(() => readLedger('when,sort\n', defaults)).toThrow(
+      'missing column "date"; the first line must name date, kind, what and cash, plus currency and hours if needed',
+    )
   })
 })

@@ -53,7 +53,7 @@ describe('joinedOrder', () => {
     )
   })
   test('nothing, or two currencies, cannot be joined', () => {
-    expect(() => joinedOrder([])).toThrow('nothing to put together')
+    expect(() => joinedOrder([])).toThrow('no orders to combine')
     expect(() => joinedOrder([order('a', 1), order('b', 1, { currency: 'SEK' })])).toThrow(
       'different currencies',
     )

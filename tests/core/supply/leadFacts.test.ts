@@ -71,7 +71,7 @@ describe('facts of a lead', () => {
 
   test('questions: contradictions first, then the costliest, six at most', () => {
     expect(questionsOf(readFacts(['supply'], 'works. all leads there, some leads are missing'))).toEqual([
-      'Are all leads there?',
+      'Are all cables included?',
       'How old is it?',
       'Why are you selling it?',
     ])
