@@ -6,6 +6,7 @@ import type { SoldRecord } from '#core/reading/sales/soldRecord'
 import { stateTag } from '#shared/text/stateTag'
 import type { Database } from '../db/client'
 import type { Market } from './market'
+import { readingOf } from './readingKey'
 
 /**
  * Street prices kept in a file beside the database, so that a start need not judge every title anew. It is no data: it
@@ -43,7 +44,7 @@ export function restoreReadings(db: Database, market: Market, records: readonly 
       kept.bases.get(partId) === basisOf(market, partId) && came.candidates(query.must).length === 0,
     )
   for (const [key, reading] of kept.readings)
-    if (holds.get(partOf(key)))
+    if (holds.get(readingOf(key).partId))
       market.readings.set(
         key,
         withDropped(reading, () => market.judge(key).dropped),
@@ -54,13 +55,13 @@ export function restoreReadings(db: Database, market: Market, records: readonly 
 export function keepReadings(db: Database, market: Market, asOf: string): void {
   const place = places.get(db)
   if (!place) return
-  const fresh = [...market.readings].filter(([key]) => key.split(' ')[1]! >= asOf)
+  const fresh = [...market.readings].filter(([key]) => readingOf(key).asOf >= asOf)
   const file: KeptFile = {
     edition: place.edition,
     lastRecord: market.lastRecord,
     records: market.index.records.length,
     bases: new Map([...market.queries.keys()].map((partId) => [partId, basisOf(market, partId)])),
-    readings: new Map(fresh.map(([key, { dropped: _dropped, ...rest }]) => [key, rest])),
+    readings: new Map(fresh.map(([key, reading]) => [key, withoutDropped(reading)])),
   }
   writeFileSync(`${place.path}.new`, serialize(file))
   renameSync(`${place.path}.new`, place.path)
@@ -74,12 +75,17 @@ function readFile(path: string): KeptFile | null {
   }
 }
 
-function partOf(key: string): string {
-  return key.slice(0, key.indexOf(' '))
-}
-
 function basisOf({ queries, overrides, rates }: Market, partId: string): string {
   return stateTag([queries.get(partId), overrides.get(partId) ?? {}, rates])
+}
+
+/** A reading but for what was dropped, which is not even asked for: of a restored one that would judge every title anew. */
+function withoutDropped(reading: StreetPrice): Omit<StreetPrice, 'dropped'> {
+  const names = Object.keys(reading).filter((name) => name !== 'dropped') as (keyof StreetPrice)[]
+  return Object.fromEntries(names.map((name) => [name, reading[name]])) as unknown as Omit<
+    StreetPrice,
+    'dropped'
+  >
 }
 
 /** What was dropped, and why, is read anew where somebody asks: few do, and it is long. */

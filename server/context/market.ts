@@ -18,6 +18,7 @@ import { NotFoundError } from '#server/errors/notFoundError'
 import { stateTag } from '#shared/text/stateTag'
 import type { OfferView } from '#shared/prices/views'
 import { restoreReadings } from './keptReadings'
+import { readingKey, readingOf } from './readingKey'
 import { readOpenOffers, type OpenOffers } from './openOffers'
 import { performanceChanged } from './performance'
 import { inForce, readSettings, type AssumptionsInForce } from './settings'
@@ -185,7 +186,7 @@ function takeOverReadings(earlier: Market, market: Market, added: readonly SoldR
   }
   const asked = new Map<string, boolean>()
   for (const [key, reading] of earlier.readings) {
-    const partId = key.slice(0, key.indexOf(' '))
+    const { partId } = readingOf(key)
     let kept = asked.get(partId)
     if (kept === undefined) asked.set(partId, (kept = holds(partId)))
     if (kept) market.readings.set(key, reading)
@@ -239,7 +240,7 @@ export function readStreetPrice(
 ): StreetPrice {
   const open = market.open.get(partId)
   if (open) return standIn(market, open, asOf, currency)
-  const key = `${partId} ${asOf} ${currency}`
+  const key = readingKey(partId, asOf, currency)
   const cached = market.readings.get(key)
   if (cached) return cached
   const reading = judge(market, key)
@@ -257,11 +258,11 @@ function standIn(market: Market, open: Part, asOf: CalendarDate, currency: strin
   const [cheapest] = readings
   return cheapest
     ? { ...cheapest.reading, standsFor: cheapest.id }
-    : judge(market, `${open.id} ${asOf} ${currency}`, [])
+    : judge(market, readingKey(open.id, asOf, currency), [])
 }
 
 function judge(market: Market, key: string, among?: readonly SoldRecord[]): StreetPrice {
-  const [partId, asOf, currency] = key.split(' ') as [string, CalendarDate, string]
+  const { partId, asOf, currency } = readingOf(key)
   const query = market.queries.get(partId)!
   return streetPrice({ ...query, asOf, currency }, among ?? market.index.candidates(query.must), {
     rates: market.rates,
@@ -364,7 +365,8 @@ async function refreshPart(db: Database, market: Market, partId: string): Promis
 
 function forgetReadings(market: Market, partId: string): void {
   market.priced.clear()
-  for (const key of market.readings.keys()) if (key.startsWith(`${partId} `)) market.readings.delete(key)
+  for (const key of market.readings.keys())
+    if (readingOf(key).partId === partId) market.readings.delete(key)
 }
 
 /** Saves a part's price query (null: back to the one derived from its facts). */

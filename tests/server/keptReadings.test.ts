@@ -1,7 +1,8 @@
 import { appendFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { afterAll, beforeAll, expect, test } from 'vitest'
+import { afterAll, beforeAll, expect, test, vi } from 'vitest'
 import { keepReadings, keepReadingsIn } from '#server/context/keptReadings'
+import { readingKey } from '#server/context/readingKey'
 import { marketReplaced, readStreetPrice, useMarket } from '#server/context/market'
 import type { Database, OpenDatabase } from '#server/db/client'
 import { importRecordsText } from './importText'
@@ -40,6 +41,17 @@ test('a start after a start takes over every reading, what was dropped included'
   expect(second.read).toEqual(first.read)
 })
 
+test('keeping restored readings again judges no title: that stopped everybody for minutes after a one-line import', async () => {
+  const { loaded } = await all()
+  keepReadings(db, loaded, today)
+  marketReplaced(db)
+  const restored = await useMarket(db)
+  expect(restored.readings.size).toBeGreaterThan(0)
+  const judged = vi.spyOn(restored, 'judge')
+  keepReadings(db, restored, today)
+  expect(judged).not.toHaveBeenCalled()
+})
+
 test('where records were taken back nothing holds', async () => {
   const { loaded } = await all()
   keepReadings(db, loaded, today)
@@ -66,7 +78,7 @@ test('a record that came since is read; so are all where another build of Tarvin
   )
   marketReplaced(db)
   const after = await useMarket(db)
-  expect(after.readings.has(`${partId} ${today} CAD`)).toBe(false)
+  expect(after.readings.has(readingKey(partId, today, 'CAD'))).toBe(false)
   expect(after.readings.size).toBeGreaterThan(0)
 
   keepReadingsIn(db, path, 'two')
