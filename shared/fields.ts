@@ -1,4 +1,5 @@
 import { array, bool, mixed, number, setLocale, string, type Schema } from 'yup'
+import { idGrammar } from './text/plainId'
 import { isCurrency } from '../core/money/currencies'
 import { isCalendarDate } from '../core/time/calendarDate'
 
@@ -122,7 +123,7 @@ export function line(max = 300) {
 
 /** The id of a row. */
 export function idText() {
-  return text().required().max(120)
+  return text().required().matches(idGrammar, '${path} must be letters, digits and hyphens, at most 120')
 }
 
 /** A frame rate: above 0, up to 2 000. */

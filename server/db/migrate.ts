@@ -1,5 +1,9 @@
 import { copyFileSync, existsSync } from 'node:fs'
 import type { OpenDatabase } from './client'
+import { repairIds } from './repairIds'
+
+/** From this migration on every id keeps to the grammar. */
+const idGrammarSince = '0020_id_aliases'
 
 /** A committed migration: its name and its statements. */
 export interface Migration {
@@ -40,5 +44,7 @@ export async function migrate(
       { sql: 'INSERT INTO migrations (name) VALUES (?)', args: [migration.name] },
     ])
   }
+  // an upgrade to the grammar of ids brings what was stored before to it, a part of the same step
+  if (open.some(({ name }) => name === idGrammarSince)) await repairIds(client)
   return open.map((migration) => migration.name)
 }

@@ -21,6 +21,7 @@ import {
 import { sellingSchema } from '../ledger/selling'
 import { choiceSchema } from '../machine/schemas'
 import { librarySchema } from '../parts/libraryFile'
+import { withPlainIds } from '../text/plainId'
 
 /** Files of the first year called a correction a kind of its own. */
 const entryKindNames = [...(Object.keys(entryKinds) as EntryKind[]), 'correction'] as const
@@ -124,6 +125,6 @@ export const buildFileSchema = object({
     )
     .default([]),
   library: librarySchema.required(),
-})
+}).transform(withPlainIds)
 
 export type BuildFile = InferType<typeof buildFileSchema>

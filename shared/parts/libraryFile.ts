@@ -6,6 +6,7 @@ import { exchangeRateSchema } from '../prices/schemas'
 import { rivalSchema } from '../rivals/schemas'
 import { shelfSchema } from '../shelf/schemas'
 import { sourceSchema } from '../sources/schemas'
+import { withPlainIds } from '../text/plainId'
 import { workResultSchema, workTaskSchema, workloadSchema } from '../work/schemas'
 import { partSchema } from './schemas'
 
@@ -32,6 +33,6 @@ export const librarySchema = object({
   leads: array()
     .of(leadSchema.shape({ id: idText() }))
     .default([]),
-})
+}).transform(withPlainIds)
 
 export type LibraryFile = InferType<typeof librarySchema>

@@ -1,0 +1,4 @@
+CREATE TABLE `id_aliases` (
+	`old` text PRIMARY KEY NOT NULL,
+	`now` text NOT NULL
+);
