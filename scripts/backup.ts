@@ -16,12 +16,13 @@ const file = fileOf(databaseUrl(process.env))
 try {
   if (!path || !file) throw new Error('say which zip: npm run backup -- my-tarvin.zip')
   if (what === 'make') {
-    const { client } = await openDatabase(`file:${file}`)
-    writeFileSync(path, await makeBackup(client, new Date().toISOString().slice(0, 10)))
-    client.close()
+    const database = await openDatabase(`file:${file}`)
+    writeFileSync(path, await makeBackup(database, new Date().toISOString().slice(0, 10)))
+    database.client.close()
     process.stdout.write(`${path} holds everything of ${file}\n`)
   } else {
-    const { preview, database } = await readBackup(readFileSync(path))
+    const backup = await readBackup(readFileSync(path))
+    const { preview } = backup
     refuseUnknownMigration(
       preview.migration,
       migrations.map(({ name }) => name),
@@ -29,7 +30,7 @@ try {
     const letGo = await claimFile(file)
     const place = await openDatabase(`file:${file}`)
     await migrate(place, migrations)
-    await restoreInto(place, database, migrations)
+    await restoreInto(place, backup, migrations)
     place.client.close()
     letGo()
     process.stdout.write(

@@ -365,8 +365,7 @@ async function refreshPart(db: Database, market: Market, partId: string): Promis
 
 function forgetReadings(market: Market, partId: string): void {
   market.priced.clear()
-  for (const key of market.readings.keys())
-    if (readingOf(key).partId === partId) market.readings.delete(key)
+  for (const key of market.readings.keys()) if (readingOf(key).partId === partId) market.readings.delete(key)
 }
 
 /** Saves a part's price query (null: back to the one derived from its facts). */

@@ -20,10 +20,17 @@ import { calendarDate, oneOf, text } from '#shared/fields'
 import type { BackupNote, BackupPreview } from '#shared/settings/views'
 import { openDatabase, type OpenDatabase } from './client'
 import { migrate, type Migration } from './migrate'
+import { photoFile, photosFolder } from './photosFolder'
 
-// A backup is one zip with everything: the database, in which photos and settings stand too, and a note of what it is.
+// A backup is one zip with everything: the database, the photos that lie beside it, and a note of what it is. Secrets
+// (the hash of the passphrase, the seal of cookies) are not in it: they stay where they are.
 const noteName = 'backup.json'
 const databaseName = 'tarvin.db'
+const photoName = /^photos\/([A-Za-z0-9-]{1,120})\.jpg$/
+/** Rows of `settings` that are secrets; see `writeSecret`. */
+const areSecrets = "key LIKE 'secret.%'"
+/** Of them what seals the cookies of who is signed in: after a restore everybody signs in anew. */
+const isSeal = "key = 'secret.seal'"
 const countedTables = [
   'sold_records',
   'parts',
@@ -42,10 +49,22 @@ const noteSchema = object({
   migration: text().required(),
 })
 
+/** What a zip holds. */
+export interface Backup {
+  readonly preview: BackupPreview
+  readonly database: Uint8Array
+  /** JPEG by the id of the photo. */
+  readonly photos: ReadonlyMap<string, Uint8Array>
+}
+
 /** Everything of an open database as a zip. The database goes on working meanwhile: the copy is of one moment. */
-export async function makeBackup(client: Client, today: string): Promise<Uint8Array> {
+export async function makeBackup(
+  { client, file: place }: Pick<OpenDatabase, 'client' | 'file'>,
+  today: string,
+): Promise<Uint8Array> {
   return inTemporaryFile(async (file) => {
     await client.execute({ sql: 'VACUUM INTO ?', args: [file] })
+    await withoutSecrets(file)
     const note: BackupNote = {
       format: 'tarvin-backup',
       version: '1',
@@ -55,14 +74,35 @@ export async function makeBackup(client: Client, today: string): Promise<Uint8Ar
     return zipped({
       [noteName]: new TextEncoder().encode(JSON.stringify(note)),
       [databaseName]: [readFileSync(file), { level: 3 }],
+      ...(place ? await photosOf(client, place) : {}),
     })
   })
 }
 
+/** Takes the secrets out of a copy, and what the deleted rows leave in its pages. */
+async function withoutSecrets(file: string): Promise<void> {
+  const copy = createClient({ url: `file:${file}` })
+  try {
+    await copy.execute(`DELETE FROM settings WHERE ${areSecrets}`)
+    await copy.execute('VACUUM')
+  } finally {
+    copy.close()
+  }
+}
+
+/** The pictures that lie beside a database, by their names in the zip. */
+async function photosOf(client: Client, place: string): Promise<AsyncZippable> {
+  const { rows } = await client.execute('SELECT id FROM photos')
+  return Object.fromEntries(
+    rows
+      .map(({ id }) => [`photos/${String(id)}.jpg`, photoFile(place, String(id))] as const)
+      .filter(([, file]) => existsSync(file))
+      .map(([name, file]) => [name, [readFileSync(file), { level: 0 }]] as const),
+  ) as AsyncZippable
+}
+
 /** What a zip holds. Throws `no-backup` where it is none of ours. */
-export async function readBackup(
-  bytes: Uint8Array,
-): Promise<{ preview: BackupPreview; database: Uint8Array }> {
+export async function readBackup(bytes: Uint8Array): Promise<Backup> {
   const files = await unzipped(bytes)
   const note = files[noteName]
   const database = files[databaseName]
@@ -82,6 +122,12 @@ export async function readBackup(
       return {
         preview: { ...(told as BackupNote), counts, builds: rows.map((row) => String(row.name)) },
         database,
+        photos: new Map(
+          Object.entries(files).flatMap(([name, jpeg]) => {
+            const id = photoName.exec(name)?.[1]
+            return id ? [[id, jpeg] as const] : []
+          }),
+        ),
       }
     } finally {
       client.close()
@@ -92,21 +138,23 @@ export async function readBackup(
 /**
  * Puts what a backup holds in the place of what an open database holds, in one transaction: whoever reads sees the one
  * or the other. What was there is first kept beside the file, as `….before-restore`. A backup of an earlier version
- * gets the migrations that came since, on its way in.
+ * gets the migrations that came since, on its way in. The passphrase stays the one that is set here; every session ends.
  */
 export async function restoreInto(
   { client, file, alone }: OpenDatabase,
-  backup: Uint8Array,
+  backup: Pick<Backup, 'database' | 'photos'>,
   migrations: readonly Migration[],
 ): Promise<void> {
   await inTemporaryFile(async (temporary) => {
-    writeFileSync(temporary, backup)
+    writeFileSync(temporary, backup.database)
     const coming = await openDatabase(`file:${temporary}`)
     await migrate(coming, migrations, { keepCopy: false })
     await coming.client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
     coming.client.close()
     await alone(async () => {
       if (file) {
+        // pictures first: a row without its picture is seen, a picture without its row is not
+        keepPhotos(file, backup.photos)
         rmSync(`${file}.before-restore`, { force: true })
         await client.execute({ sql: 'VACUUM INTO ?', args: [`${file}.before-restore`] })
       }
@@ -120,6 +168,14 @@ export async function restoreInto(
   })
 }
 
+function keepPhotos(file: string, photos: Backup['photos']): void {
+  mkdirSync(photosFolder(file), { recursive: true })
+  for (const [id, jpeg] of photos) {
+    writeFileSync(`${photoFile(file, id)}.part`, jpeg)
+    renameSync(`${photoFile(file, id)}.part`, photoFile(file, id))
+  }
+}
+
 /** Puts nothing in the place of everything: a database as it is at its first start. What was there is kept as by a restore. */
 export async function emptyOut(database: OpenDatabase, migrations: readonly Migration[]): Promise<void> {
   const blank = await inTemporaryFile(async (temporary) => {
@@ -129,7 +185,7 @@ export async function emptyOut(database: OpenDatabase, migrations: readonly Migr
     fresh.client.close()
     return readFileSync(temporary)
   })
-  await restoreInto(database, blank, migrations)
+  await restoreInto(database, { database: blank, photos: new Map() }, migrations)
 }
 
 async function replaceRows(client: Client): Promise<void> {
@@ -142,11 +198,13 @@ async function replaceRows(client: Client): Promise<void> {
     for (const { name } of rows) {
       const columns = await tx.execute(`SELECT name FROM pragma_table_info('${String(name)}') ORDER BY cid`)
       const list = columns.rows.map((column) => `"${String(column.name)}"`).join(', ')
-      await tx.execute(`DELETE FROM main."${String(name)}"`)
+      const but = name === 'settings' ? ` WHERE NOT ${areSecrets}` : ''
+      await tx.execute(`DELETE FROM main."${String(name)}"${but}`)
       await tx.execute(
-        `INSERT INTO main."${String(name)}" (${list}) SELECT ${list} FROM coming."${String(name)}"`,
+        `INSERT INTO main."${String(name)}" (${list}) SELECT ${list} FROM coming."${String(name)}"${but}`,
       )
     }
+    await tx.execute(`DELETE FROM main.settings WHERE ${isSeal}`)
     await tx.commit()
   } finally {
     tx.close()
@@ -215,10 +273,12 @@ async function zipped(files: AsyncZippable): Promise<Uint8Array> {
   )
 }
 
+const isOurs = (name: string) => name === noteName || name === databaseName || photoName.test(name)
+
 async function unzipped(bytes: Uint8Array): Promise<Unzipped> {
   try {
     return await new Promise((resolve, reject) =>
-      unzip(bytes, { filter: ({ name }) => name === noteName || name === databaseName }, (error, data) =>
+      unzip(bytes, { filter: ({ name }) => isOurs(name) }, (error, data) =>
         error ? reject(error) : resolve(data),
       ),
     )

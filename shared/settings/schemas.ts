@@ -5,7 +5,10 @@ import { currencyCode, decimalText, finite, oneOf, text } from '../fields'
 const moneyKeys = Object.keys(moneyGroup) as MoneyKey[]
 
 /** A figure in place of an assumption; null takes it back to the default. */
-export const assumptionSchema = object({ key: text().required().max(120), value: finite().nullable().defined() })
+export const assumptionSchema = object({
+  key: text().required().max(120),
+  value: finite().nullable().defined(),
+})
 
 /** The same for an assumption in money: amount and currency, or null. */
 export const moneySchema = object({

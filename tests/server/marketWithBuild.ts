@@ -15,6 +15,7 @@ export const today = '2026-10-31'
 export interface MarketWithBuild {
   readonly db: Database
   readonly client: Client
+  readonly file: string
   readonly build: string
   close(): Promise<void>
 }
@@ -78,7 +79,8 @@ export async function marketWithBuild({ empty = false } = {}): Promise<MarketWit
     database.client.close()
     rmSync(folder, { recursive: true, force: true })
   }
-  if (empty) return { db: database.db, client: database.client, build: '', close }
+  const place = { db: database.db, client: database.client, file: database.file!, close }
+  if (empty) return { ...place, build: '' }
   await importLibrary(database.db, smallLibrary)
   await importRecordsText(database, smallRecords)
   const build = await createBuild(
@@ -86,5 +88,5 @@ export async function marketWithBuild({ empty = false } = {}): Promise<MarketWit
     briefSchema.validateSync({ name: 'Couch', currency: 'CAD', budget: '400.00', stretch: '450.00' }),
     today,
   )
-  return { db: database.db, client: database.client, build, close }
+  return { ...place, build }
 }

@@ -69,6 +69,7 @@ beforeAll(async () => {
     '0017_selling',
     '0018_meanings',
     '0019_open_parts',
+    '0020_id_aliases',
   ])
 })
 afterAll(() => {

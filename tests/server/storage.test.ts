@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { createClient } from '@libsql/client'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
@@ -14,9 +14,14 @@ import {
   startSentence,
 } from '#server/db/guard'
 import { DatabaseHeldError, isHeld, onlyReads } from '#server/db/oneWriter'
+import { photoFile, photosFolder } from '#server/db/photosFolder'
+import { photos } from '#server/db/schema/leads'
 import { settings } from '#server/db/schema/settings'
+import { readSecret, writeSecret } from '#server/context/settings'
 import { buildView } from '#server/places/builds/buildView'
+import { createLead } from '#server/places/leads/leads'
 import { priceBriefs } from '#server/places/prices/readPrices'
+import { leadSchema } from '#shared/leads/schemas'
 import { marketWithBuild } from './marketWithBuild'
 import { migrations, openTestDatabase, temporaryFolder } from './testDatabase'
 
@@ -169,12 +174,13 @@ describe('backups', () => {
     try {
       const before = await buildView(market.db, market.build, '2026-10-31')
       const prices = await priceBriefs(market.db, market.build, '2026-10-31')
-      const zip = await makeBackup(market.client, '2026-10-31')
-      const { preview, database: bytes } = await readBackup(zip)
+      const zip = await makeBackup(market, '2026-10-31')
+      const backup = await readBackup(zip)
+      const { preview } = backup
       expect(preview).toMatchObject({ madeOn: '2026-10-31', builds: ['Couch'] })
       expect(preview.counts).toMatchObject({ sold_records: 24, parts: 3, sources: 2, photos: 0 })
       const restored = await openTestDatabase(join(folder, 'elsewhere', 'tarvin.db'))
-      await restoreInto(restored, bytes, migrations)
+      await restoreInto(restored, backup, migrations)
       expect(await buildView(restored.db, market.build, '2026-10-31')).toEqual(before)
       expect(await priceBriefs(restored.db, market.build, '2026-10-31')).toEqual(prices)
       restored.client.close()
@@ -184,19 +190,58 @@ describe('backups', () => {
   })
   test('put in the place of another database, that one is kept beside it', async () => {
     await put('of the old one')
-    const zip = await makeBackup(database.client, '2026-10-31')
+    const zip = await makeBackup(database, '2026-10-31')
     await put('after the backup')
-    await restoreInto(database, (await readBackup(zip)).database, migrations)
+    await restoreInto(database, await readBackup(zip), migrations)
     expect(await count()).toBe(1)
     await put('goes on')
     const old = await openTestDatabase(`${database.file!}.before-restore`)
     expect((await old.db.select().from(settings)).length).toBe(2)
     old.client.close()
   })
+  test('photos go with it, secrets do not; a restore keeps the passphrase of this place and ends its sessions', async () => {
+    const market = await place()
+    const elsewhere = await openTestDatabase(join(folder, 'photos', 'tarvin.db'))
+    try {
+      const kept = { salt: 'c2FsdCBvZiBhIHBsYWNl', hash: 'aGFzaCBvZiBhIHBhc3NwaHJhc2U=' }
+      await writeSecret(market.db, 'passphrase', kept)
+      await writeSecret(market.db, 'seal', 'the seal of cookies')
+      const leadId = await createLead(
+        market.db,
+        leadSchema.validateSync({
+          sourceId: 'yard',
+          title: 'A card',
+          price: '90.00',
+          currency: 'CAD',
+          condition: 'used',
+          manner: 'local',
+          listedOn: '2026-10-31',
+          things: [{ partId: 'card' }],
+        }),
+      )
+      await market.db
+        .insert(photos)
+        .values({ id: 'photo-1', leadId, arrival: false, width: 1, height: 1, addedOn: '2026-10-31' })
+      mkdirSync(photosFolder(market.file), { recursive: true })
+      writeFileSync(photoFile(market.file, 'photo-1'), 'a picture')
+      const zip = await makeBackup(market, '2026-10-31')
+      const backup = await readBackup(zip)
+      expect(new TextDecoder('latin1').decode(backup.database)).not.toMatch(/the seal of cookies|aGFzaCBvZ/)
+      await writeSecret(elsewhere.db, 'passphrase', { salt: 'own', hash: 'own' })
+      await writeSecret(elsewhere.db, 'seal', 'own seal')
+      await restoreInto(elsewhere, backup, migrations)
+      expect(readFileSync(photoFile(elsewhere.file!, 'photo-1'), 'utf8')).toBe('a picture')
+      expect(await readSecret(elsewhere.db, 'passphrase')).toEqual({ salt: 'own', hash: 'own' })
+      expect(await readSecret(elsewhere.db, 'seal')).toBeNull()
+    } finally {
+      elsewhere.client.close()
+      await market.close()
+    }
+  })
   test.each([
     ['no zip at all', async () => new TextEncoder().encode('notes'), 'no-backup'],
     ['a zip of something else', async () => zipSync({ 'a.txt': new Uint8Array(3) }), 'no-backup'],
-    ['one cut off', async () => (await makeBackup(database.client, '2026-10-31')).slice(0, 900), 'no-backup'],
+    ['one cut off', async () => (await makeBackup(database, '2026-10-31')).slice(0, 900), 'no-backup'],
   ])('%s is refused', async (_, bytes, code) => {
     await expect(readBackup(await bytes())).rejects.toMatchObject({ code })
   })

@@ -1,9 +1,9 @@
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
-import path from 'node:path'
 import { and, eq, isNull } from 'drizzle-orm'
 import { decode, encode } from 'jpeg-js'
 import { CoreError } from '#core/errors/coreError'
-import { databaseUrl, type Database } from '#server/db/client'
+import { databaseUrl, fileOf, type Database } from '#server/db/client'
+import { photoFile, photosFolder } from '#server/db/photosFolder'
 import { leads, photos } from '#server/db/schema/leads'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
@@ -15,16 +15,16 @@ const mostMegapixels = 4
 const mostPhotos = 12
 const quality = 82
 
-/** Where pictures lie: beside a database file. Throws `no-place` for a database elsewhere. */
-function folder(): string {
-  const url = databaseUrl(process.env)
-  if (!url.startsWith('file:'))
+/** The database file that pictures lie beside. Throws `no-place` for a database elsewhere. */
+function besideFile(): string {
+  const file = fileOf(databaseUrl(process.env))
+  if (!file)
     throw new CoreError(
       'no-place',
       'pictures are stored next to a database file, and this database is not a local file',
       '',
     )
-  return path.join(path.dirname(path.resolve(url.slice('file:'.length))), 'photos')
+  return file
 }
 
 /** Keeps a JPEG. Anything else, too large or broken is refused; place and time of taking are not kept. */
@@ -46,8 +46,8 @@ export async function addPhoto(
   const picture = decodePicture(bytes)
   const encoded = encode({ data: picture.data, width: picture.width, height: picture.height }, quality).data
   const id = newId('photo')
-  await mkdir(folder(), { recursive: true })
-  const file = path.join(folder(), `${id}.jpg`)
+  await mkdir(photosFolder(besideFile()), { recursive: true })
+  const file = photoFile(besideFile(), id)
   // written beside and moved into place: a crash leaves no half picture under its name
   await writeFile(`${file}.part`, encoded)
   await rename(`${file}.part`, file)
@@ -80,7 +80,7 @@ export async function readPhoto(db: Database, id: string): Promise<Buffer> {
     .select({ id: photos.id })
     .from(photos)
     .where(and(eq(photos.id, id), isNull(photos.deletedAt)))
-  const bytes = photo && (await readFile(path.join(folder(), `${photo.id}.jpg`)).catch(() => null))
+  const bytes = photo && (await readFile(photoFile(besideFile(), photo.id)).catch(() => null))
   if (!bytes) throw new NotFoundError(`there is no picture "${id}"`)
   return bytes
 }

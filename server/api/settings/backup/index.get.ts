@@ -5,8 +5,8 @@ import { today } from '#server/http/today'
 
 /** Everything as one zip. */
 export default jsonRoute(async (event) => {
-  const { client } = await useOpenDatabase()
-  const zip = await makeBackup(client, today())
+  const database = await useOpenDatabase()
+  const zip = await makeBackup(database, today())
   setResponseHeaders(event, {
     'content-type': 'application/zip',
     'content-disposition': `attachment; filename="tarvin-${today()}.zip"`,

@@ -10,14 +10,14 @@ import { doorChanged } from '#server/http/signIn'
 /** Puts a backup in the place of what is there; that is kept beside it. Nobody writes meanwhile. */
 export default writeRoute(async (event) => {
   const database = await useOpenDatabase()
-  const { preview, database: backup } = await readBackup(await fileOf(event))
+  const backup = await readBackup(await fileOf(event))
   const migrations = await committedMigrations()
   refuseUnknownMigration(
-    preview.migration,
+    backup.preview.migration,
     migrations.map(({ name }) => name),
   )
   await restoreInto(database, backup, migrations)
   marketReplaced(database.db)
   doorChanged()
-  return preview
+  return backup.preview
 }, fileBytes)
