@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import { streetPrice } from '#core/pricing/street/streetPrice'
-import type { ReadingWorker, RecordPool } from './readingProtocol'
+import type { ReadingWorker } from './readingProtocol'
+import type { RecordPool } from '#shared/prices/views'
 
 let pool: RecordPool = { records: [], overrides: {}, rates: [] }
 

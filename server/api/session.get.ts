@@ -1,6 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { sessionView } from '#server/places/builds/readBuilds'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async () => sessionView(await useDatabase(), today()))
+export default defineCall('GET /api/session', async ({ db, today }) => sessionView(db, today))

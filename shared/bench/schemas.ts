@@ -88,3 +88,6 @@ export const runSchema = object({
 export type RunInput = InferType<typeof runSchema>
 
 export const runPatchSchema = object({ overruled: yesOrNo(), deleted: yesOrNo() })
+
+/** `?name=…`: how a kept log is called. */
+export const logQuery = object({ name: text().max(200).default('log') })

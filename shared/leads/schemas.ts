@@ -149,3 +149,6 @@ export const offerSchema = object({
   day: calendarDate().required('enter a date'),
   note: line(300),
 })
+
+/** `?arrival=1`: the picture shows what came out of the box. */
+export const photoQuery = object({ arrival: text().default('') })

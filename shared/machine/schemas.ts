@@ -1,6 +1,7 @@
-import { array, object, type InferType } from 'yup'
+import { array, number, object, type InferType } from 'yup'
 import { scopes } from '#core/ledger/scopes'
-import { decimalText, finite, idText, line, oneOf, text, wholeFrom, yesOrNo } from '../fields'
+import { roles } from '#core/parts/part'
+import { decimalText, idText, line, oneOf, text, wholeFrom, yesOrNo } from '../fields'
 
 export const choiceSchema = object({
   kind: oneOf(['lead', 'hunt', 'owned']).required(),
@@ -36,10 +37,11 @@ export const choicePatchSchema = object({
   leftOut: array().of(text().defined().max(120)).max(40).optional(),
 })
 
-export const carrySchema = object({
+/** `?partId=…&cpuId=…&months=…`: a card that moves to a next machine. */
+export const carryQuery = object({
   partId: idText(),
   cpuId: idText(),
-  months: finite().moreThan(0, 'enter the number of months').max(60).required(),
+  months: number().moreThan(0, 'enter the number of months').max(60).required(),
 })
 
 export const fixSchema = object({ key: text().required().max(400), way: wholeFrom(0).required() })
@@ -65,3 +67,9 @@ export const adviceSchema = object({ text: text().required('paste the filled-in 
 export const adviceStateSchema = object({
   state: oneOf(['open', 'taken', 'declined']).required(),
 })
+
+/** `?in=ID`: the build that is shown, where a variant shows what it shares. */
+export const choiceOfQuery = object({ in: text().default('') })
+
+/** `?role=…`: upgrades of one role alone. */
+export const stepsQuery = object({ role: oneOf(roles) })

@@ -33,3 +33,6 @@ export const partSchema = object({
 })
 
 export type PartInput = InferType<typeof partSchema>
+
+/** `?role=…`: parts of one role alone. */
+export const libraryExportQuery = object({ role: oneOf(roles) })

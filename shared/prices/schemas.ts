@@ -83,3 +83,17 @@ export const exchangeRateSchema = object({
     .matches(/^\d{1,6}(\.\d{1,8})?$/, '${path} must be digits with a point')
     .required(),
 })
+
+/** The builder's word on records. */
+export const overridesSchema = object({
+  recordIds: array().of(wholeFrom(1).required()).required().min(1).max(20_000),
+  decision: oneOf(['keep', 'drop']).nullable().defined(),
+})
+
+/** The words of a query that is tried out. */
+export const poolSchema = object({ must: array().of(trimmed().required().max(60)).required().max(20) })
+
+export const applyRecipeSchema = object({ recipeId: text().required('choose a saved query') })
+
+/** The lead whose hit of a watch has been seen. */
+export const seenSchema = object({ leadId: text().required('choose a lead') })

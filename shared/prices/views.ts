@@ -8,13 +8,15 @@ import type { LastAsks } from '#core/pricing/street/lastAsks'
 import type { PlaceGap } from '#core/pricing/street/localAgainstOnline'
 import type { OwnFigureStanding } from '#core/pricing/street/ownFigure'
 import type { ReadChange } from '#core/pricing/street/readHistory'
+import type { Override } from '#core/pricing/street/streetPrice'
 import type { Trend } from '#core/pricing/trend/trend'
-import type { Condition, Manner } from '#core/reading/sales/soldRecord'
+import type { Condition, Manner, SoldRecord } from '#core/reading/sales/soldRecord'
 import type { DropReason } from '#core/reading/titles/dropReasons'
 import type { PartQuery } from '#core/reading/titles/queryForPart'
 import type { NewOrUsed } from '#core/supply/ways/newOrUsed'
 import type { Agreement, OpinionVerdict } from '#core/supply/ways/opinions'
 import type { Step } from '#core/supply/ways/worthBuying'
+import type { RecipeSettings } from './queries'
 
 /** What is known about one price, small enough for a row. */
 export interface PriceBrief {
@@ -211,4 +213,18 @@ export interface LookoutHit {
   readonly manner: Manner
   /** So far under the street that something is likely wrong with it. */
   readonly tooCheap: boolean
+}
+
+/** A saved query: settings that are used on other parts. */
+export interface RecipeView {
+  readonly id: string
+  readonly name: string
+  readonly settings: RecipeSettings
+}
+
+/** The records a changed query could count, for trying it out in the browser. */
+export interface RecordPool {
+  readonly records: readonly SoldRecord[]
+  readonly overrides: Readonly<Record<string, Override>>
+  readonly rates: readonly ExchangeRate[]
 }

@@ -101,3 +101,7 @@ export const rivalSchema = object({
 })
 
 export type RivalInput = InferType<typeof rivalSchema>
+
+export const rivalPageSchema = object({
+  source: text().required('paste the source of the page').max(5_000_000),
+})

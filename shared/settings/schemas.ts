@@ -24,3 +24,5 @@ export const moneySchema = object({
 export type MoneyInput = InferType<typeof moneySchema>
 
 export const homeSchema = object({ currency: currencyCode().required('choose a currency') })
+
+export const passphraseSchema = object({ passphrase: text().required('enter a passphrase').max(200) })

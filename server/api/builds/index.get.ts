@@ -1,6 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { buildStrips } from '#server/places/builds/readBuilds'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async () => buildStrips(await useDatabase(), today()))
+export default defineCall('GET /api/builds', async ({ db, today }) => buildStrips(db, today))

@@ -1,5 +1,4 @@
-import { accountRequest } from '#shared/calc/schemas'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { calcAccount } from '#server/calc/accountCalc'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => calcAccount(await bodyOf(event, accountRequest)))
+export default defineCall('POST /api/calc/account', ({ body }) => calcAccount(body))

@@ -1,6 +1,4 @@
-import { checkFitRequest } from '#shared/calc/schemas'
 import { calcCheckFit } from '#server/calc/checkFitCalc'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => calcCheckFit(await bodyOf(event, checkFitRequest), today()))
+export default defineCall('POST /api/calc/check-fit', async ({ body, today }) => calcCheckFit(body, today))

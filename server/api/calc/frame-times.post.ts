@@ -1,8 +1,7 @@
 import { frameTimes } from '#core/performance/frametimes/frameTimes'
-import { frameTimesRequest } from '#shared/calc/schemas'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => {
-  const { frameTimesMs, targetFps } = await bodyOf(event, frameTimesRequest, 64 * 1024 * 1024)
+export default defineCall('POST /api/calc/frame-times', async ({ body }) => {
+  const { frameTimesMs, targetFps } = body
   return frameTimes(frameTimesMs, targetFps)
 })

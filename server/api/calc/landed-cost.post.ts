@@ -1,5 +1,4 @@
-import { landedCostRequest } from '#shared/calc/schemas'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { calcLandedCost } from '#server/calc/landedCostCalc'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => calcLandedCost(await bodyOf(event, landedCostRequest)))
+export default defineCall('POST /api/calc/landed-cost', ({ body }) => calcLandedCost(body))

@@ -1,5 +1,4 @@
-import { lotRequest } from '#shared/calc/schemas'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
 import { calcLot } from '#server/calc/lotCalc'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => calcLot(await bodyOf(event, lotRequest)))
+export default defineCall('POST /api/calc/lot', ({ body }) => calcLot(body))

@@ -1,7 +1,4 @@
-import { planRequest } from '#shared/calc/schemas'
 import { calcPlan } from '#server/calc/planCalc'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { defineCall } from '#server/http/defineCall'
 
-const mostBytes = 16 * 1024 * 1024
-
-export default jsonRoute(async (event) => calcPlan(await bodyOf(event, planRequest, mostBytes)))
+export default defineCall('POST /api/calc/plan', ({ body }) => calcPlan(body))

@@ -1,5 +1,4 @@
-import { readListingRequest } from '#shared/calc/schemas'
 import { calcReadListing } from '#server/calc/readListingCalc'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => calcReadListing(await bodyOf(event, readListingRequest)))
+export default defineCall('POST /api/calc/read-listing', ({ body }) => calcReadListing(body))

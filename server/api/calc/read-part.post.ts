@@ -1,8 +1,7 @@
 import { readSpec } from '#core/reading/specs/readSpec'
-import { readPartRequest } from '#shared/calc/schemas'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => {
-  const { text, role } = await bodyOf(event, readPartRequest)
+export default defineCall('POST /api/calc/read-part', async ({ body }) => {
+  const { text, role } = body
   return readSpec(text, role ?? null)
 })

@@ -1,8 +1,7 @@
 import { readSales } from '#core/reading/sales/readSales'
-import { readSalesRequest } from '#shared/calc/schemas'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => {
-  const { text, ...context } = await bodyOf(event, readSalesRequest)
+export default defineCall('POST /api/calc/read-sales', async ({ body }) => {
+  const { text, ...context } = body
   return readSales(text, context as Parameters<typeof readSales>[1])
 })

@@ -1,7 +1,7 @@
-import { streetPriceRequest, type StreetPriceRequest } from '#shared/calc/schemas'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
+import type { StreetPriceRequest } from '#shared/calc/schemas'
 import { calcStreetPrice } from '#server/calc/streetPriceCalc'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) =>
-  calcStreetPrice((await bodyOf(event, streetPriceRequest, 64 * 1024 * 1024)) as StreetPriceRequest),
+export default defineCall('POST /api/calc/street-price', async ({ body }) =>
+  calcStreetPrice(body as StreetPriceRequest),
 )

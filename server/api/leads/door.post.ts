@@ -1,9 +1,6 @@
-import { doorNoteSchema } from '#shared/leads/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { answerFromDoor } from '#server/places/leads/door'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) =>
-  answerFromDoor(await useDatabase(), (await bodyOf(event, doorNoteSchema)).text, today()),
+export default defineCall('POST /api/leads/door', async ({ db, body, today }) =>
+  answerFromDoor(db, body.text, today),
 )

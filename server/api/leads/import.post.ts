@@ -1,16 +1,9 @@
-import { fileBytes } from '#server/http/bodyBytes'
 import { decodeText } from '#core/reading/tables/decodeText'
-import { useDatabase } from '#server/db/useDatabase'
-import { fileOf, importOptions } from '#server/http/importing'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { defineCall } from '#server/http/defineCall'
+import { importOptions } from '#server/http/importing'
 import { importLeads } from '#server/places/leads/importLeads'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const { defaults } = await importOptions(db, event)
-  return importLeads(db, decodeText(await fileOf(event)).text, {
-    currency: defaults.currency,
-    today: today(),
-  })
-}, fileBytes)
+export default defineCall('POST /api/leads/import', async ({ db, file, query, today }) => {
+  const { defaults } = await importOptions(db, query.options)
+  return importLeads(db, decodeText(file).text, { currency: defaults.currency, today })
+})

@@ -1,8 +1,6 @@
-import { leadSchema } from '#shared/leads/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { createLead } from '#server/places/leads/leads'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  id: await createLead(await useDatabase(), await bodyOf(event, leadSchema)),
+export default defineCall('POST /api/leads', async ({ db, body }) => ({
+  id: await createLead(db, body),
 }))

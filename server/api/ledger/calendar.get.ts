@@ -1,11 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { asFile } from '#server/http/asFile'
+import { defineCall } from '#server/http/defineCall'
 import { wholeCalendar } from '#server/places/ledger/calendar'
 
-export default jsonRoute(async (event) => {
-  const calendar = await wholeCalendar(await useDatabase(), today())
-  setHeader(event, 'content-type', 'text/calendar; charset=utf-8')
-  setHeader(event, 'content-disposition', 'attachment; filename="tarvin-dates.ics"')
-  return calendar
-})
+export default defineCall('GET /api/ledger/calendar', async ({ db, today, event }) =>
+  asFile(event, await wholeCalendar(db, today), 'text/calendar', 'tarvin-dates.ics'),
+)

@@ -1,6 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { allDates } from '#server/places/ledger/calendar'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async () => allDates(await useDatabase(), today()))
+export default defineCall('GET /api/ledger/dates', async ({ db, today }) => allDates(db, today))

@@ -1,6 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { flipsView } from '#server/places/ledger/readFlips'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async () => flipsView(await useDatabase(), today()))
+export default defineCall('GET /api/ledger/flips', async ({ db, today }) => flipsView(db, today))

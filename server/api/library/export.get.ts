@@ -1,14 +1,7 @@
-import { object } from 'yup'
-import { roles } from '#core/parts/part'
-import { oneOf } from '#shared/fields'
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { asFile } from '#server/http/asFile'
+import { defineCall } from '#server/http/defineCall'
 import { exportParts } from '#server/places/parts/parts'
 
-const schema = object({ role: oneOf(roles) })
-
-export default jsonRoute(async (event) => {
-  const file = await exportParts(await useDatabase(), schema.validateSync(getQuery(event)).role)
-  setHeader(event, 'content-disposition', 'attachment; filename="tarvin-parts.json"')
-  return file
-})
+export default defineCall('GET /api/library/export', async ({ db, query, event }) =>
+  asFile(event, JSON.stringify(await exportParts(db, query.role)), 'application/json', 'tarvin-parts.json'),
+)

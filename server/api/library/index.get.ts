@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
 import { libraryView } from '#server/context/readLibrary'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async () => libraryView(await useDatabase()))
+export default defineCall('GET /api/library', async ({ db }) => libraryView(db))

@@ -1,12 +1,8 @@
-import { partSchema } from '#shared/parts/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { refuseStale, refuseTaken } from '#server/http/stale'
 import { partOf, savePart } from '#server/places/parts/parts'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const part = await bodyOf(event, partSchema)
+export default defineCall('PUT /api/parts', async ({ db, body: part, event }) => {
   const saved = await partOf(db, part.id)
   refuseTaken(event, 'a part with that name', saved)
   refuseStale(event, 'the part', saved)

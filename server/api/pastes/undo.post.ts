@@ -1,10 +1,8 @@
-import { pasteUndoSchema } from '#shared/pastes/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { undoPaste } from '#server/places/pastes/keepPaste'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const { paste } = await bodyOf(event, pasteUndoSchema)
-  await undoPaste(await useDatabase(), paste)
+export default defineCall('POST /api/pastes/undo', async ({ db, body }) => {
+  const { paste } = body
+  await undoPaste(db, paste)
   return { undone: paste }
 })

@@ -1,11 +1,8 @@
-import { fileBytes } from '#server/http/bodyBytes'
 import { decodeText } from '#core/reading/tables/decodeText'
-import { useDatabase } from '#server/db/useDatabase'
-import { fileOf, importCurrency } from '#server/http/importing'
-import { writeRoute } from '#server/http/jsonRoute'
+import { importCurrency } from '#server/http/importing'
 import { importRivals } from '#server/places/rivals/importRivals'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  return importRivals(db, decodeText(await fileOf(event)).text, await importCurrency(db))
-}, fileBytes)
+export default defineCall('POST /api/rivals/import', async ({ db, file }) => {
+  return importRivals(db, decodeText(file).text, await importCurrency(db))
+})

@@ -1,6 +1,4 @@
-import { rivalSchema } from '#shared/rivals/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { createRival } from '#server/places/rivals/rivals'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => createRival(await useDatabase(), await bodyOf(event, rivalSchema)))
+export default defineCall('POST /api/rivals', async ({ db, body }) => createRival(db, body))

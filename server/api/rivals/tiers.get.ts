@@ -1,6 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { tiersView } from '#server/places/scales/readTiers'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async () => tiersView(await useDatabase(), today()))
+export default defineCall('GET /api/rivals/tiers', async ({ db, today }) => tiersView(db, today))

@@ -1,12 +1,9 @@
 import { readSettings } from '#server/context/settings'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { setAssumption } from '#server/places/settings/settings'
-import { assumptionSchema } from '#shared/settings/schemas'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const { key, value } = await bodyOf(event, assumptionSchema)
+export default defineCall('PUT /api/settings/assumptions', async ({ db, body }) => {
+  const { key, value } = body
   await setAssumption(db, key, value)
   return readSettings(db)
 })

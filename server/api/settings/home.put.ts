@@ -1,11 +1,8 @@
 import { readSettings } from '#server/context/settings'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { setHomeCurrency } from '#server/places/settings/settings'
-import { homeSchema } from '#shared/settings/schemas'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  await setHomeCurrency(db, (await bodyOf(event, homeSchema)).currency)
+export default defineCall('PUT /api/settings/home', async ({ db, body }) => {
+  await setHomeCurrency(db, body.currency)
   return readSettings(db)
 })

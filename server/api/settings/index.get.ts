@@ -1,5 +1,4 @@
 import { readSettings } from '#server/context/settings'
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async () => readSettings(await useDatabase()))
+export default defineCall('GET /api/settings', async ({ db }) => readSettings(db))

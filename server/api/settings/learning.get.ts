@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
 import { learningView } from '#server/places/settings/learning'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async () => learningView(await useDatabase()))
+export default defineCall('GET /api/settings/learning', async ({ db }) => learningView(db))

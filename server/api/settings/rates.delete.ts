@@ -1,9 +1,6 @@
-import { rateKeySchema } from '#shared/settings/rates'
-import { useDatabase } from '#server/db/useDatabase'
-import { today } from '#server/http/today'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { removeRate } from '#server/places/settings/rates'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) =>
-  removeRate(await useDatabase(), await bodyOf(event, rateKeySchema), today()),
+export default defineCall('DELETE /api/settings/rates', async ({ db, body, today }) =>
+  removeRate(db, body, today),
 )

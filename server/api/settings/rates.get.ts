@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
 import { readRates } from '#server/places/settings/rates'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async () => readRates(await useDatabase()))
+export default defineCall('GET /api/settings/rates', async ({ db }) => readRates(db))

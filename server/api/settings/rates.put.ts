@@ -1,9 +1,4 @@
-import { rateSchema } from '#shared/settings/rates'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { setRate } from '#server/places/settings/rates'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) =>
-  setRate(await useDatabase(), await bodyOf(event, rateSchema), today()),
-)
+export default defineCall('PUT /api/settings/rates', async ({ db, body, today }) => setRate(db, body, today))

@@ -1,6 +1,4 @@
-import { shelfSchema } from '#shared/shelf/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { addToShelf } from '#server/places/shelf/shelf'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => addToShelf(await useDatabase(), await bodyOf(event, shelfSchema)))
+export default defineCall('POST /api/shelf', async ({ db, body }) => addToShelf(db, body))

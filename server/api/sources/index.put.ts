@@ -1,12 +1,8 @@
-import { sourceSchema } from '#shared/sources/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { refuseStale, refuseTaken } from '#server/http/stale'
 import { saveSource, sourceOf } from '#server/places/sources/sources'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const source = await bodyOf(event, sourceSchema)
+export default defineCall('PUT /api/sources', async ({ db, body: source, event }) => {
   const saved = await sourceOf(db, source.id)
   refuseTaken(event, 'a source with that name', saved)
   refuseStale(event, 'the source', saved)

@@ -1,9 +1,6 @@
-import { workResultSchema } from '#shared/work/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { addWorkResult } from '#server/places/work/work'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) =>
-  addWorkResult(await useDatabase(), await bodyOf(event, workResultSchema), today()),
+export default defineCall('POST /api/work/results', async ({ db, body, today }) =>
+  addWorkResult(db, body, today),
 )

@@ -1,6 +1,4 @@
-import { workTaskSchema } from '#shared/work/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { addTask } from '#server/places/work/work'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => addTask(await useDatabase(), await bodyOf(event, workTaskSchema)))
+export default defineCall('POST /api/work/tasks', async ({ db, body }) => addTask(db, body))

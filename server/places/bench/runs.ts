@@ -13,7 +13,7 @@ import { parts } from '#server/db/schema/parts'
 import { workloads } from '#server/db/schema/work'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
-import type { ImportReport } from '../prices/importRecords'
+import type { ImportReport } from '#shared/files/importReport'
 import { factsOf, machineFrom, performanceChanged } from '#server/context/performance'
 
 const mostFrames = 5_000_000

@@ -7,7 +7,7 @@ import { leadSchema } from '#shared/leads/schemas'
 import type { Database } from '#server/db/client'
 import { leads } from '#server/db/schema/leads'
 import { newId } from '#server/db/ids'
-import type { ImportReport } from '../prices/importRecords'
+import type { ImportReport } from '#shared/files/importReport'
 import { insertLead } from './leads'
 
 /** Imports a CSV of leads in one transaction; lines that do not hold are reported, the others are added once. */

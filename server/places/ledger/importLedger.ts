@@ -4,7 +4,7 @@ import type { LineProblem } from '#core/reading/tables/columns'
 import { CoreError } from '#core/errors/coreError'
 import type { Database } from '#server/db/client'
 import { ledgerEntries } from '#server/db/schema/ledger'
-import type { ImportReport } from '../prices/importRecords'
+import type { ImportReport } from '#shared/files/importReport'
 import { findBuild } from '#server/context/findBuild'
 import { writeEntry } from './ledgerEntries'
 

@@ -13,6 +13,7 @@ import { recordOverrides, soldRecords } from '#server/db/schema/prices'
 import { imports, sources } from '#server/db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
+import type { PasteKept } from '#shared/pastes/views'
 import type { PasteInput, PasteMade, ShopPriceMade } from '#shared/pastes/schemas'
 import { insertLead } from '../leads/leads'
 import { insertChoice } from '../machine/choices'
@@ -21,15 +22,6 @@ import { sourceNamed } from '../sources/sourceNamed'
 import { usesOfSource } from '../sources/sources'
 import { saleKey } from './doubles'
 import { putIndexesBack, setIndexes } from './pastedIndexes'
-
-/** What came of a paste that was kept. */
-export interface PasteKept {
-  readonly paste: number
-  readonly added: number
-  readonly alreadyThere: number
-  readonly parts: readonly string[]
-  readonly leadIds: readonly string[]
-}
 
 /** Keeps what a paste was understood to be: source, sales, parts, hunts and a lead in one transaction, with one undo. */
 export async function keepPaste(db: Database, input: PasteInput, today: string): Promise<PasteKept> {

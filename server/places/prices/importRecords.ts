@@ -6,16 +6,9 @@ import {
   type SoldRecordDefaults,
   type SoldRecordField,
 } from '#core/files/import/soldRecordsFile'
+import type { ImportReport } from '#shared/files/importReport'
 import type { OpenDatabase } from '#server/db/client'
 import { marketChanged } from '#server/context/market'
-
-export interface ImportReport {
-  readonly added: number
-  readonly alreadyThere: number
-  readonly rejected: number
-  /** The first problems; all of them are counted in `rejected`. */
-  readonly problems: readonly LineProblem[]
-}
 
 export interface RecordsReport extends ImportReport {
   /** Its number, by which it is taken back and its records are asked for. */

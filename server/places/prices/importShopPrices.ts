@@ -4,7 +4,7 @@ import type { Database } from '#server/db/client'
 import { parts } from '#server/db/schema/parts'
 import { shopPrices } from '#server/db/schema/prices'
 import { sources } from '#server/db/schema/sources'
-import type { ImportReport } from './importRecords'
+import type { ImportReport } from '#shared/files/importReport'
 import { marketChanged } from '#server/context/market'
 
 /** Imports a CSV of shop prices in one transaction. */

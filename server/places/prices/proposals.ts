@@ -1,22 +1,15 @@
 import { desc, eq } from 'drizzle-orm'
-import { salesOf, type SalesOf } from '#core/pricing/proposals/salesOf'
+import { salesOf } from '#core/pricing/proposals/salesOf'
 import { TitleReader } from '#core/reading/titles/partsInTitle'
 import { toSoldRecord, useMarket } from '#server/context/market'
 import type { Database } from '#server/db/client'
 import { soldRecords } from '#server/db/schema/prices'
 import { imports } from '#server/db/schema/sources'
+import type { Proposals } from '#shared/prices/proposals'
 import { NotFoundError } from '#server/errors/notFoundError'
 
 /** As many of the newest titles are looked at: enough for what sells, quick enough to wait for. */
 const mostTitles = 2000
-
-export interface Proposals {
-  readonly titles: readonly string[]
-  readonly sales: readonly SalesOf[]
-  /** How many were looked at, of how many that came. */
-  readonly looked: number
-  readonly of: number
-}
 
 /** What the past sales of an import are of: parts that could be made of titles which belong to none. */
 export async function proposalsOf(

@@ -8,7 +8,7 @@ import { newId } from '#server/db/ids'
 import { parts } from '#server/db/schema/parts'
 import { rivals } from '#server/db/schema/rivals'
 import { rivalSchema } from '#shared/rivals/schemas'
-import type { ImportReport } from '../prices/importRecords'
+import type { ImportReport } from '#shared/files/importReport'
 
 /** Imports a CSV of rivals in one transaction; CPU and card are found by id or by name, what is not found is reported by line. */
 export async function importRivals(db: Database, text: string, currency: string): Promise<ImportReport> {

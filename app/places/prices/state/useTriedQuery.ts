@@ -4,7 +4,8 @@ import type { PartQuery } from '#core/reading/titles/queryForPart'
 import type { SoldRecord } from '#core/reading/sales/soldRecord'
 import type { PriceView } from '#shared/prices/views'
 import { request } from '~/utils/request'
-import type { ReadingWorker, RecordPool, TriedReading } from '~/workers/readingProtocol'
+import type { ReadingWorker, TriedReading } from '~/workers/readingProtocol'
+import type { RecordPool } from '#shared/prices/views'
 import ReadingWorkerFile from '~/workers/reading.worker?worker'
 
 /** What a changed query would do: who comes, who goes, and the marks it would give. */

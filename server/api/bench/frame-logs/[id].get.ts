@@ -1,9 +1,8 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
 import { frameLogBytes } from '#server/places/bench/runs'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => {
-  const bytes = await frameLogBytes(await useDatabase(), getRouterParam(event, 'id')!)
+export default defineCall('GET /api/bench/frame-logs/:id', async ({ db, params, event }) => {
+  const bytes = await frameLogBytes(db, params.id)
   setHeader(event, 'content-type', 'application/octet-stream')
   return bytes
 })

@@ -1,12 +1,7 @@
-import { fileBytes } from '#server/http/bodyBytes'
 import { decodeText } from '#core/reading/tables/decodeText'
-import { useDatabase } from '#server/db/useDatabase'
-import { fileOf } from '#server/http/importing'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { importRuns } from '#server/places/bench/runs'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(
-  async (event) => importRuns(await useDatabase(), decodeText(await fileOf(event)).text, today()),
-  fileBytes,
+export default defineCall('POST /api/bench/runs/import', async ({ db, file, today }) =>
+  importRuns(db, decodeText(file).text, today),
 )

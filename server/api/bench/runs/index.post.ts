@@ -1,9 +1,4 @@
-import { runSchema } from '#shared/bench/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { addRun } from '#server/places/bench/runs'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) =>
-  addRun(await useDatabase(), await bodyOf(event, runSchema), today()),
-)
+export default defineCall('POST /api/bench/runs', async ({ db, body, today }) => addRun(db, body, today))

@@ -1,11 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { asFile } from '#server/http/asFile'
+import { defineCall } from '#server/http/defineCall'
 import { buildCalendar } from '#server/places/ledger/calendar'
 
-export default jsonRoute(async (event) => {
-  const calendar = await buildCalendar(await useDatabase(), getRouterParam(event, 'id')!, today())
-  setHeader(event, 'content-type', 'text/calendar; charset=utf-8')
-  setHeader(event, 'content-disposition', 'attachment; filename="dates.ics"')
-  return calendar
-})
+export default defineCall('GET /api/builds/:id/calendar', async ({ db, params, today, event }) =>
+  asFile(event, await buildCalendar(db, params.id, today), 'text/calendar', 'dates.ics'),
+)

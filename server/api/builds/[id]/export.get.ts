@@ -1,33 +1,23 @@
-import { CoreError } from '#core/errors/coreError'
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { asFile } from '#server/http/asFile'
+import { defineCall } from '#server/http/defineCall'
 import { exportBuild } from '#server/places/builds/buildFile'
 import { buildView } from '#server/places/builds/buildView'
 import { buildMarkdown, linesCsv } from '#server/places/builds/shareBuild'
 
-/** `?as=json|csv|md`: the build as a file. */
-export default jsonRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  const { as } = getQuery(event)
-  const send = (type: string, ending: string) => {
-    setHeader(event, 'content-type', `${type}; charset=utf-8`)
-    setHeader(event, 'content-disposition', `attachment; filename="${id}.${ending}"`)
-  }
-  if (as === 'json') {
-    const file = await exportBuild(db, id)
-    send('application/json', 'tarvin.json')
-    return JSON.stringify(file, null, 2)
-  }
-  const view = await buildView(db, id, today())
-  if (as === 'csv') {
-    send('text/csv', 'csv')
-    return linesCsv(view)
-  }
-  if (as === 'md') {
-    send('text/markdown', 'md')
-    return buildMarkdown(view)
-  }
-  throw new CoreError('bad-format', 'say ?as=json, ?as=csv or ?as=md', 'as')
-})
+/** The build as a file. */
+export default defineCall(
+  'GET /api/builds/:id/export',
+  async ({ db, params: { id }, query, today, event }) => {
+    if (query.as === 'json')
+      return asFile(
+        event,
+        JSON.stringify(await exportBuild(db, id), null, 2),
+        'application/json',
+        `${id}.tarvin.json`,
+      )
+    const view = await buildView(db, id, today)
+    return query.as === 'csv'
+      ? asFile(event, linesCsv(view), 'text/csv', `${id}.csv`)
+      : asFile(event, buildMarkdown(view), 'text/markdown', `${id}.md`)
+  },
+)

@@ -1,8 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { buildRoute } from '#server/http/jsonRoute'
 import { setBuildDeleted } from '#server/places/builds/builds'
+import { defineRemoval } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  await setBuildDeleted(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())
-  return { done: true }
-})
+export default defineRemoval('/api/builds', setBuildDeleted)

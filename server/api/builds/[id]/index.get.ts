@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  buildView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id', async ({ db, params, today }) =>
+  buildView(db, params.id, today),
 )

@@ -1,8 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { setBuildDeleted } from '#server/places/builds/builds'
+import { definePutBack } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await setBuildDeleted(await useDatabase(), getRouterParam(event, 'id')!, null)
-  return { done: true }
-})
+export default definePutBack('/api/builds', setBuildDeleted)

@@ -1,20 +1,7 @@
-import { object, mixed } from 'yup'
-import { currencyCode, text } from '#shared/fields'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { defineCall } from '#server/http/defineCall'
 import { openEdition, readEditionFile } from '#server/places/builds/editions'
 
-const schema = object({
-  edition: mixed().required('no edition received'),
-  currency: currencyCode().required('choose a currency'),
-  region: text().max(80).default(''),
+export default defineCall('POST /api/builds/editions/import', async ({ db, body, today }) => {
+  const { edition, ...where } = body
+  return openEdition(db, readEditionFile(edition), where, today)
 })
-
-export default writeRoute(
-  async (event) => {
-    const { edition, ...where } = await bodyOf(event, schema)
-    return openEdition(await useDatabase(), readEditionFile(edition), where, today())
-  },
-  16 * 1024 * 1024,
-)

@@ -1,10 +1,7 @@
-import { agreeSchema } from '#shared/leads/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { agree } from '#server/places/leads/leadSteps'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await agree(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, agreeSchema), today())
-  return { done: true }
+export default defineCall('POST /api/leads/:id/agree', async ({ db, params, body, today }) => {
+  await agree(db, params.id, body, today)
+  return { done: true as const }
 })

@@ -1,10 +1,7 @@
-import { leadDaySchema } from '#shared/leads/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { gone } from '#server/places/leads/leadSteps'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await gone(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, leadDaySchema), today())
-  return { done: true }
+export default defineCall('POST /api/leads/:id/gone', async ({ db, params, body, today }) => {
+  await gone(db, params.id, body, today)
+  return { done: true as const }
 })

@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
 import { leadInput } from '#server/places/leads/leads'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => leadInput(await useDatabase(), getRouterParam(event, 'id')!))
+export default defineCall('GET /api/leads/:id', async ({ db, params }) => leadInput(db, params.id))

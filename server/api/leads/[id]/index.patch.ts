@@ -1,16 +1,7 @@
-import { leadPatchSchema } from '#shared/leads/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { patchLead } from '#server/places/leads/patchLead'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await patchLead(
-    await useDatabase(),
-    getRouterParam(event, 'id')!,
-    await bodyOf(event, leadPatchSchema),
-    today(),
-    new Date().toISOString(),
-  )
-  return { done: true }
+export default defineCall('PATCH /api/leads/:id', async ({ db, params, body, today, now }) => {
+  await patchLead(db, params.id, body, today, now)
+  return { done: true as const }
 })

@@ -1,15 +1,10 @@
-import { leadSchema } from '#shared/leads/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { refuseStale } from '#server/http/stale'
-import { today } from '#server/http/today'
 import { leadInput, updateLead } from '#server/places/leads/leads'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  const lead = await bodyOf(event, leadSchema)
-  refuseStale(event, 'the lead', await leadInput(db, id))
-  await updateLead(db, id, lead, today())
-  return { id }
+export default defineCall('PUT /api/leads/:id', async ({ db, params, body, today, event }) => {
+  const lead = body
+  refuseStale(event, 'the lead', await leadInput(db, params.id))
+  await updateLead(db, params.id, lead, today)
+  return { id: params.id }
 })

@@ -1,10 +1,7 @@
-import { passSchema } from '#shared/leads/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { pass } from '#server/places/leads/leadSteps'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await pass(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, passSchema), today())
-  return { done: true }
+export default defineCall('POST /api/leads/:id/pass', async ({ db, params, body, today }) => {
+  await pass(db, params.id, body, today)
+  return { done: true as const }
 })

@@ -1,8 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { setPhotoDeleted } from '#server/places/leads/photos'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await setPhotoDeleted(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())
-  return { done: true }
+export default defineCall('DELETE /api/leads/photos/:id', async ({ db, params, now }) => {
+  await setPhotoDeleted(db, params.id, now)
+  return { done: true as const }
 })

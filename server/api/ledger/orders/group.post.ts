@@ -1,10 +1,7 @@
-import { orderGroupSchema } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { groupOrder } from '#server/places/ledger/groupOrder'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await groupOrder(await useDatabase(), await bodyOf(event, orderGroupSchema), today())
-  return { done: true }
+export default defineCall('POST /api/ledger/orders/group', async ({ db, body, today }) => {
+  await groupOrder(db, body, today)
+  return { done: true as const }
 })

@@ -1,9 +1,6 @@
-import { orderPaymentSchema } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { payOrder } from '#server/places/ledger/payOrder'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  builds: await payOrder(await useDatabase(), await bodyOf(event, orderPaymentSchema), today()),
+export default defineCall('POST /api/ledger/orders/pay', async ({ db, body, today }) => ({
+  builds: await payOrder(db, body, today),
 }))

@@ -1,14 +1,6 @@
-import { rebateStepSchema } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { stepRebate } from '#server/places/ledger/rebateSteps'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  buildId: await stepRebate(
-    await useDatabase(),
-    getRouterParam(event, 'id')!,
-    await bodyOf(event, rebateStepSchema),
-    today(),
-  ),
+export default defineCall('PATCH /api/ledger/rebates/:id', async ({ db, params, body, today }) => ({
+  buildId: await stepRebate(db, params.id, body, today),
 }))

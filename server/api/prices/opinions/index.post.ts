@@ -1,9 +1,6 @@
-import { opinionSchema } from '#shared/prices/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { noteOpinion } from '#server/places/prices/notes'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  id: await noteOpinion(await useDatabase(), await bodyOf(event, opinionSchema), today()),
+export default defineCall('POST /api/prices/opinions', async ({ db, body, today }) => ({
+  id: await noteOpinion(db, body, today),
 }))

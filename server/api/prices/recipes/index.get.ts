@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
 import { recipes } from '#server/places/prices/notes'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async () => recipes(await useDatabase()))
+export default defineCall('GET /api/prices/recipes', async ({ db }) => recipes(db))

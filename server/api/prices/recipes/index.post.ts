@@ -1,8 +1,6 @@
-import { recipeSchema } from '#shared/prices/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { keepRecipe } from '#server/places/prices/notes'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  id: await keepRecipe(await useDatabase(), await bodyOf(event, recipeSchema)),
+export default defineCall('POST /api/prices/recipes', async ({ db, body }) => ({
+  id: await keepRecipe(db, body),
 }))

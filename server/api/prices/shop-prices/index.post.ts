@@ -1,9 +1,6 @@
-import { shopPriceSchema } from '#shared/prices/shopPrice'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { noteShopPrice } from '#server/places/prices/noteShopPrice'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) =>
-  noteShopPrice(await useDatabase(), await bodyOf(event, shopPriceSchema), today()),
+export default defineCall('POST /api/prices/shop-prices', async ({ db, body, today }) =>
+  noteShopPrice(db, body, today),
 )

@@ -1,8 +1,6 @@
-import { waitNoteSchema } from '#shared/prices/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { noteToWaitFor } from '#server/places/prices/notes'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  id: await noteToWaitFor(await useDatabase(), await bodyOf(event, waitNoteSchema)),
+export default defineCall('POST /api/prices/wait-notes', async ({ db, body }) => ({
+  id: await noteToWaitFor(db, body),
 }))

@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
 import { rivalOf } from '#server/places/rivals/rivals'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => rivalOf(await useDatabase(), getRouterParam(event, 'id')!))
+export default defineCall('GET /api/rivals/:id', async ({ db, params }) => rivalOf(db, params.id))

@@ -1,13 +1,9 @@
-import { rivalSchema } from '#shared/rivals/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { refuseStale } from '#server/http/stale'
 import { changeRival, rivalOf } from '#server/places/rivals/rivals'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  const rival = await bodyOf(event, rivalSchema)
-  refuseStale(event, 'the rival', await rivalOf(db, id))
-  return changeRival(db, id, rival)
+export default defineCall('PUT /api/rivals/:id', async ({ db, params, body, event }) => {
+  const rival = body
+  refuseStale(event, 'the rival', await rivalOf(db, params.id))
+  return changeRival(db, params.id, rival)
 })

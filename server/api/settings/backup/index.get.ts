@@ -1,15 +1,9 @@
 import { makeBackup } from '#server/db/backup'
 import { useOpenDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { asFile } from '#server/http/asFile'
+import { defineCall } from '#server/http/defineCall'
 
 /** Everything as one zip. */
-export default jsonRoute(async (event) => {
-  const database = await useOpenDatabase()
-  const zip = await makeBackup(database, today())
-  setResponseHeaders(event, {
-    'content-type': 'application/zip',
-    'content-disposition': `attachment; filename="tarvin-${today()}.zip"`,
-  })
-  return zip
-})
+export default defineCall('GET /api/settings/backup', async ({ today, event }) =>
+  asFile(event, await makeBackup(await useOpenDatabase(), today), 'application/zip', `tarvin-${today}.zip`),
+)

@@ -1,6 +1,8 @@
 import { readBackup } from '#server/db/backup'
-import { fileOf } from '#server/http/importing'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { defineCall } from '#server/http/defineCall'
 
 /** What a backup holds; nothing is changed. */
-export default jsonRoute(async (event) => (await readBackup(await fileOf(event))).preview)
+export default defineCall(
+  'POST /api/settings/backup/preview',
+  async ({ file }) => (await readBackup(file)).preview,
+)

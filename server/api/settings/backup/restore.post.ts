@@ -2,15 +2,13 @@ import { marketReplaced } from '#server/context/market'
 import { readBackup, restoreInto } from '#server/db/backup'
 import { refuseUnknownMigration } from '#server/db/guard'
 import { committedMigrations, useOpenDatabase } from '#server/db/useDatabase'
-import { fileBytes } from '#server/http/bodyBytes'
-import { fileOf } from '#server/http/importing'
-import { writeRoute } from '#server/http/jsonRoute'
 import { doorChanged } from '#server/http/signIn'
+import { defineCall } from '#server/http/defineCall'
 
 /** Puts a backup in the place of what is there; that is kept beside it. Nobody writes meanwhile. */
-export default writeRoute(async (event) => {
+export default defineCall('POST /api/settings/backup/restore', async ({ file }) => {
   const database = await useOpenDatabase()
-  const backup = await readBackup(await fileOf(event))
+  const backup = await readBackup(file)
   const migrations = await committedMigrations()
   refuseUnknownMigration(
     backup.preview.migration,
@@ -20,4 +18,4 @@ export default writeRoute(async (event) => {
   marketReplaced(database.db)
   doorChanged()
   return backup.preview
-}, fileBytes)
+})

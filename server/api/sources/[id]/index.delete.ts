@@ -1,8 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { removeSource } from '#server/places/sources/sources'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await removeSource(await useDatabase(), getRouterParam(event, 'id')!)
-  return { ok: true }
+export default defineCall('DELETE /api/sources/:id', async ({ db, params }) => {
+  await removeSource(db, params.id)
+  return { done: true as const }
 })

@@ -1,13 +1,9 @@
-import { useDatabase } from '#server/db/useDatabase'
 import { NotFoundError } from '#server/errors/notFoundError'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { tellTag } from '#server/http/stale'
 import { sourceOf } from '#server/places/sources/sources'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => {
-  const id = getRouterParam(event, 'id')!
-  const source = await sourceOf(await useDatabase(), id)
-  if (!source) throw new NotFoundError(`there is no source "${id}"`)
-  tellTag(event, source)
+export default defineCall('GET /api/sources/:id', async ({ db, params }) => {
+  const source = await sourceOf(db, params.id)
+  if (!source) throw new NotFoundError(`there is no source "${params.id}"`)
   return source
 })

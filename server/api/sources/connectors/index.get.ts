@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
 import { connectorViews } from '#server/places/sources/connectors/connectors'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async () => connectorViews(await useDatabase()))
+export default defineCall('GET /api/sources/connectors', async ({ db }) => connectorViews(db))

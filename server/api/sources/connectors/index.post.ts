@@ -1,8 +1,6 @@
-import { connectorSchema } from '#shared/sources/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { createConnector } from '#server/places/sources/connectors/connectors'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  id: await createConnector(await useDatabase(), await bodyOf(event, connectorSchema), new Date()),
+export default defineCall('POST /api/sources/connectors', async ({ db, body }) => ({
+  id: await createConnector(db, body, new Date()),
 }))

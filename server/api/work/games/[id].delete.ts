@@ -1,8 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { removeGame } from '#server/places/work/games'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await removeGame(await useDatabase(), getRouterParam(event, 'id')!)
-  return { ok: true }
+export default defineCall('DELETE /api/work/games/:id', async ({ db, params }) => {
+  await removeGame(db, params.id)
+  return { done: true as const }
 })

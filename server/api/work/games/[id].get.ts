@@ -1,13 +1,9 @@
-import { useDatabase } from '#server/db/useDatabase'
 import { NotFoundError } from '#server/errors/notFoundError'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { tellTag } from '#server/http/stale'
 import { gameOf } from '#server/places/work/games'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => {
-  const id = getRouterParam(event, 'id')!
-  const game = await gameOf(await useDatabase(), id)
-  if (!game) throw new NotFoundError(`there is no game "${id}"`)
-  tellTag(event, game)
+export default defineCall('GET /api/work/games/:id', async ({ db, params }) => {
+  const game = await gameOf(db, params.id)
+  if (!game) throw new NotFoundError(`there is no game "${params.id}"`)
   return game
 })

@@ -1,14 +1,7 @@
-import { runPatchSchema } from '#shared/bench/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { patchRun } from '#server/places/bench/runs'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await patchRun(
-    await useDatabase(),
-    getRouterParam(event, 'id')!,
-    await bodyOf(event, runPatchSchema),
-    new Date().toISOString(),
-  )
-  return { ok: true }
+export default defineCall('PATCH /api/bench/runs/:id', async ({ db, params, body, now }) => {
+  await patchRun(db, params.id, body, now)
+  return { done: true as const }
 })

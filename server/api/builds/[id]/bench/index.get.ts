@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { benchView } from '#server/places/bench/readBench'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  benchView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/bench', async ({ db, params, today }) =>
+  benchView(db, params.id, today),
 )

@@ -1,6 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { capView } from '#server/places/brief/readCap'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) => capView(await useDatabase(), getRouterParam(event, 'id')!, today()))
+export default defineCall('GET /api/builds/:id/brief/cap', async ({ db, params, today }) =>
+  capView(db, params.id, today),
+)

@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
 import { briefOf } from '#server/places/brief/brief'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => briefOf(await useDatabase(), getRouterParam(event, 'id')!))
+export default defineCall('GET /api/builds/:id/brief', async ({ db, params }) => briefOf(db, params.id))

@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { editionsView } from '#server/places/builds/editions'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  editionsView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/editions', async ({ db, params, today }) =>
+  editionsView(db, params.id, today),
 )

@@ -1,13 +1,8 @@
-import { editionSchema } from '#shared/builds/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { editionsView, freezeEdition } from '#server/places/builds/editions'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  const { name, asOf } = await bodyOf(event, editionSchema)
-  await freezeEdition(db, id, name, today(), asOf)
-  return editionsView(db, id, today())
+export default defineCall('POST /api/builds/:id/editions', async ({ db, params, body, today }) => {
+  const { name, asOf } = body
+  await freezeEdition(db, params.id, name, today, asOf)
+  return editionsView(db, params.id, today)
 })

@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { leadViews } from '#server/places/leads/readLeads'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  leadViews(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/leads', async ({ db, params, today }) =>
+  leadViews(db, params.id, today),
 )

@@ -1,11 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { asFile } from '#server/http/asFile'
+import { defineCall } from '#server/http/defineCall'
 import { ledgerCsv } from '#server/places/ledger/ledgerView'
 
-export default jsonRoute(async (event) => {
-  const csv = await ledgerCsv(await useDatabase(), getRouterParam(event, 'id')!, today())
-  setHeader(event, 'content-type', 'text/csv; charset=utf-8')
-  setHeader(event, 'content-disposition', 'attachment; filename="ledger.csv"')
-  return csv
-})
+export default defineCall('GET /api/builds/:id/ledger/csv', async ({ db, params, today, event }) =>
+  asFile(event, await ledgerCsv(db, params.id, today), 'text/csv', 'ledger.csv'),
+)

@@ -1,18 +1,7 @@
-import { fileBytes } from '#server/http/bodyBytes'
 import { decodeText } from '#core/reading/tables/decodeText'
-import { useDatabase } from '#server/db/useDatabase'
-import { fileOf } from '#server/http/importing'
-import { buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { importLedger } from '#server/places/ledger/importLedger'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(
-  async (event) =>
-    importLedger(
-      await useDatabase(),
-      getRouterParam(event, 'id')!,
-      decodeText(await fileOf(event)).text,
-      today(),
-    ),
-  fileBytes,
+export default defineCall('POST /api/builds/:id/ledger/import', async ({ db, params, file, today }) =>
+  importLedger(db, params.id, decodeText(file).text, today),
 )

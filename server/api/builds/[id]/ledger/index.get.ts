@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { ledgerView } from '#server/places/ledger/ledgerView'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  ledgerView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/ledger', async ({ db, params, today }) =>
+  ledgerView(db, params.id, today),
 )

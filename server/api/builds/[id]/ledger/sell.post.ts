@@ -1,13 +1,8 @@
-import { machineSaleSchema } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 import { sellMachine } from '#server/places/ledger/machineSteps'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  await sellMachine(db, id, await bodyOf(event, machineSaleSchema), today())
-  return buildView(db, id, today())
+export default defineCall('POST /api/builds/:id/ledger/sell', async ({ db, params, body, today }) => {
+  await sellMachine(db, params.id, body, today)
+  return buildView(db, params.id, today)
 })

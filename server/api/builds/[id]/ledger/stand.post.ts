@@ -1,13 +1,8 @@
-import { daySchema } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 import { stand } from '#server/places/ledger/machineSteps'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  await stand(db, id, await bodyOf(event, daySchema), today())
-  return buildView(db, id, today())
+export default defineCall('POST /api/builds/:id/ledger/stand', async ({ db, params, body, today }) => {
+  await stand(db, params.id, body, today)
+  return buildView(db, params.id, today)
 })

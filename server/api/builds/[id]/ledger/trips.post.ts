@@ -1,8 +1,6 @@
-import { tripSchema } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { createTrip } from '#server/places/ledger/trips'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => ({
-  id: await createTrip(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, tripSchema)),
+export default defineCall('POST /api/builds/:id/ledger/trips', async ({ db, params, body }) => ({
+  id: await createTrip(db, params.id, body),
 }))

@@ -1,14 +1,6 @@
-import { upgradeSchema } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { beginUpgrade } from '#server/places/ledger/machineSteps'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => ({
-  id: await beginUpgrade(
-    await useDatabase(),
-    getRouterParam(event, 'id')!,
-    await bodyOf(event, upgradeSchema),
-    today(),
-  ),
+export default defineCall('POST /api/builds/:id/ledger/upgrade', async ({ db, params, body, today }) => ({
+  id: await beginUpgrade(db, params.id, body, today),
 }))

@@ -1,11 +1,8 @@
-import { assembledSchema } from '#shared/machine/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
 import { setAssembled } from '#server/places/machine/assembled'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
+export default defineCall('POST /api/builds/:id/machine/assembled', async ({ db, params, body }) => {
   return {
-    assembled: await setAssembled(db, getRouterParam(event, 'id')!, await bodyOf(event, assembledSchema)),
+    assembled: await setAssembled(db, params.id, body),
   }
 })

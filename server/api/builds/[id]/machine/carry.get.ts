@@ -1,11 +1,6 @@
-import { carrySchema } from '#shared/machine/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
+import { defineCall } from '#server/http/defineCall'
 import { carryView } from '#server/places/machine/readCarry'
 
-export default pageRoute(async (event) => {
-  const { months, ...query } = getQuery(event)
-  const move = carrySchema.validateSync({ ...query, months: Number(months) })
-  return carryView(await useDatabase(), getRouterParam(event, 'id')!, move, today())
-})
+export default defineCall('GET /api/builds/:id/machine/carry', async ({ db, params, query, today }) =>
+  carryView(db, params.id, query, today),
+)

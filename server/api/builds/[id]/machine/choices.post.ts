@@ -1,13 +1,8 @@
-import { choiceSchema } from '#shared/machine/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { addChoice } from '#server/places/machine/choices'
 import { buildView } from '#server/places/builds/buildView'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  await addChoice(db, id, await bodyOf(event, choiceSchema), today())
-  return buildView(db, id, today())
+export default defineCall('POST /api/builds/:id/machine/choices', async ({ db, params, body, today }) => {
+  await addChoice(db, params.id, body, today)
+  return buildView(db, params.id, today)
 })

@@ -1,13 +1,8 @@
-import { fixSchema } from '#shared/machine/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 import { takeWay } from '#server/places/machine/fix'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const build = getRouterParam(event, 'id')!
-  await takeWay(db, build, await bodyOf(event, fixSchema), today())
-  return buildView(db, build, today())
+export default defineCall('POST /api/builds/:id/machine/fix', async ({ db, params, body, today }) => {
+  await takeWay(db, params.id, body, today)
+  return buildView(db, params.id, today)
 })

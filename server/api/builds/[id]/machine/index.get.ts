@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { machineView } from '#server/places/machine/readMachine'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  machineView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/machine', async ({ db, params, today }) =>
+  machineView(db, params.id, today),
 )

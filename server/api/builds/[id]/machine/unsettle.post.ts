@@ -1,13 +1,8 @@
-import { settledSchema } from '#shared/machine/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 import { unsettle } from '#server/places/machine/fix'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const build = getRouterParam(event, 'id')!
-  await unsettle(db, build, (await bodyOf(event, settledSchema)).key)
-  return buildView(db, build, today())
+export default defineCall('POST /api/builds/:id/machine/unsettle', async ({ db, params, body, today }) => {
+  await unsettle(db, params.id, body.key)
+  return buildView(db, params.id, today)
 })

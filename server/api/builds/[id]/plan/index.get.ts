@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { planQuestion } from '#server/places/plan/planQuestion'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  planQuestion(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/plan', async ({ db, params, today }) =>
+  planQuestion(db, params.id, today),
 )

@@ -1,10 +1,7 @@
-import { planSchema } from '#shared/plan/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { planOnReceipt } from '#server/places/plan/takePlan'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const { ways, sold } = await bodyOf(event, planSchema)
-  return planOnReceipt(await useDatabase(), getRouterParam(event, 'id')!, ways, sold, today())
+export default defineCall('POST /api/builds/:id/plan/price', async ({ db, params, body, today }) => {
+  const { ways, sold } = body
+  return planOnReceipt(db, params.id, ways, sold, today)
 })

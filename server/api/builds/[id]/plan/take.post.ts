@@ -1,9 +1,6 @@
-import { takePlanSchema } from '#shared/plan/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { takePlan } from '#server/places/plan/takePlan'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) =>
-  takePlan(await useDatabase(), getRouterParam(event, 'id')!, await bodyOf(event, takePlanSchema), today()),
+export default defineCall('POST /api/builds/:id/plan/take', async ({ db, params, body, today }) =>
+  takePlan(db, params.id, body, today),
 )

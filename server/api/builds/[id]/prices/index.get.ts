@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { priceBriefs } from '#server/places/prices/readPrices'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  priceBriefs(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/prices', async ({ db, params, today }) =>
+  priceBriefs(db, params.id, today),
 )

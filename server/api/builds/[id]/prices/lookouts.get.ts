@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { lookoutHits } from '#server/places/prices/lookouts'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  lookoutHits(await useDatabase(), today(), getRouterParam(event, 'id')!),
+export default defineCall('GET /api/builds/:id/prices/lookouts', async ({ db, params, today }) =>
+  lookoutHits(db, today, params.id),
 )

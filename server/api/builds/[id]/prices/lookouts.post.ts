@@ -1,14 +1,6 @@
-import { lookoutSchema } from '#shared/prices/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { setLookout } from '#server/places/prices/lookouts'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => ({
-  id: await setLookout(
-    await useDatabase(),
-    getRouterParam(event, 'id')!,
-    await bodyOf(event, lookoutSchema),
-    today(),
-  ),
+export default defineCall('POST /api/builds/:id/prices/lookouts', async ({ db, params, body, today }) => ({
+  id: await setLookout(db, params.id, body, today),
 }))

@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { newOrUsedSheet } from '#server/places/prices/readNewOrUsed'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  newOrUsedSheet(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/prices/new-or-used', async ({ db, params, today }) =>
+  newOrUsedSheet(db, params.id, today),
 )

@@ -1,17 +1,11 @@
-import { object } from 'yup'
-import { oneOf, text } from '#shared/fields'
-import { useDatabase } from '#server/db/useDatabase'
 import { streamProgress } from '#server/http/importing'
-import { bodyOf, jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { findMatch, matchContext } from '#server/places/scales/match'
-
-const schema = object({ goal: oneOf(['match', 'spend']).required(), rivalId: text().required() })
+import { defineCall } from '#server/http/defineCall'
 
 /** Answers JSON lines: the share searched now and then, at last the machine found. Going away ends the search. */
-export default jsonRoute(async (event) => {
-  const wanted = await bodyOf(event, schema)
-  const context = await matchContext(await useDatabase(), getRouterParam(event, 'id')!, wanted, today())
+export default defineCall('POST /api/builds/:id/scales/match', async ({ db, params, body, today, event }) => {
+  const wanted = body
+  const context = await matchContext(db, params.id, wanted, today)
   return streamProgress(event, (onProgress) =>
     findMatch(
       context,

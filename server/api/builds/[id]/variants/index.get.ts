@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { variantsView } from '#server/places/builds/variants'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  variantsView(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/variants', async ({ db, params, today }) =>
+  variantsView(db, params.id, today),
 )

@@ -1,14 +1,6 @@
-import { variantSchema } from '#shared/builds/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { createVariant } from '#server/places/builds/variants'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => ({
-  id: await createVariant(
-    await useDatabase(),
-    getRouterParam(event, 'id')!,
-    (await bodyOf(event, variantSchema)).name,
-    today(),
-  ),
+export default defineCall('POST /api/builds/:id/variants', async ({ db, params, body, today }) => ({
+  id: await createVariant(db, params.id, body.name, today),
 }))

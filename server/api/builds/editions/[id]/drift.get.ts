@@ -1,8 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { defineCall } from '#server/http/defineCall'
 import { driftBetween } from '#server/places/builds/editions'
 
-/** `?to=ID`: what has changed from this edition to another. */
-export default jsonRoute(async (event) =>
-  driftBetween(await useDatabase(), getRouterParam(event, 'id')!, String(getQuery(event).to ?? '')),
+/** What has changed from this edition to another. */
+export default defineCall('GET /api/builds/editions/:id/drift', async ({ db, params, query }) =>
+  driftBetween(db, params.id, query.to),
 )

@@ -1,9 +1,7 @@
-import { CoreError } from '#core/errors/coreError'
 import { editionCsv, editionHtml, editionJson, editionMarkdown } from '#core/files/editions/editionText'
 import { adviceSheet } from '#core/files/advice/adviceSheet'
-import { editionReaders, type EditionReader } from '#core/files/editions/readers'
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
+import { asFile } from '#server/http/asFile'
+import { defineCall } from '#server/http/defineCall'
 import { editionOf } from '#server/places/builds/editions'
 
 const forms = {
@@ -14,22 +12,14 @@ const forms = {
   txt: { type: 'text/plain', text: adviceSheet },
 } as const
 
-/** `?as=html|md|csv|json&for=buyer|repeater|adviser`: the edition as a file, for a reader; an adviser reads all of it.
- * `?as=txt` is the sheet that an adviser fills in and sends back. */
-export default jsonRoute(async (event) => {
-  const id = getRouterParam(event, 'id')!
-  const query = getQuery(event)
-  const [as, reader] = [String(query.as ?? 'json'), String(query.for ?? 'adviser')]
-  const form = forms[as as keyof typeof forms]
-  if (!form) throw new CoreError('bad-format', 'say ?as=html, ?as=md, ?as=csv, ?as=json or ?as=txt', 'as')
-  if (!(editionReaders as readonly string[]).includes(reader))
-    throw new CoreError('bad-reader', 'say ?for=buyer, ?for=repeater or ?for=adviser', 'for')
-  const text = form.text(await editionOf(await useDatabase(), id), reader as EditionReader)
-  setHeader(event, 'content-type', `${form.type}; charset=utf-8`)
-  setHeader(
+/** The edition as a file, for a reader; an adviser reads all of it, and fills in the sheet that `txt` is. */
+export default defineCall('GET /api/builds/editions/:id', async ({ db, params: { id }, query, event }) => {
+  const { as, for: reader } = query
+  const { type, text } = forms[as]
+  return asFile(
     event,
-    'content-disposition',
-    `attachment; filename="${id}-${reader}.${as === 'json' ? 'edition.json' : as}"`,
+    text(await editionOf(db, id), reader),
+    type,
+    `${id}-${reader}.${as === 'json' ? 'edition.json' : as}`,
   )
-  return text
 })

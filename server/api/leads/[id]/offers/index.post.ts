@@ -1,14 +1,6 @@
-import { offerSchema } from '#shared/leads/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { noteOffer } from '#server/places/leads/haggle'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  id: await noteOffer(
-    await useDatabase(),
-    getRouterParam(event, 'id')!,
-    await bodyOf(event, offerSchema),
-    today(),
-  ),
+export default defineCall('POST /api/leads/:id/offers', async ({ db, params, body, today }) => ({
+  id: await noteOffer(db, params.id, body, today),
 }))

@@ -1,19 +1,6 @@
-import { fileBytes } from '#server/http/bodyBytes'
-import { useDatabase } from '#server/db/useDatabase'
-import { fileOf } from '#server/http/importing'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { addPhoto } from '#server/places/leads/photos'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(
-  async (event) => ({
-    id: await addPhoto(
-      await useDatabase(),
-      getRouterParam(event, 'id')!,
-      await fileOf(event),
-      getQuery(event).arrival === '1',
-      today(),
-    ),
-  }),
-  fileBytes,
-)
+export default defineCall('POST /api/leads/:id/photos', async ({ db, params, file, today, query }) => ({
+  id: await addPhoto(db, params.id, file, query.arrival === '1', today),
+}))

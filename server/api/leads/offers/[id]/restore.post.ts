@@ -1,9 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { setOfferDeleted } from '#server/places/leads/haggle'
+import { definePutBack } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const id = getRouterParam(event, 'id')!
-  await setOfferDeleted(await useDatabase(), id, null)
-  return { id }
-})
+export default definePutBack('/api/leads/offers', setOfferDeleted)

@@ -1,11 +1,9 @@
 import { CoreError } from '#core/errors/coreError'
 import { undo } from '#server/db/action'
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const id = Number(getRouterParam(event, 'id'))
+export default defineCall('POST /api/ledger/actions/:id/undo', async ({ db, params, today }) => {
+  const id = Number(params.id)
   if (!Number.isSafeInteger(id)) throw new CoreError('bad-id', 'actions are addressed by number', 'id')
-  return { build: await undo(await useDatabase(), id, today()) }
+  return { build: await undo(db, id, today) }
 })

@@ -1,32 +1,36 @@
-import { itemSteps } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
+import type { Database } from '#server/db/client'
 import { NotFoundError } from '#server/errors/notFoundError'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
+import { defineCall } from '#server/http/defineCall'
+import { jsonRoute } from '#server/http/jsonRoute'
 import * as steps from '#server/places/ledger/itemSteps'
 
-/** One step of a thing's life, named in the path. */
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
+const at = '/api/ledger/items/:id'
+const routes = {
+  arrive: defineCall(`POST ${at}/arrive`, async (asked) => told(steps.arrive, asked)),
+  cancel: defineCall(`POST ${at}/cancel`, async (asked) => told(steps.cancel, asked)),
+  'send-back': defineCall(`POST ${at}/send-back`, async (asked) => told(steps.sendBack, asked)),
+  refund: defineCall(`POST ${at}/refund`, async (asked) => told(steps.refund, asked)),
+  'come-back': defineCall(`POST ${at}/come-back`, async (asked) => told(steps.comeBack, asked)),
+  move: defineCall(`POST ${at}/move`, async (asked) => told(steps.move, asked)),
+  find: defineCall(`POST ${at}/find`, async (asked) => told(steps.find, asked)),
+  sell: defineCall(`POST ${at}/sell`, async (asked) => told(steps.sell, asked)),
+  'write-off': defineCall(`POST ${at}/write-off`, async (asked) => told(steps.writeOff, asked)),
+  'trade-in': defineCall(`POST ${at}/trade-in`, async (asked) => told(steps.tradeIn, asked)),
+  split: defineCall(`POST ${at}/split`, async (asked) => told(steps.split, asked)),
+  'take-back': defineCall(`POST ${at}/take-back`, async (asked) => told(steps.takeBack, asked)),
+  arrange: defineCall(`POST ${at}/arrange`, async (asked) => told(steps.arrange, asked)),
+}
+
+/** One step of an item's life, named in the path. */
+export default jsonRoute((event) => {
   const name = getRouterParam(event, 'step')!
-  const step = (Object.keys(itemSteps) as (keyof typeof itemSteps)[]).find((each) => each === name)
-  if (!step) throw new NotFoundError(`unknown item step "${name}"`)
-  const body = <S extends keyof typeof itemSteps>(of: S) => bodyOf(event, itemSteps[of] as never) as never
-  const run = {
-    arrive: async () => steps.arrive(db, id, await body('arrive'), today()),
-    cancel: async () => steps.cancel(db, id, await body('cancel'), today()),
-    'send-back': async () => steps.sendBack(db, id, await body('send-back'), today()),
-    refund: async () => steps.refund(db, id, await body('refund'), today()),
-    'come-back': async () => steps.comeBack(db, id, await body('come-back'), today()),
-    move: async () => steps.move(db, id, await body('move'), today()),
-    find: async () => steps.find(db, id, await body('find'), today()),
-    sell: async () => steps.sell(db, id, await body('sell'), today()),
-    'write-off': async () => steps.writeOff(db, id, await body('write-off'), today()),
-    'trade-in': async () => steps.tradeIn(db, id, await body('trade-in'), today()),
-    split: async () => steps.split(db, id, await body('split'), today()),
-    'take-back': async () => steps.takeBack(db, id, await body('take-back'), today()),
-    arrange: async () => steps.arrange(db, id, await body('arrange'), today()),
-  } satisfies Record<keyof typeof itemSteps, () => Promise<string | null>>
-  return { build: await run[step]() }
+  if (!Object.hasOwn(routes, name)) throw new NotFoundError(`unknown item step "${name}"`)
+  return routes[name as keyof typeof routes](event)
 })
+
+async function told<Body>(
+  step: (db: Database, id: string, body: Body, today: string) => Promise<string | null>,
+  { db, params, body, today }: { db: Database; params: { id: string }; body: Body; today: string },
+) {
+  return { build: await step(db, params.id, body, today) }
+}

@@ -1,14 +1,6 @@
-import { driveSchema } from '#shared/ledger/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { driveTrip } from '#server/places/ledger/trips'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => ({
-  build: await driveTrip(
-    await useDatabase(),
-    getRouterParam(event, 'id')!,
-    await bodyOf(event, driveSchema),
-    today(),
-  ),
+export default defineCall('POST /api/ledger/trips/:id/drive', async ({ db, params, body, today }) => ({
+  build: await driveTrip(db, params.id, body, today),
 }))

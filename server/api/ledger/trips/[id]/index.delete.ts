@@ -1,8 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { giveUpTrip } from '#server/places/ledger/trips'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  await giveUpTrip(await useDatabase(), getRouterParam(event, 'id')!, new Date().toISOString())
-  return { done: true }
+export default defineCall('DELETE /api/ledger/trips/:id', async ({ db, params, now }) => {
+  await giveUpTrip(db, params.id, now)
+  return { done: true as const }
 })

@@ -1,22 +1,17 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 import { isInherited, isItem, setDropped } from '#server/places/builds/variants'
 import { move } from '#server/places/ledger/itemSteps'
 import { changeChoice } from '#server/places/machine/choices'
+import { defineCall } from '#server/http/defineCall'
 
 /** Takes a choice out; a thing of mine goes to the shelf, and a variant does without it. */
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  const variant = getQuery(event).in
-  if (typeof variant === 'string' && (await isInherited(db, id, variant))) {
-    await setDropped(db, variant, id, true)
-    return buildView(db, variant, today())
+export default defineCall('DELETE /api/machine/choices/:id', async ({ db, params, today, now, query }) => {
+  if (query.in !== '' && (await isInherited(db, params.id, query.in))) {
+    await setDropped(db, query.in, params.id, true)
+    return buildView(db, query.in, today)
   }
-  const buildId = (await isItem(db, id))
-    ? await move(db, id, { day: today(), buildId: null, scope: undefined }, today())
-    : await changeChoice(db, id, { deletedAt: new Date().toISOString() }, today())
-  return buildView(db, buildId!, today())
+  const buildId = (await isItem(db, params.id))
+    ? await move(db, params.id, { day: today, buildId: null, scope: undefined }, today)
+    : await changeChoice(db, params.id, { deletedAt: now }, today)
+  return buildView(db, buildId!, today)
 })

@@ -1,18 +1,13 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { changeChoice } from '#server/places/machine/choices'
 import { buildView } from '#server/places/builds/buildView'
 import { isInherited, setDropped } from '#server/places/builds/variants'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  const id = getRouterParam(event, 'id')!
-  const variant = getQuery(event).in
-  if (typeof variant === 'string' && (await isInherited(db, id, variant))) {
-    await setDropped(db, variant, id, false)
-    return buildView(db, variant, today())
+export default defineCall('POST /api/machine/choices/:id/restore', async ({ db, params, today, query }) => {
+  if (query.in !== '' && (await isInherited(db, params.id, query.in))) {
+    await setDropped(db, query.in, params.id, false)
+    return buildView(db, query.in, today)
   }
-  const buildId = await changeChoice(db, id, { deletedAt: null }, today())
-  return buildView(db, buildId, today())
+  const buildId = await changeChoice(db, params.id, { deletedAt: null }, today)
+  return buildView(db, buildId, today)
 })

@@ -1,10 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { setLookoutDeleted } from '#server/places/prices/lookouts'
+import { defineRemoval } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const id = getRouterParam(event, 'id')!
-  await setLookoutDeleted(await useDatabase(), id, today())
-  return { id }
-})
+export default defineRemoval('/api/prices/lookouts', setLookoutDeleted)

@@ -1,9 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { setOpinionDeleted } from '#server/places/prices/notes'
+import { definePutBack } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const id = getRouterParam(event, 'id')!
-  await setOpinionDeleted(await useDatabase(), id, null)
-  return { id }
-})
+export default definePutBack('/api/prices/opinions', setOpinionDeleted)

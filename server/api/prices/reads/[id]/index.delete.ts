@@ -1,10 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { setReadDeleted } from '#server/places/prices/notes'
+import { defineRemoval } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const id = getRouterParam(event, 'id')!
-  await setReadDeleted(await useDatabase(), id, today())
-  return { id }
-})
+export default defineRemoval('/api/prices/reads', setReadDeleted)

@@ -1,9 +1,4 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { setWaitNoteDeleted } from '#server/places/prices/notes'
+import { definePutBack } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const id = getRouterParam(event, 'id')!
-  await setWaitNoteDeleted(await useDatabase(), id, null)
-  return { id }
-})
+export default definePutBack('/api/prices/wait-notes', setWaitNoteDeleted)

@@ -1,10 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { changeConnector, connectorViews } from '#server/places/sources/connectors/connectors'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  await changeConnector(db, getRouterParam(event, 'id')!, { deletedAt: today() })
+export default defineCall('DELETE /api/sources/connectors/:id', async ({ db, params, today }) => {
+  await changeConnector(db, params.id, { deletedAt: today })
   return connectorViews(db)
 })

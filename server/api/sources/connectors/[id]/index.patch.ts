@@ -1,10 +1,7 @@
-import { connectorPatchSchema } from '#shared/sources/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, writeRoute } from '#server/http/jsonRoute'
 import { changeConnector, connectorViews } from '#server/places/sources/connectors/connectors'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  await changeConnector(db, getRouterParam(event, 'id')!, await bodyOf(event, connectorPatchSchema))
+export default defineCall('PATCH /api/sources/connectors/:id', async ({ db, params, body }) => {
+  await changeConnector(db, params.id, body)
   return connectorViews(db)
 })

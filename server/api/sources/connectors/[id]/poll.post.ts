@@ -1,11 +1,10 @@
 import { useOpenDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { connectorViews } from '#server/places/sources/connectors/connectors'
 import { poll } from '#server/places/sources/connectors/poll'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) => {
+export default defineCall('POST /api/sources/connectors/:id/poll', async ({ params, today }) => {
   const database = await useOpenDatabase()
-  await poll(database, getRouterParam(event, 'id')!, { now: new Date(), today: today() })
+  await poll(database, params.id, { now: new Date(), today })
   return connectorViews(database.db)
 })

@@ -1,9 +1,7 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { writeRoute } from '#server/http/jsonRoute'
 import { changeConnector, connectorViews } from '#server/places/sources/connectors/connectors'
+import { defineCall } from '#server/http/defineCall'
 
-export default writeRoute(async (event) => {
-  const db = await useDatabase()
-  await changeConnector(db, getRouterParam(event, 'id')!, { deletedAt: null })
+export default defineCall('POST /api/sources/connectors/:id/restore', async ({ db, params }) => {
+  await changeConnector(db, params.id, { deletedAt: null })
   return connectorViews(db)
 })

@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { haggleView } from '#server/places/leads/haggle'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  haggleView(await useDatabase(), getRouterParam(event, 'id')!, getRouterParam(event, 'lead')!, today()),
+export default defineCall('GET /api/builds/:id/leads/:lead/haggle', async ({ db, params, today }) =>
+  haggleView(db, params.id, params.lead, today),
 )

@@ -1,14 +1,12 @@
-import { adviceStateSchema } from '#shared/machine/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { buildView } from '#server/places/builds/buildView'
 import { settleAdvice } from '#server/places/machine/advice'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const build = getRouterParam(event, 'id')!
-  const { state } = await bodyOf(event, adviceStateSchema)
-  await settleAdvice(db, build, getRouterParam(event, 'advice')!, state, today())
-  return buildView(db, build, today())
-})
+export default defineCall(
+  'POST /api/builds/:id/machine/advice/:advice',
+  async ({ db, params, body, today }) => {
+    const { state } = body
+    await settleAdvice(db, params.id, params.advice, state, today)
+    return buildView(db, params.id, today)
+  },
+)

@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { jsonRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { adviceViews } from '#server/places/machine/advice'
+import { defineCall } from '#server/http/defineCall'
 
-export default jsonRoute(async (event) =>
-  adviceViews(await useDatabase(), getRouterParam(event, 'id')!, today()),
+export default defineCall('GET /api/builds/:id/machine/advice', async ({ db, params, today }) =>
+  adviceViews(db, params.id, today),
 )

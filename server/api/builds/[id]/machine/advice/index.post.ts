@@ -1,10 +1,7 @@
-import { adviceSchema } from '#shared/machine/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { openAdvice } from '#server/places/machine/advice'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const { text } = await bodyOf(event, adviceSchema)
-  return openAdvice(await useDatabase(), getRouterParam(event, 'id')!, text, today())
+export default defineCall('POST /api/builds/:id/machine/advice', async ({ db, params, body, today }) => {
+  const { text } = body
+  return openAdvice(db, params.id, text, today)
 })

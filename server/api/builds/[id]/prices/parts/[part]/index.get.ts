@@ -1,8 +1,6 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { pageRoute } from '#server/http/pageRoute'
-import { today } from '#server/http/today'
 import { priceView } from '#server/places/prices/readPrices'
+import { defineCall } from '#server/http/defineCall'
 
-export default pageRoute(async (event) =>
-  priceView(await useDatabase(), getRouterParam(event, 'id')!, getRouterParam(event, 'part')!, today()),
+export default defineCall('GET /api/builds/:id/prices/parts/:part', async ({ db, params, today }) =>
+  priceView(db, params.id, params.part, today),
 )

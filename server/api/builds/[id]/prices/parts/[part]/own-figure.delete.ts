@@ -1,12 +1,11 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { setOwnFigure } from '#server/places/prices/notes'
 import { priceView } from '#server/places/prices/readPrices'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const [build, part] = [getRouterParam(event, 'id')!, getRouterParam(event, 'part')!]
-  await setOwnFigure(db, build, part, null, today())
-  return priceView(db, build, part, today())
-})
+export default defineCall(
+  'DELETE /api/builds/:id/prices/parts/:part/own-figure',
+  async ({ db, params, today }) => {
+    await setOwnFigure(db, params.id, params.part, null, today)
+    return priceView(db, params.id, params.part, today)
+  },
+)

@@ -1,12 +1,11 @@
-import { useDatabase } from '#server/db/useDatabase'
-import { buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { setQuery } from '#server/context/market'
 import { priceView } from '#server/places/prices/readPrices'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const part = getRouterParam(event, 'part')!
-  await setQuery(db, part, null)
-  return priceView(db, getRouterParam(event, 'id')!, part, today())
-})
+export default defineCall(
+  'DELETE /api/builds/:id/prices/parts/:part/query',
+  async ({ db, params, today }) => {
+    await setQuery(db, params.part, null)
+    return priceView(db, params.id, params.part, today)
+  },
+)

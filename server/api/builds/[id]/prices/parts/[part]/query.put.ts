@@ -1,14 +1,12 @@
 import type { PartQuery } from '#core/reading/titles/queryForPart'
-import { querySchema } from '#shared/prices/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { setQuery } from '#server/context/market'
 import { priceView } from '#server/places/prices/readPrices'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const part = getRouterParam(event, 'part')!
-  await setQuery(db, part, (await bodyOf(event, querySchema)) as PartQuery)
-  return priceView(db, getRouterParam(event, 'id')!, part, today())
-})
+export default defineCall(
+  'PUT /api/builds/:id/prices/parts/:part/query',
+  async ({ db, params, body, today }) => {
+    await setQuery(db, params.part, body as PartQuery)
+    return priceView(db, params.id, params.part, today)
+  },
+)

@@ -1,13 +1,11 @@
-import { readSchema } from '#shared/prices/schemas'
-import { useDatabase } from '#server/db/useDatabase'
-import { bodyOf, buildRoute } from '#server/http/jsonRoute'
-import { today } from '#server/http/today'
 import { keepRead } from '#server/places/prices/notes'
 import { priceView } from '#server/places/prices/readPrices'
+import { defineCall } from '#server/http/defineCall'
 
-export default buildRoute(async (event) => {
-  const db = await useDatabase()
-  const [build, part] = [getRouterParam(event, 'id')!, getRouterParam(event, 'part')!]
-  await keepRead(db, build, part, await bodyOf(event, readSchema), today())
-  return priceView(db, build, part, today())
-})
+export default defineCall(
+  'POST /api/builds/:id/prices/parts/:part/reads',
+  async ({ db, params, body, today }) => {
+    await keepRead(db, params.id, params.part, body, today)
+    return priceView(db, params.id, params.part, today)
+  },
+)

@@ -1,0 +1,68 @@
+import type { InferType, ObjectSchema, Schema } from 'yup'
+
+/** What is sent along with a call, and how it is taken. */
+export interface Taken {
+  /** The JSON body. */
+  readonly body?: Schema
+  /** What stands behind the `?`; texts, brought to the schema's types. */
+  readonly query?: Schema
+  /** The body is a file, as it is. */
+  readonly file?: true
+  /** What a body may hold at most, where it is more than the usual 1 MB. */
+  readonly mostBytes?: number
+  /** It takes the writer's turn itself where it writes at all: it only reads, or it is long and lets others in between. */
+  readonly ownTurn?: true
+  /** The answer is a file for the builder, or a stream; never kept, never JSON to be compared. */
+  readonly raw?: true
+}
+
+/** A call whose answer is known; `answer` is there for the types alone. */
+export type Call<Answer = unknown, T extends Taken = Taken> = T & { readonly answer?: readonly [Answer] }
+
+/** A call with what it takes: `takes({ body: leadSchema }).answers<Made>()`. */
+export function takes<const T extends Taken>(taken: T) {
+  return { answers: <Answer>() => taken as Call<Answer, T> }
+}
+
+/** A call that takes nothing. */
+export function answers<Answer>() {
+  return takes({}).answers<Answer>()
+}
+
+/** What was made, or is meant. */
+export interface Identified {
+  readonly id: string
+}
+
+/** It was done, and there is nothing to say. */
+export interface Done {
+  readonly done: true
+}
+
+/** Removing and putting back, the two of them: `DELETE path/:id` and `POST path/:id/restore`. */
+export function twins<const Path extends string>(path: Path) {
+  return {
+    [`DELETE ${path}/:id`]: answers<Identified>(),
+    [`POST ${path}/:id/restore`]: answers<Identified>(),
+  } as Record<`DELETE ${Path}/:id` | `POST ${Path}/:id/restore`, Call<Identified, object>>
+}
+
+type ParamName<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
+  ? Name | ParamName<`/${Rest}`>
+  : Path extends `${string}:${infer Name}`
+    ? Name
+    : never
+
+/** The names in a path: of `/api/leads/:id` it is `{ id: string }`. */
+export type PathParams<Path extends string> = { readonly [Name in ParamName<Path>]: string }
+
+/** What a schema lets through. */
+export type Checked<S> = S extends Schema ? InferType<S> : undefined
+
+type Defaulted<D> = { [Key in keyof D]: D[Key] extends undefined ? never : Key }[keyof D]
+
+/** What a schema takes: a member with a default may be left out. */
+export type Sent<S> =
+  S extends ObjectSchema<infer T, infer _Context, infer D>
+    ? Readonly<Partial<Pick<T, Extract<Defaulted<D>, keyof T>>> & Omit<T, Extract<Defaulted<D>, keyof T>>>
+    : Checked<S>
