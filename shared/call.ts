@@ -12,6 +12,8 @@ export interface Taken {
   readonly mostBytes?: number
   /** It takes the writer's turn itself where it writes at all: it only reads, or it is long and lets others in between. */
   readonly ownTurn?: true
+  /** Nothing of it stays: it is tried in a transaction that is taken back. */
+  readonly isTrial?: true
   /** The answer is a file for the builder, or a stream; never kept, never JSON to be compared. */
   readonly raw?: true
 }
@@ -59,10 +61,27 @@ export type PathParams<Path extends string> = { readonly [Name in ParamName<Path
 /** What a schema lets through. */
 export type Checked<S> = S extends Schema ? InferType<S> : undefined
 
-type Defaulted<D> = { [Key in keyof D]: D[Key] extends undefined ? never : Key }[keyof D]
+/** What a schema takes is only read: nothing of it is changed, however deep. */
+type Given<T> = T extends readonly (infer Each)[]
+  ? readonly Given<Each>[]
+  : T extends object
+    ? { readonly [Key in keyof T]: Given<T[Key]> }
+    : T
 
-/** What a schema takes: a member with a default may be left out. */
+type MayBeLeftOut<T, Defaults> = {
+  [Key in keyof T]: undefined extends T[Key]
+    ? Key
+    : Key extends keyof Defaults
+      ? Defaults[Key] extends undefined
+        ? never
+        : Key
+      : never
+}[keyof T]
+
+type WithLeftOut<T, Optional extends keyof T> = Partial<Pick<T, Optional>> & Omit<T, Optional>
+
+/** What a schema takes: a member with a default, or one that need not be there, may be left out. */
 export type Sent<S> =
-  S extends ObjectSchema<infer T, infer _Context, infer D>
-    ? Readonly<Partial<Pick<T, Extract<Defaulted<D>, keyof T>>> & Omit<T, Extract<Defaulted<D>, keyof T>>>
+  S extends ObjectSchema<infer T, infer _Context, infer Defaults>
+    ? Given<WithLeftOut<T, MayBeLeftOut<T, Defaults>>>
     : Checked<S>

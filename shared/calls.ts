@@ -190,7 +190,7 @@ export const calls = {
   'POST /api/builds/:id/machine/swap': takes({ body: swapSchema }).answers<BuildView>(),
   'POST /api/builds/:id/machine/unsettle': takes({ body: settledSchema }).answers<BuildView>(),
   'GET /api/builds/:id/plan': answers<PlanView>(),
-  'POST /api/builds/:id/plan/price': takes({ body: planSchema }).answers<PlanOnReceipt>(),
+  'POST /api/builds/:id/plan/price': takes({ body: planSchema, isTrial: true }).answers<PlanOnReceipt>(),
   'POST /api/builds/:id/plan/take': takes({ body: takePlanSchema }).answers<PlanTaken>(),
   'POST /api/builds/:id/plan/undo': takes({ body: planUndoSchema }).answers<BuildView>(),
   'GET /api/builds/:id/prices': answers<PriceBrief[]>(),

@@ -1,5 +1,5 @@
 import { toast } from 'vue-sonner'
-import { RequestError } from '~/utils/request'
+import { RequestError } from '~/data/requestError'
 
 /** Runs an action of the builder: a refusal is told in the server's own words, nothing is lost; `undo` is offered where given. */
 export function useAction() {
@@ -20,7 +20,12 @@ export function useAction() {
       toast.error(
         told,
         error instanceof RequestError && error.code === 'no-rate'
-          ? { action: { label: 'Set the exchange rate', onClick: () => useMissingRate().openFor(told) } }
+          ? {
+              action: {
+                label: 'Set the exchange rate',
+                onClick: () => useMissingRate().openFor(error.params),
+              },
+            }
           : {},
       )
       return false

@@ -1,19 +1,16 @@
-import { sendFile } from '~/utils/request'
+import type { ImportReport } from '#shared/files/importReport'
+import type { CallName, ParamsOf } from '#shared/calls'
+import { sendFile } from '~/data/call'
 
-interface CsvReport {
-  readonly added: number
-  readonly alreadyThere: number
-  readonly rejected: number
-  readonly problems: readonly { readonly line: number; readonly reason: string }[]
-}
+type ImportName = Extract<CallName, `POST ${string}/import`>
 
 const mostTold = 5
 
 /** A CSV chosen from the disk and sent to an import route; what came of it in a line, rejected lines by number and reason. */
-export function useCsvImport(
-  path: () => string,
-  after: () => Promise<unknown>,
-  mapping: () => Record<string, unknown> = () => ({}),
+export function useCsvImport<const Name extends ImportName>(
+  name: Name,
+  params: () => ParamsOf<Name>,
+  after: () => unknown = () => undefined,
 ) {
   const { run } = useAction()
   const report = ref('')
@@ -22,7 +19,11 @@ export function useCsvImport(
     const file = input.files?.[0]
     if (!file) return
     await run(async () => {
-      const { added, alreadyThere, rejected, problems } = await sendFile<CsvReport>(path(), file, mapping())
+      const { added, alreadyThere, rejected, problems } = (await sendFile(
+        name,
+        params(),
+        file,
+      )) as ImportReport
       report.value = `${file.name}: ${added} added, ${alreadyThere} already there, ${rejected} rejected${problems
         .slice(0, mostTold)
         .map((problem) => `; line ${problem.line}: ${problem.reason}`)

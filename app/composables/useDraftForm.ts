@@ -2,7 +2,7 @@ import type { Ref } from 'vue'
 import { useForm, type GenericObject } from 'vee-validate'
 import type { ObjectSchema } from 'yup'
 import { stateTag } from '#shared/text/stateTag'
-import { RequestError } from '~/utils/request'
+import { RequestError } from '~/data/requestError'
 import { withoutPath } from './useBoundField'
 
 interface DraftFormOptions<T extends GenericObject> {

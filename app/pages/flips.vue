@@ -1,19 +1,11 @@
 <script setup lang="ts">
 import type { FlipsView } from '#shared/ledger/views'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
 import { amount, longDate, signedAmount } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** Sold on: what selling machines comes to, by month and by machine, and what money stands in now. */
-const session = useSession()
-const { run } = useAction()
-const views = ref<readonly FlipsView[] | null>(null)
-onMounted(() =>
-  run(async () => {
-    await session.load()
-    views.value = await request<FlipsView[]>('/api/ledger/flips')
-  }),
-)
+const { data: views } = useCall('GET /api/ledger/flips')
 useHead({ title: 'Flips · Tarvin' })
 const monthName = (month: string) =>
   new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { BuildStrip as Strip } from '#shared/builds/views'
 import { openTarvinFile } from '~/places/pastes/state/openFile'
-import { request, type RequestError } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** Builds: which machine needs me today? */
 const session = useSession()
 const { run } = useAction()
-const strips = ref<Strip[] | null>(null)
+const { data: strips } = useCall('GET /api/builds')
 /** Variants stand under their build: thoughts, no machines. One whose build is archived stands by itself. */
 const builds = computed(
   () =>
@@ -14,29 +15,13 @@ const builds = computed(
       ({ variantOf }) => variantOf === null || !strips.value!.some(({ id }) => id === variantOf),
     ) ?? [],
 )
-const failed = ref('')
-async function load() {
-  await session.load()
-  strips.value = await request<Strip[]>('/api/builds')
-}
-onMounted(() => load().catch((error: RequestError) => (failed.value = error.message)))
 useHead({ title: 'Builds · Tarvin' })
 
-async function remove(strip: Strip) {
-  await run(
-    async () => {
-      await request(`/api/builds/${strip.id}`, { method: 'DELETE' })
-      await load()
-    },
-    {
-      message: `${strip.name} archive`,
-      undo: async () => {
-        await request(`/api/builds/${strip.id}/restore`, { method: 'POST' })
-        await load()
-      },
-    },
-  )
-}
+const remove = (strip: Strip) =>
+  run(() => call('DELETE /api/builds/:id', { id: strip.id }), {
+    message: `${strip.name} archived`,
+    undo: () => call('POST /api/builds/:id/restore', { id: strip.id }),
+  })
 
 async function openFile(event: Event) {
   const input = event.target as HTMLInputElement
@@ -45,9 +30,7 @@ async function openFile(event: Event) {
   await run(
     async () => {
       const path = await openTarvinFile(await file.text(), file.name)
-      await session.load()
       if (path.startsWith('/b/')) await navigateTo(path)
-      await load()
     },
     { message: `${file.name} imported` },
   )
@@ -64,8 +47,7 @@ async function openFile(event: Event) {
       /></label>
       <NuxtLink to="/new" class="button button-main">New build</NuxtLink>
     </div>
-    <p v-if="failed" class="mt-4 text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!strips" class="mt-4 text-soft" role="status">Loading…</p>
+    <p v-if="!strips" class="mt-4 text-soft" role="status">Loading…</p>
     <template v-else-if="strips.length > 0">
       <CounterAgenda :strips="builds" class="mt-4" />
       <BuildStripCard
@@ -78,6 +60,6 @@ async function openFile(event: Event) {
       />
       <DatesAhead />
     </template>
-    <FirstStart v-else @loaded="load" />
+    <FirstStart v-else />
   </main>
 </template>

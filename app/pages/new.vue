@@ -2,12 +2,11 @@
 import { machineRulesSchema } from '#shared/brief/schemas'
 import { defaultAnswerDays } from '#core/supply/risk/silence'
 import type { BriefInput } from '#shared/brief/schemas'
-import type { LibraryView } from '#shared/parts/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
-const library = ref<LibraryView | null>(null)
+const { data: library } = useCall('GET /api/library')
 const session = useSession()
-onMounted(async () => (library.value = await request<LibraryView>('/api/library')))
 const initial: BriefInput = {
   name: '',
   purpose: '',
@@ -35,8 +34,7 @@ const initial: BriefInput = {
 }
 
 async function create(brief: BriefInput) {
-  const { id } = await request<{ id: string }>('/api/builds', { method: 'POST', body: brief })
-  await session.load()
+  const { id } = await call('POST /api/builds', {}, brief)
   await navigateTo(`/b/${id}/prices`)
 }
 useHead({ title: 'New build · Tarvin' })

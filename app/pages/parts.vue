@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { factKinds, factsOfRole, factText } from '#core/parts/facts'
 import { partLabel, roleNames, roles, type Part, type Role } from '#core/parts/part'
-import type { LibraryView } from '#shared/parts/views'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
+import { toast } from 'vue-sonner'
 
 /** Parts: the library behind all builds. Search, filter, compare, add, change, copy; JSON in and out. */
 const { run } = useAction()
-const library = ref<LibraryView | null>(null)
+const { data: library } = useCall('GET /api/library')
 const role = useRouteState('role')
 const search = useRouteState('q')
 const unknownOnly = useRouteState('unknown')
@@ -16,14 +17,7 @@ const editing = ref<{ part: Part | null; copying: boolean } | null>(null)
 const picked = ref<readonly string[]>([])
 const comparing = ref(false)
 useHead({ title: 'Parts · Tarvin' })
-const load = async () => (library.value = await request<LibraryView>('/api/library'))
 const session = useSession()
-onMounted(() =>
-  run(async () => {
-    await session.load()
-    await load()
-  }),
-)
 /** Past sales that are kept while the library has no part they could be of. */
 const waiting = computed(() => (library.value?.parts.length === 0 ? (session.view?.soldRecords ?? 0) : 0))
 const words = computed(() =>
@@ -76,9 +70,9 @@ const pick = (id: string) =>
 const compared = computed(() =>
   picked.value.flatMap((id) => library.value?.parts.find((part) => part.id === id) ?? []),
 )
-async function done() {
+function done() {
   editing.value = null
-  await run(load, { message: 'part added to the library' })
+  toast('part saved in the library')
 }
 async function openFile(event: Event) {
   const input = event.target as HTMLInputElement
@@ -94,8 +88,7 @@ async function openFile(event: Event) {
       } catch {
         throw new Error(`${file.name} is not JSON; choose a library file that Export made`)
       }
-      await request('/api/library/import', { method: 'POST', body })
-      await load()
+      await call('POST /api/library/import', {}, body as never)
     },
     { message: `${file.name} imported; existing parts were not changed` },
   )

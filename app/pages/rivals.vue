@@ -1,53 +1,36 @@
 <script setup lang="ts">
 import { needNames } from '#core/parts/part'
 import { missingFacts, unknownRival } from '#core/comparison/components/rivalFacts'
-import type { LibraryView } from '#shared/parts/views'
-import type { TierView } from '#shared/scales/views'
 import type { RivalView } from '#shared/rivals/views'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount } from '~/utils/show'
+import { useCall } from '~/data/useCall'
+import { toast } from 'vue-sonner'
 
 /** Rivals: prebuilts, consoles, configured machines and own older ones to weigh against. */
 const { run } = useAction()
 const session = useSession()
-const library = shallowRef<LibraryView | null>(null)
+const { data: library } = useCall('GET /api/library')
 const editing = useRouteState('edit')
 const adding = ref(false)
-const tiers = ref<readonly TierView[]>([])
-const load = async () => {
-  const [read, rows] = await Promise.all([
-    request<LibraryView>('/api/library'),
-    request<readonly TierView[]>('/api/rivals/tiers'),
-  ])
-  library.value = read
-  tiers.value = rows
-}
-onMounted(() =>
-  run(async () => {
-    await session.load()
-    await load()
-  }),
-)
+const tiersAsked = useCall('GET /api/rivals/tiers')
+const tiers = computed(() => tiersAsked.data.value ?? [])
 useHead({ title: 'Rivals · Tarvin' })
 const close = () => {
   adding.value = false
   editing.value = ''
 }
-async function saved(name: string) {
+function saved(name: string) {
   close()
-  await run(load, { message: `${name} can now be compared` })
+  toast(`${name} can now be compared`)
 }
-const setDeleted = async (id: string, deleted: boolean) => {
-  await request(`/api/rivals/${id}`, { method: 'PATCH', body: { deleted } })
-  await load()
-}
-const takeOut = (rival: RivalView) =>
-  run(() => setDeleted(rival.id, true), {
-    message: `${rival.name} removed`,
-    undo: () => setDeleted(rival.id, false),
+const takeOut = ({ id, name }: RivalView) =>
+  run(() => call('DELETE /api/rivals/:id', { id }), {
+    message: `${name} removed`,
+    undo: () => call('POST /api/rivals/:id/restore', { id }),
   })
-const { report, take: takeCsv } = useCsvImport(() => '/api/rivals/import', load)
+const { report, take: takeCsv } = useCsvImport('POST /api/rivals/import', () => ({}))
 /** How many facts its seller leaves open. */
 const open = (rival: RivalView) =>
   rival.kind !== 'console' && rival.kind !== 'own'

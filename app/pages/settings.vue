@@ -8,13 +8,16 @@ import {
   type AssumptionRow,
   type MoneyRow,
 } from '~/places/settings/state/assumptionRows'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** Settings: the home currency, and every figure nobody measured, grouped, with the builder's own in its place. */
 const { run } = useAction()
 const session = useSession()
-const view = shallowRef<SettingsView | null>(null)
-const learning = ref<readonly LearningView[]>([])
+const asked = useCall('GET /api/settings')
+const view = computed(() => asked.data.value ?? null)
+const learnt = useCall('GET /api/settings/learning')
+const learning = computed(() => learnt.data.value ?? [])
 const learntByKey = computed(
   () => new Map(learning.value.flatMap((row) => (row.key === null ? [] : [[row.key, row] as const]))),
 )
@@ -23,23 +26,17 @@ const sheets = computed(() => (view.value ? assumptionSheets(view.value) : []))
 const money = computed(() =>
   view.value?.homeCurrency ? moneyRows(view.value, view.value.homeCurrency) : null,
 )
-onMounted(() =>
-  run(async () => {
-    view.value = await request<SettingsView>('/api/settings')
-    currency.value = view.value.homeCurrency ?? ''
-    learning.value = await request<LearningView[]>('/api/settings/learning')
-  }),
-)
+watch(view, (next) => (currency.value = next?.homeCurrency ?? ''), { immediate: true })
 useHead({ title: 'Settings · Tarvin' })
-
-const put = async (path: string, body: object) => {
-  view.value = await request<SettingsView>(`/api/settings/${path}`, { method: 'PUT', body })
-}
 
 function setFigure(row: AssumptionRow, typed: number | null) {
   const before = row.own
   const write = (value: number | null) =>
-    put('assumptions', { key: row.key, value: value === null ? null : asKept(row, value) })
+    call(
+      'PUT /api/settings/assumptions',
+      {},
+      { key: row.key, value: value === null ? null : asKept(row, value) },
+    )
   return run(() => write(typed), {
     message:
       typed === null
@@ -52,10 +49,8 @@ function setFigure(row: AssumptionRow, typed: number | null) {
 /** A learnt figure in the place of the assumption, with undo. */
 function adopt({ key, name }: LearningView, value: number) {
   const before = view.value!.assumptions[key!] ?? null
-  const write = async (figure: number | null) => {
-    await put('assumptions', { key, value: figure })
-    learning.value = await request<LearningView[]>('/api/settings/learning')
-  }
+  const write = (figure: number | null) =>
+    call('PUT /api/settings/assumptions', {}, { key: key!, value: figure })
   return run(() => write(value), {
     message: `${name}: now uses your track record`,
     undo: () => write(before),
@@ -66,12 +61,12 @@ function setAmount(row: MoneyRow, amount: string | null) {
   const before = row.own
   const home = view.value!.homeCurrency!
   const value = amount === null ? null : { amount, currency: home }
-  return run(() => put('money', { key: row.key, value }), {
+  return run(() => call('PUT /api/settings/money', {}, { key: row.key, value }), {
     message:
       amount === null
         ? `${row.name}: back to the default, ${row.byDefault} ${home}`
         : `${row.name}: ${amount} ${home}`,
-    undo: () => put('money', { key: row.key, value: before }),
+    undo: () => call('PUT /api/settings/money', {}, { key: row.key, value: before }),
   })
 }
 
@@ -79,12 +74,11 @@ async function setHome() {
   const code = currency.value.trim().toUpperCase()
   if (!isCurrency(code) || code === view.value?.homeCurrency) return
   const before = view.value?.homeCurrency
-  await run(() => put('home', { currency: code }), {
+  await run(() => call('PUT /api/settings/home', {}, { currency: code }), {
     message: `Home currency: ${code}`,
-    ...(before ? { undo: () => put('home', { currency: before }) } : {}),
+    ...(before ? { undo: () => call('PUT /api/settings/home', {}, { currency: before }) } : {}),
   })
   currency.value = view.value?.homeCurrency ?? code
-  await session.load()
 }
 const reload = () => location.reload()
 </script>

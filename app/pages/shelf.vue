@@ -1,24 +1,18 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import type { LibraryView } from '#shared/parts/views'
 import type { ShelfView } from '#shared/shelf/views'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, shortDate } from '~/utils/show'
+import { useCall } from '~/data/useCall'
+import type { SentBody } from '#shared/calls'
 
 /** Shelf: things that are mine and in no build, and what became of those that left it. */
 const { run, busy } = useAction()
 const session = useSession()
-const library = shallowRef<LibraryView | null>(null)
+const { data: library } = useCall('GET /api/library')
 const open = ref<string | null>(null)
 const form = ref({ price: '', fee: '0', postage: '0', day: '', buildId: '' })
-const load = async () => (library.value = await request<LibraryView>('/api/library'))
-onMounted(() =>
-  run(async () => {
-    await session.load()
-    await load()
-  }),
-)
 useHead({ title: 'Shelf · Tarvin' })
 const here = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.place === 'shelf'))
 const left = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.place === 'gone'))
@@ -32,15 +26,17 @@ function show(thing: ShelfView) {
     buildId: thing.build?.id ?? session.view!.builds[0]?.id ?? '',
   })
 }
-const step = (thing: ShelfView, name: string, body: object, message: string) =>
+const step = <const Step extends 'sell' | 'move' | 'find' | 'write-off'>(
+  thing: ShelfView,
+  name: Step,
+  body: Omit<SentBody<`POST /api/ledger/items/:id/${Step}`>, 'day'>,
+  message: string,
+) =>
   run(
     async () => {
-      await request(`/api/ledger/items/${thing.id}/${name}`, {
-        method: 'POST',
-        body: { day: form.value.day, ...body },
-      })
+      const dated = { day: form.value.day, ...body } as never
+      await call(`POST /api/ledger/items/:id/${name}`, ...([{ id: thing.id }, dated] as never))
       open.value = null
-      await load()
     },
     { message: `${thing.name}: ${message}` },
   )

@@ -2,44 +2,38 @@
 import type { LibraryView } from '#shared/parts/views'
 import { sourceKindNames, type SourceInput } from '#shared/sources/schemas'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount } from '~/utils/show'
+import { useCall } from '~/data/useCall'
+import { read } from '~/data/read'
+import { stateTag } from '#shared/text/stateTag'
+import { toast } from 'vue-sonner'
 
 /** Sources: where leads and records come from, what is asked there on a schedule, and their tax, shipping and protection. */
 const { run } = useAction()
 const session = useSession()
-const library = ref<LibraryView | null>(null)
+const { data: library } = useCall('GET /api/library')
 const adding = ref(false)
 const changing = shallowRef<{ source: SourceInput; tag: string | undefined } | null>(null)
-const load = async () => (library.value = await request<LibraryView>('/api/library'))
-onMounted(() =>
-  run(async () => {
-    await session.load()
-    await load()
-  }),
-)
 useHead({ title: 'Sources · Tarvin' })
 /** Opens a source as it is saved now, so that what another tab saved meanwhile is told and not overwritten. */
 const change = (id: string) =>
   run(async () => {
-    let tag: string | undefined
-    const source = await request<SourceInput>(`/api/sources/${id}`, { onTag: (told) => (tag = told) })
+    const source = await read('GET /api/sources/:id', { id })
     adding.value = false
-    changing.value = { source, tag }
+    changing.value = { source, tag: stateTag(source) }
   })
 async function remove(id: string, name: string) {
   let was: SourceInput
   await run(
     async () => {
-      was = await request<SourceInput>(`/api/sources/${id}`)
-      await request(`/api/sources/${id}`, { method: 'DELETE' })
-      await load()
+      was = await read('GET /api/sources/:id', { id })
+      await call('DELETE /api/sources/:id', { id })
     },
     {
       message: `${name} removed`,
       undo: async () => {
-        await request('/api/sources', { method: 'PUT', body: was, was: 'new' })
-        await load()
+        await call('PUT /api/sources', {}, was, { was: 'new' })
       },
     },
   )
@@ -47,7 +41,7 @@ async function remove(id: string, name: string) {
 function saved(name: string) {
   adding.value = false
   changing.value = null
-  void run(load, { message: `${name} added` })
+  toast(`${name} saved`)
 }
 type SourceView = LibraryView['sources'][number]
 const columns: readonly Column<SourceView>[] = [

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel } from '@headlessui/vue'
 import { useEventListener } from '@vueuse/core'
-import type { LeadInboxView } from '#shared/leads/views'
-import type { LibraryView } from '#shared/parts/views'
 import { roleNames } from '#core/parts/part'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { searchIndex, type Found } from './searchIndex'
 
 /** Finds a part, a lead, a build or a place; Ctrl+K. */
@@ -42,8 +40,8 @@ async function collect(): Promise<Found[]> {
   }))
   if (!id) return builds
   const [library, { leads }] = await Promise.all([
-    request<LibraryView>('/api/library'),
-    request<LeadInboxView>(`/api/builds/${id}/leads`),
+    call('GET /api/library'),
+    call('GET /api/builds/:id/leads', { id }),
   ])
   return [
     ...places,

@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia'
-import type { BuildView } from '#shared/builds/views'
 import { toDecimal } from '#core/money/decimal'
-import { request } from '~/utils/request'
+import type { BuildView } from '#shared/builds/views'
+import type { SentBody } from '#shared/calls'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 export interface LastChange {
   readonly difference: number
@@ -9,83 +11,70 @@ export interface LastChange {
 }
 
 /** The build on the counter: what the server calculated of it, and the actions that change it. */
-export const useBuild = defineStore('build', {
-  state: () => ({ view: null as BuildView | null, lastChange: null as LastChange | null }),
-  actions: {
-    async load(id: string) {
-      if (this.view?.id !== id) this.view = null
-      this.take(await request<BuildView>(`/api/builds/${id}`), '')
+export const useBuild = defineStore('build', () => {
+  const shownId = ref<string | null>(null)
+  const asked = useCall(
+    'GET /api/builds/:id',
+    () => (shownId.value === null ? null : { id: shownId.value }),
+    { showsFailure: true },
+  )
+  /** Of the build that is shown and of no other; null until it is there. */
+  const view = computed<BuildView | null>(() => asked.data.value ?? null)
+
+  const lastChange = shallowRef<LastChange | null>(null)
+  let label = ''
+  /** How the next change of the receipt is called. */
+  const named = (next: string) => (label = next)
+  watch(
+    view,
+    (next, before) => {
+      const [total, was] = [next?.receipt.totals.payNow ?? null, before?.receipt.totals.payNow ?? null]
+      if (next === null || next.id !== before?.id) lastChange.value = null
+      else if (total !== null && was !== null && total !== was)
+        lastChange.value = { difference: total - was, label }
+      label = ''
     },
-    async choose(
-      input: {
-        kind: 'lead' | 'hunt' | 'owned'
-        leadId?: string
-        partId?: string
-        shelfId?: string
-        limit?: string | null
-        scope?: string
-      },
-      label: string,
-    ) {
-      this.take(
-        await request<BuildView>(`/api/builds/${this.view!.id}/machine/choices`, {
-          method: 'POST',
-          body: input,
-        }),
-        label,
-      )
+    { flush: 'sync' },
+  )
+
+  return {
+    view,
+    asked,
+    lastChange,
+    named,
+    /** Puts a build on the counter. */
+    open: (id: string) => (shownId.value = id),
+    /** Clears the counter, unless another build lies on it already. */
+    close(id: string) {
+      if (shownId.value === id) shownId.value = null
+    },
+    choose(body: SentBody<'POST /api/builds/:id/machine/choices'>, what: string) {
+      named(what)
+      return call('POST /api/builds/:id/machine/choices', { id: view.value!.id }, body)
     },
     /** Pays one choice by itself, at what it costs now. */
-    async pay(id: string, cost: number, label: string) {
-      const { today, currency } = this.view!
-      this.take(
-        await request<BuildView>(`/api/ledger/choices/${id}/pay`, {
-          method: 'POST',
-          body: { day: today, amount: toDecimal(cost, currency) },
-        }),
-        label,
+    pay(id: string, cost: number, what: string) {
+      const { today, currency } = view.value!
+      named(what)
+      return call(
+        'POST /api/ledger/choices/:id/pay',
+        { id },
+        { day: today, amount: toDecimal(cost, currency) },
       )
     },
-    async changeChoice(id: string, change: object, label: string) {
-      this.take(
-        await request<BuildView>(`/api/machine/choices/${id}?in=${this.view!.id}`, {
-          method: 'PATCH',
-          body: change,
-        }),
-        label,
-      )
+    changeChoice(id: string, change: SentBody<'PATCH /api/machine/choices/:id'>, what: string) {
+      named(what)
+      return call('PATCH /api/machine/choices/:id', { id, in: view.value!.id }, change)
     },
-    async takeOut(id: string, label: string) {
-      this.take(
-        await request<BuildView>(`/api/machine/choices/${id}?in=${this.view!.id}`, { method: 'DELETE' }),
-        label,
-      )
+    takeOut(id: string, what: string) {
+      named(what)
+      return call('DELETE /api/machine/choices/:id', { id, in: view.value!.id })
     },
-    async putBack(id: string, label: string) {
-      this.take(
-        await request<BuildView>(`/api/machine/choices/${id}/restore?in=${this.view!.id}`, {
-          method: 'POST',
-        }),
-        label,
-      )
+    putBack(id: string, what: string) {
+      named(what)
+      return call('POST /api/machine/choices/:id/restore', { id, in: view.value!.id })
     },
-    async setRivals(rivals: readonly string[]) {
-      this.take(
-        await request<BuildView>(`/api/builds/${this.view!.id}/scales/rivals`, {
-          method: 'PUT',
-          body: { rivals },
-        }),
-        '',
-      )
-    },
-    /** Takes a newly calculated build and remembers by how much it moved. */
-    take(next: BuildView, label: string) {
-      const { payNow } = next.receipt.totals
-      const before = this.view?.id === next.id ? this.view.receipt.totals.payNow : payNow
-      const difference = payNow === null || before === null ? 0 : payNow - before
-      if (difference !== 0) this.lastChange = { difference, label }
-      else if (this.view?.id !== next.id) this.lastChange = null
-      this.view = next
-    },
-  },
+    setRivals: (rivals: readonly string[]) =>
+      call('PUT /api/builds/:id/scales/rivals', { id: view.value!.id }, { rivals: [...rivals] }),
+  }
 })

@@ -7,10 +7,9 @@ export const useMissingRate = defineStore('missing-rate', {
     open(from: string, to: string) {
       this.pair = { from, to }
     },
-    /** From a refusal, which names the pair. */
-    openFor(refusal: string) {
-      const [, from, to] = /from ([A-Z]{3}) to ([A-Z]{3})/.exec(refusal) ?? []
-      this.pair = { from: from ?? '', to: to ?? '' }
+    /** From a refusal `no-rate`, whose parameters are the pair. */
+    openFor({ from, to }: Readonly<Record<string, unknown>>) {
+      this.open(String(from ?? ''), String(to ?? ''))
     },
     close() {
       this.pair = null

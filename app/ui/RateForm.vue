@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RateView } from '#shared/settings/rates'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** A rate by hand; both currencies may be given beforehand. */
 const { from = '', to, today } = defineProps<{ from?: string; to: string; today: string }>()
@@ -10,15 +10,16 @@ const fresh = reactive({ date: today, from, to, rate: '', bothWays: true })
 const add = () =>
   run(
     async () => {
-      const rates = await request<RateView[]>('/api/settings/rates', {
-        method: 'PUT',
-        body: {
+      const rates = await call(
+        'PUT /api/settings/rates',
+        {},
+        {
           ...fresh,
           from: fresh.from.trim().toUpperCase(),
           to: fresh.to.trim().toUpperCase(),
           rate: fresh.rate.trim().replace(',', '.'),
         },
-      })
+      )
       fresh.rate = ''
       emit('saved', rates)
     },

@@ -86,17 +86,27 @@ function routeOf(name: CallName, answer: (asked: AskedAny) => unknown) {
   const ask = async (event: H3Event, db: Database) => answer(await askedWith(event, db, taken, mostBytes))
 
   return jsonRoute(async (event) => {
-    const { alone, db } = await useOpenDatabase()
+    const { alone, db, version } = await useOpenDatabase()
     if (verb === 'GET' && !taken.raw) return keptAnswer(event, () => ask(event, db))
-    if (verb === 'GET' || taken.ownTurn) return ask(event, db)
+    if (verb === 'GET') return ask(event, db)
+    const before = version()
+    const tellChange = () => {
+      if (!taken.isTrial && version() !== before) setHeader(event, 'x-changed', '1')
+    }
+    if (taken.ownTurn) {
+      const answered = await ask(event, db)
+      if (!taken.raw) tellChange()
+      return answered
+    }
     await bodyBytes(event, mostBytes)
     return alone(async () => {
-      const before = await newestAction(db)
+      const actionBefore = await newestAction(db)
       if (isChangeOfBuild) await findBuild(db, (await presentIds(db, event)).id!)
       const answered = await ask(event, db)
       const action = await newestAction(db)
       // alone in its turn, what is new is its own: this is what an undo has to name
-      if (action > before) setHeader(event, 'x-action', String(action))
+      if (action > actionBefore) setHeader(event, 'x-action', String(action))
+      tellChange()
       return answered
     })
   })

@@ -4,18 +4,14 @@ import { useLocalStorage, useMediaQuery } from '@vueuse/core'
 /** A build: its places on the left, the receipt along the foot. */
 const route = useRoute()
 const build = useBuild()
-const failed = ref('')
 const slipOpen = useLocalStorage('tarvin-slip', false)
 const isWide = useMediaQuery('(min-width: 1600px)')
 const pinned = computed(() => slipOpen.value || (isWide.value && String(route.path).endsWith('/machine')))
-watch(
-  () => String(route.params.id),
-  async (id) => {
-    failed.value = ''
-    await build.load(id).catch((error: Error) => (failed.value = error.message))
-  },
-  { immediate: true },
-)
+const id = String(route.params.id)
+build.open(id)
+onBeforeUnmount(() => build.close(id))
+const failed = computed(() => build.asked.error)
+const { run, busy } = useAction()
 /** A build that is over has an account, a brief and prices; nothing else of it is judged. */
 const isOver = computed(
   () =>
@@ -27,9 +23,11 @@ useHead({ title: () => (build.view ? `${build.view.name} · Tarvin` : 'Tarvin') 
 </script>
 
 <template>
-  <div v-if="failed" class="p-8" role="alert">
-    <p class="text-stop">{{ failed }}</p>
-    <NuxtLink to="/" class="quiet-button">All builds</NuxtLink>
+  <div v-if="failed && !build.view" class="flex flex-wrap items-baseline gap-3 p-8" role="alert">
+    <p class="text-stop">{{ failed.message }}</p>
+    <button type="button" class="button" :disabled="busy" @click="run(() => build.asked.retry())">
+      Try again</button
+    ><NuxtLink to="/" class="quiet-button">All builds</NuxtLink>
   </div>
   <div v-else-if="build.view" class="flex h-full flex-col">
     <div class="flex min-h-0 flex-1 max-md:flex-col">

@@ -1,4 +1,5 @@
 import { config, flushPromises, type VueWrapper } from '@vue/test-utils'
+import { useQueryCache } from '@pinia/colada'
 import { createPinia, setActivePinia } from 'pinia'
 import { vi } from 'vitest'
 import { buildView } from '#server/places/builds/buildView'
@@ -7,6 +8,7 @@ import { leadViews } from '#server/places/leads/readLeads'
 import { ledgerView } from '#server/places/ledger/ledgerView'
 import { addChoice } from '#server/places/machine/choices'
 import { leadSchema } from '#shared/leads/schemas'
+import type { BuildView, SessionView } from '#shared/builds/views'
 import { choiceSchema } from '#shared/machine/schemas'
 import { marketWithBuild, today, type MarketWithBuild } from '../../server/marketWithBuild'
 import { registerComponents } from './mounted'
@@ -36,6 +38,11 @@ export class Counter {
   /** Answers everything in the place of `answers`, where a test needs another kind of answer. */
   respond: (() => Response) | null = null
 
+  /** What was written, in order. */
+  get written(): Sent[] {
+    return this.sent.filter(({ method }) => method !== 'GET')
+  }
+
   private constructor(readonly place: MarketWithBuild) {}
 
   static async open(): Promise<Counter> {
@@ -45,7 +52,10 @@ export class Counter {
       counter.sent.push({ method, path, body: typeof body === 'string' ? JSON.parse(body) : undefined })
       if (counter.respond && method !== 'GET') return counter.respond()
       const key = [...counter.answers.keys()].find((end) => path.endsWith(end))
-      return new Response(JSON.stringify(key === undefined ? {} : counter.answers.get(key)), { status: 200 })
+      if (method === 'GET' && key === undefined) return new Response('{}', { status: 404 })
+      // a change has everything asked again that is shown
+      const headers: Record<string, string> = method === 'GET' ? {} : { 'x-changed': '1' }
+      return new Response(JSON.stringify(key === undefined ? {} : counter.answers.get(key)), { headers })
     })
     return counter
   }
@@ -82,7 +92,7 @@ export class Counter {
   /** The build laid on the counter, as its page would have it; answers its ledger. */
   async show() {
     const { db, build } = this.place
-    useBuild().view = asSent(await buildView(db, build, today))
+    lay(asSent(await buildView(db, build, today)))
     return asSent(await ledgerView(db, build, today))
   }
 
@@ -90,6 +100,18 @@ export class Counter {
     const { db, build } = this.place
     return asSent((await leadViews(db, build, today)).leads.find((each) => each.id === id)!)
   }
+}
+
+/** Lays a build on the counter, as its page would have it. */
+export function lay(view: BuildView): void {
+  useQueryCache().setQueryData(['GET /api/builds/:id', { id: view.id }], view)
+  useBuild().open(view.id)
+}
+
+/** What every page has: today, the home currency, the builds. */
+export function laySession(view: SessionView): void {
+  useQueryCache().setQueryData(['GET /api/session', {}], view)
+  useSession()
 }
 
 /** Presses the button of these words and waits for what follows; a button that is not there is named with what is. */

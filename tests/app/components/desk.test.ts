@@ -20,7 +20,7 @@ import DeadlineLine from '~/ui/DeadlineLine.vue'
 import RateForm from '~/ui/RateForm.vue'
 import { itemsOf, itemStep, pay } from '../../server/purchases'
 import { today } from '../../server/marketWithBuild'
-import { asSent, Counter, press, registerCounter } from './counter'
+import { Counter, asSent, laySession, press, registerCounter } from './counter'
 
 /** What is done at the desk, component by component: each state it can be in, and what it then sends. */
 let counter: Counter
@@ -40,7 +40,7 @@ beforeAll(() =>
 )
 beforeEach(async () => {
   counter = await Counter.open()
-  useSession().view = { homeCurrency: 'CAD', today, builds: [], soldRecords: 0 }
+  laySession({ homeCurrency: 'CAD', today, builds: [], soldRecords: 0 })
 })
 afterEach(() => counter.close())
 

@@ -14,7 +14,7 @@ import TickField from '~/ui/fields/TickField.vue'
 import TicksField from '~/ui/fields/TicksField.vue'
 import YesNoField from '~/ui/fields/YesNoField.vue'
 import { differences } from '~/utils/differences'
-import { RequestError } from '~/utils/request'
+import { RequestError } from '~/data/requestError'
 import { stateTag } from '#shared/text/stateTag'
 import { currencyCode, decimalText, finite, line, name, oneOf, share, text, yesOrNo } from '#shared/fields'
 import { mountForm, registerComponents } from './mounted'
@@ -224,7 +224,14 @@ describe('a draft form', () => {
     const save = async (_: Values, was: string | undefined) => {
       tags.push(was)
       if (was !== stateTag(theirs))
-        throw new RequestError('the lead was changed meanwhile; nothing was overwritten', '', 409, theirs)
+        throw new RequestError(
+          'the lead was changed meanwhile; nothing was overwritten',
+          '',
+          409,
+          'changed-meanwhile',
+          {},
+          theirs,
+        )
     }
     const options = { key: 'both', schema: schema as never, initial, isSaved: true, save }
     const { wrapper, form } = mountForm<Values>(options, titled)
@@ -240,7 +247,7 @@ describe('a draft form', () => {
   test('what is saved may be kept instead; what was typed goes', async () => {
     const theirs = { ...initial, title: 'theirs' }
     const save = async () => {
-      throw new RequestError('changed meanwhile', '', 409, theirs)
+      throw new RequestError('changed meanwhile', '', 409, 'changed-meanwhile', {}, theirs)
     }
     const { wrapper, form } = mountForm<Values>(
       { key: 'kept', schema: schema as never, initial, isSaved: true, save },

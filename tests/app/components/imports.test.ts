@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { flushPromises, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { registerComponents } from './mounted'
 
@@ -8,6 +9,7 @@ const sent: { path: string; body: unknown }[] = []
 const group = { make: 'Harrow', name: 'Quill 70 8 GB', role: 'graphics', facts: { vramGb: 8 }, at: [0, 1, 2] }
 const sales = { partId: null, group, kept: [0, 1], left: [{ at: 2, reason: 'for parts' }], marks: null }
 beforeEach(() => {
+  setActivePinia(createPinia())
   sent.length = 0
   vi.stubGlobal(
     'fetch',

@@ -56,7 +56,6 @@ describe('what is done with the open lead', () => {
     const actions = useLeadActions({
       lead,
       shown: ref(leads),
-      load: async () => undefined,
       select: (id) => selected.push(id),
     })
     counter.answers.set('/choices', useBuild().view)
@@ -67,7 +66,7 @@ describe('what is done with the open lead', () => {
     await pass()
     await undo()
     await undo() // there is no other to take back
-    expect(counter.sent.map(({ method, path }) => `${method} ${path}`)).toEqual([
+    expect(counter.written.map(({ method, path }) => `${method} ${path}`)).toEqual([
       `POST /api/leads/${ids[0]}/pass`,
       'POST /api/ledger/actions/0/undo',
     ])
@@ -76,16 +75,16 @@ describe('what is done with the open lead', () => {
   test('put into the build, asked; without a lead nothing is sent', async () => {
     const { ids, lead, choose, ask, undo } = await page()
     await choose()
-    expect(counter.sent[0]).toMatchObject({ method: 'POST', body: { kind: 'lead', leadId: ids[0] } })
+    expect(counter.written[0]).toMatchObject({ method: 'POST', body: { kind: 'lead', leadId: ids[0] } })
     await ask()
     await undo()
-    expect(counter.sent.slice(-2).map(({ body }) => body)).toEqual([
+    expect(counter.written.slice(-2).map(({ body }) => body)).toEqual([
       { askedOn: useBuild().view!.today },
       { askedOn: null },
     ])
     lead.value = null
-    const before = counter.sent.length
+    const before = counter.written.length
     await Promise.all([choose(), ask()])
-    expect(counter.sent).toHaveLength(before)
+    expect(counter.written).toHaveLength(before)
   })
 })

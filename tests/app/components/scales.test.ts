@@ -27,7 +27,7 @@ import PartByPart from '~/places/scales/components/PartByPart.vue'
 import VerdictLines from '~/places/scales/components/VerdictLines.vue'
 import PassphraseSection from '~/places/settings/components/PassphraseSection.vue'
 import { marketWithBuild, today, type MarketWithBuild } from '../../server/marketWithBuild'
-import { asSent, Counter, registerCounter } from './counter'
+import { Counter, asSent, lay, registerCounter } from './counter'
 
 /** A build on the scales and on the bench: every figure on screen is one of the server's. */
 let place: MarketWithBuild
@@ -118,7 +118,7 @@ afterAll(() => place.close())
 let counter: Counter
 beforeEach(async () => {
   counter = await Counter.open()
-  useBuild().view = view
+  lay(view)
 })
 afterEach(() => counter.close())
 const money = (text: string) => Math.round(Number(text.replace('−', '-')) * 100)

@@ -34,7 +34,7 @@ beforeEach(() => {
   vi.stubGlobal('fetch', async (path: string, { method = 'GET', body }: RequestInit = {}) => {
     sent.push({ method, path, body: typeof body === 'string' ? JSON.parse(body) : undefined })
     const answer = [...answers].find(([end]) => path.endsWith(end))?.[1]
-    return Response.json(answer ?? {})
+    return Response.json(answer ?? {}, method === 'GET' ? {} : { headers: { 'x-changed': '1' } })
   })
 })
 afterEach(() => vi.unstubAllGlobals())
@@ -124,7 +124,6 @@ describe('runs', () => {
     expect(shown.findAll('button').filter((button) => button.text() === 'count it')).toHaveLength(1)
     await press(shown, 'count it')
     expect(written()).toEqual([{ method: 'PATCH', path: '/api/bench/runs/r1', body: { overruled: true } }])
-    expect(shown.emitted('changed')).toHaveLength(1)
     const counted = await shownFor(RunTable, { view, bench: benchOf(run({ overruled: true })) })
     expect(counted.text()).toContain('counted by you')
     await press(counted, 'leave out')

@@ -2,12 +2,9 @@
 import { noEstimate } from '#core/performance/model/noEstimate'
 import { useEventListener } from '@vueuse/core'
 import type { FrameColumn } from '#core/reading/frames/frameLogFile'
-import type { BenchView } from '#shared/bench/views'
-import type { BuildView } from '#shared/builds/views'
-import type { LibraryView } from '#shared/parts/views'
 import type { LogStretch } from '~/workers/frameLogProtocol'
 import type { RunInput } from '#shared/bench/schemas'
-import { request } from '~/utils/request'
+import { useCall } from '~/data/useCall'
 
 /** Bench: how fast is it, how fast will it be, what limits it? */
 const build = useBuild()
@@ -21,8 +18,9 @@ const modes = [
   ['work', 'Games and work'],
   ['value', 'Value'],
 ] as const
-const bench = shallowRef<BenchView | null>(null)
-const library = shallowRef<LibraryView | null>(null)
+const asked = useCall('GET /api/builds/:id/bench', () => ({ id: view.value.id }))
+const bench = computed(() => asked.data.value ?? null)
+const { data: library } = useCall('GET /api/library')
 const frames = useFrameLogs()
 const writing = ref(false)
 const fromLog = shallowRef<{
@@ -32,34 +30,6 @@ const fromLog = shallowRef<{
 } | null>(null)
 const missing = computed(() => view.value.targets[0]?.missing ?? [])
 const runsIn = computed(() => Math.max(0, ...view.value.targets.map((target) => target.estimate?.runs ?? 0)))
-const fetchBench = () => request<BenchView>(`/api/builds/${view.value.id}/bench`)
-const load = () => run(async () => (bench.value = await fetchBench()))
-let isFresh = false
-watch(
-  () => view.value,
-  () => {
-    if (!isFresh) void load()
-    isFresh = false
-  },
-  { immediate: true },
-)
-onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
-/** A run moves estimates and targets: build and bench are calculated anew and shown together, so that a working never lists other runs than the estimate rests on. */
-const changed = () =>
-  run(async () => {
-    const [next, fresh] = await Promise.all([
-      request<BuildView>(`/api/builds/${view.value.id}`),
-      fetchBench(),
-    ])
-    bench.value = fresh
-    isFresh = true
-    build.take(next, '')
-  })
-/** A game is in the library, in estimates and in what the page offers to choose. */
-async function gamesChanged() {
-  library.value = await request<LibraryView>('/api/library')
-  await changed()
-}
 useKeys({ n: () => (writing.value = library.value !== null) })
 const dropping = ref(false)
 useEventListener(document, 'dragover', (event: DragEvent) => {
@@ -112,10 +82,9 @@ function saveFromLog(name: string, { statistics }: LogStretch) {
   }
   writing.value = true
 }
-async function saved() {
+function saved() {
   writing.value = false
   fromLog.value = null
-  await changed()
 }
 function close() {
   writing.value = false
@@ -169,7 +138,7 @@ useHead({ title: 'Bench · Tarvin' })
     </template>
     <p v-else-if="!bench || !library" class="text-soft" role="status">Calculating…</p>
     <template v-else-if="mode === 'runs'">
-      <RunTable :view="view" :bench="bench" @changed="changed" @add="writing = true" @open-log="openLog" />
+      <RunTable :view="view" :bench="bench" @add="writing = true" @open-log="openLog" />
       <BeforeAfter class="mt-6" :bench="bench" />
     </template>
     <FrameTimes
@@ -180,9 +149,9 @@ useHead({ title: 'Bench · Tarvin' })
       @save="saveFromLog"
     />
     <template v-else-if="mode === 'work'">
-      <GamesTable :library="library" class="mb-6" @changed="gamesChanged" />
+      <GamesTable :library="library" class="mb-6" />
       <h2 class="mb-1">Other work</h2>
-      <WorkLeaf :view="view" :bench="bench" :library="library" @changed="load" />
+      <WorkLeaf :view="view" :bench="bench" :library="library" />
       <LivingLeaf class="mt-6" :bench="bench" />
     </template>
     <ValueStairs v-else :view="view" :bench="bench" />

@@ -1,30 +1,17 @@
 <script setup lang="ts">
 import type { BriefInput } from '#shared/brief/schemas'
-import type { BuildView } from '#shared/builds/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** Brief: what is it for, what may it cost, what must it reach? */
 const build = useBuild()
-const session = useSession()
 const id = build.view!.id
-const cap = useTemplateRef<{ load: () => Promise<void> }>('cap')
-const initial = ref<BriefInput | null>(null)
-onMounted(async () => (initial.value = await request<BriefInput>(`/api/builds/${id}/brief`)))
+const { data: initial } = useCall('GET /api/builds/:id/brief', () => ({ id }))
 
 async function save(brief: BriefInput, was: string | undefined) {
   let tag: string | undefined
-  const renamed = brief.name !== build.view!.name
-  build.take(
-    await request<BuildView>(`/api/builds/${id}/brief`, {
-      method: 'PUT',
-      body: brief,
-      was,
-      onTag: (saved) => (tag = saved),
-    }),
-    'brief',
-  )
-  if (renamed) await session.load()
-  await cap.value?.load()
+  build.named('brief')
+  await call('PUT /api/builds/:id/brief', { id }, brief, { was, onTag: (saved) => (tag = saved) })
   return tag
 }
 </script>
@@ -32,7 +19,7 @@ async function save(brief: BriefInput, was: string | undefined) {
 <template>
   <div class="px-6 py-4">
     <h1 class="mb-4">Brief</h1>
-    <CapLine ref="cap" class="mb-4" />
+    <CapLine class="mb-4" />
     <BriefForm
       v-if="initial"
       :storage-key="`tarvin-brief-${id}`"

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import type { Role } from '#core/parts/part'
-import type { LeadInboxView, LeadView } from '#shared/leads/views'
-import type { LookoutHit } from '#shared/prices/views'
 import { arrangeLeads, leadAge, type LeadOrder, type LeadShow } from '~/places/leads/state/leadList'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** Leads: which of the things on offer is worth it, at what price, with what risk? */
 const build = useBuild()
 const { run } = useAction()
 const id = build.view!.id
 const today = build.view!.today
-const leads = shallowRef<readonly LeadView[] | null>(null)
-const hits = shallowRef<readonly LookoutHit[]>([])
-const trips = shallowRef<LeadInboxView['trips']>([])
-const unvalued = shallowRef<LeadInboxView['unvalued']>([])
+const asked = useCall('GET /api/builds/:id/leads', () => ({ id }))
+const inbox = computed(() => asked.data.value ?? null)
+const leads = computed(() => inbox.value?.leads ?? null)
+const trips = computed(() => inbox.value?.trips ?? [])
+const { data: watched } = useCall('GET /api/builds/:id/prices/lookouts', () => ({ id }))
+const hits = computed(() => watched.value ?? [])
 /** The lead whose form is open; one that cannot be valued can still be changed. */
 const editingId = ref<string | null>(null)
 const leadId = useRouteState('lead')
@@ -28,23 +29,6 @@ const order = computed({
 const show = computed({ get: () => showState.value as LeadShow, set: (value) => (showState.value = value) })
 const capturing = ref<'no' | 'new' | 'edit'>('no')
 
-async function load() {
-  const [inbox, cameIn] = await Promise.all([
-    request<LeadInboxView>(`/api/builds/${id}/leads`),
-    request<LookoutHit[]>(`/api/builds/${id}/prices/lookouts`),
-  ])
-  hits.value = cameIn
-  leads.value = inbox.leads
-  unvalued.value = inbox.unvalued
-  trips.value = inbox.trips
-}
-onMounted(() => run(load))
-/** What is known of a chosen lead moves its line on the receipt. */
-const changed = () =>
-  run(async () => {
-    await load()
-    if (lead.value?.choiceId) await build.load(id)
-  })
 const hitIds = computed(() => new Set(hits.value.map((each) => each.leadId)))
 const shown = computed(() =>
   arrangeLeads(leads.value ?? [], {
@@ -62,13 +46,9 @@ const untied = computed(
 const hit = computed(() => hits.value.find((each) => each.leadId === lead.value?.id))
 async function seen() {
   const { lookoutId, leadId: seenLead } = hit.value!
-  await run(
-    async () => {
-      await request(`/api/prices/lookouts/${lookoutId}/seen`, { method: 'POST', body: { leadId: seenLead } })
-      await load()
-    },
-    { message: 'seen; this watch no longer alerts you' },
-  )
+  await run(() => call('POST /api/prices/lookouts/:id/seen', { id: lookoutId }, { leadId: seenLead }), {
+    message: 'seen; this watch no longer alerts you',
+  })
 }
 const lead = computed(() => leads.value?.find((each) => each.id === leadId.value) ?? shown.value[0] ?? null)
 
@@ -80,13 +60,10 @@ function move(by: number) {
 const { choose, pass, ask, undo } = useLeadActions({
   lead,
   shown,
-  load,
   select: (next) => (leadId.value = next),
 })
-async function captured(newId: string | null) {
+function captured(newId: string | null) {
   capturing.value = 'no'
-  await load()
-  await build.load(id)
   if (newId) leadId.value = newId
 }
 function edit(leadToEdit: string) {
@@ -112,7 +89,7 @@ useKeys({
       v-model:order="order"
       v-model:show="show"
       :leads="shown"
-      :unvalued="unvalued"
+      :unvalued="inbox?.unvalued ?? []"
       :hits="hitIds"
       :untied="untied"
       :selected="lead?.id ?? ''"
@@ -142,13 +119,7 @@ useKeys({
           </div>
         </div>
         <LeadNotices :lead="lead" :hit="hit" @seen="seen" @edit="edit(lead.id)" />
-        <LeadDetail
-          :lead="lead"
-          :currency="build.view!.currency"
-          :trips="trips"
-          @changed="changed"
-          @open="leadId = $event"
-        />
+        <LeadDetail :lead="lead" :currency="build.view!.currency" :trips="trips" @open="leadId = $event" />
       </div>
       <div class="flex flex-wrap gap-x-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden">
         <span class="whitespace-nowrap"><span class="key">↑↓</span> move</span

@@ -10,14 +10,7 @@ const tabs = [
   ['sell', 'Sell'],
 ] as const
 const tab = useRouteState('tab', 'items')
-onMounted(() => {
-  ledger.view = null
-  return ledger.load()
-})
-const { report, take: takeCsv } = useCsvImport(
-  () => `/api/builds/${id}/ledger/import`,
-  () => ledger.reload(),
-)
+const { report, take: takeCsv } = useCsvImport('POST /api/builds/:id/ledger/import', () => ({ id }))
 useHead({ title: 'Ledger · Tarvin' })
 </script>
 
@@ -37,9 +30,8 @@ useHead({ title: 'Ledger · Tarvin' })
       >
     </PlaceTabs>
     <p v-if="report" class="mb-2" role="status" data-test="ledger-report">{{ report }}</p>
-    <p v-if="ledger.failed" class="text-stop" role="alert">{{ ledger.failed }}</p>
-    <p v-else-if="!ledger.view" class="text-soft" role="status">Loading…</p>
-    <div v-else class="grid grid-cols-[minmax(0,1fr)_320px] gap-4 @max-4xl/place:grid-cols-1">
+    <Loaded :of="ledger.view" />
+    <div v-if="ledger.view" class="grid grid-cols-[minmax(0,1fr)_320px] gap-4 @max-4xl/place:grid-cols-1">
       <div v-if="tab === 'items'" class="flex min-w-0 flex-col gap-4">
         <PlannedOrder
           v-for="order in ledger.view.orders"

@@ -1,21 +1,17 @@
 <script setup lang="ts">
 import { coreRoles } from '#core/parts/part'
-import type { MachineView } from '#shared/machine/views'
-import { request } from '~/utils/request'
+import { useCall } from '~/data/useCall'
 
 /** Machine: does it fit, start, stay cool and fed; what is missing; what is the next step up worth? */
 const build = useBuild()
-const { run } = useAction()
 const view = computed(() => build.view!)
-const machine = shallowRef<MachineView | null>(null)
+const { data } = useCall('GET /api/builds/:id/machine', () => ({ id: view.value.id }))
+const machine = computed(() => data.value ?? null)
 const mode = useRouteState('mode', 'open')
 const selected = useRouteState('finding')
 const adding = ref(false)
 const rows = computed(() => [...view.value.choices].sort((a, b) => order(a.roles[0]) - order(b.roles[0])))
 const order = (role: string | undefined) => (coreRoles as readonly string[]).indexOf(role ?? '') + 1 || 99
-const load = () =>
-  run(async () => (machine.value = await request<MachineView>(`/api/builds/${view.value.id}/machine`)))
-watch(view, load, { immediate: true })
 useKeys({ n: () => (adding.value = true) })
 const modes = [
   ['open', 'Open checks'],
@@ -41,13 +37,7 @@ function select(key: string) {
       </button>
     </PlaceTabs>
     <div v-if="mode === 'open'" class="grid grid-cols-[minmax(0,1fr)_400px] gap-4 @max-4xl/place:grid-cols-1">
-      <StillOpen
-        :view="view"
-        :machine="machine"
-        :selected="selected"
-        @select="selected = $event"
-        @changed="load"
-      />
+      <StillOpen :view="view" :machine="machine" :selected="selected" @select="selected = $event" />
       <PlanView
         v-if="machine && machine.plan.plates.length > 0"
         :plan="machine.plan"
@@ -55,7 +45,7 @@ function select(key: string) {
         @select="select"
       />
     </div>
-    <StepStairs v-else-if="mode === 'steps'" :view="view" @changed="load" />
+    <StepStairs v-else-if="mode === 'steps'" :view="view" />
     <PowerAndRoom v-else-if="mode === 'power' && machine" :machine="machine" :view="view" />
     <AssemblySteps
       v-else-if="mode === 'assembly' && machine"

@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { toDecimal } from '#core/money/decimal'
-import type { PriceBrief, PriceView, RecordView } from '#shared/prices/views'
+import type { PriceView, RecordView } from '#shared/prices/views'
 import { readBrush, writeBrush, type Brush } from '~/places/prices/state/brush'
 import { groupDecisions } from '~/places/prices/state/triage'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** Prices: what does each part really sell for, how long would I wait, new or used? */
 const build = useBuild()
 const { run } = useAction()
 const id = build.view!.id
-const briefs = ref<PriceBrief[] | null>(null)
-const view = shallowRef<PriceView | null>(null)
-const failed = ref('')
+const { data: briefs } = useCall('GET /api/builds/:id/prices', () => ({ id }))
 const partId = useRouteState('part')
 const mode = useRouteState('mode', 'read')
 const sheet = useRouteState('sheet')
@@ -22,44 +21,28 @@ const importing = ref(false)
 const triage = useTemplateRef<{ select: (id: number) => void }>('triage')
 const undoStack: { records: readonly number[]; decisions: readonly RecordView['decision'][] }[] = []
 
-async function loadBriefs() {
-  briefs.value = await request<PriceBrief[]>(`/api/builds/${id}/prices`)
-}
-async function loadPart(part: string) {
-  undoStack.length = 0
-  failed.value = ''
-  const next = await request<PriceView>(`/api/builds/${id}/prices/parts/${part}`).catch((error: Error) => {
-    if (partId.value === part) failed.value = error.message
-    return null
-  })
-  // of two parts picked quickly the later one stands, whichever answer comes last
-  if (partId.value === part) view.value = next
-}
-onMounted(() =>
-  run(async () => {
-    await loadBriefs()
-    const first = briefs.value?.find((brief) => brief.inBuild) ?? briefs.value?.[0]
-    if (partId.value === '' && first) partId.value = first.partId
-  }),
+const part = useCall('GET /api/builds/:id/prices/parts/:part', () =>
+  partId.value === '' ? null : { id, part: partId.value },
 )
-watch(partId, (part) => part !== '' && void loadPart(part), { immediate: true })
-
-const path = () => `/api/builds/${id}/prices/parts/${view.value!.partId}`
-async function setDecision(records: readonly number[], decision: RecordView['decision']) {
-  view.value = await request<PriceView>(`${path()}/overrides`, {
-    method: 'PUT',
-    body: { recordIds: records, decision },
-  })
-}
+const view = computed<PriceView | null>(() => part.data.value ?? null)
+watch(
+  briefs,
+  (list) => {
+    const first = list?.find((brief) => brief.inBuild) ?? list?.[0]
+    if (partId.value === '' && first) partId.value = first.partId
+  },
+  { immediate: true },
+)
+watch(partId, () => (undoStack.length = 0))
+const ofPart = () => ({ id, part: view.value!.partId })
+const setDecision = (records: readonly number[], decision: RecordView['decision']) =>
+  call('PUT /api/builds/:id/prices/parts/:part/overrides', ofPart(), { recordIds: [...records], decision })
 async function decide(records: readonly number[], decision: RecordView['decision']) {
   const before = new Map(view.value!.records.map((record) => [record.id, record.decision]))
   const entry = { records, decisions: records.map((record) => before.get(record) ?? null) }
   undoStack.push(entry)
   const isDone = await run(
-    async () => {
-      await setDecision(records, decision)
-      await afterChange()
-    },
+    () => setDecision(records, decision),
     records.length > 1
       ? { message: `${records.length} records ${decision === 'drop' ? 'dropped' : 'kept'}`, undo }
       : undefined,
@@ -72,34 +55,18 @@ async function undo() {
   await run(async () => {
     for (const group of groupDecisions(last.records, last.decisions))
       await setDecision(group.records, group.decision)
-    await afterChange()
   })
 }
 const saveQuery = (query: PriceView['query']) =>
-  run(
-    async () => {
-      view.value = await request<PriceView>(`${path()}/query`, { method: 'PUT', body: query })
-      await afterChange()
-    },
-    { message: 'query applied' },
-  )
-const resetQuery = () =>
-  run(async () => {
-    view.value = await request<PriceView>(`${path()}/query`, { method: 'DELETE' })
-    await afterChange()
+  run(() => call('PUT /api/builds/:id/prices/parts/:part/query', ofPart(), query as never), {
+    message: 'query applied',
   })
+const resetQuery = () => run(() => call('DELETE /api/builds/:id/prices/parts/:part/query', ofPart()))
 const useRecipe = (recipeId: string) =>
-  run(
-    async () => {
-      view.value = await request<PriceView>(`${path()}/recipe`, { method: 'POST', body: { recipeId } })
-      await afterChange()
-    },
-    { message: 'saved query applied', undo: async () => resetQuery() },
-  )
-/** A reading moved: the list beside it and the receipt at the foot follow. */
-async function afterChange() {
-  await Promise.all([loadBriefs(), build.load(id)])
-}
+  run(() => call('POST /api/builds/:id/prices/parts/:part/recipe', ofPart(), { recipeId }), {
+    message: 'saved query applied',
+    undo: resetQuery,
+  })
 async function hunt(price: number) {
   const part = view.value!
   const known = build.view!.choices.find(
@@ -118,25 +85,13 @@ async function hunt(price: number) {
     message: `hunting ${part.name} at up to ${amount(Math.round(price), part.currency)}`,
     undo: async () => build.takeOut(build.view!.choices.at(-1)!.id, part.name),
   })
-  await loadBriefs()
 }
-async function lookOut(price: number) {
-  const part = view.value!
-  await run(
-    async () => {
-      await request(`/api/builds/${id}/prices/lookouts`, {
-        method: 'POST',
-        body: { partId: part.partId, limit: toDecimal(Math.round(price), part.currency) },
-      })
-      await loadPart(part.partId)
-    },
-    { message: `watching ${part.name} at or below ${amount(Math.round(price), part.currency)}` },
-  )
-}
-async function imported() {
-  importing.value = false
-  await afterChange()
-  if (partId.value !== '') await loadPart(partId.value)
+function lookOut(price: number) {
+  const { partId, name, currency } = view.value!
+  const limit = toDecimal(Math.round(price), currency)
+  return run(() => call('POST /api/builds/:id/prices/lookouts', { id }, { partId, limit }), {
+    message: `watching ${name} at or below ${amount(Math.round(price), currency)}`,
+  })
 }
 function pick(record: number) {
   mode.value = 'sift'
@@ -159,7 +114,7 @@ async function selectPart(part: string) {
 <template>
   <div class="flex h-full min-h-0">
     <PriceList
-      :briefs="briefs"
+      :briefs="briefs ?? null"
       :selected="sheet === '' ? partId : ''"
       :sheet="sheet"
       :currency="build.view!.currency"
@@ -199,7 +154,6 @@ async function selectPart(part: string) {
         @brush="markRegion"
         @pick="pick"
         @catch-share="saveQuery({ ...view.query, catchShare: $event })"
-        @changed="view = $event"
         @loosen="saveQuery({ ...view.query, ...$event })"
       />
       <template v-else-if="!view.part.open">
@@ -218,17 +172,16 @@ async function selectPart(part: string) {
     </div>
     <div v-else class="p-6 text-soft" role="status">
       {{
-        failed ||
-        (briefs && briefs.length === 0
+        briefs && briefs.length === 0
           ? 'No part has past sales yet. Paste a page of them (Ctrl+V) or import a CSV.'
-          : 'Loading prices…')
+          : 'Loading prices…'
       }}
     </div>
     <ImportDialog
       v-if="importing"
       :currency="build.view!.currency"
       @close="importing = false"
-      @done="imported"
+      @done="importing = false"
     />
   </div>
 </template>

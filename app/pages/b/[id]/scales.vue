@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import type { BuildView } from '#shared/builds/views'
-import type { LibraryView } from '#shared/parts/views'
 import { changedSettings, type SettingsChange } from '~/places/scales/state/settings'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** Scales: is it better than buying a machine ready made? */
 const build = useBuild()
 const { run } = useAction()
 const view = computed(() => build.view!)
-const library = ref<LibraryView | null>(null)
+const { data: library } = useCall('GET /api/library')
 const mode = useRouteState('mode', 'weighing')
 const focus = useRouteState('against')
 const modes = [
@@ -17,7 +16,6 @@ const modes = [
   ['turning', 'Break-even points'],
   ['editions', 'Editions'],
 ] as const
-onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
 const others = computed(() => view.value.weighing.others)
 const chosen = computed(() => others.value.map((other) => other.machine.id))
 const against = computed(
@@ -51,15 +49,11 @@ function toggleBuild(id: string) {
   })
 }
 const save = (change: SettingsChange, edit?: { machine: string; step: string; amount: string | null }) =>
-  run(async () =>
-    build.take(
-      await request<BuildView>(`/api/builds/${view.value.id}/scales/settings`, {
-        method: 'PUT',
-        body: changedSettings(view.value.weighing.settings, view.value.currency, change, edit),
-      }),
-      '',
-    ),
-  )
+  run(() => {
+    const { id, currency, weighing } = view.value
+    const next = changedSettings(weighing.settings, currency, change, edit)
+    return call('PUT /api/builds/:id/scales/settings', { id }, next)
+  })
 useHead({ title: 'Compare · Tarvin' })
 </script>
 

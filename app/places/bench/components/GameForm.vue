@@ -7,11 +7,13 @@ import type { Workload } from '#core/performance/model/workload'
 import { gameSchema } from '#shared/work/schemas'
 import type { LibraryView } from '#shared/parts/views'
 import { slug } from '#shared/text/slug'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { read } from '~/data/read'
+import { stateTag } from '#shared/text/stateTag'
 
 /** One game: after a typical kind or another game, with one known rate. `game` is the one that is changed, null a new one. */
 const { library, like, game } = defineProps<{ library: LibraryView; like: string; game: Workload | null }>()
-const emit = defineEmits<{ changed: []; close: [] }>()
+const emit = defineEmits<{ close: [] }>()
 const { run, busy } = useAction()
 const cpus = computed(() => library.parts.filter(({ role, facts }) => role === 'cpu' && facts.cpuIndex))
 const cards = computed(() =>
@@ -26,7 +28,9 @@ const resolutions = [
 const problem = ref('')
 /** Tag of the game as it was when its form was opened: another tab's change is told, not overwritten. */
 let tag: string | undefined
-onMounted(() => game && run(() => request(`/api/work/games/${game.id}`, { onTag: (told) => (tag = told) })))
+onMounted(
+  () => game && run(async () => (tag = stateTag(await read('GET /api/work/games/:id', { id: game.id })))),
+)
 const draft = reactive({
   name: game?.name ?? '',
   like,
@@ -90,13 +94,9 @@ async function save() {
     problem.value = error.message
     return
   }
-  const done = await run(
-    async () => {
-      await request('/api/work/games', { method: 'PUT', body, was: game === null ? 'new' : tag })
-      emit('changed')
-    },
-    { message: `${draft.name} saved` },
-  )
+  const done = await run(() => call('PUT /api/work/games', {}, body, { was: game === null ? 'new' : tag }), {
+    message: `${draft.name} saved`,
+  })
   if (done) emit('close')
 }
 </script>

@@ -3,29 +3,21 @@ import { typicalGames } from '#core/performance/model/typicalGames'
 import type { Workload } from '#core/performance/model/workload'
 import type { LibraryView } from '#shared/parts/views'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** Games: made from a typical kind or another game and one known rate, changed, copied, removed. */
 const { library } = defineProps<{ library: LibraryView }>()
-const emit = defineEmits<{ changed: [] }>()
 const { run } = useAction()
 /** What the open form begins with; null: none is open. */
 const writing = shallowRef<{ like: string; game: Workload | null } | null>(null)
 const remove = (game: Workload) =>
-  run(
-    async () => {
-      await request(`/api/work/games/${game.id}`, { method: 'DELETE' })
-      emit('changed')
+  run(() => call('DELETE /api/work/games/:id', { id: game.id }), {
+    message: `${game.name} removed`,
+    undo: async () => {
+      const { model: _, fit: __, ...rest } = game
+      await call('PUT /api/work/games', {}, { ...rest, known: null }, { was: 'new' })
     },
-    {
-      message: `${game.name} removed`,
-      undo: async () => {
-        const { model: _, fit: __, ...rest } = game
-        await request('/api/work/games', { method: 'PUT', body: { ...rest, known: null }, was: 'new' })
-        emit('changed')
-      },
-    },
-  )
+  })
 const columns: readonly Column<Workload>[] = [
   { key: 'game', name: 'game', by: (game) => game.name },
   { key: 'kind', name: 'kind', class: 'text-soft', by: (game) => game.kind },
@@ -89,7 +81,6 @@ const presetsText = (game: Workload) =>
       :key="`${writing.like} ${writing.game?.id}`"
       :library="library"
       v-bind="writing"
-      @changed="emit('changed')"
       @close="writing = null"
     />
   </section>

@@ -6,7 +6,7 @@ import { runSchema, type RunInput } from '#shared/bench/schemas'
 import type { BuildView } from '#shared/builds/views'
 import type { LibraryView } from '#shared/parts/views'
 import { sizeFrom, sizeOptions, sizeText } from '~/utils/screenSizes'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { blankRun } from '../state/runDraft'
 
 /** A measured result by form, or what a log says of it filled in. */
@@ -26,7 +26,7 @@ const form = useDraftForm<RunInput>({
   schema: runSchema as never,
   initial: fromLog ? mergedDraft(blank, { ...fromLog.figures, kind: 'own-log', note: fromLog.name }) : blank,
   async save(body) {
-    const { id } = await request<{ id: string }>('/api/bench/runs', { method: 'POST', body })
+    const { id } = await call('POST /api/bench/runs', {}, body)
     if (fromLog) await keepLog(id)
     emit('saved')
   },
@@ -34,12 +34,10 @@ const form = useDraftForm<RunInput>({
 const { values } = form
 async function keepLog(runId: string) {
   const times = await fromLog!.times()
-  const kept = await fetch(`/api/bench/runs/${runId}/log?name=${encodeURIComponent(fromLog!.name)}`, {
-    method: 'PUT',
-    body: times.buffer as ArrayBuffer,
-  })
-  if (!kept.ok)
-    toast.error('The run is saved, but its frame times could not be stored with it. Drop the log again.')
+  const log = new Blob([times.buffer as ArrayBuffer], { type: 'application/octet-stream' })
+  await call('PUT /api/bench/runs/:id/log', { id: runId, name: fromLog!.name }, log).catch(() =>
+    toast.error('The run is saved, but its frame times could not be stored with it. Drop the log again.'),
+  )
 }
 
 const workload = computed(() => view.workloads.find((each) => each.id === values.workloadId))

@@ -3,12 +3,13 @@ import { runKinds } from '#core/performance/runs/run'
 import type { BenchView, RunView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { percent, shortDate, signedPercent } from '~/utils/show'
+import type { SentBody } from '#shared/calls'
 
 /** Every run, newest first, with what the fit says of it; excluded ones say why and can be let count. */
 const { view, bench } = defineProps<{ view: BuildView; bench: BenchView }>()
-const emit = defineEmits<{ changed: []; add: []; openLog: [id: string, name: string] }>()
+const emit = defineEmits<{ add: []; openLog: [id: string, name: string] }>()
 const { run: action } = useAction()
 const workload = useRouteState('workload')
 const which = useRouteState('which', 'all')
@@ -25,28 +26,17 @@ const shown = computed(() =>
   ),
 )
 const open = ref('')
-const patch = (run: RunView, body: object, message: string, undo?: object) =>
-  action(
-    async () => {
-      await request(`/api/bench/runs/${run.id}`, { method: 'PATCH', body })
-      emit('changed')
-    },
-    {
-      message,
-      ...(undo
-        ? {
-            undo: async () => {
-              await request(`/api/bench/runs/${run.id}`, { method: 'PATCH', body: undo })
-              emit('changed')
-            },
-          }
-        : {}),
-    },
-  )
-const { report, take: takeCsv } = useCsvImport(
-  () => '/api/bench/runs/import',
-  async () => emit('changed'),
-)
+type Change = SentBody<'PATCH /api/bench/runs/:id'>
+const patch = (run: RunView, body: Change, message: string, undo?: Change) =>
+  action(() => call('PATCH /api/bench/runs/:id', { id: run.id }, body), {
+    message,
+    ...(undo
+      ? {
+          undo: () => call('PATCH /api/bench/runs/:id', { id: run.id }, undo),
+        }
+      : {}),
+  })
+const { report, take: takeCsv } = useCsvImport('POST /api/bench/runs/import', () => ({}))
 const facts = (run: RunView) => [
   ...(run.origin ? [`from ${run.origin}`] : []),
   ...(run.spread === null

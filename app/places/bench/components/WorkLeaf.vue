@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ValidationError } from 'yup'
+import { ValidationError, type Schema } from 'yup'
 import { partLabel } from '#core/parts/part'
 import { feelings } from '#core/performance/model/throughput'
 import { slug } from '#shared/text/slug'
@@ -7,12 +7,11 @@ import { workResultSchema, workTaskSchema } from '#shared/work/schemas'
 import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { LibraryView } from '#shared/parts/views'
-import { request } from '~/utils/request'
 import { shortDate } from '~/utils/show'
+import { call } from '~/data/call'
 
 /** Work that is no game: what this machine would take, from measured references; feel as it was said. */
 const { view, bench, library } = defineProps<{ view: BuildView; bench: BenchView; library: LibraryView }>()
-const emit = defineEmits<{ changed: [] }>()
 const { run } = useAction()
 const cpus = computed(() => library.parts.filter((part) => part.role === 'cpu'))
 const ownCpu = view.parts.find((part) => part.role === 'cpu')?.id
@@ -25,64 +24,33 @@ const result = reactive({
 })
 const task = reactive({ name: '', unit: 'min', lessIsBetter: true, threadsExponent: 0.7 })
 const problem = ref('')
-async function send(
-  path: string,
-  schema: typeof workResultSchema | typeof workTaskSchema,
-  body: object,
-  message: string,
-): Promise<boolean> {
+/** Checks a body by the schema of its route; null where it is wrong, and `problem` says why. */
+function checked<T extends object>(schema: Schema, body: T): T | null {
   problem.value = ''
   try {
     schema.validateSync(body)
+    return body
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
     problem.value = error.message
-    return false
+    return null
   }
-  return run(
-    async () => {
-      await request(path, { method: 'POST', body })
-      emit('changed')
-    },
-    { message },
-  )
 }
 async function addResult() {
-  if (
-    await send(
-      '/api/work/results',
-      workResultSchema,
-      { ...result, buildId: result.cpuId === ownCpu ? view.id : null },
-      'noted',
-    )
-  )
+  const body = checked(workResultSchema, { ...result, buildId: result.cpuId === ownCpu ? view.id : null })
+  if (body && (await run(() => call('POST /api/work/results', {}, body as never), { message: 'noted' })))
     result.value = undefined
 }
 async function addTask() {
-  if (
-    await send(
-      '/api/work/tasks',
-      workTaskSchema,
-      { ...task, id: slug(task.name || 'task'), mostThreads: 64 },
-      `${task.name} can now be measured`,
-    )
-  )
-    task.name = ''
+  const body = checked(workTaskSchema, { ...task, id: slug(task.name || 'task'), mostThreads: 64 })
+  const message = `${task.name} can now be measured`
+  if (body && (await run(() => call('POST /api/work/tasks', {}, body), { message }))) task.name = ''
 }
 const takeOut = (id: string) =>
-  run(
-    async () => {
-      await request(`/api/work/results/${id}`, { method: 'PATCH', body: { deleted: true } })
-      emit('changed')
-    },
-    {
-      message: 'removed',
-      undo: async () => {
-        await request(`/api/work/results/${id}`, { method: 'PATCH', body: { deleted: false } })
-        emit('changed')
-      },
-    },
-  )
+  run(() => call('DELETE /api/work/results/:id', { id }), {
+    message: 'removed',
+    undo: () => call('POST /api/work/results/:id/restore', { id }),
+  })
 const round = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(0))
 </script>
 

@@ -1,22 +1,11 @@
 <script setup lang="ts">
-import type { CapView } from '#shared/brief/views'
 import { capWorking } from '~/workings/capWorkings'
-import { request } from '~/utils/request'
 import { amount, percent } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** What the cap buys at today's street prices: the split by which the weakest target gains most, and the next best. */
 const build = useBuild()
-const cap = ref<CapView | null>(null)
-const failed = ref('')
-async function load() {
-  failed.value = ''
-  cap.value = await request<CapView>(`/api/builds/${build.view!.id}/brief/cap`).catch((error: Error) => {
-    failed.value = error.message
-    return null
-  })
-}
-onMounted(load)
-defineExpose({ load })
+const { data: cap } = useCall('GET /api/builds/:id/brief/cap', () => ({ id: build.view!.id }))
 const money = (value: number) => amount(value, cap.value!.currency)
 /** Width of each share of the bar. */
 const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
@@ -25,8 +14,7 @@ const share = (value: number) => `${(100 * value) / cap.value!.cap}%`
 <template>
   <section class="border-l-4 border-info pl-4" aria-label="what this budget buys">
     <h2>What {{ cap ? money(cap.cap) : 'the budget' }} buys at today’s street prices</h2>
-    <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!cap" class="text-soft" role="status">Calculating…</p>
+    <p v-if="!cap" class="text-soft" role="status">Calculating…</p>
     <p v-else-if="cap.problem" class="text-waiting">{{ cap.problem }}</p>
     <template v-else>
       <div

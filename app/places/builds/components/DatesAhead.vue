@@ -1,15 +1,13 @@
 <script setup lang="ts">
 import { addDays } from '#core/time/calendarDate'
-import type { DatedBuild } from '#shared/ledger/views'
-import { request } from '~/utils/request'
+import { useCall } from '~/data/useCall'
 
 /** Every date of every build in one list, the next two months first; all of it as a calendar. */
 const session = useSession()
-const { run } = useAction()
-const dates = ref<readonly DatedBuild[]>([])
+const datesAsked = useCall('GET /api/ledger/dates')
+const dates = computed(() => datesAsked.data.value ?? [])
 const showsAll = ref(false)
 const soonDays = 60
-onMounted(() => run(async () => (dates.value = await request<DatedBuild[]>('/api/ledger/dates'))))
 const soon = computed(() => dates.value.filter(({ day }) => day <= addDays(session.view!.today, soonDays)))
 const shown = computed(() => (showsAll.value ? dates.value : soon.value))
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { machineRulesSchema, briefSchema } from '#shared/brief/schemas'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { textOfFile, usePastedText } from '~/places/pastes/state/usePaste'
 import { salesSample } from '~/places/pastes/state/salesSample'
 
@@ -11,7 +11,6 @@ const pasted = usePastedText()
 const typed = ref('')
 const begin = reactive({ name: '', budget: '', currency: session.view!.homeCurrency ?? 'CAD' })
 const said = ref('')
-const emit = defineEmits<{ loaded: [] }>()
 const comesOfIt = [
   ['past sales', 'what it really sells for and how long to wait'],
   ['a listing', 'what to ask the seller and what to offer'],
@@ -38,9 +37,8 @@ const create = () =>
       houseRules: { machine: machineRulesSchema.getDefault() },
     })
     if (session.view!.builds.length === 0)
-      await request('/api/settings/home', { method: 'PUT', body: { currency: begin.currency } })
-    const { id } = await request<{ id: string }>('/api/builds', { method: 'POST', body: brief })
-    await session.load()
+      await call('PUT /api/settings/home', {}, { currency: begin.currency })
+    const { id } = await call('POST /api/builds', {}, brief)
     await navigateTo(`/b/${id}/prices`)
   })
 /** The sample is loaded through the same routes as a builder's own files. */
@@ -50,8 +48,6 @@ const loadSample = () =>
       const { loadDemo } = await import('~~/demo/load')
       await loadDemo(window.location.origin, (line) => (said.value = line))
       said.value = ''
-      await session.load()
-      emit('loaded')
     },
     { message: 'sample data loaded; remove it in Settings' },
   )

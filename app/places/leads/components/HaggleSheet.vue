@@ -2,45 +2,36 @@
 import { haggleWords } from '#core/supply/haggle/haggleWords'
 import type { LeadView } from '#shared/leads/views'
 import { aimWorking, openingWorking, walkAwayWorking } from '~/workings/haggleWorkings'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, shortDate } from '~/utils/show'
 
 /** The haggle sheet: opening, aim and walk-away on one rule, and the log of what was said. */
 const { lead } = defineProps<{ lead: LeadView }>()
 const build = useBuild()
 const { run } = useAction()
-const { sheet, failed, load } = useHaggle(() => lead)
+const { data: sheet } = useHaggle(() => lead)
 const by = ref<'me' | 'seller'>('me')
 const figure = ref('')
 const note = ref('')
 const add = () =>
   run(async () => {
-    await request(`/api/leads/${lead.id}/offers`, {
-      method: 'POST',
-      body: {
+    await call(
+      'POST /api/leads/:id/offers',
+      { id: lead.id },
+      {
         by: by.value,
         amount: figure.value.trim() === '' ? null : figure.value.trim(),
         day: build.view!.today,
         note: note.value,
       },
-    })
+    )
     figure.value = note.value = ''
-    await load()
   })
 const drop = (id: string) =>
-  run(
-    async () => {
-      await request(`/api/leads/offers/${id}`, { method: 'DELETE' })
-      await load()
-    },
-    {
-      message: 'removed from the log',
-      undo: async () => {
-        await request(`/api/leads/offers/${id}/restore`, { method: 'POST' })
-        await load()
-      },
-    },
-  )
+  run(() => call('DELETE /api/leads/offers/:id', { id }), {
+    message: 'removed from the log',
+    undo: () => call('POST /api/leads/offers/:id/restore', { id }),
+  })
 const money = (value: number | null) => amount(value, sheet.value!.currency)
 const words = computed(() => {
   const view = sheet.value
@@ -71,8 +62,7 @@ const name = {
     <h2>
       Haggle <span v-if="sheet" class="tag ml-1" :class="tone[sheet.advice]">{{ name[sheet.advice] }}</span>
     </h2>
-    <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
-    <template v-else-if="sheet">
+    <template v-if="sheet">
       <p class="mt-1">{{ words }}</p>
       <dl v-if="sheet.walkAway !== null" class="mt-2 grid grid-cols-4 gap-2 text-center">
         <div>

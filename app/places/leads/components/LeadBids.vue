@@ -6,7 +6,7 @@ import { amount, percent, shortDate } from '~/utils/show'
 const { lead } = defineProps<{ lead: LeadView }>()
 const emit = defineEmits<{ open: [id: string] }>()
 const build = useBuild()
-const { sheet, failed } = useHaggle(() => lead)
+const { data: sheet } = useHaggle(() => lead)
 const bids = computed(() => sheet.value?.bids ?? null)
 const own = computed(() => bids.value?.rungs.find(({ leadId }) => leadId === lead.id) ?? null)
 const money = (value: number) => amount(value, build.view!.currency)
@@ -15,8 +15,7 @@ const money = (value: number) => amount(value, build.view!.currency)
 <template>
   <section class="sheet p-3" aria-label="maximum bid">
     <h2>Maximum bid</h2>
-    <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!sheet" class="text-soft">calculating…</p>
+    <p v-if="!sheet" class="text-soft">calculating…</p>
     <p v-else-if="!bids || !own" class="text-soft">
       No maximum bid: it is a lot, it has ended, it ends after your date, or there is no other price for the
       part to compare with.

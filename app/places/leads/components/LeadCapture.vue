@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import { leadSchema, type LeadInput } from '#shared/leads/schemas'
-import type { LibraryView } from '#shared/parts/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 import { blankLead } from '../state/leadDraft'
+import { read } from '~/data/read'
 
 /** Capturing a lead: by form, by the source of a page or the text of a listing, or many from a CSV. */
 const {
@@ -12,19 +13,16 @@ const {
   editing = null,
 } = defineProps<{ today: string; currency: string; editing?: string | null }>()
 const emit = defineEmits<{ close: []; done: [id: string | null] }>()
-const library = ref<LibraryView | null>(null)
-onMounted(async () => (library.value = await request<LibraryView>('/api/library')))
+const { data: library } = useCall('GET /api/library')
 const form = useDraftForm<LeadInput>({
   key: `tarvin-lead-${editing ?? 'new'}`,
   schema: leadSchema as never,
   initial: blankLead(today, currency),
-  ...(editing ? { load: () => request<LeadInput>(`/api/leads/${editing}`) } : {}),
+  ...(editing ? { load: () => read('GET /api/leads/:id', { id: editing }) } : {}),
   async save(body, was) {
-    const { id } = await request<{ id: string }>(editing ? `/api/leads/${editing}` : '/api/leads', {
-      method: editing ? 'PUT' : 'POST',
-      body,
-      was,
-    })
+    const { id } = editing
+      ? await call('PUT /api/leads/:id', { id: editing }, body, { was })
+      : await call('POST /api/leads', {}, body)
     emit('done', id)
   },
 })

@@ -18,7 +18,7 @@ const { lead, currency, trips } = defineProps<{
   currency: string
   trips: readonly TripView[]
 }>()
-const emit = defineEmits<{ changed: []; open: [id: string] }>()
+const emit = defineEmits<{ open: [id: string] }>()
 const build = useBuild()
 const isPaid = computed(() => lead.state === 'bought')
 const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !== 'item'))
@@ -35,7 +35,7 @@ const isForeign = computed(() => lead.currency !== currency)
       Bought. Follow it in the
       <NuxtLink :to="`/b/${build.view!.id}/ledger`" class="underline decoration-dotted">Ledger</NuxtLink>.
     </section>
-    <LeadPurchase v-else-if="lead.state === 'open'" :key="lead.id" :lead="lead" @changed="emit('changed')" />
+    <LeadPurchase v-else-if="lead.state === 'open'" :key="lead.id" :lead="lead" />
     <section class="sheet p-3">
       <h2>What is in it</h2>
       <table class="ledger mt-1">
@@ -228,15 +228,9 @@ const isForeign = computed(() => lead.currency !== currency)
       </p>
       <p class="text-soft">{{ lead.condition }} · {{ shipped }}</p>
     </section>
-    <LeadFacts :lead="lead" :today="build.view!.today" @changed="emit('changed')" />
-    <LeadDoor v-if="lead.state === 'open'" :key="`door ${lead.id}`" :lead="lead" @changed="emit('changed')" />
-    <LeadRisk :lead="lead" :currency="currency" @changed="emit('changed')" />
-    <LeadStanding
-      :lead="lead"
-      :currency="currency"
-      :trips="trips"
-      @changed="emit('changed')"
-      @open="emit('open', $event)"
-    />
+    <LeadFacts :lead="lead" :today="build.view!.today" />
+    <LeadDoor v-if="lead.state === 'open'" :key="`door ${lead.id}`" :lead="lead" />
+    <LeadRisk :lead="lead" :currency="currency" />
+    <LeadStanding :lead="lead" :currency="currency" :trips="trips" @open="emit('open', $event)" />
   </div>
 </template>

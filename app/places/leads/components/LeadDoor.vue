@@ -1,29 +1,23 @@
 <script setup lang="ts">
 import type { DoorAnswered, LeadView } from '#shared/leads/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** The page to take along to the door, and what comes back from it. */
 const { lead } = defineProps<{ lead: LeadView }>()
-const emit = defineEmits<{ changed: [] }>()
 const build = useBuild()
 const { run, busy } = useAction()
 const note = ref('')
 const answered = ref<DoorAnswered | null>(null)
 async function takeBack() {
   const { leadId, before, offerId } = answered.value!
-  await request(`/api/leads/${leadId}`, { method: 'PATCH', body: { answers: before } })
-  if (offerId !== null) await request(`/api/leads/offers/${offerId}`, { method: 'DELETE' })
-  emit('changed')
+  await call('PATCH /api/leads/:id', { id: leadId }, { answers: before })
+  if (offerId !== null) await call('DELETE /api/leads/offers/:id', { id: offerId })
 }
 const open = () =>
   run(
     async () => {
-      answered.value = await request<DoorAnswered>('/api/leads/door', {
-        method: 'POST',
-        body: { text: note.value },
-      })
+      answered.value = await call('POST /api/leads/door', {}, { text: note.value })
       note.value = ''
-      emit('changed')
     },
     { message: 'notes from the visit saved', undo: takeBack },
   )

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { countsAgainst, questionsOf, type Answer, type LeadFact } from '#core/reading/listings/completeness'
 import type { LeadView } from '#shared/leads/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { percent } from '~/utils/show'
+import type { SentBody } from '#shared/calls'
 
 /** What is known of a lead: said, deduced, not said, said both ways. Each fact is answered by a key; what is open becomes questions to the seller. */
 const { lead, today } = defineProps<{ lead: LeadView; today: string }>()
-const emit = defineEmits<{ changed: [] }>()
 const { run } = useAction()
 /** What is said or counts stands open; what is merely not said is folded away. */
 const rows = computed(() => [...lead.facts].sort((a, b) => rank(a) - rank(b)))
@@ -22,11 +22,9 @@ const tone = {
   missing: 'tag-waiting',
   contradictory: 'tag-stop',
 } as const
-async function patch(body: object, message: string, undo?: object) {
-  const send = async (change: object) => {
-    await request(`/api/leads/${lead.id}`, { method: 'PATCH', body: change })
-    emit('changed')
-  }
+type Change = SentBody<'PATCH /api/leads/:id'>
+async function patch(body: Change, message: string, undo?: Change) {
+  const send = (change: Change) => call('PATCH /api/leads/:id', { id: lead.id }, change)
   await run(() => send(body), { message, ...(undo ? { undo: () => send(undo) } : {}) })
 }
 const answer = (key: string, value: Answer | null) => {
@@ -46,8 +44,7 @@ const copy = () =>
   run(
     async () => {
       await navigator.clipboard.writeText(questions.value.join('\n'))
-      await request(`/api/leads/${lead.id}`, { method: 'PATCH', body: { askedOn: today } })
-      emit('changed')
+      await call('PATCH /api/leads/:id', { id: lead.id }, { askedOn: today })
     },
     { message: 'copied; marked as asked today' },
   )

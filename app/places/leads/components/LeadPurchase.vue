@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { toDecimal } from '#core/money/decimal'
 import type { LeadView } from '#shared/leads/views'
-import type { BuildView } from '#shared/builds/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, shortDate } from '~/utils/show'
 
 /** From a price agreed at the door to a payment; made for a phone. What comes after stands in the Ledger. */
 const { lead } = defineProps<{ lead: LeadView }>()
-const emit = defineEmits<{ changed: [] }>()
 const build = useBuild()
 const { run, busy } = useAction()
 const day = computed(() => build.view!.today)
@@ -23,31 +21,27 @@ watch(
   },
   { immediate: true },
 )
-const after = async (message: string) => {
-  build.take(await request<BuildView>(`/api/builds/${build.view!.id}`), message)
-  emit('changed')
-}
 const agree = () =>
   run(
-    async () => {
-      await request(`/api/leads/${lead.id}/agree`, {
-        method: 'POST',
-        body: { day: day.value, amount: agreed.value, until: until.value || null },
-      })
-      await after('agreed')
+    () => {
+      build.named('agreed')
+      const body = { day: day.value, amount: agreed.value, until: until.value || null }
+      return call('POST /api/leads/:id/agree', { id: lead.id }, body)
     },
     { message: 'price agreed; it is used everywhere now' },
   )
 const buy = () =>
   run(
     async () => {
-      await request(`/api/ledger/choices/${lead.choiceId}/pay`, {
-        method: 'POST',
-        body: { day: day.value, amount: pay.value },
-      })
-      await after(lead.title)
+      const { id } = build.view!
+      build.named(lead.title)
+      await call(
+        'POST /api/ledger/choices/:id/pay',
+        { id: lead.choiceId! },
+        { day: day.value, amount: pay.value },
+      )
       // at the door the next thing is whether it works
-      await navigateTo(`/b/${build.view!.id}/ledger`)
+      await navigateTo(`/b/${id}/ledger`)
     },
     { message: 'paid and booked in the ledger' },
   )

@@ -16,9 +16,9 @@ const listing = ref('')
 const offers = ref<readonly PageOffer[]>([])
 const failure = ref('')
 const { report, take } = useCsvImport(
-  () => '/api/leads/import',
-  async () => emit('imported'),
-  () => ({ defaults: { currency } }),
+  'POST /api/leads/import',
+  () => ({ options: JSON.stringify({ defaults: { currency } }) }),
+  () => emit('imported'),
 )
 const takeOffer = (offer: PageOffer) => emit('read', fromOffer(offer, library.sources, currency))
 

@@ -3,12 +3,11 @@ import { isTooCheap } from '#core/supply/risk/tooCheap'
 import { faultSignNames, faultSigns, type FaultSign } from '#core/supply/risk/faultRisk'
 import type { LeadView } from '#shared/leads/views'
 import { faultWorking } from '~/workings/leadWorkings'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, percent } from '~/utils/show'
 
 /** Why a lead may turn out faulty: the table's figure, each factor on it, and what comes back. */
 const { lead, currency } = defineProps<{ lead: LeadView; currency: string }>()
-const emit = defineEmits<{ changed: [] }>()
 const build = useBuild()
 const { run } = useAction()
 const table = computed(() => build.view!.faults)
@@ -19,8 +18,7 @@ async function toggle(sign: FaultSign) {
   // a sign read from the text is denied; one of the builder's own is taken back
   const value = seen === undefined ? true : seen.by === 'builder' ? null : false
   const send = async (change: boolean | null) => {
-    await request(`/api/leads/${lead.id}`, { method: 'PATCH', body: { signs: { [sign]: change } } })
-    emit('changed')
+    await call('PATCH /api/leads/:id', { id: lead.id }, { signs: { [sign]: change } })
   }
   await run(() => send(value), {
     message: `${faultSignNames[sign]}: ${seen ? 'removed' : 'noted'}`,

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { LeadView } from '#shared/leads/views'
 import type { TripView } from '#shared/ledger/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, shortDate, signedAmount, signedPercent } from '~/utils/show'
+import type { SentBody } from '#shared/calls'
 
 /** Where a lead stands: its listing, the trip that fetches it, its forerunners, its rebates, its pictures. */
 const { lead, currency, trips } = defineProps<{
@@ -10,17 +11,14 @@ const { lead, currency, trips } = defineProps<{
   currency: string
   trips: readonly TripView[]
 }>()
-const emit = defineEmits<{ changed: []; open: [id: string] }>()
+const emit = defineEmits<{ open: [id: string] }>()
 const build = useBuild()
 const { run } = useAction()
 const planning = ref(false)
 const trip = reactive({ name: '', km: 20, fare: '0', hours: 1 })
-async function patch(body: object, message: string, undo: object) {
-  const send = async (change: object) => {
-    await request(`/api/leads/${lead.id}`, { method: 'PATCH', body: change })
-    await build.load(build.view!.id)
-    emit('changed')
-  }
+type Change = SentBody<'PATCH /api/leads/:id'>
+async function patch(body: Change, message: string, undo: Change) {
+  const send = (change: Change) => call('PATCH /api/leads/:id', { id: lead.id }, change)
   await run(() => send(body), { message, undo: () => send(undo) })
 }
 const putOnTrip = (id: string | null) =>
@@ -29,31 +27,15 @@ const putOnTrip = (id: string | null) =>
   })
 const plan = () =>
   run(async () => {
-    const { id } = await request<{ id: string }>(`/api/builds/${build.view!.id}/ledger/trips`, {
-      method: 'POST',
-      body: { ...trip },
-    })
+    const { id } = await call('POST /api/builds/:id/ledger/trips', { id: build.view!.id }, { ...trip })
     planning.value = false
     await putOnTrip(id)
   })
 const giveUp = (id: string) =>
-  run(
-    async () => {
-      await request(`/api/ledger/trips/${id}`, { method: 'DELETE' })
-      await build.load(build.view!.id)
-      emit('changed')
-    },
-    { message: 'trip cancelled' },
-  )
+  run(() => call('DELETE /api/ledger/trips/:id', { id }), { message: 'trip cancelled' })
 const reasons = ['too expensive', 'too far', 'too risky', 'not what I need', 'sold already', 'seller silent']
 const dropPhoto = (id: string) =>
-  run(
-    async () => {
-      await request(`/api/leads/photos/${id}`, { method: 'DELETE' })
-      emit('changed')
-    },
-    { message: 'picture removed' },
-  )
+  run(() => call('DELETE /api/leads/photos/:id', { id }), { message: 'picture removed' })
 </script>
 
 <template>

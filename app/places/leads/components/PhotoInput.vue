@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { shrunkenJpeg } from '~/utils/shrunkenJpeg'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** A picture for a lead, of its listing or of what came; made small here, encoded anew by the server. */
 const { leadId, arrival = false } = defineProps<{ leadId: string; arrival?: boolean }>()
@@ -13,10 +13,8 @@ async function take(event: Event) {
   for (const file of files) {
     await run(
       async () => {
-        await request(`/api/leads/${leadId}/photos${arrival ? '?arrival=1' : ''}`, {
-          method: 'POST',
-          body: await shrunkenJpeg(file),
-        })
+        const params = { id: leadId, ...(arrival ? { arrival: '1' } : {}) }
+        await call('POST /api/leads/:id/photos', params, await shrunkenJpeg(file))
         emit('added')
       },
       { message: `${file.name} saved` },

@@ -1,20 +1,8 @@
-import type { HaggleView, LeadView } from '#shared/leads/views'
-import { request } from '~/utils/request'
+import type { LeadView } from '#shared/leads/views'
+import { useCall } from '~/data/useCall'
 
-/** The haggle sheet of a lead, its bids among it; read anew where the lead or its ask changes. */
+/** The haggle sheet of a lead, its bids among it. */
 export function useHaggle(lead: () => LeadView) {
   const build = useBuild()
-  const sheet = shallowRef<HaggleView | null>(null)
-  const failed = ref('')
-  async function load() {
-    failed.value = ''
-    sheet.value = await request<HaggleView>(`/api/builds/${build.view!.id}/leads/${lead().id}/haggle`).catch(
-      (error: Error) => {
-        failed.value = error.message
-        return null
-      },
-    )
-  }
-  watch(() => [lead().id, lead().value.ask], load, { immediate: true })
-  return { sheet, failed, load }
+  return useCall('GET /api/builds/:id/leads/:lead/haggle', () => ({ id: build.view!.id, lead: lead().id }))
 }

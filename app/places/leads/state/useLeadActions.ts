@@ -1,13 +1,12 @@
 import type { Ref } from 'vue'
 import type { LeadView } from '#shared/leads/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** What the actions need of the page of leads. */
 interface LeadsPage {
   /** the lead that is open; null where none is */
   readonly lead: Readonly<Ref<LeadView | null>>
   readonly shown: Readonly<Ref<readonly LeadView[]>>
-  load(): Promise<unknown>
   select(leadId: string): void
 }
 
@@ -22,30 +21,20 @@ export function useLeadActions(page: LeadsPage) {
     if (!chosen) return
     if (chosen.choiceId) {
       const choiceId = chosen.choiceId
-      lastUndo = async () => {
-        await build.putBack(choiceId, chosen.title)
-        await page.load()
-      }
-      await run(
-        async () => {
-          await build.takeOut(choiceId, chosen.title)
-          await page.load()
-        },
-        { message: `${chosen.title} removed`, undo: lastUndo },
-      )
+      lastUndo = () => build.putBack(choiceId, chosen.title)
+      await run(() => build.takeOut(choiceId, chosen.title), {
+        message: `${chosen.title} removed`,
+        undo: lastUndo,
+      })
     } else {
       lastUndo = async () => {
         const made = build.view!.choices.find((choice) => choice.leadId === chosen.id)
         if (made) await build.takeOut(made.id, chosen.title)
-        await page.load()
       }
-      await run(
-        async () => {
-          await build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title)
-          await page.load()
-        },
-        { message: `${chosen.title} put into the build`, undo: lastUndo },
-      )
+      await run(() => build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title), {
+        message: `${chosen.title} put into the build`,
+        undo: lastUndo,
+      })
     }
   }
   async function pass() {
@@ -57,20 +46,16 @@ export function useLeadActions(page: LeadsPage) {
     let done = 0
     lastUndo = async () => {
       // by its number, so that a choice it made void stands again
-      await request(`/api/ledger/actions/${done}/undo`, { method: 'POST', body: {} })
-      if (passed.choiceId !== null) await build.load(build.view!.id)
-      await page.load()
+      await call('POST /api/ledger/actions/:id/undo', { id: String(done) })
       page.select(passed.id)
     }
     await run(
       async () => {
-        await request(`/api/leads/${passed.id}/${to === 'passed' ? 'pass' : 'reopen'}`, {
-          method: 'POST',
-          body: { day: build.view!.today, reason: '' },
-          onAction: (action) => (done = action),
-        })
-        if (passed.choiceId !== null) await build.load(build.view!.id)
-        await page.load()
+        const told = { onAction: (action: number) => (done = action) }
+        const day = build.view!.today
+        if (to === 'passed')
+          await call('POST /api/leads/:id/pass', { id: passed.id }, { day, reason: '' }, told)
+        else await call('POST /api/leads/:id/reopen', { id: passed.id }, { day }, told)
         page.select(next?.id ?? '')
       },
       {
@@ -84,8 +69,7 @@ export function useLeadActions(page: LeadsPage) {
     if (!asked) return
     const before = asked.askedOn
     const send = async (askedOn: string | null) => {
-      await request(`/api/leads/${asked.id}`, { method: 'PATCH', body: { askedOn } })
-      await page.load()
+      await call('PATCH /api/leads/:id', { id: asked.id }, { askedOn })
     }
     lastUndo = () => send(before)
     await run(() => send(build.view!.today), { message: 'asked today', undo: lastUndo })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LedgerView } from '#shared/ledger/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** A new build that begins with this machine: its things are handed over for no cash. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
@@ -11,11 +11,11 @@ const isOpen = ref(false)
 const wanted = ref({ name: `${build.view!.name}, upgraded`, budget: '' })
 const begin = () =>
   run(async () => {
-    const { id } = await request<{ id: string }>(`/api/builds/${build.view!.id}/ledger/upgrade`, {
-      method: 'POST',
-      body: { ...wanted.value, day: build.view!.today },
-    })
-    await session.load()
+    const { id } = await call(
+      'POST /api/builds/:id/ledger/upgrade',
+      { id: build.view!.id },
+      { ...wanted.value, day: build.view!.today },
+    )
     await navigateTo(`/b/${id}/plan`)
   })
 </script>

@@ -12,10 +12,11 @@ watchEffect(() => {
 })
 const pay = (choiceId: string, label: string) =>
   step(
-    `/api/ledger/choices/${choiceId}/pay`,
-    { day: build.view!.today, amount: typed[choiceId] },
+    'POST /api/ledger/choices/:id/pay',
+    { id: choiceId },
+    { day: build.view!.today, amount: typed[choiceId]! },
     `${label} paid and booked in the ledger`,
-    { label },
+    label,
   )
 </script>
 

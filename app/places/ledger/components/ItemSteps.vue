@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import type { Part } from '#core/parts/part'
 import type { ItemView } from '#shared/ledger/views'
-import type { LibraryView } from '#shared/parts/views'
 import { useLocalStorage } from '@vueuse/core'
-import { request } from '~/utils/request'
+import { useCall } from '~/data/useCall'
+import type { SentBody } from '#shared/calls'
+import type { itemSteps } from '#shared/ledger/schemas'
 
 /** What may happen to one thing from where it is: it arrives, goes back, is moved, sold, written off. */
 const { item, currency } = defineProps<{ item: ItemView; currency: string }>()
 const emit = defineEmits<{ done: [] }>()
 const build = useBuild()
 const session = useSession()
-const { run } = useAction()
 const { step: take, busy } = useLedgerStep()
 const day = ref(build.view!.today)
 const amount = ref(amountTyped(Math.max(0, item.remaining), currency))
@@ -21,14 +21,19 @@ const seen = useLocalStorage(`tarvin-item-${item.id}`, blank())
 const toBuild = ref('')
 /** What it is being split into; null while it is not. */
 const into = ref<Part[] | null>(null)
-const library = shallowRef<LibraryView | null>(null)
-onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
+const { data: library } = useCall('GET /api/library')
 const sameRole = computed(() => (library.value?.parts ?? []).filter((part) => part.role === item.role))
 const otherBuilds = computed(() => (session.view?.builds ?? []).filter((each) => each.id !== build.view!.id))
 
-async function step(name: string, body: object, message: string) {
-  const path = `/api/ledger/items/${item.id}/${name}`
-  if (!(await take(path, { day: day.value, ...body }, `${item.name}: ${message}`, { label: item.name })))
+type Step = keyof typeof itemSteps
+async function step<const Name extends Step>(
+  name: Name,
+  body: Omit<SentBody<`POST /api/ledger/items/:id/${Name}`>, 'day'>,
+  message: string,
+) {
+  const dated = { day: day.value, ...body } as never
+  const told = `${item.name}: ${message}`
+  if (!(await take(`POST /api/ledger/items/:id/${name}`, { id: item.id } as never, dated, told, item.name)))
     return
   seen.value = blank()
   emit('done')

@@ -1,20 +1,26 @@
 <script setup lang="ts">
 import type { LedgerView } from '#shared/ledger/views'
 import { amount, shortDate } from '~/utils/show'
+import type { SentBody } from '#shared/calls'
 
 /** Dates ahead, trips to drive, and the rebates on what was bought. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
 const build = useBuild()
 const { step } = useLedgerStep()
-const claim = (id: string, state: string) =>
+const claim = (id: string, state: SentBody<'PATCH /api/ledger/rebates/:id'>['state']) =>
   step(
-    `/api/ledger/rebates/${id}`,
+    'PATCH /api/ledger/rebates/:id',
+    { id },
     { state, day: build.view!.today },
     state === 'paid' ? 'paid and booked in the ledger' : state,
-    { method: 'PATCH' },
   )
 const drive = (id: string, name: string) =>
-  step(`/api/ledger/trips/${id}/drive`, { day: build.view!.today }, `${name} driven and booked in the ledger`)
+  step(
+    'POST /api/ledger/trips/:id/drive',
+    { id },
+    { day: build.view!.today },
+    `${name} driven and booked in the ledger`,
+  )
 </script>
 
 <template>

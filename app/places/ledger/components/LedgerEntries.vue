@@ -2,12 +2,11 @@
 import { entryKinds } from '#core/ledger/ledger'
 import type { LedgerView } from '#shared/ledger/views'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, shortDate, signedAmount } from '~/utils/show'
 
 /** The dated entries, newest first, and one more by hand. Nothing is ever removed. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
-const store = useLedger()
 const build = useBuild()
 const { run } = useAction()
 const entry = reactive({
@@ -20,23 +19,21 @@ const entry = reactive({
 const add = () =>
   run(
     async () => {
-      await store.post(`/api/builds/${build.view!.id}/ledger`, {
-        ...entry,
-        amount: entry.kind === 'hours' ? '0' : entry.amount,
-        hours: entry.kind === 'hours' ? entry.hours : 0,
-      })
+      await call(
+        'POST /api/builds/:id/ledger',
+        { id: build.view!.id },
+        {
+          ...entry,
+          amount: entry.kind === 'hours' ? '0' : entry.amount,
+          hours: entry.kind === 'hours' ? entry.hours : 0,
+        },
+      )
       Object.assign(entry, { amount: '', text: '' })
     },
     { message: 'entered' },
   )
 const reverse = (id: string) =>
-  run(
-    async () => {
-      await request(`/api/ledger/entries/${id}/reverse`, { method: 'POST' })
-      await store.reload()
-    },
-    { message: 'reversed by a new entry' },
-  )
+  run(() => call('POST /api/ledger/entries/:id/reverse', { id }), { message: 'reversed by a new entry' })
 type Entry = LedgerView['entries'][number]
 const corrected = computed(() => new Set(ledger.entries.flatMap((each) => each.correctsId ?? [])))
 const canReverse = (each: Entry) =>
@@ -134,7 +131,7 @@ const columns: readonly Column<Entry>[] = [
           type="button"
           class="quiet-button text-xs"
           @click="
-            run(() => store.post(`/api/ledger/actions/${each.id}/undo`, {}), {
+            run(() => call('POST /api/ledger/actions/:id/undo', { id: String(each.id) }), {
               message: `undone: ${each.text}`,
             })
           "

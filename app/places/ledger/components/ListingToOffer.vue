@@ -1,20 +1,13 @@
 <script setup lang="ts">
 import { useClipboard } from '@vueuse/core'
-import { request } from '~/utils/request'
+import { useCall } from '~/data/useCall'
 
 /** The text for a listing of the machine, made from what is in it; changed here before it is copied. */
 const build = useBuild()
+const asked = useCall('GET /api/builds/:id/listing-text', () => ({ id: build.view!.id }))
 const text = ref('')
-const failed = ref('')
-async function load() {
-  failed.value = ''
-  try {
-    text.value = (await request<{ text: string }>(`/api/builds/${build.view!.id}/listing-text`)).text
-  } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error)
-  }
-}
-onMounted(load)
+watch(asked.data, (read) => read && text.value === '' && (text.value = read.text), { immediate: true })
+const load = () => (text.value = asked.data.value?.text ?? '')
 const { copy, copied, isSupported } = useClipboard({ legacy: true })
 </script>
 
@@ -25,7 +18,6 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true })
       Parts as found, speed and known faults; nothing about cost. “Text for a buyer” from the brief comes
       first.
     </p>
-    <p v-if="failed" class="text-stop" role="alert">{{ failed }}</p>
     <textarea
       v-model="text"
       class="field figures mt-2 w-full text-xs"

@@ -7,14 +7,13 @@ const { order } = defineProps<{ order: PlannedOrderView }>()
 const build = useBuild()
 const { step, busy } = useLedgerStep()
 const money = (value: number) => amount(value, order.currency)
-const pay = (choiceIds: readonly string[], what: string) =>
+const pay = (choiceIds: string[], what: string) =>
   step(
-    '/api/ledger/orders/pay',
+    'POST /api/ledger/orders/pay',
+    {},
     { choiceIds, day: build.view!.today },
     `${what} paid and booked in the ledger`,
-    {
-      label: what,
-    },
+    what,
   )
 const payAll = () =>
   pay(
@@ -23,7 +22,8 @@ const payAll = () =>
   )
 const group = (choiceId: string, isApart: boolean) =>
   step(
-    '/api/ledger/orders/group',
+    'POST /api/ledger/orders/group',
+    {},
     { choiceIds: [choiceId], group: isApart ? choiceId.slice(0, 60) : null },
     isApart ? 'split into its own order' : 'combined into one order again',
   )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { LedgerView } from '#shared/ledger/views'
+import type { SentBody } from '#shared/calls'
 
 /** What the machine would fetch, whole or in parts, and the end of it: it stands, is sold, comes back, is taken apart. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
@@ -13,8 +14,11 @@ const sale = ref({
   hours: 0,
 })
 const back = ref('')
-const action = (path: string, body: object, message: string) =>
-  step(`/api/builds/${build.view!.id}/ledger/${path}`, body, message)
+const action = <const End extends 'sell' | 'stand' | 'take-apart' | 'take-back'>(
+  end: End,
+  body: SentBody<`POST /api/builds/:id/ledger/${End}`>,
+  message: string,
+) => step(`POST /api/builds/:id/ledger/${end}`, { id: build.view!.id } as never, body, message)
 const unpaid = computed(() =>
   build.view!.choices.filter((choice) => choice.kind !== 'item' && choice.voidBecause === null),
 )

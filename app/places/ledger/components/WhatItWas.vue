@@ -1,16 +1,11 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import type { LedgerView } from '#shared/ledger/views'
 import { amount, longDate, signedAmount } from '~/utils/show'
-import { request } from '~/utils/request'
+import { useCall } from '~/data/useCall'
 
 /** A build that is over: what it was, what it fetched, and where its account stands. Nothing of it is judged any more. */
 const build = useBuild()
-const { run } = useAction()
-const ledger = shallowRef<LedgerView | null>(null)
-onMounted(() =>
-  run(async () => (ledger.value = await request<LedgerView>(`/api/builds/${build.view!.id}/ledger`))),
-)
+const { data: ledger } = useCall('GET /api/builds/:id/ledger', () => ({ id: build.view!.id }))
 const isSold = computed(() => build.view!.state === 'sold')
 const left = computed(
   () =>

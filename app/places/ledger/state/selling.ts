@@ -5,6 +5,6 @@ export function useSelling() {
   const build = useBuild()
   const { step, busy } = useLedgerStep()
   const save = (change: SellingChange) =>
-    step(`/api/builds/${build.view!.id}/ledger/selling`, change, 'basis changed', { method: 'PATCH' })
+    step('PATCH /api/builds/:id/ledger/selling', { id: build.view!.id }, change, 'basis changed')
   return { save, busy }
 }

@@ -3,16 +3,15 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { partLabel, type Part } from '#core/parts/part'
 import { scopeNames, scopes, type Scope } from '#core/ledger/scopes'
 import type { BuildView } from '#shared/builds/views'
-import type { LibraryView } from '#shared/parts/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** A hunt at a street price, or a part from the shelf, into the build. */
 const { view } = defineProps<{ view: BuildView }>()
 const emit = defineEmits<{ close: [] }>()
 const build = useBuild()
 const { run } = useAction()
-const library = ref<LibraryView | null>(null)
-onMounted(() => run(async () => (library.value = await request<LibraryView>('/api/library'))))
+const { data: library } = useCall('GET /api/library')
 const scope = ref<Scope>('core')
 const picked = ref<Part | null>(null)
 const limit = ref('')
@@ -40,10 +39,11 @@ async function shelve() {
   const part = picked.value!
   if (
     await run(async () => {
-      const { id } = await request<{ id: string }>('/api/shelf', {
-        method: 'POST',
-        body: { partId: part.id, condition: 'used', cost: '0', currency: view.currency, note: '' },
-      })
+      const { id } = await call(
+        'POST /api/shelf',
+        {},
+        { partId: part.id, condition: 'used', cost: '0', currency: view.currency, note: '' },
+      )
       await build.choose({ kind: 'owned', shelfId: id, scope: scope.value }, part.name)
     })
   )

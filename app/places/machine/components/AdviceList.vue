@@ -1,23 +1,21 @@
 <script setup lang="ts">
 import type { BuildView } from '#shared/builds/views'
 import type { AdviceView } from '#shared/machine/views'
-import { request } from '~/utils/request'
 import { longDate, signedAmount, signedPercent } from '~/utils/show'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** What others said of the build, each with what its swap would do; taken or declined by one click. */
 const { view } = defineProps<{ view: BuildView }>()
-const build = useBuild()
 const { run } = useAction()
-const list = ref<readonly AdviceView[]>([])
+const asked = useCall('GET /api/builds/:id/machine/advice', () => ({ id: view.id }))
+const list = computed(() => asked.data.value ?? [])
 const text = ref('')
 const isOpening = ref(false)
-const path = computed(() => `/api/builds/${view.id}/machine/advice`)
-const load = async () => (list.value = await request<AdviceView[]>(path.value))
-watch(path, () => run(load), { immediate: true })
 const open = () =>
   run(
     async () => {
-      list.value = await request<AdviceView[]>(path.value, { method: 'POST', body: { text: text.value } })
+      await call('POST /api/builds/:id/machine/advice', { id: view.id }, { text: text.value })
       text.value = ''
       isOpening.value = false
     },
@@ -31,10 +29,8 @@ async function openFile(event: Event) {
   text.value = await file.text()
   await open()
 }
-async function set(each: AdviceView, state: AdviceView['state']) {
-  build.take(await request<BuildView>(`${path.value}/${each.id}`, { method: 'POST', body: { state } }), '')
-  await load()
-}
+const set = (each: AdviceView, state: AdviceView['state']) =>
+  call('POST /api/builds/:id/machine/advice/:advice', { id: view.id, advice: each.id }, { state })
 const settle = (each: AdviceView, state: AdviceView['state']) =>
   run(() => set(each, state), {
     message: state === 'taken' ? `${each.swap?.name ?? 'note'} accepted` : 'declined',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { MachineView } from '#shared/machine/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** The sheet of assembly for this very machine: to be printed, or ticked off; ticks stay until the line changes. */
 const { buildId, steps, name, assembled } = defineProps<{
@@ -20,13 +20,7 @@ const lines = computed(() => steps.flatMap((step) => step.lines))
 const print = () => window.print()
 function tick(line: string, isDone: boolean) {
   void run(async () => {
-    const answer = await request<{ assembled: readonly string[] }>(
-      `/api/builds/${buildId}/machine/assembled`,
-      {
-        method: 'POST',
-        body: { line, isDone },
-      },
-    )
+    const answer = await call('POST /api/builds/:id/machine/assembled', { id: buildId }, { line, isDone })
     ticked.value = answer.assembled
   })
 }

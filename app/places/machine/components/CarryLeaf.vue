@@ -1,22 +1,15 @@
 <script setup lang="ts">
-import { partLabel, type Part } from '#core/parts/part'
+import { partLabel } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
-import type { CarryView, StepsView } from '#shared/machine/views'
-import type { LibraryView } from '#shared/parts/views'
-import { request } from '~/utils/request'
+import type { StepsView } from '#shared/machine/views'
 import { amount, signedPercent } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** A card for the next machine too: what it gains here and there, and whether waiting with it is better. */
 const { view, steps } = defineProps<{ view: BuildView; steps: StepsView['roles'][number] }>()
-const { run } = useAction()
-const cpus = ref<readonly Part[]>([])
+const { data: library } = useCall('GET /api/library')
+const cpus = computed(() => (library.value?.parts ?? []).filter((part) => part.role === 'cpu'))
 const chosen = reactive({ partId: '', cpuId: '', months: 6 })
-const sheet = ref<CarryView | null>(null)
-onMounted(() =>
-  run(async () => {
-    cpus.value = (await request<LibraryView>('/api/library')).parts.filter((part) => part.role === 'cpu')
-  }),
-)
 watch(
   () => steps.steps,
   (list) => {
@@ -24,20 +17,8 @@ watch(
   },
   { immediate: true },
 )
-watch(
-  chosen,
-  () => {
-    if (!chosen.partId || !chosen.cpuId || chosen.months <= 0) return
-    const { partId, cpuId, months } = chosen
-    // figures of another card do not stand beside this one
-    sheet.value = null
-    void run(async () => {
-      const query = new URLSearchParams({ partId, cpuId, months: String(months) })
-      const read = await request<CarryView>(`/api/builds/${view.id}/machine/carry?${query}`)
-      if (partId === chosen.partId && cpuId === chosen.cpuId && months === chosen.months) sheet.value = read
-    })
-  },
-  { deep: true },
+const { data: sheet } = useCall('GET /api/builds/:id/machine/carry', () =>
+  chosen.partId && chosen.cpuId && chosen.months > 0 ? { id: view.id, ...chosen } : null,
 )
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roleNames } from '#core/parts/part'
-import { scopeNames, scopes } from '#core/ledger/scopes'
+import { scopeNames, scopes, type Scope } from '#core/ledger/scopes'
 import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
 import { choiceWorking } from '~/workings/receiptWorkings'
@@ -15,7 +15,7 @@ watch(
   () => choice.reason,
   (next) => (reason.value = next),
 )
-const value = (event: Event) => (event.target as HTMLInputElement).value
+const value = <T extends string>(event: Event) => (event.target as HTMLInputElement).value as T
 const saveReason = () =>
   reason.value !== choice.reason &&
   run(() => build.changeChoice(choice.id, { reason: reason.value }, choice.label))
@@ -71,7 +71,15 @@ const wait = computed(() =>
         class="field mt-0.5 !min-h-0 !py-0 text-xs"
         :value="choice.huntCondition ?? ''"
         :aria-label="`used or new ${choice.label}`"
-        @change="run(() => build.changeChoice(choice.id, { condition: value($event) || null }, choice.label))"
+        @change="
+          run(() =>
+            build.changeChoice(
+              choice.id,
+              { condition: value<'used' | 'new' | ''>($event) || null },
+              choice.label,
+            ),
+          )
+        "
       >
         <option value="">used or new</option>
         <option value="used">used</option>
@@ -99,7 +107,7 @@ const wait = computed(() =>
         class="field !min-h-0 w-[124px] !py-0.5"
         :value="choice.scope"
         :aria-label="`scope of ${choice.label}`"
-        @change="run(() => build.changeChoice(choice.id, { scope: value($event) }, choice.label))"
+        @change="run(() => build.changeChoice(choice.id, { scope: value<Scope>($event) }, choice.label))"
       >
         <option v-for="scope in scopes" :key="scope" :value="scope">{{ scopeNames[scope] }}</option>
       </select>

@@ -5,22 +5,16 @@ import type { BuildView } from '#shared/builds/views'
 import type { StepsView, StepView } from '#shared/machine/views'
 import type { Tread } from '~/ui/charts/stairs'
 import { stepWorking } from '~/workings/machineWorkings'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, percent, signedAmount, signedPercent } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** Steps up for a role as a staircase: the tread is money added, the rise frames gained in the brief's targets, or the role's own measure. */
 const { view } = defineProps<{ view: BuildView }>()
-const emit = defineEmits<{ changed: [] }>()
 const build = useBuild()
 const { run } = useAction()
-const steps = shallowRef<StepsView | null>(null)
+const { data: steps } = useCall('GET /api/builds/:id/machine/steps', () => ({ id: view.id }))
 const role = useRouteState('role', 'graphics')
-const load = async () => (steps.value = await request<StepsView>(`/api/builds/${view.id}/machine/steps`))
-watch(
-  () => view.receipt.totals.payNow,
-  () => run(load),
-  { immediate: true },
-)
 const shown = computed(
   () => steps.value?.roles.find((each) => each.role === role.value) ?? steps.value?.roles[0],
 )
@@ -40,15 +34,8 @@ const treads = computed<Tread[]>(() =>
 const swapFor = (way: { id: string; name: string }, out: string | null, message: string) =>
   run(
     async () => {
-      build.take(
-        await request<BuildView>(`/api/builds/${view.id}/machine/swap`, {
-          method: 'POST',
-          body: { way: way.id, out },
-        }),
-        way.name,
-      )
-      await load()
-      emit('changed')
+      build.named(way.name)
+      await call('POST /api/builds/:id/machine/swap', { id: view.id }, { way: way.id, out })
     },
     { message },
   )

@@ -4,7 +4,7 @@ import type { FixRow } from '#core/machine/fit/fixes'
 import { roleNames } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
 import type { FindingView, MachineView } from '#shared/machine/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount } from '~/utils/show'
 
 /** What is still open, by money at risk: findings with the ways that fix them, house rules, empty roles with candidates, what cannot be checked. */
@@ -13,7 +13,7 @@ const { view, machine, selected } = defineProps<{
   machine: MachineView | null
   selected: string
 }>()
-const emit = defineEmits<{ select: [key: string]; changed: [] }>()
+const emit = defineEmits<{ select: [key: string] }>()
 const build = useBuild()
 const { run } = useAction()
 const tone = { stops: 'tag-stop', needs: 'tag-waiting', costs: 'tag-waiting', hints: 'tag-info' } as const
@@ -41,38 +41,21 @@ const shownUnknown = ref(false)
 async function take(key: string, way: number, what: string) {
   await run(
     async () => {
-      build.take(
-        await request<BuildView>(`/api/builds/${view.id}/machine/fix`, {
-          method: 'POST',
-          body: { key, way },
-        }),
-        what,
-      )
-      emit('changed')
+      build.named(what)
+      await call('POST /api/builds/:id/machine/fix', { id: view.id }, { key, way })
     },
     { message: `fixed: ${what}` },
   )
 }
 async function unsettle(key: string) {
-  await run(
-    async () => {
-      build.take(
-        await request<BuildView>(`/api/builds/${view.id}/machine/unsettle`, {
-          method: 'POST',
-          body: { key },
-        }),
-        '',
-      )
-      emit('changed')
-    },
-    { message: 'reopened' },
-  )
+  await run(() => call('POST /api/builds/:id/machine/unsettle', { id: view.id }, { key }), {
+    message: 'reopened',
+  })
 }
 async function hunt(partId: string, name: string) {
   await run(
     async () => {
       await build.choose({ kind: 'hunt', partId, limit: null }, name)
-      emit('changed')
     },
     { message: `hunting for ${name}` },
   )

@@ -1,29 +1,19 @@
 <script setup lang="ts">
 import { severityNames } from '#core/machine/fit/finding'
-import type { VariantsView } from '#shared/builds/views'
 import { convertAmount } from '#core/money/rates'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, longDate } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** The build beside its variants: lines they share once, lines that differ, totals, findings, targets. */
 const { buildId } = defineProps<{ buildId: string }>()
-const session = useSession()
 const { run } = useAction()
-const variants = shallowRef<VariantsView | null>(null)
+const { data: variants } = useCall('GET /api/builds/:id/variants', () => ({ id: buildId }))
 const name = ref('')
-watch(
-  () => buildId,
-  () => run(async () => (variants.value = await request<VariantsView>(`/api/builds/${buildId}/variants`))),
-  { immediate: true },
-)
 const begin = () =>
   run(
     async () => {
-      const { id } = await request<{ id: string }>(`/api/builds/${buildId}/variants`, {
-        method: 'POST',
-        body: { name: name.value },
-      })
-      await session.load()
+      const { id } = await call('POST /api/builds/:id/variants', { id: buildId }, { name: name.value })
       await navigateTo(`/b/${id}/machine?mode=chosen`)
     },
     { message: `${name.value}: change what differs` },

@@ -4,7 +4,7 @@ import { roleNames, type Part } from '#core/parts/part'
 import type { LibraryView } from '#shared/parts/views'
 import { partSchema, type PartInput } from '#shared/parts/schemas'
 import { slug } from '#shared/text/slug'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** A part by form: the facts of its role, each of its kind. `from`: the part that is changed, or copied. */
 const { from, copying, library } = defineProps<{
@@ -28,7 +28,7 @@ const form = useDraftForm<PartInput>({
   },
   isSaved: !isNew,
   async save(body, was) {
-    await request('/api/parts', { method: 'PUT', body, was: isNew ? 'new' : was })
+    await call('PUT /api/parts', {}, body, { was: isNew ? 'new' : was })
     emit('done', body.id)
   },
 })

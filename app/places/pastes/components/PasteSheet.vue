@@ -4,12 +4,13 @@ import { pasteKindNames, pasteKinds, type PasteKind } from '#core/reading/pastes
 import type { PasteInput } from '#shared/pastes/schemas'
 import type { LibraryView } from '#shared/parts/views'
 import type { PasteReading } from '~/workers/pasteProtocol'
-import { request } from '~/utils/request'
-import { readPaste, useKeptPastes, usePastedText } from '../state/usePaste'
+import { call } from '~/data/call'
+import { readPaste, usePastedText } from '../state/usePaste'
+import { read } from '~/data/read'
+import type { PasteKept } from '#shared/pastes/views'
 
 /** What was pasted, as it was understood: looked at and put right before anything is kept; one undo takes it all back. */
 const text = usePastedText()
-const keptPastes = useKeptPastes()
 const session = useSession()
 const build = useBuild()
 const route = useRoute()
@@ -27,11 +28,11 @@ const buildId = computed(() =>
 )
 const kind = computed(() => chosen.value ?? reading.value?.kind ?? 'nothing')
 
-async function read() {
+async function readAnew() {
   if (text.value === null) return
   failure.value = ''
   try {
-    library.value ??= await request<LibraryView>('/api/library')
+    library.value ??= await read('GET /api/library')
     reading.value = await readPaste({
       text: text.value,
       today: session.view!.today,
@@ -44,7 +45,7 @@ async function read() {
     failure.value = error instanceof Error ? error.message : String(error)
   }
 }
-watch([text, dayFirst, currency], read, { immediate: true })
+watch([text, dayFirst, currency], readAnew, { immediate: true })
 
 function close() {
   text.value = null
@@ -54,22 +55,15 @@ function close() {
   library.value = null
 }
 
-interface Kept {
-  readonly paste: number
-  readonly added: number
-  readonly alreadyThere: number
-  readonly parts: readonly string[]
-  readonly leadIds: readonly string[]
-}
-
 /** Keeps all of it at once, and goes to what came of it. */
 async function keep(input: Partial<PasteInput>, goTo: string | null, told = 'kept') {
-  let kept: Kept | null = null
+  let kept: PasteKept | null = null
   const done = await run(
     async () => {
-      kept = await request<Kept>('/api/pastes/keep', {
-        method: 'POST',
-        body: {
+      kept = await call(
+        'POST /api/pastes/keep',
+        {},
+        {
           sales: [],
           parts: [],
           indexes: [],
@@ -79,20 +73,16 @@ async function keep(input: Partial<PasteInput>, goTo: string | null, told = 'kep
           source: null,
           ...input,
         },
-      })
+      )
     },
     {
       message: told,
-      undo: async () => {
-        await request('/api/pastes/undo', { method: 'POST', body: { paste: kept!.paste } })
-        await refresh()
-      },
+      undo: () => call('POST /api/pastes/undo', {}, { paste: kept!.paste }),
     },
   )
   if (!done) return
-  await refresh()
   close()
-  const lead = (kept as Kept | null)?.leadIds[0]
+  const lead = (kept as PasteKept | null)?.leadIds[0]
   if (goTo !== null && buildId.value)
     await navigateTo(`/b/${buildId.value}/${goTo.replace('LEAD', lead ?? '')}`)
   else if (goTo !== null) await navigateTo('/parts')
@@ -100,16 +90,8 @@ async function keep(input: Partial<PasteInput>, goTo: string | null, told = 'kep
 
 /** A file of ours is in: to where it shows. */
 async function opened(path: string) {
-  await refresh()
   close()
   await navigateTo(path)
-}
-
-/** Every place that is open shows what came. */
-async function refresh() {
-  await session.load()
-  if (build.view) await build.load(build.view.id)
-  keptPastes.value += 1
 }
 </script>
 

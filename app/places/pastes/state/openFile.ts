@@ -1,4 +1,4 @@
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 const elsewhere: Readonly<Record<string, string>> = {
   'tarvin-backup': 'a backup: restore it in Settings',
@@ -20,9 +20,9 @@ export async function openTarvinFile(text: string, name: string): Promise<string
   const { format = '' } = parsed
   if (elsewhere[format]) throw new Error(`${name} is ${elsewhere[format]}`)
   if (format === 'tarvin-library') {
-    await request('/api/library/import', { method: 'POST', body: parsed })
+    await call('POST /api/library/import', {}, parsed as never)
     return '/parts'
   }
-  const { id } = await request<{ id: string }>('/api/builds/import', { method: 'POST', body: parsed })
+  const { id } = await call('POST /api/builds/import', {}, parsed as never)
   return `/b/${id}/machine`
 }

@@ -1,6 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
 import type { SaleRead } from '#core/reading/sales/readSales'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** Which rows of a preview are kept already under the source that is named; asked anew a moment after a change. */
 export function useDoubles(source: Ref<string>, rows: Ref<readonly SaleRead[]>) {
@@ -15,12 +15,16 @@ export function useDoubles(source: Ref<string>, rows: Ref<readonly SaleRead[]>) 
         doubles.value = new Set()
         return
       }
-      const sales = whole.map(({ title, price, currency, soldOn }) => ({ title, price, currency, soldOn }))
+      const sales = whole.map(({ title, price, currency, soldOn }) => ({
+        title,
+        price: price!,
+        currency,
+        soldOn: soldOn!,
+      }))
       // where nobody answers nothing is told: keeping them still counts them
-      const { places } = await request<{ places: number[] }>('/api/pastes/doubles', {
-        method: 'POST',
-        body: { source: source.value, sales },
-      }).catch(() => ({ places: [] }))
+      const { places } = await call('POST /api/pastes/doubles', {}, { source: source.value, sales }).catch(
+        () => ({ places: [] }),
+      )
       if (turn === asked) doubles.value = new Set(places.map((place) => whole[place]!))
     },
     { debounce: 250, deep: true, immediate: true },

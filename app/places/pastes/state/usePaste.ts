@@ -20,9 +20,6 @@ export const usePastedText = createGlobalState(() =>
   useSessionStorage<string | null>('tarvin-pasted', null, { serializer: StorageSerializers.string }),
 )
 
-/** Counts pastes that were kept or taken back. */
-export const useKeptPastes = () => useState<number>('kept-pastes', () => 0)
-
 /** Whether a paste into this is meant for the field itself. */
 export function isTypingInto(target: EventTarget | null): boolean {
   return (

@@ -4,9 +4,10 @@ import { askedAgain, type BuildQuestion, type PlanAsk } from '#core/planning/bui
 import type { BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint, WishCost } from '#core/planning/wishCosts'
 import type { PlanOnReceipt, PlanView } from '#shared/plan/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import PlanWorkerFile from '~/workers/plan.worker?worker'
 import type { PlanWorker } from '~/workers/planProtocol'
+import { read } from '~/data/read'
 
 /** Another way for a line of the plan: what it costs more, and which plan that is. */
 export interface OtherWay {
@@ -62,7 +63,7 @@ export function usePlan(buildId: () => string) {
     failure.value = ''
     state.value = 'loading'
     try {
-      view.value = await request<PlanView>(`/api/builds/${buildId()}/plan`)
+      view.value = await read('GET /api/builds/:id/plan', { id: buildId() })
       await solve(askedAgain(view.value.question, asked.value))
     } catch (error) {
       failure.value = error instanceof Error ? error.message : String(error)
@@ -126,10 +127,7 @@ export function usePlan(buildId: () => string) {
   async function priceIt(own: number, found: BuildPlan) {
     if (found.status === 'infeasible') return
     try {
-      const priced = await request<PlanOnReceipt>(`/api/builds/${buildId()}/plan/price`, {
-        method: 'POST',
-        body: idsOf(found),
-      })
+      const priced = await call('POST /api/builds/:id/plan/price', { id: buildId() }, idsOf(found))
       if (own === round) onReceipt.value = priced
     } catch (error) {
       if (own === round) failure.value = error instanceof Error ? error.message : String(error)

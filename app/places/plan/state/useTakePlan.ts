@@ -1,6 +1,6 @@
 import type { BuildView } from '#shared/builds/views'
 import type { PlanTaken } from '#shared/plan/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { idsOf, type usePlan } from './usePlan'
 
 /** Takes the plan that is shown, into the build with one undo, or as a variant. */
@@ -8,10 +8,7 @@ export function useTakePlan(
   { plan, view: asked, load, startOver }: ReturnType<typeof usePlan>,
   view: () => BuildView,
 ) {
-  const build = useBuild()
-  const session = useSession()
   const { run, busy } = useAction()
-  const show = async (answer: Promise<BuildView>) => build.take(await answer, '')
 
   async function take(into: 'build' | 'variant') {
     let taken: PlanTaken | null = null
@@ -19,7 +16,7 @@ export function useTakePlan(
     const undo = async () => {
       const { added, removed, dropped, moved, sold } = taken!
       const body = { added, removed, dropped, moved, sold }
-      await show(request<BuildView>(`/api/builds/${id}/plan/undo`, { method: 'POST', body }))
+      await call('POST /api/builds/:id/plan/undo', { id }, body)
       await load()
     }
     const done = await run(
@@ -30,14 +27,12 @@ export function useTakePlan(
           ...idsOf(plan.value!),
           present: asked.value!.present,
         }
-        taken = await request<PlanTaken>(`/api/builds/${id}/plan/take`, { method: 'POST', body })
-        if (into === 'build') await show(request<BuildView>(`/api/builds/${id}`))
+        taken = await call('POST /api/builds/:id/plan/take', { id }, body)
       },
       into === 'build' ? { message: 'the plan is now your build', undo } : { message: 'saved as a variant' },
     )
     // a build that was changed meanwhile is planned anew beside what it is now
     if (!done) return void load()
-    await session.load()
     if (into === 'variant') await navigateTo(`/b/${(taken as PlanTaken | null)!.buildId}/machine`)
     else await startOver()
   }

@@ -9,7 +9,7 @@ import {
   type SoldRecordsRead,
 } from '#core/files/import/soldRecordsFile'
 import ImportReport from './ImportReport.vue'
-import { sendFile } from '~/utils/request'
+import { sendFile } from '~/data/call'
 
 /** Import of sold records: file or pasted lines → preview with the mapping → progress → report. */
 const { currency } = defineProps<{ currency: string }>()
@@ -42,10 +42,12 @@ const missing = computed(() =>
   columns.value ? neededSoldRecordFields.filter((field) => columns.value![field] === null) : [],
 )
 const options = (isPreview: boolean) => ({
-  fileName: fileName.value,
-  preview: isPreview,
-  defaults,
-  ...(columns.value ? { columns: columns.value } : {}),
+  options: JSON.stringify({
+    fileName: fileName.value,
+    preview: isPreview,
+    defaults,
+    ...(columns.value ? { columns: columns.value } : {}),
+  }),
 })
 
 async function take(blob: Blob | string, name: string) {
@@ -58,11 +60,11 @@ async function take(blob: Blob | string, name: string) {
 async function look() {
   failure.value = ''
   try {
-    preview.value = await sendFile<SoldRecordsRead>(
-      '/api/prices/sold-records/import',
-      file.value!,
+    preview.value = (await sendFile(
+      'POST /api/prices/sold-records/import',
       options(true),
-    )
+      file.value!,
+    )) as SoldRecordsRead
     columns.value = { ...preview.value.columns }
   } catch (error) {
     preview.value = null
@@ -74,13 +76,13 @@ async function start() {
   progress.value = { done: 0, total: 0 }
   abort = new AbortController()
   try {
-    report.value = await sendFile(
-      '/api/prices/sold-records/import',
-      file.value!,
+    report.value = (await sendFile(
+      'POST /api/prices/sold-records/import',
       options(false),
+      file.value!,
       (done, total) => (progress.value = { done, total }),
       abort.signal,
-    )
+    )) as typeof report.value
   } catch (error) {
     failure.value = abort.signal.aborted ? 'cancelled; nothing was saved' : (error as Error).message
   }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
 import type { LineProblem } from '#core/reading/tables/columns'
-import type { SalesOf } from '#core/pricing/proposals/salesOf'
 import type { Role } from '#core/parts/part'
 import { partOfSales } from '~/places/pastes/state/salesOfParts'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** What came of an import: rejected rows to put right in place, and parts that could be made of its titles. */
 const { report, header, currency } = defineProps<{
@@ -35,39 +35,29 @@ const touched = computed(() => rows.value.filter(({ isTouched, cells }) => isTou
 const again = () =>
   emit('again', Papa.unparse([[...header], ...touched.value.map(({ cells }) => [...cells!])]))
 
-const proposals = shallowRef<{ titles: string[]; sales: SalesOf[]; looked: number; of: number } | null>(null)
+const { data: proposals } = useCall('GET /api/prices/sold-records/proposals', () =>
+  report.added === 0 ? null : { import: report.import, currency },
+)
 const wanted = ref(new Map<number, Role>())
-async function propose() {
-  if (report.added === 0) return
-  proposals.value = await request(
-    `/api/prices/sold-records/proposals?import=${report.import}&currency=${currency}`,
-  )
-}
-onMounted(() => run(propose))
 async function make() {
   const parts = [...wanted.value].map(([at, role]) => partOfSales(proposals.value!.sales[at]!, role))
   let paste = 0
   await run(
     async () => {
-      const kept = await request<{ paste: number }>('/api/pastes/keep', { method: 'POST', body: { parts } })
+      const kept = await call('POST /api/pastes/keep', {}, { parts })
       paste = kept.paste
       wanted.value = new Map()
-      await propose()
     },
     {
       message: `${parts.length} ${parts.length === 1 ? 'part' : 'parts'} created`,
-      undo: async () => {
-        await request('/api/pastes/undo', { method: 'POST', body: { paste } })
-        await propose()
-      },
+      undo: () => call('POST /api/pastes/undo', {}, { paste }),
     },
   )
 }
 async function takeBack() {
-  const done = await run(
-    () => request('/api/pastes/undo', { method: 'POST', body: { paste: report.import } }),
-    { message: 'import undone' },
-  )
+  const done = await run(() => call('POST /api/pastes/undo', {}, { paste: report.import }), {
+    message: 'import undone',
+  })
   if (done) emit('done')
 }
 </script>

@@ -2,16 +2,13 @@
 import { percentChange } from '#core/pricing/street/readHistory'
 import type { PriceView } from '#shared/prices/views'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, shortDate, signedPercent } from '~/utils/show'
 
 /** Reads of the street price that were kept, and how it has moved since each. */
 const { view } = defineProps<{ view: PriceView }>()
-const emit = defineEmits<{ changed: [view: PriceView] }>()
-const { path, change } = usePriceChange(
-  () => view.partId,
-  (next) => emit('changed', next),
-)
+const { run } = useAction()
+const ofPart = () => ({ id: useBuild().view!.id, part: view.partId })
 const readOn = ref(view.asOf)
 const readNote = ref('')
 type Read = PriceView['reads'][number]
@@ -24,20 +21,19 @@ const columns: readonly Column<Read>[] = [
   { key: 'archive', name: 'archive', isSpoken: true },
 ]
 const keepRead = () =>
-  change(
+  run(
     () =>
-      request(`${path.value}/reads`, {
-        method: 'POST',
-        body: { readOn: readOn.value, note: readNote.value },
+      call('POST /api/builds/:id/prices/parts/:part/reads', ofPart(), {
+        readOn: readOn.value,
+        note: readNote.value,
       }),
-    `price of ${readOn.value} saved`,
+    { message: `price of ${readOn.value} saved` },
   )
-const dropRead = (id: number) =>
-  change(
-    () => request(`/api/prices/reads/${id}`, { method: 'DELETE' }),
-    'price archived',
-    () => request(`/api/prices/reads/${id}/restore`, { method: 'POST' }),
-  )
+const dropRead = (read: number) =>
+  run(() => call('DELETE /api/prices/reads/:id', { id: String(read) }), {
+    message: 'price archived',
+    undo: () => call('POST /api/prices/reads/:id/restore', { id: String(read) }),
+  })
 </script>
 
 <template>

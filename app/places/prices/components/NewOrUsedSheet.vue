@@ -3,22 +3,13 @@ import { roleNames } from '#core/parts/part'
 import type { NewOrUsedRow } from '#shared/prices/views'
 import type { Column } from '~/ui/tables/column'
 import { newPathWorking, tippingWorking, usedPathWorking } from '~/workings/newOrUsedWorkings'
-import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** New or used for every part still to be bought, as one sheet. */
 const emit = defineEmits<{ open: [partId: string] }>()
 const build = useBuild()
-const rows = ref<NewOrUsedRow[] | null>(null)
-const failed = ref('')
-onMounted(async () => {
-  rows.value = await request<NewOrUsedRow[]>(`/api/builds/${build.view!.id}/prices/new-or-used`).catch(
-    (error: Error) => {
-      failed.value = error.message
-      return []
-    },
-  )
-})
+const { data: rows } = useCall('GET /api/builds/:id/prices/new-or-used', () => ({ id: build.view!.id }))
 const currency = computed(() => build.view!.currency)
 const words = {
   used: 'used',
@@ -67,8 +58,7 @@ const columns: readonly Column<NewOrUsedRow>[] = [
       Parts still to buy: street price at your patience ({{ build.view!.houseRules.patience ?? 'typical' }})
       plus fault risk, against the cheapest shop price landed minus the value of its warranty.
     </p>
-    <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!rows" class="mt-3 text-soft" role="status">Calculating…</p>
+    <p v-if="!rows" class="mt-3 text-soft" role="status">Calculating…</p>
     <p v-else-if="rows.length === 0" class="mt-3 text-soft">
       Everything is bought or owned. Parts appear here when you choose leads or set hunts.
     </p>

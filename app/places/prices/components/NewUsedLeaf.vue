@@ -2,15 +2,10 @@
 import { roleNames } from '#core/parts/part'
 import type { PriceView } from '#shared/prices/views'
 import { newPathWorking, rhythmWorking, tippingWorking, usedPathWorking } from '~/workings/newOrUsedWorkings'
-import { request } from '~/utils/request'
 import { amount } from '~/utils/show'
 
 /** New or used: both paths with what stands behind them, and the rhythm of the shops. */
 const { view } = defineProps<{ view: PriceView }>()
-const emit = defineEmits<{ changed: [view: PriceView] }>()
-const build = useBuild()
-const readAnew = async () =>
-  emit('changed', await request<PriceView>(`/api/builds/${build.view!.id}/prices/parts/${view.partId}`))
 const figures = computed(() => view.newOrUsed)
 const cheapest = computed(() => view.offers[0])
 const verdict = computed(() => {
@@ -133,7 +128,7 @@ const saleAdvice = computed(() => {
       <p v-else class="text-soft">
         No shop price known: add one, import a CSV, or add a shop’s address in Sources.
       </p>
-      <ShopPriceForm :part-id="view.partId" :currency="view.currency" :today="view.asOf" @noted="readAnew" />
+      <ShopPriceForm :part-id="view.partId" :currency="view.currency" :today="view.asOf" />
     </div>
   </div>
 </template>

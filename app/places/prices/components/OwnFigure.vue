@@ -1,30 +1,29 @@
 <script setup lang="ts">
 import { toDecimal } from '#core/money/decimal'
 import type { PriceView } from '#shared/prices/views'
-import { request } from '~/utils/request'
 import { amount, shortDate } from '~/utils/show'
+import { call } from '~/data/call'
 
 /** A figure of one's own beside the sample. */
 const { view } = defineProps<{ view: PriceView }>()
-const emit = defineEmits<{ changed: [view: PriceView] }>()
-const { path, change } = usePriceChange(
-  () => view.partId,
-  (next) => emit('changed', next),
-)
+const { run } = useAction()
+const ofPart = () => ({ id: useBuild().view!.id, part: view.partId })
 const own = ref(view.ownFigure ? toDecimal(view.ownFigure.amount, view.currency) : '')
 const ownNote = ref(view.ownFigure?.note ?? '')
 const standing = computed(() => view.ownFigure?.standing)
 const setOwn = () =>
-  change(
+  run(
     () =>
-      request(`${path.value}/own-figure`, {
-        method: 'PUT',
-        body: { amount: own.value, note: ownNote.value },
+      call('PUT /api/builds/:id/prices/parts/:part/own-figure', ofPart(), {
+        amount: own.value,
+        note: ownNote.value,
       }),
-    'your figure saved next to the sample',
+    { message: 'your figure saved next to the sample' },
   )
 const endOwn = () =>
-  change(() => request(`${path.value}/own-figure`, { method: 'DELETE' }), 'your figure is removed')
+  run(() => call('DELETE /api/builds/:id/prices/parts/:part/own-figure', ofPart()), {
+    message: 'your figure is removed',
+  })
 </script>
 
 <template>

@@ -12,7 +12,6 @@ const emit = defineEmits<{
   brush: [region: Brush]
   pick: [id: number]
   catchShare: [share: number]
-  changed: [view: PriceView]
   loosen: [change: Partial<PriceView['query']>]
 }>()
 const leaf = useRouteState('leaf', 'wait')
@@ -92,9 +91,8 @@ const leaves = [
       @hunt="emit('hunt', $event)"
       @lookout="emit('lookout', $event)"
       @catch-share="emit('catchShare', $event)"
-      @changed="emit('changed', $event)"
     />
-    <NewUsedLeaf v-else-if="leaf === 'new'" :view="view" @changed="emit('changed', $event)" />
-    <NotesLeaf v-else :view="view" @changed="emit('changed', $event)" />
+    <NewUsedLeaf v-else-if="leaf === 'new'" :view="view" />
+    <NotesLeaf v-else :view="view" />
   </div>
 </template>

@@ -1,36 +1,27 @@
 <script setup lang="ts">
 import type { RecipeSettings } from '#shared/prices/queries'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 
 /** Settings of a query kept under a name, to be used on other parts. */
 const { partId, active, isOwn } = defineProps<{ partId: string; active: boolean; isOwn: boolean }>()
 const emit = defineEmits<{ recipe: [id: string]; reset: [] }>()
 const { run } = useAction()
-const recipes = ref<{ id: string; name: string; settings: RecipeSettings }[]>([])
+const asked = useCall('GET /api/prices/recipes', () => (active ? {} : null))
+const recipes = computed(() => asked.data.value ?? [])
 const name = ref('')
-const load = async () => (recipes.value = await request('/api/prices/recipes'))
-watch(
-  () => active,
-  (isActive) => isActive && run(load),
-  { immediate: true },
-)
 const keep = () =>
   run(
     async () => {
-      await request('/api/prices/recipes', { method: 'POST', body: { name: name.value, partId } })
+      await call('POST /api/prices/recipes', {}, { name: name.value, partId })
       name.value = ''
-      await load()
     },
     { message: 'query saved' },
   )
-const change = async (path: string, method: 'DELETE' | 'POST') => {
-  await request(`/api/prices/recipes/${path}`, { method })
-  await load()
-}
 const archive = (id: string) =>
-  run(() => change(id, 'DELETE'), {
+  run(() => call('DELETE /api/prices/recipes/:id', { id }), {
     message: 'saved query archived',
-    undo: () => change(`${id}/restore`, 'POST'),
+    undo: () => call('POST /api/prices/recipes/:id/restore', { id }),
   })
 function told({ windowDays, conditions, mustNot }: RecipeSettings) {
   return `${windowDays} days, ${conditions.join(', ')}${mustNot.length > 0 ? `, without ${mustNot.join(', ')}` : ''}`

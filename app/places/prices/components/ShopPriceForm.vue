@@ -1,20 +1,19 @@
 <script setup lang="ts">
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** What a shop asks for a part today, by hand. */
 const { partId, currency, today } = defineProps<{ partId: string; currency: string; today: string }>()
-const emit = defineEmits<{ noted: [] }>()
 const { run, busy } = useAction()
 const fresh = reactive({ shop: '', price: '', currency })
 const note = () =>
   run(
     async () => {
-      await request('/api/prices/shop-prices', {
-        method: 'POST',
-        body: { partId, date: today, ...fresh, price: fresh.price.trim() },
-      })
+      await call(
+        'POST /api/prices/shop-prices',
+        {},
+        { partId, date: today, ...fresh, price: fresh.price.trim() },
+      )
       fresh.price = ''
-      emit('noted')
     },
     { message: 'shop price saved' },
   )

@@ -10,7 +10,7 @@ import { priceQueryDefaults } from '#core/reading/titles/priceQuery'
 import { minorPerUnit } from '#core/money/currencies'
 import type { PriceView } from '#shared/prices/views'
 import { chanceWorking, laterWorking, wishWorking } from '~/workings/priceWorkings'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { amount, percent, signedAmount } from '~/utils/show'
 
 /** How long to wait: the curve with its two handles, the three questions, buy now or wait, hunt and lookout. */
@@ -19,7 +19,6 @@ const emit = defineEmits<{
   hunt: [price: number]
   lookout: [price: number]
   catchShare: [share: number]
-  changed: [view: PriceView]
 }>()
 const { run } = useAction()
 const limit = ref(view.lookout?.limit ?? view.marks?.typical ?? 0)
@@ -53,16 +52,7 @@ const wish = computed(() => ({
 const adviceTone = { buy: 'tag-settled', wait: 'tag-waiting', level: 'tag-info' } as const
 const adviceWord = { buy: 'buy now', wait: 'wait', level: 'either way' } as const
 const endLookout = () =>
-  run(
-    async () => {
-      await request(`/api/prices/lookouts/${view.lookout!.id}`, { method: 'DELETE' })
-      emit(
-        'changed',
-        await request<PriceView>(`/api/builds/${useBuild().view!.id}/prices/parts/${view.partId}`),
-      )
-    },
-    { message: 'watch ended' },
-  )
+  run(() => call('DELETE /api/prices/lookouts/:id', { id: view.lookout!.id }), { message: 'watch ended' })
 </script>
 
 <template>

@@ -1,38 +1,37 @@
 <script setup lang="ts">
 import type { PriceView } from '#shared/prices/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { percent, shortDate } from '~/utils/show'
 
 /** What to wait for: a launch, a season, and what it may take off the price. */
 const { view } = defineProps<{ view: PriceView }>()
-const emit = defineEmits<{ changed: [view: PriceView] }>()
-const { change } = usePriceChange(
-  () => view.partId,
-  (next) => emit('changed', next),
-)
+const { run } = useAction()
 const wait = reactive({ what: '', expectedOn: '', dropPercent: 8, chance: 60, wholeRole: true })
 
 const noteWait = () =>
-  change(async () => {
-    await request('/api/prices/wait-notes', {
-      method: 'POST',
-      body: {
-        role: view.part.role,
-        partId: wait.wholeRole ? null : view.partId,
-        what: wait.what,
-        expectedOn: wait.expectedOn,
-        dropPercent: wait.dropPercent,
-        chance: wait.chance / 100,
-      },
-    })
-    wait.what = ''
-  }, 'noted')
-const dropWait = (id: string) =>
-  change(
-    () => request(`/api/prices/wait-notes/${id}`, { method: 'DELETE' }),
-    'note archived',
-    () => request(`/api/prices/wait-notes/${id}/restore`, { method: 'POST' }),
+  run(
+    async () => {
+      await call(
+        'POST /api/prices/wait-notes',
+        {},
+        {
+          role: view.part.role,
+          partId: wait.wholeRole ? null : view.partId,
+          what: wait.what,
+          expectedOn: wait.expectedOn,
+          dropPercent: wait.dropPercent,
+          chance: wait.chance / 100,
+        },
+      )
+      wait.what = ''
+    },
+    { message: 'noted' },
   )
+const dropWait = (id: string) =>
+  run(() => call('DELETE /api/prices/wait-notes/:id', { id }), {
+    message: 'note archived',
+    undo: () => call('POST /api/prices/wait-notes/:id/restore', { id }),
+  })
 </script>
 
 <template>

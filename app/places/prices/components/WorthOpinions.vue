@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { opinionVerdicts } from '#core/supply/ways/opinions'
 import type { WorthRow } from '#shared/prices/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { shortDate } from '~/utils/show'
 
 /** What the guides say of one candidate, and what one more says. */
 const { row } = defineProps<{ row: WorthRow }>()
-const emit = defineEmits<{ open: []; changed: [] }>()
+const emit = defineEmits<{ open: [] }>()
 const build = useBuild()
 const { run } = useAction()
 const opinion = reactive({
@@ -18,26 +18,16 @@ const opinion = reactive({
 const note = () =>
   run(
     async () => {
-      await request('/api/prices/opinions', { method: 'POST', body: { ...opinion, partId: row.partId } })
+      await call('POST /api/prices/opinions', {}, { ...opinion, partId: row.partId })
       Object.assign(opinion, { guide: '', note: '' })
-      emit('changed')
     },
     { message: 'noted' },
   )
 const drop = (id: string) =>
-  run(
-    async () => {
-      await request(`/api/prices/opinions/${id}`, { method: 'DELETE' })
-      emit('changed')
-    },
-    {
-      message: 'opinion archived',
-      undo: async () => {
-        await request(`/api/prices/opinions/${id}/restore`, { method: 'POST' })
-        emit('changed')
-      },
-    },
-  )
+  run(() => call('DELETE /api/prices/opinions/:id', { id }), {
+    message: 'opinion archived',
+    undo: () => call('POST /api/prices/opinions/:id/restore', { id }),
+  })
 </script>
 
 <template>

@@ -2,32 +2,24 @@
 import { rankedRoles } from '#core/parts/indexOfPart'
 import { roleNames, type Role } from '#core/parts/part'
 import { inUnits } from '#core/money/formatAmount'
-import type { WorthRow, WorthView } from '#shared/prices/views'
+import type { WorthRow } from '#shared/prices/views'
 import { pricePerPointWorking, stepWorking, worthPriceWorking } from '~/workings/worthWorkings'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
 import { amount, percent, shortDate, signedPercent } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** Worth buying: every candidate for a role, as a staircase and as a table, with what the guides say. */
 const emit = defineEmits<{ open: [partId: string] }>()
 const build = useBuild()
 const role = useRouteState('worth', 'graphics')
-const worth = shallowRef<WorthView | null>(null)
-const failed = ref('')
+const { data: worth } = useCall('GET /api/builds/:id/prices/worth/:role', () => ({
+  id: build.view!.id,
+  role: role.value,
+}))
 const order = useRouteState('by', 'price')
 const selectedId = ref('')
 const currency = computed(() => build.view!.currency)
 
-async function load() {
-  failed.value = ''
-  worth.value = await request<WorthView>(`/api/builds/${build.view!.id}/prices/worth/${role.value}`).catch(
-    (error: Error) => {
-      failed.value = error.message
-      return null
-    },
-  )
-}
-watch(role, load, { immediate: true })
 const columns = computed((): Column<WorthRow>[] => {
   const unit = worth.value?.unit ?? 'index'
   const perUnit = `per ${unit === 'index' ? 'pt' : unit}`
@@ -89,8 +81,7 @@ const detail = (row: WorthRow) =>
         }}</span
       >
     </div>
-    <p v-if="failed" class="mt-3 text-stop" role="alert">{{ failed }}</p>
-    <p v-else-if="!worth" class="mt-3 text-soft" role="status">Calculating…</p>
+    <p v-if="!worth" class="mt-3 text-soft" role="status">Calculating…</p>
     <p v-else-if="rows.length === 0" class="mt-3 text-soft">
       No part of this kind has the spec used for ranking.
     </p>
@@ -184,7 +175,7 @@ const detail = (row: WorthRow) =>
           <span class="text-soft">{{ agreementWord[row.agreement.state] }}</span>
         </template>
         <template #below="{ row }">
-          <WorthOpinions :row="row" @open="emit('open', row.partId)" @changed="load" />
+          <WorthOpinions :row="row" @open="emit('open', row.partId)" />
         </template>
       </DataTable>
     </template>

@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import type { PartQuery } from '#core/reading/titles/queryForPart'
 import type { SoldRecord } from '#core/reading/sales/soldRecord'
 import type { PriceView } from '#shared/prices/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import type { ReadingWorker, TriedReading } from '~/workers/readingProtocol'
 import type { RecordPool } from '#shared/prices/views'
 import ReadingWorkerFile from '~/workers/reading.worker?worker'
@@ -37,12 +37,10 @@ export function useTriedQuery(view: () => PriceView) {
       loadedFor = ''
     }
     if (loadedFor !== key) {
-      pool = await request<RecordPool>(
-        `/api/builds/${useBuild().view!.id}/prices/parts/${view().partId}/pool`,
-        {
-          method: 'POST',
-          body: { must },
-        },
+      pool = await call(
+        'POST /api/builds/:id/prices/parts/:part/pool',
+        { id: useBuild().view!.id, part: view().partId },
+        { must },
       )
       await remote.load(pool)
       loadedFor = key

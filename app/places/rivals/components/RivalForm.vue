@@ -3,8 +3,9 @@ import type { RivalPage } from '#core/files/import/rivalPage'
 import { needNames, needs } from '#core/parts/part'
 import { rivalSchema, type RivalInput } from '#shared/rivals/schemas'
 import type { LibraryView } from '#shared/parts/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 import { blankRival, rivalKindNames, takePage } from '../state/rivalDraft'
+import { read } from '~/data/read'
 
 /** A machine to weigh against, by form or from the source of a page. An empty fact is "not stated". */
 const { library, today, currency, editing } = defineProps<{
@@ -18,13 +19,10 @@ const form = useDraftForm<RivalInput>({
   key: `tarvin-rival-${editing ?? 'new'}`,
   schema: rivalSchema,
   initial: blankRival(currency),
-  ...(editing ? { load: () => request<RivalInput>(`/api/rivals/${editing}`) } : {}),
+  ...(editing ? { load: () => read('GET /api/rivals/:id', { id: editing }) } : {}),
   async save(body, was) {
-    await request(editing ? `/api/rivals/${editing}` : '/api/rivals', {
-      method: editing ? 'PUT' : 'POST',
-      body,
-      was,
-    })
+    if (editing) await call('PUT /api/rivals/:id', { id: editing }, body, { was })
+    else await call('POST /api/rivals', {}, body)
     emit('saved', body.name)
   },
 })
@@ -34,12 +32,9 @@ const quotes = ref<Readonly<Record<string, string>>>({})
 async function readPage() {
   failure.value = ''
   try {
-    const read = await request<RivalPage>('/api/rivals/page', {
-      method: 'POST',
-      body: { source: page.value },
-    })
-    form.assign(takePage(values, read))
-    quotes.value = read.quotes
+    const found = await call('POST /api/rivals/page', {}, { source: page.value })
+    form.assign(takePage(values, found))
+    quotes.value = found.quotes
   } catch (error) {
     failure.value = error instanceof Error ? error.message : String(error)
   }

@@ -1,32 +1,28 @@
 <script setup lang="ts">
-import type { EditionDrift } from '#core/files/editions/edition'
-import type { BuildView, EditionsView, RepricedView } from '#shared/builds/views'
-import { request } from '~/utils/request'
+import type { BuildView, RepricedView } from '#shared/builds/views'
+import { call } from '~/data/call'
 import { amount, longDate, signedAmount } from '~/utils/show'
+import { useCall } from '~/data/useCall'
 
 /** Frozen copies of the build: freeze, compare with now, share, open somebody else's. */
 const { view } = defineProps<{ view: BuildView }>()
 const { run } = useAction()
-const editions = shallowRef<EditionsView | null>(null)
+const { data: editions } = useCall('GET /api/builds/:id/editions', () => ({ id: view.id }))
 const name = ref('')
 const opened = ref('')
-const path = computed(() => `/api/builds/${view.id}/editions`)
-const load = async () => (editions.value = await request<EditionsView>(path.value))
-onMounted(() => run(load))
 const freeze = () =>
   run(
     async () => {
-      editions.value = await request<EditionsView>(path.value, { method: 'POST', body: { name: name.value } })
+      await call('POST /api/builds/:id/editions', { id: view.id }, { name: name.value })
       name.value = ''
     },
     { message: 'edition frozen' },
   )
-const setDeleted = async (id: string, deleted: boolean) => {
-  await request(`/api/builds/editions/${id}`, { method: 'PATCH', body: { deleted } })
-  await load()
-}
 const takeOut = (id: string) =>
-  run(() => setDeleted(id, true), { message: 'edition removed', undo: () => setDeleted(id, false) })
+  run(() => call('DELETE /api/builds/editions/:id', { id }), {
+    message: 'edition removed',
+    undo: () => call('POST /api/builds/editions/:id/restore', { id }),
+  })
 const forms = [
   ['html', 'HTML page'],
   ['md', 'Markdown'],
@@ -44,7 +40,7 @@ async function openOther(event: Event) {
   input.value = ''
   if (!file) return
   refused.value = ''
-  let edition: unknown
+  let edition: object
   try {
     edition = JSON.parse(await file.text())
   } catch {
@@ -52,29 +48,29 @@ async function openOther(event: Event) {
     return
   }
   try {
-    repriced.value = await request<RepricedView>('/api/builds/editions/import', {
-      method: 'POST',
-      body: { edition, currency: view.currency, region: view.region },
-    })
-    await useSession().load()
+    repriced.value = await call(
+      'POST /api/builds/editions/import',
+      {},
+      { edition, currency: view.currency, region: view.region },
+    )
   } catch (error) {
     refused.value = `${file.name}: ${error instanceof Error ? error.message : String(error)}`
   }
 }
 const comparedWith = ref('')
-const drift = shallowRef<EditionDrift | null>(null)
+const drifted = useCall('GET /api/builds/editions/:id/drift', () =>
+  opened.value !== '' && comparedWith.value !== '' ? { id: opened.value, to: comparedWith.value } : null,
+)
 /** What has changed from an opened edition to now, or to another edition. */
-async function open(id: string) {
+const drift = computed(() =>
+  comparedWith.value === ''
+    ? (editions.value?.editions.find((each) => each.id === opened.value)?.drift ?? null)
+    : (drifted.data.value ?? null),
+)
+function open(id: string) {
   opened.value = opened.value === id ? '' : id
   comparedWith.value = ''
 }
-watch([opened, comparedWith], async ([id, to]) => {
-  drift.value = editions.value?.editions.find((each) => each.id === id)?.drift ?? null
-  if (id !== '' && to !== '')
-    await run(
-      async () => (drift.value = await request<EditionDrift>(`/api/builds/editions/${id}/drift?to=${to}`)),
-    )
-})
 const changeTone = {
   added: 'tag-info',
   gone: 'tag-stop',

@@ -3,7 +3,8 @@ import { severityNames } from '#core/machine/fit/finding'
 import { roleNames } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
 import type { MatchView, WeighedView } from '#shared/scales/views'
-import { request, streamOf } from '~/utils/request'
+import { streamOf } from '~/data/call'
+import { call } from '~/data/call'
 import { amount, percent, signedAmount } from '~/utils/show'
 
 /** The cheapest machine that matches a rival, and the best for its money; found by search, opened as a variant. */
@@ -25,7 +26,8 @@ async function search(goal: 'match' | 'spend') {
   failed.value = ''
   try {
     found.value = await streamOf<MatchView>(
-      `/api/builds/${view.id}/scales/match`,
+      'POST /api/builds/:id/scales/match',
+      { id: view.id },
       { goal, rivalId: against.machine.id },
       (done, total) => (progress.value = done / total),
       own.signal,
@@ -50,14 +52,14 @@ const name = computed(() =>
 const open = () =>
   run(
     async () => {
-      const { id } = await request<{ id: string }>(`/api/builds/${view.id}/variants/found`, {
-        method: 'POST',
-        body: {
+      const { id } = await call(
+        'POST /api/builds/:id/variants/found',
+        { id: view.id },
+        {
           name: name.value,
           options: found.value!.found!.options.map(({ id: option }) => ({ id: option })),
         },
-      })
-      await useSession().load()
+      )
       await navigateTo(`/b/${id}/machine?mode=chosen`)
     },
     { message: 'opened as a variant' },

@@ -2,7 +2,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import type { BackupPreview } from '#shared/settings/views'
 import { longDate } from '~/utils/show'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** Everything as one zip, and one put back in its place after a look at what it holds. */
 const emit = defineEmits<{ restored: [] }>()
@@ -18,23 +18,22 @@ const countNames: Readonly<Record<string, string>> = {
   rivals: 'rivals',
   photos: 'photos',
 }
-const send = (path: string, file: File) =>
-  request<BackupPreview>(`/api/settings/backup/${path}`, {
-    method: 'POST',
-    body: new Blob([file], { type: 'application/zip' }),
-  })
+const zipped = (file: File) => new Blob([file], { type: 'application/zip' })
 async function choose(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
-  if (file) await run(async () => (chosen.value = { file, holds: await send('preview', file) }))
+  if (file)
+    await run(
+      async () =>
+        (chosen.value = { file, holds: await call('POST /api/settings/backup/preview', {}, zipped(file)) }),
+    )
   input.value = ''
 }
 const isEmptying = ref(false)
 const empty = () =>
   run(
     async () => {
-      await request('/api/settings/backup/empty', { method: 'POST', body: {} })
-      await useSession().load()
+      await call('POST /api/settings/backup/empty', {})
       await navigateTo('/')
     },
     { message: 'Everything deleted; the old database was kept next to the new one' },
@@ -42,7 +41,7 @@ const empty = () =>
 const restore = () =>
   run(
     async () => {
-      await send('restore', chosen.value!.file)
+      await call('POST /api/settings/backup/restore', {}, zipped(chosen.value!.file))
       chosen.value = null
       emit('restored')
     },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** The passphrase that is asked for where this is started for others in the network too. */
 const { run, busy } = useAction()
@@ -7,7 +7,7 @@ const passphrase = ref('')
 const set = () =>
   run(
     async () => {
-      await request('/api/settings/passphrase', { method: 'PUT', body: { passphrase: passphrase.value } })
+      await call('PUT /api/settings/passphrase', {}, { passphrase: passphrase.value })
       passphrase.value = ''
     },
     { message: 'Passphrase set' },

@@ -1,33 +1,21 @@
 <script setup lang="ts">
 import type { RateView } from '#shared/settings/rates'
 import type { Column } from '~/ui/tables/column'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
 import { shortDate } from '~/utils/show'
 
 /** Exchange rates by hand: the last one on or before a day counts; without one a figure says which is missing. */
 const { home, today } = defineProps<{ home: string; today: string }>()
 const { run } = useAction()
-const rates = ref<readonly RateView[] | null>(null)
-onMounted(() => run(async () => (rates.value = await request<RateView[]>('/api/settings/rates'))))
-const remove = (row: RateView) =>
-  run(
-    async () => {
-      const { date, from, to } = row
-      rates.value = await request<RateView[]>('/api/settings/rates', {
-        method: 'DELETE',
-        body: { date, from, to },
-      })
-    },
-    {
-      message: `rate from ${row.from} to ${row.to} removed`,
-      undo: async () => {
-        rates.value = await request<RateView[]>('/api/settings/rates', {
-          method: 'PUT',
-          body: { ...row, bothWays: false },
-        })
-      },
-    },
-  )
+const { data: rates } = useCall('GET /api/settings/rates')
+const remove = (row: RateView) => {
+  const { date, from, to } = row
+  return run(() => call('DELETE /api/settings/rates', {}, { date, from, to }), {
+    message: `rate from ${from} to ${to} removed`,
+    undo: () => call('PUT /api/settings/rates', {}, { ...row, bothWays: false }),
+  })
+}
 const columns: readonly Column<RateView>[] = [
   { key: 'date', name: 'valid from', isLargestFirst: true, by: (row) => row.date },
   { key: 'from', name: 'from', class: 'figures', by: (row) => row.from },
@@ -40,7 +28,7 @@ const columns: readonly Column<RateView>[] = [
 <template>
   <section aria-label="Exchange rates">
     <h2>Exchange rates</h2>
-    <RateForm class="mt-1" :to="home" :today="today" @saved="rates = $event" />
+    <RateForm class="mt-1" :to="home" :today="today" />
     <DataTable
       v-if="rates && rates.length > 0"
       class="mt-2 bg-sheet"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { connectorKindNames, connectorSchema, type ConnectorInput } from '#shared/sources/schemas'
 import type { LibraryView } from '#shared/parts/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** An address that is asked on a schedule: whose it is, what it gives, how often. */
 const { sources, last } = defineProps<{ sources: LibraryView['sources']; last: ConnectorInput | null }>()
@@ -14,7 +14,7 @@ const form = useDraftForm<ConnectorInput>({
     url: '',
   },
   async save(body) {
-    const { id } = await request<{ id: string }>('/api/sources/connectors', { method: 'POST', body })
+    const { id } = await call('POST /api/sources/connectors', {}, body)
     emit('added', id, body)
   },
 })

@@ -3,20 +3,19 @@ import { formatDistanceStrict, parseISO } from 'date-fns'
 import { connectorKindNames, type ConnectorInput } from '#shared/sources/schemas'
 import type { ConnectorView, PollView } from '#shared/sources/views'
 import type { LibraryView } from '#shared/parts/views'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
+import { useCall } from '~/data/useCall'
+import type { SentBody } from '#shared/calls'
 
 /** Addresses that are checked on a schedule, with what the last asking brought. */
 const { sources } = defineProps<{ sources: LibraryView['sources'] }>()
 const { run, busy } = useAction()
-const connectors = ref<ConnectorView[] | null>(null)
+const { data: connectors } = useCall('GET /api/sources/connectors')
 const adding = ref(false)
 /** Several addresses of one source are entered one after the other. */
 const last = ref<ConnectorInput | null>(null)
 const polling = ref('')
 const opened = ref('')
-onMounted(() =>
-  run(async () => (connectors.value = await request<ConnectorView[]>('/api/sources/connectors'))),
-)
 
 function added(id: string, connector: ConnectorInput) {
   last.value = connector
@@ -26,9 +25,7 @@ function added(id: string, connector: ConnectorInput) {
 async function pollOne(id: string) {
   polling.value = id
   try {
-    connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}/poll`, {
-      method: 'POST',
-    })
+    await call('POST /api/sources/connectors/:id/poll', { id })
   } finally {
     polling.value = ''
   }
@@ -41,28 +38,13 @@ const pollAll = () =>
     },
     { message: 'all sources checked' },
   )
-const change = (id: string, patch: object) =>
-  run(
-    async () =>
-      (connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}`, {
-        method: 'PATCH',
-        body: patch,
-      })),
-  )
+const change = (id: string, patch: SentBody<'PATCH /api/sources/connectors/:id'>) =>
+  run(() => call('PATCH /api/sources/connectors/:id', { id }, patch))
 const remove = (id: string) =>
-  run(
-    async () =>
-      (connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}`, {
-        method: 'DELETE',
-      })),
-    {
-      message: 'check removed',
-      undo: async () =>
-        (connectors.value = await request<ConnectorView[]>(`/api/sources/connectors/${id}/restore`, {
-          method: 'POST',
-        })),
-    },
-  )
+  run(() => call('DELETE /api/sources/connectors/:id', { id }), {
+    message: 'check removed',
+    undo: () => call('POST /api/sources/connectors/:id/restore', { id }),
+  })
 
 const outcomeTone = {
   done: 'tag-settled',

@@ -2,7 +2,7 @@
 import { protections } from '#core/supply/risk/faultRisk'
 import { sourceKindNames, sourceSchema, type SourceInput } from '#shared/sources/schemas'
 import { slug } from '#shared/text/slug'
-import { request } from '~/utils/request'
+import { call } from '~/data/call'
 
 /** A source, new or changed: its tax, shipping, fees and protection, and what comes on top of a purchase from abroad. */
 const {
@@ -39,11 +39,12 @@ const form = useDraftForm<SourceInput>({
     codes: [],
   },
   async save(body) {
-    await request('/api/sources', {
-      method: 'PUT',
-      body: { ...body, id: source?.id ?? slug(body.name) },
-      was: source ? tag : 'new',
-    })
+    await call(
+      'PUT /api/sources',
+      {},
+      { ...body, id: source?.id ?? slug(body.name) },
+      { was: source ? tag : 'new' },
+    )
     emit('saved', body.name)
   },
 })
