@@ -17,7 +17,7 @@ const core = [
   ['core-comparison', ['comparison']],
   ['core-files', ['files']],
 ]
-const app = ['utils', 'workers', 'workings', 'stores', 'composables', 'ui', 'places', 'shell', 'pages']
+const app = ['utils', 'data', 'workers', 'workings', 'stores', 'composables', 'ui', 'places', 'shell', 'pages']
 
 const server = [
   'errors',

@@ -358,7 +358,7 @@ export const calls = {
 function stepsOfItems() {
   const steps = Object.entries(itemSteps).map(([step, body]) => [
     `POST /api/ledger/items/:id/${step}`,
-    takes({ body }),
+    takes({ body }).answers<unknown>(),
   ])
   return Object.fromEntries(steps) as {
     [Step in keyof typeof itemSteps as `POST /api/ledger/items/:id/${Step}`]: Call<

@@ -5,7 +5,6 @@ import { call } from '~/data/call'
 import { useCall } from '~/data/useCall'
 
 /** Builds: which machine needs me today? */
-const session = useSession()
 const { run } = useAction()
 const { data: strips } = useCall('GET /api/builds')
 /** Variants stand under their build: thoughts, no machines. One whose build is archived stands by itself. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isCurrency } from '#core/money/currencies'
-import type { LearningView, SettingsView } from '#shared/settings/views'
+import type { LearningView } from '#shared/settings/views'
 import {
   asKept,
   assumptionSheets,

@@ -64,7 +64,7 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
   await test.step('the first street price within twelve actions', async () => {
     await evening.fill('name of the build', 'Attic box')
     await evening.fill('budget of the build', '600')
-    await evening.click('Begin')
+    await evening.click('Start')
     await expect(page.getByText('No part has past sales yet')).toBeVisible()
     await evening.paste(salesOf(...things[0]))
     await expect(page.getByText('5 records read')).toBeVisible()
@@ -163,7 +163,7 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     const { builds } = await (await page.request.get(`${address}/api/session`)).json()
     const id = builds[0].id as string
     await page.goto(`${address}/b/${id}/machine`)
-    const hunts = page.getByRole('button', { name: 'hunt' })
+    const hunts = page.getByRole('button', { name: 'hunt', exact: true })
     await expect(hunts).toHaveCount(7)
     for (let open = 7; open > 0; open -= 1) {
       await evening.click('hunt')
@@ -271,7 +271,7 @@ test('the evening after: a page of listings, the prices of a shop, a frame log',
     )
     await expect(page.getByText('2 prices read')).toBeVisible()
     await evening.fill('shop', 'Pantry')
-    await evening.click('Note 2 prices and make 1 part')
+    await evening.click('Save 2 prices and create 1 part')
     await expect(page.getByRole('heading', { name: /Quill 70/ })).toBeVisible()
     await expect(page.getByRole('img', { name: /new 219/ }).first()).toBeVisible()
   })

@@ -42,13 +42,13 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
     await page.goto(`/b/${id}/ledger`)
     await page.getByRole('button', { name: /Receipt/ }).click()
     const cart = page
-      .getByRole('region', { name: 'order at Circuit Pantry' })
+      .getByRole('region', { name: 'order from Circuit Pantry' })
       .filter({ hasText: 'cart total' })
     await expect(cart).toContainText('150.00')
     const total = (await cart.locator('[data-figure="cart"]').textContent())!.trim()
     // 170.00 ships free; 13 % tax
     expect(total).toBe('192.10')
-    await page.getByRole('button', { name: `Pay the order, ${total}` }).click()
+    await page.getByRole('button', { name: `Pay order, ${total}` }).click()
     await expect(figure(page, 'cashOut')).toHaveText(total)
   })
 
@@ -134,12 +134,14 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
         data: { day: '2026-10-31', state: 'works' },
       })
     await page.goto(`/b/${id}/ledger?tab=sell`)
-    await expect(page.getByRole('region', { name: 'what it would sell for' })).toContainText('like it went')
+    await expect(page.getByRole('region', { name: 'what it would sell for' })).toContainText(
+      'similar PCs sold',
+    )
     await expect(
       page.getByRole('region', { name: 'asking price week by week' }).getByRole('row'),
     ).toHaveCount(7)
-    await page.getByLabel('your figure for the machine').fill('330')
-    await page.getByLabel('your figure for the machine').blur()
+    await page.getByLabel('your own figure for the machine').fill('330')
+    await page.getByLabel('your own figure for the machine').blur()
     await expect(figure(page, 'worthToday')).toHaveText('330.00')
     await page.getByLabel('machine sold for').fill('350')
     await page.getByRole('button', { name: 'Sell machine' }).click()
@@ -148,6 +150,6 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
     // 350.00 − 192.10 − 90.00
     await expect(figure(page, 'profit')).toHaveText('67.90')
     await page.goto(`/b/${id}/machine`)
-    await expect(page.getByRole('heading', { name: 'Pier box was sold' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Pier box' })).toBeVisible()
   })
 })

@@ -68,16 +68,16 @@ test('start from a donor, take a card, fix what stops; nothing stops, and the re
   await test.step('findings that stop are fixed until none is left', async () => {
     for (let fixed = 0; fixed < 8; fixed += 1) {
       const stops = findings.filter({ has: page.locator('.tag', { hasText: 'won’t work' }) })
-      await expect(open.getByRole('button', { name: /fix it/ }).first()).toBeVisible()
+      await expect(open.getByRole('button', { name: /^apply fix/ }).first()).toBeVisible()
       const before = await stops.count()
       if (before === 0) break
       // parts in the place of others; the card stays
       const way = stops
         .first()
-        .getByRole('button', { name: /fix it/ })
-        .filter({ hasText: 'accept' })
+        .getByRole('button', { name: /^apply fix/ })
+        .filter({ hasText: 'apply' })
         .first()
-      bought.push(...(await way.getAttribute('aria-label'))!.replace('fix it: ', '').split(' + '))
+      bought.push(...(await way.getAttribute('aria-label'))!.replace('apply fix: ', '').split(' + '))
       await way.click()
       await expect.poll(() => stops.count()).toBeLessThan(before)
     }

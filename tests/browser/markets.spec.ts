@@ -38,14 +38,14 @@ test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the 
     await page.getByLabel('URL', { exact: true }).fill(`${markets}/barnstall/feed.atom`)
     await page.getByRole('button', { name: 'Add and check' }).click()
     await expect(
-      page.getByText('is a private or loopback address; allow it for this source if you mean it'),
+      page.getByText('is a private or loopback address; allow it for this source if that is intended'),
     ).toBeVisible()
-    await page.getByRole('button', { name: /^no longer ask Barnstall/ }).click()
+    await page.getByRole('button', { name: /^stop checking Barnstall/ }).click()
     await page.getByRole('button', { name: 'Add a feed' }).click()
     await page.getByLabel('URL', { exact: true }).fill(`${markets}/barnstall/feed.atom`)
     await page.getByLabel('it is on this computer or network').check()
     await page.getByRole('button', { name: 'Add and check' }).click()
-    await expect(page.getByRole('cell', { name: 'no new parts' })).toBeVisible()
+    await expect(page.getByRole('cell', { name: 'nothing new' })).toBeVisible()
     await page.getByRole('button', { name: 'Add a feed' }).click()
     await page.getByLabel('source of the feed').selectOption('Gavelry')
     await page.getByLabel('data type').selectOption('sold records (CSV)')
@@ -77,11 +77,11 @@ test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the 
   await test.step('the lookout fires: on Builds, and in Leads where it is seen to', async () => {
     await page.goto('/')
     const announced = page.getByRole('link', {
-      name: /Quay racer: .*Murrowdun Tarn 640 8 GB at or below 125\.00/,
+      name: /Quay racer: .*Murrowdun Tarn 640 8 GB at or below your 125\.00/,
     })
     await expect(announced).toBeVisible()
     await announced.click()
-    await expect(page.getByText('Came in under your limit: Murrowdun Tarn 640 8 GB')).toBeVisible()
+    await expect(page.getByText('Under your limit: Murrowdun Tarn 640 8 GB')).toBeVisible()
     const before = await hits.count()
     await page.keyboard.press('p')
     await expect(hits).toHaveCount(before - 1)
@@ -102,7 +102,7 @@ test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the 
     await expect(slip.getByText('1 hunt open')).toBeVisible()
     await slip.locator('[data-figure="hunts"]').click()
     await expect(page.getByRole('heading', { name: 'Chance of all hunts' })).toBeVisible()
-    await expect(page.getByText(/product of the chances of each/)).toBeVisible()
+    await expect(page.getByText(/product of each hunt’s chance/)).toBeVisible()
   })
   expect(errors).toEqual([])
 })
@@ -116,11 +116,11 @@ test('a query is tried out in a worker before it is in force; a region of the pi
   await page.getByText(/query:/).click()
   await page.getByLabel('excluded words').fill('gpu')
   const tried = page.locator('[data-tried]')
-  await expect(tried).toContainText(/0 come, [1-9]\d* go/)
+  await expect(tried).toContainText(/0 added, [1-9]\d* removed/)
   await expect(page.getByText('yours', { exact: true })).toHaveCount(0)
   await page.reload() // what is being written outlives it
   await expect(page.getByLabel('excluded words')).toHaveValue('gpu')
-  await expect(tried).toContainText(/0 come, [1-9]\d* go/)
+  await expect(tried).toContainText(/0 added, [1-9]\d* removed/)
   await page.getByRole('button', { name: 'Use this query' }).click()
   await expect(page.getByText('yours', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'back to the part’s default query' }).click()
@@ -163,7 +163,7 @@ test('worth buying and new or used stand for the whole build; a read is kept and
   await page.getByLabel('date of the price').fill('2026-09-25')
   await page.getByRole('button', { name: 'Save this price' }).click()
   await expect(page.getByRole('row', { name: /25 Sep/ })).toContainText('%')
-  await page.getByLabel('your figure').fill('120')
+  await page.getByLabel('your own figure').fill('120')
   await page.getByRole('button', { name: 'Set', exact: true }).click()
   await expect(page.getByText(/above \d+ of \d+ comps/)).toBeVisible()
 })

@@ -54,7 +54,7 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     const read = page.locator('[data-test="listing"]')
     await expect(read.locator('mark', { hasText: '118' })).toBeVisible()
     await expect(read).toContainText('Have the thermal paste or pads been replaced?')
-    await expect(page.getByLabel('ask', { exact: true })).toHaveValue('118.00')
+    await expect(page.getByLabel('asking price', { exact: true })).toHaveValue('118.00')
     await page.getByLabel('source', { exact: true }).selectOption('Barnstall')
     await page.getByLabel('sale type').selectOption('local')
     await page.getByRole('button', { name: 'Add lead' }).click()
@@ -93,7 +93,7 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     await page.reload() // at the door a phone goes to sleep
     await items.getByRole('button', { name: 'arrived…' }).click()
     await expect(items.getByLabel('all fans spin')).toBeChecked()
-    await items.getByLabel('found to be').selectOption('it is a Tarn 540 6 GB')
+    await items.getByLabel('found to be').selectOption('it is actually Tarn 540 6 GB')
     await items.getByLabel('what you found').fill('another sticker under the shroud')
     await items.getByRole('button', { name: 'arrived with faults' }).click()
     await expect(items).toContainText('listed as Murrowdun Tarn 560 8 GB')
@@ -120,7 +120,7 @@ test('lead, haggle, buy, arrive as another, send one back, claim a rebate, and t
     await page.getByRole('button', { name: 'Add to the build' }).click()
     await place(page, 'Ledger')
     // (60.00 + 8.90) · 1.13 = 77.86
-    await page.getByRole('button', { name: 'Pay the order, 77.86' }).click()
+    await page.getByRole('button', { name: 'Pay order, 77.86' }).click()
     await expect(account('cashOut')).toHaveText('176.86')
     await page.getByRole('button', { name: 'Dates', exact: true }).click()
     await page.getByRole('button', { name: 'Claimed' }).click()

@@ -60,7 +60,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await page.getByRole('button', { name: 'Add a rival' }).click()
     const dialog = page.getByRole('dialog')
     await dialog.getByLabel('page source').fill(source)
-    await dialog.getByRole('button', { name: 'Read log' }).click()
+    await dialog.getByRole('button', { name: 'Read page' }).click()
     await expect(dialog.getByLabel('name of the rival')).toHaveValue('Lantern Row 4 tower')
     await expect(dialog.getByLabel('price of the rival')).toHaveValue('899.00')
     await expect(dialog.getByLabel('CPU of the rival')).toHaveValue('ostrane-threddle-33')
@@ -249,7 +249,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
       edition.getByRole('link', { name: 'JSON' }).click(),
     ])
     await page.locator('[data-test="edition-file"]').setInputFiles(await json.path())
-    await expect(page.locator('[data-test="repriced"]')).toContainText('Opened at today’s prices here')
+    await expect(page.locator('[data-test="repriced"]')).toContainText('Repriced with your data:')
   })
   await test.step('advice goes out on a sheet and comes back beside the lines; one swap is taken', async () => {
     await page.goto(`/b/${id}/scales?mode=editions`)
@@ -280,7 +280,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await expect(page.locator('[data-advice]')).toHaveCount(0)
   })
   await page.setViewportSize({ width: 1024, height: 800 })
-  await place(page, 'Scales')
+  await place(page, 'Compare')
   await expect(verdictOf('lantern-row')).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
   expect(errors).toEqual([])

@@ -13,9 +13,9 @@ test('a changed assumption moves the receipt, is marked as own, and goes back by
   await page.goto(`${demoAddress}/settings`)
   const row = page.locator('[data-assumption="risk.used.motherboard"]')
   await row.getByRole('spinbutton').fill('60')
-  await row.getByRole('spinbutton').press('Add entry')
+  await row.getByRole('spinbutton').press('Enter')
   await expect(row.getByText('yours')).toBeVisible()
-  await expect(page.getByText('1 figure of yours')).toBeVisible()
+  await expect(page.getByText('1 figure changed by you')).toBeVisible()
   await page.goto(`${demoAddress}/b/${couch}/machine`)
   await expect(expected).not.toHaveText(before!)
 
@@ -36,7 +36,7 @@ test('what is out of range is refused by the field’s own name, and Settings ar
   await page.goto(`${demoAddress}/settings`)
   const row = page.locator('[data-assumption="risk.rebateChance"]')
   await row.getByRole('spinbutton').fill('140')
-  await row.getByRole('spinbutton').press('Add entry')
+  await row.getByRole('spinbutton').press('Enter')
   await expect(page.getByText('chance that a rebate is paid must be from 0 to 1, not 1.4')).toBeVisible()
   await expect(row.getByText('yours')).toHaveCount(0)
   await expectReadable(page, 'settings')
@@ -54,7 +54,7 @@ test('a backup saved and opened again puts everything back as it was; a passphra
 
   const row = page.locator('[data-assumption="risk.used.motherboard"]')
   await row.getByRole('spinbutton').fill('61')
-  await row.getByRole('spinbutton').press('Add entry')
+  await row.getByRole('spinbutton').press('Enter')
   await expect(row.getByText('yours')).toBeVisible()
   await page.getByLabel('new passphrase').fill('nine small otters')
   await page.getByRole('region', { name: 'Passphrase' }).getByRole('button', { name: 'Set' }).click()
@@ -65,7 +65,7 @@ test('a backup saved and opened again puts everything back as it was; a passphra
     mimeType: 'application/zip',
     buffer: Buffer.from('not a zip'),
   })
-  await expect(page.getByText(/this file is no zip/)).toBeVisible()
+  await expect(page.getByText(/this file is not a zip/)).toBeVisible()
   await page.locator('[data-test="backup-file"]').setInputFiles(zip)
   const dialog = page.getByRole('dialog')
   for (const name of names) await expect(dialog.getByText(name)).toBeVisible()

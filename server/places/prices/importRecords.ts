@@ -1,5 +1,5 @@
 import type { InValue, Transaction } from '@libsql/client'
-import type { ColumnMap, LineProblem } from '#core/reading/tables/columns'
+import type { ColumnMap } from '#core/reading/tables/columns'
 import {
   readSoldRecords,
   type ImportedRecord,

@@ -8,7 +8,6 @@ import { useCall } from '~/data/useCall'
 
 /** Bench: how fast is it, how fast will it be, what limits it? */
 const build = useBuild()
-const { run } = useAction()
 const view = computed(() => build.view!)
 const mode = useRouteState('mode', 'targets')
 const modes = [

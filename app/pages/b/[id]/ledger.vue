@@ -30,7 +30,7 @@ useHead({ title: 'Ledger · Tarvin' })
       >
     </PlaceTabs>
     <p v-if="report" class="mb-2" role="status" data-test="ledger-report">{{ report }}</p>
-    <Loaded :of="ledger.view" />
+    <LoadState :of="ledger.view" />
     <div v-if="ledger.view" class="grid grid-cols-[minmax(0,1fr)_320px] gap-4 @max-4xl/place:grid-cols-1">
       <div v-if="tab === 'items'" class="flex min-w-0 flex-col gap-4">
         <PlannedOrder

@@ -194,7 +194,7 @@ const dropPhoto = (id: string) =>
           ×
         </button>
       </figure>
-      <PhotoInput :lead-id="lead.id" @added="emit('changed')" />
+      <PhotoInput :lead-id="lead.id" />
     </div>
   </section>
 </template>

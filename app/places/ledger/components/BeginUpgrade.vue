@@ -5,7 +5,6 @@ import { call } from '~/data/call'
 /** A new build that begins with this machine: its things are handed over for no cash. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
 const build = useBuild()
-const session = useSession()
 const { run, busy } = useAction()
 const isOpen = ref(false)
 const wanted = ref({ name: `${build.view!.name}, upgraded`, budget: '' })

@@ -2,10 +2,9 @@ import { proxy, wrap, type Remote } from 'comlink'
 import { useDebounceFn } from '@vueuse/core'
 import type { PartQuery } from '#core/reading/titles/queryForPart'
 import type { SoldRecord } from '#core/reading/sales/soldRecord'
-import type { PriceView } from '#shared/prices/views'
+import type { PriceView, RecordPool } from '#shared/prices/views'
 import { call } from '~/data/call'
 import type { ReadingWorker, TriedReading } from '~/workers/readingProtocol'
-import type { RecordPool } from '#shared/prices/views'
 import ReadingWorkerFile from '~/workers/reading.worker?worker'
 
 /** What a changed query would do: who comes, who goes, and the marks it would give. */

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { RivalPage } from '#core/files/import/rivalPage'
 import { needNames, needs } from '#core/parts/part'
 import { rivalSchema, type RivalInput } from '#shared/rivals/schemas'
 import type { LibraryView } from '#shared/parts/views'

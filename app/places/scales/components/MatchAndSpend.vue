@@ -3,8 +3,7 @@ import { severityNames } from '#core/machine/fit/finding'
 import { roleNames } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
 import type { MatchView, WeighedView } from '#shared/scales/views'
-import { streamOf } from '~/data/call'
-import { call } from '~/data/call'
+import { streamOf, call } from '~/data/call'
 import { amount, percent, signedAmount } from '~/utils/show'
 
 /** The cheapest machine that matches a rival, and the best for its money; found by search, opened as a variant. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDistanceStrict, parseISO } from 'date-fns'
 import { connectorKindNames, type ConnectorInput } from '#shared/sources/schemas'
-import type { ConnectorView, PollView } from '#shared/sources/views'
+import type { PollView } from '#shared/sources/views'
 import type { LibraryView } from '#shared/parts/views'
 import { call } from '~/data/call'
 import { useCall } from '~/data/useCall'
