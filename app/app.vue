@@ -15,6 +15,7 @@ useTheme()
     </div>
     <WorkingSheet />
     <SearchPalette v-if="session.view" />
+    <KeyList />
     <PasteSheet v-if="session.view" />
     <MissingRate v-if="session.view" />
     <Toaster position="bottom-left" :offset="64" theme="light" />

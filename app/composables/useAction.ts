@@ -1,5 +1,6 @@
 import { toast } from 'vue-sonner'
 import { RequestError } from '~/data/requestError'
+import { refreshed } from '~/data/refreshAll'
 
 /** Runs an action of the builder: a refusal is told in the server's own words, nothing is lost; `undo` is offered where given. */
 export function useAction() {
@@ -11,6 +12,8 @@ export function useAction() {
     busy.value = true
     try {
       await action()
+      // what is told to be done is shown by then
+      await refreshed()
       const undo = done?.undo
       if (done) toast(done.message, undo ? { action: { label: 'Undo', onClick: () => void run(undo) } } : {})
       return true

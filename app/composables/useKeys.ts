@@ -1,20 +1,26 @@
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useLocalStorage } from '@vueuse/core'
 
-/** Keys of a place: one action a key, not while something is typed or a dialog is open. Keys are named as in KeyboardEvent.key, lower case. */
-export function useKeys(actions: Readonly<Record<string, (event: KeyboardEvent) => void>>): void {
+/** Whether single letters do something; kept on this machine, for those who speak to it or hit keys by accident. */
+export function useSingleKeys() {
+  return useLocalStorage('tarvin-single-keys', true)
+}
+
+const arrows: Readonly<Record<string, string>> = { arrowdown: '↓', arrowup: '↑' }
+
+/**
+ * Keys of a place: one action a key, not while something is typed or a dialog is open. They are named as the list of
+ * keys shows them: a capital letter, `?`, an arrow. Letters can be switched off.
+ */
+export function useKeys(actions: Readonly<Record<string, () => void>>): void {
+  const areOn = useSingleKeys()
   useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-    if (
-      event.ctrlKey ||
-      event.metaKey ||
-      event.altKey ||
-      isTyping(event.target) ||
-      document.querySelector('[role="dialog"]')
-    )
-      return
-    const action = actions[event.key.toLowerCase()]
-    if (!action) return
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
+    if (document.querySelector('[role="dialog"]')) return
+    const key = arrows[event.key.toLowerCase()] ?? event.key.toUpperCase()
+    const action = actions[key]
+    if (!action || (!areOn.value && /^[A-Z]$/.test(key))) return
     event.preventDefault()
-    action(event)
+    action()
   })
 }
 

@@ -20,7 +20,7 @@ type Rest<Name extends CallName> =
 
 /**
  * Asks the server, as the record of the call says (`shared/calls.ts`). Where it changed something, everything that is
- * shown is asked again before this answers. Throws `RequestError`.
+ * shown is asked again (`refreshed` waits for it). Throws `RequestError`.
  */
 export async function call<const Name extends CallName>(
   name: Name,
@@ -35,7 +35,7 @@ export async function call<const Name extends CallName>(
   if (tag) onTag?.(tag.replaceAll('"', ''))
   const action = response.headers.get('x-action')
   if (action) onAction?.(Number(action))
-  if (response.headers.has('x-changed')) await refreshAll(answer)
+  if (response.headers.has('x-changed')) void refreshAll(answer)
   return answer
 }
 
@@ -93,7 +93,7 @@ async function told<Answer>(
 ): Promise<Answer> {
   const isStream = response.headers.get('content-type')?.includes('ndjson') === true
   const answer = isStream ? await lastLine<Answer>(response, onProgress) : ((await response.json()) as Answer)
-  if (isStream || response.headers.has('x-changed')) await refreshAll()
+  if (isStream || response.headers.has('x-changed')) void refreshAll()
   return answer
 }
 

@@ -12,7 +12,18 @@ let newest = 0
  *
  * @param answer of the change: the new view of a build is that build from now on, without another question
  */
-export async function refreshAll(answer?: unknown): Promise<void> {
+export function refreshAll(answer?: unknown): Promise<void> {
+  return (latest = refresh(answer))
+}
+
+let latest: Promise<void> = Promise.resolve()
+
+/** Until what the last change moved is shown. */
+export function refreshed(): Promise<void> {
+  return latest
+}
+
+async function refresh(answer?: unknown): Promise<void> {
   const cache = useQueryCache()
   const mine = (newest += 1)
   if (isBuildView(answer)) cache.setQueryData(['GET /api/builds/:id', { id: answer.id }], answer)

@@ -6,7 +6,7 @@ import { useCall } from '~/data/useCall'
 
 /** Sold on: what selling machines comes to, by month and by machine, and what money stands in now. */
 const { data: views } = useCall('GET /api/ledger/flips')
-useHead({ title: 'Flips · Tarvin' })
+usePlace('flips')
 const monthName = (month: string) =>
   new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(`${month}-01T00:00:00Z`),

@@ -14,7 +14,7 @@ const builds = computed(
       ({ variantOf }) => variantOf === null || !strips.value!.some(({ id }) => id === variantOf),
     ) ?? [],
 )
-useHead({ title: 'Builds · Tarvin' })
+usePlace('builds')
 
 const remove = (strip: Strip) =>
   run(() => call('DELETE /api/builds/:id', { id: strip.id }), {

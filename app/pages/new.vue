@@ -37,7 +37,7 @@ async function create(brief: BriefInput) {
   const { id } = await call('POST /api/builds', {}, brief)
   await navigateTo(`/b/${id}/prices`)
 }
-useHead({ title: 'New build · Tarvin' })
+usePlace('new')
 </script>
 
 <template>

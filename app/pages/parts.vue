@@ -16,7 +16,7 @@ const order = useRouteState('by')
 const editing = ref<{ part: Part | null; copying: boolean } | null>(null)
 const picked = ref<readonly string[]>([])
 const comparing = ref(false)
-useHead({ title: 'Parts · Tarvin' })
+usePlace('parts')
 const session = useSession()
 /** Past sales that are kept while the library has no part they could be of. */
 const waiting = computed(() => (library.value?.parts.length === 0 ? (session.view?.soldRecords ?? 0) : 0))

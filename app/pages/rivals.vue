@@ -16,7 +16,7 @@ const editing = useRouteState('edit')
 const adding = ref(false)
 const tiersAsked = useCall('GET /api/rivals/tiers')
 const tiers = computed(() => tiersAsked.data.value ?? [])
-useHead({ title: 'Rivals · Tarvin' })
+usePlace('rivals')
 const close = () => {
   adding.value = false
   editing.value = ''

@@ -27,7 +27,7 @@ const money = computed(() =>
   view.value?.homeCurrency ? moneyRows(view.value, view.value.homeCurrency) : null,
 )
 watch(view, (next) => (currency.value = next?.homeCurrency ?? ''), { immediate: true })
-useHead({ title: 'Settings · Tarvin' })
+usePlace('settings')
 
 function setFigure(row: AssumptionRow, typed: number | null) {
   const before = row.own

@@ -13,7 +13,7 @@ const session = useSession()
 const { data: library } = useCall('GET /api/library')
 const open = ref<string | null>(null)
 const form = ref({ price: '', fee: '0', postage: '0', day: '', buildId: '' })
-useHead({ title: 'Shelf · Tarvin' })
+usePlace('shelf')
 const here = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.place === 'shelf'))
 const left = computed(() => (library.value?.shelf ?? []).filter((thing) => thing.place === 'gone'))
 function show(thing: ShelfView) {

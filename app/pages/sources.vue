@@ -15,7 +15,7 @@ const session = useSession()
 const { data: library } = useCall('GET /api/library')
 const adding = ref(false)
 const changing = shallowRef<{ source: SourceInput; tag: string | undefined } | null>(null)
-useHead({ title: 'Sources · Tarvin' })
+usePlace('sources')
 /** Opens a source as it is saved now, so that what another tab saved meanwhile is told and not overwritten. */
 const change = (id: string) =>
   run(async () => {

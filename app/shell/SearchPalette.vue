@@ -2,8 +2,9 @@
 import { Dialog, DialogPanel } from '@headlessui/vue'
 import { useEventListener } from '@vueuse/core'
 import { roleNames } from '#core/parts/part'
-import { call } from '~/data/call'
 import { searchIndex, type Found } from './searchIndex'
+import { addressOfPlace, placeOf, placesOf, type PlaceKey } from '#shared/places'
+import { read } from '~/data/read'
 
 /** Finds a part, a lead, a build or a place; Ctrl+K. */
 const open = ref(false)
@@ -15,48 +16,60 @@ const session = useSession()
 const index = computed(() => searchIndex(entries.value))
 const found = computed(() => (text.value.trim() === '' ? entries.value.slice(0, 8) : index.value(text.value)))
 
-async function show() {
+const { run } = useAction()
+function show() {
   open.value = true
   text.value = ''
   active.value = 0
-  entries.value = await collect()
+  return run(async () => (entries.value = await collect()))
 }
 
 async function collect(): Promise<Found[]> {
-  const id = build.view?.id ?? session.view?.builds[0]?.id
-  const places = id
-    ? ['brief', 'prices', 'leads', 'machine', 'bench', 'plan', 'scales'].map((place) => ({
-        id: place,
-        label: place[0]!.toUpperCase() + place.slice(1),
-        kind: 'place',
-        to: `/b/${id}/${place}`,
-      }))
-    : []
-  const builds = (session.view?.builds ?? []).map((each) => ({
-    id: each.id,
-    label: each.name,
-    kind: 'build',
-    to: `/b/${each.id}/machine`,
-  }))
-  if (!id) return builds
+  const builds = session.view?.builds ?? []
+  const id = build.view?.id ?? builds[0]?.id
+  const own = id === undefined ? [] : placesOf('build').flatMap((key) => pagesOf(key, id))
+  const found = [
+    ...own,
+    ...placesOf('house').flatMap((key) => pagesOf(key, '')),
+    ...builds.map((each) => ({
+      id: `build ${each.id}`,
+      label: each.name,
+      kind: 'build',
+      to: addressOfPlace('machine', each.id),
+    })),
+  ]
+  if (id === undefined) return found
   const [library, { leads }] = await Promise.all([
-    call('GET /api/library'),
-    call('GET /api/builds/:id/leads', { id }),
+    read('GET /api/library'),
+    read('GET /api/builds/:id/leads', { id }),
   ])
   return [
-    ...places,
-    ...builds,
+    ...found,
     ...library.parts.map((part) => ({
-      id: part.id,
+      id: `part ${part.id}`,
       label: part.name.startsWith(part.make) ? part.name : `${part.make} ${part.name}`,
       kind: roleNames[part.role],
-      to: `/b/${id}/prices?part=${part.id}`,
+      to: `${addressOfPlace('prices', id)}?part=${part.id}`,
     })),
     ...leads.map((lead) => ({
-      id: lead.id,
+      id: `lead ${lead.id}`,
       label: lead.title,
       kind: 'lead',
-      to: `/b/${id}/leads?lead=${lead.id}`,
+      to: `${addressOfPlace('leads', id)}?lead=${lead.id}`,
+    })),
+  ]
+}
+
+/** A place and each of its tabs. */
+function pagesOf(key: PlaceKey, buildId: string): Found[] {
+  const { name, tabs } = placeOf(key)
+  return [
+    { id: key, label: name, kind: 'place', to: addressOfPlace(key, buildId) },
+    ...Object.entries(tabs?.names ?? {}).map(([tab, title]) => ({
+      id: `${key} ${tab}`,
+      label: `${name}: ${title}`,
+      kind: 'place',
+      to: addressOfPlace(key, buildId, tab),
     })),
   ]
 }

@@ -2,6 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ChevronDown } from '@lucide/vue'
 import { longDate } from '~/utils/show'
+import { places, placesOf } from '#shared/places'
 
 const session = useSession()
 const build = useBuild()
@@ -12,14 +13,9 @@ const current = computed(() =>
     ? session.view?.builds.find((each) => each.id === route.params.id)
     : undefined,
 )
-const libraries = [
-  ['/parts', 'Parts'],
-  ['/sources', 'Sources'],
-  ['/rivals', 'Rivals'],
-  ['/shelf', 'Shelf'],
-  ['/flips', 'Flips'],
-  ['/settings', 'Settings'],
-] as const
+const libraries = placesOf('house')
+  .filter((key) => key !== 'builds' && key !== 'new')
+  .map((key) => [places[key].path, places[key].name] as const)
 const exports = [
   ['json', 'JSON'],
   ['csv', 'CSV of parts'],

@@ -35,7 +35,7 @@ export function defaultsOf<const Group extends Readonly<Record<string, Assumptio
  */
 export function assertInRange({ name, min, max }: Assumption, value: number, path: string): void {
   if (Number.isFinite(value) && value >= min && value <= max) return
-  throw new CoreError('bad-assumption', `${name} must be from ${min} to ${max}, not ${value}`, path)
+  throw new CoreError('bad-assumption', { name, min, max, value }, path)
 }
 
 const bench = 'not measured'

@@ -52,7 +52,7 @@ export function assumptionsWith(own: Readonly<Record<string, number>>): Assumpti
   for (const [key, value] of Object.entries(own)) {
     if (retired.has(key)) continue
     const assumption = findAssumption(key)
-    if (!assumption) throw new CoreError('unknown-assumption', `unknown assumption "${key}"`, key)
+    if (!assumption) throw new CoreError('unknown-assumption', { key }, key)
     assertInRange(assumption, value, key)
     const at = key.indexOf('.')
     values[key.slice(0, at)]![key.slice(at + 1)] = value

@@ -68,7 +68,7 @@ export function moneyAssumption(
   const byDefault = { amount: size, isDefault: true }
   if (!own) return byDefault
   const amount = parseDecimal(own.amount, own.currency, key)
-  if (amount < 0) throw new CoreError('bad-assumption', `${moneyGroup[key].name} must not be below 0`, key)
+  if (amount < 0) throw new CoreError('negative-assumption', { name: moneyGroup[key].name }, key)
   if (own.currency === currency) return { amount, isDefault: false }
   const rate = rates.find(today, own.currency, currency)
   return rate === null

@@ -153,14 +153,13 @@ export function accountOf(history: History): Account & { readonly items: readonl
 function assertDifferentLines({ paid, toPay, rebates }: History): void {
   const lines = new Set<string>()
   const add = (id: string, path: string) => {
-    if (lines.has(id)) throw new CoreError('duplicate-id', `two lines have the id "${id}"`, path)
+    if (lines.has(id)) throw new CoreError('duplicate-line', { id }, path)
     lines.add(id)
   }
   paid.forEach(({ id }, index) => add(id, `paid[${index}].id`))
   toPay.forEach(({ id }, index) => add(id, `toPay[${index}].id`))
   rebates.forEach(({ line }, index) => {
-    if (!lines.has(line))
-      throw new CoreError('unknown-line', `there is no line "${line}"`, `rebates[${index}].line`)
+    if (!lines.has(line)) throw new CoreError('unknown-line', { line }, `rebates[${index}].line`)
   })
 }
 
@@ -173,11 +172,7 @@ function begin({ paid, costs, rebates }: History): Telling {
     const shares = itemCosts(line.amount, line.things)
     for (const [index, thing] of line.things.entries()) {
       if (items.has(thing.id))
-        throw new CoreError(
-          'duplicate-id',
-          `two items have the id "${thing.id}"`,
-          `paid[${lineIndex}].things[${index}].id`,
-        )
+        throw new CoreError('duplicate-item', { id: thing.id }, `paid[${lineIndex}].things[${index}].id`)
       const cost = shares[index]!
       items.set(thing.id, {
         line,
@@ -224,7 +219,7 @@ const stepOf: Readonly<Record<Exclude<HistoryEvent['kind'], 'sold-machine' | 're
 function tell(telling: Telling, event: HistoryEvent, path: string): void {
   if (event.kind === 'sold-machine') return sellMachine(telling, event, path)
   const told = telling.items.get(event.thing)
-  if (!told) throw new CoreError('unknown-thing', `no paid line for "${event.thing}"`, `${path}.thing`)
+  if (!told) throw new CoreError('unknown-thing', { thing: event.thing }, `${path}.thing`)
   const refund = () =>
     !('gone' in event) || !event.gone ? 'refundKept' : told.place === 'ordered' ? 'cancel' : 'refund'
   assertItemCan(event.kind === 'refunded' ? refund() : stepOf[event.kind], told, `"${event.thing}"`, path)
@@ -272,14 +267,9 @@ function sellMachine(
   { price, fee, postage, hours }: Extract<HistoryEvent, { kind: 'sold-machine' }>,
   path: string,
 ): void {
-  if (telling.isSold) throw new CoreError('not-possible', 'the PC is already sold', path)
+  if (telling.isSold) throw new CoreError('already-sold', {}, path)
   for (const [id, told] of telling.items)
-    if (told.place === 'ordered')
-      throw new CoreError(
-        'not-possible',
-        `"${id}" has not arrived; record its arrival before selling the PC`,
-        path,
-      )
+    if (told.place === 'ordered') throw new CoreError('not-arrived', { id }, path)
   for (const told of telling.items.values()) if (told.place === 'build') leave(told, 'sold-with-machine')
   telling.entries.push(
     { kind: 'machine-sold', scope: 'core', cash: price },

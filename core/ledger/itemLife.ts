@@ -75,7 +75,7 @@ export function assertItemCan(step: ItemStep, item: ItemStanding, name: string, 
   const { does, from }: Step = itemSteps[step]
   const isSold = item.goneBecause === 'sold' || item.goneBecause === 'sold-with-machine'
   if (from.includes(item.place) && (step !== 'takeBack' || isSold)) return
-  throw new CoreError('not-possible', `${name} is ${placeWords[item.place]} and cannot ${does}`, path)
+  throw new CoreError('not-possible', { name, state: placeWords[item.place], does }, path)
 }
 
 /**
@@ -90,8 +90,6 @@ export function assertFound(
   to: ItemState,
   { repaired = false, path = '' }: { repaired?: boolean; path?: string } = {},
 ): void {
-  if (to === 'unseen')
-    throw new CoreError('not-possible', 'an inspected item cannot go back to not inspected', path)
-  if (from === 'dead' && to !== 'dead' && !repaired)
-    throw new CoreError('not-possible', 'a dead item can only work again after a repair', path)
+  if (to === 'unseen') throw new CoreError('inspected', {}, path)
+  if (from === 'dead' && to !== 'dead' && !repaired) throw new CoreError('dead', {}, path)
 }

@@ -65,8 +65,7 @@ export interface Receipt {
  */
 export function receipt(input: AccountInput, lines: readonly ReceiptLine[], stretch: number): Receipt {
   const { currency, budget } = input
-  if (stretch < budget)
-    throw new CoreError('bad-budget', 'the stretch must not be below the budget', 'stretch')
+  if (stretch < budget) throw new CoreError('bad-budget', {}, 'stretch')
   const whole = account(input)
   const left = whole.left?.amount ?? null
   const byScope = scopes.map((scope, widest) => {

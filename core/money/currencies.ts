@@ -17,10 +17,7 @@ export function minorDigits(currency: Currency): number {
   const memo = digitsMemo.get(currency)
   if (memo !== undefined) return memo
   if (!isCurrency(currency)) {
-    throw new CoreError(
-      'unknown-currency',
-      `"${currency}" is not a currency code; use a three-letter code such as CAD`,
-    )
+    throw new CoreError('unknown-currency', { currency })
   }
   const digits =
     new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2

@@ -15,27 +15,19 @@ const decimalPattern = /^[+-]?\d{1,12}(\.\d{1,12})?$/
 export function parseDecimal(text: string, currency: Currency, path = ''): number {
   const trimmed = text.trim()
   if (!decimalPattern.test(trimmed)) {
-    throw new CoreError(
-      'not-a-decimal',
-      `"${text.slice(0, 40)}" is not an amount; write digits with a point, such as 129.50`,
-      path,
-    )
+    throw new CoreError('not-a-decimal', { text: text.slice(0, 40) }, path)
   }
   const digits = minorDigits(currency)
   const point = trimmed.indexOf('.')
   const places = point === -1 ? '' : trimmed.slice(point + 1)
   if (places.length > digits) {
-    throw new CoreError(
-      'too-many-places',
-      `"${trimmed}" has more decimal places than ${currency} allows (${digits})`,
-      path,
-    )
+    throw new CoreError('too-many-places', { trimmed, currency, digits }, path)
   }
   const whole = point === -1 ? trimmed : trimmed.slice(0, point)
   const sign = trimmed.startsWith('-') ? -1 : 1
   const minor = Number(whole.replace(/^[+-]/, '') + places.padEnd(digits, '0'))
   if (!Number.isSafeInteger(minor)) {
-    throw new CoreError('amount-too-large', `"${trimmed}" is too large to be a price`, path)
+    throw new CoreError('amount-too-large', { trimmed }, path)
   }
   return minor === 0 ? 0 : sign * minor
 }

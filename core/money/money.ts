@@ -15,7 +15,7 @@ export interface Money<C extends Currency = Currency> {
 /** Makes money; throws `amount-not-integer` for fractions of a minor unit, NaN and amounts past 2^53. */
 export function money<const C extends Currency>(amount: number, currency: C): Money<C> {
   if (!Number.isSafeInteger(amount)) {
-    throw new CoreError('amount-not-integer', `${amount} is not a whole number of minor units`)
+    throw new CoreError('amount-not-integer', { amount })
   }
   return { amount: amount === 0 ? 0 : amount, currency }
 }
@@ -39,9 +39,6 @@ export function sumMoney<C extends Currency>(list: readonly Money<C>[], currency
 
 function assertSameCurrency(a: Money, b: Money): void {
   if (a.currency !== b.currency) {
-    throw new CoreError(
-      'currency-mismatch',
-      `cannot add ${a.currency} and ${b.currency}: convert one of them first`,
-    )
+    throw new CoreError('currency-mismatch', { currency: a.currency, currency2: b.currency })
   }
 }

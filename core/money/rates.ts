@@ -1,5 +1,6 @@
 import Big from 'big.js'
 import { CoreError } from '../errors/coreError'
+import { sentenceOf } from '../errors/problems'
 import type { CalendarDate } from '../time/calendarDate'
 import { minorDigits } from './currencies'
 import { roundAmount } from './decimal'
@@ -51,7 +52,7 @@ export function rateTable(rates: readonly ExchangeRate[]): RateTable {
     dated,
     rateOn(date, from, to) {
       const rate = find(date, from, to)
-      if (rate === null) throw new CoreError('no-rate', noRate(date, from, to), 'rates')
+      if (rate === null) throw new CoreError('no-rate', { from, to, on: date }, 'rates')
       return rate
     },
   }
@@ -59,7 +60,7 @@ export function rateTable(rates: readonly ExchangeRate[]): RateTable {
 
 /** The message where a rate is missing: the pair and the date. */
 export function noRate(date: CalendarDate, from: Currency, to: Currency): string {
-  return `no exchange rate from ${from} to ${to} on or before ${date}`
+  return sentenceOf('no-rate', { from, to, on: date })
 }
 
 /**

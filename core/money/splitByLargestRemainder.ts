@@ -16,11 +16,7 @@ export function splitByLargestRemainder(amount: number, weights: readonly number
   if (weights.length === 0) return []
   for (const [index, weight] of weights.entries()) {
     if (!Number.isSafeInteger(weight) || weight < 0) {
-      throw new CoreError(
-        'bad-weight',
-        `weight ${weight} is not allowed: it must be 0 or more`,
-        `weights[${index}]`,
-      )
+      throw new CoreError('bad-weight', { weight }, `weights[${index}]`)
     }
   }
   const sign = amount < 0 ? -1 : 1

@@ -18,11 +18,7 @@ export function isCalendarDate(text: string): boolean {
 /** Days since 1970-01-01. Throws `not-a-date` for anything but an existing calendar date. */
 export function dayNumber(date: CalendarDate, path = ''): number {
   if (!isCalendarDate(date)) {
-    throw new CoreError(
-      'not-a-date',
-      `"${String(date).slice(0, 40)}" is not a date; write it as 2026-10-31`,
-      path,
-    )
+    throw new CoreError('not-a-date', { written: String(date).slice(0, 40) }, path)
   }
   return Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / dayInMs
 }

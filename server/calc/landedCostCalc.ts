@@ -69,14 +69,14 @@ export function calcLandedCost(request: LandedCostRequest) {
 
 function percentOfCode(text: string, path: string): number {
   const value = Number(text)
-  if (value > 100) throw new CoreError('bad-percent', `${text} % exceeds the whole price`, path)
+  if (value > 100) throw new CoreError('bad-percent', { text }, path)
   return value
 }
 
 function assertDifferentIds(list: readonly { id: string }[], path: string): void {
   const seen = new Set<string>()
   for (const [index, { id }] of list.entries()) {
-    if (seen.has(id)) throw new CoreError('same-id', `"${id}" appears twice`, `${path}[${index}].id`)
+    if (seen.has(id)) throw new CoreError('same-id', { id }, `${path}[${index}].id`)
     seen.add(id)
   }
 }

@@ -45,7 +45,7 @@ function problemOf(request: PlanRequest): PlanProblem {
   const amount = (text: string, path: string) => parseDecimal(text, currency, path)
   const parts = new Map<string, Part>()
   for (const [at, { id, role, facts }] of request.parts.entries()) {
-    if (parts.has(id)) throw new CoreError('twice', `part "${id}" appears twice`, `parts[${at}].id`)
+    if (parts.has(id)) throw new CoreError('part-twice', { id }, `parts[${at}].id`)
     parts.set(id, { id, role, make: '', name: id, facts: readFacts(facts).facts })
   }
   const known = new Set(sources.map(({ id }) => id))
@@ -91,8 +91,7 @@ function problemOf(request: PlanRequest): PlanProblem {
 function codesOf({ codes }: PlanRequest, amount: (text: string, path: string) => number): Map<string, Code> {
   const found = new Map<string, Code>()
   for (const [at, code] of codes.entries()) {
-    if (found.has(code.source))
-      throw new CoreError('several-codes', 'at most one code per source', `codes[${at}].source`)
+    if (found.has(code.source)) throw new CoreError('several-codes', {}, `codes[${at}].source`)
     found.set(code.source, {
       id: code.id,
       kind: code.kind,
@@ -114,40 +113,30 @@ function refuseStrange(
 ): void {
   const ids = new Set<string>()
   for (const [at, { id, source, things }] of ways.entries()) {
-    if (ids.has(id)) throw new CoreError('twice', `way "${id}" appears twice`, `ways[${at}].id`)
+    if (ids.has(id)) throw new CoreError('way-twice', { id }, `ways[${at}].id`)
     ids.add(id)
     if (source !== null && !sources.has(source))
-      throw new CoreError('unknown-source', `there is no source "${source}"`, `ways[${at}].source`)
+      throw new CoreError('unknown-source', { id: source }, `ways[${at}].source`)
     const thing = things.findIndex(({ partId }) => !parts.has(partId))
     if (thing >= 0)
-      throw new CoreError(
-        'unknown-part',
-        `there is no part "${things[thing]!.partId}"`,
-        `ways[${at}].things[${thing}].partId`,
-      )
+      throw new CoreError('no-part', { id: things[thing]!.partId }, `ways[${at}].things[${thing}].partId`)
   }
   const strayCode = codes.findIndex(({ source }) => !sources.has(source))
-  if (strayCode >= 0)
-    throw new CoreError('unknown-source', 'a code refers to an unknown source', `codes[${strayCode}].source`)
+  if (strayCode >= 0) throw new CoreError('code-of-unknown-source', {}, `codes[${strayCode}].source`)
   for (const [list, name] of [
     [pins, 'pins'],
     [bans, 'bans'],
   ] as const) {
     const at = list.findIndex((id) => !ids.has(id))
-    if (at >= 0) throw new CoreError('unknown-way', `there is no way "${list[at]}"`, `${name}[${at}]`)
+    if (at >= 0) throw new CoreError('unknown-way', { id: list[at]! }, `${name}[${at}]`)
   }
-  if (new Set(roles).size !== roles.length) throw new CoreError('twice', 'a role appears twice', 'roles')
+  if (new Set(roles).size !== roles.length) throw new CoreError('role-twice', {}, 'roles')
   const targets = frames[0]?.fps.length ?? goal.floors.length
   for (const [at, { cpu, graphics, fps }] of frames.entries()) {
     if (!parts.has(cpu) || !parts.has(graphics))
-      throw new CoreError('unknown-part', 'fps given for an unknown part', `frames[${at}]`)
-    if (fps.length !== targets)
-      throw new CoreError(
-        'unequal-lengths',
-        'every pair needs an fps value for each target',
-        `frames[${at}].fps`,
-      )
+      throw new CoreError('frames-of-unknown-part', {}, `frames[${at}]`)
+    if (fps.length !== targets) throw new CoreError('unequal-frames', {}, `frames[${at}].fps`)
   }
   if (goal.floors.length > 0 && frames.length > 0 && goal.floors.length !== targets)
-    throw new CoreError('unequal-lengths', 'as many floors as targets', 'goal.floors')
+    throw new CoreError('unequal-floors', {}, 'goal.floors')
 }

@@ -1,6 +1,6 @@
 import { and, eq, isNull, or } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
-import { noRate, rateTable } from '#core/money/rates'
+import { rateTable } from '#core/money/rates'
 import type { Queryable } from '../db/client'
 import { buildRivals } from '../db/schema/scales'
 import { builds } from '../db/schema/builds'
@@ -58,7 +58,7 @@ export async function assertCalculable(
   if (stray)
     throw new CoreError(
       'no-rate',
-      `${noRate(today, stray.currency, build.currency)}, needed for "${stray.name}"; set that rate in Settings first`,
+      { from: stray.currency, to: build.currency, on: today, name: stray.name },
       path,
     )
 }

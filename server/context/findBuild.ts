@@ -12,6 +12,6 @@ export async function findBuild(db: Pick<Queryable, 'select'>, buildId: string):
     .select()
     .from(builds)
     .where(and(eq(builds.id, buildId), isNull(builds.deletedAt)))
-  if (!build) throw new NotFoundError(`there is no build "${buildId}"`)
+  if (!build) throw new NotFoundError('build', buildId)
   return build
 }

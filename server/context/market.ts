@@ -337,7 +337,7 @@ export async function setOverride(
 
 async function assertPart(db: Queryable, partId: string): Promise<void> {
   const [part] = await db.select({ id: parts.id }).from(parts).where(eq(parts.id, partId))
-  if (!part) throw new NotFoundError(`there is no part "${partId}"`)
+  if (!part) throw new NotFoundError('part', partId)
 }
 
 /** Many at a time: a statement takes only so many values. */
@@ -350,8 +350,7 @@ async function assertRecords(db: Queryable, recordIds: readonly number[]): Promi
       ),
     )
     const missing = wanted.find((id) => !found.has(id))
-    if (missing !== undefined)
-      throw new CoreError('unknown-record', `there is no sold record ${missing}`, 'recordIds')
+    if (missing !== undefined) throw new CoreError('unknown-record', { missing }, 'recordIds')
   }
 }
 

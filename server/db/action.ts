@@ -71,7 +71,7 @@ export class OpenAction {
 
   async update<T extends LifeTable>(table: T, id: string, change: Partial<NewRowOf<T>>): Promise<void> {
     const before = await this.read(table, id)
-    if (!before) throw new NotFoundError(`there is no row "${id}" in ${table}`)
+    if (!before) throw new NotFoundError(`row of ${table}`, id)
     await this.tx
       .update(tableOf(table))
       .set(change as never)
@@ -124,7 +124,7 @@ export async function actIn<T>(
   today: string,
   work: (action: OpenAction) => Promise<T>,
 ): Promise<T> {
-  if (day > today) throw new CoreError('bad-date', `${day} is in the future`, 'day')
+  if (day > today) throw new CoreError('future-date', { day }, 'day')
   const [made] = await tx
     .insert(actions)
     .values({ kind, text, day, buildId, rows: [], createdAt: today })
@@ -147,8 +147,8 @@ export async function undo(db: Database, actionId: number, today: string): Promi
 /** The same as a part of a larger transaction. */
 export async function undoIn(tx: Queryable, actionId: number, today: string): Promise<string | null> {
   const [action] = await tx.select().from(actions).where(eq(actions.id, actionId))
-  if (!action) throw new NotFoundError(`there is no action ${actionId}`)
-  if (action.undoneOn !== null) throw new CoreError('undone', 'already undone', 'id')
+  if (!action) throw new NotFoundError('action', actionId)
+  if (action.undoneOn !== null) throw new CoreError('undone', {}, 'id')
   await refuseBuiltUpon(tx, actionId, action.rows)
   for (const image of [...action.rows].reverse()) await putBack(tx, image, today)
   await tx.update(actions).set({ undoneOn: today }).where(eq(actions.id, actionId))
@@ -167,7 +167,7 @@ async function refuseBuiltUpon(tx: Queryable, actionId: number, rows: readonly R
       rows.some(({ table, id }) => theirs.some((each) => each.table === table && each.id === id)) ||
       rows.some(({ before, id }) => before === null && written.includes(JSON.stringify(id)))
     )
-      throw new CoreError('built-upon', `"${text}" of ${day} depends on it; undo that first`, 'id')
+      throw new CoreError('built-upon', { text, day }, 'id')
   }
 }
 
@@ -181,7 +181,7 @@ async function putBack(tx: Queryable, { table, id, before, after }: RowImage, to
     after &&
     changed.some((key) => before !== null && JSON.stringify(now[key]) !== JSON.stringify(after[key]))
   )
-    throw new CoreError('changed-since', 'cannot undo: it has been changed since', 'id')
+    throw new CoreError('changed-since', {}, 'id')
   // targets and more may hang on a build: it is archived, not removed
   if (before === null && table === 'builds')
     await tx.update(builds).set({ deletedAt: today }).where(eq(builds.id, id))

@@ -106,16 +106,14 @@ export async function readBackup(bytes: Uint8Array): Promise<Backup> {
   const files = await unzipped(bytes)
   const note = files[noteName]
   const database = files[databaseName]
-  if (!note || !database)
-    throw new CoreError('no-backup', 'this zip is not a Tarvin backup: it has no database')
+  if (!note || !database) throw new CoreError('no-backup', {})
   const told = noteSchema.validateSync(JSON.parse(new TextDecoder().decode(note)), { stripUnknown: true })
   return inTemporaryFile(async (file) => {
     writeFileSync(file, database)
     const client = createClient({ url: `file:${file}` })
     try {
       const checked = await client.execute('PRAGMA quick_check(1)')
-      if (Object.values(checked.rows[0] ?? {})[0] !== 'ok')
-        throw new CoreError('damaged-backup', 'the database in this backup is damaged')
+      if (Object.values(checked.rows[0] ?? {})[0] !== 'ok') throw new CoreError('damaged-backup', {})
       const counts: Record<string, number> = {}
       for (const table of countedTables) counts[table] = await countOf(client, table)
       const { rows } = await client.execute('SELECT name FROM builds WHERE deleted_at IS NULL ORDER BY name')
@@ -283,6 +281,6 @@ async function unzipped(bytes: Uint8Array): Promise<Unzipped> {
       ),
     )
   } catch (cause) {
-    throw new CoreError('no-backup', 'this file is not a zip, or it is incomplete', '', { cause })
+    throw new CoreError('broken-zip', {}, '', { cause })
   }
 }

@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { createClient } from '@libsql/client'
 import { CoreError } from '#core/errors/coreError'
+import { sentenceOf } from '#core/errors/problems'
 import type { OpenDatabase } from './client'
 import { isHeld } from './oneWriter'
 
@@ -43,16 +44,13 @@ export async function refuseNewer(
   if (tables.rows.length === 0) return
   const { rows } = await client.execute('SELECT name FROM migrations ORDER BY name')
   const unknown = rows.map((row) => String(row.name)).filter((name) => !known.includes(name))
-  if (unknown.length > 0) throw new DatabaseRefusedError(newer(unknown.at(-1)!))
+  if (unknown.length > 0)
+    throw new DatabaseRefusedError(sentenceOf('newer-backup', { migration: unknown.at(-1)! }))
 }
 
 /** The same for a backup, as a mistake of whoever opens it. */
 export function refuseUnknownMigration(migration: string, known: readonly string[]): void {
-  if (!known.includes(migration)) throw new CoreError('newer-backup', newer(migration))
-}
-
-function newer(migration: string): string {
-  return `This database was written by a newer version of Tarvin (migration ${migration}); start that version, or restore a backup made by this one.`
+  if (!known.includes(migration)) throw new CoreError('newer-backup', { migration })
 }
 
 /** Looks through the pages of a file for damage; a page that does not hold together is named, nothing is repaired. */

@@ -1,6 +1,7 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
 import type { Client, InStatement, Transaction } from '@libsql/client'
 import { Mutex } from 'async-mutex'
+import { sentenceOf } from '#core/errors/problems'
 
 /** Waits in ms between attempts while another program holds the file. */
 const waits = [10, 20, 50, 100, 200, 400, 800, 1600, 3200]
@@ -8,7 +9,7 @@ const waits = [10, 20, 50, 100, 200, 400, 800, 1600, 3200]
 /** Another program holds the database and did not let go in time; nothing was written. */
 export class DatabaseHeldError extends Error {
   constructor(cause: unknown) {
-    super('another program is using the database; nothing was changed, try again', { cause })
+    super(sentenceOf('held', {}), { cause })
   }
 }
 

@@ -1,9 +1,11 @@
+import { sentenceOf } from '#core/errors/problems'
+
 /** Something was changed by another tab or another caller since it was read. `saved` is what stands there now. */
 export class ConflictError extends Error {
   constructor(
-    what: string,
+    readonly what: string,
     readonly saved: unknown,
   ) {
-    super(`${what} was changed in the meantime; nothing was overwritten`)
+    super(sentenceOf('changed-meanwhile', { what }))
   }
 }

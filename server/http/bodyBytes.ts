@@ -34,5 +34,5 @@ function tooLarge(event: H3Event, most: number): CoreError {
   // the rest is not read: the connection ends with the answer
   event.node.res.setHeader('connection', 'close')
   const size = most >= 1024 * 1024 ? `${Math.round(most / 1024 / 1024)} MB` : `${Math.round(most / 1024)} kB`
-  return new CoreError('too-large', `the upload is larger than ${size}`)
+  return new CoreError('too-large', { size })
 }

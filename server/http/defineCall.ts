@@ -114,8 +114,7 @@ function routeOf(name: CallName, answer: (asked: AskedAny) => unknown) {
 
 async function askedWith(event: H3Event, db: Database, taken: Taken, mostBytes: number): Promise<AskedAny> {
   const bytes = taken.body || taken.file ? await bodyBytes(event, mostBytes) : null
-  if (taken.file && bytes?.length === 0)
-    throw new CoreError('empty-file', 'the file is empty; it needs a header line and one line per record')
+  if (taken.file && bytes?.length === 0) throw new CoreError('empty-file', {})
   return {
     db,
     params: await presentIds(db, event),
@@ -143,6 +142,6 @@ async function presentIds(db: Database, event: H3Event): Promise<Record<string, 
 function checked(schema: Schema, text: string): unknown {
   const parsed = plainJson(text)
   if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
-    throw new CoreError('not-an-object', 'the body must be a JSON object')
+    throw new CoreError('not-an-object', {})
   return schema.validateSync(parsed, { strict: false, abortEarly: true, stripUnknown: true })
 }

@@ -1,5 +1,6 @@
 import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors/coreError'
+import { sentenceOf, type ProblemParams } from '#core/errors/problems'
 import { DatabaseHeldError } from '../db/oneWriter'
 import { ConflictError } from '../errors/conflictError'
 import { NotFoundError } from '../errors/notFoundError'
@@ -10,30 +11,31 @@ export interface ErrorBody {
     readonly code: string
     readonly message: string
     readonly path: string
+    readonly params: ProblemParams
     /** With a conflict: what is saved now. */
     readonly saved?: unknown
   }
 }
 
-const tooMuch = new Set(['too-large', 'file-too-large'])
+const tooMuch: ReadonlySet<string> = new Set(['too-large', 'file-too-large', 'picture-too-large'])
 
 /** Turns an error into a status and a body; only bad input and absences are told apart, the rest is ours. */
 export function errorAnswer(error: unknown): { status: number; body: ErrorBody } {
   if (error instanceof CoreError)
-    return answer(tooMuch.has(error.code) ? 413 : 400, error.code, error.message, error.path)
+    return answer(tooMuch.has(error.code) ? 413 : 400, error.code, error.message, error.params, error.path)
   if (error instanceof ValidationError) {
     const first = error.inner[0] ?? error
-    return answer(400, 'invalid', first.message, first.path ?? '')
+    return answer(400, 'invalid', first.message, {}, first.path ?? '')
   }
-  if (error instanceof NotFoundError) return answer(404, 'not-found', error.message, '')
+  if (error instanceof NotFoundError) return answer(404, 'not-found', error.message, error.params)
   if (error instanceof ConflictError) {
-    const { status, body } = answer(409, 'changed-meanwhile', error.message, '')
+    const { status, body } = answer(409, 'changed-meanwhile', error.message, { what: error.what })
     return { status, body: { error: { ...body.error, saved: error.saved } } }
   }
-  if (error instanceof DatabaseHeldError) return answer(503, 'held', error.message, '')
-  return answer(500, 'internal', 'Something went wrong; nothing was changed. See the server log.', '')
+  if (error instanceof DatabaseHeldError) return answer(503, 'held', error.message)
+  return answer(500, 'internal', sentenceOf('internal', {}))
 }
 
-function answer(status: number, code: string, message: string, path: string) {
-  return { status, body: { error: { code, message, path } } }
+function answer(status: number, code: string, message: string, params: ProblemParams = {}, path = '') {
+  return { status, body: { error: { code, message, path, params } } }
 }

@@ -11,16 +11,15 @@ const forbidden = new Set([...Object.getOwnPropertyNames(Object.prototype), 'pro
  * `__proto__`. The depth is counted in the text, since the parser itself would recurse.
  */
 export function plainJson(text: string): unknown {
-  if (depthOf(text) > deepest)
-    throw new CoreError('too-deep', `the JSON is nested more than ${deepest} levels deep`)
+  if (depthOf(text) > deepest) throw new CoreError('too-deep', { deepest })
   try {
     return JSON.parse(text, (key, value: unknown) => {
-      if (forbidden.has(key)) throw new CoreError('forbidden-key', `the key "${key}" is not allowed`, key)
+      if (forbidden.has(key)) throw new CoreError('forbidden-key', { key }, key)
       return value
     })
   } catch (cause) {
     if (cause instanceof CoreError) throw cause
-    throw new CoreError('not-json', 'the body is not JSON', '', { cause })
+    throw new CoreError('not-json', {}, '', { cause })
   }
 }
 

@@ -9,18 +9,14 @@ import { isCalendarDate, type CalendarDate } from '#core/time/calendarDate'
 export function today(): CalendarDate {
   const pinned = process.env.TARVIN_TODAY
   if (pinned) {
-    if (!isCalendarDate(pinned))
-      throw new CoreError('bad-today', `TARVIN_TODAY is "${pinned}"; write it as 2026-10-31`)
+    if (!isCalendarDate(pinned)) throw new CoreError('bad-today', { written: pinned })
     return pinned
   }
   const file = process.env.TARVIN_TODAY_FILE
   if (file) {
     const written = readDate(file)
     if (!isCalendarDate(written))
-      throw new CoreError(
-        'bad-today',
-        `${file} (TARVIN_TODAY_FILE) contains "${written.slice(0, 40)}"; write a date such as 2026-10-31`,
-      )
+      throw new CoreError('bad-today-file', { file, written: written.slice(0, 40) })
     return written
   }
   const now = new Date()
@@ -31,6 +27,6 @@ function readDate(file: string): string {
   try {
     return readFileSync(file, 'utf8').trim()
   } catch (cause) {
-    throw new CoreError('bad-today', `cannot read ${file} (TARVIN_TODAY_FILE)`, '', { cause })
+    throw new CoreError('no-today-file', { file }, '', { cause })
   }
 }

@@ -91,7 +91,7 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     await expect(estimate).not.toHaveText(before!)
     await estimate.click()
     const working = page.getByRole('dialog')
-    await expect(working).toContainText('fitted; library default is')
+    await expect(working).toContainText('fitted; library default')
     await expect(working).toContainText('49.8 fps')
     await expect(working).toContainText('One more measurement would help most')
     await page.keyboard.press('Escape')

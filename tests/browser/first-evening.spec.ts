@@ -101,9 +101,9 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
       'Gale 120',
     ]) {
       evening.actions += 1
-      await page.getByLabel(new RegExp(`^make .*${name}.* a part$`)).check()
+      await page.getByLabel(new RegExp(`^create .*${name}.* as a part$`)).check()
     }
-    await evening.click('Keep 35 records and 7 parts')
+    await evening.click('Save 35 records and 7 parts')
     await expect(page.getByRole('dialog')).toHaveCount(0)
     const library = await (await page.request.get(`${address}/api/library`)).json()
     expect(library.parts.map((part: { role: string }) => part.role).sort()).toEqual([
@@ -139,8 +139,8 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
       'Larder L2',
       'Gale 120',
     ])
-      await page.getByLabel(new RegExp(`^make .*${name}.* a part$`)).check()
-    await page.getByRole('button', { name: 'Keep 35 records and 7 parts' }).click()
+      await page.getByLabel(new RegExp(`^create .*${name}.* as a part$`)).check()
+    await page.getByRole('button', { name: 'Save 35 records and 7 parts' }).click()
     await expect.poll(records).toBe(40)
     await expect(page.getByRole('dialog')).toHaveCount(0)
   })
@@ -166,7 +166,7 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     const hunts = page.getByRole('button', { name: 'hunt', exact: true })
     await expect(hunts).toHaveCount(7)
     for (let open = 7; open > 0; open -= 1) {
-      await evening.click('hunt')
+      await evening.click(/^hunt$/)
       await expect(hunts).toHaveCount(open - 1)
     }
     await page.reload()
@@ -184,12 +184,12 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     await evening.paste('Linnet Dovecote 5300\t100\nLinnet Dovecote 3300\t78\nFerrant Orrery 7\t121')
     await expect(page.getByText('scores of')).toBeVisible()
     await expect(page.getByLabel('what the scores are for')).toHaveValue('cpuIndex')
-    await evening.click('Keep 1 index')
+    await evening.click('Save 1 index')
     await expect(page.getByRole('dialog')).toHaveCount(0)
     await evening.paste('Harrow Quill 70 8GB\t142\nStook 640 4GB\t71\nHarrow Quill 90\t198')
     await expect(page.getByLabel('what the scores are for')).toHaveValue('graphicsIndex')
     await evening.tick('create Stook 640 4GB as a part')
-    await evening.click('Keep 2 indexes')
+    await evening.click('Save 2 indexes')
     await expect(page.getByRole('dialog')).toHaveCount(0)
     const library = await (await page.request.get(`${address}/api/library`)).json()
     const index = (name: string) =>
@@ -253,7 +253,7 @@ test('the evening after: a page of listings, the prices of a shop, a frame log',
     )
     await expect(page.getByText('3 listings read')).toBeVisible()
     await evening.fill('source', 'Barnboard')
-    await evening.click('Keep 3 leads and 1 part')
+    await evening.click('Save 3 leads and 1 part')
     await expect.poll(async () => (await kept()).length).toBe(before + 3)
     // nobody knows which memory it is: it is worth what the cheapest is that it may be
     const library = await (await page.request.get(`${address}/api/library`)).json()

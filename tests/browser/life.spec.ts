@@ -99,13 +99,13 @@ test('one order of two leads, one of them dead; what was seen at the door; the m
     await door.locator('input[name="works"][value="no"]').check()
     await expect(door.locator('#most')).not.toHaveText(most!)
     await door.locator('input[name="works"][value="yes"]').check()
-    await door.getByLabel('what is asked now').fill('90')
+    await door.getByLabel('asking price now').fill('90')
     await expect(door.locator('#verdict')).toHaveText('worth it')
-    const note = await door.getByLabel('note to send back').inputValue()
+    const note = await door.getByLabel('note for Tarvin').inputValue()
     await door.context().setOffline(false)
     await door.close()
     await page.getByLabel('note from the on-site page').fill(note)
-    await page.getByRole('button', { name: 'Add result' }).click()
+    await page.getByRole('button', { name: 'Save note' }).click()
     await expect(page.getByRole('region', { name: 'on-site check' })).toBeVisible()
     const { facts } = (
       (await (await request.get(`/api/builds/${id}/leads`)).json()) as {

@@ -75,7 +75,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await expect(dialog.getByLabel('name of the rival')).toHaveValue('Lantern Row 4 tower')
     await dialog.getByLabel('tax of the rival').fill('13')
     await dialog.getByRole('button', { name: 'Add rival' }).click()
-    await expect(page.getByRole('row', { name: /Lantern Row 4 tower/ })).toContainText('specs')
+    await expect(page.getByRole('row', { name: /Lantern Row 4 tower/ })).toContainText('facts')
   })
   await test.step('on the scales, beside a console', async () => {
     await page.goto(`/b/${id}/scales`)

@@ -176,7 +176,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
   })
 
   await test.step('triage by key: dropped, undone', async () => {
-    await page.getByRole('button', { name: /^Sift/ }).click()
+    await page.getByRole('button', { name: /^Clean up/ }).click()
     await expect(page.getByRole('listbox').getByText('accessory only')).toBeVisible()
     const first = page.getByRole('listbox').getByRole('option').first()
     await page.keyboard.press('d')
@@ -187,7 +187,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
   })
 
   await test.step('4 · choice: a hunt moves the receipt', async () => {
-    await page.getByRole('button', { name: 'Price' }).click()
+    await page.getByRole('button', { name: 'Price', exact: true }).click()
     await page.getByRole('button', { name: /^Hunt at/ }).click()
     await expect(figure(page, 'payNow')).not.toHaveText('0.00')
   })
@@ -199,7 +199,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('page source').fill(pageSource)
     await page.getByLabel('title', { exact: true }).click()
     await expect(page.getByLabel('title', { exact: true })).toHaveValue(/Orrel 9/)
-    await expect(page.getByLabel('ask', { exact: true })).toHaveValue('88.00')
+    await expect(page.getByLabel('asking price', { exact: true })).toHaveValue('88.00')
     await page.getByRole('button', { name: 'Add lead' }).click()
     await expect(page.getByText('choose at least one part for the lead')).toBeVisible()
     await page.getByLabel('add a part').fill('orrel')
@@ -212,7 +212,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.keyboard.press('n')
     await page.getByLabel('title', { exact: true }).fill('Plank A, new')
     await page.getByLabel('source', { exact: true }).selectOption('Brass Bin')
-    await page.getByLabel('ask', { exact: true }).fill('90')
+    await page.getByLabel('asking price', { exact: true }).fill('90')
     await page.getByLabel('condition').selectOption('new')
     await page.getByLabel('add a part').fill('plank a')
     await page.getByLabel('add a part').press('Enter')
@@ -257,7 +257,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await expect(page.getByLabel('receipt')).toContainText('Deal Plank B')
     await expect(page.getByLabel('receipt')).toContainText('no power supply yet')
     await figure(page, 'left').click()
-    await expect(page.getByRole('dialog')).toContainText('budget − pay now + cash in')
+    await expect(page.getByRole('dialog')).toContainText('budget − total + money in')
     await page.keyboard.press('Escape')
   })
 
@@ -265,7 +265,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await place(page, 'Bench')
     await expect(page.getByText('GPU limited')).toBeVisible()
     await page.locator('[data-target="harbour-run"]').click()
-    await expect(page.getByRole('dialog')).toContainText('range at 90 %')
+    await expect(page.getByRole('dialog')).toContainText('90 % range')
     await page.keyboard.press('Escape')
   })
 
@@ -476,7 +476,7 @@ test('the fixed endpoints refuse nonsense with code, message and path', async ({
 
 test('every place is readable to all', async ({ page, request }) => {
   await page.goto(`/b/${await someBuild(request)}/brief`)
-  for (const name of ['Brief', 'Prices', 'Leads', 'Machine', 'Bench', 'Scales', 'Ledger']) {
+  for (const name of ['Brief', 'Prices', 'Leads', 'Machine', 'Bench', 'Compare', 'Ledger']) {
     await place(page, name)
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
     await expectReadable(page, name)

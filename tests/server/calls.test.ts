@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { isSchema } from 'yup'
+import type { Taken } from '#shared/call'
 import { calls } from '#shared/calls'
 
 /** The registry of calls and the routes are two sides of one thing. */
@@ -23,7 +24,7 @@ describe('calls', () => {
     expect([...names.filter((name) => !steps.includes(name)), oneFile].sort()).toEqual([...routes].sort())
   })
   test('what a record takes is a schema', () => {
-    for (const [name, taken] of Object.entries<{ body?: unknown; query?: unknown }>(calls)) {
+    for (const [name, taken] of Object.entries(calls as Readonly<Record<string, Taken>>)) {
       expect(Object.keys(taken), name).not.toContain('answers')
       for (const schema of [taken.body, taken.query])
         if (schema !== undefined) expect(isSchema(schema), name).toBe(true)

@@ -18,8 +18,7 @@ const isOver = computed(
     (build.view?.state === 'sold' || build.view?.state === 'apart') &&
     /\/b\/[^/]+(\/(machine|bench|plan|scales)?)?$/.test(route.path),
 )
-useKeys({ r: () => (slipOpen.value = !slipOpen.value) })
-useHead({ title: () => (build.view ? `${build.view.name} · Tarvin` : 'Tarvin') })
+useKeys({ R: () => (slipOpen.value = !slipOpen.value) })
 </script>
 
 <template>

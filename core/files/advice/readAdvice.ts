@@ -47,16 +47,11 @@ export function readAdvice(text: string): Advice {
       open = null
     } else open?.push(plain)
   }
-  if (blocks.length === 0)
-    throw new CoreError(
-      'no-advice',
-      'this is not an advice sheet: send the adviser the sheet of an edition, and open the whole reply here',
-    )
+  if (blocks.length === 0) throw new CoreError('no-advice', {})
   const joined = (said: readonly string[]) => said.join(' ').replace(/\s+/g, ' ').trim().slice(0, most.line)
   const remarks = blocks
     .map(({ line, remark, instead }) => ({ line, remark: joined(remark), instead: joined(instead) }))
     .filter(({ remark, instead }) => remark !== '' || instead !== '')
-  if (remarks.length === 0)
-    throw new CoreError('no-advice', 'this sheet is empty: no remark has been filled in')
+  if (remarks.length === 0) throw new CoreError('empty-advice', {})
   return { by: by.slice(0, 80), remarks: remarks.slice(0, most.remarks) }
 }

@@ -48,12 +48,7 @@ export function readDoorNote(text: string): DoorNote {
   })
   const valueOf = (key: string) => said.find(([each]) => each === key)?.[1] ?? ''
   const leadId = valueOf(doorWords.lead)
-  if (start < 0 || leadId === '')
-    throw new CoreError(
-      'no-door-note',
-      `this is not an on-site note: it starts with “${doorWords.title}” and names its lead`,
-      'text',
-    )
+  if (start < 0 || leadId === '') throw new CoreError('no-door-note', { title: doorWords.title }, 'text')
   const own = new Set<string>([...Object.values(doorWords), ...Object.values(earlierWords)])
   return {
     leadId,

@@ -36,12 +36,7 @@ export function readLedger(
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
   const missing = (['date', 'kind', 'what', 'cash'] as const).find((field) => map[field] === null)
-  if (missing !== undefined)
-    throw new CoreError(
-      'no-column',
-      `missing column "${missing}"; the first line must name date, kind, what and cash, plus currency and hours if needed`,
-      missing,
-    )
+  if (missing !== undefined) throw new CoreError('no-ledger-column', { column: missing }, missing)
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     const day = readDate(cell('date'))

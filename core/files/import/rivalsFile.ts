@@ -78,12 +78,7 @@ export function readRivals(
   const { header, rows } = readCsv(text)
   const map = proposeColumns(header, headerWords)
   const missing = (['name', 'price'] as const).find((field) => map[field] === null)
-  if (missing !== undefined)
-    throw new CoreError(
-      'no-column',
-      `missing column "${missing}"; the first line must name at least name and price`,
-      missing,
-    )
+  if (missing !== undefined) throw new CoreError('no-rival-column', { column: missing }, missing)
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     if (cell('name') === '') throw new FieldError('name', 'no name given')

@@ -84,12 +84,7 @@ export function readRuns(
   const absent = (['workload', 'cpu', 'graphics', 'width', 'height', 'preset', 'averageFps'] as const).find(
     (field) => map[field] === null,
   )
-  if (absent !== undefined)
-    throw new CoreError(
-      'no-column',
-      `missing column "${headerWords[absent][0]!}"; the first line must name workload, cpu, graphics, width, height, preset and average`,
-      absent,
-    )
+  if (absent !== undefined) throw new CoreError('no-run-column', { column: headerWords[absent][0]! }, absent)
   return readRows(rows, (row) => {
     const cell = (field: keyof typeof map) => (map[field] === null ? '' : (row[map[field]] ?? '').trim())
     const needed = (field: keyof typeof map, what: string) => cell(field) || missing(what)

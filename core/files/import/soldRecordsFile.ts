@@ -107,11 +107,7 @@ export function readSoldRecords(
     return { header, columns: map, records: [], problems: [], sample }
   for (const field of neededSoldRecordFields) {
     if (map[field] === null)
-      throw new CoreError(
-        'no-column',
-        `no column found for the ${field === 'soldOn' ? 'date' : field}; choose it in the preview`,
-        `columns.${field}`,
-      )
+      throw new CoreError('no-column', { column: field === 'soldOn' ? 'date' : field }, `columns.${field}`)
   }
   const { read, problems } = readRows(onlyPreview ? sample : rows, (row) => readLine(row, map, defaults))
   return { header, columns: map, records: read.map((row) => row.value), problems, sample }

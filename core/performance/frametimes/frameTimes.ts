@@ -45,8 +45,8 @@ export const pauseMs = 1000
  */
 export function frameTimes(frameTimesMs: ArrayLike<number>, targetFps: number): FrameTimeStatistics {
   if (!(targetFps > 0 && Number.isFinite(targetFps)))
-    throw new CoreError('bad-target', `the target must be above 0 fps, not ${targetFps}`, 'targetFps')
-  if (frameTimesMs.length === 0) throw new CoreError('no-frames', 'the log has no frames', 'frameTimesMs')
+    throw new CoreError('bad-target', { targetFps }, 'targetFps')
+  if (frameTimesMs.length === 0) throw new CoreError('no-frames', {}, 'frameTimesMs')
   const { times, pauses } = withoutPauses(frameTimesMs)
   const n = times.length
   if (n === 0) {
@@ -91,11 +91,7 @@ function withoutPauses(frameTimesMs: ArrayLike<number>): { times: Float64Array; 
   for (let i = 0; i < frameTimesMs.length; i += 1) {
     const time = frameTimesMs[i]!
     if (!(time > 0 && Number.isFinite(time))) {
-      throw new CoreError(
-        'bad-frame-time',
-        `frame ${i + 1} is ${time}: a frame time must be above 0 ms`,
-        `frameTimesMs[${i}]`,
-      )
+      throw new CoreError('bad-frame-time', { frame: i + 1, time }, `frameTimesMs[${i}]`)
     }
     if (time <= pauseMs) times[count++] = time
   }

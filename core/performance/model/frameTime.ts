@@ -141,22 +141,18 @@ export function modelOf({ model = performanceDefaults }: Pick<Workload, 'model'>
 function presetOf(workload: Workload, settings: FrameSettings) {
   const preset = workload.presets[settings.preset]
   if (!preset)
-    throw new CoreError('unknown-preset', `${workload.name} has no preset "${settings.preset}"`, 'preset')
+    throw new CoreError('unknown-preset', { name: workload.name, preset: settings.preset }, 'preset')
   return preset
 }
 
 function graphicsTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
   if (!(machine.graphicsIndex > 0))
-    throw new CoreError(
-      'bad-index',
-      `a graphics index must be above 0, not ${machine.graphicsIndex}`,
-      'graphicsIndex',
-    )
+    throw new CoreError('bad-graphics-index', { index: machine.graphicsIndex }, 'graphicsIndex')
   const offered = settings.upscaling ? workload.upscaling[settings.upscaling] : 1
   if (offered === undefined)
     throw new CoreError(
       'unknown-upscaling',
-      `${workload.name} has no upscaling "${settings.upscaling}"`,
+      { name: workload.name, upscaling: settings.upscaling! },
       'upscaling',
     )
   const upscaling = machine.upscales === false ? 1 : offered
@@ -180,8 +176,7 @@ export function graphicsIndexHere({
 }
 
 function cpuTime(workload: Workload, machine: FrameMachine, settings: FrameSettings): number {
-  if (!(machine.cpuIndex > 0))
-    throw new CoreError('bad-index', `a CPU index must be above 0, not ${machine.cpuIndex}`, 'cpuIndex')
+  if (!(machine.cpuIndex > 0)) throw new CoreError('bad-cpu-index', { index: machine.cpuIndex }, 'cpuIndex')
   const model = modelOf(workload)
   const threads = threadsShare(effectiveThreads(machine, model), workload.threadsWanted, model)
   const channels = machine.memoryChannels >= 2 ? 1 : model.singleChannelFactor

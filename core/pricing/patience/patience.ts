@@ -45,11 +45,7 @@ export function expectedWait(flow: PriceFlow, price: number): number | null {
  */
 export function payUpToPrice(flow: PriceFlow, probability: number, days: number): number | null {
   if (!(probability >= 0 && probability <= 1)) {
-    throw new CoreError(
-      'bad-probability',
-      `${probability} is not a probability between 0 and 1`,
-      'probability',
-    )
+    throw new CoreError('bad-probability', { probability }, 'probability')
   }
   const rate = flow.perDay * flow.catchShare * days
   if (!(rate > 0) || flow.prices.length === 0) return null

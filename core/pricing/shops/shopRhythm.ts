@@ -65,8 +65,7 @@ export function shopRhythm(
   const byDay = new Map<number, number>()
   const last = dayNumber(today, 'today')
   for (const { date, price } of points) {
-    if (!(price > 0))
-      throw new CoreError('bad-price', `a shop price must be more than 0, not ${price}`, 'points')
+    if (!(price > 0)) throw new CoreError('bad-price', { price }, 'points')
     const day = dayNumber(date, 'points.date')
     if (day <= last) byDay.set(day, price)
   }

@@ -98,8 +98,7 @@ interface Sifted {
 
 function checkQuery(query: PriceQuery): void {
   for (const key of ['windowDays', 'halfLifeDays'] as const) {
-    if (!(query[key] > 0))
-      throw new CoreError('bad-query', `${key} must be more than 0, not ${query[key]}`, `query.${key}`)
+    if (!(query[key] > 0)) throw new CoreError('bad-query', { key, value: query[key] }, `query.${key}`)
   }
 }
 

@@ -49,7 +49,7 @@ const sliceLength = 4_000_000
  */
 export function frameLogHead(text: string): FrameLogHead {
   const clean = text.slice(0, 200_000).replace(/^\uFEFF/, '')
-  if (clean.trim() === '') throw new CoreError('empty-file', 'the log is empty; it needs one line per frame')
+  if (clean.trim() === '') throw new CoreError('empty-log', {})
   const lines = clean.split(/\r?\n/, sampleLines + 1)
   const delimiter =
     [';', '\t', ',', '|'].find((sign) =>
@@ -126,11 +126,7 @@ export function readFrameLog(
 ): ReadFrameLog {
   const { header, hasHeader, delimiter } = frameLogHead(text)
   if (!(Number.isInteger(column) && column >= 0 && column < header.length))
-    throw new CoreError(
-      'bad-column',
-      `the log has ${header.length} columns, so there is no column ${column + 1}`,
-      'column',
-    )
+    throw new CoreError('bad-column', { columns: header.length, column: column + 1 }, 'column')
   const { toMs, stamps } = frameUnits[unit]
   const times: number[] = []
   const problems: LineProblem[] = []
@@ -164,8 +160,11 @@ export function readFrameLog(
   }
   if (times.length === 0)
     throw new CoreError(
-      'no-frames',
-      `no frame times in column “${header[column]!}”${problems[0] ? `; line ${problems[0].line}: ${problems[0].reason}` : ''}`,
+      'no-frames-in-column',
+      {
+        column: header[column]!,
+        first: problems[0] ? `; line ${problems[0].line}: ${problems[0].reason}` : '',
+      },
       'column',
     )
   return { timesMs: Float64Array.from(times), problems, rejected }
@@ -188,8 +187,7 @@ function* slices(
       newline: text.includes('\r\n') ? '\r\n' : '\n',
     }).data
     from = to + 1
-    if (!onProgress(Math.min(1, to / text.length)))
-      throw new CoreError('cancelled', 'reading the log was stopped')
+    if (!onProgress(Math.min(1, to / text.length))) throw new CoreError('log-cancelled', {})
   }
 }
 

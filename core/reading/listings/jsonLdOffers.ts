@@ -39,11 +39,7 @@ const conditionByName: Readonly<Record<string, Condition>> = {
  */
 export function jsonLdOffers(source: string): PageOffer[] {
   const { nodes, blocks, broken } = jsonLdNodes(source)
-  if (blocks === 0)
-    throw new CoreError(
-      'no-json-ld',
-      'no product data (JSON-LD) in this page source; paste the whole source or use the form',
-    )
+  if (blocks === 0) throw new CoreError('no-json-ld', {})
   const products = nodes.filter((node) => hasType(node, 'Product'))
   const offers =
     products.length > 0
@@ -51,14 +47,9 @@ export function jsonLdOffers(source: string): PageOffer[] {
       : nodes.filter((node) => hasType(node, 'Offer')).map((node) => readOffer(node, {}))
   if (offers.length > 0) return offers
   if (broken !== undefined) {
-    throw new CoreError(
-      'broken-json-ld',
-      'the product data in this page source is incomplete; copy the whole source again',
-      '',
-      { cause: broken },
-    )
+    throw new CoreError('broken-json-ld', {}, '', { cause: broken })
   }
-  throw new CoreError('no-product', 'the page source has data, but no product or offer')
+  throw new CoreError('no-product', {})
 }
 
 /** Every node of the JSON-LD in the source of a page, or of bare JSON-LD; with how many blocks it has, and why one is broken. */

@@ -126,8 +126,7 @@ const parser = new XMLParser({
 
 /** A feed has no need of entities of its own, and a document that declares some may be made to swell. */
 function parseXml(text: string): Node {
-  if (/<!DOCTYPE|<!ENTITY/i.test(text))
-    throw new CoreError('not-a-feed', 'the feed has a DOCTYPE, which is not accepted', 'url')
+  if (/<!DOCTYPE|<!ENTITY/i.test(text)) throw new CoreError('feed-with-doctype', {}, 'url')
   try {
     const parsed: unknown = parser.parse(text, true)
     return isNode(parsed) ? parsed : {}
@@ -137,12 +136,7 @@ function parseXml(text: string): Node {
 }
 
 function notAFeed(cause?: unknown): CoreError {
-  return new CoreError(
-    'not-a-feed',
-    'this URL is not an Atom, RSS or JSON feed',
-    'url',
-    cause === undefined ? {} : { cause },
-  )
+  return new CoreError('not-a-feed', {}, 'url', cause === undefined ? {} : { cause })
 }
 
 type Node = Readonly<Record<string, unknown>>

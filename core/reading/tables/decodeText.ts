@@ -14,20 +14,12 @@ const signatures: readonly (readonly [string, readonly number[]])[] = [
  */
 export function decodeText(bytes: Uint8Array): { readonly text: string; readonly encoding: string } {
   const signature = signatures.find(([, start]) => start.every((byte, index) => bytes[index] === byte))
-  if (signature)
-    throw new CoreError(
-      'not-text',
-      `this is ${signature[0]}, not a text file; save the list as CSV and drop that`,
-    )
+  if (signature) throw new CoreError('not-text', { kind: signature[0] })
   if (bytes[0] === 0xff && bytes[1] === 0xfe)
     return { text: new TextDecoder('utf-16le').decode(bytes), encoding: 'UTF-16' }
   if (bytes[0] === 0xfe && bytes[1] === 0xff)
     return { text: new TextDecoder('utf-16be').decode(bytes), encoding: 'UTF-16' }
-  if (bytes.subarray(0, 4096).includes(0))
-    throw new CoreError(
-      'not-text',
-      'this is a binary file, not a text file; save the list as CSV and drop that',
-    )
+  if (bytes.subarray(0, 4096).includes(0)) throw new CoreError('binary-file', {})
   try {
     return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'UTF-8' }
   } catch {

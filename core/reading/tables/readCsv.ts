@@ -15,25 +15,18 @@ const mostColumns = 200
  * Throws `empty-file`, `too-many-columns`, and `no-header` where the first line looks like data.
  */
 export function readCsv(text: string): CsvTable {
-  if (text.trim() === '')
-    throw new CoreError('empty-file', 'the file is empty; it needs a header line and one line per record')
+  if (text.trim() === '') throw new CoreError('empty-file', {})
   const firstLine = text.slice(0, text.indexOf('\n') === -1 ? undefined : text.indexOf('\n'))
   const delimiter = [',', ';', '\t', '|']
     .map((sign) => [sign, firstLine.split(sign).length] as const)
     .sort((a, b) => b[1] - a[1])[0]![0]
   if (firstLine.split(delimiter).length > mostColumns) {
-    throw new CoreError(
-      'too-many-columns',
-      `the first line has more than ${mostColumns} columns; this is not a list of records`,
-    )
+    throw new CoreError('too-many-columns', { mostColumns })
   }
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter, skipEmptyLines: 'greedy' })
   const header = (data[0] ?? []).map((cell) => cell.trim())
   if (header.length === 0 || header.some((cell) => /^[\d.,\s-]+$/.test(cell) && cell !== '')) {
-    throw new CoreError(
-      'no-header',
-      'the first line looks like data; put the column names in the first line (title, price, date, ...)',
-    )
+    throw new CoreError('no-header', {})
   }
   return { header, rows: data.slice(1), delimiter }
 }

@@ -114,11 +114,7 @@ export function landedCost(order: Order): LandedCost {
   }))
   const usable = order.codes.filter((code) => codeApplies(code, lines, order.asOf))
   if (usable.filter((code) => code.stackable).length > mostStackableCodes) {
-    throw new CoreError(
-      'too-many-codes',
-      `more than ${mostStackableCodes} combinable codes apply; leave some out`,
-      'codes',
-    )
+    throw new CoreError('too-many-codes', { mostStackableCodes }, 'codes')
   }
   let best: { steps: Step[]; payNow: number; outcome: CodeOutcome; ids: string[] } | undefined
   for (const set of legalCodeSets(usable)) {

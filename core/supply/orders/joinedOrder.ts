@@ -25,9 +25,9 @@ export interface JoinedOrder {
  */
 export function joinedOrder(orders: readonly Order[]): JoinedOrder {
   const [first] = orders
-  if (!first) throw new CoreError('no-orders', 'no orders to combine')
+  if (!first) throw new CoreError('no-orders', {})
   if (orders.some((order) => order.currency !== first.currency))
-    throw new CoreError('different-currencies', 'orders in different currencies cannot be combined')
+    throw new CoreError('different-currencies', {})
   const codes = [...new Map(orders.flatMap((order) => order.codes).map((code) => [code.id, code])).values()]
   const joint: Order = {
     ...first,

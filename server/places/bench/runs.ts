@@ -20,7 +20,7 @@ const mostFrames = 5_000_000
 
 /** Notes a measured result with the machine as it is now. Where it was repeated, the median of the repeats that count stands. */
 export async function addRun(db: Database, input: RunInput, today: string): Promise<{ id: string }> {
-  if (input.ranOn > today) throw new CoreError('bad-date', `${input.ranOn} is in the future`, 'ranOn')
+  if (input.ranOn > today) throw new CoreError('future-date', { day: input.ranOn }, 'ranOn')
   const id = newId(input.workloadId)
   await db.transaction((tx) => insertRun(tx, id, input))
   performanceChanged(db)
@@ -34,17 +34,12 @@ export async function insertRun(
   input: RunInput,
 ): Promise<{ rowsAffected: number }> {
   const [workload] = await tx.select().from(workloads).where(eq(workloads.id, input.workloadId))
-  if (!workload)
-    throw new CoreError('unknown-workload', `there is no workload "${input.workloadId}"`, 'workloadId')
+  if (!workload) throw new CoreError('unknown-workload', { workloadId: input.workloadId }, 'workloadId')
   // a console's mode has a name of its own
   if (input.kind !== 'console-mode' && !workload.presets[input.preset])
-    throw new CoreError('unknown-preset', `${workload.name} has no preset "${input.preset}"`, 'preset')
+    throw new CoreError('unknown-preset', { name: workload.name, preset: input.preset }, 'preset')
   if (input.upscaling !== null && workload.upscaling[input.upscaling] === undefined)
-    throw new CoreError(
-      'unknown-upscaling',
-      `${workload.name} has no upscaling "${input.upscaling}"`,
-      'upscaling',
-    )
+    throw new CoreError('unknown-upscaling', { name: workload.name, upscaling: input.upscaling }, 'upscaling')
   const facts = await factsOf(
     tx,
     [input.cpuId, input.graphicsId].filter((part) => part !== null),
@@ -53,12 +48,10 @@ export async function insertRun(
     ['cpuId', input.cpuId],
     ['graphicsId', input.graphicsId],
   ] as const) {
-    if (part !== null && !facts.has(part))
-      throw new CoreError('unknown-part', `"${part}" is not in the parts library`, path)
+    if (part !== null && !facts.has(part)) throw new CoreError('unknown-part', { id: part }, path)
   }
   const summary = input.repeats.length === 0 ? null : repeatSummary(input.repeats)
-  if (input.repeats.length > 0 && !summary)
-    throw new CoreError('all-discarded', 'every repeat is discarded, so nothing is left to count', 'repeats')
+  if (input.repeats.length > 0 && !summary) throw new CoreError('all-discarded', {}, 'repeats')
   const values = {
     ...input,
     id,
@@ -89,7 +82,7 @@ export async function patchRun(
   }
   if (Object.keys(set).length === 0) return
   const { rowsAffected } = await db.update(runs).set(set).where(eq(runs.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no run "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('run', id)
   performanceChanged(db)
 }
 
@@ -101,22 +94,17 @@ export async function keepFrameLog(
   bytes: Uint8Array,
   today: string,
 ): Promise<{ id: string }> {
-  if (bytes.length === 0 || bytes.length % 4 !== 0)
-    throw new CoreError('bad-log', 'the log must be 32-bit floats, one per frame')
+  if (bytes.length === 0 || bytes.length % 4 !== 0) throw new CoreError('bad-log', {})
   if (bytes.length / 4 > mostFrames)
-    throw new CoreError(
-      'log-too-long',
-      `logs of more than ${mostFrames.toLocaleString('en')} frames are not stored; the run itself is saved`,
-    )
+    throw new CoreError('log-too-long', { mostFrames: mostFrames.toLocaleString('en') })
   const times = new Float32Array(bytes.slice().buffer)
   const at = times.findIndex((time) => !(time > 0 && Number.isFinite(time)))
-  if (at >= 0)
-    throw new CoreError('bad-frame-time', `frame ${at + 1} is ${times[at]}: a frame time must be above 0 ms`)
+  if (at >= 0) throw new CoreError('bad-frame-time', { frame: at + 1, time: times[at]! })
   const [run] = await db
     .select({ id: runs.id })
     .from(runs)
     .where(and(eq(runs.id, runId), isNull(runs.deletedAt)))
-  if (!run) throw new NotFoundError(`there is no run "${runId}"`)
+  if (!run) throw new NotFoundError('run', runId)
   const id = newId('log')
   await db.insert(frameLogs).values({
     id,
@@ -131,7 +119,7 @@ export async function keepFrameLog(
 
 export async function frameLogBytes(db: Database, id: string): Promise<Buffer> {
   const [log] = await db.select({ times: frameLogs.times }).from(frameLogs).where(eq(frameLogs.id, id))
-  if (!log) throw new NotFoundError(`there is no log "${id}"`)
+  if (!log) throw new NotFoundError('log', id)
   return Buffer.from(log.times)
 }
 

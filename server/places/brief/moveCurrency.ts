@@ -25,7 +25,7 @@ export async function moveCurrency(
   if (await hasBookings(tx, build.id))
     throw new CoreError(
       'booked-currency',
-      `${build.name} has money booked in ${build.currency}; make a variant to see it in ${currency}`,
+      { name: build.name, currency: build.currency, currency2: currency },
       'currency',
     )
   const [hunts, drives, watched] = await Promise.all([

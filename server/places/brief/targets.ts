@@ -12,19 +12,19 @@ export async function replaceTargets(tx: Queryable, buildId: string, brief: Brie
     if (!workload)
       throw new CoreError(
         'unknown-workload',
-        `there is no workload "${target.workloadId}"`,
+        { workloadId: target.workloadId },
         `targets[${position}].workloadId`,
       )
     if (!workload.presets[target.preset])
       throw new CoreError(
         'unknown-preset',
-        `${workload.name} has no preset "${target.preset}"`,
+        { name: workload.name, preset: target.preset },
         `targets[${position}].preset`,
       )
     if (target.upscaling !== null && workload.upscaling[target.upscaling] === undefined)
       throw new CoreError(
         'unknown-upscaling',
-        `${workload.name} has no upscaling "${target.upscaling}"`,
+        { name: workload.name, upscaling: target.upscaling },
         `targets[${position}].upscaling`,
       )
     await tx.insert(targets).values({ ...target, id: newId('target'), buildId, position })

@@ -33,5 +33,5 @@ export async function setBuildDeleted(
   deletedAt: string | null,
 ): Promise<void> {
   const { rowsAffected } = await db.update(builds).set({ deletedAt }).where(eq(builds.id, buildId))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no build "${buildId}"`)
+  if (rowsAffected === 0) throw new NotFoundError('build', buildId)
 }

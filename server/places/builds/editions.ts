@@ -32,7 +32,7 @@ export async function freezeEdition(
   asOf: string | null = null,
 ): Promise<string> {
   const day = asOf ?? today
-  if (day > today) throw new CoreError('future-date', `${day} is in the future`, 'asOf')
+  if (day > today) throw new CoreError('future-date', { day }, 'asOf')
   const view = await buildView(db, buildId, day)
   const id = newId(name)
   await db.insert(editions).values({
@@ -51,7 +51,7 @@ export async function editionOf(db: Database, id: string): Promise<EditionConten
     .select()
     .from(editions)
     .where(and(eq(editions.id, id), isNull(editions.deletedAt)))
-  if (!row) throw new NotFoundError(`there is no edition "${id}"`)
+  if (!row) throw new NotFoundError('edition', id)
   return row.content
 }
 
@@ -83,7 +83,7 @@ export async function driftBetween(db: Database, beforeId: string, afterId: stri
 
 export async function setEditionDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(editions).set({ deletedAt }).where(eq(editions.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no edition "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('edition', id)
 }
 
 /** Reads an edition file. Throws `not-an-edition` with what is wrong and where. */
@@ -124,7 +124,7 @@ export async function openEdition(
       }
     }),
   )
-  if (lines.length === 0) throw new CoreError('empty-edition', 'this edition has no parts', 'lines')
+  if (lines.length === 0) throw new CoreError('empty-edition', {}, 'lines')
   const found = lines.filter((line) => line.partId !== null && line.price !== null)
   const total = found.reduce((sum, line) => sum + line.price!, 0)
   const buildId = await db.transaction(async (tx) => {

@@ -64,7 +64,7 @@ export async function isItem(db: Database, id: string): Promise<boolean> {
 export async function isInherited(db: Database, choiceId: string, buildId: string): Promise<boolean> {
   const [choice] = await db.select({ buildId: choices.buildId }).from(choices).where(eq(choices.id, choiceId))
   if (!choice && (await isItem(db, choiceId))) return true
-  if (!choice) throw new NotFoundError(`there is no choice "${choiceId}"`)
+  if (!choice) throw new NotFoundError('choice', choiceId)
   if (choice.buildId === buildId) return false
   const build = await findBuild(db, buildId)
   if (build.dropped.includes(choiceId)) return true
@@ -102,7 +102,7 @@ export async function changeInherited(
   await db.transaction(async (tx) => {
     const build = await findBuild(tx, buildId)
     const row = (await choiceRowsOf(tx, build)).find((each) => each.id === choiceId)
-    if (!row) throw new NotFoundError(`there is no choice "${choiceId}" in this variant`)
+    if (!row) throw new NotFoundError('choice', choiceId)
     const [last] = await tx
       .select({ position: max(choices.position) })
       .from(choices)
@@ -136,8 +136,14 @@ export async function makeTheBuild(action: OpenAction, variant: BuildRow): Promi
   const root = await findBuild(action.tx, rootId)
   if (root.currency !== variant.currency)
     throw new CoreError(
-      'other-currency',
-      `${variant.name} is in ${variant.currency}, ${root.name} in ${root.currency}: pay in ${root.name}`,
+      'variant-other-currency',
+      {
+        name: variant.name,
+        currency: variant.currency,
+        variant: root.name,
+        own: root.currency,
+        payIn: root.name,
+      },
       'id',
     )
   for (const row of await choiceRowsOf(action.tx, root))

@@ -77,7 +77,7 @@ export async function answerFromDoor(db: Database, text: string, today: string):
     .select({ title: leads.title, answers: leads.answers })
     .from(leads)
     .where(eq(leads.id, leadId))
-  if (!lead) throw new NotFoundError(`there is no lead "${leadId}" here`)
+  if (!lead) throw new NotFoundError('lead', leadId)
   const known = Object.entries(answers).filter(([key]) => wantedFacts.some((fact) => fact.key === key))
   const said = [
     ...(note === '' ? [] : [note]),

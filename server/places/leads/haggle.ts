@@ -57,7 +57,7 @@ export async function haggled(
     .map((row) => row.id)
   const valued = await valuedLeads(db, market, build, today, [...new Set([...openIds, leadId])])
   const own = valued.find((each) => each.lead.id === leadId)
-  if (!own) throw new NotFoundError(`there is no lead "${leadId}"`)
+  if (!own) throw new NotFoundError('lead', leadId)
   const log = await db
     .select()
     .from(offers)
@@ -221,10 +221,9 @@ export async function noteOffer(
   today: string,
 ): Promise<string> {
   const [lead] = await db.select().from(leads).where(eq(leads.id, leadId))
-  if (!lead) throw new NotFoundError(`there is no lead "${leadId}"`)
-  if (day > today) throw new CoreError('bad-date', `${day} is in the future`, 'day')
-  if (amount === null && note.trim() === '')
-    throw new CoreError('nothing-said', 'enter an amount or a note', 'amount')
+  if (!lead) throw new NotFoundError('lead', leadId)
+  if (day > today) throw new CoreError('future-date', { day }, 'day')
+  if (amount === null && note.trim() === '') throw new CoreError('nothing-said', {}, 'amount')
   // offers of one day stay in the order in which they were made
   const [{ count }] = (await db.select({ count: sql<number>`count(*)` }).from(offers)) as [{ count: number }]
   const id = `${String(count).padStart(8, '0')}-${newId(by)}`
@@ -241,5 +240,5 @@ export async function noteOffer(
 
 export async function setOfferDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(offers).set({ deletedAt }).where(eq(offers.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no offer "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('offer', id)
 }

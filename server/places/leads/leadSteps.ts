@@ -15,7 +15,7 @@ type LeadRow = typeof leads.$inferSelect
 
 async function findLead(tx: Pick<Queryable, 'select'>, id: string): Promise<LeadRow> {
   const [lead] = await tx.select().from(leads).where(eq(leads.id, id))
-  if (!lead || lead.deletedAt !== null) throw new NotFoundError(`there is no lead "${id}"`)
+  if (!lead || lead.deletedAt !== null) throw new NotFoundError('lead', id)
   return lead
 }
 
@@ -32,7 +32,7 @@ async function step(
   await act(db, actionOf, today, async (action) => {
     const lead = await findLead(action.tx, id)
     if (!from.includes(lead.state))
-      throw new CoreError('not-possible', `"${title}" is ${lead.state} and cannot ${does}`, 'id')
+      throw new CoreError('lead-not-possible', { title, state: lead.state, does }, 'id')
     await work(action, lead)
   })
 }

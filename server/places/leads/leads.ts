@@ -91,7 +91,7 @@ async function assertKnown(
   { sourceId, things, tillCredit, ...input }: LeadInput,
 ): Promise<void> {
   const [source] = await tx.select({ id: sources.id }).from(sources).where(eq(sources.id, sourceId))
-  if (!source) throw new CoreError('unknown-source', `unknown source "${sourceId}"`, 'sourceId')
+  if (!source) throw new CoreError('unknown-source', { id: sourceId }, 'sourceId')
   const wanted = [
     ...new Set([
       ...things.map((thing) => thing.partId),
@@ -100,12 +100,10 @@ async function assertKnown(
   ]
   const found = await tx.select({ id: parts.id }).from(parts).where(inArray(parts.id, wanted))
   const missing = wanted.find((id) => !found.some((part) => part.id === id))
-  if (missing !== undefined)
-    throw new CoreError('unknown-part', `"${missing}" is not in the parts library`, 'things')
+  if (missing !== undefined) throw new CoreError('unknown-part', { id: missing }, 'things')
   if (!tillCredit?.itemId) return
   const [item] = await tx.select({ id: items.id }).from(items).where(eq(items.id, tillCredit.itemId))
-  if (!item)
-    throw new CoreError('unknown-item', 'the part traded in is not one of yours', 'tillCredit.itemId')
+  if (!item) throw new CoreError('unknown-item', {}, 'tillCredit.itemId')
 }
 
 /** The same listing of one source twice is one lead. */
@@ -115,8 +113,7 @@ async function refuseTwin(tx: Queryable, { sourceId, externalId }: LeadInput): P
     .select({ title: leads.title })
     .from(leads)
     .where(and(eq(leads.sourceId, sourceId), eq(leads.externalId, externalId)))
-  if (twin)
-    throw new CoreError('already-there', `this listing is already a lead: "${twin.title}"`, 'externalId')
+  if (twin) throw new CoreError('lead-already-there', { title: twin.title }, 'externalId')
 }
 
 export async function createLead(db: Database, input: LeadInput): Promise<string> {
@@ -132,7 +129,7 @@ export async function updateLead(db: Database, id: string, input: LeadInput, tod
       .select({ externalId: leads.externalId })
       .from(leads)
       .where(and(eq(leads.id, id), isNull(leads.deletedAt)))
-    if (!old) throw new NotFoundError(`there is no lead "${id}"`)
+    if (!old) throw new NotFoundError('lead', id)
     await assertKnown(tx, input)
     await tx
       .update(leads)
@@ -153,7 +150,7 @@ export async function updateLead(db: Database, id: string, input: LeadInput, tod
 /** A lead as its form and its files state it. */
 export async function leadInput(db: Database, id: string): Promise<LeadInput & { id: string }> {
   const [lead] = await db.select().from(leads).where(eq(leads.id, id))
-  if (!lead) throw new NotFoundError(`there is no lead "${id}"`)
+  if (!lead) throw new NotFoundError('lead', id)
   const [things, [code], rebateRows] = await Promise.all([
     db.select().from(leadThings).where(eq(leadThings.leadId, id)).orderBy(leadThings.position),
     db.select().from(codes).where(eq(codes.leadId, id)),

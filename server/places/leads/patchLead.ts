@@ -29,19 +29,19 @@ export async function patchLeadIn(
   now: string,
 ): Promise<void> {
   const [lead] = await tx.select().from(leads).where(eq(leads.id, id))
-  if (!lead) throw new NotFoundError(`there is no lead "${id}"`)
+  if (!lead) throw new NotFoundError('lead', id)
   if (change.askedOn && change.askedOn > today)
-    throw new CoreError('bad-date', `${change.askedOn} is in the future`, 'askedOn')
+    throw new CoreError('future-date', { day: change.askedOn }, 'askedOn')
   const unknown = Object.keys(answers).find((key) => !wantedFacts.some((wanted) => wanted.key === key))
-  if (unknown !== undefined) throw new CoreError('unknown-fact', `unknown lead fact "${unknown}"`, 'answers')
+  if (unknown !== undefined) throw new CoreError('unknown-fact', { unknown }, 'answers')
   const strange = Object.keys(signs).find((key) => !(faultSigns as readonly string[]).includes(key))
-  if (strange !== undefined) throw new CoreError('unknown-sign', `unknown risk sign "${strange}"`, 'signs')
+  if (strange !== undefined) throw new CoreError('unknown-sign', { strange }, 'signs')
   if (change.tripId) {
     const [trip] = await tx
       .select({ id: trips.id })
       .from(trips)
       .where(and(eq(trips.id, change.tripId), isNull(trips.deletedAt)))
-    if (!trip) throw new CoreError('unknown-trip', `there is no trip "${change.tripId}"`, 'tripId')
+    if (!trip) throw new CoreError('unknown-trip', { tripId: change.tripId }, 'tripId')
   }
   const set = {
     ...Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined)),

@@ -18,12 +18,7 @@ const quality = 82
 /** The database file that pictures lie beside. Throws `no-place` for a database elsewhere. */
 function besideFile(): string {
   const file = fileOf(databaseUrl(process.env))
-  if (!file)
-    throw new CoreError(
-      'no-place',
-      'pictures are stored next to a database file, and this database is not a local file',
-      '',
-    )
+  if (!file) throw new CoreError('no-place', {}, '')
   return file
 }
 
@@ -36,13 +31,12 @@ export async function addPhoto(
   today: string,
 ): Promise<string> {
   const [lead] = await db.select({ id: leads.id }).from(leads).where(eq(leads.id, leadId))
-  if (!lead) throw new NotFoundError(`there is no lead "${leadId}"`)
+  if (!lead) throw new NotFoundError('lead', leadId)
   if (bytes.length > mostBytes)
-    throw new CoreError('too-large', `a picture may be at most ${mostBytes / 1024 / 1024} MB`, 'body')
-  if (bytes[0] !== 0xff || bytes[1] !== 0xd8)
-    throw new CoreError('not-a-jpeg', 'this is not a JPEG picture', 'body')
+    throw new CoreError('picture-too-large', { megabytes: mostBytes / 1024 / 1024 }, 'body')
+  if (bytes[0] !== 0xff || bytes[1] !== 0xd8) throw new CoreError('not-a-jpeg', {}, 'body')
   if ((await db.$count(photos, and(eq(photos.leadId, leadId), isNull(photos.deletedAt)))) >= mostPhotos)
-    throw new CoreError('too-many', `a lead may have at most ${mostPhotos} pictures`, 'body')
+    throw new CoreError('too-many', { mostPhotos }, 'body')
   const picture = decodePicture(bytes)
   const encoded = encode({ data: picture.data, width: picture.width, height: picture.height }, quality).data
   const id = newId('photo')
@@ -66,12 +60,7 @@ function decodePicture(bytes: Uint8Array) {
       formatAsRGBA: true,
     })
   } catch (cause) {
-    throw new CoreError(
-      'not-readable',
-      `the picture cannot be read, or has more than ${mostMegapixels} megapixels`,
-      'body',
-      { cause },
-    )
+    throw new CoreError('not-readable', { mostMegapixels }, 'body', { cause })
   }
 }
 
@@ -81,11 +70,11 @@ export async function readPhoto(db: Database, id: string): Promise<Buffer> {
     .from(photos)
     .where(and(eq(photos.id, id), isNull(photos.deletedAt)))
   const bytes = photo && (await readFile(photoFile(besideFile(), photo.id)).catch(() => null))
-  if (!bytes) throw new NotFoundError(`there is no picture "${id}"`)
+  if (!bytes) throw new NotFoundError('picture', id)
   return bytes
 }
 
 export async function setPhotoDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(photos).set({ deletedAt }).where(eq(photos.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no picture "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('picture', id)
 }

@@ -17,7 +17,7 @@ export async function groupOrder(
   await act(db, { kind: 'group', text, day: today, buildId: null }, today, async (action) => {
     const rows = await action.tx.select({ id: choices.id }).from(choices).where(inArray(choices.id, ids))
     const missing = ids.find((id) => !rows.some((row) => row.id === id))
-    if (missing !== undefined) throw new NotFoundError(`there is no choice "${missing}"`)
+    if (missing !== undefined) throw new NotFoundError('choice', missing)
     for (const id of ids) await action.update('choices', id, { orderGroup: group })
   })
 }

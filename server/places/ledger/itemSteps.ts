@@ -30,7 +30,7 @@ export async function findItem(tx: Pick<Queryable, 'select'>, id: string) {
     .from(items)
     .innerJoin(parts, eq(parts.id, items.partId))
     .where(eq(items.id, id))
-  if (!row) throw new NotFoundError(`there is no item "${id}"`)
+  if (!row) throw new NotFoundError('item', id)
   return { ...row, name: partLabel(row.part) }
 }
 
@@ -80,14 +80,9 @@ export function arrive(db: Database, id: string, input: Input<'arrive'>, today: 
 async function foundPart(tx: Queryable, item: ItemRow, foundId: string | null): Promise<string | null> {
   if (foundId === null || foundId === item.partId) return null
   const [found] = await tx.select({ role: parts.role }).from(parts).where(eq(parts.id, foundId))
-  if (!found) throw new CoreError('unknown-part', `"${foundId}" is not in the parts library`, 'foundPartId')
+  if (!found) throw new CoreError('unknown-part', { id: foundId }, 'foundPartId')
   const [listed] = await tx.select({ role: parts.role }).from(parts).where(eq(parts.id, item.partId))
-  if (found.role !== listed!.role)
-    throw new CoreError(
-      'other-role',
-      'the part found must have the same role as the part listed',
-      'foundPartId',
-    )
+  if (found.role !== listed!.role) throw new CoreError('other-role', {}, 'foundPartId')
   return foundId
 }
 
@@ -143,8 +138,7 @@ export function refund(db: Database, id: string, input: Input<'refund'>, today: 
 /** The money stands with the build that paid; the thing costs that much less. */
 async function refundEntry(action: OpenAction, item: ItemRow, amount: string, name: string): Promise<void> {
   const cash = parseDecimal(amount, item.currency, 'amount')
-  if (item.payerId === null)
-    throw new CoreError('not-bought', 'no build paid for this, so there is nothing to refund', 'amount')
+  if (item.payerId === null) throw new CoreError('not-bought', {}, 'amount')
   await writeEntry(
     action.tx,
     {
@@ -200,9 +194,8 @@ export async function moveItem(
     return
   }
   const to = await findBuild(action.tx, toBuildId)
-  if (to.variantOf !== null)
-    throw new CoreError('variant', 'a variant holds no items: do this in the build itself', 'buildId')
-  if (to.state === 'sold') throw new CoreError('over', `${to.name} is sold`, 'buildId')
+  if (to.variantOf !== null) throw new CoreError('variant-items', {}, 'buildId')
+  if (to.state === 'sold') throw new CoreError('sold-build', { name: to.name }, 'buildId')
   if (item.buildId !== toBuildId) await handOver(action, item, to)
   await action.update('items', item.id, {
     place: 'build',
@@ -271,13 +264,12 @@ export function sell(db: Database, id: string, input: Input<'sell'>, today: stri
     today,
     async (action, item, name) => {
       const buildId = item.buildId ?? item.payerId ?? input.buildId
-      if (buildId === null)
-        throw new CoreError('unknown-build', 'choose the build that gets the money', 'buildId')
+      if (buildId === null) throw new CoreError('no-build-for-money', {}, 'buildId')
       const build = await findBuild(action.tx, buildId)
       const amount = (text: string, path: string) => parseDecimal(text, build.currency, path)
       const price = amount(input.price, 'price')
       const [fee, postage] = [amount(input.fee, 'fee'), amount(input.postage, 'postage')]
-      if (price <= 0) throw new CoreError('bad-amount', 'enter the sale price', 'price')
+      if (price <= 0) throw new CoreError('no-sale-price', {}, 'price')
       if (item.buildId === null && item.payerId === null) await handOver(action, item, build)
       await action.insert('sales', {
         id: newId('sale'),
@@ -357,8 +349,7 @@ export function takeBack(db: Database, id: string, input: Input<'take-back'>, to
     { kind: 'takeBack', day: input.day, says: (name) => `${name} returned by its buyer` },
     today,
     async (action, item, name) => {
-      if (item.goneBecause !== 'sold')
-        throw new CoreError('not-possible', 'it was sold with its PC: return the PC instead', 'id')
+      if (item.goneBecause !== 'sold') throw new CoreError('sold-with-pc', {}, 'id')
       const build = await findBuild(action.tx, item.buildId!)
       const back = parseDecimal(input.amount, build.currency, 'amount')
       await saleEntries(
@@ -411,8 +402,7 @@ export async function split(
   const market = await useMarket(db)
   const ids = into as string[]
   const missing = ids.findIndex((partId) => !market.library.some((part) => part.id === partId))
-  if (missing >= 0)
-    throw new CoreError('unknown-part', `"${ids[missing]}" is not in the parts library`, `parts[${missing}]`)
+  if (missing >= 0) throw new CoreError('unknown-part', { id: ids[missing]! }, `parts[${missing}]`)
   return step(
     db,
     id,

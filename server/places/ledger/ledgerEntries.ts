@@ -38,18 +38,17 @@ export async function addEntry(
   input: InferType<typeof entrySchema>,
   today: string,
 ): Promise<string> {
-  if (input.day > today) throw new CoreError('bad-date', `${input.day} is in the future`, 'day')
+  if (input.day > today) throw new CoreError('future-date', { day: input.day }, 'day')
   return db.transaction(async (tx) => {
     const build = await findBuild(tx, buildId)
-    if (build.variantOf !== null)
-      throw new CoreError('variant', 'a variant has no ledger: enter this in the build itself', 'build')
+    if (build.variantOf !== null) throw new CoreError('variant-ledger', {}, 'build')
     const amount = parseDecimal(input.amount, build.currency, 'amount')
     const corrected = input.correctsId === null ? null : await findEntry(tx, buildId, input.correctsId)
     const kind = corrected?.kind ?? input.kind
     if (kind === 'hours' ? input.hours <= 0 && !corrected : corrected ? amount === 0 : amount <= 0)
       throw kind === 'hours'
-        ? new CoreError('bad-hours', 'enter the number of hours', 'hours')
-        : new CoreError('bad-amount', `the amount ${entryKinds[kind]} must be more than 0`, 'amount')
+        ? new CoreError('bad-hours', {}, 'hours')
+        : new CoreError('bad-amount', { entry: entryKinds[kind] }, 'amount')
     const cash = kind === 'hours' ? 0 : corrected ? amount : signOf(kind) * amount
     return writeEntry(
       tx,
@@ -70,16 +69,14 @@ export async function addEntry(
 
 async function findEntry(tx: Queryable, buildId: string, id: string) {
   const [entry] = await tx.select().from(ledgerEntries).where(eq(ledgerEntries.id, id))
-  if (entry?.buildId !== buildId)
-    throw new CoreError('unknown-entry', 'the entry to correct is not in this ledger', 'correctsId')
+  if (entry?.buildId !== buildId) throw new CoreError('unknown-entry', {}, 'correctsId')
   refuseOfAction(entry)
   return entry
 }
 
 /** What an action wrote is taken back with the action, so that its rows go back too. */
 function refuseOfAction({ actionId, lineId }: typeof ledgerEntries.$inferSelect): void {
-  if (actionId !== null || lineId !== null)
-    throw new CoreError('of-an-action', 'this entry belongs to an item’s step: undo that step instead', 'id')
+  if (actionId !== null || lineId !== null) throw new CoreError('of-an-action', {}, 'id')
 }
 
 /** Takes an entry back by one of the opposite amount; both stay. */
@@ -90,12 +87,12 @@ export async function reverseEntry(db: Database, id: string, today: string): Pro
       .from(ledgerEntries)
       .innerJoin(builds, eq(builds.id, ledgerEntries.buildId))
       .where(eq(ledgerEntries.id, id))
-    if (!found) throw new NotFoundError(`there is no entry "${id}"`)
+    if (!found) throw new NotFoundError('entry', id)
     const [already] = await tx
       .select({ id: ledgerEntries.id })
       .from(ledgerEntries)
       .where(eq(ledgerEntries.correctsId, id))
-    if (already) throw new CoreError('corrected', 'this entry has already been corrected', 'id')
+    if (already) throw new CoreError('corrected', {}, 'id')
     refuseOfAction(found.entry)
     const { kind, cash, hours, text, buildId, scope } = found.entry
     // of the same kind, so that it weighs against the same figures

@@ -23,12 +23,7 @@ export async function insertLegacyPurchases(
   localLead: (id: string) => Promise<string>,
 ): Promise<Record<number, string>> {
   for (const [index, { choice }] of file.arrivals.entries())
-    if (!file.choices[choice])
-      throw new CoreError(
-        'unknown-choice',
-        `there is no choice ${choice} in this file`,
-        `arrivals[${index}].choice`,
-      )
+    if (!file.choices[choice]) throw new CoreError('unknown-choice', { choice }, `arrivals[${index}].choice`)
   const lines: Record<number, string> = {}
   for (const [index, choice] of file.choices.entries()) {
     if (!choice.paidOn || choice.kind === 'owned') continue

@@ -27,10 +27,9 @@ async function refuseOver(
   allowed: readonly BuildRow['state'][],
   what: string,
 ): Promise<void> {
-  if (build.variantOf !== null)
-    throw new CoreError('variant', 'a variant holds no items: do this in the build itself', 'id')
+  if (build.variantOf !== null) throw new CoreError('variant-items', {}, 'id')
   if (!allowed.includes(build.state))
-    throw new CoreError('not-possible', `${build.name} is ${build.state} and cannot ${what}`, 'id')
+    throw new CoreError('not-possible', { name: build.name, state: build.state, does: what }, 'id')
 }
 
 function itemsIn(tx: Pick<Queryable, 'select'>, buildId: string) {
@@ -71,14 +70,8 @@ export async function sellMachine(
     async (action) => {
       await refuseOver(await findBuild(action.tx, id), ['planned', 'standing'], 'be sold')
       const all = await itemsIn(action.tx, id)
-      if (all.some((item) => item.place === 'ordered'))
-        throw new CoreError(
-          'not-possible',
-          'something for it is still on order: record its arrival or cancel it',
-          'id',
-        )
-      if (!all.some((item) => item.place === 'build'))
-        throw new CoreError('not-possible', 'there is nothing in it to sell', 'id')
+      if (all.some((item) => item.place === 'ordered')) throw new CoreError('still-on-order', {}, 'id')
+      if (!all.some((item) => item.place === 'build')) throw new CoreError('nothing-to-sell', {}, 'id')
       const amount = (text: string, path: string) => parseDecimal(text, build.currency, path)
       const gross = amount(price, 'price')
       const costs = amount(fee, 'fee') + amount(postage, 'postage')
@@ -185,12 +178,7 @@ export async function takeApart(
 /** The things in it; refused while something is still ordered. */
 async function itemsToTakeOut(tx: Queryable, id: string) {
   const all = await itemsIn(tx, id)
-  if (all.some((item) => item.place === 'ordered'))
-    throw new CoreError(
-      'not-possible',
-      'something for it is still on order: record its arrival or cancel it',
-      'id',
-    )
+  if (all.some((item) => item.place === 'ordered')) throw new CoreError('still-on-order', {}, 'id')
   return all.filter((each) => each.place === 'build')
 }
 

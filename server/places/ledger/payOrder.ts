@@ -88,20 +88,14 @@ async function chosen(tx: Pick<Queryable, 'select'>, ids: readonly string[]) {
     .orderBy(choices.position)
   for (const id of ids) {
     const found = rows.find(({ row }) => row.id === id)
-    if (!found) throw new NotFoundError(`there is no choice "${id}"`)
+    if (!found) throw new NotFoundError('choice', id)
     const { row, build } = found
-    if (row.lineId !== null) throw new CoreError('paid', 'already paid', 'choiceIds')
-    if (row.deletedAt !== null) throw new NotFoundError(`there is no choice "${id}"`)
-    if (row.voidBecause !== null)
-      throw new CoreError('void', 'this choice is void: what it was for is no longer available', 'choiceIds')
-    if (row.kind === 'item')
-      throw new CoreError('owned', 'you already own this part, so there is nothing to pay', 'choiceIds')
+    if (row.lineId !== null) throw new CoreError('paid', {}, 'choiceIds')
+    if (row.deletedAt !== null) throw new NotFoundError('choice', id)
+    if (row.voidBecause !== null) throw new CoreError('void', {}, 'choiceIds')
+    if (row.kind === 'item') throw new CoreError('owned', {}, 'choiceIds')
     if (build.state === 'sold' || build.state === 'apart')
-      throw new CoreError(
-        'over',
-        `${build.name} is ${build.state}: you cannot buy anything for it`,
-        'choiceIds',
-      )
+      throw new CoreError('over-for-buying', { name: build.name, state: build.state }, 'choiceIds')
   }
   return rows
 }
@@ -115,7 +109,7 @@ async function makeVariantsTheBuild(action: OpenAction, ids: readonly string[]):
 /** One order is from one source in one currency; a hunt that came in is an order of its own. */
 function refuseMixed(rows: readonly { row: ChoiceRow }[]): void {
   if (rows.length > 1 && rows.some(({ row }) => row.kind !== 'lead'))
-    throw new CoreError('several-orders', 'pay a hunt separately', 'choiceIds')
+    throw new CoreError('hunt-in-order', {}, 'choiceIds')
 }
 
 async function computed(
@@ -140,18 +134,10 @@ async function computed(
     ),
   )
   if (new Set(planned.map(({ valued }) => `${valued.lead.sourceId} ${valued.lead.currency}`)).size > 1)
-    throw new CoreError(
-      'several-orders',
-      'these come from more than one source: pay one order at a time',
-      'choiceIds',
-    )
+    throw new CoreError('several-orders', {}, 'choiceIds')
   for (const { valued } of planned)
     if (valued.lead.state !== 'open')
-      throw new CoreError(
-        'not-open',
-        `"${valued.lead.title}" is ${valued.lead.state} and cannot be paid`,
-        'choiceIds',
-      )
+      throw new CoreError('not-open', { title: valued.lead.title, state: valued.lead.state }, 'choiceIds')
   const shares = sharesOfOrders(openOrders(planned), market.rates, today)
   return rows.map(({ row, build }): ToPay => {
     const valued = row.leadId === null ? null : valuedOf.get(`${build.id} ${row.leadId}`)!
@@ -187,11 +173,7 @@ function amountsPaid(
   if (total !== null) {
     const [{ build }] = toPay as [ToPay]
     if (toPay.some((each) => each.build.currency !== build.currency))
-      throw new CoreError(
-        'several-currencies',
-        'these builds use different currencies: enter an amount for each',
-        'total',
-      )
+      throw new CoreError('several-currencies', {}, 'total')
     return splitByLargestRemainder(
       parseDecimal(total, build.currency, 'total'),
       toPay.map((each) => Math.max(0, each.computed ?? 0)),
@@ -201,7 +183,7 @@ function amountsPaid(
     const index = amounts.findIndex((each) => each.choiceId === row.id)
     const given = amounts[index]
     if (given) return parseDecimal(given.amount, build.currency, `amounts[${index}].amount`)
-    if (usual === null) throw new CoreError('no-price', 'price not known: enter what you paid', 'amounts')
+    if (usual === null) throw new CoreError('no-price-paid', {}, 'amounts')
     return usual
   })
 }

@@ -175,11 +175,7 @@ async function importEntries(
   for (const [index, entry] of file.ledger.entries()) {
     const corrected = entry.corrects === null ? undefined : file.ledger[entry.corrects]
     if (entry.choice !== null && entry.choice >= file.choices.length)
-      throw new CoreError(
-        'unknown-choice',
-        `there is no choice ${entry.choice} in this file`,
-        `ledger[${index}].choice`,
-      )
+      throw new CoreError('unknown-choice', { choice: entry.choice }, `ledger[${index}].choice`)
     written.push(
       await writeEntry(
         tx,
@@ -221,12 +217,7 @@ async function importOffers(
   for (const [index, offer] of file.offers.entries()) {
     const leadId = await localLead(offer.leadId)
     const [lead] = await tx.select().from(leads).where(eq(leads.id, leadId))
-    if (!lead)
-      throw new CoreError(
-        'unknown-lead',
-        `there is no lead "${offer.leadId}" in this file`,
-        `offers[${index}].leadId`,
-      )
+    if (!lead) throw new CoreError('unknown-lead', { leadId: offer.leadId }, `offers[${index}].leadId`)
     const amount =
       offer.amount === null ? null : parseDecimal(offer.amount, lead.currency, `offers[${index}].amount`)
     // a lead that is known here keeps its own log

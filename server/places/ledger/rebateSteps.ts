@@ -22,7 +22,7 @@ export async function stepRebate(
 ): Promise<string | null> {
   const { rebate, title, line } = await findRebate(db, rebateId)
   if (!line) {
-    if (state === 'paid') throw new CoreError('not-paid', 'a rebate needs something you bought', 'state')
+    if (state === 'paid') throw new CoreError('not-paid', {}, 'state')
     await db.update(rebates).set({ state }).where(eq(rebates.id, rebateId))
     return null
   }
@@ -51,7 +51,7 @@ async function findRebate(tx: Pick<Queryable, 'select'>, id: string) {
     .from(rebates)
     .innerJoin(leads, eq(leads.id, rebates.leadId))
     .where(eq(rebates.id, id))
-  if (!row) throw new NotFoundError(`there is no rebate "${id}"`)
+  if (!row) throw new NotFoundError('rebate', id)
   const [line] =
     row.rebate.lineId === null
       ? []

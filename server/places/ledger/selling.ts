@@ -134,8 +134,7 @@ export async function setSelling(
       // read inside, so that two changes at once are one after the other
       const { selling: before, currency } = await findBuild(action.tx, id)
       const selling = changed(before ?? partsAlone, change, currency)
-      if (selling.basis === 'own' && selling.own === null)
-        throw new CoreError('no-figure', 'enter your own figure', 'own')
+      if (selling.basis === 'own' && selling.own === null) throw new CoreError('no-figure', {}, 'own')
       await action.name(`${build.name} valued ${basisWords[selling.basis]}`, build.variantOf ?? id)
       await action.update('builds', id, { selling })
     },

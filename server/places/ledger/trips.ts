@@ -34,7 +34,7 @@ export async function createTrip(
 
 async function findTrip(tx: Pick<Queryable, 'select'>, id: string) {
   const [trip] = await tx.select().from(trips).where(eq(trips.id, id))
-  if (!trip) throw new NotFoundError(`there is no trip "${id}"`)
+  if (!trip) throw new NotFoundError('trip', id)
   return trip
 }
 
@@ -48,8 +48,7 @@ export async function driveTrip(
   const { buildId, name } = await findTrip(db, id)
   await act(db, { kind: 'drive', text: `trip driven: ${name}`, day, buildId }, today, async (action) => {
     const trip = await findTrip(action.tx, id)
-    if (trip.drivenOn !== null || trip.deletedAt !== null)
-      throw new CoreError('not-possible', `${name} has already been driven or cancelled`, 'id')
+    if (trip.drivenOn !== null || trip.deletedAt !== null) throw new CoreError('trip-over', { name }, 'id')
     const { houseRules } = await findBuild(action.tx, buildId)
     const cash = pickupCost({
       km: trip.km,
@@ -71,7 +70,7 @@ export async function driveTrip(
 export async function giveUpTrip(db: Database, id: string, now: string): Promise<void> {
   await db.transaction(async (tx) => {
     const trip = await findTrip(tx, id)
-    if (trip.drivenOn !== null) throw new CoreError('not-possible', 'already driven', 'id')
+    if (trip.drivenOn !== null) throw new CoreError('already-driven', {}, 'id')
     await tx.update(trips).set({ deletedAt: now }).where(eq(trips.id, id))
     await tx.update(leads).set({ tripId: null }).where(eq(leads.tripId, id))
   })

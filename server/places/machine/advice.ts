@@ -86,11 +86,10 @@ export async function settleAdvice(
   today: string,
 ): Promise<void> {
   const found = (await adviceViews(db, buildId, today)).find(({ id }) => id === adviceId)
-  if (!found) throw new NotFoundError(`there is no remark "${adviceId}"`)
+  if (!found) throw new NotFoundError('remark', adviceId)
   if (state === 'taken' && found.swap && found.state !== 'taken') {
     const { way, out, name } = found.swap
-    if (way === null)
-      throw new CoreError('no-way', `${name} has no price today, so it cannot be accepted`, 'state')
+    if (way === null) throw new CoreError('no-price-to-accept', { name }, 'state')
     await swap(db, buildId, { way, out }, today)
   }
   await db

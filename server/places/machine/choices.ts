@@ -44,11 +44,7 @@ async function refuseUnpriced(
   const [build, market] = await Promise.all([findBuild(db, buildId), useMarket(db)])
   const part = market.library.find((each) => each.id === input.partId)
   if (part && huntPrice(market, build, part, today, input.condition ?? null) === null)
-    throw new CoreError(
-      'no-price',
-      `no price known for ${partLabel(part)}: enter the most you would pay`,
-      'limit',
-    )
+    throw new CoreError('no-price', { part: partLabel(part) }, 'limit')
 }
 
 /**
@@ -63,7 +59,7 @@ export async function insertChoice(
 ): Promise<string> {
   const build = await findBuild(tx, buildId)
   if (build.state === 'sold' || build.state === 'apart')
-    throw new CoreError('over', `${build.name} is ${build.state}: you cannot choose anything for it`, 'kind')
+    throw new CoreError('over-for-choosing', { name: build.name, state: build.state }, 'kind')
   await assertTargetOfChoice(tx, input)
   if (input.kind === 'owned' && build.variantOf === null)
     return useItem(tx, build, input.shelfId!, input.scope, today)
@@ -99,9 +95,8 @@ async function useItem(
 ): Promise<string> {
   const { item, name } = await findItem(tx, itemId)
   if (item.place === 'build' && item.buildId === build.id)
-    throw new CoreError('already-chosen', 'already in the build', 'shelfId')
-  if (item.place === 'build')
-    throw new CoreError('in-use', `${name} is in another build: move it from there`, 'shelfId')
+    throw new CoreError('already-chosen', {}, 'shelfId')
+  if (item.place === 'build') throw new CoreError('in-another-build', { name }, 'shelfId')
   assertItemCan('move', item, name, 'shelfId')
   await actIn(
     tx,
@@ -127,8 +122,8 @@ async function assertTargetOfChoice(
         : await tx.select({ id: items.id }).from(items).where(eq(items.id, shelfId!))
   if (found.length === 0)
     throw new CoreError(
-      'unknown-choice',
-      `this choice no longer exists (${leadId ?? partId ?? shelfId})`,
+      'choice-gone',
+      { id: leadId ?? partId ?? shelfId! },
       kind === 'lead' ? 'leadId' : kind === 'hunt' ? 'partId' : 'shelfId',
     )
   if (kind === 'lead') {
@@ -136,8 +131,7 @@ async function assertTargetOfChoice(
       .select()
       .from(leadThings)
       .where(and(eq(leadThings.leadId, leadId!), eq(leadThings.plan, 'keep')))
-    if (kept.length === 0)
-      throw new CoreError('nothing-kept', 'this lead has no part to keep, so it fills no role', 'leadId')
+    if (kept.length === 0) throw new CoreError('nothing-kept', {}, 'leadId')
   }
 }
 
@@ -159,8 +153,7 @@ async function refuseTwice(
         isNull(choices.voidBecause),
       ),
     )
-  if (twin)
-    throw new CoreError('already-chosen', 'already in the build', kind === 'lead' ? 'leadId' : 'shelfId')
+  if (twin) throw new CoreError('already-chosen', {}, kind === 'lead' ? 'leadId' : 'shelfId')
 }
 
 /** Changes a choice; returns the build it belongs to. */
@@ -182,7 +175,7 @@ export async function changeChoice(
     .from(choices)
     .innerJoin(builds, eq(builds.id, choices.buildId))
     .where(and(eq(choices.id, choiceId), isNull(builds.deletedAt)))
-  if (!row) throw new NotFoundError(`there is no choice "${choiceId}"`)
+  if (!row) throw new NotFoundError('choice', choiceId)
   const { limit, ...rest } = change
   const set = {
     ...rest,

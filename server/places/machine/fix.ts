@@ -39,10 +39,10 @@ export async function takeWay(
     settled: new Set(build.settled),
   }
   const finding = checkFit(machine).findings.find((each) => each.key === key)
-  if (!finding) throw new CoreError('no-finding', 'this finding no longer applies', 'key')
+  if (!finding) throw new CoreError('no-finding', {}, 'key')
   const priced = partsAtTheirWays(await suggestedWays(db, market, build, view))
   const row = waysToMend(finding, machine, priced, market.library).find((each) => each.way === way)
-  if (!row) throw new CoreError('no-way', 'this fix no longer works', 'way')
+  if (!row) throw new CoreError('fix-gone', {}, 'way')
   await db.transaction(async (tx) => {
     if (row.byHand.length > 0)
       await tx
@@ -77,7 +77,7 @@ export async function swap(
   const view = await buildView(db, buildId, today)
   const market = await useMarket(db)
   const way = (await suggestedWays(db, market, build, view)).find(({ id }) => id === wayId)
-  if (!way) throw new CoreError('no-way', 'this option is no longer available', 'way')
+  if (!way) throw new CoreError('way-gone', {}, 'way')
   await db.transaction(async (tx) => {
     if (out) await takeFromMachine(tx, build, view.choices, out, today)
     await takeIn(tx, buildId, way, '', today)

@@ -28,13 +28,11 @@ export async function carryView(
 ): Promise<CarryView> {
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const [part, cpu] = [partId, cpuId].map((id) => market.library.find((each) => each.id === id))
-  if (part?.role !== 'graphics')
-    throw new CoreError('unknown-part', `"${partId}" is not a graphics card in the library`, 'partId')
-  if (cpu?.role !== 'cpu')
-    throw new CoreError('unknown-part', `"${cpuId}" is not a CPU in the library`, 'cpuId')
+  if (part?.role !== 'graphics') throw new CoreError('unknown-card', { id: partId }, 'partId')
+  if (cpu?.role !== 'cpu') throw new CoreError('unknown-cpu', { id: cpuId }, 'cpuId')
   const cards = pricedLibrary(market, view, today).filter((each) => each.part.role === 'graphics')
   const price = cards.find((each) => each.part.id === partId)?.price
-  if (price === undefined) throw new CoreError('no-price', `${partLabel(part)} has no price today`, 'partId')
+  if (price === undefined) throw new CoreError('no-price-today', { part: partLabel(part) }, 'partId')
   const { trend } = readStreetPrice(market, partId, today, view.currency)
   // a trend that may be none is none
   const percentPer30Days = trend && trend.direction !== 'unclear' ? trend.percentPer30Days : 0
@@ -52,12 +50,7 @@ export async function carryView(
     return now === null || after === null ? null : { now, after }
   }
   const gain = gainOf(part)
-  if (gain === null)
-    throw new CoreError(
-      'unknown-frames',
-      'no fps estimate: the brief needs a target, and CPU and card need an index',
-      'partId',
-    )
+  if (gain === null) throw new CoreError('unknown-frames', {}, 'partId')
   const { stepThreshold } = machineRules(market, view, today)
   const perPercent = worthOfPercent(stepThreshold, moneySize(view.currency))
   return {

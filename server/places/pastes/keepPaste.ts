@@ -77,13 +77,13 @@ async function insertSales(
   today: string,
 ): Promise<number> {
   if (sales.length === 0) return 0
-  if (sourceId === null) throw new CoreError('no-source', 'enter where these were sold', 'source')
+  if (sourceId === null) throw new CoreError('no-source', {}, 'source')
   let added = 0
   for (const [index, sale] of sales.entries()) {
     if (sale.soldOn > today)
-      throw new CoreError('future-date', `${sale.soldOn} is in the future`, `sales[${index}].soldOn`)
+      throw new CoreError('future-date', { day: sale.soldOn }, `sales[${index}].soldOn`)
     const price = parseDecimal(sale.price, sale.currency, `sales[${index}].price`)
-    if (price <= 0) throw new CoreError('price', 'the price must be more than 0', `sales[${index}].price`)
+    if (price <= 0) throw new CoreError('price', {}, `sales[${index}].price`)
     const rows = await tx
       .insert(soldRecords)
       .values({
@@ -115,8 +115,8 @@ async function insertParts(tx: Queryable, { parts: fresh }: PasteInput): Promise
     if (twin?.role === part.role && !made.includes(part.id)) continue
     if (twin)
       throw new CoreError(
-        'already-there',
-        `${part.name} is already in the library as ${roleNames[twin.role]}`,
+        'part-already-there',
+        { name: part.name, role: roleNames[twin.role] },
         `parts[${index}].id`,
       )
     await tx.insert(parts).values({ ...part, facts: part.facts as never })
@@ -129,8 +129,7 @@ async function insertHunts(tx: Queryable, { hunts }: PasteInput, today: string):
   const ids: string[] = []
   for (const [index, { buildId, partId, limit, condition }] of hunts.entries()) {
     await findBuild(tx, buildId)
-    if (limit === null)
-      throw new CoreError('no-price', 'enter the most you would pay', `hunts[${index}].limit`)
+    if (limit === null) throw new CoreError('no-limit', {}, `hunts[${index}].limit`)
     const choice = {
       kind: 'hunt',
       partId,
@@ -169,7 +168,7 @@ async function insertShopPrices(
 ): Promise<ShopPriceMade[]> {
   const made: ShopPriceMade[] = []
   for (const [index, stated] of shopPrices.entries()) {
-    if (sourceId === null) throw new CoreError('no-source', 'choose the shop', 'source')
+    if (sourceId === null) throw new CoreError('no-shop', {}, 'source')
     made.push(await putShopPrice(tx, { ...stated, sourceId, date: today }, `shopPrices[${index}].`))
   }
   return made
@@ -207,7 +206,7 @@ export async function undoPaste(db: Database, paste: number): Promise<void> {
       .select()
       .from(imports)
       .where(and(eq(imports.id, paste), inArray(imports.kind, ['paste', 'sold-records'])))
-    if (!row) throw new NotFoundError(`there is no paste ${paste}`)
+    if (!row) throw new NotFoundError('paste', paste)
     await takeBack(tx, row.made)
     const own = tx.select({ id: soldRecords.id }).from(soldRecords).where(eq(soldRecords.importId, paste))
     await tx.delete(recordOverrides).where(inArray(recordOverrides.recordId, own))
@@ -236,8 +235,7 @@ async function takeBack(tx: Queryable, made: PasteMade): Promise<void> {
       .select({ id: choices.id })
       .from(choices)
       .where(and(inArray(choices.id, [...made.choices]), isNotNull(choices.lineId)))
-    if (paid.length > 0)
-      throw new CoreError('used', 'cannot undo: something from this paste has been bought', 'paste')
+    if (paid.length > 0) throw new CoreError('paste-bought', {}, 'paste')
     await tx.delete(choices).where(inArray(choices.id, [...made.choices]))
   }
   for (const id of made.leads)
@@ -255,7 +253,7 @@ async function unlessUsed(what: string, remove: () => Promise<unknown>): Promise
   try {
     await remove()
   } catch (error) {
-    throw new CoreError('used', `cannot undo: ${what} from this paste is used elsewhere`, 'paste', {
+    throw new CoreError('paste-used', { what }, 'paste', {
       cause: error,
     })
   }

@@ -12,12 +12,7 @@ export async function setIndexes(
   const before = []
   for (const [index, { partId, fact, value }] of indexes.entries()) {
     const [part] = await tx.select().from(parts).where(eq(parts.id, partId))
-    if (!part)
-      throw new CoreError(
-        'unknown-part',
-        `"${partId}" is not in the parts library`,
-        `indexes[${index}].partId`,
-      )
+    if (!part) throw new CoreError('unknown-part', { id: partId }, `indexes[${index}].partId`)
     before.push({ partId, fact, before: part.facts[fact] ?? null, after: value })
     await tx
       .update(parts)

@@ -96,7 +96,7 @@ export async function undoPlan(
       .from(choices)
     for (const id of [...added, ...removed])
       if (!own.some((row) => row.id === id && row.buildId === buildId && row.lineId === null))
-        throw new CoreError('used', 'cannot undo: something from this plan has been bought', 'added')
+        throw new CoreError('plan-bought', {}, 'added')
     await set(added, new Date().toISOString())
     await set(removed, null)
     if (dropped.length > 0) {
@@ -133,8 +133,7 @@ async function takeMoveBack(tx: Queryable, id: number, buildId: string, today: s
     .select({ buildId: actions.buildId, kind: actions.kind })
     .from(actions)
     .where(eq(actions.id, id))
-  if (action?.buildId !== buildId || action.kind !== 'move')
-    throw new CoreError('no-action', `action ${id} does not belong to this plan`, 'sold')
+  if (action?.buildId !== buildId || action.kind !== 'move') throw new CoreError('no-action', { id }, 'sold')
   await undoIn(tx, id, today)
 }
 
@@ -163,8 +162,7 @@ async function planned(
   const taken = ids.flatMap((id, index) => {
     if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
     const way = ways.find((each) => each.id === id)
-    if (!way)
-      throw new CoreError('no-way', `the option "${id}" is no longer available: plan again`, `ways[${index}]`)
+    if (!way) throw new CoreError('planned-way-gone', { id }, `ways[${index}]`)
     return [way]
   })
   const wanted = new Set(ids)
@@ -182,12 +180,7 @@ async function planned(
     .map(({ id }) => id)
   const sold = asked.sold.map((id, index) => {
     const item = view.choices.find((choice) => id === `choice:${choice.id}`)?.item
-    if (!item || item.place !== 'build')
-      throw new CoreError(
-        'no-thing',
-        `"${id}" is not one of your parts in this build: plan again`,
-        `sold[${index}]`,
-      )
+    if (!item || item.place !== 'build') throw new CoreError('no-thing', { id }, `sold[${index}]`)
     return item.id
   })
   return { build, view, market, taken, gone, sold }

@@ -27,9 +27,9 @@ export async function setLookout(
 ): Promise<string> {
   const build = await findBuild(db, buildId)
   const [part] = await db.select({ id: parts.id }).from(parts).where(eq(parts.id, partId))
-  if (!part) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
+  if (!part) throw new CoreError('unknown-part', { id: partId }, 'partId')
   const amount = parseDecimal(limit, build.currency, 'limit')
-  if (amount <= 0) throw new CoreError('bad-limit', 'the limit must be more than 0', 'limit')
+  if (amount <= 0) throw new CoreError('bad-limit', {}, 'limit')
   const id = newId(partId)
   await db.transaction(async (tx) => {
     await tx
@@ -43,7 +43,7 @@ export async function setLookout(
 
 export async function setLookoutDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(lookouts).set({ deletedAt }).where(eq(lookouts.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no watch "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('watch', id)
 }
 
 /** Notes that the builder has seen to a hit. */
@@ -51,7 +51,7 @@ export async function seeHit(db: Database, lookoutId: string, leadId: string, to
   const [lookout] = await db.select({ id: lookouts.id }).from(lookouts).where(eq(lookouts.id, lookoutId))
   const [lead] = await db.select({ id: leads.id }).from(leads).where(eq(leads.id, leadId))
   if (!lookout || !lead)
-    throw new NotFoundError(`there is no ${lookout ? `lead "${leadId}"` : `watch "${lookoutId}"`}`)
+    throw lookout ? new NotFoundError('lead', leadId) : new NotFoundError('watch', lookoutId)
   await db.insert(lookoutSeen).values({ lookoutId, leadId, seenOn: today }).onConflictDoNothing()
 }
 

@@ -16,7 +16,7 @@ export async function noteShopPrice(
   { partId, shop, price, currency, date }: InferType<typeof shopPriceSchema>,
   today: string,
 ): Promise<{ sourceId: string }> {
-  if (date > today) throw new CoreError('future-date', `${date} is in the future`, 'date')
+  if (date > today) throw new CoreError('future-date', { day: date }, 'date')
   const sourceId = await db.transaction(async (tx) => {
     const source = await sourceNamed(tx, { name: shop, kind: 'shop', currency })
     await putShopPrice(tx, { sourceId: source.id, partId, date, price, currency }, '')
@@ -37,9 +37,9 @@ export async function putShopPrice(
   at: string,
 ): Promise<ShopPriceMade> {
   const amount = parseDecimal(price, currency, `${at}price`)
-  if (amount <= 0) throw new CoreError('price', 'the price must be more than 0', `${at}price`)
+  if (amount <= 0) throw new CoreError('price', {}, `${at}price`)
   const [part] = await tx.select({ id: parts.id }).from(parts).where(eq(parts.id, partId))
-  if (!part) throw new CoreError('no-part', `there is no part "${partId}"`, `${at}partId`)
+  if (!part) throw new CoreError('no-part', { id: partId }, `${at}partId`)
   const [before] = await tx
     .select({ price: shopPrices.price, currency: shopPrices.currency })
     .from(shopPrices)

@@ -27,7 +27,7 @@ async function currencyOf(db: Database, buildId: string): Promise<string> {
 
 async function assertPart(db: Database, partId: string): Promise<void> {
   const [part] = await db.select({ id: parts.id }).from(parts).where(eq(parts.id, partId))
-  if (!part) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
+  if (!part) throw new CoreError('unknown-part', { id: partId }, 'partId')
 }
 
 /** Keeps a read as of today, or as of an earlier day from the records of that time; a second one of a day replaces the first. */
@@ -39,14 +39,12 @@ export async function keepRead(
   today: string,
 ): Promise<void> {
   const day = readOn ?? today
-  if (day > today)
-    throw new CoreError('bad-date', `a price cannot be dated ${day}, which is in the future`, 'readOn')
+  if (day > today) throw new CoreError('future-date', { day }, 'readOn')
   const [market, currency] = await Promise.all([useMarket(db), currencyOf(db, buildId)])
   const query = market.queries.get(partId)
-  if (!query) throw new NotFoundError(`there is no part "${partId}"`)
+  if (!query) throw new NotFoundError('part', partId)
   const reading = readStreetPrice(market, partId, day, currency)
-  if (!reading.marks || !reading.interval)
-    throw new CoreError('nothing-to-keep', `no comps for ${day}`, 'readOn')
+  if (!reading.marks || !reading.interval) throw new CoreError('nothing-to-keep', { day }, 'readOn')
   const values = {
     partId,
     readOn: day,
@@ -76,7 +74,7 @@ export async function setReadDeleted(db: Database, id: string, deletedAt: string
         .set({ deletedAt })
         .where(eq(priceReads.id, Number(id)))
     : { rowsAffected: 0 }
-  if (rowsAffected === 0) throw new NotFoundError(`there is no saved price ${id}`)
+  if (rowsAffected === 0) throw new NotFoundError('saved price', id)
 }
 
 /** Kept reads of a part in a currency, newest first. */
@@ -104,7 +102,7 @@ export async function setOwnFigure(
   }
   const currency = await currencyOf(db, buildId)
   const amount = parseDecimal(figure.amount, currency, 'amount')
-  if (amount <= 0) throw new CoreError('bad-figure', 'your figure must be more than 0', 'amount')
+  if (amount <= 0) throw new CoreError('bad-figure', {}, 'amount')
   const values = { partId, amount, currency, note: figure.note, setOn: today }
   await db.insert(ownFigures).values(values).onConflictDoUpdate({ target: ownFigures.partId, set: values })
 }
@@ -115,7 +113,7 @@ export async function keepRecipe(
   { name, partId }: InferType<typeof recipeSchema>,
 ): Promise<string> {
   const query = (await useMarket(db)).queries.get(partId)
-  if (!query) throw new CoreError('unknown-part', `"${partId}" is not in the parts library`, 'partId')
+  if (!query) throw new CoreError('unknown-part', { id: partId }, 'partId')
   const { mustNot, conditions, manners, windowDays, halfLifeDays, makes, forgiveSlips, catchShare } = query
   const settings: RecipeSettings = {
     mustNot,
@@ -146,9 +144,9 @@ export async function applyRecipe(db: Database, recipeId: string, partId: string
     .select()
     .from(queryRecipes)
     .where(and(eq(queryRecipes.id, recipeId), isNull(queryRecipes.deletedAt)))
-  if (!recipe) throw new NotFoundError(`there is no saved query "${recipeId}"`)
+  if (!recipe) throw new NotFoundError('saved query', recipeId)
   const query = (await useMarket(db)).queries.get(partId)
-  if (!query) throw new NotFoundError(`there is no part "${partId}"`)
+  if (!query) throw new NotFoundError('part', partId)
   await setQuery(db, partId, {
     ...query,
     ...recipe.settings,
@@ -158,7 +156,7 @@ export async function applyRecipe(db: Database, recipeId: string, partId: string
 
 export async function setRecipeDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(queryRecipes).set({ deletedAt }).where(eq(queryRecipes.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no saved query "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('saved query', id)
 }
 
 export async function noteOpinion(
@@ -167,7 +165,7 @@ export async function noteOpinion(
   today: string,
 ): Promise<string> {
   await assertPart(db, opinion.partId)
-  if (opinion.saidOn > today) throw new CoreError('bad-date', `${opinion.saidOn} is in the future`, 'saidOn')
+  if (opinion.saidOn > today) throw new CoreError('future-date', { day: opinion.saidOn }, 'saidOn')
   const id = newId(opinion.guide)
   await db.insert(guideOpinions).values({ ...opinion, id })
   return id
@@ -175,7 +173,7 @@ export async function noteOpinion(
 
 export async function setOpinionDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(guideOpinions).set({ deletedAt }).where(eq(guideOpinions.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no opinion "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('opinion', id)
 }
 
 export async function noteToWaitFor(db: Database, note: InferType<typeof waitNoteSchema>): Promise<string> {
@@ -187,7 +185,7 @@ export async function noteToWaitFor(db: Database, note: InferType<typeof waitNot
 
 export async function setWaitNoteDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(waitNotes).set({ deletedAt }).where(eq(waitNotes.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no note "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('note', id)
 }
 
 /** Notes that concern a part: its own and those of its whole role. */

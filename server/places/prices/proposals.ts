@@ -19,7 +19,7 @@ export async function proposalsOf(
   currency: string,
 ): Promise<Proposals> {
   const [known] = await db.select({ id: imports.id }).from(imports).where(eq(imports.id, importId))
-  if (!known) throw new NotFoundError(`there is no import ${importId}`)
+  if (!known) throw new NotFoundError('import', importId)
   const rows = await db
     .select()
     .from(soldRecords)

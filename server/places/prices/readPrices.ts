@@ -95,7 +95,7 @@ export async function priceView(
   const build = await findBuild(db, buildId)
   const market = await useMarket(db)
   const part = market.library.find((each) => each.id === partId)
-  if (!part) throw new NotFoundError(`there is no part "${partId}"`)
+  if (!part) throw new NotFoundError('part', partId)
   const reading = readStreetPrice(market, partId, today, build.currency)
   // the comps of an open part are those of the part that stands for it
   const records = part.open ? [] : recordViews(market, partId, reading)

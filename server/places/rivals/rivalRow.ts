@@ -16,11 +16,7 @@ export async function rivalNamesParts(tx: Queryable, path: string, rival: RivalI
   const found = await tx.select({ id: parts.id }).from(parts).where(inArray(parts.id, wanted))
   const missing = wanted.find((id) => !found.some((part) => part.id === id))
   if (missing !== undefined)
-    throw new CoreError(
-      'unknown-part',
-      `${rival.name} uses the part "${missing}", which is not in the library`,
-      path,
-    )
+    throw new CoreError('rival-of-unknown-part', { name: rival.name, id: missing }, path)
 }
 
 export function rivalRow(

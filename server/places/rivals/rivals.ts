@@ -21,7 +21,7 @@ export async function changeRival(db: Database, id: string, rival: RivalInput): 
   await db.transaction(async (tx) => {
     await rivalNamesParts(tx, '', rival)
     const { rowsAffected } = await tx.update(rivals).set(rivalRow(id, rival)).where(eq(rivals.id, id))
-    if (rowsAffected === 0) throw new NotFoundError(`there is no rival "${id}"`)
+    if (rowsAffected === 0) throw new NotFoundError('rival', id)
     await tx.delete(rivalRates).where(eq(rivalRates.rivalId, id))
     await insertRivalRates(tx, id, rival)
   })
@@ -30,12 +30,12 @@ export async function changeRival(db: Database, id: string, rival: RivalInput): 
 
 export async function setRivalDeleted(db: Database, id: string, deletedAt: string | null): Promise<void> {
   const { rowsAffected } = await db.update(rivals).set({ deletedAt }).where(eq(rivals.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no rival "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('rival', id)
 }
 
 /** A rival as its form states it. */
 export async function rivalOf(db: Database, id: string): Promise<RivalInput> {
   const [row] = await db.select().from(rivals).where(eq(rivals.id, id))
-  if (!row) throw new NotFoundError(`there is no rival "${id}"`)
+  if (!row) throw new NotFoundError('rival', id)
   return rivalInput(row, await db.select().from(rivalRates).where(eq(rivalRates.rivalId, id)))
 }

@@ -89,9 +89,8 @@ export async function matchContext(
     usePerformance(db),
   ])
   const rival = view.weighing.others.find((other) => other.machine.id === rivalId)
-  if (!rival) throw new CoreError('unknown-rival', 'this machine is not in the comparison', 'rival')
-  if (view.targets.length === 0)
-    throw new CoreError('no-targets', 'the brief has no targets to match', 'targets')
+  if (!rival) throw new CoreError('unknown-rival', {}, 'rival')
+  if (view.targets.length === 0) throw new CoreError('no-targets', {}, 'targets')
   const options = await matchOptions(db, build, view, { market, performance, today })
   const frames = (parts: readonly Part[]) => {
     const { machine } = frameMachineOf(parts)
@@ -117,11 +116,7 @@ export async function matchContext(
   if (goal === 'match') {
     const floor = view.targets.map((target) => rateAt(rival.machine, target))
     if (floor.every((each) => each === null))
-      throw new CoreError(
-        'no-rates',
-        `no fps of ${rival.machine.name} at the settings of your targets, so a match cannot be calculated`,
-        'rival',
-      )
+      throw new CoreError('no-rates', { name: rival.machine.name }, 'rival')
     return {
       ...context,
       budget: null,
@@ -313,8 +308,7 @@ export async function openAsVariant(
   const taken = options.flatMap(({ id }, index) => {
     if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
     const way = ways.find((each) => each.id === id)
-    if (!way)
-      throw new CoreError('no-way', `the option "${id}" is no longer available`, `options[${index}].id`)
+    if (!way) throw new CoreError('option-gone', { id }, `options[${index}].id`)
     return [way]
   })
   return db.transaction(async (tx) => {

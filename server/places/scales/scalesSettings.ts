@@ -16,18 +16,17 @@ export async function saveWeighing(db: Database, buildId: string, input: Weighin
       .select({ currency: builds.currency })
       .from(builds)
       .where(and(eq(builds.id, other), isNull(builds.deletedAt)))
-    if (!found || other === buildId)
-      throw new CoreError('unknown-build', `there is no other build "${other}"`, `builds[${index}]`)
+    if (!found || other === buildId) throw new CoreError('unknown-build', { id: other }, `builds[${index}]`)
     if (found.currency !== build.currency)
       throw new CoreError(
         'other-currency',
-        `this build is in ${build.currency}, the other in ${found.currency}; only builds in the same currency can be compared`,
+        { currency: build.currency, other: found.currency },
         `builds[${index}]`,
       )
   }
   const known = new Set(likeForLikeSteps.map((rule) => rule.id))
   const stepOf = (id: string, path: string) => {
-    if (!known.has(id)) throw new CoreError('unknown-step', `unknown step "${id}"`, path)
+    if (!known.has(id)) throw new CoreError('unknown-step', { id }, path)
     return id
   }
   const edits = Object.fromEntries(

@@ -25,9 +25,8 @@ export async function setRate(
   { date, from, to, rate, bothWays }: InferType<typeof rateSchema>,
   today: string,
 ): Promise<RateView[]> {
-  if (from === to)
-    throw new CoreError('same-currency', 'an exchange rate needs two different currencies', 'to')
-  if (date > today) throw new CoreError('future-date', `${date} is in the future`, 'date')
+  if (from === to) throw new CoreError('same-currency', {}, 'to')
+  if (date > today) throw new CoreError('future-date', { day: date }, 'date')
   const rows = [
     { date, from, to, rate },
     ...(bothWays ? [{ date, from: to, to: from, rate: new Big(1).div(rate).round(places).toString() }] : []),

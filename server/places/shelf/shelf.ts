@@ -35,7 +35,7 @@ export async function addToShelf(
   thing: InferType<typeof shelfSchema>,
 ): Promise<{ id: string }> {
   const [part] = await db.select({ id: parts.id }).from(parts).where(eq(parts.id, thing.partId))
-  if (!part) throw new CoreError('unknown-part', `"${thing.partId}" is not in the parts library`, 'partId')
+  if (!part) throw new CoreError('unknown-part', { id: thing.partId }, 'partId')
   const id = newId(thing.partId)
   await db.insert(items).values(ownedItem(id, thing))
   return { id }

@@ -22,10 +22,10 @@ export async function saveSource(db: Database, source: SourceInput): Promise<{ i
 export async function removeSource(db: Database, id: string): Promise<void> {
   await db.transaction(async (tx) => {
     const [source] = await tx.select({ name: sources.name }).from(sources).where(eq(sources.id, id))
-    if (!source) throw new NotFoundError(`there is no source "${id}"`)
+    if (!source) throw new NotFoundError('source', id)
     const said = await usesOfSource(tx, id)
     if (said.length > 0)
-      throw new CoreError('in-use', `${said.join(', ')} of ${source.name} kept; they stay in your data`, 'id')
+      throw new CoreError('source-in-use', { said: said.join(', '), name: source.name }, 'id')
     await tx.delete(sources).where(eq(sources.id, id))
   })
   marketChanged(db)

@@ -24,7 +24,7 @@ export async function saveGame(db: Database, { known, ...game }: GameInput): Pro
     const fixed = known ? await withRate(tx, game as Workload, known) : (game as Workload)
     const used = await tx.select({ preset: runs.preset }).from(runs).where(eq(runs.workloadId, game.id))
     const gone = used.find(({ preset }) => !fixed.presets[preset])
-    if (gone) throw new CoreError('in-use', `a run uses the preset "${gone.preset}": it must stay`, 'presets')
+    if (gone) throw new CoreError('preset-in-use', { preset: gone.preset }, 'presets')
     const { lowShare, ...rest } = fixed
     const values = { ...rest, lowShareGraphics: lowShare.graphics, lowShareCpu: lowShare.cpu }
     await tx.insert(workloads).values(values).onConflictDoUpdate({ target: workloads.id, set: values })
@@ -49,14 +49,9 @@ export async function removeGame(db: Database, id: string): Promise<void> {
   await db.transaction(async (tx) => {
     const count = await tx.$count(runs, eq(runs.workloadId, id))
     const wanted = await tx.$count(targets, eq(targets.workloadId, id))
-    if (count + wanted > 0)
-      throw new CoreError(
-        'in-use',
-        `${count} ${count === 1 ? 'run' : 'runs'} and ${wanted} ${wanted === 1 ? 'target' : 'targets'} use this game: remove them first`,
-        'id',
-      )
+    if (count + wanted > 0) throw new CoreError('game-in-use', { count, wanted }, 'id')
     const { rowsAffected } = await tx.delete(workloads).where(eq(workloads.id, id))
-    if (rowsAffected === 0) throw new NotFoundError(`there is no game "${id}"`)
+    if (rowsAffected === 0) throw new NotFoundError('game', id)
   })
   performanceChanged(db)
 }
@@ -67,16 +62,10 @@ async function withRate(tx: Queryable, game: Workload, known: KnownRate): Promis
   const pair: Part[] = []
   for (const path of ['cpuId', 'graphicsId'] as const) {
     const [row] = await tx.select().from(parts).where(eq(parts.id, known[path]))
-    if (!row)
-      throw new CoreError('unknown-part', `"${known[path]}" is not in the parts library`, `known.${path}`)
+    if (!row) throw new CoreError('unknown-part', { id: known[path] }, `known.${path}`)
     pair.push(row as Part)
   }
   const { machine, missing } = frameMachineOf(pair)
-  if (!machine)
-    throw new CoreError(
-      'no-index',
-      `a known rate needs ${missing.join(' and ')}: paste a table of scores first`,
-      'known',
-    )
+  if (!machine) throw new CoreError('no-index', { missing: missing.join(' and ') }, 'known')
   return fixByRate(game, machine, known, known.averageFps)
 }

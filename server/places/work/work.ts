@@ -12,7 +12,7 @@ import { newId } from '#server/db/ids'
 
 export async function addTask(db: Database, task: InferType<typeof workTaskSchema>): Promise<{ id: string }> {
   const { rowsAffected } = await db.insert(workTasks).values(task).onConflictDoNothing()
-  if (rowsAffected === 0) throw new CoreError('known', `task "${task.id}" already exists`, 'id')
+  if (rowsAffected === 0) throw new CoreError('known', { id: task.id }, 'id')
   return { id: task.id }
 }
 
@@ -21,12 +21,11 @@ export async function addWorkResult(
   result: InferType<typeof workResultSchema>,
   today: string,
 ): Promise<{ id: string }> {
-  if (result.ranOn > today) throw new CoreError('bad-date', `${result.ranOn} is in the future`, 'ranOn')
+  if (result.ranOn > today) throw new CoreError('future-date', { day: result.ranOn }, 'ranOn')
   const [task] = await db.select({ id: workTasks.id }).from(workTasks).where(eq(workTasks.id, result.taskId))
-  if (!task) throw new CoreError('unknown-task', `there is no task "${result.taskId}"`, 'taskId')
+  if (!task) throw new CoreError('unknown-task', { taskId: result.taskId }, 'taskId')
   const [cpu] = await db.select({ role: parts.role }).from(parts).where(eq(parts.id, result.cpuId))
-  if (cpu?.role !== 'cpu')
-    throw new CoreError('unknown-part', `"${result.cpuId}" is not a CPU in the library`, 'cpuId')
+  if (cpu?.role !== 'cpu') throw new CoreError('unknown-cpu', { id: result.cpuId }, 'cpuId')
   const id = newId(result.taskId)
   await db.insert(workResults).values({ ...result, id })
   return { id }
@@ -38,5 +37,5 @@ export async function setWorkResultDeleted(
   deletedAt: string | null,
 ): Promise<void> {
   const { rowsAffected } = await db.update(workResults).set({ deletedAt }).where(eq(workResults.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no result "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('result', id)
 }

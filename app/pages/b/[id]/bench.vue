@@ -10,13 +10,6 @@ import { useCall } from '~/data/useCall'
 const build = useBuild()
 const view = computed(() => build.view!)
 const mode = useRouteState('mode', 'targets')
-const modes = [
-  ['targets', 'Targets'],
-  ['runs', 'Runs'],
-  ['frames', 'Frame times'],
-  ['work', 'Games and work'],
-  ['value', 'Value'],
-] as const
 const asked = useCall('GET /api/builds/:id/bench', () => ({ id: view.value.id }))
 const bench = computed(() => asked.data.value ?? null)
 const { data: library } = useCall('GET /api/library')
@@ -29,7 +22,7 @@ const fromLog = shallowRef<{
 } | null>(null)
 const missing = computed(() => view.value.targets[0]?.missing ?? [])
 const runsIn = computed(() => Math.max(0, ...view.value.targets.map((target) => target.estimate?.runs ?? 0)))
-useKeys({ n: () => (writing.value = library.value !== null) })
+usePlace('bench', { N: () => (writing.value = library.value !== undefined) })
 const dropping = ref(false)
 useEventListener(document, 'dragover', (event: DragEvent) => {
   event.preventDefault()
@@ -89,12 +82,11 @@ function close() {
   writing.value = false
   fromLog.value = null
 }
-useHead({ title: 'Bench · Tarvin' })
 </script>
 
 <template>
   <div class="relative px-5 py-4">
-    <PlaceTabs v-model="mode" title="Bench" :tabs="modes" />
+    <PlaceTabs v-model="mode" place="bench" />
     <p
       v-if="frames.failed.value && !frames.waiting.value"
       class="mb-2 border-l-4 border-stop bg-stop-ground px-3 py-1.5"

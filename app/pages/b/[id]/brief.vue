@@ -8,6 +8,7 @@ const build = useBuild()
 const id = build.view!.id
 const { data: initial } = useCall('GET /api/builds/:id/brief', () => ({ id }))
 
+usePlace('brief')
 async function save(brief: BriefInput, was: string | undefined) {
   let tag: string | undefined
   build.named('brief')

@@ -70,15 +70,15 @@ function edit(leadToEdit: string) {
   editingId.value = leadToEdit
   capturing.value = 'edit'
 }
-useKeys({
-  arrowdown: () => move(1),
-  arrowup: () => move(-1),
-  k: () => void choose(),
-  p: () => void pass(),
-  z: () => void undo(),
-  a: () => void ask(),
-  n: () => (capturing.value = 'new'),
-  e: () => lead.value && edit(lead.value.id),
+usePlace('leads', {
+  '↓': () => move(1),
+  '↑': () => move(-1),
+  K: () => void choose(),
+  P: () => void pass(),
+  Z: () => void undo(),
+  A: () => void ask(),
+  N: () => (capturing.value = 'new'),
+  E: () => void (lead.value && edit(lead.value.id)),
 })
 </script>
 
@@ -121,16 +121,7 @@ useKeys({
         <LeadNotices :lead="lead" :hit="hit" @seen="seen" @edit="edit(lead.id)" />
         <LeadDetail :lead="lead" :currency="build.view!.currency" :trips="trips" @open="leadId = $event" />
       </div>
-      <div class="flex flex-wrap gap-x-4 border-t border-line px-4 py-1 text-xs text-soft max-md:hidden">
-        <span class="whitespace-nowrap"><span class="key">↑↓</span> move</span
-        ><span class="whitespace-nowrap"
-          ><span class="key">K</span> {{ lead.choiceId ? 'remove' : 'keep: add to the build' }}</span
-        ><span class="whitespace-nowrap"><span class="key">P</span> pass</span
-        ><span class="whitespace-nowrap"><span class="key">A</span> asked</span
-        ><span class="whitespace-nowrap"><span class="key">E</span> change</span
-        ><span class="whitespace-nowrap"><span class="key">N</span> new</span
-        ><span class="whitespace-nowrap"><span class="key">Z</span> undo</span>
-      </div>
+      <KeyBar place="leads" :now="lead.choiceId ? { K: 'remove' } : {}" />
     </div>
     <div v-else class="p-6">
       <h1>Leads</h1>

@@ -3,20 +3,14 @@
 const build = useBuild()
 const ledger = useLedger()
 const id = build.view!.id
-const tabs = [
-  ['items', 'Orders and items'],
-  ['entries', 'Entries'],
-  ['dates', 'Dates'],
-  ['sell', 'Sell'],
-] as const
+usePlace('ledger')
 const tab = useRouteState('tab', 'items')
 const { report, take: takeCsv } = useCsvImport('POST /api/builds/:id/ledger/import', () => ({ id }))
-useHead({ title: 'Ledger · Tarvin' })
 </script>
 
 <template>
   <div class="px-6 py-4">
-    <PlaceTabs v-model="tab" title="Ledger" :tabs="tabs">
+    <PlaceTabs v-model="tab" place="ledger">
       <label v-if="tab === 'entries'" class="button ml-auto cursor-pointer"
         >Import CSV…<input
           type="file"

@@ -12,14 +12,7 @@ const selected = useRouteState('finding')
 const adding = ref(false)
 const rows = computed(() => [...view.value.choices].sort((a, b) => order(a.roles[0]) - order(b.roles[0])))
 const order = (role: string | undefined) => (coreRoles as readonly string[]).indexOf(role ?? '') + 1 || 99
-useKeys({ n: () => (adding.value = true) })
-const modes = [
-  ['open', 'Open checks'],
-  ['chosen', 'Chosen'],
-  ['steps', 'Upgrades'],
-  ['power', 'Power and room'],
-  ['assembly', 'Assembly'],
-] as const
+usePlace('machine', { N: () => (adding.value = true) })
 function select(key: string) {
   selected.value = key
   mode.value = 'open'
@@ -31,7 +24,7 @@ function select(key: string) {
 
 <template>
   <div class="px-5 py-4">
-    <PlaceTabs v-model="mode" title="Machine" :tabs="modes">
+    <PlaceTabs v-model="mode" place="machine">
       <button type="button" class="button ml-auto" @click="adding = true">
         Add a hunt or an owned part <span class="key">N</span>
       </button>

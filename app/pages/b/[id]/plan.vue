@@ -82,7 +82,7 @@ const differs = (next: BuildPlan) =>
     .join('; ')
 const { take, busy } = useTakePlan(planning, () => view.value)
 const bannedText = (id: string) => question.value!.ways.find((way) => way.id === id)?.text ?? id
-useHead({ title: 'Plan · Tarvin' })
+usePlace('plan')
 </script>
 
 <template>

@@ -8,14 +8,9 @@ const build = useBuild()
 const { run } = useAction()
 const view = computed(() => build.view!)
 const { data: library } = useCall('GET /api/library')
+usePlace('scales')
 const mode = useRouteState('mode', 'weighing')
 const focus = useRouteState('against')
-const modes = [
-  ['weighing', 'Comparison'],
-  ['match', 'Match and spend'],
-  ['turning', 'Break-even points'],
-  ['editions', 'Editions'],
-] as const
 const others = computed(() => view.value.weighing.others)
 const chosen = computed(() => others.value.map((other) => other.machine.id))
 const against = computed(
@@ -54,12 +49,11 @@ const save = (change: SettingsChange, edit?: { machine: string; step: string; am
     const next = changedSettings(weighing.settings, currency, change, edit)
     return call('PUT /api/builds/:id/scales/settings', { id }, next)
   })
-useHead({ title: 'Compare · Tarvin' })
 </script>
 
 <template>
   <div class="px-5 py-4">
-    <PlaceTabs v-model="mode" title="Compare" :tabs="modes">
+    <PlaceTabs v-model="mode" place="scales">
       <label v-if="others.length > 1 && mode !== 'editions'" class="ml-auto text-[13px]"
         >compare with
         <select

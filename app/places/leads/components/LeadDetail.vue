@@ -37,7 +37,7 @@ const isForeign = computed(() => lead.currency !== currency)
     </section>
     <LeadPurchase v-else-if="lead.state === 'open'" :key="lead.id" :lead="lead" />
     <section class="sheet p-3">
-      <h2>What is in it</h2>
+      <h2>Parts</h2>
       <table class="ledger mt-1">
         <thead>
           <tr>

@@ -13,12 +13,13 @@ interface LeadsPage {
 /** What is done with the open lead by a key or a button: put into the build or removed, passed on, asked; the last is undone by Z. */
 export function useLeadActions(page: LeadsPage) {
   const build = useBuild()
-  const { run } = useAction()
+  const { run, busy } = useAction()
   /** The last action and how to take it back, for Z. */
   let lastUndo: (() => Promise<unknown>) | null = null
   async function choose() {
     const chosen = page.lead.value
-    if (!chosen) return
+    // a second press while the first is on its way would do it twice
+    if (!chosen || busy.value) return
     if (chosen.choiceId) {
       const choiceId = chosen.choiceId
       lastUndo = () => build.putBack(choiceId, chosen.title)
@@ -39,7 +40,7 @@ export function useLeadActions(page: LeadsPage) {
   }
   async function pass() {
     const passed = page.lead.value
-    if (!passed) return
+    if (!passed || busy.value) return
     const to = passed.state === 'open' ? 'passed' : 'open'
     const at = page.shown.value.findIndex((each) => each.id === passed.id)
     const next = page.shown.value[at + 1] ?? page.shown.value[at - 1]
@@ -66,7 +67,7 @@ export function useLeadActions(page: LeadsPage) {
   }
   async function ask() {
     const asked = page.lead.value
-    if (!asked) return
+    if (!asked || busy.value) return
     const before = asked.askedOn
     const send = async (askedOn: string | null) => {
       await call('PATCH /api/leads/:id', { id: asked.id }, { askedOn })

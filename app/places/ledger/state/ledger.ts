@@ -22,6 +22,8 @@ export function useLedgerStep() {
     message: string,
     label = '',
   ) {
+    // a second press while the first is on its way would do it twice
+    if (busy.value) return Promise.resolve(false)
     let done: number | null = null
     return run(
       () => {

@@ -57,6 +57,7 @@ function close() {
 
 /** Keeps all of it at once, and goes to what came of it. */
 async function keep(input: Partial<PasteInput>, goTo: string | null, told = 'kept') {
+  if (busy.value) return
   let kept: PasteKept | null = null
   const done = await run(
     async () => {

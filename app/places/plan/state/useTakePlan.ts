@@ -11,6 +11,7 @@ export function useTakePlan(
   const { run, busy } = useAction()
 
   async function take(into: 'build' | 'variant') {
+    if (busy.value) return
     let taken: PlanTaken | null = null
     const { id, name } = view()
     const undo = async () => {

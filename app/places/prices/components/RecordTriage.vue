@@ -63,11 +63,11 @@ function select(id: number) {
 }
 defineExpose({ select })
 useKeys({
-  arrowdown: () => move(1),
-  arrowup: () => move(-1),
-  k: () => decide('keep'),
-  d: () => decide('drop'),
-  z: () => emit('undo'),
+  '↓': () => move(1),
+  '↑': () => move(-1),
+  K: () => decide('keep'),
+  D: () => decide('drop'),
+  Z: () => emit('undo'),
 })
 const filters: readonly (readonly [TriageFilter, string])[] = [
   ['all', 'all'],

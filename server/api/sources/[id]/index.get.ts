@@ -4,6 +4,6 @@ import { defineCall } from '#server/http/defineCall'
 
 export default defineCall('GET /api/sources/:id', async ({ db, params }) => {
   const source = await sourceOf(db, params.id)
-  if (!source) throw new NotFoundError(`there is no source "${params.id}"`)
+  if (!source) throw new NotFoundError('source', params.id)
   return source
 })

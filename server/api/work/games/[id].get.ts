@@ -4,6 +4,6 @@ import { defineCall } from '#server/http/defineCall'
 
 export default defineCall('GET /api/work/games/:id', async ({ db, params }) => {
   const game = await gameOf(db, params.id)
-  if (!game) throw new NotFoundError(`there is no game "${params.id}"`)
+  if (!game) throw new NotFoundError('game', params.id)
   return game
 })

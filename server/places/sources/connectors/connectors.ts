@@ -30,8 +30,7 @@ export async function connectorViews(db: Database): Promise<ConnectorView[]> {
 
 export async function createConnector(db: Database, input: ConnectorInput, now: Date): Promise<string> {
   const [source] = await db.select({ id: sources.id }).from(sources).where(eq(sources.id, input.sourceId))
-  if (!source)
-    throw new CoreError('unknown-source', `"${input.sourceId}" is not one of the sources`, 'sourceId')
+  if (!source) throw new CoreError('unknown-source', { id: input.sourceId }, 'sourceId')
   const id = newId(`${input.sourceId} ${input.kind}`)
   await db.insert(connectors).values({
     ...input,
@@ -53,5 +52,5 @@ export async function changeConnector(
   const set = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined))
   if (Object.keys(set).length === 0) return
   const { rowsAffected } = await db.update(connectors).set(set).where(eq(connectors.id, id))
-  if (rowsAffected === 0) throw new NotFoundError(`there is no scheduled check "${id}"`)
+  if (rowsAffected === 0) throw new NotFoundError('scheduled check', id)
 }

@@ -45,7 +45,7 @@ async function pollOnce(
     .from(connectors)
     .innerJoin(sources, eq(sources.id, connectors.sourceId))
     .where(and(eq(connectors.id, id), isNull(connectors.deletedAt)))
-  if (!row) throw new NotFoundError(`there is no scheduled check "${id}"`)
+  if (!row) throw new NotFoundError('scheduled check', id)
   const { connector, source } = row
   const startedAt = now.toISOString()
   const empty = { added: 0, changed: 0, alreadyThere: 0, vanished: 0, rejected: 0, problems: [] }

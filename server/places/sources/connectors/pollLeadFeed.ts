@@ -133,7 +133,7 @@ function offerOf(answer: Awaited<ReturnType<Outside>>): Listing['offer'] {
   if (answer.status === 404 || answer.status === 410) return null
   const [offer] = jsonLdOffers(decodeText(mustBeOk(answer).bytes).text)
   if (!offer!.available) return null
-  if (offer!.price === null) throw new CoreError('no-price', 'the page states no price')
+  if (offer!.price === null) throw new CoreError('page-without-price', {})
   return { ...offer!, price: offer!.price }
 }
 
@@ -150,14 +150,13 @@ async function takeListing(
     .from(leads)
     .where(and(eq(leads.sourceId, source.id), eq(leads.externalId, entry.id)))
   if (offer === null) {
-    if (!known) throw new CoreError('gone', 'the page says it is gone')
+    if (!known) throw new CoreError('gone', {})
     if (known.vanishedOn !== null) return 'alreadyThere'
     await goneAtSource(tx, known, today)
     return 'vanished'
   }
   const currency = offer.currency ?? source.currency
-  if (!isCurrency(currency))
-    throw new CoreError('unknown-currency', `the page states the currency "${currency.slice(0, 10)}"`)
+  if (!isCurrency(currency)) throw new CoreError('page-currency', { currency: currency.slice(0, 10) })
   const ask = parseDecimal(offer.price, currency, 'price')
   if (known) return followAsk(tx, known, ask, today)
   const title = offer.title === 'untitled' ? entry.title : offer.title

@@ -26,7 +26,7 @@ export async function pollSoldRecords({
       today,
     },
   })
-  if (report === 'cancelled') throw new CoreError('cancelled', 'the import was cancelled')
+  if (report === 'cancelled') throw new CoreError('import-cancelled', {})
   return {
     ...report,
     changed: 0,

@@ -4,6 +4,6 @@ import { defineCall } from '#server/http/defineCall'
 
 export default defineCall('POST /api/ledger/actions/:id/undo', async ({ db, params, today }) => {
   const id = Number(params.id)
-  if (!Number.isSafeInteger(id)) throw new CoreError('bad-id', 'actions are addressed by number', 'id')
+  if (!Number.isSafeInteger(id)) throw new CoreError('bad-id', {}, 'id')
   return { build: await undo(db, id, today) }
 })

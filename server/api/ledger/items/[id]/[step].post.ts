@@ -24,7 +24,7 @@ const routes = {
 /** One step of an item's life, named in the path. */
 export default jsonRoute((event) => {
   const name = getRouterParam(event, 'step')!
-  if (!Object.hasOwn(routes, name)) throw new NotFoundError(`unknown item step "${name}"`)
+  if (!Object.hasOwn(routes, name)) throw new NotFoundError('step of an item', name)
   return routes[name as keyof typeof routes](event)
 })
 

@@ -5,7 +5,6 @@ import { defineCall } from '#server/http/defineCall'
 
 export default defineCall('GET /api/builds/:id/prices/worth/:role', async ({ db, params, today }) => {
   const role = rankedRoles.find((each) => each === params.role)
-  if (!role)
-    throw new CoreError('unknown-role', `ranking is available for: ${rankedRoles.join(', ')}`, 'role')
+  if (!role) throw new CoreError('unknown-role', { rankedRoles: rankedRoles.join(', ') }, 'role')
   return worthView(db, params.id, role, today)
 })
