@@ -132,7 +132,7 @@ export default withNuxt(
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',
       'vue/require-default-prop': 'off',
-      'vue/multi-word-component-names': ['error', { ignores: ['app', 'index'] }],
+      'vue/multi-word-component-names': ['error', { ignores: ['app', 'error', 'index'] }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
   },

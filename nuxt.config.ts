@@ -46,6 +46,8 @@ export default defineNuxtConfig({
   // files that ship with the application are answered before anything of ours looks at the request
   routeRules: { '/**': { headers: { ...safeHeaders } } },
   nitro: {
+    // a build is made beside the one in force, see scripts/builds.mjs
+    ...(process.env.TARVIN_OUTPUT ? { output: { dir: process.env.TARVIN_OUTPUT } } : {}),
     // names this build, so that what another one has kept of its readings is not taken over
     replace: { 'process.env.TARVIN_EDITION': JSON.stringify(String(Date.now())) },
     alias: { '#core': folder('./core') },

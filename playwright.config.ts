@@ -27,7 +27,7 @@ export default defineConfig({
   // Started one after the other: the application whose date the stand-in markets move reads the date they have written.
   webServer: [
     {
-      command: 'node .output/server/index.mjs',
+      command: 'node .built/server/index.mjs',
       url: `http://127.0.0.1:${port}/api/session`,
       env: {
         HOST: '127.0.0.1',
@@ -41,7 +41,7 @@ export default defineConfig({
       url: `http://127.0.0.1:${port + 1}`,
     },
     {
-      command: 'node .output/server/index.mjs',
+      command: 'node .built/server/index.mjs',
       url: `http://127.0.0.1:${port + 2}/api/session`,
       env: {
         HOST: '127.0.0.1',
@@ -53,7 +53,7 @@ export default defineConfig({
     },
     // the demo, whole: what is only looked at is looked at there
     {
-      command: 'node .output/server/index.mjs',
+      command: 'node .built/server/index.mjs',
       url: `http://127.0.0.1:${port + 3}/api/session`,
       env: {
         HOST: '127.0.0.1',
@@ -65,7 +65,7 @@ export default defineConfig({
     },
     // nothing at all: a newcomer's first evening
     {
-      command: 'node .output/server/index.mjs',
+      command: 'node .built/server/index.mjs',
       url: `http://127.0.0.1:${port + 4}/api/session`,
       env: {
         HOST: '127.0.0.1',

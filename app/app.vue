@@ -3,6 +3,8 @@ import { Toaster } from 'vue-sonner'
 import 'vue-sonner/style.css'
 
 const session = useSession()
+// what a store reads from the server is asked for as long as the component lives that called it first
+useBuild()
 useTheme()
 </script>
 

@@ -228,7 +228,7 @@ const html = await (await fetch(address)).text()
 const scripts = [...new Set([...html.matchAll(/\/_nuxt\/[\w-]+\.js/g)].map((match) => match[0]))]
 say(
   'JavaScript of the first page, gzip',
-  `${Math.round(scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join('.output/public', path))).length, 0) / 1024)} kB in ${scripts.length} files`,
+  `${Math.round(scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join('.built/public', path))).length, 0) / 1024)} kB in ${scripts.length} files`,
 )
 
 await ownServer?.stop()

@@ -170,7 +170,7 @@ export async function startServer(
       server.close(() => resolve(free))
     })
   })
-  const child = spawn('node', ['.output/server/index.mjs'], {
+  const child = spawn('node', ['.built/server/index.mjs'], {
     env: {
       ...process.env,
       HOST: '127.0.0.1',

@@ -1,9 +1,18 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  realpathSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { builtFolder, noteRunning, putInForce } from './builds.mjs'
 
 /** Steps that `npm run demo`, `npm start` and `npm test` share. Nothing here needs an installed package. */
 
@@ -54,16 +63,15 @@ const sourceFolders = ['app', 'core', 'server', 'shared', 'public']
 
 /** Builds the application where its sources have changed since the last build. */
 export function ensureBuilt() {
-  const stamp = join(root, '.output', '.tarvin-built')
   const sources = digest([
     'nuxt.config.ts',
     'package-lock.json',
     ...sourceFolders.flatMap((folder) => filesBelow(folder)),
   ])
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return
-  step('building the application (half a minute)')
-  run('npx', ['nuxt', 'build'], { quiet: true })
-  writeFileSync(stamp, sources)
+  putInForce(root, sources, (into) => {
+    step('building the application (half a minute)')
+    run('npx', ['nuxt', 'build'], { quiet: true, env: { TARVIN_OUTPUT: into } })
+  })
 }
 
 function filesBelow(folder) {
@@ -107,7 +115,7 @@ export async function address() {
 /** Starts the built server and waits until it answers. */
 export async function startServer({ host, port, url }, env = {}) {
   mkdirSync(join(root, '.data'), { recursive: true })
-  const child = spawn(process.execPath, [join(root, '.output', 'server', 'index.mjs')], {
+  const child = spawn(process.execPath, [join(realpathSync(builtFolder(root)), 'server', 'index.mjs')], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
     env: {
@@ -119,6 +127,7 @@ export async function startServer({ host, port, url }, env = {}) {
       ...env,
     },
   })
+  noteRunning(root, child.pid)
   child.on('exit', (code) => process.exit(code ?? 0))
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
   for (let tries = 0; tries < 150; tries += 1) {

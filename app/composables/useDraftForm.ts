@@ -64,8 +64,11 @@ export function useDraftForm<T extends GenericObject>({
     if (!load || keeping) return
     const saved = await load()
     was = stateTag(saved)
+    // what was typed while it was on its way stays
+    const typed = changedSince(mergedDraft(initial, {}), values)
     form.resetForm({ values: mergedDraft(initial, saved) as never })
     base = stateTag(values)
+    if (typed) form.setValues(mergedDraft(values, typed) as never)
     // what the server sent is no draft; only what is typed after it is kept
     await nextTick()
     keeping = true
@@ -171,6 +174,19 @@ export function mergedDraft<T extends GenericObject>(initial: T, kept: Partial<T
     merged[key] = isGroup(before) && isGroup(value) ? mergedDraft(before, value) : value
   }
   return merged as T
+}
+
+/** What differs in `now` from `before`, group by group; lists are taken whole. Null: nothing. */
+function changedSince<T extends GenericObject>(before: T, now: T): Partial<T> | null {
+  const changed: GenericObject = {}
+  for (const [key, value] of Object.entries(now)) {
+    const was = before[key] as unknown
+    if (isGroup(was) && isGroup(value)) {
+      const inside = changedSince(was, value)
+      if (inside) changed[key] = inside
+    } else if (stateTag([was]) !== stateTag([value])) changed[key] = value
+  }
+  return Object.keys(changed).length === 0 ? null : (changed as Partial<T>)
 }
 
 function isGroup(value: unknown): value is GenericObject {

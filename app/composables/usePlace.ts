@@ -1,4 +1,4 @@
-import { places, placeOf, type PlaceKey } from '#shared/places'
+import { placeOf, type PlaceKey, type places } from '#shared/places'
 
 type KeysOf<Key extends PlaceKey> = (typeof places)[Key] extends { readonly keys: infer Keys }
   ? keyof Keys

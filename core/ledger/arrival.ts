@@ -1,9 +1,6 @@
 import { resaleDefaults, type ResaleAssumptions } from '../assumptions/groups/resale'
 import type { Role } from '../parts/part'
 
-export const arrivalVerdicts = ['as-described', 'better', 'worse', 'faulty'] as const
-export type ArrivalVerdict = (typeof arrivalVerdicts)[number]
-
 const every = [
   'photographed on arrival',
   'nothing bent, burnt or missing',

@@ -79,8 +79,3 @@ export async function signIn(
   await (await sessionOf(event, opened)).update({ signedInAt: Date.now() })
   return 'in'
 }
-
-export async function signOut(event: H3Event): Promise<void> {
-  const opened = await useDoor()
-  if (opened) await (await sessionOf(event, opened)).clear()
-}

@@ -32,8 +32,6 @@ export const targetSchema = object({
   lowFps: rate().nullable().default(null),
 })
 
-export type TargetInput = InferType<typeof targetSchema>
-
 const overridesOf = <K extends string>(keys: readonly K[], field: () => ReturnType<typeof finite>) =>
   object(
     Object.fromEntries(keys.map((key) => [key, field().optional()])) as Record<K, ReturnType<typeof finite>>,

@@ -253,7 +253,6 @@ export const readSalesRequest = object({
   /** Of a table: what a word of a column means, by field. */
   values: recordOf(recordOf(string().strict(), 'words'), 'meanings of words').optional(),
 }).required()
-export type ReadSalesRequest = InferType<typeof readSalesRequest>
 
 export const readPartRequest = object({
   text: string().defined('${path} is needed').strict().max(200_000),

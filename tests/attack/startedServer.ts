@@ -35,7 +35,7 @@ export async function freePort(): Promise<number> {
   })
 }
 
-/** Starts the built application (`.output`) and waits until it answers; a start that ends is an error with its last words. */
+/** Starts the built application and waits until it answers; a start that ends is an error with its last words. */
 export async function startServer({
   folder = temporaryFolder(),
   env = {},
@@ -44,7 +44,7 @@ export async function startServer({
   const port = await freePort()
   // a folder that is not there yet is made
   const file = join(folder, 'data', 'tarvin.db')
-  const child = spawn('node', ['.output/server/index.mjs'], {
+  const child = spawn('node', ['.built/server/index.mjs'], {
     env: {
       ...process.env,
       HOST: '127.0.0.1',

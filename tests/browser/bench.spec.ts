@@ -93,7 +93,7 @@ test('drop a log, map its column, save the run; estimate and target change, the 
     const working = page.getByRole('dialog')
     await expect(working).toContainText('fitted; library default')
     await expect(working).toContainText('49.8 fps')
-    await expect(working).toContainText('One more measurement would help most')
+    await expect(working).toContainText('The most useful next measurement')
     await page.keyboard.press('Escape')
   })
   await test.step('removed of the count, and undone', async () => {

@@ -98,7 +98,7 @@ test('subscribe, ten days pass, a lookout fires, triage, and a hunt changes the 
     await page.getByRole('button', { name: 'Hunt at 140.00' }).click()
     await expect(figure(page, 'payNow')).toHaveText('140.00')
     await page.keyboard.press('r')
-    const slip = page.getByLabel('receipt')
+    const slip = page.getByRole('complementary', { name: 'receipt' })
     await expect(slip.getByText('1 hunt open')).toBeVisible()
     await slip.locator('[data-figure="hunts"]').click()
     await expect(page.getByRole('heading', { name: 'Chance of all hunts' })).toBeVisible()

@@ -193,7 +193,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await page.getByRole('button', { name: 'Match and spend' }).click()
     await page.getByRole('button', { name: 'Match it' }).click()
     await expect(page.locator('[data-test="match-answer"]')).toContainText(
-      'The cheapest that matches Lantern Row 4 tower',
+      'Cheapest match for Lantern Row 4 tower',
     )
     const total = (await page.locator('[data-test="match-total"]').textContent())!.trim()
     await expectReadable(page, 'match')

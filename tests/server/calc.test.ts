@@ -145,15 +145,25 @@ describe('the calculation requests', () => {
 
 describe('errorAnswer', () => {
   test("a caller's mistake is 400, an absence 404, ours 500 without a trace", () => {
-    expect(errorAnswer(new CoreError('code', 'message', 'path'))).toEqual({
+    expect(errorAnswer(new CoreError('future-date', { day: '2027-01-01' }, 'path'))).toEqual({
       status: 400,
-      body: { error: { code: 'code', message: 'message', path: 'path' } },
+      body: {
+        error: {
+          code: 'future-date',
+          message: '2027-01-01 is in the future',
+          path: 'path',
+          params: { day: '2027-01-01' },
+        },
+      },
     })
     expect(errorAnswer(new ValidationError('wrong', 1, 'a.b')).body.error).toMatchObject({
       code: 'invalid',
       path: 'a.b',
     })
-    expect(errorAnswer(new NotFoundError('gone')).status).toBe(404)
+    expect(errorAnswer(new NotFoundError('lead', 'gone'))).toMatchObject({
+      status: 404,
+      body: { error: { message: 'there is no lead "gone"' } },
+    })
     expect(JSON.stringify(errorAnswer(new Error('secret')))).not.toContain('secret')
   })
 })

@@ -24,8 +24,6 @@ export const sataDrives = (machine: MachineRead): readonly Part[] =>
 export const cabledDrives = (machine: MachineRead): readonly Part[] =>
   sataDrives(machine).filter((part) => !isM2(part))
 export const m2Drives = (machine: MachineRead): readonly Part[] => machine.all('storage').filter(isM2)
-export const nvmeDrives = (machine: MachineRead): readonly Part[] =>
-  machine.all('storage').filter((part) => part.facts.interface === 'nvme')
 export const largeDrives = (machine: MachineRead): readonly Part[] =>
   machine
     .all('storage')

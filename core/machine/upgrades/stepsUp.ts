@@ -60,8 +60,6 @@ export interface StepContext {
   readonly unit: number
 }
 
-export const defaultThreshold = 1
-
 /**
  * The steps up for a role: options that what is left can pay and that leave the fit check no worse, those beaten on
  * both cost and worth dropped, by cost. Worth is the frames in the targets where they depend on the role, else the role's

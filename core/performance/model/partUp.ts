@@ -11,12 +11,6 @@ import {
 import type { FrameEstimate } from './estimateFrameRate'
 import type { Workload } from './workload'
 
-/** What the next part up would bring: share of frames gained, 0.1 = 10 %. */
-export interface PartUp {
-  readonly part: Part
-  readonly gain: number
-}
-
 /** A part counts as the next one up from this much more index on. */
 const worthwhile = 1.08
 

@@ -65,9 +65,6 @@ export interface SalesRead {
   readonly problems: readonly SalesProblem[]
 }
 
-/** Longest text that is read, in characters. */
-export const longestSalesText = 5_000_000
-
 /**
  * Reads past sales as they are copied from a page of results, or from a table, in five languages and without knowing
  * the page; `intake.md`. Nothing is guessed: a field with two readings is null and stands among the problems.

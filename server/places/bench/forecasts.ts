@@ -1,4 +1,3 @@
-import { and, eq } from 'drizzle-orm'
 import type { BuildView } from '#shared/builds/views'
 import type { Queryable } from '#server/db/client'
 import { forecasts } from '#server/db/schema/bench'
@@ -30,21 +29,4 @@ export async function freezeForecasts(tx: Queryable, view: BuildView, day: strin
       })
       .onConflictDoNothing()
   }
-}
-
-export async function forecastsOf(
-  tx: Queryable,
-  buildId: string,
-  pair: { cpuId: string; graphicsId: string },
-) {
-  return tx
-    .select()
-    .from(forecasts)
-    .where(
-      and(
-        eq(forecasts.buildId, buildId),
-        eq(forecasts.cpuId, pair.cpuId),
-        eq(forecasts.graphicsId, pair.graphicsId),
-      ),
-    )
 }

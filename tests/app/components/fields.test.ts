@@ -205,6 +205,15 @@ describe('a draft form', () => {
     await typed(wrapper.find('input'), 'changed')
     expect(JSON.parse(localStorage.getItem('old')!)).toMatchObject({ draft: { title: 'changed' } })
   })
+  test('what is typed while the saved state is on its way stays', async () => {
+    let arrive = (_saved: Values) => {}
+    const load = () => new Promise<Values>((resolve) => (arrive = resolve))
+    const { wrapper, form } = mountForm<Values>({ key: null, schema: schema as never, initial, load }, titled)
+    await typed(wrapper.find('input'), 'typed at once')
+    arrive({ ...initial, title: 'as saved', months: 7 })
+    await flushPromises()
+    expect(form.values).toMatchObject({ title: 'typed at once', months: 7 })
+  })
   test('a refusal stands in the server’s own words and nothing is lost', async () => {
     const save = async () => {
       throw new RequestError('there is one of that name', 'name', 409)

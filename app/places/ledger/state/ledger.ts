@@ -5,11 +5,11 @@ import { call } from '~/data/call'
 import { useCall } from '~/data/useCall'
 
 /** The ledger of the build on the counter. */
-export const useLedger = defineStore('ledger', () => {
+export function useLedger() {
   const build = useBuild()
   const asked = useCall('GET /api/builds/:id/ledger', () => (build.view ? { id: build.view.id } : null))
-  return { view: computed<LedgerView | null>(() => asked.data.value ?? null) }
-})
+  return reactive({ view: computed<LedgerView | null>(() => asked.data.value ?? null) })
+}
 
 /** One step in the ledger: it is told, and can be taken back by its own number, whatever else was done meanwhile. */
 export function useLedgerStep() {

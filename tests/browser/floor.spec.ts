@@ -1,0 +1,120 @@
+import { expect, test, type Page, type Route } from '@playwright/test'
+import { addressOfPlace, places, placesOf } from '../../shared/places'
+import { demoAddress, demoBuilds } from './demoServer'
+
+/** What every place stands on: answers that come late or not at all, presses that come twice, keys, search, addresses. */
+const place = (key: Parameters<typeof addressOfPlace>[0], build: string, tab?: string) =>
+  `${demoAddress}${addressOfPlace(key, build, tab)}`
+const total = (page: Page) => page.getByLabel('receipt', { exact: true }).locator('[data-figure="payNow"]')
+let couch = ''
+let white = ''
+test.beforeAll(async () => {
+  const builds = await demoBuilds()
+  couch = builds['Couch corner']!
+  white = builds['Small white one']!
+})
+
+test('an answer that comes late never stands under another build, in any place', async ({ page }) => {
+  await page.goto(place('machine', white))
+  await expect(total(page)).toHaveText(/\d/)
+  const own = (await total(page).textContent())!
+  for (const key of placesOf('build')) {
+    const held: Route[] = []
+    await page.route(`**/api/builds/${couch}**`, (route) => void held.push(route))
+    await page.goto(place(key, couch))
+    await expect.poll(() => held.length).toBeGreaterThan(0)
+    await page.getByRole('button', { name: /Couch corner/ }).click()
+    await page.getByRole('menuitem', { name: 'Small white one' }).click()
+    await page
+      .getByRole('navigation', { name: 'places of this build' })
+      .getByRole('link', { name: new RegExp(`^${places[key].name}`) })
+      .click()
+    await expect(total(page)).toHaveText(own)
+    await page.unroute(`**/api/builds/${couch}**`)
+    // one that nobody waits for any more was given up by the page
+    for (const route of held) await route.continue().catch(() => undefined)
+    await page.waitForLoadState('networkidle')
+    await expect(page.getByRole('button', { name: /Small white one/ })).toBeVisible()
+    await expect(total(page)).toHaveText(own)
+  }
+})
+
+test('an action goes to the build that is shown, and a second press while it is on its way does nothing', async ({
+  page,
+}) => {
+  const asked: string[] = []
+  const held: Route[] = []
+  await page.route('**/api/**', (route) => {
+    if (route.request().method() === 'GET') return route.continue()
+    asked.push(new URL(route.request().url()).pathname)
+    held.push(route)
+  })
+  await page.goto(place('leads', couch))
+  await page.getByRole('button', { name: /Couch corner/ }).click()
+  await page.getByRole('menuitem', { name: 'Small white one' }).click()
+  await page
+    .getByRole('navigation', { name: 'places of this build' })
+    .getByRole('link', { name: /^Leads/ })
+    .click()
+  await expect(page.getByRole('button', { name: 'Add to the build' })).toBeVisible()
+  await page.keyboard.press('k')
+  await page.keyboard.press('k')
+  await expect.poll(() => asked).toEqual([`/api/builds/${white}/machine/choices`])
+  for (const route of held) await route.fulfill({ status: 503, json: { error: { message: 'held back' } } })
+  await expect(page.getByText('held back')).toBeVisible()
+  expect(asked).toHaveLength(1)
+})
+
+test('a load that failed is told once and recovers', async ({ page }) => {
+  let isDown = true
+  await page.route(`**/api/builds/${couch}/machine`, (route) => (isDown ? route.abort() : route.continue()))
+  await page.goto(place('machine', couch))
+  await expect(page.locator('[data-test="failed"]')).toContainText('The server does not answer')
+  isDown = false
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.locator('[data-test="failed"]')).toHaveCount(0)
+  await expect(page.getByLabel('machine diagram')).toBeVisible()
+})
+
+test('search knows every place and its tabs; an unknown address has a page of ours', async ({ page }) => {
+  await page.goto(place('brief', couch))
+  await expect(total(page)).toHaveText(/\d/)
+  for (const [words, path] of [
+    ['ledger', `/b/${couch}/ledger`],
+    ['upgrades', `/b/${couch}/machine?mode=steps`],
+    ['flips', '/flips'],
+  ] as const) {
+    await page.keyboard.press('Control+k')
+    await page.getByLabel('find').fill(words)
+    await expect(page.getByRole('listitem').first()).toContainText(new RegExp(words, 'i'))
+    await page.getByLabel('find').press('Enter')
+    await expect(page).toHaveURL(`${demoAddress}${path}`)
+  }
+  await page.goto(`${demoAddress}/nowhere`)
+  await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible()
+  await page.getByRole('button', { name: 'All builds' }).click()
+  await expect(page.getByRole('heading', { name: 'Builds' })).toBeVisible()
+})
+
+test('keys are listed and can be switched off; focus goes back to what opened a sheet', async ({ page }) => {
+  await page.goto(place('leads', couch))
+  await expect(page.getByRole('region', { name: 'what is known' })).toBeVisible()
+  const slip = page.getByRole('complementary', { name: 'receipt' })
+  const isOpen = async () => page.evaluate(() => localStorage.getItem('tarvin-slip'))
+  await page.keyboard.press('?')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('keep: add to the build')
+  await dialog.getByLabel('single letters are keys').uncheck()
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  const before = await isOpen()
+  await page.keyboard.press('r')
+  expect(await isOpen()).toBe(before)
+  await expect(slip).toHaveCount(0)
+  const figure = total(page)
+  await figure.focus()
+  await figure.press('Enter')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(figure).toBeFocused()
+})
