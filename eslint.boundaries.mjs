@@ -17,7 +17,18 @@ const core = [
   ['core-comparison', ['comparison']],
   ['core-files', ['files']],
 ]
-const app = ['utils', 'data', 'workers', 'workings', 'stores', 'composables', 'ui', 'places', 'shell', 'pages']
+const app = [
+  'utils',
+  'data',
+  'workers',
+  'workings',
+  'stores',
+  'composables',
+  'ui',
+  'places',
+  'shell',
+  'pages',
+]
 
 const server = [
   'errors',

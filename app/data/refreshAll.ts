@@ -1,3 +1,4 @@
+import { getActivePinia } from 'pinia'
 import { toValue } from 'vue'
 import { useQueryCache, type UseQueryEntry } from '@pinia/colada'
 import type { BuildView } from '#shared/builds/views'
@@ -24,7 +25,7 @@ export function refreshed(): Promise<void> {
 }
 
 async function refresh(answer?: unknown): Promise<void> {
-  const cache = useQueryCache()
+  const cache = useQueryCache(getActivePinia())
   const mine = (newest += 1)
   if (isBuildView(answer)) cache.setQueryData(['GET /api/builds/:id', { id: answer.id }], answer)
   const shown = cache.getEntries({ active: true }).filter((entry) => isAsked(entry) && !holds(entry, answer))

@@ -3,7 +3,7 @@ import type { PasteKind } from '#core/reading/pastes/kindOf'
 import type { AsksRead } from '#core/reading/asks/readAsks'
 import type { OfferRead } from '#core/reading/listings/offer'
 import type { SalesOf } from '#core/pricing/proposals/salesOf'
-import type { SalesContext, SalesRead } from '#core/reading/sales/readSales'
+import type { SalesContext, SalesRead } from '#core/reading/sales/saleRead'
 import type { ScoresRead } from '#core/reading/scores/readScores'
 import type { SpecRead } from '#core/reading/specs/readSpec'
 

@@ -1,6 +1,6 @@
 import type { Part } from '#core/parts/part'
 import type { BuildRow } from '#server/context/findBuild'
-import type { Market } from '#server/context/market'
+import type { Market } from '#server/context/marketState'
 import type { Performance } from '#server/context/performance'
 import type { TargetView } from '#shared/bench/views'
 import type { ChoiceView } from '#shared/machine/views'

@@ -2,7 +2,7 @@ import type { Part } from '#core/parts/part'
 import { huntFaultLoss } from '#core/supply/risk/huntFaultLoss'
 import { faultsOf } from './faults'
 import type { BuildRow } from './findBuild'
-import type { Market } from './market'
+import type { Market } from './marketState'
 import { newOffers } from './newOffers'
 
 /** The fault loss of a hunt up to a limit, in the build's currency: a new one as the cheapest shop sells it. */

@@ -5,7 +5,7 @@ import type { StreetPrice } from '#core/pricing/street/streetPrice'
 import type { SoldRecord } from '#core/reading/sales/soldRecord'
 import { stateTag } from '#shared/text/stateTag'
 import type { Database } from '../db/client'
-import type { Market } from './market'
+import type { Market } from './marketState'
 import { readingOf } from './readingKey'
 
 /**

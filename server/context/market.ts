@@ -7,7 +7,6 @@ import type { SoldRecord } from '#core/reading/sales/soldRecord'
 import { streetPrice, type Override, type StreetPrice } from '#core/pricing/street/streetPrice'
 import { isPlausible } from '#core/parts/openPart'
 import type { Part } from '#core/parts/part'
-import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import type { CalendarDate } from '#core/time/calendarDate'
 import type { HouseRules } from '#shared/brief/houseRules'
 import { versionOf, type Database, type Queryable } from '../db/client'
@@ -16,42 +15,12 @@ import { parts } from '../db/schema/parts'
 import { sources } from '../db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { stateTag } from '#shared/text/stateTag'
-import type { OfferView } from '#shared/prices/views'
 import { restoreReadings } from './keptReadings'
+import type { Market, ShopPriceRow } from './marketState'
 import { readingKey, readingOf } from './readingKey'
-import { readOpenOffers, type OpenOffers } from './openOffers'
+import { readOpenOffers } from './openOffers'
 import { performanceChanged } from './performance'
-import { inForce, readSettings, type AssumptionsInForce } from './settings'
-
-/**
- * Everything street prices are read from, kept in memory until something of it changes. Readings are cached by part,
- * date and currency, and outlive a change that does not touch them; a write calls `marketChanged`.
- */
-export interface Market extends AssumptionsInForce {
-  readonly index: RecordIndex
-  /** Highest id of a sold record in the index. */
-  readonly lastRecord: number
-  readonly library: readonly Part[]
-  /** Parts of which nobody knows which one they are, by id. */
-  readonly open: ReadonlyMap<string, Part>
-  readonly queries: ReadonlyMap<string, PartQuery>
-  readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
-  /** Every shop price of a part, by source, oldest first. */
-  readonly shopHistory: ReadonlyMap<string, ReadonlyMap<string, readonly ShopPriceRow[]>>
-  /** Read anew after each write, as the open offers are. */
-  sources: ReadonlyMap<string, typeof sources.$inferSelect>
-  readonly readings: Map<string, StreetPrice>
-  /** Reads a street price from the records, by the key of its reading. */
-  judge(key: string): StreetPrice
-  /** The library at what its parts cost, by house rules; see `pricedLibrary`. */
-  readonly priced: Map<string, readonly PricedPart[]>
-  /** What shops ask in the leads that are open; read anew after each write. */
-  openOffers: OpenOffers
-  /** What shops ask, by part, day and currency; see `newOffers`. */
-  readonly offers: Map<string, readonly OfferView[]>
-}
-
-type ShopPriceRow = typeof shopPrices.$inferSelect
+import { inForce, readSettings } from './settings'
 
 const markets = new WeakMap<Database, Promise<Market>>()
 /** The market as it was before something changed: its records and readings are taken over where they still hold. */

@@ -3,7 +3,7 @@ import { convertAmount, rateTable } from '#core/money/rates'
 import { landedCost } from '#core/supply/landed/landedCost'
 import { shopRhythm } from '#core/pricing/shops/shopRhythm'
 import type { OfferView } from '#shared/prices/views'
-import type { Market } from './market'
+import type { Market } from './marketState'
 import { asksFor } from './openOffers'
 import { termsOf } from './termsOf'
 

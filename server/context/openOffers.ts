@@ -4,17 +4,7 @@ import { daysBetween } from '#core/time/calendarDate'
 import type { Queryable } from '../db/client'
 import { leads, leadThings } from '../db/schema/leads'
 import { sources } from '../db/schema/sources'
-import type { Market } from './market'
-
-/** An open offer of a shop for one new thing, in the shop's own currency. */
-export interface OpenOffer extends ShopAsk {
-  readonly leadId: string
-  readonly currency: string
-  readonly date: string
-}
-
-/** What shops ask for each part in their open offers. */
-export type OpenOffers = ReadonlyMap<string, readonly OpenOffer[]>
+import type { Market, OpenOffer, OpenOffers } from './marketState'
 
 /** Open offers of shops of one new thing each, in the shop's own currency. */
 export async function readOpenOffers(db: Pick<Queryable, 'select'>): Promise<OpenOffers> {

@@ -9,7 +9,7 @@ import { builds } from '../db/schema/builds'
 import { leads } from '../db/schema/leads'
 import { choices } from '../db/schema/machine'
 import type { BuildRow } from './findBuild'
-import type { Market } from './market'
+import type { Market } from './marketState'
 import { valuedLeads, type ValuedLead } from './valuedLeads'
 
 export type ChoiceRow = typeof choices.$inferSelect

@@ -2,7 +2,8 @@ import type { BuildRow } from '#server/context/findBuild'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { faultsOf } from './faults'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
-import { readStreetPrice, type Market } from './market'
+import { readStreetPrice } from './market'
+import type { Market } from './marketState'
 import { newOffers } from './newOffers'
 
 type BuildToPrice = Pick<BuildRow, 'currency' | 'houseRules'>

@@ -19,7 +19,8 @@ import { findBuild, type BuildRow } from './findBuild'
 import { fitBriefOf } from './fitBrief'
 import { readHoldings, type Holdings } from './holdings'
 import { titlesOf } from './leadTitles'
-import { useMarket, type Market } from './market'
+import { useMarket } from './market'
+import type { Market } from './marketState'
 import {
   cartOf,
   openOrders,

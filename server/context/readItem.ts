@@ -6,7 +6,7 @@ import { atRiskOfClaims, expectedOfClaims } from '#core/supply/landed/rebates'
 import type { ItemView } from '#shared/ledger/views'
 import type { ChoiceView } from '#shared/machine/views'
 import type { Holdings, ItemRow } from './holdings'
-import type { Market } from './market'
+import type { Market } from './marketState'
 import { builtIn, thingKey } from './readChoice'
 import { worthOfParts } from './worthToday'
 

@@ -3,7 +3,7 @@ import { streetPrice, type StreetPrice } from '#core/pricing/street/streetPrice'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { netResale } from '#core/supply/lots/splitLot'
 import { partsAlone, type Selling } from '#shared/ledger/selling'
-import type { Market } from './market'
+import type { Market } from './marketState'
 
 /** Whole machines sold that are like one, and by which words they were found. */
 export interface SoldMachines {

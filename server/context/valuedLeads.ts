@@ -19,7 +19,8 @@ import { choices } from '../db/schema/machine'
 import { codes, leads, leadThings, rebates } from '../db/schema/leads'
 import { sources } from '../db/schema/sources'
 import { trips } from '../db/schema/ledger'
-import { streetAt, type Market } from './market'
+import { streetAt } from './market'
+import type { Market } from './marketState'
 import { termsOf } from './termsOf'
 
 export type BuildToValue = Pick<BuildRow, 'id' | 'currency' | 'houseRules'>

@@ -1,6 +1,7 @@
 import { netResale } from '#core/supply/lots/splitLot'
 import type { Part } from '#core/parts/part'
-import { streetAt, type Market } from './market'
+import { streetAt } from './market'
+import type { Market } from './marketState'
 
 /** How a single part is sold: the fee of an auction and a parcel. */
 export function sellingTerms(market: Market, currency: string): { feePercent: number; shipping: number } {

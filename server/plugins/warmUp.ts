@@ -1,6 +1,7 @@
 import { isNull } from 'drizzle-orm'
 import { keepReadings } from '../context/keptReadings'
-import { readStreetPrice, useMarket, type Market } from '../context/market'
+import { readStreetPrice, useMarket } from '../context/market'
+import type { Market } from '../context/marketState'
 import { builds } from '../db/schema/builds'
 import type { Database } from '../db/client'
 import { useDatabase } from '../db/useDatabase'

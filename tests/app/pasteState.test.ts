@@ -2,7 +2,7 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import type { OfferRead } from '#core/reading/listings/offer'
 import type { Part } from '#core/parts/part'
-import type { SaleRead, SalesProblem } from '#core/reading/sales/readSales'
+import type { SaleRead, SalesProblem } from '#core/reading/sales/saleRead'
 import { nextTick, ref } from 'vue'
 import { idOfThing, listedThings, ofLibrary, partsToMake } from '~/places/pastes/state/listedThings'
 import { openTarvinFile } from '~/places/pastes/state/openFile'

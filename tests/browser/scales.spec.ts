@@ -269,7 +269,7 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     await page.goto(`/b/${id}/machine?mode=chosen`)
     await page.getByRole('button', { name: 'open a reply' }).click()
     await page.getByLabel('filled-in sheet').fill(`> ${filled.replaceAll('\n', '\n> ')}`)
-    await page.getByRole('button', { name: 'Open' }).click()
+    await page.getByRole('button', { name: 'Open', exact: true }).click()
     const remark = page.locator('[data-advice]')
     await expect(remark).toContainText('one size down is enough')
     await expect(remark).toContainText('Ottilie')

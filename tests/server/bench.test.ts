@@ -144,7 +144,7 @@ describe('runs', () => {
     [{ preset: 'nope' }, 'unknown-preset'],
     [{ upscaling: 'nope' }, 'unknown-upscaling'],
     [{ cpuId: 'nope' }, 'unknown-part'],
-    [{ ranOn: '2027-01-01' }, 'bad-date'],
+    [{ ranOn: '2027-01-01' }, 'future-date'],
   ])('%o is refused by name', async (change, code) => {
     await expect(addRun(database.db, run(change), today)).rejects.toMatchObject({ code })
     expect((await bench()).runs).toEqual([])
@@ -274,7 +274,7 @@ describe('what the bench says', () => {
         workResultSchema.validateSync({ taskId: 'cut', cpuId: graphicsId, value: 1, ranOn: today }),
         today,
       ),
-    ).rejects.toMatchObject({ code: 'unknown-part' })
+    ).rejects.toMatchObject({ code: 'unknown-cpu' })
   })
 })
 

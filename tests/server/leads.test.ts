@@ -331,7 +331,7 @@ describe('what is left over, and the ledger', () => {
       problems: [{ line: 4 }, { line: 5 }, { line: 6 }, { line: 7 }],
     })
     await expect(importLedger(place.db, place.build, 'what is this', today)).rejects.toMatchObject({
-      code: 'no-column',
+      code: 'no-ledger-column',
       path: 'date',
     })
     expect(
@@ -403,7 +403,7 @@ describe('pictures', () => {
       code: 'not-readable',
     })
     await expect(addPhoto(place.db, id, new Uint8Array(5 * 1024 * 1024), false, today)).rejects.toMatchObject(
-      { code: 'too-large' },
+      { code: 'picture-too-large' },
     )
     expect((await inbox(id)).photos).toEqual([{ id: photo, arrival: false }])
     await setPhotoDeleted(place.db, photo, now)

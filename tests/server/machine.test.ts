@@ -165,7 +165,7 @@ describe('fixing', () => {
     expect(after.receipt.account.cashOut.amount).toBe(3000)
     await expect(
       swap(database.db, build, { way: 'hunt:nothing:typical', out: null }, today),
-    ).rejects.toMatchObject({ code: 'no-way' })
+    ).rejects.toMatchObject({ code: 'way-gone' })
   })
 })
 
@@ -264,5 +264,5 @@ test('a card that moves on is calculated in both machines', async () => {
       { partId: 'kaldric-sallowfen-6900', cpuId: 'kaldric-sallowfen-6900', months: 6 },
       today,
     ),
-  ).rejects.toMatchObject({ code: 'unknown-part', path: 'partId' })
+  ).rejects.toMatchObject({ code: 'unknown-card', path: 'partId' })
 })

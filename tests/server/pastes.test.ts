@@ -198,7 +198,7 @@ test('several listings at once, a shop’s prices over one of today, and both ta
   await note('210.00')
   await undoPaste(place.db, again.paste)
   expect(await newPrice()).toBe(21_000)
-  await expect(keep({ shopPrices })).rejects.toMatchObject({ code: 'no-source' })
+  await expect(keep({ shopPrices })).rejects.toMatchObject({ code: 'no-shop' })
   await expect(keep({ source: shop, shopPrices: [{ ...shopPrices[0], price: '0' }] })).rejects.toMatchObject({
     path: 'shopPrices[0].price',
   })

@@ -320,7 +320,7 @@ describe('rivals', () => {
     await setRivalDeleted(database.db, id, null)
     expect((await view()).weighing.others).toHaveLength(1)
     await expect(createRival(database.db, prebuilt({ name: 'Wrong', cpuId: 'nope' }))).rejects.toMatchObject({
-      code: 'unknown-part',
+      code: 'rival-of-unknown-part',
     })
     await expect(setRivalDeleted(database.db, 'nope', null)).rejects.toThrow('no rival')
   })
@@ -383,7 +383,7 @@ describe('match it and spend the same', () => {
     ).toBe('cancelled')
     await expect(
       openAsVariant(database.db, build, { name: 'x', options: [{ id: 'hunt:zzz:typical' }] }, today),
-    ).rejects.toMatchObject({ code: 'no-way', path: 'options[0].id' })
+    ).rejects.toMatchObject({ code: 'option-gone', path: 'options[0].id' })
   })
 })
 

@@ -239,9 +239,9 @@ describe('backups', () => {
     }
   })
   test.each([
-    ['no zip at all', async () => new TextEncoder().encode('notes'), 'no-backup'],
+    ['no zip at all', async () => new TextEncoder().encode('notes'), 'broken-zip'],
     ['a zip of something else', async () => zipSync({ 'a.txt': new Uint8Array(3) }), 'no-backup'],
-    ['one cut off', async () => (await makeBackup(database, '2026-10-31')).slice(0, 900), 'no-backup'],
+    ['one cut off', async () => (await makeBackup(database, '2026-10-31')).slice(0, 900), 'broken-zip'],
   ])('%s is refused', async (_, bytes, code) => {
     await expect(readBackup(await bytes())).rejects.toMatchObject({ code })
   })

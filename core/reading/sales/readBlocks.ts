@@ -5,7 +5,7 @@ import { plainText, wordsOf } from '../../text/plainText'
 import { groupBlocks, titleOf, type Block, type LineInPage } from './groupBlocks'
 import { lineContextOf, linesOf, mostLines } from './lines/linesOf'
 import type { LineContext, ReadLine } from './lines/readLine'
-import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './readSales'
+import type { SaleRead, SalesContext, SalesProblem, SalesProblemCode, SalesRead } from './saleRead'
 import { saysUnsold } from './unsold'
 import { stateOfTitle, worse } from './stateOf'
 

@@ -4,7 +4,7 @@ import { phrases } from '../../text/phrases'
 import { plainText, wordsOf } from '../../text/plainText'
 import { wordsApart } from '../../text/wordsApart'
 import { findAmounts, marksOf } from '../amounts/findAmounts'
-import type { SalesContext } from './readSales'
+import type { SalesContext } from './saleRead'
 
 const fields = [
   'title',

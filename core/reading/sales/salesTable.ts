@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { Currency } from '../../money/money'
 import { jsonRows, type TextRow } from './jsonRows'
-import type { SalesContext } from './readSales'
+import type { SalesContext } from './saleRead'
 import { byContent, checkedColumns } from './salesColumns'
 import { byHeader, columnsGiven, currencyOfHeader, type Field } from './salesHeaders'
 

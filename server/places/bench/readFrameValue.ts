@@ -13,7 +13,7 @@ import type { BuildView } from '#shared/builds/views'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
 import { readBuild, type UnweighedBuild } from '#server/context/readBuild'
-import type { Market } from '#server/context/market'
+import type { Market } from '#server/context/marketState'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 
 const mostBuilds = 12

@@ -8,7 +8,7 @@ import { newId } from '#server/db/ids'
 import { leads, leadThings } from '#server/db/schema/leads'
 import { items, ledgerEntries, orderLines, orders } from '#server/db/schema/ledger'
 import { parts } from '#server/db/schema/parts'
-import { markBought } from './purchaseFile'
+import { markBought } from './markBought'
 
 /**
  * Files of the first year marked a choice as paid and noted arrivals beside it. Each such choice becomes an order with

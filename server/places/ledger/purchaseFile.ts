@@ -5,10 +5,10 @@ import type { BuildFile } from '#shared/builds/buildFile'
 import type { Database, Queryable } from '#server/db/client'
 import { items, orderLines, orders } from '#server/db/schema/ledger'
 import { leads, offers } from '#server/db/schema/leads'
-import { sources } from '#server/db/schema/sources'
 import { newId } from '#server/db/ids'
 import { readHoldings, type Holdings } from '#server/context/holdings'
 import { insertLegacyPurchases } from './legacyPurchases'
+import { markBought } from './markBought'
 import { writeEntry } from './ledgerEntries'
 
 /** The money and goods of a build, as its file carries them: orders, things, entries, offers. */
@@ -149,18 +149,6 @@ export async function importPurchases(
   const legacy = await insertLegacyPurchases(tx, buildId, file, localLead)
   await importEntries(tx, buildId, file, (index) => legacy[index] ?? null, lineIds, today)
   await importOffers(tx, file, localLead)
-}
-
-/** A listing that was bought is open to nobody any more. */
-export async function markBought(tx: Queryable, leadId: string): Promise<void> {
-  const [row] = await tx
-    .select({ kind: sources.kind, stock: leads.stock })
-    .from(leads)
-    .innerJoin(sources, eq(sources.id, leads.sourceId))
-    .where(eq(leads.id, leadId))
-  const isOne =
-    (row?.stock ?? (row?.kind === 'classifieds' || row?.kind === 'auction' ? 'one' : 'many')) === 'one'
-  if (isOne) await tx.update(leads).set({ state: 'bought' }).where(eq(leads.id, leadId))
 }
 
 async function importEntries(

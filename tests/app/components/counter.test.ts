@@ -87,13 +87,19 @@ describe('orders and things', () => {
   test('what a step changed shows on the receipt and among the items in one moment', async () => {
     await choose(await lead('A card'))
     const ledger = await atTheCounter()
-    const [store, build] = [useLedger(), useBuild()]
     const shown: boolean[] = []
-    watch([() => build.view, () => store.view], () =>
-      shown.push(build.view!.name === 'anew', store.view?.state === 'sold'),
-    )
+    mount({
+      setup() {
+        const [store, build] = [useLedger(), useBuild()]
+        watch([() => build.view, () => store.view], () =>
+          shown.push(build.view!.name === 'anew', store.view?.state === 'sold'),
+        )
+        return () => null
+      },
+    })
+    await flushPromises()
     answers.set('/ledger', { ...ledger, state: 'sold' })
-    answers.set(place.build, { ...build.view!, name: 'anew' })
+    answers.set(place.build, { ...useBuild().view!, name: 'anew' })
     await refreshAll()
     expect(shown).toEqual([true, true])
   })

@@ -1,6 +1,6 @@
 import { config, flushPromises, type VueWrapper } from '@vue/test-utils'
 import { useQueryCache } from '@pinia/colada'
-import { createPinia, setActivePinia } from 'pinia'
+import { createPinia, getActivePinia, setActivePinia } from 'pinia'
 import { vi } from 'vitest'
 import { buildView } from '#server/places/builds/buildView'
 import { createLead } from '#server/places/leads/leads'
@@ -104,13 +104,13 @@ export class Counter {
 
 /** Lays a build on the counter, as its page would have it. */
 export function lay(view: BuildView): void {
-  useQueryCache().setQueryData(['GET /api/builds/:id', { id: view.id }], view)
+  useQueryCache(getActivePinia()).setQueryData(['GET /api/builds/:id', { id: view.id }], view)
   useBuild().open(view.id)
 }
 
 /** What every page has: today, the home currency, the builds. */
 export function laySession(view: SessionView): void {
-  useQueryCache().setQueryData(['GET /api/session', {}], view)
+  useQueryCache(getActivePinia()).setQueryData(['GET /api/session', {}], view)
   useSession()
 }
 

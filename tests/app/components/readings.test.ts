@@ -2,7 +2,7 @@
 import { mount } from '@vue/test-utils'
 import { beforeAll, describe, expect, test } from 'vitest'
 import type { Part } from '#core/parts/part'
-import type { SaleRead, SalesProblem } from '#core/reading/sales/readSales'
+import type { SaleRead, SalesProblem } from '#core/reading/sales/saleRead'
 import type { LibraryView } from '#shared/parts/views'
 import ListingText from '~/places/leads/components/ListingText.vue'
 import LeadReading from '~/places/leads/components/LeadReading.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SaleRead } from '#core/reading/sales/readSales'
+import type { SaleRead } from '#core/reading/sales/saleRead'
 
 /** The text as it was copied, each line marked with the row it went into. */
 const { text, rows, pointed } = defineProps<{ text: string; rows: readonly SaleRead[]; pointed: number }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { minorDigits } from '#core/money/currencies'
 import type { Role } from '#core/parts/part'
-import type { SaleRead } from '#core/reading/sales/readSales'
+import type { SaleRead } from '#core/reading/sales/saleRead'
 import { median } from '#core/statistics/median'
 import type { PasteInput } from '#shared/pastes/schemas'
 import type { LibraryView } from '#shared/parts/views'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SalesProblem } from '#core/reading/sales/readSales'
+import type { SalesProblem } from '#core/reading/sales/saleRead'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import type { ColumnWord } from '../state/useColumnWords'
 

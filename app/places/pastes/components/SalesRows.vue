@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SaleRead } from '#core/reading/sales/readSales'
+import type { SaleRead } from '#core/reading/sales/saleRead'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 
 /** Past sales as they were understood, one a row; every cell can be changed. */

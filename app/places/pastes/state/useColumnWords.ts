@@ -1,4 +1,4 @@
-import type { SaleRead, SalesProblem } from '#core/reading/sales/readSales'
+import type { SaleRead, SalesProblem } from '#core/reading/sales/saleRead'
 import { stateOfTitle, worse } from '#core/reading/sales/stateOf'
 import type { Meanings } from '#shared/sources/schemas'
 

@@ -1,5 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
-import type { SaleRead } from '#core/reading/sales/readSales'
+import type { SaleRead } from '#core/reading/sales/saleRead'
 import { call } from '~/data/call'
 
 /** Which rows of a preview are kept already under the source that is named; asked anew a moment after a change. */
