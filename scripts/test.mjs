@@ -36,6 +36,10 @@ async function checkBeside(lane) {
   }
 }
 
+const sources = ['app', 'core', 'server', 'shared']
+const clones = ['--mode', 'mild', '--silent', '--exitCode', '1']
+const paths = ['--no-spinner', '--ts-config', 'tsconfig.lint.json']
+
 check('preparing types', 'npx', ['nuxt', 'prepare'])
 step('format, share of tests, lint and types, side by side')
 await Promise.all([
@@ -45,7 +49,12 @@ await Promise.all([
     ['lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
     typesOf('server'),
   ]),
-  checkBeside(['app', 'shared', 'node'].map(typesOf)),
+  checkBeside([
+    ...['app', 'shared', 'node'].map(typesOf),
+    ['nothing unused', 'npx', ['knip', '--include', 'files,exports,types']],
+    ['nothing twice', 'npx', ['jscpd', ...sources, '--min-lines', '13', '--min-tokens', '70', ...clones]],
+    ['no import ring', 'npx', ['madge', '--circular', '--extensions', 'ts', ...paths, ...sources]],
+  ]),
 ])
 vitest('unit and route tests', [], 'unit.json')
 ensureBuilt()
