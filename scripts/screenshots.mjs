@@ -78,7 +78,7 @@ const views = [
     'plan',
     `/b/${couch}/plan`,
     async (page) => {
-      await page.getByText('Each with the others kept').waitFor()
+      await page.getByText('Cost of each wish').waitFor()
       await page.locator('canvas[aria-label="cost of each plan"]').waitFor()
       await page.waitForTimeout(2500)
     },

@@ -99,7 +99,10 @@ export interface AccountInput {
   readonly machineWorth?: number | null
 }
 
-/** The figures of a build, `model.md` 2. A figure with an unknown term is null, never a partial sum. */
+/**
+ * The figures of a build, docs/formulas.md (Lives and figures). A figure with an unknown term is null, never a
+ * partial sum.
+ */
 export interface Account {
   readonly cashOut: Money
   readonly cashIn: Money

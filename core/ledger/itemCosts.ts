@@ -11,9 +11,9 @@ export interface ItemWorth {
 }
 
 /**
- * The cost of each thing of a line: its share of what was paid, by relative worth, frozen at payment; `model.md` 2. A
- * thing to be discarded bears nothing unless all are worth nothing, then each bears the same. The shares add up to the
- * amount exactly and are never negative.
+ * The cost of each thing of a line: its share of what was paid, by relative worth, frozen at payment;
+ * docs/formulas.md (Lives and figures). A thing to be discarded bears nothing unless all are worth nothing, then each
+ * bears the same. The shares add up to the amount exactly and are never negative.
  *
  * @param paid what was paid for the line, minor units, zero or more
  * @example itemCosts(13000, [{ plan: 'keep', worth: 8000 }, { plan: 'resell', worth: 12000 }]) // [5200, 7800]

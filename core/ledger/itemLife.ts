@@ -35,8 +35,8 @@ interface Step {
 }
 
 /**
- * Everything that may happen to a thing, and from where; `model.md` 1. What is not in this table is refused. A thing
- * that is gone because it was sold, alone or with a machine, may come back from its buyer.
+ * Everything that may happen to a thing, and from where; docs/formulas.md (Lives and figures). What is not in this
+ * table is refused. A thing that is gone because it was sold, alone or with a machine, may come back from its buyer.
  */
 export const itemSteps = {
   arrive: { does: 'arrive', from: ['ordered'] },

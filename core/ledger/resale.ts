@@ -53,9 +53,10 @@ export interface Resale {
 }
 
 /**
- * Selling the machine as a whole against parting it out, `calculations.md` 12. Whole: Σ typical · factor, less the fee
- * and one parcel. Parting out: each part's net resale, with the chance that it sells. The price to ask is what the
- * usual haggle brings down to the gross wanted. Sold machines like it are the better evidence of what it fetches whole.
+ * Selling the machine as a whole against parting it out, docs/formulas.md (Lives and figures). Whole: Σ typical ·
+ * factor, less the fee and one parcel. Parting out: each part's net resale, with the chance that it sells. The price
+ * to ask is what the usual haggle brings down to the gross wanted. Sold machines like it are the better evidence of
+ * what it fetches whole.
  *
  * @example parts at 200.00 and 150.00, cost 250.00, factor 0.9: whole 315.00, profit 65.00; machines sold at 340.00: 90.00
  */

@@ -22,7 +22,7 @@ const unbound = 1_000_000
 /**
  * The problem as a mixed-integer program in the LP format: each role filled once, nothing taken of which nothing is
  * kept, parts that clash never together, watts as a sum, and each order in exactly one of its modes (with or without
- * its code, shipping paid or free), so that discount, shipping and tax are exact; `plan.md`.
+ * its code, shipping paid or free), so that discount, shipping and tax are exact; docs/formulas.md (The plan).
  *
  * @param only pairs of CPU and card that may be taken; null: any
  */

@@ -15,8 +15,8 @@ const prior = 2
 const z90 = 1.645
 
 /**
- * A chance by how often it came true: the mean of Beta(2 + came, 2 + missed), with 1.645 standard deviations to either
- * side, `calculations.md` 14. Null below five outcomes.
+ * A chance by how often it came true: the mean of Beta(2 + came, 2 + missed), with 1.645 standard deviations to
+ * either side, docs/formulas.md (What was foreseen). Null below five outcomes.
  *
  * @example 6 rebates of 7 were paid: (6 + 2) / (7 + 4) = 0.727
  */

@@ -31,9 +31,9 @@ interface WaysOf {
 }
 
 /**
- * Every way to get each part of the library for a build, `model.md` 3: what lies on the shelf, open leads, what shops
- * ask, hunts at the three marks. All that suggests a part reads this list. Leads that the build has chosen are left out,
- * and so are those whose currency has no rate.
+ * Every way to get each part of the library for a build, docs/formulas.md (Ways): what lies on the shelf, open leads,
+ * what shops ask, hunts at the three marks. All that suggests a part reads this list. Leads that the build has chosen
+ * are left out, and so are those whose currency has no rate.
  */
 export async function waysToGet(of: WaysOf): Promise<readonly Way[]> {
   const library = new Map(of.market.library.map((part) => [part.id, part]))

@@ -13,8 +13,9 @@ export const enteredBases = ['anyone', 'paid'] as const
 export type EnteredBasis = (typeof enteredBases)[number]
 
 /**
- * What a line enters the scales at, `calculations.md` 11: what anyone can pay less expected rebates, without fault loss; or
- * what is paid. Owned things enter at the street price either way; what has no street price at what it costs the builder.
+ * What a line enters the scales at, docs/formulas.md (Like for like): what anyone can pay less expected rebates,
+ * without fault loss; or what is paid. Owned things enter at the street price either way; what has no street price at
+ * what it costs the builder.
  *
  * @example an offer open to anyone at 158.19 with a rebate of 15.00 of chance 0.85: 158.19 − 12.75 = 145.44
  */

@@ -19,9 +19,9 @@ export interface KeptRange {
 const z90 = 1.645
 
 /**
- * Share of its value that each kind keeps a year: the weighted mean in ln of what the sold records of its role say (weight
- * 1/SE²) and the default (spread `comparison.keepsSpread`), with its 90 % range, `calculations.md` 11. Held between
- * `comparison.keepsLeast` and `keepsMost`.
+ * Share of its value that each kind keeps a year: the weighted mean in ln of what the sold records of its role say
+ * (weight 1/SE²) and the default (spread `comparison.keepsSpread`), with its 90 % range, docs/formulas.md (Value
+ * left). Held between `comparison.keepsLeast` and `keepsMost`.
  *
  * @example records say 0.70 ± 0.10, the default is 0.78 ± 0.10: √(0.70 · 0.78) = 0.739, 90 % range × e^(±0.116)
  */

@@ -24,9 +24,9 @@ export interface LikeForLike {
 }
 
 /**
- * Like-for-like cost of a machine, `calculations.md` 11: every step of the registry, the same for each machine. The
- * steps add up to the total exactly; one that is switched off counts nothing and comes back as it was; the builder's
- * own figure takes the place of what was calculated, also where nothing was.
+ * Like-for-like cost of a machine, docs/formulas.md (Like for like): every step of the registry, the same for each
+ * machine. The steps add up to the total exactly; one that is switched off counts nothing and comes back as it was;
+ * the builder's own figure takes the place of what was calculated, also where nothing was.
  */
 export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): LikeForLike {
   const own = terms.edits[machine.id] ?? {}

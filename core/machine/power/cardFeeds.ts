@@ -20,7 +20,10 @@ export interface CardFeeds {
 
 /** What a slot gives, W, unless its board states another figure. */
 export const slotWatts = 75
-/** What a card with plugs draws from its slot at most, W, and as a share of its board power (`calculations.md` 7). */
+/**
+ * What a card with plugs draws from its slot at most, W, and as a share of its board power (docs/formulas.md, Power
+ * and fit).
+ */
 export const slotShare = { mostW: 66, share: 0.35 } as const
 
 const socketFacts = {

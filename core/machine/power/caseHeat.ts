@@ -1,4 +1,4 @@
-/** Air that a fan moves through a case by its size, CFM (`calculations.md` 7). */
+/** Air that a fan moves through a case by its size, CFM (docs/formulas.md, Power and fit). */
 const flowBySize: Readonly<Record<number, number>> = { 80: 8, 92: 12, 120: 20, 140: 28 }
 /** A supply that draws its air from the case helps with so much. */
 const supplyFlow = 10

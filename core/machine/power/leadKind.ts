@@ -2,7 +2,10 @@
 export const leadKinds = ['sata', 'drive', '6-pin', '8-pin', '12+4-pin', 'cpu'] as const
 export type LeadKind = (typeof leadKinds)[number]
 
-/** What one lead of a kind may carry, W (`calculations.md` 7); the plug of 12 + 4 pins states its own rating. */
+/**
+ * What one lead of a kind may carry, W (docs/formulas.md, Power and fit); the plug of 12 + 4 pins states its own
+ * rating.
+ */
 export const leadWatts: Readonly<Record<LeadKind, number | null>> = {
   sata: 54,
   drive: 60,

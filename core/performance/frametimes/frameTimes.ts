@@ -32,8 +32,8 @@ export interface FrameTimeStatistics {
 export const pauseMs = 1000
 
 /**
- * Statistics of a frame-time log by `calculations.md` 9. Linear between order statistics at h = (n − 1)·q; windows
- * follow one another from zero, a frame counts where it ends (one that ends on the full second counts in that
+ * Statistics of a frame-time log by docs/formulas.md (Frame times). Linear between order statistics at h = (n − 1)·q;
+ * windows follow one another from zero, a frame counts where it ends (one that ends on the full second counts in that
  * second), the last partial window is dropped.
  *
  * O(n log n). Throws `bad-frame-time` with the index of the first frame that is not a number above zero, and

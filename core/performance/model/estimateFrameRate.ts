@@ -53,8 +53,9 @@ export const estimateMethod = {
 } as const
 
 /**
- * Estimate of `calculations.md` 10 from a workload, as it is fitted or by the library's defaults. Video memory short of
- * the preset's need multiplies g by 1 + 0.8 · (need/have − 1) and divides the low by 1 + 1.5 · (need/have − 1).
+ * Estimate of docs/formulas.md (Frame estimate) from a workload, as it is fitted or by the library's defaults. Video
+ * memory short of the preset's need multiplies g by 1 + 0.8 · (need/have − 1) and divides the low by 1 + 1.5 ·
+ * (need/have − 1).
  *
  * Range = estimate · exp(±1.645 · √(s² + JᵀCJ)), J = (share, 1 − share, share · ln megapixels) for (ln a, ln b, α);
  * without a fit C is the prior's. Evidence moves what limits, never the average, so that an estimate never rises when

@@ -40,7 +40,7 @@ export interface Unsure {
   readonly high: Partial<FrameMachine>
 }
 
-/** The frame model of `calculations.md` 10, bare: what estimate and fit have in common. Times in ms. */
+/** The frame model of docs/formulas.md (Frame estimate), bare: what estimate and fit have in common. Times in ms. */
 export interface FrameTime {
   readonly graphicsMs: number
   readonly cpuMs: number

@@ -27,8 +27,8 @@ export interface SolvedIndex {
 }
 
 /**
- * The index of a part by one frame rate: the one at which the model gives just this average. `calculations.md` 10,
- * inverted by halving.
+ * The index of a part by one frame rate: the one at which the model gives just this average. docs/formulas.md (Frame
+ * estimate), inverted by halving.
  *
  * @returns null where no index gives the rate: the other part, or the engine's own limit, is too slow
  * @throws RangeError where the other part has no index

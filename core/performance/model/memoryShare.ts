@@ -18,7 +18,8 @@ export const bandwidthOf = (speedMts: number, channels: number): number =>
 
 /**
  * What the machine's memory makes of graphics of the CPU, against what their index was rated at: two channels at the
- * fastest memory that the CPU's maker names. (bandwidth / rated, held in 0.25 … 1.5)^0.5, `calculations.md` 10.
+ * fastest memory that the CPU's maker names. (bandwidth / rated, held in 0.25 … 1.5)^0.5, docs/formulas.md (Frame
+ * estimate).
  *
  * @returns null where the CPU's fastest memory is not known
  * @example rated 3200 MT/s; one stick of 3200: (25.6 / 51.2)^0.5 = 0.707

@@ -1,6 +1,8 @@
 import type { Part } from '../../parts/part'
 
-/** Share of its frames that a card keeps on few lanes, by the version of the slot (`calculations.md` 10). */
+/**
+ * Share of its frames that a card keeps on few lanes, by the version of the slot (docs/formulas.md, Frame estimate).
+ */
 const shares: Readonly<Record<number, Readonly<Record<number, number>>>> = {
   8: { 2: 0.88, 3: 0.95, 4: 0.98 },
   4: { 2: 0.7, 3: 0.82, 4: 0.92 },

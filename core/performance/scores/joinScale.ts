@@ -29,7 +29,7 @@ export interface JoinedScale {
   }[]
 }
 
-/** Figures of `intake.md`, Indexes. */
+/** From when the scale of a table is doubted; docs/formulas.md (Reading). */
 export const scaleRules = {
   off: 0.25,
   slopeFrom: 6,

@@ -46,10 +46,10 @@ export const shopRhythmDefaults = {
 } as const
 
 /**
- * Shop price history of `calculations.md` 2.12. Each price holds until the next one is written down. The usual price
- * is the mode of the daily price over all days known (one price held on more days than any other), else the median.
- * A sale day is one priced at least `saleDepth` below the usual price of the `usualDays` up to it. When a sale is
- * overdue, a whole gap more is expected: the cautious reading.
+ * Shop price history of docs/formulas.md (Street price). Each price holds until the next one is written down. The
+ * usual price is the mode of the daily price over all days known (one price held on more days than any other), else
+ * the median. A sale day is one priced at least `saleDepth` below the usual price of the `usualDays` up to it. When a
+ * sale is overdue, a whole gap more is expected: the cautious reading.
  *
  * @param points in any order; of two on a day the later in the list stands
  * @returns null where no point is on or before `today`

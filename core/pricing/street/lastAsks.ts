@@ -21,7 +21,7 @@ export interface LastAsks {
   readonly medianDaysUp: number | null
 }
 
-/** Last asks of local listings, `calculations.md` 2: shown apart from sales, never among the comps. */
+/** Last asks of local listings, docs/formulas.md (Street price): shown apart from sales, never among the comps. */
 export function lastAsks(listings: readonly LocalListing[]): LastAsks {
   const vanished = listings
     .filter((each) => each.vanishedOn !== null)

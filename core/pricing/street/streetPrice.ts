@@ -65,9 +65,9 @@ const z90 = 1.645
 const fewestPerManner = 3
 
 /**
- * The street price of `calculations.md` 2: unit prices → sieve → far from the rest → weights → marks, interval,
- * grade, trend, gap between manners. The result does not depend on the order of the records (except the order in
- * which kept and dropped are listed, which follows the input). O(n log n); a few microseconds a record.
+ * The street price of docs/formulas.md (Street price): unit prices → sieve → far from the rest → weights → marks,
+ * interval, grade, trend, gap between manners. The result does not depend on the order of the records (except the
+ * order in which kept and dropped are listed, which follows the input). O(n log n); a few microseconds a record.
  *
  * `marks` and `interval` are null where no record is kept. Throws `no-rate` where a record that counts cannot be
  * converted, `not-a-date`, `unknown-currency`, `bad-query` for a window or half-life that is not positive.

@@ -6,7 +6,8 @@ import { tableIn } from './salesTable'
 
 /**
  * Reads past sales as they are copied from a page of results, or from a table, in five languages and without knowing
- * the page; `intake.md`. Nothing is guessed: a field with two readings is null and stands among the problems.
+ * the page; docs/formulas.md (Reading). Nothing is guessed: a field with two readings is null and stands among the
+ * problems.
  *
  * @example readSales('Quill 70 8GB\n$131.00\nSold Oct 28', { today: '2026-10-31', currency: 'CAD' }) // one record of 131.00 on 2026-10-28
  */

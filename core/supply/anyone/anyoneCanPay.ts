@@ -31,10 +31,10 @@ export interface Anyone {
 }
 
 /**
- * What anyone can pay for each thing of a machine, `model.md` 2: the lower of its street price and its new price, where
- * the new price is its share of one order a shop: each thing stands with the shop where it is cheapest landed alone,
- * and those that are cheaper new than used are ordered there together. Only codes that everybody may use. No rebates, no trips, no hours. Null where
- * neither is known.
+ * What anyone can pay for each thing of a machine, docs/formulas.md (Lives and figures): the lower of its street
+ * price and its new price, where the new price is its share of one order a shop: each thing stands with the shop
+ * where it is cheapest landed alone, and those that are cheaper new than used are ordered there together. Only codes
+ * that everybody may use. No rebates, no trips, no hours. Null where neither is known.
  *
  * @example street 100.00, in a shop 90.00 + 5.00 shipping: 95.00; two such things in one order: 92.50 each
  */

@@ -29,9 +29,9 @@ export interface HaggleSheet {
 }
 
 /**
- * The haggle sheet of `calculations.md` 6. Opening = 2 · aim − ask, so that meeting half-way lands on the aim, at least
- * 60 % of the ask, rounded down to a customary step last of all. Where the ask is at or below the aim: the next
- * customary step below the ask, to be offered or not.
+ * The haggle sheet of docs/formulas.md (Haggle sheet). Opening = 2 · aim − ask, so that meeting half-way lands on the
+ * aim, at least 60 % of the ask, rounded down to a customary step last of all. Where the ask is at or below the aim:
+ * the next customary step below the ask, to be offered or not.
  *
  * @example ask 150.00, walk-away 140.00, street 130.00: aim 130.00, opening 110.00
  */

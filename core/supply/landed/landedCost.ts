@@ -95,9 +95,9 @@ export interface LandedCost {
 export const mostStackableCodes = 16
 
 /**
- * The landed cost of an order by `calculations.md` 3, with the best legal set of codes found by trying all of them:
- * lowest pay now, then fewest codes, then smallest list of ids. Fewer codes can be cheaper, since items after codes
- * decide on free shipping.
+ * The landed cost of an order by docs/formulas.md (Landed cost), with the best legal set of codes found by trying all
+ * of them: lowest pay now, then fewest codes, then smallest list of ids. Fewer codes can be cheaper, since items
+ * after codes decide on free shipping.
  *
  * Rounding: each step of the waterfall is rounded once (half away from zero); `expected` is rounded once from exact
  * figures. Fault loss of a line = P · ((1 − recovered) · (line after codes + its tax) + hassle · quantity).

@@ -45,10 +45,10 @@ export interface NewOrUsed {
 }
 
 /**
- * New or used, `calculations.md` 5. Used path = street + P(fault) · ((1 − recovered) · street + hassle). New path =
- * price − P(fault within warranty) · replacement price, the replacement being the same price; a new thing's fault
- * falls within its warranty. Recommends the lower, level going to new; a house rule overrides and its cost shows as a
- * negative margin.
+ * New or used, docs/formulas.md (Lots, and new or used). Used path = street + P(fault) · ((1 − recovered) · street +
+ * hassle). New path = price − P(fault within warranty) · replacement price, the replacement being the same price; a
+ * new thing's fault falls within its warranty. Recommends the lower, level going to new; a house rule overrides and
+ * its cost shows as a negative margin.
  *
  * @example street 100.00, new 130.00, a card of 8 % fault risk, hassle 8.00, no protection: used 108.64, new 127.92, buy used, margin 19.28
  */

@@ -6,7 +6,10 @@ export const wayKinds = ['item', 'lead', 'lot', 'shop', 'hunt'] as const
 /** A thing of mine · a single lead · a lot, bundle or donor that holds it · a shop's price or open offer · a hunt at a mark. */
 export type WayKind = (typeof wayKinds)[number]
 
-/** One way to get a part; amounts in minor units of the build's currency, null where not known. `model.md` 3. */
+/**
+ * One way to get a part; amounts in minor units of the build's currency, null where not known. docs/formulas.md
+ * (Ways).
+ */
 export interface Way {
   /** Names the way among all ways: its kind and what it is of. */
   readonly id: string

@@ -37,9 +37,9 @@ export interface WorthBuying {
 }
 
 /**
- * The staircase of a role, `calculations.md` 8: by price; whoever costs no less and brings no more than another is
- * beaten and left out (level on both: the first by id stands). Worth is the ratio in the brief's targets where every
- * candidate has one, else the index. A step is *surplus* where a cheaper one already meets every target.
+ * The staircase of a role, docs/formulas.md (Steps up): by price; whoever costs no less and brings no more than
+ * another is beaten and left out (level on both: the first by id stands). Worth is the ratio in the brief's targets
+ * where every candidate has one, else the index. A step is *surplus* where a cheaper one already meets every target.
  *
  * @throws nothing; candidates of no price are to be left out by the caller
  */

@@ -12,7 +12,10 @@ import { leads, rebates } from '#server/db/schema/leads'
 import { items, sales } from '#server/db/schema/ledger'
 import type { LearningView } from '#shared/settings/views'
 
-/** What was assumed beside what came, `calculations.md` 14: each with its number of outcomes, those with none left out. */
+/**
+ * What was assumed beside what came, docs/formulas.md (What was foreseen): each with its number of outcomes, those
+ * with none left out.
+ */
 export async function learningView(db: Database): Promise<LearningView[]> {
   const market = await useMarket(db)
   const { assumptions } = market
