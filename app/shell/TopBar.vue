@@ -25,15 +25,17 @@ const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
 </script>
 
 <template>
-  <header class="flex h-11 shrink-0 items-center gap-4 border-b border-ink px-4">
+  <header class="flex h-11 shrink-0 items-center gap-4 border-b border-ink px-4 max-sm:gap-2 max-sm:px-3">
     <NuxtLink
       to="/"
       class="flex w-[118px] shrink-0 items-center gap-2 text-[17px] font-semibold max-sm:w-auto"
-      ><img src="/mark.svg" alt="" class="size-[18px]" />tarvin</NuxtLink
+      ><img src="/mark.svg" alt="" class="size-[18px]" /><span class="max-sm:sr-only">tarvin</span></NuxtLink
     >
     <Menu as="div" class="relative min-w-0">
       <MenuButton class="flex max-w-full items-baseline gap-2">
-        <span class="text-[15px] font-semibold whitespace-nowrap">{{ current?.name ?? 'All builds' }}</span>
+        <span class="truncate text-[15px] font-semibold lg:shrink-0">{{
+          current?.name ?? 'All builds'
+        }}</span>
         <span
           v-if="current && build.view?.id === current.id"
           class="min-w-0 truncate text-xs text-soft max-lg:hidden"

@@ -37,6 +37,8 @@ async function fromClipboard() {
 </script>
 
 <template>
-  <button type="button" class="button !py-0.5 whitespace-nowrap" @click="fromClipboard">Paste or drop</button>
+  <button type="button" class="button !py-0.5 whitespace-nowrap" @click="fromClipboard">
+    Paste<span class="max-sm:hidden"> or drop</span>
+  </button>
   <input ref="file" type="file" hidden @change="takeFile(($event.target as HTMLInputElement).files?.[0])" />
 </template>
