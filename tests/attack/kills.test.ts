@@ -117,7 +117,7 @@ test('a second one on the same file does not start; neither does one on what is 
   await client.execute("INSERT INTO migrations (name) VALUES ('9999_future')")
   client.close()
   await expect(startServer({ folder })).rejects.toThrow(
-    /^This database was written by a newer Tarvin \(it knows 9999_future\)/,
+    /^This database was written by a newer version of Tarvin \(migration 9999_future\)/,
   )
 
   const other = temporaryFolder()

@@ -55,7 +55,7 @@ describe('twenty at once', () => {
     )
     expect(statuses(answers)).toEqual({ 200: 1, 400: 19 })
     expect(answers.find(({ status }) => status === 400)!.json<{ error: { code: string } }>().error.code).toBe(
-      'already-there',
+      'lead-already-there',
     )
   })
   test('a rebate is paid out once', async () => {
