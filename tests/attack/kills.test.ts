@@ -124,5 +124,5 @@ test('a second one on the same file does not start; neither does one on what is 
   mkdirSync(join(other, 'data'), { recursive: true })
   writeFileSync(join(other, 'data', 'tarvin.db'), 'no database at all, only notes about cables. '.repeat(100))
   const refused = await startServer({ folder: other }).catch((error: Error) => error.message)
-  expect(refused).toBe('The file named in TARVIN_DATABASE_URL is no database; nothing was changed in it.')
+  expect(refused).toBe('The file in TARVIN_DATABASE_URL is not a database; it was not changed.')
 })
