@@ -60,9 +60,18 @@ export function useDraftForm<T extends GenericObject>({
   let base = stateTag(mergedDraft(initial, {}))
   const isChanged = () => stateTag(values) !== base
 
-  onMounted(async () => {
+  /** Until what the server holds stands in the form; nothing is sent before. */
+  let loaded: Promise<void> = Promise.resolve()
+  onMounted(() => {
     if (!load || keeping) return
-    const saved = await load()
+    loaded = takeLoaded(load)
+    loaded.catch(say)
+  })
+  function say(error: unknown) {
+    failure.value = error instanceof RequestError ? error.message : String(error)
+  }
+  async function takeLoaded(ask: () => Promise<T>) {
+    const saved = await ask()
     was = stateTag(saved)
     // what was typed while it was on its way stays
     const typed = changedSince(mergedDraft(initial, {}), values)
@@ -72,7 +81,7 @@ export function useDraftForm<T extends GenericObject>({
     // what the server sent is no draft; only what is typed after it is kept
     await nextTick()
     keeping = true
-  })
+  }
   function keep() {
     if (!keeping || key === null) return
     if (isChanged()) localStorage.setItem(key, JSON.stringify({ draft: values, was }))
@@ -93,6 +102,12 @@ export function useDraftForm<T extends GenericObject>({
   /** Checks and sends; true where it is in. */
   async function submit(): Promise<boolean> {
     failure.value = ''
+    try {
+      await loaded
+    } catch (error) {
+      say(error)
+      return false
+    }
     let isIn = false
     const send = form.handleSubmit(async (checked) => {
       busy.value = true
@@ -106,7 +121,7 @@ export function useDraftForm<T extends GenericObject>({
         isIn = !isChanged()
         keep()
       } catch (error) {
-        failure.value = error instanceof RequestError ? error.message : String(error)
+        say(error)
         if (error instanceof RequestError && error.status === 409 && error.saved)
           conflict.value = { saved: error.saved as T }
       } finally {
