@@ -31,7 +31,7 @@ export function assumptionsTable(): string {
     ...groups,
     '## Money',
     '',
-    'A default is a size, stated anew in each currency by `core/assumptions/moneySize.ts` (8 is 8.00 in CAD, 80.00 in SEK, 800 in JPY).',
+    'A default is a size, stated again in each currency by `core/assumptions/moneySize.ts` (8 is 8.00 in CAD, 80.00 in SEK, 800 in JPY).',
     '',
     '| key | figure | default | a change | source |',
     '| --- | --- | --- | --- | --- |',

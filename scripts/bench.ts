@@ -208,7 +208,7 @@ async function serverFigures(): Promise<void> {
     await timed('all prices of the library', `/api/builds/${build.id}/prices`)
     await timed('steps up for every role', `/api/builds/${build.id}/machine/steps`)
     await timed('machine: ways to fix, power, room, plan', `/api/builds/${build.id}/machine`)
-    await timed('one choice more: the build calculated anew', `/api/builds/${build.id}`)
+    await timed('one choice more: the build calculated again', `/api/builds/${build.id}`)
     await timed('bench: needs, runs, frames for money', `/api/builds/${build.id}/bench`)
     for (const goal of ['match', 'spend'] as const) await searched(build.id, goal)
   }
@@ -264,7 +264,7 @@ async function searched(buildId: string, goal: 'match' | 'spend'): Promise<void>
   )
 }
 
-/** A house rule is changed and put back; each time all leads are valued anew. */
+/** A house rule is changed and put back; each time all leads are valued again. */
 async function rulesChanged(buildId: string): Promise<void> {
   const brief = (await (await fetch(`${address}/api/builds/${buildId}/brief`)).json()) as {
     houseRules: { faults?: object }
@@ -277,6 +277,6 @@ async function rulesChanged(buildId: string): Promise<void> {
     })
     const start = performance.now()
     await (await fetch(`${address}/api/builds/${buildId}/leads`)).text()
-    say('150 leads valued anew after a changed house rule', `${(performance.now() - start).toFixed(0)} ms`)
+    say('150 leads valued again after a changed house rule', `${(performance.now() - start).toFixed(0)} ms`)
   }
 }

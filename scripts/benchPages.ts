@@ -8,7 +8,7 @@ import { scaledFiles } from '../demo/scaled'
 
 /**
  * How long the pages take, cold and warm, with the demo as it is and ten times as large: the built application is
- * started on a database of its own, and started anew for the cold figures. Ratios to a plain sort of a million numbers
+ * started on a database of its own, and started again for the cold figures. Ratios to a plain sort of a million numbers
  * make figures of different machines comparable.
  */
 export async function benchPages(

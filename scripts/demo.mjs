@@ -34,4 +34,4 @@ if (!isOwn || !existsSync(loaded)) {
   if (isOwn) writeFileSync(loaded, new Date().toISOString())
 }
 step(`the made-up markets it asks are at ${markets}: "Next day" there moves its date on`)
-step(`Tarvin's demo is at ${where.url} (stop with Ctrl+C; delete .data/demo.loaded to load it anew)`)
+step(`Tarvin's demo is at ${where.url} (stop with Ctrl+C; delete .data/demo.loaded to load it again)`)

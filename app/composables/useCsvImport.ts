@@ -6,7 +6,7 @@ type ImportName = Extract<CallName, `POST ${string}/import`>
 
 const mostTold = 5
 
-/** A CSV chosen from the disk and sent to an import route; what came of it in a line, rejected lines by number and reason. */
+/** A CSV chosen from the disk and sent to an import route; the result in a line, rejected lines by number and reason. */
 export function useCsvImport<const Name extends ImportName>(
   name: Name,
   params: () => ParamsOf<Name>,

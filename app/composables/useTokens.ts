@@ -1,4 +1,4 @@
-/** Colours of the look by token, read anew when the theme changes: what a canvas needs, since it knows no variables. */
+/** Colours of the look by token, read again when the theme changes: what a canvas needs, since it knows no variables. */
 export function useTokens() {
   const { theme } = useTheme()
   return (name: `--${string}`): string => (

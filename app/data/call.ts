@@ -50,7 +50,7 @@ export async function sendFile<const Name extends CallName>(
   return told(await send(name, params, new Blob([file], { type: 'text/csv' }), {}, signal), onProgress)
 }
 
-/** Asks for something long: progress now and then, at last what came of it. */
+/** Asks for something long: progress now and then, at last the result. */
 export async function streamOf<Answer>(
   name: CallName,
   params: object,

@@ -89,7 +89,7 @@ export function trendWorking(view: PriceView): Working {
   }
 }
 
-/** Typical of one manner of sale. */
+/** Typical of one sale type. */
 export function mannerWorking(view: PriceView, manner: PriceView['byManner'][number]['manner']): Working {
   const comps = view.records
     .filter((record) => record.unitPrice !== null && record.manner === manner)

@@ -22,7 +22,7 @@ const formulas: Readonly<Record<TotalName, string>> = {
     'for each part, the lower of its street price at your patience and its share of one order at the cheapest shop',
 }
 
-/** What anyone can pay, said as what it is: a part of it where the price of some things is not known. */
+/** The market price, said as what it is: a part of it where the price of some things is not known. */
 export function anyoneText({ totals, currency }: Pick<Receipt, 'totals' | 'currency'>): string {
   if (totals.unknownStreet === 0) return amount(totals.anyoneCanPay, currency)
   return totals.anyoneCanPay === 0
@@ -55,7 +55,7 @@ function kindOf(line: ReceiptLine, name: TotalName): FigureKind {
   return line.kind === 'street' ? 'own' : line.kind === 'owned' ? 'own' : 'lead'
 }
 
-/** Left = budget − pay now. */
+/** Left = budget − total. */
 export function leftWorking(receipt: Receipt): Working {
   return {
     title: 'Left of the budget',

@@ -5,7 +5,7 @@ import { convertAmount, type RateTable } from '../money/rates'
 import type { CalendarDate } from '../time/calendarDate'
 import { moneySize } from './moneySize'
 
-/** An assumption in money. Its default is a size, not an amount: it is stated anew in each currency by `moneySize`. */
+/** An assumption in money. Its default is a size, not an amount: it is stated again in each currency by `moneySize`. */
 export interface MoneyAssumption {
   readonly name: string
   readonly per: string

@@ -58,7 +58,7 @@ export interface WeighedMachine {
   readonly id: string
   readonly name: string
   readonly kind: 'build' | 'prebuilt' | 'console' | 'configured' | 'own' | 'offered'
-  /** Price before tax as asked for; for a build what anyone can pay (or what was paid), tax included. */
+  /** Price before tax as asked for; for a build the market price (or what was paid), tax included. */
   readonly price: number
   /** Percent of tax that comes on top of the price. */
   readonly taxPercent: number

@@ -160,7 +160,7 @@ export function account(input: AccountInput): Account {
   }
 }
 
-/** Budget − pay now + cash in, over the scope that the budget covers. */
+/** Budget − total + cash in, over the scope that the budget covers. */
 function leftOf(
   { budget, budgetScope, entries }: AccountInput,
   planned: readonly AccountPlan[],

@@ -17,7 +17,7 @@ export interface ReceiptLine {
   readonly payNow: number | null
   readonly afterRebates: number | null
   readonly expected: number | null
-  /** What anyone can pay for it; null where that is not known. */
+  /** The market price for it; null where that is not known. */
   readonly anyoneCanPay: number | null
   /** Whether it is a thing that anyone would have to pay for: not a fee, a trip, or what is gone. */
   readonly isThing: boolean
@@ -52,14 +52,14 @@ export interface Receipt {
   readonly budget: number
   readonly budgetScope: BudgetScope
   readonly stretch: number
-  /** Budget − pay now + cash in, over what the budget covers; negative when over, null where not known. */
+  /** Budget − total + cash in, over what the budget covers; negative when over, null where not known. */
   readonly left: number | null
   readonly state: 'within' | 'stretch' | 'over' | 'not-known'
 }
 
 /**
- * The running account of a build, line by line. Three totals, never one: pay now, after rebates, expected; they are the
- * account's, and the lines' pay now adds up to them.
+ * The running account of a build, line by line. Three figures, never one: total, after rebates, expected; they are the
+ * account's, and the lines' total adds up to them.
  *
  * @throws CoreError `bad-budget` for a stretch below the budget
  */

@@ -66,7 +66,7 @@ export interface BuildTarget {
 export interface PlanWishes {
   /** Frame rates, one for each target; null: that target is let go. */
   readonly floors: readonly (number | null)[]
-  /** Pay now at most, minor units. */
+  /** Total at most, minor units. */
   readonly budget: number | null
   /** All hunts in within so many days with a chance of four in five. */
   readonly days: number | null

@@ -28,7 +28,7 @@ export interface PlanMoney {
  * What ways cost together: those of one shop as one order, each bearing its share as on the receipt, the others by
  * themselves. What a way's expected cost has beyond its order (what comes along sold on) stays its own.
  *
- * @example 60.00 and 40.00 of a shop that ships an order for 10.00: 66.00 and 44.00, 110.00 to pay now, 10.00 saved
+ * @example 60.00 and 40.00 of a shop that ships an order for 10.00: 66.00 and 44.00, 110.00 in total, 10.00 saved
  */
 export function planMoney(ways: readonly BuildWay[], shops: readonly BuildOrder[]): PlanMoney {
   const shares = new Map<string, Pick<BuildWay, 'payNow' | 'expected'>>()

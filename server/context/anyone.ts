@@ -35,7 +35,7 @@ export interface PartToGet {
   readonly isNew: boolean
 }
 
-/** What anyone can pay for each of these parts, by the id asked with. */
+/** The market price for each of these parts, by the id asked with. */
 export function anyonePrices(
   market: Market,
   { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>,

@@ -9,7 +9,7 @@ export type ItemRow = typeof items.$inferSelect
 export type OrderRow = typeof orders.$inferSelect
 export type OrderLineRow = typeof orderLines.$inferSelect
 
-/** What a build holds and has paid: facts, never computed anew. Amounts in minor units of the build's currency. */
+/** What a build holds and has paid: facts, never computed again. Amounts in minor units of the build's currency. */
 export interface Holdings {
   /** The currency of the build that holds them. */
   readonly currency: string

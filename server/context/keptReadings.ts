@@ -9,7 +9,7 @@ import type { Market } from './marketState'
 import { readingOf } from './readingKey'
 
 /**
- * Street prices kept in a file beside the database, so that a start need not judge every title anew. It is no data: it
+ * Street prices kept in a file beside the database, so that a start need not judge every title again. It is no data: it
  * may be deleted at any time, and one that cannot be read, or was written by another build of Tarvin, is as none.
  */
 
@@ -79,7 +79,7 @@ function basisOf({ queries, overrides, rates }: Market, partId: string): string 
   return stateTag([queries.get(partId), overrides.get(partId) ?? {}, rates])
 }
 
-/** A reading but for what was dropped, which is not even asked for: of a restored one that would judge every title anew. */
+/** A reading but for what was dropped, which is not even asked for: of a restored one that would judge every title again. */
 function withoutDropped(reading: StreetPrice): Omit<StreetPrice, 'dropped'> {
   const names = Object.keys(reading).filter((name) => name !== 'dropped') as (keyof StreetPrice)[]
   return Object.fromEntries(names.map((name) => [name, reading[name]])) as unknown as Omit<
@@ -88,7 +88,7 @@ function withoutDropped(reading: StreetPrice): Omit<StreetPrice, 'dropped'> {
   >
 }
 
-/** What was dropped, and why, is read anew where somebody asks: few do, and it is long. */
+/** What was dropped, and why, is read again where somebody asks: few do, and it is long. */
 function withDropped(reading: Omit<StreetPrice, 'dropped'>, read: () => StreetPrice['dropped']): StreetPrice {
   let dropped: StreetPrice['dropped'] | undefined
   return {

@@ -65,7 +65,7 @@ export function lendMarket(db: Database, to: object): void {
 /** Version of the database that the shops and open offers of a market were read at. */
 const offersAsOf = new WeakMap<Market, number>()
 
-/** Leads and codes change more often than anything else of the market: what shops offer is read anew by itself after any write. */
+/** Leads and codes change more often than anything else of the market: what shops offer is read again by itself after any write. */
 async function refreshShops(db: Database, market: Market): Promise<void> {
   const version = versionOf(db)
   if (version !== null && offersAsOf.get(market) === version) return

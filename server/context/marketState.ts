@@ -24,14 +24,14 @@ export interface Market extends AssumptionsInForce {
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>
   /** Every shop price of a part, by source, oldest first. */
   readonly shopHistory: ReadonlyMap<string, ReadonlyMap<string, readonly ShopPriceRow[]>>
-  /** Read anew after each write, as the open offers are. */
+  /** Read again after each write, as the open offers are. */
   sources: ReadonlyMap<string, typeof sources.$inferSelect>
   readonly readings: Map<string, StreetPrice>
   /** Reads a street price from the records, by the key of its reading. */
   judge(key: string): StreetPrice
   /** The library at what its parts cost, by house rules; see `pricedLibrary`. */
   readonly priced: Map<string, readonly PricedPart[]>
-  /** What shops ask in the leads that are open; read anew after each write. */
+  /** What shops ask in the leads that are open; read again after each write. */
   openOffers: OpenOffers
   /** What shops ask, by part, day and currency; see `newOffers`. */
   readonly offers: Map<string, readonly OfferView[]>

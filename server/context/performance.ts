@@ -23,7 +23,7 @@ export interface Performance {
 
 const known = new WeakMap<object, Promise<Performance>>()
 
-/** To be called after a write to runs, workloads or parts: the next reading fits anew. */
+/** To be called after a write to runs, workloads or parts: the next reading fits again. */
 export function performanceChanged(db: object): void {
   known.delete(db)
 }

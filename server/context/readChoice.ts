@@ -39,7 +39,7 @@ export interface ChoiceContext {
   readonly today: string
   /** What a chosen lead bears of its order, by choice. */
   readonly shares: ReadonlyMap<string, OrderShare>
-  /** What anyone can pay for each thing, by choice and place in it; see `thingKey`. */
+  /** The market price for each thing, by choice and place in it; see `thingKey`. */
   readonly anyone: ReadonlyMap<string, number | null>
 }
 

@@ -29,7 +29,7 @@ const databaseName = 'tarvin.db'
 const photoName = /^photos\/([A-Za-z0-9-]{1,120})\.jpg$/
 /** Rows of `settings` that are secrets; see `writeSecret`. */
 const areSecrets = "key LIKE 'secret.%'"
-/** Of them what seals the cookies of who is signed in: after a restore everybody signs in anew. */
+/** Of them what seals the cookies of who is signed in: after a restore everybody signs in again. */
 const isSeal = "key = 'secret.seal'"
 const countedTables = [
   'sold_records',

@@ -17,7 +17,7 @@ export class DatabaseHeldError extends Error {
  * A client of one writer: reads go to the pool of `reader`, writes and transactions one after the other through the
  * single connection of `writer`. SQLite lets one writer in at a time and refuses a second at once, and a connection
  * whose BEGIN was refused is no longer to be trusted (its later COMMITs fail, its reads are old): it is thrown away and
- * the BEGIN tried anew, so that what follows it is never repeated.
+ * the BEGIN tried again, so that what follows it is never repeated.
  */
 export class OneWriter {
   private readonly turn = new Mutex()

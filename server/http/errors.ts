@@ -19,7 +19,7 @@ export interface ErrorBody {
 
 const tooMuch: ReadonlySet<string> = new Set(['too-large', 'file-too-large', 'picture-too-large'])
 
-/** Turns an error into a status and a body; only bad input and absences are told apart, the rest is ours. */
+/** Turns an error into a status and a body; only bad input and absences are distinguished, the rest is ours. */
 export function errorAnswer(error: unknown): { status: number; body: ErrorBody } {
   if (error instanceof CoreError)
     return answer(tooMuch.has(error.code) ? 413 : 400, error.code, error.message, error.params, error.path)

@@ -32,7 +32,7 @@ const longestWaitMs = 30_000
 
 /**
  * Slows down whoever guesses: after each failure the next try is let in only after twice the time, a quarter of a
- * second at first, half a minute at most; a success begins anew. One person's tool: all tries count together.
+ * second at first, half a minute at most; a success begins again. One person's tool: all tries count together.
  */
 export class Attempts {
   private failures = 0

@@ -43,7 +43,7 @@ export type Outside = (url: string) => Promise<Answer>
 /**
  * A way to ask the outside over http and https only. Names are resolved by a look-up that refuses private, loopback,
  * link-local and other special addresses at the moment of connecting, so that a name cannot change its mind between
- * check and use; every redirect is checked anew. Answers above the size or time limit are cut off with an error.
+ * check and use; every redirect is checked again. Answers above the size or time limit are cut off with an error.
  */
 export function guardedOutside(limits: Partial<OutsideLimits> = {}): Outside {
   const settings = { ...outsideDefaults, ...limits }

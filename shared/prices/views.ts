@@ -96,7 +96,7 @@ export interface PriceView extends PriceBrief {
   readonly paidToAsked: { readonly ratio: number; readonly count: number } | null
   readonly waitNotes: readonly WaitNoteView[]
   readonly lookout: { readonly id: string; readonly limit: number } | null
-  /** Rates in force, so that a reading can be made anew in the browser. */
+  /** Rates in force, so that a reading can be made again in the browser. */
   readonly rates: readonly ExchangeRate[]
 }
 

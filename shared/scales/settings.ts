@@ -4,7 +4,7 @@ import type { PlayStyle } from '#core/comparison/verdict/playStyles'
 export interface WeighingSettings {
   readonly years: number
   readonly style: PlayStyle
-  /** What a build enters at: what anyone can pay, or what was paid. */
+  /** What a build enters at: the market price, or what was paid. */
   readonly basis: 'anyone' | 'paid'
   readonly gamesPerYear: number
   /** Delivery where a seller does not state it, minor units of the build's currency. */

@@ -13,7 +13,7 @@ export const enteredBases = ['anyone', 'paid'] as const
 export type EnteredBasis = (typeof enteredBases)[number]
 
 /**
- * What a line enters the scales at, docs/formulas.md (Like for like): what anyone can pay less expected rebates,
+ * What a line enters the scales at, docs/formulas.md (Like for like): the market price less expected rebates,
  * without fault loss; or what is paid. Owned things enter at the street price either way; what has no street price at
  * what it costs the builder.
  *

@@ -128,7 +128,7 @@ export function evidenceAt(
 }
 
 /**
- * Moves the share of the limit by the sum of the shifts in log-odds, at most 3, and splits the same frame time anew:
+ * Moves the share of the limit by the sum of the shifts in log-odds, at most 3, and splits the same frame time again:
  * the average stays, what would raise it changes.
  */
 export function applyEvidence(

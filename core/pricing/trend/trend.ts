@@ -32,13 +32,13 @@ export interface TrendColumns {
   readonly days: Float64Array
   /** ln of each price. */
   readonly logs: Float64Array
-  /** Number of each comp's manner of sale, from 0. */
+  /** Number of each comp's sale type, from 0. */
   readonly manners: Uint8Array
 }
 
 /**
  * Theil–Sen slope of ln(price) over days, with Sen's rank-based interval (variance of Kendall's S corrected for ties
- * in both variables). Unweighted; each manner of sale is first reduced by its own median, so that a change in the mix
+ * in both variables). Unweighted; each sale type is first reduced by its own median, so that a change in the mix
  * is not taken for a trend; pairs of equal date are left out. Above 2 000 records 200 000 seeded pairs stand for all:
  * the sampled median slope then sits within about ±0.2 percentiles of the full one.
  *

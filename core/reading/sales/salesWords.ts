@@ -10,7 +10,7 @@ export function conditionOf(cell: string): Condition | null {
   return said.reduce<Condition | null>((worst, { condition }) => worse(worst, condition), null)
 }
 
-/** The manner of sale a cell names; null where it names none. */
+/** The sale type a cell names; null where it names none. */
 export function mannerOf(cell: string): Manner | null {
   const words = wordsOf(plainText(wordsApart(cell)))
   if (wordsFor('auction').has(words)) return 'auction'

@@ -255,7 +255,7 @@ export const isQuestion = (title: string) => title.trimEnd().endsWith('?')
 type CompoundHead = keyof typeof compoundHeads | 'damage'
 const heads = Object.entries({ ...compoundHeads, damage: damageHeads }) as [CompoundHead, readonly string[]][]
 const known = new Map<number, CompoundHead | null>()
-/** Words kept with their answer; more are asked anew. */
+/** Words kept with their answer; more are asked again. */
 const mostKnown = 50_000
 
 /** What a compound word of a title ends in that is not asked for: `Ersatzlüfter`, `Spielerechner`; null where none does. */

@@ -31,7 +31,7 @@ export interface Anyone {
 }
 
 /**
- * What anyone can pay for each thing of a machine, docs/formulas.md (Lives and figures): the lower of its street
+ * The market price for each thing of a machine, docs/formulas.md (Lives and figures): the lower of its street
  * price and its new price, where the new price is its share of one order a shop: each thing stands with the shop
  * where it is cheapest landed alone, and those that are cheaper new than used are ordered there together. Only codes
  * that everybody may use. No rebates, no trips, no hours. Null where neither is known.

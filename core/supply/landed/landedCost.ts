@@ -78,7 +78,7 @@ export type LandedLineKind =
   | 'extra'
 
 export interface LandedCost {
-  /** The waterfall; adds up to pay now exactly. Steps of zero are left out, items are not. */
+  /** The waterfall; adds up to the total exactly. Steps of zero are left out, items are not. */
   readonly lines: readonly { readonly label: string; readonly kind: LandedLineKind; readonly amount: Money }[]
   /** Ids of the codes used, in ascending order. */
   readonly codesUsed: readonly string[]
@@ -96,7 +96,7 @@ export const mostStackableCodes = 16
 
 /**
  * The landed cost of an order by docs/formulas.md (Landed cost), with the best legal set of codes found by trying all
- * of them: lowest pay now, then fewest codes, then smallest list of ids. Fewer codes can be cheaper, since items
+ * of them: lowest total, then fewest codes, then smallest list of ids. Fewer codes can be cheaper, since items
  * after codes decide on free shipping.
  *
  * Rounding: each step of the waterfall is rounded once (half away from zero); `expected` is rounded once from exact
@@ -104,7 +104,7 @@ export const mostStackableCodes = 16
  *
  * @throws CoreError `too-many-codes` above 16 stackable codes that apply
  * @example 120.00 with 30.00 credit at the till, 13 % tax: 105.60; 101.70 where the credit lowers the taxed price
- * @example two items of 100.00, 13 % tax, shipping 9.99 free from 150.00: pay now 226.00
+ * @example two items of 100.00, 13 % tax, shipping 9.99 free from 150.00: total 226.00
  */
 export function landedCost(order: Order): LandedCost {
   const lines = order.items.map((item) => ({

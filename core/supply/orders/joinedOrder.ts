@@ -5,7 +5,7 @@ import { landedCost, type LandedCost, type Order } from '../landed/landedCost'
 /** Orders of one source put together, against placing them one by one. Amounts in minor units. */
 export interface JoinedOrder {
   readonly landed: LandedCost
-  /** What each order bears of the joint one; they add up to its pay now exactly. */
+  /** What each order bears of the joint one; they add up to its total exactly. */
   readonly shares: readonly number[]
   /** The same of what is expected; they add up to it exactly. */
   readonly expectedShares: readonly number[]
@@ -76,7 +76,7 @@ function sharesOf(orders: readonly Order[], landed: LandedCost): number[] {
   return splitByLargestRemainder(rest, weights).map((share, index) => share + extras[index]!)
 }
 
-/** Each order's share of pay now with its own rebates and risk; what the joint order's risk differs by is spread by share. */
+/** Each order's share of the total with its own rebates and risk; what the joint order's risk differs by is spread by share. */
 function expectedShares(orders: readonly Order[], landed: LandedCost, shares: readonly number[]): number[] {
   const rough = orders.map((order, index) => {
     const own = landedCost(order)

@@ -4,7 +4,7 @@ import { isLongEnough, keepPassphrase } from '#server/http/passphrase'
 import { doorChanged } from '#server/http/signIn'
 import { defineCall } from '#server/http/defineCall'
 
-/** Sets the passphrase that is asked for where others in the network can reach this; who is signed in must sign in anew. */
+/** Sets the passphrase that is asked for where others in the network can reach this; who is signed in must sign in again. */
 export default defineCall('PUT /api/settings/passphrase', async ({ db, body }) => {
   const { passphrase } = body
   if (!isLongEnough(passphrase)) throw new CoreError('too-short', {}, 'passphrase')

@@ -48,7 +48,7 @@ export const actions = sqliteTable(
   (table) => [index('actions_build').on(table.buildId)],
 )
 
-/** A purchase from one source that was paid; a fact, never computed anew. */
+/** A purchase from one source that was paid; a fact, never computed again. */
 export const orders = sqliteTable('orders', {
   id: id(),
   sourceId: text(),

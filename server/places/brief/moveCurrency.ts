@@ -11,7 +11,7 @@ import { exchangeRates, lookouts } from '#server/db/schema/prices'
 
 /**
  * What a build is still willing to pay moves with its currency, at the rate of the day. Where money was booked, the
- * currency is a fact: what was paid is never calculated anew.
+ * currency is a fact: what was paid is never calculated again.
  *
  * @throws CoreError `booked-currency`, `no-rate`
  */

@@ -86,7 +86,7 @@ function howToGet(
   }
 }
 
-/** Sizes and kinds by which titles are told apart, beside their words. */
+/** Sizes and kinds by which titles are distinguished, beside their words. */
 function sizesOf({ variant }: PartQuery): string[] {
   const { capacityGb, kitCount, memoryGeneration, interface: kind } = variant ?? {}
   return [

@@ -8,14 +8,14 @@ import { markdownText } from '#core/files/export/markdownText'
 import type { ReceiptLine } from '#core/ledger/receipt'
 import type { BuildView } from '#shared/builds/views'
 
-/** What a build cost beside the things in it: fees, trips, what came and went. With the things it adds up to pay now. */
+/** What a build cost beside the things in it: fees, trips, what came and went. With the things it adds up to the total. */
 function otherLines({ receipt, choices }: BuildView): readonly ReceiptLine[] {
   const shown = new Set(choices.map((choice) => choice.id))
   const { paid, toBuy } = receipt.groups
   return [...paid, ...toBuy].filter((line) => !shown.has(line.id))
 }
 
-/** The lines of a build as CSV; their pay now adds up to that of the receipt. */
+/** The lines of a build as CSV; their total adds up to that of the receipt. */
 export function linesCsv(view: BuildView): string {
   const decimal = (amount: number | null) => (amount === null ? null : toDecimal(amount, view.currency))
   return csvTable(

@@ -110,7 +110,7 @@ export function sheetOf(
   }
 }
 
-/** The haggle sheet of a lead for a build, with what was said so far. Calculated anew from the seller's last word. */
+/** The haggle sheet of a lead for a build, with what was said so far. Calculated again from the seller's last word. */
 export async function haggleView(
   db: Database,
   buildId: string,

@@ -8,7 +8,7 @@ import { leads, photos } from '#server/db/schema/leads'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 
-/** Pictures of leads and arrivals: files beside the database, each encoded anew so that nothing but the picture is kept. */
+/** Pictures of leads and arrivals: files beside the database, each encoded again so that nothing but the picture is kept. */
 
 const mostBytes = 4 * 1024 * 1024
 const mostMegapixels = 4

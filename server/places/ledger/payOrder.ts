@@ -46,7 +46,7 @@ interface ToPay {
 
 /**
  * Pays a planned order, or some whole lines of it: one order with a line for each choice, and one item for each thing.
- * Lines that are not paid stay planned and are computed anew. An amount that is given stands for what was computed.
+ * Lines that are not paid stay planned and are computed again. An amount that is given stands for what was computed.
  *
  * @returns the builds that paid
  */

@@ -217,7 +217,7 @@ export async function undoPaste(db: Database, paste: number): Promise<void> {
       .set({ added: 0, made: { sources: [], parts: [], choices: [], leads: [] } })
       .where(eq(imports.id, paste))
   })
-  // a market takes over its records, so one that has lost some begins anew
+  // a market takes over its records, so one that has lost some begins again
   if (recordsGone) marketReplaced(db)
   else marketChanged(db)
 }

@@ -104,7 +104,7 @@ export function componentOf(
 
 /**
  * What a part fetches used today: its typical street price, else what a thing bought new falls to. Extras that nobody
- * sells singly fetch nothing; of anything else nothing is known.
+ * sells separately fetch nothing; of anything else nothing is known.
  */
 function worthOf(part: Part, currency: string, { market, today }: Scales): number | null {
   const known = usedWorth(

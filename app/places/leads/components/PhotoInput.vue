@@ -2,7 +2,7 @@
 import { shrunkenJpeg } from '~/utils/shrunkenJpeg'
 import { call } from '~/data/call'
 
-/** A picture for a lead, of its listing or of what came; made small here, encoded anew by the server. */
+/** A picture for a lead, of its listing or of what came; made small here, encoded again by the server. */
 const { leadId, arrival = false } = defineProps<{ leadId: string; arrival?: boolean }>()
 const emit = defineEmits<{ added: [] }>()
 const { run, busy } = useAction()

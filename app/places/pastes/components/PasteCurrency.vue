@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The currency that signs and bare figures of the paste mean; another one reads it anew. */
+/** The currency that signs and bare figures of the paste mean; another one reads it again. */
 const currency = defineModel<string>({ required: true })
 const set = (event: Event) => (currency.value = (event.target as HTMLInputElement).value.trim().toUpperCase())
 </script>

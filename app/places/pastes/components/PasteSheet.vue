@@ -55,7 +55,7 @@ function close() {
   library.value = null
 }
 
-/** Keeps all of it at once, and goes to what came of it. */
+/** Keeps all of it at once, and goes to the result. */
 async function keep(input: Partial<PasteInput>, goTo: string | null, told = 'kept') {
   if (busy.value) return
   let kept: PasteKept | null = null

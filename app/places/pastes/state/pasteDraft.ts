@@ -3,7 +3,7 @@ import { stateTag } from '#shared/text/stateTag'
 
 /**
  * What is changed by hand in a preview: a reload loses nothing of it. Another reading (another text, another currency,
- * the day read first) begins anew. A paste too large to be kept so is worked on all the same.
+ * the day read first) begins again. A paste too large to be kept so is worked on all the same.
  *
  * @param name of the preview; each has one draft
  * @param read what the reading makes of the paste

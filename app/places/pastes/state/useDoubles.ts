@@ -2,7 +2,7 @@ import { watchDebounced } from '@vueuse/core'
 import type { SaleRead } from '#core/reading/sales/saleRead'
 import { call } from '~/data/call'
 
-/** Which rows of a preview are kept already under the source that is named; asked anew a moment after a change. */
+/** Which rows of a preview are kept already under the source that is named; asked again a moment after a change. */
 export function useDoubles(source: Ref<string>, rows: Ref<readonly SaleRead[]>) {
   const doubles = shallowRef<ReadonlySet<SaleRead>>(new Set())
   let asked = 0

@@ -70,7 +70,7 @@ export function usePlan(buildId: () => string) {
     }
   }
 
-  /** Asks anew, and remembers what. */
+  /** Asks again, and remembers what. */
   function ask(next: BuildQuestion) {
     const { goal, wishes, pins, bans, maySell } = next
     asked.value = { goal, wishes, pins, bans, maySell }

@@ -32,7 +32,7 @@ export function useTakePlan(
       },
       into === 'build' ? { message: 'the plan is now your build', undo } : { message: 'saved as a variant' },
     )
-    // a build that was changed meanwhile is planned anew beside what it is now
+    // a build that was changed meanwhile is planned again beside what it is now
     if (!done) return void load()
     if (into === 'variant') await navigateTo(`/b/${(taken as PlanTaken | null)!.buildId}/machine`)
     else await startOver()

@@ -25,7 +25,7 @@ import { reasonNames } from '../state/triage'
 Chart.register(LinearScale, PointElement, LineElement, Tooltip, annotationPlugin)
 
 /**
- * What it sold for: dots over time, shape by manner of sale, hollow when left out, with the band of the marks, the
+ * What it sold for: dots over time, shape by sale type, hollow when left out, with the band of the marks, the
  * trend where it is real, the builder's own figure; beside it the spread of the comps. Dragging marks a region.
  */
 const {

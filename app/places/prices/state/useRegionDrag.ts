@@ -13,7 +13,7 @@ const least = 8
 
 /**
  * Dragging over a picture of prices over days marks a region; a plain click is left to the dots. `dragged` is a mere
- * rectangle above the picture, since drawing many dots anew at each move is slow.
+ * rectangle above the picture, since drawing many dots again at each move is slow.
  */
 export function useRegionDrag(
   chart: () => Chart<'scatter'> | undefined,

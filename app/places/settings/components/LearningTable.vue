@@ -4,7 +4,7 @@ import type { LearningView } from '#shared/settings/views'
 import { adoptable } from '../state/adoptable'
 import { percent } from '~/utils/show'
 
-/** What was assumed beside what came of it; a learnt figure can take the place of the assumption. */
+/** What was assumed beside the result; a learnt figure can take the place of the assumption. */
 const { rows } = defineProps<{ rows: readonly LearningView[] }>()
 const emit = defineEmits<{ adopt: [row: LearningView, value: number] }>()
 </script>
