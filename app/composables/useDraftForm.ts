@@ -99,20 +99,16 @@ export function useDraftForm<T extends GenericObject>({
   )
   const forget = () => key !== null && localStorage.removeItem(key)
 
-  /** Checks and sends; true where it is in. */
+  /** Checks and sends; true where it is in. A second press while one is under way does nothing. */
   async function submit(): Promise<boolean> {
+    if (busy.value) return false
+    busy.value = true
     failure.value = ''
+    let isIn = false
     try {
       await loaded
-    } catch (error) {
-      say(error)
-      return false
-    }
-    let isIn = false
-    const send = form.handleSubmit(async (checked) => {
-      busy.value = true
-      const sent = stateTag(values)
-      try {
+      await form.handleSubmit(async (checked) => {
+        const sent = stateTag(values)
         const tag = await save(checked as unknown as T, was)
         if (typeof tag === 'string') was = tag
         conflict.value = null
@@ -120,15 +116,14 @@ export function useDraftForm<T extends GenericObject>({
         // what was typed while it was on its way is not in, and stays kept
         isIn = !isChanged()
         keep()
-      } catch (error) {
-        say(error)
-        if (error instanceof RequestError && error.status === 409 && error.saved)
-          conflict.value = { saved: error.saved as T }
-      } finally {
-        busy.value = false
-      }
-    })
-    await send()
+      })()
+    } catch (error) {
+      say(error)
+      if (error instanceof RequestError && error.status === 409 && error.saved)
+        conflict.value = { saved: error.saved as T }
+    } finally {
+      busy.value = false
+    }
     return isIn
   }
 

@@ -134,7 +134,7 @@ export async function takeMachineBack(
     { kind: 'take-machine-back', text: `${build.name} returned`, day, buildId: id },
     today,
     async (action) => {
-      await refuseOver(await findBuild(action.tx, id), ['sold'], 'come back from its buyer')
+      await refuseOver(await findBuild(action.tx, id), ['sold'], 'come back from the buyer')
       const back = parseDecimal(amount, build.currency, 'amount')
       await saleEntries(
         action,

@@ -136,7 +136,10 @@ export async function setSelling(
       const { selling: before, currency } = await findBuild(action.tx, id)
       const selling = changed(before ?? partsAlone, change, currency)
       if (selling.basis === 'own' && selling.own === null) throw new CoreError('no-figure', {}, 'own')
-      await action.name(`${build.name} valued ${basisWords[selling.basis]}`, build.variantOf ?? id)
+      await action.name(
+        `${build.name}: worth today based on ${basisWords[selling.basis]}`,
+        build.variantOf ?? id,
+      )
       await action.update('builds', id, { selling })
     },
   )
@@ -174,7 +177,7 @@ export function sellingInput(selling: Selling | null, currency: string): Selling
 }
 
 const basisWords = {
-  parts: 'from its parts',
-  machines: 'from PCs sold',
-  own: 'from your own figure',
+  parts: 'its parts',
+  machines: 'PCs sold',
+  own: 'your own figure',
 } as const

@@ -214,6 +214,30 @@ describe('a draft form', () => {
     await flushPromises()
     expect(form.values).toMatchObject({ title: 'typed at once', months: 7 })
   })
+  test('pressed before the saved state has come it waits, and is sent once', async () => {
+    let arrive = (_saved: Values) => {}
+    const load = () => new Promise<Values>((resolve) => (arrive = resolve))
+    const save = vi.fn(async (_body: Values) => undefined)
+    const { form } = mountForm<Values>(
+      { schema: schema as never, initial: { ...initial, title: '' }, load, save },
+      titled,
+    )
+    const presses = Promise.all([form.submit(), form.submit()])
+    await flushPromises()
+    expect([save.mock.calls.length, form.busy.value]).toEqual([0, true])
+    arrive({ ...initial, title: 'as saved' })
+    expect(await presses).toEqual([true, false])
+    expect(save.mock.calls.map(([body]) => body.title)).toEqual(['as saved'])
+  })
+  test('a saved state that cannot be had is said, and nothing is sent over it', async () => {
+    const save = vi.fn(async (_body: Values) => undefined)
+    const load = () => Promise.reject(new RequestError('there is no lead "x"', '', 404))
+    const { form } = mountForm<Values>({ schema: schema as never, initial, load, save }, titled)
+    await flushPromises()
+    expect(form.failure.value).toBe('there is no lead "x"')
+    expect(await form.submit()).toBe(false)
+    expect(save).not.toHaveBeenCalled()
+  })
   test('a refusal stands in the server’s own words and nothing is lost', async () => {
     const save = async () => {
       throw new RequestError('there is one of that name', 'name', 409)
@@ -280,7 +304,7 @@ describe('a draft form', () => {
     expect(stateTag(null)).toMatch(/^[0-9a-f]{16}$/)
   })
   test('what is typed while a save is on its way is not forgotten when it arrives', async () => {
-    let arrive!: () => void
+    let arrive: (() => void) | undefined
     const save = () => new Promise<void>((resolve) => (arrive = resolve))
     const { wrapper, form } = mountForm<Values>(
       { key: 'race', schema: schema as never, initial, save },
@@ -288,9 +312,9 @@ describe('a draft form', () => {
     )
     await typed(wrapper.find('input'), 'first')
     const saving = form.submit()
-    await vi.waitFor(() => expect(form.busy.value).toBe(true))
+    await vi.waitFor(() => expect(arrive).toBeDefined())
     await typed(wrapper.find('input'), 'second')
-    arrive()
+    arrive!()
     expect(await saving).toBe(false)
     expect(JSON.parse(localStorage.getItem('race')!)).toMatchObject({ draft: { title: 'second' } })
   })
