@@ -20,6 +20,11 @@ useTheme()
     <KeyList />
     <PasteSheet v-if="session.view" />
     <MissingRate v-if="session.view" />
-    <Toaster position="bottom-left" :offset="64" theme="light" />
+    <Toaster
+      position="bottom-left"
+      :offset="64"
+      theme="light"
+      :toast-options="{ style: { fontFamily: 'var(--text)' } }"
+    />
   </div>
 </template>

@@ -12,14 +12,14 @@ const rows = computed(() =>
 
 <template>
   <nav
-    class="w-[146px] shrink-0 border-r border-line py-2 max-md:flex max-md:w-full max-md:overflow-x-auto max-md:border-r-0 max-md:border-b max-md:py-0"
+    class="w-[156px] shrink-0 border-r border-line py-2 max-md:flex max-md:w-full max-md:overflow-x-auto max-md:border-r-0 max-md:border-b max-md:py-0"
     aria-label="places of this build"
   >
     <NuxtLink
       v-for="{ key, name, open } in rows"
       :key="key"
       :to="addressOfPlace(key, view.id)"
-      class="flex items-baseline justify-between border-l-3 border-transparent py-[5px] pr-3 pl-3.5 max-md:border-b-3 max-md:border-l-0 max-md:px-3"
+      class="flex items-baseline justify-between gap-1 border-l-3 border-transparent py-[5px] pr-3 pl-3.5 max-md:border-b-3 max-md:border-l-0 max-md:px-3"
       active-class="!border-settled bg-sheet font-semibold"
     >
       <span>{{ name }}</span><span

@@ -28,6 +28,8 @@ const choose = (event: Event) =>
   })
 const create = () =>
   run(async () => {
+    // what is typed here is checked by its own name, before anything is set
+    await briefSchema.pick(['name', 'currency', 'budget']).validate(begin)
     const brief = briefSchema.cast({
       name: begin.name,
       currency: begin.currency,

@@ -56,7 +56,7 @@ function close() {
 }
 
 /** Keeps all of it at once, and goes to the result. */
-async function keep(input: Partial<PasteInput>, goTo: string | null, told = 'kept') {
+async function keep(input: Partial<PasteInput>, goTo: string | null, told = savedWords(input)) {
   if (busy.value) return
   let kept: PasteKept | null = null
   const done = await run(
