@@ -1,5 +1,6 @@
 import type { AnswerOf, CallName, ParamsOf, SentBody } from '#shared/calls'
 import { addressOf } from './addressOf'
+import { tellOtherTabs } from './otherTabs'
 import { refreshAll } from './refreshAll'
 import { noAnswer, refusalIn, refusalOf, RequestError } from './requestError'
 
@@ -35,7 +36,7 @@ export async function call<const Name extends CallName>(
   if (tag) onTag?.(tag.replaceAll('"', ''))
   const action = response.headers.get('x-action')
   if (action) onAction?.(Number(action))
-  if (response.headers.has('x-changed')) void refreshAll(answer)
+  if (response.headers.has('x-changed')) changed(answer)
   return answer
 }
 
@@ -93,8 +94,13 @@ async function told<Answer>(
 ): Promise<Answer> {
   const isStream = response.headers.get('content-type')?.includes('ndjson') === true
   const answer = isStream ? await lastLine<Answer>(response, onProgress) : ((await response.json()) as Answer)
-  if (isStream || response.headers.has('x-changed')) void refreshAll()
+  if (isStream || response.headers.has('x-changed')) changed()
   return answer
+}
+
+function changed(answer?: unknown): void {
+  void refreshAll(answer)
+  tellOtherTabs()
 }
 
 async function lastLine<T>(

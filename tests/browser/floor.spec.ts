@@ -71,6 +71,21 @@ test('an action goes to the build that is shown, and a second press while it is 
   expect(asked).toHaveLength(1)
 })
 
+test('what one tab changed stands in the other at once, and so does the undo', async ({ page, context }) => {
+  const other = await context.newPage()
+  await other.goto(place('ledger', couch))
+  await expect(total(other)).toHaveText(/\d/)
+  const before = (await total(other).textContent())!
+  await page.goto(place('leads', couch))
+  await expect(page.getByRole('button', { name: 'Remove', exact: true })).toBeVisible()
+  await page.keyboard.press('k')
+  await expect(total(page)).not.toHaveText(before)
+  await expect(total(other)).toHaveText((await total(page).textContent())!)
+  await page.keyboard.press('z')
+  await expect(total(page)).toHaveText(before)
+  await expect(total(other)).toHaveText(before)
+})
+
 test('a load that failed is told once and recovers', async ({ page }) => {
   let isDown = true
   await page.route(`**/api/builds/${couch}/machine`, (route) => (isDown ? route.abort() : route.continue()))
