@@ -6,7 +6,7 @@ import { isCalendarDate } from '../core/time/calendarDate'
 /** The fields that every schema is made of, with messages that say what to do. */
 
 // an emptied field of a form comes as null: it is asked for in plain words
-setLocale({ mixed: { required: '${path} is needed', notNull: '${path} is needed' } })
+setLocale({ mixed: { required: '${path}: enter a value', notNull: '${path}: enter a value' } })
 
 /** A text that must come as a text: yup's own would quietly turn a number into one. */
 export function text() {
@@ -39,7 +39,7 @@ export function decimalText(options: { min?: 'zero' | 'any' } = {}) {
         value === undefined || value === null || decimal.test(value)
           ? true
           : value === ''
-            ? context.createError({ message: '${path} is needed' })
+            ? context.createError({ message: '${path}: enter an amount' })
             : false,
     )
     .test(
@@ -113,7 +113,7 @@ export function trimmed() {
 
 /** The name of a thing: needed, trimmed, up to 120 characters. */
 export function name() {
-  return trimmed().required('${path} is needed').max(120)
+  return trimmed().required('${path}: enter a value').max(120)
 }
 
 /** A line of free text, empty where nothing was typed. */
@@ -123,7 +123,9 @@ export function line(max = 300) {
 
 /** The id of a row. */
 export function idText() {
-  return text().required().matches(idGrammar, '${path} must be letters, digits and hyphens, at most 120')
+  return text()
+    .required('${path}: choose one')
+    .matches(idGrammar, '${path} must be letters, digits and hyphens, at most 120')
 }
 
 /** A frame rate: above 0, up to 2 000. */

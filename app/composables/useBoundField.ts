@@ -7,7 +7,8 @@ export function useBoundField<T>(name: () => string) {
   return { value, problem }
 }
 
-/** `price is needed` beside the field `price` is "is needed". */
+/** `price: enter an amount` beside the field `price` is "enter an amount". */
 export function withoutPath(message: string | undefined, path: string): string | undefined {
-  return message?.startsWith(`${path} `) ? message.slice(path.length + 1) : message
+  const [whole] = [`${path}: `, `${path} `].filter((start) => message?.startsWith(start))
+  return whole === undefined ? message : message!.slice(whole.length)
 }

@@ -6,7 +6,7 @@ import { currencyCode, finite, oneOf, text, trimmed } from '../fields'
 export const editionFileSchema = object({
   format: oneOf(['tarvin-edition']).required('this is not an edition: "format" must be "tarvin-edition"'),
   version: oneOf(['1']).required('${path} must be "1"'),
-  name: trimmed().required('${path} is needed').max(120),
+  name: trimmed().required('${path}: enter a value').max(120),
   purpose: text().max(400).default(''),
   currency: currencyCode().required(),
   lines: array()

@@ -236,7 +236,7 @@ export type LotRequest = InferType<typeof lotRequest>
 const mostText = 2_000_000
 
 export const readSalesRequest = object({
-  text: string().defined('${path} is needed').strict().max(mostText),
+  text: string().defined('${path}: enter a value').strict().max(mostText),
   today: calendarDate().required(),
   currency: currencyCode().required(),
   source: text(),
@@ -255,7 +255,7 @@ export const readSalesRequest = object({
 }).required()
 
 export const readPartRequest = object({
-  text: string().defined('${path} is needed').strict().max(200_000),
+  text: string().defined('${path}: enter a value').strict().max(200_000),
   role: oneOf(roles).optional(),
 }).required()
 
@@ -274,7 +274,7 @@ const statedPart = object({
 })
 
 export const readListingRequest = object({
-  text: string().defined('${path} is needed').strict().max(200_000),
+  text: string().defined('${path}: enter a value').strict().max(200_000),
   today: calendarDate().required(),
   currency: currencyCode().required(),
   library: array().of(statedPart.required()).max(5000).default([]),
@@ -381,7 +381,7 @@ export const frameTimesRequest = object({
   lowMethod: oneOf(['percentile', 'worst-share']),
 }).required()
 
-const amountText = () => decimalText().required('${path} is needed')
+const amountText = () => decimalText().required('${path}: enter a value')
 const plans = ['keep', 'resell', 'discard'] as const
 
 const event = {
@@ -424,7 +424,9 @@ export const accountRequest = object({
               plan: oneOf(plans).required(),
               worth: amountText(),
               fault: amountText(),
-              worthToday: decimalText().nullable().defined('${path} is needed; null where it is not known'),
+              worthToday: decimalText()
+                .nullable()
+                .defined('${path}: enter a value; null where it is not known'),
             }).required(),
           )
           .required()
@@ -451,7 +453,7 @@ export const accountRequest = object({
         scope: oneOf(scopes).required(),
         payNow: amountText(),
         fault: amountText(),
-        worthToday: decimalText().nullable().defined('${path} is needed; null where it is not known'),
+        worthToday: decimalText().nullable().defined('${path}: enter a value; null where it is not known'),
       }).required(),
     )
     .required()

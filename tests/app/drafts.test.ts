@@ -56,7 +56,7 @@ describe('a lead being written', () => {
       things: [{ partId: 'card', quantity: 1, plan: 'keep' as const }],
     }
     expect(() => leadSchema.validateSync({ ...lead, rebate: blankRebate(today) })).toThrow(
-      'rebate.amount is needed',
+      'rebate.amount: enter an amount',
     )
     expect(() => leadSchema.validateSync({ ...lead, code: blankCode() })).toThrow('enter the code')
     expect(

@@ -142,7 +142,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await page.getByLabel('currency', { exact: true }).fill('CAD')
     await page.getByRole('checkbox', { name: 'OS licence' }).check()
     await page.getByRole('button', { name: 'Create the build' }).click()
-    await expect(page.getByText('is needed', { exact: true })).toBeVisible()
+    await expect(page.getByText('enter an amount', { exact: true })).toBeVisible()
     await page.getByLabel('price of OS licence').fill('20.00')
     await page.getByRole('button', { name: 'Create the build' }).click()
     await expect(page).toHaveURL(/\/b\/attic-racer-.*\/prices/)

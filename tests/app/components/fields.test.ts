@@ -144,7 +144,7 @@ describe('a field is known by its label', () => {
     await nextTick()
     expect(input.attributes('aria-invalid')).toBe('true')
     const note = wrapper.find(`#${input.attributes('aria-describedby')}`)
-    expect(note.text()).toBe('is needed')
+    expect(note.text()).toBe('enter a value')
     await input.setValue('Board')
     await vi.waitFor(() => expect(input.attributes('aria-invalid')).toBeUndefined())
   })
@@ -161,7 +161,7 @@ describe('a field is known by its label', () => {
     ])
   })
   test('a message that begins with the path loses it, another does not', () => {
-    expect(withoutPath('price is needed', 'price')).toBe('is needed')
+    expect(withoutPath('price: enter an amount', 'price')).toBe('enter an amount')
     expect(withoutPath('rates[0].averageFps must be more than 0', 'rates[0].averageFps')).toBe(
       'must be more than 0',
     )

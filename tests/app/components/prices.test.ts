@@ -210,7 +210,7 @@ describe('a source', () => {
     await field(shown, 'kind of shipping').setValue('per-order')
     expect(field(shown, 'amount of shipping').exists()).toBe(true)
     await shown.find('form').trigger('submit')
-    await vi.waitFor(() => expect(shown.text()).toContain('is needed'))
+    await vi.waitFor(() => expect(shown.text()).toContain('enter a'))
     expect(written()).toEqual([])
   })
   test('a code for all it sells is added and removed', async () => {
