@@ -25,8 +25,18 @@ export default defineConfig({
     },
   },
   test: {
-    include: ['tests/**/*.test.ts'],
-    exclude: ['tests/browser/**', 'tests/attack/**'],
+    projects: [
+      // what keeps nothing between two calls, or keeps it by database: the files of a worker share what they import
+      {
+        extends: true,
+        test: {
+          name: 'core and server',
+          include: ['tests/*.test.ts', 'tests/{core,server,shared}/**/*.test.ts'],
+          isolate: false,
+        },
+      },
+      { extends: true, test: { name: 'page', include: ['tests/app/**/*.test.ts'] } },
+    ],
     // one worker a core: by itself Vitest keeps one core free, on two that is half of them
     maxWorkers: 2,
     testTimeout: 60_000,

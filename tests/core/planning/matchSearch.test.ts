@@ -158,10 +158,12 @@ describe('matchSearch', () => {
   const whole = catalogue
     .filter((part) => part.street > 0 && part.facts.module !== 'laptop')
     .map((part) => option(part, part.street * 100))
-  test('over the demo library: quick, nothing stops, every floor is reached', () => {
-    const began = performance.now()
-    const answer = run({ options: whole, goal: { kind: 'match', floor: [60, 120] } })
-    expect(performance.now() - began).toBeLessThan(3000)
+  test('over the demo library: few steps, nothing stops, every floor is reached', () => {
+    let steps = 0
+    const isTimeUp = () => (steps += 1) < 0
+    const answer = run({ options: whole, goal: { kind: 'match', floor: [60, 120] }, isTimeUp })
+    // each pair of CPU and card that is looked into asks for the time once: all but the best few are cut off
+    expect(steps).toBeLessThan(30)
     const parts = answer.found!.options.map((each) => each.part)
     expect(stops(parts)).toBe(false)
     expect(frames(parts)!.every((each, index) => each >= [60, 120][index]!)).toBe(true)

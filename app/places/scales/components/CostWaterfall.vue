@@ -63,7 +63,7 @@ const typed = (each: WeighedView, id: string) => {
         {{ writing ? 'done' : 'Edit figures' }}
       </button>
     </div>
-    <table class="ledger mt-1 text-[13px] [&_td]:!py-px [&_th]:!py-0.5">
+    <table class="ledger mt-1 text-[13px] [&_td]:!py-px [&_td+td]:!pl-1.5 [&_th]:!py-0.5">
       <thead>
         <tr>
           <th>step</th>
@@ -120,7 +120,7 @@ const typed = (each: WeighedView, id: string) => {
           </td>
           <td v-if="against" class="amount text-xs text-soft">
             {{ soFar(rule.id) ? signedAmount(soFar(rule.id)!.soFar, currency) : ''
-            }}<span v-if="soFar(rule.id)?.percent != null" class="ml-1 inline-block w-12">{{
+            }}<span v-if="soFar(rule.id)?.percent != null" class="ml-0.5 inline-block min-w-10">{{
               wholePercent(soFar(rule.id)!.percent!)
             }}</span>
           </td>
@@ -136,7 +136,7 @@ const typed = (each: WeighedView, id: string) => {
           </td>
           <td v-if="against" class="amount text-xs">
             {{ signedAmount(against.cost.total - view.weighing.own.cost.total, currency)
-            }}<span v-if="gaps.at(-1)?.percent != null" class="ml-1 inline-block w-12">{{
+            }}<span v-if="gaps.at(-1)?.percent != null" class="ml-0.5 inline-block min-w-10">{{
               wholePercent(gaps.at(-1)!.percent!)
             }}</span>
           </td>
