@@ -9,6 +9,7 @@ const core = [
   ['core-parts', ['parts']],
   ['core-reading', ['reading']],
   ['core-pricing', ['pricing']],
+  ['core-pastes', ['pastes']],
   ['core-performance', ['performance']],
   ['core-machine', ['machine']],
   ['core-supply', ['supply']],

@@ -22,6 +22,8 @@ export interface PasteMade {
   readonly parts: readonly string[]
   readonly choices: readonly string[]
   readonly leads: readonly string[]
+  /** How many past sales were added; they bear the number of the paste. Left out by pastes of before. */
+  readonly sales?: number
   /** Indexes as they were before; null: not known. Left out by pastes of before. */
   readonly indexes?: readonly {
     /** What the paste wrote: one changed by hand since stays. */

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
+import { expect, test, type APIRequestContext, type Page, type Route } from '@playwright/test'
 import { expectReadable } from './readable'
 
 /** The whole job once, with files that are not the demo's, through the real interface. */

@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Part } from '../../core/parts/part'
 import { readOffer } from '../../core/reading/listings/readOffer'
-import { guessPaste } from '../../core/reading/pastes/kindOf'
+import { readAsks } from '../../core/reading/asks/readAsks'
+import { PasteSeen } from '../../core/pastes/pasteSeen'
+import { kindOfPaste } from '../../core/pastes/readPaste'
 import { readSales } from '../../core/reading/sales/readSales'
 import { TitleReader } from '../../core/reading/titles/partsInTitle'
 import { queryForPart } from '../../core/reading/titles/queryForPart'
@@ -205,14 +207,14 @@ export function measurePages(half: Half): Share {
     const asked = lines.filter((line) => line.startsWith('~ ')).map((line) => line.slice(2).split(' | '))
     const said = lines.filter((line) => !line.startsWith('~ ')).join('\n')
     const where = said.slice(0, said.indexOf('\n'))
-    const { kind, asks } = guessPaste(said, { today, currency: 'CAD' })
-    check(where, 'kind', /kind=(\w+)/.exec(head)![1]!, kind)
+    const seen = new PasteSeen(said, { today, currency: 'CAD', library: [] })
+    check(where, 'kind', /kind=(\w+)/.exec(head)![1]!, kindOfPaste(seen))
     for (const [index, [title, price, currency]] of asked.entries()) {
-      const ask = asks.asks[index]
+      const ask = seen.asks.asks[index]
       check(where, 'title', title!, String(ask?.title))
       // a sign that several share means what the home currency says
       const home = currency === 'SEK' ? 'SEK' : 'CAD'
-      const own = home === 'CAD' ? ask : guessPaste(said, { today, currency: home }).asks.asks[index]
+      const own = home === 'CAD' ? ask : readAsks(said, { today, currency: home }).asks[index]
       check(where, 'price', `${price} ${currency}`, `${own?.price} ${own?.currency}`)
     }
   }

@@ -197,6 +197,7 @@ export const english: LanguageWords = {
     listed, posted, asking, obo, ono, negotiable, firm, for sale, no trades, cash only,
     make me an offer
   `),
+  scoreColumn: phrases('score, scores, points, index, fps, benchmark, result, results'),
   wanted: phrases(`
     wtb, want to buy, wanted, looking for, looking to buy, searching for, in search of, iso, trade for,
     trade my, trades for, swap for, swap my, to swap, want, wanting, buying, i buy, we buy, wtt,

@@ -126,6 +126,7 @@ export const french: LanguageWords = {
   asked: phrases(`
     publie, mis en ligne, negociable, a debattre, a vendre, prix ferme
   `),
+  scoreColumn: ['points', 'resultat', 'resultats', 'indice'],
   wanted: phrases(`
     cherche, recherche, je cherche, achete, echange, je recherche, contre, achat de, echange contre, rachat
   `),

@@ -126,6 +126,7 @@ export const german: LanguageWords = {
   asked: phrases(`
     eingestellt, vb, vhb, verhandlungsbasis, festpreis, zu verkaufen, verhandelbar
   `),
+  scoreColumn: ['punkte', 'punktzahl', 'ergebnis', 'ergebnisse'],
   wanted: phrases(`
     suche, gesucht, ich suche, tauschgesuch, kaufgesuch, gesuch, kaufe, tausche, ankauf, wir kaufen, tausch gegen, gegen, suchen, tausch
   `),

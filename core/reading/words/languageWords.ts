@@ -55,6 +55,8 @@ export interface LanguageWords {
   readonly shopPage: readonly string[]
   /** Says that a price is asked for, not that it was paid. */
   readonly asked: readonly string[]
+  /** Heads a column of scores. */
+  readonly scoreColumn: readonly string[]
   /** An advertisement of somebody who wants or swaps. */
   readonly wanted: readonly string[]
   /** A whole machine that is sold with the part in it. */

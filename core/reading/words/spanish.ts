@@ -104,6 +104,7 @@ export const spanish: LanguageWords = {
   asked: phrases(`
     publicado, negociable, se vende, precio fijo, a negociar
   `),
+  scoreColumn: ['puntos', 'puntuacion', 'resultado', 'resultados', 'indice'],
   wanted: ['busco', 'se busca', 'compro', 'cambio', 'cambio por', 'intercambio', 'buscando', 'cambio mi'],
   machine: phrases(`
     ordenador, pc gaming, pc gamer, portatil, computadora, pc completo, torre completa,

@@ -128,6 +128,7 @@ export const swedish: LanguageWords = {
   asked: phrases(`
     inlagd, upplagd, saljes, prutat och klart, fast pris, hogstbjudande, hamtas
   `),
+  scoreColumn: ['poang', 'resultat'],
   wanted: [
     'sok',
     'byta',

@@ -1,14 +1,10 @@
 // @vitest-environment happy-dom
 import { mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { seenText } from '#core/reading/listings/pageSource'
-import { readOffer } from '#core/reading/listings/readOffer'
-import { guessPaste } from '#core/reading/pastes/kindOf'
-import { TitleReader } from '#core/reading/titles/partsInTitle'
-import { queryForPart } from '#core/reading/titles/queryForPart'
+import { pasteKindNames, type PasteKind } from '#core/pastes/kinds'
+import { readPaste } from '#core/pastes/readPaste'
 import type { Part } from '#core/parts/part'
 import type { LibraryView } from '#shared/parts/views'
-import type { PasteReading } from '~/workers/pasteProtocol'
 import { nextTick } from 'vue'
 import { registerComponents } from './mounted'
 
@@ -49,27 +45,21 @@ await registerComponents([
   'SalesRows',
   'SalesOfTable',
   'PartPicker',
+  'OriginalText',
 ])
-function readingOf(text: string): PasteReading {
+/** What a preview is given of a text that is read as a kind. */
+function pasted<K extends PasteKind>(text: string, as: K) {
   const context = { today: '2026-10-31', currency: 'CAD', library: parts }
-  const reader = new TitleReader(
-    new Map(parts.map((part) => [part.id, queryForPart(part, parts)])),
-    '2026-10-31',
-  )
-  const { kind, why, sales, specs, scores, asks } = guessPaste(text, context)
-  return {
-    kind,
-    why,
-    seen: seenText(text),
-    sales,
-    specs,
-    scores,
-    scoresOf: scores.rows.map(({ name }) => ({ partIds: reader.read(name).partIds })),
-    of: [],
-    asks,
-    offersOf: asks.asks.map((ask) => readOffer(ask.text, { ...context, reader })),
-    offer: readOffer(text, { ...context, reader }),
+  const shown = {
+    text,
+    library,
+    today: '2026-10-31',
+    currency: 'CAD',
+    dayFirst: null,
+    buildId: 'b',
+    busy: false,
   }
+  return { paste: { ...readPaste(text, context, as), ...shown } as never }
 }
 const sold = [
   'Murrowdun Tarn 640 8GB',
@@ -88,15 +78,41 @@ const sold = [
   '+ $9.50 shipping',
 ].join('\n')
 
-beforeEach(() => sessionStorage.clear())
-afterEach(() => (document.body.innerHTML = ''))
+beforeEach(() => {
+  sessionStorage.clear()
+  vi.stubGlobal('fetch', () => Promise.reject(new Error('away')))
+})
+afterEach(() => {
+  document.body.innerHTML = ''
+  vi.unstubAllGlobals()
+})
+
+describe('every kind of paste', async () => {
+  const { previewOf } = await import('~/places/pastes/state/preview')
+  test.each(pasteKindNames)(
+    '%s has a preview that shows any text as it, and saves nothing by itself',
+    (kind) => {
+      for (const text of [sold, 'Tarn 640 8GB, works, $85', 'no price, no day']) {
+        const shown = mount(previewOf[kind], { props: pasted(text, kind) })
+        expect(shown.text()).not.toBe('')
+        expect(shown.emitted('keep')).toBeUndefined()
+      }
+    },
+  )
+  test('what is said to be sales is read as sales, with the parts they are of', () => {
+    const one = 'Tarn 640 8GB\nSold 12 Oct 2026\n$131.00'
+    expect(
+      readPaste(one, { today: '2026-10-31', currency: 'CAD', library: parts }, 'sales').read,
+    ).toMatchObject({
+      sales: { records: [{ price: '131.00' }] },
+      of: [{ partId: 'tarn-640' }],
+    })
+  })
+})
 
 describe('past sales as they were understood', async () => {
   const { default: PastedSales } = await import('~/places/pastes/components/PastedSales.vue')
-  const shownFor = (text = sold) =>
-    mount(PastedSales, {
-      props: { reading: readingOf(text), library, busy: false, currency: 'CAD', dayFirst: null },
-    })
+  const shownFor = (text = sold) => mount(PastedSales, { props: pasted(text, 'sales') })
   test('of the source of a page the lines are marked as they are seen', () => {
     const items = sold.split('\n\n').map((item) => `<li>${item.replaceAll('\n', '<br>')}</li>`)
     const shown = shownFor(`<ul class="results">\n<!-- ${'x\n'.repeat(20)} -->${items.join('')}</ul>`)
@@ -134,8 +150,8 @@ describe('past sales as they were understood', async () => {
     ]
     expect(input.sales.map((each) => each.price)).toEqual(['131.00', '188.00'])
     expect(input.source.name).toBe('Gavelry')
-    // no part of the library is among them, and none is made
-    expect(shown.emitted('keep')![0]![2]).toBe('2 saved; no part for them yet')
+    // they are of a part of the library: its prices are where they show
+    expect(shown.emitted('keep')![0]![1]).toBe('prices?part=tarn-640')
   })
 
   test('what is kept already under the source that is named is told before', async () => {
@@ -150,7 +166,12 @@ describe('past sales as they were understood', async () => {
     expect(asked.mock.lastCall![0]).toBe('/api/pastes/doubles')
     expect(JSON.parse(String(asked.mock.lastCall![1].body))).toMatchObject({ source: 'Gavelry' })
     expect(shown.text()).toContain('1 already saved: not added again')
-    expect(shown.findAll('tr').map((row) => row.text().includes('already saved'))).toEqual([
+    expect(
+      shown
+        .find('table')
+        .findAll('tr')
+        .map((row) => row.text().includes('already saved')),
+    ).toEqual([
       false, // head
       false,
       true,
@@ -182,7 +203,7 @@ describe('past sales as they were understood', async () => {
       .findAll('button')
       .find((button) => button.text() === 'day')!
       .trigger('click')
-    expect(shown.emitted('update:dayFirst')![0]).toEqual([true])
+    expect(shown.emitted('say')![0]).toEqual([{ dayFirst: true }])
   })
 })
 
@@ -194,16 +215,7 @@ describe('words of a table that are not ours', async () => {
     'Tarn 640 8 GB,127.00,2026-10-14,Zufrieden',
     'Tarn 660 10GB no fan,88.00,2026-10-15,zufrieden',
   ].join('\n')
-  const shownFor = () =>
-    mount(PastedSales, {
-      props: {
-        reading: readingOf(table),
-        library,
-        busy: false,
-        currency: 'CAD',
-        dayFirst: null,
-      },
-    })
+  const shownFor = () => mount(PastedSales, { props: pasted(table, 'sales') })
   const state = (shown: ReturnType<typeof shownFor>, row: number) =>
     (shown.find(`select[aria-label="condition ${row}"]`).element as HTMLSelectElement).value
 
@@ -227,15 +239,7 @@ describe('words of a table that are not ours', async () => {
     expect([state(shown, 1), state(shown, 2)]).toEqual(['used', 'used'])
   })
   test('without stated shipping: nothing, the middle of the paste, or left out', async () => {
-    const shown = mount(PastedSales, {
-      props: {
-        reading: readingOf(sold.replace('Free shipping', 'from Harlow')),
-        library,
-        busy: false,
-        currency: 'CAD',
-        dayFirst: null,
-      },
-    })
+    const shown = mount(PastedSales, { props: pasted(sold.replace('Free shipping', 'from Harlow'), 'sales') })
     const shipping = async (how: string) => {
       await shown.find('select[aria-label="without stated shipping"]').setValue(how)
       await shown
@@ -266,10 +270,9 @@ describe('several asks of one page', async () => {
     'Kettle 4600, works',
     'make me an offer',
   ].join('\n')
-  const props = (text: string) => ({ reading: readingOf(text), library, busy: false, currency: 'CAD' })
 
   test('become leads: what is known is tied to its part, what is not is made one; what is unclear stays out', async () => {
-    const shown = mount(PastedListings, { props: { ...props(page), today: '2026-10-31' } })
+    const shown = mount(PastedListings, { props: pasted(page, 'listings') })
     expect(shown.text()).toContain('3 listings read')
     expect(shown.text()).toContain('1 without a clear price')
     expect(shown.text()).toContain('Some odd board (new part)')
@@ -288,7 +291,7 @@ describe('several asks of one page', async () => {
   })
 
   test('one without a price waits for it; one left out stays out', async () => {
-    const shown = mount(PastedListings, { props: { ...props(page), today: '2026-10-31' } })
+    const shown = mount(PastedListings, { props: pasted(page, 'listings') })
     await shown.find('input[aria-label="source"]').setValue('Pier Street')
     await shown.find('input[aria-label="asking price 1"]').setValue('')
     expect(shown.text()).toContain('2 without a clear price')
@@ -297,7 +300,7 @@ describe('several asks of one page', async () => {
   })
 
   test('of a shop are its prices, of parts that are there or are made', async () => {
-    const shown = mount(PastedOffers, { props: props(page) })
+    const shown = mount(PastedOffers, { props: pasted(page, 'offers') })
     expect(shown.find('.button-main').attributes('disabled')).toBeDefined()
     await shown.find('input[aria-label="shop"]').setValue('Pantry')
     await shown.find('input[aria-label="price 2"]').setValue('29.00')
@@ -324,7 +327,7 @@ describe('a table of scores', async () => {
   )
 
   test('its names are matched to parts, its figures brought onto the scale of the indexes', () => {
-    const shown = mount(PastedScores, { props: { reading: readingOf(scores), library, busy: false } })
+    const shown = mount(PastedScores, { props: pasted(scores, 'scores') })
     // 6400 where 5000 is an index of 100
     expect(shown.text()).toContain('128')
   })

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { guessPaste } from '#core/reading/pastes/kindOf'
+import { kindOfPaste } from '#core/pastes/readPaste'
+import { PasteSeen } from '#core/pastes/pasteSeen'
 import { readScores } from '#core/reading/scores/readScores'
 
 describe('tables of scores, as they are copied', () => {
@@ -37,10 +38,10 @@ describe('tables of scores, as they are copied', () => {
   })
 
   test('is taken for scores, and a page of sales is not', () => {
-    const context = { today: '2026-10-31', currency: 'CAD' }
-    expect(guessPaste('Quill 70\t142\nStook 640\t71\nStook 91\t198', context).kind).toBe('scores')
-    expect(guessPaste('card\tscore\nQuill 70\t98\nno figure here\n', context).kind).toBe('scores')
+    const context = { library: [], today: '2026-10-31', currency: 'CAD' }
+    expect(kindOfPaste(new PasteSeen('Quill 70\t142\nStook 640\t71\nStook 91\t198', context))).toBe('scores')
+    expect(kindOfPaste(new PasteSeen('card\tscore\nQuill 70\t98\nno figure here\n', context))).toBe('scores')
     const sales = 'Quill 70 8GB\nC $91.00\nSold Oct 3, 2026\n\nQuill 70\nC $88.00\nSold Oct 2, 2026'
-    expect(guessPaste(sales, context).kind).toBe('sales')
+    expect(kindOfPaste(new PasteSeen(sales, context))).toBe('sales')
   })
 })

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { guessPaste } from '#core/reading/pastes/kindOf'
+import { readPaste } from '#core/pastes/readPaste'
 import { readSpecTable } from '#core/reading/specs/readSpecTable'
 
 /** Tables of parts as spreadsheets have them, in several languages and with whatever headers. */
@@ -56,7 +56,10 @@ describe('readSpecTable', () => {
 
   test('a paste of one is taken for specifications, with the line of each row', () => {
     const text = 'Model,Type,Cores\nDovecote 5300,CPU,6\nOrrery 7,CPU,8'
-    const { kind, specs } = guessPaste(text, { today: '2026-10-31', currency: 'CAD' })
-    expect([kind, specs.map(({ facts }) => facts.cores!.line)]).toEqual(['spec', [2, 3]])
+    const paste = readPaste(text, { today: '2026-10-31', currency: 'CAD', library: [] })
+    expect(paste).toMatchObject({
+      kind: 'spec',
+      read: [{ facts: { cores: { line: 2 } } }, { facts: { cores: { line: 3 } } }],
+    })
   })
 })

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { pasteKindNames, pasteKinds, type PasteKind } from '#core/reading/pastes/kindOf'
+import { pasteKindNames, pasteKinds, type PasteKind } from '#core/pastes/kinds'
+import type { PasteReading } from '#core/pastes/readPaste'
 import type { PasteInput } from '#shared/pastes/schemas'
 import type { LibraryView } from '#shared/parts/views'
-import type { PasteReading } from '~/workers/pasteProtocol'
 import { call } from '~/data/call'
+import { previewOf, type Pasted, type PasteSaid } from '../state/preview'
 import { readPaste, usePastedText } from '../state/usePaste'
 import { read } from '~/data/read'
 import type { PasteKept } from '#shared/pastes/views'
@@ -21,31 +22,56 @@ const chosen = ref<PasteKind | null>(null)
 const dayFirst = ref<boolean | null>(null)
 const currency = ref(build.view?.currency ?? session.view!.homeCurrency ?? 'CAD')
 const failure = ref('')
-/** Counts readings: what was changed by hand belongs to one of them. */
+/** Counts readings: what was changed by hand belongs to one of them, and an answer to an earlier question is late. */
 const readings = ref(0)
+let questions = 0
 const buildId = computed(() =>
   typeof route.params.id === 'string' ? route.params.id : (session.view!.builds[0]?.id ?? null),
 )
-const kind = computed(() => chosen.value ?? reading.value?.kind ?? 'nothing')
+const kind = computed(() => reading.value?.kind ?? 'nothing')
+const paste = computed<Pasted | null>(() =>
+  reading.value && library.value && text.value !== null
+    ? {
+        ...reading.value,
+        text: text.value,
+        library: library.value,
+        today: session.view!.today,
+        currency: currency.value,
+        dayFirst: dayFirst.value,
+        buildId: buildId.value,
+        busy: busy.value,
+      }
+    : null,
+)
 
 async function readAnew() {
+  const question = (questions += 1)
   if (text.value === null) return
   failure.value = ''
   try {
     library.value ??= await read('GET /api/library')
-    reading.value = await readPaste({
+    const asked = await readPaste({
       text: text.value,
+      ...(chosen.value === null ? {} : { as: chosen.value }),
       today: session.view!.today,
       currency: currency.value,
       library: library.value.parts,
       ...(dayFirst.value === null ? {} : { dayFirst: dayFirst.value }),
     })
+    if (question !== questions) return
+    reading.value = asked
     readings.value += 1
   } catch (error) {
-    failure.value = error instanceof Error ? error.message : String(error)
+    if (question === questions) failure.value = error instanceof Error ? error.message : String(error)
   }
 }
-watch([text, dayFirst, currency], readAnew, { immediate: true })
+watch([text, dayFirst, currency, chosen], readAnew, { immediate: true })
+
+/** What changes the reading: it is read again. */
+function say(said: PasteSaid) {
+  if (said.currency !== undefined) currency.value = said.currency
+  if (said.dayFirst !== undefined) dayFirst.value = said.dayFirst
+}
 
 function close() {
   text.value = null
@@ -89,8 +115,8 @@ async function keep(input: Partial<PasteInput>, goTo: string | null, told = save
   else if (goTo !== null) await navigateTo('/parts')
 }
 
-/** A file of ours is in: to where it shows. */
-async function opened(path: string) {
+/** Nothing is left to do here: to where it shows. */
+async function goOn(path: string) {
   close()
   await navigateTo(path)
 }
@@ -103,7 +129,7 @@ async function opened(path: string) {
       class="fixed inset-x-0 top-6 bottom-6 mx-auto flex w-[1080px] max-w-[96vw] flex-col border border-ink bg-sheet"
     >
       <header class="flex flex-wrap items-center gap-3 border-b border-line px-5 py-3">
-        <DialogTitle as="h2" class="!text-[17px]">Pasted: {{ pasteKindNames[kind] }}</DialogTitle>
+        <DialogTitle as="h2" class="!text-[17px]">Pasted: {{ pasteKinds[kind].label }}</DialogTitle>
         <label class="ml-auto text-soft"
           >treat as
           <select
@@ -112,75 +138,23 @@ async function opened(path: string) {
             aria-label="type of text"
             @change="chosen = ($event.target as HTMLSelectElement).value as PasteKind"
           >
-            <option v-for="each in pasteKinds" :key="each" :value="each">{{ pasteKindNames[each] }}</option>
+            <option v-for="each in pasteKindNames" :key="each" :value="each">
+              {{ pasteKinds[each].label }}
+            </option>
           </select></label
         ><button type="button" class="button" @click="close">Cancel</button>
       </header>
       <p v-if="failure" class="px-5 py-3 text-stop" role="alert">{{ failure }}</p>
-      <p v-else-if="!reading || !library" class="px-5 py-3 text-soft" role="status">Reading…</p>
-      <PastedSales
-        v-else-if="kind === 'sales'"
+      <p v-else-if="!paste" class="px-5 py-3 text-soft" role="status">Reading…</p>
+      <component
+        :is="previewOf[paste.kind]"
+        v-else
         :key="readings"
-        v-model:currency="currency"
-        v-model:day-first="dayFirst"
-        :reading="reading"
-        :library="library"
-        :busy="busy"
+        :paste="paste"
         @keep="keep"
+        @say="say"
+        @done="goOn"
       />
-      <PastedListing
-        v-else-if="kind === 'listing'"
-        :text="text"
-        :reading="reading"
-        :library="library"
-        :today="session.view!.today"
-        :currency="currency"
-        :busy="busy"
-        @keep="keep"
-      />
-      <PastedListings
-        v-else-if="kind === 'listings'"
-        :key="`listings ${readings}`"
-        v-model:currency="currency"
-        :reading="reading"
-        :library="library"
-        :today="session.view!.today"
-        :busy="busy"
-        @keep="keep"
-      />
-      <PastedOffers
-        v-else-if="kind === 'offers'"
-        :key="`offers ${readings}`"
-        v-model:currency="currency"
-        :reading="reading"
-        :library="library"
-        :busy="busy"
-        @keep="keep"
-      />
-      <PastedSpecs
-        v-else-if="kind === 'spec'"
-        :reading="reading"
-        :library="library"
-        :build-id="buildId"
-        :busy="busy"
-        @keep="keep"
-      />
-      <PastedScores
-        v-else-if="kind === 'scores'"
-        :key="readings"
-        :reading="reading"
-        :library="library"
-        :busy="busy"
-        @keep="keep"
-      />
-      <PastedFile v-else-if="kind === 'file'" :text="text" @opened="opened" />
-      <PastedFrames v-else-if="kind === 'frames'" :text="text" :build-id="buildId" @close="close" />
-      <div v-else class="px-5 py-4">
-        <p class="text-waiting">{{ reading.why || 'Nothing here could be read.' }}</p>
-        <pre class="figures mt-3 max-h-[50vh] overflow-auto text-xs whitespace-pre-wrap">{{
-          text.slice(0, 4000)
-        }}</pre>
-      </div>
     </DialogPanel>
   </Dialog>
 </template>

@@ -1,22 +1,14 @@
 <script setup lang="ts">
 import { conditions } from '#core/reading/sales/soldRecord'
 import type { PasteInput } from '#shared/pastes/schemas'
-import type { LibraryView } from '#shared/parts/views'
-import type { PasteReading } from '~/workers/pasteProtocol'
 import { blankLead } from '~/places/leads/state/leadDraft'
+import type { Pasted } from '../state/preview'
 import { idOfThing, listedThings, partsToMake } from '../state/listedThings'
 
 /** A listing as it was understood: what is in it, what it costs, what is said and not said. */
-const { text, reading, library, today, currency, busy } = defineProps<{
-  text: string
-  reading: PasteReading
-  library: LibraryView
-  today: string
-  currency: string
-  busy: boolean
-}>()
+const { paste } = defineProps<{ paste: Pasted<'listing'> }>()
 const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
-const offer = reading.offer
+const { read: offer, text, library, today } = paste
 /** What stands first, up to its first point or comma: the title of a listing. */
 function firstSentence(said: string): string {
   const line = (said.split('\n').find((each) => each.trim() !== '') ?? '').trim()
@@ -26,7 +18,7 @@ function firstSentence(said: string): string {
 const lead = reactive({
   title: firstSentence(text),
   price: offer.price ?? '',
-  currency: offer.priceCurrency ?? currency,
+  currency: offer.priceCurrency ?? paste.currency,
   shipping: offer.shipping ?? '',
   condition: offer.condition ?? ('used' as const),
   place: offer.place ?? '',
@@ -127,7 +119,7 @@ function keep() {
         ><template v-if="offer.distanceKm !== null">; {{ offer.distanceKm }} km away</template>.
       </p>
       <div class="mt-3 flex items-center gap-3">
-        <button type="button" class="button button-main" :disabled="busy || !isReady" @click="keep">
+        <button type="button" class="button button-main" :disabled="paste.busy || !isReady" @click="keep">
           Save lead</button
         ><span class="text-soft">{{
           isReady

@@ -1,24 +1,21 @@
 <script setup lang="ts">
 import { conditions, type Condition } from '#core/reading/sales/soldRecord'
 import type { PasteInput } from '#shared/pastes/schemas'
-import type { LibraryView } from '#shared/parts/views'
-import type { PasteReading } from '~/workers/pasteProtocol'
 import { blankLead } from '~/places/leads/state/leadDraft'
+import type { Pasted, PasteSaid } from '../state/preview'
 import { idOfThing, listedThings, partsToMake } from '../state/listedThings'
 
 /** Several listings of one page, a row each: those that are ticked become leads, all of them or none. */
-const { reading, library, today, busy } = defineProps<{
-  reading: PasteReading
-  library: LibraryView
-  today: string
-  busy: boolean
+const { paste } = defineProps<{ paste: Pasted<'listings'> }>()
+const emit = defineEmits<{
+  keep: [input: Partial<PasteInput>, goTo: string | null]
+  say: [said: PasteSaid]
 }>()
-const currency = defineModel<string>('currency', { required: true })
-const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
+const { read, library, today } = paste
 const rows = usePasteDraft(
   'listings',
-  reading.asks.asks.map((ask, at) => {
-    const offer = reading.offersOf[at]!
+  read.asks.asks.map((ask, at) => {
+    const offer = read.offersOf[at]!
     return {
       title: ask.title,
       price: ask.price ?? '',
@@ -56,7 +53,7 @@ function keep() {
   emit(
     'keep',
     {
-      source: { name: source.value.trim(), kind: 'classifieds', currency: currency.value },
+      source: { name: source.value.trim(), kind: 'classifieds', currency: paste.currency },
       parts: fresh.value,
       leads: chosen.value.map((row) => ({
         ...blankLead(today, row.currency),
@@ -90,7 +87,7 @@ function keep() {
         >{{ unclear }} without a clear price or part: left out until corrected</span
       >
       <SourceField v-model="source" label="source" :sources="library.sources" class="ml-auto" />
-      <PasteCurrency v-model="currency" />
+      <PasteCurrency :model-value="paste.currency" @update:model-value="emit('say', { currency: $event })" />
     </div>
     <p v-if="rows.length === 0" class="mt-3 text-waiting">
       No block with a title and one price found: copy each listing whole, from title to price.
@@ -163,7 +160,7 @@ function keep() {
       </tbody>
     </table>
     <KeepLine
-      :busy="busy"
+      :busy="paste.busy"
       :is-ready="isReady"
       :why="source.trim() === '' ? 'choose the source' : 'tick at least one with a price'"
       @keep="keep"

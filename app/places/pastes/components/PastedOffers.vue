@@ -1,25 +1,23 @@
 <script setup lang="ts">
 import { partLabel, type Part } from '#core/parts/part'
 import type { PasteInput } from '#shared/pastes/schemas'
-import type { LibraryView } from '#shared/parts/views'
-import type { PasteReading } from '~/workers/pasteProtocol'
+import type { Pasted, PasteSaid } from '../state/preview'
 import { idOfThing, listedThings, ofLibrary, partsToMake } from '../state/listedThings'
 
 /** What a shop asks today, a row for each thing: noted as its price, and the parts made that are not there yet. */
-const { reading, library, busy } = defineProps<{
-  reading: PasteReading
-  library: LibraryView
-  busy: boolean
+const { paste } = defineProps<{ paste: Pasted<'offers'> }>()
+const emit = defineEmits<{
+  keep: [input: Partial<PasteInput>, goTo: string | null]
+  say: [said: PasteSaid]
 }>()
-const currency = defineModel<string>('currency', { required: true })
-const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
+const { read, library } = paste
 const rows = usePasteDraft(
   'offers',
-  reading.asks.asks.map((ask, at) => ({
+  read.asks.asks.map((ask, at) => ({
     title: ask.title,
     price: ask.price ?? '',
     currency: ask.currency,
-    thing: listedThings(reading.offersOf[at]!, ask.title)[0]!,
+    thing: listedThings(read.offersOf[at]!, ask.title)[0]!,
     isIn: true,
   })),
 )
@@ -43,7 +41,7 @@ function keep() {
   emit(
     'keep',
     {
-      source: { name: shop.value.trim(), kind: 'shop', currency: currency.value },
+      source: { name: shop.value.trim(), kind: 'shop', currency: paste.currency },
       parts: fresh.value,
       shopPrices: chosen.value.map((row) => ({
         partId: idOfThing(row.thing),
@@ -66,7 +64,7 @@ function keep() {
         :sources="library.sources.filter(({ kind }) => kind === 'shop' || kind === 'counter')"
         class="ml-auto"
       />
-      <PasteCurrency v-model="currency" />
+      <PasteCurrency :model-value="paste.currency" @update:model-value="emit('say', { currency: $event })" />
     </div>
     <p v-if="rows.length === 0" class="mt-3 text-waiting">
       No block with a name and one price found: copy each offer whole, from name to price.
@@ -128,7 +126,7 @@ function keep() {
       </tbody>
     </table>
     <KeepLine
-      :busy="busy"
+      :busy="paste.busy"
       :is-ready="isReady"
       :why="shop.trim() === '' ? 'choose the shop' : 'tick at least one with a price'"
       @keep="keep"

@@ -4,35 +4,36 @@ import type { Role } from '#core/parts/part'
 import type { SaleRead } from '#core/reading/sales/saleRead'
 import { median } from '#core/statistics/median'
 import type { PasteInput } from '#shared/pastes/schemas'
-import type { LibraryView } from '#shared/parts/views'
 import type { SalesOf } from '#core/pricing/proposals/salesOf'
-import type { PasteReading } from '~/workers/pasteProtocol'
+import type { Pasted, PasteSaid } from '../state/preview'
 import { labelOfSales, partOfSales } from '../state/salesOfParts'
 import { useColumnWords } from '../state/useColumnWords'
 import { useDoubles } from '../state/useDoubles'
 
 /** Past sales as they were understood, beside the lines they came from; every cell can be changed before they are kept. */
-const { reading, library, busy } = defineProps<{
-  reading: PasteReading
-  library: LibraryView
-  busy: boolean
+const { paste } = defineProps<{ paste: Pasted<'sales'> }>()
+const emit = defineEmits<{
+  keep: [input: Partial<PasteInput>, goTo: string | null, told?: string]
+  say: [said: PasteSaid]
 }>()
-const currency = defineModel<string>('currency', { required: true })
-const dayFirst = defineModel<boolean | null>('dayFirst', { required: true })
-const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null, told?: string] }>()
+const {
+  seen,
+  library,
+  read: { sales: read, of: proposals },
+} = paste
 const rows = usePasteDraft(
   'sales',
-  reading.sales.records.map((record) => ({ ...record })),
+  read.records.map((record) => ({ ...record })),
 )
 const source = ref('')
 const onlyDoubtful = ref(false)
 const isDoubtful = (row: SaleRead) => row.price === null || row.soldOn === null
 const doubtful = computed(() => rows.value.filter(isDoubtful).length)
-const unread = computed(() => reading.sales.problems.filter(({ code }) => code === 'unread').length)
+const unread = computed(() => read.problems.filter(({ code }) => code === 'unread').length)
 const isSame = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
 const knownSource = computed(() => library.sources.find(({ name }) => isSame(name, source.value)))
 const { words, meant, mean, said } = useColumnWords(
-  reading.sales.problems,
+  read.problems,
   rows,
   computed(() => knownSource.value?.meanings),
 )
@@ -41,15 +42,14 @@ const doubles = useDoubles(source, rows)
 const unstated = ref<'nothing' | 'usual' | 'out'>('nothing')
 const usualShipping = computed(() => {
   const stated = rows.value.flatMap(({ shipping }) => (shipping === null ? [] : [Number(shipping)]))
-  return stated.length === 0 ? null : median(stated).toFixed(minorDigits(currency.value))
+  return stated.length === 0 ? null : median(stated).toFixed(minorDigits(paste.currency))
 })
 const withoutShipping = computed(() => rows.value.filter((row) => row.shipping === null).length)
 /** The row under the hand. */
 const pointed = ref(-1)
 /** Which proposals become parts, under which role. */
 const wanted = ref(new Map<number, Role>())
-const titles = reading.sales.records.map(({ title }) => title)
-const proposals = computed(() => reading.of)
+const titles = read.records.map(({ title }) => title)
 
 const good = computed(() =>
   rows.value.filter((row) => !isDoubtful(row) && !(unstated.value === 'out' && row.shipping === null)),
@@ -67,12 +67,12 @@ function sales(): PasteInput['sales'] {
 function keep(only?: SalesOf) {
   const made = only
     ? [partOfSales(only, only.group.role ?? 'extra')]
-    : [...wanted.value].map(([index, role]) => partOfSales(proposals.value[index]!, role))
-  const first = made[0]?.id ?? proposals.value.find((each) => each.partId !== null)?.partId
+    : [...wanted.value].map(([index, role]) => partOfSales(proposals[index]!, role))
+  const first = made[0]?.id ?? proposals.find((each) => each.partId !== null)?.partId
   emit(
     'keep',
     {
-      source: { name: source.value.trim() || 'Past sales', kind: 'auction', currency: currency.value },
+      source: { name: source.value.trim() || 'Past sales', kind: 'auction', currency: paste.currency },
       sales: sales(),
       parts: made,
       meanings: said.value,
@@ -81,12 +81,12 @@ function keep(only?: SalesOf) {
     first ? undefined : `${good.value.length} saved; no part for them yet`,
   )
 }
-const best = computed(() => proposals.value.find((each) => each.partId === null))
+const best = computed(() => proposals.find((each) => each.partId === null))
 </script>
 
 <template>
   <div class="grid min-h-0 flex-1 grid-cols-[260px_minmax(0,1fr)] max-md:grid-cols-1">
-    <AsCopied :text="reading.seen" :rows="rows" :pointed="pointed" />
+    <AsCopied :text="seen" :rows="rows" :pointed="pointed" />
     <section class="min-h-0 overflow-y-auto px-5 py-3" aria-label="what was read">
       <div class="flex flex-wrap items-center gap-3">
         <span class="tag tag-settled"
@@ -101,14 +101,18 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
           ><input v-model="onlyDoubtful" type="checkbox" />unclear only</label
         >
         <SourceField v-model="source" label="source" :sources="library.sources" class="ml-auto" />
-        <PasteCurrency v-model="currency" />
+        <PasteCurrency
+          :model-value="paste.currency"
+          @update:model-value="emit('say', { currency: $event })"
+        />
       </div>
       <SalesQuestions
-        v-model:day-first="dayFirst"
-        :problems="reading.sales.problems"
+        :day-first="paste.dayFirst"
+        :problems="read.problems"
         :words="words"
         :meant="meant"
         @mean="mean"
+        @update:day-first="emit('say', { dayFirst: $event })"
       />
       <SalesRows v-model="rows" :only="onlyDoubtful" :doubles="doubles" @point="pointed = $event" />
       <p v-if="withoutShipping > 0" class="mt-1 text-xs text-soft">
@@ -123,14 +127,14 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
       </p>
       <template v-if="proposals.length > 0">
         <h3 class="mt-4 font-semibold">Parts in these sales</h3>
-        <SalesOfTable v-model="wanted" :sales="proposals" :titles="titles" :currency="currency" />
+        <SalesOfTable v-model="wanted" :sales="proposals" :titles="titles" :currency="paste.currency" />
       </template>
       <div class="mt-4 flex flex-wrap items-center gap-3">
         <button
           v-if="best && wanted.size === 0"
           type="button"
           class="button button-main"
-          :disabled="busy || good.length === 0"
+          :disabled="paste.busy || good.length === 0"
           @click="keep(best)"
         >
           Save {{ good.length }} and create {{ labelOfSales(best) }} as a part</button
@@ -138,7 +142,7 @@ const best = computed(() => proposals.value.find((each) => each.partId === null)
           type="button"
           class="button"
           :class="{ 'button-main': !best || wanted.size > 0 }"
-          :disabled="busy || good.length === 0"
+          :disabled="paste.busy || good.length === 0"
           @click="keep()"
         >
           Save {{ good.length }} {{ good.length === 1 ? 'record' : 'records'

@@ -2,19 +2,15 @@
 import { partLabel } from '#core/parts/part'
 import { joinScale } from '#core/performance/scores/joinScale'
 import type { IndexFact, PasteInput } from '#shared/pastes/schemas'
-import type { LibraryView } from '#shared/parts/views'
 import { slug } from '#shared/text/slug'
-import type { PasteReading } from '~/workers/pasteProtocol'
+import type { Pasted } from '../state/preview'
 
 /** A table of scores: its names matched to parts, its figures brought onto the scale of the indexes, then kept. */
-const { reading, library, busy } = defineProps<{
-  reading: PasteReading
-  library: LibraryView
-  busy: boolean
-}>()
+const { paste } = defineProps<{ paste: Pasted<'scores'> }>()
 const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
+const { read, library } = paste
 const part = (id: string) => library.parts.find((each) => each.id === id)
-const matched = reading.scoresOf.flatMap(({ partIds }) => (partIds.length === 1 ? [part(partIds[0]!)!] : []))
+const matched = read.partIds.flatMap((partIds) => (partIds.length === 1 ? [part(partIds[0]!)!] : []))
 const fact = ref<IndexFact>(
   matched.filter(({ role }) => role === 'cpu').length * 2 > matched.length ? 'cpuIndex' : 'graphicsIndex',
 )
@@ -24,11 +20,10 @@ const lessIsBetter = ref(false)
 const agreed = ref(false)
 const rows = usePasteDraft(
   'scores',
-  reading.scores.rows.map((row, at) => ({
-    ...row,
-    partId: reading.scoresOf[at]!.partIds.length === 1 ? reading.scoresOf[at]!.partIds[0]! : '',
-    isIn: true,
-  })),
+  read.rows.map((row, at) => {
+    const ids = read.partIds[at]!
+    return { ...row, partId: ids.length === 1 ? ids[0]! : '', isIn: true }
+  }),
 )
 const candidates = computed(() => library.parts.filter((each) => each.role === role.value))
 /** What can be brought onto the scale: a part, a figure, and not left out. */
@@ -109,10 +104,10 @@ function keep() {
             <option value="graphicsIndex">graphics cards</option>
             <option value="cpuIndex">CPUs</option>
           </select></label
-        ><label v-if="reading.scores.columns.length > 1"
+        ><label v-if="read.columns.length > 1"
           >score column
           <select v-model="column" class="field" aria-label="column of the scores">
-            <option v-for="(name, at) in reading.scores.columns" :key="at" :value="at">{{ name }}</option>
+            <option v-for="(name, at) in read.columns" :key="at" :value="at">{{ name }}</option>
           </select></label
         ><label><input v-model="lessIsBetter" type="checkbox" /> lower is better</label>
         <label v-if="!hasScale"
@@ -201,16 +196,16 @@ function keep() {
           </tr>
         </tbody>
       </table>
-      <p v-if="reading.scores.notRead.length > 0" class="my-2 text-xs text-soft">
-        no name or no number: line{{ reading.scores.notRead.length === 1 ? '' : 's' }}
-        {{ reading.scores.notRead.slice(0, 12).join(', ') }}
+      <p v-if="read.notRead.length > 0" class="my-2 text-xs text-soft">
+        no name or no number: line{{ read.notRead.length === 1 ? '' : 's' }}
+        {{ read.notRead.slice(0, 12).join(', ') }}
       </p>
     </div>
     <footer class="border-t border-line px-5 py-3">
       <button
         type="button"
         class="button button-main"
-        :disabled="busy || count === 0 || isHeld"
+        :disabled="paste.busy || count === 0 || isHeld"
         @click="keep"
       >
         Save {{ count }} {{ count === 1 ? 'index' : 'indexes' }}

@@ -1,7 +1,8 @@
 import { createGlobalState, StorageSerializers, useSessionStorage } from '@vueuse/core'
 import { wrap, type Remote } from 'comlink'
 import PasteWorkerFile from '~/workers/paste.worker?worker'
-import type { PasteQuestion, PasteReading, PasteWorker } from '~/workers/pasteProtocol'
+import type { PasteReading } from '#core/pastes/readPaste'
+import type { PasteQuestion, PasteWorker } from '~/workers/pasteProtocol'
 
 let worker: Remote<PasteWorker> | null = null
 function pasteWorker(): Remote<PasteWorker> {

@@ -2,20 +2,14 @@
 import { factKinds, factText } from '#core/parts/facts'
 import { roleNames, roles, type PartFacts, type Role } from '#core/parts/part'
 import type { PasteInput } from '#shared/pastes/schemas'
-import type { LibraryView } from '#shared/parts/views'
 import { slug } from '#shared/text/slug'
-import type { PasteReading } from '~/workers/pasteProtocol'
+import type { Pasted } from '../state/preview'
 
 /** Parts as their specifications were read, with the line each fact came from; kept, and taken as hunts, in one go. */
-const { reading, library, buildId, busy } = defineProps<{
-  reading: PasteReading
-  library: LibraryView
-  buildId: string | null
-  busy: boolean
-}>()
+const { paste } = defineProps<{ paste: Pasted<'spec'> }>()
 const emit = defineEmits<{ keep: [input: Partial<PasteInput>, goTo: string | null] }>()
 const rows = ref(
-  reading.specs.map((spec) => ({
+  paste.read.map((spec) => ({
     role: spec.role ?? ('extra' as Role),
     make: spec.make,
     name: spec.name,
@@ -30,13 +24,13 @@ const rows = ref(
 )
 type Row = (typeof rows.value)[number]
 const idOf = ({ make, name }: Row) => slug(make === '' || name.startsWith(make) ? name : `${make} ${name}`)
-const isKnown = (row: Row) => library.parts.some(({ id }) => id === idOf(row))
+const isKnown = (row: Row) => paste.library.parts.some(({ id }) => id === idOf(row))
 const keys = (row: Row) => Object.keys(row.facts) as (keyof PartFacts)[]
 const drop = (row: Row, key: keyof PartFacts) =>
   (row.facts = Object.fromEntries(Object.entries(row.facts).filter(([each]) => each !== key)) as PartFacts)
 const good = computed(() => rows.value.filter((row) => row.name.trim() !== '' && !isKnown(row)))
 function keep() {
-  const hunted = good.value.filter((row) => row.isHunted && buildId !== null)
+  const hunted = good.value.filter((row) => row.isHunted && paste.buildId !== null)
   emit(
     'keep',
     {
@@ -48,7 +42,7 @@ function keep() {
         facts: row.facts as never,
       })),
       hunts: hunted.map((row) => ({
-        buildId: buildId!,
+        buildId: paste.buildId!,
         partId: idOf(row),
         limit: row.limit.trim() === '' ? null : row.limit.trim(),
         condition: null,
@@ -77,7 +71,7 @@ function keep() {
             v-model="row.name"
             class="field block w-full"
             :aria-label="`name ${index + 1}`" /></label
-        ><template v-if="buildId"
+        ><template v-if="paste.buildId"
           ><label class="flex gap-1 pb-1"
             ><input v-model="row.isHunted" type="checkbox" :aria-label="`hunt for ${row.name}`" />hunt</label
           ><input
@@ -115,7 +109,12 @@ function keep() {
         not used: {{ row.notRead.slice(0, 8).join(' · ') }}
       </p>
     </section>
-    <button type="button" class="button button-main" :disabled="busy || good.length === 0" @click="keep">
+    <button
+      type="button"
+      class="button button-main"
+      :disabled="paste.busy || good.length === 0"
+      @click="keep"
+    >
       Save {{ good.length }} {{ good.length === 1 ? 'part' : 'parts' }}
     </button>
     <span class="ml-3 text-soft">nothing is saved yet; one undo reverts it all</span>
