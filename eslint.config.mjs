@@ -1,4 +1,5 @@
 import { boundariesOfFolders } from './eslint.boundaries.mjs'
+import { vocabularyInItsPlace } from './eslint.vocabulary.mjs'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 // A tool of the linter calls this, and Node 20 does not have it yet.
@@ -125,6 +126,7 @@ const oneWay = [
 export default withNuxt(
   coreStaysPure,
   boundariesOfFolders,
+  ...vocabularyInItsPlace,
   ...oneWay,
   {
     rules: {

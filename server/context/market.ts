@@ -162,30 +162,14 @@ function takeOverReadings(earlier: Market, market: Market, added: readonly SoldR
   }
 }
 
+/** Every column of a stored record but those that say where it came in. */
 export function toSoldRecord({
   id,
-  quantity,
-  source,
-  title,
-  price,
-  shipping,
-  currency,
-  soldOn,
-  manner,
-  condition,
+  externalId: _externalId,
+  importId: _importId,
+  ...record
 }: typeof soldRecords.$inferSelect): SoldRecord {
-  return {
-    id: String(id),
-    source,
-    title,
-    price,
-    shipping,
-    currency,
-    soldOn,
-    manner,
-    condition,
-    ...(quantity === null ? {} : { quantity }),
-  }
+  return { ...record, id: String(id) }
 }
 
 function historyByPart(rows: readonly ShopPriceRow[]): Map<string, Map<string, ShopPriceRow[]>> {

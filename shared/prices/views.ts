@@ -10,7 +10,7 @@ import type { OwnFigureStanding } from '#core/pricing/street/ownFigure'
 import type { ReadChange } from '#core/pricing/street/readHistory'
 import type { Override } from '#core/pricing/street/streetPrice'
 import type { Trend } from '#core/pricing/trend/trend'
-import type { Condition, Manner, SoldRecord } from '#core/reading/sales/soldRecord'
+import type { Manner, SoldRecord } from '#core/reading/sales/soldRecord'
 import type { DropReason } from '#core/reading/titles/dropReasons'
 import type { PartQuery } from '#core/reading/titles/queryForPart'
 import type { NewOrUsed } from '#core/supply/ways/newOrUsed'
@@ -33,18 +33,9 @@ export interface PriceBrief {
   readonly standsFor?: { readonly partId: string; readonly name: string } | null
 }
 
-export interface RecordView {
+/** A sold record, and what the price query makes of it. */
+export interface RecordView extends Omit<SoldRecord, 'id'> {
   readonly id: number
-  readonly title: string
-  readonly source: string
-  readonly soldOn: string
-  readonly manner: Manner
-  readonly condition: Condition
-  /** As the record states it, in its own currency. */
-  readonly price: number
-  readonly shipping: number
-  readonly currency: string
-  readonly quantity: number | null
   /** Set where it counts. */
   readonly unitPrice: number | null
   readonly weight: number | null

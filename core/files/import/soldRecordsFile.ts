@@ -1,6 +1,6 @@
 import { CoreError } from '../../errors/coreError'
 import { salesHeaders } from '../../reading/sales/salesHeaders'
-import type { Condition, Manner } from '../../reading/sales/soldRecord'
+import type { Condition, Manner, SoldRecord } from '../../reading/sales/soldRecord'
 import { readCsv } from '../../reading/tables/readCsv'
 import { readRows } from '../../reading/tables/readRows'
 import {
@@ -18,19 +18,21 @@ import {
   readWord,
 } from '../../reading/tables/readFields'
 
-export const soldRecordFields = [
-  'id',
-  'source',
-  'title',
-  'price',
-  'shipping',
-  'currency',
-  'soldOn',
-  'manner',
-  'condition',
-  'quantity',
-] as const
-export type SoldRecordField = (typeof soldRecordFields)[number]
+/** The columns of a file of sold records, as the screen calls them. */
+export const soldRecordFieldNames = {
+  id: 'sale number',
+  source: 'source',
+  title: 'title',
+  price: 'price',
+  shipping: 'shipping',
+  currency: 'currency',
+  soldOn: 'date',
+  manner: 'sale type',
+  condition: 'condition',
+  quantity: 'pieces',
+} as const
+export type SoldRecordField = keyof typeof soldRecordFieldNames
+export const soldRecordFields = Object.keys(soldRecordFieldNames) as SoldRecordField[]
 export const neededSoldRecordFields: readonly SoldRecordField[] = ['title', 'price', 'soldOn']
 
 const { bids: _bids, ...sharedHeaders } = salesHeaders
@@ -56,17 +58,8 @@ const conditionSpellings: Readonly<Record<Condition, readonly string[]>> = {
 }
 
 /** A sold record as a file states it; amounts in minor units. */
-export interface ImportedRecord {
-  readonly source: string
+export interface ImportedRecord extends Omit<SoldRecord, 'id'> {
   readonly externalId: string
-  readonly title: string
-  readonly price: number
-  readonly shipping: number
-  readonly currency: string
-  readonly soldOn: string
-  readonly manner: Manner
-  readonly condition: Condition
-  readonly quantity: number | null
 }
 
 export interface SoldRecordDefaults {

@@ -219,7 +219,7 @@ function priceUnits(
   for (const i of survivors) {
     const { price, shipping, quantity, currency, soldOn } = records[i]!
     const whole = price + shipping
-    const isPlain = currency === query.currency && (quantity === undefined || quantity === 1)
+    const isPlain = currency === query.currency && (quantity ?? 1) === 1
     const rate = isPlain
       ? 1
       : missingRate === 'drop'

@@ -20,6 +20,6 @@ export interface SoldRecord {
   readonly soldOn: CalendarDate
   readonly manner: Manner
   readonly condition: Condition
-  /** Things sold for the price; left out where the source does not say. */
-  readonly quantity?: number
+  /** Things sold for the price; null or left out where the source does not say. */
+  readonly quantity?: number | null
 }

@@ -1,4 +1,6 @@
 import type { InValue, Transaction } from '@libsql/client'
+import { getTableColumns } from 'drizzle-orm'
+import { toSnakeCase } from 'drizzle-orm/casing'
 import type { ColumnMap } from '#core/reading/tables/columns'
 import {
   readSoldRecords,
@@ -9,6 +11,7 @@ import {
 import type { ImportReport } from '#shared/files/importReport'
 import type { OpenDatabase } from '#server/db/client'
 import { marketChanged } from '#server/context/market'
+import { soldRecords } from '#server/db/schema/prices'
 
 export interface RecordsReport extends ImportReport {
   /** Its number, by which it is taken back and its records are asked for. */
@@ -76,19 +79,9 @@ async function noteImport(
   return Number(lastInsertRowid)
 }
 
-const columns = [
-  'source',
-  'external_id',
-  'title',
-  'price',
-  'shipping',
-  'currency',
-  'sold_on',
-  'manner',
-  'condition',
-  'quantity',
-  'import_id',
-]
+/** Every column of the table but its number, by the member of a record that fills it. */
+const columns = Object.entries(getTableColumns(soldRecords)).filter(([member]) => member !== 'id')
+const names = columns.map(([member]) => toSnakeCase(member)).join(', ')
 const placeholder = `(${columns.map(() => '?').join(', ')})`
 
 async function insertRecords(
@@ -96,24 +89,12 @@ async function insertRecords(
   records: readonly ImportedRecord[],
   importId: number,
 ): Promise<number> {
-  const args: InValue[] = []
-  for (const record of records) {
-    args.push(
-      record.source,
-      record.externalId,
-      record.title,
-      record.price,
-      record.shipping,
-      record.currency,
-      record.soldOn,
-      record.manner,
-      record.condition,
-      record.quantity,
-      importId,
-    )
-  }
+  const args = records.flatMap((record) => {
+    const row: Readonly<Record<string, InValue>> = { ...record, importId }
+    return columns.map(([member]) => row[member]!)
+  })
   const { rowsAffected } = await tx.execute({
-    sql: `INSERT INTO sold_records (${columns.join(', ')}) VALUES ${records.map(() => placeholder).join(', ')} ON CONFLICT (source, external_id) DO NOTHING`,
+    sql: `INSERT INTO sold_records (${names}) VALUES ${records.map(() => placeholder).join(', ')} ON CONFLICT (source, external_id) DO NOTHING`,
     args,
   })
   return rowsAffected

@@ -191,16 +191,8 @@ function recordViews(market: Market, partId: string, reading: StreetPrice): Reco
     if (why?.reason === 'missing-word' && overrides[record.id] === undefined) continue
     const comp = kept.get(record.id)
     records.push({
+      ...record,
       id: Number(record.id),
-      title: record.title,
-      source: record.source,
-      soldOn: record.soldOn,
-      manner: record.manner,
-      condition: record.condition,
-      price: record.price,
-      shipping: record.shipping,
-      currency: record.currency,
-      quantity: record.quantity ?? null,
       unitPrice: comp?.unitPrice ?? null,
       weight: comp?.weight ?? null,
       reason: why?.reason ?? null,

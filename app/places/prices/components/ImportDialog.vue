@@ -4,6 +4,7 @@ import type { ColumnMap } from '#core/reading/tables/columns'
 import { conditions, manners } from '#core/reading/sales/soldRecord'
 import {
   neededSoldRecordFields,
+  soldRecordFieldNames,
   soldRecordFields,
   type SoldRecordField,
   type SoldRecordsRead,
@@ -14,18 +15,6 @@ import { sendFile } from '~/data/call'
 /** Import of sold records: file or pasted lines → preview with the mapping → progress → report. */
 const { currency } = defineProps<{ currency: string }>()
 const emit = defineEmits<{ close: []; done: [] }>()
-const fieldNames: Readonly<Record<SoldRecordField, string>> = {
-  id: 'sale number',
-  source: 'source',
-  title: 'title',
-  price: 'price',
-  shipping: 'shipping',
-  currency: 'currency',
-  soldOn: 'date',
-  manner: 'sale type',
-  condition: 'condition',
-  quantity: 'pieces',
-}
 
 const file = shallowRef<Blob | string | null>(null)
 const fileName = ref('')
@@ -143,11 +132,11 @@ const setColumn = (field: SoldRecordField, value: string) => {
           <p class="mt-3 text-soft">{{ fileName }}: check which column each field is read from.</p>
           <div class="mt-1 grid grid-cols-[repeat(5,1fr)] gap-x-3 gap-y-2 max-md:grid-cols-2">
             <label v-for="field in soldRecordFields" :key="field" class="text-xs text-soft"
-              >{{ fieldNames[field] }}<span v-if="neededSoldRecordFields.includes(field)"> *</span>
+              >{{ soldRecordFieldNames[field] }}<span v-if="neededSoldRecordFields.includes(field)"> *</span>
               <select
                 class="field mt-0.5 w-full"
                 :value="columns[field] ?? ''"
-                :aria-label="`column of ${fieldNames[field]}`"
+                :aria-label="`column of ${soldRecordFieldNames[field]}`"
                 @change="setColumn(field, ($event.target as HTMLSelectElement).value)"
               >
                 <option value="">not in the file</option>
@@ -191,7 +180,7 @@ const setColumn = (field: SoldRecordField, value: string) => {
             </table>
           </div>
           <p v-if="missing.length > 0" class="mt-2 text-waiting">
-            Still to choose: {{ missing.map((field) => fieldNames[field]).join(', ') }}.
+            Still to choose: {{ missing.map((field) => soldRecordFieldNames[field]).join(', ') }}.
           </p>
         </template>
         <div class="mt-4 flex items-center gap-3">

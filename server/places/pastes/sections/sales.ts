@@ -19,20 +19,16 @@ export const sales: PasteSection<'sales'> = {
       if (sale.soldOn > today) throw new CoreError('future-date', { day: sale.soldOn }, `${at}.soldOn`)
       const price = parseDecimal(sale.price, sale.currency, `${at}.price`)
       if (price <= 0) throw new CoreError('price', {}, `${at}.price`)
-      const { title, currency, soldOn, quantity } = sale
       const rows = await tx
         .insert(soldRecords)
         .values({
+          ...sale,
           source: input.source!.name.trim(),
           externalId: saleKey(sale, price),
-          title,
           price,
-          shipping: sale.shipping === null ? 0 : parseDecimal(sale.shipping, currency, `${at}.shipping`),
-          currency,
-          soldOn,
+          shipping: sale.shipping === null ? 0 : parseDecimal(sale.shipping, sale.currency, `${at}.shipping`),
           manner: sale.manner ?? 'fixed',
           condition: sale.condition ?? 'used',
-          quantity,
           importId: paste,
         })
         .onConflictDoNothing()
