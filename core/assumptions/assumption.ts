@@ -31,7 +31,7 @@ export function defaultsOf<const Group extends Readonly<Record<string, Assumptio
 /**
  * Refuses a figure outside the range of its assumption.
  * @throws CoreError `bad-assumption`, naming figure and range
- * @example a chance of 1.2: "chance that a rebate is paid must be from 0 to 1, not 1.2"
+ * @example assertInRange({ name: 'a chance', min: 0, max: 1 }, 1.2, '') // throws bad-assumption
  */
 export function assertInRange({ name, min, max }: Assumption, value: number, path: string): void {
   if (Number.isFinite(value) && value >= min && value <= max) return

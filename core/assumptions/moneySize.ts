@@ -13,7 +13,7 @@ const roughUnits: Readonly<Record<Currency, number>> = {
 
 /**
  * Minor units of the amount that serves in a currency as one unit does in dollars.
- * @example CAD 100 (1.00), SEK 1000 (10.00), JPY 100 (100), KWD 500 (0.500)
+ * @example moneySize('SEK') // 1000: ten kronor, as much as a dollar of CAD
  */
 export function moneySize(currency: Currency): number {
   return minorPerUnit(currency) * (roughUnits[currency] ?? 1)

@@ -1,6 +1,6 @@
 /**
  * The figures of a table inside a group, such as the fault of a used part by role.
- * @example tableOf(riskDefaults, 'used').cpu = 0.02
+ * @example tableOf({ 'used.cpu': 0.02, 'new.cpu': 0.01 }, 'used') // { cpu: 0.02 }
  */
 export function tableOf<Values extends Readonly<Record<string, number>>, Table extends string>(
   values: Values,

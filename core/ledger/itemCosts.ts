@@ -17,7 +17,7 @@ export interface ItemWorth {
  *
  * @param paid what was paid for the line, minor units, zero or more
  * @example itemCosts(13000, [{ plan: 'keep', worth: 8000 }, { plan: 'resell', worth: 12000 }]) // [5200, 7800]
- * @example itemCosts(1000, Array(9).fill({ plan: 'keep', worth: 0 })) // [112, 111, 111, …]
+ * @example itemCosts(1000, Array(3).fill({ plan: 'keep', worth: 0 })) // [334, 333, 333]
  */
 export function itemCosts(paid: number, things: readonly ItemWorth[]): number[] {
   return splitByLargestRemainder(

@@ -69,7 +69,7 @@ const placeWords: Readonly<Record<ItemPlace, string>> = {
  * Refuses a step that the table does not allow, with the reason.
  *
  * @throws CoreError `not-possible` with `path`
- * @example assertItemCan('sell', { place: 'ordered', state: 'unseen', goneBecause: null }, 'the card') // throws: "the card is still ordered and cannot be sold"
+ * @example assertItemCan('sell', { place: 'ordered', state: 'unseen', goneBecause: null }, 'the card') // throws not-possible
  */
 export function assertItemCan(step: ItemStep, item: ItemStanding, name: string, path = ''): void {
   const { does, from }: Step = itemSteps[step]
@@ -83,7 +83,7 @@ export function assertItemCan(step: ItemStep, item: ItemStanding, name: string, 
  * repair.
  *
  * @throws CoreError `not-possible` with `path`
- * @example assertFound('dead', 'works', { repaired: true }) // allowed
+ * @example assertFound('dead', 'works', { repaired: true }) // undefined: allowed
  */
 export function assertFound(
   from: ItemState,

@@ -5,7 +5,7 @@ import { compared } from './vocabularies'
  * The part of a library that a sentence names, whatever else it says: of several names in it the longest, so that a
  * sister's longer name is not taken for the plain one. Null where none is named.
  *
- * @example partNamed('the Tarn 660 10 GB, about 160 used', parts) // Tarn 660 10 GB
+ * @example partNamed('the Tarn 660, about 160 used', [{ id: 't', make: '', name: 'Tarn 660' }]) // { id: 't' }
  */
 export function partNamed<P extends Pick<Part, 'id' | 'make' | 'name'>>(
   text: string,

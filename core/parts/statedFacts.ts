@@ -13,7 +13,7 @@ export interface StatedFacts {
  * Facts in any usual spelling (`mATX`, `24-pin`, `ddr4`, `"65 W"`, `yes`) as Tarvin keeps them. What cannot be read is
  * not known, and named; never a default.
  *
- * @example readFacts({ formFactor: 'mATX', limitW: '65 W' }) // { formFactor: 'micro-ATX', limitW: 65 }
+ * @example readFacts({ formFactor: 'mATX', limitW: '65 W' }) // { facts: { formFactor: 'micro-ATX', limitW: 65 } }
  */
 export function readFacts(stated: Readonly<Record<string, unknown>>): StatedFacts {
   const facts: Record<string, unknown> = {}

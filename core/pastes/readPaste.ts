@@ -18,7 +18,7 @@ export type PasteReading<K extends PasteKind = PasteKind> = {
 /**
  * What a text is taken for: the kind with the strongest claim; of two as strong the one that stands first in the list.
  *
- * @example kindOfPaste(new PasteSeen('Quill 70, works, $85', { today, currency: 'CAD', library: [] })) // 'listing'
+ * @example kindOfPaste(new PasteSeen('Quill 70, works, $85', context)) // 'listing'
  */
 export function kindOfPaste(seen: PasteSeen): PasteKind {
   if (seen.plain === '') return 'nothing'

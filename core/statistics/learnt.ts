@@ -18,7 +18,7 @@ const z90 = 1.645
  * A chance by how often it came true: the mean of Beta(2 + came, 2 + missed), with 1.645 standard deviations to
  * either side, docs/formulas.md (What was foreseen). Null below five outcomes.
  *
- * @example 6 rebates of 7 were paid: (6 + 2) / (7 + 4) = 0.727
+ * @example learntShare(6, 7) // { value: 8 / 11, count: 7 }: (6 + 2) / (7 + 4)
  */
 export function learntShare(came: number, count: number): Learnt | null {
   if (count < fewestOutcomes) return null
@@ -37,7 +37,7 @@ export function learntShare(came: number, count: number): Learnt | null {
  * A ratio by what it came to: the median, with the widest pair of order statistics that hold the true median in 90 % of
  * cases. Null below five outcomes.
  *
- * @example 0.80, 0.85, 0.90, 0.95, 1.10: 0.90, from 0.80 to 1.10 (94 %)
+ * @example learntRatio([0.8, 0.85, 0.9, 0.95, 1.1]) // { value: 0.9, low: 0.8, high: 1.1 }: with 94 %
  */
 export function learntRatio(ratios: readonly number[]): Learnt | null {
   if (ratios.length < fewestOutcomes) return null
@@ -54,7 +54,7 @@ export function learntRatio(ratios: readonly number[]): Learnt | null {
 /**
  * A learnt figure as it takes the place of an assumption: within what that allows, in whole thousandths.
  *
- * @example 0.72727 where 0 to 1 is allowed: 0.727
+ * @example figureToAdopt({ value: 0.72727 }, { min: 0, max: 1 }) // 0.727
  */
 export function figureToAdopt(
   { value }: Pick<Learnt, 'value'>,

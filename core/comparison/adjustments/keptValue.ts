@@ -49,7 +49,7 @@ export function keptValue(
  * What a thing fetches used today, minor units: its street price, else what a thing bought new falls to; null where neither
  * is known.
  *
- * @example no street price, 100.00 new: 75.00
+ * @example usedWorth(null, 10000, { newFalls: 0.75 }) // 7500: no street price, 100.00 new
  */
 export function usedWorth(
   street: number | null,

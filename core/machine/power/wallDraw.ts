@@ -51,7 +51,7 @@ export const bestEfficiency = Math.max(
  * What is drawn wall power, W: DC over the efficiency at that share of the rating, linear between the label's
  * points; below the lowest point the loss in watts stays that point's, above the highest its efficiency.
  *
- * @example 300 W DC of a 600 W gold supply: half load, 300 / 0.9 = 333.3 W
+ * @example wallDraw(300, 600, 'gold') // 333.3: watts at half load, 300 / 0.9
  */
 export function wallDraw(
   dcW: number,

@@ -22,7 +22,7 @@ export const bandwidthOf = (speedMts: number, channels: number): number =>
  * estimate).
  *
  * @returns null where the CPU's fastest memory is not known
- * @example rated 3200 MT/s; one stick of 3200: (25.6 / 51.2)^0.5 = 0.707
+ * @example memoryShareOf({ facts: { maxMemoryMts: 3200 } }, 1, 3200) // 0.707: one stick, (25.6 / 51.2)^0.5
  */
 export function memoryShareOf(cpu: Part, channels: number, speedMts: number): number | null {
   const rated = cpu.facts.maxMemoryMts

@@ -3,7 +3,7 @@
  * asked for. Empty where there is one.
  *
  * @param targets the targets of the brief, each with what its estimate still lacks (`frameMachineOf`)
- * @example a CPU is there, a card is not: `No estimate yet: the machine has no graphics card.`
+ * @example noEstimate([{ missing: ['a graphics card'] }]) // 'No estimate yet: the build has no graphics card.'
  */
 export function noEstimate(targets: readonly { readonly missing: readonly string[] }[]): string {
   const [first] = targets

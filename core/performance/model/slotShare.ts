@@ -14,7 +14,7 @@ const wideEnough = 5
  * Share of its frames that a card keeps in a board's slot: the fewer lanes and the older version of both count.
  *
  * @returns null where lanes or version of either are not known and could matter, or where no figure is known (one lane)
- * @example a card of 8 lanes, PCIe 4, on a board of 16 lanes, PCIe 3: 0.95
+ * @example slotShareOf({ facts: { lanes: 8, pcieVersion: 4 } }, { facts: { lanes: 16, pcieVersion: 3 } }) // 0.95
  */
 export function slotShareOf({ facts: card }: Part, { facts: board }: Part): number | null {
   const lanes = least(card.lanes, board.lanes)

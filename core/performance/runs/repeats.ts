@@ -15,7 +15,7 @@ export interface RepeatSummary {
  * Median of the repeats that count, and how far they spread. Lows: median of those stated.
  *
  * @returns null where none counts
- * @example repeatSummary([60, 62, 61]) // median 61, spread 62/60 − 1 = 0.0333
+ * @example three of 60, 62 and 61 fps: median 61, spread 62/60 − 1 = 0.0333
  */
 export function repeatSummary(repeats: readonly Repeat[]): RepeatSummary | null {
   const counted = repeats.filter((each) => each.discarded === '')

@@ -4,7 +4,7 @@ import type { FrameRun } from './run'
  * What a machine's own runs say of throttling, as it goes on after the machine's name; null where none throttled. It
  * stands wherever the machine's frames are praised: an estimate is for a machine that stays cool.
  *
- * @example throttleNote([{ lowsCause: 'heat' }, { lowsCause: null }]) // 'throttled for heat in 1 of 2 runs'
+ * @example throttleNote([{ lowsCause: 'heat' }, { lowsCause: null }]) // 'throttled in 1 of 2 runs'
  */
 export function throttleNote(runs: readonly Pick<FrameRun, 'lowsCause'>[]): string | null {
   const hot = runs.filter(({ lowsCause }) => lowsCause === 'heat').length

@@ -30,7 +30,7 @@ export interface SalesContext {
  *
  * @param titles of the sales
  * @param sold the sales themselves, with their place as id; null where price or day is not known
- * @example salesOf(three titles of "Quill 70 8GB", …) // one proposal, Quill 70 8 GB, with its three marks
+ * @example three titles of "Quill 70 8GB": one proposal, Quill 70 8 GB, with its three marks
  */
 export function salesOf(
   titles: readonly string[],

@@ -84,8 +84,8 @@ const notMoney =
  * before decimals elsewhere: then the amount can be read in two ways.
  *
  * @param home settles which currency a shared sign means, where it is one of those that use it
- * @example findAmounts('1.150,00 €', 'EUR', marks) // 1150.00 EUR
- * @example findAmounts('Stook 640 450 kr', 'SEK', marks) // 450.00 SEK, and the bare 640
+ * @example findAmounts('1.150,00 €', 'EUR', marks)[0] // { value: '1150.00', currency: 'EUR' }
+ * @example findAmounts('Stook 640, 450 kr', 'SEK', marks).at(-1) // { value: '450.00', currency: 'SEK' }
  */
 export function findAmounts(line: string, home: Currency, marks: Marks): Amount[] {
   const text = plainText(line)

@@ -41,7 +41,7 @@ const longestTitle = 300
  * Reads a page on which several things are asked for, without knowing the page: each thing has a title and one price.
  * Empty lines part the things; where none stand, each begins as many lines before its price as the first does.
  *
- * @example readAsks('Quill 70 8GB\n$95\n\nAnvil 650W\n$40', context) // two asks, 95.00 and 40.00
+ * @example readAsks('Quill 70 8GB\n$95\n\nAnvil 650W\n$40', context) // { asks: [{ price: '95.00' }, { price: '40.00' }] }
  */
 export function readAsks(text: string, context: SalesContext): AsksRead {
   const seen = seenText(text)

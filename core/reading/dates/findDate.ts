@@ -50,8 +50,8 @@ const slashed = new RegExp(
  * The first date of a text, in any of the five languages, absolute or relative. A date without a year is the last one
  * that has passed; a date after today is no reading; dotted dates are day first; a time alone is never a date.
  *
- * @example findDate('Såld 28 okt 14:31', { today: '2026-10-31' }) // 2026-10-28
- * @example findDate('04/05/2026', { today: '2026-10-31' }) // ambiguous
+ * @example findDate('Såld 28 okt 14:31', { today: '2026-10-31' }) // { date: '2026-10-28' }
+ * @example findDate('04/05/2026', { today: '2026-10-31' }) // { date: null, problem: 'ambiguous' }
  */
 export function findDate(text: string, context: DateContext): FoundDate | null {
   const plain = plainText(text)

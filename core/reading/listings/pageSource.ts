@@ -36,7 +36,7 @@ const inline = new Set([
 /**
  * Reads the source of a page by the tokenizer of a real HTML parser: linear in its length, whatever is unclosed or nested in it.
  *
- * @example readPage('<p>Tarn <b>640</b></p><p>100</p>').text === 'Tarn 640\n100'
+ * @example readPage('<p>Tarn <b>640</b></p><p>100</p>').text // 'Tarn 640\n100'
  */
 export function readPage(source: string): PageSource {
   const jsonLd: string[] = []

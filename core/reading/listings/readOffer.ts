@@ -14,7 +14,7 @@ import { conditionOf, defectsOf, worksOf, worksOfThing } from './saidState'
  * price, the shipping, the state, what comes along and what is missing. Nothing is guessed: what the text does not say
  * is null.
  *
- * @example readOffer('Quill 70 8GB, works, $95', context) // one thing, 95.00 CAD, works
+ * @example readOffer('Quill 70 8GB, works, $95', context) // { price: '95.00', priceCurrency: 'CAD', works: 'yes' }
  */
 export function readOffer(text: string, context: OfferContext): OfferRead {
   const said = amountsOf(text, context.currency, modelNumbers(context.library))

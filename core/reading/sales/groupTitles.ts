@@ -26,7 +26,7 @@ const longestName = 4
  * most of those state belongs to it. Titles of other capacities are another group. Words of the trade and of states are
  * no names.
  *
- * @example groupTitles(['Quill 70 8GB', 'quill 70 8gb oc', 'Harrow Quill 70 8GB']) // one group, Quill 70 8 GB
+ * @example groupTitles(['Quill 70 8GB', 'quill 70 8gb oc', 'Harrow Quill 70 8GB']) // [{ name: 'Quill 70 8 GB' }]
  */
 export function groupTitles(titles: readonly string[]): TitleGroup[] {
   const tokens = titles.map(tokensOf)

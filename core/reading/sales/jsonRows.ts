@@ -9,7 +9,7 @@ export interface TextRow {
  * the names of the fields; what an object in an object holds has both names, and an amount with its currency is one cell.
  * Null where the text is no such thing.
  *
- * @example jsonRows('{"title":"Quill 70","price":131}') // [['title', 'price'], ['Quill 70', '131']]
+ * @example jsonRows('{"title":"Quill 70","price":131}') // [{ cells: ['title', 'price'] }, { cells: ['Quill 70', '131'] }]
  */
 export function jsonRows(text: string): TextRow[] | null {
   const start = text.trimStart()[0]

@@ -9,7 +9,7 @@ import { tableIn } from './salesTable'
  * the page; docs/formulas.md (Reading). Nothing is guessed: a field with two readings is null and stands among the
  * problems.
  *
- * @example readSales('Quill 70 8GB\n$131.00\nSold Oct 28', { today: '2026-10-31', currency: 'CAD' }) // one record of 131.00 on 2026-10-28
+ * @example readSales('Quill 70 8GB\n$131.00\nSold Oct 28', context).records // [{ price: '131.00', soldOn: '2026-10-28' }]
  */
 export function readSales(text: string, context: SalesContext): SalesRead {
   // points of a list and signs for bold letters say nothing

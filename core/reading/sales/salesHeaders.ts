@@ -111,8 +111,8 @@ export function columnsGiven(
 /**
  * The currency that the header of a column of amounts names by its code or sign.
  *
- * @example currencyOfHeader('price_usd', 'CAD') // USD
- * @example currencyOfHeader('Preis (€)', 'CAD') // EUR
+ * @example currencyOfHeader('price_usd', 'CAD') // 'USD'
+ * @example currencyOfHeader('Preis (€)', 'CAD') // 'EUR'
  */
 export function currencyOfHeader(cell: string, home: Currency): Currency | null {
   const code = /(?:^|[_([\s,/])([a-z]{3})[)\]]?$/i.exec(cell.trim())?.[1]?.toUpperCase()

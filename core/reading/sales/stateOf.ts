@@ -14,7 +14,7 @@ export interface SaidState {
  * Every state that a text says, by the longest fit of its words: `like new` is used, not new. A word that is denied
  * (`no damage`, `never opened`) or put right (`bent pins fixed`) does not count.
  *
- * @example statesIn(wordsOf('sold as is')) // damaged
+ * @example statesIn(wordsOf('sold as is')) // [{ condition: 'damaged' }]
  */
 export function statesIn(words: readonly PlainWord[]): SaidState[] {
   const found: SaidState[] = []

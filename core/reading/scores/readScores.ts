@@ -26,7 +26,7 @@ const longestLine = 2000
  * figure behind it. A first column that only counts the rows is a rank and is left out. Thousands may be parted by a space, a
  * comma or a point before exactly three figures.
  *
- * @example readScores('1\tQuill 70\t12,480\n2\tStook 640\t6,120').rows[0].values // [12480]
+ * @example readScores('1\tQuill 70\t12,480\n2\tStook 640\t6,120').rows // [{ values: [12480] }, { values: [6120] }]
  */
 export function readScores(text: string): ScoresRead {
   const lines = text.split(/\r?\n/, mostLines).map((line) => line.slice(0, longestLine))

@@ -38,7 +38,7 @@ const kindKeys = /^(type|kind|tipo|typ|art|role|part type|produkttyp)$/
  * without a key to what a name may carry. The role decides what W and mm mean; it is guessed from the words where it is
  * not given. Of several lengths the shortest clearance and the longest part stand, of several powers the sustained one.
  *
- * @example readSpec('Anvil 650\nPower: 650 W\nEfficiency: 80+ gold') // a supply of 650 W with a gold label
+ * @example readSpec('Anvil 650\nPower: 650 W\nEfficiency: 80+ gold') // { role: 'supply', facts: { ratedW: { value: 650 } } }
  */
 export function readSpec(source: string, given: Role | null = null): SpecRead {
   const text = specSource(source)

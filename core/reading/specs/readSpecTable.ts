@@ -10,7 +10,7 @@ const priceKey = /\b(price|preis|prix|precio|pris|sold|ask|asking|verkauft|vendu
  * A table of parts, with whatever headers: a column that names them, and others that are read as the lines of a
  * specification are. Null where the text is none: no header that names, a price in it, or hardly a fact in its rows.
  *
- * @example readSpecTable('Model,Type,Cores\nDovecote 5300,CPU,6') // one CPU of six cores
+ * @example readSpecTable('Model,Type,Cores\nDovecote 5300,CPU,6') // [{ role: 'cpu', facts: { cores: { value: 6 } } }]
  */
 export function readSpecTable(text: string): SpecRead[] | null {
   for (const delimiter of ['\t', ';', ',', '|']) {
