@@ -138,5 +138,31 @@ export default withNuxt(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
   },
+  {
+    // what a formatter does not wrap: sentences are parted, comments are wrapped; a pattern or a page in a template is not
+    files: ['**/*.{ts,mjs}'],
+    rules: {
+      'max-len': [
+        'error',
+        { code: 130, ignoreUrls: true, ignoreRegExpLiterals: true, ignoreTemplateLiterals: true },
+      ],
+    },
+  },
+  {
+    files: ['**/*.vue'],
+    rules: {
+      'vue/max-len': [
+        'error',
+        {
+          code: 130,
+          template: 130,
+          ignoreUrls: true,
+          ignoreRegExpLiterals: true,
+          ignoreTemplateLiterals: true,
+          ignoreHTMLAttributeValues: true,
+        },
+      ],
+    },
+  },
   { files: ['app/pages/**'], rules: { 'vue/multi-word-component-names': 'off' } },
 )

@@ -40,7 +40,9 @@ const wordsInPatterns = {
           for (const { node, word } of found.slice(allowed))
             context.report({
               node,
-              message: `"${word}" is a word of a language: it belongs into core/reading/words/ (${found.length} here, ${allowed} allowed)`,
+              message:
+                `"${word}" is a word of a language: it belongs into core/reading/words/ ` +
+                `(${found.length} here, ${allowed} allowed)`,
             })
         if (found.length < allowed)
           context.report({

@@ -1,4 +1,7 @@
-/** The builds under way and one that stands, as briefs with the choices made so far; leads are named by their number at the source. */
+/**
+ * The builds under way and one that stands, as briefs with the choices made so far; leads are named by their number at
+ * the source.
+ */
 
 const rules = (neverUsed: string[]) => ({ neverUsed })
 const target = (

@@ -1,6 +1,9 @@
 import type { Part, PartFacts } from '../core/parts/part'
 
-/** The facts that the fit check reads, for each part of the made-up trade: by rules of thumb of that trade, the same every time. */
+/**
+ * The facts that the fit check reads, for each part of the made-up trade: by rules of thumb of that trade, the same
+ * every time.
+ */
 export function fitFacts(part: Pick<Part, 'role' | 'name' | 'facts'>): PartFacts {
   const { role, name, facts } = part
   if (role === 'cpu') return cpuFacts(name, facts)

@@ -130,7 +130,8 @@ function lot(chance: Chance, stock: readonly CataloguePart[]): LabelledListing {
   const text = chance.weighted([
     [
       () =>
-        `${chance.pick(['PC parts bundle', 'Upgrade kit', 'Job lot of parts', 'Combo for sale'])}\n${names.map((name) => `- ${name}`).join('\n')}\n${price$} for everything`,
+        `${chance.pick(['PC parts bundle', 'Upgrade kit', 'Job lot of parts', 'Combo for sale'])}\n${names.map((name) => `- ${name}`).join('\n')}\n${price$} ` +
+        'for everything',
       4,
     ],
     [() => `Selling together: ${names.join(', ')}. ${chance.pick(endings)} ${price$}`, 3],
@@ -206,12 +207,15 @@ function toldLot(chance: Chance, stock: readonly CataloguePart[]): LabelledListi
   )
   const text = chance.pick([
     () =>
-      `Clearing a drawer.\nThere is the ${first}\nthen a ${second}${others.map((name) => `\nand the ${name}`).join('')}\nall for ${price} CAD, works`,
+      `Clearing a drawer.\nThere is the ${first}\nthen a ` +
+      `${second}${others.map((name) => `\nand the ${name}`).join('')}\nall for ${price} CAD, works`,
     () => `${each.join('\n')}\nAsking ${price} for everything`,
     () =>
       `Upgrade bundle\n${names.map((name, index) => `${index + 1}) ${name}`).join('\n')}\nprice: ${price}`,
     () =>
-      `hi, i have a ${first}, also a ${second}${others.map((name) => `, also the ${name}`).join('')}. everything works. ${price} CAD takes it`,
+      `hi, i have a ${first}, also a ` +
+      `${second}${others.map((name) => `, also the ${name}`).join('')}. everything works. ` +
+      `${price} CAD takes it`,
   ])()
   return {
     text,

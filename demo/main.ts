@@ -3,7 +3,10 @@ import { join } from 'node:path'
 import { demoFiles } from './files'
 import { loadDemo } from './load'
 
-/** `tsx demo/main.ts ADDRESS [FOLDER [MARKETS]]`: writes the demo's files to a folder, loads them into a running server, and has it ask the stand-in markets. */
+/**
+ * `tsx demo/main.ts ADDRESS [FOLDER [MARKETS]]`: writes the demo's files to a folder, loads them into a running
+ * server, and has it ask the stand-in markets.
+ */
 const [address, folder, markets] = process.argv.slice(2)
 if (address === undefined) {
   process.stderr.write('usage: tsx demo/main.ts ADDRESS [FOLDER [MARKETS]]\n')

@@ -13,7 +13,9 @@ export function assumptionsTable(): string {
       '| --- | --- | --- | --- | --- | --- |',
       ...Object.entries(figures as Record<string, Assumption>).map(
         ([key, each]) =>
-          `| \`${group}.${key}\` | ${each.name} | ${withUnit(each, each.default)} | ${withUnit(each, each.min)} to ${withUnit(each, each.max)} | ${each.moves} | ${each.source} |`,
+          `| \`${group}.${key}\` | ${each.name} | ${withUnit(each, each.default)} | ` +
+          `${withUnit(each, each.min)} to ${withUnit(each, each.max)} | ${each.moves} | ` +
+          `${each.source} |`,
       ),
       '',
     ].join('\n'),
@@ -31,7 +33,8 @@ export function assumptionsTable(): string {
     ...groups,
     '## Money',
     '',
-    'A default is a size, stated again in each currency by `core/assumptions/moneySize.ts` (8 is 8.00 in CAD, 80.00 in SEK, 800 in JPY).',
+    'A default is a size, stated again in each currency by ' +
+      '`core/assumptions/moneySize.ts` (8 is 8.00 in CAD, 80.00 in SEK, 800 in JPY).',
     '',
     '| key | figure | default | a change | source |',
     '| --- | --- | --- | --- | --- |',

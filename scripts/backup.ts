@@ -34,7 +34,9 @@ try {
     place.client.close()
     letGo()
     process.stdout.write(
-      `${file} is as of ${preview.madeOn}: ${preview.builds.length} builds, ${preview.counts.sold_records} sold records. What was there is beside it, as ….before-restore\n`,
+      `${file} is as of ${preview.madeOn}: ${preview.builds.length} builds, ` +
+        `${preview.counts.sold_records} sold records. What was there is beside it, as ` +
+        '….before-restore\n',
     )
   }
 } catch (error) {

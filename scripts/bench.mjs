@@ -2,7 +2,8 @@ import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { ensureBuilt, ensureInstalled, root, run } from './lib.mjs'
 
-// Bundles the benchmark first, as the application itself is bundled, and runs it: `npm run bench -- [ADDRESS of a running server]`.
+// Bundles the benchmark first, as the application itself is bundled, and runs it: `npm run bench -- [ADDRESS of a
+// running server]`.
 // `npm run bench -- lives`: 200 random lives instead of the few of `npm test`.
 process.chdir(root)
 ensureInstalled()

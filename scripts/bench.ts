@@ -114,7 +114,9 @@ say('300 listings held back: abstained', share(listings.abstained, listings.list
 say('300 listings held back: contents of lots found', share(listings.contentsFound, listings.contents))
 say(
   '300 listings held back: ask, condition, shipping right',
-  `${share(listings.priceRight, listings.listings)}, ${share(listings.conditionRight, listings.listings)}, ${share(listings.shippingRight, listings.listings)}`,
+  `${share(listings.priceRight, listings.listings)}, ` +
+    `${share(listings.conditionRight, listings.listings)}, ` +
+    `${share(listings.shippingRight, listings.listings)}`,
 )
 if (process.argv.includes('--mistakes'))
   for (const each of listings.mistakes) process.stdout.write(`  ${each}\n`)
@@ -228,7 +230,8 @@ const html = await (await fetch(address)).text()
 const scripts = [...new Set([...html.matchAll(/\/_nuxt\/[\w-]+\.js/g)].map((match) => match[0]))]
 say(
   'JavaScript of the first page, gzip',
-  `${Math.round(scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join('.built/public', path))).length, 0) / 1024)} kB in ${scripts.length} files`,
+  `${Math.round(scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join('.built/public', path))).length, 0) / 1024)} ` +
+    `kB in ${scripts.length} files`,
 )
 
 await ownServer?.stop()
@@ -259,7 +262,8 @@ async function searched(buildId: string, goal: 'match' | 'spend'): Promise<void>
     .split('\n')
   const { report } = JSON.parse(lines.at(-1)!) as { report: { checked: number; isComplete: boolean } }
   say(
-    `${goal === 'match' ? 'match it' : 'spend the same'}: ${report.checked} machines checked, ${report.isComplete ? 'proven the best' : 'time ran out'}`,
+    `${goal === 'match' ? 'match it' : 'spend the same'}: ${report.checked} machines ` +
+      `checked, ${report.isComplete ? 'proven the best' : 'time ran out'}`,
     `${(performance.now() - start).toFixed(0)} ms`,
   )
 }

@@ -37,7 +37,8 @@ export async function benchPages(
         const warm = await asked(server.url, page.path(await buildOf(server.url)))
         say(
           `×${each} ${page.name}`,
-          `cold ${cold.ms.toFixed(0)} ms (${(cold.ms / sorting).toFixed(1)} sorts), warm ${warm.ms.toFixed(0)} ms, ${Math.round(warm.bytes / 1024)} kB`,
+          `cold ${cold.ms.toFixed(0)} ms (${(cold.ms / sorting).toFixed(1)} sorts), warm ` +
+            `${warm.ms.toFixed(0)} ms, ${Math.round(warm.bytes / 1024)} kB`,
         )
         await server.stop()
       }
@@ -90,7 +91,12 @@ async function restoredElsewhere(url: string): Promise<string> {
       )
     const [here, there] = [await figures(url), await figures(other.url)]
     const differ = here.filter((text, index) => text !== there[index]).length
-    return `${differ === 0 ? 'the same figures' : `${differ} of ${here.length} pages differ`}; made in ${((made - from) / 1000).toFixed(1)} s, ${(zip.byteLength / 1e6).toFixed(1)} MB, restored in ${((done - made) / 1000).toFixed(1)} s`
+    return (
+      `${differ === 0 ? 'the same figures' : `${differ} of ${here.length} pages differ`}; ` +
+      `made in ${((made - from) / 1000).toFixed(1)} s, ` +
+      `${(zip.byteLength / 1e6).toFixed(1)} MB, restored in ` +
+      `${((done - made) / 1000).toFixed(1)} s`
+    )
   } finally {
     await other.stop()
     rmSync(folder, { recursive: true, force: true })

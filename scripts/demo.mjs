@@ -12,7 +12,8 @@ import {
   step,
 } from './lib.mjs'
 
-// Everything for a first look: install, build, start the stand-in markets and the application on a database of its own, load the demo's files, say where.
+// Everything for a first look: install, build, start the stand-in markets and the application on a database of its
+// own, load the demo's files, say where.
 process.chdir(root)
 ensureInstalled()
 ensureBuilt()

@@ -47,5 +47,12 @@ export function fitRulesTable(): string {
       '',
     ].join('\n')
   })
-  return `# The fit check\n\n${fitRules.length} rules, one file each in \`core/machine/fit/rules/\`. Each has three cases: it passes in the sound machine of the tests, is found where one thing of it is changed, and says what it cannot check where one fact is missing. Where what is known decides whatever the missing fact is, it answers all the same. Written by \`npm run docs\`; a test holds it to the code.\n\n${areas.join('\n')}`
+  return (
+    `# The fit check\n\n${fitRules.length} rules, one file each in ` +
+    '`core/machine/fit/rules/`. Each has three cases: it passes in the sound machine ' +
+    'of the tests, is found where one thing of it is changed, and says what it cannot ' +
+    'check where one fact is missing. Where what is known decides whatever the missing ' +
+    'fact is, it answers all the same. Written by `npm run docs`; a test holds it to ' +
+    `the code.\n\n${areas.join('\n')}`
+  )
 }

@@ -8,7 +8,10 @@ interface Described extends SchemaDescription {
   nullable: boolean
 }
 
-/** The shape of a Yup schema as JSON Schema: what a program outside needs to write such a file. Yup remains the judge of the finer rules. */
+/**
+ * The shape of a Yup schema as JSON Schema: what a program outside needs to write such a file. Yup remains the judge
+ * of the finer rules.
+ */
 export function jsonSchemaOf(schema: { describe(): unknown }, title: string): Node {
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',

@@ -6,7 +6,10 @@ import { fitRulesTable } from './fitRulesTable'
 import { jsonSchemaOf } from './jsonSchema'
 import { vocabularyTable } from './vocabularyTable'
 
-/** `npm run docs`: writes the JSON Schemas of the files that Tarvin reads and writes, and the tables of the fit check and the assumptions. */
+/**
+ * `npm run docs`: writes the JSON Schemas of the files that Tarvin reads and writes, and the tables of the fit check
+ * and the assumptions.
+ */
 mkdirSync('docs/schemas', { recursive: true })
 writeFileSync(
   'docs/schemas/tarvin-build.schema.json',

@@ -100,7 +100,9 @@ export function listingPage(address: string, listing: Listing): string {
   }
   return page(
     listing.title,
-    `<p class="price">${listing.ask.toFixed(2)} CAD</p><p>${listing.condition}${listing.place ? `, to be picked up in ${escape(listing.place)}` : ''}, listed ${listing.listedOn}${listing.endsOn ? `, ends ${listing.endsOn}` : ''}</p>`,
+    `<p class="price">${listing.ask.toFixed(2)} ` +
+      `CAD</p><p>${listing.condition}${listing.place ? `, to be picked up in ${escape(listing.place)}` : ''}, ` +
+      `listed ${listing.listedOn}${listing.endsOn ? `, ends ${listing.endsOn}` : ''}</p>`,
     `<script type="application/ld+json">${JSON.stringify(data).replaceAll('<', String.raw`\u003c`)}</script>`,
   )
 }

@@ -16,7 +16,10 @@ interface DraftFormOptions<T extends GenericObject> {
   load?: () => Promise<T>
   /** whether `initial` is what is saved, to be changed, rather than something new */
   isSaved?: boolean
-  /** sends what was checked, with the tag of the state it changes; gives the tag of what is saved then, where the form stays open. A refusal stands in `failure` in the server's own words */
+  /**
+   * sends what was checked, with the tag of the state it changes; gives the tag of what is saved then, where the form
+   * stays open. A refusal stands in `failure` in the server's own words
+   */
   save(checked: T, was: string | undefined): Promise<unknown>
 }
 

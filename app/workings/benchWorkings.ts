@@ -24,7 +24,10 @@ export function estimateWorking(
   return {
     title: `${target.workload}, ${target.width}×${target.height} ${target.preset}${helpText(target)}`,
     result: `${estimate.averageFps.toFixed(0)} fps (${estimate.range.low.toFixed(0)}–${estimate.range.high.toFixed(0)})`,
-    formula: `t = (g^${sharpness} + c^${sharpness})^(1/${sharpness}); g = a · megapixels^α · preset / graphics index, c = b · preset / CPU index; average = 1000 / t; 90 % range = average · e^(±${z90} · √(s² + JᵀCJ))`,
+    formula:
+      `t = (g^${sharpness} + c^${sharpness})^(1/${sharpness}); g = a · megapixels^α · ` +
+      'preset / graphics index, c = b · preset / CPU index; average = 1000 / t; 90 % range ' +
+      `= average · e^(±${z90} · √(s² + JᵀCJ))`,
     lines: [
       ...sideLines(
         `card: ${view.machineName.graphics ?? 'CPU graphics'}`,
@@ -100,12 +103,20 @@ export function estimateWorking(
         label: `${run.machine}, ${run.settings.height}p ${run.settings.preset}${run.scene ? `, ${run.scene}` : ''}`,
         value: `${run.averageFps} fps`,
         kind: 'measured',
-        note: `${signedPercent(-100 * run.residual!.fitted)} vs the fit, ${signedPercent(-100 * run.residual!.leftOut)} vs a fit without these parts; ${run.ranOn}`,
+        note:
+          `${signedPercent(-100 * run.residual!.fitted)} vs the fit, ` +
+          `${signedPercent(-100 * run.residual!.leftOut)} vs a fit without these parts; ` +
+          `${run.ranOn}`,
       })),
     ],
     ...(bench
       ? {
-          change: `The most useful next measurement: ${bench.measure.settings.width}×${bench.measure.settings.height} ${bench.measure.settings.preset}. It would narrow the range from ±${percent(bench.measure.halfWidthNow)} to ±${percent(bench.measure.halfWidthAfter)}. Choose which runs count under Runs.`,
+          change:
+            'The most useful next measurement: ' +
+            `${bench.measure.settings.width}×${bench.measure.settings.height} ` +
+            `${bench.measure.settings.preset}. It would narrow the range from ` +
+            `±${percent(bench.measure.halfWidthNow)} to ` +
+            `±${percent(bench.measure.halfWidthAfter)}. Choose which runs count under Runs.`,
         }
       : {}),
   }

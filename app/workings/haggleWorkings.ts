@@ -47,7 +47,9 @@ export function openingWorking(lead: LeadView, sheet: HaggleView): Working {
     formula:
       sheet.advice === 'take'
         ? 'next usual price step below the asking price'
-        : '2 · fair offer − asking price, so that splitting the difference gives the fair offer; at least 60 % of the asking price; finally rounded down to a usual step (1 under 20, 5 under 200, 10 under 1 000, 50 above)',
+        : '2 · fair offer − asking price, so that splitting the difference gives the fair ' +
+          'offer; at least 60 % of the asking price; finally rounded down to a usual step (1 ' +
+          'under 20, 5 under 200, 10 under 1 000, 50 above)',
     lines: [
       { label: 'fair offer', value: amount(sheet.aim, sheet.currency), kind: 'sum' },
       {

@@ -33,7 +33,8 @@ export function faultWorking(lead: LeadView, table: FaultAssumptions): Working {
     title: 'Expected fault loss',
     result: amount(landed.faultLoss.amount, lead.currency),
     formula:
-      'P(fault) × ((1 − recovered share) × (price after codes + its tax) + hassle); P(fault) = table figure × every factor, at most 95 %',
+      'P(fault) × ((1 − recovered share) × (price after codes + its tax) + hassle); ' +
+      'P(fault) = table figure × every factor, at most 95 %',
     lines: [
       ...roles.map((role) => ({
         label: `${roleNames[role]}, used`,

@@ -28,7 +28,8 @@ const worthFormulas: Readonly<Record<WorthBasis, string>> = {
   parts:
     'net resale of parts here or on order that are not dead, and of chosen parts; each at its typical price',
   machines:
-    'typical sale price of similar PCs × the chance to sell; not known while a part is missing. Parts not installed: net resale at their typical price',
+    'typical sale price of similar PCs × the chance to sell; not known while a part is ' +
+    'missing. Parts not installed: net resale at their typical price',
   own: 'your own figure for the machine. Parts not installed: net resale at their typical price',
 }
 const formulas: Readonly<Record<AccountFigure, string>> = {

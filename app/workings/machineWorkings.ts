@@ -71,7 +71,9 @@ export function wallWorking(machine: MachineView, { currency, assumptions }: Bui
             label: loadStateNames[state],
             value: `${Math.round(power.wall![state])} W`,
             kind: 'estimate' as const,
-            note: `CPU at ${Math.round(100 * shareInUse(state, assumptions.power).cpu)} % of its limit, card at ${Math.round(100 * shareInUse(state, assumptions.power).card)} %`,
+            note:
+              `CPU at ${Math.round(100 * shareInUse(state, assumptions.power).cpu)} % of its ` +
+              `limit, card at ${Math.round(100 * shareInUse(state, assumptions.power).card)} %`,
           }))
         : []),
       {

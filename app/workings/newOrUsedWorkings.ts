@@ -72,7 +72,8 @@ export function rhythmWorking(name: string, offer: OfferView, currency: string):
     title: `${name}: sales at ${offer.sourceName}`,
     result: rhythm.everyDays === null ? 'no pattern yet' : `every ${rhythm.everyDays.toFixed(0)} days`,
     formula:
-      'mean days from the start of one sale to the start of the next; a sale is a run of days at least 3 % below the usual price of the 90 days before',
+      'mean days from the start of one sale to the start of the next; a sale is a run of ' +
+      'days at least 3 % below the usual price of the 90 days before',
     lines: [
       {
         label: `usual price (${rhythm.usualBy} of the daily price)`,

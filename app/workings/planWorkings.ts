@@ -14,7 +14,9 @@ export function planWorking(plan: BuildPlan, question: BuildQuestion): Working {
     title: 'The plan',
     result: `expected total ${amount(plan.cost, currency)}, total ${amount(plan.payNow, currency)}`,
     formula:
-      'lowest sum of expected totals over combinations that fill every role once, fit together and meet the wishes; expected total = total + expected loss from faults and unpaid rebates − resale',
+      'lowest sum of expected totals over combinations that fill every role once, fit ' +
+      'together and meet the wishes; expected total = total + expected loss from faults ' +
+      'and unpaid rebates − resale',
     lines: [
       ...plan.ways.map((way) => ({
         label: way.text,

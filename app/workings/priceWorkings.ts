@@ -13,7 +13,10 @@ export function markWorking(view: PriceView, mark: keyof typeof markQuantiles): 
   return {
     title: `${view.name}: ${mark} price`,
     result: amount(view.marks?.[mark], view.currency),
-    formula: `weighted quantile ${markQuantiles[mark]} of ${kept.length} comps: sorted by price, each weighted 0.5^(age / ${view.query.halfLifeDays} days), interpolated linearly between mid-positions`,
+    formula:
+      `weighted quantile ${markQuantiles[mark]} of ${kept.length} comps: sorted by price, ` +
+      `each weighted 0.5^(age / ${view.query.halfLifeDays} days), interpolated linearly ` +
+      'between mid-positions',
     lines: kept.map((record) => ({
       label: `${shortDate(record.soldOn)} · ${record.title}`,
       value: amount(record.unitPrice, view.currency),
@@ -220,7 +223,8 @@ export function gapWorking(view: PriceView): Working {
     title: `${view.name}: local vs online`,
     result: signedPercent(gap.percent),
     formula:
-      'weighted median of local hand-overs ÷ that of auctions and fixed prices together; shown when each has at least three comps',
+      'weighted median of local hand-overs ÷ that of auctions and fixed prices together; ' +
+      'shown when each has at least three comps',
     lines: [
       {
         label: 'local',
@@ -246,8 +250,10 @@ export function laterWorking(view: PriceView, way: 'used' | 'new'): Working {
     result: amount(later.later, view.currency),
     formula:
       way === 'used'
-        ? 'today’s street price, adjusted by its trend if there is one, then by each note on what is worth waiting for (price drop × chance)'
-        : 'today’s cheapest shop price, or its lowest sale price if a sale is due before the date; then each note on what is worth waiting for (price drop × chance)',
+        ? 'today’s street price, adjusted by its trend if there is one, then by each note on ' +
+          'what is worth waiting for (price drop × chance)'
+        : 'today’s cheapest shop price, or its lowest sale price if a sale is due before the ' +
+          'date; then each note on what is worth waiting for (price drop × chance)',
     lines: [
       {
         label: 'today',

@@ -72,7 +72,9 @@ function detailsOf(machine: WeighedView['machine'], step: LikeForLikeStep, curre
     label: part.label,
     value: amount(part.street, currency),
     kind: part.state === 'stated' ? 'record' : 'assumption',
-    note: `${part.condition}, ${part.warrantyMonths} months of warranty${part.state === 'missing' ? '; not stated, counted as the cheapest plausible part' : ''}`,
+    note:
+      `${part.condition}, ${part.warrantyMonths} months of ` +
+      `warranty${part.state === 'missing' ? '; not stated, counted as the cheapest plausible part' : ''}`,
   }))
 }
 

@@ -88,9 +88,15 @@ export interface WeighedMachine {
   readonly gameSurcharge: number
   /** Hours of the builder that go into it. */
   readonly hours: number
-  /** What it would fetch today as a whole, where its parts are not known; null: nobody knows, or what a machine of mine is entered at. */
+  /**
+   * What it would fetch today as a whole, where its parts are not known; null: nobody knows, or what a machine of mine
+   * is entered at.
+   */
   readonly resaleToday: number | null
-  /** Expected loss by what is dead on arrival, once: an amount for a build, a share of its price for a rival; 0 for what stands. */
+  /**
+   * Expected loss by what is dead on arrival, once: an amount for a build, a share of its price for a rival; 0 for
+   * what stands.
+   */
   readonly arrivalFault: number
   readonly arrivalShare: number
   /** The brief's targets by their verdict on this machine; null where no rate is known at their settings. */

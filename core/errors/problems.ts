@@ -15,7 +15,8 @@ export const problems = {
   held: () => 'another program is using the database; nothing was changed, try again',
   internal: () => 'Something went wrong; nothing was changed. See the server log.',
   'newer-backup': ({ migration }: Params<'migration'>) =>
-    `This database was written by a newer version of Tarvin (migration ${migration}); start that version, or restore a backup made by this one.`,
+    `This database was written by a newer version of Tarvin (migration ${migration}); ` +
+    'start that version, or restore a backup made by this one.',
   /** `name`: what cannot be calculated without it; left out where the figure itself says so. */
   'no-rate': ({ from, to, on, name }: Params<'from' | 'to' | 'on'> & { readonly name?: string }) =>
     `no exchange rate from ${from} to ${to} on or before ${on}${

@@ -124,7 +124,8 @@ export interface Account {
  * The one definition of a build's figures, read by every screen that shows one of them and by the contract
  * `account`. Pure sums over plain rows; the order of the rows does not matter.
  *
- * @example a machine paid 419.00 in all, sold for 455.00 net after six hours: cashOut 419.00, sale 455.00, toPay 0.00, cost 419.00, profit 36.00
+ * @example a machine paid 419.00 in all, sold for 455.00 net after six hours: cashOut 419.00, sale 455.00, toPay 0.00,
+ *   cost 419.00, profit 36.00
  */
 export function account(input: AccountInput): Account {
   const { currency, items, takenOver, handedOn, hours, state } = input

@@ -80,4 +80,5 @@ export function askLadder({ flow, weeks, net, otherwise, perWeek }: AskQuestion)
 
 /** The formula in words, for its working. */
 export const askLadderFormula =
-  'backwards from the last week: the price p with the highest chance(p) · net(p) + (1 − chance(p)) · (value next week − cost of waiting)'
+  'backwards from the last week: the price p with the highest chance(p) · net(p) + (1 ' +
+  '− chance(p)) · (value next week − cost of waiting)'

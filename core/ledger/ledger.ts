@@ -33,7 +33,8 @@ export interface LedgerEntry {
  * The cash standing after each entry, oldest first; of one day in the order of their ids. The order of the list does
  * not matter.
  *
- * @example runningCash([{ id: 'b', day: '2026-10-02', cash: 5 }, { id: 'a', day: '2026-10-01', cash: -9 }]) // [{ id: 'a', standing: -9 }, { id: 'b', standing: -4 }]
+ * @example runningCash([{ id: 'b', day: '2026-10-02', cash: 5 }, { id: 'a', day: '2026-10-01', cash: -9 }]) // [{ id:
+ *   'a', standing: -9 }, { id: 'b', standing: -4 }]
  */
 export function runningCash(entries: readonly LedgerEntry[]): { id: string; standing: number }[] {
   let standing = 0

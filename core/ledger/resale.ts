@@ -125,4 +125,6 @@ export function askFor(price: number, haggleShare: number): number {
 
 /** The formula in words, for its working. */
 export const resaleFormula =
-  'whole: price of similar PCs sold, or the sum of typical prices × the factor for selling whole, handed over in person; parted out: each part’s typical price minus auction fee and shipping, × the chance to sell'
+  'whole: price of similar PCs sold, or the sum of typical prices × the factor for ' +
+  'selling whole, handed over in person; parted out: each part’s typical price minus ' +
+  'auction fee and shipping, × the chance to sell'

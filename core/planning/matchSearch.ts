@@ -14,9 +14,15 @@ export interface SearchOption {
 export interface SearchProblem {
   readonly options: readonly SearchOption[]
   readonly brief: Partial<FitBrief>
-  /** Frames in each of the brief's targets for a set of parts; null where they cannot be known. Never falls when a CPU or a card is faster or memory is complete. */
+  /**
+   * Frames in each of the brief's targets for a set of parts; null where they cannot be known. Never falls when a CPU
+   * or a card is faster or memory is complete.
+   */
   frames(parts: readonly Part[]): readonly number[] | null
-  /** *match*: the cheapest that reaches the floor in every target. *spend*: the most frames (geometric mean) within the budget. */
+  /**
+   * *match*: the cheapest that reaches the floor in every target. *spend*: the most frames (geometric mean) within the
+   * budget.
+   */
   readonly goal: { readonly kind: 'match'; readonly floor: readonly number[] } | SpendGoal
   /** Whether to stop and answer with the best so far. */
   isTimeUp(): boolean
@@ -38,7 +44,10 @@ export interface SearchAnswer {
     readonly cost: number
     readonly frames: readonly number[]
   } | null
-  /** How far the answer may be from the best there is, as a share: of cost for a match, of frames for spending. 0: it is the best. Null where nothing is found. */
+  /**
+   * How far the answer may be from the best there is, as a share: of cost for a match, of frames for spending. 0: it
+   * is the best. Null where nothing is found.
+   */
   readonly gap: number | null
   readonly isComplete: boolean
   /** Whole machines whose fit was checked. */
@@ -53,7 +62,10 @@ export interface SearchProgress {
 
 /** Findings of house rules about one part: a machine that breaks one is not what the builder asked for, though it works. */
 const rulesOfOnePart = new Set(['oldest-cpu', 'smallest-drive', 'least-supply', 'avoided-makes'])
-/** The size of the supply is a house rule about the whole machine; a CPU that slows down under its cooler does not give the frames it is taken for. */
+/**
+ * The size of the supply is a house rule about the whole machine; a CPU that slows down under its cooler does not give
+ * the frames it is taken for.
+ */
 const rulesOfMachine = new Set([...rulesOfOnePart, 'supply-size', 'cooler-capacity'])
 /** Roles after CPU and card, in the order in which they are filled; the supply last, since all others decide on it. */
 const order = [
@@ -111,7 +123,10 @@ interface Pair {
   readonly cpu: SearchOption
   readonly card: SearchOption | null
   readonly cost: number
-  /** The least that a whole machine around the pair costs, and the least of what is still to be filled from each place of the order on. */
+  /**
+   * The least that a whole machine around the pair costs, and the least of what is still to be filled from each place
+   * of the order on.
+   */
   readonly least: number
   readonly leastFrom: readonly number[]
   /** The most frames it can give. */

@@ -13,7 +13,8 @@ import { rivals } from '../db/schema/rivals'
 
 /**
  * Refuses (`no-rate`) a state in which a build could not be calculated: a chosen lead or rival, a
- * thing or a payment in a currency without a rate into the build's. Called at the end of each action's transaction, so that the action then leaves nothing.
+ * thing or a payment in a currency without a rate into the build's. Called at the end of each action's transaction, so
+ * that the action then leaves nothing.
  */
 export async function assertCalculable(
   tx: Queryable,

@@ -65,7 +65,10 @@ export function lendMarket(db: Database, to: object): void {
 /** Version of the database that the shops and open offers of a market were read at. */
 const offersAsOf = new WeakMap<Market, number>()
 
-/** Leads and codes change more often than anything else of the market: what shops offer is read again by itself after any write. */
+/**
+ * Leads and codes change more often than anything else of the market: what shops offer is read again by itself after
+ * any write.
+ */
 async function refreshShops(db: Database, market: Market): Promise<void> {
   const version = versionOf(db)
   if (version !== null && offersAsOf.get(market) === version) return
@@ -79,7 +82,10 @@ async function refreshShops(db: Database, market: Market): Promise<void> {
   market.priced.clear()
 }
 
-/** With an earlier market only the records that came since are read; where some were deleted there is none, see `marketReplaced`. */
+/**
+ * With an earlier market only the records that came since are read; where some were deleted there is none, see
+ * `marketReplaced`.
+ */
 async function loadMarket(db: Database, earlier: Market | undefined): Promise<Market> {
   const [records, rates, partRows, overrideRows, shopRows, sourceRows, set] = await Promise.all([
     db

@@ -15,7 +15,10 @@ export function newPriceIn(market: Market, partId: string, currency: string, tod
   return prices.length === 0 ? null : Math.min(...prices)
 }
 
-/** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. Kept as long as the market stands. */
+/**
+ * What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. Kept as
+ * long as the market stands.
+ */
 export function newOffers(
   market: Market,
   partId: string,

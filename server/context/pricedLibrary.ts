@@ -8,7 +8,10 @@ import { newOffers } from './newOffers'
 
 type BuildToPrice = Pick<BuildRow, 'currency' | 'houseRules'>
 
-/** Every part of the library at what it costs today: used at the builder's patience or new, whichever the house and the risk advise. Parts without a price are left out. Kept as long as the market stands. */
+/**
+ * Every part of the library at what it costs today: used at the builder's patience or new, whichever the house and the
+ * risk advise. Parts without a price are left out. Kept as long as the market stands.
+ */
 export function pricedLibrary(market: Market, build: BuildToPrice, today: string): readonly PricedPart[] {
   const { neverUsed, patience, faults } = build.houseRules
   const key = JSON.stringify([today, build.currency, neverUsed, patience, faults])

@@ -296,7 +296,10 @@ export function openRebatesOf(
   )
 }
 
-/** What anyone pays for a part that is hunted: the street price at the builder's patience; bought new, tax and shipping included, where the house bars used ones or none was sold. */
+/**
+ * What anyone pays for a part that is hunted: the street price at the builder's patience; bought new, tax and shipping
+ * included, where the house bars used ones or none was sold.
+ */
 export function huntPrice(
   market: Market,
   { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>,

@@ -36,7 +36,10 @@ export function readTargets(
   })
 }
 
-/** Measured results of a pair of parts at the settings of a target and in the reference scene; the one that stands in for the estimate first. */
+/**
+ * Measured results of a pair of parts at the settings of a target and in the reference scene; the one that stands in
+ * for the estimate first.
+ */
 function measuredAt({ runs, rows }: Performance, pair: string, target: Settings): TargetView['measured'] {
   const found = runs.flatMap((run, index) => {
     const row = rows[index]!

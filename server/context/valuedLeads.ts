@@ -52,7 +52,10 @@ export interface ValuedLead {
   answered(answers: Readonly<Record<string, Answer>>): ValuedLead
 }
 
-/** The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that cannot be converted. */
+/**
+ * The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that
+ * cannot be converted.
+ */
 export async function valuedLeads(
   db: Database,
   market: Market,

@@ -35,7 +35,10 @@ export class OneWriter {
     return this.written
   }
 
-  /** Does a piece of work as the only writer: what it checks still holds when it writes. Work within work takes no second turn. */
+  /**
+   * Does a piece of work as the only writer: what it checks still holds when it writes. Work within work takes no
+   * second turn.
+   */
   async alone<T>(work: () => Promise<T>): Promise<T> {
     if (this.holding.getStore()) return work()
     return this.turn.runExclusive(() => this.holding.run(true, work))

@@ -7,7 +7,9 @@ export default defineNitroPlugin(async () => {
   if (!isOffLoopback()) return
   if (await useDoor().catch(() => null)) return
   console.error(
-    `HOST is ${listensOn(process.env)}, so others on the network can reach Tarvin: set TARVIN_PASSPHRASE, or start it for this computer only (HOST=127.0.0.1) and set a passphrase in Settings.`,
+    `HOST is ${listensOn(process.env)}, so others on the network can reach Tarvin: set ` +
+      'TARVIN_PASSPHRASE, or start it for this computer only (HOST=127.0.0.1) and set a ' +
+      'passphrase in Settings.',
   )
   process.exit(1)
 })

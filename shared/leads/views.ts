@@ -78,7 +78,10 @@ export interface LeadView {
     readonly change: number | null
   }[]
   readonly rebates: readonly LeadRebateView[]
-  /** What a donor lacks for the brief: roles it does not fill, and what its fit check asks for; with the cheapest that fills it. */
+  /**
+   * What a donor lacks for the brief: roles it does not fill, and what its fit check asks for; with the cheapest that
+   * fills it.
+   */
   readonly lacks: readonly { readonly what: string; readonly cost: number | null }[]
   readonly photos: readonly { readonly id: string; readonly arrival: boolean }[]
 }

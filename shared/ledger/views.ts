@@ -171,7 +171,10 @@ export interface SellingView {
       readonly isLeftOut: boolean
     }[]
   } | null
-  /** Days until it is sold with a chance of 80 %, whole as such machines went, whole at what its parts say, and all of its parts; null: not known. */
+  /**
+   * Days until it is sold with a chance of 80 %, whole as such machines went, whole at what its parts say, and all of
+   * its parts; null: not known.
+   */
   readonly wholeDays: number | null
   readonly byPartsDays: number | null
   readonly partingDays: number | null

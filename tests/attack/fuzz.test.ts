@@ -226,7 +226,9 @@ test(`${requests} requests made from the schemas: no 500, and a refusal writes n
     const [path, body] = [pathFor(route), bodyFor(route)]
     const before = await version()
     const answer = await server.ask(route.method, path, body)
-    const told = `${index}: ${route.method} ${path.slice(0, 120)} ${String(body).slice(0, 300)} → ${answer.status} ${answer.text.slice(0, 200)}`
+    const told =
+      `${index}: ${route.method} ${path.slice(0, 120)} ${String(body).slice(0, 300)} → ` +
+      `${answer.status} ${answer.text.slice(0, 200)}`
     seen[answer.status] = (seen[answer.status] ?? 0) + 1
     if (answer.status >= 500) wrong.push(told)
     // an archived build would answer everything that follows with 404

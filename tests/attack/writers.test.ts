@@ -2,7 +2,10 @@ import { createClient } from '@libsql/client'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { loadSmallMarket, smallLead, startServer, type Answer, type StartedServer } from './startedServer'
 
-/** Many callers at once: what may happen once happens once, what may happen often is all there, and nobody sees an error of ours. */
+/**
+ * Many callers at once: what may happen once happens once, what may happen often is all there, and nobody sees an
+ * error of ours.
+ */
 let server: StartedServer
 let build: string
 beforeAll(async () => {

@@ -22,7 +22,8 @@ export function overflowing(page: Page): Promise<string[]> {
         const { right, width } = each.getBoundingClientRect()
         if (width === 0 || right <= edge + 1.5 || each.closest('.sr-only') || cuts(each, pane)) continue
         found.push(
-          `${each.tagName} ${each.textContent?.trim().slice(0, 30)} ${Math.round(right - edge)} px out of ${pane.className.slice(0, 40)}`,
+          `${each.tagName} ${each.textContent?.trim().slice(0, 30)} ` +
+            `${Math.round(right - edge)} px out of ${pane.className.slice(0, 40)}`,
         )
       }
     }

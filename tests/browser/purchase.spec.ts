@@ -7,7 +7,8 @@ const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 test.use({ baseURL: `http://127.0.0.1:${port + 2}`, viewport: { width: 390, height: 844 } })
 
 const listing =
-  'Selling my Tarn 560 8GB graphics card\nWorks, both fans turn, never mined. I paid 260 new.\nasking $118 obo\nPickup in Marrow Quay'
+  'Selling my Tarn 560 8GB graphics card\nWorks, both fans turn, never mined. I paid ' +
+  '260 new.\nasking $118 obo\nPickup in Marrow Quay'
 const place = (page: Page, name: string) =>
   page
     .getByRole('navigation', { name: 'places of this build' })

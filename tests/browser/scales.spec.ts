@@ -3,7 +3,10 @@ import { expect, test, type Page } from '@playwright/test'
 import { loadMarket } from './loadMarket'
 import { expectReadable } from './readable'
 
-/** A prebuilt from the source of its page, weighed against a build and a console, to the exported page; through the real interface. */
+/**
+ * A prebuilt from the source of its page, weighed against a build and a console, to the exported page; through the
+ * real interface.
+ */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
 const data = {
@@ -13,7 +16,9 @@ const data = {
   description: 'Ostrane Threddle 33; Murrowdun Tarn 620 8 GB; 2x8 GB DDR4',
   offers: { '@type': 'Offer', price: '899.00', priceCurrency: 'CAD', url: 'https://example.test/tower' },
 }
-const source = `<html><head><script type="application/ld+json">${JSON.stringify(data)}</script></head><body><ul><li>480 GB NVMe drive</li><li>two years warranty</li></ul></body></html>`
+const source =
+  `<html><head><script type="application/ld+json">${JSON.stringify(data)}</script></head><body><ul><li>480 ` +
+  'GB NVMe drive</li><li>two years warranty</li></ul></body></html>'
 const place = (page: Page, name: string) =>
   page
     .getByRole('navigation', { name: 'places of this build' })

@@ -290,7 +290,8 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
     await place(page, 'Compare')
     await page.getByRole('button', { name: 'Shed 4' }).click()
     await page.getByRole('button', { name: 'Pebble' }).click()
-    // 700.00 + 13 % 91.00 + usual delivery 35.00 + licence 20.00 + faults 0.022 · 700.00 · 3 = 46.20, on arrival 0.08 · 0.2 · 0.05 · 700.00 = 0.56; nobody knows what it fetches
+    // 700.00 + 13 % 91.00 + usual delivery 35.00 + licence 20.00 + faults 0.022 · 700.00 · 3 = 46.20, on arrival 0.08
+    // · 0.2 · 0.05 · 700.00 = 0.56; nobody knows what it fetches
     await expect(page.locator('[data-cost^="shed-4"]')).toHaveText('892.76')
     await expect(page.locator('[data-verdict^="shed-4"]')).toContainText(
       /Attic racer costs .* less and Shed 4 reaches the target/,

@@ -283,7 +283,8 @@ describe('upgrade', () => {
     const old = await openDatabase(`file:${join(folder, 'old.db')}`)
     await migrate(old, migrations.slice(0, 5))
     await old.client.execute(
-      "INSERT INTO workloads VALUES ('run', 'Harbour Run', 'racing', 4.6, 7.6, 0.85, 8, 0.8, 0.7, '{\"high\":{\"graphics\":1,\"cpu\":1,\"videoMemoryGb\":6}}', '{}', 1.6, 0.1)",
+      "INSERT INTO workloads VALUES ('run', 'Harbour Run', 'racing', 4.6, 7.6, 0.85, 8, " +
+        '0.8, 0.7, \'{"high":{"graphics":1,"cpu":1,"videoMemoryGb":6}}\', \'{}\', 1.6, 0.1)',
     )
     for (const [id, role, facts] of [
       ['c', 'cpu', '{"cpuIndex":100,"threads":12}'],
@@ -293,7 +294,9 @@ describe('upgrade', () => {
         `INSERT INTO parts (id, role, make, name, facts) VALUES ('${id}', '${role}', '', '${id}', '${facts}')`,
       )
     await old.client.execute(
-      "INSERT INTO runs (id, workload_id, cpu_id, graphics_id, memory_channels, width, height, preset, average_fps, low_fps, kind, ran_on, note) VALUES ('r', 'run', 'c', 'g', 2, 1920, 1080, 'high', 77, 55, 'own-log', '2026-01-01', 'kept')",
+      'INSERT INTO runs (id, workload_id, cpu_id, graphics_id, memory_channels, width, ' +
+        "height, preset, average_fps, low_fps, kind, ran_on, note) VALUES ('r', 'run', 'c', " +
+        "'g', 2, 1920, 1080, 'high', 77, 55, 'own-log', '2026-01-01', 'kept')",
     )
     await migrate(old, migrations)
     const id = await createBuild(

@@ -255,7 +255,9 @@ describe('a feed of leads', () => {
         }
       if (path === '/good')
         return {
-          body: '<script type="application/ld+json">{"@type":"Product","name":"Tarn 640 <b>8 GB</b>","offers":{"price":"120.00","priceCurrency":"CAD"}}</script>',
+          body:
+            '<script type="application/ld+json">{"@type":"Product","name":"Tarn 640 <b>8 ' +
+            'GB</b>","offers":{"price":"120.00","priceCurrency":"CAD"}}</script>',
         }
       return { body: '<p>nothing here</p>' }
     })

@@ -69,24 +69,28 @@ test('where records were taken back nothing holds', async () => {
   marketReplaced(db)
 })
 
-test('a record that came since is read; so are all where another build of Tarvin wrote them, or the file is cut off', async () => {
-  const { loaded } = await all()
-  const [partId] = [...loaded.queries].find(([, query]) => query.must.length > 0)!
-  await importRecordsText(
-    { db, client: market.client } as OpenDatabase,
-    `id,source,title,price,date\nnew-1,Barnstall,${loaded.queries.get(partId)!.must.join(' ')} tested,91.00,2026-10-30`,
-  )
-  marketReplaced(db)
-  const after = await useMarket(db)
-  expect(after.readings.has(readingKey(partId, today, 'CAD'))).toBe(false)
-  expect(after.readings.size).toBeGreaterThan(0)
+test(
+  'a record that came since is read; so are all where another build of Tarvin wrote ' +
+    'them, or the file is cut off',
+  async () => {
+    const { loaded } = await all()
+    const [partId] = [...loaded.queries].find(([, query]) => query.must.length > 0)!
+    await importRecordsText(
+      { db, client: market.client } as OpenDatabase,
+      `id,source,title,price,date\nnew-1,Barnstall,${loaded.queries.get(partId)!.must.join(' ')} tested,91.00,2026-10-30`,
+    )
+    marketReplaced(db)
+    const after = await useMarket(db)
+    expect(after.readings.has(readingKey(partId, today, 'CAD'))).toBe(false)
+    expect(after.readings.size).toBeGreaterThan(0)
 
-  keepReadingsIn(db, path, 'two')
-  marketReplaced(db)
-  expect((await all()).restored).toBe(0)
-  keepReadingsIn(db, path, 'one')
-  writeFileSync(path, 'cut off')
-  appendFileSync(path, '\0')
-  marketReplaced(db)
-  expect((await all()).restored).toBe(0)
-})
+    keepReadingsIn(db, path, 'two')
+    marketReplaced(db)
+    expect((await all()).restored).toBe(0)
+    keepReadingsIn(db, path, 'one')
+    writeFileSync(path, 'cut off')
+    appendFileSync(path, '\0')
+    marketReplaced(db)
+    expect((await all()).restored).toBe(0)
+  },
+)

@@ -352,28 +352,32 @@ describe('whole lives', () => {
     expect([after.left! - before.left!, after.payNow! - before.payNow!]).toEqual([3520, 0])
   })
 
-  test('a lot that pays for itself: the CPU’s cost is its share, never negative, dead or not; a scratched case kept for 10.00 back', async () => {
-    const id = await build('900.00')
-    const lot = await lead('50.00', 'cpu', {
-      things: [
-        { partId: 'cpu', quantity: 1, plan: 'keep' },
-        { partId: 'card', quantity: 1, plan: 'resell' },
-      ],
-    })
-    await pay(db, [await choose(id, lot)])
-    const [cpu] = (await itemsOf(db, id)).filter((thing) => thing.partId === 'cpu')
-    expect(cpu!.cost).toBeGreaterThanOrEqual(0)
-    await itemStep(db, cpu!.id, 'arrive', { state: 'dead' })
-    expect((await figures(id)).lost).toBe(cpu!.cost)
-    const box = await arrived(id, '48.00', 'case')
-    await itemStep(db, box, 'refund', { amount: '10.00', kept: true })
-    expect((await figures(id)).cashIn).toBe(1000)
-    expect((await itemsOf(db, id)).find((thing) => thing.id === box)).toMatchObject({
-      place: 'build',
-      cost: 4800,
-      remaining: 3800,
-    })
-  })
+  test(
+    'a lot that pays for itself: the CPU’s cost is its share, never negative, dead or ' +
+      'not; a scratched case kept for 10.00 back',
+    async () => {
+      const id = await build('900.00')
+      const lot = await lead('50.00', 'cpu', {
+        things: [
+          { partId: 'cpu', quantity: 1, plan: 'keep' },
+          { partId: 'card', quantity: 1, plan: 'resell' },
+        ],
+      })
+      await pay(db, [await choose(id, lot)])
+      const [cpu] = (await itemsOf(db, id)).filter((thing) => thing.partId === 'cpu')
+      expect(cpu!.cost).toBeGreaterThanOrEqual(0)
+      await itemStep(db, cpu!.id, 'arrive', { state: 'dead' })
+      expect((await figures(id)).lost).toBe(cpu!.cost)
+      const box = await arrived(id, '48.00', 'case')
+      await itemStep(db, box, 'refund', { amount: '10.00', kept: true })
+      expect((await figures(id)).cashIn).toBe(1000)
+      expect((await itemsOf(db, id)).find((thing) => thing.id === box)).toMatchObject({
+        place: 'build',
+        cost: 4800,
+        remaining: 3800,
+      })
+    },
+  )
 
   test('a thing moved to another build goes over at what remains of its cost; the cash stays where it was paid', async () => {
     const [from, to] = [await build('500.00'), await build('600.00')]
@@ -474,25 +478,29 @@ describe('whole lives', () => {
     expect([now.cost, now.left, row!.currency]).toEqual([0, row!.budget, currency])
   })
 
-  test('another currency: what may still be paid moves at the rate of the day; once paid it is a fact; its rate stays', async () => {
-    await setRate(db, { date: today, from: 'CAD', to: 'SEK', rate: '8', bothWays: true }, today)
-    const id = await build()
-    const hunt = { kind: 'hunt', partId: 'case', limit: '40.00', condition: 'used' }
-    await addChoice(db, id, choiceSchema.validateSync(hunt), today)
-    const moveTo = async (currency: string) =>
-      saveBrief(db, id, { ...(await briefOf(db, id)), currency }, today)
-    await moveTo('SEK')
-    expect((await figures(id)).toPay).toBe(320_00)
-    await moveTo('CAD')
-    expect((await figures(id)).toPay).toBe(40_00)
-    await bought(id, '80.00', 'card', { currency: 'SEK' })
-    expect((await figures(id)).cashOut).toBe(10_00)
-    await expect(moveTo('SEK')).rejects.toMatchObject({ code: 'booked-currency', path: 'currency' })
-    const rate = { date: today, from: 'SEK', to: 'CAD' }
-    await expect(removeRate(db, rate, today)).rejects.toMatchObject({ code: 'no-rate', path: 'date' })
-    await setRate(db, { date: today, from: 'SEK', to: 'CAD', rate: '1', bothWays: false }, today)
-    expect((await figures(id)).cashOut).toBe(10_00)
-  })
+  test(
+    'another currency: what may still be paid moves at the rate of the day; once paid it ' +
+      'is a fact; its rate stays',
+    async () => {
+      await setRate(db, { date: today, from: 'CAD', to: 'SEK', rate: '8', bothWays: true }, today)
+      const id = await build()
+      const hunt = { kind: 'hunt', partId: 'case', limit: '40.00', condition: 'used' }
+      await addChoice(db, id, choiceSchema.validateSync(hunt), today)
+      const moveTo = async (currency: string) =>
+        saveBrief(db, id, { ...(await briefOf(db, id)), currency }, today)
+      await moveTo('SEK')
+      expect((await figures(id)).toPay).toBe(320_00)
+      await moveTo('CAD')
+      expect((await figures(id)).toPay).toBe(40_00)
+      await bought(id, '80.00', 'card', { currency: 'SEK' })
+      expect((await figures(id)).cashOut).toBe(10_00)
+      await expect(moveTo('SEK')).rejects.toMatchObject({ code: 'booked-currency', path: 'currency' })
+      const rate = { date: today, from: 'SEK', to: 'CAD' }
+      await expect(removeRate(db, rate, today)).rejects.toMatchObject({ code: 'no-rate', path: 'date' })
+      await setRate(db, { date: today, from: 'SEK', to: 'CAD', rate: '1', bothWays: false }, today)
+      expect((await figures(id)).cashOut).toBe(10_00)
+    },
+  )
 })
 
 describe('codes, credits and ways', () => {

@@ -60,7 +60,8 @@ class NothingToDo extends Error {}
 /**
  * Random lives against a real database: whatever happens in whatever order, the figures agree with the entries, with
  * each other on every screen, and with what they were before where a step is taken back. `TARVIN_LIVES` says how many
- * sequences (`npm run bench -- lives` lives 200); rare transitions are steered to, and the test fails unless each of them occurred often enough.
+ * sequences (`npm run bench -- lives` lives 200); rare transitions are steered to, and the test fails unless each of
+ * them occurred often enough.
  */
 const sequences = Number(process.env.TARVIN_LIVES ?? 60)
 const stepsEach = 30

@@ -11,7 +11,10 @@ import { openTestDatabase, temporaryFolder } from './testDatabase'
 
 export const today = '2026-10-31'
 
-/** A fresh database file with a small market (a yard without protection, a shop with 13 % tax and 9.00 shipping up to 75.00) and one build. */
+/**
+ * A fresh database file with a small market (a yard without protection, a shop with 13 % tax and 9.00 shipping up to
+ * 75.00) and one build.
+ */
 export interface MarketWithBuild {
   readonly db: Database
   readonly client: Client

@@ -7,7 +7,10 @@ import { buildView } from '#server/places/builds/buildView'
 import { ledgerView } from '#server/places/ledger/ledgerView'
 import { migrations, temporaryFolder } from './testDatabase'
 
-/** A database from before orders and items: paid choices, a shelf, arrivals. What was paid is paid, and every thing is somewhere. */
+/**
+ * A database from before orders and items: paid choices, a shelf, arrivals. What was paid is paid, and every thing is
+ * somewhere.
+ */
 const folder = temporaryFolder()
 const today = '2026-10-31'
 let database: OpenDatabase
@@ -33,8 +36,12 @@ const old = [
     ) => `INSERT INTO leads (id, source_id, external_id, title, url, price, currency, condition, manner, listed_on, place, note, state)
    VALUES ('${id}', 'yard', '${id}', 'lead ${id}', '', 10000, 'CAD', 'used', 'local', '2026-09-01', '', '', 'open')`,
   ),
-  `INSERT INTO lead_things (lead_id, position, part_id, quantity, plan) VALUES ('lot', 0, 'card', 1, 'keep'), ('lot', 1, 'cpu', 1, 'keep'), ('lot', 2, 'case', 1, 'resell'), ('dear', 0, 'case', 1, 'keep'), ('back', 0, 'cpu', 1, 'keep')`,
-  `INSERT INTO shelf (id, part_id, condition, cost, currency, note, from_choice_id) VALUES ('left', 'case', 'used', 1500, 'CAD', 'left over', 'paid'), ('mine', 'cable', 'used', 0, 'CAD', '', NULL)`,
+  `INSERT INTO lead_things (lead_id, position, part_id, quantity, plan) VALUES ('lot', ` +
+    `0, 'card', 1, 'keep'), ('lot', 1, 'cpu', 1, 'keep'), ('lot', 2, 'case', 1, ` +
+    `'resell'), ('dear', 0, 'case', 1, 'keep'), ('back', 0, 'cpu', 1, 'keep')`,
+  'INSERT INTO shelf (id, part_id, condition, cost, currency, note, from_choice_id) ' +
+    `VALUES ('left', 'case', 'used', 1500, 'CAD', 'left over', 'paid'), ('mine', ` +
+    `'cable', 'used', 0, 'CAD', '', NULL)`,
   `INSERT INTO choices (id, build_id, position, kind, lead_id, shelf_id, scope, reason, paid_on, deleted_at) VALUES
    ('paid', 'b', 0, 'lead', 'lot', NULL, 'core', 'half price', '2026-09-10', NULL),
    ('open', 'b', 1, 'lead', 'dear', NULL, 'core', '', NULL, NULL),
@@ -45,8 +52,12 @@ const old = [
    ('1', 'b', '2026-09-11', 'bought', -4500, 0, 'returned', 'cpu', '2026-09-11'),
    ('2', 'b', '2026-09-20', 'refunded', 4000, 0, 'returned', 'cpu', '2026-09-20'),
    ('3', 'b', '2026-09-21', 'fee', -300, 0, NULL, 'listing', '2026-09-21')`,
-  `INSERT INTO ledger_entries (id, build_id, day, kind, cash, hours, text, corrects_id, created_at) VALUES ('4', 'b', '2026-09-22', 'correction', 100, 0, 'less', '3', '2026-09-22')`,
-  `INSERT INTO arrivals (id, choice_id, day, verdict, found_part_id, checks, note, created_at) VALUES ('a', 'paid', '2026-09-12', 'better', 'better', '["fans turn"]', 'a better card', '2026-09-12')`,
+  'INSERT INTO ledger_entries (id, build_id, day, kind, cash, hours, text, ' +
+    `corrects_id, created_at) VALUES ('4', 'b', '2026-09-22', 'correction', 100, 0, ` +
+    `'less', '3', '2026-09-22')`,
+  'INSERT INTO arrivals (id, choice_id, day, verdict, found_part_id, checks, note, ' +
+    `created_at) VALUES ('a', 'paid', '2026-09-12', 'better', 'better', '["fans turn"]', ` +
+    `'a better card', '2026-09-12')`,
 ]
 
 beforeAll(async () => {

@@ -144,25 +144,29 @@ describe("recipes and figures of one's own", () => {
 })
 
 describe('new or used, worth buying, the cap', () => {
-  test('a house rule bars the used supply and shows what it costs; notes to wait for move the price by their chance', async () => {
-    const supply = await view('steadwell-550-w')
-    expect(supply.newOrUsed).toMatchObject({ advice: 'new', byHouseRule: true })
-    const note = await noteToWaitFor(database.db, {
-      role: 'graphics',
-      partId: null,
-      what: 'a launch',
-      expectedOn: '2026-11-10',
-      dropPercent: 10,
-      chance: 0.5,
-    })
-    const { usedLater, marks, trend } = await view()
-    const trended = Math.round(
-      marks!.typical *
-        (trend!.direction === 'unclear' ? 1 : (1 + trend!.percentPer30Days / 100) ** (21 / 30)),
-    )
-    expect(usedLater!.later).toBe(trended - Math.round(trended * 0.05))
-    await setWaitNoteDeleted(database.db, note, demoToday)
-  })
+  test(
+    'a house rule bars the used supply and shows what it costs; notes to wait for move ' +
+      'the price by their chance',
+    async () => {
+      const supply = await view('steadwell-550-w')
+      expect(supply.newOrUsed).toMatchObject({ advice: 'new', byHouseRule: true })
+      const note = await noteToWaitFor(database.db, {
+        role: 'graphics',
+        partId: null,
+        what: 'a launch',
+        expectedOn: '2026-11-10',
+        dropPercent: 10,
+        chance: 0.5,
+      })
+      const { usedLater, marks, trend } = await view()
+      const trended = Math.round(
+        marks!.typical *
+          (trend!.direction === 'unclear' ? 1 : (1 + trend!.percentPer30Days / 100) ** (21 / 30)),
+      )
+      expect(usedLater!.later).toBe(trended - Math.round(trended * 0.05))
+      await setWaitNoteDeleted(database.db, note, demoToday)
+    },
+  )
   test('the patience of the brief says which mark is weighed', async () => {
     await saveBrief(
       database.db,

@@ -26,13 +26,15 @@ beforeAll(async () => {
   for (const statement of [
     `INSERT INTO sources (id, name, kind, currency, tax_percent, tax_on_shipping, shipping_kind, shipping_amount, payment_fee_percent, seller_fee_percent, protection, note)
      VALUES ('the yard', 'the yard', 'classifieds', 'CAD', 0, 0, 'none', 0, 0, 0, 'none', '')`,
-    `INSERT INTO parts (id, role, make, name, facts) VALUES ('Tarn 640 8GB', 'graphics', 'Murrowdun', 'Tarn 640 8GB', '{"graphicsIndex":100}')`,
+    `INSERT INTO parts (id, role, make, name, facts) VALUES ('Tarn 640 8GB', 'graphics', ` +
+      `'Murrowdun', 'Tarn 640 8GB', '{"graphicsIndex":100}')`,
     `INSERT INTO builds (id, name, purpose, currency, region, budget, stretch, house_rules, needs, created_at)
      VALUES ('couch/corner', 'Couch', '', 'CAD', '', 40000, 45000, '{"neverUsed":[]}', '[]', '2026-09-01')`,
     `INSERT INTO leads (id, source_id, external_id, title, url, price, currency, condition, manner, listed_on, place, note, state)
      VALUES ('a b', 'the yard', 'a b', 'a b', '', 10000, 'CAD', 'used', 'local', '2026-09-01', '', '', 'open')`,
     `INSERT INTO lead_things (lead_id, position, part_id, quantity, plan) VALUES ('a b', 0, 'Tarn 640 8GB', 1, 'keep')`,
-    `INSERT INTO choices (id, build_id, position, kind, lead_id, scope, reason) VALUES ('c 1', 'couch/corner', 0, 'lead', 'a b', 'core', '')`,
+    'INSERT INTO choices (id, build_id, position, kind, lead_id, scope, reason) VALUES ' +
+      `('c 1', 'couch/corner', 0, 'lead', 'a b', 'core', '')`,
     `INSERT INTO actions (id, kind, text, day, build_id, rows, created_at)
      VALUES (1, 'choose', 'a b', '2026-09-01', 'couch/corner', '[{"table":"choices","id":"c 1","before":null,"after":{"id":"c 1","leadId":"a b"}}]', '2026-09-01')`,
   ])

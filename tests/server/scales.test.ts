@@ -48,7 +48,8 @@ const records = [
     Array.from(
       { length: 6 },
       (_, i) =>
-        `${at}-${i},Gavelry,${part.name.includes(part.make) ? part.name : `${part.make} ${part.name}`} number ${i},${part.street + (i % 3) - 1}.00,2026-10-${10 + i}`,
+        `${at}-${i},Gavelry,${part.name.includes(part.make) ? part.name : `${part.make} ${part.name}`} ` +
+        `number ${i},${part.street + (i % 3) - 1}.00,2026-10-${10 + i}`,
     ),
   ),
 ].join('\n')
@@ -267,7 +268,8 @@ describe('rivals', () => {
     }
     const page = await readRivalPage(
       database.db,
-      `<html><script type="application/ld+json">${JSON.stringify(data)}</script><ul><li>two years warranty</li><li>Steadwell 450 W supply</li></ul></html>`,
+      `<html><script type="application/ld+json">${JSON.stringify(data)}</script><ul><li>two ` +
+        'years warranty</li><li>Steadwell 450 W supply</li></ul></html>',
       today,
     )
     expect(page).toMatchObject({
@@ -299,7 +301,10 @@ describe('rivals', () => {
   })
   test('a CSV: an empty cell is not stated; what is not found is reported by line; again adds nothing', async () => {
     const csv =
-      'name,kind,price,currency,cpu,card,memory,warranty,delivery\nTower A,prebuilt,"899,00",CAD,Ostrane Threddle 33,Murrowdun Tarn 620 8 GB,16,24,\nTower B,prebuilt,799.00,CAD,A chip of none,,,,0\n,prebuilt,1.00,CAD,,,,,\nTower C,prebuilt,free,CAD,,,,,'
+      'name,kind,price,currency,cpu,card,memory,warranty,delivery\nTower ' +
+      'A,prebuilt,"899,00",CAD,Ostrane Threddle 33,Murrowdun Tarn 620 8 GB,16,24,\nTower ' +
+      'B,prebuilt,799.00,CAD,A chip of none,,,,0\n,prebuilt,1.00,CAD,,,,,\nTower ' +
+      'C,prebuilt,free,CAD,,,,,'
     expect(await importRivals(database.db, csv, 'CAD')).toMatchObject({
       added: 1,
       alreadyThere: 0,

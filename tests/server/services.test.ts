@@ -167,10 +167,14 @@ describe('migrate', () => {
     const first = await openDatabase(`file:${join(folder, 'first.db')}`)
     await migrate(first, migrations.slice(0, 1))
     await first.client.execute(
-      "INSERT INTO sources (id, name, kind, currency, tax_percent, tax_on_shipping, shipping_kind, shipping_amount, payment_fee_percent, seller_fee_percent, protection, note) VALUES ('a', 'A', 'shop', 'CAD', 0, 0, 'none', 0, 0, 0, 'none', '')",
+      'INSERT INTO sources (id, name, kind, currency, tax_percent, tax_on_shipping, ' +
+        'shipping_kind, shipping_amount, payment_fee_percent, seller_fee_percent, ' +
+        "protection, note) VALUES ('a', 'A', 'shop', 'CAD', 0, 0, 'none', 0, 0, 0, 'none', '')",
     )
     await first.client.execute(
-      "INSERT INTO leads (id, source_id, external_id, title, url, price, currency, condition, manner, listed_on, place, note, state) VALUES ('l', 'a', 'x', 't', '', 100, 'CAD', 'used', 'fixed', '2026-10-01', '', '', 'open')",
+      'INSERT INTO leads (id, source_id, external_id, title, url, price, currency, ' +
+        "condition, manner, listed_on, place, note, state) VALUES ('l', 'a', 'x', 't', '', " +
+        "100, 'CAD', 'used', 'fixed', '2026-10-01', '', '', 'open')",
     )
     expect(await migrate(first, migrations)).toEqual(migrations.slice(1).map((each) => each.name))
     const { rows } = await first.client.execute('SELECT price, tie_deduced, vanished_on FROM leads')
@@ -452,7 +456,8 @@ describe('a currency without a rate', () => {
 describe('leads', () => {
   test('a CSV: good lines added once, the others told by number', async () => {
     const text =
-      'id,source,title,price,parts\n1,pantry,Card,100,card\n2,nowhere,Card,100,card\n3,pantry,Card,100,nothing\n4,pantry,Card,-1,card\n5,pantry,Card,5,\n'
+      'id,source,title,price,parts\n1,pantry,Card,100,card\n2,nowhere,Card,100,card\n' +
+      '3,pantry,Card,100,nothing\n4,pantry,Card,-1,card\n5,pantry,Card,5,\n'
     const report = await importLeads(database.db, text, { currency: 'CAD', today })
     expect(report.problems.map((problem) => problem.line)).toEqual([3, 4, 5, 6])
     expect(report.added).toBe(1)
@@ -500,7 +505,8 @@ describe('leads', () => {
   test('shop prices: unknown parts and sources are told, the cheapest newest one is the price new', async () => {
     const report = await importShopPrices(
       database.db,
-      'source,part,date,price\npantry,card,2026-10-01,240\npantry,card,2026-10-20,219\npantry,ghost,2026-10-20,1\nx,card,2026-10-20,1\n',
+      'source,part,date,price\npantry,card,2026-10-01,240\npantry,card,2026-10-20,219\n' +
+        'pantry,ghost,2026-10-20,1\nx,card,2026-10-20,1\n',
       { currency: 'CAD', today },
     )
     expect(report).toMatchObject({ added: 2, rejected: 2 })

@@ -136,7 +136,8 @@ describe('a start that is refused, in one sentence', () => {
     await refuseNewer(database, names)
     await database.client.execute("INSERT INTO migrations (name) VALUES ('9999_future')")
     await expect(refuseNewer(database, names)).rejects.toThrow(
-      'This database was written by a newer version of Tarvin (migration 9999_future); start that version, or restore a backup made by this one.',
+      'This database was written by a newer version of Tarvin (migration 9999_future); ' +
+        'start that version, or restore a backup made by this one.',
     )
   })
   test('a damaged file is named as such, a file that is none too', async () => {
@@ -247,7 +248,8 @@ describe('backups', () => {
   })
   test('a backup of a newer version is refused before anything moves', () => {
     expect(() => refuseUnknownMigration('9999_future', ['0000_a'])).toThrow(
-      'This database was written by a newer version of Tarvin (migration 9999_future); start that version, or restore a backup made by this one.',
+      'This database was written by a newer version of Tarvin (migration 9999_future); ' +
+        'start that version, or restore a backup made by this one.',
     )
     expect(() => refuseUnknownMigration('0000_a', ['0000_a'])).not.toThrow()
   })

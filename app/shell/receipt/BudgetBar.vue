@@ -10,7 +10,10 @@ const end = computed(() => Math.max(receipt.stretch, payNow.value, 1) * 1.06)
 const share = (value: number) => `${Math.min(100, Math.max(0, (100 * value) / end.value))}%`
 const summary = computed(
   () =>
-    `${amount(paid.value, receipt.currency)} paid of ${amount(receipt.totals.payNow, receipt.currency)} total; budget ${amount(receipt.budget, receipt.currency)}, stretch ${amount(receipt.stretch, receipt.currency)}`,
+    `${amount(paid.value, receipt.currency)} paid of ` +
+    `${amount(receipt.totals.payNow, receipt.currency)} total; budget ` +
+    `${amount(receipt.budget, receipt.currency)}, stretch ` +
+    `${amount(receipt.stretch, receipt.currency)}`,
 )
 </script>
 

@@ -25,7 +25,9 @@ const whole = (value: number) => formatWhole(value, currency)
 const summary = computed(() =>
   [
     marks.value
-      ? `street price ${formatAmount(marks.value.patient, currency)} to ${formatAmount(marks.value.hurried, currency)}, typical ${formatAmount(marks.value.typical, currency)}`
+      ? `street price ${formatAmount(marks.value.patient, currency)} to ` +
+        `${formatAmount(marks.value.hurried, currency)}, typical ` +
+        `${formatAmount(marks.value.typical, currency)}`
       : 'no street price',
     points.ask !== undefined ? `asking ${formatAmount(points.ask, currency)}` : '',
     points.landed !== undefined ? `landed ${formatAmount(points.landed, currency)}` : '',

@@ -3,7 +3,10 @@ import { VueDatePicker } from '@vuepic/vue-datepicker'
 import '@vuepic/vue-datepicker/dist/main.css'
 import { typedDate } from '~/utils/typedDate'
 
-/** A calendar date (`YYYY-MM-DD`), typed, pasted or picked; written the same way everywhere. Empty: null, where that is allowed. */
+/**
+ * A calendar date (`YYYY-MM-DD`), typed, pasted or picked; written the same way everywhere. Empty: null, where that is
+ * allowed.
+ */
 const model = defineModel<T>({ required: true })
 const { label, required = false } = defineProps<{ label: string; required?: boolean }>()
 

@@ -4,7 +4,10 @@ import { Matrix, pseudoInverse } from 'ml-matrix'
 export interface AgedPart {
   readonly role: string
   readonly ageYears: number
-  /** Capacity or rating, above 0: what is paid for beside age. Null where newer generations are better by themselves (CPUs, cards): there age alone tells what becomes of a part of its class. */
+  /**
+   * Capacity or rating, above 0: what is paid for beside age. Null where newer generations are better by themselves
+   * (CPUs, cards): there age alone tells what becomes of a part of its class.
+   */
   readonly worth: number | null
   /** Minor units, above 0. */
   readonly street: number

@@ -52,7 +52,10 @@ export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): Like
   return { steps, total: sum(steps), outlay: sum(steps.filter((step) => outlaySteps.has(step.id))) }
 }
 
-/** The gap of two machines step by step: what the other is dearer by, how that adds up, and that in percent of what the own machine has come to; null while that is nothing. */
+/**
+ * The gap of two machines step by step: what the other is dearer by, how that adds up, and that in percent of what the
+ * own machine has come to; null while that is nothing.
+ */
 export function gapByStep(
   own: LikeForLike,
   other: LikeForLike,

@@ -40,7 +40,10 @@ const measures: Partial<Readonly<Record<Role, readonly Measure[]>>> = {
 }
 const levelShare = 0.03
 
-/** Component by component: better, level, worse or not stated, with the figure that decides. Roles that neither side has are left out; several parts of a role count together. */
+/**
+ * Component by component: better, level, worse or not stated, with the figure that decides. Roles that neither side
+ * has are left out; several parts of a role count together.
+ */
 export function compareComponents(
   own: Pick<WeighedMachine, 'components'>,
   other: Pick<WeighedMachine, 'components'>,
@@ -93,7 +96,10 @@ function together(components: readonly WeighedComponent[], role: Role): WeighedC
   }
 }
 
-/** What it would take to bring the worse parts of a machine up to the other's: the cheapest part of each role that is no worse. Null where nothing at hand is. */
+/**
+ * What it would take to bring the worse parts of a machine up to the other's: the cheapest part of each role that is
+ * no worse. Null where nothing at hand is.
+ */
 export function toMakeEqual(
   worse: Pick<WeighedMachine, 'components'>,
   better: Pick<WeighedMachine, 'components'>,

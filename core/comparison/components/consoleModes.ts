@@ -62,7 +62,10 @@ export function presetsByWeight(workload: Workload): string[] {
     .map(([name]) => name)
 }
 
-/** The heaviest preset at which a machine holds a mode's resolution and rate (and its low, where stated); null where none does. */
+/**
+ * The heaviest preset at which a machine holds a mode's resolution and rate (and its low, where stated); null where
+ * none does.
+ */
 export function highestHeld(
   workload: Workload,
   machine: FrameMachine,

@@ -53,7 +53,8 @@ function buyerTables(edition: EditionContent): EditionTable[] {
         .filter(({ averageFps }) => averageFps !== null)
         .map((target) => [
           target.name,
-          `${Math.round(target.averageFps!)} ${target.isMeasured ? 'measured' : 'estimated'}${target.heat ? `; ${target.heat}` : ''}`,
+          `${Math.round(target.averageFps!)} ` +
+            `${target.isMeasured ? 'measured' : 'estimated'}${target.heat ? `; ${target.heat}` : ''}`,
           target.lowFps === null ? 'not measured' : String(Math.round(target.lowFps)),
         ]),
     },

@@ -67,7 +67,10 @@ export interface ImportedRival {
   readonly note: string
 }
 
-/** Reads a CSV of rivals, in `home` where a line says no currency; what cannot be understood is reported by line. Throws `no-column` for a file without names or prices. */
+/**
+ * Reads a CSV of rivals, in `home` where a line says no currency; what cannot be understood is reported by line.
+ * Throws `no-column` for a file without names or prices.
+ */
 export function readRivals(
   text: string,
   home: string,

@@ -74,7 +74,10 @@ const kindSpellings: Readonly<Record<RunKind, readonly string[]>> = {
   'console-mode': ['console'],
 }
 
-/** Reads a CSV of runs; what cannot be understood is reported by line. Throws `no-column` for a file without what every run needs. Unstated: two memory channels, a published result. */
+/**
+ * Reads a CSV of runs; what cannot be understood is reported by line. Throws `no-column` for a file without what every
+ * run needs. Unstated: two memory channels, a published result.
+ */
 export function readRuns(
   text: string,
   today: string,

@@ -158,7 +158,8 @@ function coolerLines({ all, name, board }: Bench): string[] {
     ...when(
       Boolean(fans),
       () =>
-        `${fans} case ${fans === 1 ? 'fan' : 'fans'} on ${headers ?? 'the'} ${headers === 1 ? 'header' : 'headers'}: intake at the front, exhaust at the back`,
+        `${fans} case ${fans === 1 ? 'fan' : 'fans'} on ${headers ?? 'the'} ` +
+        `${headers === 1 ? 'header' : 'headers'}: intake at the front, exhaust at the back`,
     ),
     `${name('cooler')} must not touch the memory`,
   ]
@@ -180,7 +181,8 @@ function supplyLines({ all, name }: Bench): string[] {
       .filter((part) => part.facts.feedsTo !== undefined)
       .map(
         (part) =>
-          `${partLabel(part)}: ${part.facts.feedsFrom ?? '?'} to ${part.facts.feedsTo!}, at most ${part.facts.carriesW ?? '?'} W, on its own cable`,
+          `${partLabel(part)}: ${part.facts.feedsFrom ?? '?'} to ${part.facts.feedsTo!}, at ` +
+          `most ${part.facts.carriesW ?? '?'} W, on its own cable`,
       ),
   ]
 }

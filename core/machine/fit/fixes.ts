@@ -59,7 +59,8 @@ interface Shop {
 
 /**
  * The ways to fix a finding that really do: with the way taken its rule finds one clash less, nothing new stops or needs
- * a fix, and the machine as a whole is no worse. Of the parts that would do, the cheapest; parts without a price stand last. Where the first part makes
+ * a fix, and the machine as a whole is no worse. Of the parts that would do, the cheapest; parts without a price stand
+ * last. Where the first part makes
  * something else stop, what fixes that goes with it. A way for which the library has nothing is left out.
  */
 export function waysToMend(
@@ -163,7 +164,10 @@ function go(gone: Gone, finding: Finding, fix: Fix, bought: Candidate | null): G
   }
 }
 
-/** Goes on until the machine is no worse: the gravest finding that was not there before is fixed first. The cheapest end is taken. */
+/**
+ * Goes on until the machine is no worse: the gravest finding that was not there before is fixed first. The cheapest
+ * end is taken.
+ */
 function completed(
   finding: Finding,
   before: FitReport,

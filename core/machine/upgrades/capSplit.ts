@@ -64,4 +64,7 @@ export function capSplits<Base extends CapOption, Card extends CapOption>(
 
 /** The formula in words, for its working. */
 export const capFormula =
-  'for each CPU, the cheapest compatible board, memory (16 GB, two modules), SSD (480 GB), case and cooler; for each card, the cheapest PSU of at least 1.5 × the draw; of all pairs within the budget, the one whose weakest target comes closest to, or furthest above, 100 %'
+  'for each CPU, the cheapest compatible board, memory (16 GB, two modules), SSD (480 ' +
+  'GB), case and cooler; for each card, the cheapest PSU of at least 1.5 × the draw; ' +
+  'of all pairs within the budget, the one whose weakest target comes closest to, or ' +
+  'furthest above, 100 %'

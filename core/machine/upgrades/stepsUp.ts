@@ -37,7 +37,10 @@ export interface Step {
     readonly after: number
     readonly wanted: number
   }[]
-  /** Percent gained per 10.00 of the currency's major units: what the threshold is held against; null where nothing is gained by more money. */
+  /**
+   * Percent gained per 10.00 of the currency's major units: what the threshold is held against; null where nothing is
+   * gained by more money.
+   */
   readonly perTen: number | null
   readonly worthIt: boolean
 }

@@ -13,7 +13,10 @@ export interface UpgradeRoom {
     readonly nowGb: number
     readonly mostGb: number | null
   } | null
-  /** Add modules of the same kind, or sell the kit and buy one of twice the size; null where it cannot be done or has no price. */
+  /**
+   * Add modules of the same kind, or sell the kit and buy one of twice the size; null where it cannot be done or has
+   * no price.
+   */
   readonly moreMemory: {
     readonly add: { readonly name: string; readonly cost: number } | null
     readonly replace: { readonly name: string; readonly cost: number; readonly sold: number } | null

@@ -49,7 +49,10 @@ export function stretchOf(log: FrameLog, fromMs: number, toMs: number): Float64A
   return log.times.subarray(frameAt(log, fromMs), Math.max(frameAt(log, fromMs), frameAt(log, toMs)))
 }
 
-/** Shortest and longest frame in each of equal slices of time: what a trace of any length needs to be drawn. Slices without a frame's end are null. */
+/**
+ * Shortest and longest frame in each of equal slices of time: what a trace of any length needs to be drawn. Slices
+ * without a frame's end are null.
+ */
 export function envelope(
   log: FrameLog,
   fromMs: number,

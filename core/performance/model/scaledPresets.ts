@@ -5,7 +5,8 @@ import type { Workload } from './workload'
  * preset moves with it, to a tenth of a GB. A shape that states no video memory is taken as 1 GB.
  *
  * @param videoMemoryGb what the reference preset needs, GB
- * @example scaledPresets({ low: { videoMemoryGb: 2 }, high: { videoMemoryGb: 4 } }, 'high', 6) // { low: { videoMemoryGb: 3 }, high: { videoMemoryGb: 6 } }
+ * @example scaledPresets({ low: { videoMemoryGb: 2 }, high: { videoMemoryGb: 4 } }, 'high', 6) // { low: {
+ *   videoMemoryGb: 3 }, high: { videoMemoryGb: 6 } }
  */
 export function scaledPresets(
   presets: Workload['presets'],

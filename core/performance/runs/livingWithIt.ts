@@ -100,7 +100,8 @@ function power({ runs, supply, estimatedWallW }: LivingFacts): LivingVerdict {
   const against =
     estimatedWallW === null
       ? ''
-      : `, ${most > estimatedWallW ? '+' : '−'}${Math.round(Math.abs(most / estimatedWallW - 1) * 100)} % vs the estimate of ${Math.round(estimatedWallW)} W`
+      : `, ${most > estimatedWallW ? '+' : '−'}${Math.round(Math.abs(most / estimatedWallW - 1) * 100)} ` +
+        `% vs the estimate of ${Math.round(estimatedWallW)} W`
   if (!supply)
     return {
       topic: 'power',

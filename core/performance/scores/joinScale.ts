@@ -45,7 +45,8 @@ export const scaleRules = {
  * @param scores each above zero; less is better where `lessIsBetter`
  * @param base the part that is 100 where nothing is shared; null: then there is no scale
  * @returns null where nothing is shared and no base is given
- * @example joinScale([{ partId: 'a', score: 200, index: 50 }, { partId: 'b', score: 400, index: null }]) // { shared: 1, values: [{ partId: 'a' }, { partId: 'b', index: 100 }] }: factor 0.25
+ * @example joinScale([{ partId: 'a', score: 200, index: 50 }, { partId: 'b', score: 400, index: null }]) // { shared:
+ *   1, values: [{ partId: 'a' }, { partId: 'b', index: 100 }] }: factor 0.25
  */
 export function joinScale(
   scores: readonly PartScore[],

@@ -54,7 +54,8 @@ export const shopRhythmDefaults = {
  * @param points in any order; of two on a day the later in the list stands
  * @returns null where no point is on or before `today`
  * @throws CoreError `bad-price` for a price that is not positive; `not-a-date`
- * @example 30 days at 100, 3 at 80, 27 at 100, 3 at 80, 7 at 100: usual 100, floor 80, every 30 days, last 10 days ago, 20 to wait
+ * @example 30 days at 100, 3 at 80, 27 at 100, 3 at 80, 7 at 100: usual 100, floor 80, every 30 days, last 10 days
+ *   ago, 20 to wait
  */
 export function shopRhythm(
   points: readonly PricePoint[],

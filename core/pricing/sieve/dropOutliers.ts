@@ -15,7 +15,8 @@ const smallestScale = 0.08
  * @param prices positive prices in any order
  * @param isProtected records the builder keeps
  * @returns for each price dropped its index and how many scales it is away
- * @example dropOutliers([100, 101, 99, 100, 102, 98, 500]) // new Map([[6, 20.117973905426243]]): its distance in scaled deviations
+ * @example dropOutliers([100, 101, 99, 100, 102, 98, 500]) // new Map([[6, 20.117973905426243]]): its distance in
+ *   scaled deviations
  */
 export function dropOutliers(
   prices: ArrayLike<number>,

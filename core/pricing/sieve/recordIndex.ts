@@ -5,7 +5,8 @@ import type { SoldRecord } from '../../reading/sales/soldRecord'
 
 /**
  * Finds the records that can have a query's words at all, without scanning every title. A record it leaves out
- * would be dropped with reason `missing-word`. Building is O(tokens), put off until the first look-up; a look-up costs the rarest word's records.
+ * would be dropped with reason `missing-word`. Building is O(tokens), put off until the first look-up; a look-up costs
+ * the rarest word's records.
  */
 export class RecordIndex {
   private readonly postings = new Map<number, number[]>()

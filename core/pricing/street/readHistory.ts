@@ -20,7 +20,10 @@ export function percentChange(before: number, now: number): number {
   return 100 * (now / before - 1)
 }
 
-/** Movement since the newest of the reads that is at least `days` old, else since the oldest one; null where none is before today. */
+/**
+ * Movement since the newest of the reads that is at least `days` old, else since the oldest one; null where none is
+ * before today.
+ */
 export function changeSince(
   reads: readonly PastRead[],
   now: { readonly on: CalendarDate; readonly typical: number },

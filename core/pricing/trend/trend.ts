@@ -162,4 +162,5 @@ function tieSizes(values: Float64Array): number[] {
 
 /** The formula in words, for its working. */
 export const trendFormula =
-  'median of the slopes between all pairs of comps (ln price over days), each sale type first centred on its own median; interval: Sen, by ranks'
+  'median of the slopes between all pairs of comps (ln price over days), each sale ' +
+  'type first centred on its own median; interval: Sen, by ranks'

@@ -23,8 +23,9 @@ export type Field = (typeof fields)[number]
 /** Words of a header, in five languages, of a paste as of a file; whole cells first, then words in them. */
 export const salesHeaders: Readonly<Record<Field, readonly string[]>> = {
   title: phrases(`
-    title, name, item, description, listing, item title, product, article, part, parts, thing, model, teil, piece, pieza, komponent, titel, artikel, bezeichnung,
-    titre, objet, titulo, articulo, rubrik, benamning, annonce, what
+    title, name, item, description, listing, item title, product, article, part, parts, thing,
+    model, teil, piece, pieza, komponent, titel, artikel, bezeichnung, titre, objet, titulo,
+    articulo, rubrik, benamning, annonce, what
   `),
   price: phrases(`
     price, sold price, sold for, final price, amount, sale price, hammer price, total price, price paid,
@@ -43,8 +44,8 @@ export const salesHeaders: Readonly<Record<Field, readonly string[]>> = {
     end time, closed, verkauft, vendu, vendido, solgt, avslutad, beendet, ende, sold at
   `),
   manner: phrases(`
-    manner, manner of sale, satt, forsaljningssatt, salj satt, kind of sale, type, format, sale type, art, verkaufsart, type de vente, tipo,
-    formato, typ, kind, listing type, how, sale
+    manner, manner of sale, satt, forsaljningssatt, salj satt, kind of sale, type, format,
+    sale type, art, verkaufsart, type de vente, tipo, formato, typ, kind, listing type, how, sale
   `),
   condition: phrases(`
     condition, cond, state, quality, item condition, zustand, etat, estado, skick, grade

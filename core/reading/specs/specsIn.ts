@@ -6,7 +6,8 @@ import { specSource } from './specSource'
  * Every specification in a text: a table of parts; specifications parted by empty lines, each with a heading of its own;
  * one where they do not part.
  *
- * @example specsIn('CPU: Kettle 4600\nSocket: LT4\n\nPower supply: Pell 550\nPower: 550 W') // [{ role: 'cpu' }, { role: 'supply' }]
+ * @example specsIn('CPU: Kettle 4600\nSocket: LT4\n\nPower supply: Pell 550\nPower: 550 W') // [{ role: 'cpu' }, {
+ *   role: 'supply' }]
  */
 export function specsIn(pasted: string): SpecRead[] {
   const text = specSource(pasted)

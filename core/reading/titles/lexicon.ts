@@ -54,13 +54,16 @@ export const anyKind =
 const words: Readonly<Record<keyof typeof WordClass, string>> = {
   negation: 'no not non without never nothing isnt zero less missing',
   damage:
-    'broken faulty fault defective defect damaged damage dead untested unchecked spares artifacts artefacts cracked bent fried shorted burnt kaputt nonworking repair repairs doa crashes crashing crash leaking leaks rusted corroded corrosion snapped overheats',
+    'broken faulty fault defective defect damaged damage dead untested unchecked spares ' +
+    'artifacts artefacts cracked bent fried shorted burnt kaputt nonworking repair ' +
+    'repairs doa crashes crashing crash leaking leaks rusted corroded corrosion snapped overheats',
   laptop: 'laptop sodimm notebook',
   server: 'rdimm lrdimm registered server ecc',
   lot: 'lot konvolut lote lots posten parti joblot bundle combo collection assorted mixed bundled joblots clearout',
   connector: 'with and incl including includes plus w und et och samt mit avec con med',
   accessory:
-    'box bracket brackets backplate shroud fan fans heatsink cooler waterblock manual sticker shield riser cable cables block packaging carton sleeve screws adapter tray lid',
+    'box bracket brackets backplate shroud fan fans heatsink cooler waterblock manual ' +
+    'sticker shield riser cable cables block packaging carton sleeve screws adapter tray lid',
   only: 'only empty just spare replacement',
   forWord: 'for fits from suits compatible',
   countNoun:
@@ -72,7 +75,10 @@ const words: Readonly<Record<keyof typeof WordClass, string>> = {
   machine: 'computer workstation rig pc system',
   machineAdjective: 'gaming full complete whole office home family custom built budget',
   harmlessExtra:
-    'cooler fan fans box boxed cable cables screws bracket brackets shipping delivery postage manual warranty invoice receipt thermal paste pads backplate adapter original packaging heatsink tested cleaned working shield software driver tracking guarantee accessories papers bill proof',
+    'cooler fan fans box boxed cable cables screws bracket brackets shipping delivery ' +
+    'postage manual warranty invoice receipt thermal paste pads backplate adapter ' +
+    'original packaging heatsink tested cleaned working shield software driver tracking ' +
+    'guarantee accessories papers bill proof',
   ofWord: 'of',
   kindCpu: 'cpu processor cpus',
   kindBoard: 'motherboard mobo mainboard board motherboards',

@@ -67,7 +67,10 @@ export function otherThanMachine(scanner: TitleScanner, owns: ReadonlySet<number
   return saysSeveral(scanner) ? { reason: 'lot', detail: 'several machines' } : null
 }
 
-/** Where a machine stands by its word, or by a compound that ends in one; −1 where none does, or only what it came from or is for. */
+/**
+ * Where a machine stands by its word, or by a compound that ends in one; −1 where none does, or only what it came from
+ * or is for.
+ */
 function machineWord(scanner: TitleScanner): number {
   const at = machines.find(scanner)
   if (at >= 0) {

@@ -40,8 +40,9 @@ export const french: LanguageWords = {
     expedition gratuite, port compris
   `),
   pickup: phrases(`
-    cueillette, cueillette seulement, remise en main propre, retire sur place, main propre, retrait sur place, a retirer sur place, retrait uniquement,
-    retrait en main propre, en main propre, remise en mains propres
+    cueillette, cueillette seulement, remise en main propre, retire sur place, main propre,
+    retrait sur place, a retirer sur place, retrait uniquement, retrait en main propre,
+    en main propre, remise en mains propres
   `),
   importCharges: phrases(`
     frais d importation, droits de douane, douane, protection acheteurs, tva, frais dimportation,
@@ -53,8 +54,9 @@ export const french: LanguageWords = {
     dollars, achat immediat
   `),
   notThePrice: phrases(`
-    prix neuf, protection acheteur, frais de service, neuf a, au lieu de, etait, environ, a partir de, par mois, avant, paye, achete, valeur,
-    prix conseille, prix de depart, mise a prix, ancien prix, prix dorigine
+    prix neuf, protection acheteur, frais de service, neuf a, au lieu de, etait, environ,
+    a partir de, par mois, avant, paye, achete, valeur, prix conseille, prix de depart, mise a prix,
+    ancien prix, prix dorigine
   `),
   nowPrice: [
     'maintenant',
@@ -76,8 +78,9 @@ export const french: LanguageWords = {
   `),
   state: {
     new: phrases(`
-      neuf, neuve, neuf sous blister, neuf avec emballage, neuf avec etiquette, jamais utilise, neuf emballe, scelle, neuf scelle, sous blister,
-      jamais servi, flambant neuf, tout neuf, neuf jamais utilise
+      neuf, neuve, neuf sous blister, neuf avec emballage, neuf avec etiquette, jamais utilise,
+      neuf emballe, scelle, neuf scelle, sous blister, jamais servi, flambant neuf, tout neuf,
+      neuf jamais utilise
     `),
     opened: phrases(`
       ouvert, ouverte, neuf autre, neuf : autre, neuf (autre), deballe, boite ouverte, jamais montee,
@@ -93,19 +96,23 @@ export const french: LanguageWords = {
       fonctionnelle
     `),
     damaged: phrases(`
-      hs, hors service, a reparer, plus de signal, pas d image, pour reparation, pour pieces, en panne, defectueux, defectueuse, casse, cassee, ne fonctionne pas,
-      ne fonctionne plus, a reparer, non teste, pour piece, pieces detachees, pour pieces detachees,
-      ne demarre pas, ne demarre plus, abime, endommage, pour pieces ou ne fonctionne pas, pas teste,
-      ecran noir, non fonctionnel, pieces ou reparation, mort, morte, non testee, pour reparation, panne,
-      ne sallume pas, ne sallume plus, artefacts, artefact, gresille, brule, brulee, oxyde, surchauffe,
-      plante, instable, pas testee, abimee, endommagee, a tester, pins tordus, pins tordues,
-      broches tordues, fissure, probleme, problemes, sans affichage, pas daffichage, naffiche rien,
-      secteurs defectueux, bruyant hs, pour bricoleur, a reviser, ventilateur hs, incomplet, ne marche pas,
-      ne marche plus, etat inconnu, a revoir, pin manquant, ventilateur casse, ventilateur bloque, non reconnu, non reconnue,
-      pas reconnu, pas reconnue, pas detecte, non detecte, non detectee, plantages, plantage, lignes a l ecran,
-      lignes sur l ecran, en l etat, tel quel, s eteint, s eteint tout seul, redemarre seul, ne s allume plus,
-      ne s allume pas, n affiche rien, bios bloque, qui frotte, frotte, clignote, sortie morte, port mort, chauffe trop, bruit de roulement, pin en moins,
-      patte en moins, fait du bruit, grille, grillee, etincelles, redemarre, en l etat, mot de passe bios, verrouille, verrouillee, fuit, ecran bleu, ecrans bleus
+      hs, hors service, a reparer, plus de signal, pas d image, pour reparation, pour pieces,
+      en panne, defectueux, defectueuse, casse, cassee, ne fonctionne pas, ne fonctionne plus,
+      a reparer, non teste, pour piece, pieces detachees, pour pieces detachees, ne demarre pas,
+      ne demarre plus, abime, endommage, pour pieces ou ne fonctionne pas, pas teste, ecran noir,
+      non fonctionnel, pieces ou reparation, mort, morte, non testee, pour reparation, panne,
+      ne sallume pas, ne sallume plus, artefacts, artefact, gresille, brule, brulee, oxyde,
+      surchauffe, plante, instable, pas testee, abimee, endommagee, a tester, pins tordus,
+      pins tordues, broches tordues, fissure, probleme, problemes, sans affichage, pas daffichage,
+      naffiche rien, secteurs defectueux, bruyant hs, pour bricoleur, a reviser, ventilateur hs,
+      incomplet, ne marche pas, ne marche plus, etat inconnu, a revoir, pin manquant,
+      ventilateur casse, ventilateur bloque, non reconnu, non reconnue, pas reconnu, pas reconnue,
+      pas detecte, non detecte, non detectee, plantages, plantage, lignes a l ecran,
+      lignes sur l ecran, en l etat, tel quel, s eteint, s eteint tout seul, redemarre seul,
+      ne s allume plus, ne s allume pas, n affiche rien, bios bloque, qui frotte, frotte, clignote,
+      sortie morte, port mort, chauffe trop, bruit de roulement, pin en moins, patte en moins,
+      fait du bruit, grille, grillee, etincelles, redemarre, en l etat, mot de passe bios,
+      verrouille, verrouillee, fuit, ecran bleu, ecrans bleus
     `),
   },
   denies: ['sans', 'pas', 'aucun', 'aucune', 'jamais', 'ni', 'non'],

@@ -52,8 +52,9 @@ export const german: LanguageWords = {
     inkl, zuschlag bei
   `),
   notThePrice: phrases(`
-    vb, vhb, neupreis, kauferschutz, gebuhr, gebuhren, np, uvp, statt, war, ursprunglich, ehemals, ca, circa, ab, monatlich, gekostet, ungefahr,
-    etwa, kostete, bisher, vorher, originalpreis, startpreis
+    vb, vhb, neupreis, kauferschutz, gebuhr, gebuhren, np, uvp, statt, war, ursprunglich, ehemals,
+    ca, circa, ab, monatlich, gekostet, ungefahr, etwa, kostete, bisher, vorher, originalpreis,
+    startpreis
   `),
   nowPrice: ['jetzt', 'nun', 'endpreis', 'verkauft', 'verkauft fur', 'zuschlag bei', 'reduziert auf'],
   hiddenPrice: phrases(`
@@ -86,24 +87,27 @@ export const german: LanguageWords = {
       gebraucht - sehr gut, gebraucht - wie neu
     `),
     damaged: phrases(`
-      defekt, kaputt, streikt, zur reparatur, zum reparieren, geht nicht mehr, geht nicht an, lauft nicht an, tut nicht, macht nichts, beschadigt, ungetestet, fur bastler, an bastler, bastler, ersatzteil, als ersatzteil,
-      ersatzteile, als ersatzteil / defekt, als ersatzteil oder defekt, ersatzteilspender,
-      nicht funktionsfahig, funktioniert nicht, startet nicht, bildfehler, keine bildausgabe, kein bild,
-      fehlerhaft, nicht getestet, geht nicht, ohne funktion, bastlerware, teildefekt, verbogene pins,
-      wird nicht erkannt, zum ausschlachten, lauft nicht, ungepruft, wackelkontakt, sturzt ab, absturze,
-      instabil, uberhitzt, wasserschaden, pins verbogen, defekte pins, bruch, schlachten, ersatzteiltrager,
+      defekt, kaputt, streikt, zur reparatur, zum reparieren, geht nicht mehr, geht nicht an,
+      lauft nicht an, tut nicht, macht nichts, beschadigt, ungetestet, fur bastler, an bastler,
+      bastler, ersatzteil, als ersatzteil, ersatzteile, als ersatzteil / defekt,
+      als ersatzteil oder defekt, ersatzteilspender, nicht funktionsfahig, funktioniert nicht,
+      startet nicht, bildfehler, keine bildausgabe, kein bild, fehlerhaft, nicht getestet,
+      geht nicht, ohne funktion, bastlerware, teildefekt, verbogene pins, wird nicht erkannt,
+      zum ausschlachten, lauft nicht, ungepruft, wackelkontakt, sturzt ab, absturze, instabil,
+      uberhitzt, wasserschaden, pins verbogen, defekte pins, bruch, schlachten, ersatzteiltrager,
       artefakte, flackert, klackert, rattert, lagerschaden, luftergerausch, lufter defekt, defekte,
       kurzschluss, durchgebrannt, keine funktion, funktionslos, geht nicht an, bootet nicht,
       startet nicht mehr, ohne bild, mit fehlern, fehler, def, teilweise defekt, reparaturbedurftig,
       zum basteln, bastelprojekt, sektorenfehler, defekte sektoren, abgeraucht, unbekannter zustand,
       zustand unbekannt, grafikfehler, lufter dreht nicht, dreht nicht, macht gerausche, pin fehlt,
       pin abgebrochen, gebrochen, abgebrochen, durchgebrochen, verzogen, kratzer auf den kontakten,
-      streifen im bild, streifen auf dem bildschirm, schaltet ab, schaltet sich ab, geht aus, friert ein,
-      bluescreen, bluescreens, gesperrt, bios gesperrt, passwort gesperrt, nicht erkannt, undicht, wie gesehen,
-      wie besehen, so wie er ist, so wie sie ist, pixelt,
-      bild kommt nicht, kein signal, gibt kein signal, lufter schleift, springt nicht an, schaltet nicht ein,
-      schaltet nicht mehr ein, fiept, geplatzt, schreibgeschutzt, nicht immer erkannt, lufter laut, modifiziert,
-      bios passwort, mit bios passwort, manchmal, ausgelotet, wackelt, stottert, brummt, summt, geht manchmal
+      streifen im bild, streifen auf dem bildschirm, schaltet ab, schaltet sich ab, geht aus,
+      friert ein, bluescreen, bluescreens, gesperrt, bios gesperrt, passwort gesperrt,
+      nicht erkannt, undicht, wie gesehen, wie besehen, so wie er ist, so wie sie ist, pixelt,
+      bild kommt nicht, kein signal, gibt kein signal, lufter schleift, springt nicht an,
+      schaltet nicht ein, schaltet nicht mehr ein, fiept, geplatzt, schreibgeschutzt,
+      nicht immer erkannt, lufter laut, modifiziert, bios passwort, mit bios passwort, manchmal,
+      ausgelotet, wackelt, stottert, brummt, summt, geht manchmal
     `),
   },
   denies: ['kein', 'keine', 'keinen', 'ohne', 'nicht', 'nie', 'niemals', 'keinerlei'],
@@ -113,11 +117,13 @@ export const german: LanguageWords = {
     anbieter, bewertungen, ort
   `),
   pageNoise: phrases(`
-    anzeige, zeige, von, bis, sortierung, gesponsert, beobachter, merken, mehr, details, neu eingestellt, ahnliche artikel, ergebnisse,
-    filtern, sortieren, beobachten, kostenlose ruckgabe, rucknahme, verkaufte artikel, siehe beschreibung,
-    gesamtpreis, weitere, bild, top, artikel, privater verkaufer, gewerblicher verkaufer, von privat, privat, gewerblich,
+    anzeige, zeige, von, bis, sortierung, gesponsert, beobachter, merken, mehr, details,
+    neu eingestellt, ahnliche artikel, ergebnisse, filtern, sortieren, beobachten,
+    kostenlose ruckgabe, rucknahme, verkaufte artikel, siehe beschreibung, gesamtpreis, weitere,
+    bild, top, artikel, privater verkaufer, gewerblicher verkaufer, von privat, privat, gewerblich,
     verfugbar, beendet, zum hauptinhalt, mehr anzeigen, seite, wird in neuem fenster geoffnet,
-    wird in einem neuen fenster oder tab geoffnet, ahnliche anzeigen, garantiert, bewertungen, anzeigen
+    wird in einem neuen fenster oder tab geoffnet, ahnliche anzeigen, garantiert, bewertungen,
+    anzeigen
   `),
   shopPage: phrases(`
     in den warenkorb, auf lager, nicht auf lager, lieferbar, sofort lieferbar, bewertungen, ausverkauft,
@@ -128,7 +134,8 @@ export const german: LanguageWords = {
   `),
   scoreColumn: ['punkte', 'punktzahl', 'ergebnis', 'ergebnisse'],
   wanted: phrases(`
-    suche, gesucht, ich suche, tauschgesuch, kaufgesuch, gesuch, kaufe, tausche, ankauf, wir kaufen, tausch gegen, gegen, suchen, tausch
+    suche, gesucht, ich suche, tauschgesuch, kaufgesuch, gesuch, kaufe, tausche, ankauf, wir kaufen,
+    tausch gegen, gegen, suchen, tausch
   `),
   machine: phrases(`
     rechner, komplettrechner, komplett pc, komplett-pc, gaming-pc, computer, standrechner, spielerechner,

@@ -46,8 +46,9 @@ export const spanish: LanguageWords = {
     vendido, puja, precio:, puja ganadora, o mejor oferta, puja final, adjudicado en
   `),
   notThePrice: phrases(`
-    antes, proteccion al comprador, gastos de servicio, precio nuevo, nuevo cuesta, era, aprox, aproximadamente, desde, al mes, coste, costo, valor, pvp,
-    precio anterior, precio de salida, unos
+    antes, proteccion al comprador, gastos de servicio, precio nuevo, nuevo cuesta, era, aprox,
+    aproximadamente, desde, al mes, coste, costo, valor, pvp, precio anterior, precio de salida,
+    unos
   `),
   nowPrice: ['ahora', 'precio pagado', 'vendido', 'vendida', 'precio final', 'rebajado a', 'vendido por'],
   hiddenPrice: phrases(`
@@ -56,7 +57,8 @@ export const spanish: LanguageWords = {
   each: ['cada uno', 'cada una', 'unidad', 'la unidad', 'c/u', 'por unidad', 'cada'],
   auction: ['pujas', 'puja', 'subasta', 'ofertas'],
   fixedPrice: phrases(`
-    comprar ya, compra directa, venta directa, precio fijo, mejor oferta, cómpralo ya, compralo ya, o mejor oferta, compra inmediata
+    comprar ya, compra directa, venta directa, precio fijo, mejor oferta, cómpralo ya, compralo ya,
+    o mejor oferta, compra inmediata
   `),
   state: {
     new: phrases(`
@@ -74,18 +76,19 @@ export const spanish: LanguageWords = {
       en buen estado, bueno, muy bueno, excelente estado, usado - buen estado
     `),
     damaged: phrases(`
-      pantallazo, pantalla negra, 
-      averiado, averiada, para arreglar, no arranca, sin imagen, no funciona, para piezas, roto, rota, defectuoso, sin probar, danado,
-      para reparar, despiece, para despiece, no enciende, no da imagen, estropeado, no testeado,
-      para piezas o no funciona, piezas, danada, defectuosa, estropeada, no arranca, pantalla negra,
-      no da video, no probado, sin testear, fallo, fallos, falla, fallas, con fallos, quemado, quemada,
-      pines doblados, pin doblado, se cuelga, se apaga, se reinicia, inestable, artefactos, no reconoce,
+      pantallazo, pantalla negra, averiado, averiada, para arreglar, no arranca, sin imagen,
+      no funciona, para piezas, roto, rota, defectuoso, sin probar, danado, para reparar, despiece,
+      para despiece, no enciende, no da imagen, estropeado, no testeado, para piezas o no funciona,
+      piezas, danada, defectuosa, estropeada, no arranca, pantalla negra, no da video, no probado,
+      sin testear, fallo, fallos, falla, fallas, con fallos, quemado, quemada, pines doblados,
+      pin doblado, se cuelga, se apaga, se reinicia, inestable, artefactos, no reconoce,
       no reconocido, no detectado, sectores defectuosos, para desguace, desguace, mojado, golpeado,
       sin imagen, no va, para recambios, a reparar, rayas en pantalla, no da senal, sin senal,
-      estado desconocido, ventilador roto, le falta un pin, no se enciende, no prende, no probada, no detecta,
-      no lo detecta, no la detecta, no reconocida, no detectada, no testeada, lineas en pantalla, cuelgues,
-      tal cual, como esta, bios bloqueada, bloqueado, bloqueada, pantallazos, con fugas, no responde, no postea,
-      se calienta, se calienta mucho, hace ruido, hace chispas, chispas, parpadea, le falta, contrasena bios, quemados
+      estado desconocido, ventilador roto, le falta un pin, no se enciende, no prende, no probada,
+      no detecta, no lo detecta, no la detecta, no reconocida, no detectada, no testeada,
+      lineas en pantalla, cuelgues, tal cual, como esta, bios bloqueada, bloqueado, bloqueada,
+      pantallazos, con fugas, no responde, no postea, se calienta, se calienta mucho, hace ruido,
+      hace chispas, chispas, parpadea, le falta, contrasena bios, quemados
     `),
   },
   denies: ['sin', 'no', 'ningun', 'ninguna', 'nunca', 'ni'],

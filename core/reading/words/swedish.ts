@@ -72,8 +72,8 @@ export const swedish: LanguageWords = {
     hogsta bud, prutbart, ej prutbart, kop nu, bara, pris:, sald for
   `),
   notThePrice: phrases(`
-    nypris, utrop, kopskydd, avgift, ord pris, ordinarie, var, forr, tidigare, ungefar, cirka, fran, per manad, nytt kostar, kostade,
-    utropspris, startpris, innan
+    nypris, utrop, kopskydd, avgift, ord pris, ordinarie, var, forr, tidigare, ungefar, cirka, fran,
+    per manad, nytt kostar, kostade, utropspris, startpris, innan
   `),
   nowPrice: ['nu', 'sald', 'salt', 'slutbud', 'slutpris', 'sald for', 'vinnande bud', 'sankt till'],
   hiddenPrice: phrases(`
@@ -97,18 +97,20 @@ export const swedish: LanguageWords = {
       godtagbart skick, lite anvand, beg, gott begagnat skick, begagnat skick, brugt, brukt, pent brukt, i god stand
     `),
     damaged: phrases(`
-      funkar ej, fungerar ej, funkar inte, fungerar inte,
-      trasig, trasigt, for reparation, behover lagas, gar inte igang, tander inte, defekt, reservdel, reservdelar, som reservdel, otestad, otestat, fungerar ej,
-      fungerar inte, sonder, ej fungerande, for delar, startar inte, startar ej, ingen bild, skadad,
-      reparationsobjekt, ej testad, renoveringsobjekt, ej testat, for reservdelar, reservdelsobjekt,
-      bildfel, artefakter, bojda pinnar, bojda pins, skadat, glapp, kranglar, kraschar, overhettar,
-      vattenskadad, otestade, sonderslagen, sprucken, dod, dott, doda, fel, felaktig, saknar bild,
-      bootar inte, bootar ej, hackar, flimrar, skramlar, daliga sektorer, instabil, ej provad, oprovad,
-      obeprovad, bor repareras, till delar, som delar, reparatursats, okant skick, skick okant,
-      flakt trasig, trasig flakt, saknar pinne, ger ingen bild, gar inte igang, testad ej, syns inte, syns ej,
-      hittas inte, hittas ej, som den ar, som det ar, i befintligt skick, befintligt skick, streck pa skarmen,
-      rander pa skarmen, slocknar, stanger av sig, hanger sig, lost bios, svart skarm, doda pixlar, helt dod, lacker, snurrar inte,
-      snurrar ej, valdigt varm, blir for varm, behover ny, surrar, ben av, ett ben borta, gnisslar, later illa, losenord i bios
+      funkar ej, fungerar ej, funkar inte, fungerar inte, trasig, trasigt, for reparation,
+      behover lagas, gar inte igang, tander inte, defekt, reservdel, reservdelar, som reservdel,
+      otestad, otestat, fungerar ej, fungerar inte, sonder, ej fungerande, for delar, startar inte,
+      startar ej, ingen bild, skadad, reparationsobjekt, ej testad, renoveringsobjekt, ej testat,
+      for reservdelar, reservdelsobjekt, bildfel, artefakter, bojda pinnar, bojda pins, skadat,
+      glapp, kranglar, kraschar, overhettar, vattenskadad, otestade, sonderslagen, sprucken, dod,
+      dott, doda, fel, felaktig, saknar bild, bootar inte, bootar ej, hackar, flimrar, skramlar,
+      daliga sektorer, instabil, ej provad, oprovad, obeprovad, bor repareras, till delar,
+      som delar, reparatursats, okant skick, skick okant, flakt trasig, trasig flakt, saknar pinne,
+      ger ingen bild, gar inte igang, testad ej, syns inte, syns ej, hittas inte, hittas ej,
+      som den ar, som det ar, i befintligt skick, befintligt skick, streck pa skarmen,
+      rander pa skarmen, slocknar, stanger av sig, hanger sig, lost bios, svart skarm, doda pixlar,
+      helt dod, lacker, snurrar inte, snurrar ej, valdigt varm, blir for varm, behover ny, surrar,
+      ben av, ett ben borta, gnisslar, later illa, losenord i bios
     `),
   },
   denies: ['inga', 'ingen', 'inget', 'utan', 'ej', 'inte', 'aldrig'],

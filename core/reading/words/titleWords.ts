@@ -215,7 +215,8 @@ export const machineAtEnd = phrases(`
 
 /** What a title ends in that says the thing is bad, or wanted in exchange. */
 export const badAtEnd = phrases(
-  'mort, morte, lines, locked, dying, hs, trasig, kaputt, dood, failed, failing, cooked, toast, bricked, toasted, killed, muerto, muerta, muertos, tot, dod, paj, skit',
+  'mort, morte, lines, locked, dying, hs, trasig, kaputt, dood, failed, failing, ' +
+    'cooked, toast, bricked, toasted, killed, muerto, muerta, muertos, tot, dod, paj, skit',
 )
 export const swapAtEnd = phrases('swap, swaps, trade, trades, tausch, byte, echange, cambio')
 

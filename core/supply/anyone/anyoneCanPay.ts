@@ -17,7 +17,10 @@ export type ShopTerms = Pick<Order, 'currency' | 'source' | 'import' | 'exchange
 export interface ThingToGet {
   readonly id: string
   readonly role: string
-  /** Street price at the builder's patience, minor units of the build's currency; null where none was sold, or a rule bars used. */
+  /**
+   * Street price at the builder's patience, minor units of the build's currency; null where none was sold, or a rule
+   * bars used.
+   */
   readonly used: number | null
   /** What shops ask for it. */
   readonly asks: readonly ShopAsk[]

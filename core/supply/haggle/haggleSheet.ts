@@ -72,4 +72,6 @@ export const aimFormula = 'the lower of the most to pay and the street price at 
 
 /** The formula in words, for its working. */
 export const walkAwayFormula =
-  'the highest price at which the expected total (code, shipping, tax, risk, minus resale of the rest) is not above the best alternative; every price is tried, since thresholds make the cost jump'
+  'the highest price at which the expected total (code, shipping, tax, risk, minus ' +
+  'resale of the rest) is not above the best alternative; every price is tried, since ' +
+  'thresholds make the cost jump'

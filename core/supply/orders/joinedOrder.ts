@@ -63,7 +63,10 @@ function creditOf(orders: readonly Order[]): Pick<Order, 'credit'> {
       }
 }
 
-/** By what codes leave of each order's items, which bears shipping, tax and fees; what an order makes necessary, and its credit, is its own. */
+/**
+ * By what codes leave of each order's items, which bears shipping, tax and fees; what an order makes necessary, and
+ * its credit, is its own.
+ */
 function sharesOf(orders: readonly Order[], landed: LandedCost): number[] {
   const extras = orders.map(
     (order) => order.extras.reduce((sum, { amount }) => sum + amount, 0) - (order.credit?.amount ?? 0),

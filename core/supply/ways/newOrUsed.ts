@@ -50,7 +50,8 @@ export interface NewOrUsed {
  * new thing's fault falls within its warranty. Recommends the lower, level going to new; a house rule overrides and
  * its cost shows as a negative margin.
  *
- * @example street 100.00, new 130.00, a card of 8 % fault risk, hassle 8.00, no protection: used 108.64, new 127.92, buy used, margin 19.28
+ * @example street 100.00, new 130.00, a card of 8 % fault risk, hassle 8.00, no protection: used 108.64, new 127.92,
+ *   buy used, margin 19.28
  */
 export function newOrUsed({
   role,

@@ -3,7 +3,10 @@ import type { Queryable } from '#server/db/client'
 import { forecasts } from '#server/db/schema/bench'
 import { newId } from '#server/db/ids'
 
-/** Freezes what the targets of a build are estimated at, where that has not been done for these very parts. Called when a CPU or a card is paid for. */
+/**
+ * Freezes what the targets of a build are estimated at, where that has not been done for these very parts. Called when
+ * a CPU or a card is paid for.
+ */
 export async function freezeForecasts(tx: Queryable, view: BuildView, day: string): Promise<void> {
   const cpu = view.parts.find((part) => part.role === 'cpu')
   const card = view.parts.find((part) => part.role === 'graphics') ?? cpu

@@ -274,7 +274,8 @@ function livingOf(
     yearlyWords:
       power.yearly === null
         ? null
-        : `${formatAmount(power.yearly, view.currency)} ${view.currency} per year at ${rules.fullHours} h full load and ${rules.idleHours} h idle per day`,
+        : `${formatAmount(power.yearly, view.currency)} ${view.currency} per year at ` +
+          `${rules.fullHours} h full load and ${rules.idleHours} h idle per day`,
     roomC: rules.roomC ?? market.assumptions.power.roomC,
     wantsQuiet: /\b(quiet|silent)\b/i.test(view.purpose),
   })

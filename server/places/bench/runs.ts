@@ -123,7 +123,10 @@ export async function frameLogBytes(db: Database, id: string): Promise<Buffer> {
   return Buffer.from(log.times)
 }
 
-/** Imports a CSV of runs in one transaction; parts and workloads are found by id or by name, what is not found is reported by line. */
+/**
+ * Imports a CSV of runs in one transaction; parts and workloads are found by id or by name, what is not found is
+ * reported by line.
+ */
 export async function importRuns(db: Database, text: string, today: string): Promise<ImportReport> {
   const { read, problems } = readRuns(text, today)
   const rejected: LineProblem[] = [...problems]

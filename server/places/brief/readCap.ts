@@ -26,7 +26,10 @@ interface CardOption extends CapOption {
   readonly part: Part
 }
 
-/** What the brief's budget buys in the ways there are today, leads and things on the shelf among them: the best split between base machine and card, and the next best. */
+/**
+ * What the brief's budget buys in the ways there are today, leads and things on the shelf among them: the best split
+ * between base machine and card, and the next best.
+ */
 export async function capView(db: Database, buildId: string, today: string): Promise<CapView> {
   const [build, market, workloads, targetRows] = await Promise.all([
     findBuild(db, buildId),
@@ -46,7 +49,9 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   if (bases.length === 0 || cards.length === 0)
     return {
       ...empty,
-      problem: `Prices missing for ${bases.length === 0 ? 'a complete platform' : 'any graphics card'}: import past sales or shop prices.`,
+      problem:
+        `Prices missing for ${bases.length === 0 ? 'a complete platform' : 'any graphics card'}: ` +
+        'import past sales or shop prices.',
     }
   const ratios = (base: BaseMachine, card: CardOption) => {
     const { machine } = frameMachineOf([...base.parts.map(({ part }) => part), card.part])

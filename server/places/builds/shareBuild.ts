@@ -80,7 +80,9 @@ export function buildMarkdown(view: BuildView): string {
     '| --- | --- | --- | ---: | ---: | --- |',
     ...standing.map(
       (choice) =>
-        `| ${markdownText(choice.label)} | ${scopeNames[choice.scope]} | ${markdownText(choice.source)} | ${amount(choice.payNow)} | ${amount(choice.anyoneCanPay)} | ${markdownText(choice.reason)} |`,
+        `| ${markdownText(choice.label)} | ${scopeNames[choice.scope]} | ` +
+        `${markdownText(choice.source)} | ${amount(choice.payNow)} | ` +
+        `${amount(choice.anyoneCanPay)} | ${markdownText(choice.reason)} |`,
     ),
     ...otherLines(view).map(
       (line) => `| ${markdownText(line.label)} | ${scopeNames[line.scope]} | | ${amount(line.payNow)} | | |`,
@@ -122,7 +124,12 @@ export function buildMarkdown(view: BuildView): string {
 
 function targetRow(target: BuildView['targets'][number]): string {
   const estimate = target.estimate
-    ? `${Math.round(target.estimate.averageFps)} (${Math.round(target.estimate.range.low)}–${Math.round(target.estimate.range.high)})`
+    ? `${Math.round(target.estimate.averageFps)} ` +
+      `(${Math.round(target.estimate.range.low)}–${Math.round(target.estimate.range.high)})`
     : 'not known'
-  return `| ${markdownText(target.workload)} ${target.width}×${target.height} ${target.preset}${helpText(target)} | ${target.averageFps} | ${estimate} | ${target.verdict ?? 'not known'} |`
+  return (
+    `| ${markdownText(target.workload)} ${target.width}×${target.height} ` +
+    `${target.preset}${helpText(target)} | ${target.averageFps} | ${estimate} | ` +
+    `${target.verdict ?? 'not known'} |`
+  )
 }

@@ -34,7 +34,10 @@ function firstAskOf(asks: readonly { readonly ask: number }[]): number | null {
   return asks.length > 1 ? asks[0]!.ask : null
 }
 
-/** The ask under which a lead is a warning rather than a bargain; null with too few comps, and for a lot, which is cheaper than its things by nature. */
+/**
+ * The ask under which a lead is a warning rather than a bargain; null with too few comps, and for a lot, which is
+ * cheaper than its things by nature.
+ */
 export function warnBelow(
   market: Market,
   { lead }: Pick<ValuedLead, 'lead'>,

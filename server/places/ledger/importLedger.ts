@@ -8,7 +8,10 @@ import type { ImportReport } from '#shared/files/importReport'
 import { findBuild } from '#server/context/findBuild'
 import { writeEntry } from './ledgerEntries'
 
-/** Takes a CSV of entries into the ledger in one transaction. What stands there already, by day, kind, words and amounts, is not entered twice. */
+/**
+ * Takes a CSV of entries into the ledger in one transaction. What stands there already, by day, kind, words and
+ * amounts, is not entered twice.
+ */
 export async function importLedger(
   db: Database,
   buildId: string,

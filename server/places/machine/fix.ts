@@ -85,7 +85,10 @@ export async function swap(
   })
 }
 
-/** A choice of that part alone is removed while nothing is paid; else the part is left out of the machine and stays with the builder. A donor's own part gives way by itself. */
+/**
+ * A choice of that part alone is removed while nothing is paid; else the part is left out of the machine and stays
+ * with the builder. A donor's own part gives way by itself.
+ */
 async function takeFromMachine(
   tx: Queryable,
   build: BuildRow,

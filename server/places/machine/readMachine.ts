@@ -15,7 +15,10 @@ import { partsAtTheirWays, suggestedWays, type PartAtItsWay } from '#server/cont
 
 const mostCandidates = 3
 
-/** The machine of a build: what fixes each finding at what price, its power, what it leaves room for, its plan and its assembly. */
+/**
+ * The machine of a build: what fixes each finding at what price, its power, what it leaves room for, its plan and its
+ * assembly.
+ */
 export async function machineView(db: Database, buildId: string, today: string): Promise<MachineView> {
   const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])

@@ -17,7 +17,10 @@ import { buildView } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { useMarket } from '#server/context/market'
 
-/** The next steps up of each role that can be ranked, from leads and street prices, within what is left; and what to swap where the build is over its budget. */
+/**
+ * The next steps up of each role that can be ranked, from leads and street prices, within what is left; and what to
+ * swap where the build is over its budget.
+ */
 export async function stepsView(
   db: Database,
   buildId: string,

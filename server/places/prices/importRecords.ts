@@ -94,7 +94,9 @@ async function insertRecords(
     return columns.map(([member]) => row[member]!)
   })
   const { rowsAffected } = await tx.execute({
-    sql: `INSERT INTO sold_records (${names}) VALUES ${records.map(() => placeholder).join(', ')} ON CONFLICT (source, external_id) DO NOTHING`,
+    sql:
+      `INSERT INTO sold_records (${names}) VALUES ` +
+      `${records.map(() => placeholder).join(', ')} ON CONFLICT (source, external_id) DO NOTHING`,
     args,
   })
   return rowsAffected

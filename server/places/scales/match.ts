@@ -46,7 +46,10 @@ export interface MatchContext {
   readonly budget: number | null
 }
 
-/** A way to fill a role, with its money as a choice of it would have it. `price` is the expected cost: risk counted, what comes along sold on. */
+/**
+ * A way to fill a role, with its money as a choice of it would have it. `price` is the expected cost: risk counted,
+ * what comes along sold on.
+ */
 interface MatchOption extends Pick<ChoiceView, 'rebatesExpected' | 'anyoneCanPay'> {
   readonly payNow: number
   readonly id: string
@@ -75,7 +78,10 @@ export async function findMatch(
   }
 }
 
-/** What a search is to look through, and for what. Throws `unknown-rival`, `no-targets` and `no-rates` before anything is searched. */
+/**
+ * What a search is to look through, and for what. Throws `unknown-rival`, `no-targets` and `no-rates` before anything
+ * is searched.
+ */
 export async function matchContext(
   db: Database,
   buildId: string,
@@ -294,7 +300,10 @@ function matchView(
   }
 }
 
-/** Opens a machine that was found as a variant of the build: just what was found, by the ways it was found; what makes it ready to use stays. */
+/**
+ * Opens a machine that was found as a variant of the build: just what was found, by the ways it was found; what makes
+ * it ready to use stays.
+ */
 export async function openAsVariant(
   db: Database,
   buildId: string,

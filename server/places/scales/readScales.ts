@@ -43,7 +43,10 @@ export const weighingDefaults: WeighingSettings = {
   edits: {},
 }
 
-/** A build on the scales with its rivals: machines of the library, and other builds (`loadBuild` answers null for one that is gone). */
+/**
+ * A build on the scales with its rivals: machines of the library, and other builds (`loadBuild` answers null for one
+ * that is gone).
+ */
 export async function weighBuild(
   db: Database,
   subject: BuildToWeigh,

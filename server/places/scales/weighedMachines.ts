@@ -140,7 +140,10 @@ export function broughtBy(parts: readonly Part[]): Need[] {
   ])
 }
 
-/** A line of the build as the scales enter it: what is mine already costs nothing more, and what is not known counts as nothing. */
+/**
+ * A line of the build as the scales enter it: what is mine already costs nothing more, and what is not known counts as
+ * nothing.
+ */
 export function entered(choice: ChoiceView) {
   return { ...choice, payNow: choice.payNow ?? 0, isOwned: choice.kind === 'item' && choice.paidOn === null }
 }

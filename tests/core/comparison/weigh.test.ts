@@ -141,7 +141,8 @@ describe('the verdict', () => {
     })
     const { verdict } = weighed(own, other, 'all-round', terms({ perHour: 1000 }))
     expect(verdict.sentence).toBe(
-      'Build it: over 3 years, all costs counted, Couch corner costs 24000 less than Brindlewick and is 20 % faster in 1 workload at the same settings.',
+      'Build it: over 3 years, all costs counted, Couch corner costs 24000 less than ' +
+        'Brindlewick and is 20 % faster in 1 workload at the same settings.',
     )
     expect(verdict.forOwn.map((reason) => reason.words)).toEqual([
       'cost until ready to use: 28000 more for Brindlewick',
@@ -180,7 +181,8 @@ describe('the verdict', () => {
     expect(weighed(machine(), machine({ id: 'b', name: 'B', price: 90_000 })).verdict).toMatchObject({
       winner: 'depends',
       sentence:
-        'No verdict yet: over 3 years, all costs counted, Own costs 30000 less than B, but no workload can be compared at the same settings.',
+        'No verdict yet: over 3 years, all costs counted, Own costs 30000 less than B, but ' +
+        'no workload can be compared at the same settings.',
     })
   })
 })
@@ -501,7 +503,8 @@ describe('value left that nobody knows', () => {
     expect(at(0.8)).toMatchObject({ winner: 'own' })
     expect(at(0.7).winner).toBe('depends')
     expect(at(0.7).sentence).toBe(
-      'Too close to call: over 3 years, all costs counted, Ash costs 1.08 less than Birch and is equally fast in 1 workload at the same settings.',
+      'Too close to call: over 3 years, all costs counted, Ash costs 1.08 less than Birch ' +
+        'and is equally fast in 1 workload at the same settings.',
     )
   })
 })

@@ -190,7 +190,8 @@ describe('jsonLdOffers', () => {
 describe('readLeads', () => {
   test('parts with counts and plans, a code and a rebate', () => {
     const { read: leads } = readLeads(
-      'title,price,source,parts,code,rebate\nLot,128,barnstall,tarn-640*2;old:resell,TEN percent 10 min 50.00 until 2026-11-08,mail-in 10.00 by 2026-11-15',
+      'title,price,source,parts,code,rebate\nLot,128,barnstall,tarn-640*2;old:resell,TEN ' +
+        'percent 10 min 50.00 until 2026-11-08,mail-in 10.00 by 2026-11-15',
       { currency: 'CAD', today: '2026-10-31' },
     )
     expect(leads[0]!.value).toMatchObject({

@@ -175,7 +175,9 @@ describe('readRivals', () => {
   })
   test('units in cells, kinds in words, an empty delivery is not stated', () => {
     const { read: rows, problems } = readRivals(
-      'name;kind;price;currency;tax;delivery;memory;speed;drive;supply;warranty\nTower;configured by a shop;899,00;CAD;13;;16 GB;3200 MT/s;480;500 W;24 months\nBox;console;4 990,00;SEK;25;0;;;;;\nOdd;spaceship;1;CAD;;;;;;;\nBad;prebuilt;1;CAD;;;lots;;;;',
+      'name;kind;price;currency;tax;delivery;memory;speed;drive;supply;warranty\nTower;configured ' +
+        'by a shop;899,00;CAD;13;;16 GB;3200 MT/s;480;500 W;24 months\nBox;console;4 ' +
+        '990,00;SEK;25;0;;;;;\nOdd;spaceship;1;CAD;;;;;;;\nBad;prebuilt;1;CAD;;;lots;;;;',
       'CAD',
     )
     expect(rows[0]!.value).toMatchObject({

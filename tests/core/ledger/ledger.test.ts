@@ -31,7 +31,8 @@ describe('entries', () => {
 
 describe('resale', () => {
   test('whole against parting out, by hand', () => {
-    // parts 200 + 100: whole 300 · 0.9 = 270, less 13 % = 234.90, less 20 = 214.90; one by one (200 · 0.87 − 8) · 0.9 + (100 · 0.87 − 8) · 0.9 = 149.40 + 71.10
+    // parts 200 + 100: whole 300 · 0.9 = 270, less 13 % = 234.90, less 20 = 214.90; one by one (200 · 0.87 − 8) · 0.9
+    // + (100 · 0.87 − 8) · 0.9 = 149.40 + 71.10
     const result = resale({
       parts: [
         { id: 'a', typical: 20_000 },

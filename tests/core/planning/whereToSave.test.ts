@@ -39,7 +39,8 @@ test('the three that save most for what they lose, with the parts and the frames
     cost('budget', 2_00, plan([kit], [80, 120])),
   ])
   expect(told).toEqual([
-    '60.00 CAD less without “100 fps in Kite at 1440p”: Small card instead of Large card; 70 fps instead of 80 in Moorfell at 1080p, 80 fps instead of 120 in Kite at 1440p.',
+    '60.00 CAD less without “100 fps in Kite at 1440p”: Small card instead of Large ' +
+      'card; 70 fps instead of 80 in Moorfell at 1080p, 80 fps instead of 120 in Kite at 1440p.',
     '14.00 CAD less without “16 GB of memory”: Stick of 8 instead of Kit of 16.',
     '5.00 CAD less without “a 500 GB drive”.',
   ])

@@ -69,7 +69,10 @@ function residualsByDefinition(points: readonly DatedPrice[]): number[] {
   return points.map((point) => Math.log(point.price) - own(point.manner))
 }
 
-/** Sen's interval of the slope: the M₁-th and the (M₂ + 1)-th of the sorted slopes, the variance of S corrected for ties in both. */
+/**
+ * Sen's interval of the slope: the M₁-th and the (M₂ + 1)-th of the sorted slopes, the variance of S corrected for
+ * ties in both.
+ */
 export function senIntervalByDefinition(points: readonly DatedPrice[]): [number, number] {
   const residual = residualsByDefinition(points)
   const slopes = slopesByDefinition(points, residual).sort((a, b) => a - b)

@@ -116,7 +116,9 @@ describe('readRuns', () => {
   })
   test('reads what it knows, and reports the rest by line', () => {
     const { read, problems } = readRuns(
-      'workload,cpu,card,width,height,preset,average,low,kind,date,background\nDrift,C,G,1920,1080,high,60.5,41,own log,2026-10-01,\nDrift,C,G,1920,1080,high,fast,,own log,2026-10-01,\n,C,G,1920,1080,high,60,,,2026-10-01,\nDrift,C,G,1920,1080,high,60,,,2027-10-01,',
+      'workload,cpu,card,width,height,preset,average,low,kind,date,background\nDrift,C,G,1920,1080,high,60.5,41,own ' +
+        'log,2026-10-01,\nDrift,C,G,1920,1080,high,fast,,own ' +
+        'log,2026-10-01,\n,C,G,1920,1080,high,60,,,2026-10-01,\nDrift,C,G,1920,1080,high,60,,,2027-10-01,',
       '2026-10-31',
     )
     expect(read[0]!.value).toMatchObject({

@@ -11,11 +11,16 @@ describe('readFeed', () => {
   test.each([
     [
       'Atom',
-      '<feed xmlns="http://www.w3.org/2005/Atom"><entry><id>a1</id><title type="html">Tarn &amp; box</title><link rel="enclosure" href="/x.jpg"/><link href="/l/1"/><published>2026-10-30T23:30:00-05:00</published></entry></feed>',
+      '<feed xmlns="http://www.w3.org/2005/Atom"><entry><id>a1</id><title type="html">Tarn ' +
+        '&amp; box</title><link rel="enclosure" href="/x.jpg"/><link ' +
+        'href="/l/1"/><published>2026-10-30T23:30:00-05:00</published></entry></feed>',
     ],
     [
       'RSS',
-      '<?xml version="1.0"?><rss version="2.0"><channel><item><guid isPermaLink="false">a1</guid><title><![CDATA[Tarn & box]]></title><link>https://barn.example/l/1</link><pubDate>Fri, 30 Oct 2026 12:00:00 GMT</pubDate></item></channel></rss>',
+      '<?xml version="1.0"?><rss version="2.0"><channel><item><guid ' +
+        'isPermaLink="false">a1</guid><title><![CDATA[Tarn & ' +
+        'box]]></title><link>https://barn.example/l/1</link><pubDate>Fri, 30 Oct 2026 ' +
+        '12:00:00 GMT</pubDate></item></channel></rss>',
     ],
     [
       'JSON',

@@ -52,7 +52,8 @@ describe('whole specifications', () => {
     [
       'a card',
       'graphics',
-      'Memory: 8 GB GDDR6\nPower connectors: 2 x 8-pin\nBoard power: 220 W\nLength: 28.5 cm\nSlots: 2.5\nOutputs: 3 x DisplayPort, 1 x HDMI',
+      'Memory: 8 GB GDDR6\nPower connectors: 2 x 8-pin\nBoard power: 220 W\nLength: 28.5 ' +
+        'cm\nSlots: 2.5\nOutputs: 3 x DisplayPort, 1 x HDMI',
       {
         vramGb: 8,
         eightPinLeads: 2,
@@ -65,7 +66,8 @@ describe('whole specifications', () => {
     [
       'a supply',
       'supply',
-      'Power: 650 W\nEfficiency: 80+ Gold\nPCIe connectors: 2 x (6+2)-pin\nEPS: 1 x 4+4 pin\nSATA: 6\nForm factor: ATX\nModular: fully modular\nDepth: 140 mm',
+      'Power: 650 W\nEfficiency: 80+ Gold\nPCIe connectors: 2 x (6+2)-pin\nEPS: 1 x 4+4 ' +
+        'pin\nSATA: 6\nForm factor: ATX\nModular: fully modular\nDepth: 140 mm',
       {
         ratedW: 650,
         efficiency: 'gold',
@@ -80,7 +82,8 @@ describe('whole specifications', () => {
     [
       'a case',
       'case',
-      'Motherboard support: ATX, micro-ATX, mini-ITX\nMax GPU length: 320 mm\nMax CPU cooler height: 160 mm\n3.5" bays: 2\n2.5" bays: 3',
+      'Motherboard support: ATX, micro-ATX, mini-ITX\nMax GPU length: 320 mm\nMax CPU ' +
+        'cooler height: 160 mm\n3.5" bays: 2\n2.5" bays: 3',
       {
         boardSizes: ['mini-ITX', 'micro-ATX', 'ATX'],
         maxCardMm: 320,

@@ -43,7 +43,8 @@ test.each<[string, string, string | null, object]>([
   ],
   [
     'cells of a table side by side',
-    '<table><tr><th>Model</th><td>Tessel 5700</td></tr><tr><th>Memory</th><td>8 GB GDDR6</td></tr><tr><th>Slots</th><td>2</td></tr></table>',
+    '<table><tr><th>Model</th><td>Tessel 5700</td></tr><tr><th>Memory</th><td>8 GB ' +
+      'GDDR6</td></tr><tr><th>Slots</th><td>2</td></tr></table>',
     'graphics',
     { vramGb: 8, slotsThick: 2 },
   ],
@@ -55,7 +56,8 @@ test.each<[string, string, string | null, object]>([
   ],
   [
     'a count before its parenthesis',
-    'Mullion B3 micro motherboard\nM.2: 2 (1x PCIe 4.0 x4, 1x PCIe 3.0 x2)\nMemory slots: 4 x DIMM, max 128 GB, DDR4 up to 4400 (OC), 3200',
+    'Mullion B3 micro motherboard\nM.2: 2 (1x PCIe 4.0 x4, 1x PCIe 3.0 x2)\nMemory ' +
+      'slots: 4 x DIMM, max 128 GB, DDR4 up to 4400 (OC), 3200',
     'motherboard',
     { m2Slots: 2, memorySlots: 4, maxMemoryGb: 128, maxMemoryMts: 3200 },
   ],
@@ -115,25 +117,34 @@ test.each<[string, string, string | null, object]>([
   ],
   [
     'the product that a page states, with units beside the values',
-    '{"@type":"Product","name":"Harrow Quill 70 8GB graphics card","brand":{"name":"Harrow"},"additionalProperty":[{"name":"Memory size","value":"8","unitText":"GB"},{"name":"Length","value":"241 mm"},{"name":"TGP","value":130,"unitText":"W"}]}',
+    '{"@type":"Product","name":"Harrow Quill 70 8GB graphics ' +
+      'card","brand":{"name":"Harrow"},"additionalProperty":[{"name":"Memory ' +
+      'size","value":"8","unitText":"GB"},{"name":"Length","value":"241 ' +
+      'mm"},{"name":"TGP","value":130,"unitText":"W"}]}',
     'graphics',
     { vramGb: 8, lengthMm: 241, boardPowerW: 130 },
   ],
   [
     'the rows of a page that states none',
-    '<html><body><h1>Corrie Anvil 650 power supply</h1><table><tr><th>Wattage</th><td>650 W</td></tr><tr><th>Efficiency</th><td>80 Plus Gold</td></tr></table></body></html>',
+    '<html><body><h1>Corrie Anvil 650 power ' +
+      'supply</h1><table><tr><th>Wattage</th><td>650 ' +
+      'W</td></tr><tr><th>Efficiency</th><td>80 Plus Gold</td></tr></table></body></html>',
     'supply',
     { ratedW: 650, efficiency: 'gold' },
   ],
   [
     'a product that states its name alone, and the terms around it',
-    '<script type="application/ld+json">{"@type":"Product","name":"Skiff 1TB"}</script><dl><dt>Interface</dt><dd>NVMe PCIe 3.0 x4</dd><dt>Capacity</dt><dd>1 TB</dd></dl>',
+    '<script type="application/ld+json">{"@type":"Product","name":"Skiff ' +
+      '1TB"}</script><dl><dt>Interface</dt><dd>NVMe PCIe 3.0 x4</dd><dt>Capacity</dt><dd>1 ' +
+      'TB</dd></dl>',
     'storage',
     { interface: 'nvme', capacityGb: 1000, lanes: 4 },
   ],
   [
     'keys that only a space parts from their value',
-    'Product: Dovecote 5400\n# of CPU Cores 6\n# of Threads 12\nDefault TDP 65W\nCPU Socket LN-4\nSystem Memory Specification Up to 3200MT/s\nGraphics: discrete card required\nCooler not included',
+    'Product: Dovecote 5400\n# of CPU Cores 6\n# of Threads 12\nDefault TDP 65W\nCPU ' +
+      'Socket LN-4\nSystem Memory Specification Up to 3200MT/s\nGraphics: discrete card ' +
+      'required\nCooler not included',
     'cpu',
     {
       cores: 6,
@@ -146,13 +157,16 @@ test.each<[string, string, string | null, object]>([
   ],
   [
     'plugs as a list in one line, and sides by their names',
-    'Corrie Anvil 650W 80+ Gold\nForm factor ATX\nDimensions (L x W x H) 140 x 150 x 86 mm\nConnectors: 1x ATX 24-pin (20+4), 2x EPS 8-pin (4+4), 4x PCIe 8-pin (6+2), 8x SATA, 3x Molex',
+    'Corrie Anvil 650W 80+ Gold\nForm factor ATX\nDimensions (L x W x H) 140 x 150 x 86 ' +
+      'mm\nConnectors: 1x ATX 24-pin (20+4), 2x EPS 8-pin (4+4), 4x PCIe 8-pin (6+2), 8x ' +
+      'SATA, 3x Molex',
     'supply',
     { supplyShape: 'ATX', lengthMm: 140, cpuLeads: 2, eightPinLeads: 4, sataLeads: 8, mainPlug: 'ATX24' },
   ],
   [
     'the same in German',
-    'Netzteil Anvil 650\nLeistung: 650 Watt\nLänge: 140 mm\nAnschlüsse: 1x 24-polig, 2x 8-polig (EPS), 4x 6+2-polig (PCIe), 6x SATA',
+    'Netzteil Anvil 650\nLeistung: 650 Watt\nLänge: 140 mm\nAnschlüsse: 1x 24-polig, 2x ' +
+      '8-polig (EPS), 4x 6+2-polig (PCIe), 6x SATA',
     'supply',
     { ratedW: 650, lengthMm: 140, cpuLeads: 2, eightPinLeads: 4, sataLeads: 6, mainPlug: 'ATX24' },
   ],
@@ -214,7 +228,8 @@ test.each<[string, string, string | null, object]>([
 
 test('a table without a header: the column of states is known by its words', () => {
   const { records } = readSales(
-    '2026-10-12 | Dovecote 5300 | $58 | used\n2026-10-14 | Dovecote 5300 boxed | $66 | for parts\n2026-10-20 | Dovecote 5300 tray | $55 | like new',
+    '2026-10-12 | Dovecote 5300 | $58 | used\n2026-10-14 | Dovecote 5300 boxed | $66 | ' +
+      'for parts\n2026-10-20 | Dovecote 5300 tray | $55 | like new',
     { today: '2026-10-31', currency: 'CAD' },
   )
   expect(records.map(({ price, condition }) => [price, condition])).toEqual([

@@ -72,7 +72,8 @@ describe('files of shop prices and of a ledger', () => {
   })
   test('a ledger: kinds by name, another currency refused, nothing without an amount', () => {
     const { read, problems } = readLedger(
-      'date,kind,what,cash,currency\n2026-10-01,travel,bus,-3.25,CAD\n2026-10-02,travel,train,-30.00,SEK\n2026-10-03,travel,walk,,CAD\n',
+      'date,kind,what,cash,currency\n2026-10-01,travel,bus,-3.25,CAD\n' +
+        '2026-10-02,travel,train,-30.00,SEK\n2026-10-03,travel,walk,,CAD\n',
       defaults,
     )
     expect(read.map(({ value }) => value)).toMatchObject([{ kind: 'travel', text: 'bus', cash: -325 }])

@@ -39,19 +39,28 @@ describe('joinedOrder', () => {
       landed: { codesUsed: ['ten'] },
     })
   })
-  test('the shares add up to the joint order, to the cent; one order alone is itself; the order of the orders does not matter', () => {
-    fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 30_000 }), { minLength: 1, maxLength: 6 }), (prices) => {
-        const orders = prices.map((price, index) => order(String(index), price))
-        const joint = joinedOrder(orders)
-        expect(joint.shares.reduce((sum, share) => sum + share, 0)).toBe(joint.landed.payNow.amount)
-        expect(joint.expectedShares.reduce((sum, share) => sum + share, 0)).toBe(joint.landed.expected.amount)
-        expect(joint.separately - joint.saved).toBe(joint.landed.payNow.amount)
-        expect(joinedOrder([...orders].reverse()).landed.payNow).toEqual(joint.landed.payNow)
-        expect(joinedOrder([orders[0]!]).landed).toEqual(landedCost(orders[0]!))
-      }),
-    )
-  })
+  test(
+    'the shares add up to the joint order, to the cent; one order alone is itself; the ' +
+      'order of the orders does not matter',
+    () => {
+      fc.assert(
+        fc.property(
+          fc.array(fc.integer({ min: 1, max: 30_000 }), { minLength: 1, maxLength: 6 }),
+          (prices) => {
+            const orders = prices.map((price, index) => order(String(index), price))
+            const joint = joinedOrder(orders)
+            expect(joint.shares.reduce((sum, share) => sum + share, 0)).toBe(joint.landed.payNow.amount)
+            expect(joint.expectedShares.reduce((sum, share) => sum + share, 0)).toBe(
+              joint.landed.expected.amount,
+            )
+            expect(joint.separately - joint.saved).toBe(joint.landed.payNow.amount)
+            expect(joinedOrder([...orders].reverse()).landed.payNow).toEqual(joint.landed.payNow)
+            expect(joinedOrder([orders[0]!]).landed).toEqual(landedCost(orders[0]!))
+          },
+        ),
+      )
+    },
+  )
   test('nothing, or two currencies, cannot be joined', () => {
     expect(() => joinedOrder([])).toThrow('no orders to combine')
     expect(() => joinedOrder([order('a', 1), order('b', 1, { currency: 'SEK' })])).toThrow(

@@ -162,7 +162,8 @@ describe('worked cases', () => {
       },
       { payNow: 11_500 },
     ],
-    // 20. card fee 2.5 % on items, shipping and tax: (100.00 + 8.90) · 1.13 = 123.06 (tax 14.157 → 14.16); 2.5 % of 123.06 = 3.0765 → 3.08
+    // 20. card fee 2.5 % on items, shipping and tax: (100.00 + 8.90) · 1.13 = 123.06 (tax 14.157 → 14.16); 2.5 % of
+    // 123.06 = 3.0765 → 3.08
     [
       'a fee on everything before it',
       { source: { ...shop(890), paymentFeePercent: 2.5 } },

@@ -8,7 +8,10 @@ import type { LogStretch } from '~/workers/frameLogProtocol'
 
 Chart.register(LinearScale, PointElement, LineElement, Filler, annotationPlugin, zoomPlugin)
 
-/** Frame times over elapsed time: the shortest and longest of each slice as a band, stutters and pauses marked. Drag over a stretch to go into it. */
+/**
+ * Frame times over elapsed time: the shortest and longest of each slice as a band, stutters and pauses marked. Drag
+ * over a stretch to go into it.
+ */
 const { stretches, from, to, budgetMs, highestMs } = defineProps<{
   stretches: readonly LogStretch[]
   from: number

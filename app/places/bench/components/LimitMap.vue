@@ -3,7 +3,10 @@ import { limitMap } from '#core/performance/model/limitMap'
 import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 
-/** Resolution against preset for this machine and one workload: a letter for what limits, a ground for the target; handles for what a stronger part would do. */
+/**
+ * Resolution against preset for this machine and one workload: a letter for what limits, a ground for the target;
+ * handles for what a stronger part would do.
+ */
 const { view, bench } = defineProps<{ view: BuildView; bench: BenchView }>()
 const workloadId = useRouteState('map', view.targets[0]?.workloadId ?? view.workloads[0]?.id ?? '')
 const upscaling = useRouteState('upscaling')

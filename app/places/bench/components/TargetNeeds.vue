@@ -3,7 +3,10 @@ import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import { percent, signedAmount } from '~/utils/show'
 
-/** What each target needs: index, what the next part up brings, the cheapest change that gets there, the measurement that would help most. */
+/**
+ * What each target needs: index, what the next part up brings, the cheapest change that gets there, the measurement
+ * that would help most.
+ */
 const { view, bench } = defineProps<{ view: BuildView; bench: BenchView }>()
 const rows = computed(() =>
   bench.targets.map((needs) => ({ needs, target: view.targets.find((target) => target.id === needs.id)! })),

@@ -3,7 +3,10 @@ import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import { amount, signedAmount } from '~/utils/show'
 
-/** Frames for money: builds, rivals and what the library makes, as a staircase and a table. Frames are the geometric mean over this build's targets. */
+/**
+ * Frames for money: builds, rivals and what the library makes, as a staircase and a table. Frames are the geometric
+ * mean over this build's targets.
+ */
 const { view, bench } = defineProps<{ view: BuildView; bench: BenchView }>()
 const basis = useRouteState('money', 'anyone')
 const steps = computed(() => (basis.value === 'paid' ? bench.value.paid : bench.value.anyone))

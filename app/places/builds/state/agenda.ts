@@ -13,7 +13,10 @@ export interface AgendaEntry {
 
 const tones: readonly AgendaEntry['tone'][] = ['stop', 'settled', 'waiting', 'info']
 
-/** What needs the builder today, gravest first: breaches, things that stop, overshoot; then what came in under its limit; dates near. */
+/**
+ * What needs the builder today, gravest first: breaches, things that stop, overshoot; then what came in under its
+ * limit; dates near.
+ */
 export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntry[] {
   const named = new Set<string>()
   /** A lead belongs to no build: its seller is named once. */
@@ -28,7 +31,11 @@ export function agenda(strips: readonly BuildStrip[], today: string): AgendaEntr
         ...cameIn(strip).map(({ hits, cheapest }) => ({
           tone: 'settled' as const,
           when: 'under limit',
-          text: `${strip.name}: ${hits.length > 1 ? `${hits.length} × ` : ''}${cheapest.partName} at or below your ${formatAmount(cheapest.limit, cheapest.currency)}${hits.length > 1 ? ', from' : ','} ${formatAmount(cheapest.cost, cheapest.currency)} at ${cheapest.source}${cheapest.manner === 'auction' ? ' (current bid)' : ''}${cheapest.tooCheap ? '; suspiciously cheap' : ''}`,
+          text:
+            `${strip.name}: ${hits.length > 1 ? `${hits.length} × ` : ''}${cheapest.partName} at ` +
+            `or below your ${formatAmount(cheapest.limit, cheapest.currency)}${hits.length > 1 ? ', from' : ','} ` +
+            `${formatAmount(cheapest.cost, cheapest.currency)} at ` +
+            `${cheapest.source}${cheapest.manner === 'auction' ? ' (current bid)' : ''}${cheapest.tooCheap ? '; suspiciously cheap' : ''}`,
           to: `${at('leads')}?show=hits&lead=${cheapest.leadId}`,
         })),
         ...strip.findings

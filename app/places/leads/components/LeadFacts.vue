@@ -5,7 +5,10 @@ import { call } from '~/data/call'
 import { percent } from '~/utils/show'
 import type { SentBody } from '#shared/calls'
 
-/** What is known of a lead: said, deduced, not said, said both ways. Each fact is answered by a key; what is open becomes questions to the seller. */
+/**
+ * What is known of a lead: said, deduced, not said, said both ways. Each fact is answered by a key; what is open
+ * becomes questions to the seller.
+ */
 const { lead, today } = defineProps<{ lead: LeadView; today: string }>()
 const { run } = useAction()
 /** What is said or counts stands open; what is merely not said is folded away. */

@@ -3,7 +3,10 @@ import type { LeadView } from '#shared/leads/views'
 import type { LookoutHit } from '#shared/prices/views'
 import { amount, shortDate } from '~/utils/show'
 
-/** What is to be known of a lead before its figures: that a lookout announced it, that it is gone, that nobody has said what is in it. */
+/**
+ * What is to be known of a lead before its figures: that a lookout announced it, that it is gone, that nobody has said
+ * what is in it.
+ */
 const { lead, hit } = defineProps<{ lead: LeadView; hit: LookoutHit | undefined }>()
 const emit = defineEmits<{ seen: []; edit: [] }>()
 </script>

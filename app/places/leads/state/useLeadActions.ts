@@ -10,7 +10,10 @@ interface LeadsPage {
   select(leadId: string): void
 }
 
-/** What is done with the open lead by a key or a button: put into the build or removed, passed on, asked; the last is undone by Z. */
+/**
+ * What is done with the open lead by a key or a button: put into the build or removed, passed on, asked; the last is
+ * undone by Z.
+ */
 export function useLeadActions(page: LeadsPage) {
   const build = useBuild()
   const { run, busy } = useAction()

@@ -2,7 +2,10 @@
 import { roleNames, type Role } from '#core/parts/part'
 import type { MachineView } from '#shared/machine/views'
 
-/** The machine as plates. Drawn: only what clashes or runs near its limit; a line goes to its finding. The same as a list beneath. */
+/**
+ * The machine as plates. Drawn: only what clashes or runs near its limit; a line goes to its finding. The same as a
+ * list beneath.
+ */
 const { plan, selected } = defineProps<{ plan: MachineView['plan']; selected: string }>()
 const emit = defineEmits<{ select: [key: string] }>()
 /** Where each plate lies: the board in the middle, so that most lines run between neighbours. */

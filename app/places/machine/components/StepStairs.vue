@@ -9,7 +9,10 @@ import { call } from '~/data/call'
 import { amount, percent, signedAmount, signedPercent } from '~/utils/show'
 import { useCall } from '~/data/useCall'
 
-/** Steps up for a role as a staircase: the tread is money added, the rise frames gained in the brief's targets, or the role's own measure. */
+/**
+ * Steps up for a role as a staircase: the tread is money added, the rise frames gained in the brief's targets, or the
+ * role's own measure.
+ */
 const { view } = defineProps<{ view: BuildView }>()
 const build = useBuild()
 const { run } = useAction()

@@ -7,7 +7,10 @@ import type { FindingView, MachineView } from '#shared/machine/views'
 import { call } from '~/data/call'
 import { amount } from '~/utils/show'
 
-/** What is still open, by money at risk: findings with the ways that fix them, house rules, empty roles with candidates, what cannot be checked. */
+/**
+ * What is still open, by money at risk: findings with the ways that fix them, house rules, empty roles with
+ * candidates, what cannot be checked.
+ */
 const { view, machine, selected } = defineProps<{
   view: BuildView
   machine: MachineView | null

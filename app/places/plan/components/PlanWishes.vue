@@ -71,7 +71,8 @@ const unasked = computed(() => names.value.filter((name) => !costOf(name)).lengt
       {{
         unasked > 0
           ? `${unasked} more being checked`
-          : 'Savings from dropping one wish and keeping the others; they do not add up. 0.00 means another wish forces the same cost.'
+          : 'Savings from dropping one wish and keeping the others; they do not add up. ' +
+            '0.00 means another wish forces the same cost.'
       }}
     </p>
     <div

@@ -181,14 +181,16 @@ function tip(record: RecordView | undefined): string[] {
   if (!record) return []
   return [
     record.title,
-    `${amount(record.unitPrice ?? record.price + record.shipping, view.currency)} · ${shortDate(record.soldOn)} · ${record.manner}`,
+    `${amount(record.unitPrice ?? record.price + record.shipping, view.currency)} · ` +
+      `${shortDate(record.soldOn)} · ${record.manner}`,
     record.reason ? `left out: ${reasonNames[record.reason]}, ${record.detail}` : 'counts',
   ]
 }
 const annotations = computed(() => dotAnnotations(view, brush, colour))
 const summary = computed(
   () =>
-    `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}, patient ${amount(view.marks.patient, view.currency)}, quick ${amount(view.marks.hurried, view.currency)}` : ''}`,
+    `${view.kept} comps of ${plotted.value.length} records over ${view.query.windowDays} ` +
+    `days${view.marks ? `, typical ${amount(view.marks.typical, view.currency)} ${view.currency}, patient ${amount(view.marks.patient, view.currency)}, quick ${amount(view.marks.hurried, view.currency)}` : ''}`,
 )
 
 const chartRef = useTemplateRef<{ chart: Chart<'scatter'> }>('chart')

@@ -22,7 +22,9 @@ const levels = computed(() => {
 })
 const summary = computed(
   () =>
-    `${offer.sourceName}: usual ${amount(rhythm.value.usual, currency)}, lowest ${amount(rhythm.value.floor, currency)}, ${rhythm.value.sales.length} sales since ${rhythm.value.firstDay}`,
+    `${offer.sourceName}: usual ${amount(rhythm.value.usual, currency)}, lowest ` +
+    `${amount(rhythm.value.floor, currency)}, ${rhythm.value.sales.length} sales since ` +
+    `${rhythm.value.firstDay}`,
 )
 </script>
 

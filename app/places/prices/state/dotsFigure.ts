@@ -23,7 +23,10 @@ export function priceCeiling(view: Priced): number | undefined {
   return Math.ceil(top / step) * step || undefined
 }
 
-/** What is drawn over the dots: the band of the marks, the typical mark, the new price, the builder's own figure, the region marked. */
+/**
+ * What is drawn over the dots: the band of the marks, the typical mark, the new price, the builder's own figure, the
+ * region marked.
+ */
 export function dotAnnotations(view: Priced, brush: Brush | null, colour: (token: `--${string}`) => string) {
   const units = (value: number) => inUnits(value, view.currency)
   const level = (value: number, text: string, token: `--${string}`, dash: number[]) => ({

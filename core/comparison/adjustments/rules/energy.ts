@@ -14,7 +14,9 @@ export const energy: StepRule = {
       ? null
       : {
           amount,
-          why: `${Math.round(watts.full)} W for ${fullHours} h and ${Math.round(watts.idle)} W for ${idleHours} h per day, ${years} years`,
+          why:
+            `${Math.round(watts.full)} W for ${fullHours} h and ${Math.round(watts.idle)} W for ` +
+            `${idleHours} h per day, ${years} years`,
           from: watts.kind,
         }
   },

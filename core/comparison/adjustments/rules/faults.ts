@@ -22,7 +22,9 @@ export const faults: StepRule = {
       ? null
       : {
           amount,
-          why: `${arrival > 0 ? 'faults on arrival, once, and ' : ''}fault risk per year × replacement cost, for the part of ${terms.years} years without warranty`,
+          why:
+            `${arrival > 0 ? 'faults on arrival, once, and ' : ''}fault risk per year × ` +
+            `replacement cost, for the part of ${terms.years} years without warranty`,
           from: 'assumption',
         }
   },

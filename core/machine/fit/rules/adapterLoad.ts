@@ -36,7 +36,10 @@ export const adapterLoad: FitRule = {
 function judged({ card, socket, loadW }: CardFeed, adapter: Part): Outcome[] {
   const { low, high } = adapterLimit(adapter)
   const clash = (severity: 'stops' | 'needs', carries: number): Clash => ({
-    what: `${partLabel(adapter)} is rated for ${Math.round(carries)} W; ${partLabel(card)} draws ${Math.round(loadW)} W through it${severity === 'stops' ? ': it can melt' : ''}`,
+    what:
+      `${partLabel(adapter)} is rated for ${Math.round(carries)} W; ${partLabel(card)} ` +
+      `draws ${Math.round(loadW)} W through ` +
+      `it${severity === 'stops' ? ': it can melt' : ''}`,
     why: [
       cite(card, 'boardPowerW'),
       cite(adapter, adapter.facts.carriesW === undefined ? 'feedsFrom' : 'carriesW'),

@@ -40,7 +40,8 @@ export const airflow: FitRule = {
       {
         what: isStill
           ? `No fan in ${partLabel(chassis)}, and the PC gives off ${Math.round(heat)} W of heat`
-          : `${count} for ${Math.round(heat)} W: about ${Math.round(inside)} °C inside ${partLabel(chassis)} in a ${machine.brief.roomC} °C room`,
+          : `${count} for ${Math.round(heat)} W: about ${Math.round(inside)} °C inside ` +
+            `${partLabel(chassis)} in a ${machine.brief.roomC} °C room`,
         why: [
           cite(chassis, 'fans'),
           citeAll(

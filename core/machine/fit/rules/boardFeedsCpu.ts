@@ -14,7 +14,9 @@ export const boardFeedsCpu: FitRule = {
     pairsOf(machine, 'cpu', 'motherboard')
       .filter(([cpu, board]) => cpu.facts.limitW! > board.facts.limitW!)
       .map(([cpu, board]) => ({
-        what: `${partLabel(cpu)} draws ${cpu.facts.limitW} W sustained; ${partLabel(board)} delivers ${board.facts.limitW} W and throttles it`,
+        what:
+          `${partLabel(cpu)} draws ${cpu.facts.limitW} W sustained; ${partLabel(board)} ` +
+          `delivers ${board.facts.limitW} W and throttles it`,
         why: [cite(cpu, 'limitW'), cite(board, 'limitW')],
         fixes: [
           byHand(`set the CPU power limit to ${board.facts.limitW} W`, 'one BIOS setting', {

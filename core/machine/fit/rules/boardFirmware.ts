@@ -84,7 +84,9 @@ const olderCpu = (machine: MachineRead, cpu: Part, board: Part) =>
     )
 
 const neverKnown = (cpu: Part, board: Part): Clash => ({
-  what: `${partLabel(cpu)} needs BIOS ${cpu.facts.firmwareNeeded}; the newest for ${partLabel(board)} is ${board.facts.firmwareNewest}`,
+  what:
+    `${partLabel(cpu)} needs BIOS ${cpu.facts.firmwareNeeded}; the newest for ` +
+    `${partLabel(board)} is ${board.facts.firmwareNewest}`,
   why: [cite(cpu, 'firmwareNeeded'), cite(board, 'firmwareNewest')],
   severity: 'stops',
   fixes: [

@@ -15,7 +15,9 @@ export const boardSize: FitRule = {
     pairsOf(machine, 'motherboard', 'case')
       .filter(([board, chassis]) => !takesBoard(chassis.facts.boardSizes!, board.facts.formFactor!))
       .map(([board, chassis]) => ({
-        what: `${partLabel(board)} is ${board.facts.formFactor}; ${partLabel(chassis)} takes ${chassis.facts.boardSizes!.join(', ')}`,
+        what:
+          `${partLabel(board)} is ${board.facts.formFactor}; ${partLabel(chassis)} takes ` +
+          `${chassis.facts.boardSizes!.join(', ')}`,
         why: [cite(board, 'formFactor'), cite(chassis, 'boardSizes')],
         fixes: [
           replace('case', `a case for ${board.facts.formFactor}`, (part) =>

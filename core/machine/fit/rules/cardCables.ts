@@ -27,7 +27,9 @@ export const cardCables: FitRule = {
       if (cables === undefined) return [notTold(supply, 'cardCables')]
       return [
         {
-          what: `${partLabel(strong[0]!)} draws more than ${cableW} W through ${plugs} connectors; ${partLabel(supply)} has ${cables} GPU ${cables === 1 ? 'cable' : 'cables'}`,
+          what:
+            `${partLabel(strong[0]!)} draws more than ${cableW} W through ${plugs} connectors; ` +
+            `${partLabel(supply)} has ${cables} GPU ${cables === 1 ? 'cable' : 'cables'}`,
           why: [cite(strong[0]!, 'boardPowerW'), cite(supply, 'cardCables')],
           fixes: [
             replace(

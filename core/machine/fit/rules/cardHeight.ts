@@ -24,7 +24,10 @@ export const cardHeight: FitRule = {
       if (high + bend <= room) return []
       return [
         {
-          what: `${partLabel(card)} is ${high} mm high${bend > 0 ? ` plus ${bend} mm for its cable` : ''}; ${partLabel(chassis)} has room for ${room} mm`,
+          what:
+            `${partLabel(card)} is ${high} mm ` +
+            `high${bend > 0 ? ` plus ${bend} mm for its cable` : ''}; ${partLabel(chassis)} has ` +
+            `room for ${room} mm`,
           why: [cite(card, 'heightMm'), cite(chassis, 'cardHeightMm')] as const,
           // a lead that is bent too sharply: an angled plug helps
           ...(high <= room ? { severity: 'needs' as const } : {}),

@@ -32,7 +32,9 @@ export const cardLeads: FitRule = {
         socket === '12+4-pin' ? 'sixteenPinLeads' : socket === '8-pin' ? 'eightPinLeads' : 'sixPinLeads'
       return [
         {
-          what: `${cards.length > 1 ? `${cards.length} cards need ${leadsText(...cards)}` : `${partLabel(card)} needs ${leadsText(card)}`}; ${partLabel(supply)} has ${leadsText(supply)}`,
+          what:
+            `${cards.length > 1 ? `${cards.length} cards need ${leadsText(...cards)}` : `${partLabel(card)} needs ${leadsText(card)}`}; ` +
+            `${partLabel(supply)} has ${leadsText(supply)}`,
           why: [cite(card, fact), cite(supply, fact)] as const,
           fixes: fixesFor(machine, supply, card, socket),
         },

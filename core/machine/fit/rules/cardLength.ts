@@ -16,7 +16,9 @@ export const cardLength: FitRule = {
       .map(([card, chassis]) => {
         const over = card.facts.lengthMm! - chassis.facts.maxCardMm!
         return {
-          what: `${partLabel(card)} is ${card.facts.lengthMm} mm long; ${partLabel(chassis)} takes ${chassis.facts.maxCardMm} mm: ${over} mm too long`,
+          what:
+            `${partLabel(card)} is ${card.facts.lengthMm} mm long; ${partLabel(chassis)} takes ` +
+            `${chassis.facts.maxCardMm} mm: ${over} mm too long`,
           why: [cite(card, 'lengthMm'), cite(chassis, 'maxCardMm')],
           fixes: [
             replace(

@@ -19,7 +19,9 @@ export const cardThickness: FitRule = {
           machine.all('graphics').reduce((sum, each) => sum + slotsTaken(each), 0) > chassis.facts.cardSlots!,
       )
       .map(([card, chassis]) => ({
-        what: `${machine.all('graphics').length > 1 ? `${machine.all('graphics').length} cards together are ${machine.all('graphics').reduce((sum, each) => sum + slotsTaken(each), 0)}` : `${partLabel(card)} is ${card.facts.slotsThick}`} slots thick; ${partLabel(chassis)} has room for ${chassis.facts.cardSlots}`,
+        what:
+          `${machine.all('graphics').length > 1 ? `${machine.all('graphics').length} cards together are ${machine.all('graphics').reduce((sum, each) => sum + slotsTaken(each), 0)}` : `${partLabel(card)} is ${card.facts.slotsThick}`} ` +
+          `slots thick; ${partLabel(chassis)} has room for ${chassis.facts.cardSlots}`,
         why: [cite(card, 'slotsThick'), cite(chassis, 'cardSlots')],
         fixes: [
           replace(

@@ -18,7 +18,9 @@ export const coolerCapacity: FitRule = {
       if (carries >= cpu.facts.limitW!) return []
       return [
         {
-          what: `${partLabel(cpu)} gives off ${cpu.facts.limitW} W; ${partLabel(cooler)} handles ${Math.round(carries)} W at ${machine.brief.roomC} °C, so it throttles`,
+          what:
+            `${partLabel(cpu)} gives off ${cpu.facts.limitW} W; ${partLabel(cooler)} handles ` +
+            `${Math.round(carries)} W at ${machine.brief.roomC} °C, so it throttles`,
           why: [cite(cooler, 'coolerW'), cite(cpu, 'limitW')] as const,
           ...(carries < 0.6 * cpu.facts.limitW! ? { severity: 'needs' as const } : {}),
           fixes: [

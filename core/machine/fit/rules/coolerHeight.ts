@@ -14,7 +14,9 @@ export const coolerHeight: FitRule = {
     pairsOf(machine, 'cooler', 'case')
       .filter(([cooler, chassis]) => cooler.facts.heightMm! > chassis.facts.maxCoolerMm!)
       .map(([cooler, chassis]) => ({
-        what: `${partLabel(cooler)} is ${cooler.facts.heightMm} mm high; ${partLabel(chassis)} takes ${chassis.facts.maxCoolerMm} mm`,
+        what:
+          `${partLabel(cooler)} is ${cooler.facts.heightMm} mm high; ${partLabel(chassis)} ` +
+          `takes ${chassis.facts.maxCoolerMm} mm`,
         why: [cite(cooler, 'heightMm'), cite(chassis, 'maxCoolerMm')],
         fixes: [
           replace(

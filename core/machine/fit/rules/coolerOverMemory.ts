@@ -14,7 +14,9 @@ export const coolerOverMemory: FitRule = {
     pairsOf(machine, 'cooler', 'memory')
       .filter(([cooler, memory]) => memory.facts.heightMm! > cooler.facts.memoryClearanceMm!)
       .map(([cooler, memory]) => ({
-        what: `${partLabel(memory)} is ${memory.facts.heightMm} mm high; ${partLabel(cooler)} leaves ${cooler.facts.memoryClearanceMm} mm`,
+        what:
+          `${partLabel(memory)} is ${memory.facts.heightMm} mm high; ${partLabel(cooler)} ` +
+          `leaves ${cooler.facts.memoryClearanceMm} mm`,
         why: [cite(cooler, 'memoryClearanceMm'), cite(memory, 'heightMm')],
         fixes: [
           byHand('raise the cooler’s fan', '15 minutes', {

@@ -56,7 +56,9 @@ export const cpuLeads: FitRule = {
       if (wanted === undefined) return []
       return [
         clash(
-          `${partLabel(board)} has ${wanted} 8-pin CPU ${wanted === 1 ? 'socket' : 'sockets'}; ${partLabel(supply)} has ${eight ?? 0} 8-pin CPU ${eight === 1 ? 'cable' : 'cables'}, enough for ${draw} W`,
+          `${partLabel(board)} has ${wanted} 8-pin CPU ${wanted === 1 ? 'socket' : 'sockets'}; ` +
+            `${partLabel(supply)} has ${eight ?? 0} 8-pin CPU ` +
+            `${eight === 1 ? 'cable' : 'cables'}, enough for ${draw} W`,
           'hints',
         ),
       ]

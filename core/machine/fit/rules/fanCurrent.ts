@@ -28,8 +28,10 @@ export const fanCurrent: FitRule = {
       return [
         {
           what: strong
-            ? `A fan of ${partLabel(strong)} draws ${strong.facts.fanAmps} A; a header on ${partLabel(board)} is rated for ${headerA} A`
-            : `The fans draw ${Number(amps.toFixed(2))} A; the headers on ${partLabel(board)} are rated for ${headers! * headerA} A`,
+            ? `A fan of ${partLabel(strong)} draws ${strong.facts.fanAmps} A; a header on ` +
+              `${partLabel(board)} is rated for ${headerA} A`
+            : `The fans draw ${Number(amps.toFixed(2))} A; the headers on ${partLabel(board)} are ` +
+              `rated for ${headers! * headerA} A`,
           why: [citeAll(blowing, 'fan current', `${Number(amps.toFixed(2))} A`), cite(board, 'fanHeaders')],
           fixes: [
             add(

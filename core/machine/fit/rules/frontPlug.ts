@@ -20,7 +20,9 @@ export const frontPlug: FitRule = {
           !machine.extra((facts) => facts.fixes === 'front-plug'),
       )
       .map(([chassis, board]) => ({
-        what: `${partLabel(chassis)} has the front-panel connector ${chassis.facts.frontPlug}; ${partLabel(board)} takes ${board.facts.frontPlug}`,
+        what:
+          `${partLabel(chassis)} has the front-panel connector ${chassis.facts.frontPlug}; ` +
+          `${partLabel(board)} takes ${board.facts.frontPlug}`,
         why: [cite(chassis, 'frontPlug'), cite(board, 'frontPlug')],
         fixes: [
           add('extra', 'a front-panel adapter', (part) => part.facts.fixes === 'front-plug'),

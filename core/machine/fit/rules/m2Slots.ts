@@ -16,7 +16,10 @@ export const m2Slots: FitRule = {
       .all('motherboard')
       .filter((board) => m2Drives(machine).length > board.facts.m2Slots! + carriers(machine))
       .map((board) => ({
-        what: `${m2Drives(machine).length} M.2 ${m2Drives(machine).length === 1 ? 'drive' : 'drives'}, ${board.facts.m2Slots} M.2 slots on ${partLabel(board)}`,
+        what:
+          `${m2Drives(machine).length} M.2 ` +
+          `${m2Drives(machine).length === 1 ? 'drive' : 'drives'}, ${board.facts.m2Slots} M.2 ` +
+          `slots on ${partLabel(board)}`,
         why: [
           citeAll(m2Drives(machine), 'M.2 drives', String(m2Drives(machine).length)),
           cite(board, 'm2Slots'),

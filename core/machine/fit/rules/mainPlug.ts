@@ -22,7 +22,9 @@ export const mainPlug: FitRule = {
           ),
       )
       .map(([supply, board]) => ({
-        what: `${partLabel(supply)} has the main connector ${supply.facts.mainPlug}; ${partLabel(board)} takes ${board.facts.mainPlug}`,
+        what:
+          `${partLabel(supply)} has the main connector ${supply.facts.mainPlug}; ` +
+          `${partLabel(board)} takes ${board.facts.mainPlug}`,
         why: [cite(supply, 'mainPlug'), cite(board, 'mainPlug')],
         // twenty pins in a socket of twenty-four start most boards, with less for the slots
         ...(supply.facts.mainPlug === 'ATX20' && board.facts.mainPlug === 'ATX24'

@@ -22,7 +22,8 @@ export const memoryCapacity: FitRule = {
         what:
           memoryGbOf(machine) > board.facts.maxMemoryGb!
             ? `${memoryGbOf(machine)} GB is more than the ${board.facts.maxMemoryGb} GB ${partLabel(board)} supports`
-            : `A ${largestModule(machine)} GB module is more than the ${mostAModule(board)} GB per slot ${partLabel(board)} supports`,
+            : `A ${largestModule(machine)} GB module is more than the ${mostAModule(board)} GB per ` +
+              `slot ${partLabel(board)} supports`,
         why: [
           citeAll(machine.all('memory'), 'capacity', `${memoryGbOf(machine)} GB`),
           cite(board, 'maxMemoryGb'),

@@ -14,7 +14,9 @@ export const memoryGeneration: FitRule = {
     pairsOf(machine, 'memory', 'motherboard')
       .filter(([memory, board]) => memory.facts.memoryGeneration !== board.facts.memoryGeneration)
       .map(([memory, board]) => ({
-        what: `${partLabel(memory)} is ${memory.facts.memoryGeneration}; ${partLabel(board)} takes ${board.facts.memoryGeneration}: the notch is in a different place`,
+        what:
+          `${partLabel(memory)} is ${memory.facts.memoryGeneration}; ${partLabel(board)} takes ` +
+          `${board.facts.memoryGeneration}: the notch is in a different place`,
         why: [cite(memory, 'memoryGeneration'), cite(board, 'memoryGeneration')],
         fixes: [
           replace(

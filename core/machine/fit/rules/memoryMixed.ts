@@ -13,7 +13,9 @@ export const memoryMixed: FitRule = {
     if (!first || !other) return []
     return [
       {
-        what: `Mixed modules run at the slower ${Math.min(first.facts.speedMts!, other.facts.speedMts!)} MT/s, and some pairs will not boot`,
+        what:
+          'Mixed modules run at the slower ' +
+          `${Math.min(first.facts.speedMts!, other.facts.speedMts!)} MT/s, and some pairs will not boot`,
         why: [cite(first, 'speedMts'), cite(other, 'speedMts')],
         fixes: [
           byHand('run a memory test with both', 'one hour of memory test', {

@@ -27,7 +27,9 @@ export const memoryProfile: FitRule = {
         const modules = modulesOf(machine)
         const many = modules >= 4 ? `, and ${modules} modules rarely reach their profile` : ''
         return {
-          what: `${partLabel(cpu)} is specified for ${cpu.facts.maxMemoryMts} MT/s; ${memory.facts.speedMts} is an overclocking profile that may not be stable${many}`,
+          what:
+            `${partLabel(cpu)} is specified for ${cpu.facts.maxMemoryMts} MT/s; ` +
+            `${memory.facts.speedMts} is an overclocking profile that may not be stable${many}`,
           why: [
             modules >= 4
               ? citeAll(machine.all('memory'), 'modules', String(modules))

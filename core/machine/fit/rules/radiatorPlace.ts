@@ -15,7 +15,9 @@ export const radiatorPlace: FitRule = {
     pairsOf(machine, 'cooler', 'case')
       .filter(([cooler, chassis]) => !takesRadiator(chassis.facts.radiatorMm!, cooler.facts.radiatorMm!))
       .map(([cooler, chassis]) => ({
-        what: `No mount for a ${cooler.facts.radiatorMm} mm radiator in ${partLabel(chassis)} (takes ${chassis.facts.radiatorMm} mm)`,
+        what:
+          `No mount for a ${cooler.facts.radiatorMm} mm radiator in ${partLabel(chassis)} ` +
+          `(takes ${chassis.facts.radiatorMm} mm)`,
         why: [cite(cooler, 'radiatorMm'), cite(chassis, 'radiatorMm')],
         fixes: [
           replace(

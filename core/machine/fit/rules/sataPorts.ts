@@ -22,7 +22,9 @@ export const sataPorts: FitRule = {
       if (cabledDrives(machine).length <= free) return []
       return [
         {
-          what: `${cabledDrives(machine).length} SATA drives, ${free} ports on ${partLabel(board)}${lost > 0 ? `: the M.2 slot disables ${lost}` : ''}`,
+          what:
+            `${cabledDrives(machine).length} SATA drives, ${free} ports on ` +
+            `${partLabel(board)}${lost > 0 ? `: the M.2 slot disables ${lost}` : ''}`,
           why: [
             citeAll(cabledDrives(machine), 'SATA drives', String(cabledDrives(machine).length)),
             cite(board, lost > 0 ? 'm2SharesSata' : 'sataPorts'),

@@ -22,7 +22,9 @@ export const supplyAge: FitRule = {
       const withCard = machine.all('graphics').some(({ facts }) => hasPlugs(facts))
       return [
         {
-          what: `${partLabel(supply)} ${isOld ? `is ${machine.brief.year - year} years old` : 'has no 80 PLUS label'}${withCard ? ' and powers a card with its own connectors' : ''}`,
+          what:
+            `${partLabel(supply)} ` +
+            `${isOld ? `is ${machine.brief.year - year} years old` : 'has no 80 PLUS label'}${withCard ? ' and powers a card with its own connectors' : ''}`,
           why: [
             cite(supply, isOld ? 'year' : 'efficiency'),
             citeBrief('year of the build', String(machine.brief.year)),

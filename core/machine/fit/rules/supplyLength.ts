@@ -14,7 +14,9 @@ export const supplyLength: FitRule = {
     pairsOf(machine, 'supply', 'case')
       .filter(([supply, chassis]) => supply.facts.lengthMm! > chassis.facts.maxSupplyMm!)
       .map(([supply, chassis]) => ({
-        what: `${partLabel(supply)} is ${supply.facts.lengthMm} mm long; ${partLabel(chassis)} takes ${chassis.facts.maxSupplyMm} mm`,
+        what:
+          `${partLabel(supply)} is ${supply.facts.lengthMm} mm long; ${partLabel(chassis)} ` +
+          `takes ${chassis.facts.maxSupplyMm} mm`,
         why: [cite(supply, 'lengthMm'), cite(chassis, 'maxSupplyMm')],
         fixes: [
           replace(

@@ -24,7 +24,10 @@ export const supplyPeak: FitRule = {
     })
     if (low.length === 0) return unknown.length > 0 ? [{ unknown }] : []
     return low.map((supply) => ({
-      what: `Power spikes reach ${Math.round(peak)} W with ${partLabel(card)}; ${partLabel(supply)} is rated for ${Math.round(ratedNow(supply, year, power))} W and may shut down`,
+      what:
+        `Power spikes reach ${Math.round(peak)} W with ${partLabel(card)}; ` +
+        `${partLabel(supply)} is rated for ${Math.round(ratedNow(supply, year, power))} W ` +
+        'and may shut down',
       why: [cite(card, 'boardPowerW'), cite(supply, 'ratedW')] as const,
       fixes: [
         replace(

@@ -18,7 +18,9 @@ export const supplyShape: FitRule = {
           !(goesWithPlate(supply, chassis) && machine.extra((facts) => facts.fixes === 'plate')),
       )
       .map(([supply, chassis]) => ({
-        what: `${partLabel(supply)} is ${supply.facts.supplyShape}; ${partLabel(chassis)} takes ${chassis.facts.supplyShapes!.join(', ')}`,
+        what:
+          `${partLabel(supply)} is ${supply.facts.supplyShape}; ${partLabel(chassis)} takes ` +
+          `${chassis.facts.supplyShapes!.join(', ')}`,
         why: [cite(supply, 'supplyShape'), cite(chassis, 'supplyShapes')],
         ...(goesWithPlate(supply, chassis) ? { severity: 'needs' as const } : {}),
         fixes: [

@@ -43,7 +43,12 @@ function judged(machine: MachineRead, supply: Part): Outcome[] {
   const enough = (part: Part) => ratedNow(part, year, power) >= asks
   return [
     {
-      what: `${partLabel(supply)} is rated for ${Math.round(now)} W${now < supply.facts.ratedW ? ' at its age' : ''}; ${reasons[severity]} ${Math.ceil(asks)} W (${severity === 'stops' ? 'all parts at their limits' : severity === 'needs' && asks === least ? `${leastOverDraw} × the sustained draw` : supplyRuleText(supplyRule, power)}, ${Math.round(draw.sustained)} W)`,
+      what:
+        `${partLabel(supply)} is rated for ${Math.round(now)} ` +
+        `W${now < supply.facts.ratedW ? ' at its age' : ''}; ${reasons[severity]} ` +
+        `${Math.ceil(asks)} W ` +
+        `(${severity === 'stops' ? 'all parts at their limits' : severity === 'needs' && asks === least ? `${leastOverDraw} × the sustained draw` : supplyRuleText(supplyRule, power)}, ` +
+        `${Math.round(draw.sustained)} W)`,
       why: [cite(supply, 'ratedW'), citeBrief('PSU rating', `${Math.ceil(asks)} W`)],
       severity,
       fixes: [

@@ -38,10 +38,13 @@ export interface LineContext extends DateContext {
 /** Words that say nothing by themselves. */
 export const neutral = new PhraseSet(
   phrases(`
-  a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to, in, is,
-  of, cost, costs, type, typ, format, possible, available, disponible, moglich, mojlig, mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o, eller, condition, zustand, etat,
-  estado, skick, state, item condition, per, order, exp, by, via, buyer, paid, charged, extra, additional, number, no, nr,
-  last, was, after, excl, exkl, excluding, pour, la, fur, den, para, el, anzahl, antal, nombre, numero, not, specified, tillkommer, ingar, offerts, offert
+  a, the, or, or best, it, and, x, est, estimated, standard, economy, tracked, international, to,
+  in, is, of, cost, costs, type, typ, format, possible, available, disponible, moglich, mojlig,
+  mojligt, posible, from, fran, ab, des, desde, calculated, total, local, incl, best, oder, ou, o,
+  eller, condition, zustand, etat, estado, skick, state, item condition, per, order, exp, by, via,
+  buyer, paid, charged, extra, additional, number, no, nr, last, was, after, excl, exkl, excluding,
+  pour, la, fur, den, para, el, anzahl, antal, nombre, numero, not, specified, tillkommer, ingar,
+  offerts, offert
 `),
 )
 /** Said of shipping, nothing is to be paid for it. */

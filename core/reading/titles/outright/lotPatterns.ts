@@ -32,7 +32,8 @@ export const lotPatterns: readonly Outright[] = [
   {
     // `i have a pc quill 70 8gb 16gb ram 500gb ssd`
     pattern: new RegExp(
-      `\\b(?:${machineNouns})\\b(?! (?:case|psu|part|ram|memory)).*${sized}.*${sized}|${sized}.*${sized}.*\\b(?:${machineNouns})$`,
+      `\\b(?:${machineNouns})\\b(?! ` +
+        `(?:case|psu|part|ram|memory)).*${sized}.*${sized}|${sized}.*${sized}.*\\b(?:${machineNouns})$`,
     ),
     roles: ['graphics', 'cpu', 'motherboard', 'supply', 'cooler'],
     reason: 'lot',
@@ -40,7 +41,8 @@ export const lotPatterns: readonly Outright[] = [
   },
   {
     pattern: new RegExp(
-      `\\b(?:${machineNouns}|laptop|notebook|torre|tour)s? (?:gaming |gamer )?(?:w|mit|med|avec|con)\\b|\\b(?:${machineNouns}) \\d+ ?gb\\b|\\baio 2\\d\\b`,
+      `\\b(?:${machineNouns}|laptop|notebook|torre|tour)s? (?:gaming |gamer ` +
+        `)?(?:w|mit|med|avec|con)\\b|\\b(?:${machineNouns}) \\d+ ?gb\\b|\\baio 2\\d\\b`,
     ),
     roles: ['graphics', 'cpu', 'motherboard', 'supply', 'cooler', 'storage', 'memory'],
     reason: 'lot',

@@ -192,7 +192,10 @@ export const piecePatterns: readonly Outright[] = [
 function ownKind(nouns: Readonly<Partial<Record<Role, string>>>): Outright[] {
   return Object.entries(nouns).map(([role, names]) => ({
     pattern: new RegExp(
-      `\\b(?:${names}) (?:is |are )?(?:not included|not in it|sold already|nicht (?:enthalten|dabei)|non (?:inclus|inclue|fourni)|no incluid[oa]|ingar (?:ej|inte))\\b|\\b(?:no|without|minus|ohne|sans|utan|sin) (?:the )?(?:${names})(?:$|,| (?:inside|included|in it))`,
+      `\\b(?:${names}) (?:is |are )?(?:not included|not in it|sold already|nicht ` +
+        '(?:enthalten|dabei)|non (?:inclus|inclue|fourni)|no incluid[oa]|ingar ' +
+        '(?:ej|inte))\\b|\\b(?:no|without|minus|ohne|sans|utan|sin) (?:the ' +
+        `)?(?:${names})(?:$|,| (?:inside|included|in it))`,
     ),
     roles: [role as Role],
     reason: 'accessory',
