@@ -67,21 +67,9 @@ beforeAll(async () => {
     migrations.filter(({ name }) => name < '0008'),
   )
   for (const statement of old) await database.client.execute(statement)
-  expect(await migrate(database, migrations)).toEqual([
-    '0008_lives',
-    '0009_lives_only',
-    '0010_till_credit',
-    '0011_paste_made',
-    '0012_frame_caps',
-    '0013_target_help',
-    '0014_assembled',
-    '0015_lowest_rate_only',
-    '0016_advice',
-    '0017_selling',
-    '0018_meanings',
-    '0019_open_parts',
-    '0020_id_aliases',
-  ])
+  expect(await migrate(database, migrations)).toEqual(
+    migrations.map(({ name }) => name).filter((name) => name >= '0008'),
+  )
 })
 afterAll(() => {
   database.client.close()
