@@ -34,6 +34,7 @@ const app = [
 const server = [
   'errors',
   'db',
+  'readings',
   'outside',
   'calc',
   'context',

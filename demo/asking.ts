@@ -1,14 +1,20 @@
+import { Agent, fetch } from 'undici'
+
 /** Asks a route of a running server: bytes go as a file, anything else as JSON; without a body it is read. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- answers of many routes, read field by field
 export type Ask = (path: string, body?: object | Uint8Array, method?: string) => Promise<any>
+
+/** A connection for each: between two of them a plan is solved, and the server may have closed one that waited. */
+const dispatcher = new Agent({ pipelining: 0 })
 
 /** The routes of a running server; a refusal throws with the server's words. */
 export function asking(address: string): Ask {
   return async (path, body, method = body === undefined ? 'GET' : 'POST') => {
     const isFile = body instanceof Uint8Array
     const response = await fetch(address + path, {
+      dispatcher,
       method,
-      ...(body === undefined ? {} : { body: isFile ? new Blob([body as BlobPart]) : JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: isFile ? body : JSON.stringify(body) }),
       headers: { 'content-type': isFile ? 'application/octet-stream' : 'application/json' },
     })
     if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`)

@@ -1,100 +1,95 @@
 import { readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { deserialize, serialize } from 'node:v8'
-import { RecordIndex } from '#core/pricing/sieve/recordIndex'
 import type { StreetPrice } from '#core/pricing/street/streetPrice'
-import type { SoldRecord } from '#core/reading/sales/soldRecord'
-import { stateTag } from '#shared/text/stateTag'
-import type { Database } from '../db/client'
-import type { Market } from './marketState'
-import { readingOf } from './readingKey'
+import type { World } from '../readings/world'
 
 /**
  * Street prices kept in a file beside the database, so that a start need not judge every title again. It is no data: it
- * may be deleted at any time, and one that cannot be read, or was written by another build of Tarvin, is as none.
+ * may be deleted at any time, and one that cannot be read, or was written by another build of Tarvin, is as none. Each
+ * bears a tag of all that it was read from: one that has another by now is simply not found.
  */
+interface KeptStreet {
+  readonly basis: string
+  readonly street: Omit<StreetPrice, 'dropped'>
+}
 
 interface KeptFile {
   readonly edition: string
-  readonly lastRecord: number
-  /** How many records there were: fewer by now means that some were taken back, and that nothing holds. */
-  readonly records: number
-  /** What each part's reading rests on besides the records; see `basisOf`. */
-  readonly bases: ReadonlyMap<string, string>
-  readonly readings: ReadonlyMap<string, Omit<StreetPrice, 'dropped'>>
+  readonly streets: ReadonlyMap<string, KeptStreet>
 }
 
-const places = new WeakMap<Database, { readonly path: string; readonly edition: string }>()
+const places = new WeakMap<object, { readonly path: string; readonly edition: string }>()
+const keptOf = new WeakMap<World, Map<string, KeptStreet>>()
 
 /** From now on readings of this database are kept in a file; `edition` names the build of Tarvin that reads them. */
-export function keepReadingsIn(db: Database, path: string, edition: string): void {
+export function keepReadingsIn(db: object, path: string, edition: string): void {
   places.set(db, { path, edition })
 }
 
-/** Takes over the readings of the file that still hold: no record came since that could have the part's words. */
-export function restoreReadings(db: Database, market: Market, records: readonly SoldRecord[]): void {
+/** Takes over what the file of a database holds, once for its world. */
+export function openKept(db: object, world: World): void {
   const place = places.get(db)
-  const kept = place && readFile(place.path)
-  if (!kept || kept.edition !== place.edition) return
-  if (records.filter(({ id }) => Number(id) <= kept.lastRecord).length !== kept.records) return
-  const came = new RecordIndex(records.filter(({ id }) => Number(id) > kept.lastRecord))
-  const holds = new Map<string, boolean>()
-  for (const [partId, query] of market.queries)
-    holds.set(
-      partId,
-      kept.bases.get(partId) === basisOf(market, partId) && came.candidates(query.must).length === 0,
-    )
-  for (const [key, reading] of kept.readings)
-    if (holds.get(readingOf(key).partId))
-      market.readings.set(
-        key,
-        withDropped(reading, () => market.judge(key).dropped),
-      )
+  if (!place || keptOf.has(world)) return
+  const file = readFile(place.path)
+  keptOf.set(world, new Map(file?.edition === place.edition ? file.streets : []))
 }
 
-/** Writes the readings of a day and later into the file; a crash leaves the old one. */
-export function keepReadings(db: Database, market: Market, asOf: string): void {
+/** How many are kept of a world. */
+export const keptCount = (world: World): number => keptOf.get(world)?.size ?? 0
+
+/** What is kept under a key and was read from the same; what was dropped is read again where somebody asks. */
+export function findKept(
+  world: World,
+  key: string,
+  basis: string,
+  dropped: () => StreetPrice['dropped'],
+): StreetPrice | null {
+  const kept = keptOf.get(world)?.get(key)
+  return kept?.basis === basis ? withDropped(kept.street, dropped) : null
+}
+
+export function keep(world: World, key: string, basis: string, street: StreetPrice): StreetPrice {
+  keptOf.get(world)?.set(key, { basis, street })
+  return street
+}
+
+/** Writes the readings of a day and later into the file, and forgets those of days before; a crash leaves the old file. */
+export function keepReadings(db: object, world: World, asOf: string): void {
   const place = places.get(db)
-  if (!place) return
-  const fresh = [...market.readings].filter(([key]) => readingOf(key).asOf >= asOf)
-  const file: KeptFile = {
-    edition: place.edition,
-    lastRecord: market.lastRecord,
-    records: market.index.records.length,
-    bases: new Map([...market.queries.keys()].map((partId) => [partId, basisOf(market, partId)])),
-    readings: new Map(fresh.map(([key, reading]) => [key, withoutDropped(reading)])),
-  }
+  const kept = keptOf.get(world)
+  if (!place || !kept) return
+  for (const key of kept.keys()) if ((JSON.parse(key) as [string])[0] < asOf) kept.delete(key)
+  const streets = new Map(
+    [...kept].map(([key, { basis, street }]) => [key, { basis, street: withoutDropped(street) }]),
+  )
+  const file: KeptFile = { edition: place.edition, streets }
   writeFileSync(`${place.path}.new`, serialize(file))
   renameSync(`${place.path}.new`, place.path)
 }
 
 function readFile(path: string): KeptFile | null {
   try {
-    return deserialize(readFileSync(path)) as KeptFile
+    const file = deserialize(readFileSync(path)) as KeptFile
+    return file.streets instanceof Map ? file : null
   } catch {
     return null
   }
 }
 
-function basisOf({ queries, overrides, rates }: Market, partId: string): string {
-  return stateTag([queries.get(partId), overrides.get(partId) ?? {}, rates])
-}
-
 /** A reading but for what was dropped, which is not even asked for: of a restored one that would judge every title again. */
-function withoutDropped(reading: StreetPrice): Omit<StreetPrice, 'dropped'> {
-  const names = Object.keys(reading).filter((name) => name !== 'dropped') as (keyof StreetPrice)[]
-  return Object.fromEntries(names.map((name) => [name, reading[name]])) as unknown as Omit<
+function withoutDropped(street: Omit<StreetPrice, 'dropped'>): Omit<StreetPrice, 'dropped'> {
+  const names = Object.keys(street).filter((name) => name !== 'dropped') as (keyof typeof street)[]
+  return Object.fromEntries(names.map((name) => [name, street[name]])) as unknown as Omit<
     StreetPrice,
     'dropped'
   >
 }
 
 /** What was dropped, and why, is read again where somebody asks: few do, and it is long. */
-function withDropped(reading: Omit<StreetPrice, 'dropped'>, read: () => StreetPrice['dropped']): StreetPrice {
+function withDropped(street: Omit<StreetPrice, 'dropped'>, read: () => StreetPrice['dropped']): StreetPrice {
   let dropped: StreetPrice['dropped'] | undefined
-  return {
-    ...reading,
-    get dropped() {
-      return (dropped ??= read())
-    },
-  }
+  return Object.defineProperties({} as StreetPrice, {
+    ...Object.getOwnPropertyDescriptors(street),
+    dropped: { enumerable: true, configurable: true, get: () => (dropped ??= read()) },
+  })
 }

@@ -1,229 +1,92 @@
-import { and, eq, gt, inArray } from 'drizzle-orm'
+import { and, eq, inArray } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import type { ExchangeRate } from '#core/money/rates'
-import { RecordIndex } from '#core/pricing/sieve/recordIndex'
-import { queryForPart, type PartQuery } from '#core/reading/titles/queryForPart'
-import type { SoldRecord } from '#core/reading/sales/soldRecord'
-import { streetPrice, type Override, type StreetPrice } from '#core/pricing/street/streetPrice'
 import { isPlausible } from '#core/parts/openPart'
 import type { Part } from '#core/parts/part'
+import { streetPrice, type Override, type StreetPrice } from '#core/pricing/street/streetPrice'
+import type { SoldRecord } from '#core/reading/sales/soldRecord'
+import type { PartQuery } from '#core/reading/titles/queryForPart'
 import type { CalendarDate } from '#core/time/calendarDate'
-import type { HouseRules } from '#shared/brief/houseRules'
-import { versionOf, type Database, type Queryable } from '../db/client'
-import { exchangeRates, recordOverrides, shopPrices, soldRecords } from '../db/schema/prices'
-import { parts } from '../db/schema/parts'
-import { sources } from '../db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
+import type { HouseRules } from '#shared/brief/houseRules'
 import { stateTag } from '#shared/text/stateTag'
-import { restoreReadings } from './keptReadings'
-import type { Market, ShopPriceRow } from './marketState'
-import { readingKey, readingOf } from './readingKey'
-import { readOpenOffers } from './openOffers'
-import { performanceChanged } from './performance'
-import { inForce, readSettings } from './settings'
+import type { Database, Queryable } from '../db/client'
+import { parts } from '../db/schema/parts'
+import { recordOverrides, soldRecords } from '../db/schema/prices'
+import { reading } from '../readings/reading'
+import { useWorld } from '../readings/useWorld'
+import type { World } from '../readings/world'
+import { findKept, keep, openKept } from './keptReadings'
+import { marketOf, recordsOfPart } from './marketReadings'
+import type { Market } from './marketState'
 
-const markets = new WeakMap<Database, Promise<Market>>()
-/** The market as it was before something changed: its records and readings are taken over where they still hold. */
-const before = new WeakMap<Database, Market>()
-
-/** To be called after a write to records, rates, shop prices or the library: the next reading takes in what changed. */
-export function marketChanged(db: Database): void {
-  const market = markets.get(db)
-  markets.delete(db)
-  market?.then(
-    (known) => before.set(db, known),
-    () => undefined,
-  )
-  performanceChanged(db)
-}
-
-/** To be called where records were replaced or deleted, as a restore or an undo does: nothing of the old market holds. */
-export function marketReplaced(db: Database): void {
-  markets.delete(db)
-  before.delete(db)
-  performanceChanged(db)
-}
-
-export async function useMarket(db: Database): Promise<Market> {
-  let market = markets.get(db)
-  if (!market) {
-    market = loadMarket(db, before.get(db))
-    markets.set(db, market)
-    market.catch(() => markets.delete(db))
-  }
-  const known = await market
-  await refreshShops(db, known)
-  return known
-}
-
-/** Lets a transaction read by the market of its database, which it does not change. */
-export function lendMarket(db: Database, to: object): void {
-  const market = markets.get(db)
-  if (market) markets.set(to as Database, market)
-}
-
-/** Version of the database that the shops and open offers of a market were read at. */
-const offersAsOf = new WeakMap<Market, number>()
-
-/**
- * Leads and codes change more often than anything else of the market: what shops offer is read again by itself after
- * any write.
- */
-async function refreshShops(db: Database, market: Market): Promise<void> {
-  const version = versionOf(db)
-  if (version !== null && offersAsOf.get(market) === version) return
-  const [offers, sourceRows] = await Promise.all([readOpenOffers(db), db.select().from(sources)])
-  if (version !== null) offersAsOf.set(market, version)
-  const shops = new Map(sourceRows.map((row) => [row.id, row]))
-  if (stateTag([[...offers], [...shops]]) === stateTag([[...market.openOffers], [...market.sources]])) return
-  market.openOffers = offers
-  market.sources = shops
-  market.offers.clear()
-  market.priced.clear()
-}
-
-/**
- * With an earlier market only the records that came since are read; where some were deleted there is none, see
- * `marketReplaced`.
- */
-async function loadMarket(db: Database, earlier: Market | undefined): Promise<Market> {
-  const [records, rates, partRows, overrideRows, shopRows, sourceRows, set] = await Promise.all([
-    db
-      .select()
-      .from(soldRecords)
-      .where(gt(soldRecords.id, earlier?.lastRecord ?? 0)),
-    db.select().from(exchangeRates),
-    db.select().from(parts),
-    db.select().from(recordOverrides),
-    db.select().from(shopPrices).orderBy(shopPrices.date),
-    db.select().from(sources),
-    readSettings(db),
-  ])
-  const force = inForce(set)
-  const library: Part[] = partRows.map(({ id, role, make, name, facts, open }) => ({
-    id,
-    role,
-    make,
-    name,
-    facts,
-    ...(open ? { open } : {}),
-  }))
-  const overrides = new Map<string, Record<string, Override>>()
-  for (const { partId, recordId, decision } of overrideRows)
-    overrides.set(partId, { ...overrides.get(partId), [String(recordId)]: decision })
-  const added = records.map(toSoldRecord)
-  const index = earlier?.index ?? new RecordIndex([])
-  index.add(added)
-  const byId = new Map(library.map((part) => [part.id, part]))
-  const market: Market = {
-    index,
-    lastRecord: records.reduce((last, { id }) => Math.max(last, id), earlier?.lastRecord ?? 0),
-    rates,
-    ...force,
-    library,
-    open: new Map(library.filter((part) => part.open === true).map((part) => [part.id, part])),
-    queries: new Map(
-      partRows.map((row) => [
-        row.id,
-        row.query
-          ? { role: row.role, ...row.query }
-          : queryForPart(byId.get(row.id)!, library, force.assumptions.pricing),
-      ]),
-    ),
-    overrides,
-    shopHistory: historyByPart(shopRows),
-    sources: new Map(sourceRows.map((row) => [row.id, row])),
-    readings: new Map(),
-    judge: (key) => judge(market, key),
-    priced: new Map(),
-    openOffers: new Map(),
-    offers: new Map(),
-  }
-  if (earlier) takeOverReadings(earlier, market, added)
-  else restoreReadings(db, market, added)
-  return market
-}
-
-/** A reading holds on where no record that came could have its words, and its query, decisions and rates are as they were. */
-function takeOverReadings(earlier: Market, market: Market, added: readonly SoldRecord[]): void {
-  if (stateTag(earlier.rates) !== stateTag(market.rates)) return
-  const came = new RecordIndex(added)
-  const holds = (partId: string) => {
-    const query = market.queries.get(partId)
-    const was = earlier.queries.get(partId)
-    return (
-      query !== undefined &&
-      was !== undefined &&
-      JSON.stringify(query) === JSON.stringify(was) &&
-      stateTag(earlier.overrides.get(partId) ?? {}) === stateTag(market.overrides.get(partId) ?? {}) &&
-      came.candidates(query.must).length === 0
-    )
-  }
-  const asked = new Map<string, boolean>()
-  for (const [key, reading] of earlier.readings) {
-    const { partId } = readingOf(key)
-    let kept = asked.get(partId)
-    if (kept === undefined) asked.set(partId, (kept = holds(partId)))
-    if (kept) market.readings.set(key, reading)
-  }
-}
-
-/** Every column of a stored record but those that say where it came in. */
-export function toSoldRecord({
-  id,
-  externalId: _externalId,
-  importId: _importId,
-  ...record
-}: typeof soldRecords.$inferSelect): SoldRecord {
-  return { ...record, id: String(id) }
-}
-
-function historyByPart(rows: readonly ShopPriceRow[]): Map<string, Map<string, ShopPriceRow[]>> {
-  const history = new Map<string, Map<string, ShopPriceRow[]>>()
-  for (const row of rows) {
-    const shops = history.get(row.partId) ?? new Map<string, ShopPriceRow[]>()
-    history.set(row.partId, shops)
-    const known = shops.get(row.sourceId)
-    if (known) known.push(row)
-    else shops.set(row.sourceId, [row])
-  }
-  return history
+/** The market of a database, or of what a transaction sees of it. */
+export async function useMarket(db: Pick<Queryable, 'select'>): Promise<Market> {
+  const world = await useWorld(db)
+  openKept(db, world)
+  return marketOf(world)
 }
 
 /** The street price of a part as of a date, in a currency. Only records that can have its words are sieved. */
 export function readStreetPrice(
-  market: Market,
+  { world }: Pick<Market, 'world'>,
   partId: string,
   asOf: CalendarDate,
   currency: string,
 ): StreetPrice {
-  const open = market.open.get(partId)
-  if (open) return standIn(market, open, asOf, currency)
-  const key = readingKey(partId, asOf, currency)
-  const cached = market.readings.get(key)
-  if (cached) return cached
-  const reading = judge(market, key)
-  market.readings.set(key, reading)
-  return reading
+  const base = world.unless(['parts', 'recordOverrides', 'exchangeRates', 'settings', 'records'])
+  return street(base, partId, asOf, currency)
 }
+
+const street: (world: World, partId: string, asOf: string, currency: string) => StreetPrice = reading(
+  'street price',
+  (world, partId: string, asOf: string, currency: string) => {
+    const market = marketOf(world)
+    const open = market.open.get(partId)
+    if (open) return standIn(market, open, asOf, currency)
+    const key = JSON.stringify([asOf, currency, partId])
+    const basis = stateTag([
+      market.queries.get(partId),
+      market.overrides.get(partId),
+      market.rates,
+      recordsOfPart(world, partId),
+    ])
+    const anew = () => judgedStreet(world, partId, asOf, currency)
+    const kept = findKept(world, key, basis, () => anew().dropped)
+    return kept ?? keep(world, key, basis, anew())
+  },
+  { most: 20_000 },
+)
+
+/** Every title that may be of a part judged, and what the kept ones say. */
+const judgedStreet = reading(
+  'street price judged',
+  (world, partId: string, asOf: string, currency: string) =>
+    judged(marketOf(world), partId, asOf, currency, recordsOfPart(world, partId)),
+  { most: 20_000 },
+)
 
 /** The street price of an open part: that of the cheapest of the library which it may be. */
 function standIn(market: Market, open: Part, asOf: CalendarDate, currency: string): StreetPrice {
   const readings = market.library
     .filter((part) => isPlausible(open, part))
     .map(({ id }) => ({ id, reading: readStreetPrice(market, id, asOf, currency) }))
-    .filter(({ reading }) => reading.marks !== null)
+    .filter(({ reading: each }) => each.marks !== null)
     .sort((a, b) => a.reading.marks!.typical - b.reading.marks!.typical)
   const [cheapest] = readings
   return cheapest
     ? { ...cheapest.reading, standsFor: cheapest.id }
-    : judge(market, readingKey(open.id, asOf, currency), [])
+    : judged(market, open.id, asOf, currency, [])
 }
 
-function judge(market: Market, key: string, among?: readonly SoldRecord[]): StreetPrice {
-  const { partId, asOf, currency } = readingOf(key)
-  const query = market.queries.get(partId)!
-  return streetPrice({ ...query, asOf, currency }, among ?? market.index.candidates(query.must), {
+function judged(
+  market: Market,
+  partId: string,
+  asOf: CalendarDate,
+  currency: string,
+  among: readonly SoldRecord[],
+): StreetPrice {
+  return streetPrice({ ...market.queries.get(partId)!, asOf, currency }, among, {
     rates: market.rates,
     overrides: market.overrides.get(partId) ?? {},
     missingRate: 'drop',
@@ -290,8 +153,6 @@ export async function setOverride(
           })
     }
   })
-  const market = await markets.get(db)
-  if (market) await refreshPart(db, market, partId)
 }
 
 async function assertPart(db: Queryable, partId: string): Promise<void> {
@@ -313,29 +174,8 @@ async function assertRecords(db: Queryable, recordIds: readonly number[]): Promi
   }
 }
 
-/** After a decision only one part's overrides and readings change; the records need not be read again. */
-async function refreshPart(db: Database, market: Market, partId: string): Promise<void> {
-  const rows = await db.select().from(recordOverrides).where(eq(recordOverrides.partId, partId))
-  const overrides = market.overrides as Map<string, Record<string, Override>>
-  overrides.set(partId, Object.fromEntries(rows.map((row) => [String(row.recordId), row.decision])))
-  forgetReadings(market, partId)
-}
-
-function forgetReadings(market: Market, partId: string): void {
-  market.priced.clear()
-  for (const key of market.readings.keys()) if (readingOf(key).partId === partId) market.readings.delete(key)
-}
-
 /** Saves a part's price query (null: back to the one derived from its facts). */
 export async function setQuery(db: Database, partId: string, query: PartQuery | null): Promise<void> {
   await assertPart(db, partId)
   await db.update(parts).set({ query }).where(eq(parts.id, partId))
-  const market = await markets.get(db)
-  if (!market) return
-  const part = market.library.find((each) => each.id === partId)!
-  ;(market.queries as Map<string, PartQuery>).set(
-    partId,
-    query ?? queryForPart(part, market.library, market.assumptions.pricing),
-  )
-  forgetReadings(market, partId)
 }

@@ -3,6 +3,8 @@ import { convertAmount, rateTable } from '#core/money/rates'
 import { landedCost } from '#core/supply/landed/landedCost'
 import { shopRhythm } from '#core/pricing/shops/shopRhythm'
 import type { OfferView } from '#shared/prices/views'
+import { reading, sameContent } from '../readings/reading'
+import { marketOf } from './marketReadings'
 import type { Market } from './marketState'
 import { asksFor } from './openOffers'
 import { termsOf } from './termsOf'
@@ -15,21 +17,22 @@ export function newPriceIn(market: Market, partId: string, currency: string, tod
   return prices.length === 0 ? null : Math.min(...prices)
 }
 
-/**
- * What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. Kept as
- * long as the market stands.
- */
+/** What each shop that has a part asks for it today, landed, with the rhythm of its prices; cheapest first. */
 export function newOffers(
   market: Market,
   partId: string,
   currency: string,
   today: string,
 ): readonly OfferView[] {
-  const key = `${partId} ${today} ${currency}`
-  const known = market.offers.get(key) ?? readOffers(market, partId, currency, today)
-  market.offers.set(key, known)
-  return known
+  return offersOfShops(market.world, partId, currency, today)
 }
+
+const offersOfShops = reading(
+  'offers of shops',
+  (world, partId: string, currency: string, today: string) =>
+    readOffers(marketOf(world), partId, currency, today),
+  { same: sameContent, most: 20_000 },
+)
 
 function readOffers(market: Market, partId: string, currency: string, today: string): OfferView[] {
   const table = rateTable(market.rates)

@@ -1,4 +1,4 @@
-import { inArray, isNull } from 'drizzle-orm'
+import { inArray } from 'drizzle-orm'
 import { fitWorkload } from '#core/performance/fitting/fitWorkload'
 import type { FrameMachine } from '#core/performance/model/frameTime'
 import { limitEvidence, type LimitEvidence } from '#core/performance/fitting/limitEvidence'
@@ -6,10 +6,12 @@ import { pairOf } from '#core/performance/model/machineOf'
 import { noReadings, plainConditions, type FrameRun } from '#core/performance/runs/run'
 import type { Workload } from '#core/performance/model/workload'
 import type { PartFacts } from '#core/parts/part'
-import type { Database, Queryable } from '../db/client'
+import type { Queryable } from '../db/client'
 import { parts } from '../db/schema/parts'
-import { runs } from '../db/schema/bench'
-import { loadWorkloads } from './workloads'
+import type { runs } from '../db/schema/bench'
+import { reading, sameContent, sameMembers } from '../readings/reading'
+import { useWorld } from '../readings/useWorld'
+import { workloadsOf } from './workloads'
 
 export type RunRow = typeof runs.$inferSelect
 
@@ -21,49 +23,43 @@ export interface Performance {
   readonly evidence: readonly LimitEvidence[]
 }
 
-const known = new WeakMap<object, Promise<Performance>>()
-
-/** To be called after a write to runs, workloads or parts: the next reading fits again. */
-export function performanceChanged(db: object): void {
-  known.delete(db)
+/** Every workload fitted to its runs. */
+export async function usePerformance(db: Pick<Queryable, 'select'>): Promise<Performance> {
+  return performanceOf((await useWorld(db)).unless(['runs', 'workloads', 'parts', 'settings']))
 }
 
-/** Lets a transaction read by what is known of its database, which it does not change. */
-export function lendPerformance(db: object, to: object): void {
-  const performance = known.get(db)
-  if (performance) known.set(to, performance)
-}
+const byDay = (a: RunRow, b: RunRow) =>
+  a.ranOn < b.ranOn ? -1 : a.ranOn > b.ranOn ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
 
-/** Every workload fitted to its runs; kept in memory until a run, workload or part changes. */
-export function usePerformance(db: Database): Promise<Performance> {
-  const kept = known.get(db)
-  if (kept) return kept
-  const loaded = loadPerformance(db)
-  known.set(db, loaded)
-  loaded.catch(() => known.delete(db))
-  return loaded
-}
+const runRows = reading('runs', (world) => world.rows.runs.where('deletedAt', null).toSorted(byDay), {
+  same: sameMembers,
+})
 
-async function loadPerformance(db: Database): Promise<Performance> {
-  const [priors, rows, partRows] = await Promise.all([
-    loadWorkloads(db),
-    db.select().from(runs).where(isNull(runs.deletedAt)).orderBy(runs.ranOn, runs.id),
-    db.select({ id: parts.id, facts: parts.facts }).from(parts),
-  ])
-  const facts = new Map(partRows.map((part) => [part.id, part.facts]))
-  const all = rows.map((row) => frameRunOf(row, facts))
-  const fitted = priors.map((workload) => fitWorkload(workload, all))
+const frameRuns = reading(
+  'runs of machines',
+  (world) => {
+    const { parts } = world.rows
+    return runRows(world).map((row) => frameRunOf(row, { get: (id) => parts.one('id', id)?.facts }))
+  },
+  { same: sameContent },
+)
+
+const priors = reading('workloads', workloadsOf, { same: sameContent })
+
+export const performanceOf = reading('performance', (world): Performance => {
+  const runs = frameRuns(world)
+  const fitted = priors(world).map((workload) => fitWorkload(workload, runs))
   // loads of the card are compared by the exponent in force
   return {
     workloads: fitted,
-    runs: all,
-    rows,
-    evidence: fitted.flatMap((workload) => limitEvidence(workload, all)),
+    runs,
+    rows: runRows(world),
+    evidence: fitted.flatMap((workload) => limitEvidence(workload, runs)),
   }
-}
+})
 
 /** A stored run as core wants it. */
-export function frameRunOf(row: RunRow, facts: ReadonlyMap<string, PartFacts>): FrameRun {
+export function frameRunOf(row: RunRow, facts: { get(id: string): PartFacts | undefined }): FrameRun {
   const {
     id,
     workloadId,

@@ -3,6 +3,8 @@ import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { faultsOf } from './faults'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import { readStreetPrice } from './market'
+import { reading, sameContent } from '../readings/reading'
+import { marketOf } from './marketReadings'
 import type { Market } from './marketState'
 import { newOffers } from './newOffers'
 
@@ -10,17 +12,28 @@ type BuildToPrice = Pick<BuildRow, 'currency' | 'houseRules'>
 
 /**
  * Every part of the library at what it costs today: used at the builder's patience or new, whichever the house and the
- * risk advise. Parts without a price are left out. Kept as long as the market stands.
+ * risk advise. Parts without a price are left out.
  */
 export function pricedLibrary(market: Market, build: BuildToPrice, today: string): readonly PricedPart[] {
   const { neverUsed, patience, faults } = build.houseRules
-  const key = JSON.stringify([today, build.currency, neverUsed, patience, faults])
-  const known = market.priced.get(key) ?? price(market, build, today)
-  market.priced.set(key, known)
-  return known
+  const rules: Rules = { neverUsed, patience, faults }
+  return priced(market.world, build.currency, JSON.stringify(rules), today)
 }
 
-function price(market: Market, { currency, houseRules }: BuildToPrice, today: string): PricedPart[] {
+type Rules = Pick<BuildRow['houseRules'], 'neverUsed' | 'patience' | 'faults'>
+
+const priced = reading(
+  'priced library',
+  (world, currency: string, rules: string, today: string) =>
+    price(marketOf(world), { currency, houseRules: JSON.parse(rules) as Rules }, today),
+  { same: sameContent, most: 50 },
+)
+
+function price(
+  market: Market,
+  { currency, houseRules }: { readonly currency: string; readonly houseRules: Rules },
+  today: string,
+): PricedPart[] {
   const assumptions = faultsOf(market, { currency, houseRules }, today)
   return market.library.flatMap((part): PricedPart[] => {
     // nobody can go and buy an open part

@@ -18,7 +18,11 @@ export type HouseSettings = SettingsView
 const nothingSet: HouseSettings = { assumptions: {}, money: {}, homeCurrency: null }
 
 export async function readSettings(db: Pick<Queryable, 'select'>): Promise<HouseSettings> {
-  const rows = await db.select().from(settings)
+  return settingsOf(await db.select().from(settings))
+}
+
+/** The settings that rows hold; what is secret is not among them. */
+export function settingsOf(rows: readonly (typeof settings.$inferSelect)[]): HouseSettings {
   const told = rows.filter((row) => !row.key.startsWith(secretPrefix))
   return { ...nothingSet, ...Object.fromEntries(told.map((row) => [row.key, row.value])) }
 }

@@ -3,6 +3,8 @@ import { streetPrice, type StreetPrice } from '#core/pricing/street/streetPrice'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { netResale } from '#core/supply/lots/splitLot'
 import { partsAlone, type Selling } from '#shared/ledger/selling'
+import { reading } from '../readings/reading'
+import { marketOf } from './marketReadings'
 import type { Market } from './marketState'
 
 /** Whole machines sold that are like one, and by which words they were found. */
@@ -14,8 +16,6 @@ export interface SoldMachines {
 /** Comps from which on the nearer machines are enough by themselves. */
 const enough = 3
 
-const known = new WeakMap<Market, Map<string, SoldMachines | null>>()
-
 /** Machines like the one of these parts that were sold; the nearest that are enough. Null where nothing tells what is like it. */
 export function soldMachines(
   market: Market,
@@ -25,12 +25,36 @@ export function soldMachines(
   currency: string,
 ): SoldMachines | null {
   const queries = queriesOf(market, parts, selling ?? partsAlone)
-  const key = JSON.stringify([queries, selling?.leftOut ?? [], today, currency])
-  const readings = known.get(market) ?? new Map<string, SoldMachines | null>()
-  known.set(market, readings)
-  const read = readings.get(key)
-  if (read !== undefined) return read
-  const overrides = Object.fromEntries((selling?.leftOut ?? []).map((id) => [String(id), 'drop' as const]))
+  return machinesSold(
+    market.world,
+    JSON.stringify(queries),
+    JSON.stringify(selling?.leftOut ?? []),
+    today,
+    currency,
+  )
+}
+
+const machinesSold = reading(
+  'machines sold',
+  (world, queries: string, leftOut: string, today: string, currency: string) =>
+    readMachines(
+      marketOf(world),
+      JSON.parse(queries) as MachineQuery[],
+      JSON.parse(leftOut) as number[],
+      today,
+      currency,
+    ),
+  { most: 500 },
+)
+
+function readMachines(
+  market: Market,
+  queries: readonly MachineQuery[],
+  leftOut: readonly number[],
+  today: string,
+  currency: string,
+): SoldMachines | null {
+  const overrides = Object.fromEntries(leftOut.map((id) => [String(id), 'drop' as const]))
   let found: SoldMachines | null = null
   for (const query of queries) {
     const reading = streetPrice({ ...query, asOf: today, currency }, market.index.candidates(query.must), {
@@ -41,7 +65,6 @@ export function soldMachines(
     if (found === null || reading.kept.length > found.reading.kept.length) found = { query, reading }
     if (reading.kept.length >= enough) break
   }
-  readings.set(key, found)
   return found
 }
 

@@ -46,13 +46,25 @@ export async function openDatabase(url: string): Promise<OpenDatabase> {
   const client = one.client()
   const db = drizzle(client, { casing: 'snake_case' })
   const version = () => (file ? one.version : null)
-  versions.set(db, version)
+  if (file) {
+    writers.set(db, one)
+    databases.set(client, db)
+  }
   return { client, db, file, alone: (work) => one.alone(work), version }
 }
 
-const versions = new WeakMap<Database, () => number | null>()
+const writers = new WeakMap<object, OneWriter>()
 
-/** Counts up with every write, see `OpenDatabase.version`; null where that cannot be told. */
-export function versionOf(db: Database): number | null {
-  return versions.get(db)?.() ?? null
+/** The one writer of a database; undefined of a transaction, and behind a URL that is no file. */
+export function writerOf(db: object): OneWriter | undefined {
+  return writers.get(db)
+}
+
+const databases = new WeakMap<Client, Database>()
+
+/** The database that a transaction is on; undefined where it is none, or behind a URL that is no file. */
+export function databaseOf(tx: object): Database | undefined {
+  // the ORM tells it nowhere else
+  const { session } = tx as { readonly session?: { readonly client?: Client } }
+  return session?.client && databases.get(session.client)
 }

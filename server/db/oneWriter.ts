@@ -23,6 +23,7 @@ export class OneWriter {
   private readonly turn = new Mutex()
   private readonly holding = new AsyncLocalStorage<true>()
   private written = 0
+  private watch: WriterWatch | null = null
 
   constructor(
     private readonly reader: Client,
@@ -33,6 +34,12 @@ export class OneWriter {
   /** Counts up with every write through this client: what was read while it stood still holds. */
   get version(): number {
     return this.written
+  }
+
+  /** From now on somebody is told after each write, in its turn and before anybody is answered. */
+  async watchedBy(watch: WriterWatch): Promise<void> {
+    await watch.opened(this.writer)
+    this.watch = watch
   }
 
   /**
@@ -79,6 +86,7 @@ export class OneWriter {
         return await this.whenFree(write)
       } finally {
         this.written += 1
+        await this.watch?.written(this.writer)
       }
     })
   }
@@ -92,7 +100,8 @@ export class OneWriter {
       turn()
     }
     try {
-      return released(await this.whenFree(() => this.writer.transaction(mode)), release)
+      const told = async () => this.watch?.written(this.writer)
+      return released(await this.whenFree(() => this.writer.transaction(mode)), told, release)
     } catch (error) {
       release()
       throw error
@@ -107,6 +116,7 @@ export class OneWriter {
         if (!isHeld(error)) throw error
         await this.writer.reconnect()
         await this.afterOpening(this.writer)
+        await this.watch?.opened(this.writer)
         if (wait === null) throw new DatabaseHeldError(error)
         await new Promise((resolve) => setTimeout(resolve, wait))
       }
@@ -115,8 +125,16 @@ export class OneWriter {
   }
 }
 
-/** The transaction, giving the turn on when it is over, however it ends. */
-function released(transaction: Transaction, release: () => void): Transaction {
+/** Somebody who keeps in mind what is in the database. */
+export interface WriterWatch {
+  /** The connection that writes is a new one. */
+  opened(writer: Client): Promise<void>
+  /** Something may have been written; must not throw. */
+  written(writer: Client): Promise<void>
+}
+
+/** The transaction, giving the turn on when it is over, however it ends; what it has written is told before. */
+function released(transaction: Transaction, told: () => Promise<void>, release: () => void): Transaction {
   let isOver = false
   const over = () => {
     if (isOver) return
@@ -132,7 +150,9 @@ function released(transaction: Transaction, release: () => void): Transaction {
       if (name !== 'commit' && name !== 'rollback') return bound
       return async () => {
         try {
-          return await bound()
+          const settled = await bound()
+          if (name === 'commit') await told()
+          return settled
         } finally {
           over()
         }

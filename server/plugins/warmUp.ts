@@ -1,10 +1,10 @@
 import { isNull } from 'drizzle-orm'
-import { keepReadings } from '../context/keptReadings'
+import { keepReadings, keptCount } from '../context/keptReadings'
 import { readStreetPrice, useMarket } from '../context/market'
-import type { Market } from '../context/marketState'
 import { builds } from '../db/schema/builds'
 import type { Database } from '../db/client'
-import { useDatabase } from '../db/useDatabase'
+import { useOpenDatabase } from '../db/useDatabase'
+import { useWorld } from '../readings/useWorld'
 import { today } from '../http/today'
 
 const everyMs = 3000
@@ -12,37 +12,40 @@ const everyMs = 3000
 const keepEveryMs = 10_000
 
 /**
- * After the start, and after each change of the market, the street prices that the builds are read from are worked out
+ * After the start, and after each change, the street prices that the builds are read from are worked out
  * part by part, giving way to every request in between, so that no page waits for all of them at once; then they are
  * kept for the next start.
  */
 export default defineNitroPlugin((nitro) => {
   let isOver = false
   let isBusy = false
-  let warm: { market: Market; day: string } | null = null
+  let warm = ''
   const warmUp = async () => {
-    const db = await useDatabase()
-    const market = await useMarket(db)
+    const { db, version } = await useOpenDatabase()
     const day = today()
-    if (warm?.market === market && warm.day === day) return
-    let known = market.readings.size
+    const state = `${version()} ${day}`
+    if (warm === state) return
+    const market = await useMarket(db)
+    const { world } = market
+    let known = keptCount(world)
     let keptAt = performance.now()
+    const save = () => {
+      if (keptCount(world) > known) keepReadings(db, world, day)
+      known = keptCount(world)
+      keptAt = performance.now()
+    }
     for (const currency of await currenciesOf(db))
       for (const partId of market.queries.keys()) {
-        // what changed meanwhile is read at the next turn
-        if (isOver || (await useMarket(db)) !== market) return
+        // what is read anew meanwhile is read at the next turn
+        if (isOver || (await useWorld(db)) !== world) return
         const reading = readStreetPrice(market, partId, day, currency)
         // read when it is asked for: now, so that it is kept as well
         void reading.trend
-        if (performance.now() - keptAt > keepEveryMs && market.readings.size > known) {
-          keepReadings(db, market, day)
-          known = market.readings.size
-          keptAt = performance.now()
-        }
+        if (performance.now() - keptAt > keepEveryMs) save()
         await new Promise((resolve) => setImmediate(resolve))
       }
-    if (market.readings.size > known) keepReadings(db, market, day)
-    warm = { market, day }
+    save()
+    warm = state
   }
   const turn = async () => {
     if (isBusy) return

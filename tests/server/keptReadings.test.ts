@@ -1,10 +1,11 @@
 import { appendFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { afterAll, beforeAll, expect, test, vi } from 'vitest'
-import { keepReadings, keepReadingsIn } from '#server/context/keptReadings'
-import { readingKey } from '#server/context/readingKey'
-import { marketReplaced, readStreetPrice, useMarket } from '#server/context/market'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { keepReadings, keepReadingsIn, keptCount } from '#server/context/keptReadings'
+import { readStreetPrice, useMarket } from '#server/context/market'
 import type { Database, OpenDatabase } from '#server/db/client'
+import { workedOut } from '#server/readings/reading'
+import { forgetWorld } from '#server/readings/useWorld'
 import { importRecordsText } from './importText'
 import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
 import { temporaryFolder } from './testDatabase'
@@ -18,79 +19,81 @@ beforeAll(async () => {
   market = await marketWithBuild()
   db = market.db
   keepReadingsIn(db, path, 'one')
+  forgetWorld(db)
 })
 afterAll(async () => {
   await market.close()
   rmSync(folder, { recursive: true, force: true })
 })
 
+/** Reads every part, and says how many were judged for it. */
 const all = async () => {
-  const loaded = await useMarket(db)
-  const restored = loaded.readings.size
-  const read = [...loaded.queries.keys()].map((id) => readStreetPrice(loaded, id, today, 'CAD'))
-  return { loaded, restored, read: JSON.parse(JSON.stringify(read)) as unknown[] }
+  const before = workedOut.get('street price judged') ?? 0
+  const { queries, world } = await useMarket(db)
+  const read = [...queries.keys()].map((id) => readStreetPrice({ world }, id, today, 'CAD').marks)
+  return { world, queries, read, judged: (workedOut.get('street price judged') ?? 0) - before }
+}
+const restarted = () => {
+  forgetWorld(db)
+  return all()
 }
 
 test('a start after a start takes over every reading, what was dropped included', async () => {
   const first = await all()
-  expect(first.restored).toBe(0)
-  keepReadings(db, first.loaded, today)
-  marketReplaced(db)
-  const second = await all()
-  expect(second.restored).toBe(first.read.length)
+  expect(first.judged).toBe(first.read.length)
+  const dropped = ({ world, queries }: typeof first) =>
+    [...queries.keys()].map((id) => readStreetPrice({ world }, id, today, 'CAD').dropped)
+  const were = dropped(first)
+  keepReadings(db, first.world, today)
+  const second = await restarted()
+  expect(second.judged).toBe(0)
   expect(second.read).toEqual(first.read)
+  expect(dropped(second)).toEqual(were)
 })
 
 test('keeping restored readings again judges no title: that stopped everybody for minutes after a one-line import', async () => {
-  const { loaded } = await all()
-  keepReadings(db, loaded, today)
-  marketReplaced(db)
-  const restored = await useMarket(db)
-  expect(restored.readings.size).toBeGreaterThan(0)
-  const judged = vi.spyOn(restored, 'judge')
-  keepReadings(db, restored, today)
-  expect(judged).not.toHaveBeenCalled()
+  const { world } = await restarted()
+  const before = workedOut.get('street price judged')
+  expect(keptCount(world)).toBeGreaterThan(0)
+  keepReadings(db, world, today)
+  expect(workedOut.get('street price judged')).toBe(before)
 })
 
-test('where records were taken back nothing holds', async () => {
-  const { loaded } = await all()
-  keepReadings(db, loaded, today)
-  const { rows } = await market.client.execute('SELECT id FROM sold_records ORDER BY id LIMIT 1')
-  const row = (await market.client.execute(`SELECT * FROM sold_records WHERE id = ${Number(rows[0]!.id)}`))
-    .rows[0]!
-  await market.client.execute(`DELETE FROM sold_records WHERE id = ${Number(rows[0]!.id)}`)
-  marketReplaced(db)
-  expect((await all()).restored).toBe(0)
+test('where a record was taken back, what could have had it is read anew, and nothing else', async () => {
+  const { queries, world } = await restarted()
+  const [partId] = [...queries.keys()]
+  const [gone] = world.records.candidates(queries.get(partId!)!.must)
+  const touched = [...queries.values()].filter(({ must }) => world.records.candidates(must).includes(gone!))
+  const id = Number(gone!.id)
+  const row = (await market.client.execute(`SELECT * FROM sold_records WHERE id = ${id}`)).rows[0]!
+  await market.client.execute(`DELETE FROM sold_records WHERE id = ${id}`)
+  expect((await restarted()).judged).toBe(touched.length)
   const columns = Object.keys(row)
   await market.client.execute({
     sql: `INSERT INTO sold_records (${columns.join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
     args: columns.map((column) => row[column]!),
   })
-  marketReplaced(db)
 })
 
-test(
-  'a record that came since is read; so are all where another build of Tarvin wrote ' +
-    'them, or the file is cut off',
-  async () => {
-    const { loaded } = await all()
-    const [partId] = [...loaded.queries].find(([, query]) => query.must.length > 0)!
-    await importRecordsText(
-      { db, client: market.client } as OpenDatabase,
-      `id,source,title,price,date\nnew-1,Barnstall,${loaded.queries.get(partId)!.must.join(' ')} tested,91.00,2026-10-30`,
-    )
-    marketReplaced(db)
-    const after = await useMarket(db)
-    expect(after.readings.has(readingKey(partId, today, 'CAD'))).toBe(false)
-    expect(after.readings.size).toBeGreaterThan(0)
+test('a record that came is read for the parts whose words it has, without a restart as with one', async () => {
+  const { queries } = await restarted()
+  const [, query] = [...queries].find(([, { must }]) => must.length > 0)!
+  await importRecordsText(
+    { db, client: market.client } as OpenDatabase,
+    `id,source,title,price,date\nnew-1,Barnstall,${query.must.join(' ')} tested,91.00,2026-10-30`,
+  )
+  const { judged } = await all()
+  expect(judged).toBeGreaterThan(0)
+  expect(judged).toBeLessThan(queries.size)
+  expect((await restarted()).judged).toBe(judged)
+})
 
-    keepReadingsIn(db, path, 'two')
-    marketReplaced(db)
-    expect((await all()).restored).toBe(0)
-    keepReadingsIn(db, path, 'one')
-    writeFileSync(path, 'cut off')
-    appendFileSync(path, '\0')
-    marketReplaced(db)
-    expect((await all()).restored).toBe(0)
-  },
-)
+test('another build of Tarvin, or a file that is cut off: all are read anew', async () => {
+  const { queries } = await all()
+  keepReadingsIn(db, path, 'two')
+  expect((await restarted()).judged).toBe(queries.size)
+  keepReadingsIn(db, path, 'one')
+  writeFileSync(path, 'cut off')
+  appendFileSync(path, '\0')
+  expect((await restarted()).judged).toBe(queries.size)
+})

@@ -9,7 +9,6 @@ import { items } from '#server/db/schema/ledger'
 import { parts } from '#server/db/schema/parts'
 import { sources } from '#server/db/schema/sources'
 import { removeRate, setRate } from '#server/places/settings/rates'
-import { marketReplaced } from '#server/context/market'
 import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/places/builds/buildView'
 import { linesCsv } from '#server/places/builds/shareBuild'
@@ -75,7 +74,6 @@ beforeEach(async () => {
     ['shield', 'extra'],
   ] as const)
     await db.insert(parts).values({ id, role, make: 'Quenby', name: id, facts: {} })
-  marketReplaced(db)
 })
 afterEach(() => place.close())
 
@@ -294,7 +292,6 @@ describe('whole lives', () => {
       .update(parts)
       .set({ facts: { graphicsIndex: 120 } })
       .where(eq(parts.id, 'card-b'))
-    marketReplaced(db)
     const rebate = { kind: 'mail-in', amount: '20.00', claimBy: '2026-11-15', chance: 0.85 }
     await choose(id, await lead('150.00', 'card', { ...inShop, rebate }))
     const other = await lead('168.00', 'card-b', inShop)
@@ -464,7 +461,6 @@ describe('whole lives', () => {
   test.each(['JPY', 'KWD', 'SEK'])('a life in %s, with a trip and a sale', async (currency) => {
     await db.insert(exchangeRates).values({ date: '2026-10-01', from: 'CAD', to: currency, rate: '0.5' })
     await db.insert(exchangeRates).values({ date: '2026-10-01', from: currency, to: 'CAD', rate: '2' })
-    marketReplaced(db)
     const id = await createBuild(
       db,
       briefSchema.validateSync({ name: currency, currency, budget: '900', stretch: '900', wantedBy: null }),
@@ -635,7 +631,6 @@ describe('codes, credits and ways', () => {
         currency: 'CAD',
       })),
     )
-    marketReplaced(db)
     for (const [partId] of asked)
       await addChoice(
         db,

@@ -1,6 +1,5 @@
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { soldRecords } from '#server/db/schema/prices'
-import { marketReplaced } from '#server/context/market'
 import { exportBuild, importBuild } from '#server/places/builds/buildFile'
 import { buildView } from '#server/places/builds/buildView'
 import { briefOf, saveBrief } from '#server/places/brief/brief'
@@ -36,7 +35,6 @@ beforeEach(async () => {
       manner: 'local',
       condition: 'used',
     })
-  marketReplaced(place.db)
   await hunt('card', '130.00')
 })
 afterEach(() => place.close())

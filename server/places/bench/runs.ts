@@ -14,7 +14,7 @@ import { workloads } from '#server/db/schema/work'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 import type { ImportReport } from '#shared/files/importReport'
-import { factsOf, machineFrom, performanceChanged } from '#server/context/performance'
+import { factsOf, machineFrom } from '#server/context/performance'
 
 const mostFrames = 5_000_000
 
@@ -23,7 +23,6 @@ export async function addRun(db: Database, input: RunInput, today: string): Prom
   if (input.ranOn > today) throw new CoreError('future-date', { day: input.ranOn }, 'ranOn')
   const id = newId(input.workloadId)
   await db.transaction((tx) => insertRun(tx, id, input))
-  performanceChanged(db)
   return { id }
 }
 
@@ -83,7 +82,6 @@ export async function patchRun(
   if (Object.keys(set).length === 0) return
   const { rowsAffected } = await db.update(runs).set(set).where(eq(runs.id, id))
   if (rowsAffected === 0) throw new NotFoundError('run', id)
-  performanceChanged(db)
 }
 
 /** Keeps the frame times of a run beside it: 32-bit floats in ms. */
@@ -173,7 +171,6 @@ export async function importRuns(db: Database, text: string, today: string): Pro
       }
     }
   })
-  performanceChanged(db)
   rejected.sort((a, b) => a.line - b.line)
   return {
     added,

@@ -22,7 +22,6 @@ import { assertCalculable } from '#server/context/assertCalculable'
 import { leadInput } from '../leads/leads'
 import { insertLibrary } from '../parts/importLibrary'
 import { rivalInput } from '../rivals/rivalRow'
-import { marketChanged } from '#server/context/market'
 import { sellingInput, sellingRow } from '../ledger/selling'
 import { exportPurchases, importPurchases } from '../ledger/purchaseFile'
 import { loadWorkloads } from '#server/context/workloads'
@@ -192,7 +191,6 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
     await assertCalculable(tx, id, today, 'library.rates')
     return id
   })
-  marketChanged(db)
   return buildId
 }
 

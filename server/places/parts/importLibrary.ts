@@ -1,5 +1,4 @@
 import { and, eq } from 'drizzle-orm'
-import { marketChanged } from '#server/context/market'
 import type { Database, Queryable } from '#server/db/client'
 import { leads } from '#server/db/schema/leads'
 import { parts } from '#server/db/schema/parts'
@@ -21,7 +20,6 @@ export async function importLibrary(
   file: LibraryFile,
 ): Promise<{ added: number; alreadyThere: number }> {
   const counts = await db.transaction((tx) => insertLibrary(tx, file))
-  marketChanged(db)
   return counts
 }
 

@@ -1,6 +1,5 @@
 import { eq } from 'drizzle-orm'
 import type { Role } from '#core/parts/part'
-import { marketChanged } from '#server/context/market'
 import type { Database, Queryable } from '#server/db/client'
 import { parts } from '#server/db/schema/parts'
 import { exchangeRates } from '#server/db/schema/prices'
@@ -21,7 +20,6 @@ export async function savePart(db: Database, part: PartInput): Promise<{ id: str
       target: parts.id,
       set: { role: part.role, make: part.make, name: part.name, facts: values.facts },
     })
-  marketChanged(db)
   return { id: part.id }
 }
 

@@ -1,7 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm'
-import { marketChanged, marketReplaced } from '#server/context/market'
 import type { Database } from '#server/db/client'
-import { soldRecords } from '#server/db/schema/prices'
 import { imports } from '#server/db/schema/sources'
 import { NotFoundError } from '#server/errors/notFoundError'
 import type { PasteInput, PasteMade } from '#shared/pastes/schemas'
@@ -27,28 +25,22 @@ export async function keepPaste(db: Database, input: PasteInput, today: string):
     await tx.update(imports).set({ added, alreadyThere, made }).where(eq(imports.id, paste))
     return { paste, added, alreadyThere, parts: made.parts, leadIds: made.leads }
   })
-  marketChanged(db)
   return kept
 }
 
 /** Takes a paste, or an import of past sales, back whole; refused, naming it, where something of it was used since. */
 export async function undoPaste(db: Database, paste: number): Promise<void> {
-  const recordsGone = await db.transaction(async (tx) => {
+  await db.transaction(async (tx) => {
     const [row] = await tx
       .select()
       .from(imports)
       .where(and(eq(imports.id, paste), inArray(imports.kind, ['paste', 'sold-records'])))
     if (!row) throw new NotFoundError('paste', paste)
-    const own = await tx.$count(soldRecords, eq(soldRecords.importId, paste))
     for (const name of pasteSectionNames.toReversed())
       await pasteSections[name].takeBack(tx, row.made[name] as never, paste)
     await tx
       .update(imports)
       .set({ added: 0, made: { sources: [], parts: [], choices: [], leads: [] } })
       .where(eq(imports.id, paste))
-    return own > 0
   })
-  // a market takes over its records, so one that has lost some begins again
-  if (recordsGone) marketReplaced(db)
-  else marketChanged(db)
 }

@@ -5,9 +5,8 @@ import { coreRoles, type Role } from '#core/parts/part'
 import type { Way } from '#core/supply/ways/way'
 import { assertCalculable } from '#server/context/assertCalculable'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
-import { lendMarket, useMarket } from '#server/context/market'
+import { useMarket } from '#server/context/market'
 import type { Market } from '#server/context/marketState'
-import { lendPerformance } from '#server/context/performance'
 import { waysToGet } from '#server/context/waysToGet'
 import { actIn, undoIn } from '#server/db/action'
 import type { Database, Queryable } from '#server/db/client'
@@ -38,8 +37,6 @@ export async function planOnReceipt(
   await db
     .transaction(async (tx) => {
       await write(tx, plan, buildId, today)
-      lendMarket(db, tx)
-      lendPerformance(db, tx)
       // a transaction reads as its database does
       const view = await buildView(tx as unknown as Database, buildId, today)
       seen = {

@@ -10,7 +10,6 @@ import {
 } from '#core/files/import/soldRecordsFile'
 import type { ImportReport } from '#shared/files/importReport'
 import type { OpenDatabase } from '#server/db/client'
-import { marketChanged } from '#server/context/market'
 import { soldRecords } from '#server/db/schema/prices'
 
 export interface RecordsReport extends ImportReport {
@@ -52,7 +51,6 @@ export async function importSoldRecords(
       args: [added, alreadyThere, importId],
     })
     await tx.commit()
-    marketChanged(database.db)
     return {
       import: importId,
       added,

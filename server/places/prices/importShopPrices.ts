@@ -5,7 +5,6 @@ import { parts } from '#server/db/schema/parts'
 import { shopPrices } from '#server/db/schema/prices'
 import { sources } from '#server/db/schema/sources'
 import type { ImportReport } from '#shared/files/importReport'
-import { marketChanged } from '#server/context/market'
 
 /** Imports a CSV of shop prices in one transaction. */
 export async function importShopPrices(
@@ -34,7 +33,6 @@ export async function importShopPrices(
       added += (await tx.insert(shopPrices).values(rows).onConflictDoNothing()).rowsAffected
     }
   })
-  marketChanged(db)
   rejected.sort((a, b) => a.line - b.line)
   return {
     added,

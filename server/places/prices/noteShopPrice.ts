@@ -2,7 +2,6 @@ import { and, eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import { marketChanged } from '#server/context/market'
 import type { Database, Queryable } from '#server/db/client'
 import { parts } from '#server/db/schema/parts'
 import { shopPrices } from '#server/db/schema/prices'
@@ -22,7 +21,6 @@ export async function noteShopPrice(
     await putShopPrice(tx, { sourceId: source.id, partId, date, price, currency }, '')
     return source.id
   })
-  marketChanged(db)
   return { sourceId }
 }
 

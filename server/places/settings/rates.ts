@@ -3,7 +3,6 @@ import type { InferType } from 'yup'
 import Big from 'big.js'
 import { CoreError } from '#core/errors/coreError'
 import { assertCalculable } from '#server/context/assertCalculable'
-import { marketChanged } from '#server/context/market'
 import type { Database } from '#server/db/client'
 import { builds } from '#server/db/schema/builds'
 import { exchangeRates } from '#server/db/schema/prices'
@@ -41,7 +40,6 @@ export async function setRate(
           set: { rate: row.rate },
         })
   })
-  marketChanged(db)
   return readRates(db)
 }
 
@@ -58,6 +56,5 @@ export async function removeRate(
     for (const { id } of await tx.select({ id: builds.id }).from(builds).where(isNull(builds.deletedAt)))
       await assertCalculable(tx, id, today, 'date')
   })
-  marketChanged(db)
   return readRates(db)
 }

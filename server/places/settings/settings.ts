@@ -1,7 +1,6 @@
 import { assumptionsWith } from '#core/assumptions/assumptions'
 import { moneyAssumption } from '#core/assumptions/money'
 import { rateTable } from '#core/money/rates'
-import { marketChanged } from '#server/context/market'
 import { readSetting, writeSetting } from '#server/context/settings'
 import type { Database } from '#server/db/client'
 import type { MoneyInput } from '#shared/settings/schemas'
@@ -15,7 +14,6 @@ export async function setAssumption(db: Database, key: string, value: number | n
     assumptionsWith({ ...own, ...(value === null ? {} : { [key]: value }) })
     await writeSetting(tx, 'assumptions', own)
   })
-  marketChanged(db)
 }
 
 /** The same for an assumption in money. */
@@ -25,7 +23,6 @@ export async function setMoney(db: Database, { key, value }: MoneyInput, today: 
     if (value !== null) moneyAssumption(key, value.currency, value, rateTable([]), today)
     await writeSetting(tx, 'money', value === null ? others : { ...others, [key]: value })
   })
-  marketChanged(db)
 }
 
 export async function setHomeCurrency(db: Database, currency: string): Promise<void> {

@@ -1,5 +1,4 @@
 import { sourceRow } from './sourceRow'
-import { marketChanged } from '#server/context/market'
 import { eq } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { toDecimal } from '#core/money/decimal'
@@ -14,7 +13,6 @@ import type { SourceInput } from '#shared/sources/schemas'
 export async function saveSource(db: Database, source: SourceInput): Promise<{ id: string }> {
   const row = sourceRow(source)
   await db.insert(sources).values(row).onConflictDoUpdate({ target: sources.id, set: row })
-  marketChanged(db)
   return { id: source.id }
 }
 
@@ -28,7 +26,6 @@ export async function removeSource(db: Database, id: string): Promise<void> {
       throw new CoreError('source-in-use', { said: said.join(', '), name: source.name }, 'id')
     await tx.delete(sources).where(eq(sources.id, id))
   })
-  marketChanged(db)
 }
 
 /** What names a source, such as `2 leads`; empty: nothing, so that it can go. */

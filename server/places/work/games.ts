@@ -5,7 +5,6 @@ import { frameMachineOf } from '#core/performance/model/machineOf'
 import type { Part } from '#core/parts/part'
 import type { Workload } from '#core/performance/model/workload'
 import type { GameInput } from '#shared/work/schemas'
-import { performanceChanged } from '#server/context/performance'
 import type { Database, Queryable } from '#server/db/client'
 import { targets } from '#server/db/schema/brief'
 import { runs } from '#server/db/schema/bench'
@@ -29,7 +28,6 @@ export async function saveGame(db: Database, { known, ...game }: GameInput): Pro
     const values = { ...rest, lowShareGraphics: lowShare.graphics, lowShareCpu: lowShare.cpu }
     await tx.insert(workloads).values(values).onConflictDoUpdate({ target: workloads.id, set: values })
   })
-  performanceChanged(db)
   return { id: game.id }
 }
 
@@ -53,7 +51,6 @@ export async function removeGame(db: Database, id: string): Promise<void> {
     const { rowsAffected } = await tx.delete(workloads).where(eq(workloads.id, id))
     if (rowsAffected === 0) throw new NotFoundError('game', id)
   })
-  performanceChanged(db)
 }
 
 type KnownRate = NonNullable<GameInput['known']>

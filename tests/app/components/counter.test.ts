@@ -2,7 +2,6 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest'
 import { soldRecords } from '#server/db/schema/prices'
-import { marketReplaced } from '#server/context/market'
 import { buildStrips } from '#server/places/builds/readBuilds'
 import { createVariant } from '#server/places/builds/variants'
 import { haggleView } from '#server/places/leads/haggle'
@@ -132,7 +131,6 @@ describe('selling it', () => {
         manner: 'local',
         condition: 'used',
       })
-    marketReplaced(place.db)
     await pay(place.db, [await choose(await lead('A card'))])
     const [item] = await itemsOf(place.db, place.build)
     await itemStep(place.db, item!.id, 'arrive', { state: 'works' })

@@ -86,7 +86,7 @@ async function hunt(partId: string, name: string) {
       </p>
       <p class="mt-1 text-xs text-soft">
         <template v-for="(fact, index) in finding.why" :key="fact.partId + fact.fact"
-          ><template v-if="index > 0"> involves </template>{{ fact.part }}: {{ fact.fact }}
+          ><template v-if="index > 0"> vs </template>{{ fact.part }}: {{ fact.fact }}
           <b class="figures text-ink">{{ fact.value }}</b></template
         >
       </p>

@@ -1,4 +1,3 @@
-import { marketReplaced } from '#server/context/market'
 import { emptyOut } from '#server/db/backup'
 import { committedMigrations, useOpenDatabase } from '#server/db/useDatabase'
 import { doorChanged } from '#server/http/signIn'
@@ -8,7 +7,6 @@ import { defineCall } from '#server/http/defineCall'
 export default defineCall('POST /api/settings/backup/empty', async () => {
   const database = await useOpenDatabase()
   await emptyOut(database, await committedMigrations())
-  marketReplaced(database.db)
   doorChanged()
   return { emptied: true }
 })

@@ -1,4 +1,3 @@
-import { marketReplaced } from '#server/context/market'
 import { readBackup, restoreInto } from '#server/db/backup'
 import { refuseUnknownMigration } from '#server/db/guard'
 import { committedMigrations, useOpenDatabase } from '#server/db/useDatabase'
@@ -15,7 +14,6 @@ export default defineCall('POST /api/settings/backup/restore', async ({ file }) 
     migrations.map(({ name }) => name),
   )
   await restoreInto(database, backup, migrations)
-  marketReplaced(database.db)
   doorChanged()
   return backup.preview
 })

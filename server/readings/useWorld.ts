@@ -1,0 +1,61 @@
+import { sql } from 'drizzle-orm'
+import { databaseOf, writerOf, type Database, type Queryable } from '../db/client'
+import { noteWrites, notedIn, takeNoted, World } from './world'
+
+type Reader = Pick<Queryable, 'select'>
+
+const worlds = new WeakMap<object, Promise<World>>()
+const forks = new WeakMap<object, { readonly world: World; noted: number }>()
+
+/**
+ * The world of a database: loaded once, then told of each write before anybody is answered. Of a transaction it is what
+ * that sees. Behind a URL that other programs may write to it is read anew each time.
+ */
+export async function useWorld(db: Reader): Promise<World> {
+  const writer = writerOf(db)
+  if (!writer) return (await worldOfTransaction(db)) ?? new World().load(db)
+  let world = worlds.get(db)
+  if (!world) {
+    // in the writer's turn, so that nothing is written between the noting and the loading
+    world = writer.alone(async () => {
+      await writer.watchedBy({
+        opened: noteWrites,
+        async written(connection) {
+          try {
+            const noted = await takeNoted(connection)
+            const kept = noted && (await worlds.get(db))
+            if (kept) await kept.take(db, noted)
+          } catch {
+            // what was committed stands: a world that cannot take it in is read anew
+            worlds.delete(db)
+          }
+        },
+      })
+      return new World().load(db)
+    })
+    worlds.set(db, world)
+    world.catch(() => worlds.delete(db))
+  }
+  return world
+}
+
+/** As after a restart: what was in memory is gone. */
+export function forgetWorld(db: Database): void {
+  worlds.delete(db)
+}
+
+/** The kept world with what the transaction has written so far; null where nobody keeps one yet. */
+async function worldOfTransaction(tx: Reader): Promise<World | null> {
+  const db = databaseOf(tx)
+  const kept = db && (await worlds.get(db))
+  if (!kept) return null
+  const fork = forks.get(tx) ?? { world: new World(kept), noted: 0 }
+  forks.set(tx, fork)
+  const written = await (tx as Database).all<{ tbl: string; number: number; at: number }>(
+    sql`SELECT tbl, number, rowid AS at FROM temp.noted WHERE rowid > ${fork.noted}`,
+  )
+  if (written.length === 0) return fork.world
+  fork.noted = written.at(-1)!.at
+  await fork.world.take(tx, notedIn(written))
+  return fork.world
+}

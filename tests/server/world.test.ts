@@ -1,0 +1,177 @@
+import { rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { chance } from '../../demo/random'
+import type { OpenDatabase } from '#server/db/client'
+import { Rows } from '#server/readings/rows'
+import { reading, sameMembers } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
+import { watchedNames } from '#server/readings/watched'
+import { World } from '#server/readings/world'
+import { marketWithBuild, type MarketWithBuild } from './marketWithBuild'
+import { openTestDatabase, temporaryFolder } from './testDatabase'
+
+describe('Rows', () => {
+  interface Row {
+    readonly id: string
+    readonly kind: string
+  }
+  const filled = () => {
+    const rows = new Rows<Row>()
+    rows.put([
+      [2, { id: 'b', kind: 'x' }],
+      [1, { id: 'a', kind: 'x' }],
+      [3, { id: 'c', kind: 'y' }],
+    ])
+    return rows
+  }
+  test('are in the order of their numbers, whole and by a column', () => {
+    const rows = filled()
+    expect(rows.all().map(({ id }) => id)).toEqual(['a', 'b', 'c'])
+    expect(rows.where('kind', 'x').map(({ id }) => id)).toEqual(['a', 'b'])
+    expect(rows.one('kind', 'z')).toBeUndefined()
+    rows.put([
+      [1, { id: 'a', kind: 'z' }],
+      [3, null],
+      [4, { id: 'd', kind: 'x' }],
+    ])
+    expect(rows.where('kind', 'x').map(({ id }) => id)).toEqual(['b', 'd'])
+    expect(rows.one('kind', 'z')!.id).toBe('a')
+    expect(rows.where('kind', 'y')).toEqual([])
+  })
+  test('only who asked for a value is told of its change; a row written as it was tells nobody', async () => {
+    let times = 0
+    const world = new World()
+    const labels = reading('labels of a test', (_world, kind: string) => {
+      times += 1
+      return rows.where('kind', kind).map(({ id }) => id)
+    })
+    const rows = filled()
+    labels(world, 'x')
+    rows.put([[3, { id: 'c2', kind: 'y' }]])
+    rows.put([[1, { id: 'a', kind: 'x' }]])
+    expect(labels(world, 'x')).toEqual(['a', 'b'])
+    expect(times).toBe(1)
+    rows.put([[3, { id: 'c', kind: 'x' }]])
+    expect(labels(world, 'x')).toEqual(['a', 'b', 'c'])
+    expect(times).toBe(2)
+  })
+})
+
+describe('a reading', () => {
+  test('whose value stays the same leaves its readers alone', () => {
+    const rows = new Rows<{ readonly id: number }>()
+    const world = new World()
+    let times = 0
+    const even = reading('even of a test', () => rows.all().filter(({ id }) => id % 2 === 0), {
+      same: sameMembers,
+    })
+    const count = reading('count of a test', (given) => {
+      times += 1
+      return even(given).length
+    })
+    rows.put([[2, { id: 2 }]])
+    expect(count(world)).toBe(1)
+    rows.put([[3, { id: 3 }]])
+    expect(count(world)).toBe(1)
+    expect(times).toBe(1)
+  })
+  test('that refuses refuses again, until something of it changes', () => {
+    const rows = new Rows<{ readonly id: number }>()
+    const world = new World()
+    const first = reading('first of a test', () => {
+      if (!rows.all()[0]) throw new Error('none there')
+      return rows.all()[0]!.id
+    })
+    expect(() => first(world)).toThrow('none there')
+    expect(() => first(world)).toThrow('none there')
+    rows.put([[1, { id: 7 }]])
+    expect(first(world)).toBe(7)
+  })
+  test('that asks itself in a ring says so', () => {
+    const world = new World()
+    const ring: (given: World) => number = reading('ring of a test', (given: World): number => ring(given))
+    expect(() => ring(world)).toThrow('ring of a test [] → ring of a test []')
+  })
+})
+
+describe('the world', () => {
+  let place: MarketWithBuild
+  beforeAll(async () => {
+    place = await marketWithBuild()
+  })
+  afterAll(() => place.close())
+
+  /** Every table and the records, as they stand in memory. */
+  const contents = (world: World) => [
+    watchedNames.map((name) => [name, world.rows[name].all()]),
+    world.records.records,
+  ]
+
+  test('is what is stored, whatever is written, undone or rolled back', async () => {
+    const { client, db } = place
+    const kept = await useWorld(db)
+    const draw = chance(7)
+    const { rows: tables } = await client.execute(
+      "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> 'migrations'",
+    )
+    for (let step = 0; step < 60; step += 1) {
+      const table = String(tables[draw.whole(0, tables.length - 1)]!.name)
+      const { rows } = await client.execute(`SELECT rowid AS number FROM ${table}`)
+      if (rows.length === 0) continue
+      const number = Number(rows[draw.whole(0, rows.length - 1)]!.number)
+      const columns = (await client.execute(`PRAGMA table_info(${table})`)).rows
+      const column = columns[draw.whole(0, columns.length - 1)]!
+      const tx = await client.transaction('write')
+      try {
+        // a value of the column of another row, so that it is one that can stand there
+        await tx.execute({
+          sql: `UPDATE ${table} SET ${column.name} = (SELECT ${column.name} FROM ${table} ORDER BY random() LIMIT 1) WHERE rowid = ?`,
+          args: [number],
+        })
+        if (draw.whole(0, 3) === 0)
+          await tx.execute({ sql: `DELETE FROM ${table} WHERE rowid = ?`, args: [number] })
+        if (draw.whole(0, 9) === 0) await tx.rollback()
+        else await tx.commit()
+      } catch {
+        // what the database refuses leaves nothing
+        tx.close()
+      }
+      expect(contents(kept)).toEqual(contents(await new World().load(db)))
+    }
+    expect(await useWorld(db)).toBe(kept)
+  })
+
+  test('holds no secret, and nobody can change what it gives', async () => {
+    await place.client.execute("INSERT INTO settings (key, value) VALUES ('secret.seal', '\"x\"')")
+    const world = await useWorld(place.db)
+    expect(world.rows.settings.all().map(({ key }) => key)).not.toContain('secret.seal')
+    expect(() => Object.assign(world.rows.parts.all()[0]!, { name: 'other' })).toThrow()
+  })
+
+  test('of a transaction is what the transaction sees', async () => {
+    const name = (world: World) => world.rows.builds.all()[0]!.name
+    const before = name(await useWorld(place.db))
+    await expect(
+      place.db.transaction(async (tx) => {
+        await tx.run("UPDATE builds SET name = 'inside'")
+        expect(name(await useWorld(tx))).toBe('inside')
+        throw new Error('taken back')
+      }),
+    ).rejects.toThrow('taken back')
+    expect(name(await useWorld(place.db))).toBe(before)
+  })
+})
+
+test('a write that the world cannot take in stands, and the world is read anew', async () => {
+  const folder = temporaryFolder()
+  const database: OpenDatabase = await openTestDatabase(join(folder, 'a.db'))
+  const world = await useWorld(database.db)
+  world.take = () => Promise.reject(new Error('no memory'))
+  await database.client.execute("INSERT INTO settings (key, value) VALUES ('homeCurrency', '\"SEK\"')")
+  const anew = await useWorld(database.db)
+  expect(anew).not.toBe(world)
+  expect(anew.rows.settings.all()).toEqual([{ key: 'homeCurrency', value: 'SEK' }])
+  database.client.close()
+  rmSync(folder, { recursive: true })
+})
