@@ -150,7 +150,7 @@ export const calls = {
   'PATCH /api/bench/runs/:id': takes({ body: runPatchSchema }).answers<Done>(),
   'PUT /api/bench/runs/:id/log': takes({ query: logQuery, file: true }).answers<Identified>(),
   'POST /api/bench/runs/import': takes({ file: true, query: importQuery }).answers<ImportReport>(),
-  'GET /api/builds': answers<BuildStrip[]>(),
+  'GET /api/builds': answers<readonly BuildStrip[]>(),
   'POST /api/builds': takes({ body: briefSchema }).answers<Identified>(),
   'GET /api/builds/:id': answers<BuildView>(),
   'GET /api/builds/:id/bench': answers<BenchView>(),

@@ -1,10 +1,11 @@
 import type { BuildRow } from '#server/context/findBuild'
-import { and, eq, isNull } from 'drizzle-orm'
-import type { Database } from '../db/client'
-import { builds } from '../db/schema/builds'
-import { choices } from '../db/schema/machine'
+import type { Queryable } from '../db/client'
+import type { choices } from '../db/schema/machine'
+import { useWorld } from '../readings/useWorld'
+import type { World } from '../readings/world'
 
 type ChoiceRow = typeof choices.$inferSelect
+type BuildOfChoices = Pick<BuildRow, 'id' | 'currency' | 'variantOf' | 'dropped'>
 const deepest = 5
 
 /**
@@ -12,24 +13,24 @@ const deepest = 5
  * variant of, less those it does without, and its own. A hunt's limit in another currency does not carry over: it then
  * stands at the street price.
  */
-export async function choiceRowsOf(
-  db: Pick<Database, 'select'>,
-  build: Pick<BuildRow, 'id' | 'currency' | 'variantOf' | 'dropped'>,
-  depth = 0,
-): Promise<ChoiceRow[]> {
-  const own = await db
-    .select()
-    .from(choices)
-    .where(and(eq(choices.buildId, build.id), isNull(choices.deletedAt)))
-    .orderBy(choices.position)
+export function choicesOf(world: World, build: BuildOfChoices, depth = 0): readonly ChoiceRow[] {
+  const own = world.rows.choices
+    .where('buildId', build.id)
+    .filter(({ deletedAt }) => deletedAt === null)
+    .sort((a, b) => a.position - b.position)
   if (build.variantOf === null || depth >= deepest) return own
-  const [parent] = await db.select().from(builds).where(eq(builds.id, build.variantOf))
+  const parent = world.rows.builds.one('id', build.variantOf)
   if (!parent) return own
-  const inherited = (await choiceRowsOf(db, parent, depth + 1)).filter(
-    (row) => !build.dropped.includes(row.id),
-  )
+  const inherited = choicesOf(world, parent, depth + 1).filter((row) => !build.dropped.includes(row.id))
   return [
     ...inherited.map((row) => (parent.currency === build.currency ? row : { ...row, limit: null })),
     ...own,
   ]
+}
+
+export async function choiceRowsOf(
+  db: Pick<Queryable, 'select'>,
+  build: BuildOfChoices,
+): Promise<readonly ChoiceRow[]> {
+  return choicesOf(await useWorld(db), build)
 }

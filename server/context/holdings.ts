@@ -1,9 +1,10 @@
-import { eq, inArray, or } from 'drizzle-orm'
 import type { Queryable } from '../db/client'
-import { builds } from '../db/schema/builds'
-import { rebates } from '../db/schema/leads'
-import { items, moves, orderLines, orders } from '../db/schema/ledger'
-import { standingEntries, type EntryRow } from './standingEntries'
+import type { rebates } from '../db/schema/leads'
+import type { items, orderLines, orders } from '../db/schema/ledger'
+import { reading, sameContent } from '../readings/reading'
+import { byNumber } from '../readings/rows'
+import { useWorld } from '../readings/useWorld'
+import { entriesOf, type EntryRow } from './standingEntries'
 
 export type ItemRow = typeof items.$inferSelect
 export type OrderRow = typeof orders.$inferSelect
@@ -23,34 +24,31 @@ export interface Holdings {
   readonly handedOn: number
 }
 
+export const holdingsOf = reading(
+  'holdings',
+  (world, buildId: string): Holdings => {
+    const { builds, items, moves, orderLines, orders, rebates } = world.rows
+    const lines = orderLines
+      .where('buildId', buildId)
+      .map((line) => ({ ...line, order: orders.one('id', line.orderId)! }))
+    const own = [
+      ...items.where('buildId', buildId),
+      ...items.where('payerId', buildId).filter((item) => item.buildId !== buildId),
+    ]
+    const sum = (amounts: readonly number[]) => amounts.reduce((total, amount) => total + amount, 0)
+    return {
+      currency: builds.one('id', buildId)!.currency,
+      items: own.sort((a, b) => (a.id < b.id ? -1 : 1)),
+      lines,
+      entries: entriesOf(world, buildId),
+      rebates: lines.flatMap(({ id }) => rebates.where('lineId', id)).sort(byNumber),
+      takenOver: sum(moves.where('toBuildId', buildId).map(({ toAmount }) => toAmount)),
+      handedOn: sum(moves.where('fromBuildId', buildId).map(({ fromAmount }) => fromAmount)),
+    }
+  },
+  { same: sameContent },
+)
+
 export async function readHoldings(db: Pick<Queryable, 'select'>, buildId: string): Promise<Holdings> {
-  const [[build], itemRows, lineRows, entries, moveRows] = await Promise.all([
-    db.select({ currency: builds.currency }).from(builds).where(eq(builds.id, buildId)),
-    db
-      .select()
-      .from(items)
-      .where(or(eq(items.buildId, buildId), eq(items.payerId, buildId)))
-      .orderBy(items.id),
-    db
-      .select({ line: orderLines, order: orders })
-      .from(orderLines)
-      .innerJoin(orders, eq(orders.id, orderLines.orderId))
-      .where(eq(orderLines.buildId, buildId)),
-    standingEntries(db, buildId),
-    db
-      .select()
-      .from(moves)
-      .where(or(eq(moves.fromBuildId, buildId), eq(moves.toBuildId, buildId))),
-  ])
-  const lineIds = lineRows.map(({ line }) => line.id)
-  return {
-    currency: build!.currency,
-    items: itemRows,
-    lines: lineRows.map(({ line, order }) => ({ ...line, order })),
-    entries,
-    rebates:
-      lineIds.length === 0 ? [] : await db.select().from(rebates).where(inArray(rebates.lineId, lineIds)),
-    takenOver: moveRows.reduce((sum, move) => sum + (move.toBuildId === buildId ? move.toAmount : 0), 0),
-    handedOn: moveRows.reduce((sum, move) => sum + (move.fromBuildId === buildId ? move.fromAmount : 0), 0),
-  }
+  return holdingsOf(await useWorld(db), buildId)
 }

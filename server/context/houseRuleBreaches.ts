@@ -8,7 +8,7 @@ const boughtUsed: ReadonlySet<string> = new Set(['used', 'refurbished', 'opened'
 export function houseRuleBreaches(
   rules: HouseRules,
   { lead, value, trip }: Pick<ValuedLead, 'lead' | 'value' | 'trip'>,
-  library: ReadonlyMap<string, Part>,
+  library: Pick<ReadonlyMap<string, Part>, 'get'>,
 ): string[] {
   const kept = lead.things.filter((thing) => thing.plan === 'keep').map((thing) => library.get(thing.partId)!)
   const barred = boughtUsed.has(lead.condition)

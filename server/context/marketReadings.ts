@@ -13,7 +13,8 @@ export const houseSettings = reading('settings', (world) => settingsOf(world.row
 })
 export const houseInForce = reading('assumptions in force', (world) => inForce(houseSettings(world)))
 
-const part = reading(
+/** A part of the library; null where it is not there. */
+export const part = reading(
   'part',
   (world, id: string): Part | null => {
     const row = world.rows.parts.one('id', id)

@@ -1,16 +1,13 @@
-import { and, eq, inArray, isNull, ne } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import { convertAmount, rateTable, type ExchangeRate } from '#core/money/rates'
 import { splitByLargestRemainder } from '#core/money/splitByLargestRemainder'
 import { joinedOrder, type JoinedOrder } from '#core/supply/orders/joinedOrder'
 import type { CartView } from '#shared/ledger/views'
-import type { Database } from '../db/client'
-import { builds } from '../db/schema/builds'
-import { leads } from '../db/schema/leads'
-import { choices } from '../db/schema/machine'
+import type { choices } from '../db/schema/machine'
+import { reading, sameMembers } from '../readings/reading'
+import type { World } from '../readings/world'
 import type { BuildRow } from './findBuild'
-import type { Market } from './marketState'
-import { valuedLeads, type ValuedLead } from './valuedLeads'
+import { leadsValued, type ValuedLead } from './valuedLeads'
 
 export type ChoiceRow = typeof choices.$inferSelect
 
@@ -60,45 +57,44 @@ export const shopsOf = (leads: readonly ValuedLead[]): string[] => [
   ...new Set(leads.filter(({ source }) => sellsMany.has(source.kind)).map(({ lead }) => lead.sourceId)),
 ]
 
+/** What the builds that live have chosen of leads, and what stands of it; variants choose nothing by themselves. */
+const chosenLeads = reading(
+  'choices of leads',
+  (world): readonly ChoiceRow[] => {
+    const { builds, choices } = world.rows
+    return choices.where('kind', 'lead').filter(({ buildId, deletedAt, voidBecause }) => {
+      const build = builds.one('id', buildId)!
+      return (
+        deletedAt === null &&
+        voidBecause === null &&
+        build.variantOf === null &&
+        build.deletedAt === null &&
+        (build.state === 'planned' || build.state === 'standing')
+      )
+    })
+  },
+  { same: sameMembers },
+)
+
 /** What other builds have chosen from the same shops: it goes into the same orders. */
-export async function plannedElsewhere(
-  db: Database,
-  market: Market,
+export function plannedElsewhere(
+  world: World,
   build: Pick<BuildRow, 'id' | 'variantOf'>,
   shops: readonly string[],
   today: string,
-): Promise<PlannedLead[]> {
+): PlannedLead[] {
   if (shops.length === 0) return []
-  const rows = await db
-    .select({ choice: choices, build: builds })
-    .from(choices)
-    .innerJoin(builds, eq(builds.id, choices.buildId))
-    .innerJoin(leads, eq(leads.id, choices.leadId))
-    .where(
-      and(
-        ne(builds.id, build.variantOf ?? build.id),
-        isNull(builds.variantOf),
-        isNull(builds.deletedAt),
-        inArray(builds.state, ['planned', 'standing']),
-        isNull(choices.deletedAt),
-        isNull(choices.voidBecause),
-        inArray(leads.sourceId, shops),
-      ),
-    )
-  const found: PlannedLead[] = []
-  for (const [, theirs] of groupBy(rows, (row) => row.build.id)) {
-    const [{ build: other }] = theirs as [(typeof theirs)[number]]
-    const chosen = theirs.map(({ choice }) => choice)
-    const valued = await valuedLeads(
-      db,
-      market,
-      other,
-      today,
-      chosen.flatMap((choice) => choice.leadId ?? []),
-    )
-    found.push(...plannedLeads(other, chosen, valued))
-  }
-  return found
+  const { builds, leads } = world.rows
+  const rows = chosenLeads(world).filter(
+    ({ buildId, leadId }) =>
+      buildId !== (build.variantOf ?? build.id) &&
+      shops.includes(leads.one('id', leadId ?? '')?.sourceId ?? ''),
+  )
+  return [...groupBy(rows, ({ buildId }) => buildId)].flatMap(([buildId, chosen]) => {
+    const other = builds.one('id', buildId)!
+    const ids = chosen.flatMap((choice) => choice.leadId ?? [])
+    return plannedLeads(other, chosen, leadsValued(world, other, today, ids))
+  })
 }
 
 /**

@@ -23,9 +23,12 @@ export interface Performance {
   readonly evidence: readonly LimitEvidence[]
 }
 
+/** What the performance is read from. */
+export const performanceTables = ['runs', 'workloads', 'parts', 'settings'] as const
+
 /** Every workload fitted to its runs. */
 export async function usePerformance(db: Pick<Queryable, 'select'>): Promise<Performance> {
-  return performanceOf((await useWorld(db)).unless(['runs', 'workloads', 'parts', 'settings']))
+  return performanceOf((await useWorld(db)).unless(performanceTables))
 }
 
 const byDay = (a: RunRow, b: RunRow) =>

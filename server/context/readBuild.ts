@@ -1,4 +1,3 @@
-import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import type { AccountEntry, AccountInput, AccountPlan, CashKind, OpenRebate } from '#core/ledger/account'
 import { receipt, type ReceiptLine } from '#core/ledger/receipt'
 import { entryKinds } from '#core/ledger/ledger'
@@ -13,13 +12,13 @@ import type { BuildView } from '#shared/builds/views'
 import type { ItemView } from '#shared/ledger/views'
 import { anyonePrices, type PartToGet } from './anyone'
 import type { BuildToWeigh, Scales } from './buildToWeigh'
-import { choiceRowsOf } from './choicesOf'
+import { choicesOf } from './choicesOf'
 import { faultsOf } from './faults'
-import { findBuild, type BuildRow } from './findBuild'
+import { buildRow, type BuildRow } from './findBuild'
 import { fitBriefOf } from './fitBrief'
-import { readHoldings, type Holdings } from './holdings'
+import { holdingsOf, type Holdings } from './holdings'
 import { titlesOf } from './leadTitles'
-import { useMarket } from './market'
+import { marketOf } from './marketReadings'
 import type { Market } from './marketState'
 import {
   cartOf,
@@ -31,7 +30,7 @@ import {
   type ChoiceRow,
   type OpenOrder,
 } from './openOrders'
-import { measuredWatts, usePerformance } from './performance'
+import { measuredWatts, performanceOf, performanceTables } from './performance'
 import {
   huntsNew,
   huntsTogether,
@@ -44,12 +43,13 @@ import {
 import { fillsRole, partOfItem, readItem, type ItemContext, type ReadItem } from './readItem'
 import { readTargets } from './readTargets'
 import { machineWorthOf } from './soldMachines'
-import { valuedLeads, type ValuedLead } from './valuedLeads'
-import type { Database } from '../db/client'
-import { targets } from '../db/schema/brief'
-import { leads } from '../db/schema/leads'
-import { items, trips } from '../db/schema/ledger'
-import { choices } from '../db/schema/machine'
+import { leadsValued, type ValuedLead } from './valuedLeads'
+import type { Queryable } from '../db/client'
+import type { items, trips } from '../db/schema/ledger'
+import { reading } from '../readings/reading'
+import { byNumber } from '../readings/rows'
+import { useWorld } from '../readings/useWorld'
+import type { World } from '../readings/world'
 
 /** A build without its scales. */
 export type UnweighedBuild = Omit<BuildView, 'weighing'>
@@ -75,25 +75,32 @@ export interface PlannedTrip {
   readonly isNeeded: boolean
 }
 
-export async function readBuild(db: Database, buildId: string, today: string): Promise<ReadBuild> {
-  const written = await findBuild(db, buildId)
+export async function readBuild(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+): Promise<ReadBuild> {
+  return buildReading(await useWorld(db), buildId, today)
+}
+
+export const buildReading = reading('build', calculated, { most: 500 })
+
+function calculated(world: World, buildId: string, today: string): ReadBuild {
+  const written = buildRow(world, buildId)
   const rootId = written.variantOf ?? written.id
   // a variant lives as long as its build does
-  const build =
-    written.variantOf === null ? written : { ...written, state: (await findBuild(db, rootId)).state }
-  const [market, performance, targetRows, choiceRows, removed, holdings] = await Promise.all([
-    useMarket(db),
-    usePerformance(db),
-    db.select().from(targets).where(eq(targets.buildId, buildId)).orderBy(targets.position),
-    choiceRowsOf(db, build),
-    removedChoices(db, buildId),
-    readHoldings(db, rootId),
-  ])
+  const build = written.variantOf === null ? written : { ...written, state: buildRow(world, rootId).state }
+  const market = marketOf(world)
+  const performance = performanceOf(world.unless(performanceTables))
+  const targetRows = world.rows.targets.where('buildId', buildId).toSorted((a, b) => a.position - b.position)
+  const choiceRows = choicesOf(world, build)
+  const removed = removedChoices(world, buildId)
+  const holdings = holdingsOf(world, rootId)
   const loaded: LoadedBuild = { build, rootId, market, today, choiceRows, removed, holdings }
-  const { choiceContext, itemContext, orders } = await contexts(db, loaded)
+  const { choiceContext, itemContext, orders } = contexts(world, loaded)
   const chosen = choiceRows.map((row) => readChoice(row, choiceContext))
   const things = holdings.items.map((row) => readItem(row, itemContext))
-  const planned = await plannedTrips(db, loaded)
+  const planned = plannedTrips(world, loaded)
   const parts = expandDonors(
     [...things.flatMap((thing) => thing.machineParts), ...chosen.flatMap((choice) => choice.machineParts)],
     choiceContext.library,
@@ -176,42 +183,39 @@ interface LoadedBuild {
 }
 
 /** The last choices removed, newest first; what was paid is no choice any more. */
-function removedChoices(db: Database, buildId: string): Promise<ChoiceRow[]> {
-  return db
-    .select()
-    .from(choices)
-    .where(and(eq(choices.buildId, buildId), isNotNull(choices.deletedAt), isNull(choices.lineId)))
-    .orderBy(desc(choices.deletedAt))
-    .limit(5)
+function removedChoices(world: World, buildId: string): ChoiceRow[] {
+  return world.rows.choices
+    .where('buildId', buildId)
+    .filter(({ deletedAt, lineId }) => deletedAt !== null && lineId === null)
+    .sort((a, b) => (a.deletedAt! > b.deletedAt! ? -1 : a.deletedAt! < b.deletedAt! ? 1 : 0))
+    .slice(0, 5)
 }
 
-/** What the choices and the things of a build are read against, loaded at once. */
-async function contexts(
-  db: Database,
+/** What the choices and the things of a build are read against. */
+function contexts(
+  world: World,
   loaded: LoadedBuild,
-): Promise<{ choiceContext: ChoiceContext; itemContext: ItemContext; orders: OpenOrder[] }> {
+): { choiceContext: ChoiceContext; itemContext: ItemContext; orders: OpenOrder[] } {
   const { build, rootId, market, today, choiceRows, removed, holdings } = loaded
   const live = choiceRows.filter((row) => row.voidBecause === null)
   const named = [...removed, ...choiceRows.filter((row) => row.voidBecause !== null)]
-  const itemIds = [...choiceRows, ...removed].flatMap((row) => row.itemId ?? [])
-  const [valued, leadTitles, itemRows] = await Promise.all([
-    valuedLeads(
-      db,
-      market,
-      build,
-      today,
-      live.flatMap((row) => row.leadId ?? []),
-    ),
-    titlesOf(
-      db,
-      named.flatMap((row) => row.leadId ?? []),
-    ),
-    itemIds.length === 0 ? [] : db.select().from(items).where(inArray(items.id, itemIds)),
-  ])
+  const valued = leadsValued(
+    world,
+    build,
+    today,
+    live.flatMap((row) => row.leadId ?? []),
+  )
+  const leadTitles = titlesOf(
+    world,
+    named.flatMap((row) => row.leadId ?? []),
+  )
+  const itemRows = [...choiceRows, ...removed].flatMap(
+    ({ itemId }) => (itemId === null ? undefined : world.rows.items.one('id', itemId)) ?? [],
+  )
   const own = plannedLeads(build, live, valued)
   const orders = openOrders([
     ...own,
-    ...(await plannedElsewhere(db, market, build, shopsOf(own.map((each) => each.valued)), today)),
+    ...plannedElsewhere(world, build, shopsOf(own.map((each) => each.valued)), today),
   ])
   const library = new Map(market.library.map((part) => [part.id, part]))
   const dropped = new Set(build.dropped)
@@ -306,30 +310,22 @@ function partsOfItems(
     }))
 }
 
-async function plannedTrips(
-  db: Database,
-  { build, rootId, choiceRows, holdings }: LoadedBuild,
-): Promise<PlannedTrip[]> {
-  const rows = await db
-    .select()
-    .from(trips)
-    .where(and(inArray(trips.buildId, [build.id, rootId]), isNull(trips.deletedAt)))
-  if (rows.length === 0) return []
+function plannedTrips(world: World, { build, rootId, choiceRows, holdings }: LoadedBuild): PlannedTrip[] {
+  const rows = [...new Set([build.id, rootId])]
+    .flatMap((id) => world.rows.trips.where('buildId', id))
+    .filter(({ deletedAt }) => deletedAt === null)
+    .sort(byNumber)
   const wanted = new Set([
     ...choiceRows.flatMap((row) => (row.voidBecause === null ? (row.leadId ?? []) : [])),
     ...holdings.items
       .filter((item) => item.place === 'ordered')
       .flatMap((item) => holdings.lines.find((line) => line.id === item.lineId)?.leadId ?? []),
   ])
-  const fetched = await db
-    .select({ id: leads.id, tripId: leads.tripId })
-    .from(leads)
-    .where(isNotNull(leads.tripId))
   const { perKm = 0 } = build.houseRules
   return rows.map((trip) => ({
     trip,
     cash: pickupCost({ km: trip.km, perKm, fare: trip.fare, hours: 0, perHour: 0 }),
-    isNeeded: fetched.some((lead) => lead.tripId === trip.id && wanted.has(lead.id)),
+    isNeeded: world.rows.leads.where('tripId', trip.id).some(({ id }) => wanted.has(id)),
   }))
 }
 

@@ -1,31 +1,30 @@
 import { faultsOf } from '#server/context/faults'
 import type { BuildRow } from '#server/context/findBuild'
-import { and, eq, inArray, isNull } from 'drizzle-orm'
-import { groupBy } from '#core/collections/groupBy'
 import { valueLead, type LeadContext, type LeadValue } from '#core/supply/leads/valueLead'
 import { openFacts } from '#core/reading/listings/openFacts'
 import { readFacts, type Answer, type LeadFact } from '#core/reading/listings/completeness'
 import type { LotPlan } from '#core/supply/lots/splitLot'
 import { parseDecimal } from '#core/money/decimal'
-import { convertAmount, convertBack, rateTable } from '#core/money/rates'
+import { convertAmount, convertBack, rateTable, type RateTable } from '#core/money/rates'
 import type { Part } from '#core/parts/part'
 import type { Code } from '#core/supply/landed/codes'
 import { faultSigns, readSigns, type FaultSign } from '#core/supply/risk/faultRisk'
 import { beyondHousehold } from '#core/supply/landed/householdLimits'
 import { tripShares } from '#core/supply/orders/sharedTrip'
-import type { Database } from '../db/client'
-import { builds } from '../db/schema/builds'
-import { choices } from '../db/schema/machine'
-import { codes, leads, leadThings, rebates } from '../db/schema/leads'
-import { sources } from '../db/schema/sources'
-import { trips } from '../db/schema/ledger'
+import type { Queryable } from '../db/client'
+import type { codes, leads, rebates } from '../db/schema/leads'
+import type { trips } from '../db/schema/ledger'
+import type { sources } from '../db/schema/sources'
+import { reading, sameMembers } from '../readings/reading'
+import { useWorld } from '../readings/useWorld'
+import type { World } from '../readings/world'
 import { streetAt } from './market'
-import type { Market } from './marketState'
+import { marketOf, part } from './marketReadings'
 import { termsOf } from './termsOf'
 
 export type BuildToValue = Pick<BuildRow, 'id' | 'currency' | 'houseRules'>
 export type LeadRow = typeof leads.$inferSelect & {
-  things: { partId: string; quantity: number; plan: LotPlan }[]
+  things: readonly { partId: string; quantity: number; plan: LotPlan }[]
 }
 export type SignShown = {
   readonly sign: FaultSign
@@ -52,91 +51,54 @@ export interface ValuedLead {
   answered(answers: Readonly<Record<string, Answer>>): ValuedLead
 }
 
-/**
- * The given leads, in any state, with what they cost and are worth to a build. Throws `no-rate` for a currency that
- * cannot be converted.
- */
-export async function valuedLeads(
-  db: Database,
-  market: Market,
-  build: BuildToValue,
-  today: string,
-  ids: readonly string[],
-): Promise<ValuedLead[]> {
-  if (ids.length === 0) return []
-  const rows = await db
-    .select({ lead: leads, source: sources })
-    .from(leads)
-    .innerJoin(sources, eq(sources.id, leads.sourceId))
-    .where(inArray(leads.id, [...ids]))
-  const [things, codeRows, rebateRows, tripRows, chosen] = await Promise.all([
-    db.select().from(leadThings).orderBy(leadThings.leadId, leadThings.position),
-    db.select().from(codes),
-    db.select().from(rebates).where(isNull(rebates.lineId)),
-    db
-      .select()
-      .from(trips)
-      .where(and(eq(trips.buildId, build.id), isNull(trips.deletedAt), isNull(trips.drivenOn))),
-    db
-      .select({ leadId: choices.leadId, buildId: choices.buildId })
-      .from(choices)
-      .innerJoin(builds, eq(builds.id, choices.buildId))
-      .where(
-        and(
-          isNull(choices.deletedAt),
-          isNull(choices.voidBecause),
-          isNull(builds.deletedAt),
-          eq(choices.kind, 'lead'),
-        ),
-      ),
-  ])
-  const [thingsOf, codesOf, rebatesOf] = [
-    groupBy(things, (each) => each.leadId),
-    groupBy(codeRows, (each) => each.leadId),
-    groupBy(rebateRows, (each) => each.leadId),
-  ]
-  const library = new Map(market.library.map((part) => [part.id, part]))
-  const table = rateTable(market.rates)
-  const context: LeadContext = {
-    currency: build.currency,
-    today,
-    rates: table,
-    assumptions: faultsOf(market, build, today),
-    resale: market.assumptions.resale,
-    streetOf: (partId) => streetAt(market, partId, today, build.currency, build.houseRules.patience),
-  }
-  const household = { chosen: new Set(chosen.map((row) => row.leadId)), rebateRows }
-  const onTrip = await chosenOnTrips(
-    db,
-    build.id,
-    tripRows.map((trip) => trip.id),
-  )
-  const inBuild = (amount: number, from: string) =>
-    from === build.currency
-      ? amount
-      : convertAmount(amount, from, build.currency, table.rateOn(today, from, build.currency))
-  return rows.map(({ lead: written, source }) => {
+/** What leads are valued by: the same for every lead that a build looks at. */
+const leadContext = reading(
+  'terms of leads',
+  (world, terms: string, today: string): LeadContext & { readonly rates: RateTable } => {
+    const market = marketOf(world)
+    const build = JSON.parse(terms) as BuildToValue
+    return {
+      currency: build.currency,
+      today,
+      rates: rateTable(market.rates),
+      assumptions: faultsOf(market, build, today),
+      resale: market.assumptions.resale,
+      streetOf: (partId) => streetAt(market, partId, today, build.currency, build.houseRules.patience),
+    }
+  },
+)
+
+/** A lead with what it costs and is worth to a build. Throws `no-rate` for a currency that cannot be converted. */
+const valuedLead = reading(
+  'valued lead',
+  (world, terms: string, leadId: string, today: string): ValuedLead => {
+    const build = JSON.parse(terms) as BuildToValue
+    const context = leadContext(world, terms, today)
+    const { rows } = world
+    const written = rows.leads.one('id', leadId)!
+    const source = rows.sources.one('id', written.sourceId)!
     const lead = { ...written, price: askOf(written, today) }
-    const own = thingsOf.get(lead.id) ?? []
+    const own = rows.leadThings.where('leadId', leadId).toSorted((a, b) => a.position - b.position)
+    const partOf = (partId: string) => part(world, partId)!
     const said = [lead.title, lead.note, lead.text].join('\n')
     const signs = signsOf(lead, said)
-    const beyond = beyondFor(lead.id, household)
-    const trip = tripRows.find((each) => each.id === lead.tripId) ?? null
+    const ownRebates = rows.rebates.where('leadId', leadId).filter(({ lineId }) => lineId === null)
+    const ownCodes = rows.codes.where('leadId', leadId)
+    const beyond = ownRebates.some(({ campaign }) => campaign !== '')
+      ? beyondFor(leadId, world)
+      : new Set<string>()
+    const trip = tripOf(world, lead, build.id)
+    const rate = (from: string) => context.rates.rateOn(today, from, build.currency)
     const pickup =
-      trip &&
-      pickupShare(
-        lead,
-        trip,
-        onTrip.get(trip.id) ?? [],
-        build,
-        table.rateOn(today, lead.currency, build.currency),
-      )
-    const roles = [...new Set(own.map((thing) => library.get(thing.partId)!.role))]
+      trip && pickupShare(lead, trip, chosenOnTrip(world, trip.id, build.id), build, rate(lead.currency))
+    const inBuild = (amount: number, from: string) =>
+      from === build.currency ? amount : convertAmount(amount, from, build.currency, rate(from))
+    const roles = [...new Set(own.map((thing) => partOf(thing.partId).role))]
     const valued = (answers: Readonly<Record<string, Answer>>): ValuedLead => {
       const facts = [
         ...readFacts(roles, said, answers, lead.condition === 'new'),
         ...openFacts(
-          own.map((thing) => library.get(thing.partId)!),
+          own.map((thing) => partOf(thing.partId)),
           answers,
         ),
       ]
@@ -147,16 +109,16 @@ export async function valuedLeads(
             price,
             terms: termsOf(source, lead.currency !== build.currency),
             protection: source.protection,
-            things: own.map((thing) => ({ ...thing, role: library.get(thing.partId)!.role })),
+            things: own.map((thing) => ({ ...thing, role: partOf(thing.partId).role })),
             codes: [
-              ...(codesOf.get(lead.id) ?? []).filter((code) => isInForce(code, today)).map(toCode),
+              ...ownCodes.filter((code) => isInForce(code, today)).map(toCode),
               ...codesOfSource(source, lead.currency, today),
             ],
             ...(lead.tillCredit === null
               ? {}
               : { credit: { amount: lead.tillCredit, lowersTax: source.creditLowersTax } }),
             // what a household is not paid any more counts like a refused one
-            rebates: (rebatesOf.get(lead.id) ?? []).map((rebate) =>
+            rebates: ownRebates.map((rebate) =>
               beyond.has(rebate.id) ? { ...rebate, state: 'refused' as const } : rebate,
             ),
             facts,
@@ -171,7 +133,7 @@ export async function valuedLeads(
         source,
         facts,
         signs,
-        rebates: rebatesOf.get(lead.id) ?? [],
+        rebates: ownRebates,
         beyond,
         trip,
         value: revalue(lead.price),
@@ -181,7 +143,31 @@ export async function valuedLeads(
       }
     }
     return valued(lead.answers)
-  })
+  },
+  { most: 20_000 },
+)
+
+/** The given leads, in any state, with what they cost and are worth to a build; see `valuedLead`. */
+export function leadsValued(
+  world: World,
+  { id, currency, houseRules }: BuildToValue,
+  today: string,
+  ids: readonly string[],
+): ValuedLead[] {
+  const terms = JSON.stringify({ id, currency, houseRules })
+  return [...new Set(ids)]
+    .flatMap((each) => world.rows.leads.one('id', each) ?? [])
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+    .map((lead) => valuedLead(world, terms, lead.id, today))
+}
+
+export async function valuedLeads(
+  db: Pick<Queryable, 'select'>,
+  build: BuildToValue,
+  today: string,
+  ids: readonly string[],
+): Promise<ValuedLead[]> {
+  return ids.length === 0 ? [] : leadsValued(await useWorld(db), build, today, ids)
 }
 
 /** What is to be paid for a lead: what was agreed with its seller, as long as that holds, else what is asked. */
@@ -253,15 +239,31 @@ function signsOf(lead: typeof leads.$inferSelect, said: string): SignShown[] {
   })
 }
 
-interface Household {
-  readonly chosen: ReadonlySet<string | null>
-  readonly rebateRows: readonly (typeof rebates.$inferSelect)[]
-}
+/** Leads that stand chosen in any build. */
+const chosenAnywhere = reading(
+  'chosen leads',
+  (world): readonly string[] => {
+    const { builds, choices } = world.rows
+    return choices
+      .where('kind', 'lead')
+      .flatMap(({ leadId, buildId, deletedAt, voidBecause }) =>
+        leadId !== null &&
+        deletedAt === null &&
+        voidBecause === null &&
+        builds.one('id', buildId)?.deletedAt === null
+          ? [leadId]
+          : [],
+      )
+  },
+  { same: sameMembers },
+)
 
 /** Rebates of this lead that the household would not be paid, with what is chosen in any build standing before it. */
-function beyondFor(leadId: string, { chosen, rebateRows }: Household): ReadonlySet<string> {
-  if (!rebateRows.some((rebate) => rebate.leadId === leadId && rebate.campaign !== '')) return new Set()
-  const standing = rebateRows.filter((rebate) => rebate.leadId === leadId || chosen.has(rebate.leadId))
+function beyondFor(leadId: string, world: World): ReadonlySet<string> {
+  const chosen = new Set(chosenAnywhere(world))
+  const standing = world.rows.rebates
+    .where('lineId', null)
+    .filter((rebate) => rebate.leadId === leadId || chosen.has(rebate.leadId!))
   // a lead that is only looked at comes after those that are chosen
   return beyondHousehold(
     standing.map((rebate) =>
@@ -270,31 +272,24 @@ function beyondFor(leadId: string, { chosen, rebateRows }: Household): ReadonlyS
   )
 }
 
-async function chosenOnTrips(
-  db: Database,
-  buildId: string,
-  tripIds: readonly string[],
-): Promise<Map<string, string[]>> {
-  if (tripIds.length === 0) return new Map()
-  const rows = await db
-    .select({ leadId: leads.id, tripId: leads.tripId })
-    .from(leads)
-    .innerJoin(choices, eq(choices.leadId, leads.id))
-    .where(
-      and(
-        eq(choices.buildId, buildId),
-        isNull(choices.deletedAt),
-        isNull(choices.voidBecause),
-        inArray(leads.tripId, [...tripIds]),
-      ),
+/** The trip of a build that is still to fetch a lead. */
+function tripOf(world: World, { tripId }: Pick<typeof leads.$inferSelect, 'tripId'>, buildId: string) {
+  const trip = tripId === null ? undefined : world.rows.trips.one('id', tripId)
+  const isAhead = trip?.buildId === buildId && trip.deletedAt === null && trip.drivenOn === null
+  return isAhead ? trip : null
+}
+
+/** What a build has chosen that is fetched on a trip. */
+function chosenOnTrip(world: World, tripId: string, buildId: string): string[] {
+  return world.rows.leads
+    .where('tripId', tripId)
+    .filter(({ id }) =>
+      world.rows.choices
+        .where('leadId', id)
+        .some((row) => row.buildId === buildId && row.deletedAt === null && row.voidBecause === null),
     )
-    .orderBy(leads.id)
-  return new Map(
-    [...groupBy(rows, (row) => row.tripId!)].map(([tripId, list]) => [
-      tripId,
-      [...new Set(list.map((row) => row.leadId))],
-    ]),
-  )
+    .map(({ id }) => id)
+    .sort()
 }
 
 /** What a lead bears of its trip, in its own currency: an equal share with what else is chosen on it. */
@@ -314,7 +309,7 @@ function pickupShare(
 }
 
 /** What a lead keeps, as its parts; one entry a piece. */
-export function keptParts({ lead }: ValuedLead, library: ReadonlyMap<string, Part>): Part[] {
+export function keptParts({ lead }: ValuedLead, library: Pick<ReadonlyMap<string, Part>, 'get'>): Part[] {
   return lead.things
     .filter((thing) => thing.plan === 'keep')
     .flatMap((thing) => Array.from({ length: thing.quantity }, () => library.get(thing.partId)!))

@@ -1,24 +1,25 @@
-import { and, eq, isNull } from 'drizzle-orm'
-import { groupBy } from '#core/collections/groupBy'
 import { daysWaiting } from '#core/supply/risk/silence'
-import type { Database } from '../db/client'
-import { leads, offers } from '../db/schema/leads'
+import { reading, sameContent } from '../readings/reading'
+
+/** For how many days the seller of a lead owes a word; null where none is owed. */
+export const waitingOf = reading(
+  'waiting for a seller',
+  (world, leadId: string, today: string): number | null => {
+    const lead = world.rows.leads.one('id', leadId)!
+    const isOpen = lead.deletedAt === null && lead.vanishedOn === null && lead.state === 'open'
+    const said = world.rows.offers.where('leadId', leadId).filter(({ deletedAt }) => deletedAt === null)
+    return isOpen ? daysWaiting(lead.askedOn, said, today) : null
+  },
+  { most: 20_000 },
+)
 
 /** Open leads whose seller owes a word, and for how many days. */
-export async function waitingDays(
-  db: Database,
-  today: string,
-): Promise<{ leadId: string; title: string; days: number }[]> {
-  const [rows, said] = await Promise.all([
-    db
-      .select({ id: leads.id, title: leads.title, askedOn: leads.askedOn })
-      .from(leads)
-      .where(and(isNull(leads.deletedAt), isNull(leads.vanishedOn), eq(leads.state, 'open'))),
-    db.select().from(offers).where(isNull(offers.deletedAt)),
-  ])
-  const saidOf = groupBy(said, (offer) => offer.leadId)
-  return rows.flatMap(({ id, title, askedOn }) => {
-    const days = daysWaiting(askedOn, saidOf.get(id) ?? [], today)
-    return days === null ? [] : [{ leadId: id, title, days }]
-  })
-}
+export const waitingDays = reading(
+  'waiting for sellers',
+  (world, today: string) =>
+    world.rows.leads.all().flatMap(({ id, title }) => {
+      const days = waitingOf(world, id, today)
+      return days === null ? [] : [{ leadId: id, title, days }]
+    }),
+  { same: sameContent },
+)

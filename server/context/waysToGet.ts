@@ -129,7 +129,6 @@ async function leadWays(of: WaysOf, library: ReadonlyMap<string, Part>): Promise
   )
   const valued = await valuedLeads(
     db,
-    market,
     build,
     today,
     open.map((row) => row.id),

@@ -58,6 +58,13 @@ async function answerOf(path: string, read: () => Promise<unknown>): Promise<Ans
   }
 }
 
+/** Of what readings gave: as long as they give the same, its text stands. */
+const texts = new WeakMap<object, Answer>()
+
 function toAnswer(value: unknown): Answer {
-  return { text: JSON.stringify(value), tag: `"${stateTag(value)}"` }
+  const known = typeof value === 'object' && value !== null ? texts.get(value) : undefined
+  if (known) return known
+  const answer = { text: JSON.stringify(value), tag: `"${stateTag(value)}"` }
+  if (typeof value === 'object' && value !== null) texts.set(value, answer)
+  return answer
 }

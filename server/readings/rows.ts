@@ -3,6 +3,9 @@ import { computed, shallowRef, type ShallowRef } from '@vue/reactivity'
 
 const numberOf = new WeakMap<object, number>()
 
+/** The order in which rows of one table stand. */
+export const byNumber = (a: object, b: object): number => numberOf.get(a)! - numberOf.get(b)!
+
 /**
  * The rows of one table in memory, in the order of their rowids. Who reads them inside a reading is told when they
  * change: of a column by value only who asked for that value. A row that is written as it was tells nobody.
@@ -68,7 +71,7 @@ export class Rows<Row extends object> {
       for (const value of touched) {
         const came = changed.flatMap(({ after }) => (after && after[column] === value ? [after] : []))
         const stay = (buckets.get(value)?.value ?? []).filter((row) => !gone.has(row))
-        const rows = [...stay, ...came].sort((a, b) => numberOf.get(a)! - numberOf.get(b)!)
+        const rows = [...stay, ...came].sort(byNumber)
         const bucket = buckets.get(value)
         if (bucket) bucket.value = rows
         else buckets.set(value, shallowRef<readonly Row[]>(rows))

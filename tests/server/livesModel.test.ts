@@ -26,7 +26,10 @@ import { useMarket } from '#server/context/market'
 import { readBuild } from '#server/context/readBuild'
 import { suggestedWays } from '#server/context/waysToGet'
 import { createBuild } from '#server/places/builds/builds'
-import { buildStrips } from '#server/places/builds/readBuilds'
+import { buildStrips, stripsPage } from '#server/places/builds/readBuilds'
+import { leadsPage } from '#server/places/leads/readLeads'
+import { useWorld } from '#server/readings/useWorld'
+import { World } from '#server/readings/world'
 import { briefOf, saveBrief } from '#server/places/brief/brief'
 import { createLead } from '#server/places/leads/leads'
 import { agree, gone, pass, reopen } from '#server/places/leads/leadSteps'
@@ -63,7 +66,7 @@ class NothingToDo extends Error {}
  * sequences (`npm run bench -- lives` lives 200); rare transitions are steered to, and the test fails unless each of
  * them occurred often enough.
  */
-const sequences = Number(process.env.TARVIN_LIVES ?? 60)
+const sequences = Number(process.env.TARVIN_LIVES ?? 100)
 const stepsEach = 30
 /** How each begins, so that there is something to live with. */
 const opening = ['capture', 'capture', 'choose', 'choose', 'pay', 'pay', 'arrive', 'arrive']
@@ -542,6 +545,11 @@ test(
         }
       }
       await assertHolds(life)
+      const pages = (world: World) => [
+        stripsPage(world, today),
+        ...life.builds.map((id) => leadsPage(world, id, today)),
+      ]
+      expect(pages(await useWorld(db))).toEqual(pages(await new World().load(db)))
     }
     const rare = [...names, 'undo'].filter((name) => (counts.get(name) ?? 0) < fewest)
     expect(rare.map((name) => `${name}: ${counts.get(name) ?? 0}`)).toEqual([])

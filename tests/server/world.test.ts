@@ -8,7 +8,10 @@ import { reading, sameMembers } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
 import { watchedNames } from '#server/readings/watched'
 import { World } from '#server/readings/world'
-import { marketWithBuild, type MarketWithBuild } from './marketWithBuild'
+import { buildPage } from '#server/places/builds/buildView'
+import { stripsPage } from '#server/places/builds/readBuilds'
+import { leadsPage } from '#server/places/leads/readLeads'
+import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
 
 describe('Rows', () => {
@@ -108,7 +111,27 @@ describe('the world', () => {
     world.records.records,
   ]
 
-  test('is what is stored, whatever is written, undone or rolled back', async () => {
+  /** What every page says, or why it refuses. */
+  const pagesOf = (world: World) => {
+    const said = (page: () => unknown) => {
+      try {
+        return JSON.stringify(page())
+      } catch (error) {
+        return (error as Error).message
+      }
+    }
+    return [
+      said(() => stripsPage(world, today)),
+      ...world.rows.builds
+        .all()
+        .flatMap(({ id }) => [
+          said(() => buildPage(world, id, today)),
+          said(() => leadsPage(world, id, today)),
+        ]),
+    ]
+  }
+
+  test('is what is stored, whatever is written or rolled back, and no page of it is an old one', async () => {
     const { client, db } = place
     const kept = await useWorld(db)
     const draw = chance(7)
@@ -137,7 +160,9 @@ describe('the world', () => {
         // what the database refuses leaves nothing
         tx.close()
       }
-      expect(contents(kept)).toEqual(contents(await new World().load(db)))
+      const anew = await new World().load(db)
+      expect(contents(kept)).toEqual(contents(anew))
+      expect(pagesOf(kept)).toEqual(pagesOf(anew))
     }
     expect(await useWorld(db)).toBe(kept)
   })

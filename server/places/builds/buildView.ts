@@ -1,20 +1,35 @@
-import { readBuild } from '#server/context/readBuild'
-import type { Database } from '#server/db/client'
+import { buildReading } from '#server/context/readBuild'
+import type { BuildToWeigh } from '#server/context/buildToWeigh'
+import type { Queryable } from '#server/db/client'
 import { NotFoundError } from '#server/errors/notFoundError'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
 import type { BuildView } from '#shared/builds/views'
 import { weighBuild } from '../scales/readScales'
 
 /** Everything the interface shows of a build, computed from what is stored. */
-export async function buildView(db: Database, buildId: string, today: string): Promise<BuildView> {
-  const { view, toWeigh, scales } = await readBuild(db, buildId, today)
-  // another build on the scales is read without its own scales, so that two may weigh each other
-  const loadBuild = (id: string) =>
-    readBuild(db, id, today).then(
-      (other) => other.toWeigh,
-      (error: unknown) => {
+export const buildPage = reading(
+  'build page',
+  (world, buildId: string, today: string): BuildView => {
+    const { view, toWeigh, scales } = buildReading(world, buildId, today)
+    // another build on the scales is read without its own scales, so that two may weigh each other
+    const loadBuild = (id: string): BuildToWeigh | null => {
+      try {
+        return buildReading(world, id, today).toWeigh
+      } catch (error) {
         if (error instanceof NotFoundError) return null
         throw error
-      },
-    )
-  return { ...view, weighing: await weighBuild(db, toWeigh, scales, loadBuild) }
+      }
+    }
+    return { ...view, weighing: weighBuild(world, toWeigh, scales, loadBuild) }
+  },
+  { most: 500 },
+)
+
+export async function buildView(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+): Promise<BuildView> {
+  return buildPage(await useWorld(db), buildId, today)
 }

@@ -36,7 +36,7 @@ export async function editionNotes(db: Database, view: BuildView, today: string)
   const chosen = view.choices.flatMap((choice) =>
     choice.voidBecause === null && choice.leadId !== null ? [choice.leadId] : [],
   )
-  const valued = await valuedLeads(db, market, build!, today, [...new Set(chosen)])
+  const valued = await valuedLeads(db, build!, today, [...new Set(chosen)])
   const open = new Set(
     view.choices.flatMap(({ kind, leadId }) => (kind === 'lead' && leadId !== null ? [leadId] : [])),
   )

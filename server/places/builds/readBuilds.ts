@@ -1,76 +1,94 @@
-import { desc, isNull } from 'drizzle-orm'
-import type { BuildStrip, SessionView } from '#shared/builds/views'
-import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema/builds'
-import { buildView } from './buildView'
-import { lookoutHits } from '../prices/lookouts'
-import { readSetting } from '#server/context/settings'
+import { houseSettings } from '#server/context/marketReadings'
 import { waitingDays } from '#server/context/waitingDays'
-import { countSoldRecords } from '../prices/readPrices'
+import type { Database, Queryable } from '#server/db/client'
+import { reading, sameContent, sameMembers } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
+import type { BuildStrip, SessionView } from '#shared/builds/views'
+import { hitsOfBuild } from '../prices/lookouts'
+import { buildPage } from './buildView'
 
 /** What the shell needs to know: the date taken for today, and the builds. */
 export async function sessionView(db: Database, today: string): Promise<SessionView> {
-  const rows = await db
-    .select({ id: builds.id, name: builds.name })
-    .from(builds)
-    .where(isNull(builds.deletedAt))
-    .orderBy(desc(builds.createdAt), builds.name)
-  const [soldRecords, homeCurrency] = await Promise.all([
-    countSoldRecords(db),
-    readSetting(db, 'homeCurrency'),
-  ])
-  return { today, builds: rows, soldRecords, homeCurrency }
+  const world = await useWorld(db)
+  return {
+    today,
+    builds: listed(world),
+    soldRecords: world.records.records.length,
+    homeCurrency: houseSettings(world).homeCurrency,
+  }
 }
 
 /** The builds as strips: receipt foot, weakest target, what stops it, what is missing. */
-export async function buildStrips(db: Database, today: string): Promise<BuildStrip[]> {
-  const { builds: list } = await sessionView(db, today)
-  const hits = await lookoutHits(db, today)
-  const said = await waitingDays(db, today)
-  return Promise.all(
-    list.map(async ({ id }) => {
-      const {
-        name,
-        purpose,
-        wantedBy,
-        currency,
-        budget,
-        stretch,
-        state,
-        variantOf,
-        receipt,
-        targets,
-        fit,
-        emptyRoles,
-        breaches,
-        houseRules,
-        assumptions,
-        choices,
-      } = await buildView(db, id, today)
-      const answerDays = houseRules.answerDays ?? assumptions.risk.answerDays
-      return {
-        id,
-        name,
-        purpose,
-        wantedBy,
-        currency,
-        budget,
-        stretch,
-        state,
-        variantOf,
-        receipt,
-        targets,
-        findings: fit.findings,
-        emptyRoles,
-        breaches,
-        hits: hits.filter((hit) => hit.buildId === id),
-        silent: said.filter((each) => each.days >= answerDays),
-        gone: choices.flatMap((choice) =>
-          choice.voidBecause === 'gone' && choice.leadId !== null
-            ? [{ leadId: choice.leadId, title: choice.label }]
-            : [],
-        ),
-      }
-    }),
-  )
+export async function buildStrips(
+  db: Pick<Queryable, 'select'>,
+  today: string,
+): Promise<readonly BuildStrip[]> {
+  return stripsPage(await useWorld(db), today)
 }
+
+export const stripsPage = reading(
+  'builds page',
+  (world, today: string) => listed(world).map(({ id }) => strip(world, id, today)),
+  { same: sameMembers },
+)
+
+const listed = reading(
+  'builds',
+  (world) =>
+    world.rows.builds
+      .where('deletedAt', null)
+      .toSorted((a, b) =>
+        a.createdAt !== b.createdAt ? (a.createdAt > b.createdAt ? -1 : 1) : a.name < b.name ? -1 : 1,
+      )
+      .map(({ id, name }) => ({ id, name })),
+  { same: sameContent },
+)
+
+const strip = reading(
+  'strip',
+  (world, id: string, today: string): BuildStrip => {
+    const {
+      name,
+      purpose,
+      wantedBy,
+      currency,
+      budget,
+      stretch,
+      state,
+      variantOf,
+      receipt,
+      targets,
+      fit,
+      emptyRoles,
+      breaches,
+      houseRules,
+      assumptions,
+      choices,
+    } = buildPage(world, id, today)
+    const answerDays = houseRules.answerDays ?? assumptions.risk.answerDays
+    return {
+      id,
+      name,
+      purpose,
+      wantedBy,
+      currency,
+      budget,
+      stretch,
+      state,
+      variantOf,
+      receipt,
+      targets,
+      findings: fit.findings,
+      emptyRoles,
+      breaches,
+      hits: hitsOfBuild(world, id, today),
+      silent: waitingDays(world, today).filter((each) => each.days >= answerDays),
+      gone: choices.flatMap((choice) =>
+        choice.voidBecause === 'gone' && choice.leadId !== null
+          ? [{ leadId: choice.leadId, title: choice.label }]
+          : [],
+      ),
+    }
+  },
+  { most: 500, same: sameContent },
+)

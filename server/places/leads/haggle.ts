@@ -56,7 +56,7 @@ export async function haggled(
         row.id === leadId || rateTable(market.rates).find(today, row.currency, build.currency) !== null,
     )
     .map((row) => row.id)
-  const valued = await valuedLeads(db, market, build, today, [...new Set([...openIds, leadId])])
+  const valued = await valuedLeads(db, build, today, [...new Set([...openIds, leadId])])
   const own = valued.find((each) => each.lead.id === leadId)
   if (!own) throw new NotFoundError('lead', leadId)
   const log = await db

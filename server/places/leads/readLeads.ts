@@ -1,5 +1,3 @@
-import { and, eq, isNull } from 'drizzle-orm'
-import { groupBy } from '#core/collections/groupBy'
 import { checkFit } from '#core/machine/fit/checkFit'
 import type { FitBrief } from '#core/machine/fit/finding'
 import { waysToMend } from '#core/machine/fit/fixes'
@@ -14,20 +12,24 @@ import { findSameListings, type SameListing } from '#core/supply/leads/sameListi
 import { nearestSubstitutes, type Candidate } from '#core/supply/leads/substitutes'
 import { sumMarks } from '#core/supply/leads/sumMarks'
 import { tooCheapBelow } from '#core/supply/risk/tooCheap'
-import { choiceRowsOf } from '#server/context/choicesOf'
-import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { choicesOf } from '#server/context/choicesOf'
+import { buildRow, type BuildRow } from '#server/context/findBuild'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { houseRuleBreaches } from '#server/context/houseRuleBreaches'
-import { readStreetPrice, streetAt, useMarket } from '#server/context/market'
+import { readStreetPrice, streetAt } from '#server/context/market'
+import { marketOf, part } from '#server/context/marketReadings'
 import type { Market } from '#server/context/marketState'
 import { pricedLibrary } from '#server/context/pricedLibrary'
-import { keptParts, valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
-import { waitingDays } from '#server/context/waitingDays'
-import type { Database } from '#server/db/client'
-import { leadThings, leads, photos } from '#server/db/schema/leads'
-import { orderLines, trips } from '#server/db/schema/ledger'
+import { keptParts, leadsValued, type ValuedLead } from '#server/context/valuedLeads'
+import { waitingOf } from '#server/context/waitingDays'
+import type { Queryable } from '#server/db/client'
+import { reading, sameContent, sameMembers } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
+import type { World } from '#server/readings/world'
 import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/leads/views'
-import { asksOf } from './leadAsks'
+import { asksOfLead } from './leadAsks'
+
+type Library = Pick<ReadonlyMap<string, Part>, 'get'>
 
 /** First ask where it has changed since. */
 function firstAskOf(asks: readonly { readonly ask: number }[]): number | null {
@@ -51,64 +53,83 @@ export function warnBelow(
 }
 
 /** The inbox of a build; leads whose currency cannot be converted stand apart, with the reason. */
-export async function leadViews(db: Database, buildId: string, today: string): Promise<LeadInboxView> {
-  const build = await findBuild(db, buildId)
-  const market = await useMarket(db)
-  const table = rateTable(market.rates)
-  const isConvertible = (row: { currency: string }) =>
-    table.find(today, row.currency, build.currency) !== null
-  const chosen = await choiceRowsOf(db, build)
-  // a listing that is gone leaves the inbox, unless this build counts on it
-  const everyRow = await db
-    .select({
-      id: leads.id,
-      title: leads.title,
-      currency: leads.currency,
-      vanishedOn: leads.vanishedOn,
-      state: leads.state,
-    })
-    .from(leads)
-    .where(isNull(leads.deletedAt))
+export async function leadViews(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+): Promise<LeadInboxView> {
+  return leadsPage(await useWorld(db), buildId, today)
+}
+
+export const leadsPage = reading(
+  'leads page',
+  (world, buildId: string, today: string): LeadInboxView => {
+    const build = buildRow(world, buildId)
+    const table = rateTable(world.rows.exchangeRates.all())
+    const rows = inInbox(world, build)
+    const isConvertible = (row: { readonly currency: string }) =>
+      table.find(today, row.currency, build.currency) !== null
+    const { perKm = 0, perHour = 0 } = build.houseRules
+    return {
+      leads: rows.filter(isConvertible).map(({ id }) => leadView(world, buildId, id, today)),
+      trips: world.rows.trips
+        .where('buildId', buildId)
+        .filter(({ deletedAt, drivenOn }) => deletedAt === null && drivenOn === null)
+        .map(({ id, name, km, fare, hours }) => ({
+          id,
+          name,
+          km,
+          fare,
+          hours,
+          cost: pickupCost({ km, perKm, fare, hours, perHour }),
+          drivenOn: null,
+        })),
+      unvalued: rows
+        .filter((row) => !isConvertible(row))
+        .map(({ id, title, currency }) => ({
+          id,
+          title,
+          reason: noRate(today, currency, build.currency),
+          from: currency,
+          to: build.currency,
+        })),
+    }
+  },
+  { most: 200 },
+)
+
+/** A listing that is gone leaves the inbox, unless this build counts on it. */
+function inInbox(world: World, build: BuildRow) {
+  const chosen = new Set(choicesOf(world, build).map(({ leadId }) => leadId))
   const boughtHere = new Set(
-    (
-      await db
-        .select({ leadId: orderLines.leadId })
-        .from(orderLines)
-        .where(eq(orderLines.buildId, build.variantOf ?? buildId))
-    ).map((line) => line.leadId),
+    world.rows.orderLines.where('buildId', build.variantOf ?? build.id).map(({ leadId }) => leadId),
   )
-  const rows = everyRow.filter(
-    (row) =>
-      (row.vanishedOn === null && row.state !== 'bought') ||
-      boughtHere.has(row.id) ||
-      chosen.some((choice) => choice.leadId === row.id),
-  )
-  const ids = rows.filter(isConvertible).map((row) => row.id)
-  const [valued, asks, same, waits, tripRows, photoRows] = await Promise.all([
-    valuedLeads(db, market, build, today, ids),
-    asksOf(db, ids),
-    sameListings(db),
-    waitingDays(db, today),
-    db
-      .select()
-      .from(trips)
-      .where(and(eq(trips.buildId, buildId), isNull(trips.deletedAt), isNull(trips.drivenOn))),
-    db.select().from(photos).where(isNull(photos.deletedAt)),
-  ])
-  const library = new Map(market.library.map((part) => [part.id, part]))
-  const titles = new Map(everyRow.map((row) => [row.id, row.title]))
-  const photosOf = groupBy(photoRows, (row) => row.leadId)
-  const standIn = substitutesFor(
-    valued,
-    chosen.flatMap((choice) => choice.leadId ?? []),
-    library,
-  )
-  const lacking = lacksByParts(library, fitBriefOf(market, build, today), pricedLibrary(market, build, today))
-  const { answerDays = market.assumptions.risk.answerDays, perKm = 0, perHour = 0 } = build.houseRules
-  const views = valued.map((each): LeadView => {
+  return world.rows.leads
+    .where('deletedAt', null)
+    .filter(
+      ({ id, vanishedOn, state }) =>
+        (vanishedOn === null && state !== 'bought') || boughtHere.has(id) || chosen.has(id),
+    )
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+}
+
+const titleOf = (world: World, leadId: string) => {
+  const lead = world.rows.leads.one('id', leadId)
+  return lead && lead.deletedAt === null ? lead.title : leadId
+}
+
+/** A lead as the inbox of a build shows it. */
+const leadView = reading(
+  'lead view',
+  (world, buildId: string, leadId: string, today: string): LeadView => {
+    const build = buildRow(world, buildId)
+    const market = marketOf(world)
+    const [each] = leadsValued(world, build, today, [leadId]) as [ValuedLead]
     const { lead, sourceName, value } = each
-    const repeated = same.get(lead.id)
-    const waiting = waits.find((wait) => wait.leadId === lead.id)?.days ?? null
+    const library = { get: (id: string) => part(world, id) ?? undefined }
+    const repeated = sameListing(world, leadId)
+    const waiting = waitingOf(world, leadId, today)
+    const { answerDays = market.assumptions.risk.answerDays } = build.houseRules
     return {
       id: lead.id,
       externalId: lead.externalId,
@@ -126,16 +147,16 @@ export async function leadViews(db: Database, buildId: string, today: string): P
       agreed: agreedOn(lead, today),
       vanishedOn: lead.vanishedOn,
       tieDeduced: lead.tieDeduced,
-      firstAsk: firstAskOf(asks.get(lead.id) ?? []),
+      firstAsk: firstAskOf(asksOfLead(world, leadId)),
       currency: lead.currency,
       things: lead.things.map((thing, index) => {
-        const part = library.get(thing.partId)!
+        const known = library.get(thing.partId)!
         const share = value.split.things[index]!
         return {
           ...thing,
-          name: partLabel(part),
-          role: part.role,
-          street: streetAt(market, part.id, today, build.currency, build.houseRules.patience),
+          name: partLabel(known),
+          role: known.role,
+          street: streetAt(market, known.id, today, build.currency, build.houseRules.patience),
           effectiveCost: share.effectiveCost?.amount ?? null,
           netResale: share.netResale.amount,
         }
@@ -149,51 +170,49 @@ export async function leadViews(db: Database, buildId: string, today: string): P
             quantity: thing.quantity,
           })),
       ),
-      choiceId: chosen.find((choice) => choice.leadId === lead.id && choice.voidBecause === null)?.id ?? null,
+      choiceId: chosenAs(world, buildId, leadId),
       breaches: houseRuleBreaches(build.houseRules, each, library),
       passReason: lead.passReason,
       facts: each.facts,
       signs: each.signs,
       protection: each.source.protection,
       tooCheapBelow: warnBelow(market, each, today, build.currency),
-      same: repeated
-        ? { ...repeated, earlierTitle: titles.get(repeated.earlierId) ?? repeated.earlierId }
-        : null,
+      same: repeated ? { ...repeated, earlierTitle: titleOf(world, repeated.earlierId) } : null,
       askedOn: lead.askedOn,
       waiting,
       isSilent: waiting !== null && waiting >= answerDays,
       tripId: lead.tripId,
-      substitutes: (standIn.get(lead.id) ?? []).map((substitute) => ({
-        ...substitute,
-        title: titles.get(substitute.id) ?? substitute.id,
-      })),
+      substitutes:
+        lead.vanishedOn === null
+          ? []
+          : (substitutes(world, buildId, today).get(lead.id) ?? []).map((substitute) => ({
+              ...substitute,
+              title: titleOf(world, substitute.id),
+            })),
       rebates: each.rebates.map((rebate) => rebateView(rebate, each, market, library, today, build)),
-      lacks: lacking(keptParts(each, library)),
-      photos: (photosOf.get(lead.id) ?? []).map(({ id, arrival }) => ({ id, arrival })),
+      lacks: lacksOfParts(
+        world,
+        buildId,
+        JSON.stringify(keptParts(each, library).map(({ id }) => id)),
+        today,
+      ),
+      photos: world.rows.photos
+        .where('leadId', leadId)
+        .flatMap(({ id, arrival, deletedAt }) => (deletedAt === null ? [{ id, arrival }] : [])),
     }
-  })
-  return {
-    leads: views,
-    trips: tripRows.map(({ id, name, km, fare, hours }) => ({
-      id,
-      name,
-      km,
-      fare,
-      hours,
-      cost: pickupCost({ km, perKm, fare, hours, perHour }),
-      drivenOn: null,
-    })),
-    unvalued: rows
-      .filter((row) => !isConvertible(row))
-      .map(({ id, title, currency }) => ({
-        id,
-        title,
-        reason: noRate(today, currency, build.currency),
-        from: currency,
-        to: build.currency,
-      })),
-  }
-}
+  },
+  { most: 20_000 },
+)
+
+/** The choice by which a build has a lead; null: it has not. */
+const chosenAs = reading(
+  'lead chosen as',
+  (world, buildId: string, leadId: string): string | null =>
+    choicesOf(world, buildRow(world, buildId)).find(
+      (choice) => choice.leadId === leadId && choice.voidBecause === null,
+    )?.id ?? null,
+  { most: 20_000 },
+)
 
 function agreedOn({ agreedAmount, agreedUntil }: ValuedLead['lead'], today: string): LeadView['agreed'] {
   return agreedAmount !== null && (agreedUntil === null || today <= agreedUntil)
@@ -205,7 +224,7 @@ function rebateView(
   rebate: ValuedLead['rebates'][number],
   { lead, beyond }: ValuedLead,
   market: Market,
-  library: ReadonlyMap<string, Part>,
+  library: Library,
   today: string,
   build: BuildRow,
 ): LeadRebateView {
@@ -233,40 +252,54 @@ function rebateView(
   return { id, kind, amount, claimBy, expectedBy, state, proof, isBeyond: beyond.has(id), tradeIn }
 }
 
+/** What of a used listing tells it from others; null of one that is no such. Shops sell many of a kind. */
+const usedListing = reading(
+  'used listing',
+  (world, leadId: string) => {
+    const lead = world.rows.leads.one('id', leadId)!
+    if (lead.deletedAt !== null || lead.condition === 'new') return null
+    const { id, sourceId, title, price, currency, place, listedOn, vanishedOn, condition } = lead
+    const things = world.rows.leadThings
+      .where('leadId', leadId)
+      .map((thing) => `${thing.partId}*${thing.quantity}`)
+      .sort()
+      .join(' ')
+    return { id, sourceId, title, price, currency, place, listedOn, vanishedOn, condition, things }
+  },
+  { same: sameContent, most: 20_000 },
+)
+
+const usedListings = reading(
+  'used listings',
+  (world) => world.rows.leads.all().flatMap(({ id }) => usedListing(world, id) ?? []),
+  { same: sameMembers },
+)
+
 /** Listings that repeat an earlier one, by id; those that are gone count as forerunners. */
-async function sameListings(db: Database): Promise<Map<string, SameListing>> {
-  const [rows, things] = await Promise.all([
-    db
-      .select({
-        id: leads.id,
-        sourceId: leads.sourceId,
-        title: leads.title,
-        price: leads.price,
-        currency: leads.currency,
-        place: leads.place,
-        listedOn: leads.listedOn,
-        vanishedOn: leads.vanishedOn,
-        condition: leads.condition,
-      })
-      .from(leads)
-      .where(isNull(leads.deletedAt)),
-    db.select().from(leadThings),
-  ])
-  const thingsOf = groupBy(things, (thing) => thing.leadId)
-  // shops sell many of a kind: only used things are one of a kind
-  const used = rows.filter((row) => row.condition !== 'new')
-  return new Map(
-    findSameListings(
-      used.map((row) => ({
-        ...row,
-        things: (thingsOf.get(row.id) ?? [])
-          .map((thing) => `${thing.partId}*${thing.quantity}`)
-          .sort()
-          .join(' '),
-      })),
-    ).map((each) => [each.id, each]),
+const sameListings = reading(
+  'same listings',
+  (world) => new Map(findSameListings(usedListings(world)).map((each) => [each.id, each] as const)),
+)
+
+const sameListing = reading(
+  'same listing',
+  (world, leadId: string): SameListing | null => sameListings(world).get(leadId) ?? null,
+  { same: sameContent, most: 20_000 },
+)
+
+/** For each chosen lead of a build that is gone, what can stand in for it in the machine as chosen. */
+const substitutes = reading('substitutes', (world, buildId: string, today: string) => {
+  const build = buildRow(world, buildId)
+  const table = rateTable(world.rows.exchangeRates.all())
+  const ids = inInbox(world, build)
+    .filter(({ currency }) => table.find(today, currency, build.currency) !== null)
+    .map(({ id }) => id)
+  return substitutesFor(
+    leadsValued(world, build, today, ids),
+    choicesOf(world, build).flatMap(({ leadId }) => leadId ?? []),
+    new Map(marketOf(world).library.map((each) => [each.id, each])),
   )
-}
+})
 
 /** For each chosen lead that is gone, what can stand in for it in the machine as chosen. */
 function substitutesFor(
@@ -308,19 +341,18 @@ function substitutesFor(
 }
 
 /** What a donor lacks, asked once for all leads that keep the same parts. */
-function lacksByParts(
-  library: ReadonlyMap<string, Part>,
-  brief: FitBrief,
-  priced: readonly PricedPart[],
-): (kept: readonly Part[]) => LeadView['lacks'] {
-  const known = new Map<string, LeadView['lacks']>()
-  return (kept) => {
-    const key = kept.map((part) => part.id).join(' ')
-    const lacks = known.get(key) ?? lacksOf(kept, library, brief, priced)
-    known.set(key, lacks)
-    return lacks
-  }
-}
+const lacksOfParts = reading(
+  'lacks of parts',
+  (world, buildId: string, partIds: string, today: string): LeadView['lacks'] => {
+    const kept = (JSON.parse(partIds) as string[]).map((id) => part(world, id)!)
+    if (!kept.some(({ role }) => role === 'donor')) return []
+    const build = buildRow(world, buildId)
+    const market = marketOf(world)
+    const library = new Map(market.library.map((each) => [each.id, each]))
+    return lacksOf(kept, library, fitBriefOf(market, build, today), pricedLibrary(market, build, today))
+  },
+  { same: sameContent, most: 20_000 },
+)
 
 /** What a donor lacks for the brief, with the cheapest that fills it. */
 function lacksOf(
@@ -329,7 +361,6 @@ function lacksOf(
   brief: FitBrief,
   priced: readonly PricedPart[],
 ): LeadView['lacks'] {
-  if (!kept.some((part) => part.role === 'donor')) return []
   const machine = { parts: expandDonors(kept, library), brief }
   const roles = coreRoles.filter(
     (role) =>

@@ -124,7 +124,7 @@ async function computed(
   const valuedOf = new Map<string, ValuedLead>()
   for (const build of byBuild.values()) {
     const own = rows.filter((each) => each.build.id === build.id).flatMap(({ row }) => row.leadId ?? [])
-    for (const valued of await valuedLeads(db, market, build, today, own))
+    for (const valued of await valuedLeads(db, build, today, own))
       valuedOf.set(`${build.id} ${valued.lead.id}`, valued)
   }
   const planned = rows.flatMap(({ row, build }) =>

@@ -3,15 +3,14 @@ import { groupBy } from '#core/collections/groupBy'
 import type { BuildOrder, BuildWay } from '#core/planning/buildQuestion'
 import { orderTerms } from '#core/planning/orderTerms'
 import type { BuildRow } from '#server/context/findBuild'
-import type { Market } from '#server/context/marketState'
 import { goesIntoOrders, plannedElsewhere, shopsOf } from '#server/context/openOrders'
 import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
 import type { Database } from '#server/db/client'
 import { choices } from '#server/db/schema/machine'
+import { useWorld } from '#server/readings/useWorld'
 
 interface OrdersOf {
   readonly db: Database
-  readonly market: Market
   readonly build: BuildRow
   readonly today: string
 }
@@ -30,9 +29,9 @@ export async function waysInOrders(
   of: OrdersOf,
   ways: readonly LeadWay[],
 ): Promise<{ ways: BuildWay[]; orders: BuildOrder[] }> {
-  const { db, market, build, today } = of
+  const { db, build, today } = of
   const ids = ways.flatMap(({ leadId }) => leadId ?? [])
-  const valued = (await valuedLeads(db, market, build, today, ids)).filter(
+  const valued = (await valuedLeads(db, build, today, ids)).filter(
     (each) => goesIntoOrders(each) && each.lead.currency === build.currency,
   )
   const barred = await shopsWithMore(of, new Set(ids), valued)
@@ -58,7 +57,7 @@ export async function waysInOrders(
 
 /** Shops of which something is to be paid that the plan does not decide about. */
 async function shopsWithMore(
-  { db, market, build, today }: OrdersOf,
+  { db, build, today }: OrdersOf,
   planned: ReadonlySet<string>,
   valued: readonly ValuedLead[],
 ): Promise<Set<string>> {
@@ -70,12 +69,11 @@ async function shopsWithMore(
   const others = open.filter((row) => row.orderGroup !== null || !planned.has(row.leadId!))
   const beside = await valuedLeads(
     db,
-    market,
     build,
     today,
     others.map((row) => row.leadId!),
   )
-  const elsewhere = await plannedElsewhere(db, market, build, shopsOf(valued), today)
+  const elsewhere = plannedElsewhere(await useWorld(db), build, shopsOf(valued), today)
   return new Set([
     ...beside.map(({ lead }) => lead.sourceId),
     ...elsewhere.map(({ valued: { lead } }) => lead.sourceId),

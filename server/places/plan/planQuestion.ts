@@ -33,7 +33,7 @@ export async function planQuestion(db: Database, buildId: string, today: string)
   const all = await waysToGet({ db, market, build, today, chosen })
   const offered = all.flatMap((way) => offeredWay(way, { market, build, today, library }))
   const takeable = offered.filter(({ why }) => why === '')
-  const { ways, orders } = await waysInOrders({ db, market, build, today }, [...present, ...takeable])
+  const { ways, orders } = await waysInOrders({ db, build, today }, [...present, ...takeable])
   const inQuestion = new Set(ways.flatMap(({ partIds }) => partIds))
   const parts = [
     ...new Map([...market.library, ...view.parts].map((part) => [part.id, part])).values(),

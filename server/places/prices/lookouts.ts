@@ -1,4 +1,4 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { isTooCheap, tooCheapBelow } from '#core/supply/risk/tooCheap'
@@ -7,16 +7,19 @@ import { rateTable } from '#core/money/rates'
 import { partLabel } from '#core/parts/part'
 import type { lookoutSchema } from '#shared/prices/schemas'
 import type { LookoutHit } from '#shared/prices/views'
-import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema/builds'
-import { leads, leadThings } from '#server/db/schema/leads'
+import type { Database, Queryable } from '#server/db/client'
+import { leads } from '#server/db/schema/leads'
 import { lookouts, lookoutSeen } from '#server/db/schema/prices'
 import { parts } from '#server/db/schema/parts'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
-import { valuedLeads } from '#server/context/valuedLeads'
-import { readStreetPrice, useMarket } from '#server/context/market'
-import { findBuild } from '#server/context/findBuild'
+import { leadsValued } from '#server/context/valuedLeads'
+import { readStreetPrice } from '#server/context/market'
+import { marketOf, part } from '#server/context/marketReadings'
+import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { reading, sameContent, sameMembers } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
+import type { World } from '#server/readings/world'
 
 /** Sets the pay-up-to price of a part in a build; another one of the same part is replaced. */
 export async function setLookout(
@@ -59,70 +62,89 @@ export async function seeHit(db: Database, lookoutId: string, leadId: string, to
  * What came in under its limit and has not been seen to: open leads that still stand and keep the part, whose landed
  * cost (of a lot: the part's share after selling on the rest) is at or below the limit. Damaged things never hit.
  */
-export async function lookoutHits(db: Database, today: string, buildId?: string): Promise<LookoutHit[]> {
-  const rows = await db
-    .select({ lookout: lookouts, build: builds })
-    .from(lookouts)
-    .innerJoin(builds, eq(builds.id, lookouts.buildId))
-    .where(
-      and(
-        isNull(lookouts.deletedAt),
-        isNull(builds.deletedAt),
-        ...(buildId === undefined ? [] : [eq(lookouts.buildId, buildId)]),
-      ),
-    )
-  if (rows.length === 0) return []
-  const market = await useMarket(db)
+export async function lookoutHits(
+  db: Pick<Queryable, 'select'>,
+  today: string,
+  buildId?: string,
+): Promise<LookoutHit[]> {
+  const world = await useWorld(db)
+  const ids =
+    buildId === undefined ? world.rows.builds.where('deletedAt', null).map(({ id }) => id) : [buildId]
+  return ids.flatMap((id) => hitsOfBuild(world, id, today)).sort(newestFirst)
+}
+
+const newestFirst = (a: LookoutHit, b: LookoutHit) => (a.listedOn < b.listedOn ? 1 : -1)
+
+/** The hits of the watches of one build. */
+export const hitsOfBuild = reading(
+  'hits of build',
+  (world, buildId: string, today: string): readonly LookoutHit[] => {
+    const build = world.rows.builds.one('id', buildId)
+    if (!build || build.deletedAt !== null) return []
+    return world.rows.lookouts
+      .where('buildId', buildId)
+      .filter(({ deletedAt }) => deletedAt === null)
+      .flatMap((lookout) => hitsOf(world, lookout, build, today))
+      .sort(newestFirst)
+  },
+  { same: sameContent },
+)
+
+/** Open leads that keep a part. */
+const leadsKeeping = reading(
+  'open leads keeping part',
+  (world, partId: string): readonly string[] => [
+    ...new Set(
+      world.rows.leadThings
+        .where('partId', partId)
+        .filter(({ plan }) => plan === 'keep')
+        .map(({ leadId }) => leadId)
+        .filter((leadId) => {
+          const lead = world.rows.leads.one('id', leadId)!
+          return (
+            lead.deletedAt === null &&
+            lead.vanishedOn === null &&
+            lead.state === 'open' &&
+            lead.condition !== 'damaged'
+          )
+        }),
+    ),
+  ],
+  { same: sameMembers, most: 20_000 },
+)
+
+function hitsOf(
+  world: World,
+  lookout: typeof lookouts.$inferSelect,
+  build: BuildRow,
+  today: string,
+): LookoutHit[] {
+  const market = marketOf(world)
+  const known = part(world, lookout.partId)
+  if (!known) return []
   const table = rateTable(market.rates)
-  const seen = new Set((await db.select().from(lookoutSeen)).map((row) => `${row.lookoutId} ${row.leadId}`))
-  const tied = await db
-    .selectDistinct({
-      id: leads.id,
-      partId: leadThings.partId,
-      currency: leads.currency,
-      condition: leads.condition,
-    })
-    .from(leads)
-    .innerJoin(leadThings, eq(leadThings.leadId, leads.id))
-    .where(
-      and(
-        isNull(leads.deletedAt),
-        isNull(leads.vanishedOn),
-        eq(leads.state, 'open'),
-        eq(leadThings.plan, 'keep'),
-        inArray(
-          leadThings.partId,
-          rows.map(({ lookout }) => lookout.partId),
-        ),
-      ),
-    )
-  const hits: LookoutHit[] = []
-  for (const { lookout, build } of rows) {
-    const part = market.library.find((each) => each.id === lookout.partId)
-    const ids = tied
-      .filter(
-        (row) =>
-          row.partId === lookout.partId &&
-          row.condition !== 'damaged' &&
-          !seen.has(`${lookout.id} ${row.id}`) &&
-          table.find(today, row.currency, build.currency) !== null,
-      )
-      .map((row) => row.id)
-    if (!part) continue
-    for (const { lead, sourceName, value } of await valuedLeads(db, market, build, today, ids)) {
-      if (lead.endsOn !== null && lead.endsOn < today) continue
-      const position = lead.things.findIndex((thing) => thing.partId === part.id && thing.plan === 'keep')
-      const cost =
-        lead.things.length === 1 && lead.things[0]!.quantity === 1
-          ? value.payNow
-          : value.split.things[position]?.effectiveCost?.amount
-      if (cost === undefined || cost > lookout.limit) continue
-      hits.push({
+  const seen = new Set(world.rows.lookoutSeen.where('lookoutId', lookout.id).map(({ leadId }) => leadId))
+  const ids = leadsKeeping(world, known.id).filter(
+    (id) =>
+      !seen.has(id) && table.find(today, world.rows.leads.one('id', id)!.currency, build.currency) !== null,
+  )
+  return leadsValued(world, build, today, ids).flatMap(({ lead, sourceName, value }): LookoutHit[] => {
+    if (lead.endsOn !== null && lead.endsOn < today) return []
+    const position = lead.things.findIndex((thing) => thing.partId === known.id && thing.plan === 'keep')
+    const isSingle = lead.things.length === 1
+    const cost =
+      isSingle && lead.things[0]!.quantity === 1
+        ? value.payNow
+        : value.split.things[position]?.effectiveCost?.amount
+    if (cost === undefined || cost > lookout.limit) return []
+    const kept = () => readStreetPrice(market, known.id, today, build.currency).kept
+    return [
+      {
         lookoutId: lookout.id,
         leadId: lead.id,
         buildId: build.id,
         buildName: build.name,
-        partName: partLabel(part),
+        partName: partLabel(known),
         title: lead.title,
         source: sourceName,
         cost,
@@ -130,17 +152,8 @@ export async function lookoutHits(db: Database, today: string, buildId?: string)
         currency: build.currency,
         listedOn: lead.listedOn,
         manner: lead.manner,
-        tooCheap:
-          lead.things.length === 1 &&
-          isTooCheap(
-            value.ask,
-            tooCheapBelow(
-              readStreetPrice(market, part.id, today, build.currency).kept,
-              market.assumptions.pricing,
-            ),
-          ),
-      })
-    }
-  }
-  return hits.sort((a, b) => (a.listedOn < b.listedOn ? 1 : -1))
+        tooCheap: isSingle && isTooCheap(value.ask, tooCheapBelow(kept(), market.assumptions.pricing)),
+      },
+    ]
+  })
 }

@@ -18,7 +18,7 @@ import type { PriceBrief, PriceView, RecordView } from '#shared/prices/views'
 import type { Database } from '#server/db/client'
 import { choices } from '#server/db/schema/machine'
 import { leads, leadThings } from '#server/db/schema/leads'
-import { lookouts, ownFigures, soldRecords } from '#server/db/schema/prices'
+import { lookouts, ownFigures } from '#server/db/schema/prices'
 import { parts } from '#server/db/schema/parts'
 import { items, orderLines } from '#server/db/schema/ledger'
 import { NotFoundError } from '#server/errors/notFoundError'
@@ -288,9 +288,4 @@ async function localListings(db: Database, market: Market, part: Part, build: Bu
     }),
     deals: paid.map(({ lead }) => ({ asked: asks.get(lead.id)?.[0]?.ask ?? lead.price, paid: lead.price })),
   }
-}
-
-/** How many sold records there are; for the first page. */
-export async function countSoldRecords(db: Database): Promise<number> {
-  return db.$count(soldRecords)
 }

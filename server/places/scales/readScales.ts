@@ -1,5 +1,4 @@
 import type { BuildRow } from '#server/context/findBuild'
-import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
 import { moneyIn } from '#server/context/settings'
 import { partLabel } from '#core/parts/part'
@@ -22,11 +21,11 @@ import { indexOfPart, indexUnit } from '#core/parts/indexOfPart'
 import type { WeighingSettings } from '#shared/scales/settings'
 import type { BuildView } from '#shared/builds/views'
 import type { WeighedView } from '#shared/scales/views'
-import type { Database } from '#server/db/client'
-import { buildRivals } from '#server/db/schema/scales'
-import { rivalRates, rivals } from '#server/db/schema/rivals'
+import type { World } from '#server/readings/world'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { streetAt } from '#server/context/market'
+import { marketOf } from '#server/context/marketReadings'
+import { reading, sameContent } from '#server/readings/reading'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 import { asPart, onThese, ownMachine, questionsOf, rivalMachine } from './weighedMachines'
 import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
@@ -47,32 +46,20 @@ export const weighingDefaults: WeighingSettings = {
  * A build on the scales with its rivals: machines of the library, and other builds (`loadBuild` answers null for one
  * that is gone).
  */
-export async function weighBuild(
-  db: Database,
+export function weighBuild(
+  { rows }: World,
   subject: BuildToWeigh,
   scales: Scales,
-  loadBuild: (id: string) => Promise<BuildToWeigh | null>,
-): Promise<BuildView['weighing']> {
+  loadBuild: (id: string) => BuildToWeigh | null,
+): BuildView['weighing'] {
   const { build } = subject
   const settings = { ...weighingDefaults, ...build.weighing }
   const asked = termsOf(build, settings, scales)
-  const chosen = await db
-    .select({ rival: rivals })
-    .from(buildRivals)
-    .innerJoin(rivals, eq(rivals.id, buildRivals.rivalId))
-    .where(and(eq(buildRivals.buildId, build.id), isNull(rivals.deletedAt)))
-  const rates =
-    chosen.length === 0
-      ? []
-      : await db
-          .select()
-          .from(rivalRates)
-          .where(
-            inArray(
-              rivalRates.rivalId,
-              chosen.map(({ rival }) => rival.id),
-            ),
-          )
+  const chosen = rows.buildRivals
+    .where('buildId', build.id)
+    .map(({ rivalId }) => rows.rivals.one('id', rivalId)!)
+    .filter(({ deletedAt }) => deletedAt === null)
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
   const own = ownMachine(subject, settings, scales)
   const frames = frameMachineOf(subject.parts).machine
   const priced = pricedLibrary(scales.market, build, scales.today)
@@ -86,17 +73,12 @@ export async function weighBuild(
           power: scales.market.assumptions.power,
           sold: scales.market.assumptions.resale.replacedShare,
         }).first
-  const rivalMachines = chosen.map(({ rival }) =>
-    rivalMachine(
-      rival,
-      rates.filter((rate) => rate.rivalId === rival.id),
-      subject,
-      scales,
-    ),
+  const rivalMachines = chosen.map((rival) =>
+    rivalMachine(rival, rows.rivalRates.where('rivalId', rival.id), subject, scales),
   )
-  const builds = (await Promise.all(settings.builds.map(loadBuild))).flatMap((other) =>
-    other === null || other.build.currency !== build.currency ? [] : [other],
-  )
+  const builds = settings.builds
+    .map(loadBuild)
+    .flatMap((other) => (other === null || other.build.currency !== build.currency ? [] : [other]))
   const buildMachines = builds.map((other) =>
     ownMachine(
       { ...other, targets: onThese(subject.targets, other.parts, scales.performance.workloads) },
@@ -117,7 +99,7 @@ export async function weighBuild(
     toEqual: null,
     room: room(own.components),
   }
-  const others = chosen.map(({ rival }, at): WeighedView => {
+  const others = chosen.map((rival, at): WeighedView => {
     const machine = rivalMachines[at]!
     const weighed = weigh(own, machine, {
       terms,
@@ -177,21 +159,7 @@ function equalised(
 function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }: Scales): WeighingTerms {
   const rules = machineRules(market, build, today)
   const needPrices: NeedPrices = Object.fromEntries(build.needs.map(({ need, price }) => [need, price]))
-  const aged = market.library.flatMap((part): AgedPart[] => {
-    const street = streetAt(market, part.id, today, build.currency)
-    const worth = indexOfPart(part)
-    return street === null || worth === null || part.facts.year === undefined
-      ? []
-      : [
-          {
-            role: part.role,
-            ageYears: yearsBetween(`${part.facts.year}-07-01`, today),
-            worth: indexUnit(part.role) === 'index' ? null : worth,
-            street,
-          },
-        ]
-  })
-  const { kept, low, high } = keptValue(ageDecline(aged), market.assumptions.comparison)
+  const { kept, low, high } = valueKept(market.world, build.currency, today)
   return {
     years: settings.years,
     fullHours: rules.fullHours,
@@ -212,3 +180,27 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
     edits: settings.edits,
   }
 }
+
+/** What machines keep of their value a year, read from the library's prices by age. */
+const valueKept = reading(
+  'value kept a year',
+  (world, currency: string, today: string) => {
+    const market = marketOf(world)
+    const aged = market.library.flatMap((part): AgedPart[] => {
+      const street = streetAt(market, part.id, today, currency)
+      const worth = indexOfPart(part)
+      return street === null || worth === null || part.facts.year === undefined
+        ? []
+        : [
+            {
+              role: part.role,
+              ageYears: yearsBetween(`${part.facts.year}-07-01`, today),
+              worth: indexUnit(part.role) === 'index' ? null : worth,
+              street,
+            },
+          ]
+    })
+    return keptValue(ageDecline(aged), market.assumptions.comparison)
+  },
+  { same: sameContent },
+)
