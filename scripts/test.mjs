@@ -41,7 +41,7 @@ const clones = ['--mode', 'mild', '--silent', '--exitCode', '1']
 const paths = ['--no-spinner', '--ts-config', 'tsconfig.lint.json']
 
 check('preparing types', 'npx', ['nuxt', 'prepare'])
-step('format, share of tests, lint and types, side by side')
+step('format, share of tests, lint, types and build, side by side')
 await Promise.all([
   checkBeside([
     ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
@@ -50,10 +50,12 @@ await Promise.all([
     typesOf('server'),
   ]),
   checkBeside([
-    ...['app', 'shared', 'node'].map(typesOf),
+    // shared is a part of both sides and checked with each
+    ...['app', 'node'].map(typesOf),
     ['nothing unused', 'npx', ['knip', '--include', 'files,exports,types']],
     ['nothing twice', 'npx', ['jscpd', ...sources, '--min-lines', '13', '--min-tokens', '70', ...clones]],
     ['no import ring', 'npx', ['madge', '--circular', '--extensions', 'ts', ...paths, ...sources]],
+    ['application built', 'node', ['--eval', "import('./scripts/lib.mjs').then((lib) => lib.ensureBuilt())"]],
   ]),
 ])
 vitest('unit and route tests', [], 'unit.json')
