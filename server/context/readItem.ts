@@ -16,7 +16,7 @@ export interface ItemContext {
   readonly buildId: string
   readonly currency: string
   readonly market: Market
-  readonly library: ReadonlyMap<string, Part>
+  readonly library: Pick<ReadonlyMap<string, Part>, 'get'>
   readonly today: string
   readonly holdings: Holdings
   /** An amount of another currency in the build's. */
@@ -39,7 +39,7 @@ export interface ReadItem {
 }
 
 /** The part a thing is, with what was found on it. */
-export function partOfItem(row: ItemRow, library: ReadonlyMap<string, Part>): Part {
+export function partOfItem(row: ItemRow, library: Pick<ReadonlyMap<string, Part>, 'get'>): Part {
   const part = library.get(row.partId)!
   return { ...part, facts: { ...part.facts, ...row.facts } }
 }

@@ -1,48 +1,49 @@
-import { and, eq, inArray, isNull, ne } from 'drizzle-orm'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
 import { rateTable } from '#core/money/rates'
 import type { Part } from '#core/parts/part'
 import { isTooCheap, tooCheapBelow } from '#core/supply/risk/tooCheap'
 import { cheapestWays, priceByWay, type Way } from '#core/supply/ways/way'
 import type { ChoiceView } from '#shared/machine/views'
-import type { Database } from '../db/client'
-import { choices } from '../db/schema/machine'
-import { builds } from '../db/schema/builds'
-import { items } from '../db/schema/ledger'
-import { leads } from '../db/schema/leads'
+import type { Queryable } from '../db/client'
+import { reading, sameMembers } from '../readings/reading'
+import { useWorld } from '../readings/useWorld'
+import type { World } from '../readings/world'
 import { anyonePrices } from './anyone'
 import type { BuildRow } from './findBuild'
 import { houseRuleBreaches } from './houseRuleBreaches'
 import { huntFault } from './huntFault'
 import { readStreetPrice } from './market'
+import { marketOf, part } from './marketReadings'
 import type { Market } from './marketState'
 import { newOffers } from './newOffers'
 import { partOfItem } from './readItem'
-import { keptParts, valuedLeads, type ValuedLead } from './valuedLeads'
+import { keptParts, leadsValued, type ValuedLead } from './valuedLeads'
 
-/** What the ways are for. */
-interface WaysOf {
-  readonly db: Database
-  readonly market: Market
-  readonly build: BuildRow
-  readonly today: string
-  /** Leads that are in the build already. */
-  readonly chosen: ReadonlySet<string | null>
-}
+/** Leads that a build has chosen: they are no way any more. */
+type Chosen = ReadonlySet<string | null>
 
 /**
  * Every way to get each part of the library for a build, docs/formulas.md (Ways): what lies on the shelf, open leads,
  * what shops ask, hunts at the three marks. All that suggests a part reads this list. Leads that the build has chosen
  * are left out, and so are those whose currency has no rate.
  */
-export async function waysToGet(of: WaysOf): Promise<readonly Way[]> {
-  const library = new Map(of.market.library.map((part) => [part.id, part]))
-  const [fromShelf, fromLeads] = await Promise.all([shelfWays(of, library), leadWays(of, library)])
+export function waysOf(world: World, buildId: string, today: string, chosen: Chosen): readonly Way[] {
   return [
-    ...fromShelf,
-    ...fromLeads,
-    ...of.market.library.flatMap((part) => (part.open ? [] : partWays(part, of))),
+    ...shelfWays(world, buildId),
+    ...openLeads(world, buildId, today)
+      .filter((leadId) => !chosen.has(leadId))
+      .flatMap((leadId) => leadWay(world, buildId, leadId, today)),
+    ...marketOf(world).library.flatMap(({ id, open }) => (open ? [] : partWays(world, buildId, id, today))),
   ]
+}
+
+export async function waysToGet(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+  chosen: Chosen,
+): Promise<readonly Way[]> {
+  return waysOf(await useWorld(db), buildId, today, chosen)
 }
 
 /** Each part at the cheapest way that can be taken; parts without one are left out. See `priceByWay`. */
@@ -68,35 +69,32 @@ export function wayWords({ kind, from, condition }: Way): string {
   return `a hunt, ${condition}`
 }
 
-/** Things of mine that are nowhere else and not dead. */
-async function shelfWays({ db, build }: WaysOf, library: ReadonlyMap<string, Part>): Promise<Way[]> {
-  const rows = await db
-    .select()
-    .from(items)
-    .where(and(eq(items.place, 'shelf'), ne(items.state, 'dead')))
-    .orderBy(items.id)
+/** Things of mine that are nowhere else and not dead; a variant takes none twice. */
+const shelfWays = reading('ways from the shelf', (world, buildId: string): readonly Way[] => {
   const used = new Set(
-    build.variantOf === null
+    buildOf(world, buildId).variantOf === null
       ? []
-      : (
-          await db
-            .select({ itemId: choices.itemId })
-            .from(choices)
-            .where(and(eq(choices.buildId, build.id), isNull(choices.deletedAt)))
-        ).map((row) => row.itemId),
+      : world.rows.choices
+          .where('buildId', buildId)
+          .flatMap(({ itemId, deletedAt }) => (deletedAt === null ? [itemId] : [])),
   )
-  return rows
-    .filter((row) => !used.has(row.id))
+  return world.rows.items
+    .where('place', 'shelf')
+    .filter(({ id, state }) => state !== 'dead' && !used.has(id))
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
     .map((row): Way => ({
       ...nothing,
       id: `item:${row.id}`,
       kind: 'item',
-      part: partOfItem(row, library),
+      part: partOfItem(row, libraryOf(world)),
       condition: row.condition,
       itemId: row.id,
       from: 'your shelf',
     }))
-}
+})
+
+const buildOf = (world: World, buildId: string) => world.rows.builds.one('id', buildId)!
+const libraryOf = (world: World) => ({ get: (id: string) => part(world, id) ?? undefined })
 
 const nothing = {
   others: [],
@@ -113,111 +111,105 @@ const nothing = {
   itemId: null,
 } as const
 
-/** Open leads that keep something. */
-async function leadWays(of: WaysOf, library: ReadonlyMap<string, Part>): Promise<Way[]> {
-  const { db, market, build, today, chosen } = of
-  const table = rateTable(market.rates)
-  const rows = await db
-    .select({ id: leads.id, currency: leads.currency, endsOn: leads.endsOn })
-    .from(leads)
-    .where(and(eq(leads.state, 'open'), isNull(leads.deletedAt), isNull(leads.vanishedOn)))
-  const open = rows.filter(
-    (row) =>
-      !chosen.has(row.id) &&
-      (row.endsOn === null || row.endsOn >= today) &&
-      table.find(today, row.currency, build.currency) !== null,
-  )
-  const valued = await valuedLeads(
-    db,
-    build,
-    today,
-    open.map((row) => row.id),
-  )
-  const elsewhere = await chosenElsewhere(
-    db,
-    build,
-    open.map((row) => row.id),
-  )
-  return valued.flatMap((each) => leadWay(each, of, library, elsewhere))
+/** Open leads that a build can be calculated with. */
+const openLeads = reading(
+  'open leads',
+  (world, buildId: string, today: string): readonly string[] => {
+    const { currency: home } = buildOf(world, buildId)
+    const table = rateTable(marketOf(world).rates)
+    return world.rows.leads
+      .where('state', 'open')
+      .filter(
+        ({ deletedAt, vanishedOn, endsOn, currency }) =>
+          deletedAt === null &&
+          vanishedOn === null &&
+          (endsOn === null || endsOn >= today) &&
+          table.find(today, currency, home) !== null,
+      )
+      .map(({ id }) => id)
+      .sort()
+  },
+  { same: sameMembers },
+)
+
+/** The build besides this one that means to buy a single thing: taking it here would void the choice there. */
+function plannedFor(world: World, leadId: string, rootId: string): string | undefined {
+  return world.rows.choices
+    .where('leadId', leadId)
+    .flatMap(({ buildId, deletedAt, voidBecause }) => {
+      const build = buildOf(world, buildId)
+      const isPlanned =
+        deletedAt === null && voidBecause === null && build.deletedAt === null && build.variantOf === null
+      return isPlanned && build.id !== rootId ? [build.name] : []
+    })
+    .at(-1)
 }
 
-/** Single things that another build means to buy: taking them here would void the choice there. */
-async function chosenElsewhere(
-  db: Database,
-  build: BuildRow,
-  ids: readonly string[],
-): Promise<ReadonlyMap<string, string>> {
-  if (ids.length === 0) return new Map()
-  const rows = await db
-    .select({ leadId: choices.leadId, name: builds.name })
-    .from(choices)
-    .innerJoin(builds, eq(builds.id, choices.buildId))
-    .where(
-      and(
-        inArray(choices.leadId, [...ids]),
-        isNull(choices.deletedAt),
-        isNull(choices.voidBecause),
-        isNull(builds.deletedAt),
-        isNull(builds.variantOf),
-        ne(builds.id, build.variantOf ?? build.id),
-      ),
-    )
-  return new Map(rows.map((row) => [row.leadId!, row.name]))
-}
-
-function leadWay(
-  valued: ValuedLead,
-  { market, build, today }: WaysOf,
-  library: ReadonlyMap<string, Part>,
-  elsewhere: ReadonlyMap<string, string>,
-): Way[] {
-  const { lead, value, sourceName } = valued
-  const [part, ...others] = keptParts(valued, library)
-  if (!part) return []
-  const isAlone = lead.things.length === 1 && lead.things[0]!.quantity === 1
-  const below = isAlone
-    ? tooCheapBelow(readStreetPrice(market, part.id, today, build.currency).kept, market.assumptions.pricing)
-    : null
-  const other = lead.stock === 'many' ? undefined : elsewhere.get(lead.id)
-  return [
-    {
-      id: `lead:${lead.id}`,
-      kind: isAlone ? 'lead' : 'lot',
-      part,
-      others,
-      condition: lead.condition,
-      payNow: value.payNow,
-      afterRebates: value.afterRebates,
-      expected: value.expectedAfterResale,
-      anyoneCanPay:
-        anyonePrices(market, build, [{ id: part.id, part, isNew: lead.condition === 'new' }], today).get(
-          part.id,
-        ) ?? null,
-      breaks: houseRuleBreaches(build.houseRules, valued, library),
-      doubt:
-        lead.condition === 'damaged'
-          ? 'damaged'
-          : lead.manner === 'auction'
-            ? 'the bid may still rise'
-            : isTooCheap(value.ask, below)
-              ? 'suspiciously cheap: check it carefully'
-              : other === undefined
-                ? ''
-                : `planned for ${other}`,
-      from: sourceName,
-      url: lead.url,
-      grade: 'ask',
-      mark: null,
-      leadId: lead.id,
-      itemId: null,
-    },
-  ]
-}
+/** An open lead as a way to get what it keeps. */
+const leadWay = reading(
+  'way of lead',
+  (world, buildId: string, leadId: string, today: string): readonly Way[] => {
+    const market = marketOf(world)
+    const build = buildOf(world, buildId)
+    const library = libraryOf(world)
+    const [valued] = leadsValued(world, build, today, [leadId]) as [ValuedLead]
+    const { lead, value, sourceName } = valued
+    const [first, ...others] = keptParts(valued, library)
+    if (!first) return []
+    const isAlone = lead.things.length === 1 && lead.things[0]!.quantity === 1
+    const below = isAlone
+      ? tooCheapBelow(
+          readStreetPrice(market, first.id, today, build.currency).kept,
+          market.assumptions.pricing,
+        )
+      : null
+    const other = lead.stock === 'many' ? undefined : plannedFor(world, leadId, build.variantOf ?? build.id)
+    const alone = [{ id: first.id, part: first, isNew: lead.condition === 'new' }]
+    return [
+      {
+        id: `lead:${lead.id}`,
+        kind: isAlone ? 'lead' : 'lot',
+        part: first,
+        others,
+        condition: lead.condition,
+        payNow: value.payNow,
+        afterRebates: value.afterRebates,
+        expected: value.expectedAfterResale,
+        anyoneCanPay: anyonePrices(market, build, alone, today).get(first.id) ?? null,
+        breaks: houseRuleBreaches(build.houseRules, valued, library),
+        doubt:
+          lead.condition === 'damaged'
+            ? 'damaged'
+            : lead.manner === 'auction'
+              ? 'the bid may still rise'
+              : isTooCheap(value.ask, below)
+                ? 'suspiciously cheap: check it carefully'
+                : other === undefined
+                  ? ''
+                  : `planned for ${other}`,
+        from: sourceName,
+        url: lead.url,
+        grade: 'ask',
+        mark: null,
+        leadId: lead.id,
+        itemId: null,
+      },
+    ]
+  },
+  { most: 20_000 },
+)
 
 const marks = ['patient', 'typical', 'hurried'] as const
 
 /** What shops ask for a part new, and hunts for it used. */
-function partWays(part: Part, { market, build, today }: WaysOf): Way[] {
+const partWays = reading(
+  'ways to hunt or buy part',
+  (world, buildId: string, partId: string, today: string) =>
+    waysOfPart(part(world, partId)!, marketOf(world), buildOf(world, buildId), today),
+  { most: 20_000 },
+)
+
+function waysOfPart(part: Part, market: Market, build: BuildRow, today: string): Way[] {
   const { currency, houseRules } = build
   const barred = houseRules.neverUsed.includes(part.role)
   const reading = readStreetPrice(market, part.id, today, currency)
@@ -252,14 +244,21 @@ function lower(street: number, fresh: number | null): number {
 }
 
 /** The ways that a suggestion for a build reads: of the three marks only the one of the builder's patience. */
+export function suggested(world: World, buildId: string, { today, choices }: Suggesting): Way[] {
+  const chosen = new Set(choices.map(({ leadId }) => leadId))
+  const patience = buildOf(world, buildId).houseRules.patience ?? 'typical'
+  return waysOf(world, buildId, today, chosen).filter(({ mark }) => mark === null || mark === patience)
+}
+
+interface Suggesting {
+  readonly today: string
+  readonly choices: readonly Pick<ChoiceView, 'leadId'>[]
+}
+
 export async function suggestedWays(
-  db: Database,
-  market: Market,
-  build: BuildRow,
-  view: { readonly today: string; readonly choices: readonly Pick<ChoiceView, 'leadId'>[] },
+  db: Pick<Queryable, 'select'>,
+  build: Pick<BuildRow, 'id'>,
+  view: Suggesting,
 ): Promise<Way[]> {
-  const chosen = new Set(view.choices.map((choice) => choice.leadId))
-  const ways = await waysToGet({ db, market, build, today: view.today, chosen })
-  const patience = build.houseRules.patience ?? 'typical'
-  return ways.filter((way) => way.mark === null || way.mark === patience)
+  return suggested(await useWorld(db), build.id, view)
 }

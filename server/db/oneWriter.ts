@@ -51,6 +51,11 @@ export class OneWriter {
     return this.turn.runExclusive(() => this.holding.run(true, work))
   }
 
+  /** Sees whether another program has written to the file; asked in the writer's turn. */
+  async lookAround(): Promise<void> {
+    if (await this.watch?.begins(this.writer)) this.written += 1
+  }
+
   /** The two as one client, for the ORM. */
   client(): Client {
     const { reader, writer } = this
@@ -83,6 +88,7 @@ export class OneWriter {
   private writes<T>(write: () => Promise<T>): Promise<T> {
     return this.alone(async () => {
       try {
+        await this.lookAround()
         return await this.whenFree(write)
       } finally {
         this.written += 1
@@ -100,6 +106,7 @@ export class OneWriter {
       turn()
     }
     try {
+      await this.lookAround()
       const told = async () => this.watch?.written(this.writer)
       return released(await this.whenFree(() => this.writer.transaction(mode)), told, release)
     } catch (error) {
@@ -129,6 +136,8 @@ export class OneWriter {
 export interface WriterWatch {
   /** The connection that writes is a new one. */
   opened(writer: Client): Promise<void>
+  /** A write is about to begin, or nothing was written for a while: answers whether another program has written. */
+  begins(writer: Client): Promise<boolean>
   /** Something may have been written; must not throw. */
   written(writer: Client): Promise<void>
 }

@@ -2,7 +2,7 @@ import { isNull } from 'drizzle-orm'
 import { keepReadings, keptCount } from '../context/keptReadings'
 import { readStreetPrice, useMarket } from '../context/market'
 import { builds } from '../db/schema/builds'
-import type { Database } from '../db/client'
+import { writerOf, type Database } from '../db/client'
 import { useOpenDatabase } from '../db/useDatabase'
 import { useWorld } from '../readings/useWorld'
 import { today } from '../http/today'
@@ -21,7 +21,9 @@ export default defineNitroPlugin((nitro) => {
   let isBusy = false
   let warm = ''
   const warmUp = async () => {
-    const { db, version } = await useOpenDatabase()
+    const { db, version, alone } = await useOpenDatabase()
+    // what another program has written to the file
+    await alone(async () => writerOf(db)?.lookAround())
     const day = today()
     const state = `${version()} ${day}`
     if (warm === state) return

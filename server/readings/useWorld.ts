@@ -1,3 +1,4 @@
+import type { Client } from '@libsql/client'
 import { sql } from 'drizzle-orm'
 import { databaseOf, writerOf, type Database, type Queryable } from '../db/client'
 import { noteWrites, notedIn, takeNoted, World } from './world'
@@ -18,8 +19,21 @@ export async function useWorld(db: Reader): Promise<World> {
   if (!world) {
     // in the writer's turn, so that nothing is written between the noting and the loading
     world = writer.alone(async () => {
+      let seen: number | null = null
       await writer.watchedBy({
-        opened: noteWrites,
+        async opened(connection) {
+          await noteWrites(connection)
+          // it was opened anew because another program held the file
+          if (seen !== null) worlds.delete(db)
+          seen = await dataVersion(connection)
+        },
+        async begins(connection) {
+          const now = await dataVersion(connection)
+          const isOthers = now !== seen
+          seen = now
+          if (isOthers) worlds.delete(db)
+          return isOthers
+        },
         async written(connection) {
           try {
             const noted = await takeNoted(connection)
@@ -37,6 +51,12 @@ export async function useWorld(db: Reader): Promise<World> {
     world.catch(() => worlds.delete(db))
   }
   return world
+}
+
+/** Counts the writes of others as this connection sees them; its own do not count. */
+async function dataVersion(connection: Pick<Client, 'execute'>): Promise<number> {
+  const { rows } = await connection.execute('PRAGMA data_version')
+  return Number(rows[0]!.data_version)
 }
 
 /** As after a restart: what was in memory is gone. */

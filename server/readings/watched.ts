@@ -1,6 +1,6 @@
 import { getTableColumns, type InferSelectModel } from 'drizzle-orm'
 import { getTableConfig, type SQLiteTable } from 'drizzle-orm/sqlite-core'
-import { forecasts, runs } from '../db/schema/bench'
+import { forecasts, frameLogs, runs } from '../db/schema/bench'
 import { targets } from '../db/schema/brief'
 import { advice, builds, editions } from '../db/schema/builds'
 import { codes, leadAsks, leads, leadThings, offers, photos, rebates } from '../db/schema/leads'
@@ -26,7 +26,7 @@ import { connectors, sources } from '../db/schema/sources'
 import { workResults, workTasks, workloads } from '../db/schema/work'
 
 /**
- * The tables that the world holds. Bytes of pictures and of frame logs, and the logs of imports and polls, are read
+ * The tables that the world holds. Bytes of pictures, and the logs of imports and polls, are read
  * where somebody asks for them; sold records are held as the index they are, see `world.ts`.
  */
 export const watched = {
@@ -40,6 +40,7 @@ export const watched = {
   editions,
   exchangeRates,
   forecasts,
+  frameLogs,
   guideOpinions,
   items,
   leadAsks,
@@ -76,8 +77,8 @@ export const watched = {
 export type WatchedName = keyof typeof watched
 export const watchedNames = Object.keys(watched) as WatchedName[]
 
-/** Long columns that no page shows: the images by which an action is undone, and what a frozen build holds. */
-const leftOut = { actions: ['rows'], editions: ['content'] } as const
+/** Long columns that no page shows: images by which an action is undone, what a frozen build holds, times of frames. */
+const leftOut = { actions: ['rows'], editions: ['content'], frameLogs: ['times'] } as const
 type LeftOut<Name> = Name extends keyof typeof leftOut ? (typeof leftOut)[Name][number] : never
 
 export type WatchedRow<Name extends WatchedName> = Omit<

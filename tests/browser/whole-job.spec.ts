@@ -461,9 +461,15 @@ test('the fixed endpoints refuse nonsense with code, message and path', async ({
 
 test('every place is readable to all', async ({ page, request }) => {
   await page.goto(`/b/${await someBuild(request)}/brief`)
-  for (const name of ['Brief', 'Prices', 'Leads', 'Machine', 'Bench', 'Compare', 'Ledger']) {
+  const heading = page.getByRole('heading', { level: 1 }).first()
+  await expect(heading).toBeVisible()
+  await expectReadable(page, 'Brief')
+  for (const name of ['Prices', 'Leads', 'Machine', 'Bench', 'Compare', 'Ledger']) {
+    // the heading of the place before is gone before this one is looked at
+    const before = await heading.elementHandle()
     await place(page, name)
-    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+    await page.waitForFunction((element) => !element?.isConnected, before)
+    await expect(heading).toBeVisible()
     await expectReadable(page, name)
   }
 })

@@ -22,7 +22,6 @@ import { choices } from '#server/db/schema/machine'
 import { parts } from '#server/db/schema/parts'
 import { sources } from '#server/db/schema/sources'
 import { standingEntries } from '#server/context/standingEntries'
-import { useMarket } from '#server/context/market'
 import { readBuild } from '#server/context/readBuild'
 import { suggestedWays } from '#server/context/waysToGet'
 import { createBuild } from '#server/places/builds/builds'
@@ -435,7 +434,7 @@ async function figuresOf(id: string) {
 }
 
 async function assertHolds(life: Life): Promise<unknown> {
-  const [strips, market] = [await buildStrips(db, today), await useMarket(db)]
+  const strips = await buildStrips(db, today)
   const figures: unknown[] = []
   let cost = 0
   for (const id of life.builds) {
@@ -451,7 +450,7 @@ async function assertHolds(life: Life): Promise<unknown> {
     await ledgerView(db, id, today)
     const { view } = await readBuild(db, id, today)
     const [build] = await db.select().from(builds).where(eq(builds.id, id))
-    const ways = await suggestedWays(db, market, build!, view)
+    const ways = await suggestedWays(db, build!, view)
     const states = new Map((await db.select().from(leads)).map((row) => [row.id, row.state]))
     expect(ways.filter(({ leadId }) => leadId !== null && states.get(leadId) !== 'open')).toEqual([])
   }

@@ -2,7 +2,7 @@ import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { chance } from '../../demo/random'
-import type { OpenDatabase } from '#server/db/client'
+import { openDatabase, writerOf, type OpenDatabase } from '#server/db/client'
 import { Rows } from '#server/readings/rows'
 import { reading, sameMembers } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
@@ -186,6 +186,27 @@ describe('the world', () => {
     ).rejects.toThrow('taken back')
     expect(name(await useWorld(place.db))).toBe(before)
   })
+})
+
+test('what another program writes to the file is seen before the next write, and when somebody looks', async () => {
+  const folder = temporaryFolder()
+  const path = join(folder, 'b.db')
+  const database = await openTestDatabase(path)
+  const other = await openDatabase(`file:${path}`)
+  const set = (client: typeof other.client, key: string) =>
+    client.execute({ sql: 'INSERT INTO settings (key, value) VALUES (?, ?)', args: [key, '1'] })
+  const keys = async () => (await useWorld(database.db)).rows.settings.all().map(({ key }) => key)
+  await set(other.client, 'theirs')
+  const before = database.version()
+  await writerOf(database.db)!.lookAround()
+  expect(await keys()).toEqual(['theirs'])
+  expect(database.version()).toBeGreaterThan(before!)
+  await set(other.client, 'again')
+  await set(database.client, 'ours')
+  expect(await keys()).toEqual(['theirs', 'again', 'ours'])
+  other.client.close()
+  database.client.close()
+  rmSync(folder, { recursive: true })
 })
 
 test('a write that the world cannot take in stands, and the world is read anew', async () => {

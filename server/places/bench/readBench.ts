@@ -1,4 +1,3 @@
-import { eq, isNull } from 'drizzle-orm'
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, type Part } from '#core/parts/part'
 import { forecastRecord, keepForecast } from '#core/performance/runs/forecast'
@@ -16,32 +15,42 @@ import { efficiencyAt } from '#core/machine/power/wallDraw'
 import type { BenchTarget, BenchView, RunView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
 import type { StepsView } from '#shared/machine/views'
-import type { Database } from '#server/db/client'
-import { forecasts, frameLogs } from '#server/db/schema/bench'
-import { workResults, workTasks } from '#server/db/schema/work'
-import { buildView } from '../builds/buildView'
+import type { Queryable } from '#server/db/client'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
+import type { World } from '#server/readings/world'
+import { buildPage } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { frameValueOf } from './readFrameValue'
-import { useMarket } from '#server/context/market'
+import { marketOf } from '#server/context/marketReadings'
 import type { Market } from '#server/context/marketState'
-import { usePerformance, type Performance } from '#server/context/performance'
-import { stepsOf } from '../machine/readSteps'
+import { performanceOf, performanceTables, type Performance } from '#server/context/performance'
+import { stepsPage } from '../machine/readSteps'
 
 /** Bench of a build: what its targets need, every run, forecasts, other work, frames for money, living with it. */
-export async function benchView(db: Database, buildId: string, today: string): Promise<BenchView> {
-  const [view, performance, market, logs, frozen, tasks] = await Promise.all([
-    buildView(db, buildId, today),
-    usePerformance(db),
-    useMarket(db),
-    db
-      .select({ id: frameLogs.id, runId: frameLogs.runId, name: frameLogs.name, frames: frameLogs.frames })
-      .from(frameLogs),
-    db.select().from(forecasts).where(eq(forecasts.buildId, buildId)).orderBy(forecasts.madeOn, forecasts.id),
-    tasksOf(db),
-  ])
+export async function benchView(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+): Promise<BenchView> {
+  return benchPage(await useWorld(db), buildId, today)
+}
+
+export const benchPage = reading('bench page', benchOf, { most: 200 })
+
+function benchOf(world: World, buildId: string, today: string): BenchView {
+  const view = buildPage(world, buildId, today)
+  const performance = performanceOf(world.unless(performanceTables))
+  const market = marketOf(world)
+  const logs = world.rows.frameLogs.all()
+  const frozen = world.rows.forecasts
+    .where('buildId', buildId)
+    .toSorted((a, b) => (a.madeOn !== b.madeOn ? (a.madeOn < b.madeOn ? -1 : 1) : a.id < b.id ? -1 : 1))
+  const tasks = tasksOf(world)
   const { machine } = frameMachineOf(view.parts)
   const pair = machinePair(view.parts)
-  const steps = view.targets.length === 0 || !machine ? null : await stepsOf(db, view, ['graphics', 'cpu'])
+  const steps =
+    view.targets.length === 0 || !machine ? null : stepsPage(world, buildId, today, 'graphics cpu')
   const library = new Map(market.library.map((part) => [part.id, part]))
   const runs = performance.runs.map((_, index) => runView(performance, index, library, pair, logs))
   const kept = frozen.map((row) => {
@@ -86,7 +95,7 @@ export async function benchView(db: Database, buildId: string, today: string): P
       workload: nameOf(performance, each.workloadId),
     })),
     tasks: taskViews(tasks, view, library),
-    value: await frameValueOf(db, view, market, today),
+    value: frameValueOf(world, view, today),
     living: livingOf(market, view, runs, pair, today),
   }
 }
@@ -192,16 +201,19 @@ function machinesOf(runs: readonly RunView[]): BenchView['machines'] {
   return [...counts.values()].sort((a, b) => b.runs - a.runs || (a.name < b.name ? -1 : 1))
 }
 
-async function tasksOf(db: Database) {
-  const [tasks, results] = await Promise.all([
-    db.select().from(workTasks).orderBy(workTasks.name),
-    db.select().from(workResults).where(isNull(workResults.deletedAt)).orderBy(workResults.ranOn),
-  ])
-  return { tasks, results }
+function tasksOf({ rows }: World) {
+  const by =
+    <Row>(key: (row: Row) => string) =>
+    (a: Row, b: Row) =>
+      key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : 0
+  return {
+    tasks: rows.workTasks.all().toSorted(by(({ name }) => name)),
+    results: rows.workResults.where('deletedAt', null).toSorted(by(({ ranOn }) => ranOn)),
+  }
 }
 
 function taskViews(
-  { tasks, results }: Awaited<ReturnType<typeof tasksOf>>,
+  { tasks, results }: ReturnType<typeof tasksOf>,
   view: BuildView,
   library: ReadonlyMap<string, Part>,
 ): BenchView['tasks'] {

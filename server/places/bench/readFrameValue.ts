@@ -1,5 +1,4 @@
 import { rateSettings } from '#core/performance/model/targetName'
-import { and, isNull, ne } from 'drizzle-orm'
 import { roleNames } from '#core/parts/part'
 import { geometricMean } from '#core/performance/runs/beforeAfter'
 import { countedFps, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
@@ -10,10 +9,12 @@ import { likeForLike } from '#core/comparison/adjustments/likeForLike'
 import { baseWishes, baseMachines, supplyFor } from '#core/machine/upgrades/baseMachines'
 import type { BenchView } from '#shared/bench/views'
 import type { BuildView } from '#shared/builds/views'
-import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema/builds'
-import { readBuild, type UnweighedBuild } from '#server/context/readBuild'
+import { marketOf } from '#server/context/marketReadings'
 import type { Market } from '#server/context/marketState'
+import { buildReading, type UnweighedBuild } from '#server/context/readBuild'
+import { reading } from '#server/readings/reading'
+import type { World } from '#server/readings/world'
+import { buildPage } from '../builds/buildView'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 
 const mostBuilds = 12
@@ -35,22 +36,13 @@ function framesOf(view: BuildView, machine: FrameMachine | null): number | null 
 }
 
 /** Frames for money: this build, the others, its rivals, and what the library makes. */
-export async function frameValueOf(
-  db: Database,
-  view: BuildView,
-  market: Market,
-  today: string,
-): Promise<BenchView['value']> {
-  const others = await db
-    .select({ id: builds.id, currency: builds.currency })
-    .from(builds)
-    .where(and(isNull(builds.deletedAt), ne(builds.id, view.id)))
-    .limit(mostBuilds)
-  const alike = await Promise.all(
-    others
-      .filter((each) => each.currency === view.currency)
-      .map(async (each) => (await readBuild(db, each.id, today)).view),
-  )
+export function frameValueOf(world: World, view: BuildView, today: string): BenchView['value'] {
+  const alike = world.rows.builds
+    .where('deletedAt', null)
+    .filter(({ id }) => id !== view.id)
+    .slice(0, mostBuilds)
+    .filter(({ currency }) => currency === view.currency)
+    .map(({ id }) => buildReading(world, id, today).view)
   const asMachine = (each: UnweighedBuild, cost: number): ValuedMachine[] => {
     const frames = framesOf(view, frameMachineOf(each.parts).machine)
     return frames === null || cost <= 0 || lacks(each) !== null
@@ -73,8 +65,7 @@ export async function frameValueOf(
       rates.length > 0 && rates.every((rate) => rate !== undefined) ? geometricMean(rates as number[]) : null
     return frames === null ? [] : [{ id: machine.id, name: machine.name, kind: 'rival', cost, frames }]
   })
-  const own = framesOf(view, frameMachineOf(view.parts).machine) ?? 0
-  const library = libraryMachines(view, market, today, own)
+  const library = machinesOfLibrary(world, view.id, today)
   const staircase = (costOf: (each: UnweighedBuild) => number) =>
     shortStaircase(
       frameValue([
@@ -106,6 +97,13 @@ function lacks({ parts, emptyRoles, receipt }: UnweighedBuild): string | null {
     ? `${receipt.totals.unknownStreet} parts without a street price`
     : null
 }
+
+/** The same of a build, kept: they rest on its targets and on prices, not on what others choose. */
+const machinesOfLibrary = reading('machines of the library', (world, buildId: string, today: string) => {
+  const view = buildPage(world, buildId, today)
+  const own = framesOf(view, frameMachineOf(view.parts).machine) ?? 0
+  return libraryMachines(view, marketOf(world), today, own)
+})
 
 /** Whole machines from the library at street prices: a base around each CPU, a card, a supply strong enough. */
 function libraryMachines(view: BuildView, market: Market, today: string, own: number): ValuedMachine[] {

@@ -40,7 +40,7 @@ export async function capView(db: Database, buildId: string, today: string): Pro
   const needs = build.needs.reduce((sum, need) => sum + need.price, 0)
   const empty = { cap: build.budget, currency: build.currency, needs, splits: [] }
   if (targetRows.length === 0) return { ...empty, problem: 'Add a target to see where the money helps most.' }
-  const priced = partsAtTheirWays(await suggestedWays(db, market, build, { today, choices: [] }))
+  const priced = partsAtTheirWays(await suggestedWays(db, build, { today, choices: [] }))
   const wishes = { ...baseWishes, power: market.assumptions.power }
   const bases = baseMachines(priced, wishes)
   const cards: CardOption[] = priced

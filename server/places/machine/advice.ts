@@ -62,7 +62,7 @@ export async function adviceViews(db: Database, buildId: string, today: string):
   if (rows.length === 0) return []
   const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
-  const ways = partsAtTheirWays(await suggestedWays(db, market, build, view))
+  const ways = partsAtTheirWays(await suggestedWays(db, build, view))
   const brief = fitBriefOf(market, build, today)
   return rows
     .map(({ id, by, receivedOn, line, remark, instead, state, insteadPartId }): AdviceView => ({

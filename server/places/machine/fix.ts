@@ -40,7 +40,7 @@ export async function takeWay(
   }
   const finding = checkFit(machine).findings.find((each) => each.key === key)
   if (!finding) throw new CoreError('no-finding', {}, 'key')
-  const priced = partsAtTheirWays(await suggestedWays(db, market, build, view))
+  const priced = partsAtTheirWays(await suggestedWays(db, build, view))
   const row = waysToMend(finding, machine, priced, market.library).find((each) => each.way === way)
   if (!row) throw new CoreError('fix-gone', {}, 'way')
   await db.transaction(async (tx) => {
@@ -75,8 +75,7 @@ export async function swap(
 ): Promise<void> {
   const build = await openBuild(db, buildId)
   const view = await buildView(db, buildId, today)
-  const market = await useMarket(db)
-  const way = (await suggestedWays(db, market, build, view)).find(({ id }) => id === wayId)
+  const way = (await suggestedWays(db, build, view)).find(({ id }) => id === wayId)
   if (!way) throw new CoreError('way-gone', {}, 'way')
   await db.transaction(async (tx) => {
     if (out) await takeFromMachine(tx, build, view.choices, out, today)

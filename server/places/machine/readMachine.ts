@@ -22,7 +22,7 @@ const mostCandidates = 3
 export async function machineView(db: Database, buildId: string, today: string): Promise<MachineView> {
   const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
-  const priced = partsAtTheirWays(await suggestedWays(db, market, build, view))
+  const priced = partsAtTheirWays(await suggestedWays(db, build, view))
   const brief = fitBriefOf(market, build, today)
   const machine = { parts: view.parts, brief, settled: new Set(build.settled) }
   const { findings } = checkFit(machine)

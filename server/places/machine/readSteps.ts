@@ -1,5 +1,5 @@
 import { targetName } from '#core/performance/model/targetName'
-import { findBuild } from '#server/context/findBuild'
+import { buildRow } from '#server/context/findBuild'
 import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { countedFps, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
@@ -11,34 +11,41 @@ import { stepsUp, type Step, type StepOption, type TargetReach } from '#core/mac
 import { rankedRoles } from '#core/parts/indexOfPart'
 import type { BuildView } from '#shared/builds/views'
 import type { StepsView, StepView } from '#shared/machine/views'
-import { partsAtTheirWays, suggestedWays, wayWords } from '#server/context/waysToGet'
-import type { Database } from '#server/db/client'
-import { buildView } from '../builds/buildView'
+import { partsAtTheirWays, suggested, wayWords } from '#server/context/waysToGet'
+import type { Queryable } from '#server/db/client'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
+import type { World } from '#server/readings/world'
+import { buildPage } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
-import { useMarket } from '#server/context/market'
+import { marketOf } from '#server/context/marketReadings'
 
 /**
  * The next steps up of each role that can be ranked, from leads and street prices, within what is left; and what to
  * swap where the build is over its budget.
  */
 export async function stepsView(
-  db: Database,
+  db: Pick<Queryable, 'select'>,
   buildId: string,
   today: string,
   only?: Role,
 ): Promise<StepsView> {
-  return stepsOf(db, await buildView(db, buildId, today), only === undefined ? rankedRoles : [only])
+  return stepsPage(await useWorld(db), buildId, today, only ?? '')
 }
 
-/** The same of a build that has been read already, for some of the roles. */
-export async function stepsOf(
-  db: Database,
-  view: BuildView,
-  wanted: readonly Role[] = rankedRoles,
-): Promise<StepsView> {
+/** The same of a world; of some of the roles, by their names with blanks between, or of all. */
+export const stepsPage = reading(
+  'steps page',
+  (world, buildId: string, today: string, only: string): StepsView =>
+    stepsOf(world, buildPage(world, buildId, today), only === '' ? rankedRoles : (only.split(' ') as Role[])),
+  { most: 500 },
+)
+
+function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsView {
   const { today } = view
-  const [build, market] = await Promise.all([findBuild(db, view.id), useMarket(db)])
-  const ways = await suggestedWays(db, market, build, view)
+  const build = buildRow(world, view.id)
+  const market = marketOf(world)
+  const ways = suggested(world, build.id, view)
   const options = ways.filter(isTakeable).map(optionOf)
   const priced = partsAtTheirWays(ways)
   const brief = fitBriefOf(market, build, today)

@@ -156,7 +156,7 @@ async function planned(
   const build = await findBuild(db, buildId)
   const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
   const chosen = new Set(view.choices.map(({ leadId }) => leadId))
-  const ways = await waysToGet({ db, market, build, today, chosen })
+  const ways = await waysToGet(db, build.id, today, chosen)
   const taken = ids.flatMap((id, index) => {
     if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
     const way = ways.find((each) => each.id === id)

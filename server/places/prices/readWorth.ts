@@ -33,7 +33,7 @@ export async function worthView(
     useMarket(db),
     buildView(db, buildId, today),
   ])
-  const best = cheapestWays(await suggestedWays(db, market, build, view))
+  const best = cheapestWays(await suggestedWays(db, build, view))
   const candidates = market.library.filter(
     (part) => part.role === role && !part.open && indexOfPart(part) !== null,
   )

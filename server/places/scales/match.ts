@@ -184,7 +184,7 @@ async function matchOptions(
           ]
         : []
     })
-  const ways = (await suggestedWays(db, market, build, view)).filter(isTakeable)
+  const ways = (await suggestedWays(db, build, view)).filter(isTakeable)
   return [
     ...chosen,
     ...ways.map((way): MatchOption => ({
@@ -312,7 +312,7 @@ export async function openAsVariant(
 ): Promise<string> {
   const view = await buildView(db, buildId, today)
   const build = await findBuild(db, buildId)
-  const ways = await suggestedWays(db, await useMarket(db), build, view)
+  const ways = await suggestedWays(db, build, view)
   const wanted = new Set(options.map((option) => option.id))
   const taken = options.flatMap(({ id }, index) => {
     if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
