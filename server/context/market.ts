@@ -51,9 +51,9 @@ const street: (world: World, partId: string, asOf: string, currency: string) => 
       market.rates,
       recordsOfPart(world, partId),
     ])
-    const anew = () => judgedStreet(world, partId, asOf, currency)
-    const kept = findKept(world, key, basis, () => anew().dropped)
-    return kept ?? keep(world, key, basis, anew())
+    const judge = () => judgedStreet(world, partId, asOf, currency)
+    const kept = findKept(world, key, basis, () => judge().dropped)
+    return kept ?? keep(world, key, basis, judge())
   },
   { most: 20_000 },
 )

@@ -38,7 +38,7 @@ export default defineNitroPlugin((nitro) => {
     }
     for (const currency of await currenciesOf(db))
       for (const partId of market.queries.keys()) {
-        // what is read anew meanwhile is read at the next turn
+        // what is read again meanwhile is read at the next turn
         if (isOver || (await useWorld(db)) !== world) return
         const reading = readStreetPrice(market, partId, day, currency)
         // read when it is asked for: now, so that it is kept as well

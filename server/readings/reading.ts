@@ -8,7 +8,7 @@ export type Key = string | number | boolean | null
 
 interface ReadingOptions<Value> {
   /**
-   * When a value worked out anew is the one that was: then it stays, and who has read it need not be worked out anew.
+   * When a value worked out again is the one that was: then it stays, and who has read it need not be worked out again.
    * Left out: only the very same.
    */
   readonly same?: (now: Value, was: Value) => boolean

@@ -10,7 +10,7 @@ const forks = new WeakMap<object, { readonly world: World; noted: number }>()
 
 /**
  * The world of a database: loaded once, then told of each write before anybody is answered. Of a transaction it is what
- * that sees. Behind a URL that other programs may write to it is read anew each time.
+ * that sees. Behind a URL that other programs may write to it is read again each time.
  */
 export async function useWorld(db: Reader): Promise<World> {
   const writer = writerOf(db)
@@ -23,7 +23,7 @@ export async function useWorld(db: Reader): Promise<World> {
       await writer.watchedBy({
         async opened(connection) {
           await noteWrites(connection)
-          // it was opened anew because another program held the file
+          // it was opened again because another program held the file
           if (seen !== null) worlds.delete(db)
           seen = await dataVersion(connection)
         },
@@ -40,7 +40,7 @@ export async function useWorld(db: Reader): Promise<World> {
             const kept = noted && (await worlds.get(db))
             if (kept) await kept.take(db, noted)
           } catch {
-            // what was committed stands: a world that cannot take it in is read anew
+            // what was committed stands: a world that cannot take it in is read again
             worlds.delete(db)
           }
         },

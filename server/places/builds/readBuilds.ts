@@ -3,7 +3,7 @@ import { waitingDays } from '#server/context/waitingDays'
 import type { Database, Queryable } from '#server/db/client'
 import { reading, sameContent, sameMembers } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
-import type { BuildStrip, SessionView } from '#shared/builds/views'
+import type { BuildStrip, BuildView, SessionView } from '#shared/builds/views'
 import { hitsOfBuild } from '../prices/lookouts'
 import { buildPage } from './buildView'
 
@@ -44,43 +44,36 @@ const listed = reading(
   { same: sameContent },
 )
 
+/** What a strip shows of a build as the build's own page has it. */
+const shown = [
+  'id',
+  'name',
+  'purpose',
+  'wantedBy',
+  'currency',
+  'budget',
+  'stretch',
+  'state',
+  'variantOf',
+  'receipt',
+  'targets',
+  'emptyRoles',
+  'breaches',
+] as const satisfies readonly (keyof BuildView & keyof BuildStrip)[]
+
+function membersOf<T, K extends keyof T>(from: T, names: readonly K[]): Pick<T, K> {
+  return Object.fromEntries(names.map((name) => [name, from[name]])) as Pick<T, K>
+}
+
 const strip = reading(
   'strip',
   (world, id: string, today: string): BuildStrip => {
-    const {
-      name,
-      purpose,
-      wantedBy,
-      currency,
-      budget,
-      stretch,
-      state,
-      variantOf,
-      receipt,
-      targets,
-      fit,
-      emptyRoles,
-      breaches,
-      houseRules,
-      assumptions,
-      choices,
-    } = buildPage(world, id, today)
+    const page = buildPage(world, id, today)
+    const { fit, houseRules, assumptions, choices } = page
     const answerDays = houseRules.answerDays ?? assumptions.risk.answerDays
     return {
-      id,
-      name,
-      purpose,
-      wantedBy,
-      currency,
-      budget,
-      stretch,
-      state,
-      variantOf,
-      receipt,
-      targets,
+      ...membersOf(page, shown),
       findings: fit.findings,
-      emptyRoles,
-      breaches,
       hits: hitsOfBuild(world, id, today),
       silent: waitingDays(world, today).filter((each) => each.days >= answerDays),
       gone: choices.flatMap((choice) =>
