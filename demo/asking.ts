@@ -1,21 +1,28 @@
 import { Agent, fetch } from 'undici'
+import { stateTag } from '../shared/text/stateTag'
 
-/** Asks a route of a running server: bytes go as a file, anything else as JSON; without a body it is read. */
+/**
+ * Asks a route of a running server: bytes go as a file, anything else as JSON; without a body it is read. `was`: the
+ * state it changes.
+ */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- answers of many routes, read field by field
-export type Ask = (path: string, body?: object | Uint8Array, method?: string) => Promise<any>
+export type Ask = (path: string, body?: object | Uint8Array, method?: string, was?: unknown) => Promise<any>
 
 /** A connection for each: between two of them a plan is solved, and the server may have closed one that waited. */
 const dispatcher = new Agent({ pipelining: 0 })
 
 /** The routes of a running server; a refusal throws with the server's words. */
 export function asking(address: string): Ask {
-  return async (path, body, method = body === undefined ? 'GET' : 'POST') => {
+  return async (path, body, method = body === undefined ? 'GET' : 'POST', was) => {
     const isFile = body instanceof Uint8Array
     const response = await fetch(address + path, {
       dispatcher,
       method,
       ...(body === undefined ? {} : { body: isFile ? body : JSON.stringify(body) }),
-      headers: { 'content-type': isFile ? 'application/octet-stream' : 'application/json' },
+      headers: {
+        'content-type': isFile ? 'application/octet-stream' : 'application/json',
+        ...(was === undefined ? {} : { 'if-match': `"${stateTag(was)}"` }),
+      },
     })
     if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`)
     return response.json()

@@ -91,7 +91,7 @@ export async function loadDemo(
       )
     if (build.stoodOn)
       await post(address, `/api/builds/${id}/ledger/stand`, JSON.stringify({ day: build.stoodOn }))
-    await send(address, `/api/builds/${id}/scales/rivals`, JSON.stringify({ rivals: build.rivals }), 'PUT')
+    await asking(address)(`/api/builds/${id}/scales/rivals`, { rivals: build.rivals }, 'PUT', [])
     for (const { partId, limit } of build.lookouts)
       await post(address, `/api/builds/${id}/prices/lookouts`, JSON.stringify({ partId, limit }))
     for (const { partId, readOn, note } of build.reads)

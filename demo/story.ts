@@ -17,7 +17,7 @@ export async function loadStory(
     const { id } = await ask(`/api/builds/${builds.get(of)!}/variants`, { name })
     if (brief) {
       const before = await ask(`/api/builds/${id}/brief`)
-      await ask(`/api/builds/${id}/brief`, { ...before, ...brief, name }, 'PUT')
+      await ask(`/api/builds/${id}/brief`, { ...before, ...brief, name }, 'PUT', before)
     }
     const { choices } = await ask(`/api/builds/${id}`)
     for (const choice of choices as { id: string; label: string }[])

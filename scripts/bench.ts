@@ -274,11 +274,9 @@ async function rulesChanged(buildId: string): Promise<void> {
     houseRules: { faults?: object }
   }
   for (const houseRules of [{ ...brief.houseRules, faults: { used: { graphics: 0.2 } } }, brief.houseRules]) {
-    await fetch(`${address}/api/builds/${buildId}/brief`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ ...brief, houseRules }),
-    })
+    const ask = asking(address)
+    const was = await ask(`/api/builds/${buildId}/brief`)
+    await ask(`/api/builds/${buildId}/brief`, { ...brief, houseRules }, 'PUT', was)
     const start = performance.now()
     await (await fetch(`${address}/api/builds/${buildId}/leads`)).text()
     say('150 leads valued again after a changed house rule', `${(performance.now() - start).toFixed(0)} ms`)

@@ -8,7 +8,7 @@ export interface Taken {
   readonly query?: Schema
   /** The body is a file, as it is. */
   readonly file?: true
-  /** What a body may hold at most, where it is more than the usual 1 MB. */
+  /** What a body may hold at most, where it is not the usual: 1 MB, of a file 512 MB. */
   readonly mostBytes?: number
   /** It takes the writer's turn itself where it writes at all: it only reads, or it is long and lets others in between. */
   readonly ownTurn?: true

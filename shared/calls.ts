@@ -85,7 +85,7 @@ import {
   seenSchema,
   waitNoteSchema,
 } from './prices/schemas'
-import { assumptionSchema, homeSchema, moneySchema, passphraseSchema } from './settings/schemas'
+import { assumptionSchema, homeSchema, moneySchema, passphraseSchema, sessionQuery } from './settings/schemas'
 import { briefSchema } from './brief/schemas'
 import { buildFileSchema } from './builds/buildFile'
 import { connectorPatchSchema, connectorSchema, sourceSchema } from './sources/schemas'
@@ -148,8 +148,16 @@ export const calls = {
   'GET /api/bench/frame-logs/:id': takes({ raw: true }).answers<Blob>(),
   'POST /api/bench/runs': takes({ body: runSchema }).answers<Identified>(),
   'PATCH /api/bench/runs/:id': takes({ body: runPatchSchema }).answers<Done>(),
-  'PUT /api/bench/runs/:id/log': takes({ query: logQuery, file: true }).answers<Identified>(),
-  'POST /api/bench/runs/import': takes({ file: true, query: importQuery }).answers<ImportReport>(),
+  'PUT /api/bench/runs/:id/log': takes({
+    query: logQuery,
+    file: true,
+    mostBytes: 32 * MB,
+  }).answers<Identified>(),
+  'POST /api/bench/runs/import': takes({
+    file: true,
+    mostBytes: 16 * MB,
+    query: importQuery,
+  }).answers<ImportReport>(),
   'GET /api/builds': answers<readonly BuildStrip[]>(),
   'POST /api/builds': takes({ body: briefSchema }).answers<Identified>(),
   'GET /api/builds/:id': answers<BuildView>(),
@@ -167,7 +175,11 @@ export const calls = {
   'GET /api/builds/:id/ledger': answers<LedgerView>(),
   'POST /api/builds/:id/ledger': takes({ body: entrySchema }).answers<LedgerView>(),
   'GET /api/builds/:id/ledger/csv': takes({ raw: true }).answers<Blob>(),
-  'POST /api/builds/:id/ledger/import': takes({ file: true, query: importQuery }).answers<ImportReport>(),
+  'POST /api/builds/:id/ledger/import': takes({
+    file: true,
+    mostBytes: 16 * MB,
+    query: importQuery,
+  }).answers<ImportReport>(),
   'POST /api/builds/:id/ledger/sell': takes({ body: machineSaleSchema }).answers<BuildView>(),
   'PATCH /api/builds/:id/ledger/selling': takes({ body: sellingChangeSchema }).answers<BuildView>(),
   'POST /api/builds/:id/ledger/stand': takes({ body: daySchema }).answers<BuildView>(),
@@ -253,10 +265,18 @@ export const calls = {
   'POST /api/leads/:id/gone': takes({ body: leadDaySchema }).answers<Done>(),
   'POST /api/leads/:id/offers': takes({ body: offerSchema }).answers<Identified>(),
   'POST /api/leads/:id/pass': takes({ body: passSchema }).answers<Done>(),
-  'POST /api/leads/:id/photos': takes({ query: photoQuery, file: true }).answers<Identified>(),
+  'POST /api/leads/:id/photos': takes({
+    query: photoQuery,
+    file: true,
+    mostBytes: 4 * MB,
+  }).answers<Identified>(),
   'POST /api/leads/:id/reopen': takes({ body: leadDaySchema }).answers<Done>(),
   'POST /api/leads/door': takes({ body: doorNoteSchema }).answers<DoorAnswered>(),
-  'POST /api/leads/import': takes({ file: true, query: importQuery }).answers<ImportReport>(),
+  'POST /api/leads/import': takes({
+    file: true,
+    mostBytes: 16 * MB,
+    query: importQuery,
+  }).answers<ImportReport>(),
   'DELETE /api/leads/photos/:id': answers<Done>(),
   'GET /api/leads/photos/:id': takes({ raw: true }).answers<Blob>(),
   'POST /api/ledger/actions/:id/undo': answers<{ build: string | null }>(),
@@ -293,9 +313,14 @@ export const calls = {
   'GET /api/prices/recipes': answers<RecipeView[]>(),
   'POST /api/prices/recipes': takes({ body: recipeSchema }).answers<Identified>(),
   'POST /api/prices/shop-prices': takes({ body: shopPriceSchema }).answers<{ sourceId: string }>(),
-  'POST /api/prices/shop-prices/import': takes({ file: true, query: importQuery }).answers<ImportReport>(),
+  'POST /api/prices/shop-prices/import': takes({
+    file: true,
+    mostBytes: 16 * MB,
+    query: importQuery,
+  }).answers<ImportReport>(),
   'POST /api/prices/sold-records/import': takes({
     file: true,
+    mostBytes: 200 * MB,
     query: importQuery,
     ownTurn: true,
     raw: true,
@@ -305,20 +330,25 @@ export const calls = {
   'POST /api/rivals': takes({ body: rivalSchema }).answers<Identified>(),
   'GET /api/rivals/:id': answers<RivalInput>(),
   'PUT /api/rivals/:id': takes({ body: rivalSchema }).answers<Identified>(),
-  'POST /api/rivals/import': takes({ file: true, query: importQuery }).answers<ImportReport>(),
+  'POST /api/rivals/import': takes({
+    file: true,
+    mostBytes: 16 * MB,
+    query: importQuery,
+  }).answers<ImportReport>(),
   'POST /api/rivals/page': takes({
     body: rivalPageSchema,
     mostBytes: 6 * MB,
     ownTurn: true,
   }).answers<RivalPage>(),
   'GET /api/rivals/tiers': answers<TierView[]>(),
+  'DELETE /api/session': takes({ query: sessionQuery }).answers<Done>(),
   'GET /api/session': answers<SessionView>(),
   'GET /api/settings': answers<SettingsView>(),
   'PUT /api/settings/assumptions': takes({ body: assumptionSchema }).answers<SettingsView>(),
   'GET /api/settings/backup': takes({ raw: true }).answers<Blob>(),
-  'POST /api/settings/backup/empty': answers<{ emptied: boolean }>(),
+  'POST /api/settings/backup/empty': takes({ ownTurn: true }).answers<{ emptied: boolean }>(),
   'POST /api/settings/backup/preview': takes({ file: true, ownTurn: true }).answers<BackupPreview>(),
-  'POST /api/settings/backup/restore': takes({ file: true }).answers<BackupPreview>(),
+  'POST /api/settings/backup/restore': takes({ file: true, ownTurn: true }).answers<BackupPreview>(),
   'PUT /api/settings/home': takes({ body: homeSchema }).answers<SettingsView>(),
   'GET /api/settings/learning': answers<LearningView[]>(),
   'PUT /api/settings/money': takes({ body: moneySchema }).answers<SettingsView>(),

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { toDecimal } from '#core/money/decimal'
 import type { BuildView } from '#shared/builds/views'
 import type { SentBody } from '#shared/calls'
+import { stateTag } from '#shared/text/stateTag'
 import { call } from '~/data/call'
 import { useCall } from '~/data/useCall'
 
@@ -74,7 +75,12 @@ export const useBuild = defineStore('build', () => {
       named(what)
       return call('POST /api/machine/choices/:id/restore', { id, in: view.value!.id })
     },
-    setRivals: (rivals: readonly string[]) =>
-      call('PUT /api/builds/:id/scales/rivals', { id: view.value!.id }, { rivals: [...rivals] }),
+    setRivals: (rivals: readonly string[], was: readonly string[]) =>
+      call(
+        'PUT /api/builds/:id/scales/rivals',
+        { id: view.value!.id },
+        { rivals: [...rivals] },
+        { was: stateTag(was.toSorted()) },
+      ),
   }
 })

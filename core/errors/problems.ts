@@ -12,6 +12,8 @@ const plural = (count: string | number, what: string) => `${count} ${what}${Numb
 export const problems = {
   'changed-meanwhile': ({ what }: Params<'what'>) =>
     `${what} was changed in the meantime; nothing was overwritten`,
+  unconditional: () =>
+    'say what is being changed: If-Match with the tag of the state that was read, or If-None-Match: * for something new',
   held: () => 'another program is using the database; nothing was changed, try again',
   internal: () => 'Something went wrong; nothing was changed. See the server log.',
   'newer-backup': ({ migration }: Params<'migration'>) =>
@@ -199,6 +201,13 @@ export const problems = {
     `${said} of ${name} kept; they stay in your data`,
   'still-on-order': () => 'something for it is still on order: record its arrival or cancel it',
   'too-deep': ({ deepest }: Params<'deepest'>) => `the JSON is nested more than ${deepest} levels deep`,
+  'too-many-rows': ({ most }: Params<'most'>) =>
+    `the file has more than ${most} lines; split it and import the pieces one after the other`,
+  'disk-full': () => 'the disk is full; nothing was changed. Free some space and try again',
+  'unreadable-backup': ({ table, row, column }: Params<'table' | 'row' | 'column'>) =>
+    `the backup holds a row that cannot be read (${table}, row ${row}, ${column}); nothing was changed`,
+  'other-tables': ({ table }: Params<'table'>) =>
+    `the database in this backup is not one of this version: ${table} does not fit; nothing was changed`,
   'too-large': ({ size }: Params<'size'>) => `the upload is larger than ${size}`,
   'too-many': ({ mostPhotos }: Params<'mostPhotos'>) => `a lead may have at most ${mostPhotos} pictures`,
   'too-many-codes': ({ mostStackableCodes }: Params<'mostStackableCodes'>) =>

@@ -13,12 +13,13 @@ import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import { randomUUID } from 'node:crypto'
 import { createClient, type Client } from '@libsql/client'
-import { unzip, zip, type AsyncZippable, type Unzipped } from 'fflate'
+import { Unzip, UnzipInflate, zip, type AsyncZippable } from 'fflate'
 import { object } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { calendarDate, oneOf, text } from '#shared/fields'
 import type { BackupNote, BackupPreview } from '#shared/settings/views'
 import { openDatabase, type OpenDatabase } from './client'
+import { refuseUnreadable } from './refuseUnreadable'
 import { migrate, type Migration } from './migrate'
 import { photoFile, photosFolder } from './photosFolder'
 
@@ -107,7 +108,7 @@ export async function readBackup(bytes: Uint8Array): Promise<Backup> {
   const note = files[noteName]
   const database = files[databaseName]
   if (!note || !database) throw new CoreError('no-backup', {})
-  const told = noteSchema.validateSync(JSON.parse(new TextDecoder().decode(note)), { stripUnknown: true })
+  const told = noteSchema.validateSync(readNote(note), { stripUnknown: true })
   return inTemporaryFile(async (file) => {
     writeFileSync(file, database)
     const client = createClient({ url: `file:${file}` })
@@ -127,16 +128,28 @@ export async function readBackup(bytes: Uint8Array): Promise<Backup> {
           }),
         ),
       }
+    } catch (cause) {
+      if (cause instanceof CoreError) throw cause
+      throw new CoreError('damaged-backup', {}, '', { cause })
     } finally {
       client.close()
     }
   })
 }
 
+function readNote(note: Uint8Array): object {
+  try {
+    return Object(JSON.parse(new TextDecoder().decode(note))) as object
+  } catch (cause) {
+    throw new CoreError('no-backup', {}, '', { cause })
+  }
+}
+
 /**
  * Puts what a backup holds in the place of what an open database holds, in one transaction: whoever reads sees the one
  * or the other. What was there is first kept beside the file, as `….before-restore`. A backup of an earlier version
- * gets the migrations that came since, on its way in. The passphrase stays the one that is set here; every session ends.
+ * gets the migrations that came since, on its way in; all of it is read once (`refuseUnreadable`) before it replaces
+ * anything. The passphrase stays the one that is set here; every session ends.
  */
 export async function restoreInto(
   { client, file, alone }: OpenDatabase,
@@ -146,9 +159,13 @@ export async function restoreInto(
   await inTemporaryFile(async (temporary) => {
     writeFileSync(temporary, backup.database)
     const coming = await openDatabase(`file:${temporary}`)
-    await migrate(coming, migrations, { keepCopy: false })
-    await coming.client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
-    coming.client.close()
+    try {
+      await migrate(coming, migrations, { keepCopy: false })
+      await refuseUnreadable(coming.client, client)
+      await coming.client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+    } finally {
+      coming.client.close()
+    }
     await alone(async () => {
       if (file) {
         // pictures first: a row without its picture is seen, a picture without its row is not
@@ -273,14 +290,48 @@ async function zipped(files: AsyncZippable): Promise<Uint8Array> {
 
 const isOurs = (name: string) => name === noteName || name === databaseName || photoName.test(name)
 
-async function unzipped(bytes: Uint8Array): Promise<Unzipped> {
+/** What the files of a zip may hold together. */
+const mostInflated = 2 * 1024 * 1024 * 1024
+/** Bytes of the zip at a time: however tightly it is packed, a piece of it inflates to a few megabytes. */
+const pieceOfZip = 16 * 1024
+
+/** The files of ours in a zip; others in it are passed over. What it inflates to is counted while it does. */
+async function unzipped(bytes: Uint8Array): Promise<Record<string, Uint8Array>> {
+  const files: Record<string, Uint8Array> = {}
+  const failed: unknown[] = []
+  let size = 0
+  let open = 0
+  const reader = new Unzip((file) => {
+    if (!isOurs(file.name)) return
+    const pieces: Uint8Array[] = []
+    open += 1
+    file.ondata = (error, piece, isLast) => {
+      if (error) failed.push(error)
+      size += piece?.length ?? 0
+      if (failed.length > 0 || size > mostInflated) return
+      pieces.push(piece)
+      if (!isLast) return
+      files[file.name] = Buffer.concat(pieces)
+      open -= 1
+    }
+    file.start()
+  })
+  reader.register(UnzipInflate)
   try {
-    return await new Promise((resolve, reject) =>
-      unzip(bytes, { filter: ({ name }) => isOurs(name) }, (error, data) =>
-        error ? reject(error) : resolve(data),
-      ),
-    )
+    for (let at = 0; at < bytes.length && failed.length === 0; at += pieceOfZip) {
+      reader.push(bytes.subarray(at, at + pieceOfZip), at + pieceOfZip >= bytes.length)
+      if (size > mostInflated)
+        throw new CoreError('too-large', { size: `${mostInflated / 1024 ** 3} GB unpacked` })
+      // others are answered meanwhile
+      if (at % (16 * pieceOfZip) === 0) await new Promise((resolve) => setImmediate(resolve))
+    }
   } catch (cause) {
-    throw new CoreError('broken-zip', {}, '', { cause })
+    if (cause instanceof CoreError) throw cause
+    failed.push(cause)
   }
+  if (failed.length > 0 || open > 0 || !isZip(bytes))
+    throw new CoreError('broken-zip', {}, '', { cause: failed[0] })
+  return files
 }
+
+const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b

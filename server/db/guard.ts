@@ -1,5 +1,5 @@
-import { mkdirSync } from 'node:fs'
-import { dirname } from 'node:path'
+import { lstatSync, mkdirSync, readlinkSync, realpathSync } from 'node:fs'
+import { basename, dirname, join, resolve } from 'node:path'
 import { createClient } from '@libsql/client'
 import { CoreError } from '#core/errors/coreError'
 import { sentenceOf } from '#core/errors/problems'
@@ -18,7 +18,7 @@ export class DatabaseRefusedError extends Error {}
  */
 export async function claimFile(file: string): Promise<() => void> {
   mkdirSync(dirname(file), { recursive: true })
-  const owner = createClient({ url: `file:${file}.owner`, concurrency: 1 })
+  const owner = createClient({ url: `file:${realPath(file)}.owner`, concurrency: 1 })
   try {
     // held open on purpose: there is nothing to commit
     const held = await owner.transaction('write')
@@ -33,6 +33,14 @@ export async function claimFile(file: string): Promise<() => void> {
       `Another Tarvin is running on ${file}. Stop it first, or name another file in TARVIN_DATABASE_URL.`,
     )
   }
+}
+
+/** Where a file lies, whatever links lead there: one file is claimed once. */
+function realPath(file: string): string {
+  // of a file that is to be made it is its folder that counts; a link to nothing yet is followed too
+  if (lstatSync(file, { throwIfNoEntry: false })?.isSymbolicLink())
+    return realPath(resolve(dirname(file), readlinkSync(file)))
+  return join(realpathSync(dirname(file)), basename(file))
 }
 
 /** Whether the migrations that a database has had are all known here; one written by a newer version is left alone. */

@@ -179,8 +179,13 @@ export function onlyReads(statement: InStatement): boolean {
 }
 
 /** Whether an error says that another connection holds the file. */
-export function isHeld(error: unknown): boolean {
+export const isHeld = (error: unknown): boolean => hasCode(error, /^SQLITE_(BUSY|LOCKED)/)
+
+/** Whether it says that there is no room to write. */
+export const isFull = (error: unknown): boolean => hasCode(error, /^(SQLITE_FULL|ENOSPC|EDQUOT)/)
+
+function hasCode(error: unknown, code: RegExp): boolean {
   for (let each = error; each instanceof Error; each = each.cause)
-    if ('code' in each && /^SQLITE_(BUSY|LOCKED)/.test(String(each.code))) return true
+    if ('code' in each && code.test(String(each.code))) return true
   return false
 }

@@ -4,8 +4,8 @@ import { CoreError } from '#core/errors/coreError'
 /** What a body may hold at most where its route says nothing else. */
 export const usualBytes = 1024 * 1024
 
-/** The largest body of any route: a file of a few million sold records. */
-export const fileBytes = 300 * 1024 * 1024
+/** The largest body of any route: a backup with its pictures. */
+export const fileBytes = 512 * 1024 * 1024
 
 /**
  * The body as bytes, read once a request. `too-large` as soon as it is known to hold more than `most`, by its stated

@@ -17,7 +17,8 @@ import {
 import { idGrammar } from '#shared/text/plainId'
 import { findBuild } from '../context/findBuild'
 import { newestAction } from '../db/action'
-import type { Database } from '../db/client'
+import { AfterCommit } from '../db/afterCommit'
+import { asDatabase, type Database } from '../db/client'
 import { idAliases } from '../db/schema/aliases'
 import { useOpenDatabase } from '../db/useDatabase'
 import { bodyBytes, fileBytes, usualBytes } from './bodyBytes'
@@ -45,17 +46,19 @@ type AskedAny = AskedWith<Record<string, string>, unknown, unknown>
 
 /** A file or a stream is answered as it is; everything else as its record says. */
 type Answered<Name extends CallName> = Calls[Name] extends { readonly raw: true } ? unknown : AnswerOf<Name>
+type ToAnswer<Name extends CallName> = Answered<Name> | AfterCommit<Answered<Name>>
 
 /**
  * The route of a call. Its record says what it takes; a mistake is answered as 4xx before `answer` is asked.
  *
  * A read of JSON answers with its tag, and 304 where the caller has that state already. A change runs as the only
- * writer, so that what it checks still holds when it writes; its body is read before its turn comes, so that a slow
- * sender holds up nobody; a build in its path is there, or it is refused.
+ * writer and in one transaction (`db`): what it checks still holds when it writes, and a refusal, wherever it comes,
+ * leaves nothing behind. Its body is read before its turn comes, so that a slow sender holds up nobody; a build in its
+ * path is there, or it is refused.
  */
 export function defineCall<const Name extends CallName>(
   name: Name,
-  answer: (asked: Asked<Name>) => Promise<Answered<Name>> | Answered<Name>,
+  answer: (asked: Asked<Name>) => Promise<ToAnswer<Name>> | ToAnswer<Name>,
 ) {
   return routeOf(name, answer as (asked: AskedAny) => unknown)
 }
@@ -81,7 +84,7 @@ export function definePutBack(path: TwinPath, setDeleted: SetDeleted) {
 function routeOf(name: CallName, answer: (asked: AskedAny) => unknown) {
   const taken = calls[name] as Taken
   const [verb, path] = name.split(' ') as [string, string]
-  const mostBytes = taken.file ? fileBytes : (taken.mostBytes ?? usualBytes)
+  const mostBytes = taken.mostBytes ?? (taken.file ? fileBytes : usualBytes)
   const isChangeOfBuild = path.startsWith('/api/builds/:id') && !path.endsWith('/restore')
   const ask = async (event: H3Event, db: Database) => answer(await askedWith(event, db, taken, mostBytes))
 
@@ -101,13 +104,16 @@ function routeOf(name: CallName, answer: (asked: AskedAny) => unknown) {
     await bodyBytes(event, mostBytes)
     return alone(async () => {
       const actionBefore = await newestAction(db)
-      if (isChangeOfBuild) await findBuild(db, (await presentIds(db, event)).id!)
-      const answered = await ask(event, db)
+      const answered = await db.transaction(async (tx) => {
+        const within = asDatabase(tx)
+        if (isChangeOfBuild) await findBuild(within, (await presentIds(within, event)).id!)
+        return ask(event, within)
+      })
       const action = await newestAction(db)
       // alone in its turn, what is new is its own: this is what an undo has to name
       if (action > actionBefore) setHeader(event, 'x-action', String(action))
       tellChange()
-      return answered
+      return answered instanceof AfterCommit ? answered.read(db) : answered
     })
   })
 }

@@ -1,7 +1,7 @@
 import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { sentenceOf, type ProblemParams } from '#core/errors/problems'
-import { DatabaseHeldError } from '../db/oneWriter'
+import { DatabaseHeldError, isFull } from '../db/oneWriter'
 import { ConflictError } from '../errors/conflictError'
 import { NotFoundError } from '../errors/notFoundError'
 
@@ -17,12 +17,18 @@ export interface ErrorBody {
   }
 }
 
-const tooMuch: ReadonlySet<string> = new Set(['too-large', 'file-too-large', 'picture-too-large'])
+/** What is no plain 400. */
+const statuses: Readonly<Record<string, number>> = {
+  'too-large': 413,
+  'file-too-large': 413,
+  'picture-too-large': 413,
+  unconditional: 428,
+}
 
 /** Turns an error into a status and a body; only bad input and absences are distinguished, the rest is ours. */
 export function errorAnswer(error: unknown): { status: number; body: ErrorBody } {
   if (error instanceof CoreError)
-    return answer(tooMuch.has(error.code) ? 413 : 400, error.code, error.message, error.params, error.path)
+    return answer(statuses[error.code] ?? 400, error.code, error.message, error.params, error.path)
   if (error instanceof ValidationError) {
     const first = error.inner[0] ?? error
     return answer(400, 'invalid', first.message, {}, first.path ?? '')
@@ -32,6 +38,7 @@ export function errorAnswer(error: unknown): { status: number; body: ErrorBody }
     const { status, body } = answer(409, 'changed-meanwhile', error.message, { what: error.what })
     return { status, body: { error: { ...body.error, saved: error.saved } } }
   }
+  if (isFull(error)) return answer(507, 'disk-full', sentenceOf('disk-full', {}))
   if (error instanceof DatabaseHeldError) return answer(503, 'held', error.message)
   return answer(500, 'internal', sentenceOf('internal', {}))
 }

@@ -37,7 +37,7 @@ async function openDoor(): Promise<Door | null> {
   if (!kept) return null
   let secret = await readSecret(db, 'seal')
   if (!secret) {
-    secret = randomBytes(32).toString('base64')
+    secret = newSeal()
     await writeSecret(db, 'seal', secret)
   }
   // the passphrase is in the seal: another one, and no old cookie opens
@@ -59,6 +59,15 @@ export async function isWelcome(event: H3Event): Promise<boolean> {
   const opened = await useDoor()
   if (!opened) return false
   return (await sessionOf(event, opened)).data.signedInAt !== undefined
+}
+
+/** What seals the cookies of those who sign in from now on; no cookie of before opens. */
+export const newSeal = (): string => randomBytes(32).toString('base64')
+
+/** Takes the session of a caller away. */
+export async function signOut(event: H3Event): Promise<void> {
+  const opened = await useDoor()
+  if (opened) await (await sessionOf(event, opened)).clear()
 }
 
 const attempts = new Attempts()

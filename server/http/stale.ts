@@ -1,14 +1,17 @@
 import type { H3Event } from 'h3'
 import { stateTag } from '#shared/text/stateTag'
+import { CoreError } from '#core/errors/coreError'
 import { ConflictError } from '../errors/conflictError'
 
 /**
  * Refuses a change that was begun on another state than the one that is saved now: `If-Match` carries the tag of what
- * the form was opened on. Asked in the writer's turn, so that it still holds when it is written. A caller that does
- * not send it overwrites on purpose.
+ * the form was opened on. Asked in the writer's turn, so that it still holds when it is written. A caller that says
+ * neither that nor that it is new (`refuseTaken`) is asked to: what it would overwrite it has perhaps never seen.
  */
 export function refuseStale(event: H3Event, what: string, saved: unknown): void {
   const was = getRequestHeader(event, 'if-match')
+  const isNew = getRequestHeader(event, 'if-none-match') === '*' && (saved === null || saved === undefined)
+  if (was === undefined && !isNew) throw new CoreError('unconditional', {})
   if (was !== undefined && was !== `"${stateTag(saved)}"`) throw new ConflictError(what, saved)
 }
 

@@ -6,7 +6,15 @@ import { noteWrites, notedIn, takeNoted, World } from './world'
 type Reader = Pick<Queryable, 'select'>
 
 const worlds = new WeakMap<object, Promise<World>>()
-const forks = new WeakMap<object, { readonly world: World; noted: number }>()
+const forks = new WeakMap<object, { readonly world: World; readonly last: Written }>()
+
+/** A row that was written: its table, its number, and by what the note of it is known again. */
+interface Written {
+  readonly tbl: string
+  readonly number: number
+  readonly mark: number
+  readonly at: number
+}
 
 /**
  * The world of a database: loaded once, then told of each write before anybody is answered. Of a transaction it is what
@@ -69,13 +77,23 @@ async function worldOfTransaction(tx: Reader): Promise<World | null> {
   const db = databaseOf(tx)
   const kept = db && (await worlds.get(db))
   if (!kept) return null
-  const fork = forks.get(tx) ?? { world: new World(kept), noted: 0 }
-  forks.set(tx, fork)
-  const written = await (tx as Database).all<{ tbl: string; number: number; at: number }>(
-    sql`SELECT tbl, number, rowid AS at FROM temp.noted WHERE rowid > ${fork.noted}`,
+  // a savepoint shares the session of its transaction, and with it what was written
+  const { session } = tx as unknown as { readonly session: object }
+  const known = forks.get(session)
+  const since = await (tx as Database).all<Written>(
+    sql`SELECT tbl, number, mark, rowid AS at FROM temp.noted WHERE rowid >= ${known?.last.at ?? 0}`,
   )
+  if (!known && since.length === 0) return kept
+  // the last that was taken in is no longer there: a savepoint was rolled back
+  const isSound = known !== undefined && since[0]?.mark === known.last.mark
+  if (known && !isSound) {
+    forks.delete(session)
+    return worldOfTransaction(tx)
+  }
+  const fork = known ?? { world: new World(kept), last: since[0]! }
+  const written = known ? since.slice(1) : since
   if (written.length === 0) return fork.world
-  fork.noted = written.at(-1)!.at
   await fork.world.take(tx, notedIn(written))
+  forks.set(session, { world: fork.world, last: written.at(-1)! })
   return fork.world
 }

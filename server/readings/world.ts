@@ -158,15 +158,16 @@ export interface Noted {
 export async function noteWrites(writer: Client): Promise<void> {
   const sold = "SELECT 'sold_records'"
   const once = (mark: number) =>
-    `INSERT INTO noted ${sold}, ${mark} WHERE NOT EXISTS (SELECT 1 FROM noted WHERE tbl = 'sold_records' AND number = ${mark})`
+    `INSERT INTO noted (tbl, number) ${sold}, ${mark} WHERE NOT EXISTS (SELECT 1 FROM noted WHERE tbl = 'sold_records' AND number = ${mark})`
   await writer.executeMultiple(
     [
-      'CREATE TEMP TABLE IF NOT EXISTS noted (tbl TEXT NOT NULL, number INTEGER NOT NULL)',
+      'CREATE TEMP TABLE IF NOT EXISTS noted (tbl TEXT NOT NULL, number INTEGER NOT NULL,' +
+        ' mark INTEGER NOT NULL DEFAULT (random() & 4294967295))',
       ...watchedNames.flatMap((name) => {
         const table = sqlName(name)
         return (['INSERT', 'UPDATE', 'DELETE'] as const).map((verb) => {
           const row = verb === 'DELETE' ? 'OLD' : 'NEW'
-          return `CREATE TEMP TRIGGER IF NOT EXISTS note_${verb}_${table} AFTER ${verb} ON main.${table} BEGIN INSERT INTO noted VALUES ('${table}', ${row}.rowid); END`
+          return `CREATE TEMP TRIGGER IF NOT EXISTS note_${verb}_${table} AFTER ${verb} ON main.${table} BEGIN INSERT INTO noted (tbl, number) VALUES ('${table}', ${row}.rowid); END`
         })
       }),
       `CREATE TEMP TRIGGER IF NOT EXISTS note_INSERT_sold AFTER INSERT ON main.sold_records BEGIN ${once(1)}; END`,

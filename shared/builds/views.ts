@@ -25,6 +25,8 @@ export interface SessionView {
   readonly today: string
   readonly builds: readonly { readonly id: string; readonly name: string }[]
   readonly soldRecords: number
+  /** Whether a passphrase is asked for: it is open to others in the network. */
+  readonly asksPassphrase: boolean
 }
 
 export interface BuildView {

@@ -26,3 +26,6 @@ export type MoneyInput = InferType<typeof moneySchema>
 export const homeSchema = object({ currency: currencyCode().required('choose a currency') })
 
 export const passphraseSchema = object({ passphrase: text().required('enter a passphrase').max(200) })
+
+/** `everywhere=1`: the sessions of all browsers end. */
+export const sessionQuery = object({ everywhere: oneOf(['', '1']).default('') })

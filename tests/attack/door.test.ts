@@ -70,7 +70,7 @@ describe('what no route answers', () => {
     for (const [method, path] of [
       ['GET', '/api/nothing'],
       ['POST', '/api/leads/x/y/z'],
-      ['DELETE', '/api/session'],
+      ['PUT', '/api/session'],
     ] as const) {
       const answer = await server.ask(method, path)
       expect([path, answer.status, code(answer.text)]).toEqual([path, 404, 'no-such-route'])
@@ -115,6 +115,10 @@ describe('in the network', () => {
       expect(
         (await open.ask('GET', '/api/session', undefined, { cookie: `${pair.slice(0, -6)}AAAAAA` })).status,
       ).toBe(401)
+      // signed out everywhere, the cookie of another browser opens nothing either
+      const out = await open.ask('DELETE', '/api/session?everywhere=1', undefined, { cookie: pair })
+      expect([out.status, out.headers.get('set-cookie')]).toEqual([200, expect.stringMatching(/^tarvin=;/)])
+      expect((await open.ask('GET', '/api/session', undefined, { cookie: pair })).status).toBe(401)
     } finally {
       await open.close()
     }

@@ -1,11 +1,12 @@
-import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { join, sep } from 'node:path'
-import { pathToFileURL } from 'node:url'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import { createClient, type Client } from '@libsql/client'
+import { strToU8, zipSync } from 'fflate'
 import { uniformInt } from 'pure-rand/distribution/uniformInt'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import type { Schema, SchemaDescription, SchemaFieldDescription } from 'yup'
+import type { SchemaDescription, SchemaFieldDescription } from 'yup'
+import type { Taken } from '#shared/call'
+import { calls } from '#shared/calls'
 import { loadSmallMarket, smallLead, startServer, type StartedServer } from './startedServer'
 
 /**
@@ -19,20 +20,17 @@ const seed = Number(process.env.TARVIN_FUZZ_SEED ?? 20_261_031)
 interface Route {
   readonly method: string
   readonly parts: readonly string[]
-  readonly schema: Schema | null
-  readonly keys: readonly string[]
+  readonly taken: Taken
 }
 
 let server: StartedServer
 let watcher: Client
-let routes: Route[]
 const ids: string[] = []
 
 beforeAll(async () => {
   server = await startServer()
   const build = await loadSmallMarket(server)
   watcher = createClient({ url: `file:${server.file}`, concurrency: 1 })
-  routes = await routesOf('server/api')
   const { id: lead } = (await server.ask('POST', '/api/leads', smallLead('Card'))).json<{ id: string }>()
   const { choices } = (
     await server.ask('POST', `/api/builds/${build}/machine/choices`, { kind: 'lead', leadId: lead })
@@ -52,43 +50,13 @@ afterAll(async () => {
   await server?.close()
 })
 
-/** The routes by their files, each with the schema its file names, where that can be taken from a module. */
-async function routesOf(folder: string): Promise<Route[]> {
-  const files = readdirSync(folder, { recursive: true }).map(String)
-  const found = files.filter((name) => /\.(get|post|put|patch|delete)\.ts$/.test(name))
-  const routes = await Promise.all(
-    found.map(async (name): Promise<Route[]> => {
-      const text = readFileSync(join(folder, name), 'utf8')
-      const [, path, method] = /^(.*)\.(get|post|put|patch|delete)\.ts$/.exec(name)!
-      const parts = path!.split(sep).filter((part) => part !== 'index')
-      const schemaName = /bodyOf\(\s*event,\s*(\w+)/.exec(text)?.[1]
-      const from = new RegExp(`import \\{[^}]*\\b${schemaName}\\b[^}]*\\} from '#shared/([^']+)'`).exec(
-        text,
-      )?.[1]
-      const module = from
-        ? ((await import(pathToFileURL(`shared/${from}.ts`).href)) as Record<
-            string,
-            Schema | Record<string, Schema>
-          >)
-        : {}
-      const own = /const schema = object\(\{([^]*?)\n\}\)/.exec(text)?.[1] ?? ''
-      const route = {
-        method: method!.toUpperCase(),
-        parts,
-        keys: [...own.matchAll(/^\s{2}(\w+):/gm)].map(([, key]) => key!),
-      }
-      const schema = (schemaName && module[schemaName]) || null
-      if (schema === null || 'describe' in schema) return [{ ...route, schema: schema as Schema | null }]
-      // several steps behind one path, each with its schema
-      return Object.entries(schema).map(([step, each]) => ({
-        ...route,
-        parts: parts.map((part) => (part === '[step]' ? step : part)),
-        schema: each,
-      }))
-    }),
-  )
-  return routes.flat()
-}
+/** Every call of the application, with what it takes; but what reaches out, what empties, and the long search. */
+const routes: readonly Route[] = Object.entries(calls as Readonly<Record<string, Taken>>)
+  .filter(([name]) => !/poll$|match$|empty$/.test(name))
+  .map(([name, taken]) => {
+    const [method, path] = name.split(' ') as [string, string]
+    return { method, parts: path.slice('/api/'.length).split('/'), taken }
+  })
 
 let random = xoroshiro128plus(seed)
 const below = (n: number) => uniformInt(random, 0, n - 1)
@@ -178,7 +146,22 @@ function named(key: string): unknown {
   if (/Id$/.test(key)) return one(ids)
   return undefined
 }
-function bodyFor({ schema, keys, method }: Route): string | undefined {
+/** Files that are none, or were cut: an archive, a picture, a table. */
+const files: readonly (() => Uint8Array)[] = [
+  () => new Uint8Array(),
+  () => Uint8Array.from({ length: 400 }, () => below(256)),
+  () => zipSync({ 'backup.json': strToU8('{}'), 'tarvin.db': new Uint8Array(40) }),
+  () =>
+    zipSync({ 'backup.json': strToU8('no json'), 'tarvin.db': strToU8('SQLite format 3\0') }).slice(0, -9),
+  () => zipSync({ 'backup.json': strToU8('[['), 'tarvin.db': new Uint8Array(0) }),
+  () => Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]),
+  () => strToU8('id,source,title,price,date\n1,Gavelry,Tarn 640,12.50,2026-10-10\n2,,,,'),
+  () => strToU8(`${'"'.repeat(501)},\u0000\n${',;'.repeat(300)}`),
+  () => strToU8('frame,ms\n1,16.6\n2,nothing'),
+]
+
+function bodyFor({ taken, method }: Route): string | Uint8Array | undefined {
+  if (taken.file) return one(files)()
   if (method === 'GET' || (method === 'DELETE' && often(90))) return undefined
   if (often(3))
     return one([
@@ -191,30 +174,41 @@ function bodyFor({ schema, keys, method }: Route): string | undefined {
       '{"__proto__":{"a":1}}',
       '\u0000',
     ])
-  if (schema) return JSON.stringify(objectFor(schema.describe() as never))
-  return JSON.stringify(
-    Object.fromEntries(
-      keys.map((key) => [key, named(key) ?? (often(50) ? one(plainTexts) : one(hostile)())]),
-    ),
-  )
+  return JSON.stringify(taken.body ? objectFor(taken.body.describe() as never) : {})
 }
-function pathFor({ parts }: Route): string {
+function pathFor({ parts, taken }: Route): string {
   const filled = parts.map((part) =>
-    part.startsWith('[')
+    part.startsWith(':')
       ? often(70)
         ? one(ids)
         : one(['nope', '__proto__', '%00', '..%2f..', 'x'.repeat(400), '%F0%9F%92%BE', '-1'])
       : part,
   )
-  const query = often(15)
-    ? `?${one(['in=nope', 'role=cpu', 'options={', 'options=%7B%22currency%22%3A5%7D', 'arrival=1', `a=${'b'.repeat(300)}`])}`
-    : ''
-  return `/api/${filled.join('/')}${query}`
+  const query = taken.query && often(85) ? objectFor(taken.query.describe() as never) : {}
+  if (often(5)) Object.assign(query as object, { a: 'b'.repeat(300), options: '{' })
+  const texts = Object.entries(query as object).map(([key, value]): [string, string] => [
+    key,
+    // longer than that it is no longer for us to answer
+    (typeof value === 'string' ? value.toWellFormed() : (JSON.stringify(value) ?? '')).slice(0, 2000),
+  ])
+  return `/api/${filled.join('/')}?${new URLSearchParams(texts).toString()}`
+}
+/** What is put whole says mostly on which state it was begun. */
+async function conditionFor({ method, taken }: Route, path: string): Promise<Record<string, string>> {
+  if (taken.file) return { 'content-type': 'application/octet-stream' }
+  if (method !== 'PUT' || often(10)) return {}
+  const tag = often(60) && (await server.ask('GET', path)).headers.get('etag')
+  return tag ? { 'if-match': tag } : { 'if-none-match': '*' }
 }
 const version = async () => Number((await watcher.execute('PRAGMA data_version')).rows[0]!.data_version)
 
-// what reaches out, or answers as a stream whose refusal comes after its first line
-const apart = (route: Route) => /poll$|match$/.test(route.parts.at(-1) ?? '')
+function refusalIn(text: string): { error?: { code: string; message: string } } {
+  try {
+    return JSON.parse(text) as object
+  } catch {
+    return {}
+  }
+}
 
 test(`${requests} requests made from the schemas: no 500, and a refusal writes nothing`, async () => {
   const wrong: string[] = []
@@ -222,10 +216,10 @@ test(`${requests} requests made from the schemas: no 500, and a refusal writes n
   for (let index = 0; index < requests; index += 1) {
     random = xoroshiro128plus(seed + index)
     const route = one(routes)
-    if (apart(route)) continue
     const [path, body] = [pathFor(route), bodyFor(route)]
+    const condition = await conditionFor(route, path)
     const before = await version()
-    const answer = await server.ask(route.method, path, body)
+    const answer = await server.ask(route.method, path, body, condition)
     const told =
       `${index}: ${route.method} ${path.slice(0, 120)} ${String(body).slice(0, 300)} → ` +
       `${answer.status} ${answer.text.slice(0, 200)}`
@@ -235,7 +229,7 @@ test(`${requests} requests made from the schemas: no 500, and a refusal writes n
     if (route.method === 'DELETE' && answer.status === 200 && route.parts[0] === 'builds')
       await server.ask('POST', `${path.split('?')[0]}/restore`)
     if (answer.status >= 400) {
-      const { error } = JSON.parse(answer.text) as { error?: { code: string; message: string } }
+      const { error } = refusalIn(answer.text)
       if (!error?.code || !error.message || /\bat .*\.m?js:\d/.test(answer.text)) wrong.push(told)
       if ((await version()) !== before) wrong.push(`${told} (and something was written)`)
     }

@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { createClient } from '@libsql/client'
 import { expect, test } from 'vitest'
@@ -108,6 +108,14 @@ test('a second one on the same file does not start; neither does one on what is 
   const folder = temporaryFolder()
   const server = await startServer({ folder })
   await expect(startServer({ folder })).rejects.toThrow(/^Another Tarvin is running on .*tarvin\.db/)
+  // by another name too
+  const linked = temporaryFolder()
+  symlinkSync(join(folder, 'data'), join(linked, 'data'))
+  await expect(startServer({ folder: linked })).rejects.toThrow(/^Another Tarvin is running/)
+  rmSync(join(linked, 'data'))
+  mkdirSync(join(linked, 'data'))
+  symlinkSync(server.file, join(linked, 'data', 'tarvin.db'))
+  await expect(startServer({ folder: linked })).rejects.toThrow(/^Another Tarvin is running/)
   expect((await server.ask('GET', '/api/session')).status).toBe(200)
   await server.kill()
   const again = await startServer({ folder })

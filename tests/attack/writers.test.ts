@@ -101,6 +101,25 @@ describe('twenty at once', () => {
   })
 })
 
+test('what is refused at its end has written nothing', async () => {
+  const { id: old } = (
+    await server.ask('POST', '/api/builds', { name: 'Old', currency: 'CAD', budget: '1.00', stretch: '2.00' })
+  ).json<{ id: string }>()
+  const { entries } = (
+    await server.ask('POST', `/api/builds/${old}/ledger`, {
+      kind: 'fee',
+      amount: '3.00',
+      day: '2026-10-31',
+      text: 'of a build that is archived',
+    })
+  ).json<{ entries: { id: string }[] }>()
+  await server.ask('DELETE', `/api/builds/${old}`)
+  const reversed = await server.ask('POST', `/api/ledger/entries/${entries[0]!.id}/reverse`)
+  await server.ask('POST', `/api/builds/${old}/restore`)
+  const after = (await server.ask('GET', `/api/builds/${old}/ledger`)).json<{ entries: unknown[] }>()
+  expect([reversed.status, after.entries.length]).toEqual([404, 1])
+})
+
 describe('bursts', () => {
   test('forty entries into one ledger are forty entries', async () => {
     const before = (await ledger()).entries.length
@@ -135,13 +154,12 @@ describe('bursts', () => {
           text: `h ${index}`,
         })
       if (index % 4 === 2)
-        return server.ask('PUT', '/api/parts', {
-          id: `burst-${index}`,
-          role: 'cpu',
-          make: 'Kaldric',
-          name: `Burst ${index}`,
-          facts: {},
-        })
+        return server.ask(
+          'PUT',
+          '/api/parts',
+          { id: `burst-${index}`, role: 'cpu', make: 'Kaldric', name: `Burst ${index}`, facts: {} },
+          { 'if-none-match': '*' },
+        )
       return server.ask('GET', `/api/builds/${build}`)
     })
     await holding
@@ -169,5 +187,29 @@ describe('bursts', () => {
       { 'if-match': first.headers.get('etag')! },
     )
     expect(next.status).toBe(200)
+  })
+  test('a state that is put whole says which one it replaces', async () => {
+    const rivals = `/api/builds/${build}/scales/rivals`
+    const { stateTag } = await import('#shared/text/stateTag')
+    const [a, b] = await Promise.all(
+      ['Slate 12', 'Slate 13'].map(async (name) =>
+        (
+          await server.ask('POST', '/api/rivals', {
+            kind: 'prebuilt',
+            name,
+            price: '700.00',
+            currency: 'CAD',
+          })
+        ).json<{ id: string }>(),
+      ),
+    )
+    const put = (list: string[], was?: string[]) =>
+      server.ask('PUT', rivals, { rivals: list }, was ? { 'if-match': `"${stateTag(was)}"` } : {})
+    expect((await put([a!.id])).status).toBe(428)
+    expect((await put([a!.id], [])).status).toBe(200)
+    // another tab, which has not seen it
+    const stale = await put([b!.id], [])
+    expect(stale.status).toBe(409)
+    expect(stale.json<{ error: { saved: string[] } }>().error.saved).toEqual([a!.id])
   })
 })

@@ -1,4 +1,4 @@
-import { encode } from 'jpeg-js'
+import { decode, encode } from 'jpeg-js'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { eq } from 'drizzle-orm'
 import { toDecimal } from '#core/money/decimal'
@@ -390,18 +390,34 @@ describe('what is left over, and the ledger', () => {
 describe('pictures', () => {
   const jpeg = (width: number, height: number) =>
     new Uint8Array(encode({ data: new Uint8Array(width * height * 4).fill(120), width, height }, 60).data)
-  test('a JPEG is encoded anew; anything else is refused and leaves nothing', async () => {
+  /** A segment of a JPEG, put in behind its first two bytes. */
+  const withSegment = (bytes: Uint8Array, marker: number, text: string) =>
+    new Uint8Array([
+      ...bytes.slice(0, 2),
+      ...[0xff, marker, 0, text.length + 2],
+      ...new TextEncoder().encode(text),
+      ...bytes.slice(2),
+    ])
+  test('of a JPEG the picture alone is kept; anything else is refused and leaves nothing', async () => {
     const id = await createLead(place.db, input('Card'))
     const hidden = new TextEncoder().encode('place of taking')
-    const photo = await addPhoto(place.db, id, new Uint8Array([...jpeg(32, 24), ...hidden]), false, today)
+    const told = withSegment(withSegment(jpeg(32, 24), 0xe1, 'place of taking'), 0xfe, 'place of taking')
+    const photo = await addPhoto(place.db, id, new Uint8Array([...told, ...hidden]), false, today)
     const kept = await readPhoto(place.db, photo)
     expect([kept[0], kept[1], kept.includes('place of taking')]).toEqual([0xff, 0xd8, false])
+    // by another reader: the same picture, point by point
+    expect(decode(kept)).toMatchObject({ width: 32, height: 24, data: decode(jpeg(32, 24)).data })
     await expect(
       addPhoto(place.db, id, new TextEncoder().encode('<svg onload=alert(1)>'), false, today),
     ).rejects.toMatchObject({ code: 'not-a-jpeg' })
     await expect(addPhoto(place.db, id, jpeg(8, 8).slice(0, 60), false, today)).rejects.toMatchObject({
       code: 'not-readable',
     })
+    // its size is known before it is looked at: 60 000 points each way in a few bytes
+    const vast = jpeg(8, 8)
+    const frame = vast.findIndex((byte, at) => byte === 0xff && vast[at + 1] === 0xc0)
+    vast.set([0xea, 0x60, 0xea, 0x60], frame + 5)
+    await expect(addPhoto(place.db, id, vast, false, today)).rejects.toMatchObject({ code: 'not-readable' })
     await expect(addPhoto(place.db, id, new Uint8Array(5 * 1024 * 1024), false, today)).rejects.toMatchObject(
       { code: 'picture-too-large' },
     )

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { createClient } from '@libsql/client'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { eq, sql } from 'drizzle-orm'
-import { zipSync } from 'fflate'
+import { strToU8, zipSync } from 'fflate'
 import { openDatabase, type OpenDatabase } from '#server/db/client'
 import { copiesFolder, copyOfTheDay, makeBackup, readBackup, restoreInto } from '#server/db/backup'
 import {
@@ -18,6 +18,7 @@ import { photoFile, photosFolder } from '#server/db/photosFolder'
 import { photos } from '#server/db/schema/leads'
 import { settings } from '#server/db/schema/settings'
 import { readSecret, writeSecret } from '#server/context/settings'
+import { errorAnswer } from '#server/http/errors'
 import { buildView } from '#server/places/builds/buildView'
 import { createLead } from '#server/places/leads/leads'
 import { priceBriefs } from '#server/places/prices/readPrices'
@@ -170,6 +171,20 @@ describe('a start that is refused, in one sentence', () => {
 
 describe('backups', () => {
   const place = () => marketWithBuild()
+  const blank = new Uint8Array(4000)
+  const note = strToU8(
+    JSON.stringify({ format: 'tarvin-backup', version: '1', madeOn: '2026-10-31', migration: '0000' }),
+  )
+  const aLead = leadSchema.validateSync({
+    sourceId: 'yard',
+    title: 'A card',
+    price: '90.00',
+    currency: 'CAD',
+    condition: 'used',
+    manner: 'local',
+    listedOn: '2026-10-31',
+    things: [{ partId: 'card' }],
+  })
   test('one zip holds everything, and restored elsewhere it gives the same figures', async () => {
     const market = await place()
     try {
@@ -207,19 +222,7 @@ describe('backups', () => {
       const kept = { salt: 'c2FsdCBvZiBhIHBsYWNl', hash: 'aGFzaCBvZiBhIHBhc3NwaHJhc2U=' }
       await writeSecret(market.db, 'passphrase', kept)
       await writeSecret(market.db, 'seal', 'the seal of cookies')
-      const leadId = await createLead(
-        market.db,
-        leadSchema.validateSync({
-          sourceId: 'yard',
-          title: 'A card',
-          price: '90.00',
-          currency: 'CAD',
-          condition: 'used',
-          manner: 'local',
-          listedOn: '2026-10-31',
-          things: [{ partId: 'card' }],
-        }),
-      )
+      const leadId = await createLead(market.db, aLead)
       await market.db
         .insert(photos)
         .values({ id: 'photo-1', leadId, arrival: false, width: 1, height: 1, addedOn: '2026-10-31' })
@@ -243,8 +246,70 @@ describe('backups', () => {
     ['no zip at all', async () => new TextEncoder().encode('notes'), 'broken-zip'],
     ['a zip of something else', async () => zipSync({ 'a.txt': new Uint8Array(3) }), 'no-backup'],
     ['one cut off', async () => (await makeBackup(database, '2026-10-31')).slice(0, 900), 'broken-zip'],
+    [
+      'a note that is no JSON',
+      async () => zipSync({ 'backup.json': strToU8('{'), 'tarvin.db': blank }),
+      'no-backup',
+    ],
+    [
+      'a database that is none',
+      async () => zipSync({ 'backup.json': note, 'tarvin.db': blank }),
+      'damaged-backup',
+    ],
+    [
+      'one with pages overwritten',
+      async () => {
+        const bytes = (await readBackup(await makeBackup(database, '2026-10-31'))).database.slice()
+        bytes.fill(0x5a, 4096, 40_960)
+        return zipSync({ 'backup.json': note, 'tarvin.db': bytes })
+      },
+      'damaged-backup',
+    ],
   ])('%s is refused', async (_, bytes, code) => {
     await expect(readBackup(await bytes())).rejects.toMatchObject({ code })
+  })
+  test.each([
+    [
+      'a word in the place of a price',
+      "UPDATE leads SET price = 'cheap'",
+      { code: 'unreadable-backup', params: { table: 'leads', row: 1, column: 'price' } },
+    ],
+    [
+      'no JSON where there should be',
+      "UPDATE parts SET facts = '{' WHERE id = 'board'",
+      { code: 'unreadable-backup', params: { table: 'parts', column: 'facts' } },
+    ],
+    ['a reference into nothing', 'DELETE FROM sources', { code: 'unreadable-backup' }],
+    ['a table too many', 'CREATE TABLE own (a)', { code: 'other-tables', params: { table: 'own' } }],
+    [
+      'a column too few',
+      'ALTER TABLE runs DROP COLUMN note',
+      { code: 'other-tables', params: { table: 'runs' } },
+    ],
+  ])('%s is found before anything is replaced', async (_, harm, refusal) => {
+    const market = await marketWithBuild()
+    try {
+      await createLead(market.db, aLead)
+      const file = join(folder, 'harmed.db')
+      writeFileSync(file, (await readBackup(await makeBackup(market, '2026-10-31'))).database)
+      const harmed = createClient({ url: `file:${file}` })
+      await harmed.execute('PRAGMA foreign_keys = OFF')
+      await harmed.execute(harm)
+      harmed.close()
+      const backup = { database: readFileSync(file), photos: new Map<string, Uint8Array>() }
+      await put('of the present one')
+      await expect(restoreInto(database, backup, migrations)).rejects.toMatchObject(refusal)
+      expect(await count()).toBe(1)
+    } finally {
+      await market.close()
+    }
+  })
+  test('a full disk is told as that, and nothing is written', async () => {
+    const { rows } = await database.client.execute('PRAGMA page_count')
+    await database.client.execute(`PRAGMA max_page_count = ${String(Object.values(rows[0]!)[0])}`)
+    const failed = await put('x'.repeat(2_000_000)).catch((error: unknown) => error)
+    expect(errorAnswer(failed)).toMatchObject({ status: 507, body: { error: { code: 'disk-full' } } })
+    expect(await count()).toBe(0)
   })
   test('a backup of a newer version is refused before anything moves', () => {
     expect(() => refuseUnknownMigration('9999_future', ['0000_a'])).toThrow(

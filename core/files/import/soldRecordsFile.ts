@@ -98,12 +98,40 @@ export function readSoldRecords(
   const sample = rows.slice(0, 5)
   if (onlyPreview && neededSoldRecordFields.some((field) => map[field] === null))
     return { header, columns: map, records: [], problems: [], sample }
+  const read = readerOf(onlyPreview ? sample : rows, defaults, map)
+  return { header, columns: map, ...read(0), sample }
+}
+
+/**
+ * The same in pieces, for whoever must let others in between: `read(from, to)` reads lines of the `total` there are.
+ *
+ * @example soldRecordPieces('title,price,date\nTarn 640,80.00,2026-10-01', {}).total // 1
+ */
+export function soldRecordPieces(
+  text: string,
+  defaults: SoldRecordDefaults,
+  columns?: ColumnMap<SoldRecordField>,
+) {
+  const { header, rows } = readCsv(text)
+  return {
+    total: rows.length,
+    read: readerOf(rows, defaults, columns ?? proposeColumns(header, headerWords)),
+  }
+}
+
+function readerOf(
+  rows: readonly (readonly string[])[],
+  defaults: SoldRecordDefaults,
+  map: ColumnMap<SoldRecordField>,
+): (from: number, to?: number) => Pick<SoldRecordsRead, 'records' | 'problems'> {
   for (const field of neededSoldRecordFields) {
     if (map[field] === null)
       throw new CoreError('no-column', { column: field === 'soldOn' ? 'date' : field }, `columns.${field}`)
   }
-  const { read, problems } = readRows(onlyPreview ? sample : rows, (row) => readLine(row, map, defaults))
-  return { header, columns: map, records: read.map((row) => row.value), problems, sample }
+  return (from, to) => {
+    const { read, problems } = readRows(rows.slice(from, to), (row) => readLine(row, map, defaults), from + 2)
+    return { records: read.map((row) => row.value), problems }
+  }
 }
 
 function readLine(

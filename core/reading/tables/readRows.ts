@@ -11,16 +11,18 @@ export interface ReadRow<T> {
 /**
  * Reads each row of a table; one that throws a `FieldError` becomes a problem with its line number, the others go on.
  * Any other error is ours and is thrown.
+ *
+ * @param firstLine of the first of these rows; the header is line 1
  */
 export function readRows<T>(
   rows: readonly (readonly string[])[],
   read: (row: readonly string[]) => T,
+  firstLine = 2,
 ): { readonly read: ReadRow<T>[]; readonly problems: LineProblem[] } {
   const good: ReadRow<T>[] = []
   const problems: LineProblem[] = []
   for (const [index, row] of rows.entries()) {
-    // the header is line 1
-    const line = index + 2
+    const line = index + firstLine
     try {
       good.push({ value: read(row), line, raw: rawLine(row) })
     } catch (error) {

@@ -1,4 +1,5 @@
 import { CoreError } from '#core/errors/coreError'
+import { AfterCommit } from '#server/db/afterCommit'
 import { writeSecret } from '#server/context/settings'
 import { isLongEnough, keepPassphrase } from '#server/http/passphrase'
 import { doorChanged } from '#server/http/signIn'
@@ -10,6 +11,8 @@ export default defineCall('PUT /api/settings/passphrase', async ({ db, body }) =
   if (!isLongEnough(passphrase)) throw new CoreError('too-short', {}, 'passphrase')
   if (process.env.TARVIN_PASSPHRASE) throw new CoreError('set-outside', {}, 'passphrase')
   await writeSecret(db, 'passphrase', await keepPassphrase(passphrase))
-  doorChanged()
-  return { done: true as const }
+  return new AfterCommit(async () => {
+    doorChanged()
+    return { done: true as const }
+  })
 })

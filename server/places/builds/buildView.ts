@@ -1,6 +1,8 @@
 import { buildReading } from '#server/context/readBuild'
 import type { BuildToWeigh } from '#server/context/buildToWeigh'
-import type { Queryable } from '#server/db/client'
+import { findBuild } from '#server/context/findBuild'
+import { AfterCommit } from '#server/db/afterCommit'
+import type { Database, Queryable } from '#server/db/client'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { reading } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
@@ -32,4 +34,14 @@ export async function buildView(
   today: string,
 ): Promise<BuildView> {
   return buildPage(await useWorld(db), buildId, today)
+}
+
+/** The same as the answer to a change; the build is there, or the change is refused. */
+export async function buildAfter(
+  db: Database,
+  buildId: string,
+  today: string,
+): Promise<AfterCommit<BuildView>> {
+  await findBuild(db, buildId)
+  return new AfterCommit((after) => buildView(after, buildId, today))
 }

@@ -1,3 +1,4 @@
+import { AfterCommit } from '#server/db/afterCommit'
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { partLabel } from '#core/parts/part'
@@ -171,3 +172,7 @@ export async function openEdition(
     notFound: lines.filter((line) => line.price === null).map((line) => line.label),
   }
 }
+
+/** The same as the answer to a change. */
+export const editionsAfter = (buildId: string, today: string) =>
+  new AfterCommit((after) => editionsView(after, buildId, today))

@@ -8,7 +8,7 @@ import { hitsOfBuild } from '../prices/lookouts'
 import { buildPage } from './buildView'
 
 /** What the shell needs to know: the date taken for today, and the builds. */
-export async function sessionView(db: Database, today: string): Promise<SessionView> {
+export async function sessionView(db: Database, today: string): Promise<Omit<SessionView, 'asksPassphrase'>> {
   const world = await useWorld(db)
   return {
     today,

@@ -1,19 +1,17 @@
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
 import { and, eq, isNull } from 'drizzle-orm'
-import { decode, encode } from 'jpeg-js'
 import { CoreError } from '#core/errors/coreError'
+import { plainJpeg } from '#core/files/pictures/plainJpeg'
 import { databaseUrl, fileOf, type Database } from '#server/db/client'
 import { photoFile, photosFolder } from '#server/db/photosFolder'
 import { leads, photos } from '#server/db/schema/leads'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
 
-/** Pictures of leads and arrivals: files beside the database, each encoded again so that nothing but the picture is kept. */
+/** Pictures of leads and arrivals: files beside the database, with nothing in them but the picture. */
 
 const mostBytes = 4 * 1024 * 1024
-const mostMegapixels = 4
 const mostPhotos = 12
-const quality = 82
 
 /** The database file that pictures lie beside. Throws `no-place` for a database elsewhere. */
 function besideFile(): string {
@@ -34,34 +32,17 @@ export async function addPhoto(
   if (!lead) throw new NotFoundError('lead', leadId)
   if (bytes.length > mostBytes)
     throw new CoreError('picture-too-large', { megabytes: mostBytes / 1024 / 1024 }, 'body')
-  if (bytes[0] !== 0xff || bytes[1] !== 0xd8) throw new CoreError('not-a-jpeg', {}, 'body')
+  const { jpeg, width, height } = plainJpeg(bytes)
   if ((await db.$count(photos, and(eq(photos.leadId, leadId), isNull(photos.deletedAt)))) >= mostPhotos)
     throw new CoreError('too-many', { mostPhotos }, 'body')
-  const picture = decodePicture(bytes)
-  const encoded = encode({ data: picture.data, width: picture.width, height: picture.height }, quality).data
   const id = newId('photo')
   await mkdir(photosFolder(besideFile()), { recursive: true })
   const file = photoFile(besideFile(), id)
   // written beside and moved into place: a crash leaves no half picture under its name
-  await writeFile(`${file}.part`, encoded)
+  await writeFile(`${file}.part`, jpeg)
   await rename(`${file}.part`, file)
-  await db
-    .insert(photos)
-    .values({ id, leadId, arrival, width: picture.width, height: picture.height, addedOn: today })
+  await db.insert(photos).values({ id, leadId, arrival, width, height, addedOn: today })
   return id
-}
-
-function decodePicture(bytes: Uint8Array) {
-  try {
-    return decode(bytes, {
-      maxResolutionInMP: mostMegapixels,
-      maxMemoryUsageInMB: 128,
-      useTArray: true,
-      formatAsRGBA: true,
-    })
-  } catch (cause) {
-    throw new CoreError('not-readable', { mostMegapixels }, 'body', { cause })
-  }
 }
 
 export async function readPhoto(db: Database, id: string): Promise<Buffer> {

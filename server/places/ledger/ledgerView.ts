@@ -1,3 +1,5 @@
+import { findBuild } from '#server/context/findBuild'
+import { AfterCommit } from '#server/db/afterCommit'
 import { desc, eq } from 'drizzle-orm'
 import { csvTable } from '#core/files/export/csvCell'
 import { runningCash } from '#core/ledger/ledger'
@@ -134,4 +136,14 @@ export async function ledgerCsv(db: Database, buildId: string, today: string): P
         toDecimal(entry.standing!, currency),
       ]),
   )
+}
+
+/** The same as the answer to a change; the build is there, or the change is refused. */
+export async function ledgerAfter(
+  db: Database,
+  buildId: string,
+  today: string,
+): Promise<AfterCommit<LedgerView>> {
+  await findBuild(db, buildId)
+  return new AfterCommit((after) => ledgerView(after, buildId, today))
 }

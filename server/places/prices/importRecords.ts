@@ -1,12 +1,12 @@
 import type { InValue, Transaction } from '@libsql/client'
 import { getTableColumns } from 'drizzle-orm'
 import { toSnakeCase } from 'drizzle-orm/casing'
-import type { ColumnMap } from '#core/reading/tables/columns'
+import type { ColumnMap, LineProblem } from '#core/reading/tables/columns'
 import {
-  readSoldRecords,
   type ImportedRecord,
   type SoldRecordDefaults,
   type SoldRecordField,
+  soldRecordPieces,
 } from '#core/files/import/soldRecordsFile'
 import type { ImportReport } from '#shared/files/importReport'
 import type { OpenDatabase } from '#server/db/client'
@@ -35,28 +35,34 @@ export async function importSoldRecords(
   },
   onProgress: (done: number, total: number) => boolean | Promise<boolean> = () => true,
 ): Promise<RecordsReport | 'cancelled'> {
-  const { records, problems } = readSoldRecords(file.text, file.defaults, file.columns)
+  const { total, read } = soldRecordPieces(file.text, file.defaults, file.columns)
+  const problems: LineProblem[] = []
+  let rejected = 0
+  let found = 0
   const tx = await database.client.transaction('write')
   try {
-    const importId = await noteImport(tx, file.name, file.defaults.today, problems.length)
+    const importId = await noteImport(tx, file.name, file.defaults.today)
     let added = 0
-    for (let start = 0; start < records.length; start += rowsPerStatement) {
-      added += await insertRecords(tx, records.slice(start, start + rowsPerStatement), importId)
-      if (!(await onProgress(Math.min(start + rowsPerStatement, records.length), records.length)))
-        return 'cancelled'
+    for (let start = 0; start < total; start += rowsPerStatement) {
+      const piece = read(start, start + rowsPerStatement)
+      found += piece.records.length
+      rejected += piece.problems.length
+      problems.push(...piece.problems.slice(0, mostProblemsShown - problems.length))
+      if (piece.records.length > 0) added += await insertRecords(tx, piece.records, importId)
+      if (!(await onProgress(Math.min(start + rowsPerStatement, total), total))) return 'cancelled'
     }
-    const alreadyThere = records.length - added
+    const alreadyThere = found - added
     await tx.execute({
-      sql: 'UPDATE imports SET added = ?, already_there = ? WHERE id = ?',
-      args: [added, alreadyThere, importId],
+      sql: 'UPDATE imports SET added = ?, already_there = ?, rejected = ? WHERE id = ?',
+      args: [added, alreadyThere, rejected, importId],
     })
     await tx.commit()
     return {
       import: importId,
       added,
       alreadyThere,
-      rejected: problems.length,
-      problems: problems.slice(0, mostProblemsShown),
+      rejected,
+      problems,
     }
   } finally {
     // rolls back whatever was not committed
@@ -64,15 +70,10 @@ export async function importSoldRecords(
   }
 }
 
-async function noteImport(
-  tx: Transaction,
-  fileName: string,
-  date: string,
-  rejected: number,
-): Promise<number> {
+async function noteImport(tx: Transaction, fileName: string, date: string): Promise<number> {
   const { lastInsertRowid } = await tx.execute({
-    sql: 'INSERT INTO imports (kind, file_name, created_at, added, already_there, rejected) VALUES (?, ?, ?, 0, 0, ?)',
-    args: ['sold-records', fileName, date, rejected],
+    sql: 'INSERT INTO imports (kind, file_name, created_at, added, already_there, rejected) VALUES (?, ?, ?, 0, 0, 0)',
+    args: ['sold-records', fileName, date],
   })
   return Number(lastInsertRowid)
 }

@@ -1,3 +1,4 @@
+import { AfterCommit } from '#server/db/afterCommit'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { and, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import { buyOrWait } from '#core/pricing/shops/buyOrWait'
@@ -288,4 +289,15 @@ async function localListings(db: Database, market: Market, part: Part, build: Bu
     }),
     deals: paid.map(({ lead }) => ({ asked: asks.get(lead.id)?.[0]?.ask ?? lead.price, paid: lead.price })),
   }
+}
+
+/** The same as the answer to a change; the part is there, or the change is refused. */
+export async function priceAfter(
+  db: Database,
+  buildId: string,
+  partId: string,
+  today: string,
+): Promise<AfterCommit<PriceView>> {
+  if (!(await useMarket(db)).library.some(({ id }) => id === partId)) throw new NotFoundError('part', partId)
+  return new AfterCommit((after) => priceView(after, buildId, partId, today))
 }

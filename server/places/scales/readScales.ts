@@ -42,24 +42,35 @@ export const weighingDefaults: WeighingSettings = {
   edits: {},
 }
 
+/** The rivals a build is compared with, by their ids. */
+export function rivalsOf({ rows }: World, buildId: string) {
+  return rows.buildRivals
+    .where('buildId', buildId)
+    .map(({ rivalId }) => rows.rivals.one('id', rivalId)!)
+    .filter(({ deletedAt }) => deletedAt === null)
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+}
+
+/** How a build is weighed: as it was set, else as usual. */
+export const settingsOf = ({ weighing }: Pick<BuildRow, 'weighing'>): WeighingSettings => ({
+  ...weighingDefaults,
+  ...weighing,
+})
+
 /**
  * A build on the scales with its rivals: machines of the library, and other builds (`loadBuild` answers null for one
  * that is gone).
  */
 export function weighBuild(
-  { rows }: World,
+  world: World,
   subject: BuildToWeigh,
   scales: Scales,
   loadBuild: (id: string) => BuildToWeigh | null,
 ): BuildView['weighing'] {
   const { build } = subject
-  const settings = { ...weighingDefaults, ...build.weighing }
+  const settings = settingsOf(build)
   const asked = termsOf(build, settings, scales)
-  const chosen = rows.buildRivals
-    .where('buildId', build.id)
-    .map(({ rivalId }) => rows.rivals.one('id', rivalId)!)
-    .filter(({ deletedAt }) => deletedAt === null)
-    .sort((a, b) => (a.id < b.id ? -1 : 1))
+  const chosen = rivalsOf(world, build.id)
   const own = ownMachine(subject, settings, scales)
   const frames = frameMachineOf(subject.parts).machine
   const priced = pricedLibrary(scales.market, build, scales.today)
@@ -74,7 +85,7 @@ export function weighBuild(
           sold: scales.market.assumptions.resale.replacedShare,
         }).first
   const rivalMachines = chosen.map((rival) =>
-    rivalMachine(rival, rows.rivalRates.where('rivalId', rival.id), subject, scales),
+    rivalMachine(rival, world.rows.rivalRates.where('rivalId', rival.id), subject, scales),
   )
   const builds = settings.builds
     .map(loadBuild)

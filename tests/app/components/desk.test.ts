@@ -40,7 +40,7 @@ beforeAll(() =>
 )
 beforeEach(async () => {
   counter = await Counter.open()
-  laySession({ homeCurrency: 'CAD', today, builds: [], soldRecords: 0 })
+  laySession({ homeCurrency: 'CAD', today, builds: [], soldRecords: 0, asksPassphrase: false })
 })
 afterEach(() => counter.close())
 

@@ -38,6 +38,7 @@ beforeEach(async () => {
       { id: 'attic', name: 'Attic' },
     ],
     soldRecords: 0,
+    asksPassphrase: false,
   })
   counter.answers.set('/api/library', { parts: [] })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { toDecimal } from '#core/money/decimal'
+import { stateTag } from '#shared/text/stateTag'
 import type { PriceView, RecordView } from '#shared/prices/views'
 import { readBrush, writeBrush, type Brush } from '~/places/prices/state/brush'
 import { groupDecisions } from '~/places/prices/state/triage'
@@ -58,9 +59,13 @@ async function undo() {
   })
 }
 const saveQuery = (query: PriceView['query']) =>
-  run(() => call('PUT /api/builds/:id/prices/parts/:part/query', ofPart(), query as never), {
-    message: 'query applied',
-  })
+  run(
+    () =>
+      call('PUT /api/builds/:id/prices/parts/:part/query', ofPart(), query as never, {
+        was: stateTag(view.value!.query),
+      }),
+    { message: 'query applied' },
+  )
 const resetQuery = () => run(() => call('DELETE /api/builds/:id/prices/parts/:part/query', ofPart()))
 const useRecipe = (recipeId: string) =>
   run(() => call('POST /api/builds/:id/prices/parts/:part/recipe', ofPart(), { recipeId }), {

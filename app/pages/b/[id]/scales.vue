@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { changedSettings, type SettingsChange } from '~/places/scales/state/settings'
+import { stateTag } from '#shared/text/stateTag'
 import { call } from '~/data/call'
 import { useCall } from '~/data/useCall'
 
@@ -32,7 +33,7 @@ async function toggle(id: string) {
   const now = wanted ?? rivalIds.value
   const next = now.includes(id) ? now.filter((each) => each !== id) : [...now, id].slice(-room)
   wanted = next
-  await run(() => build.setRivals(next))
+  await run(() => build.setRivals(next, now))
   if (wanted === next) wanted = null
 }
 function toggleBuild(id: string) {
@@ -47,7 +48,7 @@ const save = (change: SettingsChange, edit?: { machine: string; step: string; am
   run(() => {
     const { id, currency, weighing } = view.value
     const next = changedSettings(weighing.settings, currency, change, edit)
-    return call('PUT /api/builds/:id/scales/settings', { id }, next)
+    return call('PUT /api/builds/:id/scales/settings', { id }, next, { was: stateTag(weighing.settings) })
   })
 </script>
 

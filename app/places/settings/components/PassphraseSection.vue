@@ -3,7 +3,13 @@ import { call } from '~/data/call'
 
 /** The passphrase that is asked for where this is started for others in the network too. */
 const { run, busy } = useAction()
+const session = useSession()
 const passphrase = ref('')
+const signOut = (everywhere: '' | '1') =>
+  run(async () => {
+    await call('DELETE /api/session', { everywhere })
+    location.assign('/sign-in')
+  })
 const set = () =>
   run(
     async () => {
@@ -27,5 +33,9 @@ const set = () =>
       </FormField>
       <button type="submit" class="button" :disabled="busy || passphrase.trim().length < 8">Set</button>
     </form>
+    <div v-if="session.view?.asksPassphrase" class="mt-2 flex gap-2">
+      <button type="button" class="button" :disabled="busy" @click="signOut('')">Sign out</button>
+      <button type="button" class="button" :disabled="busy" @click="signOut('1')">Sign out everywhere</button>
+    </div>
   </section>
 </template>

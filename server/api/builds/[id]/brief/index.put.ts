@@ -1,11 +1,11 @@
 import { refuseStale, tellTag } from '#server/http/stale'
 import { briefOf, saveBrief } from '#server/places/brief/brief'
-import { buildView } from '#server/places/builds/buildView'
+import { buildAfter } from '#server/places/builds/buildView'
 import { defineCall } from '#server/http/defineCall'
 
 export default defineCall('PUT /api/builds/:id/brief', async ({ db, params, body, today, event }) => {
   refuseStale(event, 'the brief', await briefOf(db, params.id))
   await saveBrief(db, params.id, body, today)
   tellTag(event, await briefOf(db, params.id))
-  return buildView(db, params.id, today)
+  return buildAfter(db, params.id, today)
 })

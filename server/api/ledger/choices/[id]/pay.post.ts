@@ -1,5 +1,5 @@
 import { payOrder } from '#server/places/ledger/payOrder'
-import { buildView } from '#server/places/builds/buildView'
+import { buildAfter } from '#server/places/builds/buildView'
 import { defineCall } from '#server/http/defineCall'
 
 /** One choice paid by itself. */
@@ -7,5 +7,5 @@ export default defineCall('POST /api/ledger/choices/:id/pay', async ({ db, param
   const { day, amount } = body
   const choiceIds = [params.id]
   const [build] = await payOrder(db, { choiceIds, day, total: amount, amounts: [] }, today)
-  return buildView(db, build!, today)
+  return buildAfter(db, build!, today)
 })

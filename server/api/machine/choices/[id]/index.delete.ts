@@ -1,4 +1,4 @@
-import { buildView } from '#server/places/builds/buildView'
+import { buildAfter } from '#server/places/builds/buildView'
 import { isInherited, isItem, setDropped } from '#server/places/builds/variants'
 import { move } from '#server/places/ledger/itemSteps'
 import { changeChoice } from '#server/places/machine/choices'
@@ -8,10 +8,10 @@ import { defineCall } from '#server/http/defineCall'
 export default defineCall('DELETE /api/machine/choices/:id', async ({ db, params, today, now, query }) => {
   if (query.in !== '' && (await isInherited(db, params.id, query.in))) {
     await setDropped(db, query.in, params.id, true)
-    return buildView(db, query.in, today)
+    return buildAfter(db, query.in, today)
   }
   const buildId = (await isItem(db, params.id))
     ? await move(db, params.id, { day: today, buildId: null, scope: undefined }, today)
     : await changeChoice(db, params.id, { deletedAt: now }, today)
-  return buildView(db, buildId!, today)
+  return buildAfter(db, buildId!, today)
 })

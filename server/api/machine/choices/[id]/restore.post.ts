@@ -1,13 +1,13 @@
 import { changeChoice } from '#server/places/machine/choices'
-import { buildView } from '#server/places/builds/buildView'
+import { buildAfter } from '#server/places/builds/buildView'
 import { isInherited, setDropped } from '#server/places/builds/variants'
 import { defineCall } from '#server/http/defineCall'
 
 export default defineCall('POST /api/machine/choices/:id/restore', async ({ db, params, today, query }) => {
   if (query.in !== '' && (await isInherited(db, params.id, query.in))) {
     await setDropped(db, query.in, params.id, false)
-    return buildView(db, query.in, today)
+    return buildAfter(db, query.in, today)
   }
   const buildId = await changeChoice(db, params.id, { deletedAt: null }, today)
-  return buildView(db, buildId, today)
+  return buildAfter(db, buildId, today)
 })

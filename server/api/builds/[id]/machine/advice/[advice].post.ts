@@ -1,4 +1,4 @@
-import { buildView } from '#server/places/builds/buildView'
+import { buildAfter } from '#server/places/builds/buildView'
 import { settleAdvice } from '#server/places/machine/advice'
 import { defineCall } from '#server/http/defineCall'
 
@@ -7,6 +7,6 @@ export default defineCall(
   async ({ db, params, body, today }) => {
     const { state } = body
     await settleAdvice(db, params.id, params.advice, state, today)
-    return buildView(db, params.id, today)
+    return buildAfter(db, params.id, today)
   },
 )

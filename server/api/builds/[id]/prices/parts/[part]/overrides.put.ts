@@ -1,5 +1,5 @@
 import { setOverride } from '#server/context/market'
-import { priceView } from '#server/places/prices/readPrices'
+import { priceAfter } from '#server/places/prices/readPrices'
 import { defineCall } from '#server/http/defineCall'
 
 export default defineCall(
@@ -7,6 +7,6 @@ export default defineCall(
   async ({ db, params, body, today }) => {
     const { recordIds, decision } = body
     await setOverride(db, params.part, recordIds, decision)
-    return priceView(db, params.id, params.part, today)
+    return priceAfter(db, params.id, params.part, today)
   },
 )

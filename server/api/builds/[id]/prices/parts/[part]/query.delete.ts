@@ -1,11 +1,11 @@
 import { setQuery } from '#server/context/market'
-import { priceView } from '#server/places/prices/readPrices'
+import { priceAfter } from '#server/places/prices/readPrices'
 import { defineCall } from '#server/http/defineCall'
 
 export default defineCall(
   'DELETE /api/builds/:id/prices/parts/:part/query',
   async ({ db, params, today }) => {
     await setQuery(db, params.part, null)
-    return priceView(db, params.id, params.part, today)
+    return priceAfter(db, params.id, params.part, today)
   },
 )
