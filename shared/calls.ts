@@ -13,7 +13,8 @@ import type {
 import type { CapView } from './brief/views'
 import type { ConnectorView } from './sources/views'
 import type { DatedBuild, FlipsView, LedgerView } from './ledger/views'
-import type { DoorAnswered, HaggleView, LeadInboxView } from './leads/views'
+import type { DoorAnswered, HaggleView, LeadInboxView, LeadView } from './leads/views'
+import { inboxQuery, type LeadTitle } from './leads/inbox'
 import type { EditionDrift } from '#core/files/editions/edition'
 import type { GameInput } from './work/schemas'
 import type { ImportReport } from './files/importReport'
@@ -169,8 +170,10 @@ export const calls = {
   'GET /api/builds/:id/editions': answers<EditionsView>(),
   'POST /api/builds/:id/editions': takes({ body: editionSchema }).answers<EditionsView>(),
   'GET /api/builds/:id/export': takes({ query: exportQuery, raw: true }).answers<Blob>(),
-  'GET /api/builds/:id/leads': answers<LeadInboxView>(),
+  'GET /api/builds/:id/leads': takes({ query: inboxQuery }).answers<LeadInboxView>(),
+  'GET /api/builds/:id/leads/:lead': answers<LeadView>(),
   'GET /api/builds/:id/leads/:lead/door': takes({ raw: true }).answers<Blob>(),
+  'GET /api/builds/:id/leads/titles': answers<readonly LeadTitle[]>(),
   'GET /api/builds/:id/leads/:lead/haggle': answers<HaggleView>(),
   'GET /api/builds/:id/ledger': answers<LedgerView>(),
   'POST /api/builds/:id/ledger': takes({ body: entrySchema }).answers<LedgerView>(),

@@ -12,26 +12,30 @@ export interface Asked<T> {
   retry(): Promise<unknown>
 }
 
-interface Options {
+interface Options<Answer> {
   /** Who asks shows a failure himself; else the frame shows it, with *Try again*. */
   readonly showsFailure?: boolean
+  /** What is shown of the answer before until that to other parameters is there; nothing, where it is left out. */
+  readonly meanwhile?: (before: Answer) => Answer | undefined
 }
 
 /**
  * What the server answers to a read, kept by call and parameters: asked once however many show it, and again after
- * every change. An answer to other parameters is never shown. Where `params` is null nothing is asked.
+ * every change. An answer to other parameters is never shown, but where `meanwhile`
+ * says so. Where `params` is null nothing is asked.
  *
  * @example const { data: machine } = useCall('GET /api/builds/:id/machine', () => ({ id }))
  */
 export function useCall<const Name extends ReadName>(
   name: Name,
   params: MaybeRefOrGetter<ParamsOf<Name> | null> = {} as ParamsOf<Name>,
-  { showsFailure = false }: Options = {},
+  { showsFailure = false, meanwhile }: Options<AnswerOf<Name>> = {},
 ): Asked<AnswerOf<Name>> {
   const { data, error, refetch } = useQuery({
     key: () => [name, (toValue(params) ?? {}) as never],
     enabled: () => toValue(params) !== null,
     query: ({ signal }) => read(name, toValue(params) ?? undefined, signal),
+    ...(meanwhile ? { placeholderData: (before) => before && meanwhile(before as AnswerOf<Name>) } : {}),
   })
   if (!showsFailure) {
     const mine = Symbol(name)

@@ -39,9 +39,9 @@ async function collect(): Promise<Found[]> {
     })),
   ]
   if (id === undefined) return found
-  const [library, { leads }] = await Promise.all([
+  const [library, leads] = await Promise.all([
     read('GET /api/library'),
-    read('GET /api/builds/:id/leads', { id }),
+    read('GET /api/builds/:id/leads/titles', { id }),
   ])
   return [
     ...found,

@@ -4,6 +4,7 @@ import type { BuildView } from '#shared/builds/views'
 import type { SentBody } from '#shared/calls'
 import { stateTag } from '#shared/text/stateTag'
 import { call } from '~/data/call'
+import { refreshed } from '~/data/refreshAll'
 import { useCall } from '~/data/useCall'
 
 export interface LastChange {
@@ -38,10 +39,28 @@ export const useBuild = defineStore('build', () => {
     { flush: 'sync' },
   )
 
+  const onTheWay = ref(0)
+  /** A change of the receipt: until what it moved is shown the figures are those of before. */
+  async function change<T>(what: string, send: () => Promise<T>): Promise<T> {
+    named(what)
+    onTheWay.value += 1
+    try {
+      const answer = await send()
+      await refreshed()
+      return answer
+    } finally {
+      onTheWay.value -= 1
+    }
+  }
+  /** The lead that is being put into the build or taken out of it. */
+  const choosing = shallowRef<{ readonly leadId: string; readonly isChosen: boolean } | null>(null)
+
   return {
     view,
     asked,
     lastChange,
+    isCalculating: computed(() => onTheWay.value > 0),
+    choosing,
     named,
     /** Puts a build on the counter. */
     open: (id: string) => (shownId.value = id),
@@ -50,30 +69,23 @@ export const useBuild = defineStore('build', () => {
       if (shownId.value === id) shownId.value = null
     },
     choose(body: SentBody<'POST /api/builds/:id/machine/choices'>, what: string) {
-      named(what)
-      return call('POST /api/builds/:id/machine/choices', { id: view.value!.id }, body)
+      return change(what, () => call('POST /api/builds/:id/machine/choices', { id: view.value!.id }, body))
     },
     /** Pays one choice by itself, at what it costs now. */
     pay(id: string, cost: number, what: string) {
       const { today, currency } = view.value!
-      named(what)
-      return call(
-        'POST /api/ledger/choices/:id/pay',
-        { id },
-        { day: today, amount: toDecimal(cost, currency) },
+      return change(what, () =>
+        call('POST /api/ledger/choices/:id/pay', { id }, { day: today, amount: toDecimal(cost, currency) }),
       )
     },
-    changeChoice(id: string, change: SentBody<'PATCH /api/machine/choices/:id'>, what: string) {
-      named(what)
-      return call('PATCH /api/machine/choices/:id', { id, in: view.value!.id }, change)
+    changeChoice(id: string, patch: SentBody<'PATCH /api/machine/choices/:id'>, what: string) {
+      return change(what, () => call('PATCH /api/machine/choices/:id', { id, in: view.value!.id }, patch))
     },
     takeOut(id: string, what: string) {
-      named(what)
-      return call('DELETE /api/machine/choices/:id', { id, in: view.value!.id })
+      return change(what, () => call('DELETE /api/machine/choices/:id', { id, in: view.value!.id }))
     },
     putBack(id: string, what: string) {
-      named(what)
-      return call('POST /api/machine/choices/:id/restore', { id, in: view.value!.id })
+      return change(what, () => call('POST /api/machine/choices/:id/restore', { id, in: view.value!.id }))
     },
     setRivals: (rivals: readonly string[], was: readonly string[]) =>
       call(

@@ -6,6 +6,7 @@ import type { RebateState } from '#core/supply/landed/rebates'
 import type { TradeInSheet } from '#core/supply/landed/tradeIn'
 import type { LeadValue } from '#core/supply/leads/valueLead'
 import type { FaultSign, Protection } from '#core/supply/risk/faultRisk'
+import type { LeadShow } from './inbox'
 import type { TripView } from '../ledger/views'
 import type { PriceBrief } from '../prices/views'
 
@@ -103,7 +104,11 @@ export interface LeadRebateView {
 /** The inbox of a build. */
 export interface LeadInboxView {
   readonly trips: readonly TripView[]
+  /** The first of those that are shown. */
   readonly leads: readonly LeadView[]
+  /** How many are shown in all. */
+  readonly total: number
+  readonly counts: Readonly<Record<LeadShow, number>>
   /** Leads whose currency has no rate into the build's. */
   readonly unvalued: readonly {
     readonly id: string

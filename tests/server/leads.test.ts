@@ -3,18 +3,19 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { eq } from 'drizzle-orm'
 import { toDecimal } from '#core/money/decimal'
 import { buildFileSchema } from '#shared/builds/buildFile'
+import { wholeInbox } from '#shared/leads/inbox'
 import { leadSchema, type LeadInput } from '#shared/leads/schemas'
 import { builds } from '../../server/db/schema/builds'
-import { leads } from '../../server/db/schema/leads'
+import { leads, leadThings } from '../../server/db/schema/leads'
 import { buildView } from '#server/places/builds/buildView'
 import { exportBuild, importBuild } from '#server/places/builds/buildFile'
 import { addChoice } from '#server/places/machine/choices'
 import { saveBrief, briefOf } from '#server/places/brief/brief'
-import { leadViews } from '#server/places/leads/readLeads'
+import { leadViews, openLead } from '#server/places/leads/readLeads'
 import { createLead } from '#server/places/leads/leads'
 import { patchLead } from '#server/places/leads/patchLead'
 import { addPhoto, readPhoto, setPhotoDeleted } from '#server/places/leads/photos'
-import { gone as goneFromSource } from '#server/places/leads/leadSteps'
+import { gone as goneFromSource, pass } from '#server/places/leads/leadSteps'
 import { itemsOf, itemStep, pay, undoLast } from './purchases'
 import { haggleView, noteOffer } from '#server/places/leads/haggle'
 import { importLedger } from '#server/places/ledger/importLedger'
@@ -425,5 +426,38 @@ describe('pictures', () => {
     await setPhotoDeleted(place.db, photo, now)
     await expect(readPhoto(place.db, photo)).rejects.toThrow('no picture')
     await expect(readPhoto(place.db, '../../etc/passwd')).rejects.toThrow('no picture')
+  })
+})
+
+describe('rows of the inbox', () => {
+  test('filter, order and counts are the server’s; a page is the beginning of the whole', async () => {
+    const soon = { endsOn: '2026-11-02', manner: 'auction' as const }
+    for (const [title, change] of [
+      ['Dear', { price: '140.00' }],
+      ['Cheap', { price: '60.00' }],
+      ['Ends soon', { price: '90.00', ...soon }],
+      ['A board', { things: [{ partId: 'board', quantity: 1, plan: 'keep' as const }] }],
+    ] as const)
+      await createLead(place.db, input(title, change as never))
+    await place.db.delete(leadThings).where(eq(leadThings.leadId, await createLead(place.db, input('Without a part'))))
+    const all = await leadViews(place.db, place.build, today)
+    const { id: dear } = all.leads.find(({ title }) => title === 'Dear')!
+    await pass(place.db, dear, { day: today, reason: '' }, today)
+    const asked = (query: object) =>
+      leadViews(place.db, place.build, today, { ...wholeInbox, show: 'open', order: 'price', ...query })
+    const titles = async (query: object) => (await asked(query)).leads.map(({ title }) => title)
+    expect(await titles({ role: 'graphics' })).toEqual(['Cheap', 'Ends soon'])
+    expect((await titles({ order: 'ends' }))[0]).toBe('Ends soon')
+    expect(await titles({ show: 'passed' })).toEqual(['Dear'])
+    const { leads, total, counts } = await asked({ count: 1 })
+    expect([leads.length, total]).toEqual([1, 3])
+    expect(counts).toMatchObject({ open: 3, passed: 1, untied: 1, chosen: 0 })
+    // the same rows as by sorting all of them here
+    const open = (await leadViews(place.db, place.build, today)).leads
+      .filter((lead) => lead.state === 'open' && lead.things.length > 0)
+      .sort((a, b) => (b.value.saving ?? -Infinity) - (a.value.saving ?? -Infinity))
+    expect(await titles({ order: 'saving' })).toEqual(open.map(({ title }) => title))
+    expect((await openLead(place.db, place.build, dear, today)).title).toBe('Dear')
+    await expect(openLead(place.db, place.build, 'nope', today)).rejects.toThrow('nope')
   })
 })

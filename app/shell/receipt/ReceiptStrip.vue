@@ -65,8 +65,9 @@ const figures = computed(() =>
       />
     </div>
     <div class="ml-auto flex items-center gap-4">
+      <span v-if="build.isCalculating" class="text-xs text-soft" role="status">Calculating…</span>
       <span
-        v-if="build.lastChange"
+        v-else-if="build.lastChange"
         class="figures max-w-72 truncate text-xs text-waiting max-xl:hidden"
         role="status"
         >{{ signedAmount(build.lastChange.difference, receipt.currency) }} {{ build.lastChange.label }}</span

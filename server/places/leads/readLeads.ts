@@ -2,7 +2,7 @@ import { checkFit } from '#core/machine/fit/checkFit'
 import type { FitBrief } from '#core/machine/fit/finding'
 import { waysToMend } from '#core/machine/fit/fixes'
 import type { PricedPart } from '#core/machine/upgrades/baseMachines'
-import { noRate, rateTable } from '#core/money/rates'
+import { noRate } from '#core/money/rates'
 import { expandDonors } from '#core/parts/expandDonors'
 import { indexOfPart } from '#core/parts/indexOfPart'
 import { coreRoles, partLabel, roleNames, type Part, type Role } from '#core/parts/part'
@@ -26,7 +26,10 @@ import type { Queryable } from '#server/db/client'
 import { reading, sameContent, sameMembers } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
 import type { World } from '#server/readings/world'
+import { NotFoundError } from '#server/errors/notFoundError'
+import { wholeInbox, type InboxQuery, type LeadTitle } from '#shared/leads/inbox'
 import type { LeadInboxView, LeadRebateView, LeadView } from '#shared/leads/views'
+import { chosenAs, inboxCounts, inboxOrder, inInbox, isConvertible, valuedInInbox } from './inboxRows'
 import { asksOfLead } from './leadAsks'
 
 type Library = Pick<ReadonlyMap<string, Part>, 'get'>
@@ -52,26 +55,62 @@ export function warnBelow(
     : null
 }
 
-/** The inbox of a build; leads whose currency cannot be converted stand apart, with the reason. */
+/** The inbox of a build: the rows that are asked for; leads whose currency cannot be converted stand apart, with the reason. */
 export async function leadViews(
   db: Pick<Queryable, 'select'>,
   buildId: string,
   today: string,
+  asked?: InboxQuery,
 ): Promise<LeadInboxView> {
-  return leadsPage(await useWorld(db), buildId, today)
+  return leadsPage(await useWorld(db), buildId, today, asked)
 }
 
-export const leadsPage = reading(
+/** One lead as that inbox shows it; a lead of another build's alone, or none, is refused. */
+export async function openLead(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  leadId: string,
+  today: string,
+): Promise<LeadView> {
+  const world = await useWorld(db)
+  if (!valuedInInbox(world, buildId, today).includes(leadId)) throw new NotFoundError('lead', leadId)
+  return leadView(world, buildId, leadId, today)
+}
+
+/** Every lead of an inbox by its title. */
+export async function leadTitles(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+): Promise<readonly LeadTitle[]> {
+  const world = await useWorld(db)
+  return inInbox(world, buildId).map((id) => ({ id, title: world.rows.leads.one('id', id)!.title }))
+}
+
+export const leadsPage = (
+  world: World,
+  buildId: string,
+  today: string,
+  { show, role, order, count }: InboxQuery = wholeInbox,
+): LeadInboxView => inbox(world, buildId, today, show, role, order, count)
+
+const inbox = reading(
   'leads page',
-  (world, buildId: string, today: string): LeadInboxView => {
+  (
+    world,
+    buildId: string,
+    today: string,
+    show: string,
+    role: string,
+    order: string,
+    count: number | null,
+  ): LeadInboxView => {
     const build = buildRow(world, buildId)
-    const table = rateTable(world.rows.exchangeRates.all())
-    const rows = inInbox(world, build)
-    const isConvertible = (row: { readonly currency: string }) =>
-      table.find(today, row.currency, build.currency) !== null
+    const shown = inboxOrder(world, buildId, today, show, role, order)
     const { perKm = 0, perHour = 0 } = build.houseRules
     return {
-      leads: rows.filter(isConvertible).map(({ id }) => leadView(world, buildId, id, today)),
+      leads: shown.slice(0, count ?? undefined).map((id) => leadView(world, buildId, id, today)),
+      total: shown.length,
+      counts: inboxCounts(world, buildId, today),
       trips: world.rows.trips
         .where('buildId', buildId)
         .filter(({ deletedAt, drivenOn }) => deletedAt === null && drivenOn === null)
@@ -84,34 +123,22 @@ export const leadsPage = reading(
           cost: pickupCost({ km, perKm, fare, hours, perHour }),
           drivenOn: null,
         })),
-      unvalued: rows
-        .filter((row) => !isConvertible(row))
-        .map(({ id, title, currency }) => ({
-          id,
-          title,
-          reason: noRate(today, currency, build.currency),
-          from: currency,
-          to: build.currency,
-        })),
+      unvalued: inInbox(world, buildId)
+        .filter((id) => !isConvertible(world, build, id, today))
+        .map((id) => {
+          const { title, currency } = world.rows.leads.one('id', id)!
+          return {
+            id,
+            title,
+            reason: noRate(today, currency, build.currency),
+            from: currency,
+            to: build.currency,
+          }
+        }),
     }
   },
   { most: 200 },
 )
-
-/** A listing that is gone leaves the inbox, unless this build counts on it. */
-function inInbox(world: World, build: BuildRow) {
-  const chosen = new Set(choicesOf(world, build).map(({ leadId }) => leadId))
-  const boughtHere = new Set(
-    world.rows.orderLines.where('buildId', build.variantOf ?? build.id).map(({ leadId }) => leadId),
-  )
-  return world.rows.leads
-    .where('deletedAt', null)
-    .filter(
-      ({ id, vanishedOn, state }) =>
-        (vanishedOn === null && state !== 'bought') || boughtHere.has(id) || chosen.has(id),
-    )
-    .sort((a, b) => (a.id < b.id ? -1 : 1))
-}
 
 const titleOf = (world: World, leadId: string) => {
   const lead = world.rows.leads.one('id', leadId)
@@ -204,16 +231,6 @@ const leadView = reading(
   { most: 20_000 },
 )
 
-/** The choice by which a build has a lead; null: it has not. */
-const chosenAs = reading(
-  'lead chosen as',
-  (world, buildId: string, leadId: string): string | null =>
-    choicesOf(world, buildRow(world, buildId)).find(
-      (choice) => choice.leadId === leadId && choice.voidBecause === null,
-    )?.id ?? null,
-  { most: 20_000 },
-)
-
 function agreedOn({ agreedAmount, agreedUntil }: ValuedLead['lead'], today: string): LeadView['agreed'] {
   return agreedAmount !== null && (agreedUntil === null || today <= agreedUntil)
     ? { amount: agreedAmount, until: agreedUntil }
@@ -290,10 +307,7 @@ const sameListing = reading(
 /** For each chosen lead of a build that is gone, what can stand in for it in the machine as chosen. */
 const substitutes = reading('substitutes', (world, buildId: string, today: string) => {
   const build = buildRow(world, buildId)
-  const table = rateTable(world.rows.exchangeRates.all())
-  const ids = inInbox(world, build)
-    .filter(({ currency }) => table.find(today, currency, build.currency) !== null)
-    .map(({ id }) => id)
+  const ids = valuedInInbox(world, buildId, today)
   return substitutesFor(
     leadsValued(world, build, today, ids),
     choicesOf(world, build).flatMap(({ leadId }) => leadId ?? []),

@@ -232,7 +232,7 @@ describe('leads', () => {
         currency: 'CAD',
         today,
         hits: new Set<string>(),
-        untied: 0,
+        counts: inbox.counts,
         role: '',
         order: 'saving',
         show: 'open',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Role } from '#core/parts/part'
-import { arrangeLeads, leadAge, type LeadOrder, type LeadShow } from '~/places/leads/state/leadList'
+import { leadAge } from '~/places/leads/state/leadList'
+import { useInbox } from '~/places/leads/state/useInbox'
 import { call } from '~/data/call'
 import { useCall } from '~/data/useCall'
 
@@ -9,40 +9,17 @@ const build = useBuild()
 const { run } = useAction()
 const id = build.view!.id
 const today = build.view!.today
-const asked = useCall('GET /api/builds/:id/leads', () => ({ id }))
-const inbox = computed(() => asked.data.value ?? null)
-const leads = computed(() => inbox.value?.leads ?? null)
+const { inbox, role, order, show, more } = useInbox(id)
+const shown = computed(() => inbox.value?.leads ?? [])
 const trips = computed(() => inbox.value?.trips ?? [])
 const { data: watched } = useCall('GET /api/builds/:id/prices/lookouts', () => ({ id }))
 const hits = computed(() => watched.value ?? [])
 /** The lead whose form is open; one that cannot be valued can still be changed. */
 const editingId = ref<string | null>(null)
 const leadId = useRouteState('lead')
-const roleState = useRouteState('role')
-const orderState = useRouteState('order', 'saving')
-const showState = useRouteState('show', 'open')
-const role = computed({ get: () => roleState.value as Role | '', set: (value) => (roleState.value = value) })
-const order = computed({
-  get: () => orderState.value as LeadOrder,
-  set: (value) => (orderState.value = value),
-})
-const show = computed({ get: () => showState.value as LeadShow, set: (value) => (showState.value = value) })
 const capturing = ref<'no' | 'new' | 'edit'>('no')
 
 const hitIds = computed(() => new Set(hits.value.map((each) => each.leadId)))
-const shown = computed(() =>
-  arrangeLeads(leads.value ?? [], {
-    show: show.value,
-    role: role.value,
-    order: order.value,
-    today,
-    hits: hitIds.value,
-    trips: trips.value,
-  }),
-)
-const untied = computed(
-  () => (leads.value ?? []).filter((each) => each.state === 'open' && each.things.length === 0).length,
-)
 const hit = computed(() => hits.value.find((each) => each.leadId === lead.value?.id))
 async function seen() {
   const { lookoutId, leadId: seenLead } = hit.value!
@@ -50,12 +27,26 @@ async function seen() {
     message: 'seen; this watch no longer alerts you',
   })
 }
-const lead = computed(() => leads.value?.find((each) => each.id === leadId.value) ?? shown.value[0] ?? null)
+/** A lead that is named and not among the rows that are here. */
+const { data: apart } = useCall(
+  'GET /api/builds/:id/leads/:lead',
+  () =>
+    inbox.value === null || leadId.value === '' || shown.value.some((each) => each.id === leadId.value)
+      ? null
+      : { id, lead: leadId.value },
+  { showsFailure: true },
+)
+const lead = computed(
+  () => shown.value.find((each) => each.id === leadId.value) ?? apart.value ?? shown.value[0] ?? null,
+)
 
+/** From so far above the end on the next rows are asked for. */
+const nearEnd = 12
 function move(by: number) {
   const at = shown.value.findIndex((each) => each.id === lead.value?.id)
   const next = shown.value[Math.min(shown.value.length - 1, Math.max(0, at + by))]
   if (next) leadId.value = next.id
+  if (at + by > shown.value.length - nearEnd) more()
 }
 const { choose, pass, ask, undo } = useLeadActions({
   lead,
@@ -91,13 +82,14 @@ usePlace('leads', {
       :leads="shown"
       :unvalued="inbox?.unvalued ?? []"
       :hits="hitIds"
-      :untied="untied"
+      :counts="inbox?.counts"
       :selected="lead?.id ?? ''"
       :currency="build.view!.currency"
       :today="today"
       @select="leadId = $event"
       @capture="capturing = 'new'"
       @edit="edit"
+      @more="more"
     />
     <div v-if="lead" class="flex min-h-0 min-w-0 flex-1 flex-col">
       <div class="@container/lead min-h-0 flex-1 overflow-y-auto px-4 py-3">
@@ -127,9 +119,9 @@ usePlace('leads', {
       <h1>Leads</h1>
       <p class="text-soft" role="status">
         {{
-          leads === null
+          inbox === null
             ? 'Loading leads…'
-            : leads.length > 0
+            : Object.values(inbox.counts).some((count) => count > 0)
               ? 'No leads match. Change the filter at the top of the list.'
               : 'No leads yet. Press N to add one from a form or a page’s source, or import a CSV.'
         }}

@@ -23,6 +23,14 @@ export function useLeadActions(page: LeadsPage) {
     const chosen = page.lead.value
     // a second press while the first is on its way would do it twice
     if (!chosen || busy.value) return
+    build.choosing = { leadId: chosen.id, isChosen: chosen.choiceId === null }
+    try {
+      await chooseOrRemove(chosen)
+    } finally {
+      build.choosing = null
+    }
+  }
+  async function chooseOrRemove(chosen: LeadView) {
     if (chosen.choiceId) {
       const choiceId = chosen.choiceId
       lastUndo = () => build.putBack(choiceId, chosen.title)

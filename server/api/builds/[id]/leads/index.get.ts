@@ -1,6 +1,6 @@
 import { leadViews } from '#server/places/leads/readLeads'
 import { defineCall } from '#server/http/defineCall'
 
-export default defineCall('GET /api/builds/:id/leads', async ({ db, params, today }) =>
-  leadViews(db, params.id, today),
+export default defineCall('GET /api/builds/:id/leads', async ({ db, params, query, today }) =>
+  leadViews(db, params.id, today, query),
 )
