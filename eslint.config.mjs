@@ -71,6 +71,25 @@ const coreStaysPure = {
   },
 }
 
+/** A reading is synchronous and reads the world alone: what waits, or asks the database, loses sight of what it reads. */
+const readings = {
+  files: ['server/**/*.ts'],
+  rules: {
+    'no-restricted-syntax': [
+      'error',
+      {
+        selector: "CallExpression[callee.name='reading'] > :function[async=true]",
+        message: 'a reading does not wait',
+      },
+      {
+        selector:
+          "CallExpression[callee.name='reading'] > :function :matches(Identifier[name='db'], AwaitExpression)",
+        message: 'a reading reads the world, and knows no database',
+      },
+    ],
+  },
+}
+
 /** Packages each side keeps out of; folders are kept apart by eslint.boundaries.mjs. */
 const oneWay = [
   {
@@ -128,6 +147,7 @@ export default withNuxt(
   boundariesOfFolders,
   ...vocabularyInItsPlace,
   ...oneWay,
+  readings,
   {
     rules: {
       'vue/html-self-closing': 'off',

@@ -41,6 +41,14 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 700 },
   },
+  // A place is fetched when somebody points at it, not because its name is in sight: every page names them all.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
+  hooks: {
+    // what comes with its first opening is not named in the page either
+    'build:manifest': (manifest) => {
+      for (const each of Object.values(manifest)) each.dynamicImports = []
+    },
+  },
   // The development server of this release looks for a server entry that a client-only application has only so.
   $development: { experimental: { viteEnvironmentApi: true } },
   // files that ship with the application are answered before anything of ours looks at the request

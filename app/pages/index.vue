@@ -59,6 +59,6 @@ async function openFile(event: Event) {
       />
       <DatesAhead />
     </template>
-    <FirstStart v-else />
+    <LazyFirstStart v-else />
   </main>
 </template>

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel } from '@headlessui/vue'
-import { useEventListener } from '@vueuse/core'
 import { roleNames } from '#core/parts/part'
 import { searchIndex, type Found } from './searchIndex'
 import { addressOfPlace, placeOf, placesOf, type PlaceKey } from '#shared/places'
 import { read } from '~/data/read'
 
 /** Finds a part, a lead, a build or a place; Ctrl+K. */
-const open = ref(false)
+const open = useSearch()
 const text = ref('')
 const active = ref(0)
 const entries = shallowRef<readonly Found[]>([])
@@ -17,12 +16,16 @@ const index = computed(() => searchIndex(entries.value))
 const found = computed(() => (text.value.trim() === '' ? entries.value.slice(0, 8) : index.value(text.value)))
 
 const { run } = useAction()
-function show() {
-  open.value = true
-  text.value = ''
-  active.value = 0
-  return run(async () => (entries.value = await collect()))
-}
+watch(
+  open,
+  (isOpen) => {
+    if (!isOpen) return
+    text.value = ''
+    active.value = 0
+    void run(async () => (entries.value = await collect()))
+  },
+  { immediate: true },
+)
 
 async function collect(): Promise<Found[]> {
   const builds = session.view?.builds ?? []
@@ -79,13 +82,6 @@ function go(to: string | undefined) {
   open.value = false
   void navigateTo(to)
 }
-
-useEventListener(document, 'open-search', () => void show())
-useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-  if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return
-  event.preventDefault()
-  void show()
-})
 </script>
 
 <template>

@@ -21,7 +21,8 @@ const exports = [
   ['csv', 'CSV of parts'],
   ['md', 'Markdown'],
 ] as const
-const openSearch = () => document.dispatchEvent(new CustomEvent('open-search'))
+const search = useSearch()
+const openSearch = () => (search.value = true)
 </script>
 
 <template>

@@ -1,6 +1,6 @@
-import { object, type InferType } from 'yup'
+import { number, object, type InferType } from 'yup'
 import { roles } from '#core/parts/part'
-import { oneOf, wholeFrom } from '../fields'
+import { oneOf } from '../fields'
 
 /** Which leads an inbox shows: `hits` came in under a watch, `untied` name no part of the library yet. */
 export const leadShows = ['open', 'passed', 'chosen', 'hits', 'untied', 'asked'] as const
@@ -17,7 +17,7 @@ export const inboxQuery = object({
   show: oneOf(['', ...leadShows]).default(''),
   role: oneOf(['', ...roles]).default(''),
   order: oneOf(['', ...leadOrders]).default(''),
-  count: wholeFrom(1).max(10_000).nullable().default(null),
+  count: number().integer().min(1).max(10_000).nullable().default(null),
 })
 export type InboxQuery = InferType<typeof inboxQuery>
 export const wholeInbox: InboxQuery = { show: '', role: '', order: '', count: null }

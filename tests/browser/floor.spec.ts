@@ -139,3 +139,17 @@ test('keys are listed and can be switched off; focus goes back to what opened a 
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(figure).toBeFocused()
 })
+
+test('the first page loads what it needs, and no more', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('heading').first().waitFor()
+  await page.waitForLoadState('networkidle')
+  const sizes = await page.evaluate(() =>
+    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+      .filter(({ name }) => name.endsWith('.js'))
+      .map(({ name, encodedBodySize }) => [name, encodedBodySize] as const),
+  )
+  const bytes = [...new Map(sizes).values()].reduce((sum, size) => sum + size, 0)
+  expect(bytes).toBeGreaterThan(50_000)
+  expect(bytes).toBeLessThanOrEqual(150_000)
+})

@@ -179,8 +179,11 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
         name: string
       }[]
       const rival = rivals.find((each) => each.name === 'Lantern Row 4 tower')!
-      const stated = await (await request.get(`/api/rivals/${rival.id}`)).json()
-      await request.put(`/api/rivals/${rival.id}`, { data: { ...stated, price: price.toFixed(2) } })
+      const answer = await request.get(`/api/rivals/${rival.id}`)
+      await request.put(`/api/rivals/${rival.id}`, {
+        data: { ...(await answer.json()), price: price.toFixed(2) },
+        headers: { 'if-match': answer.headers().etag! },
+      })
       const view = await (await request.get(`/api/builds/${id}`)).json()
       return view.weighing.others.find((each: { machine: { id: string } }) => each.machine.id === rival.id)
         .verdict.winner as string

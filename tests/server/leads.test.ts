@@ -439,7 +439,9 @@ describe('rows of the inbox', () => {
       ['A board', { things: [{ partId: 'board', quantity: 1, plan: 'keep' as const }] }],
     ] as const)
       await createLead(place.db, input(title, change as never))
-    await place.db.delete(leadThings).where(eq(leadThings.leadId, await createLead(place.db, input('Without a part'))))
+    await place.db
+      .delete(leadThings)
+      .where(eq(leadThings.leadId, await createLead(place.db, input('Without a part'))))
     const all = await leadViews(place.db, place.build, today)
     const { id: dear } = all.leads.find(({ title }) => title === 'Dear')!
     await pass(place.db, dear, { day: today, reason: '' }, today)

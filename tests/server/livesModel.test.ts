@@ -34,7 +34,7 @@ import { createLead } from '#server/places/leads/leads'
 import { agree, gone, pass, reopen } from '#server/places/leads/leadSteps'
 import { patchLead } from '#server/places/leads/patchLead'
 import { groupOrder } from '#server/places/ledger/groupOrder'
-import { ledgerView } from '#server/places/ledger/ledgerView'
+import { ledgerPage, ledgerView } from '#server/places/ledger/ledgerView'
 import {
   beginUpgrade,
   sellMachine,
@@ -546,7 +546,7 @@ test(
       await assertHolds(life)
       const pages = (world: World) => [
         stripsPage(world, today),
-        ...life.builds.map((id) => leadsPage(world, id, today)),
+        ...life.builds.map((id) => [leadsPage(world, id, today), ledgerPage(world, id, today)]),
       ]
       expect(pages(await useWorld(db))).toEqual(pages(await new World().load(db)))
     }

@@ -11,6 +11,10 @@ import { World } from '#server/readings/world'
 import { buildPage } from '#server/places/builds/buildView'
 import { stripsPage } from '#server/places/builds/readBuilds'
 import { leadsPage } from '#server/places/leads/readLeads'
+import { ledgerPage } from '#server/places/ledger/ledgerView'
+import { machinePage } from '#server/places/machine/readMachine'
+import { planPage } from '#server/places/plan/planQuestion'
+import { pricePage, pricesPage } from '#server/places/prices/readPrices'
 import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
 import { openTestDatabase, temporaryFolder } from './testDatabase'
 
@@ -127,6 +131,12 @@ describe('the world', () => {
         .flatMap(({ id }) => [
           said(() => buildPage(world, id, today)),
           said(() => leadsPage(world, id, today)),
+          said(() => leadsPage(world, id, today, { show: 'open', role: '', order: 'saving', count: 2 })),
+          said(() => ledgerPage(world, id, today)),
+          said(() => machinePage(world, id, today)),
+          said(() => planPage(world, id, today)),
+          said(() => pricesPage(world, id, today)),
+          said(() => pricePage(world, id, 'card', today)),
         ]),
     ]
   }

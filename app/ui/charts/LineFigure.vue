@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Line } from 'vue-chartjs'
 import { Chart, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions } from 'chart.js'
+import '~/ui/charts/hand'
 import annotationPlugin from 'chartjs-plugin-annotation'
 import { chartAxis } from './chartAxis'
 

@@ -1,28 +1,31 @@
-import { isNull } from 'drizzle-orm'
 import ical from 'ical-generator'
-import { readBuild } from '#server/context/readBuild'
+import { buildRow } from '#server/context/findBuild'
+import { buildReading } from '#server/context/readBuild'
 import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema/builds'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
 import type { DatedBuild } from '#shared/ledger/views'
 import { deadlines } from './deadlines'
 
 /** The dates of a build, each with its name. */
-async function datesOf(db: Database, buildId: string, today: string): Promise<DatedBuild[]> {
-  const read = await readBuild(db, buildId, today)
-  return (await deadlines(db, read, today)).map((each) => ({ ...each, buildId, build: read.view.name }))
-}
+const datesOf = reading('dates of build', (world, buildId: string, today: string): readonly DatedBuild[] => {
+  const read = buildReading(world, buildId, today)
+  return deadlines(world, read, today).map((each) => ({ ...each, buildId, build: read.view.name }))
+})
 
 /** The dates of every build, the nearest first. */
 export async function allDates(db: Database, today: string): Promise<DatedBuild[]> {
-  const rows = await db.select({ id: builds.id }).from(builds).where(isNull(builds.deletedAt))
-  const dates = await Promise.all(rows.map(({ id }) => datesOf(db, id, today)))
-  return dates.flat().sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
+  const world = await useWorld(db)
+  return world.rows.builds
+    .where('deletedAt', null)
+    .flatMap(({ id }) => datesOf(world, id, today))
+    .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
 }
 
 /** The dates of a build as iCalendar: claims, returns, auctions, the day it is wanted. All-day entries. */
 export async function buildCalendar(db: Database, buildId: string, today: string): Promise<string> {
-  const { view } = await readBuild(db, buildId, today)
-  return calendarOf(`Tarvin: ${view.name}`, await datesOf(db, buildId, today), today)
+  const world = await useWorld(db)
+  return calendarOf(`Tarvin: ${buildRow(world, buildId).name}`, datesOf(world, buildId, today), today)
 }
 
 /** The dates of every build as one calendar. */

@@ -1,8 +1,6 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm'
 import { addDays, addMonths, daysBetween } from '#core/time/calendarDate'
 import type { ReadBuild } from '#server/context/readBuild'
-import type { Database } from '#server/db/client'
-import { codes, leads, rebates } from '#server/db/schema/leads'
+import type { World } from '#server/readings/world'
 import type { Deadline } from '#shared/ledger/views'
 
 /** What is still said of a date that has passed: money and things that should have come. */
@@ -13,10 +11,10 @@ const deliveryDays = 14
 type Date = Omit<Deadline, 'isLate'>
 
 /** Dates of what is bought or chosen, the nearest first; what is late before all. */
-export async function deadlines(db: Database, read: ReadBuild, today: string): Promise<Deadline[]> {
+export function deadlines(world: World, read: ReadBuild, today: string): Deadline[] {
   const { view } = read
   const dates: Date[] = [
-    ...(await datesOfLeads(db, read)),
+    ...datesOfLeads(world, read),
     ...read.items.flatMap((item) => datesOfItem(item, read)),
     ...(view.wantedBy === null || view.state !== 'planned'
       ? []
@@ -29,20 +27,15 @@ export async function deadlines(db: Database, read: ReadBuild, today: string): P
 }
 
 /** Of what is chosen and not paid, and of the rebates on what was bought. */
-async function datesOfLeads(db: Database, { view, holdings, orders }: ReadBuild): Promise<Date[]> {
+function datesOfLeads({ rows }: World, { view, holdings, orders }: ReadBuild): Date[] {
   const chosen = orders.flatMap((order) => order.leads).filter((each) => each.buildId === view.id)
-  const leadIds = chosen.map(({ valued }) => valued.lead.id)
-  const [codeRows, offered] =
-    leadIds.length === 0
-      ? [[], []]
-      : await Promise.all([
-          db.select().from(codes).where(inArray(codes.leadId, leadIds)),
-          db
-            .select({ rebate: rebates, title: leads.title, currency: leads.currency })
-            .from(rebates)
-            .innerJoin(leads, eq(leads.id, rebates.leadId))
-            .where(and(inArray(rebates.leadId, leadIds), isNull(rebates.lineId))),
-        ])
+  const own = [...new Set(chosen.map(({ valued }) => valued.lead))]
+  const codeRows = own.flatMap(({ id }) => rows.codes.where('leadId', id))
+  const offered = own.flatMap(({ id, title, currency }) =>
+    rows.rebates
+      .where('leadId', id)
+      .flatMap((rebate) => (rebate.lineId === null ? { rebate, title, currency } : [])),
+  )
   const lines = new Map(holdings.lines.map((line) => [line.id, line]))
   const claims = [
     ...offered,

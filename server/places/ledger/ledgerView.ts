@@ -1,34 +1,33 @@
-import { findBuild } from '#server/context/findBuild'
+import { buildRow, findBuild } from '#server/context/findBuild'
 import { AfterCommit } from '#server/db/afterCommit'
-import { desc, eq } from 'drizzle-orm'
 import { csvTable } from '#core/files/export/csvCell'
 import { runningCash } from '#core/ledger/ledger'
 import { toDecimal } from '#core/money/decimal'
 import { joinedOrder } from '#core/supply/orders/joinedOrder'
 import type { BuildView } from '#shared/builds/views'
 import type { LedgerView, PlannedOrderView, TripView } from '#shared/ledger/views'
-import type { Database } from '#server/db/client'
-import { actions, ledgerEntries } from '#server/db/schema/ledger'
+import type { Database, Queryable } from '#server/db/client'
 import { deadlines } from './deadlines'
 import { cartOf, type OpenOrder } from '#server/context/openOrders'
-import { readBuild, type ReadBuild } from '#server/context/readBuild'
-import { builds } from '#server/db/schema/builds'
+import { buildReading, type ReadBuild } from '#server/context/readBuild'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
 import { sellingOf } from './selling'
 
+const mostActions = 60
+const byDayAndId = (a: { day: string; id: string }, b: { day: string; id: string }) =>
+  a.day === b.day ? (a.id < b.id ? -1 : 1) : a.day < b.day ? -1 : 1
+
 /** The ledger of a build: orders to pay, things, entries, what was done, dates ahead, and what it would fetch. */
-export async function ledgerView(db: Database, buildId: string, today: string): Promise<LedgerView> {
-  const read = await readBuild(db, buildId, today)
+export const ledgerPage = reading('ledger page', (world, buildId: string, today: string): LedgerView => {
+  const read = buildReading(world, buildId, today)
   const { view, items, holdings, orders, trips } = read
   const rootId = view.variantOf ?? view.id
-  const [[build], written, done] = await Promise.all([
-    db.select({ selling: builds.selling }).from(builds).where(eq(builds.id, buildId)),
-    db
-      .select()
-      .from(ledgerEntries)
-      .where(eq(ledgerEntries.buildId, rootId))
-      .orderBy(ledgerEntries.day, ledgerEntries.id),
-    db.select().from(actions).where(eq(actions.buildId, rootId)).orderBy(desc(actions.id)).limit(60),
-  ])
+  const written = world.rows.ledgerEntries.where('buildId', rootId).toSorted(byDayAndId)
+  const done = world.rows.actions
+    .where('buildId', rootId)
+    .toSorted((a, b) => b.id - a.id)
+    .slice(0, mostActions)
   const standing = new Map(runningCash(holdings.entries).map((each) => [each.id, each.standing]))
   const labelOfLine = new Map(holdings.lines.map(({ id, label }) => [id, label]))
   const compared = view.receipt.groups
@@ -75,9 +74,17 @@ export async function ledgerView(db: Database, buildId: string, today: string): 
     })),
     actions: done.map(({ id, day, text, undoneOn }) => ({ id, day, text, isUndone: undoneOn !== null })),
     compared: comparedTo([...compared.paid, ...compared.toBuy, ...compared.owned]),
-    ...sellingOf(read, build!.selling, today),
-    deadlines: await deadlines(db, read, today),
+    ...sellingOf(read, buildRow(world, buildId).selling, today),
+    deadlines: deadlines(world, read, today),
   }
+})
+
+export async function ledgerView(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+): Promise<LedgerView> {
+  return ledgerPage(await useWorld(db), buildId, today)
 }
 
 /** What was paid or is to be paid for things with a known price for anyone, and that price. */

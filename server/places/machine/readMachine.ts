@@ -1,4 +1,4 @@
-import { findBuild } from '#server/context/findBuild'
+import { buildRow } from '#server/context/findBuild'
 import { assemblySheet } from '#core/machine/assembly/assemblySheet'
 import { checkFit } from '#core/machine/fit/checkFit'
 import { waysToMend } from '#core/machine/fit/fixes'
@@ -7,11 +7,13 @@ import { partLabel, type Role } from '#core/parts/part'
 import { powerSheet } from '#core/machine/power/powerSheet'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import type { MachineView } from '#shared/machine/views'
-import type { Database } from '#server/db/client'
-import { buildView } from '../builds/buildView'
+import type { Queryable } from '#server/db/client'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
+import { buildPage } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
-import { useMarket } from '#server/context/market'
-import { partsAtTheirWays, suggestedWays, type PartAtItsWay } from '#server/context/waysToGet'
+import { marketOf } from '#server/context/marketReadings'
+import { partsAtTheirWays, suggested, type PartAtItsWay } from '#server/context/waysToGet'
 
 const mostCandidates = 3
 
@@ -19,10 +21,11 @@ const mostCandidates = 3
  * The machine of a build: what fixes each finding at what price, its power, what it leaves room for, its plan and its
  * assembly.
  */
-export async function machineView(db: Database, buildId: string, today: string): Promise<MachineView> {
-  const build = await findBuild(db, buildId)
-  const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
-  const priced = partsAtTheirWays(await suggestedWays(db, build, view))
+export const machinePage = reading('machine page', (world, buildId: string, today: string): MachineView => {
+  const build = buildRow(world, buildId)
+  const market = marketOf(world)
+  const view = buildPage(world, buildId, today)
+  const priced = partsAtTheirWays(suggested(world, build.id, view))
   const brief = fitBriefOf(market, build, today)
   const machine = { parts: view.parts, brief, settled: new Set(build.settled) }
   const { findings } = checkFit(machine)
@@ -63,6 +66,14 @@ export async function machineView(db: Database, buildId: string, today: string):
     assembly: assemblySheet(view.parts, findings),
     assembled: build.assembled,
   }
+})
+
+export async function machineView(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+): Promise<MachineView> {
+  return machinePage(await useWorld(db), buildId, today)
 }
 
 /** The cheapest parts of a role with which nothing stops that did not stop before. */

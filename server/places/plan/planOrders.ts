@@ -1,16 +1,13 @@
-import { and, eq, isNull } from 'drizzle-orm'
 import { groupBy } from '#core/collections/groupBy'
 import type { BuildOrder, BuildWay } from '#core/planning/buildQuestion'
 import { orderTerms } from '#core/planning/orderTerms'
 import type { BuildRow } from '#server/context/findBuild'
 import { goesIntoOrders, plannedElsewhere, shopsOf } from '#server/context/openOrders'
-import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
-import type { Database } from '#server/db/client'
-import { choices } from '#server/db/schema/machine'
-import { useWorld } from '#server/readings/useWorld'
+import { leadsValued, type ValuedLead } from '#server/context/valuedLeads'
+import type { World } from '#server/readings/world'
 
 interface OrdersOf {
-  readonly db: Database
+  readonly world: World
   readonly build: BuildRow
   readonly today: string
 }
@@ -25,16 +22,16 @@ export interface LeadWay {
  * Ways that may be put together in one order of a shop, with the shops' terms; all others stay as they are. Left alone
  * are shops from which something else is to be paid already: for another build, apart by hand, or no part of the plan.
  */
-export async function waysInOrders(
+export function waysInOrders(
   of: OrdersOf,
   ways: readonly LeadWay[],
-): Promise<{ ways: BuildWay[]; orders: BuildOrder[] }> {
-  const { db, build, today } = of
+): { ways: BuildWay[]; orders: BuildOrder[] } {
+  const { world, build, today } = of
   const ids = ways.flatMap(({ leadId }) => leadId ?? [])
-  const valued = (await valuedLeads(db, build, today, ids)).filter(
+  const valued = leadsValued(world, build, today, ids).filter(
     (each) => goesIntoOrders(each) && each.lead.currency === build.currency,
   )
-  const barred = await shopsWithMore(of, new Set(ids), valued)
+  const barred = shopsWithMore(of, new Set(ids), valued)
   const orders: BuildOrder[] = []
   const inOrder = new Map<string, ValuedLead>()
   for (const [source, leads] of groupBy(valued, ({ lead }) => lead.sourceId)) {
@@ -56,24 +53,25 @@ export async function waysInOrders(
 }
 
 /** Shops of which something is to be paid that the plan does not decide about. */
-async function shopsWithMore(
-  { db, build, today }: OrdersOf,
+function shopsWithMore(
+  { world, build, today }: OrdersOf,
   planned: ReadonlySet<string>,
   valued: readonly ValuedLead[],
-): Promise<Set<string>> {
-  const rows = await db
-    .select()
-    .from(choices)
-    .where(and(eq(choices.buildId, build.id), isNull(choices.deletedAt), isNull(choices.voidBecause)))
-  const open = rows.filter((row) => row.leadId !== null && row.lineId === null)
+): Set<string> {
+  const open = world.rows.choices
+    .where('buildId', build.id)
+    .filter(
+      (row) =>
+        row.deletedAt === null && row.voidBecause === null && row.leadId !== null && row.lineId === null,
+    )
   const others = open.filter((row) => row.orderGroup !== null || !planned.has(row.leadId!))
-  const beside = await valuedLeads(
-    db,
+  const beside = leadsValued(
+    world,
     build,
     today,
     others.map((row) => row.leadId!),
   )
-  const elsewhere = plannedElsewhere(await useWorld(db), build, shopsOf(valued), today)
+  const elsewhere = plannedElsewhere(world, build, shopsOf(valued), today)
   return new Set([
     ...beside.map(({ lead }) => lead.sourceId),
     ...elsewhere.map(({ valued: { lead } }) => lead.sourceId),

@@ -5,35 +5,36 @@ import { chancesPerDay } from '#core/pricing/patience/patience'
 import { coreRoles, partLabel, type Part, type Role } from '#core/parts/part'
 import type { Way } from '#core/supply/ways/way'
 import { daysBetween } from '#core/time/calendarDate'
-import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { buildRow, type BuildRow } from '#server/context/findBuild'
 import { fitBriefOf } from '#server/context/fitBrief'
-import { readStreetPrice, useMarket } from '#server/context/market'
+import { readStreetPrice } from '#server/context/market'
+import { marketOf } from '#server/context/marketReadings'
 import type { Market } from '#server/context/marketState'
-import { waysToGet, wayWords } from '#server/context/waysToGet'
-import { usePerformance } from '#server/context/performance'
-import type { Database } from '#server/db/client'
+import { waysOf, wayWords } from '#server/context/waysToGet'
+import { performanceOf } from '#server/context/performance'
+import type { Queryable } from '#server/db/client'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
 import type { BuildView } from '#shared/builds/views'
 import type { PlanView } from '#shared/plan/views'
-import { buildView } from '../builds/buildView'
+import { buildPage } from '../builds/buildView'
 import { waysInOrders, type LeadWay } from './planOrders'
 
 const isCore = (role: Role): boolean => (coreRoles as readonly Role[]).includes(role)
 
 /** Everything the plan of a build is worked out from: every way to get each part, what is there, what is wished. */
-export async function planQuestion(db: Database, buildId: string, today: string): Promise<PlanView> {
-  const build = await findBuild(db, buildId)
-  const [view, market, performance] = await Promise.all([
-    buildView(db, buildId, today),
-    useMarket(db),
-    usePerformance(db),
-  ])
+export const planPage = reading('plan page', (world, buildId: string, today: string): PlanView => {
+  const build = buildRow(world, buildId)
+  const view = buildPage(world, buildId, today)
+  const market = marketOf(world)
+  const performance = performanceOf(world)
   const library = new Map(market.library.map((part) => [part.id, part]))
   const present = presentWays(view, library)
   const chosen = new Set(view.choices.map(({ leadId }) => leadId))
-  const all = await waysToGet(db, build.id, today, chosen)
+  const all = waysOf(world, build.id, today, chosen)
   const offered = all.flatMap((way) => offeredWay(way, { market, build, today, library }))
   const takeable = offered.filter(({ why }) => why === '')
-  const { ways, orders } = await waysInOrders({ db, build, today }, [...present, ...takeable])
+  const { ways, orders } = waysInOrders({ world, build, today }, [...present, ...takeable])
   const inQuestion = new Set(ways.flatMap(({ partIds }) => partIds))
   const parts = [
     ...new Map([...market.library, ...view.parts].map((part) => [part.id, part])).values(),
@@ -88,6 +89,14 @@ export async function planQuestion(db: Database, buildId: string, today: string)
     ],
     present: present.map(({ way }) => way.id),
   }
+})
+
+export async function planQuestion(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+): Promise<PlanView> {
+  return planPage(await useWorld(db), buildId, today)
 }
 
 /** Parts of the machine that no way of the question stands for: of two equal ones the second. */

@@ -1,5 +1,5 @@
 import { findBuild } from '#server/context/findBuild'
-import { and, desc, eq, isNull } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
@@ -12,6 +12,7 @@ import type {
 } from '#shared/prices/schemas'
 import type { RecipeSettings } from '#shared/prices/queries'
 import type { Database } from '#server/db/client'
+import type { World } from '#server/readings/world'
 import { guideOpinions, ownFigures, priceReads, queryRecipes, waitNotes } from '#server/db/schema/prices'
 import { parts } from '#server/db/schema/parts'
 import { NotFoundError } from '#server/errors/notFoundError'
@@ -78,14 +79,11 @@ export async function setReadDeleted(db: Database, id: string, deletedAt: string
 }
 
 /** Kept reads of a part in a currency, newest first. */
-export async function readsOf(db: Database, partId: string, currency: string) {
-  return db
-    .select()
-    .from(priceReads)
-    .where(
-      and(eq(priceReads.partId, partId), eq(priceReads.currency, currency), isNull(priceReads.deletedAt)),
-    )
-    .orderBy(desc(priceReads.readOn))
+export function readsOf({ rows }: World, partId: string, currency: string) {
+  return rows.priceReads
+    .where('partId', partId)
+    .filter((read) => read.currency === currency && read.deletedAt === null)
+    .sort((a, b) => (a.readOn < b.readOn ? 1 : a.readOn > b.readOn ? -1 : 0))
 }
 
 export async function setOwnFigure(
@@ -189,11 +187,9 @@ export async function setWaitNoteDeleted(db: Database, id: string, deletedAt: st
 }
 
 /** Notes that concern a part: its own and those of its whole role. */
-export async function waitNotesFor(db: Database, part: { readonly id: string; readonly role: string }) {
-  const rows = await db
-    .select()
-    .from(waitNotes)
-    .where(isNull(waitNotes.deletedAt))
-    .orderBy(waitNotes.expectedOn)
-  return rows.filter((row) => row.role === part.role && (row.partId === null || row.partId === part.id))
+export function waitNotesFor({ rows }: World, part: { readonly id: string; readonly role: string }) {
+  return rows.waitNotes
+    .where('deletedAt', null)
+    .filter((row) => row.role === part.role && (row.partId === null || row.partId === part.id))
+    .sort((a, b) => (a.expectedOn < b.expectedOn ? -1 : a.expectedOn > b.expectedOn ? 1 : 0))
 }

@@ -2,21 +2,30 @@ import { buyOrWait } from '#core/pricing/shops/buyOrWait'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { partLabel, roles } from '#core/parts/part'
 import type { NewOrUsedRow } from '#shared/prices/views'
-import type { Database } from '#server/db/client'
+import type { Queryable } from '#server/db/client'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
 import { faultsOf } from '#server/context/faults'
-import { buildView } from '../builds/buildView'
-import { readStreetPrice, useMarket } from '#server/context/market'
+import { buildPage } from '../builds/buildView'
+import { readStreetPrice } from '#server/context/market'
+import { marketOf } from '#server/context/marketReadings'
 import { newOffers } from '#server/context/newOffers'
 import { waitNotesFor } from './notes'
-import { findBuild } from '#server/context/findBuild'
+import { buildRow } from '#server/context/findBuild'
 
 /** New or used for every part of a build that is not owned and not yet paid. */
-export async function newOrUsedSheet(db: Database, buildId: string, today: string): Promise<NewOrUsedRow[]> {
-  const [build, market, view] = await Promise.all([
-    findBuild(db, buildId),
-    useMarket(db),
-    buildView(db, buildId, today),
-  ])
+export async function newOrUsedSheet(
+  db: Pick<Queryable, 'select'>,
+  buildId: string,
+  today: string,
+): Promise<readonly NewOrUsedRow[]> {
+  return newOrUsedPage(await useWorld(db), buildId, today)
+}
+
+const newOrUsedPage = reading('new or used', (world, buildId: string, today: string): NewOrUsedRow[] => {
+  const build = buildRow(world, buildId)
+  const market = marketOf(world)
+  const view = buildPage(world, buildId, today)
   const faults = faultsOf(market, build, today)
   const rows: NewOrUsedRow[] = []
   for (const choice of view.choices.filter((each) => each.kind !== 'item' && each.voidBecause === null)) {
@@ -48,7 +57,7 @@ export async function newOrUsedSheet(db: Database, buildId: string, today: strin
                 wantedBy: build.wantedBy,
                 trend: null,
                 rhythm: offer.rhythm,
-                notes: await waitNotesFor(db, part),
+                notes: waitNotesFor(world, part),
               },
               market.assumptions.pricing,
             )
@@ -57,4 +66,4 @@ export async function newOrUsedSheet(db: Database, buildId: string, today: strin
     }
   }
   return rows.sort((a, b) => roles.indexOf(a.role) - roles.indexOf(b.role))
-}
+})

@@ -1,4 +1,3 @@
-import { asc, inArray, isNull, and } from 'drizzle-orm'
 import { buyOrWait } from '#core/pricing/shops/buyOrWait'
 import { cheapestWays, priceByWay, type Way } from '#core/supply/ways/way'
 import { moneySize } from '#core/assumptions/moneySize'
@@ -11,58 +10,48 @@ import { agreementOf } from '#core/supply/ways/opinions'
 import { bestAtEach, worthBuying, type Candidate } from '#core/supply/ways/worthBuying'
 import type { BuildView } from '#shared/builds/views'
 import type { WorthRow, WorthView } from '#shared/prices/views'
-import type { Database } from '#server/db/client'
-import { guideOpinions } from '#server/db/schema/prices'
-import { buildView } from '../builds/buildView'
-import { readStreetPrice, useMarket } from '#server/context/market'
+import type { Queryable } from '#server/db/client'
+import { reading } from '#server/readings/reading'
+import { useWorld } from '#server/readings/useWorld'
+import { buildPage } from '../builds/buildView'
+import { readStreetPrice } from '#server/context/market'
+import { marketOf } from '#server/context/marketReadings'
 import type { Market } from '#server/context/marketState'
 import { newOffers } from '#server/context/newOffers'
-import { suggestedWays, wayWords } from '#server/context/waysToGet'
+import { suggested, wayWords } from '#server/context/waysToGet'
 import { waitNotesFor } from './notes'
-import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { buildRow, type BuildRow } from '#server/context/findBuild'
 
 /** Every candidate of the library for a role: what it costs, what it brings in the brief's targets, and what the guides say. */
 export async function worthView(
-  db: Database,
+  db: Pick<Queryable, 'select'>,
   buildId: string,
   role: Role,
   today: string,
 ): Promise<WorthView> {
-  const [build, market, view] = await Promise.all([
-    findBuild(db, buildId),
-    useMarket(db),
-    buildView(db, buildId, today),
-  ])
-  const best = cheapestWays(await suggestedWays(db, build, view))
+  return worthPage(await useWorld(db), buildId, role, today)
+}
+
+const worthPage = reading('worth buying', (world, buildId: string, role: Role, today: string): WorthView => {
+  const build = buildRow(world, buildId)
+  const market = marketOf(world)
+  const view = buildPage(world, buildId, today)
+  const best = cheapestWays(suggested(world, build.id, view))
   const candidates = market.library.filter(
     (part) => part.role === role && !part.open && indexOfPart(part) !== null,
   )
-  const waitNotes = candidates[0] ? await waitNotesFor(db, { id: '', role }) : []
-  const opinions =
-    candidates.length === 0
-      ? []
-      : await db
-          .select()
-          .from(guideOpinions)
-          .where(
-            and(
-              isNull(guideOpinions.deletedAt),
-              inArray(
-                guideOpinions.partId,
-                candidates.map((part) => part.id),
-              ),
-            ),
-          )
-          .orderBy(asc(guideOpinions.saidOn))
+  const waitNotes = candidates[0] ? waitNotesFor(world, { id: '', role }) : []
+  const opinions = candidates
+    .flatMap(({ id }) => world.rows.guideOpinions.where('partId', id))
+    .filter(({ deletedAt }) => deletedAt === null)
+    .sort((a, b) => (a.saidOn < b.saidOn ? -1 : a.saidOn > b.saidOn ? 1 : 0))
   const chosen = chosenParts(market, view)
-  const priced = await Promise.all(
-    candidates.map(async (part) => ({
-      part,
-      ...pricesOf(market, part, build, best.get(part.id), today),
-      ratio: weakestWith(part, chosen, view),
-      notes: await waitNotesFor(db, part),
-    })),
-  )
+  const priced = candidates.map((part) => ({
+    part,
+    ...pricesOf(market, part, build, best.get(part.id), today),
+    ratio: weakestWith(part, chosen, view),
+    notes: waitNotesFor(world, part),
+  }))
   const weighed: Candidate[] = priced.flatMap(({ part, price, ratio }) =>
     price === null
       ? []
@@ -122,7 +111,7 @@ export async function worthView(
     waitNotes,
     besides: besidesText(role, chosen),
   }
-}
+})
 
 /** What a candidate costs used and new, and the cheapest way to get it, which it is weighed by. */
 function pricesOf(market: Market, part: Part, build: BuildRow, best: Way | undefined, today: string) {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Bar } from 'vue-chartjs'
 import { BarElement, Chart, LinearScale, type ChartOptions } from 'chart.js'
+import '~/ui/charts/hand'
 import annotationPlugin from 'chartjs-plugin-annotation'
 import { chartAxis } from '~/ui/charts/chartAxis'
 import type { LogStretch } from '~/workers/frameLogProtocol'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Line } from 'vue-chartjs'
 import { Chart, Filler, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js'
+import '~/ui/charts/hand'
 import annotationPlugin from 'chartjs-plugin-annotation'
 import zoomPlugin from 'chartjs-plugin-zoom'
 import { chartAxis } from '~/ui/charts/chartAxis'

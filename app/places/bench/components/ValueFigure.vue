@@ -9,6 +9,7 @@ import {
   type ChartOptions,
   type Plugin,
 } from 'chart.js'
+import '~/ui/charts/hand'
 import { inUnits } from '#core/money/formatAmount'
 import type { ValueStep } from '#core/performance/model/frameValue'
 import { chartAxis } from '~/ui/charts/chartAxis'

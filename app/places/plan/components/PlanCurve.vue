@@ -9,6 +9,7 @@ import {
   type ChartData,
   type ChartOptions,
 } from 'chart.js'
+import '~/ui/charts/hand'
 import { toDecimal } from '#core/money/decimal'
 import { formatAmount } from '#core/money/formatAmount'
 import type { BuildQuestion } from '#core/planning/buildQuestion'

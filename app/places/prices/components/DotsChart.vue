@@ -10,6 +10,7 @@ import {
   type Plugin,
   type TooltipItem,
 } from 'chart.js'
+import '~/ui/charts/hand'
 import annotationPlugin from 'chartjs-plugin-annotation'
 import { minorPerUnit } from '#core/money/currencies'
 import { inUnits } from '#core/money/formatAmount'
