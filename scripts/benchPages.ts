@@ -148,7 +148,7 @@ async function asked(url: string, path: string): Promise<{ ms: number; bytes: nu
 const quietMs = 25_000
 
 /** Until the file of readings has been left alone for as long as the server takes to look for changes and to keep some. */
-async function settled(path: string): Promise<void> {
+export async function settled(path: string): Promise<void> {
   let since = performance.now()
   let last = 0
   while (performance.now() - since < quietMs) {
@@ -159,7 +159,7 @@ async function settled(path: string): Promise<void> {
   }
 }
 
-function plainSort(): number {
+export function plainSort(): number {
   const numbers = Float64Array.from({ length: 1_000_000 }, (_, i) => (i * 2_654_435_761) % 4_294_967_296)
   const from = performance.now()
   numbers.sort()
@@ -169,6 +169,7 @@ function plainSort(): number {
 /** The built application on a database in `folder`, at a free port. */
 export async function startServer(
   folder: string,
+  isReady?: (url: string) => Promise<void>,
 ): Promise<{ url: string; pid: number; stop(): Promise<void> }> {
   const port = await new Promise<number>((resolve) => {
     const server = createServer().listen(0, '127.0.0.1', () => {
@@ -196,6 +197,7 @@ export async function startServer(
     ))
   )
     await new Promise((resolve) => setTimeout(resolve, 30))
+  await isReady?.(url)
   return {
     url,
     pid: child.pid!,

@@ -9,10 +9,10 @@ import type { PartQuery } from '#core/reading/titles/queryForPart'
 import type { CalendarDate } from '#core/time/calendarDate'
 import { NotFoundError } from '#server/errors/notFoundError'
 import type { HouseRules } from '#shared/brief/houseRules'
-import { stateTag } from '#shared/text/stateTag'
 import type { Database, Queryable } from '../db/client'
 import { parts } from '../db/schema/parts'
 import { recordOverrides, soldRecords } from '../db/schema/prices'
+import { textTag } from '../readings/textTag'
 import { reading } from '../readings/reading'
 import { useWorld } from '../readings/useWorld'
 import type { World } from '../readings/world'
@@ -45,12 +45,14 @@ const street: (world: World, partId: string, asOf: string, currency: string) => 
     const open = market.open.get(partId)
     if (open) return standIn(market, open, asOf, currency)
     const key = JSON.stringify([asOf, currency, partId])
-    const basis = stateTag([
-      market.queries.get(partId),
-      market.overrides.get(partId),
-      market.rates,
-      recordsOfPart(world, partId),
-    ])
+    const basis = textTag(
+      JSON.stringify([
+        market.queries.get(partId),
+        market.overrides.get(partId),
+        market.rates,
+        recordsOfPart(world, partId),
+      ]),
+    )
     const judge = () => judgedStreet(world, partId, asOf, currency)
     const kept = findKept(world, key, basis, () => judge().dropped)
     return kept ?? keep(world, key, basis, judge())

@@ -2,6 +2,7 @@ import type { H3Event } from 'h3'
 import { LRUCache } from 'lru-cache'
 import { stateTag } from '#shared/text/stateTag'
 import { useOpenDatabase } from '../db/useDatabase'
+import { textTag } from '../readings/textTag'
 import { today } from './today'
 
 /** Bytes of answers that are kept. */
@@ -58,13 +59,17 @@ async function answerOf(path: string, read: () => Promise<unknown>): Promise<Ans
   }
 }
 
+/** What a form is opened on is smaller than that; its tag is that of the state, whatever the order of its members. */
+const largestForm = 20_000
+
 /** Of what readings gave: as long as they give the same, its text stands. */
 const texts = new WeakMap<object, Answer>()
 
 function toAnswer(value: unknown): Answer {
   const known = typeof value === 'object' && value !== null ? texts.get(value) : undefined
   if (known) return known
-  const answer = { text: JSON.stringify(value), tag: `"${stateTag(value)}"` }
+  const text = JSON.stringify(value)
+  const answer = { text, tag: `"${text.length < largestForm ? stateTag(value) : textTag(text)}"` }
   if (typeof value === 'object' && value !== null) texts.set(value, answer)
   return answer
 }
