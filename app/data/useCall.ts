@@ -40,7 +40,7 @@ export function useCall<const Name extends ReadName>(
   if (!showsFailure) {
     const mine = Symbol(name)
     const { note } = useFailures()
-    watch(error, (failed) => note(mine, failed && { message: failed.message, retry: refetch }), {
+    watch(error, (failed) => note(mine, failed && { error: failed, retry: refetch }), {
       immediate: true,
     })
     onScopeDispose(() => note(mine, null))

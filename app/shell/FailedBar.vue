@@ -1,9 +1,14 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import { useFailures } from '~/data/failures'
 
 /** What could not be read from the server, once for all places, with one button that tries all of it again. */
 const failures = useFailures()
 const { run, busy } = useAction()
+const againEveryMs = 4000
+useIntervalFn(() => {
+  if (failures.isAway && !busy.value) void failures.retry().catch(() => undefined)
+}, againEveryMs)
 </script>
 
 <template>

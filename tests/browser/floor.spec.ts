@@ -97,6 +97,16 @@ test('a load that failed is told once and recovers', async ({ page }) => {
   await expect(page.getByLabel('machine diagram')).toBeVisible()
 })
 
+test('where the server was away, a plan is asked for again as soon as it is back', async ({ page }) => {
+  let isDown = true
+  await page.route(`**/api/builds/${couch}/plan`, (route) => (isDown ? route.abort() : route.continue()))
+  await page.goto(place('plan', couch))
+  await expect(page.locator('[data-test="failed"]')).toContainText('The server does not answer')
+  isDown = false
+  await expect(page.locator('[data-test="failed"]')).toHaveCount(0)
+  await expect(page.getByRole('table').first()).toBeVisible()
+})
+
 test('search knows every place and its tabs; an unknown address has a page of ours', async ({ page }) => {
   await page.goto(place('brief', couch))
   await expect(total(page)).toHaveText(/\d/)

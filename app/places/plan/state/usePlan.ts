@@ -5,6 +5,7 @@ import type { BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint, WishCost } from '#core/planning/wishCosts'
 import type { PlanOnReceipt, PlanView } from '#shared/plan/views'
 import { call } from '~/data/call'
+import { useFailures } from '~/data/failures'
 import PlanWorkerFile from '~/workers/plan.worker?worker'
 import type { PlanWorker } from '~/workers/planProtocol'
 import { read } from '~/data/read'
@@ -46,6 +47,8 @@ export function usePlan(buildId: () => string) {
   let remote: Remote<PlanWorker> | null = null
   let file: Worker | null = null
   let round = 0
+  const failures = useFailures()
+  const mine = Symbol('plan')
 
   function end() {
     file?.terminate()
@@ -64,10 +67,12 @@ export function usePlan(buildId: () => string) {
     state.value = 'loading'
     try {
       view.value = await read('GET /api/builds/:id/plan', { id: buildId() })
-      await solve(askedAgain(view.value.question, asked.value))
+      failures.note(mine, null)
     } catch (error) {
-      failure.value = error instanceof Error ? error.message : String(error)
+      failures.note(mine, { error: error as Error, retry: load })
+      return
     }
+    await solve(askedAgain(view.value.question, asked.value))
   }
 
   /** Asks again, and remembers what. */
@@ -128,9 +133,10 @@ export function usePlan(buildId: () => string) {
     if (found.status === 'infeasible') return
     try {
       const priced = await call('POST /api/builds/:id/plan/price', { id: buildId() }, idsOf(found))
+      failures.note(mine, null)
       if (own === round) onReceipt.value = priced
     } catch (error) {
-      if (own === round) failure.value = error instanceof Error ? error.message : String(error)
+      if (own === round) failures.note(mine, { error: error as Error, retry: () => priceIt(own, found) })
     }
   }
 
@@ -162,7 +168,10 @@ export function usePlan(buildId: () => string) {
     state.value = 'cancelled'
   }
 
-  onBeforeUnmount(end)
+  onBeforeUnmount(() => {
+    end()
+    failures.note(mine, null)
+  })
   return {
     view,
     question,
