@@ -12,7 +12,7 @@ import type { HouseRules } from '#shared/brief/houseRules'
 import type { Database, Queryable } from '../db/client'
 import { parts } from '../db/schema/parts'
 import { recordOverrides, soldRecords } from '../db/schema/prices'
-import { textTag } from '../readings/textTag'
+import { tagOfMany, textTag } from '../readings/textTag'
 import { reading } from '../readings/reading'
 import { useWorld } from '../readings/useWorld'
 import type { World } from '../readings/world'
@@ -50,7 +50,7 @@ const street: (world: World, partId: string, asOf: string, currency: string) => 
         market.queries.get(partId),
         market.overrides.get(partId),
         market.rates,
-        recordsOfPart(world, partId),
+        tagOfMany(recordsOfPart(world, partId)),
       ]),
     )
     const judge = () => judgedStreet(world, partId, asOf, currency)
