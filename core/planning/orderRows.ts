@@ -35,15 +35,7 @@ export function orderRows(problem: PlanProblem, id: string, name: string, parts:
   const modes = modesOf(problem, id, most)
   const on = `${name}o`
   binaries.add(on)
-  for (const { at } of own)
-    row(
-      [
-        [1, taken(at)],
-        [-1, on],
-      ],
-      '<=',
-      0,
-    )
+  for (const { at } of own) row({ [taken(at)]: 1, [on]: -1 }, '<=', 0)
   row([...own.map(({ at }): Term => [1, taken(at)]), [-1, on]], '>=', 0)
   row([...modes.map((mode): Term => [1, `${name}m${mode.name}`]), [-1, on]], '=', 0)
   const split: Term[] = []
@@ -53,22 +45,8 @@ export function orderRows(problem: PlanProblem, id: string, name: string, parts:
     const [m, s, d] = [`${name}m${mode.name}`, `${name}s${mode.name}`, `${name}d${mode.name}`]
     binaries.add(m)
     split.push([1, s])
-    row(
-      [
-        [1, s],
-        [-mode.low, m],
-      ],
-      '>=',
-      0,
-    )
-    row(
-      [
-        [1, s],
-        [-mode.high, m],
-      ],
-      '<=',
-      0,
-    )
+    row({ [s]: 1, [m]: -mode.low }, '>=', 0)
+    row({ [s]: 1, [m]: -mode.high }, '<=', 0)
     left.push([1, s])
     if (mode.discount === 'all') left.push([-1, s])
     else if ('fixed' in mode.discount) left.push([-mode.discount.fixed, m])
@@ -76,32 +54,9 @@ export function orderRows(problem: PlanProblem, id: string, name: string, parts:
       // rounded once, half away from zero
       integers.add(d)
       const share = mode.discount.percent / 100
-      row(
-        [
-          [1, d],
-          [-share, s],
-          [-0.5, m],
-        ],
-        '<=',
-        0,
-      )
-      row(
-        [
-          [1, d],
-          [-share, s],
-          [half, m],
-        ],
-        '>=',
-        0,
-      )
-      row(
-        [
-          [1, d],
-          [-mode.high, m],
-        ],
-        '<=',
-        0,
-      )
+      row({ [d]: 1, [s]: -share, [m]: -0.5 }, '<=', 0)
+      row({ [d]: 1, [s]: -share, [m]: half }, '>=', 0)
+      row({ [d]: 1, [m]: -mode.high }, '<=', 0)
       left.push([-1, d])
     }
     if (source.freeFrom !== null) {

@@ -1,7 +1,7 @@
 import type { PlanProblem, PlanWay } from './problem'
 import { orderRows } from './orderRows'
 import { pairClashes } from './pairClashes'
-import { sumOf, type Row, type Term } from './rows'
+import { sumOf, termsOf, type Row, type Term } from './rows'
 
 /** What is to be made as small or as large as can be. */
 export type Objective = { readonly kind: 'cost' } | { readonly kind: 'frames' }
@@ -39,8 +39,8 @@ export function programOf(
   const pay: Term[] = []
   const taken = (way: number) => `x${way}`
   const kept = (way: number, thing: number) => `y${way}_${thing}`
-  const row = (terms: readonly Term[], sense: '<=' | '>=' | '=', right: number) => {
-    const text = sumOf(terms)
+  const row: Row = (left, sense, right) => {
+    const text = sumOf(termsOf(left))
     if (text !== '') rows.push(` c${rows.length}: ${text} ${sense} ${right}`)
     else if ((sense === '>=' && right > 0) || (sense === '=' && right !== 0) || (sense === '<=' && right < 0))
       // nothing can fill it: a row that no solution meets
@@ -50,7 +50,7 @@ export function programOf(
   const ownedKept: Term[] = []
   /** What is mine is there; what of it is sold lowers what is paid out of pocket. */
   const ownedRows = ({ id, things }: PlanWay, at: number, keeps: readonly Term[]) => {
-    row([[1, taken(at)]], '=', 1)
+    row({ [taken(at)]: 1 }, '=', 1)
     ownedKept.push(...keeps)
     for (const [index, { resale }] of things.entries())
       if (binaries.has(kept(at, index))) pay.push([-resale, taken(at)], [resale, kept(at, index)])
@@ -70,14 +70,7 @@ export function programOf(
       cost.push([resale, kept(at, index)])
       keeps.push([1, kept(at, index)])
       used.set(partId, [...(used.get(partId) ?? []), [1, kept(at, index)]])
-      row(
-        [
-          [1, kept(at, index)],
-          [-1, taken(at)],
-        ],
-        '<=',
-        0,
-      )
+      row({ [kept(at, index)]: 1, [taken(at)]: -1 }, '<=', 0)
     }
     if (way.owned) ownedRows(way, at, keeps)
     else row([...keeps, [-1, taken(at)]], '>=', 0)
@@ -86,8 +79,8 @@ export function programOf(
       pay.push([way.price, taken(at)])
     }
     if (way.owned) continue
-    if (problem.pins.includes(way.id)) row([[1, taken(at)]], '=', 1)
-    if (problem.bans.includes(way.id)) row([[1, taken(at)]], '=', 0)
+    if (problem.pins.includes(way.id)) row({ [taken(at)]: 1 }, '=', 1)
+    if (problem.bans.includes(way.id)) row({ [taken(at)]: 1 }, '=', 0)
   }
   if (problem.mostSold !== undefined) row(ownedKept, '>=', ownedKept.length - problem.mostSold)
   const usedOf = (partId: string) => used.get(partId) ?? []
@@ -195,7 +188,7 @@ function frameRows(
         0,
       )
   for (const [at] of frames.entries())
-    if (!allowed.some((pair) => pair.at === at)) row([[1, `z${at}`]], '=', 0)
+    if (!allowed.some((pair) => pair.at === at)) row({ [`z${at}`]: 1 }, '=', 0)
 }
 
 /** All hunts in by the day with the chance wanted; what never comes in is not taken. */
@@ -205,7 +198,7 @@ function waitRow({ ways, within }: PlanProblem, taken: (way: number) => string, 
   for (const [at, { perDay }] of ways.entries()) {
     if (perDay === null) continue
     const chance = perDay > 0 && within.days > 0 ? -Math.expm1(-perDay * within.days) : 0
-    if (chance === 0) row([[1, taken(at)]], '=', 0)
+    if (chance === 0) row({ [taken(at)]: 1 }, '=', 0)
     else terms.push([-Math.log(chance), taken(at)])
   }
   if (terms.length > 0) row(terms, '<=', -Math.log(within.chance) + 1e-9)

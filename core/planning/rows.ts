@@ -1,7 +1,14 @@
 /** A factor on a variable of the program. */
 export type Term = readonly [factor: number, variable: string]
-/** Adds a row to the program. */
-export type Row = (terms: readonly Term[], sense: '<=' | '>=' | '=', right: number) => void
+/** What stands on the left of a row: terms, or the factor of each variable by its name. */
+type Left = readonly Term[] | Readonly<Record<string, number>>
+/** Adds a row to the program: `row({ [kept]: 1, [taken]: -1 }, '<=', 0)`. */
+export type Row = (left: Left, sense: '<=' | '>=' | '=', right: number) => void
+
+export const termsOf = (left: Left): readonly Term[] =>
+  Array.isArray(left)
+    ? (left as readonly Term[])
+    : Object.entries(left as Readonly<Record<string, number>>).map(([name, factor]): Term => [factor, name])
 
 /** Terms added up, each variable once; the solver's format has no empty side. */
 export function sumOf(terms: readonly Term[]): string {

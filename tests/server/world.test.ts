@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { chance } from '../../demo/random'
 import { openDatabase, writerOf, type OpenDatabase } from '#server/db/client'
+import { emptyOut, makeBackup, readBackup, restoreInto } from '#server/db/backup'
 import { Rows } from '#server/readings/rows'
 import { reading, sameMembers } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
@@ -16,7 +17,7 @@ import { machinePage } from '#server/places/machine/readMachine'
 import { planPage } from '#server/places/plan/planQuestion'
 import { pricePage, pricesPage } from '#server/places/prices/readPrices'
 import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
-import { openTestDatabase, temporaryFolder } from './testDatabase'
+import { migrations, openTestDatabase, temporaryFolder } from './testDatabase'
 
 describe('Rows', () => {
   interface Row {
@@ -196,6 +197,49 @@ describe('the world', () => {
     ).rejects.toThrow('taken back')
     expect(name(await useWorld(place.db))).toBe(before)
   })
+})
+
+test('a savepoint that was taken back is not in the world of its transaction', async () => {
+  const place = await marketWithBuild()
+  const name = async (db: Parameters<typeof useWorld>[0]) => (await useWorld(db)).rows.builds.all()[0]!.name
+  const before = await name(place.db)
+  await place.db.transaction(async (tx) => {
+    await tx
+      .transaction(async (inner) => {
+        await inner.run("UPDATE builds SET name = 'inner'")
+        expect(await name(inner)).toBe('inner')
+        throw new Error('taken back')
+      })
+      .catch(() => undefined)
+    expect(await name(tx)).toBe(before)
+    await tx.run("UPDATE builds SET purpose = 'goes on'")
+    expect([await name(tx), (await useWorld(tx)).rows.builds.all()[0]!.purpose]).toEqual([before, 'goes on'])
+  })
+  expect(await name(place.db)).toBe(before)
+  await place.close()
+})
+
+test('after a restore, and after all was removed, the world is what is stored; another day has its own pages', async () => {
+  const place = await marketWithBuild()
+  const folder = temporaryFolder()
+  const database = await openTestDatabase(join(folder, 'r.db'))
+  const world = await useWorld(database.db)
+  const strips = async (day: string) => [
+    stripsPage(await useWorld(database.db), day),
+    stripsPage(await new World().load(database.db), day),
+  ]
+  expect(stripsPage(world, today)).toEqual([])
+  await restoreInto(database, await readBackup(await makeBackup(place, today)), migrations)
+  const [kept, anew] = await strips(today)
+  expect(kept).toEqual(anew)
+  expect(kept).toHaveLength(1)
+  const [next, nextAnew] = await strips('2027-03-01')
+  expect(next).toEqual(nextAnew)
+  await emptyOut(database, migrations)
+  expect(await strips(today)).toEqual([[], []])
+  database.client.close()
+  rmSync(folder, { recursive: true })
+  await place.close()
 })
 
 test('what another program writes to the file is seen before the next write, and when somebody looks', async () => {

@@ -122,11 +122,17 @@ const parser = new XMLParser({
   parseAttributeValue: false,
   trimValues: true,
   htmlEntities: true,
+  // a feed nests six deep or seven
+  maxNestedTags: 64,
 })
+
+/** A tag with thousands of attributes: no feed has one, and each is compared with the others. */
+const hugeTag = /<[^<>]{20000}/
 
 /** A feed has no need of entities of its own, and a document that declares some may be made to swell. */
 function parseXml(text: string): Node {
   if (/<!DOCTYPE|<!ENTITY/i.test(text)) throw new CoreError('feed-with-doctype', {}, 'url')
+  if (hugeTag.test(text)) throw notAFeed()
   try {
     const parsed: unknown = parser.parse(text, true)
     return isNode(parsed) ? parsed : {}

@@ -61,6 +61,11 @@ describe('readFeed', () => {
       'a document type, by which entities could swell',
       '<!DOCTYPE feed [<!ENTITY a "aaaa">]><feed><entry><title>&a;</title></entry></feed>',
     ],
+    ['what nests a thousand deep', `<feed>${'<a>'.repeat(1000)}${'</a>'.repeat(1000)}</feed>`],
+    [
+      'a tag of five thousand attributes',
+      `<feed ${Array.from({ length: 5000 }, (_, i) => `a${i}="1"`).join(' ')}></feed>`,
+    ],
   ])('%s is no feed', (_, text) => expect(() => readFeed(text, base)).toThrow(/feed/))
 })
 
