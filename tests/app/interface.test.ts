@@ -13,7 +13,6 @@ import {
 import { searchIndex } from '~/shell/searchIndex'
 import { dayNumber } from '#core/time/calendarDate'
 import type { BuildStrip } from '#shared/builds/views'
-import type { LeadView } from '#shared/leads/views'
 import type { RecordView } from '#shared/prices/views'
 
 const record = (id: number, change: Partial<RecordView> = {}): RecordView => ({
@@ -34,19 +33,6 @@ const record = (id: number, change: Partial<RecordView> = {}): RecordView => ({
   decision: null,
   ...change,
 })
-const lead = (id: string, change: Record<string, unknown> = {}) =>
-  ({
-    id,
-    title: id,
-    state: 'open',
-    choiceId: null,
-    listedOn: '2026-10-20',
-    endsOn: null,
-    things: [{ role: 'cpu', plan: 'keep' }],
-    value: { saving: 0, payNow: 0 },
-    ...change,
-  }) as unknown as LeadView
-
 describe('triage', () => {
   const records = [
     record(1),
