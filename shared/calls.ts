@@ -344,7 +344,7 @@ export const calls = {
     ownTurn: true,
   }).answers<RivalPage>(),
   'GET /api/rivals/tiers': answers<TierView[]>(),
-  'DELETE /api/session': takes({ query: sessionQuery }).answers<Done>(),
+  'DELETE /api/session': takes({ query: sessionQuery, ownTurn: true }).answers<Done>(),
   'GET /api/session': answers<SessionView>(),
   'GET /api/settings': answers<SettingsView>(),
   'PUT /api/settings/assumptions': takes({ body: assumptionSchema }).answers<SettingsView>(),

@@ -1,4 +1,3 @@
-import { AfterCommit } from '#server/db/afterCommit'
 import { writeSecret } from '#server/context/settings'
 import { defineCall } from '#server/http/defineCall'
 import { doorChanged, newSeal, signOut } from '#server/http/signIn'
@@ -7,8 +6,6 @@ import { doorChanged, newSeal, signOut } from '#server/http/signIn'
 export default defineCall('DELETE /api/session', async ({ db, query, event }) => {
   await signOut(event)
   if (query.everywhere === '1') await writeSecret(db, 'seal', newSeal())
-  return new AfterCommit(async () => {
-    doorChanged()
-    return { done: true as const }
-  })
+  doorChanged()
+  return { done: true as const }
 })

@@ -42,7 +42,12 @@ export async function openDatabase(url: string): Promise<OpenDatabase> {
   const reader = createClient(at)
   const writer = file ? createClient({ ...at, concurrency: 1 }) : reader
   const foreignKeys = (client: Client) => client.execute('PRAGMA foreign_keys = ON')
-  if (file) await writer.execute('PRAGMA journal_mode = WAL')
+  if (file) {
+    // a program that has just ended may hold it for a moment; from then on who waits does so without holding us up
+    await writer.execute('PRAGMA busy_timeout = 2000')
+    await writer.execute('PRAGMA journal_mode = WAL')
+    await writer.execute('PRAGMA busy_timeout = 0')
+  }
   await foreignKeys(writer)
   const one = new OneWriter(reader, writer, foreignKeys)
   const client = one.client()
