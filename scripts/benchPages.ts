@@ -151,7 +151,7 @@ const quietMs = 25_000
 export async function settled(path: string): Promise<void> {
   let since = performance.now()
   let last = 0
-  const most = performance.now() + 20 * quietMs
+  const most = performance.now() + 4 * quietMs
   while (performance.now() < most && (last === 0 || performance.now() - since < quietMs)) {
     const now = existsSync(path) ? statSync(path).mtimeMs : 0
     if (now !== last) since = performance.now()

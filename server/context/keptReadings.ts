@@ -34,8 +34,10 @@ export function openKept(db: object, world: World): void {
   keptOf.set(world, new Map(file?.edition === place.edition ? file.streets : []))
 }
 
-/** How many are kept of a world. */
-export const keptCount = (world: World): number => keptOf.get(world)?.size ?? 0
+const unsaved = new WeakSet<World>()
+
+/** Whether something was read that the file does not hold yet, by whoever asked for it. */
+export const hasUnsaved = (world: World): boolean => unsaved.has(world)
 
 /** What is kept under a key and was read from the same; what was dropped is read again where somebody asks. */
 export function findKept(
@@ -49,7 +51,9 @@ export function findKept(
 }
 
 export function keep(world: World, key: string, basis: string, street: StreetPrice): StreetPrice {
-  keptOf.get(world)?.set(key, { basis, street })
+  const kept = keptOf.get(world)
+  if (kept) unsaved.add(world)
+  kept?.set(key, { basis, street })
   return street
 }
 
@@ -65,6 +69,7 @@ export function keepReadings(db: object, world: World, asOf: string): void {
   const file: KeptFile = { edition: place.edition, streets }
   writeFileSync(`${place.path}.new`, serialize(file))
   renameSync(`${place.path}.new`, place.path)
+  unsaved.delete(world)
 }
 
 function readFile(path: string): KeptFile | null {

@@ -1,5 +1,5 @@
 import { isNull } from 'drizzle-orm'
-import { keepReadings, keptCount } from '../context/keptReadings'
+import { hasUnsaved, keepReadings } from '../context/keptReadings'
 import { readStreetPrice, useMarket } from '../context/market'
 import { builds } from '../db/schema/builds'
 import { writerOf, type Database } from '../db/client'
@@ -29,11 +29,9 @@ export default defineNitroPlugin((nitro) => {
     if (warm === state) return
     const market = await useMarket(db)
     const { world } = market
-    let known = keptCount(world)
     let keptAt = performance.now()
     const save = () => {
-      if (keptCount(world) > known) keepReadings(db, world, day)
-      known = keptCount(world)
+      if (hasUnsaved(world)) keepReadings(db, world, day)
       keptAt = performance.now()
     }
     for (const currency of await currenciesOf(db))
