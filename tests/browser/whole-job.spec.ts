@@ -263,7 +263,7 @@ test('brief, prices, leads, choice, machine, bench, scales and export', async ({
 
   await test.step('6 · bench: the estimate and what limits it', async () => {
     await place(page, 'Bench')
-    await expect(page.getByText('GPU limited')).toBeVisible()
+    await expect(page.getByText('GPU limited').first()).toBeVisible()
     await page.locator('[data-target="harbour-run"]').click()
     await expect(page.getByRole('dialog')).toContainText('90 % range')
     await page.keyboard.press('Escape')
