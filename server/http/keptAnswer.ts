@@ -1,8 +1,7 @@
 import type { H3Event } from 'h3'
 import { LRUCache } from 'lru-cache'
-import { stateTag } from '#shared/text/stateTag'
 import { useOpenDatabase } from '../db/useDatabase'
-import { textTag } from '../readings/textTag'
+import { answerTag } from './answerTag'
 import { today } from './today'
 
 /** Bytes of answers that are kept. */
@@ -59,9 +58,6 @@ async function answerOf(path: string, read: () => Promise<unknown>): Promise<Ans
   }
 }
 
-/** What a form is opened on is smaller than that; its tag is that of the state, whatever the order of its members. */
-const largestForm = 20_000
-
 /** Of what readings gave: as long as they give the same, its text stands. */
 const texts = new WeakMap<object, Answer>()
 
@@ -69,7 +65,7 @@ function toAnswer(value: unknown): Answer {
   const known = typeof value === 'object' && value !== null ? texts.get(value) : undefined
   if (known) return known
   const text = JSON.stringify(value)
-  const answer = { text, tag: `"${text.length < largestForm ? stateTag(value) : textTag(text)}"` }
+  const answer = { text, tag: answerTag(value, text) }
   if (typeof value === 'object' && value !== null) texts.set(value, answer)
   return answer
 }

@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import { stateTag } from '#shared/text/stateTag'
 import { CoreError } from '#core/errors/coreError'
+import { answerTag } from './answerTag'
 import { ConflictError } from '../errors/conflictError'
 
 /**
@@ -12,8 +13,12 @@ export function refuseStale(event: H3Event, what: string, saved: unknown): void 
   const was = getRequestHeader(event, 'if-match')
   const isNew = getRequestHeader(event, 'if-none-match') === '*' && (saved === null || saved === undefined)
   if (was === undefined && !isNew) throw new CoreError('unconditional', {})
-  if (was !== undefined && was !== `"${stateTag(saved)}"`) throw new ConflictError(what, saved)
+  if (was !== undefined && !isTagOf(was, saved)) throw new ConflictError(what, saved)
 }
+
+/** The tag that a form worked out itself, or that a read of it was answered with. */
+const isTagOf = (tag: string, state: unknown): boolean =>
+  tag === `"${stateTag(state)}"` || tag === answerTag(state, JSON.stringify(state) ?? '')
 
 /** Refuses to put a new thing in the place of one that is there: `If-None-Match: *`. */
 export function refuseTaken(event: H3Event, what: string, saved: unknown): void {

@@ -206,6 +206,13 @@ describe('bursts', () => {
     const put = (list: string[], was?: string[]) =>
       server.ask('PUT', rivals, { rivals: list }, was ? { 'if-match': `"${stateTag(was)}"` } : {})
     expect((await put([a!.id])).status).toBe(428)
+    // what a read was answered with is taken, however long it is
+    const long = smallLead('Long', { text: 'a long listing. '.repeat(480), note: 'n'.repeat(900) })
+    const { id: lead } = (await server.ask('POST', '/api/leads', long)).json<{ id: string }>()
+    const opened = await server.ask('GET', `/api/leads/${lead}`)
+    const saved = { ...opened.json(), title: 'Longer' }
+    const tag = { 'if-match': opened.headers.get('etag')! }
+    expect((await server.ask('PUT', `/api/leads/${lead}`, saved, tag)).status).toBe(200)
     expect((await put([a!.id], [])).status).toBe(200)
     // another tab, which has not seen it
     const stale = await put([b!.id], [])

@@ -71,6 +71,24 @@ test('an action goes to the build that is shown, and a second press while it is 
   expect(asked).toHaveLength(1)
 })
 
+test('a lead that is named and not here yet is none: a key does nothing to another', async ({ page }) => {
+  const inbox = await (await page.request.get(`${demoAddress}/api/builds/${couch}/leads?show=open`)).json()
+  const leads = inbox.leads as { id: string; title: string; things: { role: string }[] }[]
+  const named = leads.find(({ things }) => things.length > 0 && things.every(({ role }) => role !== 'cpu'))!
+  let release = () => undefined as void
+  const held = new Promise<void>((resolve) => (release = resolve))
+  await page.route(`**/leads/${named.id}`, async (route) => (await held, route.continue()))
+  const written: string[] = []
+  page.on('request', (request) => request.method() === 'POST' && written.push(request.url()))
+  await page.goto(`${place('leads', couch)}?role=cpu&lead=${named.id}`)
+  await expect(page.locator('[data-lead]').first()).toBeVisible()
+  await expect(page.getByText('Loading leads…')).toBeVisible()
+  await page.keyboard.press('k')
+  release()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(named.title)
+  expect(written).toEqual([])
+})
+
 test('what one tab changed stands in the other at once, and so does the undo', async ({ page, context }) => {
   const other = await context.newPage()
   await other.goto(place('ledger', couch))

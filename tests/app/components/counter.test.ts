@@ -233,6 +233,7 @@ describe('leads', () => {
         today,
         hits: new Set<string>(),
         counts: inbox.counts,
+        total: inbox.total,
         role: '',
         order: 'saving',
         show: 'open',

@@ -27,17 +27,18 @@ async function seen() {
     message: 'seen; this watch no longer alerts you',
   })
 }
+const row = computed(() => shown.value.find((each) => each.id === leadId.value))
 /** A lead that is named and not among the rows that are here. */
-const { data: apart } = useCall(
+const isApart = computed(() => inbox.value !== null && leadId.value !== '' && !row.value)
+const apart = useCall(
   'GET /api/builds/:id/leads/:lead',
-  () =>
-    inbox.value === null || leadId.value === '' || shown.value.some((each) => each.id === leadId.value)
-      ? null
-      : { id, lead: leadId.value },
+  () => (isApart.value ? { id, lead: leadId.value } : null),
   { showsFailure: true },
 )
-const lead = computed(
-  () => shown.value.find((each) => each.id === leadId.value) ?? apart.value ?? shown.value[0] ?? null,
+/** Until it is here nothing is open: what is done by a key is done to the lead that is named, or to none. */
+const isAwaited = computed(() => isApart.value && !apart.data.value && !apart.error.value)
+const lead = computed(() =>
+  isAwaited.value ? null : (row.value ?? (isApart.value ? apart.data.value : null) ?? shown.value[0] ?? null),
 )
 
 /** From so far above the end on the next rows are asked for. */
@@ -83,6 +84,7 @@ usePlace('leads', {
       :unvalued="inbox?.unvalued ?? []"
       :hits="hitIds"
       :counts="inbox?.counts"
+      :total="inbox?.total ?? 0"
       :selected="lead?.id ?? ''"
       :currency="build.view!.currency"
       :today="today"
@@ -119,7 +121,7 @@ usePlace('leads', {
       <h1>Leads</h1>
       <p class="text-soft" role="status">
         {{
-          inbox === null
+          inbox === null || isAwaited
             ? 'Loading leads…'
             : Object.values(inbox.counts).some((count) => count > 0)
               ? 'No leads match. Change the filter at the top of the list.'

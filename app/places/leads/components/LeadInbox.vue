@@ -12,10 +12,12 @@ import { leadAge } from '../state/leadList'
 
 /** The inbox with small price rules. */
 const build = useBuild()
-const { leads, unvalued, selected, currency, today, hits, counts } = defineProps<{
+const { leads, total, unvalued, selected, currency, today, hits, counts } = defineProps<{
   hits: ReadonlySet<string>
   counts: LeadInboxView['counts'] | undefined
   leads: readonly LeadView[]
+  /** Rows in all, with those that are not here yet. */
+  total: number
   unvalued: LeadInboxView['unvalued']
   selected: string
   currency: string
@@ -136,7 +138,7 @@ watch(
           :ref="(element) => isLong && virtual.measureElement(element as Element | null)"
           :data-index="index"
           :data-lead="lead.id"
-          :aria-setsize="counts?.[show] ?? leads.length"
+          :aria-setsize="total"
           :aria-posinset="index + 1"
           :class="start === null ? 'relative' : 'absolute inset-x-0 top-0'"
           :style="start === null ? {} : { transform: `translateY(${start}px)` }"

@@ -23,7 +23,8 @@ export function useInbox(buildId: string) {
     set: (value) => (showState.value = value),
   })
   const count = ref(inboxPage)
-  watch([role, order, show], () => (count.value = inboxPage))
+  // at once: what is asked for is never the old number of rows under a new filter
+  watch([role, order, show], () => (count.value = inboxPage), { flush: 'sync' })
   const asked = useCall(
     'GET /api/builds/:id/leads',
     () => ({ id: buildId, show: show.value, role: role.value, order: order.value, count: count.value }),
