@@ -75,7 +75,7 @@ test('a lead that is named and not here yet is none: a key does nothing to anoth
   const inbox = await (await page.request.get(`${demoAddress}/api/builds/${couch}/leads?show=open`)).json()
   const leads = inbox.leads as { id: string; title: string; things: { role: string }[] }[]
   const named = leads.find(({ things }) => things.length > 0 && things.every(({ role }) => role !== 'cpu'))!
-  let release = () => undefined as void
+  let release: () => void = () => undefined
   const held = new Promise<void>((resolve) => (release = resolve))
   await page.route(`**/leads/${named.id}`, async (route) => (await held, route.continue()))
   const written: string[] = []
