@@ -4,17 +4,19 @@ import { chromiumArguments, chromiumPath } from './scripts/browser.mjs'
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 const dateFile = 'test-results/today'
 
-const onTheMarket = /(bench|life|machine|markets|plan|purchase|scales)\.spec\.ts/
+const onTheMarket = /(bench|life|markets|purchase)\.spec\.ts/
+const proposing = /(machine|plan|scales)\.spec\.ts/
 
 export default defineConfig({
   testDir: './tests/browser',
   timeout: 240_000,
   expect: { timeout: 30_000 },
-  // two lanes side by side, each in order by itself: the one over the market whose days pass, the other over the rest
-  workers: 2,
+  // lanes side by side, each in order by itself: over the market whose days pass, over one that stands still, the rest
+  workers: 3,
   projects: [
     { name: 'market', workers: 1, testMatch: onTheMarket },
-    { name: 'rest', workers: 1, testIgnore: onTheMarket },
+    { name: 'proposals', workers: 1, testMatch: proposing },
+    { name: 'rest', workers: 1, testIgnore: [onTheMarket, proposing] },
   ],
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
@@ -63,17 +65,17 @@ export default defineConfig({
         TARVIN_DATABASE_URL: 'file:test-results/demo.db',
       },
     },
-    // nothing at all: a newcomer's first evening
-    {
+    // nothing at all: a newcomer's first evening; and what a spec loads itself
+    ...['evening', 'proposals'].map((name, index) => ({
       command: 'node .built/server/index.mjs',
-      url: `http://127.0.0.1:${port + 4}/api/session`,
+      url: `http://127.0.0.1:${port + 4 + index}/api/session`,
       env: {
         HOST: '127.0.0.1',
-        PORT: String(port + 4),
+        PORT: String(port + 4 + index),
         TARVIN_TODAY: '2026-10-31',
         TARVIN_POLLING: 'off',
-        TARVIN_DATABASE_URL: 'file:test-results/evening.db',
+        TARVIN_DATABASE_URL: `file:test-results/${name}.db`,
       },
-    },
+    })),
   ],
 })

@@ -1,4 +1,3 @@
-import { Agent, fetch } from 'undici'
 import { stateTag } from '../shared/text/stateTag'
 
 /**
@@ -8,17 +7,21 @@ import { stateTag } from '../shared/text/stateTag'
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- answers of many routes, read field by field
 export type Ask = (path: string, body?: object | Uint8Array, method?: string, was?: unknown) => Promise<any>
 
-/** A connection for each: between two of them a plan is solved, and the server may have closed one that waited. */
-const dispatcher = new Agent({ pipelining: 0 })
+/** What asks: that of the page, or of a program, see `fetchApart`. */
+export type Fetch = (
+  url: string,
+  init: RequestInit,
+) => Promise<Pick<Response, 'ok' | 'status' | 'text' | 'json'>>
 
 /** The routes of a running server; a refusal throws with the server's words. */
-export function asking(address: string): Ask {
+export function asking(address: string, fetch: Fetch = globalThis.fetch): Ask {
   return async (path, body, method = body === undefined ? 'GET' : 'POST', was) => {
     const isFile = body instanceof Uint8Array
     const response = await fetch(address + path, {
-      dispatcher,
       method,
-      ...(body === undefined ? {} : { body: isFile ? body : JSON.stringify(body) }),
+      ...(body === undefined
+        ? {}
+        : { body: isFile ? new Blob([body as Uint8Array<ArrayBuffer>]) : JSON.stringify(body) }),
       headers: {
         'content-type': isFile ? 'application/octet-stream' : 'application/json',
         ...(was === undefined ? {} : { 'if-match': `"${stateTag(was)}"` }),

@@ -1,5 +1,5 @@
 import { demoBuilds, demoOpinions, demoPast, demoWaitNotes } from './builds'
-import { asking } from './asking'
+import { asking, type Fetch } from './asking'
 import { demoFiles } from './files'
 import { loadStory } from './story'
 
@@ -18,11 +18,17 @@ export const demoConnectors = [
   },
 ] as const
 
+/** Where the stand-in markets are, if they are to be asked; and what asks the server in place of the page's own. */
+interface Loading {
+  readonly markets?: string | undefined
+  readonly fetch?: Fetch
+}
+
 /** Loads the demo into a running server through the same routes as a user's files. */
 export async function loadDemo(
   address: string,
   say: (line: string) => void,
-  markets?: string,
+  { markets, fetch: askedBy }: Loading = {},
 ): Promise<void> {
   const files = demoFiles()
   const library = await post(address, '/api/library/import', files['library.json']!)
@@ -91,7 +97,7 @@ export async function loadDemo(
       )
     if (build.stoodOn)
       await post(address, `/api/builds/${id}/ledger/stand`, JSON.stringify({ day: build.stoodOn }))
-    await asking(address)(`/api/builds/${id}/scales/rivals`, { rivals: build.rivals }, 'PUT', [])
+    await asking(address, askedBy)(`/api/builds/${id}/scales/rivals`, { rivals: build.rivals }, 'PUT', [])
     for (const { partId, limit } of build.lookouts)
       await post(address, `/api/builds/${id}/prices/lookouts`, JSON.stringify({ partId, limit }))
     for (const { partId, readOn, note } of build.reads)
@@ -112,7 +118,7 @@ export async function loadDemo(
     for (const entry of build.entries) await post(address, `/api/builds/${id}/ledger`, JSON.stringify(entry))
     say(`build: ${String(build.brief.name)}`)
   }
-  await loadStory(asking(address), builds, files)
+  await loadStory(asking(address, askedBy), builds, files)
   say('variants, editions, advice, a plan, frame logs')
 }
 

@@ -1,5 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { fetchApart } from './fetchApart'
 import { demoFiles } from './files'
 import { loadDemo } from './load'
 
@@ -16,7 +17,9 @@ if (folder !== undefined) {
   mkdirSync(folder, { recursive: true })
   for (const [name, text] of Object.entries(demoFiles())) writeFileSync(join(folder, name), text)
 }
-loadDemo(address, (line) => process.stdout.write(`  ${line}\n`), markets).catch((error: unknown) => {
-  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
-  process.exit(1)
-})
+loadDemo(address, (line) => process.stdout.write(`  ${line}\n`), { markets, fetch: fetchApart }).catch(
+  (error: unknown) => {
+    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
+    process.exit(1)
+  },
+)

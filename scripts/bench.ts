@@ -17,6 +17,7 @@ import { labelledListings } from '../demo/listingTexts'
 import { heldBackListingsSeed, measureListings } from '../demo/measureListings'
 import { measureFit } from '../demo/measureFit'
 import { chance } from '../demo/random'
+import { fetchApart } from '../demo/fetchApart'
 import { loadDemo } from '../demo/load'
 import { openDatabase } from '../server/db/client'
 import { migrate } from '../server/db/migrate'
@@ -28,6 +29,7 @@ import {
   measureTitles,
 } from '../tests/handmade/measure'
 import { benchLoad } from './benchLoad'
+import { asking } from '../demo/asking'
 import { benchPages, startServer } from './benchPages'
 
 /** `npm run bench`: measures, prints, judges nothing. */
@@ -183,7 +185,7 @@ const given = process.argv.slice(2).find((each) => each.startsWith('http'))
 const ownFolder = mkdtempSync(join(tmpdir(), 'tarvin-bench-'))
 const ownServer = given === undefined ? await startServer(ownFolder) : null
 const address = given ?? ownServer!.url
-if (ownServer) await loadDemo(address, () => undefined)
+if (ownServer) await loadDemo(address, () => undefined, { fetch: fetchApart })
 await serverFigures()
 
 /** What a server with the demo answers, and how fast. */
@@ -274,7 +276,7 @@ async function rulesChanged(buildId: string): Promise<void> {
     houseRules: { faults?: object }
   }
   for (const houseRules of [{ ...brief.houseRules, faults: { used: { graphics: 0.2 } } }, brief.houseRules]) {
-    const ask = asking(address)
+    const ask = asking(address, fetchApart)
     const was = await ask(`/api/builds/${buildId}/brief`)
     await ask(`/api/builds/${buildId}/brief`, { ...brief, houseRules }, 'PUT', was)
     const start = performance.now()

@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { fetchApart } from '../demo/fetchApart'
 import { loadDemo } from '../demo/load'
 import { buildOf, startServer } from './benchPages'
 
@@ -14,7 +15,7 @@ export async function benchLoad(say: (name: string, value: string) => void, minu
   const folder = mkdtempSync(join(tmpdir(), 'tarvin-load-'))
   const server = await startServer(folder)
   try {
-    await loadDemo(server.url, () => undefined)
+    await loadDemo(server.url, () => undefined, { fetch: fetchApart })
     const build = await buildOf(server.url)
     const reads = [
       '/api/builds',

@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, rmSync, statSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { fetchApart } from '../demo/fetchApart'
 import { loadDemo } from '../demo/load'
 import { scaledFiles } from '../demo/scaled'
 
@@ -21,7 +22,7 @@ export async function benchPages(
     const folder = mkdtempSync(join(tmpdir(), 'tarvin-pages-'))
     try {
       let server = await startServer(folder)
-      await loadDemo(server.url, () => undefined)
+      await loadDemo(server.url, () => undefined, { fetch: fetchApart })
       if (each > 1) await loadScaled(server.url, each)
       // a place that was used: its street prices have been read once and are kept for the next start
       const from = performance.now()

@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { asking, type Ask } from '../demo/asking'
+import { fetchApart } from '../demo/fetchApart'
 import { loadDemo } from '../demo/load'
 import { scaledFiles } from '../demo/scaled'
 import { inboxPage } from '../shared/leads/inbox'
@@ -92,7 +93,7 @@ async function figuresAt(size: number, say: (name: string, value: string) => voi
   const folder = mkdtempSync(join(tmpdir(), 'tarvin-readings-'))
   try {
     let server = await startServer(folder)
-    await loadDemo(server.url, () => undefined)
+    await loadDemo(server.url, () => undefined, { fetch: fetchApart })
     await loadMore(server.url, size)
     await settled(join(folder, 'pages.db.readings'))
     await server.stop()
@@ -105,7 +106,7 @@ async function figuresAt(size: number, say: (name: string, value: string) => voi
     const waits: number[] = []
     for (let each = 0; each < 20; each += 1) waits.push(await timed(server.url, '/api/sources/connectors'))
 
-    const ask = asking(server.url)
+    const ask = asking(server.url, fetchApart)
     const build = await buildOf(server.url)
     const pages = pagesOf(build)
     for (const path of Object.values(pages)) await timed(server.url, path)
@@ -202,7 +203,7 @@ async function loadMore(url: string, size: number): Promise<void> {
   }
   await post('/api/prices/sold-records/import', soldRecords)
   await post(`/api/leads/import?options=${encodeURIComponent('{"defaults":{"currency":"CAD"}}')}`, leads)
-  const ask = asking(url)
+  const ask = asking(url, fetchApart)
   const first = (await ask('/api/builds')) as { id: string }[]
   for (const { id } of first) {
     const file = await ask(`/api/builds/${id}/export?as=json`)

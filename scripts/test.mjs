@@ -49,11 +49,11 @@ await Promise.all([
     ['lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
     typesOf('server'),
     ['nothing unused', 'npx', ['knip', '--include', 'files,exports,types']],
-    ['nothing twice', 'npx', ['jscpd', ...sources, '--min-lines', '13', '--min-tokens', '70', ...clones]],
   ]),
   checkBeside([
     // shared is a part of both sides and checked with each
     ...['app', 'node'].map(typesOf),
+    ['nothing twice', 'npx', ['jscpd', ...sources, '--min-lines', '13', '--min-tokens', '70', ...clones]],
     ['no import ring', 'npx', ['madge', '--circular', '--extensions', 'ts', ...paths, ...sources]],
     ['application built', 'node', ['--eval', "import('./scripts/lib.mjs').then((lib) => lib.ensureBuilt())"]],
   ]),

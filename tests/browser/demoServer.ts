@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, writeFileSync } from 'node:fs'
 import { setTimeout as wait } from 'node:timers/promises'
+import { fetchApart } from '../../demo/fetchApart'
 import { loadDemo } from '../../demo/load'
 
 /** The server that holds the whole demo: what is only looked at, or put back as it was, is tried there. */
@@ -13,7 +14,8 @@ export async function demoBuilds(): Promise<Readonly<Record<string, string>>> {
   const session = async () =>
     (await (await fetch(`${demoAddress}/api/session`)).json()) as { builds: { id: string; name: string }[] }
   if (isFirst()) {
-    if ((await session()).builds.length === 0) await loadDemo(demoAddress, () => undefined)
+    if ((await session()).builds.length === 0)
+      await loadDemo(demoAddress, () => undefined, { fetch: fetchApart })
     writeFileSync(loaded, '')
   }
   while (!existsSync(loaded)) await wait(100)

@@ -5,7 +5,7 @@ import { expectReadable } from './readable'
 
 /** From a brief to a plan, one wish dropped, taken, and the receipt says what the plan said. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
-test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
+test.use({ baseURL: `http://127.0.0.1:${port + 5}` })
 
 test('brief, plan, one wish dropped, taken, receipt; and back by one undo', async ({ page, request }) => {
   const errors: string[] = []

@@ -8,7 +8,7 @@ import { expectReadable } from './readable'
  * real interface.
  */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
-test.use({ baseURL: `http://127.0.0.1:${port + 2}` })
+test.use({ baseURL: `http://127.0.0.1:${port + 5}` })
 const data = {
   '@context': 'https://schema.org',
   '@type': 'Product',

@@ -1,3 +1,4 @@
+/// <reference types="vite/client" />
 import { readdirSync, readFileSync } from 'node:fs'
 import ts from 'typescript'
 import { describe, expect, test } from 'vitest'

@@ -65,7 +65,7 @@ class NothingToDo extends Error {}
  * sequences (`npm run bench -- lives` lives 200); rare transitions are steered to, and the test fails unless each of
  * them occurred often enough.
  */
-const sequences = Number(process.env.TARVIN_LIVES ?? 100)
+const sequences = Number(process.env.TARVIN_LIVES ?? 50)
 const stepsEach = 30
 /** How each begins, so that there is something to live with. */
 const opening = ['capture', 'capture', 'choose', 'choose', 'pay', 'pay', 'arrive', 'arrive']

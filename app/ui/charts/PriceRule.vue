@@ -39,6 +39,12 @@ const summary = computed(() =>
     .filter((part) => part !== '')
     .join(', '),
 )
+/** How wide the flag of the ask is; to the left of its pole where it would reach over the edge. */
+const figureWidth = 7.3
+const flag = computed(() => {
+  const wide = `asking ${whole(points.ask ?? 0)}`.length * figureWidth + 14
+  return (scale.value?.at(points.ask ?? 0) ?? 0) + wide > width.value ? -wide : wide
+})
 </script>
 
 <template>
@@ -113,11 +119,18 @@ const summary = computed(() =>
         />
         <g v-else>
           <path
-            :d="`M${scale.at(points.ask)},8 h66 l-5,8 5,8 h-66 z`"
+            :d="`M${scale.at(points.ask)},8 h${flag} l${flag < 0 ? 5 : -5},8 ${flag < 0 ? -5 : 5},8 h${-flag} z`"
             fill="var(--waiting-ground)"
             stroke="var(--waiting)"
           />
-          <text :x="scale.at(points.ask) + 5" y="20" font-size="12" fill="var(--waiting)" class="figures">
+          <text
+            :x="scale.at(points.ask) + (flag < 0 ? -5 : 5)"
+            :text-anchor="flag < 0 ? 'end' : 'start'"
+            y="20"
+            font-size="12"
+            fill="var(--waiting)"
+            class="figures"
+          >
             asking {{ whole(points.ask) }}
           </text>
         </g>
