@@ -120,9 +120,11 @@ import { libraryExportQuery, partSchema } from './parts/schemas'
 import { librarySchema } from './parts/libraryFile'
 import { logQuery, runPatchSchema, runSchema } from './bench/schemas'
 import { matchSchema, rivalsOfBuildSchema, weighingSchema } from './scales/schemas'
-import { planSchema, planUndoSchema, takePlanSchema } from './plan/schemas'
+import { planSchema, takePlanSchema } from './plan/schemas'
 import { proposalsQuery } from './prices/proposals'
 import { rateKeySchema, rateSchema } from './settings/rates'
+import { whatIfSchema } from './whatif/schemas'
+import type { WhatIf } from './whatif/views'
 import { rivalPageSchema, rivalSchema } from './rivals/schemas'
 import { sellingChangeSchema } from './ledger/selling'
 import { shelfSchema } from './shelf/schemas'
@@ -205,9 +207,12 @@ export const calls = {
   'POST /api/builds/:id/machine/swap': takes({ body: swapSchema }).answers<BuildView>(),
   'POST /api/builds/:id/machine/unsettle': takes({ body: settledSchema }).answers<BuildView>(),
   'GET /api/builds/:id/plan': answers<PlanView>(),
-  'POST /api/builds/:id/plan/price': takes({ body: planSchema, isTrial: true }).answers<PlanOnReceipt>(),
+  'POST /api/builds/:id/plan/price': takes({
+    body: planSchema,
+    isTrial: true,
+    ownTurn: true,
+  }).answers<PlanOnReceipt>(),
   'POST /api/builds/:id/plan/take': takes({ body: takePlanSchema }).answers<PlanTaken>(),
-  'POST /api/builds/:id/plan/undo': takes({ body: planUndoSchema }).answers<BuildView>(),
   'GET /api/builds/:id/prices': answers<readonly PriceBrief[]>(),
   'GET /api/builds/:id/prices/lookouts': answers<LookoutHit[]>(),
   'POST /api/builds/:id/prices/lookouts': takes({ body: lookoutSchema }).answers<Identified>(),
@@ -235,6 +240,11 @@ export const calls = {
   'GET /api/builds/:id/variants': answers<VariantsView>(),
   'POST /api/builds/:id/variants': takes({ body: variantSchema }).answers<Identified>(),
   'POST /api/builds/:id/variants/found': takes({ body: foundVariantSchema }).answers<Identified>(),
+  'POST /api/builds/:id/what-if': takes({
+    body: whatIfSchema,
+    isTrial: true,
+    ownTurn: true,
+  }).answers<WhatIf>(),
   'GET /api/builds/editions/:id': takes({ query: editionQuery, raw: true }).answers<Blob>(),
   'GET /api/builds/editions/:id/drift': takes({ query: driftQuery }).answers<EditionDrift>(),
   'POST /api/builds/editions/import': takes({

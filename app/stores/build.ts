@@ -68,8 +68,19 @@ export const useBuild = defineStore('build', () => {
     close(id: string) {
       if (shownId.value === id) shownId.value = null
     },
-    choose(body: SentBody<'POST /api/builds/:id/machine/choices'>, what: string) {
-      return change(what, () => call('POST /api/builds/:id/machine/choices', { id: view.value!.id }, body))
+    /** @param onAction is told the action that one undo takes back, with what it took the place of */
+    choose(
+      body: SentBody<'POST /api/builds/:id/machine/choices'>,
+      what: string,
+      onAction?: (action: number) => void,
+    ) {
+      const told = onAction ? { onAction } : {}
+      return change(what, () =>
+        call('POST /api/builds/:id/machine/choices', { id: view.value!.id }, body, told),
+      )
+    },
+    undo(action: number, what: string) {
+      return change(what, () => call('POST /api/ledger/actions/:id/undo', { id: String(action) }))
     },
     /** Pays one choice by itself, at what it costs now. */
     pay(id: string, cost: number, what: string) {

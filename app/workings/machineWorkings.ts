@@ -8,11 +8,12 @@ import { amount, signedAmount, signedPercent } from '~/utils/show'
 import type { Working } from './working'
 
 export function stepWorking(step: StepView, role: StepsView['roles'][number], currency: string): Working {
+  const besides = step.more - step.price + (role.present?.cost ?? 0)
   return {
     title: `Upgrade: ${step.name}`,
     result: signedAmount(step.more, currency),
     formula:
-      'expected total − that of the present part, or its resale value; fps: geometric mean over the brief’s targets',
+      'expected total of the build with it − that of the build as it is; fps: geometric mean over the brief’s targets',
     lines: [
       {
         label: step.name,
@@ -24,8 +25,18 @@ export function stepWorking(step: StepView, role: StepsView['roles'][number], cu
         label: role.present ? role.present.name : 'none yet',
         value: `−${amount(role.present?.cost ?? 0, currency)}`,
         kind: 'sum',
-        note: role.present && !role.present.choiceId ? 'resale at 80 % of its price' : '',
+        note: role.present && !role.present.choiceId ? 'paid, or part of a lot: nothing is saved' : '',
       },
+      ...(besides === 0
+        ? []
+        : [
+            {
+              label: 'the rest of the build',
+              value: signedAmount(besides, currency),
+              kind: 'sum' as const,
+              note: 'shipping, codes and thresholds that change with it',
+            },
+          ]),
       ...step.targets.map((target) => ({
         label: target.name,
         value:

@@ -99,7 +99,6 @@ export const problems = {
   'log-too-long': ({ mostFrames }: Params<'mostFrames'>) =>
     `logs of more than ${mostFrames} frames are not stored; the run itself is saved`,
   'negative-assumption': ({ name }: Params<'name'>) => `${name} must not be below 0`,
-  'no-action': ({ id }: Params<'id'>) => `action ${id} does not belong to this plan`,
   'no-advice': () =>
     'this is not an advice sheet: send the adviser the sheet of an edition, and open the whole reply here',
   'no-backup': () => 'this zip is not a Tarvin backup: it has no database',
@@ -182,7 +181,7 @@ export const problems = {
   'paste-bought': () => 'cannot undo: something from this paste has been bought',
   'paste-used': ({ what }: Params<'what'>) => `cannot undo: ${what} from this paste is used elsewhere`,
   'picture-too-large': ({ megabytes }: Params<'megabytes'>) => `a picture may be at most ${megabytes} MB`,
-  'plan-bought': () => 'cannot undo: something from this plan has been bought',
+  'not-as-planned': ({ why }: Params<'why'>) => `the plan cannot be taken: ${why}`,
   'planned-way-gone': ({ id }: Params<'id'>) => `the option "${id}" is no longer available: plan again`,
   'preset-in-use': ({ preset }: Params<'preset'>) => `a run uses the preset "${preset}": it must stay`,
   price: () => 'the price must be more than 0',

@@ -2,6 +2,8 @@ import { and, eq, isNull, or } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { rateTable } from '#core/money/rates'
 import type { Queryable } from '../db/client'
+import { useWorld } from '../readings/useWorld'
+import { rootIdOf } from './findBuild'
 import { buildRivals } from '../db/schema/scales'
 import { builds } from '../db/schema/builds'
 import { items, orderLines, orders } from '../db/schema/ledger'
@@ -27,7 +29,7 @@ export async function assertCalculable(
     .from(builds)
     .where(eq(builds.id, buildId))
   if (!build) return
-  const rootId = build.variantOf ?? buildId
+  const rootId = rootIdOf(await useWorld(tx), { id: buildId, ...build })
   const [chosenLeads, chosenRivals, things, payments, roots, rates] = await Promise.all([
     tx
       .select({ name: leads.title, currency: leads.currency })

@@ -148,7 +148,22 @@ class MarketOfWorld implements Market {
 
 const markets = new WeakMap<World, Market>()
 
-export function marketOf(world: World): Market {
+/** What the market is made of. */
+const marketTables = [
+  ...([
+    'exchangeRates',
+    'leads',
+    'leadThings',
+    'parts',
+    'recordOverrides',
+    'settings',
+    'shopPrices',
+  ] as const),
+  ...(['sources', 'records'] as const),
+]
+
+export function marketOf(asked: World): Market {
+  const world = asked.unless(marketTables)
   let market = markets.get(world)
   if (!market) markets.set(world, (market = new MarketOfWorld(world)))
   return market

@@ -6,7 +6,7 @@ import type { CartView } from '#shared/ledger/views'
 import type { choices } from '../db/schema/machine'
 import { reading, sameMembers } from '../readings/reading'
 import type { World } from '../readings/world'
-import type { BuildRow } from './findBuild'
+import { rootIdOf, type BuildRow } from './findBuild'
 import { leadsValued, type ValuedLead } from './valuedLeads'
 
 export type ChoiceRow = typeof choices.$inferSelect
@@ -85,10 +85,11 @@ export function plannedElsewhere(
 ): PlannedLead[] {
   if (shops.length === 0) return []
   const { builds, leads } = world.rows
+  // a build and its variants are versions of one machine, and never stand in one cart
+  const rootId = rootIdOf(world, build)
   const rows = chosenLeads(world).filter(
     ({ buildId, leadId }) =>
-      buildId !== (build.variantOf ?? build.id) &&
-      shops.includes(leads.one('id', leadId ?? '')?.sourceId ?? ''),
+      buildId !== rootId && shops.includes(leads.one('id', leadId ?? '')?.sourceId ?? ''),
   )
   return [...groupBy(rows, ({ buildId }) => buildId)].flatMap(([buildId, chosen]) => {
     const other = builds.one('id', buildId)!

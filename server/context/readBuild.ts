@@ -14,7 +14,7 @@ import { anyonePrices, type PartToGet } from './anyone'
 import type { BuildToWeigh, Scales } from './buildToWeigh'
 import { choicesOf } from './choicesOf'
 import { faultsOf } from './faults'
-import { buildRow, type BuildRow } from './findBuild'
+import { buildRow, rootIdOf, type BuildRow } from './findBuild'
 import { fitBriefOf } from './fitBrief'
 import { holdingsOf, type Holdings } from './holdings'
 import { titlesOf } from './leadTitles'
@@ -87,7 +87,7 @@ export const buildReading = reading('build', calculated, { most: 500 })
 
 function calculated(world: World, buildId: string, today: string): ReadBuild {
   const written = buildRow(world, buildId)
-  const rootId = written.variantOf ?? written.id
+  const rootId = rootIdOf(world, written)
   // a variant lives as long as its build does
   const build = written.variantOf === null ? written : { ...written, state: buildRow(world, rootId).state }
   const market = marketOf(world)

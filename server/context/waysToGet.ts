@@ -9,7 +9,7 @@ import { reading, sameMembers } from '../readings/reading'
 import { useWorld } from '../readings/useWorld'
 import type { World } from '../readings/world'
 import { anyonePrices } from './anyone'
-import type { BuildRow } from './findBuild'
+import { rootIdOf, type BuildRow } from './findBuild'
 import { houseRuleBreaches } from './houseRuleBreaches'
 import { huntFault } from './huntFault'
 import { readStreetPrice } from './market'
@@ -163,7 +163,7 @@ const leadWay = reading(
           market.assumptions.pricing,
         )
       : null
-    const other = lead.stock === 'many' ? undefined : plannedFor(world, leadId, build.variantOf ?? build.id)
+    const other = lead.stock === 'many' ? undefined : plannedFor(world, leadId, rootIdOf(world, build))
     const alone = [{ id: first.id, part: first, isNew: lead.condition === 'new' }]
     return [
       {

@@ -19,18 +19,23 @@ export class Rows<Row extends object> {
     return [...this.byNumber].sort(([a], [b]) => a - b).map(([, row]) => row)
   })
 
-  /** @param like rows to begin with: those of another, which stays as it is */
-  constructor(like?: Rows<Row>) {
+  /**
+   * @param like rows to begin with: those of another, which stays as it is; whoever reads these is told of its changes
+   * too, for then they are no longer what they were made from
+   */
+  constructor(private readonly like?: Rows<Row>) {
     this.byNumber = new Map(like?.byNumber)
   }
 
   /** Every row. Whoever reads all of them is told of every change: give such a reading a `same`. */
   all(): readonly Row[] {
+    this.like?.all()
     return this.inOrder.value
   }
 
   /** The rows with a value in a column. */
   where<Column extends keyof Row>(column: Column, value: Row[Column]): readonly Row[] {
+    this.like?.where(column, value)
     const buckets = this.bucketsOf(column)
     let bucket = buckets.get(value)
     if (!bucket) buckets.set(value, (bucket = shallowRef<readonly Row[]>([])))
@@ -78,6 +83,13 @@ export class Rows<Row extends object> {
       }
     }
     this.changes.value += 1
+  }
+
+  /** Puts one row in the place of that with a value in a column, or behind all others where there is none. */
+  set<Column extends keyof Row>(column: Column, value: Row[Column], row: Row): void {
+    const there = this.one(column, value)
+    const number = there ? numberOf.get(there)! : Math.max(0, ...this.byNumber.keys()) + 1
+    this.put([[number, row]])
   }
 
   /** Takes the place of all there was. */

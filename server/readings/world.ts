@@ -11,6 +11,18 @@ import { heldColumns, sqlName, watched, watchedNames, type WatchedName, type Wat
 type Reader = Pick<Queryable, 'select'>
 export type WorldRows = { readonly [Name in WatchedName]: Rows<WatchedRow<Name>> }
 
+/** A row as a change would have it. */
+export type RowEdit = { [Name in EditedName]: Edited<Name> }[EditedName]
+type EditedName = 'choices' | 'items' | 'builds' | 'moves'
+interface Edited<Name extends WatchedName> {
+  readonly table: Name
+  readonly id: string
+  readonly row: WatchedRow<Name>
+}
+interface Row {
+  readonly id: string
+}
+
 /** Settings that never leave the database: the seal of cookies, the hash of the passphrase. */
 const isSecret = (row: object) => 'key' in row && String(row.key).startsWith('secret.')
 
@@ -28,18 +40,33 @@ export class World {
   private readonly recordsCame = shallowRef(0)
   private readonly touched = new Set<WatchedName | 'records'>()
 
-  /** @param base what a transaction began on: the world begins as that, and takes in what the transaction wrote */
-  constructor(private readonly base?: World) {
-    this.rows = Object.fromEntries(
-      watchedNames.map((name) => [name, new Rows(base?.table(name))]),
-    ) as unknown as WorldRows
+  /**
+   * @param base what a transaction began on: the world begins as that, and takes in what the transaction wrote
+   * @param own the tables that will be written; of the others those of the base are read
+   */
+  constructor(
+    private readonly base?: World,
+    own: ReadonlySet<string> | 'all' = 'all',
+  ) {
+    const rowsOf = (name: WatchedName) =>
+      base && own !== 'all' && !own.has(name) ? base.table(name) : new Rows(base?.table(name))
+    this.rows = Object.fromEntries(watchedNames.map((name) => [name, rowsOf(name)])) as unknown as WorldRows
     this.index = base?.index ?? new RecordIndex([])
     this.lastRecord = base?.lastRecord ?? 0
   }
 
   /** Where a transaction has not written what a reading is made of, that of its base is as good, and known already. */
   unless(written: readonly (WatchedName | 'records')[]): World {
-    return this.base && !written.some((each) => this.touched.has(each)) ? this.base : this
+    return this.base && !written.some((each) => this.touched.has(each)) ? this.base.unless(written) : this
+  }
+
+  /** This world with some rows otherwise: asked and thrown away, nobody else sees it. */
+  with(edits: readonly RowEdit[]): World {
+    const names = new Set<WatchedName>(edits.map(({ table }) => table))
+    const world = new World(this, names)
+    for (const { table, id, row } of edits) (world.table(table) as Rows<Row>).set('id', id, row as Row)
+    for (const name of names) world.touched.add(name)
+    return world
   }
 
   /** The sold records by their words. */

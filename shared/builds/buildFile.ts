@@ -62,7 +62,7 @@ export const buildFileSchema = object({
   /** What its worth is read from; null: its parts. */
   selling: sellingSchema.nullable().default(null),
   choices: array()
-    .of(choiceSchema.shape({ paidOn: calendarDate().nullable().default(null) }))
+    .of(choiceSchema.omit(['keepBoth']).shape({ paidOn: calendarDate().nullable().default(null) }))
     .default([]),
   rivals: array().of(text().required()).default([]),
   /** `choice` and `corrects` count from 0 in this file's own lists. */

@@ -22,11 +22,14 @@ export const choiceSchema = object({
   condition: oneOf(['used', 'new']).nullable().default(null),
   scope: oneOf(scopes).default('core'),
   reason: line(300),
+  /** Beside what fills the role already; else it takes its place where there is room for one. */
+  keepBoth: yesOrNo().default(false),
 })
 
 /** A choice as it is asked for; a hunt that says nothing of its condition is for a used or a new part. */
-export type ChoiceInput = Omit<InferType<typeof choiceSchema>, 'condition'> & {
+export type ChoiceInput = Omit<InferType<typeof choiceSchema>, 'condition' | 'keepBoth'> & {
   readonly condition?: 'used' | 'new' | null
+  readonly keepBoth?: boolean
 }
 
 export const choicePatchSchema = object({

@@ -1,4 +1,5 @@
 import type { Scope } from '#core/ledger/scopes'
+import type { Change } from '#core/whatif/change'
 import type { ItemView } from '../ledger/views'
 import type { AssemblyStep } from '#core/machine/assembly/assemblySheet'
 import type { FitReport } from '#core/machine/fit/checkFit'
@@ -64,7 +65,7 @@ export interface FitView extends Omit<FitReport, 'findings' | 'settled'> {
 /** What the place Machine shows beyond the build: ways to fix, power, room to grow, the plan, the sheet of assembly. */
 export interface MachineView {
   /** By key of the finding. */
-  readonly ways: Readonly<Record<string, readonly FixRow[]>>
+  readonly ways: Readonly<Record<string, readonly Proposed<FixRow>[]>>
   /** Money at risk by key of the finding: what its parts cost, or the cheapest way. */
   readonly atRisk: Readonly<Record<string, number>>
   /** Cheapest sensible candidates of empty roles. */
@@ -76,6 +77,7 @@ export interface MachineView {
       readonly name: string
       readonly price: number
       readonly how: string
+      readonly changes: readonly Change[]
     }[]
   }[]
   readonly power: PowerSheet
@@ -87,7 +89,11 @@ export interface MachineView {
   readonly assembled: readonly string[]
 }
 
+/** What is proposed, and the changes it is made of: carried out they come to what is shown. */
+export type Proposed<Of> = Of & { readonly changes: readonly Change[] }
+
 export interface StepView extends Omit<StepUp, 'option'> {
+  readonly changes: readonly Change[]
   /** The way; see `Way`. */
   readonly id: string
   readonly how: string
@@ -166,12 +172,14 @@ export interface AdviceView {
     readonly way: string | null
     /** The part that goes; null where the line is no longer in the build. */
     readonly out: string | null
-    /** Minor units against what the line costs; null where either is not known. */
+    /** By how much what is paid now changes, minor units; null where it is not known. */
     readonly more: number | null
     /** Findings that come with it, and that go. */
     readonly comes: readonly string[]
     readonly goes: readonly string[]
     /** Frames in the build's targets, 0.1 is 10 % more; null where they are not known. */
     readonly frames: number | null
+    /** What taking it is made of; nothing where it has no price. */
+    readonly changes: readonly Change[]
   } | null
 }

@@ -1,12 +1,18 @@
 import { array, object, type InferType } from 'yup'
-import { idText, oneOf, text, wholeFrom } from '../fields'
+import { oneOf, text } from '../fields'
 
 /** A plan by the ids of its ways. */
 export const planSchema = object({
   ways: array().of(text().required().max(300)).min(1).max(60).required(),
   /** Things of mine that it does without: they go to the shelf, to be sold on. */
   sold: array().of(text().required().max(300)).max(60).default([]),
+  /** What it does without of a way that brings several things. */
+  without: array()
+    .of(object({ way: text().required().max(300), part: text().required().max(120) }))
+    .max(60)
+    .default([]),
 })
+export type PlanInput = InferType<typeof planSchema>
 
 /** A plan to be taken: into the build, or as a variant of a name. */
 export const takePlanSchema = planSchema.shape({
@@ -16,12 +22,3 @@ export const takePlanSchema = planSchema.shape({
   name: text().max(80).default(''),
 })
 export type TakePlanInput = InferType<typeof takePlanSchema>
-
-export const planUndoSchema = object({
-  added: array().of(idText()).max(60).default([]),
-  removed: array().of(idText()).max(60).default([]),
-  dropped: array().of(idText()).max(60).default([]),
-  moved: array().of(idText()).max(60).default([]),
-  /** Actions by which things went to the shelf. */
-  sold: array().of(wholeFrom(1).required()).max(60).default([]),
-})

@@ -17,16 +17,9 @@ export interface PlanOnReceipt {
   readonly stops: readonly string[]
 }
 
-/** What taking a plan did, so that one undo takes it back. */
+/** Where a plan is now, and the action that one undo takes back. */
 export interface PlanTaken {
   readonly buildId: string
   readonly isVariant: boolean
-  readonly added: readonly string[]
-  readonly removed: readonly string[]
-  /** Choices of its build that a variant now does without. */
-  readonly dropped: readonly string[]
-  /** Things of mine that moved from the shelf into the build. */
-  readonly moved: readonly string[]
-  /** Actions by which things of mine went to the shelf, to be sold on. */
-  readonly sold: readonly number[]
+  readonly action: number
 }

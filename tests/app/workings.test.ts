@@ -101,10 +101,19 @@ beforeAll(async () => {
     addChoice(
       place.db,
       place.build,
-      { leadId: null, partId: null, shelfId: null, limit: null, scope: 'core', reason: '', ...some } as never,
+      {
+        leadId: null,
+        partId: null,
+        shelfId: null,
+        limit: null,
+        scope: 'core',
+        reason: '',
+        keepBoth: true,
+        ...some,
+      } as never,
       today,
     )
-  await choose({ kind: 'lead', leadId: lotId })
+  await choose({ kind: 'lead', keepBoth: true, leadId: lotId })
   await choose({ kind: 'lead', leadId: shopId, scope: 'ready' })
   await choose({ kind: 'hunt', partId: 'card', limit: '130.00' })
   view = await buildView(place.db, place.build, today)

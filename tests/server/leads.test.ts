@@ -47,7 +47,16 @@ const chosen = (leadId: string) =>
   addChoice(
     place.db,
     place.build,
-    { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: '' },
+    {
+      kind: 'lead',
+      keepBoth: true,
+      leadId,
+      partId: null,
+      shelfId: null,
+      limit: null,
+      scope: 'core',
+      reason: '',
+    },
     today,
   )
 

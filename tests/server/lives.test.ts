@@ -106,7 +106,7 @@ const lead = async (price: string, partId: string, change: object = {}) =>
     }),
   )
 const choose = (to: string, leadId: string) =>
-  addChoice(db, to, choiceSchema.validateSync({ kind: 'lead', leadId }), today)
+  addChoice(db, to, choiceSchema.validateSync({ kind: 'lead', keepBoth: true, leadId }), today)
 /** Chosen and paid in one go; the thing it brought. */
 async function bought(to: string, price: string, partId: string, change: object = {}) {
   await pay(db, [await choose(to, await lead(price, partId, change))])
@@ -569,7 +569,7 @@ describe('codes, credits and ways', () => {
     await pay(db, [chosen])
     await choose(id, await lead('20.00', 'cpu', inShop))
     expect((await figures(id)).toPay).toBe(2000)
-    await undoLast(db)
+    await undoOf(db, 'pay')
     expect((await figures(id)).toPay).toBe(4500 + 1800)
   })
 

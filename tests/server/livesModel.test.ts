@@ -186,7 +186,7 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
     const leadId = life.pick(life.leads)
     const build = life.pick(life.builds)
     if (leadId && build)
-      await addChoice(db, build, choiceSchema.validateSync({ kind: 'lead', leadId }), today)
+      await addChoice(db, build, choiceSchema.validateSync({ kind: 'lead', keepBoth: true, leadId }), today)
   },
   async hunt(life) {
     const build = life.pick(life.builds)

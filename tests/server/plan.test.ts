@@ -17,7 +17,9 @@ import { choices } from '#server/db/schema/machine'
 import { sources } from '#server/db/schema/sources'
 import { addToShelf } from '#server/places/shelf/shelf'
 import { shelfSchema } from '#shared/shelf/schemas'
-import { planOnReceipt, takePlan, undoPlan } from '#server/places/plan/takePlan'
+import { planOnReceipt, takePlan } from '#server/places/plan/takePlan'
+import { undo } from '#server/db/action'
+import { useWorld } from '#server/readings/useWorld'
 import { briefSchema } from '#shared/brief/schemas'
 import { pasteSchema } from '#shared/pastes/schemas'
 import { machineWith } from '../core/machine/fit/soundMachine'
@@ -70,6 +72,8 @@ beforeEach(async () => {
 })
 afterEach(() => place.close())
 const view = () => buildView(place.db, place.build, today)
+const onReceipt = async (ways: string[]) =>
+  planOnReceipt(await useWorld(place.db), place.build, { ways, sold: [], without: [] }, today)
 const planOf = async () => {
   const { question, present } = await planQuestion(place.db, place.build, today)
   const wishes = { ...question.wishes, budget: null, days: null }
@@ -81,7 +85,7 @@ test('the receipt says to the cent what was promised before it was taken; one un
   const { plan, present } = await planOf()
   expect(plan.status).toBe('optimal')
   const ways = plan.ways.map(({ id }) => id)
-  const promised = await planOnReceipt(place.db, place.build, ways, [], today)
+  const promised = await onReceipt(ways)
   expect(promised.stops).toEqual([])
   // asking leaves nothing behind
   expect((await view()).receipt.totals).toEqual(before.receipt.totals)
@@ -89,7 +93,7 @@ test('the receipt says to the cent what was promised before it was taken; one un
   const taken = await takePlan(
     place.db,
     place.build,
-    { ways, sold: [], present, into: 'build', name: '' },
+    { ways, sold: [], without: [], present, into: 'build', name: '' },
     today,
   )
   const after = await view()
@@ -98,7 +102,7 @@ test('the receipt says to the cent what was promised before it was taken; one un
   expect(after.fit.findings.filter(({ severity }) => severity === 'stops')).toEqual([])
   for (const { part } of plan.kept) expect(after.parts.map(({ id }) => id)).toContain(part.id)
 
-  await undoPlan(place.db, place.build, taken, today)
+  await undo(place.db, taken.action, today)
   const back = await view()
   expect(back.receipt.totals).toEqual(before.receipt.totals)
   expect(back.choices.map(({ id }) => id).sort()).toEqual(before.choices.map(({ id }) => id).sort())
@@ -114,9 +118,14 @@ test('two of one shop are planned as one order: what is planned is the receipt, 
   // (20.00 + 30.00) × 1.13 + 7.99
   expect(plan.orders[0]!.payNow).toBe(6449)
   const ways = plan.ways.map(({ id }) => id)
-  const { totals } = await planOnReceipt(place.db, place.build, ways, [], today)
+  const { totals } = await onReceipt(ways)
   expect([plan.payNow, plan.cost]).toEqual([totals.payNow, totals.expected])
-  await takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today)
+  await takePlan(
+    place.db,
+    place.build,
+    { ways, sold: [], without: [], present, into: 'build', name: '' },
+    today,
+  )
   const again = await planOf()
   expect([again.plan.payNow, again.plan.cost]).toEqual([totals.payNow, totals.expected])
   // what goes into the order besides is not the plan's to decide: each is then priced by itself
@@ -132,7 +141,7 @@ test('as a variant it leaves the build as it is', async () => {
   const { buildId, isVariant } = await takePlan(
     place.db,
     place.build,
-    { ways, sold: [], present, into: 'variant', name: 'The planned one' },
+    { ways, sold: [], without: [], present, into: 'variant', name: 'The planned one' },
     today,
   )
   expect(isVariant).toBe(true)
@@ -147,7 +156,7 @@ test('a way that is gone is named, and nothing is half taken', async () => {
     takePlan(
       place.db,
       place.build,
-      { ways: ['lead:gone'], sold: [], present: [], into: 'build', name: '' },
+      { ways: ['lead:gone'], sold: [], without: [], present: [], into: 'build', name: '' },
       today,
     ),
   ).rejects.toThrow('the option "lead:gone" is no longer available')
@@ -158,7 +167,12 @@ test('a plan asked again once it is taken is the build itself, and costs no more
   const first = await planOf()
   const { present } = first
   const ways = first.plan.ways.map(({ id }) => id)
-  await takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today)
+  await takePlan(
+    place.db,
+    place.build,
+    { ways, sold: [], without: [], present, into: 'build', name: '' },
+    today,
+  )
   const again = await planOf()
   expect(again.plan.ways.every(({ id }) => id.startsWith('choice:'))).toBe(true)
   expect([...again.plan.ways.map(({ id }) => id)].sort()).toEqual([...again.present].sort())
@@ -200,13 +214,12 @@ test('a thing of mine that a plan takes off the shelf lies there again after the
   const taken = await takePlan(
     place.db,
     place.build,
-    { ways, sold: [], present, into: 'build', name: '' },
+    { ways, sold: [], without: [], present, into: 'build', name: '' },
     today,
   )
-  expect(taken.moved).toEqual([id])
   const placeOf = async () => (await place.db.select().from(items).where(eq(items.id, id)))[0]!.place
   expect(await placeOf()).toBe('build')
-  await undoPlan(place.db, place.build, taken, today)
+  await undo(place.db, taken.action, today)
   expect([await placeOf(), (await view()).choices]).toEqual(['shelf', []])
 })
 
@@ -218,7 +231,7 @@ test('what another tab chose since is not thrown out by an old plan', async () =
   await addChoice(place.db, place.build, choice, today)
   const ways = plan.ways.map(({ id }) => id)
   await expect(
-    takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today),
+    takePlan(place.db, place.build, { ways, sold: [], without: [], present, into: 'build', name: '' }, today),
   ).rejects.toThrow('the build was changed in the meantime; nothing was overwritten')
   expect((await view()).choices).toHaveLength(1)
 })
@@ -233,11 +246,11 @@ test('taken by a variant, what it came with is dropped, and there again after th
   const taken = await takePlan(
     place.db,
     place.build,
-    { ways, sold: [], present, into: 'build', name: '' },
+    { ways, sold: [], without: [], present, into: 'build', name: '' },
     today,
   )
-  expect(taken.dropped).toEqual([before.choices[0]!.id])
-  await undoPlan(place.db, place.build, taken, today)
+  expect((await view()).choices.map((each) => each.id)).not.toContain(before.choices[0]!.id)
+  await undo(place.db, taken.action, today)
   expect((await view()).receipt.totals).toEqual(before.receipt.totals)
 })
 
@@ -270,7 +283,7 @@ test('an upgrade sells what the new part replaces: it lies on the shelf, and is 
   await takePlan(
     place.db,
     place.build,
-    { ways, sold: [], present: first.present, into: 'build', name: '' },
+    { ways, sold: [], without: [], present: first.present, into: 'build', name: '' },
     today,
   )
   const standing = await view()
@@ -313,21 +326,28 @@ test('an upgrade sells what the new part replaces: it lies on the shelf, and is 
   const taken = await takePlan(
     place.db,
     place.build,
-    { ways: plan.ways.map((way) => way.id), sold: [id], present: [...present], into: 'build', name: '' },
+    {
+      ways: plan.ways.map((way) => way.id),
+      sold: [id],
+      without: [],
+      present: [...present],
+      into: 'build',
+      name: '',
+    },
     today,
   )
   const item = async () => (await place.db.select().from(items).where(eq(items.id, card.item!.id)))[0]!
   expect(await item()).toMatchObject({ place: 'shelf', plan: 'resell' })
   const after = await view()
   expect(after.parts.filter(({ role }) => role === 'graphics').map((part) => part.id)).toEqual(['faster'])
-  await undoPlan(place.db, place.build, taken, today)
+  await undo(place.db, taken.action, today)
   expect(await item()).toMatchObject({ place: 'build', plan: 'keep' })
   expect((await view()).receipt.totals).toEqual(standing.receipt.totals)
   await expect(
     takePlan(
       place.db,
       place.build,
-      { ways: [id], sold: ['choice:none'], present: [...present], into: 'build', name: '' },
+      { ways: [id], sold: ['choice:none'], without: [], present: [...present], into: 'build', name: '' },
       today,
     ),
   ).rejects.toThrow('"choice:none" is not one of your parts in this build: plan again')
@@ -350,7 +370,12 @@ test('of two drives the plan decides about the larger one; the other stays as it
   expect(question.fixed.map(({ id }) => id)).toContain('small-drive')
   expect(plan.status).toBe('optimal')
   const ways = plan.ways.map(({ id }) => id)
-  await takePlan(place.db, place.build, { ways, sold: [], present, into: 'build', name: '' }, today)
+  await takePlan(
+    place.db,
+    place.build,
+    { ways, sold: [], without: [], present, into: 'build', name: '' },
+    today,
+  )
   expect(
     (await view()).parts
       .filter(({ role }) => role === 'storage')

@@ -86,7 +86,7 @@ const lead = (price: string, change: object = {}) =>
     ...change,
   })
 const choose = async (leadId: string) =>
-  addChoice(database.db, build, choiceSchema.validateSync({ kind: 'lead', leadId }), today)
+  addChoice(database.db, build, choiceSchema.validateSync({ kind: 'lead', keepBoth: true, leadId }), today)
 const ledger = () => ledgerView(database.db, build, today)
 
 beforeAll(async () => {

@@ -28,7 +28,7 @@ import {
   settledSchema,
   swapSchema,
 } from '#shared/machine/schemas'
-import { planSchema, planUndoSchema, takePlanSchema } from '#shared/plan/schemas'
+import { planSchema, takePlanSchema } from '#shared/plan/schemas'
 import { lookoutSchema, ownFigureSchema, querySchema } from '#shared/prices/schemas'
 import { rateKeySchema, rateSchema } from '#shared/settings/rates'
 
@@ -83,7 +83,6 @@ describe('taken as they are, what is left out by its default', () => {
       { basis: 'parts' },
       { own: null, must: null, mustNot: [], leftOut: [] },
     ],
-    ['what a plan changed', planUndoSchema, {}, { added: [], removed: [], dropped: [], moved: [], sold: [] }],
     [
       'a rate',
       rateSchema,
@@ -161,7 +160,6 @@ describe('refused, with the field in the refusal', () => {
     ['a variant without a name', variantSchema, {}, 'name'],
     ['a plan of no ways', planSchema, { ways: [] }, 'ways'],
     ['a plan into nowhere', takePlanSchema, { ways: ['a'], present: [], into: 'shelf' }, 'into'],
-    ['an action without a number', planUndoSchema, { sold: [0] }, 'sold[0]'],
     ['a worth read from the stars', sellingSchema, { basis: 'stars' }, 'basis'],
     ['an own figure that is not said', sellingSchema, { basis: 'own' }, 'own'],
     ['an own figure in words', sellingSchema, { basis: 'own', own: 'much' }, 'own'],

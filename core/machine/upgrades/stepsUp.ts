@@ -94,7 +94,9 @@ function stepOf(
   const more = option.price - (present?.cost ?? 0)
   const worth = indexOfPart(option.part)
   const had = present ? indexOfPart(present.part) : null
-  const worthChange = worth !== null && had !== null && had > 0 ? worth / had - 1 : null
+  const isSlower = present !== null && isSlowerDrive(option.part, present.part)
+  // a slower kind of drive is a loss, whatever it holds
+  const worthChange = isSlower ? -1 : worth !== null && had !== null && had > 0 ? worth / had - 1 : null
   const after = reach([...others, option.part])
   const targets = after.map((each) => ({
     name: each.name,
@@ -108,23 +110,46 @@ function stepOf(
       ? null
       : Math.exp(known.reduce((sum, each) => sum + Math.log(each.after / each.before), 0) / known.length) - 1
   const framesChange = frames !== null && Math.abs(frames) < 1e-9 ? null : frames
-  const gained = framesChange ?? worthChange
+  const step = { option, more, morePayNow: 0, worth, worthChange, framesChange, targets, perTen: null }
+  return stepAtCost({ ...step, worthIt: false }, more, morePayNow(option, present), { threshold, unit })
+}
+
+/** A step at what taking it comes to: expected cost and what is paid now, over those of the build as it is. */
+export function stepAtCost(
+  step: Step,
+  more: number,
+  payNow: number,
+  { threshold, unit }: Pick<StepContext, 'threshold' | 'unit'>,
+): Step {
+  const gained = step.framesChange ?? step.worthChange
   const perTen = gained === null || more <= 0 ? null : (100 * gained) / (more / unit / 10)
   return {
-    option,
+    ...step,
     more,
-    morePayNow: morePayNow(option, present),
-    worth,
-    worthChange,
-    framesChange,
-    targets,
+    morePayNow: payNow,
     perTen,
-    worthIt: more <= 0 ? (gained ?? 0) >= 0 : perTen !== null && perTen >= threshold,
+    worthIt: more <= 0 ? gained === null || gained >= 0 : perTen !== null && perTen >= threshold,
   }
 }
 
 function morePayNow(option: StepOption, present: StepContext['present']): number {
   return option.payNow - (present?.payNow ?? 0)
+}
+
+/** Whether a drive is of a slower kind: turning beside solid, SATA beside NVMe. False where either is not known. */
+function isSlowerDrive(one: Part, other: Part): boolean {
+  const rank = ({ role, facts }: Part) =>
+    role !== 'storage'
+      ? null
+      : facts.drive === 'hdd'
+        ? 0
+        : facts.interface === 'sata'
+          ? 1
+          : facts.interface === 'nvme'
+            ? 2
+            : null
+  const [mine, its] = [rank(one), rank(other)]
+  return mine !== null && its !== null && mine < its
 }
 
 /** What a step brings: frames in the targets, else the role's own measure. */

@@ -16,7 +16,8 @@ import { items, orderLines } from '#server/db/schema/ledger'
 import { sources } from '#server/db/schema/sources'
 import { briefOf } from '../brief/brief'
 import { insertBuild } from './builds'
-import { insertChoice } from '../machine/choices'
+import { carryOutWithin } from '#server/whatif/carryOut'
+import { changeOf } from '../machine/choices'
 import { choiceRowsOf } from '#server/context/choicesOf'
 import { assertCalculable } from '#server/context/assertCalculable'
 import { leadInput } from '../leads/leads'
@@ -25,6 +26,8 @@ import { rivalInput } from '../rivals/rivalRow'
 import { sellingInput, sellingRow } from '../ledger/selling'
 import { exportPurchases, importPurchases } from '../ledger/purchaseFile'
 import { loadWorkloads } from '#server/context/workloads'
+import { rootIdOf } from '#server/context/findBuild'
+import { useWorld } from '#server/readings/useWorld'
 
 /** A build with everything it rests on, so that it can be opened on an empty database. */
 export async function exportBuild(db: Database, buildId: string): Promise<BuildFile> {
@@ -33,7 +36,7 @@ export async function exportBuild(db: Database, buildId: string): Promise<BuildF
   const [build] = await db.select().from(builds).where(eq(builds.id, buildId))
   // a variant goes out whole
   const rows = (await choiceRowsOf(db, build!)).filter((row) => row.voidBecause === null)
-  const rootId = build!.variantOf ?? buildId
+  const rootId = rootIdOf(await useWorld(db), build!)
   const bought = await db
     .select({ leadId: orderLines.leadId })
     .from(orderLines)
@@ -184,7 +187,7 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
       if (choice.paidOn && choice.kind !== 'owned') continue
       const leadId = choice.leadId === null ? null : await localLead(tx, file, choice.leadId)
       if (choice.kind === 'owned') await useOwned(tx, id, file, choice, today)
-      else await insertChoice(tx, id, { ...choice, leadId }, today)
+      else await choose(tx, id, file, { ...choice, leadId }, today)
     }
     await importPurchases(tx, id, file, (leadId) => localLead(tx, file, leadId), today)
     for (const rivalId of new Set(file.rivals)) await tx.insert(buildRivals).values({ buildId: id, rivalId })
@@ -192,6 +195,18 @@ export async function importBuild(db: Database, file: BuildFile, today: string):
     return id
   })
   return buildId
+}
+
+/** As it stood in the file, beside whatever else fills its role. */
+async function choose(
+  tx: Queryable,
+  buildId: string,
+  { brief }: BuildFile,
+  choice: BuildFile['choices'][number],
+  today: string,
+): Promise<void> {
+  const change = changeOf({ ...choice, keepBoth: true }, brief.currency)
+  await carryOutWithin(tx, buildId, [change], today)
 }
 
 /** A thing that was owned goes into the build; where the one of that name is in use here, the file brings its own. */
@@ -212,7 +227,7 @@ async function useOwned(
     shelfId = newId(stated.partId)
     await tx.insert(items).values(ownedItem(shelfId, stated))
   }
-  await insertChoice(tx, buildId, { ...choice, shelfId }, today)
+  await choose(tx, buildId, file, { ...choice, shelfId }, today)
 }
 
 /** The lead as it is called here: the file's own, or the one known already under its source and number. */

@@ -1,5 +1,6 @@
 import { targetName } from '#core/performance/model/targetName'
-import { findBuild, type BuildRow } from '#server/context/findBuild'
+import { useWorld } from '#server/readings/useWorld'
+import { findBuild, rootIdOf, type BuildRow } from '#server/context/findBuild'
 import type { OpenAction } from '#server/db/action'
 import { eq, isNull, max } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
@@ -156,9 +157,10 @@ export async function makeTheBuild(action: OpenAction, variant: BuildRow): Promi
 /** A build beside its variants and its siblings: what they share, where they differ, totals, findings, targets. */
 export async function variantsView(db: Database, buildId: string, today: string): Promise<VariantsView> {
   const build = await findBuild(db, buildId)
-  const rootId = build.variantOf ?? build.id
+  const world = await useWorld(db)
+  const rootId = rootIdOf(world, build)
   const family = (await db.select().from(builds).where(isNull(builds.deletedAt)))
-    .filter((row) => row.id === rootId || row.variantOf === rootId)
+    .filter((row) => rootIdOf(world, row) === rootId)
     .sort((a, b) => Number(a.id !== rootId) - Number(b.id !== rootId) || (a.createdAt < b.createdAt ? -1 : 1))
   const [views, rates] = await Promise.all([
     Promise.all(family.map((row) => buildView(db, row.id, today))),

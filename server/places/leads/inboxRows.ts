@@ -2,7 +2,7 @@ import type { Role } from '#core/parts/part'
 import { rateTable } from '#core/money/rates'
 import { daysBetween } from '#core/time/calendarDate'
 import { choicesOf } from '#server/context/choicesOf'
-import { buildRow, type BuildRow } from '#server/context/findBuild'
+import { buildRow, rootIdOf, type BuildRow } from '#server/context/findBuild'
 import { part } from '#server/context/marketReadings'
 import { leadsValued } from '#server/context/valuedLeads'
 import { waitingOf } from '#server/context/waitingDays'
@@ -20,7 +20,7 @@ export const inInbox = reading(
     const build = buildRow(world, buildId)
     const chosen = new Set(choicesOf(world, build).map(({ leadId }) => leadId))
     const boughtHere = new Set(
-      world.rows.orderLines.where('buildId', build.variantOf ?? build.id).map(({ leadId }) => leadId),
+      world.rows.orderLines.where('buildId', rootIdOf(world, build)).map(({ leadId }) => leadId),
     )
     return world.rows.leads
       .where('deletedAt', null)

@@ -1,4 +1,4 @@
-import { buildRow, findBuild } from '#server/context/findBuild'
+import { buildRow, findBuild, rootIdOf } from '#server/context/findBuild'
 import { AfterCommit } from '#server/db/afterCommit'
 import { csvTable } from '#core/files/export/csvCell'
 import { runningCash } from '#core/ledger/ledger'
@@ -22,7 +22,7 @@ const byDayAndId = (a: { day: string; id: string }, b: { day: string; id: string
 export const ledgerPage = reading('ledger page', (world, buildId: string, today: string): LedgerView => {
   const read = buildReading(world, buildId, today)
   const { view, items, holdings, orders, trips } = read
-  const rootId = view.variantOf ?? view.id
+  const rootId = rootIdOf(world, view)
   const written = world.rows.ledgerEntries.where('buildId', rootId).toSorted(byDayAndId)
   const done = world.rows.actions
     .where('buildId', rootId)

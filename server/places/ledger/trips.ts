@@ -10,7 +10,8 @@ import { leads } from '#server/db/schema/leads'
 import { trips } from '#server/db/schema/ledger'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { newId } from '#server/db/ids'
-import { findBuild } from '#server/context/findBuild'
+import { useWorld } from '#server/readings/useWorld'
+import { findBuild, rootIdOf } from '#server/context/findBuild'
 import { writeEntry } from './ledgerEntries'
 
 /** Plans a drive to fetch things; leads are put on it one by one. */
@@ -23,7 +24,7 @@ export async function createTrip(
   const id = newId(name)
   await db.insert(trips).values({
     id,
-    buildId: build.variantOf ?? build.id,
+    buildId: rootIdOf(await useWorld(db), build),
     name,
     km,
     hours: hours ?? 0,

@@ -5,19 +5,27 @@ import { readAdvice } from '#core/files/advice/readAdvice'
 import { checkFit } from '#core/machine/fit/checkFit'
 import { partLabel, type Part } from '#core/parts/part'
 import { partNamed } from '#core/parts/partNamed'
+import { geometricMean } from '#core/performance/runs/beforeAfter'
 import { framesGained } from '#core/performance/model/meanFrames'
 import { fitBriefOf } from '#server/context/fitBrief'
-import { findBuild } from '#server/context/findBuild'
+import type { FitMachine } from '#core/machine/fit/finding'
+import { taken, takenOut } from '#core/whatif/proposed'
+import { buildRow, findBuild } from '#server/context/findBuild'
+import { marketOf } from '#server/context/marketReadings'
+import { useWorld } from '#server/readings/useWorld'
+import type { World } from '#server/readings/world'
+import { whatIf } from '#server/whatif/whatIf'
+import type { WhatIf } from '#shared/whatif/views'
 import { useMarket } from '#server/context/market'
 import type { Market } from '#server/context/marketState'
-import { partsAtTheirWays, suggestedWays, type PartAtItsWay } from '#server/context/waysToGet'
+import { partsAtTheirWays, suggested, type PartAtItsWay } from '#server/context/waysToGet'
 import type { Database } from '#server/db/client'
 import { newId } from '#server/db/ids'
 import { advice } from '#server/db/schema/builds'
 import { NotFoundError } from '#server/errors/notFoundError'
 import type { BuildView } from '#shared/builds/views'
 import type { AdviceView } from '#shared/machine/views'
-import { buildView } from '../builds/buildView'
+import { buildPage } from '../builds/buildView'
 import { swap } from './fix'
 import { framesOf } from './readCarry'
 
@@ -60,10 +68,12 @@ export async function adviceViews(db: Database, buildId: string, today: string):
     .where(eq(advice.buildId, buildId))
     .orderBy(asc(advice.createdAt), asc(advice.position))
   if (rows.length === 0) return []
-  const build = await findBuild(db, buildId)
-  const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
-  const ways = partsAtTheirWays(await suggestedWays(db, build, view))
-  const brief = fitBriefOf(market, build, today)
+  const world = await useWorld(db)
+  const build = buildRow(world, buildId)
+  const market = marketOf(world)
+  const view = buildPage(world, buildId, today)
+  const ways = partsAtTheirWays(suggested(world, build.id, view))
+  const machine = { brief: fitBriefOf(market, build, today), settled: new Set(build.settled) }
   return rows
     .map(({ id, by, receivedOn, line, remark, instead, state, insteadPartId }): AdviceView => ({
       id,
@@ -73,7 +83,7 @@ export async function adviceViews(db: Database, buildId: string, today: string):
       remark,
       instead,
       state,
-      swap: swapOf({ line, insteadPartId }, { view, market, ways, brief }),
+      swap: swapOf({ line, insteadPartId }, { world, view, market, ways, machine }),
     }))
     .sort((a, b) => Number(a.state !== 'open') - Number(b.state !== 'open'))
 }
@@ -100,35 +110,55 @@ export async function settleAdvice(
 }
 
 interface Standing {
+  readonly world: World
   readonly view: BuildView
   readonly market: Market
   readonly ways: readonly PartAtItsWay[]
-  readonly brief: ReturnType<typeof fitBriefOf>
+  readonly machine: Omit<FitMachine, 'parts'>
 }
 
 function swapOf(
   { line, insteadPartId }: Pick<AdviceRow, 'line' | 'insteadPartId'>,
-  { view, market, ways, brief }: Standing,
+  { world, view, market, ways, machine }: Standing,
 ): AdviceView['swap'] {
   const part = market.library.find(({ id }) => id === insteadPartId)
   if (!part) return null
   const choice = view.choices.find((each) => nameOf(each, market) === line || each.label === line)
   const out = outOf(part, choice?.parts.map(({ id }) => id) ?? [], view.parts)
   const found = ways.find((each) => each.part.id === part.id)
+  const proposed = { partId: part.id, name: partLabel(part), out: out?.id ?? null }
+  if (found) {
+    const changes = [...(out ? takenOut(view.choices, out.id) : []), taken(found.way, '')]
+    const { difference, comes, goes, frames } = whatIf(world, view.id, changes, view.today)
+    return {
+      ...proposed,
+      way: difference === null ? null : found.way.id,
+      changes,
+      more: difference?.payNow ?? null,
+      comes: comes.map(({ what }) => what),
+      goes: goes.map(({ what }) => what),
+      frames: framesGained(meanOf(frames, 'before'), meanOf(frames, 'after')),
+    }
+  }
+  // a part that nobody sells cannot be taken; whether it would fit is said all the same
   const after = [...view.parts.filter(({ id }) => id !== out?.id), part]
-  const findings = (parts: readonly Part[]) => checkFit({ parts, brief }).findings
+  const findings = (parts: readonly Part[]) => checkFit({ ...machine, parts }).findings
   const [now, then] = [findings(view.parts), findings(after)]
-  const costs = choice && choice.parts.length === 1 ? choice.payNow : null
   return {
-    partId: part.id,
-    name: partLabel(part),
-    way: found?.way.id ?? null,
-    out: out?.id ?? null,
-    more: found && costs !== null ? found.way.payNow - costs : null,
+    ...proposed,
+    way: null,
+    changes: [],
+    more: null,
     comes: then.filter(({ key }) => !now.some((each) => each.key === key)).map(({ what }) => what),
     goes: now.filter(({ key }) => !then.some((each) => each.key === key)).map(({ what }) => what),
     frames: framesGained(framesOf(view, view.parts), framesOf(view, after)),
   }
+}
+
+/** Geometric mean of the frames that are known before and after; null where none are. */
+function meanOf(frames: WhatIf['frames'], side: 'before' | 'after'): number | null {
+  const known = frames.filter(({ before, after }) => before !== null && after !== null)
+  return known.length === 0 ? null : geometricMean(known.map((each) => each[side]!))
 }
 
 /** What gives way: the part of that role in the line, else the one of that role in the machine. */

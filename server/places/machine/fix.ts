@@ -1,38 +1,51 @@
-import { findBuild, type BuildRow } from '#server/context/findBuild'
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
-import { waysToMend } from '#core/machine/fit/fixes'
-import type { Way } from '#core/supply/ways/way'
-import type { ChoiceInput, fixSchema, swapSchema } from '#shared/machine/schemas'
-import type { Database, Queryable } from '#server/db/client'
-import { builds } from '#server/db/schema/builds'
-import { choices } from '#server/db/schema/machine'
-import { assertCalculable } from '#server/context/assertCalculable'
-import { buildView } from '../builds/buildView'
-import { insertChoice } from './choices'
-import { findItem, moveItem } from '../ledger/itemSteps'
-import { actIn } from '#server/db/action'
-import { items } from '#server/db/schema/ledger'
+import type { Finding } from '#core/machine/fit/finding'
+import { waysToMend, type FixRow } from '#core/machine/fit/fixes'
+import type { Change } from '#core/whatif/change'
+import { taken, takenOut } from '#core/whatif/proposed'
+import { buildRow, findBuild } from '#server/context/findBuild'
 import { fitBriefOf } from '#server/context/fitBrief'
-import { useMarket } from '#server/context/market'
-import { partsAtTheirWays, suggestedWays } from '#server/context/waysToGet'
+import { marketOf } from '#server/context/marketReadings'
+import { partsAtTheirWays, suggested, type PartAtItsWay } from '#server/context/waysToGet'
+import type { Database } from '#server/db/client'
+import { builds } from '#server/db/schema/builds'
+import { useWorld } from '#server/readings/useWorld'
+import { carryOut } from '#server/whatif/carryOut'
+import type { BuildView } from '#shared/builds/views'
+import type { fixSchema, swapSchema } from '#shared/machine/schemas'
+import { buildPage } from '../builds/buildView'
 
-async function openBuild(db: Database, buildId: string): Promise<BuildRow> {
-  const build = await findBuild(db, buildId)
-  return build
+/** What a way to fix a finding is made of: what it replaces leaves, what it buys comes in, handiwork is noted. */
+export function changesOfFix(
+  { choices }: Pick<BuildView, 'choices'>,
+  row: Pick<FixRow, 'byHand' | 'replaces' | 'parts'>,
+  priced: readonly PartAtItsWay[],
+  reason: string,
+): Change[] {
+  return [
+    ...row.byHand.map((finding): Change => ({ kind: 'settle', finding })),
+    ...row.replaces.flatMap(({ id }) => takenOut(choices, id)),
+    ...row.parts.map(({ id }) => taken(priced.find(({ part }) => part.id === id)!.way, reason)),
+  ]
 }
 
-/** Takes a way to fix a finding: what it buys becomes a hunt, what it replaces leaves the machine, handiwork is noted. */
+/** What stands beside what was bought to fix a finding. */
+export const reasonOf = ({ what }: Pick<Finding, 'what'>) => `fixes: ${what}`.slice(0, 300)
+
+/** Takes a way to fix a finding. */
 export async function takeWay(
   db: Database,
   buildId: string,
   { key, way }: InferType<typeof fixSchema>,
   today: string,
 ): Promise<void> {
-  const build = await openBuild(db, buildId)
-  const [view, market] = await Promise.all([buildView(db, buildId, today), useMarket(db)])
+  const world = await useWorld(db)
+  const build = buildRow(world, buildId)
+  const view = buildPage(world, buildId, today)
+  const market = marketOf(world)
   const machine = {
     parts: view.parts,
     brief: fitBriefOf(market, build, today),
@@ -40,26 +53,16 @@ export async function takeWay(
   }
   const finding = checkFit(machine).findings.find((each) => each.key === key)
   if (!finding) throw new CoreError('no-finding', {}, 'key')
-  const priced = partsAtTheirWays(await suggestedWays(db, build, view))
+  const priced = partsAtTheirWays(suggested(world, buildId, view))
   const row = waysToMend(finding, machine, priced, market.library).find((each) => each.way === way)
   if (!row) throw new CoreError('fix-gone', {}, 'way')
-  await db.transaction(async (tx) => {
-    if (row.byHand.length > 0)
-      await tx
-        .update(builds)
-        .set({ settled: [...new Set([...build.settled, ...row.byHand])] })
-        .where(eq(builds.id, buildId))
-    for (const gone of row.replaces) await takeFromMachine(tx, build, view.choices, gone.id, today)
-    const reason = `fixes: ${finding.what}`.slice(0, 300)
-    for (const { id } of row.parts)
-      await takeIn(tx, buildId, priced.find(({ part }) => part.id === id)!.way, reason, today)
-    await assertCalculable(tx, buildId, today, 'key')
-  })
+  const reason = reasonOf(finding)
+  await carryOut(db, buildId, changesOfFix(view, row, priced, reason), { today, text: reason, path: 'key' })
 }
 
 /** Takes back that a finding was fixed by hand. */
 export async function unsettle(db: Database, buildId: string, key: string): Promise<void> {
-  const build = await openBuild(db, buildId)
+  const build = await findBuild(db, buildId)
   await db
     .update(builds)
     .set({ settled: build.settled.filter((each) => each !== key) })
@@ -73,90 +76,11 @@ export async function swap(
   { way: wayId, out }: InferType<typeof swapSchema>,
   today: string,
 ): Promise<void> {
-  const build = await openBuild(db, buildId)
-  const view = await buildView(db, buildId, today)
-  const way = (await suggestedWays(db, build, view)).find(({ id }) => id === wayId)
+  const world = await useWorld(db)
+  const view = buildPage(world, buildId, today)
+  const way = suggested(world, buildId, view).find(({ id }) => id === wayId)
   if (!way) throw new CoreError('way-gone', {}, 'way')
-  await db.transaction(async (tx) => {
-    if (out) await takeFromMachine(tx, build, view.choices, out, today)
-    await takeIn(tx, buildId, way, '', today)
-    await assertCalculable(tx, buildId, today, 'way')
-  })
+  const changes = [...(out ? takenOut(view.choices, out) : []), taken(way, '')]
+  const text = `${way.part.name} chosen`
+  await carryOut(db, buildId, changes, { today, text, path: 'way' })
 }
-
-/**
- * A choice of that part alone is removed while nothing is paid; else the part is left out of the machine and stays
- * with the builder. A donor's own part gives way by itself.
- */
-async function takeFromMachine(
-  tx: Queryable,
-  build: BuildRow,
-  chosen: Awaited<ReturnType<typeof buildView>>['choices'],
-  partId: string,
-  today: string,
-): Promise<void> {
-  const choice = chosen.find(
-    (each) => each.parts.some((part) => part.id === partId) && !each.leftOut.includes(partId),
-  )
-  if (!choice) return
-  if (choice.isInherited) {
-    const [now] = await tx.select({ dropped: builds.dropped }).from(builds).where(eq(builds.id, build.id))
-    await tx
-      .update(builds)
-      .set({ dropped: [...now!.dropped, choice.id] })
-      .where(eq(builds.id, build.id))
-    return
-  }
-  if (choice.item && choice.item.role !== 'donor') {
-    const { item, name } = await findItem(tx, choice.id)
-    const actionOf = { kind: 'move', text: `${name} moved to the shelf`, day: today, buildId: build.id }
-    await actIn(tx, actionOf, today, (action) => moveItem(action, item, null))
-  } else if (choice.item)
-    await tx
-      .update(items)
-      .set({ leftOut: [...choice.leftOut, partId] })
-      .where(eq(items.id, choice.id))
-  else if (choice.parts.length === 1)
-    await tx
-      .update(choices)
-      .set({ deletedAt: `${today}T00:00:00Z` })
-      .where(eq(choices.id, choice.id))
-  else
-    await tx
-      .update(choices)
-      .set({ leftOut: [...choice.leftOut, partId] })
-      .where(eq(choices.id, choice.id))
-}
-
-/** A way taken keeps what it was: the lead as a lead, new as new. A hunt goes with its price, as hunts do. */
-export async function takeIn(
-  tx: Queryable,
-  buildId: string,
-  { kind, leadId, itemId, part }: Way,
-  reason: string,
-  today: string,
-): Promise<void> {
-  const choice: ChoiceInput =
-    leadId !== null
-      ? { ...blankChoice, kind: 'lead', leadId, reason }
-      : itemId !== null
-        ? { ...blankChoice, kind: 'owned', shelfId: itemId, reason }
-        : {
-            ...blankChoice,
-            kind: 'hunt',
-            partId: part.id,
-            condition: kind === 'shop' ? 'new' : 'used',
-            reason,
-          }
-  await insertChoice(tx, buildId, choice, today)
-}
-
-const blankChoice = {
-  leadId: null,
-  partId: null,
-  shelfId: null,
-  limit: null,
-  condition: null,
-  scope: 'core',
-  reason: '',
-} as const

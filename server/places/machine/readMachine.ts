@@ -1,12 +1,17 @@
 import { buildRow } from '#server/context/findBuild'
 import { assemblySheet } from '#core/machine/assembly/assemblySheet'
 import { checkFit } from '#core/machine/fit/checkFit'
-import { waysToMend } from '#core/machine/fit/fixes'
+import { waysToMend, type FixRow } from '#core/machine/fit/fixes'
 import { machinePlan } from '#core/machine/fit/plan'
 import { partLabel, type Role } from '#core/parts/part'
 import { powerSheet } from '#core/machine/power/powerSheet'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
-import type { MachineView } from '#shared/machine/views'
+import type { MachineView, Proposed } from '#shared/machine/views'
+import type { Change } from '#core/whatif/change'
+import { taken } from '#core/whatif/proposed'
+import { whatIf } from '#server/whatif/whatIf'
+import { changesOfFix, reasonOf } from './fix'
+import type { World } from '#server/readings/world'
 import type { Queryable } from '#server/db/client'
 import { reading } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
@@ -31,7 +36,15 @@ export const machinePage = reading('machine page', (world, buildId: string, toda
   const { findings } = checkFit(machine)
   const rules = machineRules(market, build, today)
   const ways = Object.fromEntries(
-    findings.map((finding) => [finding.key, waysToMend(finding, machine, priced, market.library)]),
+    findings.map((finding) => [
+      finding.key,
+      waysToMend(finding, machine, priced, market.library).map((row): Proposed<FixRow> => {
+        // what has no price cannot be taken, and costs nobody knows what
+        if (row.cost === null) return { ...row, changes: [] }
+        const changes = changesOfFix(view, row, priced, reasonOf(finding))
+        return { ...row, changes, cost: payNowChange(world, buildId, changes, today) }
+      }),
+    ]),
   )
   const costOf = (partId: string) =>
     view.choices.find((choice) => choice.parts.some((part) => part.id === partId))?.payNow ?? 0
@@ -46,7 +59,20 @@ export const machinePage = reading('machine page', (world, buildId: string, toda
         return [finding.key, Math.max(parts, Number.isFinite(cheapest) ? cheapest : 0)]
       }),
     ),
-    candidates: view.emptyRoles.map((role) => ({ role, options: sensible(role, machine, priced) })),
+    candidates: view.emptyRoles.map((role) => ({
+      role,
+      options: sensible(role, machine, priced).map(({ part, how, way }) => {
+        const changes = [taken(way, '')]
+        return {
+          way: way.id,
+          partId: part.id,
+          name: partLabel(part),
+          price: payNowChange(world, buildId, changes, today) ?? way.payNow,
+          how: how ?? '',
+          changes,
+        }
+      }),
+    })),
     power: powerSheet(view.parts, {
       power: market.assumptions.power,
       rule: rules.supplyRule,
@@ -76,21 +102,25 @@ export async function machineView(
   return machinePage(await useWorld(db), buildId, today)
 }
 
+/** By how much what is paid now changes; null where that is not known, or where it cannot be done. */
+const payNowChange = (world: World, buildId: string, changes: readonly Change[], today: string) =>
+  whatIf(world, buildId, changes, today).difference?.payNow ?? null
+
 /** The cheapest parts of a role with which nothing stops that did not stop before. */
 function sensible(
   role: Role,
   machine: Parameters<typeof checkFit>[0],
   priced: readonly PartAtItsWay[],
-): MachineView['candidates'][number]['options'] {
+): PartAtItsWay[] {
   const stops = (parts: typeof machine.parts) =>
     checkFit({ ...machine, parts }).findings.filter((finding) => finding.severity === 'stops').length
   const before = stops(machine.parts)
-  const found: MachineView['candidates'][number]['options'][number][] = []
-  for (const { part, price, how, way } of priced
-    .filter((each) => each.part.role === role && each.part.facts.module !== 'laptop')
+  const found: PartAtItsWay[] = []
+  for (const each of priced
+    .filter(({ part }) => part.role === role && part.facts.module !== 'laptop')
     .sort((a, b) => a.price - b.price)) {
-    if (stops([...machine.parts, part]) > before) continue
-    found.push({ way: way.id, partId: part.id, name: partLabel(part), price, how: how ?? '' })
+    if (stops([...machine.parts, each.part]) > before) continue
+    found.push(each)
     if (found.length === mostCandidates) break
   }
   return found

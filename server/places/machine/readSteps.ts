@@ -7,15 +7,24 @@ import { targetRatio } from '#core/performance/model/judgeTarget'
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import { slimming } from '#core/machine/upgrades/slimming'
 import { isTakeable, type Way } from '#core/supply/ways/way'
-import { stepsUp, type Step, type StepOption, type TargetReach } from '#core/machine/upgrades/stepsUp'
+import {
+  stepAtCost,
+  stepsUp,
+  type Step,
+  type StepOption,
+  type TargetReach,
+} from '#core/machine/upgrades/stepsUp'
 import { rankedRoles } from '#core/parts/indexOfPart'
 import type { BuildView } from '#shared/builds/views'
 import type { StepsView, StepView } from '#shared/machine/views'
-import { partsAtTheirWays, suggested, wayWords } from '#server/context/waysToGet'
+import { suggested, wayWords } from '#server/context/waysToGet'
 import type { Queryable } from '#server/db/client'
 import { reading } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
 import type { World } from '#server/readings/world'
+import { whatIf } from '#server/whatif/whatIf'
+import type { Change } from '#core/whatif/change'
+import { taken, takenOut } from '#core/whatif/proposed'
 import { buildPage } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { marketOf } from '#server/context/marketReadings'
@@ -47,11 +56,10 @@ function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsV
   const market = marketOf(world)
   const ways = suggested(world, build.id, view)
   const options = ways.filter(isTakeable).map(optionOf)
-  const priced = partsAtTheirWays(ways)
   const brief = fitBriefOf(market, build, today)
   const left = Math.max(0, view.receipt.left ?? 0)
+  const unit = moneySize(build.currency)
   const reach = reachOf(view)
-  const priceOf = (part: Part) => priced.find((each) => each.part.id === part.id)?.price ?? 0
   const { stepThreshold } = machineRules(market, build, today)
   const roles = rankedRoles
     .filter((role) => wanted.includes(role))
@@ -59,9 +67,8 @@ function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsV
       const part = view.parts.find((each) => each.role === role)
       const choice = part && view.choices.find((each) => each.parts.some((own) => own.id === part.id))
       const isAlone = choice?.parts.length === 1 && choice.kind !== 'item' && choice.payNow !== null
-      const brings = part ? Math.round(market.assumptions.resale.replacedShare * priceOf(part)) : 0
-      const cost = isAlone ? choice.expected! : brings
-      const payNow = isAlone ? choice.payNow! : brings
+      const cost = isAlone ? choice.expected! : 0
+      const payNow = isAlone ? choice.payNow! : 0
       const at = part ? view.parts.indexOf(part) : -1
       const steps = stepsUp({
         role,
@@ -70,17 +77,24 @@ function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsV
         options: options.filter(
           (option) => option.part.role === role && option.part.facts.module !== 'laptop',
         ),
-        left,
+        left: Infinity,
         brief,
         settled: new Set(build.settled),
         reach,
         threshold: stepThreshold,
-        unit: moneySize(build.currency),
+        unit,
       })
+      const changesOf = ({ option }: Step): Change[] => [
+        ...(part ? takenOut(view.choices, part.id) : []),
+        taken(
+          ways.find(({ id }) => id === option.id)!,
+          '',
+        ),
+      ]
       return {
         role,
         present: part ? { name: partLabel(part), cost, choiceId: isAlone ? choice.id : null } : null,
-        steps: steps.map(stepView),
+        steps: carriedOut(world, view, steps, { changesOf, left, threshold: stepThreshold, unit }),
       }
     })
   return {
@@ -91,7 +105,37 @@ function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsV
   }
 }
 
-function stepView({ option, ...step }: Step): StepView {
+/** Steps that cannot be paid, one after the other, before no further one is looked at. */
+const mostBeyond = 2
+
+/** The steps that what is left can pay, each with what it comes to when it is taken. */
+function carriedOut(
+  world: World,
+  view: BuildView,
+  steps: readonly Step[],
+  {
+    changesOf,
+    left,
+    threshold,
+    unit,
+  }: { changesOf(step: Step): Change[]; left: number; threshold: number; unit: number },
+): StepView[] {
+  const found: StepView[] = []
+  let beyond = 0
+  for (const step of steps) {
+    const changes = changesOf(step)
+    const { difference } = whatIf(world, view.id, changes, view.today)
+    if (!difference || difference.payNow === null || difference.expected === null) continue
+    beyond = difference.payNow > left ? beyond + 1 : 0
+    if (beyond === mostBeyond) break
+    if (beyond > 0) continue
+    const { payNow, expected } = difference
+    found.push({ ...stepView(stepAtCost(step, expected, payNow, { threshold, unit })), changes })
+  }
+  return found
+}
+
+function stepView({ option, ...step }: Step): Omit<StepView, 'changes'> {
   return {
     ...step,
     id: option.id,

@@ -1,6 +1,5 @@
 import { targetName } from '#core/performance/model/targetName'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
-import { eq } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
 import type { Condition } from '#core/reading/sales/soldRecord'
@@ -13,6 +12,8 @@ import { likeForLike } from '#core/comparison/adjustments/likeForLike'
 import { isTakeable } from '#core/supply/ways/way'
 import { rateAt } from '#core/comparison/components/rateAt'
 import type { WeighedMachine } from '#core/comparison/weighedMachine'
+import type { Change } from '#core/whatif/change'
+import { taken } from '#core/whatif/proposed'
 import {
   matchSearch,
   type SearchAnswer,
@@ -23,13 +24,12 @@ import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
 import type { MatchView } from '#shared/scales/views'
 import type { Database } from '#server/db/client'
-import { builds } from '#server/db/schema/builds'
-import { assertCalculable } from '#server/context/assertCalculable'
-import { buildView } from '../builds/buildView'
+import { useWorld } from '#server/readings/useWorld'
+import { carryOut } from '#server/whatif/carryOut'
+import { buildPage, buildView } from '../builds/buildView'
 import { fitBriefOf } from '#server/context/fitBrief'
 import { useMarket } from '#server/context/market'
-import { suggestedWays, wayWords } from '#server/context/waysToGet'
-import { takeIn } from '../machine/fix'
+import { suggested, suggestedWays, wayWords } from '#server/context/waysToGet'
 import { measuredWatts, usePerformance } from '#server/context/performance'
 import { insertVariant } from '../builds/variants'
 import { broughtBy, componentOf, conditionIn, entered as enteredOf, wattsOf } from './weighedMachines'
@@ -310,26 +310,22 @@ export async function openAsVariant(
   { name, options }: { name: string; options: readonly { id: string }[] },
   today: string,
 ): Promise<string> {
-  const view = await buildView(db, buildId, today)
-  const build = await findBuild(db, buildId)
-  const ways = await suggestedWays(db, build, view)
+  const world = await useWorld(db)
+  const view = buildPage(world, buildId, today)
+  const ways = suggested(world, buildId, view)
   const wanted = new Set(options.map((option) => option.id))
-  const taken = options.flatMap(({ id }, index) => {
+  const added = options.flatMap(({ id }, index) => {
     if (view.choices.some((choice) => id === `choice:${choice.id}`)) return []
     const way = ways.find((each) => each.id === id)
     if (!way) throw new CoreError('option-gone', { id }, `options[${index}].id`)
-    return [way]
+    return [taken(way, 'found by the search')]
   })
+  const gone = view.choices
+    .filter((choice) => choice.parts.some(({ role }) => isCore(role)) && !wanted.has(`choice:${choice.id}`))
+    .map(({ id }): Change => ({ kind: 'remove', choice: id }))
   return db.transaction(async (tx) => {
     const id = await insertVariant(tx, buildId, name, today)
-    const dropped = view.choices
-      .filter(
-        (choice) => choice.parts.some((part) => isCore(part.role)) && !wanted.has(`choice:${choice.id}`),
-      )
-      .map((choice) => choice.id)
-    await tx.update(builds).set({ dropped }).where(eq(builds.id, id))
-    for (const way of taken) await takeIn(tx, id, way, 'found by the search', today)
-    await assertCalculable(tx, id, today, 'options')
+    await carryOut(tx, id, [...gone, ...added], { today, text: `${name} opened`, path: 'options' })
     return id
   })
 }

@@ -86,7 +86,7 @@ export class Counter {
 
   choose(leadId: string): Promise<string> {
     const { db, build } = this.place
-    return addChoice(db, build, choiceSchema.validateSync({ kind: 'lead', leadId }), today)
+    return addChoice(db, build, choiceSchema.validateSync({ kind: 'lead', keepBoth: true, leadId }), today)
   }
 
   /** The build laid on the counter, as its page would have it; answers its ledger. */

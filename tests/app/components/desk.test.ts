@@ -51,7 +51,7 @@ const hunt = (partId: string, limit: string) =>
   addChoice(
     counter.place.db,
     counter.place.build,
-    choiceSchema.validateSync({ kind: 'hunt', partId, limit, condition: 'used' }),
+    choiceSchema.validateSync({ kind: 'hunt', keepBoth: true, partId, limit, condition: 'used' }),
     today,
   )
 const bought = async (title: string, change: object = {}) => {

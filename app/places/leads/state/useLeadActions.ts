@@ -39,12 +39,17 @@ export function useLeadActions(page: LeadsPage) {
         undo: lastUndo,
       })
     } else {
-      lastUndo = async () => {
-        const made = build.view!.choices.find((choice) => choice.leadId === chosen.id)
-        if (made) await build.takeOut(made.id, chosen.title)
-      }
-      await run(() => build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title), {
-        message: `${chosen.title} put into the build`,
+      let done = 0
+      lastUndo = () => build.undo(done, chosen.title)
+      const choose = () =>
+        build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title, (action) => (done = action))
+      const before = build.view?.choices ?? []
+      await run(choose, {
+        get message() {
+          const after = new Set(build.view?.choices.map(({ id }) => id))
+          const gone = before.filter(({ id }) => !after.has(id)).map(({ label }) => label)
+          return `${chosen.title} put into the build${gone.length > 0 ? ` in place of ${gone.join(', ')}` : ''}`
+        },
         undo: lastUndo,
       })
     }

@@ -34,14 +34,17 @@ const treads = computed<Tread[]>(() =>
   })),
 )
 /** Takes a way in place of what is in the build. */
-const swapFor = (way: { id: string; name: string }, out: string | null, message: string) =>
-  run(
+function swapFor(way: { id: string; name: string }, out: string | null, message: string) {
+  let done = 0
+  return run(
     async () => {
       build.named(way.name)
-      await call('POST /api/builds/:id/machine/swap', { id: view.id }, { way: way.id, out })
+      const told = { onAction: (action: number) => (done = action) }
+      await call('POST /api/builds/:id/machine/swap', { id: view.id }, { way: way.id, out }, told)
     },
-    { message },
+    { message, undo: () => build.undo(done, way.name) },
   )
+}
 const take = (step: StepView) =>
   swapFor(step, view.parts.find((part) => part.role === shown.value!.role)?.id ?? null, `${step.name} added`)
 const slim = (swap: NonNullable<StepsView['slimming']>['swaps'][number]) =>

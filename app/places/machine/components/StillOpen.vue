@@ -5,7 +5,7 @@ import { roleNames } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
 import type { FindingView, MachineView } from '#shared/machine/views'
 import { call } from '~/data/call'
-import { amount } from '~/utils/show'
+import { amount, signedAmount } from '~/utils/show'
 
 /**
  * What is still open, by money at risk: findings with the ways that fix them, house rules, empty roles with
@@ -42,12 +42,14 @@ const named = (way: FixRow) =>
   way.parts.length > 0 ? way.parts.map((part) => part.name).join(' + ') : way.what
 const shownUnknown = ref(false)
 async function take(key: string, way: number, what: string) {
+  let done = 0
   await run(
     async () => {
       build.named(what)
-      await call('POST /api/builds/:id/machine/fix', { id: view.id }, { key, way })
+      const told = { onAction: (action: number) => (done = action) }
+      await call('POST /api/builds/:id/machine/fix', { id: view.id }, { key, way }, told)
     },
-    { message: `fixed: ${what}` },
+    { message: `fixed: ${what}`, undo: () => build.undo(done, what) },
   )
 }
 async function unsettle(key: string) {
@@ -56,12 +58,11 @@ async function unsettle(key: string) {
   })
 }
 async function hunt(partId: string, name: string) {
-  await run(
-    async () => {
-      await build.choose({ kind: 'hunt', partId, limit: null }, name)
-    },
-    { message: `hunting for ${name}` },
-  )
+  let done = 0
+  await run(() => build.choose({ kind: 'hunt', partId, limit: null }, name, (action) => (done = action)), {
+    message: `hunting for ${name}`,
+    undo: () => build.undo(done, name),
+  })
 }
 </script>
 
@@ -113,7 +114,7 @@ async function hunt(partId: string, name: string) {
                   ? '—'
                   : way.cost === null
                     ? 'no price'
-                    : amount(way.cost, view.currency)
+                    : signedAmount(way.cost, view.currency)
               }}
             </td>
             <td class="w-20 text-right">

@@ -16,10 +16,18 @@ export interface OtherWay {
   readonly text: string
 }
 
-/** A plan as the server is told it: ways that are in it, and things of mine that it does without. */
-export const idsOf = ({ ways, sold }: BuildPlan) => ({
+/** A plan as the server is told it: ways that are in it, what of them it leaves, things of mine it does without. */
+export const idsOf = ({ ways, sold, kept }: BuildPlan) => ({
   ways: ways.map(({ id }) => id),
   sold: sold.map(({ way }) => way.id),
+  without: ways.flatMap(({ id, partIds }) => {
+    const left = kept.flatMap(({ wayId, part }) => (wayId === id ? [part.id] : []))
+    return partIds.flatMap((part) => {
+      const at = left.indexOf(part)
+      if (at >= 0) left.splice(at, 1)
+      return at >= 0 ? [] : [{ way: id, part }]
+    })
+  }),
 })
 
 /**

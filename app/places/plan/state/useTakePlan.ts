@@ -15,9 +15,7 @@ export function useTakePlan(
     let taken: PlanTaken | null = null
     const { id, name } = view()
     const undo = async () => {
-      const { added, removed, dropped, moved, sold } = taken!
-      const body = { added, removed, dropped, moved, sold }
-      await call('POST /api/builds/:id/plan/undo', { id }, body)
+      await call('POST /api/ledger/actions/:id/undo', { id: String(taken!.action) })
       await load()
     }
     const done = await run(

@@ -1,9 +1,10 @@
 import { and, inArray, isNotNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
+import { parseDecimal } from '#core/money/decimal'
 import { assertCalculable } from '#server/context/assertCalculable'
 import { findBuild } from '#server/context/findBuild'
 import { choices as table } from '#server/db/schema/machine'
-import { insertChoice } from '../../machine/choices'
+import { carryOutWithin } from '#server/whatif/carryOut'
 import type { PasteSection } from '../pasteSection'
 
 /** Parts taken into a build at once, as hunts; what is bought by now is not taken back. */
@@ -11,19 +12,12 @@ export const choices: PasteSection<'choices'> = {
   async keep(tx, { input, today }) {
     const ids: string[] = []
     for (const [index, { buildId, partId, limit, condition }] of input.hunts.entries()) {
-      await findBuild(tx, buildId)
       if (limit === null) throw new CoreError('no-limit', {}, `hunts[${index}].limit`)
-      const hunt = {
-        kind: 'hunt',
-        partId,
-        limit,
-        condition: condition ?? null,
-        leadId: null,
-        shelfId: null,
-        scope: 'core',
-        reason: '',
-      } as const
-      ids.push(await insertChoice(tx, buildId, hunt, today))
+      const { currency } = await findBuild(tx, buildId)
+      const path = `hunts[${index}].limit`
+      const hunt = { part: partId, condition: condition ?? null, limit: parseDecimal(limit, currency, path) }
+      const [id] = await carryOutWithin(tx, buildId, [{ kind: 'choose', keepBoth: true, hunt }], today)
+      ids.push(id!)
       await assertCalculable(tx, buildId, today, `hunts[${index}]`)
     }
     return ids

@@ -1,0 +1,301 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { desc } from 'drizzle-orm'
+import { CoreError } from '#core/errors/coreError'
+import { singleRoles, type Change } from '#core/whatif/change'
+import { undo } from '#server/db/action'
+import { actions } from '#server/db/schema/ledger'
+import { buildReading } from '#server/context/readBuild'
+import { NotFoundError } from '#server/errors/notFoundError'
+import { createBuild } from '#server/places/builds/builds'
+import { createVariant } from '#server/places/builds/variants'
+import { createLead } from '#server/places/leads/leads'
+import { addChoice } from '#server/places/machine/choices'
+import { swap, takeWay } from '#server/places/machine/fix'
+import { machinePage } from '#server/places/machine/readMachine'
+import { stepsPage } from '#server/places/machine/readSteps'
+import { savePart } from '#server/places/parts/parts'
+import { noteShopPrice } from '#server/places/prices/noteShopPrice'
+import { addToShelf } from '#server/places/shelf/shelf'
+import { useWorld } from '#server/readings/useWorld'
+import { World } from '#server/readings/world'
+import { carryOut } from '#server/whatif/carryOut'
+import { whatIf } from '#server/whatif/whatIf'
+import { briefSchema } from '#shared/brief/schemas'
+import { leadSchema } from '#shared/leads/schemas'
+import { choiceSchema } from '#shared/machine/schemas'
+import { shelfSchema } from '#shared/shelf/schemas'
+import type { Outcome } from '#shared/whatif/views'
+import { chance } from '../../demo/random'
+import { machineWith } from '../core/machine/fit/soundMachine'
+import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
+
+/**
+ * Whoever proposes a change shows what it comes to: random builds are asked for all they propose, each proposal is
+ * carried out by its own route, and the build is read again from nothing. `TARVIN_PROPOSALS` says how many builds
+ * (`npm run bench -- proposals`: 300).
+ */
+const seeds = Number(process.env.TARVIN_PROPOSALS ?? 30)
+
+let place: MarketWithBuild
+const library: { id: string; role: string }[] = []
+const counts = new Map<string, number>()
+const did = (what: string) => counts.set(what, (counts.get(what) ?? 0) + 1)
+
+beforeAll(async () => {
+  place = await marketWithBuild()
+  await place.client.execute('PRAGMA synchronous = OFF')
+  const kinds = [
+    machineWith(),
+    // another platform, a longer card, a weaker supply, a turning drive: what clashes, and what is a step up
+    machineWith({
+      cpu: { socket: 'ZZ-9', cpuIndex: 150 },
+      motherboard: { socket: 'ZZ-9' },
+      graphics: { lengthMm: 420, graphicsIndex: 180 },
+      supply: { ratedW: 200 },
+      storage: { drive: 'hdd', interface: 'sata', driveShape: '3.5', capacityGb: 2000 },
+      cooler: { heightMm: 190 },
+    }),
+    machineWith({ cpu: { cpuIndex: 130 }, graphics: { graphicsIndex: 140 }, memory: { capacityGb: 32 } }),
+  ]
+  for (const [kind, parts] of kinds.entries())
+    for (const { role, facts } of parts) {
+      const id = `${role}-${kind}`
+      library.push({ id, role })
+      await savePart(place.db, { id, role, make: 'Make', name: `${role} ${kind}`, facts: facts as never })
+      // of some parts nobody knows a price
+      if (id !== 'case-1' && id !== 'memory-2')
+        await noteShopPrice(
+          place.db,
+          { partId: id, shop: 'Pantry', price: `${40 + 9 * kind}.00`, currency: 'CAD', date: today },
+          today,
+        )
+    }
+})
+afterAll(() => place.close())
+
+type Draw = ReturnType<typeof chance>
+const pick = <T>(draw: Draw, list: readonly T[]): T => list[draw.whole(0, list.length - 1)]!
+
+/** A build with some of it chosen, offers around it, now and then a variant of it, or of that one. */
+async function builtAt(draw: Draw): Promise<{ build: string; leads: string[]; items: string[] }> {
+  const { db } = place
+  const brief = { name: 'Attic', currency: 'CAD', budget: '900', stretch: '900' }
+  let build = await createBuild(db, briefSchema.validateSync(brief), today)
+  const leads: string[] = []
+  for (let each = 0; each < 7; each += 1) {
+    const things = Array.from({ length: draw.whole(0, 3) === 0 ? 3 : 1 }, (_, at) => ({
+      partId: pick(draw, library).id,
+      plan: at === 0 ? 'keep' : pick(draw, ['keep', 'resell', 'discard'] as const),
+    }))
+    const isShop = draw.whole(0, 1) === 0
+    leads.push(
+      await createLead(
+        db,
+        leadSchema.validateSync({
+          sourceId: isShop ? 'shop' : 'yard',
+          title: `an offer ${build} ${each}`,
+          price: `${draw.whole(15, 90)}.00`,
+          currency: 'CAD',
+          condition: isShop ? 'new' : 'used',
+          manner: isShop ? 'fixed' : 'local',
+          listedOn: today,
+          things,
+          ...(isShop && each === 0 ? { codes: [{ code: 'FIVE', kind: 'fixed', value: '5.00' }] } : {}),
+        }),
+      ),
+    )
+  }
+  const items: string[] = []
+  for (let each = 0; each < 2; each += 1)
+    items.push(
+      (
+        await addToShelf(
+          db,
+          shelfSchema.validateSync({
+            partId: pick(draw, library).id,
+            condition: 'used',
+            cost: '5',
+            currency: 'CAD',
+          }),
+        )
+      ).id,
+    )
+  const choose = (input: object) => addChoice(db, build, choiceSchema.validateSync(input), today)
+  const some = async (most: number) => {
+    for (let each = draw.whole(1, most); each > 0; each -= 1) {
+      const what = draw.whole(0, 4)
+      const input =
+        what === 0
+          ? { kind: 'lead', leadId: pick(draw, leads), keepBoth: draw.whole(0, 3) === 0 }
+          : what === 1
+            ? { kind: 'owned', shelfId: pick(draw, items) }
+            : { kind: 'hunt', partId: pick(draw, library).id, limit: `${draw.whole(10, 80)}.50` }
+      await choose(input).catch(refusal)
+    }
+  }
+  await some(10)
+  for (let depth = draw.whole(0, 4) - 2; depth > 0; depth -= 1) {
+    build = await createVariant(db, build, 'Another', today)
+    await some(3)
+  }
+  return { build, leads, items }
+}
+
+/** A mistake that is told is no fault; anything else is. */
+function refusal(error: unknown): { code: string } {
+  if (error instanceof CoreError) return { code: error.code }
+  if (error instanceof NotFoundError) return { code: 'not-found' }
+  throw error
+}
+
+/** Everything of an outcome but the ids of what it made. */
+function told({ receipt, targets, findings, cannotCheck, emptyRoles, waits, carts }: Partial<Outcome>) {
+  const { groups, ...rest } = receipt!
+  const lines = Object.values(groups)
+    .flat()
+    .map(({ id: _id, ...line }) => JSON.stringify(line))
+    .sort()
+  const carted = carts!.map((cart) => ({
+    ...cart,
+    lines: cart.lines.map(({ choiceId: _id, ...line }) => line),
+  }))
+  return { ...rest, lines, targets, findings, cannotCheck, emptyRoles, waits, carted }
+}
+
+/** The same as the screens read it. */
+function readIn(world: World, build: string) {
+  const { view } = buildReading(world, build, today)
+  const { findings, cannotCheck } = view.fit
+  return told({ ...view, findings, cannotCheck, waits: view.hunts })
+}
+
+async function rowsAsTheyAre(): Promise<string> {
+  const tables = ['choices', 'items', 'builds', 'moves', 'actions']
+  const read = tables.map(async (name) => (await place.client.execute(`SELECT * FROM ${name}`)).rows)
+  return JSON.stringify(await Promise.all(read))
+}
+
+/** A proposal shown, carried out as its own page does, compared, and taken back. */
+async function isAsShown(build: string, changes: readonly Change[], take: () => Promise<unknown>) {
+  const before = readIn(await useWorld(place.db), build)
+  const rows = await rowsAsTheyAre()
+  const shown = whatIf(await useWorld(place.db), build, changes, today)
+  expect(await rowsAsTheyAre()).toBe(rows)
+  expect(told(shown.before)).toEqual(before)
+  const refused = await take().then(() => null, refusal)
+  expect(refused?.code ?? null).toBe(shown.refused?.code ?? null)
+  if (refused) return did('refused')
+  // read from nothing, as by somebody who has seen neither
+  expect(readIn(await new World().load(place.db), build)).toEqual(told(shown.after!))
+  const [last] = await place.db.select({ id: actions.id }).from(actions).orderBy(desc(actions.id)).limit(1)
+  await undo(place.db, last!.id, today)
+  expect(readIn(await useWorld(place.db), build)).toEqual(before)
+}
+
+/** Changes as nobody would think of them. */
+function anyChange(
+  draw: Draw,
+  choices: readonly { id: string; parts: readonly { id: string }[] }[],
+  at: Ground,
+) {
+  const choice = pick(draw, choices)
+  const kinds: (() => Change | null)[] = [
+    () => ({ kind: 'choose', lead: pick(draw, at.leads) }),
+    () => ({ kind: 'choose', lead: pick(draw, at.leads), keepBoth: true }),
+    () => ({ kind: 'choose', hunt: { part: pick(draw, library).id } }),
+    () => ({ kind: 'choose', hunt: { part: pick(draw, library).id, limit: draw.whole(100, 9000) } }),
+    () => ({ kind: 'choose', item: pick(draw, at.items) }),
+    () => choice && { kind: 'remove', choice: choice.id },
+    () => {
+      const part = choice && pick(draw, choice.parts)
+      return part ? { kind: 'leave-out', line: choice.id, part: part.id } : null
+    },
+    () => ({ kind: 'sell', item: pick(draw, at.items) }),
+    () => choice && { kind: 'limit', choice: choice.id, limit: draw.whole(100, 9000) },
+    () => ({ kind: 'settle', finding: 'a finding' }),
+  ]
+  return pick(draw, kinds)() ?? []
+}
+type Ground = Awaited<ReturnType<typeof builtAt>>
+
+test(
+  `${seeds} builds: what is proposed is what carrying it out comes to, and one undo takes it back`,
+  { timeout: 600_000 },
+  async () => {
+    const { db } = place
+    for (let seed = 1; seed <= seeds; seed += 1) {
+      const draw = chance(7000 + seed)
+      const ground = await builtAt(draw)
+      const { build } = ground
+      const world = await useWorld(db)
+      const { view } = buildReading(world, build, today)
+      const machine = machinePage(world, build, today)
+      for (const [key, ways] of Object.entries(machine.ways).slice(0, 3))
+        for (const { way, changes, cost } of ways.slice(0, 2)) {
+          if (changes.length === 0) continue
+          did('fix')
+          expect(cost).toBe(whatIf(world, build, changes, today).difference?.payNow ?? null)
+          await isAsShown(build, changes, () => takeWay(db, build, { key, way }, today))
+        }
+      for (const { options } of machine.candidates.slice(0, 2))
+        for (const { way, changes } of options.slice(0, 1)) {
+          did('candidate')
+          await isAsShown(build, changes, () => swap(db, build, { way, out: null }, today))
+        }
+      for (const { role, steps } of stepsPage(world, build, today, '').roles)
+        for (const { id, changes, more, morePayNow } of steps.slice(0, 1)) {
+          did('step')
+          const { difference } = whatIf(world, build, changes, today)
+          expect([more, morePayNow]).toEqual([difference?.expected, difference?.payNow])
+          const out = view.parts.find((part) => part.role === role)?.id ?? null
+          await isAsShown(build, changes, () => swap(db, build, { way: id, out }, today))
+        }
+      for (let each = 0; each < 4; each += 1) {
+        const changes = Array.from({ length: draw.whole(1, 3) }, () =>
+          anyChange(draw, view.choices, ground),
+        ).flat()
+        if (changes.length === 0) continue
+        for (const { kind } of changes) did(kind)
+        await isAsShown(build, changes, () =>
+          db.transaction((tx) => carryOut(tx, build, changes, { today, text: 'any', path: 'any' })),
+        )
+      }
+    }
+    for (const kind of ['fix', 'candidate', 'step', 'choose', 'remove', 'leave-out', 'limit', 'refused'])
+      expect(counts.get(kind) ?? 0, kind).toBeGreaterThanOrEqual(Math.floor(seeds / 3))
+  },
+)
+
+test('another thing for a role with room for one takes the place of what is chosen there, unless both are kept', async () => {
+  const { db } = place
+  const brief = { name: 'One card', currency: 'CAD', budget: '900', stretch: '900' }
+  const build = await createBuild(db, briefSchema.validateSync(brief), today)
+  const hunt = (partId: string, more = {}) =>
+    addChoice(db, build, choiceSchema.validateSync({ kind: 'hunt', partId, limit: '138.00', ...more }), today)
+  await hunt('graphics-0')
+  await hunt('memory-0')
+  const found = leadSchema.validateSync({
+    sourceId: 'yard',
+    title: 'the card that was hunted',
+    price: '118.00',
+    currency: 'CAD',
+    condition: 'used',
+    manner: 'local',
+    listedOn: today,
+    things: [{ partId: 'graphics-0', plan: 'keep' }],
+  })
+  const leadId = await createLead(db, found)
+  await addChoice(db, build, choiceSchema.validateSync({ kind: 'lead', leadId }), today)
+  const chosen = async () => buildReading(await useWorld(db), build, today).view.choices
+  // the hunt would have been counted beside it: 138.00 + 118.00
+  expect((await chosen()).map(({ kind, payNow }) => [kind, payNow])).toEqual([
+    ['hunt', 13_800],
+    ['lead', 11_800],
+  ])
+  // memory adds
+  await hunt('memory-2')
+  expect(await chosen()).toHaveLength(3)
+  await hunt('graphics-2', { keepBoth: true })
+  expect((await chosen()).flatMap(({ roles }) => roles).filter((role) => role === 'graphics')).toHaveLength(2)
+  expect(singleRoles).toContain('graphics')
+})
