@@ -15,6 +15,7 @@ const core = [
   ['core-supply', ['supply']],
   ['core-ledger', ['ledger']],
   ['core-planning', ['planning']],
+  ['core-whatif', ['whatif']],
   ['core-comparison', ['comparison']],
   ['core-files', ['files']],
 ]
@@ -38,6 +39,7 @@ const server = [
   'outside',
   'calc',
   'context',
+  'whatif',
   'places',
   'http',
   'middleware',

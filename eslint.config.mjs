@@ -90,18 +90,48 @@ const readings = {
   },
 }
 
+const neitherSide = {
+  group: ['h3', 'nitropack*', '~/*', '**/app/**'],
+  message: 'places and context know neither HTTP nor the interface',
+}
+/** Places that still work out by themselves what a build would cost, reach or fit: the list gets only shorter. */
+const stillCalculating = [
+  'server/places/bench/{readBench,readFrameValue}.ts',
+  'server/places/brief/readCap.ts',
+  'server/places/leads/readLeads.ts',
+  'server/places/ledger/ledgerView.ts',
+  'server/places/machine/{advice,fix,readCarry,readMachine,readSteps}.ts',
+  'server/places/prices/readWorth.ts',
+  'server/places/scales/{match,readScales,weighedMachines}.ts',
+  'server/places/work/games.ts',
+]
+
 /** Packages each side keeps out of; folders are kept apart by eslint.boundaries.mjs. */
 const oneWay = [
   {
-    files: ['server/{places,context,calc,db,outside}/**/*.ts'],
+    files: ['server/{places,context,whatif,calc,db,outside}/**/*.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [neitherSide] }] },
+  },
+  {
+    // one question, one calculator: whoever proposes says its changes and asks what if
+    files: ['server/{places,whatif}/**/*.ts'],
+    ignores: stillCalculating,
     rules: {
       'no-restricted-imports': [
         'error',
         {
           patterns: [
+            neitherSide,
             {
-              group: ['h3', 'nitropack*', '~/*', '**/app/**'],
-              message: 'places and context know neither HTTP nor the interface',
+              group: ['joinedOrder', 'estimateFrameRate', 'meanFrames', 'machineOf', 'checkFit'].map(
+                (name) => `#core/**/${name}`,
+              ),
+              message: 'ask whatIf, or a reading of the build',
+            },
+            {
+              group: ['#core/supply/landed/landedCost'],
+              importNames: ['landedCost'],
+              message: 'ask whatIf, or a reading of the build',
             },
           ],
         },

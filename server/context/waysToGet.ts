@@ -37,15 +37,6 @@ export function waysOf(world: World, buildId: string, today: string, chosen: Cho
   ]
 }
 
-export async function waysToGet(
-  db: Pick<Queryable, 'select'>,
-  buildId: string,
-  today: string,
-  chosen: Chosen,
-): Promise<readonly Way[]> {
-  return waysOf(await useWorld(db), buildId, today, chosen)
-}
-
 /** Each part at the cheapest way that can be taken; parts without one are left out. See `priceByWay`. */
 export interface PartAtItsWay extends PricedPart {
   readonly way: Way

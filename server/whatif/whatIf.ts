@@ -6,7 +6,6 @@ import { choicesOf } from '#server/context/choicesOf'
 import { buildRow } from '#server/context/findBuild'
 import { buildReading } from '#server/context/readBuild'
 import { leadsValued } from '#server/context/valuedLeads'
-import { errorAnswer } from '#server/http/errors'
 import { NotFoundError } from '#server/errors/notFoundError'
 import type { World } from '#server/readings/world'
 import type { Outcome, WhatIf } from '#shared/whatif/views'
@@ -27,9 +26,13 @@ export function whatIf(world: World, buildId: string, changes: readonly Change[]
     return compared(before, outcomeOf(world.with(edits), buildId, today))
   } catch (error) {
     if (!(error instanceof CoreError || error instanceof NotFoundError)) throw error
-    const { code, message, path = '' } = errorAnswer(error).body.error
+    const { message } = error
+    const refused =
+      error instanceof CoreError
+        ? { code: error.code, message, path: error.path ?? '' }
+        : { code: 'not-found', message, path: '' }
     const nothing = { after: null, difference: null, comes: [], goes: [], frames: [] }
-    return { before, ...nothing, refused: { code, message, path } }
+    return { before, ...nothing, refused }
   }
 }
 
