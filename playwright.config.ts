@@ -4,19 +4,17 @@ import { chromiumArguments, chromiumPath } from './scripts/browser.mjs'
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
 const dateFile = 'test-results/today'
 
-const onTheMarket = /(bench|life|markets|purchase)\.spec\.ts/
-const proposing = /(machine|plan|scales)\.spec\.ts/
+const onTheMarket = /(bench|life|markets|plan|purchase|scales)\.spec\.ts/
 
 export default defineConfig({
   testDir: './tests/browser',
   timeout: 240_000,
   expect: { timeout: 30_000 },
-  // lanes side by side, each in order by itself: over the market whose days pass, over one that stands still, the rest
-  workers: 3,
+  // two lanes side by side, each in order by itself, of about one length: on two cores a third only makes all wait
+  workers: 2,
   projects: [
     { name: 'market', workers: 1, testMatch: onTheMarket },
-    { name: 'proposals', workers: 1, testMatch: proposing },
-    { name: 'rest', workers: 1, testIgnore: [onTheMarket, proposing] },
+    { name: 'rest', workers: 1, testIgnore: onTheMarket },
   ],
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {

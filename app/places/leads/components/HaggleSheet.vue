@@ -13,20 +13,21 @@ const { data: sheet } = useHaggle(() => lead)
 const by = ref<'me' | 'seller'>('me')
 const figure = ref('')
 const note = ref('')
-const add = () =>
-  run(async () => {
-    await call(
-      'POST /api/leads/:id/offers',
-      { id: lead.id },
-      {
-        by: by.value,
-        amount: figure.value.trim() === '' ? null : figure.value.trim(),
-        day: build.view!.today,
-        note: note.value,
-      },
-    )
-    figure.value = note.value = ''
-  })
+/** The fields are free for the next offer at once: what is typed while this one is on its way is not cleared by it. */
+async function add() {
+  const typed = { figure: figure.value, note: note.value }
+  const offer = {
+    by: by.value,
+    amount: typed.figure.trim() === '' ? null : typed.figure.trim(),
+    day: build.view!.today,
+    note: typed.note,
+  }
+  figure.value = note.value = ''
+  const isAdded = await run(() => call('POST /api/leads/:id/offers', { id: lead.id }, offer))
+  if (isAdded || figure.value !== '' || note.value !== '') return
+  figure.value = typed.figure
+  note.value = typed.note
+}
 const drop = (id: string) =>
   run(() => call('DELETE /api/leads/offers/:id', { id }), {
     message: 'removed from the log',
