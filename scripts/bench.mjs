@@ -7,8 +7,13 @@ import { ensureBuilt, ensureInstalled, root, run } from './lib.mjs'
 // `npm run bench -- readings`: the table of docs/bench.md alone.
 // `npm run bench -- attack`: 200 kills and 10 000 malformed requests instead of the few of `npm test`.
 // `npm run bench -- lives`: 200 random lives instead of the few of `npm test`.
+// `npm run bench -- proposals`: 300 random builds whose proposals are carried out, instead of the few of `npm test`.
 process.chdir(root)
 ensureInstalled()
+if (process.argv[2] === 'proposals') {
+  run('npx', ['vitest', 'run', 'tests/server/proposals.test.ts'], { env: { TARVIN_PROPOSALS: '300' } })
+  process.exit(0)
+}
 if (process.argv[2] === 'lives') {
   run('npx', ['vitest', 'run', 'tests/server/livesModel.test.ts'], { env: { TARVIN_LIVES: '200' } })
   process.exit(0)

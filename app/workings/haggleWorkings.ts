@@ -32,8 +32,8 @@ export function aimWorking(lead: LeadView, sheet: HaggleView): Working {
     lines: [
       { label: 'most to pay', value: amount(sheet.walkAway, sheet.currency), kind: 'sum' },
       {
-        label: 'street price of the kept parts',
-        value: amount(sheet.street, sheet.currency),
+        label: 'the same parts at their patient price, or the best other lead',
+        value: amount(sheet.patient, sheet.buildCurrency),
         kind: 'record',
       },
     ],

@@ -137,7 +137,8 @@ export interface HaggleView extends HaggleSheet {
   readonly askedBy: 'listing' | 'counter-offer'
   /** Expected cost at the ask, once the rest is sold, in the build's currency. */
   readonly costAtAsk: number
-  readonly street: number | null
+  /** The kept things at their patient price, or the best other lead where that is lower, in the build's currency. */
+  readonly patient: number | null
   readonly alternative: {
     readonly amount: number
     readonly what: string

@@ -128,6 +128,7 @@ export interface StepsView {
       readonly name: string
       readonly saved: number
       readonly lost: number
+      readonly changes: readonly Change[]
     }[]
   } | null
 }

@@ -10,8 +10,11 @@ export interface HaggleInput {
   readonly costAt: (price: number) => number
   /** Cost of the best alternative: another lead, or the street price at the builder's patience; null where there is none. */
   readonly alternative: number | null
-  /** Street price at the builder's patience, corrected for condition and for what is missing or needed; null without comps. */
-  readonly street: number | null
+  /**
+   * What the kept things cost at their patient marks, corrected for condition and for what is missing, or the best other
+   * lead where that is lower; of the same money as `costAt`. Null where it is not known.
+   */
+  readonly patient: number | null
   /** Lowest opening as a share of the ask, below which it insults. Default: `resale.lowestOpening`. */
   readonly lowestOpening?: number
 }
@@ -29,24 +32,27 @@ export interface HaggleSheet {
 }
 
 /**
- * The haggle sheet of docs/formulas.md (Haggle sheet). Opening = 2 · aim − ask, so that meeting half-way lands on the
+ * The haggle sheet of docs/formulas.md (Haggle sheet). Aim: the highest price at which the whole lead costs no more than
+ * its kept things at patient marks, by the cost that the walk-away is found by; never above it. Opening = 2 · aim − ask, so that meeting half-way lands on the
  * aim, at least 60 % of the ask, rounded down to a customary step last of all. Where the ask is at or below the aim:
  * the next customary step below the ask, to be offered or not.
  *
- * @example ask 150.00, walk-away 140.00, street 130.00: aim 130.00, opening 110.00
+ * @example ask 150.00, walk-away 140.00, at patient marks 130.00: aim 130.00, opening 110.00
  */
 export function haggleSheet({
   ask,
   unit,
   costAt,
   alternative,
-  street,
+  patient,
   lowestOpening = resaleDefaults.lowestOpening,
 }: HaggleInput): HaggleSheet {
   if (alternative === null) return { walkAway: null, aim: null, opening: null, advice: 'not-known' }
-  const walkAway = highestPriceWithin(costAt, alternative, Math.max(2 * ask, 2 * alternative, unit), unit)
+  const top = Math.max(2 * ask, 2 * alternative, unit)
+  const walkAway = highestPriceWithin(costAt, alternative, top, unit)
   if (walkAway === null || walkAway === 0) return { walkAway, aim: null, opening: null, advice: 'pass' }
-  const aim = street === null ? walkAway : Math.min(walkAway, street)
+  const aim =
+    patient === null ? walkAway : Math.min(walkAway, highestPriceWithin(costAt, patient, top, unit) ?? 0)
   if (ask <= aim) {
     const below = roundDownCustomary(ask, unit)
     return {
@@ -68,7 +74,8 @@ export function walkAwayForResale(netResale: number, finishing: number, margin: 
 }
 
 /** The formula in words, for its working. */
-export const aimFormula = 'the lower of the most to pay and the street price at your patience'
+export const aimFormula =
+  'the highest price at which the expected total is not above the same parts at their patient price, or the best other lead'
 
 /** The formula in words, for its working. */
 export const walkAwayFormula =

@@ -4,9 +4,9 @@ import { CoreError } from '#core/errors/coreError'
 import { haggleSheet, type HaggleSheet } from '#core/supply/haggle/haggleSheet'
 import { affordableCombinations } from '#core/supply/haggle/openOffers'
 import { isTooCheap } from '#core/supply/risk/tooCheap'
-import { parseDecimal } from '#core/money/decimal'
+import { parseDecimal, roundHalfAway } from '#core/money/decimal'
 import { moneySize } from '#core/assumptions/moneySize'
-import { convertBack, rateTable } from '#core/money/rates'
+import { rateTable } from '#core/money/rates'
 import type { offerSchema } from '#shared/leads/schemas'
 import { daysWaiting } from '#core/supply/risk/silence'
 import type { HouseRules } from '#shared/brief/houseRules'
@@ -19,7 +19,7 @@ import { asksOf } from './leadAsks'
 import { newId } from '#server/db/ids'
 import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
 import { warnBelow } from './readLeads'
-import { useMarket } from '#server/context/market'
+import { useMarket, streetAt } from '#server/context/market'
 import type { Market } from '#server/context/marketState'
 import { buildView } from '../builds/buildView'
 import { findBuild, type BuildRow } from '#server/context/findBuild'
@@ -80,11 +80,9 @@ export async function haggled(
 export function sheetOf(
   { build, market, today, cheapest, log }: Haggled,
   own: ValuedLead,
-): Pick<HaggleView, 'ask' | 'askedBy' | 'alternative' | 'street' | keyof HaggleSheet> {
-  const rate = rateTable(market.rates).rateOn(today, own.lead.currency, build.currency)
+): Pick<HaggleView, 'ask' | 'askedBy' | 'alternative' | 'patient' | keyof HaggleSheet> {
   const counter = log.filter((each) => each.by === 'seller' && each.amount !== null).at(-1)
   const ask = counter?.amount ?? own.lead.price
-  const street = own.value.street
   const others = otherWays(own, market, build, today)
   if (cheapest)
     others.push({
@@ -93,19 +91,22 @@ export function sheetOf(
       leadId: cheapest.lead.id,
     })
   const alternative = others.sort((a, b) => a.amount - b.amount)[0] ?? null
-  const inLeads = street === null ? null : inLead(street, own, rate, build.currency)
+  const atMarks = patientOf(own, market, build.currency, today)
+  const otherLead = cheapest?.value.expectedAfterResale
+  const patient =
+    atMarks === null || otherLead === undefined ? (otherLead ?? atMarks) : Math.min(atMarks, otherLead)
   return {
     ask,
     askedBy: counter ? 'counter-offer' : 'listing',
     alternative,
-    street: inLeads,
+    patient,
     ...haggleSheet({
       ask,
       unit: moneySize(own.lead.currency),
       lowestOpening: market.assumptions.resale.lowestOpening,
       alternative: alternative?.amount ?? null,
       costAt: (price) => own.revalue(price).expectedAfterResale,
-      street: inLeads,
+      patient,
     }),
   }
 }
@@ -133,6 +134,23 @@ export async function haggleView(
     combinations: await standingTogether(db, valued, build, market, today),
     bids: alternative && bidsOf(own, valued, { market, build, today, otherwise: alternative.amount }),
   }
+}
+
+/** What the kept things of a lead would cost at their patient marks, as complete as these are; null where one has none. */
+function patientOf(
+  { lead, value }: ValuedLead,
+  market: Market,
+  currency: string,
+  today: string,
+): number | null {
+  let sum = 0
+  for (const [index, { partId, quantity, plan }] of lead.things.entries()) {
+    if (plan !== 'keep') continue
+    const mark = streetAt(market, partId, today, currency, 'patient')
+    if (mark === null) return null
+    sum += roundHalfAway(mark * quantity * value.worthShares[index]!)
+  }
+  return sum
 }
 
 /** What else the kept things could be had for than from a lead: at the street, and a single one in a shop. */
@@ -163,10 +181,6 @@ function keptOf({ lead }: ValuedLead): string {
     .flatMap((thing) => Array.from({ length: thing.quantity }, () => thing.partId))
     .sort()
     .join(' ')
-}
-
-function inLead(amount: number, { lead }: ValuedLead, rate: string | number, buildCurrency: string): number {
-  return lead.currency === buildCurrency ? amount : convertBack(amount, lead.currency, buildCurrency, rate)
 }
 
 /**

@@ -101,7 +101,7 @@ function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsV
     left,
     threshold: stepThreshold,
     roles,
-    slimming: (view.receipt.left ?? 0) < 0 ? slim(view, options, brief, reach) : null,
+    slimming: slim(world, view, ways, options, brief, reach),
   }
 }
 
@@ -173,7 +173,9 @@ function reachOf(view: BuildView): (parts: readonly Part[]) => TargetReach[] {
 }
 
 function slim(
+  world: World,
   view: BuildView,
+  ways: readonly Way[],
   options: readonly StepOption[],
   brief: ReturnType<typeof fitBriefOf>,
   reach: ReturnType<typeof reachOf>,
@@ -190,28 +192,51 @@ function slim(
     .filter((part) => !chosen.some((each) => each.part?.id === part.id))
     .map((part) => ({ id: `rest:${part.id}`, part, cost: 0, fixed: true }))
   const all = [...chosen.flatMap((each) => (each.part ? [{ ...each, part: each.part }] : [])), ...rest]
-  const over = -(view.receipt.left ?? 0)
-  const { swaps, stillOver } = slimming({
+  const { left } = view.receipt
+  if (left === null || left >= 0) return null
+  const over = -left
+  const { swaps } = slimming({
     chosen: all,
     options: options.filter((option) => option.part.facts.module !== 'laptop'),
     over,
     brief,
     worth: (parts) => worthOf(parts, reach(parts)),
   })
-  return {
-    over,
-    stillOver,
-    swaps: swaps.map((swap) => ({
-      choiceId: swap.choiceId,
-      out: partLabel(swap.out),
-      id: swap.option.id,
-      partId: swap.option.part.id,
-      how: swap.option.how!,
-      name: partLabel(swap.option.part),
-      saved: swap.saved,
-      lost: swap.lost,
-    })),
+  return { over, ...swapsInTurn(world, view, ways, swaps, over) }
+}
+
+/** The swaps one after the other, each with what it saves when those before it are taken; no more than are needed. */
+function swapsInTurn(
+  world: World,
+  view: BuildView,
+  ways: readonly Way[],
+  swaps: ReturnType<typeof slimming>['swaps'],
+  over: number,
+): Pick<NonNullable<StepsView['slimming']>, 'swaps' | 'stillOver'> {
+  const taking: Change[] = []
+  const found: NonNullable<StepsView['slimming']>['swaps'][number][] = []
+  let stillOver = over
+  for (const { choiceId, out, option, lost } of swaps) {
+    if (stillOver <= 0) break
+    const way = ways.find(({ id }) => id === option.id)!
+    const changes = [...takenOut(view.choices, out.id), taken(way, '')]
+    const left = whatIf(world, view.id, [...taking, ...changes], view.today).after?.receipt.left ?? null
+    if (left === null || -left >= stillOver) continue
+    found.push({
+      choiceId,
+      out: partLabel(out),
+      id: option.id,
+      partId: option.part.id,
+      how: option.how!,
+      name: partLabel(option.part),
+      saved: stillOver + left,
+      lost,
+      changes,
+    })
+    taking.push(...changes)
+    stillOver = -left
   }
+  return { swaps: found, stillOver: Math.max(0, stillOver) }
 }
 
 /** Worth of a machine: how far it reaches its targets, less weight for memory and storage, which no target counts. */

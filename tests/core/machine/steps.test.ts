@@ -66,6 +66,24 @@ describe('steps up', () => {
   test('less than the threshold is not worth it', () => {
     expect(stepsUp({ ...context, threshold: 7, options: [card('a', 112, 15_000)] })[0]!.worthIt).toBe(false)
   })
+  test('N7: a drive of a slower kind is no step up, whatever it holds; a larger one of its kind is', () => {
+    const drive = (name: string, facts: PartFacts): StepOption => ({
+      ...card(name, 0, 4000),
+      part: partOf('storage', { ...soundFacts.storage, ...facts }, name),
+    })
+    const own = drive('own', { drive: 'ssd', interface: 'nvme', capacityGb: 1000 })
+    const steps = stepsUp({
+      ...context,
+      role: 'storage',
+      others: parts.filter((part) => part.role !== 'storage'),
+      present: { part: own.part, cost: 5000, payNow: 5000 },
+      options: [
+        drive('turning', { drive: 'hdd', interface: 'sata', driveShape: '3.5', capacityGb: 4000 }),
+        drive('larger', { drive: 'ssd', interface: 'nvme', capacityGb: 2000 }),
+      ],
+    })
+    expect(steps.map(({ option }) => option.id)).toEqual(['larger'])
+  })
   test('an empty role is filled from the cheapest on', () => {
     expect(
       stepsUp({
