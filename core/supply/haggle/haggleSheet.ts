@@ -33,9 +33,9 @@ export interface HaggleSheet {
 
 /**
  * The haggle sheet of docs/formulas.md (Haggle sheet). Aim: the highest price at which the whole lead costs no more than
- * its kept things at patient marks, by the cost that the walk-away is found by; never above it. Opening = 2 · aim − ask, so that meeting half-way lands on the
- * aim, at least 60 % of the ask, rounded down to a customary step last of all. Where the ask is at or below the aim:
- * the next customary step below the ask, to be offered or not.
+ * its kept things at patient marks, by the cost that the walk-away is found by; never above it. Opening = 2 · aim − ask,
+ * so that meeting half-way lands on the aim, at least 60 % of the ask, rounded down to a customary step last of all.
+ * Where the ask is at or below the aim: the next customary step below the ask, to be offered or not.
  *
  * @example ask 150.00, walk-away 140.00, at patient marks 130.00: aim 130.00, opening 110.00
  */
