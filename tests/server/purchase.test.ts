@@ -119,17 +119,20 @@ describe('the haggle sheet of a lead', () => {
     })
     // 8 % of faults without protection, hassle 8.00: cost at p is 1.08 p + 0.64, so p = (street − 0.64) / 1.08
     expect(first.walkAway).toBe(Math.floor((first.alternative!.amount - 64) / 1.08))
+    // the aim by the same cost, rounded once, against the patient mark
+    expect(Math.abs(first.aim! - (first.patient! - 64) / 1.08)).toBeLessThan(1)
+    expect(first.patient!).toBeLessThan(first.alternative!.amount)
     const offer = await noteOffer(
       database.db,
       id,
-      { by: 'seller', amount: '118.00', day: today, note: 'last word' },
+      { by: 'seller', amount: '115.00', day: today, note: 'last word' },
       today,
     )
     expect(await haggleView(database.db, build, id, today)).toMatchObject({
-      ask: 11_800,
+      ask: 11_500,
       askedBy: 'counter-offer',
       advice: 'take',
-      opening: 11_500,
+      opening: 11_000,
     })
     await setOfferDeleted(database.db, offer, today)
     const other = await createLead(database.db, lead('126.00', { signs: { 'stress-tested': true } }))
