@@ -8,7 +8,7 @@ export type ReceiptFigure = (typeof receiptFigures)[number]
  * By how much the figures of a receipt change, in minor units of its currency. A line that is not known before and
  * after cancels; one that is not known on one side alone makes the difference not known.
  *
- * @example a card of 90.00 for one of 61.00, a drive without a price on both sides: pay now −29.00
+ * @example a card of 90.00 for one of 61.00, a drive without a price on both sides: total −29.00
  */
 export function receiptDifference(before: Receipt, after: Receipt): Record<ReceiptFigure, number | null> {
   const of = (figure: ReceiptFigure): number | null => {

@@ -3,7 +3,7 @@ import { assertItemCan } from '#core/ledger/itemLife'
 import { partLabel } from '#core/parts/part'
 import { singleRoles, type Change } from '#core/whatif/change'
 import { choicesOf } from '#server/context/choicesOf'
-import { buildRow, type BuildRow } from '#server/context/findBuild'
+import { buildRow, rootIdOf, type BuildRow } from '#server/context/findBuild'
 import { marketOf, part } from '#server/context/marketReadings'
 import { builtIn, huntPrice } from '#server/context/readChoice'
 import { NotFoundError } from '#server/errors/notFoundError'
@@ -165,8 +165,10 @@ function removed(world: World, build: BuildRow, id: string, { now }: How): RowEd
 
 /** A thing of mine lies on the shelf; a variant, which holds none, does without it. */
 function shelved(world: World, build: BuildRow, id: string, more: { plan?: 'resell' }): RowEdit[] {
-  if (build.variantOf !== null) return ofBuild(build, { dropped: [...new Set([...build.dropped, id])] })
   const row = itemOf(world, id)
+  if (row.buildId !== rootIdOf(world, build)) throw new NotFoundError('item', id)
+  if (build.variantOf !== null) return ofBuild(build, { dropped: [...new Set([...build.dropped, id])] })
+  assertItemCan('move', row, partLabel(part(world, row.partId)!), 'choice')
   return [{ table: 'items', id, row: { ...row, place: 'shelf', isBuiltIn: false, ...more } }]
 }
 
@@ -187,6 +189,7 @@ function leftOut(
   const item = world.rows.items.one('id', id)
   if (item) {
     if (build.variantOf !== null) return shelved(world, build, id, {})
+    if (item.buildId !== build.id) throw new NotFoundError('item', id)
     return [{ table: 'items', id, row: { ...item, leftOut: [...item.leftOut, partId] } }]
   }
   const row = choiceOf(world, build, id)
