@@ -86,9 +86,11 @@ async function hunt(price: number) {
     })
     return
   }
-  await run(() => build.choose({ kind: 'hunt', partId: part.partId, limit }, part.name), {
+  let done = 0
+  const chosen = { kind: 'hunt', partId: part.partId, limit } as const
+  await run(() => build.choose(chosen, part.name, (action) => (done = action)), {
     message: `hunting ${part.name} at up to ${amount(Math.round(price), part.currency)}`,
-    undo: async () => build.takeOut(build.view!.choices.at(-1)!.id, part.name),
+    undo: () => build.undo(done, part.name),
   })
 }
 function lookOut(price: number) {
