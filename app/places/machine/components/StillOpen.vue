@@ -57,12 +57,17 @@ async function unsettle(key: string) {
     message: 'reopened',
   })
 }
-async function hunt(partId: string, name: string) {
+/** Takes a candidate by the way it is shown at: a lead as that lead, a thing of mine as that thing. */
+async function choose(way: string, name: string) {
   let done = 0
-  await run(() => build.choose({ kind: 'hunt', partId, limit: null }, name, (action) => (done = action)), {
-    message: `hunting for ${name}`,
-    undo: () => build.undo(done, name),
-  })
+  const told = { onAction: (action: number) => (done = action) }
+  await run(
+    async () => {
+      build.named(name)
+      await call('POST /api/builds/:id/machine/swap', { id: view.id }, { way, out: null }, told)
+    },
+    { message: `${name} chosen`, undo: () => build.undo(done, name) },
+  )
 }
 </script>
 
@@ -154,7 +159,7 @@ async function hunt(partId: string, name: string) {
         <span class="min-w-0 flex-1">{{ option.name }}</span><span class="figures">{{
           amount(option.price, view.currency)
         }}</span
-        ><button type="button" class="button !py-0.5" @click="hunt(option.partId, option.name)">hunt</button>
+        ><button type="button" class="button !py-0.5" @click="choose(option.way, option.name)">choose</button>
       </p>
     </article>
     <div v-if="view.fit.cannotCheck.length > 0" class="mb-3">
