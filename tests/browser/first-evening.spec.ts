@@ -163,7 +163,7 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     const { builds } = await (await page.request.get(`${address}/api/session`)).json()
     const id = builds[0].id as string
     await page.goto(`${address}/b/${id}/machine`)
-    const hunts = page.getByRole('button', { name: 'hunt', exact: true })
+    const hunts = page.getByRole('button', { name: 'choose', exact: true })
     await expect(hunts).toHaveCount(7)
     for (let open = 7; open > 0; open -= 1) {
       await evening.click(/^hunt$/)

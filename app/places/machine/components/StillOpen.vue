@@ -156,9 +156,9 @@ async function choose(way: string, name: string) {
         :key="option.partId"
         class="mt-1 flex items-center gap-2"
       >
-        <span class="min-w-0 flex-1">{{ option.name }}</span><span class="figures">{{
-          amount(option.price, view.currency)
-        }}</span
+        <span class="min-w-0 flex-1"
+          >{{ option.name }} <span class="text-xs text-soft">{{ option.how }}</span></span
+        ><span class="figures">{{ amount(option.price, view.currency) }}</span
         ><button type="button" class="button !py-0.5" @click="choose(option.way, option.name)">choose</button>
       </p>
     </article>
