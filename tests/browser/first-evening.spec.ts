@@ -166,7 +166,7 @@ test('from nothing to eight street prices, a fitted machine, its total and an ex
     const hunts = page.getByRole('button', { name: 'choose', exact: true })
     await expect(hunts).toHaveCount(7)
     for (let open = 7; open > 0; open -= 1) {
-      await evening.click(/^hunt$/)
+      await evening.click(/^choose$/)
       await expect(hunts).toHaveCount(open - 1)
     }
     await page.reload()
