@@ -65,7 +65,7 @@ export interface FitView extends Omit<FitReport, 'findings' | 'settled'> {
 /** What the place Machine shows beyond the build: ways to fix, power, room to grow, the plan, the sheet of assembly. */
 export interface MachineView {
   /** By key of the finding. */
-  readonly ways: Readonly<Record<string, readonly Proposed<FixRow>[]>>
+  readonly ways: Readonly<Record<string, readonly FixProposed[]>>
   /** Money at risk by key of the finding: what its parts cost, or the cheapest way. */
   readonly atRisk: Readonly<Record<string, number>>
   /** Cheapest sensible candidates of empty roles. */
@@ -89,8 +89,12 @@ export interface MachineView {
   readonly assembled: readonly string[]
 }
 
-/** What is proposed, and the changes it is made of: carried out they come to what is shown. */
-export type Proposed<Of> = Of & { readonly changes: readonly Change[] }
+/** A way to fix, and the changes it is made of: carried out they come to what is shown. */
+export interface FixProposed extends FixRow {
+  readonly changes: readonly Change[]
+  /** Why it cannot be taken, in words; null where it can, or where nobody knows its price. */
+  readonly refused: string | null
+}
 
 export interface StepView extends Omit<StepUp, 'option'> {
   readonly changes: readonly Change[]

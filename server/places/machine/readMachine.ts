@@ -1,17 +1,15 @@
 import { buildRow } from '#server/context/findBuild'
 import { assemblySheet } from '#core/machine/assembly/assemblySheet'
 import { checkFit } from '#core/machine/fit/checkFit'
-import { waysToMend, type FixRow } from '#core/machine/fit/fixes'
+import { waysToMend } from '#core/machine/fit/fixes'
 import { machinePlan } from '#core/machine/fit/plan'
 import { partLabel, type Role } from '#core/parts/part'
 import { powerSheet } from '#core/machine/power/powerSheet'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
-import type { MachineView, Proposed } from '#shared/machine/views'
-import type { Change } from '#core/whatif/change'
+import type { FixProposed, MachineView } from '#shared/machine/views'
 import { taken } from '#core/whatif/proposed'
 import { whatIf } from '#server/whatif/whatIf'
 import { changesOfFix, reasonOf } from './fix'
-import type { World } from '#server/readings/world'
 import type { Queryable } from '#server/db/client'
 import { reading } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
@@ -38,11 +36,12 @@ export const machinePage = reading('machine page', (world, buildId: string, toda
   const ways = Object.fromEntries(
     findings.map((finding) => [
       finding.key,
-      waysToMend(finding, machine, priced, market.library).map((row): Proposed<FixRow> => {
+      waysToMend(finding, machine, priced, market.library).map((row): FixProposed => {
         // what has no price cannot be taken, and costs nobody knows what
-        if (row.cost === null) return { ...row, changes: [] }
+        if (row.cost === null) return { ...row, changes: [], refused: null }
         const changes = changesOfFix(view, row, priced, reasonOf(finding))
-        return { ...row, changes, cost: payNowChange(world, buildId, changes, today) }
+        const { difference, refused } = whatIf(world, buildId, changes, today)
+        return { ...row, changes, cost: difference?.payNow ?? null, refused: refused?.message ?? null }
       }),
     ]),
   )
@@ -61,16 +60,11 @@ export const machinePage = reading('machine page', (world, buildId: string, toda
     ),
     candidates: view.emptyRoles.map((role) => ({
       role,
-      options: sensible(role, machine, priced).map(({ part, how, way }) => {
+      options: sensible(role, machine, priced).flatMap(({ part, how, way }) => {
         const changes = [taken(way, '')]
-        return {
-          way: way.id,
-          partId: part.id,
-          name: partLabel(part),
-          price: payNowChange(world, buildId, changes, today) ?? way.payNow,
-          how: how ?? '',
-          changes,
-        }
+        const price = whatIf(world, buildId, changes, today).difference?.payNow ?? null
+        const named = { way: way.id, partId: part.id, name: partLabel(part), how: how ?? '' }
+        return price === null ? [] : [{ ...named, price, changes }]
       }),
     })),
     power: powerSheet(view.parts, {
@@ -101,10 +95,6 @@ export async function machineView(
 ): Promise<MachineView> {
   return machinePage(await useWorld(db), buildId, today)
 }
-
-/** By how much what is paid now changes; null where that is not known, or where it cannot be done. */
-const payNowChange = (world: World, buildId: string, changes: readonly Change[], today: string) =>
-  whatIf(world, buildId, changes, today).difference?.payNow ?? null
 
 /** The cheapest parts of a role with which nothing stops that did not stop before. */
 function sensible(

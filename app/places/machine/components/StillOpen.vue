@@ -108,6 +108,7 @@ async function choose(way: string, name: string) {
                   way.handiwork && way.handiwork !== 'none' ? `manual work: ${way.handiwork}` : '',
                   way.limitW ? `limits power to ${way.limitW} W` : '',
                   way.leavesOpen ? `still open: ${way.leavesOpen}` : '',
+                  way.refused ?? '',
                 ]
                   .filter((each) => each !== '')
                   .join(' · ')
@@ -118,12 +119,15 @@ async function choose(way: string, name: string) {
                 way.kind === 'by-hand'
                   ? '—'
                   : way.cost === null
-                    ? 'no price'
+                    ? way.refused
+                      ? '—'
+                      : 'no price'
                     : signedAmount(way.cost, view.currency)
               }}
             </td>
             <td class="w-20 text-right">
               <button
+                v-if="way.changes.length > 0 && way.refused === null"
                 type="button"
                 class="button !py-0.5"
                 :aria-label="`apply fix: ${named(way)}`"
