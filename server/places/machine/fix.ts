@@ -56,6 +56,8 @@ export async function takeWay(
   const priced = partsAtTheirWays(suggested(world, buildId, view))
   const row = waysToMend(finding, machine, priced, market.library).find((each) => each.way === way)
   if (!row) throw new CoreError('fix-gone', {}, 'way')
+  const unpriced = row.parts.find(({ id }) => !priced.some(({ part }) => part.id === id))
+  if (unpriced) throw new CoreError('no-price', { part: unpriced.name }, 'way')
   const reason = reasonOf(finding)
   await carryOut(db, buildId, changesOfFix(view, row, priced, reason), { today, text: reason, path: 'key' })
 }

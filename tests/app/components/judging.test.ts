@@ -4,6 +4,7 @@ import { afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest
 import { addChoice } from '#server/places/machine/choices'
 import { machineView } from '#server/places/machine/readMachine'
 import { savePart } from '#server/places/parts/parts'
+import { noteShopPrice } from '#server/places/prices/noteShopPrice'
 import { priceBriefs, priceView } from '#server/places/prices/readPrices'
 import { choiceSchema } from '#shared/machine/schemas'
 import CapLine from '~/places/brief/components/CapLine.vue'
@@ -79,10 +80,12 @@ describe('what is still open in a machine', () => {
     const shown = await open()
     const card = shown.findAll('article').find((each) => each.text().includes('no graphics card yet'))!
     expect(card.text()).toContain('Tarn 640')
-    await press(shown, 'hunt')
+    counter.answers.set('/machine/swap', useBuild().view)
+    await press(shown, 'choose')
+    // by the way it is shown at, whichever that is
     expect(written()[0]).toMatchObject({
-      path: `/api/builds/${counter.place.build}/machine/choices`,
-      body: { kind: 'hunt', limit: null },
+      path: `/api/builds/${counter.place.build}/machine/swap`,
+      body: { way: expect.stringMatching(/^(hunt|shop|lead|item):/), out: null },
     })
   })
 
@@ -96,8 +99,19 @@ describe('what is still open in a machine', () => {
       await savePart(db, { id, role, make: 'Quenby', name: id, facts: facts as never })
     await hunt('chip')
     await hunt('plate')
+    const findingOf = (shown: Awaited<ReturnType<typeof open>>) =>
+      shown.findAll('[data-finding]').find((each) => each.text().includes('QX-1'))!
+    // without a price it is named, and cannot be taken
+    expect(findingOf(await open()).text()).toContain('no price')
+    expect(
+      findingOf(await open())
+        .find('button[aria-label="apply fix: Quenby right"]')
+        .exists(),
+    ).toBe(false)
+    const price = { partId: 'right', shop: 'Pantry', price: '70.00', currency: 'CAD', date: today }
+    await noteShopPrice(db, price, today)
     const shown = await open()
-    const finding = shown.findAll('[data-finding]').find((each) => each.text().includes('QX-1'))!
+    const finding = findingOf(shown)
     expect(finding.text()).toContain('QX-2')
     const key = (useBuild().view!.fit.findings.find(({ what }) => what.includes('QX')) ?? { key: '' }).key
     counter.answers.set('/machine/fix', useBuild().view)
