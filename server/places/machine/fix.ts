@@ -4,6 +4,7 @@ import { CoreError } from '#core/errors/coreError'
 import { checkFit } from '#core/machine/fit/checkFit'
 import type { Finding } from '#core/machine/fit/finding'
 import { waysToMend, type FixRow } from '#core/machine/fit/fixes'
+import { partLabel } from '#core/parts/part'
 import type { Change } from '#core/whatif/change'
 import { taken, takenOut } from '#core/whatif/proposed'
 import { buildRow, findBuild } from '#server/context/findBuild'
@@ -83,6 +84,6 @@ export async function swap(
   const way = suggested(world, buildId, view).find(({ id }) => id === wayId)
   if (!way) throw new CoreError('way-gone', {}, 'way')
   const changes = [...(out ? takenOut(view.choices, out) : []), taken(way, '')]
-  const text = `${way.part.name} chosen`
+  const text = `${partLabel(way.part)} chosen`
   await carryOut(db, buildId, changes, { today, text, path: 'way' })
 }

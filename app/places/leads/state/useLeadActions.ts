@@ -1,3 +1,4 @@
+import { partLabel } from '#core/parts/part'
 import type { Ref } from 'vue'
 import type { LeadView } from '#shared/leads/views'
 import { call } from '~/data/call'
@@ -43,11 +44,11 @@ export function useLeadActions(page: LeadsPage) {
       lastUndo = () => build.undo(done, chosen.title)
       const choose = () =>
         build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title, (action) => (done = action))
-      const before = build.view?.choices ?? []
+      const before = build.view?.parts ?? []
       await run(choose, {
         get message() {
-          const after = new Set(build.view?.choices.map(({ id }) => id))
-          const gone = before.filter(({ id }) => !after.has(id)).map(({ label }) => label)
+          const after = new Set(build.view?.parts.map(({ id }) => id))
+          const gone = before.filter(({ id }) => !after.has(id)).map(partLabel)
           return `${chosen.title} put into the build${gone.length > 0 ? ` in place of ${gone.join(', ')}` : ''}`
         },
         undo: lastUndo,
