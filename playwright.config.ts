@@ -63,8 +63,8 @@ export default defineConfig({
         TARVIN_DATABASE_URL: 'file:test-results/demo.db',
       },
     },
-    // nothing at all: a newcomer's first evening; and what a spec loads itself
-    ...['evening', 'proposals'].map((name, index) => ({
+    // nothing at all: a newcomer's first evening; and what a spec loads itself. No two lanes meet on one of them
+    ...['evening', 'proposals', 'machine'].map((name, index) => ({
       command: 'node .built/server/index.mjs',
       url: `http://127.0.0.1:${port + 4 + index}/api/session`,
       env: {

@@ -106,7 +106,7 @@ test(
       await door.close()
       await page.getByLabel('note from the on-site page').fill(note)
       await page.getByRole('button', { name: 'Save note' }).click()
-      await expect(page.getByRole('region', { name: 'on-site check' })).toBeVisible()
+      await expect(page.getByText('notes from the visit saved')).toBeVisible()
       const { facts } = (
         (await (await request.get(`/api/builds/${id}/leads`)).json()) as {
           leads: { id: string; facts: { key: string; by: string; answer: string }[] }[]

@@ -4,7 +4,7 @@ import { expectReadable } from './readable'
 
 /** From a donor to a machine in which nothing stops, through the real interface. */
 const port = Number(process.env.TARVIN_TEST_PORT ?? 3500)
-test.use({ baseURL: `http://127.0.0.1:${port + 5}` })
+test.use({ baseURL: `http://127.0.0.1:${port + 6}` })
 
 test('start from a donor, take a card, fix what stops; nothing stops, and the receipt has every part', async ({
   page,
