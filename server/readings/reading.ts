@@ -43,7 +43,7 @@ export function reading<Keys extends readonly Key[], Value>(
   const kept = new WeakMap<World, LRUCache<string, ComputedRef<Outcome<Value>>>>()
   const ask = (world: World, ...keys: Keys): Value => {
     let own = kept.get(world)
-    if (!own) kept.set(world, (own = new LRUCache({ max: most })))
+    if (!own) kept.set(world, (own = newCache(most)))
     const key = JSON.stringify(keys)
     let outcome = own.get(key)
     if (!outcome) {
@@ -61,6 +61,10 @@ export function reading<Keys extends readonly Key[], Value>(
   }
   return ask as Asked<Keys, Value>
 }
+
+/** By size, not by number: of a number the room is laid out beforehand, 0.6 ms for each reading of each passing world. */
+const newCache = <Value extends object>(most: number) =>
+  new LRUCache<string, Value>({ maxSize: most, sizeCalculation: () => 1 })
 
 function outcomeOf<Value>(name: string, id: string, work: () => Value): Outcome<Value> {
   running.push(id)
