@@ -7,6 +7,8 @@ export interface PlanProblem {
     readonly kind: 'cheapest' | 'fastest'
     readonly budget: number | null
     readonly floors: readonly number[]
+    /** The same of the lows; left out: none. */
+    readonly lows?: readonly number[]
   }
   /** Each to be filled once. */
   readonly roles: readonly string[]
@@ -27,6 +29,14 @@ export interface PlanProblem {
   readonly standsIn?: ReadonlyMap<string, ReadonlySet<string>>
   /** Sets of parts that do not stand in one machine together; left out: pairs by the facts of `pairClashes`. */
   readonly apart?: readonly (readonly string[])[]
+  /** Sets of parts of which so many at most stand in one machine. */
+  readonly atMost?: readonly PlanMost[]
+  /** Chances a day of hunts that must be in as well, whatever is planned. */
+  readonly waits?: readonly number[]
+  /** What certain baskets take beyond what the rows of their order say. */
+  readonly dearer?: readonly PlanDearer[]
+  /** Machines that are slower than their CPU and card alone. */
+  readonly slower?: readonly PlanSlower[]
   /** How a supply must be rated; left out: 1.5 × the draw with 40 W for what is not listed. */
   readonly watts?: { readonly factor: number; readonly besides: number }
 }
@@ -39,6 +49,10 @@ export interface PlanWay {
   readonly things: readonly { readonly partId: string; readonly resale: number }[]
   readonly price: number
   readonly expectedExtra: number
+  /** Order it may lie in, though the terms of that are not in the program: `price` is then the least it can add. */
+  readonly order?: string
+  /** In its order whatever is planned. */
+  readonly beside?: boolean
   /** Mine already: it is there whatever is planned, each thing of it kept or sold on. */
   readonly owned?: boolean
   /** Chances a day of a hunt; null: at hand. */
@@ -58,4 +72,25 @@ export interface PlanPair {
   readonly cpu: string
   readonly graphics: string
   readonly fps: readonly number[]
+  /** 1 % lows; left out: not asked for. */
+  readonly lows?: readonly number[]
+}
+
+export interface PlanMost {
+  readonly parts: readonly string[]
+  readonly most: number
+}
+
+/** Of the ways that may lie in an order, exactly these: then so much more than the rows say, in minor units. */
+export interface PlanDearer {
+  readonly among: readonly string[]
+  readonly basket: readonly string[]
+  readonly pay: number
+  readonly cost: number
+}
+
+/** Where more than `most` of the parts stand in one machine, the logarithm of its frames is `frames`, `loss` less than its pair's. */
+export interface PlanSlower extends PlanMost {
+  readonly frames: number
+  readonly loss: number
 }

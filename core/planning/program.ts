@@ -1,6 +1,7 @@
 import type { PlanProblem, PlanWay } from './problem'
 import { orderRows } from './orderRows'
 import { pairClashes } from './pairClashes'
+import { rowsOfDearer, rowsOfSlower } from './cutRows'
 import { sumOf, termsOf, type Row, type Term } from './rows'
 
 /** What is to be made as small or as large as can be. */
@@ -12,6 +13,13 @@ export interface Program {
   /** Variable of a way taken, by its place; of a thing kept, by way and thing. */
   readonly taken: (way: number) => string
   readonly kept: (way: number, thing: number) => string
+  /** What is paid and expected by order, for whoever looks whether the rows say what the order does. */
+  readonly orders: ReadonlyMap<string, OrderTermsIn>
+}
+
+export interface OrderTermsIn {
+  readonly pay: readonly Term[]
+  readonly cost: readonly Term[]
 }
 
 /** A fraction of a minor unit a way, so that of equal costs the one of fewer ways is taken. */
@@ -46,6 +54,17 @@ export function programOf(
       // nothing can fill it: a row that no solution meets
       rows.push(` c${rows.length}: ${taken(0)} <= -1`)
   }
+  const orders = new Map<string, { pay: Term[]; cost: Term[] }>()
+  /** Terms of what is paid and expected, told also by the order they are of. */
+  const takes = (order: string | null, pays: readonly Term[], costs: readonly Term[]) => {
+    pay.push(...pays)
+    cost.push(...costs)
+    if (order === null) return
+    const own = orders.get(order) ?? { pay: [], cost: [] }
+    own.pay.push(...pays)
+    own.cost.push(...costs)
+    orders.set(order, own)
+  }
   const used = new Map<string, Term[]>()
   const ownedKept: Term[] = []
   /** What is mine is there; what of it is sold lowers what is paid out of pocket. */
@@ -59,8 +78,14 @@ export function programOf(
   }
   for (const [at, way] of problem.ways.entries()) {
     binaries.add(taken(at))
+    const order = way.source ?? way.order ?? null
+    takes(order, [], [[way.expectedExtra, taken(at)]])
+    if (way.beside) {
+      row({ [taken(at)]: 1 }, '=', 1)
+      continue
+    }
     const keeps: Term[] = []
-    cost.push([way.expectedExtra + (problem.preferred?.has(way.id) ? aWay / 2 : aWay), taken(at)])
+    cost.push([problem.preferred?.has(way.id) ? aWay / 2 : aWay, taken(at)])
     for (const [index, { partId, resale }] of way.things.entries()) {
       const part = problem.parts.get(partId)!
       const wanted = problem.roles.includes(part.role)
@@ -74,10 +99,7 @@ export function programOf(
     }
     if (way.owned) ownedRows(way, at, keeps)
     else row([...keeps, [-1, taken(at)]], '>=', 0)
-    if (way.source === null) {
-      cost.push([way.price, taken(at)])
-      pay.push([way.price, taken(at)])
-    }
+    if (way.source === null) takes(order, [[way.price, taken(at)]], [[way.price, taken(at)]])
     if (way.owned) continue
     if (problem.pins.includes(way.id)) row({ [taken(at)]: 1 }, '=', 1)
     if (problem.bans.includes(way.id)) row({ [taken(at)]: 1 }, '=', 0)
@@ -97,15 +119,23 @@ export function programOf(
   }
   const apart = problem.apart ?? pairClashes([...used.keys()].map((id) => problem.parts.get(id)!))
   for (const set of apart) row(set.flatMap(usedOf), '<=', set.length - 1)
+  for (const { parts, most } of problem.atMost ?? []) row(parts.flatMap(usedOf), '<=', most)
   wattRow(problem, usedOf, row)
   frameRows(problem, objective, only, usedOf, row)
   waitRow(problem, taken, row)
-  for (const [index, [id]] of [...problem.sources].entries())
-    orderRows(problem, id, `s${index}`, { row, binaries, integers, bounds, cost, pay, taken })
+  for (const [index, [id]] of [...problem.sources].entries()) {
+    const own = { cost: [] as Term[], pay: [] as Term[] }
+    orderRows(problem, id, `s${index}`, { row, binaries, integers, bounds, ...own, taken })
+    takes(id, own.pay, own.cost)
+  }
+  rowsOfDearer(problem, taken, { row, takes })
   if (problem.goal.budget !== null) row(pay, '<=', problem.goal.budget)
   const frames = objective.kind === 'frames'
   const goal = frames
-    ? sumOf(problem.frames.map((pair, at): Term => [logOf(pair.fps), `z${at}`]))
+    ? sumOf([
+        ...problem.frames.map((pair, at): Term => [logOf(pair.fps), `z${at}`]),
+        ...rowsOfSlower(problem, usedOf, row),
+      ])
     : sumOf(cost)
   const text = [
     frames ? 'Maximize' : 'Minimize',
@@ -119,10 +149,11 @@ export function programOf(
     'End',
     '',
   ].join('\n')
-  return { text, taken, kept }
+  return { text, taken, kept, orders }
 }
 
-function logOf(fps: readonly number[]): number {
+/** Frames of all targets together, as they are compared: the sum of their logarithms. */
+export function logOf(fps: readonly number[]): number {
   return fps.reduce((sum, each) => sum + Math.log(Math.max(each, 1e-9)), 0)
 }
 
@@ -160,8 +191,9 @@ function frameRows(
   const allowed = frames
     .map((pair, at) => ({ ...pair, at }))
     .filter(
-      ({ fps, at }) =>
+      ({ fps, lows, at }) =>
         fps.every((each, target) => each >= (goal.floors[target] ?? 0)) &&
+        (goal.lows ?? []).every((low, target) => (lows?.[target] ?? Infinity) >= low) &&
         (only === null || only.includes(at)),
     )
   const ofRole = (role: string) => [...parts].filter(([, part]) => part.role === role).map(([id]) => id)
@@ -192,7 +224,7 @@ function frameRows(
 }
 
 /** All hunts in by the day with the chance wanted; what never comes in is not taken. */
-function waitRow({ ways, within }: PlanProblem, taken: (way: number) => string, row: Row): void {
+function waitRow({ ways, within, waits = [] }: PlanProblem, taken: (way: number) => string, row: Row): void {
   if (within === null) return
   const terms: Term[] = []
   for (const [at, { perDay }] of ways.entries()) {
@@ -201,5 +233,6 @@ function waitRow({ ways, within }: PlanProblem, taken: (way: number) => string, 
     if (chance === 0) row({ [taken(at)]: 1 }, '=', 0)
     else terms.push([-Math.log(chance), taken(at)])
   }
-  if (terms.length > 0) row(terms, '<=', -Math.log(within.chance) + 1e-9)
+  const others = waits.reduce((sum, perDay) => sum - Math.log(-Math.expm1(-perDay * within.days)), 0)
+  if (terms.length > 0 || others > 0) row(terms, '<=', -Math.log(within.chance) - others + 1e-9)
 }

@@ -3,6 +3,7 @@ import type { Solved } from './solvePlan'
 /** What the solver answers, as far as it is read. */
 export interface RawSolution {
   readonly Status: string
+  readonly ObjectiveValue?: number
   readonly Columns?: Readonly<Record<string, object>>
 }
 
@@ -15,12 +16,13 @@ export const solverOptions = (seconds: number) => ({
 })
 
 /** The solver's answer as a plan reads it: proven, the best known when time ran out, or none. */
-export function readSolution({ Status, Columns = {} }: RawSolution): Solved {
+export function readSolution({ Status, Columns = {}, ObjectiveValue = 0 }: RawSolution): Solved {
+  const objective = ObjectiveValue
   const values = new Map(
     Object.entries(Columns).map(([name, column]) => [name, 'Primal' in column ? Number(column.Primal) : 0]),
   )
-  if (Status === 'Optimal') return { status: 'optimal', gap: 0, values }
+  if (Status === 'Optimal') return { status: 'optimal', gap: 0, values, objective }
   const hasValues = [...values.values()].some((value) => value > 0.5)
-  if (/limit/i.test(Status) && hasValues) return { status: 'feasible', gap: null, values }
-  return { status: 'infeasible', gap: null, values: new Map() }
+  if (/limit/i.test(Status) && hasValues) return { status: 'feasible', gap: null, values, objective }
+  return { status: 'infeasible', gap: null, values: new Map(), objective }
 }

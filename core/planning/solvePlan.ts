@@ -1,7 +1,7 @@
 import { daysForAllHunts } from '../pricing/patience/patience'
 import { landedCost } from '../supply/landed/landedCost'
 import type { PlanProblem, PlanWay } from './problem'
-import { programOf, type Objective } from './program'
+import { logOf, programOf, type Objective, type Program } from './program'
 
 /** What a solver makes of a program: its variables by name, or that there is no solution. */
 export interface Solved {
@@ -9,6 +9,8 @@ export interface Solved {
   /** How far the best known may be from the best there is, as a share; null where nothing was found. */
   readonly gap: number | null
   readonly values: ReadonlyMap<string, number>
+  /** The program's own figure of what it made as small, or as large, as can be. */
+  readonly objective: number
 }
 export type Solver = (program: string) => Solved
 
@@ -45,41 +47,42 @@ const usualChance = 0.8
  * once more by the functions of the receipt. Without a solution it names the fewest wishes to give up.
  */
 export function solvePlan(problem: PlanProblem, solve: Solver): Plan {
-  const ordered: PlanProblem = {
-    ...problem,
-    ways: [...problem.ways].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0)),
-  }
+  const ordered = inOrder(problem)
   const found = best(ordered, solve)
   if (found.solved.status === 'infeasible') return nothing(relaxed(ordered, solve))
   return planOf(ordered, found.solved, found.kept)
 }
 
-interface Found {
+/** Ways by their ids: the same input gives the same plan. */
+export const inOrder = (problem: PlanProblem): PlanProblem => ({
+  ...problem,
+  ways: [...problem.ways].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0)),
+})
+
+export interface Found {
   readonly solved: Solved
   readonly kept: ReadonlyMap<number, readonly number[]>
+  readonly orders: Program['orders']
 }
 
-function best(problem: PlanProblem, solve: Solver): Found {
-  if (problem.ways.length === 0) return { solved: none, kept: new Map() }
+/** The best solution of a program, and of the fastest the cheapest. */
+export function best(problem: PlanProblem, solve: Solver): Found {
+  if (problem.ways.length === 0) return { solved: none, kept: new Map(), orders: new Map() }
   if (problem.goal.kind !== 'fastest') return once(problem, { kind: 'cost' }, null, solve)
   const fastest = once(problem, { kind: 'frames' }, null, solve)
   if (fastest.solved.status === 'infeasible') return fastest
-  // the most frames first, then the least cost over the pairs that are as fast
-  const most = Math.max(
-    ...problem.frames.flatMap(({ fps }, at) =>
-      (fastest.solved.values.get(`z${at}`) ?? 0) > 0.5
-        ? [fps.reduce((sum, each) => sum + Math.log(each), 0)]
-        : [],
-    ),
-  )
-  const asFast = problem.frames.flatMap(({ fps }, at) =>
-    fps.reduce((sum, each) => sum + Math.log(each), 0) >= most - 1e-9 ? [at] : [],
-  )
-  const cheapest = once(problem, { kind: 'cost' }, asFast, solve)
+  // the most frames first, then the least cost over the machines that are as fast
+  const most = fastest.solved.objective - asFrames
+  const asFast = problem.frames.flatMap(({ fps }, at) => (logOf(fps) >= most ? [at] : []))
+  const tooSlow = (problem.slower ?? []).filter(({ frames }) => frames < most)
+  const among = { ...problem, atMost: [...(problem.atMost ?? []), ...tooSlow] }
+  const cheapest = once(among, { kind: 'cost' }, asFast, solve)
   return cheapest.solved.status === 'infeasible' ? fastest : cheapest
 }
 
-const none: Solved = { status: 'infeasible', gap: null, values: new Map() }
+const none: Solved = { status: 'infeasible', gap: null, values: new Map(), objective: 0 }
+/** Logarithms of frames that are this near are one. */
+const asFrames = 1e-5
 
 function once(
   problem: PlanProblem,
@@ -99,7 +102,7 @@ function once(
       ),
     )
   }
-  return { solved, kept }
+  return { solved, kept, orders: program.orders }
 }
 
 function planOf(problem: PlanProblem, { status, gap }: Solved, kept: Found['kept']): Plan {
