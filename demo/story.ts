@@ -1,7 +1,7 @@
 import type { PlanView } from '../shared/plan/views'
 import loadHighs from 'highs'
 import { adviceWords } from '../core/files/advice/adviceSheet'
-import { planBuild } from '../core/planning/planBuild'
+import { planBuild, type PlanCarriedOut } from '../core/planning/planBuild'
 import { frameLogHead, readFrameLog } from '../core/reading/frames/frameLogFile'
 import { readSolution, solverOptions } from '../core/planning/readSolution'
 import { demoStory } from './builds'
@@ -57,12 +57,15 @@ function sheetOf(
 async function takePlan(ask: Ask, id: string, name: string): Promise<void> {
   const { question, ...view } = (await ask(`/api/builds/${id}/plan`)) as PlanView
   const highs = await loadHighs()
-  const plan = planBuild(question, (program) =>
-    readSolution(highs.solve(program, solverOptions(20) as Parameters<typeof highs.solve>[1])),
+  const plan = await planBuild(
+    question,
+    (program) => readSolution(highs.solve(program, solverOptions(20) as Parameters<typeof highs.solve>[1])),
+    (ids) => ask(`/api/builds/${id}/plan/price`, ids) as Promise<PlanCarriedOut>,
   )
   if (plan.kept.length === 0) return
   await ask(`/api/builds/${id}/plan/take`, {
     ways: plan.ways.map((way) => way.id),
+    without: plan.without,
     present: view.present,
     into: 'variant',
     name,

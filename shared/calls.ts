@@ -15,6 +15,7 @@ import type { ConnectorView } from './sources/views'
 import type { DatedBuild, FlipsView, LedgerView } from './ledger/views'
 import type { DoorAnswered, HaggleView, LeadInboxView, LeadView } from './leads/views'
 import { inboxQuery, type LeadTitle } from './leads/inbox'
+import type { PlanCarriedOut } from '#core/planning/planBuild'
 import type { EditionDrift } from '#core/files/editions/edition'
 import type { GameInput } from './work/schemas'
 import type { ImportReport } from './files/importReport'
@@ -30,7 +31,7 @@ import type {
   WorthView,
 } from './prices/views'
 import type { PasteKept } from './pastes/views'
-import type { PlanOnReceipt, PlanTaken, PlanView } from './plan/views'
+import type { PlanTaken, PlanView } from './plan/views'
 import type { Proposals } from './prices/proposals'
 import type { RateView } from './settings/rates'
 import type { RivalInput } from './rivals/schemas'
@@ -211,7 +212,7 @@ export const calls = {
     body: planSchema,
     isTrial: true,
     ownTurn: true,
-  }).answers<PlanOnReceipt>(),
+  }).answers<PlanCarriedOut>(),
   'POST /api/builds/:id/plan/take': takes({ body: takePlanSchema }).answers<PlanTaken>(),
   'GET /api/builds/:id/prices': answers<readonly PriceBrief[]>(),
   'GET /api/builds/:id/prices/lookouts': answers<LookoutHit[]>(),

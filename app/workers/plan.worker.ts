@@ -2,22 +2,24 @@ import { expose } from 'comlink'
 import loadHighs from 'highs'
 import runtime from 'highs/runtime?url'
 import type { BuildQuestion } from '#core/planning/buildQuestion'
-import { groundOf, planBuild, type BuildPlan, type PlanGround } from '#core/planning/planBuild'
+import { planBuild, type BuildPlan } from '#core/planning/planBuild'
+import { groundOf } from '#core/planning/planGround'
 import { readSolution, solverOptions } from '#core/planning/readSolution'
 import type { Solver } from '#core/planning/solvePlan'
 import { otherSpends } from '#core/planning/upgrade'
-import { frameCurve, nextBest, waitCurve, wishCosts } from '#core/planning/wishCosts'
+import { frameCurve, nextBest, waitCurve, wishCosts, type AskPlan } from '#core/planning/wishCosts'
 import type { PlanWorker } from './planProtocol'
 
 /** Longest that one program may take, s. */
 const mostSeconds = 12
 
-let asked: {
+interface Asked {
   readonly question: BuildQuestion
-  readonly ground: PlanGround
   readonly plan: BuildPlan
+  readonly ask: AskPlan
   readonly solve: Solver
-} | null = null
+}
+let asked: Asked | null = null
 
 async function newSolver(): Promise<Solver> {
   const highs = await loadHighs({ locateFile: () => runtime })
@@ -27,42 +29,28 @@ async function newSolver(): Promise<Solver> {
 
 /** Plans away from the page. Cancelled by ending the worker. */
 const worker: PlanWorker = {
-  async plan(question) {
+  async plan(question, carryOut) {
     const solve = asked?.solve ?? (await newSolver())
     // pairs that clash and frames of pairs stay as long as the same parts are asked about
     const ground = groundOf(question)
-    const plan = planBuild(question, solve, ground)
-    asked = { question, ground, plan, solve }
+    const ask: AskPlan = (next) => planBuild(next, solve, carryOut, ground)
+    const plan = await ask(question)
+    asked = { question, plan, ask, solve }
     return plan
   },
   async wishes(onWish) {
-    if (!asked) return
-    for (const cost of wishCosts(asked.question, asked.plan, asked.solve, asked.ground)) {
-      onWish(cost)
-      await pause()
-    }
+    if (asked) for await (const cost of wishCosts(asked.question, asked.plan, asked.ask)) onWish(cost)
   },
   async curve(of, onPoint) {
-    if (!asked) return
     const points = of === 'waiting' ? waitCurve : frameCurve
-    for (const point of points(asked.question, asked.solve, asked.ground)) {
-      onPoint(point)
-      await pause()
-    }
+    if (asked) for await (const point of points(asked.question, asked.ask)) onPoint(point)
   },
   async otherSpends(onPlan) {
-    if (!asked) return
-    for (const plan of otherSpends(asked.question, asked.plan, asked.solve, asked.ground)) {
-      onPlan(plan)
-      await pause()
-    }
+    if (asked) for await (const plan of otherSpends(asked.question, asked.plan, asked.ask)) onPlan(plan)
   },
   async nextBest(wayId) {
-    return asked && nextBest(asked.question, asked.plan, wayId, asked.solve, asked.ground)
+    return asked && nextBest(asked.question, asked.plan, wayId, asked.ask)
   },
 }
-
-/** Lets messages out between two programs. */
-const pause = () => new Promise((resolve) => setTimeout(resolve, 0))
 
 expose(worker)

@@ -9,7 +9,7 @@ export function planWorking(plan: BuildPlan, question: BuildQuestion): Working {
   const proof =
     plan.status === 'optimal'
       ? 'proven: no other combination costs less and meets the same wishes'
-      : 'best found in the time available; not proven'
+      : `best found; none costs less than ${amount(plan.bound === null ? null : Math.ceil(plan.bound), currency)}`
   return {
     title: 'The plan',
     result: `expected total ${amount(plan.cost, currency)}, total ${amount(plan.payNow, currency)}`,
@@ -24,14 +24,14 @@ export function planWorking(plan: BuildPlan, question: BuildQuestion): Working {
         kind: way.perDay === null ? ('lead' as const) : ('estimate' as const),
         note: `${way.from}: total ${amount(way.payNow, currency)}`,
       })),
-      ...plan.orders.map(({ name, wayIds, shipping, codes, payNow, saved }) => ({
+      ...plan.orders.map(({ name, wayIds, shipping, codes, payNow }) => ({
         label: `${wayIds.length} in one order at ${name}`,
         value: amount(payNow, currency),
         kind: 'sum' as const,
         note: [
           `shipping ${amount(shipping, currency)}, paid once`,
           ...codes.map((code) => `code ${code}`),
-          `${amount(saved, currency)} less than bought separately; included in the lines above`,
+          'included in the lines above',
         ].join(', '),
       })),
       ...plan.sold.map(({ way, brings }) => ({
@@ -42,7 +42,7 @@ export function planWorking(plan: BuildPlan, question: BuildQuestion): Working {
       })),
       { label: 'options considered', value: String(question.ways.length), kind: 'sum', note: proof },
       {
-        label: 'machines rejected by the fit check',
+        label: 'machines sent back by fit check, frames or order',
         value: String(plan.rounds - 1),
         kind: 'sum',
         note: 'besides pairs excluded from the start',

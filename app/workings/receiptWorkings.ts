@@ -158,7 +158,9 @@ export function huntsWorking(view: BuildView): Working {
             choice.expectedWait === 0
               ? 'a shop sells it at or below the limit'
               : choice.expectedWait === null
-                ? 'no sale seen that cheap'
+                ? hunts.uncounted.includes(choice.label)
+                  ? 'no offer at that price: not counted'
+                  : 'no sale seen that cheap'
                 : `about ${Math.ceil(choice.expectedWait)} days on average`,
         })),
       {

@@ -1,8 +1,9 @@
 import type { FitBrief } from '../machine/fit/finding'
 import type { Part, Role } from '../parts/part'
+import type { Code } from '../supply/landed/codes'
 import type { Order } from '../supply/landed/landedCost'
-import type { OrderTerms } from './orderTerms'
 import type { FrameSettings, Workload } from '../performance/model/workload'
+import type { PlanSource, PlanTrip } from './problem'
 
 /** What is to be planned for a build: everything the engine needs, so that it can run away from the page. */
 export interface BuildQuestion {
@@ -15,8 +16,14 @@ export interface BuildQuestion {
   readonly ways: readonly BuildWay[]
   /** Parts that are in the machine whatever is planned. */
   readonly fixed: readonly Part[]
-  /** Shops of which several ways may lie in one order. */
+  /** Findings that the builder has dealt with. */
+  readonly settled: readonly string[]
+  /** Chances a day of hunts of the build that the plan does not decide about. */
+  readonly otherWaits: readonly number[]
+  /** Orders in which ways may lie with others. */
   readonly orders: readonly BuildOrder[]
+  /** Trips that fetch ways, paid once where one of them is taken. */
+  readonly trips: readonly PlanTrip[]
   readonly targets: readonly BuildTarget[]
   readonly workloads: readonly Workload[]
   readonly brief: FitBrief
@@ -27,12 +34,22 @@ export interface BuildQuestion {
   readonly maySell: number
 }
 
-/** A shop whose things come in one order, on terms that the program of the plan knows exactly. */
-export interface BuildOrder extends OrderTerms {
+/** Things that are paid together where several of them are taken: one shop in one currency, unless split by hand. */
+export interface BuildOrder {
   /** Names it among the ways. */
   readonly source: string
   /** The shop's name. */
   readonly name: string
+  /** How it charges, as far as a program can say it exactly; null: beyond that. */
+  readonly terms: PlanSource | null
+  readonly code: Code | null
+  /** What lies there whatever is planned: of this build, or of another. */
+  readonly beside: readonly { readonly order: Order; readonly isOwn: boolean }[]
+  /** What of it is paid without the plan, minor units of the build's currency. */
+  readonly besidePays: number
+  /** The build's currency, and the rate from the shop's into it. */
+  readonly currency: string
+  readonly rate: number | string
 }
 
 /** A way with what is shown of it. Amounts in minor units, by itself. */
@@ -41,7 +58,7 @@ export interface BuildWay {
   readonly text: string
   readonly from: string
   readonly url: string
-  /** Source in whose order it lies; null: paid by itself. */
+  /** Order in which it lies; null: paid by itself. */
   readonly source: string | null
   /** It as an order of its own, where it may be put together with others of its source. */
   readonly order?: Order
@@ -49,6 +66,8 @@ export interface BuildWay {
   readonly payNow: number
   readonly expected: number
   readonly perDay: number | null
+  /** What comes along and is sold on, 0 or less, as it lies in `expected`; left out: nothing. */
+  readonly leftover?: number
   /** Whether the build has it already. */
   readonly isPresent: boolean
   /** What a thing of mine brings when it is sold on; left out: it is none, or its price is not known. */
@@ -60,6 +79,8 @@ export interface BuildTarget {
   readonly workloadId: string
   readonly settings: FrameSettings
   readonly averageFps: number
+  /** 1 % low; null, or left out: not asked for. */
+  readonly lowFps?: number | null
 }
 
 /** What the builder would like; null: not asked for. Each can be given up by itself. */
@@ -74,21 +95,6 @@ export interface PlanWishes {
   readonly driveGb: number | null
   /** Supply rated for so many times the draw. */
   readonly supplyFactor: number | null
-}
-
-/**
- * What may be paid for the parts of a plan, minor units: what is left of the budget with its stretch, and what the
- * choices that the plan may do without would take; everything else in the build is paid or promised already.
- *
- * @param left of the budget, as the receipt has it; null where it is not known
- * @example left 140.06 of 620.00, a stretch of 680.00, choices of 285.00: 485.06
- */
-export function budgetForPlan(
-  left: number | null,
-  { budget, stretch }: { readonly budget: number; readonly stretch: number },
-  replaceable: readonly number[],
-): number | null {
-  return left === null ? null : replaceable.reduce((sum, payNow) => sum + payNow, left + stretch - budget)
 }
 
 /** Names of single wishes: `floors[0]`, `budget`, … */
@@ -142,7 +148,9 @@ export function asRival(
   const { wishes } = question
   if (goal === 'match') {
     if (rival.fps.every((each) => each === null)) return null
-    return { ...question, goal: 'cheapest', wishes: { ...wishes, floors: rival.fps, budget: null } }
+    // of its lows nothing is known
+    const targets = question.targets.map((target) => ({ ...target, lowFps: null }))
+    return { ...question, targets, goal: 'cheapest', wishes: { ...wishes, floors: rival.fps, budget: null } }
   }
   if (rival.price === null || question.targets.length === 0) return null
   return {

@@ -18,15 +18,37 @@ export function rowsOfDearer(
   { row, takes }: Into,
 ): void {
   const at = new Map(ways.map(({ id }, index) => [id, index]))
-  for (const [index, { among, basket, pay, cost }] of dearer.entries()) {
+  for (const [index, { order, among, basket, pay, cost }] of dearer.entries()) {
     const inBasket = new Set(basket)
     const terms = among.flatMap((id): Term[] =>
       at.has(id) ? [[inBasket.has(id) ? -1 : 1, taken(at.get(id)!)]] : [],
     )
     const name = `e${index}`
     row([[1, name], ...terms], '>=', 1 - basket.length)
-    const { source, order } = ways[at.get(basket[0]!)!]!
-    takes(source ?? order ?? null, [[pay, name]], [[cost, name]])
+    takes(order, [[pay, name]], [[cost, name]])
+  }
+}
+
+/** A trip is driven, and paid once, where one of its ways is taken. */
+export function rowsOfTrips(
+  { trips = [], ways }: PlanProblem,
+  taken: (way: number) => string,
+  { row, takes }: Into,
+): void {
+  const at = new Map(ways.map(({ id }, index) => [id, index]))
+  for (const [index, { ways: fetched, cash }] of trips.entries()) {
+    const name = `t${index}`
+    for (const id of fetched)
+      if (at.has(id))
+        row(
+          [
+            [1, name],
+            [-1, taken(at.get(id)!)],
+          ],
+          '>=',
+          0,
+        )
+    takes(null, [[cash, name]], [[cash, name]])
   }
 }
 
@@ -36,10 +58,10 @@ export function rowsOfSlower(
   usedOf: (partId: string) => readonly Term[],
   row: Row,
 ): Term[] {
-  return slower.map(({ parts, most, loss }, index): Term => {
-    const name = `f${index}`
+  const names = [...new Set(slower.map(({ pair }) => pair))]
+  for (const { pair, parts, most, loss } of slower) {
     const used = parts.flatMap(usedOf).map(([factor, variable]): Term => [-loss * factor, variable])
-    row([[1, name], ...used], '>=', -loss * most)
-    return [-1, name]
-  })
+    row([[1, `f${names.indexOf(pair)}`], ...used], '>=', -loss * most)
+  }
+  return names.map((_, index): Term => [-1, `f${index}`])
 }

@@ -1,246 +1,235 @@
 import { checkFit } from '../machine/fit/checkFit'
 import type { Finding } from '../machine/fit/finding'
-import { fitRules } from '../machine/fit/rules'
 import type { Part, Role } from '../parts/part'
-import { startsMachine } from '../parts/startsMachine'
-import { countedFps, estimateFrameRate } from '../performance/model/estimateFrameRate'
-import { frameMachineOf } from '../performance/model/machineOf'
-import type { Code } from '../supply/landed/codes'
-import type { Order } from '../supply/landed/landedCost'
-import { maybeSold, pinsOf, type BuildQuestion, type BuildWay, type PlanWishes } from './buildQuestion'
-import { planMoney, type PlannedOrder } from './planMoney'
-import type { PlanPair, PlanProblem } from './problem'
-import { solvePlan, type Plan, type Solver } from './solvePlan'
+import type { BuildQuestion, BuildWay } from './buildQuestion'
+import { dearerBaskets, frameCuts } from './planCuts'
+import { groundOf, type PlanGround } from './planGround'
+import { besideOf, problemOf } from './planProblem'
+import type { PlanDearer, PlanMost, PlanProblem, PlanSlower } from './problem'
+import { valueOf } from './rows'
+import { best, inOrder, type Found, type Plan, type Solver } from './solvePlan'
 
-/** A plan for a build. */
-export interface BuildPlan {
+/** A plan for a build: what the program found, and what the screens show once it is carried out. */
+export interface BuildPlan extends Omit<PlanCarriedOut, 'ways'> {
+  /** Optimal: proven, by the figures of the receipt. */
   readonly status: Plan['status']
-  /** Expected cost and what is paid now, minor units; null where nothing was found. */
-  readonly cost: number | null
-  readonly payNow: number | null
+  /** Nothing that meets the wishes takes less than this, minor units; null where nothing was found. */
+  readonly bound: number | null
   /** Paid now less what comes out sold on, each at the chance that it sells. */
   readonly outOfPocket: number | null
   /** Things of mine that it does without, with what they bring. */
   readonly sold: readonly { readonly way: BuildWay; readonly brings: number }[]
   /** Each with what it bears of its order. */
   readonly ways: readonly BuildWay[]
-  /** Ways that are paid together. */
-  readonly orders: readonly PlannedOrder[]
   /** What is kept of each way. */
   readonly kept: readonly { readonly wayId: string; readonly part: Part }[]
-  /** Frame rates, one for each target. */
-  readonly fps: readonly number[] | null
-  readonly waitDays: number | null
-  /** Findings of the planned machine that do not stop it. */
-  readonly findings: readonly Pick<Finding, 'key' | 'ruleId' | 'severity' | 'what' | 'why'>[]
-  /** What the fit check could not tell, since a fact is not known: proven cheapest, and still to be asked. */
-  readonly unchecked: readonly string[]
-  /** How often the fit check sent a machine back. */
+  /** What of its ways it does without. */
+  readonly without: PlanIds['without']
+  /** How often a machine was sent back. */
   readonly rounds: number
 }
 
-/** So often a machine that cannot work is sent back before the best known is told. */
-const mostRounds = 20
-const chance = 0.8
-/** Watts that no listed part of the program draws: board, drive, fans, USB. */
-const besides = 54
+/** A plan by what it is made of: ways that are in it, what of them it leaves, things of mine it does without. */
+export interface PlanIds {
+  readonly ways: readonly string[]
+  readonly sold: readonly string[]
+  readonly without: readonly { readonly way: string; readonly part: string }[]
+}
+
+/** Several ways of a plan that are paid in one order. Minor units. */
+export interface PlannedOrder {
+  /** The shop's name. */
+  readonly name: string
+  readonly wayIds: readonly string[]
+  readonly payNow: number
+  readonly shipping: number
+  /** Codes that are used. */
+  readonly codes: readonly string[]
+}
+
+/** What a plan comes to where it is carried out: by whoever answers for receipt, frames and findings. */
+export interface PlanCarriedOut {
+  /** What the ways of the plan add to the build: expected, what comes along sold on; minor units, null where not known. */
+  readonly cost: number | null
+  /** What of it is paid now. */
+  readonly payNow: number | null
+  /** What each way bears. */
+  readonly ways: readonly { readonly id: string; readonly payNow: number; readonly expected: number }[]
+  /** Ways that are paid together. */
+  readonly orders: readonly PlannedOrder[]
+  /** Frame rates and lows, one for each target; null where the machine has none. */
+  readonly fps: readonly number[] | null
+  readonly lows: readonly number[] | null
+  /** Days until all hunts of the build are in, 8 times of 10; null where one of them never is. */
+  readonly waitDays: number | null
+  /** Hunts of which nobody knows how long they take: the days do not count them. */
+  readonly uncounted: readonly string[]
+  readonly findings: readonly Pick<Finding, 'key' | 'ruleId' | 'severity' | 'what' | 'why'>[]
+  /** What the fit check could not tell, since a fact is not known. */
+  readonly unchecked: readonly string[]
+  /** The whole build after it; null where nobody asks. */
+  readonly whole: { readonly payNow: number | null; readonly expected: number | null } | null
+}
+
+/** Carries a plan out where nobody else sees it, and says what it comes to. */
+export type CarryOut = (plan: PlanIds) => PlanCarriedOut | Promise<PlanCarriedOut>
+
+/** So often a machine is sent back before the best known is told, with what none can be cheaper than. */
+const mostRounds = 40
+/** Amounts are whole: what is dearer than the bound by less than one is the cheapest. The rest is the program's own. */
+const within = 0.8
 
 /**
- * The best set of ways for a build: the program of `program.ts` with pairs that stop each other kept apart, solved
- * again as long as the fit check of the whole machine finds something that stops, which then becomes a row.
+ * The best set of ways for a build, by the figures of its receipt, its bench and its fit check: the program of
+ * `program.ts` says what may be best and what nothing can be cheaper than; that is carried out; and what the program did
+ * not know of it (a finding of three parts, slow memory, an order beyond plain terms) becomes a row, until nothing
+ * cheaper can be left.
  */
-export function planBuild(question: BuildQuestion, solve: Solver, known?: PlanGround): BuildPlan {
+export async function planBuild(
+  question: BuildQuestion,
+  solve: Solver,
+  carryOut: CarryOut,
+  known?: PlanGround,
+): Promise<BuildPlan> {
   const ground = known ?? groundOf(question)
-  const cuts: string[][] = []
-  for (let round = 1; ; round += 1) {
-    const plan = solvePlan(problemOf(question, ground, cuts), solve)
-    const found = planOf(question, plan, round)
-    const stopping = plan.status === 'infeasible' ? [] : stopsOf(found)
-    if (stopping.length === 0 || round === mostRounds) return found
-    cuts.push(...stopping)
+  const cuts = { atMost: [] as PlanMost[], dearer: [] as PlanDearer[], slower: [] as PlanSlower[] }
+  let leading: BuildPlan | null = null
+  for (let round = 1; round <= mostRounds; round += 1) {
+    const problem = inOrder(problemOf(question, ground, cuts))
+    const found = best(problem, solve)
+    // where nothing is left, the best that was carried out is the best there is
+    if (found.solved.status === 'infeasible')
+      return leading ? { ...leading, status: 'optimal', rounds: round } : { ...nothing, rounds: round }
+    const sought = readFound(question, problem, found)
+    const parts = sought.kept.map(({ part }) => part)
+    const frames = frameCuts(question, parts, cuts.slower)
+    const stops = stopsOf(sought.kept, checkedBy(question, parts))
+    cuts.atMost.push(...frames.atMost, ...stops)
+    cuts.slower.push(...frames.slower)
+    if (stops.length + frames.atMost.length + frames.slower.length > 0) continue
+    const dearer = dearerBaskets(question, sought.taken, found)
+    cuts.dearer.push(...dearer)
+    if (dearer.reduce((sum, { cost }) => sum + cost, 0) >= within) continue
+    const plan = planOf(sought, await carryOut(sought.ids), round)
+    const forbidden = stopsOf(sought.kept, plan.findings)
+    cuts.atMost.push(...forbidden)
+    if (forbidden.length > 0) continue
+    const isTooDear = (plan.outOfPocket ?? 0) > (question.wishes.budget ?? Infinity)
+    if (!isTooDear && (!leading || isBetter(plan, leading))) leading = plan
+    const bound = sought.cost
+    if (leading) {
+      leading = { ...leading, bound, rounds: round }
+      const isProven = found.solved.status === 'optimal' && (leading.cost ?? Infinity) < bound + within
+      if (isProven) return { ...leading, status: 'optimal' }
+    }
+    if (plan.cost === null || plan.payNow === null) break
+    cuts.dearer.push({
+      order: null,
+      among: question.ways.map(({ id }) => id),
+      basket: sought.taken.map(({ id }) => id),
+      pay: Math.max(0, plan.outOfPocket! - sought.pay),
+      cost: Math.max(0, plan.cost - sought.cost),
+    })
   }
+  return leading ?? { ...nothing, rounds: mostRounds }
 }
 
-/** What is the same for every wish: pairs that clash, and frames of every pair. */
-export interface PlanGround {
-  readonly apart: readonly (readonly string[])[]
-  readonly frames: readonly PlanPair[]
+/** What the program found, as ways and parts. */
+interface Sought {
+  /** All that is taken, things of mine that it sells among them. */
+  readonly taken: readonly BuildWay[]
+  readonly kept: BuildPlan['kept']
+  readonly sold: readonly BuildWay[]
+  readonly ids: PlanIds
+  /** By the program: of what is planned alone. */
+  readonly cost: number
+  readonly pay: number
 }
 
-export function groundOf(question: BuildQuestion): PlanGround {
-  return { apart: apartOf(question), frames: framesOf(question) }
-}
-
-/** Roles of which pairs are asked for before anything is solved, by the rules that read both. */
-const pairRoles = [
-  ['cpu', 'motherboard'],
-  ['memory', 'motherboard'],
-  ['motherboard', 'case'],
-  ['graphics', 'case'],
-  ['graphics', 'motherboard'],
-  ['cooler', 'case'],
-  ['cooler', 'motherboard'],
-  ['storage', 'motherboard'],
-  ['supply', 'case'],
-  ['supply', 'motherboard'],
-] as const satisfies readonly (readonly [Role, Role])[]
-
-/** Pairs of parts that stop each other, whatever else is in the machine but what is in it already. */
-function apartOf({ parts, brief, fixed }: BuildQuestion): string[][] {
-  const ofRole = (role: Role) => parts.filter((part) => part.role === role)
-  const extras = fixed.filter(({ role }) => role === 'extra')
-  return pairRoles.flatMap(([one, other]) => {
-    const rules = fitRules.filter((rule) => rule.reads.some(({ role }) => role === one || role === other))
-    return ofRole(one).flatMap((a) =>
-      ofRole(other).flatMap((b) =>
-        checkFit({ parts: [a, b, ...extras], brief }, rules).findings.some(
-          ({ severity, why }) =>
-            severity === 'stops' && [a.id, b.id].every((id) => why.some(({ partId }) => partId === id)),
-        )
-          ? [[a.id, b.id]]
-          : [],
-      ),
-    )
-  })
-}
-
-function framesOf({ parts, targets, workloads }: BuildQuestion): PlanPair[] {
-  if (targets.length === 0) return []
-  const ofRole = (role: Role) => parts.filter((part) => part.role === role)
-  return ofRole('cpu').flatMap((cpu) =>
-    ofRole('graphics').flatMap((graphics): PlanPair[] => {
-      const { machine } = frameMachineOf([cpu, graphics])
-      if (!machine) return []
-      const fps = targets.map(({ workloadId, settings }) =>
-        countedFps(
-          estimateFrameRate(
-            workloads.find(({ id }) => id === workloadId)!,
-            machine,
-            settings,
-          ),
-        ),
-      )
-      return [{ cpu: cpu.id, graphics: graphics.id, fps }]
-    }),
-  )
-}
-
-function problemOf(question: BuildQuestion, ground: PlanGround, cuts: readonly string[][]): PlanProblem {
-  const { wishes, roles, goal, maySell } = question
-  const isOwned = (way: BuildWay) => maySell > 0 && maybeSold(way)
-  const isLarge = isLargeEnough(wishes)
-  const pins = pinsOf(question)
-  const stays = new Set(
-    question.ways.flatMap((way) => (pins.includes(way.id) || isOwned(way) ? way.partIds : [])),
-  )
-  const parts = new Map(
-    question.parts.filter((part) => isLarge(part) || stays.has(part.id)).map((part) => [part.id, part]),
-  )
-  const tooSmall = question.ways.filter(
-    (way) =>
-      isOwned(way) &&
-      !pins.includes(way.id) &&
-      way.partIds.some((id) => parts.has(id) && !isLarge(parts.get(id)!)),
-  )
-  const offered = question.ways
-    .map((way) => ({ way, own: way.partIds.filter((id) => parts.has(id)) }))
-    .filter(({ own }) => own.length > 0)
-  const floors = question.targets.map((_, at) => wishes.floors[at] ?? 0)
-  const counts = goal === 'fastest' || floors.some((floor) => floor > 0)
-  const having = (isIt: (part: Part) => boolean) =>
-    new Set([...parts.values()].filter((part) => part.role === 'cpu' && isIt(part)).map(({ id }) => id))
+function readFound(question: BuildQuestion, { ways }: PlanProblem, found: Found): Sought {
+  const wayOf = new Map(question.ways.map((way) => [way.id, way]))
+  const partOf = new Map(question.parts.map((part) => [part.id, part]))
+  const taken: BuildWay[] = []
+  const kept: BuildPlan['kept'][number][] = []
+  for (const [at, things] of found.kept) {
+    const { id, things: all } = ways[at]!
+    if (!wayOf.has(id)) continue
+    taken.push(wayOf.get(id)!)
+    kept.push(...things.map((thing) => ({ wayId: id, part: partOf.get(all[thing]!.partId)! })))
+  }
+  const isKept = ({ id }: BuildWay) => kept.some(({ wayId }) => wayId === id)
+  const sold = taken.filter((way) => !isKept(way))
+  const held = taken.filter(isKept)
   return {
-    goal: { kind: goal, budget: wishes.budget, floors: counts ? floors : [] },
-    roles,
-    parts,
-    ways: offered.map(({ way, own }) => ({
-      id: way.id,
-      source: way.source,
-      things: own.map((partId) => ({ partId, resale: maySell > 0 ? (way.resale ?? 0) : 0 })),
-      ...(isOwned(way) ? { owned: true } : {}),
-      // alone, it is what is paid for it; in an order, what stands in the cart
-      price: way.source !== null && way.order ? itemsOf(way.order) : way.payNow,
-      expectedExtra: way.expected - way.payNow,
-      perDay: way.perDay,
-    })),
-    sources: new Map(question.orders.map(({ source, terms }) => [source, terms])),
-    codes: new Map(
-      question.orders.flatMap(({ source, code }): [string, Code][] => (code ? [[source, code]] : [])),
-    ),
-    frames: ground.frames.filter(({ cpu, graphics }) => parts.has(cpu) && parts.has(graphics)),
-    within: wishes.days === null ? null : { days: wishes.days, chance },
-    pins,
-    ...(maySell > 0 ? { mostSold: maySell } : {}),
-    // what is mine and too small is there to be sold, not to be kept
-    bans: [...question.bans, ...tooSmall.map(({ id }) => id)],
-    preferred: new Set(offered.flatMap(({ way }) => (way.isPresent ? [way.id] : []))),
-    standsIn: new Map([
-      ['cooler', having(({ facts }) => facts.coolerIncluded === true)],
-      ...(counts ? [] : [['graphics', having(({ facts }) => facts.integratedGraphics === true)] as const]),
-    ]),
-    apart: [...ground.apart, ...cuts],
-    watts: { factor: wishes.supplyFactor ?? leastFactor, besides },
-  }
-}
-
-const itemsOf = ({ items }: Order) => items.reduce((sum, { price, quantity }) => sum + price * quantity, 0)
-
-/** Below so many times its draw a supply is never planned. */
-export const leastFactor = 1.15
-
-const isLargeEnough =
-  ({ memoryGb, driveGb }: PlanWishes) =>
-  (part: Part) => {
-    const { role, facts } = part
-    const isOfSize = (least: number | null) => least === null || (facts.capacityGb ?? 0) >= least
-    if (role === 'memory') return isOfSize(memoryGb)
-    return startsMachine(part) && (role !== 'storage' || isOfSize(driveGb))
-  }
-
-function planOf(question: BuildQuestion, plan: Plan, rounds: number): BuildPlan {
-  const part = (id: string) => question.parts.find((each) => each.id === id)!
-  const kept = plan.kept.map(({ wayId, partId }) => ({ wayId, part: part(partId) }))
-  const report = checkFit({ parts: machineOf(question, kept), brief: question.brief })
-  const money = planMoney(
-    plan.ways.map((id) => question.ways.find((way) => way.id === id)!),
-    question.orders,
-  )
-  const isFound = plan.status !== 'infeasible'
-  const sold = money.ways.flatMap((way) =>
-    kept.some(({ wayId }) => wayId === way.id) ? [] : [{ way, brings: way.resale ?? 0 }],
-  )
-  const brings = sold.reduce((sum, each) => sum + each.brings, 0)
-  return {
-    status: plan.status,
-    cost: isFound ? money.expected - brings : null,
-    payNow: isFound ? money.payNow : null,
-    outOfPocket: isFound ? money.payNow - brings : null,
-    ways: money.ways.filter(({ id }) => kept.some(({ wayId }) => wayId === id)),
-    sold,
-    orders: money.orders,
+    taken,
     kept,
-    fps: plan.fps,
-    waitDays: plan.waitDays,
-    // fixes are functions, which no worker hands over
-    findings: report.findings.map(({ key, ruleId, severity, what, why }) => ({
-      key,
-      ruleId,
-      severity,
-      what,
-      why,
-    })),
-    unchecked: report.cannotCheck.map(({ what }) => what),
+    sold,
+    ids: {
+      ways: held.map(({ id }) => id),
+      sold: sold.map(({ id }) => id),
+      without: held.flatMap(({ id, partIds }) => {
+        const left = kept.flatMap(({ wayId, part }) => (wayId === id ? [part.id] : []))
+        return partIds.flatMap((part) => {
+          const at = left.indexOf(part)
+          if (at >= 0) left.splice(at, 1)
+          return at >= 0 ? [] : [{ way: id, part }]
+        })
+      }),
+    },
+    cost: valueOf(found.cost, found.solved.values) - besideOf(question),
+    pay: valueOf(found.pay, found.solved.values) - besideOf(question),
+  }
+}
+
+function planOf({ taken, kept, sold, ids }: Sought, carried: PlanCarriedOut, rounds: number): BuildPlan {
+  const brings = sold.map((way) => ({ way, brings: way.resale ?? 0 }))
+  const comesIn = brings.reduce((sum, each) => sum + each.brings, 0)
+  const bears = new Map(carried.ways.map(({ id, ...figures }) => [id, figures]))
+  return {
+    ...carried,
+    status: 'feasible',
+    bound: null,
+    cost: carried.cost === null ? null : carried.cost - comesIn,
+    outOfPocket: carried.payNow === null ? null : carried.payNow - comesIn,
+    ways: taken.filter((way) => !sold.includes(way)).map((way) => ({ ...way, ...bears.get(way.id) })),
+    sold: brings,
+    kept,
+    without: ids.without,
     rounds,
   }
 }
 
-const machineOf = ({ fixed }: BuildQuestion, kept: BuildPlan['kept']): Part[] => [
-  ...kept.map(({ part }) => part),
-  ...fixed,
-]
+const nothing: BuildPlan = {
+  status: 'infeasible',
+  bound: null,
+  cost: null,
+  payNow: null,
+  outOfPocket: null,
+  ways: [],
+  sold: [],
+  orders: [],
+  kept: [],
+  without: [],
+  fps: null,
+  lows: null,
+  waitDays: null,
+  uncounted: [],
+  findings: [],
+  unchecked: [],
+  whole: null,
+  rounds: 0,
+}
+
+/** Of two as fast the one that costs less; only the fastest has frames that differ by what is asked for. */
+function isBetter(plan: BuildPlan, other: BuildPlan): boolean {
+  return (plan.cost ?? Infinity) < (other.cost ?? Infinity)
+}
+
+const checkedBy = ({ fixed, brief, settled }: BuildQuestion, parts: readonly Part[]) =>
+  checkFit({ parts: [...parts, ...fixed], brief, settled: new Set(settled) }).findings
 
 /** Sets of planned parts of which one must go: those a stopping finding names, else all of the machine. */
-function stopsOf({ kept, findings }: BuildPlan): string[][] {
+function stopsOf(kept: BuildPlan['kept'], findings: BuildPlan['findings']): PlanMost[] {
   const planned = new Set(kept.map(({ part }) => part.id))
   return findings
     .filter(({ severity }) => severity === 'stops')
@@ -250,6 +239,7 @@ function stopsOf({ kept, findings }: BuildPlan): string[][] {
       return [...new Set([...named, ...sums])]
     })
     .filter((set) => set.length > 0)
+    .map((parts) => ({ parts, most: parts.length - 1 }))
 }
 
 /** Rules that add up more parts than they cite: what they sum must go into the row, or it would forbid too much. */

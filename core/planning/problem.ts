@@ -33,6 +33,7 @@ export interface PlanProblem {
   readonly atMost?: readonly PlanMost[]
   /** Chances a day of hunts that must be in as well, whatever is planned. */
   readonly waits?: readonly number[]
+  readonly trips?: readonly PlanTrip[]
   /** What certain baskets take beyond what the rows of their order say. */
   readonly dearer?: readonly PlanDearer[]
   /** Machines that are slower than their CPU and card alone. */
@@ -81,8 +82,16 @@ export interface PlanMost {
   readonly most: number
 }
 
+/** A trip, paid once where a way that it fetches is taken; minor units. */
+export interface PlanTrip {
+  readonly ways: readonly string[]
+  readonly cash: number
+}
+
 /** Of the ways that may lie in an order, exactly these: then so much more than the rows say, in minor units. */
 export interface PlanDearer {
+  /** The order that takes more; null: the plan as a whole. */
+  readonly order: string | null
   readonly among: readonly string[]
   readonly basket: readonly string[]
   readonly pay: number
@@ -91,6 +100,8 @@ export interface PlanDearer {
 
 /** Where more than `most` of the parts stand in one machine, the logarithm of its frames is `frames`, `loss` less than its pair's. */
 export interface PlanSlower extends PlanMost {
+  /** Names CPU and card; of several losses of a pair the largest counts. */
+  readonly pair: string
   readonly frames: number
   readonly loss: number
 }

@@ -1,7 +1,7 @@
 import type { PlanProblem, PlanWay } from './problem'
 import { orderRows } from './orderRows'
 import { pairClashes } from './pairClashes'
-import { rowsOfDearer, rowsOfSlower } from './cutRows'
+import { rowsOfDearer, rowsOfSlower, rowsOfTrips } from './cutRows'
 import { sumOf, termsOf, type Row, type Term } from './rows'
 
 /** What is to be made as small or as large as can be. */
@@ -15,6 +15,8 @@ export interface Program {
   readonly kept: (way: number, thing: number) => string
   /** What is paid and expected by order, for whoever looks whether the rows say what the order does. */
   readonly orders: ReadonlyMap<string, OrderTermsIn>
+  /** The same of all that is planned. */
+  readonly all: OrderTermsIn
 }
 
 export interface OrderTermsIn {
@@ -45,6 +47,7 @@ export function programOf(
   const bounds: string[] = []
   const cost: Term[] = []
   const pay: Term[] = []
+  const besideCost: Term[] = []
   const taken = (way: number) => `x${way}`
   const kept = (way: number, thing: number) => `y${way}_${thing}`
   const row: Row = (left, sense, right) => {
@@ -85,7 +88,7 @@ export function programOf(
       continue
     }
     const keeps: Term[] = []
-    cost.push([problem.preferred?.has(way.id) ? aWay / 2 : aWay, taken(at)])
+    besideCost.push([problem.preferred?.has(way.id) ? aWay / 2 : aWay, taken(at)])
     for (const [index, { partId, resale }] of way.things.entries()) {
       const part = problem.parts.get(partId)!
       const wanted = problem.roles.includes(part.role)
@@ -129,6 +132,7 @@ export function programOf(
     takes(id, own.pay, own.cost)
   }
   rowsOfDearer(problem, taken, { row, takes })
+  rowsOfTrips(problem, taken, { row, takes })
   if (problem.goal.budget !== null) row(pay, '<=', problem.goal.budget)
   const frames = objective.kind === 'frames'
   const goal = frames
@@ -136,7 +140,7 @@ export function programOf(
         ...problem.frames.map((pair, at): Term => [logOf(pair.fps), `z${at}`]),
         ...rowsOfSlower(problem, usedOf, row),
       ])
-    : sumOf(cost)
+    : sumOf([...cost, ...besideCost])
   const text = [
     frames ? 'Maximize' : 'Minimize',
     ` obj: ${goal === '' ? `0 ${taken(0)}` : goal}`,
@@ -149,7 +153,7 @@ export function programOf(
     'End',
     '',
   ].join('\n')
-  return { text, taken, kept, orders }
+  return { text, taken, kept, orders, all: { pay, cost } }
 }
 
 /** Frames of all targets together, as they are compared: the sum of their logarithms. */

@@ -24,3 +24,7 @@ export function sumOf(terms: readonly Term[]): string {
 function plainNumber(value: number): string {
   return Number.isInteger(value) ? String(value) : value.toFixed(9).replace(/0+$/, '')
 }
+
+/** What terms come to where the variables have these values. */
+export const valueOf = (terms: readonly Term[], values: ReadonlyMap<string, number>): number =>
+  terms.reduce((sum, [factor, variable]) => sum + factor * (values.get(variable) ?? 0), 0)

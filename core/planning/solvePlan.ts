@@ -63,11 +63,14 @@ export interface Found {
   readonly solved: Solved
   readonly kept: ReadonlyMap<number, readonly number[]>
   readonly orders: Program['orders']
+  readonly cost: Program['all']['cost']
+  readonly pay: Program['all']['pay']
 }
 
 /** The best solution of a program, and of the fastest the cheapest. */
 export function best(problem: PlanProblem, solve: Solver): Found {
-  if (problem.ways.length === 0) return { solved: none, kept: new Map(), orders: new Map() }
+  if (problem.ways.length === 0)
+    return { solved: none, kept: new Map(), orders: new Map(), cost: [], pay: [] }
   if (problem.goal.kind !== 'fastest') return once(problem, { kind: 'cost' }, null, solve)
   const fastest = once(problem, { kind: 'frames' }, null, solve)
   if (fastest.solved.status === 'infeasible') return fastest
@@ -102,7 +105,7 @@ function once(
       ),
     )
   }
-  return { solved, kept, orders: program.orders }
+  return { solved, kept, orders: program.orders, ...program.all }
 }
 
 function planOf(problem: PlanProblem, { status, gap }: Solved, kept: Found['kept']): Plan {

@@ -1,12 +1,16 @@
 import { without, wishNames, type BuildQuestion, type WishName } from './buildQuestion'
-import { planBuild, type BuildPlan, type PlanGround } from './planBuild'
-import type { Solver } from './solvePlan'
+import type { BuildPlan } from './planBuild'
+
+/** Plans of questions that differ from one another in what is asked, not in what is on offer. */
+export type AskPlan = (question: BuildQuestion) => Promise<BuildPlan>
 
 /** What a wish costs: the plan with all wishes less the plan without this one. */
 export interface WishCost {
   readonly name: WishName
-  /** Minor units, 0 and more; null where the plan with it is not possible, or was not proven. */
+  /** Minor units; null where the plan with it is not possible, or one of the two is not proven. */
   readonly cost: number | null
+  /** Where one of them is not proven: what it costs at the least, and at the most. */
+  readonly between: { readonly least: number; readonly most: number } | null
   /** The plan without it; null where there is none either. */
   readonly without: BuildPlan | null
 }
@@ -15,21 +19,24 @@ export interface WishCost {
  * One wish after the other given up, the others kept. They do not add up: two wishes may hold the same part. Where no
  * plan meets all wishes, those that alone make one possible have a plan without them.
  */
-export function* wishCosts(
+export async function* wishCosts(
   question: BuildQuestion,
   plan: BuildPlan,
-  solve: Solver,
-  ground: PlanGround,
-): Generator<WishCost> {
+  ask: AskPlan,
+): AsyncGenerator<WishCost> {
   for (const name of wishNames(question.wishes)) {
-    const next = planBuild({ ...question, wishes: without(question.wishes, name) }, solve, ground)
-    const isFound = next.status !== 'infeasible'
-    yield {
-      name,
-      cost: isFound && plan.cost !== null && next.cost !== null ? Math.max(0, plan.cost - next.cost) : null,
-      without: isFound ? next : null,
-    }
+    const next = await ask({ ...question, wishes: without(question.wishes, name) })
+    yield { name, ...moreOf(plan, next), without: next.status === 'infeasible' ? null : next }
   }
+}
+
+/** By how much a plan is expected to cost more than another. */
+function moreOf(plan: BuildPlan, other: BuildPlan): Pick<WishCost, 'cost' | 'between'> {
+  if (plan.cost === null || other.cost === null) return { cost: null, between: null }
+  const isProven = plan.status === 'optimal' && other.status === 'optimal'
+  if (isProven) return { cost: plan.cost - other.cost, between: null }
+  const least = (of: BuildPlan) => (of.status === 'optimal' ? of.cost! : Math.ceil(of.bound!))
+  return { cost: null, between: { least: least(plan) - other.cost, most: plan.cost - least(other) } }
 }
 
 /** Shares of the wanted frame rates along the curve of cost against the weakest target. */
@@ -46,48 +53,32 @@ export interface CurvePoint {
 }
 
 /** Cost against waiting: the same question with all hunts in by other days, whatever it costs. */
-export function* waitCurve(
-  question: BuildQuestion,
-  solve: Solver,
-  ground: PlanGround,
-): Generator<CurvePoint> {
+export async function* waitCurve(question: BuildQuestion, ask: AskPlan): AsyncGenerator<CurvePoint> {
   // the fastest is asked for a sum; what a machine must cost is what the curve is about otherwise
   const budget = question.goal === 'fastest' ? question.wishes.budget : null
   for (const days of waits) {
-    const plan = planBuild({ ...question, wishes: { ...question.wishes, days, budget } }, solve, ground)
+    const plan = await ask({ ...question, wishes: { ...question.wishes, days, budget } })
     if (plan.status !== 'infeasible') yield { at: days, plan }
   }
 }
 
 /** Cost against the weakest target: the same question with all floors lower and higher. */
-export function* frameCurve(
-  question: BuildQuestion,
-  solve: Solver,
-  ground: PlanGround,
-): Generator<CurvePoint> {
+export async function* frameCurve(question: BuildQuestion, ask: AskPlan): AsyncGenerator<CurvePoint> {
   for (const share of steps) {
     const floors = question.targets.map(({ averageFps }) => averageFps * share)
-    const plan = planBuild(
-      { ...question, wishes: { ...question.wishes, floors, budget: null } },
-      solve,
-      ground,
-    )
+    const plan = await ask({ ...question, wishes: { ...question.wishes, floors, budget: null } })
     if (plan.status !== 'infeasible') yield { at: share, plan }
   }
 }
 
 /** What a line costs more where its way may not be taken; null where nothing else does. */
-export function nextBest(
+export async function nextBest(
   question: BuildQuestion,
   plan: BuildPlan,
   wayId: string,
-  solve: Solver,
-  ground: PlanGround,
-): { readonly more: number; readonly plan: BuildPlan } | null {
-  const next = planBuild(
-    { ...question, pins: question.pins.filter((id) => id !== wayId), bans: [...question.bans, wayId] },
-    solve,
-    ground,
-  )
+  ask: AskPlan,
+): Promise<{ readonly more: number; readonly plan: BuildPlan } | null> {
+  const pins = question.pins.filter((id) => id !== wayId)
+  const next = await ask({ ...question, pins, bans: [...question.bans, wayId] })
   return next.cost === null || plan.cost === null ? null : { more: next.cost - plan.cost, plan: next }
 }

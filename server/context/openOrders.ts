@@ -103,13 +103,19 @@ export function plannedElsewhere(
  * unless it was split by hand; private sellers each send their own, and what is fetched on a trip is paid alone.
  */
 export function openOrders(planned: readonly PlannedLead[]): OpenOrder[] {
-  const keyOf = ({ valued, orderGroup, choiceId }: PlannedLead) =>
-    goesIntoOrders(valued) ? `${valued.lead.sourceId} ${valued.lead.currency} ${orderGroup ?? ''}` : choiceId
-  return [...groupBy(planned, keyOf).values()].map((leadsOfOrder) => ({
+  return [...groupBy(planned, orderKey).values()].map((leadsOfOrder) => ({
     leads: leadsOfOrder,
     joined: joinedOrder(leadsOfOrder.map(({ valued }) => withoutTrip(valued))),
   }))
 }
+
+/** Names the order in which a lead is paid. */
+export const orderKey = ({
+  valued,
+  orderGroup,
+  choiceId,
+}: Pick<PlannedLead, 'valued' | 'orderGroup' | 'choiceId'>): string =>
+  goesIntoOrders(valued) ? `${valued.lead.sourceId} ${valued.lead.currency} ${orderGroup ?? ''}` : choiceId
 
 /** Whether a lead is paid together with others of its source. */
 export const goesIntoOrders = ({ lead, source, trip }: ValuedLead) =>

@@ -52,8 +52,8 @@ export interface ReadChoice {
   readonly rebates: readonly OpenRebate[]
   readonly machineParts: readonly Part[]
   readonly breaches: readonly string[]
-  /** Chances a day of a hunt that has not come in; null for anything else. */
-  readonly huntRate: number | null
+  /** Chances a day of a hunt that has not come in; unknown where nobody can say; null for anything else. */
+  readonly huntRate: number | 'unknown' | null
 }
 
 /** Names a thing of a line among all things of a build. */
@@ -82,7 +82,7 @@ interface ChoiceFigures {
   readonly source: string
   readonly expectedWait?: number | null
   readonly chanceByDate?: number | null
-  readonly rate?: number
+  readonly rate?: number | 'unknown'
   readonly condition?: ChoiceView['condition']
   readonly vanishedOn?: string | null
   readonly breaches?: readonly string[]
@@ -227,13 +227,14 @@ export function huntsTogether(
   const open = chosen.filter(({ view }) => view.kind === 'hunt')
   if (open.length === 0) return null
   // what a shop has at the limit comes in for certain, and leaves the product as it is
-  const rates = open.flatMap((choice) => choice.huntRate ?? [])
+  const rates = open.flatMap(({ huntRate }) => (typeof huntRate === 'number' ? huntRate : []))
   const days = wantedBy === null ? null : Math.max(0, daysBetween(today, wantedBy))
   return {
     count: open.length,
     days,
     chanceByDate: days === null ? null : chanceOfAllHunts(rates, days),
     daysForMost: daysForAllHunts(rates),
+    uncounted: open.flatMap(({ huntRate, view }) => (huntRate === 'unknown' ? [view.label] : [])),
   }
 }
 
@@ -352,12 +353,15 @@ function readHunt(row: ChoiceRow, { build, market, library, today }: ChoiceConte
       fault: null,
       condition: isNew ? 'new' : 'used',
       source,
+      rate: 'unknown',
     }
   const [shop] = newOffers(market, part.id, currency, today)
   const { flow } = readStreetPrice(market, part.id, today, currency)
   const days = build.wantedBy === null ? null : Math.max(0, daysBetween(today, build.wantedBy))
   // a shop that asks no more than the limit ends the hunt on any day
   const atHand = shop !== undefined && shop.landed <= limit
+  // how often a shop lowers its price, or what was never sold comes up, nobody has counted
+  const isCounted = !isNew && flow.prices.length > 0
   return {
     label: partLabel(part),
     kind: 'street',
@@ -366,9 +370,9 @@ function readHunt(row: ChoiceRow, { build, market, library, today }: ChoiceConte
     fault: huntFault(market, build, part, { isNew, limit }, today),
     source,
     condition: isNew ? 'new' : 'used',
-    expectedWait: atHand ? 0 : expectedWait(flow, limit),
-    ...(atHand ? {} : { rate: chancesPerDay(flow, limit) }),
-    chanceByDate: days === null ? null : atHand ? 1 : chanceWithin(flow, limit, days),
+    expectedWait: atHand ? 0 : isCounted ? expectedWait(flow, limit) : null,
+    ...(atHand ? {} : { rate: isCounted ? chancesPerDay(flow, limit) : 'unknown' }),
+    chanceByDate: days === null ? null : atHand ? 1 : isCounted ? chanceWithin(flow, limit, days) : null,
   }
 }
 

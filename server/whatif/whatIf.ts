@@ -21,7 +21,7 @@ export function whatIf(world: World, buildId: string, changes: readonly Change[]
     const edits = editsOf(world, buildId, changes, {
       today,
       now: `${today}T00:00:00Z`,
-      idOf: (change) => `new-${change}-${buildId}`.slice(0, 120),
+      idOf: (change) => newIn(buildId, change),
     })
     return compared(before, outcomeOf(world.with(edits), buildId, today))
   } catch (error) {
@@ -35,6 +35,9 @@ export function whatIf(world: World, buildId: string, changes: readonly Change[]
     return { before, ...nothing, refused }
   }
 }
+
+/** Id of the choice that a change of that number makes where it is only asked for: the same each time. */
+export const newIn = (buildId: string, change: number): string => `new-${change}-${buildId}`.slice(0, 120)
 
 function compared(before: Outcome, after: Outcome): WhatIf {
   const isIn = ({ findings }: Outcome, key: string) => findings.some((each) => each.key === key)

@@ -64,6 +64,8 @@ export interface BuildView {
     readonly days: number | null
     readonly chanceByDate: number | null
     readonly daysForMost: number | null
+    /** Hunts of which nobody knows how long they take. */
+    readonly uncounted: readonly string[]
   } | null
   readonly emptyRoles: readonly Role[]
   readonly breaches: readonly string[]

@@ -1,5 +1,4 @@
 import type { BuildQuestion } from '#core/planning/buildQuestion'
-import type { Receipt } from '#core/ledger/receipt'
 
 /** What the place Plan asks the engine, and what it left out before asking. */
 export interface PlanView {
@@ -8,13 +7,6 @@ export interface PlanView {
   readonly leftOut: readonly { readonly text: string; readonly why: string }[]
   /** Ways of the present build, by which it stands beside a plan. */
   readonly present: readonly string[]
-}
-
-/** What a plan is on the receipt, by the functions that the receipt itself is worked out by. */
-export interface PlanOnReceipt {
-  readonly totals: Receipt['totals']
-  readonly left: Receipt['left']
-  readonly stops: readonly string[]
 }
 
 /** Where a plan is now, and the action that one undo takes back. */

@@ -1,8 +1,6 @@
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { eq } from 'drizzle-orm'
-import loadHighs from 'highs'
-import { planBuild } from '#core/planning/planBuild'
-import { readSolution, solverOptions } from '#core/planning/readSolution'
+import { planBuild, type PlanIds } from '#core/planning/planBuild'
 import type { Solver } from '#core/planning/solvePlan'
 import { createVariant } from '#server/places/builds/variants'
 import { createBuild } from '#server/places/builds/builds'
@@ -17,11 +15,13 @@ import { choices } from '#server/db/schema/machine'
 import { sources } from '#server/db/schema/sources'
 import { addToShelf } from '#server/places/shelf/shelf'
 import { shelfSchema } from '#shared/shelf/schemas'
-import { planOnReceipt, takePlan } from '#server/places/plan/takePlan'
+import { planCarriedOut } from '#server/places/plan/planCarriedOut'
+import { takePlan } from '#server/places/plan/takePlan'
 import { undo } from '#server/db/action'
 import { useWorld } from '#server/readings/useWorld'
 import { briefSchema } from '#shared/brief/schemas'
 import { pasteSchema } from '#shared/pastes/schemas'
+import { newSolver } from '../core/planning/newSolver'
 import { machineWith } from '../core/machine/fit/soundMachine'
 import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
 
@@ -66,18 +66,25 @@ beforeEach(async () => {
       }),
       today,
     )
-  const highs = await loadHighs()
-  solve = (program) =>
-    readSolution(highs.solve(program, solverOptions(20) as Parameters<typeof highs.solve>[1]))
+  solve = await newSolver(20)
 })
 afterEach(() => place.close())
 const view = () => buildView(place.db, place.build, today)
-const onReceipt = async (ways: string[]) =>
-  planOnReceipt(await useWorld(place.db), place.build, { ways, sold: [], without: [] }, today)
+const carriedOut = async (ids: PlanIds) =>
+  planCarriedOut(
+    await useWorld(place.db),
+    place.build,
+    { ways: [...ids.ways], sold: [...ids.sold], without: [...ids.without] },
+    today,
+  )
 const planOf = async () => {
   const { question, present } = await planQuestion(place.db, place.build, today)
   const wishes = { ...question.wishes, budget: null, days: null }
-  return { question, present: [...present], plan: planBuild({ ...question, wishes }, solve) }
+  return {
+    question,
+    present: [...present],
+    plan: await planBuild({ ...question, wishes }, solve, carriedOut),
+  }
 }
 
 test('the receipt says to the cent what was promised before it was taken; one undo puts all back', async () => {
@@ -85,8 +92,7 @@ test('the receipt says to the cent what was promised before it was taken; one un
   const { plan, present } = await planOf()
   expect(plan.status).toBe('optimal')
   const ways = plan.ways.map(({ id }) => id)
-  const promised = await onReceipt(ways)
-  expect(promised.stops).toEqual([])
+  expect(plan.findings.filter(({ severity }) => severity === 'stops')).toEqual([])
   // asking leaves nothing behind
   expect((await view()).receipt.totals).toEqual(before.receipt.totals)
 
@@ -97,7 +103,10 @@ test('the receipt says to the cent what was promised before it was taken; one un
     today,
   )
   const after = await view()
-  expect(after.receipt.totals).toEqual(promised.totals)
+  const { payNow, expected } = after.receipt.totals
+  expect(plan.whole).toEqual({ payNow, expected })
+  // nothing else is in the build
+  expect([plan.payNow, plan.cost]).toEqual([payNow, expected])
   expect(after.emptyRoles).toEqual([])
   expect(after.fit.findings.filter(({ severity }) => severity === 'stops')).toEqual([])
   for (const { part } of plan.kept) expect(after.parts.map(({ id }) => id)).toContain(part.id)
@@ -114,12 +123,11 @@ test('two of one shop are planned as one order: what is planned is the receipt, 
     .set({ taxPercent: 13, shippingKind: 'per-order', shippingAmount: 799 })
     .where(eq(sources.name, 'Pantry'))
   const { plan, present } = await planOf()
-  expect(plan.orders).toMatchObject([{ name: 'Pantry', shipping: 799, saved: 799 }])
+  expect(plan.orders).toMatchObject([{ name: 'Pantry', shipping: 799 }])
   // (20.00 + 30.00) × 1.13 + 7.99
   expect(plan.orders[0]!.payNow).toBe(6449)
   const ways = plan.ways.map(({ id }) => id)
-  const { totals } = await onReceipt(ways)
-  expect([plan.payNow, plan.cost]).toEqual([totals.payNow, totals.expected])
+  expect(plan.whole).toEqual({ payNow: plan.payNow, expected: plan.cost })
   await takePlan(
     place.db,
     place.build,
@@ -127,8 +135,8 @@ test('two of one shop are planned as one order: what is planned is the receipt, 
     today,
   )
   const again = await planOf()
-  expect([again.plan.payNow, again.plan.cost]).toEqual([totals.payNow, totals.expected])
-  // what goes into the order besides is not the plan's to decide: each is then priced by itself
+  expect([again.plan.payNow, again.plan.cost]).toEqual([plan.payNow, plan.cost])
+  // apart by hand, each is an order of its own, and says so to the plan
   const [one] = (await view()).choices.filter(({ leadId }) => leadId !== null)
   await place.db.update(choices).set({ orderGroup: 'apart' }).where(eq(choices.id, one!.id))
   expect((await planOf()).question.orders).toEqual([])
@@ -319,7 +327,7 @@ test('an upgrade sells what the new part replaces: it lies on the shelf, and is 
     maySell: 3,
     wishes: { ...again.question.wishes, budget: null, days: null },
   }
-  const plan = planBuild(asked, solve)
+  const plan = await planBuild(asked, solve, carriedOut)
   expect(plan.sold.map(({ way }) => way.id)).toEqual([id])
   expect(plan.outOfPocket).toBe(plan.payNow! - 4000)
 

@@ -121,6 +121,9 @@ const working = (id: string) =>
             : `${Math.ceil(build.view!.hunts.daysForMost)} days`
         }}</span>
       </div>
+      <p v-if="build.view!.hunts.uncounted.length > 0" class="pl-5 text-xs text-soft" data-test="uncounted">
+        {{ build.view!.hunts.uncounted.join(', ') }} not counted: no offer at that price
+      </p>
     </section>
     <section v-if="build.view!.emptyRoles.length > 0" class="border-b border-dashed border-soft py-2">
       <h2 class="text-soft">missing</h2>

@@ -1,8 +1,21 @@
 import { groupBy } from '#core/collections/groupBy'
-import type { BuildOrder, BuildWay } from '#core/planning/buildQuestion'
+import { rateTable } from '#core/money/rates'
+import type { BuildOrder, BuildQuestion, BuildWay } from '#core/planning/buildQuestion'
 import { orderTerms } from '#core/planning/orderTerms'
+import { choicesOf } from '#server/context/choicesOf'
 import type { BuildRow } from '#server/context/findBuild'
-import { goesIntoOrders, plannedElsewhere, shopsOf } from '#server/context/openOrders'
+import { buildReading } from '#server/context/readBuild'
+import { marketOf } from '#server/context/marketReadings'
+import {
+  goesIntoOrders,
+  orderKey,
+  plannedElsewhere,
+  plannedLeads,
+  shopsOf,
+  sharesOfOrders,
+  openOrders,
+  type PlannedLead,
+} from '#server/context/openOrders'
 import { leadsValued, type ValuedLead } from '#server/context/valuedLeads'
 import type { World } from '#server/readings/world'
 
@@ -19,61 +32,117 @@ export interface LeadWay {
 }
 
 /**
- * Ways that may be put together in one order of a shop, with the shops' terms; all others stay as they are. Left alone
- * are shops from which something else is to be paid already: for another build, apart by hand, or no part of the plan.
+ * Ways with the orders they may lie in, and what lies there whatever is planned: what the build has chosen besides, and
+ * what other builds have. A way by itself keeps what it comes to, what comes along of it sold on.
  */
 export function waysInOrders(
-  of: OrdersOf,
+  { world, build, today }: OrdersOf,
   ways: readonly LeadWay[],
-): { ways: BuildWay[]; orders: BuildOrder[] } {
-  const { world, build, today } = of
+): Pick<BuildQuestion, 'ways' | 'orders' | 'trips'> {
   const ids = ways.flatMap(({ leadId }) => leadId ?? [])
-  const valued = leadsValued(world, build, today, ids).filter(
-    (each) => goesIntoOrders(each) && each.lead.currency === build.currency,
+  const valued = new Map(leadsValued(world, build, today, ids).map((each) => [each.lead.id, each]))
+  const rows = choicesOf(world, build).filter((row) => row.leadId !== null && row.voidBecause === null)
+  const chosen = plannedLeads(
+    build,
+    rows,
+    leadsValued(
+      world,
+      build,
+      today,
+      rows.map((row) => row.leadId!),
+    ),
   )
-  const barred = shopsWithMore(of, new Set(ids), valued)
+  const beside = [
+    ...chosen.filter(({ valued: { lead } }) => !valued.has(lead.id)),
+    ...plannedElsewhere(world, build, shopsOf([...valued.values()]), today),
+  ]
+  const groupOf = new Map(chosen.map((each) => [each.valued.lead.id, each.orderGroup]))
+  const besideIn = groupBy(beside, orderKey)
+  const table = rateTable(marketOf(world).rates)
+  const byKey = groupBy([...valued.values()].filter(goesIntoOrders), (each) =>
+    orderKey({ valued: each, orderGroup: groupOf.get(each.lead.id) ?? null, choiceId: '' }),
+  )
+  const keyOf = new Map<string, string>()
   const orders: BuildOrder[] = []
-  const inOrder = new Map<string, ValuedLead>()
-  for (const [source, leads] of groupBy(valued, ({ lead }) => lead.sourceId)) {
-    if (leads.length < 2 || barred.has(source)) continue
-    const terms = orderTerms(leads.map(({ value }) => value.order))
-    if (terms === null) continue
-    orders.push({ source, name: leads[0]!.sourceName, ...terms })
-    for (const each of leads) inOrder.set(each.lead.id, each)
+  for (const [source, leads] of byKey) {
+    const lies = besideIn.get(source) ?? []
+    if (leads.length + lies.length < 2) continue
+    const { currency } = leads[0]!.lead
+    orders.push({
+      source,
+      name: leads[0]!.sourceName,
+      ...termsOf(leads, lies, build),
+      beside: lies.map((each) => ({ order: each.valued.value.order, isOwn: each.buildId === build.id })),
+      besidePays: besidePays(world, lies, build, today),
+      currency: build.currency,
+      rate: currency === build.currency ? 1 : table.rateOn(today, currency, build.currency),
+    })
+    for (const { lead } of leads) keyOf.set(lead.id, source)
   }
   return {
     orders,
+    trips: tripsOf({ world, build, today }, [...valued.values()], chosen).map(({ leads, cash }) => ({
+      cash,
+      ways: ways.flatMap(({ way, leadId }) => (leads.includes(leadId ?? '') ? [way.id] : [])),
+    })),
     ways: ways.map(({ way, leadId }) => {
-      const each = leadId === null ? undefined : inOrder.get(leadId)
+      const each = leadId === null ? undefined : valued.get(leadId)
       if (!each) return way
-      const { order, payNow, expectedAfterResale } = each.value
-      return { ...way, source: each.lead.sourceId, order, payNow, expected: expectedAfterResale }
+      const { order, payNow, expected, expectedAfterResale } = each.value
+      const leftover = expectedAfterResale - expected
+      const money = { payNow, expected: expectedAfterResale, leftover }
+      const source = keyOf.get(leadId!)
+      if (source !== undefined) return { ...way, source, order, ...money }
+      // fetched on a trip it bears a share of that; the trip itself is paid apart
+      return { ...way, ...money, payNow: payNow - each.pickup, expected: money.expected - each.pickup }
     }),
   }
 }
 
-/** Shops of which something is to be paid that the plan does not decide about. */
-function shopsWithMore(
+/** Trips that are still to be driven, and are only where something is fetched on them: not for what is planned besides. */
+function tripsOf(
   { world, build, today }: OrdersOf,
-  planned: ReadonlySet<string>,
   valued: readonly ValuedLead[],
-): Set<string> {
-  const open = world.rows.choices
-    .where('buildId', build.id)
-    .filter(
-      (row) =>
-        row.deletedAt === null && row.voidBecause === null && row.leadId !== null && row.lineId === null,
-    )
-  const others = open.filter((row) => row.orderGroup !== null || !planned.has(row.leadId!))
-  const beside = leadsValued(
-    world,
-    build,
-    today,
-    others.map((row) => row.leadId!),
+  chosen: readonly PlannedLead[],
+): { readonly leads: readonly string[]; readonly cash: number }[] {
+  const planned = new Set(valued.map(({ lead }) => lead.id))
+  const { trips, holdings } = buildReading(world, build.id, today)
+  const fetched = holdings.items.flatMap(({ place, lineId }) =>
+    place === 'ordered' ? (holdings.lines.find(({ id }) => id === lineId)?.leadId ?? []) : [],
   )
-  const elsewhere = plannedElsewhere(world, build, shopsOf(valued), today)
-  return new Set([
-    ...beside.map(({ lead }) => lead.sourceId),
-    ...elsewhere.map(({ valued: { lead } }) => lead.sourceId),
+  const others = new Set([
+    ...chosen.map(({ valued: { lead } }) => lead.id).filter((id) => !planned.has(id)),
+    ...fetched,
   ])
+  return trips
+    .filter(
+      ({ trip }) =>
+        trip.drivenOn === null && !world.rows.leads.where('tripId', trip.id).some(({ id }) => others.has(id)),
+    )
+    .map(({ trip, cash }) => ({
+      leads: valued.flatMap((each) => (each.trip?.id === trip.id ? [each.lead.id] : [])),
+      cash,
+    }))
+    .filter(({ leads }) => leads.length > 0)
+}
+
+/** What the program can say of an order exactly: plain terms, in the build's currency, and nobody else's things in it. */
+function termsOf(
+  leads: readonly ValuedLead[],
+  beside: readonly PlannedLead[],
+  build: BuildRow,
+): Pick<BuildOrder, 'terms' | 'code'> {
+  const isShared = beside.some(({ buildId }) => buildId !== build.id)
+  const orders = [...leads, ...beside.map(({ valued }) => valued)].map(({ value }) => value.order)
+  const terms = isShared || orders[0]!.currency !== build.currency ? null : orderTerms(orders)
+  return terms ?? { terms: null, code: null }
+}
+
+/** What the build pays of what lies in an order already. */
+function besidePays(world: World, beside: readonly PlannedLead[], build: BuildRow, today: string): number {
+  const shares = sharesOfOrders(openOrders(beside), marketOf(world).rates, today)
+  return beside.reduce(
+    (sum, { choiceId, buildId }) => sum + (buildId === build.id ? shares.get(choiceId)!.payNow : 0),
+    0,
+  )
 }

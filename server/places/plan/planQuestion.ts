@@ -1,6 +1,4 @@
-import { budgetScopes } from '#core/ledger/account'
-import { scopes } from '#core/ledger/scopes'
-import { budgetForPlan, maybeSold, type BuildQuestion, type BuildWay } from '#core/planning/buildQuestion'
+import { maybeSold, type BuildQuestion } from '#core/planning/buildQuestion'
 import { chancesPerDay } from '#core/pricing/patience/patience'
 import { coreRoles, partLabel, type Part, type Role } from '#core/parts/part'
 import type { Way } from '#core/supply/ways/way'
@@ -18,9 +16,9 @@ import { useWorld } from '#server/readings/useWorld'
 import type { BuildView } from '#shared/builds/views'
 import type { PlanView } from '#shared/plan/views'
 import { buildPage } from '../builds/buildView'
+import { emptied } from './planBasis'
 import { waysInOrders, type LeadWay } from './planOrders'
-
-const isCore = (role: Role): boolean => (coreRoles as readonly Role[]).includes(role)
+import { isCore, presentWays, rateOf, unfold } from './presentWays'
 
 /** Everything the plan of a build is worked out from: every way to get each part, what is there, what is wished. */
 export const planPage = reading('plan page', (world, buildId: string, today: string): PlanView => {
@@ -34,7 +32,8 @@ export const planPage = reading('plan page', (world, buildId: string, today: str
   const all = waysOf(world, build.id, today, chosen)
   const offered = all.flatMap((way) => offeredWay(way, { market, build, today, library }))
   const takeable = offered.filter(({ why }) => why === '')
-  const { ways, orders } = waysInOrders({ world, build, today }, [...present, ...takeable])
+  const { ways, orders, trips } = waysInOrders({ world, build, today }, [...present, ...takeable])
+  const basis = emptied(world, buildId, today).receipt.left
   const inQuestion = new Set(ways.flatMap(({ partIds }) => partIds))
   const parts = [
     ...new Map([...market.library, ...view.parts].map((part) => [part.id, part])).values(),
@@ -47,24 +46,25 @@ export const planPage = reading('plan page', (world, buildId: string, today: str
     parts,
     ways,
     fixed: besides(view.parts, new Set(present.flatMap(({ way }) => way.partIds))),
+    settled: build.settled,
+    otherWaits: otherWaits(view, new Set(present.map(({ choiceId }) => choiceId))),
     orders,
+    trips,
     targets: view.targets.map(
-      ({ workload, workloadId, width, height, preset, upscaling, frameGeneration, averageFps }) => ({
+      ({ workload, workloadId, width, height, preset, upscaling, frameGeneration, averageFps, lowFps }) => ({
         name: `${workload} at ${height}p`,
         workloadId,
         settings: { width, height, preset, upscaling, frameGeneration },
         averageFps,
+        lowFps,
       }),
     ),
     workloads: performance.workloads,
     brief: fitBriefOf(market, build, today),
     wishes: {
       floors: view.targets.map(({ averageFps }) => averageFps),
-      budget: budgetForPlan(
-        view.receipt.left,
-        view.receipt,
-        present.filter(({ isCovered, isBought }) => isCovered && !isBought).map(({ way }) => way.payNow),
-      ),
+      // what is left where nothing that the plan decides about is chosen, and the stretch
+      budget: basis === null ? null : basis + view.stretch - view.budget,
       days: build.wantedBy === null ? null : Math.max(0, daysBetween(today, build.wantedBy)),
       memoryGb: largest(view, 'memory') ?? usualMemoryGb,
       driveGb: build.houseRules.machine?.smallestDriveGb ?? largest(view, 'storage') ?? usualDriveGb,
@@ -77,7 +77,7 @@ export const planPage = reading('plan page', (world, buildId: string, today: str
   return {
     question,
     leftOut: [
-      ...(view.receipt.left === null
+      ...(basis === null
         ? [
             {
               text: 'the budget',
@@ -109,6 +109,14 @@ function besides(parts: readonly Part[], planned: ReadonlySet<string>): Part[] {
   })
 }
 
+/** Chances a day of the hunts that the plan leaves as they are. */
+const otherWaits = ({ choices }: BuildView, decided: ReadonlySet<string>): number[] =>
+  choices.flatMap(({ id, kind, expectedWait }) =>
+    kind === 'hunt' && expectedWait !== null && expectedWait > 0 && !decided.has(id)
+      ? [rateOf(expectedWait)!]
+      : [],
+  )
+
 /** Asked for where neither the brief nor the present machine says a size; the builder changes it on the page. */
 const [usualMemoryGb, usualDriveGb] = [16, 480]
 
@@ -117,100 +125,6 @@ function largest(view: BuildView, role: Role): number | null {
     part.role === role && part.facts.capacityGb !== undefined ? [part.facts.capacityGb] : [],
   )
   return sizes.length === 0 ? null : Math.max(...sizes)
-}
-
-interface PresentWay extends LeadWay {
-  readonly choiceId: string
-  readonly isBought: boolean
-  readonly isCovered: boolean
-}
-
-/**
- * What the build has already, each as a way: bought things stay, the rest may be planned otherwise. Of several drives
- * or kits of memory the plan decides about the largest; the others are in the machine whatever is planned.
- */
-export function presentWays(view: BuildView, library: ReadonlyMap<string, Part>): PresentWay[] {
-  const all = everyWay(view, library)
-  const beside = new Set(
-    (['memory', 'storage'] as const).flatMap((role) => besideLargest(all, role, library)),
-  )
-  return all.filter((each) => !beside.has(each))
-}
-
-/** Choices of drives and memory beside the largest: no plan touches them. */
-export function choicesBeside(view: BuildView, library: ReadonlyMap<string, Part>): Set<string> {
-  const decided = new Set(presentWays(view, library).map(({ choiceId }) => choiceId))
-  return new Set(everyWay(view, library).flatMap(({ choiceId }) => (decided.has(choiceId) ? [] : [choiceId])))
-}
-
-function besideLargest(
-  all: readonly PresentWay[],
-  role: Role,
-  library: ReadonlyMap<string, Part>,
-): PresentWay[] {
-  const sizeOf = ({ way }: PresentWay) => library.get(way.partIds[0]!)?.facts.capacityGb ?? 0
-  return all
-    .filter(({ way }) => way.partIds.every((id) => library.get(id)?.role === role))
-    .sort((a, b) => Number(b.isBought) - Number(a.isBought) || sizeOf(b) - sizeOf(a))
-    .slice(1)
-}
-
-function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentWay[] {
-  return view.choices.flatMap((choice) => {
-    const ids = unfold(
-      choice.parts.flatMap(({ id }) => library.get(id) ?? view.parts.find((part) => part.id === id) ?? []),
-      library,
-    )
-      .filter((part) => isCore(part.role) && !choice.leftOut.includes(part.id))
-      .map(({ id }) => id)
-    if (ids.length === 0 || choice.voidBecause !== null || choice.scope === 'test') return []
-    const isBought = choice.item !== null || choice.paidOn !== null
-    if (!isBought && (choice.payNow === null || choice.expected === null)) return []
-    return [
-      {
-        choiceId: choice.id,
-        isBought,
-        leadId: isBought ? null : choice.leadId,
-        isCovered: scopes.indexOf(choice.scope) <= budgetScopes.indexOf(view.budgetScope),
-        way: {
-          id: `choice:${choice.id}`,
-          text: choice.label,
-          from: choice.item
-            ? 'in the build, owned'
-            : isBought
-              ? 'in the build, bought'
-              : `in the build: ${choice.source}`,
-          url: '',
-          source: null,
-          partIds: [...new Set(ids)],
-          payNow: isBought ? 0 : choice.payNow!,
-          expected: isBought ? 0 : choice.expected!,
-          perDay: choice.kind === 'hunt' ? rateOf(choice.expectedWait) : null,
-          isPresent: true,
-          ...resaleOf(choice, ids),
-        },
-      },
-    ]
-  })
-}
-
-/** What a single thing of mine, whole and at its place, brings net when it is sold; of others that is not asked. */
-function resaleOf({ item }: BuildView['choices'][number], ids: readonly string[]): Pick<BuildWay, 'resale'> {
-  const isWhole = item?.place === 'build' && item.state !== 'dead' && item.state !== 'faulty'
-  return isWhole && ids.length === 1 && item.worthToday !== null ? { resale: item.worthToday } : {}
-}
-
-/** Chances a day of a hunt that takes so long; null where it ends on any day. */
-const rateOf = (expectedWait: number | null) =>
-  expectedWait === null ? 0 : expectedWait === 0 ? null : 1 / expectedWait
-
-/** A donor is what is in it; one of which that is not known stands as itself and fills no role. */
-function unfold(parts: readonly Part[], library: ReadonlyMap<string, Part>): Part[] {
-  return parts.flatMap((part) =>
-    part.role === 'donor' && part.facts.contains
-      ? part.facts.contains.flatMap((id) => library.get(id) ?? [])
-      : [part],
-  )
 }
 
 interface Offer {

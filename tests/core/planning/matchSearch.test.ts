@@ -1,5 +1,4 @@
 import fc from 'fast-check'
-import loadHighs from 'highs'
 import { describe, expect, test } from 'vitest'
 import { catalogue } from '../../../demo/catalogue'
 import { demoWorkloads } from '../../../demo/trade'
@@ -12,8 +11,8 @@ import { frameMachineOf } from '#core/performance/model/machineOf'
 import type { Workload } from '#core/performance/model/workload'
 import type { BuildQuestion } from '#core/planning/buildQuestion'
 import { planBuild } from '#core/planning/planBuild'
-import { readSolution, solverOptions } from '#core/planning/readSolution'
-import type { Solver } from '#core/planning/solvePlan'
+import { carriedOutBy } from './carriedOutBy'
+import { newSolver } from './newSolver'
 import {
   matchSearch,
   type SearchAnswer,
@@ -119,6 +118,9 @@ const asPlanned = (options: readonly SearchOption[], floors: readonly number[]):
     isPresent: false,
   })),
   fixed: [],
+  settled: [],
+  otherWaits: [],
+  trips: [],
   orders: [],
   targets: targets.map(({ workload, ...settings }, at) => ({
     name: workload.name,
@@ -194,14 +196,13 @@ describe('matchSearch', () => {
     expect([...match].sort((a, b) => a - b)).toEqual(match)
   })
   test('agrees with the plan’s own engine, asked for the same single ways', async () => {
-    const highs = await loadHighs()
-    const solve: Solver = (program) =>
-      readSolution(highs.solve(program, solverOptions(20) as Parameters<typeof highs.solve>[1]))
+    const solve = await newSolver(20)
     let found = 0
     for (let seed = 0; seed < 24; seed += 1) {
       const options = small(seed)
       const answer = run({ options, goal: { kind: 'match', floor: [30, 60] } })
-      const plan = planBuild(asPlanned(options, [30, 60]), solve)
+      const asked = asPlanned(options, [30, 60])
+      const plan = await planBuild(asked, solve, carriedOutBy(asked))
       // the search never takes a CPU that slows down under its cooler; the plan says so and leaves it to the builder
       const isHot = plan.findings.some(({ ruleId }) => ruleId === 'cooler-capacity')
       if (isHot) expect(plan.cost!).toBeLessThanOrEqual(answer.found?.cost ?? Infinity)

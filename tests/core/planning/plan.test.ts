@@ -1,4 +1,3 @@
-import loadHighs from 'highs'
 import { beforeAll, describe, expect, test } from 'vitest'
 import type { Part } from '#core/parts/part'
 import { pairClashes } from '#core/planning/pairClashes'
@@ -6,24 +5,12 @@ import type { PlanProblem } from '#core/planning/problem'
 import { solvePlan, type Solver } from '#core/planning/solvePlan'
 import { landedCost } from '#core/supply/landed/landedCost'
 import { chance as random } from '../../../demo/random'
+import { newSolver } from './newSolver'
 
 /** Small random problems against trying everything out, with the money of the receipt. */
 let solve: Solver
 beforeAll(async () => {
-  const highs = await loadHighs()
-  solve = (program) => {
-    const { Status, Columns } = highs.solve(program, {
-      mip_rel_gap: 0,
-      mip_abs_gap: 0.004,
-      output_flag: false,
-    } as never)
-    const values = new Map(
-      Object.entries(Columns).map(([name, column]) => [name, 'Primal' in column ? Number(column.Primal) : 0]),
-    )
-    return Status === 'Optimal'
-      ? { status: 'optimal', gap: 0, values }
-      : { status: 'infeasible', gap: null, values: new Map() }
-  }
+  solve = await newSolver()
 })
 
 const roles = ['cpu', 'motherboard', 'graphics', 'supply']

@@ -26,6 +26,7 @@ const whole = plan([large, kit], [80, 120])
 const cost = (name: WishCost['name'], saved: number | null, without: BuildPlan | null): WishCost => ({
   name,
   cost: saved,
+  between: null,
   without,
 })
 

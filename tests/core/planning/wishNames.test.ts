@@ -4,7 +4,6 @@ import { rateAt } from '#core/comparison/components/rateAt'
 import {
   asRival,
   askedAgain,
-  budgetForPlan,
   without,
   wishNames,
   type BuildQuestion,
@@ -28,12 +27,6 @@ test('the wishes asked for, in order; each taken away leaves the others', () => 
     expect(wishNames(rest)).toEqual(names.filter((each) => each !== name))
     expect(rest.floors).toHaveLength(3)
   }
-})
-
-test('what may be paid for a plan: what is left with the stretch, and what it may do without', () => {
-  // 140.06 + (680 − 620) + 138.00 + 147.00
-  expect(budgetForPlan(14_006, { budget: 62_000, stretch: 68_000 }, [13_800, 14_700])).toBe(48_506)
-  expect(budgetForPlan(null, { budget: 62_000, stretch: 68_000 }, [])).toBeNull()
 })
 
 test('what was asked outlives new offers; ways that are gone take their pins and bans with them', () => {

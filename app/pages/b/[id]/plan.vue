@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames } from '#core/parts/part'
+import { countedFps } from '#core/performance/model/estimateFrameRate'
 import { maybeSold, type BuildQuestion, type PlanWishes } from '#core/planning/buildQuestion'
-import { ratesToday } from '#core/planning/upgrade'
 import type { BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint } from '#core/planning/wishCosts'
 import { usePlan } from '~/places/plan/state/usePlan'
@@ -13,8 +13,7 @@ import { planWorking } from '~/workings/planWorkings'
 const build = useBuild()
 const view = computed(() => build.view!)
 const planning = usePlan(() => view.value.id)
-const { question, plan, onReceipt, wishes, curve, curveOf, others, spends, state, seconds, failure } =
-  planning
+const { question, plan, wishes, curve, curveOf, others, spends, state, seconds, failure } = planning
 const changing = ref(false)
 onMounted(planning.load)
 const money = (amount: number | null | undefined) =>
@@ -30,7 +29,7 @@ const costsMore = computed(
     plan.value?.status === 'optimal' &&
     plan.value.sold.length === 0 &&
     view.value.emptyRoles.length === 0 &&
-    (onReceipt.value?.totals.expected ?? 0) > (view.value.receipt.totals.expected ?? Infinity),
+    (plan.value.whole?.expected ?? 0) > (view.value.receipt.totals.expected ?? Infinity),
 )
 /** Roles that no way fills at all. */
 const withoutWay = computed(() =>
@@ -64,7 +63,11 @@ function pin(id: string) {
 /** An upgrade: what is mine may be sold, and the sum buys the most frames. */
 const isUpgrade = computed(() => (question.value?.maySell ?? 0) > 0)
 const maySell = computed(() => question.value?.ways.some(maybeSold) ?? false)
-const before = computed(() => (question.value ? ratesToday(question.value) : null))
+const before = computed(() =>
+  view.value.targets.map(({ estimate }) => (estimate ? countedFps(estimate) : null)),
+)
+const rounded = (fps: number | null | undefined) =>
+  fps === null || fps === undefined ? 'not known' : Math.round(fps)
 const ban = (id: string) => set({ bans: [...question.value!.bans, id] })
 function choose(point: CurvePoint) {
   if (curveOf.value === 'waiting') wish({ days: point.at, budget: null })
@@ -158,7 +161,7 @@ usePlace('plan')
         <p v-if="isUpgrade && plan.fps" data-test="before-after">
           <template v-for="(target, at) in question!.targets" :key="target.name"
             ><template v-if="at > 0"> · </template>{{ target.name }}
-            <span class="figures">{{ before ? Math.round(before[at]!) : 'not known' }}</span> →
+            <span class="figures">{{ rounded(before[at]) }}</span> →
             <b class="figures">{{ Math.round(plan.fps[at]!) }}</b> fps</template
           >
         </p>
@@ -166,28 +169,26 @@ usePlace('plan')
           {{
             plan.status === 'optimal'
               ? `Proven: nothing on offer ${question?.goal === 'fastest' ? 'is faster for that money' : 'does it for less'} (${seconds.toFixed(1)} s).`
-              : 'Best plan found so far; not proven.'
+              : `Best plan found; none costs less than ${money(plan.bound === null ? null : Math.ceil(plan.bound))}.`
           }}
-          <template v-if="onReceipt"
+          <template v-if="plan.whole"
             >Whole build after this plan: total
-            <b class="figures text-ink" data-figure="receipt-pay-now">{{ money(onReceipt.totals.payNow) }}</b>
-            and {{ money(onReceipt.totals.expected) }} expected total; today
+            <b class="figures text-ink" data-figure="receipt-pay-now">{{ money(plan.whole.payNow) }}</b>
+            and {{ money(plan.whole.expected) }} expected total; today
             {{ money(view.receipt.totals.payNow) }} total and
             {{ money(view.receipt.totals.expected) }} expected total.<template v-if="costsMore">
               The plan costs more because your current build misses a wish.</template
             ></template
           >
         </p>
+        <p v-if="plan.uncounted.length > 0" class="text-soft" data-test="uncounted">
+          {{ plan.uncounted.join(', ') }} not counted in the days: no offer at that price.
+        </p>
         <p v-if="isPresent" class="text-soft">Your build already matches this plan.</p>
         <p v-else class="mt-1 flex gap-2">
-          <button
-            type="button"
-            class="button button-main"
-            :disabled="busy || !onReceipt"
-            @click="take('build')"
-          >
+          <button type="button" class="button button-main" :disabled="busy" @click="take('build')">
             Use this plan</button
-          ><button type="button" class="button" :disabled="busy || !onReceipt" @click="take('variant')">
+          ><button type="button" class="button" :disabled="busy" @click="take('variant')">
             Save as a variant
           </button>
         </p>
@@ -211,7 +212,11 @@ usePlace('plan')
           <template v-for="(target, at) in question.targets" :key="target.name"
             ><template v-if="at > 0"> · </template>{{ target.name }}
             <b class="figures text-ink">{{ Math.round(plan.fps[at]!) }}</b> fps, target
-            {{ Math.round(target.averageFps) }}</template
+            {{ Math.round(target.averageFps)
+            }}<template v-if="plan.lows && target.lowFps"
+              >, 1 % low <b class="figures text-ink">{{ Math.round(plan.lows[at]!) }}</b>, target
+              {{ Math.round(target.lowFps) }}</template
+            ></template
           >
         </p>
         <ul v-if="plan.findings.length > 0" class="mt-2 text-xs text-soft">

@@ -34,13 +34,20 @@ const wait = ({ perDay }: BuildWay) =>
 const money = (amount: number) => formatAmount(amount, question.currency)
 /** The order that a way is paid in with others; its first line carries the word of it. */
 const orderOf = (id: string) => plan.orders.find(({ wayIds }) => wayIds.includes(id))
-const orderText = ({ name, wayIds, shipping, codes, saved }: BuildPlan['orders'][number]) =>
+const orderText = ({ name, wayIds, shipping, codes }: BuildPlan['orders'][number]) =>
   [
-    `${wayIds.length} parts in one order at ${name}`,
+    wayIds.length === 1 ? `in your order at ${name}` : `${wayIds.length} parts in one order at ${name}`,
     shipping > 0 ? `shipping ${money(shipping)}, paid once` : 'no shipping',
     ...codes.map((code) => `code ${code}`),
-    ...(saved > 0 ? [`${money(saved)} less than bought separately`] : []),
+    ...savedBy(wayIds),
   ].join(', ')
+/** What an order saves against its things one by one. */
+function savedBy(ids: readonly string[]): string[] {
+  const of = (ways: readonly BuildWay[]) =>
+    ways.reduce((sum, { id, payNow }) => sum + (ids.includes(id) ? payNow : 0), 0)
+  const saved = of(question.ways) - of(plan.ways)
+  return saved > 0 ? [`${money(saved)} less than bought separately`] : []
+}
 const isPinned = (id: string) => pinsOf(question).includes(id)
 </script>
 

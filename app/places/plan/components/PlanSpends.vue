@@ -8,7 +8,7 @@ import type { BuildPlan } from '#core/planning/planBuild'
 const { plans, question, before, isDone } = defineProps<{
   plans: readonly BuildPlan[]
   question: BuildQuestion
-  before: readonly number[] | null
+  before: readonly (number | null)[]
   isDone: boolean
 }>()
 const money = (amount: number) => formatAmount(amount, question.currency)
@@ -20,7 +20,7 @@ const newIn = (plan: BuildPlan) =>
 const frames = (plan: BuildPlan) =>
   question.targets.map(({ name }, at) => ({
     name,
-    from: before ? Math.round(before[at]!) : null,
+    from: before[at] === null || before[at] === undefined ? null : Math.round(before[at]),
     to: plan.fps ? Math.round(plan.fps[at]!) : null,
   }))
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BuildQuestion, PlanWishes } from '#core/planning/buildQuestion'
 import { minorDigits } from '#core/money/currencies'
-import { leastFactor } from '#core/planning/planBuild'
+import { leastFactor } from '#core/planning/planProblem'
 
 /** The wishes of a plan as fields; an emptied one is not wished for, nonsense is refused and left as it was. */
 const { question } = defineProps<{ question: BuildQuestion }>()

@@ -49,6 +49,9 @@ const unasked = computed(() => names.value.filter((name) => !costOf(name)).lengt
           <td class="amount">
             <template v-if="!costOf(name)"><span class="text-soft">…</span></template>
             <template v-else-if="costOf(name)!.cost !== null">{{ money(costOf(name)!.cost!) }}</template>
+            <template v-else-if="costOf(name)!.between"
+              >{{ money(costOf(name)!.between!.least) }} to {{ money(costOf(name)!.between!.most) }}</template
+            >
             <template v-else-if="costOf(name)!.without"
               >then {{ money(costOf(name)!.without!.cost!) }}</template
             >

@@ -1,9 +1,9 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { useSessionStorage, StorageSerializers } from '@vueuse/core'
 import { askedAgain, type BuildQuestion, type PlanAsk } from '#core/planning/buildQuestion'
-import type { BuildPlan } from '#core/planning/planBuild'
+import type { BuildPlan, PlanIds } from '#core/planning/planBuild'
 import type { CurvePoint, WishCost } from '#core/planning/wishCosts'
-import type { PlanOnReceipt, PlanView } from '#shared/plan/views'
+import type { PlanView } from '#shared/plan/views'
 import { call } from '~/data/call'
 import { useFailures } from '~/data/failures'
 import PlanWorkerFile from '~/workers/plan.worker?worker'
@@ -16,18 +16,11 @@ export interface OtherWay {
   readonly text: string
 }
 
-/** A plan as the server is told it: ways that are in it, what of them it leaves, things of mine it does without. */
-export const idsOf = ({ ways, sold, kept }: BuildPlan) => ({
+/** A plan as the server is told it. */
+export const idsOf = ({ ways, sold, without }: BuildPlan): PlanIds => ({
   ways: ways.map(({ id }) => id),
   sold: sold.map(({ way }) => way.id),
-  without: ways.flatMap(({ id, partIds }) => {
-    const left = kept.flatMap(({ wayId, part }) => (wayId === id ? [part.id] : []))
-    return partIds.flatMap((part) => {
-      const at = left.indexOf(part)
-      if (at >= 0) left.splice(at, 1)
-      return at >= 0 ? [] : [{ way: id, part }]
-    })
-  }),
+  without,
 })
 
 /**
@@ -38,7 +31,6 @@ export function usePlan(buildId: () => string) {
   const view = shallowRef<PlanView | null>(null)
   const question = shallowRef<BuildQuestion | null>(null)
   const plan = shallowRef<BuildPlan | null>(null)
-  const onReceipt = shallowRef<PlanOnReceipt | null>(null)
   const wishes = shallowRef<readonly WishCost[]>([])
   const curve = shallowRef<readonly CurvePoint[]>([])
   const curveOf = ref<'waiting' | 'frames'>('waiting')
@@ -103,18 +95,17 @@ export function usePlan(buildId: () => string) {
     curve.value = []
     others.value = {}
     spends.value = []
-    onReceipt.value = null
     state.value = 'solving'
     const began = performance.now()
     try {
       const worker = fresh()
       // what is reactive cannot be handed to a worker
-      const found = await worker.plan(JSON.parse(JSON.stringify(next)) as BuildQuestion)
+      const asking = JSON.parse(JSON.stringify(next)) as BuildQuestion
+      const found = await worker.plan(asking, carriedOut)
       if (own !== round) return
       plan.value = found
       seconds.value = (performance.now() - began) / 1000
       state.value = 'pricing'
-      void priceIt(own, found)
       await worker.wishes(
         proxy((cost: WishCost) => {
           if (own === round) wishes.value = [...wishes.value, cost]
@@ -137,16 +128,10 @@ export function usePlan(buildId: () => string) {
     }
   }
 
-  async function priceIt(own: number, found: BuildPlan) {
-    if (found.status === 'infeasible') return
-    try {
-      const priced = await call('POST /api/builds/:id/plan/price', { id: buildId() }, idsOf(found))
-      failures.note(mine, null)
-      if (own === round) onReceipt.value = priced
-    } catch (error) {
-      if (own === round) failures.note(mine, { error: error as Error, retry: () => priceIt(own, found) })
-    }
-  }
+  /** Every plan that is shown was carried out by the server, where nobody else sees it. */
+  const carriedOut = proxy((plan: PlanIds) =>
+    call('POST /api/builds/:id/plan/price', { id: buildId() }, plan),
+  )
 
   async function drawCurve(of: 'waiting' | 'frames') {
     curveOf.value = of
@@ -184,7 +169,6 @@ export function usePlan(buildId: () => string) {
     view,
     question,
     plan,
-    onReceipt,
     wishes,
     curve,
     curveOf,

@@ -1,0 +1,52 @@
+import { CoreError } from '#core/errors/coreError'
+import type { Change } from '#core/whatif/change'
+import { taken } from '#core/whatif/proposed'
+import { buildRow } from '#server/context/findBuild'
+import { waysOf } from '#server/context/waysToGet'
+import type { World } from '#server/readings/world'
+import { newIn } from '#server/whatif/whatIf'
+import type { PlanInput } from '#shared/plan/schemas'
+import { buildPage } from '../builds/buildView'
+import { goneChoices } from './planBasis'
+
+/** What taking a plan is made of. Of a lot what the plan does without stays out of the machine. */
+export function changesOfPlan(
+  world: World,
+  buildId: string,
+  { ways: ids, sold, without }: PlanInput,
+  today: string,
+): { readonly changes: readonly Change[]; readonly lineOf: ReadonlyMap<string, string> } {
+  const build = buildRow(world, buildId)
+  const view = buildPage(world, buildId, today)
+  const chosen = new Set(view.choices.map(({ leadId }) => leadId))
+  const ways = waysOf(world, build.id, today, chosen)
+  const gone = goneChoices(world, view, ids).map((choice): Change => ({ kind: 'remove', choice }))
+  const leave = sold.map((id, index): Change => {
+    const item = view.choices.find((choice) => id === `choice:${choice.id}`)?.item
+    if (!item || item.place !== 'build') throw new CoreError('no-thing', { id }, `sold[${index}]`)
+    return { kind: 'sell', item: item.id }
+  })
+  const patience = build.houseRules.patience ?? 'typical'
+  const changes = [...gone, ...leave]
+  /** Line of the receipt that a way comes to stand on. */
+  const lineOf = new Map<string, string>()
+  for (const [index, id] of ids.entries()) {
+    const present = view.choices.find((choice) => id === `choice:${choice.id}`)
+    const outOf = (line: string) =>
+      without
+        .filter(({ way }) => way === id)
+        .forEach(({ part }) => changes.push({ kind: 'leave-out', line, part }))
+    if (present) {
+      lineOf.set(id, present.id)
+      outOf(present.id)
+    } else {
+      const way = ways.find((each) => each.id === id)
+      if (!way) throw new CoreError('planned-way-gone', { id }, `ways[${index}]`)
+      changes.push(taken(way, 'from the plan', patience))
+      const isMoved = way.itemId !== null && build.variantOf === null
+      lineOf.set(id, isMoved ? way.itemId : newIn(buildId, changes.length - 1))
+      outOf(`new:${changes.length - 1}`)
+    }
+  }
+  return { changes, lineOf }
+}
