@@ -98,7 +98,10 @@ export interface PlanDearer {
   readonly cost: number
 }
 
-/** Where more than `most` of the parts stand in one machine, the logarithm of its frames is `frames`, `loss` less than its pair's. */
+/**
+ * Where more than `most` of the parts stand in one machine, the logarithm of its frames is `frames`, `loss` less than
+ * its pair's.
+ */
 export interface PlanSlower extends PlanMost {
   /** Names CPU and card; of several losses of a pair the largest counts. */
   readonly pair: string

@@ -1,12 +1,9 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { desc } from 'drizzle-orm'
-import { CoreError } from '#core/errors/coreError'
 import type { Change } from '#core/whatif/change'
 import { undo } from '#server/db/action'
-import { actions, items } from '#server/db/schema/ledger'
-import { leads } from '#server/db/schema/leads'
+import { actions } from '#server/db/schema/ledger'
 import { buildReading } from '#server/context/readBuild'
-import { NotFoundError } from '#server/errors/notFoundError'
 import { createBuild } from '#server/places/builds/builds'
 import { createVariant } from '#server/places/builds/variants'
 import { createLead } from '#server/places/leads/leads'
@@ -17,8 +14,6 @@ import { stepsPage } from '#server/places/machine/readSteps'
 import { planCarriedOut } from '#server/places/plan/planCarriedOut'
 import { takePlan } from '#server/places/plan/takePlan'
 import { savePart } from '#server/places/parts/parts'
-import { noteShopPrice } from '#server/places/prices/noteShopPrice'
-import { addToShelf } from '#server/places/shelf/shelf'
 import { useWorld } from '#server/readings/useWorld'
 import { World } from '#server/readings/world'
 import { carryOut } from '#server/whatif/carryOut'
@@ -26,11 +21,10 @@ import { whatIf } from '#server/whatif/whatIf'
 import { briefSchema } from '#shared/brief/schemas'
 import { leadSchema } from '#shared/leads/schemas'
 import { choiceSchema } from '#shared/machine/schemas'
-import { shelfSchema } from '#shared/shelf/schemas'
 import type { Outcome } from '#shared/whatif/views'
 import { chance } from '../../demo/random'
-import { machineWith } from '../core/machine/fit/soundMachine'
-import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
+import { today } from './marketWithBuild'
+import { builtAt, pick, randomMarket, refusal, type Draw, type RandomMarket } from './randomBuilds'
 
 /**
  * Whoever proposes a change shows what it comes to: random builds are asked for all they propose, each proposal is
@@ -39,118 +33,14 @@ import { marketWithBuild, today, type MarketWithBuild } from './marketWithBuild'
  */
 const seeds = Number(process.env.TARVIN_PROPOSALS ?? 30)
 
-let place: MarketWithBuild
-const library: { id: string; role: string }[] = []
+let place: RandomMarket
 const counts = new Map<string, number>()
 const did = (what: string) => counts.set(what, (counts.get(what) ?? 0) + 1)
 
 beforeAll(async () => {
-  place = await marketWithBuild()
-  await place.client.execute('PRAGMA synchronous = OFF')
-  const kinds = [
-    machineWith(),
-    // another platform, a longer card, a weaker supply, a turning drive: what clashes, and what is a step up
-    machineWith({
-      cpu: { socket: 'ZZ-9', cpuIndex: 150 },
-      motherboard: { socket: 'ZZ-9' },
-      graphics: { lengthMm: 420, graphicsIndex: 180 },
-      supply: { ratedW: 200 },
-      storage: { drive: 'hdd', interface: 'sata', driveShape: '3.5', capacityGb: 2000 },
-      cooler: { heightMm: 190 },
-    }),
-    machineWith({ cpu: { cpuIndex: 130 }, graphics: { graphicsIndex: 140 }, memory: { capacityGb: 32 } }),
-  ]
-  for (const [kind, parts] of kinds.entries())
-    for (const { role, facts } of parts) {
-      const id = `${role}-${kind}`
-      library.push({ id, role })
-      await savePart(place.db, { id, role, make: 'Make', name: `${role} ${kind}`, facts: facts as never })
-      // of some parts nobody knows a price
-      if (id !== 'case-1' && id !== 'memory-2')
-        await noteShopPrice(
-          place.db,
-          { partId: id, shop: 'Pantry', price: `${40 + 9 * kind}.00`, currency: 'CAD', date: today },
-          today,
-        )
-    }
+  place = await randomMarket()
 })
 afterAll(() => place.close())
-
-type Draw = ReturnType<typeof chance>
-const pick = <T>(draw: Draw, list: readonly T[]): T => list[draw.whole(0, list.length - 1)]!
-
-/** A build with some of it chosen, offers around it, now and then a variant of it, or of that one. */
-async function builtAt(draw: Draw): Promise<{ build: string; leads: string[]; items: string[] }> {
-  const { db } = place
-  const budget = draw.whole(0, 1) === 0 ? '900' : '120'
-  const brief = { name: 'Attic', currency: 'CAD', budget, stretch: budget }
-  let build = await createBuild(db, briefSchema.validateSync(brief), today)
-  const leads: string[] = []
-  for (let each = 0; each < 7; each += 1) {
-    const things = Array.from({ length: draw.whole(0, 3) === 0 ? 3 : 1 }, (_, at) => ({
-      partId: pick(draw, library).id,
-      plan: at === 0 ? 'keep' : pick(draw, ['keep', 'resell', 'discard'] as const),
-    }))
-    const isShop = draw.whole(0, 1) === 0
-    leads.push(
-      await createLead(
-        db,
-        leadSchema.validateSync({
-          sourceId: isShop ? 'shop' : 'yard',
-          title: `an offer ${build} ${each}`,
-          price: `${draw.whole(15, 90)}.00`,
-          currency: 'CAD',
-          condition: isShop ? 'new' : 'used',
-          manner: isShop ? 'fixed' : 'local',
-          listedOn: today,
-          things,
-          ...(isShop && each === 0 ? { codes: [{ code: 'FIVE', kind: 'fixed', value: '5.00' }] } : {}),
-        }),
-      ),
-    )
-  }
-  const items: string[] = []
-  for (let each = 0; each < 2; each += 1)
-    items.push(
-      (
-        await addToShelf(
-          db,
-          shelfSchema.validateSync({
-            partId: pick(draw, library).id,
-            condition: 'used',
-            cost: '5',
-            currency: 'CAD',
-          }),
-        )
-      ).id,
-    )
-  const choose = (input: object) => addChoice(db, build, choiceSchema.validateSync(input), today)
-  const some = async (most: number) => {
-    for (let each = draw.whole(1, most); each > 0; each -= 1) {
-      const what = draw.whole(0, 4)
-      const input =
-        what === 0
-          ? { kind: 'lead', leadId: pick(draw, leads), keepBoth: draw.whole(0, 3) === 0 }
-          : what === 1
-            ? { kind: 'owned', shelfId: pick(draw, items) }
-            : { kind: 'hunt', partId: pick(draw, library).id, limit: `${draw.whole(10, 80)}.50` }
-      await choose(input).catch(refusal)
-    }
-  }
-  await some(10)
-  for (let depth = draw.whole(0, 4) - 2; depth > 0; depth -= 1) {
-    build = await createVariant(db, build, 'Another', today)
-    await some(3)
-  }
-  return { build, leads, items }
-}
-
-/** A mistake that is told is no fault; anything else is. */
-function refusal(error: unknown): { code: string } {
-  if (error instanceof CoreError) return { code: error.code }
-  if (error instanceof NotFoundError) return { code: 'not-found' }
-  throw error
-}
 
 /** Everything of an outcome but the ids of what it made. */
 function told({ receipt, targets, findings, cannotCheck, emptyRoles, waits, carts }: Partial<Outcome>) {
@@ -204,8 +94,8 @@ function anyChange(
   const kinds: (() => Change | null)[] = [
     () => ({ kind: 'choose', lead: pick(draw, at.leads) }),
     () => ({ kind: 'choose', lead: pick(draw, at.leads), keepBoth: true }),
-    () => ({ kind: 'choose', hunt: { part: pick(draw, library).id } }),
-    () => ({ kind: 'choose', hunt: { part: pick(draw, library).id, limit: draw.whole(100, 9000) } }),
+    () => ({ kind: 'choose', hunt: { part: pick(draw, place.library).id } }),
+    () => ({ kind: 'choose', hunt: { part: pick(draw, place.library).id, limit: draw.whole(100, 9000) } }),
     () => ({ kind: 'choose', item: pick(draw, at.items) }),
     () => choice && { kind: 'remove', choice: choice.id },
     () => {
@@ -227,10 +117,7 @@ test(
     const { db } = place
     for (let seed = 1; seed <= seeds; seed += 1) {
       const draw = chance(7000 + seed)
-      // what was offered to the build before is gone: each looks at its own
-      await db.update(leads).set({ state: 'gone' })
-      await db.update(items).set({ place: 'gone' })
-      const ground = await builtAt(draw)
+      const ground = await builtAt(place, draw)
       const { build } = ground
       const world = await useWorld(db)
       const { view } = buildReading(world, build, today)

@@ -26,7 +26,7 @@ export function planCarriedOut(
   const estimates = after.targets.map(({ estimate }) => estimate)
   const isKnown = estimates.length > 0 && estimates.every((estimate) => estimate !== null)
   return {
-    cost: expected === null ? null : expected + after.leftovers - basis.leftovers,
+    cost: expected === null ? null : expected - after.leftovers + basis.leftovers,
     payNow,
     ways: [...lineOf].map(([id, line]) => ({
       id,

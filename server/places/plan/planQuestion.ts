@@ -18,7 +18,7 @@ import type { PlanView } from '#shared/plan/views'
 import { buildPage } from '../builds/buildView'
 import { emptied } from './planBasis'
 import { waysInOrders, type LeadWay } from './planOrders'
-import { isCore, presentWays, rateOf, unfold } from './presentWays'
+import { isCore, onePiece, presentWays, rateOf, unfold } from './presentWays'
 
 /** Everything the plan of a build is worked out from: every way to get each part, what is there, what is wished. */
 export const planPage = reading('plan page', (world, buildId: string, today: string): PlanView => {
@@ -45,7 +45,10 @@ export const planPage = reading('plan page', (world, buildId: string, today: str
     roles: coreRoles,
     parts,
     ways,
-    fixed: besides(view.parts, new Set(present.flatMap(({ way }) => way.partIds))),
+    fixed: besides(
+      view.parts,
+      present.flatMap(({ pieces }) => pieces),
+    ),
     settled: build.settled,
     otherWaits: otherWaits(view, new Set(present.map(({ choiceId }) => choiceId))),
     orders,
@@ -99,13 +102,13 @@ export async function planQuestion(
   return planPage(await useWorld(db), buildId, today)
 }
 
-/** Parts of the machine that no way of the question stands for: of two equal ones the second. */
-function besides(parts: readonly Part[], planned: ReadonlySet<string>): Part[] {
-  const seen = new Set<string>()
-  return parts.filter(({ id, role }) => {
-    const isFirst = planned.has(id) && !seen.has(id)
-    seen.add(id)
-    return !isFirst || !isCore(role)
+/** Parts of the machine that no way of the question stands for, piece by piece. */
+function besides(parts: readonly Part[], planned: readonly string[]): Part[] {
+  const left = [...planned]
+  return parts.filter(({ id }) => {
+    const at = left.indexOf(id)
+    if (at >= 0) left.splice(at, 1)
+    return at < 0
   })
 }
 
@@ -137,7 +140,8 @@ interface Offer {
 /** A way as the plan sees it, and why it is left out; empty where it is not. */
 function offeredWay(way: Way, { market, build, today, library }: Offer): (LeadWay & { why: string })[] {
   const parts = unfold([way.part, ...way.others], library)
-  const ids = [...new Set(parts.filter((part) => isCore(part.role)).map(({ id }) => id))]
+  const core = parts.filter((part) => isCore(part.role)).map(({ id }) => id)
+  const ids = onePiece(core, library)
   if (ids.length === 0 && way.part.role !== 'donor') return []
   const perDay =
     way.kind === 'hunt'

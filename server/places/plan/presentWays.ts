@@ -1,4 +1,5 @@
 import { coreRoles, type Part, type Role } from '#core/parts/part'
+import { singleRoles } from '#core/whatif/change'
 import type { BuildWay } from '#core/planning/buildQuestion'
 import type { BuildView } from '#shared/builds/views'
 import type { LeadWay } from './planOrders'
@@ -8,6 +9,8 @@ export const isCore = (role: Role): boolean => (coreRoles as readonly Role[]).in
 export interface PresentWay extends LeadWay {
   readonly choiceId: string
   readonly isBought: boolean
+  /** Each part that it brings into the machine. */
+  readonly pieces: readonly string[]
 }
 
 /**
@@ -55,6 +58,7 @@ function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentW
       {
         choiceId: choice.id,
         isBought,
+        pieces: ids,
         leadId: isBought ? null : choice.leadId,
         way: {
           id: `choice:${choice.id}`,
@@ -66,7 +70,7 @@ function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentW
               : `in the build: ${choice.source}`,
           url: '',
           source: null,
-          partIds: [...new Set(ids)],
+          partIds: onePiece(ids, library),
           payNow: isBought ? 0 : choice.payNow!,
           expected: isBought ? 0 : choice.expected!,
           perDay: choice.kind === 'hunt' && !isUncounted(view, choice) ? rateOf(choice.expectedWait) : null,
@@ -76,6 +80,12 @@ function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentW
       },
     ]
   })
+}
+
+/** Things of a way as a plan decides about them: of memory and drives all of a kind together, of the rest each by itself. */
+export function onePiece(ids: readonly string[], library: Pick<ReadonlyMap<string, Part>, 'get'>): string[] {
+  const isSingle = (id: string) => (singleRoles as readonly string[]).includes(library.get(id)?.role ?? '')
+  return ids.filter((id, index) => isSingle(id) || ids.indexOf(id) === index)
 }
 
 /** What a single thing of mine, whole and at its place, brings net when it is sold; of others that is not asked. */
