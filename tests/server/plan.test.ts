@@ -12,6 +12,7 @@ import { noteShopPrice } from '#server/places/prices/noteShopPrice'
 import { planQuestion } from '#server/places/plan/planQuestion'
 import { items } from '#server/db/schema/ledger'
 import { choices } from '#server/db/schema/machine'
+import { soldRecords } from '#server/db/schema/prices'
 import { sources } from '#server/db/schema/sources'
 import { addToShelf } from '#server/places/shelf/shelf'
 import { shelfSchema } from '#shared/shelf/schemas'
@@ -390,4 +391,118 @@ test('of two drives the plan decides about the larger one; the other stays as it
       .map(({ id }) => id)
       .sort(),
   ).toEqual(['small-drive', 'the-storage'])
+})
+
+/** An extra of the shop, chosen for the build: no plan decides about it. */
+async function chooseStick() {
+  await savePart(place.db, { id: 'stick', role: 'extra', make: '', name: 'Stick', facts: {} })
+  const lead = {
+    title: 'a stick',
+    price: '10.00',
+    currency: 'CAD',
+    condition: 'new',
+    manner: 'fixed',
+    listedOn: today,
+    things: [{ partId: 'stick' }],
+  }
+  const source = { name: 'Pantry', kind: 'shop', currency: 'CAD' }
+  await keepPaste(
+    place.db,
+    pasteSchema.validateSync({ source, leads: [{ ...lead, sourceId: 'pasted' }] }),
+    today,
+  )
+  const stick = (await useWorld(place.db)).rows.leads.where('title', 'a stick')[0]!
+  await addChoice(
+    place.db,
+    place.build,
+    { ...hunt, kind: 'lead', partId: null, leadId: stick.id, limit: null, condition: null },
+    today,
+  )
+}
+
+test('P1: what joins a cart that is there adds what the cart grows by, not an order of its own', async () => {
+  await place.db
+    .update(sources)
+    .set({ shippingKind: 'per-order', shippingAmount: 900 })
+    .where(eq(sources.name, 'Pantry'))
+  await chooseStick()
+  const before = await view()
+  // 10.00 and its shipping
+  expect(before.receipt.totals.payNow).toBe(1900)
+  const { plan, present } = await planOf()
+  const inCart = plan.ways.filter(({ source }) => source !== null)
+  expect(inCart).toHaveLength(2)
+  // six others at what a shop asks, 69.00 landed; cooler and memory at 20.00 and 30.00: their shipping is paid with the stick
+  expect([plan.status, plan.payNow]).toEqual(['optimal', 6 * 6900 + 5000])
+  const ways = plan.ways.map(({ id }) => id)
+  await takePlan(
+    place.db,
+    place.build,
+    { ways, sold: [], without: [], present, into: 'build', name: '' },
+    today,
+  )
+  expect((await view()).receipt.totals.payNow).toBe(1900 + plan.payNow!)
+})
+
+test('N2: a lot costs a plan the same whether it is chosen already or only on offer', async () => {
+  const source = { name: 'Yard', kind: 'classifieds', currency: 'CAD' }
+  const lot = {
+    title: 'a lot',
+    price: '70.00',
+    currency: 'CAD',
+    condition: 'used',
+    manner: 'local',
+    listedOn: today,
+    things: [
+      { partId: 'the-cpu' },
+      { partId: 'the-motherboard' },
+      { partId: 'the-graphics', plan: 'resell' },
+    ],
+  }
+  await keepPaste(
+    place.db,
+    pasteSchema.validateSync({ source, leads: [{ ...lot, sourceId: 'pasted' }] }),
+    today,
+  )
+  await place.db.insert(soldRecords).values(
+    Array.from({ length: 9 }, (_, at) => ({
+      externalId: `sold ${at}`,
+      source: 'Yard',
+      title: 'Make The graphics',
+      price: 5000,
+      shipping: 0,
+      currency: 'CAD',
+      soldOn: '2026-10-20',
+      manner: 'fixed' as const,
+      condition: 'used' as const,
+      quantity: 1,
+    })),
+  )
+  const offered = (await planOf()).plan
+  const { id } = (await useWorld(place.db)).rows.leads.where('title', 'a lot')[0]!
+  // the card of it is sold on
+  expect(offered.ways.find((way) => way.id === `lead:${id}`)).toMatchObject({ payNow: 7000 })
+  expect(offered.cost! - offered.payNow!).toBeLessThan(-2000)
+  await addChoice(
+    place.db,
+    place.build,
+    { ...hunt, kind: 'lead', partId: null, leadId: id, limit: null, condition: null },
+    today,
+  )
+  const chosen = (await planOf()).plan
+  expect([chosen.cost, chosen.payNow]).toEqual([offered.cost, offered.payNow])
+})
+
+test('N4: the days are those of the whole build; a hunt that nobody can time is named', async () => {
+  await savePart(place.db, { id: 'licence', role: 'extra', make: '', name: 'Licence', facts: {} })
+  await addChoice(
+    place.db,
+    place.build,
+    { ...hunt, partId: 'licence', limit: '5.00', condition: 'new', scope: 'ready' },
+    today,
+  )
+  const { plan } = await planOf()
+  expect([plan.status, plan.waitDays, plan.uncounted]).toEqual(['optimal', 0, ['Licence']])
+  // named on the receipt as well, and it keeps no date from being met
+  expect((await view()).hunts).toMatchObject({ count: 1, daysForMost: 0, uncounted: ['Licence'] })
 })

@@ -59,7 +59,6 @@ export async function randomMarket(): Promise<RandomMarket> {
   await importLibrary(
     place.db,
     librarySchema.validateSync({ format: 'tarvin-library', version: '1', workloads: demoWorkloads }),
-    today,
   )
   return { ...place, library }
 }

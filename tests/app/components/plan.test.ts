@@ -79,6 +79,8 @@ describe('lines of a plan', () => {
     const shown = mount(PlanLines, {
       props: {
         plan: plan({
+          // one by one the second costs its own shipping
+          ways: ways.map((each) => (each.id === 'at hand' ? { ...each, payNow: each.payNow - 799 } : each)),
           orders: [
             {
               name: 'Pantry',
@@ -86,7 +88,6 @@ describe('lines of a plan', () => {
               payNow: 6449,
               shipping: 799,
               codes: ['TEN'],
-              saved: 799,
             },
           ],
         }),
@@ -128,10 +129,15 @@ describe('what each wish costs', () => {
   const show = (costs: readonly WishCost[], of = plan()) =>
     mount(PlanWishes, { props: { plan: of, question, costs } })
   test('a figure for each, and those still being tried', () => {
-    const wishes = show([{ name: 'floors[0]', cost: 2350, without: plan() }])
+    const wishes = show([{ name: 'floors[0]', cost: 2350, between: null, without: plan() }])
     expect(wishes.find('[data-wish="floors[0]"]').text()).toContain('60 fps in Moorfell at 1080p')
     expect(wishes.find('[data-wish="floors[0]"]').text()).toContain('23.50')
     expect(wishes.text()).toContain('2 more being checked')
+  })
+  test('of what is not proven, between which sums it lies', () => {
+    const between = { least: 1200, most: 2350 }
+    const wishes = show([{ name: 'budget', cost: null, between, without: plan({ status: 'feasible' }) }])
+    expect(wishes.find('[data-wish="budget"]').text()).toContain('12.00 to 23.50')
   })
   test('one given up asks anew without it', async () => {
     const wishes = show([])
@@ -143,9 +149,9 @@ describe('what each wish costs', () => {
     const none = plan({ status: 'infeasible', cost: null })
     const wishes = show(
       [
-        { name: 'floors[0]', cost: null, without: null },
-        { name: 'budget', cost: null, without: plan() },
-        { name: 'memoryGb', cost: null, without: null },
+        { name: 'floors[0]', cost: null, between: null, without: null },
+        { name: 'budget', cost: null, between: null, without: plan() },
+        { name: 'memoryGb', cost: null, between: null, without: null },
       ],
       none,
     )

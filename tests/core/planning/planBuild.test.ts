@@ -350,6 +350,65 @@ describe('a plan for a build', () => {
   })
 })
 
+describe('frames as the bench has them', () => {
+  const game = demoWorkloads[0]! as unknown as Workload
+  const target = (more: object) => ({
+    name: 'game',
+    workloadId: game.id,
+    settings: { width: 1920, height: 1080, preset: 'high' },
+    averageFps: 60,
+    ...more,
+  })
+  const indexed = sound.map((each) => ({
+    ...each,
+    facts: {
+      ...each.facts,
+      ...(each.role === 'cpu' ? { cpuIndex: 60 } : each.role === 'graphics' ? { graphicsIndex: 60 } : {}),
+    },
+  }))
+  const fast = other('graphics', { graphicsIndex: 160 }, 'fast card')
+  const dear = (parts: readonly Part[], some: Partial<BuildQuestion>) => {
+    const asked = question(parts, some)
+    const price = (each: BuildWay) =>
+      each.id.endsWith('dear') || each.id === 'way:fast card' ? 30_000 : each.payNow
+    return {
+      ...asked,
+      ways: asked.ways.map((each) => ({ ...each, payNow: price(each), expected: price(each) })),
+    }
+  }
+
+  test('P3: what keeps the average and misses the low is no plan', async () => {
+    const rates = ratesOf({ targets: [target({})], workloads: demoWorkloads as never }, indexed)!
+    const [fps, low] = [rates.fps[0]!, rates.lows[0]!]
+    const wishes = { ...question(sound).wishes, floors: [fps - 1] }
+    const of = (lowFps: number | null) =>
+      dear([...indexed, fast], { wishes, targets: [target({ averageFps: fps - 1, lowFps })] })
+    expect(names(await planBuild(of(null)))).not.toContain('fast card')
+    const held = await planBuild(of(low + 1))
+    expect(names(held)).toContain('fast card')
+    expect(held.lows![0]).toBeGreaterThanOrEqual(low + 1)
+  })
+
+  test('N3: memory that slows the machine under its floor gives way to one that does not', async () => {
+    const slow = other('memory', { speedMts: 800 }, 'slow memory')
+    const quick = other('memory', {}, 'quick memory dear')
+    const parts = [...indexed.filter(({ role }) => role !== 'memory'), slow, quick]
+    const without = (name: string) => parts.filter((each) => each.name !== name)
+    const rates = (of: readonly Part[]) =>
+      ratesOf({ targets: [target({})], workloads: demoWorkloads as never }, of)!.fps[0]!
+    const [slowly, quickly] = [rates(without('quick memory dear')), rates(without('slow memory'))]
+    expect(slowly).toBeLessThan(quickly)
+    const floor = (slowly + quickly) / 2
+    const wishes = { ...question(sound).wishes, floors: [floor] }
+    const plan = await planBuild(dear(parts, { wishes, targets: [target({ averageFps: floor })] }))
+    expect([plan.status, names(plan).includes('quick memory dear')]).toEqual(['optimal', true])
+    expect(plan.fps![0]).toBeCloseTo(quickly, 9)
+    // the fastest knows it as well: what is as fast and cheaper is taken, what is slower is not
+    const fastest = await planBuild(dear(parts, { goal: 'fastest', targets: [target({})] }))
+    expect(names(fastest)).toContain('quick memory dear')
+  })
+})
+
 test('over random libraries no plan stops, none is dearer than one thrown together that fits', async () => {
   const chance = makeChance(4242)
   const ofRole = (role: Role) => catalogue.filter((each) => each.role === role)
