@@ -85,8 +85,8 @@ export class Rows<Row extends object> {
     this.changes.value += 1
   }
 
-  /** Puts one row in the place of that with a value in a column, or behind all others where there is none. */
-  set<Column extends keyof Row>(column: Column, value: Row[Column], row: Row): void {
+  /** Puts one row in the place of that with a value in a column, or behind all others where there is none; null: it goes. */
+  set<Column extends keyof Row>(column: Column, value: Row[Column], row: Row | null): void {
     const there = this.one(column, value)
     const number = there ? numberOf.get(there)! : Math.max(0, ...this.byNumber.keys()) + 1
     this.put([[number, row]])

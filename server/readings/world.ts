@@ -13,11 +13,12 @@ export type WorldRows = { readonly [Name in WatchedName]: Rows<WatchedRow<Name>>
 
 /** A row as a change would have it. */
 export type RowEdit = { [Name in EditedName]: Edited<Name> }[EditedName]
-type EditedName = 'choices' | 'items' | 'builds' | 'moves'
+type EditedName = 'choices' | 'items' | 'builds' | 'moves' | 'leads' | 'targets' | 'parts' | 'rivals'
 interface Edited<Name extends WatchedName> {
   readonly table: Name
   readonly id: string
-  readonly row: WatchedRow<Name>
+  /** Null: it is gone. */
+  readonly row: WatchedRow<Name> | null
 }
 interface Row {
   readonly id: string
@@ -64,7 +65,7 @@ export class World {
   with(edits: readonly RowEdit[]): World {
     const names = new Set<WatchedName>(edits.map(({ table }) => table))
     const world = new World(this, names)
-    for (const { table, id, row } of edits) (world.table(table) as Rows<Row>).set('id', id, row as Row)
+    for (const { table, id, row } of edits) (world.table(table) as Rows<Row>).set('id', id, row as Row | null)
     for (const name of names) world.touched.add(name)
     return world
   }

@@ -63,6 +63,10 @@ export async function carryOutWithin(
 
 const tables = { builds, choices, items, moves }
 
+/** What an action of a build writes; what a seller says, a brief or a rival is written by its own form. */
+type CarriedEdit = Extract<RowEdit, { table: keyof typeof tables }>
+const isCarried = (edit: RowEdit): edit is CarriedEdit => edit.table in tables
+
 async function edited(
   tx: Queryable,
   buildId: string,
@@ -78,11 +82,15 @@ async function edited(
     now: new Date().toISOString(),
     idOf: (change) => ids[change]!,
   })
-  return { world, edits, ids }
+  return { world, edits: edits.filter(isCarried), ids }
 }
 
-async function writeEdit(action: OpenAction, { rows }: World, { table, id, row }: RowEdit): Promise<void> {
+async function writeEdit(
+  action: OpenAction,
+  { rows }: World,
+  { table, id, row }: CarriedEdit,
+): Promise<void> {
   const there: { one(column: 'id', value: string): object | undefined } = rows[table]
-  if (there.one('id', id)) await action.update(table, id, row)
+  if (there.one('id', id)) await action.update(table, id, row as never)
   else await action.insert(table, row as never)
 }

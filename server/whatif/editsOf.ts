@@ -9,6 +9,7 @@ import { builtIn, huntPrice } from '#server/context/readChoice'
 import { NotFoundError } from '#server/errors/notFoundError'
 import type { RowEdit, World } from '#server/readings/world'
 import { movedItem } from './movedItem'
+import { leadEdits, termsEdits } from './termsEdits'
 
 type ChoiceRow = ReturnType<typeof choicesOf>[number]
 type Choosing = Extract<Change, { kind: 'choose' }>
@@ -53,8 +54,19 @@ function editsOfOne(world: World, build: BuildRow, change: Change, index: number
       return sold(world, build, change.item)
     case 'limit':
       return limited(world, build, present(change.choice), change.limit, how.idOf(index))
+    case 'group':
+      return grouped(world, build, present(change.choice), change.order, how.idOf(index))
     case 'settle':
       return ofBuild(build, { settled: [...new Set([...build.settled, change.finding])] })
+    case 'price':
+    case 'answer':
+    case 'trip':
+    case 'trade-in':
+      return leadEdits(world, build, change, { today: how.today, id: how.idOf(index) })
+    case 'brief':
+    case 'fact':
+    case 'weigh':
+      return termsEdits(world, build, change, { today: how.today, id: how.idOf(index) })
   }
 }
 
@@ -201,6 +213,12 @@ function limited(world: World, build: BuildRow, id: string, limit: number | null
   const row = choiceOf(world, build, id)
   if (row.kind !== 'hunt') throw new NotFoundError('choice', id)
   return changed(build, row, { limit }, newId)
+}
+
+function grouped(world: World, build: BuildRow, id: string, order: string | null, newId: string): RowEdit[] {
+  const row = choiceOf(world, build, id)
+  if (row.kind !== 'lead') throw new NotFoundError('choice', id)
+  return changed(build, row, { orderGroup: order }, newId)
 }
 
 /** A choice that a variant came with becomes its own where it differs; the build's stays as it is. */

@@ -18,12 +18,7 @@ import { editsOf } from './editsOf'
 export function whatIf(world: World, buildId: string, changes: readonly Change[], today: string): WhatIf {
   const before = outcomeOf(world, buildId, today)
   try {
-    const edits = editsOf(world, buildId, changes, {
-      today,
-      now: `${today}T00:00:00Z`,
-      idOf: (change) => newIn(buildId, change),
-    })
-    return compared(before, outcomeOf(world.with(edits), buildId, today))
+    return compared(before, outcomeOf(changed(world, buildId, changes, today), buildId, today))
   } catch (error) {
     if (!(error instanceof CoreError || error instanceof NotFoundError)) throw error
     const { message } = error
@@ -35,6 +30,16 @@ export function whatIf(world: World, buildId: string, changes: readonly Change[]
     return { before, ...nothing, refused }
   }
 }
+
+/** The world as changes of a build would have it. */
+export const changed = (world: World, buildId: string, changes: readonly Change[], today: string): World =>
+  world.with(
+    editsOf(world, buildId, changes, {
+      today,
+      now: `${today}T00:00:00Z`,
+      idOf: (change) => newIn(buildId, change),
+    }),
+  )
 
 /** Id of the choice that a change of that number makes where it is only asked for: the same each time. */
 export const newIn = (buildId: string, change: number): string => `new-${change}-${buildId}`.slice(0, 120)

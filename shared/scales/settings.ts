@@ -18,3 +18,16 @@ export interface WeighingSettings {
   /** Own figures by machine and step, minor units of the build's currency. */
   readonly edits: Readonly<Record<string, Readonly<Record<string, number>>>>
 }
+
+/** How a build is weighed where nothing else was set. */
+export const weighingDefaults: WeighingSettings = {
+  years: 3,
+  style: 'couch',
+  basis: 'anyone',
+  gamesPerYear: 4,
+  assumeWorth: false,
+  usualShipping: null,
+  builds: [],
+  off: [],
+  edits: {},
+}

@@ -28,5 +28,10 @@ export interface WhatIf {
     readonly before: number | null
     readonly after: number | null
   }[]
+  /** Where what it is weighed by changes: how it is weighed before and after. */
+  readonly weighing?: {
+    readonly before: BuildView['weighing']
+    readonly after: BuildView['weighing']
+  }
   readonly refused: { readonly code: string; readonly message: string; readonly path: string } | null
 }

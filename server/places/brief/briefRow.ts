@@ -19,7 +19,8 @@ export function briefRow({ targets: _targets, budget, stretch, needs, houseRules
   }
 }
 
-function houseRulesRow(
+/** House rules as they are kept, of what their form states. */
+export function houseRulesRow(
   { perKm, perHour, faults, machine, ...rules }: BriefInput['houseRules'],
   currency: string,
 ): HouseRules {

@@ -18,7 +18,7 @@ import { keptValue } from '#core/comparison/adjustments/keptValue'
 import { yearlyFaults } from '#core/comparison/adjustments/yearlyFaults'
 import { weigh, withoutUnknownWorth } from '#core/comparison/weigh'
 import { indexOfPart, indexUnit } from '#core/parts/indexOfPart'
-import type { WeighingSettings } from '#shared/scales/settings'
+import { weighingDefaults, type WeighingSettings } from '#shared/scales/settings'
 import type { BuildView } from '#shared/builds/views'
 import type { WeighedView } from '#shared/scales/views'
 import type { World } from '#server/readings/world'
@@ -29,18 +29,6 @@ import { reading, sameContent } from '#server/readings/reading'
 import { pricedLibrary } from '#server/context/pricedLibrary'
 import { asPart, onThese, ownMachine, questionsOf, rivalMachine } from './weighedMachines'
 import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
-
-export const weighingDefaults: WeighingSettings = {
-  years: 3,
-  style: 'couch',
-  basis: 'anyone',
-  gamesPerYear: 4,
-  assumeWorth: false,
-  usualShipping: null,
-  builds: [],
-  off: [],
-  edits: {},
-}
 
 /** The rivals a build is compared with, by their ids. */
 export function rivalsOf({ rows }: World, buildId: string) {
