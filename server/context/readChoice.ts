@@ -208,13 +208,20 @@ const voidWords = {
   passed: 'passed',
 } as const
 
-/** What of a choice goes into the machine. */
+/** What of a choice goes into the machine; of a donor what it contains may stay out as well. */
 export function builtIn(parts: readonly Part[], leftOut: readonly string[]): Part[] {
   const out = [...leftOut]
-  return parts.filter((part) => {
-    const at = out.indexOf(part.id)
+  const isOut = (id: string) => {
+    const at = out.indexOf(id)
     if (at >= 0) out.splice(at, 1)
-    return at < 0
+    return at >= 0
+  }
+  return parts.flatMap((part): Part[] => {
+    if (isOut(part.id)) return []
+    const { contains } = part.facts
+    if (part.role !== 'donor' || contains === undefined) return [part]
+    const left = contains.filter((id) => !isOut(id))
+    return [left.length === contains.length ? part : { ...part, facts: { ...part.facts, contains: left } }]
   })
 }
 

@@ -205,7 +205,9 @@ function leftOut(
     return [{ table: 'items', id, row: { ...item, leftOut: [...item.leftOut, partId] } }]
   }
   const row = choiceOf(world, build, id)
-  if (builtInOf(world, row).length <= 1) return removed(world, build, id, how)
+  const inside = builtInOf(world, row)
+  if (inside.length === 0 || (inside.length === 1 && inside[0] === partId))
+    return removed(world, build, id, how)
   return changed(build, row, { leftOut: [...row.leftOut, partId] }, newId)
 }
 

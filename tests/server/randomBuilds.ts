@@ -56,6 +56,16 @@ export async function randomMarket(): Promise<RandomMarket> {
           today,
         )
     }
+  // one that is bought whole, for some of what is in it
+  const contains = ['cpu', 'motherboard', 'memory', 'storage', 'supply', 'case'].map((role) => `${role}-0`)
+  await savePart(place.db, {
+    id: 'tower',
+    role: 'donor',
+    make: 'Make',
+    name: 'tower',
+    facts: { contains } as never,
+  })
+  library.push({ id: 'tower', role: 'donor' })
   await importLibrary(
     place.db,
     librarySchema.validateSync({ format: 'tarvin-library', version: '1', workloads: demoWorkloads }),
