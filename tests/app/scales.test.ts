@@ -46,6 +46,8 @@ const card = {
   label: 'Tarn 640',
   parts: [{ id: 'card', name: 'Tarn 640', role: 'graphics' }],
   payNow: 12_000,
+  expected: 12_000,
+  rebatesExpected: 0,
   anyoneCanPay: 13_100,
 }
 const view = (change: object = {}) =>

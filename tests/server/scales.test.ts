@@ -198,8 +198,11 @@ describe('weighing', () => {
     )
     const changed = (await rivalView(id)).cost
     const energy = whole.steps.find((step) => step.id === 'energy')!.amount
-    // tax is on the price as asked: the own figure is the builder's, and nothing else moves with it
-    expect(changed.total).toBe(whole.total - energy - 4900)
+    // P13: tax, and what is lost by faults, are on the price that the builder typed, as if its seller had asked it
+    await changeRival(database.db, id, { ...(await rivalOf(database.db, id)), price: '900.00' } as never)
+    await saveWeighing(database.db, build, weighingSchema.validateSync({}))
+    expect(changed.total).toBe((await rivalView(id)).cost.total - energy)
+    await changeRival(database.db, id, { ...(await rivalOf(database.db, id)), price: '949.00' } as never)
     await saveWeighing(database.db, build, weighingSchema.validateSync({}))
     expect((await rivalView(id)).cost.total).toBe(whole.total)
     await expect(

@@ -1,5 +1,6 @@
 import type { WeighedMachine, WeighingTerms } from '../weighedMachine'
 import { likeForLikeSteps, outlaySteps } from './adjustments'
+import { price } from './rules/price'
 import type { StepSource } from './adjustment'
 
 /** One step of the waterfall from sticker to comparable cost. */
@@ -28,8 +29,10 @@ export interface LikeForLike {
  * machine. The steps add up to the total exactly; one that is switched off counts nothing and comes back as it was;
  * the builder's own figure takes the place of what was calculated, also where nothing was.
  */
-export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): LikeForLike {
-  const own = terms.edits[machine.id] ?? {}
+export function likeForLike(asked: WeighedMachine, terms: WeighingTerms): LikeForLike {
+  const own = terms.edits[asked.id] ?? {}
+  // a price of the builder's own is its price: tax and faults are on that
+  const machine = own.price === undefined ? asked : { ...asked, price: own.price }
   const steps = likeForLikeSteps.flatMap((rule): LikeForLikeStep[] => {
     const calculated = rule.amount(machine, terms)
     const edited = own[rule.id]
@@ -42,7 +45,8 @@ export function likeForLike(machine: WeighedMachine, terms: WeighingTerms): Like
         label: rule.label,
         amount: isOff ? 0 : amount,
         isOff,
-        calculated: edited === undefined ? null : (calculated?.amount ?? 0),
+        calculated:
+          edited === undefined ? null : rule.id === price.id ? asked.price : (calculated?.amount ?? 0),
         why: edited === undefined ? calculated!.why : 'your figure',
         from: edited === undefined ? calculated!.from : 'own',
       },

@@ -514,15 +514,26 @@ describe('tippingPoint', () => {
     const winner = (value: number) => (value < 10 ? 'other' : value < 40 ? 'own' : 'depends')
     const figure = { now: 25, range: { from: 0, to: 100 }, unit: 1 }
     expect(tippingPoint(winner, figure)).toEqual({
-      below: { winner: 'other', value: 9 },
-      above: { winner: 'depends', value: 40 },
+      below: { winner: 'other', value: 9, next: null },
+      above: { winner: 'depends', value: 40, next: null },
+    })
+    // P13: what it turns to holds for ten cents only, then the other side wins: both borders
+    const band = (value: number) => (value < 10_365 ? 'own' : value < 10_375 ? 'depends' : 'other')
+    const wide = { now: 2000, range: { from: 0, to: 200_000 }, unit: 1 }
+    expect(tippingPoint(band, wide).above).toEqual({
+      value: 10_365,
+      winner: 'depends',
+      next: { value: 10_375, winner: 'other' },
     })
     // in tenths, without their remainders
-    expect(tippingPoint(winner, { ...figure, unit: 0.1 }).below).toEqual({ winner: 'other', value: 9.9 })
+    expect(tippingPoint(winner, { ...figure, unit: 0.1 }).below).toMatchObject({
+      winner: 'other',
+      value: 9.9,
+    })
     // the next unit is the turn already
     expect(tippingPoint((value) => (value > 25 ? 'other' : 'own'), figure).above!.value).toBe(26)
     // today lies between two units, and at the edge of what is followed
-    expect(tippingPoint(winner, { ...figure, now: 9.5 }).above).toEqual({ winner: 'own', value: 10 })
+    expect(tippingPoint(winner, { ...figure, now: 9.5 }).above).toMatchObject({ winner: 'own', value: 10 })
     expect(tippingPoint(() => 'own', { now: 0, range: { from: 0, to: 10 }, unit: 1 })).toEqual({
       below: null,
       above: null,

@@ -194,7 +194,8 @@ describe('machines weighed by hand', () => {
     const at = (card: number) =>
       weighed(machine({ price: 40_000 + card, rates: [rate('a', 60)] }), other).winner
     const { above } = tippingPoint(at, { now: 20_000, range: { from: 0, to: 60_000 }, unit: 1 })
-    expect(above).toEqual({ value: 23_900, winner: 'depends' })
+    // level for one cent
+    expect(above).toEqual({ value: 23_900, winner: 'depends', next: { value: 23_901, winner: 'other' } })
     expect([at(23_899), at(23_901)]).toEqual(['own', 'other'])
   })
   test('14 · kept longer, what runs on weighs more: energy turns the cheaper machine', () => {

@@ -12,7 +12,14 @@ const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>
 const list = computed(() => turnings(view, against))
 const money = (value: number) => amount(Math.round(value), view.currency)
 const show = (turning: Turning, value: number) =>
-  turning.unit === 'money' ? money(value) : `${value.toFixed(1)} ${turning.unit}`
+  turning.unit === 'money'
+    ? money(value)
+    : turning.unit === 'tariff'
+      ? toDecimalPlaces(value)
+      : `${value.toFixed(1)} ${turning.unit}`
+/** A price of a kWh: told to a tenth of what the currency knows. */
+const toDecimalPlaces = (value: number) =>
+  `${amount(Math.trunc(value), view.currency)}${Math.round((value % 1) * 10)}`
 const winnerName = { own: view.name, other: against.machine.name, depends: 'neither wins' }
 /** What the other machine costs more, like for like, along the range of a figure. */
 function gaps(turning: Turning) {
@@ -81,7 +88,11 @@ const assumed = computed(() =>
             <td v-for="side in ['below', 'above'] as const" :key="side">
               <template v-if="turning.point[side]"
                 ><b class="figures">{{ show(turning, turning.point[side]!.value) }}</b> then
-                {{ winnerName[turning.point[side]!.winner] }}</template
+                {{ winnerName[turning.point[side]!.winner]
+                }}<template v-if="turning.point[side]!.next"
+                  >; from <b class="figures">{{ show(turning, turning.point[side]!.next!.value) }}</b>
+                  {{ winnerName[turning.point[side]!.next!.winner] }}</template
+                ></template
               ><span v-else class="text-soft"
                 >no change
                 {{

@@ -1,5 +1,6 @@
 import { targetName } from '#core/performance/model/targetName'
 import { formatAmount } from '#core/money/formatAmount'
+import { atPartPrice, type PartPrice } from '#core/comparison/tipping/atPartPrice'
 import { tippingPoint, type TippingPoint } from '#core/comparison/tipping/tipping'
 import { weigh, type Weighed } from '#core/comparison/weigh'
 import { withAssumedCard, type AssumedCard, type TargetAt } from '#core/comparison/tipping/assumedCard'
@@ -12,15 +13,23 @@ import type { WeighedView } from '#shared/scales/views'
 export interface Turning {
   readonly id: string
   readonly name: string
-  readonly unit: 'money' | 'hours' | 'years'
+  readonly unit: 'money' | 'hours' | 'years' | 'tariff'
   readonly now: number
   readonly range: { readonly from: number; readonly to: number }
-  /** What it is told in: money in minor units, hours and years in tenths. */
+  /** What it is told in. */
   readonly step: number
   readonly point: TippingPoint
   /** Share of the range to the nearest turn: the smaller, the more it matters; 1 where it never turns. */
   readonly nearness: number
   weighedAt(value: number): Weighed
+}
+
+/** What figures are told in: minor units, a tenth of an hour, half a year, a tenth of a minor unit a kWh. */
+const steps: Readonly<Record<Turning['unit'], number>> = { money: 1, hours: 0.1, years: 0.5, tariff: 0.1 }
+
+function withoutPrice(edits: WeighingTerms['edits'], id: string): WeighingTerms['edits'] {
+  const { price: _price, ...rest } = edits[id] ?? {}
+  return { ...edits, [id]: rest }
 }
 
 interface Change {
@@ -44,17 +53,20 @@ export function weighChanged(view: BuildView, other: WeighedView, change: Change
 }
 
 /** What the card of a build enters the scales at; null where it comes in a lot or there is none. */
-export function cardCost(view: BuildView): { readonly name: string; readonly cost: number } | null {
+export function cardCost(view: BuildView): (PartPrice & { readonly name: string }) | null {
   const choice = view.choices.find(
     (each) => each.scope !== 'test' && each.parts.length === 1 && each.parts[0]!.role === 'graphics',
   )
   if (!choice) return null
+  const { expected, payNow, rebatesExpected } = choice
   return {
     name: choice.label,
+    partId: choice.parts[0]!.id,
+    fault: expected === null || payNow === null ? 0 : expected - payNow + rebatesExpected,
     cost:
       view.weighing.settings.basis === 'paid' && (choice.kind !== 'item' || choice.paidOn !== null)
-        ? (choice.payNow ?? 0)
-        : (choice.anyoneCanPay ?? choice.payNow ?? 0),
+        ? (payNow ?? 0)
+        : (choice.anyoneCanPay ?? payNow ?? 0),
   }
 }
 
@@ -62,6 +74,8 @@ export function cardCost(view: BuildView): { readonly name: string; readonly cos
 export function turnings(view: BuildView, other: WeighedView): Turning[] {
   const { own, terms } = view.weighing
   const card = cardCost(view)
+  // a price of the builder's own stands in for what its seller asks
+  const rivalPrice = terms.edits[other.machine.id]?.price ?? other.machine.price
   const rules: {
     id: string
     name: string
@@ -78,9 +92,7 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
             unit: 'money' as const,
             now: card.cost,
             range: { from: 0, to: Math.max(3 * card.cost, 60_000) },
-            change: (value: number) => ({
-              own: { ...own.machine, price: own.machine.price - card.cost + value },
-            }),
+            change: (value: number) => ({ own: atPartPrice(own.machine, card, value) }),
           },
         ]
       : []),
@@ -88,9 +100,12 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
       id: 'rival',
       name: `price of ${other.machine.name}`,
       unit: 'money',
-      now: other.machine.price,
-      range: { from: 0, to: Math.max(2 * other.machine.price, 20_000) },
-      change: (value) => ({ other: { ...other.machine, price: value } }),
+      now: rivalPrice,
+      range: { from: 0, to: Math.max(2 * rivalPrice, 20_000) },
+      change: (value) => ({
+        other: { ...other.machine, price: value },
+        terms: { edits: withoutPrice(terms.edits, other.machine.id) },
+      }),
     },
     ...(terms.perHour > 0
       ? [
@@ -113,6 +128,14 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
       change: (value) => ({ terms: { fullHours: value } }),
     },
     {
+      id: 'tariff',
+      name: 'price of a kWh',
+      unit: 'tariff',
+      now: terms.tariff,
+      range: { from: 0, to: Math.max(4 * terms.tariff, 100) },
+      change: (value) => ({ terms: { tariff: value } }),
+    },
+    {
       id: 'years',
       name: 'years of use',
       unit: 'years',
@@ -123,7 +146,7 @@ export function turnings(view: BuildView, other: WeighedView): Turning[] {
   ]
   return rules
     .map(({ change, ...asked }): Turning => {
-      const rule = { ...asked, step: asked.unit === 'money' ? 1 : 0.1 }
+      const rule = { ...asked, step: steps[asked.unit] }
       const weighedAt = (value: number) => weighChanged(view, other, change(value))
       const point = tippingPoint((value) => weighedAt(value).verdict.winner, {
         now: rule.now,
