@@ -147,8 +147,10 @@ test('paste a page, answer what is missing, weigh, find the tipping price, match
     const own = page.getByLabel('your figure: price for Lantern Row 4 tower')
     await own.fill('799.00')
     await own.press('Tab')
-    // a hundred less in the price, nothing else moves
-    await expect(cost).toHaveText((Number(whole) - 100).toFixed(2))
+    // a hundred less in the price, its tax of 13 % and what is lost by faults with it
+    const less = async () => Number(whole) - Number(await cost.textContent())
+    await expect.poll(less).toBeGreaterThanOrEqual(113)
+    expect(await less()).toBeLessThan(114)
     await own.fill('')
     await own.press('Tab')
     await expect(cost).toHaveText(whole!)

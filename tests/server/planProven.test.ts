@@ -155,6 +155,8 @@ test(
       }
       if (plan.status === 'infeasible') continue
       expect([seed, plan.cost! >= plan.bound! - 1]).toEqual([seed, true])
+      // its lines add up to what it says
+      expect([seed, plan.ways.reduce((sum, way) => sum + way.payNow, 0)]).toEqual([seed, plan.payNow])
       await takePlan(db, build, { ...asInput(plan), present: [...present], into: 'build', name: '' }, today)
       const { view } = buildReading(await useWorld(db), build, today)
       const { payNow, expected } = view.receipt.totals

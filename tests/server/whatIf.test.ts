@@ -131,8 +131,7 @@ const own: Record<string, { changes: () => object[]; carryOut: () => Promise<unk
     ],
     carryOut: async () => {
       const brief = await briefOf(place.db, place.build)
-      const [target] = whatIfSchema.validateSync({ changes: own.brief!.changes() }).changes[0]!
-        .targets!
+      const [target] = whatIfSchema.validateSync({ changes: own.brief!.changes() }).changes[0]!.targets!
       await saveBrief(
         place.db,
         place.build,

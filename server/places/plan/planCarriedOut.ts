@@ -21,8 +21,8 @@ export function planCarriedOut(
   if (!after) throw new CoreError('not-as-planned', { why: refused!.message }, refused!.path)
   const basis = emptied(world, buildId, today)
   const { payNow, expected } = receiptDifference(basis.receipt, after.receipt)
-  const { paid, toBuy, owned } = after.receipt.groups
-  const lines = new Map([...paid, ...toBuy, ...owned].map((line) => [line.id, line]))
+  // what is paid, or mine, costs a plan nothing more
+  const lines = new Map(after.receipt.groups.toBuy.map((line) => [line.id, line]))
   const estimates = after.targets.map(({ estimate }) => estimate)
   const isKnown = estimates.length > 0 && estimates.every((estimate) => estimate !== null)
   return {
