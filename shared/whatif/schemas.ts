@@ -72,7 +72,8 @@ const changeSchema = object({
   )
   .test('complete', '', function complete(change) {
     const { kind } = change
-    if (kind === 'choose') return true
+    // what kind it is not is said of the kind itself
+    if (kind === 'choose' || !(kind in needed)) return true
     const missing = (needed[kind] as readonly (keyof typeof change)[]).find(
       (member) => change[member] === undefined,
     )

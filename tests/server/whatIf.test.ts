@@ -1,3 +1,4 @@
+import { ValidationError } from 'yup'
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { buildRow } from '#server/context/findBuild'
 import { trips } from '#server/db/schema/ledger'
@@ -195,4 +196,8 @@ test('what is asked of nothing is refused in words, and a wrong shape names its 
     'needs "amount"',
   )
   expect(() => whatIfSchema.validateSync({ changes: [{ kind: 'choose' }] })).toThrow('choose a lead, a hunt')
+  for (const change of [{}, { kind: 'magic' }, { kind: null }])
+    expect(() => whatIfSchema.validateSync({ changes: [change] }, { abortEarly: false })).toThrow(
+      ValidationError,
+    )
 })
