@@ -11,7 +11,9 @@ import { ensureBuilt, ensureInstalled, root, run } from './lib.mjs'
 process.chdir(root)
 ensureInstalled()
 if (process.argv[2] === 'proposals') {
-  run('npx', ['vitest', 'run', 'tests/server/proposals.test.ts'], { env: { TARVIN_PROPOSALS: '300' } })
+  run('npx', ['vitest', 'run', 'tests/server/proposals.test.ts', 'tests/server/planProven.test.ts'], {
+    env: { TARVIN_PROPOSALS: '300' },
+  })
   process.exit(0)
 }
 if (process.argv[2] === 'lives') {
