@@ -39,6 +39,7 @@ export const problems = {
   'bad-column': ({ columns, column }: Params<'columns' | 'column'>) =>
     `the log has ${columns} columns, so there is no column ${column}`,
   'bad-cpu-index': ({ index }: Params<'index'>) => `a CPU index must be above 0, not ${index}`,
+  'bad-fact': ({ name, why }: Params<'name' | 'why'>) => `"${name}": ${why}`,
   'bad-figure': () => 'your figure must be more than 0',
   'bad-frame-time': ({ frame, time }: Params<'frame' | 'time'>) =>
     `frame ${frame} is ${time}: a frame time must be above 0 ms`,

@@ -1,4 +1,6 @@
+import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors/coreError'
+import { factKeys } from '#core/parts/facts'
 import type { Part } from '#core/parts/part'
 import type { ChangedTarget, LeadChange, TermsChange } from '#core/whatif/change'
 import type { BuildRow } from '#server/context/findBuild'
@@ -7,6 +9,7 @@ import { NotFoundError } from '#server/errors/notFoundError'
 import type { RowEdit, World } from '#server/readings/world'
 import type { HouseRules, MachineRules } from '#shared/brief/houseRules'
 import { machineRulesSchema } from '#shared/brief/schemas'
+import { partFactsSchema } from '#shared/parts/schemas'
 import { weighingDefaults } from '#shared/scales/settings'
 
 interface How {
@@ -63,7 +66,7 @@ export function termsEdits(world: World, build: BuildRow, change: TermsChange, h
     case 'fact': {
       const row = world.rows.parts.one('id', change.of)
       if (!row) throw new NotFoundError('part', change.of)
-      const facts = { ...row.facts, [change.name]: change.value } as Part['facts']
+      const facts = factsAs(row.facts, change)
       return [{ table: 'parts', id: row.id, row: { ...row, facts } }]
     }
     case 'weigh': {
@@ -74,6 +77,23 @@ export function termsEdits(world: World, build: BuildRow, change: TermsChange, h
       const weighing = { ...weighingDefaults, ...build.weighing, ...(years === undefined ? {} : { years }) }
       return [ofBuild({ houseRules: rules, weighing }), ...(rival ? [rivalEdit(world, rival)] : [])]
     }
+  }
+}
+
+/** The facts of a part with one otherwise, by the rules of the part's own form; refused where they are not met. */
+function factsAs(
+  facts: Part['facts'],
+  { name, value }: Extract<TermsChange, { kind: 'fact' }>,
+): Part['facts'] {
+  if (!(factKeys as readonly string[]).includes(name))
+    throw new CoreError('bad-fact', { name, why: 'there is no such fact' }, 'name')
+  try {
+    const { [name as keyof Part['facts']]: _was, ...others } = facts
+    const changed = partFactsSchema.validateSync({ [name]: value })
+    return { ...others, ...(changed as Part['facts']) }
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error
+    throw new CoreError('bad-fact', { name, why: error.message }, 'value')
   }
 }
 

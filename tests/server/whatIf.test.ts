@@ -192,6 +192,11 @@ test('what is asked of nothing is refused in words, and a wrong shape names its 
   expect((await asked({ kind: 'price', lead: 'nothing', amount: '1.00' })).refused?.code).toBe('not-found')
   const unknown = await asked({ kind: 'answer', lead: lead.graphics, fact: 'magic', value: 'yes' })
   expect(unknown.refused).toMatchObject({ code: 'unknown-fact', path: 'fact' })
+  for (const [name, value] of [
+    ['boardPowerW', 'lots'],
+    ['magic', 1],
+  ])
+    expect((await asked({ kind: 'fact', of: 'the-cpu', name, value })).refused?.code).toBe('bad-fact')
   expect(() => whatIfSchema.validateSync({ changes: [{ kind: 'price', lead: 'x' }] })).toThrow(
     'needs "amount"',
   )
