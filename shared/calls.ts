@@ -15,6 +15,7 @@ import type { ConnectorView } from './sources/views'
 import type { DatedBuild, FlipsView, LedgerView } from './ledger/views'
 import type { DoorAnswered, HaggleView, LeadInboxView, LeadView } from './leads/views'
 import { inboxQuery, type LeadTitle } from './leads/inbox'
+import type { BuildQuestion } from '#core/planning/buildQuestion'
 import type { PlanCarriedOut } from '#core/planning/planBuild'
 import type { EditionDrift } from '#core/files/editions/edition'
 import type { GameInput } from './work/schemas'
@@ -112,7 +113,6 @@ import {
   editionQuery,
   editionSchema,
   exportQuery,
-  foundVariantSchema,
   variantSchema,
 } from './builds/schemas'
 import { gameSchema, workResultSchema, workTaskSchema } from './work/schemas'
@@ -120,8 +120,8 @@ import { importQuery } from './files/importOptions'
 import { libraryExportQuery, partSchema } from './parts/schemas'
 import { librarySchema } from './parts/libraryFile'
 import { logQuery, runPatchSchema, runSchema } from './bench/schemas'
-import { matchSchema, rivalsOfBuildSchema, weighingSchema } from './scales/schemas'
-import { planSchema, takePlanSchema } from './plan/schemas'
+import { rivalQuestionSchema, rivalsOfBuildSchema, weighingSchema } from './scales/schemas'
+import { planPriceSchema, takePlanSchema } from './plan/schemas'
 import { proposalsQuery } from './prices/proposals'
 import { rateKeySchema, rateSchema } from './settings/rates'
 import { whatIfSchema } from './whatif/schemas'
@@ -209,7 +209,7 @@ export const calls = {
   'POST /api/builds/:id/machine/unsettle': takes({ body: settledSchema }).answers<BuildView>(),
   'GET /api/builds/:id/plan': answers<PlanView>(),
   'POST /api/builds/:id/plan/price': takes({
-    body: planSchema,
+    body: planPriceSchema,
     isTrial: true,
     ownTurn: true,
   }).answers<PlanCarriedOut>(),
@@ -231,16 +231,11 @@ export const calls = {
   'POST /api/builds/:id/prices/parts/:part/reads': takes({ body: readSchema }).answers<PriceView>(),
   'POST /api/builds/:id/prices/parts/:part/recipe': takes({ body: applyRecipeSchema }).answers<PriceView>(),
   'GET /api/builds/:id/prices/worth/:role': answers<WorthView>(),
-  'POST /api/builds/:id/scales/match': takes({
-    body: matchSchema,
-    ownTurn: true,
-    raw: true,
-  }).answers<unknown>(),
+  'GET /api/builds/:id/scales/question': takes({ query: rivalQuestionSchema }).answers<BuildQuestion>(),
   'PUT /api/builds/:id/scales/rivals': takes({ body: rivalsOfBuildSchema }).answers<BuildView>(),
   'PUT /api/builds/:id/scales/settings': takes({ body: weighingSchema }).answers<BuildView>(),
   'GET /api/builds/:id/variants': answers<VariantsView>(),
   'POST /api/builds/:id/variants': takes({ body: variantSchema }).answers<Identified>(),
-  'POST /api/builds/:id/variants/found': takes({ body: foundVariantSchema }).answers<Identified>(),
   'POST /api/builds/:id/what-if': takes({
     body: whatIfSchema,
     isTrial: true,

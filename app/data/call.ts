@@ -51,17 +51,6 @@ export async function sendFile<const Name extends CallName>(
   return told(await send(name, params, new Blob([file], { type: 'text/csv' }), {}, signal), onProgress)
 }
 
-/** Asks for something long: progress now and then, at last the result. */
-export async function streamOf<Answer>(
-  name: CallName,
-  params: object,
-  body: object,
-  onProgress: (done: number, total: number) => void,
-  signal: AbortSignal,
-): Promise<Answer> {
-  return told(await send(name, params, body, {}, signal), onProgress)
-}
-
 async function send(
   name: CallName,
   params: object | undefined,

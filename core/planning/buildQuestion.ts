@@ -3,6 +3,7 @@ import type { Part, Role } from '../parts/part'
 import type { Code } from '../supply/landed/codes'
 import type { Order } from '../supply/landed/landedCost'
 import type { FrameSettings, Workload } from '../performance/model/workload'
+import type { OwnBudget } from './ownBudget'
 import type { PlanSource, PlanTrip } from './problem'
 
 /** What is to be planned for a build: everything the engine needs, so that it can run away from the page. */
@@ -32,6 +33,8 @@ export interface BuildQuestion {
   readonly bans: readonly string[]
   /** Things of mine in the machine that may be sold on at most; 0: all of them stay. */
   readonly maySell: number
+  /** What it may take to own, beside another machine; left out: whatever it takes. */
+  readonly own?: OwnBudget
 }
 
 /** Things that are paid together where several of them are taken: one shop in one currency, unless split by hand. */
@@ -132,6 +135,9 @@ export interface PlanRival {
   readonly fps: readonly (number | null)[]
   /** What it costs to buy, minor units; null where not known. */
   readonly price: number | null
+  /** What memory and drives it has; left out where not known. */
+  readonly memoryGb?: number
+  readonly driveGb?: number
 }
 
 /**
@@ -150,7 +156,9 @@ export function asRival(
     if (rival.fps.every((each) => each === null)) return null
     // of its lows nothing is known
     const targets = question.targets.map((target) => ({ ...target, lowFps: null }))
-    return { ...question, targets, goal: 'cheapest', wishes: { ...wishes, floors: rival.fps, budget: null } }
+    const { memoryGb = wishes.memoryGb, driveGb = wishes.driveGb } = rival
+    const asked = { ...wishes, floors: rival.fps, budget: null, memoryGb, driveGb }
+    return { ...question, targets, goal: 'cheapest', wishes: asked }
   }
   if (rival.price === null || question.targets.length === 0) return null
   return {

@@ -2,10 +2,11 @@ import { checkFit } from '../machine/fit/checkFit'
 import type { Finding } from '../machine/fit/finding'
 import type { Part, Role } from '../parts/part'
 import type { BuildQuestion, BuildWay } from './buildQuestion'
+import { costlyPairs } from './ownBudget'
 import { dearerBaskets, frameCuts } from './planCuts'
 import { groundOf, type PlanGround } from './planGround'
 import { besideOf, problemOf } from './planProblem'
-import type { PlanDearer, PlanMost, PlanProblem, PlanSlower } from './problem'
+import type { PlanCostly, PlanDearer, PlanMost, PlanProblem, PlanSlower } from './problem'
 import { valueOf } from './rows'
 import { best, inOrder, type Found, type Plan, type Solver } from './solvePlan'
 
@@ -69,6 +70,8 @@ export interface PlanCarriedOut {
   readonly unchecked: readonly string[]
   /** The whole build after it; null where nobody asks. */
   readonly whole: { readonly payNow: number | null; readonly expected: number | null } | null
+  /** What it and the machine beside it take to own; left out where nobody asks. */
+  readonly toOwn?: { readonly own: number; readonly rival: number }
 }
 
 /** Carries a plan out where nobody else sees it, and says what it comes to. */
@@ -92,7 +95,12 @@ export async function planBuild(
   known?: PlanGround,
 ): Promise<BuildPlan> {
   const ground = known ?? groundOf(question)
-  const cuts = { atMost: [] as PlanMost[], dearer: [] as PlanDearer[], slower: [] as PlanSlower[] }
+  const cuts = {
+    atMost: [] as PlanMost[],
+    dearer: [] as PlanDearer[],
+    slower: [] as PlanSlower[],
+    costly: [] as PlanCostly[],
+  }
   let leading: BuildPlan | null = null
   for (let round = 1; round <= mostRounds; round += 1) {
     const problem = inOrder(problemOf(question, ground, cuts))
@@ -107,6 +115,9 @@ export async function planBuild(
     cuts.atMost.push(...frames.atMost, ...stops)
     cuts.slower.push(...frames.slower)
     if (stops.length + frames.atMost.length + frames.slower.length > 0) continue
+    const costly = costlyPairs(question, parts).filter((each) => !isTold(cuts.costly, each))
+    cuts.costly.push(...costly)
+    if (costly.length > 0) continue
     const dearer = dearerBaskets(question, sought.taken, found)
     cuts.dearer.push(...dearer)
     if (dearer.reduce((sum, { cost }) => sum + cost, 0) >= within) continue
@@ -114,12 +125,15 @@ export async function planBuild(
     const forbidden = stopsOf(sought.kept, plan.findings)
     cuts.atMost.push(...forbidden)
     if (forbidden.length > 0) continue
-    const isTooDear = (plan.outOfPocket ?? 0) > (question.wishes.budget ?? Infinity)
+    const over = plan.toOwn ? plan.toOwn.own - plan.toOwn.rival : 0
+    const isTooDear = (plan.outOfPocket ?? 0) > (question.wishes.budget ?? Infinity) || over > 0
     if (!isTooDear && (!leading || isBetter(plan, leading))) leading = plan
-    const bound = sought.cost
+    const bound = question.own ? null : sought.cost
     if (leading) {
       leading = { ...leading, bound, rounds: round }
-      const isProven = found.solved.status === 'optimal' && (leading.cost ?? Infinity) < bound + within
+      // of machines as fast that may be owned, which is cheapest is not asked
+      const isCheapest = bound === null || (leading.cost ?? Infinity) < bound + within
+      const isProven = found.solved.status === 'optimal' && isCheapest
       if (isProven) return { ...leading, status: 'optimal' }
     }
     if (plan.cost === null || plan.payNow === null) break
@@ -129,6 +143,7 @@ export async function planBuild(
       basket: sought.taken.map(({ id }) => id),
       pay: Math.max(0, plan.outOfPocket! - sought.pay),
       cost: Math.max(0, plan.cost - sought.cost),
+      ...(question.own && { own: Math.max(0, over + question.own.most - sought.own) }),
     })
   }
   return leading ?? { ...nothing, rounds: mostRounds }
@@ -144,7 +159,12 @@ interface Sought {
   /** By the program: of what is planned alone. */
   readonly cost: number
   readonly pay: number
+  /** What it adds at the least to what the machine takes to own. */
+  readonly own: number
 }
+
+const isTold = (told: readonly PlanCostly[], { pair, parts, more }: PlanCostly) =>
+  told.some((each) => each.pair === pair && each.more >= more && parts.every((id) => each.parts.includes(id)))
 
 function readFound(question: BuildQuestion, { ways }: PlanProblem, found: Found): Sought {
   const wayOf = new Map(question.ways.map((way) => [way.id, way]))
@@ -178,6 +198,7 @@ function readFound(question: BuildQuestion, { ways }: PlanProblem, found: Found)
     },
     cost: valueOf(found.cost, found.solved.values) - besideOf(question),
     pay: valueOf(found.pay, found.solved.values) - besideOf(question),
+    own: valueOf(found.own ?? [], found.solved.values),
   }
 }
 

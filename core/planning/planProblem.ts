@@ -5,13 +5,14 @@ import type { Order } from '../supply/landed/landedCost'
 import { maybeSold, pinsOf, type BuildQuestion, type BuildWay, type PlanWishes } from './buildQuestion'
 import { leastInOrder } from './leastInOrder'
 import { lowsOf, type PlanGround } from './planGround'
-import type { PlanDearer, PlanMost, PlanProblem, PlanSlower, PlanWay } from './problem'
+import type { PlanCostly, PlanDearer, PlanMost, PlanProblem, PlanSlower, PlanWay } from './problem'
 
 /** What was learnt of machines that were looked at: it keeps the program from promising what none of them holds. */
 export interface PlanCuts {
   readonly atMost: readonly PlanMost[]
   readonly dearer: readonly PlanDearer[]
   readonly slower: readonly PlanSlower[]
+  readonly costly: readonly PlanCostly[]
 }
 
 const chance = 0.8
@@ -22,7 +23,7 @@ export const leastFactor = 1.15
 
 /** The program's question: nothing in it costs more, or is slower, than the machine that it stands for. */
 export function problemOf(question: BuildQuestion, ground: PlanGround, cuts: PlanCuts): PlanProblem {
-  const { wishes, roles, goal, maySell } = question
+  const { wishes, roles, goal, maySell, own: toOwn } = question
   const isOwned = (way: BuildWay) => maySell > 0 && maybeSold(way)
   const isLarge = isLargeEnough(wishes)
   const pins = pinsOf(question)
@@ -52,13 +53,19 @@ export function problemOf(question: BuildQuestion, ground: PlanGround, cuts: Pla
       budget: wishes.budget === null ? null : wishes.budget + besideOf(question),
       floors: counts ? floors : [],
       lows: counts ? lowsOf(question) : [],
+      ...(toOwn && { own: toOwn.most }),
     },
     roles,
     parts,
     ways: [
       ...offered.map(({ way, own }): PlanWay => ({
         id: way.id,
-        things: own.map((partId) => ({ partId, resale: maySell > 0 ? (way.resale ?? 0) : 0 })),
+        things: own.map((partId) => ({
+          partId,
+          resale: maySell > 0 ? (way.resale ?? 0) : 0,
+          own: toOwn?.ways[way.id]?.parts[partId] ?? 0,
+        })),
+        own: toOwn?.ways[way.id]?.way ?? 0,
         ...(isOwned(way) ? { owned: true } : {}),
         ...moneyOf(question, way),
         perDay: way.perDay,

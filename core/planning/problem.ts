@@ -9,6 +9,8 @@ export interface PlanProblem {
     readonly floors: readonly number[]
     /** The same of the lows; left out: none. */
     readonly lows?: readonly number[]
+    /** What the machine may take to own at most; left out: whatever it takes. */
+    readonly own?: number
   }
   /** Each to be filled once. */
   readonly roles: readonly string[]
@@ -38,6 +40,8 @@ export interface PlanProblem {
   readonly dearer?: readonly PlanDearer[]
   /** Machines that are slower than their CPU and card alone. */
   readonly slower?: readonly PlanSlower[]
+  /** Machines that take more to own than their parts alone. */
+  readonly costly?: readonly PlanCostly[]
   /** How a supply must be rated; left out: 1.5 × the draw with 40 W for what is not listed. */
   readonly watts?: { readonly factor: number; readonly besides: number }
 }
@@ -47,11 +51,13 @@ export interface PlanWay {
   readonly id: string
   /** Null: paid by itself. */
   readonly source: string | null
-  readonly things: readonly { readonly partId: string; readonly resale: number }[]
+  readonly things: readonly { readonly partId: string; readonly resale: number; readonly own?: number }[]
   readonly price: number
   readonly expectedExtra: number
   /** Order it may lie in, though the terms of that are not in the program: `price` is then the least it can add. */
   readonly order?: string
+  /** The least it adds to what the machine takes to own, beside what its things add. */
+  readonly own?: number
   /** In its order whatever is planned. */
   readonly beside?: boolean
   /** Mine already: it is there whatever is planned, each thing of it kept or sold on. */
@@ -96,6 +102,15 @@ export interface PlanDearer {
   readonly basket: readonly string[]
   readonly pay: number
   readonly cost: number
+  /** To own; left out: no more. */
+  readonly own?: number
+}
+
+/** Of the parts, of which three stand in a machine: then it takes so much more to own; of a pair the largest counts. */
+export interface PlanCostly {
+  readonly pair: string
+  readonly parts: readonly string[]
+  readonly more: number
 }
 
 /**

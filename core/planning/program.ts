@@ -1,11 +1,11 @@
 import type { PlanProblem, PlanWay } from './problem'
 import { orderRows } from './orderRows'
 import { pairClashes } from './pairClashes'
-import { rowsOfDearer, rowsOfSlower, rowsOfTrips } from './cutRows'
+import { rowsOfCostly, rowsOfDearer, rowsOfSlower, rowsOfTrips } from './cutRows'
 import { sumOf, termsOf, type Row, type Term } from './rows'
 
 /** What is to be made as small or as large as can be. */
-export type Objective = { readonly kind: 'cost' } | { readonly kind: 'frames' }
+export type Objective = { readonly kind: 'cost' } | { readonly kind: 'frames' } | { readonly kind: 'own' }
 
 /** Names of the variables by what they stand for. */
 export interface Program {
@@ -22,6 +22,8 @@ export interface Program {
 export interface OrderTermsIn {
   readonly pay: readonly Term[]
   readonly cost: readonly Term[]
+  /** What it takes to own; of orders that is not told. */
+  readonly own?: readonly Term[]
 }
 
 /** A fraction of a minor unit a way, so that of equal costs the one of fewer ways is taken. */
@@ -47,6 +49,7 @@ export function programOf(
   const bounds: string[] = []
   const cost: Term[] = []
   const pay: Term[] = []
+  const own: Term[] = []
   const besideCost: Term[] = []
   const taken = (way: number) => `x${way}`
   const kept = (way: number, thing: number) => `y${way}_${thing}`
@@ -59,14 +62,15 @@ export function programOf(
   }
   const orders = new Map<string, { pay: Term[]; cost: Term[] }>()
   /** Terms of what is paid and expected, told also by the order they are of. */
-  const takes = (order: string | null, pays: readonly Term[], costs: readonly Term[]) => {
+  const takes: Takes = (order, pays, costs, owns = []) => {
     pay.push(...pays)
     cost.push(...costs)
+    own.push(...owns)
     if (order === null) return
-    const own = orders.get(order) ?? { pay: [], cost: [] }
-    own.pay.push(...pays)
-    own.cost.push(...costs)
-    orders.set(order, own)
+    const known = orders.get(order) ?? { pay: [], cost: [] }
+    known.pay.push(...pays)
+    known.cost.push(...costs)
+    orders.set(order, known)
   }
   const used = new Map<string, Term[]>()
   const ownedKept: Term[] = []
@@ -82,20 +86,21 @@ export function programOf(
   for (const [at, way] of problem.ways.entries()) {
     binaries.add(taken(at))
     const order = way.source ?? way.order ?? null
-    takes(order, [], [[way.expectedExtra, taken(at)]])
+    takes(order, [], [[way.expectedExtra, taken(at)]], [[way.own ?? 0, taken(at)]])
     if (way.beside) {
       row({ [taken(at)]: 1 }, '=', 1)
       continue
     }
     const keeps: Term[] = []
     besideCost.push([problem.preferred?.has(way.id) ? aWay / 2 : aWay, taken(at)])
-    for (const [index, { partId, resale }] of way.things.entries()) {
+    for (const [index, { partId, resale, own: ownLeast = 0 }] of way.things.entries()) {
       const part = problem.parts.get(partId)!
       const wanted = problem.roles.includes(part.role)
       cost.push([-resale, taken(at)])
       if (!wanted) continue
       binaries.add(kept(at, index))
       cost.push([resale, kept(at, index)])
+      own.push([ownLeast, kept(at, index)])
       keeps.push([1, kept(at, index)])
       used.set(partId, [...(used.get(partId) ?? []), [1, kept(at, index)]])
       row({ [kept(at, index)]: 1, [taken(at)]: -1 }, '<=', 0)
@@ -110,14 +115,14 @@ export function programOf(
   if (problem.mostSold !== undefined) row(ownedKept, '>=', ownedKept.length - problem.mostSold)
   const usedOf = (partId: string) => used.get(partId) ?? []
   for (const role of problem.roles) {
-    const own = [...used].flatMap(([partId, terms]) =>
+    const filling = [...used].flatMap(([partId, terms]) =>
       problem.parts.get(partId)!.role === role ? terms : [],
     )
     const others = [...(problem.standsIn?.get(role) ?? [])].flatMap(usedOf)
-    if (others.length === 0) row(own, '=', 1)
+    if (others.length === 0) row(filling, '=', 1)
     else {
-      row(own, '<=', 1)
-      row([...own, ...others], '>=', 1)
+      row(filling, '<=', 1)
+      row([...filling, ...others], '>=', 1)
     }
   }
   const apart = problem.apart ?? pairClashes([...used.keys()].map((id) => problem.parts.get(id)!))
@@ -127,20 +132,24 @@ export function programOf(
   frameRows(problem, objective, only, usedOf, row)
   waitRow(problem, taken, row)
   for (const [index, [id]] of [...problem.sources].entries()) {
-    const own = { cost: [] as Term[], pay: [] as Term[] }
-    orderRows(problem, id, `s${index}`, { row, binaries, integers, bounds, ...own, taken })
-    takes(id, own.pay, own.cost)
+    const within = { cost: [] as Term[], pay: [] as Term[] }
+    orderRows(problem, id, `s${index}`, { row, binaries, integers, bounds, ...within, taken })
+    takes(id, within.pay, within.cost)
   }
   rowsOfDearer(problem, taken, { row, takes })
   rowsOfTrips(problem, taken, { row, takes })
   if (problem.goal.budget !== null) row(pay, '<=', problem.goal.budget)
+  if (problem.goal.own !== undefined) {
+    own.push(...rowsOfCostly(problem, usedOf, row))
+    row(own, '<=', problem.goal.own)
+  }
   const frames = objective.kind === 'frames'
   const goal = frames
     ? sumOf([
         ...problem.frames.map((pair, at): Term => [logOf(pair.fps), `z${at}`]),
         ...rowsOfSlower(problem, usedOf, row),
       ])
-    : sumOf([...cost, ...besideCost])
+    : sumOf([...(objective.kind === 'own' ? own : cost), ...besideCost])
   const text = [
     frames ? 'Maximize' : 'Minimize',
     ` obj: ${goal === '' ? `0 ${taken(0)}` : goal}`,
@@ -153,8 +162,15 @@ export function programOf(
     'End',
     '',
   ].join('\n')
-  return { text, taken, kept, orders, all: { pay, cost } }
+  return { text, taken, kept, orders, all: { pay, cost, own } }
 }
+
+type Takes = (
+  order: string | null,
+  pays: readonly Term[],
+  costs: readonly Term[],
+  owns?: readonly Term[],
+) => void
 
 /** Frames of all targets together, as they are compared: the sum of their logarithms. */
 export function logOf(fps: readonly number[]): number {

@@ -65,6 +65,7 @@ export interface Found {
   readonly orders: Program['orders']
   readonly cost: Program['all']['cost']
   readonly pay: Program['all']['pay']
+  readonly own?: Program['all']['own']
 }
 
 /** The best solution of a program, and of the fastest the cheapest. */
@@ -79,7 +80,7 @@ export function best(problem: PlanProblem, solve: Solver): Found {
   const asFast = problem.frames.flatMap(({ fps }, at) => (logOf(fps) >= most ? [at] : []))
   const tooSlow = (problem.slower ?? []).filter(({ frames }) => frames < most)
   const among = { ...problem, atMost: [...(problem.atMost ?? []), ...tooSlow] }
-  const cheapest = once(among, { kind: 'cost' }, asFast, solve)
+  const cheapest = once(among, { kind: problem.goal.own === undefined ? 'cost' : 'own' }, asFast, solve)
   return cheapest.solved.status === 'infeasible' ? fastest : cheapest
 }
 

@@ -29,13 +29,3 @@ export const editionImportSchema = object({
   currency: currencyCode().required('choose a currency'),
   region: text().max(80).default(''),
 })
-
-/** A machine that a search has found, to be opened as a variant. */
-export const foundVariantSchema = object({
-  name: trimmed().required('enter a name').max(80),
-  options: array()
-    .of(object({ id: text().required().max(240) }))
-    .required()
-    .min(1)
-    .max(20),
-})

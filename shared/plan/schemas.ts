@@ -14,6 +14,10 @@ export const planSchema = object({
 })
 export type PlanInput = InferType<typeof planSchema>
 
+/** A plan to be priced; beside a rival with what both take to own. */
+export const planPriceSchema = planSchema.shape({ rivalId: text().max(120) })
+export type PlanPriceInput = InferType<typeof planPriceSchema>
+
 /** A plan to be taken: into the build, or as a variant of a name. */
 export const takePlanSchema = planSchema.shape({
   /** Ways of the build that the plan was made beside: refused where it has changed since. */

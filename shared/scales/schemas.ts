@@ -34,8 +34,11 @@ export const weighingSchema = object({
 
 export type WeighingInput = InferType<typeof weighingSchema>
 
-/** What is searched for: a machine that matches the rival, or the best for its money. */
-export const matchSchema = object({ goal: oneOf(['match', 'spend']).required(), rivalId: text().required() })
+/** What is planned: a machine that matches the rival, or the fastest that takes no more to own. */
+export const rivalQuestionSchema = object({
+  goal: oneOf(['match', 'spend']).required(),
+  rivalId: text().required(),
+})
 
 /** The machines a build is compared with, in their order. */
 export const rivalsOfBuildSchema = object({ rivals: array().of(text().required()).required().max(20) })

@@ -5,8 +5,6 @@ import type { RateComparison } from '#core/comparison/components/compareRates'
 import type { Equivalent } from '#core/comparison/components/consoleModes'
 import type { WeighingVerdict } from '#core/comparison/verdict/verdict'
 import type { WeighedMachine } from '#core/comparison/weighedMachine'
-import type { Role } from '#core/parts/part'
-import type { FindingView } from '../machine/views'
 
 export interface WeighedView {
   readonly machine: WeighedMachine
@@ -25,44 +23,6 @@ export interface WeighedView {
   } | null
   /** The first sensible upgrade. */
   readonly room: { readonly what: string; readonly cost: number } | null
-}
-
-/** A machine found that matches a rival, or the best for its money. */
-export interface MatchView {
-  readonly goal: 'match' | 'spend'
-  readonly rivalName: string
-  /** False where time ran out before it was proven the best. */
-  readonly isComplete: boolean
-  /** How far from the best it may be, as a share; null where nothing was found. */
-  readonly gap: number | null
-  readonly checked: number
-  readonly tookMs: number
-  /** What the rival takes to own; null for a match. */
-  readonly budget: number | null
-  readonly found: {
-    readonly options: readonly {
-      readonly id: string
-      readonly partId: string
-      readonly name: string
-      readonly role: Role
-      readonly payNow: number
-      readonly how: string
-    }[]
-    /** Expected cost: risk counted, what comes along sold on. */
-    readonly price: number
-    readonly payNow: number
-    /** What it takes to own, on the scales; null for a match. */
-    readonly toOwn: number | null
-    readonly targets: readonly {
-      readonly name: string
-      readonly fps: number
-      readonly wanted: number
-      readonly floor: number | null
-    }[]
-    readonly findings: readonly { readonly severity: FindingView['severity']; readonly what: string }[]
-    /** Its expected cost over that of the build's own core machine. */
-    readonly againstOwn: number
-  } | null
 }
 
 /** A build beside the same list assembled by a shop. */

@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { addressOf } from '~/data/addressOf'
-import { call, sendFile, streamOf } from '~/data/call'
+import { call, sendFile } from '~/data/call'
 import { read } from '~/data/read'
 import { RequestError } from '~/data/requestError'
 
@@ -80,7 +80,7 @@ describe('talking JSON', () => {
 
 describe('files and long answers', () => {
   const search = (signal = new AbortController().signal) =>
-    streamOf('POST /api/builds/:id/scales/match', { id: 'b' }, {}, () => undefined, signal)
+    sendFile('POST /api/prices/sold-records/import', { options: '{}' }, 'id', () => undefined, signal)
   test('progress now and then, the report at last, wherever the lines are cut', async () => {
     answers.mockResolvedValueOnce(
       lines('{"done":1,"tot', 'al":3}\n{"done":3,"total":3}\n{"rep', 'ort":{"added":2}}'),

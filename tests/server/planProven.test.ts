@@ -10,9 +10,13 @@ import { buildReading } from '#server/context/readBuild'
 import { sources } from '#server/db/schema/sources'
 import { planCarriedOut } from '#server/places/plan/planCarriedOut'
 import { planPage } from '#server/places/plan/planQuestion'
+import { createRival, changeRival } from '#server/places/rivals/rivals'
+import { rivalQuestion } from '#server/places/scales/rivalQuestion'
+import { setRivals } from '#server/places/scales/setRivals'
 import { takePlan } from '#server/places/plan/takePlan'
 import { useWorld } from '#server/readings/useWorld'
 import type { World } from '#server/readings/world'
+import { rivalSchema } from '#shared/rivals/schemas'
 import { chance } from '../../demo/random'
 import { newSolver } from '../core/planning/newSolver'
 import { today } from './marketWithBuild'
@@ -63,9 +67,9 @@ const termsAt = (draw: Draw) => ({
         ],
 })
 
-const carriedOut = (world: World, build: string, ids: PlanIds): PlanCarriedOut | null => {
+const carriedOut = (world: World, build: string, ids: PlanIds, rivalId?: string): PlanCarriedOut | null => {
   try {
-    const plan = { ways: [...ids.ways], sold: [...ids.sold], without: [...ids.without] }
+    const plan = { ways: [...ids.ways], sold: [...ids.sold], without: [...ids.without], rivalId }
     return planCarriedOut(world, build, plan, today)
   } catch (error) {
     if (error instanceof CoreError) return null
@@ -168,6 +172,104 @@ test(
     expect(tried).toBeGreaterThan(seeds * 10)
   },
 )
+
+test(
+  `${seeds} builds: what matches a rival is beaten by nothing tried, nor the fastest that takes no more to own`,
+  { timeout: seeds * 30_000 },
+  async () => {
+    const { db } = place
+    const beaten: object[] = []
+    const counts = { match: 0, spend: 0, feasible: 0, tried: 0 }
+    const { id: rivalId } = await createRival(db, rivalSchema.cast(rivalAt(800)))
+    for (let seed = 1; seed <= seeds; seed += 1) {
+      const draw = chance(9700 + seed)
+      await db.update(sources).set(termsAt(draw)).where(eq(sources.id, 'shop'))
+      const { build } = await builtAt(place, draw, [{ ...floor, averageFps: 60 }])
+      await changeRival(db, rivalId, rivalSchema.cast(rivalAt(draw.whole(200, 1100))))
+      await setRivals(db, build, [rivalId], today)
+      const world = await useWorld(db)
+      for (const goal of ['match', 'spend'] as const) {
+        const asked = rivalQuestion(world, build, { goal, rivalId }, today)
+        const question = { ...asked, wishes: { ...asked.wishes, days: null } }
+        const plan = await planBuild(question, solve, (ids) => carriedOut(world, build, ids, rivalId)!)
+        if (plan.status !== 'infeasible') counts[goal] += 1
+        if (plan.status === 'feasible') counts.feasible += 1
+        if (plan.toOwn && goal === 'spend')
+          expect([seed, plan.toOwn.own <= plan.toOwn.rival]).toEqual([seed, true])
+        const pins = question.ways.filter((way) => way.resale !== undefined).map(({ id }) => id)
+        const allPins = [...new Set([...question.pins, ...pins])]
+        for (const ids of othersOf(question, plan, allPins, draw)) {
+          const told = carriedOut(world, build, ids, rivalId)
+          if (told === null || told.cost === null || !isReached(question, goal, ids, told)) continue
+          counts.tried += 1
+          const isBetter =
+            goal === 'match'
+              ? told.cost < (plan.cost ?? Infinity)
+              : told.fps![0]! > (plan.fps?.[0] ?? 0) * (1 + 1e-6)
+          if (plan.status !== 'feasible' && isBetter)
+            beaten.push({
+              seed,
+              goal,
+              by: ids,
+              told: told.toOwn,
+              fps: [told.fps, plan.fps],
+              cost: [told.cost, plan.cost],
+            })
+        }
+      }
+    }
+    if (process.env.DBG) console.log(JSON.stringify({ beaten, counts }))
+    expect(beaten).toEqual([])
+    expect(counts.match).toBeGreaterThan(seeds / 2)
+    expect(counts.spend).toBeGreaterThan(seeds / 2)
+    expect(counts.feasible).toBeLessThanOrEqual(seeds / 5)
+    expect(counts.tried).toBeGreaterThan(seeds * 10)
+  },
+)
+
+/** Whether a machine is one that was asked for beside the rival. */
+function isReached(
+  question: BuildQuestion,
+  goal: 'match' | 'spend',
+  ids: PlanIds,
+  told: PlanCarriedOut,
+): boolean {
+  const { wishes, targets } = question
+  const floors = targets.map((target, at) => ({
+    ...target,
+    averageFps: goal === 'match' ? (wishes.floors[at] ?? 0) : 0,
+    lowFps: null,
+  }))
+  const sizes = (role: string, least: number | null) =>
+    ids.ways.every((id) =>
+      question.ways
+        .find((way) => way.id === id)!
+        .partIds.filter((part) => !ids.without.some((each) => each.way === id && each.part === part))
+        .flatMap((part) => question.parts.filter((each) => each.id === part && each.role === role))
+        .every(({ facts }) => (facts.capacityGb ?? 0) >= (least ?? 0)),
+    )
+  return (
+    told.fps !== null &&
+    isAllowed({ ...question, targets: floors }, ids, told) &&
+    sizes('memory', wishes.memoryGb) &&
+    sizes('storage', wishes.driveGb) &&
+    (goal === 'match' || told.toOwn!.own <= told.toOwn!.rival)
+  )
+}
+
+const rivalAt = (price: number) => ({
+  name: 'The tower',
+  kind: 'prebuilt',
+  price: `${price}.00`,
+  currency: 'CAD',
+  taxPercent: 13,
+  shippingStated: true,
+  shipping: '0.00',
+  cpuId: 'cpu-0',
+  graphicsId: 'graphics-0',
+  brings: [],
+  warrantyMonths: 24,
+})
 
 const asInput = ({ ways, sold, without }: BuildPlan) => ({
   ways: ways.map(({ id }) => id),

@@ -96,6 +96,17 @@ function together(components: readonly WeighedComponent[], role: Role): WeighedC
   }
 }
 
+/** What memory and drives of a machine hold together, GB; left out where it has none, or nobody says. */
+export function sizesOf({ components }: Pick<WeighedMachine, 'components'>): {
+  readonly memoryGb?: number
+  readonly driveGb?: number
+} {
+  const [memoryGb, driveGb] = (['memory', 'storage'] as const).map(
+    (role) => together(components, role)?.facts.capacityGb,
+  )
+  return { ...(memoryGb && { memoryGb }), ...(driveGb && { driveGb }) }
+}
+
 /**
  * What it would take to bring the worse parts of a machine up to the other's: the cheapest part of each role that is
  * no worse. Null where nothing at hand is.

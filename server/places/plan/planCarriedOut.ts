@@ -1,11 +1,13 @@
 import { CoreError } from '#core/errors/coreError'
 import { countedFps } from '#core/performance/model/estimateFrameRate'
 import type { PlanCarriedOut, PlannedOrder } from '#core/planning/planBuild'
+import type { Change } from '#core/whatif/change'
 import { receiptDifference } from '#core/whatif/difference'
 import type { World } from '#server/readings/world'
-import { whatIf } from '#server/whatif/whatIf'
-import type { PlanInput } from '#shared/plan/schemas'
+import { changed, whatIf } from '#server/whatif/whatIf'
+import type { PlanPriceInput } from '#shared/plan/schemas'
 import type { Outcome } from '#shared/whatif/views'
+import { buildPage } from '../builds/buildView'
 import { emptied } from './planBasis'
 import { changesOfPlan } from './planChanges'
 
@@ -13,7 +15,7 @@ import { changesOfPlan } from './planChanges'
 export function planCarriedOut(
   world: World,
   buildId: string,
-  plan: PlanInput,
+  { rivalId, ...plan }: PlanPriceInput,
   today: string,
 ): PlanCarriedOut {
   const { changes, lineOf } = changesOfPlan(world, buildId, plan, today)
@@ -47,7 +49,22 @@ export function planCarriedOut(
     })),
     unchecked: after.cannotCheck.map(({ what }) => what),
     whole: { payNow: after.receipt.totals.payNow, expected: after.receipt.totals.expected },
+    ...(rivalId && { toOwn: toOwn(world, buildId, changes, rivalId, today) }),
   }
+}
+
+/** What it and a machine beside it take to own, on one list of steps. */
+function toOwn(
+  world: World,
+  buildId: string,
+  changes: readonly Change[],
+  rivalId: string,
+  today: string,
+): NonNullable<PlanCarriedOut['toOwn']> {
+  const { own, others } = buildPage(changed(world, buildId, changes, today), buildId, today).weighing
+  const rival = others.find(({ machine }) => machine.id === rivalId)
+  if (!rival) throw new CoreError('unknown-rival', {}, 'rivalId')
+  return { own: own.cost.total, rival: rival.cost.total }
 }
 
 /** Carts that ways of the plan lie in with something else. */

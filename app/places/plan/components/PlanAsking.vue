@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sizesOf } from '#core/comparison/components/compareComponents'
 import { boughtFor } from '#core/comparison/components/boughtFor'
 import { rateAt } from '#core/comparison/components/rateAt'
 import { asRival, maybeSold, usuallySold, type BuildQuestion } from '#core/planning/buildQuestion'
@@ -26,6 +27,7 @@ const measured = computed(() =>
       const rival = {
         fps: view.targets.map((target) => rateAt(machine, target)),
         price: boughtFor(machine, view.weighing.terms.usualShipping),
+        ...sizesOf(machine),
       }
       const asked = asRival(question, rival, goal)
       if (!asked) return []
