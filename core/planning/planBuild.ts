@@ -14,7 +14,10 @@ import { best, inOrder, type Found, type Plan, type Solver } from './solvePlan'
 export interface BuildPlan extends Omit<PlanCarriedOut, 'ways'> {
   /** Optimal: proven, by the figures of the receipt. */
   readonly status: Plan['status']
-  /** Nothing that meets the wishes takes less than this, minor units; null where nothing was found. */
+  /**
+   * Nothing that meets the wishes takes less than this, minor units; null where there is nothing, and where what it
+   * takes is not asked. Infeasible with a bound: none was found in the time.
+   */
   readonly bound: number | null
   /** Paid now less what comes out sold on, each at the chance that it sells. */
   readonly outOfPocket: number | null
@@ -102,6 +105,8 @@ export async function planBuild(
     costly: [] as PlanCostly[],
   }
   let leading: BuildPlan | null = null
+  /** Nothing of what has not been looked at takes less. */
+  let least: number | null = null
   for (let round = 1; round <= mostRounds; round += 1) {
     const problem = inOrder(problemOf(question, ground, cuts))
     const found = best(problem, solve)
@@ -109,6 +114,7 @@ export async function planBuild(
     if (found.solved.status === 'infeasible')
       return leading ? { ...leading, status: 'optimal', rounds: round } : { ...nothing, rounds: round }
     const sought = readFound(question, problem, found)
+    least = sought.cost
     const parts = sought.kept.map(({ part }) => part)
     const frames = frameCuts(question, parts, cuts.slower)
     const stops = stopsOf(sought.kept, checkedBy(question, parts))
@@ -125,7 +131,7 @@ export async function planBuild(
     const forbidden = stopsOf(sought.kept, plan.findings)
     cuts.atMost.push(...forbidden)
     if (forbidden.length > 0) continue
-    const over = plan.toOwn ? plan.toOwn.own - plan.toOwn.rival : 0
+    const over = question.own && plan.toOwn ? plan.toOwn.own - plan.toOwn.rival : 0
     const isTooDear = (plan.outOfPocket ?? 0) > (question.wishes.budget ?? Infinity) || over > 0
     if (!isTooDear && (!leading || isBetter(plan, leading))) leading = plan
     const bound = question.own ? null : sought.cost
@@ -146,7 +152,7 @@ export async function planBuild(
       ...(question.own && { own: Math.max(0, over + question.own.most - sought.own) }),
     })
   }
-  return leading ?? { ...nothing, rounds: mostRounds }
+  return leading ?? { ...nothing, bound: least, rounds: mostRounds }
 }
 
 /** What the program found, as ways and parts. */

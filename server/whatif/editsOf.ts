@@ -33,12 +33,40 @@ interface How {
 export function editsOf(world: World, buildId: string, changes: readonly Change[], how: How): RowEdit[] {
   const edits = new Map<string, RowEdit>()
   let now = world
+  /** A choice that a variant came with, by what became its own: later changes mean that. */
+  const copies = new Map<string, string>()
   for (const [index, change] of changes.entries()) {
-    const done = editsOfOne(now, buildRow(now, buildId), change, index, how)
-    for (const edit of done) edits.set(`${edit.table} ${edit.id}`, edit)
+    const build = buildRow(now, buildId)
+    const done = editsOfOne(now, build, ofCopy(change, copies), index, how)
+    for (const edit of done) {
+      edits.set(`${edit.table} ${edit.id}`, edit)
+      const from = copiedFrom(now, build, edit)
+      if (from !== undefined) copies.set(from, edit.id)
+    }
     now = now.with(done)
   }
   return [...edits.values()]
+}
+
+function ofCopy(change: Change, copies: ReadonlyMap<string, string>): Change {
+  if ('line' in change) return { ...change, line: copies.get(change.line) ?? change.line }
+  if ('choice' in change) return { ...change, choice: copies.get(change.choice) ?? change.choice }
+  return change
+}
+
+/** The inherited choice of the same thing that a new one stands for. */
+function copiedFrom(now: World, build: BuildRow, { table, row }: RowEdit): string | undefined {
+  if (table !== 'choices' || !row) return undefined
+  const made = row as ChoiceRow
+  return choicesOf(now, build).find(
+    ({ id, buildId, kind, leadId, partId, itemId }) =>
+      buildId !== build.id &&
+      id !== made.id &&
+      kind === made.kind &&
+      leadId === made.leadId &&
+      partId === made.partId &&
+      itemId === made.itemId,
+  )?.id
 }
 
 function editsOfOne(world: World, build: BuildRow, change: Change, index: number, how: How): RowEdit[] {

@@ -27,7 +27,9 @@ import { builtAt, pick, randomMarket, type Draw, type RandomMarket } from './ran
  * builds with carts, codes, lots, a shop of terms beyond the program, lows; every plan against all that differs from it
  * in one role, and against sets thrown together.
  */
-const seeds = Number(process.env.TARVIN_PROPOSALS ?? 30) / 2
+const seeds = Number(process.env.TARVIN_PROPOSALS ?? 30) / 3
+/** Of the same beside a rival: each is asked two plans. */
+const rivals = seeds / 2
 
 let place: RandomMarket
 let solve: Solver
@@ -174,18 +176,18 @@ test(
 )
 
 test(
-  `${seeds} builds: what matches a rival is beaten by nothing tried, nor the fastest that takes no more to own`,
-  { timeout: seeds * 30_000 },
+  `${rivals} builds: what matches a rival is beaten by nothing tried, nor the fastest that takes no more to own`,
+  { timeout: rivals * 30_000 },
   async () => {
     const { db } = place
     const beaten: object[] = []
     const counts = { match: 0, spend: 0, feasible: 0, tried: 0 }
     const { id: rivalId } = await createRival(db, rivalSchema.cast(rivalAt(800)))
-    for (let seed = 1; seed <= seeds; seed += 1) {
+    for (let seed = 1; seed <= rivals; seed += 1) {
       const draw = chance(9700 + seed)
       await db.update(sources).set(termsAt(draw)).where(eq(sources.id, 'shop'))
       const { build } = await builtAt(place, draw, [{ ...floor, averageFps: 60 }])
-      await changeRival(db, rivalId, rivalSchema.cast(rivalAt(draw.whole(200, 1100))))
+      await changeRival(db, rivalId, rivalSchema.cast(rivalAt(draw.whole(400, 1600))))
       await setRivals(db, build, [rivalId], today)
       const world = await useWorld(db)
       for (const goal of ['match', 'spend'] as const) {
@@ -198,6 +200,8 @@ test(
           expect([seed, plan.toOwn.own <= plan.toOwn.rival]).toEqual([seed, true])
         const pins = question.ways.filter((way) => way.resale !== undefined).map(({ id }) => id)
         const allPins = [...new Set([...question.pins, ...pins])]
+        // two things of mine in one role are no machine to a plan
+        if (fillsTwice(question, allPins)) continue
         for (const ids of othersOf(question, plan, allPins, draw)) {
           const told = carriedOut(world, build, ids, rivalId)
           if (told === null || told.cost === null || !isReached(question, goal, ids, told)) continue
@@ -218,14 +222,20 @@ test(
         }
       }
     }
-    if (process.env.DBG) console.log(JSON.stringify({ beaten, counts }))
     expect(beaten).toEqual([])
-    expect(counts.match).toBeGreaterThan(seeds / 2)
-    expect(counts.spend).toBeGreaterThan(seeds / 2)
-    expect(counts.feasible).toBeLessThanOrEqual(seeds / 5)
-    expect(counts.tried).toBeGreaterThan(seeds * 10)
+    expect(counts.match).toBeGreaterThan(rivals / 2)
+    expect(counts.spend).toBeGreaterThan(rivals / 3)
+    expect(counts.feasible).toBeLessThanOrEqual(rivals / 5)
+    expect(counts.tried).toBeGreaterThan(rivals * 10)
   },
 )
+
+function fillsTwice({ ways, parts }: BuildQuestion, pins: readonly string[]): boolean {
+  const roles = ways
+    .filter(({ id }) => pins.includes(id))
+    .flatMap(({ partIds }) => parts.flatMap(({ id, role }) => (partIds.includes(id) ? [role] : [])))
+  return new Set(roles).size < roles.length
+}
 
 /** Whether a machine is one that was asked for beside the rival. */
 function isReached(

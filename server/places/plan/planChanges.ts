@@ -9,6 +9,9 @@ import type { PlanInput } from '#shared/plan/schemas'
 import { buildPage } from '../builds/buildView'
 import { goneChoices } from './planBasis'
 
+const isOwnRow = ({ rows }: World, buildId: string, id: string) =>
+  rows.items.one('id', id) !== undefined || rows.choices.one('id', id)?.buildId === buildId
+
 /** What taking a plan is made of. Of a lot what the plan does without stays out of the machine. */
 export function changesOfPlan(
   world: World,
@@ -30,14 +33,21 @@ export function changesOfPlan(
   const changes = [...gone, ...leave]
   /** Line of the receipt that a way comes to stand on. */
   const lineOf = new Map<string, string>()
-  for (const [index, id] of ids.entries()) {
-    const present = view.choices.find((choice) => id === `choice:${choice.id}`)
+  const presentOf = (id: string) => view.choices.find((choice) => id === `choice:${choice.id}`)
+  // what a present lot does without is out before something else takes its place
+  const inTurn = [...ids.entries()].sort(([, a], [, b]) => Number(!presentOf(a)) - Number(!presentOf(b)))
+  for (const [index, id] of inTurn) {
+    const present = presentOf(id)
     const outOf = (line: string) =>
       without
         .filter(({ way }) => way === id)
         .forEach(({ part }) => changes.push({ kind: 'leave-out', line, part }))
     if (present) {
-      lineOf.set(id, present.id)
+      const isCopied =
+        build.variantOf !== null &&
+        without.some(({ way }) => way === id) &&
+        !isOwnRow(world, buildId, present.id)
+      lineOf.set(id, isCopied ? newIn(buildId, changes.length) : present.id)
       outOf(present.id)
     } else {
       const way = ways.find((each) => each.id === id)
@@ -45,7 +55,7 @@ export function changesOfPlan(
       changes.push(taken(way, 'from the plan', patience))
       const isMoved = way.itemId !== null && build.variantOf === null
       lineOf.set(id, isMoved ? way.itemId : newIn(buildId, changes.length - 1))
-      outOf(`new:${changes.length - 1}`)
+      outOf(isMoved ? way.itemId : `new:${changes.length - 1}`)
     }
   }
   return { changes, lineOf }

@@ -134,7 +134,11 @@ usePlace('plan')
         ><b v-if="withoutWay.length > 0"
           >No option for {{ withoutWay.join(', ') }}: add leads, past sales or shop prices, or relax your
           wishes.</b
-        ><b v-else>No machine meets every wish with what is on offer.</b
+        ><b v-else>{{
+          plan.bound === null
+            ? 'No machine meets every wish with what is on offer.'
+            : 'No machine that meets every wish was found in time. One may exist.'
+        }}</b
         ><span v-if="maySell && !isUpgrade" class="block text-soft">
           Your own parts stay in. Allow some to be sold and a faster part may take their place.</span
         ></template

@@ -75,9 +75,11 @@ const open = () =>
     <template v-if="found">
       <p v-if="found.plan.status === 'infeasible'" class="mt-3 text-waiting" data-test="match-answer">
         {{
-          found.goal === 'match'
-            ? `Nothing on offer reaches ${found.rivalName} in every target.`
-            : `Nothing on offer makes a complete machine for the price of ${found.rivalName}.`
+          found.plan.bound !== null
+            ? 'No such machine was found in time. One may exist.'
+            : found.goal === 'match'
+              ? `Nothing on offer reaches ${found.rivalName} in every target.`
+              : `Nothing on offer makes a complete machine for the price of ${found.rivalName}.`
         }}
       </p>
       <template v-else>
