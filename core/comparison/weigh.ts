@@ -2,6 +2,7 @@ import type { Workload } from '../performance/model/workload'
 import type { FrameMachine } from '../performance/model/frameTime'
 import { compareRates, type RateComparison } from './components/compareRates'
 import { holdMode, type Equivalent } from './components/consoleModes'
+import { energy } from './adjustments/rules/energy'
 import { valueLeft, worthUnknown } from './adjustments/rules/valueLeft'
 import { likeForLike, type LikeForLike } from './adjustments/likeForLike'
 import type { WeighedMachine, WeighingTerms } from './weighedMachine'
@@ -33,7 +34,7 @@ export function weigh(
   other: WeighedMachine,
   { terms: asked, style, workloads, ownFrames, equivalents, formatMoney }: WeighingContext,
 ): Weighed {
-  const terms = withoutUnknownWorth([own, other], asked)
+  const terms = withoutUnknown([own, other], asked)
   const modes =
     ownFrames === null
       ? []
@@ -42,8 +43,8 @@ export function weigh(
           return workload ? [holdMode(workload, ownFrames, mode, equivalents)] : []
         })
   const comparison = compareRates(own, other, modes)
-  const judged = (by: WeighingTerms) => {
-    const [ownCost, otherCost] = [likeForLike(own, by), likeForLike(other, by)]
+  const judged = (by: WeighingTerms, beside = other) => {
+    const [ownCost, otherCost] = [likeForLike(own, by), likeForLike(beside, by)]
     return { ownCost, otherCost, verdict: weighingVerdict({ ...said, own: ownCost, other: otherCost }) }
   }
   const said = {
@@ -61,10 +62,17 @@ export function weigh(
     otherWatts: other.watts?.full ?? null,
     isTooClose: false,
     worthUnknown: terms.worthUnknown,
+    energyUnknown: terms.energyUnknown,
+    ownNotYet: own.notYet,
+    otherNotYet: other.notYet,
   }
   const { ownCost, otherCost, verdict } = judged(terms)
-  // what things fetch at the end is known within a range: a verdict that turns within it is none
-  const ends = [terms.keepsRange.low, terms.keepsRange.high].map((keeps) => judged({ ...terms, keeps }))
+  // what things fetch at the end, and what is not stated, is known within a range: a verdict that turns within it is none
+  const ends = [
+    judged({ ...terms, keeps: terms.keepsRange.low }),
+    judged({ ...terms, keeps: terms.keepsRange.high }),
+    judged(terms, unstated(other, terms.unstatedUpTo)),
+  ]
   const isTooClose = verdict.winner !== 'depends' && ends.some((end) => end.verdict.winner !== verdict.winner)
   return {
     own: ownCost,
@@ -74,14 +82,37 @@ export function weigh(
   }
 }
 
-/** The terms for machines beside each other: what one of them is not known to fetch leaves no value on any of them. */
-export function withoutUnknownWorth(
-  machines: readonly WeighedMachine[],
-  terms: WeighingTerms,
-): WeighingTerms {
+/**
+ * The terms for machines beside each other: what one of them is not known to fetch leaves no value on any of them, and
+ * what one of them is not known to draw counts on none.
+ */
+export function withoutUnknown(machines: readonly WeighedMachine[], terms: WeighingTerms): WeighingTerms {
   // in an order of its own: that of the machines says nothing
-  const unknown = [...new Set([...terms.worthUnknown, ...machines.flatMap(worthUnknown)])].sort()
-  return unknown.length === 0 || terms.assumedWorth !== null || terms.off.includes(valueLeft.id)
-    ? terms
-    : { ...terms, off: [...terms.off, valueLeft.id], worthUnknown: unknown }
+  const named = (known: readonly string[], more: readonly string[]) => [...new Set([...known, ...more])].sort()
+  const worth = named(terms.worthUnknown, machines.flatMap(worthUnknown))
+  const draws = named(
+    terms.energyUnknown,
+    machines.flatMap(({ id, name, watts }) =>
+      watts === null && terms.edits[id]?.[energy.id] === undefined ? [name] : [],
+    ),
+  )
+  const counts = (step: string) => !terms.off.includes(step)
+  const isWorthOff = worth.length > 0 && terms.assumedWorth === null && counts(valueLeft.id)
+  const isEnergyOff = draws.length > 0 && counts(energy.id)
+  return {
+    ...terms,
+    off: [...terms.off, ...(isWorthOff ? [valueLeft.id] : []), ...(isEnergyOff ? [energy.id] : [])],
+    ...(isWorthOff && { worthUnknown: worth }),
+    ...(isEnergyOff && { energyUnknown: draws }),
+  }
 }
+
+/** A machine if what its seller does not state is worth so many times the cheapest plausible part. */
+const unstated = (machine: WeighedMachine, times: number): WeighedMachine => ({
+  ...machine,
+  components: machine.components.map((part) =>
+    part.state === 'missing' && part.worthToday !== null
+      ? { ...part, worthToday: part.worthToday * times }
+      : part,
+  ),
+})

@@ -81,6 +81,11 @@ export interface WeighedMachine {
     readonly idle: number
     readonly kind: 'measured' | 'estimate' | 'stated'
   } | null
+  /**
+   * Why it is no machine yet that can be used, as it goes on after its name: roles that are empty, what keeps it from
+   * working; null where it is one.
+   */
+  readonly notYet: string | null
   /** What its own runs say of throttling, as it goes on after "it"; null where none throttled or none is known. */
   readonly heat: string | null
   readonly subscriptionPerYear: number
@@ -131,6 +136,10 @@ export interface WeighingTerms {
   readonly assumedWorth: number | null
   /** What on the scales nobody knows the worth of, where it is not assumed: then value left counts on no machine. */
   readonly worthUnknown: readonly string[]
+  /** Machines of which nobody knows what they draw: then energy counts on no machine. */
+  readonly energyUnknown: readonly string[]
+  /** So many times its cheapest plausible part a thing that is not stated may be worth. */
+  readonly unstatedUpTo: number
   /** What a whole machine fetches over the sum of its parts. */
   readonly wholeFactor: number
   /** Steps switched off on every machine. */

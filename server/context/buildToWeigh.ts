@@ -14,6 +14,8 @@ export interface BuildToWeigh {
   readonly hours: number
   /** The highest wall draw measured on these parts; null where none was. */
   readonly measuredW: number | null
+  /** Why it is no machine yet, as it goes on after its name; null where it is one. */
+  readonly notYet: string | null
 }
 
 export interface Scales {

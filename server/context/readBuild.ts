@@ -4,7 +4,7 @@ import { entryKinds } from '#core/ledger/ledger'
 import { checkFit, type FitReport } from '#core/machine/fit/checkFit'
 import { convertAmount, rateTable } from '#core/money/rates'
 import { expandDonors } from '#core/parts/expandDonors'
-import { coreRoles, partLabel, type Part, type Role } from '#core/parts/part'
+import { coreRoles, partLabel, type Part, type Role, roleNames } from '#core/parts/part'
 import { machinePair } from '#core/performance/model/machineOf'
 import { isRebateOpen } from '#core/supply/landed/rebates'
 import { pickupCost } from '#core/supply/landed/landedCost'
@@ -159,6 +159,7 @@ function calculated(world: World, buildId: string, today: string): ReadBuild {
     targets: targetViews,
     hours: input.hours,
     measuredW: measuredWatts(performance, machinePair(parts)),
+    notYet: notYetOf(view),
   }
   return {
     view,
@@ -169,6 +170,13 @@ function calculated(world: World, buildId: string, today: string): ReadBuild {
     orders,
     trips: planned,
   }
+}
+
+/** What keeps a build from being a machine: roles that are empty, else that something stops. */
+function notYetOf({ emptyRoles, fit }: Pick<UnweighedBuild, 'emptyRoles' | 'fit'>): string | null {
+  if (emptyRoles.length > 0) return `has no ${emptyRoles.map((role) => roleNames[role]).join(', no ')} yet`
+  const stops = fit.findings.find(({ severity }) => severity === 'stops')
+  return stops ? `won’t work as it stands (${stops.what})` : null
 }
 
 interface LoadedBuild {

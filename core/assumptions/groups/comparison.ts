@@ -17,6 +17,12 @@ export const comparisonGroup = {
   'keeps.console': share('value a console keeps per year', 0.85, more),
   'keeps.whole': share('value a PC of unknown parts keeps per year', 0.78, more),
   keepsSpread: share('uncertainty of these values (1 σ)', 0.1, 'higher: more verdicts too close to call'),
+  unstatedUpTo: plain(
+    'value of a part not stated, as a multiple of the cheapest plausible one',
+    2,
+    [1, 5],
+    'higher: more verdicts too close to call',
+  ),
   newFalls: share('used price of a part bought new, if there are no sold records', 0.75, more),
   keepsLeast: share(
     'lowest value a part may keep per year, from its records',

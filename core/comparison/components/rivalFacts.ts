@@ -106,13 +106,14 @@ export function rivalComponents(
           {
             role: each.part.role,
             label: partLabel(each.part),
-            partId: each.part.id,
+            partId: each.isLibrary === false ? null : each.part.id,
             state: each.state,
             facts: { ...each.part.facts, ...each.facts },
             condition,
             street: each.price,
-            worthToday: worthToday(each.part.id),
-            counted: true,
+            worthToday: each.isLibrary === false ? null : worthToday(each.part.id),
+            // what it costs and fetches nobody knows
+            counted: each.isLibrary !== false,
             warrantyMonths,
           },
         ]
@@ -124,6 +125,8 @@ export function rivalComponents(
 interface TakenPart extends PlausiblePart {
   readonly state: FactState
   readonly facts: PartFacts
+  /** False where the library has none such: only what is stated is known of it. */
+  readonly isLibrary?: boolean
 }
 
 type Fits = (facts: PartFacts) => boolean
@@ -208,9 +211,18 @@ function driveOf(said: RivalParts, priced: readonly PlausiblePart[]) {
 function supplyOf(said: RivalParts, drawW: number, priced: readonly PlausiblePart[]) {
   const fits: Fits = (facts) => (facts.ratedW ?? 0) >= (said.supplyW ?? drawW)
   if (said.supplyW === null) return assumed(priced, 'supply', 'missing', fits)
-  return assumed(priced, 'supply', said.supplyMake === null ? 'deduced' : 'stated', fits, {
-    ratedW: said.supplyW,
-  })
+  const facts = { ratedW: said.supplyW }
+  const state = said.supplyMake === null ? 'deduced' : 'stated'
+  const name = `${said.supplyW} W`
+  return (
+    assumed(priced, 'supply', state, fits, facts) ?? {
+      part: { id: name, role: 'supply', make: said.supplyMake ?? '', name, facts },
+      price: 0,
+      state,
+      facts,
+      isLibrary: false,
+    }
+  )
 }
 
 /** The slowest memory that a generation is sold at: what an unstated speed counts as. */

@@ -22,6 +22,11 @@ export interface VerdictFigures {
   readonly isTooClose: boolean
   /** Things of which nobody knows what they fetch, so that no value is left on either side. */
   readonly worthUnknown: readonly string[]
+  /** Machines of which nobody knows what they draw, so that energy counts on neither side. */
+  readonly energyUnknown: readonly string[]
+  /** Why each is no machine yet, as it goes on after its name; null where it is one. */
+  readonly ownNotYet: string | null
+  readonly otherNotYet: string | null
   readonly ownWatts: number | null
   readonly otherWatts: number | null
   /** What the other's seller does not state. */
@@ -68,7 +73,7 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
   const cheap = Math.sign(other.total - own.total)
   const { sign } = speed
   const winner =
-    sign === null || figures.isTooClose
+    sign === null || figures.isTooClose || notYet(figures) !== ''
       ? 'depends'
       : cheap >= 0 && sign >= 0 && cheap + sign > 0
         ? 'own'
@@ -85,7 +90,7 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
     winner,
     sentence: sentenceOf(figures, winner, speed),
     second: figures.isTooClose
-      ? 'The resale values are only known within a range, and either could win within it: take the one you like better.'
+      ? 'Resale values and parts that are not stated are only known within a range, and either could win within it.'
       : winner === 'depends'
         ? decidedBy(figures, speed)
         : winner === 'own'
@@ -98,10 +103,20 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
 }
 
 /** What the sums go by: over how long, and whether every step of them counts. */
-function basis({ years, own, worthUnknown }: VerdictFigures): string {
+function basis({ years, own, worthUnknown, energyUnknown }: VerdictFigures): string {
   // what is not known is said as such, not as a choice
-  const all = own.steps.every(({ isOff, id }) => !isOff || (id === 'value-left' && worthUnknown.length > 0))
+  const notKnown = [
+    ...(worthUnknown.length > 0 ? ['value-left'] : []),
+    ...(energyUnknown.length > 0 ? ['energy'] : []),
+  ]
+  const all = own.steps.every(({ isOff, id }) => !isOff || notKnown.includes(id))
   return `over ${years} ${years === 1 ? 'year' : 'years'}, ${all ? 'all costs counted' : 'counting only the costs you ticked'},`
+}
+
+/** What keeps a machine from being weighed as one: the sentence begins with it. */
+function notYet({ ownName, otherName, ownNotYet, otherNotYet }: VerdictFigures): string {
+  if (ownNotYet !== null) return `${ownName} ${ownNotYet}`
+  return otherNotYet === null ? '' : `${otherName} ${otherNotYet}`
 }
 
 function costs(gap: number, than: string, formatMoney: VerdictFigures['formatMoney']): string {
@@ -118,6 +133,8 @@ function sentenceOf(
   const gap = other.total - own.total
   const by = basis(figures)
   const ownCosts = `${ownName} ${costs(gap, otherName, formatMoney)}`
+  const lacks = notYet(figures)
+  if (lacks !== '') return `${lacks}, so there is no verdict yet: ${by} ${ownCosts} as it stands.`
   if (winner === 'own') return `Build it: ${by} ${ownCosts} and ${ofOwn}.`
   if (winner === 'other')
     return `${isOtherMine ? 'Keep' : 'Buy'} ${otherName}: ${by} it ${costs(-gap, ownName, formatMoney)} and ${ofOther}.`
@@ -193,7 +210,7 @@ function reasonWords(id: string, label: string, gap: number, figures: VerdictFig
     : `${label}: ${amount} more for ${behind}`
 }
 
-function unknownOf({ comparison, notStated, worthUnknown }: VerdictFigures): string {
+function unknownOf({ comparison, notStated, worthUnknown, energyUnknown }: VerdictFigures): string {
   const workloads = (count: number) => `${count} ${count === 1 ? 'workload' : 'workloads'}`
   const unlike = comparison.pairs.filter((pair) => pair.ratio === null).length
   return [
@@ -201,6 +218,9 @@ function unknownOf({ comparison, notStated, worthUnknown }: VerdictFigures): str
     ...(comparison.missing.length > 0 ? [`its fps in ${workloads(comparison.missing.length)}`] : []),
     ...(worthUnknown.length > 0
       ? [`resale price of ${listed(worthUnknown)}, so resale value is not counted on either side`]
+      : []),
+    ...(energyUnknown.length > 0
+      ? [`power draw of ${listed(energyUnknown)}, so energy is not counted on either side`]
       : []),
     ...(notStated.length > 0 ? [`${notStated.join(', ')}: not stated by the seller`] : []),
   ].join('; ')

@@ -17,7 +17,7 @@ export interface LeadLoad {
 export interface PowerSheet extends PowerDraw {
   readonly supply: { readonly id: string; readonly ratedW: number; readonly nowW: number } | null
   readonly wanted: number
-  /** Wall watts by state; null without a supply whose rating is known. */
+  /** Wall watts by state; null without a supply whose rating is known, unless it was measured. */
   readonly wall: { readonly idle: number; readonly work: number; readonly full: number } | null
   readonly leads: readonly LeadLoad[]
   /** Minor units; null where the wall draw is not known. */
@@ -43,7 +43,7 @@ export function powerSheet(
 ): PowerSheet {
   const draw = powerDraw(parts, power)
   const supply = parts.find((part) => part.role === 'supply' && part.facts.ratedW !== undefined)
-  const wall = supply ? wallByState(parts, draw, supply, measuredFullW, power) : null
+  const wall = wallByState(parts, draw, supply, measuredFullW, power)
   return {
     ...draw,
     supply: supply
@@ -61,12 +61,18 @@ export function powerSheet(
 function wallByState(
   parts: readonly Part[],
   draw: PowerDraw,
-  supply: Part,
+  supply: Part | undefined,
   measuredFullW: number | undefined,
   power: PowerAssumptions,
-) {
-  const at = (state: LoadState) =>
-    wallDraw(drawAt(parts, draw, state, power), supply.facts.ratedW!, supply.facts.efficiency)
+): PowerSheet['wall'] {
+  const dc = (state: LoadState) => drawAt(parts, draw, state, power)
+  if (!supply) {
+    if (measuredFullW === undefined) return null
+    // a draw that was measured says how much more is drawn at the wall
+    const share = measuredFullW / dc('full')
+    return { idle: share * dc('idle'), work: share * dc('work'), full: measuredFullW }
+  }
+  const at = (state: LoadState) => wallDraw(dc(state), supply.facts.ratedW!, supply.facts.efficiency)
   return { idle: at('idle'), work: at('work'), full: measuredFullW ?? at('full') }
 }
 

@@ -3,7 +3,7 @@ import { energyOfPart, leastOfPart } from '#core/comparison/adjustments/leastOfP
 import { energy } from '#core/comparison/adjustments/rules/energy'
 import { price } from '#core/comparison/adjustments/rules/price'
 import { valueLeft } from '#core/comparison/adjustments/rules/valueLeft'
-import type { LikeForLike } from '#core/comparison/adjustments/likeForLike'
+import { likeForLike, type LikeForLike } from '#core/comparison/adjustments/likeForLike'
 import type { Part } from '#core/parts/part'
 import type { BuildQuestion, BuildWay } from '#core/planning/buildQuestion'
 import { leastInOrder } from '#core/planning/leastInOrder'
@@ -55,10 +55,17 @@ export function ownBudget(
     view.id,
     today,
   ).weighing
-  const rival = others.find(({ machine }) => machine.id === rivalId)!.cost
+  const beside = others.find(({ machine }) => machine.id === rivalId)!.machine
+  // without a supply nobody knows what it draws; with one it is known, where it is of the rival
+  const by = {
+    ...terms,
+    off: terms.off.filter((step) => step !== energy.id || settings.off.includes(step) || beside.watts === null),
+  }
+  const rival = likeForLike(beside, by)
+  const standing = likeForLike(own.machine, by)
   const partOf = new Map(parts.map((part) => [part.id, part]))
   const edited = terms.edits[build.id] ?? {}
-  const counts = (step: string) => !terms.off.includes(step) && edited[step] === undefined
+  const counts = (step: string) => !by.off.includes(step) && edited[step] === undefined
   const entersAt = enteredWays(world, view)
   const paid = (way: BuildWay) => {
     const order = orders.find(({ source }) => source === way.source)
@@ -101,11 +108,11 @@ export function ownBudget(
     }
   }
   const leasts = Object.fromEntries(ways.map((way) => [way.id, leastOf(way)]))
-  const wireless = counts('wireless') ? stepOf(own.cost, 'wireless') : 0
+  const wireless = counts('wireless') ? stepOf(standing, 'wireless') : 0
   return {
     rivalId,
     // what a board may bring along is taken for brought
-    most: rival.total - own.cost.total + wireless,
+    most: rival.total - standing.total + wireless,
     ways: mapParts(leasts, (id) => {
       const { role, facts } = partOf.get(id) ?? { role: null, facts: {} }
       if (role === 'motherboard' && !facts.wireless) return wireless

@@ -16,7 +16,7 @@ import type {
 } from '#core/comparison/weighedMachine'
 import { keptValue } from '#core/comparison/adjustments/keptValue'
 import { yearlyFaults } from '#core/comparison/adjustments/yearlyFaults'
-import { weigh, withoutUnknownWorth } from '#core/comparison/weigh'
+import { weigh, withoutUnknown } from '#core/comparison/weigh'
 import { indexOfPart, indexUnit } from '#core/parts/indexOfPart'
 import { weighingDefaults, type WeighingSettings } from '#shared/scales/settings'
 import type { BuildView } from '#shared/builds/views'
@@ -86,7 +86,7 @@ export function weighBuild(
     ),
   )
   // one list of steps for every machine in the table
-  const terms = withoutUnknownWorth([own, ...rivalMachines, ...buildMachines], asked)
+  const terms = withoutUnknown([own, ...rivalMachines, ...buildMachines], asked)
   const ownView: WeighedView = {
     machine: own,
     equivalents: [],
@@ -174,6 +174,8 @@ function termsOf(build: BuildRow, settings: WeighingSettings, { market, today }:
     keepsRange: { low, high },
     assumedWorth: settings.assumeWorth ? market.assumptions.resale.rivalShare : null,
     worthUnknown: [],
+    energyUnknown: [],
+    unstatedUpTo: market.assumptions.comparison.unstatedUpTo,
     wholeFactor: market.assumptions.resale.wholeFactor,
     off: settings.off,
     edits: settings.edits,

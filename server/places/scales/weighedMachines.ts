@@ -150,7 +150,7 @@ export function entered(choice: ChoiceView) {
 
 /** A build on the scales, all its figures as they stand today. */
 export function ownMachine(
-  { build, choices, parts, targets, hours, measuredW }: BuildToWeigh,
+  { build, choices, parts, targets, hours, measuredW, notYet }: BuildToWeigh,
   settings: WeighingSettings,
   scales: Scales,
 ): WeighedMachine {
@@ -201,6 +201,7 @@ export function ownMachine(
     notStated: [],
     warrantyMonths: 0,
     watts: wattsOf(parts, build, scales, measuredW),
+    notYet,
     heat: targets[0]?.heat ?? null,
     subscriptionPerYear: 0,
     gameSurcharge: 0,
@@ -344,6 +345,7 @@ export function rivalMachine(
           ? null
           : wattsOf(parts, build, { market, today }, null)
         : { full: rival.fullW, idle: rival.idleW ?? 0, kind: 'stated' },
+    notYet: null,
     heat: null,
     subscriptionPerYear: inBuild(rival.subscriptionPerYear),
     gameSurcharge: inBuild(rival.gameSurcharge),

@@ -10,7 +10,6 @@ import { choiceSchema } from '#shared/machine/schemas'
 import CapLine from '~/places/brief/components/CapLine.vue'
 import StillOpen from '~/places/machine/components/StillOpen.vue'
 import PriceHead from '~/places/prices/components/PriceHead.vue'
-import MatchAndSpend from '~/places/scales/components/MatchAndSpend.vue'
 import { today } from '../../server/marketWithBuild'
 import { refreshAll } from '~/data/refreshAll'
 import { asSent, Counter, press, registerCounter } from './counter'
@@ -144,58 +143,4 @@ test('what the cap buys: a problem is said in its words, the splits by the weake
   await refreshAll()
   await flushPromises()
   expect(shown.text()).toContain('no target is set')
-})
-
-describe('matching a rival', () => {
-  const against = {
-    machine: { id: 'r', name: 'Boxed one', kind: 'prebuilt' },
-    cost: { total: 700_00 },
-  } as never
-  const answer = (found: object | null) => ({
-    goal: 'match',
-    rivalName: 'Boxed one',
-    isComplete: true,
-    gap: found === null ? null : 0,
-    checked: 12,
-    tookMs: 90,
-    budget: null,
-    found,
-  })
-  const shown = async (report: object) => {
-    await counter.show()
-    counter.respond = () =>
-      new Response(`${JSON.stringify({ done: 1, total: 2 })}\n${JSON.stringify({ report })}\n`, {
-        headers: { 'content-type': 'application/x-ndjson' },
-      })
-    const match = mount(MatchAndSpend, { props: { view: useBuild().view!, against } })
-    await press(match, /match/i)
-    await flushPromises()
-    return match
-  }
-
-  test('what the rival is not known to run is no floor, and says so', async () => {
-    const match = await shown(
-      answer({
-        options: [
-          { id: 'a', partId: 'card', name: 'Tarn 640', role: 'graphics', payNow: 130_00, how: 'a hunt' },
-        ],
-        price: 131_00,
-        payNow: 130_00,
-        toOwn: null,
-        targets: [
-          { name: 'Moorfell', fps: 61.2, wanted: 60, floor: 58 },
-          { name: 'Kite', fps: 90, wanted: 100, floor: 0 },
-        ],
-        findings: [],
-        againstOwn: -5_00,
-      }),
-    )
-    const rows = match.findAll('tr').map((row) => row.text())
-    expect(rows.find((row) => row.startsWith('Moorfell'))).toContain('58')
-    expect(rows.find((row) => row.startsWith('Kite'))).toContain('not known')
-  })
-
-  test('nothing that reaches it is said, not left empty', async () => {
-    expect((await shown(answer(null))).text()).toMatch(/No combination/)
-  })
 })

@@ -18,7 +18,7 @@ import type { WeighedMachine } from '#core/comparison/weighedMachine'
 import { playStyles, type PlayStyle } from '#core/comparison/verdict/playStyles'
 import { likeForLikeSteps } from '#core/comparison/adjustments/adjustments'
 import { tippingPoint } from '#core/comparison/tipping/tipping'
-import { weigh, withoutUnknownWorth } from '#core/comparison/weigh'
+import { weigh, withoutUnknown } from '#core/comparison/weigh'
 import { component, machine, rate, terms, workload } from './machines'
 
 const styles = Object.keys(playStyles) as PlayStyle[]
@@ -129,8 +129,10 @@ describe('the verdict', () => {
     )
   })
   test('reads well, with what weighs most on each side and what is not known', () => {
-    const own = machine({ name: 'Couch corner', price: 60_000, rates: [rate('a', 72)], hours: 4 })
+    const drawn = { watts: { full: 40, idle: 0, kind: 'stated' as const } }
+    const own = machine({ ...drawn, name: 'Couch corner', price: 60_000, rates: [rate('a', 72)], hours: 4 })
     const other = machine({
+      ...drawn,
       id: 'b',
       name: 'Brindlewick',
       kind: 'prebuilt',
@@ -234,7 +236,7 @@ describe('what must hold for every pair', () => {
     const own = machine({ rates: [rate('a', 65)] })
     const verdictsIn = (order: readonly number[]) => {
       const list = order.map((at) => rivals[at]!)
-      const shared = withoutUnknownWorth([own, ...list], by)
+      const shared = withoutUnknown([own, ...list], by)
       return new Map(list.map((each) => [each.id, weighed(own, each, 'all-round', shared).verdict]))
     }
     const first = verdictsIn([0, 1, 2])
@@ -245,6 +247,40 @@ describe('what must hold for every pair', () => {
     ])
       expect(Object.fromEntries(verdictsIn(order))).toEqual(Object.fromEntries(first))
     expect(first.get('c')!.unknown).toContain('resale price of Ash and Birch')
+  })
+})
+
+describe('what is not known', () => {
+  const draws = (full: number) => ({ watts: { full, idle: 0, kind: 'estimate' as const } })
+  const used = terms({ years: 3, fullHours: 3, tariff: 30 })
+  test('U1: what one machine draws is not known: energy counts on neither, and it is said', () => {
+    const own = machine({ ...draws(300), rates: [rate('a', 60)] })
+    const other = machine({ id: 'x', name: 'Silent', rates: [rate('a', 60)] })
+    const both = weighed(own, other, 'all-round', used)
+    expect(both.own.total).toBe(both.other.total)
+    expect(both.verdict.unknown).toContain('power draw of Silent, so energy is not counted on either side')
+    // where both are known it counts: 300 W × 3 h × 365 × 3 years × 0.30
+    const known = weighed(own, { ...other, ...draws(0) }, 'all-round', used)
+    expect(known.own.total - known.other.total).toBe(29_565)
+    // a figure of the builder's own is known
+    const edited = weighed(own, other, 'all-round', { ...used, edits: { x: { energy: 5_000 } } })
+    expect(edited.own.total - edited.other.total).toBe(24_565)
+  })
+  test('U4: of a machine with empty roles, or one that cannot work, the sentence begins with that', () => {
+    const other = machine({ id: 'x', name: 'Boxed', price: 90_000, rates: [rate('a', 50)] })
+    const { verdict } = weighed(machine({ notYet: 'has no CPU yet', rates: [rate('a', 60)] }), other)
+    expect(verdict.winner).toBe('depends')
+    expect(verdict.sentence).toMatch(
+      /^Own has no CPU yet, so there is no verdict yet: .*30000 less than Boxed as it stands\.$/,
+    )
+  })
+  test('U4: little less is too close to call where what is not stated may be worth more', () => {
+    const board = (state: 'missing' | 'stated') => component({ role: 'motherboard', street: 4_000, state })
+    const own = machine({ price: 59_000, rates: [rate('a', 60)], components: [board('stated')] })
+    const other = (state: 'missing' | 'stated') =>
+      machine({ id: 'x', name: 'Boxed', rates: [rate('a', 60)], components: [board(state)] })
+    expect(weighed(own, other('stated')).verdict.winner).toBe('own')
+    expect(weighed(own, other('missing')).verdict.sentence).toMatch(/^Too close to call/)
   })
 })
 
