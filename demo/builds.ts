@@ -2,8 +2,9 @@
  * The builds under way and one that stands, as briefs with the choices made so far; leads are named by their number at
  * the source.
  */
+import type { Intent } from '#shared/brief/houseRules'
 
-const rules = (neverUsed: string[]) => ({ neverUsed })
+const rules = (neverUsed: string[], intent: Intent = 'keep') => ({ intent, neverUsed })
 const target = (
   workloadId: string,
   width: number,
@@ -171,13 +172,13 @@ export const demoBuilds: readonly DemoBuild[] = [
   {
     brief: {
       name: 'Small white one',
-      purpose: 'compact, one colour, to be sold on: margin per hour counts',
+      purpose: 'compact, one colour: margin per hour counts',
       currency: 'CAD',
       region: 'Marrow Quay',
       budget: '380.00',
       stretch: '420.00',
       wantedBy: null,
-      houseRules: rules([]),
+      houseRules: rules([], 'sell'),
       needs: [{ need: 'licence', price: '24.00' }],
       targets: [
         target('pixel-orchard', 1920, 1080, 'high', 120, 80),
@@ -242,7 +243,7 @@ export const demoPast = {
     budget: '300.00',
     stretch: '320.00',
     wantedBy: null,
-    houseRules: rules([]),
+    houseRules: rules([], 'sell'),
     needs: [],
     targets: [target('pixel-orchard', 1920, 1080, 'low', 60, 40)],
   },

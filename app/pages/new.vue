@@ -17,6 +17,7 @@ const initial: BriefInput = {
   budgetScope: 'everything',
   wantedBy: null,
   houseRules: {
+    intent: 'keep',
     neverUsed: ['supply'],
     patience: 'typical',
     mostFault: null,

@@ -174,7 +174,7 @@ function calculated(world: World, buildId: string, today: string): ReadBuild {
 
 /** What keeps a build from being a machine: roles that are empty, else that something stops. */
 function notYetOf({ emptyRoles, fit }: Pick<UnweighedBuild, 'emptyRoles' | 'fit'>): string | null {
-  if (emptyRoles.length > 0) return `has no ${emptyRoles.map((role) => roleNames[role]).join(', no ')} yet`
+  if (emptyRoles.length > 0) return `has no ${emptyRoles.map((role) => roleNames[role]).join(' and no ')}`
   const stops = fit.findings.find(({ severity }) => severity === 'stops')
   return stops ? `won’t work as it stands (${stops.what})` : null
 }
@@ -326,7 +326,8 @@ function plannedTrips(world: World, { build, rootId, choiceRows, holdings }: Loa
   const wanted = new Set([
     ...choiceRows.flatMap((row) => (row.voidBecause === null ? (row.leadId ?? []) : [])),
     ...holdings.items
-      .filter((item) => item.place === 'ordered')
+      // what came was fetched, or is about to be: only who drives says that it was
+      .filter(({ place }) => place === 'ordered' || place === 'build')
       .flatMap((item) => holdings.lines.find((line) => line.id === item.lineId)?.leadId ?? []),
   ])
   const { perKm = 0 } = build.houseRules

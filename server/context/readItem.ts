@@ -3,6 +3,7 @@ import { arrivalChecklist } from '#core/ledger/arrival'
 import type { ReceiptLine } from '#core/ledger/receipt'
 import { partLabel, roleNames, type Part } from '#core/parts/part'
 import { atRiskOfClaims, expectedOfClaims } from '#core/supply/landed/rebates'
+import type { World } from '#server/readings/world'
 import type { ItemView } from '#shared/ledger/views'
 import type { ChoiceView } from '#shared/machine/views'
 import type { Holdings, ItemRow } from './holdings'
@@ -54,6 +55,13 @@ export function fillsRole(row: ItemRow, buildId: string): boolean {
   )
 }
 
+/** The trip that is to fetch what was bought of a lead; null where none is, or it was driven. */
+function tripOf({ rows }: World, leadId: string | null): ItemView['trip'] {
+  const tripId = leadId === null ? null : (rows.leads.one('id', leadId)?.tripId ?? null)
+  const trip = tripId === null ? undefined : rows.trips.one('id', tripId)
+  return trip && trip.drivenOn === null && trip.deletedAt === null ? { id: trip.id, name: trip.name } : null
+}
+
 export function readItem(row: ItemRow, context: ItemContext): ReadItem {
   const { buildId, currency, library, market, today, holdings, inBuild, anyone, dropped } = context
   const part = partOfItem(row, library)
@@ -96,6 +104,7 @@ export function readItem(row: ItemRow, context: ItemContext): ReadItem {
     arrivedOn: row.arrivedOn,
     leftOn: row.leftOn,
     returnBy: row.returnBy,
+    trip: row.place === 'ordered' ? tripOf(market.world, orderLine?.leadId ?? null) : null,
     checklist: arrivalChecklist([part.role]),
     checks: row.checks,
     facts: row.facts,

@@ -2,8 +2,19 @@ import type { SupplyRule } from '#core/machine/power/supplySize'
 import type { Need, Role } from '#core/parts/part'
 import type { FaultOverrides } from '#core/supply/risk/faultRisk'
 
+/** What a machine is built for: only one to sell has a profit before it is sold. */
+export const intents = ['keep', 'somebody', 'sell'] as const
+export type Intent = (typeof intents)[number]
+export const intentNames: Readonly<Record<Intent, string>> = {
+  keep: 'to keep',
+  somebody: 'for somebody',
+  sell: 'to sell',
+}
+
 /** The builder's own policies for one build. */
 export interface HouseRules {
+  /** Left out: to keep. */
+  readonly intent?: Intent
   /** Roles that are never bought used. */
   readonly neverUsed: readonly Role[]
   /** The builder's patience: which mark of a street price stands for what they would pay. Left out: typical. */

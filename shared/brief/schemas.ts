@@ -1,3 +1,4 @@
+import { intents } from './houseRules'
 import { array, object, type InferType } from 'yup'
 import { powerDefaults } from '#core/assumptions/groups/power'
 import { budgetScopes } from '#core/ledger/account'
@@ -75,6 +76,7 @@ export const machineRulesSchema = object({
 
 export const houseRulesSchema = object({
   machine: machineRulesSchema,
+  intent: oneOf(intents).default('keep'),
   neverUsed: array().of(oneOf(roles).defined()).default([]),
   patience: oneOf(['patient', 'typical', 'hurried']).default('typical'),
   faults: faultsSchema,

@@ -78,6 +78,8 @@ export const itemSteps = {
     state: oneOf(itemStates.filter((state) => state !== 'unseen')).required('choose whether it works'),
     checks: texts().default([]),
     returnBy: calendarDate().nullable().default(null),
+    /** The trip that was to fetch it was driven. */
+    tripDriven: yesOrNo().default(false),
     ...found,
   }),
   cancel: object({ day: day(), missing: yesOrNo().default(false), amount: amount() }),

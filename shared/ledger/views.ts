@@ -49,6 +49,8 @@ export interface ItemView {
   readonly arrivedOn: string | null
   readonly leftOn: string | null
   readonly returnBy: string | null
+  /** The trip that is planned to fetch it; null where none is. */
+  readonly trip: { readonly id: string; readonly name: string } | null
   readonly checklist: readonly string[]
   readonly checks: readonly string[]
   readonly facts: Readonly<Record<string, unknown>>

@@ -198,6 +198,33 @@ describe('whole lives', () => {
     expect(await figures(id)).toMatchObject({ payNow: 18_150 })
   })
 
+  test('L3: a fare planned for what was bought stays to be paid when it comes, until somebody says it was driven', async () => {
+    const id = await build()
+    const trip = await createTrip(db, id, { name: 'to town', km: 0, fare: '9.00', hours: 0 })
+    const bought: string[] = []
+    for (const [price, part] of [
+      ['190.00', 'card'],
+      ['120.00', 'cpu'],
+    ] as const) {
+      const each = await lead(price, part)
+      await patchLead(db, each, { tripId: trip }, today, today)
+      bought.push(await choose(id, each))
+    }
+    for (const each of bought) await pay(db, [each])
+    const comes = async (tripDriven: boolean) => {
+      const { choices } = await buildView(db, id, today)
+      const { item } = choices.find((choice) => choice.item?.place === 'ordered')!
+      expect(item!.trip).toMatchObject({ name: 'to town' })
+      await itemStep(db, item!.id, 'arrive', { state: 'works', tripDriven })
+    }
+    await comes(false)
+    expect(await figures(id)).toMatchObject({ payNow: 31_900, cashOut: 31_000 })
+    await comes(true)
+    expect(await figures(id)).toMatchObject({ payNow: 31_900, cashOut: 31_900 })
+    await undoLast(db)
+    expect(await figures(id)).toMatchObject({ payNow: 31_900, cashOut: 31_000 })
+  })
+
   test('a paid lead is open in no other build, its twin is gone; a shop’s offer stays open for others', async () => {
     const [mine, other] = [await build('500.00'), await build('600.00')]
     const listing = await lead('130.00', 'card')

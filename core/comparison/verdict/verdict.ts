@@ -89,13 +89,16 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
   return {
     winner,
     sentence: sentenceOf(figures, winner, speed),
-    second: figures.isTooClose
-      ? 'Resale values and parts that are not stated are only known within a range, and either could win within it.'
-      : winner === 'depends'
-        ? decidedBy(figures, speed)
-        : winner === 'own'
-          ? against(forOther, own.total, figures.ownHeat)
-          : against(forOwn, other.total, figures.otherHeat),
+    second:
+      notYet(figures) !== ''
+        ? ''
+        : figures.isTooClose
+          ? 'Resale values and parts that are not stated are only known within a range, and either could win within it.'
+          : winner === 'depends'
+            ? decidedBy(figures, speed)
+            : winner === 'own'
+              ? against(forOther, own.total, figures.ownHeat)
+              : against(forOwn, other.total, figures.otherHeat),
     forOwn,
     forOther,
     unknown: unknownOf(figures),
@@ -134,7 +137,10 @@ function sentenceOf(
   const by = basis(figures)
   const ownCosts = `${ownName} ${costs(gap, otherName, formatMoney)}`
   const lacks = notYet(figures)
-  if (lacks !== '') return `${lacks}, so there is no verdict yet: ${by} ${ownCosts} as it stands.`
+  if (lacks !== '') {
+    const speed = sign === null ? '' : ` and ${ofOwn}`
+    return `${lacks}, so there is no verdict yet: ${by} ${ownCosts} as it stands${speed}.`
+  }
   if (winner === 'own') return `Build it: ${by} ${ownCosts} and ${ofOwn}.`
   if (winner === 'other')
     return `${isOtherMine ? 'Keep' : 'Buy'} ${otherName}: ${by} it ${costs(-gap, ownName, formatMoney)} and ${ofOther}.`

@@ -63,6 +63,7 @@ export function houseRulesInput(
 ): BriefInput['houseRules'] {
   return {
     neverUsed: [...rules.neverUsed],
+    intent: rules.intent ?? 'keep',
     patience: rules.patience ?? 'typical',
     mostFault: rules.mostFault ?? null,
     answerDays: rules.answerDays ?? defaultAnswerDays,

@@ -11,13 +11,15 @@ import type { Database, Queryable } from '#server/db/client'
 import { act, type OpenAction } from '#server/db/action'
 import { newId } from '#server/db/ids'
 import { builds } from '#server/db/schema/builds'
-import { items } from '#server/db/schema/ledger'
+import { leads } from '#server/db/schema/leads'
+import { items, orderLines, trips } from '#server/db/schema/ledger'
 import { parts } from '#server/db/schema/parts'
 import { exchangeRates } from '#server/db/schema/prices'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { findBuild } from '#server/context/findBuild'
 import { streetAt, useMarket } from '#server/context/market'
 import { writeEntry } from './ledgerEntries'
+import { driven } from './trips'
 
 /** What happens to a thing of mine after it was paid, step by step; each is one action that can be undone. */
 
@@ -73,8 +75,21 @@ export function arrive(db: Database, id: string, input: Input<'arrive'>, today: 
         facts: { ...item.facts, ...(input.facts ?? {}) },
         ...(found === null ? {} : { partId: found, listedPartId: item.partId }),
       })
+      if (input.tripDriven) await driveFor(action, item, today)
     },
   )
+}
+
+/** Drives the trip that was to fetch a thing, unless it was driven for another one. */
+async function driveFor(action: OpenAction, { lineId }: ItemRow, today: string): Promise<void> {
+  if (lineId === null) return
+  const [row] = await action.tx
+    .select({ trip: trips })
+    .from(orderLines)
+    .innerJoin(leads, eq(leads.id, orderLines.leadId))
+    .innerJoin(trips, eq(trips.id, leads.tripId))
+    .where(eq(orderLines.id, lineId))
+  if (row && row.trip.drivenOn === null && row.trip.deletedAt === null) await driven(action, row.trip, today)
 }
 
 async function foundPart(tx: Queryable, item: ItemRow, foundId: string | null): Promise<string | null> {

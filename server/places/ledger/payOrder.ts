@@ -1,4 +1,4 @@
-import { and, eq, inArray, isNull, ne, or } from 'drizzle-orm'
+import { and, eq, inArray, isNull, ne, or, isNotNull } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { itemCosts } from '#core/ledger/itemCosts'
@@ -23,6 +23,7 @@ import type { BuildRow } from '#server/context/findBuild'
 import { streetAt, useMarket } from '#server/context/market'
 import type { Market } from '#server/context/marketState'
 import { openOrders, plannedLeads, sharesOfOrders, type ChoiceRow } from '#server/context/openOrders'
+import { newOffers } from '#server/context/newOffers'
 import { huntPrice, huntsNew, thingKey } from '#server/context/readChoice'
 import { valuedLeads, type ValuedLead } from '#server/context/valuedLeads'
 import { anyonePrices } from '#server/context/anyone'
@@ -205,7 +206,7 @@ async function placeOrder(
   const orderId = newId('order')
   await action.insert('orders', {
     id: orderId,
-    sourceId: first.valued?.lead.sourceId ?? null,
+    sourceId: first.valued?.lead.sourceId ?? shopOf(market, first, action.day),
     day: action.day,
     paid: toPay.reduce((sum, { build }, index) => sum + inOrder(paid[index]!, build.currency), 0),
     currency,
@@ -213,6 +214,12 @@ async function placeOrder(
   for (const [index, each] of toPay.entries())
     await placeLine(action, market, orderId, each, paid[index]!, inOrder(paid[index]!, each.build.currency))
   await spendCodes(action, toPay)
+}
+
+/** Where a hunt for a new thing ends: the shop that has it cheapest; null where it was used. */
+function shopOf(market: Market, { row, build, part }: ToPay, today: string): string | null {
+  if (!part || !huntsNew(market, build, part, row.condition, today)) return null
+  return newOffers(market, part.id, build.currency, today)[0]?.sourceId ?? null
 }
 
 /** A line of the order, its items, its entry, its rebates; the choice is one no more, and its lead is bought. */
@@ -237,7 +244,8 @@ async function placeLine(
     paid,
     booked,
   })
-  await insertItems(action, market, toPay, lineId, booked)
+  const came = await insertItems(action, market, toPay, lineId, booked)
+  await keepDifferences(action, row, came)
   await writeEntry(
     action.tx,
     {
@@ -332,7 +340,7 @@ async function insertItems(
   { row, build, valued, part, fault }: ToPay,
   lineId: string,
   booked: number,
-): Promise<void> {
+): Promise<Came[]> {
   const { currency, houseRules } = build
   const library = new Map(market.library.map((each) => [each.id, each]))
   const street = (partId: string) => streetAt(market, partId, action.day, currency, houseRules.patience)
@@ -367,13 +375,16 @@ async function insertItems(
     action.day,
   )
   const left = [...row.leftOut]
+  const came: Came[] = []
   let keptAt = 0
   for (const [index, piece] of pieces.entries()) {
     const at = piece.plan === 'keep' ? keptAt++ : -1
     const out = piece.part.role === 'donor' ? -1 : left.indexOf(piece.part.id)
     if (out >= 0) left.splice(out, 1)
+    const id = newId(piece.part.id)
+    came.push({ id, partId: piece.part.id })
     await action.insert('items', {
-      id: newId(piece.part.id),
+      id,
       partId: piece.part.id,
       condition,
       place: 'ordered',
@@ -392,6 +403,44 @@ async function insertItems(
       anyoneCanPay: at < 0 ? null : (anyone.get(thingKey(row.id, at)) ?? null),
       faultLoss: at < 0 ? 0 : (faults[at] ?? 0),
     })
+  }
+  return came
+}
+
+/** A thing that a paid choice brought. */
+interface Came {
+  readonly id: string
+  readonly partId: string
+}
+
+/**
+ * Variants that did without the choice do without its things; where one has it otherwise, without what it left out of
+ * it. What differs is a thing, not the way it was to be got.
+ */
+async function keepDifferences(
+  action: OpenAction,
+  { id, kind, leadId, partId }: ChoiceRow,
+  came: readonly Came[],
+): Promise<void> {
+  const variants = await action.tx.select().from(builds).where(isNotNull(builds.variantOf))
+  for (const { id: variant, dropped } of variants) {
+    if (!dropped.includes(id)) continue
+    const own = await action.tx
+      .select()
+      .from(choices)
+      .where(and(eq(choices.buildId, variant), eq(choices.kind, kind), isNull(choices.deletedAt)))
+    const copy = own.find((each) => each.leadId === leadId && each.partId === partId)
+    const left = copy && [...copy.leftOut]
+    const isOut = ({ partId: thing }: Came) => {
+      if (!left) return true
+      const at = left.indexOf(thing)
+      if (at >= 0) left.splice(at, 1)
+      return at >= 0
+    }
+    await action.update('builds', variant, {
+      dropped: [...dropped, ...came.filter(isOut).map((each) => each.id)],
+    })
+    if (copy) await action.update('choices', copy.id, { deletedAt: action.day })
   }
 }
 

@@ -6,7 +6,7 @@ import { builds } from '#server/db/schema/builds'
 import { actions, ledgerEntries, sales } from '#server/db/schema/ledger'
 import { buildView } from '../builds/buildView'
 
-/** Machines that were sold, and those with money in them that are not, by currency. */
+/** Machines that were sold, and those built to be, with money in them, by currency. */
 export async function flipsView(db: Database, today: string): Promise<FlipsView[]> {
   const rows = await db.select({ id: builds.id }).from(builds).where(isNull(builds.deletedAt))
   const read = await Promise.all(rows.map(({ id }) => machineOf(db, id, today)))
@@ -35,7 +35,7 @@ interface FoundMachine {
 async function machineOf(db: Database, id: string, today: string): Promise<FoundMachine | null> {
   const begunOn = await firstPayment(db, id)
   if (begunOn === null) return null
-  const { name, currency, state, receipt } = await buildView(db, id, today)
+  const { name, currency, state, receipt, houseRules } = await buildView(db, id, today)
   const { cost, sale, profit, toPay, worthToday, hours } = receipt.account
   const [sold] = await db
     .select({ day: sales.day })
@@ -56,7 +56,7 @@ async function machineOf(db: Database, id: string, today: string): Promise<Found
       },
       stock: null,
     }
-  if (state === 'apart' || cost.amount <= 0) return null
+  if (state === 'apart' || cost.amount <= 0 || houseRules.intent !== 'sell') return null
   return {
     currency,
     sold: null,

@@ -5,7 +5,7 @@ import { parseDecimal } from '#core/money/decimal'
 import { pickupCost } from '#core/supply/landed/landedCost'
 import type { driveSchema, tripSchema } from '#shared/ledger/schemas'
 import type { Database, Queryable } from '#server/db/client'
-import { act } from '#server/db/action'
+import { act, type OpenAction } from '#server/db/action'
 import { leads } from '#server/db/schema/leads'
 import { trips } from '#server/db/schema/ledger'
 import { NotFoundError } from '#server/errors/notFoundError'
@@ -50,21 +50,31 @@ export async function driveTrip(
   await act(db, { kind: 'drive', text: `trip driven: ${name}`, day, buildId }, today, async (action) => {
     const trip = await findTrip(action.tx, id)
     if (trip.drivenOn !== null || trip.deletedAt !== null) throw new CoreError('trip-over', { name }, 'id')
-    const { houseRules } = await findBuild(action.tx, buildId)
-    const cash = pickupCost({
-      km: trip.km,
-      perKm: houseRules.perKm ?? 0,
-      fare: trip.fare,
-      hours: 0,
-      perHour: 0,
-    })
-    const entry = { buildId, day, text: name, actionId: action.id }
-    if (cash > 0) await writeEntry(action.tx, { ...entry, kind: 'travel', cash: 0 - cash }, today)
-    if (trip.hours > 0)
-      await writeEntry(action.tx, { ...entry, kind: 'hours', cash: 0, hours: trip.hours }, today)
-    await action.update('trips', id, { drivenOn: day })
+    await driven(action, trip, today)
   })
   return buildId
+}
+
+/** Its entries, within an action. */
+export async function driven(
+  action: OpenAction,
+  trip: typeof trips.$inferSelect,
+  today: string,
+): Promise<void> {
+  const { id, buildId, name } = trip
+  const { houseRules } = await findBuild(action.tx, buildId)
+  const cash = pickupCost({
+    km: trip.km,
+    perKm: houseRules.perKm ?? 0,
+    fare: trip.fare,
+    hours: 0,
+    perHour: 0,
+  })
+  const entry = { buildId, day: action.day, text: name, actionId: action.id }
+  if (cash > 0) await writeEntry(action.tx, { ...entry, kind: 'travel', cash: 0 - cash }, today)
+  if (trip.hours > 0)
+    await writeEntry(action.tx, { ...entry, kind: 'hours', cash: 0, hours: trip.hours }, today)
+  await action.update('trips', id, { drivenOn: action.day })
 }
 
 /** Gives a trip up; what was on it is sent again, as its source has it. */

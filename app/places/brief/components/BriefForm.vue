@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { intentNames } from '#shared/brief/houseRules'
 import { coreRoles, roleNames } from '#core/parts/part'
 import type { Workload } from '#core/performance/model/workload'
 import { briefSchema, type BriefInput } from '#shared/brief/schemas'
@@ -59,7 +60,13 @@ const patiences = { patient: 'patient', typical: 'typical', hurried: 'quick' }
     <div class="space-y-3 text-[16px] leading-[2.3]">
       <p>
         I’m building <BriefBlank name="name" label="name" :width="220" /> ,
-        <BriefBlank name="purpose" label="purpose" :width="420" placeholder="what for" />,
+        <ChoiceField
+          bare
+          name="houseRules.intent"
+          label="what it is built for"
+          :options="intentNames"
+          class="!inline-flex"
+        />: <BriefBlank name="purpose" label="purpose" :width="360" placeholder="what for" />,
       </p>
       <p>
         in <BriefBlank name="region" label="region" :width="150" placeholder="region" />. Budget

@@ -13,7 +13,11 @@ const build = useBuild()
 const session = useSession()
 const { step: take, busy } = useLedgerStep()
 const day = ref(build.view!.today)
-const amount = ref(amountTyped(Math.max(0, item.remaining), currency))
+// what is due for a thing on its way back is what was agreed, else what it cost
+const due = item.place === 'returning' ? item.expectedBack : item.remaining
+const amount = ref(amountTyped(Math.max(0, due), currency))
+/** What was to be fetched has been, as a rule. */
+const tripDriven = ref(item.trip !== null)
 const sale = ref({ price: '', fee: '0', postage: '0' })
 /** What is ticked at the door outlives a reload. */
 const blank = () => ({ note: '', returnBy: item.returnBy ?? '', foundPartId: '', checks: [] as string[] })
@@ -45,7 +49,13 @@ const found = () => ({
 const arrive = (state: 'works' | 'faulty' | 'dead') =>
   step(
     'arrive',
-    { ...found(), state, checks: seen.value.checks, returnBy: seen.value.returnBy || null },
+    {
+      ...found(),
+      state,
+      checks: seen.value.checks,
+      returnBy: seen.value.returnBy || null,
+      tripDriven: tripDriven.value,
+    },
     'arrived',
   )
 </script>
@@ -77,6 +87,9 @@ const arrive = (state: 'works' | 'faulty' | 'dead') =>
       </div>
       <div class="flex flex-wrap items-center gap-2">
         <label>returnable until <DateField v-model="seen.returnBy" label="returnable until" /></label>
+        <label v-if="item.trip" class="flex items-baseline gap-1.5"
+          ><input v-model="tripDriven" type="checkbox" />{{ item.trip.name }}: driven</label
+        >
         <button type="button" class="button button-main" :disabled="busy" @click="arrive('works')">
           Arrived and works</button
         ><button type="button" class="button" :disabled="busy" @click="arrive('faulty')">

@@ -8,9 +8,11 @@ const { ledger } = defineProps<{ ledger: LedgerView }>()
 const build = useBuild()
 const worthWords = { parts: 'from its parts', machines: 'from PCs sold', own: 'your figure' } as const
 const receipt = computed(() => build.view!.receipt)
+const isToSell = computed(() => build.view!.houseRules.intent === 'sell' || build.view!.state === 'sold')
+type Row = [AccountFigure, string, boolean]
 const rows = computed(() => {
   const { account } = receipt.value
-  const list: [AccountFigure, string, boolean][] = [
+  const list: Row[] = [
     ['cashOut', 'spent', false],
     ['toPay', 'still to pay', false],
     ['payNow', 'total', true],
@@ -24,7 +26,8 @@ const rows = computed(() => {
   list.push(
     ['cost', 'cost of the build', false],
     ['worthToday', `worth today, ${worthWords[build.view!.worthBasis]}`, false],
-    ['profit', 'profit', true],
+    // what is not to be sold makes no profit
+    ...(isToSell.value ? [['profit', 'profit', true] satisfies Row] : []),
   )
   return list
 })
