@@ -51,7 +51,16 @@ function readOffers(market: Market, partId: string, currency: string, today: str
       today,
       { saleDepth: market.assumptions.pricing.saleDepth },
     )
-    const { import: imported, exchangeFeePercent, ...terms } = termsOf(source, last.currency !== currency)
+    const {
+      import: imported,
+      exchangeFeePercent,
+      ...terms
+    } = termsOf(source, last.currency !== currency, (amount) => {
+      const between = table.find(today, source.currency, last.currency)
+      return amount === 0 || source.currency === last.currency || between === null
+        ? amount
+        : convertAmount(amount, source.currency, last.currency, between)
+    })
     const order = landedCost({
       currency: last.currency,
       asOf: today,

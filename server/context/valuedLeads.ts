@@ -93,6 +93,16 @@ const valuedLead = reading(
       trip && pickupShare(lead, trip, chosenOnTrip(world, trip.id, build.id), build, rate(lead.currency))
     const inBuild = (amount: number, from: string) =>
       from === build.currency ? amount : convertAmount(amount, from, build.currency, rate(from))
+    // what a source charges is in its own currency, whatever a lead is asked in
+    const inOrder = (amount: number) =>
+      amount === 0 || source.currency === lead.currency
+        ? amount
+        : convertAmount(
+            amount,
+            source.currency,
+            lead.currency,
+            context.rates.rateOn(today, source.currency, lead.currency),
+          )
     const roles = [...new Set(own.map((thing) => partOf(thing.partId).role))]
     const valued = (answers: Readonly<Record<string, Answer>>): ValuedLead => {
       const facts = [
@@ -107,7 +117,7 @@ const valuedLead = reading(
           {
             ...lead,
             price,
-            terms: termsOf(source, lead.currency !== build.currency),
+            terms: termsOf(source, lead.currency !== build.currency, inOrder),
             protection: source.protection,
             things: own.map((thing) => ({ ...thing, role: partOf(thing.partId).role })),
             codes: [

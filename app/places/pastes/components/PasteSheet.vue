@@ -20,7 +20,11 @@ const library = shallowRef<LibraryView | null>(null)
 const reading = shallowRef<PasteReading | null>(null)
 const chosen = ref<PasteKind | null>(null)
 const dayFirst = ref<boolean | null>(null)
-const currency = ref(build.view?.currency ?? session.view!.homeCurrency ?? 'CAD')
+/** Said by hand; else that of the build, which may have begun since this was first opened. */
+const saidCurrency = ref<string | null>(null)
+const currency = computed(
+  () => saidCurrency.value ?? build.view?.currency ?? session.view!.homeCurrency ?? 'CAD',
+)
 const failure = ref('')
 /** Counts readings: what was changed by hand belongs to one of them, and an answer to an earlier question is late. */
 const readings = ref(0)
@@ -69,7 +73,7 @@ watch([text, dayFirst, currency, chosen], readAnew, { immediate: true })
 
 /** What changes the reading: it is read again. */
 function say(said: PasteSaid) {
-  if (said.currency !== undefined) currency.value = said.currency
+  if (said.currency !== undefined) saidCurrency.value = said.currency
   if (said.dayFirst !== undefined) dayFirst.value = said.dayFirst
 }
 
@@ -78,6 +82,7 @@ function close() {
   reading.value = null
   chosen.value = null
   dayFirst.value = null
+  saidCurrency.value = null
   library.value = null
 }
 

@@ -53,7 +53,12 @@ function keep() {
   emit(
     'keep',
     {
-      source: { name: source.value.trim(), kind: 'classifieds', currency: paste.currency },
+      // the site sells in what its rows are in
+      source: {
+        name: source.value.trim(),
+        kind: 'classifieds',
+        currency: chosen.value[0]?.currency ?? paste.currency,
+      },
       parts: fresh.value,
       leads: chosen.value.map((row) => ({
         ...blankLead(today, row.currency),

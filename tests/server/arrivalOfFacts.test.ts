@@ -1,4 +1,9 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { eq } from 'drizzle-orm'
+import { exchangeRates } from '#server/db/schema/prices'
+import { sources } from '#server/db/schema/sources'
+import { createBuild } from '#server/places/builds/builds'
+import { briefSchema } from '#shared/brief/schemas'
 import { buildView } from '#server/places/builds/buildView'
 import { createVariant } from '#server/places/builds/variants'
 import { createLead } from '#server/places/leads/leads'
@@ -15,7 +20,42 @@ beforeEach(async () => {
 afterEach(() => place.close())
 
 const hunt = { kind: 'hunt', leadId: null, shelfId: null, scope: 'core', reason: '' } as const
-const partsOf = async (id: string) => (await buildView(place.db, id, today)).parts.map((part) => part.id).sort()
+const partsOf = async (id: string) =>
+  (await buildView(place.db, id, today)).parts.map((part) => part.id).sort()
+
+test('L7: what a source charges is in its own currency: 15.00 USD of shipping at 0.9 is 13.50 of a lead in EUR', async () => {
+  const { db } = place
+  await db.insert(exchangeRates).values({ date: '2026-10-01', from: 'USD', to: 'EUR', rate: '0.9' })
+  await db
+    .update(sources)
+    .set({ currency: 'USD', shippingAmount: 1500, shippingFreeFrom: null, taxPercent: 0 })
+    .where(eq(sources.id, 'shop'))
+  const build = await createBuild(
+    db,
+    briefSchema.validateSync({ name: 'Quay', currency: 'EUR', budget: '500', stretch: '500' }),
+    today,
+  )
+  const leadId = await createLead(
+    db,
+    leadSchema.validateSync({
+      title: 'Card',
+      sourceId: 'shop',
+      price: '100.00',
+      currency: 'EUR',
+      condition: 'new',
+      manner: 'fixed',
+      listedOn: today,
+      things: [{ partId: 'card', quantity: 1, plan: 'keep' }],
+    }),
+  )
+  await addChoice(
+    db,
+    build,
+    { kind: 'lead', leadId, partId: null, shelfId: null, limit: null, scope: 'core', reason: '' },
+    today,
+  )
+  expect((await buildView(db, build, today)).receipt.totals.payNow).toBe(11_350)
+})
 
 describe('L5: paying in the build leaves its variants as they are', () => {
   test('another card in the variant stays the only one', async () => {
