@@ -73,6 +73,7 @@ import {
   leadSchema,
   offerSchema,
   passSchema,
+  reopenSchema,
   photoQuery,
 } from './leads/schemas'
 import {
@@ -279,7 +280,7 @@ export const calls = {
     file: true,
     mostBytes: 4 * MB,
   }).answers<Identified>(),
-  'POST /api/leads/:id/reopen': takes({ body: leadDaySchema }).answers<Done>(),
+  'POST /api/leads/:id/reopen': takes({ body: reopenSchema }).answers<Done>(),
   'POST /api/leads/door': takes({ body: doorNoteSchema }).answers<DoorAnswered>(),
   'POST /api/leads/import': takes({
     file: true,

@@ -88,7 +88,8 @@ export function weigh(
  */
 export function withoutUnknown(machines: readonly WeighedMachine[], terms: WeighingTerms): WeighingTerms {
   // in an order of its own: that of the machines says nothing
-  const named = (known: readonly string[], more: readonly string[]) => [...new Set([...known, ...more])].sort()
+  const named = (known: readonly string[], more: readonly string[]) =>
+    [...new Set([...known, ...more])].sort()
   const worth = named(terms.worthUnknown, machines.flatMap(worthUnknown))
   const draws = named(
     terms.energyUnknown,

@@ -1,7 +1,6 @@
 import { powerSheet, type PowerUse } from '../machine/power/powerSheet'
 import { yearlyEnergyCost } from '../machine/power/wallDraw'
 import type { Part } from '../parts/part'
-import type { BuildQuestion } from './buildQuestion'
 import type { PlanCostly } from './problem'
 
 /** What a machine may take to own, as it is weighed: beside what it takes to buy. Minor units. */
@@ -28,7 +27,7 @@ export interface OwnLeast {
  * supply that does no better.
  */
 export function costlyPairs(
-  { own, parts }: Pick<BuildQuestion, 'own' | 'parts'>,
+  { own, parts }: { readonly own?: OwnBudget; readonly parts: readonly Part[] },
   kept: readonly Part[],
 ): PlanCostly[] {
   const [cpu, graphics, supply] = (['cpu', 'graphics', 'supply'] as const).map((role) =>

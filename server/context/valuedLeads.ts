@@ -1,3 +1,4 @@
+import { rootIdOf } from './findBuild'
 import { faultsOf } from '#server/context/faults'
 import type { BuildRow } from '#server/context/findBuild'
 import { valueLead, type LeadContext, type LeadValue } from '#core/supply/leads/valueLead'
@@ -168,7 +169,22 @@ export function leadsValued(
   return [...new Set(ids)]
     .flatMap((each) => world.rows.leads.one('id', each) ?? [])
     .sort((a, b) => (a.id < b.id ? -1 : 1))
-    .map((lead) => valuedLead(world, terms, lead.id, today))
+    .map((lead) => asOf(passedBy(world, id), valuedLead(world, terms, lead.id, today)))
+}
+
+/** Leads that a build, or the one it is a variant of, passes on, with the reason. */
+export function passedBy(world: World, buildId: string): Readonly<Record<string, string>> {
+  const build = world.rows.builds.one('id', buildId)
+  if (!build) return {}
+  return world.rows.builds.one('id', rootIdOf(world, build))?.passed ?? {}
+}
+
+/** A lead that is open to others may be passed on here. */
+function asOf(passed: Readonly<Record<string, string>>, valued: ValuedLead): ValuedLead {
+  const reason = passed[valued.lead.id]
+  const { state } = valued.lead
+  if (reason === undefined || (state !== 'open' && state !== 'passed')) return valued
+  return { ...valued, lead: { ...valued.lead, state: 'passed', passReason: reason } }
 }
 
 export async function valuedLeads(

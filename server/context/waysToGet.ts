@@ -17,7 +17,7 @@ import { marketOf, part } from './marketReadings'
 import type { Market } from './marketState'
 import { newOffers } from './newOffers'
 import { partOfItem } from './readItem'
-import { keptParts, leadsValued, type ValuedLead } from './valuedLeads'
+import { keptParts, leadsValued, type ValuedLead, passedBy } from './valuedLeads'
 
 /** Leads that a build has chosen: they are no way any more. */
 type Chosen = ReadonlySet<string | null>
@@ -108,11 +108,13 @@ const openLeads = reading(
   (world, buildId: string, today: string): readonly string[] => {
     const { currency: home } = buildOf(world, buildId)
     const table = rateTable(marketOf(world).rates)
+    const passed = passedBy(world, buildId)
     return world.rows.leads
       .where('state', 'open')
       .filter(
-        ({ deletedAt, vanishedOn, endsOn, currency }) =>
+        ({ id, deletedAt, vanishedOn, endsOn, currency }) =>
           deletedAt === null &&
+          passed[id] === undefined &&
           vanishedOn === null &&
           (endsOn === null || endsOn >= today) &&
           table.find(today, currency, home) !== null,

@@ -1,6 +1,6 @@
-import { array, mixed, object } from 'yup'
+import { mixed, object } from 'yup'
 import { editionReaders } from '#core/files/editions/readers'
-import { calendarDate, currencyCode, name, oneOf, text, trimmed } from '../fields'
+import { calendarDate, currencyCode, name, oneOf, text } from '../fields'
 
 export const editionSchema = object({
   name: name().max(80),

@@ -126,7 +126,13 @@ export const agreeSchema = object({
   until: calendarDate().nullable().default(null),
 })
 
+/** Passed on, or wanted after all, by one build; left out: by all. */
+const byBuild = { buildId: text().max(120).nullable().default(null) }
+
+export const reopenSchema = leadDaySchema.shape(byBuild)
+
 export const passSchema = object({
+  ...byBuild,
   day: calendarDate().required('enter a date'),
   reason: line(200),
 })

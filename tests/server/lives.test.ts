@@ -15,6 +15,10 @@ import { linesCsv } from '#server/places/builds/shareBuild'
 import { buildStrips } from '#server/places/builds/readBuilds'
 import { sourceRow } from '#server/places/sources/sourceRow'
 import { saveSource } from '#server/places/sources/sources'
+import { leadsValued } from '#server/context/valuedLeads'
+import { waysOf } from '#server/context/waysToGet'
+import { useWorld } from '#server/readings/useWorld'
+import { createVariant } from '#server/places/builds/variants'
 import { briefOf, saveBrief } from '#server/places/brief/brief'
 import { createLead } from '#server/places/leads/leads'
 import { agree, gone, pass, reopen } from '#server/places/leads/leadSteps'
@@ -243,7 +247,7 @@ describe('whole lives', () => {
     expect(await figures(other)).toMatchObject({ payNow: 6000 })
     const candidates = (await stepsView(db, other, today, 'graphics')).roles[0]!.steps
     expect(candidates.filter((step) => step.id.startsWith('lead:'))).toEqual([])
-    await expect(reopen(db, listing, { day: today }, today)).rejects.toThrow(
+    await expect(reopen(db, listing, { day: today, buildId: null }, today)).rejects.toThrow(
       'is bought and cannot be reopened',
     )
   })
@@ -478,11 +482,35 @@ describe('whole lives', () => {
     expect((await itemsOf(db, id))[0]).toMatchObject({ cost: 6000, remaining: 4000 })
     const other = await lead('9.00', 'shield')
     await choose(id, other)
-    await pass(db, other, { day: today, reason: 'too expensive' }, today)
+    await pass(db, other, { day: today, reason: 'too expensive', buildId: null }, today)
     expect((await buildView(db, id, today)).choices.at(-1)).toMatchObject({
       voidBecause: 'passed',
       payNow: 0,
     })
+  })
+
+  test('L9: passed on in one build and its variants, it is open and chosen in another, and gone for all', async () => {
+    const [mine, other] = [await build('500.00'), await build('600.00')]
+    const variant = await createVariant(db, mine, 'Otherwise', today)
+    const listing = await lead('130.00', 'card')
+    for (const to of [mine, other]) await choose(to, listing)
+    const stateIn = async (of: string) => {
+      const view = await buildView(db, of, today)
+      const [seen] = leadsValued(await useWorld(db), view as never, today, [listing])
+      return [seen!.lead.state, view.choices.find((each) => each.leadId === listing)?.voidBecause ?? null]
+    }
+    await pass(db, listing, { day: today, reason: 'too far', buildId: variant }, today)
+    expect([await stateIn(mine), await stateIn(other)]).toEqual([
+      ['passed', 'passed'],
+      ['open', null],
+    ])
+    const waysOfIt = async (of: string) =>
+      waysOf(await useWorld(db), of, today, new Set()).filter(({ leadId }) => leadId === listing).length
+    expect([await waysOfIt(mine), await waysOfIt(other)]).toEqual([0, 1])
+    await reopen(db, listing, { day: today, buildId: mine }, today)
+    expect((await stateIn(mine))[0]).toBe('open')
+    await gone(db, listing, { day: today }, today)
+    expect([(await stateIn(mine))[0], (await stateIn(other))[0]]).toEqual(['gone', 'gone'])
   })
 
   test.each(['JPY', 'KWD', 'SEK'])('a life in %s, with a trip and a sale', async (currency) => {

@@ -208,7 +208,7 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
   },
   async pass(life) {
     const id = life.pick(life.leads)
-    if (id) await pass(db, id, { day: today, reason: '' }, today)
+    if (id) await pass(db, id, { day: today, reason: '', buildId: null }, today)
   },
   async gone(life) {
     const id = life.pick(life.leads)
@@ -219,7 +219,7 @@ const steps: Readonly<Record<string, (life: Life) => Promise<void>>> = {
     const id = life.pick(
       closed.filter((row) => life.leads.includes(row.id) && (row.state === 'gone' || row.state === 'passed')),
     )?.id
-    if (id) await reopen(db, id, { day: today }, today)
+    if (id) await reopen(db, id, { day: today, buildId: null }, today)
   },
   async pay(life) {
     const row = life.pick((await liveChoices(life)).filter((each) => each.voidBecause === null))

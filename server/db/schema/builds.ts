@@ -33,6 +33,8 @@ export const builds = sqliteTable('builds', {
   /** The build this one is a variant of, and the choices of that one that it does without. */
   variantOf: text(),
   dropped: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
+  /** Leads that this build, and its variants, pass on, each with the reason; other builds may want them. */
+  passed: text({ mode: 'json' }).$type<Record<string, string>>().notNull().default({}),
   /** How it is weighed; null: by the defaults. */
   weighing: text({ mode: 'json' }).$type<WeighingSettings>(),
   /** What its worth today is read from, and what counts as a machine like it; null: by its parts. */

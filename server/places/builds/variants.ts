@@ -46,6 +46,7 @@ export async function insertVariant(
     name,
     variantOf: buildId,
     dropped: [],
+    passed: {},
     settled: [...parent.settled],
     createdAt: today,
   })

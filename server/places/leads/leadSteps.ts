@@ -2,9 +2,10 @@ import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import { CoreError } from '#core/errors/coreError'
 import { parseDecimal } from '#core/money/decimal'
-import type { agreeSchema, leadDaySchema, passSchema } from '#shared/leads/schemas'
+import type { agreeSchema, leadDaySchema, passSchema, reopenSchema } from '#shared/leads/schemas'
 import type { Database, Queryable } from '#server/db/client'
 import { act, type OpenAction } from '#server/db/action'
+import { builds } from '#server/db/schema/builds'
 import { leads } from '#server/db/schema/leads'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { voidAtSource, voidChoices } from '../ledger/voidChoices'
@@ -17,6 +18,18 @@ async function findLead(tx: Pick<Queryable, 'select'>, id: string): Promise<Lead
   const [lead] = await tx.select().from(leads).where(eq(leads.id, id))
   if (!lead || lead.deletedAt !== null) throw new NotFoundError('lead', id)
   return lead
+}
+
+/** The build that others are variants of, and whether a build is one of them. */
+async function familyOf(tx: Pick<Queryable, 'select'>, buildId: string) {
+  const rows = await tx.select().from(builds)
+  const rootOf = (id: string): string => {
+    const above = rows.find((row) => row.id === id)?.variantOf
+    return above ? rootOf(above) : id
+  }
+  const root = rows.find(({ id }) => id === rootOf(buildId))
+  if (!root || root.deletedAt !== null) throw new NotFoundError('build', buildId)
+  return { root, isOf: (id: string) => rootOf(id) === root.id }
 }
 
 async function step(
@@ -59,22 +72,27 @@ export function agree(
   )
 }
 
-/** Not wanted: choices of it are void. */
+/** Not wanted by a build: choices of it and its variants are void, and other builds still see it. */
 export function pass(
   db: Database,
   id: string,
-  { day, reason }: InferType<typeof passSchema>,
+  { day, reason, buildId }: InferType<typeof passSchema>,
   today: string,
 ): Promise<void> {
   return step(
     db,
     id,
     day,
-    { from: ['open'], does: 'be passed on', said: 'passed on' },
+    { from: buildId === null ? ['open'] : ['open', 'passed'], does: 'be passed on', said: 'passed on' },
     today,
     async (action) => {
-      await action.update('leads', id, { state: 'passed', passReason: reason })
-      await voidChoices(action, id, 'passed')
+      if (buildId === null) {
+        await action.update('leads', id, { state: 'passed', passReason: reason })
+        return voidChoices(action, id, 'passed')
+      }
+      const { root, isOf } = await familyOf(action.tx, buildId)
+      await action.update('builds', root.id, { passed: { ...root.passed, [id]: reason } })
+      await voidChoices(action, id, 'passed', '', isOf)
     },
   )
 }
@@ -103,17 +121,19 @@ export function gone(
 export function reopen(
   db: Database,
   id: string,
-  { day }: InferType<typeof leadDaySchema>,
+  { day, buildId }: InferType<typeof reopenSchema>,
   today: string,
 ): Promise<void> {
-  return step(
-    db,
-    id,
-    day,
-    { from: ['gone', 'passed'], does: 'be reopened', said: 'reopened' },
-    today,
-    (action) => action.update('leads', id, { state: 'open', vanishedOn: null }),
-  )
+  const did = { does: 'be reopened', said: 'reopened' }
+  return step(db, id, day, { ...did, from: ['open', 'gone', 'passed'] }, today, async (action, lead) => {
+    if (lead.state !== 'open') await action.update('leads', id, { state: 'open', vanishedOn: null })
+    const family = buildId === null ? null : await familyOf(action.tx, buildId)
+    if (family && id in family.root.passed) {
+      const { [id]: _, ...passed } = family.root.passed
+      await action.update('builds', family.root.id, { passed })
+    } else if (lead.state === 'open')
+      throw new CoreError('lead-not-possible', { title: lead.title, state: lead.state, does: did.does }, 'id')
+  })
 }
 
 /** As polls see it: a listing that ended is gone, with its choices; the day it is seen again it is open. */

@@ -9,9 +9,10 @@ export async function voidChoices(
   leadId: string,
   because: VoidReason,
   except = '',
+  isOf: (buildId: string) => boolean = () => true,
 ): Promise<void> {
   const others = await action.tx
-    .select({ id: choices.id })
+    .select({ id: choices.id, buildId: choices.buildId })
     .from(choices)
     .where(
       and(
@@ -21,8 +22,8 @@ export async function voidChoices(
         ne(choices.id, except),
       ),
     )
-  for (const { id } of others)
-    await action.update('choices', id, { voidBecause: because, voidOn: action.day })
+  for (const { id, buildId } of others)
+    if (isOf(buildId)) await action.update('choices', id, { voidBecause: because, voidOn: action.day })
 }
 
 /** The same where no one of us did it: a poll saw that it is gone. */

@@ -59,7 +59,9 @@ export function ownBudget(
   // without a supply nobody knows what it draws; with one it is known, where it is of the rival
   const by = {
     ...terms,
-    off: terms.off.filter((step) => step !== energy.id || settings.off.includes(step) || beside.watts === null),
+    off: terms.off.filter(
+      (step) => step !== energy.id || settings.off.includes(step) || beside.watts === null,
+    ),
   }
   const rival = likeForLike(beside, by)
   const standing = likeForLike(own.machine, by)

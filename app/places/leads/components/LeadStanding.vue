@@ -21,6 +21,17 @@ async function patch(body: Change, message: string, undo: Change) {
   const send = (change: Change) => call('PATCH /api/leads/:id', { id: lead.id }, change)
   await run(() => send(body), { message, undo: () => send(undo) })
 }
+const passFor = (reason: string) =>
+  call(
+    'POST /api/leads/:id/pass',
+    { id: lead.id },
+    { day: build.view!.today, reason, buildId: build.view!.id },
+  )
+function sayWhy(event: Event) {
+  const before = lead.passReason
+  const why = (event.target as HTMLSelectElement).value
+  return run(() => passFor(why), { message: 'noted', undo: () => passFor(before) })
+}
 const putOnTrip = (id: string | null) =>
   patch({ tripId: id }, id === null ? 'shipped, at the source’s rate' : 'picked up on that trip', {
     tripId: lead.tripId,
@@ -69,16 +80,7 @@ const dropPhoto = (id: string) =>
       <template v-if="lead.state === 'passed'"
         ><dt class="text-soft">passed</dt>
         <dd>
-          <select
-            :value="lead.passReason"
-            class="field"
-            aria-label="why passed"
-            @change="
-              patch({ passReason: ($event.target as HTMLSelectElement).value }, 'noted', {
-                passReason: lead.passReason,
-              })
-            "
-          >
+          <select :value="lead.passReason" class="field" aria-label="why passed" @change="sayWhy">
             <option value="">no reason given</option>
             <option v-for="reason in reasons" :key="reason">{{ reason }}</option>
           </select>

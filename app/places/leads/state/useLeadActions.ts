@@ -70,10 +70,10 @@ export function useLeadActions(page: LeadsPage) {
     await run(
       async () => {
         const told = { onAction: (action: number) => (done = action) }
-        const day = build.view!.today
+        const { today: day, id: buildId } = build.view!
         if (to === 'passed')
-          await call('POST /api/leads/:id/pass', { id: passed.id }, { day, reason: '' }, told)
-        else await call('POST /api/leads/:id/reopen', { id: passed.id }, { day }, told)
+          await call('POST /api/leads/:id/pass', { id: passed.id }, { day, reason: '', buildId }, told)
+        else await call('POST /api/leads/:id/reopen', { id: passed.id }, { day, buildId }, told)
         page.select(next?.id ?? '')
       },
       {

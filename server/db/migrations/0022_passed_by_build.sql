@@ -1,0 +1,1 @@
+ALTER TABLE `builds` ADD `passed` text DEFAULT '{}' NOT NULL;
