@@ -26,6 +26,8 @@ export interface WeighedComponent {
   readonly partId: string | null
   readonly state: FactState
   readonly facts: PartFacts
+  /** Which of the facts nobody states: what stands there is taken for it; left out: all are stated. */
+  readonly assumed?: readonly (keyof PartFacts)[]
   readonly condition: Condition
   /** What a replacement costs: its typical street price, else new. */
   readonly street: number

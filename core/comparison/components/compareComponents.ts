@@ -1,3 +1,4 @@
+import { driveKind } from '../../parts/driveKind'
 import { roleNames, type Part, type PartFacts, type Role } from '../../parts/part'
 import type { WeighedComponent, WeighedMachine } from '../weighedMachine'
 
@@ -15,28 +16,39 @@ export interface ComponentLine {
 
 interface Measure {
   readonly unit: string
+  readonly fact: keyof PartFacts
   of(facts: PartFacts): number | undefined
+  /** What stands for a figure that is none to be shown. */
+  words?(value: number): string
 }
+
+const measure = (fact: keyof PartFacts, unit: string): Measure => ({
+  fact,
+  unit,
+  of: (facts) => facts[fact] as number | undefined,
+})
 
 /** What decides in each role, weightiest first: the first that differs stands. */
 const measures: Partial<Readonly<Record<Role, readonly Measure[]>>> = {
-  cpu: [{ unit: 'index', of: (facts) => facts.cpuIndex }],
-  graphics: [
-    { unit: 'index', of: (facts) => facts.graphicsIndex },
-    { unit: 'GB of video memory', of: (facts) => facts.vramGb },
+  cpu: [measure('cpuIndex', 'index')],
+  graphics: [measure('graphicsIndex', 'index'), measure('vramGb', 'GB of video memory')],
+  memory: [measure('capacityGb', 'GB'), measure('kitCount', 'modules'), measure('speedMts', 'MT/s')],
+  storage: [
+    {
+      fact: 'interface',
+      unit: 'kind of drive',
+      // beside a figure of nothing no share can be told
+      of: (facts) => {
+        const kind = driveKind(facts)
+        return kind === undefined ? undefined : kind + 1
+      },
+      words: (kind) => ['HDD', 'SATA', 'NVMe'][kind - 1]!,
+    },
+    measure('capacityGb', 'GB'),
   ],
-  memory: [
-    { unit: 'GB', of: (facts) => facts.capacityGb },
-    { unit: 'modules', of: (facts) => facts.kitCount },
-    { unit: 'MT/s', of: (facts) => facts.speedMts },
-  ],
-  storage: [{ unit: 'GB', of: (facts) => facts.capacityGb }],
-  supply: [{ unit: 'W', of: (facts) => facts.ratedW }],
-  motherboard: [
-    { unit: 'memory slots', of: (facts) => facts.memorySlots },
-    { unit: 'M.2 slots', of: (facts) => facts.m2Slots },
-  ],
-  cooler: [{ unit: 'W', of: (facts) => facts.coolerW }],
+  supply: [measure('ratedW', 'W')],
+  motherboard: [measure('memorySlots', 'memory slots'), measure('m2Slots', 'M.2 slots')],
+  cooler: [measure('coolerW', 'W')],
 }
 const levelShare = 0.03
 
@@ -65,17 +77,25 @@ function decide(
   a: WeighedComponent,
   b: WeighedComponent,
 ): Pick<ComponentLine, 'standing' | 'figure'> {
-  for (const { unit, of } of measures[role]!) {
+  let notStated = ''
+  for (const { unit, fact, of, words = String } of measures[role]!) {
     const [x, y] = [of(a.facts), of(b.facts)]
     if (x === undefined || y === undefined || y === 0) continue
+    if (a.assumed?.includes(fact) || b.assumed?.includes(fact)) {
+      notStated ||= `${unit} not stated`
+      continue
+    }
     if (Math.abs(x / y - 1) <= levelShare) continue
     const change = Math.round(100 * (x / y - 1))
     return {
       standing: x > y ? 'better' : 'worse',
-      figure: unit === 'index' ? `${change > 0 ? '+' : '−'}${Math.abs(change)} %` : `${x} vs ${y} ${unit}`,
+      figure:
+        unit === 'index'
+          ? `${change > 0 ? '+' : '−'}${Math.abs(change)} %`
+          : `${words(x)} vs ${words(y)} ${unit}`,
     }
   }
-  return { standing: 'level', figure: '' }
+  return notStated === '' ? { standing: 'level', figure: '' } : { standing: 'not stated', figure: notStated }
 }
 
 /** Parts of a role as one: capacities and counts added up. */
@@ -108,30 +128,38 @@ export function sizesOf({ components }: Pick<WeighedMachine, 'components'>): {
 }
 
 /**
- * What it would take to bring the worse parts of a machine up to the other's: the cheapest part of each role that is
- * no worse. Null where nothing at hand is.
+ * What it would take to bring the worse parts of a machine up to the other's: for each role the cheapest part that is in
+ * nothing worse; null where nothing at hand is.
  */
 export function toMakeEqual(
   worse: Pick<WeighedMachine, 'components'>,
   better: Pick<WeighedMachine, 'components'>,
-  priced: readonly { readonly part: Part; readonly price: number }[],
-): { readonly role: Role; readonly part: Part; readonly price: number }[] {
+  priced: readonly PricedPart[],
+): { readonly role: Role; readonly found: PricedPart | null }[] {
   return compareComponents(worse, better).flatMap((line) => {
     if (line.standing !== 'worse' && !(line.standing === 'not there' && line.own === 'none')) return []
     const wanted = together(better.components, line.role)!
-    const [measure] = measures[line.role]!
-    const least = measure!.of(wanted.facts)
-    if (least === undefined) return []
-    const found = priced.filter(
-      ({ part }) =>
-        part.role === line.role &&
-        part.facts.module !== 'laptop' &&
-        (measure!.of(part.facts) ?? 0) >= least * (1 - levelShare) &&
-        suits(line.role, part, worse.components),
-    )
-    const cheapest = found.sort((x, y) => x.price - y.price || (x.part.id < y.part.id ? -1 : 1))[0]
-    return cheapest ? [{ role: line.role, ...cheapest }] : []
+    const isNoWorse = ({ facts }: Part) =>
+      measures[line.role]!.every(({ fact, of }) => {
+        const least = wanted.assumed?.includes(fact) ? undefined : of(wanted.facts)
+        return least === undefined || (of(facts) ?? 0) >= least * (1 - levelShare)
+      })
+    const [found = null] = priced
+      .filter(
+        ({ part }) =>
+          part.role === line.role &&
+          part.facts.module !== 'laptop' &&
+          isNoWorse(part) &&
+          suits(line.role, part, worse.components),
+      )
+      .sort((x, y) => x.price - y.price || (x.part.id < y.part.id ? -1 : 1))
+    return [{ role: line.role, found }]
   })
+}
+
+interface PricedPart {
+  readonly part: Part
+  readonly price: number
 }
 
 /** Whether a part goes with the socket or memory that is there. */

@@ -109,6 +109,7 @@ export function rivalComponents(
             partId: each.isLibrary === false ? null : each.part.id,
             state: each.state,
             facts: { ...each.part.facts, ...each.facts },
+            ...(each.assumed && { assumed: each.assumed }),
             condition,
             street: each.price,
             worthToday: each.isLibrary === false ? null : worthToday(each.part.id),
@@ -125,6 +126,7 @@ export function rivalComponents(
 interface TakenPart extends PlausiblePart {
   readonly state: FactState
   readonly facts: PartFacts
+  readonly assumed?: readonly (keyof PartFacts)[]
   /** False where the library has none such: only what is stated is known of it. */
   readonly isLibrary?: boolean
 }
@@ -191,11 +193,16 @@ function memoryOf(said: RivalParts, generation: string | undefined, priced: read
   const capacityGb = said.memoryGb ?? 8
   const fits: Fits = (facts) =>
     sameOrUnknown(generation, facts.memoryGeneration) && (facts.capacityGb ?? 0) >= capacityGb
-  return assumed(priced, 'memory', said.memoryGb === null ? 'missing' : 'stated', fits, {
+  const taken = assumed(priced, 'memory', said.memoryGb === null ? 'missing' : 'stated', fits, {
     capacityGb,
     kitCount: said.memoryModules ?? 1,
     ...(said.memoryMts === null ? slowest(generation) : { speedMts: said.memoryMts }),
   })
+  const notStated = [
+    ...(said.memoryModules === null ? (['kitCount'] as const) : []),
+    ...(said.memoryMts === null ? (['speedMts'] as const) : []),
+  ]
+  return taken && { ...taken, assumed: notStated }
 }
 
 function driveOf(said: RivalParts, priced: readonly PlausiblePart[]) {

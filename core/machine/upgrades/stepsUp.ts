@@ -1,3 +1,4 @@
+import { driveKind } from '../../parts/driveKind'
 import type { PricedPart } from './baseMachines'
 import { checkFit, isNoWorse } from '../fit/checkFit'
 import type { FitBrief } from '../fit/finding'
@@ -138,18 +139,9 @@ function morePayNow(option: StepOption, present: StepContext['present']): number
 
 /** Whether a drive is of a slower kind: turning beside solid, SATA beside NVMe. False where either is not known. */
 function isSlowerDrive(one: Part, other: Part): boolean {
-  const rank = ({ role, facts }: Part) =>
-    role !== 'storage'
-      ? null
-      : facts.drive === 'hdd'
-        ? 0
-        : facts.interface === 'sata'
-          ? 1
-          : facts.interface === 'nvme'
-            ? 2
-            : null
-  const [mine, its] = [rank(one), rank(other)]
-  return mine !== null && its !== null && mine < its
+  if (one.role !== 'storage' || other.role !== 'storage') return false
+  const [mine, its] = [driveKind(one.facts), driveKind(other.facts)]
+  return mine !== undefined && its !== undefined && mine < its
 }
 
 /** What a step brings: frames in the targets, else the role's own measure. */

@@ -1,7 +1,7 @@
 import type { BuildRow } from '#server/context/findBuild'
 import { formatAmount } from '#core/money/formatAmount'
 import { moneyIn } from '#server/context/settings'
-import { partLabel } from '#core/parts/part'
+import { partLabel, roleNames } from '#core/parts/part'
 import { frameMachineOf } from '#core/performance/model/machineOf'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import { yearsBetween } from '#core/time/calendarDate'
@@ -150,7 +150,9 @@ function equalised(
   priced: ReturnType<typeof pricedLibrary>,
 ): NonNullable<WeighedView['toEqual']> {
   const lacking = (worse: WeighedMachine, better: WeighedMachine) =>
-    toMakeEqual(worse, better, priced).map(({ part, price }) => ({ name: partLabel(part), price }))
+    toMakeEqual(worse, better, priced).map(({ role, found }) =>
+      found ? { name: partLabel(found.part), price: found.price } : { name: roleNames[role], price: null },
+    )
   return { own: lacking(own, other), other: lacking(other, own) }
 }
 

@@ -421,6 +421,38 @@ describe('components', () => {
     })
     expect(compareComponents(two, side(1)).find((line) => line.role === 'memory')!.standing).toBe('level')
   })
+  test('P14: a hard disk does not draw level with an NVMe drive; memory whose speed is not stated is not worse', () => {
+    const drive = (drive: 'hdd' | 'ssd', plug: string, capacityGb: number) => ({
+      drive,
+      interface: plug,
+      capacityGb,
+    })
+    const holding = (facts: object) => machine({ components: [component({ role: 'storage', facts })] })
+    const [sata, nvme] = [holding(drive('ssd', 'sata', 1000)), holding(drive('ssd', 'nvme', 1000))]
+    expect(compareComponents(sata, nvme)[0]).toMatchObject({
+      standing: 'worse',
+      figure: 'SATA vs NVMe kind of drive',
+    })
+    const offer = (id: string, facts: object, price: number) => ({
+      part: { id, role: 'storage' as const, make: '', name: id, facts },
+      price,
+    })
+    const offers = [
+      offer('disk', drive('hdd', 'sata', 2000), 1_900),
+      offer('quick', drive('ssd', 'nvme', 1000), 5_000),
+    ]
+    expect(toMakeEqual(sata, nvme, offers).map(({ found }) => found?.part.id)).toEqual(['quick'])
+    const memory = (speedMts: number, more: object = {}) =>
+      machine({
+        components: [
+          component({ role: 'memory', facts: { capacityGb: 16, kitCount: 2, speedMts }, ...more }),
+        ],
+      })
+    expect(compareComponents(memory(3200), memory(2133, { assumed: ['speedMts'] }))[0]).toMatchObject({
+      standing: 'not stated',
+      figure: 'MT/s not stated',
+    })
+  })
   test('to make them equal: the cheapest part of each worse role that is no worse', () => {
     const parts = [90, 100, 120].map((graphicsIndex) => ({
       part: {
@@ -432,8 +464,10 @@ describe('components', () => {
       },
       price: graphicsIndex * 100,
     }))
-    expect(toMakeEqual(side(80), side(100), parts).map((each) => each.price)).toEqual([10_000])
+    expect(toMakeEqual(side(80), side(100), parts).map((each) => each.found?.price)).toEqual([10_000])
     expect(toMakeEqual(side(100), side(80), parts)).toEqual([])
+    // P14: worse, and nothing on offer is as good
+    expect(toMakeEqual(side(80), side(150), parts)).toEqual([{ role: 'graphics', found: null }])
   })
 })
 

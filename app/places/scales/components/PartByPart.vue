@@ -12,7 +12,13 @@ const tone = {
   'not stated': 'tag-waiting',
   'not there': 'tag-waiting',
 } as const
-const sum = (list: readonly { price: number }[]) => list.reduce((total, each) => total + each.price, 0)
+type Needed = NonNullable<WeighedView['toEqual']>['own'][number]
+const lacking = computed(() => [
+  { name: against.machine.name, needs: against.toEqual?.other ?? [] },
+  { name: view.name, needs: against.toEqual?.own ?? [] },
+])
+const priced = (list: readonly Needed[]) => list.filter(({ price }) => price !== null)
+const sum = (list: readonly Needed[]) => list.reduce((total, { price }) => total + (price ?? 0), 0)
 const names = (list: readonly { name: string }[]) => list.map((each) => each.name).join(', ')
 </script>
 
@@ -44,14 +50,16 @@ const names = (list: readonly { name: string }[]) => list.map((each) => each.nam
       </div>
     </dl>
     <p v-if="against.toEqual" class="mt-2">
-      <template v-if="against.toEqual.other.length > 0"
-        >To draw level, {{ against.machine.name }} needs {{ names(against.toEqual.other) }}:
-        <b class="figures">{{ signedAmount(sum(against.toEqual.other), view.currency) }}</b>.
+      <template v-for="{ name, needs } in lacking" :key="name">
+        <template v-if="priced(needs).length > 0"
+          >To draw level, {{ name }} needs {{ names(priced(needs)) }}:
+          <b class="figures">{{ signedAmount(sum(priced(needs)), view.currency) }}</b>.
+        </template>
+        <template v-if="priced(needs).length < needs.length"
+          >Nothing on offer draws {{ name }} level in
+          {{ names(needs.filter(({ price }) => price === null)) }}.
+        </template>
       </template>
-      <template v-if="against.toEqual.own.length > 0"
-        >To draw level, {{ view.name }} needs {{ names(against.toEqual.own) }}:
-        <b class="figures">{{ signedAmount(sum(against.toEqual.own), view.currency) }}</b>.</template
-      >
       <template v-if="against.toEqual.own.length + against.toEqual.other.length === 0"
         >Neither needs a part to draw level.</template
       >
