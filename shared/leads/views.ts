@@ -81,9 +81,9 @@ export interface LeadView {
   readonly rebates: readonly LeadRebateView[]
   /**
    * What a donor lacks for the brief: roles it does not fill, and what its fit check asks for; with the cheapest that
-   * fills it.
+   * fills it. Null where nobody knows what is in it.
    */
-  readonly lacks: readonly { readonly what: string; readonly cost: number | null }[]
+  readonly lacks: readonly { readonly what: string; readonly cost: number | null }[] | null
   readonly photos: readonly { readonly id: string; readonly arrival: boolean }[]
 }
 

@@ -7,6 +7,8 @@ import { briefSchema } from '#shared/brief/schemas'
 import { buildView } from '#server/places/builds/buildView'
 import { createVariant } from '#server/places/builds/variants'
 import { createLead } from '#server/places/leads/leads'
+import { openLead } from '#server/places/leads/readLeads'
+import { savePart } from '#server/places/parts/parts'
 import { addChoice } from '#server/places/machine/choices'
 import { carryOut } from '#server/whatif/carryOut'
 import { leadSchema } from '#shared/leads/schemas'
@@ -55,6 +57,42 @@ test('L7: what a source charges is in its own currency: 15.00 USD of shipping at
     today,
   )
   expect((await buildView(db, build, today)).receipt.totals.payNow).toBe(11_350)
+})
+
+describe('U7, P4: what a machine bought whole still needs', () => {
+  const lacking = async (facts: object) => {
+    const { db, build } = place
+    await savePart(db, {
+      id: 'chip',
+      role: 'cpu',
+      make: 'Make',
+      name: 'Chip',
+      facts: { socket: 'SF-3', coolerIncluded: true, integratedGraphics: true },
+    })
+    await savePart(db, { id: 'tower', role: 'donor', make: 'Make', name: 'Tower', facts: facts as never })
+    const leadId = await createLead(
+      db,
+      leadSchema.validateSync({
+        title: 'A tower',
+        sourceId: 'yard',
+        price: '80.00',
+        currency: 'CAD',
+        condition: 'used',
+        manner: 'local',
+        listedOn: today,
+        things: [{ partId: 'tower', quantity: 1, plan: 'keep' }],
+      }),
+    )
+    return (await openLead(db, build, leadId, today)).lacks
+  }
+  test('nobody says what is in it: it is not known, not everything missing', async () => {
+    expect(await lacking({})).toBeNull()
+  })
+  test('a cooler that comes with its CPU is there', async () => {
+    const lacks = (await lacking({ contains: ['chip'] }))!.map(({ what }) => what)
+    expect(lacks).toContain('a case')
+    expect(lacks.some((what) => what === 'a cooler')).toBe(false)
+  })
 })
 
 describe('L5: paying in the build leaves its variants as they are', () => {

@@ -375,11 +375,15 @@ function lacksOf(
   brief: FitBrief,
   priced: readonly PricedPart[],
 ): LeadView['lacks'] {
+  // a machine of which nobody says what is in it surely has its parts
+  if (kept.some(({ role, facts }) => role === 'donor' && facts.contains === undefined))
+    return null
   const machine = { parts: expandDonors(kept, library), brief }
   const roles = coreRoles.filter(
     (role) =>
       !machine.parts.some((part) => part.role === role) &&
-      !(role === 'graphics' && machine.parts.some((part) => part.facts.integratedGraphics)),
+      !(role === 'graphics' && machine.parts.some((part) => part.facts.integratedGraphics)) &&
+      !(role === 'cooler' && machine.parts.some((part) => part.facts.coolerIncluded)),
   )
   const cheapest = (role: Role) =>
     priced

@@ -156,6 +156,16 @@ describe('selling it', () => {
     })
   })
 
+  test('U2: of parts whose price nobody knows, what the rest fetches is the least, and no loss is told', async () => {
+    const known = await atTheCounter()
+    const resale = { ...known.resale, unknown: ['case'] }
+    const shown = mount(WhatItFetches, { props: { ledger: { ...known, resale } } })
+    const [machines, whole, parting] = shown.findAll('tbody tr').map((row) => row.text())
+    expect([whole, parting].every((text) => text!.includes('at least'))).toBe(true)
+    expect(machines).not.toContain('at least')
+    expect(shown.text()).toMatch(/At least: of 0 of 1 parts/)
+  })
+
   test('week by week, and the machines it is read from: words and single ones may be changed', async () => {
     const ledger = await atTheCounter()
     expect(mount(AskByWeek, { props: { ledger } }).findAll('tbody tr')).toHaveLength(6)

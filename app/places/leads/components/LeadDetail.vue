@@ -101,7 +101,10 @@ const isForeign = computed(() => lead.currency !== currency)
       <p v-else class="mt-2 text-waiting">
         One of its parts has no street price, so the saving cannot be calculated.
       </p>
-      <div v-if="lead.lacks.length > 0" class="mt-2 border-t border-line pt-2" data-test="lacks">
+      <p v-if="lead.lacks === null" class="mt-2 border-t border-line pt-2 text-soft" data-test="lacks">
+        What is in it is not known. List its parts in the library to see what it still needs.
+      </p>
+      <div v-else-if="lead.lacks.length > 0" class="mt-2 border-t border-line pt-2" data-test="lacks">
         <p class="text-soft">This brief still needs:</p>
         <p v-for="each in lead.lacks" :key="each.what" class="flex gap-2">
           <span class="min-w-0 flex-1">{{ each.what }}</span><span class="figures shrink-0">{{

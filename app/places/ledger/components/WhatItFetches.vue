@@ -31,6 +31,10 @@ const rows = computed(() => {
     { id: 'parting', name: 'parted out', side: parting, ask: null, days: partingDays },
   ]
 })
+/** Parts of which nobody knows a price may fetch more: what rests on the parts is the least. */
+const all = computed(() => build.view!.parts.filter(({ role }) => role !== 'extra').length)
+const isLeast = (id: string) => id !== 'machines' && ledger.resale.unknown.length > 0
+const atLeast = (id: string, text: string) => (isLeast(id) ? `at least ${text}` : text)
 const bases: readonly (readonly [WorthBasis, string])[] = [
   ['parts', 'its parts, one by one'],
   ['machines', 'similar PCs sold'],
@@ -69,22 +73,25 @@ function choose(basis: WorthBasis) {
         >
           <td class="font-sans">{{ name }}</td>
           <td class="text-right">{{ ask === null ? '' : money(ask) }}</td>
-          <td class="text-right">{{ money(side.gross) }}</td>
+          <td class="text-right">{{ atLeast(id, money(side.gross)) }}</td>
           <td class="text-right">
             <TheFigure
               v-if="id === ledger.resale.better"
               strong
-              :text="money(side.net)"
+              :text="atLeast(id, money(side.net))"
               :working="() => resaleWorking(ledger, build.view!.receipt)"
-            /><template v-else>{{ money(side.net) }}</template>
+            /><template v-else>{{ atLeast(id, money(side.net)) }}</template>
           </td>
-          <td class="text-right" :class="side.profit >= 0 ? 'text-settled' : 'text-stop'">
-            {{ signedAmount(side.profit, currency) }}
+          <td
+            class="text-right"
+            :class="side.profit >= 0 ? 'text-settled' : isLeast(id) ? 'text-soft' : 'text-stop'"
+          >
+            {{ atLeast(id, signedAmount(side.profit, currency)) }}
           </td>
           <td class="text-right">
-            {{ side.marginPercent === null ? '' : signedPercent(side.marginPercent) }}
+            {{ side.marginPercent === null || isLeast(id) ? '' : signedPercent(side.marginPercent) }}
           </td>
-          <td class="text-right">{{ side.perHour === null ? '' : money(side.perHour) }}</td>
+          <td class="text-right">{{ side.perHour === null || isLeast(id) ? '' : money(side.perHour) }}</td>
           <td class="text-right">{{ days === null ? 'not known' : Math.ceil(days) }}</td>
         </tr>
       </tbody>
@@ -94,8 +101,8 @@ function choose(basis: WorthBasis) {
       that is not in these figures yet.
     </p>
     <p v-if="ledger.resale.unknown.length > 0" class="mt-1 text-waiting">
-      {{ ledger.resale.unknown.length === 1 ? 'One part' : `${ledger.resale.unknown.length} parts` }} without
-      a street price left out.
+      At least: of {{ all - ledger.resale.unknown.length }} of {{ all }} parts. The others have no street
+      price.
     </p>
     <fieldset class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1" :disabled="busy">
       <legend class="text-xs text-soft">worth today is based on</legend>
