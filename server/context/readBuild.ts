@@ -172,9 +172,13 @@ function calculated(world: World, buildId: string, today: string): ReadBuild {
   }
 }
 
+/** “memory”, “memory or case”, “memory, case or cooler”. */
+const listed = (names: readonly string[]) =>
+  [names.slice(0, -1).join(', '), names.at(-1)].filter((each) => each !== '').join(' or ')
+
 /** What keeps a build from being a machine: roles that are empty, else that something stops. */
 function notYetOf({ emptyRoles, fit }: Pick<UnweighedBuild, 'emptyRoles' | 'fit'>): string | null {
-  if (emptyRoles.length > 0) return `has no ${emptyRoles.map((role) => roleNames[role]).join(' and no ')}`
+  if (emptyRoles.length > 0) return `has no ${listed(emptyRoles.map((role) => roleNames[role]))}`
   const stops = fit.findings.find(({ severity }) => severity === 'stops')
   return stops ? `won’t work as it stands (${stops.what})` : null
 }

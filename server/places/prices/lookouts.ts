@@ -129,7 +129,7 @@ function hitsOf(
       !seen.has(id) && table.find(today, world.rows.leads.one('id', id)!.currency, build.currency) !== null,
   )
   return leadsValued(world, build, today, ids).flatMap(({ lead, sourceName, value }): LookoutHit[] => {
-    if (lead.endsOn !== null && lead.endsOn < today) return []
+    if (lead.state === 'passed' || (lead.endsOn !== null && lead.endsOn < today)) return []
     const position = lead.things.findIndex((thing) => thing.partId === known.id && thing.plan === 'keep')
     const isSingle = lead.things.length === 1
     const cost =
