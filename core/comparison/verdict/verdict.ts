@@ -73,7 +73,7 @@ export function weighingVerdict(figures: VerdictFigures): WeighingVerdict {
   const cheap = Math.sign(other.total - own.total)
   const { sign } = speed
   const winner =
-    sign === null || figures.isTooClose || notYet(figures) !== ''
+    sign === null || figures.isTooClose
       ? 'depends'
       : cheap >= 0 && sign >= 0 && cheap + sign > 0
         ? 'own'
