@@ -5,7 +5,7 @@ import { rowsOfCostly, rowsOfDearer, rowsOfSlower, rowsOfTrips } from './cutRows
 import { sumOf, termsOf, type Row, type Term } from './rows'
 
 /** What is to be made as small or as large as can be. */
-export type Objective = { readonly kind: 'cost' } | { readonly kind: 'frames' } | { readonly kind: 'own' }
+export type Objective = { readonly kind: 'cost' } | { readonly kind: 'frames' }
 
 /** Names of the variables by what they stand for. */
 export interface Program {
@@ -149,7 +149,7 @@ export function programOf(
         ...problem.frames.map((pair, at): Term => [logOf(pair.fps), `z${at}`]),
         ...rowsOfSlower(problem, usedOf, row),
       ])
-    : sumOf([...(objective.kind === 'own' ? own : cost), ...besideCost])
+    : sumOf([...cost, ...besideCost])
   const text = [
     frames ? 'Maximize' : 'Minimize',
     ` obj: ${goal === '' ? `0 ${taken(0)}` : goal}`,

@@ -80,7 +80,7 @@ export function best(problem: PlanProblem, solve: Solver): Found {
   const asFast = problem.frames.flatMap(({ fps }, at) => (logOf(fps) >= most ? [at] : []))
   const tooSlow = (problem.slower ?? []).filter(({ frames }) => frames < most)
   const among = { ...problem, atMost: [...(problem.atMost ?? []), ...tooSlow] }
-  const cheapest = once(among, { kind: problem.goal.own === undefined ? 'cost' : 'own' }, asFast, solve)
+  const cheapest = once(among, { kind: 'cost' }, asFast, solve)
   return cheapest.solved.status === 'infeasible' ? fastest : cheapest
 }
 

@@ -102,7 +102,10 @@ function chosen(world: World, build: BuildRow, change: Choosing, id: string, how
   if (build.state === 'sold' || build.state === 'apart')
     throw new CoreError('over-for-choosing', { name: build.name, state: build.state }, 'kind')
   const parts = partsChosen(world, build, change, how)
-  const place = change.keepBoth ? [] : takenPlace(world, build, change, parts, how)
+  const place = [
+    ...(change.keepBoth ? [] : takenPlace(world, build, change, parts, how)),
+    ...wantedAgain(world, build, change.lead),
+  ]
   const after = world.with(place)
   const scope = change.scope ?? 'core'
   if (change.item !== undefined && build.variantOf === null)
@@ -128,6 +131,14 @@ function chosen(world: World, build: BuildRow, change: Choosing, id: string, how
     deletedAt: null,
   }
   return [...place, { table: 'choices', id, row }]
+}
+
+/** What is chosen is passed on no more. */
+function wantedAgain(world: World, build: BuildRow, lead: string | undefined): RowEdit[] {
+  const root = buildRow(world, rootIdOf(world, build))
+  if (lead === undefined || !(lead in root.passed)) return []
+  const { [lead]: _, ...passed } = root.passed
+  return ofBuild(root, { passed })
 }
 
 /** The parts that come in; refused where they are not there, are chosen already, or nobody knows what they cost. */

@@ -139,7 +139,6 @@ export const passSchema = object({
 
 export const leadPatchSchema = object({
   deleted: yesOrNo(),
-  passReason: text().max(200),
   askedOn: calendarDate().nullable(),
   tripId: text().nullable(),
   answers: changesOf<Answer>((value) => value === 'yes' || value === 'no', 'yes, no or null'),

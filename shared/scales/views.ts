@@ -16,7 +16,10 @@ export interface WeighedView {
   readonly components: readonly ComponentLine[]
   /** What to ask its seller. */
   readonly questions: readonly { readonly key: string; readonly question: string }[]
-  /** What it would take to bring each side up to the other, null a role for which nothing is on offer; null where its parts are not known. */
+  /**
+   * What it would take to bring each side up to the other, without a price where nothing is on offer for a role; null
+   * where its parts are not known.
+   */
   readonly toEqual: {
     readonly own: readonly { readonly name: string; readonly price: number | null }[]
     readonly other: readonly { readonly name: string; readonly price: number | null }[]

@@ -509,6 +509,10 @@ describe('whole lives', () => {
     expect([await waysOfIt(mine), await waysOfIt(other)]).toEqual([0, 1])
     await reopen(db, listing, { day: today, buildId: mine }, today)
     expect((await stateIn(mine))[0]).toBe('open')
+    // chosen, it is wanted after all
+    await pass(db, listing, { day: today, reason: '', buildId: mine }, today)
+    await choose(mine, listing)
+    expect((await stateIn(mine))[0]).toBe('open')
     await gone(db, listing, { day: today }, today)
     expect([(await stateIn(mine))[0], (await stateIn(other))[0]]).toEqual(['gone', 'gone'])
   })

@@ -1,8 +1,8 @@
 import type { Part } from '../../parts/part'
 import { drawAt, powerDraw, usbDraw } from '../../machine/power/powerDraw'
-import { bestEfficiency, yearlyEnergyCost } from '../../machine/power/wallDraw'
+import { bestEfficiency } from '../../machine/power/wallDraw'
 import type { WeighedComponent, WeighingTerms } from '../weighedMachine'
-import { energy } from './rules/energy'
+import { energy, energyOver } from './rules/energy'
 import { faultCostOf, faults } from './rules/faults'
 import { price } from './rules/price'
 import { valueLeft, valueLeftOf } from './rules/valueLeft'
@@ -34,18 +34,11 @@ export function leastOfPart(
 /** Energy of what a part draws over the years, at the best efficiency that a supply has; minor units, not rounded. */
 export function energyOfPart(
   part: Part,
-  {
-    years,
-    fullHours,
-    idleHours,
-    tariff,
-  }: Pick<WeighingTerms, 'years' | 'fullHours' | 'idleHours' | 'tariff'>,
+  terms: Pick<WeighingTerms, 'years' | 'fullHours' | 'idleHours' | 'tariff'>,
 ): number {
   const draw = powerDraw([part])
-  const dc = (state: 'full' | 'idle') =>
+  const wall = (state: 'full' | 'idle') =>
     Math.max(0, drawAt([part], draw, state) - usbDraw(state)) / bestEfficiency
-  const yearly =
-    yearlyEnergyCost(dc('full'), fullHours, tariff) + yearlyEnergyCost(dc('idle'), idleHours, tariff)
   // each of the two yearly figures may have been rounded up by half a unit
-  return Math.max(0, (yearly - 1) * years)
+  return Math.max(0, energyOver({ full: wall('full'), idle: wall('idle') }, terms) - terms.years)
 }

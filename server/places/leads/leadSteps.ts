@@ -5,7 +5,8 @@ import { parseDecimal } from '#core/money/decimal'
 import type { agreeSchema, leadDaySchema, passSchema, reopenSchema } from '#shared/leads/schemas'
 import type { Database, Queryable } from '#server/db/client'
 import { act, type OpenAction } from '#server/db/action'
-import { builds } from '#server/db/schema/builds'
+import { buildRow, rootIdOf } from '#server/context/findBuild'
+import { useWorld } from '#server/readings/useWorld'
 import { leads } from '#server/db/schema/leads'
 import { NotFoundError } from '#server/errors/notFoundError'
 import { voidAtSource, voidChoices } from '../ledger/voidChoices'
@@ -21,15 +22,14 @@ async function findLead(tx: Pick<Queryable, 'select'>, id: string): Promise<Lead
 }
 
 /** The build that others are variants of, and whether a build is one of them. */
-async function familyOf(tx: Pick<Queryable, 'select'>, buildId: string) {
-  const rows = await tx.select().from(builds)
-  const rootOf = (id: string): string => {
-    const above = rows.find((row) => row.id === id)?.variantOf
-    return above ? rootOf(above) : id
+async function familyOf(db: Database, buildId: string) {
+  const world = await useWorld(db)
+  const rootOf = (id: string) => {
+    const build = world.rows.builds.one('id', id)
+    return build === undefined ? id : rootIdOf(world, build)
   }
-  const root = rows.find(({ id }) => id === rootOf(buildId))
-  if (!root || root.deletedAt !== null) throw new NotFoundError('build', buildId)
-  return { root, isOf: (id: string) => rootOf(id) === root.id }
+  const { id, passed } = buildRow(world, rootOf(buildId))
+  return { id, passed, isOf: (other: string) => rootOf(other) === id }
 }
 
 async function step(
@@ -90,8 +90,8 @@ export function pass(
         await action.update('leads', id, { state: 'passed', passReason: reason })
         return voidChoices(action, id, 'passed')
       }
-      const { root, isOf } = await familyOf(action.tx, buildId)
-      await action.update('builds', root.id, { passed: { ...root.passed, [id]: reason } })
+      const { id: root, passed, isOf } = await familyOf(db, buildId)
+      await action.update('builds', root, { passed: { ...passed, [id]: reason } })
       await voidChoices(action, id, 'passed', '', isOf)
     },
   )
@@ -127,10 +127,10 @@ export function reopen(
   const did = { does: 'be reopened', said: 'reopened' }
   return step(db, id, day, { ...did, from: ['open', 'gone', 'passed'] }, today, async (action, lead) => {
     if (lead.state !== 'open') await action.update('leads', id, { state: 'open', vanishedOn: null })
-    const family = buildId === null ? null : await familyOf(action.tx, buildId)
-    if (family && id in family.root.passed) {
-      const { [id]: _, ...passed } = family.root.passed
-      await action.update('builds', family.root.id, { passed })
+    const family = buildId === null ? null : await familyOf(db, buildId)
+    if (family && id in family.passed) {
+      const { [id]: _, ...passed } = family.passed
+      await action.update('builds', family.id, { passed })
     } else if (lead.state === 'open')
       throw new CoreError('lead-not-possible', { title: lead.title, state: lead.state, does: did.does }, 'id')
   })

@@ -5,7 +5,7 @@ import { countedFps } from '#core/performance/model/estimateFrameRate'
 import { maybeSold, type BuildQuestion, type PlanWishes } from '#core/planning/buildQuestion'
 import type { BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint } from '#core/planning/wishCosts'
-import { usePlan } from '~/places/plan/state/usePlan'
+import { noneWords, provenWords, usePlan } from '~/places/plan/state/usePlan'
 import { useTakePlan } from '~/places/plan/state/useTakePlan'
 import { planWorking } from '~/workings/planWorkings'
 
@@ -134,11 +134,7 @@ usePlace('plan')
         ><b v-if="withoutWay.length > 0"
           >No option for {{ withoutWay.join(', ') }}: add leads, past sales or shop prices, or relax your
           wishes.</b
-        ><b v-else>{{
-          plan.bound === null
-            ? 'No machine meets every wish with what is on offer.'
-            : 'No machine that meets every wish was found in time. One may exist.'
-        }}</b
+        ><b v-else>{{ noneWords(plan, 'No machine meets every wish with what is on offer.') }}</b
         ><span v-if="maySell && !isUpgrade" class="block text-soft">
           Your own parts stay in. Allow some to be sold and a faster part may take their place.</span
         ></template
@@ -170,11 +166,7 @@ usePlace('plan')
           >
         </p>
         <p class="text-soft">
-          {{
-            plan.status === 'optimal'
-              ? `Proven: nothing on offer ${question?.goal === 'fastest' ? 'is faster for that money' : 'does it for less'} (${seconds.toFixed(1)} s).`
-              : `Best plan found; none costs less than ${money(plan.bound === null ? null : Math.ceil(plan.bound))}.`
-          }}
+          {{ provenWords(plan, question!, seconds) }}
           <template v-if="plan.whole"
             >Whole build after this plan: total
             <b class="figures text-ink" data-figure="receipt-pay-now">{{ money(plan.whole.payNow) }}</b>

@@ -9,6 +9,7 @@ import { useFailures } from '~/data/failures'
 import PlanWorkerFile from '~/workers/plan.worker?worker'
 import type { PlanWorker } from '~/workers/planProtocol'
 import { read } from '~/data/read'
+import { amount } from '~/utils/show'
 
 /** Another way for a line of the plan: what it costs more, and which plan that is. */
 export interface OtherWay {
@@ -22,6 +23,22 @@ export const idsOf = ({ ways, sold, without }: BuildPlan): PlanIds => ({
   sold: sold.map(({ way }) => way.id),
   without,
 })
+
+/** How far a plan is known to be the best, in a sentence. */
+export function provenWords(
+  { status, bound }: BuildPlan,
+  { goal, currency }: BuildQuestion,
+  seconds: number,
+): string {
+  if (status === 'optimal')
+    return `Proven: nothing on offer ${goal === 'fastest' ? 'is faster for that money' : 'does it for less'} (${seconds.toFixed(1)} s).`
+  if (bound === null) return 'Best one found; a faster one may exist.'
+  return `Best one found; none costs less than ${amount(Math.ceil(bound), currency)}.`
+}
+
+/** What is said where no plan was found: that there is none, or that none was found in time. */
+export const noneWords = ({ bound }: BuildPlan, none: string): string =>
+  bound === null ? none : 'No such machine was found in time. One may exist.'
 
 /**
  * The plan of a build: asked for, solved in a worker, its wishes priced one after the other, its curve drawn. A new

@@ -4,6 +4,7 @@ import { partLabel, roleNames } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
 import type { WeighedView } from '#shared/scales/views'
 import { amount } from '~/utils/show'
+import { noneWords, provenWords } from '~/places/plan/state/usePlan'
 import { useRivalPlan } from '../state/rivalPlan'
 
 /** The cheapest machine that matches a rival, and the fastest that takes no more to own; saved as a variant. */
@@ -31,6 +32,11 @@ const targets = computed(() =>
     rival: found.value!.goal === 'match' ? (found.value!.question.wishes.floors[at] ?? null) : null,
     fps: found.value!.plan.fps?.[at] ?? null,
   })),
+)
+const noneThere = computed(() =>
+  found.value!.goal === 'match'
+    ? `Nothing on offer reaches ${found.value!.rivalName} in every target.`
+    : `Nothing on offer makes a complete machine for the price of ${found.value!.rivalName}.`,
 )
 const name = computed(() =>
   (found.value?.goal === 'match'
@@ -74,13 +80,7 @@ const open = () =>
     <p v-if="failure" class="mt-2 text-stop" role="alert">{{ failure }}</p>
     <template v-if="found">
       <p v-if="found.plan.status === 'infeasible'" class="mt-3 text-waiting" data-test="match-answer">
-        {{
-          found.plan.bound !== null
-            ? 'No such machine was found in time. One may exist.'
-            : found.goal === 'match'
-              ? `Nothing on offer reaches ${found.rivalName} in every target.`
-              : `Nothing on offer makes a complete machine for the price of ${found.rivalName}.`
-        }}
+        {{ noneWords(found.plan, noneThere) }}
       </p>
       <template v-else>
         <p class="mt-3 text-[15px]" data-test="match-answer">
@@ -96,13 +96,7 @@ const open = () =>
           >.
         </p>
         <p class="text-soft">
-          {{
-            found.plan.status === 'optimal'
-              ? `Proven: nothing on offer ${found.goal === 'match' ? 'does it for less' : 'is faster for that money'} (${found.seconds.toFixed(1)} s).`
-              : found.plan.bound === null
-                ? 'Best one found; a faster one may exist.'
-                : `Best one found; none costs less than ${money(Math.ceil(found.plan.bound))}.`
-          }}
+          {{ provenWords(found.plan, found.question, found.seconds) }}
           <template v-if="isPresent">Your build is this machine already.</template
           ><template v-else-if="found.plan.whole"
             >Whole build with it: total
@@ -123,7 +117,12 @@ const open = () =>
             <tbody>
               <tr v-for="line in lines" :key="line.id">
                 <td class="text-soft">{{ line.kept.map(({ role }) => roleNames[role]).join(', ') }}</td>
-                <td>{{ line.kept.map(partLabel).join(', ') }}</td>
+                <td>
+                  {{ line.kept.map(partLabel).join(', ') }}
+                  <span v-if="line.kept.length < line.partIds.length" class="text-soft"
+                    >out of {{ line.text }}</span
+                  >
+                </td>
                 <td class="text-soft">{{ line.from }}</td>
                 <td class="amount">{{ money(line.payNow) }}</td>
               </tr>
