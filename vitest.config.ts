@@ -40,5 +40,6 @@ export default defineConfig({
     // one worker a core: by itself Vitest keeps one core free, on two that is half of them
     maxWorkers: 2,
     testTimeout: 60_000,
+    hookTimeout: 60_000,
   },
 })

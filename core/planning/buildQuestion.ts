@@ -73,6 +73,8 @@ export interface BuildWay {
   readonly leftover?: number
   /** Whether the build has it already. */
   readonly isPresent: boolean
+  /** What of a way of the build stays out of the machine today; a plan may bring it in. */
+  readonly leftOut?: readonly string[]
   /** What a thing of mine brings when it is sold on; left out: it is none, or its price is not known. */
   readonly resale?: number
 }

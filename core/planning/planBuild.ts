@@ -33,6 +33,23 @@ export interface BuildPlan extends Omit<PlanCarriedOut, 'ways'> {
   readonly rounds: number
 }
 
+/** Whether a plan is the build as it stands: the same ways, and nothing else of them. */
+export function isAsItIs(
+  { ways }: Pick<BuildQuestion, 'ways'>,
+  plan: Pick<BuildPlan, 'ways' | 'without'>,
+): boolean {
+  const present = ways.filter((way) => way.isPresent)
+  const outOf = (id: string) => plan.without.flatMap(({ way, part }) => (way === id ? [part] : []))
+  return (
+    plan.ways.length === present.length &&
+    present.every(
+      ({ id, leftOut = [] }) =>
+        plan.ways.some((way) => way.id === id) &&
+        [...new Set(leftOut)].sort().join() === [...new Set(outOf(id))].sort().join(),
+    )
+  )
+}
+
 /** A plan by what it is made of: ways that are in it, what of them it leaves, things of mine it does without. */
 export interface PlanIds {
   readonly ways: readonly string[]

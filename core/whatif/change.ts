@@ -17,6 +17,8 @@ export type Change =
   | { readonly kind: 'remove'; readonly choice: string }
   /** One part of several stays out of the machine. */
   | { readonly kind: 'leave-out'; readonly line: string; readonly part: string }
+  /** One that stayed out of it comes in. */
+  | { readonly kind: 'bring-in'; readonly line: string; readonly part: string }
   /** A thing of mine goes to the shelf, for sale. */
   | { readonly kind: 'sell'; readonly item: string }
   /** What a hunt may pay; null: the street price. */

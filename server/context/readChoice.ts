@@ -267,7 +267,7 @@ function readLeadChoice(row: ChoiceRow, context: ChoiceContext): ChoiceFigures {
     kind: 'lead',
     parts: parts.map((part) => ({
       ...part,
-      facts: { ...part.facts, ...factsInBox(part.role, valued.facts) },
+      facts: { ...part.facts, ...factsInBox(part, valued.facts) },
     })),
     payNow,
     fault: expected - payNow + value.rebatesExpected,

@@ -78,6 +78,8 @@ function editsOfOne(world: World, build: BuildRow, change: Change, index: number
       return removed(world, build, present(change.choice), how)
     case 'leave-out':
       return leftOut(world, build, present(change.line), change.part, how.idOf(index), how)
+    case 'bring-in':
+      return broughtIn(world, build, present(change.line), change.part, how.idOf(index))
     case 'sell':
       return sold(world, build, change.item)
     case 'limit':
@@ -248,6 +250,13 @@ function leftOut(
   if (inside.length === 0 || (inside.length === 1 && inside[0] === partId))
     return removed(world, build, id, how)
   return changed(build, row, { leftOut: [...row.leftOut, partId] }, newId)
+}
+
+/** All of its kind that stayed out. */
+function broughtIn(world: World, build: BuildRow, id: string, partId: string, newId: string): RowEdit[] {
+  const row = choiceOf(world, build, id)
+  if (!row.leftOut.includes(partId)) throw new NotFoundError('part', partId)
+  return changed(build, row, { leftOut: row.leftOut.filter((each) => each !== partId) }, newId)
 }
 
 function limited(world: World, build: BuildRow, id: string, limit: number | null, newId: string): RowEdit[] {

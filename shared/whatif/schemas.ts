@@ -16,6 +16,7 @@ const rivalPriceSchema = object({ id: idText().required(), price: decimalText().
 const needed = {
   remove: ['choice'],
   'leave-out': ['line', 'part'],
+  'bring-in': ['line', 'part'],
   sell: ['item'],
   limit: ['choice'],
   group: ['choice'],

@@ -1,10 +1,11 @@
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { eq } from 'drizzle-orm'
-import { planBuild, type PlanIds } from '#core/planning/planBuild'
+import { isAsItIs, planBuild, type PlanIds } from '#core/planning/planBuild'
 import type { Solver } from '#core/planning/solvePlan'
 import { createVariant } from '#server/places/builds/variants'
 import { createBuild } from '#server/places/builds/builds'
 import { buildView } from '#server/places/builds/buildView'
+import { createLead } from '#server/places/leads/leads'
 import { addChoice } from '#server/places/machine/choices'
 import { savePart } from '#server/places/parts/parts'
 import { keepPaste } from '#server/places/pastes/keepPaste'
@@ -20,6 +21,9 @@ import { planCarriedOut } from '#server/places/plan/planCarriedOut'
 import { takePlan } from '#server/places/plan/takePlan'
 import { undo } from '#server/db/action'
 import { useWorld } from '#server/readings/useWorld'
+import { carryOut } from '#server/whatif/carryOut'
+import { leadSchema } from '#shared/leads/schemas'
+import { choiceSchema } from '#shared/machine/schemas'
 import { briefSchema } from '#shared/brief/schemas'
 import { pasteSchema } from '#shared/pastes/schemas'
 import { newSolver } from '../core/planning/newSolver'
@@ -261,6 +265,40 @@ test('taken by a variant, what it came with is dropped, and there again after th
   expect((await view()).choices.map((each) => each.id)).not.toContain(before.choices[0]!.id)
   await undo(place.db, taken.action, today)
   expect((await view()).receipt.totals).toEqual(before.receipt.totals)
+})
+
+test('of a chosen lot a plan brings in what was left out, and is then the build as it stands', async () => {
+  const { db, build } = place
+  const [shop] = await db.select().from(sources)
+  const lot = await createLead(
+    db,
+    leadSchema.validateSync({
+      title: 'Board and CPU',
+      sourceId: shop!.id,
+      price: '20.00',
+      currency: 'CAD',
+      condition: 'used',
+      manner: 'fixed',
+      listedOn: today,
+      things: [{ partId: 'the-motherboard' }, { partId: 'the-cpu' }],
+    }),
+  )
+  const choice = choiceSchema.validateSync({ kind: 'lead', leadId: lot })
+  const line = await addChoice(db, build, choice, today)
+  const out = (part: string) =>
+    carryOut(db, build, [{ kind: 'leave-out', line, part }], { today, text: 'out', path: '' })
+  await out('the-cpu')
+  const { plan, present } = await planOf()
+  // nothing is cheaper than what the lot brings anyway
+  expect(plan.without).toEqual([])
+  expect(plan.ways.map(({ id }) => id)).toContain(`choice:${line}`)
+  const ways = plan.ways.map(({ id }) => id)
+  await takePlan(db, build, { ways, sold: [], without: [], present, into: 'build', name: '' }, today)
+  expect((await view()).receipt.totals.payNow).toBe(plan.whole!.payNow)
+  expect((await view()).choices.find(({ id }) => id === line)!.leftOut).toEqual([])
+  const again = await planOf()
+  const { question } = await planQuestion(db, build, today)
+  expect(isAsItIs(question, again.plan)).toBe(true)
 })
 
 test('the budget left for a plan is what the rest of the build leaves of it', async () => {

@@ -1,4 +1,4 @@
-import type { PartFacts, Role } from '../../parts/part'
+import type { Part, PartFacts, Role } from '../../parts/part'
 import type { LeadFact } from './completeness'
 
 type Changes = Readonly<Partial<Record<'yes' | 'no', PartFacts>>>
@@ -12,13 +12,22 @@ const inBox: Readonly<Record<string, readonly [Role, Changes]>> = {
   'donor-firmware': ['donor', { yes: { firmwareLocked: false }, no: { firmwareLocked: true } }],
 }
 
-/** What is in the box belongs to the lead, not to the model: facts of a part of this role as this lead has it. */
-export function factsInBox(role: Role, facts: readonly LeadFact[]): PartFacts {
+/**
+ * What is in the box belongs to the lead, not to the model: facts of a part as this lead has it. What is only deduced,
+ * since a thing is new, gives way to what the model states.
+ *
+ * @example a new CPU whose model comes without a cooler: nothing; a listing that says it comes with one: with one
+ */
+export function factsInBox(
+  { role, facts: own }: Pick<Part, 'role' | 'facts'>,
+  facts: readonly LeadFact[],
+): PartFacts {
   return Object.assign(
     {},
-    ...facts.flatMap(({ key, answer }) => {
+    ...facts.flatMap(({ key, answer, state }) => {
       const known = inBox[key]
-      return known && known[0] === role && answer !== null ? [known[1][answer] ?? {}] : []
+      if (!known || known[0] !== role || answer === null) return []
+      return [{ ...known[1][answer], ...(state === 'deduced' ? own : {}) }]
     }),
   ) as PartFacts
 }

@@ -22,6 +22,8 @@ export function changesOf(asked: readonly ChangeInput[], world: World, currency:
         return { kind: 'remove', choice: change.choice! }
       case 'leave-out':
         return { kind: 'leave-out', line: change.line!, part: change.part! }
+      case 'bring-in':
+        return { kind: 'bring-in', line: change.line!, part: change.part! }
       case 'sell':
         return { kind: 'sell', item: change.item! }
       case 'limit':

@@ -7,7 +7,8 @@ import type { World } from '#server/readings/world'
 import { newIn } from '#server/whatif/whatIf'
 import type { PlanInput } from '#shared/plan/schemas'
 import { buildPage } from '../builds/buildView'
-import { goneChoices } from './planBasis'
+import { goneChoices, libraryOf } from './planBasis'
+import { presentWays } from './presentWays'
 
 const isOwnRow = ({ rows }: World, buildId: string, id: string) =>
   rows.items.one('id', id) !== undefined || rows.choices.one('id', id)?.buildId === buildId
@@ -34,21 +35,25 @@ export function changesOfPlan(
   /** Line of the receipt that a way comes to stand on. */
   const lineOf = new Map<string, string>()
   const presentOf = (id: string) => view.choices.find((choice) => id === `choice:${choice.id}`)
+  const isOut = (id: string, part: string) => without.some((each) => each.way === id && each.part === part)
+  /** What of a way of the build stays out today, and a plan may bring in. */
+  const leftOutOf = new Map(presentWays(view, libraryOf(world)).map(({ way }) => [way.id, way.leftOut ?? []]))
   // what a present lot does without is out before something else takes its place
   const inTurn = [...ids.entries()].sort(([, a], [, b]) => Number(!presentOf(a)) - Number(!presentOf(b)))
   for (const [index, id] of inTurn) {
     const present = presentOf(id)
-    const outOf = (line: string) =>
+    const outOf = (line: string, alreadyOut: readonly string[] = []) =>
       without
-        .filter(({ way }) => way === id)
+        .filter(({ way, part }) => way === id && !alreadyOut.includes(part))
         .forEach(({ part }) => changes.push({ kind: 'leave-out', line, part }))
     if (present) {
-      const isCopied =
-        build.variantOf !== null &&
-        without.some(({ way }) => way === id) &&
-        !isOwnRow(world, buildId, present.id)
-      lineOf.set(id, isCopied ? newIn(buildId, changes.length) : present.id)
-      outOf(present.id)
+      const before = changes.length
+      const leftOut = leftOutOf.get(id) ?? []
+      for (const part of new Set(leftOut))
+        if (!isOut(id, part)) changes.push({ kind: 'bring-in', line: present.id, part })
+      outOf(present.id, leftOut)
+      const isCopied = changes.length > before && !isOwnRow(world, buildId, present.id)
+      lineOf.set(id, isCopied ? newIn(buildId, before) : present.id)
     } else {
       const way = ways.find((each) => each.id === id)
       if (!way) throw new CoreError('planned-way-gone', { id }, `ways[${index}]`)

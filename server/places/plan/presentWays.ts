@@ -45,12 +45,15 @@ function besideLargest(
 
 function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentWay[] {
   return view.choices.flatMap((choice) => {
-    const ids = unfold(
+    const all = unfold(
       choice.parts.flatMap(({ id }) => library.get(id) ?? view.parts.find((part) => part.id === id) ?? []),
       library,
     )
-      .filter((part) => isCore(part.role) && !choice.leftOut.includes(part.id))
+      .filter((part) => isCore(part.role))
       .map(({ id }) => id)
+    const ids = all.filter((id) => !choice.leftOut.includes(id))
+    // a thing that is here is as it stands; of what is only chosen a plan may want what stayed out
+    const offered = choice.item === null && choice.paidOn === null ? all : ids
     if (ids.length === 0 || choice.voidBecause !== null || choice.scope === 'test') return []
     const isBought = choice.item !== null || choice.paidOn !== null
     if (!isBought && (choice.payNow === null || choice.expected === null)) return []
@@ -70,7 +73,8 @@ function everyWay(view: BuildView, library: ReadonlyMap<string, Part>): PresentW
               : `in the build: ${choice.source}`,
           url: '',
           source: null,
-          partIds: onePiece(ids, library),
+          partIds: onePiece(offered, library),
+          leftOut: offered.filter((id) => !ids.includes(id)),
           payNow: isBought ? 0 : choice.payNow!,
           expected: isBought ? 0 : choice.expected!,
           perDay: choice.kind === 'hunt' && !isUncounted(view, choice) ? rateOf(choice.expectedWait) : null,

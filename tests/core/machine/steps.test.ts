@@ -235,11 +235,16 @@ describe('room, plan, assembly, boxes', () => {
   })
   test('what a lead says is in its box stands for the part', () => {
     const facts = readFacts(['motherboard', 'cpu'], 'no shield, comes with a cooler')
-    expect([factsInBox('motherboard', facts), factsInBox('cpu', facts), factsInBox('case', facts)]).toEqual([
+    const of = (role: Part['role'], own = {}) => factsInBox({ role, facts: own }, facts)
+    expect([of('motherboard'), of('cpu'), of('case')]).toEqual([
       { shieldIncluded: false },
       { coolerIncluded: true },
       {},
     ])
+    // a new one is taken to be whole, unless its model says otherwise
+    const fresh = readFacts(['cpu'], '', {}, true)
+    const boxed = (own: object) => factsInBox({ role: 'cpu', facts: own }, fresh).coolerIncluded
+    expect([boxed({}), boxed({ coolerIncluded: false })]).toEqual([true, false])
   })
   test('cards that move on by price: each brings more than every cheaper one, in one machine or the other', () => {
     const gains: Readonly<Record<string, [number, number] | null>> = {

@@ -3,7 +3,7 @@ import { formatAmount } from '#core/money/formatAmount'
 import { partLabel, roleNames } from '#core/parts/part'
 import { countedFps } from '#core/performance/model/estimateFrameRate'
 import { maybeSold, type BuildQuestion, type PlanWishes } from '#core/planning/buildQuestion'
-import type { BuildPlan } from '#core/planning/planBuild'
+import { isAsItIs, type BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint } from '#core/planning/wishCosts'
 import { noneWords, provenWords, usePlan } from '~/places/plan/state/usePlan'
 import { useTakePlan } from '~/places/plan/state/useTakePlan'
@@ -18,11 +18,7 @@ const changing = ref(false)
 onMounted(planning.load)
 const money = (amount: number | null | undefined) =>
   amount === null || amount === undefined ? 'not known' : formatAmount(amount, view.value.currency)
-const isPresent = computed(() => {
-  const present = planning.view.value?.present ?? []
-  const planned = plan.value?.ways.map(({ id }) => id) ?? []
-  return present.length === planned.length && present.every((id) => planned.includes(id))
-})
+const isPresent = computed(() => plan.value !== null && isAsItIs(question.value!, plan.value))
 /** The present build is among what was looked through: where a proven plan costs more, the build misses a wish. */
 const costsMore = computed(
   () =>

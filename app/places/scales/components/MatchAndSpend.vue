@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isAsItIs } from '#core/planning/planBuild'
 import { severityNames } from '#core/machine/fit/finding'
 import { partLabel, roleNames } from '#core/parts/part'
 import type { BuildView } from '#shared/builds/views'
@@ -9,7 +10,7 @@ import { useRivalPlan } from '../state/rivalPlan'
 
 /** The cheapest machine that matches a rival, and the fastest that takes no more to own; saved as a variant. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()
-const { run } = useAction()
+const { run, busy } = useAction()
 const { found, searching, failure, search, stop, save } = useRivalPlan(() => view.id)
 watch(
   () => against.machine.id,
@@ -25,7 +26,7 @@ const lines = computed(() =>
     kept: found.value!.plan.kept.filter(({ wayId }) => wayId === way.id).map(({ part }) => part),
   })),
 )
-const isPresent = computed(() => found.value!.plan.ways.every((way) => way.isPresent))
+const isPresent = computed(() => isAsItIs(found.value!.question, found.value!.plan))
 const targets = computed(() =>
   found.value!.question.targets.map((target, at) => ({
     ...target,
@@ -44,10 +45,12 @@ const name = computed(() =>
     : `${view.name}, same money as ${found.value?.rivalName ?? ''}`
   ).slice(0, 80),
 )
-const open = () =>
-  run(async () => navigateTo(`/b/${await save(name.value)}/machine?mode=chosen`), {
+async function open() {
+  if (busy.value) return
+  await run(async () => navigateTo(`/b/${await save(name.value)}/machine?mode=chosen`), {
     message: 'opened as a variant',
   })
+}
 </script>
 
 <template>
@@ -161,7 +164,13 @@ const open = () =>
             <p v-for="finding in found.plan.findings.slice(0, 5)" :key="finding.key" class="mt-1 text-soft">
               {{ severityNames[finding.severity] }}: {{ finding.what }}
             </p>
-            <button v-if="!isPresent" type="button" class="button button-main mt-3" @click="open">
+            <button
+              v-if="!isPresent"
+              type="button"
+              class="button button-main mt-3"
+              :disabled="busy"
+              @click="open"
+            >
               Save as a variant
             </button>
           </div>
