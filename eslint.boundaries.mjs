@@ -14,9 +14,9 @@ const core = [
   ['core-machine', ['machine']],
   ['core-supply', ['supply']],
   ['core-ledger', ['ledger']],
+  ['core-comparison', ['comparison']],
   ['core-planning', ['planning']],
   ['core-whatif', ['whatif']],
-  ['core-comparison', ['comparison']],
   ['core-files', ['files']],
 ]
 const app = [

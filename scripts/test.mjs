@@ -1,5 +1,5 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
-import { join } from 'node:path'
+import { join, relative } from 'node:path'
 import { ensureChromium } from './browser.mjs'
 import { ensureBuilt, ensureInstalled, freePort, root, run, runBeside, step } from './lib.mjs'
 
@@ -10,15 +10,13 @@ ensureChromium(run, step)
 const results = join(root, 'test-results')
 rmSync(results, { recursive: true, force: true })
 mkdirSync(results, { recursive: true })
-const counts = { passed: 0, failed: 0 }
-const count = (passed, failed) => {
-  counts.passed += passed
-  counts.failed += failed
-}
+let passed = 0
+/** What failed, by name: said again at the end, where a long output is cut to its tail. */
+const failed = []
+const count = (name, status) => (status === 0 ? passed++ : failed.push(name))
 function check(name, command, args) {
   step(name)
-  const { status } = run(command, args, { mayFail: true })
-  count(status === 0 ? 1 : 0, status === 0 ? 0 : 1)
+  count(name, run(command, args, { mayFail: true }).status)
 }
 
 /** The types of one of the projects that tsconfig.json names. */
@@ -32,7 +30,7 @@ async function checkBeside(lane) {
     const { status, output } = await runBeside(command, args)
     step(`${name}${status === 0 ? '' : ': failed'}`)
     process.stdout.write(output)
-    count(status === 0 ? 1 : 0, status === 0 ? 0 : 1)
+    count(name, status)
   }
 }
 
@@ -68,12 +66,24 @@ run('npx', ['playwright', 'test'], {
   env: { TARVIN_TEST_PORT: String(port), TARVIN_TEST_DATABASE: `file:${join(results, 'browser.db')}` },
 })
 const browser = readJson('browser.json')
-count(
-  browser?.stats.expected ?? 0,
-  browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : 1,
-)
-process.stdout.write(`\n${counts.passed} passed, ${counts.failed} failed\n`)
-process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1)
+passed += browser?.stats.expected ?? 0
+if (browser) failed.push(...browser.suites.flatMap(unexpectedOf), ...browser.errors.map(firstLine))
+else failed.push('browser tests: no report')
+for (const name of failed) process.stdout.write(`\nfailed: ${name}`)
+process.stdout.write(`\n${passed} passed, ${failed.length} failed\n`)
+process.exit(failed.length === 0 && passed > 0 ? 0 : 1)
+
+function firstLine({ message }) {
+  return message.split('\n')[0]
+}
+
+/** The browser tests of a suite that did not end as expected, or only at a second try. */
+function unexpectedOf({ file, specs = [], suites = [] }) {
+  const unexpected = specs.filter(({ tests }) =>
+    tests.some(({ status }) => ['unexpected', 'flaky'].includes(status)),
+  )
+  return [...unexpected.map(({ title }) => `${file} › ${title}`), ...suites.flatMap(unexpectedOf)]
+}
 
 /** Runs Vitest and counts; a file that could not be run counts as a failure. */
 function vitest(name, args, result) {
@@ -93,10 +103,16 @@ function vitest(name, args, result) {
     },
   )
   const told = readJson(result)
-  const unrun = told?.testResults.filter(
-    (file) => file.status === 'failed' && file.assertionResults.length === 0,
-  )
-  count(told?.numPassedTests ?? 0, told ? told.numFailedTests + unrun.length : 1)
+  passed += told?.numPassedTests ?? 0
+  if (!told) failed.push(`${name}: no report`)
+  for (const { name: file, status, message, assertionResults } of told?.testResults ?? []) {
+    const tests = assertionResults.filter((test) => test.status === 'failed')
+    const path = relative(root, file)
+    failed.push(
+      ...tests.map((test) => `${path} › ${test.fullName}: ${test.failureMessages[0]?.split('\n')[0]}`),
+    )
+    if (status === 'failed' && tests.length === 0) failed.push(`${path}: ${message.split('\n')[0]}`)
+  }
 }
 
 function readJson(name) {

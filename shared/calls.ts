@@ -10,7 +10,6 @@ import type {
   SessionView,
   VariantsView,
 } from './builds/views'
-import type { CapView } from './brief/views'
 import type { ConnectorView } from './sources/views'
 import type { DatedBuild, FlipsView, LedgerView } from './ledger/views'
 import type { DoorAnswered, HaggleView, LeadInboxView, LeadView } from './leads/views'
@@ -39,7 +38,7 @@ import type { RivalInput } from './rivals/schemas'
 import type { RivalPage } from '#core/files/import/rivalPage'
 import type { SoldRecordsRead } from '#core/files/import/soldRecordsFile'
 import type { SourceInput } from './sources/schemas'
-import type { TierView } from './scales/views'
+import type { LevelView, TierView } from './scales/views'
 import {
   accountRequest,
   checkFitRequest,
@@ -121,7 +120,7 @@ import { importQuery } from './files/importOptions'
 import { libraryExportQuery, partSchema } from './parts/schemas'
 import { librarySchema } from './parts/libraryFile'
 import { logQuery, runPatchSchema, runSchema } from './bench/schemas'
-import { rivalQuestionSchema, rivalsOfBuildSchema, weighingSchema } from './scales/schemas'
+import { levelSchema, rivalQuestionSchema, rivalsOfBuildSchema, weighingSchema } from './scales/schemas'
 import { planPriceSchema, takePlanSchema } from './plan/schemas'
 import { proposalsQuery } from './prices/proposals'
 import { rateKeySchema, rateSchema } from './settings/rates'
@@ -169,7 +168,6 @@ export const calls = {
   'GET /api/builds/:id/bench': answers<BenchView>(),
   'GET /api/builds/:id/brief': answers<BriefInput>(),
   'PUT /api/builds/:id/brief': takes({ body: briefSchema }).answers<BuildView>(),
-  'GET /api/builds/:id/brief/cap': answers<CapView>(),
   'GET /api/builds/:id/calendar': takes({ raw: true }).answers<Blob>(),
   'GET /api/builds/:id/editions': answers<EditionsView>(),
   'POST /api/builds/:id/editions': takes({ body: editionSchema }).answers<EditionsView>(),
@@ -232,6 +230,7 @@ export const calls = {
   'POST /api/builds/:id/prices/parts/:part/reads': takes({ body: readSchema }).answers<PriceView>(),
   'POST /api/builds/:id/prices/parts/:part/recipe': takes({ body: applyRecipeSchema }).answers<PriceView>(),
   'GET /api/builds/:id/prices/worth/:role': answers<WorthView>(),
+  'GET /api/builds/:id/scales/level': takes({ query: levelSchema }).answers<LevelView>(),
   'GET /api/builds/:id/scales/question': takes({ query: rivalQuestionSchema }).answers<BuildQuestion>(),
   'PUT /api/builds/:id/scales/rivals': takes({ body: rivalsOfBuildSchema }).answers<BuildView>(),
   'PUT /api/builds/:id/scales/settings': takes({ body: weighingSchema }).answers<BuildView>(),

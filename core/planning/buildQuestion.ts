@@ -3,6 +3,7 @@ import type { Part, Role } from '../parts/part'
 import type { Code } from '../supply/landed/codes'
 import type { Order } from '../supply/landed/landedCost'
 import type { FrameSettings, Workload } from '../performance/model/workload'
+import { targetRatio } from '../performance/model/judgeTarget'
 import type { OwnBudget } from './ownBudget'
 import type { PlanSource, PlanTrip } from './problem'
 
@@ -162,12 +163,34 @@ export function asRival(
     const asked = { ...wishes, floors: rival.fps, budget: null, memoryGb, driveGb }
     return { ...question, targets, goal: 'cheapest', wishes: asked }
   }
-  if (rival.price === null || question.targets.length === 0) return null
-  return {
-    ...question,
-    goal: 'fastest',
-    wishes: { ...wishes, floors: wishes.floors.map(() => null), budget: rival.price },
-  }
+  return rival.price === null ? null : fastestFor(question, rival.price)
+}
+
+/** The question by which a plan is the fastest for a sum, whatever each target then reaches; null without a target. */
+export function fastestFor(question: BuildQuestion, budget: number): BuildQuestion | null {
+  if (question.targets.length === 0) return null
+  const floors = question.wishes.floors.map(() => null)
+  return { ...question, goal: 'fastest', wishes: { ...question.wishes, floors, budget } }
+}
+
+/**
+ * The target that a machine of these rates is farthest from, or least above: 1 where it is just reached, the worse of
+ * average and 1 % low. Null without a target, or where its rates are not known.
+ *
+ * @example targets of 60 and 100 fps, reached 66 and 90: the second, by 0.9
+ */
+export function weakestOf(
+  { targets }: Pick<BuildQuestion, 'targets'>,
+  { fps, lows }: { readonly fps: readonly number[] | null; readonly lows: readonly number[] | null },
+): { readonly name: string; readonly ratio: number } | null {
+  if (fps === null) return null
+  const [weakest = null] = targets
+    .map(({ name, averageFps, lowFps = null }, at) => ({
+      name,
+      ratio: targetRatio({ averageFps: fps[at]!, lowFps: lows?.[at] ?? NaN }, { averageFps, lowFps }),
+    }))
+    .sort((a, b) => a.ratio - b.ratio)
+  return weakest
 }
 
 /** What a builder asked of a plan, apart from what is on offer: it outlives a reload, and new offers. */

@@ -1,7 +1,7 @@
 import type { BuildRow } from '#server/context/findBuild'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import { faultsOf } from './faults'
-import type { PricedPart } from '#core/machine/upgrades/baseMachines'
+import type { PricedPart } from '#core/machine/upgrades/pricedPart'
 import { readStreetPrice } from './market'
 import { reading, sameContent } from '../readings/reading'
 import { marketOf } from './marketReadings'

@@ -1,4 +1,4 @@
-import type { PricedPart } from '#core/machine/upgrades/baseMachines'
+import type { PricedPart } from '#core/machine/upgrades/pricedPart'
 import { rateTable } from '#core/money/rates'
 import type { Part } from '#core/parts/part'
 import { isTooCheap, tooCheapBelow } from '#core/supply/risk/tooCheap'

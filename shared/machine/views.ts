@@ -62,6 +62,17 @@ export interface FitView extends Omit<FitReport, 'findings' | 'settled'> {
   readonly settled: readonly FindingView[]
 }
 
+/** A next step of a machine, with all it takes along. Minor units. */
+export interface GrowStep {
+  readonly name: string
+  /** By how much the build's total changes. */
+  readonly cost: number
+  /** What the thing of mine that leaves brings when it is sold on; and the cost less that. */
+  readonly brings: number
+  readonly more: number
+  readonly changes: readonly Change[]
+}
+
 /** What the place Machine shows beyond the build: ways to fix, power, room to grow, the plan, the sheet of assembly. */
 export interface MachineView {
   /** By key of the finding. */
@@ -82,7 +93,15 @@ export interface MachineView {
   }[]
   readonly power: PowerSheet
   readonly rules: MachineRules
-  readonly room: UpgradeRoom
+  readonly room: UpgradeRoom & {
+    /** The same kit again; and a larger one in place of what is there. */
+    readonly add: GrowStep | null
+    readonly replace: GrowStep | null
+    /** CPUs of more worth that the board takes, dearest last; `flash` where its firmware is too old for it. */
+    readonly cpus: readonly (GrowStep & { readonly gain: number; readonly flash: boolean | null })[]
+    /** The cheapest that brings a tenth or more. */
+    readonly first: GrowStep | null
+  }
   readonly plan: ReturnType<typeof machinePlan>
   readonly assembly: readonly AssemblyStep[]
   /** Lines of it that are done, as they read. */
@@ -120,21 +139,6 @@ export interface StepsView {
     } | null
     readonly steps: readonly StepView[]
   }[]
-  readonly slimming: {
-    readonly over: number
-    readonly stillOver: number
-    readonly swaps: readonly {
-      readonly choiceId: string
-      readonly out: string
-      readonly id: string
-      readonly partId: string
-      readonly how: string
-      readonly name: string
-      readonly saved: number
-      readonly lost: number
-      readonly changes: readonly Change[]
-    }[]
-  } | null
 }
 
 /** A card that moves to the next machine. */

@@ -7,6 +7,11 @@ export interface PlanView {
   readonly leftOut: readonly { readonly text: string; readonly why: string }[]
   /** Ways of the present build, by which it stands beside a plan. */
   readonly present: readonly string[]
+  /**
+   * What of the budget is there for what the plan decides about, without the stretch, minor units; null where a part
+   * beside it has no price.
+   */
+  readonly within: number | null
 }
 
 /** Where a plan is now, and the action that one undo takes back. */

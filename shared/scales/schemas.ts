@@ -34,6 +34,9 @@ export const weighingSchema = object({
 
 export type WeighingInput = InferType<typeof weighingSchema>
 
+/** Beside which machine. */
+export const levelSchema = object({ rivalId: text().required() })
+
 /** What is planned: a machine that matches the rival, or the fastest that takes no more to own. */
 export const rivalQuestionSchema = object({
   goal: oneOf(['match', 'spend']).required(),

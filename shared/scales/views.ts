@@ -16,16 +16,21 @@ export interface WeighedView {
   readonly components: readonly ComponentLine[]
   /** What to ask its seller. */
   readonly questions: readonly { readonly key: string; readonly question: string }[]
-  /**
-   * What it would take to bring each side up to the other, without a price where nothing is on offer for a role; null
-   * where its parts are not known.
-   */
-  readonly toEqual: {
-    readonly own: readonly { readonly name: string; readonly price: number | null }[]
-    readonly other: readonly { readonly name: string; readonly price: number | null }[]
-  } | null
-  /** The first sensible upgrade. */
-  readonly room: { readonly what: string; readonly cost: number } | null
+  /** What it leaves room for, in a few words; empty where nobody knows. */
+  readonly room: string
+}
+
+/** What it would take to draw each of two machines level with the other. */
+export interface LevelView {
+  readonly own: readonly LevelNeed[]
+  readonly other: readonly LevelNeed[]
+}
+
+/** A part with all it needs; or a role for which nothing on offer would do. */
+export interface LevelNeed {
+  readonly name: string
+  /** Minor units of the build's currency; null where nothing is on offer, or a price is not known. */
+  readonly price: number | null
 }
 
 /** A build beside the same list assembled by a shop. */

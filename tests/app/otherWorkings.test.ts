@@ -3,9 +3,7 @@ import { cadFaults } from '../core/supply/faults'
 import { newOrUsed } from '#core/supply/ways/newOrUsed'
 import type { BuildPlan } from '#core/planning/planBuild'
 import type { BuildQuestion } from '#core/planning/buildQuestion'
-import type { CapSplitView, CapView } from '#shared/brief/views'
 import type { OfferView } from '#shared/prices/views'
-import { capWorking } from '~/workings/capWorkings'
 import { newPathWorking, rhythmWorking, tippingWorking, usedPathWorking } from '~/workings/newOrUsedWorkings'
 import { planWorking } from '~/workings/planWorkings'
 import type { Working } from '~/workings/working'
@@ -114,25 +112,4 @@ describe('a plan', () => {
       JSON.stringify(planWorking({ ...plan, status: 'feasible', bound: 29_499.2 } as never, question)),
     ).toContain('none costs less than 295.00')
   })
-})
-
-test('a cap split over parts: base, card, supply, what is set aside and what is left', () => {
-  const named = (name: string, price: number) => ({ name, price })
-  const split = {
-    base: { name: 'Brigg 7020', parts: [named('Brigg 7020', 9000), named('16 GB', 2000)] },
-    card: named('Quill 70', 13_000),
-    supply: null,
-    total: 26_000,
-    weakest: 1.12,
-    weakestTarget: 'Cinder',
-    left: 4000,
-  } as unknown as CapSplitView
-  const cap = { currency: 'CAD', needs: 2000 } as unknown as CapView
-  const working = capWorking(cap, split)
-  const spent = working.lines.filter(({ kind }) => kind === 'record' || kind === 'own')
-  expect(spent.reduce((sum, { value }) => sum + Number(value), 0)).toBe(Number(working.result))
-  expect(valueOf(working, 'weakest target: Cinder')).toBe('112 %')
-  expect(valueOf(working, 'left under the budget')).toBe('40.00')
-  const withSupply = capWorking(cap, { ...split, supply: named('Anvil 650', 4000) } as never)
-  expect(valueOf(withSupply, 'Anvil 650')).toBe('40.00')
 })

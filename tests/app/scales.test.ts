@@ -32,8 +32,7 @@ const weighed = (each: WeighedMachine): WeighedView => ({
   verdict: null,
   components: [],
   questions: [],
-  toEqual: null,
-  room: null,
+  room: '',
 })
 const own = machine({ price: 63_100, rates: [rate('a', 60)] })
 const other = weighed(

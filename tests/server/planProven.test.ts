@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { eq } from 'drizzle-orm'
-import type { BuildQuestion } from '#core/planning/buildQuestion'
+import { fastestFor, type BuildQuestion } from '#core/planning/buildQuestion'
 import { planBuild, type BuildPlan, type PlanCarriedOut, type PlanIds } from '#core/planning/planBuild'
 import { startsMachine } from '#core/parts/startsMachine'
 import { leastFactor } from '#core/planning/planProblem'
@@ -176,12 +176,12 @@ test(
 )
 
 test(
-  `${rivals} builds: what matches a rival is beaten by nothing tried, nor the fastest that takes no more to own`,
+  `${rivals} builds: what matches a rival is beaten by nothing tried, nor the fastest for its cost to own or for the budget`,
   { timeout: rivals * 30_000 },
   async () => {
     const { db } = place
     const beaten: object[] = []
-    const counts = { match: 0, spend: 0, feasible: 0, tried: 0 }
+    const counts = { match: 0, spend: 0, budget: 0, feasible: 0, tried: 0 }
     const { id: rivalId } = await createRival(db, rivalSchema.cast(rivalAt(800)))
     for (let seed = 1; seed <= rivals; seed += 1) {
       const draw = chance(9700 + seed)
@@ -190,8 +190,12 @@ test(
       await changeRival(db, rivalId, rivalSchema.cast(rivalAt(draw.whole(400, 1600))))
       await setRivals(db, build, [rivalId], today)
       const world = await useWorld(db)
-      for (const goal of ['match', 'spend'] as const) {
-        const asked = rivalQuestion(world, build, { goal, rivalId }, today)
+      for (const goal of ['match', 'spend', 'budget'] as const) {
+        const page = planPage(world, build, today)
+        const asked =
+          goal === 'budget'
+            ? fastestFor(page.question, page.within ?? 0)!
+            : rivalQuestion(world, build, { goal, rivalId }, today)
         const question = { ...asked, wishes: { ...asked.wishes, days: null } }
         const plan = await planBuild(question, solve, (ids) => carriedOut(world, build, ids, rivalId)!)
         if (plan.status !== 'infeasible') counts[goal] += 1
@@ -225,6 +229,7 @@ test(
     expect(beaten).toEqual([])
     expect(counts.match).toBeGreaterThan(rivals / 2)
     expect(counts.spend).toBeGreaterThan(rivals / 3)
+    expect(counts.budget).toBeGreaterThan(rivals / 3)
     expect(counts.feasible).toBeLessThanOrEqual(rivals / 5)
     expect(counts.tried).toBeGreaterThan(rivals * 10)
   },
@@ -240,7 +245,7 @@ function fillsTwice({ ways, parts }: BuildQuestion, pins: readonly string[]): bo
 /** Whether a machine is one that was asked for beside the rival. */
 function isReached(
   question: BuildQuestion,
-  goal: 'match' | 'spend',
+  goal: 'match' | 'spend' | 'budget',
   ids: PlanIds,
   told: PlanCarriedOut,
 ): boolean {
@@ -263,7 +268,7 @@ function isReached(
     isAllowed({ ...question, targets: floors }, ids, told) &&
     sizes('memory', wishes.memoryGb) &&
     sizes('storage', wishes.driveGb) &&
-    (goal === 'match' || told.toOwn!.own <= told.toOwn!.rival)
+    (goal !== 'spend' || told.toOwn!.own <= told.toOwn!.rival)
   )
 }
 

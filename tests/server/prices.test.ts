@@ -13,7 +13,6 @@ import { importShopPrices } from '#server/places/prices/importShopPrices'
 import { createLead } from '#server/places/leads/leads'
 import { importLibrary } from '#server/places/parts/importLibrary'
 import { recordPool, setOverride, setQuery } from '#server/context/market'
-import { capView } from '#server/places/brief/readCap'
 import { lookoutHits, seeHit, setLookout, setLookoutDeleted } from '#server/places/prices/lookouts'
 import { newOrUsedSheet } from '#server/places/prices/readNewOrUsed'
 import {
@@ -143,7 +142,7 @@ describe("recipes and figures of one's own", () => {
   })
 })
 
-describe('new or used, worth buying, the cap', () => {
+describe('new or used, worth buying', () => {
   test(
     'a house rule bars the used supply and shows what it costs; notes to wait for move ' +
       'the price by their chance',
@@ -226,19 +225,6 @@ describe('new or used, worth buying, the cap', () => {
       each.reduce((product, choice) => product * choice.chanceByDate!, 1),
       9,
     )
-  })
-  test("the cap's best split fits under it, and its parts add up", async () => {
-    const cap = await capView(database.db, build, demoToday)
-    expect(cap.problem).toBe('')
-    expect(cap.splits).toHaveLength(2)
-    for (const split of cap.splits) {
-      expect(split.base.parts.reduce((sum, part) => sum + part.price, 0)).toBe(split.base.price)
-      expect(split.total).toBe(split.base.price + split.card.price + split.supply!.price)
-      expect(split.total + split.left).toBe(62_000)
-      expect(split.left).toBeGreaterThanOrEqual(0)
-    }
-    expect(cap.splits[0]!.weakest).toBeGreaterThanOrEqual(cap.splits[1]!.weakest)
-    expect(cap.splits[0]!.base.name).not.toBe(cap.splits[1]!.base.name)
   })
 })
 

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { desc } from 'drizzle-orm'
+import { isNoWorse } from '#core/machine/fit/checkFit'
 import type { Change } from '#core/whatif/change'
 import { undo } from '#server/db/action'
 import { actions } from '#server/db/schema/ledger'
@@ -134,17 +135,19 @@ test(
           did('candidate')
           await isAsShown(build, changes, () => swap(db, build, { way, out: null }, today))
         }
-      const { roles, slimming } = stepsPage(world, build, today, '')
-      if (slimming && slimming.swaps.length > 0) {
-        did('slimming')
-        const changes = slimming.swaps.flatMap((swap) => swap.changes)
-        const { left } = whatIf(world, build, changes, today).after!.receipt
-        expect(slimming.stillOver).toBe(Math.max(0, -left!))
-        expect(slimming.swaps.reduce((sum, { saved }) => sum + saved, 0)).toBe(slimming.over + left!)
-        await isAsShown(build, changes, () =>
-          db.transaction((tx) => carryOut(tx, build, changes, { today, text: 'slimmer', path: 'any' })),
+      const { add, replace, cpus } = machine.room
+      for (const step of [add, replace, ...cpus]) {
+        if (!step) continue
+        did('next step')
+        const { difference, before, after } = whatIf(world, build, step.changes, today)
+        expect([step.cost, step.more]).toEqual([difference?.payNow, step.cost - step.brings])
+        // P5: nothing is offered without what it needs
+        expect(isNoWorse(after!, before)).toBe(true)
+        await isAsShown(build, step.changes, () =>
+          db.transaction((tx) => carryOut(tx, build, step.changes, { today, text: 'a step', path: 'any' })),
         )
       }
+      const { roles } = stepsPage(world, build, today, '')
       for (const { role, steps } of roles)
         for (const { id, changes, more, morePayNow } of steps.slice(0, 1)) {
           did('step')

@@ -127,46 +127,27 @@ export function sizesOf({ components }: Pick<WeighedMachine, 'components'>): {
   return { ...(memoryGb && { memoryGb }), ...(driveGb && { driveGb }) }
 }
 
-/**
- * What it would take to bring the worse parts of a machine up to the other's: for each role the cheapest part that is in
- * nothing worse; null where nothing at hand is.
- */
-export function toMakeEqual(
+/** What a machine lacks beside a better one: its role, and whether a part would do. */
+export interface Lack {
+  readonly role: Role
+  isNoWorse(part: Part): boolean
+}
+
+/** Roles in which a machine is worse than another, with what would be in nothing worse. */
+export function lacksBeside(
   worse: Pick<WeighedMachine, 'components'>,
   better: Pick<WeighedMachine, 'components'>,
-  priced: readonly PricedPart[],
-): { readonly role: Role; readonly found: PricedPart | null }[] {
-  return compareComponents(worse, better).flatMap((line) => {
-    if (line.standing !== 'worse' && !(line.standing === 'not there' && line.own === 'none')) return []
-    const wanted = together(better.components, line.role)!
-    const isNoWorse = ({ facts }: Part) =>
-      measures[line.role]!.every(({ fact, of }) => {
+): Lack[] {
+  return compareComponents(worse, better).flatMap(({ role, standing, own }): Lack[] => {
+    if (standing !== 'worse' && !(standing === 'not there' && own === 'none')) return []
+    const wanted = together(better.components, role)!
+    const isNoWorse = ({ facts, role: its }: Part) =>
+      its === role &&
+      facts.module !== 'laptop' &&
+      measures[role]!.every(({ fact, of }) => {
         const least = wanted.assumed?.includes(fact) ? undefined : of(wanted.facts)
         return least === undefined || (of(facts) ?? 0) >= least * (1 - levelShare)
       })
-    const [found = null] = priced
-      .filter(
-        ({ part }) =>
-          part.role === line.role &&
-          part.facts.module !== 'laptop' &&
-          isNoWorse(part) &&
-          suits(line.role, part, worse.components),
-      )
-      .sort((x, y) => x.price - y.price || (x.part.id < y.part.id ? -1 : 1))
-    return [{ role: line.role, found }]
+    return [{ role, isNoWorse }]
   })
-}
-
-interface PricedPart {
-  readonly part: Part
-  readonly price: number
-}
-
-/** Whether a part goes with the socket or memory that is there. */
-function suits(role: Role, part: Part, components: readonly WeighedComponent[]): boolean {
-  const board = components.find((each) => each.role === 'motherboard')?.facts
-  if (role === 'cpu') return board?.socket === undefined || part.facts.socket === board.socket
-  if (role === 'memory')
-    return board?.memoryGeneration === undefined || part.facts.memoryGeneration === board.memoryGeneration
-  return true
 }

@@ -80,13 +80,17 @@ function findingsOf(rule: FitRule, clashes: readonly Clash[]): Finding[] {
   return [...findings.values()]
 }
 
+interface Judged {
+  readonly findings: readonly Pick<Finding, 'severity'>[]
+}
+
 /** How bad a report is: findings by severity, gravest first; compared from the left. */
-export function badness({ findings }: Pick<FitReport, 'findings'>): number[] {
+export function badness({ findings }: Judged): number[] {
   return severities.map((severity) => findings.filter((finding) => finding.severity === severity).length)
 }
 
 /** Whether a machine is no worse than another: nowhere graver before it is lighter. */
-export function isNoWorse(after: Pick<FitReport, 'findings'>, before: Pick<FitReport, 'findings'>): boolean {
+export function isNoWorse(after: Judged, before: Judged): boolean {
   const [a, b] = [badness(after), badness(before)]
   const at = a.findIndex((count, index) => count !== b[index])
   return at < 0 || a[at]! < b[at]!

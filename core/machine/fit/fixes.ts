@@ -1,4 +1,4 @@
-import type { PricedPart } from '../upgrades/baseMachines'
+import type { PricedPart } from '../upgrades/pricedPart'
 import { partLabel, type Part, type Role } from '../../parts/part'
 import { checkFit, isNoWorse, type FitReport } from './checkFit'
 import type { Finding, FitMachine, Fix } from './finding'
@@ -96,6 +96,34 @@ export function fixed(machine: FitMachine, row: FixRow, partOf: (id: string) => 
   }
 }
 
+/** What a part takes along: further parts and handiwork, what they take the place of, and the price of all of it. */
+export type TakenIn = Pick<FixRow, 'parts' | 'replaces' | 'byHand' | 'cost'>
+
+/**
+ * What it takes to put a part into a machine, in the place of others where they are named: with the further parts without
+ * which something new would stop, need a fix or slow it down. Null where nothing on offer makes it go.
+ *
+ * @example a CPU of 105 W under a cooler of 76 W: the CPU and a cooler that carries it
+ */
+export function takenIn(
+  machine: FitMachine,
+  part: PricedPart,
+  out: readonly Part[],
+  priced: readonly PricedPart[],
+): TakenIn | null {
+  const before = checkFit(machine)
+  const left = out.reduce((list, { id }) => withoutFirst(list, id), [...machine.parts])
+  const start: Gone = {
+    machine: { ...machine, parts: [...left, part.part] },
+    parts: [part],
+    replaces: out,
+    steps: [],
+    byHand: [],
+  }
+  const end = completed(null, before, start, shopOf(priced, []), mostFurther)
+  return end && takesOf(end)
+}
+
 function shopOf(priced: readonly PricedPart[], library: readonly Part[]): Shop {
   const known = new Set(priced.map(({ part }) => part.id))
   const all = [
@@ -169,7 +197,7 @@ function go(gone: Gone, finding: Finding, fix: Fix, bought: Candidate | null): G
  * end is taken.
  */
 function completed(
-  finding: Finding,
+  finding: Finding | null,
   before: FitReport,
   gone: Gone,
   shop: Shop,
@@ -178,10 +206,13 @@ function completed(
   const after = checkFit(gone.machine)
   if (isMended(finding, before, gone, after)) return gone
   if (further === 0) return null
-  const worse = newTrouble(after, before)
+  const worse = newTrouble(after, before, finding === null ? [...troubles, 'costs'] : troubles)
   if (!worse) return null
-  const ends = worse.fixes.flatMap((fix) =>
-    candidatesOf(fix, worse, gone, shop, mostLongTries, finding).flatMap(
+  // to live with what slows it down is no way to put it in
+  const fixes =
+    worse.severity === 'costs' ? worse.fixes.filter(({ action }) => action.kind !== 'by-hand') : worse.fixes
+  const ends = fixes.flatMap((fix) =>
+    candidatesOf(fix, worse, gone, shop, mostLongTries, finding ?? undefined).flatMap(
       (candidate) => completed(finding, before, go(gone, worse, fix, candidate), shop, further - 1) ?? [],
     ),
   )
@@ -193,11 +224,12 @@ function completed(
 }
 
 function isMended(
-  finding: Finding,
+  finding: Finding | null,
   before: FitReport,
   { machine }: Gone,
   after = checkFit(machine),
 ): boolean {
+  if (finding === null) return isNoWorse(after, before) && newTrouble(after, before) === undefined
   // a fact that is not known would hide the clash rather than fix it
   return (
     countOf(after, finding.ruleId) < countOf(before, finding.ruleId) &&
@@ -207,12 +239,12 @@ function isMended(
   )
 }
 
+const troubles: readonly Finding['severity'][] = ['stops', 'needs']
+
 /** The gravest finding that stops or needs something and was not there before. */
-function newTrouble(after: FitReport, before: FitReport): Finding | undefined {
+function newTrouble(after: FitReport, before: FitReport, kinds = troubles): Finding | undefined {
   return after.findings.find(
-    (each) =>
-      (each.severity === 'stops' || each.severity === 'needs') &&
-      countOf(after, each.ruleId) > countOf(before, each.ruleId),
+    ({ severity, ruleId }) => kinds.includes(severity) && countOf(after, ruleId) > countOf(before, ruleId),
   )
 }
 
@@ -224,6 +256,15 @@ function costOf({ parts }: Gone): number | null {
   return parts.some(({ price }) => price === null) ? null : parts.reduce((sum, { price }) => sum + price!, 0)
 }
 
+function takesOf(gone: Gone): TakenIn {
+  return {
+    parts: gone.parts.map(({ part, how }) => ({ ...named(part), ...(how === undefined ? {} : { how }) })),
+    replaces: gone.replaces.map(named),
+    byHand: gone.byHand,
+    cost: costOf(gone),
+  }
+}
+
 function rowOf(finding: Finding, way: number, fix: Fix, gone: Gone): FixRow {
   const words = (of: (step: Fix) => string) =>
     [...new Set(gone.steps.map(of).filter((each) => each !== '' && each !== 'none'))].join('; ')
@@ -233,10 +274,7 @@ function rowOf(finding: Finding, way: number, fix: Fix, gone: Gone): FixRow {
     way,
     what: fix.what,
     kind: fix.action.kind,
-    parts: gone.parts.map(({ part, how }) => ({ ...named(part), ...(how === undefined ? {} : { how }) })),
-    replaces: gone.replaces.map(named),
-    byHand: gone.byHand,
-    cost: costOf(gone),
+    ...takesOf(gone),
     handiwork: words((step) =>
       step === fix || step.action.kind !== 'by-hand' ? step.handiwork : `${step.what} (${step.handiwork})`,
     ),

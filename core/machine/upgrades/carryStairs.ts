@@ -1,5 +1,5 @@
 import type { Part } from '../../parts/part'
-import type { PricedPart } from './baseMachines'
+import type { PricedPart } from './pricedPart'
 
 /** Share of frames that a card gains in the machine as it is, and in the one it moves to. */
 export interface CardGain {

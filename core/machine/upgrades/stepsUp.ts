@@ -1,5 +1,5 @@
 import { driveKind } from '../../parts/driveKind'
-import type { PricedPart } from './baseMachines'
+import type { PricedPart } from './pricedPart'
 import { checkFit, isNoWorse } from '../fit/checkFit'
 import type { FitBrief } from '../fit/finding'
 import type { Part, Role } from '../../parts/part'

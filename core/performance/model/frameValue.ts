@@ -2,7 +2,7 @@
 export interface ValuedMachine {
   readonly id: string
   readonly name: string
-  readonly kind: 'build' | 'rival' | 'library'
+  readonly kind: 'build' | 'rival'
   readonly cost: number
   readonly frames: number
 }

@@ -1,7 +1,7 @@
 import { checkFit } from '#core/machine/fit/checkFit'
 import type { FitBrief } from '#core/machine/fit/finding'
 import { waysToMend } from '#core/machine/fit/fixes'
-import type { PricedPart } from '#core/machine/upgrades/baseMachines'
+import type { PricedPart } from '#core/machine/upgrades/pricedPart'
 import { noRate } from '#core/money/rates'
 import { expandDonors } from '#core/parts/expandDonors'
 import { indexOfPart } from '#core/parts/indexOfPart'
@@ -376,8 +376,7 @@ function lacksOf(
   priced: readonly PricedPart[],
 ): LeadView['lacks'] {
   // a machine of which nobody says what is in it surely has its parts
-  if (kept.some(({ role, facts }) => role === 'donor' && facts.contains === undefined))
-    return null
+  if (kept.some(({ role, facts }) => role === 'donor' && facts.contains === undefined)) return null
   const machine = { parts: expandDonors(kept, library), brief }
   const roles = coreRoles.filter(
     (role) =>

@@ -5,11 +5,11 @@ import { waysToMend } from '#core/machine/fit/fixes'
 import { machinePlan } from '#core/machine/fit/plan'
 import { partLabel, type Role } from '#core/parts/part'
 import { powerSheet } from '#core/machine/power/powerSheet'
-import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import type { FixProposed, MachineView } from '#shared/machine/views'
 import { taken } from '#core/whatif/proposed'
 import { whatIf } from '#server/whatif/whatIf'
 import { changesOfFix, reasonOf } from './fix'
+import { roomToGrow } from './roomToGrow'
 import type { Queryable } from '#server/db/client'
 import { reading } from '#server/readings/reading'
 import { useWorld } from '#server/readings/useWorld'
@@ -76,12 +76,7 @@ export const machinePage = reading('machine page', (world, buildId: string, toda
       tariff: rules.tariff,
     }),
     rules,
-    room: upgradeRoom(view.parts, priced, {
-      rule: rules.supplyRule,
-      year: brief.year,
-      power: brief.power,
-      sold: market.assumptions.resale.replacedShare,
-    }),
+    room: roomToGrow(world, view, machine, priced, rules),
     plan: machinePlan(view.parts, findings, brief),
     assembly: assemblySheet(view.parts, findings),
     assembled: build.assembled,

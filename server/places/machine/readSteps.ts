@@ -3,9 +3,7 @@ import { buildRow } from '#server/context/findBuild'
 import { moneySize } from '#core/assumptions/moneySize'
 import { partLabel, type Part, type Role } from '#core/parts/part'
 import { countedFps, estimateFrameRate } from '#core/performance/model/estimateFrameRate'
-import { targetRatio } from '#core/performance/model/judgeTarget'
 import { frameMachineOf } from '#core/performance/model/machineOf'
-import { slimming } from '#core/machine/upgrades/slimming'
 import { isTakeable, type Way } from '#core/supply/ways/way'
 import {
   stepAtCost,
@@ -29,10 +27,7 @@ import { buildPage } from '../builds/buildView'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { marketOf } from '#server/context/marketReadings'
 
-/**
- * The next steps up of each role that can be ranked, from leads and street prices, within what is left; and what to
- * swap where the build is over its budget.
- */
+/** The next steps up of each role that can be ranked, of every way, within what is left. */
 export async function stepsView(
   db: Pick<Queryable, 'select'>,
   buildId: string,
@@ -97,12 +92,7 @@ function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsV
         steps: carriedOut(world, view, steps, { changesOf, left, threshold: stepThreshold, unit }),
       }
     })
-  return {
-    left,
-    threshold: stepThreshold,
-    roles,
-    slimming: slim(world, view, ways, options, brief, reach),
-  }
+  return { left, threshold: stepThreshold, roles }
 }
 
 /** Steps that cannot be paid, one after the other, before no further one is looked at. */
@@ -170,95 +160,4 @@ function reachOf(view: BuildView): (parts: readonly Part[]) => TargetReach[] {
       wanted: target.averageFps,
     }))
   }
-}
-
-function slim(
-  world: World,
-  view: BuildView,
-  ways: readonly Way[],
-  options: readonly StepOption[],
-  brief: ReturnType<typeof fitBriefOf>,
-  reach: ReturnType<typeof reachOf>,
-): StepsView['slimming'] {
-  const chosen = view.choices
-    .filter((choice) => choice.parts.length === 1 && choice.scope !== 'test')
-    .map((choice) => ({
-      id: choice.id,
-      part: view.parts.find((part) => part.id === choice.parts[0]!.id),
-      cost: choice.payNow ?? 0,
-      fixed: choice.kind === 'item',
-    }))
-  const rest = view.parts
-    .filter((part) => !chosen.some((each) => each.part?.id === part.id))
-    .map((part) => ({ id: `rest:${part.id}`, part, cost: 0, fixed: true }))
-  const all = [...chosen.flatMap((each) => (each.part ? [{ ...each, part: each.part }] : [])), ...rest]
-  const { left } = view.receipt
-  if (left === null || left >= 0) return null
-  const over = -left
-  const { swaps } = slimming({
-    chosen: all,
-    options: options.filter((option) => option.part.facts.module !== 'laptop'),
-    over,
-    brief,
-    worth: (parts) => worthOf(parts, reach(parts)),
-  })
-  return { over, ...swapsInTurn(world, view, ways, swaps, over) }
-}
-
-/** The swaps one after the other, each with what it saves when those before it are taken; no more than are needed. */
-function swapsInTurn(
-  world: World,
-  view: BuildView,
-  ways: readonly Way[],
-  swaps: ReturnType<typeof slimming>['swaps'],
-  over: number,
-): Pick<NonNullable<StepsView['slimming']>, 'swaps' | 'stillOver'> {
-  const taking: Change[] = []
-  const found: NonNullable<StepsView['slimming']>['swaps'][number][] = []
-  let stillOver = over
-  for (const { choiceId, out, option, lost } of swaps) {
-    if (stillOver <= 0) break
-    const way = ways.find(({ id }) => id === option.id)!
-    const changes = [...takenOut(view.choices, out.id), taken(way, '')]
-    const left = whatIf(world, view.id, [...taking, ...changes], view.today).after?.receipt.left ?? null
-    if (left === null || -left >= stillOver) continue
-    found.push({
-      choiceId,
-      out: partLabel(out),
-      id: option.id,
-      partId: option.part.id,
-      how: option.how!,
-      name: partLabel(option.part),
-      saved: stillOver + left,
-      lost,
-      changes,
-    })
-    taking.push(...changes)
-    stillOver = -left
-  }
-  return { swaps: found, stillOver: Math.max(0, stillOver) }
-}
-
-/** Worth of a machine: how far it reaches its targets, less weight for memory and storage, which no target counts. */
-function worthOf(parts: readonly Part[], reached: readonly TargetReach[]): number {
-  const frames =
-    reached.reduce(
-      (sum, each) =>
-        sum +
-        Math.log(
-          Math.min(
-            2,
-            targetRatio(
-              { averageFps: each.fps, lowFps: each.fps },
-              { averageFps: each.wanted, lowFps: null },
-            ),
-          ),
-        ),
-      0,
-    ) / Math.max(1, reached.length)
-  const gb = (role: Role) =>
-    parts.filter((part) => part.role === role).reduce((sum, part) => sum + (part.facts.capacityGb ?? 0), 0)
-  return Math.exp(
-    frames + 0.1 * Math.log(Math.max(1, gb('memory'))) + 0.05 * Math.log(Math.max(1, gb('storage'))),
-  )
 }

@@ -91,6 +91,7 @@ export const planPage = reading('plan page', (world, buildId: string, today: str
       ...offered.filter(({ why }) => why !== '').map(({ way, why }) => ({ text: way.text, why })),
     ],
     present: present.map(({ way }) => way.id),
+    within: basis,
   }
 })
 

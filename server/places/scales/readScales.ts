@@ -1,19 +1,13 @@
 import type { BuildRow } from '#server/context/findBuild'
 import { formatAmount } from '#core/money/formatAmount'
 import { moneyIn } from '#server/context/settings'
-import { partLabel, roleNames } from '#core/parts/part'
 import { frameMachineOf } from '#core/performance/model/machineOf'
-import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
+import { roomWords, upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import { yearsBetween } from '#core/time/calendarDate'
 import { ageDecline, type AgedPart } from '#core/comparison/adjustments/ageDecline'
-import { compareComponents, toMakeEqual } from '#core/comparison/components/compareComponents'
+import { compareComponents } from '#core/comparison/components/compareComponents'
 import { likeForLike } from '#core/comparison/adjustments/likeForLike'
-import type {
-  NeedPrices,
-  WeighedComponent,
-  WeighedMachine,
-  WeighingTerms,
-} from '#core/comparison/weighedMachine'
+import type { NeedPrices, WeighedComponent, WeighingTerms } from '#core/comparison/weighedMachine'
 import { keptValue } from '#core/comparison/adjustments/keptValue'
 import { yearlyFaults } from '#core/comparison/adjustments/yearlyFaults'
 import { weigh, withoutUnknown } from '#core/comparison/weigh'
@@ -26,7 +20,6 @@ import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { streetAt } from '#server/context/market'
 import { marketOf } from '#server/context/marketReadings'
 import { reading, sameContent } from '#server/readings/reading'
-import { pricedLibrary } from '#server/context/pricedLibrary'
 import { asPart, onThese, ownMachine, questionsOf, rivalMachine } from './weighedMachines'
 import type { BuildToWeigh, Scales } from '#server/context/buildToWeigh'
 
@@ -61,17 +54,15 @@ export function weighBuild(
   const chosen = rivalsOf(world, build.id)
   const own = ownMachine(subject, settings, scales)
   const frames = frameMachineOf(subject.parts).machine
-  const priced = pricedLibrary(scales.market, build, scales.today)
   const rules = machineRules(scales.market, build, scales.today)
   const room = (components: readonly WeighedComponent[]) =>
-    components.length === 0
-      ? null
-      : upgradeRoom(components.map(asPart), priced, {
-          rule: rules.supplyRule,
-          year: fitBriefOf(scales.market, build, scales.today).year,
-          power: scales.market.assumptions.power,
-          sold: scales.market.assumptions.resale.replacedShare,
-        }).first
+    roomWords(
+      upgradeRoom(components.map(asPart), {
+        rule: rules.supplyRule,
+        year: fitBriefOf(scales.market, build, scales.today).year,
+        power: scales.market.assumptions.power,
+      }),
+    )
   const rivalMachines = chosen.map((rival) =>
     rivalMachine(rival, world.rows.rivalRates.where('rivalId', rival.id), subject, scales),
   )
@@ -95,7 +86,6 @@ export function weighBuild(
     verdict: null,
     components: [],
     questions: [],
-    toEqual: null,
     room: room(own.components),
   }
   const others = chosen.map((rival, at): WeighedView => {
@@ -116,7 +106,6 @@ export function weighBuild(
       verdict: weighed.verdict,
       components: compareComponents(own, machine),
       questions: questionsOf(rival),
-      toEqual: machine.components.length === 0 ? null : equalised(own, machine, priced),
       room: room(machine.components),
     }
   })
@@ -137,23 +126,10 @@ export function weighBuild(
       verdict: weighed.verdict,
       components: compareComponents(own, machine),
       questions: [],
-      toEqual: equalised(own, machine, priced),
       room: room(machine.components),
     }
   })
   return { settings, terms, frames, own: ownView, others: [...others, ...besides] }
-}
-
-function equalised(
-  own: WeighedMachine,
-  other: WeighedMachine,
-  priced: ReturnType<typeof pricedLibrary>,
-): NonNullable<WeighedView['toEqual']> {
-  const lacking = (worse: WeighedMachine, better: WeighedMachine) =>
-    toMakeEqual(worse, better, priced).map(({ role, found }) =>
-      found ? { name: partLabel(found.part), price: found.price } : { name: roleNames[role], price: null },
-    )
-  return { own: lacking(own, other), other: lacking(other, own) }
 }
 
 /** The builder's terms: the same for every machine on the scales. */

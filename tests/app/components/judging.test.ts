@@ -7,11 +7,9 @@ import { savePart } from '#server/places/parts/parts'
 import { noteShopPrice } from '#server/places/prices/noteShopPrice'
 import { priceBriefs, priceView } from '#server/places/prices/readPrices'
 import { choiceSchema } from '#shared/machine/schemas'
-import CapLine from '~/places/brief/components/CapLine.vue'
 import StillOpen from '~/places/machine/components/StillOpen.vue'
 import PriceHead from '~/places/prices/components/PriceHead.vue'
 import { today } from '../../server/marketWithBuild'
-import { refreshAll } from '~/data/refreshAll'
 import { asSent, Counter, press, registerCounter } from './counter'
 
 /** What is judged, part by part: prices, what is open in a machine, what a sum buys, what would match a rival. */
@@ -120,27 +118,4 @@ describe('what is still open in a machine', () => {
     await press(shown, /need a fact/)
     expect(shown.text()).toContain('not known')
   })
-})
-
-test('what the cap buys: a problem is said in its words, the splits by the weakest target', async () => {
-  await counter.show()
-  const base = { currency: 'CAD', cap: 400_00, needs: 0, problem: null }
-  const split = {
-    base: { name: 'Kettle and board', price: 200_00 },
-    card: { name: 'Tarn 640', price: 130_00 },
-    supply: null,
-    left: 70_00,
-    weakest: 0.92,
-    weakestTarget: 'Moorfell',
-  }
-  counter.answers.set('/brief/cap', { ...base, splits: [split, { ...split, left: 10_00, weakest: 1.1 }] })
-  const shown = mount(CapLine)
-  await flushPromises()
-  expect(shown.text()).toContain('What 400.00 buys')
-  expect(shown.text()).toContain('92 % of Moorfell')
-  expect(shown.find('[role="img"]').attributes('aria-label')).toContain('left 70.00')
-  counter.answers.set('/brief/cap', { ...base, splits: [], problem: 'no target is set' })
-  await refreshAll()
-  await flushPromises()
-  expect(shown.text()).toContain('no target is set')
 })

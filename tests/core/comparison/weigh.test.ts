@@ -4,7 +4,8 @@ import { ageDecline } from '#core/comparison/adjustments/ageDecline'
 import { arrivalShare } from '#core/comparison/adjustments/arrivalShare'
 import { keptValue, usedWorth } from '#core/comparison/adjustments/keptValue'
 import { faultDefaults } from '#core/supply/risk/faultRisk'
-import { compareComponents, toMakeEqual } from '#core/comparison/components/compareComponents'
+import type { Part } from '#core/parts/part'
+import { compareComponents, lacksBeside, type Lack } from '#core/comparison/components/compareComponents'
 import { compareRates } from '#core/comparison/components/compareRates'
 import {
   equivalentOf,
@@ -432,15 +433,10 @@ describe('components', () => {
       standing: 'worse',
       figure: 'SATA vs NVMe kind of drive',
     })
-    const offer = (id: string, facts: object, price: number) => ({
-      part: { id, role: 'storage' as const, make: '', name: id, facts },
-      price,
-    })
-    const offers = [
-      offer('disk', drive('hdd', 'sata', 2000), 1_900),
-      offer('quick', drive('ssd', 'nvme', 1000), 5_000),
-    ]
-    expect(toMakeEqual(sata, nvme, offers).map(({ found }) => found?.part.id)).toEqual(['quick'])
+    const [{ isNoWorse }] = lacksBeside(sata, nvme) as [Lack]
+    const part = (facts: object): Part => ({ id: 'drive', role: 'storage', make: '', name: 'drive', facts })
+    expect(isNoWorse(part(drive('hdd', 'sata', 2000)))).toBe(false)
+    expect(isNoWorse(part(drive('ssd', 'nvme', 1000)))).toBe(true)
     const memory = (speedMts: number, more: object = {}) =>
       machine({
         components: [
@@ -452,21 +448,18 @@ describe('components', () => {
       figure: 'MT/s not stated',
     })
   })
-  test('to make them equal: the cheapest part of each worse role that is no worse', () => {
-    const parts = [90, 100, 120].map((graphicsIndex) => ({
-      part: {
-        id: String(graphicsIndex),
-        role: 'graphics' as const,
-        make: '',
-        name: String(graphicsIndex),
-        facts: { graphicsIndex },
-      },
-      price: graphicsIndex * 100,
-    }))
-    expect(toMakeEqual(side(80), side(100), parts).map((each) => each.found?.price)).toEqual([10_000])
-    expect(toMakeEqual(side(100), side(80), parts)).toEqual([])
-    // P14: worse, and nothing on offer is as good
-    expect(toMakeEqual(side(80), side(150), parts)).toEqual([{ role: 'graphics', found: null }])
+  test('what a machine lacks: the roles in which it is worse, and what would do there', () => {
+    const card = (graphicsIndex: number): Part => ({
+      id: String(graphicsIndex),
+      role: 'graphics',
+      make: '',
+      name: String(graphicsIndex),
+      facts: { graphicsIndex },
+    })
+    const [lack] = lacksBeside(side(80), side(100))
+    expect(lack!.role).toBe('graphics')
+    expect([90, 100, 120].map((index) => lack!.isNoWorse(card(index)))).toEqual([false, true, true])
+    expect(lacksBeside(side(100), side(80))).toEqual([])
   })
 })
 

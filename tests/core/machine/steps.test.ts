@@ -8,9 +8,11 @@ import { readFacts } from '#core/reading/listings/completeness'
 import { partLabel, type Part, type PartFacts } from '#core/parts/part'
 import { carryForward, worthOfPercent } from '#core/machine/upgrades/carryForward'
 import { carryStairs } from '#core/machine/upgrades/carryStairs'
-import { slimming } from '#core/machine/upgrades/slimming'
 import { stepsUp, type StepOption } from '#core/machine/upgrades/stepsUp'
-import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
+import { lessResale, nextParts } from '#core/machine/upgrades/nextParts'
+import { roomWords, upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
+import { takenIn } from '#core/machine/fit/fixes'
+import { drawLevel, inTurn } from '#core/comparison/components/drawLevel'
 import { machineWith, partOf, soundFacts } from './fit/soundMachine'
 
 const card = (name: string, graphicsIndex: number, price: number, facts: PartFacts = {}): StepOption => ({
@@ -115,91 +117,80 @@ describe('steps up', () => {
   })
 })
 
-describe('slimming', () => {
-  const chosen = parts.map((part) => ({
-    id: part.id,
-    part,
-    cost: part.role === 'graphics' ? 13_000 : part.role === 'case' ? 6000 : 1000,
-    fixed: part.role === 'cpu',
-  }))
-  const chassis = (name: string, price: number, facts: PartFacts = {}): StepOption => ({
-    id: name,
-    part: partOf('case', { ...soundFacts.case, ...facts }, name),
-    price,
-    payNow: price,
-  })
-  const worth = (list: readonly Part[]) => reach(list)[0]!.fps
-  test('what loses nothing goes first, then what saves most for the least, until it fits', () => {
-    const { swaps, stillOver } = slimming({
-      chosen,
-      over: 5000,
-      worth,
-      options: [
-        chassis('plain case', 3500),
-        card('weak', 70, 9000),
-        card('near', 92, 10_500),
-        chassis('too small', 1000, { maxCardMm: 100 }),
-      ],
-    })
-    expect(swaps.map((swap) => [swap.option.id, swap.saved])).toEqual([
-      ['plain case', 2500],
-      ['near', 2500],
-    ])
-    expect([stillOver, swaps[0]!.lost]).toEqual([0, 0])
-    expect(swaps[1]!.lost).toBeCloseTo(0.08, 12)
-  })
-  test('what is paid is never swapped, and what is still over is said', () => {
-    const all = chosen.map((each) => ({ ...each, fixed: true }))
-    expect(slimming({ chosen: all, over: 5000, worth, options: [card('weak', 70, 1000)] })).toEqual({
-      swaps: [],
-      stillOver: 5000,
-    })
-  })
-})
-
 describe('room, plan, assembly, boxes', () => {
   const priced = (list: readonly [Part, number][]) => list.map(([part, price]) => ({ part, price }))
-  test('add a stick or replace the kit: the cheaper way, the old kit sold for four fifths', () => {
+  const cpu = (name: string, facts: PartFacts) => partOf('cpu', { ...soundFacts.cpu, ...facts }, name)
+  const idsOf = (list: readonly { readonly part: Part }[]) => list.map(({ part }) => part.name)
+  test('room is told by facts: slots, drives, watts; what nobody knows is not known', () => {
+    const kit = partOf('memory', { ...soundFacts.memory, kitCount: 2 }, 'kit')
+    const of = (memorySlots: number) =>
+      upgradeRoom(machineWith({ memory: null, motherboard: { memorySlots } }, [kit]), {
+        rule: { kind: 'twice' },
+        year: 2026,
+      })
+    expect([of(4).memory?.freeSlots, of(2).memory?.freeSlots]).toEqual([2, 0])
+    expect(roomWords(of(4))).toContain('2 of 4 memory slots')
+    const nothing = upgradeRoom([], { rule: { kind: 'twice' }, year: 2026 })
+    expect([nothing.m2Free, nothing.wattsFree, roomWords(nothing)]).toEqual([null, null, ''])
+  })
+  test('next steps: the same kit, kits of twice the size, CPUs of more worth than any cheaper one', () => {
     const kit = partOf('memory', { ...soundFacts.memory }, 'kit')
     const large = partOf('memory', { ...soundFacts.memory, capacityGb: 32 }, 'large')
-    const four = upgradeRoom(
+    const laptop = partOf('memory', { ...soundFacts.memory, capacityGb: 64, module: 'laptop' }, 'laptop')
+    const next = nextParts(
       machineWith({ memory: null }, [kit]),
       priced([
-        [kit, 3100],
         [large, 5800],
-      ]),
-      { rule: { kind: 'twice' }, year: 2026 },
-    )
-    // another kit 31.00; or 58.00 less 0.8 · 31.00 = 33.20
-    expect(four.moreMemory).toMatchObject({
-      add: { cost: 3100 },
-      replace: { cost: 3320, sold: 2480 },
-      better: 'add',
-    })
-    const two = upgradeRoom(
-      machineWith({ memory: null, motherboard: { memorySlots: 2 } }, [kit]),
-      priced([
         [kit, 3100],
-        [large, 5800],
-      ]),
-      { rule: { kind: 'twice' }, year: 2026 },
-    )
-    expect(two.moreMemory).toMatchObject({ add: null, better: 'replace' })
-    expect(two.first).toEqual({ what: 'Make large instead of the old kit', cost: 3320 })
-  })
-  test('next CPUs are those the board feeds, with the flash they need', () => {
-    const cpu = (name: string, facts: PartFacts) => partOf('cpu', { ...soundFacts.cpu, ...facts }, name)
-    const room = upgradeRoom(
-      parts,
-      priced([
+        [laptop, 100],
         [cpu('up', { cpuIndex: 120, firmwareNeeded: 5 }), 9000],
-        [cpu('hot', { cpuIndex: 150, limitW: 200 }), 9500],
+        [cpu('no faster', { cpuIndex: 110 }), 9900],
         [cpu('other', { cpuIndex: 160, socket: 'TD-B' }), 1000],
       ]),
-      { rule: { kind: 'twice' }, year: 2026 },
     )
-    expect(room.cpus).toMatchObject([{ name: 'Make up', flash: true, more: 9000 }])
-    expect(room.cpus[0]!.gain).toBeCloseTo(0.2, 12)
+    expect([idsOf(next.add), idsOf(next.replace)]).toEqual([['kit'], ['large']])
+    expect(next.cpus.map(({ offer, flash }) => [offer.part.name, flash])).toEqual([['up', true]])
+    expect(next.cpus[0]!.gain).toBeCloseTo(0.2, 12)
+    expect(nextParts([], priced([[kit, 3100]]))).toEqual({ add: [], replace: [], cpus: [] })
+    // a kit of 58.00 in place of one of mine that brings 24.80
+    expect(lessResale(5800, [2480])).toEqual({ cost: 5800, brings: 2480, more: 3320 })
+  })
+  test('P5: a CPU that its cooler cannot carry comes with one that can, or not at all', () => {
+    const machine = { parts: machineWith({ cpu: { limitW: 65 }, cooler: { coolerW: 76 } }) }
+    const hot = { part: cpu('hot', { cpuIndex: 150, limitW: 105 }), price: 9500 }
+    const out = machine.parts.filter(({ role }) => role === 'cpu')
+    expect(takenIn(machine, hot, out, [hot])).toBeNull()
+    const large = { part: partOf('cooler', { ...soundFacts.cooler, coolerW: 180 }, 'large'), price: 2000 }
+    const small = { part: partOf('cooler', { ...soundFacts.cooler, coolerW: 80 }, 'small'), price: 900 }
+    const taken = takenIn(machine, hot, out, [hot, small, large])!
+    expect([taken.parts.map(({ name }) => name), taken.cost]).toEqual([['Make hot', 'Make large'], 11_500])
+    expect(taken.replaces.map(({ id }) => machine.parts.find((part) => part.id === id)!.role)).toEqual([
+      'cpu',
+      'cooler',
+    ])
+  })
+  test('P14: drawn level role by role, the next in the machine as the one before has left it', () => {
+    const offers = priced([
+      [cpu('elsewhere', { cpuIndex: 150, socket: 'TD-B', limitW: 65 }), 1000],
+      [cpu('fits', { cpuIndex: 150, limitW: 65 }), 3000],
+      [partOf('graphics', { ...soundFacts.graphics, graphicsIndex: 200, lengthMm: 400 }, 'too long'), 100],
+      [partOf('graphics', { ...soundFacts.graphics, graphicsIndex: 200 }, 'short'), 9000],
+    ])
+    const wants = (role: 'cpu' | 'graphics', most = 999) => ({
+      role,
+      isNoWorse: (part: Part) =>
+        part.role === role && Math.max(part.facts.cpuIndex ?? 0, part.facts.graphicsIndex ?? 0) <= most,
+    })
+    const steps = drawLevel({ parts: machineWith() }, [wants('cpu'), wants('graphics')], offers)
+    expect(steps.map(({ taken }) => taken?.parts.map(({ name }) => name))).toEqual([
+      ['Make fits'],
+      ['Make short'],
+    ])
+    // nothing on offer does
+    expect(drawLevel({ parts: machineWith() }, [wants('cpu', 1)], offers)).toEqual([
+      { role: 'cpu', taken: null },
+    ])
+    expect(inTurn([30, 45, null, 60])).toEqual([30, 15, null, null])
   })
   test('the plan draws what clashes and what runs near its limit, nothing else', () => {
     const brief = { year: 2026, roomC: 25, power: powerDefaults }

@@ -273,7 +273,7 @@ describe('frameValue', () => {
   const of = (id: string, cost: number, frames: number) => ({
     id,
     name: id,
-    kind: 'library' as const,
+    kind: 'build' as const,
     cost,
     frames,
   })

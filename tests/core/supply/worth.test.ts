@@ -1,9 +1,5 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Part, PartFacts, Role } from '#core/parts/part'
-import { baseMachines, supplyFor } from '#core/machine/upgrades/baseMachines'
-import { capSplits } from '#core/machine/upgrades/capSplit'
-import { indexOfPart, rankedRoles } from '#core/parts/indexOfPart'
 import { agreementOf } from '#core/supply/ways/opinions'
 import { bestAtEach, worthBuying, type Candidate } from '#core/supply/ways/worthBuying'
 
@@ -87,96 +83,6 @@ describe('worthBuying', () => {
       { limit: 10, id: 'a' },
       { limit: 25, id: 'b' },
     ])
-  })
-})
-
-describe('capSplits', () => {
-  const option = (id: string, price: number) => ({ id, name: id, price })
-  test('the best split is that of trying every pair; pairs that cannot be joined are out', () => {
-    const options = fc.uniqueArray(
-      fc.record({ id: fc.string({ minLength: 1, maxLength: 2 }), price: fc.integer({ min: 1, max: 50 }) }),
-      { minLength: 1, maxLength: 7, selector: (each) => each.id },
-    )
-    fc.assert(
-      fc.property(options, options, fc.integer({ min: 10, max: 90 }), (bases, cards, cap) => {
-        const ratio = (base: { price: number }, card: { price: number }) =>
-          Math.min(base.price / 20, card.price / 30)
-        const joint = (base: { price: number }, card: { price: number }) =>
-          (base.price + card.price) % 7 === 0 ? null : 5
-        const splits = capSplits(
-          bases.map((each) => option(each.id, each.price)),
-          cards.map((each) => option(each.id, each.price)),
-          cap,
-          { joint, weakest: ratio },
-        )
-        const best = Math.max(
-          0,
-          ...bases.flatMap((base) =>
-            cards
-              .filter((card) => joint(base, card) !== null && base.price + card.price + 5 <= cap)
-              .map((card) => ratio(base, card)),
-          ),
-        )
-        expect(splits[0]?.weakest ?? 0).toBe(best)
-        for (const [index, split] of splits.entries()) {
-          expect(split.total).toBe(split.base.price + split.card.price + split.joint)
-          expect(split.total + split.left).toBe(cap)
-          const before = splits[index - 1]
-          if (before) expect(split.total < before.total && split.weakest <= before.weakest).toBe(true)
-        }
-      }),
-    )
-  })
-})
-
-describe('baseMachines', () => {
-  const part = (id: string, role: Role, price: number, facts: PartFacts) => ({
-    part: { id, role, make: '', name: id, facts } satisfies Part,
-    price,
-  })
-  const parts = [
-    part('cpu', 'cpu', 50, { socket: 'A', cpuIndex: 90, limitW: 65 }),
-    part('odd', 'cpu', 10, { socket: 'Z', cpuIndex: 90 }),
-    part('board', 'motherboard', 40, {
-      socket: 'A',
-      memoryGeneration: 'DDR4',
-      formFactor: 'ATX',
-      memorySlots: 2,
-    }),
-    part('kit', 'memory', 30, { memoryGeneration: 'DDR4', kitCount: 2, capacityGb: 16 }),
-    part('laptop', 'memory', 5, { memoryGeneration: 'DDR4', kitCount: 2, capacityGb: 16, module: 'laptop' }),
-    part('four', 'memory', 9, { memoryGeneration: 'DDR4', kitCount: 4, capacityGb: 16 }),
-    part('ssd', 'storage', 25, { drive: 'ssd', capacityGb: 500 }),
-    part('hdd', 'storage', 5, { drive: 'hdd', capacityGb: 2000 }),
-    part('box', 'case', 20, { boardSizes: ['ATX'], maxCoolerMm: 150 }),
-    part('tall', 'cooler', 8, { coolerSockets: ['A'], coolerW: 90, heightMm: 160 }),
-    part('fits', 'cooler', 12, { coolerSockets: ['A'], coolerW: 90, heightMm: 140 }),
-    part('weak', 'supply', 20, { ratedW: 300, eightPinLeads: 1 }),
-    part('strong', 'supply', 45, { ratedW: 500, eightPinLeads: 1 }),
-    part('sfx', 'supply', 30, { ratedW: 600, eightPinLeads: 2, supplyShape: 'SFX' }),
-  ]
-  test('the cheapest that goes together; a CPU without a board is left out', () => {
-    const bases = baseMachines(parts)
-    expect(bases.map((base) => [base.id, base.price, base.parts.map((each) => each.part.id)])).toEqual([
-      ['cpu', 177, ['cpu', 'board', 'kit', 'ssd', 'box', 'fits']],
-    ])
-  })
-  test('the supply is strong enough for both, of the usual shape, with the leads', () => {
-    const card = (boardPowerW: number, eightPinLeads = 1) => ({
-      id: 'card',
-      role: 'graphics' as const,
-      make: '',
-      name: 'card',
-      facts: { boardPowerW, eightPinLeads },
-    })
-    expect(supplyFor(parts, parts[0]!.part, card(130))!.part.id).toBe('strong') // 255 W · 1.5 = 382.5
-    expect(supplyFor(parts, parts[0]!.part, card(60))!.part.id).toBe('weak')
-    expect(supplyFor(parts, parts[0]!.part, card(130, 2))).toBeNull()
-  })
-  test('what a part is ranked by', () => {
-    expect(indexOfPart(parts[0]!.part)).toBe(90)
-    expect(indexOfPart(parts[4]!.part)).toBeNull()
-    expect(rankedRoles).toContain('graphics')
   })
 })
 

@@ -20,7 +20,7 @@ async function save(brief: BriefInput, was: string | undefined) {
 <template>
   <div class="px-6 py-4">
     <h1 class="mb-4">Brief</h1>
-    <CapLine class="mb-4" />
+    <BudgetBuys class="mb-4" :view="build.view!" />
     <BriefForm
       v-if="initial"
       :storage-key="`tarvin-brief-${id}`"

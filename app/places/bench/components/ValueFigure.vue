@@ -23,7 +23,6 @@ const colour = useTokens()
 const kinds = [
   { kind: 'build', token: '--series-1', style: 'circle', radius: 6 },
   { kind: 'rival', token: '--series-2', style: 'rectRot', radius: 7 },
-  { kind: 'library', token: '--soft', style: 'circle', radius: 2.5 },
 ] as const
 const pointOf = (step: ValueStep) => ({ x: inUnits(step.cost, currency), y: step.frames })
 const listed = computed(() => kinds.map(({ kind }) => steps.filter((step) => step.kind === kind)))
@@ -57,7 +56,7 @@ const names: Plugin<'scatter'> = {
     ctx.font = '600 12px "Instrument Sans Variable", sans-serif'
     ctx.lineWidth = 4
     ctx.strokeStyle = colour('--sheet')
-    for (const { kind, token } of kinds.slice(0, 2))
+    for (const { kind, token } of kinds)
       for (const step of steps.filter((each) => each.kind === kind)) {
         const x = scales.x!.getPixelForValue(inUnits(step.cost, currency))
         const isLate = x > chartArea.right - 180

@@ -4,15 +4,15 @@ import type { BuildView } from '#shared/builds/views'
 import { amount, signedAmount } from '~/utils/show'
 
 /**
- * Frames for money: builds, rivals and what the library makes, as a staircase and a table. Frames are the geometric
- * mean over this build's targets.
+ * Frames for money: builds and rivals, as a staircase and a table. Frames are the geometric mean over this build's
+ * targets.
  */
 const { view, bench } = defineProps<{ view: BuildView; bench: BenchView }>()
 const basis = useRouteState('money', 'anyone')
 const steps = computed(() => (basis.value === 'paid' ? bench.value.paid : bench.value.anyone))
 const nameOf = (id: string | null) => steps.value.find((step) => step.id === id)?.name ?? id ?? ''
-const mark = { build: '●', rival: '◆', library: '·' } as const
-const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'var(--soft)' } as const
+const mark = { build: '●', rival: '◆' } as const
+const colour = { build: 'var(--series-1)', rival: 'var(--series-2)' } as const
 </script>
 
 <template>
@@ -50,6 +50,9 @@ const colour = { build: 'var(--series-1)', rival: 'var(--series-2)', library: 'v
     </p>
     <template v-else>
       <ValueFigure :steps="steps" :currency="view.currency" class="mt-2" />
+      <p class="mt-1">
+        <NuxtLink :to="`/b/${view.id}/plan`" class="underline">What else this money buys: Plan</NuxtLink>
+      </p>
       <p v-if="bench.value.leftOut.length > 0" class="mt-1 text-waiting">
         Left out: {{ bench.value.leftOut.join('; ') }}.
       </p>

@@ -116,8 +116,8 @@ const room = computed(() => machine.room)
     <section class="sheet self-start p-3" aria-label="upgrade room">
       <h2>Upgrade room</h2>
       <p v-if="room.first" class="mt-1">
-        Best first upgrade: <b>{{ room.first.what }}</b>,
-        <span class="figures">{{ amount(room.first.cost, currency) }}</span>.
+        Best first upgrade: <b>{{ room.first.name }}</b>,
+        <span class="figures">{{ signedAmount(room.first.more, currency) }}</span>.
       </p>
       <table class="ledger mt-1">
         <tbody>
@@ -132,16 +132,18 @@ const room = computed(() => machine.room)
               {{ room.memory.mostGb === null ? 'not known' : `${room.memory.mostGb} GB` }}
             </td>
           </tr>
-          <tr v-if="room.moreMemory?.add">
-            <td>add {{ room.moreMemory.add.name }}</td>
-            <td class="amount">{{ amount(room.moreMemory.add.cost, currency) }}</td>
+          <tr v-if="room.add">
+            <td>add {{ room.add.name }}</td>
+            <td class="amount">{{ signedAmount(room.add.more, currency) }}</td>
           </tr>
-          <tr v-if="room.moreMemory?.replace">
+          <tr v-if="room.replace">
             <td>
-              or {{ room.moreMemory.replace.name }}, selling the old kit for
-              {{ amount(room.moreMemory.replace.sold, currency) }}
+              or {{ room.replace.name
+              }}<template v-if="room.replace.brings > 0"
+                >, selling the old kit for {{ amount(room.replace.brings, currency) }}</template
+              >
             </td>
-            <td class="amount">{{ amount(room.moreMemory.replace.cost, currency) }}</td>
+            <td class="amount">{{ signedAmount(room.replace.more, currency) }}</td>
           </tr>
           <tr v-if="room.m2Free !== null">
             <td>free M.2 slots / SATA ports</td>
@@ -154,7 +156,7 @@ const room = computed(() => machine.room)
         </tbody>
       </table>
       <h3 v-if="room.cpus.length > 0" class="mt-3 text-xs text-soft">
-        next CPUs for this board, after selling the old one
+        next CPUs for this board, with what they need, after selling the old one
       </h3>
       <table v-if="room.cpus.length > 0" class="ledger">
         <tbody>

@@ -2,11 +2,11 @@
 import { roleNames, type Role } from '#core/parts/part'
 import { indexUnit } from '#core/parts/indexOfPart'
 import type { BuildView } from '#shared/builds/views'
-import type { StepsView, StepView } from '#shared/machine/views'
+import type { StepView } from '#shared/machine/views'
 import type { Tread } from '~/ui/charts/stairs'
 import { stepWorking } from '~/workings/machineWorkings'
 import { call } from '~/data/call'
-import { amount, percent, signedAmount, signedPercent } from '~/utils/show'
+import { amount, signedAmount, signedPercent } from '~/utils/show'
 import { useCall } from '~/data/useCall'
 
 /**
@@ -33,26 +33,20 @@ const treads = computed<Tread[]>(() =>
     look: step.worthIt ? 'good' : 'doubtful',
   })),
 )
+const isOver = computed(() => view.receipt.left !== null && view.receipt.left < 0)
 /** Takes a way in place of what is in the build. */
-function swapFor(way: { id: string; name: string }, out: string | null, message: string) {
+function take(step: StepView) {
+  const out = view.parts.find((part) => part.role === shown.value!.role)?.id ?? null
   let done = 0
   return run(
     async () => {
-      build.named(way.name)
+      build.named(step.name)
       const told = { onAction: (action: number) => (done = action) }
-      await call('POST /api/builds/:id/machine/swap', { id: view.id }, { way: way.id, out }, told)
+      await call('POST /api/builds/:id/machine/swap', { id: view.id }, { way: step.id, out }, told)
     },
-    { message, undo: () => build.undo(done, way.name) },
+    { message: `${step.name} added`, undo: () => build.undo(done, step.name) },
   )
 }
-const take = (step: StepView) =>
-  swapFor(step, view.parts.find((part) => part.role === shown.value!.role)?.id ?? null, `${step.name} added`)
-const slim = (swap: NonNullable<StepsView['slimming']>['swaps'][number]) =>
-  swapFor(
-    swap,
-    view.choices.find((choice) => choice.id === swap.choiceId)?.parts[0]?.id ?? null,
-    `${swap.name} added, ${amount(swap.saved, view.currency)} saved`,
-  )
 const words = (step: StepView) => {
   const gain =
     step.framesChange !== null
@@ -66,22 +60,11 @@ const words = (step: StepView) => {
 
 <template>
   <section aria-label="upgrades">
-    <div v-if="steps?.slimming" class="mb-4 border-l-4 border-stop bg-stop-ground p-3" data-test="slimming">
-      <p>
-        <b>{{ amount(steps.slimming.over, view.currency) }} over the budget.</b>
-        <template v-if="steps.slimming.swaps.length > 0"
-          >Swaps that save most for the least loss, in order:</template
-        ><template v-else>No swap saves money without making the machine worse.</template>
+    <div v-if="isOver" class="mb-4 border-l-4 border-stop bg-stop-ground p-3" data-test="over-budget">
+      <p class="mb-2">
+        <b>{{ amount(-view.receipt.left!, view.currency) }} over the budget.</b>
       </p>
-      <p v-for="swap in steps.slimming.swaps" :key="swap.choiceId" class="mt-1 flex items-center gap-2">
-        <span class="min-w-0 flex-1">{{ swap.name }} instead of {{ swap.out }}, {{ swap.how }}</span
-        ><span class="figures text-settled">−{{ amount(swap.saved, view.currency) }}</span
-        ><span class="text-soft">{{ percent(swap.lost, 1) }} slower</span
-        ><button type="button" class="button !py-0.5" @click="slim(swap)">swap</button>
-      </p>
-      <p v-if="steps.slimming.stillOver > 0" class="mt-1 text-stop">
-        Still {{ amount(steps.slimming.stillOver, view.currency) }} over after that.
-      </p>
+      <BudgetBuys :view="view" />
     </div>
     <div class="mb-2 flex flex-wrap items-center gap-2">
       <h2>Upgrades</h2>

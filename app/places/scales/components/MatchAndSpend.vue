@@ -6,12 +6,21 @@ import type { BuildView } from '#shared/builds/views'
 import type { WeighedView } from '#shared/scales/views'
 import { amount } from '~/utils/show'
 import { noneWords, provenWords } from '~/places/plan/state/usePlan'
-import { useRivalPlan } from '../state/rivalPlan'
+import { useAskedPlan } from '~/places/plan/state/askedPlan'
+import { read } from '~/data/read'
 
 /** The cheapest machine that matches a rival, and the fastest that takes no more to own; saved as a variant. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()
 const { run, busy } = useAction()
-const { found, searching, failure, search, stop, save } = useRivalPlan(() => view.id)
+const { found, searching, failure, search, stop, take } = useAskedPlan<{
+  readonly goal: 'match' | 'spend'
+  readonly rivalName: string
+}>(() => view.id)
+function ask(goal: 'match' | 'spend') {
+  const { id, name } = against.machine
+  const question = () => read('GET /api/builds/:id/scales/question', { id: view.id, goal, rivalId: id })
+  void search({ goal, rivalName: name }, question, { rivalId: id })
+}
 watch(
   () => against.machine.id,
   () => {
@@ -30,24 +39,24 @@ const isPresent = computed(() => isAsItIs(found.value!.question, found.value!.pl
 const targets = computed(() =>
   found.value!.question.targets.map((target, at) => ({
     ...target,
-    rival: found.value!.goal === 'match' ? (found.value!.question.wishes.floors[at] ?? null) : null,
+    rival: found.value!.about.goal === 'match' ? (found.value!.question.wishes.floors[at] ?? null) : null,
     fps: found.value!.plan.fps?.[at] ?? null,
   })),
 )
 const noneThere = computed(() =>
-  found.value!.goal === 'match'
-    ? `Nothing on offer reaches ${found.value!.rivalName} in every target.`
-    : `Nothing on offer makes a complete machine for the price of ${found.value!.rivalName}.`,
+  found.value!.about.goal === 'match'
+    ? `Nothing on offer reaches ${found.value!.about.rivalName} in every target.`
+    : `Nothing on offer makes a complete machine for the price of ${found.value!.about.rivalName}.`,
 )
 const name = computed(() =>
-  (found.value?.goal === 'match'
-    ? `${view.name}, matching ${found.value.rivalName}`
-    : `${view.name}, same money as ${found.value?.rivalName ?? ''}`
+  (found.value?.about.goal === 'match'
+    ? `${view.name}, matching ${found.value.about.rivalName}`
+    : `${view.name}, same money as ${found.value?.about.rivalName ?? ''}`
   ).slice(0, 80),
 )
 async function open() {
   if (busy.value) return
-  await run(async () => navigateTo(`/b/${await save(name.value)}/machine?mode=chosen`), {
+  await run(async () => navigateTo(`/b/${(await take('variant', name.value)).buildId}/machine?mode=chosen`), {
     message: 'opened as a variant',
   })
 }
@@ -57,19 +66,9 @@ async function open() {
   <section class="sheet p-4" aria-label="match and spend">
     <div class="flex flex-wrap items-center gap-3">
       <h2>Compared with {{ against.machine.name }}</h2>
-      <button
-        type="button"
-        class="button button-main"
-        :disabled="searching"
-        @click="search('match', against.machine)"
-      >
+      <button type="button" class="button button-main" :disabled="searching" @click="ask('match')">
         Match it</button
-      ><button
-        type="button"
-        class="button button-main"
-        :disabled="searching"
-        @click="search('spend', against.machine)"
-      >
+      ><button type="button" class="button button-main" :disabled="searching" @click="ask('spend')">
         Spend the same</button
       ><template v-if="searching"
         ><span role="status">Calculating…</span
@@ -88,9 +87,9 @@ async function open() {
       <template v-else>
         <p class="mt-3 text-[15px]" data-test="match-answer">
           {{
-            found.goal === 'match'
-              ? `Cheapest match for ${found.rivalName}:`
-              : `Fastest for the cost of ${found.rivalName}:`
+            found.about.goal === 'match'
+              ? `Cheapest match for ${found.about.rivalName}:`
+              : `Fastest for the cost of ${found.about.rivalName}:`
           }}
           <b class="figures">{{ money(found.plan.cost) }}</b> {{ view.currency }} expected total,
           <span class="figures">{{ money(found.plan.payNow) }}</span> total<template v-if="found.plan.toOwn"
@@ -141,7 +140,7 @@ async function open() {
                 <tr>
                   <th>target</th>
                   <th class="!text-right">target fps</th>
-                  <th v-if="found.goal === 'match'" class="!text-right">rival fps</th>
+                  <th v-if="found.about.goal === 'match'" class="!text-right">rival fps</th>
                   <th class="!text-right">this fps</th>
                 </tr>
               </thead>
@@ -149,7 +148,7 @@ async function open() {
                 <tr v-for="target in targets" :key="target.name">
                   <td>{{ target.name }}</td>
                   <td class="amount">{{ target.averageFps }}</td>
-                  <td v-if="found.goal === 'match'" class="amount">
+                  <td v-if="found.about.goal === 'match'" class="amount">
                     {{ target.rival === null ? 'not known' : Math.round(target.rival) }}
                   </td>
                   <td

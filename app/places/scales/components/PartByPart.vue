@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { BuildView } from '#shared/builds/views'
-import type { WeighedView } from '#shared/scales/views'
-import { amount, signedAmount } from '~/utils/show'
+import type { LevelNeed, WeighedView } from '#shared/scales/views'
+import { useCall } from '~/data/useCall'
+import { signedAmount } from '~/utils/show'
 
 /** The build against one rival, part by part; what would make them equal; room to grow; what to ask the seller. */
 const { view, against } = defineProps<{ view: BuildView; against: WeighedView }>()
@@ -12,13 +13,16 @@ const tone = {
   'not stated': 'tag-waiting',
   'not there': 'tag-waiting',
 } as const
-type Needed = NonNullable<WeighedView['toEqual']>['own'][number]
+const { data: level } = useCall('GET /api/builds/:id/scales/level', () => ({
+  id: view.id,
+  rivalId: against.machine.id,
+}))
 const lacking = computed(() => [
-  { name: against.machine.name, needs: against.toEqual?.other ?? [] },
-  { name: view.name, needs: against.toEqual?.own ?? [] },
+  { name: against.machine.name, needs: level.value?.other ?? [] },
+  { name: view.name, needs: level.value?.own ?? [] },
 ])
-const priced = (list: readonly Needed[]) => list.filter(({ price }) => price !== null)
-const sum = (list: readonly Needed[]) => list.reduce((total, { price }) => total + (price ?? 0), 0)
+const priced = (list: readonly LevelNeed[]) => list.filter(({ price }) => price !== null)
+const sum = (list: readonly LevelNeed[]) => list.reduce((total, { price }) => total + (price ?? 0), 0)
 const names = (list: readonly { name: string }[]) => list.map((each) => each.name).join(', ')
 </script>
 
@@ -49,7 +53,7 @@ const names = (list: readonly { name: string }[]) => list.map((each) => each.nam
         </dd>
       </div>
     </dl>
-    <p v-if="against.toEqual" class="mt-2">
+    <p v-if="level && against.components.length > 0" class="mt-2">
       <template v-for="{ name, needs } in lacking" :key="name">
         <template v-if="priced(needs).length > 0"
           >To draw level, {{ name }} needs {{ names(priced(needs)) }}:
@@ -60,19 +64,14 @@ const names = (list: readonly { name: string }[]) => list.map((each) => each.nam
           {{ names(needs.filter(({ price }) => price === null)) }}.
         </template>
       </template>
-      <template v-if="against.toEqual.own.length + against.toEqual.other.length === 0"
+      <template v-if="level.own.length + level.other.length === 0"
         >Neither needs a part to draw level.</template
       >
     </p>
     <p v-if="view.weighing.own.room || against.room" class="mt-1 text-soft">
-      Upgrade room:
-      <template v-if="view.weighing.own.room"
-        >{{ view.name }} {{ view.weighing.own.room.what }} for
-        {{ amount(view.weighing.own.room.cost, view.currency) }}; </template
-      ><template v-if="against.room"
-        >{{ against.machine.name }} {{ against.room.what }} for
-        {{ amount(against.room.cost, view.currency) }}</template
-      ><template v-else>no sensible upgrade</template>.
+      Upgrade room: {{ view.name }} {{ view.weighing.own.room || 'not known' }}; {{ against.machine.name }}
+      {{ against.room || 'not known' }}.
+      <NuxtLink :to="`/b/${view.id}/machine?mode=power`" class="quiet-button">next steps</NuxtLink>
     </p>
     <div v-if="against.questions.length > 0" class="mt-2 border-l-4 border-waiting pl-3">
       <b>Ask the seller</b>
