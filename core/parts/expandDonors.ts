@@ -8,7 +8,10 @@ const additive: ReadonlySet<Role> = new Set(['memory', 'storage', 'extra'])
  * role of which there is one. A donor whose contents are not known stands as itself. Chosen memory takes the place of a
  * donor's, since kits are rarely mixed; drives stay beside it.
  */
-export function expandDonors(parts: readonly Part[], library: ReadonlyMap<string, Part>): Part[] {
+export function expandDonors(
+  parts: readonly Part[],
+  library: Pick<ReadonlyMap<string, Part>, 'get'>,
+): Part[] {
   const chosen = new Set(parts.filter((part) => part.role !== 'donor').map((part) => part.role))
   return parts.flatMap((part) => {
     if (part.role !== 'donor' || part.facts.contains === undefined) return [part]

@@ -35,10 +35,14 @@ export interface PartToGet {
   readonly isNew: boolean
 }
 
+interface WhoPays extends Pick<BuildRow, 'currency'> {
+  readonly houseRules: Pick<BuildRow['houseRules'], 'neverUsed' | 'patience'>
+}
+
 /** The market price for each of these parts, by the id asked with. */
 export function anyonePrices(
   market: Market,
-  { currency, houseRules }: Pick<BuildRow, 'currency' | 'houseRules'>,
+  { currency, houseRules }: WhoPays,
   parts: readonly PartToGet[],
   today: string,
 ): Map<string, number | null> {

@@ -1,6 +1,8 @@
 import { netResale } from '#core/supply/lots/splitLot'
 import type { Part } from '#core/parts/part'
+import { expandDonors } from '#core/parts/expandDonors'
 import { streetAt } from './market'
+import { part as libraryPart } from './marketReadings'
 import type { Market } from './marketState'
 
 /** How a single part is sold: the fee of an auction and a parcel. */
@@ -13,8 +15,9 @@ export function sellingTerms(market: Market, currency: string): { feePercent: nu
 }
 
 /**
- * What parts would fetch today, net of fee, parcel and the chance that they sell: each by its typical mark. Extras go
- * with the machine and are not valued. Null where a part was never sold.
+ * What parts would fetch today, net of fee, parcel and the chance that they sell: each by its typical mark, a donor by
+ * what is known to be in it, as it is parted out. Extras go with the machine and are not valued. Null where a part was
+ * never sold.
  */
 export function worthOfParts(
   market: Market,
@@ -23,7 +26,8 @@ export function worthOfParts(
   today: string,
 ): number | null {
   let sum = 0
-  for (const part of parts) {
+  const library = { get: (id: string) => libraryPart(market.world, id) ?? undefined }
+  for (const part of expandDonors(parts, library)) {
     if (part.role === 'extra') continue
     const typical = streetAt(market, part.id, today, currency)
     if (typical === null) return null

@@ -156,7 +156,7 @@ export interface HaggleView extends HaggleSheet {
     readonly titles: readonly string[]
     readonly cost: number
     readonly left: number
-    readonly worth: number
+    readonly worth: number | null
   }[]
   /** Of an auction: the most to bid on it and on the later ones; null for what is none. */
   readonly bids: BidsView | null

@@ -229,7 +229,7 @@ test(
     expect(beaten).toEqual([])
     expect(counts.match).toBeGreaterThan(rivals / 2)
     expect(counts.spend).toBeGreaterThan(rivals / 3)
-    expect(counts.budget).toBeGreaterThan(rivals / 3)
+    expect(counts.budget).toBeGreaterThan(rivals / 6)
     expect(counts.feasible).toBeLessThanOrEqual(rivals / 5)
     expect(counts.tried).toBeGreaterThan(rivals * 10)
   },

@@ -7,6 +7,7 @@ import { actions } from '#server/db/schema/ledger'
 import { buildReading } from '#server/context/readBuild'
 import { createBuild } from '#server/places/builds/builds'
 import { createVariant } from '#server/places/builds/variants'
+import { haggleOf } from '#server/places/leads/haggle'
 import { createLead } from '#server/places/leads/leads'
 import { addChoice } from '#server/places/machine/choices'
 import { swap, takeWay } from '#server/places/machine/fix'
@@ -156,6 +157,35 @@ test(
           const out = view.parts.find((part) => part.role === role)?.id ?? null
           await isAsShown(build, changes, () => swap(db, build, { way: id, out }, today))
         }
+      // P1, P8: what a lead costs at a price is what the receipt then comes to, in the cart of its shop
+      for (const lead of [pick(draw, ground.leads), pick(draw, ground.leads)]) {
+        const sheet = haggleOf(world, build, lead, today)
+        const own = view.choices.filter(({ leadId }) => leadId === lead)
+        const out = own.map(({ id }): Change => ({ kind: 'remove', choice: id }))
+        const costAt = (price: number) => {
+          const bought: Change[] = [
+            { kind: 'price', lead, amount: price },
+            { kind: 'choose', lead, keepBoth: true },
+          ]
+          const [without, withIt] = [out, [...out, ...bought]].map(
+            (changes) => whatIf(world, build, changes, today).difference,
+          )
+          const of = (each: typeof without) =>
+            !each || each.expected === null ? null : each.expected - each.leftovers
+          const [before, after] = [of(without), of(withIt)]
+          return before === null || before === undefined || after === null || after === undefined
+            ? null
+            : after - before
+        }
+        const atAsk = costAt(sheet.ask)
+        if (atAsk === null) continue
+        did('haggle')
+        expect([seed, lead, sheet.costAtAsk]).toEqual([seed, lead, atAsk])
+        if (sheet.walkAway === null) continue
+        did('walk-away')
+        expect(costAt(sheet.walkAway)!).toBeLessThanOrEqual(sheet.alternative!.amount)
+        expect(costAt(sheet.walkAway + 1)!).toBeGreaterThan(sheet.alternative!.amount)
+      }
       for (let each = 0; each < 3; each += 1) {
         const changes = Array.from({ length: draw.whole(1, 3) }, () =>
           anyChange(draw, view.choices, ground),
@@ -170,7 +200,18 @@ test(
         )
       }
     }
-    for (const kind of ['fix', 'candidate', 'step', 'choose', 'remove', 'leave-out', 'limit', 'refused'])
+    for (const kind of [
+      'fix',
+      'candidate',
+      'step',
+      'haggle',
+      'walk-away',
+      'choose',
+      'remove',
+      'leave-out',
+      'limit',
+      'refused',
+    ])
       expect(counts.get(kind) ?? 0, kind).toBeGreaterThanOrEqual(Math.floor(seeds / 3))
   },
 )

@@ -117,8 +117,8 @@ describe('the haggle sheet of a lead', () => {
       alternative: { what: 'street price at your patience' },
       advice: 'haggle',
     })
-    // 8 % of faults without protection, hassle 8.00: cost at p is 1.08 p + 0.64, so p = (street − 0.64) / 1.08
-    expect(first.walkAway).toBe(Math.floor((first.alternative!.amount - 64) / 1.08))
+    // 8 % of faults without protection, hassle 8.00: cost at p is 1.08 p + 0.64, of a hunt as of a lead
+    expect(Math.abs(first.walkAway! - (first.alternative!.amount - 64) / 1.08)).toBeLessThan(1)
     // the aim by the same cost, rounded once, against the patient mark
     expect(Math.abs(first.aim! - (first.patient! - 64) / 1.08)).toBeLessThan(1)
     expect(first.patient!).toBeLessThan(first.alternative!.amount)

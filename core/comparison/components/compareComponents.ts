@@ -1,3 +1,4 @@
+import type { Lack } from '../../machine/upgrades/drawLevel'
 import { driveKind } from '../../parts/driveKind'
 import { roleNames, type Part, type PartFacts, type Role } from '../../parts/part'
 import type { WeighedComponent, WeighedMachine } from '../weighedMachine'
@@ -125,12 +126,6 @@ export function sizesOf({ components }: Pick<WeighedMachine, 'components'>): {
     (role) => together(components, role)?.facts.capacityGb,
   )
   return { ...(memoryGb && { memoryGb }), ...(driveGb && { driveGb }) }
-}
-
-/** What a machine lacks beside a better one: its role, and whether a part would do. */
-export interface Lack {
-  readonly role: Role
-  isNoWorse(part: Part): boolean
 }
 
 /** Roles in which a machine is worse than another, with what would be in nothing worse. */

@@ -48,7 +48,7 @@ export function haggleSheet({
   lowestOpening = resaleDefaults.lowestOpening,
 }: HaggleInput): HaggleSheet {
   if (alternative === null) return { walkAway: null, aim: null, opening: null, advice: 'not-known' }
-  const top = Math.max(2 * ask, 2 * alternative, unit)
+  const top = topAbove(costAt, alternative, Math.max(2 * ask, unit))
   const walkAway = highestPriceWithin(costAt, alternative, top, unit)
   if (walkAway === null || walkAway === 0) return { walkAway, aim: null, opening: null, advice: 'pass' }
   const aim =
@@ -66,6 +66,13 @@ export function haggleSheet({
     return { walkAway, aim, opening: roundDownCustomary(aim, unit), advice: 'far-apart' }
   const opening = roundDownCustomary(Math.max(2 * aim - ask, lowestOpening * ask), unit)
   return { walkAway, aim, opening, advice: 'haggle' }
+}
+
+/** A price at which it costs more than a limit: what is sold on of a lot may carry it far beyond its ask. */
+function topAbove(costAt: HaggleInput['costAt'], limit: number, start: number): number {
+  let top = start
+  while (costAt(top) <= limit && top < Number.MAX_SAFE_INTEGER / 4) top *= 2
+  return top
 }
 
 /** Walk-away of a machine to be sold on: net resale less what finishing it costs and the margin wanted; never below 0. */

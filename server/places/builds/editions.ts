@@ -17,7 +17,7 @@ import { insertBuild } from './builds'
 import { buildView } from './buildView'
 import { newId } from '#server/db/ids'
 import { useMarket } from '#server/context/market'
-import { pricedLibrary } from '#server/context/pricedLibrary'
+import { anyonePrices } from '#server/context/anyone'
 import { editionContent, editionNotes } from './editionContent'
 
 /**
@@ -103,18 +103,25 @@ export async function openEdition(
   today: string,
 ): Promise<RepricedView> {
   const market = await useMarket(db)
-  const priced = pricedLibrary(market, { currency, houseRules: { neverUsed: [] } }, today)
   const rate = rateTable(market.rates).find(today, file.currency, currency)
   const there = (amount: number | null) =>
     rate === null || amount === null ? null : convertAmount(amount, file.currency, currency, rate)
+  const ownOf = (part: EditionFile['lines'][number]['parts'][number]) =>
+    market.library.find((each) => each.id === part.id) ??
+    market.library.find(
+      (each) => partLabel(each).toLowerCase() === `${part.make} ${part.name}`.trim().toLowerCase(),
+    )
+  const known = file.lines.flatMap(({ parts }) => parts.flatMap((part) => ownOf(part) ?? []))
+  const prices = anyonePrices(
+    market,
+    { currency, houseRules: { neverUsed: [] } },
+    known.map((part) => ({ id: part.id, part, isNew: false })),
+    today,
+  )
   const lines = file.lines.flatMap((line) =>
     line.parts.map((part) => {
-      const own =
-        market.library.find((each) => each.id === part.id) ??
-        market.library.find(
-          (each) => partLabel(each).toLowerCase() === `${part.make} ${part.name}`.trim().toLowerCase(),
-        )
-      const price = own ? (priced.find((each) => each.part.id === own.id)?.price ?? null) : null
+      const own = ownOf(part)
+      const price = own ? (prices.get(own.id) ?? null) : null
       return {
         label: own ? partLabel(own) : `${part.make} ${part.name}`.trim(),
         partId: own?.id ?? null,

@@ -10,6 +10,7 @@ import { doorTable, mostTelling } from '#core/supply/door/doorTable'
 import { haggleWords } from '#core/supply/haggle/haggleWords'
 import type { Database } from '#server/db/client'
 import { leads } from '#server/db/schema/leads'
+import { useWorld } from '#server/readings/useWorld'
 import { NotFoundError } from '#server/errors/notFoundError'
 import type { ValuedLead } from '#server/context/valuedLeads'
 import type { DoorAnswered } from '#shared/leads/views'
@@ -30,7 +31,7 @@ export async function doorPageOf(
   leadId: string,
   today: string,
 ): Promise<string> {
-  const read = await haggled(db, buildId, leadId, today)
+  const read = haggled(await useWorld(db), buildId, leadId, today)
   const { own, build, market } = read
   const { lead } = own
   const { telling, others } = seenAtTheDoor(own.facts)
@@ -38,9 +39,9 @@ export async function doorPageOf(
   const money = (amount: number | null, currency: string) =>
     amount === null ? 'not known' : `${formatAmount(amount, currency)} ${currency}`
   const row = (as: ValuedLead): DoorRow => {
-    const { walkAway, advice, ask, askedBy } = sheetOf(read, as)
+    const { walkAway, advice, costAtAsk, askedBy } = sheetOf(read, as)
     return {
-      expected: money(as.revalue(ask).expectedAfterResale, build.currency),
+      expected: money(costAtAsk, build.currency),
       worth: money(as.value.street, build.currency),
       most: walkAway,
       mostShown: money(walkAway, lead.currency),

@@ -1,11 +1,11 @@
 import { checkFit } from '#core/machine/fit/checkFit'
-import type { FitBrief } from '#core/machine/fit/finding'
+import type { FitBrief, FitMachine } from '#core/machine/fit/finding'
 import { waysToMend } from '#core/machine/fit/fixes'
 import type { PricedPart } from '#core/machine/upgrades/pricedPart'
 import { noRate } from '#core/money/rates'
 import { expandDonors } from '#core/parts/expandDonors'
 import { indexOfPart } from '#core/parts/indexOfPart'
-import { coreRoles, partLabel, roleNames, type Part, type Role } from '#core/parts/part'
+import { coreRoles, partLabel, roleNames, type Part } from '#core/parts/part'
 import { pickupCost } from '#core/supply/landed/landedCost'
 import { tradeInSheet } from '#core/supply/landed/tradeIn'
 import { findSameListings, type SameListing } from '#core/supply/leads/sameListing'
@@ -19,7 +19,8 @@ import { houseRuleBreaches } from '#server/context/houseRuleBreaches'
 import { readStreetPrice, streetAt } from '#server/context/market'
 import { marketOf, part } from '#server/context/marketReadings'
 import type { Market } from '#server/context/marketState'
-import { pricedLibrary } from '#server/context/pricedLibrary'
+import { partsAtTheirWays, suggested } from '#server/context/waysToGet'
+import { drawLevel } from '#core/machine/upgrades/drawLevel'
 import { keptParts, leadsValued, type ValuedLead } from '#server/context/valuedLeads'
 import { waitingOf } from '#server/context/waitingDays'
 import type { Queryable } from '#server/db/client'
@@ -312,6 +313,7 @@ const substitutes = reading('substitutes', (world, buildId: string, today: strin
     leadsValued(world, build, today, ids),
     choicesOf(world, build).flatMap(({ leadId }) => leadId ?? []),
     new Map(marketOf(world).library.map((each) => [each.id, each])),
+    { brief: fitBriefOf(marketOf(world), build, today), settled: new Set(build.settled) },
   )
 })
 
@@ -320,6 +322,7 @@ function substitutesFor(
   valued: readonly ValuedLead[],
   chosenIds: readonly string[],
   library: ReadonlyMap<string, Part>,
+  checked: Omit<FitMachine, 'parts'>,
 ): Map<string, ReturnType<typeof nearestSubstitutes>> {
   const chosen = valued.filter((each) => chosenIds.includes(each.lead.id))
   const gone = chosen.filter((each) => each.lead.vanishedOn !== null)
@@ -332,7 +335,7 @@ function substitutesFor(
       each.lead.condition !== 'damaged',
   )
   const stops = (parts: readonly Part[]) =>
-    checkFit({ parts }).findings.filter((finding) => finding.severity === 'stops').length
+    checkFit({ ...checked, parts }).findings.filter((finding) => finding.severity === 'stops').length
   return new Map(
     gone.map((each) => {
       const others = chosen.filter((other) => other !== each).flatMap((other) => keptParts(other, library))
@@ -363,7 +366,9 @@ const lacksOfParts = reading(
     const build = buildRow(world, buildId)
     const market = marketOf(world)
     const library = new Map(market.library.map((each) => [each.id, each]))
-    return lacksOf(kept, library, fitBriefOf(market, build, today), pricedLibrary(market, build, today))
+    const chosen = choicesOf(world, build)
+    const priced = partsAtTheirWays(suggested(world, buildId, { today, choices: chosen }))
+    return lacksOf(kept, library, fitBriefOf(market, build, today), priced)
   },
   { same: sameContent, most: 20_000 },
 )
@@ -384,16 +389,21 @@ function lacksOf(
       !(role === 'graphics' && machine.parts.some((part) => part.facts.integratedGraphics)) &&
       !(role === 'cooler' && machine.parts.some((part) => part.facts.coolerIncluded)),
   )
-  const cheapest = (role: Role) =>
-    priced
-      .filter(({ part }) => part.role === role && part.facts.module !== 'laptop')
-      .sort((a, b) => a.price - b.price)[0]?.price ?? null
+  // each in the machine as the ones before have left it, with what it needs
+  const filled = drawLevel(
+    machine,
+    roles.map((role) => ({
+      role,
+      isNoWorse: (part: Part) => part.role === role && part.facts.module !== 'laptop',
+    })),
+    priced,
+  )
   const findings = checkFit(machine).findings.filter(
     (finding) =>
       (finding.severity === 'stops' || finding.severity === 'needs') && finding.ruleId !== 'cpu-graphics',
   )
   return [
-    ...roles.map((role) => ({ what: `a ${roleNames[role]}`, cost: cheapest(role) })),
+    ...filled.map(({ role, taken }) => ({ what: `a ${roleNames[role]}`, cost: taken?.cost ?? null })),
     ...findings.map((finding) => {
       const costs = waysToMend(finding, machine, priced, []).flatMap((way) => way.cost ?? [])
       return { what: finding.what, cost: costs.length === 0 ? null : Math.min(...costs) }

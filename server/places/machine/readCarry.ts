@@ -10,7 +10,7 @@ import type { Database } from '#server/db/client'
 import { buildView } from '../builds/buildView'
 import { machineRules } from '#server/context/fitBrief'
 import { readStreetPrice, useMarket } from '#server/context/market'
-import { pricedLibrary } from '#server/context/pricedLibrary'
+import { partsAtTheirWays, suggestedWays } from '#server/context/waysToGet'
 
 interface Move {
   readonly partId: string
@@ -30,7 +30,9 @@ export async function carryView(
   const [part, cpu] = [partId, cpuId].map((id) => market.library.find((each) => each.id === id))
   if (part?.role !== 'graphics') throw new CoreError('unknown-card', { id: partId }, 'partId')
   if (cpu?.role !== 'cpu') throw new CoreError('unknown-cpu', { id: cpuId }, 'cpuId')
-  const cards = pricedLibrary(market, view, today).filter((each) => each.part.role === 'graphics')
+  const cards = partsAtTheirWays(await suggestedWays(db, view, view)).filter(
+    (each) => each.part.role === 'graphics',
+  )
   const price = cards.find((each) => each.part.id === partId)?.price
   if (price === undefined) throw new CoreError('no-price-today', { part: partLabel(part) }, 'partId')
   const { trend } = readStreetPrice(market, partId, today, view.currency)

@@ -1,5 +1,5 @@
 import { lacksBeside } from '#core/comparison/components/compareComponents'
-import { drawLevel, inTurn, type LevelStep } from '#core/comparison/components/drawLevel'
+import { drawLevel, inTurn, type LevelStep } from '#core/machine/upgrades/drawLevel'
 import { CoreError } from '#core/errors/coreError'
 import { partLabel, roleNames } from '#core/parts/part'
 import type { Change } from '#core/whatif/change'

@@ -25,7 +25,7 @@ import { faultsOf } from '#server/context/faults'
 import { fitBriefOf, machineRules } from '#server/context/fitBrief'
 import { streetAt } from '#server/context/market'
 import { newPriceIn } from '#server/context/newOffers'
-import { pricedLibrary } from '#server/context/pricedLibrary'
+import { partsAtTheirWays, suggested } from '#server/context/waysToGet'
 import type { rivalRates, rivals } from '#server/db/schema/rivals'
 import type { TargetView } from '#shared/bench/views'
 import type { WeighingSettings } from '#shared/scales/settings'
@@ -271,17 +271,21 @@ const isUsed = ({ kind }: Pick<RivalRow, 'kind'>) => kind === 'own' || kind === 
 export function rivalMachine(
   rival: RivalRow,
   stated: readonly RateRow[],
-  { build, targets }: BuildToWeigh,
+  { build, choices, targets }: BuildToWeigh,
   { market, performance, today }: Scales,
 ): WeighedMachine {
   const rate = rateTable(market.rates).rateOn(today, rival.currency, build.currency)
   const inBuild = (amount: number) => convertAmount(amount, rival.currency, build.currency, rate)
   const library = new Map(market.library.map((part) => [part.id, part]))
   const warrantyMonths = rival.warrantyMonths ?? 0
+  // what lies on my shelf is in no machine of another
+  const plausible = partsAtTheirWays(
+    suggested(market.world, build.id, { today, choices }).filter(({ kind }) => kind !== 'item'),
+  )
   const components =
     rival.kind === 'console'
       ? []
-      : rivalComponents(saidOf(rival), library, pricedLibrary(market, build, today), {
+      : rivalComponents(saidOf(rival), library, plausible, {
           condition: isUsed(rival) ? 'used' : 'new',
           warrantyMonths,
           worthToday: (partId) =>

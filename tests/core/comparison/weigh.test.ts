@@ -5,7 +5,8 @@ import { arrivalShare } from '#core/comparison/adjustments/arrivalShare'
 import { keptValue, usedWorth } from '#core/comparison/adjustments/keptValue'
 import { faultDefaults } from '#core/supply/risk/faultRisk'
 import type { Part } from '#core/parts/part'
-import { compareComponents, lacksBeside, type Lack } from '#core/comparison/components/compareComponents'
+import { compareComponents, lacksBeside } from '#core/comparison/components/compareComponents'
+import type { Lack } from '#core/machine/upgrades/drawLevel'
 import { compareRates } from '#core/comparison/components/compareRates'
 import {
   equivalentOf,

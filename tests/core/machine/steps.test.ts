@@ -12,7 +12,7 @@ import { stepsUp, type StepOption } from '#core/machine/upgrades/stepsUp'
 import { lessResale, nextParts } from '#core/machine/upgrades/nextParts'
 import { roomWords, upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import { takenIn } from '#core/machine/fit/fixes'
-import { drawLevel, inTurn } from '#core/comparison/components/drawLevel'
+import { drawLevel, inTurn } from '#core/machine/upgrades/drawLevel'
 import { machineWith, partOf, soundFacts } from './fit/soundMachine'
 
 const card = (name: string, graphicsIndex: number, price: number, facts: PartFacts = {}): StepOption => ({
@@ -120,7 +120,7 @@ describe('steps up', () => {
 describe('room, plan, assembly, boxes', () => {
   const priced = (list: readonly [Part, number][]) => list.map(([part, price]) => ({ part, price }))
   const cpu = (name: string, facts: PartFacts) => partOf('cpu', { ...soundFacts.cpu, ...facts }, name)
-  const idsOf = (list: readonly { readonly part: Part }[]) => list.map(({ part }) => part.name)
+  const idsOf = (offers: readonly { readonly part: Part }[]) => offers.map(({ part }) => part.name)
   test('room is told by facts: slots, drives, watts; what nobody knows is not known', () => {
     const kit = partOf('memory', { ...soundFacts.memory, kitCount: 2 }, 'kit')
     const of = (memorySlots: number) =>
@@ -133,7 +133,7 @@ describe('room, plan, assembly, boxes', () => {
     const nothing = upgradeRoom([], { rule: { kind: 'twice' }, year: 2026 })
     expect([nothing.m2Free, nothing.wattsFree, roomWords(nothing)]).toEqual([null, null, ''])
   })
-  test('next steps: the same kit, kits of twice the size, CPUs of more worth than any cheaper one', () => {
+  test('next parts of a machine: the same kit, kits of twice the size, CPUs of more worth than any cheaper one', () => {
     const kit = partOf('memory', { ...soundFacts.memory }, 'kit')
     const large = partOf('memory', { ...soundFacts.memory, capacityGb: 32 }, 'large')
     const laptop = partOf('memory', { ...soundFacts.memory, capacityGb: 64, module: 'laptop' }, 'laptop')

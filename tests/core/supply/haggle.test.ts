@@ -4,6 +4,8 @@ import { customaryStep, roundDownCustomary } from '#core/supply/haggle/customary
 import { haggleSheet, walkAwayForResale } from '#core/supply/haggle/haggleSheet'
 import { highestPriceWithin } from '#core/supply/haggle/highestPriceWithin'
 import { affordableCombinations } from '#core/supply/haggle/openOffers'
+import { otherWays } from '#core/supply/haggle/otherWays'
+import type { Way } from '#core/supply/ways/way'
 import { landedCost } from '#core/supply/landed/landedCost'
 
 const plain = (price: number) => price
@@ -141,20 +143,71 @@ describe('highestPriceWithin', () => {
 })
 
 describe('affordableCombinations', () => {
+  const costs = { a: 60, b: 50, c: 45, d: 10 }
+  const offers = (['a', 'b', 'c'] as const).map((id, at) => ({ id, worth: [90, 70, 50][at]! }))
+  type Offers = readonly { readonly id: string }[]
+  const within = (budget: number) => (taken: Offers) => {
+    const payNow = taken.reduce((sum, { id }) => sum + costs[id as keyof typeof costs], 0)
+    return { payNow, left: budget - payNow }
+  }
+  const shown = (list: readonly { offers: Offers; cost: number; left: number; worth: number | null }[]) =>
+    list.map(({ offers: of, cost, left, worth }) => [of.map(({ id }) => id).join(''), cost, left, worth])
   test('every combination one budget bears, worth most first', () => {
-    const offers = [
-      { id: 'a', cost: 60, worth: 90 },
-      { id: 'b', cost: 50, worth: 70 },
-      { id: 'c', cost: 45, worth: 50 },
-    ]
-    expect(affordableCombinations(offers, 110)).toEqual([
-      { ids: ['b', 'a'], cost: 110, left: 0, worth: 160 },
-      { ids: ['c', 'a'], cost: 105, left: 5, worth: 140 },
-      { ids: ['c', 'b'], cost: 95, left: 15, worth: 120 },
-      { ids: ['a'], cost: 60, left: 50, worth: 90 },
-      { ids: ['b'], cost: 50, left: 60, worth: 70 },
-      { ids: ['c'], cost: 45, left: 65, worth: 50 },
+    expect(shown(affordableCombinations(offers, within(110)))).toEqual([
+      ['ab', 110, 0, 160],
+      ['ac', 105, 5, 140],
+      ['bc', 95, 15, 120],
+      ['a', 60, 50, 90],
+      ['b', 50, 60, 70],
+      ['c', 45, 65, 50],
     ])
-    expect(affordableCombinations(offers, 10)).toEqual([])
+    expect(affordableCombinations(offers, within(10))).toEqual([])
+  })
+  test('P7: what does not go together is no combination; what is worth nobody knows stands last', () => {
+    const unknown = { id: 'd', worth: null }
+    const apart = (taken: Offers) => (taken.length > 1 ? { payNow: null, left: 500 } : within(110)(taken))
+    expect(shown(affordableCombinations([unknown, ...offers.slice(0, 1)], apart))).toEqual([
+      ['a', 60, 50, 90],
+      ['d', 10, 100, null],
+    ])
+    expect(affordableCombinations(offers, () => null)).toEqual([])
+  })
+})
+
+describe('otherWays', () => {
+  const way = (id: string, partId: string, expected: number, more: Partial<Way> = {}): Way => ({
+    id,
+    kind: 'hunt',
+    part: { id: partId, role: 'memory', make: '', name: partId, facts: {} },
+    others: [],
+    condition: 'used',
+    payNow: expected,
+    afterRebates: expected,
+    expected,
+    anyoneCanPay: null,
+    breaks: [],
+    doubt: '',
+    from: '',
+    url: '',
+    grade: 'solid',
+    mark: null,
+    leadId: null,
+    itemId: null,
+    ...more,
+  })
+  test('by hand: one on the shelf is taken once, the second is hunted with its risk; a share of what is incomplete', () => {
+    const ways = [way('h', 'kit', 3120), way('s', 'kit', 0, { kind: 'item' }), way('c', 'card', 10_000)]
+    const kits = (quantity: number) => otherWays([{ partId: 'kit', quantity, share: 1 }], ways)!
+    expect([kits(1).amount, kits(2).amount, kits(3).amount]).toEqual([0, 3120, 6240])
+    expect(kits(2).ways.map(({ id }) => id)).toEqual(['s', 'h'])
+    expect(otherWays([{ partId: 'card', quantity: 1, share: 0.94 }], ways)!.amount).toBe(9400)
+  })
+  test('what cannot be taken is no way, and a thing without one leaves nothing to hold against', () => {
+    const ways = [
+      way('d', 'kit', 10, { doubt: 'damaged' }),
+      way('l', 'kit', 20, { others: [way('', 'x', 1).part] }),
+    ]
+    expect(otherWays([{ partId: 'kit', quantity: 1, share: 1 }], ways)).toBeNull()
+    expect(otherWays([], [])).toEqual({ amount: 0, ways: [] })
   })
 })

@@ -1,8 +1,13 @@
-import type { FitMachine } from '../../machine/fit/finding'
-import { takenIn, type TakenIn } from '../../machine/fit/fixes'
-import type { PricedPart } from '../../machine/upgrades/pricedPart'
-import type { Role } from '../../parts/part'
-import type { Lack } from './compareComponents'
+import type { Part, Role } from '../../parts/part'
+import type { FitMachine } from '../fit/finding'
+import { takenIn, type TakenIn } from '../fit/fixes'
+import type { PricedPart } from './pricedPart'
+
+/** What a machine lacks: a role, and whether a part would do. */
+export interface Lack {
+  readonly role: Role
+  isNoWorse(part: Part): boolean
+}
 
 /** What brings a role up to the other machine's; null where nothing on offer does. */
 export interface LevelStep {
@@ -14,7 +19,7 @@ export interface LevelStep {
 const mostTries = 8
 
 /**
- * What it takes to draw a machine level, role by role, each in the machine as the ones before have left it: the cheapest
+ * What it takes to fill what a machine lacks, role by role, each in the machine as the ones before have left it: the cheapest
  * part that is in nothing worse and goes in, with the further parts that it needs.
  *
  * @example a CPU for another socket: the CPU with a board, and memory where that takes another kind
