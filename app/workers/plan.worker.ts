@@ -3,10 +3,11 @@ import loadHighs from 'highs'
 import runtime from 'highs/runtime?url'
 import type { BuildQuestion } from '#core/planning/buildQuestion'
 import { planBuild, type BuildPlan } from '#core/planning/planBuild'
-import { groundOf } from '#core/planning/planGround'
+import { groundOf, type PlanGround } from '#core/planning/planGround'
 import { readSolution, solverOptions } from '#core/planning/readSolution'
 import type { Solver } from '#core/planning/solvePlan'
 import { otherSpends } from '#core/planning/upgrade'
+import { whyNone } from '#core/planning/whyNone'
 import { frameCurve, nextBest, waitCurve, wishCosts, type AskPlan } from '#core/planning/wishCosts'
 import type { PlanWorker } from './planProtocol'
 
@@ -18,6 +19,7 @@ interface Asked {
   readonly plan: BuildPlan
   readonly ask: AskPlan
   readonly solve: Solver
+  readonly ground: PlanGround
 }
 let asked: Asked | null = null
 
@@ -35,8 +37,11 @@ const worker: PlanWorker = {
     const ground = groundOf(question)
     const ask: AskPlan = (next) => planBuild(next, solve, carryOut, ground)
     const plan = await ask(question)
-    asked = { question, plan, ask, solve }
+    asked = { question, plan, ask, solve, ground }
     return plan
+  },
+  async whyNone() {
+    return asked && whyNone(asked.question, asked.ground, asked.solve)
   },
   async wishes(onWish) {
     if (asked) for await (const cost of wishCosts(asked.question, asked.plan, asked.ask)) onWish(cost)

@@ -64,12 +64,13 @@ export function upgradeRoom(
 
 /** The room in a few words: what is not known is left out. */
 export function roomWords({ memory, m2Free, sataFree, wattsFree }: UpgradeRoom): string {
-  return [
+  const places = [
     memory && `${memory.freeSlots} of ${memory.slots} memory slots`,
     m2Free === null ? null : `${m2Free} M.2`,
     sataFree === null ? null : `${sataFree} SATA`,
-    wattsFree === null ? null : `${wattsFree} W above your PSU rule`,
-  ]
-    .filter((each) => each !== null)
-    .join(', ')
+  ].filter((each) => each !== null)
+  return [
+    ...(places.length === 0 ? [] : [`${places.join(', ')} free`]),
+    ...(wattsFree === null ? [] : [`${wattsFree} W above your PSU rule`]),
+  ].join(' and ')
 }

@@ -85,10 +85,17 @@ export const planPage = reading('plan page', (world, buildId: string, today: str
             {
               text: 'the budget',
               why: 'a part in the build has no price, so what is left is not known',
+              roles: [],
             },
           ]
         : []),
-      ...offered.filter(({ why }) => why !== '').map(({ way, why }) => ({ text: way.text, why })),
+      ...offered
+        .filter(({ why }) => why !== '')
+        .map(({ way, why }) => ({
+          text: way.text,
+          why,
+          roles: way.partIds.flatMap((id) => library.get(id)?.role ?? []),
+        })),
     ],
     present: present.map(({ way }) => way.id),
     within: basis,

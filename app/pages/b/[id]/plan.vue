@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { formatAmount } from '#core/money/formatAmount'
-import { partLabel, roleNames } from '#core/parts/part'
+import { partLabel } from '#core/parts/part'
 import { countedFps } from '#core/performance/model/estimateFrameRate'
 import { maybeSold, type BuildQuestion, type PlanWishes } from '#core/planning/buildQuestion'
 import { isAsItIs, type BuildPlan } from '#core/planning/planBuild'
 import type { CurvePoint } from '#core/planning/wishCosts'
+import { noneReasonWords } from '#core/planning/whyNone'
 import { noneWords, provenWords, usePlan } from '~/places/plan/state/usePlan'
 import { useTakePlan } from '~/places/plan/state/useTakePlan'
 import { planWorking } from '~/workings/planWorkings'
@@ -13,7 +14,7 @@ import { planWorking } from '~/workings/planWorkings'
 const build = useBuild()
 const view = computed(() => build.view!)
 const planning = usePlan(() => view.value.id)
-const { question, plan, wishes, curve, curveOf, others, spends, state, seconds, failure } = planning
+const { question, plan, wishes, curve, curveOf, others, spends, reason, state, seconds, failure } = planning
 const changing = ref(false)
 onMounted(planning.load)
 const money = (amount: number | null | undefined) =>
@@ -26,12 +27,6 @@ const costsMore = computed(
     plan.value.sold.length === 0 &&
     view.value.emptyRoles.length === 0 &&
     (plan.value.whole?.expected ?? 0) > (view.value.receipt.totals.expected ?? Infinity),
-)
-/** Roles that no way fills at all. */
-const withoutWay = computed(() =>
-  (question.value?.roles ?? [])
-    .filter((role) => !question.value!.parts.some((part) => part.role === role))
-    .map((role) => roleNames[role]),
 )
 const purchases = computed(() => plan.value?.ways.filter(({ payNow }) => payNow > 0).length ?? 0)
 const verdict = computed(() => {
@@ -127,10 +122,14 @@ usePlace('plan')
         <button type="button" class="button ml-2" @click="planning.ask(question!)">Continue</button></template
       >
       <template v-else-if="plan?.status === 'infeasible'"
-        ><b v-if="withoutWay.length > 0"
-          >No option for {{ withoutWay.join(', ') }}: add leads, past sales or shop prices, or relax your
-          wishes.</b
-        ><b v-else>{{ noneWords(plan, 'No machine meets every wish with what is on offer.') }}</b
+        ><b>{{
+          noneWords(
+            plan,
+            reason
+              ? noneReasonWords(reason, planning.view.value?.leftOut ?? [])
+              : 'No machine is possible with what is on offer.',
+          )
+        }}</b
         ><span v-if="maySell && !isUpgrade" class="block text-soft">
           Your own parts stay in. Allow some to be sold and a faster part may take their place.</span
         ></template

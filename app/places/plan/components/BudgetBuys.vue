@@ -126,8 +126,8 @@ async function takeIt() {
       </p>
       <p v-if="change" class="mt-1 flex flex-wrap items-center gap-2">
         <span class="min-w-0"
-          ><template v-if="change.out">{{ change.out }} out, </template
-          >{{ change.into || 'nothing' }} in.</span
+          ><template v-if="change.out">Out: {{ change.out }}. </template
+          ><template v-if="change.into">In: {{ change.into }}.</template></span
         ><button type="button" class="button" :disabled="busy" @click="takeIt">Take it</button>
       </p>
       <p class="mt-1 text-xs text-soft">

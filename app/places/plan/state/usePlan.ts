@@ -3,6 +3,7 @@ import { useSessionStorage, StorageSerializers } from '@vueuse/core'
 import { askedAgain, type BuildQuestion, type PlanAsk } from '#core/planning/buildQuestion'
 import type { BuildPlan, PlanIds } from '#core/planning/planBuild'
 import type { CurvePoint, WishCost } from '#core/planning/wishCosts'
+import type { NoneReason } from '#core/planning/whyNone'
 import type { PlanView } from '#shared/plan/views'
 import { call } from '~/data/call'
 import { useFailures } from '~/data/failures'
@@ -54,6 +55,8 @@ export function usePlan(buildId: () => string) {
   const others = ref<Record<string, OtherWay>>({})
   /** Other ways to spend the same, where things of mine may be sold. */
   const spends = shallowRef<readonly BuildPlan[]>([])
+  /** Why there is no plan. */
+  const reason = shallowRef<NoneReason | null>(null)
   const state = ref<'loading' | 'solving' | 'pricing' | 'done' | 'cancelled'>('loading')
   const seconds = ref(0)
   const failure = ref('')
@@ -112,6 +115,7 @@ export function usePlan(buildId: () => string) {
     curve.value = []
     others.value = {}
     spends.value = []
+    reason.value = null
     state.value = 'solving'
     const began = performance.now()
     try {
@@ -122,6 +126,8 @@ export function usePlan(buildId: () => string) {
       if (own !== round) return
       plan.value = found
       seconds.value = (performance.now() - began) / 1000
+      reason.value = found.status === 'infeasible' && found.bound === null ? await worker.whyNone() : null
+      if (own !== round) return
       state.value = 'pricing'
       await worker.wishes(
         proxy((cost: WishCost) => {
@@ -191,6 +197,7 @@ export function usePlan(buildId: () => string) {
     curveOf,
     others,
     spends,
+    reason,
     state,
     seconds,
     failure,
