@@ -22,8 +22,12 @@ const formulas: Readonly<Record<TotalName, string>> = {
     'for each part, the lower of its street price at your patience and its share of one order at the cheapest shop',
 }
 
+interface KnownInPart extends Pick<Receipt, 'currency'> {
+  readonly totals: Pick<ReceiptTotals, 'anyoneCanPay' | 'unknownStreet'>
+}
+
 /** The market price, said as what it is: a part of it where the price of some things is not known. */
-export function anyoneText({ totals, currency }: Pick<Receipt, 'totals' | 'currency'>): string {
+export function anyoneText({ totals, currency }: KnownInPart): string {
   if (totals.unknownStreet === 0) return amount(totals.anyoneCanPay, currency)
   return totals.anyoneCanPay === 0
     ? amount(null, currency)
@@ -51,7 +55,7 @@ export function totalWorking(receipt: Receipt, name: TotalName): Working {
 }
 
 function kindOf(line: ReceiptLine, name: TotalName): FigureKind {
-  if (name === 'anyoneCanPay') return 'record'
+  if (name === 'anyoneCanPay') return 'sum'
   return line.kind === 'street' ? 'own' : line.kind === 'owned' ? 'own' : 'lead'
 }
 
@@ -104,7 +108,7 @@ export function choiceWorking(view: BuildView, choice: ChoiceView): Working {
       },
       { label: 'after rebates', value: value(choice.afterRebates), kind: 'sum' },
       { label: 'expected total', value: value(choice.expected), kind: 'sum' },
-      { label: 'market price', value: value(choice.anyoneCanPay), kind: 'record' },
+      { label: 'market price', value: value(choice.anyoneCanPay), kind: 'sum' },
       ...(choice.kind === 'hunt'
         ? [
             {

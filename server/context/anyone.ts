@@ -48,6 +48,7 @@ export function anyonePrices(
 ): Map<string, number | null> {
   const things = parts.map(({ id, part, isNew }): ThingToGet => ({
     id,
+    partId: part.id,
     role: part.role,
     used:
       isNew || houseRules.neverUsed.includes(part.role)
@@ -62,5 +63,6 @@ export function anyonePrices(
     today,
     rates: rateTable(market.rates),
     shops: shopTerms(market, currency, today),
+    bundles: market.openBundles,
   })
 }

@@ -1,4 +1,5 @@
 import { groupBy } from '#core/collections/groupBy'
+import type { ShopBundle } from '#core/supply/anyone/anyoneCanPay'
 import type { Part } from '#core/parts/part'
 import type { Override } from '#core/pricing/street/streetPrice'
 import { queryForPart, type PartQuery } from '#core/reading/titles/queryForPart'
@@ -114,6 +115,23 @@ const openOffersOfPart = reading(
   { same: sameContent, most: 20_000 },
 )
 
+/** What shops ask for several new things at once: open offers that one thing is not alone in. */
+const openBundles = reading(
+  'open bundles',
+  (world): readonly (ShopBundle & { readonly currency: string })[] =>
+    world.rows.leads.where('state', 'open').flatMap((lead) => {
+      const isOffered = lead.condition === 'new' && lead.deletedAt === null && lead.vanishedOn === null
+      const source = isOffered ? world.rows.sources.one('id', lead.sourceId) : undefined
+      if (!source || lead.currency !== source.currency || !shops.has(source.kind)) return []
+      const things = world.rows.leadThings.where('leadId', lead.id)
+      const partIds = things.flatMap(({ partId, quantity }) => Array<string>(quantity).fill(partId)).sort()
+      return partIds.length < 2
+        ? []
+        : [{ id: lead.id, shopId: source.id, price: lead.price, currency: lead.currency, partIds }]
+    }),
+  { same: sameContent },
+)
+
 /** The market of a world: whoever reads a member inside a reading is told when that changes, and of nothing else. */
 class MarketOfWorld implements Market {
   constructor(readonly world: World) {}
@@ -144,6 +162,9 @@ class MarketOfWorld implements Market {
   readonly overrides = { get: (id: string) => overridesOfPart(this.world, id) }
   readonly shopHistory = { get: (id: string) => shopHistoryOfPart(this.world, id) }
   readonly openOffers = { get: (id: string) => openOffersOfPart(this.world, id) }
+  get openBundles() {
+    return openBundles(this.world)
+  }
 }
 
 const markets = new WeakMap<World, Market>()

@@ -1,6 +1,6 @@
 import type { RecordIndex } from '#core/pricing/sieve/recordIndex'
 import type { Override } from '#core/pricing/street/streetPrice'
-import type { ShopAsk } from '#core/supply/anyone/anyoneCanPay'
+import type { ShopAsk, ShopBundle } from '#core/supply/anyone/anyoneCanPay'
 import type { PartQuery } from '#core/reading/titles/queryForPart'
 import type { Part } from '#core/parts/part'
 import type { shopPrices } from '../db/schema/prices'
@@ -24,6 +24,8 @@ export interface Market extends AssumptionsInForce {
   readonly sources: ReadonlyMap<string, typeof sources.$inferSelect>
   /** What shops ask in the leads that are open, by part. */
   readonly openOffers: Found<readonly OpenOffer[]>
+  /** The same of several things at once, in the shop's own currency. */
+  readonly openBundles: readonly ShopBundle[]
 }
 
 export type ShopPriceRow = typeof shopPrices.$inferSelect

@@ -127,15 +127,18 @@ function repeaterTables(edition: EditionContent): EditionTable[] {
       figures: [1],
       rows: [
         ['total of this build', amount(edition.totals.payNow)],
-        [anyoneLabel(edition), amount(edition.totals.anyoneCanPay)],
+        ['market price', anyoneAmount(edition)],
       ],
     },
     fastTable(edition),
   ]
 }
 
-const anyoneLabel = ({ totals }: EditionContent) =>
-  `market price${totals.unknownStreet > 0 ? ` (${totals.unknownStreet} without a street price)` : ''}`
+/** What is known of the market price: at least so much where some parts have none. */
+const anyoneAmount = ({ totals, currency }: EditionContent) =>
+  totals.unknownStreet === 0
+    ? amountIn(currency)(totals.anyoneCanPay)
+    : `at least ${amountIn(currency)(totals.anyoneCanPay)} (${totals.unknownStreet} without a street price)`
 
 /** Lines still to be paid that are dearer than what the part typically sells for. */
 function savingsTable(edition: EditionContent): EditionTable {
@@ -193,7 +196,7 @@ function adviserTables(edition: EditionContent): EditionTable[] {
         ['total', amount(totals.payNow)],
         ['after rebates', amount(totals.afterRebates)],
         ['expected total', amount(totals.expected)],
-        [anyoneLabel(edition), amount(totals.anyoneCanPay)],
+        ['market price', anyoneAmount(edition)],
         ['budget', amount(totals.budget)],
       ],
     },

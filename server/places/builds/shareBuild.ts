@@ -93,7 +93,7 @@ export function buildMarkdown(view: BuildView): string {
     `| total | ${amount(totals.payNow)} |`,
     `| after rebates | ${amount(totals.afterRebates)} |`,
     `| expected total | ${amount(totals.expected)} |`,
-    `| market price | ${amount(totals.anyoneCanPay)}${totals.unknownStreet === 0 ? '' : ` without ${totals.unknownStreet} of unknown price`} |`,
+    `| market price | ${totals.unknownStreet === 0 ? amount(totals.anyoneCanPay) : `at least ${amount(totals.anyoneCanPay)} (${totals.unknownStreet} without a street price)`} |`,
     ...(view.targets.length === 0
       ? []
       : [

@@ -3,6 +3,7 @@ import { severityNames } from '#core/machine/fit/finding'
 import { convertAmount } from '#core/money/rates'
 import { call } from '~/data/call'
 import { amount, longDate } from '~/utils/show'
+import { anyoneText } from '~/workings/receiptWorkings'
 import { useCall } from '~/data/useCall'
 
 /** The build beside its variants: lines they share once, lines that differ, totals, findings, targets. */
@@ -94,7 +95,7 @@ const tone = { met: 'tag-settled', narrow: 'tag-waiting', missed: 'tag-stop' } a
         <tr>
           <td>market price</td>
           <td v-for="machine in variants.machines" :key="machine.id" class="figures">
-            {{ amount(machine.totals.anyoneCanPay, machine.currency) }}
+            {{ anyoneText(machine) }}
           </td>
         </tr>
         <tr>

@@ -2,6 +2,7 @@
 import type { BuildView, RepricedView } from '#shared/builds/views'
 import { call } from '~/data/call'
 import { amount, longDate, signedAmount } from '~/utils/show'
+import { anyoneText } from '~/workings/receiptWorkings'
 import { useCall } from '~/data/useCall'
 
 /** Frozen copies of the build: freeze, compare with now, share, open somebody else's. */
@@ -158,7 +159,7 @@ const moved = computed(() => drift.value?.lines.filter((line) => line.change !==
         <span class="text-soft"
           >{{ longDate(each.frozenOn) }} · total
           <span class="figures">{{ amount(each.totals.payNow, each.currency) }}</span> · market price
-          <span class="figures">{{ amount(each.totals.anyoneCanPay, each.currency) }}</span>
+          <span class="figures">{{ anyoneText(each) }}</span>
           {{ each.currency }}</span
         >
         <span class="ml-auto flex gap-2"
