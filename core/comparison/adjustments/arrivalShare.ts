@@ -1,3 +1,4 @@
+import { recoveredShare } from '../../supply/risk/recoveredShare'
 import { faultProbability, type FaultAssumptions } from '../../supply/risk/faultRisk'
 import type { WeighedMachine } from '../weighedMachine'
 
@@ -9,7 +10,6 @@ import type { WeighedMachine } from '../weighedMachine'
  */
 export function arrivalShare(kind: WeighedMachine['kind'], faults: Omit<FaultAssumptions, 'hassle'>): number {
   if (kind === 'own' || kind === 'build') return 0
-  const [condition, protection] =
-    kind === 'offered' ? (['used', 'none'] as const) : (['new', 'warranty'] as const)
-  return faultProbability('donor', condition, faults) * (1 - faults.recovered[protection])
+  const condition = kind === 'offered' ? 'used' : 'new'
+  return faultProbability('donor', condition, faults) * (1 - recoveredShare(condition, 'none', faults))
 }

@@ -10,6 +10,7 @@ import { roundAmount, roundHalfAway } from '../../money/decimal'
 import type { Role } from '../../parts/part'
 import type { Code } from '../landed/codes'
 import { faultProbability, type FaultAssumptions, type FaultSign, type Protection } from '../risk/faultRisk'
+import { recoveredShare } from '../risk/recoveredShare'
 import { landedCost, type LandedCost, type Order, type SourceTerms } from '../landed/landedCost'
 import { rebatesExpected, rebatesOpen, type Rebate } from '../landed/rebates'
 import type { CalendarDate } from '../../time/calendarDate'
@@ -113,8 +114,8 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
         )
     )
   }, 0)
-  const recoveredShare = assumptions.recovered[lead.protection]
-  const order = orderOfLead(lead, probability, recoveredShare, context)
+  const recovered = recoveredShare(lead.condition, lead.protection, assumptions)
+  const order = orderOfLead(lead, probability, recovered, context)
   const landed = landedCost(order)
   const rate = context.rates.rateOn(context.today, lead.currency, context.currency)
   const inBuild = (amount: number) =>
@@ -144,7 +145,7 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
     expected,
     ask: inBuild(lead.price),
     faultProbability: new Big(probability).round(6).toNumber(),
-    recoveredShare,
+    recoveredShare: recovered,
     worthShares,
     split,
     resale,

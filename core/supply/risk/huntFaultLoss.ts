@@ -1,6 +1,7 @@
 import { roundHalfAway } from '../../money/decimal'
 import type { Role } from '../../parts/part'
 import type { Condition } from '../../reading/sales/soldRecord'
+import { recoveredShare } from './recoveredShare'
 import { faultProbability, type FaultAssumptions, type Protection } from './faultRisk'
 
 /**
@@ -23,7 +24,7 @@ export function huntFaultLoss({
   readonly protection: Protection
   readonly assumptions: FaultAssumptions
 }): number {
-  const lost = 1 - assumptions.recovered[protection]
+  const lost = 1 - recoveredShare(condition, protection, assumptions)
   return roundHalfAway(
     faultProbability(role, condition, assumptions) * (lost * itemWithTax + assumptions.hassle),
   )

@@ -1,4 +1,7 @@
 import { describe, expect, test } from 'vitest'
+import type { Condition } from '#core/reading/sales/soldRecord'
+import type { Protection } from '#core/supply/risk/faultRisk'
+import { recoveredShare } from '#core/supply/risk/recoveredShare'
 import { huntFaultLoss } from '#core/supply/risk/huntFaultLoss'
 import { cheapestWays, isTakeable, priceByWay, type Way } from '#core/supply/ways/way'
 import { cadFaults } from './faults'
@@ -56,4 +59,13 @@ test('a hunt loses by a fault what the way it stands for would lose', () => {
   expect(loss('none', 'used')).toBe(Math.round(used.graphics * ((1 - recovered.none) * 100_00 + hassle)))
   expect(loss('returns', 'used')).toBeLessThan(loss('none', 'used'))
   expect(loss('none', 'new')).toBeLessThan(loss('none', 'used'))
+  // P12: what is new comes back by its warranty, wherever it is bought; what is used only by its seller
+  const { warranty, none, returns } = recovered
+  const share = (...[condition, protection]: [Condition, Protection]) =>
+    recoveredShare(condition, protection, cadFaults())
+  expect([share('new', 'none'), share('used', 'none'), share('used', 'returns')]).toEqual([
+    warranty,
+    none,
+    returns,
+  ])
 })
