@@ -347,10 +347,10 @@ function readHunt(row: ChoiceRow, { build, market, library, today }: ChoiceConte
   const { currency } = build
   const isNew = huntsNew(market, build, part, row.condition, today)
   const limit = row.limit ?? huntPrice(market, build, part, today, isNew ? 'new' : 'used')
+  // either will do, unless it was chosen or the house bars used ones
+  const asked = row.condition ?? (build.houseRules.neverUsed.includes(part.role) ? 'new' : 'used or new')
   const source =
-    limit === null
-      ? 'hunt, no price known'
-      : `hunt up to ${formatAmount(limit, currency)}, ${isNew ? 'new' : 'used'}`
+    limit === null ? 'hunt, no price known' : `hunt up to ${formatAmount(limit, currency)}, ${asked}`
   if (limit === null)
     return {
       label: partLabel(part),

@@ -99,6 +99,8 @@ export interface MachineView {
     readonly replace: GrowStep | null
     /** CPUs of more worth that the board takes, dearest last; `flash` where its firmware is too old for it. */
     readonly cpus: readonly (GrowStep & { readonly gain: number; readonly flash: boolean | null })[]
+    /** Why it cannot be told which CPUs the board takes; empty where it can. */
+    readonly cpusUnknown: string
     /** The cheapest that brings a tenth or more. */
     readonly first: GrowStep | null
   }
@@ -138,6 +140,9 @@ export interface StepsView {
       readonly choiceId: string | null
     } | null
     readonly steps: readonly StepView[]
+    /** Parts that may be a step up and cannot be told: without the figure that ranks them, or without a price. */
+    readonly notRanked: readonly string[]
+    readonly noPrice: readonly string[]
   }[]
 }
 

@@ -180,6 +180,8 @@ export interface WorthRow {
 export interface WorthView {
   readonly role: Role
   readonly unit: string
+  /** Parts of which the figure that ranks them is not known, by name. */
+  readonly notRanked: readonly string[]
   readonly byTargets: boolean
   readonly rows: readonly WorthRow[]
   readonly limits: readonly { readonly limit: number; readonly partId: string | null }[]

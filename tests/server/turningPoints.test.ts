@@ -12,7 +12,7 @@ import { chance } from '../../demo/random'
 import { today } from './marketWithBuild'
 import { builtAt, randomMarket, type RandomMarket } from './randomBuilds'
 
-/** P13: where a verdict is said to turn it does, with everything that follows from the figure, and one unit nearer it does not. */
+/** P13: where a verdict is said to turn it does, with all that follows from the figure; one unit nearer it does not. */
 const weighings = 15
 
 let place: RandomMarket

@@ -56,6 +56,15 @@ export function nextParts<Offer extends PricedPart>(
   }
 }
 
+/** Why nobody can say which CPUs would be a step up; empty where one can. */
+export function cpusUnknown(parts: readonly Part[]): string {
+  const one = (role: Part['role']) => parts.find((part) => part.role === role)
+  const [cpu, board] = [one('cpu'), one('motherboard')]
+  if (board && board.facts.socket === undefined) return 'the socket of the motherboard is not known'
+  if (cpu && cpu.facts.cpuIndex === undefined) return 'the index of the CPU is not known'
+  return ''
+}
+
 /** A next step at what the build then costs more, less what the thing of mine that leaves brings; minor units. */
 export const lessResale = (cost: number, brings: readonly number[]) => {
   const sold = brings.reduce((sum, each) => sum + each, 0)

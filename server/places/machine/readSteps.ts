@@ -12,7 +12,7 @@ import {
   type StepOption,
   type TargetReach,
 } from '#core/machine/upgrades/stepsUp'
-import { rankedRoles } from '#core/parts/indexOfPart'
+import { indexOfPart, rankedRoles } from '#core/parts/indexOfPart'
 import type { BuildView } from '#shared/builds/views'
 import type { StepsView, StepView } from '#shared/machine/views'
 import { suggested, wayWords } from '#server/context/waysToGet'
@@ -89,10 +89,25 @@ function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsV
       return {
         role,
         present: part ? { name: partLabel(part), cost, choiceId: isAlone ? choice.id : null } : null,
+        ...untold(
+          market.library.filter((each) => each.role === role && !each.open && each.id !== part?.id),
+          part ?? null,
+          new Set(options.map((option) => option.part.id)),
+        ),
         steps: carriedOut(world, view, steps, { changesOf, left, threshold: stepThreshold, unit }),
       }
     })
   return { left, threshold: stepThreshold, roles }
+}
+
+/** Parts of a role that may be a step up and cannot be told: without an index, or without a price. */
+function untold(parts: readonly Part[], present: Part | null, priced: ReadonlySet<string>) {
+  const had = present ? indexOfPart(present) : null
+  const isMore = (part: Part) => had === null || (indexOfPart(part) ?? 0) > had
+  return {
+    notRanked: parts.filter((part) => indexOfPart(part) === null).map(partLabel),
+    noPrice: parts.filter((part) => isMore(part) && !priced.has(part.id)).map(partLabel),
+  }
 }
 
 /** Steps that cannot be paid, one after the other, before no further one is looked at. */

@@ -1,6 +1,6 @@
 import type { FitMachine } from '#core/machine/fit/finding'
 import { takenIn } from '#core/machine/fit/fixes'
-import { isWorthNaming, lessResale, nextParts } from '#core/machine/upgrades/nextParts'
+import { cpusUnknown, isWorthNaming, lessResale, nextParts } from '#core/machine/upgrades/nextParts'
 import { upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import type { Part, Role } from '#core/parts/part'
 import type { PartAtItsWay } from '#server/context/waysToGet'
@@ -62,6 +62,7 @@ export function roomToGrow(
     add,
     replace,
     cpus,
+    cpusUnknown: cpusUnknown(parts),
     first,
   }
 }

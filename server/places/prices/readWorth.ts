@@ -37,9 +37,8 @@ const worthPage = reading('worth buying', (world, buildId: string, role: Role, t
   const market = marketOf(world)
   const view = buildPage(world, buildId, today)
   const best = cheapestWays(suggested(world, build.id, view))
-  const candidates = market.library.filter(
-    (part) => part.role === role && !part.open && indexOfPart(part) !== null,
-  )
+  const ofRole = market.library.filter((part) => part.role === role && !part.open)
+  const candidates = ofRole.filter((part) => indexOfPart(part) !== null)
   const waitNotes = candidates[0] ? waitNotesFor(world, { id: '', role }) : []
   const opinions = candidates
     .flatMap(({ id }) => world.rows.guideOpinions.where('partId', id))
@@ -102,6 +101,7 @@ const worthPage = reading('worth buying', (world, buildId: string, role: Role, t
   return {
     role,
     unit: indexUnit(role),
+    notRanked: ofRole.filter((part) => indexOfPart(part) === null).map(partLabel),
     byTargets: weighed.length > 0 && weighed.every((each) => each.targetRatio !== null),
     rows,
     limits: bestAtEach(weighed, priceSteps(build.currency, weighed)).map(({ limit, id }) => ({

@@ -9,7 +9,7 @@ import { partLabel, type Part, type PartFacts } from '#core/parts/part'
 import { carryForward, worthOfPercent } from '#core/machine/upgrades/carryForward'
 import { carryStairs } from '#core/machine/upgrades/carryStairs'
 import { stepsUp, type StepOption } from '#core/machine/upgrades/stepsUp'
-import { lessResale, nextParts } from '#core/machine/upgrades/nextParts'
+import { cpusUnknown, lessResale, nextParts } from '#core/machine/upgrades/nextParts'
 import { roomWords, upgradeRoom } from '#core/machine/upgrades/upgradeRoom'
 import { takenIn } from '#core/machine/fit/fixes'
 import { drawLevel, inTurn } from '#core/machine/upgrades/drawLevel'
@@ -151,6 +151,9 @@ describe('room, plan, assembly, boxes', () => {
     expect([idsOf(next.add), idsOf(next.replace)]).toEqual([['kit'], ['large']])
     expect(next.cpus.map(({ offer, flash }) => [offer.part.name, flash])).toEqual([['up', true]])
     expect(next.cpus[0]!.gain).toBeCloseTo(0.2, 12)
+    // U5: what nobody can say is no "none"
+    expect(cpusUnknown(machineWith({ motherboard: { socket: undefined } }))).toContain('socket')
+    expect(cpusUnknown(machineWith())).toBe('')
     expect(nextParts([], priced([[kit, 3100]]))).toEqual({ add: [], replace: [], cpus: [] })
     // a kit of 58.00 in place of one of mine that brings 24.80
     expect(lessResale(5800, [2480])).toEqual({ cost: 5800, brings: 2480, more: 3320 })

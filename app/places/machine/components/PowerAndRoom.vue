@@ -155,6 +155,9 @@ const room = computed(() => machine.room)
           </tr>
         </tbody>
       </table>
+      <p v-if="room.cpus.length === 0 && room.cpusUnknown" class="mt-3 text-waiting">
+        Next CPUs: not known, {{ room.cpusUnknown }}.
+      </p>
       <h3 v-if="room.cpus.length > 0" class="mt-3 text-xs text-soft">
         next CPUs for this board, with what they need, after selling the old one
       </h3>

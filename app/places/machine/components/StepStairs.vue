@@ -91,7 +91,15 @@ const words = (step: StepView) => {
       <p v-if="shown.steps.length === 0" class="mt-2">
         No upgrade fits and costs at most {{ amount(steps.left, view.currency) }}.
       </p>
-      <figure v-else>
+      <p v-if="shown.noPrice.length > 0" class="mt-1 text-waiting">
+        No price known: {{ shown.noPrice.slice(0, 5).join(', ')
+        }}{{ shown.noPrice.length > 5 ? ` and ${shown.noPrice.length - 5} more` : '' }}.
+      </p>
+      <p v-if="shown.notRanked.length > 0" class="mt-1 text-waiting">
+        Not ranked, no {{ indexUnit(shown.role) }} known: {{ shown.notRanked.slice(0, 5).join(', ')
+        }}{{ shown.notRanked.length > 5 ? ` and ${shown.notRanked.length - 5} more` : '' }}.
+      </p>
+      <figure v-if="shown.steps.length > 0">
         <StairFigure :treads="treads" :height="190" />
         <figcaption class="text-xs text-soft">
           Across: money added. Up:

@@ -94,6 +94,10 @@ const detail = (row: WorthRow) =>
           @select="selectedId = $event"
         />
       </div>
+      <p v-if="worth.notRanked.length > 0" class="mt-1 text-waiting">
+        Not ranked, no {{ worth.unit }} known: {{ worth.notRanked.slice(0, 5).join(', ')
+        }}{{ worth.notRanked.length > 5 ? ` and ${worth.notRanked.length - 5} more` : '' }}.
+      </p>
       <p v-if="worth.waitNotes.length > 0" class="mt-1 text-waiting">
         Worth waiting for:
         <template v-for="each in worth.waitNotes" :key="each.id"
