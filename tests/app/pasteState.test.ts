@@ -43,6 +43,19 @@ describe('the things of a listing', () => {
     expect(listedThings(read(), 'An old lamp')).toEqual([
       { partId: '', role: 'extra', name: 'An old lamp', quantity: 1, facts: {}, open: true, price: null },
     ]))
+  test('L13: a part by another spelling is that part, and a price behind the name is no part of it', () => {
+    const library = [
+      { ...card, id: 'brisk', make: 'Palisado', name: 'Brisk 57 8 GB' },
+      { ...card, id: 'gorse', make: '', name: 'Gorse X' },
+    ]
+    const idOf = (words: string) => listedThings(read(thing({ words })), '', library)[0]!.partId
+    expect(['Palisado Brisk 57 8GB', 'Gorse X 379.00 opened', 'Gorse X 379.00', 'Gorse'].map(idOf)).toEqual([
+      'brisk',
+      'gorse',
+      'gorse',
+      '',
+    ])
+  })
   test('what is not in the library is made once, however often it is listed', () => {
     const things = listedThings(read(thing(), thing(), thing({ partId: 'quill-70' })), '')
     expect(things.map(idOfThing)).toEqual(['stook-640-4gb', 'stook-640-4gb', 'quill-70'])

@@ -1,3 +1,4 @@
+import { partNamed } from '#core/reading/titles/partNamed'
 import { AfterCommit } from '#server/db/afterCommit'
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import { CoreError } from '#core/errors/coreError'
@@ -108,9 +109,7 @@ export async function openEdition(
     rate === null || amount === null ? null : convertAmount(amount, file.currency, currency, rate)
   const ownOf = (part: EditionFile['lines'][number]['parts'][number]) =>
     market.library.find((each) => each.id === part.id) ??
-    market.library.find(
-      (each) => partLabel(each).toLowerCase() === `${part.make} ${part.name}`.trim().toLowerCase(),
-    )
+    partNamed(market.library, `${part.make} ${part.name}`.trim())
   const known = file.lines.flatMap(({ parts }) => parts.flatMap((part) => ownOf(part) ?? []))
   const prices = anyonePrices(
     market,

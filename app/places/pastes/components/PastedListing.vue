@@ -24,7 +24,7 @@ const lead = reactive({
   place: offer.place ?? '',
   source: '',
 })
-const things = ref(listedThings(offer, lead.title))
+const things = ref(listedThings(offer, lead.title, library.parts))
 const worksWords = {
   yes: 'stated as working',
   no: 'stated as not working',

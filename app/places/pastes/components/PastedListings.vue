@@ -25,7 +25,7 @@ const rows = usePasteDraft(
       place: offer.place ?? '',
       listedOn: offer.listedOn ?? today,
       text: ask.text,
-      things: listedThings(offer, ask.title),
+      things: listedThings(offer, ask.title, library.parts),
       isIn: true,
     }
   }),

@@ -17,7 +17,7 @@ const rows = usePasteDraft(
     title: ask.title,
     price: ask.price ?? '',
     currency: ask.currency,
-    thing: listedThings(read.offersOf[at]!, ask.title)[0]!,
+    thing: listedThings(read.offersOf[at]!, ask.title, library.parts)[0]!,
     isIn: true,
   })),
 )

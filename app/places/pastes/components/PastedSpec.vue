@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { factKinds, factText } from '#core/parts/facts'
-import { roleNames, roles, type PartFacts, type Role } from '#core/parts/part'
+import { partLabel, roleNames, roles, type PartFacts, type Role } from '#core/parts/part'
+import { partNamed } from '#core/reading/titles/partNamed'
 import type { PasteInput } from '#shared/pastes/schemas'
 import { slug } from '#shared/text/slug'
 import type { Pasted } from '../state/preview'
@@ -24,7 +25,9 @@ const rows = ref(
 )
 type Row = (typeof rows.value)[number]
 const idOf = ({ make, name }: Row) => slug(make === '' || name.startsWith(make) ? name : `${make} ${name}`)
-const isKnown = (row: Row) => paste.library.parts.some(({ id }) => id === idOf(row))
+const isKnown = (row: Row) =>
+  paste.library.parts.some(({ id }) => id === idOf(row)) ||
+  partNamed(paste.library.parts, partLabel(row)) !== undefined
 const keys = (row: Row) => Object.keys(row.facts) as (keyof PartFacts)[]
 const drop = (row: Row, key: keyof PartFacts) =>
   (row.facts = Object.fromEntries(Object.entries(row.facts).filter(([each]) => each !== key)) as PartFacts)

@@ -1,4 +1,5 @@
 import type { OfferRead } from '#core/reading/listings/offer'
+import { partNamed } from '#core/reading/titles/partNamed'
 import type { Part, Role } from '#core/parts/part'
 import type { PasteInput } from '#shared/pastes/schemas'
 import { slug } from '#shared/text/slug'
@@ -27,9 +28,14 @@ function namesModel(words: string): boolean {
 }
 
 /** What a listing was read to hold; where nothing was found in it, one thing that is called as it is. */
-export function listedThings({ things }: OfferRead, title: string): ListedThing[] {
+export function listedThings(
+  { things }: OfferRead,
+  title: string,
+  library: readonly Part[] = [],
+): ListedThing[] {
+  const idOf = (words: string) => partNamed(library, words)?.id ?? ''
   const found = things.map((thing) => ({
-    partId: thing.partId ?? '',
+    partId: thing.partId ?? idOf(thing.words),
     role: thing.role ?? 'extra',
     name: thing.words.slice(0, longestName),
     quantity: thing.quantity,
@@ -40,7 +46,7 @@ export function listedThings({ things }: OfferRead, title: string): ListedThing[
   if (found.length > 0) return found
   return [
     {
-      partId: '',
+      partId: idOf(title),
       role: 'extra',
       name: title.slice(0, longestName),
       quantity: 1,
