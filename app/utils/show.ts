@@ -15,6 +15,11 @@ export function shortDate(date: string): string {
   return format(parseISO(date), 'd MMM')
 }
 
+/** A day, with its year where that is another than today's. */
+export function dayShown(date: string, today: string): string {
+  return format(parseISO(date), date.slice(0, 4) === today.slice(0, 4) ? 'd MMM' : 'd MMM yyyy')
+}
+
 /** Month and year, where a scale spans more than one year's days. */
 export function monthOf(date: string): string {
   return format(parseISO(date), 'MMM yyyy')

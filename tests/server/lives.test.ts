@@ -704,7 +704,12 @@ describe('codes, credits and ways', () => {
     }
     const hunted = await weighed(asHunts)
     for (const [partId, price] of asked) await choose(asLeads, await lead(price, partId, shop))
-    expect(await weighed(asLeads)).toEqual(hunted)
+    const { expected, cost, ...exact } = await weighed(asLeads)
+    const { expected: huntedExpected, cost: huntedCost, ...huntedExact } = hunted
+    expect(exact).toEqual(huntedExact)
+    // the loss by faults of an order is rounded once, of hunts each by itself
+    expect(Math.abs(expected!.amount - huntedExpected!.amount)).toBeLessThanOrEqual(asked.length / 2)
+    expect(Math.abs(cost - huntedCost)).toBeLessThanOrEqual(asked.length / 2)
     // and with the offers open, the hunts stand as before
     expect(await weighed(asHunts)).toEqual(hunted)
   })

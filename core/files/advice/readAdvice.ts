@@ -31,6 +31,8 @@ export function readAdvice(text: string): Advice {
   const lines = text.slice(0, most.characters).split(/\r?\n/)
   const blocks: { line: string; remark: string[]; instead: string[] }[] = []
   let by = ''
+  /** `From:` stood alone: the name may be in the next line. */
+  let isNameNext = false
   let open: string[] | null = null
   for (const raw of lines) {
     const plain = raw.replace(quoted, '').trim()
@@ -45,7 +47,11 @@ export function readAdvice(text: string): Advice {
     } else if (head || plain === adviceWords.all || plain === earlierAll) {
       blocks.push({ line: head ? head[1]! : '', remark: [], instead: [] })
       open = null
-    } else open?.push(plain)
+    } else {
+      if (isNameNext) by = plain
+      open?.push(plain)
+    }
+    isNameNext = blocks.length === 0 && by === '' && word?.[1]!.toLowerCase() === 'from'
   }
   if (blocks.length === 0) throw new CoreError('no-advice', {})
   const joined = (said: readonly string[]) => said.join(' ').replace(/\s+/g, ' ').trim().slice(0, most.line)

@@ -48,6 +48,8 @@ export interface EditionLine {
   readonly payNow: number | null
   readonly isPaid: boolean
   readonly anyoneCanPay: number | null
+  /** Days that a hunt takes on the average; null where not known, left out where it is none. */
+  readonly daysToWait?: number | null
   readonly reason: string
   /** As it is or is meant to be bought; left out where not known. */
   readonly condition?: Condition | null
@@ -74,6 +76,9 @@ export interface EditionStreet {
   /** Manners of sale, and the words that titles must have. */
   readonly manners: readonly string[]
   readonly words: readonly string[]
+  /** Where those sales were seen, and how many others the builder left out by hand; left out in older editions. */
+  readonly sites?: readonly string[]
+  readonly leftOutByHand?: number
 }
 
 export interface EditionTarget {

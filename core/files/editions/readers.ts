@@ -84,10 +84,23 @@ function repeaterTables(edition: EditionContent): EditionTable[] {
     },
     {
       title: 'Search words for the same sales',
-      head: ['part', 'title words', 'sale type'],
-      figures: [],
-      rows: parts.flatMap(({ part }) =>
-        part.street ? [[part.name, part.street.words.join(' '), part.street.manners.join(', ')]] : [],
+      head: ['part', 'title words', 'sale type', 'sites', 'left out by hand', 'days to wait'],
+      figures: [4, 5],
+      rows: parts.flatMap(({ line, part }) =>
+        part.street
+          ? [
+              [
+                partLabel(part),
+                part.street.words.join(' '),
+                part.street.manners.join(', '),
+                (part.street.sites ?? []).join(', ') || '—',
+                String(part.street.leftOutByHand ?? 0),
+                line.daysToWait === undefined || line.daysToWait === null
+                  ? 'not known'
+                  : String(Math.ceil(line.daysToWait)),
+              ],
+            ]
+          : [],
       ),
     },
     {
@@ -127,11 +140,22 @@ function repeaterTables(edition: EditionContent): EditionTable[] {
       figures: [1],
       rows: [
         ['total of this build', amount(edition.totals.payNow)],
+        ...besideLines(edition),
         ['market price', anyoneAmount(edition)],
       ],
     },
     fastTable(edition),
   ]
+}
+
+/** What the total holds beyond the lines: fees, trips, what was sent back; nothing where one of them is not known. */
+function besideLines({ lines, totals, currency }: EditionContent): string[][] {
+  const sum = lines.reduce<number | null>(
+    (all, { payNow }) => (all === null || payNow === null ? null : all + payNow),
+    0,
+  )
+  const beside = sum === null || totals.payNow === null ? 0 : totals.payNow - sum
+  return beside === 0 ? [] : [['of it fees, trips and parts sent back', amountIn(currency)(beside)]]
 }
 
 /** What is known of the market price: at least so much where some parts have none. */
@@ -194,6 +218,7 @@ function adviserTables(edition: EditionContent): EditionTable[] {
       figures: [1],
       rows: [
         ['total', amount(totals.payNow)],
+        ...besideLines(edition),
         ['after rebates', amount(totals.afterRebates)],
         ['expected total', amount(totals.expected)],
         ['market price', anyoneAmount(edition)],

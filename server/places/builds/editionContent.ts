@@ -1,3 +1,4 @@
+import { normaliseTitle } from '#core/reading/titles/normaliseTitle'
 import { helpText } from '#core/performance/model/targetName'
 import { eq } from 'drizzle-orm'
 import type { EditionContent, EditionLine, EditionStreet } from '#core/files/editions/edition'
@@ -101,21 +102,27 @@ function sizesOf({ variant }: PartQuery): string[] {
 function streetOf(market: Market, partId: string, currency: string, today: string): EditionStreet | null {
   const query = market.queries.get(partId)
   if (!query) return null
-  const { marks, kept } = readStreetPrice(market, partId, today, currency)
+  const { marks, kept, dropped } = readStreetPrice(market, partId, today, currency)
   if (marks === null) return null
   const ids = new Set(kept.map(({ id }) => id))
-  const days = [...market.index.candidates(query.must)].flatMap(({ id, soldOn }) =>
-    ids.has(id) ? [soldOn] : [],
-  )
-  days.sort()
+  const sales = [...market.index.candidates(query.must)].filter(({ id }) => ids.has(id))
+  const days = sales.map(({ soldOn }) => soldOn).sort()
   return {
     ...marks,
     count: kept.length,
     from: days[0] ?? '',
     to: days.at(-1) ?? '',
     manners: query.manners,
-    words: [...query.must, ...sizesOf(query)],
+    sites: [...new Set(sales.map(({ source }) => source))].sort(),
+    leftOutByHand: dropped.filter(({ reason }) => reason === 'builder').length,
+    words: [...new Set([...makeOf(market, partId), ...query.must, ...sizesOf(query)])],
   }
+}
+
+/** The make in the words of titles, as a search for the same sales wants it; none where it has none. */
+const makeOf = (market: Market, partId: string): string[] => {
+  const make = market.library.find(({ id }) => id === partId)?.make ?? ''
+  return make === '' ? [] : normaliseTitle(make)
 }
 
 /** A build as it stands, in the shape that is frozen. */
@@ -148,6 +155,7 @@ export function editionContent(
         payNow: choice.payNow,
         isPaid: choice.paidOn !== null,
         anyoneCanPay: choice.anyoneCanPay,
+        ...(choice.kind === 'hunt' ? { daysToWait: choice.expectedWait } : {}),
         reason: choice.reason,
         condition: choice.condition,
         ...(choice.item ? { state: stateOf(choice.item) } : {}),

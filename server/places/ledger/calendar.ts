@@ -1,5 +1,5 @@
 import ical from 'ical-generator'
-import { buildRow } from '#server/context/findBuild'
+import { buildRow, rootIdOf } from '#server/context/findBuild'
 import { buildReading } from '#server/context/readBuild'
 import type { Database } from '#server/db/client'
 import { reading } from '#server/readings/reading'
@@ -16,9 +16,17 @@ const datesOf = reading('dates of build', (world, buildId: string, today: string
 /** The dates of every build, the nearest first. */
 export async function allDates(db: Database, today: string): Promise<DatedBuild[]> {
   const world = await useWorld(db)
-  return world.rows.builds
-    .where('deletedAt', null)
-    .flatMap(({ id }) => datesOf(world, id, today))
+  const builds = world.rows.builds.where('deletedAt', null)
+  // what a variant shares with its build is one parcel, one claim, one machine
+  const told = new Set<string>()
+  return builds
+    .toSorted((a, b) => Number(a.variantOf !== null) - Number(b.variantOf !== null))
+    .flatMap((build) => {
+      const keyOf = ({ day, kind, what }: DatedBuild) => [rootIdOf(world, build), day, kind, what].join(' ')
+      const own = datesOf(world, build.id, today).filter((each) => !told.has(keyOf(each)))
+      for (const each of own) told.add(keyOf(each))
+      return own
+    })
     .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
 }
 

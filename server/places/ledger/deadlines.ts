@@ -1,4 +1,4 @@
-import { addDays, addMonths, daysBetween } from '#core/time/calendarDate'
+import { addDays, addMonths } from '#core/time/calendarDate'
 import type { ReadBuild } from '#server/context/readBuild'
 import type { World } from '#server/readings/world'
 import type { Deadline } from '#shared/ledger/views'
@@ -92,7 +92,8 @@ function datesOfItem(item: ReadBuild['items'][number], { view, holdings, scales 
     return [
       {
         day: addDays(line.order.day, deliveryDays),
-        what: `${item.name}, paid ${daysAgo(line.order.day, scales.today)}, is due`,
+        // the day is named: it is read on other days than today
+        what: `${item.name}, paid on ${line.order.day}, is due`,
         kind: 'delivery',
         money,
       },
@@ -115,9 +116,4 @@ function datesOfItem(item: ReadBuild['items'][number], { view, holdings, scales 
         ]
       : []),
   ]
-}
-
-function daysAgo(day: string, today: string): string {
-  const days = daysBetween(day, today)
-  return days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`
 }

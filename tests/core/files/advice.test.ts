@@ -55,6 +55,10 @@ describe('a sheet of advice', () => {
       instead: 'Tarn 620 8 GB, the used one',
     })
   })
+  test('L17: a name under a quoted From: signs it', () => {
+    const said = (sheet: string) => sheet.replace('From:', 'From:\n> Ottilie')
+    expect(filled((sheet) => `${said(sheet).trimEnd()} wait\n`).by).toBe('Ottilie')
+  })
   test('what is said of all of it belongs to no line', () => {
     const { by, remarks } = filled((sheet) => `${sheet.trimEnd()} wait for spring\n`)
     expect([by, remarks]).toEqual(['', [{ line: '', remark: 'wait for spring', instead: '' }]])

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LedgerView } from '#shared/ledger/views'
 import { accountWorking, type AccountFigure } from '~/workings/ledgerWorkings'
-import { amount, shortDate, signedAmount } from '~/utils/show'
+import { amount, dayShown, signedAmount } from '~/utils/show'
 
 /** The account beside every tab of the ledger: the same figures as on the receipt, by the same function. */
 const { ledger } = defineProps<{ ledger: LedgerView }>()
@@ -85,9 +85,9 @@ const money = (value: number | null) => amount(value, receipt.value.currency)
     <section class="sheet p-3" aria-label="next dates">
       <h2>Next dates</h2>
       <p v-for="each in ledger.deadlines.slice(0, 4)" :key="each.day + each.what" class="flex gap-3">
-        <span class="figures w-14 shrink-0 text-xs text-soft">{{ shortDate(each.day) }}</span><span>{{
-          each.what
-        }}</span>
+        <span class="figures w-24 shrink-0 text-xs text-soft">{{
+          dayShown(each.day, build.view!.today)
+        }}</span><span>{{ each.what }}</span>
       </p>
       <p v-if="ledger.deadlines.length === 0" class="text-soft">None.</p>
     </section>
