@@ -78,7 +78,7 @@ export interface MachineView {
   /** By key of the finding. */
   readonly ways: Readonly<Record<string, readonly FixProposed[]>>
   /** Money at risk by key of the finding: what its parts cost, or the cheapest way. */
-  readonly atRisk: Readonly<Record<string, number>>
+  readonly atRisk: Readonly<Record<string, number | null>>
   /** Cheapest sensible candidates of empty roles. */
   readonly candidates: readonly {
     readonly role: Role
@@ -130,7 +130,8 @@ export interface StepView extends Omit<StepUp, 'option'> {
 }
 
 export interface StepsView {
-  readonly left: number
+  /** Null where not known. */
+  readonly left: number | null
   readonly threshold: number
   readonly roles: readonly {
     readonly role: Role

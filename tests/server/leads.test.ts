@@ -74,6 +74,8 @@ describe('what is known of a lead', () => {
     expect(before.value.worthShares).toEqual([0.94])
     expect(before.value.faultProbability).toBeCloseTo(0.2625, 6)
     expect(before.value.street).toBe(Math.round(before.things[0]!.street! * 0.94))
+    // P9: what it loses is a row of its own, so that the rows add up to what it would cost bought separately
+    expect(before.things[0]!.street! - before.value.lost[0]!).toBe(before.value.street)
     await patchLead(
       place.db,
       id,
@@ -81,7 +83,7 @@ describe('what is known of a lead', () => {
       today,
       now,
     )
-    expect((await inbox(id)).value).toMatchObject({ worthShares: [1], faultProbability: 0.07 })
+    expect((await inbox(id)).value).toMatchObject({ worthShares: [1], lost: [0], faultProbability: 0.07 })
     await patchLead(
       place.db,
       id,

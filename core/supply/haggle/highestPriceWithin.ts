@@ -18,7 +18,7 @@ export function highestPriceWithin(
     if (cost <= limit) return end
     const start = Math.max(0, end - unit + 1)
     if (unit > 1 && cost <= limit + steepest * unit) {
-      for (let price = end - 1; price >= start; ) {
+      for (let price = end - 1; price >= start;) {
         const over = costAt(price) - limit
         if (over <= 0) return price
         // it falls by no more than `steepest` a minor unit

@@ -61,6 +61,8 @@ export interface LeadValue {
   readonly recoveredShare: number
   /** Share of its street price that each thing is worth by the facts, in the order of the things. */
   readonly worthShares: readonly number[]
+  /** What the facts take off the street price of each thing, all pieces of it; null where it has none. */
+  readonly lost: readonly (number | null)[]
   /** How the cost is shared among its things; resale at the street price. */
   readonly split: LotSplit
   /** Expected from selling on what is not kept. */
@@ -147,6 +149,10 @@ export function valueLead(lead: LeadToValue, context: LeadContext): LeadValue {
     faultProbability: new Big(probability).round(6).toNumber(),
     recoveredShare: recovered,
     worthShares,
+    lost: lead.things.map(({ partId, quantity }, index) => {
+      const one = streetOf(partId)
+      return one === null ? null : one * quantity - weights[index]!
+    }),
     split,
     resale,
     expectedAfterResale: expected - resale,

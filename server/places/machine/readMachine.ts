@@ -46,16 +46,19 @@ export const machinePage = reading('machine page', (world, buildId: string, toda
     ]),
   )
   const costOf = (partId: string) =>
-    view.choices.find((choice) => choice.parts.some((part) => part.id === partId))?.payNow ?? 0
+    view.choices.find((choice) => choice.parts.some((part) => part.id === partId))?.payNow
   return {
     ways,
     // what stops puts the parts themselves at risk, the rest what fixing it costs
     atRisk: Object.fromEntries(
       findings.map((finding) => {
-        const cheapest = Math.min(...ways[finding.key]!.flatMap((way) => way.cost ?? []))
-        const parts =
-          finding.severity === 'stops' ? Math.max(...finding.why.map((fact) => costOf(fact.partId))) : 0
-        return [finding.key, Math.max(parts, Number.isFinite(cheapest) ? cheapest : 0)]
+        const mending = ways[finding.key]!.flatMap((way) => way.cost ?? [])
+        const parts = finding.severity === 'stops' ? finding.why.map(({ partId }) => costOf(partId)) : []
+        const known = [
+          ...parts.filter((cost) => cost !== undefined && cost !== null),
+          ...(mending.length === 0 ? [] : [Math.min(...mending)]),
+        ]
+        return [finding.key, known.length === 0 ? null : Math.max(0, ...known)]
       }),
     ),
     candidates: view.emptyRoles.map((role) => ({

@@ -52,7 +52,7 @@ function stepsOf(world: World, view: BuildView, wanted: readonly Role[]): StepsV
   const ways = suggested(world, build.id, view)
   const options = ways.filter(isTakeable).map(optionOf)
   const brief = fitBriefOf(market, build, today)
-  const left = Math.max(0, view.receipt.left ?? 0)
+  const left = view.receipt.left === null ? null : Math.max(0, view.receipt.left)
   const unit = moneySize(build.currency)
   const reach = reachOf(view)
   const { stepThreshold } = machineRules(market, build, today)
@@ -123,7 +123,7 @@ function carriedOut(
     left,
     threshold,
     unit,
-  }: { changesOf(step: Step): Change[]; left: number; threshold: number; unit: number },
+  }: { changesOf(step: Step): Change[]; left: number | null; threshold: number; unit: number },
 ): StepView[] {
   const found: StepView[] = []
   let beyond = 0
@@ -131,7 +131,7 @@ function carriedOut(
     const changes = changesOf(step)
     const { difference } = whatIf(world, view.id, changes, view.today)
     if (!difference || difference.payNow === null || difference.expected === null) continue
-    beyond = difference.payNow > left ? beyond + 1 : 0
+    beyond = left !== null && difference.payNow > left ? beyond + 1 : 0
     if (beyond === mostBeyond) break
     if (beyond > 0) continue
     const { payNow, expected } = difference

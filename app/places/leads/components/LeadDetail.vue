@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { roleNames } from '#core/parts/part'
+import { countsAgainst } from '#core/reading/listings/completeness'
+import { roleNames, type Role } from '#core/parts/part'
 import type { LeadView } from '#shared/leads/views'
 import type { TripView } from '#shared/ledger/views'
 import {
@@ -10,7 +11,7 @@ import {
   splitWorking,
   thingStreetWorking,
 } from '~/workings/leadWorkings'
-import { amount } from '~/utils/show'
+import { amount, signedAmount } from '~/utils/show'
 
 /** One lead: what is in it, what it costs landed, its risk, and how it stands against the street. */
 const { lead, currency, trips } = defineProps<{
@@ -25,6 +26,12 @@ const rest = computed(() => lead.value.landed.lines.filter((line) => line.kind !
 const shipped = computed(() =>
   lead.manner === 'local' ? 'local pickup' : lead.manner === 'auction' ? 'auction' : 'fixed price',
 )
+/** What of a thing is missing, denied or not stated. */
+const lacksWords = (role: Role) =>
+  `less: ${lead.facts
+    .filter((fact) => fact.role === role && countsAgainst(fact) && fact.lost > 0)
+    .map(({ name }) => name)
+    .join(', ')}`
 const hasRebate = computed(() => lead.value.landed.afterRebates.amount !== lead.value.landed.payNow.amount)
 const isForeign = computed(() => lead.currency !== currency)
 </script>
@@ -48,35 +55,42 @@ const isForeign = computed(() => lead.currency !== currency)
           </tr>
         </thead>
         <tbody>
-          <tr v-for="(thing, index) in lead.things" :key="index">
-            <td>
-              {{ thing.quantity > 1 ? `${thing.quantity} × ` : '' }}{{ thing.name
-              }}<span class="block text-xs text-soft">{{ roleNames[thing.role] }}</span>
-            </td>
-            <td>
-              <span class="tag" :class="thing.plan === 'keep' ? 'tag-settled' : 'tag-waiting'">{{
-                thing.plan
-              }}</span>
-            </td>
-            <td class="amount">
-              <TheFigure
-                :text="amount(thing.street, currency)"
-                :working="() => thingStreetWorking(thing, currency)"
-              />
-            </td>
-            <td class="amount">
-              <TheFigure
-                :text="
-                  thing.plan === 'keep'
-                    ? amount(thing.effectiveCost, currency)
-                    : thing.plan === 'resell'
-                      ? `−${amount(thing.netResale, currency)}`
-                      : '—'
-                "
-                :working="() => splitWorking(lead, build.view!)"
-              />
-            </td>
-          </tr>
+          <template v-for="(thing, index) in lead.things" :key="index">
+            <tr>
+              <td>
+                {{ thing.quantity > 1 ? `${thing.quantity} × ` : '' }}{{ thing.name
+                }}<span class="block text-xs text-soft">{{ roleNames[thing.role] }}</span>
+              </td>
+              <td>
+                <span class="tag" :class="thing.plan === 'keep' ? 'tag-settled' : 'tag-waiting'">{{
+                  thing.plan
+                }}</span>
+              </td>
+              <td class="amount">
+                <TheFigure
+                  :text="amount(thing.street, currency)"
+                  :working="() => thingStreetWorking(thing, currency)"
+                />
+              </td>
+              <td class="amount">
+                <TheFigure
+                  :text="
+                    thing.plan === 'keep'
+                      ? amount(thing.effectiveCost, currency)
+                      : thing.plan === 'resell'
+                        ? `−${amount(thing.netResale, currency)}`
+                        : '—'
+                  "
+                  :working="() => splitWorking(lead, build.view!)"
+                />
+              </td>
+            </tr>
+            <tr v-if="lead.value.lost[index]" class="text-soft" data-test="lost">
+              <td colspan="2" class="text-xs">{{ lacksWords(thing.role) }}</td>
+              <td class="amount">{{ signedAmount(-lead.value.lost[index]!, currency) }}</td>
+              <td />
+            </tr>
+          </template>
         </tbody>
       </table>
       <p v-if="lead.value.street !== null" class="mt-2">

@@ -79,7 +79,13 @@ const words = (step: StepView) => {
       >
         {{ roleNames[each.role as Role] }}
         <span class="figures text-xs">{{ each.steps.length }}</span></button
-      ><span class="ml-auto text-soft">{{ steps ? `${amount(steps.left, view.currency)} left` : '' }}</span>
+      ><span class="ml-auto text-soft">{{
+        !steps
+          ? ''
+          : steps.left === null
+            ? 'what is left is not known'
+            : `${amount(steps.left, view.currency)} left`
+      }}</span>
     </div>
     <p v-if="!steps" class="text-soft" role="status">Finding upgrades…</p>
     <template v-else-if="shown">
@@ -89,7 +95,9 @@ const words = (step: StepView) => {
         {{ shown.present.choiceId ? 'as chosen' : 'resale value' }}.
       </p>
       <p v-if="shown.steps.length === 0" class="mt-2">
-        No upgrade fits and costs at most {{ amount(steps.left, view.currency) }}.
+        No upgrade fits{{
+          steps.left === null ? '' : ` and costs at most ${amount(steps.left, view.currency)}`
+        }}.
       </p>
       <p v-if="shown.noPrice.length > 0" class="mt-1 text-waiting">
         No price known: {{ shown.noPrice.slice(0, 5).join(', ')

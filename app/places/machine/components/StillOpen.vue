@@ -27,10 +27,11 @@ const edge = {
   hints: '!border-l-info',
 } as const
 const order = ['stops', 'needs', 'costs', 'hints'] as const
-const risk = (finding: FindingView) => machine?.atRisk[finding.key] ?? 0
+/** Null where nobody knows what it may cost: it then stands by how grave it is. */
+const risk = (finding: FindingView) => machine?.atRisk[finding.key] ?? null
 const findings = computed(() =>
   [...view.fit.findings].sort(
-    (a, b) => risk(b) - risk(a) || order.indexOf(a.severity) - order.indexOf(b.severity),
+    (a, b) => (risk(b) ?? 0) - (risk(a) ?? 0) || order.indexOf(a.severity) - order.indexOf(b.severity),
   ),
 )
 const nothing = computed(
@@ -86,7 +87,7 @@ async function choose(way: string, name: string) {
         <span class="tag shrink-0" :class="tone[finding.severity]">{{
           severityNames[finding.severity]
         }}</span><b class="min-w-0 flex-1">{{ finding.what }}</b
-        ><span v-if="risk(finding) > 0" class="figures shrink-0 text-soft" title="money at risk">{{
+        ><span v-if="risk(finding) !== 0" class="figures shrink-0 text-soft" title="money at risk">{{
           amount(risk(finding), view.currency)
         }}</span>
       </p>

@@ -14,7 +14,7 @@ import { noneWords, provenWords } from '../state/usePlan'
 const { view } = defineProps<{ view: BuildView }>()
 const { run, busy } = useAction()
 const { data } = useCall('GET /api/builds/:id/plan', () => ({ id: view.id }))
-const { found, searching, failure, search, take } = useAskedPlan<number>(() => view.id)
+const { found, searching, failure, search, stop, take } = useAskedPlan<number>(() => view.id)
 const money = (sum: number | null) => amount(sum, view.currency)
 /** Why nothing can be asked; empty where it can. */
 const lacks = computed(() =>
@@ -71,6 +71,8 @@ const share = (value: number | null) =>
 async function takeIt() {
   if (busy.value) return
   let action = 0
+  // what else it looks for is of the build as it was
+  stop()
   await run(async () => (action = (await take('build')).action), {
     message: 'the machine within your budget is now your build',
     undo: () => call('POST /api/ledger/actions/:id/undo', { id: String(action) }),

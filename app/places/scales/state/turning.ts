@@ -59,14 +59,15 @@ export function cardCost(view: BuildView): (PartPrice & { readonly name: string 
   )
   if (!choice) return null
   const { expected, payNow, rebatesExpected } = choice
+  const isPaid = view.weighing.settings.basis === 'paid' && (choice.kind !== 'item' || choice.paidOn !== null)
+  const cost = isPaid ? payNow : (choice.anyoneCanPay ?? payNow)
+  // of what has no price nothing can be moved
+  if (cost === null) return null
   return {
     name: choice.label,
     partId: choice.parts[0]!.id,
     fault: expected === null || payNow === null ? 0 : expected - payNow + rebatesExpected,
-    cost:
-      view.weighing.settings.basis === 'paid' && (choice.kind !== 'item' || choice.paidOn !== null)
-        ? (payNow ?? 0)
-        : (choice.anyoneCanPay ?? payNow ?? 0),
+    cost,
   }
 }
 
@@ -169,6 +170,8 @@ export function withCard(
 ): { readonly weighed: Weighed; readonly point: TippingPoint } | null {
   const { frames, own } = view.weighing
   if (!frames) return null
+  // without a card of its own nothing leaves
+  const now = cardCost(view)
   const targets = view.targets.map((target): TargetAt => ({
     name: targetName(target),
     workload: view.workloads.find((each) => each.id === target.workloadId)!,
@@ -181,7 +184,7 @@ export function withCard(
       own.machine,
       frames,
       { ...card, price },
-      cardCost(view)?.cost ?? 0,
+      now === null ? 0 : now.cost,
       targets,
     )
     return weighChanged(view, other, { own: changed.machine, frames: changed.frames })
