@@ -43,8 +43,9 @@ function byRatio(ratio: number | null, counted: number, where: string): SpeedJud
     const words = `is equally fast ${on}`
     return { sign: 0, ofOwn: words, ofOther: words, weight }
   }
-  const said = (of: number) =>
-    `is ${Math.round(Math.abs(of - 1) * 100)} % ${of > 1 ? 'faster' : 'slower'} ${on}`
+  // what a float adds in the sixth place must not decide a half
+  const percent = (of: number) => Math.round(Number((Math.abs(of - 1) * 100).toFixed(6)))
+  const said = (of: number) => `is ${percent(of)} % ${of > 1 ? 'faster' : 'slower'} ${on}`
   return { sign: ratio > 1 ? 1 : -1, ofOwn: said(ratio), ofOther: said(1 / ratio), weight }
 }
 
