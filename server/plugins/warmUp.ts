@@ -1,3 +1,4 @@
+import { part } from '#server/context/marketReadings'
 import { isNull } from 'drizzle-orm'
 import { hasUnsaved, keepReadings } from '../context/keptReadings'
 import { readStreetPrice, useMarket } from '../context/market'
@@ -38,6 +39,8 @@ export default defineNitroPlugin((nitro) => {
       for (const partId of market.queries.keys()) {
         // what is read again meanwhile is read at the next turn
         if (isOver || (await useWorld(db)) !== world) return
+        // it may be gone meanwhile
+        if (part(world, partId) === null) continue
         const reading = readStreetPrice(market, partId, day, currency)
         // read when it is asked for: now, so that it is kept as well
         void reading.trend
