@@ -31,7 +31,9 @@ export const useBuild = defineStore('build', () => {
     view,
     (next, before) => {
       const [total, was] = [next?.receipt.totals.payNow ?? null, before?.receipt.totals.payNow ?? null]
-      if (next === null || next.id !== before?.id) lastChange.value = null
+      // another build, or the same in another currency: there is no difference to be told
+      if (next === null || next.id !== before?.id || next.currency !== before.currency)
+        lastChange.value = null
       else if (total !== null && was !== null && total !== was)
         lastChange.value = { difference: total - was, label }
       label = ''

@@ -1,3 +1,5 @@
+import type { Role } from '#core/parts/part'
+import { takesPlaceOf } from '#core/whatif/takesPlaceOf'
 import { describe, expect, test } from 'vitest'
 import type { Receipt } from '#core/ledger/receipt'
 import { receiptDifference } from '#core/whatif/difference'
@@ -76,4 +78,28 @@ describe('what a proposal is made of', () => {
     const shop = { ...way, kind: 'shop', mark: null } as unknown as Way
     expect(taken(shop, '')).toMatchObject({ hunt: { condition: 'new' } })
   })
+})
+
+test('P7: what leaves for a card is what is chosen in its role and not mine yet; memory adds', () => {
+  const chosen = (id: string, roles: readonly Role[], more: object = {}) => ({
+    id,
+    roles,
+    item: null,
+    scope: 'core' as const,
+    ...more,
+  })
+  const list = [
+    chosen('hunt', ['graphics']),
+    chosen('lot', ['cpu', 'graphics']),
+    chosen('mine', ['graphics'], { item: {} }),
+    chosen('spare', ['graphics'], { scope: 'test' as const }),
+    chosen('kit', ['memory']),
+  ]
+  const leaves = (roles: readonly Role[], scope?: 'core' | 'test') =>
+    takesPlaceOf(list, roles, scope).map(({ id }) => id)
+  expect([leaves(['graphics']), leaves(['memory']), leaves(['graphics'], 'test')]).toEqual([
+    ['hunt', 'lot'],
+    [],
+    [],
+  ])
 })

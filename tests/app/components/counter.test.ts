@@ -83,6 +83,21 @@ describe('orders and things', () => {
     })
   })
 
+  test('L7: beside the same build in another currency no difference is told', async () => {
+    const { answers, place } = counter
+    await counter.show()
+    const build = useBuild()
+    const as = async (currency: string, payNow: number) => {
+      const { receipt } = build.view!
+      const totals = { ...receipt.totals, payNow }
+      answers.set(place.build, { ...build.view!, currency, receipt: { ...receipt, totals } })
+      await refreshAll()
+      await flushPromises()
+      return build.lastChange?.difference ?? null
+    }
+    const was = build.view!.receipt.totals.payNow!
+    expect([await as('CAD', was + 500), await as('EUR', was - 7106)]).toEqual([500, null])
+  })
   test('what a step changed shows on the receipt and among the items in one moment', async () => {
     await choose(await lead('A card'))
     const ledger = await atTheCounter()

@@ -76,6 +76,8 @@ describe('what is done with the open lead', () => {
     const { ids, lead, choose, ask, undo } = await page()
     await choose()
     expect(counter.written[0]).toMatchObject({ method: 'POST', body: { kind: 'lead', leadId: ids[0] } })
+    await choose(true)
+    expect(counter.written[1]).toMatchObject({ body: { leadId: ids[0], keepBoth: true } })
     await ask()
     await undo()
     expect(counter.written.slice(-2).map(({ body }) => body)).toEqual([

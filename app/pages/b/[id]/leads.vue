@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { takesPlaceOf } from '#core/whatif/takesPlaceOf'
 import { leadAge } from '~/places/leads/state/leadList'
 import { useInbox } from '~/places/leads/state/useInbox'
 import { call } from '~/data/call'
@@ -49,6 +50,13 @@ function move(by: number) {
   if (next) leadId.value = next.id
   if (at + by > shown.value.length - nearEnd) more()
 }
+/** What leaves for the open lead, unless both are kept. */
+const leaves = computed(() =>
+  takesPlaceOf(
+    build.view?.choices ?? [],
+    lead.value?.things.flatMap(({ plan, role }) => (plan === 'keep' ? [role] : [])) ?? [],
+  ),
+)
 const { choose, pass, ask, undo } = useLeadActions({
   lead,
   shown,
@@ -107,7 +115,15 @@ usePlace('leads', {
             <button type="button" class="button" @click="edit(lead.id)">Change</button
             ><button type="button" class="button" @click="pass">
               {{ lead.state === 'open' ? 'Pass' : 'Reopen' }}</button
-            ><button type="button" class="button button-main" @click="choose">
+            ><button
+              v-if="!lead.choiceId && leaves.length > 0"
+              type="button"
+              class="button"
+              :title="`keeps ${leaves.map(({ label }) => label).join(', ')} too`"
+              @click="choose(true)"
+            >
+              Keep both</button
+            ><button type="button" class="button button-main" @click="choose()">
               {{ lead.choiceId ? 'Remove' : 'Add to the build' }}
             </button>
           </div>

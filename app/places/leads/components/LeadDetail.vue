@@ -28,7 +28,7 @@ const shipped = computed(() =>
 )
 /** What of a thing is missing, denied or not stated. */
 const lacksWords = (role: Role) =>
-  `less: ${lead.facts
+  `not confirmed: ${lead.facts
     .filter((fact) => fact.role === role && countsAgainst(fact) && fact.lost > 0)
     .map(({ name }) => name)
     .join(', ')}`

@@ -20,18 +20,18 @@ export function useLeadActions(page: LeadsPage) {
   const { run, busy } = useAction()
   /** The last action and how to take it back, for Z. */
   let lastUndo: (() => Promise<unknown>) | null = null
-  async function choose() {
+  async function choose(keepBoth = false) {
     const chosen = page.lead.value
     // a second press while the first is on its way would do it twice
     if (!chosen || busy.value) return
     build.choosing = { leadId: chosen.id, isChosen: chosen.choiceId === null }
     try {
-      await chooseOrRemove(chosen)
+      await chooseOrRemove(chosen, keepBoth)
     } finally {
       build.choosing = null
     }
   }
-  async function chooseOrRemove(chosen: LeadView) {
+  async function chooseOrRemove(chosen: LeadView, keepBoth: boolean) {
     if (chosen.choiceId) {
       const choiceId = chosen.choiceId
       lastUndo = () => build.putBack(choiceId, chosen.title)
@@ -43,7 +43,7 @@ export function useLeadActions(page: LeadsPage) {
       let done = 0
       lastUndo = () => build.undo(done, chosen.title)
       const choose = () =>
-        build.choose({ kind: 'lead', leadId: chosen.id }, chosen.title, (action) => (done = action))
+        build.choose({ kind: 'lead', leadId: chosen.id, keepBoth }, chosen.title, (action) => (done = action))
       const before = build.view?.parts ?? []
       await run(choose, {
         get message() {

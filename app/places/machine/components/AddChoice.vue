@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { partLabel, type Part, type Role } from '#core/parts/part'
-import { singleRoles } from '#core/whatif/change'
+import { partLabel, type Part } from '#core/parts/part'
+import { takesPlaceOf } from '#core/whatif/takesPlaceOf'
 import { scopeNames, scopes, type Scope } from '#core/ledger/scopes'
 import type { BuildView } from '#shared/builds/views'
 import { call } from '~/data/call'
@@ -18,15 +18,9 @@ const picked = ref<Part | null>(null)
 const limit = ref('')
 const keepBoth = ref(false)
 /** What would leave for the part that is picked: of a role with room for one, what is chosen and not paid. */
-const takesPlaceOf = computed(() =>
-  view.choices.filter(
-    ({ roles, item, scope: own }) =>
-      item === null &&
-      own === scope.value &&
-      roles.some((role) => role === picked.value?.role && isSingle(role)),
-  ),
+const leaves = computed(() =>
+  picked.value ? takesPlaceOf(view.choices, [picked.value.role], scope.value) : [],
 )
-const isSingle = (role: Role) => (singleRoles as readonly Role[]).includes(role)
 async function hunt() {
   const part = picked.value!
   if (
@@ -105,9 +99,9 @@ const free = computed(() =>
           <button type="button" class="button button-main" @click="hunt">Hunt for it</button
           ><button type="button" class="button" @click="shelve">I own it</button>
         </p>
-        <label v-if="takesPlaceOf.length > 0" class="mt-1 flex items-center gap-1.5 text-xs">
+        <label v-if="leaves.length > 0" class="mt-1 flex items-center gap-1.5 text-xs">
           <input v-model="keepBoth" type="checkbox" /> keep
-          {{ takesPlaceOf.map(({ label }) => label).join(', ') }} too
+          {{ leaves.map(({ label }) => label).join(', ') }} too
         </label>
       </div>
       <template v-if="free.length > 0">
