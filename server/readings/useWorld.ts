@@ -19,45 +19,50 @@ interface Written {
 /**
  * The world of a database: loaded once, then told of each write before anybody is answered. Of a transaction it is what
  * that sees. Behind a URL that other programs may write to it is read again each time.
+ *
+ * It is kept from when its loading begins, not while that waits for the writer's turn: whoever holds the turn would wait
+ * for it, and it for them.
  */
 export async function useWorld(db: Reader): Promise<World> {
   const writer = writerOf(db)
   if (!writer) return (await worldOfTransaction(db)) ?? new World().load(db)
-  let world = worlds.get(db)
-  if (!world) {
-    // in the writer's turn, so that nothing is written between the noting and the loading
-    world = writer.alone(async () => {
-      let seen: number | null = null
-      await writer.watchedBy({
-        async opened(connection) {
-          await noteWrites(connection)
-          // it was opened again because another program held the file
-          if (seen !== null) worlds.delete(db)
-          seen = await dataVersion(connection)
-        },
-        async begins(connection) {
-          const now = await dataVersion(connection)
-          const isOthers = now !== seen
-          seen = now
-          if (isOthers) worlds.delete(db)
-          return isOthers
-        },
-        async written(connection) {
-          try {
-            const noted = await takeNoted(connection)
-            const kept = noted && (await worlds.get(db))
-            if (kept) await kept.take(db, noted)
-          } catch {
-            // what was committed stands: a world that cannot take it in is read again
-            worlds.delete(db)
-          }
-        },
-      })
-      return new World().load(db)
+  // in the writer's turn, so that nothing is written between the noting and the loading
+  return worlds.get(db) ?? writer.alone(() => worlds.get(db) ?? loaded(db, writer))
+}
+
+function loaded(db: Reader, writer: NonNullable<ReturnType<typeof writerOf>>): Promise<World> {
+  const load = async () => {
+    let seen: number | null = null
+    await writer.watchedBy({
+      async opened(connection) {
+        await noteWrites(connection)
+        // it was opened again because another program held the file
+        if (seen !== null) worlds.delete(db)
+        seen = await dataVersion(connection)
+      },
+      async begins(connection) {
+        const now = await dataVersion(connection)
+        const isOthers = now !== seen
+        seen = now
+        if (isOthers) worlds.delete(db)
+        return isOthers
+      },
+      async written(connection) {
+        try {
+          const noted = await takeNoted(connection)
+          const kept = noted && (await worlds.get(db))
+          if (kept) await kept.take(db, noted)
+        } catch {
+          // what was committed stands: a world that cannot take it in is read again
+          worlds.delete(db)
+        }
+      },
     })
-    worlds.set(db, world)
-    world.catch(() => worlds.delete(db))
+    return new World().load(db)
   }
+  const world = load()
+  worlds.set(db, world)
+  world.catch(() => worlds.delete(db))
   return world
 }
 

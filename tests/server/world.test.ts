@@ -6,7 +6,8 @@ import { openDatabase, writerOf, type OpenDatabase } from '#server/db/client'
 import { emptyOut, makeBackup, readBackup, restoreInto } from '#server/db/backup'
 import { Rows } from '#server/readings/rows'
 import { reading, sameMembers } from '#server/readings/reading'
-import { useWorld } from '#server/readings/useWorld'
+import { forgetWorld, useWorld } from '#server/readings/useWorld'
+import { settings } from '#server/db/schema/settings'
 import { watchedNames } from '#server/readings/watched'
 import { World } from '#server/readings/world'
 import { buildPage } from '#server/places/builds/buildView'
@@ -273,5 +274,23 @@ test('a write that the world cannot take in stands, and the world is read anew',
   expect(anew).not.toBe(world)
   expect(anew.rows.settings.all()).toEqual([{ key: 'homeCurrency', value: 'SEK' }])
   database.client.close()
+  rmSync(folder, { recursive: true })
+})
+
+test('a reader that waits for the writer to load the world is not waited for by the writer', async () => {
+  const folder = temporaryFolder()
+  const { db, client } = await openTestDatabase(join(folder, 'a.db'))
+  forgetWorld(db)
+  let reader: Promise<World> | null = null
+  const seen = await db.transaction(async (tx) => {
+    await tx.insert(settings).values({ key: 'homeCurrency', value: 'SEK' })
+    // somebody else asks while the turn is taken
+    reader = useWorld(db)
+    await Promise.resolve()
+    return (await useWorld(tx)).rows.settings.all().map(({ key }) => key)
+  })
+  expect(seen).toEqual(['homeCurrency'])
+  expect((await reader!).rows.settings.all()).toHaveLength(1)
+  client.close()
   rmSync(folder, { recursive: true })
 })
