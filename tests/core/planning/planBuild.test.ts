@@ -17,6 +17,7 @@ import type { Workload } from '#core/performance/model/workload'
 import { machineWith } from '../machine/fit/soundMachine'
 import { carriedOutBy } from './carriedOutBy'
 import { newSolver } from './newSolver'
+import { questionOf, wayTo } from './questionOf'
 
 let solve: Solver
 beforeAll(async () => {
@@ -25,19 +26,7 @@ beforeAll(async () => {
 /** Plans as the page does, each carried out by the functions of the receipt. */
 const planBuild = (question: BuildQuestion) => planned(question, solve, carriedOutBy(question))
 
-const way = (part: Part, payNow: number, some: Partial<BuildWay> = {}): BuildWay => ({
-  id: `way:${part.id}`,
-  text: part.name,
-  from: 'a lead',
-  url: '',
-  source: null,
-  partIds: [part.id],
-  payNow,
-  expected: payNow,
-  perDay: null,
-  isPresent: false,
-  ...some,
-})
+const way = wayTo
 const sound = machineWith()
 const part = (role: Role) => sound.find((each) => each.role === role)!
 const other = (role: Role, facts: PartFacts, name: string): Part => ({
@@ -48,28 +37,8 @@ const other = (role: Role, facts: PartFacts, name: string): Part => ({
 })
 const priceOf: Readonly<Partial<Record<Role, number>>> = { cpu: 8000, graphics: 13_000, supply: 5000 }
 
-function question(parts: readonly Part[], some: Partial<BuildQuestion> = {}): BuildQuestion {
-  return {
-    currency: 'CAD',
-    goal: 'cheapest',
-    roles: coreRoles,
-    parts,
-    ways: parts.map((each) => way(each, priceOf[each.role] ?? 3000)),
-    fixed: [],
-    settled: [],
-    otherWaits: [],
-    trips: [],
-    orders: [],
-    targets: [],
-    workloads: demoWorkloads as readonly Workload[],
-    brief: briefDefaults,
-    wishes: { floors: [], budget: null, days: null, memoryGb: null, driveGb: null, supplyFactor: null },
-    pins: [],
-    bans: [],
-    maySell: 0,
-    ...some,
-  }
-}
+const question = (parts: readonly Part[], some: Partial<BuildQuestion> = {}) =>
+  questionOf(parts, ({ role }) => priceOf[role] ?? 3000, some)
 /** All that comes one after the other. */
 async function allOf<T>(each: AsyncIterable<T>): Promise<T[]> {
   const all: T[] = []

@@ -1,13 +1,12 @@
 import { beforeAll, expect, test } from 'vitest'
 import type { Part, PartFacts, Role } from '#core/parts/part'
-import { coreRoles } from '#core/parts/part'
-import { briefDefaults } from '#core/machine/fit/rule'
 import type { BuildQuestion } from '#core/planning/buildQuestion'
 import { groundOf } from '#core/planning/planGround'
 import type { Solver } from '#core/planning/solvePlan'
 import { noneReasonWords, whyNone } from '#core/planning/whyNone'
 import { machineWith } from '../machine/fit/soundMachine'
 import { newSolver } from './newSolver'
+import { questionOf } from './questionOf'
 
 /** P4: the reason named is the true one, with what lifts it. */
 let solve: Solver
@@ -19,39 +18,8 @@ const other = (role: Role, facts: PartFacts, name: string): Part => {
   const own = sound.find((each) => each.role === role)!
   return { ...own, id: name, name, facts: { ...own.facts, ...facts } }
 }
-function question(parts: readonly Part[], some: Partial<BuildQuestion> = {}): BuildQuestion {
-  return {
-    currency: 'CAD',
-    goal: 'cheapest',
-    roles: coreRoles,
-    parts,
-    ways: parts.map(({ id, name }) => ({
-      id: `way:${id}`,
-      text: name,
-      from: 'a lead',
-      url: '',
-      source: null,
-      partIds: [id],
-      payNow: 3000,
-      expected: name.startsWith('dear') ? 9000 : 3000,
-      perDay: null,
-      isPresent: false,
-    })),
-    fixed: [],
-    settled: [],
-    otherWaits: [],
-    trips: [],
-    orders: [],
-    targets: [],
-    workloads: [],
-    brief: briefDefaults,
-    wishes: { floors: [], budget: null, days: null, memoryGb: null, driveGb: null, supplyFactor: null },
-    pins: [],
-    bans: [],
-    maySell: 0,
-    ...some,
-  }
-}
+const question = (parts: readonly Part[], some: Partial<BuildQuestion> = {}) =>
+  questionOf(parts, ({ name }) => (name.startsWith('dear') ? 9000 : 3000), some)
 const why = (parts: readonly Part[], some: Partial<BuildQuestion> = {}) => {
   const asked = question(parts, some)
   return whyNone(asked, groundOf(asked), solve)
