@@ -1,4 +1,5 @@
 import type { Receipt, ReceiptLine, ReceiptTotals } from '#core/ledger/receipt'
+import { marketPriceText } from '#core/ledger/marketPriceText'
 import { scopeNames, scopes, type Scope } from '#core/ledger/scopes'
 import type { BuildView } from '#shared/builds/views'
 import type { ChoiceView } from '#shared/machine/views'
@@ -28,10 +29,7 @@ interface KnownInPart extends Pick<Receipt, 'currency'> {
 
 /** The market price, said as what it is: a part of it where the price of some things is not known. */
 export function anyoneText({ totals, currency }: KnownInPart): string {
-  if (totals.unknownStreet === 0) return amount(totals.anyoneCanPay, currency)
-  return totals.anyoneCanPay === 0
-    ? amount(null, currency)
-    : `at least ${amount(totals.anyoneCanPay, currency)}`
+  return marketPriceText(totals, currency) ?? amount(null, currency)
 }
 
 export function totalWorking(receipt: Receipt, name: TotalName): Working {

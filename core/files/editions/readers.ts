@@ -1,3 +1,4 @@
+import { marketPriceLine } from '../../ledger/marketPriceText'
 import { partLabel, roleNames, type Role } from '../../parts/part'
 import { formatAmount } from '../../money/formatAmount'
 import { scopeNames } from '../../ledger/scopes'
@@ -141,7 +142,7 @@ function repeaterTables(edition: EditionContent): EditionTable[] {
       rows: [
         ['total of this build', amount(edition.totals.payNow)],
         ...besideLines(edition),
-        ['market price', anyoneAmount(edition)],
+        ['market price', marketPriceLine(edition.totals, edition.currency)],
       ],
     },
     fastTable(edition),
@@ -157,12 +158,6 @@ function besideLines({ lines, totals, currency }: EditionContent): string[][] {
   const beside = sum === null || totals.payNow === null ? 0 : totals.payNow - sum
   return beside === 0 ? [] : [['of it fees, trips and parts sent back', amountIn(currency)(beside)]]
 }
-
-/** What is known of the market price: at least so much where some parts have none. */
-const anyoneAmount = ({ totals, currency }: EditionContent) =>
-  totals.unknownStreet === 0
-    ? amountIn(currency)(totals.anyoneCanPay)
-    : `at least ${amountIn(currency)(totals.anyoneCanPay)} (${totals.unknownStreet} without a street price)`
 
 /** Lines still to be paid that are dearer than what the part typically sells for. */
 function savingsTable(edition: EditionContent): EditionTable {
@@ -221,7 +216,7 @@ function adviserTables(edition: EditionContent): EditionTable[] {
         ...besideLines(edition),
         ['after rebates', amount(totals.afterRebates)],
         ['expected total', amount(totals.expected)],
-        ['market price', anyoneAmount(edition)],
+        ['market price', marketPriceLine(edition.totals, edition.currency)],
         ['budget', amount(totals.budget)],
       ],
     },

@@ -5,6 +5,7 @@ import { verdictText } from '#core/comparison/verdict/verdict'
 import { scopeNames } from '#core/ledger/scopes'
 import { csvTable } from '#core/files/export/csvCell'
 import { markdownText } from '#core/files/export/markdownText'
+import { marketPriceLine } from '#core/ledger/marketPriceText'
 import type { ReceiptLine } from '#core/ledger/receipt'
 import type { BuildView } from '#shared/builds/views'
 
@@ -93,7 +94,7 @@ export function buildMarkdown(view: BuildView): string {
     `| total | ${amount(totals.payNow)} |`,
     `| after rebates | ${amount(totals.afterRebates)} |`,
     `| expected total | ${amount(totals.expected)} |`,
-    `| market price | ${totals.unknownStreet === 0 ? amount(totals.anyoneCanPay) : `at least ${amount(totals.anyoneCanPay)} (${totals.unknownStreet} without a street price)`} |`,
+    `| market price | ${marketPriceLine(totals, view.currency)} |`,
     ...(view.targets.length === 0
       ? []
       : [

@@ -19,7 +19,7 @@ export type LeadCost = (price: number) => number
 
 /**
  * What leads add to a build, in the orders of their shops with what lies there already: by the function that the receipt
- * is worked out by. A lead that is chosen is taken out first.
+ * is worked out by. A lead that is chosen is removed first.
  *
  * @example a shop sends for 9.00 what it sells, a board of it is chosen: memory at 52.92 adds 52.92
  */

@@ -52,11 +52,11 @@ export const machinePage = reading('machine page', (world, buildId: string, toda
     // what stops puts the parts themselves at risk, the rest what fixing it costs
     atRisk: Object.fromEntries(
       findings.map((finding) => {
-        const mending = ways[finding.key]!.flatMap((way) => way.cost ?? [])
+        const fixing = ways[finding.key]!.flatMap((way) => way.cost ?? [])
         const parts = finding.severity === 'stops' ? finding.why.map(({ partId }) => costOf(partId)) : []
         const known = [
           ...parts.filter((cost) => cost !== undefined && cost !== null),
-          ...(mending.length === 0 ? [] : [Math.min(...mending)]),
+          ...(fixing.length === 0 ? [] : [Math.min(...fixing)]),
         ]
         return [finding.key, known.length === 0 ? null : Math.max(0, ...known)]
       }),

@@ -1,3 +1,4 @@
+import { marketPriceLine, marketPriceText } from '#core/ledger/marketPriceText'
 import { describe, expect, test } from 'vitest'
 import type { AccountInput } from '#core/ledger/account'
 import { receipt, type ReceiptLine } from '#core/ledger/receipt'
@@ -80,4 +81,14 @@ describe('receipt', () => {
     ])
     expect(() => receipt(input({ budget: 2 }), [], 1)).toThrow('stretch')
   })
+})
+
+test('P10: of a market price that is known in part, at least so much is said everywhere', () => {
+  const said = (anyoneCanPay: number, unknownStreet: number) => {
+    const totals = { anyoneCanPay, unknownStreet }
+    return [marketPriceText(totals, 'CAD'), marketPriceLine(totals, 'CAD')]
+  }
+  expect(said(514_72, 0)).toEqual(['514.72', '514.72'])
+  expect(said(514_72, 2)).toEqual(['at least 514.72', 'at least 514.72 (2 without a street price)'])
+  expect(said(0, 3)).toEqual([null, 'not known (3 without a street price)'])
 })

@@ -112,6 +112,8 @@ async function takeIt() {
             v-if="card"
           >
             + <b>{{ card }}</b> <span class="figures">{{ money(split.card) }}</span></template
+          ><template v-if="split.supply > 0">
+            + PSU <span class="figures">{{ money(split.supply) }}</span></template
           ><template v-if="weakest"
             >:
             <span class="tag" :class="weakest.ratio >= 1 ? 'tag-settled' : 'tag-waiting'"
